@@ -1,0 +1,36 @@
+/**
+ * Feeding arithmetic. Grams of nutrient = grams of product × percent ÷ 100; labels give P₂O₅ and K₂O.
+ * Oxide factors from atomic weights: P = 0.4364 P₂O₅, K = 0.8301 K₂O.
+ */
+export const P_PER_P2O5 = 0.4364;
+export const K_PER_K2O = 0.8301;
+
+export interface Fed {
+  /** percent by weight */
+  n: number;
+  p2o5: number;
+  k2o: number;
+  /** grams of product */
+  grams: number;
+}
+
+/** Grams of nitrogen in a feed. */
+export const nitrogenGrams = (f: Pick<Fed, 'n' | 'grams'>): number => (f.grams * f.n) / 100;
+
+export interface Nutrients {
+  nG: number;
+  pG: number;
+  kG: number;
+}
+
+/** What a list of feeds gave in all, in grams of the elements. */
+export function ledger(fed: readonly Fed[]): Nutrients {
+  return fed.reduce<Nutrients>(
+    (sum, f) => ({
+      nG: sum.nG + nitrogenGrams(f),
+      pG: sum.pG + (f.grams * f.p2o5 * P_PER_P2O5) / 100,
+      kG: sum.kG + (f.grams * f.k2o * K_PER_K2O) / 100,
+    }),
+    { nG: 0, pG: 0, kG: 0 },
+  );
+}

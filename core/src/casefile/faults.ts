@@ -1,0 +1,34 @@
+import type { ValidationError } from 'class-validator';
+
+/** One thing wrong with an input: where, and why. */
+export interface Fault {
+  path: string;
+  reason: string;
+}
+
+/** Flattens class-validator's tree into paths such as `records.watering[2].litres`. */
+export function faultsOf(errors: readonly ValidationError[], under = ''): Fault[] {
+  return errors.flatMap((error) => {
+    const index = /^\d+$/.test(error.property);
+    const path = index ? `${under}[${error.property}]` : under ? `${under}.${error.property}` : error.property;
+    const own = Object.entries(error.constraints ?? {}).map(([rule, text]) => ({
+      path,
+      reason: rule === 'whitelistValidation' ? 'is not a field known here' : plain(text, error.property),
+    }));
+    return [...own, ...faultsOf(error.children ?? [], path)];
+  });
+}
+
+/** The library begins each message with the field's name, which the path already says. */
+function plain(text: string, property: string): string {
+  const cut = text.startsWith(`${property} `) ? text.slice(property.length + 1) : text;
+  return cut.replace(`each value in ${property} `, 'each value ');
+}
+
+/** Input that was refused, with every fault found. */
+export class RefusedInput extends Error {
+  constructor(readonly faults: readonly Fault[]) {
+    super(faults.map((f) => `${f.path}: ${f.reason}`).join('\n'));
+    this.name = 'RefusedInput';
+  }
+}

@@ -1,0 +1,125 @@
+import { dayWords, type Day } from '../day.js';
+import { diagnose, CLEAR_FROM, type Diagnosis } from '../diagnosis/engine/diagnose.js';
+import { nextChecks, type NextCheck } from '../diagnosis/engine/next-checks.js';
+import { chooseRemedies, type Remedy, type Withheld } from '../diagnosis/remedies/choose.js';
+import { storyOf, type Story } from '../diagnosis/story.js';
+import { disorderRow } from '../diagnosis/tables/index.js';
+import { headline } from '../diagnosis/telling.js';
+import type { SignCode } from '../diagnosis/vocabulary/signs.js';
+import type { BalanceDay } from '../water/balance.js';
+import { evenness, FRUIT_WINDOW_DAYS } from '../water/evenness.js';
+import { nextWatering, type ForecastWeather, type NextWatering } from '../water/next-watering.js';
+import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
+import type { CaseFile } from './case-file.js';
+
+export interface WaterReport {
+  tawMm: number | null;
+  rawMm: number | null;
+  /** containers only */
+  tawL?: number;
+  rawL?: number;
+  etoMethod: EtoMethod | null;
+  daily: BalanceDay[];
+  evenness: number | null;
+  nextWatering: NextWatering | null;
+}
+
+/** The answer to a case file: format `candid-leaf-report`, version 1. */
+export interface Report {
+  format: 'candid-leaf-report';
+  version: 1;
+  asOf: Day;
+  headline: string;
+  water: WaterReport;
+  diagnosis: Diagnosis[];
+  nextChecks: NextCheck[];
+  remedies: Remedy[];
+  withheld: Withheld[];
+  unexplained: SignCode[];
+  harmless: boolean;
+  notKnown: string[];
+}
+
+const round = (x: number, digits: number): number => Math.round(x * 10 ** digits) / 10 ** digits;
+
+function rounded(day: BalanceDay): BalanceDay {
+  const out = { ...day };
+  for (const key of Object.keys(out) as (keyof BalanceDay)[]) {
+    const value = out[key];
+    if (typeof value === 'number') (out[key] as number) = round(value, key === 'soilM2' ? 4 : 3);
+  }
+  return out;
+}
+
+export function waterReport(
+  c: CaseFile,
+  daily: readonly BalanceDay[],
+  method: EtoMethod | null,
+  forecast: readonly ForecastWeather[],
+): WaterReport {
+  const last = daily.at(-1);
+  const even = evenness(daily.slice(-FRUIT_WINDOW_DAYS));
+  const report: WaterReport = {
+    tawMm: last ? round(last.tawMm, 1) : null,
+    rawMm: last ? round(last.rawMm, 1) : null,
+    etoMethod: method,
+    daily: daily.map(rounded),
+    evenness: even === null ? null : round(even, 2),
+    nextWatering: nextWatering(c, forecast).next,
+  };
+  if (last && c.place.kind === 'container') {
+    report.tawL = round(last.tawMm * last.soilM2, 2);
+    report.rawL = round(last.rawMm * last.soilM2, 2);
+  }
+  return report;
+}
+
+/** What the records could not say, most useful first. */
+function notKnown(s: Story, list: readonly Diagnosis[], asks: readonly string[]): string[] {
+  const first = s.c.records.weather[0]?.date;
+  const planted = s.c.plant.transplantedOn;
+  const filled = s.balance.days.filter((d) => d.filled).length;
+  return [
+    ...(first === undefined ? ['no weather is on record: water and warmth cannot be reckoned'] : []),
+    ...(first && planted && planted < first ? [`no weather records before ${first}`] : []),
+    ...(filled > 0 ? [`${filled} days without weather were filled in between their neighbours`] : []),
+    ...(s.balance.days.length > 0 && s.c.records.watering.length === 0
+      ? ['no watering is on record: record it, or say that none was given']
+      : []),
+    ...(list[0] &&
+    list[0].probability >= CLEAR_FROM &&
+    list[0].drivers.length === 0 &&
+    disorderRow(list[0].disorder).drivers.length > 0
+      ? [`no cause of it was found in the records up to ${dayWords(s.c.asOf)}`]
+      : []),
+    ...new Set(asks),
+  ];
+}
+
+/**
+ * The full report on one plant's case. Pure: the same case (and forecast) always gives the same report.
+ * @param forecast days after `asOf`, if any are known; without them the coming week is taken to be like the last
+ */
+export function reportOn(c: CaseFile, forecast: readonly ForecastWeather[] = []): Report {
+  const s = storyOf(c);
+  const result = diagnose(s);
+  const { remedies, withheld } = chooseRemedies(s, result, forecast);
+  const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);
+  const asks = likely.flatMap((d) =>
+    result.all.find((x) => x.row.code === d.disorder)!.unknown.map((u) => u.verdict.ask),
+  );
+  return {
+    format: 'candid-leaf-report',
+    version: 1,
+    asOf: c.asOf,
+    headline: headline(result.list),
+    water: waterReport(c, s.balance.days, s.balance.etoMethod, forecast),
+    diagnosis: result.list,
+    nextChecks: nextChecks(s, result),
+    remedies,
+    withheld,
+    unexplained: result.unexplained,
+    harmless: likely.length > 0 && likely.every((d) => disorderRow(d.disorder).harmless === true),
+    notKnown: notKnown(s, result.list, asks),
+  };
+}

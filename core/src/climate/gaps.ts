@@ -1,0 +1,43 @@
+import { addDays, dayNumber, daysBetween, type Day } from '../day.js';
+import type { DayWeather } from './reference-evapotranspiration.js';
+
+export interface WeatherDay extends DayWeather {
+  date: Day;
+  rainMm: number;
+  wetHours?: number | null;
+  /** true where the day was missing and was filled in */
+  filled?: boolean;
+}
+
+/**
+ * One entry for every day from `from` to `to`. A missing day takes the straight line between its neighbours'
+ * temperatures (or the nearest one at the ends) and no rain, and is marked `filled`. With no weather at all: empty.
+ */
+export function fillGaps(weather: readonly WeatherDay[], from: Day, to: Day): WeatherDay[] {
+  const sorted = [...weather].sort((a, b) => (a.date < b.date ? -1 : 1));
+  if (sorted.length === 0) return [];
+  const days: WeatherDay[] = [];
+  let next = 0;
+  for (let i = 0; i <= daysBetween(from, to); i++) {
+    const date = addDays(from, i);
+    while (next < sorted.length && sorted[next]!.date < date) next++;
+    const here = sorted[next];
+    if (here?.date === date) {
+      days.push(here);
+      continue;
+    }
+    const before = sorted[next - 1] ?? here!;
+    const after = here ?? before;
+    const span = dayNumber(after.date) - dayNumber(before.date);
+    const share = span > 0 ? (dayNumber(date) - dayNumber(before.date)) / span : 0;
+    const between = (a: number, b: number): number => a + (b - a) * share;
+    days.push({
+      date,
+      tMinC: between(before.tMinC, after.tMinC),
+      tMaxC: between(before.tMaxC, after.tMaxC),
+      rainMm: 0,
+      filled: true,
+    });
+  }
+  return days;
+}

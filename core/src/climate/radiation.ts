@@ -1,0 +1,41 @@
+/** Sun and day length. All equation numbers: FAO Irrigation and Drainage Paper 56 (Allen et al. 1998). */
+
+const SOLAR_CONSTANT = 0.082; // MJ m⁻² min⁻¹, text below eq. 21
+
+const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+
+const declination = (J: number): number => 0.409 * Math.sin((2 * Math.PI * J) / 365 - 1.39); // eq. 24
+
+/** Sunset hour angle ωs in radians (eq. 25), held to 0…π inside the polar circles. */
+function sunsetHourAngle(latitude: number, J: number): number {
+  const x = -Math.tan(radians(latitude)) * Math.tan(declination(J));
+  return Math.acos(Math.min(1, Math.max(-1, x)));
+}
+
+/**
+ * Extraterrestrial radiation Ra in MJ m⁻² day⁻¹ (eq. 21).
+ * @param latitude degrees, south negative
+ * @param J day of the year, 1 to 366
+ */
+export function extraterrestrialRadiation(latitude: number, J: number): number {
+  const phi = radians(latitude);
+  const delta = declination(J);
+  const ws = sunsetHourAngle(latitude, J);
+  const dr = 1 + 0.033 * Math.cos((2 * Math.PI * J) / 365); // eq. 23
+  const sunPath = ws * Math.sin(phi) * Math.sin(delta) + Math.cos(phi) * Math.cos(delta) * Math.sin(ws);
+  return ((24 * 60) / Math.PI) * SOLAR_CONSTANT * dr * sunPath;
+}
+
+/** Daylight hours N (eq. 34). */
+export const daylightHours = (latitude: number, J: number): number => (24 / Math.PI) * sunsetHourAngle(latitude, J);
+
+/** Solar radiation Rs in MJ m⁻² day⁻¹ from hours of sunshine, a = 0.25, b = 0.50 (Ångström, eq. 35). */
+export const solarFromSunshine = (ra: number, sunshineHours: number, daylight: number): number =>
+  (0.25 + 0.5 * (sunshineHours / daylight)) * ra;
+
+/** Solar radiation from the range of temperature (eq. 50); kRs = 0.16 for the interior of a land mass. */
+export const solarFromTemperature = (ra: number, tMinC: number, tMaxC: number): number =>
+  Math.min(0.16 * Math.sqrt(Math.max(0, tMaxC - tMinC)) * ra, 0.75 * ra);
+
+/** Clear-sky solar radiation Rso (eq. 37). */
+export const clearSkySolar = (ra: number, elevationM: number): number => (0.75 + 2e-5 * elevationM) * ra;

@@ -1,0 +1,56 @@
+/** A calendar day, `YYYY-MM-DD`. It has no time zone; whoever calls the core decides which day it is there. */
+export type Day = string;
+
+const MS_PER_DAY = 86_400_000;
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
+/** Days since 1970-01-01. Throws a RangeError for anything that is not a real calendar day. */
+export function dayNumber(day: Day): number {
+  const ms = Date.parse(`${day}T00:00:00Z`);
+  if (Number.isNaN(ms)) throw new RangeError(`not a calendar day: ${day}`);
+  return ms / MS_PER_DAY;
+}
+
+/** The calendar day of a day number. */
+export const dayOf = (n: number): Day => new Date(n * MS_PER_DAY).toISOString().slice(0, 10);
+
+/** `n` days after (or, negative, before) `day`. */
+export const addDays = (day: Day, n: number): Day => dayOf(dayNumber(day) + n);
+
+/** Whole days from `from` to `to`; negative when `to` is earlier. */
+export const daysBetween = (from: Day, to: Day): number => dayNumber(to) - dayNumber(from);
+
+/** True for a real calendar day written `YYYY-MM-DD` (31 April is not one). */
+export function isDay(text: unknown): text is Day {
+  if (typeof text !== 'string' || !/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const ms = Date.parse(`${text}T00:00:00Z`);
+  return !Number.isNaN(ms) && dayOf(ms / MS_PER_DAY) === text;
+}
+
+/** Day of the year, 1 to 366 (J in FAO-56). */
+export const dayOfYear = (day: Day): number => dayNumber(day) - dayNumber(`${day.slice(0, 4)}-01-01`) + 1;
+
+/** "6 July", as a sentence would say it. */
+export const dayWords = (day: Day): string => `${Number(day.slice(8))} ${MONTHS[Number(day.slice(5, 7)) - 1] ?? ''}`;
+
+/** "3, 9 and 12 July": days named together, each month once. */
+export function daysInWords(days: readonly Day[]): string {
+  const sorted = [...new Set(days)].sort();
+  const words = sorted.map((d, i) =>
+    sorted[i + 1]?.slice(0, 7) === d.slice(0, 7) ? String(Number(d.slice(8))) : dayWords(d),
+  );
+  return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+}

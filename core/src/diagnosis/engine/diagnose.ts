@@ -1,0 +1,121 @@
+import { DRIVERS } from '../vocabulary/drivers.js';
+import type { DisorderCode } from '../vocabulary/disorders.js';
+import type { DriverCode } from '../vocabulary/drivers.js';
+import { signRow, type SignCode } from '../vocabulary/signs.js';
+import type { Because } from '../drivers/index.js';
+import type { Story } from '../story.js';
+import { candidates, causesOf, driverWeight, findingsOf, LEAKS, type Candidate } from './network.js';
+import { logOdds, posterior } from './noisy-or.js';
+
+export type Strength = 'decisive' | 'strong' | 'moderate' | 'weak';
+
+export interface Evidence {
+  kind: 'sign' | 'record';
+  code: string;
+  effect: 'for' | 'against';
+  strength: Strength;
+  text: string;
+}
+
+export interface FoundDriver {
+  driver: DriverCode;
+  weight: number;
+  because: Because[];
+}
+
+export interface Diagnosis {
+  disorder: DisorderCode;
+  /** marginal chance that this disorder is present */
+  probability: number;
+  explains: SignCode[];
+  evidence: Evidence[];
+  drivers: FoundDriver[];
+  lookAlikes: DisorderCode[];
+}
+
+/** A disorder is listed above this chance, at most so many. */
+const LISTED_ABOVE = 0.02;
+const MOST_LISTED = 10;
+/** From here on a finding is a finding; below it is a question. */
+export const CLEAR_FROM = 0.5;
+/** A sign seen here at least this often counts as explained. */
+const EXPLAINS_FROM = 0.2;
+
+const strengthOf = (change: number): Strength => {
+  const size = Math.abs(change);
+  return size >= 3 ? 'decisive' : size >= 1.5 ? 'strong' : size >= 0.5 ? 'moderate' : 'weak';
+};
+
+/** Changes smaller than this are not worth a line. */
+const WORTH_TELLING = 0.15;
+
+export interface DiagnosisResult {
+  list: Diagnosis[];
+  all: Candidate[];
+  marginals: number[];
+  unexplained: SignCode[];
+}
+
+const two = (x: number): number => Math.round(x * 100) / 100;
+export const three = (x: number): number => Math.round(x * 1000) / 1000;
+
+/** Which disorders, how sure, and why here. With no sign at all the answer is empty: nothing was reported. */
+export function diagnose(s: Story): DiagnosisResult {
+  const all = candidates(s);
+  const spoken = [...s.seen.keys()].filter((c) => signRow(c).kind === 'sign' || s.present.has(c));
+  if (![...s.present].some((c) => signRow(c).kind !== 'setting'))
+    return { list: [], all, marginals: all.map(() => 0), unexplained: [] };
+
+  const causes = causesOf(all);
+  const { marginals } = posterior(causes, LEAKS, findingsOf(s.present, s.absent));
+  const listed = marginals
+    .map((p, i) => ({ p, i }))
+    .filter((x) => x.p > LISTED_ABOVE)
+    .sort((a, b) => b.p - a.p)
+    .slice(0, MOST_LISTED);
+
+  // One run without each observation, for the evidence of all listed disorders at once.
+  const observed = [...s.present, ...[...s.absent].filter((c) => s.seen.has(c))].filter((c) => spoken.includes(c));
+  const without = new Map(
+    observed.map((sign) => {
+      const rest = (codes: ReadonlySet<SignCode>) => [...codes].filter((c) => c !== sign && s.seen.has(c));
+      return [sign, posterior(causes, LEAKS, findingsOf(rest(s.present), rest(s.absent))).marginals] as const;
+    }),
+  );
+
+  const list = listed.map(({ p, i }): Diagnosis => {
+    const c = all[i]!;
+    const fromSigns = observed.map((sign): Evidence & { change: number } => {
+      const change = logOdds(p) - logOdds(without.get(sign)![i]!);
+      const row = signRow(sign);
+      const why = c.row.signs.find(([code]) => code === sign)?.[2];
+      const said = s.present.has(sign) ? row.label : `Not seen: ${row.label.toLowerCase()}`;
+      return evidence('sign', sign, change, why && s.present.has(sign) ? `${said} (${why})` : said);
+    });
+    const fromRecords = c.shifts.map((shift) => evidence('record', shift.code, Math.log(shift.x), shift.text));
+    return {
+      disorder: c.row.code,
+      probability: three(p),
+      explains: c.row.signs
+        .filter(([sign, chance]) => chance >= EXPLAINS_FROM && s.present.has(sign))
+        .map(([sign]) => sign),
+      evidence: [...fromSigns, ...fromRecords]
+        .filter((e) => Math.abs(e.change) >= WORTH_TELLING)
+        .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
+        .map(({ change: _change, ...e }) => e),
+      drivers: c.found
+        .map((d) => ({ driver: d.link.driver, weight: two(driverWeight(d)), because: d.verdict.because }))
+        .sort((a, b) => b.weight - a.weight),
+      lookAlikes: Object.keys(c.row.lookAlikes) as DisorderCode[],
+    };
+  });
+
+  const explained = new Set(list.flatMap((d) => d.explains));
+  const unexplained = [...s.present].filter((c) => signRow(c).kind === 'sign' && !explained.has(c));
+  return { list, all, marginals, unexplained: unexplained.sort() };
+}
+
+function evidence(kind: 'sign' | 'record', code: string, change: number, text: string): Evidence & { change: number } {
+  const full = code in DRIVERS && kind === 'record' ? `${DRIVERS[code as DriverCode]}: ${text}` : text;
+  return { kind, code, effect: change >= 0 ? 'for' : 'against', strength: strengthOf(change), text: full, change };
+}

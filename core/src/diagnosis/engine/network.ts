@@ -1,0 +1,109 @@
+import type { Crop } from '../../plant.js';
+import { DRIVER_RULES, type Verdict } from '../drivers/index.js';
+import { FACTS } from '../facts.js';
+import type { Story } from '../story.js';
+import { DISORDERS, type DisorderRow } from '../tables/index.js';
+import type { DriverLink } from '../tables/row.js';
+import type { DriverCode } from '../vocabulary/drivers.js';
+import { impliedAbsent, SIGNS, type SignCode } from '../vocabulary/signs.js';
+import type { Cause, Findings } from './noisy-or.js';
+
+/** The tables as a network for one case: priors shaped by setting and records. */
+
+const SIGN_INDEX = new Map<SignCode, number>(SIGNS.map((s, i) => [s.code, i]));
+export const signIndex = (code: SignCode): number => SIGN_INDEX.get(code)!;
+export const LEAKS: readonly number[] = SIGNS.map((s) => s.leak);
+
+const CHANCES = new Map(
+  DISORDERS.map((d) => [d.code, new Map(d.signs.map(([sign, chance]) => [signIndex(sign), chance]))]),
+);
+
+/** Something other than a sign that moved a disorder's prior. */
+export interface PriorShift {
+  code: string;
+  x: number;
+  text: string;
+}
+
+export interface DriverFound {
+  link: DriverLink;
+  verdict: Extract<Verdict, { state: 'found' }>;
+}
+
+export interface Candidate {
+  row: DisorderRow;
+  odds: number;
+  shifts: PriorShift[];
+  found: DriverFound[];
+  unknown: { link: DriverLink; verdict: Extract<Verdict, { state: 'unknown' }> }[];
+}
+
+export const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter((d) => !d.crop || d.crop === crop);
+
+/** Resistance makes a disorder much less likely, not impossible (judgement). */
+const RESISTANT_X = 0.1;
+
+/** Every disorder of the crop with its prior odds for this case, and what moved them. */
+export function candidates(s: Story): Candidate[] {
+  const facts = new Map<string, boolean>();
+  const holds = (code: keyof typeof FACTS): boolean => {
+    const known = facts.get(code);
+    if (known !== undefined) return known;
+    const value = FACTS[code](s);
+    facts.set(code, value);
+    return value;
+  };
+  const verdicts = new Map<string, Verdict>();
+  const verdictOf = (link: DriverLink): Verdict => {
+    const key = `${link.driver} ${link.params ? JSON.stringify(link.params) : ''}`;
+    let verdict = verdicts.get(key);
+    if (!verdict) verdicts.set(key, (verdict = DRIVER_RULES[link.driver](s, link.params ?? {})));
+    return verdict;
+  };
+
+  return rowsFor(s.c.plant.crop).map((row) => {
+    const shifts: PriorShift[] = row.setting
+      .filter(([fact]) => holds(fact))
+      .map(([fact, x, text]) => ({ code: fact, x, text }));
+    const found: DriverFound[] = [];
+    const unknown: Candidate['unknown'] = [];
+    for (const link of row.drivers) {
+      const verdict = verdictOf(link);
+      if (verdict.state === 'found') {
+        found.push({ link, verdict });
+        shifts.push({
+          code: link.driver,
+          x: 1 + (link.x - 1) * verdict.strength,
+          text: verdict.because.find((b) => b.text)?.text ?? '',
+        });
+      } else if (verdict.state === 'unknown') unknown.push({ link, verdict });
+      else if (link.not != null)
+        shifts.push({ code: link.driver, x: link.not, text: 'the records show nothing of the kind' });
+    }
+    if (s.c.plant.resistantTo?.includes(row.code))
+      shifts.push({ code: 'resistant', x: RESISTANT_X, text: 'this kind is resistant' });
+    const odds = shifts.reduce((o, shift) => o * shift.x, row.prior / (1 - row.prior));
+    return { row, odds, shifts, found, unknown };
+  });
+}
+
+export const causesOf = (list: readonly Candidate[]): Cause[] =>
+  list.map((c) => ({ odds: c.odds, chances: CHANCES.get(c.row.code)! }));
+
+/** Sign codes as the engine's findings, with what each present sign rules out. */
+export function findingsOf(present: Iterable<SignCode>, absent: Iterable<SignCode>): Findings {
+  const yes = new Set(present);
+  const no = new Set(absent);
+  for (const sign of yes) for (const out of impliedAbsent(sign)) no.add(out);
+  return {
+    present: [...yes].map(signIndex).sort((a, b) => a - b),
+    absent: [...no]
+      .filter((sign) => !yes.has(sign))
+      .map(signIndex)
+      .sort((a, b) => a - b),
+  };
+}
+
+/** How strongly a found driver speaks in the story of a disorder, 0 to 1. */
+export const driverWeight = (d: DriverFound): number => d.link.weight * (0.4 + 0.6 * d.verdict.strength);
+export type { DriverCode };

@@ -1,0 +1,106 @@
+/**
+ * A two-layer noisy-OR network over small sets of disorders (QMR-DT: Shwe et al. 1991; Heckerman 1989), exact over
+ * all sets of at most three. It knows nothing of gardens: disorders and signs are indices.
+ */
+export interface Cause {
+  /** prior odds that the disorder is present */
+  odds: number;
+  /** chance of each sign where this disorder is; signs not listed are never caused by it */
+  chances: ReadonlyMap<number, number>;
+}
+
+export interface Findings {
+  present: readonly number[];
+  absent: readonly number[];
+}
+
+export interface Posterior {
+  /** marginal probability of each cause */
+  marginals: number[];
+  /** log of the probability of the findings, up to the constant of the priors */
+  logEvidence: number;
+}
+
+/** Largest number of disorders that may be present together. */
+export const MOST_TOGETHER = 3;
+
+/**
+ * Marginals of all causes given the findings. Causes that explain none of the present signs only multiply the
+ * weight of a set, so they are summed in closed form (elementary symmetric sums) and the rest enumerated: the result is the
+ * full sum over all sets of at most three.
+ * @param leaks chance of each sign for no listed reason
+ */
+export function posterior(causes: readonly Cause[], leaks: readonly number[], findings: Findings): Posterior {
+  const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - (c.chances.get(sign) ?? 0)), c.odds));
+  const isLinked = causes.map((c) => findings.present.some((sign) => (c.chances.get(sign) ?? 0) > 0));
+  const linked = causes.flatMap((_, i) => (isLinked[i] ? [i] : []));
+  const free = causes.flatMap((_, i) => (isLinked[i] ? [] : [i]));
+  const signs = findings.present;
+  const n = signs.length;
+  const miss = linked.map((i) => signs.map((sign) => 1 - (causes[i]!.chances.get(sign) ?? 0)));
+  const noLeak = signs.map((sign) => 1 - leaks[sign]!);
+  const e = symmetricSums(free.map((i) => weight[i]!));
+  const room = [e[0]!, e[0]! + e[1]!, e[0]! + e[1]! + e[2]!, e[0]! + e[1]! + e[2]! + e[3]!];
+
+  const bySize = [1, 0, 0, 0]; // weights of linked sets of each size, without the free causes
+  for (let f = 0; f < n; f++) bySize[0]! *= 1 - noLeak[f]!;
+  const mass = new Float64Array(linked.length);
+  const qi = new Float64Array(n);
+  const qj = new Float64Array(n);
+  for (let i = 0; i < linked.length; i++) {
+    const wi = weight[linked[i]!]!;
+    let w1 = wi;
+    for (let f = 0; f < n; f++) {
+      qi[f] = noLeak[f]! * miss[i]![f]!;
+      w1 *= 1 - qi[f]!;
+    }
+    bySize[1]! += w1;
+    mass[i]! += w1 * room[2]!;
+    for (let j = i + 1; j < linked.length; j++) {
+      const wj = wi * weight[linked[j]!]!;
+      let w2 = wj;
+      for (let f = 0; f < n; f++) {
+        qj[f] = qi[f]! * miss[j]![f]!;
+        w2 *= 1 - qj[f]!;
+      }
+      bySize[2]! += w2;
+      mass[i]! += w2 * room[1]!;
+      mass[j]! += w2 * room[1]!;
+      for (let k = j + 1; k < linked.length; k++) {
+        let w3 = wj * weight[linked[k]!]!;
+        const missK = miss[k]!;
+        for (let f = 0; f < n; f++) w3 *= 1 - qj[f]! * missK[f]!;
+        bySize[3]! += w3;
+        mass[i]! += w3;
+        mass[j]! += w3;
+        mass[k]! += w3;
+      }
+    }
+  }
+  const total = bySize[0]! * room[3]! + bySize[1]! * room[2]! + bySize[2]! * room[1]! + bySize[3]!;
+  const marginals = causes.map(() => 0);
+  linked.forEach((cause, i) => (marginals[cause] = mass[i]! / total));
+  for (const i of free) {
+    const w = weight[i]!;
+    const e1 = e[1]! - w; // sums over the other free causes
+    const e2 = e[2]! - w * e1;
+    marginals[i] = (w * (bySize[0]! * (1 + e1 + e2) + bySize[1]! * (1 + e1) + bySize[2]!)) / total;
+  }
+  return { marginals, logEvidence: Math.log(total) };
+}
+
+/** e₀…e₃ of the numbers. */
+function symmetricSums(numbers: readonly number[]): number[] {
+  const e = [1, 0, 0, 0];
+  for (const x of numbers) for (let k = MOST_TOGETHER; k >= 1; k--) e[k]! += x * e[k - 1]!;
+  return e;
+}
+
+/** Entropy in bits of a set of independent yes-or-no questions. */
+export const entropyBits = (probabilities: readonly number[]): number =>
+  probabilities.reduce((sum, p) => {
+    const q = 1 - p;
+    return sum - (p > 0 ? p * Math.log2(p) : 0) - (q > 0 ? q * Math.log2(q) : 0);
+  }, 0);
+
+export const logOdds = (p: number): number => Math.log(Math.max(p, 1e-12) / Math.max(1 - p, 1e-12));

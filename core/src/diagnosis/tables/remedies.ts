@@ -1,0 +1,156 @@
+import type { FactCode } from '../facts.js';
+
+/** How a remedy's dose is worked out; the rules stand in `../remedies/doses.ts`. */
+export type DoseKind = 'refill' | 'rhythm' | 'hold-water' | 'mulch' | 'shade' | 'flush' | 'pause-feed' | 'light-feed' | 'lime-drench' | 'affected' | 'leaf-budget' | 'bigger-pot';
+
+/** When it is done: from the day of the question on. */
+export type When = 'today' | 'tomorrow' | 'next-watering' | 'this-week' | 'season-end';
+
+export interface RemedyRow {
+  code: string;
+  rung: 0 | 1 | 2 | 3 | 4 | 5 | 6;
+  label: string;
+  how: string;
+  when: When;
+  dose?: DoseKind;
+  /** lines from `cautions.ts` that stand where the act is */
+  cautions: readonly CautionCode[];
+  /** withheld while this holds, and why */
+  notWhile: readonly (readonly [fact: FactCode, because: string])[];
+}
+
+/** Cautions; each defers to the label, local rules or licensed practice where these decide. */
+export const CAUTIONS = {
+  spray: 'Read the label: it is the law in most places, and local rules decide. Gloves, skin and eyes covered, no wind; keep children, pets and bees away until dry; keep the wait before harvest.',
+  'test-spray': 'Treat one leaf first and look after 24 hours: in heat or drought, or mixed too strong, it burns leaves.',
+  copper: 'Copper builds up in soil and harms water life: stay within the yearly limit on the label. A licence may be needed; ask the local authority.',
+  dust: 'Dusty: mask and eye cover, and damp it down.',
+  heat: 'Above 32 °C work early or late, with hat, water and pauses.',
+  ladder: 'Poles and steps on firm ground, not alone, not in wind.',
+  blades: 'Mind eyes and fingers; wipe blades with 70 % alcohol between sick plants.',
+  'wash-hands': 'Leaves and stems are poisonous to people and pets in quantity: wash hands afterwards.',
+  salvage: 'Soft, sour, leaking or mouldy fruit goes in the bin; damaged fruit is not for canning.',
+  bag: 'Bag it; not on the compost.',
+  report: 'In some places this must be reported: ask the local plant health service.',
+  canes: 'Put caps on cane ends.',
+  manure: 'Well rotted only. Hay, straw or manure from sprayed land can carry weedkiller: test with a bean seedling.',
+  hot: 'Hot peppers: gloves, and nothing near the eyes.',
+  lead: 'By roads or old painted walls have the soil tested for lead before growing food.',
+} as const;
+export type CautionCode = keyof typeof CAUTIONS;
+
+type Extra = Partial<Pick<RemedyRow, 'dose' | 'cautions' | 'notWhile'>>;
+const remedy = <C extends string>(code: C, rung: RemedyRow['rung'], when: When, label: string, how: string, extra: Extra = {}): RemedyRow & { code: C } => ({
+  code,
+  rung,
+  label,
+  how,
+  when,
+  cautions: [],
+  notWhile: [],
+  ...extra,
+});
+
+const WET: RemedyRow['notWhile'][number] = ['soil-felt-wet', 'the soil is wet: more water would take the air from the roots'];
+const SCALD: RemedyRow['notWhile'][number] = ['sunscald-open', 'sun damage is open: every leaf is needed as shade'];
+const HOT: RemedyRow['notWhile'][number] = ['hot-now', 'it is 30 °C or more: it would burn the leaves'];
+const THIRSTY: RemedyRow['notWhile'][number] = ['short-of-water', 'the plant is short of water: sprays burn it now'];
+const spraying: Extra = { cautions: ['spray', 'test-spray'], notWhile: [HOT, THIRSTY] };
+
+/** Remedies, from the gentlest rung up; rung 6 is next season. Source: common practice, from memory, except where named. */
+export const REMEDIES = [
+  // 0: leave and watch
+  remedy('watch-only', 0, 'today', 'Leave it and watch', 'Nothing needs doing. Look again on the day given.'),
+  remedy('leave-mummies', 0, 'today', 'Leave the brown swollen ones', 'They hold the next generation of a tiny wasp that hunts aphids.'),
+  remedy('leave-cocooned-hornworm', 0, 'today', 'Leave a caterpillar with white grains', 'The grains are cocoons of a wasp that hunts its kind.'),
+  remedy('wait-for-cooler', 0, 'today', 'Wait for cooler days', 'Flowers and colour come back by themselves when it cools.'),
+  remedy('wait-for-warmth', 0, 'today', 'Wait for warmth', 'Growth and colour come back as soil and nights warm.'),
+  remedy('ripen-indoors', 0, 'today', 'Ripen indoors', 'Fruit with the first blush ripens at room temperature with nothing lost.', { cautions: ['salvage'] }),
+  remedy('eat-or-trim', 0, 'today', 'Keep what is sound', 'Cut out the damaged part; the rest of firm, sweet-smelling fruit is good to eat. There is no need to throw it away.', { cautions: ['salvage'] }),
+  // 1: water, cover, handle
+  remedy('water-now', 1, 'today', 'Water now', 'Soak slowly, wait ten minutes, soak again.', { dose: 'refill', notWhile: [WET, ['soil-felt-damp', 'the soil is damp: it is the heat, not thirst']] }),
+  remedy('even-watering', 1, 'next-watering', 'Water evenly', 'The same amount in the same rhythm, morning by morning, so that the root zone neither dries out nor drowns.', { dose: 'rhythm', notWhile: [WET] }),
+  remedy('water-less', 1, 'today', 'Hold the water back', 'No water until the soil is dry at a finger’s depth; empty saucers.', { dose: 'hold-water', notWhile: [['soil-felt-dry', 'the soil is dry']] }),
+  remedy('water-at-base', 1, 'next-watering', 'Water at the foot', 'On the soil, not over the leaves, in the morning.'),
+  remedy('deep-soak', 1, 'next-watering', 'Soak deeply, less often', 'One long slow watering instead of several short ones, so that roots go down.', { dose: 'refill', notWhile: [WET] }),
+  remedy('drain-or-mound', 1, 'this-week', 'Help the water away', 'Loosen along the edge of the bed, open a furrow to the low side, raise the row with compost. Sand in clay makes it worse.'),
+  remedy('flush-pot', 1, 'today', 'Flush the pot', 'Pour water through slowly in steps and let it run out each time.', { dose: 'flush', notWhile: [WET] }),
+  remedy('mulch', 1, 'this-week', 'Mulch', 'Straw, leaves or clippings 5 to 8 cm deep, kept off the stem.', { dose: 'mulch', cautions: ['manure'], notWhile: [WET, ['mulched', 'mulch lies there already']] }),
+  remedy('splash-barrier', 1, 'this-week', 'Stop the splash', 'Four sheets of plain wetted newspaper under the mulch.'),
+  remedy('shade-cloth', 1, 'today', 'Hang shade cloth', 'Cloth of 30 to 50 % on the west and the side of the midday sun, a hand above the leaves so that air moves.', {
+    dose: 'shade',
+    cautions: ['ladder', 'heat'],
+    notWhile: [['shaded', 'shade hangs there already']],
+  }),
+  remedy('move-to-shade', 1, 'today', 'Move the pot into shade', 'Into shade from early afternoon on; back in the morning.'),
+  remedy('frost-cover', 1, 'today', 'Cover against cold nights', 'Fleece or a sheet to the ground by evening, off again in the morning.'),
+  remedy('repot-larger', 1, 'this-week', 'Move to a larger pot', 'In the evening, root ball whole, watered in. In midsummer heat wait for a cool spell.', { dose: 'bigger-pot', notWhile: [HOT] }),
+  remedy('add-support', 1, 'today', 'Add support', 'Stake, string or cage that carries the crop, tied loosely every 20 to 25 cm.', { cautions: ['canes'] }),
+  remedy('loosen-tie', 1, 'today', 'Loosen the tie', 'Cut it and tie again with room for a finger.'),
+  remedy('hand-pollinate', 1, 'today', 'Shake the flowers', 'Tap string or truss late each morning on dry days at 15 to 30 °C.'),
+  remedy('harvest-early', 1, 'today', 'Pick at first blush', 'Pick as soon as colour shows; it ripens indoors.'),
+  remedy('water-bath-for-birds', 1, 'today', 'Set out water for birds', 'Birds often peck for water: a shallow bath near by helps.'),
+  remedy('net-or-fence', 1, 'this-week', 'Net or fence', 'Fine, taut mesh that nothing gets caught in.'),
+  // 2: cut and pick
+  remedy('pick-off-affected-fruit', 2, 'today', 'Pick the damaged fruit', 'It takes water and food from the sound ones.', { dose: 'affected', cautions: ['salvage'] }),
+  remedy('hand-pick', 2, 'today', 'Pick them off by hand', 'Morning and evening; into soapy water.', { cautions: ['wash-hands'] }),
+  remedy('water-jet', 2, 'today', 'Rinse them off with water', 'A firm jet under the leaves in the morning, three days running.', { notWhile: [WET] }),
+  remedy('prune-lower-leaves', 2, 'this-week', 'Clear the lowest leaves', 'From the soil up to 30 cm, never above half the plant, on a dry day.', {
+    dose: 'leaf-budget',
+    cautions: ['blades', 'wash-hands'],
+    notWhile: [SCALD],
+  }),
+  remedy('remove-suckers', 2, 'this-week', 'Take out low suckers', 'Only below the first truss.', { dose: 'leaf-budget', cautions: ['blades'], notWhile: [SCALD] }),
+  remedy('thin-for-air', 2, 'this-week', 'Thin for air', 'A few leaves from the middle, on a dry day.', { dose: 'leaf-budget', cautions: ['blades', 'wash-hands'], notWhile: [SCALD, HOT] }),
+  remedy('keep-shading-leaves', 2, 'today', 'Stop thinning, keep the shading leaves', 'No more cuts; let a middle sucker or two grow over the fruit.'),
+  remedy('remove-infected-leaves', 2, 'today', 'Take off the spotted leaves', 'On a dry day, worst first, never more than a third of the plant at once.', {
+    dose: 'leaf-budget',
+    cautions: ['bag', 'blades', 'wash-hands'],
+  }),
+  remedy('splint-or-cut-clean', 2, 'today', 'Splint it, or cut it clean', 'A fresh split can be bound within the hour; a torn stub is cut smooth.', { cautions: ['blades'] }),
+  remedy('pinch-flowers', 2, 'this-week', 'Pinch the first flowers', 'For two or three weeks, so that roots and leaves come first.'),
+  remedy('thin-flowers', 2, 'this-week', 'Thin the flowers', 'Leave what the plant can carry.'),
+  remedy('top-plant', 2, 'this-week', 'Cut the tip', 'Two leaves above the last truss that can still ripen.', { cautions: ['blades'], notWhile: [HOT] }),
+  // 3: feed and amend
+  remedy('soil-test', 3, 'this-week', 'Have the soil tested', 'For acidity, calcium, potassium and salts; then add only what is short.', { cautions: ['lead'] }),
+  remedy('pause-feeding', 3, 'today', 'Stop feeding', 'No feed at all until the day given.', { dose: 'pause-feed' }),
+  remedy('light-feed', 3, 'this-week', 'A light feed', 'Low in nitrogen, half strength, on moist soil.', { dose: 'light-feed', notWhile: [HOT] }),
+  remedy('nitrogen-feed', 3, 'this-week', 'A small nitrogen feed', 'Half the label dose on moist soil, then watch for a week.', { dose: 'light-feed', notWhile: [WET, HOT] }),
+  remedy('bloom-feed', 3, 'this-week', 'A bloom feed later', 'Low nitrogen, once the leaves have paled to a plain green.', { notWhile: [['fed-lately', 'it was fed within two weeks']] }),
+  remedy('potassium-feed', 3, 'this-week', 'A potassium feed', 'As the test says, half strength first.', { notWhile: [WET] }),
+  remedy('magnesium-feed', 3, 'this-week', 'A magnesium feed', 'Only for this sign; label dose, once.'),
+  remedy('phosphorus-feed', 3, 'this-week', 'A phosphorus feed', 'Only when a test is low and the soil is warm.'),
+  remedy('iron-feed', 3, 'this-week', 'An iron feed', 'Chelated iron by the label, after the soil test.'),
+  remedy('lime-drench', 3, 'this-week', 'A lime drench, once', '15 mL of garden lime stirred into 4 L of water; a soil test afterwards.', { dose: 'lime-drench', cautions: ['dust'], notWhile: [WET] }),
+  remedy('lime-soil', 3, 'season-end', 'Lime the bed by test', 'In autumn, in split doses, by the test.', { cautions: ['dust'] }),
+  remedy('sulfur-soil', 3, 'season-end', 'Sulfur the bed by test', 'In split doses over months, by the test.', { cautions: ['dust'] }),
+  remedy('compost', 3, 'season-end', 'Compost', '2 to 3 cm a year on the bed.', { cautions: ['manure'] }),
+  // 4: soft sprays and allies
+  remedy('soap-spray', 4, 'tomorrow', 'Soap spray', 'Only if water alone did not help: early or at dusk, under the leaves, by the label.', spraying),
+  remedy('neem-spray', 4, 'tomorrow', 'Neem spray', 'At dusk, away from open flowers, by the label.', spraying),
+  remedy('bt-spray', 4, 'tomorrow', 'BT for small caterpillars', 'Only while caterpillars are small, at dusk, by the label.', spraying),
+  remedy('bicarbonate-spray', 4, 'tomorrow', 'Bicarbonate spray', 'A ready product by the label; home mixes burn.', spraying),
+  remedy('sulfur-spray', 4, 'tomorrow', 'Sulfur spray', 'By the label; never within a month of an oil.', spraying),
+  remedy('rinse-off', 4, 'today', 'Rinse the leaves', 'Clear water in the morning, to wash the residue off.'),
+  remedy('sticky-trap', 4, 'this-week', 'Hang yellow cards', 'A hand above the plants, to see how many there are; take them away once birds or bees get caught.'),
+  remedy('sow-ally-flowers', 4, 'this-week', 'Sow flowers for allies', 'Alyssum, dill or coriander near by feed hoverflies and small wasps.'),
+  remedy('slug-barrier', 4, 'today', 'Keep slugs off', 'Boards to lift in the morning, a dry collar of grit; water in the morning, not at night.'),
+  // 5: strong or final
+  remedy('copper-spray', 5, 'tomorrow', 'Copper, only if it climbs', 'Only with this diagnosis, only if new leaves spot in spite of the rest, by the label.', {
+    cautions: ['spray', 'test-spray', 'copper'],
+    notWhile: [HOT, THIRSTY],
+  }),
+  remedy('remove-plant', 5, 'today', 'Take the plant out', 'With its roots, into a bag, and note the spot.', { cautions: ['bag', 'report'] }),
+  remedy('sanitize-tools', 5, 'today', 'Clean tools and hands', '70 % alcohol on blades, soap on hands, between plants.', { cautions: ['blades'] }),
+  // next season
+  remedy('resistant-cultivar', 6, 'season-end', 'Choose a resistant kind', 'Look for the letters on the packet.'),
+  remedy('rotate', 6, 'season-end', 'Move the family on', 'No tomato, pepper, potato or aubergine here next year; better for three.'),
+  remedy('plant-later', 6, 'season-end', 'Plant out later', 'Nights of 10 to 13 °C and soil of 16 °C first: late plants catch up.'),
+  remedy('wider-spacing', 6, 'season-end', 'Give more room', 'Tomatoes 45 to 60 cm, peppers 40 to 50 cm.'),
+  remedy('bigger-pot', 6, 'season-end', 'A bigger pot next year', 'Tomato 20 L and more, pepper 10 to 12 L.', { dose: 'bigger-pot' }),
+  remedy('improve-soil', 6, 'season-end', 'Build the soil', 'Compost every year; raised rows where it stays wet.', { cautions: ['manure'] }),
+] as const;
+
+export type RemedyCode = (typeof REMEDIES)[number]['code'];
+const BY_CODE = new Map<RemedyCode, RemedyRow & { code: RemedyCode }>(REMEDIES.map((r) => [r.code, r]));
+export const remedyRow = (code: RemedyCode): RemedyRow & { code: RemedyCode } => BY_CODE.get(code)!;

@@ -1,0 +1,73 @@
+import type { Crop } from '../../plant.js';
+import type { RuleParams } from '../drivers/verdict.js';
+import type { FactCode } from '../facts.js';
+import type { DisorderCode } from '../vocabulary/disorders.js';
+import type { DriverCode } from '../vocabulary/drivers.js';
+import type { SignCode } from '../vocabulary/signs.js';
+import type { RemedyCode } from './remedies.js';
+
+/** `chance` of seeing `sign` where the disorder is, and why. */
+export type SignLink = readonly [sign: SignCode, chance: number, why: string];
+
+/** A fact that multiplies the prior odds by `x`, and why. */
+export type SettingLink = readonly [fact: FactCode, x: number, why: string];
+
+export interface DriverLink {
+  driver: DriverCode;
+  /** factor on the prior odds when the driver is found at full strength */
+  x: number;
+  /** how much of the story this driver tells when found, 0 to 1 */
+  weight: number;
+  /** factor when the records show that the driver is not there */
+  not?: number;
+  /** this disorder's own thresholds for the rule */
+  params?: RuleParams;
+  /** why, where it does not go without saying */
+  why?: string;
+}
+
+export interface RemedyLink {
+  remedy: RemedyCode;
+  /** offered only when one of these drivers was found, or one of these facts holds */
+  drivers?: readonly DriverCode[];
+  facts?: readonly FactCode[];
+}
+
+/** Everything that is known of one disorder. Chances and factors are judgement unless `source` says otherwise. */
+export interface DisorderRow {
+  code: DisorderCode;
+  group: 'fruit' | 'flower' | 'water and weather' | 'nutrition' | 'natural and mechanical' | 'creatures' | 'disease';
+  crop?: Crop;
+  harmless?: true;
+  label: string;
+  /** one plain line: what it is */
+  line: string;
+  source: string;
+  /** chance on a worrying plant before any sign or record */
+  prior: number;
+  setting: readonly SettingLink[];
+  signs: readonly SignLink[];
+  drivers: readonly DriverLink[];
+  remedies: readonly RemedyLink[];
+  /** how to tell it from what looks like it */
+  lookAlikes: Partial<Record<DisorderCode, string>>;
+  /** what not to do, and why */
+  avoid: string;
+  followUpDays: number;
+  successIs: string;
+}
+
+export const HANDBOOK = 'common practice and extension teaching, from memory';
+
+/** Driver link in one line. */
+export const by = (driver: DriverCode, x: number, weight: number, more: Partial<DriverLink> = {}): DriverLink => ({
+  driver,
+  x,
+  weight,
+  ...more,
+});
+
+/** Remedy links: `always('mulch')`, `against(['hot-days'], 'shade-cloth')`. */
+export const always = (...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy }));
+export const against = (drivers: readonly DriverCode[], ...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy, drivers }));
+export const where = (facts: readonly FactCode[], ...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy, facts }));

@@ -1,0 +1,46 @@
+import { dayWords, daysInWords } from '../day.js';
+import type { Diagnosis } from './engine/diagnose.js';
+import { CLEAR_FROM } from './engine/diagnose.js';
+import { disorderRow } from './tables/index.js';
+import { DRIVERS } from './vocabulary/drivers.js';
+
+/** How sure, in words. */
+export function sureness(probability: number): string {
+  if (probability >= 0.97) return 'almost certain';
+  if (probability >= 0.8) return 'very likely';
+  if (probability >= CLEAR_FROM) return 'likely';
+  if (probability >= 0.2) return 'possible';
+  return 'unlikely';
+}
+
+/** The finding as a sentence: what it is, then why here with the days that speak for it. */
+export function headline(list: readonly Diagnosis[]): string {
+  const leader = list[0];
+  if (!leader) return 'Nothing was reported.';
+  const row = disorderRow(leader.disorder);
+  if (leader.probability < CLEAR_FROM)
+    return `Not clear yet. It could be: ${list
+      .slice(0, 3)
+      .map((d) => disorderRow(d.disorder).label.toLowerCase())
+      .join(', ')}.`;
+  return `${row.label}, ${sureness(leader.probability)}.`;
+}
+
+/** Why here, one sentence per driver, heaviest first; the days are in the sentence. */
+export function whyHere(d: Diagnosis, most = 3): string[] {
+  if (d.drivers.length === 0) return ['No cause found in the records.'];
+  return d.drivers.slice(0, most).map((driver) => {
+    const dated = driver.because.filter((b) => b.record === 'water-balance' || b.record === 'weather');
+    const acts = driver.because.filter((b) => b.record !== 'water-balance' && b.record !== 'weather');
+    const name = sentenceCase(DRIVERS[driver.driver]);
+    if (dated.length > 1 && acts.length > 0)
+      return `${name}: ${dated[0]!.text}; ${dated.length > 1 ? `days ${daysInWords(dated.map((b) => b.date))}` : dayWords(dated[0]!.date)}; then ${acts[0]!.text} (${daysInWords(acts.map((b) => b.date))}).`;
+    if (driver.because.length > 2)
+      return `${name}: ${longest(driver.because)} (${daysInWords(driver.because.map((b) => b.date).slice(-5))}).`;
+    return `${name}: ${driver.because.map((b) => b.text).join('; ')}.`;
+  });
+}
+
+const longest = (because: Diagnosis['drivers'][number]['because']): string =>
+  because.reduce((a, b) => (b.text.length > a.length ? b.text : a), '');
+const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

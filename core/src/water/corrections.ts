@@ -1,0 +1,35 @@
+/**
+ * A record of the soil corrects the modelled fraction of available water: one scalar Kalman step
+ * (Kalman 1960). Values and errors: handbook judgement.
+ */
+export interface Estimate {
+  fraction: number;
+  sd: number;
+}
+
+export const FEEL: Record<'dry' | 'damp' | 'wet', Estimate> = {
+  dry: { fraction: 0.25, sd: 0.15 },
+  damp: { fraction: 0.6, sd: 0.2 },
+  wet: { fraction: 0.95, sd: 0.1 },
+};
+
+/** What the model's error grows by in a day, and where it stops growing. */
+export const ERROR_PER_DAY = 0.05;
+export const MOST_ERROR = 0.3;
+
+export function corrected(model: Estimate, seen: Estimate): Estimate {
+  const gain = model.sd ** 2 / (model.sd ** 2 + seen.sd ** 2);
+  return { fraction: model.fraction + gain * (seen.fraction - model.fraction), sd: Math.sqrt(1 - gain) * model.sd };
+}
+
+export const grown = (sd: number): number => Math.min(MOST_ERROR, Math.hypot(sd, ERROR_PER_DAY));
+
+/**
+ * Fraction available from a pot's weight by two anchor weights: drained after a soaking is 1, dry is 0.
+ * Null while an anchor is missing or the anchors make no sense.
+ */
+export function fractionFromWeight(kg: number, anchors: { dryKg?: number; drainedKg?: number }): Estimate | null {
+  const { dryKg, drainedKg } = anchors;
+  if (dryKg == null || drainedKg == null || drainedKg <= dryKg) return null;
+  return { fraction: Math.min(1, Math.max(0, (kg - dryKg) / (drainedKg - dryKg))), sd: 0.05 };
+}

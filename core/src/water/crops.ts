@@ -1,0 +1,111 @@
+import type { Crop, Stage } from '../plant.js';
+
+/**
+ * How a crop uses water. Kc: FAO-56 Table 12; stage lengths: Table 11; p: Table 22 (all from memory).
+ * Root depths: Table 22 with the handbook range for garden plants. Canopy widths: judgement.
+ */
+export interface WaterCrop {
+  kcInitial: number;
+  kcMid: number;
+  /** mid-season Kc for plants trained to 1.5 m and more (Table 12, notes) */
+  kcMidTall: number;
+  kcEnd: number;
+  /** initial, development, mid-season, late: days */
+  stageDays: readonly [number, number, number, number];
+  depletionFraction: number;
+  rootDepthStartM: number;
+  rootDepthFullM: number;
+  /** ground that a full-grown plant covers, m² */
+  fullCoverM2: number;
+  /** height at which it covers that ground, m */
+  fullCoverHeightM: number;
+}
+
+export const WATER_CROPS: Record<Crop, WaterCrop> = {
+  tomato: {
+    kcInitial: 0.6,
+    kcMid: 1.15,
+    kcMidTall: 1.2,
+    kcEnd: 0.8,
+    stageDays: [30, 40, 45, 30],
+    depletionFraction: 0.4,
+    rootDepthStartM: 0.15,
+    rootDepthFullM: 0.85,
+    fullCoverM2: 0.35,
+    fullCoverHeightM: 1.2,
+  },
+  pepper: {
+    kcInitial: 0.6,
+    kcMid: 1.05,
+    kcMidTall: 1.15,
+    kcEnd: 0.9,
+    stageDays: [30, 35, 40, 20],
+    depletionFraction: 0.3,
+    rootDepthStartM: 0.15,
+    rootDepthFullM: 0.65,
+    fullCoverM2: 0.2,
+    fullCoverHeightM: 0.7,
+  },
+};
+
+/** Where in the four-part season each recorded stage lies: [from, to] in units of the parts' ends. */
+const STAGE_SPAN: Record<Stage, readonly [number, number]> = {
+  seedling: [0, 1],
+  establishing: [0, 1],
+  vegetative: [0.5, 2],
+  flowering: [1, 2.2],
+  fruiting: [1.7, 3],
+  ripening: [2.3, 3.6],
+  late: [3, 4],
+};
+
+const endOf = (crop: WaterCrop, part: number): number => {
+  let days = 0;
+  for (let i = 0; i < Math.floor(part); i++) days += crop.stageDays[i]!;
+  return days + (part % 1) * (crop.stageDays[Math.floor(part)] ?? 0);
+};
+
+/**
+ * Factor on the days since planting out that brings the calendar into line with the stage a person recorded:
+ * 1 when that stage is where the tables expect it, else the nearest edge of the stage.
+ */
+export function stageClock(crop: Crop, stage: Stage, daysSincePlanting: number): number {
+  if (daysSincePlanting <= 0) return 1;
+  const [from, to] = STAGE_SPAN[stage].map((part) => endOf(WATER_CROPS[crop], part)) as [number, number];
+  return Math.min(Math.max(daysSincePlanting, from), to) / daysSincePlanting;
+}
+
+/** Kc on a day of the (stage-adjusted) season: flat, rising, flat, falling (FAO-56 fig. 34, eq. 66). */
+export function cropCoefficient(crop: Crop, seasonDay: number, heightM: number): number {
+  const c = WATER_CROPS[crop];
+  const [ini, dev, mid, late] = c.stageDays;
+  const kcMid = heightM >= 1.5 ? c.kcMidTall : c.kcMid;
+  if (seasonDay <= ini) return c.kcInitial;
+  if (seasonDay <= ini + dev) return c.kcInitial + ((seasonDay - ini) / dev) * (kcMid - c.kcInitial);
+  if (seasonDay <= ini + dev + mid) return kcMid;
+  return kcMid + Math.min(1, (seasonDay - ini - dev - mid) / late) * (c.kcEnd - kcMid);
+}
+
+/** Rooting depth in m: from planting out to the end of development, straight (FAO-56 ch. 8). */
+export function rootDepthM(crop: Crop, seasonDay: number): number {
+  const c = WATER_CROPS[crop];
+  const share = Math.min(1, Math.max(0, seasonDay / (c.stageDays[0] + c.stageDays[1])));
+  return c.rootDepthStartM + share * (c.rootDepthFullM - c.rootDepthStartM);
+}
+
+/** Ground that the plant's leaves cover, m²: grows with the square of its height up to the full cover. */
+export function coveredM2(crop: Crop, heightM: number): number {
+  const c = WATER_CROPS[crop];
+  return c.fullCoverM2 * Math.min(1, Math.max(0.05, heightM / c.fullCoverHeightM)) ** 1.5;
+}
+
+/** Height on an earlier day when only today's is known: straight growth from 0.15 m at planting out. */
+export function heightOnDay(heightTodayM: number, day: number, today: number): number {
+  if (today <= 0 || day >= today) return heightTodayM;
+  const start = Math.min(0.15, heightTodayM);
+  return start + (heightTodayM - start) * Math.max(0, day / today);
+}
+
+/** A usual height for a plant whose height nobody recorded, m (judgement). */
+export const usualHeightM = (crop: Crop, seasonDay: number): number =>
+  (crop === 'tomato' ? 1.5 : 0.65) * Math.min(1, Math.max(0.1, seasonDay / 75));

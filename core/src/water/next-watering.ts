@@ -1,0 +1,105 @@
+import type { CaseFile } from '../casefile/case-file.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import { addDays, dayWords, type Day } from '../day.js';
+import { waterBalance, type BalanceDay } from './balance.js';
+
+export interface NextWatering {
+  date: Day;
+  /** per plant */
+  litres: number;
+  why: string;
+}
+
+/** Fraction of the store that may be used before it is refilled while fruit swells (school: no drier than 60 %). */
+const FRUIT_LIMIT = 0.4;
+/** Rain is counted on from this chance. */
+const COUNTED_CHANCE_PCT = 60;
+const LOOK_AHEAD_DAYS = 7;
+
+export interface ForecastWeather extends WeatherDay {
+  rainChancePct?: number | null;
+}
+
+/** With no forecast the coming days are taken to be like the last seven, and dry. */
+function expectedWeather(c: CaseFile, forecast: readonly ForecastWeather[]): { days: WeatherDay[]; known: boolean } {
+  const ahead = forecast.filter((f) => f.date > c.asOf).slice(0, LOOK_AHEAD_DAYS);
+  if (ahead.length > 0)
+    return {
+      days: ahead.map((f) => ((f.rainChancePct ?? 0) >= COUNTED_CHANCE_PCT ? f : { ...f, rainMm: 0 })),
+      known: true,
+    };
+  const last = c.records.weather.slice(-7);
+  const mean = (key: 'tMinC' | 'tMaxC'): number => last.reduce((s, w) => s + w[key], 0) / last.length;
+  return {
+    days: Array.from({ length: LOOK_AHEAD_DAYS }, (_, i) => ({
+      date: addDays(c.asOf, i + 1),
+      tMinC: mean('tMinC'),
+      tMaxC: mean('tMaxC'),
+      rainMm: 0,
+    })),
+    known: false,
+  };
+}
+
+/** Depletion at which this plant should be watered, mm: RAW, or less while fruit swells. */
+export function wateringLimitMm(c: Pick<CaseFile, 'plant'>, day: Pick<BalanceDay, 'rawMm' | 'tawMm'>): number {
+  const swelling = c.plant.stage === 'fruiting' || c.plant.stage === 'ripening';
+  return swelling ? Math.min(day.rawMm, FRUIT_LIMIT * day.tawMm) : day.rawMm;
+}
+
+/** Litres that bring the root zone back to field capacity; pots get a tenth more so that salts leave. */
+export const refillLitres = (c: Pick<CaseFile, 'place'>, depletionMm: number, soilM2: number): number =>
+  Math.max(0, depletionMm) * soilM2 * (c.place.kind === 'container' ? 1.1 : 1);
+
+const toTenth = (litres: number): number => Math.max(0.1, Math.round(litres * 10) / 10);
+
+/**
+ * The first day on which the balance passes the limit, and how much then refills the root zone.
+ * Null when there is no balance or a week passes without need.
+ */
+export function nextWatering(
+  c: CaseFile,
+  forecast: readonly ForecastWeather[] = [],
+): { next: NextWatering | null; ahead: BalanceDay[] } {
+  const expected = expectedWeather(c, forecast);
+  if (expected.days.length === 0 || c.records.weather.length === 0) return { next: null, ahead: [] };
+  const { days } = waterBalance(c, expected.days);
+  const today = days.findIndex((d) => d.date === c.asOf);
+  if (today < 0) return { next: null, ahead: [] };
+  const ahead = days.slice(today + 1);
+  // A pot that empties within a day must be watered before that day is over: the day before its limit is passed.
+  for (let i = today; i < days.length; i++) {
+    const day = days[i]!;
+    if (day.depletionMm < wateringLimitMm(c, day)) continue;
+    const percent = Math.round(day.fractionAvailable * 100);
+    const when = day.date === c.asOf ? 'now' : `by ${dayWords(day.date)}`;
+    return {
+      next: {
+        date: day.date,
+        litres: toTenth(refillLitres(c, day.depletionMm, day.soilM2)),
+        why: `${when} about ${percent} % of the water in reach is left${expected.known ? '' : ', if the days stay as they were'}`,
+      },
+      ahead,
+    };
+  }
+  return { next: null, ahead };
+}
+
+export interface Rhythm {
+  litres: number;
+  everyDays: number;
+}
+
+/**
+ * A steady rhythm for this plant now: how many days of its present use fit between full and the limit
+ * (at least one, at most seven), and the litres that use takes. Null without a balance.
+ */
+export function steadyRhythm(c: CaseFile, days: readonly BalanceDay[]): Rhythm | null {
+  const last = days.slice(-7);
+  const today = last.at(-1);
+  if (!today) return null;
+  const perDayMm = last.reduce((sum, d) => sum + d.demandL / d.soilM2, 0) / last.length;
+  if (perDayMm <= 0) return null;
+  const everyDays = Math.min(7, Math.max(1, Math.floor(wateringLimitMm(c, today) / perDayMm)));
+  return { everyDays, litres: toTenth(refillLitres(c, perDayMm * everyDays, today.soilM2)) };
+}

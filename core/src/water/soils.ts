@@ -1,0 +1,92 @@
+/**
+ * What a soil or mix holds and how fast it takes and lets go of water.
+ * Field capacity and wilting point: FAO-56 Table 19, middle of each range (from memory).
+ * Infiltration and drainage: common practice, judgement.
+ */
+export const TEXTURES = [
+  'sand',
+  'loamy-sand',
+  'sandy-loam',
+  'loam',
+  'silt-loam',
+  'clay-loam',
+  'clay',
+  'potting-mix',
+  'porous-mix',
+] as const;
+export type Texture = (typeof TEXTURES)[number];
+
+export interface Soil {
+  label: string;
+  /** θFC and θWP, m³ of water per m³ of soil */
+  fieldCapacity: number;
+  wiltingPoint: number;
+  /** most rain that soaks in on one day before the rest runs off, mm */
+  soaksInMm: number;
+  /** share of the water above field capacity that is gone after a day */
+  drainsPerDay: number;
+  /** water above field capacity that the soil can hold, as a share of the water between θFC and θWP */
+  roomAbove: number;
+}
+
+export const SOILS: Record<Texture, Soil> = {
+  sand: { label: 'Sand', fieldCapacity: 0.12, wiltingPoint: 0.045, soaksInMm: 120, drainsPerDay: 1, roomAbove: 0.5 },
+  'loamy-sand': {
+    label: 'Loamy sand',
+    fieldCapacity: 0.15,
+    wiltingPoint: 0.065,
+    soaksInMm: 100,
+    drainsPerDay: 1,
+    roomAbove: 0.5,
+  },
+  'sandy-loam': {
+    label: 'Sandy loam',
+    fieldCapacity: 0.23,
+    wiltingPoint: 0.11,
+    soaksInMm: 80,
+    drainsPerDay: 1,
+    roomAbove: 0.4,
+  },
+  loam: { label: 'Loam', fieldCapacity: 0.25, wiltingPoint: 0.12, soaksInMm: 60, drainsPerDay: 1, roomAbove: 0.4 },
+  'silt-loam': {
+    label: 'Silt loam',
+    fieldCapacity: 0.29,
+    wiltingPoint: 0.15,
+    soaksInMm: 45,
+    drainsPerDay: 0.8,
+    roomAbove: 0.35,
+  },
+  // Table 19 has no clay loam row of its own; the middle of silt clay loam (0.30–0.37, 0.17–0.24) stands for it.
+  'clay-loam': {
+    label: 'Clay loam',
+    fieldCapacity: 0.335,
+    wiltingPoint: 0.205,
+    soaksInMm: 35,
+    drainsPerDay: 0.6,
+    roomAbove: 0.3,
+  },
+  clay: { label: 'Clay', fieldCapacity: 0.36, wiltingPoint: 0.22, soaksInMm: 25, drainsPerDay: 0.4, roomAbove: 0.3 },
+  // Mixes: available share of the pot's volume, judgement.
+  'potting-mix': {
+    label: 'Potting mix',
+    fieldCapacity: 0.45,
+    wiltingPoint: 0.2,
+    soaksInMm: 500,
+    drainsPerDay: 1,
+    roomAbove: 0.3,
+  },
+  'porous-mix': {
+    label: 'Porous mix',
+    fieldCapacity: 0.3,
+    wiltingPoint: 0.15,
+    soaksInMm: 500,
+    drainsPerDay: 1,
+    roomAbove: 0.4,
+  },
+};
+
+/** Available water as a share of the soil's volume, θFC − θWP. */
+export const availableShare = (texture: Texture): number => SOILS[texture].fieldCapacity - SOILS[texture].wiltingPoint;
+
+/** A percolation slower than this stands as poor drainage (mm per hour; common practice, from memory). */
+export const SLOW_PERCOLATION_MM_H = 25;

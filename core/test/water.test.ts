@@ -1,0 +1,220 @@
+import fc from 'fast-check';
+import {
+  addDays,
+  availableShare,
+  evenness,
+  nextWatering,
+  reportOn,
+  SOILS,
+  waterBalance,
+  WATER_CROPS,
+  type BalanceDay,
+  type CaseFile,
+} from '../src/index.js';
+import { cropCoefficient } from '../src/water/crops.js';
+import { stressCoefficient } from '../src/water/root-zone.js';
+import { corrected } from '../src/water/corrections.js';
+import { aCase, ASOF, everyNDays } from './helpers.js';
+
+test('FAO-56 Table 19 (from memory): middle values lie within the ranges of the table', () => {
+  const ranges = {
+    sand: [0.07, 0.17, 0.02, 0.07],
+    'loamy-sand': [0.11, 0.19, 0.03, 0.1],
+    'sandy-loam': [0.18, 0.28, 0.06, 0.16],
+    loam: [0.2, 0.3, 0.07, 0.17],
+    'silt-loam': [0.22, 0.36, 0.09, 0.21],
+    clay: [0.32, 0.4, 0.2, 0.24],
+  } as const;
+  for (const [texture, [fcLow, fcHigh, wpLow, wpHigh]] of Object.entries(ranges)) {
+    const soil = SOILS[texture as keyof typeof ranges];
+    expect(soil.fieldCapacity).toBeCloseTo((fcLow + fcHigh) / 2, 2);
+    expect(soil.wiltingPoint).toBeCloseTo((wpLow + wpHigh) / 2, 2);
+  }
+});
+
+test('FAO-56 Tables 12 and 22 (from memory): Kc and p of tomato and sweet pepper', () => {
+  expect([0, 1, 2].map((i) => cropCoefficient('tomato', [10, 90, 145][i]!, 1.2))).toEqual([0.6, 1.15, 0.8]);
+  expect([0, 1, 2].map((i) => cropCoefficient('pepper', [10, 80, 125][i]!, 0.6))).toEqual([0.6, 1.05, 0.9]);
+  expect(cropCoefficient('tomato', 90, 1.8)).toBe(1.2);
+  expect([WATER_CROPS.tomato.depletionFraction, WATER_CROPS.pepper.depletionFraction]).toEqual([0.4, 0.3]);
+});
+
+test('FAO-56 eq. 84: Ks is 1 down to RAW, then falls straight to 0 at TAW', () => {
+  expect([0, 40, 70, 100].map((d) => stressCoefficient(d, 100, 0.4))).toEqual([1, 1, 0.5, 0]);
+});
+
+const weather = fc.array(
+  fc.record({
+    tMinC: fc.integer({ min: 5, max: 20 }),
+    range: fc.integer({ min: 4, max: 18 }),
+    rainMm: fc.oneof(fc.constant(0), fc.integer({ min: 0, max: 70 })),
+  }),
+  { minLength: 15, maxLength: 60 },
+);
+const places = fc.constantFrom<CaseFile['place'][]>(
+  { kind: 'ground', texture: 'loam', areaM2: 0.25 },
+  { kind: 'raised-bed', texture: 'clay', areaM2: 0.2, drainageMmPerH: 10 },
+  { kind: 'container', texture: 'potting-mix', volumeL: 6, potMaterial: 'terracotta' },
+  { kind: 'container', texture: 'porous-mix', volumeL: 30, potMaterial: 'plastic' },
+  { kind: 'raised-bed', texture: 'sand', areaM2: 0.3 },
+);
+type Drawn = { tMinC: number; range: number; rainMm: number }[];
+const dated = (days: Drawn, extraRain: (i: number) => number = () => 0) =>
+  days.map((d, i) => ({
+    date: addDays(ASOF, i + 1 - days.length),
+    tMinC: d.tMinC,
+    tMaxC: d.tMinC + d.range,
+    rainMm: d.rainMm + extraRain(i),
+  }));
+
+test('the balance conserves water to 1e-9 on every day of any season, soil checks included', () => {
+  fc.assert(
+    fc.property(
+      weather,
+      places,
+      fc.integer({ min: 1, max: 6 }),
+      fc.integer({ min: 0, max: 12 }),
+      (days, place, every, litres) => {
+        const soilChecks = [{ date: addDays(ASOF, -5), feel: 'dry' as const }];
+        const c = aCase({ place, records: { weather: dated(days), watering: everyNDays(every, litres), soilChecks } });
+        const out = waterBalance(c).days;
+        expect(out).toHaveLength(days.length);
+        out.reduce<BalanceDay | null>((before, d) => {
+          if (before) {
+            const moved = d.depletionMm - before.depletionMm;
+            const flows = -(d.effectiveRainMm + d.irrigationMm) + d.usedMm + d.drainedMm + d.correctionMm;
+            expect(Math.abs(moved - flows)).toBeLessThan(1e-9);
+          }
+          const rain = d.effectiveRainMm + d.interceptedMm + d.runoffMm;
+          expect(Math.abs(rain - (dated(days).find((w) => w.date === d.date)?.rainMm ?? 0))).toBeLessThan(1e-9);
+          expect(d.depletionMm).toBeLessThanOrEqual(d.tawMm + 1e-9);
+          return d;
+        }, null);
+      },
+    ),
+    { numRuns: 25 },
+  );
+});
+
+test('more rain never means drier, and more shade or mulch never thirstier', () => {
+  fc.assert(
+    fc.property(
+      weather,
+      places,
+      fc.integer({ min: 0, max: 14 }),
+      fc.integer({ min: 1, max: 40 }),
+      (days, place, at, more) => {
+        const run = (p: CaseFile['place'], extra: number) =>
+          waterBalance(aCase({ place: p, records: { weather: dated(days, (i) => (i === at ? extra : 0)) } })).days;
+        const plain = run(place, 0);
+        run(place, more).forEach((d, i) =>
+          expect(d.fractionAvailable).toBeGreaterThanOrEqual(plain[i]!.fractionAvailable - 1e-9),
+        );
+        const from = addDays(ASOF, -100);
+        run({ ...place, shade: [{ from, blockPct: 50 }] }, 0).forEach((d, i) =>
+          expect(d.etoMm).toBeLessThanOrEqual(plain[i]!.etoMm),
+        );
+        run({ ...place, mulch: [{ from, depthMm: 60 }] }, 0).forEach((d, i) =>
+          expect(d.etcMm).toBeLessThanOrEqual(plain[i]!.etcMm + 1e-12),
+        );
+      },
+    ),
+    { numRuns: 15 },
+  );
+});
+
+test('a bigger pot never dries sooner', () => {
+  fc.assert(
+    fc.property(weather, fc.integer({ min: 4, max: 20 }), fc.integer({ min: 1, max: 40 }), (days, volumeL, more) => {
+      const dry = days.map((d) => ({ ...d, rainMm: 0 }));
+      const run = (v: number) =>
+        waterBalance(
+          aCase({
+            place: { kind: 'container', texture: 'potting-mix', volumeL: v },
+            plant: { transplantedOn: addDays(ASOF, 1 - days.length) },
+            records: { weather: dated(dry) },
+          }),
+        ).days;
+      const small = run(volumeL);
+      run(volumeL + more).forEach((d, i) =>
+        expect(d.fractionAvailable).toBeGreaterThanOrEqual(small[i]!.fractionAvailable - 1e-9),
+      );
+    }),
+    { numRuns: 15 },
+  );
+});
+
+test('a steadier series never scores lower evenness', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.double({ min: -0.5, max: 0.5, noNaN: true }), { minLength: 6, maxLength: 21 }),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (wobble, calm) => {
+        const series = (k: number) =>
+          wobble.map((w) => ({ fractionAvailable: 0.5 + k * w, ks: 1, waterlogged: false }));
+        expect(evenness(series(calm))!).toBeGreaterThanOrEqual(evenness(series(1))! - 1e-12);
+      },
+    ),
+  );
+});
+
+test('a finger corrects the model by how sure each is', () => {
+  const after = corrected({ fraction: 0.8, sd: 0.3 }, { fraction: 0.25, sd: 0.15 });
+  expect(after.fraction).toBeCloseTo(0.36, 2); // gain 0.09 / (0.09 + 0.0225) = 0.8
+  expect(after.sd).toBeLessThan(0.15);
+  const dry = (soilChecks: CaseFile['records']['soilChecks']) =>
+    reportOn(aCase({ records: { soilChecks, watering: everyNDays(3, 6) } })).water.daily.at(-1)!.fractionAvailable;
+  expect(dry([{ date: ASOF, feel: 'dry' }])).toBeLessThan(dry([]));
+});
+
+test('two anchor weights turn a pot weight into water left', () => {
+  const potWeights = [
+    { date: addDays(ASOF, -9), kg: 9, state: 'dry' as const },
+    { date: addDays(ASOF, -8), kg: 13, state: 'drained' as const },
+    { date: ASOF, kg: 11, state: 'unknown' as const },
+  ];
+  const c = aCase({
+    place: { kind: 'container', texture: 'potting-mix', volumeL: 20 },
+    records: { potWeights, watering: everyNDays(1, 3) },
+  });
+  expect(
+    waterBalance({ ...c, records: { ...c.records, potWeights: [] } }).days.at(-1)!.fractionAvailable,
+  ).toBeGreaterThan(0.8);
+  expect(Math.abs(waterBalance(c).days.at(-1)!.fractionAvailable - 0.5)).toBeLessThan(0.15);
+});
+
+test('the next watering is earlier in a pot than in the ground, and counts on likely rain only', () => {
+  const pot = aCase({
+    place: { kind: 'container', texture: 'potting-mix', volumeL: 14 },
+    records: { watering: [{ date: ASOF, litres: 5 }] },
+  });
+  const bed = aCase({ records: { watering: [{ date: addDays(ASOF, -3), litres: 25 }] } });
+  expect(nextWatering(pot).next!.date < nextWatering(bed).next!.date).toBe(true);
+  const rain = (rainChancePct: number) =>
+    Array.from({ length: 7 }, (_, i) => ({
+      date: addDays(ASOF, i + 1),
+      tMinC: 15,
+      tMaxC: 27,
+      rainMm: 20,
+      rainChancePct,
+    }));
+  expect(nextWatering(bed, rain(90)).next).toBeNull();
+  expect(nextWatering(bed, rain(20)).next).not.toBeNull();
+});
+
+test('no weather: no balance, and the report says what is missing', () => {
+  const r = reportOn(aCase({ records: { weather: [] } }));
+  expect(r.water.daily).toEqual([]);
+  expect(r.water.nextWatering).toBeNull();
+  expect(r.notKnown.join(' ')).toContain('no weather is on record');
+});
+
+test('a missing day is filled between its neighbours and marked', () => {
+  const full = aCase().records.weather;
+  const r = waterBalance(aCase({ records: { weather: full.filter((w) => w.date !== addDays(ASOF, -3)) } }));
+  expect(r.days.filter((d) => d.filled).map((d) => d.date)).toEqual([addDays(ASOF, -3)]);
+});
+
+test('available water of a loam is 130 mm per metre (θFC − θWP, eq. 82)', () => {
+  expect(1000 * availableShare('loam')).toBeCloseTo(130, 6);
+});

@@ -1,0 +1,62 @@
+const swc = (react) => ({
+  '^.+\\.[mc]?[jt]sx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', decorators: true, tsx: react },
+        transform: {
+          legacyDecorator: true,
+          decoratorMetadata: true,
+          useDefineForClassFields: false,
+          ...(react ? { react: { runtime: 'automatic' } } : {}),
+        },
+        keepClassNames: true,
+      },
+      module: { type: 'commonjs' },
+    },
+  ],
+});
+const ESM_ONLY = [
+  '@nestjs',
+  'typeorm',
+  'date-fns',
+  'fast-check',
+  'pure-rand',
+  'load-esm',
+  'file-type',
+  'strtok3',
+  'token-types',
+  'uint8array-extras',
+  '@tokenizer',
+  'uuid',
+  'lucide-react',
+  'react-router',
+  'dedent',
+  'sql-highlight',
+  'ansis',
+];
+
+const project = (name, extra = {}, react = false) => ({
+  displayName: name,
+  rootDir: `./${name}`,
+  testMatch: ['<rootDir>/test/**/*.test.ts', '<rootDir>/test/**/*.test.tsx'],
+  testEnvironment: 'node',
+  setupFiles: ['reflect-metadata'],
+  transform: swc(react),
+  transformIgnorePatterns: [`/node_modules/(?!(${ESM_ONLY.join('|')})/)`],
+  moduleNameMapper: {
+    '^(\\.{1,2}/.*)\\.js$': ['$1.js', '$1'],
+    '^@candid-leaf/(core|contract|demo|standins)$': '<rootDir>/../$1/src/index.ts',
+  },
+  ...extra,
+});
+
+export default {
+  projects: [
+    project('core'),
+    project('contract'),
+    project('server'),
+    project('web', { testEnvironment: 'jsdom' }, true),
+  ],
+};
