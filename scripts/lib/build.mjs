@@ -1,6 +1,7 @@
 // Building, as quietly as it may: the TypeScript compiler only does what has changed.
 import { spawnSync } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -20,4 +21,35 @@ export function buildCore() {
     process.exit(1);
   }
   runTool('tsc', ['-b', 'core']);
+}
+
+/** Everything that `npm start` serves; skipped when no source has changed since the last time. */
+export function buildAll(tell) {
+  const stampFile = join(ROOT, '.data', 'built');
+  const now = stampOfSources();
+  const ready = ['server/dist/main.js', 'web/dist/index.html'].every((f) => existsSync(join(ROOT, f)));
+  if (ready && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === now) return;
+  tell('Building …');
+  runTool('tsc', ['-b']);
+  runTool('vite', ['build', '--logLevel', 'error'], { cwd: join(ROOT, 'web') });
+  writeFileSync(stampFile, now);
+}
+
+/** Names, sizes and times of all sources, hashed. */
+function stampOfSources() {
+  const hash = createHash('sha256');
+  const walk = (folder) => {
+    for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+      if (['node_modules', 'dist', 'test'].includes(entry.name) || entry.name.endsWith('.tsbuildinfo')) continue;
+      const path = join(folder, entry.name);
+      if (entry.isDirectory()) walk(path);
+      else {
+        const { size, mtimeMs } = statSync(path);
+        hash.update(`${path} ${size} ${mtimeMs}\n`);
+      }
+    }
+  };
+  for (const room of ['core', 'contract', 'server', 'standins', 'demo', 'web']) walk(join(ROOT, room));
+  hash.update(readFileSync(join(ROOT, 'package-lock.json')));
+  return hash.digest('hex');
 }

@@ -1,0 +1,88 @@
+import { Type } from 'class-transformer';
+import {
+  GardenFacts,
+  IsCalendarDay,
+  type AreaUnit,
+  type Day,
+  type LengthUnit,
+  type MassUnit,
+  type TemperatureUnit,
+  type Units,
+  type VolumeUnit,
+} from '@candid-leaf/core';
+import {
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsTimeZone,
+  IsUUID,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+
+export class UnitChoice implements Units {
+  @IsIn(['C', 'F'])
+  temperature: TemperatureUnit;
+
+  @IsIn(['L', 'gal-us', 'gal-imp'])
+  volume: VolumeUnit;
+
+  @IsIn(['cm', 'in'])
+  length: LengthUnit;
+
+  @IsIn(['g', 'oz'])
+  mass: MassUnit;
+
+  @IsIn(['m2', 'ft2'])
+  area: AreaUnit;
+}
+
+export const DATE_FORMS = ['d MMMM', 'MMMM d', 'yyyy-MM-dd'] as const;
+export const WEEK_STARTS = ['monday', 'sunday', 'saturday'] as const;
+
+export class GardenInput extends GardenFacts {
+  @IsUUID()
+  id: string;
+
+  /** the version this change was made on; absent when the garden is new */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  version?: number;
+
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(80)
+  name: string;
+
+  @IsTimeZone({ message: 'must be a time zone such as Europe/Rome' })
+  timeZone: string;
+
+  @IsDefined()
+  @IsObject()
+  @ValidateNested()
+  @Type(() => UnitChoice)
+  units: UnitChoice;
+
+  @IsIn(WEEK_STARTS)
+  weekStart: (typeof WEEK_STARTS)[number];
+
+  @IsIn(DATE_FORMS)
+  dateForm: (typeof DATE_FORMS)[number];
+
+  /** a demo garden stands still on this day until it is moved; others follow their calendar */
+  @IsOptional()
+  @IsCalendarDay()
+  pinnedDate?: Day | null;
+}
+
+export interface GardenDto extends GardenInput {
+  version: number;
+  /** the garden's calendar day */
+  today: Day;
+}

@@ -1,0 +1,71 @@
+// What the machine must have: Node.js, a few Debian packages, room on the disk, the npm packages.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT } from './build.mjs';
+import { Plain, say } from './say.mjs';
+
+export const DATA = join(ROOT, '.data');
+const NEEDED_MB = 1200;
+
+export function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Plain(`Candid Leaf needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+}
+
+export function checkDisk(needMb = NEEDED_MB) {
+  mkdirSync(DATA, { recursive: true });
+  const { bavail, bsize } = statfsSync(DATA);
+  const freeMb = (bavail * bsize) / 2 ** 20;
+  if (freeMb < needMb)
+    throw new Plain(
+      `Only ${Math.round(freeMb)} MB are free here; about ${needMb} MB are needed. Free some space and start again.`,
+    );
+}
+
+const has = (program) => spawnSync('sh', ['-c', `command -v ${program}`]).status === 0;
+export const isRoot = () => process.getuid?.() === 0;
+
+/** Installs missing Debian packages; `wanted` maps a program to the package that brings it. */
+export function ensurePackages(wanted) {
+  const missing = Object.entries(wanted).flatMap(([program, name]) => (has(program) ? [] : [name]));
+  if (missing.length === 0) return;
+  const command = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
+  const byHand = `Run this, then start again:\n  sudo apt-get update && sudo ${command}`;
+  if (!has('apt-get'))
+    throw new Plain(
+      `${missing.join(' and ')} must be installed, and this machine has no apt-get. Install it your machine's way and start again.`,
+    );
+  if (!isRoot() && !has('sudo')) throw new Plain(`${missing.join(' and ')} must be installed. ${byHand}`);
+  say(`Installing ${missing.join(' and ')} (Debian packages) …`);
+  const as = isRoot() ? [] : ['sudo'];
+  const run = (line) => {
+    const [program, ...args] = [...as, ...line.split(' ')];
+    return (
+      spawnSync(program, args, {
+        stdio: ['inherit', 'ignore', 'inherit'],
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      }).status === 0
+    );
+  };
+  run('apt-get update -qq');
+  if (!run(command)) throw new Plain(`Installing ${missing.join(' and ')} did not work. ${byHand}`);
+}
+
+/** Installs the npm packages when they are missing or the lock file has changed. */
+export function ensureModules() {
+  const stamp = join(ROOT, 'node_modules', '.candid-leaf');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  say('Installing npm packages (a minute or two the first time) …');
+  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (done.status !== 0) throw new Plain('The npm packages could not be installed. Check the network and start again.');
+  writeFileSync(stamp, wanted);
+}

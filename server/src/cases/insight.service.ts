@@ -1,0 +1,40 @@
+import { Injectable } from '@nestjs/common';
+import { reportOn, type CaseFile, type Report } from '@candid-leaf/core';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { caseOf, forecastOf } from './case-builder.js';
+import type { GardenBook } from './garden-book.js';
+
+export interface Insight {
+  caseFile: CaseFile;
+  report: Report;
+}
+
+/** Gardens whose reports are kept at hand; the oldest goes first. */
+const KEPT_GARDENS = 50;
+
+/**
+ * Reports worked out when asked, and kept until the garden's revision or day moves on. What is kept can always be
+ * worked out again: another process simply does so.
+ */
+@Injectable()
+export class InsightService {
+  private readonly kept = new Map<string, { stamp: string; insights: Map<string, Insight> }>();
+
+  of(book: GardenBook, plant: PlantEntity): Insight {
+    const stamp = `${book.garden.revision} ${book.today}`;
+    let shelf = this.kept.get(book.garden.id);
+    if (!shelf || shelf.stamp !== stamp) {
+      this.kept.delete(book.garden.id);
+      shelf = { stamp, insights: new Map() };
+      this.kept.set(book.garden.id, shelf);
+      if (this.kept.size > KEPT_GARDENS) this.kept.delete(this.kept.keys().next().value!);
+    }
+    let insight = shelf.insights.get(plant.id);
+    if (!insight) {
+      const caseFile = caseOf(book, plant);
+      insight = { caseFile, report: reportOn(caseFile, forecastOf(book)) };
+      shelf.insights.set(plant.id, insight);
+    }
+    return insight;
+  }
+}

@@ -1,0 +1,39 @@
+import type { DataSourceOptions } from 'typeorm';
+import { AccountEntity } from '../accounts/account.entity.js';
+import { GardenEntity } from '../gardens/garden.entity.js';
+import { MembershipEntity } from '../gardens/membership.entity.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { RecordEntity } from '../records/record.entity.js';
+import { DismissalEntity } from '../troubles/dismissal.entity.js';
+import { TaskEntity } from '../troubles/task.entity.js';
+import { TroubleEntity } from '../troubles/trouble.entity.js';
+import { WeatherEntity } from '../weather/weather.entity.js';
+import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
+
+export const ENTITIES = [
+  AccountEntity,
+  GardenEntity,
+  MembershipEntity,
+  PlaceEntity,
+  PlantEntity,
+  RecordEntity,
+  TroubleEntity,
+  TaskEntity,
+  DismissalEntity,
+  WeatherEntity,
+];
+
+/** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
+export const dataSourceOptions = (url: string): DataSourceOptions => ({
+  type: 'mariadb',
+  url,
+  entities: ENTITIES,
+  migrations: [Initial1700000000000],
+  migrationsRun: true,
+  synchronize: false,
+  timezone: 'Z',
+  dateStrings: ['DATE'],
+  charset: 'utf8mb4',
+  poolSize: 10,
+});

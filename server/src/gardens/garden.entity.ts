@@ -1,0 +1,54 @@
+import type { UnitChoice } from '@candid-leaf/contract';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+@Entity('garden')
+export class GardenEntity {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Column('varchar', { length: 80 })
+  name: string;
+
+  @Column('double')
+  latitude: number;
+
+  @Column('double')
+  longitude: number;
+
+  @Column('double')
+  elevationM: number;
+
+  @Column('char', { length: 5, nullable: true })
+  lastFrost: string | null;
+
+  @Column('char', { length: 5, nullable: true })
+  firstFrost: string | null;
+
+  @Column('varchar', { length: 60 })
+  timeZone: string;
+
+  @Column('simple-json')
+  units: UnitChoice;
+
+  @Column('varchar', { length: 10 })
+  weekStart: 'monday' | 'sunday' | 'saturday';
+
+  @Column('varchar', { length: 20 })
+  dateForm: 'd MMMM' | 'MMMM d' | 'yyyy-MM-dd';
+
+  @Column('date', { nullable: true })
+  pinnedDate: string | null;
+
+  @Column('int')
+  version: number;
+
+  /** goes up with every write in the garden; what was worked out for an older one is stale */
+  @Column('bigint', { default: 1 })
+  revision: string;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  weatherPulledAt: Date | null;
+
+  @Column('varchar', { length: 300, nullable: true })
+  weatherTrouble: string | null;
+}

@@ -1,0 +1,25 @@
+import { Body, Controller, Get, Param, Put } from '@nestjs/common';
+import { GardenInput, type GardenDto } from '@candid-leaf/contract';
+import { AccountId } from '../accounts/session.js';
+import { GardensService } from './gardens.service.js';
+
+@Controller('api/gardens')
+export class GardensController {
+  constructor(private readonly gardens: GardensService) {}
+
+  @Get()
+  list(@AccountId() accountId: string): Promise<GardenDto[]> {
+    return this.gardens.listFor(accountId);
+  }
+
+  /** The id in the path is new to the account when the garden is being made, so the guard cannot know it yet. */
+  @Put()
+  put(@AccountId() accountId: string, @Body() body: GardenInput): Promise<GardenDto> {
+    return this.gardens.put(accountId, body);
+  }
+
+  @Get(':gardenId')
+  async get(@Param('gardenId') gardenId: string): Promise<GardenDto> {
+    return this.gardens.dto(await this.gardens.get(gardenId));
+  }
+}

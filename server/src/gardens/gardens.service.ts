@@ -1,0 +1,87 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { GardenDto, GardenInput } from '@candid-leaf/contract';
+import type { DataSource, EntityManager } from 'typeorm';
+import { Clock, dayIn } from '../common/clock.js';
+import { gone, stale } from '../common/refusals.js';
+import { GardenEntity } from './garden.entity.js';
+import { MembershipEntity } from './membership.entity.js';
+
+@Injectable()
+export class GardensService {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The garden's calendar day: pinned, or today in its own time zone. */
+  today(garden: Pick<GardenEntity, 'pinnedDate' | 'timeZone'>): string {
+    return garden.pinnedDate ?? dayIn(garden.timeZone, this.clock.now());
+  }
+
+  dto(g: GardenEntity): GardenDto {
+    const { revision: _r, weatherPulledAt: _w, weatherTrouble: _t, ...rest } = g;
+    return { ...rest, today: this.today(g) };
+  }
+
+  async get(gardenId: string): Promise<GardenEntity> {
+    const garden = await this.db.manager.findOneBy(GardenEntity, { id: gardenId });
+    if (!garden) throw gone('garden');
+    return garden;
+  }
+
+  async listFor(accountId: string): Promise<GardenDto[]> {
+    const mine = await this.db.manager
+      .createQueryBuilder(GardenEntity, 'g')
+      .innerJoin(MembershipEntity, 'm', 'm.gardenId = g.id')
+      .where('m.accountId = :accountId', { accountId })
+      .orderBy('g.createdAt')
+      .getMany();
+    return mine.map((g) => this.dto(g));
+  }
+
+  /** Creates or changes; sending the same again changes nothing. */
+  async put(accountId: string, input: GardenInput): Promise<GardenDto> {
+    return this.db.transaction(async (m) => {
+      const { version, ...rest } = input;
+      const content = {
+        ...rest,
+        lastFrost: rest.lastFrost ?? null,
+        firstFrost: rest.firstFrost ?? null,
+        pinnedDate: rest.pinnedDate ?? null,
+      };
+      const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });
+      if (!old) {
+        if (version != null) throw gone('garden');
+        const garden = m.create(GardenEntity, {
+          ...content,
+          version: 1,
+          revision: '1',
+          weatherPulledAt: null,
+          weatherTrouble: null,
+        });
+        await m.insert(GardenEntity, garden);
+        await m.insert(MembershipEntity, { accountId, gardenId: input.id });
+        return this.dto(garden);
+      }
+      if (!(await m.existsBy(MembershipEntity, { accountId, gardenId: input.id }))) throw gone('garden');
+      const same = Object.entries(content).every(
+        ([k, v]) => JSON.stringify(v) === JSON.stringify(old[k as keyof GardenEntity]),
+      );
+      if (same) return this.dto(old);
+      if (version !== old.version) throw stale();
+      Object.assign(old, content, { version: old.version + 1, revision: String(Number(old.revision) + 1) });
+      await m.save(old);
+      return this.dto(old);
+    });
+  }
+
+  /** Runs writes of one garden in a transaction and marks what was worked out before as stale. */
+  async change<T>(gardenId: string, work: (m: EntityManager) => Promise<T>): Promise<T> {
+    return this.db.transaction(async (m) => {
+      const result = await work(m);
+      await m.increment(GardenEntity, { id: gardenId }, 'revision', 1);
+      return result;
+    });
+  }
+}

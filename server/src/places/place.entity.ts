@@ -1,0 +1,63 @@
+import type {
+  EarlierYear,
+  Irrigation,
+  MulchSpell,
+  PlaceKind,
+  PotMaterial,
+  ShadeSpell,
+  SoilTest,
+  Texture,
+} from '@candid-leaf/core';
+import { Column, Entity } from 'typeorm';
+import { Owned } from '../common/owned.entity.js';
+
+@Entity('place')
+export class PlaceEntity extends Owned {
+  @Column('varchar', { length: 80 })
+  name: string;
+
+  @Column('varchar', { length: 20 })
+  kind: PlaceKind;
+
+  @Column('varchar', { length: 20 })
+  texture: Texture;
+
+  @Column('double', { nullable: true })
+  volumeL: number | null;
+
+  @Column('varchar', { length: 20, nullable: true })
+  potMaterial: PotMaterial | null;
+
+  @Column('double', { nullable: true })
+  lengthM: number | null;
+
+  @Column('double', { nullable: true })
+  widthM: number | null;
+
+  @Column('simple-json')
+  mulch: MulchSpell[];
+
+  @Column('simple-json')
+  shade: ShadeSpell[];
+
+  @Column('varchar', { length: 20, nullable: true })
+  irrigation: Irrigation | null;
+
+  @Column('double', { nullable: true })
+  flowLPerH: number | null;
+
+  @Column('double', { nullable: true })
+  drainageMmPerH: number | null;
+
+  @Column('simple-json', { nullable: true })
+  soilTest: SoilTest | null;
+
+  @Column('simple-json')
+  history: EarlierYear[];
+
+  @Column('int', { default: 0 })
+  position: number;
+
+  @Column('date', { nullable: true })
+  retiredOn: string | null;
+}

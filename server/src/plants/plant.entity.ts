@@ -1,0 +1,42 @@
+import type { Crop, DisorderCode, Habit, PlantType, Stage } from '@candid-leaf/core';
+import { Column, Entity } from 'typeorm';
+import { Owned } from '../common/owned.entity.js';
+
+@Entity('plant')
+export class PlantEntity extends Owned {
+  @Column('uuid')
+  placeId: string;
+
+  @Column('varchar', { length: 80 })
+  name: string;
+
+  @Column('varchar', { length: 10 })
+  crop: Crop;
+
+  @Column('varchar', { length: 20, nullable: true })
+  habit: Habit | null;
+
+  @Column('varchar', { length: 20, nullable: true })
+  type: PlantType | null;
+
+  @Column('varchar', { length: 20, nullable: true })
+  stage: Stage | null;
+
+  @Column('date', { nullable: true })
+  transplantedOn: string | null;
+
+  @Column('double', { nullable: true })
+  heightM: number | null;
+
+  @Column('double', { nullable: true })
+  spacingM: number | null;
+
+  @Column('simple-json')
+  resistantTo: DisorderCode[];
+
+  @Column('int', { default: 0 })
+  position: number;
+
+  @Column('date', { nullable: true })
+  retiredOn: string | null;
+}

@@ -1,0 +1,31 @@
+import { Body, Controller, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { NewOrder, PlantInput, type PlantDto } from '@candid-leaf/contract';
+import { PlantsService } from './plants.service.js';
+
+@Controller('api/gardens/:gardenId')
+export class PlantsController {
+  constructor(private readonly plants: PlantsService) {}
+
+  @Put('plants')
+  put(@Param('gardenId') gardenId: string, @Body() body: PlantInput): Promise<PlantDto> {
+    return this.plants.put(gardenId, body);
+  }
+
+  @Post('places/:placeId/plants/order')
+  @HttpCode(204)
+  order(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string, @Body() body: NewOrder): Promise<void> {
+    return this.plants.order(gardenId, placeId, body.ids);
+  }
+
+  @Post('plants/:plantId/retire')
+  @HttpCode(204)
+  retire(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<void> {
+    return this.plants.retire(gardenId, plantId, true);
+  }
+
+  @Post('plants/:plantId/restore')
+  @HttpCode(204)
+  restore(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<void> {
+    return this.plants.retire(gardenId, plantId, false);
+  }
+}

@@ -1,0 +1,64 @@
+import { Injectable } from '@nestjs/common';
+import type { PlantDto, PlantInput } from '@candid-leaf/contract';
+import { resistanceFaults, typeFaults } from '@candid-leaf/core';
+import { nextPosition, reorder } from '../common/ordering.js';
+import { gone, insist } from '../common/refusals.js';
+import { putVersioned } from '../common/versioned.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { PlantEntity } from './plant.entity.js';
+
+export const plantDto = (p: PlantEntity): PlantDto => {
+  const { gardenId: _g, deletedAt: _d, ...rest } = p;
+  return rest;
+};
+
+@Injectable()
+export class PlantsService {
+  constructor(private readonly gardens: GardensService) {}
+
+  async put(gardenId: string, input: PlantInput): Promise<PlantDto> {
+    const today = this.gardens.today(await this.gardens.get(gardenId));
+    insist([
+      ...typeFaults(input.crop, input.type, 'type'),
+      ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
+      ...(input.transplantedOn && input.transplantedOn > today
+        ? [{ path: 'transplantedOn', reason: `${input.transplantedOn} is still to come: record it on the day` }]
+        : []),
+    ]);
+    return this.gardens.change(gardenId, async (m) => {
+      if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw gone('place');
+      const { row } = await putVersioned(
+        m,
+        PlantEntity,
+        { id: input.id, gardenId, ...(input.version != null ? { version: input.version } : {}) },
+        {
+          placeId: input.placeId,
+          name: input.name,
+          crop: input.crop,
+          habit: input.habit ?? null,
+          type: input.type ?? null,
+          stage: input.stage ?? null,
+          transplantedOn: input.transplantedOn ?? null,
+          heightM: input.heightM ?? null,
+          spacingM: input.spacingM ?? null,
+          resistantTo: input.resistantTo ?? [],
+        },
+        { position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }), retiredOn: null },
+      );
+      return plantDto(row);
+    });
+  }
+
+  order(gardenId: string, placeId: string, ids: string[]): Promise<void> {
+    return this.gardens.change(gardenId, (m) => reorder(m, PlantEntity, gardenId, ids, { placeId }));
+  }
+
+  async retire(gardenId: string, plantId: string, retired: boolean): Promise<void> {
+    const today = this.gardens.today(await this.gardens.get(gardenId));
+    await this.gardens.change(gardenId, async (m) => {
+      const done = await m.update(PlantEntity, { id: plantId, gardenId }, { retiredOn: retired ? today : null });
+      if (done.affected === 0 && !(await m.existsBy(PlantEntity, { id: plantId, gardenId }))) throw gone('plant');
+    });
+  }
+}

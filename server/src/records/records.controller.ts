@@ -1,0 +1,50 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
+import { RECORD_TYPES, RecordInput, type RecordDto, type RecordType } from '@candid-leaf/contract';
+import { IsIn, IsOptional, IsUUID } from 'class-validator';
+import { AccountId } from '../accounts/session.js';
+import { RecordsService } from './records.service.js';
+
+class RecordFilter {
+  @IsOptional()
+  @IsUUID()
+  plantId?: string;
+
+  @IsOptional()
+  @IsUUID()
+  placeId?: string;
+
+  @IsOptional()
+  @IsIn(RECORD_TYPES)
+  type?: RecordType;
+}
+
+@Controller('api/gardens/:gardenId/records')
+export class RecordsController {
+  constructor(private readonly records: RecordsService) {}
+
+  @Get()
+  list(@Param('gardenId') gardenId: string, @Query() filter: RecordFilter): Promise<RecordDto[]> {
+    return this.records.list(gardenId, filter);
+  }
+
+  @Put()
+  put(
+    @Param('gardenId') gardenId: string,
+    @AccountId() accountId: string,
+    @Body() body: RecordInput,
+  ): Promise<RecordDto> {
+    return this.records.put(gardenId, accountId, body);
+  }
+
+  @Delete(':recordId')
+  @HttpCode(204)
+  remove(@Param('gardenId') gardenId: string, @Param('recordId') recordId: string): Promise<void> {
+    return this.records.setDeleted(gardenId, recordId, true);
+  }
+
+  @Post(':recordId/restore')
+  @HttpCode(204)
+  restore(@Param('gardenId') gardenId: string, @Param('recordId') recordId: string): Promise<void> {
+    return this.records.setDeleted(gardenId, recordId, false);
+  }
+}

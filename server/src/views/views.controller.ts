@@ -1,0 +1,25 @@
+import { Controller, Get, Param } from '@nestjs/common';
+import type { GardenView, PlantView } from '@candid-leaf/contract';
+import type { CaseFile } from '@candid-leaf/core';
+import { ViewsService } from './views.service.js';
+
+@Controller('api/gardens/:gardenId')
+export class ViewsController {
+  constructor(private readonly views: ViewsService) {}
+
+  @Get('view')
+  garden(@Param('gardenId') gardenId: string): Promise<GardenView> {
+    return this.views.garden(gardenId);
+  }
+
+  @Get('plants/:plantId/view')
+  plant(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<PlantView> {
+    return this.views.plant(gardenId, plantId);
+  }
+
+  /** The plant's case file, as the headless command reads it. */
+  @Get('plants/:plantId/case')
+  async case(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<CaseFile> {
+    return (await this.views.plant(gardenId, plantId)).caseFile;
+  }
+}

@@ -1,0 +1,66 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Day } from '@candid-leaf/core';
+import { CONFIG, type Config } from '../config.js';
+
+export interface StationDay {
+  date: Day;
+  tMinC: number;
+  tMaxC: number;
+  rainMm: number;
+  rhMeanPct: number | null;
+  windMs: number | null;
+  solarMj: number | null;
+}
+
+export interface StationForecastDay extends StationDay {
+  rainChancePct: number;
+}
+
+export interface StationPlace {
+  latitude: number;
+  longitude: number;
+  elevationM: number;
+}
+
+/** The one way to weather from outside. Another source is another class behind this. */
+export abstract class WeatherStation {
+  /** Days measured from `from` to `to`, both included. */
+  abstract observed(place: StationPlace, from: Day, to: Day): Promise<StationDay[]>;
+  /** The days after `issued`, as they were foreseen on it. */
+  abstract forecast(place: StationPlace, issued: Day): Promise<StationForecastDay[]>;
+}
+
+const PATIENCE_MS = 5000;
+
+/** A station that answers over HTTP with JSON. */
+@Injectable()
+export class HttpWeatherStation extends WeatherStation {
+  constructor(@Inject(CONFIG) private readonly config: Config) {
+    super();
+  }
+
+  observed(place: StationPlace, from: Day, to: Day): Promise<StationDay[]> {
+    return this.ask<StationDay[]>('observed', place, { from, to });
+  }
+
+  forecast(place: StationPlace, issued: Day): Promise<StationForecastDay[]> {
+    return this.ask<StationForecastDay[]>('forecast', place, { issued });
+  }
+
+  private async ask<T>(what: string, place: StationPlace, more: Record<string, string>): Promise<T> {
+    if (!this.config.stationUrl) throw new Error('no weather station is set up');
+    const query = new URLSearchParams({
+      ...more,
+      latitude: String(place.latitude),
+      longitude: String(place.longitude),
+      elevation: String(place.elevationM),
+    });
+    const answer = await fetch(`${this.config.stationUrl}/${what}?${query}`, {
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+    if (!answer.ok) throw new Error(`the station answered ${answer.status}`);
+    const days: unknown = await answer.json();
+    if (!Array.isArray(days)) throw new Error('the station sent something that is not a list of days');
+    return days as T;
+  }
+}

@@ -1,0 +1,38 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** One day of a garden's weather, from the station; the gauge is the gardener's own. */
+@Entity('weather')
+export class WeatherEntity {
+  @PrimaryColumn('uuid')
+  gardenId: string;
+
+  @PrimaryColumn('date')
+  day: string;
+
+  @Column('varchar', { length: 10 })
+  kind: 'observed' | 'forecast';
+
+  @Column('double')
+  tMinC: number;
+
+  @Column('double')
+  tMaxC: number;
+
+  @Column('double')
+  rainMm: number;
+
+  @Column('double', { nullable: true })
+  rainChancePct: number | null;
+
+  @Column('double', { nullable: true })
+  rhMeanPct: number | null;
+
+  @Column('double', { nullable: true })
+  windMs: number | null;
+
+  @Column('double', { nullable: true })
+  solarMj: number | null;
+
+  @Column('double', { nullable: true })
+  gaugeMm: number | null;
+}

@@ -1,0 +1,1 @@
+export { startStation, type Station } from './station.js';

@@ -1,0 +1,114 @@
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import {
+  addDays,
+  daysBetween,
+  forecastOf,
+  generateWeather,
+  isDay,
+  seeded,
+  type ClimateTable,
+  type GeneratedDay,
+} from '@candid-leaf/core';
+
+/**
+ * A weather station and forecast service in small. It plays a place's weather from a climate table and a seed: the
+ * same question always gets the same answer.
+ *   GET /observed?latitude&longitude&elevation&from&to
+ *   GET /forecast?latitude&longitude&elevation&issued
+ *   POST /fault?down=true|false   switches the station off and on
+ */
+
+/** An inland plain at the foot of mountains, invented: cold winters, warm thundery summers. */
+const INLAND: ClimateTable = [
+  [-2, 6, 0.16, 0.45, 6, 80, 1.4],
+  [-1, 9, 0.16, 0.45, 6, 75, 1.6],
+  [3, 14, 0.2, 0.48, 7, 68, 2.0],
+  [7, 18, 0.24, 0.5, 8, 68, 2.1],
+  [12, 23, 0.26, 0.5, 9, 68, 2.0],
+  [16, 28, 0.2, 0.42, 9, 64, 1.9],
+  [18, 31, 0.15, 0.35, 10, 61, 1.8],
+  [18, 30, 0.17, 0.38, 11, 64, 1.7],
+  [14, 25, 0.18, 0.45, 10, 70, 1.6],
+  [9, 19, 0.2, 0.5, 9, 77, 1.4],
+  [4, 12, 0.22, 0.52, 8, 82, 1.4],
+  [-1, 7, 0.17, 0.46, 6, 83, 1.3],
+].map(([tMinC, tMaxC, wetAfterDry, wetAfterWet, rainPerWetDayMm, rhMeanPct, windMs]) => ({
+  tMinC: tMinC!,
+  tMaxC: tMaxC!,
+  wetAfterDry: wetAfterDry!,
+  wetAfterWet: wetAfterWet!,
+  rainPerWetDayMm: rainPerWetDayMm!,
+  rhMeanPct: rhMeanPct!,
+  windMs: windMs!,
+}));
+
+const FIRST_DAY = '2024-01-01';
+const FORECAST_DAYS = 7;
+
+interface Question {
+  latitude: number;
+  longitude: number;
+  elevationM: number;
+}
+
+/** The season's weather at a place; longer ones are drawn anew from the same seed, so the beginning never changes. */
+function weatherAt(q: Question, seed: number, to: string): GeneratedDay[] {
+  const own = seed + Math.round(q.latitude * 100) * 7919 + Math.round(q.longitude * 100) * 104729;
+  return generateWeather(INLAND, q, FIRST_DAY, daysBetween(FIRST_DAY, to) + 1, seeded(own));
+}
+
+function questionOf(query: URLSearchParams): Question | string {
+  const read = (name: string) => Number(query.get(name) ?? Number.NaN);
+  const q = { latitude: read('latitude'), longitude: read('longitude'), elevationM: read('elevation') };
+  const missing = Object.entries(q).find(([, v]) => Number.isNaN(v));
+  return missing ? `${missing[0]} is missing or no number` : q;
+}
+
+export interface Station {
+  server: Server;
+  url: string;
+  close(): Promise<void>;
+}
+
+/** Starts the station on a free port of the loopback address. */
+export function startStation(seed: number, port = 0): Promise<Station> {
+  let down = false;
+  const answer = (request: IncomingMessage, response: ServerResponse): void => {
+    const send = (status: number, body: unknown): void => {
+      response.writeHead(status, { 'content-type': 'application/json' }).end(JSON.stringify(body));
+    };
+    const url = new URL(request.url ?? '/', 'http://station');
+    if (request.method === 'POST' && url.pathname === '/fault') {
+      down = url.searchParams.get('down') === 'true';
+      return send(200, { down });
+    }
+    if (down) return send(503, { message: 'the station is down' });
+    const q = questionOf(url.searchParams);
+    if (typeof q === 'string') return send(400, { message: q });
+    if (url.pathname === '/observed') {
+      const [from, to] = [url.searchParams.get('from'), url.searchParams.get('to')];
+      if (!isDay(from) || !isDay(to) || from < FIRST_DAY)
+        return send(400, { message: `from and to must be days, none before ${FIRST_DAY}` });
+      return send(
+        200,
+        weatherAt(q, seed, to).filter((d) => d.date >= from),
+      );
+    }
+    if (url.pathname === '/forecast') {
+      const issued = url.searchParams.get('issued');
+      if (!isDay(issued) || issued < FIRST_DAY) return send(400, { message: 'issued must be a day' });
+      const truth = weatherAt(q, seed, addDays(issued, FORECAST_DAYS)).filter((d) => d.date > issued);
+      return send(200, forecastOf(truth, seeded(seed + daysBetween(FIRST_DAY, issued))));
+    }
+    send(404, { message: 'no such question' });
+  };
+  const server = createServer(answer);
+  return new Promise((done, fail) => {
+    server.once('error', fail);
+    server.listen(port, '127.0.0.1', () => {
+      const address = server.address();
+      const bound = typeof address === 'object' && address ? address.port : port;
+      done({ server, url: `http://127.0.0.1:${bound}`, close: () => new Promise((ok) => server.close(() => ok())) });
+    });
+  });
+}
