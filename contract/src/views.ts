@@ -20,6 +20,8 @@ export interface PlantOnView {
   plant: PlantDto;
   /** 0 to 1; null where nothing can be reckoned */
   fractionAvailable: number | null;
+  /** water left on the days of the ribbon, the coming ones as they would go with no watering */
+  course: { day: Day; fractionAvailable: number }[];
   next: { date: Day; litres: number } | null;
   /** the leading clear finding, if any */
   finding: { disorder: DisorderCode; label: string; probability: number; harmless: boolean } | null;

@@ -20,6 +20,8 @@ export interface WaterReport {
   rawL?: number;
   etoMethod: EtoMethod | null;
   daily: BalanceDay[];
+  /** the coming days as they would go with no watering; from the forecast, or like the last week */
+  ahead: { date: Day; fractionAvailable: number }[];
   evenness: number | null;
   nextWatering: NextWatering | null;
 }
@@ -58,6 +60,7 @@ export function waterReport(
   forecast: readonly ForecastWeather[],
 ): WaterReport {
   const last = daily.at(-1);
+  const { next, ahead } = nextWatering(c, forecast);
   const even = evenness(daily.slice(-FRUIT_WINDOW_DAYS));
   const report: WaterReport = {
     tawMm: last ? round(last.tawMm, 1) : null,
@@ -65,7 +68,8 @@ export function waterReport(
     etoMethod: method,
     daily: daily.map(rounded),
     evenness: even === null ? null : round(even, 2),
-    nextWatering: nextWatering(c, forecast).next,
+    ahead: ahead.map((d) => ({ date: d.date, fractionAvailable: round(d.fractionAvailable, 3) })),
+    nextWatering: next,
   };
   if (last && c.place.kind === 'container') {
     report.tawL = round(last.tawMm * last.soilM2, 2);

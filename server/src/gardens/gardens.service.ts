@@ -76,12 +76,15 @@ export class GardensService {
     });
   }
 
-  /** Runs writes of one garden in a transaction and marks what was worked out before as stale. */
+  /**
+   * Runs writes of one garden in a transaction and marks what was worked out before as stale. The garden's row is
+   * locked first: writes of one garden go one after the other and can never lock each other out; those of
+   * different gardens do not wait for each other.
+   */
   async change<T>(gardenId: string, work: (m: EntityManager) => Promise<T>): Promise<T> {
-    return this.db.transaction(async (m) => {
-      const result = await work(m);
+    return this.db.transaction('READ COMMITTED', async (m) => {
       await m.increment(GardenEntity, { id: gardenId }, 'revision', 1);
-      return result;
+      return work(m);
     });
   }
 }

@@ -1,0 +1,26 @@
+import type { Fault } from '@candid-leaf/core';
+
+/** An answer of the server that is not what was hoped for, with its reasons. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly faults: readonly Fault[],
+  ) {
+    super(message);
+    this.name = 'ApiError';
+  }
+}
+
+/** Sends JSON to the server and reads its answer. */
+export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const answer = await fetch(`/api${path}`, {
+    method,
+    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+  const text = await answer.text();
+  const json: unknown = text ? JSON.parse(text) : undefined;
+  if (answer.ok) return json as T;
+  const { message, faults } = (json ?? {}) as { message?: string; faults?: Fault[] };
+  throw new ApiError(answer.status, message ?? `The server answered ${answer.status}.`, faults ?? []);
+}

@@ -1,0 +1,72 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical } from 'lucide-react';
+import { useState } from 'react';
+
+interface Item {
+  id: string;
+  label: string;
+}
+
+/** A list that can be put in order by dragging or with the keyboard. */
+export function Sortable({ items, onOrder }: { items: readonly Item[]; onOrder: (ids: string[]) => void }) {
+  const [list, setList] = useState([...items]);
+  const sensors = useSensors(
+    useSensor(PointerSensor),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const end = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const at = (id: unknown) => list.findIndex((i) => i.id === id);
+    const next = arrayMove(list, at(active.id), at(over.id));
+    setList(next);
+    onOrder(next.map((i) => i.id));
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+      <SortableContext items={list} strategy={verticalListSortingStrategy}>
+        <ol className="flex flex-col gap-2">
+          {list.map((i) => (
+            <Row key={i.id} item={i} />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function Row({ item }: { item: Item }) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id });
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={isDragging ? 'relative z-10' : ''}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${item.label}`}
+        className="flex min-h-12 w-full touch-none items-center gap-2 rounded-lg border border-line bg-paper px-3 text-left font-semibold"
+      >
+        <GripVertical aria-hidden size={18} className="text-soft" /> {item.label}
+      </button>
+    </li>
+  );
+}

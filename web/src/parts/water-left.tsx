@@ -1,0 +1,55 @@
+import type { PlaceKind, PotMaterial } from '@candid-leaf/core';
+import clsx from 'clsx';
+
+export const percent = (fraction: number | null): string =>
+  fraction === null ? 'not known' : `${Math.round(fraction * 100)} %`;
+
+/** A bed's soil, moist as far as there is water in the root zone, dry beyond. */
+export function SoilBand({ fraction, className }: { fraction: number | null; className?: string }) {
+  return (
+    <div className={clsx('relative overflow-hidden rounded-sm bg-dry', className)}>
+      {fraction !== null && (
+        <div className="absolute inset-y-0 left-0 bg-moist" style={{ width: `${fraction * 100}%` }}>
+          <div className="absolute inset-y-0 -right-1.5 w-3 rounded-full bg-moist" />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** A pot or bag, filled from below as far as there is water. */
+export function Pot({
+  fraction,
+  material,
+  id,
+}: {
+  fraction: number | null;
+  material: PotMaterial | null | undefined;
+  id: string;
+}) {
+  const d = material === 'fabric' ? 'M8 6Q50 2 92 6L95 50Q50 56 5 50Z' : 'M10 5H90L80 53H20Z';
+  const level = fraction === null ? 0 : 46 * fraction;
+  return (
+    <svg viewBox="0 0 100 58" className="h-12 w-full max-w-24" aria-hidden>
+      <clipPath id={`pot-${id}`}>
+        <path d={d} />
+      </clipPath>
+      <path d={d} className="fill-dry" />
+      <rect x="0" width="100" y={52 - level} height="60" clipPath={`url(#pot-${id})`} className="fill-moist" />
+      <path
+        d={d}
+        className={clsx('fill-none', material === 'fabric' ? 'stroke-cloth' : 'stroke-clay')}
+        strokeWidth="5"
+      />
+      {material !== 'fabric' && <path d="M5 5H95" className="stroke-clay" strokeWidth="8" strokeLinecap="round" />}
+    </svg>
+  );
+}
+
+export const KIND_WORDS: Record<PlaceKind, string> = {
+  ground: 'Bed',
+  'raised-bed': 'Raised bed',
+  container: 'Pots',
+  'tunnel-bed': 'Tunnel bed',
+  indoors: 'Indoors',
+};

@@ -1,0 +1,58 @@
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Link, Navigate, useParams, useSearchParams } from 'react-router';
+import { ApiError } from '../../data/api';
+import { useGardenView } from '../../data/queries';
+import { Button, buttonLook } from '../../parts/button';
+import { Shell } from '../../parts/shell';
+import { Empty, Failed, Waiting } from '../../parts/states';
+import { DayPanel } from './day-panel';
+import { PlaceOrder } from './place-order';
+import { PlaceStrip } from './place-strip';
+import { TodayList } from './today-list';
+
+/** The garden as it lies, with the water left in each bed and pot, and what to do today. */
+export function GardenScreen() {
+  const { gardenId } = useParams() as { gardenId: string };
+  const view = useGardenView(gardenId);
+  const [params] = useSearchParams();
+  const [ordering, setOrdering] = useState(false);
+  if (view.isPending) return <Waiting what="Walking to the garden" />;
+  if (view.error instanceof ApiError && view.error.status === 401) return <Navigate to="/sign-in" replace />;
+  if (view.error) return <Failed error={view.error} again={() => void view.refetch()} />;
+  const { garden, ribbon, places, today, weather } = view.data;
+  const day = params.get('day');
+  const chosen = ribbon.find((d) => d.day === day);
+  return (
+    <Shell garden={garden} ribbon={ribbon} weather={weather}>
+      <h1 className="sr-only">{garden.name}</h1>
+      <div className="grid gap-5 lg:grid-cols-[1fr_23rem]">
+        <aside className="lg:order-2">
+          {chosen ? <DayPanel key={chosen.day} day={chosen} /> : <TodayList tasks={today} />}
+        </aside>
+        <div className="flex flex-col gap-4">
+          {places.length === 0 && (
+            <Empty title="No bed or pot yet">
+              <p>Add the first place that you walk past; plants go into it.</p>
+            </Empty>
+          )}
+          {ordering ? (
+            <PlaceOrder places={places.map((p) => p.place)} onDone={() => setOrdering(false)} />
+          ) : (
+            places.map((p) => <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} />)
+          )}
+          <div className="flex flex-wrap gap-2">
+            <Link to={`/gardens/${garden.id}/places/new`} className={buttonLook('plain')}>
+              <Plus aria-hidden size={18} /> Add a bed or pots
+            </Link>
+            {places.length > 1 && !ordering && (
+              <Button look="quiet" onClick={() => setOrdering(true)}>
+                Change the walking order
+              </Button>
+            )}
+          </div>
+        </div>
+      </div>
+    </Shell>
+  );
+}

@@ -1,0 +1,176 @@
+import type { PlantView } from '@candid-leaf/contract';
+import {
+  checkRow,
+  CLEAR_FROM,
+  disorderRow,
+  DRIVERS,
+  headline,
+  signRow,
+  sureness,
+  whyHere,
+  type Diagnosis,
+} from '@candid-leaf/core';
+import clsx from 'clsx';
+import { Link } from 'react-router';
+import { buttonLook } from '../../parts/button';
+
+interface Props {
+  view: PlantView;
+  driver: string | null;
+  onDriver: (driver: string | null) => void;
+}
+
+/** What it is, as a sentence with its reasons under it; how sure; what else it could be; what would make it surer. */
+export function Finding({ view, driver, onDriver }: Props) {
+  const { report, garden, plant } = view;
+  const leader = report.diagnosis[0];
+  if (!leader)
+    return (
+      <section aria-label="Finding" className="rounded-2xl border border-line bg-card p-5">
+        <h2 className="text-2xl">Nothing has been reported.</h2>
+        <p className="mt-1 max-w-prose text-soft">
+          Look it over and say what you see, or that all is clear. From the first sign on, this page says what it is and
+          why here.
+        </p>
+        <Link className={clsx(buttonLook('main'), 'mt-3')} to={`/gardens/${garden.id}/plants/${plant.id}/look`}>
+          Look it over
+        </Link>
+      </section>
+    );
+  const clear = leader.probability >= CLEAR_FROM;
+  const row = disorderRow(leader.disorder);
+  const others = report.diagnosis
+    .slice(clear ? 1 : 0)
+    .filter((d) => d.explains.length > 0)
+    .slice(0, 4);
+  return (
+    <section aria-label="Finding" className="rounded-2xl border border-line bg-card p-5">
+      <h2 className="text-2xl">{headline(report.diagnosis)}</h2>
+      {clear && (
+        <>
+          <p className="mt-1 max-w-prose">
+            {row.line}
+            {report.harmless && ' Nothing needs doing.'}
+          </p>
+          <Bar d={leader} />
+          <h3 className="mt-3 font-body font-semibold">Why here</h3>
+          {leader.drivers.length === 0 ? (
+            <p className="text-soft">No cause found in the records.</p>
+          ) : (
+            <ul className="mt-1 flex flex-col gap-1">
+              {leader.drivers.slice(0, 5).map((d, i) => (
+                <li key={d.driver}>
+                  <button
+                    type="button"
+                    aria-pressed={driver === d.driver}
+                    onClick={() => onDriver(driver === d.driver ? null : d.driver)}
+                    className={clsx(
+                      'w-full rounded-lg px-2 py-2 text-left leading-snug hover:bg-leafwash',
+                      driver === d.driver ? 'bg-lit' : '',
+                    )}
+                  >
+                    {whyHere({ ...leader, drivers: [leader.drivers[i]!] }, 1)[0]}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+          <Evidence d={leader} />
+        </>
+      )}
+      {report.nextChecks.length > 0 && (
+        <>
+          <h3 className="mt-3 font-body font-semibold">{clear ? 'To be surer' : 'Look at this first'}</h3>
+          <ul className="mt-1 flex flex-col gap-1.5">
+            {report.nextChecks.slice(0, clear ? 2 : 4).map((c) => (
+              <li key={c.check}>
+                <strong>{checkRow(c.check).label}.</strong> {checkRow(c.check).how}
+              </li>
+            ))}
+          </ul>
+          <Link
+            className={clsx(buttonLook(clear ? 'quiet' : 'main'), clear ? '-ml-3' : 'mt-3')}
+            to={`/gardens/${garden.id}/plants/${plant.id}/look`}
+          >
+            Record what you find
+          </Link>
+        </>
+      )}
+      {others.length > 0 && (
+        <>
+          <h3 className="mt-3 font-body font-semibold">{clear ? 'Could also be' : 'It could be'}</h3>
+          <ul className="mt-1 flex flex-col gap-1">
+            {others.map((d) => (
+              <li key={d.disorder}>
+                <strong>{disorderRow(d.disorder).label}</strong> ({sureness(d.probability)}):{' '}
+                {row.lookAlikes[d.disorder] ?? disorderRow(d.disorder).line}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {clear && others.length === 0 && leader.lookAlikes.length > 0 && (
+        <>
+          <h3 className="mt-3 font-body font-semibold">Not to be taken for</h3>
+          <ul className="mt-1 flex flex-col gap-1">
+            {leader.lookAlikes.slice(0, 2).map((code) => (
+              <li key={code}>
+                <strong>{disorderRow(code).label}</strong>: {row.lookAlikes[code]}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {report.unexplained.length > 0 && (
+        <p className="mt-3">
+          Not explained by any of this: {report.unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ')}.
+        </p>
+      )}
+      {report.notKnown.length > 0 && (
+        <details className="mt-3">
+          <summary className="min-h-8 cursor-pointer text-soft">
+            What the records could not say ({report.notKnown.length})
+          </summary>
+          <ul className="list-disc pl-6">
+            {report.notKnown.map((t) => (
+              <li key={t}>{t}</li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  );
+}
+
+function Bar({ d }: { d: Diagnosis }) {
+  const words = sureness(d.probability);
+  return (
+    <div className="mt-2 flex items-center gap-3">
+      <div
+        role="img"
+        aria-label={`How sure: ${words}`}
+        className="h-2.5 w-40 overflow-hidden rounded-full border border-soft/50"
+      >
+        <div className="h-full bg-leaf" style={{ width: `${d.probability * 100}%` }} />
+      </div>
+      <span className="text-sm text-soft">{words}</span>
+    </div>
+  );
+}
+
+function Evidence({ d }: { d: Diagnosis }) {
+  const told = d.evidence.filter((e) => !(e.code in DRIVERS && e.effect === 'for'));
+  if (told.length === 0) return null;
+  return (
+    <details className="mt-2">
+      <summary className="min-h-8 cursor-pointer text-soft">What else speaks for and against it</summary>
+      <ul className="mt-1 flex flex-col gap-0.5">
+        {told.map((e) => (
+          <li key={`${e.kind} ${e.code}`}>
+            <strong>{e.effect === 'for' ? 'For' : 'Against'}</strong> ({e.strength}): {e.text}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
