@@ -1,4 +1,3 @@
-import { dayWords, daysInWords } from '../day.js';
 import type { Diagnosis } from './engine/diagnose.js';
 import { CLEAR_FROM } from './engine/diagnose.js';
 import { disorderRow } from './tables/index.js';
@@ -27,20 +26,10 @@ export function headline(list: readonly Diagnosis[]): string {
 }
 
 /** Why here, one sentence per driver, heaviest first; the days are in the sentence. */
-export function whyHere(d: Diagnosis, most = 3): string[] {
+export function whyHere(d: Pick<Diagnosis, 'drivers'>, most = 3): string[] {
   if (d.drivers.length === 0) return ['No cause found in the records.'];
   return d.drivers.slice(0, most).map((driver) => {
-    const dated = driver.because.filter((b) => b.record === 'water-balance' || b.record === 'weather');
-    const acts = driver.because.filter((b) => b.record !== 'water-balance' && b.record !== 'weather');
-    const name = sentenceCase(DRIVERS[driver.driver]);
-    if (dated.length > 1 && acts.length > 0)
-      return `${name}: ${dated[0]!.text}; ${dated.length > 1 ? `days ${daysInWords(dated.map((b) => b.date))}` : dayWords(dated[0]!.date)}; then ${acts[0]!.text} (${daysInWords(acts.map((b) => b.date))}).`;
-    if (driver.because.length > 2)
-      return `${name}: ${longest(driver.because)} (${daysInWords(driver.because.map((b) => b.date).slice(-5))}).`;
-    return `${name}: ${driver.because.map((b) => b.text).join('; ')}.`;
+    const name = DRIVERS[driver.driver];
+    return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${driver.summary}.`;
   });
 }
-
-const longest = (because: Diagnosis['drivers'][number]['because']): string =>
-  because.reduce((a, b) => (b.text.length > a.length ? b.text : a), '');
-const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -77,7 +77,10 @@ export class ViewsService {
     return {
       plant: plantDto(plant),
       fractionAvailable: report.water.daily.at(-1)?.fractionAvailable ?? null,
-      course: [...report.water.daily.slice(-BACK_DAYS - 1), ...report.water.ahead.slice(0, AHEAD_DAYS)].map((d) => ({ day: d.date, fractionAvailable: d.fractionAvailable })),
+      course: [...report.water.daily.slice(-BACK_DAYS - 1), ...report.water.ahead.slice(0, AHEAD_DAYS)].map((d) => ({
+        day: d.date,
+        fractionAvailable: d.fractionAvailable,
+      })),
       next: report.water.nextWatering && {
         date: report.water.nextWatering.date,
         litres: report.water.nextWatering.litres,

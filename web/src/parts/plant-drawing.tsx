@@ -164,25 +164,35 @@ interface Props {
   plant: Pick<PlantDto, 'crop' | 'habit' | 'type' | 'stage'>;
   /** wraps each part, so that it can be touched; without it the drawing is only a picture */
   wrap?: (part: Part, drawing: ReactNode) => ReactNode;
+  /** without soil, to stand in something drawn elsewhere */
+  bare?: boolean;
   className?: string;
   style?: CSSProperties;
 }
 
+/** Where each form's tip is, so that a bare drawing has no empty sky. */
+const TOP: Record<Form, number> = { cordon: 8, bush: 80, forked: 66 };
 const BEARING = new Set(['fruiting', 'ripening', 'late']);
 
 /** A plant in its own form. Parts come in the order in which they are painted. */
-export function PlantDrawing({ plant, wrap, className, style }: Props) {
+export function PlantDrawing({ plant, wrap, bare = false, className, style }: Props) {
   const plan = PLANS[formOf(plant)];
   const leaves = (part: Leaf['part']) =>
     plan.leaves
       .filter((l) => l.part === part)
       .map((l, i) => <LeafShape key={i} leaf={l} toothed={plant.crop === 'tomato'} />);
+  const top = bare ? TOP[formOf(plant)] : 0;
   const put = wrap ?? ((part: Part, d: ReactNode) => <g key={part}>{d}</g>);
   const bearing = plant.stage == null || BEARING.has(plant.stage);
   return (
-    <svg viewBox="0 0 200 300" className={className} style={style} aria-hidden={wrap ? undefined : true}>
+    <svg
+      viewBox={bare ? `20 ${top} 160 ${264 - top}` : '0 0 200 300'}
+      className={className}
+      style={style}
+      aria-hidden={wrap ? undefined : true}
+    >
       {put('posture', <path d="M22 30Q100 -20 178 30" className="fill-none stroke-transparent" strokeWidth="28" />)}
-      {put('soil', <path d="M10 264Q100 252 190 264L190 298L10 298Z" className="fill-moist" />)}
+      {!bare && put('soil', <path d="M10 264Q100 252 190 264L190 298L10 298Z" className="fill-moist" />)}
       {put(
         'stem',
         <>

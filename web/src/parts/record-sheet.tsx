@@ -94,8 +94,8 @@ function RecordForm({
   const restore = useRestoreRecord(garden.id);
   const [id] = useState(() => record?.id ?? uuid());
   const { asks } = RECORD_KINDS[type];
-  const [values, setValues] = useState<Values>(
-    () => record ? { ...record.data } : { ...Object.fromEntries(asks.map((a) => [a.name, startOf(a)])), date: day },
+  const [values, setValues] = useState<Values>(() =>
+    record ? { ...record.data } : { ...Object.fromEntries(asks.map((a) => [a.name, startOf(a)])), date: day },
   );
   const change = (name: string, value: unknown) => setValues((old) => ({ ...old, [name]: value }));
   const faults = faultsIn(save.error);
@@ -295,7 +295,7 @@ export function RecordList({
           const editable = RECORD_KINDS[r.type].asks.length > 0;
           const line = (
             <>
-              <span className="w-24 shrink-0 text-soft tabular-nums">{dayWords(r.day)}</span>
+              <span className="w-24 shrink-0 text-left text-soft tabular-nums">{dayWords(r.day)}</span>
               <Icon aria-hidden size={18} className="mt-1 shrink-0 text-soft" />
               <span className="text-left">
                 {tellRecord(r, garden.units)}

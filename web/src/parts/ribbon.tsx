@@ -125,17 +125,24 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: string }) {
   );
 }
 
-/** One small shape for each kind of thing done, so that none rests on colour: drop, square, notch, eye. */
+/** One small shape for each kind of thing done, so that none rests on colour: drop, square, cross, ring, and a call for what is due. */
 function Marks({ d }: { d: RibbonDay }) {
+  const shapes = [
+    d.done.watering && (
+      <path d="M5 0.5C7.5 4 8.5 5.6 8.5 6.8a3.4 3.4 0 0 1-7 0C1.5 5.6 2.5 4 5 0.5z" className="fill-rain" />
+    ),
+    d.done.feeding && <rect x="2" y="2.5" width="6" height="6" className="fill-moist" />,
+    d.done.pruning && <path d="M2 1l6 8M8 1l-6 8" className="stroke-leaf" strokeWidth="1.8" />,
+    d.done.inspection && <circle cx="5" cy="5.5" r="3.2" className="fill-none stroke-ink" strokeWidth="1.6" />,
+    d.due > 0 && <path d="M5 1v5M5 8v1.4" className="stroke-ripe" strokeWidth="2.2" />,
+  ].filter(Boolean);
   return (
-    <svg viewBox="0 0 40 10" className="mb-0.5 h-2.5 w-10 max-w-full" aria-hidden>
-      {d.done.watering && (
-        <path d="M5 0.5C7.5 4 8.5 5.6 8.5 6.8a3.4 3.4 0 0 1-7 0C1.5 5.6 2.5 4 5 0.5z" className="fill-rain" />
-      )}
-      {d.done.feeding && <rect x="11" y="2.5" width="6" height="6" className="fill-moist" />}
-      {d.done.pruning && <path d="M20 1l6 8M26 1l-6 8" className="stroke-leaf" strokeWidth="1.8" />}
-      {d.done.inspection && <circle cx="32" cy="5.5" r="3.2" className="fill-none stroke-ink" strokeWidth="1.6" />}
-      {d.due > 0 && <path d="M37.2 1v5M37.2 8v1.4" className="stroke-ripe" strokeWidth="2" />}
-    </svg>
+    <span aria-hidden className="mb-0.5 flex h-2.5 max-w-full justify-center overflow-hidden">
+      {shapes.map((shape, i) => (
+        <svg key={i} viewBox="0 0 10 10" className="size-2.5 shrink-0">
+          {shape}
+        </svg>
+      ))}
+    </span>
   );
 }

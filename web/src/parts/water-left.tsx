@@ -4,16 +4,14 @@ import clsx from 'clsx';
 export const percent = (fraction: number | null): string =>
   fraction === null ? 'not known' : `${Math.round(fraction * 100)} %`;
 
-/** A bed's soil, moist as far as there is water in the root zone, dry beyond. */
-export function SoilBand({ fraction, className }: { fraction: number | null; className?: string }) {
+/** A slice of a bed's soil, moist from below as far as there is water in the root zone. Slices join to one bed. */
+export function SoilSlice({ fraction }: { fraction: number | null }) {
   return (
-    <div className={clsx('relative overflow-hidden rounded-sm bg-dry', className)}>
+    <span aria-hidden className="relative block h-11 w-full overflow-hidden bg-dry">
       {fraction !== null && (
-        <div className="absolute inset-y-0 left-0 bg-moist" style={{ width: `${fraction * 100}%` }}>
-          <div className="absolute inset-y-0 -right-1.5 w-3 rounded-full bg-moist" />
-        </div>
+        <span className="absolute inset-x-0 bottom-0 bg-moist" style={{ height: `${fraction * 100}%` }} />
       )}
-    </div>
+    </span>
   );
 }
 

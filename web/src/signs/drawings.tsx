@@ -269,7 +269,7 @@ export const DRAWINGS: Record<SignCode, Drawing> = {
       <Fruit crop={c}>
         {P(
           'M88 40C78 38 76 46 70 46C70 54 62 52 62 60C54 60 56 68 48 70C48 78 38 78 34 88C60 96 92 84 92 40Z',
-          INK.white,
+          'var(--card)',
           { stroke: 'none' },
         )}
         {L('M83 44C77 40 76 46 70 46C70 54 62 52 62 60C54 60 56 68 48 70C48 78 40 78 38 87', INK.outline, 2)}
@@ -507,7 +507,7 @@ export const DRAWINGS: Record<SignCode, Drawing> = {
             strokeWidth="5"
             strokeLinejoin="round"
           />
-          <path d="M-20 -8C-18 16 18 16 20 -8C10 -2 -10 -2 -20 -8Z" fill="none" {...HAIR} />
+          <path d="M-20 -8C-18 16 18 16 20 -8C10 -2 -10 -2 -20 -8Z" {...HAIR} />
         </g>
       ))}
     </>
@@ -1182,15 +1182,19 @@ export const DRAWINGS: Record<SignCode, Drawing> = {
   ),
   'plant-stunted': () => (
     <>
-      <g transform="translate(30 -2)">
+      <g transform="translate(26 6) scale(0.86)">
         <WholePlant />
       </g>
-      <g transform="translate(-10 47) scale(0.5)">
+      <g transform="translate(-8 52) scale(0.42)">
         <WholePlant />
       </g>
     </>
   ),
-  'plant-flopping': () => <WholePlant lean={58} />,
+  'plant-flopping': () => (
+    <g transform="translate(-16 4) scale(0.92)">
+      <WholePlant lean={52} />
+    </g>
+  ),
   'plant-dense': (c) => (
     <>
       {spread(16, 48, 46, 30, 30).map(([x, y], i) => (

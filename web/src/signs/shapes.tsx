@@ -6,7 +6,8 @@ import type { ReactNode } from 'react';
  * a leaf is green by night too.
  */
 export const INK = {
-  outline: '#2f2a1f',
+  /** turns light in the dark theme, so that thin lines can be seen */
+  outline: 'var(--drawn)',
   leaf: '#5c9148',
   leafDark: '#2f6330',
   leafPale: '#a9c07c',

@@ -1,5 +1,5 @@
 import { nitrogenGrams } from '../../care/feeding.js';
-import { dayWords, daysBetween } from '../../day.js';
+import { dayWords, daysBetween, daysInWords } from '../../day.js';
 import type { Story } from '../story.js';
 import { ABSENT, found, unknown, type Because, type RuleParams, type Verdict } from './verdict.js';
 
@@ -20,9 +20,14 @@ export function excessNitrogen(s: Story): Verdict {
     .map((f): Because => ({
       record: 'feeding',
       date: f.date,
-      text: `${grams(nitrogenGrams(f))} of nitrogen on ${dayWords(f.date)}${total > MOST_NITROGEN_G ? `, ${grams(total)} in ${within} days` : ''}`,
+      text: `${grams(nitrogenGrams(f))} of nitrogen on ${dayWords(f.date)}`,
     }));
-  if (total > MOST_NITROGEN_G) return found(0.4 + total / 12, because);
+  if (total > MOST_NITROGEN_G)
+    return found(
+      0.4 + total / 12,
+      because,
+      `${grams(total)} of nitrogen in ${within} days, fed on ${daysInWords(because.map((b) => b.date))}; ${MOST_NITROGEN_G} g is plenty`,
+    );
   const bearing =
     s.c.plant.stage !== 'seedling' && s.c.plant.stage !== 'establishing' && s.c.plant.stage !== 'vegetative';
   const leafy = bearing ? fed.filter((f) => f.n > f.p2o5 && f.n > f.k2o && nitrogenGrams(f) >= 0.3) : [];

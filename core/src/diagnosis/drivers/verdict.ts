@@ -21,17 +21,19 @@ export interface Because {
 
 /** Found with a strength (0 to 1), looked for and not found, or not to be known from these records. */
 export type Verdict =
-  | { state: 'found'; strength: number; because: Because[] }
+  | { state: 'found'; strength: number; because: Because[]; summary?: string }
   | { state: 'absent' }
   | { state: 'unknown'; ask: string; check?: CheckCode };
 
 export const ABSENT: Verdict = { state: 'absent' };
 export const unknown = (ask: string, check?: CheckCode): Verdict =>
   check ? { state: 'unknown', ask, check } : { state: 'unknown', ask };
-export const found = (strength: number, because: Because[]): Verdict => ({
+/** `summary`: all of it in one line, where the single records alone would read badly. */
+export const found = (strength: number, because: Because[], summary?: string): Verdict => ({
   state: 'found',
   strength: Math.min(1, Math.max(0.1, strength)),
   because,
+  ...(summary ? { summary } : {}),
 });
 
 /** Thresholds that a disorder may set for a rule; each rule states its defaults. */

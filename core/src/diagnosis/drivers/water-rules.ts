@@ -38,14 +38,8 @@ export function drySpell(s: Story, { days = 3, within = 21 }: RuleParams): Verdi
   const worst = short.reduce((a, b) => (b.fractionAvailable < a.fractionAvailable ? b : a));
   return found(
     short.length / (days * 3),
-    short.map((d) =>
-      modelled(
-        d,
-        d === worst
-          ? `short of water on ${short.length} days; driest on ${dayWords(d.date)}, ${percent(d)} left`
-          : `${percent(d)} of the water left`,
-      ),
-    ),
+    short.map((d) => modelled(d, `${percent(d)} of the water left`)),
+    `short of water on ${short.length} of the last ${within} days; driest on ${dayWords(worst.date)}, ${percent(worst)} left`,
   );
 }
 
@@ -59,7 +53,8 @@ export function unevenWatering(s: Story, { within = 21 }: RuleParams): Verdict {
   if (big.length < 2)
     return found(
       0.5,
-      wet.map((d) => modelled(d, 'the soil stood over-full: roots without air take up as little as dry ones')),
+      wet.map((d) => modelled(d, 'over-full')),
+      `the soil stood over-full on ${wet.length} days: roots without air take up as little as dry ones`,
     );
   const floods = big.map((w) => {
     const given = s.c.records.watering.find((r) => r.date === w.high.date);
@@ -67,10 +62,13 @@ export function unevenWatering(s: Story, { within = 21 }: RuleParams): Verdict {
       ? ({ record: 'watering', date: w.high.date, text: `${given.litres} L at once filled it` } as Because)
       : modelled(w.high, `full again, ${percent(w.high)}`);
   });
-  return found(big.length / 4, [
-    ...big.map((w) => modelled(w.low, `the ${label(s)} was down to ${percent(w.low)} on ${dayWords(w.low.date)}`)),
-    ...floods,
-  ]);
+  const lows = big.map((w) => w.low);
+  const driest = lows.reduce((a, b) => (b.fractionAvailable < a.fractionAvailable ? b : a));
+  return found(
+    big.length / 4,
+    [...lows.map((d) => modelled(d, `the ${label(s)} was down to ${percent(d)} on ${dayWords(d.date)}`)), ...floods],
+    `the ${label(s)} ran dry by ${daysInWords(lows.map((d) => d.date))} (down to ${percent(driest)}) and was filled up again on ${daysInWords(big.map((w) => w.high.date))}`,
+  );
 }
 
 export function dryThenWet(s: Story, { within = 7 }: RuleParams): Verdict {
@@ -88,7 +86,11 @@ export function dryThenWet(s: Story, { within = 7 }: RuleParams): Verdict {
             text: `${Math.round(day.effectiveRainMm)} mm of rain on ${dayWords(day.date)}`,
           }
         : { record: 'watering', date: day.date, text: `${day.irrigationL} L on ${dayWords(day.date)}` };
-      return found(0.5 + jump / 2, [...[a, b, c].map((d) => modelled(d, `${percent(d)} left`)), source]);
+      return found(
+        0.5 + jump / 2,
+        [...[a, b, c].map((d) => modelled(d, `${percent(d)} left`)), source],
+        `down to ${percent(c)} before, then ${source.text}`,
+      );
     }
   }
   return ABSENT;
@@ -116,11 +118,30 @@ export function overwatering(s: Story, { within = 10 }: RuleParams): Verdict {
   const standing: Because[] = mostly
     ? full.slice(-1).map((d) => modelled(d, `full to the brim on ${full.length} of the last ${window.length} days`))
     : [];
-  return found(0.4 + full.length / (2 * within), [
-    ...standing,
-    ...felt,
-    ...onWet.map((w): Because => ({ record: 'watering', date: w.date, text: `${w.litres} L on soil still full` })),
-  ]);
+  return found(
+    0.4 + full.length / (2 * within),
+    [
+      ...standing,
+      ...felt,
+      ...onWet.map((w): Because => ({ record: 'watering', date: w.date, text: `${w.litres} L on soil still full` })),
+    ],
+    overwateredInWords(
+      full.length,
+      window.length,
+      wetChecks.map((r) => r.date),
+      onWet.map((w) => w.date),
+    ),
+  );
+}
+
+function overwateredInWords(full: number, of: number, felt: readonly Day[], onWet: readonly Day[]): string {
+  return [
+    full > of / 2 ? `full to the brim on ${full} of the last ${of} days` : '',
+    felt.length > 0 ? `felt wet on ${daysInWords(felt)}` : '',
+    onWet.length > 0 ? `watered all the same on ${daysInWords(onWet)}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
 }
 
 export function poorDrainage(s: Story): Verdict {

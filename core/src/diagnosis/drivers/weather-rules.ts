@@ -16,6 +16,7 @@ function counted(
   least: number,
   hit: (w: WeatherRecord) => boolean,
   tell: (w: WeatherRecord) => string,
+  sum: (hits: readonly WeatherRecord[]) => string,
 ): Verdict {
   const window = s.weather(within);
   if (window.length === 0) return unknown(NO_WEATHER);
@@ -24,6 +25,7 @@ function counted(
   return found(
     hits.length / Math.max(4, 2 * least),
     hits.map((w): Because => ({ record: 'weather', date: w.date, text: tell(w) })),
+    sum(hits),
   );
 }
 
@@ -34,6 +36,8 @@ export const hotDays = (s: Story, { atC = 32, days = 3, within = 10 }: RuleParam
     days,
     (w) => w.tMaxC >= atC,
     (w) => `${Math.round(w.tMaxC)} °C on ${dayWords(w.date)}`,
+    (hits) =>
+      `${atC} °C or more on ${daysInWords(hits.map((w) => w.date))}, up to ${Math.round(Math.max(...hits.map((w) => w.tMaxC)))} °C`,
   );
 
 export const warmNights = (s: Story, { atC, days = 3, within = 10 }: RuleParams): Verdict => {
@@ -44,6 +48,7 @@ export const warmNights = (s: Story, { atC, days = 3, within = 10 }: RuleParams)
     days,
     (w) => w.tMinC > limit,
     (w) => `night at ${Math.round(w.tMinC)} °C, ${dayWords(w.date)}`,
+    (hits) => `nights over ${limit} °C on ${daysInWords(hits.map((w) => w.date))}`,
   );
 };
 
@@ -55,6 +60,7 @@ export const coldNights = (s: Story, { atC, days = 3, within = 14 }: RuleParams)
     days,
     (w) => w.tMinC < limit,
     (w) => `night at ${Math.round(w.tMinC)} °C, ${dayWords(w.date)}`,
+    (hits) => `${hits.length} nights under ${limit} °C, the last on ${dayWords(hits.at(-1)!.date)}`,
   );
 };
 

@@ -21,6 +21,8 @@ export interface FoundDriver {
   driver: DriverCode;
   weight: number;
   because: Because[];
+  /** all of it in one line */
+  summary: string;
 }
 
 export interface Diagnosis {
@@ -104,7 +106,12 @@ export function diagnose(s: Story): DiagnosisResult {
         .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
         .map(({ change: _change, ...e }) => e),
       drivers: c.found
-        .map((d) => ({ driver: d.link.driver, weight: two(driverWeight(d)), because: d.verdict.because }))
+        .map((d) => ({
+          driver: d.link.driver,
+          weight: two(driverWeight(d)),
+          because: d.verdict.because,
+          summary: d.verdict.summary ?? d.verdict.because.map((b) => b.text).join('; '),
+        }))
         .sort((a, b) => b.weight - a.weight),
       lookAlikes: Object.keys(c.row.lookAlikes) as DisorderCode[],
     };

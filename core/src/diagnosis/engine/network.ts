@@ -74,7 +74,7 @@ export function candidates(s: Story): Candidate[] {
         shifts.push({
           code: link.driver,
           x: 1 + (link.x - 1) * verdict.strength,
-          text: verdict.because.find((b) => b.text)?.text ?? '',
+          text: verdict.summary ?? verdict.because[0]?.text ?? '',
         });
       } else if (verdict.state === 'unknown') unknown.push({ link, verdict });
       else if (link.not != null)

@@ -1,5 +1,5 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { showGrams, showLitres, showTemperature, type Day } from '@candid-leaf/core';
+import { showGrams, showLitres, showRain, showTemperature, type Day } from '@candid-leaf/core';
 import clsx from 'clsx';
 import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';
@@ -161,7 +161,7 @@ export function Strands({ view, lit }: Props) {
           tell={(d) => (d.fed ? `${showGrams(d.nitrogenG, garden.units)} of nitrogen` : null)}
         />
         <Marks
-          label="Cuts, sprays"
+          label="Work"
           days={days}
           mark={(d) => (d.cuts.length > 0 ? <span className="text-leaf">▾</span> : null)}
           tell={(d) => d.cuts.map((r) => tellRecord(r, garden.units)).join('; ') || null}
@@ -201,7 +201,10 @@ export function Strands({ view, lit }: Props) {
         </div>
       </div>
       <figcaption className="mt-1 text-sm text-soft sm:ml-18">
-        <Key />
+        <Key
+          water={showLitres(Math.max(0, ...days.map((d) => d.wateredL)), garden.units)}
+          rain={showRain(Math.max(0, ...days.map((d) => d.rainMm)), garden.units)}
+        />
       </figcaption>
       <SpokenDays days={days} />
     </figure>
@@ -305,14 +308,15 @@ const Seen = ({ trouble }: { trouble: boolean }) => (
   </svg>
 );
 
-function Key() {
+/** What the shapes mean; the bars' own scale is told by their tallest. */
+function Key({ water, rain }: { water: string; rain: string }) {
   return (
     <span className="flex flex-wrap items-center gap-x-4 gap-y-0.5">
       <span className="flex items-center gap-1.5">
-        <i aria-hidden className="inline-block h-3 w-1.5 bg-rain" /> watered
+        <i aria-hidden className="inline-block h-3 w-1.5 bg-rain" /> watered, tallest {water}
       </span>
       <span className="flex items-center gap-1.5">
-        <i aria-hidden className="inline-block h-3 w-2.5 bg-rain opacity-45" /> rain
+        <i aria-hidden className="inline-block h-3 w-2.5 bg-rain opacity-45" /> rain, tallest {rain}
       </span>
       <span className="flex items-center gap-1.5">
         <i aria-hidden className="inline-block size-2.5 bg-moist" /> feed, by its nitrogen

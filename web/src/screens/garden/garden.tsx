@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { ApiError } from '../../data/api';
 import { useGardenView } from '../../data/queries';
@@ -7,9 +7,11 @@ import { Button, buttonLook } from '../../parts/button';
 import { Shell } from '../../parts/shell';
 import { Empty, Failed, Waiting } from '../../parts/states';
 import { DayPanel } from './day-panel';
-import { PlaceOrder } from './place-order';
 import { PlaceStrip } from './place-strip';
 import { TodayList } from './today-list';
+
+/** Fetched when somebody changes the order. */
+const PlaceOrder = lazy(async () => ({ default: (await import('./place-order')).PlaceOrder }));
 
 /** The garden as it lies, with the water left in each bed and pot, and what to do today. */
 export function GardenScreen() {
@@ -37,7 +39,9 @@ export function GardenScreen() {
             </Empty>
           )}
           {ordering ? (
-            <PlaceOrder places={places.map((p) => p.place)} onDone={() => setOrdering(false)} />
+            <Suspense fallback={<Waiting what="Lifting the beds" />}>
+              <PlaceOrder places={places.map((p) => p.place)} onDone={() => setOrdering(false)} />
+            </Suspense>
           ) : (
             places.map((p) => <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} />)
           )}

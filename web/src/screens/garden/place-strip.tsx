@@ -9,7 +9,7 @@ import { useDeleteRecord, useSaveRecord } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
 import { PlantDrawing } from '../../parts/plant-drawing';
 import { RecordSheet } from '../../parts/record-sheet';
-import { KIND_WORDS, percent, Pot, SoilBand } from '../../parts/water-left';
+import { KIND_WORDS, percent, Pot, SoilSlice } from '../../parts/water-left';
 import { useSay } from '../../parts/toast';
 import { WaterButton } from './water-button';
 
@@ -36,8 +36,13 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
         <div className="min-w-0">
           <h2 id={`place-${place.id}`} className="inline text-lg">
             {place.name}
-          </h2>{' '}
-          <span className="text-sm text-soft">
+          </h2>
+          <span className="ml-2 text-sm text-soft">
+            {!pots && (
+              <>
+                <strong className="text-base text-ink tabular-nums">{percent(fraction)}</strong> left ·{' '}
+              </>
+            )}
             {pots
               ? `${showLitres(place.volumeL ?? 0, garden.units)} ${place.potMaterial ?? ''} ${place.potMaterial === 'fabric' ? 'bags' : 'pots'}`
               : `${KIND_WORDS[place.kind]}, ${SOILS[place.texture].label.toLowerCase()}`}
@@ -57,7 +62,7 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
           </Link>
         </div>
       </div>
-      <ul className="mt-1 grid grid-cols-3 items-end gap-1 sm:grid-cols-[repeat(auto-fit,minmax(6.5rem,1fr))]">
+      <ul className="mt-1 grid grid-cols-3 items-end gap-y-2 sm:grid-cols-[repeat(auto-fit,minmax(6.5rem,1fr))]">
         {plants.map((p) => (
           <PlantCell
             key={p.plant.id}
@@ -79,14 +84,6 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
           </li>
         )}
       </ul>
-      {!pots && plants.length > 0 && (
-        <div className="mt-1 flex items-center gap-3">
-          <SoilBand fraction={fraction} className="h-4 flex-1" />
-          <span className="w-24 text-right text-sm tabular-nums">
-            <strong className="text-base">{percent(fraction)}</strong> left
-          </span>
-        </div>
-      )}
       <RecordSheet
         open={recording}
         onClose={() => setRecording(false)}
@@ -157,33 +154,36 @@ function PlantCell({
       },
     );
   };
-  const scale = Math.min(1, Math.max(0.55, (plant.heightM ?? 1) / 1.6));
+  const scale = Math.min(1, Math.max(0.5, (plant.heightM ?? 1) / 1.7));
   return (
-    <li className="flex flex-col items-center self-stretch text-center">
+    <li className="relative flex flex-col items-center self-stretch text-center">
       <Link
         to={`/gardens/${garden.id}/plants/${plant.id}`}
-        className="group flex w-full flex-1 flex-col items-center justify-end rounded-lg px-1 pt-1 hover:bg-leafwash"
+        className="group flex w-full flex-1 flex-col items-center justify-end hover:bg-leafwash"
       >
-        <span className="flex h-28 items-end" aria-hidden>
-          <PlantDrawing plant={plant} className="-mb-2.5" style={{ height: `${scale * 100}%` }} />
+        <span className="flex min-h-14 items-end pt-1" aria-hidden>
+          <PlantDrawing plant={plant} bare style={{ height: `${scale * 8}rem` }} />
         </span>
-        {pot && <Pot fraction={fraction} material={pot} id={plant.id} />}
-        <span className="mt-1 leading-5 font-semibold text-ink group-hover:underline">{plant.name}</span>
+        {pot ? <Pot fraction={fraction} material={pot} id={plant.id} /> : <SoilSlice fraction={fraction} />}
+        <span className="mt-1 px-1 leading-5 font-semibold text-ink group-hover:underline">{plant.name}</span>
         {pot && <span className="text-sm tabular-nums">{percent(fraction)} left</span>}
-        <span className="min-h-5 text-sm leading-5">
+        <span className="min-h-5 px-1 text-sm leading-5">
           <Mark view={view} />
         </span>
       </Link>
       {isToday && (
-        <Button
-          look="quiet"
-          className="mt-0.5 px-2 text-sm"
+        <button
+          type="button"
+          title="All clear"
+          className="absolute top-0 right-0 grid size-11 place-items-center rounded-full text-leaf hover:bg-leafwash disabled:opacity-50"
           onClick={allClear}
           disabled={save.isPending}
           aria-label={`${plant.name}: all clear`}
         >
-          <Check aria-hidden size={16} /> All clear
-        </Button>
+          <span className="grid size-7 place-items-center rounded-full border border-leaf">
+            <Check aria-hidden size={16} />
+          </span>
+        </button>
       )}
     </li>
   );

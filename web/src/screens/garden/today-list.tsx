@@ -1,5 +1,5 @@
 import type { TaskDto } from '@candid-leaf/contract';
-import { doseInWords } from '@candid-leaf/core';
+import { doseInWords, showLitres } from '@candid-leaf/core';
 import { Check, Droplets, Eye, Hand } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -12,7 +12,11 @@ const ICONS = { water: Droplets, remedy: Hand, 'look-again': Eye };
 
 /** What to do today: short, each with its amount and its why, done or put off with one touch. */
 export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
-  const litres = tasks.reduce((sum, t) => sum + (t.kind === 'water' && t.plantId ? (t.dose?.litres ?? 0) : 0), 0);
+  const { units } = useGarden();
+  const litres = tasks.reduce(
+    (sum, t) => sum + (t.plantId && (t.kind === 'water' || t.dose?.everyDays) ? (t.dose?.litres ?? 0) : 0),
+    0,
+  );
   return (
     <section aria-labelledby="today" className="rounded-2xl border border-line bg-card p-4">
       <h2 id="today" className="text-xl">
@@ -23,7 +27,8 @@ export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
       ) : (
         <>
           <p className="text-sm text-soft">
-            {tasks.length} {tasks.length === 1 ? 'thing' : 'things'} to do{litres > 0 ? ', cans included' : ''}
+            {tasks.length} {tasks.length === 1 ? 'thing' : 'things'} to do
+            {litres > 0 ? `, ${showLitres(litres, units)} of water by can` : ''}
           </p>
           <ul className="mt-1 divide-y divide-line">
             {tasks.map((t) => (

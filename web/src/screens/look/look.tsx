@@ -30,6 +30,8 @@ export function LookScreen() {
   );
 }
 
+/** The commonest thing to say comes first. */
+const NOTHING_THERE: SignCode = 'pest-none-found';
 const isPart = (x: string | null): x is Part => PARTS.includes(x as Part);
 
 function Look({ view }: { view: PlantView }) {
@@ -52,7 +54,7 @@ function Look({ view }: { view: PlantView }) {
     if ('crop' in s && s.crop !== plant.crop) return false;
     if (words.trim().length >= 2) return `${s.label} ${s.line}`.toLowerCase().includes(words.trim().toLowerCase());
     return part !== null && (s.parts as readonly Part[]).includes(part);
-  });
+  }).sort((a, b) => Number(b.code === NOTHING_THERE) - Number(a.code === NOTHING_THERE));
   const of = (code: SignCode): SignSeen | undefined => inspection.signs.find((s) => s.sign === code);
   // what is ruled out by something seen is taken back, so that a day never says both
   const put = (code: SignCode, seen: SignSeen | null) => {

@@ -39,6 +39,7 @@ export function Finding({ view, driver, onDriver }: Props) {
     );
   const clear = leader.probability >= CLEAR_FROM;
   const row = disorderRow(leader.disorder);
+  const why = whyHere(leader, 5);
   const others = report.diagnosis
     .slice(clear ? 1 : 0)
     .filter((d) => d.explains.length > 0)
@@ -69,7 +70,7 @@ export function Finding({ view, driver, onDriver }: Props) {
                       driver === d.driver ? 'bg-lit' : '',
                     )}
                   >
-                    {whyHere({ ...leader, drivers: [leader.drivers[i]!] }, 1)[0]}
+                    {why[i]}
                   </button>
                 </li>
               ))}

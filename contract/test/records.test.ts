@@ -1,0 +1,73 @@
+import { checked, RefusedInput } from '@candid-leaf/core';
+import { GardenInput, PlaceInput, RECORD_CLASSES, RECORD_TYPES, SignUp } from '../src/index.js';
+
+const faults = (cls: new () => object, value: unknown): string[] => {
+  try {
+    checked(cls, value);
+    return [];
+  } catch (error) {
+    if (error instanceof RefusedInput) return [...new Set(error.faults.map((f) => f.path))].sort();
+    throw error;
+  }
+};
+
+test('every kind of record asks for a real day and refuses fields that it does not know', () => {
+  for (const type of RECORD_TYPES) {
+    const found = faults(RECORD_CLASSES[type], { date: '2026-02-30', mystery: 1 });
+    expect(found).toEqual(expect.arrayContaining(['date', 'mystery']));
+  }
+});
+
+test('a watering is litres, or minutes instead', () => {
+  const cls = RECORD_CLASSES.watering;
+  expect(faults(cls, { date: '2026-07-01', litres: 2 })).toEqual([]);
+  expect(faults(cls, { date: '2026-07-01', minutes: 20 })).toEqual([]);
+  expect(faults(cls, { date: '2026-07-01' })).toEqual(['litres']);
+  expect(faults(cls, { date: '2026-07-01', minutes: 2000 })).toEqual(['minutes']);
+});
+
+test('absurd places and gardens are refused with the path of each fault', () => {
+  const place = {
+    id: '0198a000-0000-7000-8000-000000000000',
+    name: 'Pots',
+    kind: 'container',
+    texture: 'loam',
+    volumeL: 0.2,
+    flowLPerH: 9000,
+    drainageMmPerH: 0,
+    mulch: [{ from: 'soon', depthMm: -1 }],
+  };
+  expect(faults(PlaceInput, place)).toEqual([
+    'drainageMmPerH',
+    'flowLPerH',
+    'mulch[0].depthMm',
+    'mulch[0].from',
+    'volumeL',
+  ]);
+  const garden = {
+    id: 'x',
+    name: '',
+    latitude: 91,
+    longitude: 9,
+    elevationM: 9000,
+    timeZone: 'Moon/Base',
+    units: { temperature: 'K' },
+    weekStart: 'friday',
+    dateForm: 'd MMMM',
+    lastFrost: '13-40',
+  };
+  expect(faults(GardenInput, garden)).toEqual(
+    expect.arrayContaining([
+      'elevationM',
+      'id',
+      'lastFrost',
+      'latitude',
+      'name',
+      'timeZone',
+      'units.temperature',
+      'units.volume',
+      'weekStart',
+    ]),
+  );
+  expect(faults(SignUp, { email: 'ann', password: 'short', name: '' })).toEqual(['email', 'name', 'password']);
+});

@@ -1,0 +1,120 @@
+import { Test } from '@nestjs/testing';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DEMO_ACCOUNT, GARDEN, idOf } from '@candid-leaf/demo';
+import { createConnection } from 'mysql2/promise';
+import request from 'supertest';
+import { v7 as uuid } from 'uuid';
+import { AppModule } from '../src/app.module.js';
+import { dress } from '../src/http.js';
+import { WeatherStation, type StationDay, type StationForecastDay } from '../src/weather/station.js';
+import { addDays, daysBetween } from '@candid-leaf/core';
+
+/** A station under the test's thumb: fair weather, or down. */
+export class TestStation extends WeatherStation {
+  down = false;
+  lie: Partial<StationDay> = {};
+  async observed(_p: object, from: string, to: string): Promise<StationDay[]> {
+    if (this.down) throw new Error('nobody answers');
+    return Array.from({ length: daysBetween(from, to) + 1 }, (_, i) => ({
+      ...this.day(addDays(from, i)),
+      ...this.lie,
+    }));
+  }
+  async forecast(_p: object, issued: string): Promise<StationForecastDay[]> {
+    if (this.down) throw new Error('nobody answers');
+    return Array.from({ length: 7 }, (_, i) => ({ ...this.day(addDays(issued, i + 1)), rainChancePct: 10 }));
+  }
+  private day(date: string): StationDay {
+    return { date, tMinC: 17, tMaxC: 29, rainMm: 0, rhMeanPct: 60, windMs: 2, solarMj: 24 };
+  }
+}
+
+/** The real application on a database of its own. */
+export async function startApp() {
+  const root = process.env.TEST_DATABASE_URL;
+  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
+  const db = await createConnection(root);
+  await db.query(`CREATE DATABASE ${name}`);
+  const url = new URL(root);
+  url.pathname = `/${name}`;
+  const config = {
+    databaseUrl: url.toString(),
+    port: 0,
+    sessionSecret: 'x'.repeat(40),
+    stationUrl: null,
+    webRoot: null,
+    secureCookies: false,
+  };
+  const station = new TestStation();
+  const module = await Test.createTestingModule({ imports: [AppModule.with(config)] })
+    .overrideProvider(WeatherStation)
+    .useValue(station)
+    .compile();
+  const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: false });
+  const { close } = dress(app, config);
+  await app.init();
+  return {
+    station,
+    http: () => request(app.getHttpServer()),
+    agent: () => request.agent(app.getHttpServer()),
+    stop: async () => {
+      await app.close();
+      await close();
+      await db.query(`DROP DATABASE ${name}`);
+      await db.end();
+    },
+  };
+}
+export type App = Awaited<ReturnType<typeof startApp>>;
+export type Agent = ReturnType<App['agent']>;
+
+/** Somebody with an account and an empty garden that stands on 18 July 2026. */
+export async function gardener(
+  app: App,
+  email = `${uuid()}@halt.example`,
+): Promise<{ agent: Agent; garden: string; url: (path: string) => string }> {
+  const agent = app.agent();
+  await agent
+    .post('/api/accounts')
+    .send({ ...DEMO_ACCOUNT, email })
+    .expect(201);
+  const garden = uuid();
+  await agent
+    .put('/api/gardens')
+    .send({ ...GARDEN, id: garden })
+    .expect(200);
+  return { agent, garden, url: (path) => `/api/gardens/${garden}${path}` };
+}
+
+/** A terracotta pot with a paste tomato in it. */
+export async function potted(g: Awaited<ReturnType<typeof gardener>>): Promise<{ place: string; plant: string }> {
+  const place = uuid();
+  const plant = uuid();
+  await g.agent
+    .put(g.url('/places'))
+    .send({
+      id: place,
+      name: 'Pots',
+      kind: 'container',
+      texture: 'potting-mix',
+      volumeL: 14,
+      potMaterial: 'terracotta',
+    })
+    .expect(200);
+  await g.agent
+    .put(g.url('/plants'))
+    .send({
+      id: plant,
+      placeId: place,
+      name: 'Paste',
+      crop: 'tomato',
+      type: 'paste',
+      stage: 'fruiting',
+      transplantedOn: '2026-05-08',
+      heightM: 1.1,
+    })
+    .expect(200);
+  return { place, plant };
+}
+export { idOf };
