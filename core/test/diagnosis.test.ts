@@ -184,6 +184,19 @@ test('two troubles at once are both found, each explaining its own signs', () =>
   );
 });
 
+test('records alone never make a finding: a bone-dry pot whose leaves nobody called limp is not diagnosed as thirst', () => {
+  const { r } = lead(
+    aCase({
+      place: pot,
+      records: { watering: [{ date: addDays(ASOF, -9), litres: 9 }] },
+      observations: [seen('fruit-blossom-end-dark')],
+    }),
+  );
+  expect(r.water.daily.at(-1)!.fractionAvailable).toBeLessThan(0.1);
+  expect(r.diagnosis.find((d) => d.disorder === 'dry-wilt')?.probability ?? 0).toBeLessThan(0.5);
+  expect(r.remedies.every((x) => x.forDisorder === 'blossom-end-rot')).toBe(true);
+});
+
 test('with no sign there is no disease, and with too little the answer is a question first', () => {
   expect(lead(aCase()).r).toMatchObject({
     headline: 'Nothing was reported.',

@@ -9,11 +9,17 @@ import {
 } from 'react-hook-form';
 import { ApiError } from '../data/api';
 
-/** Checks a form with the class that the server checks with, so that both say the same. */
-export function resolverFor<T extends FieldValues & object>(cls: new () => T): Resolver<T> {
+/**
+ * Checks a form with the class that the server checks with, so that both say the same. `tidy` first takes out what
+ * the form shows but the gardener left empty.
+ */
+export function resolverFor<T extends FieldValues & object>(
+  cls: new () => T,
+  tidy: (values: T) => T = (v) => v,
+): Resolver<T> {
   return (values) => {
     try {
-      return { values: checked(cls, values), errors: {} };
+      return { values: checked(cls, tidy(values)), errors: {} };
     } catch (error) {
       if (!(error instanceof RefusedInput)) throw error;
       const errors: FieldErrors<T> = {};

@@ -5,6 +5,7 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import {
@@ -37,8 +38,15 @@ export function Sortable({ items, onOrder }: { items: readonly Item[]; onOrder: 
     setList(next);
     onOrder(next.map((i) => i.id));
   };
+  const name = (id: unknown) => list.find((i) => i.id === id)?.label ?? '';
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Lifted ${name(active.id)}.`,
+    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${name(over.id)}.` : undefined),
+    onDragEnd: ({ active }) => `Dropped ${name(active.id)}.`,
+    onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
+  };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+    <DndContext accessibility={{ announcements }} sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
       <SortableContext items={list} strategy={verticalListSortingStrategy}>
         <ol className="flex flex-col gap-2">
           {list.map((i) => (

@@ -40,6 +40,12 @@ export interface Candidate {
 
 export const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter((d) => !d.crop || d.crop === crop);
 
+/**
+ * Records alone never make a finding: without a sign of its own a disorder stays under about 0.3, however well the
+ * records fit (judgement; a gardener who came to report one thing would have seen the other).
+ */
+const MOST_PRIOR_ODDS = 0.4;
+
 /** Resistance makes a disorder much less likely, not impossible (judgement). */
 const RESISTANT_X = 0.1;
 
@@ -82,7 +88,10 @@ export function candidates(s: Story): Candidate[] {
     }
     if (s.c.plant.resistantTo?.includes(row.code))
       shifts.push({ code: 'resistant', x: RESISTANT_X, text: 'this kind is resistant' });
-    const odds = shifts.reduce((o, shift) => o * shift.x, row.prior / (1 - row.prior));
+    const odds = Math.min(
+      MOST_PRIOR_ODDS,
+      shifts.reduce((o, shift) => o * shift.x, row.prior / (1 - row.prior)),
+    );
     return { row, odds, shifts, found, unknown };
   });
 }

@@ -39,7 +39,7 @@ export function chooseRemedies(
 ): { remedies: Remedy[]; withheld: Withheld[] } {
   const remedies: Remedy[] = [];
   const withheld: Withheld[] = [];
-  const settled = result.list.filter((d) => d.probability >= CLEAR_FROM);
+  const settled = result.list.filter((d) => d.probability >= CLEAR_FROM && d.explains.length > 0);
   const taken = new Set<RemedyCode>();
   for (const d of settled) {
     const row = disorderRow(d.disorder);

@@ -47,6 +47,13 @@ export function PlaceEdit() {
 
 const metres = (u: Units): Measure => (u.length === 'cm' ? { symbol: 'm', per: 1 } : { symbol: 'ft', per: 0.3048 });
 
+/** No depth, no mulch; no share of light taken, no shade. */
+const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
+  ...p,
+  mulch: (p.mulch ?? []).filter((m) => m.depthMm > 0),
+  shade: (p.shade ?? []).filter((s) => s.blockPct > 0),
+});
+
 function PlaceForm({ place }: { place: PlaceDto | null }) {
   const garden = useGarden();
   const navigate = useNavigate();
@@ -55,7 +62,7 @@ function PlaceForm({ place }: { place: PlaceDto | null }) {
   const [id] = useState(() => place?.id ?? uuid());
   const { position: _p, retiredOn: _r, ...known } = place ?? ({} as PlaceDto);
   const { register, control, handleSubmit, setError, watch, formState } = useForm<PlaceInput>({
-    resolver: resolverFor(PlaceInput),
+    resolver: resolverFor(PlaceInput, withoutEmptySpells),
     defaultValues: place ? known : { id, name: '', kind: 'ground', texture: 'loam', mulch: [], shade: [], history: [] },
   });
   const kind = watch('kind');
@@ -65,8 +72,7 @@ function PlaceForm({ place }: { place: PlaceDto | null }) {
   const u = garden.units;
   const submit = handleSubmit(async (input) => {
     try {
-      const closed = (input.mulch ?? []).filter((m) => m.depthMm > 0);
-      await save.mutateAsync({ ...input, mulch: closed, shade: (input.shade ?? []).filter((s) => s.blockPct > 0) });
+      await save.mutateAsync(input);
       say(`${input.name}: kept.`);
       await navigate(`/gardens/${garden.id}`);
     } catch (error) {

@@ -1,0 +1,66 @@
+import {
+  addDays,
+  daysBetween,
+  daysInWords,
+  doseInWords,
+  fromTemperature,
+  isDay,
+  litresFromMinutes,
+  METRIC,
+  minutesForLitres,
+  observationsOf,
+  showLitres,
+  showRain,
+  showTemperature,
+  toTemperature,
+  ledger,
+  type Units,
+} from '../src/index.js';
+
+const US: Units = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
+const plain = (s: string) => s.replaceAll('\u00a0', ' ');
+
+test('units: 20 °C is 68 °F, a US gallon is 3.785 L, an imperial one 4.546 L, an inch is 25.4 mm (NIST SP 811)', () => {
+  expect(plain(showTemperature(20, US))).toBe('68 °F');
+  expect(fromTemperature(toTemperature(-12.5, 'F'), 'F')).toBeCloseTo(-12.5);
+  expect(plain(showLitres(3.785411784, US))).toBe('1 US gal');
+  expect(plain(showLitres(4.54609, { ...US, volume: 'gal-imp' }))).toBe('1 imp gal');
+  expect(plain(showRain(25.4, US))).toBe('1 in');
+  expect(plain(showRain(25.4, METRIC))).toBe('25 mm');
+});
+
+test('a dose reads in the gardener’s own units', () => {
+  expect(plain(doseInWords({ litres: 2.2, everyDays: 2 }, METRIC))).toBe('2.2 L every 2 days');
+  expect(plain(doseInWords({ depthMm: 60, litres: 3 }, US))).toBe('2.4 in deep, 0.79 US gal');
+  expect(doseInWords(null, METRIC)).toBe('');
+});
+
+test('days: real ones only, over month and leap day, and told together', () => {
+  expect([isDay('2026-02-29'), isDay('2028-02-29'), isDay('2026-7-1'), isDay(3)]).toEqual([false, true, false, false]);
+  expect(addDays('2028-02-28', 2)).toBe('2028-03-01');
+  expect(daysBetween('2026-03-28', '2026-03-30')).toBe(2); // over the change of the clocks
+  expect(daysInWords(['2026-07-09', '2026-07-03', '2026-07-09'])).toBe('3 and 9 July');
+});
+
+test('minutes and litres turn into each other; feed labels turn into elements', () => {
+  expect(litresFromMinutes(30, 120, 2)).toBe(30);
+  expect(minutesForLitres(30, 120, 2)).toBe(30);
+  expect(ledger([{ n: 4, p2o5: 3, k2o: 8, grams: 100 }])).toEqual({
+    nG: 4,
+    pG: expect.closeTo(1.309, 3),
+    kG: expect.closeTo(6.641, 3),
+  });
+});
+
+test('an all-clear clears what was seen before, and nothing seen after it', () => {
+  const seen = observationsOf([
+    { date: '2026-07-10', allClear: false, signs: [{ sign: 'pest-aphids', present: true }] },
+    { date: '2026-07-14', allClear: true, signs: [] },
+    { date: '2026-07-15', allClear: false, signs: [{ sign: 'fruit-burst', present: true }] },
+  ]);
+  expect(seen.map((o) => [o.date, o.sign, o.present])).toEqual([
+    ['2026-07-10', 'pest-aphids', true],
+    ['2026-07-14', 'pest-aphids', false],
+    ['2026-07-15', 'fruit-burst', true],
+  ]);
+});

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+/** The real page in Debian's Chromium, against a server that is already running at BASE_URL. */
+export default defineConfig({
+  testDir: './tests',
+  outputDir: '../test-results',
+  workers: 1,
+  fullyParallel: false,
+  timeout: 150_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    actionTimeout: 15_000,
+    baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:3210',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/Rome',
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

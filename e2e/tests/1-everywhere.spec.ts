@@ -1,0 +1,105 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { DEMO, noSideways, signIn } from './helpers.js';
+
+/** Every main view of the demo garden: as it must be for everybody, on a phone and at the desk, by day and by night. */
+
+async function views(page: Page): Promise<[string, string][]> {
+  const garden = new URL(page.url()).pathname;
+  const hrefOf = async (name: string) => (await page.getByRole('link', { name }).first().getAttribute('href'))!;
+  const sick = await hrefOf('Junction Bell');
+  const bed = (await page.getByRole('link', { name: 'Change Wall bed' }).getAttribute('href'))!;
+  return [
+    ['garden', garden],
+    ['a day of the garden', `${garden}?day=2026-07-14`],
+    ['plant with a finding', sick],
+    ['looking it over', `${sick}/look?part=fruit`],
+    ['change a plant', `${sick}/edit`],
+    ['change a place', bed],
+    ['settings', `${garden}/settings`],
+  ];
+}
+
+for (const [where, width, height] of [
+  ['desk', 1280, 800],
+  ['phone', 390, 844],
+] as const)
+  for (const colorScheme of ['light', 'dark'] as const)
+    test(`no view has an accessibility violation or runs sideways: ${where}, ${colorScheme}`, async ({ browser }) => {
+      const context = await browser.newContext({ viewport: { width, height }, colorScheme });
+      const page = await context.newPage();
+      const problems: string[] = [];
+      page.on('pageerror', (e) => problems.push(e.message));
+      await page.goto('/sign-in');
+      const check = async (name: string) => {
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+        await noSideways(page);
+      };
+      await check('sign-in');
+      await signIn(page, DEMO);
+      // colours are the same on phone and desk: each theme sees every view once, the rest only the busiest
+      const all = await views(page);
+      const shown = (where === 'desk') === (colorScheme === 'light') ? all : all.slice(0, 4);
+      for (const [name, path] of shown) {
+        await page.goto(path);
+        await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+        await page.waitForLoadState('networkidle');
+        await check(name);
+      }
+      expect(problems).toEqual([]);
+      await context.close();
+    });
+
+test('at 360 px nothing runs sideways and every control can be touched with a thumb', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 360, height: 740 } });
+  const page = await context.newPage();
+  await signIn(page, DEMO);
+  for (const [name, path] of await views(page)) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    await noSideways(page);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('main button, main a[class*="min-h"], nav a, nav button')]
+        .map((e) => ({ text: e.getAttribute('aria-label') ?? e.textContent, box: e.getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 0 && (box.height < 43.5 || box.width < 43.5))
+        .map(({ text, box }) => `${text} ${Math.round(box.width)}×${Math.round(box.height)}`),
+    );
+    expect([name, small]).toEqual([name, []]);
+  }
+  await context.close();
+});
+
+test('with the keyboard alone: sign in, choose a day, open a plant, record a sign', async ({ page }) => {
+  await page.goto('/sign-in');
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 140; i++) {
+      await page.keyboard.press('Tab');
+      const here = await page.evaluate(
+        () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+      );
+      if (name.test(here)) return;
+    }
+    throw new Error(`the tab key never reached ${name}`);
+  };
+  await page.getByLabel('E-mail').focus();
+  await page.keyboard.type(DEMO.email);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(DEMO.password);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await tabTo(/Tuesday 14 July/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Tuesday 14 July' })).toBeVisible();
+  await tabTo(/Down Line/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Down Line' })).toBeVisible();
+  await tabTo(/^Growing tip/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Growing tip' })).toBeVisible();
+  await tabTo(/^Soft small insects in clusters/);
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Kept:')).toBeHidden();
+});

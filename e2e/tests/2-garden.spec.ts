@@ -1,0 +1,157 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { ownGarden, signIn } from './helpers.js';
+
+test('from an empty garden: a bed and plants are added, told what is wrong with them, ordered, recorded in, and retired', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  await signIn(page, own.who);
+  await expect(page.getByText('No bed or pot yet')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Add a bed or pots' }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Name must not be empty')).toBeVisible();
+  await page.getByLabel('Name').fill('Long bed');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('a bed needs its length and width')).toBeVisible();
+  await page.getByLabel('Length (m)').fill('3');
+  await page.getByLabel('Width (m)').fill('0.8');
+  await page.getByLabel('Flow for the whole place (L an hour)').fill('120');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('heading', { name: 'Long bed' })).toBeVisible();
+
+  for (const name of ['First cordon', 'Second cordon']) {
+    await page.getByRole('link', { name: 'Change Long bed' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Long bed' })).toBeVisible();
+    await page.getByRole('link', { name: 'Add a plant' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'A new plant' })).toBeVisible();
+    await page.getByLabel('Name').fill(name);
+    await page.getByLabel('Habit').selectOption('indeterminate');
+    await page.getByLabel('Planted out').fill('2026-05-20');
+    await page.getByLabel('Stage').selectOption('fruiting');
+    await page.getByLabel('Height (cm)').fill('140');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
+  }
+
+  await test.step('a watering of the whole bed is two touches, and can be undone', async () => {
+    await page.getByRole('button', { name: 'Water Long bed' }).click();
+    await page.getByRole('button', { name: 'Watered today' }).click();
+    await expect(page.getByText(/^Long bed: .* for each plant\.$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('link', { name: 'Change Long bed' }).click();
+    await expect(page.getByText('Nothing yet.')).toBeVisible();
+  });
+
+  await test.step('the walking order is changed with the keyboard, and by dragging', async () => {
+    const plants = page.getByRole('button', { name: /^Move / });
+    await expect(plants).toHaveText(['First cordon', 'Second cordon']);
+    await page.getByRole('button', { name: 'Move First cordon' }).focus();
+    await page.keyboard.press('Space');
+    await expect(page.getByText('Lifted First cordon.')).toBeAttached();
+    await page.keyboard.press('ArrowDown');
+    await expect(page.getByText('First cordon is over Second cordon.')).toBeAttached();
+    await page.keyboard.press('Space');
+    await expect(plants).toHaveText(['Second cordon', 'First cordon']);
+    await page.reload();
+    await expect(plants).toHaveText(['Second cordon', 'First cordon']);
+    const from = (await plants.nth(1).boundingBox())!;
+    const to = (await plants.nth(0).boundingBox())!;
+    await page.mouse.move(from.x + 60, from.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 60, from.y, { steps: 4 });
+    await page.mouse.move(to.x + 60, to.y - 4, { steps: 8 });
+    await page.mouse.up();
+    await expect(plants).toHaveText(['First cordon', 'Second cordon']);
+  });
+
+  await test.step('minutes count where the flow is known; a record is corrected, deleted and taken back', async () => {
+    await page.getByRole('link', { name: 'Own garden' }).click();
+    await page.getByRole('button', { name: 'Record something done at Long bed' }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByRole('button', { name: 'Water' }).click();
+    await sheet.getByRole('button', { name: 'Record it' }).click();
+    await expect(sheet.getByText(/litres \(or give minutes instead\)/)).toBeVisible();
+    await sheet.getByLabel('or how long it ran (minutes)').fill('30');
+    await sheet.getByLabel('Day').fill('2026-07-17');
+    await sheet.getByRole('button', { name: 'Record it' }).click();
+    await expect(sheet).toBeHidden();
+    await page.getByRole('link', { name: /First cordon/ }).click();
+    await page.getByRole('button', { name: /Watered for 30 minutes/ }).click();
+    await sheet.getByLabel('or how long it ran (minutes)').fill('20');
+    await sheet.getByRole('button', { name: 'Save the correction' }).click();
+    await expect(page.getByRole('button', { name: /Watered for 20 minutes/ })).toBeVisible();
+    await page.getByRole('button', { name: /Watered for 20 minutes/ }).click();
+    await sheet.getByRole('button', { name: 'Delete' }).click();
+    await expect(page.getByRole('button', { name: /Watered for/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: /Watered for 20 minutes/ })).toBeVisible();
+  });
+
+  await test.step('all clear is one touch; a plant is retired and called back', async () => {
+    await page.getByRole('link', { name: 'Own garden' }).click();
+    await page.getByRole('button', { name: 'First cordon: all clear' }).click();
+    await expect(page.getByText('looked at today')).toBeVisible();
+    await page.getByRole('link', { name: /Second cordon/ }).click();
+    await page.getByRole('link', { name: 'Change' }).click();
+    await page.getByRole('button', { name: 'Retire this plant' }).click();
+    await expect(page.getByRole('link', { name: /Second cordon/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('link', { name: /Second cordon/ })).toBeVisible();
+  });
+});
+
+test('a gardener with Fahrenheit, gallons and inches sees and types nothing else', async ({ page }) => {
+  const own = await ownGarden(page, { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
+  const tub = randomUUID();
+  await own.put('/places', {
+    id: tub,
+    name: 'Tub',
+    kind: 'container',
+    texture: 'potting-mix',
+    volumeL: 37.85411784,
+  });
+  await own.put('/plants', {
+    id: randomUUID(),
+    placeId: tub,
+    name: 'Tub pepper',
+    crop: 'pepper',
+    transplantedOn: '2026-05-20',
+    heightM: 0.508,
+    stage: 'fruiting',
+  });
+  await signIn(page, own.who);
+  await expect(page.getByText('10 US gal')).toBeVisible();
+  await expect(page.getByRole('button', { name: /Saturday 18 July, today, \d+ °F to \d+ °F/ })).toBeVisible();
+  await page.getByRole('link', { name: /Tub pepper/ }).click();
+  await expect(page.getByText('20 in tall')).toBeVisible();
+  await page.getByRole('button', { name: 'Water', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Water' }).click();
+  await page.getByRole('dialog').getByLabel('For each plant (US gal)').fill('0.5');
+  await page.getByRole('dialog').getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByRole('button', { name: /Watered, 0.5 US gal a plant/ })).toBeVisible();
+  await expect(page.locator('main')).not.toContainText(/\d (L|°C|cm|mm)\b/);
+});
+
+test('the station is down: the page says so and goes on; a gauge of one’s own counts', async ({ page }) => {
+  const own = await ownGarden(page);
+  await signIn(page, own.who);
+  const station = process.env.STATION_URL!;
+  await page.request.post(`${station}/fault?down=true`);
+  try {
+    await page.getByRole('link', { name: 'Settings' }).click();
+    await page.getByRole('button', { name: 'Fetch now' }).click();
+    await expect(page.getByText('The station does not answer: the station answered 503')).toBeVisible();
+    await expect(page.getByText(/newest day it gave is 2026-07-18/)).toBeVisible();
+  } finally {
+    await page.request.post(`${station}/fault?down=false`);
+  }
+  await page.getByRole('button', { name: 'Fetch now' }).click();
+  await expect(page.getByText('The station does not answer')).toBeHidden();
+  await page.getByRole('link', { name: 'Own garden' }).click();
+  await page.getByRole('button', { name: /Friday 17 July/ }).click();
+  await page.getByLabel('Your rain gauge (mm)').fill('12');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('12 mm in your own gauge')).toBeVisible();
+});

@@ -1,0 +1,78 @@
+import { expect, test } from '@playwright/test';
+import { DEMO, signIn } from './helpers.js';
+
+test('the pot with black ends: seen, explained, taken on, watered, asked again, and it worked', async ({ page }) => {
+  await signIn(page, DEMO);
+
+  await test.step('the garden as it lies: the pot is dry and marked', async () => {
+    await expect(page.getByRole('heading', { name: 'Clay pots' })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Sleeper Paste.*Dry/ })).toBeVisible();
+    await expect(page.getByText(/Old leaves finishing: harmless/)).toBeVisible();
+    await page.getByRole('link', { name: /Sleeper Paste/ }).click();
+    await expect(page.getByText('Nothing has been reported.')).toBeVisible();
+  });
+
+  await test.step('she touches the fruit, the dark patch, counts 5 of 12, and no insects', async () => {
+    await page.getByRole('button', { name: 'Fruit', exact: true }).click();
+    await page.getByRole('button', { name: 'Dark patch at the bottom', exact: true }).click();
+    await page.getByLabel('Dark patch at the bottom: how many', { exact: true }).fill('5');
+    await page.getByLabel('Dark patch at the bottom: of how many', { exact: true }).fill('12');
+    await page.getByRole('button', { name: 'No insects found' }).click();
+    await expect(page.getByText('Kept: 2 seen')).toBeVisible();
+    await page.getByRole('link', { name: 'What is it?' }).click();
+  });
+
+  await test.step('what it is, why here, how sure, what else, what to do', async () => {
+    await expect(page.getByRole('heading', { name: /Blossom end rot, (very likely|almost certain)/ })).toBeVisible();
+    const finding = page.getByRole('region', { name: 'Finding' });
+    const water = finding.getByRole('button', {
+      name: /Water that swung between dry and full: the pot ran dry by .* and was filled up again on/,
+    });
+    await expect(water).toBeVisible();
+    await expect(finding.getByText(/sunscald patch is pale and papery/)).toBeVisible();
+    await expect(finding.getByRole('img', { name: /How sure/ })).toBeVisible();
+    const strands = page.getByRole('figure', { name: /Strands/ });
+    await water.click();
+    // the days on which it ran dry and was flooded are lit across the strands, and only some days are
+    const lit = strands.locator('[data-lit]');
+    expect(await lit.count()).toBeGreaterThanOrEqual(4);
+    expect(await lit.count()).toBeLessThan(20);
+    const todo = page.getByRole('region', { name: /What to do/ });
+    await expect(todo.getByText(/Water evenly: \d+(\.\d+)?\sL every (day|\d days)/)).toBeVisible();
+    await expect(todo.getByText(/fruit that set after the change has clean ends/)).toBeVisible();
+    await expect(todo.getByText(/No calcium sprays/)).toBeVisible();
+    await expect(todo.getByText(/1 August/)).toBeVisible();
+    await todo.getByRole('button', { name: 'I will do this' }).click();
+    await expect(todo.getByText(/Taken on 18 July/)).toBeVisible();
+  });
+
+  await test.step('the tasks stand in Today; she ticks the watering', async () => {
+    await page.getByRole('link', { name: 'Garden', exact: true }).click();
+    const today = page.getByRole('region', { name: 'Today' });
+    await expect(today.getByText(/Pick the damaged fruit: 5 fruit/)).toBeVisible();
+    await today.getByRole('button', { name: /Done: Water evenly/ }).click();
+    await expect(page.getByText('Done: Water evenly.')).toBeVisible();
+    await expect(today.getByRole('button', { name: /Done: Water evenly/ })).toBeHidden();
+    await expect(page.getByRole('link', { name: /Sleeper Paste/ })).not.toContainText('Dry');
+    await today.getByRole('button', { name: /Not today: Pick the damaged fruit/ }).click();
+    await expect(today.getByText(/Pick the damaged fruit/)).toBeHidden();
+  });
+
+  await test.step('two weeks later the app asks; she says it worked; the trouble is closed with its outcome', async () => {
+    await page.getByRole('link', { name: 'Settings' }).click();
+    for (const day of ['25 July', '1 August']) {
+      await page.getByRole('button', { name: 'One week' }).click();
+      await expect(page.getByText(`This garden stands still on ${day}.`)).toBeVisible();
+      await expect(page.getByRole('button', { name: 'One week' })).toBeEnabled();
+    }
+    await page.getByRole('link', { name: 'Garden', exact: true }).click();
+    await page.getByRole('link', { name: 'Look again: Sleeper Paste' }).click();
+    await expect(page.getByRole('heading', { name: 'Did it help?' })).toBeVisible();
+    await page.getByRole('button', { name: 'It worked' }).click();
+    await expect(page.getByText('Earlier here: blossom end rot, closed 1 August: it worked.')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Did it help?' })).toBeHidden();
+    await expect(page.getByText('Nothing has been reported.')).toBeVisible();
+    await page.getByRole('link', { name: 'Garden', exact: true }).click();
+    await expect(page.getByRole('link', { name: 'Look again: Sleeper Paste' })).toBeHidden();
+  });
+});

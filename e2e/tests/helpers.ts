@@ -1,0 +1,62 @@
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+
+export const DEMO = { email: 'ann@halt.example', password: 'beside the old line' };
+export const TODAY = '2026-07-18';
+
+export async function signIn(page: Page, who: { email: string; password: string }): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(who.email);
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+}
+
+const must = async (request: APIRequestContext, method: 'put' | 'post', path: string, data: object): Promise<void> => {
+  const answer = await request[method](path, { data });
+  expect(answer.ok(), `${path}: ${await answer.text()}`).toBe(true);
+};
+
+export interface Own {
+  who: { email: string; password: string };
+  garden: string;
+  put: (path: string, data: object) => Promise<void>;
+  post: (path: string, data?: object) => Promise<void>;
+}
+
+/** A gardener of our own with an empty garden that stands on 18 July; later tests are not disturbed. */
+export async function ownGarden(page: Page, units: object = {}): Promise<Own> {
+  const who = { email: `${randomUUID()}@halt.example`, password: 'under the signal box' };
+  const garden = randomUUID();
+  const { request } = page;
+  await must(request, 'post', '/api/accounts', { ...who, name: 'Bo' });
+  await must(request, 'put', '/api/gardens', {
+    id: garden,
+    name: 'Own garden',
+    latitude: 45.6,
+    longitude: 8.9,
+    elevationM: 180,
+    lastFrost: '04-18',
+    firstFrost: '10-28',
+    timeZone: 'Europe/Rome',
+    units: { temperature: 'C', volume: 'L', length: 'cm', mass: 'g', area: 'm2', ...units },
+    weekStart: 'monday',
+    dateForm: 'd MMMM',
+    pinnedDate: TODAY,
+  });
+  const at = (path: string) => `/api/gardens/${garden}${path}`;
+  const own: Own = {
+    who,
+    garden,
+    put: (p, d) => must(request, 'put', at(p), d),
+    post: (p, d = {}) => must(request, 'post', at(p), d),
+  };
+  await own.post('/weather/pull');
+  return own;
+}
+
+/** Nothing on the page may be wider than the page. */
+export async function noSideways(page: Page): Promise<void> {
+  const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(over).toBeLessThanOrEqual(0);
+}

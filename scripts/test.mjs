@@ -1,0 +1,84 @@
+// npm test: sets up what is missing, then checks everything on a throw-away database. The last line counts.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildAll, ROOT } from './lib/build.mjs';
+import { checkDisk, checkNode, DATA, ensureModules, ensurePackages } from './lib/machine.mjs';
+import { endWith, say } from './lib/say.mjs';
+import { loadDemo, startStack } from './lib/stack.mjs';
+
+const counts = { passed: 0, failed: 0 };
+const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+
+/** Runs a tool in the open; its exit code is one check. */
+function check(what, name, args, cwd = ROOT) {
+  say(`\n— ${what}`);
+  const ok = spawnSync(bin(name), args, { cwd, stdio: ['ignore', 'inherit', 'inherit'] }).status === 0;
+  counts[ok ? 'passed' : 'failed'] += 1;
+}
+
+/** Runs a test runner and adds up what it reports. A run that ends without a report is a failure. */
+function tests(what, name, args, env, report, read) {
+  say(`\n— ${what}`);
+  const done = spawnSync(bin(name), args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  const found = existsSync(report) ? read(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 1 };
+  counts.passed += found.passed;
+  counts.failed += found.failed;
+  if (done.status !== 0 && found.failed === 0) counts.failed += 1;
+}
+
+let stop = async () => {};
+let home;
+try {
+  checkNode();
+  checkDisk();
+  ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium' });
+  ensureModules();
+  buildAll(say);
+  mkdirSync(DATA, { recursive: true });
+  home = mkdtempSync(join(DATA, 'test-'));
+  delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
+  const stack = await startStack({ home, port: 0, tell: say });
+  stop = stack.stop;
+  process.once('SIGINT', () => void stop().finally(() => process.exit(130)));
+  say('Loading the demo garden …');
+  await loadDemo(stack.url, home);
+
+  check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
+  check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
+  check('Lint', 'eslint', ['.']);
+  check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+  const jestReport = join(home, 'jest.json');
+  tests(
+    'Core, contract, server and page (Jest)',
+    'jest',
+    ['--maxWorkers=2', '--json', `--outputFile=${jestReport}`],
+    { TEST_DATABASE_URL: stack.databaseUrl },
+    jestReport,
+    (r) => ({
+      passed: r.numPassedTests,
+      failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
+    }),
+  );
+  const browserReport = join(home, 'browser.json');
+  tests(
+    'The real page (Playwright)',
+    'playwright',
+    ['test', '--config', 'e2e/playwright.config.ts'],
+    { BASE_URL: stack.url, STATION_URL: stack.stationUrl, PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
+    browserReport,
+    (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
+  );
+} catch (error) {
+  endWith(error);
+  counts.failed += 1;
+} finally {
+  await stop();
+  if (home) rmSync(home, { recursive: true, force: true });
+}
+if (counts.failed > 0) process.exitCode = 1;
+say(`\n${counts.passed} passed, ${counts.failed} failed`);

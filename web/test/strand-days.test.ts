@@ -1,0 +1,53 @@
+import type { PlantView } from '@candid-leaf/contract';
+import { addDays, parseCase, reportOn } from '@candid-leaf/core';
+import { strandDays } from '../src/parts/strands/strand-days';
+
+const TODAY = '2026-07-18';
+const weather = Array.from({ length: 30 }, (_, i) => ({
+  date: addDays(TODAY, i - 29),
+  tMinC: 15,
+  tMaxC: 28,
+  rainMm: i === 20 ? 8 : 0,
+}));
+const caseFile = parseCase({
+  format: 'candid-leaf-case',
+  version: 1,
+  asOf: TODAY,
+  garden: { latitude: 45, longitude: 9, elevationM: 100 },
+  place: { kind: 'container', texture: 'potting-mix', volumeL: 14 },
+  plant: { crop: 'tomato', stage: 'fruiting', transplantedOn: '2026-05-10', heightM: 1 },
+  records: {
+    weather,
+    watering: [
+      { date: addDays(TODAY, -4), litres: 3 },
+      { date: addDays(TODAY, -4), litres: 2 },
+    ],
+    feeding: [{ date: addDays(TODAY, -2), n: 4, p2o5: 4, k2o: 8, grams: 25 }],
+  },
+  observations: [],
+});
+const view = {
+  garden: { today: TODAY },
+  caseFile,
+  report: reportOn(caseFile),
+  forecast: [],
+  records: [],
+} as unknown as PlantView;
+
+test('one entry a day, four weeks back to a week ahead, with what was given added up', () => {
+  const days = strandDays(view);
+  expect(days).toHaveLength(35);
+  expect([days[0]!.day, days.at(-1)!.day]).toEqual([addDays(TODAY, -27), addDays(TODAY, 7)]);
+  expect(days.find((d) => d.day === addDays(TODAY, -4))!.wateredL).toBe(5);
+  expect(days.find((d) => d.day === addDays(TODAY, -2))!.nitrogenG).toBeCloseTo(1);
+  expect(days.find((d) => d.rainMm > 0)!.day).toBe(addDays(TODAY, -9));
+});
+
+test('what is known and what is expected are apart, and meet on today', () => {
+  const days = strandDays(view);
+  const today = days.find((d) => d.day === TODAY)!;
+  expect(today.left).toBe(today.leftAhead);
+  expect(days.filter((d) => d.left !== null && d.day > TODAY)).toEqual([]);
+  expect(days.filter((d) => d.leftAhead !== null && d.day < TODAY)).toEqual([]);
+  expect(days.at(-1)!.leftAhead).toBeLessThanOrEqual(today.left!);
+});
