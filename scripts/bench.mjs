@@ -1,10 +1,10 @@
 // npm run bench: how fast it is, in numbers. Nothing here passes or fails; the aims stand beside the figures.
-import { mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { readFileSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { gzipSync } from 'node:zlib';
 import { buildAll, ROOT } from './lib/build.mjs';
-import { DATA, ensureModules } from './lib/machine.mjs';
+import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
 
@@ -66,8 +66,7 @@ try {
   row(`The same with ${many.observations.length} findings`, await timed(100, () => core.reportOn(many)), 'under 30');
   row('Its water balance alone', await timed(300, () => core.waterBalance(parsed)), '');
 
-  mkdirSync(DATA, { recursive: true });
-  home = mkdtempSync(join(DATA, 'bench-'));
+  home = throwAwayFolder('bench');
   delete process.env.DATABASE_URL;
   const stack = await startStack({ home, port: 0 });
   stop = stack.stop;

@@ -1,9 +1,9 @@
 // npm test: sets up what is missing, then checks everything on a throw-away database. The last line counts.
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, ROOT } from './lib/build.mjs';
-import { checkDisk, checkNode, DATA, ensureModules, ensurePackages } from './lib/machine.mjs';
+import { checkDisk, checkNode, ensureModules, ensurePackages, throwAwayFolder } from './lib/machine.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
 
@@ -39,8 +39,7 @@ try {
   ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium' });
   ensureModules();
   buildAll(say);
-  mkdirSync(DATA, { recursive: true });
-  home = mkdtempSync(join(DATA, 'test-'));
+  home = throwAwayFolder('test');
   delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
   const stack = await startStack({ home, port: 0, tell: say });
   stop = stack.stop;

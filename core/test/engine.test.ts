@@ -12,7 +12,7 @@ function bruteForce(
   for (let mask = 0; mask < 2 ** causes.length; mask++) {
     const set = causes.flatMap((_, i) => (mask & (1 << i) ? [i] : []));
     if (set.length > 3) continue;
-    const silent = (sign: number) => set.reduce((q, i) => q * (1 - (causes[i]!.chances.get(sign) ?? 0)), 1);
+    const silent = (sign: number) => set.reduce((q, i) => q * (1 - causes[i]!.chances[sign]!), 1);
     let w = set.reduce((x, i) => x * causes[i]!.odds, 1);
     for (const sign of f.present) w *= 1 - (1 - leaks[sign]!) * silent(sign);
     for (const sign of f.absent) w *= silent(sign);
@@ -23,6 +23,12 @@ function bruteForce(
 }
 
 const SIGNS = 6;
+/** One sign more than the findings name, for a sign of a cause's own. */
+const chancesOf = (list: readonly (readonly [number, number])[]): Float64Array => {
+  const chances = new Float64Array(SIGNS + 1);
+  for (const [sign, chance] of list) chances[sign] = chance;
+  return chances;
+};
 const cause = fc.record({
   odds: fc.double({ min: 0.001, max: 2, noNaN: true }),
   chances: fc
@@ -30,7 +36,7 @@ const cause = fc.record({
       selector: ([s]) => s,
       maxLength: 4,
     })
-    .map((list) => new Map(list)),
+    .map((list) => chancesOf(list)),
 });
 const network = fc.array(cause, { minLength: 1, maxLength: 8 });
 const leaks = Array.from({ length: SIGNS }, (_, i) => [0.001, 0.005, 0.02, 0.05, 0.02, 0.005][i]!);
@@ -59,7 +65,7 @@ test('a sign that only one disorder can cause never lowers it, and its absence n
       const i = which % causes.length;
       const own = SIGNS; // one more sign, known to cause i alone
       const withOwn = causes.map((c, k) =>
-        k === i ? { ...c, chances: new Map([...c.chances, [own, chance] as const]) } : c,
+        k === i ? { ...c, chances: Float64Array.from(c.chances, (x, sign) => (sign === own ? chance : x)) } : c,
       );
       const p = (g: Findings) => posterior(withOwn, [...leaks, 0.01], g).marginals[i]!;
       expect(p({ ...f, present: [...f.present, own] })).toBeGreaterThanOrEqual(p(f) - 1e-12);

@@ -3,7 +3,6 @@ import {
   addDays,
   availableShare,
   evenness,
-  nextWatering,
   reportOn,
   SOILS,
   waterBalance,
@@ -189,7 +188,7 @@ test('the next watering is earlier in a pot than in the ground, and counts on li
     records: { watering: [{ date: ASOF, litres: 5 }] },
   });
   const bed = aCase({ records: { watering: [{ date: addDays(ASOF, -3), litres: 25 }] } });
-  expect(nextWatering(pot).next!.date < nextWatering(bed).next!.date).toBe(true);
+  expect(reportOn(pot).water.nextWatering!.date < reportOn(bed).water.nextWatering!.date).toBe(true);
   const rain = (rainChancePct: number) =>
     Array.from({ length: 7 }, (_, i) => ({
       date: addDays(ASOF, i + 1),
@@ -198,8 +197,8 @@ test('the next watering is earlier in a pot than in the ground, and counts on li
       rainMm: 20,
       rainChancePct,
     }));
-  expect(nextWatering(bed, rain(90)).next).toBeNull();
-  expect(nextWatering(bed, rain(20)).next).not.toBeNull();
+  expect(reportOn(bed, rain(90)).water.nextWatering).toBeNull();
+  expect(reportOn(bed, rain(20)).water.nextWatering).not.toBeNull();
 });
 
 test('no weather: no balance, and the report says what is missing', () => {

@@ -1,7 +1,7 @@
 // What the machine must have: Node.js, a few Debian packages, room on the disk, the npm packages.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT } from './build.mjs';
 import { Plain, say } from './say.mjs';
@@ -27,6 +27,14 @@ export function checkDisk(needMb = NEEDED_MB) {
 
 const has = (program) => spawnSync('sh', ['-c', `command -v ${program}`]).status === 0;
 export const isRoot = () => process.getuid?.() === 0;
+
+/** A folder for one run only, which the database's own user may enter. */
+export function throwAwayFolder(name) {
+  mkdirSync(DATA, { recursive: true });
+  const folder = mkdtempSync(join(DATA, `${name}-`));
+  chmodSync(folder, 0o755);
+  return folder;
+}
 
 /** Installs missing Debian packages; `wanted` maps a program to the package that brings it. */
 export function ensurePackages(wanted) {

@@ -8,7 +8,7 @@ import { headline } from '../diagnosis/telling.js';
 import type { SignCode } from '../diagnosis/vocabulary/signs.js';
 import type { BalanceDay } from '../water/balance.js';
 import { evenness, FRUIT_WINDOW_DAYS } from '../water/evenness.js';
-import { nextWatering, type ForecastWeather, type NextWatering } from '../water/next-watering.js';
+import type { ForecastWeather, NextWatering } from '../water/next-watering.js';
 import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
 import type { CaseFile } from './case-file.js';
 
@@ -53,19 +53,16 @@ function rounded(day: BalanceDay): BalanceDay {
   return out;
 }
 
-export function waterReport(
-  c: CaseFile,
-  daily: readonly BalanceDay[],
-  method: EtoMethod | null,
-  forecast: readonly ForecastWeather[],
-): WaterReport {
+function waterReport(s: Story): WaterReport {
+  const { c } = s;
+  const daily = s.balance.days;
   const last = daily.at(-1);
-  const { next, ahead } = nextWatering(c, forecast);
+  const { next, ahead } = s.upcoming;
   const even = evenness(daily.slice(-FRUIT_WINDOW_DAYS));
   const report: WaterReport = {
     tawMm: last ? round(last.tawMm, 1) : null,
     rawMm: last ? round(last.rawMm, 1) : null,
-    etoMethod: method,
+    etoMethod: s.balance.etoMethod,
     daily: daily.map(rounded),
     evenness: even === null ? null : round(even, 2),
     ahead: ahead.map((d) => ({ date: d.date, fractionAvailable: round(d.fractionAvailable, 3) })),
@@ -105,9 +102,9 @@ function notKnown(s: Story, list: readonly Diagnosis[], asks: readonly string[])
  * @param forecast days after `asOf`, if any are known; without them the coming week is taken to be like the last
  */
 export function reportOn(c: CaseFile, forecast: readonly ForecastWeather[] = []): Report {
-  const s = storyOf(c);
+  const s = storyOf(c, forecast);
   const result = diagnose(s);
-  const { remedies, withheld } = chooseRemedies(s, result, forecast);
+  const { remedies, withheld } = chooseRemedies(s, result);
   const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);
   const asks = likely.flatMap((d) =>
     result.all.find((x) => x.row.code === d.disorder)!.unknown.map((u) => u.verdict.ask),
@@ -117,7 +114,7 @@ export function reportOn(c: CaseFile, forecast: readonly ForecastWeather[] = [])
     version: 1,
     asOf: c.asOf,
     headline: headline(result.list),
-    water: waterReport(c, s.balance.days, s.balance.etoMethod, forecast),
+    water: waterReport(s),
     diagnosis: result.list,
     nextChecks: nextChecks(s, result),
     remedies,

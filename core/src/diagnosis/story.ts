@@ -2,6 +2,7 @@ import type { CaseFile, Observation } from '../casefile/case-file.js';
 import type { WeatherRecord } from '../casefile/record-classes.js';
 import { addDays, type Day } from '../day.js';
 import { waterBalance, type Balance, type BalanceDay } from '../water/balance.js';
+import { expectedWeather, upcomingFrom, type ForecastWeather, type Upcoming } from '../water/next-watering.js';
 import { impliedAbsent, type SignCode } from './vocabulary/signs.js';
 
 /**
@@ -15,6 +16,8 @@ export interface Story {
   readonly absent: ReadonlySet<SignCode>;
   /** the newest observation of a sign */
   readonly seen: ReadonlyMap<SignCode, Observation>;
+  /** the next watering, and the coming days without one */
+  readonly upcoming: Upcoming;
   /** balance days of the last `n` days, up to the day of the question */
   water(n: number): BalanceDay[];
   weather(n: number): WeatherRecord[];
@@ -25,11 +28,15 @@ export interface Story {
 /** Signs seen longer ago than this no longer speak for today. */
 const SIGNS_LAST_DAYS = 14;
 
-export function storyOf(c: CaseFile): Story {
-  const balance = waterBalance(c);
-  const since = (n: number): Day => addDays(c.asOf, 1 - n);
-  const recent = <T extends { date: Day }>(records: readonly T[], n: number): T[] =>
-    records.filter((r) => r.date >= since(n) && r.date <= c.asOf);
+export function storyOf(c: CaseFile, forecast: readonly ForecastWeather[] = []): Story {
+  // one run through the past and on through the expected days; the past is what rules read
+  const expected = expectedWeather(c, forecast);
+  const whole = waterBalance(c, expected.days);
+  const balance: Balance = { ...whole, days: whole.days.filter((d) => d.date <= c.asOf) };
+  const recent = <T extends { date: Day }>(records: readonly T[], n: number): T[] => {
+    const since = addDays(c.asOf, 1 - n);
+    return records.filter((r) => r.date >= since && r.date <= c.asOf);
+  };
 
   const seen = new Map<SignCode, Observation>();
   for (const o of recent(c.observations, SIGNS_LAST_DAYS)) {
@@ -50,6 +57,7 @@ export function storyOf(c: CaseFile): Story {
     absent,
     seen,
     recent,
+    upcoming: upcomingFrom(c, whole.days, expected.known),
     water: (n) => recent(balance.days, n),
     weather: (n) => recent(c.records.weather, n),
   };

@@ -1,7 +1,7 @@
 import type { CaseFile } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { addDays, dayWords, type Day } from '../day.js';
-import { waterBalance, type BalanceDay } from './balance.js';
+import type { BalanceDay } from './balance.js';
 
 export interface NextWatering {
   date: Day;
@@ -21,7 +21,10 @@ export interface ForecastWeather extends WeatherDay {
 }
 
 /** With no forecast the coming days are taken to be like the last seven, and dry. */
-function expectedWeather(c: CaseFile, forecast: readonly ForecastWeather[]): { days: WeatherDay[]; known: boolean } {
+export function expectedWeather(
+  c: CaseFile,
+  forecast: readonly ForecastWeather[],
+): { days: WeatherDay[]; known: boolean } {
   const ahead = forecast.filter((f) => f.date > c.asOf).slice(0, LOOK_AHEAD_DAYS);
   if (ahead.length > 0)
     return {
@@ -29,6 +32,7 @@ function expectedWeather(c: CaseFile, forecast: readonly ForecastWeather[]): { d
       known: true,
     };
   const last = c.records.weather.slice(-7);
+  if (last.length === 0) return { days: [], known: false };
   const mean = (key: 'tMinC' | 'tMaxC'): number => last.reduce((s, w) => s + w[key], 0) / last.length;
   return {
     days: Array.from({ length: LOOK_AHEAD_DAYS }, (_, i) => ({
@@ -53,36 +57,34 @@ export const refillLitres = (c: Pick<CaseFile, 'place'>, depletionMm: number, so
 
 const toTenth = (litres: number): number => Math.max(0.1, Math.round(litres * 10) / 10);
 
+export interface Upcoming {
+  /** null when there is no balance, or when a week passes without need */
+  next: NextWatering | null;
+  /** the coming days as they would go with no watering */
+  ahead: BalanceDay[];
+}
+
 /**
  * The first day on which the balance passes the limit, and how much then refills the root zone.
- * Null when there is no balance or a week passes without need.
+ * @param days a balance that runs on through the expected weather
+ * @param known whether that weather comes from a forecast
  */
-export function nextWatering(
-  c: CaseFile,
-  forecast: readonly ForecastWeather[] = [],
-): { next: NextWatering | null; ahead: BalanceDay[] } {
-  const expected = expectedWeather(c, forecast);
-  if (expected.days.length === 0 || c.records.weather.length === 0) return { next: null, ahead: [] };
-  const { days } = waterBalance(c, expected.days);
+export function upcomingFrom(c: CaseFile, days: readonly BalanceDay[], known: boolean): Upcoming {
   const today = days.findIndex((d) => d.date === c.asOf);
   if (today < 0) return { next: null, ahead: [] };
   const ahead = days.slice(today + 1);
-  // A pot that empties within a day must be watered before that day is over: the day before its limit is passed.
-  for (let i = today; i < days.length; i++) {
-    const day = days[i]!;
-    if (day.depletionMm < wateringLimitMm(c, day)) continue;
-    const percent = Math.round(day.fractionAvailable * 100);
-    const when = day.date === c.asOf ? 'now' : `by ${dayWords(day.date)}`;
-    return {
-      next: {
-        date: day.date,
-        litres: toTenth(refillLitres(c, day.depletionMm, day.soilM2)),
-        why: `${when} about ${percent} % of the water in reach is left${expected.known ? '' : ', if the days stay as they were'}`,
-      },
-      ahead,
-    };
-  }
-  return { next: null, ahead };
+  const day = days.slice(today).find((d) => d.depletionMm >= wateringLimitMm(c, d));
+  if (!day) return { next: null, ahead };
+  const percent = Math.round(day.fractionAvailable * 100);
+  const when = day.date === c.asOf ? 'now' : `by ${dayWords(day.date)}`;
+  return {
+    next: {
+      date: day.date,
+      litres: toTenth(refillLitres(c, day.depletionMm, day.soilM2)),
+      why: `${when} about ${percent} % of the water in reach is left${known ? '' : ', if the days stay as they were'}`,
+    },
+    ahead,
+  };
 }
 
 export interface Rhythm {

@@ -15,7 +15,11 @@ export const signIndex = (code: SignCode): number => SIGN_INDEX.get(code)!;
 export const LEAKS: readonly number[] = SIGNS.map((s) => s.leak);
 
 const CHANCES = new Map(
-  DISORDERS.map((d) => [d.code, new Map(d.signs.map(([sign, chance]) => [signIndex(sign), chance]))]),
+  DISORDERS.map((d) => {
+    const chances = new Float64Array(SIGNS.length);
+    for (const [sign, chance] of d.signs) chances[signIndex(sign)] = chance;
+    return [d.code, chances] as const;
+  }),
 );
 
 /** Something other than a sign that moved a disorder's prior. */

@@ -5,8 +5,8 @@
 export interface Cause {
   /** prior odds that the disorder is present */
   odds: number;
-  /** chance of each sign where this disorder is; signs not listed are never caused by it */
-  chances: ReadonlyMap<number, number>;
+  /** chance of each sign where this disorder is, by the sign's index; 0 where it never causes it */
+  chances: Float64Array;
 }
 
 export interface Findings {
@@ -31,13 +31,13 @@ export const MOST_TOGETHER = 3;
  * @param leaks chance of each sign for no listed reason
  */
 export function posterior(causes: readonly Cause[], leaks: readonly number[], findings: Findings): Posterior {
-  const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - (c.chances.get(sign) ?? 0)), c.odds));
-  const isLinked = causes.map((c) => findings.present.some((sign) => (c.chances.get(sign) ?? 0) > 0));
+  const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
+  const isLinked = causes.map((c) => findings.present.some((sign) => c.chances[sign]! > 0));
   const linked = causes.flatMap((_, i) => (isLinked[i] ? [i] : []));
   const free = causes.flatMap((_, i) => (isLinked[i] ? [] : [i]));
   const signs = findings.present;
   const n = signs.length;
-  const miss = linked.map((i) => signs.map((sign) => 1 - (causes[i]!.chances.get(sign) ?? 0)));
+  const miss = linked.map((i) => Float64Array.from(signs, (sign) => 1 - causes[i]!.chances[sign]!));
   const noLeak = signs.map((sign) => 1 - leaks[sign]!);
   const e = symmetricSums(free.map((i) => weight[i]!));
   const room = [e[0]!, e[0]! + e[1]!, e[0]! + e[1]! + e[2]!, e[0]! + e[1]! + e[2]! + e[3]!];

@@ -1,5 +1,4 @@
 import { addDays, type Day } from '../../day.js';
-import { nextWatering, type ForecastWeather } from '../../water/next-watering.js';
 import { CLEAR_FROM, type Diagnosis, type DiagnosisResult } from '../engine/diagnose.js';
 import { FACTS } from '../facts.js';
 import type { Story } from '../story.js';
@@ -32,11 +31,7 @@ export interface Withheld {
  * Remedies for every disorder that is clear, the leader's first; within one, by rung and then by the weight of the
  * driver they answer. Those that the setting speaks against are withheld with the reason.
  */
-export function chooseRemedies(
-  s: Story,
-  result: DiagnosisResult,
-  forecast: readonly ForecastWeather[],
-): { remedies: Remedy[]; withheld: Withheld[] } {
+export function chooseRemedies(s: Story, result: DiagnosisResult): { remedies: Remedy[]; withheld: Withheld[] } {
   const remedies: Remedy[] = [];
   const withheld: Withheld[] = [];
   const settled = result.list.filter((d) => d.probability >= CLEAR_FROM && d.explains.length > 0);
@@ -64,8 +59,8 @@ export function chooseRemedies(
         rung: r.rung,
         forDisorder: d.disorder,
         forDriver: driver?.driver ?? null,
-        when: r.when === 'next-watering' ? wateringDay(s, forecast) : dueOn(s, r.when),
-        dose: r.dose ? DOSES[r.dose](s, forecast) : null,
+        when: r.when === 'next-watering' ? wateringDay(s) : dueOn(s, r.when),
+        dose: r.dose ? DOSES[r.dose](s) : null,
         cautions: r.cautions.map((c) => CAUTIONS[c]),
         followUpOn: addDays(s.c.asOf, row.followUpDays),
         successIs: row.successIs,
@@ -82,5 +77,4 @@ const weightOf = (o: { driver: { weight: number } | undefined }): number => o.dr
 const answered = (link: RemedyLink, d: Diagnosis) => d.drivers.find((f) => link.drivers?.includes(f.driver));
 
 /** The next watering, tomorrow morning at the latest reckoning unless the balance says later. */
-const wateringDay = (s: Story, forecast: readonly ForecastWeather[]): Day =>
-  nextWatering(s.c, forecast).next?.date ?? addDays(s.c.asOf, 1);
+const wateringDay = (s: Story): Day => s.upcoming.next?.date ?? addDays(s.c.asOf, 1);

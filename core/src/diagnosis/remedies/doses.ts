@@ -1,6 +1,6 @@
 import { addDays } from '../../day.js';
 import { coveredM2, usualHeightM } from '../../water/crops.js';
-import { nextWatering, refillLitres, steadyRhythm, type ForecastWeather } from '../../water/next-watering.js';
+import { refillLitres, steadyRhythm } from '../../water/next-watering.js';
 import type { Story } from '../story.js';
 import type { DoseKind } from '../tables/remedies.js';
 
@@ -36,14 +36,14 @@ const cover = (s: Story): number => coveredM2(s.c.plant.crop, s.c.plant.heightM 
  * How much, for each kind of dose; null where the records do not allow a number (then the remedy says what to
  * record). Litres come from the balance, never from a habit.
  */
-export const DOSES: Record<DoseKind, (s: Story, forecast: readonly ForecastWeather[]) => Dose | null> = {
+export const DOSES: Record<DoseKind, (s: Story) => Dose | null> = {
   refill: (s) => {
     const day = today(s);
     return day ? { litres: Math.max(0.2, one(refillLitres(s.c, day.depletionMm, day.soilM2))) } : null;
   },
   rhythm: (s) => steadyRhythm(s.c, s.balance.days),
-  'hold-water': (s, forecast) => {
-    const { next, ahead } = nextWatering(s.c, forecast);
+  'hold-water': (s) => {
+    const { next, ahead } = s.upcoming;
     const days = next ? Math.max(1, ahead.findIndex((d) => d.date === next.date) + 1) : 7;
     return { waitDays: days };
   },
