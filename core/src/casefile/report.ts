@@ -10,6 +10,7 @@ import type { BalanceDay } from '../water/balance.js';
 import { evenness, FRUIT_WINDOW_DAYS } from '../water/evenness.js';
 import type { ForecastWeather, NextWatering } from '../water/next-watering.js';
 import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
+import { METRIC, type Units } from '../units/units.js';
 import type { CaseFile } from './case-file.js';
 
 export interface WaterReport {
@@ -99,10 +100,11 @@ function notKnown(s: Story, list: readonly Diagnosis[], asks: readonly string[])
 
 /**
  * The full report on one plant's case. Pure: the same case (and forecast) always gives the same report.
+ * Amounts are metric; `units` only words what is told.
  * @param forecast days after `asOf`, if any are known; without them the coming week is taken to be like the last
  */
-export function reportOn(c: CaseFile, forecast: readonly ForecastWeather[] = []): Report {
-  const s = storyOf(c, forecast);
+export function reportOn(c: CaseFile, forecast: readonly ForecastWeather[] = [], units: Units = METRIC): Report {
+  const s = storyOf(c, forecast, units);
   const result = diagnose(s);
   const { remedies, withheld } = chooseRemedies(s, result);
   const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);

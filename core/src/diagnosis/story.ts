@@ -3,6 +3,7 @@ import type { WeatherRecord } from '../casefile/record-classes.js';
 import { addDays, type Day } from '../day.js';
 import { waterBalance, type Balance, type BalanceDay } from '../water/balance.js';
 import { expectedWeather, upcomingFrom, type ForecastWeather, type Upcoming } from '../water/next-watering.js';
+import { METRIC, type Units } from '../units/units.js';
 import { impliedAbsent, type SignCode } from './vocabulary/signs.js';
 
 /**
@@ -11,6 +12,8 @@ import { impliedAbsent, type SignCode } from './vocabulary/signs.js';
  */
 export interface Story {
   readonly c: CaseFile;
+  /** the gardener's units, for what is told */
+  readonly units: Units;
   readonly balance: Balance;
   readonly present: ReadonlySet<SignCode>;
   readonly absent: ReadonlySet<SignCode>;
@@ -28,7 +31,7 @@ export interface Story {
 /** Signs seen longer ago than this no longer speak for today. */
 const SIGNS_LAST_DAYS = 14;
 
-export function storyOf(c: CaseFile, forecast: readonly ForecastWeather[] = []): Story {
+export function storyOf(c: CaseFile, forecast: readonly ForecastWeather[] = [], units: Units = METRIC): Story {
   // one run through the past and on through the expected days; the past is what rules read
   const expected = expectedWeather(c, forecast);
   const whole = waterBalance(c, expected.days);
@@ -52,6 +55,7 @@ export function storyOf(c: CaseFile, forecast: readonly ForecastWeather[] = []):
 
   return {
     c,
+    units,
     balance,
     present,
     absent,

@@ -32,7 +32,7 @@ export class InsightService {
     let insight = shelf.insights.get(plant.id);
     if (!insight) {
       const caseFile = caseOf(book, plant);
-      insight = { caseFile, report: reportOn(caseFile, forecastOf(book)) };
+      insight = { caseFile, report: reportOn(caseFile, forecastOf(book), book.garden.units) };
       shelf.insights.set(plant.id, insight);
     }
     return insight;

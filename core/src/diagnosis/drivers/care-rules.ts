@@ -1,11 +1,10 @@
 import { nitrogenGrams } from '../../care/feeding.js';
 import { dayWords, daysBetween, daysInWords } from '../../day.js';
+import { showGrams, showTemperature } from '../../units/units.js';
 import type { Story } from '../story.js';
 import { ABSENT, found, unknown, type Because, type RuleParams, type Verdict } from './verdict.js';
 
 /** Rules that read feeding, soil tests, cuts and sprays. */
-
-const grams = (g: number): string => `${Math.round(g * 10) / 10} g`;
 
 /** Days within which 3 g of nitrogen per plant is too much: 30 in a bed, 14 in a pot (handbook). */
 const nitrogenWindow = (s: Story): number => (s.c.place.kind === 'container' ? 14 : 30);
@@ -20,13 +19,13 @@ export function excessNitrogen(s: Story): Verdict {
     .map((f): Because => ({
       record: 'feeding',
       date: f.date,
-      text: `${grams(nitrogenGrams(f))} of nitrogen on ${dayWords(f.date)}`,
+      text: `${showGrams(nitrogenGrams(f), s.units)} of nitrogen on ${dayWords(f.date)}`,
     }));
   if (total > MOST_NITROGEN_G)
     return found(
       0.4 + total / 12,
       because,
-      `${grams(total)} of nitrogen in ${within} days, fed on ${daysInWords(because.map((b) => b.date))}; ${MOST_NITROGEN_G} g is plenty`,
+      `${showGrams(total, s.units)} of nitrogen in ${within} days, fed on ${daysInWords(because.map((b) => b.date))}; ${showGrams(MOST_NITROGEN_G, s.units)} is plenty`,
     );
   const bearing =
     s.c.plant.stage !== 'seedling' && s.c.plant.stage !== 'establishing' && s.c.plant.stage !== 'vegetative';
@@ -77,7 +76,7 @@ export function saltBuildup(s: Story): Verdict {
       fed.map((f): Because => ({
         record: 'feeding',
         date: f.date,
-        text: `${grams(f.grams)} of feed on ${dayWords(f.date)}`,
+        text: `${showGrams(f.grams, s.units)} of feed on ${dayWords(f.date)}`,
       })),
     );
   return ABSENT;
@@ -155,7 +154,7 @@ export function wrongSprayMix(s: Story, { within = 10, atC = 30 }: RuleParams): 
     .map(({ p, tMax }): Because => ({
       record: 'spray',
       date: p.date,
-      text: `${p.product} at ${Math.round(tMax!)} °C on ${dayWords(p.date)}`,
+      text: `${p.product} at ${showTemperature(tMax!, s.units)} on ${dayWords(p.date)}`,
     }));
   if (because.length > 0) return found(0.8, because);
   return s.present.has('after-spraying') && hot.length === 0

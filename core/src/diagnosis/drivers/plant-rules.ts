@@ -1,5 +1,6 @@
 import { dayWords, daysBetween } from '../../day.js';
 import { isCovered } from '../../plant.js';
+import { showCm } from '../../units/units.js';
 import { spellOn } from '../../water/balance.js';
 import type { SignCode } from '../vocabulary/signs.js';
 import type { Story } from '../story.js';
@@ -47,7 +48,7 @@ export function crowding(s: Story): Verdict {
       {
         record: 'plant',
         date: asOf,
-        text: `${Math.round(plant.spacingM * 100)} cm apart; ${advised * 100} cm is advised`,
+        text: `${showCm(plant.spacingM * 100, s.units)} apart; ${showCm(advised * 100, s.units)} is advised`,
       },
     ]);
   return bySign(s, ['plant-dense'], 'so bushy that light and air do not get in', 0.5);
@@ -63,7 +64,7 @@ export function leavesNearSoil(s: Story): Verdict {
       {
         record: 'pruning',
         date: asOf,
-        text: `no low leaf was cut on a plant ${Math.round((plant.heightM ?? 0) * 100)} cm tall`,
+        text: `no low leaf was cut on a plant ${showCm((plant.heightM ?? 0) * 100, s.units)} tall`,
       },
     ]);
   return ABSENT;
@@ -87,7 +88,7 @@ export function smallPlant(s: Story): Verdict {
   const least = crop === 'tomato' ? 0.5 : 0.3;
   if (heightM == null) return bySign(s, ['plant-stunted'], 'much smaller than it should be', 0.5);
   return heightM < least
-    ? found(0.5, [{ record: 'plant', date: s.c.asOf, text: `${Math.round(heightM * 100)} cm tall` }])
+    ? found(0.5, [{ record: 'plant', date: s.c.asOf, text: `${showCm(heightM * 100, s.units)} tall` }])
     : ABSENT;
 }
 

@@ -1,6 +1,7 @@
 import { dayWords, daysInWords, type Day } from '../../day.js';
 import type { BalanceDay } from '../../water/balance.js';
 import { swings } from '../../water/evenness.js';
+import { showLitres, showRain } from '../../units/units.js';
 import { SLOW_PERCOLATION_MM_H } from '../../water/soils.js';
 import type { Story } from '../story.js';
 import { ABSENT, found, unknown, type Because, type RuleParams, type Verdict } from './verdict.js';
@@ -59,7 +60,11 @@ export function unevenWatering(s: Story, { within = 21 }: RuleParams): Verdict {
   const floods = big.map((w) => {
     const given = s.c.records.watering.find((r) => r.date === w.high.date);
     return given
-      ? ({ record: 'watering', date: w.high.date, text: `${given.litres} L at once filled it` } as Because)
+      ? ({
+          record: 'watering',
+          date: w.high.date,
+          text: `${showLitres(given.litres, s.units)} at once filled it`,
+        } as Because)
       : modelled(w.high, `full again, ${percent(w.high)}`);
   });
   const lows = big.map((w) => w.low);
@@ -83,9 +88,13 @@ export function dryThenWet(s: Story, { within = 7 }: RuleParams): Verdict {
         ? {
             record: 'weather',
             date: day.date,
-            text: `${Math.round(day.effectiveRainMm)} mm of rain on ${dayWords(day.date)}`,
+            text: `${showRain(day.effectiveRainMm, s.units)} of rain on ${dayWords(day.date)}`,
           }
-        : { record: 'watering', date: day.date, text: `${day.irrigationL} L on ${dayWords(day.date)}` };
+        : {
+            record: 'watering',
+            date: day.date,
+            text: `${showLitres(day.irrigationL, s.units)} on ${dayWords(day.date)}`,
+          };
       return found(
         0.5 + jump / 2,
         [...[a, b, c].map((d) => modelled(d, `${percent(d)} left`)), source],
@@ -123,7 +132,11 @@ export function overwatering(s: Story, { within = 10 }: RuleParams): Verdict {
     [
       ...standing,
       ...felt,
-      ...onWet.map((w): Because => ({ record: 'watering', date: w.date, text: `${w.litres} L on soil still full` })),
+      ...onWet.map((w): Because => ({
+        record: 'watering',
+        date: w.date,
+        text: `${showLitres(w.litres, s.units)} on soil still full`,
+      })),
     ],
     overwateredInWords(
       full.length,
@@ -151,7 +164,7 @@ export function poorDrainage(s: Story): Verdict {
     because.push({
       record: 'place',
       date: asOf,
-      text: `water sinks ${place.drainageMmPerH} mm an hour, under ${SLOW_PERCOLATION_MM_H}`,
+      text: `water sinks ${showRain(place.drainageMmPerH, s.units)} an hour, under ${showRain(SLOW_PERCOLATION_MM_H, s.units)}`,
     });
   if (s.present.has('soil-pooling')) because.push({ record: 'sign', date: asOf, text: 'water stands on top' });
   if (because.length > 0) return found(0.7 + 0.2 * (because.length - 1), because);
@@ -168,7 +181,11 @@ export function smallContainer(s: Story): Verdict {
   const least = LEAST_POT_L[plant.crop];
   if (place.kind !== 'container' || place.volumeL == null || place.volumeL >= least) return ABSENT;
   return found(0.4 + 0.6 * (1 - place.volumeL / least), [
-    { record: 'place', date: asOf, text: `${place.volumeL} L of soil; a ${plant.crop} wants ${least} L or more` },
+    {
+      record: 'place',
+      date: asOf,
+      text: `${showLitres(place.volumeL, s.units)} of soil; a ${plant.crop} wants ${showLitres(least, s.units)} or more`,
+    },
   ]);
 }
 

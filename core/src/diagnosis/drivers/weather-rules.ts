@@ -2,6 +2,7 @@ import type { WeatherRecord } from '../../casefile/record-classes.js';
 import { spellOn } from '../../water/balance.js';
 import { dayWords, daysBetween, daysInWords } from '../../day.js';
 import { isCovered } from '../../plant.js';
+import { showTemperature } from '../../units/units.js';
 import type { Story } from '../story.js';
 import { ABSENT, found, unknown, type Because, type RuleParams, type Verdict } from './verdict.js';
 
@@ -35,9 +36,9 @@ export const hotDays = (s: Story, { atC = 32, days = 3, within = 10 }: RuleParam
     within,
     days,
     (w) => w.tMaxC >= atC,
-    (w) => `${Math.round(w.tMaxC)} °C on ${dayWords(w.date)}`,
+    (w) => `${showTemperature(w.tMaxC, s.units)} on ${dayWords(w.date)}`,
     (hits) =>
-      `${atC} °C or more on ${daysInWords(hits.map((w) => w.date))}, up to ${Math.round(Math.max(...hits.map((w) => w.tMaxC)))} °C`,
+      `${showTemperature(atC, s.units)} or more on ${daysInWords(hits.map((w) => w.date))}, up to ${showTemperature(Math.max(...hits.map((w) => w.tMaxC)), s.units)}`,
   );
 
 export const warmNights = (s: Story, { atC, days = 3, within = 10 }: RuleParams): Verdict => {
@@ -47,8 +48,8 @@ export const warmNights = (s: Story, { atC, days = 3, within = 10 }: RuleParams)
     within,
     days,
     (w) => w.tMinC > limit,
-    (w) => `night at ${Math.round(w.tMinC)} °C, ${dayWords(w.date)}`,
-    (hits) => `nights over ${limit} °C on ${daysInWords(hits.map((w) => w.date))}`,
+    (w) => `night at ${showTemperature(w.tMinC, s.units)}, ${dayWords(w.date)}`,
+    (hits) => `nights over ${showTemperature(limit, s.units)} on ${daysInWords(hits.map((w) => w.date))}`,
   );
 };
 
@@ -59,8 +60,9 @@ export const coldNights = (s: Story, { atC, days = 3, within = 14 }: RuleParams)
     within,
     days,
     (w) => w.tMinC < limit,
-    (w) => `night at ${Math.round(w.tMinC)} °C, ${dayWords(w.date)}`,
-    (hits) => `${hits.length} nights under ${limit} °C, the last on ${dayWords(hits.at(-1)!.date)}`,
+    (w) => `night at ${showTemperature(w.tMinC, s.units)}, ${dayWords(w.date)}`,
+    (hits) =>
+      `${hits.length} nights under ${showTemperature(limit, s.units)}, the last on ${dayWords(hits.at(-1)!.date)}`,
   );
 };
 
@@ -162,7 +164,7 @@ export function plantedTooEarly(s: Story): Verdict {
     {
       record: 'weather',
       date: cold[0]!.date,
-      text: `${cold.length} nights under 10 °C in the two weeks after planting out`,
+      text: `${cold.length} nights under ${showTemperature(10, s.units)} in the two weeks after planting out`,
     },
   ]);
 }

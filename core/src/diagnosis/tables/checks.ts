@@ -51,7 +51,7 @@ const not = (text: string, ...absent: SignCode[]): Answer => ({ text, absent });
 
 /** Checks: what to do next to tell causes apart. Source: common practice, from memory. */
 export const CHECKS = [
-  check('finger-test', 'Feel the soil at 5 cm', 0, 'Push a finger in to the second knuckle, a hand away from the stem. A dry top can hide a soaked depth, in clay most of all.', [
+  check('finger-test', 'Feel the soil a finger deep', 0, 'Push a finger in to the second knuckle, a hand away from the stem. A dry top can hide a soaked depth, in clay most of all.', [
     seen('dry', 'soil-dry-deep'),
     seen('damp', 'soil-damp-deep'),
     seen('wet', 'soil-wet-deep'),
@@ -167,8 +167,8 @@ export const CHECKS = [
     'percolation-test',
     'Time how fast a hole drains',
     1,
-    'Dig 30 cm, fill once, fill again, and measure the fall in an hour. Ask first where cables and pipes run.',
-    [seen('under 25 mm an hour', 'soil-pooling'), not('25 mm an hour or more', 'soil-pooling')],
+    'Dig 30 cm (1 ft) deep, fill once, fill again, and measure the fall in an hour. Ask first where cables and pipes run.',
+    [seen('under 25 mm (1 in) an hour', 'soil-pooling'), not('25 mm (1 in) an hour or more', 'soil-pooling')],
     { onlyWhile: ['in-ground'] },
   ),
   check('soil-test', 'Have the soil tested', 2, 'Send a sample for acidity, calcium and salts; only what is short is added.', []),

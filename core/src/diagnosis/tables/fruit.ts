@@ -263,7 +263,7 @@ export const FRUIT: readonly DisorderRow[] = [
     lookAlikes: {},
     avoid: 'No extra feed: it makes leaves, not colour.',
     followUpDays: 14,
-    successIs: 'colour moves again when days are under 30 °C',
+    successIs: 'colour moves again when days are under 30 °C (86 °F)',
   },
   {
     code: 'watery-fruit',

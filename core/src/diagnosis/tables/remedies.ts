@@ -25,7 +25,7 @@ export const CAUTIONS = {
   'test-spray': 'Treat one leaf first and look after 24 hours: in heat or drought, or mixed too strong, it burns leaves.',
   copper: 'Copper builds up in soil and harms water life: stay within the yearly limit on the label. A licence may be needed; ask the local authority.',
   dust: 'Dusty: mask and eye cover, and damp it down.',
-  heat: 'Above 32 °C work early or late, with hat, water and pauses.',
+  heat: 'Above 32 °C (90 °F) work early or late, with hat, water and pauses.',
   ladder: 'Poles and steps on firm ground, not alone, not in wind.',
   blades: 'Mind eyes and fingers; wipe blades with 70 % alcohol between sick plants.',
   'wash-hands': 'Leaves and stems are poisonous to people and pets in quantity: wash hands afterwards.',
@@ -53,7 +53,7 @@ const remedy = <C extends string>(code: C, rung: RemedyRow['rung'], when: When, 
 
 const WET: RemedyRow['notWhile'][number] = ['soil-felt-wet', 'the soil is wet: more water would take the air from the roots'];
 const SCALD: RemedyRow['notWhile'][number] = ['sunscald-open', 'sun damage is open: every leaf is needed as shade'];
-const HOT: RemedyRow['notWhile'][number] = ['hot-now', 'it is 30 °C or more: it would burn the leaves'];
+const HOT: RemedyRow['notWhile'][number] = ['hot-now', 'it is 30 °C (86 °F) or more: it would burn the leaves'];
 const THIRSTY: RemedyRow['notWhile'][number] = ['short-of-water', 'the plant is short of water: sprays burn it now'];
 const spraying: Extra = { cautions: ['spray', 'test-spray'], notWhile: [HOT, THIRSTY] };
 
@@ -75,7 +75,7 @@ export const REMEDIES = [
   remedy('deep-soak', 1, 'next-watering', 'Soak deeply, less often', 'One long slow watering instead of several short ones, so that roots go down.', { dose: 'refill', notWhile: [WET] }),
   remedy('drain-or-mound', 1, 'this-week', 'Help the water away', 'Loosen along the edge of the bed, open a furrow to the low side, raise the row with compost. Sand in clay makes it worse.'),
   remedy('flush-pot', 1, 'today', 'Flush the pot', 'Pour water through slowly in steps and let it run out each time.', { dose: 'flush', notWhile: [WET] }),
-  remedy('mulch', 1, 'this-week', 'Mulch', 'Straw, leaves or clippings 5 to 8 cm deep, kept off the stem.', { dose: 'mulch', cautions: ['manure'], notWhile: [WET, ['mulched', 'mulch lies there already']] }),
+  remedy('mulch', 1, 'this-week', 'Mulch', 'Straw, leaves or clippings 5 to 8 cm (2 to 3 in) deep, kept off the stem.', { dose: 'mulch', cautions: ['manure'], notWhile: [WET, ['mulched', 'mulch lies there already']] }),
   remedy('splash-barrier', 1, 'this-week', 'Stop the splash', 'Four sheets of plain wetted newspaper under the mulch.'),
   remedy('shade-cloth', 1, 'today', 'Hang shade cloth', 'Cloth of 30 to 50 % on the west and the side of the midday sun, a hand above the leaves so that air moves.', {
     dose: 'shade',
@@ -85,9 +85,9 @@ export const REMEDIES = [
   remedy('move-to-shade', 1, 'today', 'Move the pot into shade', 'Into shade from early afternoon on; back in the morning.'),
   remedy('frost-cover', 1, 'today', 'Cover against cold nights', 'Fleece or a sheet to the ground by evening, off again in the morning.'),
   remedy('repot-larger', 1, 'this-week', 'Move to a larger pot', 'In the evening, root ball whole, watered in. In midsummer heat wait for a cool spell.', { dose: 'bigger-pot', notWhile: [HOT] }),
-  remedy('add-support', 1, 'today', 'Add support', 'Stake, string or cage that carries the crop, tied loosely every 20 to 25 cm.', { cautions: ['canes'] }),
+  remedy('add-support', 1, 'today', 'Add support', 'Stake, string or cage that carries the crop, tied loosely every 20 to 25 cm (8 to 10 in).', { cautions: ['canes'] }),
   remedy('loosen-tie', 1, 'today', 'Loosen the tie', 'Cut it and tie again with room for a finger.'),
-  remedy('hand-pollinate', 1, 'today', 'Shake the flowers', 'Tap string or truss late each morning on dry days at 15 to 30 °C.'),
+  remedy('hand-pollinate', 1, 'today', 'Shake the flowers', 'Tap string or truss late each morning on dry days at 15 to 30 °C (60 to 86 °F).'),
   remedy('harvest-early', 1, 'today', 'Pick at first blush', 'Pick as soon as colour shows; it ripens indoors.'),
   remedy('water-bath-for-birds', 1, 'today', 'Set out water for birds', 'Birds often peck for water: a shallow bath near by helps.'),
   remedy('net-or-fence', 1, 'this-week', 'Net or fence', 'Fine, taut mesh that nothing gets caught in.'),
@@ -95,7 +95,7 @@ export const REMEDIES = [
   remedy('pick-off-affected-fruit', 2, 'today', 'Pick the damaged fruit', 'It takes water and food from the sound ones.', { dose: 'affected', cautions: ['salvage'] }),
   remedy('hand-pick', 2, 'today', 'Pick them off by hand', 'Morning and evening; into soapy water.', { cautions: ['wash-hands'] }),
   remedy('water-jet', 2, 'today', 'Rinse them off with water', 'A firm jet under the leaves in the morning, three days running.', { notWhile: [WET] }),
-  remedy('prune-lower-leaves', 2, 'this-week', 'Clear the lowest leaves', 'From the soil up to 30 cm, never above half the plant, on a dry day.', {
+  remedy('prune-lower-leaves', 2, 'this-week', 'Clear the lowest leaves', 'From the soil up to 30 cm (1 ft), never above half the plant, on a dry day.', {
     dose: 'leaf-budget',
     cautions: ['blades', 'wash-hands'],
     notWhile: [SCALD],
@@ -121,10 +121,10 @@ export const REMEDIES = [
   remedy('magnesium-feed', 3, 'this-week', 'A magnesium feed', 'Only for this sign; label dose, once.'),
   remedy('phosphorus-feed', 3, 'this-week', 'A phosphorus feed', 'Only when a test is low and the soil is warm.'),
   remedy('iron-feed', 3, 'this-week', 'An iron feed', 'Chelated iron by the label, after the soil test.'),
-  remedy('lime-drench', 3, 'this-week', 'A lime drench, once', '15 mL of garden lime stirred into 4 L of water; a soil test afterwards.', { dose: 'lime-drench', cautions: ['dust'], notWhile: [WET] }),
+  remedy('lime-drench', 3, 'this-week', 'A lime drench, once', '15 mL (1 tbsp) of garden lime stirred into 4 L (1 US gal) of water; a soil test afterwards.', { dose: 'lime-drench', cautions: ['dust'], notWhile: [WET] }),
   remedy('lime-soil', 3, 'season-end', 'Lime the bed by test', 'In autumn, in split doses, by the test.', { cautions: ['dust'] }),
   remedy('sulfur-soil', 3, 'season-end', 'Sulfur the bed by test', 'In split doses over months, by the test.', { cautions: ['dust'] }),
-  remedy('compost', 3, 'season-end', 'Compost', '2 to 3 cm a year on the bed.', { cautions: ['manure'] }),
+  remedy('compost', 3, 'season-end', 'Compost', '2 to 3 cm (1 in) a year on the bed.', { cautions: ['manure'] }),
   // 4: soft sprays and allies
   remedy('soap-spray', 4, 'tomorrow', 'Soap spray', 'Only if water alone did not help: early or at dusk, under the leaves, by the label.', spraying),
   remedy('neem-spray', 4, 'tomorrow', 'Neem spray', 'At dusk, away from open flowers, by the label.', spraying),
@@ -145,9 +145,9 @@ export const REMEDIES = [
   // next season
   remedy('resistant-cultivar', 6, 'season-end', 'Choose a resistant kind', 'Look for the letters on the packet.'),
   remedy('rotate', 6, 'season-end', 'Move the family on', 'No tomato, pepper, potato or aubergine here next year; better for three.'),
-  remedy('plant-later', 6, 'season-end', 'Plant out later', 'Nights of 10 to 13 °C and soil of 16 °C first: late plants catch up.'),
-  remedy('wider-spacing', 6, 'season-end', 'Give more room', 'Tomatoes 45 to 60 cm, peppers 40 to 50 cm.'),
-  remedy('bigger-pot', 6, 'season-end', 'A bigger pot next year', 'Tomato 20 L and more, pepper 10 to 12 L.', { dose: 'bigger-pot' }),
+  remedy('plant-later', 6, 'season-end', 'Plant out later', 'Nights of 10 to 13 °C (50 to 55 °F) and soil of 16 °C (60 °F) first: late plants catch up.'),
+  remedy('wider-spacing', 6, 'season-end', 'Give more room', 'Tomatoes 45 to 60 cm (18 to 24 in), peppers 40 to 50 cm (16 to 20 in).'),
+  remedy('bigger-pot', 6, 'season-end', 'A bigger pot next year', 'Tomato 20 L (5 US gal) and more, pepper 10 to 12 L (3 US gal).', { dose: 'bigger-pot' }),
   remedy('improve-soil', 6, 'season-end', 'Build the soil', 'Compost every year; raised rows where it stays wet.', { cautions: ['manure'] }),
 ] as const;
 

@@ -38,7 +38,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
     ],
     remedies: [...always('water-now', 'even-watering'), ...against(['no-mulch', 'hot-days'], 'mulch'), ...where(['in-ground'], 'deep-soak'), ...against(['small-container'], 'repot-larger')],
     lookAlikes: {
-      waterlogging: 'too wet looks the same above: feel the soil at 5 cm before giving a drop',
+      waterlogging: 'too wet looks the same above: feel the soil a finger deep before giving a drop',
       'heat-wilt': 'in heat it hangs at three and stands again by evening, and the soil is damp',
     },
     avoid: 'Never water on the look of the leaves alone: finger first.',
@@ -81,12 +81,12 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
     drivers: [by('overwatering', 4, 1, { not: 0.5 }), by('poor-drainage', 2.5, 0.8)],
     remedies: [...always('water-less'), ...against(['poor-drainage', 'overwatering'], 'drain-or-mound'), ...against(['poor-drainage'], 'improve-soil')],
     lookAlikes: {
-      'dry-wilt': 'thirst: dry at 5 cm, and firm within an hour of water',
+      'dry-wilt': 'thirst: dry a finger deep, and firm within an hour of water',
       'vascular-wilt': 'a wilt disease takes one side first and streaks the stem brown inside',
     },
     avoid: 'Do not water a limp plant in wet soil.',
     followUpDays: 7,
-    successIs: 'damp, not wet, at 5 cm, and new leaves firm and green',
+    successIs: 'damp, not wet, a finger deep, and new leaves firm and green',
   },
   {
     code: 'heat-wilt',
@@ -105,7 +105,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
     ],
     drivers: [by('hot-days', 4, 1, { params: { atC: 30, days: 1, within: 4 }, not: 0.15 }), by('wind-or-hail', 1.3, 0.3)],
     remedies: [...always('watch-only'), ...against(['hot-days'], 'shade-cloth', 'mulch'), ...where(['container'], 'move-to-shade')],
-    lookAlikes: { 'dry-wilt': 'thirst: dry at 5 cm, still limp at dawn' },
+    lookAlikes: { 'dry-wilt': 'thirst: dry a finger deep, still limp at dawn' },
     avoid: 'No water on damp soil: it is the heat, not thirst.',
     followUpDays: 3,
     successIs: 'firm each evening and at dawn',
@@ -155,7 +155,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
     ],
     drivers: [by('no-hardening', 2, 1), by('hot-days', 1.6, 0.5, { params: { atC: 30, days: 2, within: 10 } }), by('wind-or-hail', 1.5, 0.4)],
     remedies: [...always('water-now', 'shade-cloth', 'watch-only')],
-    lookAlikes: { 'dry-wilt': 'dry at 5 cm', 'damping-off': 'the stem is pinched and brown at the soil' },
+    lookAlikes: { 'dry-wilt': 'dry a finger deep', 'damping-off': 'the stem is pinched and brown at the soil' },
     avoid: 'No feed until it grows.',
     followUpDays: 7,
     successIs: 'new leaves at the tip',
@@ -236,7 +236,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
     prior: SCARCE,
     line: 'Frost burst the cells; leaves hang black and wet.',
     setting: [
-      ['frost-night', 40, 'a night at or under 1 °C in the records'],
+      ['frost-night', 40, 'a night at or near frost in the records'],
       ['no-frost', 0.02, 'no night near frost'],
     ],
     signs: [

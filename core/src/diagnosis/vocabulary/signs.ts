@@ -169,9 +169,9 @@ export const SIGNS = [
   row('plant-leaves-touch-soil', 'low-leaves', 'common', 'Leaves touch the soil', 'Leaves rest on or nearly touch the soil.'),
   row('plant-no-new-growth', ['tip', 'posture'], 'rare', 'Has stopped growing', 'Has stopped growing.'),
   // soil and pot
-  row('soil-dry-deep', 'soil', 'uncommon', 'Dry at a finger’s depth', 'Dry at about 5 cm, the second knuckle.'),
-  row('soil-damp-deep', 'soil', 'common', 'Damp at a finger’s depth', 'Damp at about 5 cm, the second knuckle.'),
-  row('soil-wet-deep', 'soil', 'uncommon', 'Wet at a finger’s depth', 'Wet at about 5 cm, the second knuckle.'),
+  row('soil-dry-deep', 'soil', 'uncommon', 'Dry at a finger’s depth', 'Dry at about 5 cm (2 in), the second knuckle.'),
+  row('soil-damp-deep', 'soil', 'common', 'Damp at a finger’s depth', 'Damp at about 5 cm (2 in), the second knuckle.'),
+  row('soil-wet-deep', 'soil', 'uncommon', 'Wet at a finger’s depth', 'Wet at about 5 cm (2 in), the second knuckle.'),
   row('soil-pooling', 'soil', 'rare', 'Water stands on top', 'Water stands on top.'),
   row('soil-pulls-from-pot', 'soil', 'rare', 'Gap at the pot wall', 'The soil has shrunk away from the pot wall.'),
   row('soil-white-crust', 'soil', 'rare', 'White crust', 'White salt crust on the soil.'),

@@ -3,6 +3,7 @@ import { showGrams, showLitres, showRain, showTemperature, type Day } from '@can
 import clsx from 'clsx';
 import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 import { Area, Bar, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useDayWords, useGarden } from '../../data/garden-context';
 import { tellRecord } from '../record-kinds';
@@ -25,6 +26,8 @@ export function Strands({ view, lit }: Props) {
   const garden = useGarden();
   const days = strandDays(view);
   const n = days.length;
+  const [params] = useSearchParams();
+  const chosenDay = days.find((d) => d.day === params.get('day'));
   const domain: [number, number] = [-EDGE, n - EDGE];
   const at = (i: number) => `${(i / n) * 100}%`;
   const warm = days.flatMap((d) => d.warmth ?? []);
@@ -52,6 +55,12 @@ export function Strands({ view, lit }: Props) {
               style={{ left: at(d.i), width: `${100 / n}%` }}
             />
           ))}
+          {chosenDay && (
+            <div
+              className="absolute inset-y-0 border-x-2 border-leaf"
+              style={{ left: at(chosenDay.i), width: `${100 / n}%` }}
+            />
+          )}
           {days.map(
             (d) =>
               d.day === garden.today && (
@@ -206,6 +215,7 @@ export function Strands({ view, lit }: Props) {
           rain={showRain(Math.max(0, ...days.map((d) => d.rainMm)), garden.units)}
         />
       </figcaption>
+      {chosenDay && <ChosenDay d={chosenDay} />}
       <SpokenDays days={days} />
     </figure>
   );
@@ -329,6 +339,26 @@ function Key({ water, rain }: { water: string; rain: string }) {
         <i aria-hidden className="inline-block h-3 w-4 bg-lit" /> speaks for the finding
       </span>
     </span>
+  );
+}
+
+/** The day touched on the ribbon, in a sentence. */
+function ChosenDay({ d }: { d: StrandDay }) {
+  const { units } = useGarden();
+  const dayWords = useDayWords();
+  const left = d.left ?? d.leftAhead;
+  const told = [
+    d.warmth ? `${showTemperature(d.warmth[0], units)} to ${showTemperature(d.warmth[1], units)}` : 'no weather known',
+    d.rainMm > 0 ? `${showRain(d.rainMm, units)} of rain` : '',
+    d.wateredL > 0 ? `watered ${showLitres(d.wateredL, units)}` : '',
+    left !== null ? `${left} % of the water left at its end` : '',
+    d.fed ? `fed ${showGrams(d.nitrogenG, units)} of nitrogen` : '',
+    ...[...d.cuts, ...d.looks].map((r) => tellRecord(r, units)),
+  ].filter(Boolean);
+  return (
+    <p className="mt-1 sm:ml-18" role="status">
+      <strong>{dayWords(d.day)}:</strong> {told.join('; ')}.
+    </p>
   );
 }
 

@@ -11,6 +11,7 @@ import {
   type Diagnosis,
 } from '@candid-leaf/core';
 import clsx from 'clsx';
+import { Sun } from 'lucide-react';
 import { Link } from 'react-router';
 import { buttonLook } from '../../parts/button';
 
@@ -47,98 +48,105 @@ export function Finding({ view, driver, onDriver }: Props) {
   return (
     <section aria-label="Finding" className="rounded-2xl border border-line bg-card p-5">
       <h2 className="text-2xl">{headline(report.diagnosis)}</h2>
-      {clear && (
-        <>
-          <p className="mt-1 max-w-prose">
-            {row.line}
-            {report.harmless && ' Nothing needs doing.'}
-          </p>
-          <Bar d={leader} />
-          <h3 className="mt-3 font-body font-semibold">Why here</h3>
-          {leader.drivers.length === 0 ? (
-            <p className="text-soft">No cause found in the records.</p>
-          ) : (
-            <ul className="mt-1 flex flex-col gap-1">
-              {leader.drivers.slice(0, 5).map((d, i) => (
-                <li key={d.driver}>
-                  <button
-                    type="button"
-                    aria-pressed={driver === d.driver}
-                    onClick={() => onDriver(driver === d.driver ? null : d.driver)}
-                    className={clsx(
-                      'w-full rounded-lg px-2 py-2 text-left leading-snug hover:bg-leafwash',
-                      driver === d.driver ? 'bg-lit' : '',
-                    )}
-                  >
-                    {why[i]}
-                  </button>
-                </li>
-              ))}
-            </ul>
+      <div className={clsx(clear && 'grid gap-x-10 lg:grid-cols-[3fr_2fr]')}>
+        {clear && (
+          <div>
+            <p className="mt-1 max-w-prose">
+              {row.line}
+              {report.harmless && ' Nothing needs doing.'}
+            </p>
+            <Bar d={leader} />
+            <h3 className="mt-3 font-body font-semibold">
+              Why here <span className="font-normal text-soft">(touch a reason to light up its days)</span>
+            </h3>
+            {leader.drivers.length === 0 ? (
+              <p className="text-soft">No cause found in the records.</p>
+            ) : (
+              <ul className="mt-1 flex flex-col gap-1">
+                {leader.drivers.slice(0, 5).map((d, i) => (
+                  <li key={d.driver}>
+                    <button
+                      type="button"
+                      aria-pressed={driver === d.driver}
+                      onClick={() => onDriver(driver === d.driver ? null : d.driver)}
+                      className={clsx(
+                        '-ml-2 flex w-full gap-2 rounded-lg px-2 py-2.5 text-left leading-snug hover:bg-leafwash',
+                        driver === d.driver ? 'bg-lit' : '',
+                      )}
+                    >
+                      <Sun aria-hidden size={17} className="mt-0.5 shrink-0 text-leaf" />
+                      <span>{why[i]}</span>
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            )}
+            <Evidence d={leader} />
+          </div>
+        )}
+        <div>
+          {report.nextChecks.length > 0 && (
+            <>
+              <h3 className="mt-3 font-body font-semibold">{clear ? 'To be surer' : 'Look at this first'}</h3>
+              <ul className="mt-1 flex flex-col gap-1.5">
+                {report.nextChecks.slice(0, clear ? 2 : 4).map((c) => (
+                  <li key={c.check}>
+                    <strong>{checkRow(c.check).label}.</strong> {checkRow(c.check).how}
+                  </li>
+                ))}
+              </ul>
+              <Link
+                className={clsx(buttonLook(clear ? 'quiet' : 'main'), clear ? '-ml-3' : 'mt-3')}
+                to={`/gardens/${garden.id}/plants/${plant.id}/look`}
+              >
+                Record what you find
+              </Link>
+            </>
           )}
-          <Evidence d={leader} />
-        </>
-      )}
-      {report.nextChecks.length > 0 && (
-        <>
-          <h3 className="mt-3 font-body font-semibold">{clear ? 'To be surer' : 'Look at this first'}</h3>
-          <ul className="mt-1 flex flex-col gap-1.5">
-            {report.nextChecks.slice(0, clear ? 2 : 4).map((c) => (
-              <li key={c.check}>
-                <strong>{checkRow(c.check).label}.</strong> {checkRow(c.check).how}
-              </li>
-            ))}
-          </ul>
-          <Link
-            className={clsx(buttonLook(clear ? 'quiet' : 'main'), clear ? '-ml-3' : 'mt-3')}
-            to={`/gardens/${garden.id}/plants/${plant.id}/look`}
-          >
-            Record what you find
-          </Link>
-        </>
-      )}
-      {others.length > 0 && (
-        <>
-          <h3 className="mt-3 font-body font-semibold">{clear ? 'Could also be' : 'It could be'}</h3>
-          <ul className="mt-1 flex flex-col gap-1">
-            {others.map((d) => (
-              <li key={d.disorder}>
-                <strong>{disorderRow(d.disorder).label}</strong> ({sureness(d.probability)}):{' '}
-                {row.lookAlikes[d.disorder] ?? disorderRow(d.disorder).line}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {clear && others.length === 0 && leader.lookAlikes.length > 0 && (
-        <>
-          <h3 className="mt-3 font-body font-semibold">Not to be taken for</h3>
-          <ul className="mt-1 flex flex-col gap-1">
-            {leader.lookAlikes.slice(0, 2).map((code) => (
-              <li key={code}>
-                <strong>{disorderRow(code).label}</strong>: {row.lookAlikes[code]}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {report.unexplained.length > 0 && (
-        <p className="mt-3">
-          Not explained by any of this: {report.unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ')}.
-        </p>
-      )}
-      {report.notKnown.length > 0 && (
-        <details className="mt-3">
-          <summary className="min-h-8 cursor-pointer text-soft">
-            What the records could not say ({report.notKnown.length})
-          </summary>
-          <ul className="list-disc pl-6">
-            {report.notKnown.map((t) => (
-              <li key={t}>{t}</li>
-            ))}
-          </ul>
-        </details>
-      )}
+          {others.length > 0 && (
+            <>
+              <h3 className="mt-3 font-body font-semibold">{clear ? 'Could also be' : 'It could be'}</h3>
+              <ul className="mt-1 flex flex-col gap-1">
+                {others.map((d) => (
+                  <li key={d.disorder}>
+                    <strong>{disorderRow(d.disorder).label}</strong> ({sureness(d.probability)}):{' '}
+                    {row.lookAlikes[d.disorder] ?? disorderRow(d.disorder).line}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          {clear && others.length === 0 && leader.lookAlikes.length > 0 && (
+            <>
+              <h3 className="mt-3 font-body font-semibold">Not to be taken for</h3>
+              <ul className="mt-1 flex flex-col gap-1">
+                {leader.lookAlikes.slice(0, 2).map((code) => (
+                  <li key={code}>
+                    <strong>{disorderRow(code).label}</strong>: {row.lookAlikes[code]}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          {report.unexplained.length > 0 && (
+            <p className="mt-3">
+              Not explained by any of this: {report.unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ')}.
+            </p>
+          )}
+          {report.notKnown.length > 0 && (
+            <details className="mt-3">
+              <summary className="min-h-8 cursor-pointer text-soft">
+                What the records could not say ({report.notKnown.length})
+              </summary>
+              <ul className="list-disc pl-6">
+                {report.notKnown.map((t) => (
+                  <li key={t}>{t}</li>
+                ))}
+              </ul>
+            </details>
+          )}
+        </div>
+      </div>
     </section>
   );
 }

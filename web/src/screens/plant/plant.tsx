@@ -1,5 +1,5 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { CLEAR_FROM, showCm, type Day, type Part } from '@candid-leaf/core';
+import { CLEAR_FROM, showCm, showLitres, type Day, type Part } from '@candid-leaf/core';
 import { Download, Droplets, Pencil, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
@@ -56,6 +56,7 @@ function Page({ view }: { view: PlantView }) {
   );
   const subject = { plantId: plant.id, placeId: null, name: plant.name };
   const now = report.water.daily.at(-1);
+  const next = report.water.nextWatering;
   const look = (part?: Part) =>
     void navigate(`/gardens/${garden.id}/plants/${plant.id}/look${part ? `?part=${part}` : ''}`);
   const facts = [plant.habit, plant.type, plant.crop].filter(Boolean).join(' ');
@@ -94,7 +95,7 @@ function Page({ view }: { view: PlantView }) {
       </div>
       <FollowUp view={view} />
       <div className="grid gap-4 lg:grid-cols-[20rem_1fr]">
-        <section aria-label="The plant" className="rounded-2xl border border-line bg-card p-3 print:hidden">
+        <section aria-label="The plant" className="rounded-2xl border border-line bg-card p-3 lg:order-1 print:hidden">
           <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>
           <TouchPlant plant={plant} signs={signs} onTouch={look} />
           <p className="mt-2 text-center tabular-nums">
@@ -103,17 +104,26 @@ function Page({ view }: { view: PlantView }) {
               <span className="text-soft"> · evenness {report.water.evenness.toFixed(2)} of 1</span>
             )}
           </p>
+          {next && (
+            <p className="text-center text-sm text-soft">
+              Next water: {showLitres(next.litres, garden.units)}{' '}
+              {next.date === garden.today ? 'today' : `on ${dayWords(next.date)}`}
+            </p>
+          )}
         </section>
-        <div className="flex min-w-0 flex-col gap-4">
+        <div className="min-w-0 lg:order-3 lg:col-span-2">
           <Finding view={view} driver={driver} onDriver={setDriver} />
         </div>
-        <div className="lg:col-span-2">
+        <div className="min-w-0 lg:order-2">
           <Strands view={view} lit={lit} />
         </div>
-        <div className="lg:col-span-2">
+        <div className="lg:order-4 lg:col-span-2">
           <WhatToDo view={view} />
         </div>
-        <section aria-labelledby="history" className="rounded-2xl border border-line bg-card p-4 lg:col-span-2">
+        <section
+          aria-labelledby="history"
+          className="rounded-2xl border border-line bg-card p-4 lg:order-5 lg:col-span-2"
+        >
           <h2 id="history" className="mb-1 text-xl">
             What was recorded
           </h2>

@@ -1,0 +1,111 @@
+// npm run pictures: takes the README's pictures anew, from the demo garden in a throw-away database.
+import { createRequire } from 'node:module';
+import { mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildAll, ROOT } from './lib/build.mjs';
+import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
+import { endWith, say } from './lib/say.mjs';
+import { loadDemo, startStack } from './lib/stack.mjs';
+
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const out = join(ROOT, 'docs', 'screenshots');
+
+let stop = async () => {};
+let home;
+try {
+  ensureModules();
+  buildAll(say);
+  home = throwAwayFolder('pictures');
+  delete process.env.DATABASE_URL;
+  const stack = await startStack({ home, port: 0, tell: say });
+  stop = stack.stop;
+  await loadDemo(stack.url, home);
+  const { chromium } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  mkdirSync(out, { recursive: true });
+
+  const open = async (viewport, colorScheme = 'light') => {
+    const context = await browser.newContext({ viewport, colorScheme, baseURL: stack.url });
+    const page = await context.newPage();
+    await page.goto('/sign-in');
+    const shoot = async (name) => {
+      await page.mouse.move(0, 0);
+      await page.evaluate(() => document.fonts.ready);
+      await page.waitForLoadState('networkidle');
+      await page.screenshot({ path: join(out, `${name}.png`) });
+      say(`  ${name}.png`);
+    };
+    const enter = async () => {
+      await page.getByLabel('E-mail').fill('ann@halt.example');
+      await page.getByLabel('Password').fill('beside the old line');
+      await page.getByRole('button', { name: 'Sign in' }).click();
+      await page.getByRole('heading', { name: 'Today' }).waitFor();
+    };
+    const plant = async (name) => {
+      await page
+        .getByRole('link', { name: new RegExp(name) })
+        .first()
+        .click();
+      await page.getByRole('heading', { level: 1, name }).waitFor();
+    };
+    return { page, shoot, enter, plant, close: () => context.close() };
+  };
+
+  const desk = await open(DESK);
+  await desk.shoot('sign-in');
+  await desk.enter();
+  await desk.shoot('garden');
+  await desk.plant('Sleeper Paste');
+  await desk.page.getByRole('button', { name: 'Fruit', exact: true }).click();
+  await desk.page.getByRole('button', { name: 'Dark patch at the bottom', exact: true }).click();
+  await desk.page.getByLabel('Dark patch at the bottom: how many', { exact: true }).fill('5');
+  await desk.page.getByLabel('Dark patch at the bottom: of how many', { exact: true }).fill('12');
+  await desk.page.getByRole('button', { name: 'No insects found' }).click();
+  await desk.page.getByText('Kept: 2 seen').waitFor();
+  await desk.shoot('look');
+  await desk.page.getByRole('link', { name: 'What is it?' }).click();
+  await desk.page.getByRole('heading', { name: /Blossom end rot/ }).waitFor();
+  await desk.shoot('plant');
+  await desk.page.getByRole('heading', { name: 'What to do' }).scrollIntoViewIfNeeded();
+  await desk.page.evaluate(() =>
+    document.querySelector('[aria-label^="What to do"]')?.scrollIntoView({ block: 'center' }),
+  );
+  await desk.shoot('what-to-do');
+  await desk.page.getByRole('link', { name: 'Change' }).click();
+  await desk.page.getByLabel('Name').waitFor();
+  await desk.shoot('plant-edit');
+  await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await desk.page.getByRole('link', { name: 'Change Wall bed' }).click();
+  await desk.page.getByLabel('Name').waitFor();
+  await desk.shoot('place-edit');
+  await desk.page.getByRole('link', { name: 'Settings' }).click();
+  await desk.page.getByRole('heading', { name: 'Demo day' }).waitFor();
+  await desk.shoot('settings');
+  await desk.close();
+
+  const phone = await open(PHONE);
+  await phone.enter();
+  await phone.shoot('garden-phone');
+  await phone.plant('Junction Bell');
+  await phone.shoot('plant-phone');
+  await phone.page.getByRole('button', { name: 'Upper leaves' }).click();
+  await phone.page.getByRole('heading', { name: 'Upper leaves' }).waitFor();
+  await phone.shoot('look-phone');
+  await phone.close();
+
+  const night = await open(DESK, 'dark');
+  await night.enter();
+  await night.plant('Sleeper Paste');
+  await night.shoot('plant-dark');
+  await night.close();
+  await browser.close();
+} catch (error) {
+  endWith(error);
+} finally {
+  await stop();
+  if (home) rmSync(home, { recursive: true, force: true });
+}
