@@ -14,6 +14,7 @@ export default ts.config(
     },
   },
   { files: ['**/*.mjs', '*.js', 'scripts/**'], languageOptions: { globals: globals.node } },
+  { files: ['scripts/pictures.mjs'], languageOptions: { globals: { document: 'readonly' } } },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     languageOptions: { globals: globals.browser },

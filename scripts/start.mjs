@@ -5,7 +5,7 @@ import { buildAll } from './lib/build.mjs';
 import { checkDisk, checkNode, DATA, ensureModules, ensurePackages } from './lib/machine.mjs';
 import { freePort, portIsFree } from './lib/mariadb.mjs';
 import { endWith, Plain, say } from './lib/say.mjs';
-import { loadDemo, startStack } from './lib/stack.mjs';
+import { clearLeftovers, loadDemo, startStack } from './lib/stack.mjs';
 
 const USUAL_PORT = 3210;
 
@@ -65,6 +65,7 @@ try {
   checkNode();
   checkDisk(existsSync(join(DATA, 'mariadb')) ? 200 : undefined);
   leave = takeTurn();
+  await clearLeftovers(DATA);
   ensurePackages(
     process.env.DATABASE_URL ? {} : { mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' },
   );

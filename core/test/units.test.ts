@@ -31,7 +31,7 @@ test('units: 20 °C is 68 °F, a US gallon is 3.785 L, an imperial one 4.546 L, 
 
 test('a dose reads in the gardener’s own units', () => {
   expect(plain(doseInWords({ litres: 2.2, everyDays: 2 }, METRIC))).toBe('2.2 L every 2 days');
-  expect(plain(doseInWords({ depthMm: 60, litres: 3 }, US))).toBe('2.4 in deep, 0.79 US gal');
+  expect(plain(doseInWords({ depthMm: 60, litres: 3, areaM2: 0.0929 }, US))).toBe('2.4 in deep: 0.79 US gal for 1 ft²');
   expect(doseInWords(null, METRIC)).toBe('');
 });
 

@@ -118,7 +118,7 @@ test('more rain never means drier, and more shade or mulch never thirstier', () 
         );
       },
     ),
-    { numRuns: 15 },
+    { numRuns: 40 },
   );
 });
 
@@ -139,7 +139,7 @@ test('a bigger pot never dries sooner', () => {
         expect(d.fractionAvailable).toBeGreaterThanOrEqual(small[i]!.fractionAvailable - 1e-9),
       );
     }),
-    { numRuns: 15 },
+    { numRuns: 40 },
   );
 });
 

@@ -36,5 +36,4 @@ export async function loadDemo(url: string): Promise<void> {
   for (const plant of PLANTS) await must('PUT', `${garden}/plants`, plant);
   for (let i = 0; i < RECORDS.length; i += TOGETHER)
     await Promise.all(RECORDS.slice(i, i + TOGETHER).map((r: RecordInput) => must('PUT', `${garden}/records`, r)));
-  await must('POST', `${garden}/weather/pull`);
 }

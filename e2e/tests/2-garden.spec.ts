@@ -85,7 +85,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await page.getByRole('button', { name: /Watered for 20 minutes/ }).click();
     await sheet.getByRole('button', { name: 'Delete' }).click();
     await expect(page.getByRole('button', { name: /Watered for/ })).toBeHidden();
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('listitem').filter({ hasText: 'Deleted.' }).getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: /Watered for 20 minutes/ })).toBeVisible();
   });
 
@@ -97,7 +97,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await page.getByRole('link', { name: 'Change' }).click();
     await page.getByRole('button', { name: 'Retire this plant' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeHidden();
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('listitem').filter({ hasText: 'is retired' }).getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeVisible();
   });
 });

@@ -51,7 +51,6 @@ export async function ownGarden(page: Page, units: object = {}): Promise<Own> {
     put: (p, d) => must(request, 'put', at(p), d),
     post: (p, d = {}) => must(request, 'post', at(p), d),
   };
-  await own.post('/weather/pull');
   return own;
 }
 

@@ -8,6 +8,26 @@ import { ROOT } from './build.mjs';
 import { freePort, startMariadb } from './mariadb.mjs';
 import { Plain } from './say.mjs';
 
+/** Ends a program of ours that an earlier start, killed in the middle, left running: ours by its pid file and its command. */
+async function clearLeftover(pidFile, file) {
+  if (!existsSync(pidFile)) return;
+  const pid = Number(readFileSync(pidFile, 'utf8'));
+  const command = () => (existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '');
+  if (command().includes(join(ROOT, file))) {
+    process.kill(pid, 'SIGTERM');
+    for (let i = 0; i < 100 && command(); i++) await wait(100);
+  }
+  rmSync(pidFile, { force: true });
+}
+
+/** The programs that `startStack` runs, by the name of their pid file. */
+const PROGRAMS = { station: 'standins/dist/main.js', server: 'server/dist/main.js' };
+
+/** After a start that was killed, its programs may still hold their ports. */
+export async function clearLeftovers(home) {
+  for (const [name, file] of Object.entries(PROGRAMS)) await clearLeftover(join(home, `${name}.pid`), file);
+}
+
 /** Starts a Node program of ours; what it prints goes to `log`. */
 function startNode(file, env, log) {
   const child = spawn(process.execPath, [join(ROOT, file)], {
@@ -70,7 +90,8 @@ export async function startStack({ home, port, tell = () => {} }) {
     }
     const stationPort = await freePort();
     const stationLog = join(logs, 'station.log');
-    const station = startNode('standins/dist/main.js', { STATION_PORT: String(stationPort) }, stationLog);
+    const station = startNode(PROGRAMS.station, { STATION_PORT: String(stationPort) }, stationLog);
+    writeFileSync(join(home, 'station.pid'), String(station.child.pid));
     stops.push(station.stop);
     const stationUrl = `http://127.0.0.1:${stationPort}`;
     await answers(stationUrl, station.child, stationLog, 'The weather station stand-in');
@@ -80,7 +101,7 @@ export async function startStack({ home, port, tell = () => {} }) {
     rmSync(serverLog, { force: true });
     tell('Starting the server …');
     const server = startNode(
-      'server/dist/main.js',
+      PROGRAMS.server,
       {
         DATABASE_URL: databaseUrl,
         SESSION_SECRET: sessionSecret,
@@ -90,6 +111,7 @@ export async function startStack({ home, port, tell = () => {} }) {
       },
       serverLog,
     );
+    writeFileSync(join(home, 'server.pid'), String(server.child.pid));
     stops.push(server.stop);
     const url = `http://127.0.0.1:${appPort}`;
     await answers(`${url}/api/health`, server.child, serverLog, 'The server');

@@ -217,6 +217,8 @@ describe('weather', () => {
   test('is pulled, survives the station being down or lying, and the gardener’s own gauge overrules it', async () => {
     const g = await gardener(app);
     const { plant } = await potted(g);
+    // a new garden has its weather at once
+    expect(((await g.agent.get(g.url('/view')).expect(200)).body as GardenView).weather.newest).toBe(TODAY);
     expect((await g.agent.post(g.url('/weather/pull')).expect(200)).body).toMatchObject({
       newest: TODAY,
       trouble: null,
@@ -265,7 +267,6 @@ describe('weather', () => {
 test('the story behind the page: signs, finding, taking it on, ticking, two weeks later, it worked', async () => {
   const g = await gardener(app);
   const { plant } = await potted(g);
-  await g.agent.post(g.url('/weather/pull')).expect(200);
   for (const back of [25, 20, 15, 10, 5])
     await g.agent
       .put(g.url('/records'))
@@ -341,7 +342,6 @@ test('the story behind the page: signs, finding, taking it on, ticking, two week
     .put('/api/gardens')
     .send({ ...settings, pinnedDate: addDays(TODAY, 14) })
     .expect(200);
-  await g.agent.post(g.url('/weather/pull')).expect(200);
   expect((await garden()).today.filter((t) => t.kind === 'look-again')).toHaveLength(1);
   const closed = (
     await g.agent

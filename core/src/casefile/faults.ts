@@ -11,7 +11,10 @@ export function faultsOf(errors: readonly ValidationError[], under = ''): Fault[
   return errors.flatMap((error) => {
     const index = /^\d+$/.test(error.property);
     const path = index ? `${under}[${error.property}]` : under ? `${under}.${error.property}` : error.property;
-    const own = Object.entries(error.constraints ?? {}).map(([rule, text]) => ({
+    const broken = Object.entries(error.constraints ?? {});
+    // where it is not even a number, that it is not under 200 either is no news
+    const kind = broken.filter(([rule]) => rule.startsWith('is'));
+    const own = (kind.length > 0 ? kind : broken).map(([rule, text]) => ({
       path,
       reason: rule === 'whitelistValidation' ? 'is not a field known here' : plain(text, error.property),
     }));

@@ -2,10 +2,13 @@ import { depletionFraction, stressCoefficient, type RootZone } from './root-zone
 import type { Crop } from '../plant.js';
 
 /**
- * One day of the balance, mm over the plant's own soil.
- * The order is kept everywhere: Ks from the depletion before, then rain and water in, then use, then overflow.
- * Depletion below zero is water above field capacity; it drains over days (FAO-56 eq. 85 with the drainage of
- * eq. 88 spread by texture).
+ * One day of the balance, mm over the plant's own soil (FAO-56 eq. 85 with the drainage of eq. 88 spread by texture).
+ * Depletion below zero is water above field capacity; it drains over days.
+ *
+ * In the ground the order is: Ks from the depletion before, then rain and water in, then use, then overflow.
+ * A pot holds no more than a day or two of use, and the equations are meant for stores that hold many: there the water
+ * comes first (in the morning) and Ks is followed through the day, which is solved exactly. Either way a wetter start
+ * ends at least as wet, and a bigger pot never dries sooner.
  */
 export interface DayFlows {
   rainMm: number;
@@ -25,32 +28,31 @@ export interface DayResult {
   drainedMm: number;
 }
 
-/**
- * Where a small pot would be emptied within the day, the day is cut into equal steps so that use can never
- * outrun what Ks leaves; in a bed it is one step, exactly the equations. The number of steps depends on demand
- * and store only, so that a wetter start always ends at least as wet.
- */
 export function stepDay(depletionBeforeMm: number, zone: RootZone, crop: Crop, f: DayFlows): DayResult {
   const p = depletionFraction(crop, f.etcMm);
-  const steps = Math.max(1, Math.ceil(f.demandMm / ((1 - p) * zone.tawMm)));
   const inMm = f.rainMm - f.interceptedMm - f.runoffMm + f.irrigationMm;
-  let depletion = depletionBeforeMm;
-  let usedMm = 0;
-  let ksSum = 0;
-  for (let i = 0; i < steps; i++) {
-    const ks = stressCoefficient(depletion, zone.tawMm, p);
-    const used = (ks * f.demandMm) / steps;
-    if (i === 0) depletion -= inMm;
-    depletion += used;
-    usedMm += used;
-    ksSum += ks;
-  }
-  let drainedMm = 0;
-  if (depletion < 0) {
-    const above = -depletion;
-    const overRoom = Math.max(0, above - zone.roomAboveMm);
-    drainedMm = overRoom + zone.drainsPerDay * (above - overRoom);
-    depletion += drainedMm;
-  }
-  return { depletionMm: depletion, ks: ksSum / steps, usedMm, drainedMm };
+  const watered = depletionBeforeMm - inMm;
+  const usedMm = zone.isPot
+    ? usedThroughTheDay(watered, zone.tawMm, p, f.demandMm)
+    : stressCoefficient(depletionBeforeMm, zone.tawMm, p) * Math.min(f.demandMm, (1 - p) * zone.tawMm);
+  const { depletionMm, drainedMm } = overflow(watered + usedMm, zone);
+  return { depletionMm, ks: f.demandMm > 0 ? usedMm / f.demandMm : 1, usedMm, drainedMm };
+}
+
+/** Use over one day while Ks falls with the store: full demand down to RAW, then the store dies away exponentially. */
+function usedThroughTheDay(depletionMm: number, tawMm: number, p: number, demandMm: number): number {
+  if (demandMm <= 0) return 0;
+  const rawMm = p * tawMm;
+  const easy = Math.min(1, Math.max(0, (rawMm - depletionMm) / demandMm)); // share of the day at full use
+  const left = tawMm - (depletionMm + easy * demandMm);
+  const stressed = left * (1 - Math.exp((-demandMm * (1 - easy)) / ((1 - p) * tawMm)));
+  return easy * demandMm + Math.max(0, stressed);
+}
+
+/** What stands above field capacity: over the room there is, it runs out at once; the rest by the soil's pace. */
+function overflow(depletionMm: number, zone: RootZone): { depletionMm: number; drainedMm: number } {
+  if (depletionMm >= 0) return { depletionMm, drainedMm: 0 };
+  const overRoom = Math.max(0, -depletionMm - zone.roomAboveMm);
+  const drainedMm = overRoom + zone.drainsPerDay * (-depletionMm - overRoom);
+  return { depletionMm: depletionMm + drainedMm, drainedMm };
 }

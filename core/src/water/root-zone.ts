@@ -13,6 +13,8 @@ export interface RootZone {
   roomAboveMm: number;
   /** share of the water above field capacity that leaves in a day */
   drainsPerDay: number;
+  /** a container: its store is small beside a day's use */
+  isPot: boolean;
   /** factor on use for water lost through a pot's wall */
   wallLoss: number;
 }
@@ -44,6 +46,7 @@ export function rootZoneOn(place: PlaceFacts, crop: Crop, seasonDay: number, spa
     tawMm,
     roomAboveMm: soil.roomAbove * tawMm,
     drainsPerDay: slow ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay,
+    isPot: place.kind === 'container',
     wallLoss: place.potMaterial === 'terracotta' || place.potMaterial === 'fabric' ? 1.2 : 1,
   };
 }

@@ -40,8 +40,8 @@ export class GardensService {
     return mine.map((g) => this.dto(g));
   }
 
-  /** Creates or changes; sending the same again changes nothing. */
-  async put(accountId: string, input: GardenInput): Promise<GardenDto> {
+  /** Creates or changes; sending the same again changes nothing. Tells whether the garden was moved on the map. */
+  async put(accountId: string, input: GardenInput): Promise<{ garden: GardenDto; moved: boolean }> {
     return this.db.transaction(async (m) => {
       const { version, ...rest } = input;
       const content = {
@@ -62,17 +62,18 @@ export class GardensService {
         });
         await m.insert(GardenEntity, garden);
         await m.insert(MembershipEntity, { accountId, gardenId: input.id });
-        return this.dto(garden);
+        return { garden: this.dto(garden), moved: false };
       }
       if (!(await m.existsBy(MembershipEntity, { accountId, gardenId: input.id }))) throw gone('garden');
       const same = Object.entries(content).every(
         ([k, v]) => JSON.stringify(v) === JSON.stringify(old[k as keyof GardenEntity]),
       );
-      if (same) return this.dto(old);
+      if (same) return { garden: this.dto(old), moved: false };
       if (version !== old.version) throw stale();
+      const moved = (['latitude', 'longitude', 'elevationM'] as const).some((k) => old[k] !== input[k]);
       Object.assign(old, content, { version: old.version + 1, revision: String(Number(old.revision) + 1) });
       await m.save(old);
-      return this.dto(old);
+      return { garden: this.dto(old), moved };
     });
   }
 

@@ -1,7 +1,7 @@
 import { Injectable, Logger } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { Cron, CronExpression } from '@nestjs/schedule';
-import type { WeatherDto, WeatherState } from '@candid-leaf/contract';
+import type { GardenDto, WeatherDto, WeatherState } from '@candid-leaf/contract';
 import { addDays, checked, WeatherRecord, weatherFaults, type Day } from '@candid-leaf/core';
 import { Not, type DataSource } from 'typeorm';
 import { Clock } from '../common/clock.js';
@@ -39,11 +39,12 @@ export class WeatherService {
   /**
    * Fetches what is new up to the garden's day, and the forecast after it. A station that does not answer leaves
    * everything as it was, with the reason kept for the page to show.
+   * @param anew fetches the days that are known already too: the garden was moved on the map
    */
-  async pull(gardenId: string): Promise<WeatherState> {
+  async pull(gardenId: string, anew = false): Promise<WeatherState> {
     const garden = await this.gardens.get(gardenId);
     const today = this.gardens.today(garden);
-    const newest = await this.newestObserved(gardenId);
+    const newest = anew ? null : await this.newestObserved(gardenId);
     const from = newest && newest < today ? addDays(newest, 1) : (newest ?? addDays(today, -HISTORY_DAYS));
     try {
       const observed = (await this.station.observed(garden, from, today)).map(plausible);
@@ -70,6 +71,12 @@ export class WeatherService {
       );
     }
     return this.state(await this.gardens.get(gardenId));
+  }
+
+  /** After a garden was made or changed: weather for its new day or its new place on earth, if it needs any. */
+  async follow(garden: GardenDto, moved: boolean): Promise<void> {
+    const newest = await this.newestObserved(garden.id);
+    if (moved || newest === null || newest < garden.today) await this.pull(garden.id, moved);
   }
 
   async state(garden: GardenEntity): Promise<WeatherState> {

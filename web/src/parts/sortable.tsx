@@ -41,7 +41,8 @@ export function Sortable({ items, onOrder }: { items: readonly Item[]; onOrder: 
   const name = (id: unknown) => list.find((i) => i.id === id)?.label ?? '';
   const announcements: Announcements = {
     onDragStart: ({ active }) => `Lifted ${name(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} is over ${name(over.id)}.` : undefined),
+    onDragOver: ({ active, over }) =>
+      over && over.id !== active.id ? `${name(active.id)} is over ${name(over.id)}.` : undefined,
     onDragEnd: ({ active }) => `Dropped ${name(active.id)}.`,
     onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
   };

@@ -5,7 +5,13 @@ import type { Dose } from './doses.js';
 export function doseInWords(dose: Dose | null | undefined, units: Units): string {
   if (!dose) return '';
   const parts: string[] = [];
-  if (dose.depthMm != null) parts.push(`${showCm(dose.depthMm / 10, units)} deep`);
+  if (dose.depthMm != null) {
+    const amount =
+      dose.litres != null && dose.areaM2 != null
+        ? `: ${showLitres(dose.litres, units)} for ${showM2(dose.areaM2, units)}`
+        : '';
+    return `${showCm(dose.depthMm / 10, units)} deep${amount}`;
+  }
   if (dose.millilitres != null) parts.push(`${dose.millilitres} mL in water`);
   if (dose.litres != null) parts.push(showLitres(dose.litres, units));
   if (dose.blockPct != null) parts.push(`${dose.blockPct} %`);

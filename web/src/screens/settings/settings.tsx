@@ -31,13 +31,11 @@ export function SettingsScreen() {
 /** The demo garden stands still on one day; here it is moved on. */
 function DemoDay({ garden }: { garden: GardenDto }) {
   const save = useSaveGarden(garden.id);
-  const pull = usePullWeather(garden.id);
   const dayWords = useDayWords();
-  const busy = save.isPending || pull.isPending;
+  const busy = save.isPending;
   const move = async (days: number) => {
     const { today, ...input } = garden;
     await save.mutateAsync({ ...input, pinnedDate: addDays(today, days) });
-    await pull.mutateAsync(undefined);
   };
   return (
     <section aria-labelledby="demo" className="rounded-2xl border border-line bg-card p-4">
