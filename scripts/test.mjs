@@ -48,6 +48,7 @@ try {
   await loadDemo(stack.url, home);
 
   check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
+  check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
   check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
   check('Lint', 'eslint', ['.']);
   check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);

@@ -26,6 +26,12 @@ describe('the tables', () => {
   test('every sign speaks for a disorder, or is marked as setting or salvage', () => {
     expect(SIGNS.filter((s) => s.kind === 'sign' && !linked.has(s.code)).map((s) => s.code)).toEqual([]);
   });
+  test('a creature that is seen speaks for that creature alone', () => {
+    const strangers = DISORDERS.filter((d) => d.group !== 'creatures').flatMap((d) =>
+      d.signs.filter(([s]) => s.startsWith('pest-')).map(([s]) => `${d.code} ${s}`),
+    );
+    expect(strangers).toEqual([]);
+  });
   test('every driver has a rule and moves a disorder', () => {
     const used = new Set(DISORDERS.flatMap((d) => d.drivers.map((l) => l.driver)));
     expect(DRIVER_CODES.filter((c) => !DRIVER_RULES[c] || !used.has(c))).toEqual([]);

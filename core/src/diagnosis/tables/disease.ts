@@ -272,7 +272,6 @@ export const DISEASE: readonly DisorderRow[] = [
     signs: [
       ['leaf-cup-yellow-edge', NEARLY_ALWAYS, 'it is what the trouble looks like'],
       ['plant-stunted', USUALLY, 'weak'],
-      ['pest-whitefly', OFTEN, 'they bring it'],
       ['where-new-growth', USUALLY, 'new leaves'],
       ['flower-drop', OFTEN, 'flowers fall'],
     ],

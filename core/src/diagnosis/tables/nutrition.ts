@@ -38,7 +38,6 @@ export const NUTRITION: readonly DisorderRow[] = [
       ['leaf-dark-lush', NEARLY_ALWAYS, 'leaf is what nitrogen makes'],
       ['flower-few', OFTEN, 'leaves instead of flowers'],
       ['flower-drop', SOMETIMES, 'flowers are given up'],
-      ['pest-aphids', SOMETIMES, 'soft growth feeds them'],
       ['plant-dense', OFTEN, 'it makes leaf'],
       ['where-whole-plant', OFTEN, 'all of it'],
     ],

@@ -6,7 +6,10 @@ import type { DriverCode } from '../vocabulary/drivers.js';
 import type { SignCode } from '../vocabulary/signs.js';
 import type { RemedyCode } from './remedies.js';
 
-/** `chance` of seeing `sign` where the disorder is, and why. */
+/**
+ * `chance` of seeing `sign` where the disorder is, and why. A creature that was seen is linked to that creature's own row
+ * only: it is there, whatever else is wrong; what draws it, or what it brings, is told by drivers.
+ */
 export type SignLink = readonly [sign: SignCode, chance: number, why: string];
 
 /** A fact that multiplies the prior odds by `x`, and why. */

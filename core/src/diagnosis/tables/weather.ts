@@ -68,7 +68,6 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['leaf-yellow-whole-old', SOMETIMES, 'a general pale yellow'],
       ['root-brown-slimy', OFTEN, 'roots rot'],
       ['root-sour-smell', OFTEN, 'no air in the soil'],
-      ['pest-fungus-gnats', SOMETIMES, 'they breed in wet soil'],
       ['leaf-bubbled', SOMETIMES, 'cells burst with water'],
       ['leaf-corky-bumps', SOMETIMES, 'cells burst with water'],
       ['pot-heavy', OFTEN, 'water is the weight'],

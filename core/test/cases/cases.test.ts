@@ -1,0 +1,43 @@
+import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
+import { LIVING } from './living.js';
+import { measure, table } from './measure.js';
+import { WATER_AND_FOOD } from './water-and-food.js';
+
+/** Cases of our own from extension knowledge (from memory). `npm run cases` prints the table. */
+const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING];
+const outcomes = TOLD.map(measure);
+const faulty = (bad: (o: (typeof outcomes)[number]) => boolean) =>
+  outcomes.filter(bad).map(
+    (o) =>
+      `${o.told.name}: ${o.report.diagnosis
+        .slice(0, 3)
+        .map((d) => `${d.disorder} ${d.probability}`)
+        .join(', ')}; ${o.report.diagnosis[0]?.drivers
+        .slice(0, 2)
+        .map((d) => d.driver)
+        .join(', ')}; ${o.harm.join(', ')}`,
+  );
+
+beforeAll(() => {
+  if (process.env.SHOW_CASES) process.stdout.write(`\n${table(outcomes)}\n\n`);
+});
+
+test('there are at least 80, from every group', () => {
+  expect(TOLD.length).toBeGreaterThanOrEqual(80);
+  expect(new Set(TOLD.map((t) => t.group)).size).toBe(8);
+});
+test('the truth leads in 97 % and is within three in all', () => {
+  expect(faulty((o) => !o.within)).toEqual([]);
+  const first = faulty((o) => !o.first);
+  expect([first.length / TOLD.length <= 0.03, first]).toEqual([true, first]);
+});
+test('the main driver is among the first two in 90 %', () => {
+  const missed = faulty((o) => !o.driver);
+  expect([missed.length / TOLD.length <= 0.1, missed]).toEqual([true, missed]);
+});
+test('no remedy is offered that an expert would call harmful', () => {
+  expect(faulty((o) => o.harm.length > 0)).toEqual([]);
+});
+test('what is harmless is said to be harmless, and nothing else is', () => {
+  expect(faulty((o) => o.report.harmless !== (o.told.harmless ?? false))).toEqual([]);
+});

@@ -1,0 +1,87 @@
+import { checkRow, reportOn, type Report } from '../../src/index.js';
+import { caseOf, type Told } from './told.js';
+
+export interface Outcome {
+  told: Told;
+  report: Report;
+  first: boolean;
+  within: boolean;
+  driver: boolean;
+  harm: string[];
+  /** the same case without its most telling sign */
+  hidden: { sign: string; within: boolean; wronglySure: boolean; uncovers: boolean } | null;
+}
+
+const rank = (r: Report, disorder: string): number => r.diagnosis.findIndex((d) => d.disorder === disorder);
+
+/** With two truths both must lead, in either order; within: both among the first three. */
+function placed(r: Report, t: Told): { first: boolean; within: boolean } {
+  const ranks = t.truth.map((d) => rank(r, d));
+  return { first: ranks.every((x) => x >= 0 && x < t.truth.length), within: ranks.every((x) => x >= 0 && x < 3) };
+}
+
+function driverAmongTwo(r: Report, t: Told): boolean {
+  if (!t.driver) return true;
+  return r.diagnosis
+    .filter((d) => t.truth.includes(d.disorder))
+    .some((d) => d.drivers.slice(0, 2).some((x) => x.driver === t.driver));
+}
+
+/** The present sign whose absence costs the truth most. */
+function withoutTheMostTelling(t: Told): Outcome['hidden'] {
+  const present = t.signs.filter((s) => !s.startsWith('-'));
+  if (present.length < 2 || t.truth.length > 1) return null;
+  const chance = (signs: readonly string[]) =>
+    reportOn(caseOf(t, signs)).diagnosis.find((d) => d.disorder === t.truth[0])?.probability ?? 0;
+  const rest = (sign: string) => t.signs.filter((s) => s !== sign);
+  const sign = present.reduce((a, b) => (chance(rest(b)) < chance(rest(a)) ? b : a));
+  const r = reportOn(caseOf(t, rest(sign)));
+  const leader = r.diagnosis[0];
+  const proposed = r.nextChecks[0] && checkRow(r.nextChecks[0].check);
+  return {
+    sign,
+    within: placed(r, t).within,
+    wronglySure: leader !== undefined && leader.probability >= 0.8 && !t.truth.includes(leader.disorder),
+    uncovers:
+      proposed?.answers.some((a) => [...(a.present ?? []), ...(a.absent ?? [])].includes(sign as never)) ?? false,
+  };
+}
+
+export function measure(t: Told): Outcome {
+  const report = reportOn(caseOf(t));
+  return {
+    told: t,
+    report,
+    ...placed(report, t),
+    driver: driverAmongTwo(report, t),
+    harm: report.remedies.map((r) => r.remedy as string).filter((r) => t.never?.includes(r)),
+    hidden: withoutTheMostTelling(t),
+  };
+}
+
+const share = (part: number, of: number): string =>
+  of === 0 ? '  –  ' : `${((100 * part) / of).toFixed(0).padStart(3)} %`;
+
+/** Shares per group as a table. */
+export function table(list: readonly Outcome[]): string {
+  const groups = [...new Set(list.map((o) => o.told.group)), 'all'];
+  const line = (name: string) => {
+    const own = list.filter((o) => name === 'all' || o.told.group === name);
+    const hidden = own.flatMap((o) => (o.hidden ? [o.hidden] : []));
+    return [
+      name.padEnd(24),
+      String(own.length).padStart(5),
+      share(own.filter((o) => o.first).length, own.length),
+      share(own.filter((o) => o.within).length, own.length),
+      share(own.filter((o) => o.driver).length, own.length),
+      String(own.filter((o) => o.harm.length > 0).length).padStart(4),
+      share(hidden.filter((h) => h.within).length, hidden.length),
+      share(hidden.filter((h) => h.wronglySure).length, hidden.length),
+      share(hidden.filter((h) => h.uncovers).length, hidden.length),
+    ].join('  ');
+  };
+  return [
+    'group                    cases  first  in 3   driver  harm  | one telling sign hidden: in 3, wrongly sure, check uncovers it',
+    ...groups.map(line),
+  ].join('\n');
+}

@@ -1,0 +1,117 @@
+import {
+  addDays,
+  parseCase,
+  type CaseFile,
+  type DisorderCode,
+  type DriverCode,
+  type PlaceFacts,
+  type PlantFacts,
+  type SignCode,
+} from '../../src/index.js';
+
+/** A case as a gardener would tell it, from extension teaching (from memory); the truth is what the teller knew. */
+export interface Told {
+  name: string;
+  group:
+    | 'fruit'
+    | 'flower'
+    | 'water and weather'
+    | 'nutrition'
+    | 'natural and mechanical'
+    | 'creatures'
+    | 'disease'
+    | 'two at once';
+  place?: Partial<PlaceFacts>;
+  plant?: Partial<PlantFacts>;
+  weather?: (back: number) => [tMin: number, tMax: number, rain: number];
+  records?: Partial<CaseFile['records']>;
+  /** what was seen; with a minus what was looked for and not there */
+  signs: readonly (SignCode | `-${SignCode}`)[];
+  truth: readonly DisorderCode[];
+  /** the main reason that the records hold */
+  driver?: DriverCode;
+  harmless?: true;
+  /** remedies that an expert would call harmful here */
+  never?: readonly string[];
+}
+
+export const ASOF = '2026-07-20';
+export const on = (back: number): string => addDays(ASOF, -back);
+const wave = (i: number, mean: number, swing = 1.5): number => Math.round((mean + swing * Math.sin(i * 1.7)) * 10) / 10;
+
+/** Kinds of weather. */
+export const mild = (b: number): [number, number, number] => [wave(b, 15), wave(b + 1, 26), b % 9 === 4 ? 6 : 0];
+export const dry = (b: number): [number, number, number] => [wave(b, 15), wave(b + 1, 27), 0];
+export const hot = (b: number): [number, number, number] => [wave(b, 22), wave(b + 1, 35.5), 0];
+export const heatLately = (b: number): [number, number, number] => (b < 9 ? hot(b) : dry(b));
+export const rainy = (b: number): [number, number, number] => [wave(b, 16), wave(b + 1, 25), b % 2 ? 9 : 0];
+export const coolWet = (b: number): [number, number, number] => [wave(b, 11), wave(b + 1, 18), b % 3 ? 7 : 0];
+export const cold = (b: number): [number, number, number] => [wave(b, 7), wave(b + 1, 17), b % 6 === 2 ? 4 : 0];
+export const frostLastNight = (b: number): [number, number, number] =>
+  b === 0 ? [-1, 12, 0] : [wave(b, 6), wave(b + 1, 16), 0];
+export const storm = (b: number): [number, number, number] => (b === 2 ? [16, 23, 55] : dry(b));
+
+/** Habits of watering, litres per plant. */
+export const every = (days: number, litres: number, how: 'base' | 'overhead' | 'drip' = 'base', span = 40) =>
+  Array.from({ length: Math.floor(span / days) }, (_, i) => ({
+    date: on((Math.floor(span / days) - 1 - i) * days),
+    litres,
+    how,
+  }));
+export const feed = (back: number, n: number, p2o5: number, k2o: number, grams: number) => ({
+  date: on(back),
+  n,
+  p2o5,
+  k2o,
+  grams,
+});
+
+export const BED: Partial<PlaceFacts> = {
+  kind: 'ground',
+  texture: 'loam',
+  areaM2: 0.25,
+  mulch: [{ from: on(40), depthMm: 60 }],
+};
+export const BARE: Partial<PlaceFacts> = { kind: 'ground', texture: 'loam', areaM2: 0.25 };
+export const CLAY: Partial<PlaceFacts> = { kind: 'ground', texture: 'clay', areaM2: 0.22, drainageMmPerH: 10 };
+export const POT: Partial<PlaceFacts> = {
+  kind: 'container',
+  texture: 'potting-mix',
+  volumeL: 12,
+  potMaterial: 'terracotta',
+};
+export const TUB: Partial<PlaceFacts> = {
+  kind: 'container',
+  texture: 'potting-mix',
+  volumeL: 40,
+  potMaterial: 'plastic',
+};
+export const TUNNEL: Partial<PlaceFacts> = { kind: 'tunnel-bed', texture: 'loam', areaM2: 0.25 };
+export const PEPPER: Partial<PlantFacts> = { crop: 'pepper', type: 'sweet', heightM: 0.6 };
+export const SEEDLING: Partial<PlantFacts> = { stage: 'seedling', heightM: 0.1, transplantedOn: on(12) };
+
+/** The told case as a case file. */
+export function caseOf(t: Told, signs: readonly string[] = t.signs): CaseFile {
+  const weather = Array.from({ length: 45 }, (_, i) => {
+    const [tMinC, tMaxC, rainMm] = (t.weather ?? mild)(44 - i);
+    return { date: on(44 - i), tMinC, tMaxC, rainMm };
+  });
+  return parseCase({
+    format: 'candid-leaf-case',
+    version: 1,
+    asOf: ASOF,
+    garden: { latitude: 45.2, longitude: 10, elevationM: 120, lastFrost: '04-15', firstFrost: '10-30' },
+    place: { ...BED, ...t.place },
+    plant: {
+      crop: 'tomato',
+      type: 'slicer',
+      stage: 'fruiting',
+      transplantedOn: '2026-05-12',
+      heightM: 1.3,
+      ...(t.plant?.crop === 'pepper' ? { type: 'sweet' } : {}),
+      ...t.plant,
+    },
+    records: { weather, watering: every(3, 6), ...t.records },
+    observations: signs.map((s) => ({ date: ASOF, sign: s.replace(/^-/, ''), present: !s.startsWith('-') })),
+  });
+}
