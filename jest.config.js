@@ -56,6 +56,8 @@ export default {
   projects: [
     project('core'),
     project('contract'),
+    project('standins'),
+    project('demo'),
     project('server'),
     project('web', { testEnvironment: 'jsdom' }, true),
   ],

@@ -1,25 +1,10 @@
-import {
-  EarlierYear,
-  IRRIGATIONS,
-  MulchSpell,
-  PLACE_KINDS,
-  POT_MATERIALS,
-  ShadeSpell,
-  SoilTest,
-  TEXTURES,
-  type Irrigation,
-  type PlaceKind,
-  type PotMaterial,
-  type Texture,
-} from '@candid-leaf/core';
-import { Type } from 'class-transformer';
+import { IRRIGATIONS, PlaceMake, type Irrigation } from '@candid-leaf/core';
 import {
   ArrayMaxSize,
   IsArray,
   IsIn,
   IsInt,
   IsNumber,
-  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -27,12 +12,12 @@ import {
   MaxLength,
   Min,
   MinLength,
-  ValidateNested,
 } from 'class-validator';
 
 const number = { allowNaN: false, allowInfinity: false };
 
-export class PlaceInput {
+/** A bed, or a group of like pots; `volumeL` is one pot's. */
+export class PlaceInput extends PlaceMake {
   @IsUUID()
   id: string;
 
@@ -45,23 +30,6 @@ export class PlaceInput {
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;
-
-  @IsIn(PLACE_KINDS)
-  kind: PlaceKind;
-
-  @IsIn(TEXTURES)
-  texture: Texture;
-
-  /** one pot's volume, containers only */
-  @IsOptional()
-  @IsNumber(number)
-  @Min(0.5, { message: 'must be 0.5 litres or more for anything to grow in' })
-  @Max(5000)
-  volumeL?: number | null;
-
-  @IsOptional()
-  @IsIn(POT_MATERIALS)
-  potMaterial?: PotMaterial | null;
 
   @IsOptional()
   @IsNumber(number)
@@ -76,20 +44,6 @@ export class PlaceInput {
   widthM?: number | null;
 
   @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(50)
-  @ValidateNested({ each: true })
-  @Type(() => MulchSpell)
-  mulch?: MulchSpell[];
-
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(50)
-  @ValidateNested({ each: true })
-  @Type(() => ShadeSpell)
-  shade?: ShadeSpell[];
-
-  @IsOptional()
   @IsIn(IRRIGATIONS)
   irrigation?: Irrigation | null;
 
@@ -99,25 +53,6 @@ export class PlaceInput {
   @Min(0.1)
   @Max(5000)
   flowLPerH?: number | null;
-
-  @IsOptional()
-  @IsNumber(number)
-  @Min(0.1, { message: 'must be above 0: a hole that never drains is a pond' })
-  @Max(2000)
-  drainageMmPerH?: number | null;
-
-  @IsOptional()
-  @IsObject()
-  @ValidateNested()
-  @Type(() => SoilTest)
-  soilTest?: SoilTest | null;
-
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(50)
-  @ValidateNested({ each: true })
-  @Type(() => EarlierYear)
-  history?: EarlierYear[];
 }
 
 export interface PlaceDto extends PlaceInput {

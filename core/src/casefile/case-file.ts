@@ -161,7 +161,8 @@ export class EarlierYear {
   problems?: DisorderCode[];
 }
 
-export class PlaceFacts {
+/** What a place is made of; both a case file's place and a garden's have it. */
+export class PlaceMake {
   @IsIn(PLACE_KINDS)
   kind: PlaceKind;
 
@@ -177,12 +178,6 @@ export class PlaceFacts {
   @IsOptional()
   @IsIn(POT_MATERIALS)
   potMaterial?: PotMaterial | null;
-
-  @IsOptional()
-  @IsNumber(number)
-  @Min(0.01)
-  @Max(100)
-  areaM2?: number | null;
 
   @IsOptional()
   @IsArray()
@@ -213,6 +208,15 @@ export class PlaceFacts {
   @ValidateNested({ each: true })
   @Type(() => EarlierYear)
   history?: EarlierYear[];
+}
+
+export class PlaceFacts extends PlaceMake {
+  /** soil per plant; the spacing squared where it is not given */
+  @IsOptional()
+  @IsNumber(number)
+  @Min(0.01)
+  @Max(100)
+  areaM2?: number | null;
 }
 
 export class PlantFacts {

@@ -15,7 +15,7 @@ import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../data/garden-context';
-import { useOrderPlants, usePlaceRecords, useRetire, useSavePlace } from '../../data/queries';
+import { useOrderPlants, usePlaceRecords, useSavePlace } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
 import { MeasureField, SelectField, TextField, type Measure } from '../../parts/field';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../parts/form-faults';
@@ -25,6 +25,7 @@ import { Empty } from '../../parts/states';
 import { useSay } from '../../parts/toast';
 import { KIND_WORDS } from '../../parts/water-left';
 import { choices, EditFrame, FormCard } from './frame';
+import { RetireButton } from './retire-button';
 
 export function PlaceEdit() {
   const { placeId } = useParams();
@@ -186,37 +187,9 @@ function PlaceForm({ place }: { place: PlaceDto | null }) {
         <Link to={`/gardens/${garden.id}`} className={buttonLook('quiet')}>
           Leave it as it was
         </Link>
-        {place && <RetireButton place={place} />}
+        {place && <RetireButton what="places" of={place} />}
       </div>
     </form>
-  );
-}
-
-function RetireButton({ place }: { place: PlaceDto }) {
-  const garden = useGarden();
-  const navigate = useNavigate();
-  const say = useSay();
-  const retire = useRetire(garden.id, 'places');
-  return (
-    <Button
-      look="quiet"
-      className="ml-auto"
-      onClick={() =>
-        retire.mutate(
-          { id: place.id },
-          {
-            onSuccess: () => {
-              say(`${place.name} is retired; its records are kept.`, {
-                undo: () => retire.mutate({ id: place.id, back: true }),
-              });
-              void navigate(`/gardens/${garden.id}`);
-            },
-          },
-        )
-      }
-    >
-      Retire this place
-    </Button>
   );
 }
 

@@ -5,13 +5,14 @@ import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../data/garden-context';
-import { useRetire, useSavePlant } from '../../data/queries';
+import { useSavePlant } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
 import { MeasureField, SelectField, TextField } from '../../parts/field';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../parts/form-faults';
 import { Empty } from '../../parts/states';
 import { useSay } from '../../parts/toast';
 import { choices, EditFrame, FormCard } from './frame';
+import { RetireButton } from './retire-button';
 
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
@@ -46,7 +47,6 @@ function PlantForm({
   const navigate = useNavigate();
   const say = useSay();
   const save = useSavePlant(garden.id);
-  const retire = useRetire(garden.id, 'plants');
   const [id] = useState(() => plant?.id ?? uuid());
   const { position: _p, retiredOn: _r, ...known } = plant ?? ({} as PlantDto);
   const { register, control, handleSubmit, setError, setValue, watch, formState } = useForm<PlantInput>({
@@ -135,27 +135,7 @@ function PlantForm({
         <Link to={back} className={buttonLook('quiet')}>
           Leave it as it was
         </Link>
-        {plant && (
-          <Button
-            look="quiet"
-            className="ml-auto"
-            onClick={() =>
-              retire.mutate(
-                { id: plant.id },
-                {
-                  onSuccess: () => {
-                    say(`${plant.name} is retired; its records are kept.`, {
-                      undo: () => retire.mutate({ id: plant.id, back: true }),
-                    });
-                    void navigate(`/gardens/${garden.id}`);
-                  },
-                },
-              )
-            }
-          >
-            Retire this plant
-          </Button>
-        )}
+        {plant && <RetireButton what="plants" of={plant} />}
       </div>
     </form>
   );

@@ -1,0 +1,29 @@
+import { checked } from '@candid-leaf/core';
+import { PlaceInput, PlantInput, RECORD_CLASSES, RecordInput, type RecordData } from '@candid-leaf/contract';
+import { DEMO_DAY } from '../src/account.js';
+import { GARDEN, PLACES, PLANTS } from '../src/garden.js';
+import { RECORDS } from '../src/season.js';
+
+test('the garden has its five places and fourteen plants, each in one of them', () => {
+  expect([PLACES.length, PLANTS.length]).toEqual([5, 14]);
+  expect(PLACES.map((p) => p.kind).sort()).toEqual(['container', 'container', 'ground', 'raised-bed', 'tunnel-bed']);
+  const ids = new Set(PLACES.map((p) => p.id));
+  expect(PLANTS.every((p) => ids.has(p.placeId))).toBe(true);
+  expect(GARDEN.pinnedDate).toBe(DEMO_DAY);
+});
+
+test('everything in it would pass the door that anybody’s data passes', () => {
+  for (const p of PLACES) checked(PlaceInput, p);
+  for (const p of PLANTS) checked(PlantInput, p);
+  for (const r of RECORDS) {
+    checked(RecordInput, r);
+    checked(RECORD_CLASSES[r.type] as new () => RecordData, r.data);
+  }
+});
+
+test('a season of records from April to mid July, no two with one id', () => {
+  const days = RECORDS.map((r) => (r.data as { date: string }).date);
+  expect(days[0]! < '2026-05-01').toBe(true);
+  expect(days.at(-1)! <= DEMO_DAY && days.at(-1)! >= '2026-07-15').toBe(true);
+  expect(new Set(RECORDS.map((r) => r.id)).size).toBe(RECORDS.length);
+});

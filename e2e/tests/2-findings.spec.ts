@@ -1,0 +1,146 @@
+import { expect, test, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { ownGarden, signIn, type Own } from './helpers.js';
+
+const day = (back: number): string => new Date(Date.UTC(2026, 6, 18 - back)).toISOString().slice(0, 10);
+
+async function tomatoIn(own: Own, place: object, plant: object = {}): Promise<{ place: string; plant: string }> {
+  const ids = { place: randomUUID(), plant: randomUUID() };
+  await own.put('/places', { id: ids.place, name: 'The place', kind: 'container', texture: 'potting-mix', ...place });
+  await own.put('/plants', {
+    id: ids.plant,
+    placeId: ids.place,
+    name: 'The plant',
+    crop: 'tomato',
+    type: 'slicer',
+    stage: 'fruiting',
+    transplantedOn: '2026-05-10',
+    heightM: 1.2,
+    ...plant,
+  });
+  return ids;
+}
+const watered = (own: Own, plantId: string, backs: number[], litres: number) =>
+  Promise.all(
+    backs.map((back) =>
+      own.put('/records', { id: randomUUID(), type: 'watering', plantId, data: { date: day(back), litres } }),
+    ),
+  );
+
+async function see(page: Page, part: RegExp, ...signs: string[]): Promise<void> {
+  await page.getByRole('button', { name: part }).click();
+  for (const sign of signs) {
+    await page.getByRole('button', { name: sign, exact: true }).click();
+    await expect(page.getByRole('button', { name: sign, exact: true })).toHaveAttribute('aria-pressed', 'true');
+  }
+}
+const whatIsIt = async (page: Page) => {
+  await expect(page.getByText(/^Kept:/)).toBeVisible();
+  await page.getByRole('link', { name: 'What is it?' }).click();
+};
+
+test('limp leaves are not clear at first; the proposed check settles it, and water is held back', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Clay bed', kind: 'ground', texture: 'clay', lengthM: 1, widthM: 0.5 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await see(page, /^The whole plant/, 'Limp and hanging');
+  await whatIsIt(page);
+  await expect(page.getByRole('heading', { name: /^Not clear yet/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Finding' }).getByText('Feel the soil a finger deep.')).toBeVisible();
+  await expect(page.getByRole('region', { name: /What to do/ })).toBeHidden();
+  await page.getByRole('link', { name: 'Record what you find' }).click();
+  await see(page, /^Soil and roots/, 'Wet at a finger’s depth');
+  await see(page, /^The whole plant/, 'Still limp after water');
+  await whatIsIt(page);
+  await expect(page.getByRole('heading', { name: /^Too much water at the roots/ })).toBeVisible();
+  const todo = page.getByRole('region', { name: /What to do/ });
+  await expect(todo.getByText('Hold the water back')).toBeVisible();
+  await expect(todo.getByText('Water now')).toBeHidden();
+});
+
+test('the same pale fruit patch, decided by what was recorded: thinned before the heat, so shade and no more cuts', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
+  await own.put('/records', {
+    id: randomUUID(),
+    type: 'pruning',
+    plantId: plant,
+    data: { date: day(9), cuts: 12, leafSharePct: 40, what: ['thinning'] },
+  });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await see(page, /^Fruit/, 'Pale papery patch', 'Patch faces the sun');
+  await page.getByRole('button', { name: 'Not there: Dark patch at the bottom' }).click();
+  await whatIsIt(page);
+  await expect(page.getByRole('heading', { name: /^Sunscald/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Leaves cut away: 40 % of the leaf cut on 9 July/ })).toBeVisible();
+  const todo = page.getByRole('region', { name: /What to do/ });
+  await expect(todo.getByText('Hang shade cloth')).toBeVisible();
+  await expect(todo.getByText('Keep what is sound')).toBeVisible();
+  await expect(todo.getByText(/Poles and steps on firm ground/)).toBeVisible();
+});
+
+test('two troubles at once are both told, each with its own remedies; one is taken on without the other', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { volumeL: 12, potMaterial: 'terracotta' }, { type: 'paste' });
+  await watered(own, plant, [25, 20, 15, 10, 5], 9);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await see(page, /^Fruit/, 'Dark patch at the bottom');
+  await see(page, /^Growing tip/, 'Soft small insects in clusters');
+  await whatIsIt(page);
+  const rot = page.getByRole('region', { name: 'What to do: Blossom end rot' });
+  const aphids = page.getByRole('region', { name: 'What to do: Aphids' });
+  await expect(rot.getByText('Water evenly')).toBeVisible();
+  await expect(aphids.getByText('Rinse them off with water')).toBeVisible();
+  await expect(aphids.getByText(/Read the label: it is the law/)).toBeVisible();
+  await aphids.getByRole('button', { name: 'I will do this' }).click();
+  await expect(aphids.getByText(/Taken on 18 July/)).toBeVisible();
+  await expect(rot.getByRole('button', { name: 'I will do this' })).toBeVisible();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Today' }).getByText('Rinse them off with water')).toBeVisible();
+});
+
+test('a harmless look is called harmless, is not marked as trouble, and an all-clear clears it', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { volumeL: 40 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await see(page, /^Low leaves/, 'A few old ones yellowing', 'On the lower leaves');
+  await whatIsIt(page);
+  await expect(page.getByRole('heading', { name: /^Old leaves finishing/ })).toBeVisible();
+  await expect(page.getByText('Nothing needs doing.').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await expect(page.getByText('Old leaves finishing: harmless')).toBeVisible();
+  await page.getByRole('button', { name: 'The plant: all clear' }).click();
+  await expect(page.getByText('Old leaves finishing: harmless')).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Old leaves finishing: harmless')).toBeVisible();
+});
+
+test('a sign is found by words; what it rules out is taken back; a day on the ribbon is told in a sentence', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { volumeL: 14 });
+  await watered(own, plant, [3], 2);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await page.getByRole('button', { name: /Wednesday 15 July/ }).click();
+  await expect(page.getByRole('status').filter({ hasText: '15 July:' })).toContainText(/watered 2\sL/);
+  await page.getByRole('button', { name: /^Soil and roots/ }).click();
+  await page.getByLabel('Or find it by words').fill('finger');
+  await page.getByRole('button', { name: 'Dry at a finger’s depth', exact: true }).click();
+  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await page.getByRole('button', { name: 'Wet at a finger’s depth', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Dry at a finger’s depth', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
+  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+});
