@@ -34,7 +34,7 @@ export function SignTile({ sign, crop, seen, onPut }: Props) {
         </span>
       </button>
       {yes && row.counted && <Count seen={seen} onPut={onPut} label={row.label} />}
-      {yes && <SeverityChoice seen={seen} onPut={onPut} label={row.label} />}
+      {yes && row.kind === 'sign' && <SeverityChoice seen={seen} onPut={onPut} label={row.label} />}
       {!yes && row.kind === 'sign' && (
         <button
           type="button"
