@@ -36,7 +36,8 @@ interface Props {
 
 /** The plant as its own form: each part of the drawing, and its name beside it, can be touched. */
 export function TouchPlant({ plant, chosen, signs, onTouch }: Props) {
-  const marked = (part: Part) => signs.filter((s) => signRow(s).kind !== 'setting' && signRow(s).parts[0] === part).length;
+  const marked = (part: Part) =>
+    signs.filter((s) => signRow(s).kind !== 'setting' && signRow(s).parts[0] === part).length;
   return (
     <div className="relative mx-auto w-full max-w-sm">
       <PlantDrawing
