@@ -51,7 +51,7 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
     const today = page.getByRole('region', { name: 'Today' });
     await expect(today.getByText(/Pick the damaged fruit: 5 fruit/)).toBeVisible();
     await today.getByRole('button', { name: /Done: Water evenly/ }).click();
-    await expect(page.getByText('Done: Water evenly.')).toBeVisible();
+    await expect(page.getByText('Done: Water evenly.', { exact: true })).toBeVisible();
     await expect(today.getByRole('button', { name: /Done: Water evenly/ })).toBeHidden();
     await expect(page.getByRole('link', { name: /Sleeper Paste/ })).not.toContainText('Dry');
     await today.getByRole('button', { name: /Not today: Pick the damaged fruit/ }).click();
