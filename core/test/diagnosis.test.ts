@@ -48,9 +48,7 @@ describe('the tables', () => {
   });
   test('every check has answers over known signs, or asks for a record', () => {
     const codes = new Set<string>(SIGNS.map((s) => s.code));
-    for (const c of CHECKS)
-      for (const a of c.answers)
-        for (const s of [...(a.present ?? []), ...(a.absent ?? [])]) expect(codes.has(s)).toBe(true);
+    for (const c of CHECKS) for (const a of c.answers) for (const s of a.present) expect(codes.has(s)).toBe(true);
   });
 });
 

@@ -1,6 +1,7 @@
 import { dayWords, type Day } from '../day.js';
 import { diagnose, CLEAR_FROM, type Diagnosis } from '../diagnosis/engine/diagnose.js';
-import { nextChecks, type NextCheck } from '../diagnosis/engine/next-checks.js';
+import type { NextCheck } from '../diagnosis/engine/check-gains.js';
+import { nextChecks } from '../diagnosis/engine/next-checks.js';
 import { chooseRemedies, type Remedy, type Withheld } from '../diagnosis/remedies/choose.js';
 import { storyOf, type Story } from '../diagnosis/story.js';
 import { disorderRow } from '../diagnosis/tables/index.js';

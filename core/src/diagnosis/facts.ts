@@ -11,6 +11,8 @@ const bearing = new Set(['fruiting', 'ripening', 'late']);
 const lastCheck = (s: Story) => s.recent(s.c.records.soilChecks, 5).at(-1);
 const feltWet = (s: Story): boolean =>
   s.present.has('soil-wet-deep') || (lastCheck(s)?.feel === 'wet' && !s.present.has('soil-dry-deep'));
+const feltDry = (s: Story): boolean =>
+  s.present.has('soil-dry-deep') || (lastCheck(s)?.feel === 'dry' && !s.present.has('soil-wet-deep'));
 const warmest = (s: Story, days: number): number => Math.max(-99, ...s.weather(days).map((w) => w.tMaxC));
 const rainyDays = (s: Story, days: number): number => s.weather(days).filter((w) => w.rainMm >= 1).length;
 const meanTemperature = (s: Story, days: number): number | null => {
@@ -28,6 +30,8 @@ export const FACTS = {
   young: (s: Story) => s.c.plant.stage === 'seedling' || s.c.plant.stage === 'establishing',
   bearing: (s: Story) => bearing.has(s.c.plant.stage ?? ''),
   'not-bearing': (s: Story) => s.c.plant.stage != null && !bearing.has(s.c.plant.stage),
+  'may-bear': (s: Story) =>
+    s.c.plant.stage == null || bearing.has(s.c.plant.stage) || [...s.present].some((x) => x.startsWith('fruit-')),
   ripening: (s: Story) => s.c.plant.stage === 'ripening' || s.c.plant.stage === 'late',
   'paste-type': (s: Story) => s.c.plant.type === 'paste',
   'sweet-pepper': (s: Story) => s.c.plant.type === 'sweet',
@@ -44,10 +48,12 @@ export const FACTS = {
   'water-under-quarter': (s: Story) => (now(s)?.fractionAvailable ?? 1) < 0.25,
   'water-ample': (s: Story) => (now(s)?.fractionAvailable ?? 0) > 0.5,
   'soil-felt-wet': feltWet,
-  'not-felt-wet': (s: Story) => !feltWet(s),
   'soil-felt-damp': (s: Story) => s.present.has('soil-damp-deep') || lastCheck(s)?.feel === 'damp',
-  'soil-felt-dry': (s: Story) =>
-    s.present.has('soil-dry-deep') || (lastCheck(s)?.feel === 'dry' && !s.present.has('soil-wet-deep')),
+  'soil-felt-dry': feltDry,
+  // a limp plant is not watered before somebody has felt its soil or lifted its pot
+  'felt-dry': (s: Story) => feltDry(s) || s.present.has('pot-light'),
+  // a dry plant is watered, not shaded to see what happens
+  'not-felt-dry': (s: Story) => !feltDry(s) && !s.present.has('pot-light'),
   'sunscald-open': (s: Story) => s.present.has('fruit-pale-papery-patch') || s.present.has('leaf-bleached-patches'),
   'hot-now': (s: Story) => warmest(s, 2) >= 30,
   'cool-wet-weather': (s: Story) => rainyDays(s, 14) >= 5 && between(meanTemperature(s, 14), 8, 20),
@@ -62,6 +68,13 @@ export const FACTS = {
   mulched: (s: Story) => spellOn(s.c.place.mulch, s.c.asOf) !== undefined,
   shaded: (s: Story) => (spellOn(s.c.place.shade, s.c.asOf)?.blockPct ?? 0) >= 25,
   'short-of-water': (s: Story) => (now(s)?.ks ?? 1) < 0.8,
+  'test-low-nitrogen': (s: Story) => s.c.place.soilTest?.nitrogen === 'low',
+  'test-low-phosphorus': (s: Story) => s.c.place.soilTest?.phosphorus === 'low',
+  'test-low-potassium': (s: Story) => s.c.place.soilTest?.potassium === 'low',
+  'test-low-magnesium': (s: Story) => s.c.place.soilTest?.magnesium === 'low',
+  'test-sound-phosphorus': (s: Story) => ['ok', 'high'].includes(s.c.place.soilTest?.phosphorus ?? ''),
+  'test-sound-potassium': (s: Story) => ['ok', 'high'].includes(s.c.place.soilTest?.potassium ?? ''),
+  'test-sound-magnesium': (s: Story) => ['ok', 'high'].includes(s.c.place.soilTest?.magnesium ?? ''),
   'untested-unfed-pot': (s: Story) =>
     s.c.place.kind === 'container' &&
     s.c.place.soilTest == null &&

@@ -1,10 +1,11 @@
 import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
 import { LIVING } from './living.js';
 import { measure, table } from './measure.js';
+import { DOUBLES, HARMLESS, PAIRS } from './pairs.js';
 import { WATER_AND_FOOD } from './water-and-food.js';
 
 /** Cases of our own from extension knowledge (from memory). `npm run cases` prints the table. */
-const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING];
+const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING, ...PAIRS, ...HARMLESS, ...DOUBLES];
 const outcomes = TOLD.map(measure);
 const faulty = (bad: (o: (typeof outcomes)[number]) => boolean) =>
   outcomes.filter(bad).map(
@@ -30,6 +31,25 @@ test('the truth leads in 97 % and is within three in all', () => {
   expect(faulty((o) => !o.within)).toEqual([]);
   const first = faulty((o) => !o.first);
   expect([first.length / TOLD.length <= 0.03, first]).toEqual([true, first]);
+});
+test('a third are pairs that only the records tell apart, a sixth two troubles, a sixth harmless', () => {
+  const share = (of: (t: (typeof TOLD)[number]) => unknown) => TOLD.filter(of).length / TOLD.length;
+  expect(share((t) => t.pair)).toBeGreaterThan(0.2);
+  expect(share((t) => t.truth.length > 1)).toBeGreaterThan(0.13);
+  expect(share((t) => t.harmless)).toBeGreaterThan(0.13);
+  for (const name of new Set(TOLD.flatMap((t) => t.pair ?? []))) {
+    const members = TOLD.filter((t) => t.pair === name);
+    expect(members.length).toBeGreaterThan(1);
+    expect(new Set(members.map((t) => t.signs.join())).size).toBe(1);
+  }
+});
+test('with the most telling sign not looked for, the truth is still near, nothing false is stated, and the first check would find it', () => {
+  const hidden = outcomes.flatMap((o) => (o.hidden ? [o.hidden] : []));
+  const share = (of: (h: (typeof hidden)[number]) => boolean) => hidden.filter(of).length / hidden.length;
+  expect(hidden.length).toBeGreaterThan(80);
+  expect(share((h) => h.within)).toBeGreaterThanOrEqual(0.8);
+  expect(share((h) => h.wronglySure)).toBeLessThan(0.03);
+  expect(share((h) => h.uncovers)).toBeGreaterThanOrEqual(0.8);
 });
 test('the main driver is among the first two in 90 %', () => {
   const missed = faulty((o) => !o.driver);

@@ -1,4 +1,4 @@
-import { checkRow, reportOn, type Report } from '../../src/index.js';
+import { checkRow, isCircumstance, reportOn, signRow, shownBy, type Report, type SignCode } from '../../src/index.js';
 import { caseOf, type Told } from './told.js';
 
 export interface Outcome {
@@ -27,14 +27,20 @@ function driverAmongTwo(r: Report, t: Told): boolean {
     .some((d) => d.drivers.slice(0, 2).some((x) => x.driver === t.driver));
 }
 
-/** The present sign whose absence costs the truth most. */
+/** The present sign whose absence costs the truth (both truths together) most. */
 function withoutTheMostTelling(t: Told): Outcome['hidden'] {
   const present = t.signs.filter((s) => !s.startsWith('-'));
-  if (present.length < 2 || t.truth.length > 1) return null;
+  if (present.length < 2) return null;
   const chance = (signs: readonly string[]) =>
-    reportOn(caseOf(t, signs)).diagnosis.find((d) => d.disorder === t.truth[0])?.probability ?? 0;
+    reportOn(caseOf(t, signs)).diagnosis.reduce(
+      (sum, d) => sum + (t.truth.includes(d.disorder) ? d.probability : 0),
+      0,
+    );
   const rest = (sign: string) => t.signs.filter((s) => s !== sign);
   const sign = present.reduce((a, b) => (chance(rest(b)) < chance(rest(a)) ? b : a));
+  // where it was the only thing reported, nothing is asked any more
+  const reported = rest(sign).filter((x): x is SignCode => !x.startsWith('-'));
+  if (!reported.some((x) => signRow(x).kind !== 'setting' || isCircumstance(x))) return null;
   const r = reportOn(caseOf(t, rest(sign)));
   const leader = r.diagnosis[0];
   const proposed = r.nextChecks[0] && checkRow(r.nextChecks[0].check);
@@ -42,8 +48,7 @@ function withoutTheMostTelling(t: Told): Outcome['hidden'] {
     sign,
     within: placed(r, t).within,
     wronglySure: leader !== undefined && leader.probability >= 0.8 && !t.truth.includes(leader.disorder),
-    uncovers:
-      proposed?.answers.some((a) => [...(a.present ?? []), ...(a.absent ?? [])].includes(sign as never)) ?? false,
+    uncovers: proposed !== undefined && shownBy(proposed).includes(sign as SignCode),
   };
 }
 

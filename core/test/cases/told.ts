@@ -31,6 +31,8 @@ export interface Told {
   /** the main reason that the records hold */
   driver?: DriverCode;
   harmless?: true;
+  /** cases of one pair show the same signs; only place, weather and records tell them apart */
+  pair?: string;
   /** remedies that an expert would call harmful here */
   never?: readonly string[];
 }
@@ -72,8 +74,14 @@ export const BED: Partial<PlaceFacts> = {
   areaM2: 0.25,
   mulch: [{ from: on(40), depthMm: 60 }],
 };
-export const BARE: Partial<PlaceFacts> = { kind: 'ground', texture: 'loam', areaM2: 0.25 };
-export const CLAY: Partial<PlaceFacts> = { kind: 'ground', texture: 'clay', areaM2: 0.22, drainageMmPerH: 10 };
+export const BARE: Partial<PlaceFacts> = { kind: 'ground', texture: 'loam', areaM2: 0.25, mulch: [] };
+export const CLAY: Partial<PlaceFacts> = {
+  kind: 'ground',
+  texture: 'clay',
+  areaM2: 0.22,
+  drainageMmPerH: 10,
+  mulch: [],
+};
 export const POT: Partial<PlaceFacts> = {
   kind: 'container',
   texture: 'potting-mix',

@@ -10,6 +10,9 @@ import { ABSENT, found, unknown, type Because, type RuleParams, type Verdict } f
 const nitrogenWindow = (s: Story): number => (s.c.place.kind === 'container' ? 14 : 30);
 const MOST_NITROGEN_G = 3;
 
+const NO_FEEDING = 'what it was fed, and when: record it, or say that none was given';
+const NO_CUTS = 'whether leaves were cut: no cut is on record';
+
 export function excessNitrogen(s: Story): Verdict {
   const within = nitrogenWindow(s);
   const fed = s.recent(s.c.records.feeding, within);
@@ -41,7 +44,7 @@ export function excessNitrogen(s: Story): Verdict {
     );
   if (s.c.place.soilTest?.nitrogen === 'high')
     return found(0.5, [{ record: 'place', date: s.c.place.soilTest.date, text: 'soil test: nitrogen high' }]);
-  return ABSENT;
+  return s.c.records.feeding.length === 0 ? unknown(NO_FEEDING) : ABSENT;
 }
 
 export function underfeeding(s: Story): Verdict {
@@ -115,7 +118,7 @@ export function leafLossByPruning(s: Story, { pct = 25, within = 14 }: RuleParam
   if (share < pct) {
     if (s.present.has('after-pruning'))
       return found(0.4, [{ record: 'sign', date: s.c.asOf, text: 'it began after pruning' }]);
-    return ABSENT;
+    return s.c.records.pruning.length === 0 ? unknown(NO_CUTS) : ABSENT;
   }
   return found(
     share / 50,
@@ -129,6 +132,7 @@ export function leafLossByPruning(s: Story, { pct = 25, within = 14 }: RuleParam
 
 export function overPruning(s: Story, { within = 14 }: RuleParams): Verdict {
   const cuts = s.recent(s.c.records.pruning, within);
+  if (s.c.records.pruning.length === 0) return unknown(NO_CUTS);
   const total = cuts.reduce((sum, p) => sum + (p.cuts ?? 0), 0);
   const share = Math.max(0, ...cuts.map((p) => p.leafSharePct ?? 0));
   if (total <= 8 && share < 30) return ABSENT;
@@ -173,5 +177,7 @@ export function sprayDrift(s: Story, { within = 21 }: RuleParams): Verdict {
           text: `weedkiller used near by on ${dayWords(p.date)}`,
         })),
       )
-    : ABSENT;
+    : s.c.records.sprays.length === 0
+      ? unknown('whether weedkiller was used near by, or new straw or manure came in')
+      : ABSENT;
 }

@@ -103,7 +103,11 @@ const DISEASES: readonly SignCode[] = [
 ];
 const LEAF_LOSS: readonly SignCode[] = ['leaf-target-spots', 'leaf-small-grey-spots', 'leaf-yellow-fast'];
 
-export const pestsPresent = (s: Story): Verdict => bySign(s, PESTS, 'insects were seen on it', 0.7);
+/** Nobody knows of insects where nobody looked for them. */
+export const pestsPresent = (s: Story): Verdict =>
+  s.present.has('pest-none-found') || PESTS.some((sign) => s.present.has(sign)) || PESTS.every((x) => s.absent.has(x))
+    ? bySign(s, PESTS, 'insects were seen on it', 0.7)
+    : unknown('whether insects sit under the leaves or in the flowers', 'look-under-leaves');
 export const diseasePresent = (s: Story): Verdict => bySign(s, DISEASES, 'a leaf disease shows', 0.6);
 export const leafLossByDisease = (s: Story): Verdict =>
   bySign(s, LEAF_LOSS, 'leaves are being lost to spots or yellowing', 0.6);

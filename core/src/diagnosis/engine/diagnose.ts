@@ -1,7 +1,7 @@
 import { DRIVERS } from '../vocabulary/drivers.js';
 import type { DisorderCode } from '../vocabulary/disorders.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
-import { signRow, type SignCode } from '../vocabulary/signs.js';
+import { isCircumstance, signRow, type SignCode } from '../vocabulary/signs.js';
 import type { Because } from '../drivers/index.js';
 import type { Story } from '../story.js';
 import { candidates, causesOf, driverWeight, findingsOf, LEAKS, type Candidate } from './network.js';
@@ -65,7 +65,7 @@ export const three = (x: number): number => Math.round(x * 1000) / 1000;
 export function diagnose(s: Story): DiagnosisResult {
   const all = candidates(s);
   const spoken = [...s.seen.keys()].filter((c) => signRow(c).kind === 'sign' || s.present.has(c));
-  if (![...s.present].some((c) => signRow(c).kind !== 'setting'))
+  if (![...s.present].some((c) => signRow(c).kind !== 'setting' || isCircumstance(c)))
     return { list: [], all, marginals: all.map(() => 0), unexplained: [] };
 
   const causes = causesOf(all);

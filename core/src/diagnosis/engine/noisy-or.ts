@@ -89,6 +89,44 @@ export function posterior(causes: readonly Cause[], leaks: readonly number[], fi
   return { marginals, logEvidence: Math.log(total) };
 }
 
+/** A set of disorders that may be present together, and its share of the posterior. */
+export interface LikelySet {
+  members: readonly number[];
+  share: number;
+}
+
+/** Sets with less than this share of the likeliest are left out of `likelySets`. */
+const NEGLIGIBLE = 1e-4;
+
+/**
+ * The posterior written out set by set, for asking what a further sign would change: with it, what one sign would do is a
+ * sum over this list instead of another run. Sets of a negligible share are left out.
+ */
+export function likelySets(causes: readonly Cause[], leaks: readonly number[], findings: Findings): LikelySet[] {
+  const signs = findings.present;
+  const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
+  const miss = causes.map((c) => Float64Array.from(signs, (sign) => 1 - c.chances[sign]!));
+  const found: LikelySet[] = [];
+  let most = 0;
+  const walk = (members: readonly number[], prior: number, silent: Float64Array, from: number): void => {
+    let share = prior;
+    for (const q of silent) share *= 1 - q;
+    if (share >= most * NEGLIGIBLE) found.push({ members, share });
+    most = Math.max(most, share);
+    if (members.length === MOST_TOGETHER) return;
+    for (let i = from; i < causes.length; i++) {
+      const missed = miss[i]!;
+      const next = Float64Array.from(silent, (q, f) => q * missed[f]!);
+      walk([...members, i], prior * weight[i]!, next, i + 1);
+    }
+  };
+  const leaky = Float64Array.from(signs, (sign) => 1 - leaks[sign]!);
+  walk([], 1, leaky, 0);
+  const kept = found.filter((s) => s.share >= most * NEGLIGIBLE);
+  const total = kept.reduce((sum, s) => sum + s.share, 0);
+  return kept.map((s) => ({ members: s.members, share: s.share / total }));
+}
+
 /** e₀…e₃ of the numbers. */
 function symmetricSums(numbers: readonly number[]): number[] {
   const e = [1, 0, 0, 0];

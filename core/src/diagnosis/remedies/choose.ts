@@ -27,6 +27,8 @@ export interface Withheld {
   because: string;
 }
 
+const UNSURE = 'not sure enough yet for something that cannot be taken back: make the check first';
+
 /**
  * Remedies for every disorder that is clear, the leader's first; within one, by rung and then by the weight of the
  * driver they answer. Those that the setting speaks against are withheld with the reason.
@@ -52,6 +54,10 @@ export function chooseRemedies(s: Story, result: DiagnosisResult): { remedies: R
       const against = r.notWhile.find(([fact]) => FACTS[fact](s));
       if (against) {
         withheld.push({ remedy: r.code, because: against[1] });
+        continue;
+      }
+      if (d.probability < (r.sureFrom ?? 0)) {
+        withheld.push({ remedy: r.code, because: UNSURE });
         continue;
       }
       remedies.push({

@@ -1,4 +1,4 @@
-import { always, against, by, HANDBOOK, type DisorderRow } from './row.js';
+import { always, against, by, HANDBOOK, where, type DisorderRow } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 /** Too little, too much, or not to be had. */
@@ -58,6 +58,8 @@ export const NUTRITION: readonly DisorderRow[] = [
     setting: [
       ['long-in-pot', 2, 'long in the same mix'],
       ['bearing', 1.5, 'fruit takes it from the leaves'],
+      ['test-low-magnesium', 8, 'the soil test says so'],
+      ['test-sound-magnesium', 0.2, 'the soil test shows enough'],
     ],
     signs: [
       ['leaf-yellow-between-veins-old', NEARLY_ALWAYS, 'it is what the trouble looks like'],
@@ -97,14 +99,18 @@ export const NUTRITION: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: SCARCE,
     line: 'Purple undersides and slow growth; nearly always cold soil.',
-    setting: [],
+    setting: [
+      ['test-low-phosphorus', 10, 'the soil test says so'],
+      ['test-sound-phosphorus', 0.2, 'the soil test shows enough'],
+    ],
     signs: [
       ['leaf-purple-under', USUALLY, 'it is what the trouble looks like'],
       ['plant-stunted', OFTEN, 'slow growth'],
+      ['plant-no-new-growth', OFTEN, 'slow growth'],
       ['pace-weeks', OFTEN, 'it is slow'],
     ],
     drivers: [by('cold-nights', 2, 0.8, { params: { atC: 10, days: 3, within: 14 } }), by('underfeeding', 1.5, 0.5)],
-    remedies: [...always('wait-for-warmth', 'soil-test')],
+    remedies: [...always('soil-test'), ...where(['cold-nights-lately'], 'wait-for-warmth'), ...where(['test-low-phosphorus'], 'phosphorus-feed')],
     lookAlikes: { 'cold-check': 'cold does the same: wait for warmth first' },
     avoid: 'No feed unless a test is low.',
     followUpDays: 14,
@@ -117,7 +123,11 @@ export const NUTRITION: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: SCARCE,
     line: 'Old leaves scorch along the edges under a heavy crop.',
-    setting: [['bearing', 2, 'fruit takes it']],
+    setting: [
+      ['bearing', 2, 'fruit takes it'],
+      ['test-low-potassium', 8, 'the soil test says so'],
+      ['test-sound-potassium', 0.2, 'the soil test shows enough'],
+    ],
     signs: [
       ['leaf-edge-brown-old', NEARLY_ALWAYS, 'it is what the trouble looks like'],
       ['fruit-blotchy', SOMETIMES, 'fruit ripens unevenly'],
@@ -273,7 +283,7 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
       ['leaf-bleached-patches', OFTEN, 'where drops dried'],
       ['leaf-tip-burn', OFTEN, 'where drops ran together'],
     ],
-    drivers: [by('wrong-spray-mix', 6, 1)],
+    drivers: [by('wrong-spray-mix', 15, 1, { why: 'an oil or a soap in heat burns by itself' })],
     remedies: always('rinse-off', 'watch-only'),
     lookAlikes: { 'leaf-sunburn': 'sun alone, nothing sprayed' },
     avoid: 'One leaf first, 24 hours, then the rest.',

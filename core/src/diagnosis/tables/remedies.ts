@@ -17,6 +17,8 @@ export interface RemedyRow {
   cautions: readonly CautionCode[];
   /** withheld while this holds, and why */
   notWhile: readonly (readonly [fact: FactCode, because: string])[];
+  /** withheld until the finding is this sure: what cannot be taken back is not done on a guess */
+  sureFrom?: number;
 }
 
 /** Cautions; each defers to the label, local rules or licensed practice where these decide. */
@@ -39,7 +41,7 @@ export const CAUTIONS = {
 } as const;
 export type CautionCode = keyof typeof CAUTIONS;
 
-type Extra = Partial<Pick<RemedyRow, 'dose' | 'cautions' | 'notWhile'>>;
+type Extra = Partial<Pick<RemedyRow, 'dose' | 'cautions' | 'notWhile' | 'sureFrom'>>;
 const remedy = <C extends string>(code: C, rung: RemedyRow['rung'], when: When, label: string, how: string, extra: Extra = {}): RemedyRow & { code: C } => ({
   code,
   rung,
@@ -55,7 +57,9 @@ const WET: RemedyRow['notWhile'][number] = ['soil-felt-wet', 'the soil is wet: m
 const SCALD: RemedyRow['notWhile'][number] = ['sunscald-open', 'sun damage is open: every leaf is needed as shade'];
 const HOT: RemedyRow['notWhile'][number] = ['hot-now', 'it is 30 °C (86 °F) or more: it would burn the leaves'];
 const THIRSTY: RemedyRow['notWhile'][number] = ['short-of-water', 'the plant is short of water: sprays burn it now'];
-const spraying: Extra = { cautions: ['spray', 'test-spray'], notWhile: [HOT, THIRSTY] };
+/** Spraying before knowing is the second worst mistake in this job; nine in ten is knowing (judgement). */
+const KNOWN = 0.9;
+const spraying: Extra = { cautions: ['spray', 'test-spray'], notWhile: [HOT, THIRSTY], sureFrom: KNOWN };
 
 /** Remedies, from the gentlest rung up; rung 6 is next season. Source: common practice, from memory, except where named. */
 export const REMEDIES = [
@@ -139,8 +143,9 @@ export const REMEDIES = [
   remedy('copper-spray', 5, 'tomorrow', 'Copper, only if it climbs', 'Only with this diagnosis, only if new leaves spot in spite of the rest, by the label.', {
     cautions: ['spray', 'test-spray', 'copper'],
     notWhile: [HOT, THIRSTY],
+    sureFrom: KNOWN,
   }),
-  remedy('remove-plant', 5, 'today', 'Take the plant out', 'With its roots, into a bag, and note the spot.', { cautions: ['bag', 'report'] }),
+  remedy('remove-plant', 5, 'today', 'Take the plant out', 'With its roots, into a bag, and note the spot.', { cautions: ['bag', 'report'], sureFrom: KNOWN }),
   remedy('sanitize-tools', 5, 'today', 'Clean tools and hands', '70 % alcohol on blades, soap on hands, between plants.', { cautions: ['blades'] }),
   // next season
   remedy('resistant-cultivar', 6, 'season-end', 'Choose a resistant kind', 'Look for the letters on the packet.'),

@@ -207,6 +207,12 @@ const BY_CODE = new Map<string, SignRow & { code: SignCode }>(SIGNS.map((s) => [
 export const isSign = (code: string): code is SignCode => BY_CODE.has(code);
 export const signRow = (code: SignCode): SignRow & { code: SignCode } => BY_CODE.get(code)!;
 
+/**
+ * Where, how far, how fast or after what: a circumstance tells that something is wrong, though not yet what, and so does still
+ * air at the flowers, which nobody reports of flowers that set. The other settings (bare soil, no insects found, sound roots) tell nothing of the kind.
+ */
+export const isCircumstance = (sign: SignCode): boolean => /^(where|spread|pace|after)-/.test(sign) || sign === 'flower-still-air';
+
 /** Signs of which at most one can be true on one day: seeing one tells that the others are not there. */
 const ONE_OF: readonly (readonly SignCode[])[] = [
   ['soil-dry-deep', 'soil-damp-deep', 'soil-wet-deep'],

@@ -1,0 +1,149 @@
+import { FACTS } from '../facts.js';
+import type { Story } from '../story.js';
+import { CHECKS, shownBy, type CheckCode, type CheckRow } from '../tables/checks.js';
+import { remedyRow } from '../tables/remedies.js';
+import { USUALLY } from '../tables/strengths.js';
+import type { DisorderCode } from '../vocabulary/disorders.js';
+import { signRow, type SignCode } from '../vocabulary/signs.js';
+import { CLEAR_FROM, three, type DiagnosisResult } from './diagnose.js';
+import { causesOf, findingsOf, LEAKS, signIndex, type Candidate } from './network.js';
+import { entropyBits, likelySets, type LikelySet } from './noisy-or.js';
+import { chancesUnder, combinations, noneOf, openFindings, type Finding, type Likelihood } from './outcomes.js';
+
+export interface NextCheck {
+  check: CheckCode;
+  /** expected fall in entropy, bits */
+  gain: number;
+  splits: DisorderCode[];
+  /** what it may show here, likeliest first, and what to record then */
+  mayShow: Finding[];
+}
+
+const LEAST_GAIN = 0.01;
+/** An answer less likely than this is not worth planning for. */
+const POSSIBLE = 0.02;
+/** At most so many answers are named beside a check, and "none of these". */
+const MOST_NAMED = 6;
+/** So many of the things that a check shows are reckoned jointly; the work doubles with each. */
+const JOINTLY = 4;
+
+/** Does this check make sense on this plant, and is there still something for it to show? */
+export function isOpen(s: Story, check: CheckRow): boolean {
+  if (check.needs && !check.needs.some((sign) => s.present.has(sign))) return false;
+  if (!(check.onlyWhile ?? []).every((fact) => FACTS[fact](s))) return false;
+  // one of several exclusive answers was already given
+  if (check.oneOf && shownBy(check).some((sign) => s.present.has(sign))) return false;
+  return true;
+}
+
+/**
+ * What each open check would tell about these disorders. A check with one answer out of several: the expected fall in
+ * entropy over its answers. A check that may show several things at once: the same over all combinations of the few that tell
+ * most, which is a lower bound of what all of them would tell. Left out are checks that tell too little, and, where something is
+ * clear, those of which no likely answer would change the advice.
+ */
+export function checkGains(s: Story, result: DiagnosisResult, asked: readonly Candidate[]): NextCheck[] {
+  const causes = causesOf(asked);
+  const leaks = leaksWith(result, (c) => !asked.includes(c));
+  const sets = likelySets(causes, leaks, findingsOf(s.present, s.absent));
+  const chances = chancesUnder(sets, causes, leaks);
+  const before = marginalsOf(sets, asked.length, null).marginals;
+  const advice = adviceOf(asked);
+  const now = advice(before);
+  const marks = ownMarks(s, result);
+
+  const judge = (findings: readonly Pick<Finding, 'present' | 'absent'>[]): Judged => {
+    const outcomes = findings.map((f) => marginalsOf(sets, asked.length, chances.likelihood(f)));
+    const sum = outcomes.reduce((total, o) => total + o.chance, 0);
+    const parts = outcomes.filter((o) => o.chance > 0).map((o) => ({ ...o, chance: o.chance / sum }));
+    const gain = entropyBits(before) - parts.reduce((h, o) => h + o.chance * entropyBits(o.marginals), 0);
+    return { parts, gain: Math.max(0, gain) };
+  };
+  const single = new Map<SignCode, number>();
+  const singleGain = (sign: SignCode): number => {
+    if (!single.has(sign)) single.set(sign, judge(combinations([sign])).gain);
+    return single.get(sign)!;
+  };
+
+  return CHECKS.filter((c) => isOpen(s, c)).flatMap((c: CheckRow & { code: CheckCode }): NextCheck[] => {
+    const open = openFindings(c, s);
+    if (open.length === 0) return [];
+    const telling = open
+      .flatMap((f) => f.present)
+      .sort((a, b) => singleGain(b) - singleGain(a))
+      .slice(0, JOINTLY);
+    const { parts, gain } = judge(c.oneOf ? open : combinations(telling));
+    const advises = now === '' || parts.some((o) => o.chance >= POSSIBLE && advice(o.marginals) !== now);
+    const isMark = open.some((f) => f.present.some((sign) => marks.has(sign)));
+    if (!(isMark || (gain >= LEAST_GAIN && advises))) return [];
+    const moved = asked
+      .map(({ row }, i) => ({
+        code: row.code,
+        spread: Math.sqrt(parts.reduce((sum, o) => sum + o.chance * (o.marginals[i]! - before[i]!) ** 2, 0)),
+      }))
+      .sort((a, b) => b.spread - a.spread)
+      .filter((x, i) => i === 0 || x.spread > 0.02);
+    const chance = new Map(open.map((f) => [f, marginalsOf(sets, 0, chances.likelihood(f)).chance]));
+    const named = [...open].sort((a, b) => chance.get(b)! - chance.get(a)!).slice(0, MOST_NAMED);
+    return [
+      {
+        check: c.code,
+        gain: three(gain),
+        splits: moved.slice(0, 4).map((x) => x.code),
+        mayShow: c.oneOf ? named : [...named, noneOf(c, open)],
+      },
+    ];
+  });
+}
+
+interface Judged {
+  /** the outcomes with their chances, together 1, and what would then be thought */
+  parts: { chance: number; marginals: number[] }[];
+  /** bits */
+  gain: number;
+}
+
+/** Marginals over the likely sets once something more is found, and the chance of finding it. */
+function marginalsOf(
+  sets: readonly LikelySet[],
+  of: number,
+  likelihood: Likelihood | null,
+): { chance: number; marginals: number[] } {
+  const marginals = new Array<number>(of).fill(0);
+  let chance = 0;
+  sets.forEach((set, k) => {
+    const w = set.share * (likelihood?.[k] ?? 1);
+    chance += w;
+    if (of > 0) for (const i of set.members) marginals[i]! += w;
+  });
+  return { chance, marginals: chance > 0 ? marginals.map((x) => x / chance) : marginals };
+}
+
+/** What is advised turns on what is clear and, where a remedy asks for more sureness, on that. */
+function adviceOf(asked: readonly Candidate[]): (marginals: readonly number[]) => string {
+  const steps = asked.map(({ row }) => [
+    CLEAR_FROM,
+    ...row.remedies.flatMap((r) => remedyRow(r.remedy).sureFrom ?? []),
+  ]);
+  return (m) =>
+    m.flatMap((p, i) => (p >= CLEAR_FROM ? [`${i}:${steps[i]!.filter((step) => p >= step).length}`] : [])).join(' ');
+}
+
+/** The leaks, with the troubles that nobody asked about folded in at their present chance (mean field). */
+function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) => boolean): number[] {
+  const silent = LEAKS.map((leak) => 1 - leak);
+  all.forEach((c, i) => {
+    if (folded(c)) for (const [sign, chance] of c.row.signs) silent[signIndex(sign)]! *= 1 - marginals[i]! * chance;
+  });
+  return silent.map((q) => 1 - q);
+}
+
+/**
+ * The marks that what leads nearly always bears and that nobody has looked for: no finding is acted on before its own mark
+ * was looked for, however well the rest fits.
+ */
+function ownMarks(s: Story, { list, all }: DiagnosisResult): Set<SignCode> {
+  const leader = all.find((c) => c.row.code === list[0]!.disorder)!;
+  const usual = leader.row.signs.filter(([, chance]) => chance >= USUALLY).map(([sign]) => sign);
+  return new Set(usual.filter((sign) => signRow(sign).kind === 'sign' && !s.present.has(sign) && !s.absent.has(sign)));
+}

@@ -1,0 +1,42 @@
+import { CHECKS, DISORDERS, DRIVER_CODES, reportOn, signRow, type DriverCode, type SignCode } from '../src/index.js';
+import { FRUIT_AND_FLOWER } from './cases/fruit-and-flower.js';
+import { LIVING } from './cases/living.js';
+import { DOUBLES, HARMLESS, PAIRS } from './cases/pairs.js';
+import { caseOf } from './cases/told.js';
+import { WATER_AND_FOOD } from './cases/water-and-food.js';
+
+/** The tables at work: everything in them can be reached from a case. */
+const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING, ...PAIRS, ...HARMLESS, ...DOUBLES];
+
+test.each(DISORDERS.map((d) => [d.code, d] as const))('%s leads where its own signs are seen', (code, d) => {
+  const crop = d.crop ?? 'tomato';
+  const fits = (sign: SignCode) => (signRow(sign).crop ?? crop) === crop;
+  const signs = d.signs.filter(([sign, chance]) => chance >= 0.5 && fits(sign)).map(([sign]) => sign);
+  const plant = { crop, type: crop === 'pepper' ? ('sweet' as const) : ('slicer' as const) };
+  const r = reportOn(
+    caseOf({ name: code, group: d.group, signs, truth: [code], plant, records: { watering: [] } }, signs),
+  );
+  expect(r.diagnosis.slice(0, 2).map((x) => x.disorder)).toContain(code);
+});
+
+describe('over all told cases, and each again with one sign not yet looked for', () => {
+  const reports = TOLD.flatMap((t) =>
+    [t.signs, ...t.signs.map((s) => t.signs.filter((x) => x !== s))].map((signs) => reportOn(caseOf(t, signs))),
+  );
+  test('every driver is found in some records', () => {
+    const found = new Set(reports.flatMap((r) => r.diagnosis.flatMap((d) => d.drivers.map((x) => x.driver))));
+    expect(DRIVER_CODES.filter((c: DriverCode) => !found.has(c))).toEqual([]);
+  });
+  test('every check splits something somewhere', () => {
+    const proposed = new Set(
+      reports.flatMap((r) => r.nextChecks.filter((c) => c.splits.length > 0).map((c) => c.check)),
+    );
+    expect(CHECKS.map((c) => c.code).filter((c) => !proposed.has(c))).toEqual([]);
+  });
+  test('what a check may show is open, and telling it is accepted as findings', () => {
+    for (const r of reports)
+      for (const c of r.nextChecks)
+        for (const f of c.mayShow)
+          expect(new Set([...f.present, ...f.absent]).size).toBe(f.present.length + f.absent.length);
+  });
+});
