@@ -111,11 +111,12 @@ function marginalsOf(
 ): { chance: number; marginals: number[] } {
   const marginals = new Array<number>(of).fill(0);
   let chance = 0;
-  sets.forEach((set, k) => {
-    const w = set.share * (likelihood?.[k] ?? 1);
+  for (let k = 0; k < sets.length; k++) {
+    const { members, share } = sets[k]!;
+    const w = likelihood ? share * likelihood[k]! : share;
     chance += w;
-    if (of > 0) for (const i of set.members) marginals[i]! += w;
-  });
+    if (of > 0) for (const i of members) marginals[i]! += w;
+  }
   return { chance, marginals: chance > 0 ? marginals.map((x) => x / chance) : marginals };
 }
 

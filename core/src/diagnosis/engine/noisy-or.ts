@@ -96,7 +96,7 @@ export interface LikelySet {
 }
 
 /** Sets with less than this share of the likeliest are left out of `likelySets`. */
-const NEGLIGIBLE = 1e-4;
+const NEGLIGIBLE = 1e-3;
 
 /**
  * The posterior written out set by set, for asking what a further sign would change: with it, what one sign would do is a
@@ -106,22 +106,30 @@ export function likelySets(causes: readonly Cause[], leaks: readonly number[], f
   const signs = findings.present;
   const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
   const miss = causes.map((c) => Float64Array.from(signs, (sign) => 1 - c.chances[sign]!));
+  const n = signs.length;
   const found: LikelySet[] = [];
   let most = 0;
-  const walk = (members: readonly number[], prior: number, silent: Float64Array, from: number): void => {
+  const keep = (members: readonly number[], prior: number, silent: Float64Array): void => {
     let share = prior;
-    for (const q of silent) share *= 1 - q;
+    for (let f = 0; f < n; f++) share *= 1 - silent[f]!;
+    if (share > most) most = share;
     if (share >= most * NEGLIGIBLE) found.push({ members, share });
-    most = Math.max(most, share);
-    if (members.length === MOST_TOGETHER) return;
+  };
+  // what each level of the walk leaves silent, in place
+  const level = Array.from({ length: MOST_TOGETHER + 1 }, () => new Float64Array(n));
+  signs.forEach((sign, f) => (level[0]![f] = 1 - leaks[sign]!));
+  const walk = (members: readonly number[], prior: number, from: number): void => {
+    const silent = level[members.length]!;
+    keep(members, prior, silent);
+    const next = level[members.length + 1];
+    if (!next) return;
     for (let i = from; i < causes.length; i++) {
       const missed = miss[i]!;
-      const next = Float64Array.from(silent, (q, f) => q * missed[f]!);
-      walk([...members, i], prior * weight[i]!, next, i + 1);
+      for (let f = 0; f < n; f++) next[f] = silent[f]! * missed[f]!;
+      walk([...members, i], prior * weight[i]!, i + 1);
     }
   };
-  const leaky = Float64Array.from(signs, (sign) => 1 - leaks[sign]!);
-  walk([], 1, leaky, 0);
+  walk([], 1, 0);
   const kept = found.filter((s) => s.share >= most * NEGLIGIBLE);
   const total = kept.reduce((sum, s) => sum + s.share, 0);
   return kept.map((s) => ({ members: s.members, share: s.share / total }));
