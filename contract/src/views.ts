@@ -1,4 +1,4 @@
-import type { CaseFile, Day, DisorderCode, Report } from '@candid-leaf/core';
+import type { CaseFile, Day, DisorderCode, Report, SignCode } from '@candid-leaf/core';
 import type { GardenDto } from './gardens.js';
 import type { PlaceDto } from './places.js';
 import type { PlantDto } from './plants.js';
@@ -28,6 +28,8 @@ export interface PlantOnView {
   /** signs were given but nothing is clear yet */
   unclear: boolean;
   lastLook: Day | null;
+  /** what was seen on it today */
+  seenToday: SignCode[];
 }
 
 export interface PlaceOnView {

@@ -32,7 +32,7 @@ export type { Finding } from './diagnosis/engine/outcomes.js';
 export type { Remedy, Withheld } from './diagnosis/remedies/choose.js';
 export type { Dose } from './diagnosis/remedies/doses.js';
 export type { Because } from './diagnosis/drivers/verdict.js';
-export { headline, sureness, whyHere } from './diagnosis/telling.js';
+export { chanceWord, headline, sureness, whyHere } from './diagnosis/telling.js';
 export * from './casefile/inspections.js';
 export * from './water/irrigation.js';
 export * from './diagnosis/remedies/amounts.js';

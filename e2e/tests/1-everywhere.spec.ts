@@ -17,6 +17,12 @@ async function views(page: Page): Promise<[string, string][]> {
     ['change a plant', `${sick}/edit`],
     ['change a place', bed],
     ['settings', `${garden}/settings`],
+    ['handbook', `${garden}/handbook`],
+    ['a trouble in the handbook', `${garden}/handbook/sunscald`],
+    ['all drawings', `${garden}/handbook/signs`],
+    ['case sheet', `${sick}/sheet`],
+    ['walk', `${bed}/walk`],
+    ['neighbour’s plant', `${garden}/neighbour`],
   ];
 }
 

@@ -59,3 +59,41 @@ export async function noSideways(page: Page): Promise<void> {
   const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
   expect(over).toBeLessThanOrEqual(0);
 }
+
+/** A day so many before the garden's own. */
+export const day = (back: number): string => new Date(Date.UTC(2026, 6, 18 - back)).toISOString().slice(0, 10);
+
+export async function tomatoIn(own: Own, place: object, plant: object = {}): Promise<{ place: string; plant: string }> {
+  const ids = { place: randomUUID(), plant: randomUUID() };
+  await own.put('/places', { id: ids.place, name: 'The place', kind: 'container', texture: 'potting-mix', ...place });
+  await own.put('/plants', {
+    id: ids.plant,
+    placeId: ids.place,
+    name: 'The plant',
+    crop: 'tomato',
+    type: 'slicer',
+    stage: 'fruiting',
+    transplantedOn: '2026-05-10',
+    heightM: 1.2,
+    ...plant,
+  });
+  return ids;
+}
+export const watered = (own: Own, plantId: string, backs: number[], litres: number) =>
+  Promise.all(
+    backs.map((back) =>
+      own.put('/records', { id: randomUUID(), type: 'watering', plantId, data: { date: day(back), litres } }),
+    ),
+  );
+
+export async function see(page: Page, part: RegExp, ...signs: string[]): Promise<void> {
+  await page.getByRole('button', { name: part }).click();
+  for (const sign of signs) {
+    await page.getByRole('button', { name: sign, exact: true }).click();
+    await expect(page.getByRole('button', { name: sign, exact: true })).toHaveAttribute('aria-pressed', 'true');
+  }
+}
+export const whatIsIt = async (page: Page) => {
+  await expect(page.getByText(/^Kept:/)).toBeVisible();
+  await page.getByRole('link', { name: 'What is it?' }).click();
+};

@@ -29,6 +29,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/edit/place-edit')).PlaceEdit }),
       },
       {
+        path: '/gardens/:gardenId/places/:placeId/walk',
+        lazy: async () => ({ Component: (await import('./screens/walk/walk')).WalkScreen }),
+      },
+      {
         path: '/gardens/:gardenId/places/:placeId/plants/new',
         lazy: async () => ({ Component: (await import('./screens/edit/plant-edit')).PlantEdit }),
       },
@@ -37,12 +41,32 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/plant/plant')).PlantScreen }),
       },
       {
+        path: '/gardens/:gardenId/plants/:plantId/sheet',
+        lazy: async () => ({ Component: (await import('./screens/sheet/sheet')).SheetScreen }),
+      },
+      {
+        path: '/gardens/:gardenId/neighbour',
+        lazy: async () => ({ Component: (await import('./screens/neighbour/neighbour')).NeighbourScreen }),
+      },
+      {
         path: '/gardens/:gardenId/plants/:plantId/edit',
         lazy: async () => ({ Component: (await import('./screens/edit/plant-edit')).PlantEdit }),
       },
       {
         path: '/gardens/:gardenId/plants/:plantId/look',
         lazy: async () => ({ Component: (await import('./screens/look/look')).LookScreen }),
+      },
+      {
+        path: '/gardens/:gardenId/handbook',
+        lazy: async () => ({ Component: (await import('./screens/handbook/handbook')).HandbookScreen }),
+      },
+      {
+        path: '/gardens/:gardenId/handbook/signs',
+        lazy: async () => ({ Component: (await import('./screens/handbook/signs-page')).SignsPage }),
+      },
+      {
+        path: '/gardens/:gardenId/handbook/:disorder',
+        lazy: async () => ({ Component: (await import('./screens/handbook/disorder-page')).DisorderPage }),
       },
       { path: '*', element: <Navigate to="/" replace /> },
     ],

@@ -12,6 +12,15 @@ export function sureness(probability: number): string {
   return 'unlikely';
 }
 
+/** How often a sign is seen, in the strength words of the tables. */
+export function chanceWord(chance: number): string {
+  if (chance >= 0.9) return 'nearly always';
+  if (chance >= 0.7) return 'usually';
+  if (chance >= 0.4) return 'often';
+  if (chance >= 0.15) return 'sometimes';
+  return 'rarely';
+}
+
 /** The finding as a sentence: what it is, then why here with the days that speak for it. */
 export function headline(list: readonly Diagnosis[]): string {
   const leader = list[0];

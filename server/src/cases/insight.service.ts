@@ -1,3 +1,4 @@
+import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import { reportOn, type CaseFile, type Report } from '@candid-leaf/core';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -11,6 +12,8 @@ export interface Insight {
 
 /** Gardens whose reports are kept at hand; the oldest goes first. */
 const KEPT_GARDENS = 50;
+/** A report made anew takes longer than this; one at hand does not. */
+const SLICE_MS = 1;
 
 /**
  * Reports worked out when asked, and kept until the garden's revision or day moves on. What is kept can always be
@@ -19,6 +22,16 @@ const KEPT_GARDENS = 50;
 @Injectable()
 export class InsightService {
   private readonly kept = new Map<string, { stamp: string; insights: Map<string, Insight> }>();
+
+  /** Makes all reports of a garden, and lets other requests in between one and the next. */
+  async prepare(book: GardenBook): Promise<void> {
+    for (const plant of book.plants) {
+      if (plant.retiredOn) continue;
+      const from = performance.now();
+      this.of(book, plant);
+      if (performance.now() - from > SLICE_MS) await turn();
+    }
+  }
 
   of(book: GardenBook, plant: PlantEntity): Insight {
     const stamp = `${book.garden.revision} ${book.today}`;

@@ -32,6 +32,7 @@ export class TasksService {
   /** What is open: taken-on remedies, follow-ups, and waterings that the balance asks for. Sorted for the day. */
   async open(book: GardenBook): Promise<{ due: TaskDto[]; all: TaskDto[] }> {
     const gardenId = book.garden.id;
+    await this.insights.prepare(book);
     const [stored, troubles, dismissed] = await Promise.all([
       this.db.manager.find(TaskEntity, { where: { gardenId, doneOn: IsNull() } }),
       this.db.manager.find(TroubleEntity, { where: { gardenId, closedOn: IsNull() } }),

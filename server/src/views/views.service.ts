@@ -1,5 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import type { GardenView, PlaceOnView, PlantOnView, PlantView, RibbonDay, TaskDto } from '@candid-leaf/contract';
+import type {
+  GardenView,
+  Inspection,
+  PlaceOnView,
+  PlantOnView,
+  PlantView,
+  RibbonDay,
+  TaskDto,
+} from '@candid-leaf/contract';
 import { addDays, CLEAR_FROM, disorderRow, type Report } from '@candid-leaf/core';
 import { GardenBooks, type GardenBook } from '../cases/garden-book.js';
 import { InsightService } from '../cases/insight.service.js';
@@ -88,6 +96,9 @@ export class ViewsService {
       finding: finding(report),
       unclear: report.diagnosis.length > 0 && report.diagnosis[0]!.probability < CLEAR_FROM,
       lastLook: looks.at(-1)?.day ?? null,
+      seenToday: looks
+        .filter((r) => r.day === book.today)
+        .flatMap((r) => (r.data as Inspection).signs.filter((x) => x.present).map((x) => x.sign)),
     };
   }
 }

@@ -277,7 +277,8 @@ export function RecordList({
   subjectOf,
 }: {
   records: readonly RecordDto[];
-  subjectOf: (r: RecordDto) => Subject;
+  /** null: to look at only */
+  subjectOf: ((r: RecordDto) => Subject) | null;
 }) {
   const garden = useGarden();
   const [open, setOpen] = useState<RecordDto | null>(null);
@@ -292,7 +293,7 @@ export function RecordList({
       <ul className="divide-y divide-line">
         {shown.map((r) => {
           const Icon = RECORD_KINDS[r.type].icon;
-          const editable = RECORD_KINDS[r.type].asks.length > 0;
+          const editable = subjectOf !== null && RECORD_KINDS[r.type].asks.length > 0;
           const line = (
             <>
               <span className="w-24 shrink-0 text-left text-soft tabular-nums">{dayWords(r.day)}</span>
@@ -316,7 +317,7 @@ export function RecordList({
               ) : (
                 <div className="flex min-h-11 flex-1 items-start gap-2 py-2">{line}</div>
               )}
-              {!editable && (
+              {subjectOf && !editable && (
                 <Button
                   look="quiet"
                   aria-label={`Delete: ${tellRecord(r, garden.units)}`}
@@ -337,7 +338,7 @@ export function RecordList({
           All {records.length} records
         </Button>
       )}
-      {open && (
+      {open && subjectOf && (
         <RecordSheet open onClose={() => setOpen(null)} subject={subjectOf(open)} day={open.day} record={open} />
       )}
     </>

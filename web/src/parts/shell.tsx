@@ -1,6 +1,6 @@
 import type { GardenDto, RibbonDay, WeatherState } from '@candid-leaf/contract';
 import { onlineManager } from '@tanstack/react-query';
-import { LogOut, Settings, Sprout, WifiOff } from 'lucide-react';
+import { BookOpen, LogOut, Settings, Sprout, WifiOff } from 'lucide-react';
 import { useSyncExternalStore, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
@@ -36,7 +36,7 @@ export function Shell({ garden, ribbon, weather, children }: Props) {
   };
   return (
     <GardenContext.Provider value={garden}>
-      <header className="sticky top-0 z-20 border-b border-line bg-paper print:static">
+      <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
         <div className="mx-auto flex max-w-7xl items-center justify-between gap-2 px-3 pt-1 sm:px-5">
           <Link
             to={`/gardens/${garden.id}`}
@@ -47,6 +47,9 @@ export function Shell({ garden, ribbon, weather, children }: Props) {
           <nav aria-label="Main" className="flex shrink-0 items-center gap-1">
             <NavLink to={`/gardens/${garden.id}`} end className={navLook}>
               <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
+            </NavLink>
+            <NavLink to={`/gardens/${garden.id}/handbook`} className={navLook}>
+              <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>
             </NavLink>
             <NavLink to={`/gardens/${garden.id}/settings`} className={navLook}>
               <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>

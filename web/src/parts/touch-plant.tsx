@@ -31,7 +31,8 @@ interface Props {
   chosen?: Part | null;
   /** signs that stand now; their parts are marked */
   signs: readonly SignCode[];
-  onTouch: (part: Part) => void;
+  /** null: to look at only */
+  onTouch: ((part: Part) => void) | null;
 }
 
 /** The plant as its own form: each part of the drawing, and its name beside it, can be touched. */
@@ -46,9 +47,9 @@ export function TouchPlant({ plant, chosen, signs, onTouch }: Props) {
         wrap={(part, drawing) => (
           <g
             key={part}
-            onClick={() => onTouch(part)}
+            onClick={() => onTouch?.(part)}
             className={clsx(
-              'cursor-pointer transition-opacity hover:opacity-80',
+              onTouch && 'cursor-pointer transition-opacity hover:opacity-80',
               chosen && chosen !== part && 'opacity-40',
             )}
             aria-hidden
@@ -60,12 +61,14 @@ export function TouchPlant({ plant, chosen, signs, onTouch }: Props) {
       {PARTS.map((part) => {
         const { side, top } = PLACE[part];
         const n = marked(part);
+        if (!onTouch && n === 0) return null;
         return (
           <button
             key={part}
             type="button"
             aria-pressed={chosen === undefined ? undefined : chosen === part}
-            onClick={() => onTouch(part)}
+            onClick={() => onTouch?.(part)}
+            disabled={!onTouch}
             style={{ top: `${top}%` }}
             className={clsx(
               'absolute min-h-11 max-w-[44%] rounded-lg border px-2 py-1 text-left text-sm leading-4 font-semibold',

@@ -367,28 +367,30 @@ function SpokenDays({ days }: { days: readonly StrandDay[] }) {
   const garden = useGarden();
   const dayWords = useDayWords();
   return (
-    <table className="sr-only">
-      <caption>Water and work, day by day</caption>
-      <thead>
-        <tr>
-          <th>Day</th>
-          <th>Water left</th>
-          <th>Watered</th>
-          <th>Rain</th>
-        </tr>
-      </thead>
-      <tbody>
-        {days
-          .filter((d) => !d.ahead)
-          .map((d) => (
-            <tr key={d.day}>
-              <th scope="row">{dayWords(d.day)}</th>
-              <td>{d.left === null ? 'not known' : `${d.left} %`}</td>
-              <td>{showLitres(d.wateredL, garden.units)}</td>
-              <td>{d.rainMm} mm</td>
-            </tr>
-          ))}
-      </tbody>
-    </table>
+    <div className="sr-only">
+      <table>
+        <caption>Water and work, day by day</caption>
+        <thead>
+          <tr>
+            <th>Day</th>
+            <th>Water left</th>
+            <th>Watered</th>
+            <th>Rain</th>
+          </tr>
+        </thead>
+        <tbody>
+          {days
+            .filter((d) => !d.ahead)
+            .map((d) => (
+              <tr key={d.day}>
+                <th scope="row">{dayWords(d.day)}</th>
+                <td>{d.left === null ? 'not known' : `${d.left} %`}</td>
+                <td>{showLitres(d.wateredL, garden.units)}</td>
+                <td>{d.rainMm} mm</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

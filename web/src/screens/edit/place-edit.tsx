@@ -24,14 +24,15 @@ import { Sortable } from '../../parts/sortable';
 import { Empty } from '../../parts/states';
 import { useSay } from '../../parts/toast';
 import { KIND_WORDS } from '../../parts/water-left';
-import { choices, EditFrame, FormCard } from './frame';
+import { GardenPage } from '../../parts/garden-page';
+import { choices, FormCard } from './form-card';
 import { RetireButton } from './retire-button';
 
 export function PlaceEdit() {
   const { placeId } = useParams();
   const here = (v: GardenView) => v.places.find((p) => p.place.id === placeId);
   return (
-    <EditFrame title={(v) => here(v)?.place.name ?? 'A new place'}>
+    <GardenPage title={(v) => here(v)?.place.name ?? 'A new place'}>
       {(v) => {
         const view = here(v);
         if (placeId && !view) return <Empty title="This place is not in the garden any more." />;
@@ -42,7 +43,7 @@ export function PlaceEdit() {
           </div>
         );
       }}
-    </EditFrame>
+    </GardenPage>
   );
 }
 

@@ -11,14 +11,15 @@ import { MeasureField, SelectField, TextField } from '../../parts/field';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../parts/form-faults';
 import { Empty } from '../../parts/states';
 import { useSay } from '../../parts/toast';
-import { choices, EditFrame, FormCard } from './frame';
+import { GardenPage } from '../../parts/garden-page';
+import { choices, FormCard } from './form-card';
 import { RetireButton } from './retire-button';
 
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
   const here = (v: GardenView) => v.places.flatMap((p) => p.plants).find((p) => p.plant.id === plantId)?.plant;
   return (
-    <EditFrame title={(v) => here(v)?.name ?? 'A new plant'}>
+    <GardenPage title={(v) => here(v)?.name ?? 'A new plant'}>
       {(v) =>
         plantId && !here(v) ? (
           <Empty title="This plant is not in the garden any more." />
@@ -30,7 +31,7 @@ export function PlantEdit() {
           />
         )
       }
-    </EditFrame>
+    </GardenPage>
   );
 }
 

@@ -7,17 +7,22 @@ interface Props {
   sign: SignCode;
   crop: Crop;
   seen: SignSeen | undefined;
+  /** what was seen before, here or near by: drawn faintly, to compare with */
+  before?: string | undefined;
   onPut: (seen: SignSeen | null) => void;
 }
 
 /** One sign as a drawing to touch: seen, or looked for and not there; with a count where it can be counted. */
-export function SignTile({ sign, crop, seen, onPut }: Props) {
+export function SignTile({ sign, crop, seen, before, onPut }: Props) {
   const row = signRow(sign);
   const yes = seen?.present === true;
   const no = seen?.present === false;
   return (
     <li
-      className={clsx('flex flex-col overflow-hidden rounded-xl border-2 bg-card', yes ? 'border-leaf' : 'border-line')}
+      className={clsx(
+        'flex flex-col overflow-hidden rounded-xl border-2 bg-card',
+        yes ? 'border-leaf' : before ? 'border-dashed border-soft' : 'border-line',
+      )}
     >
       <button
         type="button"
@@ -32,6 +37,7 @@ export function SignTile({ sign, crop, seen, onPut }: Props) {
           {yes && <Check aria-hidden size={16} className="mr-1 inline" />}
           {row.label}
         </span>
+        {before && <span className="text-sm leading-4 text-soft">{before}</span>}
       </button>
       {yes && row.counted && <Count seen={seen} onPut={onPut} label={row.label} />}
       {yes && row.kind === 'sign' && <SeverityChoice seen={seen} onPut={onPut} label={row.label} />}

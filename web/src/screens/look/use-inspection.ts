@@ -79,5 +79,8 @@ export function useInspection(view: PlantView, onError: (e: Error) => void) {
     /** Puts one sign as given, or takes it out when null. */
     put: (sign: SignSeen['sign'], seen: SignSeen | null) =>
       change([...latest.current.filter((s) => s.sign !== sign), ...(seen ? [seen] : [])]),
+    /** Puts several at once: what a check showed. */
+    putAll: (seen: readonly SignSeen[]) =>
+      change([...latest.current.filter((s) => !seen.some((x) => x.sign === s.sign)), ...seen]),
   };
 }

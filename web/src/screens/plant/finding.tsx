@@ -1,6 +1,5 @@
 import type { PlantView } from '@candid-leaf/contract';
 import {
-  checkRow,
   CLEAR_FROM,
   disorderRow,
   DRIVERS,
@@ -8,34 +7,44 @@ import {
   signRow,
   sureness,
   whyHere,
+  type Crop,
   type Diagnosis,
+  type DisorderCode,
 } from '@candid-leaf/core';
 import clsx from 'clsx';
-import { Sun } from 'lucide-react';
+import { BookOpen, Sun } from 'lucide-react';
 import { Link } from 'react-router';
 import { buttonLook } from '../../parts/button';
+import { useGarden } from '../../data/garden-context';
+import { Checks } from './checks';
 
 interface Props {
   view: PlantView;
   driver: string | null;
   onDriver: (driver: string | null) => void;
+  /** somebody else's plant: nothing can be recorded */
+  reading: boolean;
 }
 
 /** What it is, as a sentence with its reasons under it; how sure; what else it could be; what would make it surer. */
-export function Finding({ view, driver, onDriver }: Props) {
+export function Finding({ view, driver, onDriver, reading }: Props) {
   const { report, garden, plant } = view;
   const leader = report.diagnosis[0];
   if (!leader)
     return (
       <section aria-label="Finding" className="rounded-2xl border border-line bg-card p-5">
         <h2 className="text-2xl">Nothing has been reported.</h2>
-        <p className="mt-1 max-w-prose text-soft">
-          Look it over and say what you see, or that all is clear. From the first sign on, this page says what it is and
-          why here.
-        </p>
-        <Link className={clsx(buttonLook('main'), 'mt-3')} to={`/gardens/${garden.id}/plants/${plant.id}/look`}>
-          Look it over
-        </Link>
+        {!reading && (
+          <>
+            <p className="mt-1 max-w-prose text-soft">
+              Look it over and say what you see, or that all is clear. From the first sign on, this page says what it is
+              and why here.
+            </p>
+            <Link className={clsx(buttonLook('main'), 'mt-3')} to={`/gardens/${garden.id}/plants/${plant.id}/look`}>
+              Look it over
+            </Link>
+          </>
+        )}
       </section>
     );
   const clear = leader.probability >= CLEAR_FROM;
@@ -56,6 +65,12 @@ export function Finding({ view, driver, onDriver }: Props) {
               {report.harmless && ' Nothing needs doing.'}
             </p>
             <Bar d={leader} />
+            <Link
+              className={clsx(buttonLook('quiet'), '-ml-4 print:hidden')}
+              to={`/gardens/${garden.id}/handbook/${leader.disorder}?crop=${plant.crop}`}
+            >
+              <BookOpen aria-hidden size={18} /> {row.label} in the handbook
+            </Link>
             <h3 className="mt-3 font-body font-semibold">
               Why here <span className="font-normal text-soft">(touch a reason to light up its days)</span>
             </h3>
@@ -88,19 +103,7 @@ export function Finding({ view, driver, onDriver }: Props) {
           {report.nextChecks.length > 0 && (
             <>
               <h3 className="mt-3 font-body font-semibold">{clear ? 'To be surer' : 'Look at this first'}</h3>
-              <ul className="mt-1 flex flex-col gap-1.5">
-                {report.nextChecks.slice(0, clear ? 2 : 4).map((c) => (
-                  <li key={c.check}>
-                    <strong>{checkRow(c.check).label}.</strong> {checkRow(c.check).how}
-                  </li>
-                ))}
-              </ul>
-              <Link
-                className={clsx(buttonLook(clear ? 'quiet' : 'main'), clear ? '-ml-3' : 'mt-3')}
-                to={`/gardens/${garden.id}/plants/${plant.id}/look`}
-              >
-                Record what you find
-              </Link>
+              <Checks view={view} most={clear ? 2 : 4} reading={reading} />
             </>
           )}
           {others.length > 0 && (
@@ -109,7 +112,7 @@ export function Finding({ view, driver, onDriver }: Props) {
               <ul className="mt-1 flex flex-col gap-1">
                 {others.map((d) => (
                   <li key={d.disorder}>
-                    <strong>{disorderRow(d.disorder).label}</strong> ({sureness(d.probability)}):{' '}
+                    <HandbookLink disorder={d.disorder} crop={plant.crop} /> ({sureness(d.probability)}):{' '}
                     {row.lookAlikes[d.disorder] ?? disorderRow(d.disorder).line}
                   </li>
                 ))}
@@ -122,7 +125,7 @@ export function Finding({ view, driver, onDriver }: Props) {
               <ul className="mt-1 flex flex-col gap-1">
                 {leader.lookAlikes.slice(0, 2).map((code) => (
                   <li key={code}>
-                    <strong>{disorderRow(code).label}</strong>: {row.lookAlikes[code]}
+                    <HandbookLink disorder={code} crop={plant.crop} />: {row.lookAlikes[code]}
                   </li>
                 ))}
               </ul>
@@ -148,6 +151,15 @@ export function Finding({ view, driver, onDriver }: Props) {
         </div>
       </div>
     </section>
+  );
+}
+
+function HandbookLink({ disorder, crop }: { disorder: DisorderCode; crop: Crop }) {
+  const garden = useGarden();
+  return (
+    <Link className="font-semibold text-leaf underline" to={`/gardens/${garden.id}/handbook/${disorder}?crop=${crop}`}>
+      {disorderRow(disorder).label}
+    </Link>
   );
 }
 

@@ -7,14 +7,26 @@ import { Button } from '../../parts/button';
 import { useSay } from '../../parts/toast';
 
 /** What to do, gentlest first: each with its amount, its day, its cautions, and the sign that it worked. */
-export function WhatToDo({ view }: { view: PlantView }) {
+export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean }) {
   const clear = view.report.diagnosis.filter(
     (d) => d.probability >= CLEAR_FROM && view.report.remedies.some((r) => r.forDisorder === d.disorder),
   );
-  return clear.map((d) => <ForOne key={d.disorder} view={view} disorder={d.disorder} alone={clear.length === 1} />);
+  return clear.map((d) => (
+    <ForOne key={d.disorder} view={view} disorder={d.disorder} alone={clear.length === 1} reading={reading} />
+  ));
 }
 
-function ForOne({ view, disorder, alone }: { view: PlantView; disorder: DisorderCode; alone: boolean }) {
+function ForOne({
+  view,
+  disorder,
+  alone,
+  reading,
+}: {
+  view: PlantView;
+  disorder: DisorderCode;
+  alone: boolean;
+  reading: boolean;
+}) {
   const { report, garden, plant, troubles } = view;
   const dayWords = useDayWords();
   const accept = useAccept(garden.id, plant.id);
@@ -76,7 +88,7 @@ function ForOne({ view, disorder, alone }: { view: PlantView; disorder: Disorder
         </details>
       )}
       <p className="mt-2 text-sm text-soft">Advice, not law: the label, local rules and a licensed adviser decide.</p>
-      {open ? (
+      {reading ? null : open ? (
         <p className="mt-3 flex items-center gap-2 font-semibold text-leaf">
           <CheckCheck aria-hidden size={20} /> Taken on {dayWords(open.openedOn)}; its tasks stand in Today.
         </p>

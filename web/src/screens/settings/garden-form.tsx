@@ -7,7 +7,7 @@ import { useSaveGarden } from '../../data/queries';
 import { Button } from '../../parts/button';
 import { SelectField, TextField } from '../../parts/field';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../parts/form-faults';
-import { choices, FormCard } from '../edit/frame';
+import { choices, FormCard } from '../edit/form-card';
 
 const DATE_WORDS: Record<(typeof DATE_FORMS)[number], string> = {
   'd MMMM': '9 July',

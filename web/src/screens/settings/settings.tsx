@@ -7,13 +7,13 @@ import { useDayWords } from '../../data/garden-context';
 import { useGardens, usePullWeather, useSaveGarden } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
 import { useSay } from '../../parts/toast';
-import { EditFrame } from '../edit/frame';
+import { GardenPage } from '../../parts/garden-page';
 import { GardenForm } from './garden-form';
 
 export function SettingsScreen() {
   const say = useSay();
   return (
-    <EditFrame title={() => 'Settings'}>
+    <GardenPage title={() => 'Settings'}>
       {(v) => (
         <div className="grid gap-5 lg:grid-cols-[1fr_22rem]">
           <GardenForm key={v.garden.version} garden={v.garden} onKept={() => say('Settings: kept.')} />
@@ -24,7 +24,7 @@ export function SettingsScreen() {
           </aside>
         </div>
       )}
-    </EditFrame>
+    </GardenPage>
   );
 }
 

@@ -1,0 +1,125 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { day, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
+
+test('from a finding to the handbook and its look-alike; found by plain words too', async ({ page }) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { volumeL: 12, potMaterial: 'terracotta' });
+  await watered(own, plant, [25, 20, 15, 10, 5], 9);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await see(page, /^Fruit/, 'Dark patch at the bottom');
+  await whatIsIt(page);
+  await page.getByRole('link', { name: 'Blossom end rot in the handbook' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Blossom end rot' })).toBeVisible();
+  await expect(page.getByText(/No calcium sprays on leaves or fruit/)).toBeVisible();
+  const like = page.getByRole('region', { name: 'Not to be taken for' });
+  await expect(like.getByText(/pale and papery, on the side that faces the sun/)).toBeVisible();
+  await like.getByRole('link', { name: 'Sunscald' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Sunscald' })).toBeVisible();
+  await page.getByRole('link', { name: 'All troubles' }).click();
+  await page.getByLabel('What does it look like?').fill('white powder');
+  await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('mildew');
+  await page.getByLabel('What does it look like?').fill('qqqq');
+  await expect(page.getByText(/^Nothing fits these words/)).toBeVisible();
+});
+
+test('a walk along a bed: last time’s sign to compare, a sign offered on the next plant, broken off and taken up again', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { place, plant } = await tomatoIn(own, {
+    name: 'Long bed',
+    kind: 'ground',
+    texture: 'loam',
+    lengthM: 3,
+    widthM: 0.5,
+  });
+  for (const name of ['Second', 'Third'])
+    await own.put('/plants', {
+      id: randomUUID(),
+      placeId: place,
+      name,
+      crop: 'tomato',
+      type: 'slicer',
+      stage: 'fruiting',
+      heightM: 1.2,
+    });
+  const seen = { sign: 'leaf-target-spots', present: true, affected: 4, of: 11 };
+  await own.put('/records', {
+    id: randomUUID(),
+    type: 'inspection',
+    plantId: plant,
+    data: { date: day(7), allClear: false, partOfDay: 'morning', signs: [seen] },
+  });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: 'Walk along Long bed' }).click();
+  await page.getByRole('link', { name: 'Begin with The plant' }).click();
+  // last time's sign stands there faintly, to say whether it is still there
+  await expect(page.getByText('4 of 11 on 11 July')).toBeVisible();
+  await page.getByRole('button', { name: 'In the morning' }).click();
+  await page.getByRole('button', { name: 'Brown spots with rings', exact: true }).click();
+  const count = page.getByLabel('Brown spots with rings: how many', { exact: true });
+  await count.fill('6');
+  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await page.getByRole('link', { name: 'On to Second' }).click();
+  await expect(page.getByText('today on The plant')).toBeVisible();
+  await page.getByRole('button', { name: 'Begin: soil and roots' }).click();
+  await page.getByRole('button', { name: 'Next: low leaves' }).click();
+  await expect(page.getByRole('heading', { name: 'Low leaves' })).toBeVisible();
+  await page.getByRole('button', { name: 'All clear' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Third' })).toBeVisible();
+  // called in for lunch: another way back leads to where the walk was left
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await page.getByRole('link', { name: 'Walk along Long bed' }).click();
+  await expect(page.getByText('2 of 3 looked at today.')).toBeVisible();
+  await page.getByRole('link', { name: 'Go on with Third' }).click();
+  await page.getByRole('button', { name: 'All clear' }).click();
+  await expect(page.getByText('All 3 looked at today.')).toBeVisible();
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await expect(page.getByRole('button', { name: 'In the morning' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('a case goes out as a file and a sheet of paper, and comes in as a neighbour’s plant to look at only', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { volumeL: 12, potMaterial: 'terracotta' });
+  await watered(own, plant, [25, 20, 15, 10, 5], 9);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /The plant/ }).click();
+  await see(page, /^Fruit/, 'Dark patch at the bottom');
+  await whatIsIt(page);
+  const told = await page.getByRole('button', { name: /swung between dry and full/ }).textContent();
+  await page.getByRole('link', { name: 'Case sheet' }).click();
+  const sheet = page.getByRole('article', { name: 'Case sheet' });
+  await expect(sheet.getByRole('heading', { name: /^Blossom end rot/ })).toBeVisible();
+  await expect(sheet.getByText(/^Not known:/).first()).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  const pdf = (
+    await page.pdf({ format: 'A4', margin: { top: '12mm', bottom: '12mm', left: '12mm', right: '12mm' } })
+  ).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)!.length).toBeLessThanOrEqual(2);
+  await page.emulateMedia({ media: 'screen' });
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save the case file' }).click(),
+  ]);
+  await page.getByRole('link', { name: 'Read somebody’s case file' }).click();
+  await page.getByLabel('Case file').setInputFiles(await file.path());
+  // the same answer from the file alone, reckoned in the browser
+  await expect(page.getByRole('heading', { name: /^Blossom end rot/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: told!.trim() })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'I will do this' })).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: /^Blossom end rot/ })).toBeVisible();
+  // a faulty file is refused with the place and the reason
+  const broken = JSON.parse(await (await import('node:fs/promises')).readFile((await file.path())!, 'utf8')) as {
+    plant: { heightM: number };
+  };
+  broken.plant.heightM = -3;
+  await page
+    .getByLabel('Case file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(broken)) });
+  await expect(page.getByRole('alert')).toContainText('plant.heightM');
+});

@@ -1,0 +1,37 @@
+import type { GardenView, PlaceOnView, PlantOnView } from '@candid-leaf/contract';
+import type { SignCode } from '@candid-leaf/core';
+
+/** A walk along one place. It needs no memory of its own: what was looked at today is done, the rest is still to do. */
+export interface WalkPlan {
+  place: PlaceOnView;
+  plants: readonly PlantOnView[];
+  looked: (p: PlantOnView) => boolean;
+  /** the next plant after this one (or from the start) that nobody has looked at today */
+  next: (after?: string) => PlantOnView | null;
+  /** signs found today on the other plants of the place, to be offered here */
+  offered: (plantId: string) => { sign: SignCode; on: string }[];
+}
+
+export function walkPlan(view: GardenView, placeId: string): WalkPlan | null {
+  const place = view.places.find((p) => p.place.id === placeId);
+  if (!place) return null;
+  const { plants } = place;
+  const looked = (p: PlantOnView) => p.lastLook === view.garden.today;
+  return {
+    place,
+    plants,
+    looked,
+    next: (after) => {
+      const i = plants.findIndex((p) => p.plant.id === after);
+      return (
+        [...plants.slice(i + 1), ...plants.slice(0, i + 1)].find((p) => !looked(p) && p.plant.id !== after) ?? null
+      );
+    },
+    offered: (plantId) => {
+      const out = new Map<SignCode, string>();
+      for (const p of plants)
+        if (p.plant.id !== plantId) for (const sign of p.seenToday) if (!out.has(sign)) out.set(sign, p.plant.name);
+      return [...out].map(([sign, on]) => ({ sign, on }));
+    },
+  };
+}

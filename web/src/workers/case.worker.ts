@@ -1,0 +1,40 @@
+import 'reflect-metadata';
+import {
+  parseCase,
+  RefusedInput,
+  reportOn,
+  type CaseFile,
+  type Fault,
+  type Report,
+  type Units,
+} from '@candid-leaf/core';
+
+export interface CaseAsked {
+  text: string;
+  units: Units;
+}
+
+export type CaseRead =
+  { ok: true; caseFile: CaseFile; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
+
+/** Reads somebody's case file and reckons its report, off the page's own thread. */
+function read({ text, units }: CaseAsked): CaseRead {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch (error) {
+    return { ok: false, faults: [{ path: '(whole)', reason: `is not JSON: ${(error as Error).message}` }] };
+  }
+  try {
+    const caseFile = parseCase(json);
+    const from = performance.now();
+    const report = reportOn(caseFile, [], units);
+    // as plain objects: a class does not survive the way back
+    return { ok: true, caseFile: structuredClone({ ...caseFile }), report, tookMs: performance.now() - from };
+  } catch (error) {
+    if (error instanceof RefusedInput) return { ok: false, faults: error.faults };
+    throw error;
+  }
+}
+
+self.onmessage = (e: MessageEvent<CaseAsked>) => self.postMessage(read(e.data));
