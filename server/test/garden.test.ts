@@ -358,3 +358,26 @@ test('the story behind the page: signs, finding, taking it on, ticking, two week
   expect((await garden()).today.filter((t) => t.kind !== 'water')).toEqual([]);
   expect((await page()).report.diagnosis).toEqual([]);
 });
+
+test('while the reports of a large garden are made, others are answered', async () => {
+  const big = await gardener(app);
+  const { place } = await potted(big);
+  for (let i = 0; i < 40; i++)
+    await big.agent
+      .put(big.url('/plants'))
+      .send({ id: uuid(), placeId: place, name: `Plant ${i}`, crop: 'tomato', transplantedOn: '2026-05-10' })
+      .expect(200);
+  let done = false;
+  const view = big.agent.get(big.url('/view')).then((answer) => {
+    done = true;
+    return answer.body as GardenView;
+  });
+  let answered = 0;
+  while (!done) {
+    await app.http().get('/api/health').expect(200);
+    answered += 1;
+  }
+  expect((await view).places[0]!.plants).toHaveLength(41);
+  // one report blocks for some milliseconds; all forty together would have let hardly one answer through
+  expect(answered).toBeGreaterThan(5);
+});
