@@ -11,6 +11,7 @@ export * from './water/soils.js';
 export * from './water/crops.js';
 export * from './water/root-zone.js';
 export * from './water/balance.js';
+export { evaporated, totalEvaporableMm } from './water/evaporation.js';
 export * from './water/evenness.js';
 export * from './water/next-watering.js';
 export * from './care/feeding.js';

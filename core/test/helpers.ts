@@ -14,7 +14,7 @@ export function aCase(change: Deep<CaseFile> = {}, days = 40): CaseFile {
   return parseCase({
     format: 'candid-leaf-case',
     version: 1,
-    asOf: ASOF,
+    asOf: change.asOf ?? ASOF,
     garden: { latitude: 45.6, longitude: 9, elevationM: 180, ...change.garden },
     place: { kind: 'ground', texture: 'loam', areaM2: 0.25, ...change.place },
     plant: { crop: 'tomato', stage: 'fruiting', transplantedOn: '2026-05-15', heightM: 1.2, ...change.plant },

@@ -33,6 +33,7 @@ export function IsCalendarDay(options?: ValidationOptions) {
 }
 
 export const WATERING_WAYS = ['base', 'overhead', 'drip', 'soaker', 'bottom', 'buried-bottle'] as const;
+export type WaterMethod = (typeof WATERING_WAYS)[number];
 export const SOIL_FEELS = ['dry', 'damp', 'wet'] as const;
 export const FEED_FORMS = ['granular', 'liquid', 'foliar', 'amendment'] as const;
 export const CUT_KINDS = ['lower-leaves', 'suckers', 'top', 'thinning'] as const;

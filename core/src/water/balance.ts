@@ -4,8 +4,17 @@ import { referenceEvapotranspiration, type EtoMethod } from '../climate/referenc
 import { addDays, dayOfYear, daysBetween, type Day } from '../day.js';
 import { isCovered } from '../plant.js';
 import { corrected, FEEL, fractionFromWeight, grown, type Estimate } from './corrections.js';
-import { coveredM2, cropCoefficient, heightOnDay, stageClock, usualHeightM, WATER_CROPS } from './crops.js';
+import { basalCoefficient, coveredM2, heightOnDay, stageClock, usualHeightM, WATER_CROPS } from './crops.js';
 import { stepDay } from './day-step.js';
+import {
+  climateTerm,
+  coverShare,
+  evaporated,
+  leastHumidityPct,
+  mostKc,
+  throughMulch,
+  WETTED_SHARE,
+} from './evaporation.js';
 import { depletionFraction, rootZoneOn, type RootZone } from './root-zone.js';
 import { SOILS } from './soils.js';
 
@@ -13,8 +22,12 @@ import { SOILS } from './soils.js';
 export interface BalanceDay {
   date: Day;
   etoMm: number;
+  /** Kcb + Ke */
   kc: number;
-  /** Kc ETo over the ground the plant covers, mm */
+  /** what the leaves use of ETo, and what the bare soil does (FAO-56 eq. 69) */
+  kcb: number;
+  ke: number;
+  /** (Kcb + Ke) ETo, mm */
   etcMm: number;
   effectiveRainMm: number;
   interceptedMm: number;
@@ -23,7 +36,9 @@ export interface BalanceDay {
   irrigationL: number;
   /** what the plant would use with water to spare, litres */
   demandL: number;
+  /** transpired and evaporated */
   usedMm: number;
+  evaporatedMm: number;
   usedL: number;
   /** root-zone depletion Dr at the day's end, mm; below 0 is water above field capacity */
   depletionMm: number;
@@ -74,44 +89,44 @@ function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number {
   return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * (isCovered(place.kind) ? 0.8 : 1);
 }
 
-/** Under organic mulch the single coefficient gives up the soil's share of evaporation (FAO-56 ch. 10: about half). */
-function mulchFactor(place: PlaceFacts, day: Day, kc: number): number {
-  const depth = spellOn(place.mulch, day)?.depthMm ?? 0;
-  const soilShare = Math.max(0.05, 0.35 - 0.27 * (kc - 0.6)); // evaporation falls as leaves close over (judgement)
-  return 1 - soilShare * 0.5 * Math.min(1, depth / 50);
-}
-
 interface Demand {
-  kc: number;
-  etcMm: number;
-  /** over the plant's soil, mm */
+  kcb: number;
+  /** Kcb ETo over the plant's soil, what it would transpire with water to spare, mm */
   demandMm: number;
+  /** what a wet bare surface would lose, mm over the exposed share of the soil */
+  surfaceMm: number;
+  /** share of the ground that leaves do not cover */
+  bareShare: number;
   zone: RootZone;
+  seasonDay: number;
 }
 
-/** What the plant would use on a day with water to spare, and from which store. */
-export function demandOn(
-  c: Pick<CaseFile, 'place' | 'plant' | 'asOf'>,
-  day: Day,
-  etoMm: number,
-): Demand & { seasonDay: number } {
+type DemandWeather = Pick<WeatherDay, 'date' | 'tMinC' | 'tMaxC' | 'windMs' | 'rhMeanPct'>;
+
+/** What the plant and the bare soil beside it would use on a day with water to spare, and from which store. */
+export function demandOn(c: Pick<CaseFile, 'place' | 'plant' | 'asOf'>, w: DemandWeather, etoMm: number): Demand {
   const { plant, place } = c;
   const today = daysInGround(plant, c.asOf);
   const clock = plant.stage ? stageClock(plant.crop, plant.stage, today) : 1;
-  const since = today - daysBetween(day, c.asOf);
+  const since = today - daysBetween(w.date, c.asOf);
   const seasonDay = Math.max(0, since * clock);
   const heightToday = plant.heightM ?? usualHeightM(plant.crop, today * clock);
   const height = heightOnDay(heightToday, since, today);
   const zone = rootZoneOn(place, plant.crop, seasonDay, plant.spacingM);
-  const kcOpen = cropCoefficient(plant.crop, seasonDay, height);
-  const kc = kcOpen * mulchFactor(place, day, kcOpen);
-  const etcMm = kc * etoMm;
+  // without a wind gauge the standard climate of the tables stands: 2 m/s and 45 %
+  const climate = w.windMs == null ? 0 : climateTerm(w.windMs, leastHumidityPct(w.tMinC, w.tMaxC, w.rhMeanPct), height);
+  const plain = basalCoefficient(plant.crop, seasonDay, height);
+  const kcb = plain >= 0.45 ? plain + climate : plain; // eq. 70 is for the grown crop
+  const kcMax = mostKc(kcb, climate);
+  const bareShare = 1 - coverShare(kcb, kcMax, height);
   const litres =
     place.kind === 'container'
-      ? etcMm * coveredM2(plant.crop, height) * zone.wallLoss
-      : // a bed's Kc already speaks for all of its ground; only ground far wider than the plant is left out
-        etcMm * Math.min(zone.soilM2, 1.3 * WATER_CROPS[plant.crop].fullCoverM2);
-  return { kc, etcMm, demandMm: litres / zone.soilM2, zone, seasonDay };
+      ? kcb * etoMm * coveredM2(plant.crop, height) * zone.wallLoss
+      : // a bed's Kcb already speaks for all of its ground; only ground far wider than the plant is left out
+        kcb * etoMm * Math.min(zone.soilM2, 1.3 * WATER_CROPS[plant.crop].fullCoverM2);
+  const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
+  const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
+  return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, zone, seasonDay };
 }
 
 /** Rain that leaves catch and that runs off, mm. */
@@ -153,8 +168,8 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
   const ahead = forecast.filter((f) => f.date > c.asOf);
   const end = ahead.at(-1)?.date ?? c.asOf;
   const weather = fillGaps([...records.weather, ...ahead], start, end);
-  const litresOn = new Map<Day, number>();
-  for (const w of records.watering) litresOn.set(w.date, (litresOn.get(w.date) ?? 0) + w.litres);
+  const givenOn = wateringByDay(records.watering);
+  const surface = { depletionMm: 0, wetShare: 1 };
 
   let { fraction, sd } = start === planted ? START_PLANTED : START_UNKNOWN;
   let depletionMm: number | null = null;
@@ -164,13 +179,25 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
     const open = referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date));
     etoMethod = w.filled ? (etoMethod ?? open.method) : open.method;
     const etoMm = etoAtPlant(place, w.date, open.etoMm);
-    const { kc, etcMm, demandMm, zone } = demandOn(c, w.date, etoMm);
+    const { kcb, demandMm, surfaceMm, bareShare, zone } = demandOn(c, w, etoMm);
     depletionMm ??= (1 - fraction) * zone.tawMm;
-    const litres = litresOn.get(w.date) ?? 0;
+    const { litres, wets } = givenOn.get(w.date) ?? NOTHING_GIVEN;
     const rainMm = isCovered(place.kind) ? 0 : w.rainMm;
     const losses = rainLosses(place, rainMm, etoMm);
     const irrigationMm = litres / zone.soilM2;
-    const step = stepDay(depletionMm, zone, plant.crop, { rainMm, irrigationMm, demandMm, etcMm, ...losses });
+    const soakedMm = rainMm - losses.interceptedMm - losses.runoffMm;
+    // the surface is as the last wetting left it; the part that leaves shade or no drop reached does not evaporate
+    if (soakedMm > 0) surface.wetShare = 1;
+    else if (litres > 0) surface.wetShare = wets;
+    const exposed = Math.min(bareShare, surface.wetShare);
+    surface.depletionMm = Math.max(0, surface.depletionMm - soakedMm - irrigationMm / Math.max(wets, exposed));
+    const layerMm = evaporated({ texture: place.texture, depletionMm: surface.depletionMm }, surfaceMm);
+    surface.depletionMm += layerMm;
+    const evaporationMm = exposed * layerMm * zone.wallLoss;
+    const ke = etoMm > 0 ? evaporationMm / etoMm : 0;
+    const etcMm = (kcb + ke) * etoMm;
+    const flows = { rainMm, irrigationMm, demandMm, evaporationMm, etcMm, ...losses };
+    const step = stepDay(depletionMm, zone, plant.crop, flows);
     let after = step.depletionMm;
     sd = step.drainedMm > 0 ? Math.min(grown(sd), 0.08) : grown(sd);
     let correctionMm = 0;
@@ -183,17 +210,22 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
       sd = better.sd;
     }
     depletionMm = after;
+    // the top is a part of the whole: where that is full, so is the top
+    surface.depletionMm = Math.min(surface.depletionMm, Math.max(0, after) / Math.max(0.05, exposed));
     fraction = Math.min(1, Math.max(0, 1 - after / zone.tawMm));
     days.push({
       date: w.date,
       etoMm,
-      kc,
+      kc: kcb + ke,
+      kcb,
+      ke,
       etcMm,
-      effectiveRainMm: rainMm - losses.interceptedMm - losses.runoffMm,
+      effectiveRainMm: soakedMm,
       ...losses,
       irrigationMm,
       irrigationL: litres,
-      demandL: demandMm * zone.soilM2,
+      demandL: (demandMm + evaporationMm) * zone.soilM2,
+      evaporatedMm: step.evaporatedMm,
       usedMm: step.usedMm,
       usedL: step.usedMm * zone.soilM2,
       depletionMm: after,
@@ -211,6 +243,23 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
     });
   }
   return { days, etoMethod };
+}
+
+interface Given {
+  litres: number;
+  /** share of the surface that it wets */
+  wets: number;
+}
+const NOTHING_GIVEN: Given = { litres: 0, wets: 1 };
+
+/** Litres a day, and the widest share of the surface that they wetted. */
+function wateringByDay(list: CaseFile['records']['watering']): Map<Day, Given> {
+  const out = new Map<Day, Given>();
+  for (const w of list) {
+    const before = out.get(w.date) ?? { litres: 0, wets: 0.1 };
+    out.set(w.date, { litres: before.litres + w.litres, wets: Math.max(before.wets, WETTED_SHARE[w.how ?? 'base']) });
+  }
+  return out;
 }
 
 const maxDay = (a: Day, b: Day): Day => (a > b ? a : b);

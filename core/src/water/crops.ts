@@ -1,15 +1,16 @@
 import type { Crop, Stage } from '../plant.js';
 
 /**
- * How a crop uses water. Kc: FAO-56 Table 12; stage lengths: Table 11; p: Table 22 (all from memory).
+ * How a crop uses water. Kcb: FAO-56 Table 17; stage lengths: Table 11; p: Table 22 (all from memory).
  * Root depths: Table 22 with the handbook range for garden plants. Canopy widths: judgement.
  */
 export interface WaterCrop {
-  kcInitial: number;
-  kcMid: number;
-  /** mid-season Kc for plants trained to 1.5 m and more (Table 12, notes) */
-  kcMidTall: number;
-  kcEnd: number;
+  /** basal crop coefficients: what the leaves transpire, without the soil */
+  kcbInitial: number;
+  kcbMid: number;
+  /** mid-season Kcb for plants trained to 1.5 m and more (the same step as in the notes of Table 12) */
+  kcbMidTall: number;
+  kcbEnd: number;
   /** initial, development, mid-season, late: days */
   stageDays: readonly [number, number, number, number];
   depletionFraction: number;
@@ -23,10 +24,10 @@ export interface WaterCrop {
 
 export const WATER_CROPS: Record<Crop, WaterCrop> = {
   tomato: {
-    kcInitial: 0.6,
-    kcMid: 1.15,
-    kcMidTall: 1.2,
-    kcEnd: 0.8,
+    kcbInitial: 0.15,
+    kcbMid: 1.1,
+    kcbMidTall: 1.15,
+    kcbEnd: 0.7,
     stageDays: [30, 40, 45, 30],
     depletionFraction: 0.4,
     rootDepthStartM: 0.15,
@@ -35,10 +36,10 @@ export const WATER_CROPS: Record<Crop, WaterCrop> = {
     fullCoverHeightM: 1.2,
   },
   pepper: {
-    kcInitial: 0.6,
-    kcMid: 1.05,
-    kcMidTall: 1.15,
-    kcEnd: 0.9,
+    kcbInitial: 0.15,
+    kcbMid: 1,
+    kcbMidTall: 1.1,
+    kcbEnd: 0.8,
     stageDays: [30, 35, 40, 20],
     depletionFraction: 0.3,
     rootDepthStartM: 0.15,
@@ -75,15 +76,15 @@ export function stageClock(crop: Crop, stage: Stage, daysSincePlanting: number):
   return Math.min(Math.max(daysSincePlanting, from), to) / daysSincePlanting;
 }
 
-/** Kc on a day of the (stage-adjusted) season: flat, rising, flat, falling (FAO-56 fig. 34, eq. 66). */
-export function cropCoefficient(crop: Crop, seasonDay: number, heightM: number): number {
+/** Kcb on a day of the (stage-adjusted) season: flat, rising, flat, falling (FAO-56 fig. 37, eq. 66). */
+export function basalCoefficient(crop: Crop, seasonDay: number, heightM: number): number {
   const c = WATER_CROPS[crop];
   const [ini, dev, mid, late] = c.stageDays;
-  const kcMid = heightM >= 1.5 ? c.kcMidTall : c.kcMid;
-  if (seasonDay <= ini) return c.kcInitial;
-  if (seasonDay <= ini + dev) return c.kcInitial + ((seasonDay - ini) / dev) * (kcMid - c.kcInitial);
-  if (seasonDay <= ini + dev + mid) return kcMid;
-  return kcMid + Math.min(1, (seasonDay - ini - dev - mid) / late) * (c.kcEnd - kcMid);
+  const kcbMid = heightM >= 1.5 ? c.kcbMidTall : c.kcbMid;
+  if (seasonDay <= ini) return c.kcbInitial;
+  if (seasonDay <= ini + dev) return c.kcbInitial + ((seasonDay - ini) / dev) * (kcbMid - c.kcbInitial);
+  if (seasonDay <= ini + dev + mid) return kcbMid;
+  return kcbMid + Math.min(1, (seasonDay - ini - dev - mid) / late) * (c.kcbEnd - kcbMid);
 }
 
 /** Rooting depth in m: from planting out to the end of development, straight (FAO-56 ch. 8). */

@@ -13,9 +13,11 @@ import type { Crop } from '../plant.js';
 export interface DayFlows {
   rainMm: number;
   irrigationMm: number;
-  /** demand of the unstressed plant over its soil, mm */
+  /** what the plant would transpire with water to spare, over its soil, mm */
   demandMm: number;
-  /** Kc ETo, for the depletion fraction, mm */
+  /** what the surface would lose, mm */
+  evaporationMm: number;
+  /** (Kcb + Ke) ETo, for the depletion fraction, mm */
   etcMm: number;
   interceptedMm: number;
   runoffMm: number;
@@ -24,7 +26,9 @@ export interface DayFlows {
 export interface DayResult {
   depletionMm: number;
   ks: number;
+  /** transpired and evaporated, mm */
   usedMm: number;
+  evaporatedMm: number;
   drainedMm: number;
 }
 
@@ -32,11 +36,14 @@ export function stepDay(depletionBeforeMm: number, zone: RootZone, crop: Crop, f
   const p = depletionFraction(crop, f.etcMm);
   const inMm = f.rainMm - f.interceptedMm - f.runoffMm + f.irrigationMm;
   const watered = depletionBeforeMm - inMm;
-  const usedMm = zone.isPot
+  const transpiredMm = zone.isPot
     ? usedThroughTheDay(watered, zone.tawMm, p, f.demandMm)
     : stressCoefficient(depletionBeforeMm, zone.tawMm, p) * Math.min(f.demandMm, (1 - p) * zone.tawMm);
+  // the surface takes no more than is left above the wilting point
+  const evaporatedMm = Math.min(f.evaporationMm, Math.max(0, zone.tawMm - watered - transpiredMm));
+  const usedMm = transpiredMm + evaporatedMm;
   const { depletionMm, drainedMm } = overflow(watered + usedMm, zone);
-  return { depletionMm, ks: f.demandMm > 0 ? usedMm / f.demandMm : 1, usedMm, drainedMm };
+  return { depletionMm, ks: f.demandMm > 0 ? transpiredMm / f.demandMm : 1, usedMm, evaporatedMm, drainedMm };
 }
 
 /** Use over one day while Ks falls with the store: full demand down to RAW, then the store dies away exponentially. */

@@ -21,6 +21,8 @@ export interface Soil {
   /** θFC and θWP, m³ of water per m³ of soil */
   fieldCapacity: number;
   wiltingPoint: number;
+  /** readily evaporable water REW of the top 10 cm, mm (Table 19, middle; mixes: judgement) */
+  rewMm: number;
   /** most rain that soaks in on one day before the rest runs off, mm */
   soaksInMm: number;
   /** share of the water above field capacity that is gone after a day */
@@ -30,11 +32,20 @@ export interface Soil {
 }
 
 export const SOILS: Record<Texture, Soil> = {
-  sand: { label: 'Sand', fieldCapacity: 0.12, wiltingPoint: 0.045, soaksInMm: 120, drainsPerDay: 1, roomAbove: 0.5 },
+  sand: {
+    label: 'Sand',
+    fieldCapacity: 0.12,
+    wiltingPoint: 0.045,
+    rewMm: 7,
+    soaksInMm: 120,
+    drainsPerDay: 1,
+    roomAbove: 0.5,
+  },
   'loamy-sand': {
     label: 'Loamy sand',
     fieldCapacity: 0.15,
     wiltingPoint: 0.065,
+    rewMm: 6,
     soaksInMm: 100,
     drainsPerDay: 1,
     roomAbove: 0.5,
@@ -43,15 +54,25 @@ export const SOILS: Record<Texture, Soil> = {
     label: 'Sandy loam',
     fieldCapacity: 0.23,
     wiltingPoint: 0.11,
+    rewMm: 8,
     soaksInMm: 80,
     drainsPerDay: 1,
     roomAbove: 0.4,
   },
-  loam: { label: 'Loam', fieldCapacity: 0.25, wiltingPoint: 0.12, soaksInMm: 60, drainsPerDay: 1, roomAbove: 0.4 },
+  loam: {
+    label: 'Loam',
+    fieldCapacity: 0.25,
+    wiltingPoint: 0.12,
+    rewMm: 9,
+    soaksInMm: 60,
+    drainsPerDay: 1,
+    roomAbove: 0.4,
+  },
   'silt-loam': {
     label: 'Silt loam',
     fieldCapacity: 0.29,
     wiltingPoint: 0.15,
+    rewMm: 9.5,
     soaksInMm: 45,
     drainsPerDay: 0.8,
     roomAbove: 0.35,
@@ -61,16 +82,26 @@ export const SOILS: Record<Texture, Soil> = {
     label: 'Clay loam',
     fieldCapacity: 0.335,
     wiltingPoint: 0.205,
+    rewMm: 9.5,
     soaksInMm: 35,
     drainsPerDay: 0.6,
     roomAbove: 0.3,
   },
-  clay: { label: 'Clay', fieldCapacity: 0.36, wiltingPoint: 0.22, soaksInMm: 25, drainsPerDay: 0.4, roomAbove: 0.3 },
+  clay: {
+    label: 'Clay',
+    fieldCapacity: 0.36,
+    wiltingPoint: 0.22,
+    rewMm: 10,
+    soaksInMm: 25,
+    drainsPerDay: 0.4,
+    roomAbove: 0.3,
+  },
   // Mixes: available share of the pot's volume, judgement.
   'potting-mix': {
     label: 'Potting mix',
     fieldCapacity: 0.45,
     wiltingPoint: 0.2,
+    rewMm: 8,
     soaksInMm: 500,
     drainsPerDay: 1,
     roomAbove: 0.3,
@@ -79,6 +110,7 @@ export const SOILS: Record<Texture, Soil> = {
     label: 'Porous mix',
     fieldCapacity: 0.3,
     wiltingPoint: 0.15,
+    rewMm: 5,
     soaksInMm: 500,
     drainsPerDay: 1,
     roomAbove: 0.4,
