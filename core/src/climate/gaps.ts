@@ -1,4 +1,4 @@
-import { addDays, dayNumber, daysBetween, type Day } from '../day.js';
+import { dayNumber, dayOf, type Day } from '../day.js';
 import type { DayWeather } from './reference-evapotranspiration.js';
 
 export interface WeatherDay extends DayWeather {
@@ -18,8 +18,10 @@ export function fillGaps(weather: readonly WeatherDay[], from: Day, to: Day): We
   if (sorted.length === 0) return [];
   const days: WeatherDay[] = [];
   let next = 0;
-  for (let i = 0; i <= daysBetween(from, to); i++) {
-    const date = addDays(from, i);
+  const first = dayNumber(from);
+  const last = dayNumber(to);
+  for (let n = first; n <= last; n++) {
+    const date = dayOf(n);
     while (next < sorted.length && sorted[next]!.date < date) next++;
     const here = sorted[next];
     if (here?.date === date) {

@@ -1,7 +1,7 @@
 import type { CaseFile, PlaceFacts, PlantFacts } from '../casefile/case-file.js';
 import { fillGaps, type WeatherDay } from '../climate/gaps.js';
 import { referenceEvapotranspiration, type EtoMethod } from '../climate/reference-evapotranspiration.js';
-import { addDays, dayOfYear, daysBetween, type Day } from '../day.js';
+import { addDays, dayNumber, dayOfYear, daysBetween, type Day } from '../day.js';
 import { isCovered } from '../plant.js';
 import { corrected, FEEL, fractionFromWeight, grown, type Estimate } from './corrections.js';
 import { basalCoefficient, coveredM2, heightOnDay, stageClock, usualHeightM, WATER_CROPS } from './crops.js';
@@ -103,15 +103,37 @@ interface Demand {
 
 type DemandWeather = Pick<WeatherDay, 'date' | 'tMinC' | 'tMaxC' | 'windMs' | 'rhMeanPct'>;
 
+/** Where a plant stands in its season, worked out once for a run. */
+export interface SeasonClock {
+  /** days since planting out, on the day of the question */
+  today: number;
+  asOf: number;
+  /** season days per calendar day, by the stage that was recorded */
+  pace: number;
+  heightTodayM: number;
+}
+
+export function seasonClock({ plant, asOf }: Pick<CaseFile, 'plant' | 'asOf'>): SeasonClock {
+  const today = daysInGround(plant, asOf);
+  const pace = plant.stage ? stageClock(plant.crop, plant.stage, today) : 1;
+  return {
+    today,
+    asOf: dayNumber(asOf),
+    pace,
+    heightTodayM: plant.heightM ?? usualHeightM(plant.crop, today * pace),
+  };
+}
+
 /** What the plant and the bare soil beside it would use on a day with water to spare, and from which store. */
-export function demandOn(c: Pick<CaseFile, 'place' | 'plant' | 'asOf'>, w: DemandWeather, etoMm: number): Demand {
-  const { plant, place } = c;
-  const today = daysInGround(plant, c.asOf);
-  const clock = plant.stage ? stageClock(plant.crop, plant.stage, today) : 1;
-  const since = today - daysBetween(w.date, c.asOf);
-  const seasonDay = Math.max(0, since * clock);
-  const heightToday = plant.heightM ?? usualHeightM(plant.crop, today * clock);
-  const height = heightOnDay(heightToday, since, today);
+export function demandOn(
+  { place, plant }: Pick<CaseFile, 'place' | 'plant'>,
+  clock: SeasonClock,
+  w: DemandWeather,
+  etoMm: number,
+): Demand {
+  const since = clock.today - (clock.asOf - dayNumber(w.date));
+  const seasonDay = Math.max(0, since * clock.pace);
+  const height = heightOnDay(clock.heightTodayM, since, clock.today);
   const zone = rootZoneOn(place, plant.crop, seasonDay, plant.spacingM);
   // without a wind gauge the standard climate of the tables stands: 2 m/s and 45 %
   const climate = w.windMs == null ? 0 : climateTerm(w.windMs, leastHumidityPct(w.tMinC, w.tMaxC, w.rhMeanPct), height);
@@ -138,6 +160,7 @@ function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interce
 
 function measurementOn(c: CaseFile, day: Day): Estimate | null {
   const { potWeights, soilChecks } = c.records;
+  if (potWeights.length === 0 && soilChecks.length === 0) return null;
   const known = potWeights.filter((w) => w.date <= day);
   const anchors = {
     dryKg: known.findLast((w) => w.state === 'dry')?.kg,
@@ -170,6 +193,7 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
   const weather = fillGaps([...records.weather, ...ahead], start, end);
   const givenOn = wateringByDay(records.watering);
   const surface = { depletionMm: 0, wetShare: 1 };
+  const clock = seasonClock(c);
 
   let { fraction, sd } = start === planted ? START_PLANTED : START_UNKNOWN;
   let depletionMm: number | null = null;
@@ -179,7 +203,7 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
     const open = referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date));
     etoMethod = w.filled ? (etoMethod ?? open.method) : open.method;
     const etoMm = etoAtPlant(place, w.date, open.etoMm);
-    const { kcb, demandMm, surfaceMm, bareShare, zone } = demandOn(c, w, etoMm);
+    const { kcb, demandMm, surfaceMm, bareShare, zone } = demandOn(c, clock, w, etoMm);
     depletionMm ??= (1 - fraction) * zone.tawMm;
     const { litres, wets } = givenOn.get(w.date) ?? NOTHING_GIVEN;
     const rainMm = isCovered(place.kind) ? 0 : w.rainMm;
