@@ -7,7 +7,7 @@ import { storyOf, type Story } from '../diagnosis/story.js';
 import { disorderRow } from '../diagnosis/tables/index.js';
 import { headline } from '../diagnosis/telling.js';
 import type { SignCode } from '../diagnosis/vocabulary/signs.js';
-import type { BalanceDay } from '../water/balance.js';
+import type { BalanceDay } from '../water/run.js';
 import { evenness, FRUIT_WINDOW_DAYS } from '../water/evenness.js';
 import type { ForecastWeather, NextWatering } from '../water/next-watering.js';
 import type { EtoMethod } from '../climate/reference-evapotranspiration.js';

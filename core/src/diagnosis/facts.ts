@@ -1,5 +1,5 @@
 import { daysBetween } from '../day.js';
-import { spellOn } from '../water/balance.js';
+import { spellOn } from '../water/season.js';
 import type { Story } from './story.js';
 
 /**

@@ -1,7 +1,8 @@
 import type { CaseFile, Observation } from '../casefile/case-file.js';
 import type { WeatherRecord } from '../casefile/record-classes.js';
 import { addDays, type Day } from '../day.js';
-import { waterBalance, type Balance, type BalanceDay } from '../water/balance.js';
+import { waterBalance, type Balance } from '../water/balance.js';
+import type { BalanceDay } from '../water/run.js';
 import { expectedWeather, upcomingFrom, type ForecastWeather, type Upcoming } from '../water/next-watering.js';
 import { METRIC, type Units } from '../units/units.js';
 import { impliedAbsent, type SignCode } from './vocabulary/signs.js';

@@ -1,4 +1,4 @@
-import type { BalanceDay } from './balance.js';
+import type { BalanceDay } from './run.js';
 
 /** Days over which fruit that shows trouble today was growing. */
 export const FRUIT_WINDOW_DAYS = 21;

@@ -1,7 +1,8 @@
 import type { CaseFile } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { addDays, dayWords, type Day } from '../day.js';
-import type { BalanceDay } from './balance.js';
+import { wateringLimit } from './habits.js';
+import type { BalanceDay } from './run.js';
 
 export interface NextWatering {
   date: Day;
@@ -10,8 +11,6 @@ export interface NextWatering {
   why: string;
 }
 
-/** Fraction of the store that may be used before it is refilled while fruit swells (school: no drier than 60 %). */
-const FRUIT_LIMIT = 0.4;
 /** Rain is counted on from this chance. */
 const COUNTED_CHANCE_PCT = 60;
 const LOOK_AHEAD_DAYS = 7;
@@ -45,11 +44,9 @@ export function expectedWeather(
   };
 }
 
-/** Depletion at which this plant should be watered, mm: RAW, or less while fruit swells. */
-export function wateringLimitMm(c: Pick<CaseFile, 'plant'>, day: Pick<BalanceDay, 'rawMm' | 'tawMm'>): number {
-  const swelling = c.plant.stage === 'fruiting' || c.plant.stage === 'ripening';
-  return swelling ? Math.min(day.rawMm, FRUIT_LIMIT * day.tawMm) : day.rawMm;
-}
+/** Depletion at which this plant should be watered, mm. */
+const wateringLimitMm = ({ plant }: Pick<CaseFile, 'plant'>, day: Pick<BalanceDay, 'rawMm' | 'tawMm'>): number =>
+  wateringLimit({ crop: plant.crop, stage: plant.stage }, day.rawMm, day.tawMm);
 
 /** Litres that bring the root zone back to field capacity; pots get a tenth more so that salts leave. */
 export const refillLitres = (c: Pick<CaseFile, 'place'>, depletionMm: number, soilM2: number): number =>

@@ -1,7 +1,7 @@
 import { dayWords, daysBetween } from '../../day.js';
 import { isCovered } from '../../plant.js';
 import { showCm } from '../../units/units.js';
-import { spellOn } from '../../water/balance.js';
+import { spellOn } from '../../water/season.js';
 import type { SignCode } from '../vocabulary/signs.js';
 import type { Story } from '../story.js';
 import { ABSENT, found, unknown, type Because, type RuleParams, type Verdict } from './verdict.js';

@@ -1,5 +1,5 @@
 import { dayWords, daysInWords, type Day } from '../../day.js';
-import type { BalanceDay } from '../../water/balance.js';
+import type { BalanceDay } from '../../water/run.js';
 import { swings } from '../../water/evenness.js';
 import { showLitres, showRain } from '../../units/units.js';
 import { SLOW_PERCOLATION_MM_H } from '../../water/soils.js';

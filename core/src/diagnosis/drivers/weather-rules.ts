@@ -1,5 +1,5 @@
 import type { WeatherRecord } from '../../casefile/record-classes.js';
-import { spellOn } from '../../water/balance.js';
+import { spellOn } from '../../water/season.js';
 import { dayWords, daysBetween, daysInWords } from '../../day.js';
 import { isCovered } from '../../plant.js';
 import { showTemperature } from '../../units/units.js';

@@ -1,0 +1,40 @@
+import type { WeatherDay } from './gaps.js';
+import type { ClimateTable } from './weather-generator.js';
+
+/**
+ * A rough climate for coordinates, for simulated years: means by latitude and height, moved to fit what was recorded.
+ * Judgement after the usual zonal means (from memory): 27 °C at the equator falling with the square of the latitude,
+ * 6.5 °C less per 1,000 m, a yearly swing that grows with the latitude.
+ */
+export function climateOfPlace(latitude: number, elevationM: number, recorded: readonly WeatherDay[]): ClimateTable {
+  const lat = Math.abs(latitude);
+  const yearly = 27 - 0.0085 * lat ** 2 - (6.5 * elevationM) / 1000;
+  const swing = 0.25 * lat;
+  const warmest = latitude >= 0 ? 6.5 : 0.5; // late July, late January
+  const meanOf = (month: number): number => yearly + swing * Math.cos(((month - warmest) / 12) * 2 * Math.PI);
+  const byMonth = Array.from({ length: 12 }, (_, m) => recorded.filter((w) => Number(w.date.slice(5, 7)) === m + 1));
+  // how much warmer the recorded days were than this says, and how wide their days
+  const known = byMonth.flatMap((days, m) => days.map((w) => (w.tMinC + w.tMaxC) / 2 - meanOf(m)));
+  const warmer = known.length >= 20 ? known.reduce((a, b) => a + b, 0) / known.length : 0;
+  const ranges = recorded.map((w) => w.tMaxC - w.tMinC);
+  const range = ranges.length >= 20 ? ranges.reduce((a, b) => a + b, 0) / ranges.length : 10;
+  const wet = recorded.filter((w) => w.rainMm > 0);
+  const enough = recorded.length >= 60 && wet.length >= 8;
+  const share = enough ? Math.min(0.7, Math.max(0.05, wet.length / recorded.length)) : 0.3;
+  const perWetDay = enough ? wet.reduce((s, w) => s + w.rainMm, 0) / wet.length : 7;
+  // a wet day is about twice as likely after a wet one (Richardson 1981, typical)
+  const wetAfterWet = Math.min(0.85, share + 0.25 * (1 - share));
+  const wetAfterDry = Math.min(0.8, (share * (1 - wetAfterWet)) / (1 - share));
+  return Array.from({ length: 12 }, (_, m) => {
+    const mean = meanOf(m) + warmer;
+    return {
+      tMinC: mean - range / 2,
+      tMaxC: mean + range / 2,
+      wetAfterDry,
+      wetAfterWet,
+      rainPerWetDayMm: perWetDay,
+      rhMeanPct: 65,
+      windMs: 1.8,
+    };
+  });
+}

@@ -1,0 +1,162 @@
+import type { PlaceFacts } from '../casefile/case-file.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import type { Day } from '../day.js';
+import { isCovered, type Crop } from '../plant.js';
+import { corrected, grown, type Estimate } from './corrections.js';
+import { stepDay } from './day-step.js';
+import { evaporated } from './evaporation.js';
+import { depletionFraction } from './root-zone.js';
+import type { Demand } from './season.js';
+import { SOILS } from './soils.js';
+
+/** One day of one plant's root zone. Millimetres are over the plant's own soil; litres are per plant. */
+export interface BalanceDay {
+  date: Day;
+  etoMm: number;
+  /** Kcb + Ke */
+  kc: number;
+  /** what the leaves use of ETo, and what the bare soil does (FAO-56 eq. 69) */
+  kcb: number;
+  ke: number;
+  /** (Kcb + Ke) ETo, mm */
+  etcMm: number;
+  effectiveRainMm: number;
+  interceptedMm: number;
+  runoffMm: number;
+  irrigationMm: number;
+  irrigationL: number;
+  /** what the plant would use with water to spare, litres */
+  demandL: number;
+  /** transpired and evaporated */
+  usedMm: number;
+  evaporatedMm: number;
+  usedL: number;
+  /** root-zone depletion Dr at the day's end, mm; below 0 is water above field capacity */
+  depletionMm: number;
+  /** 1 at field capacity or above, 0 at wilting point */
+  fractionAvailable: number;
+  /** standard error of that fraction */
+  uncertainty: number;
+  ks: number;
+  drainedMm: number;
+  drainedL: number;
+  /** what a soil check or a pot weight moved the depletion by, mm */
+  correctionMm: number;
+  /** water stood above field capacity at the day's end */
+  waterlogged: boolean;
+  /** the day's weather was missing and was filled in */
+  filled: boolean;
+  tawMm: number;
+  rawMm: number;
+  soilM2: number;
+}
+
+/** Where a run stands at a day's end; what a further day needs to know of all days before. */
+export interface RunState {
+  /** null before the first day: it follows from the fraction and that day's store */
+  depletionMm: number | null;
+  fraction: number;
+  sd: number;
+  /** depletion De of the evaporating top layer, and the share of the surface that was wetted last */
+  surfaceMm: number;
+  wetShare: number;
+}
+
+export const startOf = ({ fraction, sd }: Estimate): RunState => ({
+  depletionMm: null,
+  fraction,
+  sd,
+  surfaceMm: 0,
+  wetShare: 1,
+});
+
+export interface Given {
+  /** per plant */
+  litres: number;
+  /** share of the surface that it wets */
+  wets: number;
+}
+export const NOTHING_GIVEN: Given = { litres: 0, wets: 1 };
+
+/** Rain that leaves catch and that runs off, mm. */
+function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interceptedMm: number; runoffMm: number } {
+  const threshold = Math.min(2, Math.max(0.2 * etoMm, 0.5));
+  const interceptedMm = Math.min(rainMm, threshold);
+  return { interceptedMm, runoffMm: Math.max(0, rainMm - interceptedMm - SOILS[place.texture].soaksInMm) };
+}
+
+/**
+ * One day more: what comes in, what is used, what drains, and what a measurement says of it. Changes the state in place:
+ * a season is two hundred of these, and the bench runs many thousand seasons.
+ */
+export function stepRun(
+  state: RunState,
+  { place, crop }: { place: PlaceFacts; crop: Crop },
+  w: WeatherDay,
+  etoMm: number,
+  demand: Demand,
+  given: Given,
+  seen: Estimate | null,
+): BalanceDay {
+  const { kcb, demandMm, surfaceMm, bareShare, zone } = demand;
+  const before = state.depletionMm ?? (1 - state.fraction) * zone.tawMm;
+  const { litres, wets } = given;
+  const rainMm = isCovered(place.kind) ? 0 : w.rainMm;
+  const losses = rainLosses(place, rainMm, etoMm);
+  const soakedMm = rainMm - losses.interceptedMm - losses.runoffMm;
+  const irrigationMm = litres / zone.soilM2;
+  // the surface is as the last wetting left it; the part that leaves shade or no drop reached does not evaporate
+  if (soakedMm > 0) state.wetShare = 1;
+  else if (litres > 0) state.wetShare = wets;
+  const exposed = Math.min(bareShare, state.wetShare);
+  let layer = Math.max(0, state.surfaceMm - soakedMm - irrigationMm / Math.max(wets, exposed));
+  const layerMm = evaporated({ texture: place.texture, depletionMm: layer }, surfaceMm);
+  layer += layerMm;
+  const evaporationMm = exposed * layerMm * zone.wallLoss;
+  const ke = etoMm > 0 ? evaporationMm / etoMm : 0;
+  const etcMm = (kcb + ke) * etoMm;
+  const step = stepDay(before, zone, crop, { rainMm, irrigationMm, demandMm, evaporationMm, etcMm, ...losses });
+  let after = step.depletionMm;
+  let sd = step.drainedMm > 0 ? Math.min(grown(state.sd), 0.08) : grown(state.sd);
+  let correctionMm = 0;
+  if (seen) {
+    const better = corrected({ fraction: 1 - after / zone.tawMm, sd }, seen);
+    const moved = (1 - better.fraction) * zone.tawMm;
+    correctionMm = moved - after;
+    after = moved;
+    sd = better.sd;
+  }
+  state.depletionMm = after;
+  state.fraction = Math.min(1, Math.max(0, 1 - after / zone.tawMm));
+  state.sd = sd;
+  // the top is a part of the whole: where that is full, so is the top
+  state.surfaceMm = Math.min(layer, Math.max(0, after) / Math.max(0.05, exposed));
+  return {
+    date: w.date,
+    etoMm,
+    kc: kcb + ke,
+    kcb,
+    ke,
+    etcMm,
+    effectiveRainMm: soakedMm,
+    ...losses,
+    irrigationMm,
+    irrigationL: litres,
+    demandL: (demandMm + evaporationMm) * zone.soilM2,
+    evaporatedMm: step.evaporatedMm,
+    usedMm: step.usedMm,
+    usedL: step.usedMm * zone.soilM2,
+    depletionMm: after,
+    fractionAvailable: state.fraction,
+    uncertainty: sd,
+    ks: step.ks,
+    drainedMm: step.drainedMm,
+    drainedL: step.drainedMm * zone.soilM2,
+    correctionMm,
+    waterlogged: after < -0.1 * zone.tawMm,
+    filled: w.filled ?? false,
+    tawMm: zone.tawMm,
+    rawMm: depletionFraction(crop, etcMm) * zone.tawMm,
+    soilM2: zone.soilM2,
+  };
+}

@@ -1,0 +1,33 @@
+/**
+ * Ways of watering among which good gardeners disagree; each may be planned by, and each can be tried on the bench.
+ * Source: common practice, from memory; what decides between them here is the balance.
+ */
+export const SCHOOLS = {
+  'by-need': {
+    label: 'By need',
+    line: 'Refilled when the water easily had is used up; sooner while fruit swells.',
+    for: 'all',
+  },
+  deep: { label: 'Deep and seldom', line: 'A long soak every five to seven days, so that roots go down.', for: 'bed' },
+  'twice-a-week': { label: 'Half as much, twice as often', line: 'Half the water every three days.', for: 'bed' },
+  'evenly-moist': {
+    label: 'Evenly moist',
+    line: 'A little as soon as a quarter is used, under mulch and drip.',
+    for: 'all',
+  },
+  daily: { label: 'Every morning', line: 'What the day before used, every morning.', for: 'all' },
+  finger: { label: 'When a finger says dry', line: 'A full watering once it is dry at a finger’s depth.', for: 'all' },
+  'half-often': {
+    label: 'Half a can, often',
+    line: 'Half of what is missing, before a third is used: no flood.',
+    for: 'pot',
+  },
+} as const satisfies Record<string, { label: string; line: string; for: 'all' | 'bed' | 'pot' }>;
+
+export type SchoolCode = keyof typeof SCHOOLS;
+export const SCHOOL_CODES = Object.keys(SCHOOLS) as SchoolCode[];
+export const DEFAULT_SCHOOL: SchoolCode = 'by-need';
+
+/** Which schools make sense here. */
+export const schoolsFor = (isPot: boolean): SchoolCode[] =>
+  SCHOOL_CODES.filter((code) => SCHOOLS[code].for === 'all' || SCHOOLS[code].for === (isPot ? 'pot' : 'bed'));

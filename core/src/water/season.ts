@@ -1,0 +1,89 @@
+import type { CaseFile, PlaceFacts, PlantFacts } from '../casefile/case-file.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import { dayNumber, daysBetween, type Day } from '../day.js';
+import { isCovered } from '../plant.js';
+import { basalCoefficient, coveredM2, heightOnDay, stageClock, usualHeightM, WATER_CROPS } from './crops.js';
+import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
+import { rootZoneOn, type RootZone } from './root-zone.js';
+
+/** What a plant and its soil ask for on a day of its season. */
+
+/** Days since planting out, or a guess from the stage where no day was recorded. */
+function daysInGround(plant: PlantFacts, asOf: Day): number {
+  if (plant.transplantedOn) return Math.max(0, daysBetween(plant.transplantedOn, asOf));
+  return plant.stage === 'seedling' || plant.stage === 'establishing' ? 10 : 60;
+}
+
+/** A spell of mulch or shade that holds on a day, if any. */
+export const spellOn = <T extends { from: Day; to?: Day | null }>(
+  spells: readonly T[] | undefined,
+  day: Day,
+): T | undefined => spells?.find((s) => s.from <= day && (s.to == null || day <= s.to));
+
+/** ETo as it reaches the plant: shade cloth and a tunnel take their part (judgement). */
+export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number {
+  const shade = spellOn(place.shade, day);
+  return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * (isCovered(place.kind) ? 0.8 : 1);
+}
+
+export interface Demand {
+  kcb: number;
+  /** Kcb ETo over the plant's soil, what it would transpire with water to spare, mm */
+  demandMm: number;
+  /** what a wet bare surface would lose, mm over the exposed share of the soil */
+  surfaceMm: number;
+  /** share of the ground that leaves do not cover */
+  bareShare: number;
+  zone: RootZone;
+  seasonDay: number;
+}
+
+type DemandWeather = Pick<WeatherDay, 'date' | 'tMinC' | 'tMaxC' | 'windMs' | 'rhMeanPct'>;
+
+/** Where a plant stands in its season, worked out once for a run. */
+export interface SeasonClock {
+  /** days since planting out, on the day of the question */
+  today: number;
+  asOf: number;
+  /** season days per calendar day, by the stage that was recorded */
+  pace: number;
+  heightTodayM: number;
+}
+
+export function seasonClock({ plant, asOf }: Pick<CaseFile, 'plant' | 'asOf'>): SeasonClock {
+  const today = daysInGround(plant, asOf);
+  const pace = plant.stage ? stageClock(plant.crop, plant.stage, today) : 1;
+  return {
+    today,
+    asOf: dayNumber(asOf),
+    pace,
+    heightTodayM: plant.heightM ?? usualHeightM(plant.crop, today * pace),
+  };
+}
+
+/** What the plant and the bare soil beside it would use on a day with water to spare, and from which store. */
+export function demandOn(
+  { place, plant }: Pick<CaseFile, 'place' | 'plant'>,
+  clock: SeasonClock,
+  w: DemandWeather,
+  etoMm: number,
+): Demand {
+  const since = clock.today - (clock.asOf - dayNumber(w.date));
+  const seasonDay = Math.max(0, since * clock.pace);
+  const height = heightOnDay(clock.heightTodayM, since, clock.today);
+  const zone = rootZoneOn(place, plant.crop, seasonDay, plant.spacingM);
+  // without a wind gauge the standard climate of the tables stands: 2 m/s and 45 %
+  const climate = w.windMs == null ? 0 : climateTerm(w.windMs, leastHumidityPct(w.tMinC, w.tMaxC, w.rhMeanPct), height);
+  const plain = basalCoefficient(plant.crop, seasonDay, height);
+  const kcb = plain >= 0.45 ? plain + climate : plain; // eq. 70 is for the grown crop
+  const kcMax = mostKc(kcb, climate);
+  const bareShare = 1 - coverShare(kcb, kcMax, height);
+  const litres =
+    place.kind === 'container'
+      ? kcb * etoMm * coveredM2(plant.crop, height) * zone.wallLoss
+      : // a bed's Kcb already speaks for all of its ground; only ground far wider than the plant is left out
+        kcb * etoMm * Math.min(zone.soilM2, 1.3 * WATER_CROPS[plant.crop].fullCoverM2);
+  const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
+  const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
+  return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, zone, seasonDay };
+}

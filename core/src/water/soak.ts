@@ -1,0 +1,68 @@
+import type { Texture } from './soils.js';
+
+/** Water given faster than the soil takes it stands, runs off or runs down the pot's wall: it is given in steps. */
+
+/** What a soil takes once wet, mm an hour (common practice, from memory; judgement). */
+export const INFILTRATION_MM_H: Record<Texture, number> = {
+  sand: 50,
+  'loamy-sand': 40,
+  'sandy-loam': 25,
+  loam: 15,
+  'silt-loam': 10,
+  'clay-loam': 8,
+  clay: 5,
+  'potting-mix': 200,
+  'porous-mix': 300,
+};
+
+/** What the surface can hold for a while before it runs off, mm (judgement: a small basin round the plant). */
+const STANDS_MM = 10;
+const MOST_STEPS = 6;
+
+export interface SoakSteps {
+  /** how often */
+  times: number;
+  /** minutes of water each time; null where no flow is known */
+  minutes: number | null;
+  /** litres each time, per plant */
+  litres: number;
+  /** minutes between */
+  waitMinutes: number;
+}
+
+/**
+ * How to give `litres` a plant over its wetted ground.
+ * @param flowLPerH per plant; null for a can, which is emptied in a minute or two
+ * @param wettedM2 ground per plant that the water reaches
+ * @param percolationMmPerH measured, if it was
+ */
+export function soakSteps(
+  litres: number,
+  flowLPerH: number | null,
+  wettedM2: number,
+  texture: Texture,
+  percolationMmPerH?: number | null,
+): SoakSteps {
+  const takes = percolationMmPerH ?? INFILTRATION_MM_H[texture];
+  const depth = litres / wettedM2;
+  const rate = flowLPerH === null ? Infinity : flowLPerH / wettedM2;
+  const minutes = flowLPerH === null ? null : (litres / flowLPerH) * 60;
+  // what stands at the end of one go, if it is given in one
+  const standing = rate === Infinity ? depth : depth * Math.max(0, 1 - takes / rate);
+  const times = Math.min(MOST_STEPS, Math.max(1, Math.ceil(standing / STANDS_MM)));
+  const waitMinutes =
+    times === 1 ? 0 : Math.min(120, Math.max(10, Math.ceil(((standing / times / takes) * 60) / 5) * 5));
+  return { times, minutes: minutes === null ? null : minutes / times, litres: litres / times, waitMinutes };
+}
+
+/** Whether the soil drains slowly, well, or fast (percolation test; common practice, from memory). */
+export function percolationWord(mmPerH: number): 'slow' | 'good' | 'fast' {
+  if (!(mmPerH > 0)) throw new RangeError('a hole that does not drain at all stands in water: ask again after a day');
+  return mmPerH < 25 ? 'slow' : mmPerH <= 100 ? 'good' : 'fast';
+}
+
+/** Flow from a bucket test, litres an hour: seconds to fill so many litres. */
+export function flowFromBucket(litres: number, seconds: number): number {
+  if (!(litres > 0) || !(seconds > 0)) throw new RangeError('a bucket test has litres and seconds above 0');
+  return (litres / seconds) * 3600;
+}
