@@ -69,7 +69,12 @@ try {
     'The real page (Playwright)',
     'playwright',
     ['test', '--config', 'e2e/playwright.config.ts'],
-    { BASE_URL: stack.url, STATION_URL: stack.stationUrl, PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
+    {
+      BASE_URL: stack.url,
+      STATION_URL: stack.stationUrl,
+      TIMER_URL: stack.timerUrl,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport,
+    },
     browserReport,
     (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
   );

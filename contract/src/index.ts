@@ -7,3 +7,4 @@ export * from './records.js';
 export * from './weather.js';
 export * from './troubles.js';
 export * from './views.js';
+export * from './water-plan.js';

@@ -1,3 +1,4 @@
+import { Type } from 'class-transformer';
 import { IRRIGATIONS, PlaceMake, type Irrigation } from '@candid-leaf/core';
 import {
   ArrayMaxSize,
@@ -12,7 +13,9 @@ import {
   MaxLength,
   Min,
   MinLength,
+  ValidateNested,
 } from 'class-validator';
+import { PlaceWatering } from './water-plan.js';
 
 const number = { allowNaN: false, allowInfinity: false };
 
@@ -53,6 +56,11 @@ export class PlaceInput extends PlaceMake {
   @Min(0.1)
   @Max(5000)
   flowLPerH?: number | null;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => PlaceWatering)
+  watering?: PlaceWatering | null;
 }
 
 export interface PlaceDto extends PlaceInput {

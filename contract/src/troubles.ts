@@ -39,7 +39,7 @@ export class TaskDone {
 export interface TaskDto {
   /** a stored task's id, or the key of one that follows from the balance or a follow-up */
   key: string;
-  kind: 'water' | 'remedy' | 'look-again';
+  kind: 'water' | 'remedy' | 'look-again' | 'protect';
   plantId: string | null;
   placeId: string | null;
   title: string;
@@ -48,5 +48,7 @@ export interface TaskDto {
   dueOn: Day;
   remedy: RemedyCode | null;
   dose: Dose | null;
+  /** a dated list, where there is more than one thing to it */
+  acts?: { on: Day; text: string }[];
   cautions: string[];
 }

@@ -36,6 +36,7 @@ export * from './diagnosis/tables/index.js';
 export { CHECKS, checkRow, shownBy, type CheckCode, type CheckRow } from './diagnosis/tables/checks.js';
 export { CAUTIONS, REMEDIES, remedyRow, type RemedyCode, type RemedyRow } from './diagnosis/tables/remedies.js';
 export { CLEAR_FROM, type Diagnosis, type Evidence, type FoundDriver } from './diagnosis/engine/diagnose.js';
+export { storyOf, type Story } from './diagnosis/story.js';
 export type { NextCheck } from './diagnosis/engine/check-gains.js';
 export type { Finding } from './diagnosis/engine/outcomes.js';
 export type { Remedy, Withheld } from './diagnosis/remedies/choose.js';

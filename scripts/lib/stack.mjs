@@ -89,12 +89,19 @@ export async function startStack({ home, port, tell = () => {} }) {
       ({ url: databaseUrl, sessionSecret } = db);
     }
     const stationPort = await freePort();
+    const timerPort = await freePort();
     const stationLog = join(logs, 'station.log');
-    const station = startNode(PROGRAMS.station, { STATION_PORT: String(stationPort) }, stationLog);
+    const station = startNode(
+      PROGRAMS.station,
+      { STATION_PORT: String(stationPort), TIMER_PORT: String(timerPort) },
+      stationLog,
+    );
     writeFileSync(join(home, 'station.pid'), String(station.child.pid));
     stops.push(station.stop);
     const stationUrl = `http://127.0.0.1:${stationPort}`;
+    const timerUrl = `http://127.0.0.1:${timerPort}`;
     await answers(stationUrl, station.child, stationLog, 'The weather station stand-in');
+    await answers(timerUrl, station.child, stationLog, 'The hose timer stand-in');
 
     const appPort = port || (await freePort());
     const serverLog = join(logs, 'server.log');
@@ -106,6 +113,7 @@ export async function startStack({ home, port, tell = () => {} }) {
         DATABASE_URL: databaseUrl,
         SESSION_SECRET: sessionSecret,
         STATION_URL: stationUrl,
+        TIMER_URL: timerUrl,
         WEB_ROOT: join(ROOT, 'web', 'dist'),
         PORT: String(appPort),
       },
@@ -115,7 +123,7 @@ export async function startStack({ home, port, tell = () => {} }) {
     stops.push(server.stop);
     const url = `http://127.0.0.1:${appPort}`;
     await answers(`${url}/api/health`, server.child, serverLog, 'The server');
-    return { url, stationUrl, databaseUrl, server: server.child, stop };
+    return { url, stationUrl, timerUrl, databaseUrl, server: server.child, stop };
   } catch (error) {
     await stop();
     throw error;

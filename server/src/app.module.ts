@@ -26,6 +26,12 @@ import { TroublesController } from './troubles/troubles.controller.js';
 import { TroublesService } from './troubles/troubles.service.js';
 import { ViewsController } from './views/views.controller.js';
 import { ViewsService } from './views/views.service.js';
+import { BenchesController } from './water/benches.controller.js';
+import { BenchesService } from './water/benches.service.js';
+import { HoseTimer, HttpHoseTimer } from './water/hose-timer.js';
+import { PlanController } from './water/plan.controller.js';
+import { PlanService } from './water/plan.service.js';
+import { TimerService } from './water/timer.service.js';
 import { HttpWeatherStation, WeatherStation } from './weather/station.js';
 import { WeatherController } from './weather/weather.controller.js';
 import { WeatherService } from './weather/weather.service.js';
@@ -49,6 +55,8 @@ const CONTROLLERS: Type[] = [
   TroublesController,
   ViewsController,
   WeatherController,
+  PlanController,
+  BenchesController,
 ];
 
 const SERVICES: Provider[] = [
@@ -64,6 +72,10 @@ const SERVICES: Provider[] = [
   TroublesService,
   ViewsService,
   WeatherService,
+  PlanService,
+  TimerService,
+  BenchesService,
+  { provide: HoseTimer, useClass: HttpHoseTimer },
   { provide: WeatherStation, useClass: HttpWeatherStation },
   { provide: APP_GUARD, useClass: GardenGuard },
   { provide: APP_PIPE, useFactory: edge },

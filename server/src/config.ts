@@ -4,6 +4,7 @@ export interface Config {
   port: number;
   sessionSecret: string;
   stationUrl: string | null;
+  timerUrl: string | null;
   /** folder of the built page; null when only the API is served */
   webRoot: string | null;
   /** cookies only over https */
@@ -21,6 +22,7 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     port: Number(env.PORT ?? 3210),
     sessionSecret,
     stationUrl: env.STATION_URL ?? null,
+    timerUrl: env.TIMER_URL ?? null,
     webRoot: env.WEB_ROOT ?? null,
     secureCookies: env.SECURE_COOKIES === 'true',
   };

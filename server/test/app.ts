@@ -43,6 +43,7 @@ export async function startApp() {
     port: 0,
     sessionSecret: 'x'.repeat(40),
     stationUrl: null,
+    timerUrl: null,
     webRoot: null,
     secureCookies: false,
   };

@@ -1,1 +1,2 @@
 export { startStation, type Station } from './station.js';
+export { startHoseTimer, type HoseTimer, type Logged } from './hose-timer.js';

@@ -1,8 +1,10 @@
+import { startHoseTimer } from './hose-timer.js';
 import { startStation } from './station.js';
 
 /** The seed gives the demo garden's season a hot spell in early July and a storm in June. */
 const seed = Number(process.env.STATION_SEED ?? 45);
 const station = await startStation(seed, Number(process.env.STATION_PORT ?? 0));
-process.stdout.write(`station ${station.url}\n`);
+const timer = await startHoseTimer(Number(process.env.TIMER_PORT ?? 0));
+process.stdout.write(`station ${station.url}\ntimer ${timer.url}\n`);
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.once(signal, () => void station.close().then(() => process.exit(0)));
+  process.once(signal, () => void Promise.all([station.close(), timer.close()]).then(() => process.exit(0)));

@@ -29,6 +29,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./screens/edit/place-edit')).PlaceEdit }),
       },
       {
+        path: '/gardens/:gardenId/places/:placeId/plan',
+        lazy: async () => ({ Component: (await import('./screens/water/plan')).PlanScreen }),
+      },
+      {
+        path: '/gardens/:gardenId/bench',
+        lazy: async () => ({ Component: (await import('./screens/water/bench/bench')).BenchScreen }),
+      },
+      {
         path: '/gardens/:gardenId/places/:placeId/walk',
         lazy: async () => ({ Component: (await import('./screens/walk/walk')).WalkScreen }),
       },

@@ -104,8 +104,12 @@ function notKnown(s: Story, list: readonly Diagnosis[], asks: readonly string[])
  * Amounts are metric; `units` only words what is told.
  * @param forecast days after `asOf`, if any are known; without them the coming week is taken to be like the last
  */
-export function reportOn(c: CaseFile, forecast: readonly ForecastWeather[] = [], units: Units = METRIC): Report {
-  const s = storyOf(c, forecast, units);
+export const reportOn = (c: CaseFile, forecast: readonly ForecastWeather[] = [], units: Units = METRIC): Report =>
+  reportFrom(storyOf(c, forecast, units));
+
+/** The same from a story that is already worked out. */
+export function reportFrom(s: Story): Report {
+  const { c } = s;
   const result = diagnose(s);
   const { remedies, withheld } = chooseRemedies(s, result);
   const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);

@@ -12,6 +12,8 @@ export interface Balance {
   etoMethod: EtoMethod | null;
   /** where the run stood at the end of `asOf`, to go on from; null without a balance */
   end: RunState | null;
+  /** the same at the end of the day before `asOf`; null where the run began that day */
+  before: RunState | null;
 }
 
 /** Longest look back when nobody said when the plant was planted out. */
@@ -47,7 +49,7 @@ function measurementOn(c: CaseFile, day: Day): Estimate | null {
 export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []): Balance {
   const { records, plant, place, garden } = c;
   const first = records.weather[0]?.date;
-  if (!first || first > c.asOf) return { days: [], etoMethod: null, end: null };
+  if (!first || first > c.asOf) return { days: [], etoMethod: null, end: null, before: null };
   const planted = plant.transplantedOn;
   const start = planted ? (planted > first ? planted : first) : maxDay(first, addDays(c.asOf, -UNKNOWN_START_DAYS));
   const ahead = forecast.filter((f) => f.date > c.asOf);
@@ -58,6 +60,7 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
   const state = startOf(start === planted ? START_PLANTED : START_UNKNOWN);
   let etoMethod: EtoMethod | null = null;
   let end: RunState | null = null;
+  let before: RunState | null = null;
   const days = weather.map((w) => {
     const open = referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date));
     etoMethod = w.filled ? (etoMethod ?? open.method) : open.method;
@@ -65,10 +68,11 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
     const seen = w.date <= c.asOf ? measurementOn(c, w.date) : null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
     const day = stepRun(state, made, w, etoMm, demandOn(c, clock, w, etoMm), given, seen);
+    if (w.date < c.asOf) before = { ...state };
     if (w.date === c.asOf) end = { ...state };
     return day;
   });
-  return { days, etoMethod, end };
+  return { days, etoMethod, end, before };
 }
 
 /** Litres a day, and the widest share of the surface that they wetted. */

@@ -1,6 +1,6 @@
 import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
-import { reportOn, type CaseFile, type Report } from '@candid-leaf/core';
+import { reportFrom, storyOf, type Balance, type BalanceDay, type CaseFile, type Report } from '@candid-leaf/core';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { caseOf, forecastOf } from './case-builder.js';
 import type { GardenBook } from './garden-book.js';
@@ -8,6 +8,8 @@ import type { GardenBook } from './garden-book.js';
 export interface Insight {
   caseFile: CaseFile;
   report: Report;
+  /** where the balance stands, for planning on from it */
+  water: Pick<Balance, 'end' | 'before'> & { ahead: Pick<BalanceDay, 'date' | 'demandL'>[] };
 }
 
 /** Gardens whose reports are kept at hand; the oldest goes first. */
@@ -45,7 +47,10 @@ export class InsightService {
     let insight = shelf.insights.get(plant.id);
     if (!insight) {
       const caseFile = caseOf(book, plant);
-      insight = { caseFile, report: reportOn(caseFile, forecastOf(book), book.garden.units) };
+      const story = storyOf(caseFile, forecastOf(book), book.garden.units);
+      const { end, before } = story.balance;
+      const ahead = story.upcoming.ahead.map(({ date, demandL }) => ({ date, demandL }));
+      insight = { caseFile, report: reportFrom(story), water: { end, before, ahead } };
       shelf.insights.set(plant.id, insight);
     }
     return insight;

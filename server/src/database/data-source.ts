@@ -9,7 +9,10 @@ import { DismissalEntity } from '../troubles/dismissal.entity.js';
 import { TaskEntity } from '../troubles/task.entity.js';
 import { TroubleEntity } from '../troubles/trouble.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
+import { BenchEntity } from '../water/bench.entity.js';
+import { TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
 import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
+import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js';
 
 export const ENTITIES = [
   AccountEntity,
@@ -22,6 +25,9 @@ export const ENTITIES = [
   TaskEntity,
   DismissalEntity,
   WeatherEntity,
+  BenchEntity,
+  TimerRunEntity,
+  TimerStateEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
@@ -29,7 +35,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'mariadb',
   url,
   entities: ENTITIES,
-  migrations: [Initial1700000000000],
+  migrations: [Initial1700000000000, WaterPlan1700000100000],
   migrationsRun: true,
   synchronize: false,
   timezone: 'Z',

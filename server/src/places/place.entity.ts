@@ -8,6 +8,7 @@ import type {
   SoilTest,
   Texture,
 } from '@candid-leaf/core';
+import type { PlaceWatering } from '@candid-leaf/contract';
 import { Column, Entity } from 'typeorm';
 import { Owned } from '../common/owned.entity.js';
 
@@ -54,6 +55,10 @@ export class PlaceEntity extends Owned {
 
   @Column('simple-json')
   history: EarlierYear[];
+
+  /** how it is watered: the gardener's school and what is allowed */
+  @Column('simple-json', { nullable: true })
+  watering: PlaceWatering | null;
 
   @Column('int', { default: 0 })
   position: number;

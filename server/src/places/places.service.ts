@@ -48,6 +48,7 @@ export class PlacesService {
           drainageMmPerH: input.drainageMmPerH ?? null,
           soilTest: input.soilTest ?? null,
           history: input.history ?? [],
+          watering: input.watering ?? null,
         },
         { position: await nextPosition(m, PlaceEntity, { gardenId }), retiredOn: null },
       );

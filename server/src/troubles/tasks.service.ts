@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { TaskDto } from '@candid-leaf/contract';
 import { addDays, disorderRow, remedyRow, type Dose } from '@candid-leaf/core';
-import { IsNull, type DataSource, type EntityManager } from 'typeorm';
+import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { GardenBooks, type GardenBook } from '../cases/garden-book.js';
 import { InsightService } from '../cases/insight.service.js';
 import { gone } from '../common/refusals.js';
@@ -10,12 +10,16 @@ import { GardensService } from '../gardens/gardens.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
 import { DismissalEntity } from './dismissal.entity.js';
+import { isProtectKey, protectTasks } from './protect-tasks.js';
 import { TaskEntity } from './task.entity.js';
 import { TroubleEntity } from './trouble.entity.js';
 
 /** Remedies that are a watering: ticking one writes the record. */
 const isWatering = (t: { remedy: string; dose: Dose | null }): boolean =>
   ['even-watering', 'water-now', 'deep-soak'].includes(t.remedy) && (t.dose?.litres ?? 0) > 0;
+
+/** The day under which what is done once and for all is dismissed. */
+const FOR_GOOD = '9999-12-31';
 
 const one = (x: number): number => Math.round(x * 10) / 10;
 
@@ -36,18 +40,19 @@ export class TasksService {
     const [stored, troubles, dismissed] = await Promise.all([
       this.db.manager.find(TaskEntity, { where: { gardenId, doneOn: IsNull() } }),
       this.db.manager.find(TroubleEntity, { where: { gardenId, closedOn: IsNull() } }),
-      this.db.manager.find(DismissalEntity, { where: { gardenId, day: book.today } }),
+      this.db.manager.find(DismissalEntity, { where: { gardenId, day: In([book.today, FOR_GOOD]) } }),
     ]);
     const live = (id: string): PlantEntity | undefined => book.plants.find((p) => p.id === id && !p.retiredOn);
     const not = new Set(dismissed.map((d) => d.taskKey));
     const tasks: TaskDto[] = [
       ...troubles.flatMap((t) => lookAgain(book, t, live(t.plantId))),
       ...stored.flatMap((t) => remedyTask(book, t, live(t.plantId))),
+      ...protectTasks(book, this.insights),
       ...this.waterings(book, new Set(stored.filter(isWatering).map((t) => t.plantId))),
     ];
     const later = new Map(stored.map((t) => [t.id, t.laterUntil]));
     const due = tasks.filter((t) => t.dueOn <= book.today && !not.has(t.key) && (later.get(t.key) ?? '') <= book.today);
-    const rank = { 'look-again': 0, water: 1, remedy: 2 };
+    const rank = { protect: 0, 'look-again': 1, water: 2, remedy: 3 };
     return { due: due.sort((a, b) => rank[a.kind] - rank[b.kind] || (a.dueOn < b.dueOn ? -1 : 1)), all: tasks };
   }
 
@@ -105,6 +110,10 @@ export class TasksService {
       await this.gardens.change(gardenId, (m) => this.water(m, book, accountId, recordId, task));
       return { recordId };
     }
+    if (isProtectKey(key)) {
+      await this.dismiss(gardenId, key, FOR_GOOD);
+      return { recordId: null };
+    }
     return this.gardens.change(gardenId, async (m) => {
       const task = await m.findOne(TaskEntity, { where: { id: key, gardenId }, lock: { mode: 'pessimistic_write' } });
       if (!task) throw gone('task');
@@ -125,14 +134,14 @@ export class TasksService {
   async undo(gardenId: string, key: string, recordId: string | null): Promise<void> {
     const book = await this.books.open(gardenId);
     await this.gardens.change(gardenId, async (m) => {
-      if (!key.startsWith('water:')) {
+      if (!key.startsWith('water:') && !isProtectKey(key)) {
         const changed = await m.update(
           TaskEntity,
           { id: key, gardenId },
           { doneOn: null, laterUntil: null, dueOn: book.today },
         );
         if (changed.affected === 0) throw gone('task');
-      } else await m.delete(DismissalEntity, { gardenId, taskKey: key, day: book.today });
+      } else await m.delete(DismissalEntity, { gardenId, taskKey: key, day: In([book.today, FOR_GOOD]) });
     });
     if (recordId && book.records.some((r) => r.id === recordId))
       await this.records.setDeleted(gardenId, recordId, true);
@@ -140,13 +149,16 @@ export class TasksService {
 
   async notToday(gardenId: string, key: string): Promise<void> {
     const { today } = await this.books.open(gardenId);
+    if (/^(water|look|heat|frost):/.test(key)) return this.dismiss(gardenId, key, today);
     await this.gardens.change(gardenId, async (m) => {
-      if (/^(water|look):/.test(key)) {
-        await m.upsert(DismissalEntity, { gardenId, taskKey: key, day: today }, ['gardenId', 'taskKey', 'day']);
-        return;
-      }
       const changed = await m.update(TaskEntity, { id: key, gardenId }, { laterUntil: addDays(today, 1) });
       if (changed.affected === 0) throw gone('task');
+    });
+  }
+
+  private dismiss(gardenId: string, taskKey: string, day: string): Promise<void> {
+    return this.gardens.change(gardenId, async (m) => {
+      await m.upsert(DismissalEntity, { gardenId, taskKey, day }, ['gardenId', 'taskKey', 'day']);
     });
   }
 

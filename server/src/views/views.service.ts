@@ -54,11 +54,13 @@ export class ViewsService {
     const plant = book.plants.find((p) => p.id === plantId);
     if (!plant) throw gone('plant');
     const place = book.places.find((p) => p.id === plant.placeId)!;
+    const insight = this.insights.of(book, plant);
     return {
       garden: this.gardens.dto(book.garden),
       place: placeDto(place),
       plant: plantDto(plant),
-      ...this.insights.of(book, plant),
+      caseFile: insight.caseFile,
+      report: insight.report,
       forecast: book.weather.filter((w) => w.kind === 'forecast').map(weatherDto),
       records: book.records
         .filter((r) => r.plantId === plant.id || r.placeId === place.id)

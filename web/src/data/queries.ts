@@ -1,4 +1,6 @@
 import type {
+  BenchDto,
+  BenchInput,
   GardenDto,
   GardenInput,
   GardenView,
@@ -6,6 +8,7 @@ import type {
   NewOrder,
   Outcome,
   PlaceInput,
+  PlacePlan,
   PlantInput,
   PlantView,
   RecordDto,
@@ -35,6 +38,22 @@ export const usePlaceRecords = (gardenId: string, placeId: string) =>
   useQuery({
     queryKey: ['garden', gardenId, 'records', placeId],
     queryFn: () => api<RecordDto[]>('GET', `/gardens/${gardenId}/records?placeId=${placeId}`),
+  });
+
+export const usePlans = (gardenId: string) =>
+  useQuery({
+    queryKey: ['garden', gardenId, 'plan'],
+    queryFn: () => api<PlacePlan[]>('GET', `/gardens/${gardenId}/plan`),
+  });
+export const usePlacePlan = (gardenId: string, placeId: string) =>
+  useQuery({
+    queryKey: ['garden', gardenId, 'plan', placeId],
+    queryFn: () => api<PlacePlan>('GET', `/gardens/${gardenId}/places/${placeId}/plan`),
+  });
+export const useBenches = (gardenId: string) =>
+  useQuery({
+    queryKey: ['garden', gardenId, 'benches'],
+    queryFn: () => api<BenchDto[]>('GET', `/gardens/${gardenId}/benches`),
   });
 
 /** A write to one garden. Writes of a garden go one after the other, in the order they were made. */
@@ -84,6 +103,12 @@ export const useAccept = (gardenId: string, plantId: string) =>
   useTell(gardenId, (disorder: DisorderCode) =>
     api('POST', `/gardens/${gardenId}/plants/${plantId}/troubles`, { id: uuid(), disorder }),
   );
+export const useTimer = (gardenId: string, placeId: string, act: 'send' | 'read') =>
+  useTell(gardenId, () => api<PlacePlan>('POST', `/gardens/${gardenId}/places/${placeId}/timer/${act}`));
+export const useSaveBench = (gardenId: string) =>
+  useTell(gardenId, (b: BenchInput) => api<BenchDto>('PUT', `/gardens/${gardenId}/benches`, b));
+export const useDeleteBench = (gardenId: string) =>
+  useTell(gardenId, (id: string) => api('DELETE', `/gardens/${gardenId}/benches/${id}`));
 export const useOutcome = (gardenId: string) =>
   useTell(gardenId, ({ id, outcome }: { id: string; outcome: Outcome }) =>
     api('POST', `/gardens/${gardenId}/troubles/${id}/outcome`, { outcome }),

@@ -8,6 +8,7 @@ import { Shell } from '../../parts/shell';
 import { Empty, Failed, Waiting } from '../../parts/states';
 import { DayPanel } from './day-panel';
 import { PlaceStrip } from './place-strip';
+import { Steadiness } from './steadiness';
 import { TodayList } from './today-list';
 
 /** Fetched when somebody changes the order. */
@@ -31,6 +32,7 @@ export function GardenScreen() {
       <div className="grid gap-5 lg:grid-cols-[1fr_23rem]">
         <aside className="lg:order-2">
           {chosen ? <DayPanel key={chosen.day} day={chosen} /> : <TodayList tasks={today} />}
+          {!chosen && places.length > 0 && <Steadiness places={places.map((p) => p.place)} />}
         </aside>
         <div className="flex flex-col gap-4">
           {places.length === 0 && (

@@ -1,6 +1,6 @@
 import type { PlaceOnView, PlantOnView } from '@candid-leaf/contract';
 import { showLitres, SOILS, type Day } from '@candid-leaf/core';
-import { Check, CircleDot, Footprints, Pencil, Plus, TriangleAlert } from 'lucide-react';
+import { CalendarDays, Check, CircleDot, Footprints, Pencil, Plus, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -50,6 +50,15 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
         </div>
         <div className="flex items-center">
           {plants.length > 0 && <WaterButton view={view} />}
+          {plants.length > 0 && (
+            <Link
+              to={`/gardens/${garden.id}/places/${place.id}/plan`}
+              aria-label={`Water plan of ${place.name}`}
+              className={buttonLook('quiet')}
+            >
+              <CalendarDays aria-hidden size={18} /> <span className="max-sm:hidden">Week</span>
+            </Link>
+          )}
           {plants.length > 0 && (
             <Link
               to={`/gardens/${garden.id}/places/${place.id}/walk`}

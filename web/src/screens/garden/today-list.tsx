@@ -1,14 +1,14 @@
 import type { TaskDto } from '@candid-leaf/contract';
 import { doseInWords, showLitres } from '@candid-leaf/core';
-import { Check, Droplets, Eye, Hand } from 'lucide-react';
+import { Check, Droplets, Eye, Hand, ThermometerSun } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { useGarden } from '../../data/garden-context';
+import { useDayWords, useGarden } from '../../data/garden-context';
 import { useNotToday, useTaskDone, useTaskUndo } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
 import { useSay } from '../../parts/toast';
 
-const ICONS = { water: Droplets, remedy: Hand, 'look-again': Eye };
+const ICONS = { water: Droplets, remedy: Hand, 'look-again': Eye, protect: ThermometerSun };
 
 /** What to do today: short, each with its amount and its why, done or put off with one touch. */
 export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
@@ -47,6 +47,7 @@ function Task({ task }: { task: TaskDto }) {
   const done = useTaskDone(garden.id);
   const undo = useTaskUndo(garden.id);
   const later = useNotToday(garden.id);
+  const dayWords = useDayWords();
   const Icon = ICONS[task.kind];
   const dose = doseInWords(task.dose, garden.units);
   const tick = () => {
@@ -82,6 +83,15 @@ function Task({ task }: { task: TaskDto }) {
           <p className="text-sm text-soft">
             {task.where}. {sentence(task.why)}
           </p>
+          {task.acts && (
+            <ul className="mt-1 list-disc pl-5 text-sm">
+              {task.acts.map((a) => (
+                <li key={a.text}>
+                  <strong>{a.on <= garden.today ? 'Today' : dayWords(a.on)}:</strong> {a.text}
+                </li>
+              ))}
+            </ul>
+          )}
           {task.cautions.length > 0 && (
             <details className="text-sm">
               <summary className="min-h-6 cursor-pointer text-soft">Mind</summary>

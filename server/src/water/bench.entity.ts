@@ -1,0 +1,22 @@
+import type { SetUp } from '@candid-leaf/core';
+import { Column, Entity } from 'typeorm';
+import { Owned } from '../common/owned.entity.js';
+
+/** Set-ups of the bench, named and kept. */
+@Entity('bench')
+export class BenchEntity extends Owned {
+  @Column('uuid')
+  placeId: string;
+
+  @Column('varchar', { length: 80 })
+  name: string;
+
+  @Column('varchar', { length: 20 })
+  weather: 'recorded' | 'simulated';
+
+  @Column('int')
+  years: number;
+
+  @Column('simple-json')
+  setUps: SetUp[];
+}

@@ -1,0 +1,46 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** A run that the timer was told to make on a day, and what its log says of it. */
+@Entity('timer_run')
+export class TimerRunEntity {
+  @PrimaryColumn('uuid')
+  placeId: string;
+
+  @PrimaryColumn('date')
+  day: string;
+
+  @Column('uuid')
+  gardenId: string;
+
+  @Column('double')
+  minutes: number;
+
+  /** for the whole place */
+  @Column('double')
+  litres: number;
+
+  @Column('double', { nullable: true })
+  ranMinutes: number | null;
+
+  @Column('double', { nullable: true })
+  ranLitres: number | null;
+}
+
+/** When a place's timer was last told and last asked, and what went wrong. */
+@Entity('timer_state')
+export class TimerStateEntity {
+  @PrimaryColumn('uuid')
+  placeId: string;
+
+  @Column('uuid')
+  gardenId: string;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  sentAt: Date | null;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  readAt: Date | null;
+
+  @Column('varchar', { length: 300, nullable: true })
+  trouble: string | null;
+}

@@ -1,0 +1,160 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { PlacePlan, TimerView } from '@candid-leaf/contract';
+import { addDays, type Day } from '@candid-leaf/core';
+import { v5 } from 'uuid';
+import { In, type DataSource } from 'typeorm';
+import type { GardenBook } from '../cases/garden-book.js';
+import { refuse } from '../common/refusals.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import { RecordEntity } from '../records/record.entity.js';
+import { RecordsService } from '../records/records.service.js';
+import { HoseTimer, type TimerLogged } from './hose-timer.js';
+import { TimerRunEntity, TimerStateEntity } from './timer.entities.js';
+
+/** Runs begin at this hour: the morning, when least is lost. */
+const START = '06:00';
+const READ_BACK_DAYS = 14;
+/** What ran counts as what was planned within this share. */
+const NEAR = 0.15;
+/** Ids of the waterings that a timer's log makes: the same run always writes the same record. */
+const RUN_IDS = '5f0c2ad8-2f6a-4f0e-9b43-0b7f1b6f6d11';
+
+/** Tells a place's plan to the timer on its tap, and reads back what ran as watering records. */
+@Injectable()
+export class TimerService {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly timer: HoseTimer,
+    private readonly gardens: GardensService,
+    private readonly records: RecordsService,
+  ) {}
+
+  async view(place: PlaceEntity, today: Day): Promise<TimerView | null> {
+    const zone = place.watering?.timerZone;
+    if (!zone) return null;
+    const [state, runs] = await Promise.all([
+      this.db.manager.findOneBy(TimerStateEntity, { placeId: place.id }),
+      this.db.manager.find(TimerRunEntity, { where: { placeId: place.id }, order: { day: 'ASC' } }),
+    ]);
+    const since = addDays(today, -READ_BACK_DAYS);
+    return {
+      zone,
+      sentAt: state?.sentAt?.toISOString() ?? null,
+      readAt: state?.readAt?.toISOString() ?? null,
+      trouble: state?.trouble ?? null,
+      runs: runs
+        .filter((r) => r.day >= since)
+        .map(({ day, minutes, litres, ranMinutes, ranLitres }) => ({
+          day,
+          minutes,
+          litres,
+          ranMinutes,
+          ranLitres,
+          differs: difference({ day, minutes, litres, ranMinutes, ranLitres }, today, state?.readAt != null),
+        })),
+    };
+  }
+
+  /** Writes the coming days of the plan to the timer. A timer that does not answer leaves everything as it was, and says so. */
+  async send(book: GardenBook, place: PlaceEntity, plan: PlacePlan): Promise<void> {
+    const zone = place.watering?.timerZone;
+    if (!zone) throw refuse([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+    const { flowLPerH } = place;
+    if (!flowLPerH)
+      throw refuse([{ path: 'flowLPerH', reason: 'the timer counts minutes: the flow of this place must be known' }]);
+    const runs = (plan.plan?.days ?? [])
+      .filter((d) => d.litres > 0 && d.steps && d.steps.minutes !== null)
+      .map((d) => ({ day: d.date, litres: d.litres * plan.plants, steps: d.steps! }));
+    const trouble = await this.reach(() =>
+      this.timer.write(zone, {
+        flowLPerH,
+        runs: runs.map((r) => ({
+          date: r.day,
+          start: START,
+          minutes: r.steps.minutes!,
+          times: r.steps.times,
+          waitMinutes: r.steps.waitMinutes,
+        })),
+      }),
+    );
+    await this.gardens.change(book.garden.id, async (m) => {
+      const state = { placeId: place.id, gardenId: book.garden.id, trouble };
+      if (trouble) return void (await m.upsert(TimerStateEntity, state, ['placeId']));
+      await m.upsert(TimerStateEntity, { ...state, sentAt: new Date() }, ['placeId']);
+      // what is still to come is replaced; what already ran stays as it was told
+      const old = await m.findBy(TimerRunEntity, { placeId: place.id });
+      const coming = old.filter((r) => r.day >= book.today && r.ranMinutes === null).map((r) => r.day);
+      if (coming.length > 0) await m.delete(TimerRunEntity, { placeId: place.id, day: In(coming) });
+      const kept = new Set(old.filter((r) => !coming.includes(r.day)).map((r) => r.day));
+      for (const r of runs)
+        if (!kept.has(r.day))
+          await m.insert(TimerRunEntity, {
+            placeId: place.id,
+            day: r.day,
+            gardenId: book.garden.id,
+            minutes: r.steps.minutes! * r.steps.times,
+            litres: Math.round(r.litres * 10) / 10,
+            ranMinutes: null,
+            ranLitres: null,
+          });
+    });
+  }
+
+  /** Reads the log up to today: each run becomes a watering record, once, and is laid beside what was planned. */
+  async read(book: GardenBook, accountId: string, place: PlaceEntity, plants: number): Promise<void> {
+    const zone = place.watering?.timerZone;
+    if (!zone) throw refuse([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+    let log: TimerLogged[] = [];
+    const trouble = await this.reach(async () => {
+      log = await this.timer.log(zone, addDays(book.today, -READ_BACK_DAYS), book.today);
+    });
+    await this.gardens.change(book.garden.id, async (m) => {
+      const state = { placeId: place.id, gardenId: book.garden.id, trouble };
+      if (trouble) return void (await m.upsert(TimerStateEntity, state, ['placeId']));
+      await m.upsert(TimerStateEntity, { ...state, readAt: new Date() }, ['placeId']);
+      for (const run of log) {
+        await m.update(
+          TimerRunEntity,
+          { placeId: place.id, day: run.date },
+          { ranMinutes: run.minutes, ranLitres: run.litres },
+        );
+        const id = v5(`${place.id} ${run.date}`, RUN_IDS);
+        // a record that the gardener has since changed or thrown away is left as it is
+        if (run.litres <= 0 || (await m.existsBy(RecordEntity, { id }))) continue;
+        await this.records.write(m, book.garden.id, accountId, book.today, {
+          id,
+          type: 'watering',
+          placeId: place.id,
+          data: { date: run.date, litres: Math.round((run.litres / Math.max(1, plants)) * 100) / 100, how: 'drip' },
+        });
+      }
+    });
+  }
+
+  /** Null when it went well, else what went wrong. */
+  private async reach(work: () => Promise<void>): Promise<string | null> {
+    try {
+      await work();
+      return null;
+    } catch (error) {
+      return (error as Error).message.slice(0, 300);
+    }
+  }
+}
+
+/** What ran beside what was planned, in words; null where they agree or the day has not come. */
+function difference(
+  r: { day: Day; minutes: number; litres: number; ranMinutes: number | null; ranLitres: number | null },
+  today: Day,
+  read: boolean,
+): string | null {
+  if (r.ranLitres === null) return r.day < today && read ? 'it did not run' : null;
+  const share = r.litres > 0 ? r.ranLitres / r.litres : 1;
+  if (Math.abs(share - 1) <= NEAR) return null;
+  const percent = Math.round(share * 100);
+  return r.ranMinutes !== null && r.ranMinutes >= r.minutes * (1 - NEAR) && share < 1
+    ? `it ran its time but gave only ${percent} % of the water: look at the filter`
+    : `it gave ${percent} % of what was planned`;
+}

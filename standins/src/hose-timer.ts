@@ -1,0 +1,107 @@
+import { createServer } from 'node:http';
+import { isDay } from '@candid-leaf/core';
+
+/**
+ * A hose timer in small: a box on a tap that runs programs and keeps a log.
+ *   PUT  /zones/N/program   { flowLPerH, runs: [{ date, start, minutes, times, waitMinutes }] }  replaces what was there
+ *   GET  /zones/N/program
+ *   GET  /zones/N/log?from&to   what ran on those days: [{ date, minutes, litres }]
+ *   POST /fault?clogged=true|false&offline=true|false
+ * It has no clock of its own: a day has run once somebody asks about it, so that a garden that stands still on one day can use it.
+ */
+interface Run {
+  date: string;
+  start: string;
+  /** of water, each time */
+  minutes: number;
+  times: number;
+  waitMinutes: number;
+}
+
+interface Program {
+  flowLPerH: number;
+  runs: Run[];
+}
+
+export interface Logged {
+  date: string;
+  minutes: number;
+  litres: number;
+}
+
+/** Share of the flow that a clogged filter lets through. */
+const CLOGGED = 0.4;
+
+export interface HoseTimer {
+  url: string;
+  close(): Promise<void>;
+}
+
+const isRun = (r: unknown): r is Run => {
+  const run = r as Run;
+  return isDay(run?.date) && run.minutes > 0 && run.minutes <= 720 && run.times >= 1 && run.waitMinutes >= 0;
+};
+
+/** Starts the timer on a port of the loopback address; 0 takes any free one. */
+export function startHoseTimer(port = 0): Promise<HoseTimer> {
+  const programs = new Map<string, Program>();
+  const log = new Map<string, Map<string, Logged>>();
+  const fault = { clogged: false, offline: false };
+
+  /** What the programs say of these days is done, once, with the fault that stands then. */
+  const runUntil = (zone: string, from: string, to: string): Logged[] => {
+    const done = log.get(zone) ?? new Map<string, Logged>();
+    log.set(zone, done);
+    const program = programs.get(zone);
+    for (const r of program?.runs ?? []) {
+      if (r.date < from || r.date > to || done.has(r.date)) continue;
+      const minutes = r.minutes * r.times;
+      const litres = (minutes / 60) * program!.flowLPerH * (fault.clogged ? CLOGGED : 1);
+      done.set(r.date, { date: r.date, minutes, litres: Math.round(litres * 10) / 10 });
+    }
+    return [...done.values()].filter((l) => l.date >= from && l.date <= to).sort((a, b) => (a.date < b.date ? -1 : 1));
+  };
+
+  const server = createServer((request, response) => {
+    const send = (status: number, body: unknown): void => {
+      response.writeHead(status, { 'content-type': 'application/json' }).end(JSON.stringify(body));
+    };
+    const url = new URL(request.url ?? '/', 'http://timer');
+    if (request.method === 'POST' && url.pathname === '/fault') {
+      for (const key of ['clogged', 'offline'] as const)
+        if (url.searchParams.has(key)) fault[key] = url.searchParams.get(key) === 'true';
+      return send(200, fault);
+    }
+    if (fault.offline) return send(503, { message: 'the timer is offline' });
+    const [, zone, what] = /^\/zones\/([1-8])\/(program|log)$/.exec(url.pathname) ?? [];
+    if (!zone) return send(404, { message: 'zones are 1 to 8, each with a program and a log' });
+    if (what === 'log') {
+      const [from, to] = [url.searchParams.get('from'), url.searchParams.get('to')];
+      if (!isDay(from) || !isDay(to)) return send(400, { message: 'from and to must be days' });
+      return send(200, runUntil(zone, from, to));
+    }
+    if (request.method !== 'PUT') return send(200, programs.get(zone) ?? { flowLPerH: 0, runs: [] });
+    let text = '';
+    request.on('data', (part: Buffer) => (text += part.toString()));
+    request.on('end', () => {
+      let body: Program;
+      try {
+        body = JSON.parse(text) as Program;
+      } catch {
+        return send(400, { message: 'the program is not JSON' });
+      }
+      if (!(body.flowLPerH > 0) || !Array.isArray(body.runs) || !body.runs.every(isRun))
+        return send(400, { message: 'a program has a flow and runs, each with a day, minutes and times' });
+      programs.set(zone, body);
+      send(200, body);
+    });
+  });
+  return new Promise((done, fail) => {
+    server.once('error', fail);
+    server.listen(port, '127.0.0.1', () => {
+      const address = server.address();
+      const bound = typeof address === 'object' && address ? address.port : port;
+      done({ url: `http://127.0.0.1:${bound}`, close: () => new Promise((ok) => server.close(() => ok())) });
+    });
+  });
+}

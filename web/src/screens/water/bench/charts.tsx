@@ -1,0 +1,157 @@
+import { middle, verdict, type BenchMeasure, type BenchRow, type Units } from '@candid-leaf/core';
+import { Bar, BarChart, Cell, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { useGarden } from '../../../data/garden-context';
+
+const GALLON = 3.785;
+const LETTERS = 'ABCDEF';
+
+interface Shown {
+  key: BenchMeasure;
+  title: (u: Units) => string;
+  /** from the core's unit to the one shown */
+  value: (x: number, u: Units) => number;
+  digits: number;
+}
+
+const volume = (x: number, u: Units): number => (u.volume === 'L' ? x : x / GALLON);
+const MEASURES: readonly Shown[] = [
+  { key: 'daysShort', title: () => 'Days short of water', value: (x) => x, digits: 0 },
+  { key: 'blackEnds', title: () => 'Risk of black ends, % of days', value: (x) => 100 * x, digits: 0 },
+  { key: 'splits', title: () => 'Jumps that split fruit', value: (x) => x, digits: 0 },
+  { key: 'evenness', title: () => 'Evenness, 0 to 1', value: (x) => x, digits: 2 },
+  { key: 'daysWet', title: () => 'Days too wet', value: (x) => x, digits: 0 },
+  { key: 'litres', title: (u) => `Water used, ${u.volume} a plant`, value: volume, digits: 0 },
+  { key: 'drainedL', title: (u) => `Water drained, ${u.volume} a plant`, value: volume, digits: 0 },
+  { key: 'nitrogenWashedG', title: () => 'Nitrogen washed out, g', value: (x) => x, digits: 1 },
+  { key: 'visits', title: () => 'Waterings', value: (x) => x, digits: 0 },
+];
+
+/** What came of each set-up, measure by measure, aligned; the thin line is the spread from dry to wet years. */
+export function Charts({ rows }: { rows: readonly BenchRow[] }) {
+  const said = verdict(rows);
+  const many = rows[0]!.seasons.length > 1;
+  return (
+    <section aria-label="What came of it">
+      {said && (
+        <p role="status" className="max-w-prose text-lg">
+          <strong>{rows[said.best]!.setUp.name} keeps this plant best.</strong> {said.why}
+        </p>
+      )}
+      <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+        {rows.map((r, i) => (
+          <li key={r.setUp.name}>
+            <strong>{LETTERS[i]}</strong> {r.setUp.name}
+          </li>
+        ))}
+      </ul>
+      {many && (
+        <p className="text-sm text-soft">
+          Bars: the middle of {rows[0]!.seasons.length} simulated seasons. Thin lines: from the 10 % lowest to the 10 %
+          highest.
+        </p>
+      )}
+      <div className="mt-3 grid gap-x-6 gap-y-5 sm:grid-cols-2 lg:grid-cols-3">
+        {MEASURES.map((m) => (
+          <Measure key={m.key} m={m} rows={rows} many={many} best={said?.best ?? -1} />
+        ))}
+      </div>
+      <Table rows={rows} />
+    </section>
+  );
+}
+
+const shown = (m: Shown, row: BenchRow, u: Units) => {
+  const { low, mid, high } = middle(row.seasons.map((s) => m.value(s[m.key], u)));
+  return { mid, spread: [mid - low, high - mid] as [number, number] };
+};
+
+function Measure({ m, rows, many, best }: { m: Shown; rows: readonly BenchRow[]; many: boolean; best: number }) {
+  const { units } = useGarden();
+  const data = rows.map((r, i) => ({ letter: LETTERS[i], ...shown(m, r, units) }));
+  const top = Math.max(...data.map((d) => d.mid + d.spread[1]), m.key === 'evenness' ? 1 : 0.01);
+  return (
+    <figure aria-hidden className="min-w-0">
+      <figcaption className="font-semibold">{m.title(units)}</figcaption>
+      <div style={{ height: `${rows.length * 1.9 + 0.5}rem` }}>
+        <ResponsiveContainer width="100%" height="100%">
+          <BarChart
+            data={data}
+            layout="vertical"
+            margin={{ top: 0, right: 44, bottom: 0, left: 0 }}
+            accessibilityLayer={false}
+            barCategoryGap={5}
+          >
+            <XAxis type="number" domain={[0, top]} hide />
+            <YAxis
+              type="category"
+              dataKey="letter"
+              width={22}
+              axisLine={false}
+              tickLine={false}
+              tick={{ fill: 'var(--color-ink)', fontSize: 14 }}
+            />
+            <Bar dataKey="mid" isAnimationActive={false} radius={3} minPointSize={2}>
+              {data.map((d, i) => (
+                <Cell key={d.letter} fill={i === best ? 'var(--color-leaf)' : 'var(--color-moist)'} />
+              ))}
+              {many && (
+                <ErrorBar dataKey="spread" width={5} strokeWidth={1.5} stroke="var(--color-ink)" direction="x" />
+              )}
+              <LabelList
+                dataKey="mid"
+                position="right"
+                offset={many ? 10 : 6}
+                formatter={(x) => Number(x).toFixed(m.digits)}
+                style={{
+                  fill: 'var(--color-ink)',
+                  fontSize: 14,
+                  paintOrder: 'stroke',
+                  stroke: 'var(--color-paper)',
+                  strokeWidth: 4,
+                }}
+              />
+            </Bar>
+          </BarChart>
+        </ResponsiveContainer>
+      </div>
+    </figure>
+  );
+}
+
+/** The same for reading: in figures. */
+function Table({ rows }: { rows: readonly BenchRow[] }) {
+  const { units } = useGarden();
+  return (
+    <details className="mt-4">
+      <summary className="min-h-8 cursor-pointer text-soft">In figures</summary>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="In figures">
+        <table className="w-full min-w-xl text-left tabular-nums">
+          <thead>
+            <tr className="border-b border-line text-sm text-soft">
+              <th className="py-1 pr-3 font-normal">Set-up</th>
+              {MEASURES.map((m) => (
+                <th key={m.key} className="py-1 pr-3 font-normal">
+                  {m.title(units)}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr key={r.setUp.name} className="border-b border-line">
+                <th scope="row" className="py-1 pr-3 font-semibold">
+                  {r.setUp.name}
+                </th>
+                {MEASURES.map((m) => (
+                  <td key={m.key} className="py-1 pr-3">
+                    {shown(m, r, units).mid.toFixed(m.digits)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  );
+}

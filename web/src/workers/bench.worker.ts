@@ -1,0 +1,56 @@
+import {
+  climateOfPlace,
+  generateWeather,
+  runYear,
+  seasonSpan,
+  seasonWeather,
+  seeded,
+  yearSeed,
+  type BenchRow,
+  type BenchSubject,
+  type Day,
+  type SetUp,
+  type WeatherDay,
+} from '@candid-leaf/core';
+
+export interface BenchAsked {
+  subject: BenchSubject;
+  setUps: SetUp[];
+  recorded: WeatherDay[];
+  weather: 'recorded' | 'simulated';
+  years: number;
+  plantedOn: Day | null;
+  year: number;
+}
+
+export type BenchTold = { done: number; of: number } | { rows: BenchRow[]; tookMs: number };
+
+/** The season of the calendar's year is drawn anew for every simulated year; the dates stay, the weather differs. */
+const SEED = 20;
+
+function run(asked: BenchAsked): void {
+  const { subject, setUps } = asked;
+  const from = performance.now();
+  const rows: BenchRow[] = setUps.map((setUp) => ({ setUp, seasons: [] }));
+  const years = asked.weather === 'recorded' ? 1 : asked.years;
+  const table = climateOfPlace(subject.garden.latitude, subject.garden.elevationM, asked.recorded);
+  const span = seasonSpan(subject.garden, asked.year, asked.plantedOn);
+  let told = from;
+  for (let y = 0; y < years; y++) {
+    const seed = yearSeed(SEED, y);
+    const days =
+      asked.weather === 'recorded'
+        ? asked.recorded
+        : generateWeather(table, subject.garden, span.from, span.days, seeded(seed));
+    const made = runYear(subject, setUps, seasonWeather(subject.garden, days), seed);
+    made.forEach((season, i) => rows[i]!.seasons.push(season));
+    const now = performance.now();
+    if (now - told > 50) {
+      told = now;
+      self.postMessage({ done: y + 1, of: years } satisfies BenchTold);
+    }
+  }
+  self.postMessage({ rows, tookMs: performance.now() - from } satisfies BenchTold);
+}
+
+self.onmessage = (e: MessageEvent<BenchAsked>) => run(e.data);
