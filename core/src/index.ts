@@ -13,6 +13,8 @@ export * from './water/crops.js';
 export * from './water/root-zone.js';
 export * from './water/balance.js';
 export * from './water/run.js';
+export { measuredByDay, probeFault } from './water/measured.js';
+export type { CorrectedBy } from './water/corrections.js';
 export * from './water/season.js';
 export * from './water/schools.js';
 export * from './water/habits.js';

@@ -33,6 +33,8 @@ export function IsCalendarDay(options?: ValidationOptions) {
 }
 
 export const WATERING_WAYS = ['base', 'overhead', 'drip', 'soaker', 'bottom', 'buried-bottle'] as const;
+export const WATERING_ENDS = ['plain', 'ran-through'] as const;
+export const CHECKED_BY = ['finger', 'probe'] as const;
 export type WaterMethod = (typeof WATERING_WAYS)[number];
 export const SOIL_FEELS = ['dry', 'damp', 'wet'] as const;
 export const FEED_FORMS = ['granular', 'liquid', 'foliar', 'amendment'] as const;
@@ -75,6 +77,11 @@ export class Watering extends Dated {
   @IsOptional()
   @IsIn(WATERING_WAYS)
   how?: (typeof WATERING_WAYS)[number];
+
+  /** until it ran out below: then the store was full */
+  @IsOptional()
+  @IsIn(WATERING_ENDS)
+  end?: (typeof WATERING_ENDS)[number];
 }
 
 export class SoilCheck extends Dated {
@@ -86,6 +93,10 @@ export class SoilCheck extends Dated {
   @Min(0)
   @Max(60)
   depthCm?: number;
+
+  @IsOptional()
+  @IsIn(CHECKED_BY)
+  by?: (typeof CHECKED_BY)[number];
 }
 
 export class PotWeight extends Dated {

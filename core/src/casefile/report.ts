@@ -8,6 +8,7 @@ import { disorderRow } from '../diagnosis/tables/index.js';
 import { headline } from '../diagnosis/telling.js';
 import type { SignCode } from '../diagnosis/vocabulary/signs.js';
 import type { BalanceDay } from '../water/run.js';
+import { probeFault } from '../water/measured.js';
 import { evenness, FRUIT_WINDOW_DAYS } from '../water/evenness.js';
 import type { ForecastWeather, NextWatering } from '../water/next-watering.js';
 import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
@@ -95,6 +96,7 @@ function notKnown(s: Story, list: readonly Diagnosis[], asks: readonly string[])
     disorderRow(list[0].disorder).drivers.length > 0
       ? [`no cause of it was found in the records up to ${dayWords(s.c.asOf)}`]
       : []),
+    ...(probeFault(s.c) ? [probeFault(s.c)!] : []),
     ...new Set(asks),
   ];
 }

@@ -2,7 +2,8 @@ import type { CaseFile } from '../casefile/case-file.js';
 import { fillGaps, type WeatherDay } from '../climate/gaps.js';
 import { referenceEvapotranspiration, type EtoMethod } from '../climate/reference-evapotranspiration.js';
 import { addDays, dayOfYear, type Day } from '../day.js';
-import { FEEL, fractionFromWeight, type Estimate } from './corrections.js';
+import type { Estimate } from './corrections.js';
+import { measuredByDay } from './measured.js';
 import { WETTED_SHARE } from './evaporation.js';
 import { NOTHING_GIVEN, startOf, stepRun, type BalanceDay, type Given, type RunState } from './run.js';
 import { demandOn, etoAtPlant, seasonClock } from './season.js';
@@ -22,25 +23,6 @@ const UNKNOWN_START_DAYS = 60;
 const START_PLANTED: Estimate = { fraction: 1, sd: 0.05 };
 const START_UNKNOWN: Estimate = { fraction: 0.7, sd: 0.3 };
 
-function measurementOn(c: CaseFile, day: Day): Estimate | null {
-  const { potWeights, soilChecks } = c.records;
-  if (potWeights.length === 0 && soilChecks.length === 0) return null;
-  const known = potWeights.filter((w) => w.date <= day);
-  const anchors = {
-    dryKg: known.findLast((w) => w.state === 'dry')?.kg,
-    drainedKg: known.findLast((w) => w.state === 'drained')?.kg,
-  };
-  const weighed = potWeights.findLast((w) => w.date === day);
-  if (weighed?.state === 'drained') return { fraction: 1, sd: 0.05 };
-  if (weighed?.state === 'dry') return { fraction: 0.1, sd: 0.05 };
-  if (weighed) {
-    const estimate = fractionFromWeight(weighed.kg, anchors);
-    if (estimate) return estimate;
-  }
-  const felt = soilChecks.findLast((s) => s.date === day);
-  return felt ? FEEL[felt.feel] : null;
-}
-
 /**
  * The water balance of one plant's root zone from its records, day by day up to `asOf`; then, where `forecast`
  * is given, onward through it without any watering.
@@ -55,6 +37,7 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
   const ahead = forecast.filter((f) => f.date > c.asOf);
   const weather = fillGaps([...records.weather, ...ahead], start, ahead.at(-1)?.date ?? c.asOf);
   const givenOn = wateringByDay(records.watering);
+  const measured = measuredByDay(c);
   const clock = seasonClock(c);
   const made = { place, crop: plant.crop };
   const state = startOf(start === planted ? START_PLANTED : START_UNKNOWN);
@@ -65,7 +48,7 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
     const open = referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date));
     etoMethod = w.filled ? (etoMethod ?? open.method) : open.method;
     const etoMm = etoAtPlant(place, w.date, open.etoMm);
-    const seen = w.date <= c.asOf ? measurementOn(c, w.date) : null;
+    const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
     const day = stepRun(state, made, w, etoMm, demandOn(c, clock, w, etoMm), given, seen);
     if (w.date < c.asOf) before = { ...state };

@@ -13,6 +13,18 @@ export const FEEL: Record<'dry' | 'damp' | 'wet', Estimate> = {
   wet: { fraction: 0.95, sd: 0.1 },
 };
 
+/** A cheap moisture probe is heard, and little trusted. */
+export const PROBE_SD = 0.35;
+/** A plant that droops over dry soil, and water that runs out below, pin the store from either end. */
+export const DROOPED: Estimate = { fraction: 0.1, sd: 0.07 };
+export const RAN_THROUGH: Estimate = { fraction: 1, sd: 0.05 };
+
+/** What told the model better. */
+export type CorrectedBy = 'weight' | 'drained' | 'droop' | 'finger' | 'probe';
+export interface Measured extends Estimate {
+  by: CorrectedBy;
+}
+
 /** What the model's error grows by in a day, and where it stops growing. */
 export const ERROR_PER_DAY = 0.05;
 export const MOST_ERROR = 0.3;

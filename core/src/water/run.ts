@@ -2,7 +2,7 @@ import type { PlaceFacts } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { Day } from '../day.js';
 import { isCovered, type Crop } from '../plant.js';
-import { corrected, grown, type Estimate } from './corrections.js';
+import { corrected, grown, type CorrectedBy, type Estimate, type Measured } from './corrections.js';
 import { stepDay } from './day-step.js';
 import { evaporated } from './evaporation.js';
 import { depletionFraction } from './root-zone.js';
@@ -40,8 +40,9 @@ export interface BalanceDay {
   ks: number;
   drainedMm: number;
   drainedL: number;
-  /** what a soil check or a pot weight moved the depletion by, mm */
+  /** what a measurement moved the depletion by, mm, and which */
   correctionMm: number;
+  correctedBy: CorrectedBy | null;
   /** water stood above field capacity at the day's end */
   waterlogged: boolean;
   /** the day's weather was missing and was filled in */
@@ -96,7 +97,7 @@ export function stepRun(
   etoMm: number,
   demand: Demand,
   given: Given,
-  seen: Estimate | null,
+  seen: Measured | null,
 ): BalanceDay {
   const { kcb, demandMm, surfaceMm, bareShare, zone } = demand;
   const before = state.depletionMm ?? (1 - state.fraction) * zone.tawMm;
@@ -153,6 +154,7 @@ export function stepRun(
     drainedMm: step.drainedMm,
     drainedL: step.drainedMm * zone.soilM2,
     correctionMm,
+    correctedBy: seen?.by ?? null,
     waterlogged: after < -0.1 * zone.tawMm,
     filled: w.filled ?? false,
     tawMm: zone.tawMm,

@@ -15,9 +15,11 @@ export const INFILTRATION_MM_H: Record<Texture, number> = {
   'porous-mix': 300,
 };
 
-/** What the surface can hold for a while before it runs off, mm (judgement: a small basin round the plant). */
-const STANDS_MM = 10;
-const MOST_STEPS = 6;
+/** What the surface can hold for a while before it runs off, mm (judgement: a small basin or mulch round the plant). */
+const STANDS_MM = 20;
+const MOST_STEPS = 4;
+/** Longer than this nobody waits; by then most of it has sunk in. */
+const LONGEST_WAIT_MIN = 45;
 
 export interface SoakSteps {
   /** how often */
@@ -51,7 +53,7 @@ export function soakSteps(
   const standing = rate === Infinity ? depth : depth * Math.max(0, 1 - takes / rate);
   const times = Math.min(MOST_STEPS, Math.max(1, Math.ceil(standing / STANDS_MM)));
   const waitMinutes =
-    times === 1 ? 0 : Math.min(120, Math.max(10, Math.ceil(((standing / times / takes) * 60) / 5) * 5));
+    times === 1 ? 0 : Math.min(LONGEST_WAIT_MIN, Math.max(10, Math.ceil(((standing / times / takes) * 60) / 5) * 5));
   return { times, minutes: minutes === null ? null : minutes / times, litres: litres / times, waitMinutes };
 }
 

@@ -1,4 +1,5 @@
 import {
+  CHECKED_BY,
   CUT_KINDS,
   EVENTS,
   FEED_FORMS,
@@ -8,6 +9,7 @@ import {
   SOIL_FEELS,
   SPRAYS,
   symbolOf,
+  WATERING_ENDS,
   WATERING_WAYS,
   type Units,
 } from '@candid-leaf/core';
@@ -74,10 +76,18 @@ export const RECORD_KINDS: Record<RecordType, RecordKind> = {
         start: 'base',
         options: words(WATERING_WAYS, { base: 'At the foot', overhead: 'Over the leaves', bottom: 'From below' }),
       },
+      {
+        name: 'end',
+        label: 'Until',
+        kind: 'choice',
+        start: 'plain',
+        options: words(WATERING_ENDS, { plain: 'That much was given', 'ran-through': 'It ran out below' }),
+      },
     ],
-    (d: { litres?: number; minutes?: number | null; how?: string }, u) =>
+    (d: { litres?: number; minutes?: number | null; how?: string; end?: string }, u) =>
       (d.minutes != null ? `Watered for ${d.minutes} minutes` : `Watered, ${showLitres(d.litres ?? 0, u)} a plant`) +
-      (d.how === 'overhead' ? ', over the leaves' : ''),
+      (d.how === 'overhead' ? ', over the leaves' : '') +
+      (d.end === 'ran-through' ? ', until it ran out below' : ''),
   ),
   'soil-check': kind(
     'Feel the soil',
@@ -85,9 +95,16 @@ export const RECORD_KINDS: Record<RecordType, RecordKind> = {
     [
       { name: 'feel', label: 'It felt', kind: 'choice', start: 'damp', options: words(SOIL_FEELS) },
       { name: 'depthCm', label: 'How deep', kind: 'number', measure: cm, start: 5 },
+      {
+        name: 'by',
+        label: 'By',
+        kind: 'choice',
+        start: 'finger',
+        options: words(CHECKED_BY, { finger: 'A finger', probe: 'A moisture probe (little trusted)' }),
+      },
     ],
-    (d: { feel: string; depthCm?: number }, u) =>
-      `Soil felt ${d.feel}${d.depthCm ? ` at ${showCm(d.depthCm, u)}` : ''}`,
+    (d: { feel: string; depthCm?: number; by?: string }, u) =>
+      `${d.by === 'probe' ? 'A probe says' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${showCm(d.depthCm, u)}` : ''}`,
   ),
   feeding: kind(
     'Feed',

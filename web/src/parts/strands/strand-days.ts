@@ -1,5 +1,5 @@
 import type { PlantView, RecordDto } from '@candid-leaf/contract';
-import { addDays, nitrogenGrams, type Day } from '@candid-leaf/core';
+import { addDays, nitrogenGrams, type BalanceDay, type CorrectedBy, type Day } from '@candid-leaf/core';
 
 /** One day across all strands. */
 export interface StrandDay {
@@ -13,6 +13,8 @@ export interface StrandDay {
   /** percent of the water in reach; past and coming are drawn apart */
   left: number | null;
   leftAhead: number | null;
+  /** what a measurement moved the line by, percent from and to, and which */
+  moved: { from: number; to: number; by: CorrectedBy } | null;
   nitrogenG: number;
   fed: boolean;
   cuts: RecordDto[];
@@ -21,6 +23,15 @@ export interface StrandDay {
 }
 
 const BACK = 27;
+/** A correction of less than this is not worth a mark. */
+const WORTH_PERCENT = 3;
+
+function movedOn(d: BalanceDay | undefined): StrandDay['moved'] {
+  if (!d?.correctedBy) return null;
+  const to = Math.round(d.fractionAvailable * 100);
+  const from = Math.round(Math.min(1, Math.max(0, d.fractionAvailable + d.correctionMm / d.tawMm)) * 100);
+  return Math.abs(to - from) < WORTH_PERCENT ? null : { from, to, by: d.correctedBy };
+}
 const AHEAD = 7;
 
 /** Four weeks back to a week ahead, everything that is recorded or reckoned of each day. */
@@ -52,6 +63,7 @@ export function strandDays(v: PlantView): StrandDay[] {
           : ahead.has(day)
             ? Math.round(ahead.get(day)! * 100)
             : null,
+      moved: movedOn(balance.get(day)),
       nitrogenG: fed.reduce((s, f) => s + nitrogenGrams(f), 0),
       fed: fed.length > 0,
       cuts: of('pruning', 'spray', 'event'),

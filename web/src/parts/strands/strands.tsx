@@ -1,5 +1,5 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { showGrams, showLitres, showRain, showTemperature, type Day } from '@candid-leaf/core';
+import { showGrams, showLitres, showRain, showTemperature, type CorrectedBy, type Day } from '@candid-leaf/core';
 import clsx from 'clsx';
 import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';
@@ -151,6 +151,22 @@ export function Strands({ view, lit }: Props) {
                 isAnimationActive={false}
                 type="linear"
               />
+              {days.map(
+                (d) =>
+                  d.moved && (
+                    <ReferenceLine
+                      key={d.day}
+                      yAxisId="left"
+                      segment={[
+                        { x: d.i, y: d.moved.from },
+                        { x: d.i, y: d.moved.to },
+                      ]}
+                      stroke="var(--color-leaf)"
+                      strokeWidth={4}
+                      ifOverflow="visible"
+                    />
+                  ),
+              )}
               <Bar
                 yAxisId="rain"
                 dataKey="rainMm"
@@ -342,6 +358,14 @@ function Key({ water, rain }: { water: string; rain: string }) {
   );
 }
 
+const CORRECTED: Record<CorrectedBy, string> = {
+  weight: 'the pot’s weight',
+  drained: 'water that ran through',
+  droop: 'the droop over dry soil',
+  finger: 'a finger',
+  probe: 'a probe',
+};
+
 /** The day touched on the ribbon, in a sentence. */
 function ChosenDay({ d }: { d: StrandDay }) {
   const { units } = useGarden();
@@ -352,6 +376,7 @@ function ChosenDay({ d }: { d: StrandDay }) {
     d.rainMm > 0 ? `${showRain(d.rainMm, units)} of rain` : '',
     d.wateredL > 0 ? `watered ${showLitres(d.wateredL, units)}` : '',
     left !== null ? `${left} % of the water left at its end` : '',
+    d.moved ? `${CORRECTED[d.moved.by]} moved the line from ${d.moved.from} to ${d.moved.to} %` : '',
     d.fed ? `fed ${showGrams(d.nitrogenG, units)} of nitrogen` : '',
     ...[...d.cuts, ...d.looks].map((r) => tellRecord(r, units)),
   ].filter(Boolean);

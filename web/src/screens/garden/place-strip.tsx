@@ -68,8 +68,13 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
               <Footprints aria-hidden size={18} /> <span className="max-sm:hidden">Walk</span>
             </Link>
           )}
-          <Button look="quiet" onClick={() => setRecording(true)} aria-label={`Record something done at ${place.name}`}>
-            <Plus aria-hidden size={18} /> Record
+          <Button
+            look="quiet"
+            onClick={() => setRecording(true)}
+            className="px-3"
+            aria-label={`Record something done at ${place.name}`}
+          >
+            <Plus aria-hidden size={18} />
           </Button>
           <Link
             to={`/gardens/${garden.id}/places/${place.id}`}

@@ -44,7 +44,7 @@ function Plan({ place }: { place: PlaceDto }) {
     );
   };
   return (
-    <div className="grid gap-5 lg:grid-cols-[1fr_21rem]">
+    <div className="grid gap-5 lg:grid-cols-[1fr_23.5rem]">
       <div className="flex flex-col gap-4">
         <Week place={place} p={p} />
         <Correct place={place} p={p} />
@@ -129,7 +129,7 @@ function Day({ d, p, place }: { d: PlanDay; p: PlacePlan; place: PlaceDto }) {
           <p className="flex flex-wrap items-center gap-x-2">
             <Droplets aria-hidden size={18} className="text-rain" />
             <strong className="tabular-nums">{showLitres(litres, garden.units)}</strong>
-            <span className="tabular-nums">{steps(d, p)}</span>
+            <span className="tabular-nums">{steps(d)}</span>
           </p>
         ) : (
           <p className="text-soft">no water{d.why && `: ${d.why}`}</p>
@@ -165,7 +165,7 @@ function Day({ d, p, place }: { d: PlanDay; p: PlacePlan; place: PlaceDto }) {
 }
 
 /** "18 minutes", or in steps where the soil takes it slowly. */
-function steps(d: PlanDay, p: PlacePlan): string {
+function steps(d: PlanDay): string {
   const s = d.steps;
   if (!s) return '';
   const minutes = s.minutes === null ? null : Math.max(1, Math.round(s.minutes));
@@ -173,7 +173,7 @@ function steps(d: PlanDay, p: PlacePlan): string {
   if (s.times === 1) return one;
   return minutes === null
     ? `in ${s.times} goes, ${s.waitMinutes} min between`
-    : `${s.times} × ${one}, ${s.waitMinutes} min between${p.plants > 0 ? '' : ''}`;
+    : `${s.times} × ${one}, ${s.waitMinutes} min between`;
 }
 
 /** A finger in the soil moves the plan at once. */

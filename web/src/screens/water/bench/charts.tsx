@@ -1,5 +1,5 @@
 import { middle, verdict, type BenchMeasure, type BenchRow, type Units } from '@candid-leaf/core';
-import { Bar, BarChart, Cell, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { Bar, BarChart, Cell, ErrorBar, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useGarden } from '../../../data/garden-context';
 
 const GALLON = 3.785;
@@ -67,17 +67,20 @@ const shown = (m: Shown, row: BenchRow, u: Units) => {
 
 function Measure({ m, rows, many, best }: { m: Shown; rows: readonly BenchRow[]; many: boolean; best: number }) {
   const { units } = useGarden();
-  const data = rows.map((r, i) => ({ letter: LETTERS[i], ...shown(m, r, units) }));
+  const data = rows.map((r, i) => {
+    const s = shown(m, r, units);
+    return { letter: `${LETTERS[i]}   ${s.mid.toFixed(m.digits)}`, ...s };
+  });
   const top = Math.max(...data.map((d) => d.mid + d.spread[1]), m.key === 'evenness' ? 1 : 0.01);
   return (
-    <figure aria-hidden className="min-w-0">
+    <figure aria-hidden className="min-w-0 tabular-nums">
       <figcaption className="font-semibold">{m.title(units)}</figcaption>
       <div style={{ height: `${rows.length * 1.9 + 0.5}rem` }}>
         <ResponsiveContainer width="100%" height="100%">
           <BarChart
             data={data}
             layout="vertical"
-            margin={{ top: 0, right: 44, bottom: 0, left: 0 }}
+            margin={{ top: 0, right: 8, bottom: 0, left: 0 }}
             accessibilityLayer={false}
             barCategoryGap={5}
           >
@@ -85,7 +88,7 @@ function Measure({ m, rows, many, best }: { m: Shown; rows: readonly BenchRow[];
             <YAxis
               type="category"
               dataKey="letter"
-              width={22}
+              width={64}
               axisLine={false}
               tickLine={false}
               tick={{ fill: 'var(--color-ink)', fontSize: 14 }}
@@ -97,19 +100,6 @@ function Measure({ m, rows, many, best }: { m: Shown; rows: readonly BenchRow[];
               {many && (
                 <ErrorBar dataKey="spread" width={5} strokeWidth={1.5} stroke="var(--color-ink)" direction="x" />
               )}
-              <LabelList
-                dataKey="mid"
-                position="right"
-                offset={many ? 10 : 6}
-                formatter={(x) => Number(x).toFixed(m.digits)}
-                style={{
-                  fill: 'var(--color-ink)',
-                  fontSize: 14,
-                  paintOrder: 'stroke',
-                  stroke: 'var(--color-paper)',
-                  strokeWidth: 4,
-                }}
-              />
             </Bar>
           </BarChart>
         </ResponsiveContainer>

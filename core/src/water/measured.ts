@@ -1,0 +1,65 @@
+import type { CaseFile } from '../casefile/case-file.js';
+import type { Day } from '../day.js';
+import { DROOPED, FEEL, fractionFromWeight, PROBE_SD, RAN_THROUGH, type Measured } from './corrections.js';
+
+const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet-deep': 'wet' } as const;
+
+/**
+ * The best measurement of each day, up to the day of the question: a pot's weight before water that ran through, before a
+ * plant that drooped over dry soil, before a finger (a record of its own or a sign of that day), before a probe.
+ */
+export function measuredByDay(c: Pick<CaseFile, 'records' | 'observations' | 'asOf'>): Map<Day, Measured> {
+  const best = new Map<Day, Measured>();
+  const put = (day: Day, m: Measured): void => {
+    if (day <= c.asOf && !best.has(day)) best.set(day, m);
+  };
+  const { potWeights, soilChecks, watering } = c.records;
+  // the newest of a day stands
+  for (const w of [...potWeights].reverse()) {
+    const known = potWeights.filter((x) => x.date <= w.date);
+    const anchors = {
+      dryKg: known.findLast((x) => x.state === 'dry')?.kg,
+      drainedKg: known.findLast((x) => x.state === 'drained')?.kg,
+    };
+    if (w.state === 'drained') put(w.date, { fraction: 1, sd: 0.05, by: 'weight' });
+    else if (w.state === 'dry') put(w.date, { fraction: 0.1, sd: 0.05, by: 'weight' });
+    else {
+      const estimate = fractionFromWeight(w.kg, anchors);
+      if (estimate) put(w.date, { ...estimate, by: 'weight' });
+    }
+  }
+  for (const w of watering) if (w.end === 'ran-through') put(w.date, { ...RAN_THROUGH, by: 'drained' });
+  const seen = c.observations.filter((o) => o.present);
+  const on = (day: Day, sign: string): boolean => seen.some((o) => o.date === day && o.sign === sign);
+  const felt = [
+    ...soilChecks.map((s) => ({ date: s.date, feel: s.feel, probe: s.by === 'probe' })),
+    ...seen.flatMap((o) => {
+      const feel = FELT_SIGNS[o.sign as keyof typeof FELT_SIGNS];
+      return feel ? [{ date: o.date, feel, probe: false }] : [];
+    }),
+  ];
+  for (const f of felt)
+    if (f.feel === 'dry' && !f.probe && on(f.date, 'leaf-wilt')) put(f.date, { ...DROOPED, by: 'droop' });
+  for (const f of [...felt].reverse()) if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger' });
+  for (const f of [...felt].reverse())
+    if (f.probe) put(f.date, { fraction: FEEL[f.feel].fraction, sd: PROBE_SD, by: 'probe' });
+  return best;
+}
+
+/** How many readings in a row a probe must repeat before somebody should look at it. */
+const STUCK_AFTER = 5;
+
+/** What is odd about a probe's readings: it repeats itself, or jumps from dry to wet with no water on record. Null when nothing is. */
+export function probeFault(c: Pick<CaseFile, 'records' | 'asOf'>): string | null {
+  const list = c.records.soilChecks.filter((s) => s.by === 'probe' && s.date <= c.asOf);
+  const last = list.slice(-STUCK_AFTER);
+  if (last.length === STUCK_AFTER && last.every((s) => s.feel === last[0]!.feel))
+    return `the probe has said ${last[0]!.feel} ${STUCK_AFTER} times running: clean it, move it, and feel with a finger`;
+  for (let i = list.length - 1; i > 0; i--) {
+    const [a, b] = [list[i - 1]!, list[i]!];
+    const came = [...c.records.watering.filter((w) => w.litres > 0), ...c.records.weather.filter((w) => w.rainMm >= 2)];
+    if (a.feel === 'dry' && b.feel === 'wet' && !came.some((x) => x.date >= a.date && x.date <= b.date))
+      return 'the probe jumped from dry to wet with no water on record: feel with a finger, or record the watering';
+  }
+  return null;
+}
