@@ -13,6 +13,8 @@ import { addDays, daysBetween } from '@candid-leaf/core';
 export class TestStation extends WeatherStation {
   down = false;
   lie: Partial<StationDay> = {};
+  /** what the forecast holds instead of fair weather */
+  ahead: Partial<StationDay> = {};
   async observed(_p: object, from: string, to: string): Promise<StationDay[]> {
     if (this.down) throw new Error('nobody answers');
     return Array.from({ length: daysBetween(from, to) + 1 }, (_, i) => ({
@@ -22,7 +24,11 @@ export class TestStation extends WeatherStation {
   }
   async forecast(_p: object, issued: string): Promise<StationForecastDay[]> {
     if (this.down) throw new Error('nobody answers');
-    return Array.from({ length: 7 }, (_, i) => ({ ...this.day(addDays(issued, i + 1)), rainChancePct: 10 }));
+    return Array.from({ length: 7 }, (_, i) => ({
+      ...this.day(addDays(issued, i + 1)),
+      ...this.ahead,
+      rainChancePct: 10,
+    }));
   }
   private day(date: string): StationDay {
     return { date, tMinC: 17, tMaxC: 29, rainMm: 0, rhMeanPct: 60, windMs: 2, solarMj: 24 };
@@ -30,7 +36,7 @@ export class TestStation extends WeatherStation {
 }
 
 /** The real application on a database of its own. */
-export async function startApp() {
+export async function startApp(more: { timerUrl?: string } = {}) {
   const root = process.env.TEST_DATABASE_URL;
   if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
   const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
@@ -43,7 +49,7 @@ export async function startApp() {
     port: 0,
     sessionSecret: 'x'.repeat(40),
     stationUrl: null,
-    timerUrl: null,
+    timerUrl: more.timerUrl ?? null,
     webRoot: null,
     secureCookies: false,
   };

@@ -43,7 +43,7 @@ export interface PlanDay {
 export interface WeekPlan {
   days: PlanDay[];
   litres: number;
-  /** what a week without the counted rain would have taken more, litres a plant */
+  /** what a week without the counted rain would take more, what is missing at its end counted in, litres a plant */
   rainSavesL: number;
   /** the first day on which the plant would be short if the rain does not come, and how much to give then */
   withoutRain: { date: Day; litres: number } | null;
@@ -113,13 +113,19 @@ export function planWeek(
   return {
     days,
     litres: tenth(sum(wet)),
-    rainSavesL: tenth(Math.max(0, sum(dry) - sum(wet))),
+    rainSavesL: tenth(Math.max(0, sum(dry) - sum(wet) + missingAtEnd(dry) - missingAtEnd(wet))),
     withoutRain: short
       ? { date: short.day.date, litres: tenth(Math.max(0.1, short.day.depletionMm * short.day.soilM2)) }
       : null,
     capped: wet.some((x) => x.capped),
   };
 }
+
+/** What a run leaves to be refilled after its last day, litres a plant. */
+const missingAtEnd = (list: readonly Ran[]): number => {
+  const last = list.at(-1);
+  return last ? Math.max(0, last.day.depletionMm) * last.day.soilM2 : 0;
+};
 
 interface Ran {
   day: BalanceDay;

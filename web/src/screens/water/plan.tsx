@@ -13,6 +13,7 @@ import { Failed, Waiting } from '../../parts/states';
 import { useSay } from '../../parts/toast';
 import { percent } from '../../parts/water-left';
 import { Rules } from './rules';
+import { TeachWeight } from './teach-weight';
 import { Timer } from './timer';
 
 /** One place's coming week: which mornings, how much, how long; what rain saves, and what if it does not come. */
@@ -48,6 +49,7 @@ function Plan({ place }: { place: PlaceDto }) {
       <div className="flex flex-col gap-4">
         <Week place={place} p={p} />
         <Correct place={place} p={p} />
+        {place.kind === 'container' && <TeachWeight place={place} />}
         {p.watering.timerZone && <Timer place={place} p={p} />}
         <Facts p={p} />
       </div>

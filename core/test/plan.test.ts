@@ -1,0 +1,270 @@
+import fc from 'fast-check';
+import {
+  actInWords,
+  addDays,
+  climateOfPlace,
+  daysSinceWatering,
+  flowFromBucket,
+  generateWeather,
+  hardSpells,
+  METRIC,
+  percolationWord,
+  placeWith,
+  planWeek,
+  probeFault,
+  runSeason,
+  SCHOOL_CODES,
+  seasonWeather,
+  seeded,
+  soakSteps,
+  spellPlan,
+  startOf,
+  verdict,
+  waterBalance,
+  weekday,
+  type BenchSubject,
+  type CaseFile,
+  type PlanRules,
+  type SetUp,
+  type WeatherDay,
+} from '../src/index.js';
+import { aCase, ASOF, everyNDays } from './helpers.js';
+
+const week = (rainMm: (i: number) => number = () => 0, tMaxC = 28): WeatherDay[] =>
+  Array.from({ length: 7 }, (_, i) => ({ date: addDays(ASOF, i + 1), tMinC: 16, tMaxC, rainMm: rainMm(i) }));
+const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
+const pot = { kind: 'container', texture: 'potting-mix', volumeL: 14 } as const;
+const rules = (more: Partial<PlanRules> = {}): PlanRules => ({ school: 'by-need', how: 'drip', flowLPerH: 4, ...more });
+const planOf = (place: CaseFile['place'], more: Partial<PlanRules> = {}, weather = week(), fraction = 0.6) =>
+  planWeek(aCase({ place }), startOf({ fraction, sd: 0.1 }), weather, 2, rules(more));
+
+describe('the week’s plan', () => {
+  test('by need keeps the plant out of want, in any weather, bed or pot', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<CaseFile['place'][]>(bed, pot, { ...pot, volumeL: 40 }, { ...bed, texture: 'clay' }),
+        fc.array(fc.integer({ min: 0, max: 12 }), { minLength: 7, maxLength: 7 }),
+        fc.integer({ min: 18, max: 38 }),
+        fc.double({ min: 0.55, max: 1, noNaN: true }),
+        (place, rain, tMaxC, fraction) => {
+          const plan = planOf(
+            place,
+            {},
+            week((i) => rain[i]!, tMaxC),
+            fraction,
+          );
+          for (const d of plan.days) expect(d.left).toBeGreaterThan(0.3);
+          expect(plan.litres).toBeCloseTo(
+            plan.days.reduce((s, d) => s + d.litres, 0),
+            5,
+          );
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  test('rain saves water, and what to do if it does not come is told', () => {
+    const wet = planOf(
+      bed,
+      {},
+      week((i) => (i === 1 ? 25 : 0)),
+      0.8,
+    );
+    const dry = planOf(bed, {}, week(), 0.8);
+    expect(wet.litres).toBeLessThan(dry.litres);
+    expect(wet.rainSavesL).toBeGreaterThan(0);
+    expect(wet.withoutRain?.litres).toBeGreaterThan(0);
+    expect(dry.withoutRain).toBeNull();
+    wet.days.forEach((d) => expect(d.leftWithoutRain).toBeLessThanOrEqual(d.left + 1e-9));
+  });
+  test('only allowed days are used, and the cap is kept', () => {
+    const allowed = [1, 4];
+    const plan = planOf(pot, { allowedDays: allowed });
+    for (const d of plan.days) if (d.litres > 0) expect(allowed).toContain(weekday(d.date));
+    expect(plan.days.some((d) => d.litres > 0)).toBe(true);
+    const capped = planOf(pot, { weeklyCapL: 3 });
+    expect(capped.litres).toBeLessThanOrEqual(3 + 1e-9);
+    expect(capped.capped).toBe(true);
+    expect(weekday('2026-11-23')).toBe(1); // a Monday
+  });
+  test('each school does what it says', () => {
+    const visits = (school: PlanRules['school'], place: CaseFile['place'] = bed) =>
+      planOf(
+        place,
+        { school },
+        week(() => 0, 32),
+        0.9,
+      ).days.filter((d) => d.litres > 0);
+    const tub = { ...pot, volumeL: 120 };
+    expect(visits('daily').length).toBeGreaterThanOrEqual(6);
+    expect(visits('deep').length).toBeLessThanOrEqual(2);
+    expect(visits('half-often', tub).length).toBeGreaterThan(visits('by-need', tub).length);
+    expect(visits('half-often', tub)[0]!.litres).toBeLessThan(visits('by-need', tub)[0]!.litres);
+    for (const school of SCHOOL_CODES) expect(() => visits(school)).not.toThrow();
+    // a drier finish waits longer, but only once fruit colours
+    const first = (drierFinish: boolean, stage: 'fruiting' | 'ripening') =>
+      planWeek(
+        aCase({ place: bed, plant: { stage } }),
+        startOf({ fraction: 0.8, sd: 0.1 }),
+        week(),
+        2,
+        rules({ drierFinish }),
+      ).days.findIndex((d) => d.litres > 0);
+    expect(first(true, 'ripening')).toBeGreaterThan(first(false, 'ripening'));
+    expect(first(true, 'fruiting')).toBe(first(false, 'fruiting'));
+  });
+  test('the last watering is found in the records', () => {
+    expect(daysSinceWatering(aCase({ records: { watering: everyNDays(3, 5) } }).records, addDays(ASOF, 1))).toBe(1);
+    expect(daysSinceWatering(aCase().records, ASOF)).toBe(99);
+  });
+});
+
+describe('how it is given', () => {
+  test('a slow soil takes it in goes, a fast one at once; all goes together are the amount', () => {
+    const clay = soakSteps(10, 60, 0.12, 'clay');
+    const sand = soakSteps(10, 10, 0.3, 'sand');
+    expect(clay.times).toBeGreaterThan(1);
+    expect(clay.waitMinutes).toBeGreaterThan(0);
+    expect(sand).toMatchObject({ times: 1, waitMinutes: 0, minutes: 60 });
+    expect(clay.times * clay.minutes!).toBeCloseTo(10, 6); // 10 L at 60 L/h
+    expect(soakSteps(8, null, 0.12, 'loam')).toMatchObject({ minutes: null });
+  });
+  test('bucket and percolation (common practice, from memory)', () => {
+    expect(flowFromBucket(10, 36)).toBeCloseTo(1000, 6);
+    expect([10, 25, 75, 101].map(percolationWord)).toEqual(['slow', 'good', 'good', 'fast']);
+    expect(() => percolationWord(0)).toThrow(RangeError);
+    expect(() => flowFromBucket(10, 0)).toThrow(RangeError);
+  });
+});
+
+describe('measurements', () => {
+  const end = (records: object, observations: never[] = []) =>
+    waterBalance(aCase({ place: pot, records, observations })).days.at(-1)!;
+  const dryRecords = { watering: [{ date: addDays(ASOF, -5), litres: 8 }] };
+  test('a droop over dry soil pins the store low, water that ran through pins it full, a probe moves it little', () => {
+    const wilt = ['leaf-wilt', 'soil-dry-deep'].map((sign) => ({ date: ASOF, sign, present: true })) as never[];
+    expect(end({ watering: everyNDays(1, 4) }, wilt)).toMatchObject({ correctedBy: 'droop' });
+    expect(end({ watering: everyNDays(1, 4) }, wilt).fractionAvailable).toBeLessThan(0.5);
+    const through = { watering: [...everyNDays(6, 1).slice(0, -1), { date: ASOF, litres: 1, end: 'ran-through' }] };
+    expect(end(through).fractionAvailable).toBeGreaterThan(0.85);
+    const by = (who: 'finger' | 'probe') => end({ ...dryRecords, soilChecks: [{ date: ASOF, feel: 'wet', by: who }] });
+    expect(by('finger').fractionAvailable).toBeGreaterThan(by('probe').fractionAvailable);
+    expect(by('probe').correctedBy).toBe('probe');
+  });
+  test('a probe that repeats itself or jumps is flagged', () => {
+    const said = (feels: string[]) =>
+      aCase({
+        records: {
+          soilChecks: feels.map((feel, i) => ({
+            date: addDays(ASOF, i - feels.length + 1),
+            feel,
+            by: 'probe',
+          })) as never,
+        },
+      });
+    expect(probeFault(said(['dry', 'dry', 'dry', 'dry', 'dry']))).toMatch(/5 times running/);
+    expect(probeFault(said(['damp', 'dry', 'wet']))).toMatch(/jumped/);
+    expect(probeFault(said(['damp', 'dry', 'damp']))).toBeNull();
+  });
+});
+
+describe('the bench', () => {
+  const garden = { latitude: 45.6, longitude: 9, elevationM: 180 };
+  const weather = seasonWeather(
+    garden,
+    generateWeather(climateOfPlace(45.6, 180, []), garden, '2026-05-01', 150, seeded(4)),
+  );
+  const subject: BenchSubject = {
+    garden,
+    place: { ...pot, mulch: [], shade: [] } as never,
+    plant: { crop: 'tomato', heightM: 1.2 } as never,
+  };
+  const run = (s: Partial<SetUp>) => runSeason(subject, { name: 'x', habit: 'by-need', ...s }, weather, seeded(1));
+  test('one big weekly soak swings and runs through; small frequent waterings do not', () => {
+    const soak = run({ habit: 'timer', everyDays: 7, litres: 12 });
+    const often = run({ habit: 'half-often' });
+    expect(soak.daysShort).toBeGreaterThan(often.daysShort);
+    expect(soak.evenness).toBeLessThan(often.evenness);
+    expect(soak.blackEnds).toBeGreaterThan(often.blackEnds);
+    expect(soak.drainedL).toBeGreaterThan(often.drainedL);
+    expect(soak.nitrogenWashedG).toBeGreaterThan(often.nitrogenWashedG);
+    expect(soak.visits).toBeLessThan(often.visits);
+    const said = verdict([
+      { setUp: { name: 'soak', habit: 'timer' }, seasons: [soak] },
+      { setUp: { name: 'often', habit: 'half-often' }, seasons: [often] },
+    ])!;
+    expect([said.best, said.why]).toEqual([1, expect.stringContaining('days short')]);
+  });
+  test('a bigger pot needs fewer visits, shade less water, and a change leaves the place itself alone', () => {
+    expect(run({ volumeL: 40 }).visits).toBeLessThan(run({}).visits);
+    expect(run({ shadePct: 50 }).litres).toBeLessThan(run({}).litres);
+    const before = JSON.stringify(subject);
+    placeWith(subject.place, { name: 'x', habit: 'daily', mulchMm: 60, volumeL: 99 }, '2026-05-01');
+    expect(JSON.stringify(subject)).toBe(before);
+  });
+  test('the same seed gives the same season', () => {
+    expect(run({ habit: 'remembered' })).toEqual(run({ habit: 'remembered' }));
+  });
+  test('simulated months keep to the climate they were given: warmth within 0.5 °C, wet days within 3 %', () => {
+    const table = climateOfPlace(45.6, 180, []);
+    const days = generateWeather(table, garden, '1950-01-01', 365 * 60, seeded(9));
+    for (const month of [1, 4, 7, 10]) {
+      const own = days.filter((d) => Number(d.date.slice(5, 7)) === month);
+      const mean = own.reduce((s, d) => s + (d.tMinC + d.tMaxC) / 2, 0) / own.length;
+      expect(Math.abs(mean - (table[month - 1]!.tMinC + table[month - 1]!.tMaxC) / 2)).toBeLessThan(0.8);
+      const { wetAfterDry: p01, wetAfterWet: p11 } = table[month - 1]!;
+      expect(Math.abs(own.filter((d) => d.rainMm > 0).length / own.length - p01 / (1 + p01 - p11))).toBeLessThan(0.03);
+    }
+  });
+});
+
+describe('heat and frost', () => {
+  const days = (tMax: number[], tMin = 18): WeatherDay[] =>
+    tMax.map((t, i) => ({ date: addDays(ASOF, i), tMinC: tMin, tMaxC: t, rainMm: 0 }));
+  const here = {
+    facts: aCase({ place: bed }).place,
+    plants: 4,
+    areaM2: 2,
+    stages: ['ripening' as const],
+    usedPerDayL: 8,
+    spellPerDayL: 11,
+    latitude: 45,
+  };
+  test('a wave is two days or more at 32 °C; one hot day is none', () => {
+    expect(hardSpells(ASOF, days([28, 33, 28, 31]))).toEqual([]);
+    expect(hardSpells(ASOF, days([28, 33, 35, 31]))).toEqual([
+      { kind: 'heat', from: addDays(ASOF, 1), to: addDays(ASOF, 2), extremeC: 35 },
+    ]);
+    expect(hardSpells(ASOF, days([20, 12], 0))[0]).toMatchObject({ kind: 'frost', from: ASOF, to: addDays(ASOF, 1) });
+  });
+  test('the list is dated and has amounts: the balance’s litres beside the habit’s, cloth, mulch, what not to do', () => {
+    const [wave] = hardSpells(ASOF, days([28, 30, 34, 36, 33]));
+    const acts = spellPlan(wave!, ASOF, here);
+    expect(acts.map((a) => a.what.act)).toEqual(['harvest', 'water-more', 'shade', 'mulch', 'heat-not']);
+    expect(acts.find((a) => a.what.act === 'water-more')!.what).toEqual({
+      act: 'water-more',
+      litres: 11,
+      habitLitres: 12,
+      sharePct: 38,
+    });
+    expect(acts.find((a) => a.what.act === 'shade')).toEqual({
+      on: addDays(ASOF, 1),
+      what: { act: 'shade', areaM2: 2, side: 'south' },
+    });
+    expect(acts.every((a) => a.on >= ASOF && a.on <= wave!.from)).toBe(true);
+    const south = spellPlan(wave!, ASOF, { ...here, latitude: -34 });
+    expect(south.find((a) => a.what.act === 'shade')!.what).toMatchObject({ side: 'north' });
+    for (const a of acts) expect(actInWords(a, METRIC).text.length).toBeGreaterThan(20);
+  });
+  test('pots are moved, not tented; frost brings them in; an empty place asks for nothing', () => {
+    const pots = { ...here, facts: aCase({ place: pot }).place };
+    const [wave] = hardSpells(ASOF, days([34, 35]));
+    expect(spellPlan(wave!, ASOF, pots).map((a) => a.what.act)).toEqual(
+      expect.arrayContaining(['check-pots', 'move-pots', 'heat-not']),
+    );
+    const [frost] = hardSpells(ASOF, days([15, 14, 10], 0));
+    expect(spellPlan(frost!, ASOF, pots).map((a) => a.what.act)).toContain('pots-in');
+    expect(spellPlan(frost!, ASOF, here).map((a) => a.what.act)).toContain('cover');
+    expect(spellPlan(wave!, ASOF, { ...here, plants: 0 })).toEqual([]);
+  });
+});

@@ -1,0 +1,237 @@
+import type { BenchDto, GardenView, PlacePlan, PlantView } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core';
+import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
+import { v7 as uuid } from 'uuid';
+import { gardener, potted, startApp, type App } from './app.js';
+
+let app: App;
+let timer: HoseTimer;
+beforeAll(async () => {
+  timer = await startHoseTimer();
+  app = await startApp({ timerUrl: timer.url });
+});
+afterAll(async () => {
+  await app.stop();
+  await timer.close();
+});
+const TODAY = '2026-07-18';
+
+async function dripBed() {
+  const g = await gardener(app);
+  const place = uuid();
+  const input = {
+    id: place,
+    name: 'Drip bed',
+    kind: 'ground',
+    texture: 'sandy-loam',
+    lengthM: 2,
+    widthM: 0.5,
+    irrigation: 'drip',
+    flowLPerH: 16,
+    watering: { school: 'by-need', timerZone: 2 },
+  };
+  const put = async (change: object = {}) => {
+    const view = (await g.agent.get(g.url('/view')).expect(200)).body as GardenView;
+    const version = view.places.find((p) => p.place.id === place)?.place.version;
+    return g.agent.put(g.url('/places')).send({ ...input, ...change, ...(version ? { version } : {}) });
+  };
+  expect((await put()).status).toBe(200);
+  for (const name of ['One', 'Two'])
+    await g.agent
+      .put(g.url('/plants'))
+      .send({
+        id: uuid(),
+        placeId: place,
+        name,
+        crop: 'tomato',
+        stage: 'fruiting',
+        transplantedOn: '2026-05-20',
+        heightM: 1.2,
+      })
+      .expect(200);
+  await g.agent.post(g.url('/weather/pull')).expect(200);
+  const plan = async () => (await g.agent.get(g.url(`/places/${place}/plan`)).expect(200)).body as PlacePlan;
+  const timerAct = async (act: 'send' | 'read') =>
+    (await g.agent.post(g.url(`/places/${place}/timer/${act}`)).expect(200)).body as PlacePlan;
+  return { ...g, place, put, plan, timerAct };
+}
+const fault = (query: string) => fetch(`${timer.url}/fault?${query}`, { method: 'POST' });
+
+test('a week is planned in days, litres and minutes; rules are kept; faults are named', async () => {
+  const bed = await dripBed();
+  const p = await bed.plan();
+  expect(p.plan!.days).toHaveLength(7);
+  expect(p.plan!.days[0]!.date).toBe(TODAY);
+  const run = p.plan!.days.find((d) => d.litres > 0)!;
+  // two plants share 16 L/h: 8 each
+  expect(run.steps!.minutes! * run.steps!.times).toBeCloseTo((run.litres / 8) * 60, 4);
+  expect(p.schools).not.toContain('half-often');
+  expect((await bed.put({ watering: { school: 'by-need', allowedDays: [3], timerZone: 2 } })).status).toBe(200);
+  for (const d of (await bed.plan()).plan!.days) if (d.litres > 0) expect(new Date(d.date).getUTCDay()).toBe(3);
+  for (const [watering, path] of [
+    [{ school: 'moonlight' }, 'watering.school'],
+    [{ allowedDays: [7] }, 'watering.allowedDays'],
+    [{ timerZone: 9 }, 'watering.timerZone'],
+  ] as const) {
+    const refused = await bed.put({ watering });
+    expect([refused.status, (refused.body as { faults: { path: string }[] }).faults[0]!.path]).toEqual([400, path]);
+  }
+  // a finger corrects it
+  const before = (await bed.plan()).fractionAvailable!;
+  await bed.agent
+    .put(bed.url('/records'))
+    .send({
+      id: uuid(),
+      type: 'soil-check',
+      placeId: bed.place,
+      data: { date: TODAY, feel: 'wet', depthCm: 5, by: 'finger' },
+    })
+    .expect(200);
+  expect((await bed.plan()).fractionAvailable!).toBeGreaterThan(before);
+});
+
+test('the plan goes to the timer and comes back as records, once; a clogged filter and a dead timer are noticed', async () => {
+  const bed = await dripBed();
+  const sent = await bed.timerAct('send');
+  expect(sent.timer!.sentAt).not.toBeNull();
+  const planned = sent.plan!.days.filter((d) => d.litres > 0);
+  expect(sent.timer!.runs.map((r) => r.day)).toEqual(planned.map((d) => d.date));
+  expect(sent.timer!.runs[0]!.litres).toBeCloseTo(planned[0]!.litres * 2, 1);
+  // the days go by; by then the first run has been made, with half the filter clogged
+  const day = planned[0]!.date;
+  const garden = ((await bed.agent.get(bed.url('/view'))).body as GardenView).garden;
+  const { today: _t, ...input } = garden;
+  await bed.agent
+    .put('/api/gardens')
+    .send({ ...input, pinnedDate: addDays(day, 1) })
+    .expect(200);
+  await fault('clogged=true');
+  const read = await bed.timerAct('read');
+  await fault('clogged=false');
+  const run = read.timer!.runs.find((r) => r.day === day)!;
+  expect(run.ranLitres).toBeCloseTo(run.litres * 0.4, 0);
+  expect(run.differs).toMatch(/look at the filter/);
+  const records = async () =>
+    (
+      (await bed.agent.get(bed.url(`/records?placeId=${bed.place}`)).expect(200)).body as {
+        type: string;
+        day: string;
+        data: { litres: number };
+      }[]
+    ).filter((r) => r.type === 'watering');
+  expect(await records()).toHaveLength(1);
+  expect((await records())[0]!.data.litres).toBeCloseTo(run.ranLitres! / 2, 1);
+  await bed.timerAct('read'); // asked again: nothing new
+  expect(await records()).toHaveLength(1);
+  await fault('offline=true');
+  const dead = await bed.timerAct('send');
+  await fault('offline=false');
+  expect(dead.timer!.trouble).toMatch(/503/);
+  expect(dead.timer!.sentAt).toBe(read.timer!.sentAt);
+  expect((await bed.timerAct('send')).timer!.trouble).toBeNull();
+});
+
+test('nobody else’s plan, timer or bench can be reached', async () => {
+  const mine = await gardener(app);
+  const bed = await dripBed();
+  await mine.agent.get(bed.url('/plan')).expect(404);
+  await mine.agent.get(mine.url(`/places/${bed.place}/plan`)).expect(404);
+  await mine.agent.post(bed.url(`/places/${bed.place}/timer/send`)).expect(404);
+  await app.http().get(bed.url('/benches')).expect(401);
+  const bench = {
+    id: uuid(),
+    placeId: bed.place,
+    name: 'x',
+    weather: 'simulated',
+    years: 20,
+    setUps: [
+      { name: 'a', habit: 'deep' },
+      { name: 'b', habit: 'daily' },
+    ],
+  };
+  await mine.agent.put(mine.url('/benches')).send(bench).expect(404);
+});
+
+test('set-ups are kept once, changed with their version, refused with a reason, and thrown away', async () => {
+  const g = await gardener(app);
+  const { place } = await potted(g);
+  const bench = {
+    id: uuid(),
+    placeId: place,
+    name: 'Soak or sip',
+    weather: 'simulated',
+    years: 50,
+    setUps: [
+      { name: 'Soak', habit: 'timer', everyDays: 7 },
+      { name: 'Sip', habit: 'half-often' },
+    ],
+  };
+  await g.agent.put(g.url('/benches')).send(bench).expect(200);
+  await g.agent.put(g.url('/benches')).send(bench).expect(200);
+  const list = async () => (await g.agent.get(g.url('/benches')).expect(200)).body as BenchDto[];
+  expect(await list()).toEqual([{ ...bench, version: 1 }]);
+  await g.agent
+    .put(g.url('/benches'))
+    .send({ ...bench, name: 'Other', version: 1 })
+    .expect(200);
+  await g.agent
+    .put(g.url('/benches'))
+    .send({ ...bench, name: 'Third', version: 1 })
+    .expect(409);
+  const one = await g.agent
+    .put(g.url('/benches'))
+    .send({ ...bench, id: uuid(), setUps: bench.setUps.slice(1) })
+    .expect(400);
+  expect(JSON.stringify(one.body)).toContain('at least two are needed');
+  const tiny = { ...bench, id: uuid(), setUps: [{ name: 'a', habit: 'daily', volumeL: 0.2 }, bench.setUps[0]] };
+  expect(JSON.stringify((await g.agent.put(g.url('/benches')).send(tiny).expect(400)).body)).toContain(
+    'is it really litres?',
+  );
+  await g.agent.delete(g.url(`/benches/${bench.id}`)).expect(204);
+  await g.agent.delete(g.url(`/benches/${bench.id}`)).expect(204);
+  expect(await list()).toEqual([]);
+});
+
+test('a heat wave ahead stands in Today with dates and amounts, changes with the forecast, and can be put off or done', async () => {
+  const g = await gardener(app);
+  await potted(g);
+  const view = async () => (await g.agent.get(g.url('/view')).expect(200)).body as GardenView;
+  const heat = async () => (await view()).today.filter((t) => t.kind === 'protect');
+  await g.agent.post(g.url('/weather/pull')).expect(200);
+  expect(await heat()).toEqual([]);
+  app.station.ahead = { tMaxC: 36 };
+  try {
+    await g.agent.post(g.url('/weather/pull')).expect(200);
+    const [task] = await heat();
+    expect(task).toMatchObject({ title: 'Before the heat: Pots', dueOn: TODAY });
+    expect(task!.acts!.map((a) => a.text).join(' ')).toMatch(/Lift the pots.*into shade.*No feeding/s);
+    expect(task!.acts!.some((a) => /% more than lately, by the balance/.test(a.text))).toBe(true);
+    await g.agent.post(g.url(`/tasks/${encodeURIComponent(task!.key)}/not-today`)).expect(204);
+    expect(await heat()).toEqual([]);
+    await g.agent
+      .post(g.url(`/tasks/${encodeURIComponent(task!.key)}/undo`))
+      .send({})
+      .expect(204);
+    await g.agent
+      .post(g.url(`/tasks/${encodeURIComponent(task!.key)}/done`))
+      .send({ recordId: uuid() })
+      .expect(200);
+    expect(await heat()).toEqual([]);
+  } finally {
+    app.station.ahead = {};
+  }
+  await g.agent.post(g.url('/weather/pull')).expect(200);
+  expect(await heat()).toEqual([]); // the forecast has changed
+});
+
+test('where measurements moved the line is told day by day', async () => {
+  const g = await gardener(app);
+  const { plant } = await potted(g);
+  await g.agent.post(g.url('/weather/pull')).expect(200);
+  await g.agent
+    .put(g.url('/records'))
+    .send({ id: uuid(), type: 'soil-check', plantId: plant, data: { date: TODAY, feel: 'wet', by: 'probe' } })
+    .expect(200);
+  const view = (await g.agent.get(g.url(`/plants/${plant}/view`)).expect(200)).body as PlantView;
+  expect(view.report.water.daily.at(-1)).toMatchObject({ date: TODAY, correctedBy: 'probe' });
+});
