@@ -97,7 +97,7 @@ async function inTheBrowser(url, caseFile) {
   const script = readdirSync(join(ROOT, 'web', 'dist', 'assets')).find((f) => f.startsWith('case.worker'));
   const ms = await page.evaluate(
     async ([file, text]) => {
-      const worker = new Worker(file, { type: 'module' });
+      const worker = new globalThis.Worker(file, { type: 'module' });
       const took = [];
       for (let i = 0; i < 40; i++)
         took.push(

@@ -18,6 +18,8 @@ async function views(page: Page): Promise<[string, string][]> {
     ['change a place', bed],
     ['settings', `${garden}/settings`],
     ['handbook', `${garden}/handbook`],
+    ['the week of a place', `${bed}/plan`],
+    ['bench', `${garden}/bench`],
     ['a trouble in the handbook', `${garden}/handbook/sunscald`],
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],

@@ -25,7 +25,7 @@ export interface Own {
 }
 
 /** A gardener of our own with an empty garden that stands on 18 July; later tests are not disturbed. */
-export async function ownGarden(page: Page, units: object = {}): Promise<Own> {
+export async function ownGarden(page: Page, units: object = {}, pinnedDate = TODAY): Promise<Own> {
   const who = { email: `${randomUUID()}@halt.example`, password: 'under the signal box' };
   const garden = randomUUID();
   const { request } = page;
@@ -42,7 +42,7 @@ export async function ownGarden(page: Page, units: object = {}): Promise<Own> {
     units: { temperature: 'C', volume: 'L', length: 'cm', mass: 'g', area: 'm2', ...units },
     weekStart: 'monday',
     dateForm: 'd MMMM',
-    pinnedDate: TODAY,
+    pinnedDate,
   });
   const at = (path: string) => `/api/gardens/${garden}${path}`;
   const own: Own = {

@@ -76,6 +76,15 @@ test('a week is planned in days, litres and minutes; rules are kept; faults are 
     const refused = await bed.put({ watering });
     expect([refused.status, (refused.body as { faults: { path: string }[] }).faults[0]!.path]).toEqual([400, path]);
   }
+  // an emitter of 500 L/h, a pot of 0.2 L, a hole that never drains: asked about
+  for (const [change, reason] of [
+    [{ flowLPerH: 500 }, /is it litres an hour/],
+    [{ kind: 'container', volumeL: 0.2 }, /0.5 litres or more/],
+    [{ drainageMmPerH: 0 }, /never drains is a pond/],
+  ] as const) {
+    const refused = await bed.put(change);
+    expect([refused.status, JSON.stringify(refused.body)]).toEqual([400, expect.stringMatching(reason)]);
+  }
   // a finger corrects it
   const before = (await bed.plan()).fractionAvailable!;
   await bed.agent

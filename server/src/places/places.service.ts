@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
-import { placeFaults } from '@candid-leaf/core';
+import { placeFaults, type Fault } from '@candid-leaf/core';
 import { nextPosition, reorder } from '../common/ordering.js';
 import { gone, insist } from '../common/refusals.js';
 import { putVersioned } from '../common/versioned.js';
@@ -11,6 +11,24 @@ export const placeDto = (p: PlaceEntity): PlaceDto => {
   const { gardenId: _g, deletedAt: _d, ...rest } = p;
   return rest;
 };
+
+/** Drip gives at most so much over a square metre, L an hour (twenty emitters of 8 L), or to a pot. */
+const MOST_DRIP = { perM2: 160, perPot: 32 };
+
+/** A flow that no drip line gives is asked about: it is nearly always a slip of the unit. */
+function flowFaults(input: PlaceInput): Fault[] {
+  if (input.irrigation !== 'drip' || !input.flowLPerH) return [];
+  const most =
+    input.kind === 'container' ? MOST_DRIP.perPot * 20 : MOST_DRIP.perM2 * (input.lengthM ?? 1) * (input.widthM ?? 1);
+  return input.flowLPerH > most
+    ? [
+        {
+          path: 'flowLPerH',
+          reason: `is more than drip gives here (about ${Math.round(most)} L an hour): is it litres an hour, for the whole place?`,
+        },
+      ]
+    : [];
+}
 
 @Injectable()
 export class PlacesService {
@@ -27,6 +45,7 @@ export class PlacesService {
             },
           ]
         : []),
+      ...flowFaults(input),
     ]);
     return this.gardens.change(gardenId, async (m) => {
       const { row } = await putVersioned(

@@ -15,6 +15,7 @@ import {
   type Irrigation,
   type PlaceFacts,
   type PlanRules,
+  type RunState,
   type WaterMethod,
   type WeatherDay,
 } from '@candid-leaf/core';
@@ -91,7 +92,7 @@ export class PlanService {
   private week(book: GardenBook, place: PlaceEntity, plants: number, { insight }: Subject): PlacePlan['plan'] {
     const { caseFile: c, water } = insight;
     const watered = c.records.watering.some((w) => w.date === book.today && w.litres > 0);
-    const from = watered ? water.end : (water.before ?? water.end);
+    const from = watered ? water.end : morningOf(insight);
     if (!from || !water.end) return null;
     const ahead = expectedWeather(c, forecastOf(book)).days;
     const today = c.records.weather.find((w) => w.date === book.today) ?? {
@@ -132,6 +133,20 @@ export class PlanService {
     this.tried.set(place.id, { stamp, value });
     return value;
   }
+}
+
+/** Where the store stood this morning; what was measured today is known from the morning on. */
+function morningOf({ water, report }: Insight): RunState | null {
+  if (!water.before || water.before.depletionMm === null) return water.end;
+  const today = report.water.daily.at(-1);
+  if (!today?.correctedBy) return water.before;
+  const depletionMm = Math.min(today.tawMm, water.before.depletionMm + today.correctionMm);
+  return {
+    ...water.before,
+    depletionMm,
+    fraction: Math.min(1, 1 - depletionMm / today.tawMm),
+    sd: water.end?.sd ?? water.before.sd,
+  };
 }
 
 const left = (s: Subject): number => s.insight.report.water.daily.at(-1)?.fractionAvailable ?? 2;

@@ -140,7 +140,7 @@ function PlaceForm({ place }: { place: PlaceDto | null }) {
             name="drainageMmPerH"
             label="Water sinks in a dug hole"
             measure={u.length === 'cm' ? { symbol: 'mm an hour', per: 1 } : { symbol: 'in an hour', per: 25.4 }}
-            hint="Percolation test; leave empty if never tried."
+            hint="A hole 30 cm (1 ft) deep, filled twice, the second fall in an hour. Under 25 mm (1 in) is slow: mound and add compost. Over 100 mm (4 in) is fast: water more often, less each time. Empty if never tried."
           />
         )}
       </FormCard>

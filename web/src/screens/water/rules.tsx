@@ -1,5 +1,5 @@
 import type { PlaceDto, PlacePlan, PlaceWatering } from '@candid-leaf/contract';
-import { flowFromBucket, SCHOOLS, showLitres, type SchoolCode } from '@candid-leaf/core';
+import { flowFromBucket, LITRES_PER, SCHOOLS, showLitres, symbolOf, type SchoolCode } from '@candid-leaf/core';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useGarden } from '../../data/garden-context';
@@ -14,7 +14,6 @@ interface Props {
 }
 
 const WEEK = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
-const LITRES_PER_GALLON = 3.785;
 
 /** Whose way of watering is followed here, and what local rules allow. */
 export function Rules({ place, p, busy, onChange }: Props) {
@@ -27,8 +26,8 @@ export function Rules({ place, p, busy, onChange }: Props) {
     else next.add(d);
     onChange({ allowedDays: next.size === 7 || next.size === 0 ? null : [...next].sort() });
   };
-  const per = garden.units.volume === 'L' ? 1 : LITRES_PER_GALLON;
-  const unit = garden.units.volume === 'L' ? 'L' : 'gal';
+  const per = LITRES_PER[garden.units.volume];
+  const unit = symbolOf(garden.units.volume);
   const [cap, setCap] = useState(
     p.watering.weeklyCapL != null ? String(Math.round((p.watering.weeklyCapL / per) * 10) / 10) : '',
   );

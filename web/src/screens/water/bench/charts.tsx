@@ -1,8 +1,7 @@
-import { middle, verdict, type BenchMeasure, type BenchRow, type Units } from '@candid-leaf/core';
+import { LITRES_PER, middle, symbolOf, verdict, type BenchMeasure, type BenchRow, type Units } from '@candid-leaf/core';
 import { Bar, BarChart, Cell, ErrorBar, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useGarden } from '../../../data/garden-context';
 
-const GALLON = 3.785;
 const LETTERS = 'ABCDEF';
 
 interface Shown {
@@ -13,15 +12,15 @@ interface Shown {
   digits: number;
 }
 
-const volume = (x: number, u: Units): number => (u.volume === 'L' ? x : x / GALLON);
+const volume = (x: number, u: Units): number => x / LITRES_PER[u.volume];
 const MEASURES: readonly Shown[] = [
   { key: 'daysShort', title: () => 'Days short of water', value: (x) => x, digits: 0 },
   { key: 'blackEnds', title: () => 'Risk of black ends, % of days', value: (x) => 100 * x, digits: 0 },
   { key: 'splits', title: () => 'Jumps that split fruit', value: (x) => x, digits: 0 },
   { key: 'evenness', title: () => 'Evenness, 0 to 1', value: (x) => x, digits: 2 },
   { key: 'daysWet', title: () => 'Days too wet', value: (x) => x, digits: 0 },
-  { key: 'litres', title: (u) => `Water used, ${u.volume} a plant`, value: volume, digits: 0 },
-  { key: 'drainedL', title: (u) => `Water drained, ${u.volume} a plant`, value: volume, digits: 0 },
+  { key: 'litres', title: (u) => `Water used, ${symbolOf(u.volume)} a plant`, value: volume, digits: 0 },
+  { key: 'drainedL', title: (u) => `Water drained, ${symbolOf(u.volume)} a plant`, value: volume, digits: 0 },
   { key: 'nitrogenWashedG', title: () => 'Nitrogen washed out, g', value: (x) => x, digits: 1 },
   { key: 'visits', title: () => 'Waterings', value: (x) => x, digits: 0 },
 ];
