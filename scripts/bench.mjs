@@ -26,6 +26,104 @@ const row = (what, { median, p95 }, aim) =>
     `${what.padEnd(58)} median ${median.toFixed(1).padStart(6)} ms   95 % ${p95.toFixed(1).padStart(6)} ms   aim ${aim}`,
   );
 
+/** The balance, the plan and the bench, and that their cost grows with days and places in a straight line. */
+async function water(core) {
+  const garden = { latitude: 45.6, longitude: 9, elevationM: 180, lastFrost: '04-18', firstFrost: '10-28' };
+  const day = (i) => core.addDays('2026-04-01', i);
+  const caseOf = (days) =>
+    core.parseCase({
+      format: 'candid-leaf-case',
+      version: 1,
+      asOf: day(days - 1),
+      garden,
+      place: { kind: 'ground', texture: 'loam', areaM2: 0.25 },
+      plant: { crop: 'tomato', transplantedOn: day(0), heightM: 1.2 },
+      records: {
+        weather: Array.from({ length: days }, (_, i) => ({
+          date: day(i),
+          tMinC: 14,
+          tMaxC: 27,
+          rainMm: i % 6 ? 0 : 7,
+        })),
+        watering: Array.from({ length: Math.floor(days / 3) }, (_, i) => ({ date: day(i * 3), litres: 4 })),
+      },
+      observations: [],
+    });
+  for (const days of [50, 100, 200]) {
+    const known = caseOf(days);
+    row(
+      `One place, ${days} days of balance (core)`,
+      await timed(200, () => core.waterBalance(known)),
+      days === 200 ? 'under 1' : '',
+    );
+  }
+  const c = caseOf(100);
+  const { end } = core.waterBalance(c);
+  const ahead = Array.from({ length: 7 }, (_, i) => ({
+    date: day(100 + i),
+    tMinC: 16,
+    tMaxC: 30,
+    rainMm: i === 3 ? 6 : 0,
+  }));
+  const rules = { school: 'by-need', how: 'drip', flowLPerH: 4 };
+  for (const places of [75, 150, 300])
+    row(
+      `Plan of the week for ${places} places (core)`,
+      await timed(20, () => {
+        for (let i = 0; i < places; i++) core.planWeek(c, end, ahead, 2, rules);
+      }),
+      places === 300 ? 'under 300' : '',
+    );
+  const subject = {
+    garden,
+    place: { kind: 'container', texture: 'potting-mix', volumeL: 14 },
+    plant: { crop: 'tomato', heightM: 1.2 },
+  };
+  const setUps = ['deep', 'daily', 'by-need', 'timer', 'remembered', 'half-often'].map((habit) => ({
+    name: habit,
+    habit,
+  }));
+  const table = core.climateOfPlace(garden.latitude, garden.elevationM, []);
+  const from = performance.now();
+  for (let y = 0; y < 200; y++) {
+    const days = core.generateWeather(table, garden, '2026-04-20', 200, core.seeded(core.yearSeed(1, y)));
+    core.runYear(subject, setUps, core.seasonWeather(garden, days), y);
+  }
+  say(
+    `${'Bench: 6 habits × 200 years × 200 days (core)'.padEnd(58)} ${((performance.now() - from) / 1000).toFixed(2)} s   aim under 3 s`,
+  );
+}
+
+/** The bench in the page: how long it takes, and the longest task that held the page up meanwhile. */
+async function benchInThePage(url) {
+  const { chromium } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
+  const { DEMO_ACCOUNT, GARDEN } = await import('@candid-leaf/demo');
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  const page = await browser.newPage({ baseURL: url });
+  await page.request.post('/api/session', { data: { email: DEMO_ACCOUNT.email, password: DEMO_ACCOUNT.password } });
+  await page.goto(`/gardens/${GARDEN.id}/bench`);
+  await page.getByLabel('Place').selectOption({ label: 'Clay pots' });
+  await page.getByLabel('Years').selectOption('200');
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'One more' }).click();
+  await page.evaluate(() => {
+    globalThis.longest = 0;
+    new globalThis.PerformanceObserver((list) => {
+      for (const e of list.getEntries()) globalThis.longest = Math.max(globalThis.longest, e.duration);
+    }).observe({ entryTypes: ['longtask'] });
+  });
+  const from = performance.now();
+  await page.getByRole('button', { name: 'Run' }).click();
+  await page.getByText('years').last().waitFor();
+  const during = page.getByText('keeps this plant best');
+  await during.waitFor({ timeout: 60_000 });
+  const took = performance.now() - from;
+  const longest = await page.evaluate(() => globalThis.longest);
+  say(
+    `${'The same in the page’s worker, charts drawn'.padEnd(58)} ${(took / 1000).toFixed(2)} s   aim under 3 s; longest task of the page ${longest.toFixed(0)} ms, aim under 100`,
+  );
+  await browser.close();
+}
+
 /** 300 plants in 30 beds, a sign on each: the view made anew, and how long another request waits meanwhile. */
 async function largeGarden(url, cookie) {
   const send = async (method, path, body) => {
@@ -156,6 +254,8 @@ try {
   row(`The same with ${many.observations.length} findings`, await timed(100, () => core.reportOn(many)), 'under 30');
   row('Its water balance alone', await timed(300, () => core.waterBalance(parsed)), '');
 
+  await water(core);
+
   home = throwAwayFolder('bench');
   delete process.env.DATABASE_URL;
   const stack = await startStack({ home, port: 0 });
@@ -187,6 +287,7 @@ try {
 
   await largeGarden(stack.url, cookie);
   await inTheBrowser(stack.url, many);
+  await benchInThePage(stack.url);
 
   const dist = join(ROOT, 'web', 'dist');
   const html = readFileSync(join(dist, 'index.html'), 'utf8');

@@ -38,7 +38,7 @@ export function throwAwayFolder(name) {
 
 /** Installs missing Debian packages; `wanted` maps a program to the package that brings it. */
 export function ensurePackages(wanted) {
-  const missing = Object.entries(wanted).flatMap(([program, name]) => (has(program) ? [] : [name]));
+  const missing = [...new Set(Object.entries(wanted).flatMap(([program, name]) => (has(program) ? [] : [name])))];
   if (missing.length === 0) return;
   const command = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   const byHand = `Run this, then start again:\n  sudo apt-get update && sudo ${command}`;

@@ -87,7 +87,6 @@ export function planWeek(
     rules,
     wet.map((x) => x.given),
   );
-  const rain = weather.reduce((sum, w) => sum + w.rainMm, 0);
   const days = wet.map((x, i): PlanDay => ({
     date: x.day.date,
     litres: x.given,
@@ -97,7 +96,7 @@ export function planWeek(
         ? soakSteps(
             x.given,
             rules.flowLPerH,
-            x.day.soilM2 * WETTED_SHARE[rules.how],
+            wettedM2(c.place.kind, x.day.soilM2, rules.how),
             c.place.texture,
             c.place.drainageMmPerH,
           )
@@ -109,7 +108,10 @@ export function planWeek(
     leftWithoutRain: failed[i]!.day.fractionAvailable,
   }));
   const sum = (list: readonly Ran[]): number => list.reduce((t, x) => t + x.given, 0);
-  const short = rain > 0 ? failed.find((x, i) => x.day.depletionMm >= x.limitMm && dry[i]!.given > 0) : undefined;
+  // short for want of the rain, not for a limit that this plan passes anyway
+  const short = failed.find(
+    (x, i) => x.day.depletionMm >= x.limitMm && x.day.fractionAvailable < wet[i]!.day.fractionAvailable - 0.02,
+  );
   return {
     days,
     litres: tenth(sum(wet)),
@@ -120,6 +122,10 @@ export function planWeek(
     capped: wet.some((x) => x.capped),
   };
 }
+
+/** Ground that the water reaches, m² a plant: a pot is wetted all over. */
+const wettedM2 = (kind: string, soilM2: number, how: WaterMethod): number =>
+  kind === 'container' ? soilM2 : soilM2 * WETTED_SHARE[how];
 
 /** What a run leaves to be refilled after its last day, litres a plant. */
 const missingAtEnd = (list: readonly Ran[]): number => {

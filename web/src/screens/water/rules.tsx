@@ -51,7 +51,7 @@ export function Rules({ place, p, busy, onChange }: Props) {
       />
       <fieldset>
         <legend className="font-semibold">Watering is allowed on</legend>
-        <div className="mt-1 flex flex-wrap gap-1">
+        <div className="mt-1 flex flex-wrap gap-0.5">
           {order.map((d) => (
             <button
               key={d}
