@@ -56,7 +56,6 @@ try {
   };
 
   const desk = await open(DESK);
-  await desk.shoot('sign-in');
   await desk.enter();
   await desk.shoot('garden');
   await desk.plant('Sleeper Paste');
@@ -79,6 +78,27 @@ try {
   await desk.page.getByLabel('Name').waitFor();
   await desk.shoot('plant-edit');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await desk.plant('Sleeper Paste');
+  await desk.page.getByRole('link', { name: 'Case sheet' }).click();
+  await desk.page.getByRole('article', { name: 'Case sheet' }).waitFor();
+  await desk.shoot('sheet');
+  await desk.page.getByRole('link', { name: 'Handbook' }).click();
+  await desk.page.getByRole('heading', { level: 1, name: 'Handbook' }).waitFor();
+  await desk.shoot('handbook');
+  await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await desk.page.getByRole('link', { name: 'Water plan of Wall bed' }).click();
+  await desk.page.getByRole('region', { name: 'The coming week' }).waitFor();
+  await desk.shoot('plan');
+  await desk.page.getByRole('link', { name: 'Try other habits here' }).click();
+  await desk.page.getByLabel('Place').selectOption({ label: 'Clay pots' });
+  await desk.page.getByRole('button', { name: 'Run' }).click();
+  await desk.page.getByText('keeps this plant best').waitFor();
+  await desk.page.evaluate(() => {
+    const came = document.querySelector('[aria-label="What came of it"]');
+    globalThis.scrollTo(0, came.getBoundingClientRect().top + globalThis.scrollY - 175);
+  });
+  await desk.shoot('bench');
+  await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
   await desk.page.getByRole('link', { name: 'Change Wall bed' }).click();
   await desk.page.getByLabel('Name').waitFor();
   await desk.shoot('place-edit');
@@ -90,6 +110,10 @@ try {
   const phone = await open(PHONE);
   await phone.enter();
   await phone.shoot('garden-phone');
+  await phone.page.getByRole('link', { name: 'Water plan of Clay pots' }).click();
+  await phone.page.getByRole('region', { name: 'The coming week' }).waitFor();
+  await phone.shoot('plan-phone');
+  await phone.page.getByRole('link', { name: 'Garden', exact: true }).click();
   await phone.plant('Junction Bell');
   await phone.shoot('plant-phone');
   await phone.page.getByRole('button', { name: 'Upper leaves' }).click();

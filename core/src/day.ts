@@ -58,8 +58,15 @@ export function isDay(text: unknown): text is Day {
   }
 }
 
+const DAYS_BEFORE = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as const;
+
 /** Day of the year, 1 to 366 (J in FAO-56). */
-export const dayOfYear = (day: Day): number => dayNumber(day) - dayNumber(`${day.slice(0, 4)}-01-01`) + 1;
+export function dayOfYear(day: Day): number {
+  const month = Number(day.slice(5, 7));
+  const before = DAYS_BEFORE[month - 1];
+  if (before === undefined) throw new RangeError(`not a calendar day: ${day}`);
+  return before + Number(day.slice(8)) + (month > 2 && isLeap(Number(day.slice(0, 4))) ? 1 : 0);
+}
 
 /** "6 July", as a sentence would say it. */
 export const dayWords = (day: Day): string => `${Number(day.slice(8))} ${MONTHS[Number(day.slice(5, 7)) - 1] ?? ''}`;

@@ -20,18 +20,19 @@ export function fillGaps(weather: readonly WeatherDay[], from: Day, to: Day): We
   let next = 0;
   const first = dayNumber(from);
   const last = dayNumber(to);
+  const numbers = sorted.map((w) => dayNumber(w.date));
   for (let n = first; n <= last; n++) {
-    const date = dayOf(n);
-    while (next < sorted.length && sorted[next]!.date < date) next++;
+    while (next < sorted.length && numbers[next]! < n) next++;
     const here = sorted[next];
-    if (here?.date === date) {
+    if (here && numbers[next] === n) {
       days.push(here);
       continue;
     }
+    const date = dayOf(n);
     const before = sorted[next - 1] ?? here!;
     const after = here ?? before;
     const span = dayNumber(after.date) - dayNumber(before.date);
-    const share = span > 0 ? (dayNumber(date) - dayNumber(before.date)) / span : 0;
+    const share = span > 0 ? (n - dayNumber(before.date)) / span : 0;
     const between = (a: number, b: number): number => a + (b - a) * share;
     days.push({
       date,

@@ -1,7 +1,7 @@
 import type { CaseFile } from '../casefile/case-file.js';
 import { fillGaps, type WeatherDay } from '../climate/gaps.js';
 import { referenceEvapotranspiration, type EtoMethod } from '../climate/reference-evapotranspiration.js';
-import { addDays, dayOfYear, type Day } from '../day.js';
+import { addDays, dayNumber, dayOfYear, type Day } from '../day.js';
 import type { Estimate } from './corrections.js';
 import { measuredByDay } from './measured.js';
 import { WETTED_SHARE } from './evaporation.js';
@@ -44,13 +44,14 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
   let etoMethod: EtoMethod | null = null;
   let end: RunState | null = null;
   let before: RunState | null = null;
-  const days = weather.map((w) => {
+  const firstNo = dayNumber(start);
+  const days = weather.map((w, i) => {
     const open = referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date));
     etoMethod = w.filled ? (etoMethod ?? open.method) : open.method;
     const etoMm = etoAtPlant(place, w.date, open.etoMm);
     const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
-    const day = stepRun(state, made, w, etoMm, demandOn(c, clock, w, etoMm), given, seen);
+    const day = stepRun(state, made, w, etoMm, demandOn(c, clock, w, etoMm, firstNo + i), given, seen);
     if (w.date < c.asOf) before = { ...state };
     if (w.date === c.asOf) end = { ...state };
     return day;

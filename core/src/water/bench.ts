@@ -2,7 +2,7 @@ import type { CaseFile, PlaceFacts } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { seeded, type Random } from '../climate/random.js';
 import { referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
-import { addDays, dayOfYear, daysBetween, type Day } from '../day.js';
+import { addDays, dayNumber, dayOfYear, daysBetween, type Day } from '../day.js';
 import { WETTED_SHARE } from './evaporation.js';
 import { evenness, swings } from './evenness.js';
 import { remembered, SCHOOL_HABITS, timer, wateringLimit, type WateringHabit } from './habits.js';
@@ -90,9 +90,10 @@ export function runSeason(subject: BenchSubject, s: SetUp, weather: SeasonWeathe
   let washedG = 0;
   let visits = 0;
   let litresGiven = 0;
+  const firstNo = dayNumber(first);
   weather.days.forEach((w, i) => {
     const etoMm = etoAtPlant(place, w.date, weather.etoMm[i]!);
-    const demand = demandOn({ place, plant }, clock, w, etoMm);
+    const demand = demandOn({ place, plant }, clock, w, etoMm, firstNo + i);
     const { zone } = demand;
     const useMm = demand.demandMm + 0.3 * demand.surfaceMm * demand.bareShare;
     const rawMm = depletionFraction(plant.crop, demand.kcb * etoMm) * zone.tawMm;

@@ -67,8 +67,10 @@ export function demandOn(
   clock: SeasonClock,
   w: DemandWeather,
   etoMm: number,
+  /** the day's number, where it is known already */
+  dayNo?: number,
 ): Demand {
-  const since = clock.today - (clock.asOf - dayNumber(w.date));
+  const since = clock.today - (clock.asOf - (dayNo ?? dayNumber(w.date)));
   const seasonDay = Math.max(0, since * clock.pace);
   const height = heightOnDay(clock.heightTodayM, since, clock.today);
   const zone = rootZoneOn(place, plant.crop, seasonDay, plant.spacingM);

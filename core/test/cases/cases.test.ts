@@ -1,11 +1,11 @@
 import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
 import { LIVING } from './living.js';
 import { measure, table } from './measure.js';
-import { DOUBLES, HARMLESS, PAIRS } from './pairs.js';
+import { DOUBLES, PAIRS } from './pairs.js';
 import { WATER_AND_FOOD } from './water-and-food.js';
 
 /** Cases of our own from extension knowledge (from memory). `npm run cases` prints the table. */
-const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING, ...PAIRS, ...HARMLESS, ...DOUBLES];
+const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING, ...PAIRS, ...DOUBLES];
 const outcomes = TOLD.map(measure);
 const faulty = (bad: (o: (typeof outcomes)[number]) => boolean) =>
   outcomes.filter(bad).map(
@@ -34,9 +34,9 @@ test('the truth leads in 97 % and is within three in all', () => {
 });
 test('a third are pairs that only the records tell apart, a sixth two troubles, a sixth harmless', () => {
   const share = (of: (t: (typeof TOLD)[number]) => unknown) => TOLD.filter(of).length / TOLD.length;
-  expect(share((t) => t.pair)).toBeGreaterThan(0.2);
-  expect(share((t) => t.truth.length > 1)).toBeGreaterThan(0.13);
-  expect(share((t) => t.harmless)).toBeGreaterThan(0.13);
+  expect(share((t) => t.pair)).toBeGreaterThan(0.33);
+  expect(share((t) => t.truth.length > 1)).toBeGreaterThan(1 / 6);
+  expect(share((t) => t.harmless)).toBeGreaterThan(0.14);
   for (const name of new Set(TOLD.flatMap((t) => t.pair ?? []))) {
     const members = TOLD.filter((t) => t.pair === name);
     expect(members.length).toBeGreaterThan(1);

@@ -361,6 +361,178 @@ export const PAIRS: readonly Told[] = [
       },
     ],
   ),
+  ...pair(
+    'cork lines on sound peppers',
+    'fruit',
+    ['fruit-cork-lines', '-fruit-soft-sour', 'pest-none-found'],
+    [
+      {
+        name: 'in a pot',
+        place: TUB,
+        plant: { ...PEPPER, type: 'hot' },
+        records: { watering: every(1, 2) },
+        truth: ['pepper-corking'],
+        harmless: true,
+      },
+      {
+        name: 'in a bed',
+        plant: { ...PEPPER, type: 'hot' },
+        truth: ['pepper-corking'],
+        harmless: true,
+        never: ['copper-spray'],
+      },
+    ],
+  ),
+  ...pair(
+    'knobs low on the stem',
+    'natural and mechanical',
+    ['stem-root-bumps', '-stem-collar-rot', 'pest-none-found'],
+    [
+      { name: 'planted deep', weather: mild, truth: ['stem-roots'], harmless: true, never: ['water-less'] },
+      { name: 'in a humid tunnel', place: TUNNEL, truth: ['stem-roots'], harmless: true },
+    ],
+  ),
+  ...pair(
+    'a dark flush on sound peppers',
+    'fruit',
+    ['fruit-dark-flush', '-fruit-sunken-round-spots', 'where-exposed-side'],
+    [
+      { name: 'after cool nights', plant: PEPPER, weather: cold, truth: ['pepper-dark-flush'], harmless: true },
+      {
+        name: 'on a hot pepper in a tub',
+        place: TUB,
+        plant: { ...PEPPER, type: 'hot' },
+        weather: cold,
+        records: { watering: every(2, 3) },
+        truth: ['pepper-dark-flush'],
+        harmless: true,
+      },
+      {
+        name: 'in strong sun',
+        plant: PEPPER,
+        weather: hot,
+        records: { watering: every(1, 3) },
+        truth: ['pepper-dark-flush'],
+        harmless: true,
+      },
+    ],
+  ),
+  ...pair(
+    'flowers and pea-sized fruit let go',
+    'flower',
+    ['flower-drop', 'flower-many-open', 'fruitlet-drop', 'pest-none-found'],
+    [
+      { name: 'in a bed', truth: ['natural-flower-shedding'], harmless: true },
+      {
+        name: 'in a tub',
+        place: TUB,
+        records: { watering: every(1, 3) },
+        truth: ['natural-flower-shedding'],
+        harmless: true,
+      },
+    ],
+  ),
+  ...pair(
+    'dark ends and aphids',
+    'two at once',
+    ['fruit-blossom-end-dark', 'where-first-fruits', 'pest-aphids', 'leaf-sticky'],
+    [
+      {
+        name: 'in a swinging pot',
+        place: POT,
+        weather: dry,
+        records: { watering: every(5, 9) },
+        truth: ['blossom-end-rot', 'aphids'],
+        driver: 'uneven-watering',
+        never: ['lime-drench'],
+      },
+      {
+        name: 'in an overfed bed',
+        records: { feeding: [feed(16, 21, 0, 0, 30), feed(6, 21, 0, 0, 30)] },
+        truth: ['blossom-end-rot', 'aphids'],
+        driver: 'excess-nitrogen',
+        never: ['nitrogen-feed'],
+      },
+      {
+        name: 'in sour mix',
+        place: { ...TUB, soilTest: { date: '2026-04-01', pH: 5.2, calcium: 'low' } },
+        weather: dry,
+        records: { watering: every(1, 2.6) },
+        truth: ['blossom-end-rot', 'aphids'],
+        driver: 'low-calcium',
+      },
+    ],
+  ),
+  ...pair(
+    'wet feet with gnats',
+    'two at once',
+    ['leaf-wilt', 'soil-wet-deep', 'pest-fungus-gnats', 'leaf-yellow-mushy'],
+    [
+      {
+        name: 'in a pot watered daily',
+        place: POT,
+        records: { watering: every(1, 4) },
+        truth: ['waterlogging', 'fungus-gnats'],
+        driver: 'overwatering',
+        never: ['water-now'],
+      },
+      {
+        name: 'in clay in the rain',
+        place: CLAY,
+        weather: rainy,
+        records: { watering: every(3, 6) },
+        truth: ['waterlogging', 'fungus-gnats'],
+        driver: 'poor-drainage',
+        never: ['water-now'],
+      },
+    ],
+  ),
+  ...pair(
+    'ringed spots and fallen flowers',
+    'two at once',
+    ['leaf-target-spots', 'where-lower-leaves', 'flower-drop', '-flower-many-open'],
+    [
+      {
+        name: 'in wet heat',
+        place: BARE,
+        weather: hot,
+        records: { watering: every(1, 5, 'overhead') },
+        truth: ['early-blight', 'blossom-drop'],
+      },
+      {
+        name: 'in cold nights',
+        place: BARE,
+        weather: cold,
+        records: { watering: every(3, 6, 'overhead') },
+        truth: ['early-blight', 'blossom-drop'],
+      },
+    ],
+  ),
+  ...pair(
+    'splits and pecks',
+    'two at once',
+    ['fruit-radial-cracks', 'fruit-pecked', '-fruit-slime'],
+    [
+      {
+        name: 'after the storm',
+        place: BARE,
+        plant: { stage: 'ripening' },
+        weather: storm,
+        records: { watering: [{ date: on(20), litres: 6 }] },
+        truth: ['radial-cracking', 'birds'],
+        driver: 'dry-then-wet',
+      },
+      {
+        name: 'laid bare in the heat',
+        plant: { stage: 'ripening' },
+        weather: hot,
+        records: { watering: every(1, 5), pruning: [{ date: on(8), cuts: 12, leafSharePct: 40 }] },
+        truth: ['radial-cracking', 'birds'],
+        driver: 'leaf-loss-by-pruning',
+        never: ['thin-for-air'],
+      },
+    ],
+  ),
 ];
 
 function pair(
@@ -371,46 +543,6 @@ function pair(
 ): Told[] {
   return members.map((m) => ({ ...m, name: `${name}: ${m.name}`, group, signs, pair: name }));
 }
-
-/** Harmless things that worry people. */
-export const HARMLESS: readonly Told[] = [
-  {
-    name: 'knobs on a planted-deep stem',
-    group: 'natural and mechanical',
-    signs: ['stem-root-bumps', '-stem-collar-rot', 'pest-none-found'],
-    truth: ['stem-roots'],
-    harmless: true,
-    never: ['water-less'],
-    weather: mild,
-  },
-  {
-    name: 'knobs in a humid tunnel',
-    group: 'natural and mechanical',
-    place: TUNNEL,
-    signs: ['stem-root-bumps', 'plant-dense'],
-    truth: ['stem-roots'],
-    harmless: true,
-  },
-  {
-    name: 'cork lines on a hot pepper in a pot',
-    group: 'fruit',
-    place: TUB,
-    plant: { ...PEPPER, type: 'hot' },
-    signs: ['fruit-cork-lines', '-fruit-soft-sour', 'pest-none-found'],
-    truth: ['pepper-corking'],
-    harmless: true,
-    records: { watering: every(1, 2) },
-  },
-  {
-    name: 'purple shoulders after cool nights',
-    group: 'fruit',
-    plant: PEPPER,
-    weather: cold,
-    signs: ['fruit-dark-flush', '-fruit-sunken-round-spots', 'where-exposed-side'],
-    truth: ['pepper-dark-flush'],
-    harmless: true,
-  },
-];
 
 /** Two troubles at once. */
 export const DOUBLES: readonly Told[] = [

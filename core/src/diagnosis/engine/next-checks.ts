@@ -1,5 +1,5 @@
 import type { Story } from '../story.js';
-import { checkRow, shownBy, type CheckCode } from '../tables/checks.js';
+import { CHECKS, checkRow, shownBy, type CheckCode } from '../tables/checks.js';
 import { signRow, type SignCode } from '../vocabulary/signs.js';
 import { checkGains, isOpen, type NextCheck } from './check-gains.js';
 import { CLEAR_FROM, three, type DiagnosisResult } from './diagnose.js';
@@ -32,9 +32,26 @@ export function nextChecks(s: Story, result: DiagnosisResult): NextCheck[] {
   );
   const byDriver = forDrivers(s, result, new Set(byDisorder.map((c) => c.check)));
   const found = [...byDisorder, ...byDriver];
-  return (found.length > 0 ? found : checkGains(s, result, suspected))
-    .sort((a, b) => Math.round(b.gain * 20) - Math.round(a.gain * 20) || effort(a) - effort(b) || b.gain - a.gain)
-    .slice(0, MOST_CHECKS);
+  return gentlestFirst(found.length > 0 ? found : checkGains(s, result, suspected)).slice(0, MOST_CHECKS);
+}
+
+/** Gains closer than this are a tie, bits: the chances behind them are no finer. */
+const TIE = 0.05;
+const ORDER = new Map(CHECKS.map((c, i) => [c.code as CheckCode, i]));
+
+/** By gain; among those that tie with the best that is left, the least effort, then the handbook's order, quickest first. */
+function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {
+  const left = [...list].sort((a, b) => b.gain - a.gain);
+  const out: NextCheck[] = [];
+  while (left.length > 0) {
+    const tied = left.filter((c) => left[0]!.gain - c.gain < TIE);
+    const next = tied.reduce((a, b) =>
+      (effort(b) - effort(a) || ORDER.get(b.check)! - ORDER.get(a.check)!) < 0 ? b : a,
+    );
+    out.push(next);
+    left.splice(left.indexOf(next), 1);
+  }
+  return out;
 }
 
 const effort = (c: NextCheck): number => checkRow(c.check).effort;

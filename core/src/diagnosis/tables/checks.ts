@@ -99,7 +99,7 @@ export const CHECKS = [
     0,
     'Look before the sun is on it. Limp at three in the afternoon often means nothing; limp at dawn does.',
     [seen('firm at dawn', 'leaf-wilt-midday-only'), seen('limp at dawn', 'leaf-wilt-at-dawn')],
-    { needs: LIMP, oneOf: true },
+    { needs: LIMP, onlyWhile: ['not-felt-dry'], oneOf: true },
   ),
   check('shade-trial', 'Shade it for one afternoon', 0, 'Shade the plant from noon to five and see if it stays firm.', [seen('firm in the shade', 'leaf-wilt-midday-only')], { needs: LIMP, onlyWhile: ['not-felt-dry'] }),
   check(
@@ -217,7 +217,7 @@ export const CHECKS = [
     'See which side faces the sun',
     0,
     'Is the damage on the side that the afternoon sun or the wind strikes? Is it pale and dry, or torn?',
-    any('fruit-patch-sun-side', 'fruit-pale-papery-patch', 'fruit-green-shoulders', 'leaf-bleached-patches', 'leaf-torn-exposed', 'where-exposed-side'),
+    any('fruit-patch-sun-side', 'fruit-pale-papery-patch', 'fruit-dark-flush', 'fruit-green-shoulders', 'leaf-bleached-patches', 'leaf-torn-exposed', 'where-exposed-side'),
   ),
   check(
     'smell-fruit',

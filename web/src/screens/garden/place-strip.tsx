@@ -71,7 +71,7 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
           <Button
             look="quiet"
             onClick={() => setRecording(true)}
-            className="px-3"
+            className="px-3.5"
             aria-label={`Record something done at ${place.name}`}
           >
             <Plus aria-hidden size={18} />

@@ -40,7 +40,7 @@ function Line({ plan, name }: { plan: PlacePlan; name: string }) {
   return (
     <li className="py-2">
       <Link
-        className="inline-block min-h-6 font-semibold text-leaf underline"
+        className="inline-block py-0.5 font-semibold text-leaf underline"
         to={`/gardens/${garden.id}/places/${plan.placeId}/plan`}
       >
         {name}

@@ -3,12 +3,14 @@ import { SCHOOLS, showLitres, showRain, type PlanDay } from '@candid-leaf/core';
 import clsx from 'clsx';
 import { format, parseISO } from 'date-fns';
 import { Check, CloudRain, Droplets, Scale } from 'lucide-react';
+import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useDayWords, useGarden } from '../../data/garden-context';
 import { useDeleteRecord, usePlacePlan, useSavePlace, useSaveRecord } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
 import { GardenPage } from '../../parts/garden-page';
+import { RecordSheet } from '../../parts/record-sheet';
 import { Failed, Waiting } from '../../parts/states';
 import { useSay } from '../../parts/toast';
 import { percent } from '../../parts/water-left';
@@ -106,6 +108,7 @@ function Day({ d, p, place }: { d: PlanDay; p: PlacePlan; place: PlaceDto }) {
   const save = useSaveRecord(garden.id);
   const remove = useDeleteRecord(garden.id);
   const say = useSay();
+  const [other, setOther] = useState(false);
   const litres = d.litres * p.plants;
   const done = () => {
     const id = uuid();
@@ -148,9 +151,14 @@ function Day({ d, p, place }: { d: PlanDay; p: PlacePlan; place: PlaceDto }) {
           </p>
         )}
         {isToday && d.litres > 0 && (
-          <Button look="main" className="mt-2" disabled={save.isPending} onClick={done}>
-            <Check aria-hidden size={18} /> Done
-          </Button>
+          <div className="mt-2 flex flex-wrap gap-1">
+            <Button look="main" disabled={save.isPending} onClick={done}>
+              <Check aria-hidden size={18} /> Done
+            </Button>
+            <Button look="quiet" onClick={() => setOther(true)}>
+              Another amount
+            </Button>
+          </div>
         )}
       </div>
       <div className="col-start-2 sm:col-start-3">
@@ -162,6 +170,15 @@ function Day({ d, p, place }: { d: PlanDay; p: PlacePlan; place: PlaceDto }) {
           {d.leftWithoutRain < d.left - 0.02 && <>, {percent(d.leftWithoutRain)} without the rain</>}
         </p>
       </div>
+      {other && (
+        <RecordSheet
+          open
+          onClose={() => setOther(false)}
+          subject={{ plantId: null, placeId: place.id, name: place.name }}
+          day={d.date}
+          kinds={['watering']}
+        />
+      )}
     </li>
   );
 }
