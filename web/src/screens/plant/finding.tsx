@@ -49,6 +49,8 @@ export function Finding({ view, driver, onDriver, reading }: Props) {
     );
   const clear = leader.probability >= CLEAR_FROM;
   const row = disorderRow(leader.disorder);
+  // once it is settled, the look goes on to what the records make likely beside it
+  const aboutIt = report.nextChecks[0]?.splits.includes(leader.disorder) ?? false;
   const why = whyHere(leader, 5);
   const others = report.diagnosis
     .slice(clear ? 1 : 0)
@@ -102,7 +104,9 @@ export function Finding({ view, driver, onDriver, reading }: Props) {
         <div>
           {report.nextChecks.length > 0 && (
             <>
-              <h3 className="mt-3 font-body font-semibold">{clear ? 'To be surer' : 'Look at this first'}</h3>
+              <h3 className="mt-3 font-body font-semibold">
+                {!clear ? 'Look at this first' : aboutIt ? 'To be surer' : 'Worth a look too'}
+              </h3>
               <Checks view={view} most={clear ? 2 : 4} reading={reading} />
             </>
           )}

@@ -156,7 +156,7 @@ function Day({ d, p, place }: { d: PlanDay; p: PlacePlan; place: PlaceDto }) {
               <Check aria-hidden size={18} /> Done
             </Button>
             <Button look="quiet" onClick={() => setOther(true)}>
-              Another amount
+              Other amount
             </Button>
           </div>
         )}

@@ -97,7 +97,14 @@ function Measure({ m, rows, many, best }: { m: Shown; rows: readonly BenchRow[];
                 <Cell key={d.letter} fill={i === best ? 'var(--color-leaf)' : 'var(--color-moist)'} />
               ))}
               {many && (
-                <ErrorBar dataKey="spread" width={5} strokeWidth={1.5} stroke="var(--color-ink)" direction="x" />
+                <ErrorBar
+                  isAnimationActive={false}
+                  dataKey="spread"
+                  width={5}
+                  strokeWidth={1.5}
+                  stroke="var(--color-ink)"
+                  direction="x"
+                />
               )}
             </Bar>
           </BarChart>
