@@ -12,7 +12,7 @@ import { SelectField, TextField } from '../../../parts/field';
 import { GardenPage } from '../../../parts/garden-page';
 import { Empty, Waiting } from '../../../parts/states';
 import { useSay } from '../../../parts/toast';
-import { Charts } from './charts';
+import { Charts, ChartsToCome } from './charts';
 import { SetUpCard } from './set-up-card';
 import { useBenchRun } from './use-bench-run';
 
@@ -173,6 +173,11 @@ function Bench({ on, chooser }: { on: PlaceOnView; chooser: React.ReactNode }) {
         )}
         {bench.state.at === 'stopped' && <p role="status">Stopped; nothing was kept of it.</p>}
       </div>
+      {running && (
+        <div className="rounded-2xl border border-line bg-card p-4 sm:p-5">
+          <ChartsToCome setUps={setUps} />
+        </div>
+      )}
       {bench.state.at === 'done' && (
         <div className="rounded-2xl border border-line bg-card p-4 sm:p-5">
           <Charts rows={bench.state.rows} />

@@ -1,5 +1,15 @@
-import { LITRES_PER, middle, symbolOf, verdict, type BenchMeasure, type BenchRow, type Units } from '@candid-leaf/core';
+import {
+  LITRES_PER,
+  middle,
+  symbolOf,
+  verdict,
+  type BenchMeasure,
+  type BenchRow,
+  type SetUp,
+  type Units,
+} from '@candid-leaf/core';
 import { Bar, BarChart, Cell, ErrorBar, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { useGarden } from '../../../data/garden-context';
 
 const LETTERS = 'ABCDEF';
@@ -25,10 +35,21 @@ const MEASURES: readonly Shown[] = [
   { key: 'visits', title: () => 'Waterings', value: (x) => x, digits: 0 },
 ];
 
+/** While the years run, the frame of what is coming; the first chart warms the drawing up, so that the last step is short. */
+export function ChartsToCome({ setUps }: { setUps: readonly SetUp[] }) {
+  const rows = useMemo(() => setUps.map((setUp) => ({ setUp, seasons: [] })), [setUps]);
+  return (
+    <div aria-hidden className="opacity-60">
+      <Measure m={MEASURES[0]!} rows={rows} lines={rows.length} many best={-1} />
+    </div>
+  );
+}
+
 /** What came of each set-up, measure by measure, aligned; the thin line is the spread from dry to wet years. */
 export function Charts({ rows }: { rows: readonly BenchRow[] }) {
   const said = verdict(rows);
   const many = rows[0]!.seasons.length > 1;
+  const drawn = useOneByOne(MEASURES.length);
   return (
     <section aria-label="What came of it">
       {said && (
@@ -50,8 +71,15 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
         </p>
       )}
       <div className="mt-3 grid gap-x-6 gap-y-5 sm:grid-cols-2 lg:grid-cols-3">
-        {MEASURES.map((m) => (
-          <Measure key={m.key} m={m} rows={rows} many={many} best={said?.best ?? -1} />
+        {MEASURES.map((m, i) => (
+          <Measure
+            key={m.key}
+            m={m}
+            rows={i < drawn ? rows : null}
+            lines={rows.length}
+            many={many}
+            best={said?.best ?? -1}
+          />
         ))}
       </div>
       <Table rows={rows} />
@@ -64,9 +92,29 @@ const shown = (m: Shown, row: BenchRow, u: Units) => {
   return { mid, spread: [mid - low, high - mid] as [number, number] };
 };
 
-function Measure({ m, rows, many, best }: { m: Shown; rows: readonly BenchRow[]; many: boolean; best: number }) {
+/** Nine charts at once would hold the page up: they are drawn one after the other, each in a turn of its own. */
+function useOneByOne(of: number): number {
+  const [drawn, setDrawn] = useState(0);
+  useEffect(() => {
+    if (drawn >= of) return;
+    const next = setTimeout(() => setDrawn(drawn + 1));
+    return () => clearTimeout(next);
+  }, [drawn, of]);
+  return drawn;
+}
+
+interface MeasureProps {
+  m: Shown;
+  /** null: not its turn yet */
+  rows: readonly BenchRow[] | null;
+  lines: number;
+  many: boolean;
+  best: number;
+}
+
+const Measure = memo(function Measure({ m, rows, lines, many, best }: MeasureProps) {
   const { units } = useGarden();
-  const data = rows.map((r, i) => {
+  const data = (rows ?? []).map((r, i) => {
     const s = shown(m, r, units);
     return { letter: `${LETTERS[i]}   ${s.mid.toFixed(m.digits)}`, ...s };
   });
@@ -74,45 +122,47 @@ function Measure({ m, rows, many, best }: { m: Shown; rows: readonly BenchRow[];
   return (
     <figure aria-hidden className="min-w-0 tabular-nums">
       <figcaption className="font-semibold">{m.title(units)}</figcaption>
-      <div style={{ height: `${rows.length * 1.9 + 0.5}rem` }}>
-        <ResponsiveContainer width="100%" height="100%">
-          <BarChart
-            data={data}
-            layout="vertical"
-            margin={{ top: 0, right: 8, bottom: 0, left: 0 }}
-            accessibilityLayer={false}
-            barCategoryGap={5}
-          >
-            <XAxis type="number" domain={[0, top]} hide />
-            <YAxis
-              type="category"
-              dataKey="letter"
-              width={64}
-              axisLine={false}
-              tickLine={false}
-              tick={{ fill: 'var(--color-ink)', fontSize: 14 }}
-            />
-            <Bar dataKey="mid" isAnimationActive={false} radius={3} minPointSize={2}>
-              {data.map((d, i) => (
-                <Cell key={d.letter} fill={i === best ? 'var(--color-leaf)' : 'var(--color-moist)'} />
-              ))}
-              {many && (
-                <ErrorBar
-                  isAnimationActive={false}
-                  dataKey="spread"
-                  width={5}
-                  strokeWidth={1.5}
-                  stroke="var(--color-ink)"
-                  direction="x"
-                />
-              )}
-            </Bar>
-          </BarChart>
-        </ResponsiveContainer>
+      <div style={{ height: `${lines * 1.9 + 0.5}rem` }}>
+        {rows && (
+          <ResponsiveContainer width="100%" height="100%">
+            <BarChart
+              data={data}
+              layout="vertical"
+              margin={{ top: 0, right: 8, bottom: 0, left: 0 }}
+              accessibilityLayer={false}
+              barCategoryGap={5}
+            >
+              <XAxis type="number" domain={[0, top]} hide />
+              <YAxis
+                type="category"
+                dataKey="letter"
+                width={64}
+                axisLine={false}
+                tickLine={false}
+                tick={{ fill: 'var(--color-ink)', fontSize: 14 }}
+              />
+              <Bar dataKey="mid" isAnimationActive={false} radius={3} minPointSize={2}>
+                {data.map((d, i) => (
+                  <Cell key={d.letter} fill={i === best ? 'var(--color-leaf)' : 'var(--color-moist)'} />
+                ))}
+                {many && (
+                  <ErrorBar
+                    isAnimationActive={false}
+                    dataKey="spread"
+                    width={5}
+                    strokeWidth={1.5}
+                    stroke="var(--color-ink)"
+                    direction="x"
+                  />
+                )}
+              </Bar>
+            </BarChart>
+          </ResponsiveContainer>
+        )}
       </div>
     </figure>
   );
-}
+});
 
 /** The same for reading: in figures. */
 function Table({ rows }: { rows: readonly BenchRow[] }) {
