@@ -38,9 +38,7 @@ describe('the tables', () => {
   });
   test('every remedy is offered for some disorder, and a remedy bound to a driver belongs to a disorder with that driver', () => {
     const offered = new Set(DISORDERS.flatMap((d) => d.remedies.map((r) => r.remedy as string)));
-    // kept for the care planner, which offers them without a disorder
-    const spare = ['remove-suckers', 'pinch-flowers', 'thin-flowers', 'phosphorus-feed', 'lime-soil'];
-    expect(REMEDIES.map((r) => r.code as string).filter((c) => !offered.has(c) && !spare.includes(c))).toEqual([]);
+    expect(REMEDIES.map((r) => r.code as string).filter((c) => !offered.has(c))).toEqual([]);
     for (const d of DISORDERS)
       for (const r of d.remedies)
         for (const driver of r.drivers ?? [])

@@ -243,4 +243,11 @@ test('where measurements moved the line is told day by day', async () => {
     .expect(200);
   const view = (await g.agent.get(g.url(`/plants/${plant}/view`)).expect(200)).body as PlantView;
   expect(view.report.water.daily.at(-1)).toMatchObject({ date: TODAY, correctedBy: 'probe' });
+  const through = { date: TODAY, litres: 2, how: 'base', end: 'ran-through' };
+  await g.agent
+    .put(g.url('/records'))
+    .send({ id: uuid(), type: 'watering', plantId: plant, data: through })
+    .expect(200);
+  const after = (await g.agent.get(g.url(`/plants/${plant}/view`)).expect(200)).body as PlantView;
+  expect(after.report.water.daily.at(-1)!.correctedBy).toBe('drained');
 });

@@ -89,6 +89,7 @@ export function caseOf(book: GardenBook, plant: PlantEntity): CaseFile {
             ? litresFromMinutes(w.minutes, place.flowLPerH, Math.max(1, neighbours))
             : w.litres,
         ...(w.how ? { how: w.how } : {}),
+        ...(w.end ? { end: w.end } : {}),
       })),
       soilChecks: of<SoilCheck>('soil-check'),
       potWeights: of<PotWeight>('pot-weight'),

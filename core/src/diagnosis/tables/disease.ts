@@ -130,7 +130,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['plant-dense', OFTEN, 'no air'],
     ],
     drivers: [by('humid-still-air', 3, 1), by('crowding', 1.6, 0.5)],
-    remedies: [...always('thin-for-air', 'remove-infected-leaves'), ...always('resistant-cultivar')],
+    remedies: [...always('thin-for-air', 'remove-infected-leaves'), ...against(['crowding'], 'remove-suckers'), ...always('resistant-cultivar')],
     lookAlikes: { 'powdery-mildew': 'white powder' },
     avoid: 'Open the cover by day.',
     followUpDays: 10,

@@ -259,7 +259,7 @@ export const FRUIT: readonly DisorderRow[] = [
     setting: [['bearing', 1.5, 'needs full-sized fruit']],
     signs: [['fruit-slow-to-colour', NEARLY_ALWAYS, 'it is what the trouble looks like']],
     drivers: [by('hot-days', 3, 1, { params: { atC: 30, days: 7, within: 14 } }), by('cold-nights', 2, 0.7, { params: { atC: 12, days: 4, within: 14 } })],
-    remedies: [...against(['hot-days'], 'wait-for-cooler'), ...always('ripen-indoors', 'harvest-early'), ...against(['cold-nights'], 'top-plant')],
+    remedies: [...against(['hot-days'], 'wait-for-cooler'), ...always('ripen-indoors', 'harvest-early'), ...against(['cold-nights'], 'thin-flowers', 'top-plant')],
     lookAlikes: {},
     avoid: 'No extra feed: it makes leaves, not colour.',
     followUpDays: 14,

@@ -67,7 +67,7 @@ export const NUTRITION: readonly DisorderRow[] = [
       ['where-lower-leaves', OFTEN, 'from below'],
     ],
     drivers: [by('soil-too-acid', 2, 0.8), by('leaching', 1.6, 0.6)],
-    remedies: always('soil-test', 'magnesium-feed'),
+    remedies: [...always('soil-test', 'magnesium-feed'), ...against(['soil-too-acid'], 'lime-soil')],
     lookAlikes: { 'iron-shortage': 'iron: the newest leaves', 'nitrogen-shortage': 'nitrogen: whole leaves, veins too' },
     avoid: 'Epsom salt only for this sign: it hinders calcium.',
     followUpDays: 14,
