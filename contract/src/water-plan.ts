@@ -109,6 +109,8 @@ export interface PlacePlan {
   /** for the driest of its plants */
   plantName: string | null;
   fractionAvailable: number | null;
+  /** standard error of that fraction */
+  uncertainty: number | null;
   evenness: number | null;
   /** days until the driest is at its limit, with no water; null for more than a week */
   dryInDays: number | null;

@@ -79,6 +79,7 @@ export class PlanService {
       plan: driest ? this.week(book, place, plants.length, driest) : null,
       plantName: driest?.plant.name ?? null,
       fractionAvailable: driest ? (report!.daily.at(-1)?.fractionAvailable ?? null) : null,
+      uncertainty: report?.daily.at(-1)?.uncertainty ?? null,
       evenness: report?.evenness ?? null,
       dryInDays: dry < 0 ? null : dry,
       ...(driest ? this.whatIf(book, place, driest) : { now: null, whatIf: [] }),

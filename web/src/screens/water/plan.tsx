@@ -215,7 +215,8 @@ function Correct({ place, p }: { place: PlaceDto; p: PlacePlan }) {
     <section aria-label="Correct it with a finger" className="rounded-2xl border border-line bg-card p-4">
       <p>
         By the balance <strong className="tabular-nums">{percent(p.fractionAvailable)}</strong> is left
-        {p.plantName && p.plants > 1 ? ` at the driest, ${p.plantName}` : ''}. What does a finger say, two knuckles
+        {p.plantName && p.plants > 1 ? ` at the driest, ${p.plantName}` : ''}
+        {p.uncertainty !== null && `, give or take ${percent(p.uncertainty)}`}. What does a finger say, two knuckles
         deep?
       </p>
       <div role="group" aria-label="Soil at a finger’s depth" className="mt-2 flex flex-wrap gap-2">
