@@ -95,6 +95,7 @@ test('a sign is found by words; what it rules out is taken back; a day on the ri
   await watered(own, plant, [3], 2);
   await signIn(page, own.who);
   await page.getByRole('link', { name: /The plant/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'The plant' })).toBeVisible();
   await page.getByRole('button', { name: /Wednesday 15 July/ }).click();
   await expect(page.getByRole('status').filter({ hasText: '15 July:' })).toContainText(/watered 2\sL/);
   await page.getByRole('button', { name: /^Soil and roots/ }).click();

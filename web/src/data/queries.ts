@@ -56,19 +56,39 @@ export const useBenches = (gardenId: string) =>
     queryFn: () => api<BenchDto[]>('GET', `/gardens/${gardenId}/benches`),
   });
 
-/** A write to one garden. Writes of a garden go one after the other, in the order they were made. */
-function useTell<V, R>(gardenId: string, tell: (input: V) => Promise<R>): UseMutationResult<R, Error, V> {
+interface Then<R> {
+  onSuccess?: (answer: R) => void;
+  onError?: (error: Error) => void;
+}
+type Tell<V, R> = Omit<UseMutationResult<R, Error, V>, 'mutate'> & { mutate: (input: V, then?: Then<R>) => void };
+
+/**
+ * A write to one garden. Writes of a garden go one after the other, in the order they were made. What is to be said
+ * afterwards is said even if what was touched is gone by then: a task that is done leaves the list.
+ */
+function useTell<V, R>(gardenId: string, tell: (input: V) => Promise<R>): Tell<V, R> {
   const client = useQueryClient();
-  return useMutation({
+  const told = useMutation({
     mutationFn: tell,
     scope: { id: gardenId },
     onSuccess: async () => {
+      // the plan follows by itself; nobody need wait for it
+      const isPlan = ({ queryKey }: { queryKey: readonly unknown[] }) => queryKey[2] === 'plan';
+      void client.invalidateQueries({ queryKey: ['garden', gardenId], predicate: isPlan });
       await Promise.all([
-        client.invalidateQueries({ queryKey: ['garden', gardenId] }),
+        client.invalidateQueries({ queryKey: ['garden', gardenId], predicate: (q) => !isPlan(q) }),
         client.invalidateQueries({ queryKey: ['gardens'] }),
       ]);
     },
   });
+  return {
+    ...told,
+    mutate: (input, then) =>
+      void told.mutateAsync(input).then(
+        (answer) => then?.onSuccess?.(answer),
+        (error: Error) => then?.onError?.(error),
+      ),
+  };
 }
 
 export const useSaveGarden = (gardenId: string) =>
