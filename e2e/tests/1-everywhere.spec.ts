@@ -34,6 +34,7 @@ for (const [where, width, height] of [
 ] as const)
   for (const colorScheme of ['light', 'dark'] as const)
     test(`no view has an accessibility violation or runs sideways: ${where}, ${colorScheme}`, async ({ browser }) => {
+      test.setTimeout(300_000); // sixteen views, each looked at element by element
       const context = await browser.newContext({ viewport: { width, height }, colorScheme });
       const page = await context.newPage();
       const problems: string[] = [];
