@@ -1,14 +1,11 @@
+import { TOLD } from './cases/all.js';
 import { reportOn } from '../src/index.js';
 import { seeded } from '../src/climate/random.js';
 import { candidates, causesOf, LEAKS } from '../src/diagnosis/engine/network.js';
 import { posterior } from '../src/diagnosis/engine/noisy-or.js';
 import { storyOf } from '../src/diagnosis/story.js';
 import { SIGNS } from '../src/index.js';
-import { FRUIT_AND_FLOWER } from './cases/fruit-and-flower.js';
-import { LIVING } from './cases/living.js';
-import { DOUBLES, PAIRS } from './cases/pairs.js';
 import { caseOf } from './cases/told.js';
-import { WATER_AND_FOOD } from './cases/water-and-food.js';
 
 interface Said {
   p: number;
@@ -25,8 +22,6 @@ function calibrationError(said: readonly Said[]): number {
     return sum + (bin.length / said.length) * Math.abs(mean - share);
   }, 0);
 }
-
-const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING, ...PAIRS, ...DOUBLES];
 
 test('over 2,000 cases drawn from the network itself the stated probabilities are honest', () => {
   const random = seeded(20);

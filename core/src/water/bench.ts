@@ -6,10 +6,9 @@ import { addDays, dayNumber, dayOfYear, daysBetween, type Day } from '../day.js'
 import { WETTED_SHARE } from './evaporation.js';
 import { evenness, swings } from './evenness.js';
 import { remembered, SCHOOL_HABITS, timer, wateringLimit, type WateringHabit } from './habits.js';
-import { depletionFraction } from './root-zone.js';
 import { NOTHING_GIVEN, startOf, stepRun, type BalanceDay } from './run.js';
 import type { SchoolCode } from './schools.js';
-import { demandOn, etoAtPlant, seasonClock } from './season.js';
+import { dayNeed, demandOn, etoAtPlant, seasonClock } from './season.js';
 
 /** A habit or a change to be tried: what is left out stays as the place is. */
 export interface SetUp {
@@ -95,8 +94,7 @@ export function runSeason(subject: BenchSubject, s: SetUp, weather: SeasonWeathe
     const etoMm = etoAtPlant(place, w.date, weather.etoMm[i]!);
     const demand = demandOn({ place, plant }, clock, w, etoMm, firstNo + i);
     const { zone } = demand;
-    const useMm = demand.demandMm + 0.3 * demand.surfaceMm * demand.bareShare;
-    const rawMm = depletionFraction(plant.crop, demand.kcb * etoMm) * zone.tawMm;
+    const { useMm, rawMm } = dayNeed(demand, etoMm, plant.crop);
     const stage = i >= FRUITING_FROM ? 'fruiting' : 'vegetative';
     const limitMm = wateringLimit({ crop: plant.crop, stage }, rawMm, zone.tawMm);
     const litres =

@@ -2,13 +2,12 @@ import type { CaseFile } from '../casefile/case-file.js';
 import type { WaterMethod } from '../casefile/record-classes.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
-import { addDays, dayNumber, dayOfYear, type Day } from '../day.js';
-import { depletionFraction } from './root-zone.js';
+import { dayNumber, dayOfYear, type Day } from '../day.js';
 import { WETTED_SHARE } from './evaporation.js';
 import { SCHOOL_HABITS, wateringLimit, type Morning } from './habits.js';
 import { NOTHING_GIVEN, stepRun, type BalanceDay, type RunState } from './run.js';
 import type { SchoolCode } from './schools.js';
-import { demandOn, etoAtPlant, seasonClock } from './season.js';
+import { dayNeed, demandOn, etoAtPlant, seasonClock } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
 
 /** How the gardener waters here, and what local rules allow. */
@@ -168,8 +167,7 @@ function run(
     const etoMm = etoOn(w);
     const demand = demandOn(c, clock, w, etoMm);
     const { zone } = demand;
-    const useMm = demand.demandMm + 0.3 * demand.surfaceMm * demand.bareShare;
-    const rawMm = depletionFraction(c.plant.crop, demand.kcb * etoMm) * zone.tawMm;
+    const { useMm, rawMm } = dayNeed(demand, etoMm, c.plant.crop);
     const limitMm = wateringLimit(
       { crop: c.plant.crop, stage: c.plant.stage, drierFinish: rules.drierFinish ?? false, lean: rules.lean ?? null },
       rawMm,
@@ -219,5 +217,3 @@ export function daysSinceWatering(records: CaseFile['records'], day: Day): numbe
   const last = records.watering.findLast((w) => w.litres > 0 && w.date < day)?.date;
   return last ? dayNumber(day) - dayNumber(last) : 99;
 }
-
-export const tomorrow = (c: Pick<CaseFile, 'asOf'>): Day => addDays(c.asOf, 1);

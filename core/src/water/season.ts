@@ -1,10 +1,10 @@
 import type { CaseFile, PlaceFacts, PlantFacts } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { dayNumber, daysBetween, type Day } from '../day.js';
-import { isCovered } from '../plant.js';
+import { isCovered, type Crop } from '../plant.js';
 import { basalCoefficient, coveredM2, heightOnDay, stageClock, usualHeightM, WATER_CROPS } from './crops.js';
 import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
-import { rootZoneOn, type RootZone } from './root-zone.js';
+import { depletionFraction, rootZoneOn, type RootZone } from './root-zone.js';
 
 /** What a plant and its soil ask for on a day of its season. */
 
@@ -89,3 +89,12 @@ export function demandOn(
   const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
   return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, zone, seasonDay };
 }
+
+/** Share of what a wet bare surface would lose that a surface between two waterings does lose, on average (judgement). */
+const SURFACE_BETWEEN = 0.3;
+
+/** What a morning reckons with, mm over the plant's soil: the day's use with water to spare, and RAW at that use. */
+export const dayNeed = (d: Demand, etoMm: number, crop: Crop): { useMm: number; rawMm: number } => ({
+  useMm: d.demandMm + SURFACE_BETWEEN * d.surfaceMm * d.bareShare,
+  rawMm: depletionFraction(crop, d.kcb * etoMm) * d.zone.tawMm,
+});

@@ -57,12 +57,6 @@ export function soakSteps(
   return { times, minutes: minutes === null ? null : minutes / times, litres: litres / times, waitMinutes };
 }
 
-/** Whether the soil drains slowly, well, or fast (percolation test; common practice, from memory). */
-export function percolationWord(mmPerH: number): 'slow' | 'good' | 'fast' {
-  if (!(mmPerH > 0)) throw new RangeError('a hole that does not drain at all stands in water: ask again after a day');
-  return mmPerH < 25 ? 'slow' : mmPerH <= 100 ? 'good' : 'fast';
-}
-
 /** Flow from a bucket test, litres an hour: seconds to fill so many litres. */
 export function flowFromBucket(litres: number, seconds: number): number {
   if (!(litres > 0) || !(seconds > 0)) throw new RangeError('a bucket test has litres and seconds above 0');

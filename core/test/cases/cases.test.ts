@@ -1,11 +1,6 @@
-import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
-import { LIVING } from './living.js';
+import { TOLD } from './all.js';
 import { measure, table } from './measure.js';
-import { DOUBLES, PAIRS } from './pairs.js';
-import { WATER_AND_FOOD } from './water-and-food.js';
 
-/** Cases of our own from extension knowledge (from memory). `npm run cases` prints the table. */
-const TOLD = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING, ...PAIRS, ...DOUBLES];
 const outcomes = TOLD.map(measure);
 const faulty = (bad: (o: (typeof outcomes)[number]) => boolean) =>
   outcomes.filter(bad).map(

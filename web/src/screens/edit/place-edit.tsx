@@ -14,6 +14,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { asInput } from '../../data/as-input';
 import { useGarden } from '../../data/garden-context';
 import { useOrderPlants, usePlaceRecords, useSavePlace } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
@@ -62,10 +63,11 @@ function PlaceForm({ place }: { place: PlaceDto | null }) {
   const say = useSay();
   const save = useSavePlace(garden.id);
   const [id] = useState(() => place?.id ?? uuid());
-  const { position: _p, retiredOn: _r, ...known } = place ?? ({} as PlaceDto);
   const { register, control, handleSubmit, setError, watch, formState } = useForm<PlaceInput>({
     resolver: resolverFor(PlaceInput, withoutEmptySpells),
-    defaultValues: place ? known : { id, name: '', kind: 'ground', texture: 'loam', mulch: [], shade: [], history: [] },
+    defaultValues: place
+      ? asInput(place)
+      : { id, name: '', kind: 'ground', texture: 'loam', mulch: [], shade: [], history: [] },
   });
   const kind = watch('kind');
   const mulch = watch('mulch')?.at(-1);

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { asInput } from '../../data/as-input';
 import { useGarden } from '../../data/garden-context';
 import { useSavePlant } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
@@ -49,11 +50,10 @@ function PlantForm({
   const say = useSay();
   const save = useSavePlant(garden.id);
   const [id] = useState(() => plant?.id ?? uuid());
-  const { position: _p, retiredOn: _r, ...known } = plant ?? ({} as PlantDto);
   const { register, control, handleSubmit, setError, setValue, watch, formState } = useForm<PlantInput>({
     resolver: resolverFor(PlantInput),
     defaultValues: plant
-      ? known
+      ? asInput(plant)
       : {
           id,
           placeId: placeId ?? places[0]?.[0] ?? '',

@@ -6,6 +6,7 @@ import { Check, CloudRain, Droplets, Scale } from 'lucide-react';
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { asInput } from '../../data/as-input';
 import { useDayWords, useGarden } from '../../data/garden-context';
 import { useDeleteRecord, usePlacePlan, useSavePlace, useSaveRecord } from '../../data/queries';
 import { Button, buttonLook } from '../../parts/button';
@@ -40,9 +41,8 @@ function Plan({ place }: { place: PlaceDto }) {
   if (plan.error) return <Failed error={plan.error} again={() => void plan.refetch()} />;
   const p = plan.data;
   const setWatering = (change: Partial<PlaceWatering>, flowLPerH?: number) => {
-    const { position: _p, retiredOn: _r, ...input } = place;
     save.mutate(
-      { ...input, watering: { ...p.watering, ...change }, ...(flowLPerH ? { flowLPerH } : {}) },
+      { ...asInput(place), watering: { ...p.watering, ...change }, ...(flowLPerH ? { flowLPerH } : {}) },
       { onError: (e) => say(e.message, { bad: true }) },
     );
   };

@@ -4,6 +4,7 @@ import { Play, Plus, Save, Square, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { asInput } from '../../../data/as-input';
 import { useGarden } from '../../../data/garden-context';
 import { useBenches, useDeleteBench, usePlantView, useSaveBench, useSavePlace } from '../../../data/queries';
 import { Button } from '../../../parts/button';
@@ -198,9 +199,8 @@ function Adopt({ place, setUps }: { place: PlaceDto; setUps: readonly SetUp[] })
   const schools = [...new Set(setUps.map((s) => s.habit).filter(isSchool))];
   if (schools.length === 0) return null;
   const adopt = (school: SchoolCode) => {
-    const { position: _p, retiredOn: _r, ...input } = place;
     save.mutate(
-      { ...input, watering: { ...place.watering, school } },
+      { ...asInput(place), watering: { ...place.watering, school } },
       {
         onSuccess: () => say(`${place.name} is now planned: ${SCHOOLS[school].label.toLowerCase()}.`),
         onError: (e) => say(e.message, { bad: true }),
