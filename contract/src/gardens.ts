@@ -1,15 +1,6 @@
 import { Type } from 'class-transformer';
-import {
-  GardenFacts,
-  IsCalendarDay,
-  type AreaUnit,
-  type Day,
-  type LengthUnit,
-  type MassUnit,
-  type TemperatureUnit,
-  type Units,
-  type VolumeUnit,
-} from '@candid-leaf/core';
+import { GardenFacts, IsCalendarDay } from '@candid-leaf/core/records';
+import { type AreaUnit, type Day, type LengthUnit, type MassUnit, type TemperatureUnit, type Units, type VolumeUnit, DATE_FORMS, type DateForm } from '@candid-leaf/core/units';
 import {
   IsDefined,
   IsIn,
@@ -42,7 +33,6 @@ export class UnitChoice implements Units {
   area: AreaUnit;
 }
 
-export const DATE_FORMS = ['d MMMM', 'MMMM d', 'yyyy-MM-dd'] as const;
 export const WEEK_STARTS = ['monday', 'sunday', 'saturday'] as const;
 
 export class GardenInput extends GardenFacts {
@@ -73,7 +63,7 @@ export class GardenInput extends GardenFacts {
   weekStart: (typeof WEEK_STARTS)[number];
 
   @IsIn(DATE_FORMS)
-  dateForm: (typeof DATE_FORMS)[number];
+  dateForm: DateForm;
 
   /** a demo garden stands still on this day until it is moved; others follow their calendar */
   @IsOptional()

@@ -1,10 +1,12 @@
 import 'reflect-metadata';
 export * from './accounts.js';
+export * from './bench.js';
 export * from './gardens.js';
 export * from './places.js';
 export * from './plants.js';
 export * from './records.js';
-export * from './weather.js';
-export * from './troubles.js';
+export * from './today.js';
+export * from './treatments.js';
 export * from './views.js';
-export * from './water-plan.js';
+export * from './water.js';
+export * from './weather.js';

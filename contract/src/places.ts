@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { IRRIGATIONS, PlaceMake, type Irrigation } from '@candid-leaf/core';
+import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE } from '@candid-leaf/core/records';
 import {
   ArrayMaxSize,
   IsArray,
@@ -15,9 +15,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import { PlaceWatering } from './water-plan.js';
-
-const number = { allowNaN: false, allowInfinity: false };
+import { PlaceWatering } from './water.js';
 
 /** A bed, or a group of like pots; `volumeL` is one pot's. */
 export class PlaceInput extends PlaceMake {
@@ -35,13 +33,13 @@ export class PlaceInput extends PlaceMake {
   name: string;
 
   @IsOptional()
-  @IsNumber(number)
+  @IsNumber(FINITE)
   @Min(0.1)
   @Max(200)
   lengthM?: number | null;
 
   @IsOptional()
-  @IsNumber(number)
+  @IsNumber(FINITE)
   @Min(0.1)
   @Max(50)
   widthM?: number | null;
@@ -52,7 +50,7 @@ export class PlaceInput extends PlaceMake {
 
   /** litres an hour for the whole place */
   @IsOptional()
-  @IsNumber(number)
+  @IsNumber(FINITE)
   @Min(0.1)
   @Max(5000)
   flowLPerH?: number | null;

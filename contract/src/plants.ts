@@ -1,4 +1,4 @@
-import { PlantFacts } from '@candid-leaf/core';
+import { PlantFacts } from '@candid-leaf/core/records';
 import { IsInt, IsOptional, IsString, IsUUID, MaxLength, Min, MinLength } from 'class-validator';
 
 export class PlantInput extends PlantFacts {

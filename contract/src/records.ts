@@ -1,94 +1,14 @@
 import {
-  Dated,
-  Feeding,
-  Happening,
-  PotWeight,
-  Pruning,
-  SignSeen,
-  SoilCheck,
-  Spraying,
-  Watering,
-  type Day,
-} from '@candid-leaf/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
-
-/** A watering as a gardener says it: litres for each plant, or minutes where the place's flow is known. */
-export class WateringEntry extends Watering {
-  @ValidateIf((o: WateringEntry) => o.minutes == null)
-  @IsNumber(
-    { allowNaN: false, allowInfinity: false },
-    { message: 'must be a number of litres (or give minutes instead)' },
-  )
-  @Min(0)
-  @Max(200, { message: 'must not be more than 200 litres for one plant' })
-  override litres: number;
-
-  @IsOptional()
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  @Min(0.1)
-  @Max(1440)
-  minutes?: number | null;
-}
-
-/** One look at a plant: signs found and not found, or simply all clear. */
-export class Inspection extends Dated {
-  @IsBoolean()
-  allClear: boolean;
-
-  @IsOptional()
-  @IsIn(['morning', 'afternoon'])
-  partOfDay?: 'morning' | 'afternoon';
-
-  @IsArray()
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => SignSeen)
-  signs: SignSeen[];
-}
-
-export class Note extends Dated {
-  @IsString()
-  @MinLength(1, { message: 'must not be empty' })
-  @MaxLength(2000)
-  text: string;
-}
-
-/** Every kind of record with the class that its data must satisfy. A new kind is one more row. */
-export const RECORD_CLASSES = {
-  watering: WateringEntry,
-  'soil-check': SoilCheck,
-  'pot-weight': PotWeight,
-  feeding: Feeding,
-  pruning: Pruning,
-  spray: Spraying,
-  event: Happening,
-  inspection: Inspection,
-  note: Note,
-} as const;
-export type RecordType = keyof typeof RECORD_CLASSES;
-export const RECORD_TYPES = Object.keys(RECORD_CLASSES) as RecordType[];
-export type RecordData<T extends RecordType = RecordType> = InstanceType<(typeof RECORD_CLASSES)[T]>;
+  RECORD_KIND_CODES,
+  RECORD_KINDS,
+  type RecordData,
+  type RecordKind,
+} from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { IsIn, IsInt, IsObject, IsOptional, IsUUID, Min } from 'class-validator';
 
 /** Which kinds belong to one plant only, never to a whole place. */
-export const PLANT_ONLY: readonly RecordType[] = ['inspection', 'pot-weight'];
+export const isOfPlantOnly = (kind: RecordKind): boolean => RECORD_KINDS[kind].of === 'plant';
 
 export class RecordInput {
   @IsUUID()
@@ -99,8 +19,8 @@ export class RecordInput {
   @Min(1)
   version?: number;
 
-  @IsIn(RECORD_TYPES)
-  type: RecordType;
+  @IsIn(RECORD_KIND_CODES)
+  type: RecordKind;
 
   /** a record is of one plant, or of a whole place */
   @IsOptional()
@@ -111,18 +31,23 @@ export class RecordInput {
   @IsUUID()
   placeId?: string | null;
 
-  /** checked against the class of the type */
+  /** checked against the class of its kind */
   @IsObject()
   data: object;
 }
 
-export interface RecordDto<T extends RecordType = RecordType> {
-  id: string;
-  version: number;
-  type: T;
-  plantId: string | null;
-  placeId: string | null;
-  day: Day;
-  data: RecordData<T>;
-  createdAt: string;
-}
+/** A record of one kind, or of any. */
+export type RecordDto<K extends RecordKind = RecordKind> = {
+  [T in K]: {
+    id: string;
+    version: number;
+    type: T;
+    plantId: string | null;
+    placeId: string | null;
+    day: Day;
+    data: RecordData<T>;
+    createdAt: string;
+  };
+}[K];
+
+export const isRecordOf = <K extends RecordKind>(r: RecordDto, kind: K): r is Extract<RecordDto, { type: K }> => r.type === kind;

@@ -1,9 +1,12 @@
-import type { CaseFile, Day, DisorderCode, Report, SignCode } from '@candid-leaf/core';
+import type { Report } from '@candid-leaf/core/assessment';
+import type { DisorderCode, RecordKind, SignCode } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import type { GardenDto } from './gardens.js';
 import type { PlaceDto } from './places.js';
 import type { PlantDto } from './plants.js';
-import type { RecordDto, RecordType } from './records.js';
-import type { TaskDto, TroubleDto } from './troubles.js';
+import type { RecordDto } from './records.js';
+import type { TaskDto } from './today.js';
+import type { TreatmentDto } from './treatments.js';
 import type { WeatherDto, WeatherState } from './weather.js';
 
 /** What the ribbon shows of one day. */
@@ -11,7 +14,7 @@ export interface RibbonDay {
   day: Day;
   weather: WeatherDto | null;
   /** kinds of record made that day, with how many */
-  done: Partial<Record<RecordType, number>>;
+  done: Partial<Record<RecordKind, number>>;
   /** tasks due that day */
   due: number;
 }
@@ -22,6 +25,7 @@ export interface PlantOnView {
   fractionAvailable: number | null;
   /** water left on the days of the ribbon, the coming ones as they would go with no watering */
   course: { day: Day; fractionAvailable: number }[];
+  /** the first watering of the week's plan, per plant */
   next: { date: Day; litres: number } | null;
   /** the leading clear finding, if any */
   finding: { disorder: DisorderCode; label: string; probability: number; harmless: boolean } | null;
@@ -46,13 +50,15 @@ export interface GardenView {
   weather: WeatherState;
 }
 
+/** One plant's page. Each fact stands in it once. */
 export interface PlantView {
   garden: GardenDto;
   place: PlaceDto;
   plant: PlantDto;
-  caseFile: CaseFile;
   report: Report;
-  forecast: WeatherDto[];
+  /** of the season, measured and foreseen, the oldest first */
+  weather: WeatherDto[];
+  /** of the season, of the plant and of its place since it stands there, the newest first */
   records: RecordDto[];
-  troubles: TroubleDto[];
+  treatments: TreatmentDto[];
 }

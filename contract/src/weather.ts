@@ -1,5 +1,5 @@
 import { IsNumber, IsOptional, Max, Min } from 'class-validator';
-import type { Day } from '@candid-leaf/core';
+import type { Day } from '@candid-leaf/core/units';
 
 /** The gardener's own rain gauge for a day; null takes the reading back. It overrules the station. */
 export class GaugeReading {

@@ -1,5 +1,5 @@
-import { checked, RefusedInput } from '@candid-leaf/core';
-import { GardenInput, PlaceInput, RECORD_CLASSES, RECORD_TYPES, SignUp } from '../src/index.js';
+import { checked, RECORD_KIND_CODES, RECORD_KINDS, RefusedInput } from '@candid-leaf/core/records';
+import { GardenInput, PlaceInput, SignUp } from '../src/index.js';
 
 const faults = (cls: new () => object, value: unknown): string[] => {
   try {
@@ -12,14 +12,14 @@ const faults = (cls: new () => object, value: unknown): string[] => {
 };
 
 test('every kind of record asks for a real day and refuses fields that it does not know', () => {
-  for (const type of RECORD_TYPES) {
-    const found = faults(RECORD_CLASSES[type], { date: '2026-02-30', mystery: 1 });
+  for (const type of RECORD_KIND_CODES) {
+    const found = faults(RECORD_KINDS[type].entry, { date: '2026-02-30', mystery: 1 });
     expect(found).toEqual(expect.arrayContaining(['date', 'mystery']));
   }
 });
 
 test('a watering is litres, or minutes instead', () => {
-  const cls = RECORD_CLASSES.watering;
+  const cls = RECORD_KINDS.watering.entry;
   expect(faults(cls, { date: '2026-07-01', litres: 2 })).toEqual([]);
   expect(faults(cls, { date: '2026-07-01', minutes: 20 })).toEqual([]);
   expect(faults(cls, { date: '2026-07-01' })).toEqual(['litres']);

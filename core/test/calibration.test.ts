@@ -1,10 +1,10 @@
 import { TOLD } from './cases/all.js';
-import { reportOn } from '../src/index.js';
+import { reportOn } from '@candid-leaf/core/assessment';
+import { SIGNS } from '@candid-leaf/core/records';
 import { seeded } from '../src/climate/random.js';
 import { candidates, causesOf, LEAKS } from '../src/diagnosis/engine/network.js';
 import { posterior } from '../src/diagnosis/engine/noisy-or.js';
-import { storyOf } from '../src/diagnosis/story.js';
-import { SIGNS } from '../src/index.js';
+import { contextOf } from '../src/diagnosis/context.js';
 import { caseOf } from './cases/told.js';
 
 interface Said {
@@ -25,7 +25,7 @@ function calibrationError(said: readonly Said[]): number {
 
 test('over 2,000 cases drawn from the network itself the stated probabilities are honest', () => {
   const random = seeded(20);
-  const settings = TOLD.filter((_, i) => i % 14 === 0).map((t) => candidates(storyOf(caseOf(t))));
+  const settings = TOLD.filter((_, i) => i % 14 === 0).map((t) => candidates(contextOf(caseOf(t))));
   const said: Said[] = [];
   for (let n = 0; n < 2000; n++) {
     const all = settings[n % settings.length]!;

@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseCase, RefusedInput, reportOn } from '../src/index.js';
+import { reportOn } from '@candid-leaf/core/assessment';
+import { caseFileOf, parseCase } from '@candid-leaf/core/casefile';
+import { RefusedInput } from '@candid-leaf/core/records';
 import { aCase, ASOF, seen } from './helpers.js';
 
 const refusal = (value: unknown): Record<string, string> => {
@@ -12,7 +14,7 @@ const refusal = (value: unknown): Record<string, string> => {
   }
   return {};
 };
-const file = () => JSON.parse(JSON.stringify(aCase({ observations: [seen('fruit-burst')] })));
+const file = () => JSON.parse(JSON.stringify(caseFileOf(aCase({ observations: [seen('fruit-burst')] }))));
 
 test('each fault is refused with its path and the reason', () => {
   const bad = file();

@@ -1,14 +1,7 @@
-import {
-  addDays,
-  CHECKS,
-  DISORDER_CODES,
-  DISORDERS,
-  DRIVER_CODES,
-  REMEDIES,
-  reportOn,
-  SIGNS,
-  type CaseFile,
-} from '../src/index.js';
+import { reportOn } from '@candid-leaf/core/assessment';
+import { CHECKS, DRIVER_CODES, REMEDIES, DISORDERS } from '@candid-leaf/core/diagnosis';
+import { DISORDER_CODES, type PlantCase, SIGNS } from '@candid-leaf/core/records';
+import { addDays } from '@candid-leaf/core/units';
 import { DRIVER_RULES } from '../src/diagnosis/drivers/index.js';
 import { aCase, ASOF, everyNDays, notSeen, seen } from './helpers.js';
 
@@ -51,7 +44,7 @@ describe('the tables', () => {
 });
 
 const pot = { kind: 'container', texture: 'potting-mix', volumeL: 14, potMaterial: 'terracotta' } as const;
-const lead = (c: CaseFile) => {
+const lead = (c: PlantCase) => {
   const r = reportOn(c);
   return {
     r,
@@ -229,7 +222,11 @@ test('remedies that the setting speaks against are withheld with the reason', ()
       observations: [seen('fruit-blossom-end-dark'), seen('soil-wet-deep')],
     }),
   );
-  expect(r.withheld).toContainEqual({ remedy: 'even-watering', because: expect.stringContaining('soil is wet') });
+  expect(r.withheld).toContainEqual({
+    remedy: 'even-watering',
+    forDisorder: 'blossom-end-rot',
+    because: expect.stringContaining('soil is wet'),
+  });
   expect(r.remedies.map((x) => x.remedy)).not.toContain('even-watering');
 });
 
@@ -252,7 +249,7 @@ test('no insects found lowers each insect by how well it hides', () => {
 });
 
 test('findings do not depend on the order of records', () => {
-  const file = (flip: boolean): CaseFile => {
+  const file = (flip: boolean): PlantCase => {
     const c = aCase({
       place: pot,
       records: {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { entropyBits, posterior, type Cause, type Findings } from '../src/diagnosis/engine/noisy-or.js';
+import { entropyBits, posterior, type Cause, type Observed } from '../src/diagnosis/engine/noisy-or.js';
 
 /** The plain sum over every set of at most three, straight from the definition. */
 function bruteForce(
   causes: readonly Cause[],
   leaks: readonly number[],
-  f: Findings,
+  f: Observed,
 ): { marginals: number[]; total: number } {
   let total = 0;
   const mass = causes.map(() => 0);
@@ -42,7 +42,7 @@ const network = fc.array(cause, { minLength: 1, maxLength: 8 });
 const leaks = Array.from({ length: SIGNS }, (_, i) => [0.001, 0.005, 0.02, 0.05, 0.02, 0.005][i]!);
 const findings = fc
   .array(fc.constantFrom('present', 'absent', 'unseen'), { minLength: SIGNS, maxLength: SIGNS })
-  .map((states): Findings => ({
+  .map((states): Observed => ({
     present: states.flatMap((s, i) => (s === 'present' ? [i] : [])),
     absent: states.flatMap((s, i) => (s === 'absent' ? [i] : [])),
   }));
@@ -67,7 +67,7 @@ test('a sign that only one disorder can cause never lowers it, and its absence n
       const withOwn = causes.map((c, k) =>
         k === i ? { ...c, chances: Float64Array.from(c.chances, (x, sign) => (sign === own ? chance : x)) } : c,
       );
-      const p = (g: Findings) => posterior(withOwn, [...leaks, 0.01], g).marginals[i]!;
+      const p = (g: Observed) => posterior(withOwn, [...leaks, 0.01], g).marginals[i]!;
       expect(p({ ...f, present: [...f.present, own] })).toBeGreaterThanOrEqual(p(f) - 1e-12);
       expect(p({ ...f, absent: [...f.absent, own] })).toBeLessThanOrEqual(p(f) + 1e-12);
     }),

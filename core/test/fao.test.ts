@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { addDays, evaporated, reportOn, totalEvaporableMm, waterBalance, type CaseFile } from '../src/index.js';
+import { reportOn } from '@candid-leaf/core/assessment';
+import type { PlantCase } from '@candid-leaf/core/records';
+import { addDays } from '@candid-leaf/core/units';
+import { evaporated, totalEvaporableMm, waterBalance } from '@candid-leaf/core/water';
 import { climateTerm, coverShare, mostKc } from '../src/water/evaporation.js';
 import { stressCoefficient } from '../src/water/root-zone.js';
 import { aCase } from './helpers.js';
@@ -78,7 +81,7 @@ const SEATTLE = rows.map((line) => {
 
 describe('four years of real weather', () => {
   const season = (year: number) => SEATTLE.filter((d) => d.date >= `${year}-04-20` && d.date <= `${year}-10-05`);
-  const run = (year: number, more: Partial<Omit<CaseFile, 'records'>> & { records?: object } = {}) => {
+  const run = (year: number, more: Partial<Omit<PlantCase, 'records'>> & { records?: object } = {}) => {
     const weather = season(year);
     const asOf = weather.at(-1)!.date;
     return waterBalance(
@@ -136,7 +139,7 @@ describe('four years of real weather', () => {
   });
   test('mulch saves water, and a 10 L pot must be watered more often than one of 40 L', () => {
     /** Waterings of a gardener who refills whenever RAW is passed. */
-    const visits = (place: CaseFile['place'], year: number): { times: number; litres: number } => {
+    const visits = (place: PlantCase['place'], year: number): { times: number; litres: number } => {
       const given: { date: string; litres: number }[] = [];
       const last = season(year).at(-1)!.date;
       for (let guard = 0; guard < 200; guard++) {

@@ -1,10 +1,12 @@
-import { addDays, parseCase, type CaseFile } from '../src/index.js';
+import { parseCase } from '@candid-leaf/core/casefile';
+import type { PlantCase } from '@candid-leaf/core/records';
+import { addDays } from '@candid-leaf/core/units';
 
 type Deep<T> = { [K in keyof T]?: T[K] extends (infer U)[] ? U[] : T[K] extends object ? Deep<T[K]> : T[K] };
 export const ASOF = '2026-07-18';
 
 /** A plain healthy tomato in loam with `days` days of fair weather; `change` overrides any part. */
-export function aCase(change: Deep<CaseFile> = {}, days = 40): CaseFile {
+export function aCase(change: Deep<PlantCase> = {}, days = 40): PlantCase {
   const weather = Array.from({ length: days }, (_, i) => ({
     date: addDays(ASOF, i + 1 - days),
     tMinC: 15,

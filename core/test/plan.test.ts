@@ -1,32 +1,9 @@
 import fc from 'fast-check';
-import {
-  actInWords,
-  addDays,
-  climateOfPlace,
-  daysSinceWatering,
-  flowFromBucket,
-  generateWeather,
-  hardSpells,
-  METRIC,
-  placeWith,
-  planWeek,
-  probeFault,
-  runSeason,
-  SCHOOL_CODES,
-  seasonWeather,
-  seeded,
-  soakSteps,
-  spellPlan,
-  startOf,
-  verdict,
-  waterBalance,
-  weekday,
-  type BenchSubject,
-  type CaseFile,
-  type PlanRules,
-  type SetUp,
-  type WeatherDay,
-} from '../src/index.js';
+import { climateOfPlace, generateWeather, seeded, type WeatherDay } from '@candid-leaf/core/climate';
+import type { PlantCase } from '@candid-leaf/core/records';
+import { actInWords, hardSpells, spellPlan } from '@candid-leaf/core/season';
+import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { type BenchPlant, flowFromBucket, placeWith, type PlanRules, planWeek, probeFault, runSeason, SCHOOL_CODES, seasonWeather, type SetUp, soakSteps, startOf, verdict, waterBalance, weekday, given, NEVER_WATERED } from '@candid-leaf/core/water';
 import { aCase, ASOF, everyNDays } from './helpers.js';
 
 const week = (rainMm: (i: number) => number = () => 0, tMaxC = 28): WeatherDay[] =>
@@ -34,14 +11,14 @@ const week = (rainMm: (i: number) => number = () => 0, tMaxC = 28): WeatherDay[]
 const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
 const pot = { kind: 'container', texture: 'potting-mix', volumeL: 14 } as const;
 const rules = (more: Partial<PlanRules> = {}): PlanRules => ({ school: 'by-need', how: 'drip', flowLPerH: 4, ...more });
-const planOf = (place: CaseFile['place'], more: Partial<PlanRules> = {}, weather = week(), fraction = 0.6) =>
-  planWeek(aCase({ place }), startOf({ fraction, sd: 0.1 }), weather, 2, rules(more));
+const planOf = (place: PlantCase['place'], more: Partial<PlanRules> = {}, weather = week(), fraction = 0.6) =>
+  planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 2 }, weather, rules(more));
 
 describe('the week’s plan', () => {
   test('by need keeps the plant out of want, in any weather, bed or pot', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom<CaseFile['place'][]>(bed, pot, { ...pot, volumeL: 40 }, { ...bed, texture: 'clay' }),
+        fc.constantFrom<PlantCase['place'][]>(bed, pot, { ...pot, volumeL: 40 }, { ...bed, texture: 'clay' }),
         fc.array(fc.integer({ min: 0, max: 12 }), { minLength: 7, maxLength: 7 }),
         fc.integer({ min: 18, max: 38 }),
         fc.double({ min: 0.55, max: 1, noNaN: true }),
@@ -87,7 +64,7 @@ describe('the week’s plan', () => {
     expect(weekday('2026-11-23')).toBe(1); // a Monday
   });
   test('each school does what it says', () => {
-    const visits = (school: PlanRules['school'], place: CaseFile['place'] = bed) =>
+    const visits = (school: PlanRules['school'], place: PlantCase['place'] = bed) =>
       planOf(
         place,
         { school },
@@ -104,29 +81,30 @@ describe('the week’s plan', () => {
     const first = (drierFinish: boolean, stage: 'fruiting' | 'ripening') =>
       planWeek(
         aCase({ place: bed, plant: { stage } }),
-        startOf({ fraction: 0.8, sd: 0.1 }),
+        { state: startOf({ fraction: 0.8, sd: 0.1 }), since: 2 },
         week(),
-        2,
         rules({ drierFinish }),
       ).days.findIndex((d) => d.litres > 0);
     expect(first(true, 'ripening')).toBeGreaterThan(first(false, 'ripening'));
     expect(first(true, 'fruiting')).toBe(first(false, 'fruiting'));
   });
   test('the last watering is found in the records', () => {
-    expect(daysSinceWatering(aCase({ records: { watering: everyNDays(3, 5) } }).records, addDays(ASOF, 1))).toBe(1);
-    expect(daysSinceWatering(aCase().records, ASOF)).toBe(99);
+    const { watering } = aCase({ records: { watering: everyNDays(3, 5) } }).records;
+    expect(given(watering, addDays(ASOF, 1))).toEqual({ since: 1, recentL: [0, 5, 0, 0, 5, 0, 0, 5].slice(-6), givenL: 0 });
+    expect(given(watering, ASOF)).toMatchObject({ since: 3, givenL: 5 });
+    expect(given([], ASOF).since).toBe(NEVER_WATERED);
   });
 });
 
 describe('how it is given', () => {
   test('a slow soil takes it in goes, a fast one at once; all goes together are the amount', () => {
-    const clay = soakSteps(10, 60, 0.12, 'clay');
-    const sand = soakSteps(10, 10, 0.3, 'sand');
+    const clay = soakSteps(10, 60, 0.12, { texture: 'clay' });
+    const sand = soakSteps(10, 10, 0.3, { texture: 'sand' });
     expect(clay.times).toBeGreaterThan(1);
     expect(clay.waitMinutes).toBeGreaterThan(0);
     expect(sand).toMatchObject({ times: 1, waitMinutes: 0, minutes: 60 });
     expect(clay.times * clay.minutes!).toBeCloseTo(10, 6); // 10 L at 60 L/h
-    expect(soakSteps(8, null, 0.12, 'loam')).toMatchObject({ minutes: null });
+    expect(soakSteps(8, null, 0.12, { texture: 'loam' })).toMatchObject({ minutes: null });
   });
   test('a bucket test gives the flow', () => {
     expect(flowFromBucket(10, 36)).toBeCloseTo(1000, 6);
@@ -171,15 +149,15 @@ describe('the bench', () => {
     garden,
     generateWeather(climateOfPlace(45.6, 180, []), garden, '2026-05-01', 150, seeded(4)),
   );
-  const subject: BenchSubject = {
+  const subject: BenchPlant = {
     garden,
     place: { ...pot, mulch: [], shade: [] } as never,
     plant: { crop: 'tomato', heightM: 1.2 } as never,
   };
-  const run = (s: Partial<SetUp>) => runSeason(subject, { name: 'x', habit: 'by-need', ...s }, weather, seeded(1));
+  const run = (s: Partial<SetUp>) => runSeason(subject, { name: 'x', strategy: 'by-need', ...s }, weather, seeded(1));
   test('one big weekly soak swings and runs through; small frequent waterings do not', () => {
-    const soak = run({ habit: 'timer', everyDays: 7, litres: 12 });
-    const often = run({ habit: 'half-often' });
+    const soak = run({ strategy: 'timer', everyDays: 7, litres: 12 });
+    const often = run({ strategy: 'half-often' });
     expect(soak.daysShort).toBeGreaterThan(often.daysShort);
     expect(soak.evenness).toBeLessThan(often.evenness);
     expect(soak.blackEnds).toBeGreaterThan(often.blackEnds);
@@ -187,8 +165,8 @@ describe('the bench', () => {
     expect(soak.nitrogenWashedG).toBeGreaterThan(often.nitrogenWashedG);
     expect(soak.visits).toBeLessThan(often.visits);
     const said = verdict([
-      { setUp: { name: 'soak', habit: 'timer' }, seasons: [soak] },
-      { setUp: { name: 'often', habit: 'half-often' }, seasons: [often] },
+      { setUp: { name: 'soak', strategy: 'timer' }, seasons: [soak] },
+      { setUp: { name: 'often', strategy: 'half-often' }, seasons: [often] },
     ])!;
     expect([said.best, said.why]).toEqual([1, expect.stringContaining('days short')]);
   });
@@ -196,11 +174,11 @@ describe('the bench', () => {
     expect(run({ volumeL: 40 }).visits).toBeLessThan(run({}).visits);
     expect(run({ shadePct: 50 }).litres).toBeLessThan(run({}).litres);
     const before = JSON.stringify(subject);
-    placeWith(subject.place, { name: 'x', habit: 'daily', mulchMm: 60, volumeL: 99 }, '2026-05-01');
+    placeWith(subject.place, { name: 'x', strategy: 'daily', mulchMm: 60, volumeL: 99 }, '2026-05-01');
     expect(JSON.stringify(subject)).toBe(before);
   });
   test('the same seed gives the same season', () => {
-    expect(run({ habit: 'remembered' })).toEqual(run({ habit: 'remembered' }));
+    expect(run({ strategy: 'remembered' })).toEqual(run({ strategy: 'remembered' }));
   });
   test('simulated months keep to the climate they were given: warmth within 0.5 °C, wet days within 3 %', () => {
     const table = climateOfPlace(45.6, 180, []);
@@ -223,8 +201,7 @@ describe('heat and frost', () => {
     plants: 4,
     areaM2: 2,
     stages: ['ripening' as const],
-    usedPerDayL: 8,
-    spellPerDayL: 11,
+    water: { usedPerDayL: 8, spellPerDayL: 11, plannedOn: () => 7 },
     latitude: 45,
   };
   test('a wave is two days or more at 32 °C; one hot day is none', () => {
@@ -240,8 +217,8 @@ describe('heat and frost', () => {
     expect(acts.map((a) => a.what.act)).toEqual(['harvest', 'water-more', 'shade', 'mulch', 'heat-not']);
     expect(acts.find((a) => a.what.act === 'water-more')!.what).toEqual({
       act: 'water-more',
-      litres: 11,
-      habitLitres: 12,
+      litres: 21, // what the plan gives on its three days
+      habitLitres: 36, // half as long again
       sharePct: 38,
     });
     expect(acts.find((a) => a.what.act === 'shade')).toEqual({
@@ -251,7 +228,7 @@ describe('heat and frost', () => {
     expect(acts.every((a) => a.on >= ASOF && a.on <= wave!.from)).toBe(true);
     const south = spellPlan(wave!, ASOF, { ...here, latitude: -34 });
     expect(south.find((a) => a.what.act === 'shade')!.what).toMatchObject({ side: 'north' });
-    for (const a of acts) expect(actInWords(a, METRIC).text.length).toBeGreaterThan(20);
+    for (const a of acts) expect(actInWords(a.what, METRIC_FORMAT).text.length).toBeGreaterThan(20);
   });
   test('pots are moved, not tented; frost brings them in; an empty place asks for nothing', () => {
     const pots = { ...here, facts: aCase({ place: pot }).place };

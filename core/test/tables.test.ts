@@ -1,5 +1,7 @@
 import { TOLD } from './cases/all.js';
-import { CHECKS, DISORDERS, DRIVER_CODES, reportOn, signRow, type DriverCode, type SignCode } from '../src/index.js';
+import { reportOn } from '@candid-leaf/core/assessment';
+import { CHECKS, DRIVER_CODES, type DriverCode, DISORDERS } from '@candid-leaf/core/diagnosis';
+import { type SignCode, signRow } from '@candid-leaf/core/records';
 import { caseOf } from './cases/told.js';
 
 /** The tables at work: everything in them can be reached from a case. */

@@ -1,45 +1,45 @@
+import { doseInWords } from '@candid-leaf/core/diagnosis';
+import { ledger } from '@candid-leaf/core/nutrition';
+import { observationsOf } from '@candid-leaf/core/records';
 import {
   addDays,
   daysBetween,
-  daysInWords,
-  doseInWords,
-  fromTemperature,
+  formatterFor,
   isDay,
-  litresFromMinutes,
-  METRIC,
-  minutesForLitres,
-  observationsOf,
-  showLitres,
-  showRain,
-  showTemperature,
-  toTemperature,
-  ledger,
+  measureOf,
+  METRIC_FORMAT,
   type Units,
-} from '../src/index.js';
+} from '@candid-leaf/core/units';
+import { litresFromMinutes, minutesForLitres } from '@candid-leaf/core/water';
 
 const US: Units = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
+const us = formatterFor(US);
 const plain = (s: string) => s.replaceAll('\u00a0', ' ');
 
 test('units: 20 °C is 68 °F, a US gallon is 3.785 L, an imperial one 4.546 L, an inch is 25.4 mm (NIST SP 811)', () => {
-  expect(plain(showTemperature(20, US))).toBe('68 °F');
-  expect(fromTemperature(toTemperature(-12.5, 'F'), 'F')).toBeCloseTo(-12.5);
-  expect(plain(showLitres(3.785411784, US))).toBe('1 US gal');
-  expect(plain(showLitres(4.54609, { ...US, volume: 'gal-imp' }))).toBe('1 imp gal');
-  expect(plain(showRain(25.4, US))).toBe('1 in');
-  expect(plain(showRain(25.4, METRIC))).toBe('25 mm');
+  expect(plain(us.temperature(20))).toBe('68 °F');
+  const fahrenheit = measureOf('celsius', US);
+  expect(fahrenheit.toMetric(fahrenheit.fromMetric(-12.5))).toBeCloseTo(-12.5);
+  expect(plain(us.litres(3.785411784))).toBe('1 US gal');
+  expect(plain(formatterFor({ ...US, volume: 'gal-imp' }).litres(4.54609))).toBe('1 imp gal');
+  expect(plain(us.rain(25.4))).toBe('1 in');
+  expect(plain(METRIC_FORMAT.rain(25.4))).toBe('25 mm');
 });
 
 test('a dose reads in the gardener’s own units', () => {
-  expect(plain(doseInWords({ litres: 2.2, everyDays: 2 }, METRIC))).toBe('2.2 L every 2 days');
-  expect(plain(doseInWords({ depthMm: 60, litres: 3, areaM2: 0.0929 }, US))).toBe('2.4 in deep: 0.79 US gal for 1 ft²');
-  expect(doseInWords(null, METRIC)).toBe('');
+  expect(plain(doseInWords({ litres: 2.2, everyDays: 2 }, METRIC_FORMAT))).toBe('2.2 L every 2 days');
+  expect(plain(doseInWords({ depthMm: 60, litres: 3, areaM2: 0.0929 }, us))).toBe('2.4 in deep: 0.79 US gal for 1 ft²');
+  expect(doseInWords(null, METRIC_FORMAT)).toBe('');
 });
 
 test('days: real ones only, over month and leap day, and told together', () => {
   expect([isDay('2026-02-29'), isDay('2028-02-29'), isDay('2026-7-1'), isDay(3)]).toEqual([false, true, false, false]);
   expect(addDays('2028-02-28', 2)).toBe('2028-03-01');
   expect(daysBetween('2026-03-28', '2026-03-30')).toBe(2); // over the change of the clocks
-  expect(daysInWords(['2026-07-09', '2026-07-03', '2026-07-09'])).toBe('3 and 9 July');
+  const days = ['2026-07-09', '2026-07-03', '2026-08-01', '2026-07-09'];
+  expect(METRIC_FORMAT.days(days)).toBe('3, 9 July and 1 August');
+  expect(formatterFor(US, 'MMMM d').days(days)).toBe('July 3, 9 and August 1');
+  expect(formatterFor(US, 'yyyy-MM-dd').days(days.slice(0, 2))).toBe('2026-07-03 and 2026-07-09');
 });
 
 test('minutes and litres turn into each other; feed labels turn into elements', () => {

@@ -1,15 +1,8 @@
 import fc from 'fast-check';
-import {
-  addDays,
-  availableShare,
-  evenness,
-  reportOn,
-  SOILS,
-  waterBalance,
-  WATER_CROPS,
-  type BalanceDay,
-  type CaseFile,
-} from '../src/index.js';
+import { reportOn } from '@candid-leaf/core/assessment';
+import type { PlantCase } from '@candid-leaf/core/records';
+import { addDays } from '@candid-leaf/core/units';
+import { availableShare, type BalanceDay, evenness, SOILS, WATER_CROPS, waterBalance } from '@candid-leaf/core/water';
 import { basalCoefficient } from '../src/water/crops.js';
 import { stressCoefficient } from '../src/water/root-zone.js';
 import { corrected } from '../src/water/corrections.js';
@@ -53,7 +46,7 @@ const weather = fc.array(
   }),
   { minLength: 15, maxLength: 60 },
 );
-const places = fc.constantFrom<CaseFile['place'][]>(
+const places = fc.constantFrom<PlantCase['place'][]>(
   { kind: 'ground', texture: 'loam', areaM2: 0.25 },
   { kind: 'raised-bed', texture: 'clay', areaM2: 0.2, drainageMmPerH: 10 },
   { kind: 'container', texture: 'potting-mix', volumeL: 6, potMaterial: 'terracotta' },
@@ -106,7 +99,7 @@ test('more rain never means drier, and more shade or mulch never thirstier', () 
       fc.integer({ min: 0, max: 14 }),
       fc.integer({ min: 1, max: 40 }),
       (days, place, at, more) => {
-        const run = (p: CaseFile['place'], extra: number) =>
+        const run = (p: PlantCase['place'], extra: number) =>
           waterBalance(aCase({ place: p, records: { weather: dated(days, (i) => (i === at ? extra : 0)) } })).days;
         const plain = run(place, 0);
         run(place, more).forEach((d, i) =>
@@ -168,7 +161,7 @@ test('a finger corrects the model by how sure each is', () => {
   const after = corrected({ fraction: 0.8, sd: 0.3 }, { fraction: 0.25, sd: 0.15 });
   expect(after.fraction).toBeCloseTo(0.36, 2); // gain 0.09 / (0.09 + 0.0225) = 0.8
   expect(after.sd).toBeLessThan(0.15);
-  const dry = (soilChecks: CaseFile['records']['soilChecks']) =>
+  const dry = (soilChecks: PlantCase['records']['soilChecks']) =>
     reportOn(aCase({ records: { soilChecks, watering: everyNDays(3, 6) } })).water.daily.at(-1)!.fractionAvailable;
   expect(dry([{ date: ASOF, feel: 'dry' }])).toBeLessThan(dry([]));
 });

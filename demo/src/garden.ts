@@ -1,5 +1,5 @@
 import type { GardenInput, PlaceInput, PlantInput } from '@candid-leaf/contract';
-import { METRIC } from '@candid-leaf/core';
+import { METRIC } from '@candid-leaf/core/units';
 import { DEMO_DAY } from './account.js';
 import { idOf } from './ids.js';
 

@@ -1,17 +1,19 @@
-import type { Inspection, RecordInput, RecordType } from '@candid-leaf/contract';
-import { addDays, daysBetween, type Day } from '@candid-leaf/core';
+import type { RecordInput } from '@candid-leaf/contract';
+import type { Feeding, Inspection, RecordData, RecordKind, WaterMethod } from '@candid-leaf/core/records';
+import { addDays, type Day, daysBetween } from '@candid-leaf/core/units';
 import { DEMO_DAY } from './account.js';
 import { PLANTS } from './garden.js';
 import { idOf } from './ids.js';
 
 /** A season of records from April to mid July, with the habits that lead to what the demo finds. */
 
-const record = (
-  type: RecordType,
-  of: { plant?: string; place?: string },
-  data: { date: Day } & Record<string, unknown>,
-  n = 0,
-): RecordInput => ({
+/** Whom a record is of, by name. */
+interface Of {
+  plant?: string;
+  place?: string;
+}
+
+const record = <K extends RecordKind>(type: K, of: Of, data: RecordData<K>, n = 0): RecordInput => ({
   id: idOf(`${type} ${of.plant ?? of.place} ${data.date} ${n}`),
   type,
   plantId: of.plant ? idOf(of.plant) : null,
@@ -23,7 +25,7 @@ const record = (
 const every = (n: number, from: Day, to: Day): Day[] =>
   Array.from({ length: Math.floor(daysBetween(from, to) / n) + 1 }, (_, i) => addDays(from, i * n));
 
-const water = (of: { plant?: string; place?: string }, days: Day[], litres: number, how: string): RecordInput[] =>
+const water = (of: Of, days: Day[], litres: number, how: WaterMethod): RecordInput[] =>
   days.map((date) => record('watering', of, { date, litres, how }));
 
 const WATERING: RecordInput[] = [
@@ -47,12 +49,12 @@ const WATERING: RecordInput[] = [
 ];
 
 const feed = (
-  of: { plant?: string; place?: string },
+  of: Of,
   date: Day,
   product: string,
   npk: [number, number, number],
   grams: number,
-  form: string,
+  form: NonNullable<Feeding['form']>,
 ): RecordInput => record('feeding', of, { date, product, n: npk[0], p2o5: npk[1], k2o: npk[2], grams, form });
 
 const FEEDING: RecordInput[] = [

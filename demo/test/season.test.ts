@@ -1,5 +1,5 @@
-import { checked } from '@candid-leaf/core';
-import { PlaceInput, PlantInput, RECORD_CLASSES, RecordInput, type RecordData } from '@candid-leaf/contract';
+import { PlaceInput, PlantInput, RecordInput } from '@candid-leaf/contract';
+import { checked, RECORD_KINDS } from '@candid-leaf/core/records';
 import { DEMO_DAY } from '../src/account.js';
 import { GARDEN, PLACES, PLANTS } from '../src/garden.js';
 import { RECORDS } from '../src/season.js';
@@ -17,7 +17,7 @@ test('everything in it would pass the door that anybody’s data passes', () => 
   for (const p of PLANTS) checked(PlantInput, p);
   for (const r of RECORDS) {
     checked(RecordInput, r);
-    checked(RECORD_CLASSES[r.type] as new () => RecordData, r.data);
+    checked(RECORD_KINDS[r.type].cls as new () => object, r.data);
   }
 });
 

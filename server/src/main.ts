@@ -4,7 +4,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { pinoHttp } from 'pino-http';
 import { AppModule } from './app.module.js';
 import { configFrom } from './config.js';
-import { dress } from './http.js';
+import { installMiddleware } from './shared/middleware.js';
 
 const config = configFrom(process.env);
 const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
@@ -14,7 +14,7 @@ const app = await NestFactory.create<NestExpressApplication>(AppModule.with(conf
 app.use(
   pinoHttp({ level: process.env.LOG_LEVEL ?? 'warn', redact: ['req.headers.cookie', 'res.headers["set-cookie"]'] }),
 );
-const { close } = dress(app, config);
+const { close } = installMiddleware(app, config);
 await app.listen(config.port, '127.0.0.1');
 process.stdout.write(`listening on ${config.port}\n`);
 

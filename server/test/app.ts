@@ -5,9 +5,9 @@ import { createConnection } from 'mysql2/promise';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { AppModule } from '../src/app.module.js';
-import { dress } from '../src/http.js';
+import { installMiddleware } from '../src/shared/middleware.js';
 import { WeatherStation, type StationDay, type StationForecastDay } from '../src/weather/station.js';
-import { addDays, daysBetween } from '@candid-leaf/core';
+import { addDays, daysBetween } from '@candid-leaf/core/units';
 
 /** A station under the test's thumb: fair weather, or down. */
 export class TestStation extends WeatherStation {
@@ -59,7 +59,7 @@ export async function startApp(more: { timerUrl?: string } = {}) {
     .useValue(station)
     .compile();
   const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: false });
-  const { close } = dress(app, config);
+  const { close } = installMiddleware(app, config);
   await app.init();
   return {
     station,

@@ -1,5 +1,6 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
-import { addDays, parseCase } from '@candid-leaf/core';
+import { parseCase } from '@candid-leaf/core/casefile';
+import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { gardener, potted, startApp, type App } from './app.js';
 
@@ -235,7 +236,7 @@ describe('weather', () => {
       .send({ rainMm: -3 })
       .expect(400);
     await g.agent.post(g.url('/weather/pull')).expect(200); // a pull leaves the gauge alone
-    expect((await view()).caseFile.records.weather.at(-2)!.rainMm).toBe(60);
+    expect((await view()).weather.find((w) => w.day === addDays(TODAY, -1))).toMatchObject({ rainMm: 60, gaugeMm: 60 });
     app.station.down = true;
     expect((await g.agent.post(g.url('/weather/pull')).expect(200)).body).toMatchObject({
       newest: TODAY,
@@ -289,49 +290,53 @@ test('the story behind the page: signs, finding, taking it on, ticking, two week
   const page = async () => (await g.agent.get(g.url(`/plants/${plant}/view`)).expect(200)).body as PlantView;
   const garden = async () => (await g.agent.get(g.url('/view')).expect(200)).body as GardenView;
 
-  const { report, caseFile } = await page();
+  const { report } = await page();
   expect(report.diagnosis[0]).toMatchObject({ disorder: 'blossom-end-rot' });
   expect(report.diagnosis[0]!.drivers.map((d) => d.driver)).toContain('uneven-watering');
   // what the page exports is a case file that can be read again, and gives the same finding
   expect(
     parseCase(JSON.parse(JSON.stringify((await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200)).body))),
-  ).toMatchObject({ asOf: caseFile.asOf });
+  ).toMatchObject({ asOf: TODAY });
 
   await g.agent
-    .post(g.url(`/plants/${plant}/troubles`))
+    .post(g.url(`/plants/${plant}/treatments`))
     .send({ id: uuid(), disorder: 'late-blight' })
     .expect(400);
   const accept = { id: uuid(), disorder: 'blossom-end-rot' };
   const taken = (
     await g.agent
-      .post(g.url(`/plants/${plant}/troubles`))
+      .post(g.url(`/plants/${plant}/treatments`))
       .send(accept)
       .expect(200)
   ).body;
   const again = (
     await g.agent
-      .post(g.url(`/plants/${plant}/troubles`))
+      .post(g.url(`/plants/${plant}/treatments`))
       .send({ ...accept, id: uuid() })
       .expect(200)
   ).body;
   expect(again.id).toBe(taken.id);
 
-  const water = (await garden()).today.find((t) => t.remedy === 'even-watering')!;
+  // what waters is the plan's to order: one task, with the plan's litres
+  expect((await garden()).today.filter((t) => t.remedy === 'even-watering')).toEqual([]);
+  const water = (await garden()).today.find((t) => t.source === 'water')!;
   expect(water.dose!.litres).toBeGreaterThan(0.5);
+  expect(report.water.nextWatering).toMatchObject({ date: TODAY, litres: water.dose!.litres });
+  expect(report.remedies.find((r) => r.remedy === 'even-watering')!.when).toBe(TODAY);
   const tick = { recordId: uuid() };
   for (let i = 0; i < 2; i++)
     await g.agent
       .post(g.url(`/tasks/${water.key}/done`))
       .send(tick)
       .expect(200);
-  expect((await garden()).today.some((t) => t.remedy === 'even-watering')).toBe(false);
+  expect((await garden()).today.some((t) => t.source === 'water')).toBe(false);
   const todays = (await page()).records.filter((r) => r.type === 'watering' && r.day === TODAY);
   expect(todays).toMatchObject([{ id: tick.recordId, data: { litres: water.dose!.litres } }]);
   await g.agent
     .post(g.url(`/tasks/${water.key}/undo`))
     .send(tick)
     .expect(204);
-  expect((await garden()).today.some((t) => t.remedy === 'even-watering')).toBe(true);
+  expect((await garden()).today.some((t) => t.source === 'water')).toBe(true);
   expect((await page()).records.some((r) => r.id === tick.recordId)).toBe(false);
   const pick = (await garden()).today.find((t) => t.remedy === 'pick-off-affected-fruit')!;
   await g.agent.post(g.url(`/tasks/${pick.key}/not-today`)).expect(204);
@@ -342,20 +347,20 @@ test('the story behind the page: signs, finding, taking it on, ticking, two week
     .put('/api/gardens')
     .send({ ...settings, pinnedDate: addDays(TODAY, 14) })
     .expect(200);
-  expect((await garden()).today.filter((t) => t.kind === 'look-again')).toHaveLength(1);
+  expect((await garden()).today.filter((t) => t.source === 'look-again')).toHaveLength(1);
   const closed = (
     await g.agent
-      .post(g.url(`/troubles/${taken.id}/outcome`))
+      .post(g.url(`/treatments/${taken.id}/outcome`))
       .send({ outcome: 'worked' })
       .expect(200)
   ).body;
   expect(closed).toMatchObject({ outcome: 'worked', closedOn: addDays(TODAY, 14) });
   await g.agent
-    .post(g.url(`/troubles/${taken.id}/outcome`))
+    .post(g.url(`/treatments/${taken.id}/outcome`))
     .send({ outcome: 'worse' })
     .expect(200); // said once: it stands
-  expect((await page()).troubles).toMatchObject([{ outcome: 'worked' }]);
-  expect((await garden()).today.filter((t) => t.kind !== 'water')).toEqual([]);
+  expect((await page()).treatments).toMatchObject([{ outcome: 'worked' }]);
+  expect((await garden()).today.filter((t) => t.source !== 'water')).toEqual([]);
   expect((await page()).report.diagnosis).toEqual([]);
 });
 

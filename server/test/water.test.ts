@@ -1,5 +1,5 @@
-import type { BenchDto, GardenView, PlacePlan, PlantView } from '@candid-leaf/contract';
-import { addDays } from '@candid-leaf/core';
+import type { BenchDto, GardenView, PlacePlanDto, PlantView } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core/units';
 import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 import { v7 as uuid } from 'uuid';
 import { gardener, potted, startApp, type App } from './app.js';
@@ -50,9 +50,9 @@ async function dripBed() {
       })
       .expect(200);
   await g.agent.post(g.url('/weather/pull')).expect(200);
-  const plan = async () => (await g.agent.get(g.url(`/places/${place}/plan`)).expect(200)).body as PlacePlan;
+  const plan = async () => (await g.agent.get(g.url(`/places/${place}/plan`)).expect(200)).body as PlacePlanDto;
   const timerAct = async (act: 'send' | 'read') =>
-    (await g.agent.post(g.url(`/places/${place}/timer/${act}`)).expect(200)).body as PlacePlan;
+    (await g.agent.post(g.url(`/places/${place}/timer/${act}`)).expect(200)).body as PlacePlanDto;
   return { ...g, place, put, plan, timerAct };
 }
 const fault = (query: string) => fetch(`${timer.url}/fault?${query}`, { method: 'POST' });
@@ -60,14 +60,14 @@ const fault = (query: string) => fetch(`${timer.url}/fault?${query}`, { method: 
 test('a week is planned in days, litres and minutes; rules are kept; faults are named', async () => {
   const bed = await dripBed();
   const p = await bed.plan();
-  expect(p.plan!.days).toHaveLength(7);
-  expect(p.plan!.days[0]!.date).toBe(TODAY);
-  const run = p.plan!.days.find((d) => d.litres > 0)!;
+  expect(p.pours[0]!.plan!.days).toHaveLength(7);
+  expect(p.pours[0]!.plan!.days[0]!.date).toBe(TODAY);
+  const run = p.pours[0]!.plan!.days.find((d) => d.litres > 0)!;
   // two plants share 16 L/h: 8 each
   expect(run.steps!.minutes! * run.steps!.times).toBeCloseTo((run.litres / 8) * 60, 4);
   expect(p.schools).not.toContain('half-often');
   expect((await bed.put({ watering: { school: 'by-need', allowedDays: [3], timerZone: 2 } })).status).toBe(200);
-  for (const d of (await bed.plan()).plan!.days) if (d.litres > 0) expect(new Date(d.date).getUTCDay()).toBe(3);
+  for (const d of (await bed.plan()).pours[0]!.plan!.days) if (d.litres > 0) expect(new Date(d.date).getUTCDay()).toBe(3);
   for (const [watering, path] of [
     [{ school: 'moonlight' }, 'watering.school'],
     [{ allowedDays: [7] }, 'watering.allowedDays'],
@@ -86,7 +86,7 @@ test('a week is planned in days, litres and minutes; rules are kept; faults are 
     expect([refused.status, JSON.stringify(refused.body)]).toEqual([400, expect.stringMatching(reason)]);
   }
   // a finger corrects it
-  const before = (await bed.plan()).fractionAvailable!;
+  const before = (await bed.plan()).pours[0]!.fractionAvailable!;
   await bed.agent
     .put(bed.url('/records'))
     .send({
@@ -96,14 +96,14 @@ test('a week is planned in days, litres and minutes; rules are kept; faults are 
       data: { date: TODAY, feel: 'wet', depthCm: 5, by: 'finger' },
     })
     .expect(200);
-  expect((await bed.plan()).fractionAvailable!).toBeGreaterThan(before);
+  expect((await bed.plan()).pours[0]!.fractionAvailable!).toBeGreaterThan(before);
 });
 
 test('the plan goes to the timer and comes back as records, once; a clogged filter and a dead timer are noticed', async () => {
   const bed = await dripBed();
   const sent = await bed.timerAct('send');
   expect(sent.timer!.sentAt).not.toBeNull();
-  const planned = sent.plan!.days.filter((d) => d.litres > 0);
+  const planned = sent.pours[0]!.plan!.days.filter((d) => d.litres > 0);
   expect(sent.timer!.runs.map((r) => r.day)).toEqual(planned.map((d) => d.date));
   expect(sent.timer!.runs[0]!.litres).toBeCloseTo(planned[0]!.litres * 2, 1);
   // the days go by; by then the first run has been made, with half the filter clogged
@@ -154,8 +154,8 @@ test('nobody else’s plan, timer or bench can be reached', async () => {
     weather: 'simulated',
     years: 20,
     setUps: [
-      { name: 'a', habit: 'deep' },
-      { name: 'b', habit: 'daily' },
+      { name: 'a', strategy: 'deep' },
+      { name: 'b', strategy: 'daily' },
     ],
   };
   await mine.agent.put(mine.url('/benches')).send(bench).expect(404);
@@ -171,8 +171,8 @@ test('set-ups are kept once, changed with their version, refused with a reason, 
     weather: 'simulated',
     years: 50,
     setUps: [
-      { name: 'Soak', habit: 'timer', everyDays: 7 },
-      { name: 'Sip', habit: 'half-often' },
+      { name: 'Soak', strategy: 'timer', everyDays: 7 },
+      { name: 'Sip', strategy: 'half-often' },
     ],
   };
   await g.agent.put(g.url('/benches')).send(bench).expect(200);
@@ -192,7 +192,7 @@ test('set-ups are kept once, changed with their version, refused with a reason, 
     .send({ ...bench, id: uuid(), setUps: bench.setUps.slice(1) })
     .expect(400);
   expect(JSON.stringify(one.body)).toContain('at least two are needed');
-  const tiny = { ...bench, id: uuid(), setUps: [{ name: 'a', habit: 'daily', volumeL: 0.2 }, bench.setUps[0]] };
+  const tiny = { ...bench, id: uuid(), setUps: [{ name: 'a', strategy: 'daily', volumeL: 0.2 }, bench.setUps[0]] };
   expect(JSON.stringify((await g.agent.put(g.url('/benches')).send(tiny).expect(400)).body)).toContain(
     'is it really litres?',
   );
@@ -205,7 +205,7 @@ test('a heat wave ahead stands in Today with dates and amounts, changes with the
   const g = await gardener(app);
   await potted(g);
   const view = async () => (await g.agent.get(g.url('/view')).expect(200)).body as GardenView;
-  const heat = async () => (await view()).today.filter((t) => t.kind === 'protect');
+  const heat = async () => (await view()).today.filter((t) => t.source === 'protect');
   await g.agent.post(g.url('/weather/pull')).expect(200);
   expect(await heat()).toEqual([]);
   app.station.ahead = { tMaxC: 36 };
@@ -214,7 +214,7 @@ test('a heat wave ahead stands in Today with dates and amounts, changes with the
     const [task] = await heat();
     expect(task).toMatchObject({ title: 'Before the heat: Pots', dueOn: TODAY });
     expect(task!.acts!.map((a) => a.text).join(' ')).toMatch(/Lift the pots.*into shade.*No feeding/s);
-    expect(task!.acts!.some((a) => /% more than lately, by the balance/.test(a.text))).toBe(true);
+    expect(task!.acts!.some((a) => /by the balance the plants use \d+ % more than lately/.test(a.text))).toBe(true);
     await g.agent.post(g.url(`/tasks/${encodeURIComponent(task!.key)}/not-today`)).expect(204);
     expect(await heat()).toEqual([]);
     await g.agent

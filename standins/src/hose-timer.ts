@@ -1,5 +1,5 @@
 import { createServer } from 'node:http';
-import { isDay } from '@candid-leaf/core';
+import { isDay } from '@candid-leaf/core/units';
 
 /**
  * A hose timer in small: a box on a tap that runs programs and keeps a log.

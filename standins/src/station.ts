@@ -1,14 +1,6 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
-import {
-  addDays,
-  daysBetween,
-  forecastOf,
-  generateWeather,
-  isDay,
-  seeded,
-  type ClimateTable,
-  type GeneratedDay,
-} from '@candid-leaf/core';
+import { type ClimateTable, forecastOf, type GeneratedDay, generateWeather, seeded } from '@candid-leaf/core/climate';
+import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
 
 /**
  * A weather station and forecast service in small. It plays a place's weather from a climate table and a seed: the

@@ -1,4 +1,4 @@
-import { CROPS, SIGNS } from '@candid-leaf/core';
+import { CROPS, SIGNS } from '@candid-leaf/core/records';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { SignPicture } from '../src/signs/sign-picture';
 

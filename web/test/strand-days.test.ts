@@ -1,5 +1,7 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { addDays, parseCase, reportOn } from '@candid-leaf/core';
+import { reportOn } from '@candid-leaf/core/assessment';
+import { parseCase } from '@candid-leaf/core/casefile';
+import { addDays } from '@candid-leaf/core/units';
 import { strandDays } from '../src/parts/strands/strand-days';
 
 const TODAY = '2026-07-18';

@@ -1,4 +1,4 @@
-import { dayNumber, dayOf, type Day } from '../day.js';
+import { type Day, dayNumber, dayOf } from '../units/day.js';
 import type { DayWeather } from './reference-evapotranspiration.js';
 
 export interface WeatherDay extends DayWeather {

@@ -1,5 +1,5 @@
-import { addDays, dayOfYear, type Day } from '../day.js';
-import { extraterrestrialRadiation, clearSkySolar } from './radiation.js';
+import { addDays, type Day, dayOfYear } from '../units/day.js';
+import { clearSkySolar, extraterrestrialRadiation } from './radiation.js';
 import { gamma, normal, type Random } from './random.js';
 
 /**
@@ -32,7 +32,7 @@ export interface GeneratedDay {
   solarMj: number;
 }
 
-const round1 = (x: number): number => Math.round(x * 10) / 10;
+const toTenth = (x: number): number => Math.round(x * 10) / 10;
 
 /** The climate of a day: monthly values joined through the middles of the months. */
 function climateOn(table: ClimateTable, day: Day): ClimateMonth {
@@ -77,12 +77,12 @@ export function generateWeather(
     const sun = Math.min(1, Math.max(0.2, (wet ? 0.5 : 0.85) + 0.1 * normal(random)));
     out.push({
       date,
-      tMinC: round1(tMinC),
-      tMaxC: round1(tMaxC),
-      rainMm: rain < 0.1 ? 0 : round1(rain),
+      tMinC: toTenth(tMinC),
+      tMaxC: toTenth(tMaxC),
+      rainMm: rain < 0.1 ? 0 : toTenth(rain),
       rhMeanPct: Math.round(Math.min(98, Math.max(25, c.rhMeanPct + (wet ? 12 : -3) + 6 * normal(random)))),
-      windMs: round1(Math.max(0.3, c.windMs * (1 + 0.35 * normal(random)))),
-      solarMj: round1(sun * rso),
+      windMs: toTenth(Math.max(0.3, c.windMs * (1 + 0.35 * normal(random)))),
+      solarMj: toTenth(sun * rso),
     });
   }
   return out;
@@ -107,9 +107,9 @@ export function forecastOf(truth: readonly GeneratedDay[], random: Random): Fore
     const rain = day.rainMm * Math.max(0, 1 + 0.12 * lead * normal(random));
     return {
       ...day,
-      tMinC: round1(day.tMinC + 0.7 * warm),
-      tMaxC: round1(day.tMaxC + warm),
-      rainMm: chance >= 0.5 && rain < 1 ? 1 : round1(rain),
+      tMinC: toTenth(day.tMinC + 0.7 * warm),
+      tMaxC: toTenth(day.tMaxC + warm),
+      rainMm: chance >= 0.5 && rain < 1 ? 1 : toTenth(rain),
       rainChancePct: Math.round(Math.min(0.98, Math.max(0.02, chance)) * 100),
     };
   });

@@ -1,13 +1,14 @@
-import type { PlaceFacts } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
-import { addDays, daysBetween, type Day } from '../day.js';
-import { isCovered, type Stage } from '../plant.js';
+import { FROST_NIGHT_C, HOT_DAY_C } from '../climate/limits.js';
+import type { PlaceFacts } from '../records/facts.js';
+import { isCovered } from '../records/place.js';
+import type { Stage } from '../records/plant.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+import { toTenth } from '../units/rounding.js';
 
 /** Heat waves and frost in the forecast, and what to do about them place by place. Limits: handbook, common practice from memory. */
 
-export const HEAT_FROM_C = 32;
 const WAVE_DAYS = 2;
-export const FROST_AT_C = 1;
 /** A plan is told so many days before, in time to act. */
 export const AHEAD_DAYS = 3;
 
@@ -25,7 +26,7 @@ export function hardSpells(today: Day, ahead: readonly WeatherDay[]): HardSpell[
   const found: HardSpell[] = [];
   for (let i = 0; i < days.length; i++) {
     let n = 0;
-    while (i + n < days.length && days[i + n]!.tMaxC >= HEAT_FROM_C) n++;
+    while (i + n < days.length && days[i + n]!.tMaxC >= HOT_DAY_C) n++;
     if (n >= WAVE_DAYS) {
       const wave = days.slice(i, i + n);
       found.push({
@@ -37,10 +38,10 @@ export function hardSpells(today: Day, ahead: readonly WeatherDay[]): HardSpell[
       break;
     }
   }
-  const frost = days.findIndex((d) => d.tMinC <= FROST_AT_C);
+  const frost = days.findIndex((d) => d.tMinC <= FROST_NIGHT_C);
   if (frost >= 0) {
     let end = frost;
-    while (days[end + 1] && days[end + 1]!.tMinC <= FROST_AT_C) end++;
+    while (days[end + 1] && days[end + 1]!.tMinC <= FROST_NIGHT_C) end++;
     const nights = days.slice(frost, end + 1);
     found.push({
       kind: 'frost',
@@ -59,10 +60,18 @@ export interface PlaceInSpell {
   /** ground of the whole place, m²; null where nobody measured it */
   areaM2: number | null;
   stages: readonly (Stage | null | undefined)[];
-  /** litres a day that its plants used lately, and will in the spell, by the balance */
-  usedPerDayL: number | null;
-  spellPerDayL: number | null;
+  /** null where nothing can be reckoned */
+  water: WaterInSpell | null;
   latitude: number;
+}
+
+/** Litres for the whole place. */
+export interface WaterInSpell {
+  /** what its plants used a day lately, and will in the spell, by the balance */
+  usedPerDayL: number;
+  spellPerDayL: number;
+  /** what the place's plan gives on a day */
+  plannedOn: (day: Day) => number;
 }
 
 export type SpellAct =
@@ -74,7 +83,7 @@ export type SpellAct =
   | { act: 'mulch'; litres: number }
   | { act: 'heat-not' }
   | { act: 'cover'; areaM2: number }
-  | { act: 'water-before'; litres: number }
+  | { act: 'water-before'; litres: number | null }
   | { act: 'pots-in'; pots: number }
   | { act: 'harvest-tender' };
 
@@ -87,13 +96,12 @@ export interface DatedAct {
 const PORTABLE_L = 25;
 const MULCH_DEPTH_M = 0.06;
 const AREA_PER_PLANT_M2 = 0.3;
-const one = (x: number): number => Math.round(x * 10) / 10;
 
 /** The dated list for one place: what there is to do before and in the spell, with amounts; empty where nothing is needed. */
 export function spellPlan(spell: HardSpell, today: Day, p: PlaceInSpell): DatedAct[] {
   if (p.plants === 0) return [];
   const before = daysBetween(today, spell.from) > 0 ? addDays(spell.from, -1) : today;
-  const area = one(p.areaM2 ?? p.plants * AREA_PER_PLANT_M2);
+  const area = toTenth(p.areaM2 ?? p.plants * AREA_PER_PLANT_M2);
   const isPots = p.facts.kind === 'container';
   const now = (spells: readonly { from: Day; to?: Day | null }[] | undefined): boolean =>
     (spells ?? []).some((s) => s.from <= today && (s.to == null || s.to >= today));
@@ -103,7 +111,7 @@ export function spellPlan(spell: HardSpell, today: Day, p: PlaceInSpell): DatedA
   if (spell.kind === 'frost') {
     if (isCovered(p.facts.kind) && spell.extremeC > -2) return [];
     if (bearing) acts.push({ on: spell.from, what: { act: 'harvest-tender' } });
-    acts.push({ on: before, what: { act: 'water-before', litres: one(Math.max(1, p.usedPerDayL ?? p.plants)) } });
+    acts.push({ on: before, what: { act: 'water-before', litres: p.water?.plannedOn(before) || null } });
     acts.push(
       portable
         ? { on: spell.from, what: { act: 'pots-in', pots: p.plants } }
@@ -112,16 +120,8 @@ export function spellPlan(spell: HardSpell, today: Day, p: PlaceInSpell): DatedA
     return acts;
   }
   if (p.stages.some((s) => s === 'ripening' || s === 'late')) acts.push({ on: before, what: { act: 'harvest' } });
-  if (p.usedPerDayL !== null && p.spellPerDayL !== null && p.spellPerDayL > p.usedPerDayL * 1.03)
-    acts.push({
-      on: spell.from,
-      what: {
-        act: 'water-more',
-        litres: one(p.spellPerDayL),
-        habitLitres: one(p.usedPerDayL * 1.5),
-        sharePct: Math.round((p.spellPerDayL / p.usedPerDayL - 1) * 100),
-      },
-    });
+  const more = p.water && waterMore(spell, p.water);
+  if (more) acts.push({ on: spell.from, what: more });
   if (isPots) acts.push({ on: spell.from, what: { act: 'check-pots', twice: (p.facts.volumeL ?? 10) < 15 } });
   if (portable) acts.push({ on: spell.from, what: { act: 'move-pots', pots: p.plants } });
   else if (!now(p.facts.shade))
@@ -130,4 +130,23 @@ export function spellPlan(spell: HardSpell, today: Day, p: PlaceInSpell): DatedA
     acts.push({ on: before, what: { act: 'mulch', litres: Math.round(area * MULCH_DEPTH_M * 1000) } });
   acts.push({ on: spell.from, what: { act: 'heat-not' } });
   return acts;
+}
+
+/** Use rises by less than this share: nothing to tell. */
+const WORTH_TELLING = 0.03;
+/** The common habit in a heat wave: half as long again. */
+const HABIT_FACTOR = 1.5;
+
+/** How the plan waters through a heat wave, beside the habit; null where use hardly rises, or the plan gives nothing then. */
+function waterMore(spell: HardSpell, water: WaterInSpell): SpellAct | null {
+  const days = Array.from({ length: daysBetween(spell.from, spell.to) + 1 }, (_, i) => addDays(spell.from, i));
+  const litres = toTenth(days.reduce((sum, day) => sum + water.plannedOn(day), 0));
+  const rise = water.spellPerDayL / water.usedPerDayL - 1;
+  if (!(rise > WORTH_TELLING) || litres === 0) return null;
+  return {
+    act: 'water-more',
+    litres,
+    habitLitres: toTenth(water.usedPerDayL * HABIT_FACTOR * days.length),
+    sharePct: Math.round(rise * 100),
+  };
 }

@@ -1,11 +1,11 @@
-import type { CaseFile } from '../casefile/case-file.js';
 import { fillGaps, type WeatherDay } from '../climate/gaps.js';
-import { referenceEvapotranspiration, type EtoMethod } from '../climate/reference-evapotranspiration.js';
-import { addDays, dayNumber, dayOfYear, type Day } from '../day.js';
+import { type EtoMethod, referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
+import type { PlantCase } from '../records/plant-case.js';
+import { addDays, type Day, dayNumber, dayOfYear } from '../units/day.js';
 import type { Estimate } from './corrections.js';
-import { measuredByDay } from './measured.js';
 import { WETTED_SHARE } from './evaporation.js';
-import { NOTHING_GIVEN, startOf, stepRun, type BalanceDay, type Given, type RunState } from './run.js';
+import { measuredByDay } from './measured.js';
+import { type BalanceDay, type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from './run.js';
 import { demandOn, etoAtPlant, seasonClock } from './season.js';
 
 export interface Balance {
@@ -13,7 +13,7 @@ export interface Balance {
   etoMethod: EtoMethod | null;
   /** where the run stood at the end of `asOf`, to go on from; null without a balance */
   end: RunState | null;
-  /** the same at the end of the day before `asOf`; null where the run began that day */
+  /** the same on the morning of `asOf`, before that day's rain and water */
   before: RunState | null;
 }
 
@@ -28,7 +28,7 @@ const START_UNKNOWN: Estimate = { fraction: 0.7, sd: 0.3 };
  * is given, onward through it without any watering.
  * Empty when there is no weather at all: a balance is never made from nothing.
  */
-export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []): Balance {
+export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = []): Balance {
   const { records, plant, place, garden } = c;
   const first = records.weather[0]?.date;
   if (!first || first > c.asOf) return { days: [], etoMethod: null, end: null, before: null };
@@ -51,8 +51,8 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
     const etoMm = etoAtPlant(place, w.date, open.etoMm);
     const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
+    if (w.date === c.asOf) before = { ...state };
     const day = stepRun(state, made, w, etoMm, demandOn(c, clock, w, etoMm, firstNo + i), given, seen);
-    if (w.date < c.asOf) before = { ...state };
     if (w.date === c.asOf) end = { ...state };
     return day;
   });
@@ -60,7 +60,7 @@ export function waterBalance(c: CaseFile, forecast: readonly WeatherDay[] = []):
 }
 
 /** Litres a day, and the widest share of the surface that they wetted. */
-function wateringByDay(list: CaseFile['records']['watering']): Map<Day, Given> {
+function wateringByDay(list: PlantCase['records']['watering']): Map<Day, Given> {
   const out = new Map<Day, Given>();
   for (const w of list) {
     const before = out.get(w.date) ?? { litres: 0, wets: 0.1 };

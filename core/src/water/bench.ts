@@ -1,19 +1,21 @@
-import type { CaseFile, PlaceFacts } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
-import { seeded, type Random } from '../climate/random.js';
+import { type Random, seeded } from '../climate/random.js';
 import { referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
-import { addDays, dayNumber, dayOfYear, daysBetween, type Day } from '../day.js';
+import type { PlaceFacts } from '../records/facts.js';
+import type { PlantCase } from '../records/plant-case.js';
+import { addDays, type Day, dayNumber, dayOfYear, daysBetween } from '../units/day.js';
 import { WETTED_SHARE } from './evaporation.js';
-import { evenness, swings } from './evenness.js';
-import { remembered, SCHOOL_HABITS, timer, wateringLimit, type WateringHabit } from './habits.js';
-import { NOTHING_GIVEN, startOf, stepRun, type BalanceDay } from './run.js';
+import { evenness, FRUIT_WINDOW_DAYS } from './evenness.js';
+import { type BalanceDay, NOTHING_GIVEN, startOf, stepRun } from './run.js';
 import type { SchoolCode } from './schools.js';
 import { dayNeed, demandOn, etoAtPlant, seasonClock } from './season.js';
+import { remembered, SCHOOL_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
+import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } from './stress.js';
 
-/** A habit or a change to be tried: what is left out stays as the place is. */
+/** A way of watering or a change to be tried: what is left out stays as the place is. */
 export interface SetUp {
   name: string;
-  habit: SchoolCode | 'timer' | 'remembered' | 'recorded';
+  strategy: SchoolCode | 'timer' | 'remembered' | 'recorded';
   /** timer: every so many days */
   everyDays?: number | null;
   /** timer and remembered: litres each time, per plant; by default what the rhythm's days use on average */
@@ -40,8 +42,8 @@ export interface SeasonResult {
   splits: number;
 }
 
-export type BenchSubject = Pick<CaseFile, 'place' | 'plant' | 'garden'> & {
-  watering?: CaseFile['records']['watering'];
+export type BenchPlant = Pick<PlantCase, 'place' | 'plant' | 'garden'> & {
+  watering?: PlantCase['records']['watering'];
 };
 
 /** One season's weather with its reference evapotranspiration in the open, worked out once for all set-ups. */
@@ -50,7 +52,7 @@ export interface SeasonWeather {
   etoMm: readonly number[];
 }
 
-export const seasonWeather = (garden: CaseFile['garden'], days: readonly WeatherDay[]): SeasonWeather => ({
+export const seasonWeather = (garden: PlantCase['garden'], days: readonly WeatherDay[]): SeasonWeather => ({
   days,
   etoMm: days.map((w) => referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date)).etoMm),
 });
@@ -72,7 +74,7 @@ export function placeWith(place: PlaceFacts, s: SetUp, from: Day): PlaceFacts {
 }
 
 /** One season of one set-up, day by day from planting out. */
-export function runSeason(subject: BenchSubject, s: SetUp, weather: SeasonWeather, random: Random): SeasonResult {
+export function runSeason(subject: BenchPlant, s: SetUp, weather: SeasonWeather, random: Random): SeasonResult {
   const first = weather.days[0]!.date;
   const last = weather.days.at(-1)!.date;
   const place = placeWith(subject.place, s, first);
@@ -82,7 +84,7 @@ export function runSeason(subject: BenchSubject, s: SetUp, weather: SeasonWeathe
   const state = startOf({ fraction: 1, sd: 0 });
   const wets = WETTED_SHARE.base;
   const recorded = new Map((subject.watering ?? []).map((w) => [w.date.slice(5), w.litres]));
-  const habit = habitOf(s, random);
+  const strategy = strategyOf(s, random);
   const days: BalanceDay[] = [];
   let since = 99;
   let nitrogenG: number = FEED.grams;
@@ -98,9 +100,9 @@ export function runSeason(subject: BenchSubject, s: SetUp, weather: SeasonWeathe
     const stage = i >= FRUITING_FROM ? 'fruiting' : 'vegetative';
     const limitMm = wateringLimit({ crop: plant.crop, stage }, rawMm, zone.tawMm);
     const litres =
-      s.habit === 'recorded'
+      s.strategy === 'recorded'
         ? (recorded.get(w.date.slice(5)) ?? 0)
-        : habit({ state, zone, useMm, limitMm, since }) * zone.soilM2;
+        : strategy({ state, zone, useMm, limitMm, since }) * zone.soilM2;
     const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wets } : NOTHING_GIVEN, null);
     days.push(day);
     since = litres > 0 ? 1 : since + 1;
@@ -117,7 +119,7 @@ export function runSeason(subject: BenchSubject, s: SetUp, weather: SeasonWeathe
     litres: litresGiven,
     drainedL: days.reduce((t, d) => t + d.drainedL, 0),
     visits,
-    daysShort: days.filter((d) => d.ks < 0.8).length,
+    daysShort: days.filter(isShortOfWater).length,
     daysWet: days.filter((d) => d.waterlogged).length,
     evenness: evenness(fruiting) ?? 0,
     nitrogenWashedG: washedG,
@@ -129,39 +131,33 @@ export function runSeason(subject: BenchSubject, s: SetUp, weather: SeasonWeathe
 /** Usual use of a grown plant, mm of ETo a day, for a timer whose amount nobody gave (judgement). */
 const USUAL_ETO_MM = 4.5;
 
-function habitOf(s: SetUp, random: Random): WateringHabit {
-  if (s.habit === 'recorded') return () => 0;
-  if (s.habit !== 'timer' && s.habit !== 'remembered') return SCHOOL_HABITS[s.habit];
-  const every = s.habit === 'timer' ? (s.everyDays ?? 3) : 4;
+function strategyOf(s: SetUp, random: Random): WateringStrategy {
+  if (s.strategy === 'recorded') return () => 0;
+  if (s.strategy !== 'timer' && s.strategy !== 'remembered') return SCHOOL_STRATEGIES[s.strategy];
+  const every = s.strategy === 'timer' ? (s.everyDays ?? 3) : 4;
   return (m) => {
     const mm = s.litres != null ? s.litres / m.zone.soilM2 : USUAL_ETO_MM * every * (m.zone.isPot ? 3 : 1);
-    return (s.habit === 'timer' ? timer(every, mm) : remembered(random, mm))(m);
+    return (s.strategy === 'timer' ? timer(every, mm) : remembered(random, mm))(m);
   };
 }
 
-/** Share of days on which the last 21 hold two swings of over half the store, or three days short of water. */
+/** Share of days on which the weeks in which today's fruit grew hold uneven watering or a dry spell, by the rules of the drivers. */
 function blackEndDays(days: readonly BalanceDay[]): number {
   if (days.length === 0) return 0;
-  const highs = swings(days, 0.5).map((x) => days.indexOf(x.high));
+  const highs = swings(days).map((swing) => days.indexOf(swing.high));
   let hit = 0;
   for (let i = 0; i < days.length; i++) {
-    const from = Math.max(0, i - 20);
+    const from = Math.max(0, i + 1 - FRUIT_WINDOW_DAYS);
     let short = 0;
-    for (let k = from; k <= i; k++) if (days[k]!.ks < 0.8) short++;
-    if (short >= 3 || highs.filter((h) => h >= from && h <= i).length >= 2) hit++;
+    for (let k = from; k <= i; k++) if (isShortOfWater(days[k]!)) short++;
+    const swung = highs.filter((h) => h >= from && h <= i).length;
+    if (short >= DRY_SPELL_DAYS || swung >= UNEVEN_SWINGS) hit++;
   }
   return hit / days.length;
 }
 
-/** Under half full for three days, then up by 0.35 or more in a day: the rule of splits. */
-function splitJumps(days: readonly BalanceDay[]): number {
-  let jumps = 0;
-  for (let i = 3; i < days.length; i++) {
-    const dry = [1, 2, 3].every((b) => days[i - b]!.fractionAvailable < 0.5);
-    if (dry && days[i]!.fractionAvailable - days[i - 1]!.fractionAvailable >= 0.35) jumps++;
-  }
-  return jumps;
-}
+/** How often a dry time ended with a jump that splits fruit. */
+const splitJumps = (days: readonly BalanceDay[]): number => days.filter((_, i) => isDryThenWet(days, i)).length;
 
 export interface BenchRow {
   setUp: SetUp;
@@ -173,7 +169,7 @@ export const yearSeed = (seed: number, year: number): number => seed * 7919 + ye
 
 /** All set-ups through one year's weather. */
 export const runYear = (
-  subject: BenchSubject,
+  subject: BenchPlant,
   setUps: readonly SetUp[],
   weather: SeasonWeather,
   seed: number,
@@ -229,7 +225,7 @@ export function verdict(rows: readonly BenchRow[]): { best: number; why: string 
 
 /** The calendar of a season: from planting out (or the last frost and a fortnight) on. */
 export function seasonSpan(
-  garden: CaseFile['garden'],
+  garden: PlantCase['garden'],
   year: number,
   plantedOn?: Day | null,
 ): { from: Day; days: number } {

@@ -1,4 +1,4 @@
-import type { Crop, Stage } from '../plant.js';
+import type { Crop, Stage } from '../records/plant.js';
 
 /**
  * How a crop uses water. Kcb: FAO-56 Table 17; stage lengths: Table 11; p: Table 22 (all from memory).

@@ -1,5 +1,5 @@
-import { depletionFraction, stressCoefficient, type RootZone } from './root-zone.js';
-import type { Crop } from '../plant.js';
+import type { Crop } from '../records/plant.js';
+import { depletionFraction, type RootZone, stressCoefficient } from './root-zone.js';
 
 /**
  * One day of the balance, mm over the plant's own soil (FAO-56 eq. 85 with the drainage of eq. 88 spread by texture).

@@ -1,4 +1,5 @@
 import type { BalanceDay } from './run.js';
+import { isShortOfWater } from './stress.js';
 
 /** Days over which fruit that shows trouble today was growing. */
 export const FRUIT_WINDOW_DAYS = 21;
@@ -15,29 +16,5 @@ export function evenness(days: readonly EvennessDay[]): number | null {
   let change = 0;
   for (let i = 1; i < days.length; i++) change += Math.abs(days[i]!.fractionAvailable - days[i - 1]!.fractionAvailable);
   const steady = Math.max(0, 1 - change / (days.length - 1) / 0.25);
-  return steady * (days.filter((d) => d.ks >= 0.8 && !d.waterlogged).length / days.length);
-}
-
-/** A rise from a dry low to a wet high: where the water went from one end of the store to the other. */
-export interface Swing<D> {
-  low: D;
-  high: D;
-}
-
-/** Every rise of at least `size` (a share of the available water) from a low to the next high, in order. */
-export function swings<D extends { fractionAvailable: number }>(days: readonly D[], size: number): Swing<D>[] {
-  const found: Swing<D>[] = [];
-  let low = days[0];
-  for (let i = 1; i < days.length; i++) {
-    const day = days[i]!;
-    if (!low || day.fractionAvailable < low.fractionAvailable) {
-      low = day;
-      continue;
-    }
-    const next = days[i + 1];
-    const peak = !next || next.fractionAvailable < day.fractionAvailable;
-    if (peak && day.fractionAvailable - low.fractionAvailable >= size) found.push({ low, high: day });
-    if (peak) low = next;
-  }
-  return found;
+  return steady * (days.filter((d) => !isShortOfWater(d) && !d.waterlogged).length / days.length);
 }

@@ -1,6 +1,6 @@
-import type { CaseFile } from '../casefile/case-file.js';
-import type { Day } from '../day.js';
-import { DROOPED, FEEL, fractionFromWeight, PROBE_SD, RAN_THROUGH, type Measured } from './corrections.js';
+import type { PlantCase } from '../records/plant-case.js';
+import type { Day } from '../units/day.js';
+import { DROOPED, FEEL, fractionFromWeight, type Measured, PROBE_SD, RAN_THROUGH } from './corrections.js';
 
 const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet-deep': 'wet' } as const;
 
@@ -8,7 +8,7 @@ const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet
  * The best measurement of each day, up to the day of the question: a pot's weight before water that ran through, before a
  * plant that drooped over dry soil, before a finger (a record of its own or a sign of that day), before a probe.
  */
-export function measuredByDay(c: Pick<CaseFile, 'records' | 'observations' | 'asOf'>): Map<Day, Measured> {
+export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'asOf'>): Map<Day, Measured> {
   const best = new Map<Day, Measured>();
   const put = (day: Day, m: Measured): void => {
     if (day <= c.asOf && !best.has(day)) best.set(day, m);
@@ -50,7 +50,7 @@ export function measuredByDay(c: Pick<CaseFile, 'records' | 'observations' | 'as
 const STUCK_AFTER = 5;
 
 /** What is odd about a probe's readings: it repeats itself, or jumps from dry to wet with no water on record. Null when nothing is. */
-export function probeFault(c: Pick<CaseFile, 'records' | 'asOf'>): string | null {
+export function probeFault(c: Pick<PlantCase, 'records' | 'asOf'>): string | null {
   const list = c.records.soilChecks.filter((s) => s.by === 'probe' && s.date <= c.asOf);
   const last = list.slice(-STUCK_AFTER);
   if (last.length === STUCK_AFTER && last.every((s) => s.feel === last[0]!.feel))

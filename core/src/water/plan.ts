@@ -1,36 +1,28 @@
-import type { CaseFile } from '../casefile/case-file.js';
-import type { WaterMethod } from '../casefile/record-classes.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
-import { dayNumber, dayOfYear, type Day } from '../day.js';
+import type { PlantCase } from '../records/plant-case.js';
+import { type Day, dayNumber, dayOfYear, daysBetween } from '../units/day.js';
+import { roundTo, toPourable, toTenth } from '../units/rounding.js';
 import { WETTED_SHARE } from './evaporation.js';
-import { SCHOOL_HABITS, wateringLimit, type Morning } from './habits.js';
-import { NOTHING_GIVEN, stepRun, type BalanceDay, type RunState } from './run.js';
-import type { SchoolCode } from './schools.js';
+import type { PlanRules } from './plan-rules.js';
+import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js';
+import { SCHOOLS } from './schools.js';
 import { dayNeed, demandOn, etoAtPlant, seasonClock } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
+import { missingMm, type Morning, refillMm, SCHOOL_STRATEGIES, wateringLimit } from './strategies.js';
 
-/** How the gardener waters here, and what local rules allow. */
-export interface PlanRules {
-  school: SchoolCode;
-  how: WaterMethod;
-  /** per plant; null for a can */
-  flowLPerH: number | null;
-  lean?: 'damp' | 'dry' | null;
-  drierFinish?: boolean;
-  /** weekdays on which watering is allowed, 0 Sunday to 6 Saturday; empty or missing: all */
-  allowedDays?: readonly number[] | null;
-  /** most litres a plant may have in the seven days, where water is restricted */
-  weeklyCapL?: number | null;
-}
+/** Days that a plan shows. */
+export const WEEK_DAYS = 7;
 
 export interface PlanDay {
   date: Day;
-  /** per plant; 0 for no watering */
+  /** to give, per plant; 0 for no watering */
   litres: number;
+  /** per plant, on record for that day already */
+  givenL: number;
   mm: number;
   steps: SoakSteps | null;
-  /** what decided: in a few words */
+  /** what decided: in a few words, without amounts */
   why: string;
   rainMm: number;
   allowed: boolean;
@@ -39,6 +31,23 @@ export interface PlanDay {
   leftWithoutRain: number;
 }
 
+/** A watering that the plan holds. */
+export interface PlannedWatering {
+  date: Day;
+  /** per plant */
+  litres: number;
+  /** share of the available water left on that morning */
+  left: number;
+  why: string;
+}
+
+/** How often and how much, as the plan goes on. */
+export interface Rhythm {
+  litres: number;
+  everyDays: number;
+}
+
+/** The coming week of one plant, day 0 being the day of the question. */
 export interface WeekPlan {
   days: PlanDay[];
   litres: number;
@@ -48,111 +57,136 @@ export interface WeekPlan {
   withoutRain: { date: Day; litres: number } | null;
   /** the cap kept some of the water back */
   capped: boolean;
+  /** the first watering of the week; null where the week passes without */
+  next: PlannedWatering | null;
+  /** null where not even two weeks hold a watering */
+  rhythm: Rhythm | null;
 }
 
-type Subject = Pick<CaseFile, 'place' | 'plant' | 'garden' | 'asOf'>;
+export type PlannedCase = Pick<PlantCase, 'place' | 'plant' | 'garden' | 'asOf'>;
 
-const tenth = (x: number): number => Math.round(x * 10) / 10;
+/** Where a plan begins. */
+export interface PlanStart {
+  /** on the morning of the first day of the plan */
+  state: RunState;
+  /** days since the last watering before that day; 99 when there was none */
+  since: number;
+  /** litres a plant of the six days before, the oldest first; for the cap */
+  recentL?: readonly number[];
+  /** litres a plant that the first day has had already */
+  givenL?: number;
+  /** the soil is to dry first: nothing on the first day, and nothing before the limit is reached */
+  held?: boolean;
+}
+
 /** 0 Sunday to 6 Saturday. Day 0 of the count, 1 January 1970, was a Thursday. */
 export const weekday = (day: Day): number => (dayNumber(day) + 4) % 7;
 
 /**
  * The coming days under a school: a watering is given on the morning of a day on which it would fall due before the next
  * morning on which one is allowed.
- * @param weather the days from tomorrow on (or from today, where today's watering is still open), with the rain to count on
+ * @param weather from the day of the question on, with the rain to count on; what goes beyond a week only shapes the rhythm
  */
-export function planWeek(
-  c: Subject,
-  from: RunState,
-  weather: readonly WeatherDay[],
-  since: number,
-  rules: PlanRules,
-): WeekPlan {
-  const wet = run(c, from, weather, since, rules, 'plan');
-  const dry = run(
-    c,
-    from,
-    weather.map((w) => ({ ...w, rainMm: 0 })),
-    since,
-    rules,
-    'plan',
-  );
+export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly WeatherDay[], rules: PlanRules): WeekPlan {
+  const whole = runPlan(c, start, weather, rules, 'plan');
+  const wet = whole.slice(0, WEEK_DAYS);
+  const noRain = weather.slice(0, WEEK_DAYS).map((w) => ({ ...w, rainMm: 0 }));
+  const dry = runPlan(c, start, noRain, rules, 'plan');
   // the same waterings, and no rain
-  const failed = run(
+  const failed = runPlan(
     c,
-    from,
-    weather.map((w) => ({ ...w, rainMm: 0 })),
-    since,
+    start,
+    noRain,
     rules,
-    wet.map((x) => x.given),
+    wet.map((r) => r.ordered),
   );
-  const days = wet.map((x, i): PlanDay => ({
-    date: x.day.date,
-    litres: x.given,
-    mm: tenth(x.given / x.day.soilM2),
-    steps:
-      x.given > 0
-        ? soakSteps(
-            x.given,
-            rules.flowLPerH,
-            wettedM2(c.place.kind, x.day.soilM2, rules.how),
-            c.place.texture,
-            c.place.drainageMmPerH,
-          )
-        : null,
-    why: x.why,
+  const days = wet.map((r, i): PlanDay => ({
+    date: r.day.date,
+    litres: r.ordered,
+    givenL: r.given,
+    mm: toTenth(r.ordered / r.day.soilM2),
+    steps: r.ordered > 0 ? soakSteps(r.ordered, rules.flowLPerH, wettedM2(c, r, rules), c.place) : null,
+    why: r.why,
     rainMm: weather[i]!.rainMm,
-    allowed: x.allowed,
-    left: x.day.fractionAvailable,
+    allowed: r.allowed,
+    left: r.day.fractionAvailable,
     leftWithoutRain: failed[i]!.day.fractionAvailable,
   }));
-  const sum = (list: readonly Ran[]): number => list.reduce((t, x) => t + x.given, 0);
   // short for want of the rain, not for a limit that this plan passes anyway
   const short = failed.find(
-    (x, i) => x.day.depletionMm >= x.limitMm && x.day.fractionAvailable < wet[i]!.day.fractionAvailable - 0.02,
+    (r, i) => r.day.depletionMm >= r.limitMm && r.day.fractionAvailable < wet[i]!.day.fractionAvailable - 0.02,
   );
   return {
     days,
-    litres: tenth(sum(wet)),
-    rainSavesL: tenth(Math.max(0, sum(dry) - sum(wet) + missingAtEnd(dry) - missingAtEnd(wet))),
+    litres: roundTo(total(wet), 2),
+    rainSavesL: toTenth(Math.max(0, total(dry) - total(wet) + missingAtEnd(dry) - missingAtEnd(wet))),
     withoutRain: short
-      ? { date: short.day.date, litres: tenth(Math.max(0.1, short.day.depletionMm * short.day.soilM2)) }
+      ? { date: short.day.date, litres: toTenth(Math.max(0.1, short.day.depletionMm * short.day.soilM2)) }
       : null,
-    capped: wet.some((x) => x.capped),
+    capped: wet.some((r) => r.capped),
+    next: nextOf(wet),
+    rhythm: rhythmOf(whole),
   };
 }
 
 /** Ground that the water reaches, m² a plant: a pot is wetted all over. */
-const wettedM2 = (kind: string, soilM2: number, how: WaterMethod): number =>
-  kind === 'container' ? soilM2 : soilM2 * WETTED_SHARE[how];
+const wettedM2 = (c: PlannedCase, r: PlannedDay, rules: PlanRules): number =>
+  c.place.kind === 'container' ? r.day.soilM2 : r.day.soilM2 * WETTED_SHARE[rules.how];
+
+const total = (list: readonly PlannedDay[]): number => list.reduce((sum, r) => sum + r.ordered, 0);
 
 /** What a run leaves to be refilled after its last day, litres a plant. */
-const missingAtEnd = (list: readonly Ran[]): number => {
+const missingAtEnd = (list: readonly PlannedDay[]): number => {
   const last = list.at(-1);
   return last ? Math.max(0, last.day.depletionMm) * last.day.soilM2 : 0;
 };
 
-interface Ran {
+function nextOf(list: readonly PlannedDay[]): PlannedWatering | null {
+  const next = list.find((r) => r.ordered > 0);
+  return next ? { date: next.day.date, litres: next.ordered, left: next.leftInTheMorning, why: next.why } : null;
+}
+
+/** A single watering in the time stands for one a week. */
+function rhythmOf(list: readonly PlannedDay[]): Rhythm | null {
+  const given = list.filter((r) => r.ordered > 0);
+  const first = given[0];
+  if (!first) return null;
+  const span = daysBetween(first.day.date, given.at(-1)!.day.date);
+  return {
+    litres: toPourable(total(given) / given.length),
+    everyDays: given.length > 1 ? Math.max(1, Math.round(span / (given.length - 1))) : WEEK_DAYS,
+  };
+}
+
+/** One day of a plan as it was run. */
+export interface PlannedDay {
   day: BalanceDay;
+  /** litres a plant: on record already, and what the plan adds */
   given: number;
+  ordered: number;
+  leftInTheMorning: number;
   why: string;
   allowed: boolean;
   limitMm: number;
   capped: boolean;
 }
 
-function run(
-  c: Subject,
-  from: RunState,
+/** A plant this close to wilting is watered whatever the school says, where watering is allowed (judgement). */
+const ALMOST_WILTING_LEFT = 0.15;
+/** So small a rest of a day's watering is not worth a second walk. */
+const REST_WORTH = 0.25;
+
+/** Runs a plan (or given litres, day by day) through the weather. */
+export function runPlan(
+  c: PlannedCase,
+  start: PlanStart,
   weather: readonly WeatherDay[],
-  since0: number,
   rules: PlanRules,
   by: 'plan' | readonly number[],
-): Ran[] {
+): PlannedDay[] {
   const clock = seasonClock(c);
   const made = { place: c.place, crop: c.plant.crop };
-  const habit = SCHOOL_HABITS[rules.school];
-  const state = { ...from };
+  const state = { ...start.state };
   const wets = WETTED_SHARE[rules.how];
   const isAllowed = (day: Day): boolean => !rules.allowedDays?.length || rules.allowedDays.includes(weekday(day));
   const etoOn = (w: WeatherDay): number =>
@@ -161,9 +195,10 @@ function run(
       w.date,
       referenceEvapotranspiration(w, c.garden.latitude, c.garden.elevationM, dayOfYear(w.date)).etoMm,
     );
-  let since = since0;
-  let left = rules.weeklyCapL ?? Infinity;
-  return weather.map((w, i): Ran => {
+  let since = start.since;
+  // what the six days before each day had: the cap holds for any seven days
+  const recent = [...(start.recentL ?? [])].slice(1 - WEEK_DAYS);
+  return weather.map((w, i): PlannedDay => {
     const etoMm = etoOn(w);
     const demand = demandOn(c, clock, w, etoMm);
     const { zone } = demand;
@@ -173,47 +208,75 @@ function run(
       rawMm,
       zone.tawMm,
     );
+    const given = i === 0 ? (start.givenL ?? 0) : 0;
     const allowed = isAllowed(w.date);
-    let mm = 0;
-    let why = '';
-    if (by !== 'plan') mm = by[i]! / zone.soilM2;
-    else if (!allowed) why = 'not a watering day';
+    const leftInTheMorning = Math.min(1, 1 - missingMm({ state, zone }) / zone.tawMm);
+    let order: Order;
+    if (by !== 'plan') order = { mm: by[i]! / zone.soilM2, why: '' };
     else {
-      // use until the next morning on which watering is allowed, less the rain to count on
       let wait = 1;
-      while (wait < 7 && i + wait < weather.length && !isAllowed(weather[i + wait]!.date)) wait++;
-      const rainMm = weather.slice(i, i + wait).reduce((s, x) => s + Math.max(0, x.rainMm - 2), 0);
-      const m: Morning = { state, zone, useMm: Math.max(0, useMm * wait - (zone.isPot ? 0 : rainMm)), limitMm, since };
-      mm = habit(m);
-      if (mm > 0) why = wait > 1 ? 'would run short before the next watering day' : reason(rules.school);
-      else if (rainMm > 2 && habit({ ...m, useMm: useMm * wait }) > 0) why = 'rain is expected to do it';
+      while (wait < WEEK_DAYS && i + wait < weather.length && !isAllowed(weather[i + wait]!.date)) wait++;
+      // use until the next morning on which watering is allowed, less the rain to count on
+      const rainMm = weather.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.rainMm - 2), 0);
+      order = decide({ state, zone, useMm, limitMm, since }, rules, {
+        allowed,
+        wait,
+        rainMm,
+        held: start.held ? (i === 0 ? 'today' : 'until-limit') : null,
+        leftInTheMorning,
+        givenMm: given / zone.soilM2,
+      });
     }
-    let litres = tenth(mm * zone.soilM2);
-    const capped = by === 'plan' && litres > left;
+    let ordered = toPourable(order.mm * zone.soilM2);
+    let { why } = order;
+    const room = by === 'plan' ? (rules.weeklyCapL ?? Infinity) - recent.reduce((a, b) => a + b, 0) - given : Infinity;
+    const capped = ordered > room;
     if (capped) {
-      litres = Math.floor(left * 10) / 10;
-      why = litres > 0 ? 'the weekly limit leaves no more' : 'the weekly limit is used up';
+      ordered = Math.max(0, Math.floor(room * 10) / 10);
+      why = ordered > 0 ? 'the weekly limit leaves no more' : 'the weekly limit is used up';
     }
-    left -= litres;
+    const litres = given + ordered;
+    recent.push(litres);
+    if (recent.length >= WEEK_DAYS) recent.shift();
     const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wets } : NOTHING_GIVEN, null);
     since = litres > 0 ? 1 : since + 1;
-    return { day, given: litres, why, allowed, limitMm, capped };
+    return { day, given, ordered, leftInTheMorning, why, allowed, limitMm, capped };
   });
 }
 
-const reason = (school: SchoolCode): string =>
-  ({
-    'by-need': 'the water easily had would be used up',
-    deep: 'the week’s long soak',
-    'twice-a-week': 'three days since the last',
-    'evenly-moist': 'a quarter would be used',
-    daily: 'what yesterday used',
-    finger: 'dry at a finger’s depth',
-    'half-often': 'a third would be used',
-  })[school];
+interface Order {
+  mm: number;
+  why: string;
+}
 
-/** Days since the last watering on record, 99 when there was none. */
-export function daysSinceWatering(records: CaseFile['records'], day: Day): number {
-  const last = records.watering.findLast((w) => w.litres > 0 && w.date < day)?.date;
-  return last ? dayNumber(day) - dayNumber(last) : 99;
+interface Circumstances {
+  allowed: boolean;
+  /** mornings until one on which watering is allowed again */
+  wait: number;
+  rainMm: number;
+  held: 'today' | 'until-limit' | null;
+  leftInTheMorning: number;
+  givenMm: number;
+}
+
+/** What this morning asks for, mm over the plant's soil; what the day has had already is taken off. */
+function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
+  if (!c.allowed) return { mm: 0, why: 'not a watering day' };
+  const m = { ...morning, useMm: Math.max(0, morning.useMm * c.wait - (morning.zone.isPot ? 0 : c.rainMm)) };
+  const due = missingMm(m) + m.useMm >= m.limitMm;
+  if (c.held === 'today' || (c.held && !due)) return { mm: 0, why: 'held back: the soil is to dry first' };
+  if (c.held) return { mm: refillMm(m), why: 'dry again by then' };
+  const asked = SCHOOL_STRATEGIES[rules.school](m);
+  const urgent = asked === 0 && c.leftInTheMorning < ALMOST_WILTING_LEFT;
+  const mm = urgent ? refillMm(m) : asked;
+  const rest = mm - c.givenMm;
+  if (c.givenMm > 0) {
+    // somebody has watered today; only what is clearly missing is asked for
+    if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: 'watered today' };
+    return { mm: rest, why: 'more than was given is missing' };
+  }
+  if (urgent) return { mm, why: 'close to wilting: sooner than the rhythm has it' };
+  if (mm > 0) return { mm, why: c.wait > 1 ? 'would run short before the next watering day' : SCHOOLS[rules.school].why };
+  const rainDoes = c.rainMm > 2 && SCHOOL_STRATEGIES[rules.school]({ ...m, useMm: morning.useMm * c.wait }) > 0;
+  return { mm: 0, why: rainDoes ? 'rain is expected to do it' : '' };
 }

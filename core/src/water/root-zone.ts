@@ -1,6 +1,6 @@
-import type { PlaceFacts } from '../casefile/case-file.js';
-import type { Crop } from '../plant.js';
-import { WATER_CROPS, rootDepthM } from './crops.js';
+import type { PlaceFacts } from '../records/facts.js';
+import type { Crop } from '../records/plant.js';
+import { rootDepthM, WATER_CROPS } from './crops.js';
 import { availableShare, SLOW_PERCOLATION_MM_H, SOILS } from './soils.js';
 
 /** The store of water that one plant's roots can reach. Depths of water are mm over `soilM2`. */

@@ -1,8 +1,9 @@
-import type { PlaceFacts } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
-import type { Day } from '../day.js';
-import { isCovered, type Crop } from '../plant.js';
-import { corrected, grown, type CorrectedBy, type Estimate, type Measured } from './corrections.js';
+import type { PlaceFacts } from '../records/facts.js';
+import { isCovered } from '../records/place.js';
+import type { Crop } from '../records/plant.js';
+import type { Day } from '../units/day.js';
+import { corrected, type CorrectedBy, type Estimate, grown, type Measured } from './corrections.js';
 import { stepDay } from './day-step.js';
 import { evaporated } from './evaporation.js';
 import { depletionFraction } from './root-zone.js';

@@ -1,10 +1,12 @@
-import type { CaseFile, PlaceFacts, PlantFacts } from '../casefile/case-file.js';
 import type { WeatherDay } from '../climate/gaps.js';
-import { dayNumber, daysBetween, type Day } from '../day.js';
-import { isCovered, type Crop } from '../plant.js';
+import type { PlaceFacts, PlantFacts } from '../records/facts.js';
+import { isCovered } from '../records/place.js';
+import type { PlantCase } from '../records/plant-case.js';
+import type { Crop } from '../records/plant.js';
+import { type Day, dayNumber, daysBetween } from '../units/day.js';
 import { basalCoefficient, coveredM2, heightOnDay, stageClock, usualHeightM, WATER_CROPS } from './crops.js';
 import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
-import { depletionFraction, rootZoneOn, type RootZone } from './root-zone.js';
+import { depletionFraction, type RootZone, rootZoneOn } from './root-zone.js';
 
 /** What a plant and its soil ask for on a day of its season. */
 
@@ -50,7 +52,7 @@ export interface SeasonClock {
   heightTodayM: number;
 }
 
-export function seasonClock({ plant, asOf }: Pick<CaseFile, 'plant' | 'asOf'>): SeasonClock {
+export function seasonClock({ plant, asOf }: Pick<PlantCase, 'plant' | 'asOf'>): SeasonClock {
   const today = daysInGround(plant, asOf);
   const pace = plant.stage ? stageClock(plant.crop, plant.stage, today) : 1;
   return {
@@ -63,7 +65,7 @@ export function seasonClock({ plant, asOf }: Pick<CaseFile, 'plant' | 'asOf'>): 
 
 /** What the plant and the bare soil beside it would use on a day with water to spare, and from which store. */
 export function demandOn(
-  { place, plant }: Pick<CaseFile, 'place' | 'plant'>,
+  { place, plant }: Pick<PlantCase, 'place' | 'plant'>,
   clock: SeasonClock,
   w: DemandWeather,
   etoMm: number,

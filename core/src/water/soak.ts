@@ -1,4 +1,5 @@
-import type { Texture } from './soils.js';
+import type { PlaceFacts } from '../records/facts.js';
+import type { Texture } from '../records/place.js';
 
 /** Water given faster than the soil takes it stands, runs off or runs down the pot's wall: it is given in steps. */
 
@@ -36,16 +37,15 @@ export interface SoakSteps {
  * How to give `litres` a plant over its wetted ground.
  * @param flowLPerH per plant; null for a can, which is emptied in a minute or two
  * @param wettedM2 ground per plant that the water reaches
- * @param percolationMmPerH measured, if it was
+ * @param place its texture, and its percolation where somebody measured it
  */
 export function soakSteps(
   litres: number,
   flowLPerH: number | null,
   wettedM2: number,
-  texture: Texture,
-  percolationMmPerH?: number | null,
+  place: Pick<PlaceFacts, 'texture' | 'drainageMmPerH'>,
 ): SoakSteps {
-  const takes = percolationMmPerH ?? INFILTRATION_MM_H[texture];
+  const takes = place.drainageMmPerH ?? INFILTRATION_MM_H[place.texture];
   const depth = litres / wettedM2;
   const rate = flowLPerH === null ? Infinity : flowLPerH / wettedM2;
   const minutes = flowLPerH === null ? null : (litres / flowLPerH) * 60;

@@ -1,21 +1,10 @@
+import type { Texture } from '../records/place.js';
+
 /**
  * What a soil or mix holds and how fast it takes and lets go of water.
  * Field capacity and wilting point: FAO-56 Table 19, middle of each range (from memory).
  * Infiltration and drainage: common practice, judgement.
  */
-export const TEXTURES = [
-  'sand',
-  'loamy-sand',
-  'sandy-loam',
-  'loam',
-  'silt-loam',
-  'clay-loam',
-  'clay',
-  'potting-mix',
-  'porous-mix',
-] as const;
-export type Texture = (typeof TEXTURES)[number];
-
 export interface Soil {
   label: string;
   /** θFC and θWP, m³ of water per m³ of soil */

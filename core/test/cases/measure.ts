@@ -1,4 +1,6 @@
-import { checkRow, isCircumstance, reportOn, signRow, shownBy, type Report, type SignCode } from '../../src/index.js';
+import { type Report, reportOn } from '@candid-leaf/core/assessment';
+import { checkRow, shownBy } from '@candid-leaf/core/diagnosis';
+import { isCircumstance, type SignCode, signRow } from '@candid-leaf/core/records';
 import { caseOf, type Told } from './told.js';
 
 export interface Outcome {

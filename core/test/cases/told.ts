@@ -1,13 +1,7 @@
-import {
-  addDays,
-  parseCase,
-  type CaseFile,
-  type DisorderCode,
-  type DriverCode,
-  type PlaceFacts,
-  type PlantFacts,
-  type SignCode,
-} from '../../src/index.js';
+import { parseCase } from '@candid-leaf/core/casefile';
+import type { DriverCode } from '@candid-leaf/core/diagnosis';
+import type { DisorderCode, PlaceFacts, PlantCase, PlantFacts, SignCode } from '@candid-leaf/core/records';
+import { addDays } from '@candid-leaf/core/units';
 
 /** A case as a gardener would tell it, from extension teaching (from memory); the truth is what the teller knew. */
 export interface Told {
@@ -24,7 +18,7 @@ export interface Told {
   place?: Partial<PlaceFacts>;
   plant?: Partial<PlantFacts>;
   weather?: (back: number) => [tMin: number, tMax: number, rain: number];
-  records?: Partial<CaseFile['records']>;
+  records?: Partial<PlantCase['records']>;
   /** what was seen; with a minus what was looked for and not there */
   signs: readonly (SignCode | `-${SignCode}`)[];
   truth: readonly DisorderCode[];
@@ -99,7 +93,7 @@ export const PEPPER: Partial<PlantFacts> = { crop: 'pepper', type: 'sweet', heig
 export const SEEDLING: Partial<PlantFacts> = { stage: 'seedling', heightM: 0.1, transplantedOn: on(12) };
 
 /** The told case as a case file. */
-export function caseOf(t: Told, signs: readonly string[] = t.signs): CaseFile {
+export function caseOf(t: Told, signs: readonly string[] = t.signs): PlantCase {
   const weather = Array.from({ length: 45 }, (_, i) => {
     const [tMinC, tMaxC, rainMm] = (t.weather ?? mild)(44 - i);
     return { date: on(44 - i), tMinC, tMaxC, rainMm };

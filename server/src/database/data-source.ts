@@ -5,25 +5,26 @@ import { MembershipEntity } from '../gardens/membership.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
-import { DismissalEntity } from '../troubles/dismissal.entity.js';
-import { TaskEntity } from '../troubles/task.entity.js';
-import { TroubleEntity } from '../troubles/trouble.entity.js';
+import { PostponementEntity } from '../today/postponement.entity.js';
+import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
+import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
 import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
 import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js';
+import { Rooms1700000200000 } from './migrations/1700000200000-rooms.js';
 
-export const ENTITIES = [
+const ENTITIES = [
   AccountEntity,
   GardenEntity,
   MembershipEntity,
   PlaceEntity,
   PlantEntity,
   RecordEntity,
-  TroubleEntity,
-  TaskEntity,
-  DismissalEntity,
+  TreatmentEntity,
+  TreatmentTaskEntity,
+  PostponementEntity,
   WeatherEntity,
   BenchEntity,
   TimerRunEntity,
@@ -35,7 +36,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions => ({
   type: 'mariadb',
   url,
   entities: ENTITIES,
-  migrations: [Initial1700000000000, WaterPlan1700000100000],
+  migrations: [Initial1700000000000, WaterPlan1700000100000, Rooms1700000200000],
   migrationsRun: true,
   synchronize: false,
   timezone: 'Z',

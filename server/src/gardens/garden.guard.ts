@@ -5,7 +5,7 @@ import type { Request } from 'express';
 import type { Repository } from 'typeorm';
 import { isUUID } from 'class-validator';
 import { PUBLIC_KEY } from '../accounts/session.js';
-import { gone } from '../common/refusals.js';
+import { notFound } from '../shared/http-errors.js';
 import { MembershipEntity } from './membership.entity.js';
 
 /**
@@ -25,9 +25,9 @@ export class GardenGuard implements CanActivate {
     const accountId = request.session.accountId;
     if (!accountId) throw new UnauthorizedException('Sign in first.');
     for (const [name, value] of Object.entries(request.params))
-      if (name.endsWith('Id') && !isUUID(value)) throw gone('page');
+      if (name.endsWith('Id') && !isUUID(value)) throw notFound('page');
     const gardenId = request.params.gardenId as string | undefined;
-    if (gardenId && !(await this.memberships.existsBy({ accountId, gardenId }))) throw gone('garden');
+    if (gardenId && !(await this.memberships.existsBy({ accountId, gardenId }))) throw notFound('garden');
     return true;
   }
 }

@@ -1,15 +1,11 @@
 import { Body, Controller, Get, Param, Put } from '@nestjs/common';
 import { GardenInput, type GardenDto } from '@candid-leaf/contract';
 import { AccountId } from '../accounts/session.js';
-import { WeatherService } from '../weather/weather.service.js';
 import { GardensService } from './gardens.service.js';
 
 @Controller('api/gardens')
 export class GardensController {
-  constructor(
-    private readonly gardens: GardensService,
-    private readonly weather: WeatherService,
-  ) {}
+  constructor(private readonly gardens: GardensService) {}
 
   @Get()
   list(@AccountId() accountId: string): Promise<GardenDto[]> {
@@ -18,10 +14,8 @@ export class GardensController {
 
   /** The id in the path is new to the account when the garden is being made, so the guard cannot know it yet. */
   @Put()
-  async put(@AccountId() accountId: string, @Body() body: GardenInput): Promise<GardenDto> {
-    const { garden, moved } = await this.gardens.put(accountId, body);
-    await this.weather.follow(garden, moved);
-    return garden;
+  put(@AccountId() accountId: string, @Body() body: GardenInput): Promise<GardenDto> {
+    return this.gardens.put(accountId, body);
   }
 
   @Get(':gardenId')

@@ -2,13 +2,15 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { GardenDto, GardenInput } from '@candid-leaf/contract';
 import type { DataSource, EntityManager } from 'typeorm';
-import { Clock, dayIn } from '../common/clock.js';
-import { gone, stale } from '../common/refusals.js';
+import { Clock, dayIn } from '../shared/clock.js';
+import { notFound, versionConflict } from '../shared/http-errors.js';
 import { GardenEntity } from './garden.entity.js';
 import { MembershipEntity } from './membership.entity.js';
 
 @Injectable()
 export class GardensService {
+  private readonly followers: ((garden: GardenDto, moved: boolean) => Promise<void>)[] = [];
+
   constructor(
     @InjectDataSource() private readonly db: DataSource,
     private readonly clock: Clock,
@@ -24,9 +26,9 @@ export class GardensService {
     return { ...rest, today: this.today(g) };
   }
 
-  async get(gardenId: string): Promise<GardenEntity> {
-    const garden = await this.db.manager.findOneBy(GardenEntity, { id: gardenId });
-    if (!garden) throw gone('garden');
+  async get(gardenId: string, m: EntityManager = this.db.manager): Promise<GardenEntity> {
+    const garden = await m.findOneBy(GardenEntity, { id: gardenId });
+    if (!garden) throw notFound('garden');
     return garden;
   }
 
@@ -40,8 +42,19 @@ export class GardensService {
     return mine.map((g) => this.dto(g));
   }
 
-  /** Creates or changes; sending the same again changes nothing. Tells whether the garden was moved on the map. */
-  async put(accountId: string, input: GardenInput): Promise<{ garden: GardenDto; moved: boolean }> {
+  /** Whoever must follow a garden that was made or changed (the weather does) says so here. */
+  onSaved(follow: (garden: GardenDto, moved: boolean) => Promise<void>): void {
+    this.followers.push(follow);
+  }
+
+  /** Creates or changes; sending the same again changes nothing. Those who follow are told whether it was moved on the map. */
+  async put(accountId: string, input: GardenInput): Promise<GardenDto> {
+    const { garden, moved } = await this.save(accountId, input);
+    for (const follow of this.followers) await follow(garden, moved);
+    return garden;
+  }
+
+  private save(accountId: string, input: GardenInput): Promise<{ garden: GardenDto; moved: boolean }> {
     return this.db.transaction(async (m) => {
       const { version, ...rest } = input;
       const content = {
@@ -52,7 +65,7 @@ export class GardensService {
       };
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });
       if (!old) {
-        if (version != null) throw gone('garden');
+        if (version != null) throw notFound('garden');
         const garden = m.create(GardenEntity, {
           ...content,
           version: 1,
@@ -64,12 +77,12 @@ export class GardensService {
         await m.insert(MembershipEntity, { accountId, gardenId: input.id });
         return { garden: this.dto(garden), moved: false };
       }
-      if (!(await m.existsBy(MembershipEntity, { accountId, gardenId: input.id }))) throw gone('garden');
+      if (!(await m.existsBy(MembershipEntity, { accountId, gardenId: input.id }))) throw notFound('garden');
       const same = Object.entries(content).every(
         ([k, v]) => JSON.stringify(v) === JSON.stringify(old[k as keyof GardenEntity]),
       );
       if (same) return { garden: this.dto(old), moved: false };
-      if (version !== old.version) throw stale();
+      if (version !== old.version) throw versionConflict();
       const moved = (['latitude', 'longitude', 'elevationM'] as const).some((k) => old[k] !== input[k]);
       Object.assign(old, content, { version: old.version + 1, revision: String(Number(old.revision) + 1) });
       await m.save(old);

@@ -1,19 +1,10 @@
-import type {
-  EarlierYear,
-  Irrigation,
-  MulchSpell,
-  PlaceKind,
-  PotMaterial,
-  ShadeSpell,
-  SoilTest,
-  Texture,
-} from '@candid-leaf/core';
+import type { EarlierYear, Irrigation, MulchSpell, PlaceKind, PotMaterial, ShadeSpell, SoilTest, Texture } from '@candid-leaf/core/records';
 import type { PlaceWatering } from '@candid-leaf/contract';
 import { Column, Entity } from 'typeorm';
-import { Owned } from '../common/owned.entity.js';
+import { GardenRow } from '../shared/garden-row.entity.js';
 
 @Entity('place')
-export class PlaceEntity extends Owned {
+export class PlaceEntity extends GardenRow {
   @Column('varchar', { length: 80 })
   name: string;
 

@@ -1,10 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
-import { placeFaults, type Fault } from '@candid-leaf/core';
-import { nextPosition, reorder } from '../common/ordering.js';
-import { gone, insist } from '../common/refusals.js';
-import { putVersioned } from '../common/versioned.js';
+import { type Fault, placeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
+import { notFound, throwIfFaults } from '../shared/http-errors.js';
+import { nextPosition, reorder } from '../shared/ordering.js';
+import { putVersioned } from '../shared/versioned.js';
 import { PlaceEntity } from './place.entity.js';
 
 export const placeDto = (p: PlaceEntity): PlaceDto => {
@@ -35,7 +35,7 @@ export class PlacesService {
   constructor(private readonly gardens: GardensService) {}
 
   async put(gardenId: string, input: PlaceInput): Promise<PlaceDto> {
-    insist([
+    throwIfFaults([
       ...placeFaults(input.kind, input.volumeL, 'volumeL'),
       ...(input.kind !== 'container' && (input.lengthM == null || input.widthM == null)
         ? [
@@ -48,10 +48,10 @@ export class PlacesService {
       ...flowFaults(input),
     ]);
     return this.gardens.change(gardenId, async (m) => {
-      const { row } = await putVersioned(
+      const row = await putVersioned(
         m,
         PlaceEntity,
-        { id: input.id, gardenId, ...(input.version != null ? { version: input.version } : {}) },
+        { id: input.id, gardenId, version: input.version },
         {
           name: input.name,
           kind: input.kind,
@@ -76,7 +76,7 @@ export class PlacesService {
   }
 
   order(gardenId: string, ids: string[]): Promise<void> {
-    return this.gardens.change(gardenId, (m) => reorder(m, PlaceEntity, gardenId, ids));
+    return this.gardens.change(gardenId, (m) => reorder(m, PlaceEntity, ids, { gardenId }));
   }
 
   /** Retired places leave the garden view; nothing recorded is lost, and it can be taken back. */
@@ -84,7 +84,7 @@ export class PlacesService {
     const today = this.gardens.today(await this.gardens.get(gardenId));
     await this.gardens.change(gardenId, async (m) => {
       const done = await m.update(PlaceEntity, { id: placeId, gardenId }, { retiredOn: retired ? today : null });
-      if (done.affected === 0 && !(await m.existsBy(PlaceEntity, { id: placeId, gardenId }))) throw gone('place');
+      if (done.affected === 0 && !(await m.existsBy(PlaceEntity, { id: placeId, gardenId }))) throw notFound('place');
     });
   }
 }

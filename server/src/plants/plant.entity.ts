@@ -1,9 +1,9 @@
-import type { Crop, DisorderCode, Habit, PlantType, Stage } from '@candid-leaf/core';
+import type { Crop, DisorderCode, GrowthHabit, PlantType, Stage } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
-import { Owned } from '../common/owned.entity.js';
+import { GardenRow } from '../shared/garden-row.entity.js';
 
 @Entity('plant')
-export class PlantEntity extends Owned {
+export class PlantEntity extends GardenRow {
   @Column('uuid')
   placeId: string;
 
@@ -14,7 +14,7 @@ export class PlantEntity extends Owned {
   crop: Crop;
 
   @Column('varchar', { length: 20, nullable: true })
-  habit: Habit | null;
+  habit: GrowthHabit | null;
 
   @Column('varchar', { length: 20, nullable: true })
   type: PlantType | null;

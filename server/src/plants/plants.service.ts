@@ -1,11 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import type { PlantDto, PlantInput } from '@candid-leaf/contract';
-import { resistanceFaults, typeFaults } from '@candid-leaf/core';
-import { nextPosition, reorder } from '../common/ordering.js';
-import { gone, insist } from '../common/refusals.js';
-import { putVersioned } from '../common/versioned.js';
+import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
+import { notFound, throwIfFaults } from '../shared/http-errors.js';
+import { nextPosition, reorder } from '../shared/ordering.js';
+import { putVersioned } from '../shared/versioned.js';
 import { PlantEntity } from './plant.entity.js';
 
 export const plantDto = (p: PlantEntity): PlantDto => {
@@ -19,7 +19,7 @@ export class PlantsService {
 
   async put(gardenId: string, input: PlantInput): Promise<PlantDto> {
     const today = this.gardens.today(await this.gardens.get(gardenId));
-    insist([
+    throwIfFaults([
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
       ...(input.transplantedOn && input.transplantedOn > today
@@ -27,11 +27,11 @@ export class PlantsService {
         : []),
     ]);
     return this.gardens.change(gardenId, async (m) => {
-      if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw gone('place');
-      const { row } = await putVersioned(
+      if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw notFound('place');
+      const row = await putVersioned(
         m,
         PlantEntity,
-        { id: input.id, gardenId, ...(input.version != null ? { version: input.version } : {}) },
+        { id: input.id, gardenId, version: input.version },
         {
           placeId: input.placeId,
           name: input.name,
@@ -51,14 +51,14 @@ export class PlantsService {
   }
 
   order(gardenId: string, placeId: string, ids: string[]): Promise<void> {
-    return this.gardens.change(gardenId, (m) => reorder(m, PlantEntity, gardenId, ids, { placeId }));
+    return this.gardens.change(gardenId, (m) => reorder(m, PlantEntity, ids, { gardenId, placeId }));
   }
 
   async retire(gardenId: string, plantId: string, retired: boolean): Promise<void> {
     const today = this.gardens.today(await this.gardens.get(gardenId));
     await this.gardens.change(gardenId, async (m) => {
       const done = await m.update(PlantEntity, { id: plantId, gardenId }, { retiredOn: retired ? today : null });
-      if (done.affected === 0 && !(await m.existsBy(PlantEntity, { id: plantId, gardenId }))) throw gone('plant');
+      if (done.affected === 0 && !(await m.existsBy(PlantEntity, { id: plantId, gardenId }))) throw notFound('plant');
     });
   }
 }

@@ -1,11 +1,11 @@
-import type { RecordData, RecordType } from '@candid-leaf/contract';
+import type { RecordData, RecordKind } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
-import { Owned } from '../common/owned.entity.js';
+import { GardenRow } from '../shared/garden-row.entity.js';
 
 @Entity('record')
-export class RecordEntity extends Owned {
+export class RecordEntity extends GardenRow {
   @Column('varchar', { length: 20 })
-  type: RecordType;
+  type: RecordKind;
 
   @Column('uuid', { nullable: true })
   plantId: string | null;
@@ -23,5 +23,5 @@ export class RecordEntity extends Owned {
   createdBy: string;
 
   @Column({ type: 'datetime', precision: 3, insert: false, update: false })
-  createdAt: Date;
+  createdAt?: Date;
 }

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
-import { RECORD_TYPES, RecordInput, type RecordDto, type RecordType } from '@candid-leaf/contract';
+import { RecordInput, type RecordDto } from '@candid-leaf/contract';
+import { RECORD_KIND_CODES, type RecordKind } from '@candid-leaf/core/records';
 import { IsIn, IsOptional, IsUUID } from 'class-validator';
 import { AccountId } from '../accounts/session.js';
 import { RecordsService } from './records.service.js';
@@ -14,8 +15,8 @@ class RecordFilter {
   placeId?: string;
 
   @IsOptional()
-  @IsIn(RECORD_TYPES)
-  type?: RecordType;
+  @IsIn(RECORD_KIND_CODES)
+  type?: RecordKind;
 }
 
 @Controller('api/gardens/:gardenId/records')

@@ -1,33 +1,40 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
+import { isOfPlantOnly, type RecordDto, type RecordInput } from '@candid-leaf/contract';
 import {
+  checked,
+  contradictions,
   Inspection,
-  PLANT_ONLY,
-  RECORD_CLASSES,
+  RECORD_KINDS,
+  RefusedInput,
+  signFaults,
+  WateringEntry,
+  type Crop,
+  type Fault,
   type RecordData,
-  type RecordDto,
-  type RecordInput,
-  type RecordType,
-} from '@candid-leaf/contract';
-import { checked, contradictions, RefusedInput, signFaults, type Crop, type Fault } from '@candid-leaf/core';
+  type RecordKind,
+} from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { FlowNotKnown, makeWatering } from '@candid-leaf/core/water';
 import { IsNull, type EntityManager, type Repository } from 'typeorm';
-import { gone, insist, refuse } from '../common/refusals.js';
-import { putVersioned } from '../common/versioned.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
+import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
+import { putVersioned } from '../shared/versioned.js';
 import { RecordEntity } from './record.entity.js';
 
-export const recordDto = (r: RecordEntity): RecordDto => ({
-  id: r.id,
-  version: r.version,
-  type: r.type,
-  plantId: r.plantId,
-  placeId: r.placeId,
-  day: r.day,
-  data: r.data,
-  createdAt: (r.createdAt ?? new Date()).toISOString(),
-});
+export const recordDto = ({ id, version, type, plantId, placeId, day, data, createdAt }: RecordEntity): RecordDto =>
+  ({ id, version, type, plantId, placeId, day, data, createdAt: (createdAt ?? new Date()).toISOString() }) as RecordDto;
+
+/** What a list of records may be narrowed to. */
+export interface RecordsWanted {
+  plantId?: string;
+  placeId?: string;
+  type?: RecordKind;
+}
+
+const MOST_LISTED = 500;
 
 @Injectable()
 export class RecordsService {
@@ -36,21 +43,19 @@ export class RecordsService {
     @InjectRepository(RecordEntity) private readonly records: Repository<RecordEntity>,
   ) {}
 
-  async list(
-    gardenId: string,
-    filter: { plantId?: string; placeId?: string; type?: RecordType },
-  ): Promise<RecordDto[]> {
+  async list(gardenId: string, wanted: RecordsWanted): Promise<RecordDto[]> {
     const rows = await this.records.find({
-      where: { gardenId, deletedAt: IsNull(), ...filter },
+      where: { gardenId, deletedAt: IsNull(), ...wanted },
       order: { day: 'DESC', id: 'DESC' },
-      take: 500,
+      take: MOST_LISTED,
     });
     return rows.map(recordDto);
   }
 
   async put(gardenId: string, accountId: string, input: RecordInput): Promise<RecordDto> {
-    const today = this.gardens.today(await this.gardens.get(gardenId));
-    return this.gardens.change(gardenId, (m) => this.write(m, gardenId, accountId, today, input));
+    return this.gardens.change(gardenId, async (m) =>
+      this.write(m, gardenId, accountId, this.gardens.today(await this.gardens.get(gardenId, m)), input),
+    );
   }
 
   /** The same within somebody else's transaction. */
@@ -58,49 +63,82 @@ export class RecordsService {
     m: EntityManager,
     gardenId: string,
     accountId: string,
-    today: string,
+    today: Day,
     input: RecordInput,
   ): Promise<RecordDto> {
-    const data = this.checkedData(input);
+    const entry = checkedEntry(input);
     const plant = input.plantId ? await m.findOneBy(PlantEntity, { id: input.plantId, gardenId }) : null;
-    const place = input.placeId ? await m.findOneBy(PlaceEntity, { id: input.placeId, gardenId }) : null;
-    if (input.plantId && !plant) throw gone('plant');
-    if (input.placeId && !place) throw gone('place');
-    insist([
-      ...subjectFaults(input),
-      ...dayFaults(data.date, today, plant),
-      ...flowFaults(data, place),
-      ...inspectionFaults(data, plant?.crop),
+    if (input.plantId && !plant) throw notFound('plant');
+    const placeId = input.placeId ?? plant?.placeId;
+    const place = placeId ? await m.findOneBy(PlaceEntity, { id: placeId, gardenId }) : null;
+    if (input.placeId && !place) throw notFound('place');
+    throwIfFaults([
+      ...targetFaults(input),
+      ...dayFaults(entry.date, today, plant),
+      ...inspectionFaults(entry, plant?.crop),
     ]);
-    const { row } = await putVersioned(
+    const data = entry instanceof WateringEntry ? await asKept(m, entry, place) : (entry as RecordData);
+    const row = await putVersioned(
       m,
       RecordEntity,
-      { id: input.id, gardenId, ...(input.version != null ? { version: input.version } : {}) },
+      { id: input.id, gardenId, version: input.version },
       { type: input.type, plantId: input.plantId ?? null, placeId: input.placeId ?? null, day: data.date, data },
       { createdBy: accountId },
     );
     return recordDto(row);
   }
 
-  private checkedData(input: RecordInput): RecordData {
-    try {
-      return checked(RECORD_CLASSES[input.type] as new () => RecordData, input.data);
-    } catch (error) {
-      if (error instanceof RefusedInput) throw refuse(error.faults.map((f) => ({ ...f, path: `data.${f.path}` })));
-      throw error;
-    }
+  /** Does a record stand under this id? */
+  exists(m: EntityManager, gardenId: string, id: string): Promise<boolean> {
+    return m.existsBy(RecordEntity, { id, gardenId, deletedAt: IsNull() });
   }
 
-  async setDeleted(gardenId: string, recordId: string, deleted: boolean): Promise<void> {
-    await this.gardens.change(gardenId, async (m) => {
-      const done = await m.update(RecordEntity, { id: recordId, gardenId }, { deletedAt: deleted ? new Date() : null });
-      if (done.affected === 0) throw gone('record');
-    });
+  /** Was one ever written under this id, even if it was thrown away since? */
+  wasEverWritten(m: EntityManager, id: string): Promise<boolean> {
+    return m.existsBy(RecordEntity, { id });
+  }
+
+  async markDeleted(m: EntityManager, gardenId: string, recordId: string, deleted: boolean): Promise<void> {
+    const done = await m.update(RecordEntity, { id: recordId, gardenId }, { deletedAt: deleted ? new Date() : null });
+    if (done.affected === 0) throw notFound('record');
+  }
+
+  setDeleted(gardenId: string, recordId: string, deleted: boolean): Promise<void> {
+    return this.gardens.change(gardenId, (m) => this.markDeleted(m, gardenId, recordId, deleted));
   }
 }
 
-function subjectFaults(input: RecordInput): Fault[] {
-  const named = [input.plantId, input.placeId].filter((x) => x != null).length;
+type Entry = RecordData | WateringEntry;
+
+/** What was told, checked against the class of its kind. */
+function checkedEntry(input: RecordInput): Entry {
+  try {
+    return checked(RECORD_KINDS[input.type].entry as new () => Entry, input.data);
+  } catch (error) {
+    if (error instanceof RefusedInput) throw badRequest(error.faults.map((f) => ({ ...f, path: `data.${f.path}` })));
+    throw error;
+  }
+}
+
+/** A watering as it is kept: litres, by the flow that the place has now. */
+async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity | null): Promise<RecordData> {
+  const plants = place ? await m.countBy(PlantEntity, { placeId: place.id, retiredOn: IsNull(), deletedAt: IsNull() }) : 0;
+  try {
+    return makeWatering({ irrigation: place?.irrigation ?? null, flowLPerH: place?.flowLPerH ?? null, plants }, entry);
+  } catch (error) {
+    if (error instanceof FlowNotKnown)
+      throw badRequest([
+        {
+          path: 'data.minutes',
+          reason: 'minutes need a place whose flow is known: give litres, or the flow in the place’s settings',
+        },
+      ]);
+    throw error;
+  }
+}
+
+function targetFaults(input: RecordInput): Fault[] {
+  const named = [input.plantId, input.placeId].filter((id) => id != null).length;
   if (named !== 1)
     return [
       {
@@ -108,31 +146,19 @@ function subjectFaults(input: RecordInput): Fault[] {
         reason: 'a record belongs to one plant or to one place: give exactly one of plantId and placeId',
       },
     ];
-  return input.placeId && PLANT_ONLY.includes(input.type)
+  return input.placeId && isOfPlantOnly(input.type)
     ? [{ path: 'placeId', reason: `${input.type} is recorded plant by plant` }]
     : [];
 }
 
-function dayFaults(day: string, today: string, plant: PlantEntity | null): Fault[] {
+function dayFaults(day: Day, today: Day, plant: PlantEntity | null): Fault[] {
   if (day > today) return [{ path: 'data.date', reason: `${day} is still to come (today is ${today} in this garden)` }];
   if (plant?.transplantedOn && day < plant.transplantedOn)
     return [{ path: 'data.date', reason: `${day} is before this plant was planted out, ${plant.transplantedOn}` }];
   return [];
 }
 
-function flowFaults(data: RecordData, place: PlaceEntity | null): Fault[] {
-  if (!('minutes' in data) || data.minutes == null) return [];
-  return place?.flowLPerH
-    ? []
-    : [
-        {
-          path: 'data.minutes',
-          reason: 'minutes need a place whose flow is known: give litres, or the flow in the place’s settings',
-        },
-      ];
-}
-
-function inspectionFaults(data: RecordData, crop: Crop | undefined): Fault[] {
+function inspectionFaults(data: Entry, crop: Crop | undefined): Fault[] {
   if (!(data instanceof Inspection) || !crop) return [];
   return [
     ...data.signs.flatMap((s, i) => signFaults(s, crop, `data.signs[${i}]`)),

@@ -1,6 +1,6 @@
 import { Controller, Get, Param } from '@nestjs/common';
 import type { GardenView, PlantView } from '@candid-leaf/contract';
-import type { CaseFile } from '@candid-leaf/core';
+import type { CaseFile } from '@candid-leaf/core/casefile';
 import { ViewsService } from './views.service.js';
 
 @Controller('api/gardens/:gardenId')
@@ -19,7 +19,7 @@ export class ViewsController {
 
   /** The plant's case file, as the headless command reads it. */
   @Get('plants/:plantId/case')
-  async case(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<CaseFile> {
-    return (await this.views.plant(gardenId, plantId)).caseFile;
+  case(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<CaseFile> {
+    return this.views.caseFile(gardenId, plantId);
   }
 }

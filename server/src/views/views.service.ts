@@ -1,124 +1,152 @@
 import { Injectable } from '@nestjs/common';
-import type {
-  GardenView,
-  Inspection,
-  PlaceOnView,
-  PlantOnView,
-  PlantView,
-  RibbonDay,
-  TaskDto,
+import {
+  type GardenView,
+  type PlaceOnView,
+  type PlantOnView,
+  type PlantView,
+  type RibbonDay,
+  type TaskDto,
 } from '@candid-leaf/contract';
-import { addDays, CLEAR_FROM, disorderRow, type Report } from '@candid-leaf/core';
-import { GardenBooks, type GardenBook } from '../cases/garden-book.js';
-import { InsightService } from '../cases/insight.service.js';
-import { gone } from '../common/refusals.js';
+import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
+import { caseFileOf, type CaseFile } from '@candid-leaf/core/casefile';
+import { CLEAR_FROM, disorderRow } from '@candid-leaf/core/diagnosis';
+import type { Inspection } from '@candid-leaf/core/records';
+import { addDays } from '@candid-leaf/core/units';
+import { Assessments } from '../assessment/assessments.service.js';
+import { plantCaseOf, recordsOfPlant } from '../assessment/plant-case.js';
+import { livePlaces, livePlantsIn, Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
 import { placeDto } from '../places/places.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { plantDto } from '../plants/plants.service.js';
 import { recordDto } from '../records/records.service.js';
-import { TasksService } from '../troubles/tasks.service.js';
-import { TroublesService } from '../troubles/troubles.service.js';
-import { weatherDto, WeatherService } from '../weather/weather.service.js';
+import { notFound } from '../shared/http-errors.js';
+import { TodayService } from '../today/today.service.js';
+import { TreatmentsService } from '../treatments/treatments.service.js';
+import { stateOf, weatherDto } from '../weather/weather.service.js';
 
 const BACK_DAYS = 14;
 const AHEAD_DAYS = 7;
 /** How many records a plant's page carries. */
 const RECORDS_SHOWN = 300;
 
+/** What a screen shows, put together from one snapshot and what is concluded of it. */
 @Injectable()
 export class ViewsService {
   constructor(
-    private readonly books: GardenBooks,
-    private readonly insights: InsightService,
+    private readonly snapshots: Snapshots,
+    private readonly assessments: Assessments,
     private readonly gardens: GardensService,
-    private readonly tasks: TasksService,
-    private readonly troubles: TroublesService,
-    private readonly weather: WeatherService,
+    private readonly today: TodayService,
+    private readonly treatments: TreatmentsService,
   ) {}
 
   async garden(gardenId: string): Promise<GardenView> {
-    const book = await this.books.open(gardenId);
-    const { due, all } = await this.tasks.open(book);
+    const s = await this.snapshots.load(gardenId);
+    const assessed = await this.assessments.all(s);
+    const { due, all } = await this.today.list(s);
     return {
-      garden: this.gardens.dto(book.garden),
-      ribbon: ribbon(book, all),
-      places: book.places.filter((p) => !p.retiredOn).map((p) => this.place(book, p)),
+      garden: this.gardens.dto(s.garden),
+      ribbon: ribbon(s, all),
+      places: livePlaces(s).map((p) => placeOnView(s, p, assessed.get(p.id)?.plants ?? new Map())),
       today: due,
-      weather: await this.weather.state(book.garden),
+      weather: stateOf(s.garden, s.weather),
     };
   }
 
   async plant(gardenId: string, plantId: string): Promise<PlantView> {
-    const book = await this.books.open(gardenId);
-    const plant = book.plants.find((p) => p.id === plantId);
-    if (!plant) throw gone('plant');
-    const place = book.places.find((p) => p.id === plant.placeId)!;
-    const insight = this.insights.of(book, plant);
+    const s = await this.snapshots.load(gardenId);
+    const { plant, place } = find(s, plantId);
+    const { report } = await this.assessments.ofPlant(s, plant);
     return {
-      garden: this.gardens.dto(book.garden),
+      garden: this.gardens.dto(s.garden),
       place: placeDto(place),
       plant: plantDto(plant),
-      caseFile: insight.caseFile,
-      report: insight.report,
-      forecast: book.weather.filter((w) => w.kind === 'forecast').map(weatherDto),
-      records: book.records
-        .filter((r) => r.plantId === plant.id || r.placeId === place.id)
-        .reverse()
-        .slice(0, RECORDS_SHOWN)
-        .map(recordDto),
-      troubles: await this.troubles.ofPlant(gardenId, plantId),
+      report,
+      weather: s.weather.map(weatherDto),
+      records: recordsOfPlant(s, plant).reverse().slice(0, RECORDS_SHOWN).map(recordDto),
+      treatments: await this.treatments.ofPlant(gardenId, plantId),
     };
   }
 
-  private place(book: GardenBook, place: GardenBook['places'][number]): PlaceOnView {
-    const plants = book.plants.filter((p) => p.placeId === place.id && !p.retiredOn).map((p) => this.onView(book, p));
-    const fractions = plants.flatMap((p) => (p.fractionAvailable === null ? [] : [p.fractionAvailable]));
-    return {
-      place: placeDto(place),
-      fractionAvailable: fractions.length > 0 ? fractions.reduce((a, b) => a + b, 0) / fractions.length : null,
-      plants,
-    };
-  }
-
-  private onView(book: GardenBook, plant: PlantEntity): PlantOnView {
-    const { report } = this.insights.of(book, plant);
-    const looks = book.records.filter((r) => r.plantId === plant.id && r.type === 'inspection');
-    return {
-      plant: plantDto(plant),
-      fractionAvailable: report.water.daily.at(-1)?.fractionAvailable ?? null,
-      course: [...report.water.daily.slice(-BACK_DAYS - 1), ...report.water.ahead.slice(0, AHEAD_DAYS)].map((d) => ({
-        day: d.date,
-        fractionAvailable: d.fractionAvailable,
-      })),
-      next: report.water.nextWatering && {
-        date: report.water.nextWatering.date,
-        litres: report.water.nextWatering.litres,
-      },
-      finding: finding(report),
-      unclear: report.diagnosis.length > 0 && report.diagnosis[0]!.probability < CLEAR_FROM,
-      lastLook: looks.at(-1)?.day ?? null,
-      seenToday: looks
-        .filter((r) => r.day === book.today)
-        .flatMap((r) => (r.data as Inspection).signs.filter((x) => x.present).map((x) => x.sign)),
-    };
+  async caseFile(gardenId: string, plantId: string): Promise<CaseFile> {
+    const s = await this.snapshots.load(gardenId);
+    const { plant, place } = find(s, plantId);
+    return caseFileOf(plantCaseOf(s, plant, place));
   }
 }
 
-function finding(report: Report): PlantOnView['finding'] {
-  const leader = report.diagnosis[0];
+function find(s: GardenSnapshot, plantId: string): { plant: PlantEntity; place: PlaceEntity } {
+  const plant = s.plants.find((p) => p.id === plantId);
+  const place = s.places.find((p) => p.id === plant?.placeId);
+  if (!plant || !place) throw notFound('plant');
+  return { plant, place };
+}
+
+function placeOnView(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  assessed: ReadonlyMap<string, PlantAssessment>,
+): PlaceOnView {
+  const plants = livePlantsIn(s, place.id).flatMap((plant) => {
+    const own = assessed.get(plant.id);
+    return own ? [plantOnView(s, plant, own)] : [];
+  });
+  const fractions = plants.flatMap((p) => (p.fractionAvailable === null ? [] : [p.fractionAvailable]));
+  return {
+    place: placeDto(place),
+    fractionAvailable: fractions.length > 0 ? fractions.reduce((a, b) => a + b, 0) / fractions.length : null,
+    plants,
+  };
+}
+
+function plantOnView(s: GardenSnapshot, plant: PlantEntity, { report }: PlantAssessment): PlantOnView {
+  const looks = s.recordsOf(plant.id).filter((r) => r.type === 'inspection');
+  const { daily, ahead, nextWatering } = report.water;
+  return {
+    plant: plantDto(plant),
+    fractionAvailable: daily.at(-1)?.fractionAvailable ?? null,
+    course: [...daily.slice(-BACK_DAYS - 1), ...ahead.slice(0, AHEAD_DAYS)].map((d) => ({
+      day: d.date,
+      fractionAvailable: d.fractionAvailable,
+    })),
+    next: nextWatering && { date: nextWatering.date, litres: nextWatering.litres },
+    finding: leadingFinding(report),
+    unclear: (report.diagnosis[0]?.probability ?? 1) < CLEAR_FROM,
+    lastLook: looks.at(-1)?.day ?? null,
+    seenToday: looks
+      .filter((r) => r.day === s.today)
+      .flatMap((r) => (r.data as Inspection).signs.filter((seen) => seen.present).map((seen) => seen.sign)),
+  };
+}
+
+function leadingFinding(report: Report): PlantOnView['finding'] {
+  const [leader] = report.diagnosis;
   if (!leader || leader.probability < CLEAR_FROM) return null;
   const row = disorderRow(leader.disorder);
   return { disorder: row.code, label: row.label, probability: leader.probability, harmless: row.harmless === true };
 }
 
-function ribbon(book: GardenBook, tasks: readonly TaskDto[]): RibbonDay[] {
-  return Array.from({ length: BACK_DAYS + 1 + AHEAD_DAYS }, (_, i): RibbonDay => {
-    const day = addDays(book.today, i - BACK_DAYS);
-    const weather = book.weather.find((w) => w.day === day);
-    const done: RibbonDay['done'] = {};
-    for (const r of book.records) if (r.day === day) done[r.type] = (done[r.type] ?? 0) + 1;
-    const due = tasks.filter((t) => (day === book.today ? t.dueOn <= day : t.dueOn === day)).length;
-    return { day, weather: weather ? weatherDto(weather) : null, done, due: day < book.today ? 0 : due };
-  });
+function ribbon(s: GardenSnapshot, tasks: readonly TaskDto[]): RibbonDay[] {
+  const first = addDays(s.today, -BACK_DAYS);
+  const days = new Map<string, RibbonDay>();
+  for (let i = 0; i <= BACK_DAYS + AHEAD_DAYS; i++) {
+    const day = addDays(first, i);
+    days.set(day, { day, weather: null, done: {}, due: 0 });
+  }
+  for (const w of s.weather) {
+    const on = days.get(w.day);
+    if (on) on.weather = weatherDto(w);
+  }
+  for (const r of s.records) {
+    const on = days.get(r.day);
+    if (on) on.done[r.type] = (on.done[r.type] ?? 0) + 1;
+  }
+  for (const t of tasks) {
+    // what is overdue is due today
+    const on = days.get(t.dueOn < s.today ? s.today : t.dueOn);
+    if (on) on.due += 1;
+  }
+  return [...days.values()];
 }

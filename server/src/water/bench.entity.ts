@@ -1,10 +1,10 @@
-import type { SetUp } from '@candid-leaf/core';
+import type { SetUp } from '@candid-leaf/core/water';
 import { Column, Entity } from 'typeorm';
-import { Owned } from '../common/owned.entity.js';
+import { GardenRow } from '../shared/garden-row.entity.js';
 
 /** Set-ups of the bench, named and kept. */
 @Entity('bench')
-export class BenchEntity extends Owned {
+export class BenchEntity extends GardenRow {
   @Column('uuid')
   placeId: string;
 

@@ -2,10 +2,10 @@ import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { BenchDto, BenchInput } from '@candid-leaf/contract';
 import { IsNull, type Repository } from 'typeorm';
-import { gone } from '../common/refusals.js';
-import { putVersioned } from '../common/versioned.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
+import { notFound } from '../shared/http-errors.js';
+import { putVersioned } from '../shared/versioned.js';
 import { BenchEntity } from './bench.entity.js';
 
 const benchDto = ({ id, version, placeId, name, weather, years, setUps }: BenchEntity): BenchDto => ({
@@ -33,16 +33,15 @@ export class BenchesService {
 
   put(gardenId: string, { id, version, ...content }: BenchInput): Promise<BenchDto> {
     return this.gardens.change(gardenId, async (m) => {
-      if (!(await m.existsBy(PlaceEntity, { id: content.placeId, gardenId }))) throw gone('place');
-      const key = { id, gardenId, ...(version != null ? { version } : {}) };
-      return benchDto((await putVersioned(m, BenchEntity, key, content)).row);
+      if (!(await m.existsBy(PlaceEntity, { id: content.placeId, gardenId }))) throw notFound('place');
+      return benchDto(await putVersioned(m, BenchEntity, { id, gardenId, version }, content));
     });
   }
 
   remove(gardenId: string, id: string): Promise<void> {
     return this.gardens.change(gardenId, async (m) => {
       const bench = await m.findOneBy(BenchEntity, { id, gardenId });
-      if (!bench) throw gone('bench');
+      if (!bench) throw notFound('bench');
       await m.update(BenchEntity, { id }, { deletedAt: bench.deletedAt ?? new Date() });
     });
   }

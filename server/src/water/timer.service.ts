@@ -1,15 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { PlacePlan, TimerView } from '@candid-leaf/contract';
-import { addDays, type Day } from '@candid-leaf/core';
+import type { PlacePlanDto, TimerView } from '@candid-leaf/contract';
+import { addDays, roundTo, toTenth, type Day } from '@candid-leaf/core/units';
 import { v5 } from 'uuid';
 import { In, type DataSource } from 'typeorm';
-import type { GardenBook } from '../cases/garden-book.js';
-import { refuse } from '../common/refusals.js';
+import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
-import { RecordEntity } from '../records/record.entity.js';
 import { RecordsService } from '../records/records.service.js';
+import { badRequest } from '../shared/http-errors.js';
 import { HoseTimer, type TimerLogged } from './hose-timer.js';
 import { TimerRunEntity, TimerStateEntity } from './timer.entities.js';
 
@@ -58,34 +57,46 @@ export class TimerService {
   }
 
   /** Writes the coming days of the plan to the timer. A timer that does not answer leaves everything as it was, and says so. */
-  async send(book: GardenBook, place: PlaceEntity, plan: PlacePlan): Promise<void> {
+  async send(s: GardenSnapshot, place: PlaceEntity, plan: PlacePlanDto): Promise<void> {
     const zone = place.watering?.timerZone;
-    if (!zone) throw refuse([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+    if (!zone) throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
     const { flowLPerH } = place;
     if (!flowLPerH)
-      throw refuse([{ path: 'flowLPerH', reason: 'the timer counts minutes: the flow of this place must be known' }]);
-    const runs = (plan.plan?.days ?? [])
-      .filter((d) => d.litres > 0 && d.steps && d.steps.minutes !== null)
-      .map((d) => ({ day: d.date, litres: d.litres * plan.plants, steps: d.steps! }));
+      throw badRequest([{ path: 'flowLPerH', reason: 'the timer counts minutes: the flow of this place must be known' }]);
+    // a place on a timer is watered as one
+    const [pour] = plan.pours;
+    const runs = (pour?.plan?.days ?? []).flatMap((d) =>
+      d.litres > 0 && d.steps && d.steps.minutes !== null
+        ? [
+            {
+              day: d.date,
+              litres: toTenth(d.litres * (pour?.plants.length ?? 1)),
+              minutes: d.steps.minutes,
+              times: d.steps.times,
+              waitMinutes: d.steps.waitMinutes,
+            },
+          ]
+        : [],
+    );
     const trouble = await this.reach(() =>
       this.timer.write(zone, {
         flowLPerH,
         runs: runs.map((r) => ({
           date: r.day,
           start: START,
-          minutes: r.steps.minutes!,
-          times: r.steps.times,
-          waitMinutes: r.steps.waitMinutes,
+          minutes: r.minutes,
+          times: r.times,
+          waitMinutes: r.waitMinutes,
         })),
       }),
     );
-    await this.gardens.change(book.garden.id, async (m) => {
-      const state = { placeId: place.id, gardenId: book.garden.id, trouble };
+    await this.gardens.change(s.garden.id, async (m) => {
+      const state = { placeId: place.id, gardenId: s.garden.id, trouble };
       if (trouble) return void (await m.upsert(TimerStateEntity, state, ['placeId']));
       await m.upsert(TimerStateEntity, { ...state, sentAt: new Date() }, ['placeId']);
       // what is still to come is replaced; what already ran stays as it was told
       const old = await m.findBy(TimerRunEntity, { placeId: place.id });
-      const coming = old.filter((r) => r.day >= book.today && r.ranMinutes === null).map((r) => r.day);
+      const coming = old.filter((r) => r.day >= s.today && r.ranMinutes === null).map((r) => r.day);
       if (coming.length > 0) await m.delete(TimerRunEntity, { placeId: place.id, day: In(coming) });
       const kept = new Set(old.filter((r) => !coming.includes(r.day)).map((r) => r.day));
       for (const r of runs)
@@ -93,9 +104,9 @@ export class TimerService {
           await m.insert(TimerRunEntity, {
             placeId: place.id,
             day: r.day,
-            gardenId: book.garden.id,
-            minutes: r.steps.minutes! * r.steps.times,
-            litres: Math.round(r.litres * 10) / 10,
+            gardenId: s.garden.id,
+            minutes: r.minutes * r.times,
+            litres: r.litres,
             ranMinutes: null,
             ranLitres: null,
           });
@@ -103,15 +114,16 @@ export class TimerService {
   }
 
   /** Reads the log up to today: each run becomes a watering record, once, and is laid beside what was planned. */
-  async read(book: GardenBook, accountId: string, place: PlaceEntity, plants: number): Promise<void> {
+  async read(s: GardenSnapshot, accountId: string, place: PlaceEntity): Promise<void> {
+    const plants = Math.max(1, livePlantsIn(s, place.id).length);
     const zone = place.watering?.timerZone;
-    if (!zone) throw refuse([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+    if (!zone) throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
     let log: TimerLogged[] = [];
     const trouble = await this.reach(async () => {
-      log = await this.timer.log(zone, addDays(book.today, -READ_BACK_DAYS), book.today);
+      log = await this.timer.log(zone, addDays(s.today, -READ_BACK_DAYS), s.today);
     });
-    await this.gardens.change(book.garden.id, async (m) => {
-      const state = { placeId: place.id, gardenId: book.garden.id, trouble };
+    await this.gardens.change(s.garden.id, async (m) => {
+      const state = { placeId: place.id, gardenId: s.garden.id, trouble };
       if (trouble) return void (await m.upsert(TimerStateEntity, state, ['placeId']));
       await m.upsert(TimerStateEntity, { ...state, readAt: new Date() }, ['placeId']);
       for (const run of log) {
@@ -122,12 +134,12 @@ export class TimerService {
         );
         const id = v5(`${place.id} ${run.date}`, RUN_IDS);
         // a record that the gardener has since changed or thrown away is left as it is
-        if (run.litres <= 0 || (await m.existsBy(RecordEntity, { id }))) continue;
-        await this.records.write(m, book.garden.id, accountId, book.today, {
+        if (run.litres <= 0 || (await this.records.wasEverWritten(m, id))) continue;
+        await this.records.write(m, s.garden.id, accountId, s.today, {
           id,
           type: 'watering',
           placeId: place.id,
-          data: { date: run.date, litres: Math.round((run.litres / Math.max(1, plants)) * 100) / 100, how: 'drip' },
+          data: { date: run.date, litres: roundTo(run.litres / plants, 2) },
         });
       }
     });

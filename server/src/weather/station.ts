@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Day } from '@candid-leaf/core';
+import type { Day } from '@candid-leaf/core/units';
 import { CONFIG, type Config } from '../config.js';
 
 export interface StationDay {

@@ -2,10 +2,11 @@ import { Injectable, Logger } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { Cron, CronExpression } from '@nestjs/schedule';
 import type { GardenDto, WeatherDto, WeatherState } from '@candid-leaf/contract';
-import { addDays, checked, WeatherRecord, weatherFaults, type Day } from '@candid-leaf/core';
+import { checked, weatherFaults, WeatherRecord } from '@candid-leaf/core/records';
+import { addDays, type Day } from '@candid-leaf/core/units';
 import { Not, type DataSource } from 'typeorm';
-import { Clock } from '../common/clock.js';
-import { gone } from '../common/refusals.js';
+import { Clock } from '../shared/clock.js';
+import { notFound } from '../shared/http-errors.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { WeatherStation, type StationDay } from './station.js';
@@ -18,6 +19,13 @@ export const weatherDto = ({ gardenId: _g, rainMm, gaugeMm, ...w }: WeatherEntit
   ...w,
   gaugeMm,
   rainMm: gaugeMm ?? rainMm,
+});
+
+/** When the station last answered, and what it gave; from what is at hand. */
+export const stateOf = (garden: GardenEntity, weather: readonly WeatherEntity[]): WeatherState => ({
+  pulledAt: garden.weatherPulledAt?.toISOString() ?? null,
+  newest: weather.findLast((w) => w.kind === 'observed')?.day ?? null,
+  trouble: garden.weatherTrouble,
 });
 
 @Injectable()
@@ -70,7 +78,8 @@ export class WeatherService {
         m.update(GardenEntity, { id: gardenId }, { weatherTrouble: reason.slice(0, 300) }),
       );
     }
-    return this.state(await this.gardens.get(gardenId));
+    const now = await this.gardens.get(gardenId);
+    return { ...stateOf(now, []), newest: await this.newestObserved(gardenId) };
   }
 
   /** After a garden was made or changed: weather for its new day or its new place on earth, if it needs any. */
@@ -79,19 +88,11 @@ export class WeatherService {
     if (moved || newest === null || newest < garden.today) await this.pull(garden.id, moved);
   }
 
-  async state(garden: GardenEntity): Promise<WeatherState> {
-    return {
-      pulledAt: garden.weatherPulledAt?.toISOString() ?? null,
-      newest: await this.newestObserved(garden.id),
-      trouble: garden.weatherTrouble,
-    };
-  }
-
   /** A gauge reading for a day that has weather. */
   async gauge(gardenId: string, day: Day, gaugeMm: number | null): Promise<void> {
     await this.gardens.change(gardenId, async (m) => {
       const key = { gardenId, day, kind: Not('forecast' as const) };
-      if (!(await m.existsBy(WeatherEntity, key))) throw gone('day with weather');
+      if (!(await m.existsBy(WeatherEntity, key))) throw notFound('day with weather');
       await m.update(WeatherEntity, key, { gaugeMm });
     });
   }

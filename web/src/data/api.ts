@@ -1,4 +1,4 @@
-import type { Fault } from '@candid-leaf/core';
+import type { Fault } from '@candid-leaf/core/records';
 
 /** An answer of the server that is not what was hoped for, with its reasons. */
 export class ApiError extends Error {

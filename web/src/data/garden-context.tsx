@@ -1,7 +1,7 @@
 import type { GardenDto } from '@candid-leaf/contract';
 import { format, parseISO } from 'date-fns';
 import { createContext, useContext } from 'react';
-import type { Day } from '@candid-leaf/core';
+import type { Day } from '@candid-leaf/core/units';
 
 /** The garden whose pages are shown. */
 export const GardenContext = createContext<GardenDto | null>(null);

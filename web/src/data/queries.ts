@@ -15,7 +15,8 @@ import type {
   RecordInput,
   WeatherState,
 } from '@candid-leaf/contract';
-import type { Day, DisorderCode } from '@candid-leaf/core';
+import type { DisorderCode } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
 import { api } from './api';

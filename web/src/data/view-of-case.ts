@@ -1,10 +1,12 @@
 import type { GardenDto, PlaceDto, PlantDto, PlantView, RecordDto, RecordType } from '@candid-leaf/contract';
-import type { CaseFile, Day, Report } from '@candid-leaf/core';
+import type { Report } from '@candid-leaf/core/assessment';
+import type { PlantCase } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /** A case file as the view of a plant, so that somebody else's plant is shown by the same page. */
-export function viewOfCase(caseFile: CaseFile, report: Report, reader: GardenDto): PlantView {
+export function viewOfCase(caseFile: PlantCase, report: Report, reader: GardenDto): PlantView {
   const { place, plant, records, asOf } = caseFile;
   const record = (type: RecordType, i: number, data: { date: Day }): RecordDto => ({
     id: `${type}-${i}`,

@@ -1,4 +1,4 @@
-import { checked, RefusedInput, type Fault } from '@candid-leaf/core';
+import { checked, type Fault, RefusedInput } from '@candid-leaf/core/records';
 import {
   set,
   type FieldErrors,

@@ -1,5 +1,5 @@
 import type { PlantDto } from '@candid-leaf/contract';
-import type { Part } from '@candid-leaf/core';
+import type { Part } from '@candid-leaf/core/records';
 import type { CSSProperties, ReactNode } from 'react';
 
 /** How a plant grows, as drawn: a cordon is tall and thin, a bush round, a pepper forked. */

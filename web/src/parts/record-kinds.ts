@@ -1,18 +1,5 @@
-import {
-  CHECKED_BY,
-  CUT_KINDS,
-  EVENTS,
-  FEED_FORMS,
-  GRAMS_PER,
-  CM_PER,
-  LITRES_PER,
-  SOIL_FEELS,
-  SPRAYS,
-  symbolOf,
-  WATERING_ENDS,
-  WATERING_WAYS,
-  type Units,
-} from '@candid-leaf/core';
+import { CHECKED_BY, CUT_KINDS, EVENTS, FEED_FORMS, signRow, SOIL_FEELS, SPRAYS, WATERING_ENDS, WATERING_WAYS } from '@candid-leaf/core/records';
+import { LITRES_PER, type Units } from '@candid-leaf/core/units';
 import type { RecordDto, RecordType } from '@candid-leaf/contract';
 import {
   CalendarDays,
@@ -27,7 +14,6 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import type { Measure } from './field';
-import { showCm, showGrams, showLitres, signRow } from '@candid-leaf/core';
 
 /** What a form asks for each kind of record, and how such a record reads in a list. A new kind is one more row. */
 export type Asked =

@@ -1,5 +1,5 @@
 import type { RecordDto, RecordType } from '@candid-leaf/contract';
-import { type Day } from '@candid-leaf/core';
+import type { Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,5 @@
 import type { RibbonDay } from '@candid-leaf/contract';
-import { showRain, showTemperature, type Units } from '@candid-leaf/core';
+import type { Units } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { format, parseISO } from 'date-fns';
 import { useSearchParams } from 'react-router';

@@ -1,5 +1,5 @@
 import type { PlantDto } from '@candid-leaf/contract';
-import { PARTS, signRow, type Part, type SignCode } from '@candid-leaf/core';
+import { type Part, PARTS, type SignCode, signRow } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { PlantDrawing } from './plant-drawing';
 

@@ -1,4 +1,4 @@
-import type { PlaceKind, PotMaterial } from '@candid-leaf/core';
+import type { PlaceKind, PotMaterial } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 
 export const percent = (fraction: number | null): string =>

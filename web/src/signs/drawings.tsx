@@ -1,4 +1,4 @@
-import type { SignCode } from '@candid-leaf/core';
+import type { SignCode } from '@candid-leaf/core/records';
 import { FRUIT } from './fruit';
 import { FLOWERS } from './flowers';
 import { LEAVES } from './leaves';

@@ -1,4 +1,4 @@
-import type { Crop } from '@candid-leaf/core';
+import type { Crop } from '@candid-leaf/core/records';
 import type { ReactNode } from 'react';
 import { INK, Leaf, LINE } from './shapes';
 

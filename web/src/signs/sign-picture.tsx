@@ -1,4 +1,4 @@
-import type { Crop, SignCode } from '@candid-leaf/core';
+import type { Crop, SignCode } from '@candid-leaf/core/records';
 import { DRAWINGS } from './drawings';
 
 /** The drawing of a sign. Its name stands beside it, so to a screen reader it is silent. */

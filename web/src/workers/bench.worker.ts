@@ -1,20 +1,9 @@
-import {
-  climateOfPlace,
-  generateWeather,
-  runYear,
-  seasonSpan,
-  seasonWeather,
-  seeded,
-  yearSeed,
-  type BenchRow,
-  type BenchSubject,
-  type Day,
-  type SetUp,
-  type WeatherDay,
-} from '@candid-leaf/core';
+import { climateOfPlace, generateWeather, seeded, type WeatherDay } from '@candid-leaf/core/climate';
+import type { Day } from '@candid-leaf/core/units';
+import { type BenchPlant, type BenchRow, runYear, seasonSpan, seasonWeather, type SetUp, yearSeed } from '@candid-leaf/core/water';
 
 export interface BenchAsked {
-  subject: BenchSubject;
+  subject: BenchPlant;
   setUps: SetUp[];
   recorded: WeatherDay[];
   weather: 'recorded' | 'simulated';

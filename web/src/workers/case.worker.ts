@@ -1,13 +1,8 @@
 import 'reflect-metadata';
-import {
-  parseCase,
-  RefusedInput,
-  reportOn,
-  type CaseFile,
-  type Fault,
-  type Report,
-  type Units,
-} from '@candid-leaf/core';
+import { type Report, reportOn } from '@candid-leaf/core/assessment';
+import { parseCase } from '@candid-leaf/core/casefile';
+import { type Fault, type PlantCase, RefusedInput } from '@candid-leaf/core/records';
+import type { Units } from '@candid-leaf/core/units';
 
 export interface CaseAsked {
   text: string;
@@ -15,7 +10,7 @@ export interface CaseAsked {
 }
 
 export type CaseRead =
-  { ok: true; caseFile: CaseFile; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
+  { ok: true; caseFile: PlantCase; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
 
 /** Reads somebody's case file and reckons its report, off the page's own thread. */
 function read({ text, units }: CaseAsked): CaseRead {

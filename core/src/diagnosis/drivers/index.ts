@@ -1,15 +1,15 @@
-import type { Story } from '../story.js';
+import type { CaseContext } from '../context.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
+import type { RuleParams, Verdict } from './verdict.js';
 import * as care from './care-rules.js';
 import * as plant from './plant-rules.js';
-import type { RuleParams, Verdict } from './verdict.js';
 import * as water from './water-rules.js';
 import * as weather from './weather-rules.js';
 
 export type { Because, RuleParams, Verdict } from './verdict.js';
 
 /** Every driver and the rule that reads it from the records. */
-export const DRIVER_RULES: Record<DriverCode, (s: Story, params: RuleParams) => Verdict> = {
+export const DRIVER_RULES: Record<DriverCode, (ctx: CaseContext, params: RuleParams) => Verdict> = {
   'dry-spell': water.drySpell,
   'uneven-watering': water.unevenWatering,
   'dry-then-wet': water.dryThenWet,

@@ -1,38 +1,37 @@
-import { dayWords, daysBetween } from '../../day.js';
-import { isCovered } from '../../plant.js';
-import { showCm } from '../../units/units.js';
+import { isCovered } from '../../records/place.js';
+import type { SignCode } from '../../records/vocabulary/signs.js';
+import { daysBetween } from '../../units/day.js';
 import { spellOn } from '../../water/season.js';
-import type { SignCode } from '../vocabulary/signs.js';
-import type { Story } from '../story.js';
-import { ABSENT, found, unknown, type Because, type RuleParams, type Verdict } from './verdict.js';
+import type { CaseContext } from '../context.js';
+import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
 /** Rules that read the plant, its place, its history and the signs that are a setting rather than a trouble. */
 
-const bySign = (s: Story, signs: readonly SignCode[], text: string, strength = 0.6): Verdict =>
-  signs.some((sign) => s.present.has(sign)) ? found(strength, [{ record: 'sign', date: s.c.asOf, text }]) : ABSENT;
+const bySign = (ctx: CaseContext, signs: readonly SignCode[], text: string, strength = 0.6): Verdict =>
+  signs.some((sign) => ctx.present.has(sign)) ? found(strength, [{ record: 'sign', date: ctx.case.asOf, text }]) : ABSENT;
 
-export function suddenExposure(s: Story, { within = 14 }: RuleParams): Verdict {
-  const moved = s.recent(s.c.records.events, within).filter((e) => e.what === 'moved');
+export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): Verdict {
+  const moved = ctx.recent(ctx.case.records.events, within).filter((e) => e.what === 'moved');
   const because: Because[] = moved.map((e) => ({
     record: 'event',
     date: e.date,
-    text: `moved on ${dayWords(e.date)}`,
+    text: `moved on ${ctx.format.day(e.date)}`,
   }));
-  if (s.present.has('stem-broken'))
-    because.push({ record: 'sign', date: s.c.asOf, text: 'a branch broke or sagged and let the sun in' });
+  if (ctx.present.has('stem-broken'))
+    because.push({ record: 'sign', date: ctx.case.asOf, text: 'a branch broke or sagged and let the sun in' });
   return because.length > 0 ? found(0.7, because) : ABSENT;
 }
 
-export function noHardening(s: Story, { within = 21 }: RuleParams): Verdict {
-  const { transplantedOn } = s.c.plant;
-  if (!transplantedOn || daysBetween(transplantedOn, s.c.asOf) > within) return ABSENT;
-  return s.c.records.events.some((e) => e.what === 'hardened-off')
+export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verdict {
+  const { transplantedOn } = ctx.case.plant;
+  if (!transplantedOn || daysBetween(transplantedOn, ctx.case.asOf) > within) return ABSENT;
+  return ctx.case.records.events.some((e) => e.what === 'hardened-off')
     ? ABSENT
     : found(0.5, [
         {
           record: 'plant',
           date: transplantedOn,
-          text: `planted out on ${dayWords(transplantedOn)}; no hardening off on record`,
+          text: `planted out on ${ctx.format.day(transplantedOn)}; no hardening off on record`,
         },
       ]);
 }
@@ -40,55 +39,55 @@ export function noHardening(s: Story, { within = 21 }: RuleParams): Verdict {
 /** Advised spacing, m: 0.45 to 0.6 tomato, 0.4 to 0.5 pepper (handbook). Crowded under two thirds of it. */
 const ADVISED_SPACING_M = { tomato: 0.5, pepper: 0.45 } as const;
 
-export function crowding(s: Story): Verdict {
-  const { plant, asOf } = s.c;
+export function crowding(ctx: CaseContext): Verdict {
+  const { plant, asOf } = ctx.case;
   const advised = ADVISED_SPACING_M[plant.crop];
-  if (plant.spacingM != null && s.c.place.kind !== 'container' && plant.spacingM < (advised * 2) / 3)
+  if (plant.spacingM != null && ctx.case.place.kind !== 'container' && plant.spacingM < (advised * 2) / 3)
     return found(0.7, [
       {
         record: 'plant',
         date: asOf,
-        text: `${showCm(plant.spacingM * 100, s.units)} apart; ${showCm(advised * 100, s.units)} is advised`,
+        text: `${ctx.format.centimetres(plant.spacingM * 100)} apart; ${ctx.format.centimetres(advised * 100)} is advised`,
       },
     ]);
-  return bySign(s, ['plant-dense'], 'so bushy that light and air do not get in', 0.5);
+  return bySign(ctx, ['plant-dense'], 'so bushy that light and air do not get in', 0.5);
 }
 
-export function leavesNearSoil(s: Story): Verdict {
-  if (s.present.has('plant-leaves-touch-soil'))
-    return bySign(s, ['plant-leaves-touch-soil'], 'leaves touch the soil', 0.8);
-  const { plant, records, asOf } = s.c;
+export function leavesNearSoil(ctx: CaseContext): Verdict {
+  if (ctx.present.has('plant-leaves-touch-soil'))
+    return bySign(ctx, ['plant-leaves-touch-soil'], 'leaves touch the soil', 0.8);
+  const { plant, records, asOf } = ctx.case;
   const cleared = records.pruning.some((p) => p.what?.includes('lower-leaves'));
   if ((plant.heightM ?? 0) > 0.6 && !cleared)
     return found(0.5, [
       {
         record: 'pruning',
         date: asOf,
-        text: `no low leaf was cut on a plant ${showCm((plant.heightM ?? 0) * 100, s.units)} tall`,
+        text: `no low leaf was cut on a plant ${ctx.format.centimetres((plant.heightM ?? 0) * 100)} tall`,
       },
     ]);
   return ABSENT;
 }
 
-export function poorPollination(s: Story): Verdict {
-  if (s.present.has('flower-still-air'))
-    return bySign(s, ['flower-still-air'], 'neither wind nor bees reach the flowers', 0.8);
-  if (!isCovered(s.c.place.kind)) return ABSENT;
-  const helped = s.recent(s.c.records.events, 10).some((e) => e.what === 'pollination-assist');
+export function poorPollination(ctx: CaseContext): Verdict {
+  if (ctx.present.has('flower-still-air'))
+    return bySign(ctx, ['flower-still-air'], 'neither wind nor bees reach the flowers', 0.8);
+  if (!isCovered(ctx.case.place.kind)) return ABSENT;
+  const helped = ctx.recent(ctx.case.records.events, 10).some((e) => e.what === 'pollination-assist');
   return helped
     ? ABSENT
-    : found(0.5, [{ record: 'place', date: s.c.asOf, text: 'under cover, and no shaking of the flowers on record' }]);
+    : found(0.5, [{ record: 'place', date: ctx.case.asOf, text: 'under cover, and no shaking of the flowers on record' }]);
 }
 
-export const heavyFlowerLoad = (s: Story): Verdict =>
-  bySign(s, ['flower-many-open'], 'far more flowers open than it can carry', 0.8);
+export const heavyFlowerLoad = (ctx: CaseContext): Verdict =>
+  bySign(ctx, ['flower-many-open'], 'far more flowers open than it can carry', 0.8);
 
-export function smallPlant(s: Story): Verdict {
-  const { heightM, crop } = s.c.plant;
+export function smallPlant(ctx: CaseContext): Verdict {
+  const { heightM, crop } = ctx.case.plant;
   const least = crop === 'tomato' ? 0.5 : 0.3;
-  if (heightM == null) return bySign(s, ['plant-stunted'], 'much smaller than it should be', 0.5);
+  if (heightM == null) return bySign(ctx, ['plant-stunted'], 'much smaller than it should be', 0.5);
   return heightM < least
-    ? found(0.5, [{ record: 'plant', date: s.c.asOf, text: `${showCm(heightM * 100, s.units)} tall` }])
+    ? found(0.5, [{ record: 'plant', date: ctx.case.asOf, text: `${ctx.format.centimetres(heightM * 100)} tall` }])
     : ABSENT;
 }
 
@@ -104,25 +103,25 @@ const DISEASES: readonly SignCode[] = [
 const LEAF_LOSS: readonly SignCode[] = ['leaf-target-spots', 'leaf-small-grey-spots', 'leaf-yellow-fast'];
 
 /** Nobody knows of insects where nobody looked for them. */
-export const pestsPresent = (s: Story): Verdict =>
-  s.present.has('pest-none-found') || PESTS.some((sign) => s.present.has(sign)) || PESTS.every((x) => s.absent.has(x))
-    ? bySign(s, PESTS, 'insects were seen on it', 0.7)
+export const pestsPresent = (ctx: CaseContext): Verdict =>
+  ctx.present.has('pest-none-found') || PESTS.some((sign) => ctx.present.has(sign)) || PESTS.every((x) => ctx.absent.has(x))
+    ? bySign(ctx, PESTS, 'insects were seen on it', 0.7)
     : unknown('whether insects sit under the leaves or in the flowers', 'look-under-leaves');
-export const diseasePresent = (s: Story): Verdict => bySign(s, DISEASES, 'a leaf disease shows', 0.6);
-export const leafLossByDisease = (s: Story): Verdict =>
-  bySign(s, LEAF_LOSS, 'leaves are being lost to spots or yellowing', 0.6);
+export const diseasePresent = (ctx: CaseContext): Verdict => bySign(ctx, DISEASES, 'a leaf disease shows', 0.6);
+export const leafLossByDisease = (ctx: CaseContext): Verdict =>
+  bySign(ctx, LEAF_LOSS, 'leaves are being lost to spots or yellowing', 0.6);
 
-export function overripeOnPlant(s: Story): Verdict {
-  const { stage } = s.c.plant;
+export function overripeOnPlant(ctx: CaseContext): Verdict {
+  const { stage } = ctx.case.plant;
   if (stage !== 'ripening' && stage !== 'late') return ABSENT;
-  const picked = s.recent(s.c.records.events, 10).some((e) => e.what === 'harvest');
+  const picked = ctx.recent(ctx.case.records.events, 10).some((e) => e.what === 'harvest');
   return picked
     ? ABSENT
-    : found(0.4, [{ record: 'event', date: s.c.asOf, text: 'ripening, and no picking on record for ten days' }]);
+    : found(0.4, [{ record: 'event', date: ctx.case.asOf, text: 'ripening, and no picking on record for ten days' }]);
 }
 
-export function sameFamilyBefore(s: Story): Verdict {
-  const { place, asOf } = s.c;
+export function sameFamilyBefore(ctx: CaseContext): Verdict {
+  const { place, asOf } = ctx.case;
   if (place.kind === 'container') return ABSENT;
   const year = Number(asOf.slice(0, 4));
   const before = (place.history ?? []).filter((h) => h.family === 'nightshade' && h.year < year && h.year >= year - 3);
@@ -137,8 +136,8 @@ export function sameFamilyBefore(s: Story): Verdict {
   return (place.history ?? []).length === 0 ? unknown('what stood here in earlier years') : ABSENT;
 }
 
-export function noMulch(s: Story): Verdict {
-  if (spellOn(s.c.place.mulch, s.c.asOf)) return ABSENT;
-  if (s.present.has('soil-bare')) return bySign(s, ['soil-bare'], 'the soil is bare', 0.6);
-  return found(0.3, [{ record: 'place', date: s.c.asOf, text: 'no mulch on record' }]);
+export function noMulch(ctx: CaseContext): Verdict {
+  if (spellOn(ctx.case.place.mulch, ctx.case.asOf)) return ABSENT;
+  if (ctx.present.has('soil-bare')) return bySign(ctx, ['soil-bare'], 'the soil is bare', 0.6);
+  return found(0.3, [{ record: 'place', date: ctx.case.asOf, text: 'no mulch on record' }]);
 }

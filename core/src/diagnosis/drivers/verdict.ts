@@ -1,4 +1,4 @@
-import type { Day } from '../../day.js';
+import type { Day } from '../../units/day.js';
 import type { CheckCode } from '../tables/checks.js';
 
 /** A dated record (or a modelled day) that speaks for a driver; the strands light these up. */
@@ -46,4 +46,5 @@ export interface RuleParams {
   within?: number;
   /** percent */
   pct?: number;
+  pH?: number;
 }

@@ -1,14 +1,15 @@
+import type { DisorderCode } from '../../records/vocabulary/disorders.js';
+import { type SignCode, signRow } from '../../records/vocabulary/signs.js';
+import { roundTo } from '../../units/rounding.js';
+import type { CaseContext } from '../context.js';
 import { FACTS } from '../facts.js';
-import type { Story } from '../story.js';
-import { CHECKS, shownBy, type CheckCode, type CheckRow } from '../tables/checks.js';
+import { type CheckCode, type CheckRow, CHECKS, shownBy } from '../tables/checks.js';
 import { remedyRow } from '../tables/remedies.js';
 import { USUALLY } from '../tables/strengths.js';
-import type { DisorderCode } from '../vocabulary/disorders.js';
-import { signRow, type SignCode } from '../vocabulary/signs.js';
-import { CLEAR_FROM, three, type DiagnosisResult } from './diagnose.js';
-import { causesOf, findingsOf, LEAKS, signIndex, type Candidate } from './network.js';
-import { entropyBits, likelySets, type LikelySet } from './noisy-or.js';
-import { chancesUnder, combinations, noneOf, openFindings, type Finding, type Likelihood } from './outcomes.js';
+import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
+import { type Candidate, causesOf, LEAKS, observedOf, signIndex } from './network.js';
+import { entropyBits, type LikelySet, likelySets } from './noisy-or.js';
+import { chancesUnder, type CheckOutcome, combinations, type Likelihood, noneOf, openOutcomes } from './outcomes.js';
 
 export interface NextCheck {
   check: CheckCode;
@@ -16,7 +17,7 @@ export interface NextCheck {
   gain: number;
   splits: DisorderCode[];
   /** what it may show here, likeliest first, and what to record then */
-  mayShow: Finding[];
+  mayShow: CheckOutcome[];
 }
 
 const LEAST_GAIN = 0.01;
@@ -28,11 +29,11 @@ const MOST_NAMED = 6;
 const JOINTLY = 4;
 
 /** Does this check make sense on this plant, and is there still something for it to show? */
-export function isOpen(s: Story, check: CheckRow): boolean {
-  if (check.needs && !check.needs.some((sign) => s.present.has(sign))) return false;
-  if (!(check.onlyWhile ?? []).every((fact) => FACTS[fact](s))) return false;
+export function isOpen(ctx: CaseContext, check: CheckRow): boolean {
+  if (check.needs && !check.needs.some((sign) => ctx.present.has(sign))) return false;
+  if (!(check.onlyWhile ?? []).every((fact) => FACTS[fact](ctx))) return false;
   // one of several exclusive answers was already given
-  if (check.oneOf && shownBy(check).some((sign) => s.present.has(sign))) return false;
+  if (check.oneOf && shownBy(check).some((sign) => ctx.present.has(sign))) return false;
   return true;
 }
 
@@ -42,17 +43,17 @@ export function isOpen(s: Story, check: CheckRow): boolean {
  * most, which is a lower bound of what all of them would tell. Left out are checks that tell too little, and, where something is
  * clear, those of which no likely answer would change the advice.
  */
-export function checkGains(s: Story, result: DiagnosisResult, asked: readonly Candidate[]): NextCheck[] {
+export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: readonly Candidate[]): NextCheck[] {
   const causes = causesOf(asked);
   const leaks = leaksWith(result, (c) => !asked.includes(c));
-  const sets = likelySets(causes, leaks, findingsOf(s.present, s.absent));
+  const sets = likelySets(causes, leaks, observedOf(ctx.present, ctx.absent));
   const chances = chancesUnder(sets, causes, leaks);
   const before = marginalsOf(sets, asked.length, null).marginals;
   const advice = adviceOf(asked);
   const now = advice(before);
-  const marks = ownMarks(s, result);
+  const marks = ownMarks(ctx, result);
 
-  const judge = (findings: readonly Pick<Finding, 'present' | 'absent'>[]): Judged => {
+  const judge = (findings: readonly Pick<CheckOutcome, 'present' | 'absent'>[]): Judged => {
     const outcomes = findings.map((f) => marginalsOf(sets, asked.length, chances.likelihood(f)));
     const sum = outcomes.reduce((total, o) => total + o.chance, 0);
     const parts = outcomes.filter((o) => o.chance > 0).map((o) => ({ ...o, chance: o.chance / sum }));
@@ -65,8 +66,8 @@ export function checkGains(s: Story, result: DiagnosisResult, asked: readonly Ca
     return single.get(sign)!;
   };
 
-  return CHECKS.filter((c) => isOpen(s, c)).flatMap((c: CheckRow & { code: CheckCode }): NextCheck[] => {
-    const open = openFindings(c, s);
+  return CHECKS.filter((c) => isOpen(ctx, c)).flatMap((c: CheckRow & { code: CheckCode }): NextCheck[] => {
+    const open = openOutcomes(c, ctx);
     if (open.length === 0) return [];
     const telling = open
       .flatMap((f) => f.present)
@@ -88,7 +89,7 @@ export function checkGains(s: Story, result: DiagnosisResult, asked: readonly Ca
     return [
       {
         check: c.code,
-        gain: three(gain),
+        gain: roundTo(gain, 3),
         splits: moved.slice(0, 4).map((x) => x.code),
         mayShow: c.oneOf ? named : [...named, noneOf(c, open)],
       },
@@ -143,8 +144,8 @@ function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) =
  * The marks that what leads nearly always bears and that nobody has looked for: no finding is acted on before its own mark
  * was looked for, however well the rest fits.
  */
-function ownMarks(s: Story, { list, all }: DiagnosisResult): Set<SignCode> {
+function ownMarks(ctx: CaseContext, { list, all }: DiagnosisResult): Set<SignCode> {
   const leader = all.find((c) => c.row.code === list[0]!.disorder)!;
   const usual = leader.row.signs.filter(([, chance]) => chance >= USUALLY).map(([sign]) => sign);
-  return new Set(usual.filter((sign) => signRow(sign).kind === 'sign' && !s.present.has(sign) && !s.absent.has(sign)));
+  return new Set(usual.filter((sign) => signRow(sign).kind === 'sign' && !ctx.present.has(sign) && !ctx.absent.has(sign)));
 }

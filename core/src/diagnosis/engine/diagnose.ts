@@ -1,10 +1,10 @@
-import { DRIVERS } from '../vocabulary/drivers.js';
-import type { DisorderCode } from '../vocabulary/disorders.js';
-import type { DriverCode } from '../vocabulary/drivers.js';
-import { isCircumstance, signRow, type SignCode } from '../vocabulary/signs.js';
-import type { Because } from '../drivers/index.js';
-import type { Story } from '../story.js';
-import { candidates, causesOf, driverWeight, findingsOf, LEAKS, type Candidate } from './network.js';
+import type { DisorderCode } from '../../records/vocabulary/disorders.js';
+import { isCircumstance, type SignCode, signRow } from '../../records/vocabulary/signs.js';
+import { roundTo } from '../../units/rounding.js';
+import type { CaseContext } from '../context.js';
+import type { Because } from '../drivers/verdict.js';
+import { type DriverCode, DRIVERS } from '../vocabulary/drivers.js';
+import { type Candidate, candidates, causesOf, driverWeight, LEAKS, observedOf } from './network.js';
 import { logOdds, posterior } from './noisy-or.js';
 
 export type Strength = 'decisive' | 'strong' | 'moderate' | 'weak';
@@ -58,18 +58,16 @@ export interface DiagnosisResult {
   unexplained: SignCode[];
 }
 
-const two = (x: number): number => Math.round(x * 100) / 100;
-export const three = (x: number): number => Math.round(x * 1000) / 1000;
 
 /** Which disorders, how sure, and why here. With no sign at all the answer is empty: nothing was reported. */
-export function diagnose(s: Story): DiagnosisResult {
-  const all = candidates(s);
-  const spoken = [...s.seen.keys()].filter((c) => signRow(c).kind === 'sign' || s.present.has(c));
-  if (![...s.present].some((c) => signRow(c).kind !== 'setting' || isCircumstance(c)))
+export function diagnose(ctx: CaseContext): DiagnosisResult {
+  const all = candidates(ctx);
+  const spoken = [...ctx.seen.keys()].filter((c) => signRow(c).kind === 'sign' || ctx.present.has(c));
+  if (![...ctx.present].some((c) => signRow(c).kind !== 'setting' || isCircumstance(c)))
     return { list: [], all, marginals: all.map(() => 0), unexplained: [] };
 
   const causes = causesOf(all);
-  const { marginals } = posterior(causes, LEAKS, findingsOf(s.present, s.absent));
+  const { marginals } = posterior(causes, LEAKS, observedOf(ctx.present, ctx.absent));
   const listed = marginals
     .map((p, i) => ({ p, i }))
     .filter((x) => x.p > LISTED_ABOVE)
@@ -77,11 +75,11 @@ export function diagnose(s: Story): DiagnosisResult {
     .slice(0, MOST_LISTED);
 
   // One run without each observation, for the evidence of all listed disorders at once.
-  const observed = [...s.present, ...[...s.absent].filter((c) => s.seen.has(c))].filter((c) => spoken.includes(c));
+  const observed = [...ctx.present, ...[...ctx.absent].filter((c) => ctx.seen.has(c))].filter((c) => spoken.includes(c));
   const without = new Map(
     observed.map((sign) => {
-      const rest = (codes: ReadonlySet<SignCode>) => [...codes].filter((c) => c !== sign && s.seen.has(c));
-      return [sign, posterior(causes, LEAKS, findingsOf(rest(s.present), rest(s.absent))).marginals] as const;
+      const rest = (codes: ReadonlySet<SignCode>) => [...codes].filter((c) => c !== sign && ctx.seen.has(c));
+      return [sign, posterior(causes, LEAKS, observedOf(rest(ctx.present), rest(ctx.absent))).marginals] as const;
     }),
   );
 
@@ -91,15 +89,15 @@ export function diagnose(s: Story): DiagnosisResult {
       const change = logOdds(p) - logOdds(without.get(sign)![i]!);
       const row = signRow(sign);
       const why = c.row.signs.find(([code]) => code === sign)?.[2];
-      const said = s.present.has(sign) ? row.label : `Not seen: ${row.label.toLowerCase()}`;
-      return evidence('sign', sign, change, why && s.present.has(sign) ? `${said} (${why})` : said);
+      const said = ctx.present.has(sign) ? row.label : `Not seen: ${row.label.toLowerCase()}`;
+      return evidence('sign', sign, change, why && ctx.present.has(sign) ? `${said} (${why})` : said);
     });
-    const fromRecords = c.shifts.map((shift) => evidence('record', shift.code, Math.log(shift.x), shift.text));
+    const fromRecords = c.shifts.map((shift) => evidence('record', shift.code, Math.log(shift.oddsFactor), shift.text));
     return {
       disorder: c.row.code,
-      probability: three(p),
+      probability: roundTo(p, 3),
       explains: c.row.signs
-        .filter(([sign, chance]) => chance >= EXPLAINS_FROM && s.present.has(sign))
+        .filter(([sign, chance]) => chance >= EXPLAINS_FROM && ctx.present.has(sign))
         .map(([sign]) => sign),
       evidence: [...fromSigns, ...fromRecords]
         .filter((e) => Math.abs(e.change) >= WORTH_TELLING)
@@ -108,7 +106,7 @@ export function diagnose(s: Story): DiagnosisResult {
       drivers: c.found
         .map((d) => ({
           driver: d.link.driver,
-          weight: two(driverWeight(d)),
+          weight: roundTo(driverWeight(d), 2),
           because: d.verdict.because,
           summary: d.verdict.summary ?? d.verdict.because.map((b) => b.text).join('; '),
         }))
@@ -118,7 +116,7 @@ export function diagnose(s: Story): DiagnosisResult {
   });
 
   const explained = new Set(list.flatMap((d) => d.explains));
-  const unexplained = [...s.present].filter((c) => signRow(c).kind === 'sign' && !explained.has(c));
+  const unexplained = [...ctx.present].filter((c) => signRow(c).kind === 'sign' && !explained.has(c));
   return { list, all, marginals, unexplained: unexplained.sort() };
 }
 

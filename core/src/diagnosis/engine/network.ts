@@ -1,16 +1,17 @@
-import type { Crop } from '../../plant.js';
-import { DRIVER_RULES, type Verdict } from '../drivers/index.js';
+import type { Crop } from '../../records/plant.js';
+import { impliedAbsent, type SignCode, SIGNS } from '../../records/vocabulary/signs.js';
+import type { CaseContext } from '../context.js';
+import { DRIVER_RULES } from '../drivers/index.js';
+import type { Verdict } from '../drivers/verdict.js';
 import { FACTS } from '../facts.js';
-import type { Story } from '../story.js';
-import { DISORDERS, type DisorderRow } from '../tables/index.js';
-import type { DriverLink } from '../tables/row.js';
+import { DISORDERS } from '../tables/disorders.js';
+import type { DisorderRow, DriverLink } from '../tables/row.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
-import { impliedAbsent, SIGNS, type SignCode } from '../vocabulary/signs.js';
-import type { Cause, Findings } from './noisy-or.js';
+import type { Cause, Observed } from './noisy-or.js';
 
 /** The tables as a network for one case: priors shaped by setting and records. */
 
-const SIGN_INDEX = new Map<SignCode, number>(SIGNS.map((s, i) => [s.code, i]));
+const SIGN_INDEX = new Map<SignCode, number>(SIGNS.map((sign, i) => [sign.code, i]));
 export const signIndex = (code: SignCode): number => SIGN_INDEX.get(code)!;
 export const LEAKS: readonly number[] = SIGNS.map((s) => s.leak);
 
@@ -25,7 +26,7 @@ const CHANCES = new Map(
 /** Something other than a sign that moved a disorder's prior. */
 export interface PriorShift {
   code: string;
-  x: number;
+  oddsFactor: number;
   text: string;
 }
 
@@ -51,15 +52,15 @@ export const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter(
 const MOST_PRIOR_ODDS = 0.4;
 
 /** Resistance makes a disorder much less likely, not impossible (judgement). */
-const RESISTANT_X = 0.1;
+const RESISTANT_FACTOR = 0.1;
 
 /** Every disorder of the crop with its prior odds for this case, and what moved them. */
-export function candidates(s: Story): Candidate[] {
+export function candidates(ctx: CaseContext): Candidate[] {
   const facts = new Map<string, boolean>();
   const holds = (code: keyof typeof FACTS): boolean => {
     const known = facts.get(code);
     if (known !== undefined) return known;
-    const value = FACTS[code](s);
+    const value = FACTS[code](ctx);
     facts.set(code, value);
     return value;
   };
@@ -67,14 +68,14 @@ export function candidates(s: Story): Candidate[] {
   const verdictOf = (link: DriverLink): Verdict => {
     const key = `${link.driver} ${link.params ? JSON.stringify(link.params) : ''}`;
     let verdict = verdicts.get(key);
-    if (!verdict) verdicts.set(key, (verdict = DRIVER_RULES[link.driver](s, link.params ?? {})));
+    if (!verdict) verdicts.set(key, (verdict = DRIVER_RULES[link.driver](ctx, link.params ?? {})));
     return verdict;
   };
 
-  return rowsFor(s.c.plant.crop).map((row) => {
+  return rowsFor(ctx.case.plant.crop).map((row) => {
     const shifts: PriorShift[] = row.setting
       .filter(([fact]) => holds(fact))
-      .map(([fact, x, text]) => ({ code: fact, x, text }));
+      .map(([fact, oddsFactor, text]) => ({ code: fact, oddsFactor, text }));
     const found: DriverFound[] = [];
     const unknown: Candidate['unknown'] = [];
     for (const link of row.drivers) {
@@ -83,18 +84,18 @@ export function candidates(s: Story): Candidate[] {
         found.push({ link, verdict });
         shifts.push({
           code: link.driver,
-          x: 1 + (link.x - 1) * verdict.strength,
+          oddsFactor: 1 + (link.oddsFactor - 1) * verdict.strength,
           text: verdict.summary ?? verdict.because[0]?.text ?? '',
         });
       } else if (verdict.state === 'unknown') unknown.push({ link, verdict });
-      else if (link.not != null)
-        shifts.push({ code: link.driver, x: link.not, text: 'the records show nothing of the kind' });
+      else if (link.oddsFactorIfAbsent != null)
+        shifts.push({ code: link.driver, oddsFactor: link.oddsFactorIfAbsent, text: 'the records show nothing of the kind' });
     }
-    if (s.c.plant.resistantTo?.includes(row.code))
-      shifts.push({ code: 'resistant', x: RESISTANT_X, text: 'this kind is resistant' });
+    if (ctx.case.plant.resistantTo?.includes(row.code))
+      shifts.push({ code: 'resistant', oddsFactor: RESISTANT_FACTOR, text: 'this kind is resistant' });
     const odds = Math.min(
       MOST_PRIOR_ODDS,
-      shifts.reduce((o, shift) => o * shift.x, row.prior / (1 - row.prior)),
+      shifts.reduce((odds, shift) => odds * shift.oddsFactor, row.prior / (1 - row.prior)),
     );
     return { row, odds, shifts, found, unknown };
   });
@@ -104,7 +105,7 @@ export const causesOf = (list: readonly Candidate[]): Cause[] =>
   list.map((c) => ({ odds: c.odds, chances: CHANCES.get(c.row.code)! }));
 
 /** Sign codes as the engine's findings, with what each present sign rules out. */
-export function findingsOf(present: Iterable<SignCode>, absent: Iterable<SignCode>): Findings {
+export function observedOf(present: Iterable<SignCode>, absent: Iterable<SignCode>): Observed {
   const yes = new Set(present);
   const no = new Set(absent);
   for (const sign of yes) for (const out of impliedAbsent(sign)) no.add(out);

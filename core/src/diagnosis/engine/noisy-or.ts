@@ -9,7 +9,7 @@ export interface Cause {
   chances: Float64Array;
 }
 
-export interface Findings {
+export interface Observed {
   present: readonly number[];
   absent: readonly number[];
 }
@@ -30,7 +30,7 @@ export const MOST_TOGETHER = 3;
  * full sum over all sets of at most three.
  * @param leaks chance of each sign for no listed reason
  */
-export function posterior(causes: readonly Cause[], leaks: readonly number[], findings: Findings): Posterior {
+export function posterior(causes: readonly Cause[], leaks: readonly number[], findings: Observed): Posterior {
   const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
   const isLinked = causes.map((c) => findings.present.some((sign) => c.chances[sign]! > 0));
   const linked = causes.flatMap((_, i) => (isLinked[i] ? [i] : []));
@@ -102,7 +102,7 @@ const NEGLIGIBLE = 1e-3;
  * The posterior written out set by set, for asking what a further sign would change: with it, what one sign would do is a
  * sum over this list instead of another run. Sets of a negligible share are left out.
  */
-export function likelySets(causes: readonly Cause[], leaks: readonly number[], findings: Findings): LikelySet[] {
+export function likelySets(causes: readonly Cause[], leaks: readonly number[], findings: Observed): LikelySet[] {
   const signs = findings.present;
   const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
   const miss = causes.map((c) => Float64Array.from(signs, (sign) => 1 - c.chances[sign]!));

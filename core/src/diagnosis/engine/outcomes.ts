@@ -1,11 +1,11 @@
-import type { Story } from '../story.js';
-import { shownBy, type CheckRow } from '../tables/checks.js';
-import { impliedAbsent, signRow, type SignCode } from '../vocabulary/signs.js';
+import { impliedAbsent, type SignCode, signRow } from '../../records/vocabulary/signs.js';
+import type { CaseContext } from '../context.js';
+import { type CheckRow, shownBy } from '../tables/checks.js';
 import { signIndex } from './network.js';
 import type { Cause, LikelySet } from './noisy-or.js';
 
 /** What a check may show, and what to record then. */
-export interface Finding {
+export interface CheckOutcome {
   text: string;
   present: SignCode[];
   absent: SignCode[];
@@ -15,9 +15,9 @@ export interface Finding {
 export type Likelihood = readonly number[];
 
 /** What the check may show that nobody has looked at yet, on this crop. */
-export function openFindings(check: CheckRow, s: Story): Finding[] {
-  const known = (sign: SignCode): boolean => s.present.has(sign) || s.absent.has(sign);
-  const fits = (sign: SignCode): boolean => (signRow(sign).crop ?? s.c.plant.crop) === s.c.plant.crop && !known(sign);
+export function openOutcomes(check: CheckRow, ctx: CaseContext): CheckOutcome[] {
+  const known = (sign: SignCode): boolean => ctx.present.has(sign) || ctx.absent.has(sign);
+  const fits = (sign: SignCode): boolean => (signRow(sign).crop ?? ctx.case.plant.crop) === ctx.case.plant.crop && !known(sign);
   return check.answers
     .filter((a) => a.present.every(fits))
     .map((a) => ({
@@ -28,7 +28,7 @@ export function openFindings(check: CheckRow, s: Story): Finding[] {
 }
 
 /** What to record when it shows none of it. */
-export const noneOf = (check: CheckRow, open: readonly Finding[]): Finding => ({
+export const noneOf = (check: CheckRow, open: readonly CheckOutcome[]): CheckOutcome => ({
   text: 'none of these',
   present: [],
   absent: shownBy(check).filter((sign) => open.some((f) => f.present.includes(sign))),
@@ -37,7 +37,7 @@ export const noneOf = (check: CheckRow, open: readonly Finding[]): Finding => ({
 export interface Chances {
   /** chance of seeing the sign under each likely set (noisy-OR with its leak) */
   of(sign: SignCode): Float64Array;
-  likelihood(finding: Pick<Finding, 'present' | 'absent'>): Likelihood;
+  likelihood(finding: Pick<CheckOutcome, 'present' | 'absent'>): Likelihood;
 }
 
 /** Chances of signs under the likely sets, each worked out once. */
@@ -56,7 +56,7 @@ export function chancesUnder(sets: readonly LikelySet[], causes: readonly Cause[
     }
     return row;
   };
-  const likelihood = ({ present, absent }: Pick<Finding, 'present' | 'absent'>): Likelihood =>
+  const likelihood = ({ present, absent }: Pick<CheckOutcome, 'present' | 'absent'>): Likelihood =>
     sets.map((_, k) => {
       let p = 1;
       for (const sign of present) p *= of(sign)[k]!;
@@ -67,7 +67,7 @@ export function chancesUnder(sets: readonly LikelySet[], causes: readonly Cause[
 }
 
 /** Every combination of these signs seen and not seen. */
-export function combinations(signs: readonly SignCode[]): Pick<Finding, 'present' | 'absent'>[] {
+export function combinations(signs: readonly SignCode[]): Pick<CheckOutcome, 'present' | 'absent'>[] {
   return Array.from({ length: 2 ** signs.length }, (_, mask) => ({
     present: signs.filter((_, i) => mask & (1 << i)),
     absent: signs.filter((_, i) => !(mask & (1 << i))),

@@ -1,5 +1,5 @@
+import { type SignCode, signRow } from '../../records/vocabulary/signs.js';
 import type { FactCode } from '../facts.js';
-import { signRow, type SignCode } from '../vocabulary/signs.js';
 
 /** One possible outcome of a check: what it would show present (what that rules out follows). */
 export interface Answer {

@@ -1,4 +1,4 @@
-import { always, against, by, HANDBOOK, where, type DisorderRow } from './row.js';
+import { against, always, by, type DisorderRow, HANDBOOK, where } from './row.js';
 import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 const PRE = { group: 'creatures', source: HANDBOOK } as const;

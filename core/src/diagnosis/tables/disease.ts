@@ -1,8 +1,8 @@
-import { always, against, by, HANDBOOK, type DisorderRow } from './row.js';
+import { against, always, by, type DisorderRow, HANDBOOK } from './row.js';
 import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 const PRE = { group: 'disease', source: HANDBOOK } as const;
-const SPLASHED = [by('wet-foliage', 2.5, 1, { not: 0.6 }), by('leaves-near-soil', 1.8, 0.7), by('no-mulch', 1.2, 0.3), by('same-family-before', 1.8, 0.6)];
+const SPLASHED = [by('wet-foliage', 2.5, 1, { oddsFactorIfAbsent: 0.6 }), by('leaves-near-soil', 1.8, 0.7), by('no-mulch', 1.2, 0.3), by('same-family-before', 1.8, 0.6)];
 const LEAF_SPOT_REMEDIES = [
   ...always('remove-infected-leaves', 'prune-lower-leaves', 'mulch'),
   ...against(['no-mulch', 'leaves-near-soil'], 'splash-barrier'),
@@ -15,7 +15,6 @@ export const DISEASE: readonly DisorderRow[] = [
   {
     ...PRE,
     code: 'early-blight',
-    crop: 'tomato',
     label: 'Early blight',
     prior: USUAL,
     line: 'A fungus that splashes from the soil and climbs from the lowest leaves.',
@@ -42,7 +41,6 @@ export const DISEASE: readonly DisorderRow[] = [
   {
     ...PRE,
     code: 'septoria-leaf-spot',
-    crop: 'tomato',
     label: 'Septoria leaf spot',
     prior: UNCOMMON,
     line: 'A fungus with many small pale-centred spots, from below.',
@@ -67,7 +65,6 @@ export const DISEASE: readonly DisorderRow[] = [
   {
     ...PRE,
     code: 'late-blight',
-    crop: 'tomato',
     label: 'Late blight',
     prior: SCARCE,
     line: 'Takes whole plants within days in cool wet weather, and travels from garden to garden.',
@@ -83,7 +80,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['pace-days', USUALLY, 'it is fast'],
       ['spread-some-plants', OFTEN, 'it flies'],
     ],
-    drivers: [by('wet-foliage', 2.5, 1, { not: 0.3 })],
+    drivers: [by('wet-foliage', 2.5, 1, { oddsFactorIfAbsent: 0.3 })],
     remedies: always('remove-plant', 'sanitize-tools', 'resistant-cultivar'),
     lookAlikes: { 'early-blight': 'slower, ringed spots from below', 'frost-injury': 'overnight, after frost' },
     avoid: 'Tell the neighbours; firm unspotted fruit may be eaten soon, not canned.',
@@ -116,7 +113,6 @@ export const DISEASE: readonly DisorderRow[] = [
   {
     ...PRE,
     code: 'leaf-mould',
-    crop: 'tomato',
     label: 'Leaf mould',
     prior: SCARCE,
     line: 'A mould of humid tunnels.',
@@ -264,7 +260,6 @@ export const DISEASE: readonly DisorderRow[] = [
   {
     ...PRE,
     code: 'leaf-curl-virus',
-    crop: 'tomato',
     label: 'Yellow leaf curl virus',
     prior: SCARCE / 2,
     line: 'A virus of warm regions that whitefly brings.',

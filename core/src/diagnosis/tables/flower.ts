@@ -1,4 +1,4 @@
-import { always, against, by, HANDBOOK, type DisorderRow } from './row.js';
+import { against, always, by, type DisorderRow, HANDBOOK } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, SOMETIMES, UNCOMMON, USUALLY } from './strengths.js';
 
 /** Troubles of flowers and setting. */

@@ -1,5 +1,5 @@
-import { always, against, by, HANDBOOK, where, type DisorderRow } from './row.js';
-import { EVERYDAY, NEARLY_ALWAYS, OFTEN, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY, RARELY } from './strengths.js';
+import { against, always, by, type DisorderRow, HANDBOOK, where } from './row.js';
+import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 /** Troubles of the fruit itself, harmless looks included. */
 export const FRUIT: readonly DisorderRow[] = [
@@ -27,7 +27,7 @@ export const FRUIT: readonly DisorderRow[] = [
       by('small-container', 2, 0.6),
       by('hot-days', 1.5, 0.3, { params: { atC: 32, days: 5, within: 21 } }),
       by('excess-nitrogen', 1.8, 0.5),
-      by('low-calcium', 3, 0.8, { not: 0.9 }),
+      by('low-calcium', 3, 0.8, { oddsFactorIfAbsent: 0.9 }),
       by('salt-buildup', 2, 0.6),
       by('overwatering', 1.5, 0.4),
     ],
@@ -54,7 +54,6 @@ export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'ring-cracking',
     group: 'fruit',
-    crop: 'tomato',
     label: 'Ring cracking',
     source: HANDBOOK,
     prior: USUAL,
@@ -78,7 +77,6 @@ export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'radial-cracking',
     group: 'fruit',
-    crop: 'tomato',
     label: 'Splits down the side',
     source: HANDBOOK,
     prior: USUAL,
@@ -125,7 +123,7 @@ export const FRUIT: readonly DisorderRow[] = [
       by('leaf-loss-by-pruning', 4, 1, { params: { pct: 25, within: 14 } }),
       by('leaf-loss-by-disease', 2, 0.7),
       by('sudden-exposure', 3, 0.9),
-      by('hot-days', 2, 0.6, { params: { atC: 32, days: 2, within: 10 }, not: 0.6 }),
+      by('hot-days', 2, 0.6, { params: { atC: 32, days: 2, within: 10 }, oddsFactorIfAbsent: 0.6 }),
     ],
     remedies: [...always('shade-cloth', 'keep-shading-leaves', 'eat-or-trim'), ...against(['leaf-loss-by-disease'], 'light-feed')],
     lookAlikes: {
@@ -139,7 +137,6 @@ export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'catfacing',
     group: 'fruit',
-    crop: 'tomato',
     label: 'Catfacing',
     source: HANDBOOK,
     prior: UNCOMMON,
@@ -159,7 +156,6 @@ export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'zippering',
     group: 'fruit',
-    crop: 'tomato',
     label: 'Zipper scar',
     source: HANDBOOK,
     prior: SCARCE,
@@ -179,7 +175,6 @@ export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'yellow-shoulder',
     group: 'fruit',
-    crop: 'tomato',
     label: 'Yellow shoulder',
     source: HANDBOOK,
     prior: UNCOMMON,
@@ -189,7 +184,7 @@ export const FRUIT: readonly DisorderRow[] = [
       ['fruit-green-shoulders', NEARLY_ALWAYS, 'it is what the trouble looks like'],
       ['after-heat', OFTEN, 'heat stops the colour'],
     ],
-    drivers: [by('hot-days', 2.5, 0.8, { params: { atC: 32, days: 3, within: 14 } }), by('sudden-exposure', 2, 0.7), by('leaf-loss-by-pruning', 1.8, 0.6), by('soil-too-alkaline', 1.5, 0.5, { params: { pct: 68 } })],
+    drivers: [by('hot-days', 2.5, 0.8, { params: { atC: 32, days: 3, within: 14 } }), by('sudden-exposure', 2, 0.7), by('leaf-loss-by-pruning', 1.8, 0.6), by('soil-too-alkaline', 1.5, 0.5, { params: { pH: 6.8 } })],
     remedies: [...always('keep-shading-leaves'), ...against(['hot-days', 'sudden-exposure', 'leaf-loss-by-pruning'], 'shade-cloth'), ...always('eat-or-trim', 'soil-test')],
     lookAlikes: { 'blotchy-ripening': 'blotches sit anywhere in the wall, not only at the top' },
     avoid: 'No potassium without a test.',
@@ -199,7 +194,6 @@ export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'blotchy-ripening',
     group: 'fruit',
-    crop: 'tomato',
     label: 'Blotchy ripening',
     source: HANDBOOK,
     prior: UNCOMMON,
@@ -216,7 +210,6 @@ export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'pepper-corking',
     group: 'fruit',
-    crop: 'pepper',
     harmless: true,
     label: 'Corking',
     source: HANDBOOK,
@@ -235,7 +228,6 @@ export const FRUIT: readonly DisorderRow[] = [
     code: 'pepper-dark-flush',
     group: 'fruit',
     harmless: true,
-    crop: 'pepper',
     label: 'Dark flush',
     source: HANDBOOK,
     prior: UNCOMMON,

@@ -1,4 +1,4 @@
-import { always, against, by, HANDBOOK, where, type DisorderRow } from './row.js';
+import { against, always, by, type DisorderRow, HANDBOOK, where } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 /** Too little, too much, or not to be had. */
@@ -19,7 +19,7 @@ export const NUTRITION: readonly DisorderRow[] = [
       ['where-lower-leaves', OFTEN, 'from below'],
       ['flower-few', RARELY, 'little growth'],
     ],
-    drivers: [by('underfeeding', 3, 1, { not: 0.4 }), by('leaching', 2.5, 0.8), by('overwatering', 1.3, 0.4)],
+    drivers: [by('underfeeding', 3, 1, { oddsFactorIfAbsent: 0.4 }), by('leaching', 2.5, 0.8), by('overwatering', 1.3, 0.4)],
     remedies: [...always('nitrogen-feed'), ...against(['leaching', 'overwatering'], 'water-less'), ...always('compost')],
     lookAlikes: { 'leaf-ageing': 'ageing takes only a few of the oldest on a vigorous plant', 'magnesium-shortage': 'magnesium leaves the veins green' },
     avoid: 'Small doses: more feed is not more fruit.',
@@ -41,7 +41,7 @@ export const NUTRITION: readonly DisorderRow[] = [
       ['plant-dense', OFTEN, 'it makes leaf'],
       ['where-whole-plant', OFTEN, 'all of it'],
     ],
-    drivers: [by('excess-nitrogen', 5, 1, { not: 0.5 })],
+    drivers: [by('excess-nitrogen', 5, 1, { oddsFactorIfAbsent: 0.5 })],
     remedies: [...always('pause-feeding', 'bloom-feed')],
     lookAlikes: { 'few-flowers': 'few flowers on plain green leaves: light or age' },
     avoid: 'No feed to make it flower.',
@@ -191,7 +191,6 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
   {
     code: 'stem-roots',
     group: 'natural and mechanical',
-    crop: 'tomato',
     harmless: true,
     label: 'Roots starting on the stem',
     source: HANDBOOK,

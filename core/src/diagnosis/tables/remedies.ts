@@ -1,7 +1,7 @@
 import type { FactCode } from '../facts.js';
 
 /** How a remedy's dose is worked out; the rules stand in `../remedies/doses.ts`. */
-export type DoseKind = 'refill' | 'rhythm' | 'hold-water' | 'mulch' | 'shade' | 'flush' | 'pause-feed' | 'light-feed' | 'lime-drench' | 'affected' | 'leaf-budget' | 'bigger-pot';
+export type DoseKind = 'next-watering' | 'rhythm' | 'hold-water' | 'mulch' | 'shade' | 'flush' | 'pause-feed' | 'light-feed' | 'lime-drench' | 'affected' | 'leaf-budget' | 'bigger-pot';
 
 /** When it is done: from the day of the question on. */
 export type When = 'today' | 'tomorrow' | 'next-watering' | 'this-week' | 'season-end';
@@ -13,6 +13,10 @@ export interface RemedyRow {
   how: string;
   when: When;
   dose?: DoseKind;
+  /** it is a watering, or asks for none: both are the plan's to say when and how much */
+  acts?: 'watering' | 'hold-water';
+  /** about how long it takes */
+  minutes: number;
   /** lines from `cautions.ts` that stand where the act is */
   cautions: readonly CautionCode[];
   /** withheld while this holds, and why */
@@ -41,13 +45,17 @@ export const CAUTIONS = {
 } as const;
 export type CautionCode = keyof typeof CAUTIONS;
 
-type Extra = Partial<Pick<RemedyRow, 'dose' | 'cautions' | 'notWhile' | 'sureFrom'>>;
+type Extra = Partial<Pick<RemedyRow, 'dose' | 'acts' | 'cautions' | 'notWhile' | 'sureFrom'>>;
+/** Minutes that a remedy of a rung takes on one plant, unless its row says otherwise (judgement). */
+const MINUTES: Record<RemedyRow['rung'], number> = { 0: 1, 1: 10, 2: 10, 3: 10, 4: 20, 5: 20, 6: 5 };
+
 const remedy = <C extends string>(code: C, rung: RemedyRow['rung'], when: When, label: string, how: string, extra: Extra = {}): RemedyRow & { code: C } => ({
   code,
   rung,
   label,
   how,
   when,
+  minutes: MINUTES[rung],
   cautions: [],
   notWhile: [],
   ...extra,
@@ -72,11 +80,11 @@ export const REMEDIES = [
   remedy('ripen-indoors', 0, 'today', 'Ripen indoors', 'Fruit with the first blush ripens at room temperature with nothing lost.', { cautions: ['salvage'] }),
   remedy('eat-or-trim', 0, 'today', 'Keep what is sound', 'Cut out the damaged part; the rest of firm, sweet-smelling fruit is good to eat. There is no need to throw it away.', { cautions: ['salvage'] }),
   // 1: water, cover, handle
-  remedy('water-now', 1, 'today', 'Water now', 'Soak slowly, wait ten minutes, soak again.', { dose: 'refill', notWhile: [WET, ['soil-felt-damp', 'the soil is damp: it is the heat, not thirst']] }),
-  remedy('even-watering', 1, 'next-watering', 'Water evenly', 'The same amount in the same rhythm, morning by morning, so that the root zone neither dries out nor drowns.', { dose: 'rhythm', notWhile: [WET] }),
-  remedy('water-less', 1, 'today', 'Hold the water back', 'No water until the soil is dry at a finger’s depth; empty saucers.', { dose: 'hold-water', notWhile: [['soil-felt-dry', 'the soil is dry']] }),
+  remedy('water-now', 1, 'today', 'Water now', 'Soak slowly, wait ten minutes, soak again.', { dose: 'next-watering', acts: 'watering', notWhile: [WET, ['soil-felt-damp', 'the soil is damp: it is the heat, not thirst']] }),
+  remedy('even-watering', 1, 'next-watering', 'Water evenly', 'The same amount in the same rhythm, morning by morning, so that the root zone neither dries out nor drowns.', { dose: 'rhythm', acts: 'watering', notWhile: [WET] }),
+  remedy('water-less', 1, 'today', 'Hold the water back', 'No water until the soil is dry at a finger’s depth; empty saucers.', { dose: 'hold-water', acts: 'hold-water', notWhile: [['soil-felt-dry', 'the soil is dry']] }),
   remedy('water-at-base', 1, 'next-watering', 'Water at the foot', 'On the soil, not over the leaves, in the morning.'),
-  remedy('deep-soak', 1, 'next-watering', 'Soak deeply, less often', 'One long slow watering instead of several short ones, so that roots go down.', { dose: 'refill', notWhile: [WET] }),
+  remedy('deep-soak', 1, 'next-watering', 'Soak deeply, less often', 'One long slow watering instead of several short ones, so that roots go down.', { dose: 'next-watering', acts: 'watering', notWhile: [WET] }),
   remedy('drain-or-mound', 1, 'this-week', 'Help the water away', 'Loosen along the edge of the bed, open a furrow to the low side, raise the row with compost. Sand in clay makes it worse.'),
   remedy('flush-pot', 1, 'today', 'Flush the pot', 'Pour water through slowly in steps and let it run out each time.', { dose: 'flush', notWhile: [WET] }),
   remedy('mulch', 1, 'this-week', 'Mulch', 'Straw, leaves or clippings 5 to 8 cm (2 to 3 in) deep, kept off the stem.', { dose: 'mulch', cautions: ['manure'], notWhile: [WET, ['mulched', 'mulch lies there already']] }),

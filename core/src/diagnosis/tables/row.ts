@@ -1,9 +1,9 @@
-import type { Crop } from '../../plant.js';
+import type { Crop } from '../../records/plant.js';
+import type { DisorderCode } from '../../records/vocabulary/disorders.js';
+import type { SignCode } from '../../records/vocabulary/signs.js';
 import type { RuleParams } from '../drivers/verdict.js';
 import type { FactCode } from '../facts.js';
-import type { DisorderCode } from '../vocabulary/disorders.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
-import type { SignCode } from '../vocabulary/signs.js';
 import type { RemedyCode } from './remedies.js';
 
 /**
@@ -12,17 +12,17 @@ import type { RemedyCode } from './remedies.js';
  */
 export type SignLink = readonly [sign: SignCode, chance: number, why: string];
 
-/** A fact that multiplies the prior odds by `x`, and why. */
-export type SettingLink = readonly [fact: FactCode, x: number, why: string];
+/** A fact that multiplies the prior odds, by how much, and why. */
+export type SettingLink = readonly [fact: FactCode, oddsFactor: number, why: string];
 
 export interface DriverLink {
   driver: DriverCode;
   /** factor on the prior odds when the driver is found at full strength */
-  x: number;
+  oddsFactor: number;
   /** how much of the story this driver tells when found, 0 to 1 */
   weight: number;
   /** factor when the records show that the driver is not there */
-  not?: number;
+  oddsFactorIfAbsent?: number;
   /** this disorder's own thresholds for the rule */
   params?: RuleParams;
   /** why, where it does not go without saying */
@@ -63,9 +63,9 @@ export interface DisorderRow {
 export const HANDBOOK = 'common practice and extension teaching, from memory';
 
 /** Driver link in one line. */
-export const by = (driver: DriverCode, x: number, weight: number, more: Partial<DriverLink> = {}): DriverLink => ({
+export const by = (driver: DriverCode, oddsFactor: number, weight: number, more: Partial<DriverLink> = {}): DriverLink => ({
   driver,
-  x,
+  oddsFactor,
   weight,
   ...more,
 });

@@ -1,4 +1,4 @@
-import { always, against, by, HANDBOOK, where, type DisorderRow } from './row.js';
+import { against, always, by, type DisorderRow, HANDBOOK, where } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 /** Troubles of water, heat, cold and light. */
@@ -30,7 +30,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['flower-drop', RARELY, 'flowers are given up'],
     ],
     drivers: [
-      by('dry-spell', 3, 1, { params: { days: 2, within: 7 }, not: 0.4 }),
+      by('dry-spell', 3, 1, { params: { days: 2, within: 7 }, oddsFactorIfAbsent: 0.4 }),
       by('small-container', 1.6, 0.6),
       by('hot-days', 1.3, 0.4, { params: { atC: 30, days: 2, within: 5 } }),
       by('wind-or-hail', 1.2, 0.2),
@@ -77,7 +77,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['after-rain', OFTEN, 'rain fills the soil'],
       ['plant-stunted', SOMETIMES, 'roots cannot feed it'],
     ],
-    drivers: [by('overwatering', 4, 1, { not: 0.5 }), by('poor-drainage', 2.5, 0.8)],
+    drivers: [by('overwatering', 4, 1, { oddsFactorIfAbsent: 0.5 }), by('poor-drainage', 2.5, 0.8)],
     remedies: [...always('water-less'), ...against(['poor-drainage', 'overwatering'], 'drain-or-mound'), ...against(['poor-drainage'], 'improve-soil')],
     lookAlikes: {
       'dry-wilt': 'thirst: dry a finger deep, and firm within an hour of water',
@@ -102,7 +102,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['soil-damp-deep', OFTEN, 'there is water'],
       ['after-heat', USUALLY, 'it comes with heat'],
     ],
-    drivers: [by('hot-days', 4, 1, { params: { atC: 30, days: 1, within: 4 }, not: 0.15 }), by('wind-or-hail', 1.3, 0.3)],
+    drivers: [by('hot-days', 4, 1, { params: { atC: 30, days: 1, within: 4 }, oddsFactorIfAbsent: 0.15 }), by('wind-or-hail', 1.3, 0.3)],
     remedies: [...always('watch-only'), ...against(['hot-days'], 'shade-cloth', 'mulch'), ...where(['container'], 'move-to-shade')],
     lookAlikes: { 'dry-wilt': 'thirst: dry a finger deep, still limp at dawn' },
     avoid: 'No water on damp soil: it is the heat, not thirst.',
@@ -173,7 +173,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['after-transplanting', OFTEN, 'tender leaves'],
       ['after-heat', OFTEN, 'strong sun'],
     ],
-    drivers: [by('no-hardening', 3, 1, { not: 0.5, why: 'leaves that grew in the sun bear it' }), by('sudden-exposure', 2.5, 0.8), by('hot-days', 1.5, 0.4)],
+    drivers: [by('no-hardening', 3, 1, { oddsFactorIfAbsent: 0.5, why: 'leaves that grew in the sun bear it' }), by('sudden-exposure', 2.5, 0.8), by('hot-days', 1.5, 0.4)],
     remedies: [...always('shade-cloth', 'watch-only')],
     lookAlikes: { 'early-blight': 'spots have edges and rings; sunburn is bleached, dry and flat', 'spray-injury': 'it began after spraying' },
     avoid: 'Leave the burnt leaves until new ones stand over them.',
@@ -220,7 +220,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['plant-stunted', SOMETIMES, 'weeks are lost'],
       ['spread-also-other-crops', SOMETIMES, 'cold strikes all'],
     ],
-    drivers: [by('cold-nights', 3, 1, { params: { atC: 10, days: 3, within: 14 }, not: 0.4, why: 'without cold there is no check by cold' }), by('planted-too-early', 2, 0.7)],
+    drivers: [by('cold-nights', 3, 1, { params: { atC: 10, days: 3, within: 14 }, oddsFactorIfAbsent: 0.4, why: 'without cold there is no check by cold' }), by('planted-too-early', 2, 0.7)],
     remedies: [...always('wait-for-warmth'), ...against(['cold-nights'], 'frost-cover'), ...against(['planted-too-early'], 'plant-later')],
     lookAlikes: { 'phosphorus-shortage': 'looks the same: cold soil causes both; wait for warmth first' },
     avoid: 'No feed into cold soil.',

@@ -1,5 +1,7 @@
 import type { PlantView, RecordDto } from '@candid-leaf/contract';
-import { addDays, nitrogenGrams, type BalanceDay, type CorrectedBy, type Day } from '@candid-leaf/core';
+import { nitrogenGrams } from '@candid-leaf/core/nutrition';
+import { addDays, type Day } from '@candid-leaf/core/units';
+import type { BalanceDay, CorrectedBy } from '@candid-leaf/core/water';
 
 /** One day across all strands. */
 export interface StrandDay {

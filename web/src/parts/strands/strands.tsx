@@ -1,5 +1,5 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { showGrams, showLitres, showRain, showTemperature, type Day } from '@candid-leaf/core';
+import type { Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { format, parseISO } from 'date-fns';
 import type { ReactNode } from 'react';

@@ -1,4 +1,4 @@
-import { showGrams, showLitres, showRain, showTemperature, type CorrectedBy } from '@candid-leaf/core';
+import type { CorrectedBy } from '@candid-leaf/core/water';
 import { useDayWords, useGarden } from '../../data/garden-context';
 import { tellRecord } from '../record-kinds';
 import type { StrandDay } from './strand-days';

@@ -1,15 +1,7 @@
 import { PlaceInput, type GardenView, type PlaceDto } from '@candid-leaf/contract';
-import {
-  CM_PER,
-  IRRIGATIONS,
-  LITRES_PER,
-  PLACE_KINDS,
-  POT_MATERIALS,
-  SOILS,
-  symbolOf,
-  TEXTURES,
-  type Units,
-} from '@candid-leaf/core';
+import { IRRIGATIONS, PLACE_KINDS, POT_MATERIALS, TEXTURES } from '@candid-leaf/core/records';
+import { LITRES_PER, type Units } from '@candid-leaf/core/units';
+import { SOILS } from '@candid-leaf/core/water';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';

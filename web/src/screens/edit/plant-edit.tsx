@@ -1,5 +1,5 @@
 import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contract';
-import { CM_PER, CROPS, HABITS, STAGES, typesOf } from '@candid-leaf/core';
+import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -101,7 +101,7 @@ function PlantForm({
         {crop === 'tomato' && (
           <SelectField
             label="Habit"
-            options={choices(HABITS)}
+            options={choices(GROWTH_HABITS)}
             error={e.habit?.message}
             {...register('habit', emptyIsUnknown)}
           />

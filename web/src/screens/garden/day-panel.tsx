@@ -1,5 +1,4 @@
 import type { RibbonDay } from '@candid-leaf/contract';
-import { showRain, showTemperature } from '@candid-leaf/core';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';

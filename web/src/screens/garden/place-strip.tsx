@@ -1,5 +1,6 @@
 import type { PlaceOnView, PlantOnView } from '@candid-leaf/contract';
-import { showLitres, SOILS, type Day } from '@candid-leaf/core';
+import type { Day } from '@candid-leaf/core/units';
+import { SOILS } from '@candid-leaf/core/water';
 import { CalendarDays, Check, CircleDot, Footprints, Pencil, Plus, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';

@@ -1,5 +1,4 @@
 import type { PlaceDto, PlacePlan } from '@candid-leaf/contract';
-import { showLitres } from '@candid-leaf/core';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
 import { useGarden } from '../../data/garden-context';

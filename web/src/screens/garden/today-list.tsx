@@ -1,5 +1,5 @@
 import type { TaskDto } from '@candid-leaf/contract';
-import { doseInWords, showLitres } from '@candid-leaf/core';
+import { doseInWords } from '@candid-leaf/core/diagnosis';
 import { Check, Droplets, Eye, Hand, ThermometerSun } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';

@@ -1,5 +1,6 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
-import { LITRES_PER, minutesForLitres, showLitres } from '@candid-leaf/core';
+import { LITRES_PER } from '@candid-leaf/core/units';
+import { minutesForLitres } from '@candid-leaf/core/water';
 import { Droplets, Minus, Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';

@@ -1,15 +1,5 @@
-import {
-  CAUTIONS,
-  chanceWord,
-  DISORDER_CODES,
-  disorderRow,
-  DRIVERS,
-  remedyRow,
-  signRow,
-  type Crop,
-  type DisorderCode,
-  type DisorderRow,
-} from '@candid-leaf/core';
+import { CAUTIONS, chanceWord, type DisorderRow, DRIVERS, remedyRow } from '@candid-leaf/core/diagnosis';
+import { type Crop, DISORDER_CODES, type DisorderCode, signRow } from '@candid-leaf/core/records';
 import { ArrowLeft } from 'lucide-react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { buttonLook } from '../../parts/button';

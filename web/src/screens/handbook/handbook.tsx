@@ -1,4 +1,5 @@
-import { DISORDERS, type Crop, type DisorderRow } from '@candid-leaf/core';
+import type { DisorderRow } from '@candid-leaf/core/diagnosis';
+import type { Crop } from '@candid-leaf/core/records';
 import { Shapes } from 'lucide-react';
 import { useDeferredValue, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';

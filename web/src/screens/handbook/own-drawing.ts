@@ -1,4 +1,5 @@
-import { signRow, type DisorderRow, type SignCode } from '@candid-leaf/core';
+import type { DisorderRow } from '@candid-leaf/core/diagnosis';
+import { type SignCode, signRow } from '@candid-leaf/core/records';
 
 /** The drawing that stands for a disorder: of its own signs the one it shows most surely and shares with the fewest others. */
 export function ownDrawing(d: DisorderRow): SignCode {

@@ -1,4 +1,5 @@
-import { DISORDERS, DRIVERS, signRow, type DisorderCode } from '@candid-leaf/core';
+import { DRIVERS } from '@candid-leaf/core/diagnosis';
+import { type DisorderCode, signRow } from '@candid-leaf/core/records';
 import MiniSearch from 'minisearch';
 
 /** What a gardener may call it: the names and words of the trouble, of its signs and of what brings it. */

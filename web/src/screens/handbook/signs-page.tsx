@@ -1,4 +1,4 @@
-import { PARTS, SIGNS, type Crop } from '@candid-leaf/core';
+import { type Crop, PARTS, SIGNS } from '@candid-leaf/core/records';
 import { useSearchParams } from 'react-router';
 import { Choice } from '../../parts/choice';
 import { PART_WORDS } from '../../parts/touch-plant';

@@ -1,5 +1,6 @@
 import type { Inspection, PlantView } from '@candid-leaf/contract';
-import type { Day, SignCode, SignSeen } from '@candid-leaf/core';
+import type { SignCode, SignSeen } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 
 /** What was seen of this plant the last time before today, to compare with: "4 of 11 on 11 July". */
 export function lastTime(view: PlantView): Map<SignCode, { day: Day; seen: SignSeen }> {

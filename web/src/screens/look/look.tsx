@@ -1,5 +1,5 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
-import { impliedAbsent, PARTS, SIGNS, type Part, type SignCode, type SignSeen } from '@candid-leaf/core';
+import { impliedAbsent, type Part, PARTS, type SignCode, SIGNS, type SignSeen } from '@candid-leaf/core/records';
 import { ArrowRight, Check } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from 'react-router';

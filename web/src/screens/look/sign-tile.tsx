@@ -1,4 +1,4 @@
-import { SEVERITIES, signRow, type Crop, type SignCode, type SignSeen } from '@candid-leaf/core';
+import { type Crop, SEVERITIES, type SignCode, signRow, type SignSeen } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { Check, Minus, Plus, X } from 'lucide-react';
 import { SignPicture } from '../../signs/sign-picture';

@@ -1,5 +1,5 @@
 import type { Inspection, PlantView } from '@candid-leaf/contract';
-import type { SignSeen } from '@candid-leaf/core';
+import type { SignSeen } from '@candid-leaf/core/records';
 import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useDeleteRecord, useSaveRecord } from '../../data/queries';

@@ -1,4 +1,4 @@
-import type { Fault } from '@candid-leaf/core';
+import type { Fault } from '@candid-leaf/core/records';
 import { FileUp } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { GardenContext, useGarden } from '../../data/garden-context';

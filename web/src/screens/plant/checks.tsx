@@ -1,5 +1,5 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { checkRow, type Finding } from '@candid-leaf/core';
+import { type CheckOutcome, checkRow } from '@candid-leaf/core/diagnosis';
 import { Eye } from 'lucide-react';
 import { Link } from 'react-router';
 import { Button, buttonLook } from '../../parts/button';
@@ -7,7 +7,7 @@ import { useSay } from '../../parts/toast';
 import { useInspection } from '../look/use-inspection';
 
 /** The likeliest answers, and "none of these" where there is one. */
-const worthAButton = (shown: readonly Finding[], most: number): Finding[] => [
+const worthAButton = (shown: readonly CheckOutcome[], most: number): CheckOutcome[] => [
   ...shown.filter((f) => f.present.length > 0).slice(0, most),
   ...shown.filter((f) => f.present.length === 0),
 ];
@@ -17,7 +17,7 @@ export function Checks({ view, most, reading }: { view: PlantView; most: number;
   const say = useSay();
   const inspection = useInspection(view, (e) => say(e.message, { bad: true }));
   const { report, garden, plant } = view;
-  const tell = (f: Finding) =>
+  const tell = (f: CheckOutcome) =>
     inspection.putAll([
       ...f.present.map((sign) => ({ sign, present: true })),
       ...f.absent.map((sign) => ({ sign, present: false })),

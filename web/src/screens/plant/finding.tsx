@@ -1,16 +1,6 @@
 import type { PlantView } from '@candid-leaf/contract';
-import {
-  CLEAR_FROM,
-  disorderRow,
-  DRIVERS,
-  headline,
-  signRow,
-  sureness,
-  whyHere,
-  type Crop,
-  type Diagnosis,
-  type DisorderCode,
-} from '@candid-leaf/core';
+import { CLEAR_FROM, type Diagnosis, DRIVERS, headline, sureness, whyHere } from '@candid-leaf/core/diagnosis';
+import { type Crop, type DisorderCode, signRow } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { BookOpen, Sun } from 'lucide-react';
 import { Link } from 'react-router';

@@ -1,5 +1,4 @@
 import { OUTCOMES, type Outcome, type PlantView } from '@candid-leaf/contract';
-import { disorderRow } from '@candid-leaf/core';
 import { useDayWords } from '../../data/garden-context';
 import { useOutcome } from '../../data/queries';
 import { Button } from '../../parts/button';

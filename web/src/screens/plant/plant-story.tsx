@@ -1,5 +1,7 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { CLEAR_FROM, showCm, showLitres, type Day, type Part } from '@candid-leaf/core';
+import { CLEAR_FROM } from '@candid-leaf/core/diagnosis';
+import type { Part } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import { Droplets, FileText, Pencil, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';

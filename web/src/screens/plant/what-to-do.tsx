@@ -1,5 +1,6 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { CLEAR_FROM, disorderRow, doseInWords, DRIVERS, remedyRow, type DisorderCode } from '@candid-leaf/core';
+import { CLEAR_FROM, doseInWords, DRIVERS, remedyRow } from '@candid-leaf/core/diagnosis';
+import type { DisorderCode } from '@candid-leaf/core/records';
 import { CheckCheck } from 'lucide-react';
 import { useDayWords } from '../../data/garden-context';
 import { useAccept } from '../../data/queries';

@@ -1,5 +1,5 @@
 import { DATE_FORMS, GardenInput, WEEK_STARTS, type GardenDto } from '@candid-leaf/contract';
-import { METRIC } from '@candid-leaf/core';
+import { METRIC } from '@candid-leaf/core/units';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';

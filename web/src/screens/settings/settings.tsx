@@ -1,5 +1,5 @@
 import type { GardenDto, WeatherState } from '@candid-leaf/contract';
-import { addDays } from '@candid-leaf/core';
+import { addDays } from '@candid-leaf/core/units';
 import { formatDistanceToNow, parseISO } from 'date-fns';
 import { CloudDownload, StepForward } from 'lucide-react';
 import { Link } from 'react-router';

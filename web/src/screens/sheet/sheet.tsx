@@ -1,5 +1,6 @@
 import type { PlantView } from '@candid-leaf/contract';
-import { checkRow, CLEAR_FROM, disorderRow, headline, sureness, whyHere, type Day } from '@candid-leaf/core';
+import { checkRow, CLEAR_FROM, headline, sureness, whyHere } from '@candid-leaf/core/diagnosis';
+import type { Day } from '@candid-leaf/core/units';
 import { ArrowLeft, Download, FileUp, Printer } from 'lucide-react';
 import { Link, Navigate, useParams } from 'react-router';
 import { ApiError } from '../../data/api';

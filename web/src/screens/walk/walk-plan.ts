@@ -1,5 +1,5 @@
 import type { GardenView, PlaceOnView, PlantOnView } from '@candid-leaf/contract';
-import type { SignCode } from '@candid-leaf/core';
+import type { SignCode } from '@candid-leaf/core/records';
 
 /** A walk along one place. It needs no memory of its own: what was looked at today is done, the rest is still to do. */
 export interface WalkPlan {

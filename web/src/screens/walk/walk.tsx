@@ -1,4 +1,4 @@
-import { signRow } from '@candid-leaf/core';
+import { signRow } from '@candid-leaf/core/records';
 import { Check, CircleDot, Footprints } from 'lucide-react';
 import { Link, Navigate, useParams } from 'react-router';
 import type { GardenView } from '@candid-leaf/contract';

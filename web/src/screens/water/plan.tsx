@@ -1,5 +1,5 @@
 import type { PlaceDto, PlacePlan, PlaceWatering } from '@candid-leaf/contract';
-import { SCHOOLS, showLitres, showRain, type PlanDay } from '@candid-leaf/core';
+import { type PlanDay, SCHOOLS } from '@candid-leaf/core/water';
 import clsx from 'clsx';
 import { format, parseISO } from 'date-fns';
 import { Check, CloudRain, Droplets, Scale } from 'lucide-react';

@@ -1,5 +1,6 @@
 import type { PlaceDto, PlacePlan, PlaceWatering } from '@candid-leaf/contract';
-import { flowFromBucket, LITRES_PER, SCHOOLS, showLitres, symbolOf, type SchoolCode } from '@candid-leaf/core';
+import { LITRES_PER } from '@candid-leaf/core/units';
+import { flowFromBucket, type SchoolCode, SCHOOLS } from '@candid-leaf/core/water';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useGarden } from '../../data/garden-context';

@@ -1,5 +1,4 @@
 import type { PlaceDto, PlacePlan } from '@candid-leaf/contract';
-import { showLitres } from '@candid-leaf/core';
 import { format, parseISO } from 'date-fns';
 import { Download, Send, TriangleAlert } from 'lucide-react';
 import { useGarden } from '../../data/garden-context';

@@ -1,5 +1,5 @@
 import type { BenchDto, GardenView, PlaceDto, PlaceOnView } from '@candid-leaf/contract';
-import { SCHOOL_CODES, SCHOOLS, type SchoolCode, type SetUp } from '@candid-leaf/core';
+import { SCHOOL_CODES, type SchoolCode, SCHOOLS, type SetUp } from '@candid-leaf/core/water';
 import { Play, Plus, Save, Square, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';

@@ -1,13 +1,5 @@
-import {
-  LITRES_PER,
-  middle,
-  symbolOf,
-  verdict,
-  type BenchMeasure,
-  type BenchRow,
-  type SetUp,
-  type Units,
-} from '@candid-leaf/core';
+import { LITRES_PER, type Units } from '@candid-leaf/core/units';
+import { type BenchMeasure, type BenchRow, middle, type SetUp, verdict } from '@candid-leaf/core/water';
 import { Bar, BarChart, Cell, ErrorBar, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { useGarden } from '../../../data/garden-context';

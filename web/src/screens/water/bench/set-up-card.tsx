@@ -1,5 +1,5 @@
 import type { PlaceDto } from '@candid-leaf/contract';
-import { SCHOOLS, schoolsFor, showLitres, type SetUp } from '@candid-leaf/core';
+import { SCHOOLS, schoolsFor, type SetUp } from '@candid-leaf/core/water';
 import { X } from 'lucide-react';
 import { useGarden } from '../../../data/garden-context';
 import { Button } from '../../../parts/button';

@@ -1,4 +1,4 @@
-import type { BenchRow } from '@candid-leaf/core';
+import type { BenchRow } from '@candid-leaf/core/water';
 import { useEffect, useRef, useState } from 'react';
 import type { BenchAsked, BenchTold } from '../../../workers/bench.worker';
 

@@ -1,0 +1,101 @@
+import { FINITE, TEXTURES, type Texture } from '@candid-leaf/core/records';
+import { SCHOOL_CODES, type SetUp } from '@candid-leaf/core/water';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+
+/** One way of watering, or one change, on the bench. */
+export class SetUpInput implements SetUp {
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(60)
+  name: string;
+
+  @IsIn([...SCHOOL_CODES, 'timer', 'remembered', 'recorded'])
+  strategy: SetUp['strategy'];
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(30)
+  everyDays?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(100)
+  litres?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(200)
+  mulchMm?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(1, { message: 'a pot under 1 litre is too small for a tomato or a pepper: is it really litres?' })
+  @Max(500)
+  volumeL?: number | null;
+
+  @IsOptional()
+  @IsIn(TEXTURES)
+  texture?: Texture | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(90)
+  shadePct?: number | null;
+}
+
+export class BenchInput {
+  @IsUUID()
+  id: string;
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  version?: number;
+
+  @IsUUID()
+  placeId: string;
+
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(80)
+  name: string;
+
+  @IsIn(['recorded', 'simulated'])
+  weather: 'recorded' | 'simulated';
+
+  @IsInt()
+  @Min(1)
+  @Max(200)
+  years: number;
+
+  @IsArray()
+  @ArrayMinSize(2, { message: 'at least two are needed to compare' })
+  @ArrayMaxSize(6, { message: 'at most six stand side by side' })
+  @ValidateNested({ each: true })
+  @Type(() => SetUpInput)
+  setUps: SetUpInput[];
+}
+
+export interface BenchDto extends BenchInput {
+  version: number;
+}

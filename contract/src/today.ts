@@ -1,0 +1,36 @@
+import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
+import type { Day } from '@candid-leaf/core/units';
+import { IsOptional, IsUUID } from 'class-validator';
+
+/** Where tasks come from, in the order in which Today tells them on one day. */
+export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy'] as const;
+export type TaskSourceCode = (typeof TASK_SOURCES)[number];
+
+/** Ticking a task; a watering writes its own record under `recordId`. */
+export class TaskDone {
+  @IsOptional()
+  @IsUUID()
+  recordId?: string;
+}
+
+export interface TaskDto {
+  /** its source and its name there: `water:…` */
+  key: string;
+  source: TaskSourceCode;
+  plantId: string | null;
+  placeId: string | null;
+  title: string;
+  where: string;
+  why: string;
+  dueOn: Day;
+  /** about how long it takes */
+  minutes: number;
+  /** water that is carried or run, in all; null where it is none */
+  litres: number | null;
+  remedy: RemedyCode | null;
+  /** for each plant */
+  dose: Dose | null;
+  /** a dated list, where there is more than one thing to it */
+  acts?: { on: Day; text: string }[];
+  cautions: string[];
+}

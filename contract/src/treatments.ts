@@ -1,0 +1,35 @@
+import type { RemedyCode } from '@candid-leaf/core/diagnosis';
+import { DISORDER_CODES, type DisorderCode } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { IsIn, IsUUID } from 'class-validator';
+
+export const OUTCOMES = ['worked', 'no-change', 'worse'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** Taking on what is proposed for a finding. */
+export class StartTreatment {
+  @IsUUID()
+  id: string;
+
+  @IsIn(DISORDER_CODES, { message: 'names a disorder that is not in the vocabulary' })
+  disorder: DisorderCode;
+}
+
+export class TreatmentOutcome {
+  @IsIn(OUTCOMES)
+  outcome: Outcome;
+}
+
+/** A finding that was taken on, and what came of it. */
+export interface TreatmentDto {
+  id: string;
+  plantId: string;
+  disorder: DisorderCode;
+  openedOn: Day;
+  followUpOn: Day;
+  successIs: string;
+  /** remedies that were taken on with it */
+  remedies: RemedyCode[];
+  closedOn: Day | null;
+  outcome: Outcome | null;
+}

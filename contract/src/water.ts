@@ -1,0 +1,111 @@
+import { FINITE } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { SCHOOL_CODES, type SchoolCode, type Steadiness, type WeekPlan, type WhatIf } from '@candid-leaf/core/water';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  Max,
+  Min,
+} from 'class-validator';
+
+/** How a place is watered: the gardener's school and what local rules allow. */
+export class PlaceWatering {
+  @IsOptional()
+  @IsIn(SCHOOL_CODES)
+  school?: SchoolCode | null;
+
+  @IsOptional()
+  @IsIn(['damp', 'dry'])
+  lean?: 'damp' | 'dry' | null;
+
+  @IsOptional()
+  @IsBoolean()
+  drierFinish?: boolean | null;
+
+  /** 0 Sunday to 6 Saturday; none or all seven: no restriction */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(7)
+  @ArrayUnique()
+  @IsInt({ each: true })
+  @Min(0, { each: true })
+  @Max(6, { each: true })
+  allowedDays?: number[] | null;
+
+  /** for the whole place */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(1)
+  @Max(100_000)
+  weeklyCapL?: number | null;
+
+  /** the outlet of the hose timer that waters this place */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(8, { message: 'the timer has zones 1 to 8' })
+  timerZone?: number | null;
+}
+
+/** One planned run beside what the timer says it did. */
+export interface TimerRun {
+  day: Day;
+  minutes: number;
+  litres: number;
+  ranMinutes: number | null;
+  ranLitres: number | null;
+  /** in words, where what ran is not what was planned */
+  differs: string | null;
+}
+
+export interface TimerView {
+  zone: number;
+  sentAt: string | null;
+  readAt: string | null;
+  trouble: string | null;
+  runs: TimerRun[];
+}
+
+/** Plants that get the same amount at the same time: a whole bed, or one pot. */
+export interface PourDto {
+  id: string;
+  /** who gets it, and who is left out because its soil is to dry first; names in walking order */
+  plants: string[];
+  leftOut: string[];
+  /** the driest of them, which speaks for all */
+  speaker: string;
+  /** per plant; null where nothing can be reckoned */
+  plan: WeekPlan | null;
+  fractionAvailable: number | null;
+  /** standard error of that fraction */
+  uncertainty: number | null;
+  evenness: number | null;
+}
+
+/** The coming week of one place. */
+export interface PlacePlanDto {
+  placeId: string;
+  school: SchoolCode;
+  schools: SchoolCode[];
+  watering: PlaceWatering;
+  /** one amount for all its plants */
+  together: boolean;
+  /** in walking order */
+  pours: PourDto[];
+  /** the least even of them */
+  evenness: number | null;
+  /** days until the first watering of the plan; null for none in the week */
+  dueInDays: number | null;
+  /** how its driest plant does, and what would change it */
+  now: Steadiness | null;
+  whatIf: WhatIf[];
+  weatherUntil: Day | null;
+  forecastUntil: Day | null;
+  timer: TimerView | null;
+}

@@ -1,0 +1,2 @@
+export * from './assess.js';
+export * from './report.js';

@@ -1,0 +1,136 @@
+import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
+import type { CaseContext } from '../diagnosis/context.js';
+import type { NextCheck } from '../diagnosis/engine/check-gains.js';
+import { CLEAR_FROM, type Diagnosis, type DiagnosisResult } from '../diagnosis/engine/diagnose.js';
+import { nextChecks } from '../diagnosis/engine/next-checks.js';
+import type { Withheld } from '../diagnosis/remedies/offer.js';
+import type { Remedy } from '../diagnosis/remedies/schedule.js';
+import { disorderRow } from '../diagnosis/tables/disorders.js';
+import { headline } from '../diagnosis/wording.js';
+import type { SignCode } from '../records/vocabulary/signs.js';
+import type { Day } from '../units/day.js';
+import { roundTo } from '../units/rounding.js';
+import { evenness, FRUIT_WINDOW_DAYS } from '../water/evenness.js';
+import { probeFault } from '../water/measured.js';
+import type { WeekPlan } from '../water/plan.js';
+import type { BalanceDay } from '../water/run.js';
+import { whyWatered } from '../water/wording.js';
+
+export interface WaterReport {
+  tawMm: number | null;
+  rawMm: number | null;
+  /** containers only */
+  tawL?: number;
+  rawL?: number;
+  etoMethod: EtoMethod | null;
+  daily: BalanceDay[];
+  /** the coming days as they would go with no watering; from the forecast, or like the last week */
+  ahead: { date: Day; fractionAvailable: number }[];
+  evenness: number | null;
+  /** the first watering of the week's plan, per plant; null where the week passes without, or nothing can be reckoned */
+  nextWatering: { date: Day; litres: number; why: string } | null;
+}
+
+/** The answer to a case: format `candid-leaf-report`, version 1. */
+export interface Report {
+  format: 'candid-leaf-report';
+  version: 1;
+  asOf: Day;
+  headline: string;
+  water: WaterReport;
+  diagnosis: Diagnosis[];
+  nextChecks: NextCheck[];
+  remedies: Remedy[];
+  withheld: Withheld[];
+  unexplained: SignCode[];
+  harmless: boolean;
+  notKnown: string[];
+}
+
+/** What a report is put together from. */
+export interface ReportParts {
+  context: CaseContext;
+  result: DiagnosisResult;
+  /** of this plant's pour */
+  plan: WeekPlan | null;
+  remedies: Remedy[];
+  withheld: Withheld[];
+}
+
+export function reportFrom({ context, result, plan, remedies, withheld }: ReportParts): Report {
+  const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);
+  return {
+    format: 'candid-leaf-report',
+    version: 1,
+    asOf: context.case.asOf,
+    headline: headline(result.list),
+    water: waterReport(context, plan),
+    diagnosis: result.list,
+    nextChecks: nextChecks(context, result),
+    remedies,
+    withheld,
+    unexplained: result.unexplained,
+    harmless: likely.length > 0 && likely.every((d) => disorderRow(d.disorder).harmless === true),
+    notKnown: notKnown(context, result),
+  };
+}
+
+/** Millimetres to the thousandth: what the open format carries. */
+function rounded(day: BalanceDay): BalanceDay {
+  const entries = Object.entries(day).map(([key, value]) => [
+    key,
+    typeof value === 'number' ? roundTo(value, key === 'soilM2' ? 4 : 3) : (value as unknown),
+  ]);
+  return Object.fromEntries(entries) as unknown as BalanceDay;
+}
+
+function waterReport({ case: c, balance, ahead, foreseen, format }: CaseContext, plan: WeekPlan | null): WaterReport {
+  const { days } = balance;
+  const last = days.at(-1);
+  const even = evenness(days.slice(-FRUIT_WINDOW_DAYS));
+  const next = plan?.next;
+  return {
+    tawMm: last ? roundTo(last.tawMm, 1) : null,
+    rawMm: last ? roundTo(last.rawMm, 1) : null,
+    ...(last && c.place.kind === 'container'
+      ? { tawL: roundTo(last.tawMm * last.soilM2, 2), rawL: roundTo(last.rawMm * last.soilM2, 2) }
+      : {}),
+    etoMethod: balance.etoMethod,
+    daily: days.map(rounded),
+    ahead: ahead.map((d) => ({ date: d.date, fractionAvailable: roundTo(d.fractionAvailable, 3) })),
+    evenness: even === null ? null : roundTo(even, 2),
+    nextWatering: next
+      ? { date: next.date, litres: next.litres, why: whyWatered(next, c.asOf, foreseen, format) }
+      : null,
+  };
+}
+
+/** What the records could not say, most useful first. */
+function notKnown(context: CaseContext, { list, all }: DiagnosisResult): string[] {
+  const { case: c, balance, format } = context;
+  const first = c.records.weather[0]?.date;
+  const planted = c.plant.transplantedOn;
+  const filled = balance.days.filter((d) => d.filled).length;
+  const leader = list[0];
+  const noCause =
+    leader &&
+    leader.probability >= CLEAR_FROM &&
+    leader.drivers.length === 0 &&
+    disorderRow(leader.disorder).drivers.length > 0;
+  const asks = list
+    .filter((d) => d.probability >= CLEAR_FROM)
+    .flatMap((d) => all.find((candidate) => candidate.row.code === d.disorder)?.unknown ?? [])
+    .map((u) => u.verdict.ask);
+  const probe = probeFault(c);
+  return [
+    ...(first === undefined ? ['no weather is on record: water and warmth cannot be reckoned'] : []),
+    ...(first && planted && planted < first ? [`no weather records before ${format.day(first)}`] : []),
+    ...(filled > 0 ? [`${filled} days without weather were filled in between their neighbours`] : []),
+    ...(balance.days.length > 0 && c.records.watering.length === 0
+      ? ['no watering is on record: record it, or say that none was given']
+      : []),
+    ...(noCause ? [`no cause of it was found in the records up to ${format.day(c.asOf)}`] : []),
+    ...(probe ? [probe] : []),
+    ...new Set(asks),
+  ];
+}

@@ -1,0 +1,2 @@
+export * from './case-file.js';
+export * from './parse.js';

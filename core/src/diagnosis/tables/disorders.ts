@@ -1,0 +1,24 @@
+import { type DisorderCode, onlyCropOf } from '../../records/vocabulary/disorders.js';
+import { CREATURES } from './creatures.js';
+import { DISEASE } from './disease.js';
+import { FLOWER } from './flower.js';
+import { FRUIT } from './fruit.js';
+import { NATURAL_AND_MECHANICAL, NUTRITION } from './nutrition.js';
+import type { DisorderRow } from './row.js';
+import { WATER_AND_WEATHER } from './weather.js';
+
+const withCrop = (row: Omit<DisorderRow, 'crop'>): DisorderRow => {
+  const crop = onlyCropOf(row.code);
+  return crop ? { ...row, crop } : row;
+};
+
+/** Everything that is known of the disorders, in the order of the handbook. */
+export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FLOWER, ...WATER_AND_WEATHER, ...NUTRITION, ...NATURAL_AND_MECHANICAL, ...CREATURES, ...DISEASE].map(withCrop);
+
+const BY_CODE = new Map(DISORDERS.map((d) => [d.code, d]));
+export const disorderRow = (code: DisorderCode): DisorderRow => {
+  const row = BY_CODE.get(code);
+  if (!row) throw new RangeError(`no row for the disorder ${code}`);
+  return row;
+};
+export type { DisorderRow } from './row.js';

@@ -1,0 +1,2 @@
+export * from './feeding.js';
+export * from './limits.js';

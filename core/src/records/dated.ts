@@ -1,0 +1,27 @@
+import 'reflect-metadata';
+import { registerDecorator, type ValidationOptions } from 'class-validator';
+import { type Day, isDay } from '../units/day.js';
+
+/** Refuses anything that is not a calendar day, YYYY-MM-DD, that exists. */
+export function IsCalendarDay(options?: ValidationOptions) {
+  return (target: object, propertyName: string): void =>
+    registerDecorator({
+      name: 'isCalendarDay',
+      target: target.constructor,
+      propertyName,
+      ...(options ? { options } : {}),
+      validator: { validate: isDay, defaultMessage: () => 'must be a real calendar day, YYYY-MM-DD' },
+    });
+}
+
+/** Something that belongs to one calendar day. */
+export class Dated {
+  @IsCalendarDay()
+  date: Day;
+}
+
+/** Numbers as every class of ours takes them: finite. */
+export const FINITE = { allowNaN: false, allowInfinity: false } as const;
+
+/** Older first; for `sort`. */
+export const byDate = (a: { date: Day }, b: { date: Day }): number => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0);

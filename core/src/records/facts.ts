@@ -1,0 +1,235 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import type { Day } from '../units/day.js';
+import { Dated, FINITE, IsCalendarDay } from './dated.js';
+import { PLACE_KINDS, type PlaceKind, POT_MATERIALS, type PotMaterial, type Texture, TEXTURES } from './place.js';
+import { type Crop, CROPS, GROWTH_HABITS, type GrowthHabit, PLANT_TYPES, type PlantType, type Stage, STAGES } from './plant.js';
+import { DISORDER_CODES, type DisorderCode } from './vocabulary/disorders.js';
+
+/** What is known of a garden, a place and a plant, beside what is recorded of them day by day. */
+
+const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+const LEVELS = ['low', 'ok', 'high'] as const;
+export type Level = (typeof LEVELS)[number];
+
+export class GardenFacts {
+  @IsNumber(FINITE)
+  @Min(-66)
+  @Max(66)
+  latitude: number;
+
+  @IsNumber(FINITE)
+  @Min(-180)
+  @Max(180)
+  longitude: number;
+
+  @IsNumber(FINITE)
+  @Min(-430)
+  @Max(5500)
+  elevationM: number;
+
+  @IsOptional()
+  @Matches(MONTH_DAY, { message: 'must be a month and day, MM-DD' })
+  lastFrost?: string | null;
+
+  @IsOptional()
+  @Matches(MONTH_DAY, { message: 'must be a month and day, MM-DD' })
+  firstFrost?: string | null;
+}
+
+export class MulchSpell {
+  @IsCalendarDay()
+  from: Day;
+
+  @IsOptional()
+  @IsCalendarDay()
+  to?: Day | null;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(40)
+  kind?: string;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(500)
+  depthMm: number;
+}
+
+export class ShadeSpell {
+  @IsCalendarDay()
+  from: Day;
+
+  @IsOptional()
+  @IsCalendarDay()
+  to?: Day | null;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(95)
+  blockPct: number;
+}
+
+export class SoilTest extends Dated {
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(2, { message: 'must be a soil pH between 2 and 11' })
+  @Max(11, { message: 'must be a soil pH between 2 and 11' })
+  pH?: number;
+
+  @IsOptional()
+  @IsIn(LEVELS)
+  calcium?: Level;
+
+  @IsOptional()
+  @IsIn(LEVELS)
+  nitrogen?: Level;
+
+  @IsOptional()
+  @IsIn(LEVELS)
+  phosphorus?: Level;
+
+  @IsOptional()
+  @IsIn(LEVELS)
+  potassium?: Level;
+
+  @IsOptional()
+  @IsIn(LEVELS)
+  magnesium?: Level;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(60)
+  saltsDsPerM?: number;
+}
+
+export class EarlierYear {
+  @IsInt()
+  @Min(1900)
+  @Max(2200)
+  year: number;
+
+  @IsIn(['nightshade', 'other'])
+  family: 'nightshade' | 'other';
+
+  @IsOptional()
+  @IsArray()
+  @IsIn(DISORDER_CODES, { each: true, message: 'names a disorder that is not in the vocabulary' })
+  problems?: DisorderCode[];
+}
+
+/** What a place is made of; both a case file's place and a garden's have it. */
+export class PlaceMake {
+  @IsIn(PLACE_KINDS)
+  kind: PlaceKind;
+
+  @IsIn(TEXTURES)
+  texture: Texture;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.5, { message: 'must be 0.5 litres or more for anything to grow in' })
+  @Max(5000)
+  volumeL?: number | null;
+
+  @IsOptional()
+  @IsIn(POT_MATERIALS)
+  potMaterial?: PotMaterial | null;
+
+  @IsOptional()
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => MulchSpell)
+  mulch?: MulchSpell[];
+
+  @IsOptional()
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => ShadeSpell)
+  shade?: ShadeSpell[];
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1, { message: 'must be above 0: a hole that never drains is a pond' })
+  @Max(2000)
+  drainageMmPerH?: number | null;
+
+  @IsOptional()
+  @IsObject()
+  @ValidateNested()
+  @Type(() => SoilTest)
+  soilTest?: SoilTest | null;
+
+  @IsOptional()
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => EarlierYear)
+  history?: EarlierYear[];
+}
+
+export class PlaceFacts extends PlaceMake {
+  /** soil per plant; the spacing squared where it is not given */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.01)
+  @Max(100)
+  areaM2?: number | null;
+}
+
+export class PlantFacts {
+  @IsIn(CROPS)
+  crop: Crop;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(120)
+  name?: string;
+
+  @IsOptional()
+  @IsIn(GROWTH_HABITS)
+  habit?: GrowthHabit | null;
+
+  @IsOptional()
+  @IsIn(PLANT_TYPES)
+  type?: PlantType | null;
+
+  @IsOptional()
+  @IsIn(STAGES)
+  stage?: Stage | null;
+
+  @IsOptional()
+  @IsCalendarDay()
+  transplantedOn?: Day | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.01)
+  @Max(6)
+  heightM?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.05)
+  @Max(5)
+  spacingM?: number | null;
+
+  @IsOptional()
+  @IsArray()
+  @IsIn(DISORDER_CODES, { each: true, message: 'names a disorder that is not in the vocabulary' })
+  resistantTo?: DisorderCode[];
+}

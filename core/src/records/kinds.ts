@@ -1,0 +1,191 @@
+import type { Formatter } from '../units/formatter.js';
+import { Feeding, Happening, Inspection, Note, PotWeight, Pruning, SoilCheck, Spraying, Watering, WateringEntry } from './record-classes.js';
+import { signRow } from './vocabulary/signs.js';
+
+/** The strand of the timeline, and the shape of mark, that a kind belongs to. */
+export const TRACKS = ['water', 'feed', 'work', 'seen', 'note'] as const;
+export type Track = (typeof TRACKS)[number];
+
+/** Where a sheet offers to record it. */
+export type OfferedOn = 'plant' | 'place';
+
+interface KindRow<C extends object, L extends string | null> {
+  /** what is kept */
+  cls: new () => C;
+  /** what is told, where that is more than what is kept */
+  entry: new () => object;
+  /** its list in a case file; null: kept elsewhere there, or not at all */
+  list: L;
+  /** of one plant only, or of a whole place too */
+  of: 'plant' | 'plant-or-place';
+  track: Track;
+  offeredOn: readonly OfferedOn[];
+  /** on a button: "Feed" */
+  label: string;
+  /** of a day: "fed" */
+  done: string;
+  /** one line for a list */
+  describe: (data: C, f: Formatter) => string;
+}
+
+const kind = <C extends object, L extends string | null>(
+  row: Omit<KindRow<C, L>, 'entry'> & { entry?: new () => object },
+): KindRow<C, L> => ({ entry: row.cls, ...row });
+
+const BOTH: readonly OfferedOn[] = ['place', 'plant'];
+const words = (code: string): string => code.replaceAll('-', ' ');
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+const together = (parts: readonly string[], by = ', '): string => parts.filter(Boolean).join(by);
+
+/**
+ * Every kind of record, in the order in which a sheet offers them. Case file, tidying, case building, the API, the record
+ * sheet, the ribbon and the timeline all derive from this table; a new kind is one more row, its class, and its form and
+ * icon on the page (the compiler asks for those).
+ */
+export const RECORD_KINDS = {
+  watering: kind({
+    cls: Watering,
+    entry: WateringEntry,
+    list: 'watering',
+    of: 'plant-or-place',
+    track: 'water',
+    offeredOn: BOTH,
+    label: 'Water',
+    done: 'watered',
+    describe: (d, f) =>
+      together([
+        `Watered, ${f.litres(d.litres)} a plant`,
+        d.minutes != null ? `in ${d.minutes} minutes` : '',
+        d.how === 'overhead' ? 'over the leaves' : '',
+        d.end === 'ran-through' ? 'until it ran out below' : '',
+      ]),
+  }),
+  'soil-check': kind({
+    cls: SoilCheck,
+    list: 'soilChecks',
+    of: 'plant-or-place',
+    track: 'seen',
+    offeredOn: BOTH,
+    label: 'Feel the soil',
+    done: 'soil felt',
+    describe: (d, f) =>
+      `${d.by === 'probe' ? 'A probe says' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}`,
+  }),
+  feeding: kind({
+    cls: Feeding,
+    list: 'feeding',
+    of: 'plant-or-place',
+    track: 'feed',
+    offeredOn: BOTH,
+    label: 'Feed',
+    done: 'fed',
+    describe: (d, f) => `Fed ${f.grams(d.grams)} of ${d.product ?? 'feed'} (${d.n}-${d.p2o5}-${d.k2o})`,
+  }),
+  pruning: kind({
+    cls: Pruning,
+    list: 'pruning',
+    of: 'plant-or-place',
+    track: 'work',
+    offeredOn: BOTH,
+    label: 'Cut',
+    done: 'cut',
+    describe: (d) =>
+      together([
+        `${d.cuts ?? 'Some'} cuts`,
+        d.leafSharePct != null ? `${d.leafSharePct} % of the leaf` : '',
+        (d.what ?? []).map(words).join(', '),
+      ]),
+  }),
+  note: kind({
+    cls: Note,
+    list: null,
+    of: 'plant-or-place',
+    track: 'note',
+    offeredOn: BOTH,
+    label: 'Note',
+    done: 'noted',
+    describe: (d) => d.text,
+  }),
+  spray: kind({
+    cls: Spraying,
+    list: 'sprays',
+    of: 'plant-or-place',
+    track: 'work',
+    offeredOn: BOTH,
+    label: 'Spray',
+    done: 'sprayed',
+    describe: (d) => `Sprayed: ${words(d.product)}`,
+  }),
+  event: kind({
+    cls: Happening,
+    list: 'events',
+    of: 'plant-or-place',
+    track: 'work',
+    offeredOn: BOTH,
+    label: 'Something happened',
+    done: 'something happened',
+    describe: (d) => capital(words(d.what)),
+  }),
+  'pot-weight': kind({
+    cls: PotWeight,
+    list: 'potWeights',
+    of: 'plant',
+    track: 'seen',
+    offeredOn: ['plant'],
+    label: 'Weigh the pot',
+    done: 'weighed',
+    describe: (d, f) => `Pot weighs ${f.kilograms(d.kg)}${d.state === 'unknown' ? '' : `, ${d.state}`}`,
+  }),
+  inspection: kind({
+    cls: Inspection,
+    list: null, // its signs are the case's observations
+    of: 'plant',
+    track: 'seen',
+    offeredOn: [], // it has a page of its own
+    label: 'Look over',
+    done: 'looked over',
+    describe: (d) => {
+      if (d.signs.length === 0) return 'All clear';
+      const named = (present: boolean): string =>
+        d.signs
+          .filter((s) => s.present === present)
+          .map((s) => `${signRow(s.sign).label.toLowerCase()}${counted(s)}`)
+          .join(', ');
+      const seen = named(true);
+      const not = named(false);
+      return together([seen && `Seen: ${seen}`, not && `not seen: ${not}`], '; ');
+    },
+  }),
+} as const;
+
+/** " (4 of 11)", " (4)" or nothing. */
+const counted = (s: { affected?: number | null; of?: number | null }): string =>
+  s.affected == null ? '' : ` (${s.affected}${s.of != null ? ` of ${s.of}` : ''})`;
+
+export type RecordKind = keyof typeof RECORD_KINDS;
+type Rows = typeof RECORD_KINDS;
+
+export const RECORD_KIND_CODES = Object.keys(RECORD_KINDS) as RecordKind[];
+
+/** What is kept of a kind of record. */
+export type RecordData<K extends RecordKind = RecordKind> = InstanceType<Rows[K]['cls']>;
+
+type InCaseFile = { [K in RecordKind]: Rows[K]['list'] extends string ? K : never }[RecordKind];
+/** The lists of a case file that hold records of a kind. */
+export type RecordLists = { [K in InCaseFile as Rows[K]['list'] & string]: RecordData<K>[] };
+
+/** The kinds that have a list of their own in a case file, with its name. */
+export const CASE_LISTS = RECORD_KIND_CODES.flatMap((code) => {
+  const { list } = RECORD_KINDS[code];
+  return list === null ? [] : [{ kind: code as InCaseFile, list }];
+});
+
+export const isRecordKind = (code: string): code is RecordKind => code in RECORD_KINDS;
+
+/** A record in one line, for lists and for the reader of a screen. */
+export const describeRecord = (kind: RecordKind, data: RecordData, f: Formatter): string =>
+  (RECORD_KINDS[kind].describe as (data: RecordData, f: Formatter) => string)(data, f);
+
+/** Which kinds are offered on a plant's or a place's sheet, in order. */
+export const kindsOfferedOn = (on: OfferedOn): RecordKind[] =>
+  RECORD_KIND_CODES.filter((code) => RECORD_KINDS[code].offeredOn.includes(on));

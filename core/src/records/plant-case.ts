@@ -1,0 +1,77 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsDefined, IsObject, IsOptional, ValidateNested } from 'class-validator';
+import type { Day } from '../units/day.js';
+import { byDate, type Dated, IsCalendarDay } from './dated.js';
+import { GardenFacts, PlaceFacts, PlantFacts } from './facts.js';
+import { CASE_LISTS, RECORD_KINDS, type RecordLists } from './kinds.js';
+import { Observation } from './observation.js';
+import { WeatherRecord } from './record-classes.js';
+
+const MOST_RECORDS = 4000;
+
+/** A list of one class, checked entry by entry. */
+function isListOf(cls: new () => object, target: object, property: string): void {
+  IsOptional()(target, property);
+  IsArray()(target, property);
+  ArrayMaxSize(MOST_RECORDS)(target, property);
+  ValidateNested({ each: true })(target, property);
+  Type(() => cls)(target, property);
+}
+
+/** Records by kind: the weather, and one list for each kind of the registry that a case file holds. */
+export type CaseRecords = { weather: WeatherRecord[] } & RecordLists;
+class CheckedRecords {}
+isListOf(WeatherRecord, CheckedRecords.prototype, 'weather');
+for (const { kind, list } of CASE_LISTS) isListOf(RECORD_KINDS[kind].cls, CheckedRecords.prototype, list);
+export const CaseRecords = CheckedRecords as new () => Partial<CaseRecords>;
+
+export const noRecords = (): CaseRecords =>
+  ({ weather: [], ...Object.fromEntries(CASE_LISTS.map(({ list }) => [list, []])) }) as unknown as CaseRecords;
+
+/** Each list in the order of its days, none later than `asOf`; a list that is missing is empty. */
+export function tidyRecords(records: Partial<CaseRecords>, asOf: Day): CaseRecords {
+  const kept = (list: readonly Dated[] | null | undefined): Dated[] =>
+    (list ?? []).filter((r) => r.date <= asOf).sort(byDate);
+  const out = noRecords();
+  for (const name of Object.keys(out) as (keyof CaseRecords)[])
+    (out as Record<keyof CaseRecords, Dated[]>)[name] = kept(records[name]);
+  return out;
+}
+
+/** One plant (or one uniform group): its garden, its place, its records and what was seen, up to a day. */
+export class PlantCase {
+  /** the day of the question; later records are ignored */
+  @IsCalendarDay()
+  asOf: Day;
+
+  @IsDefined()
+  @IsObject()
+  @ValidateNested()
+  @Type(() => GardenFacts)
+  garden: GardenFacts;
+
+  @IsDefined()
+  @IsObject()
+  @ValidateNested()
+  @Type(() => PlaceFacts)
+  place: PlaceFacts;
+
+  @IsDefined()
+  @IsObject()
+  @ValidateNested()
+  @Type(() => PlantFacts)
+  plant: PlantFacts;
+
+  @IsDefined()
+  @IsObject()
+  @ValidateNested()
+  @Type(() => CaseRecords)
+  records: CaseRecords;
+
+  @IsArray()
+  @ArrayMaxSize(MOST_RECORDS)
+  @ValidateNested({ each: true })
+  @Type(() => Observation)
+  observations: Observation[];
+}

@@ -1,0 +1,262 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { Dated, FINITE } from './dated.js';
+import { SignSeen } from './observation.js';
+
+/**
+ * What can be recorded of a plant or a place, one class a kind. Case file, API and forms all read these same classes,
+ * so a limit stands in one place. Which kinds there are, and what each is for, stands in `kinds.ts`.
+ */
+
+export const WATERING_WAYS = ['base', 'overhead', 'drip', 'soaker', 'bottom', 'buried-bottle'] as const;
+export const WATERING_ENDS = ['plain', 'ran-through'] as const;
+export const CHECKED_BY = ['finger', 'probe'] as const;
+export type WaterMethod = (typeof WATERING_WAYS)[number];
+export const SOIL_FEELS = ['dry', 'damp', 'wet'] as const;
+export const FEED_FORMS = ['granular', 'liquid', 'foliar', 'amendment'] as const;
+export const CUT_KINDS = ['lower-leaves', 'suckers', 'top', 'thinning'] as const;
+export const SPRAYS = [
+  'neem',
+  'soap',
+  'bt',
+  'bicarbonate',
+  'copper',
+  'broad-insecticide',
+  'weedkiller-nearby',
+  'other',
+] as const;
+export const EVENTS = [
+  'hail',
+  'strong-wind',
+  'frost',
+  'hardened-off',
+  'pollination-assist',
+  'staked',
+  'moved',
+  'harvest',
+] as const;
+
+const MOST_LITRES = 200;
+const MOST_MINUTES = 1440;
+const TOO_MUCH = { message: `must not be more than ${MOST_LITRES} litres for one plant` };
+
+/** A watering as it is kept: always litres per plant, and the minutes that it ran where that is how it was told. */
+export class Watering extends Dated {
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(MOST_LITRES, TOO_MUCH)
+  litres: number;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(MOST_MINUTES)
+  minutes?: number;
+
+  @IsOptional()
+  @IsIn(WATERING_WAYS)
+  how?: WaterMethod;
+
+  /** until it ran out below: then the store was full */
+  @IsOptional()
+  @IsIn(WATERING_ENDS)
+  end?: (typeof WATERING_ENDS)[number];
+}
+
+/** A watering as it is told: litres for each plant, or minutes where the place's flow is known. */
+export class WateringEntry extends Dated {
+  @ValidateIf((o: WateringEntry) => o.minutes == null || o.litres != null)
+  @IsNumber(FINITE, { message: 'must be a number of litres (or give minutes instead)' })
+  @Min(0)
+  @Max(MOST_LITRES, TOO_MUCH)
+  litres?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(MOST_MINUTES)
+  minutes?: number | null;
+
+  /** as this place is watered, where it is left out */
+  @IsOptional()
+  @IsIn(WATERING_WAYS)
+  how?: WaterMethod | null;
+
+  @IsOptional()
+  @IsIn(WATERING_ENDS)
+  end?: (typeof WATERING_ENDS)[number] | null;
+}
+
+export class SoilCheck extends Dated {
+  @IsIn(SOIL_FEELS)
+  feel: (typeof SOIL_FEELS)[number];
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(60)
+  depthCm?: number;
+
+  @IsOptional()
+  @IsIn(CHECKED_BY)
+  by?: (typeof CHECKED_BY)[number];
+}
+
+export class PotWeight extends Dated {
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(300)
+  kg: number;
+
+  @IsIn(['dry', 'drained', 'unknown'])
+  state: 'dry' | 'drained' | 'unknown';
+}
+
+/** Grams of product per plant as applied, with N, P₂O₅ and K₂O in percent by weight. */
+export class Feeding extends Dated {
+  @IsOptional()
+  @IsString()
+  @MaxLength(120)
+  product?: string;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  n: number;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  p2o5: number;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  k2o: number;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(20_000)
+  grams: number;
+
+  @IsOptional()
+  @IsIn(FEED_FORMS)
+  form?: (typeof FEED_FORMS)[number];
+}
+
+export class Pruning extends Dated {
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(500)
+  cuts?: number;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  leafSharePct?: number;
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(CUT_KINDS.length)
+  @IsIn(CUT_KINDS, { each: true })
+  what?: (typeof CUT_KINDS)[number][];
+}
+
+export class Spraying extends Dated {
+  @IsIn(SPRAYS)
+  product: (typeof SPRAYS)[number];
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(-60)
+  @Max(60)
+  tMaxC?: number;
+}
+
+export class Happening extends Dated {
+  @IsIn(EVENTS)
+  what: (typeof EVENTS)[number];
+}
+
+/** One look at a plant: signs found and not found, or simply all clear. */
+export class Inspection extends Dated {
+  @IsBoolean()
+  allClear: boolean;
+
+  @IsOptional()
+  @IsIn(['morning', 'afternoon'])
+  partOfDay?: 'morning' | 'afternoon';
+
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => SignSeen)
+  signs: SignSeen[];
+}
+
+export class Note extends Dated {
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(2000)
+  text: string;
+}
+
+/** One day's weather: °C, mm, %, m/s, MJ/m², hours of wet leaves. */
+export class WeatherRecord extends Dated {
+  @IsNumber(FINITE)
+  @Min(-60)
+  @Max(60)
+  tMinC: number;
+
+  @IsNumber(FINITE)
+  @Min(-60)
+  @Max(60)
+  tMaxC: number;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(800)
+  rainMm: number;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  rhMeanPct?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(60)
+  windMs?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(50)
+  solarMj?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(24)
+  wetHours?: number | null;
+}

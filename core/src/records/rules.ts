@@ -1,0 +1,58 @@
+import type { Day } from '../units/day.js';
+import type { Fault } from './faults.js';
+import type { SignSeen } from './observation.js';
+import type { PlaceKind } from './place.js';
+import { type Crop, type PlantType, typesOf } from './plant.js';
+import type { WeatherRecord } from './record-classes.js';
+import { type DisorderCode, onlyCropOf } from './vocabulary/disorders.js';
+import { signRow } from './vocabulary/signs.js';
+
+/** Rules that need two fields at once. Each returns the faults it finds under `path`. */
+
+export function weatherFaults(w: Pick<WeatherRecord, 'tMinC' | 'tMaxC'>, path: string): Fault[] {
+  return w.tMinC > w.tMaxC
+    ? [{ path: `${path}.tMinC`, reason: `${w.tMinC} °C is above the day's warmest, ${w.tMaxC} °C` }]
+    : [];
+}
+
+export function signFaults(seen: SignSeen, crop: Crop, path: string): Fault[] {
+  const faults: Fault[] = [];
+  const only = signRow(seen.sign).crop;
+  if (only && only !== crop)
+    faults.push({ path: `${path}.sign`, reason: `${seen.sign} is seen on a ${only} only, this plant is a ${crop}` });
+  if (seen.affected != null && seen.of != null && seen.affected > seen.of)
+    faults.push({ path: `${path}.affected`, reason: `${seen.affected} affected of only ${seen.of}` });
+  if (!seen.present && (seen.affected ?? 0) > 0)
+    faults.push({ path: `${path}.affected`, reason: 'a sign that was not found cannot have a count' });
+  return faults;
+}
+
+/** The same sign both there and not there within one day. */
+export function contradictions(seen: readonly (SignSeen & { date?: Day })[], path: string): Fault[] {
+  const first = new Map<string, boolean>();
+  return seen.flatMap((s, i) => {
+    const key = `${s.date ?? ''} ${s.sign}`;
+    const before = first.get(key);
+    if (before === undefined) first.set(key, s.present);
+    return before !== undefined && before !== s.present
+      ? [{ path: `${path}[${i}].present`, reason: `${s.sign} is given as both seen and not seen on one day` }]
+      : [];
+  });
+}
+
+export function typeFaults(crop: Crop, type: PlantType | null | undefined, path: string): Fault[] {
+  return type && !typesOf(crop).includes(type) ? [{ path, reason: `${type} is not a kind of ${crop}` }] : [];
+}
+
+export function placeFaults(kind: PlaceKind, volumeL: number | null | undefined, path: string): Fault[] {
+  return kind === 'container' && volumeL == null
+    ? [{ path, reason: 'a container needs its volume in litres: the water it holds is reckoned from it' }]
+    : [];
+}
+
+export function resistanceFaults(crop: Crop, codes: readonly DisorderCode[] | undefined, path: string): Fault[] {
+  return (codes ?? []).flatMap((code, i) => {
+    const only = onlyCropOf(code);
+    return only && only !== crop ? [{ path: `${path}[${i}]`, reason: `${code} is a trouble of ${only} only` }] : [];
+  });
+}

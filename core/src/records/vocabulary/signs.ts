@@ -1,0 +1,230 @@
+import type { Crop } from '../plant.js';
+
+/** The parts of a plant one looks at, in the order of the body and the eye. */
+export const PARTS = ['soil', 'low-leaves', 'stem', 'leaves', 'tip', 'flowers', 'fruit', 'posture'] as const;
+export type Part = (typeof PARTS)[number];
+
+/**
+ * What a sign does: `sign` speaks for disorders; `setting` tells where, how fast and after what;
+ * `salvage` decides what may still be eaten.
+ */
+export type SignKind = 'sign' | 'setting' | 'salvage';
+
+/** Chance of seeing a sign for no listed reason at all. Judgement: how often gardeners meet it on sound plants. */
+const LEAK = { common: 0.05, uncommon: 0.02, rare: 0.005, telling: 0.001 } as const;
+
+export interface SignRow {
+  code: string;
+  parts: readonly Part[];
+  leak: number;
+  label: string;
+  line: string;
+  kind: SignKind;
+  /** seen on this crop only */
+  crop?: Crop;
+  /** something a gardener counts: "5 of 12" */
+  counted?: boolean;
+}
+
+type Extra = Partial<Pick<SignRow, 'kind' | 'crop' | 'counted'>>;
+const row = <C extends string>(code: C, parts: Part | readonly Part[], leak: keyof typeof LEAK, label: string, line: string, extra: Extra = {}): SignRow & { code: C } => ({
+  code,
+  parts: typeof parts === 'string' ? [parts] : parts,
+  leak: LEAK[leak],
+  label,
+  line,
+  kind: 'sign',
+  ...extra,
+});
+
+const T = { crop: 'tomato' } as const;
+const P = { crop: 'pepper' } as const;
+const C = { counted: true } as const;
+const setting = { kind: 'setting' } as const;
+const LEAVES = ['low-leaves', 'leaves'] as const;
+
+/** Every sign: what a person can see, feel or smell. Wording ours; meanings fixed by the shared vocabulary. */
+export const SIGNS = [
+  // fruit
+  row('fruit-blossom-end-dark', 'fruit', 'rare', 'Dark patch at the bottom', 'Dark, leathery or sunken patch at the end away from the stem; on a pepper also low on the side.', C),
+  row('fruit-ring-cracks', 'fruit', 'rare', 'Rings of cracks round the stem', 'Cracks that circle the stem scar.', C),
+  row('fruit-radial-cracks', 'fruit', 'rare', 'Splits down from the stem', 'Splits that run from the stem end down the side.', C),
+  row('fruit-burst', 'fruit', 'rare', 'Burst skin elsewhere', 'Skin torn open anywhere else, often at the base, with flesh showing.', C),
+  row('fruit-pale-papery-patch', 'fruit', 'rare', 'Pale papery patch', 'White, yellow or tan patch, blistered at first, later flat and papery.', C),
+  row('fruit-patch-sun-side', 'fruit', 'uncommon', 'Patch faces the sun', 'The damage sits on the side that the sun strikes.'),
+  row('fruit-patch-mould', 'fruit', 'rare', 'Mould on the patch', 'Black or grey mould growing on a damaged patch.'),
+  row('fruit-scarred-misshapen', 'fruit', 'rare', 'Folded and scarred', 'Folded, puckered fruit with corky scars at the blossom end.', C),
+  row('fruit-zipper-scar', 'fruit', 'telling', 'A stitched brown line', 'Thin stitched brown line from the stem to the blossom end.', C),
+  row('fruit-green-shoulders', 'fruit', 'rare', 'Hard green shoulders', 'Hard green or yellow shoulders on fruit that is ripe elsewhere.', C),
+  row('fruit-blotchy', 'fruit', 'rare', 'Blotchy, hard areas', 'Grey, yellow or white hard areas in the wall of ripening fruit.', C),
+  row('fruit-cork-lines', 'fruit', 'telling', 'Fine cork lines', 'Fine tan stretch lines along firm, sound fruit.', P),
+  row('fruit-dark-flush', 'fruit', 'rare', 'Purple or black flush', 'Purple or black flush on sound skin.'),
+  row('fruit-deep-hole', 'fruit', 'telling', 'A hole into the fruit', 'Round hole that goes into the fruit, often by the stem, with droppings inside.', C),
+  row('fruit-chewed', 'fruit', 'rare', 'Chewed open', 'Flesh chewed away in open patches.', C),
+  row('fruit-pecked', 'fruit', 'rare', 'Pecked', 'Small V-shaped or round pecks in ripe fruit.', C),
+  row('fruit-gnawed-or-gone', 'fruit', 'rare', 'Gnawed or gone', 'Tooth marks, or fruit half eaten or carried off.', C),
+  row('fruit-slime', 'fruit', 'telling', 'Dried slime', 'Dried slime on or near the damage.'),
+  row('fruit-cloudy-spots', 'fruit', 'rare', 'Cloudy pinpricks', 'Pale cloudy pinpricks under the skin.', C),
+  row('fruit-sunken-round-spots', 'fruit', 'rare', 'Round sunken spots', 'Round, sunken, water-soaked spots on ripe fruit.', C),
+  row('fruit-brown-greasy', 'fruit', 'rare', 'Firm brown greasy blotches', 'Firm, brown, greasy-looking blotches.', C),
+  row('fruit-small-raised-specks', 'fruit', 'rare', 'Small raised specks', 'Many small raised dark or scabby specks.', C),
+  row('fruit-ring-pattern', 'fruit', 'telling', 'Pale rings', 'Pale rings or ring-shaped blotches on the fruit.', C),
+  row('fruit-soft-sour', 'fruit', 'rare', 'Soft, leaking or sour', 'Soft, leaking or sour-smelling.', {
+    kind: 'salvage',
+    counted: true,
+  }),
+  row('fruit-watery-bland', 'fruit', 'rare', 'Watery and bland', 'Mild, watery taste.'),
+  row('fruit-slow-to-colour', 'fruit', 'uncommon', 'Colouring has stalled', 'Full-sized fruit that does not go on colouring.'),
+  // flowers and young fruit
+  row('flower-drop', 'flowers', 'uncommon', 'Flowers fall', 'Flower stalks yellow at the joint and fall without setting.', C),
+  row('flower-dry', 'flowers', 'rare', 'Flowers dry up', 'Blossoms dry up on the plant.', C),
+  row('flower-many-open', 'flowers', 'uncommon', 'Very many open at once', 'Far more flowers open than a plant of this size can carry.'),
+  row('flower-few', 'flowers', 'rare', 'Few or no flowers', 'Few or no flowers on a plant old enough to flower.'),
+  row('flower-tiny-insects', 'flowers', 'rare', 'Tiny insects inside', 'Slender or dot-like insects inside the flowers.'),
+  row('flower-still-air', 'flowers', 'uncommon', 'No wind or bees get here', 'Under cover or still: neither wind nor bees reach the flowers.', setting),
+  row('fruitlet-drop', 'flowers', 'rare', 'Pea-sized fruit falls', 'Pea-sized fruit falls.', C),
+  // leaves: posture
+  row('leaf-wilt', 'posture', 'uncommon', 'Limp and hanging', 'Leaves limp and hanging.'),
+  row('leaf-wilt-midday-only', 'posture', 'uncommon', 'Limp at midday only', 'Limp in the heat, firm again by evening or next morning.'),
+  row('leaf-wilt-at-dawn', 'posture', 'rare', 'Still limp at dawn', 'Still limp early in the morning.'),
+  row('leaf-recovers-after-water', 'posture', 'rare', 'Firm an hour after water', 'Firm within about an hour of watering.'),
+  row('leaf-no-recovery-after-water', 'posture', 'rare', 'Still limp after water', 'Still limp an hour or more after a thorough watering.'),
+  row('leaf-wilt-one-side', 'posture', 'rare', 'Limp on one side', 'Only one side of the leaf or the plant is limp.'),
+  row('leaf-roll-up', LEAVES, 'uncommon', 'Rolled upward, firm', 'Edges rolled upward lengthwise, leaf firm or leathery, colour normal.'),
+  row('leaf-curl-down', 'leaves', 'uncommon', 'Gently curled under', 'Gentle, even downward or under curl.'),
+  row('leaf-curl-tight-new', 'tip', 'rare', 'New leaves tightly curled', 'Newest leaves tightly curled, puckered or stunted.'),
+  row('leaf-strap-twist', 'tip', 'telling', 'Narrow and twisted', 'Narrow, twisted, fern-like or strap-like new leaves.'),
+  row('leaf-cup-yellow-edge', 'tip', 'telling', 'Small cups with yellow edges', 'Small, cupped leaves with yellow edges, plant stunted.'),
+  row('leaf-bubbled', 'leaves', 'rare', 'Blistered surface', 'Blistered, puckered surface.'),
+  row('leaf-corky-bumps', 'leaves', 'rare', 'Corky bumps underneath', 'Small corky or watery bumps under the leaf.'),
+  // leaves: colour
+  row('leaf-yellow-slow-few', 'low-leaves', 'uncommon', 'A few old ones yellowing', 'A few of the oldest leaves yellowing slowly.', C),
+  row('leaf-yellow-fast', 'low-leaves', 'uncommon', 'Yellowing and dropping fast', 'Lower leaves yellowing and dropping quickly.'),
+  row('leaf-yellow-whole-old', 'low-leaves', 'rare', 'Older leaves pale all over', 'Whole older leaves evenly pale, plant light green.'),
+  row('leaf-yellow-between-veins-old', 'low-leaves', 'rare', 'Yellow between veins, old', 'Older leaves yellow between green veins.'),
+  row('leaf-yellow-between-veins-new', 'tip', 'rare', 'Yellow between veins, new', 'Newest leaves yellow between green veins.'),
+  row('leaf-yellow-mushy', LEAVES, 'rare', 'Yellow and soggy', 'Yellow leaves, soft and soggy.'),
+  row('leaf-yellow-crisp', LEAVES, 'rare', 'Yellow and crisp', 'Yellow leaves, dry and crisp.'),
+  row('leaf-yellow-patches', 'leaves', 'uncommon', 'Scattered yellow blotches', 'Scattered yellow blotches, often in mid-leaf.'),
+  row('leaf-yellow-one-side', 'leaves', 'telling', 'Yellow on one side', 'Yellowing on one side of the leaf or plant.'),
+  row('leaf-edge-brown-old', 'low-leaves', 'rare', 'Brown scorched edges, old', 'Brown scorched margins on older leaves.'),
+  row('leaf-tip-burn', ['leaves', 'tip'], 'rare', 'Burnt tips and edges', 'Brown, shrivelled tips and edges, worst on the newest or on all leaves.'),
+  row('leaf-bleached-patches', 'leaves', 'rare', 'Bleached dry patches', 'Pale, dry patches where the sun strikes.'),
+  row('leaf-purple-under', LEAVES, 'uncommon', 'Purple underneath', 'Purple undersides or veins.'),
+  row('leaf-dark-lush', 'leaves', 'uncommon', 'Very dark and lush', 'Very dark, lush growth.'),
+  row('leaf-mottle', ['leaves', 'tip'], 'rare', 'Light and dark mosaic', 'Mosaic of light and dark green.'),
+  row('leaf-bronze-rings', ['leaves', 'tip'], 'telling', 'Bronze flecks or rings', 'Bronze flecks or rings on young leaves.'),
+  row('leaf-bronzed-under', 'tip', 'telling', 'Bronzed, hardened undersides', 'Bronzed, russet, hardened undersides, newest leaves worst.'),
+  row('leaf-blackened-soft', ['leaves', 'tip'], 'telling', 'Blackened and limp', 'Blackened, water-soaked and limp after a cold night.'),
+  // leaves: spots, holes, coatings
+  row('leaf-target-spots', LEAVES, 'rare', 'Brown spots with rings', 'Brown spots with rings inside, often in a yellow halo.', C),
+  row('leaf-small-grey-spots', LEAVES, 'rare', 'Many small grey spots', 'Many small round spots, pale centre and dark rim, tiny black dots inside.', C),
+  row('leaf-greasy-blotches', LEAVES, 'telling', 'Large greasy blotches', 'Large grey-green to brown water-soaked blotches.', C),
+  row('leaf-white-fuzz-under', LEAVES, 'telling', 'White fuzz underneath', 'White fuzz at the blotch edge underneath, in damp weather.'),
+  row('leaf-olive-mould-under', LEAVES, 'telling', 'Olive mould underneath', 'Olive or grey mould underneath, pale yellow patch above.', C),
+  row('leaf-white-powder', LEAVES, 'rare', 'White powder', 'White powdery film.', C),
+  row('leaf-small-dark-spots', LEAVES, 'rare', 'Small dark greasy spots', 'Small dark angular or greasy spots, often with a yellow halo.', C),
+  row('leaf-stipple', 'leaves', 'rare', 'Fine pale dots', 'Fine pale dots.'),
+  row('leaf-webbing', ['leaves', 'tip'], 'telling', 'Fine webbing', 'Fine webbing.'),
+  row('leaf-silver-streaks', 'leaves', 'telling', 'Silver scrapes', 'Silvery scrapes with black specks.'),
+  row('leaf-sticky', 'leaves', 'rare', 'Sticky or sooty', 'Sticky or sooty film.'),
+  row('leaf-shot-holes', 'leaves', 'rare', 'Pinhead holes', 'Many pinhead holes.'),
+  row('leaf-large-missing', ['leaves', 'tip'], 'telling', 'Eaten to the stalk', 'Leaflets or whole tops eaten to the stalk.'),
+  row('leaf-ragged-holes', LEAVES, 'uncommon', 'Ragged holes', 'Irregular holes between veins.'),
+  row('leaf-droppings', 'leaves', 'rare', 'Dark pellets', 'Dark pellets on leaves or soil.'),
+  row('leaf-mines', 'leaves', 'telling', 'Winding pale trails', 'Pale winding trails in the leaf.', C),
+  row('leaf-torn-exposed', 'leaves', 'uncommon', 'Torn where exposed', 'Tears, breaks or bruises, only on exposed or brushed-against leaves.'),
+  // creatures seen
+  row('pest-aphids', ['tip', 'leaves'], 'telling', 'Soft small insects in clusters', 'Aphids: small, soft, pear-shaped insects in clusters.'),
+  row('pest-aphid-mummies', 'leaves', 'telling', 'Brown swollen still ones', 'Aphid mummies: brown, swollen and still; allies have been at work.'),
+  row('pest-ants', 'stem', 'uncommon', 'Ants up and down', 'Ants running up and down the stem.'),
+  row('pest-whitefly', 'leaves', 'telling', 'White flies when shaken', 'Small white insects that fly up when the plant is shaken.'),
+  row('pest-mites', ['tip', 'leaves'], 'telling', 'Moving dots under a lens', 'Mites: moving dots under a lens.'),
+  row('pest-thrips', ['flowers', 'leaves'], 'telling', 'Slender slivers that run', 'Thrips: slender insects the size of a pen stroke.'),
+  row('pest-hornworm', 'leaves', 'telling', 'Large horned caterpillar', 'Large green caterpillar with one horn.'),
+  row('pest-hornworm-cocoons', 'leaves', 'telling', 'Caterpillar with white grains', 'White rice-like cocoons on a caterpillar’s back.'),
+  row('pest-caterpillar', ['leaves', 'fruit'], 'rare', 'Another caterpillar', 'A caterpillar without a horn.'),
+  row('pest-flea-beetle', 'leaves', 'telling', 'Tiny jumping beetles', 'Tiny dark beetles that jump.'),
+  row('pest-slug', ['soil', 'low-leaves'], 'rare', 'Slug or snail', 'A slug or snail.'),
+  row('pest-stink-bug', ['fruit', 'leaves'], 'telling', 'Shield-shaped bug', 'Shield-shaped bug.'),
+  row('pest-fungus-gnats', 'soil', 'rare', 'Small flies over wet soil', 'Small dark flies over wet soil.'),
+  row('pest-none-found', ['leaves', 'tip', 'flowers', 'fruit'], 'common', 'No insects found', 'Looked carefully, undersides too, and found none.', setting),
+  // stem, root, whole plant
+  row('stem-leggy', ['stem', 'posture'], 'rare', 'Thin, stretched, pale', 'Thin, stretched, pale stem.'),
+  row('stem-broken', 'stem', 'rare', 'Snapped or split', 'Snapped or split stem or branch.'),
+  row('stem-dark-lesions', 'stem', 'rare', 'Dark patches on the stem', 'Dark patches on stem or leaf stalk.'),
+  row('stem-brown-inside', 'stem', 'telling', 'Brown streaks inside', 'Brown streaks under the skin of a cut lower stem.'),
+  row('stem-ooze', 'stem', 'telling', 'Milky threads in water', 'Milky threads from a cut stem in water.'),
+  row('stem-collar-rot', 'stem', 'telling', 'Rotten at soil level', 'Brown, pinched or rotten stem at soil level.'),
+  row('stem-root-bumps', 'stem', 'telling', 'Pale knobs low on the stem', 'Pale knobs along the lower stem.', T),
+  row('stem-tie-cutting', 'stem', 'rare', 'A tie cuts in', 'A tie bites into the stem.'),
+  row('root-brown-slimy', 'soil', 'rare', 'Brown slimy roots', 'Brown, soft, slimy roots.'),
+  row('root-sour-smell', 'soil', 'telling', 'Roots smell rotten', 'Rotten-egg smell from the root ball.'),
+  row('root-white-firm', 'soil', 'common', 'White firm roots', 'White, firm roots: sound.', setting),
+  row('root-knots', 'soil', 'telling', 'Knots on the roots', 'Swellings along the roots.'),
+  row('root-circling', 'soil', 'uncommon', 'Roots circle the pot', 'Roots packed and circling the pot.'),
+  row('plant-stunted', 'posture', 'uncommon', 'Much too small', 'Much smaller than its neighbours or than it should be.'),
+  row('plant-flopping', 'posture', 'rare', 'Falls over', 'Falls over or pulls at its support.'),
+  row('plant-dense', 'posture', 'uncommon', 'Very bushy', 'So bushy that light and air do not get in.'),
+  row('plant-leaves-touch-soil', 'low-leaves', 'common', 'Leaves touch the soil', 'Leaves rest on or nearly touch the soil.'),
+  row('plant-no-new-growth', ['tip', 'posture'], 'rare', 'Has stopped growing', 'Has stopped growing.'),
+  // soil and pot
+  row('soil-dry-deep', 'soil', 'uncommon', 'Dry at a finger’s depth', 'Dry at about 5 cm (2 in), the second knuckle.'),
+  row('soil-damp-deep', 'soil', 'common', 'Damp at a finger’s depth', 'Damp at about 5 cm (2 in), the second knuckle.'),
+  row('soil-wet-deep', 'soil', 'uncommon', 'Wet at a finger’s depth', 'Wet at about 5 cm (2 in), the second knuckle.'),
+  row('soil-pooling', 'soil', 'rare', 'Water stands on top', 'Water stands on top.'),
+  row('soil-pulls-from-pot', 'soil', 'rare', 'Gap at the pot wall', 'The soil has shrunk away from the pot wall.'),
+  row('soil-white-crust', 'soil', 'rare', 'White crust', 'White salt crust on the soil.'),
+  row('soil-bare', 'soil', 'common', 'Bare soil', 'No mulch.', setting),
+  row('pot-light', 'soil', 'uncommon', 'Pot feels light', 'Lifted and compared: light.'),
+  row('pot-heavy', 'soil', 'uncommon', 'Pot feels heavy', 'Lifted and compared: heavy.'),
+  // where on the plant, where in the garden, how fast, after what
+  row('where-lower-leaves', 'low-leaves', 'common', 'On the lower leaves', 'It sits on the lower leaves.', setting),
+  row('where-new-growth', 'tip', 'common', 'On the newest growth', 'It sits on the newest growth.', setting),
+  row('where-whole-plant', 'posture', 'common', 'On the whole plant', 'It shows on the whole plant.', setting),
+  row('where-exposed-side', 'leaves', 'common', 'On the exposed side', 'It sits on the exposed side.', setting),
+  row('where-first-fruits', 'fruit', 'common', 'On the first fruits', 'It is on the earliest trusses or fruits.', setting),
+  row('spread-one-plant', 'posture', 'common', 'This plant only', 'Only this plant shows it.', setting),
+  row('spread-some-plants', 'posture', 'common', 'Some plants', 'Some plants show it.', setting),
+  row('spread-whole-bed', 'posture', 'common', 'The whole bed', 'The whole bed shows it.', setting),
+  row('spread-also-other-crops', 'posture', 'uncommon', 'Other crops too', 'Other crops show it too.', setting),
+  row('pace-overnight', 'posture', 'common', 'Overnight', 'It came overnight.', setting),
+  row('pace-days', 'posture', 'common', 'Within days', 'It came within days.', setting),
+  row('pace-weeks', 'posture', 'common', 'Over weeks', 'It came over weeks.', setting),
+  row('pace-spreading-upward', LEAVES, 'uncommon', 'Climbing up the plant', 'It climbs from the bottom upward.', setting),
+  row('after-transplanting', 'posture', 'common', 'After planting out', 'It began after planting out.', setting),
+  row('after-rain', 'posture', 'common', 'After rain', 'It began after rain.', setting),
+  row('after-heat', 'posture', 'common', 'After heat', 'It began after heat.', setting),
+  row('after-cold-night', 'posture', 'common', 'After a cold night', 'It began after a cold night.', setting),
+  row('after-spraying', 'posture', 'rare', 'After spraying', 'It began after spraying.', setting),
+  row('after-pruning', 'posture', 'common', 'After pruning', 'It began after pruning.', setting),
+] as const;
+
+export type SignCode = (typeof SIGNS)[number]['code'];
+export const SIGN_CODES: readonly SignCode[] = SIGNS.map((s) => s.code);
+
+const BY_CODE = new Map<string, SignRow & { code: SignCode }>(SIGNS.map((s) => [s.code, s]));
+export const isSign = (code: string): code is SignCode => BY_CODE.has(code);
+export const signRow = (code: SignCode): SignRow & { code: SignCode } => BY_CODE.get(code)!;
+
+/**
+ * Where, how far, how fast or after what: a circumstance tells that something is wrong, though not yet what, and so does still
+ * air at the flowers, which nobody reports of flowers that set. The other settings (bare soil, no insects found, sound roots) tell nothing of the kind.
+ */
+export const isCircumstance = (sign: SignCode): boolean => /^(where|spread|pace|after)-/.test(sign) || sign === 'flower-still-air';
+
+/** Signs of which at most one can be true on one day: seeing one tells that the others are not there. */
+const ONE_OF: readonly (readonly SignCode[])[] = [
+  ['soil-dry-deep', 'soil-damp-deep', 'soil-wet-deep'],
+  ['pot-light', 'pot-heavy'],
+  ['leaf-recovers-after-water', 'leaf-no-recovery-after-water'],
+  ['leaf-wilt-midday-only', 'leaf-wilt-at-dawn'],
+  ['root-white-firm', 'root-brown-slimy'],
+  ['flower-many-open', 'flower-few'],
+];
+
+/** What else is known to be absent when a sign is present. */
+export function impliedAbsent(sign: SignCode): SignCode[] {
+  if (sign === 'pest-none-found') return SIGN_CODES.filter((c) => (c.startsWith('pest-') && c !== sign) || c === 'flower-tiny-insects');
+  return ONE_OF.filter((g) => g.includes(sign)).flatMap((g) => g.filter((c) => c !== sign));
+}

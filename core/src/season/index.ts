@@ -1,0 +1,3 @@
+export * from './hard-weather.js';
+export * from './wording.js';
+export * from './season-start.js';

@@ -1,0 +1,68 @@
+import { FROST_NIGHT_C, HOT_DAY_C } from '../climate/limits.js';
+import type { Day } from '../units/day.js';
+import type { Formatter } from '../units/formatter.js';
+import type { HardSpell, SpellAct } from './hard-weather.js';
+
+/** An act of a heat or frost plan in the gardener's words and units, with its caution where it has one. */
+export function actInWords(what: SpellAct, f: Formatter): { text: string; caution?: string } {
+  switch (what.act) {
+    case 'harvest':
+      return { text: 'Pick what shows the first blush; it ripens indoors.' };
+    case 'water-more':
+      return {
+        text: `Water as the plan has it, ${f.litres(what.litres)} in all over these days: by the balance the plants use ${what.sharePct} % more than lately. Half as long again, the common habit, would be ${f.litres(what.habitLitres)}.`,
+      };
+    case 'check-pots':
+      return {
+        text: what.twice
+          ? 'Lift the pots morning and evening; water those that are light.'
+          : 'Lift or feel the pots every morning.',
+      };
+    case 'move-pots':
+      return {
+        text: `Move ${what.pots === 1 ? 'the pot' : `the ${what.pots} pots`} into shade from early afternoon on.`,
+        caution: 'Lift with the legs; two people for a full pot.',
+      };
+    case 'shade':
+      return {
+        text: `Hang ${f.area(what.areaM2)} of shade cloth (30 to 50 %) on the west and ${what.side} side, a hand above the leaves.`,
+        caution: 'Poles and steps on firm ground, not alone, not in wind.',
+      };
+    case 'mulch':
+      return {
+        text: `Cover the bare soil with about ${f.litres(what.litres)} of straw, leaves or clippings, kept off the stems.`,
+        caution: 'Well rotted only. Hay or straw from sprayed land can carry weedkiller.',
+      };
+    case 'heat-not':
+      return {
+        text: 'No feeding, no spraying and no hard cuts until it is over; work early or late.',
+        caution: `Above ${f.temperature(HOT_DAY_C)} with hat, water and pauses.`,
+      };
+    case 'cover':
+      return {
+        text: `Cover ${f.area(what.areaM2)} with fleece or a sheet down to the ground by evening; off again in the morning.`,
+      };
+    case 'water-before':
+      return {
+        text: what.litres
+          ? `Water in the morning before, as the plan has it, ${f.litres(what.litres)} in all: damp soil gives its warmth back at night.`
+          : 'Feel the soil the day before: damp soil gives its warmth back at night, so water it if it is dry.',
+      };
+    case 'pots-in':
+      return {
+        text: `Bring ${what.pots === 1 ? 'the pot' : `the ${what.pots} pots`} in for the night.`,
+        caution: 'Lift with the legs; two people for a full pot.',
+      };
+    case 'harvest-tender':
+      return { text: 'Pick what is full-sized before the first frost; green fruit ripens indoors.' };
+  }
+}
+
+/** What is coming and when: "32 °C or more is expected from 20 July to 22 July, up to 36 °C". */
+export function spellInWords(s: HardSpell, today: Day, f: Formatter): string {
+  const when = s.from <= today ? 'from today' : `from ${f.day(s.from)}`;
+  const until = s.to === s.from ? '' : ` to ${f.day(s.to)}`;
+  return s.kind === 'heat'
+    ? `${f.temperature(HOT_DAY_C)} or more is expected ${when}${until}, up to ${f.temperature(s.extremeC)}`
+    : `${f.temperature(FROST_NIGHT_C)} or less is expected in the night ${when}${until}, down to ${f.temperature(s.extremeC)}`;
+}

@@ -1,0 +1,54 @@
+/** A calendar day, `YYYY-MM-DD`. It has no time zone; whoever calls the core decides which day it is there. */
+export type Day = string;
+
+const MS_PER_DAY = 86_400_000;
+const SHAPE = /^\d{4}-\d{2}-\d{2}$/;
+const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
+const isLeap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
+
+/**
+ * Days since 1970-01-01. A season's balance asks this a thousand times, so it is reckoned and not parsed
+ * (days from a civil date, H. Hinnant, public domain). Throws a RangeError for anything that is not a real calendar day.
+ */
+export function dayNumber(day: Day): number {
+  const year = Number(day.slice(0, 4));
+  const month = Number(day.slice(5, 7));
+  const date = Number(day.slice(8));
+  const most = month === 2 && !isLeap(year) ? 28 : (MONTH_DAYS[month - 1] ?? 0);
+  if (!SHAPE.test(day) || date < 1 || date > most) throw new RangeError(`not a calendar day: ${day}`);
+  const y = month <= 2 ? year - 1 : year;
+  const era = Math.floor(y / 400);
+  const inYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + date - 1;
+  const yearOfEra = y - era * 400;
+  return era * 146_097 + yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + inYear - 719_468;
+}
+
+/** The calendar day of a day number. */
+export const dayOf = (n: number): Day => new Date(n * MS_PER_DAY).toISOString().slice(0, 10);
+
+/** `n` days after (or, negative, before) `day`. */
+export const addDays = (day: Day, n: number): Day => dayOf(dayNumber(day) + n);
+
+/** Whole days from `from` to `to`; negative when `to` is earlier. */
+export const daysBetween = (from: Day, to: Day): number => dayNumber(to) - dayNumber(from);
+
+/** True for a real calendar day written `YYYY-MM-DD` (31 April is not one). */
+export function isDay(text: unknown): text is Day {
+  if (typeof text !== 'string') return false;
+  try {
+    dayNumber(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+const DAYS_BEFORE = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as const;
+
+/** Day of the year, 1 to 366 (J in FAO-56). */
+export function dayOfYear(day: Day): number {
+  const month = Number(day.slice(5, 7));
+  const before = DAYS_BEFORE[month - 1];
+  if (before === undefined) throw new RangeError(`not a calendar day: ${day}`);
+  return before + Number(day.slice(8)) + (month > 2 && isLeap(Number(day.slice(0, 4))) ? 1 : 0);
+}

@@ -1,0 +1,96 @@
+import { format, parseISO } from 'date-fns';
+import type { Day } from './day.js';
+import { measureOf, type Quantity } from './measures.js';
+import { type DateForm, METRIC, type Units } from './units.js';
+
+/**
+ * Writes amounts and days down as this gardener reads them. The one way from a number or a day to words: screens use it,
+ * and every function of the core that makes a sentence takes it.
+ */
+export interface Formatter {
+  readonly units: Units;
+  litres(litres: number): string;
+  temperature(celsius: number): string;
+  /** a span of warmth: the unit stands once */
+  temperatures(lowC: number, highC: number): string;
+  rain(mm: number): string;
+  centimetres(cm: number): string;
+  metres(m: number): string;
+  grams(grams: number): string;
+  kilograms(kg: number): string;
+  area(m2: number): string;
+  windSpeed(ms: number): string;
+  /** "9 July" in the garden's own form */
+  day(day: Day): string;
+  /** "3, 9 and 12 July": days named together, each month once */
+  days(days: readonly Day[]): string;
+  /** "Thursday 9 July" */
+  weekdayAndDay(day: Day): string;
+  /** "Thu 9", for a column of days */
+  weekdayShort(day: Day): string;
+  /** "9 Jul", for an axis */
+  dayShort(day: Day): string;
+}
+
+const NBSP = '\u00a0';
+const trimmed = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
+/** Rounds as a gardener would: 0.35, 2.2, 14. */
+const sensible = (value: number): string => trimmed(value, Math.abs(value) < 1 ? 2 : Math.abs(value) < 10 ? 1 : 0);
+
+const WEEKDAY_AND_DAY: Record<DateForm, string> = {
+  'd MMMM': 'EEEE d MMMM',
+  'MMMM d': 'EEEE, MMMM d',
+  'yyyy-MM-dd': 'EEEE yyyy-MM-dd',
+};
+const DAY_SHORT: Record<DateForm, string> = { 'd MMMM': 'd MMM', 'MMMM d': 'MMM d', 'yyyy-MM-dd': 'MM-dd' };
+
+const joined = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/** Days named together in one form; a month that several share is named once, where the form allows it. */
+function daysTogether(days: readonly Day[], form: DateForm): string {
+  const sorted = [...new Set(days)].sort();
+  const shares = (a: Day | undefined, b: Day): boolean => a?.slice(0, 7) === b.slice(0, 7);
+  return joined(
+    sorted.map((d, i) => {
+      const alone = String(Number(d.slice(8)));
+      if (form === 'd MMMM' && shares(sorted[i + 1], d)) return alone;
+      if (form === 'MMMM d' && shares(sorted[i - 1], d)) return alone;
+      return format(parseISO(d), form);
+    }),
+  );
+}
+
+export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM'): Formatter {
+  const shown =
+    (quantity: Quantity, write: (value: number) => string = sensible) =>
+    (metric: number): string => {
+      const m = measureOf(quantity, units);
+      return `${write(m.fromMetric(metric))}${NBSP}${m.symbol}`;
+    };
+  const whole = (x: number): string => String(Math.round(x) + 0);
+  const celsius = measureOf('celsius', units);
+  const inForm = (form: string) => (day: Day) => format(parseISO(day), form);
+  return {
+    units,
+    litres: shown('litres'),
+    temperature: shown('celsius', whole),
+    temperatures: (low, high) =>
+      `${whole(celsius.fromMetric(low))} to ${whole(celsius.fromMetric(high))}${NBSP}${celsius.symbol}`,
+    rain: shown('rainMillimetres', units.length === 'cm' ? sensible : (x) => trimmed(x, 2)),
+    centimetres: shown('centimetres'),
+    metres: shown('metres'),
+    grams: shown('grams'),
+    kilograms: shown('kilograms'),
+    area: shown('squareMetres'),
+    windSpeed: shown('windSpeed', whole),
+    day: inForm(dateForm),
+    days: (days) => daysTogether(days, dateForm),
+    weekdayAndDay: inForm(WEEKDAY_AND_DAY[dateForm]),
+    weekdayShort: inForm('EEE d'),
+    dayShort: inForm(DAY_SHORT[dateForm]),
+  };
+}
+
+/** Metric, "9 July". */
+export const METRIC_FORMAT: Formatter = formatterFor();

@@ -1,0 +1,128 @@
+import type { Irrigation, PlaceKind } from '../records/place.js';
+import type { PlantCase } from '../records/plant-case.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+import { toTenth } from '../units/rounding.js';
+import type { Balance } from './balance.js';
+import { expectedWeather, type ForecastWeather } from './expected-weather.js';
+import { morningOf } from './morning.js';
+import { type PlaceRules, rulesPerPlant } from './plan-rules.js';
+import { type PlanStart, planWeek, WEEK_DAYS, type WeekPlan } from './plan.js';
+
+/**
+ * The one decision about water. Today, the strips, the plant's page, the week, the remedies and the timer all read from what
+ * `planPlace` returns; nothing else says when or how much to water.
+ */
+
+/** A plant as the plan sees it. */
+export interface PlannedPlant {
+  id: string;
+  case: PlantCase;
+  balance: Balance;
+  /** its soil is to dry first: a finding asks to hold the water back */
+  held: boolean;
+}
+
+/** Plants that get the same amount at the same time: a whole bed, or one pot. */
+export interface Pour {
+  /** the place's id where it is watered as one, else the plant's */
+  id: string;
+  /** who gets it, in walking order */
+  plantIds: string[];
+  /** who is left out, because its soil is to dry first */
+  leftOutIds: string[];
+  /** the driest of them, which speaks for all */
+  speakerId: string;
+  /** per plant; null where no balance can be reckoned */
+  plan: WeekPlan | null;
+}
+
+export interface PlacePlan {
+  /** one amount for all its plants */
+  together: boolean;
+  pours: Pour[];
+}
+
+/** Weather beyond the week that is shown, so that a slow rhythm shows too. */
+const RHYTHM_DAYS = 14;
+
+/** Beds are watered as a whole, and so are pots on a line or a timer; other pots one by one. */
+export const isWateredTogether = (
+  kind: PlaceKind,
+  { irrigation, byTimer }: { irrigation?: Irrigation | null; byTimer?: boolean },
+): boolean => kind !== 'container' || irrigation === 'drip' || irrigation === 'soaker' || byTimer === true;
+
+/**
+ * The coming week of a place, from the day of the question on.
+ * @param placeId names the pour where the place is watered as one
+ * @param plants those that stand there, in walking order; all of one place
+ */
+export function planPlace(
+  placeId: string,
+  rules: PlaceRules,
+  plants: readonly PlannedPlant[],
+  forecast: readonly ForecastWeather[],
+): PlacePlan {
+  const kind = plants[0]?.case.place.kind ?? 'ground';
+  const together = isWateredTogether(kind, rules);
+  const groups = together ? (plants.length > 0 ? [plants] : []) : plants.map((p) => [p]);
+  return {
+    together,
+    pours: groups.map((group): Pour => {
+      const thirsty = group.filter((p) => !p.held);
+      // where all are to dry first, the driest of them says until when
+      const considered = thirsty.length > 0 ? thirsty : group;
+      const speaker = considered.reduce((a, b) => (leftOf(b) < leftOf(a) ? b : a));
+      return {
+        id: together ? placeId : speaker.id,
+        plantIds: considered.map((p) => p.id),
+        leftOutIds: thirsty.length > 0 ? group.filter((p) => p.held).map((p) => p.id) : [],
+        speakerId: speaker.id,
+        plan: planFor(speaker, rules, plants.length, forecast),
+      };
+    }),
+  };
+}
+
+/** Water left at the end of the day; a plant without a balance speaks last. */
+const leftOf = (p: PlannedPlant): number => p.balance.days.at(-1)?.fractionAvailable ?? 2;
+
+function planFor(
+  { case: c, balance, held }: PlannedPlant,
+  rules: PlaceRules,
+  plants: number,
+  forecast: readonly ForecastWeather[],
+): WeekPlan | null {
+  const state = morningOf(balance);
+  const newest = c.records.weather.at(-1);
+  if (!state || !newest) return null;
+  const today = newest.date === c.asOf ? newest : { ...newest, date: c.asOf, rainMm: 0 };
+  const start: PlanStart = { state, held, ...given(c.records.watering, c.asOf) };
+  const ahead = expectedWeather(c, forecast, RHYTHM_DAYS - 1);
+  return planWeek(c, start, [today, ...ahead], rulesPerPlant(rules, plants));
+}
+
+/** What the records say was given before and on the day. */
+export function given(
+  watering: readonly { date: Day; litres: number }[],
+  asOf: Day,
+): Pick<PlanStart, 'since' | 'recentL' | 'givenL'> {
+  const litresOn = (day: Day): number =>
+    watering.reduce((sum, w) => (w.date === day && w.litres > 0 ? sum + w.litres : sum), 0);
+  const last = watering.findLast((w) => w.litres > 0 && w.date < asOf)?.date;
+  return {
+    since: last ? daysBetween(last, asOf) : NEVER_WATERED,
+    recentL: Array.from({ length: WEEK_DAYS - 1 }, (_, i) => litresOn(addDays(asOf, i + 1 - WEEK_DAYS))),
+    givenL: litresOn(asOf),
+  };
+}
+
+/** Days since the last watering where none is on record. */
+export const NEVER_WATERED = 99;
+
+/** The pour that a plant has part in, or would have if its soil were not to dry first. */
+export const pourOf = (plan: PlacePlan, plantId: string): Pour | undefined =>
+  plan.pours.find((p) => p.plantIds.includes(plantId) || p.leftOutIds.includes(plantId));
+
+/** Litres that a whole pour takes on a day of the plan. */
+export const litresOf = (pour: Pour, date: Day): number =>
+  toTenth((pour.plan?.days.find((d) => d.date === date)?.litres ?? 0) * pour.plantIds.length);

@@ -1,0 +1,67 @@
+import { fillGaps, type WeatherDay } from '../climate/gaps.js';
+import type { PlaceFacts } from '../records/facts.js';
+import type { PlantCase } from '../records/plant-case.js';
+import { addDays } from '../units/day.js';
+import { roundTo, toTenth } from '../units/rounding.js';
+import { evenness } from './evenness.js';
+import { type PlaceRules, type PlanRules, rulesPerPlant } from './plan-rules.js';
+import { type PlannedCase, runPlan } from './plan.js';
+import { startOf } from './run.js';
+import { spellOn } from './season.js';
+
+/** How a place does under its school, over a while. */
+export interface Steadiness {
+  litresPerWeek: number;
+  daysBetween: number;
+  evenness: number;
+}
+
+/** The same with one thing changed. */
+export interface WhatIf extends Steadiness {
+  what: 'mulch' | 'bigger-pot';
+  /** millimetres of mulch, or litres of pot */
+  size: number;
+}
+
+/** The what-ifs are tried on so many days just past. */
+const TRIED_DAYS = 28;
+const MULCH_MM = 60;
+
+/** The last four weeks again under the same school: as it is, and with one thing changed. Limits of the place are left aside. */
+export function whatIf(c: PlantCase, rules: PlaceRules): { now: Steadiness | null; whatIf: WhatIf[] } {
+  const first = c.records.weather[0]?.date;
+  if (!first || first > c.asOf) return { now: null, whatIf: [] };
+  const from = addDays(c.asOf, 1 - TRIED_DAYS);
+  const days = fillGaps(c.records.weather, first > from ? first : from, c.asOf);
+  const free = rulesPerPlant({ ...rules, allowedDays: null, weeklyCapL: null }, 1);
+  const tried = (place: PlaceFacts): Steadiness => tryOn({ ...c, place }, days, free);
+  const isPot = c.place.kind === 'container';
+  const mulched = spellOn(c.place.mulch, c.asOf) !== undefined;
+  const bigger = (c.place.volumeL ?? 10) * 2;
+  return {
+    now: tried(c.place),
+    whatIf: [
+      ...(isPot ? [{ what: 'bigger-pot' as const, size: bigger, ...tried({ ...c.place, volumeL: bigger }) }] : []),
+      ...(!isPot && !mulched
+        ? [
+            {
+              what: 'mulch' as const,
+              size: MULCH_MM,
+              ...tried({ ...c.place, mulch: [{ from: days[0]!.date, depthMm: MULCH_MM }] }),
+            },
+          ]
+        : []),
+    ],
+  };
+}
+
+function tryOn(c: PlannedCase, days: readonly WeatherDay[], rules: PlanRules): Steadiness {
+  const run = runPlan(c, { state: startOf({ fraction: 1, sd: 0 }), since: 1 }, days, rules, 'plan');
+  const visits = run.filter((r) => r.ordered > 0).length;
+  const litres = run.reduce((sum, r) => sum + r.ordered, 0);
+  return {
+    litresPerWeek: toTenth((litres / days.length) * 7),
+    daysBetween: toTenth(days.length / Math.max(1, visits)),
+    evenness: roundTo(evenness(run.map((r) => r.day)) ?? 0, 2),
+  };
+}

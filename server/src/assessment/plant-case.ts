@@ -1,0 +1,95 @@
+import type { ForecastWeather } from '@candid-leaf/core/water';
+import {
+  CASE_LISTS,
+  observationsOf,
+  tidyRecords,
+  type CaseRecords,
+  type Inspection,
+  type PlantCase,
+} from '@candid-leaf/core/records';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import type { RecordEntity } from '../records/record.entity.js';
+import type { WeatherEntity } from '../weather/weather.entity.js';
+import { livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
+
+const MOST_AREA_M2 = 1;
+
+/** The soil that one plant of a bed has to itself: the bed's ground shared among those that stand in it. */
+function areaPerPlant(place: PlaceEntity, plants: number): number | null {
+  if (place.kind === 'container' || place.lengthM == null || place.widthM == null) return null;
+  return Math.min(MOST_AREA_M2, (place.lengthM * place.widthM) / Math.max(1, plants));
+}
+
+/** What is recorded of a plant: its own, and its place's since it stands there; none later than today. */
+export function recordsOfPlant(s: GardenSnapshot, plant: PlantEntity): RecordEntity[] {
+  const since = plant.transplantedOn;
+  return [
+    ...s.recordsOf(plant.id),
+    ...s.recordsOf(plant.placeId).filter((r) => !since || r.day >= since),
+  ]
+    .filter((r) => r.day <= s.today)
+    .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.id < b.id ? -1 : 1));
+}
+
+/** One plant's case as the records of the garden tell it, up to the garden's day. */
+export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): PlantCase {
+  const { garden, today } = s;
+  const mine = recordsOfPlant(s, plant);
+  const lists = Object.fromEntries(
+    CASE_LISTS.map(({ kind, list }) => [list, mine.filter((r) => r.type === kind).map((r) => r.data)]),
+  ) as Partial<CaseRecords>;
+  const weather = s.weather.filter((w) => w.kind === 'observed' && w.day <= today).map(asRecord);
+  return {
+    asOf: today,
+    garden: {
+      latitude: garden.latitude,
+      longitude: garden.longitude,
+      elevationM: garden.elevationM,
+      lastFrost: garden.lastFrost,
+      firstFrost: garden.firstFrost,
+    },
+    place: {
+      kind: place.kind,
+      texture: place.texture,
+      volumeL: place.volumeL,
+      potMaterial: place.potMaterial,
+      areaM2: areaPerPlant(place, livePlantsIn(s, place.id).length),
+      mulch: place.mulch,
+      shade: place.shade,
+      drainageMmPerH: place.drainageMmPerH,
+      soilTest: place.soilTest,
+      history: place.history,
+    },
+    plant: {
+      crop: plant.crop,
+      name: plant.name,
+      habit: plant.habit,
+      type: plant.type,
+      stage: plant.stage,
+      transplantedOn: plant.transplantedOn,
+      heightM: plant.heightM,
+      spacingM: plant.spacingM,
+      resistantTo: plant.resistantTo,
+    },
+    records: tidyRecords({ ...lists, weather }, today),
+    observations: observationsOf(mine.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection)),
+  };
+}
+
+/** A day's weather as the core reads it; the gardener's own gauge overrules the station. */
+const asRecord = (w: WeatherEntity) => ({
+  date: w.day,
+  tMinC: w.tMinC,
+  tMaxC: w.tMaxC,
+  rainMm: w.gaugeMm ?? w.rainMm,
+  rhMeanPct: w.rhMeanPct,
+  windMs: w.windMs,
+  solarMj: w.solarMj,
+});
+
+/** The days after the garden's own, as they are foreseen. */
+export const forecastIn = (s: GardenSnapshot): ForecastWeather[] =>
+  s.weather
+    .filter((w) => w.kind === 'forecast' && w.day > s.today)
+    .map((w) => ({ ...asRecord(w), rainChancePct: w.rainChancePct }));

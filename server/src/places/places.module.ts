@@ -1,0 +1,7 @@
+import { Module } from '@nestjs/common';
+import { GardensModule } from '../gardens/gardens.module.js';
+import { PlacesController } from './places.controller.js';
+import { PlacesService } from './places.service.js';
+
+@Module({ imports: [GardensModule], controllers: [PlacesController], providers: [PlacesService] })
+export class PlacesModule {}

@@ -1,0 +1,7 @@
+import { Module } from '@nestjs/common';
+import { GardensModule } from '../gardens/gardens.module.js';
+import { PlantsController } from './plants.controller.js';
+import { PlantsService } from './plants.service.js';
+
+@Module({ imports: [GardensModule], controllers: [PlantsController], providers: [PlantsService] })
+export class PlantsModule {}

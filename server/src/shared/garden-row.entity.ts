@@ -1,0 +1,16 @@
+import { Column, PrimaryColumn } from 'typeorm';
+
+/** A row that people wrote and that belongs to a garden: versioned, and marked instead of deleted. */
+export abstract class GardenRow {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Column('uuid')
+  gardenId: string;
+
+  @Column('int')
+  version: number;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  deletedAt: Date | null;
+}

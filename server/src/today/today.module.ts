@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { AssessmentModule } from '../assessment/assessment.module.js';
+import { GardensModule } from '../gardens/gardens.module.js';
+import { Postponements } from './postponements.service.js';
+import { TodayController } from './today.controller.js';
+import { TodayService } from './today.service.js';
+
+@Module({
+  imports: [GardensModule, AssessmentModule],
+  controllers: [TodayController],
+  providers: [TodayService, Postponements],
+  exports: [TodayService, Postponements],
+})
+export class TodayModule {}

@@ -1,0 +1,81 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { TASK_SOURCES, type TaskDto, type TaskSourceCode } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core/units';
+import type { DataSource, EntityManager } from 'typeorm';
+import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { notFound } from '../shared/http-errors.js';
+import { Postponements } from './postponements.service.js';
+import type { TaskSource, Tick } from './task-source.js';
+
+export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
+
+/** What is to be done: every source's tasks in one list, with one way to tick, take back and put off. */
+@Injectable()
+export class TodayService {
+  private readonly sources = new Map<TaskSourceCode, TaskSource>();
+
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly gardens: GardensService,
+    private readonly snapshots: Snapshots,
+    private readonly postponements: Postponements,
+  ) {}
+
+  register(source: TaskSource): void {
+    this.sources.set(source.code, source);
+  }
+
+  /** All that stands open, and of it what is due now, sorted for the day. */
+  async list(s: GardenSnapshot): Promise<{ due: TaskDto[]; all: TaskDto[] }> {
+    const hidden = await this.postponements.hiddenOn(this.db.manager, s.garden.id, s.today);
+    const all: TaskDto[] = [];
+    for (const code of TASK_SOURCES) {
+      const tasks = (await this.sources.get(code)?.list(s)) ?? [];
+      all.push(...tasks.map(({ id, ...task }) => ({ key: taskKey(code, id), source: code, ...task })));
+    }
+    const due = all.filter((t) => t.dueOn <= s.today && !hidden.has(t.key));
+    const rank = (t: TaskDto): number => TASK_SOURCES.indexOf(t.source);
+    return { due: due.sort((a, b) => rank(a) - rank(b) || (a.dueOn < b.dueOn ? -1 : 1)), all };
+  }
+
+  /** Ticks a task; sending it twice does it once. Returns the id of the record that it wrote, if any. */
+  done(gardenId: string, key: string, tick: Tick): Promise<{ recordId: string | null }> {
+    return this.inGarden(gardenId, key, async (m, s, source, id) => {
+      const recordId = await source.done(m, s, id, tick);
+      await this.postponements.show(m, gardenId, key);
+      return { recordId };
+    });
+  }
+
+  /** Takes a tick or a "not today" back. */
+  undo(gardenId: string, key: string, recordId: string | null): Promise<void> {
+    return this.inGarden(gardenId, key, async (m, s, source, id) => {
+      await this.postponements.show(m, gardenId, key);
+      await source.undo(m, s, id, recordId);
+    });
+  }
+
+  /** Puts a task off until tomorrow. */
+  postpone(gardenId: string, key: string): Promise<void> {
+    return this.inGarden(gardenId, key, async (m, s, source, id) => {
+      if (!(await source.knows(m, s, id))) throw notFound('task');
+      await this.postponements.hide(m, gardenId, key, addDays(s.today, 1));
+    });
+  }
+
+  /** The work inside the garden's lock, on what stands there then: two who tick at once tick one after the other. */
+  private inGarden<T>(
+    gardenId: string,
+    key: string,
+    work: (m: EntityManager, s: GardenSnapshot, source: TaskSource, id: string) => Promise<T>,
+  ): Promise<T> {
+    const at = key.indexOf(':');
+    const source = this.sources.get(key.slice(0, at) as TaskSourceCode);
+    if (at < 0 || !source) throw notFound('task');
+    return this.gardens.change(gardenId, async (m) =>
+      work(m, await this.snapshots.load(gardenId, m), source, key.slice(at + 1)),
+    );
+  }
+}

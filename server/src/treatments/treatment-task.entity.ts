@@ -1,0 +1,36 @@
+import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** Something to do for a treatment, once. Waterings are not among them: they are the plan's to order. */
+@Entity('treatment_task')
+export class TreatmentTaskEntity {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Column('uuid')
+  gardenId: string;
+
+  @Column('uuid')
+  plantId: string;
+
+  @Column('uuid')
+  treatmentId: string;
+
+  @Column('varchar', { length: 40 })
+  remedy: RemedyCode;
+
+  @Column('date')
+  dueOn: string;
+
+  @Column('simple-json', { nullable: true })
+  dose: Dose | null;
+
+  @Column('simple-json')
+  cautions: string[];
+
+  @Column('varchar', { length: 400 })
+  why: string;
+
+  @Column('date', { nullable: true })
+  doneOn: string | null;
+}

@@ -1,0 +1,47 @@
+import type { Outcome } from '@candid-leaf/contract';
+import type { Diagnosis, RemedyCode } from '@candid-leaf/core/diagnosis';
+import type { DisorderCode } from '@candid-leaf/core/records';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** The finding and its evidence as they stood on the day it was taken on. */
+export interface FindingThen {
+  headline: string;
+  finding: Diagnosis;
+}
+
+/** A finding that was taken on: kept with what it rested on, and with what came of it. */
+@Entity('treatment')
+export class TreatmentEntity {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Column('uuid')
+  gardenId: string;
+
+  @Column('uuid')
+  plantId: string;
+
+  @Column('varchar', { length: 40 })
+  disorder: DisorderCode;
+
+  @Column('date')
+  openedOn: string;
+
+  @Column('date')
+  followUpOn: string;
+
+  @Column('varchar', { length: 300 })
+  successIs: string;
+
+  @Column('simple-json')
+  report: FindingThen;
+
+  @Column('simple-json')
+  remedies: RemedyCode[];
+
+  @Column('date', { nullable: true })
+  closedOn: string | null;
+
+  @Column('varchar', { length: 20, nullable: true })
+  outcome: Outcome | null;
+}

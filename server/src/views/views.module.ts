@@ -1,0 +1,15 @@
+import { Module } from '@nestjs/common';
+import { AssessmentModule } from '../assessment/assessment.module.js';
+import { GardensModule } from '../gardens/gardens.module.js';
+import { TodayModule } from '../today/today.module.js';
+import { TreatmentsModule } from '../treatments/treatments.module.js';
+import { WeatherModule } from '../weather/weather.module.js';
+import { ViewsController } from './views.controller.js';
+import { ViewsService } from './views.service.js';
+
+@Module({
+  imports: [GardensModule, WeatherModule, AssessmentModule, TodayModule, TreatmentsModule],
+  controllers: [ViewsController],
+  providers: [ViewsService],
+})
+export class ViewsModule {}

@@ -1,0 +1,37 @@
+import { Module, type OnModuleInit } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { AssessmentModule } from '../assessment/assessment.module.js';
+import { GardensModule } from '../gardens/gardens.module.js';
+import { RecordsModule } from '../records/records.module.js';
+import { TodayModule } from '../today/today.module.js';
+import { TodayService } from '../today/today.service.js';
+import { BenchEntity } from './bench.entity.js';
+import { BenchesController } from './benches.controller.js';
+import { BenchesService } from './benches.service.js';
+import { HoseTimer, HttpHoseTimer } from './hose-timer.js';
+import { PlanController } from './plan.controller.js';
+import { PlanService } from './plan.service.js';
+import { TimerService } from './timer.service.js';
+import { WateringSource } from './watering.source.js';
+
+@Module({
+  imports: [TypeOrmModule.forFeature([BenchEntity]), GardensModule, RecordsModule, AssessmentModule, TodayModule],
+  controllers: [PlanController, BenchesController],
+  providers: [
+    PlanService,
+    TimerService,
+    BenchesService,
+    WateringSource,
+    { provide: HoseTimer, useClass: HttpHoseTimer },
+  ],
+})
+export class WaterModule implements OnModuleInit {
+  constructor(
+    private readonly today: TodayService,
+    private readonly source: WateringSource,
+  ) {}
+
+  onModuleInit(): void {
+    this.today.register(this.source);
+  }
+}

@@ -1,0 +1,109 @@
+import { Injectable } from '@nestjs/common';
+import type { RecordInput } from '@candid-leaf/contract';
+import type { PlaceAssessment } from '@candid-leaf/core/assessment';
+import { litresOf, minutesForLitres, whyWatered, type Pour } from '@candid-leaf/core/water';
+import type { EntityManager } from 'typeorm';
+import { v5 as nameUuid } from 'uuid';
+import { Assessments } from '../assessment/assessments.service.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import { RecordsService } from '../records/records.service.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+
+/** Carrying and pouring: minutes for each litre, and for each plant (judgement). */
+const MINUTES_A_LITRE = 0.3;
+const MINUTES_A_PLANT = 0.5;
+
+/** The waterings of the plan: pots one by one, beds as a whole. What is ordered is day 0 of the week, and nothing else. */
+@Injectable()
+export class WateringSource extends TaskSource {
+  readonly code = 'water';
+
+  constructor(
+    private readonly assessments: Assessments,
+    private readonly records: RecordsService,
+  ) {
+    super();
+  }
+
+  async list(s: GardenSnapshot): Promise<Task[]> {
+    const assessed = await this.assessments.all(s);
+    return livePlaces(s).flatMap((place) => {
+      const found = assessed.get(place.id);
+      return found ? found.plan.pours.flatMap((pour) => taskFor(s, place, found, pour)) : [];
+    });
+  }
+
+  /**
+   * Writes today's watering of the pour. Asked for no longer (somebody else has watered meanwhile, or it is not today's):
+   * nothing is written.
+   */
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+    const writes = await this.recordsFor(s, id, tick.recordId);
+    if (writes.length === 0) return (await this.records.exists(m, s.garden.id, tick.recordId)) ? tick.recordId : null;
+    for (const input of writes) await this.records.write(m, s.garden.id, tick.accountId, s.today, input);
+    return tick.recordId;
+  }
+
+  async undo(m: EntityManager, s: GardenSnapshot, id: string, recordId: string | null): Promise<void> {
+    if (recordId === null) return;
+    const place = livePlaces(s).find((p) => p.id === id);
+    const single = livePlantsIn(s, place?.id ?? '').map((plant) => partOf(recordId, plant.id));
+    for (const written of [recordId, ...single])
+      if (await this.records.exists(m, s.garden.id, written))
+        await this.records.markDeleted(m, s.garden.id, written, true);
+  }
+
+  /** One record for the whole place; plant by plant where some of it is left out. */
+  private async recordsFor(s: GardenSnapshot, id: string, recordId: string): Promise<RecordInput[]> {
+    const plant = s.plants.find((p) => p.id === id);
+    const place = livePlaces(s).find((p) => p.id === (plant?.placeId ?? id));
+    if (!place) return [];
+    const pour = (await this.assessments.of(s, place)).plan.pours.find((p) => p.id === id);
+    const litres = pour?.plan?.days.find((d) => d.date === s.today)?.litres ?? 0;
+    if (!pour || litres === 0) return [];
+    const watering = { type: 'watering' as const, data: { date: s.today, litres } };
+    if (id === place.id && pour.leftOutIds.length === 0) return [{ id: recordId, placeId: id, ...watering }];
+    const [first, ...others] = pour.plantIds;
+    return [
+      { id: recordId, plantId: first ?? null, ...watering },
+      ...others.map((plantId) => ({ id: partOf(recordId, plantId), plantId, ...watering })),
+    ];
+  }
+}
+
+/** Id of one plant's record where a tick writes several: the same tick always writes the same. */
+const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
+
+function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment, pour: Pour): Task[] {
+  const next = pour.plan?.next;
+  const speaker = assessed.plants.get(pour.speakerId);
+  if (!next || !speaker) return [];
+  const whole = pour.id === place.id;
+  const names = (ids: readonly string[]): string[] => ids.map((id) => s.plants.find((p) => p.id === id)?.name ?? '');
+  const [only] = names(pour.plantIds);
+  const litres = litresOf(pour, next.date);
+  const byClock = place.flowLPerH && place.irrigation && place.irrigation !== 'can';
+  const minutes = byClock
+    ? minutesForLitres(next.litres, place.flowLPerH ?? 1, pour.plantIds.length)
+    : litres * MINUTES_A_LITRE + pour.plantIds.length * MINUTES_A_PLANT;
+  const leftOut = names(pour.leftOutIds);
+  return [
+    {
+      id: pour.id,
+      plantId: whole ? null : pour.id,
+      placeId: whole ? place.id : null,
+      title: `Water ${whole ? place.name : (only ?? '')}`,
+      where: whole ? `${pour.plantIds.length} ${pour.plantIds.length === 1 ? 'plant' : 'plants'}` : place.name,
+      why:
+        whyWatered(next, s.today, speaker.context.foreseen, s.format) +
+        (leftOut.length > 0 ? `; not ${leftOut.join(', ')}, whose soil is to dry first` : ''),
+      dueOn: next.date,
+      minutes: Math.max(1, Math.round(minutes)),
+      litres,
+      remedy: null,
+      dose: { litres: next.litres },
+      cautions: [],
+    },
+  ];
+}
