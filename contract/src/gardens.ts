@@ -1,6 +1,16 @@
 import { Type } from 'class-transformer';
 import { GardenFacts, IsCalendarDay } from '@candid-leaf/core/records';
-import { type AreaUnit, type Day, type LengthUnit, type MassUnit, type TemperatureUnit, type Units, type VolumeUnit, DATE_FORMS, type DateForm } from '@candid-leaf/core/units';
+import {
+  type AreaUnit,
+  type Day,
+  type LengthUnit,
+  type MassUnit,
+  type TemperatureUnit,
+  type Units,
+  type VolumeUnit,
+  DATE_FORMS,
+  type DateForm,
+} from '@candid-leaf/core/units';
 import {
   IsDefined,
   IsIn,

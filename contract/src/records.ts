@@ -1,9 +1,4 @@
-import {
-  RECORD_KIND_CODES,
-  RECORD_KINDS,
-  type RecordData,
-  type RecordKind,
-} from '@candid-leaf/core/records';
+import { RECORD_KIND_CODES, RECORD_KINDS, type RecordData, type RecordKind } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { IsIn, IsInt, IsObject, IsOptional, IsUUID, Min } from 'class-validator';
 
@@ -50,4 +45,5 @@ export type RecordDto<K extends RecordKind = RecordKind> = {
   };
 }[K];
 
-export const isRecordOf = <K extends RecordKind>(r: RecordDto, kind: K): r is Extract<RecordDto, { type: K }> => r.type === kind;
+export const isRecordOf = <K extends RecordKind>(r: RecordDto, kind: K): r is Extract<RecordDto, { type: K }> =>
+  r.type === kind;

@@ -3,7 +3,25 @@ import { climateOfPlace, generateWeather, seeded, type WeatherDay } from '@candi
 import type { PlantCase } from '@candid-leaf/core/records';
 import { actInWords, hardSpells, spellPlan } from '@candid-leaf/core/season';
 import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
-import { type BenchPlant, flowFromBucket, placeWith, type PlanRules, planWeek, probeFault, runSeason, SCHOOL_CODES, seasonWeather, type SetUp, soakSteps, startOf, verdict, waterBalance, weekday, given, NEVER_WATERED } from '@candid-leaf/core/water';
+import {
+  type BenchPlant,
+  flowFromBucket,
+  placeWith,
+  type PlanRules,
+  planWeek,
+  probeFault,
+  runSeason,
+  SCHOOL_CODES,
+  seasonWeather,
+  type SetUp,
+  soakSteps,
+  startOf,
+  verdict,
+  waterBalance,
+  weekday,
+  given,
+  NEVER_WATERED,
+} from '@candid-leaf/core/water';
 import { aCase, ASOF, everyNDays } from './helpers.js';
 
 const week = (rainMm: (i: number) => number = () => 0, tMaxC = 28): WeatherDay[] =>
@@ -90,7 +108,11 @@ describe('the week’s plan', () => {
   });
   test('the last watering is found in the records', () => {
     const { watering } = aCase({ records: { watering: everyNDays(3, 5) } }).records;
-    expect(given(watering, addDays(ASOF, 1))).toEqual({ since: 1, recentL: [0, 5, 0, 0, 5, 0, 0, 5].slice(-6), givenL: 0 });
+    expect(given(watering, addDays(ASOF, 1))).toEqual({
+      since: 1,
+      recentL: [0, 5, 0, 0, 5, 0, 0, 5].slice(-6),
+      givenL: 0,
+    });
     expect(given(watering, ASOF)).toMatchObject({ since: 3, givenL: 5 });
     expect(given([], ASOF).since).toBe(NEVER_WATERED);
   });

@@ -67,7 +67,8 @@ test('a week is planned in days, litres and minutes; rules are kept; faults are 
   expect(run.steps!.minutes! * run.steps!.times).toBeCloseTo((run.litres / 8) * 60, 4);
   expect(p.schools).not.toContain('half-often');
   expect((await bed.put({ watering: { school: 'by-need', allowedDays: [3], timerZone: 2 } })).status).toBe(200);
-  for (const d of (await bed.plan()).pours[0]!.plan!.days) if (d.litres > 0) expect(new Date(d.date).getUTCDay()).toBe(3);
+  for (const d of (await bed.plan()).pours[0]!.plan!.days)
+    if (d.litres > 0) expect(new Date(d.date).getUTCDay()).toBe(3);
   for (const [watering, path] of [
     [{ school: 'moonlight' }, 'watering.school'],
     [{ allowedDays: [7] }, 'watering.allowedDays'],

@@ -3,10 +3,12 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
-import { ApiError } from './data/api';
-import { ToastArea } from './parts/toast';
+import './features/writes';
+import { ApiError } from './lib/api';
+import { registerWrites } from './lib/writes';
 import { router } from './routes';
 import './theme.css';
+import { ToastArea } from './ui/toast';
 
 const client = new QueryClient({
   defaultOptions: {
@@ -14,8 +16,11 @@ const client = new QueryClient({
     mutations: { retry: (count, error) => !(error instanceof ApiError) && count < 3 },
   },
 });
+registerWrites(client);
 
-createRoot(document.getElementById('root')!).render(
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no root element');
+createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={client}>
       <ToastArea>

@@ -1,82 +1,74 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Home } from './screens/home';
-import { SignInScreen } from './screens/sign-in/sign-in';
-import { GardenScreen } from './screens/garden/garden';
-import { Failed } from './parts/states';
+import { Home } from './features/account/screens/home';
+import { SignInScreen } from './features/account/screens/sign-in';
+import { GardenScreen } from './features/garden/screens/garden';
+import { ROUTES } from './lib/paths';
+import { Failed } from './ui/states';
+
+const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
+const plantEdit = async () => ({ Component: (await import('./features/plant/screens/plant-edit')).PlantEdit });
 
 /** Pages opened later are fetched when they are opened. */
 export const router = createBrowserRouter([
   {
     errorElement: <Failed error={new Error('unexpected')} again={() => location.reload()} />,
     children: [
-      { path: '/', element: <Home /> },
-      { path: '/sign-in', element: <SignInScreen /> },
+      { path: ROUTES.home, element: <Home /> },
+      { path: ROUTES.signIn, element: <SignInScreen /> },
       {
-        path: '/gardens/new',
-        lazy: async () => ({ Component: (await import('./screens/settings/new-garden')).NewGarden }),
+        path: ROUTES.newGarden,
+        lazy: async () => ({ Component: (await import('./features/settings/screens/new-garden')).NewGarden }),
       },
-      { path: '/gardens/:gardenId', element: <GardenScreen /> },
+      { path: ROUTES.garden, element: <GardenScreen /> },
       {
-        path: '/gardens/:gardenId/settings',
-        lazy: async () => ({ Component: (await import('./screens/settings/settings')).SettingsScreen }),
+        path: ROUTES.settings,
+        lazy: async () => ({ Component: (await import('./features/settings/screens/settings')).SettingsScreen }),
       },
+      { path: ROUTES.newPlace, lazy: placeEdit },
+      { path: ROUTES.place, lazy: placeEdit },
       {
-        path: '/gardens/:gardenId/places/new',
-        lazy: async () => ({ Component: (await import('./screens/edit/place-edit')).PlaceEdit }),
-      },
-      {
-        path: '/gardens/:gardenId/places/:placeId',
-        lazy: async () => ({ Component: (await import('./screens/edit/place-edit')).PlaceEdit }),
+        path: ROUTES.placePlan,
+        lazy: async () => ({ Component: (await import('./features/water/screens/plan')).PlanScreen }),
       },
       {
-        path: '/gardens/:gardenId/places/:placeId/plan',
-        lazy: async () => ({ Component: (await import('./screens/water/plan')).PlanScreen }),
+        path: ROUTES.bench,
+        lazy: async () => ({ Component: (await import('./features/water/screens/bench')).BenchScreen }),
       },
       {
-        path: '/gardens/:gardenId/bench',
-        lazy: async () => ({ Component: (await import('./screens/water/bench/bench')).BenchScreen }),
+        path: ROUTES.placeWalk,
+        lazy: async () => ({ Component: (await import('./features/walk/screens/walk')).WalkScreen }),
+      },
+      { path: ROUTES.newPlant, lazy: plantEdit },
+      { path: ROUTES.plantEdit, lazy: plantEdit },
+      {
+        path: ROUTES.plant,
+        lazy: async () => ({ Component: (await import('./features/plant/screens/plant')).PlantScreen }),
       },
       {
-        path: '/gardens/:gardenId/places/:placeId/walk',
-        lazy: async () => ({ Component: (await import('./screens/walk/walk')).WalkScreen }),
+        path: ROUTES.plantSheet,
+        lazy: async () => ({ Component: (await import('./features/sheet/screens/sheet')).SheetScreen }),
       },
       {
-        path: '/gardens/:gardenId/places/:placeId/plants/new',
-        lazy: async () => ({ Component: (await import('./screens/edit/plant-edit')).PlantEdit }),
+        path: ROUTES.look,
+        lazy: async () => ({ Component: (await import('./features/look/screens/look')).LookScreen }),
       },
       {
-        path: '/gardens/:gardenId/plants/:plantId',
-        lazy: async () => ({ Component: (await import('./screens/plant/plant')).PlantScreen }),
+        path: ROUTES.neighbour,
+        lazy: async () => ({ Component: (await import('./features/neighbour/screens/neighbour')).NeighbourScreen }),
       },
       {
-        path: '/gardens/:gardenId/plants/:plantId/sheet',
-        lazy: async () => ({ Component: (await import('./screens/sheet/sheet')).SheetScreen }),
+        path: ROUTES.handbook,
+        lazy: async () => ({ Component: (await import('./features/handbook/screens/handbook')).HandbookScreen }),
       },
       {
-        path: '/gardens/:gardenId/neighbour',
-        lazy: async () => ({ Component: (await import('./screens/neighbour/neighbour')).NeighbourScreen }),
+        path: ROUTES.signs,
+        lazy: async () => ({ Component: (await import('./features/handbook/screens/signs-page')).SignsPage }),
       },
       {
-        path: '/gardens/:gardenId/plants/:plantId/edit',
-        lazy: async () => ({ Component: (await import('./screens/edit/plant-edit')).PlantEdit }),
+        path: ROUTES.disorder,
+        lazy: async () => ({ Component: (await import('./features/handbook/screens/disorder-page')).DisorderPage }),
       },
-      {
-        path: '/gardens/:gardenId/plants/:plantId/look',
-        lazy: async () => ({ Component: (await import('./screens/look/look')).LookScreen }),
-      },
-      {
-        path: '/gardens/:gardenId/handbook',
-        lazy: async () => ({ Component: (await import('./screens/handbook/handbook')).HandbookScreen }),
-      },
-      {
-        path: '/gardens/:gardenId/handbook/signs',
-        lazy: async () => ({ Component: (await import('./screens/handbook/signs-page')).SignsPage }),
-      },
-      {
-        path: '/gardens/:gardenId/handbook/:disorder',
-        lazy: async () => ({ Component: (await import('./screens/handbook/disorder-page')).DisorderPage }),
-      },
-      { path: '*', element: <Navigate to="/" replace /> },
+      { path: '*', element: <Navigate to={ROUTES.home} replace /> },
     ],
   },
 ]);

@@ -1,8 +1,8 @@
-import type { PlantView } from '@candid-leaf/contract';
 import { reportOn } from '@candid-leaf/core/assessment';
 import { parseCase } from '@candid-leaf/core/casefile';
-import { addDays } from '@candid-leaf/core/units';
-import { strandDays } from '../src/parts/strands/strand-days';
+import { addDays, METRIC } from '@candid-leaf/core/units';
+import { viewOfCase } from '../src/features/neighbour/view-of-case';
+import { strandDays } from '../src/features/plant/strands/strand-days';
 
 const TODAY = '2026-07-18';
 const weather = Array.from({ length: 30 }, (_, i) => ({
@@ -11,7 +11,7 @@ const weather = Array.from({ length: 30 }, (_, i) => ({
   tMaxC: 28,
   rainMm: i === 20 ? 8 : 0,
 }));
-const caseFile = parseCase({
+const plantCase = parseCase({
   format: 'candid-leaf-case',
   version: 1,
   asOf: TODAY,
@@ -28,13 +28,17 @@ const caseFile = parseCase({
   },
   observations: [],
 });
-const view = {
-  garden: { today: TODAY },
-  caseFile,
-  report: reportOn(caseFile),
-  forecast: [],
-  records: [],
-} as unknown as PlantView;
+const view = viewOfCase(plantCase, reportOn(plantCase), {
+  ...plantCase.garden,
+  id: 'garden',
+  name: 'Reader',
+  version: 1,
+  today: TODAY,
+  timeZone: 'Europe/Rome',
+  units: METRIC,
+  weekStart: 'monday',
+  dateForm: 'd MMMM',
+});
 
 test('one entry a day, four weeks back to a week ahead, with what was given added up', () => {
   const days = strandDays(view);

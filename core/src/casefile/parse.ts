@@ -1,7 +1,14 @@
 import { checked } from '../records/checked.js';
 import { type Fault, RefusedInput } from '../records/faults.js';
 import { type PlantCase, tidyRecords } from '../records/plant-case.js';
-import { contradictions, placeFaults, resistanceFaults, signFaults, typeFaults, weatherFaults } from '../records/rules.js';
+import {
+  contradictions,
+  placeFaults,
+  resistanceFaults,
+  signFaults,
+  typeFaults,
+  weatherFaults,
+} from '../records/rules.js';
 import { CaseFile } from './case-file.js';
 
 /**

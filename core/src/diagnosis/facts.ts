@@ -34,7 +34,9 @@ export const FACTS = {
   bearing: (ctx: CaseContext) => bearing.has(ctx.case.plant.stage ?? ''),
   'not-bearing': (ctx: CaseContext) => ctx.case.plant.stage != null && !bearing.has(ctx.case.plant.stage),
   'may-bear': (ctx: CaseContext) =>
-    ctx.case.plant.stage == null || bearing.has(ctx.case.plant.stage) || [...ctx.present].some((x) => x.startsWith('fruit-')),
+    ctx.case.plant.stage == null ||
+    bearing.has(ctx.case.plant.stage) ||
+    [...ctx.present].some((x) => x.startsWith('fruit-')),
   ripening: (ctx: CaseContext) => ctx.case.plant.stage === 'ripening' || ctx.case.plant.stage === 'late',
   'paste-type': (ctx: CaseContext) => ctx.case.plant.type === 'paste',
   'sweet-pepper': (ctx: CaseContext) => ctx.case.plant.type === 'sweet',
@@ -57,7 +59,8 @@ export const FACTS = {
   'felt-dry': (ctx: CaseContext) => feltDry(ctx) || ctx.present.has('pot-light'),
   // a dry plant is watered, not shaded to see what happens
   'not-felt-dry': (ctx: CaseContext) => !feltDry(ctx) && !ctx.present.has('pot-light'),
-  'sunscald-open': (ctx: CaseContext) => ctx.present.has('fruit-pale-papery-patch') || ctx.present.has('leaf-bleached-patches'),
+  'sunscald-open': (ctx: CaseContext) =>
+    ctx.present.has('fruit-pale-papery-patch') || ctx.present.has('leaf-bleached-patches'),
   'hot-now': (ctx: CaseContext) => warmest(ctx, 2) >= 30,
   'cool-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 5 && between(meanTemperature(ctx, 14), 8, 20),
   'warm-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 4 && between(meanTemperature(ctx, 14), 18, 29),
@@ -66,7 +69,8 @@ export const FACTS = {
   'frost-night': (ctx: CaseContext) => ctx.weather(5).some((w) => w.tMinC <= FROST_NIGHT_C),
   'no-frost': (ctx: CaseContext) => ctx.weather(5).length > 0 && ctx.weather(5).every((w) => w.tMinC > 4),
   'cold-nights-lately': (ctx: CaseContext) => ctx.weather(10).filter((w) => w.tMinC < CHILL_NIGHT_C).length >= 2,
-  'warm-lately': (ctx: CaseContext) => ctx.weather(10).length > 0 && ctx.weather(10).every((w) => w.tMinC >= COLD_NIGHT_C.tomato),
+  'warm-lately': (ctx: CaseContext) =>
+    ctx.weather(10).length > 0 && ctx.weather(10).every((w) => w.tMinC >= COLD_NIGHT_C.tomato),
   'fed-lately': (ctx: CaseContext) => ctx.recent(ctx.case.records.feeding, 14).length > 0,
   mulched: (ctx: CaseContext) => spellOn(ctx.case.place.mulch, ctx.case.asOf) !== undefined,
   shaded: (ctx: CaseContext) => (spellOn(ctx.case.place.shade, ctx.case.asOf)?.blockPct ?? 0) >= 25,

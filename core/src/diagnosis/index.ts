@@ -1,5 +1,11 @@
 export * from './context.js';
-export { CLEAR_FROM, type Diagnosis, type DiagnosisResult, type Evidence, type FoundDriver } from './engine/diagnose.js';
+export {
+  CLEAR_FROM,
+  type Diagnosis,
+  type DiagnosisResult,
+  type Evidence,
+  type FoundDriver,
+} from './engine/diagnose.js';
 export type { NextCheck } from './engine/check-gains.js';
 export type { CheckOutcome } from './engine/outcomes.js';
 export type { Because } from './drivers/verdict.js';

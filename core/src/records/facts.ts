@@ -17,7 +17,16 @@ import {
 import type { Day } from '../units/day.js';
 import { Dated, FINITE, IsCalendarDay } from './dated.js';
 import { PLACE_KINDS, type PlaceKind, POT_MATERIALS, type PotMaterial, type Texture, TEXTURES } from './place.js';
-import { type Crop, CROPS, GROWTH_HABITS, type GrowthHabit, PLANT_TYPES, type PlantType, type Stage, STAGES } from './plant.js';
+import {
+  type Crop,
+  CROPS,
+  GROWTH_HABITS,
+  type GrowthHabit,
+  PLANT_TYPES,
+  type PlantType,
+  type Stage,
+  STAGES,
+} from './plant.js';
 import { DISORDER_CODES, type DisorderCode } from './vocabulary/disorders.js';
 
 /** What is known of a garden, a place and a plant, beside what is recorded of them day by day. */

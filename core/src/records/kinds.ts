@@ -1,5 +1,16 @@
 import type { Formatter } from '../units/formatter.js';
-import { Feeding, Happening, Inspection, Note, PotWeight, Pruning, SoilCheck, Spraying, Watering, WateringEntry } from './record-classes.js';
+import {
+  Feeding,
+  Happening,
+  Inspection,
+  Note,
+  PotWeight,
+  Pruning,
+  SoilCheck,
+  Spraying,
+  Watering,
+  WateringEntry,
+} from './record-classes.js';
 import { signRow } from './vocabulary/signs.js';
 
 /** The strand of the timeline, and the shape of mark, that a kind belongs to. */

@@ -16,6 +16,7 @@ export interface Formatter {
   rain(mm: number): string;
   centimetres(cm: number): string;
   metres(m: number): string;
+  elevation(m: number): string;
   grams(grams: number): string;
   kilograms(kg: number): string;
   area(m2: number): string;
@@ -80,6 +81,7 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     rain: shown('rainMillimetres', units.length === 'cm' ? sensible : (x) => trimmed(x, 2)),
     centimetres: shown('centimetres'),
     metres: shown('metres'),
+    elevation: shown('elevationMetres', whole),
     grams: shown('grams'),
     kilograms: shown('kilograms'),
     area: shown('squareMetres'),

@@ -276,7 +276,8 @@ function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
     return { mm: rest, why: 'more than was given is missing' };
   }
   if (urgent) return { mm, why: 'close to wilting: sooner than the rhythm has it' };
-  if (mm > 0) return { mm, why: c.wait > 1 ? 'would run short before the next watering day' : SCHOOLS[rules.school].why };
+  if (mm > 0)
+    return { mm, why: c.wait > 1 ? 'would run short before the next watering day' : SCHOOLS[rules.school].why };
   const rainDoes = c.rainMm > 2 && SCHOOL_STRATEGIES[rules.school]({ ...m, useMm: morning.useMm * c.wait }) > 0;
   return { mm: 0, why: rainDoes ? 'rain is expected to do it' : '' };
 }

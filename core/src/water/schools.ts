@@ -6,21 +6,44 @@ export const SCHOOLS = {
   'by-need': {
     label: 'By need',
     line: 'Refilled when the water easily had is used up; sooner while fruit swells.',
-    for: 'all', why: 'the water easily had would be used up',
+    for: 'all',
+    why: 'the water easily had would be used up',
   },
-  deep: { label: 'Deep and seldom', line: 'A long soak every five to seven days, so that roots go down.', for: 'bed', why: 'the week’s long soak' },
-  'twice-a-week': { label: 'Half as much, twice as often', line: 'Half the water every three days.', for: 'bed', why: 'three days since the last' },
+  deep: {
+    label: 'Deep and seldom',
+    line: 'A long soak every five to seven days, so that roots go down.',
+    for: 'bed',
+    why: 'the week’s long soak',
+  },
+  'twice-a-week': {
+    label: 'Half as much, twice as often',
+    line: 'Half the water every three days.',
+    for: 'bed',
+    why: 'three days since the last',
+  },
   'evenly-moist': {
     label: 'Evenly moist',
     line: 'A little as soon as a quarter is used, under mulch and drip.',
-    for: 'all', why: 'a quarter would be used',
+    for: 'all',
+    why: 'a quarter would be used',
   },
-  daily: { label: 'Every morning', line: 'What the day before used, every morning.', for: 'all', why: 'what yesterday used' },
-  finger: { label: 'When a finger says dry', line: 'A full watering once it is dry at a finger’s depth.', for: 'all', why: 'dry at a finger’s depth' },
+  daily: {
+    label: 'Every morning',
+    line: 'What the day before used, every morning.',
+    for: 'all',
+    why: 'what yesterday used',
+  },
+  finger: {
+    label: 'When a finger says dry',
+    line: 'A full watering once it is dry at a finger’s depth.',
+    for: 'all',
+    why: 'dry at a finger’s depth',
+  },
   'half-often': {
     label: 'Half a can, often',
     line: 'Half of what is missing, before a third is used: no flood.',
-    for: 'pot', why: 'a third would be used',
+    for: 'pot',
+    why: 'a third would be used',
   },
 } as const satisfies Record<string, { label: string; line: string; for: 'all' | 'bed' | 'pot'; why: string }>;
 

@@ -24,10 +24,7 @@ function areaPerPlant(place: PlaceEntity, plants: number): number | null {
 /** What is recorded of a plant: its own, and its place's since it stands there; none later than today. */
 export function recordsOfPlant(s: GardenSnapshot, plant: PlantEntity): RecordEntity[] {
   const since = plant.transplantedOn;
-  return [
-    ...s.recordsOf(plant.id),
-    ...s.recordsOf(plant.placeId).filter((r) => !since || r.day >= since),
-  ]
+  return [...s.recordsOf(plant.id), ...s.recordsOf(plant.placeId).filter((r) => !since || r.day >= since)]
     .filter((r) => r.day <= s.today)
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.id < b.id ? -1 : 1));
 }

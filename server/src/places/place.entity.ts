@@ -1,4 +1,13 @@
-import type { EarlierYear, Irrigation, MulchSpell, PlaceKind, PotMaterial, ShadeSpell, SoilTest, Texture } from '@candid-leaf/core/records';
+import type {
+  EarlierYear,
+  Irrigation,
+  MulchSpell,
+  PlaceKind,
+  PotMaterial,
+  ShadeSpell,
+  SoilTest,
+  Texture,
+} from '@candid-leaf/core/records';
 import type { PlaceWatering } from '@candid-leaf/contract';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';

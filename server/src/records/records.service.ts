@@ -122,7 +122,9 @@ function checkedEntry(input: RecordInput): Entry {
 
 /** A watering as it is kept: litres, by the flow that the place has now. */
 async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity | null): Promise<RecordData> {
-  const plants = place ? await m.countBy(PlantEntity, { placeId: place.id, retiredOn: IsNull(), deletedAt: IsNull() }) : 0;
+  const plants = place
+    ? await m.countBy(PlantEntity, { placeId: place.id, retiredOn: IsNull(), deletedAt: IsNull() })
+    : 0;
   try {
     return makeWatering({ irrigation: place?.irrigation ?? null, flowLPerH: place?.flowLPerH ?? null, plants }, entry);
   } catch (error) {

@@ -43,9 +43,8 @@ export class TodayService {
   /** Ticks a task; sending it twice does it once. Returns the id of the record that it wrote, if any. */
   done(gardenId: string, key: string, tick: Tick): Promise<{ recordId: string | null }> {
     return this.inGarden(gardenId, key, async (m, s, source, id) => {
-      const recordId = await source.done(m, s, id, tick);
       await this.postponements.show(m, gardenId, key);
-      return { recordId };
+      return { recordId: await source.done(m, s, id, tick) };
     });
   }
 

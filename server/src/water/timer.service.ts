@@ -59,10 +59,13 @@ export class TimerService {
   /** Writes the coming days of the plan to the timer. A timer that does not answer leaves everything as it was, and says so. */
   async send(s: GardenSnapshot, place: PlaceEntity, plan: PlacePlanDto): Promise<void> {
     const zone = place.watering?.timerZone;
-    if (!zone) throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+    if (!zone)
+      throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
     const { flowLPerH } = place;
     if (!flowLPerH)
-      throw badRequest([{ path: 'flowLPerH', reason: 'the timer counts minutes: the flow of this place must be known' }]);
+      throw badRequest([
+        { path: 'flowLPerH', reason: 'the timer counts minutes: the flow of this place must be known' },
+      ]);
     // a place on a timer is watered as one
     const [pour] = plan.pours;
     const runs = (pour?.plan?.days ?? []).flatMap((d) =>
@@ -117,7 +120,8 @@ export class TimerService {
   async read(s: GardenSnapshot, accountId: string, place: PlaceEntity): Promise<void> {
     const plants = Math.max(1, livePlantsIn(s, place.id).length);
     const zone = place.watering?.timerZone;
-    if (!zone) throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+    if (!zone)
+      throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
     let log: TimerLogged[] = [];
     const trouble = await this.reach(async () => {
       log = await this.timer.log(zone, addDays(s.today, -READ_BACK_DAYS), s.today);

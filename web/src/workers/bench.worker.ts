@@ -1,9 +1,17 @@
 import { climateOfPlace, generateWeather, seeded, type WeatherDay } from '@candid-leaf/core/climate';
 import type { Day } from '@candid-leaf/core/units';
-import { type BenchPlant, type BenchRow, runYear, seasonSpan, seasonWeather, type SetUp, yearSeed } from '@candid-leaf/core/water';
+import {
+  type BenchPlant,
+  type BenchRow,
+  runYear,
+  seasonSpan,
+  seasonWeather,
+  type SetUp,
+  yearSeed,
+} from '@candid-leaf/core/water';
 
 export interface BenchAsked {
-  subject: BenchPlant;
+  plant: BenchPlant;
   setUps: SetUp[];
   recorded: WeatherDay[];
   weather: 'recorded' | 'simulated';
@@ -18,20 +26,20 @@ export type BenchTold = { done: number; of: number } | { rows: BenchRow[]; tookM
 const SEED = 20;
 
 function run(asked: BenchAsked): void {
-  const { subject, setUps } = asked;
+  const { plant, setUps } = asked;
   const from = performance.now();
   const rows: BenchRow[] = setUps.map((setUp) => ({ setUp, seasons: [] }));
   const years = asked.weather === 'recorded' ? 1 : asked.years;
-  const table = climateOfPlace(subject.garden.latitude, subject.garden.elevationM, asked.recorded);
-  const span = seasonSpan(subject.garden, asked.year, asked.plantedOn);
+  const table = climateOfPlace(plant.garden.latitude, plant.garden.elevationM, asked.recorded);
+  const span = seasonSpan(plant.garden, asked.year, asked.plantedOn);
   let told = from;
   for (let y = 0; y < years; y++) {
     const seed = yearSeed(SEED, y);
     const days =
       asked.weather === 'recorded'
         ? asked.recorded
-        : generateWeather(table, subject.garden, span.from, span.days, seeded(seed));
-    const made = runYear(subject, setUps, seasonWeather(subject.garden, days), seed);
+        : generateWeather(table, plant.garden, span.from, span.days, seeded(seed));
+    const made = runYear(plant, setUps, seasonWeather(plant.garden, days), seed);
     made.forEach((season, i) => rows[i]!.seasons.push(season));
     const now = performance.now();
     if (now - told > 50) {

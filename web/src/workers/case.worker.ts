@@ -2,18 +2,19 @@ import 'reflect-metadata';
 import { type Report, reportOn } from '@candid-leaf/core/assessment';
 import { parseCase } from '@candid-leaf/core/casefile';
 import { type Fault, type PlantCase, RefusedInput } from '@candid-leaf/core/records';
-import type { Units } from '@candid-leaf/core/units';
+import { formatterFor, type DateForm, type Units } from '@candid-leaf/core/units';
 
 export interface CaseAsked {
   text: string;
   units: Units;
+  dateForm: DateForm;
 }
 
 export type CaseRead =
-  { ok: true; caseFile: PlantCase; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
+  { ok: true; plantCase: PlantCase; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
 
 /** Reads somebody's case file and reckons its report, off the page's own thread. */
-function read({ text, units }: CaseAsked): CaseRead {
+function read({ text, units, dateForm }: CaseAsked): CaseRead {
   let json: unknown;
   try {
     json = JSON.parse(text);
@@ -21,11 +22,11 @@ function read({ text, units }: CaseAsked): CaseRead {
     return { ok: false, faults: [{ path: '(whole)', reason: `is not JSON: ${(error as Error).message}` }] };
   }
   try {
-    const caseFile = parseCase(json);
+    const plantCase = parseCase(json);
     const from = performance.now();
-    const report = reportOn(caseFile, [], units);
+    const report = reportOn(plantCase, [], formatterFor(units, dateForm));
     // as plain objects: a class does not survive the way back
-    return { ok: true, caseFile: structuredClone({ ...caseFile }), report, tookMs: performance.now() - from };
+    return { ok: true, plantCase: structuredClone({ ...plantCase }), report, tookMs: performance.now() - from };
   } catch (error) {
     if (error instanceof RefusedInput) return { ok: false, faults: error.faults };
     throw error;

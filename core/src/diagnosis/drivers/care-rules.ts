@@ -1,6 +1,19 @@
 import { nitrogenGrams } from '../../nutrition/feeding.js';
-import { ACID_PH, ALKALINE_PH, hungryAfterDays, MOST_NITROGEN_G, nitrogenWindowDays, SALTY_DS_PER_M } from '../../nutrition/limits.js';
-import { LEAF_LOSS_PCT, LEAF_LOSS_WITHIN_DAYS, leafLostPct, MOST_CUTS, MOST_SHARE_PCT } from '../../pruning/leaf-loss.js';
+import {
+  ACID_PH,
+  ALKALINE_PH,
+  hungryAfterDays,
+  MOST_NITROGEN_G,
+  nitrogenWindowDays,
+  SALTY_DS_PER_M,
+} from '../../nutrition/limits.js';
+import {
+  LEAF_LOSS_PCT,
+  LEAF_LOSS_WITHIN_DAYS,
+  leafLostPct,
+  MOST_CUTS,
+  MOST_SHARE_PCT,
+} from '../../pruning/leaf-loss.js';
 import { SoilTest } from '../../records/facts.js';
 import { BURNS_FROM_C, burnsInHeat } from '../../spray/limits.js';
 import { daysBetween } from '../../units/day.js';
@@ -32,7 +45,9 @@ export function excessNitrogen(ctx: CaseContext): Verdict {
       `${ctx.format.grams(total)} of nitrogen in ${within} days, fed on ${ctx.format.days(because.map((b) => b.date))}; ${ctx.format.grams(MOST_NITROGEN_G)} is plenty`,
     );
   const bearing =
-    ctx.case.plant.stage !== 'seedling' && ctx.case.plant.stage !== 'establishing' && ctx.case.plant.stage !== 'vegetative';
+    ctx.case.plant.stage !== 'seedling' &&
+    ctx.case.plant.stage !== 'establishing' &&
+    ctx.case.plant.stage !== 'vegetative';
   const leafy = bearing ? fed.filter((f) => f.n > f.p2o5 && f.n > f.k2o && nitrogenGrams(f) >= 0.3) : [];
   if (leafy.length > 0)
     return found(
@@ -67,7 +82,11 @@ export function saltBuildup(ctx: CaseContext): Verdict {
   if (test?.saltsDsPerM != null)
     return test.saltsDsPerM > SALTY_DS_PER_M
       ? found(0.5 + test.saltsDsPerM / 20, [
-          { record: 'place', date: test.date, text: `soil test: salts ${test.saltsDsPerM} dS/m, over ${SALTY_DS_PER_M}` },
+          {
+            record: 'place',
+            date: test.date,
+            text: `soil test: salts ${test.saltsDsPerM} dS/m, over ${SALTY_DS_PER_M}`,
+          },
         ])
       : ABSENT;
   if (ctx.present.has('soil-white-crust'))
@@ -87,11 +106,7 @@ export function saltBuildup(ctx: CaseContext): Verdict {
 }
 
 /** A soil test low (or a pH outside a limit) for one nutrient. */
-function byTest(
-  ctx: CaseContext,
-  low: (t: SoilTest) => string | null,
-  ask: string,
-): Verdict {
+function byTest(ctx: CaseContext, low: (t: SoilTest) => string | null, ask: string): Verdict {
   const test = ctx.case.place.soilTest;
   if (!test) return unknown(ask, 'soil-test');
   const text = low(test);
@@ -115,7 +130,10 @@ export const soilTooAlkaline = (ctx: CaseContext, { pH = ALKALINE_PH }: RulePara
     'a soil test: acidity is not known',
   );
 
-export function leafLossByPruning(ctx: CaseContext, { pct = LEAF_LOSS_PCT, within = LEAF_LOSS_WITHIN_DAYS }: RuleParams): Verdict {
+export function leafLossByPruning(
+  ctx: CaseContext,
+  { pct = LEAF_LOSS_PCT, within = LEAF_LOSS_WITHIN_DAYS }: RuleParams,
+): Verdict {
   const cuts = ctx.recent(ctx.case.records.pruning, within).filter((p) => (p.leafSharePct ?? 0) > 0);
   const share = leafLostPct(cuts);
   if (share < pct) {

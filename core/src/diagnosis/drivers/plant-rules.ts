@@ -8,7 +8,9 @@ import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } f
 /** Rules that read the plant, its place, its history and the signs that are a setting rather than a trouble. */
 
 const bySign = (ctx: CaseContext, signs: readonly SignCode[], text: string, strength = 0.6): Verdict =>
-  signs.some((sign) => ctx.present.has(sign)) ? found(strength, [{ record: 'sign', date: ctx.case.asOf, text }]) : ABSENT;
+  signs.some((sign) => ctx.present.has(sign))
+    ? found(strength, [{ record: 'sign', date: ctx.case.asOf, text }])
+    : ABSENT;
 
 export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): Verdict {
   const moved = ctx.recent(ctx.case.records.events, within).filter((e) => e.what === 'moved');
@@ -76,7 +78,9 @@ export function poorPollination(ctx: CaseContext): Verdict {
   const helped = ctx.recent(ctx.case.records.events, 10).some((e) => e.what === 'pollination-assist');
   return helped
     ? ABSENT
-    : found(0.5, [{ record: 'place', date: ctx.case.asOf, text: 'under cover, and no shaking of the flowers on record' }]);
+    : found(0.5, [
+        { record: 'place', date: ctx.case.asOf, text: 'under cover, and no shaking of the flowers on record' },
+      ]);
 }
 
 export const heavyFlowerLoad = (ctx: CaseContext): Verdict =>
@@ -104,7 +108,9 @@ const LEAF_LOSS: readonly SignCode[] = ['leaf-target-spots', 'leaf-small-grey-sp
 
 /** Nobody knows of insects where nobody looked for them. */
 export const pestsPresent = (ctx: CaseContext): Verdict =>
-  ctx.present.has('pest-none-found') || PESTS.some((sign) => ctx.present.has(sign)) || PESTS.every((x) => ctx.absent.has(x))
+  ctx.present.has('pest-none-found') ||
+  PESTS.some((sign) => ctx.present.has(sign)) ||
+  PESTS.every((x) => ctx.absent.has(x))
     ? bySign(ctx, PESTS, 'insects were seen on it', 0.7)
     : unknown('whether insects sit under the leaves or in the flowers', 'look-under-leaves');
 export const diseasePresent = (ctx: CaseContext): Verdict => bySign(ctx, DISEASES, 'a leaf disease shows', 0.6);

@@ -3,7 +3,16 @@ import type { Formatter } from '../../units/formatter.js';
 import { FRUIT_WINDOW_DAYS } from '../../water/evenness.js';
 import type { BalanceDay } from '../../water/run.js';
 import { SLOW_PERCOLATION_MM_H } from '../../water/soils.js';
-import { DRY_SPELL_DAYS, DRY_THEN_WET, FULL_LEFT, isDryThenWet, isShortOfWater, OVERFULL_DAYS, swings, UNEVEN_SWINGS } from '../../water/stress.js';
+import {
+  DRY_SPELL_DAYS,
+  DRY_THEN_WET,
+  FULL_LEFT,
+  isDryThenWet,
+  isShortOfWater,
+  OVERFULL_DAYS,
+  swings,
+  UNEVEN_SWINGS,
+} from '../../water/stress.js';
 import type { CaseContext } from '../context.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
@@ -16,7 +25,8 @@ const label = (ctx: CaseContext): string => (ctx.case.place.kind === 'container'
 
 /** Where no watering at all is on record in a dry time, nobody knows whether none was given or none written down. */
 const wateringUnknown = (ctx: CaseContext, within: number): boolean =>
-  ctx.recent(ctx.case.records.watering, within).length === 0 && ctx.recent(ctx.case.records.soilChecks, within).length === 0;
+  ctx.recent(ctx.case.records.watering, within).length === 0 &&
+  ctx.recent(ctx.case.records.soilChecks, within).length === 0;
 
 function noWateringKnown(ctx: CaseContext): Verdict {
   const last = ctx.case.records.watering.at(-1)?.date;
@@ -72,7 +82,10 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS }:
   const driest = lows.reduce((a, b) => (b.fractionAvailable < a.fractionAvailable ? b : a));
   return found(
     big.length / 4,
-    [...lows.map((d) => modelled(d, `the ${label(ctx)} was down to ${percent(d)} on ${ctx.format.day(d.date)}`)), ...floods],
+    [
+      ...lows.map((d) => modelled(d, `the ${label(ctx)} was down to ${percent(d)} on ${ctx.format.day(d.date)}`)),
+      ...floods,
+    ],
     `the ${label(ctx)} ran dry by ${ctx.format.days(lows.map((d) => d.date))} (down to ${percent(driest)}) and was filled up again on ${ctx.format.days(big.map((w) => w.high.date))}`,
   );
 }
@@ -122,7 +135,8 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
   const full = window.filter((d) => d.fractionAvailable >= FULL_LEFT);
   const saidWet = ctx.present.has('soil-wet-deep');
   if (window.length === 0 && felt.length === 0) {
-    if (saidWet) return found(0.5, [{ record: 'sign', date: ctx.case.asOf, text: 'the soil is wet at a finger’s depth' }]);
+    if (saidWet)
+      return found(0.5, [{ record: 'sign', date: ctx.case.asOf, text: 'the soil is wet at a finger’s depth' }]);
     return unknown(NO_WEATHER, 'finger-test');
   }
   const mostly = full.length > window.length / 2;

@@ -93,7 +93,11 @@ export function windOrHail(ctx: CaseContext, { within = 14 }: RuleParams): Verdi
     ...ctx
       .weather(within)
       .filter((w) => (w.windMs ?? 0) >= STRONG_WIND_MS)
-      .map((w): Because => ({ record: 'weather', date: w.date, text: `wind of ${ctx.format.windSpeed(w.windMs ?? 0)}` })),
+      .map((w): Because => ({
+        record: 'weather',
+        date: w.date,
+        text: `wind of ${ctx.format.windSpeed(w.windMs ?? 0)}`,
+      })),
   ];
   return because.length > 0 ? found(0.4 + 0.2 * because.length, because) : ABSENT;
 }
@@ -157,7 +161,11 @@ export function plantedTooEarly(ctx: CaseContext): Verdict {
   const lastFrost = ctx.case.garden.lastFrost;
   if (lastFrost && planted.slice(5) < lastFrost)
     return found(0.6, [
-      { record: 'plant', date: planted, text: `planted out on ${ctx.format.day(planted)}, before the usual last frost` },
+      {
+        record: 'plant',
+        date: planted,
+        text: `planted out on ${ctx.format.day(planted)}, before the usual last frost`,
+      },
     ]);
   if (cold.length < 3) return ABSENT;
   return found(cold.length / 10, [

@@ -147,5 +147,7 @@ function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) =
 function ownMarks(ctx: CaseContext, { list, all }: DiagnosisResult): Set<SignCode> {
   const leader = all.find((c) => c.row.code === list[0]!.disorder)!;
   const usual = leader.row.signs.filter(([, chance]) => chance >= USUALLY).map(([sign]) => sign);
-  return new Set(usual.filter((sign) => signRow(sign).kind === 'sign' && !ctx.present.has(sign) && !ctx.absent.has(sign)));
+  return new Set(
+    usual.filter((sign) => signRow(sign).kind === 'sign' && !ctx.present.has(sign) && !ctx.absent.has(sign)),
+  );
 }

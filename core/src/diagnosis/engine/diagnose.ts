@@ -58,7 +58,6 @@ export interface DiagnosisResult {
   unexplained: SignCode[];
 }
 
-
 /** Which disorders, how sure, and why here. With no sign at all the answer is empty: nothing was reported. */
 export function diagnose(ctx: CaseContext): DiagnosisResult {
   const all = candidates(ctx);
@@ -75,7 +74,9 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
     .slice(0, MOST_LISTED);
 
   // One run without each observation, for the evidence of all listed disorders at once.
-  const observed = [...ctx.present, ...[...ctx.absent].filter((c) => ctx.seen.has(c))].filter((c) => spoken.includes(c));
+  const observed = [...ctx.present, ...[...ctx.absent].filter((c) => ctx.seen.has(c))].filter((c) =>
+    spoken.includes(c),
+  );
   const without = new Map(
     observed.map((sign) => {
       const rest = (codes: ReadonlySet<SignCode>) => [...codes].filter((c) => c !== sign && ctx.seen.has(c));

@@ -89,7 +89,11 @@ export function candidates(ctx: CaseContext): Candidate[] {
         });
       } else if (verdict.state === 'unknown') unknown.push({ link, verdict });
       else if (link.oddsFactorIfAbsent != null)
-        shifts.push({ code: link.driver, oddsFactor: link.oddsFactorIfAbsent, text: 'the records show nothing of the kind' });
+        shifts.push({
+          code: link.driver,
+          oddsFactor: link.oddsFactorIfAbsent,
+          text: 'the records show nothing of the kind',
+        });
     }
     if (ctx.case.plant.resistantTo?.includes(row.code))
       shifts.push({ code: 'resistant', oddsFactor: RESISTANT_FACTOR, text: 'this kind is resistant' });

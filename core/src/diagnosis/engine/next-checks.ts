@@ -68,7 +68,9 @@ function forDrivers(ctx: CaseContext, { list, all }: DiagnosisResult, taken: Rea
     if (!verdict.check || taken.has(verdict.check) || link.weight <= heaviest) continue;
     const row = checkRow(verdict.check);
     const known = (sign: SignCode): boolean =>
-      ctx.present.has(sign) || ctx.absent.has(sign) || (!!signRow(sign).crop && signRow(sign).crop !== ctx.case.plant.crop);
+      ctx.present.has(sign) ||
+      ctx.absent.has(sign) ||
+      (!!signRow(sign).crop && signRow(sign).crop !== ctx.case.plant.crop);
     if (row.answers.length > 0 && (!isOpen(ctx, row) || shownBy(row).every(known))) continue;
     gains.set(verdict.check, (gains.get(verdict.check) ?? 0) + link.weight * entropyBits([UNSEEN_DRIVER]));
   }

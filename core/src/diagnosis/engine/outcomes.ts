@@ -17,7 +17,8 @@ export type Likelihood = readonly number[];
 /** What the check may show that nobody has looked at yet, on this crop. */
 export function openOutcomes(check: CheckRow, ctx: CaseContext): CheckOutcome[] {
   const known = (sign: SignCode): boolean => ctx.present.has(sign) || ctx.absent.has(sign);
-  const fits = (sign: SignCode): boolean => (signRow(sign).crop ?? ctx.case.plant.crop) === ctx.case.plant.crop && !known(sign);
+  const fits = (sign: SignCode): boolean =>
+    (signRow(sign).crop ?? ctx.case.plant.crop) === ctx.case.plant.crop && !known(sign);
   return check.answers
     .filter((a) => a.present.every(fits))
     .map((a) => ({

@@ -54,9 +54,7 @@ function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis) {
   });
   // a remedy that answers the trouble itself, whatever drove it, stands with the heaviest driver
   const weight = (o: (typeof found)[number]): number => o.driver?.weight ?? 1;
-  return found.sort(
-    (a, b) => remedyRow(a.link.remedy).rung - remedyRow(b.link.remedy).rung || weight(b) - weight(a),
-  );
+  return found.sort((a, b) => remedyRow(a.link.remedy).rung - remedyRow(b.link.remedy).rung || weight(b) - weight(a));
 }
 
 /** The heaviest found driver that a remedy answers. */

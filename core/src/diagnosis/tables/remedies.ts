@@ -80,9 +80,21 @@ export const REMEDIES = [
   remedy('ripen-indoors', 0, 'today', 'Ripen indoors', 'Fruit with the first blush ripens at room temperature with nothing lost.', { cautions: ['salvage'] }),
   remedy('eat-or-trim', 0, 'today', 'Keep what is sound', 'Cut out the damaged part; the rest of firm, sweet-smelling fruit is good to eat. There is no need to throw it away.', { cautions: ['salvage'] }),
   // 1: water, cover, handle
-  remedy('water-now', 1, 'today', 'Water now', 'Soak slowly, wait ten minutes, soak again.', { dose: 'next-watering', acts: 'watering', notWhile: [WET, ['soil-felt-damp', 'the soil is damp: it is the heat, not thirst']] }),
-  remedy('even-watering', 1, 'next-watering', 'Water evenly', 'The same amount in the same rhythm, morning by morning, so that the root zone neither dries out nor drowns.', { dose: 'rhythm', acts: 'watering', notWhile: [WET] }),
-  remedy('water-less', 1, 'today', 'Hold the water back', 'No water until the soil is dry at a finger’s depth; empty saucers.', { dose: 'hold-water', acts: 'hold-water', notWhile: [['soil-felt-dry', 'the soil is dry']] }),
+  remedy('water-now', 1, 'today', 'Water now', 'Soak slowly, wait ten minutes, soak again.', {
+    dose: 'next-watering',
+    acts: 'watering',
+    notWhile: [WET, ['soil-felt-damp', 'the soil is damp: it is the heat, not thirst']],
+  }),
+  remedy('even-watering', 1, 'next-watering', 'Water evenly', 'The same amount in the same rhythm, morning by morning, so that the root zone neither dries out nor drowns.', {
+    dose: 'rhythm',
+    acts: 'watering',
+    notWhile: [WET],
+  }),
+  remedy('water-less', 1, 'today', 'Hold the water back', 'No water until the soil is dry at a finger’s depth; empty saucers.', {
+    dose: 'hold-water',
+    acts: 'hold-water',
+    notWhile: [['soil-felt-dry', 'the soil is dry']],
+  }),
   remedy('water-at-base', 1, 'next-watering', 'Water at the foot', 'On the soil, not over the leaves, in the morning.'),
   remedy('deep-soak', 1, 'next-watering', 'Soak deeply, less often', 'One long slow watering instead of several short ones, so that roots go down.', { dose: 'next-watering', acts: 'watering', notWhile: [WET] }),
   remedy('drain-or-mound', 1, 'this-week', 'Help the water away', 'Loosen along the edge of the bed, open a furrow to the low side, raise the row with compost. Sand in clay makes it worse.'),

@@ -1,0 +1,93 @@
+import type { RibbonDay } from '@candid-leaf/contract';
+import { RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { faultsIn } from '../../../ui/form-faults';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { Panel } from '../../../ui/panel';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { saveGauge } from '../writes';
+
+/** What the garden knows of one day. */
+export function DayPanel({ day }: { day: RibbonDay }) {
+  const garden = useGarden();
+  const format = useFormat();
+  const [, setParams] = useSearchParams();
+  const w = day.weather;
+  const done = Object.entries(day.done) as [RecordKind, number][];
+  return (
+    <Panel title={format.weekdayAndDay(day.day)}>
+      <p className="text-sm text-soft">
+        The beds show the water left that day{day.day > garden.today ? ', if nobody waters' : ''}.
+      </p>
+      {w ? (
+        <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+          <Row label={w.kind === 'forecast' ? 'Forecast' : 'Warmth'} value={format.temperatures(w.tMinC, w.tMaxC)} />
+          <Row label="Rain" value={`${format.rain(w.rainMm)}${rainFrom(w)}`} />
+          {done.map(([kind, n]) => (
+            <Row key={kind} label={RECORD_KINDS[kind].label} value={n === 1 ? 'once' : `${n} times`} />
+          ))}
+          {day.due > 0 && <Row label="Due" value={String(day.due)} />}
+        </dl>
+      ) : (
+        <p className="mt-3">No weather is known of this day.</p>
+      )}
+      {w?.kind === 'observed' && <Gauge key={day.day} day={day.day} gaugeMm={w.gaugeMm} />}
+      <Button look="quiet" className="mt-2 -ml-3" onClick={() => setParams({}, { replace: true })}>
+        Back to today
+      </Button>
+    </Panel>
+  );
+}
+
+function rainFrom(w: NonNullable<RibbonDay['weather']>): string {
+  if (w.gaugeMm !== null) return ' in your own gauge';
+  return w.rainChancePct !== null ? `, ${w.rainChancePct} % likely` : '';
+}
+
+const Row = ({ label, value }: { label: string; value: string }) => (
+  <>
+    <dt className="text-soft">{label}</dt>
+    <dd>{value}</dd>
+  </>
+);
+
+function Gauge({ day, gaugeMm }: { day: string; gaugeMm: number | null }) {
+  const garden = useGarden();
+  const [rainMm, setRainMm] = useState(gaugeMm);
+  const gauge = useWrite(saveGauge, garden.id);
+  const say = useSay();
+  const keep = async () => {
+    if (Number.isNaN(rainMm)) return;
+    try {
+      await gauge.send({ day, rainMm });
+      say('Your own gauge counts for this day.');
+    } catch {
+      // the reason stands at the field
+    }
+  };
+  return (
+    <form
+      noValidate
+      className="mt-4 flex items-end gap-2 border-t border-line pt-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void keep();
+      }}
+    >
+      <MeasuredInput
+        className="flex-1"
+        label="Your rain gauge"
+        quantity="rainMillimetres"
+        min={0}
+        value={rainMm}
+        onChange={setRainMm}
+        error={faultsIn(gauge.error)[0]?.reason}
+      />
+      <Button type="submit">Keep</Button>
+    </form>
+  );
+}

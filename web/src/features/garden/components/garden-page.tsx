@@ -1,0 +1,29 @@
+import type { GardenView } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { useParams } from 'react-router';
+import { PageGuard } from '../../../ui/page-guard';
+import { Shell } from '../../../ui/shell';
+import { gardenViewQuery } from '../queries';
+
+interface Props {
+  /** its heading; null where the page has one of its own */
+  title: ((view: GardenView) => string) | null;
+  waiting?: string;
+  children: (view: GardenView) => ReactNode;
+}
+
+/** A page of a garden under its title: the garden round it, and the states before it is there. */
+export function GardenPage({ title, waiting = 'Opening the notebook', children }: Props) {
+  const { gardenId = '' } = useParams();
+  return (
+    <PageGuard query={useQuery(gardenViewQuery(gardenId))} waiting={waiting}>
+      {(view) => (
+        <Shell garden={view.garden} ribbon={view.ribbon} weather={view.weather}>
+          {title && <h1 className="mb-3 text-3xl">{title(view)}</h1>}
+          {children(view)}
+        </Shell>
+      )}
+    </PageGuard>
+  );
+}

@@ -1,0 +1,68 @@
+import type { GardenView } from '@candid-leaf/contract';
+import { Plus } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useLink } from '../../../lib/garden-context';
+import { Button, buttonLook } from '../../../ui/button';
+import { Empty, Waiting } from '../../../ui/states';
+import { TodayList } from '../../today/components/today-list';
+import { Steadiness } from '../../water/components/steadiness';
+import { DayPanel } from '../components/day-panel';
+import { GardenPage } from '../components/garden-page';
+import { PlaceStrip } from '../components/place-strip';
+
+/** Fetched when somebody changes the order. */
+const PlaceOrder = lazy(async () => ({ default: (await import('../components/place-order')).PlaceOrder }));
+
+/** The garden as it lies, with the water left in each bed and pot, and what to do today. */
+export function GardenScreen() {
+  return (
+    <GardenPage title={null} waiting="Walking to the garden">
+      {(view) => <Garden view={view} />}
+    </GardenPage>
+  );
+}
+
+function Garden({ view }: { view: GardenView }) {
+  const { garden, ribbon, places, today } = view;
+  const [params] = useSearchParams();
+  const [ordering, setOrdering] = useState(false);
+  const link = useLink();
+  const chosen = ribbon.find((d) => d.day === params.get('day'));
+  const names = places.map((p) => p.place);
+  return (
+    <>
+      <h1 className="sr-only">{garden.name}</h1>
+      <div className="grid gap-5 lg:grid-cols-[1fr_23rem]">
+        <aside className="lg:order-2">
+          {chosen ? <DayPanel key={chosen.day} day={chosen} /> : <TodayList tasks={today} />}
+          {!chosen && places.length > 0 && <Steadiness places={names} />}
+        </aside>
+        <div className="flex flex-col gap-4">
+          {places.length === 0 && (
+            <Empty title="No bed or pot yet">
+              <p>Add the first place that you walk past; plants go into it.</p>
+            </Empty>
+          )}
+          {ordering ? (
+            <Suspense fallback={<Waiting what="Lifting the beds" />}>
+              <PlaceOrder places={names} onDone={() => setOrdering(false)} />
+            </Suspense>
+          ) : (
+            places.map((p) => <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} />)
+          )}
+          <div className="flex flex-wrap gap-2">
+            <Link to={link('newPlace', {})} className={buttonLook('plain')}>
+              <Plus aria-hidden size={18} /> Add a bed or pots
+            </Link>
+            {places.length > 1 && !ordering && (
+              <Button look="quiet" onClick={() => setOrdering(true)}>
+                Change the walking order
+              </Button>
+            )}
+          </div>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,66 @@
+import type { GardenDto, PlaceDto, PlantDto, PlantView, RecordDto, WeatherDto } from '@candid-leaf/contract';
+import type { Report } from '@candid-leaf/core/assessment';
+import {
+  CASE_LISTS,
+  type Inspection,
+  type Observation,
+  type PlantCase,
+  type RecordData,
+  type RecordKind,
+} from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+
+const NOBODY = '00000000-0000-0000-0000-000000000000';
+
+/** A case as the view of a plant, so that somebody else's plant is shown by the same page. */
+export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenDto): PlantView {
+  const { garden, place, plant, records, observations, asOf } = plantCase;
+  const given = CASE_LISTS.flatMap(({ kind, list }) => records[list].map((data, i) => recordOf(kind, i, data)));
+  const looks = looksOf(observations).map((data, i) => recordOf('inspection', i, data));
+  return {
+    garden: { ...reader, ...garden, today: asOf },
+    place: { ...place, ...OF_NOBODY, name: `a ${place.kind.replaceAll('-', ' ')}` } satisfies PlaceDto,
+    plant: { ...plant, ...OF_NOBODY, placeId: NOBODY, name: plant.name || `A ${plant.crop}` } satisfies PlantDto,
+    report,
+    weather: records.weather.map(weatherOf),
+    records: [...given, ...looks].sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0)),
+    treatments: [],
+  };
+}
+
+const OF_NOBODY = { id: NOBODY, version: 1, position: 0, retiredOn: null } as const;
+
+const recordOf = (type: RecordKind, i: number, data: RecordData): RecordDto =>
+  ({
+    id: `${type}-${i}`,
+    version: 1,
+    type,
+    day: data.date,
+    plantId: NOBODY,
+    placeId: null,
+    data,
+    createdAt: data.date,
+  }) as RecordDto;
+
+/** Signs of one day as one look. */
+function looksOf(observations: readonly Observation[]): Inspection[] {
+  const days = new Map<Day, Inspection>();
+  for (const { date, ...sign } of observations) {
+    const look = days.get(date) ?? { date, allClear: false, signs: [] };
+    days.set(date, { ...look, signs: [...look.signs, sign] });
+  }
+  return [...days.values()];
+}
+
+const weatherOf = (w: PlantCase['records']['weather'][number]): WeatherDto => ({
+  day: w.date,
+  kind: 'observed',
+  tMinC: w.tMinC,
+  tMaxC: w.tMaxC,
+  rainMm: w.rainMm,
+  gaugeMm: null,
+  rainChancePct: null,
+  rhMeanPct: w.rhMeanPct ?? null,
+  windMs: w.windMs ?? null,
+  solarMj: w.solarMj ?? null,
+});

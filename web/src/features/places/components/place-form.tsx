@@ -1,0 +1,184 @@
+import { PlaceInput, type PlaceDto } from '@candid-leaf/contract';
+import { IRRIGATIONS, PLACE_KINDS, POT_MATERIALS, TEXTURES } from '@candid-leaf/core/records';
+import { SOILS } from '@candid-leaf/core/water';
+import { useState } from 'react';
+import { useForm, type UseFormReturn } from 'react-hook-form';
+import { Link, useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { asInput } from '../../../lib/as-input';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { wordsOrUnknown } from '../../../lib/words';
+import { Button, buttonLook } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { FormCard, RootFault } from '../../../ui/form-card';
+import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
+import { MeasuredField } from '../../../ui/measured-input';
+import { RetireButton } from '../../../ui/retire-button';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { KIND_WORDS } from '../../../ui/water-left';
+import { restorePlace, retirePlace, savePlace } from '../writes';
+
+/** No depth, no mulch; no share of light taken, no shade. */
+const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
+  ...p,
+  mulch: (p.mulch ?? []).filter((m) => m.depthMm > 0),
+  shade: (p.shade ?? []).filter((s) => s.blockPct > 0),
+});
+
+/** A bed, or a group of like pots: made, or changed. */
+export function PlaceForm({ place }: { place: PlaceDto | null }) {
+  const garden = useGarden();
+  const link = useLink();
+  const navigate = useNavigate();
+  const say = useSay();
+  const save = useWrite(savePlace, garden.id);
+  const [id] = useState(() => place?.id ?? uuid());
+  const form = useForm<PlaceInput>({
+    resolver: resolverFor(PlaceInput, withoutEmptySpells),
+    defaultValues: place
+      ? asInput(place)
+      : { id, name: '', kind: 'ground', texture: 'loam', mulch: [], shade: [], history: [] },
+  });
+  const submit = form.handleSubmit(async (input) => {
+    try {
+      await save.send({ place: input });
+      say(`${input.name}: kept.`);
+      await navigate(link('garden', {}));
+    } catch (error) {
+      applyFaults(error, form.setError);
+    }
+  });
+  return (
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
+      <WhatItIs form={form} />
+      <Water form={form} />
+      <Cover form={form} />
+      <RootFault errors={form.formState.errors} />
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" look="main" disabled={form.formState.isSubmitting}>
+          Keep
+        </Button>
+        <Link to={link('garden', {})} className={buttonLook('quiet')}>
+          Leave it as it was
+        </Link>
+        {place && <RetireButton words="Retire this place" of={place} retire={retirePlace} restore={restorePlace} />}
+      </div>
+    </form>
+  );
+}
+
+interface PartProps {
+  form: UseFormReturn<PlaceInput>;
+}
+
+function WhatItIs({ form: { register, control, watch, formState } }: PartProps) {
+  const e = formState.errors;
+  return (
+    <FormCard title="What it is">
+      <TextField label="Name" error={e.name?.message} {...register('name')} />
+      <SelectField
+        label="Kind"
+        options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])}
+        error={e.kind?.message}
+        {...register('kind')}
+      />
+      <SelectField
+        label="Soil"
+        options={TEXTURES.map((t) => [t, SOILS[t].label])}
+        error={e.texture?.message}
+        {...register('texture')}
+      />
+      {watch('kind') === 'container' ? (
+        <>
+          <MeasuredField control={control} name="volumeL" label="One pot holds" quantity="litres" hint="of soil" />
+          <SelectField
+            label="Pot is of"
+            options={wordsOrUnknown(POT_MATERIALS)}
+            error={e.potMaterial?.message}
+            {...register('potMaterial', emptyIsUnknown)}
+          />
+        </>
+      ) : (
+        <>
+          <MeasuredField control={control} name="lengthM" label="Length" quantity="metres" />
+          <MeasuredField control={control} name="widthM" label="Width" quantity="metres" />
+        </>
+      )}
+    </FormCard>
+  );
+}
+
+/** Depth of the hole, and the falls from which water sinks slowly or fast. */
+const HOLE_CM = 30;
+const SLOW_MM = 25;
+const FAST_MM = 100;
+
+function Water({ form: { register, control, watch, formState } }: PartProps) {
+  const format = useFormat();
+  return (
+    <FormCard title="Water">
+      <SelectField
+        label="Watered by"
+        options={wordsOrUnknown(IRRIGATIONS)}
+        error={formState.errors.irrigation?.message}
+        {...register('irrigation', emptyIsUnknown)}
+      />
+      <MeasuredField
+        control={control}
+        name="flowLPerH"
+        label="Flow for the whole place"
+        quantity="litresPerHour"
+        hint="With it, minutes can be recorded instead of litres."
+      />
+      {watch('kind') !== 'container' && (
+        <MeasuredField
+          control={control}
+          name="drainageMmPerH"
+          label="Water sinks in a dug hole"
+          quantity="millimetresPerHour"
+          hint={`A hole ${format.centimetres(HOLE_CM)} deep, filled twice, the second fall in an hour. Under ${format.rain(SLOW_MM)} is slow: mound and add compost. Over ${format.rain(FAST_MM)} is fast: water more often, less each time. Empty if never tried.`}
+        />
+      )}
+    </FormCard>
+  );
+}
+
+function Cover({ form: { register, control, watch, formState } }: PartProps) {
+  const garden = useGarden();
+  const e = formState.errors;
+  return (
+    <FormCard title="Cover">
+      <MeasuredField
+        control={control}
+        name="mulch.0.depthMm"
+        label="Mulch"
+        quantity="depthMillimetres"
+        hint="0 for none"
+      />
+      <TextField
+        label="Mulch since"
+        type="date"
+        max={garden.today}
+        error={e.mulch?.[0]?.from?.message}
+        {...register('mulch.0.from')}
+        disabled={!watch('mulch')?.at(-1)?.depthMm}
+      />
+      <MeasuredField
+        control={control}
+        name="shade.0.blockPct"
+        label="Shade cloth takes"
+        quantity="percent"
+        hint="0 for none"
+      />
+      <TextField
+        label="Shade since"
+        type="date"
+        max={garden.today}
+        error={e.shade?.[0]?.from?.message}
+        {...register('shade.0.from')}
+        disabled={!watch('shade')?.at(-1)?.blockPct}
+      />
+    </FormCard>
+  );
+}

@@ -1,0 +1,63 @@
+import type { GardenView } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { useGarden, useLink } from '../../../lib/garden-context';
+import { buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { Sortable } from '../../../ui/sortable';
+import { Empty } from '../../../ui/states';
+import { useWrite } from '../../../ui/use-write';
+import { GardenPage } from '../../garden/components/garden-page';
+import { orderPlants } from '../../plant/writes';
+import { RecordList } from '../../records/components/record-list';
+import { placeRecordsQuery } from '../../records/queries';
+import { PlaceForm } from '../components/place-form';
+
+export function PlaceEdit() {
+  const { placeId } = useParams();
+  const here = (v: GardenView) => v.places.find((p) => p.place.id === placeId);
+  return (
+    <GardenPage title={(v) => here(v)?.place.name ?? 'A new place'}>
+      {(v) => {
+        const view = here(v);
+        if (placeId && !view) return <Empty title="This place is not in the garden any more." />;
+        return (
+          <div className="grid gap-5 lg:grid-cols-[1fr_24rem]">
+            <PlaceForm place={view?.place ?? null} />
+            {view && <Aside view={view} />}
+          </div>
+        );
+      }}
+    </GardenPage>
+  );
+}
+
+function Aside({ view: { place, plants } }: { view: GardenView['places'][number] }) {
+  const garden = useGarden();
+  const link = useLink();
+  const order = useWrite(orderPlants, garden.id);
+  const records = useQuery(placeRecordsQuery(garden.id, place.id)).data ?? [];
+  return (
+    <aside className="flex flex-col gap-4">
+      <Panel title="Plants, in walking order">
+        <div className="mt-2">
+          <Sortable
+            key={plants.map((p) => p.plant.id).join()}
+            items={plants.map((p) => ({ id: p.plant.id, label: p.plant.name }))}
+            onOrder={(ids) => order.mutate({ placeId: place.id, ids })}
+          />
+        </div>
+        <Link className={`${buttonLook('plain')} mt-3`} to={link('newPlant', { placeId: place.id })}>
+          Add a plant
+        </Link>
+      </Panel>
+      <Panel title="Recorded for the whole place">
+        {records.length > 0 ? (
+          <RecordList records={records} targetOf={() => ({ plantId: null, placeId: place.id, name: place.name })} />
+        ) : (
+          <p className="mt-1 text-soft">Nothing yet.</p>
+        )}
+      </Panel>
+    </aside>
+  );
+}

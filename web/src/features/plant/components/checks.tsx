@@ -1,0 +1,61 @@
+import type { PlantView } from '@candid-leaf/contract';
+import { type CheckOutcome, checkRow } from '@candid-leaf/core/diagnosis';
+import { Eye } from 'lucide-react';
+import { Link } from 'react-router';
+import { useLink } from '../../../lib/garden-context';
+import { Button, buttonLook } from '../../../ui/button';
+import { useSay } from '../../../ui/toast';
+import { useInspection } from '../../look/use-inspection';
+
+/** The likeliest answers, and "none of these" where there is one. */
+const worthAButton = (shown: readonly CheckOutcome[], most: number): CheckOutcome[] => [
+  ...shown.filter((f) => f.present.length > 0).slice(0, most),
+  ...shown.filter((f) => f.present.length === 0),
+];
+
+/** What to look at to be surer, the most telling first. What it showed is told with one touch, and the finding moves at once. */
+export function Checks({ view, most, reading }: { view: PlantView; most: number; reading: boolean }) {
+  const say = useSay();
+  const inspection = useInspection(view, (e) => say(e.message, { bad: true }));
+  const { report, plant } = view;
+  const link = useLink();
+  const tell = (f: CheckOutcome) =>
+    inspection.putAll([
+      ...f.present.map((sign) => ({ sign, present: true })),
+      ...f.absent.map((sign) => ({ sign, present: false })),
+    ]);
+  return (
+    <>
+      <ol className="mt-1 flex flex-col gap-3">
+        {report.nextChecks.slice(0, most).map((c, i) => {
+          const row = checkRow(c.check);
+          return (
+            <li key={c.check}>
+              <p>
+                <strong>{row.label}.</strong> <span className="text-soft">{row.how}</span>
+              </p>
+              {!reading && c.mayShow.length > 0 && (
+                <div
+                  role="group"
+                  aria-label={`${row.label}: what it showed`}
+                  className="mt-1.5 flex flex-wrap gap-1.5 print:hidden"
+                >
+                  {worthAButton(c.mayShow, i === 0 ? 6 : 3).map((f) => (
+                    <Button key={f.text} className="px-3 text-sm" disabled={inspection.saving} onClick={() => tell(f)}>
+                      {f.text}
+                    </Button>
+                  ))}
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {!reading && (
+        <Link className={`${buttonLook('quiet')} mt-2 -ml-3 print:hidden`} to={link('look', { plantId: plant.id })}>
+          <Eye aria-hidden size={18} /> Look it over again
+        </Link>
+      )}
+    </>
+  );
+}

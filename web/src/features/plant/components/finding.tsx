@@ -1,0 +1,238 @@
+import type { PlantView } from '@candid-leaf/contract';
+import {
+  CLEAR_FROM,
+  disorderRow,
+  DRIVERS,
+  headline,
+  sureness,
+  whyHere,
+  type Diagnosis,
+} from '@candid-leaf/core/diagnosis';
+import { signRow, type Crop, type DisorderCode } from '@candid-leaf/core/records';
+import clsx from 'clsx';
+import { BookOpen, Sun } from 'lucide-react';
+import { Link } from 'react-router';
+import { useLink } from '../../../lib/garden-context';
+import { buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { Checks } from './checks';
+
+interface Props {
+  view: PlantView;
+  driver: string | null;
+  onDriver: (driver: string | null) => void;
+  /** somebody else's plant: nothing can be recorded */
+  reading: boolean;
+}
+
+/** What it is, as a sentence with its reasons under it; how sure; what else it could be; what would make it surer. */
+export function FindingPanel({ view, driver, onDriver, reading }: Props) {
+  const { report, plant } = view;
+  const [leader] = report.diagnosis;
+  if (!leader) return <NothingReported plantId={plant.id} reading={reading} />;
+  const clear = leader.probability >= CLEAR_FROM;
+  return (
+    <Panel main label="Finding">
+      <h2 className="text-2xl">{headline(report.diagnosis)}</h2>
+      <div className={clsx(clear && 'grid gap-x-10 lg:grid-cols-[3fr_2fr]')}>
+        {clear && <WhyHere view={view} leader={leader} driver={driver} onDriver={onDriver} />}
+        <div>
+          <ToBeSurer view={view} leader={leader} clear={clear} reading={reading} />
+          <Others view={view} leader={leader} clear={clear} />
+          {report.unexplained.length > 0 && (
+            <p className="mt-3">
+              Not explained by any of this: {report.unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ')}.
+            </p>
+          )}
+          {report.notKnown.length > 0 && (
+            <details className="mt-3">
+              <summary className="min-h-8 cursor-pointer text-soft">
+                What the records could not say ({report.notKnown.length})
+              </summary>
+              <ul className="list-disc pl-6">
+                {report.notKnown.map((t) => (
+                  <li key={t}>{t}</li>
+                ))}
+              </ul>
+            </details>
+          )}
+        </div>
+      </div>
+    </Panel>
+  );
+}
+
+function NothingReported({ plantId, reading }: { plantId: string; reading: boolean }) {
+  const link = useLink();
+  return (
+    <Panel main label="Finding">
+      <h2 className="text-2xl">Nothing has been reported.</h2>
+      {!reading && (
+        <>
+          <p className="mt-1 max-w-prose text-soft">
+            Look it over and say what you see, or that all is clear. From the first sign on, this page says what it is
+            and why here.
+          </p>
+          <Link className={clsx(buttonLook('main'), 'mt-3')} to={link('look', { plantId })}>
+            Look it over
+          </Link>
+        </>
+      )}
+    </Panel>
+  );
+}
+
+const MOST_REASONS = 5;
+
+/** How sure, and why here: each reason lights up its days when it is touched. */
+function WhyHere({
+  view: { report, plant },
+  leader,
+  driver,
+  onDriver,
+}: Pick<Props, 'view' | 'driver' | 'onDriver'> & { leader: Diagnosis }) {
+  const link = useLink();
+  const row = disorderRow(leader.disorder);
+  const why = whyHere(leader, MOST_REASONS);
+  return (
+    <div>
+      <p className="mt-1 max-w-prose">
+        {row.line}
+        {report.harmless && ' Nothing needs doing.'}
+      </p>
+      <Bar d={leader} />
+      <Link
+        className={clsx(buttonLook('quiet'), '-ml-4 print:hidden')}
+        to={link('disorder', { disorder: leader.disorder }, { crop: plant.crop })}
+      >
+        <BookOpen aria-hidden size={18} /> {row.label} in the handbook
+      </Link>
+      <h3 className="mt-3 font-body font-semibold">
+        Why here <span className="font-normal text-soft">(touch a reason to light up its days)</span>
+      </h3>
+      {leader.drivers.length === 0 ? (
+        <p className="text-soft">{why[0]}</p>
+      ) : (
+        <ul className="mt-1 flex flex-col gap-1">
+          {leader.drivers.slice(0, MOST_REASONS).map((d, i) => (
+            <li key={d.driver}>
+              <button
+                type="button"
+                aria-pressed={driver === d.driver}
+                onClick={() => onDriver(driver === d.driver ? null : d.driver)}
+                className={clsx(
+                  '-ml-2 flex w-full gap-2 rounded-lg px-2 py-2.5 text-left leading-snug hover:bg-leafwash',
+                  driver === d.driver ? 'bg-lit' : '',
+                )}
+              >
+                <Sun aria-hidden size={17} className="mt-0.5 shrink-0 text-leaf" />
+                <span>{why[i]}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Evidence d={leader} />
+    </div>
+  );
+}
+
+interface BesideProps {
+  view: PlantView;
+  leader: Diagnosis;
+  clear: boolean;
+}
+
+function ToBeSurer({ view, leader, clear, reading }: BesideProps & { reading: boolean }) {
+  const { nextChecks } = view.report;
+  const [first] = nextChecks;
+  if (!first) return null;
+  // once it is settled, the look goes on to what the records make likely beside it
+  const aboutIt = first.splits.includes(leader.disorder);
+  return (
+    <>
+      <h3 className="mt-3 font-body font-semibold">
+        {!clear ? 'Look at this first' : aboutIt ? 'To be surer' : 'Worth a look too'}
+      </h3>
+      <Checks view={view} most={clear ? 2 : 4} reading={reading} />
+    </>
+  );
+}
+
+/** What else it could be; where nothing else is likely, what it is easily taken for. */
+function Others({ view: { report, plant }, leader, clear }: BesideProps) {
+  const row = disorderRow(leader.disorder);
+  const others = report.diagnosis
+    .slice(clear ? 1 : 0)
+    .filter((d) => d.explains.length > 0)
+    .slice(0, 4);
+  if (others.length > 0)
+    return (
+      <>
+        <h3 className="mt-3 font-body font-semibold">{clear ? 'Could also be' : 'It could be'}</h3>
+        <ul className="mt-1 flex flex-col gap-1">
+          {others.map((d) => (
+            <li key={d.disorder}>
+              <HandbookLink disorder={d.disorder} crop={plant.crop} /> ({sureness(d.probability)}):{' '}
+              {row.lookAlikes[d.disorder] ?? disorderRow(d.disorder).line}
+            </li>
+          ))}
+        </ul>
+      </>
+    );
+  if (!clear || leader.lookAlikes.length === 0) return null;
+  return (
+    <>
+      <h3 className="mt-3 font-body font-semibold">Not to be taken for</h3>
+      <ul className="mt-1 flex flex-col gap-1">
+        {leader.lookAlikes.slice(0, 2).map((code) => (
+          <li key={code}>
+            <HandbookLink disorder={code} crop={plant.crop} />: {row.lookAlikes[code]}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function HandbookLink({ disorder, crop }: { disorder: DisorderCode; crop: Crop }) {
+  const link = useLink();
+  return (
+    <Link className="font-semibold text-leaf underline" to={link('disorder', { disorder }, { crop })}>
+      {disorderRow(disorder).label}
+    </Link>
+  );
+}
+
+function Bar({ d }: { d: Diagnosis }) {
+  const words = sureness(d.probability);
+  return (
+    <div className="mt-2 flex items-center gap-3">
+      <div
+        role="img"
+        aria-label={`How sure: ${words}`}
+        className="h-2.5 w-40 overflow-hidden rounded-full border border-soft/50"
+      >
+        <div className="h-full bg-leaf" style={{ width: `${d.probability * 100}%` }} />
+      </div>
+      <span className="text-sm text-soft">{words}</span>
+    </div>
+  );
+}
+
+function Evidence({ d }: { d: Diagnosis }) {
+  const told = d.evidence.filter((e) => !(e.code in DRIVERS && e.effect === 'for'));
+  if (told.length === 0) return null;
+  return (
+    <details className="mt-2">
+      <summary className="min-h-8 cursor-pointer text-soft">What else speaks for and against it</summary>
+      <ul className="mt-1 flex flex-col gap-0.5">
+        {told.map((e) => (
+          <li key={`${e.kind} ${e.code}`}>
+            <strong>{e.effect === 'for' ? 'For' : 'Against'}</strong> ({e.strength}): {e.text}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

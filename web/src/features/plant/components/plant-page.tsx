@@ -1,0 +1,29 @@
+import type { GardenView, PlantView } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { useParams } from 'react-router';
+import { PageGuard } from '../../../ui/page-guard';
+import { Shell } from '../../../ui/shell';
+import { gardenViewQuery } from '../../garden/queries';
+import { plantViewQuery } from '../queries';
+
+interface Props {
+  waiting: string;
+  /** `around`: the garden it stands in, as soon as that is there */
+  children: (view: PlantView, around: GardenView | undefined) => ReactNode;
+}
+
+/** A page of one plant; the garden's ribbon comes as soon as it is there, and nobody waits for it. */
+export function PlantPage({ waiting, children }: Props) {
+  const { gardenId = '', plantId = '' } = useParams();
+  const around = useQuery(gardenViewQuery(gardenId)).data;
+  return (
+    <PageGuard query={useQuery(plantViewQuery(gardenId, plantId))} waiting={waiting}>
+      {(view) => (
+        <Shell garden={view.garden} ribbon={around?.ribbon} weather={around?.weather}>
+          {children(view, around)}
+        </Shell>
+      )}
+    </PageGuard>
+  );
+}

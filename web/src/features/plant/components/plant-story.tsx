@@ -1,0 +1,165 @@
+import type { PlantView } from '@candid-leaf/contract';
+import { CLEAR_FROM } from '@candid-leaf/core/diagnosis';
+import type { Part } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { Droplets, FileText, Pencil, Plus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { sentence } from '../../../lib/words';
+import { Button, buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { percent } from '../../../ui/water-left';
+import { RecordList } from '../../records/components/record-list';
+import { RecordSheet } from '../../records/components/record-sheet';
+import { Strands } from '../strands/strands';
+import { FindingPanel } from './finding';
+import { FollowUp } from './follow-up';
+import { TouchPlant } from './touch-plant';
+import { WhatToDo } from './what-to-do';
+
+/** Reasons that have no day of their own to light up. */
+const WITHOUT_DAY: ReadonlySet<string> = new Set(['place', 'plant', 'sign']);
+
+/** All days that speak for the leading finding, until one reason is touched. */
+function litDays(view: PlantView, driver: string | null): Set<Day> {
+  const [leader] = view.report.diagnosis;
+  if (!leader || leader.probability < CLEAR_FROM) return new Set();
+  return new Set(
+    leader.drivers
+      .filter((d) => driver === null || d.driver === driver)
+      .flatMap((d) => d.because.filter((b) => !WITHOUT_DAY.has(b.record)).map((b) => b.date)),
+  );
+}
+
+interface Props {
+  view: PlantView;
+  /** somebody else's plant: to look at only */
+  reading?: boolean;
+}
+
+/** A plant drawn, with its strands, what it is, why here, and what to do. */
+export function PlantStory({ view, reading = false }: Props) {
+  const { plant, place } = view;
+  const [driver, setDriver] = useState<string | null>(null);
+  const lit = useMemo(() => litDays(view, driver), [view, driver]);
+  const target = { plantId: plant.id, placeId: null, name: plant.name };
+  return (
+    <>
+      <Heading view={view} reading={reading} />
+      <FollowUp view={view} />
+      <div className="grid gap-4 lg:grid-cols-[20rem_1fr]">
+        <Drawn view={view} reading={reading} />
+        <div className="min-w-0 lg:order-3 lg:col-span-2">
+          <FindingPanel view={view} driver={driver} onDriver={setDriver} reading={reading} />
+        </div>
+        <div className="min-w-0 lg:order-2">
+          <Strands view={view} lit={lit} />
+        </div>
+        <div className="lg:order-4 lg:col-span-2">
+          <WhatToDo view={view} reading={reading} />
+        </div>
+        <Panel title="What was recorded" className="lg:order-5 lg:col-span-2">
+          <RecordList
+            records={view.records}
+            targetOf={
+              reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
+            }
+          />
+        </Panel>
+      </div>
+    </>
+  );
+}
+
+/** Its name and make, and what can be done. */
+function Heading({ view: { plant, place }, reading }: { view: PlantView; reading: boolean }) {
+  const format = useFormat();
+  const link = useLink();
+  const Title = reading ? 'h2' : 'h1';
+  const facts = [
+    `${sentence([plant.habit, plant.type, plant.crop].filter(Boolean).join(' ')).slice(0, -1)} in `,
+    plant.transplantedOn && `, planted out ${format.day(plant.transplantedOn)}`,
+    plant.heightM != null && `, ${format.centimetres(plant.heightM * 100)} tall`,
+  ];
+  return (
+    <div className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+      <div>
+        <Title className="text-3xl">{plant.name}</Title>
+        <p className="text-soft">
+          {facts[0]}
+          {reading ? (
+            place.name
+          ) : (
+            <Link className="underline" to={link('garden', {})}>
+              {place.name}
+            </Link>
+          )}
+          {facts.slice(1)}
+        </p>
+      </div>
+      {!reading && <Acts plant={plant} />}
+    </div>
+  );
+}
+
+function Acts({ plant }: { plant: PlantView['plant'] }) {
+  const garden = useGarden();
+  const link = useLink();
+  const [recording, setRecording] = useState<'watering' | 'any' | null>(null);
+  const at = { plantId: plant.id };
+  return (
+    <div className="flex flex-wrap gap-1 print:hidden">
+      <Button look="quiet" onClick={() => setRecording('watering')}>
+        <Droplets aria-hidden size={18} /> Water
+      </Button>
+      <Button look="quiet" onClick={() => setRecording('any')}>
+        <Plus aria-hidden size={18} /> Record
+      </Button>
+      <Link className={buttonLook('quiet')} to={link('plantEdit', at)}>
+        <Pencil aria-hidden size={17} /> Change
+      </Link>
+      <Link className={buttonLook('quiet')} to={link('plantSheet', at)}>
+        <FileText aria-hidden size={17} /> Case sheet
+      </Link>
+      {recording && (
+        <RecordSheet
+          open
+          onClose={() => setRecording(null)}
+          target={{ plantId: plant.id, placeId: null, name: plant.name }}
+          day={garden.today}
+          {...(recording === 'watering' ? { kinds: ['watering'] as const } : {})}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The plant as it is drawn, to be touched where something is wrong; and its water now and next. */
+function Drawn({ view: { garden, plant, report }, reading }: { view: PlantView; reading: boolean }) {
+  const format = useFormat();
+  const link = useLink();
+  const navigate = useNavigate();
+  const signs = useMemo(
+    () => [...new Set(report.diagnosis.flatMap((d) => d.explains).concat(report.unexplained))],
+    [report],
+  );
+  const look = (part: Part) => void navigate(link('look', { plantId: plant.id }, { part }));
+  const { daily, evenness, nextWatering: next } = report.water;
+  return (
+    <Panel label="The plant" className="p-3 lg:order-1 print:hidden">
+      {!reading && <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>}
+      <TouchPlant plant={plant} signs={signs} onTouch={reading ? null : look} />
+      <p className="mt-2 text-center tabular-nums">
+        <strong>{percent(daily.at(-1)?.fractionAvailable ?? null)}</strong> of the water left
+        {evenness !== null && <span className="text-soft"> · evenness {evenness.toFixed(2)} of 1</span>}
+      </p>
+      {next && (
+        <p className="text-center text-sm text-soft">
+          Next water: {format.litres(next.litres)}{' '}
+          {next.date === garden.today ? 'today' : `on ${format.day(next.date)}`}
+        </p>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,149 @@
+import type { PlantView } from '@candid-leaf/contract';
+import {
+  CLEAR_FROM,
+  disorderRow,
+  doseInWords,
+  DRIVERS,
+  remedyRow,
+  type Remedy,
+  type Withheld,
+} from '@candid-leaf/core/diagnosis';
+import type { DisorderCode } from '@candid-leaf/core/records';
+import { CheckCheck } from 'lucide-react';
+import { v7 as uuid } from 'uuid';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { useWrite } from '../../../ui/use-write';
+import { startTreatment } from '../writes';
+
+/** What to do, gentlest first: each with its amount, its day, its cautions, and the sign that it worked. */
+export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean }) {
+  const { diagnosis, remedies, withheld } = view.report;
+  const clear = diagnosis
+    .filter((d) => d.probability >= CLEAR_FROM)
+    .filter((d) => [...remedies, ...withheld].some((r) => r.forDisorder === d.disorder));
+  return clear.map((d) => (
+    <ForOne key={d.disorder} view={view} disorder={d.disorder} alone={clear.length === 1} reading={reading} />
+  ));
+}
+
+interface Props {
+  view: PlantView;
+  disorder: DisorderCode;
+  alone: boolean;
+  reading: boolean;
+}
+
+function ForOne({ view, disorder, alone, reading }: Props) {
+  const format = useFormat();
+  const { report, treatments } = view;
+  const row = disorderRow(disorder);
+  const remedies = report.remedies.filter((r) => r.forDisorder === disorder);
+  const open = treatments.find((t) => t.disorder === disorder && t.closedOn === null);
+  const [first] = remedies;
+  return (
+    <Panel main label={`What to do: ${row.label}`} className="mb-4">
+      <h2 className="text-2xl">What to do{alone ? '' : ` about ${row.label.toLowerCase()}`}</h2>
+      {first ? (
+        <>
+          <ol className="mt-2 flex flex-col divide-y divide-line">
+            {remedies.map((r, i) => (
+              <Step key={r.remedy} remedy={r} n={i + 1} />
+            ))}
+          </ol>
+          <p className="mt-2">
+            <strong>It worked if</strong> {first.successIs}. Look again on{' '}
+            {format.day(open?.followUpOn ?? first.followUpOn)}.
+          </p>
+        </>
+      ) : (
+        <p className="mt-2">Nothing now: what belongs to it must wait.</p>
+      )}
+      <p className="mt-1">
+        <strong>What not to do:</strong> {row.avoid}
+      </p>
+      <HeldBack withheld={report.withheld.filter((w) => w.forDisorder === disorder)} />
+      <p className="mt-2 text-sm text-soft">Advice, not law: the label, local rules and a licensed adviser decide.</p>
+      {!reading && first && <TakeOn view={view} disorder={disorder} openedOn={open?.openedOn ?? null} />}
+    </Panel>
+  );
+}
+
+/** Next season's things are told as such. */
+const NEXT_SEASON_RUNG = 6;
+
+function Step({ remedy: r, n }: { remedy: Remedy; n: number }) {
+  const format = useFormat();
+  const { today } = useGarden();
+  const text = remedyRow(r.remedy);
+  const dose = doseInWords(r.dose, format);
+  const when = r.rung === NEXT_SEASON_RUNG ? 'next season' : format.day(r.when);
+  return (
+    <li className="grid gap-x-4 py-3 sm:grid-cols-[2rem_1fr_9rem]">
+      <span aria-hidden className="font-head text-xl text-soft max-sm:hidden">
+        {n}
+      </span>
+      <div>
+        <p>
+          <strong>{text.label}</strong>
+          {dose && <span className="tabular-nums">: {dose}</span>}
+        </p>
+        <p className="text-soft">
+          {text.how}
+          {r.forDriver && ` This answers ${DRIVERS[r.forDriver]}.`}
+        </p>
+        {r.cautions.map((c) => (
+          <p key={c} className="mt-1 border-l-4 border-line pl-2 text-sm">
+            {c}
+          </p>
+        ))}
+      </div>
+      <p className="text-soft tabular-nums sm:text-right">{r.when === today ? 'today' : when}</p>
+    </li>
+  );
+}
+
+/** What belongs to this trouble but must wait, and why. */
+function HeldBack({ withheld }: { withheld: readonly Withheld[] }) {
+  if (withheld.length === 0) return null;
+  return (
+    <details className="mt-1">
+      <summary className="min-h-8 cursor-pointer text-soft">Held back for now ({withheld.length})</summary>
+      <ul className="list-disc pl-6">
+        {withheld.map((w) => (
+          <li key={w.remedy}>
+            {remedyRow(w.remedy).label}: {w.because}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function TakeOn({
+  view: { garden, plant },
+  disorder,
+  openedOn,
+}: Pick<Props, 'view' | 'disorder'> & { openedOn: string | null }) {
+  const format = useFormat();
+  const start = useWrite(startTreatment, garden.id);
+  if (openedOn)
+    return (
+      <p className="mt-3 flex items-center gap-2 font-semibold text-leaf">
+        <CheckCheck aria-hidden size={20} /> Taken on {format.day(openedOn)}; its tasks stand in Today.
+      </p>
+    );
+  return (
+    <Button
+      look="main"
+      className="mt-3 print:hidden"
+      disabled={start.isPending}
+      onClick={() =>
+        start.mutate({ plantId: plant.id, id: uuid(), disorder }, { said: 'Taken on. The tasks stand in Today.' })
+      }
+    >
+      I will do this
+    </Button>
+  );
+}

@@ -1,0 +1,11 @@
+import type { PlantView } from '@candid-leaf/contract';
+import { queryOptions } from '@tanstack/react-query';
+import { api } from '../../lib/api';
+import { apiOf } from '../../lib/paths';
+import { queryKeys } from '../../lib/query-keys';
+
+export const plantViewQuery = (gardenId: string, plantId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.garden(gardenId), 'plant', plantId] as const,
+    queryFn: () => api<PlantView>('GET', apiOf(gardenId, 'plants', plantId, 'view')),
+  });

@@ -1,0 +1,139 @@
+import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contract';
+import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link, useNavigate, useParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { asInput } from '../../../lib/as-input';
+import { useGarden, useLink } from '../../../lib/garden-context';
+import { wordsOf, wordsOrUnknown } from '../../../lib/words';
+import { Button, buttonLook } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { FormCard, RootFault } from '../../../ui/form-card';
+import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
+import { MeasuredField } from '../../../ui/measured-input';
+import { RetireButton } from '../../../ui/retire-button';
+import { Empty } from '../../../ui/states';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { GardenPage } from '../../garden/components/garden-page';
+import { restorePlant, retirePlant, savePlant } from '../writes';
+
+export function PlantEdit() {
+  const { plantId, placeId } = useParams();
+  const here = (v: GardenView) => v.places.flatMap((p) => p.plants).find((p) => p.plant.id === plantId)?.plant;
+  return (
+    <GardenPage title={(v) => here(v)?.name ?? 'A new plant'}>
+      {(v) =>
+        plantId && !here(v) ? (
+          <Empty title="This plant is not in the garden any more." />
+        ) : (
+          <PlantForm
+            plant={here(v) ?? null}
+            placeId={placeId ?? null}
+            places={v.places.map((p) => [p.place.id, p.place.name])}
+          />
+        )
+      }
+    </GardenPage>
+  );
+}
+
+interface Props {
+  plant: PlantDto | null;
+  placeId: string | null;
+  places: [id: string, name: string][];
+}
+
+function PlantForm({ plant, placeId, places }: Props) {
+  const garden = useGarden();
+  const link = useLink();
+  const navigate = useNavigate();
+  const say = useSay();
+  const save = useWrite(savePlant, garden.id);
+  const [id] = useState(() => plant?.id ?? uuid());
+  const { register, control, handleSubmit, setError, setValue, watch, formState } = useForm<PlantInput>({
+    resolver: resolverFor(PlantInput),
+    defaultValues: plant
+      ? asInput(plant)
+      : {
+          id,
+          placeId: placeId ?? places[0]?.[0] ?? '',
+          name: '',
+          crop: 'tomato',
+          stage: 'establishing',
+          transplantedOn: garden.today,
+        },
+  });
+  const crop = watch('crop');
+  const e = formState.errors;
+  const back = plant ? link('plant', { plantId: plant.id }) : link('garden', {});
+  const submit = handleSubmit(async (input) => {
+    try {
+      await save.send({ plant: input });
+      say(`${input.name}: kept.`);
+      await navigate(back);
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  const forgetKind = () => {
+    setValue('type', null);
+    setValue('habit', null);
+  };
+  return (
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
+      <FormCard title="What it is">
+        <TextField label="Name" error={e.name?.message} {...register('name')} />
+        <SelectField label="Stands in" options={places} error={e.placeId?.message} {...register('placeId')} />
+        <SelectField
+          label="Crop"
+          options={wordsOf(CROPS)}
+          error={e.crop?.message}
+          {...register('crop', { onChange: forgetKind })}
+        />
+        <SelectField
+          label="Type"
+          options={wordsOrUnknown(typesOf(crop))}
+          error={e.type?.message}
+          {...register('type', emptyIsUnknown)}
+        />
+        {crop === 'tomato' && (
+          <SelectField
+            label="Habit"
+            options={wordsOrUnknown(GROWTH_HABITS)}
+            error={e.habit?.message}
+            {...register('habit', emptyIsUnknown)}
+          />
+        )}
+      </FormCard>
+      <FormCard title="How it stands">
+        <TextField
+          label="Planted out"
+          type="date"
+          max={garden.today}
+          error={e.transplantedOn?.message}
+          {...register('transplantedOn', emptyIsUnknown)}
+        />
+        <SelectField
+          label="Stage"
+          options={wordsOrUnknown(STAGES)}
+          error={e.stage?.message}
+          {...register('stage', emptyIsUnknown)}
+        />
+        <MeasuredField control={control} name="heightM" label="Height" quantity="heightMetres" />
+        <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
+      </FormCard>
+      <RootFault errors={e} />
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" look="main" disabled={formState.isSubmitting}>
+          Keep
+        </Button>
+        <Link to={back} className={buttonLook('quiet')}>
+          Leave it as it was
+        </Link>
+        {plant && <RetireButton words="Retire this plant" of={plant} retire={retirePlant} restore={restorePlant} />}
+      </div>
+    </form>
+  );
+}

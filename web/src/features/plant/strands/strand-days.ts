@@ -1,0 +1,77 @@
+import { isRecordOf, type PlantView, type RecordDto } from '@candid-leaf/contract';
+import { nitrogenGrams } from '@candid-leaf/core/nutrition';
+import { RECORD_KINDS, type Track } from '@candid-leaf/core/records';
+import { addDays, type Day } from '@candid-leaf/core/units';
+import type { BalanceDay, CorrectedBy } from '@candid-leaf/core/water';
+
+/** One day across all strands. */
+export interface StrandDay {
+  i: number;
+  day: Day;
+  ahead: boolean;
+  warmth: [number, number] | null;
+  rainMm: number;
+  /** litres given to this plant */
+  wateredL: number;
+  /** percent of the water in reach; past and coming are drawn apart */
+  left: number | null;
+  leftAhead: number | null;
+  /** what a measurement moved the line by, percent from and to, and which */
+  moved: { from: number; to: number; by: CorrectedBy } | null;
+  nitrogenG: number;
+  /** the day's records, by the strand they belong to */
+  on: Record<Track, RecordDto[]>;
+}
+
+const BACK = 27;
+const AHEAD = 7;
+/** A correction of less than this is not worth a mark. */
+const WORTH_PERCENT = 3;
+
+const percentOf = (fraction: number): number => Math.round(fraction * 100);
+
+function movedOn(d: BalanceDay | undefined): StrandDay['moved'] {
+  if (!d?.correctedBy) return null;
+  const to = percentOf(d.fractionAvailable);
+  const from = percentOf(Math.min(1, Math.max(0, d.fractionAvailable + d.correctionMm / d.tawMm)));
+  return Math.abs(to - from) < WORTH_PERCENT ? null : { from, to, by: d.correctedBy };
+}
+
+/** Records of a day by strand; a new kind of record finds its strand in the registry. */
+function byTrack(records: readonly RecordDto[]): StrandDay['on'] {
+  const on: StrandDay['on'] = { water: [], feed: [], work: [], seen: [], note: [] };
+  for (const r of records) on[RECORD_KINDS[r.type].track].push(r);
+  return on;
+}
+
+/** Four weeks back to a week ahead, everything that is recorded or reckoned of each day. */
+export function strandDays(v: PlantView): StrandDay[] {
+  const { today } = v.garden;
+  const { daily, ahead } = v.report.water;
+  const balance = new Map(daily.map((d) => [d.date, d]));
+  const coming = new Map(ahead.map((d) => [d.date, d.fractionAvailable]));
+  const weather = new Map(v.weather.map((w) => [w.day, w]));
+  const recorded = new Map<Day, RecordDto[]>();
+  for (const r of v.records) recorded.set(r.day, [...(recorded.get(r.day) ?? []), r]);
+  return Array.from({ length: BACK + 1 + AHEAD }, (_, i): StrandDay => {
+    const day = addDays(today, i - BACK);
+    const w = weather.get(day);
+    const left = balance.get(day)?.fractionAvailable;
+    const next = coming.get(day);
+    const records = recorded.get(day) ?? [];
+    return {
+      i,
+      day,
+      ahead: day > today,
+      warmth: w ? [w.tMinC, w.tMaxC] : null,
+      rainMm: w?.rainMm ?? 0,
+      wateredL: records.reduce((sum, r) => sum + (isRecordOf(r, 'watering') ? r.data.litres : 0), 0),
+      left: left == null ? null : percentOf(left),
+      // the last known day joins the two lines
+      leftAhead: day === today && left != null ? percentOf(left) : next == null ? null : percentOf(next),
+      moved: movedOn(balance.get(day)),
+      nitrogenG: records.reduce((sum, r) => sum + (isRecordOf(r, 'feeding') ? nitrogenGrams(r.data) : 0), 0),
+      on: byTrack(records),
+    };
+  });
+}

@@ -1,0 +1,58 @@
+import clsx from 'clsx';
+import type { ReactNode } from 'react';
+
+/** One strand: its name at the left, its own scale at the right edge. */
+export function Strand({
+  label,
+  aside,
+  tall,
+  children,
+}: {
+  label: string;
+  aside?: ReactNode;
+  tall: string;
+  children: ReactNode;
+}) {
+  return (
+    <div className={clsx('relative border-b border-line', tall)}>
+      <span className="absolute top-0.5 left-1 z-10 rounded bg-card/85 px-1 text-sm leading-5 text-soft sm:-left-18 sm:w-17 sm:bg-transparent sm:text-right">
+        {label}
+      </span>
+      {aside}
+      {children}
+    </div>
+  );
+}
+
+/** A few numbers on the strand's own scale. */
+export function Scale({
+  values,
+  low,
+  high,
+  show,
+}: {
+  values: readonly number[];
+  low: number;
+  high: number;
+  show: (v: number) => string;
+}) {
+  return (
+    <>
+      {values.map((v) => (
+        <span
+          key={v}
+          aria-hidden
+          className="absolute right-0 z-10 -translate-y-1/2 rounded bg-card/85 px-0.5 text-xs leading-4 text-soft tabular-nums"
+          style={{ top: `${Math.max(7, 100 - ((v - low) / (high - low)) * 100)}%` }}
+        >
+          {show(v)}
+        </span>
+      ))}
+    </>
+  );
+}
+
+/** Half a day before the first and after the last, so that every day has its whole width. */
+const HALF_DAY = 0.5;
+export const dayDomain = (days: number): [number, number] => [-HALF_DAY, days - HALF_DAY];
+export const NO_MARGIN = { top: 4, right: 0, bottom: 4, left: 0 };

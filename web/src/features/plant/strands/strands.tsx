@@ -1,0 +1,98 @@
+import type { PlantView } from '@candid-leaf/contract';
+import type { Day } from '@candid-leaf/core/units';
+import clsx from 'clsx';
+import { useSearchParams } from 'react-router';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Panel } from '../../../ui/panel';
+import { ChosenDay, SpokenDays } from './described-days';
+import { Key } from './key';
+import { FeedStrand, SeenStrand, WorkStrand } from './mark-strands';
+import { strandDays, type StrandDay } from './strand-days';
+import { WarmthStrand } from './warmth-strand';
+import { WaterStrand } from './water-strand';
+
+interface Props {
+  view: PlantView;
+  /** days that speak for the finding that is touched; they light up across all strands */
+  lit: ReadonlySet<Day>;
+}
+
+/** A plant's records as parallel strands on one time axis: where signs and records meet. */
+export function Strands({ view, lit }: Props) {
+  const days = strandDays(view);
+  const [params] = useSearchParams();
+  const chosen = days.find((d) => d.day === params.get('day'));
+  return (
+    <Panel as="figure" label="Strands of the last four weeks and the week ahead" className="py-2 pr-2 pl-2 sm:pr-4">
+      <div className="relative sm:ml-18">
+        <DaysBehind days={days} lit={lit} chosen={chosen} />
+        <WarmthStrand days={days} crop={view.plant.crop} />
+        <WaterStrand days={days} />
+        <FeedStrand days={days} />
+        <WorkStrand days={days} />
+        <SeenStrand days={days} />
+        <TimeAxis days={days} />
+      </div>
+      <figcaption className="mt-1 text-sm text-soft sm:ml-18">
+        <Key days={days} />
+      </figcaption>
+      {chosen && <ChosenDay d={chosen} />}
+      <SpokenDays days={days} />
+    </Panel>
+  );
+}
+
+/** Behind all strands: the days that speak for the finding, those to come, the one chosen, and today. */
+function DaysBehind({
+  days,
+  lit,
+  chosen,
+}: {
+  days: readonly StrandDay[];
+  lit: ReadonlySet<Day>;
+  chosen: StrandDay | undefined;
+}) {
+  const { today } = useGarden();
+  const n = days.length;
+  const at = (d: StrandDay) => ({ left: `${(d.i / n) * 100}%`, width: `${100 / n}%` });
+  const now = days.find((d) => d.day === today);
+  return (
+    <div aria-hidden className="absolute inset-0">
+      {days.map((d) => (
+        <div
+          key={d.day}
+          data-lit={lit.has(d.day) || undefined}
+          className={clsx(
+            'absolute inset-y-0',
+            lit.has(d.day) && 'bg-lit',
+            d.ahead &&
+              'bg-[repeating-linear-gradient(135deg,transparent_0_6px,color-mix(in_srgb,var(--color-line)_40%,transparent)_6px_7px)]',
+          )}
+          style={at(d)}
+        />
+      ))}
+      {chosen && <div className="absolute inset-y-0 border-x-2 border-leaf" style={at(chosen)} />}
+      {now && <div className="absolute inset-y-0 border-r-2 border-ink" style={at(now)} />}
+    </div>
+  );
+}
+
+function TimeAxis({ days }: { days: readonly StrandDay[] }) {
+  const { today } = useGarden();
+  const format = useFormat();
+  return (
+    <div aria-hidden className="relative mt-1 h-5 text-xs text-soft tabular-nums">
+      {days
+        .filter((d) => d.i % 7 === 6 || d.day === today)
+        .map((d) => (
+          <span
+            key={d.day}
+            className={clsx('absolute -translate-x-1/2 whitespace-nowrap', d.day === today && 'font-bold text-ink')}
+            style={{ left: `${((d.i + 0.5) / days.length) * 100}%` }}
+          >
+            {d.day === today ? 'today' : format.dayShort(d.day)}
+          </span>
+        ))}
+    </div>
+  );
+}

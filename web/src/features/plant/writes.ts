@@ -1,0 +1,30 @@
+import type { Outcome, PlantDto, PlantInput, TreatmentDto } from '@candid-leaf/contract';
+import type { DisorderCode } from '@candid-leaf/core/records';
+import { api } from '../../lib/api';
+import { apiOf } from '../../lib/paths';
+import { defineWrite, type OfGarden } from '../../lib/writes';
+
+export const savePlant = defineWrite('plant.save', ({ gardenId, plant }: OfGarden & { plant: PlantInput }) =>
+  api<PlantDto>('PUT', apiOf(gardenId, 'plants'), plant),
+);
+export const orderPlants = defineWrite(
+  'plant.order',
+  ({ gardenId, placeId, ids }: OfGarden & { placeId: string; ids: string[] }) =>
+    api('POST', apiOf(gardenId, 'places', placeId, 'plants', 'order'), { ids }),
+);
+export const retirePlant = defineWrite('plant.retire', ({ gardenId, id }: OfGarden & { id: string }) =>
+  api('POST', apiOf(gardenId, 'plants', id, 'retire')),
+);
+export const restorePlant = defineWrite('plant.restore', ({ gardenId, id }: OfGarden & { id: string }) =>
+  api('POST', apiOf(gardenId, 'plants', id, 'restore')),
+);
+export const startTreatment = defineWrite(
+  'treatment.start',
+  ({ gardenId, plantId, id, disorder }: OfGarden & { plantId: string; id: string; disorder: DisorderCode }) =>
+    api<TreatmentDto>('POST', apiOf(gardenId, 'plants', plantId, 'treatments'), { id, disorder }),
+);
+export const closeTreatment = defineWrite(
+  'treatment.close',
+  ({ gardenId, id, outcome }: OfGarden & { id: string; outcome: Outcome }) =>
+    api<TreatmentDto>('POST', apiOf(gardenId, 'treatments', id, 'outcome'), { outcome }),
+);

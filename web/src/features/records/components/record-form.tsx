@@ -1,0 +1,110 @@
+import type { RecordDto } from '@candid-leaf/contract';
+import { RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { faultsIn } from '../../../ui/form-faults';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { RECORD_FORMS, type Asked } from '../record-forms';
+import { saveRecord } from '../writes';
+import { AskedField } from './asked-field';
+import type { RecordTarget } from './record-sheet';
+import { useDeleteWithUndo } from './use-delete-with-undo';
+
+interface Props {
+  kind: RecordKind;
+  target: RecordTarget;
+  day: Day;
+  record: RecordDto | undefined;
+  onDone: () => void;
+}
+
+type Values = Record<string, unknown>;
+const startOf = (a: Asked): unknown => ('start' in a ? a.start : a.as === 'several' ? [] : undefined);
+const isEmpty = (v: unknown): boolean => v === undefined || v === null || v === '';
+
+/** The form of one kind of record, as its row asks for it. */
+export function RecordForm({ kind, target, day, record, onDone }: Props) {
+  const garden = useGarden();
+  const say = useSay();
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useDeleteWithUndo(garden.id);
+  const [id] = useState(() => record?.id ?? uuid());
+  const { asks } = RECORD_FORMS[kind];
+  const [values, setValues] = useState<Values>(() =>
+    record ? { ...record.data } : { ...Object.fromEntries(asks.map((a) => [a.name, startOf(a)])), date: day },
+  );
+  const change = (a: Asked, value: unknown) =>
+    setValues((old) => ({
+      ...old,
+      [a.name]: value,
+      // litres or minutes: what is told last counts
+      ...('instead' in a && a.instead && !isEmpty(value) ? { [a.instead]: null } : {}),
+    }));
+  const faults = faultsIn(save.error);
+  const reason = (name: string) => faults.find((f) => f.path === `data.${name}`)?.reason;
+  const named = new Set(['date', ...asks.map((a) => a.name)].map((n) => `data.${n}`));
+
+  const submit = async () => {
+    // what is no number is told at its field, and nothing is sent
+    if (asks.some((a) => Number.isNaN(values[a.name]))) return;
+    const data = Object.fromEntries(Object.entries(values).filter(([, v]) => !isEmpty(v)));
+    const { plantId, placeId } = target;
+    const version = record ? { version: record.version } : {};
+    try {
+      await save.send({ record: { id, type: kind, plantId, placeId, data, ...version } });
+    } catch {
+      return; // the reasons stand at their fields
+    }
+    if (record) say('Corrected.');
+    else say(`${RECORD_KINDS[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });
+    onDone();
+  };
+  return (
+    <form
+      noValidate
+      className="flex flex-col gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void submit();
+      }}
+    >
+      <div className="grid grid-cols-2 gap-3">
+        {asks.map((a) => (
+          <AskedField
+            key={a.name}
+            asked={a}
+            value={values[a.name]}
+            error={reason(a.name)}
+            onChange={(v) => change(a, v)}
+          />
+        ))}
+        <TextField
+          label="Day"
+          type="date"
+          max={garden.today}
+          value={typeof values.date === 'string' ? values.date : ''}
+          error={reason('date')}
+          onChange={(e) => setValues((old) => ({ ...old, date: e.target.value }))}
+        />
+      </div>
+      {faults
+        .filter((f) => !named.has(f.path))
+        .map((f) => (
+          <p key={f.path} role="alert" className="text-ripe">
+            {f.reason}
+          </p>
+        ))}
+      <div className="flex gap-2">
+        <Button type="submit" look="main" className="flex-1" disabled={save.isPending}>
+          {record ? 'Save the correction' : 'Record it'}
+        </Button>
+        {record && <Button onClick={() => remove(id, onDone)}>Delete</Button>}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,60 @@
+import type { RecordDto } from '@candid-leaf/contract';
+import { kindsOfferedOn, RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { useState } from 'react';
+import { Button } from '../../../ui/button';
+import { Sheet } from '../../../ui/sheet';
+import { RECORD_FORMS } from '../record-forms';
+import { RecordForm } from './record-form';
+
+/** What a record is of. */
+export type RecordTarget =
+  { plantId: string; placeId: null; name: string } | { plantId: null; placeId: string; name: string };
+
+interface Props {
+  open: boolean;
+  onClose: () => void;
+  target: RecordTarget;
+  day: Day;
+  /** only these kinds are offered; by default all that fit */
+  kinds?: readonly RecordKind[];
+  /** a record to correct; without it a new one is made */
+  record?: RecordDto;
+}
+
+/** Records something done, or corrects it. */
+export function RecordSheet({ open, onClose, target, day, kinds, record }: Props) {
+  const offered = kinds ?? kindsOfferedOn(target.plantId ? 'plant' : 'place');
+  const only = offered.length === 1 ? offered[0] : undefined;
+  const [chosen, setChosen] = useState<RecordKind | undefined>();
+  const kind = record?.type ?? chosen ?? only;
+  const close = () => {
+    setChosen(undefined);
+    onClose();
+  };
+  const title = record
+    ? 'Correct a record'
+    : kind
+      ? `${RECORD_KINDS[kind].label}: ${target.name}`
+      : `What was done? ${target.name}`;
+  return (
+    <Sheet open={open} onClose={close} title={title}>
+      {kind ? (
+        <RecordForm key={record?.id ?? kind} kind={kind} target={target} day={day} record={record} onDone={close} />
+      ) : (
+        <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+          {offered.map((k) => {
+            const { icon: Icon } = RECORD_FORMS[k];
+            return (
+              <li key={k}>
+                <Button className="w-full justify-start" onClick={() => setChosen(k)}>
+                  <Icon aria-hidden size={18} /> {RECORD_KINDS[k].label}
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,17 @@
+import { useWrite } from '../../../ui/use-write';
+import { deleteRecord, restoreRecord } from '../writes';
+
+/** Deletes a record; says so once it is, and offers it back. */
+export function useDeleteWithUndo(gardenId: string) {
+  const remove = useWrite(deleteRecord, gardenId);
+  const restore = useWrite(restoreRecord, gardenId);
+  return (id: string, onDeleted?: () => void): void =>
+    remove.mutate(
+      { id },
+      {
+        said: 'Deleted.',
+        undo: () => restore.mutate({ id }),
+        ...(onDeleted ? { onSuccess: onDeleted } : {}),
+      },
+    );
+}

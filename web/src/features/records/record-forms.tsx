@@ -1,0 +1,126 @@
+import {
+  CHECKED_BY,
+  CUT_KINDS,
+  EVENTS,
+  FEED_FORMS,
+  SOIL_FEELS,
+  SPRAYS,
+  WATERING_ENDS,
+  WATERING_WAYS,
+  type RecordKind,
+} from '@candid-leaf/core/records';
+import type { Quantity } from '@candid-leaf/core/units';
+import {
+  CalendarDays,
+  Droplets,
+  Eye,
+  Fingerprint,
+  NotebookPen,
+  Scale,
+  Scissors,
+  SprayCan,
+  Wheat,
+  type LucideIcon,
+} from 'lucide-react';
+import { wordsOf } from '../../lib/words';
+
+/** One thing that the form of a record asks for; `name` is the field of the record. */
+export type Asked =
+  | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number; instead?: string }
+  | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
+  | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
+  | { name: string; label: string; as: 'text'; long?: boolean };
+
+interface RecordForm {
+  icon: LucideIcon;
+  /** nothing here: it has a page of its own */
+  asks: readonly Asked[];
+}
+
+/** How each kind of record is asked for, and its icon. What it is called and how it reads stands in the core's registry. */
+export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
+  watering: {
+    icon: Droplets,
+    asks: [
+      { name: 'litres', label: 'For each plant', as: 'number', quantity: 'litres', instead: 'minutes' },
+      { name: 'minutes', label: 'or how long it ran', as: 'number', quantity: 'minutes', instead: 'litres' },
+      {
+        name: 'how',
+        label: 'How',
+        as: 'choice',
+        start: '',
+        options: [
+          ['', 'As usual here'],
+          ...wordsOf(WATERING_WAYS, { base: 'At the foot', overhead: 'Over the leaves', bottom: 'From below' }),
+        ],
+      },
+      {
+        name: 'end',
+        label: 'Until',
+        as: 'choice',
+        start: 'plain',
+        options: wordsOf(WATERING_ENDS, { plain: 'That much was given', 'ran-through': 'It ran out below' }),
+      },
+    ],
+  },
+  'soil-check': {
+    icon: Fingerprint,
+    asks: [
+      { name: 'feel', label: 'It felt', as: 'choice', start: 'damp', options: wordsOf(SOIL_FEELS) },
+      { name: 'depthCm', label: 'How deep', as: 'number', quantity: 'centimetres', start: 5 },
+      {
+        name: 'by',
+        label: 'By',
+        as: 'choice',
+        start: 'finger',
+        options: wordsOf(CHECKED_BY, { finger: 'A finger', probe: 'A moisture probe (little trusted)' }),
+      },
+    ],
+  },
+  feeding: {
+    icon: Wheat,
+    asks: [
+      { name: 'product', label: 'What', as: 'text' },
+      { name: 'n', label: 'N', as: 'number', quantity: 'percent' },
+      { name: 'p2o5', label: 'P₂O₅', as: 'number', quantity: 'percent' },
+      { name: 'k2o', label: 'K₂O', as: 'number', quantity: 'percent' },
+      { name: 'grams', label: 'For each plant', as: 'number', quantity: 'grams' },
+      { name: 'form', label: 'Form', as: 'choice', start: 'granular', options: wordsOf(FEED_FORMS) },
+    ],
+  },
+  pruning: {
+    icon: Scissors,
+    asks: [
+      { name: 'cuts', label: 'Cuts', as: 'number', quantity: 'count' },
+      { name: 'leafSharePct', label: 'Share of the leaf', as: 'number', quantity: 'percent' },
+      { name: 'what', label: 'What', as: 'several', options: wordsOf(CUT_KINDS) },
+    ],
+  },
+  note: { icon: NotebookPen, asks: [{ name: 'text', label: 'Note', as: 'text', long: true }] },
+  spray: {
+    icon: SprayCan,
+    asks: [{ name: 'product', label: 'What', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) }],
+  },
+  event: {
+    icon: CalendarDays,
+    asks: [{ name: 'what', label: 'What', as: 'choice', start: 'harvest', options: wordsOf(EVENTS) }],
+  },
+  'pot-weight': {
+    icon: Scale,
+    asks: [
+      { name: 'kg', label: 'Weight', as: 'number', quantity: 'kilograms' },
+      {
+        name: 'state',
+        label: 'The pot is',
+        as: 'choice',
+        start: 'unknown',
+        options: [
+          ['unknown', 'somewhere between'],
+          ['drained', 'soaked and drained'],
+          ['dry', 'at the first droop'],
+        ],
+      },
+    ],
+  },
+  inspection: { icon: Eye, asks: [] },
+};

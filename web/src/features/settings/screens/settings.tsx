@@ -1,0 +1,98 @@
+import type { GardenDto, WeatherState } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core/units';
+import { useQuery } from '@tanstack/react-query';
+import { formatDistanceToNow, parseISO } from 'date-fns';
+import { CloudDownload, StepForward } from 'lucide-react';
+import { Link } from 'react-router';
+import { useFormat } from '../../../lib/garden-context';
+import { linkTo, ROUTES } from '../../../lib/paths';
+import { Button, buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { GardenPage } from '../../garden/components/garden-page';
+import { gardensQuery } from '../../garden/queries';
+import { pullWeather, saveGarden } from '../../garden/writes';
+import { GardenForm } from '../components/garden-form';
+
+export function SettingsScreen() {
+  const say = useSay();
+  return (
+    <GardenPage title={() => 'Settings'}>
+      {(v) => (
+        <div className="grid gap-5 lg:grid-cols-[1fr_22rem]">
+          <GardenForm key={v.garden.version} garden={v.garden} onKept={() => say('Settings: kept.')} />
+          <aside className="flex flex-col gap-4">
+            {v.garden.pinnedDate && <DemoDay garden={v.garden} />}
+            <Weather garden={v.garden} state={v.weather} />
+            <OtherGardens current={v.garden.id} />
+          </aside>
+        </div>
+      )}
+    </GardenPage>
+  );
+}
+
+/** The demo garden stands still on one day; here it is moved on. */
+function DemoDay({ garden }: { garden: GardenDto }) {
+  const save = useWrite(saveGarden, garden.id);
+  const format = useFormat();
+  const move = (days: number) => {
+    const { today, ...input } = garden;
+    save.mutate({ garden: { ...input, pinnedDate: addDays(today, days) } });
+  };
+  return (
+    <Panel title="Demo day">
+      <p className="mt-1 text-soft">
+        This garden stands still on {format.day(garden.today)}. Move it on to see what comes.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button disabled={save.isPending} onClick={() => move(1)}>
+          <StepForward aria-hidden size={17} /> One day
+        </Button>
+        <Button disabled={save.isPending} onClick={() => move(7)}>
+          <StepForward aria-hidden size={17} /> One week
+        </Button>
+      </div>
+    </Panel>
+  );
+}
+
+function Weather({ garden, state }: { garden: GardenDto; state: WeatherState }) {
+  const pull = useWrite(pullWeather, garden.id);
+  const format = useFormat();
+  return (
+    <Panel title="Weather">
+      <p className="mt-1">
+        {state.pulledAt
+          ? `Fetched ${formatDistanceToNow(parseISO(state.pulledAt), { addSuffix: true })}`
+          : 'Never fetched'}
+        {state.newest && `; newest day ${format.day(state.newest)}`}.
+      </p>
+      {state.trouble && <p className="text-ripe">The station does not answer: {state.trouble}.</p>}
+      <Button className="mt-3" disabled={pull.isPending} onClick={() => pull.mutate({})}>
+        <CloudDownload aria-hidden size={17} /> Fetch now
+      </Button>
+    </Panel>
+  );
+}
+
+function OtherGardens({ current }: { current: string }) {
+  const others = (useQuery(gardensQuery()).data ?? []).filter((g) => g.id !== current);
+  return (
+    <Panel title="Other gardens">
+      <ul>
+        {others.map((g) => (
+          <li key={g.id}>
+            <Link className={`${buttonLook('quiet')} -ml-3`} to={linkTo('garden', { gardenId: g.id })}>
+              {g.name}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <Link className={`${buttonLook('plain')} mt-2`} to={ROUTES.newGarden}>
+        A new garden
+      </Link>
+    </Panel>
+  );
+}

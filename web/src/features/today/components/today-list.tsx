@@ -1,0 +1,128 @@
+import type { TaskDto, TaskSourceCode } from '@candid-leaf/contract';
+import { doseInWords } from '@candid-leaf/core/diagnosis';
+import { Check, Droplets, Eye, Hand, ThermometerSun, type LucideIcon } from 'lucide-react';
+import { Link } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { sentence } from '../../../lib/words';
+import { Button, buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { useWrite } from '../../../ui/use-write';
+import { doTask, postponeTask, undoTask } from '../writes';
+
+const ICONS: Record<TaskSourceCode, LucideIcon> = {
+  water: Droplets,
+  remedy: Hand,
+  'look-again': Eye,
+  protect: ThermometerSun,
+};
+
+/** What to do today: short, each with its amount and its why, done or put off with one touch. */
+export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
+  const format = useFormat();
+  const litres = tasks.reduce((sum, t) => sum + (t.litres ?? 0), 0);
+  const minutes = tasks.reduce((sum, t) => sum + t.minutes, 0);
+  return (
+    <Panel title="Today">
+      {tasks.length === 0 ? (
+        <p className="mt-2 text-soft">Nothing is due. A look round never hurts.</p>
+      ) : (
+        <>
+          <p className="text-sm text-soft">
+            {tasks.length} {tasks.length === 1 ? 'thing' : 'things'} to do, about {minutes} minutes
+            {litres > 0 ? `, ${format.litres(litres)} of water` : ''}
+          </p>
+          <ul className="mt-1 divide-y divide-line">
+            {tasks.map((t) => (
+              <Task key={t.key} task={t} />
+            ))}
+          </ul>
+        </>
+      )}
+    </Panel>
+  );
+}
+
+function Task({ task }: { task: TaskDto }) {
+  const garden = useGarden();
+  const format = useFormat();
+  const Icon = ICONS[task.source];
+  const dose = doseInWords(task.dose, format);
+  return (
+    <li className="py-3">
+      <div className="flex gap-3">
+        <Icon
+          aria-hidden
+          size={20}
+          className={`mt-0.5 shrink-0 ${task.dueOn < garden.today ? 'text-ripe' : 'text-leaf'}`}
+        />
+        <div className="min-w-0 flex-1">
+          <p className="font-semibold">
+            {task.title}
+            {dose && <span className="font-normal tabular-nums">: {dose}</span>}
+          </p>
+          <p className="text-sm text-soft">
+            {task.where}. {sentence(task.why)}
+          </p>
+          {task.acts && (
+            <ul className="mt-1 list-disc pl-5 text-sm">
+              {task.acts.map((a) => (
+                <li key={a.text}>
+                  <strong>{a.on <= garden.today ? 'Today' : format.day(a.on)}:</strong> {a.text}
+                </li>
+              ))}
+            </ul>
+          )}
+          {task.cautions.length > 0 && (
+            <details className="text-sm">
+              <summary className="min-h-6 cursor-pointer text-soft">Mind</summary>
+              <ul className="list-disc pl-5">
+                {task.cautions.map((c) => (
+                  <li key={c}>{c}</li>
+                ))}
+              </ul>
+            </details>
+          )}
+          <Answers task={task} />
+        </div>
+      </div>
+    </li>
+  );
+}
+
+/** Done, or not today; what is to be looked at again is answered where it stands. */
+function Answers({ task }: { task: TaskDto }) {
+  const garden = useGarden();
+  const link = useLink();
+  const done = useWrite(doTask, garden.id);
+  const undo = useWrite(undoTask, garden.id);
+  const later = useWrite(postponeTask, garden.id);
+  const { key } = task;
+  const tick = () =>
+    done.mutate(
+      { key, recordId: uuid() },
+      { said: `Done: ${task.title}.`, undo: ({ recordId }) => undo.mutate({ key, recordId }) },
+    );
+  const putOff = () => later.mutate({ key }, { said: `Not today: ${task.title}.`, undo: () => undo.mutate({ key }) });
+  return (
+    <div className="mt-1.5 -ml-2 flex flex-wrap gap-1">
+      {task.source === 'look-again' && task.plantId ? (
+        <Link className={buttonLook('main')} to={link('plant', { plantId: task.plantId })} aria-label={task.title}>
+          <Eye aria-hidden size={17} /> Go and see
+        </Link>
+      ) : (
+        <Button
+          className="ml-2"
+          onClick={tick}
+          disabled={done.isPending}
+          aria-label={`Done: ${task.title}, ${task.where}`}
+        >
+          <Check aria-hidden size={17} /> Done
+        </Button>
+      )}
+      <Button look="quiet" onClick={putOff} aria-label={`Not today: ${task.title}, ${task.where}`}>
+        Not today
+      </Button>
+    </div>
+  );
+}

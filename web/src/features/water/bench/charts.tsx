@@ -1,0 +1,205 @@
+import { measureOf, type Quantity, type Units } from '@candid-leaf/core/units';
+import { middle, verdict, type BenchMeasure, type BenchRow, type SetUp } from '@candid-leaf/core/water';
+import { Bar, BarChart, Cell, ErrorBar, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { memo, useEffect, useMemo, useState } from 'react';
+import { useGarden } from '../../../lib/garden-context';
+
+const LETTERS = 'ABCDEF';
+
+interface Shown {
+  key: BenchMeasure;
+  title: string;
+  /** a quantity is told in the gardener's unit */
+  quantity?: Quantity;
+  /** of each plant */
+  each?: string;
+  /** from the core's number to the one shown, where it is none with a unit */
+  value?: (x: number) => number;
+  digits: number;
+}
+
+const MEASURES: readonly Shown[] = [
+  { key: 'daysShort', title: 'Days short of water', digits: 0 },
+  { key: 'blackEnds', title: 'Risk of black ends, % of days', value: (x) => 100 * x, digits: 0 },
+  { key: 'splits', title: 'Jumps that split fruit', digits: 0 },
+  { key: 'evenness', title: 'Evenness, 0 to 1', digits: 2 },
+  { key: 'daysWet', title: 'Days too wet', digits: 0 },
+  { key: 'litres', title: 'Water used', quantity: 'litres', each: 'a plant', digits: 0 },
+  { key: 'drainedL', title: 'Water drained', quantity: 'litres', each: 'a plant', digits: 0 },
+  { key: 'nitrogenWashedG', title: 'Nitrogen washed out', quantity: 'grams', digits: 1 },
+  { key: 'visits', title: 'Waterings', digits: 0 },
+];
+
+const [FIRST] = MEASURES as [Shown, ...Shown[]];
+
+const titleOf = (m: Shown, u: Units): string =>
+  m.quantity ? [`${m.title}, ${measureOf(m.quantity, u).symbol}`, m.each].filter(Boolean).join(' ') : m.title;
+const shownValue = (m: Shown, x: number, u: Units): number =>
+  m.quantity ? measureOf(m.quantity, u).fromMetric(x) : (m.value?.(x) ?? x);
+
+/** While the years run, the frame of what is coming; the first chart warms the drawing up, so that the last step is short. */
+export function ChartsToCome({ setUps }: { setUps: readonly SetUp[] }) {
+  const rows = useMemo(() => setUps.map((setUp) => ({ setUp, seasons: [] })), [setUps]);
+  return (
+    <div aria-hidden className="opacity-60">
+      <Measure m={FIRST} rows={rows} lines={rows.length} many best={-1} />
+    </div>
+  );
+}
+
+/** What came of each set-up, measure by measure, aligned; the thin line is the spread from dry to wet years. */
+export function Charts({ rows }: { rows: readonly BenchRow[] }) {
+  const said = verdict(rows);
+  const many = rows[0]!.seasons.length > 1;
+  const drawn = useOneByOne(MEASURES.length);
+  return (
+    <section aria-label="What came of it">
+      {said && (
+        <p role="status" className="max-w-prose text-lg">
+          <strong>{rows[said.best]!.setUp.name} keeps this plant best.</strong> {said.why}
+        </p>
+      )}
+      <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+        {rows.map((r, i) => (
+          <li key={r.setUp.name}>
+            <strong>{LETTERS[i]}</strong> {r.setUp.name}
+          </li>
+        ))}
+      </ul>
+      {many && (
+        <p className="text-sm text-soft">
+          Bars: the middle of {rows[0]!.seasons.length} simulated seasons. Thin lines: from the 10 % lowest to the 10 %
+          highest.
+        </p>
+      )}
+      <div className="mt-3 grid gap-x-6 gap-y-5 sm:grid-cols-2 lg:grid-cols-3">
+        {MEASURES.map((m, i) => (
+          <Measure
+            key={m.key}
+            m={m}
+            rows={i < drawn ? rows : null}
+            lines={rows.length}
+            many={many}
+            best={said?.best ?? -1}
+          />
+        ))}
+      </div>
+      <Table rows={rows} />
+    </section>
+  );
+}
+
+const shown = (m: Shown, row: BenchRow, u: Units) => {
+  const { low, mid, high } = middle(row.seasons.map((s) => shownValue(m, s[m.key], u)));
+  return { mid, spread: [mid - low, high - mid] as [number, number] };
+};
+
+/** Nine charts at once would hold the page up: they are drawn one after the other, each in a turn of its own. */
+function useOneByOne(of: number): number {
+  const [drawn, setDrawn] = useState(0);
+  useEffect(() => {
+    if (drawn >= of) return;
+    const next = setTimeout(() => setDrawn(drawn + 1));
+    return () => clearTimeout(next);
+  }, [drawn, of]);
+  return drawn;
+}
+
+interface MeasureProps {
+  m: Shown;
+  /** null: not its turn yet */
+  rows: readonly BenchRow[] | null;
+  lines: number;
+  many: boolean;
+  best: number;
+}
+
+const Measure = memo(function Measure({ m, rows, lines, many, best }: MeasureProps) {
+  const { units } = useGarden();
+  const data = (rows ?? []).map((r, i) => {
+    const s = shown(m, r, units);
+    return { letter: `${LETTERS[i]}   ${s.mid.toFixed(m.digits)}`, ...s };
+  });
+  const top = Math.max(...data.map((d) => d.mid + d.spread[1]), m.key === 'evenness' ? 1 : 0.01);
+  return (
+    <figure aria-hidden className="min-w-0 tabular-nums">
+      <figcaption className="font-semibold">{titleOf(m, units)}</figcaption>
+      <div style={{ height: `${lines * 1.9 + 0.5}rem` }}>
+        {rows && (
+          <ResponsiveContainer width="100%" height="100%">
+            <BarChart
+              data={data}
+              layout="vertical"
+              margin={{ top: 0, right: 8, bottom: 0, left: 0 }}
+              accessibilityLayer={false}
+              barCategoryGap={5}
+            >
+              <XAxis type="number" domain={[0, top]} hide />
+              <YAxis
+                type="category"
+                dataKey="letter"
+                width={64}
+                axisLine={false}
+                tickLine={false}
+                tick={{ fill: 'var(--color-ink)', fontSize: 14 }}
+              />
+              <Bar dataKey="mid" isAnimationActive={false} radius={3} minPointSize={2}>
+                {data.map((d, i) => (
+                  <Cell key={d.letter} fill={i === best ? 'var(--color-leaf)' : 'var(--color-moist)'} />
+                ))}
+                {many && (
+                  <ErrorBar
+                    isAnimationActive={false}
+                    dataKey="spread"
+                    width={5}
+                    strokeWidth={1.5}
+                    stroke="var(--color-ink)"
+                    direction="x"
+                  />
+                )}
+              </Bar>
+            </BarChart>
+          </ResponsiveContainer>
+        )}
+      </div>
+    </figure>
+  );
+});
+
+/** The same for reading: in figures. */
+function Table({ rows }: { rows: readonly BenchRow[] }) {
+  const { units } = useGarden();
+  return (
+    <details className="mt-4">
+      <summary className="min-h-8 cursor-pointer text-soft">In figures</summary>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="In figures">
+        <table className="w-full min-w-xl text-left tabular-nums">
+          <thead>
+            <tr className="border-b border-line text-sm text-soft">
+              <th className="py-1 pr-3 font-normal">Set-up</th>
+              {MEASURES.map((m) => (
+                <th key={m.key} className="py-1 pr-3 font-normal">
+                  {titleOf(m, units)}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr key={r.setUp.name} className="border-b border-line">
+                <th scope="row" className="py-1 pr-3 font-semibold">
+                  {r.setUp.name}
+                </th>
+                {MEASURES.map((m) => (
+                  <td key={m.key} className="py-1 pr-3">
+                    {shown(m, r, units).mid.toFixed(m.digits)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  );
+}

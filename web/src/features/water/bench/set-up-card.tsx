@@ -1,0 +1,137 @@
+import type { PlaceDto } from '@candid-leaf/contract';
+import { SCHOOLS, schoolsFor, type SetUp } from '@candid-leaf/core/water';
+import { X } from 'lucide-react';
+import { useFormat } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { MeasuredInput } from '../../../ui/measured-input';
+
+interface Props {
+  letter: string;
+  place: PlaceDto;
+  value: SetUp;
+  onChange: (s: SetUp) => void;
+  onRemove: (() => void) | null;
+}
+
+export const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
+  ...schoolsFor(isPot).map((s): [SetUp['strategy'], string] => [s, SCHOOLS[s].label]),
+  ['timer', 'A timer, the same each time'],
+  ['remembered', 'When I remember'],
+  ['recorded', 'As I recorded it'],
+];
+
+const USUAL_EVERY_DAYS = 3;
+
+/** What a choice stands for: its number, or as it is. */
+const numberOrAsIs = (text: string): number | null => (text === '' ? null : Number(text));
+
+/** One habit or change: what is left as it is needs no touch. */
+export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
+  const format = useFormat();
+  const isPot = place.kind === 'container';
+  const set = (change: Partial<SetUp>) => onChange({ ...value, ...change });
+  return (
+    <fieldset className="rounded-2xl border border-line bg-card p-3">
+      <legend className="px-1 font-head text-lg font-semibold">{letter}</legend>
+      <div className="flex items-end gap-1">
+        <TextField
+          label="Name"
+          className="flex-1"
+          value={value.name}
+          maxLength={60}
+          onChange={(e) => set({ name: e.target.value })}
+        />
+        {onRemove && (
+          <Button look="quiet" className="px-3" aria-label={`Leave out ${value.name}`} onClick={onRemove}>
+            <X aria-hidden size={18} />
+          </Button>
+        )}
+      </div>
+      <SelectField
+        label="Habit"
+        className="mt-2"
+        value={value.strategy}
+        options={strategiesFor(isPot)}
+        onChange={(e) => {
+          const strategy = e.target.value as SetUp['strategy'];
+          const named = strategiesFor(isPot).find(([code]) => code === strategy)![1];
+          const own = strategiesFor(isPot).some(([, words]) => words === value.name);
+          const everyDays = strategy === 'timer' && value.everyDays == null ? { everyDays: USUAL_EVERY_DAYS } : {};
+          set({ strategy, ...everyDays, ...(own || value.name === '' ? { name: named } : {}) });
+        }}
+      />
+      {(value.strategy === 'timer' || value.strategy === 'remembered') && (
+        <div className="mt-2 grid grid-cols-2 gap-2">
+          {value.strategy === 'timer' && (
+            <MeasuredInput
+              label="Every so many days"
+              quantity="count"
+              min={1}
+              max={30}
+              required
+              value={value.everyDays}
+              onChange={(everyDays) => set({ everyDays })}
+            />
+          )}
+          <MeasuredInput
+            label="Each time, a plant"
+            quantity="litres"
+            hint="Empty: what those days use"
+            min={0.1}
+            max={100}
+            value={value.litres}
+            onChange={(litres) => set({ litres })}
+          />
+        </div>
+      )}
+      <div className="mt-2 grid grid-cols-2 gap-2">
+        {isPot ? (
+          <SelectField
+            label="Pot"
+            value={String(value.volumeL ?? '')}
+            options={[
+              ['', `${format.litres(place.volumeL ?? 10)}, as it is`],
+              ...[5, 10, 15, 20, 30, 40, 60].map((l): [string, string] => [String(l), format.litres(l)]),
+            ]}
+            onChange={(e) => set({ volumeL: numberOrAsIs(e.target.value) })}
+          />
+        ) : (
+          <SelectField
+            label="Mulch"
+            value={value.mulchMm == null ? '' : String(value.mulchMm)}
+            options={[
+              ['', 'as it is'],
+              ['0', 'none'],
+              ['60', format.centimetres(6)],
+            ]}
+            onChange={(e) => set({ mulchMm: numberOrAsIs(e.target.value) })}
+          />
+        )}
+        <SelectField
+          label="Shade"
+          value={value.shadePct == null ? '' : String(value.shadePct)}
+          options={[
+            ['', 'as it is'],
+            ['0', 'none'],
+            ['30', '30 %'],
+            ['50', '50 %'],
+          ]}
+          onChange={(e) => set({ shadePct: numberOrAsIs(e.target.value) })}
+        />
+        {isPot && (
+          <SelectField
+            label="Mix"
+            value={value.texture ?? ''}
+            options={[
+              ['', 'as it is'],
+              ['potting-mix', 'Potting mix'],
+              ['porous-mix', 'Porous mix'],
+            ]}
+            onChange={(e) => set({ texture: (e.target.value || null) as SetUp['texture'] })}
+          />
+        )}
+      </div>
+    </fieldset>
+  );
+}

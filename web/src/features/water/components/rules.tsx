@@ -1,0 +1,178 @@
+import type { PlaceDto, PlacePlanDto, PlaceWatering } from '@candid-leaf/contract';
+import { roundTo } from '@candid-leaf/core/units';
+import { flowFromBucket, SCHOOLS, type SchoolCode } from '@candid-leaf/core/water';
+import clsx from 'clsx';
+import { useState } from 'react';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { SelectField } from '../../../ui/field';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { Panel } from '../../../ui/panel';
+
+interface Props {
+  place: PlaceDto;
+  p: PlacePlanDto;
+  busy: boolean;
+  onChange: (change: Partial<PlaceWatering>, flowLPerH?: number) => void;
+}
+
+/** Least weekly limit that the server takes, litres. */
+const LEAST_CAP_L = 1;
+
+/** Whose way of watering is followed here, and what local rules allow. */
+export function Rules({ place, p, busy, onChange }: Props) {
+  return (
+    <Panel label="How it is watered" className="flex flex-col gap-4 self-start">
+      <SelectField
+        label="School"
+        hint={SCHOOLS[p.school].line}
+        value={p.school}
+        disabled={busy}
+        options={p.schools.map((s) => [s, SCHOOLS[s].label])}
+        onChange={(e) => onChange({ school: e.target.value as SchoolCode })}
+      />
+      <AllowedDays allowedDays={p.watering.allowedDays} busy={busy} onChange={onChange} />
+      <WeeklyCap key={p.watering.weeklyCapL} capL={p.watering.weeklyCapL ?? null} onChange={onChange} />
+      <SelectField
+        label="When in doubt"
+        value={p.watering.lean ?? ''}
+        disabled={busy}
+        hint="Tomatoes rather damp than bone dry, peppers rather dry than wet."
+        options={[
+          ['', 'as the crop likes it'],
+          ['damp', 'rather damp'],
+          ['dry', 'rather dry'],
+        ]}
+        onChange={(e) => onChange({ lean: (e.target.value || null) as PlaceWatering['lean'] })}
+      />
+      <label className="flex min-h-11 items-start gap-2">
+        <input
+          type="checkbox"
+          className="mt-1 size-5 accent-leaf"
+          checked={p.watering.drierFinish ?? false}
+          disabled={busy}
+          onChange={(e) => onChange({ drierFinish: e.target.checked })}
+        />
+        <span>
+          Drier as fruit colours, for flavour
+          <span className="block text-sm text-soft">Bounded: more splits and dark ends are the price.</span>
+        </span>
+      </label>
+      <SelectField
+        label="Hose timer"
+        value={String(p.watering.timerZone ?? '')}
+        disabled={busy}
+        options={[
+          ['', 'none'],
+          ...Array.from({ length: 8 }, (_, i): [string, string] => [String(i + 1), `outlet ${i + 1}`]),
+        ]}
+        onChange={(e) => onChange({ timerZone: e.target.value ? Number(e.target.value) : null })}
+      />
+      <BucketTest place={place} busy={busy} onFlow={(flow) => onChange({}, flow)} />
+    </Panel>
+  );
+}
+
+const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
+const FIRST = { sunday: 0, monday: 1, saturday: 6 } as const;
+
+function AllowedDays({
+  allowedDays,
+  busy,
+  onChange,
+}: {
+  allowedDays: number[] | null | undefined;
+  busy: boolean;
+  onChange: Props['onChange'];
+}) {
+  const { weekStart } = useGarden();
+  const all = WEEKDAYS.map((_, i) => i);
+  const allowed = new Set(allowedDays?.length ? allowedDays : all);
+  const toggle = (day: number) => {
+    const next = new Set(allowed);
+    if (next.has(day)) next.delete(day);
+    else next.add(day);
+    onChange({ allowedDays: next.size === 7 || next.size === 0 ? null : [...next].sort((a, b) => a - b) });
+  };
+  return (
+    <fieldset>
+      <legend className="font-semibold">Watering is allowed on</legend>
+      <div className="mt-1 flex flex-wrap gap-0.5">
+        {all
+          .map((i) => (i + FIRST[weekStart]) % 7)
+          .map((d) => (
+            <button
+              key={d}
+              type="button"
+              aria-label={WEEKDAYS[d]}
+              aria-pressed={allowed.has(d)}
+              disabled={busy}
+              onClick={() => toggle(d)}
+              className={clsx(
+                'min-h-11 min-w-11 rounded-lg border font-semibold',
+                allowed.has(d) ? 'border-leaf bg-leafwash text-leaf' : 'border-line text-soft line-through',
+              )}
+            >
+              {WEEKDAYS[d]?.slice(0, 2)}
+            </button>
+          ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** Kept when the field is left. */
+function WeeklyCap({ capL, onChange }: { capL: number | null; onChange: Props['onChange'] }) {
+  const [litres, setLitres] = useState(capL);
+  const keep = () => {
+    if (litres !== null && !(litres >= LEAST_CAP_L)) return;
+    const next = litres === null ? null : roundTo(litres, 2);
+    if (next !== capL) onChange({ weeklyCapL: next });
+  };
+  return (
+    <MeasuredInput
+      label="Most in a week"
+      quantity="litres"
+      hint="Where water is restricted: in any seven days, for the whole place. Empty for no limit."
+      min={LEAST_CAP_L}
+      value={litres}
+      onChange={setLitres}
+      onBlur={keep}
+      onEnter={keep}
+    />
+  );
+}
+
+const BUCKET_L = 10;
+/** More than a garden tap gives, litres an hour; the server takes no more. */
+const MOST_FLOW_L_H = 5000;
+
+/** Seconds to fill a bucket give the flow; nobody knows it otherwise. */
+function BucketTest({ place, busy, onFlow }: { place: PlaceDto; busy: boolean; onFlow: (flowLPerH: number) => void }) {
+  const format = useFormat();
+  const [seconds, setSeconds] = useState<number | null>(null);
+  const flow = seconds !== null && seconds > 0 ? Math.round(flowFromBucket(BUCKET_L, seconds)) : null;
+  const odd = flow !== null && flow > MOST_FLOW_L_H;
+  return (
+    <details>
+      <summary className="min-h-8 cursor-pointer font-semibold">
+        Flow: {place.flowLPerH ? `${format.litres(place.flowLPerH)} an hour` : 'not known'}
+      </summary>
+      <p className="mt-1 text-sm text-soft">
+        Let everything that waters this place run into a bucket: how many seconds until {format.litres(BUCKET_L)} are in
+        it?
+      </p>
+      <div className="mt-2 flex items-end gap-2">
+        <MeasuredInput label="Time to fill it" quantity="seconds" min={0} value={seconds} onChange={setSeconds} />
+        <Button disabled={busy || flow === null || odd} onClick={() => flow && onFlow(flow)}>
+          Keep
+        </Button>
+      </div>
+      {flow !== null && (
+        <p role="status" className="mt-1 text-sm">
+          {odd ? 'That is more than a fire hose gives: are those seconds?' : `${format.litres(flow)} an hour.`}
+        </p>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,69 @@
+import type { PlaceDto, PlacePlanDto } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import { Scale } from 'lucide-react';
+import { Link } from 'react-router';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { plansQuery } from '../queries';
+
+/** Which places swing and which are due first, and what would change it; the most worrying first. */
+export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
+  const garden = useGarden();
+  const link = useLink();
+  const plans = useQuery(plansQuery(garden.id)).data ?? [];
+  const known = plans
+    .filter((p) => p.pours.some((pour) => pour.fractionAvailable !== null))
+    .sort((a, b) => (a.dueInDays ?? 9) - (b.dueInDays ?? 9) || (a.evenness ?? 1) - (b.evenness ?? 1));
+  if (known.length === 0) return null;
+  return (
+    <Panel title="How steady the water is" className="mt-4">
+      <ul className="mt-1 divide-y divide-line">
+        {known.map((p) => (
+          <Line key={p.placeId} plan={p} name={places.find((place) => place.id === p.placeId)?.name ?? ''} />
+        ))}
+      </ul>
+      <Link className={`${buttonLook('quiet')} -ml-3`} to={link('bench', {})}>
+        <Scale aria-hidden size={18} /> Try habits side by side
+      </Link>
+    </Panel>
+  );
+}
+
+/** From here on the water is steady, or at least only uneven (judgement). */
+const STEADY = 0.7;
+const UNEVEN = 0.45;
+const swing = (evenness: number): string =>
+  evenness >= STEADY ? 'steady' : evenness >= UNEVEN ? 'uneven' : 'swings hard';
+
+const due = (days: number): string => {
+  if (days === 0) return ', due today';
+  return `, due in ${days} ${days === 1 ? 'day' : 'days'}`;
+};
+
+function Line({ plan, name }: { plan: PlacePlanDto; name: string }) {
+  const link = useLink();
+  const format = useFormat();
+  const [change] = plan.whatIf;
+  return (
+    <li className="py-2">
+      <Link
+        className="inline-block py-0.5 font-semibold text-leaf underline"
+        to={link('placePlan', { placeId: plan.placeId })}
+      >
+        {name}
+      </Link>
+      <span className="tabular-nums">
+        {plan.evenness !== null && `: ${swing(plan.evenness)} (${plan.evenness.toFixed(2)})`}
+        {plan.dueInDays !== null && due(plan.dueInDays)}
+      </span>
+      {change && plan.now && (
+        <p className="text-sm text-soft tabular-nums">
+          {change.what === 'mulch' ? 'With mulch' : `In ${format.litres(change.size)}`}: water every{' '}
+          {change.daysBetween} days instead of {plan.now.daysBetween}, {format.litres(change.litresPerWeek)} a week
+          instead of {format.litres(plan.now.litresPerWeek)}.
+        </p>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,71 @@
+import type { PlaceDto } from '@candid-leaf/contract';
+import type { PotWeight } from '@candid-leaf/core/records';
+import { roundTo } from '@candid-leaf/core/units';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { SelectField } from '../../../ui/field';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { gardenViewQuery } from '../../garden/queries';
+import { useRecordOnce } from '../../records/components/use-record-once';
+
+/** Two weights teach a pot: soaked and drained, and at the first droop. From then on a scale tells the water left. */
+export function TeachWeight({ place }: { place: PlaceDto }) {
+  const garden = useGarden();
+  const view = useQuery(gardenViewQuery(garden.id));
+  const plants = view.data?.places.find((p) => p.place.id === place.id)?.plants ?? [];
+  const [plantId, setPlantId] = useState('');
+  const chosen = plantId || plants[0]?.plant.id;
+  if (!chosen) return null;
+  return (
+    <details className="rounded-2xl border border-line bg-card p-4">
+      <summary className="min-h-8 cursor-pointer font-head text-lg font-semibold">Teach a pot its weight</summary>
+      <p className="mt-1 max-w-prose text-soft">
+        Two weighings, once: then a lift on the scale tells the water left more surely than a finger.
+      </p>
+      {plants.length > 1 && (
+        <SelectField
+          label="Pot"
+          className="mt-2 max-w-64"
+          value={chosen}
+          options={plants.map((p) => [p.plant.id, p.plant.name])}
+          onChange={(e) => setPlantId(e.target.value)}
+        />
+      )}
+      <ol className="mt-2 grid gap-4 sm:grid-cols-2">
+        <Weighing
+          key={`${chosen} drained`}
+          step="1. Soak it, let it drain for an hour, weigh it"
+          state="drained"
+          plantId={chosen}
+        />
+        <Weighing key={`${chosen} dry`} step="2. Weigh it at the first droop" state="dry" plantId={chosen} />
+      </ol>
+    </details>
+  );
+}
+
+const LEAST_KG = 0.1;
+
+function Weighing({ step, state, plantId }: { step: string; state: PotWeight['state']; plantId: string }) {
+  const garden = useGarden();
+  const record = useRecordOnce(garden.id);
+  const [kg, setKg] = useState<number | null>(null);
+  const keep = () => {
+    if (kg === null || !(kg > LEAST_KG)) return;
+    record.write(
+      { type: 'pot-weight', plantId, data: { date: garden.today, kg: roundTo(kg, 2), state } },
+      'The weight is kept.',
+      () => setKg(null),
+    );
+  };
+  return (
+    <li className="flex items-end gap-2">
+      <MeasuredInput label={step} quantity="kilograms" min={LEAST_KG} value={kg} onChange={setKg} onEnter={keep} />
+      <Button disabled={kg === null || !(kg > LEAST_KG) || record.isPending} onClick={keep}>
+        Keep
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,23 @@
+import type { BenchDto, PlacePlanDto } from '@candid-leaf/contract';
+import { queryOptions } from '@tanstack/react-query';
+import { api } from '../../lib/api';
+import { apiOf } from '../../lib/paths';
+import { queryKeys } from '../../lib/query-keys';
+
+export const plansQuery = (gardenId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.plan(gardenId), 'all'] as const,
+    queryFn: () => api<PlacePlanDto[]>('GET', apiOf(gardenId, 'plan')),
+  });
+
+export const placePlanQuery = (gardenId: string, placeId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.plan(gardenId), placeId] as const,
+    queryFn: () => api<PlacePlanDto>('GET', apiOf(gardenId, 'places', placeId, 'plan')),
+  });
+
+export const benchesQuery = (gardenId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.garden(gardenId), 'benches'] as const,
+    queryFn: () => api<BenchDto[]>('GET', apiOf(gardenId, 'benches')),
+  });

@@ -1,0 +1,229 @@
+import type { BenchDto, GardenView, PlaceDto, PlaceOnView, PlantView } from '@candid-leaf/contract';
+import { SCHOOL_CODES, SCHOOLS, type SchoolCode, type SetUp } from '@candid-leaf/core/water';
+import { useQuery } from '@tanstack/react-query';
+import { Play, Plus, Square } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
+import { asInput } from '../../../lib/as-input';
+import { useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Choice } from '../../../ui/choice';
+import { SelectField } from '../../../ui/field';
+import { Panel } from '../../../ui/panel';
+import { Empty, Waiting } from '../../../ui/states';
+import { useWrite } from '../../../ui/use-write';
+import { GardenPage } from '../../garden/components/garden-page';
+import { savePlace } from '../../places/writes';
+import { plantViewQuery } from '../../plant/queries';
+import { benchInputOf } from '../bench/bench-input';
+import { Charts, ChartsToCome } from '../bench/charts';
+import { KeptSetUps } from '../bench/kept-set-ups';
+import { SetUpCard } from '../bench/set-up-card';
+import { useBenchRun } from '../bench/use-bench-run';
+
+const MOST = 6;
+const YEARS = [20, 50, 200] as const;
+
+/** The same weather through different habits, side by side: on this soil, in this pot, the numbers decide. */
+export function BenchScreen() {
+  return <GardenPage title={() => 'Habits side by side'}>{(v) => <Choose view={v} />}</GardenPage>;
+}
+
+function Choose({ view }: { view: GardenView }) {
+  const garden = useGarden();
+  const [params, setParams] = useSearchParams();
+  const usable = view.places.filter((p) => p.plants.length > 0);
+  const chosen = usable.find((p) => p.place.id === params.get('place')) ?? usable[0];
+  const plant = useQuery({
+    ...plantViewQuery(garden.id, chosen?.plants[0]?.plant.id ?? ''),
+    enabled: chosen !== undefined,
+  }).data;
+  if (!chosen)
+    return (
+      <Empty title="Nothing to try it on">
+        Add a bed or a pot with a plant in it; then habits can be tried on it here.
+      </Empty>
+    );
+  return (
+    <>
+      <p className="-mt-2 mb-3 max-w-prose text-soft">
+        The same weather runs through two to six ways of watering this place. Nothing is watered by it, and nothing is
+        changed.
+      </p>
+      {plant ? (
+        <Bench
+          key={chosen.place.id}
+          on={chosen}
+          plant={plant}
+          chooser={
+            <SelectField
+              label="Place"
+              className="w-full sm:w-64"
+              value={chosen.place.id}
+              options={usable.map((p) => [p.place.id, p.place.name])}
+              onChange={(e) => setParams({ place: e.target.value }, { replace: true, preventScrollReset: true })}
+            />
+          }
+        />
+      ) : (
+        <Waiting what="Fetching its weather" />
+      )}
+    </>
+  );
+}
+
+const startFor = (isPot: boolean): SetUp[] =>
+  isPot
+    ? [
+        { name: 'One big weekly soak', strategy: 'timer', everyDays: 7 },
+        { name: 'Half a can, often', strategy: 'half-often' },
+        { name: 'By need', strategy: 'by-need' },
+      ]
+    : [
+        { name: 'Deep and seldom', strategy: 'deep' },
+        { name: 'Evenly moist', strategy: 'evenly-moist' },
+        { name: 'By need, mulched', strategy: 'by-need', mulchMm: 60 },
+      ];
+
+type Tried = Pick<BenchDto, 'setUps' | 'weather' | 'years'>;
+
+function Bench({ on: { place }, plant, chooser }: { on: PlaceOnView; plant: PlantView; chooser: ReactNode }) {
+  const bench = useBenchRun();
+  const [tried, setTried] = useState<Tried>(() => ({
+    setUps: startFor(place.kind === 'container'),
+    weather: 'simulated',
+    years: YEARS[1],
+  }));
+  const { setUps, weather, years } = tried;
+  const change = (part: Partial<Tried>) => setTried((old) => ({ ...old, ...part }));
+  const { state } = bench;
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex flex-wrap items-end gap-3">
+        {chooser}
+        <Choice
+          label="Weather"
+          value={weather}
+          options={[
+            ['simulated', 'Simulated years'],
+            ['recorded', 'This season’s'],
+          ]}
+          onChange={(v) => change({ weather: v })}
+        />
+        {weather === 'simulated' && (
+          <SelectField
+            label="Years"
+            className="w-28"
+            value={String(years)}
+            options={YEARS.map((y) => [String(y), String(y)])}
+            onChange={(e) => change({ years: Number(e.target.value) })}
+          />
+        )}
+        <KeptSetUps place={place} onTake={setTried} now={tried} />
+      </div>
+      <SetUps place={place} setUps={setUps} onChange={(next) => change({ setUps: next })} />
+      <Run bench={bench} ready={setUps.every(isReady)} onStart={() => bench.start(benchInputOf(plant, tried))} />
+      {state.at === 'running' && (
+        <Panel as="div" className="sm:p-5">
+          <ChartsToCome setUps={setUps} />
+        </Panel>
+      )}
+      {state.at === 'done' && (
+        <Panel as="div" className="sm:p-5">
+          <Charts rows={state.rows} />
+          <Adopt place={place} setUps={state.rows.map((r) => r.setUp)} />
+        </Panel>
+      )}
+    </div>
+  );
+}
+
+function SetUps({ place, setUps, onChange }: { place: PlaceDto; setUps: SetUp[]; onChange: (next: SetUp[]) => void }) {
+  return (
+    <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+      {setUps.map((s, i) => (
+        <SetUpCard
+          key={i}
+          letter={'ABCDEF'.charAt(i)}
+          place={place}
+          value={s}
+          onChange={(next) => onChange(setUps.map((old, k) => (k === i ? next : old)))}
+          onRemove={setUps.length > 2 ? () => onChange(setUps.filter((_, k) => k !== i)) : null}
+        />
+      ))}
+      {setUps.length < MOST && (
+        <Button
+          className="min-h-24 border-dashed"
+          onClick={() => onChange([...setUps, { name: 'Every morning', strategy: 'daily' }])}
+        >
+          <Plus aria-hidden size={18} /> One more
+        </Button>
+      )}
+    </div>
+  );
+}
+
+const isNumber = (x: number | null | undefined): boolean => typeof x === 'number' && !Number.isNaN(x);
+/** It has a name, and what is asked of it is a number. */
+const isReady = (s: SetUp): boolean =>
+  s.name.trim() !== '' && (s.strategy !== 'timer' || isNumber(s.everyDays)) && (s.litres == null || isNumber(s.litres));
+
+/** Starts the run, shows how far it is, stops it. */
+function Run({
+  bench,
+  ready,
+  onStart,
+}: {
+  bench: ReturnType<typeof useBenchRun>;
+  ready: boolean;
+  onStart: () => void;
+}) {
+  const { state } = bench;
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      {state.at === 'running' ? (
+        <>
+          <Button look="urgent" onClick={bench.stop}>
+            <Square aria-hidden size={17} /> Stop
+          </Button>
+          <div className="flex items-center gap-3" role="status">
+            <progress className="h-3 w-48 accent-leaf" aria-label="Years run" value={state.done} max={state.of} />
+            <span className="tabular-nums">
+              {state.done} of {state.of} years
+            </span>
+          </div>
+        </>
+      ) : (
+        <Button look="main" onClick={onStart} disabled={!ready}>
+          <Play aria-hidden size={17} /> Run
+        </Button>
+      )}
+      {state.at === 'stopped' && <p role="status">Stopped; nothing was kept of it.</p>}
+    </div>
+  );
+}
+
+const isSchool = (strategy: SetUp['strategy']): strategy is SchoolCode => (SCHOOL_CODES as string[]).includes(strategy);
+
+/** A set-up that is one of the schools can become the way this place is planned. */
+function Adopt({ place, setUps }: { place: PlaceDto; setUps: readonly SetUp[] }) {
+  const garden = useGarden();
+  const save = useWrite(savePlace, garden.id);
+  const schools = [...new Set(setUps.map((s) => s.strategy).filter(isSchool))];
+  if (schools.length === 0) return null;
+  const adopt = (school: SchoolCode) =>
+    save.mutate(
+      { place: { ...asInput(place), watering: { ...place.watering, school } } },
+      { said: `${place.name} is now planned: ${SCHOOLS[school].label.toLowerCase()}.` },
+    );
+  return (
+    <div className="mt-4 flex flex-wrap items-center gap-2">
+      <span className="font-semibold">Plan {place.name} by:</span>
+      {schools.map((s) => (
+        <Button key={s} disabled={save.isPending || place.watering?.school === s} onClick={() => adopt(s)}>
+          {SCHOOLS[s].label}
+        </Button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+import type { PlaceDto, PlacePlanDto, PlaceWatering } from '@candid-leaf/contract';
+import { COUNTED_CHANCE_PCT } from '@candid-leaf/core/water';
+import { useQuery } from '@tanstack/react-query';
+import { Navigate, useParams } from 'react-router';
+import { asInput } from '../../../lib/as-input';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { linkTo } from '../../../lib/paths';
+import { Failed, Waiting } from '../../../ui/states';
+import { useWrite } from '../../../ui/use-write';
+import { GardenPage } from '../../garden/components/garden-page';
+import { savePlace } from '../../places/writes';
+import { Correct } from '../components/correct';
+import { Rules } from '../components/rules';
+import { TeachWeight } from '../components/teach-weight';
+import { Timer } from '../components/timer';
+import { Week } from '../components/week';
+import { placePlanQuery } from '../queries';
+
+/** One place's coming week: which mornings, how much, how long; what rain saves, and what if it does not come. */
+export function PlanScreen() {
+  const { gardenId = '', placeId = '' } = useParams();
+  return (
+    <GardenPage title={(v) => v.places.find((p) => p.place.id === placeId)?.place.name ?? 'Water'}>
+      {(v) => {
+        const place = v.places.find((p) => p.place.id === placeId)?.place;
+        return place ? <Plan key={placeId} place={place} /> : <Navigate to={linkTo('garden', { gardenId })} replace />;
+      }}
+    </GardenPage>
+  );
+}
+
+function Plan({ place }: { place: PlaceDto }) {
+  const garden = useGarden();
+  const plan = useQuery(placePlanQuery(garden.id, place.id));
+  const save = useWrite(savePlace, garden.id);
+  if (plan.isPending) return <Waiting what="Reckoning the week" />;
+  if (plan.error) return <Failed error={plan.error} again={() => void plan.refetch()} />;
+  const p = plan.data;
+  const setWatering = (change: Partial<PlaceWatering>, flowLPerH?: number) =>
+    save.mutate({
+      place: { ...asInput(place), watering: { ...p.watering, ...change }, ...(flowLPerH ? { flowLPerH } : {}) },
+    });
+  return (
+    <div className="grid gap-5 lg:grid-cols-[1fr_23.5rem]">
+      <div className="flex flex-col gap-4">
+        <Week place={place} p={p} />
+        <Correct place={place} p={p} />
+        {place.kind === 'container' && <TeachWeight place={place} />}
+        {p.watering.timerZone && <Timer place={place} p={p} />}
+        <Facts p={p} />
+      </div>
+      <Rules place={place} p={p} busy={save.isPending} onChange={setWatering} />
+    </div>
+  );
+}
+
+/** How old the facts are that the plan stands on. */
+function Facts({ p }: { p: PlacePlanDto }) {
+  const format = useFormat();
+  return (
+    <p className="text-sm text-soft">
+      {p.weatherUntil ? `Weather measured up to ${format.day(p.weatherUntil)}` : 'No weather measured'}
+      {p.forecastUntil
+        ? `, foreseen to ${format.day(p.forecastUntil)}`
+        : ', no forecast: the days are taken to be like the last week'}
+      . Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Morning is the time: leaves dry, and least is lost.
+    </p>
+  );
+}

@@ -1,0 +1,19 @@
+import type { BenchDto, BenchInput, PlacePlanDto } from '@candid-leaf/contract';
+import { api } from '../../lib/api';
+import { apiOf } from '../../lib/paths';
+import { defineWrite, type OfGarden } from '../../lib/writes';
+
+type OfPlace = OfGarden & { placeId: string };
+
+export const sendTimer = defineWrite('timer.send', ({ gardenId, placeId }: OfPlace) =>
+  api<PlacePlanDto>('POST', apiOf(gardenId, 'places', placeId, 'timer', 'send')),
+);
+export const readTimer = defineWrite('timer.read', ({ gardenId, placeId }: OfPlace) =>
+  api<PlacePlanDto>('POST', apiOf(gardenId, 'places', placeId, 'timer', 'read')),
+);
+export const saveBench = defineWrite('bench.save', ({ gardenId, bench }: OfGarden & { bench: BenchInput }) =>
+  api<BenchDto>('PUT', apiOf(gardenId, 'benches'), bench),
+);
+export const deleteBench = defineWrite('bench.delete', ({ gardenId, id }: OfGarden & { id: string }) =>
+  api('DELETE', apiOf(gardenId, 'benches', id)),
+);

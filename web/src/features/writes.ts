@@ -1,0 +1,7 @@
+/** Every feature's writes, so that one that waits to be sent is known by its key whichever page is open. */
+import './garden/writes';
+import './places/writes';
+import './plant/writes';
+import './records/writes';
+import './today/writes';
+import './water/writes';

@@ -1,0 +1,31 @@
+import type { GardenDto } from '@candid-leaf/contract';
+import { formatterFor, METRIC, type Formatter, type Units } from '@candid-leaf/core/units';
+import { createContext, useContext, useMemo } from 'react';
+import { linkTo, type Query, type Route, type RouteParams } from './paths';
+
+/** The garden whose pages are shown. */
+export const GardenContext = createContext<GardenDto | null>(null);
+
+export function useGarden(): GardenDto {
+  const garden = useContext(GardenContext);
+  if (!garden) throw new Error('this page belongs inside a garden');
+  return garden;
+}
+
+/** The gardener's units; metric where there is no garden yet. */
+export const useUnits = (): Units => useContext(GardenContext)?.units ?? METRIC;
+
+/** Writes amounts and days as this gardener reads them. */
+export function useFormat(): Formatter {
+  const { units, dateForm } = useGarden();
+  return useMemo(() => formatterFor(units, dateForm), [units, dateForm]);
+}
+
+type WithinGarden<R extends Route> = Omit<RouteParams<R>, 'gardenId'>;
+
+/** Addresses within this garden. */
+export function useLink() {
+  const { id } = useGarden();
+  return <R extends Route>(route: R, params: WithinGarden<R>, query?: Query): string =>
+    linkTo(route, { ...params, gardenId: id } as unknown as RouteParams<R>, query);
+}

@@ -1,0 +1,45 @@
+import { generatePath } from 'react-router';
+
+/** Every address of the page, once. `linkTo` fills them in; the router matches them. */
+export const ROUTES = {
+  home: '/',
+  signIn: '/sign-in',
+  newGarden: '/gardens/new',
+  garden: '/gardens/:gardenId',
+  settings: '/gardens/:gardenId/settings',
+  bench: '/gardens/:gardenId/bench',
+  neighbour: '/gardens/:gardenId/neighbour',
+  handbook: '/gardens/:gardenId/handbook',
+  signs: '/gardens/:gardenId/handbook/signs',
+  disorder: '/gardens/:gardenId/handbook/:disorder',
+  newPlace: '/gardens/:gardenId/places/new',
+  place: '/gardens/:gardenId/places/:placeId',
+  placePlan: '/gardens/:gardenId/places/:placeId/plan',
+  placeWalk: '/gardens/:gardenId/places/:placeId/walk',
+  newPlant: '/gardens/:gardenId/places/:placeId/plants/new',
+  plant: '/gardens/:gardenId/plants/:plantId',
+  plantEdit: '/gardens/:gardenId/plants/:plantId/edit',
+  plantSheet: '/gardens/:gardenId/plants/:plantId/sheet',
+  look: '/gardens/:gardenId/plants/:plantId/look',
+} as const;
+export type Route = keyof typeof ROUTES;
+
+/** Names of the parts of a path that stand for ids. */
+type NamesIn<P extends string> = P extends `${string}:${infer Name}/${infer Rest}`
+  ? Name | NamesIn<`/${Rest}`>
+  : P extends `${string}:${infer Name}`
+    ? Name
+    : never;
+export type RouteParams<R extends Route> = Record<NamesIn<(typeof ROUTES)[R]>, string>;
+export type Query = Readonly<Record<string, string | undefined>>;
+
+/** The address of a page; a query that is undefined is left out. */
+export function linkTo<R extends Route>(route: R, params: RouteParams<R>, query: Query = {}): string {
+  const path = generatePath<string>(ROUTES[route], params as Record<string, string>);
+  const asked = new URLSearchParams(Object.entries(query).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])));
+  return asked.size > 0 ? `${path}?${asked}` : path;
+}
+
+/** Where the server keeps a garden's things: `apiOf(id, 'plan')`. */
+export const apiOf = (gardenId: string, ...path: readonly string[]): string =>
+  `/gardens/${[gardenId, ...path].map(encodeURIComponent).join('/')}`;

@@ -1,0 +1,74 @@
+import clsx from 'clsx';
+import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from 'react';
+
+export const inputLook = 'min-h-11 w-full rounded-lg border border-soft/60 bg-card px-3 py-1.5 text-ink';
+
+interface FrameProps {
+  label: string;
+  error?: string | undefined;
+  hint?: string | undefined;
+  children: (ids: { id: string; describedBy: string | undefined; invalid: boolean }) => ReactNode;
+  className?: string | undefined;
+}
+
+/** A label over its field, with the reason underneath where something is wrong. */
+export function Field({ label, error, hint, children, className }: FrameProps) {
+  const id = useId();
+  const describedBy = error ? `${id}-error` : hint ? `${id}-hint` : undefined;
+  return (
+    <div className={clsx('flex flex-col gap-1', className)}>
+      <label htmlFor={id} className="font-semibold">
+        {label}
+      </label>
+      {children({ id, describedBy, invalid: Boolean(error) })}
+      {error ? (
+        <p id={`${id}-error`} role="alert" className="text-ripe">
+          {label} {error}
+        </p>
+      ) : (
+        hint && (
+          <p id={`${id}-hint`} className="text-sm text-soft">
+            {hint}
+          </p>
+        )
+      )}
+    </div>
+  );
+}
+
+type InputProps = Omit<InputHTMLAttributes<HTMLInputElement>, 'id'> & {
+  label: string;
+  error?: string | undefined;
+  hint?: string | undefined;
+};
+export function TextField({ label, error, hint, className, ...rest }: InputProps) {
+  return (
+    <Field label={label} error={error} hint={hint} className={className}>
+      {(f) => (
+        <input id={f.id} aria-describedby={f.describedBy} aria-invalid={f.invalid} className={inputLook} {...rest} />
+      )}
+    </Field>
+  );
+}
+
+type SelectProps = Omit<SelectHTMLAttributes<HTMLSelectElement>, 'id'> & {
+  label: string;
+  error?: string | undefined;
+  hint?: string | undefined;
+  options: readonly (readonly [value: string, label: string])[];
+};
+export function SelectField({ label, error, hint, options, className, ...rest }: SelectProps) {
+  return (
+    <Field label={label} error={error} hint={hint} className={className}>
+      {(f) => (
+        <select id={f.id} aria-describedby={f.describedBy} aria-invalid={f.invalid} className={inputLook} {...rest}>
+          {options.map(([value, text]) => (
+            <option key={value} value={value}>
+              {text}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}

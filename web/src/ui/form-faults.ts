@@ -1,0 +1,51 @@
+import { checked, type Fault, RefusedInput } from '@candid-leaf/core/records';
+import {
+  set,
+  type FieldErrors,
+  type FieldValues,
+  type Path,
+  type Resolver,
+  type UseFormSetError,
+} from 'react-hook-form';
+import { ApiError } from '../lib/api';
+
+/**
+ * Checks a form with the class that the server checks with, so that both say the same. `tidy` first takes out what
+ * the form shows but the gardener left empty.
+ */
+export function resolverFor<T extends FieldValues & object>(
+  cls: new () => T,
+  tidy: (values: T) => T = (v) => v,
+): Resolver<T> {
+  return (values) => {
+    try {
+      return { values: checked(cls, tidy(values)), errors: {} };
+    } catch (error) {
+      if (!(error instanceof RefusedInput)) throw error;
+      const errors: FieldErrors<T> = {};
+      for (const f of error.faults) set(errors, f.path, { type: 'refused', message: f.reason });
+      return { values: {}, errors };
+    }
+  };
+}
+
+/** Puts each fault that the server found on the field it belongs to; what belongs to none goes above the button. */
+export function applyFaults<T extends FieldValues>(error: unknown, setError: UseFormSetError<T>): void {
+  if (!(error instanceof ApiError)) {
+    setError('root', { message: 'The server cannot be reached. Nothing you wrote is lost.' });
+    return;
+  }
+  if (error.faults.length === 0) setError('root', { message: error.message });
+  for (const fault of error.faults) setError(fault.path as Path<T>, { message: fault.reason });
+}
+
+/** The faults of a write that failed, or a line saying that nothing was heard. */
+export const faultsIn = (error: Error | null): readonly Fault[] => {
+  if (!error) return [];
+  if (!(error instanceof ApiError))
+    return [{ path: '', reason: 'The server cannot be reached. Nothing you wrote is lost.' }];
+  return error.faults.length > 0 ? error.faults : [{ path: '', reason: error.message }];
+};
+
+/** For `register`: an empty choice or text is "not known". */
+export const emptyIsUnknown = { setValueAs: (v: unknown) => (v === '' ? null : v) };

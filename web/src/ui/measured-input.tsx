@@ -1,0 +1,121 @@
+import { measureOf, parseDecimal, type Quantity } from '@candid-leaf/core/units';
+import { useState } from 'react';
+import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { useUnits } from '../lib/garden-context';
+import { Field, inputLook } from './field';
+
+interface InputProps {
+  label: string;
+  quantity: Quantity;
+  /** metric; null where nothing is known, NaN while what stands there is no number */
+  value: number | null | undefined;
+  onChange: (metric: number | null) => void;
+  /** metric; what is beyond is told at once, and refused by whoever takes it */
+  min?: number;
+  max?: number;
+  /** told to a screen reader; whoever takes the value refuses nothing where something must stand */
+  required?: boolean;
+  error?: string | undefined;
+  hint?: string | undefined;
+  className?: string | undefined;
+  disabled?: boolean;
+  onBlur?: () => void;
+  onEnter?: () => void;
+  name?: string;
+}
+
+/**
+ * The one field for a number: shown in the gardener's unit, kept metric, with a decimal comma or point. What is typed stands as it was
+ * typed; what it cannot be is said underneath.
+ */
+export function MeasuredInput(props: InputProps) {
+  const { label, quantity, value, onChange, required, error, hint, className, disabled, name, onBlur, onEnter } = props;
+  const measure = measureOf(quantity, useUnits());
+  const shown = (metric: number | null | undefined): string =>
+    metric == null || Number.isNaN(metric) ? '' : String(Number(measure.fromMetric(metric).toFixed(measure.digits)));
+  const [text, setText] = useState(() => shown(value));
+  const [told, setTold] = useState(value);
+  // a value that came from elsewhere than this field replaces what stands in it
+  if (!Object.is(told, value)) {
+    setTold(value);
+    setText(shown(value));
+  }
+  const change = (typed: string): void => {
+    setText(typed);
+    const number = parseDecimal(typed);
+    const metric = number === null ? null : measure.toMetric(number);
+    setTold(metric);
+    onChange(metric);
+  };
+  const own = ownFault(text, measure.toMetric, props, shown);
+  return (
+    <Field
+      label={measure.symbol ? `${label} (${measure.symbol})` : label}
+      error={error ?? own}
+      hint={hint}
+      className={className}
+    >
+      {(f) => (
+        <input
+          id={f.id}
+          name={name}
+          aria-describedby={f.describedBy}
+          aria-invalid={f.invalid}
+          aria-required={required}
+          className={inputLook}
+          type="text"
+          inputMode="decimal"
+          autoComplete="off"
+          disabled={disabled}
+          value={text}
+          onChange={(e) => change(e.target.value)}
+          onBlur={onBlur}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') onEnter?.();
+          }}
+        />
+      )}
+    </Field>
+  );
+}
+
+/** What is wrong with what stands there, in words that follow the label. */
+function ownFault(
+  text: string,
+  toMetric: (shown: number) => number,
+  { min, max }: Pick<InputProps, 'min' | 'max'>,
+  shown: (metric: number) => string,
+): string | undefined {
+  const number = parseDecimal(text);
+  if (number === null) return undefined;
+  if (Number.isNaN(number)) return 'must be a number, such as 2.5 or 2,5';
+  const metric = toMetric(number);
+  if (min !== undefined && metric < min) return `must be ${shown(min)} or more`;
+  if (max !== undefined && metric > max) return `must be ${shown(max)} or less`;
+  return undefined;
+}
+
+interface FieldProps<T extends FieldValues> extends Omit<InputProps, 'value' | 'onChange' | 'error' | 'name'> {
+  control: Control<T>;
+  name: FieldPath<T>;
+}
+
+/** The same in a form: empty is "not known". */
+export function MeasuredField<T extends FieldValues>({ control, name, ...rest }: FieldProps<T>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <MeasuredInput
+          {...rest}
+          name={field.name}
+          value={field.value as number | null | undefined}
+          onChange={field.onChange}
+          onBlur={field.onBlur}
+          error={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}

@@ -1,0 +1,21 @@
+import type { UseQueryResult } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { Navigate } from 'react-router';
+import { ApiError } from '../lib/api';
+import { ROUTES } from '../lib/paths';
+import { Failed, Waiting } from './states';
+
+interface Props<T> {
+  query: UseQueryResult<T>;
+  /** what is said meanwhile */
+  waiting: string;
+  children: (data: T) => ReactNode;
+}
+
+/** The one guard before a page: waits, sends to the sign-in, says what failed; then shows the page. */
+export function PageGuard<T>({ query, waiting, children }: Props<T>) {
+  if (query.isPending) return <Waiting what={waiting} />;
+  if (query.error instanceof ApiError && query.error.status === 401) return <Navigate to={ROUTES.signIn} replace />;
+  if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
+  return children(query.data);
+}

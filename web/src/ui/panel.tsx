@@ -1,0 +1,39 @@
+import clsx from 'clsx';
+import { useId, type ReactNode } from 'react';
+
+interface Props {
+  /** its heading; a panel without one has a `label` for those who do not see it */
+  title?: string;
+  label?: string;
+  /** larger, with more room: what a page is about */
+  main?: boolean;
+  /** framed: it asks for an answer */
+  asking?: boolean;
+  as?: 'section' | 'aside' | 'figure' | 'div';
+  className?: string;
+  children: ReactNode;
+}
+
+/** A card on the page: one thing with its heading. */
+export function Panel({ title, label, main, asking, as: Tag = 'section', className, children }: Props) {
+  const id = useId();
+  return (
+    <Tag
+      aria-label={title ? undefined : label}
+      aria-labelledby={title ? id : undefined}
+      className={clsx(
+        'rounded-2xl bg-card',
+        asking ? 'border-2 border-leaf' : 'border border-line',
+        main ? 'p-5' : 'p-4',
+        className,
+      )}
+    >
+      {title && (
+        <h2 id={id} className={main ? 'text-2xl' : 'text-xl'}>
+          {title}
+        </h2>
+      )}
+      {children}
+    </Tag>
+  );
+}

@@ -1,0 +1,38 @@
+import { useNavigate } from 'react-router';
+import { useGarden, useLink } from '../lib/garden-context';
+import type { OfGarden, Write } from '../lib/writes';
+import { Button } from './button';
+import { useWrite } from './use-write';
+
+type ById = Write<OfGarden & { id: string }, unknown>;
+
+interface Props {
+  words: string;
+  of: { id: string; name: string };
+  retire: ById;
+  restore: ById;
+}
+
+/** Takes a place or a plant out of the garden view; nothing recorded is lost, and it can be called back. */
+export function RetireButton({ words, of, retire, restore }: Props) {
+  const garden = useGarden();
+  const link = useLink();
+  const navigate = useNavigate();
+  const out = useWrite(retire, garden.id);
+  const back = useWrite(restore, garden.id);
+  const { id } = of;
+  const onClick = () =>
+    out.mutate(
+      { id },
+      {
+        said: `${of.name} is retired; its records are kept.`,
+        undo: () => back.mutate({ id }),
+        onSuccess: () => void navigate(link('garden', {})),
+      },
+    );
+  return (
+    <Button look="quiet" className="ml-auto" onClick={onClick}>
+      {words}
+    </Button>
+  );
+}

@@ -1,0 +1,133 @@
+import type { RibbonDay } from '@candid-leaf/contract';
+import { RECORD_KINDS, TRACKS, type RecordKind } from '@candid-leaf/core/records';
+import type { Day, Formatter } from '@candid-leaf/core/units';
+import clsx from 'clsx';
+import { format as inForm, parseISO } from 'date-fns';
+import { useSearchParams } from 'react-router';
+import { useFormat } from '../lib/garden-context';
+import { DueMark, TrackMark } from './track-mark';
+
+const HEIGHT = 34;
+
+/** Warmth on one scale for all days shown, °C. */
+function scaleOf(days: readonly RibbonDay[]): (celsius: number) => number {
+  const lows = days.flatMap((d) => (d.weather ? [d.weather.tMinC] : []));
+  const highs = days.flatMap((d) => (d.weather ? [d.weather.tMaxC] : []));
+  const low = Math.min(...lows, 8);
+  const high = Math.max(...highs, 32);
+  return (c) => HEIGHT - ((c - low) / (high - low)) * HEIGHT;
+}
+
+const kindsDone = (d: RibbonDay): RecordKind[] => Object.keys(d.done) as RecordKind[];
+
+function spoken(d: RibbonDay, f: Formatter, today: Day): string {
+  const w = d.weather;
+  const rain = w && w.rainMm > 0 ? `${f.rain(w.rainMm)} of rain` : '';
+  return [
+    f.weekdayAndDay(d.day),
+    d.day === today && 'today',
+    w ? f.temperatures(w.tMinC, w.tMaxC) : 'no weather known',
+    rain && (w?.kind === 'forecast' ? `${w.rainChancePct ?? 0} % chance of ${rain}` : rain),
+    ...kindsDone(d).map((k) => RECORD_KINDS[k].done),
+    d.due > 0 && `${d.due} due`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** Two weeks back, today, a week ahead. Touching a day makes the page speak of that day; touching it again, of today. */
+export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
+  const [params, setParams] = useSearchParams();
+  const format = useFormat();
+  const chosen = params.get('day');
+  const y = scaleOf(days);
+  const here = days.findIndex((d) => d.day === today);
+  const choose = (day: Day) =>
+    setParams(
+      (old) => {
+        if (day === chosen || day === today) old.delete('day');
+        else old.set('day', day);
+        return old;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  return (
+    <ol aria-label="Days" className="flex">
+      {days.map((d, i) => {
+        const ahead = d.day > today;
+        const pressed = chosen === d.day;
+        return (
+          <li key={d.day} className={clsx('min-w-0 flex-1', Math.abs(i - here) > 3 && 'max-sm:hidden')}>
+            <button
+              type="button"
+              aria-label={spoken(d, format, today)}
+              aria-pressed={pressed}
+              onClick={() => choose(d.day)}
+              className={clsx(
+                'flex w-full flex-col items-center border-b-4 pt-0.5',
+                pressed
+                  ? 'border-leaf bg-leafwash'
+                  : d.day === today
+                    ? 'border-ink'
+                    : 'border-transparent hover:bg-leafwash',
+                ahead &&
+                  'bg-[repeating-linear-gradient(135deg,transparent_0_6px,color-mix(in_srgb,var(--color-line)_45%,transparent)_6px_7px)]',
+              )}
+            >
+              <span className={clsx('text-sm leading-5 tabular-nums', d.day === today ? 'font-bold' : 'text-soft')}>
+                <span className="text-xs">{inForm(parseISO(d.day), 'EEEEE')} </span>
+                {Number(d.day.slice(8))}
+              </span>
+              <DayWeather d={d} ahead={ahead} y={y} />
+              <Marks d={d} />
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** From the night's warmth to the day's, with the rain under it. */
+function DayWeather({ d, ahead, y }: { d: RibbonDay; ahead: boolean; y: (celsius: number) => number }) {
+  const w = d.weather;
+  return (
+    <svg viewBox={`0 0 24 ${HEIGHT + 12}`} className="h-12 w-full max-w-8" aria-hidden preserveAspectRatio="none">
+      {w && (
+        <>
+          <rect
+            x="8"
+            width="8"
+            y={y(w.tMaxC)}
+            height={Math.max(2, y(w.tMinC) - y(w.tMaxC))}
+            rx="3"
+            className={clsx('fill-warm', ahead && 'opacity-55')}
+          />
+          {w.rainMm > 0 && (
+            <rect
+              x="5"
+              width="14"
+              y={HEIGHT + 1}
+              height={Math.min(11, 2 + w.rainMm / 2.5)}
+              rx="2"
+              className={clsx('fill-rain', ahead && 'opacity-55')}
+            />
+          )}
+        </>
+      )}
+    </svg>
+  );
+}
+
+/** What was done that day, a shape for each track, and a call for what is due. */
+function Marks({ d }: { d: RibbonDay }) {
+  const done = new Set(kindsDone(d).map((k) => RECORD_KINDS[k].track));
+  return (
+    <span aria-hidden className="mb-0.5 flex h-2.5 max-w-full justify-center overflow-hidden">
+      {TRACKS.filter((t) => done.has(t)).map((t) => (
+        <TrackMark key={t} track={t} />
+      ))}
+      {d.due > 0 && <DueMark />}
+    </span>
+  );
+}

@@ -1,0 +1,41 @@
+import { CloudOff, Loader, TriangleAlert } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { ApiError } from '../lib/api';
+import { Button } from './button';
+
+/** What a page shows while it waits, when it could not, and when there is nothing yet. */
+
+export function Waiting({ what }: { what: string }) {
+  return (
+    <p role="status" className="flex items-center gap-2 p-6 text-soft">
+      <Loader aria-hidden size={18} className="animate-spin" /> {what} …
+    </p>
+  );
+}
+
+export function Failed({ error, again }: { error: Error; again?: () => void }) {
+  const lost = !(error instanceof ApiError);
+  return (
+    <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
+      <p className="flex items-center gap-2 font-semibold">
+        {lost ? <CloudOff aria-hidden size={20} /> : <TriangleAlert aria-hidden size={20} />}
+        {lost ? 'The server cannot be reached.' : error.message}
+      </p>
+      {lost && <p className="mt-1 text-soft">Nothing you wrote is lost. Check the connection and try again.</p>}
+      {again && (
+        <Button className="mt-3" onClick={again}>
+          Try again
+        </Button>
+      )}
+    </div>
+  );
+}
+
+export function Empty({ title, children }: { title: string; children?: ReactNode }) {
+  return (
+    <div className="rounded-xl border border-dashed border-line p-6 text-center">
+      <p className="font-head text-lg">{title}</p>
+      {children && <div className="mt-2 text-soft">{children}</div>}
+    </div>
+  );
+}

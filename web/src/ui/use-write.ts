@@ -1,0 +1,34 @@
+import { useMutation } from '@tanstack/react-query';
+import type { OfGarden, Write } from '../lib/writes';
+import { useSay } from './toast';
+
+interface Then<Answer> {
+  /** said once it is done, and only then */
+  said?: string | ((answer: Answer) => string);
+  /** offered for ten seconds beside what was said */
+  undo?: (answer: Answer) => void;
+  onSuccess?: (answer: Answer) => void;
+}
+
+/**
+ * The one way to write. Writes of a garden go one after the other, in the order they were made. What failed is said, unless the caller
+ * takes `send` and shows the reasons at its fields. What is to be said afterwards is said even if what was touched is gone by
+ * then: a task that is done leaves the list.
+ */
+export function useWrite<Input extends OfGarden, Answer>(write: Write<Input, Answer>, gardenId: string) {
+  const say = useSay();
+  const mutation = useMutation<Answer, Error, Input>({ mutationKey: [write.key], scope: { id: gardenId } });
+  type Given = Omit<Input, 'gardenId'>;
+  const send = (input: Given): Promise<Answer> => mutation.mutateAsync({ ...input, gardenId } as unknown as Input);
+  const mutate = (input: Given, then: Then<Answer> = {}): void => {
+    void send(input).then(
+      (answer) => {
+        const { said, undo } = then;
+        if (said) say(typeof said === 'string' ? said : said(answer), undo ? { undo: () => undo(answer) } : {});
+        then.onSuccess?.(answer);
+      },
+      (error: Error) => say(error.message, { bad: true }),
+    );
+  };
+  return { send, mutate, isPending: mutation.isPending, error: mutation.error };
+}
