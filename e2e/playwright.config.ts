@@ -4,8 +4,9 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './tests',
   outputDir: '../test-results',
-  workers: 1,
-  fullyParallel: false,
+  // stories run side by side, each in a garden of its own
+  workers: 2,
+  fullyParallel: true,
   timeout: 150_000,
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json']],

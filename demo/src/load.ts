@@ -1,4 +1,5 @@
 import type { RecordInput } from '@candid-leaf/contract';
+import { v5 as nameUuid } from 'uuid';
 import { DEMO_ACCOUNT } from './account.js';
 import { GARDEN, PLACES, PLANTS } from './garden.js';
 import { RECORDS } from './season.js';
@@ -9,8 +10,10 @@ const TOGETHER = 8;
 /**
  * Loads the demo garden through the same API that any gardener's browser uses. Every id is fixed, so a load that
  * was cut short can simply be run again.
+ * @param copy names a copy of the demo with ids of its own, for somebody else's account
  */
-export async function loadDemo(url: string): Promise<void> {
+export async function loadDemo(url: string, who = DEMO_ACCOUNT, copy = ''): Promise<{ gardenId: string }> {
+  const own = <T>(data: T): T => withOwnIds(data, copy);
   let cookie = '';
   const send = async (method: string, path: string, body?: unknown): Promise<Response> => {
     const answer = await fetch(`${url}/api${path}`, {
@@ -18,8 +21,8 @@ export async function loadDemo(url: string): Promise<void> {
       headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const set = answer.headers.getSetCookie()[0];
-    if (set) cookie = set.split(';')[0]!;
+    const [set] = answer.headers.getSetCookie();
+    cookie = set?.split(';')[0] ?? cookie;
     return answer;
   };
   const must = async (method: string, path: string, body?: unknown): Promise<void> => {
@@ -27,13 +30,24 @@ export async function loadDemo(url: string): Promise<void> {
     if (!answer.ok)
       throw new Error(`${method} ${path} ${JSON.stringify(body)}: ${answer.status} ${await answer.text()}`);
   };
-  const signedUp = await send('POST', '/accounts', DEMO_ACCOUNT);
-  if (!signedUp.ok) await must('POST', '/session', { email: DEMO_ACCOUNT.email, password: DEMO_ACCOUNT.password });
+  const signedUp = await send('POST', '/accounts', who);
+  if (!signedUp.ok) await must('POST', '/session', { email: who.email, password: who.password });
 
-  const garden = `/gardens/${GARDEN.id}`;
-  await must('PUT', '/gardens', GARDEN);
-  for (const place of PLACES) await must('PUT', `${garden}/places`, place);
-  for (const plant of PLANTS) await must('PUT', `${garden}/plants`, plant);
+  const { id: gardenId } = own(GARDEN);
+  const garden = `/gardens/${gardenId}`;
+  await must('PUT', '/gardens', own(GARDEN));
+  for (const place of PLACES) await must('PUT', `${garden}/places`, own(place));
+  for (const plant of PLANTS) await must('PUT', `${garden}/plants`, own(plant));
   for (let i = 0; i < RECORDS.length; i += TOGETHER)
-    await Promise.all(RECORDS.slice(i, i + TOGETHER).map((r: RecordInput) => must('PUT', `${garden}/records`, r)));
+    await Promise.all(RECORDS.slice(i, i + TOGETHER).map((r: RecordInput) => must('PUT', `${garden}/records`, own(r))));
+  return { gardenId };
+}
+
+/** The same with every id changed in one and the same way. */
+function withOwnIds<T>(data: T, copy: string): T {
+  if (copy === '') return data;
+  const isId = (key: string): boolean => key === 'id' || key.endsWith('Id');
+  return JSON.parse(JSON.stringify(data), (key, value: unknown) =>
+    isId(key) && typeof value === 'string' ? nameUuid(copy, value) : value,
+  ) as T;
 }

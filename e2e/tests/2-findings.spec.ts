@@ -97,7 +97,7 @@ test('a sign is found by words; what it rules out is taken back; a day on the ri
   await page.getByRole('link', { name: /The plant/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'The plant' })).toBeVisible();
   await page.getByRole('button', { name: /Wednesday 15 July/ }).click();
-  await expect(page.getByRole('status').filter({ hasText: '15 July:' })).toContainText(/watered 2\sL/);
+  await expect(page.getByRole('status').filter({ hasText: '15 July:' })).toContainText(/Watered, 2\sL a plant/);
   await page.getByRole('button', { name: /^Soil and roots/ }).click();
   await page.getByLabel('Or find it by words').fill('finger');
   await page.getByRole('button', { name: 'Dry at a finger’s depth', exact: true }).click();

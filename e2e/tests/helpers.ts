@@ -1,8 +1,17 @@
+import { DEMO_ACCOUNT, DEMO_DAY, loadDemo } from '@candid-leaf/demo';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 
-export const DEMO = { email: 'ann@halt.example', password: 'beside the old line' };
-export const TODAY = '2026-07-18';
+/** The demo garden, to look at only: others look at it too. */
+export const DEMO = DEMO_ACCOUNT;
+export const TODAY = DEMO_DAY;
+
+/** A copy of the demo garden of one's own, to do things in. */
+export async function ownDemo(): Promise<{ email: string; password: string }> {
+  const who = { ...DEMO_ACCOUNT, email: `${randomUUID()}@halt.example` };
+  await loadDemo(process.env.BASE_URL ?? '', who, randomUUID());
+  return who;
+}
 
 export async function signIn(page: Page, who: { email: string; password: string }): Promise<void> {
   await page.goto('/sign-in');

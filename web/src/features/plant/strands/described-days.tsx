@@ -1,5 +1,6 @@
 import type { CorrectedBy } from '@candid-leaf/core/water';
 import { useFormat } from '../../../lib/garden-context';
+import { sentence } from '../../../lib/words';
 import { describeAll } from './mark-strands';
 import type { StrandDay } from './strand-days';
 
@@ -22,11 +23,11 @@ export function ChosenDay({ d }: { d: StrandDay }) {
     left !== null ? `${left} % of the water left at its end` : '',
     d.moved ? `${CORRECTED[d.moved.by]} moved the line from ${d.moved.from} to ${d.moved.to} %` : '',
     d.nitrogenG > 0 ? `${format.grams(d.nitrogenG)} of nitrogen` : '',
-    describeAll([...water, ...feed, ...work, ...seen, ...note], format),
   ].filter(Boolean);
+  const done = describeAll([...water, ...feed, ...work, ...seen, ...note], format);
   return (
     <p className="mt-1 sm:ml-18" role="status">
-      <strong>{format.day(d.day)}:</strong> {words.join('; ')}.
+      <strong>{format.day(d.day)}:</strong> {words.join('; ')}. {done && sentence(done)}
     </p>
   );
 }
