@@ -3,8 +3,14 @@ import globals from 'globals';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
+const TYPED = [
+  '{core,contract,server,standins,demo}/{src,test}/**/*.ts',
+  'web/{src,test}/**/*.{ts,tsx}',
+  'e2e/**/*.ts',
+];
+
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '**/test-results/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', '**/test-results/**', 'coverage/**', 'reports/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {
@@ -13,7 +19,39 @@ export default ts.config(
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
-  { files: ['**/*.mjs', '*.js', 'scripts/**'], languageOptions: { globals: globals.node } },
+  {
+    files: TYPED,
+    extends: [ts.configs.recommendedTypeChecked],
+    languageOptions: {
+      parserOptions: {
+        project: ['*/tsconfig.json', 'tsconfig.tests.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // handlers of events and routes may be async; nobody waits for what they return
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { attributes: false, arguments: false } },
+      ],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
+    },
+  },
+  {
+    // answers of the API and matchers of Jest are `any` by nature
+    files: ['*/test/**/*.{ts,tsx}', 'e2e/**/*.ts'],
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      '@typescript-eslint/require-await': 'off',
+      '@typescript-eslint/unbound-method': 'off',
+    },
+  },
+  { files: ['**/*.mjs', '**/*.cjs', '*.js', 'scripts/**'], languageOptions: { globals: globals.node } },
   { files: ['scripts/pictures.mjs'], languageOptions: { globals: { document: 'readonly' } } },
   {
     files: ['web/src/**/*.{ts,tsx}'],

@@ -7,6 +7,9 @@ import { checkDisk, checkNode, ensureModules, ensurePackages, throwAwayFolder } 
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
 
+/** Whose imports are held against the rooms of the house. */
+const ROOMS = ['core/src', 'contract/src', 'server/src', 'web/src', 'standins/src', 'demo/src', 'e2e/tests'];
+
 const counts = { passed: 0, failed: 0 };
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 
@@ -51,6 +54,7 @@ try {
   check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
   check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
   check('Lint', 'eslint', ['.']);
+  check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.cjs']);
   check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
   const jestReport = join(home, 'jest.json');
   tests(

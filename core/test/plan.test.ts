@@ -173,7 +173,7 @@ describe('the bench', () => {
   );
   const subject: BenchPlant = {
     garden,
-    place: { ...pot, mulch: [], shade: [] } as never,
+    place: { ...pot, mulch: [], shade: [] },
     plant: { crop: 'tomato', heightM: 1.2 } as never,
   };
   const run = (s: Partial<SetUp>) => runSeason(subject, { name: 'x', strategy: 'by-need', ...s }, weather, seeded(1));

@@ -114,7 +114,7 @@ test('a case goes out as a file and a sheet of paper, and comes in as a neighbou
   await page.reload();
   await expect(page.getByRole('heading', { name: /^Blossom end rot/ })).toBeVisible();
   // a faulty file is refused with the place and the reason
-  const broken = JSON.parse(await (await import('node:fs/promises')).readFile((await file.path())!, 'utf8')) as {
+  const broken = JSON.parse(await (await import('node:fs/promises')).readFile(await file.path(), 'utf8')) as {
     plant: { heightM: number };
   };
   broken.plant.heightM = -3;

@@ -77,7 +77,7 @@ export function reportFrom({ context, result, plan, remedies, withheld }: Report
 
 /** Millimetres to the thousandth: what the open format carries. */
 function rounded(day: BalanceDay): BalanceDay {
-  const entries = Object.entries(day).map(([key, value]) => [
+  const entries = Object.entries(day).map(([key, value]): [string, unknown] => [
     key,
     typeof value === 'number' ? roundTo(value, key === 'soilM2' ? 4 : 3) : (value as unknown),
   ]);

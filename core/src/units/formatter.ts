@@ -9,28 +9,28 @@ import { type DateForm, METRIC, type Units } from './units.js';
  */
 export interface Formatter {
   readonly units: Units;
-  litres(litres: number): string;
-  temperature(celsius: number): string;
+  litres: (litres: number) => string;
+  temperature: (celsius: number) => string;
   /** a span of warmth: the unit stands once */
-  temperatures(lowC: number, highC: number): string;
-  rain(mm: number): string;
-  centimetres(cm: number): string;
-  metres(m: number): string;
-  elevation(m: number): string;
-  grams(grams: number): string;
-  kilograms(kg: number): string;
-  area(m2: number): string;
-  windSpeed(ms: number): string;
+  temperatures: (lowC: number, highC: number) => string;
+  rain: (mm: number) => string;
+  centimetres: (cm: number) => string;
+  metres: (m: number) => string;
+  elevation: (m: number) => string;
+  grams: (grams: number) => string;
+  kilograms: (kg: number) => string;
+  area: (m2: number) => string;
+  windSpeed: (ms: number) => string;
   /** "9 July" in the garden's own form */
-  day(day: Day): string;
+  day: (day: Day) => string;
   /** "3, 9 and 12 July": days named together, each month once */
-  days(days: readonly Day[]): string;
+  days: (days: readonly Day[]) => string;
   /** "Thursday 9 July" */
-  weekdayAndDay(day: Day): string;
+  weekdayAndDay: (day: Day) => string;
   /** "Thu 9", for a column of days */
-  weekdayShort(day: Day): string;
+  weekdayShort: (day: Day) => string;
   /** "9 Jul", for an axis */
-  dayShort(day: Day): string;
+  dayShort: (day: Day) => string;
 }
 
 const NBSP = '\u00a0';

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Ip, Post, Req, UnauthorizedException } from '@nestjs/common';
 import { SignIn, SignUp, type Me } from '@candid-leaf/contract';
+import { promisify } from 'node:util';
 import type { Request } from 'express';
 import { AccountsService } from './accounts.service.js';
 import { Public } from './session.js';
@@ -30,12 +31,12 @@ export class AccountsController {
   @Delete('session')
   @HttpCode(204)
   async signOut(@Req() request: Request): Promise<void> {
-    await new Promise<void>((done, fail) => request.session.destroy((error) => (error ? fail(error) : done())));
+    await promisify(request.session.destroy.bind(request.session))();
   }
 
   /** A fresh session id at every sign-in, so that an old one cannot be handed on. */
   private async begin(request: Request, me: Me): Promise<Me> {
-    await new Promise<void>((done, fail) => request.session.regenerate((error) => (error ? fail(error) : done())));
+    await promisify(request.session.regenerate.bind(request.session))();
     request.session.accountId = me.id;
     return me;
   }

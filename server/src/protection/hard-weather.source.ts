@@ -47,7 +47,9 @@ export class HardWeatherSource extends TaskSource {
   }
 
   /** Showing it again, which Today does, is all. */
-  async undo(): Promise<void> {}
+  undo(): Promise<void> {
+    return Promise.resolve();
+  }
 }
 
 function taskFor(

@@ -77,7 +77,7 @@ export class RecordsService {
       ...dayFaults(entry.date, today, plant),
       ...inspectionFaults(entry, plant?.crop),
     ]);
-    const data = entry instanceof WateringEntry ? await asKept(m, entry, place) : (entry as RecordData);
+    const data = entry instanceof WateringEntry ? await asKept(m, entry, place) : entry;
     const row = await putVersioned(
       m,
       RecordEntity,

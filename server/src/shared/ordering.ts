@@ -19,7 +19,7 @@ export async function reorder<E extends Ordered>(
   );
   if (strange.length > 0) throw badRequest(strange);
   for (const [position, id] of ids.entries())
-    await m.update(target, { id } as FindOptionsWhere<E>, { position } as unknown as QueryDeepPartialEntity<E>);
+    await m.update(target, { id }, { position } as unknown as QueryDeepPartialEntity<E>);
 }
 
 /** Where a new row goes: after the last. */

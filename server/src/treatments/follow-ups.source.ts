@@ -43,9 +43,12 @@ export class FollowUpsSource extends TaskSource {
     });
   }
 
-  async done(): Promise<null> {
-    return null;
+  /** It is answered on the plant's page, not ticked. */
+  done(): Promise<null> {
+    return Promise.resolve(null);
   }
 
-  async undo(): Promise<void> {}
+  undo(): Promise<void> {
+    return Promise.resolve();
+  }
 }

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Outcome, StartTreatment, TreatmentDto } from '@candid-leaf/contract';
 import { DRIVERS, remedyRow, type Remedy } from '@candid-leaf/core/diagnosis';
-import { IsNull, type DataSource, type QueryDeepPartialEntity } from 'typeorm';
+import { IsNull, type DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { Assessments } from '../assessment/assessments.service.js';
 import { Snapshots } from '../assessment/snapshots.service.js';
@@ -73,7 +73,7 @@ export class TreatmentsService {
         closedOn: null,
         outcome: null,
       });
-      await m.insert(TreatmentEntity, treatment as QueryDeepPartialEntity<TreatmentEntity>);
+      await m.insert(TreatmentEntity, treatment);
       // what waters is ordered by the plan alone: a task beside it would be a second order
       const tasks = remedies.filter((r) => !remedyRow(r.remedy).acts).map((r) => taskOf(r, treatment));
       if (tasks.length > 0) await m.insert(TreatmentTaskEntity, tasks);

@@ -15,7 +15,7 @@ const benchDto = ({ id, version, placeId, name, weather, years, setUps }: BenchE
   name,
   weather,
   years,
-  setUps: setUps as BenchDto['setUps'],
+  setUps: setUps,
 });
 
 /** Set-ups of the bench that somebody wants to come back to. The runs themselves are made in the page. */

@@ -55,7 +55,7 @@ export class HttpWeatherStation extends WeatherStation {
       longitude: String(place.longitude),
       elevation: String(place.elevationM),
     });
-    const answer = await fetch(`${this.config.stationUrl}/${what}?${query}`, {
+    const answer = await fetch(`${this.config.stationUrl}/${what}?${query.toString()}`, {
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
     if (!answer.ok) throw new Error(`the station answered ${answer.status}`);

@@ -35,7 +35,7 @@ export type Query = Readonly<Record<string, string | undefined>>;
 
 /** The address of a page; a query that is undefined is left out. */
 export function linkTo<R extends Route>(route: R, params: RouteParams<R>, query: Query = {}): string {
-  const path = generatePath<string>(ROUTES[route], params as Record<string, string>);
+  const path = generatePath<string>(ROUTES[route], params);
   const asked = new URLSearchParams(Object.entries(query).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])));
   return asked.size > 0 ? `${path}?${asked}` : path;
 }

@@ -30,7 +30,7 @@ export const FLOWERS = {
         [40, 74],
         [64, 76],
       ].map(([x, y]) => (
-        <Flower key={`${x} ${y}`} crop={c} x={x!} y={y!} size={0.42} />
+        <Flower key={`${x} ${y}`} crop={c} x={x} y={y} size={0.42} />
       ))}
     </Truss>
   ),

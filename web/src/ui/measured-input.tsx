@@ -110,7 +110,7 @@ export function MeasuredField<T extends FieldValues>({ control, name, ...rest }:
         <MeasuredInput
           {...rest}
           name={field.name}
-          value={field.value as number | null | undefined}
+          value={field.value}
           onChange={field.onChange}
           onBlur={field.onBlur}
           error={fieldState.error?.message}

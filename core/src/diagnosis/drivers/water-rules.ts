@@ -68,14 +68,14 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS }:
       wet.map((d) => modelled(d, 'over-full')),
       `the soil stood over-full on ${wet.length} days: roots without air take up as little as dry ones`,
     );
-  const floods = big.map((w) => {
+  const floods = big.map((w): Because => {
     const given = ctx.case.records.watering.find((r) => r.date === w.high.date);
     return given
-      ? ({
+      ? {
           record: 'watering',
           date: w.high.date,
           text: `${ctx.format.litres(given.litres)} at once filled it`,
-        } as Because)
+        }
       : modelled(w.high, `full again, ${percent(w.high)}`);
   });
   const lows = big.map((w) => w.low);

@@ -38,7 +38,7 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
 
 /** Gains closer than this are a tie, bits: the chances behind them are no finer. */
 const TIE = 0.05;
-const ORDER = new Map(CHECKS.map((c, i) => [c.code as CheckCode, i]));
+const ORDER = new Map(CHECKS.map((c, i) => [c.code, i]));
 
 /** By gain; among those that tie with the best that is left, the least effort, then the handbook's order, quickest first. */
 function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {

@@ -1,0 +1,148 @@
+/**
+ * The rooms of the house, and who may call whom. Run as part of `npm test` (`npm run rooms` by itself).
+ * Each list is in order: a room may use those after it in its list, and never one before.
+ */
+const CORE = [
+  'training',
+  'assessment',
+  'diagnosis',
+  'season',
+  'pruning',
+  'spray',
+  'nutrition',
+  'water',
+  'climate',
+  'records',
+  'units',
+];
+const SERVER = [
+  'views',
+  'protection',
+  'treatments',
+  'water',
+  'today',
+  'assessment',
+  'weather',
+  'records',
+  'plants',
+  'places',
+  'gardens',
+  'health',
+  'accounts',
+  'shared',
+];
+const PACKAGES = ['scripts', 'e2e', 'demo', 'web', 'server', 'standins', 'contract', 'core'];
+
+/** No room of the list uses one that stands before it. */
+const downwards = (list, folder) =>
+  list.slice(1).map((room, i) => ({
+    name: `${folder.replace(/\W+/g, '-')}${room}-looks-up`,
+    severity: 'error',
+    comment: `${room} stands below ${list.slice(0, i + 1).join(', ')} and knows nothing of them`,
+    from: { path: `^${folder}${room}/` },
+    to: { path: `^${folder}(${list.slice(0, i + 1).join('|')})/` },
+  }));
+
+/** What each package may use of the others, besides the order. */
+const MAY_USE = {
+  core: [],
+  contract: ['core'],
+  standins: ['core'],
+  server: ['contract', 'core'],
+  web: ['contract', 'core'],
+  demo: ['contract', 'core'],
+  e2e: ['demo', 'contract', 'core'],
+};
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    ...Object.entries(MAY_USE).map(([room, may]) => ({
+      name: `${room}-uses-only-its-own`,
+      severity: 'error',
+      from: { path: `^${room}/(src|tests)/` },
+      to: { path: `^(${PACKAGES.filter((p) => p !== room && !may.includes(p)).join('|')})/` },
+    })),
+    ...downwards(CORE, 'core/src/'),
+    {
+      name: 'core-casefile-is-only-the-format',
+      severity: 'error',
+      from: { path: '^core/src/(?!casefile/)' },
+      to: { path: '^core/src/casefile/' },
+    },
+    {
+      name: 'core-casefile-knows-records-only',
+      severity: 'error',
+      from: { path: '^core/src/casefile/' },
+      to: { path: '^core/src/', pathNot: '^core/src/(casefile|records|units)/' },
+    },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      comment: 'no clock, no input or output, no interface, no database',
+      from: { path: '^core/src/' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-does-not-go-round-by-its-own-name',
+      severity: 'error',
+      from: { path: '^core/src/' },
+      to: { path: '^core/dist/' },
+    },
+    {
+      name: 'core-uses-few-packages',
+      severity: 'error',
+      from: { path: '^core/src/' },
+      to: {
+        path: 'node_modules/',
+        pathNot: 'node_modules/(class-validator|class-transformer|reflect-metadata|date-fns)/',
+      },
+    },
+    ...downwards(SERVER, 'server/src/'),
+    {
+      name: 'server-database-is-for-the-app-only',
+      severity: 'error',
+      from: { path: '^server/src/', pathNot: '^server/src/(database/|app\\.module|main)' },
+      to: { path: '^server/src/database/' },
+    },
+    {
+      name: 'web-ui-knows-no-feature',
+      severity: 'error',
+      from: { path: '^web/src/(ui|lib|signs|workers)/' },
+      to: { path: '^web/src/features/' },
+    },
+    {
+      name: 'web-lib-and-signs-are-lowest',
+      severity: 'error',
+      from: { path: '^web/src/(lib|signs|workers)/' },
+      to: { path: '^web/src/ui/' },
+    },
+    {
+      name: 'web-screens-are-opened-by-the-router-only',
+      severity: 'error',
+      from: { path: '^web/src/', pathNot: '^web/src/routes\\.tsx$' },
+      to: { path: '^web/src/features/[^/]+/screens/' },
+    },
+    {
+      name: 'no-unknown-imports',
+      severity: 'error',
+      from: { path: '^(core|contract|server|web|standins|demo)/src/' },
+      to: { couldNotResolve: true },
+    },
+  ],
+  options: {
+    doNotFollow: { path: ['node_modules', '/dist/'] },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['types', 'import', 'default'],
+      extensions: ['.ts', '.tsx', '.d.ts', '.js', '.mjs', '.json'],
+    },
+  },
+};
