@@ -6,16 +6,16 @@ import { clearSkySolar, extraterrestrialRadiation, solarFromTemperature } from '
 export const saturationVapourPressure = (tC: number): number => 0.6108 * Math.exp((17.27 * tC) / (tC + 237.3));
 
 /** Slope of the saturation vapour pressure curve Δ in kPa °C⁻¹ (eq. 13). */
-const slopeOfSaturation = (tC: number): number => (4098 * saturationVapourPressure(tC)) / (tC + 237.3) ** 2;
+export const slopeOfSaturation = (tC: number): number => (4098 * saturationVapourPressure(tC)) / (tC + 237.3) ** 2;
 
 /** Psychrometric constant γ in kPa °C⁻¹ at an elevation (eq. 7 and 8). */
-const psychrometric = (elevationM: number): number => 0.665e-3 * 101.3 * ((293 - 0.0065 * elevationM) / 293) ** 5.26;
+export const psychrometric = (elevationM: number): number => 0.665e-3 * 101.3 * ((293 - 0.0065 * elevationM) / 293) ** 5.26;
 
 /** Wind at 2 m from wind measured at height z (eq. 47). */
 export const windAt2m = (windMs: number, heightM: number): number => (windMs * 4.87) / Math.log(67.8 * heightM - 5.42);
 
 /** Net radiation Rn in MJ m⁻² day⁻¹ (eq. 38 to 40), albedo 0.23. */
-function netRadiation(rs: number, rso: number, ea: number, tMinC: number, tMaxC: number): number {
+export function netRadiation(rs: number, rso: number, ea: number, tMinC: number, tMaxC: number): number {
   const sigma = 4.903e-9;
   const meanT4 = ((tMaxC + 273.16) ** 4 + (tMinC + 273.16) ** 4) / 2;
   const cloud = 1.35 * Math.min(1, rso > 0 ? rs / rso : 1) - 0.35;

@@ -3,10 +3,10 @@ import { reportOn } from '@candid-leaf/core/assessment';
 import type { PlantCase } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { availableShare, type BalanceDay, evenness, SOILS, WATER_CROPS, waterBalance } from '@candid-leaf/core/water';
-import { basalCoefficient } from '../src/water/crops.js';
-import { stressCoefficient } from '../src/water/root-zone.js';
-import { corrected } from '../src/water/corrections.js';
-import { aCase, ASOF, everyNDays } from './helpers.js';
+import { basalCoefficient } from '../../src/water/crops.js';
+import { stressCoefficient } from '../../src/water/root-zone.js';
+import { corrected } from '../../src/water/corrections.js';
+import { aCase, ASOF, everyNDays } from '../helpers.js';
 
 test('FAO-56 Table 19 (from memory): middle values lie within the ranges of the table', () => {
   const ranges = {

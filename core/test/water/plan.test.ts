@@ -22,7 +22,7 @@ import {
   given,
   NEVER_WATERED,
 } from '@candid-leaf/core/water';
-import { aCase, ASOF, everyNDays } from './helpers.js';
+import { aCase, ASOF, everyNDays } from '../helpers.js';
 
 const week = (rainMm: (i: number) => number = () => 0, tMaxC = 28): WeatherDay[] =>
   Array.from({ length: 7 }, (_, i) => ({ date: addDays(ASOF, i + 1), tMinC: 16, tMaxC, rainMm: rainMm(i) }));

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
-import { daylightHours, extraterrestrialRadiation, solarFromSunshine } from '../src/climate/radiation.js';
+import { daylightHours, extraterrestrialRadiation, solarFromSunshine } from '../../src/climate/radiation.js';
 import {
   hargreaves,
   penmanMonteith,
   referenceEvapotranspiration,
   windAt2m,
-} from '../src/climate/reference-evapotranspiration.js';
-import { seeded } from '../src/climate/random.js';
-import { forecastOf, generateWeather, type ClimateTable } from '../src/climate/weather-generator.js';
-import { dayOfYear } from '../src/units/day.js';
+} from '../../src/climate/reference-evapotranspiration.js';
+import { seeded } from '../../src/climate/random.js';
+import { forecastOf, generateWeather, type ClimateTable } from '../../src/climate/weather-generator.js';
+import { dayOfYear } from '../../src/units/day.js';
 
 describe('FAO-56 worked examples (values from memory)', () => {
   test('example 8: Ra at 20° S on 3 September is 32.2 MJ/m²/day', () => {

@@ -3,9 +3,9 @@ import { reportOn } from '@candid-leaf/core/assessment';
 import type { PlantCase } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { evaporated, totalEvaporableMm, waterBalance } from '@candid-leaf/core/water';
-import { climateTerm, coverShare, mostKc } from '../src/water/evaporation.js';
-import { stressCoefficient } from '../src/water/root-zone.js';
-import { aCase } from './helpers.js';
+import { climateTerm, coverShare, mostKc } from '../../src/water/evaporation.js';
+import { stressCoefficient } from '../../src/water/root-zone.js';
+import { aCase } from '../helpers.js';
 
 describe('FAO-56 chapters 7 and 8, worked examples (values from memory)', () => {
   test('example 36: water in reach and easily had, tomato with roots of 0.8 m and p 0.40', () => {

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { reportOn } from '@candid-leaf/core/assessment';
 import { caseFileOf, parseCase } from '@candid-leaf/core/casefile';
 import { RefusedInput } from '@candid-leaf/core/records';
-import { aCase, ASOF, seen } from './helpers.js';
+import { aCase, ASOF, seen } from '../helpers.js';
 
 const refusal = (value: unknown): Record<string, string> => {
   try {
@@ -74,7 +74,7 @@ test('records later than the day of the question change nothing', () => {
   expect(reportOn(parseCase(later))).toEqual(reportOn(parseCase(plain)));
 });
 
-const folder = join(__dirname, '..', 'cases');
+const folder = join(__dirname, '..', '..', 'cases');
 describe('the example cases', () => {
   test.each(readdirSync(folder).filter((f) => f.endsWith('.case.json')))('%s comes out as expected', (name) => {
     const expected = JSON.parse(readFileSync(join(folder, name.replace('.case.', '.expect.')), 'utf8'));

@@ -1,10 +1,10 @@
 import { TOLD } from './cases/all.js';
 import { reportOn } from '@candid-leaf/core/assessment';
 import { SIGNS } from '@candid-leaf/core/records';
-import { seeded } from '../src/climate/random.js';
-import { candidates, causesOf, LEAKS } from '../src/diagnosis/engine/network.js';
-import { posterior } from '../src/diagnosis/engine/noisy-or.js';
-import { contextOf } from '../src/diagnosis/context.js';
+import { seeded } from '../../src/climate/random.js';
+import { candidates, causesOf, LEAKS } from '../../src/diagnosis/engine/network.js';
+import { posterior } from '../../src/diagnosis/engine/noisy-or.js';
+import { contextOf } from '../../src/diagnosis/context.js';
 import { caseOf } from './cases/told.js';
 
 interface Said {

@@ -2,8 +2,8 @@ import { reportOn } from '@candid-leaf/core/assessment';
 import { CHECKS, DRIVER_CODES, REMEDIES, DISORDERS } from '@candid-leaf/core/diagnosis';
 import { DISORDER_CODES, type PlantCase, SIGNS } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
-import { DRIVER_RULES } from '../src/diagnosis/drivers/index.js';
-import { aCase, ASOF, everyNDays, notSeen, seen } from './helpers.js';
+import { DRIVER_RULES } from '../../src/diagnosis/drivers/index.js';
+import { aCase, ASOF, everyNDays, notSeen, seen } from '../helpers.js';
 
 describe('the tables', () => {
   const linked = new Set(DISORDERS.flatMap((d) => d.signs.map(([sign]) => sign as string)));

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { entropyBits, posterior, type Cause, type Observed } from '../src/diagnosis/engine/noisy-or.js';
+import { entropyBits, posterior, type Cause, type Observed } from '../../src/diagnosis/engine/noisy-or.js';
 
 /** The plain sum over every set of at most three, straight from the definition. */
 function bruteForce(

@@ -1,0 +1,123 @@
+import { caseFileOf, parseCase } from '@candid-leaf/core/casefile';
+import {
+  CASE_LISTS,
+  checked,
+  describeRecord,
+  kindsOfferedOn,
+  noRecords,
+  RECORD_KIND_CODES,
+  RECORD_KINDS,
+  RefusedInput,
+  tidyRecords,
+  TRACKS,
+  type RecordData,
+  type RecordKind,
+} from '@candid-leaf/core/records';
+import { formatterFor, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { aCase, ASOF } from '../helpers.js';
+
+/** One of each, and how it reads. */
+const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
+  watering: [
+    { date: ASOF, litres: 3, minutes: 20, how: 'overhead', end: 'ran-through' },
+    'Watered, 3 L a plant, in 20 minutes, over the leaves, until it ran out below',
+  ],
+  'soil-check': [{ date: ASOF, feel: 'dry', depthCm: 5 }, 'Soil felt dry at 5 cm'],
+  feeding: [
+    { date: ASOF, product: 'tomato feed', n: 4, p2o5: 3, k2o: 8, grams: 20 },
+    'Fed 20 g of tomato feed (4-3-8)',
+  ],
+  pruning: [
+    { date: ASOF, cuts: 3, leafSharePct: 5, what: ['lower-leaves', 'suckers'] },
+    '3 cuts, 5 % of the leaf, lower leaves, suckers',
+  ],
+  note: [{ date: ASOF, text: 'Found it hanging.' }, 'Found it hanging.'],
+  spray: [{ date: ASOF, product: 'broad-insecticide' }, 'Sprayed: broad insecticide'],
+  event: [{ date: ASOF, what: 'strong-wind' }, 'Strong wind'],
+  'pot-weight': [{ date: ASOF, kg: 9.8, state: 'drained' }, 'Pot weighs 9.8 kg, drained'],
+  inspection: [
+    {
+      date: ASOF,
+      allClear: false,
+      signs: [
+        { sign: 'fruit-blossom-end-dark', present: true, affected: 4, of: 11 },
+        { sign: 'leaf-wilt', present: false },
+      ],
+    },
+    'Seen: dark patch at the bottom (4 of 11); not seen: limp and hanging',
+  ],
+};
+const kinds = RECORD_KIND_CODES.map((kind) => [kind] as const);
+
+describe('the registry of record kinds', () => {
+  test.each(kinds)('%s passes its own class, reads as a line, and has its place', (kind) => {
+    const [data, words] = EXAMPLES[kind];
+    const row = RECORD_KINDS[kind];
+    expect(checked(row.cls as new () => object, data)).toEqual(data);
+    expect(describeRecord(kind, data, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toBe(words);
+    expect(TRACKS).toContain(row.track);
+    expect(row.label.length).toBeGreaterThan(0);
+    expect(row.done.length).toBeGreaterThan(0);
+  });
+
+  test.each(kinds)('%s asks for a real day and refuses a field that it does not know', (kind) => {
+    const [data] = EXAMPLES[kind];
+    const faults = (value: object): string[] => {
+      try {
+        checked(RECORD_KINDS[kind].entry, value);
+        return [];
+      } catch (error) {
+        return (error as RefusedInput).faults.map((f) => f.path).sort();
+      }
+    };
+    expect(faults(data)).toEqual([]);
+    expect(faults({ ...data, date: '2026-02-30' })).toEqual(['date']);
+    expect(faults({ ...data, colour: 'red' })).toEqual(['colour']);
+  });
+
+  test('a case file holds every kind that has a list there: out, in, and the same', () => {
+    const records = noRecords();
+    for (const { kind, list } of CASE_LISTS) (records[list] as object[]) = [EXAMPLES[kind][0]];
+    const c = aCase({ records });
+    for (const { kind, list } of CASE_LISTS) expect([list, c.records[list]]).toEqual([list, [EXAMPLES[kind][0]]]);
+    const again = parseCase(JSON.parse(JSON.stringify(caseFileOf(c))));
+    expect(again).toEqual(c);
+    // the documented lists of the format, and no other
+    expect(CASE_LISTS.map((l) => l.list).sort()).toEqual(
+      ['events', 'feeding', 'potWeights', 'pruning', 'soilChecks', 'sprays', 'watering'].sort(),
+    );
+  });
+
+  test('each list of a case file is checked with its own class', () => {
+    const bad = { ...caseFileOf(aCase()), records: { sprays: [{ date: ASOF, product: 'moonlight' }] } };
+    expect(() => parseCase(bad)).toThrow(/records\.sprays\[0\]\.product/);
+    const many = { ...bad, records: { watering: Array.from({ length: 4001 }, () => ({ date: ASOF, litres: 1 })) } };
+    expect(() => parseCase(many)).toThrow(/records\.watering: must contain no more than 4000/);
+  });
+
+  test('tidying puts each list in the order of its days, none later than the day, and makes missing ones empty', () => {
+    const watering = ['2026-07-05', '2026-07-01', '2026-07-20'].map((date) => ({ date, litres: 1 }));
+    const tidy = tidyRecords({ watering }, ASOF);
+    expect(tidy.watering.map((w) => w.date)).toEqual(['2026-07-01', '2026-07-05']);
+    expect(Object.keys(tidy).sort()).toEqual(['weather', ...CASE_LISTS.map((l) => l.list)].sort());
+    expect(tidy.sprays).toEqual([]);
+  });
+
+  test('a plant is weighed in its own pot only; a look has a page of its own; the rest is offered in both places', () => {
+    expect(kindsOfferedOn('plant')).toEqual([...kindsOfferedOn('place'), 'pot-weight']);
+    expect(kindsOfferedOn('place')).not.toContain('inspection');
+    expect(RECORD_KIND_CODES.filter((k) => RECORD_KINDS[k].of === 'plant').sort()).toEqual([
+      'inspection',
+      'pot-weight',
+    ]);
+  });
+
+  test('a line is told in the gardener’s own units', () => {
+    const us = formatterFor({ temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
+    const plain = (kind: RecordKind) => describeRecord(kind, EXAMPLES[kind][0], us).replaceAll('\u00a0', ' ');
+    expect(plain('watering')).toMatch(/^Watered, 0\.79 US gal a plant/);
+    expect(plain('soil-check')).toBe('Soil felt dry at 2 in');
+    expect(plain('feeding')).toMatch(/^Fed 0\.71 oz/);
+    expect(plain('pot-weight')).toMatch(/22 lb/);
+  });
+});

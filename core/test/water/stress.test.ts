@@ -1,0 +1,118 @@
+import { addDays } from '@candid-leaf/core/units';
+import {
+  DRY_SPELL_DAYS,
+  DRY_THEN_WET,
+  evenness,
+  isDryThenWet,
+  isShortOfWater,
+  measuredByDay,
+  SHORT_OF_WATER_KS,
+  SWING_SIZE,
+  swings,
+  verdict,
+  type BenchRow,
+  type SeasonResult,
+} from '@candid-leaf/core/water';
+import { aCase, ASOF, seen } from '../helpers.js';
+
+const line = (...left: number[]) => left.map((fractionAvailable) => ({ fractionAvailable }));
+
+test('short of water is Ks under 0.8; at 0.8 it is not', () => {
+  expect([0.79, 0.8, 1].map((ks) => isShortOfWater({ ks }))).toEqual([true, false, false]);
+  expect([SHORT_OF_WATER_KS, DRY_SPELL_DAYS, SWING_SIZE]).toEqual([0.8, 3, 0.5]); // handbook
+});
+
+test('a swing is a rise of half the store or more, from a low to the next high', () => {
+  expect(swings(line(0.9, 0.4, 0.9)).length).toBe(1);
+  expect(swings(line(0.9, 0.41, 0.9)).length).toBe(0);
+  expect(swings(line(0.3, 0.5, 0.9, 0.2, 0.8)).map((s) => [s.low.fractionAvailable, s.high.fractionAvailable])).toEqual(
+    [
+      [0.3, 0.9],
+      [0.2, 0.8],
+    ],
+  );
+  expect(swings([])).toEqual([]);
+});
+
+test('fruit splits after three days under half and a rise of 0.35 or more in a day, and not before', () => {
+  expect(isDryThenWet(line(0.49, 0.45, 0.4, 0.75), 3)).toBe(true);
+  expect(isDryThenWet(line(0.49, 0.45, 0.4, 0.74), 3)).toBe(false);
+  expect(isDryThenWet(line(0.5, 0.45, 0.4, 0.9), 3)).toBe(false);
+  expect(isDryThenWet(line(0.4, 0.4, 0.9), 2)).toBe(false);
+  expect(DRY_THEN_WET).toEqual({ dryDays: 3, left: 0.5, jump: 0.35 });
+});
+
+test('evenness falls with days short of water and with days over-full, however steady the level', () => {
+  const days = (short: number, wet: number) =>
+    Array.from({ length: 20 }, (_, i) => ({
+      fractionAvailable: 0.5,
+      ks: i < short ? 0.5 : 1,
+      waterlogged: i >= 20 - wet,
+    }));
+  expect(evenness(days(0, 0))).toBe(1);
+  expect(evenness(days(10, 0))).toBeCloseTo(0.5, 9);
+  expect(evenness(days(0, 5))).toBeCloseTo(0.75, 9);
+  expect(evenness(days(4, 4))).toBeCloseTo(0.6, 9);
+  expect(evenness(days(0, 0).slice(0, 4))).toBeNull();
+  // a level that moves a quarter of the store every day is not even at all
+  expect(
+    evenness(
+      Array.from({ length: 9 }, (_, i) => ({ fractionAvailable: i % 2 ? 0.9 : 0.6, ks: 1, waterlogged: false })),
+    ),
+  ).toBe(0);
+});
+
+describe('what was measured on a day', () => {
+  const on = (records: object, observations: never[] = []) => measuredByDay(aCase({ records, observations })).get(ASOF);
+  test('of two checks of a day the newer one stands', () => {
+    const checks = (...feels: string[]) => on({ soilChecks: feels.map((feel) => ({ date: ASOF, feel })) });
+    expect(checks('wet', 'dry')!.fraction).toBe(checks('dry')!.fraction);
+    expect(checks('dry', 'wet')!.fraction).toBe(checks('wet')!.fraction);
+    expect(checks('dry')!.fraction).toBeLessThan(checks('wet')!.fraction);
+  });
+  test('a weight beats water that ran through, that beats a droop, a droop a finger, a finger a probe', () => {
+    const finger = { soilChecks: [{ date: ASOF, feel: 'dry', by: 'finger' }] };
+    const probe = { soilChecks: [{ date: ASOF, feel: 'wet', by: 'probe' }] };
+    const through = { watering: [{ date: ASOF, litres: 5, end: 'ran-through' }] };
+    const weight = { potWeights: [{ date: ASOF, kg: 12, state: 'drained' }] };
+    const droop = [seen('leaf-wilt')];
+    expect(on({ ...finger, ...through, ...weight }, droop)!.by).toBe('weight');
+    expect(on({ ...finger, ...through }, droop)!.by).toBe('drained');
+    expect(on(finger, droop)!.by).toBe('droop');
+    expect(on(finger)!.by).toBe('finger');
+    expect(on({ soilChecks: [...probe.soilChecks, ...finger.soilChecks] })!.by).toBe('finger');
+    expect(on(probe)).toMatchObject({ by: 'probe', sd: 0.35 });
+    expect(on({ soilChecks: [{ date: addDays(ASOF, -1), feel: 'dry' }] })).toBeUndefined();
+  });
+});
+
+test('the bench calls best what keeps the plant best: never the less even of two that are alike otherwise', () => {
+  const season = (more: Partial<SeasonResult>): SeasonResult => ({
+    litres: 100,
+    drainedL: 5,
+    visits: 40,
+    daysShort: 4,
+    daysWet: 2,
+    evenness: 0.6,
+    nitrogenWashedG: 1,
+    blackEnds: 0.1,
+    splits: 1,
+    ...more,
+  });
+  const row = (name: string, more: Partial<SeasonResult>): BenchRow => ({
+    setUp: { name, strategy: 'by-need' },
+    seasons: [season(more)],
+  });
+  const best = (a: Partial<SeasonResult>, b: Partial<SeasonResult>) => verdict([row('a', a), row('b', b)])!.best;
+  expect(best({ evenness: 0.4 }, { evenness: 0.9 })).toBe(1);
+  expect(best({ daysShort: 20 }, { daysShort: 3 })).toBe(1);
+  expect(best({ blackEnds: 0.5 }, { blackEnds: 0 })).toBe(1);
+  expect(best({ splits: 5 }, { splits: 0 })).toBe(1);
+  expect(best({ daysWet: 20 }, { daysWet: 0 })).toBe(1);
+  // among equals the one that takes less water and work
+  expect(best({ litres: 300 }, { litres: 100 })).toBe(1);
+  expect(best({ visits: 90 }, { visits: 30 })).toBe(1);
+  // a thirsty plant is not outweighed by saved water
+  expect(best({ daysShort: 20, litres: 20 }, { daysShort: 2, litres: 160 })).toBe(1);
+  expect(verdict([])).toBeNull();
+});

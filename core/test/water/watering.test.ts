@@ -1,0 +1,90 @@
+import fc from 'fast-check';
+import { IRRIGATIONS, type WateringEntry } from '@candid-leaf/core/records';
+import {
+  FlowNotKnown,
+  flowFromBucket,
+  litresFromMinutes,
+  makeWatering,
+  minutesForLitres,
+  rulesPerPlant,
+  wayOf,
+} from '@candid-leaf/core/water';
+
+const told = (more: Partial<WateringEntry>): WateringEntry => ({ date: '2026-07-18', ...more });
+
+test('a watering is written in the way its place is watered, unless somebody says otherwise', () => {
+  const ways = IRRIGATIONS.map((irrigation) => makeWatering({ irrigation, plants: 2 }, told({ litres: 3 })).how);
+  expect(ways).toEqual(['base', 'base', 'drip', 'soaker', 'buried-bottle']);
+  expect(makeWatering({ irrigation: 'drip', plants: 2 }, told({ litres: 3, how: 'overhead' })).how).toBe('overhead');
+  expect(makeWatering({ plants: 1 }, told({ litres: 3 })).how).toBe('base');
+  expect(wayOf(null)).toBe('base');
+});
+
+test('minutes become litres for each plant by the flow of that day, shared by all of them', () => {
+  const place = { irrigation: 'drip' as const, flowLPerH: 24, plants: 3 };
+  expect(makeWatering(place, told({ minutes: 60 }))).toEqual({
+    date: '2026-07-18',
+    litres: 8,
+    minutes: 60,
+    how: 'drip',
+  });
+  // once in litres it stays so: a later flow changes nothing of it
+  const kept = makeWatering(place, told({ minutes: 60 }));
+  expect(makeWatering({ ...place, flowLPerH: 240 }, kept)).toEqual(kept);
+  expect(makeWatering({ ...place, flowLPerH: null }, kept)).toEqual(kept);
+});
+
+test('minutes alone where no flow is known are refused, never NaN', () => {
+  for (const flowLPerH of [null, undefined, 0])
+    expect(() =>
+      makeWatering({ irrigation: 'hose', flowLPerH: flowLPerH ?? null, plants: 2 }, told({ minutes: 10 })),
+    ).toThrow(FlowNotKnown);
+  fc.assert(
+    fc.property(
+      fc.option(fc.double({ min: 0.1, max: 5000, noNaN: true })),
+      fc.nat(20),
+      fc.double({ min: 0.1, max: 1440, noNaN: true }),
+      (flowLPerH, plants, minutes) => {
+        try {
+          const { litres } = makeWatering({ irrigation: 'hose', flowLPerH, plants }, told({ minutes }));
+          expect(Number.isFinite(litres) && litres >= 0).toBe(true);
+        } catch (error) {
+          expect(error).toBeInstanceOf(FlowNotKnown);
+        }
+      },
+    ),
+  );
+});
+
+test('minutes and litres turn into each other, shared by the plants', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.1, max: 200, noNaN: true }),
+      fc.double({ min: 1, max: 5000, noNaN: true }),
+      fc.integer({ min: 1, max: 40 }),
+      (litres, flow, plants) => {
+        expect(litresFromMinutes(minutesForLitres(litres, flow, plants), flow, plants)).toBeCloseTo(litres, 6);
+      },
+    ),
+  );
+  expect(litresFromMinutes(60, 30, 3)).toBe(10);
+  expect(() => litresFromMinutes(60, 30, 0)).toThrow(RangeError);
+  expect(flowFromBucket(10, 36)).toBeCloseTo(1000, 9);
+});
+
+test('the rules of a place as they hold for one of its plants', () => {
+  const place = { school: 'deep' as const, irrigation: 'drip' as const, flowLPerH: 20, weeklyCapL: 50 };
+  expect(rulesPerPlant(place, 5)).toEqual({
+    school: 'deep',
+    how: 'drip',
+    flowLPerH: 4,
+    lean: null,
+    drierFinish: false,
+    allowedDays: null,
+    weeklyCapL: 10,
+  });
+  // a can is emptied in a minute or two, whatever the tap gives; a flow of nothing is not known
+  expect(rulesPerPlant({ ...place, irrigation: 'can' }, 5).flowLPerH).toBeNull();
+  expect(rulesPerPlant({ ...place, flowLPerH: 0 }, 5).flowLPerH).toBeNull();
+  expect(rulesPerPlant({ ...place, allowedDays: [] }, 1).allowedDays).toBeNull();
+});
