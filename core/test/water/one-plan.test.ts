@@ -111,7 +111,8 @@ describe('day by day', () => {
   test('rain that is counted on saves its water: more of it never asks for more', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...SCHOOL_CODES),
+        // a rhythm that waters in steps of days may be shifted into the week by rain; the sum of need may not
+        fc.constantFrom<PlanRules['school']>('by-need', 'daily', 'evenly-moist'),
         fc.integer({ min: 0, max: 30 }),
         fc.integer({ min: 1, max: 30 }),
         (school, rain, more) => {
@@ -224,11 +225,14 @@ describe('the plan of a place', () => {
     expect(planPlace('place', by, [], []).pours).toEqual([]);
   });
 
-  test('a check of today counts from the morning on: dry asks for more, wet for none', () => {
-    const felt = (feel: 'dry' | 'wet') =>
-      aCase({ place: pot, records: { ...given(1, 3), soilChecks: [{ date: ASOF, feel }] } });
-    const litres = (c: PlantCase) => litresOf(planPlace('place', by, [planned('a', c)], []).pours[0]!, ASOF);
-    expect(litres(felt('dry'))).toBeGreaterThan(litres(aCase({ place: pot, records: given(1, 3) })) + 0.5);
-    expect(litres(felt('wet'))).toBeLessThan(0.5);
+  test('a check of today counts from the morning on: wet asks for less than no check and than dry', () => {
+    const records = given(3, 1.5);
+    const litres = (more: object) =>
+      litresOf(
+        planPlace('place', by, [planned('a', aCase({ place: pot, records: { ...records, ...more } }))], []).pours[0]!,
+        ASOF,
+      );
+    const felt = (feel: 'dry' | 'wet') => litres({ soilChecks: [{ date: ASOF, feel }] });
+    expect(felt('wet')).toBeLessThan(Math.min(felt('dry'), litres({})) - 0.5);
   });
 });
