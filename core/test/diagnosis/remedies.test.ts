@@ -1,0 +1,344 @@
+import { reportOn } from '@candid-leaf/core/assessment';
+import {
+  contextOf,
+  DISORDERS,
+  REMEDIES,
+  remedyRow,
+  type Diagnosis,
+  type DriverCode,
+  type RemedyCode,
+} from '@candid-leaf/core/diagnosis';
+import type { DisorderCode, PlantCase } from '@candid-leaf/core/records';
+import { addDays, formatterFor, METRIC, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { planWeek, startOf, type WeekPlan } from '@candid-leaf/core/water';
+import { doseInWords } from '../../src/diagnosis/remedies/wording.js';
+import { candidates } from '../../src/diagnosis/engine/network.js';
+import { asksToHoldWater, offeredRemedies } from '../../src/diagnosis/remedies/offer.js';
+import { scheduleRemedies } from '../../src/diagnosis/remedies/schedule.js';
+import { FACTS, type FactCode } from '../../src/diagnosis/facts.js';
+import { aCase as bareCase, ASOF, everyNDays, notSeen, seen } from '../helpers.js';
+
+type Change = NonNullable<Parameters<typeof bareCase>[0]>;
+/** Watered well, unless the change says otherwise: a dry plant has remedies of its own. */
+const aCase = (change: Change = {}): PlantCase =>
+  bareCase({ ...change, records: { watering: everyNDays(3, 8), ...change.records } });
+const pot: Partial<PlantCase['place']> = { kind: 'container', texture: 'potting-mix', volumeL: 14 };
+const hot = aCase().records.weather.map((w) => ({ ...w, tMaxC: 34 }));
+
+/** A finding as the engine would state it, with the drivers that it names. */
+const finding = (disorder: DisorderCode, probability = 0.99, drivers: DriverCode[] = []): Diagnosis => ({
+  disorder,
+  probability,
+  explains: ['leaf-wilt'],
+  evidence: [],
+  drivers: drivers.map((driver, i) => ({ driver, weight: 0.9 - i / 10, because: [], summary: '' })),
+  lookAlikes: [],
+});
+const offered = (c: PlantCase, ...list: Diagnosis[]) =>
+  offeredRemedies(contextOf(c), { list, all: [], marginals: [], unexplained: [] });
+/** Where each remedy stands: disorder, and the drivers that call for it. */
+const HOMES = new Map(
+  REMEDIES.map((r) => {
+    const home = DISORDERS.find((d) => d.remedies.some((l) => l.remedy === r.code))!;
+    const link = home.remedies.find((l) => l.remedy === r.code)!;
+    return [r.code as string, { disorder: home.code, link }];
+  }),
+);
+
+/** A case in which a fact holds that speaks against something. */
+const WHILE: Partial<Record<FactCode, Change>> = {
+  'soil-felt-wet': { observations: [seen('soil-wet-deep')] },
+  'soil-felt-damp': { observations: [seen('soil-damp-deep')] },
+  'soil-felt-dry': { observations: [seen('soil-dry-deep')] },
+  'sunscald-open': { observations: [seen('fruit-pale-papery-patch')] },
+  'hot-now': { records: { weather: hot } },
+  'short-of-water': { place: pot, records: { watering: [{ date: addDays(ASOF, -12), litres: 2 }] } },
+  mulched: { place: { mulch: [{ from: '2026-06-01', depthMm: 50 }] } },
+  shaded: { place: { shade: [{ from: '2026-06-01', blockPct: 40 }] } },
+  'fed-lately': { records: { feeding: [{ date: addDays(ASOF, -3), n: 4, p2o5: 2, k2o: 6, grams: 10 }] } },
+};
+
+describe('what the setting speaks against', () => {
+  const gates = REMEDIES.flatMap((r) =>
+    r.notWhile.map(([fact, because]) => [r.code as string, fact as FactCode, because] as const),
+  );
+  test.each(gates)('%s is withheld while %s, and offered otherwise', (code, fact, because) => {
+    const { disorder, link } = HOMES.get(code)!;
+    const ask = (change: Change) => {
+      // a remedy bound to a fact needs that fact to be offered at all
+      const c = aCase({
+        ...change,
+        ...(link.facts?.includes('container') ? { place: { ...pot, ...change.place } } : {}),
+      });
+      return offered(c, finding(disorder, 0.99, [...(link.drivers ?? [])]));
+    };
+    const change = WHILE[fact];
+    expect([fact, change !== undefined]).toEqual([fact, true]);
+    expect(FACTS[fact](contextOf(aCase(change)))).toBe(true);
+    expect(FACTS[fact](contextOf(aCase()))).toBe(false);
+    const against = ask(change!);
+    expect(against.offers.map((o) => o.remedy.code)).not.toContain(code);
+    const factOnly = link.facts && !link.drivers;
+    if (factOnly) return; // what a fact alone calls for may not hold in this case; the gate still does
+    expect(against.withheld).toContainEqual({ remedy: code, forDisorder: disorder, because });
+    expect(ask({}).offers.map((o) => o.remedy.code)).toContain(code);
+  });
+});
+
+describe('nothing final on a guess', () => {
+  const FINAL = [
+    'soap-spray',
+    'neem-spray',
+    'bt-spray',
+    'bicarbonate-spray',
+    'sulfur-spray',
+    'copper-spray',
+    'remove-plant',
+  ];
+  test('every spray and taking the plant out asks for nine in ten, and for nothing less', () => {
+    expect(
+      REMEDIES.filter((r) => r.sureFrom !== undefined)
+        .map((r) => r.code)
+        .sort(),
+    ).toEqual([...FINAL].sort());
+    expect(new Set(REMEDIES.filter((r) => r.sureFrom !== undefined).map((r) => r.sureFrom))).toEqual(new Set([0.9]));
+  });
+  test.each(FINAL)('%s is withheld under 0.9, with the disorder it belongs to, and offered from there on', (code) => {
+    const { disorder, link } = HOMES.get(code)!;
+    const at = (p: number) => offered(aCase(), finding(disorder, p, [...(link.drivers ?? [])]));
+    const unsure = at(0.89);
+    expect(unsure.offers.map((o) => o.remedy.code)).not.toContain(code);
+    const held = unsure.withheld.find((w) => w.remedy === code)!;
+    expect(held).toMatchObject({ forDisorder: disorder });
+    expect(held.because).toMatch(/make the check first/);
+    expect(at(0.9).offers.map((o) => o.remedy.code)).toContain(code);
+  });
+  test('every spray says to read the label and to try one leaf; copper says that it builds up', () => {
+    for (const r of REMEDIES.filter((x) => x.code.endsWith('-spray')))
+      expect([r.code, r.cautions]).toEqual([r.code, expect.arrayContaining(['spray', 'test-spray'])]);
+    expect(remedyRow('copper-spray').cautions).toContain('copper');
+    expect(remedyRow('remove-plant').cautions).toEqual(expect.arrayContaining(['bag', 'report']));
+  });
+});
+
+describe('which, and in what order', () => {
+  test('under an even chance nothing is ordered', () => {
+    const { offers, withheld } = offered(aCase(), finding('blossom-end-rot', 0.49, ['uneven-watering']));
+    expect([offers, withheld]).toEqual([[], []]);
+  });
+  test('only what answers a driver that was found, or the trouble itself; gentlest first', () => {
+    for (const row of DISORDERS) {
+      const found = row.drivers.slice(0, 1).map((l) => l.driver);
+      const { offers } = offered(aCase(), finding(row.code, 0.99, found));
+      const rungs = offers.map((o) => o.remedy.rung);
+      expect([row.code, rungs]).toEqual([row.code, [...rungs].sort((a, b) => a - b)]);
+      for (const o of offers) {
+        const link = row.remedies.find((l) => l.remedy === o.remedy.code)!;
+        const called = !link.drivers || link.drivers.some((d) => found.includes(d)) || (link.facts?.length ?? 0) > 0;
+        expect([row.code, o.remedy.code, called]).toEqual([row.code, o.remedy.code, true]);
+      }
+    }
+  });
+  test('what two findings ask for is told once, with the surer of them', () => {
+    const shared = DISORDERS.flatMap((d) =>
+      d.remedies.filter((l) => !l.drivers && !l.facts).map((l) => [l.remedy, d.code] as const),
+    );
+    const [remedy, first] = shared.find(([r, d]) => shared.some(([r2, d2]) => r2 === r && d2 !== d))!;
+    const second = shared.find(([r, d]) => r === remedy && d !== first)![1];
+    const { offers } = offered(aCase(), finding(first), finding(second, 0.9));
+    expect(offers.filter((o) => o.remedy.code === remedy).map((o) => o.disorder.code)).toEqual([first]);
+  });
+});
+
+describe('water is the plan’s to say', () => {
+  const plan = (left: number, more: object = {}): WeekPlan =>
+    planWeek(aCase({ place: pot }), { state: startOf({ fraction: left, sd: 0.1 }), since: 2 }, days(14), {
+      school: 'by-need',
+      how: 'base',
+      flowLPerH: null,
+      ...more,
+    });
+  const days = (n: number, rainMm = 0) =>
+    Array.from({ length: n }, (_, i) => ({ date: addDays(ASOF, i), tMinC: 17, tMaxC: 30, rainMm }));
+  const c = aCase({ place: pot });
+  const ctx = contextOf(c);
+  const watering = REMEDIES.filter((r) => r.acts === 'watering').map((r) => r.code);
+
+  const byAmount = (code: RemedyCode): boolean => remedyRow(code).dose === 'next-watering';
+
+  test('what waters has the plan’s day and litres; with no plan it names none; with no water due it is withheld', () => {
+    expect(watering.length).toBeGreaterThanOrEqual(3);
+    for (const code of watering) {
+      const { disorder, link } = HOMES.get(code)!;
+      const of = finding(disorder, 0.99, [...(link.drivers ?? [])]);
+      const { offers } = offered(aCase(link.facts?.includes('in-ground') ? {} : { place: pot }), of);
+      const own = offers.filter((o) => o.remedy.code === code);
+      const p = plan(0.35);
+      const [remedy] = scheduleRemedies(ctx, own, p).remedies;
+      expect(remedy!.when).toBe(p.next!.date);
+      if (byAmount(code)) expect(remedy!.dose).toEqual({ litres: p.next!.litres });
+      else expect(remedy!.dose).toEqual(p.rhythm);
+      expect(scheduleRemedies(ctx, own, null).remedies[0]!.dose).toBeNull();
+      const wet = planWeek(aCase(), { state: startOf({ fraction: 1, sd: 0.05 }), since: 0 }, days(14, 25), {
+        school: 'by-need',
+        how: 'base',
+        flowLPerH: null,
+      });
+      expect(wet.next).toBeNull();
+      const none = scheduleRemedies(ctx, own, wet);
+      expect([none.remedies, none.withheld.map((w) => [w.remedy, w.forDisorder])]).toEqual([[], [[code, disorder]]]);
+    }
+  });
+
+  test('holding back is known to the plan, and waits until the plan’s next watering', () => {
+    const { offers } = offered(aCase({ place: pot }), finding('waterlogging', 0.99, ['overwatering']));
+    expect(asksToHoldWater(offers)).toBe(true);
+    const p = plan(0.5, {});
+    const hold = offers.filter((o) => o.remedy.acts === 'hold-water');
+    const [remedy] = scheduleRemedies(ctx, hold, p).remedies;
+    const wait = remedy!.dose!.waitDays!;
+    expect(wait).toBe(Math.max(1, Math.round((Date.parse(p.next!.date) - Date.parse(ASOF)) / 86_400_000)));
+    expect(asksToHoldWater(offered(aCase(), finding('early-blight')).offers)).toBe(false);
+    // felt dry: nothing to hold back
+    const dry = offered(
+      aCase({ place: pot, observations: [seen('soil-dry-deep')] }),
+      finding('waterlogging', 0.99, ['overwatering']),
+    );
+    expect(asksToHoldWater(dry.offers)).toBe(false);
+  });
+
+  test('the look back falls on the disorder’s day, and no remedy is due before today', () => {
+    for (const row of DISORDERS) {
+      const { offers } = offered(
+        aCase(),
+        finding(
+          row.code,
+          0.99,
+          row.drivers.map((l) => l.driver),
+        ),
+      );
+      for (const r of scheduleRemedies(contextOf(aCase()), offers, plan(0.3)).remedies) {
+        expect(r.followUpOn).toBe(addDays(ASOF, row.followUpDays));
+        expect(r.when >= ASOF).toBe(true);
+        expect(r.cautions).toHaveLength(remedyRow(r.remedy).cautions.length);
+      }
+    }
+  });
+
+  test('what belongs to the end of the season falls on the first frost, and never in the past', () => {
+    const { offers } = offered(aCase(), finding('early-blight'));
+    const last = offers.filter((o) => o.remedy.when === 'season-end');
+    expect(last.length).toBeGreaterThan(0);
+    const on = (garden: Change['garden'], asOf = ASOF) =>
+      scheduleRemedies(contextOf({ ...aCase({ garden }), asOf }), last, null).remedies[0]!.when;
+    expect(on({ firstFrost: '10-20' })).toBe('2026-10-20');
+    expect(on({})).toBe('2026-11-01');
+    expect(on({ firstFrost: '07-10' })).toBe(addDays(ASOF, 14));
+  });
+});
+
+describe('amounts, worked by hand', () => {
+  const doseOf = (code: (typeof REMEDIES)[number]['code'], change: Change, drivers?: DriverCode[]) => {
+    const { disorder, link } = HOMES.get(code)!;
+    const c = aCase(change);
+    const { offers } = offered(c, finding(disorder, 0.99, drivers ?? [...(link.drivers ?? [])]));
+    return scheduleRemedies(
+      contextOf(c),
+      offers.filter((o) => o.remedy.code === code),
+      null,
+    ).remedies[0]?.dose;
+  };
+  test('a mulch of 6 cm on 0.25 m² is 15 L', () => {
+    expect(doseOf('mulch', {})).toEqual({ depthMm: 60, areaM2: 0.25, litres: 15 });
+  });
+  test('a pot is flushed with three times its volume; the drench is for a tenth, at most 4 L', () => {
+    expect(doseOf('flush-pot', { place: pot })).toEqual({ litres: 42 });
+    expect(doseOf('lime-drench', { place: pot })).toEqual({ millilitres: 15, litres: 1.4 });
+    expect(doseOf('lime-drench', { place: { ...pot, volumeL: 60 } })).toEqual({ millilitres: 15, litres: 4 });
+    expect(doseOf('lime-drench', {})).toEqual({ millilitres: 15 });
+  });
+  test('as many fruit as were counted; none counted, none told', () => {
+    const rot = (affected?: number) => ({
+      observations: [seen('fruit-blossom-end-dark', affected ? { affected, of: 12 } : {})],
+    });
+    expect(doseOf('pick-off-affected-fruit', rot(5))).toEqual({ count: 5 });
+    expect(doseOf('pick-off-affected-fruit', rot())).toBeNull();
+  });
+  test('in the gardener’s units', () => {
+    const told: typeof doseInWords = (dose, f) => doseInWords(dose, f).replaceAll('\u00a0', ' ');
+    const us = formatterFor({ ...METRIC, volume: 'gal-us' }, 'MMMM d');
+    expect(told({ litres: 3, everyDays: 2 }, METRIC_FORMAT)).toBe('3 L every 2 days');
+    expect(told({ litres: 3.785, everyDays: 1 }, us)).toMatch(/^1 (US )?gal every day$/);
+    expect(told({ depthMm: 60, areaM2: 0.25, litres: 15 }, METRIC_FORMAT)).toBe('6 cm deep: 15 L for 0.25 m²');
+    expect(told({ waitDays: 1 }, METRIC_FORMAT)).toBe('for 1 day');
+    expect(told({ millilitres: 15, litres: 1.4 }, METRIC_FORMAT)).toBe('15 mL in water, 1.4 L');
+    expect(told(null, METRIC_FORMAT)).toBe('');
+  });
+});
+
+describe('facts at their limits', () => {
+  const holds = (fact: FactCode, change: Change): boolean => FACTS[fact](contextOf(aCase(change)));
+  const warm = (tMaxC: number) => ({ records: { weather: aCase().records.weather.map((w) => ({ ...w, tMaxC })) } });
+  const cold = (tMinC: number) => ({ records: { weather: aCase().records.weather.map((w) => ({ ...w, tMinC })) } });
+  const rows: [FactCode, Change, boolean][] = [
+    ['hot-now', warm(30), true],
+    ['hot-now', warm(29.9), false],
+    ['frost-night', cold(1), true],
+    ['frost-night', cold(1.1), false],
+    ['no-frost', cold(4.1), true],
+    ['no-frost', cold(4), false],
+    ['no-frost', { records: { weather: [] } }, false],
+    ['warm-lately', cold(13), true],
+    ['warm-lately', cold(12.9), false],
+    ['just-planted', { plant: { transplantedOn: addDays(ASOF, -21) } }, true],
+    ['just-planted', { plant: { transplantedOn: addDays(ASOF, -22) } }, false],
+    ['long-in-pot', { place: pot, plant: { transplantedOn: addDays(ASOF, -45) } }, true],
+    ['long-in-pot', { place: pot, plant: { transplantedOn: addDays(ASOF, -44) } }, false],
+    ['long-in-pot', { plant: { transplantedOn: addDays(ASOF, -90) } }, false],
+    ['fed-lately', { records: { feeding: [{ date: addDays(ASOF, -13), n: 4, p2o5: 4, k2o: 4, grams: 5 }] } }, true],
+    ['fed-lately', { records: { feeding: [{ date: addDays(ASOF, -14), n: 4, p2o5: 4, k2o: 4, grams: 5 }] } }, false],
+    ['shaded', { place: { shade: [{ from: '2026-06-01', blockPct: 24 }] } }, false],
+    ['shaded', { place: { shade: [{ from: '2026-06-01', to: '2026-07-01', blockPct: 40 }] } }, false],
+    ['mulched', { place: { mulch: [{ from: addDays(ASOF, 1), depthMm: 50 }] } }, false],
+    // the newest word on the soil holds: felt by hand today, over a check of before
+    [
+      'soil-felt-wet',
+      { records: { soilChecks: [{ date: ASOF, feel: 'wet' }] }, observations: [seen('soil-dry-deep')] },
+      false,
+    ],
+    ['soil-felt-wet', { records: { soilChecks: [{ date: addDays(ASOF, -5), feel: 'wet' }] } }, false],
+    ['soil-felt-wet', { records: { soilChecks: [{ date: addDays(ASOF, -4), feel: 'wet' }] } }, true],
+    [
+      'soil-felt-dry',
+      {
+        records: {
+          soilChecks: [
+            { date: addDays(ASOF, -2), feel: 'wet' },
+            { date: ASOF, feel: 'dry' },
+          ],
+        },
+      },
+      true,
+    ],
+    ['felt-dry', { observations: [seen('pot-light')], place: pot }, true],
+    ['not-felt-dry', { observations: [notSeen('soil-dry-deep')] }, true],
+    ['may-bear', { plant: { stage: 'vegetative' }, observations: [seen('fruit-blossom-end-dark')] }, true],
+    ['may-bear', { plant: { stage: 'vegetative' } }, false],
+  ];
+  test.each(rows)('%s %#', (fact, change, expected) => {
+    expect(holds(fact, change)).toBe(expected);
+  });
+});
+
+test('a kind that resists a disorder is not freed of it, but it is ten times less likely', () => {
+  const observations = [seen('leaf-target-spots'), seen('where-lower-leaves')];
+  const at = (resistantTo: DisorderCode[]) => {
+    const c = aCase({ plant: { resistantTo }, observations });
+    const chance = reportOn(c).diagnosis.find((d) => d.disorder === 'early-blight')!.probability;
+    return { prior: candidates(contextOf(c)).find((d) => d.row.code === 'early-blight')!.odds, chance };
+  };
+  expect(at(['early-blight']).prior / at([]).prior).toBeCloseTo(0.1, 6);
+  expect(at(['late-blight']).prior).toBe(at([]).prior);
+  expect(at(['early-blight']).chance).toBeLessThan(at([]).chance);
+  expect(at(['early-blight']).chance).toBeGreaterThan(0.02);
+});
