@@ -54,6 +54,8 @@ const project = (name, extra = {}, react = false) => ({
 });
 
 export default {
+  // nothing here waits for time to pass; on a busy machine the database may
+  testTimeout: 60_000,
   projects: [
     project('core'),
     project('contract'),

@@ -1,0 +1,159 @@
+import { createConnection, type Connection } from 'mysql2/promise';
+import { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { dataSourceOptions } from '../src/database/data-source.js';
+
+/** What was kept by the first versions is there after the house was put in order. */
+let db: Connection;
+let source: DataSource;
+const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
+const [account, garden, drip, can, plant, second, trouble] = Array.from({ length: 7 }, () => uuid());
+const [minutes, lost, litres, task, watering, bench] = Array.from({ length: 6 }, () => uuid());
+
+beforeAll(async () => {
+  const root = process.env.TEST_DATABASE_URL;
+  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  db = await createConnection(root);
+  await db.query(`CREATE DATABASE ${name}`);
+  const url = new URL(root);
+  url.pathname = `/${name}`;
+  const options = { ...dataSourceOptions(url.toString()), migrationsRun: false };
+  const [first, then, rooms] = options.migrations as (new () => never)[];
+  const old = new DataSource({ ...options, migrations: [first!, then!] });
+  await old.initialize();
+  await old.runMigrations();
+  const insert = (table: string, row: object) =>
+    old.query(
+      `INSERT INTO ${table} (${Object.keys(row).join()}) VALUES (${Object.keys(row)
+        .map(() => '?')
+        .join()})`,
+      Object.values(row),
+    );
+  await insert('account', { id: account, email: 'old@halt.example', passwordHash: 'x', name: 'Old' });
+  await insert('garden', {
+    id: garden,
+    name: 'Halt',
+    latitude: 45,
+    longitude: 9,
+    elevationM: 100,
+    timeZone: 'Europe/Rome',
+    units: '{}',
+    weekStart: 'monday',
+    dateForm: 'd MMMM',
+  });
+  const place = {
+    gardenId: garden,
+    name: 'Bed',
+    kind: 'ground',
+    texture: 'loam',
+    mulch: '[]',
+    shade: '[]',
+    history: '[]',
+  };
+  await insert('place', { ...place, id: drip, irrigation: 'drip', flowLPerH: 12 });
+  await insert('place', { ...place, id: can });
+  for (const id of [plant, second])
+    await insert('plant', { id, gardenId: garden, placeId: drip, name: 'P', crop: 'tomato', resistantTo: '[]' });
+  const record = (id: string | undefined, placeId: string | undefined, data: object) =>
+    insert('record', {
+      id,
+      gardenId: garden,
+      type: 'watering',
+      placeId,
+      day: '2026-07-01',
+      data: JSON.stringify({ date: '2026-07-01', how: 'base', ...data }),
+      createdBy: account,
+    });
+  await record(minutes, drip, { minutes: 30 });
+  await record(lost, can, { minutes: 30 });
+  await record(litres, can, { litres: 5 });
+  await insert('trouble', {
+    id: trouble,
+    gardenId: garden,
+    plantId: plant,
+    disorder: 'blossom-end-rot',
+    openedOn: '2026-07-01',
+    followUpOn: '2026-07-15',
+    successIs: 'new fruit is clean',
+    report: '{}',
+  });
+  const asked = {
+    gardenId: garden,
+    plantId: plant,
+    troubleId: trouble,
+    dueOn: '2026-07-02',
+    lastOn: '2026-07-02',
+    cautions: '[]',
+    why: 'why',
+  };
+  await insert('task', { ...asked, id: task, remedy: 'pick-off-affected-fruit', laterUntil: '2026-07-20' });
+  await insert('task', { ...asked, id: watering, remedy: 'even-watering', everyDays: 2 });
+  for (const [taskKey, day] of [
+    [`look:${trouble}`, '2026-07-15'],
+    [`water:${drip}`, '2026-07-15'],
+    ['heat:2026-07-20:x', '9999-12-31'],
+  ] as const)
+    await insert('dismissal', { gardenId: garden, taskKey, day });
+  await insert('bench', {
+    id: bench,
+    gardenId: garden,
+    placeId: drip,
+    name: 'B',
+    weather: 'simulated',
+    years: 20,
+    setUps: JSON.stringify([{ name: 'a', habit: 'deep' }]),
+  });
+  await old.destroy();
+  source = new DataSource({ ...options, migrations: [first!, then!, rooms!] });
+  await source.initialize();
+  await source.runMigrations();
+});
+afterAll(async () => {
+  await source.destroy();
+  await db.query(`DROP DATABASE ${name}`);
+  await db.end();
+});
+const all = (sql: string) => source.query(sql) as Promise<Record<string, unknown>[]>;
+
+test('minutes are litres for each plant by the flow of the place; where nobody knows it they stay as a note', async () => {
+  const rows = await all('SELECT id, type, data FROM record');
+  const of = (id: string | undefined) => {
+    const row = rows.find((r) => r.id === id)!;
+    return { type: row.type, ...(JSON.parse(row.data as string) as object) };
+  };
+  // 12 L/h for half an hour, two plants: 3 each
+  expect(of(minutes)).toMatchObject({ type: 'watering', minutes: 30, litres: 3 });
+  expect(of(lost)).toEqual({
+    type: 'note',
+    date: '2026-07-01',
+    text: 'Watered for 30 minutes; the flow was not known.',
+  });
+  expect(of(litres)).toMatchObject({ type: 'watering', litres: 5 });
+});
+
+test('a finding that was taken on is a treatment with its remedies; waterings are the plan’s to order', async () => {
+  const [treatment] = await all('SELECT id, disorder, remedies FROM treatment');
+  expect(treatment).toMatchObject({ id: trouble, disorder: 'blossom-end-rot' });
+  expect((JSON.parse(treatment!.remedies as string) as string[]).sort()).toEqual([
+    'even-watering',
+    'pick-off-affected-fruit',
+  ]);
+  expect(await all('SELECT id, treatmentId, remedy FROM treatment_task')).toEqual([
+    { id: task, treatmentId: trouble, remedy: 'pick-off-affected-fruit' },
+  ]);
+});
+
+test('what was put off stays put off, until the day on which it was to come back', async () => {
+  const rows = await all('SELECT taskKey, until FROM postponement ORDER BY taskKey');
+  expect(rows).toEqual([
+    { taskKey: `look-again:${trouble}`, until: '2026-07-16' },
+    { taskKey: 'protect:heat:2026-07-20:x', until: '9999-12-31' },
+    { taskKey: `remedy:${task}`, until: '2026-07-20' },
+    { taskKey: `water:${drip}`, until: '2026-07-16' },
+  ]);
+});
+
+test('set-ups of the bench name their strategy', async () => {
+  const [row] = await all('SELECT setUps FROM bench');
+  expect(JSON.parse(row!.setUps as string)).toEqual([{ name: 'a', strategy: 'deep' }]);
+});

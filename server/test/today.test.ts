@@ -1,0 +1,129 @@
+import { addDays } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+
+/** A dry pot whose fruit has black ends, with the finding taken on: tasks of three sources. */
+async function busy() {
+  const g = await gardenOf(app);
+  const place = await g.place({ kind: 'container', texture: 'potting-mix', volumeL: 14 });
+  const plant = await g.plant(place);
+  await g.weather();
+  for (const back of [25, 20, 15, 10, 5])
+    await g.record('watering', { plantId: plant }, { date: addDays(TODAY, -back), litres: 6 });
+  await g.record(
+    'inspection',
+    { plantId: plant },
+    {
+      date: TODAY,
+      allClear: false,
+      signs: [{ sign: 'fruit-blossom-end-dark', present: true, affected: 3, of: 9 }],
+    },
+  );
+  const treatment = uuid();
+  await g.agent
+    .post(g.url(`/plants/${plant}/treatments`))
+    .send({ id: treatment, disorder: 'blossom-end-rot' })
+    .expect(200);
+  const today = async () => (await g.view()).today;
+  const waterings = async () =>
+    (await g.plantView(plant)).records.filter((r) => r.type === 'watering' && r.day === TODAY);
+  return { ...g, place, plant, treatment, today, waterings };
+}
+
+test('every task says where it comes from, why, and about how many minutes it takes', async () => {
+  const g = await busy();
+  const tasks = await g.today();
+  expect(new Set(tasks.map((t) => t.source))).toEqual(new Set(['water', 'remedy']));
+  for (const t of tasks) {
+    expect(t.key).toMatch(new RegExp(`^${t.source}:`));
+    expect(t.why.length).toBeGreaterThan(5);
+    expect(t.minutes).toBeGreaterThanOrEqual(1);
+    expect(t.dueOn <= TODAY).toBe(true);
+  }
+  expect((await g.plantView(g.plant)).treatments[0]!.remedies).toContain('pick-off-affected-fruit');
+});
+
+test('two who tick the same watering at the same moment write it down once', async () => {
+  const g = await busy();
+  const water = (await g.today()).find((t) => t.source === 'water')!;
+  const answers = await Promise.all([1, 2, 3].map(() => g.tick(water.key, { recordId: uuid() })));
+  expect(answers.map((a) => a.status)).toEqual([200, 200, 200]);
+  expect(await g.waterings()).toHaveLength(1);
+  const wrote = answers.flatMap((a) => (a.body as { recordId: string | null }).recordId ?? []);
+  expect(wrote).toEqual([(await g.waterings())[0]!.id]);
+  expect((await g.today()).some((t) => t.source === 'water')).toBe(false);
+  // who comes late with a tick from yesterday's page writes nothing either
+  await g.tick(water.key, { recordId: uuid() }).expect(200);
+  expect(await g.waterings()).toHaveLength(1);
+});
+
+test('a tick that was taken back and sent again stays taken back once, done once', async () => {
+  const g = await busy();
+  const water = (await g.today()).find((t) => t.source === 'water')!;
+  const tick = { recordId: uuid() };
+  await g.tick(water.key, tick).expect(200);
+  await g.untick(water.key, tick).expect(204);
+  await g.untick(water.key, tick).expect(204);
+  expect(await g.waterings()).toEqual([]);
+  expect((await g.today()).find((t) => t.key === water.key)!.litres).toBe(water.litres);
+  await g.tick(water.key, { recordId: uuid() }).expect(200);
+  expect(await g.waterings()).toHaveLength(1);
+});
+
+test('a remedy is done once, can be taken back, and cannot be ticked before its day', async () => {
+  const g = await busy();
+  const pick = (await g.today()).find((t) => t.remedy === 'pick-off-affected-fruit')!;
+  expect(pick.dose).toEqual({ count: 3 });
+  const open = async () => (await g.today()).some((t) => t.key === pick.key);
+  await g.tick(pick.key).expect(200);
+  await g.tick(pick.key).expect(200);
+  expect(await open()).toBe(false);
+  await g.untick(pick.key).expect(204);
+  expect(await open()).toBe(true);
+  await g.goTo(addDays(TODAY, -1));
+  await g.tick(pick.key).expect(200); // not due yet: nothing happens
+  await g.goTo(TODAY);
+  expect(await open()).toBe(true);
+});
+
+test('“not today” hides a task until tomorrow, of whatever source', async () => {
+  const g = await busy();
+  for (const { key } of await g.today()) await g.notToday(key).expect(204);
+  expect(await g.today()).toEqual([]);
+  await g.goTo(addDays(TODAY, 1));
+  const tomorrow = (await g.today()).map((t) => t.source);
+  expect(new Set(tomorrow)).toEqual(new Set(['water', 'remedy']));
+});
+
+test('the look again stands from its day on until it is answered, and can be put off', async () => {
+  const g = await busy();
+  const again = async () => (await g.today()).filter((t) => t.source === 'look-again');
+  expect(await again()).toEqual([]);
+  await g.goTo(addDays(TODAY, 14));
+  const [task] = await again();
+  expect(task).toMatchObject({ key: `look-again:${g.treatment}`, title: 'Look again: Plant' });
+  await g.tick(task!.key).expect(200); // it is answered on the plant's page
+  expect(await again()).toHaveLength(1);
+  await g.notToday(task!.key).expect(204);
+  expect(await again()).toEqual([]);
+  await g.untick(task!.key).expect(204);
+  expect(await again()).toHaveLength(1);
+});
+
+test('keys that mean nothing, or are another’s, are not there', async () => {
+  const [mine, other] = [await busy(), await busy()];
+  const theirs = (await other.today()).map((t) => t.key);
+  for (const key of ['nonsense', ':', 'water', 'moon:1', `remedy:${uuid()}`, `water:${uuid()}`, ...theirs])
+    await mine.notToday(key).expect(404);
+  for (const key of theirs) await mine.tick(key, { recordId: uuid() });
+  expect((await other.today()).map((t) => t.key)).toEqual(theirs);
+  expect(await other.waterings()).toEqual([]);
+});
