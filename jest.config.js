@@ -62,6 +62,6 @@ export default {
     project('standins'),
     project('demo'),
     project('server'),
-    project('web', { testEnvironment: 'jsdom' }, true),
+    project('web', { testEnvironment: 'jsdom', setupFiles: ['reflect-metadata', '<rootDir>/test/browser.ts'] }, true),
   ],
 };

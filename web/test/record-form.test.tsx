@@ -1,0 +1,72 @@
+import { RECORD_KIND_CODES, RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import '../src/features/writes';
+import { RecordForm } from '../src/features/records/components/record-form';
+import { RECORD_FORMS } from '../src/features/records/record-forms';
+import { fakeServer, show, TODAY, gardenWith } from './page';
+
+const target = { plantId: 'p1', placeId: null, name: 'Paste' } as never;
+const form = (kind: RecordKind, units = {}) => {
+  let done = false;
+  show(<RecordForm kind={kind} target={target} day={TODAY} record={undefined} onDone={() => (done = true)} />, {
+    garden: gardenWith(units),
+  });
+  return {
+    put: (label: RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } }),
+    submit: () => fireEvent.click(screen.getByRole('button', { name: 'Record it' })),
+    isDone: () => done,
+  };
+};
+
+test('every kind that is recorded by a form asks for fields of its own class', () => {
+  for (const kind of RECORD_KIND_CODES.filter((k) => k !== 'inspection')) {
+    const { asks } = RECORD_FORMS[kind];
+    expect([kind, asks.length > 0]).toEqual([kind, true]);
+    expect(new Set(asks.map((a) => a.name)).size).toBe(asks.length);
+    expect(RECORD_KINDS[kind].label.length).toBeGreaterThan(2);
+  }
+});
+
+test('litres or minutes: what is told last counts, empty fields are not sent, units are turned to metric', async () => {
+  const { sent } = fakeServer((s) => ({ status: 200, body: s.body }));
+  const f = form('watering', { volume: 'gal-us' });
+  f.put(/For each plant/, '2');
+  f.put(/how long it ran/, '30');
+  f.put(/For each plant/, '1');
+  f.submit();
+  await waitFor(() => expect(f.isDone()).toBe(true));
+  const { data } = (sent[0]!.body as { data: { litres: number } }) ?? {};
+  expect(data).toEqual({ date: TODAY, litres: expect.closeTo(3.785, 2) as number, end: 'plain' });
+});
+
+test('what is no number is not sent', () => {
+  const { sent } = fakeServer();
+  const f = form('watering');
+  f.put(/For each plant/, 'some');
+  f.submit();
+  expect(sent).toEqual([]);
+  expect(screen.getByRole('alert').textContent).toContain('must be a number');
+});
+
+test('each fault of the server stands at its field; what belongs to none stands above the button; nothing is lost', async () => {
+  fakeServer(() => ({
+    status: 400,
+    body: {
+      message: 'Not kept.',
+      faults: [
+        { path: 'data.litres', reason: 'must be 200 or less' },
+        { path: 'plantId', reason: 'is retired' },
+      ],
+    },
+  }));
+  const f = form('watering');
+  f.put(/For each plant/, '900');
+  f.submit();
+  await screen.findByText('is retired');
+  const field = screen.getByLabelText<HTMLInputElement>(/For each plant/);
+  expect(field.value).toBe('900');
+  expect(document.getElementById(field.getAttribute('aria-describedby')!)!.textContent).toContain(
+    'must be 200 or less',
+  );
+  expect(f.isDone()).toBe(false);
+});
