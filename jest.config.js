@@ -62,6 +62,7 @@ export default {
     project('standins'),
     project('demo'),
     project('server'),
+    project('scripts'),
     project('web', { testEnvironment: 'jsdom', setupFiles: ['reflect-metadata', '<rootDir>/test/browser.ts'] }, true),
   ],
 };

@@ -1,42 +1,12 @@
 // npm start: sets up what is missing, starts everything, and stops all of it on Ctrl-C.
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './lib/build.mjs';
 import { checkDisk, checkNode, DATA, ensureModules, ensurePackages } from './lib/machine.mjs';
-import { freePort, portIsFree } from './lib/mariadb.mjs';
-import { endWith, Plain, say } from './lib/say.mjs';
+import { choosePort } from './lib/port.mjs';
+import { endWith, say } from './lib/say.mjs';
 import { clearLeftovers, loadDemo, startStack } from './lib/stack.mjs';
-
-const USUAL_PORT = 3210;
-
-async function choosePort() {
-  const asked = process.env.PORT;
-  if (asked) {
-    const port = Number(asked);
-    if (!Number.isInteger(port) || port < 1 || port > 65535)
-      throw new Plain(`PORT is "${asked}", which is no port number.`);
-    if (!(await portIsFree(port)))
-      throw new Plain(`Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm start`);
-    return port;
-  }
-  if (await portIsFree(USUAL_PORT)) return USUAL_PORT;
-  const port = await freePort();
-  say(`Port ${USUAL_PORT} is taken; using ${port}.`);
-  return port;
-}
-
-/** Only one start in a folder at a time. */
-function takeTurn() {
-  const file = join(DATA, 'running');
-  if (existsSync(file)) {
-    const pid = Number(readFileSync(file, 'utf8'));
-    const command = existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
-    if (pid !== process.pid && command.includes('start.mjs'))
-      throw new Plain(`Candid Leaf is already running from this folder (process ${pid}). Stop that one first.`);
-  }
-  writeFileSync(file, String(process.pid));
-  return () => rmSync(file, { force: true });
-}
+import { takeTurn } from './lib/turn.mjs';
 
 async function emptyDatabase(databaseUrl) {
   const { createConnection } = await import('mysql2/promise');
@@ -64,14 +34,14 @@ process.on('SIGTERM', end);
 try {
   checkNode();
   checkDisk(existsSync(join(DATA, 'mariadb')) ? 200 : undefined);
-  leave = takeTurn();
+  leave = takeTurn(DATA, 'start.mjs');
   await clearLeftovers(DATA);
   ensurePackages(
     process.env.DATABASE_URL ? {} : { mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' },
   );
   ensureModules();
   buildAll(say);
-  const stack = await startStack({ home: DATA, port: await choosePort(), tell: say });
+  const stack = await startStack({ home: DATA, port: await choosePort(process.env.PORT), tell: say });
   stop = stack.stop;
   if (ending) await stop();
   const half = join(DATA, 'demo-loading'); // stands while the demo is being loaded: found at a start, it was cut short

@@ -1,33 +1,15 @@
 // A MariaDB of the project's own: data directory, socket and password under one folder, loopback only.
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes, createHash } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { chmodSync, existsSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { isRoot } from './machine.mjs';
+import { freePort } from './port.mjs';
 import { Plain, say } from './say.mjs';
 
 const LONGEST_SOCKET = 100;
-
-/** A port that nobody listens on. */
-export const freePort = () =>
-  new Promise((done, fail) => {
-    const probe = createServer();
-    probe.once('error', fail);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => done(port));
-    });
-  });
-
-export const portIsFree = (port) =>
-  new Promise((done) => {
-    const probe = createServer();
-    probe.once('error', () => done(false));
-    probe.listen(port, '127.0.0.1', () => probe.close(() => done(true)));
-  });
 
 const run = (program, args, input) => spawnSync(program, args, { encoding: 'utf8', input });
 
@@ -41,6 +23,7 @@ function layout(home) {
     log: join(home, 'db.log'),
     pid: join(home, 'db.pid'),
     secrets: join(home, 'secrets.json'),
+    making: join(home, 'db-making'),
     ready: join(home, 'db-ready'),
     socket:
       socket.length <= LONGEST_SOCKET
@@ -138,10 +121,24 @@ function sql(at, text, password) {
   if (done.status !== 0) throw new Plain(`The database could not be set up: ${done.stderr.trim()}`);
 }
 
+/**
+ * Data found is never deleted: what we did not leave half made ourselves is set aside under a dated name, with its secrets.
+ * Whoever lost only the mark or the secrets file puts them back beside it and starts again.
+ */
+function setAside(at) {
+  if (!existsSync(at.data)) return;
+  if (existsSync(at.making)) return rmSync(at.data, { recursive: true, force: true });
+  const aside = `${at.data}-set-aside-${new Date().toISOString().replaceAll(':', '-')}`;
+  renameSync(at.data, aside);
+  if (existsSync(at.secrets)) renameSync(at.secrets, `${aside}.secrets.json`);
+  say(`A database was found here without its mark or its secrets. It was set aside, nothing of it deleted: ${aside}`);
+}
+
 /** Makes the data directory and its accounts. Killed in the middle, it begins again at the next start. */
 async function initialise(at) {
+  setAside(at);
   say('Creating the database …');
-  rmSync(at.data, { recursive: true, force: true });
+  writeFileSync(at.making, '');
   const secrets = {
     database: randomBytes(24).toString('hex'),
     root: randomBytes(24).toString('hex'),
@@ -177,6 +174,7 @@ async function initialise(at) {
     await stopProcess(child);
   }
   writeFileSync(at.ready, new Date().toISOString());
+  rmSync(at.making);
 }
 
 /**

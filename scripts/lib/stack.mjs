@@ -5,7 +5,8 @@ import { createWriteStream, existsSync, mkdirSync, readFileSync, rmSync, writeFi
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROOT } from './build.mjs';
-import { freePort, startMariadb } from './mariadb.mjs';
+import { startMariadb } from './mariadb.mjs';
+import { freePort } from './port.mjs';
 import { Plain } from './say.mjs';
 
 /** Ends a program of ours that an earlier start, killed in the middle, left running: ours by its pid file and its command. */

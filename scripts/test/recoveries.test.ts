@@ -1,0 +1,162 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+
+/** What a start finds after one that was killed, and what it makes of it. Each runs as a start does: in a Node process. */
+const ROOT = join(__dirname, '../..');
+let folder: string;
+const children: ChildProcess[] = [];
+beforeEach(() => {
+  mkdirSync(join(ROOT, '.data'), { recursive: true });
+  folder = mkdtempSync(join(ROOT, '.data', 'try-'));
+  chmodSync(folder, 0o755); // the database's own user must be able to enter
+});
+afterEach(() => {
+  for (const child of children.splice(0)) child.kill('SIGKILL');
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const script = (code: string): string[] => ['--input-type=module', '-e', code];
+function node(code: string) {
+  const done = spawnSync(process.execPath, script(code), { cwd: ROOT, encoding: 'utf8' });
+  return { code: done.status, out: done.stdout, err: done.stderr };
+}
+/** Runs until it says a word. */
+function background(code: string, word: string, more: readonly string[] = []): Promise<ChildProcess> {
+  const child = spawn(process.execPath, [...script(code), ...more], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  children.push(child);
+  return new Promise((done, fail) => {
+    let text = '';
+    child.stdout!.on('data', (part: Buffer) => {
+      text += part.toString();
+      if (text.includes(word)) done(child);
+    });
+    child.once('exit', () => fail(new Error(`ended before it said ${word}: ${text}`)));
+  });
+}
+const ended = (child: ChildProcess): Promise<void> =>
+  new Promise((done) =>
+    child.exitCode !== null || child.signalCode !== null ? done() : child.once('exit', () => done()),
+  );
+
+describe('one start at a time', () => {
+  const take = (then: string) =>
+    `import { takeTurn } from './scripts/lib/turn.mjs';
+     import { endWith } from './scripts/lib/say.mjs';
+     try { const leave = takeTurn(${JSON.stringify(folder)}, 'a-start'); ${then} } catch (e) { endWith(e); }`;
+  test('a second one is told who runs; a mark whose process is gone, or is another program, does not count', async () => {
+    const first = await background(take("console.log('mine'); setInterval(() => {}, 1000);"), 'mine', ['a-start']);
+    const second = node(take("console.log('mine too')"));
+    expect([second.code, second.out]).toEqual([1, '']);
+    expect(second.err).toContain(`already running from this folder (process ${first.pid})`);
+    expect(second.err).not.toMatch(/\n\s+at /); // a sentence, no stack
+    first.kill('SIGKILL');
+    await ended(first);
+    expect(existsSync(join(folder, 'running'))).toBe(true);
+    expect(node(take("console.log('mine now')")).out).toContain('mine now');
+    writeFileSync(join(folder, 'running'), String(process.pid)); // alive, but no start of ours
+    expect(node(take("leave(); console.log('left')")).out).toContain('left');
+    expect(existsSync(join(folder, 'running'))).toBe(false);
+  });
+});
+
+describe('the port', () => {
+  const choose = (asked: string) =>
+    node(`import { choosePort } from './scripts/lib/port.mjs';
+      import { endWith } from './scripts/lib/say.mjs';
+      try { console.log(await choosePort(${JSON.stringify(asked)})); } catch (e) { endWith(e); }`);
+  test('what is no port, and one that is taken, end in a sentence with the way out', async () => {
+    for (const asked of ['abc', '0', '65536', '80.5'])
+      expect(choose(asked)).toMatchObject({ code: 1, err: `\nPORT is "${asked}", which is no port number.\n` });
+    const holder = createServer();
+    const port = await new Promise<number>((done) =>
+      holder.listen(0, '127.0.0.1', () => done((holder.address() as { port: number }).port)),
+    );
+    expect(choose(String(port))).toMatchObject({
+      code: 1,
+      err: `\nPort ${port} is taken by another program. Choose another: PORT=${port + 1} npm start\n`,
+    });
+    await new Promise((done) => holder.close(done));
+    expect(choose(String(port))).toMatchObject({ code: 0, out: `${port}\n` });
+  });
+});
+
+test('a full disk and a fault of ours are told apart', () => {
+  const end = (error: string) => node(`import { endWith, Plain } from './scripts/lib/say.mjs'; endWith(${error});`);
+  expect(end("Object.assign(new Error('write'), { code: 'ENOSPC' })").err).toMatch(/The disk is full.*nothing is lost/);
+  expect(end("new Plain('Do this.')").err).toBe('\nDo this.\n');
+  expect(end("new Error('odd')").err).toMatch(/odd\nThis was not expected/);
+});
+
+describe('programs that a killed start left running', () => {
+  const clear = () =>
+    node(`import { clearLeftovers } from './scripts/lib/stack.mjs'; await clearLeftovers(${JSON.stringify(folder)});`);
+  test('ours are ended; what runs under their number meanwhile is left alone', async () => {
+    const ours = await background("console.log('up'); setInterval(() => {}, 1000);", 'up', [
+      join(ROOT, 'server/dist/main.js'),
+    ]);
+    const stranger = await background("console.log('up'); setInterval(() => {}, 1000);", 'up');
+    writeFileSync(join(folder, 'server.pid'), String(ours.pid));
+    writeFileSync(join(folder, 'station.pid'), String(stranger.pid));
+    expect(clear().code).toBe(0);
+    await ended(ours);
+    expect([ours.signalCode, stranger.exitCode, stranger.signalCode]).toEqual(['SIGTERM', null, null]);
+    expect(readdirSync(folder)).toEqual([]);
+    expect(clear().code).toBe(0); // nothing left: nothing to do
+  });
+});
+
+describe('the database', () => {
+  /** Starts it, runs a statement, and stops it, or leaves it running without a starter. */
+  const start = (sql: string, after: 'stop' | 'die' = 'stop') =>
+    node(`import { startMariadb } from './scripts/lib/mariadb.mjs';
+      import { endWith } from './scripts/lib/say.mjs';
+      import { createConnection } from 'mysql2/promise';
+      try {
+        const db = await startMariadb(${JSON.stringify(join(folder, 'home'))});
+        const c = await createConnection(db.url);
+        const [rows] = await c.query(${JSON.stringify(sql)});
+        console.log('rows ' + JSON.stringify(rows));
+        await c.end();
+        if ('${after}' === 'die') process.kill(process.pid, 'SIGKILL');
+        await db.stop();
+      } catch (e) { endWith(e); }`);
+  const home = (...path: string[]) => join(folder, 'home', ...path);
+  const COUNT = 'SELECT COUNT(*) AS n FROM kept';
+
+  test('is made once, and outlives its starter’s death; what was made by halves is begun anew; nothing found is deleted', () => {
+    // a start that was killed while it made the data directory
+    mkdirSync(home('db'), { recursive: true });
+    writeFileSync(home('db', 'half'), '');
+    writeFileSync(home('db-making'), '');
+    expect(start('CREATE TABLE kept AS SELECT 1 AS n').out).toContain('Creating the database');
+    expect(existsSync(home('db', 'half'))).toBe(false);
+    // a starter that is killed leaves its database running: the next one stops it and goes on with the data
+    start('INSERT INTO kept VALUES (2)', 'die');
+    const next = start(COUNT);
+    expect(next.out).toContain('A database from an earlier start is still running');
+    expect(next.out).toContain('rows [{"n":2}]');
+    expect(next.out).not.toContain('Creating');
+    // the mark is lost: what is there is set aside, with its secrets, and named
+    rmSync(home('db-ready'));
+    const fresh = start('SELECT 1 AS n');
+    expect(fresh.out).toMatch(/set aside, nothing of it deleted: .*db-set-aside-/);
+    const aside = readdirSync(home()).find((f) => /^db-set-aside-.*Z$/.test(f))!;
+    expect(existsSync(home(aside, 'candid_leaf', 'kept.frm'))).toBe(true);
+    expect(JSON.parse(readFileSync(home(`${aside}.secrets.json`), 'utf8'))).toHaveProperty('database');
+    expect(start('SHOW TABLES').out).toContain('rows []');
+  });
+});
