@@ -113,7 +113,7 @@ afterAll(async () => {
   await db.query(`DROP DATABASE ${name}`);
   await db.end();
 });
-const all = (sql: string) => source.query(sql) as Promise<Record<string, unknown>[]>;
+const all = (sql: string) => source.query<Record<string, unknown>[]>(sql);
 
 test('minutes are litres for each plant by the flow of the place; where nobody knows it they stay as a note', async () => {
   const rows = await all('SELECT id, type, data FROM record');

@@ -41,7 +41,7 @@ const HOMES = new Map(
   REMEDIES.map((r) => {
     const home = DISORDERS.find((d) => d.remedies.some((l) => l.remedy === r.code))!;
     const link = home.remedies.find((l) => l.remedy === r.code)!;
-    return [r.code as string, { disorder: home.code, link }];
+    return [r.code, { disorder: home.code, link }];
   }),
 );
 
@@ -60,7 +60,7 @@ const WHILE: Partial<Record<FactCode, Change>> = {
 
 describe('what the setting speaks against', () => {
   const gates = REMEDIES.flatMap((r) =>
-    r.notWhile.map(([fact, because]) => [r.code as string, fact as FactCode, because] as const),
+    r.notWhile.map(([fact, because]) => [r.code as string, fact, because] as const),
   );
   test.each(gates)('%s is withheld while %s, and offered otherwise', (code, fact, because) => {
     const { disorder, link } = HOMES.get(code)!;

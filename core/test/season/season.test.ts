@@ -44,7 +44,7 @@ describe('spells in the forecast', () => {
 const heat: HardSpell = { kind: 'heat', from: addDays(TODAY, 2), to: addDays(TODAY, 4), extremeC: 36 };
 const frost: HardSpell = { kind: 'frost', from: addDays(TODAY, 1), to: addDays(TODAY, 1), extremeC: -1 };
 const place = (more: Partial<PlaceInSpell> = {}): PlaceInSpell => ({
-  facts: { kind: 'ground', texture: 'loam', areaM2: 2 } as PlaceInSpell['facts'],
+  facts: { kind: 'ground', texture: 'loam', areaM2: 2 },
   plants: 4,
   areaM2: 2,
   stages: ['ripening', 'fruiting'],
@@ -53,7 +53,7 @@ const place = (more: Partial<PlaceInSpell> = {}): PlaceInSpell => ({
   ...more,
 });
 const pots = (volumeL: number) =>
-  place({ facts: { kind: 'container', texture: 'potting-mix', volumeL } as PlaceInSpell['facts'] });
+  place({ facts: { kind: 'container', texture: 'potting-mix', volumeL } });
 const acts = (spell: HardSpell, p: PlaceInSpell) => spellPlan(spell, TODAY, p).map((a) => a.what.act);
 const act = <A extends SpellAct['act']>(spell: HardSpell, p: PlaceInSpell, which: A) =>
   spellPlan(spell, TODAY, p).find((a) => a.what.act === which);
@@ -120,7 +120,7 @@ describe('the plan for a frost night', () => {
     expect(acts(frost, pots(40))).toContain('cover');
   });
   test('a tunnel holds a degree or two off, not more', () => {
-    const tunnel = place({ facts: { kind: 'tunnel-bed', texture: 'loam' } as PlaceInSpell['facts'] });
+    const tunnel = place({ facts: { kind: 'tunnel-bed', texture: 'loam' } });
     expect(acts(frost, tunnel)).toEqual([]);
     expect(acts({ ...frost, extremeC: -2 }, tunnel)).toContain('cover');
   });
