@@ -11,7 +11,9 @@ const file = process.argv[2];
 if (!file) refuse(['usage: npm run --silent case -- FILE']);
 if (!existsSync(file)) refuse([`${file}: there is no such file`]);
 buildCore();
-const { parseCase, reportOn, RefusedInput } = await import('@candid-leaf/core');
+const { reportOn } = await import('@candid-leaf/core/assessment');
+const { parseCase } = await import('@candid-leaf/core/casefile');
+const { RefusedInput } = await import('@candid-leaf/core/records');
 try {
   const report = reportOn(parseCase(JSON.parse(readFileSync(file, 'utf8'))));
   process.stdout.write(`${JSON.stringify(report, null, 1)}\n`);
