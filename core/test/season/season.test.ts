@@ -52,8 +52,7 @@ const place = (more: Partial<PlaceInSpell> = {}): PlaceInSpell => ({
   latitude: 45,
   ...more,
 });
-const pots = (volumeL: number) =>
-  place({ facts: { kind: 'container', texture: 'potting-mix', volumeL } });
+const pots = (volumeL: number) => place({ facts: { kind: 'container', texture: 'potting-mix', volumeL } });
 const acts = (spell: HardSpell, p: PlaceInSpell) => spellPlan(spell, TODAY, p).map((a) => a.what.act);
 const act = <A extends SpellAct['act']>(spell: HardSpell, p: PlaceInSpell, which: A) =>
   spellPlan(spell, TODAY, p).find((a) => a.what.act === which);

@@ -194,6 +194,10 @@ describe('the plan of a place', () => {
     const { pours } = planPlace('place', { ...by, weeklyCapL: 8 }, four, []);
     const week = pours.reduce((sum, p) => sum + p.plan!.days.reduce((s, d) => s + d.litres, 0), 0);
     expect(week).toBeLessThanOrEqual(8 + 1e-9);
+    // what was given in the days before counts in the same seven days
+    const lately = aCase({ place: pot, records: { watering: [{ date: addDays(ASOF, -5), litres: 1.9 }] } });
+    const { pours: after } = planPlace('place', { ...by, weeklyCapL: 2 }, [planned('a', lately)], []);
+    expect(after[0]!.plan!.days[0]!.litres).toBeLessThanOrEqual(0.1);
     const [line] = planPlace('place', { ...by, irrigation: 'drip', flowLPerH: 40 }, four, []).pours;
     const run = line!.plan!.days.find((d) => d.litres > 0)!;
     // four plants share 40 L/h: ten each
