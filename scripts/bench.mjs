@@ -185,7 +185,8 @@ async function inTheBrowser(url, caseFile) {
         took.push(
           await new Promise((ok) => {
             worker.onmessage = (e) => ok(e.data.tookMs);
-            worker.postMessage({ text, units: { temperature: 'C', volume: 'L', length: 'cm', mass: 'g', area: 'm2' } });
+            const units = { temperature: 'C', volume: 'L', length: 'cm', mass: 'g', area: 'm2' };
+            worker.postMessage({ text, units, dateForm: 'd MMMM' });
           }),
         );
       return took.slice(5).sort((a, b) => a - b);
