@@ -8,7 +8,7 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 
 /** Runs a program of the project's own node_modules; throws with its output when it fails. */
-export function runTool(name, args, options = {}) {
+function runTool(name, args, options = {}) {
   const done = spawnSync(join(ROOT, 'node_modules', '.bin', name), args, { cwd: ROOT, encoding: 'utf8', ...options });
   if (done.status !== 0) throw new Error(`${name} ${args.join(' ')} failed:\n${done.stdout ?? ''}${done.stderr ?? ''}`);
   return done.stdout ?? '';

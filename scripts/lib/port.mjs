@@ -15,7 +15,7 @@ export const freePort = () =>
     });
   });
 
-export const portIsFree = (port) =>
+const portIsFree = (port) =>
   new Promise((done) => {
     const probe = createServer();
     probe.once('error', () => done(false));

@@ -5,6 +5,7 @@ import {
   REMEDIES,
   remedyRow,
   type Diagnosis,
+  type DisorderRow,
   type DriverCode,
   type RemedyCode,
 } from '@candid-leaf/core/diagnosis';
@@ -37,7 +38,7 @@ const finding = (disorder: DisorderCode, probability = 0.99, drivers: DriverCode
 const offered = (c: PlantCase, ...list: Diagnosis[]) =>
   offeredRemedies(contextOf(c), { list, all: [], marginals: [], unexplained: [] });
 /** Where each remedy stands: disorder, and the drivers that call for it. */
-const HOMES = new Map(
+const HOMES = new Map<string, { disorder: DisorderCode; link: DisorderRow['remedies'][number] }>(
   REMEDIES.map((r) => {
     const home = DISORDERS.find((d) => d.remedies.some((l) => l.remedy === r.code))!;
     const link = home.remedies.find((l) => l.remedy === r.code)!;

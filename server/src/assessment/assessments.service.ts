@@ -20,7 +20,7 @@ interface Kept {
 }
 
 /** How a place is watered, as the plan reads it. */
-export const rulesOf = (place: PlaceEntity): PlaceRules => ({
+const rulesOf = (place: PlaceEntity): PlaceRules => ({
   school: place.watering?.school ?? DEFAULT_SCHOOL,
   irrigation: place.irrigation,
   flowLPerH: place.flowLPerH,

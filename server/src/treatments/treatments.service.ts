@@ -12,7 +12,7 @@ import { badRequest, notFound } from '../shared/http-errors.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
 import { TreatmentEntity } from './treatment.entity.js';
 
-export const treatmentDto = (t: TreatmentEntity): TreatmentDto => {
+const treatmentDto = (t: TreatmentEntity): TreatmentDto => {
   const { gardenId: _g, report: _r, ...rest } = t;
   return rest;
 };

@@ -4,7 +4,7 @@ import type { CSSProperties, ReactNode } from 'react';
 
 /** How a plant grows, as drawn: a cordon is tall and thin, a bush round, a pepper forked. */
 export type Form = 'cordon' | 'bush' | 'forked';
-export const formOf = (p: Pick<PlantDto, 'crop' | 'habit'>): Form =>
+const formOf = (p: Pick<PlantDto, 'crop' | 'habit'>): Form =>
   p.crop === 'pepper' ? 'forked' : p.habit === 'determinate' ? 'bush' : 'cordon';
 
 interface Leaf {

@@ -62,7 +62,7 @@ export function Dots({
 const TOMATO_LEAF =
   'M48 8C53 15 52 20 60 20C60 27 57 30 66 32C74 34 71 41 76 47C82 53 76 58 72 66C69 73 61 74 57 80C54 84 51 86 48 88C45 86 42 84 39 80C35 74 27 73 24 66C20 58 14 53 20 47C25 41 22 34 30 32C39 30 36 27 36 20C44 20 43 15 48 8Z';
 const PEPPER_LEAF = 'M48 6C66 20 76 42 70 62C66 76 56 84 48 89C40 84 30 76 26 62C20 42 30 20 48 6Z';
-export const leafPath = (crop: Crop): string => (crop === 'tomato' ? TOMATO_LEAF : PEPPER_LEAF);
+const leafPath = (crop: Crop): string => (crop === 'tomato' ? TOMATO_LEAF : PEPPER_LEAF);
 
 /** One leaf or leaflet, tip upward, with its veins; what is drawn inside lies on the blade. */
 export function Leaf({

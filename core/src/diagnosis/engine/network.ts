@@ -6,7 +6,6 @@ import type { Verdict } from '../drivers/verdict.js';
 import { FACTS } from '../facts.js';
 import { DISORDERS } from '../tables/disorders.js';
 import type { DisorderRow, DriverLink } from '../tables/row.js';
-import type { DriverCode } from '../vocabulary/drivers.js';
 import type { Cause, Observed } from './noisy-or.js';
 
 /** The tables as a network for one case: priors shaped by setting and records. */
@@ -43,7 +42,7 @@ export interface Candidate {
   unknown: { link: DriverLink; verdict: Extract<Verdict, { state: 'unknown' }> }[];
 }
 
-export const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter((d) => !d.crop || d.crop === crop);
+const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter((d) => !d.crop || d.crop === crop);
 
 /**
  * Records alone never make a finding: without a sign of its own a disorder stays under about 0.3, however well the
@@ -124,4 +123,3 @@ export function observedOf(present: Iterable<SignCode>, absent: Iterable<SignCod
 
 /** How strongly a found driver speaks in the story of a disorder, 0 to 1. */
 export const driverWeight = (d: DriverFound): number => d.link.weight * (0.4 + 0.6 * d.verdict.strength);
-export type { DriverCode };

@@ -22,7 +22,7 @@ export interface Posterior {
 }
 
 /** Largest number of disorders that may be present together. */
-export const MOST_TOGETHER = 3;
+const MOST_TOGETHER = 3;
 
 /**
  * Marginals of all causes given the findings. Causes that explain none of the present signs only multiply the

@@ -14,7 +14,7 @@ interface Props {
   onRemove: (() => void) | null;
 }
 
-export const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
+const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
   ...schoolsFor(isPot).map((s): [SetUp['strategy'], string] => [s, SCHOOLS[s].label]),
   ['timer', 'A timer, the same each time'],
   ['remembered', 'When I remember'],
