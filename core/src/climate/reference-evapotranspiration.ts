@@ -9,7 +9,8 @@ export const saturationVapourPressure = (tC: number): number => 0.6108 * Math.ex
 export const slopeOfSaturation = (tC: number): number => (4098 * saturationVapourPressure(tC)) / (tC + 237.3) ** 2;
 
 /** Psychrometric constant γ in kPa °C⁻¹ at an elevation (eq. 7 and 8). */
-export const psychrometric = (elevationM: number): number => 0.665e-3 * 101.3 * ((293 - 0.0065 * elevationM) / 293) ** 5.26;
+export const psychrometric = (elevationM: number): number =>
+  0.665e-3 * 101.3 * ((293 - 0.0065 * elevationM) / 293) ** 5.26;
 
 /** Wind at 2 m from wind measured at height z (eq. 47). */
 export const windAt2m = (windMs: number, heightM: number): number => (windMs * 4.87) / Math.log(67.8 * heightM - 5.42);

@@ -50,10 +50,10 @@ export function soakSteps(
   const rate = flowLPerH === null ? Infinity : flowLPerH / wettedM2;
   const minutes = flowLPerH === null ? null : (litres / flowLPerH) * 60;
   // what stands at the end of one go, if it is given in one
-  const standing = rate === Infinity ? depth : depth * Math.max(0, 1 - takes / rate);
-  const times = Math.min(MOST_STEPS, Math.max(1, Math.ceil(standing / STANDS_MM)));
+  const pooledMm = rate === Infinity ? depth : depth * Math.max(0, 1 - takes / rate);
+  const times = Math.min(MOST_STEPS, Math.max(1, Math.ceil(pooledMm / STANDS_MM)));
   const waitMinutes =
-    times === 1 ? 0 : Math.min(LONGEST_WAIT_MIN, Math.max(10, Math.ceil(((standing / times / takes) * 60) / 5) * 5));
+    times === 1 ? 0 : Math.min(LONGEST_WAIT_MIN, Math.max(10, Math.ceil(((pooledMm / times / takes) * 60) / 5) * 5));
   return { times, minutes: minutes === null ? null : minutes / times, litres: litres / times, waitMinutes };
 }
 

@@ -31,8 +31,8 @@ export class FlowNotKnown extends RangeError {}
  * with the flow of that day, so that a later change of the place changes nothing of it.
  * @throws FlowNotKnown for minutes alone where the place's flow is not known
  */
-export function makeWatering(place: WateredPlace, told: WateringEntry): Watering {
-  const { date, litres, minutes, how, end } = told;
+export function makeWatering(place: WateredPlace, entry: WateringEntry): Watering {
+  const { date, litres, minutes, how, end } = entry;
   return {
     date,
     litres: litres ?? litresIn(place, minutes ?? 0),

@@ -39,9 +39,9 @@ test('a report’s next watering, its watering remedies and the pour tell one da
     fc.property(fc.array(anyCase, { minLength: 1, maxLength: 3 }), anyRules, (cases, rules) => {
       const place = cases[0]!.place; // all of one place
       const list = plants(cases.map((c) => ({ ...c, place })));
-      const { plan, plants: told } = assessPlace('place', rules, list, [], METRIC_FORMAT);
+      const { plan, plants: assessed } = assessPlace('place', rules, list, [], METRIC_FORMAT);
       for (const { id } of list) {
-        const { report } = told.get(id)!;
+        const { report } = assessed.get(id)!;
         const own = pourOf(plan, id)!.plan;
         const { nextWatering: next } = report.water;
         expect(next && { date: next.date, litres: next.litres }).toEqual(

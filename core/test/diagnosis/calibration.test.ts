@@ -1,11 +1,11 @@
-import { TOLD } from './cases/all.js';
+import { SAMPLE_CASES } from './cases/all.js';
 import { reportOn } from '@candid-leaf/core/assessment';
 import { SIGNS } from '@candid-leaf/core/records';
 import { seeded } from '../../src/climate/random.js';
 import { candidates, causesOf, LEAKS } from '../../src/diagnosis/engine/network.js';
 import { posterior } from '../../src/diagnosis/engine/noisy-or.js';
 import { contextOf } from '../../src/diagnosis/context.js';
-import { caseOf } from './cases/told.js';
+import { caseOf } from './cases/sample-case.js';
 
 interface Said {
   p: number;
@@ -25,7 +25,7 @@ function calibrationError(said: readonly Said[]): number {
 
 test('over 2,000 cases drawn from the network itself the stated probabilities are honest', () => {
   const random = seeded(20);
-  const settings = TOLD.filter((_, i) => i % 14 === 0).map((t) => candidates(contextOf(caseOf(t))));
+  const settings = SAMPLE_CASES.filter((_, i) => i % 14 === 0).map((t) => candidates(contextOf(caseOf(t))));
   const said: Said[] = [];
   for (let n = 0; n < 2000; n++) {
     const all = settings[n % settings.length]!;
@@ -55,8 +55,8 @@ test('over 2,000 cases drawn from the network itself the stated probabilities ar
   expect(calibrationError(said.map((s) => ({ ...s, p: Math.sqrt(s.p) })))).toBeGreaterThan(0.05);
 });
 
-test('what leads in the told cases is stated no surer than it is right', () => {
-  const leaders = TOLD.map((t) => ({ t, d: reportOn(caseOf(t)).diagnosis[0]! }));
+test('what leads in the sample cases is stated no surer than it is right', () => {
+  const leaders = SAMPLE_CASES.map((t) => ({ t, d: reportOn(caseOf(t)).diagnosis[0]! }));
   const mean = leaders.reduce((sum, { d }) => sum + d.probability, 0) / leaders.length;
   const right = leaders.filter(({ t, d }) => t.truth.includes(d.disorder)).length / leaders.length;
   expect(right).toBeGreaterThanOrEqual(mean - 0.03);

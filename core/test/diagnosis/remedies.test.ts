@@ -266,14 +266,14 @@ describe('amounts, worked by hand', () => {
     expect(doseOf('pick-off-affected-fruit', rot())).toBeNull();
   });
   test('in the gardener’s units', () => {
-    const told: typeof doseInWords = (dose, f) => doseInWords(dose, f).replaceAll('\u00a0', ' ');
+    const plainly: typeof doseInWords = (dose, f) => doseInWords(dose, f).replaceAll('\u00a0', ' ');
     const us = formatterFor({ ...METRIC, volume: 'gal-us' }, 'MMMM d');
-    expect(told({ litres: 3, everyDays: 2 }, METRIC_FORMAT)).toBe('3 L every 2 days');
-    expect(told({ litres: 3.785, everyDays: 1 }, us)).toMatch(/^1 (US )?gal every day$/);
-    expect(told({ depthMm: 60, areaM2: 0.25, litres: 15 }, METRIC_FORMAT)).toBe('6 cm deep: 15 L for 0.25 m²');
-    expect(told({ waitDays: 1 }, METRIC_FORMAT)).toBe('for 1 day');
-    expect(told({ millilitres: 15, litres: 1.4 }, METRIC_FORMAT)).toBe('15 mL in water, 1.4 L');
-    expect(told(null, METRIC_FORMAT)).toBe('');
+    expect(plainly({ litres: 3, everyDays: 2 }, METRIC_FORMAT)).toBe('3 L every 2 days');
+    expect(plainly({ litres: 3.785, everyDays: 1 }, us)).toMatch(/^1 (US )?gal every day$/);
+    expect(plainly({ depthMm: 60, areaM2: 0.25, litres: 15 }, METRIC_FORMAT)).toBe('6 cm deep: 15 L for 0.25 m²');
+    expect(plainly({ waitDays: 1 }, METRIC_FORMAT)).toBe('for 1 day');
+    expect(plainly({ millilitres: 15, litres: 1.4 }, METRIC_FORMAT)).toBe('15 mL in water, 1.4 L');
+    expect(plainly(null, METRIC_FORMAT)).toBe('');
   });
 });
 

@@ -1,8 +1,8 @@
-import { TOLD } from './cases/all.js';
+import { SAMPLE_CASES } from './cases/all.js';
 import { reportOn } from '@candid-leaf/core/assessment';
 import { CHECKS, DRIVER_CODES, type DriverCode, DISORDERS } from '@candid-leaf/core/diagnosis';
 import { type SignCode, signRow } from '@candid-leaf/core/records';
-import { caseOf } from './cases/told.js';
+import { caseOf } from './cases/sample-case.js';
 
 /** The tables at work: everything in them can be reached from a case. */
 
@@ -17,8 +17,8 @@ test.each(DISORDERS.map((d) => [d.code, d] as const))('%s leads where its own si
   expect(r.diagnosis.slice(0, 2).map((x) => x.disorder)).toContain(code);
 });
 
-describe('over all told cases, and each again with one sign not yet looked for', () => {
-  const reports = TOLD.flatMap((t) =>
+describe('over all sample cases, and each again with one sign not yet looked for', () => {
+  const reports = SAMPLE_CASES.flatMap((t) =>
     [t.signs, ...t.signs.map((s) => t.signs.filter((x) => x !== s))].map((signs) => reportOn(caseOf(t, signs))),
   );
   test('every driver is found in some records', () => {

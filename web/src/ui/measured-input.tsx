@@ -34,17 +34,17 @@ export function MeasuredInput(props: InputProps) {
   const shown = (metric: number | null | undefined): string =>
     metric == null || Number.isNaN(metric) ? '' : String(Number(measure.fromMetric(metric).toFixed(measure.digits)));
   const [text, setText] = useState(() => shown(value));
-  const [told, setTold] = useState(value);
+  const [reported, setReported] = useState(value);
   // a value that came from elsewhere than this field replaces what stands in it
-  if (!Object.is(told, value)) {
-    setTold(value);
+  if (!Object.is(reported, value)) {
+    setReported(value);
     setText(shown(value));
   }
   const change = (typed: string): void => {
     setText(typed);
     const number = parseDecimal(typed);
     const metric = number === null ? null : measure.toMetric(number);
-    setTold(metric);
+    setReported(metric);
     onChange(metric);
   };
   const own = ownFault(text, measure.toMetric, props, shown);

@@ -11,7 +11,7 @@ import { Ribbon } from './ribbon';
 
 const useOnline = () =>
   useSyncExternalStore(
-    (tell) => onlineManager.subscribe(tell),
+    (notify) => onlineManager.subscribe(notify),
     () => onlineManager.isOnline(),
   );
 

@@ -32,7 +32,7 @@ function run(asked: BenchAsked): void {
   const years = asked.weather === 'recorded' ? 1 : asked.years;
   const table = climateOfPlace(plant.garden.latitude, plant.garden.elevationM, asked.recorded);
   const span = seasonSpan(plant.garden, asked.year, asked.plantedOn);
-  let told = from;
+  let reportedAt = from;
   for (let y = 0; y < years; y++) {
     const seed = yearSeed(SEED, y);
     const days =
@@ -42,8 +42,8 @@ function run(asked: BenchAsked): void {
     const made = runYear(plant, setUps, seasonWeather(plant.garden, days), seed);
     made.forEach((season, i) => rows[i]!.seasons.push(season));
     const now = performance.now();
-    if (now - told > 50) {
-      told = now;
+    if (now - reportedAt > 50) {
+      reportedAt = now;
       self.postMessage({ done: y + 1, of: years } satisfies BenchTold);
     }
   }

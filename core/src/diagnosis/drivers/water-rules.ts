@@ -141,13 +141,13 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
   }
   const mostly = full.length > window.length / 2;
   if (!mostly && !(felt.length >= 2 && onWet.length > 0) && !(saidWet && onWet.length >= 2)) return ABSENT;
-  const standing: Because[] = mostly
+  const brimful: Because[] = mostly
     ? full.slice(-1).map((d) => modelled(d, `full to the brim on ${full.length} of the last ${window.length} days`))
     : [];
   return found(
     0.4 + full.length / (2 * within),
     [
-      ...standing,
+      ...brimful,
       ...felt,
       ...onWet.map((w): Because => ({
         record: 'watering',

@@ -16,7 +16,7 @@ function counted(
   within: number,
   least: number,
   hit: (w: WeatherRecord) => boolean,
-  tell: (w: WeatherRecord) => string,
+  textOf: (w: WeatherRecord) => string,
   sum: (hits: readonly WeatherRecord[]) => string,
 ): Verdict {
   const window = ctx.weather(within);
@@ -25,7 +25,7 @@ function counted(
   if (hits.length < least) return ABSENT;
   return found(
     hits.length / Math.max(4, 2 * least),
-    hits.map((w): Because => ({ record: 'weather', date: w.date, text: tell(w) })),
+    hits.map((w): Because => ({ record: 'weather', date: w.date, text: textOf(w) })),
     sum(hits),
   );
 }

@@ -1,8 +1,14 @@
 import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
 import { LIVING } from './living.js';
 import { DOUBLES, PAIRS } from './pairs.js';
-import type { Told } from './told.js';
+import type { SampleCase } from './sample-case.js';
 import { WATER_AND_FOOD } from './water-and-food.js';
 
 /** Cases of our own from extension knowledge (from memory). `npm run cases` prints how they come out. */
-export const TOLD: readonly Told[] = [...FRUIT_AND_FLOWER, ...WATER_AND_FOOD, ...LIVING, ...PAIRS, ...DOUBLES];
+export const SAMPLE_CASES: readonly SampleCase[] = [
+  ...FRUIT_AND_FLOWER,
+  ...WATER_AND_FOOD,
+  ...LIVING,
+  ...PAIRS,
+  ...DOUBLES,
+];

@@ -1,11 +1,11 @@
-import { TOLD } from './all.js';
+import { SAMPLE_CASES } from './all.js';
 import { measure, table } from './measure.js';
 
-const outcomes = TOLD.map(measure);
+const outcomes = SAMPLE_CASES.map(measure);
 const faulty = (bad: (o: (typeof outcomes)[number]) => boolean) =>
   outcomes.filter(bad).map(
     (o) =>
-      `${o.told.name}: ${o.report.diagnosis
+      `${o.sample.name}: ${o.report.diagnosis
         .slice(0, 3)
         .map((d) => `${d.disorder} ${d.probability}`)
         .join(', ')}; ${o.report.diagnosis[0]?.drivers
@@ -19,21 +19,22 @@ beforeAll(() => {
 });
 
 test('there are at least 80, from every group', () => {
-  expect(TOLD.length).toBeGreaterThanOrEqual(80);
-  expect(new Set(TOLD.map((t) => t.group)).size).toBe(8);
+  expect(SAMPLE_CASES.length).toBeGreaterThanOrEqual(80);
+  expect(new Set(SAMPLE_CASES.map((t) => t.group)).size).toBe(8);
 });
 test('the truth leads in 97 % and is within three in all', () => {
   expect(faulty((o) => !o.within)).toEqual([]);
   const first = faulty((o) => !o.first);
-  expect([first.length / TOLD.length <= 0.03, first]).toEqual([true, first]);
+  expect([first.length / SAMPLE_CASES.length <= 0.03, first]).toEqual([true, first]);
 });
 test('a third are pairs that only the records tell apart, a sixth two troubles, a sixth harmless', () => {
-  const share = (of: (t: (typeof TOLD)[number]) => unknown) => TOLD.filter(of).length / TOLD.length;
+  const share = (of: (t: (typeof SAMPLE_CASES)[number]) => unknown) =>
+    SAMPLE_CASES.filter(of).length / SAMPLE_CASES.length;
   expect(share((t) => t.pair)).toBeGreaterThan(0.33);
   expect(share((t) => t.truth.length > 1)).toBeGreaterThan(1 / 6);
   expect(share((t) => t.harmless)).toBeGreaterThan(0.14);
-  for (const name of new Set(TOLD.flatMap((t) => t.pair ?? []))) {
-    const members = TOLD.filter((t) => t.pair === name);
+  for (const name of new Set(SAMPLE_CASES.flatMap((t) => t.pair ?? []))) {
+    const members = SAMPLE_CASES.filter((t) => t.pair === name);
     expect(members.length).toBeGreaterThan(1);
     expect(new Set(members.map((t) => t.signs.join())).size).toBe(1);
   }
@@ -48,11 +49,11 @@ test('with the most telling sign not looked for, the truth is still near, nothin
 });
 test('the main driver is among the first two in 90 %', () => {
   const missed = faulty((o) => !o.driver);
-  expect([missed.length / TOLD.length <= 0.1, missed]).toEqual([true, missed]);
+  expect([missed.length / SAMPLE_CASES.length <= 0.1, missed]).toEqual([true, missed]);
 });
 test('no remedy is offered that an expert would call harmful', () => {
   expect(faulty((o) => o.harm.length > 0)).toEqual([]);
 });
 test('what is harmless is said to be harmless, and nothing else is', () => {
-  expect(faulty((o) => o.report.harmless !== (o.told.harmless ?? false))).toEqual([]);
+  expect(faulty((o) => o.report.harmless !== (o.sample.harmless ?? false))).toEqual([]);
 });

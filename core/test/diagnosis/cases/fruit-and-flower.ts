@@ -16,10 +16,10 @@ import {
   storm,
   TUB,
   TUNNEL,
-  type Told,
-} from './told.js';
+  type SampleCase,
+} from './sample-case.js';
 
-export const FRUIT_AND_FLOWER: readonly Told[] = [
+export const FRUIT_AND_FLOWER: readonly SampleCase[] = [
   {
     name: 'pot watered once in five days',
     group: 'fruit',

@@ -13,12 +13,12 @@ import {
   rainy,
   SEEDLING,
   TUNNEL,
-  type Told,
-} from './told.js';
+  type SampleCase,
+} from './sample-case.js';
 
 const BEFORE = [{ year: 2025, family: 'nightshade' as const }];
 
-export const LIVING: readonly Told[] = [
+export const LIVING: readonly SampleCase[] = [
   {
     name: 'clusters at the tip, sticky, ants',
     group: 'creatures',

@@ -1,10 +1,10 @@
 import { type Report, reportOn } from '@candid-leaf/core/assessment';
 import { checkRow, shownBy } from '@candid-leaf/core/diagnosis';
 import { isCircumstance, type SignCode, signRow } from '@candid-leaf/core/records';
-import { caseOf, type Told } from './told.js';
+import { caseOf, type SampleCase } from './sample-case.js';
 
 export interface Outcome {
-  told: Told;
+  sample: SampleCase;
   report: Report;
   first: boolean;
   within: boolean;
@@ -17,12 +17,12 @@ export interface Outcome {
 const rank = (r: Report, disorder: string): number => r.diagnosis.findIndex((d) => d.disorder === disorder);
 
 /** With two truths both must lead, in either order; within: both among the first three. */
-function placed(r: Report, t: Told): { first: boolean; within: boolean } {
+function placed(r: Report, t: SampleCase): { first: boolean; within: boolean } {
   const ranks = t.truth.map((d) => rank(r, d));
   return { first: ranks.every((x) => x >= 0 && x < t.truth.length), within: ranks.every((x) => x >= 0 && x < 3) };
 }
 
-function driverAmongTwo(r: Report, t: Told): boolean {
+function driverAmongTwo(r: Report, t: SampleCase): boolean {
   if (!t.driver) return true;
   return r.diagnosis
     .filter((d) => t.truth.includes(d.disorder))
@@ -30,7 +30,7 @@ function driverAmongTwo(r: Report, t: Told): boolean {
 }
 
 /** The present sign whose absence costs the truth (both truths together) most. */
-function withoutTheMostTelling(t: Told): Outcome['hidden'] {
+function withoutTheMostTelling(t: SampleCase): Outcome['hidden'] {
   const present = t.signs.filter((s) => !s.startsWith('-'));
   if (present.length < 2) return null;
   const chance = (signs: readonly string[]) =>
@@ -54,10 +54,10 @@ function withoutTheMostTelling(t: Told): Outcome['hidden'] {
   };
 }
 
-export function measure(t: Told): Outcome {
+export function measure(t: SampleCase): Outcome {
   const report = reportOn(caseOf(t));
   return {
-    told: t,
+    sample: t,
     report,
     ...placed(report, t),
     driver: driverAmongTwo(report, t),
@@ -71,9 +71,9 @@ const share = (part: number, of: number): string =>
 
 /** Shares per group as a table. */
 export function table(list: readonly Outcome[]): string {
-  const groups = [...new Set(list.map((o) => o.told.group)), 'all'];
+  const groups = [...new Set(list.map((o) => o.sample.group)), 'all'];
   const line = (name: string) => {
-    const own = list.filter((o) => name === 'all' || o.told.group === name);
+    const own = list.filter((o) => name === 'all' || o.sample.group === name);
     const hidden = own.flatMap((o) => (o.hidden ? [o.hidden] : []));
     return [
       name.padEnd(24),

@@ -16,11 +16,11 @@ import {
   storm,
   TUB,
   TUNNEL,
-  type Told,
-} from './told.js';
+  type SampleCase,
+} from './sample-case.js';
 
 /** Cases with the same signs, told apart by place, weather and records alone. */
-export const PAIRS: readonly Told[] = [
+export const PAIRS: readonly SampleCase[] = [
   ...pair(
     'limp and yellowing',
     'water and weather',
@@ -537,15 +537,15 @@ export const PAIRS: readonly Told[] = [
 
 function pair(
   name: string,
-  group: Told['group'],
-  signs: Told['signs'],
-  members: readonly Omit<Told, 'group' | 'signs' | 'pair'>[],
-): Told[] {
+  group: SampleCase['group'],
+  signs: SampleCase['signs'],
+  members: readonly Omit<SampleCase, 'group' | 'signs' | 'pair'>[],
+): SampleCase[] {
   return members.map((m) => ({ ...m, name: `${name}: ${m.name}`, group, signs, pair: name }));
 }
 
 /** Two troubles at once. */
-export const DOUBLES: readonly Told[] = [
+export const DOUBLES: readonly SampleCase[] = [
   two(
     'dry pot: dark ends and limp leaves',
     ['blossom-end-rot', 'dry-wilt'],
@@ -644,6 +644,11 @@ export const DOUBLES: readonly Told[] = [
   ),
 ];
 
-function two(name: string, truth: Told['truth'], signs: Told['signs'], more: Partial<Told>): Told {
+function two(
+  name: string,
+  truth: SampleCase['truth'],
+  signs: SampleCase['signs'],
+  more: Partial<SampleCase>,
+): SampleCase {
   return { name, group: 'two at once', truth, signs, ...more };
 }

@@ -16,10 +16,10 @@ import {
   SEEDLING,
   TUB,
   TUNNEL,
-  type Told,
-} from './told.js';
+  type SampleCase,
+} from './sample-case.js';
 
-export const WATER_AND_FOOD: readonly Told[] = [
+export const WATER_AND_FOOD: readonly SampleCase[] = [
   {
     name: 'limp in a dry pot',
     group: 'water and weather',

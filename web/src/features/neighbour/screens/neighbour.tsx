@@ -47,12 +47,12 @@ function Neighbour() {
       </div>
       {text && !read && <Waiting what="Reading it" />}
       {read && !read.ok && <Refused faults={read.faults} />}
-      {read?.ok && <Story read={read} />}
+      {read?.ok && <NeighbourPlant read={read} />}
     </>
   );
 }
 
-function Story({ read }: { read: Extract<CaseRead, { ok: true }> }) {
+function NeighbourPlant({ read }: { read: Extract<CaseRead, { ok: true }> }) {
   const garden = useGarden();
   const view = viewOfCase(read.plantCase, read.report, garden);
   return (

@@ -19,7 +19,7 @@ export function Checks({ view, most, reading }: { view: PlantView; most: number;
   const inspection = useInspection(view, (e) => say(e.message, { bad: true }));
   const { report, plant } = view;
   const link = useLink();
-  const tell = (f: CheckOutcome) =>
+  const record = (f: CheckOutcome) =>
     inspection.putAll([
       ...f.present.map((sign) => ({ sign, present: true })),
       ...f.absent.map((sign) => ({ sign, present: false })),
@@ -41,7 +41,12 @@ export function Checks({ view, most, reading }: { view: PlantView; most: number;
                   className="mt-1.5 flex flex-wrap gap-1.5 print:hidden"
                 >
                   {worthAButton(c.mayShow, i === 0 ? 6 : 3).map((f) => (
-                    <Button key={f.text} className="px-3 text-sm" disabled={inspection.saving} onClick={() => tell(f)}>
+                    <Button
+                      key={f.text}
+                      className="px-3 text-sm"
+                      disabled={inspection.saving}
+                      onClick={() => record(f)}
+                    >
                       {f.text}
                     </Button>
                   ))}

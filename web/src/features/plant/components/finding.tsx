@@ -221,13 +221,13 @@ function Bar({ d }: { d: Diagnosis }) {
 }
 
 function Evidence({ d }: { d: Diagnosis }) {
-  const told = d.evidence.filter((e) => !(e.code in DRIVERS && e.effect === 'for'));
-  if (told.length === 0) return null;
+  const shown = d.evidence.filter((e) => !(e.code in DRIVERS && e.effect === 'for'));
+  if (shown.length === 0) return null;
   return (
     <details className="mt-2">
       <summary className="min-h-8 cursor-pointer text-soft">What else speaks for and against it</summary>
       <ul className="mt-1 flex flex-col gap-0.5">
-        {told.map((e) => (
+        {shown.map((e) => (
           <li key={`${e.kind} ${e.code}`}>
             <strong>{e.effect === 'for' ? 'For' : 'Against'}</strong> ({e.strength}): {e.text}
           </li>

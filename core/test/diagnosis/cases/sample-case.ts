@@ -3,8 +3,8 @@ import type { DriverCode } from '@candid-leaf/core/diagnosis';
 import type { DisorderCode, PlaceFacts, PlantCase, PlantFacts, SignCode } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 
-/** A case as a gardener would tell it, from extension teaching (from memory); the truth is what the teller knew. */
-export interface Told {
+/** A case as a gardener would bring it, from extension teaching (from memory); the truth is what the teller knew. */
+export interface SampleCase {
   name: string;
   group:
     | 'fruit'
@@ -92,8 +92,8 @@ export const TUNNEL: Partial<PlaceFacts> = { kind: 'tunnel-bed', texture: 'loam'
 export const PEPPER: Partial<PlantFacts> = { crop: 'pepper', type: 'sweet', heightM: 0.6 };
 export const SEEDLING: Partial<PlantFacts> = { stage: 'seedling', heightM: 0.1, transplantedOn: on(12) };
 
-/** The told case as a case file. */
-export function caseOf(t: Told, signs: readonly string[] = t.signs): PlantCase {
+/** The sample case as a case file. */
+export function caseOf(t: SampleCase, signs: readonly string[] = t.signs): PlantCase {
   const weather = Array.from({ length: 45 }, (_, i) => {
     const [tMinC, tMaxC, rainMm] = (t.weather ?? mild)(44 - i);
     return { date: on(44 - i), tMinC, tMaxC, rainMm };
