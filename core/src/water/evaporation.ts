@@ -5,16 +5,16 @@ import { SOILS } from './soils.js';
 
 /** Evaporation from the soil surface beside the plant's own use: the dual crop coefficient of FAO-56 ch. 7. */
 
-/** Depth of the layer that dries by evaporation, m (FAO-56: 0.10 to 0.15). */
+/** Ze: depth of the layer that dries by evaporation, m (FAO-56: 0.10 to 0.15). */
 const ZE_M = 0.1;
-/** Kc of dry bare soil (FAO-56: 0.15 to 0.20). */
+/** Kcmin: Kc of dry bare soil (FAO-56: 0.15 to 0.20). */
 const KC_MIN = 0.15;
 
-/** Total evaporable water of the top layer, mm (eq. 73). */
+/** TEW: total evaporable water of the top layer, mm (eq. 73). */
 export const totalEvaporableMm = (texture: Texture): number =>
   1000 * (SOILS[texture].fieldCapacity - 0.5 * SOILS[texture].wiltingPoint) * ZE_M;
 
-/** Least relative humidity of a day, percent: from the mean where it was measured, else from the range of warmth (eq. 64). */
+/** RHmin: least relative humidity of a day, percent: from the mean where it was measured, else from the range of warmth (eq. 64). */
 export function leastHumidityPct(tMinC: number, tMaxC: number, meanPct?: number | null): number {
   const atWarmest = saturationVapourPressure(tMaxC);
   const vapour =
@@ -29,14 +29,14 @@ export const climateTerm = (windMs: number, leastRhPct: number, heightM: number)
   (0.04 * (Math.min(6, Math.max(1, windMs)) - 2) - 0.004 * (Math.min(80, Math.max(20, leastRhPct)) - 45)) *
   (Math.max(0.05, heightM) / 3) ** 0.3;
 
-/** Upper limit of Kc from energy (eq. 72). */
+/** Kcmax: upper limit of Kc from energy (eq. 72). */
 export const mostKc = (kcb: number, climate: number): number => Math.max(1.2 + climate, kcb + 0.05);
 
-/** Share of the ground that leaves cover, 0 to 0.99 (eq. 76). */
+/** fc: share of the ground that leaves cover, 0 to 0.99 (eq. 76). */
 export const coverShare = (kcb: number, kcMax: number, heightM: number): number =>
   Math.min(0.99, (Math.max(0.01, kcb - KC_MIN) / Math.max(0.01, kcMax - KC_MIN)) ** (1 + 0.5 * heightM));
 
-/** Share of the surface that a way of watering wets (FAO-56 Table 20; bottle, bottom and can: judgement). */
+/** fw: share of the surface that a way of watering wets (FAO-56 Table 20; bottle, bottom and can: judgement). */
 export const WETTED_SHARE: Record<WaterMethod, number> = {
   overhead: 1,
   base: 0.5,
@@ -56,7 +56,7 @@ export interface TopLayer {
 }
 
 /**
- * Evaporation of a day from the exposed and wetted share, mm over that share. Full up to REW, then falling with what is
+ * Evaporation of a day from the exposed and wetted share (few), mm over that share. Full up to REW, then falling with what is
  * left (eq. 74), followed through the day so that a day never takes more than there is.
  * @param potentialMm what a wet surface would lose over that share
  */

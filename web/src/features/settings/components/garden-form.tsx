@@ -1,22 +1,16 @@
-import { GardenInput, WEEK_STARTS, type GardenDto } from '@candid-leaf/contract';
-import { METRIC, type DateForm, DATE_FORMS } from '@candid-leaf/core/units';
+import { GardenInput, type GardenDto } from '@candid-leaf/contract';
+import { METRIC } from '@candid-leaf/core/units';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
-import { wordsOf } from '../../../lib/words';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-input';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../garden/writes';
-
-const DATE_WORDS: Record<DateForm, string> = {
-  'd MMMM': '9 July',
-  'MMMM d': 'July 9',
-  'yyyy-MM-dd': '2026-07-09',
-};
+import { UnitsAndDates } from './units-and-dates';
 
 /** A garden's settings; also the form in which a new one is made. */
 export function GardenForm({ garden, onKept }: { garden: GardenDto | null; onKept: (g: GardenInput) => void }) {
@@ -82,51 +76,7 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto | null; onKep
           {...register('firstFrost', emptyIsUnknown)}
         />
       </FormCard>
-      <FormCard title="Units and dates">
-        <SelectField
-          label="Warmth"
-          options={[
-            ['C', '°C'],
-            ['F', '°F'],
-          ]}
-          {...register('units.temperature')}
-        />
-        <SelectField
-          label="Water"
-          options={[
-            ['L', 'litres'],
-            ['gal-us', 'US gallons'],
-            ['gal-imp', 'imperial gallons'],
-          ]}
-          {...register('units.volume')}
-        />
-        <SelectField
-          label="Length and rain"
-          options={[
-            ['cm', 'cm and mm'],
-            ['in', 'inches'],
-          ]}
-          {...register('units.length')}
-        />
-        <SelectField
-          label="Weight"
-          options={[
-            ['g', 'grams'],
-            ['oz', 'ounces'],
-          ]}
-          {...register('units.mass')}
-        />
-        <SelectField
-          label="Area"
-          options={[
-            ['m2', 'm²'],
-            ['ft2', 'ft²'],
-          ]}
-          {...register('units.area')}
-        />
-        <SelectField label="Dates" options={DATE_FORMS.map((f) => [f, DATE_WORDS[f]])} {...register('dateForm')} />
-        <SelectField label="The week begins on" options={wordsOf(WEEK_STARTS)} {...register('weekStart')} />
-      </FormCard>
+      <UnitsAndDates register={register} />
       <RootFault errors={e} />
       <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
         Keep

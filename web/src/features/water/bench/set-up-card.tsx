@@ -1,10 +1,10 @@
 import type { PlaceDto } from '@candid-leaf/contract';
 import { SCHOOLS, schoolsFor, type SetUp } from '@candid-leaf/core/water';
 import { X } from 'lucide-react';
-import { useFormat } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
 import { MeasuredInput } from '../../../ui/measured-input';
+import { ThePlaceIf } from './the-place-if';
 
 interface Props {
   letter: string;
@@ -23,12 +23,8 @@ const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
 
 const USUAL_EVERY_DAYS = 3;
 
-/** What a choice stands for: its number, or as it is. */
-const numberOrAsIs = (text: string): number | null => (text === '' ? null : Number(text));
-
 /** One habit or change: what is left as it is needs no touch. */
 export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
-  const format = useFormat();
   const isPot = place.kind === 'container';
   const set = (change: Partial<SetUp>) => onChange({ ...value, ...change });
   return (
@@ -85,53 +81,7 @@ export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
           />
         </div>
       )}
-      <div className="mt-2 grid grid-cols-2 gap-2">
-        {isPot ? (
-          <SelectField
-            label="Pot"
-            value={String(value.volumeL ?? '')}
-            options={[
-              ['', `${format.litres(place.volumeL ?? 10)}, as it is`],
-              ...[5, 10, 15, 20, 30, 40, 60].map((l): [string, string] => [String(l), format.litres(l)]),
-            ]}
-            onChange={(e) => set({ volumeL: numberOrAsIs(e.target.value) })}
-          />
-        ) : (
-          <SelectField
-            label="Mulch"
-            value={value.mulchMm == null ? '' : String(value.mulchMm)}
-            options={[
-              ['', 'as it is'],
-              ['0', 'none'],
-              ['60', format.centimetres(6)],
-            ]}
-            onChange={(e) => set({ mulchMm: numberOrAsIs(e.target.value) })}
-          />
-        )}
-        <SelectField
-          label="Shade"
-          value={value.shadePct == null ? '' : String(value.shadePct)}
-          options={[
-            ['', 'as it is'],
-            ['0', 'none'],
-            ['30', '30 %'],
-            ['50', '50 %'],
-          ]}
-          onChange={(e) => set({ shadePct: numberOrAsIs(e.target.value) })}
-        />
-        {isPot && (
-          <SelectField
-            label="Mix"
-            value={value.texture ?? ''}
-            options={[
-              ['', 'as it is'],
-              ['potting-mix', 'Potting mix'],
-              ['porous-mix', 'Porous mix'],
-            ]}
-            onChange={(e) => set({ texture: (e.target.value || null) as SetUp['texture'] })}
-          />
-        )}
-      </div>
+      <ThePlaceIf place={place} value={value} set={set} />
     </fieldset>
   );
 }

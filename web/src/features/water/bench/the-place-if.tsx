@@ -1,0 +1,68 @@
+import type { PlaceDto } from '@candid-leaf/contract';
+import type { SetUp } from '@candid-leaf/core/water';
+import { useFormat } from '../../../lib/garden-context';
+import { SelectField } from '../../../ui/field';
+
+interface Props {
+  place: PlaceDto;
+  value: SetUp;
+  set: (change: Partial<SetUp>) => void;
+}
+
+/** What a choice stands for: its number, or as it is. */
+const numberOrAsIs = (text: string): number | null => (text === '' ? null : Number(text));
+
+/** What may be other than it is about the place itself. */
+export function ThePlaceIf({ place, value, set }: Props) {
+  const format = useFormat();
+  const isPot = place.kind === 'container';
+  return (
+    <div className="mt-2 grid grid-cols-2 gap-2">
+      {isPot ? (
+        <SelectField
+          label="Pot"
+          value={String(value.volumeL ?? '')}
+          options={[
+            ['', `${format.litres(place.volumeL ?? 10)}, as it is`],
+            ...[5, 10, 15, 20, 30, 40, 60].map((l): [string, string] => [String(l), format.litres(l)]),
+          ]}
+          onChange={(e) => set({ volumeL: numberOrAsIs(e.target.value) })}
+        />
+      ) : (
+        <SelectField
+          label="Mulch"
+          value={value.mulchMm == null ? '' : String(value.mulchMm)}
+          options={[
+            ['', 'as it is'],
+            ['0', 'none'],
+            ['60', format.centimetres(6)],
+          ]}
+          onChange={(e) => set({ mulchMm: numberOrAsIs(e.target.value) })}
+        />
+      )}
+      <SelectField
+        label="Shade"
+        value={value.shadePct == null ? '' : String(value.shadePct)}
+        options={[
+          ['', 'as it is'],
+          ['0', 'none'],
+          ['30', '30 %'],
+          ['50', '50 %'],
+        ]}
+        onChange={(e) => set({ shadePct: numberOrAsIs(e.target.value) })}
+      />
+      {isPot && (
+        <SelectField
+          label="Mix"
+          value={value.texture ?? ''}
+          options={[
+            ['', 'as it is'],
+            ['potting-mix', 'Potting mix'],
+            ['porous-mix', 'Porous mix'],
+          ]}
+          onChange={(e) => set({ texture: (e.target.value || null) as SetUp['texture'] })}
+        />
+      )}
+    </div>
+  );
+}
