@@ -1,7 +1,6 @@
 import { SignIn, SignUp, type Me } from '@candid-leaf/contract';
-
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ComponentProps } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { api, ApiError } from '../../../lib/api';
@@ -52,6 +51,10 @@ function useEntry() {
   };
 }
 
+const EmailField = (props: Omit<ComponentProps<typeof TextField>, 'label'>) => (
+  <TextField label="E-mail" type="email" autoComplete="username" {...props} />
+);
+
 function SignInForm() {
   const enter = useEntry();
   const { register, handleSubmit, setError, formState } = useForm<SignIn>({ resolver: resolverFor(SignIn) });
@@ -64,13 +67,7 @@ function SignInForm() {
   });
   return (
     <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
-      <TextField
-        label="E-mail"
-        type="email"
-        autoComplete="username"
-        error={formState.errors.email?.message}
-        {...register('email')}
-      />
+      <EmailField error={formState.errors.email?.message} {...register('email')} />
       <TextField
         label="Password"
         type="password"
@@ -99,13 +96,7 @@ function SignUpForm() {
   return (
     <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
       <TextField label="Your name" autoComplete="name" error={formState.errors.name?.message} {...register('name')} />
-      <TextField
-        label="E-mail"
-        type="email"
-        autoComplete="username"
-        error={formState.errors.email?.message}
-        {...register('email')}
-      />
+      <EmailField error={formState.errors.email?.message} {...register('email')} />
       <TextField
         label="Password"
         type="password"

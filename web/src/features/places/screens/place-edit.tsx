@@ -53,7 +53,11 @@ function Aside({ view: { place, plants } }: { view: GardenView['places'][number]
       </Panel>
       <Panel title="Recorded for the whole place">
         {records.length > 0 ? (
-          <RecordList records={records} targetOf={() => ({ plantId: null, placeId: place.id, name: place.name })} />
+          <RecordList
+            ofPlace
+            records={records}
+            targetOf={() => ({ plantId: null, placeId: place.id, name: place.name })}
+          />
         ) : (
           <p className="mt-1 text-soft">Nothing yet.</p>
         )}

@@ -11,12 +11,14 @@ interface Props {
   records: readonly RecordDto[];
   /** null: to look at only */
   targetOf: ((r: RecordDto) => RecordTarget) | null;
+  /** the list of a place: that a record is of the whole place goes without saying */
+  ofPlace?: boolean;
 }
 
 const SHOWN_FIRST = 12;
 
 /** Records in a list, newest first; touching one opens it to be corrected. */
-export function RecordList({ records, targetOf }: Props) {
+export function RecordList({ records, targetOf, ofPlace }: Props) {
   const garden = useGarden();
   const format = useFormat();
   const remove = useDeleteWithUndo(garden.id);
@@ -36,7 +38,7 @@ export function RecordList({ records, targetOf }: Props) {
               <Icon aria-hidden size={18} className="mt-1 shrink-0 text-soft" />
               <span className="text-left">
                 {words}
-                {r.placeId && <span className="text-soft"> · whole place</span>}
+                {r.placeId && !ofPlace && <span className="text-soft"> · whole place</span>}
               </span>
             </>
           );
