@@ -5,7 +5,7 @@ const ROOM = process.env.MUTATE_ROOM ?? 'core';
 const FAST = {
   core: ['water', 'assessment', 'season', 'units']
     .map((room) => `<rootDir>/test/${room}/*.test.ts`)
-    .concat('<rootDir>/test/diagnosis/remedies.test.ts'),
+    .concat('<rootDir>/test/diagnosis/{remedies,doses}.test.ts'),
   server: ['today', 'one-decision'].map((name) => `<rootDir>/test/${name}.test.ts`),
 };
 const project = all.projects.find((p) => p.displayName === ROOM);

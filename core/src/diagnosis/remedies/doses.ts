@@ -42,7 +42,9 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
     waitDays: plan?.next ? Math.max(1, daysBetween(c.asOf, plan.next.date)) : WEEK_DAYS,
   }),
   mulch: (ctx) => {
-    const area = ctx.balance.days.at(-1)?.soilM2 ?? ctx.case.place.areaM2 ?? 0.25;
+    const area = ctx.balance.days.at(-1)?.soilM2 ?? ctx.case.place.areaM2;
+    // nobody knows how much ground: then only how deep
+    if (area == null) return { depthMm: 60 };
     return { depthMm: 60, areaM2: Math.max(0.05, Math.round(area * 100) / 100), litres: toTenth(area * 60) };
   },
   // the cloth overhangs the leaves by about half on each side that the sun comes from (judgement)

@@ -1,0 +1,137 @@
+import { CAUTIONS, contextOf, type Diagnosis } from '@candid-leaf/core/diagnosis';
+import type { PlantCase } from '@candid-leaf/core/records';
+import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { planWeek, startOf } from '@candid-leaf/core/water';
+import { type Dose, DOSES, dueOn } from '../../src/diagnosis/remedies/doses.js';
+import { offeredRemedies } from '../../src/diagnosis/remedies/offer.js';
+import { scheduleRemedies } from '../../src/diagnosis/remedies/schedule.js';
+import { doseInWords } from '../../src/diagnosis/remedies/wording.js';
+import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
+
+/** Each amount by hand, each day, each word; and what a finding must have before anything is ordered for it. */
+const pot: Partial<PlantCase['place']> = { kind: 'container', texture: 'potting-mix', volumeL: 14 };
+const at = (change: Parameters<typeof aCase>[0] = {}) => contextOf(aCase(change));
+const week = (left: number, volumeL = 60, rainMm = 0) =>
+  planWeek(
+    aCase({ place: { ...pot, volumeL } }),
+    { state: startOf({ fraction: left, sd: 0.1 }), since: 2 },
+    Array.from({ length: 14 }, (_, i) => ({ date: addDays(ASOF, i), tMinC: 17, tMaxC: 30, rainMm })),
+    { school: 'by-need', how: 'base', flowLPerH: null },
+  );
+
+describe('amounts', () => {
+  test('a mulch covers the plant’s own ground; where nobody knows how much that is, only the depth is told', () => {
+    expect(DOSES.mulch(at({ place: { areaM2: 0.4 } }), null)).toEqual({ depthMm: 60, areaM2: 0.4, litres: 24 });
+    const nothing = at({ place: { ...pot, areaM2: null }, records: { weather: [] } });
+    expect(DOSES.mulch(nothing, null)).toEqual({ depthMm: 60 });
+    expect(doseInWords({ depthMm: 60 }, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toBe('6 cm deep');
+    // a bed grown over the season: today's ground, not that of the first day
+    const days = at({ place: pot }).balance.days;
+    expect(DOSES.mulch(at({ place: pot }), null)!.areaM2).toBeCloseTo(Math.max(0.05, days.at(-1)!.soilM2), 2);
+  });
+  test('shade of 40 % hangs over twice what the leaves cover, never less than 0.3 m²', () => {
+    expect(DOSES.shade(at({ plant: { heightM: 0.1 } }), null)).toEqual({ blockPct: 40, areaM2: 0.3 });
+    const tall = DOSES.shade(at({ plant: { heightM: 1.8 } }), null)!.areaM2!;
+    expect(tall).toBeGreaterThan(0.3);
+    expect(tall).toBeGreaterThan(DOSES.shade(at({ plant: { heightM: 0.9 } }), null)!.areaM2!);
+    expect(DOSES.shade(at({ plant: { heightM: null } }), null)!.areaM2).toBeGreaterThanOrEqual(0.3);
+  });
+  test('only fruit that was counted and is there counts', () => {
+    const counted = (...observations: never[]) => DOSES.affected(at({ observations }), null);
+    expect(counted(seen('fruit-blossom-end-dark', { affected: 3 }), seen('fruit-burst', { affected: 5 }))).toEqual({
+      count: 5,
+    });
+    expect(counted(seen('fruit-blossom-end-dark', { affected: 2 }), seen('pest-aphids', { affected: 40 }))).toEqual({
+      count: 2,
+    });
+    expect(counted(seen('fruit-blossom-end-dark'))).toBeNull();
+    expect(counted(seen('fruit-blossom-end-dark', { affected: 0 }))).toBeNull();
+  });
+  test('a pot for a tomato is 25 L, for a pepper 12; four cuts a week; four weeks without feed', () => {
+    expect(DOSES['bigger-pot'](at(), null)).toEqual({ potLitres: 25 });
+    expect(DOSES['bigger-pot'](at({ plant: { crop: 'pepper' } }), null)).toEqual({ potLitres: 12 });
+    expect(DOSES['leaf-budget'](at(), null)).toEqual({ cutsPerWeek: 4 });
+    expect(DOSES['pause-feed'](at(), null)).toEqual({ waitDays: 28 });
+    expect(DOSES.flush(at(), null)).toBeNull(); // not a pot of known volume
+  });
+  test('water is held back until the plan’s next watering; a week where it has none, or there is no plan', () => {
+    const plan = week(0.9);
+    const wait = (Date.parse(plan.next!.date) - Date.parse(ASOF)) / 86_400_000;
+    expect(wait).toBeGreaterThan(0);
+    expect(DOSES['hold-water'](at(), plan)).toEqual({ waitDays: wait });
+    expect(DOSES['hold-water'](at(), null)).toEqual({ waitDays: 7 });
+    expect(DOSES['hold-water'](at(), week(0.1, 14))).toEqual({ waitDays: 1 });
+  });
+});
+
+describe('days', () => {
+  test('today, tomorrow, within the week, with the next watering, or at the season’s end', () => {
+    const plan = week(0.9);
+    expect(dueOn(at(), 'today', plan)).toBe(ASOF);
+    expect(dueOn(at(), 'tomorrow', plan)).toBe(addDays(ASOF, 1));
+    expect(dueOn(at(), 'this-week', plan)).toBe(addDays(ASOF, 3));
+    expect(dueOn(at(), 'next-watering', plan)).toBe(plan.next!.date);
+    expect(dueOn(at(), 'next-watering', null)).toBe(addDays(ASOF, 1));
+    expect(dueOn(at(), 'next-watering', { ...plan, next: null })).toBe(addDays(ASOF, 1));
+    expect(dueOn(at({ garden: { firstFrost: '07-18' } }), 'season-end', plan)).toBe(addDays(ASOF, 14));
+    expect(dueOn(at({ garden: { firstFrost: '07-19' } }), 'season-end', plan)).toBe(addDays(ASOF, 1));
+  });
+});
+
+describe('what is ordered', () => {
+  const finding = (more: Partial<Diagnosis>): Diagnosis => ({
+    disorder: 'blossom-end-rot',
+    probability: 0.99,
+    explains: ['fruit-blossom-end-dark'],
+    evidence: [],
+    drivers: [],
+    lookAlikes: [],
+    ...more,
+  });
+  const ctx = at({ place: pot, records: { watering: everyNDays(3, 8) } });
+  const offered = (more: Partial<Diagnosis>) =>
+    offeredRemedies(ctx, { list: [finding(more)], all: [], marginals: [], unexplained: [] }).offers;
+
+  test('from an even chance on, and only for what explains something that was seen', () => {
+    expect(offered({ probability: 0.5 }).length).toBeGreaterThan(0);
+    expect(offered({ probability: 0.499 })).toEqual([]);
+    expect(offered({ explains: [] })).toEqual([]);
+  });
+  test('within a rung, what answers the heavier driver comes first', () => {
+    const first = (hot: number, small: number) =>
+      offered({
+        drivers: [
+          { driver: 'hot-days', weight: hot, because: [], summary: '' },
+          { driver: 'small-container', weight: small, because: [], summary: '' },
+        ],
+      })
+        .map((o) => o.remedy.code)
+        .find((code) => code === 'shade-cloth' || code === 'repot-larger');
+    expect([first(0.9, 0.2), first(0.2, 0.9)]).toEqual(['shade-cloth', 'repot-larger']);
+  });
+  test('each remedy carries the words of its own cautions', () => {
+    const { remedies } = scheduleRemedies(
+      ctx,
+      offeredRemedies(ctx, { list: [finding({ disorder: 'early-blight' })], all: [], marginals: [], unexplained: [] })
+        .offers,
+      null,
+    );
+    const cut = remedies.find((r) => r.remedy === 'remove-infected-leaves')!;
+    expect(cut.cautions).toEqual([CAUTIONS.bag, CAUTIONS.blades, CAUTIONS['wash-hands']]);
+  });
+});
+
+test('every amount has its words, and only what is known is said', () => {
+  const said: [Dose, string][] = [
+    [{ blockPct: 40, areaM2: 0.8 }, '40 %, 0.8 m²'],
+    [{ count: 5 }, '5 fruit'],
+    [{ cutsPerWeek: 4 }, 'up to 4 cuts a week'],
+    [{ potLitres: 25 }, '25 L or more'],
+    [{ waitDays: 28 }, 'for 28 days'],
+    [{ depthMm: 60, litres: 15 }, '6 cm deep'],
+    [{ depthMm: 60, areaM2: 0.25 }, '6 cm deep'],
+    [{ everyDays: 1, litres: 2 }, '2 L every day'],
+    [{}, ''],
+  ];
+  for (const [dose, words] of said) expect(doseInWords(dose, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toBe(words);
+});
