@@ -57,7 +57,7 @@ test('what failed is said, and nothing is said to be done', async () => {
 });
 
 test('a server that cannot be reached is said too', async () => {
-  globalThis.fetch = (() => Promise.reject(new TypeError('fetch failed')));
+  globalThis.fetch = () => Promise.reject(new TypeError('fetch failed'));
   show(<Saver />);
   fireEvent.click(screen.getByText('Save'));
   expect(await screen.findByText(/fetch failed|cannot be reached/)).toBeTruthy();
