@@ -1,3 +1,4 @@
+import { TASK_SOURCES } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { startApp, type App } from './app.js';
@@ -116,6 +117,16 @@ test('the look again stands from its day on until it is answered, and can be put
   expect(await again()).toEqual([]);
   await g.untick(task!.key).expect(204);
   expect(await again()).toHaveLength(1);
+});
+
+test('Today is in the order of its sources, and within one the longest due first', async () => {
+  const g = await busy();
+  await g.goTo(addDays(TODAY, 14));
+  const tasks = await g.today();
+  const order = tasks.map((t) => [TASK_SOURCES.indexOf(t.source), t.dueOn] as const);
+  expect(new Set(tasks.map((t) => t.source))).toEqual(new Set(['look-again', 'water', 'remedy']));
+  expect(order).toEqual([...order].sort(([a, x], [b, y]) => a - b || (x < y ? -1 : x > y ? 1 : 0)));
+  expect(new Set(tasks.filter((t) => t.source === 'remedy').map((t) => t.dueOn)).size).toBeGreaterThan(1);
 });
 
 test('keys that mean nothing, or are another’s, are not there', async () => {
