@@ -1,4 +1,4 @@
-import { IsEmail, IsString, MaxLength, MinLength } from 'class-validator';
+import { IsEmail, IsString, Matches, MaxLength, MinLength } from 'class-validator';
 
 export class SignIn {
   @IsEmail({}, { message: 'must be an e-mail address' })
@@ -18,6 +18,7 @@ export class SignUp {
 
   @IsString()
   @MinLength(10, { message: 'must be 10 characters or more' })
+  @Matches(/\S/, { message: 'must hold more than blanks' })
   @MaxLength(200)
   password: string;
 

@@ -1,22 +1,7 @@
-import { FINITE, TEXTURES, type Texture } from '@candid-leaf/core/records';
+import { FINITE, IsListOf, TEXTURES, type Texture } from '@candid-leaf/core/records';
 import { SCHOOL_CODES, type SetUp } from '@candid-leaf/core/water';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { IsId } from './id.js';
 
 /** One way of watering, or one change, on the bench. */
 export class SetUpInput implements SetUp {
@@ -64,7 +49,7 @@ export class SetUpInput implements SetUp {
 }
 
 export class BenchInput {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsOptional()
@@ -72,7 +57,7 @@ export class BenchInput {
   @Min(1)
   version?: number;
 
-  @IsUUID()
+  @IsId()
   placeId: string;
 
   @IsString()
@@ -88,11 +73,10 @@ export class BenchInput {
   @Max(200)
   years: number;
 
-  @IsArray()
-  @ArrayMinSize(2, { message: 'at least two are needed to compare' })
-  @ArrayMaxSize(6, { message: 'at most six stand side by side' })
-  @ValidateNested({ each: true })
-  @Type(() => SetUpInput)
+  @IsListOf(() => SetUpInput, {
+    least: { count: 2, message: 'at least two are needed to compare' },
+    most: { count: 6, message: 'at most six stand side by side' },
+  })
   setUps: SetUpInput[];
 }
 

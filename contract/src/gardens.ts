@@ -1,5 +1,4 @@
-import { Type } from 'class-transformer';
-import { GardenFacts, IsCalendarDay } from '@candid-leaf/core/records';
+import { GardenFacts, IsCalendarDay, IsPart } from '@candid-leaf/core/records';
 import {
   type AreaUnit,
   type Day,
@@ -11,20 +10,8 @@ import {
   DATE_FORMS,
   type DateForm,
 } from '@candid-leaf/core/units';
-import {
-  IsDefined,
-  IsIn,
-  IsInt,
-  IsObject,
-  IsOptional,
-  IsString,
-  IsTimeZone,
-  IsUUID,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, IsTimeZone, MaxLength, Min, MinLength } from 'class-validator';
+import { IsId } from './id.js';
 
 export class UnitChoice implements Units {
   @IsIn(['C', 'F'])
@@ -46,7 +33,7 @@ export class UnitChoice implements Units {
 export const WEEK_STARTS = ['monday', 'sunday', 'saturday'] as const;
 
 export class GardenInput extends GardenFacts {
-  @IsUUID()
+  @IsId()
   id: string;
 
   /** the version this change was made on; absent when the garden is new */
@@ -63,10 +50,7 @@ export class GardenInput extends GardenFacts {
   @IsTimeZone({ message: 'must be a time zone such as Europe/Rome' })
   timeZone: string;
 
-  @IsDefined()
-  @IsObject()
-  @ValidateNested()
-  @Type(() => UnitChoice)
+  @IsPart(() => UnitChoice)
   units: UnitChoice;
 
   @IsIn(WEEK_STARTS)

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 export * from './accounts.js';
 export * from './bench.js';
 export * from './gardens.js';
+export * from './id.js';
 export * from './places.js';
 export * from './plants.js';
 export * from './records.js';

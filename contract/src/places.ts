@@ -1,5 +1,4 @@
-import { Type } from 'class-transformer';
-import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE } from '@candid-leaf/core/records';
+import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE, IsPart } from '@candid-leaf/core/records';
 import {
   ArrayMaxSize,
   IsArray,
@@ -8,18 +7,17 @@ import {
   IsNumber,
   IsOptional,
   IsString,
-  IsUUID,
   Max,
   MaxLength,
   Min,
   MinLength,
-  ValidateNested,
 } from 'class-validator';
 import { PlaceWatering } from './water.js';
+import { IsId } from './id.js';
 
 /** A bed, or a group of like pots; `volumeL` is one pot's. */
 export class PlaceInput extends PlaceMake {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsOptional()
@@ -55,9 +53,7 @@ export class PlaceInput extends PlaceMake {
   @Max(5000)
   flowLPerH?: number | null;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => PlaceWatering)
+  @IsPart(() => PlaceWatering, { optional: true })
   watering?: PlaceWatering | null;
 }
 
@@ -71,6 +67,6 @@ export interface PlaceDto extends PlaceInput {
 export class NewOrder {
   @IsArray()
   @ArrayMaxSize(2000)
-  @IsUUID(undefined, { each: true })
+  @IsId({ each: true })
   ids: string[];
 }

@@ -1,8 +1,9 @@
 import { PlantFacts } from '@candid-leaf/core/records';
-import { IsInt, IsOptional, IsString, IsUUID, MaxLength, Min, MinLength } from 'class-validator';
+import { IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
+import { IsId } from './id.js';
 
 export class PlantInput extends PlantFacts {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsOptional()
@@ -10,7 +11,7 @@ export class PlantInput extends PlantFacts {
   @Min(1)
   version?: number;
 
-  @IsUUID()
+  @IsId()
   placeId: string;
 
   @IsString()

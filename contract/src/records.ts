@@ -1,12 +1,15 @@
 import { RECORD_KIND_CODES, RECORD_KINDS, type RecordData, type RecordKind } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { IsIn, IsInt, IsObject, IsOptional, IsUUID, Min } from 'class-validator';
+import { IsIn, IsInt, IsObject, IsOptional, Min } from 'class-validator';
+import { IsId } from './id.js';
 
 /** Which kinds belong to one plant only, never to a whole place. */
 export const isOfPlantOnly = (kind: RecordKind): boolean => RECORD_KINDS[kind].of === 'plant';
+/** Which kinds belong to the garden as such. */
+export const isOfGarden = (kind: RecordKind): boolean => RECORD_KINDS[kind].of === 'garden';
 
 export class RecordInput {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsOptional()
@@ -17,13 +20,13 @@ export class RecordInput {
   @IsIn(RECORD_KIND_CODES)
   type: RecordKind;
 
-  /** a record is of one plant, or of a whole place */
+  /** a record is of one plant, of a whole place, or (a gauge reading) of the garden: then neither is named */
   @IsOptional()
-  @IsUUID()
+  @IsId()
   plantId?: string | null;
 
   @IsOptional()
-  @IsUUID()
+  @IsId()
   placeId?: string | null;
 
   /** checked against the class of its kind */

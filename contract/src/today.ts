@@ -1,6 +1,7 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { Day } from '@candid-leaf/core/units';
-import { IsOptional, IsUUID } from 'class-validator';
+import { IsOptional } from 'class-validator';
+import { IsId } from './id.js';
 
 /** Where tasks come from, in the order in which Today tells them on one day. */
 export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy'] as const;
@@ -9,7 +10,7 @@ export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 /** Ticking a task; a watering writes its own record under `recordId`. */
 export class TaskDone {
   @IsOptional()
-  @IsUUID()
+  @IsId()
   recordId?: string;
 }
 

@@ -1,14 +1,15 @@
 import type { RemedyCode } from '@candid-leaf/core/diagnosis';
 import { DISORDER_CODES, type DisorderCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { IsIn, IsUUID } from 'class-validator';
+import { IsIn } from 'class-validator';
+import { IsId } from './id.js';
 
 export const OUTCOMES = ['worked', 'no-change', 'worse'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
 /** Taking on what is proposed for a finding. */
 export class StartTreatment {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsIn(DISORDER_CODES, { message: 'names a disorder that is not in the vocabulary' })

@@ -10,8 +10,13 @@ import {
   IsInt,
   IsNumber,
   IsOptional,
+  IsString,
+  IsUrl,
+  Matches,
   Max,
+  MaxLength,
   Min,
+  MinLength,
 } from 'class-validator';
 
 /** How a place is watered: the gardener's school and what local rules allow. */
@@ -51,6 +56,31 @@ export class PlaceWatering {
   @Min(1)
   @Max(8, { message: 'the timer has zones 1 to 8' })
   timerZone?: number | null;
+}
+
+/** Where the garden's hose timer is found, and the secret that it knows its gardener by. */
+export class HoseTimerInput {
+  @IsUrl(
+    { protocols: ['http', 'https'], require_protocol: true, require_tld: false, disallow_auth: true },
+    { message: 'must be an address such as http://192.168.1.20:8080' },
+  )
+  @MaxLength(200)
+  address: string;
+
+  /** left out: the one that is kept already */
+  @IsOptional()
+  @IsString()
+  @MinLength(8, { message: 'must be 8 characters or more' })
+  @MaxLength(200)
+  @Matches(/^[\x21-\x7e]+$/, { message: 'must be plain letters, digits and signs, without blanks' })
+  secret?: string | null;
+}
+
+/** What is told of it: never the secret. */
+export interface HoseTimerDto {
+  address: string | null;
+  /** addresses that this server may ask; whoever runs it says which */
+  allowed: string[];
 }
 
 /** One planned run beside what the timer says it did. */

@@ -1,14 +1,4 @@
-import { IsNumber, IsOptional, Max, Min } from 'class-validator';
 import type { Day } from '@candid-leaf/core/units';
-
-/** The gardener's own rain gauge for a day; null takes the reading back. It overrules the station. */
-export class GaugeReading {
-  @IsOptional()
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  @Min(0)
-  @Max(500)
-  rainMm: number | null;
-}
 
 export interface WeatherDto {
   day: Day;
@@ -17,7 +7,8 @@ export interface WeatherDto {
   tMaxC: number;
   /** the gauge where there is one, else the station */
   rainMm: number;
-  gaugeMm: number | null;
+  /** the gardener's own reading for the day, with the record that holds it */
+  gauge: { recordId: string; version: number; rainMm: number } | null;
   rainChancePct: number | null;
   rhMeanPct: number | null;
   windMs: number | null;

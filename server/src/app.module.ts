@@ -1,5 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common';
-import { APP_GUARD, APP_PIPE } from '@nestjs/core';
+import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { ScheduleModule } from '@nestjs/schedule';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
@@ -7,14 +7,18 @@ import { AccountsModule } from './accounts/accounts.module.js';
 import { AssessmentModule } from './assessment/assessment.module.js';
 import type { Config } from './config.js';
 import { dataSourceOptions } from './database/data-source.js';
+import { openMigrated } from './database/migrate.js';
+import { FailuresFilter } from './gate/failures.filter.js';
 import { GardenGuard } from './gardens/garden.guard.js';
 import { GardensModule } from './gardens/gardens.module.js';
 import { HealthModule } from './health/health.module.js';
 import { PlacesModule } from './places/places.module.js';
 import { PlantsModule } from './plants/plants.module.js';
 import { ProtectionModule } from './protection/protection.module.js';
+import { ThreadedReckoner } from './reckoning/threaded-reckoner.js';
 import { RecordsModule } from './records/records.module.js';
 import { validationPipe } from './shared/http-errors.js';
+import { ReckonHere } from './shared/reckoner.js';
 import { SharedModule } from './shared/shared.module.js';
 import { TodayModule } from './today/today.module.js';
 import { TreatmentsModule } from './treatments/treatments.module.js';
@@ -41,19 +45,25 @@ const FEATURES = [
 /** The features, the one guard, and the one check of what comes in. */
 @Module({})
 export class AppModule {
-  static with(config: Config): DynamicModule {
+  /** @param options `background`: what runs by the clock runs here */
+  static with(config: Config, { background = true } = {}): DynamicModule {
+    const reckoner = config.reckoners > 0 ? new ThreadedReckoner(config) : new ReckonHere();
     return {
       module: AppModule,
       imports: [
-        SharedModule.with(config),
-        TypeOrmModule.forRoot({ ...dataSourceOptions(config.databaseUrl), retryAttempts: 3, retryDelay: 500 }),
-        ScheduleModule.forRoot(),
+        SharedModule.with(config, reckoner),
+        TypeOrmModule.forRootAsync({
+          useFactory: () => ({ ...dataSourceOptions(config.databaseUrl), retryAttempts: 0, verboseRetryLog: false }),
+          dataSourceFactory: () => openMigrated(dataSourceOptions(config.databaseUrl)),
+        }),
+        ...(background ? [ScheduleModule.forRoot()] : []),
         ...(config.webRoot ? [ServeStaticModule.forRoot({ rootPath: config.webRoot, exclude: ['/api/{*rest}'] })] : []),
         ...FEATURES,
       ],
       providers: [
         { provide: APP_GUARD, useClass: GardenGuard },
         { provide: APP_PIPE, useFactory: validationPipe },
+        { provide: APP_FILTER, useClass: FailuresFilter },
       ],
     };
   }

@@ -5,18 +5,22 @@ import { createConnection } from 'mysql2/promise';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { AppModule } from '../src/app.module.js';
-import { installMiddleware } from '../src/shared/middleware.js';
+import type { Config } from '../src/config.js';
+import { installGate } from '../src/gate/install.js';
 import { WeatherStation, type StationDay, type StationForecastDay } from '../src/weather/station.js';
 import { addDays, daysBetween } from '@candid-leaf/core/units';
 
 /** A station under the test's thumb: fair weather, or down. */
 export class TestStation extends WeatherStation {
   down = false;
+  /** which days were asked for */
+  readonly asked: { from: string; to: string }[] = [];
   lie: Partial<StationDay> = {};
   /** what the forecast holds instead of fair weather */
   ahead: Partial<StationDay> = {};
   async observed(_p: object, from: string, to: string): Promise<StationDay[]> {
     if (this.down) throw new Error('nobody answers');
+    this.asked.push({ from, to });
     return Array.from({ length: daysBetween(from, to) + 1 }, (_, i) => ({
       ...this.day(addDays(from, i)),
       ...this.lie,
@@ -36,7 +40,7 @@ export class TestStation extends WeatherStation {
 }
 
 /** The real application on a database of its own. */
-export async function startApp(more: { timerUrl?: string } = {}) {
+export async function startApp(more: Partial<Config> = {}) {
   const root = process.env.TEST_DATABASE_URL;
   if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
   const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
@@ -44,14 +48,19 @@ export async function startApp(more: { timerUrl?: string } = {}) {
   await db.query(`CREATE DATABASE ${name}`);
   const url = new URL(root);
   url.pathname = `/${name}`;
-  const config = {
+  const config: Config = {
     databaseUrl: url.toString(),
     port: 0,
     sessionSecret: 'x'.repeat(40),
     stationUrl: null,
-    timerUrl: more.timerUrl ?? null,
+    timerHosts: [],
     webRoot: null,
     secureCookies: false,
+    trustProxy: false,
+    signUpsPerHour: 10_000,
+    reckoners: 0,
+    backups: null,
+    ...more,
   };
   const station = new TestStation();
   const module = await Test.createTestingModule({ imports: [AppModule.with(config)] })
@@ -59,10 +68,14 @@ export async function startApp(more: { timerUrl?: string } = {}) {
     .useValue(station)
     .compile();
   const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: false });
-  const { close } = installMiddleware(app, config);
+  const { close } = installGate(app, config);
   await app.init();
   return {
     station,
+    config,
+    /** a connection to its database, to look into it and to stand in its way */
+    connect: () => createConnection(url.toString()),
+    service: <T>(of: abstract new (...args: never[]) => T): T => app.get(of as never, { strict: false }),
     http: () => request(app.getHttpServer()),
     agent: () => request.agent(app.getHttpServer()),
     stop: async () => {

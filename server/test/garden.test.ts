@@ -226,17 +226,17 @@ describe('weather', () => {
     });
     const view = async () => (await g.agent.get(g.url(`/plants/${plant}/view`)).expect(200)).body as PlantView;
     const dry = (await view()).report.water.daily.at(-1)!.fractionAvailable;
-    await g.agent
-      .put(g.url(`/weather/${addDays(TODAY, -1)}/gauge`))
-      .send({ rainMm: 60 })
-      .expect(204);
+    const reading = { id: uuid(), type: 'rain-gauge', data: { date: addDays(TODAY, -1), rainMm: 60 } };
+    const read = (more: object) => g.agent.put(g.url('/records')).send({ ...reading, ...more });
+    await read({}).expect(200);
     expect((await view()).report.water.daily.at(-1)!.fractionAvailable).toBeGreaterThan(dry);
-    await g.agent
-      .put(g.url(`/weather/${addDays(TODAY, -1)}/gauge`))
-      .send({ rainMm: -3 })
-      .expect(400);
+    await read({ id: uuid(), data: { ...reading.data, rainMm: -3 } }).expect(400);
+    await read({ id: uuid(), plantId: plant }).expect(400); // it is the garden's, not a plant's
     await g.agent.post(g.url('/weather/pull')).expect(200); // a pull leaves the gauge alone
-    expect((await view()).weather.find((w) => w.day === addDays(TODAY, -1))).toMatchObject({ rainMm: 60, gaugeMm: 60 });
+    expect((await view()).weather.find((w) => w.day === addDays(TODAY, -1))).toMatchObject({
+      rainMm: 60,
+      gauge: { recordId: reading.id, version: 1, rainMm: 60 },
+    });
     app.station.down = true;
     expect((await g.agent.post(g.url('/weather/pull')).expect(200)).body).toMatchObject({
       newest: TODAY,

@@ -17,11 +17,11 @@ beforeAll(async () => {
   await db.query(`CREATE DATABASE ${name}`);
   const url = new URL(root);
   url.pathname = `/${name}`;
-  const options = { ...dataSourceOptions(url.toString()), migrationsRun: false };
-  const [first, then, rooms] = options.migrations as (new () => never)[];
+  const options = dataSourceOptions(url.toString());
+  const [first, then, ...newer] = options.migrations as (new () => never)[];
   const old = new DataSource({ ...options, migrations: [first!, then!] });
   await old.initialize();
-  await old.runMigrations();
+  await old.runMigrations({ transaction: 'none' });
   const insert = (table: string, row: object) =>
     old.query(
       `INSERT INTO ${table} (${Object.keys(row).join()}) VALUES (${Object.keys(row)
@@ -104,9 +104,9 @@ beforeAll(async () => {
     setUps: JSON.stringify([{ name: 'a', habit: 'deep' }]),
   });
   await old.destroy();
-  source = new DataSource({ ...options, migrations: [first!, then!, rooms!] });
+  source = new DataSource({ ...options, migrations: [first!, then!, ...newer] });
   await source.initialize();
-  await source.runMigrations();
+  await source.runMigrations({ transaction: 'none' });
 });
 afterAll(async () => {
   await source.destroy();

@@ -8,7 +8,7 @@ let app: App;
 let timer: HoseTimer;
 beforeAll(async () => {
   timer = await startHoseTimer();
-  app = await startApp({ timerUrl: timer.url });
+  app = await startApp({ timerHosts: [timer.url] });
 });
 afterAll(async () => {
   await app.stop();
@@ -30,6 +30,10 @@ async function dripBed() {
     flowLPerH: 16,
     watering: { school: 'by-need', timerZone: 2 },
   };
+  await g.agent
+    .put(g.url('/timer'))
+    .send({ address: `${timer.url}/boxes/${g.garden}`, secret: 'under-the-tap' })
+    .expect(200);
   const put = async (change: object = {}) => {
     const view = (await g.agent.get(g.url('/view')).expect(200)).body as GardenView;
     const version = view.places.find((p) => p.place.id === place)?.place.version;
@@ -55,7 +59,7 @@ async function dripBed() {
     (await g.agent.post(g.url(`/places/${place}/timer/${act}`)).expect(200)).body as PlacePlanDto;
   return { ...g, place, put, plan, timerAct };
 }
-const fault = (query: string) => fetch(`${timer.url}/fault?${query}`, { method: 'POST' });
+const fault = (garden: string, query: string) => fetch(`${timer.url}/fault?box=${garden}&${query}`, { method: 'POST' });
 
 test('a week is planned in days, litres and minutes; rules are kept; faults are named', async () => {
   const bed = await dripBed();
@@ -115,9 +119,9 @@ test('the plan goes to the timer and comes back as records, once; a clogged filt
     .put('/api/gardens')
     .send({ ...input, pinnedDate: addDays(day, 1) })
     .expect(200);
-  await fault('clogged=true');
+  await fault(bed.garden, 'clogged=true');
   const read = await bed.timerAct('read');
-  await fault('clogged=false');
+  await fault(bed.garden, 'clogged=false');
   const run = read.timer!.runs.find((r) => r.day === day)!;
   expect(run.ranLitres).toBeCloseTo(run.litres * 0.4, 0);
   expect(run.differs).toMatch(/look at the filter/);
@@ -133,9 +137,9 @@ test('the plan goes to the timer and comes back as records, once; a clogged filt
   expect((await records())[0]!.data.litres).toBeCloseTo(run.ranLitres! / 2, 1);
   await bed.timerAct('read'); // asked again: nothing new
   expect(await records()).toHaveLength(1);
-  await fault('offline=true');
+  await fault(bed.garden, 'offline=true');
   const dead = await bed.timerAct('send');
-  await fault('offline=false');
+  await fault(bed.garden, 'offline=false');
   expect(dead.timer!.trouble).toMatch(/503/);
   expect(dead.timer!.sentAt).toBe(read.timer!.sentAt);
   expect((await bed.timerAct('send')).timer!.trouble).toBeNull();

@@ -2,12 +2,14 @@ import { createServer } from 'node:http';
 import { isDay } from '@candid-leaf/core/units';
 
 /**
- * A hose timer in small: a box on a tap that runs programs and keeps a log.
- *   PUT  /zones/N/program   { flowLPerH, runs: [{ date, start, minutes, times, waitMinutes }] }  replaces what was there
- *   GET  /zones/N/program
- *   GET  /zones/N/log?from&to   what ran on those days: [{ date, minutes, litres }]
- *   POST /fault?clogged=true|false&offline=true|false
- * It has no clock of its own: a day has run once somebody asks about it, so that a garden that stands still on one day can use it.
+ * Hose timers in small: boxes on taps that run programs and keep a log. A box that has never been paired takes the first secret that it is
+ * shown; from then on it answers to no other.
+ *   PUT  /boxes/NAME/zones/N/program   { flowLPerH, runs: [{ date, start, minutes, times, waitMinutes }] }  replaces what was there
+ *   GET  /boxes/NAME/zones/N/program
+ *   GET  /boxes/NAME/zones/N/log?from&to   what ran on those days: [{ date, minutes, litres }]
+ *   POST /fault?box=NAME&clogged=true|false&offline=true|false
+ * Each but the last with `Authorization: Bearer SECRET`. They have no clock of their own: a day has run once somebody asks about it, so that a
+ * garden that stands still on one day can use them.
  */
 interface Run {
   date: string;
@@ -42,24 +44,49 @@ const isRun = (r: unknown): r is Run => {
   return isDay(run?.date) && run.minutes > 0 && run.minutes <= 720 && run.times >= 1 && run.waitMinutes >= 0;
 };
 
-/** Starts the timer on a port of the loopback address; 0 takes any free one. */
-export function startHoseTimer(port = 0): Promise<HoseTimer> {
-  const programs = new Map<string, Program>();
-  const log = new Map<string, Map<string, Logged>>();
-  const fault = { clogged: false, offline: false };
+class Box {
+  private readonly programs = new Map<string, Program>();
+  private readonly done = new Map<string, Map<string, Logged>>();
+  private secret: string | null = null;
+  readonly fault = { clogged: false, offline: false };
+
+  /** Pairs with the first secret; later ones must be the same. */
+  knows(secret: string | undefined): boolean {
+    if (!secret) return false;
+    this.secret ??= secret;
+    return secret === this.secret;
+  }
+
+  program(zone: string): Program {
+    return this.programs.get(zone) ?? { flowLPerH: 0, runs: [] };
+  }
+
+  load(zone: string, program: Program): void {
+    this.programs.set(zone, program);
+  }
 
   /** What the programs say of these days is done, once, with the fault that stands then. */
-  const runUntil = (zone: string, from: string, to: string): Logged[] => {
-    const done = log.get(zone) ?? new Map<string, Logged>();
-    log.set(zone, done);
-    const program = programs.get(zone);
-    for (const r of program?.runs ?? []) {
+  log(zone: string, from: string, to: string): Logged[] {
+    const done = this.done.get(zone) ?? new Map<string, Logged>();
+    this.done.set(zone, done);
+    const { flowLPerH, runs } = this.program(zone);
+    for (const r of runs) {
       if (r.date < from || r.date > to || done.has(r.date)) continue;
       const minutes = r.minutes * r.times;
-      const litres = (minutes / 60) * program!.flowLPerH * (fault.clogged ? CLOGGED : 1);
+      const litres = (minutes / 60) * flowLPerH * (this.fault.clogged ? CLOGGED : 1);
       done.set(r.date, { date: r.date, minutes, litres: Math.round(litres * 10) / 10 });
     }
     return [...done.values()].filter((l) => l.date >= from && l.date <= to).sort((a, b) => (a.date < b.date ? -1 : 1));
+  }
+}
+
+/** Starts the boxes on a port of the loopback address; 0 takes any free one. */
+export function startHoseTimer(port = 0): Promise<HoseTimer> {
+  const boxes = new Map<string, Box>();
+  const boxOf = (name: string): Box => {
+    const box = boxes.get(name) ?? new Box();
+    boxes.set(name, box);
+    return box;
   };
 
   const server = createServer((request, response) => {
@@ -68,19 +95,23 @@ export function startHoseTimer(port = 0): Promise<HoseTimer> {
     };
     const url = new URL(request.url ?? '/', 'http://timer');
     if (request.method === 'POST' && url.pathname === '/fault') {
+      const { fault } = boxOf(url.searchParams.get('box') ?? '');
       for (const key of ['clogged', 'offline'] as const)
         if (url.searchParams.has(key)) fault[key] = url.searchParams.get(key) === 'true';
       return send(200, fault);
     }
-    if (fault.offline) return send(503, { message: 'the timer is offline' });
-    const [, zone, what] = /^\/zones\/([1-8])\/(program|log)$/.exec(url.pathname) ?? [];
-    if (!zone) return send(404, { message: 'zones are 1 to 8, each with a program and a log' });
+    const [, name, zone, what] = /^\/boxes\/([\w-]+)\/zones\/([1-8])\/(program|log)$/.exec(url.pathname) ?? [];
+    if (!name || !zone) return send(404, { message: 'boxes have zones 1 to 8, each with a program and a log' });
+    const box = boxOf(name);
+    if (box.fault.offline) return send(503, { message: 'the timer is offline' });
+    if (!box.knows(/^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1]))
+      return send(401, { message: 'this box is paired with somebody else' });
     if (what === 'log') {
       const [from, to] = [url.searchParams.get('from'), url.searchParams.get('to')];
       if (!isDay(from) || !isDay(to)) return send(400, { message: 'from and to must be days' });
-      return send(200, runUntil(zone, from, to));
+      return send(200, box.log(zone, from, to));
     }
-    if (request.method !== 'PUT') return send(200, programs.get(zone) ?? { flowLPerH: 0, runs: [] });
+    if (request.method !== 'PUT') return send(200, box.program(zone));
     let text = '';
     request.on('data', (part: Buffer) => (text += part.toString()));
     request.on('end', () => {
@@ -92,7 +123,7 @@ export function startHoseTimer(port = 0): Promise<HoseTimer> {
       }
       if (!(body.flowLPerH > 0) || !Array.isArray(body.runs) || !body.runs.every(isRun))
         return send(400, { message: 'a program has a flow and runs, each with a day, minutes and times' });
-      programs.set(zone, body);
+      box.load(zone, body);
       send(200, body);
     });
   });

@@ -1,14 +1,20 @@
 import { startHoseTimer, type HoseTimer, type Logged } from '../src/hose-timer.js';
 
 let timer: HoseTimer;
+let secret: string;
 beforeEach(async () => {
   timer = await startHoseTimer();
+  secret = 'first come';
 });
 afterEach(() => timer.close());
 
 const ask = async (path: string, method = 'GET', body?: unknown) => {
   const text = typeof body === 'string' ? body : JSON.stringify(body);
-  const answer = await fetch(`${timer.url}${path}`, { method, ...(body === undefined ? {} : { body: text }) });
+  const answer = await fetch(`${timer.url}${path.startsWith('/fault') ? '' : '/boxes/shed'}${path}`, {
+    method,
+    headers: { authorization: `Bearer ${secret}` },
+    ...(body === undefined ? {} : { body: text }),
+  });
   return { status: answer.status, body: (await answer.json()) as never };
 };
 const run = (date: string, minutes = 20, times = 1) => ({ date, start: '06:00', minutes, times, waitMinutes: 10 });
@@ -34,7 +40,7 @@ test('zones know nothing of each other', async () => {
 test('a clogged filter lets four tenths through from then on; the minutes are the same', async () => {
   await program(1, [run('2026-07-18'), run('2026-07-19')]);
   await log(1, '2026-07-18', '2026-07-18');
-  await ask('/fault?clogged=true', 'POST');
+  await ask('/fault?box=shed&clogged=true', 'POST');
   expect(await log(1)).toEqual([
     { date: '2026-07-18', minutes: 20, litres: 20 },
     { date: '2026-07-19', minutes: 20, litres: 8 },
@@ -43,11 +49,11 @@ test('a clogged filter lets four tenths through from then on; the minutes are th
 
 test('offline it answers 503 to everything, and has forgotten nothing when it is back', async () => {
   await program(1, [run('2026-07-18')]);
-  await ask('/fault?offline=true', 'POST');
+  await ask('/fault?box=shed&offline=true', 'POST');
   for (const path of ['/zones/1/program', '/zones/1/log?from=2026-07-01&to=2026-07-31'])
     expect((await ask(path)).status).toBe(503);
   expect((await program(1, [])).status).toBe(503);
-  await ask('/fault?offline=false', 'POST');
+  await ask('/fault?box=shed&offline=false', 'POST');
   expect(await log(1)).toHaveLength(1);
 });
 
@@ -66,4 +72,22 @@ test('what it cannot run is refused, and the old program stands', async () => {
   expect((await ask('/zones/1/program')).body).toMatchObject({ runs: [{ date: '2026-07-18' }] });
   expect((await ask('/zones/9/program')).status).toBe(404);
   expect((await ask('/zones/1/log?from=yesterday&to=2026-07-18')).status).toBe(400);
+});
+
+test('a box answers to the first secret that it was shown, and to no other; another box knows nothing of it', async () => {
+  await program(1, [run('2026-07-18')]);
+  secret = 'somebody else';
+  for (const answer of [
+    await ask('/zones/1/program'),
+    await program(1, []),
+    await ask('/zones/1/log?from=2026-07-01&to=2026-07-31'),
+  ])
+    expect(answer.status).toBe(401);
+  expect((await fetch(`${timer.url}/boxes/shed/zones/1/program`)).status).toBe(401);
+  const other = await fetch(`${timer.url}/boxes/gate/zones/1/program`, {
+    headers: { authorization: `Bearer ${secret}` },
+  });
+  expect(await other.json()).toEqual({ flowLPerH: 0, runs: [] });
+  secret = 'first come';
+  expect((await ask('/zones/1/program')).body).toMatchObject({ runs: [{ date: '2026-07-18' }] });
 });

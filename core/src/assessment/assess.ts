@@ -28,7 +28,7 @@ export interface PlantToAssess {
 }
 
 /** What is concluded of one plant before the place's water is decided. */
-interface Concluded {
+export interface Concluded {
   id: string;
   context: CaseContext;
   result: DiagnosisResult;

@@ -1,21 +1,20 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
   IsArray,
   IsIn,
   IsInt,
   IsNumber,
-  IsObject,
   IsOptional,
   IsString,
   Matches,
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import type { Day } from '../units/day.js';
 import { Dated, FINITE, IsCalendarDay } from './dated.js';
+import { IsListOf, IsPart } from './parts.js';
 import { PLACE_KINDS, type PlaceKind, POT_MATERIALS, type PotMaterial, type Texture, TEXTURES } from './place.js';
 import {
   type Crop,
@@ -33,6 +32,8 @@ import { DISORDER_CODES, type DisorderCode } from './vocabulary/disorders.js';
 
 const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 const LEVELS = ['low', 'ok', 'high'] as const;
+/** Spells of mulch or shade, and earlier years, that one place may have: a hundred of each is a lifetime. */
+const MOST_SPELLS = 100;
 export type Level = (typeof LEVELS)[number];
 
 export class GardenFacts {
@@ -138,6 +139,7 @@ export class EarlierYear {
 
   @IsOptional()
   @IsArray()
+  @ArrayMaxSize(DISORDER_CODES.length)
   @IsIn(DISORDER_CODES, { each: true, message: 'names a disorder that is not in the vocabulary' })
   problems?: DisorderCode[];
 }
@@ -160,16 +162,10 @@ export class PlaceMake {
   @IsIn(POT_MATERIALS)
   potMaterial?: PotMaterial | null;
 
-  @IsOptional()
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => MulchSpell)
+  @IsListOf(() => MulchSpell, { most: MOST_SPELLS, optional: true })
   mulch?: MulchSpell[];
 
-  @IsOptional()
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ShadeSpell)
+  @IsListOf(() => ShadeSpell, { most: MOST_SPELLS, optional: true })
   shade?: ShadeSpell[];
 
   @IsOptional()
@@ -178,16 +174,10 @@ export class PlaceMake {
   @Max(2000)
   drainageMmPerH?: number | null;
 
-  @IsOptional()
-  @IsObject()
-  @ValidateNested()
-  @Type(() => SoilTest)
+  @IsPart(() => SoilTest, { optional: true })
   soilTest?: SoilTest | null;
 
-  @IsOptional()
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => EarlierYear)
+  @IsListOf(() => EarlierYear, { most: MOST_SPELLS, optional: true })
   history?: EarlierYear[];
 }
 
@@ -239,6 +229,7 @@ export class PlantFacts {
 
   @IsOptional()
   @IsArray()
+  @ArrayMaxSize(DISORDER_CODES.length)
   @IsIn(DISORDER_CODES, { each: true, message: 'names a disorder that is not in the vocabulary' })
   resistantTo?: DisorderCode[];
 }

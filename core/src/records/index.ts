@@ -5,6 +5,7 @@ export * from './faults.js';
 export * from './inspections.js';
 export * from './kinds.js';
 export * from './observation.js';
+export * from './parts.js';
 export * from './place.js';
 export * from './plant.js';
 export * from './plant-case.js';

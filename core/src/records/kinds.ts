@@ -6,6 +6,7 @@ import {
   Note,
   PotWeight,
   Pruning,
+  RainGauge,
   SoilCheck,
   Spraying,
   Watering,
@@ -27,8 +28,8 @@ interface KindRow<C extends object, L extends string | null> {
   entry: new () => object;
   /** its list in a case file; null: kept elsewhere there, or not at all */
   list: L;
-  /** of one plant only, or of a whole place too */
-  of: 'plant' | 'plant-or-place';
+  /** of one plant only, of a whole place too, or of the garden as such */
+  of: 'plant' | 'plant-or-place' | 'garden';
   track: Track;
   offeredOn: readonly OfferedOn[];
   /** on a button: "Feed" */
@@ -146,6 +147,16 @@ export const RECORD_KINDS = {
     label: 'Weigh the pot',
     done: 'weighed',
     describe: (d, f) => `Pot weighs ${f.kilograms(d.kg)}${d.state === 'unknown' ? '' : `, ${d.state}`}`,
+  }),
+  'rain-gauge': kind({
+    cls: RainGauge,
+    list: null, // it stands in the weather of the case
+    of: 'garden',
+    track: 'water',
+    offeredOn: [], // it is told on the day's own panel
+    label: 'Read the gauge',
+    done: 'gauge read',
+    describe: (d, f) => `Own gauge: ${f.rain(d.rainMm)}`,
   }),
   inspection: kind({
     cls: Inspection,

@@ -1,29 +1,21 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsDefined, IsObject, IsOptional, ValidateNested } from 'class-validator';
 import type { Day } from '../units/day.js';
 import { byDate, type Dated, IsCalendarDay } from './dated.js';
 import { GardenFacts, PlaceFacts, PlantFacts } from './facts.js';
 import { CASE_LISTS, RECORD_KINDS, type RecordLists } from './kinds.js';
 import { Observation } from './observation.js';
+import { IsListOf, IsPart } from './parts.js';
 import { WeatherRecord } from './record-classes.js';
 
 const MOST_RECORDS = 4000;
 
-/** A list of one class, checked entry by entry. */
-function isListOf(cls: new () => object, target: object, property: string): void {
-  IsOptional()(target, property);
-  IsArray()(target, property);
-  ArrayMaxSize(MOST_RECORDS)(target, property);
-  ValidateNested({ each: true })(target, property);
-  Type(() => cls)(target, property);
-}
-
 /** Records by kind: the weather, and one list for each kind of the registry that a case file holds. */
 export type CaseRecords = { weather: WeatherRecord[] } & RecordLists;
 class CheckedRecords {}
-isListOf(WeatherRecord, CheckedRecords.prototype, 'weather');
-for (const { kind, list } of CASE_LISTS) isListOf(RECORD_KINDS[kind].cls, CheckedRecords.prototype, list);
+const listOf = (cls: new () => object, name: string): void =>
+  IsListOf(() => cls, { most: MOST_RECORDS, optional: true })(CheckedRecords.prototype, name);
+listOf(WeatherRecord, 'weather');
+for (const { kind, list } of CASE_LISTS) listOf(RECORD_KINDS[kind].cls, list);
 export const CaseRecords = CheckedRecords as new () => Partial<CaseRecords>;
 
 export const noRecords = (): CaseRecords =>
@@ -45,33 +37,18 @@ export class PlantCase {
   @IsCalendarDay()
   asOf: Day;
 
-  @IsDefined()
-  @IsObject()
-  @ValidateNested()
-  @Type(() => GardenFacts)
+  @IsPart(() => GardenFacts)
   garden: GardenFacts;
 
-  @IsDefined()
-  @IsObject()
-  @ValidateNested()
-  @Type(() => PlaceFacts)
+  @IsPart(() => PlaceFacts)
   place: PlaceFacts;
 
-  @IsDefined()
-  @IsObject()
-  @ValidateNested()
-  @Type(() => PlantFacts)
+  @IsPart(() => PlantFacts)
   plant: PlantFacts;
 
-  @IsDefined()
-  @IsObject()
-  @ValidateNested()
-  @Type(() => CaseRecords)
+  @IsPart(() => CaseRecords)
   records: CaseRecords;
 
-  @IsArray()
-  @ArrayMaxSize(MOST_RECORDS)
-  @ValidateNested({ each: true })
-  @Type(() => Observation)
+  @IsListOf(() => Observation, { most: MOST_RECORDS })
   observations: Observation[];
 }

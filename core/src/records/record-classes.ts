@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
@@ -14,10 +13,10 @@ import {
   Min,
   MinLength,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
 import { Dated, FINITE } from './dated.js';
 import { SignSeen } from './observation.js';
+import { IsListOf } from './parts.js';
 
 /**
  * What can be recorded of a plant or a place, one class a kind. Case file, API and forms all read these same classes,
@@ -205,10 +204,7 @@ export class Inspection extends Dated {
   @IsIn(['morning', 'afternoon'])
   partOfDay?: 'morning' | 'afternoon';
 
-  @IsArray()
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => SignSeen)
+  @IsListOf(() => SignSeen, { most: 200 })
   signs: SignSeen[];
 }
 
@@ -217,6 +213,14 @@ export class Note extends Dated {
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(2000)
   text: string;
+}
+
+/** What the gardener's own rain gauge held for a day. It overrules the station; the last reading of a day counts. */
+export class RainGauge extends Dated {
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(500)
+  rainMm: number;
 }
 
 /** One day's weather: °C, mm, %, m/s, MJ/m², hours of wet leaves. */

@@ -35,6 +35,7 @@ const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
   spray: [{ date: ASOF, product: 'broad-insecticide' }, 'Sprayed: broad insecticide'],
   event: [{ date: ASOF, what: 'strong-wind' }, 'Strong wind'],
   'pot-weight': [{ date: ASOF, kg: 9.8, state: 'drained' }, 'Pot weighs 9.8 kg, drained'],
+  'rain-gauge': [{ date: ASOF, rainMm: 12 }, 'Own gauge: 12 mm'],
   inspection: [
     {
       date: ASOF,

@@ -1,24 +1,39 @@
-import { Body, Controller, Delete, Get, HttpCode, Ip, Post, Req, UnauthorizedException } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Ip, Post, Req, Res, UnauthorizedException } from '@nestjs/common';
 import { SignIn, SignUp, type Me } from '@candid-leaf/contract';
 import { promisify } from 'node:util';
-import type { Request } from 'express';
+import type { Request, Response } from 'express';
 import { AccountsService } from './accounts.service.js';
+import { KnownDevices } from './known-devices.js';
 import { Public } from './session.js';
 
 @Controller('api')
 export class AccountsController {
-  constructor(private readonly accounts: AccountsService) {}
+  constructor(
+    private readonly accounts: AccountsService,
+    private readonly devices: KnownDevices,
+  ) {}
 
   @Public()
   @Post('accounts')
-  async signUp(@Body() body: SignUp, @Req() request: Request): Promise<Me> {
-    return this.begin(request, await this.accounts.signUp(body));
+  async signUp(
+    @Body() body: SignUp,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+    @Ip() address: string,
+  ): Promise<Me> {
+    return this.begin(request, response, await this.accounts.signUp(body, address));
   }
 
   @Public()
   @Post('session')
-  async signIn(@Body() body: SignIn, @Req() request: Request, @Ip() address: string): Promise<Me> {
-    return this.begin(request, await this.accounts.signIn(body, address));
+  async signIn(
+    @Body() body: SignIn,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+    @Ip() address: string,
+  ): Promise<Me> {
+    const deviceKnownTo = (accountId: string): string | null => this.devices.known(request, accountId);
+    return this.begin(request, response, await this.accounts.signIn(body, { address, deviceKnownTo }));
   }
 
   @Get('session')
@@ -35,9 +50,10 @@ export class AccountsController {
   }
 
   /** A fresh session id at every sign-in, so that an old one cannot be handed on. */
-  private async begin(request: Request, me: Me): Promise<Me> {
+  private async begin(request: Request, response: Response, me: Me): Promise<Me> {
     await promisify(request.session.regenerate.bind(request.session))();
     request.session.accountId = me.id;
+    this.devices.remember(request, response, me.id);
     return me;
   }
 }

@@ -1,23 +1,28 @@
 import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
-import { conclude, decidePlace, type PlaceAssessment, type PlantAssessment } from '@candid-leaf/core/assessment';
-import { DEFAULT_SCHOOL, whatIf, type PlaceRules, type Steadiness, type WhatIf } from '@candid-leaf/core/water';
+import {
+  conclude,
+  decidePlace,
+  type Concluded,
+  type PlaceAssessment,
+  type PlantAssessment,
+} from '@candid-leaf/core/assessment';
+import {
+  DEFAULT_SCHOOL,
+  whatIf,
+  type ForecastWeather,
+  type PlaceRules,
+  type Steadiness,
+  type WhatIf,
+} from '@candid-leaf/core/water';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { notFound } from '../shared/http-errors.js';
 import { forecastIn, plantCaseOf } from './plant-case.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
-/** Gardens whose assessments are kept at hand; the oldest goes first. */
-const KEPT_GARDENS = 50;
-/** A plant concluded anew takes longer than this; then others get their turn. */
-const SLICE_MS = 1;
-
-interface Kept {
-  stamp: string;
-  places: Map<string, Promise<PlaceAssessment>>;
-  whatIfs: Map<string, { now: Steadiness | null; whatIf: WhatIf[] }>;
-}
+/** After so long at a stretch others get their turn. */
+const SLICE_MS = 5;
 
 /** How a place is watered, as the plan reads it. */
 const rulesOf = (place: PlaceEntity): PlaceRules => ({
@@ -32,13 +37,11 @@ const rulesOf = (place: PlaceEntity): PlaceRules => ({
 });
 
 /**
- * What the core concludes of places and their plants, worked out when asked and kept until the garden's revision or day moves on.
- * What is kept can always be worked out again: another process simply does so.
+ * What the core concludes of places and their plants, worked out when asked. Each is kept beside the garden's rows with the versions of all that it
+ * rests on, and worked out anew when one of these has moved on: a write costs what it touched.
  */
 @Injectable()
 export class Assessments {
-  private readonly kept = new Map<string, Kept>();
-
   /** All places of a garden, one after the other, with turns for other requests between. */
   async all(s: GardenSnapshot): Promise<Map<string, PlaceAssessment>> {
     const out = new Map<string, PlaceAssessment>();
@@ -47,15 +50,7 @@ export class Assessments {
   }
 
   of(s: GardenSnapshot, place: PlaceEntity): Promise<PlaceAssessment> {
-    if (s.tentative) return assess(s, place, livePlantsIn(s, place.id));
-    const { places } = this.shelf(s);
-    const known = places.get(place.id);
-    if (known) return known;
-    const made = assess(s, place, livePlantsIn(s, place.id));
-    places.set(place.id, made);
-    // what failed is tried anew when asked again
-    made.catch(() => places.delete(place.id));
-    return made;
+    return assess(s, place, livePlantsIn(s, place.id));
   }
 
   /** One plant with its place's plan behind it; one that is retired stands by itself. */
@@ -69,39 +64,81 @@ export class Assessments {
   }
 
   /** What a change of the place would do, by its driest plant. */
-  async whatIf(s: GardenSnapshot, place: PlaceEntity, speaker: PlantAssessment) {
-    const { whatIfs } = this.shelf(s);
-    let value = whatIfs.get(place.id);
-    if (!value) {
-      value = whatIf(speaker.context.case, rulesOf(place));
-      whatIfs.set(place.id, value);
-      await turn();
-    }
+  async whatIf(
+    s: GardenSnapshot,
+    place: PlaceEntity,
+    speaker: PlantAssessment,
+  ): Promise<{ now: Steadiness | null; whatIf: WhatIf[] }> {
+    const stamp = placeStamp(s, place, livePlantsIn(s, place.id));
+    const value = kept(s, `what if ${place.id}`, stamp, () => whatIf(speaker.context.case, rulesOf(place)));
+    await turn();
     return value;
-  }
-
-  private shelf(s: GardenSnapshot): Kept {
-    const stamp = `${s.garden.revision} ${s.today}`;
-    let shelf = this.kept.get(s.garden.id);
-    if (shelf?.stamp !== stamp) {
-      this.kept.delete(s.garden.id);
-      shelf = { stamp, places: new Map(), whatIfs: new Map() };
-      this.kept.set(s.garden.id, shelf);
-      const [oldest] = this.kept.keys();
-      if (this.kept.size > KEPT_GARDENS && oldest) this.kept.delete(oldest);
-    }
-    return shelf;
   }
 }
 
-/** Plant by plant with a turn between, then the place's decision. */
-async function assess(s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): Promise<PlaceAssessment> {
-  const forecast = forecastIn(s);
-  const concluded = [];
-  for (const plant of plants) {
-    const from = performance.now();
-    concluded.push(conclude({ id: plant.id, case: plantCaseOf(s, plant, place) }, forecast, s.format));
-    if (performance.now() - from > SLICE_MS) await turn();
-  }
-  return decidePlace(place.id, rulesOf(place), concluded, forecast);
+/** Plant by plant with a turn between, then the place's decision. Those who ask at the same time wait for the same. */
+function assess(s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): Promise<PlaceAssessment> {
+  const key = `place ${place.id} ${plants.length === 1 ? plants[0]!.id : ''}`;
+  return kept(s, key, placeStamp(s, place, plants), async () => {
+    const forecast = forecastIn(s);
+    const concluded: Readonly<Concluded>[] = [];
+    let from = performance.now();
+    for (const plant of plants) {
+      concluded.push(concludedOf(s, plant, place, forecast));
+      if (performance.now() - from < SLICE_MS) continue;
+      await turn();
+      from = performance.now();
+    }
+    return decidePlace(place.id, rulesOf(place), concluded, forecast);
+  });
+}
+
+const concludedOf = (
+  s: GardenSnapshot,
+  plant: PlantEntity,
+  place: PlaceEntity,
+  forecast: readonly ForecastWeather[],
+): Readonly<Concluded> =>
+  kept(s, `plant ${plant.id}`, plantStamp(s, plant, place), () =>
+    conclude({ id: plant.id, case: plantCaseOf(s, plant, place) }, forecast, s.format),
+  );
+
+/** The versions of all that a plant's conclusion rests on. */
+const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): string =>
+  [
+    ...commonStamp(s, place),
+    plant.revision,
+    s.kept.stampOf(plant.id),
+    // a bed's ground is shared among those that stand in it
+    livePlantsIn(s, place.id).length,
+  ].join(' ');
+
+const placeStamp = (s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): string =>
+  [...commonStamp(s, place), ...plants.flatMap((p) => [p.id, p.revision, s.kept.stampOf(p.id)])].join(' ');
+
+const commonStamp = (s: GardenSnapshot, place: PlaceEntity): readonly string[] => [
+  s.today,
+  String(s.garden.version),
+  s.kept.weatherRevision,
+  s.kept.stampOf(), // the gauge
+  place.revision,
+  s.kept.stampOf(place.id),
+];
+
+interface Worked {
+  stamp: string;
+  value: unknown;
+}
+
+/** What was worked out under the same stamp; else it is worked out now. What rests on a transaction that may be undone is not kept. */
+function kept<T>(s: GardenSnapshot, key: string, stamp: string, work: () => T): T {
+  const { worked } = s.kept;
+  const known = worked.get(key) as Worked | undefined;
+  if (known?.stamp === stamp) return known.value as T;
+  const value = work();
+  if (s.tentative) return value;
+  worked.set(key, { stamp, value });
+  // what failed is tried anew when it is asked again
+  if (value instanceof Promise) value.catch(() => worked.delete(key));
+  return value;
 }

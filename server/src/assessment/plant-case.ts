@@ -10,7 +10,7 @@ import {
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
-import type { WeatherEntity } from '../weather/weather.entity.js';
+import { rainOf, type WeatherOfDay } from '../weather/weather-days.js';
 import { livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
 const MOST_AREA_M2 = 1;
@@ -75,11 +75,11 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
 }
 
 /** A day's weather as the core reads it; the gardener's own gauge overrules the station. */
-const asRecord = (w: WeatherEntity) => ({
+const asRecord = (w: WeatherOfDay) => ({
   date: w.day,
   tMinC: w.tMinC,
   tMaxC: w.tMaxC,
-  rainMm: w.gaugeMm ?? w.rainMm,
+  rainMm: rainOf(w),
   rhMeanPct: w.rhMeanPct,
   windMs: w.windMs,
   solarMj: w.solarMj,

@@ -1,69 +1,127 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { formatterFor, type Day, type Formatter } from '@candid-leaf/core/units';
-import { seasonStart } from '@candid-leaf/core/season';
-import { IsNull, MoreThanOrEqual, type DataSource, type EntityManager } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
-import { PlaceEntity } from '../places/place.entity.js';
-import { PlantEntity } from '../plants/plant.entity.js';
-import { RecordEntity } from '../records/record.entity.js';
-import { WeatherEntity } from '../weather/weather.entity.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import type { RecordEntity } from '../records/record.entity.js';
+import { weatherDays, type WeatherOfDay } from '../weather/weather-days.js';
+import { KeptGarden, seasonFrom } from './kept-garden.js';
 
-/** What is written down of one garden in the season of its day, read at once. */
+/** What is written down of one garden in the season of its day, as it stood at one moment. */
 export interface GardenSnapshot {
   garden: GardenEntity;
   today: Day;
   /** read inside a transaction that may yet be undone: nothing that follows from it is kept */
   tentative: boolean;
-  /** records and weather are read from this day on */
-  from: Day;
   /** writes amounts and days as this gardener reads them */
   format: Formatter;
   /** in walking order; retired ones too */
-  places: PlaceEntity[];
-  plants: PlantEntity[];
-  /** by day; with an index by what they are of */
-  records: RecordEntity[];
+  places: readonly PlaceEntity[];
+  plants: readonly PlantEntity[];
+  /** one a day: what counts on the garden's day */
+  weather: readonly WeatherOfDay[];
+  /** the older first */
   recordsOf: (id: string) => readonly RecordEntity[];
-  weather: WeatherEntity[];
+  recordsOn: (day: Day) => readonly RecordEntity[];
+  /** the plants that stand in a place, in walking order */
+  plantsIn: (placeId: string) => readonly PlantEntity[];
+  kept: KeptGarden;
 }
 
 export const livePlaces = (s: GardenSnapshot): PlaceEntity[] => s.places.filter((p) => !p.retiredOn);
 export const livePlantsIn = (s: GardenSnapshot, placeId: string): PlantEntity[] =>
-  s.plants.filter((p) => p.placeId === placeId && !p.retiredOn);
+  s.plantsIn(placeId).filter((p) => !p.retiredOn);
 
-/** Reads gardens. Nothing is read twice for one answer: whoever needs more takes it from the snapshot. */
+/** Records that are held in all gardens together; the garden that was not asked for longest goes first. */
+const MOST_RECORDS = 150_000;
+const MOST_GARDENS = 200;
+
+/**
+ * Reads gardens. Nothing is read twice: what is held of a garden is brought up to its newest revision by what was written since. What is held can always
+ * be read again; another process simply does so.
+ */
 @Injectable()
 export class Snapshots {
+  private readonly shelf = new Map<string, KeptGarden>();
+  private readonly underWay = new Map<string, Promise<KeptGarden>>();
+
   constructor(
     @InjectDataSource() private readonly db: DataSource,
     private readonly gardens: GardensService,
   ) {}
 
-  /** @param transaction to read in; by default none */
+  /** @param transaction to read in, with what it has written so far; by default none */
   async load(gardenId: string, transaction?: EntityManager): Promise<GardenSnapshot> {
-    const m = transaction ?? this.db.manager;
-    const tentative = transaction !== undefined;
-    const garden = await this.gardens.get(gardenId, m);
+    const garden = await this.gardens.get(gardenId, transaction);
     const today = this.gardens.today(garden);
-    const from = seasonStart(today, garden.latitude);
-    const since = MoreThanOrEqual(from);
-    const [places, plants, records, weather] = await Promise.all([
-      m.find(PlaceEntity, { where: { gardenId, deletedAt: IsNull() }, order: { position: 'ASC' } }),
-      m.find(PlantEntity, { where: { gardenId, deletedAt: IsNull() }, order: { position: 'ASC' } }),
-      m.find(RecordEntity, { where: { gardenId, deletedAt: IsNull(), day: since }, order: { day: 'ASC', id: 'ASC' } }),
-      m.find(WeatherEntity, { where: { gardenId, day: since }, order: { day: 'ASC' } }),
-    ]);
-    const byTarget = new Map<string, RecordEntity[]>();
-    for (const r of records) {
-      const id = r.plantId ?? r.placeId ?? '';
-      const list = byTarget.get(id);
-      if (list) list.push(r);
-      else byTarget.set(id, [r]);
-    }
-    const recordsOf = (id: string): readonly RecordEntity[] => byTarget.get(id) ?? [];
-    const format = formatterFor(garden.units, garden.dateForm);
-    return { garden, today, tentative, from, format, places, plants, records, recordsOf, weather };
+    const from = seasonFrom(garden, today);
+    if (!transaction) return snapshot(garden, today, await this.newest(garden, from), false);
+    const held = this.shelf.get(gardenId);
+    const kept =
+      held?.from === from ? await held.at(transaction, garden) : await KeptGarden.read(transaction, garden, from);
+    return snapshot(garden, today, kept, true);
   }
+
+  private async newest(garden: GardenEntity, from: Day): Promise<KeptGarden> {
+    const held = this.shelf.get(garden.id);
+    if (held?.from === from && held.revision === garden.revision) return this.hold(garden.id, held);
+    // those who ask at the same time wait for the same reading
+    const key = `${garden.id} ${garden.revision} ${from}`;
+    const under = this.underWay.get(key);
+    if (under) return under;
+    const reading = this.db.transaction('REPEATABLE READ', async (m) => {
+      const now = await this.gardens.get(garden.id, m);
+      return held?.from === from ? held.at(m, now) : KeptGarden.read(m, now, from);
+    });
+    this.underWay.set(key, reading);
+    try {
+      return this.hold(garden.id, await reading);
+    } finally {
+      this.underWay.delete(key);
+    }
+  }
+
+  private hold(gardenId: string, kept: KeptGarden): KeptGarden {
+    const held = this.shelf.get(gardenId);
+    this.shelf.delete(gardenId);
+    // two readings may end in the other order than they began
+    const newer = held?.from === kept.from && BigInt(held.revision) > BigInt(kept.revision) ? held : kept;
+    this.shelf.set(gardenId, newer);
+    let total = [...this.shelf.values()].reduce((sum, k) => sum + k.size, 0);
+    for (const [id, k] of this.shelf) {
+      if (id === gardenId || (total <= MOST_RECORDS && this.shelf.size <= MOST_GARDENS)) break;
+      this.shelf.delete(id);
+      total -= k.size;
+    }
+    return kept;
+  }
+}
+
+function snapshot(garden: GardenEntity, today: Day, kept: KeptGarden, tentative: boolean): GardenSnapshot {
+  const plantsIn = new Map<string, PlantEntity[]>();
+  for (const plant of kept.plants) {
+    const list = plantsIn.get(plant.placeId);
+    if (list) list.push(plant);
+    else plantsIn.set(plant.placeId, [plant]);
+  }
+  return {
+    garden,
+    today,
+    tentative,
+    format: formatterFor(garden.units, garden.dateForm),
+    places: kept.places,
+    plants: kept.plants,
+    weather: weatherDays(
+      kept.weather,
+      kept.own.filter((r) => r.type === 'rain-gauge'),
+      today,
+    ),
+    recordsOf: (id) => kept.recordsOf(id),
+    recordsOn: (day) => kept.recordsOn(day),
+    plantsIn: (placeId) => plantsIn.get(placeId) ?? [],
+    kept,
+  };
 }

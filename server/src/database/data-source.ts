@@ -10,10 +10,11 @@ import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
-import { TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
+import { HoseTimerEntity, TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
 import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
 import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js';
 import { Rooms1700000200000 } from './migrations/1700000200000-rooms.js';
+import { Trust1700000300000 } from './migrations/1700000300000-trust.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -29,18 +30,22 @@ const ENTITIES = [
   BenchEntity,
   TimerRunEntity,
   TimerStateEntity,
+  HoseTimerEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
-export const dataSourceOptions = (url: string): DataSourceOptions => ({
+export const dataSourceOptions = (url: string): DataSourceOptions & { url: string } => ({
   type: 'mariadb',
   url,
   entities: ENTITIES,
-  migrations: [Initial1700000000000, WaterPlan1700000100000, Rooms1700000200000],
-  migrationsRun: true,
+  migrations: [Initial1700000000000, WaterPlan1700000100000, Rooms1700000200000, Trust1700000300000],
+  migrationsRun: false,
   synchronize: false,
   timezone: 'Z',
   dateStrings: ['DATE'],
   charset: 'utf8mb4',
   poolSize: 10,
+  connectTimeout: 3000,
+  // a failed statement holds what people wrote: it is not logged
+  logging: false,
 });

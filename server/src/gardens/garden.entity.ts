@@ -51,4 +51,8 @@ export class GardenEntity {
 
   @Column('varchar', { length: 300, nullable: true })
   weatherTrouble: string | null;
+
+  /** the revision at which its weather was last written */
+  @Column('bigint', { default: 1 })
+  weatherRevision: string;
 }

@@ -25,7 +25,11 @@ export class GardenGuard implements CanActivate {
     const accountId = request.session.accountId;
     if (!accountId) throw new UnauthorizedException('Sign in first.');
     for (const [name, value] of Object.entries(request.params))
-      if (name.endsWith('Id') && !isUUID(value)) throw notFound('page');
+      if (name.endsWith('Id')) {
+        if (!isUUID(value)) throw notFound('page');
+        // capital letters name the same row
+        request.params[name] = String(value).toLowerCase();
+      }
     const gardenId = request.params.gardenId as string | undefined;
     if (gardenId && !(await this.memberships.existsBy({ accountId, gardenId }))) throw notFound('garden');
     return true;

@@ -1,11 +1,19 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { GardenDto, GardenInput } from '@candid-leaf/contract';
+import type { Fault } from '@candid-leaf/core/records';
+import { daysBetween } from '@candid-leaf/core/units';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Clock, dayIn } from '../shared/clock.js';
-import { notFound, versionConflict } from '../shared/http-errors.js';
+import { noteRevision } from '../shared/garden-revision.js';
+import { notFound, throwIfFaults, versionConflict } from '../shared/http-errors.js';
+import { sameContent } from '../shared/rows.js';
+import { inTransaction } from '../shared/transactions.js';
 import { GardenEntity } from './garden.entity.js';
 import { MembershipEntity } from './membership.entity.js';
+
+/** How far a garden's standing day may be from today. */
+const MOST_DAYS_AWAY = 731;
 
 @Injectable()
 export class GardensService {
@@ -22,7 +30,7 @@ export class GardensService {
   }
 
   dto(g: GardenEntity): GardenDto {
-    const { revision: _r, weatherPulledAt: _w, weatherTrouble: _t, ...rest } = g;
+    const { revision: _r, weatherRevision: _v, weatherPulledAt: _w, weatherTrouble: _t, ...rest } = g;
     return { ...rest, today: this.today(g) };
   }
 
@@ -55,7 +63,7 @@ export class GardensService {
   }
 
   private save(accountId: string, input: GardenInput): Promise<{ garden: GardenDto; moved: boolean }> {
-    return this.db.transaction(async (m) => {
+    return inTransaction(this.db, async (m) => {
       const { version, ...rest } = input;
       const content = {
         ...rest,
@@ -64,12 +72,15 @@ export class GardensService {
         pinnedDate: rest.pinnedDate ?? null,
       };
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });
+      if (content.pinnedDate !== (old?.pinnedDate ?? null))
+        throwIfFaults(this.pinFaults(content.pinnedDate, rest.timeZone));
       if (!old) {
         if (version != null) throw notFound('garden');
         const garden = m.create(GardenEntity, {
           ...content,
           version: 1,
           revision: '1',
+          weatherRevision: '1',
           weatherPulledAt: null,
           weatherTrouble: null,
         });
@@ -78,16 +89,21 @@ export class GardensService {
         return { garden: this.dto(garden), moved: false };
       }
       if (!(await m.existsBy(MembershipEntity, { accountId, gardenId: input.id }))) throw notFound('garden');
-      const same = Object.entries(content).every(
-        ([k, v]) => JSON.stringify(v) === JSON.stringify(old[k as keyof GardenEntity]),
-      );
+      const same = Object.entries(content).every(([k, v]) => sameContent(v, old[k as keyof GardenEntity]));
       if (same) return { garden: this.dto(old), moved: false };
       if (version !== old.version) throw versionConflict();
       const moved = (['latitude', 'longitude', 'elevationM'] as const).some((k) => old[k] !== input[k]);
-      Object.assign(old, content, { version: old.version + 1, revision: String(Number(old.revision) + 1) });
+      Object.assign(old, content, { version: old.version + 1, revision: String(BigInt(old.revision) + 1n) });
       await m.save(old);
       return { garden: this.dto(old), moved };
     });
+  }
+
+  /** Days are reckoned up to the garden's own, so it stands no further from the real one than somebody may want to look back or ahead. */
+  private pinFaults(pinned: string | null, timeZone: string): Fault[] {
+    if (pinned === null) return [];
+    const away = Math.abs(daysBetween(dayIn(timeZone, this.clock.now()), pinned));
+    return away > MOST_DAYS_AWAY ? [{ path: 'pinnedDate', reason: 'must be within two years of today' }] : [];
   }
 
   /**
@@ -96,8 +112,10 @@ export class GardensService {
    * different gardens do not wait for each other.
    */
   async change<T>(gardenId: string, work: (m: EntityManager) => Promise<T>): Promise<T> {
-    return this.db.transaction('READ COMMITTED', async (m) => {
+    return inTransaction(this.db, async (m) => {
       await m.increment(GardenEntity, { id: gardenId }, 'revision', 1);
+      const { revision } = await this.get(gardenId, m);
+      noteRevision(m, revision);
       return work(m);
     });
   }

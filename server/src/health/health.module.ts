@@ -1,14 +1,34 @@
-import { Controller, Get, Module } from '@nestjs/common';
+import { Controller, Get, Module, ServiceUnavailableException } from '@nestjs/common';
 import { Public } from '../accounts/session.js';
+import { Pulse } from './pulse.service.js';
+
+interface Health {
+  ok: boolean;
+  database: 'answers' | 'away';
+}
 
 @Controller('api')
 class HealthController {
+  constructor(private readonly pulse: Pulse) {}
+
+  /** Is it well? 503 while the database is away. */
   @Public()
   @Get('health')
-  health(): { ok: true } {
+  health(): Health {
+    const answers = this.pulse.databaseAnswers;
+    const health: Health = { ok: answers, database: answers ? 'answers' : 'away' };
+    if (!answers) throw new ServiceUnavailableException({ ...health, message: 'The database is away.' });
+    return health;
+  }
+
+  /** May requests be sent to it? 503 while it is starting, too. */
+  @Public()
+  @Get('ready')
+  ready(): { ok: true } {
+    if (!this.pulse.ready) throw new ServiceUnavailableException({ ok: false, message: 'It is not ready yet.' });
     return { ok: true };
   }
 }
 
-@Module({ controllers: [HealthController] })
+@Module({ controllers: [HealthController], providers: [Pulse] })
 export class HealthModule {}

@@ -60,6 +60,10 @@ export class PlaceEntity extends GardenRow {
   @Column('simple-json', { nullable: true })
   watering: PlaceWatering | null;
 
+  /** the day since which its outlet of the hose timer is its own */
+  @Column('date', { nullable: true })
+  zoneSince: string | null;
+
   @Column('int', { default: 0 })
   position: number;
 

@@ -2,13 +2,14 @@ import { Injectable } from '@nestjs/common';
 import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
 import { type Fault, placeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
-import { notFound, throwIfFaults } from '../shared/http-errors.js';
+import { IsNull, Not, type EntityManager } from 'typeorm';
+import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
 import { nextPosition, reorder } from '../shared/ordering.js';
-import { putVersioned } from '../shared/versioned.js';
+import { putVersioned, updateRows } from '../shared/rows.js';
 import { PlaceEntity } from './place.entity.js';
 
 export const placeDto = (p: PlaceEntity): PlaceDto => {
-  const { gardenId: _g, deletedAt: _d, ...rest } = p;
+  const { gardenId: _g, deletedAt: _d, revision: _r, zoneSince: _z, ...rest } = p;
   return rest;
 };
 
@@ -48,6 +49,11 @@ export class PlacesService {
       ...flowFaults(input),
     ]);
     return this.gardens.change(gardenId, async (m) => {
+      const zone = input.watering?.timerZone ?? null;
+      await refuseTakenZone(m, gardenId, input.id, zone);
+      const old = await m.findOneBy(PlaceEntity, { id: input.id, gardenId });
+      const rebound = zone !== (old?.watering?.timerZone ?? null);
+      const today = this.gardens.today(await this.gardens.get(gardenId, m));
       const row = await putVersioned(
         m,
         PlaceEntity,
@@ -68,6 +74,7 @@ export class PlacesService {
           soilTest: input.soilTest ?? null,
           history: input.history ?? [],
           watering: input.watering ?? null,
+          zoneSince: rebound ? (zone === null ? null : today) : (old?.zoneSince ?? null),
         },
         { position: await nextPosition(m, PlaceEntity, { gardenId }), retiredOn: null },
       );
@@ -81,10 +88,28 @@ export class PlacesService {
 
   /** Retired places leave the garden view; nothing recorded is lost, and it can be taken back. */
   async retire(gardenId: string, placeId: string, retired: boolean): Promise<void> {
-    const today = this.gardens.today(await this.gardens.get(gardenId));
     await this.gardens.change(gardenId, async (m) => {
-      const done = await m.update(PlaceEntity, { id: placeId, gardenId }, { retiredOn: retired ? today : null });
-      if (done.affected === 0 && !(await m.existsBy(PlaceEntity, { id: placeId, gardenId }))) throw notFound('place');
+      const today = this.gardens.today(await this.gardens.get(gardenId, m));
+      const place = await m.findOneBy(PlaceEntity, { id: placeId, gardenId });
+      if (!place) throw notFound('place');
+      if (!retired) await refuseTakenZone(m, gardenId, placeId, place.watering?.timerZone ?? null);
+      await updateRows(m, PlaceEntity, { id: placeId, gardenId }, { retiredOn: retired ? today : null });
     });
   }
+}
+
+/** An outlet of the timer waters one place. */
+async function refuseTakenZone(
+  m: EntityManager,
+  gardenId: string,
+  placeId: string,
+  zone: number | null,
+): Promise<void> {
+  if (zone === null) return;
+  const others = await m.findBy(PlaceEntity, { gardenId, id: Not(placeId), retiredOn: IsNull(), deletedAt: IsNull() });
+  const taken = others.find((p) => p.watering?.timerZone === zone);
+  if (taken)
+    throw badRequest([
+      { path: 'watering.timerZone', reason: `outlet ${zone} waters ${taken.name}: an outlet has one place` },
+    ]);
 }

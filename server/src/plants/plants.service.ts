@@ -5,11 +5,11 @@ import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { nextPosition, reorder } from '../shared/ordering.js';
-import { putVersioned } from '../shared/versioned.js';
+import { putVersioned, updateRows } from '../shared/rows.js';
 import { PlantEntity } from './plant.entity.js';
 
 export const plantDto = (p: PlantEntity): PlantDto => {
-  const { gardenId: _g, deletedAt: _d, ...rest } = p;
+  const { gardenId: _g, deletedAt: _d, revision: _r, ...rest } = p;
   return rest;
 };
 
@@ -57,8 +57,8 @@ export class PlantsService {
   async retire(gardenId: string, plantId: string, retired: boolean): Promise<void> {
     const today = this.gardens.today(await this.gardens.get(gardenId));
     await this.gardens.change(gardenId, async (m) => {
-      const done = await m.update(PlantEntity, { id: plantId, gardenId }, { retiredOn: retired ? today : null });
-      if (done.affected === 0 && !(await m.existsBy(PlantEntity, { id: plantId, gardenId }))) throw notFound('plant');
+      const found = await updateRows(m, PlantEntity, { id: plantId, gardenId }, { retiredOn: retired ? today : null });
+      if (found === 0) throw notFound('plant');
     });
   }
 }

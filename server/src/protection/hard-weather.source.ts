@@ -8,6 +8,7 @@ import { Assessments } from '../assessment/assessments.service.js';
 import { forecastIn } from '../assessment/plant-case.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
+import { notFound } from '../shared/http-errors.js';
 import { Postponements } from '../today/postponements.service.js';
 import { TaskSource, type Task } from '../today/task-source.js';
 import { taskKey } from '../today/today.service.js';
@@ -42,6 +43,7 @@ export class HardWeatherSource extends TaskSource {
 
   /** Done is done for this spell. */
   async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
+    if (!(await this.knows(m, s, id))) throw notFound('task');
     await this.postponements.hide(m, s.garden.id, taskKey(this.code, id));
     return null;
   }

@@ -1,17 +1,17 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
-import { RecordInput, type RecordDto } from '@candid-leaf/contract';
+import { IsId, RecordInput, type RecordDto } from '@candid-leaf/contract';
 import { RECORD_KIND_CODES, type RecordKind } from '@candid-leaf/core/records';
-import { IsIn, IsOptional, IsUUID } from 'class-validator';
+import { IsIn, IsOptional } from 'class-validator';
 import { AccountId } from '../accounts/session.js';
 import { RecordsService } from './records.service.js';
 
 class RecordFilter {
   @IsOptional()
-  @IsUUID()
+  @IsId()
   plantId?: string;
 
   @IsOptional()
-  @IsUUID()
+  @IsId()
   placeId?: string;
 
   @IsOptional()

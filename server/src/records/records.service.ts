@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { isOfPlantOnly, type RecordDto, type RecordInput } from '@candid-leaf/contract';
+import { isOfGarden, isOfPlantOnly, type RecordDto, type RecordInput } from '@candid-leaf/contract';
 import {
   checked,
   contradictions,
@@ -21,7 +21,7 @@ import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
-import { putVersioned } from '../shared/versioned.js';
+import { putVersioned, updateRows } from '../shared/rows.js';
 import { RecordEntity } from './record.entity.js';
 
 export const recordDto = ({ id, version, type, plantId, placeId, day, data, createdAt }: RecordEntity): RecordDto =>
@@ -99,8 +99,13 @@ export class RecordsService {
   }
 
   async markDeleted(m: EntityManager, gardenId: string, recordId: string, deleted: boolean): Promise<void> {
-    const done = await m.update(RecordEntity, { id: recordId, gardenId }, { deletedAt: deleted ? new Date() : null });
-    if (done.affected === 0) throw notFound('record');
+    const found = await updateRows(
+      m,
+      RecordEntity,
+      { id: recordId, gardenId },
+      { deletedAt: deleted ? new Date() : null },
+    );
+    if (found === 0) throw notFound('record');
   }
 
   setDeleted(gardenId: string, recordId: string, deleted: boolean): Promise<void> {
@@ -140,6 +145,10 @@ async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity
 }
 
 function targetFaults(input: RecordInput): Fault[] {
+  if (isOfGarden(input.type))
+    return input.plantId != null || input.placeId != null
+      ? [{ path: input.plantId != null ? 'plantId' : 'placeId', reason: `${input.type} belongs to the whole garden` }]
+      : [];
   const named = [input.plantId, input.placeId].filter((id) => id != null).length;
   if (named !== 1)
     return [

@@ -11,6 +11,10 @@ export abstract class GardenRow {
   @Column('int')
   version: number;
 
+  /** the garden's revision at which it was last written */
+  @Column('bigint')
+  revision: string;
+
   @Column('datetime', { precision: 3, nullable: true })
   deletedAt: Date | null;
 }

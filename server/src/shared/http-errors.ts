@@ -1,9 +1,23 @@
-import { BadRequestException, ConflictException, NotFoundException, ValidationPipe } from '@nestjs/common';
+import {
+  BadRequestException,
+  ConflictException,
+  NotFoundException,
+  ServiceUnavailableException,
+  ValidationPipe,
+} from '@nestjs/common';
 import { faultsOf, STRICT, type Fault } from '@candid-leaf/core/records';
 
-/** 400 with every fault's path and reason. */
-export const badRequest = (faults: readonly Fault[]): BadRequestException =>
-  new BadRequestException({ message: 'Some of this cannot be right.', faults });
+/** Who sends a thousand faults is told of the first ones. */
+const MOST_FAULTS = 20;
+
+/** 400 with the path and reason of every fault, up to twenty. */
+export function badRequest(faults: readonly Fault[]): BadRequestException {
+  const more = faults.length - MOST_FAULTS;
+  return new BadRequestException({
+    message: `Some of this cannot be right.${more > 0 ? ` ${more} more faults are not listed.` : ''}`,
+    faults: faults.slice(0, MOST_FAULTS),
+  });
+}
 
 /** Throws a 400 when there are faults. */
 export function throwIfFaults(faults: readonly Fault[]): void {
@@ -13,6 +27,7 @@ export function throwIfFaults(faults: readonly Fault[]): void {
 export const notFound = (what: string): NotFoundException => new NotFoundException(`There is no such ${what} here.`);
 export const versionConflict = (): ConflictException =>
   new ConflictException('Somebody changed this meanwhile. Look at the newer version, then change it again.');
+export const unavailable = (message: string): ServiceUnavailableException => new ServiceUnavailableException(message);
 
 /** Every body is checked against its class; unknown fields are faults. */
 export const validationPipe = (): ValidationPipe =>

@@ -1,6 +1,7 @@
-import type { EntityManager, EntityTarget, FindOptionsOrder, FindOptionsWhere, QueryDeepPartialEntity } from 'typeorm';
+import type { EntityManager, EntityTarget, FindOptionsOrder, FindOptionsWhere } from 'typeorm';
 import type { GardenRow } from './garden-row.entity.js';
 import { badRequest } from './http-errors.js';
+import { updateRows } from './rows.js';
 
 interface Ordered extends GardenRow {
   position: number;
@@ -13,13 +14,14 @@ export async function reorder<E extends Ordered>(
   ids: readonly string[],
   among: FindOptionsWhere<E>,
 ): Promise<void> {
-  const known = new Set((await m.find(target, { where: among })).map((r) => r.id));
+  const known = new Map((await m.find(target, { where: among })).map((r) => [r.id, r.position]));
   const strange = ids.flatMap((id, i) =>
     known.has(id) ? [] : [{ path: `ids[${i}]`, reason: 'is not one of this garden' }],
   );
   if (strange.length > 0) throw badRequest(strange);
   for (const [position, id] of ids.entries())
-    await m.update(target, { id }, { position } as unknown as QueryDeepPartialEntity<E>);
+    if (known.get(id) !== position)
+      await updateRows(m, target, { id } as FindOptionsWhere<E>, { position } as Partial<E>);
 }
 
 /** Where a new row goes: after the last. */

@@ -1,16 +1,17 @@
 import { Global, Module, type DynamicModule } from '@nestjs/common';
 import { CONFIG, type Config } from '../config.js';
 import { Clock } from './clock.js';
+import { Reckoner } from './reckoner.js';
 
-/** What every room may ask for: the configuration and the time. */
+/** What every room may ask for: the configuration, the time, and where heavy work is done. */
 @Global()
 @Module({})
 export class SharedModule {
-  static with(config: Config): DynamicModule {
+  static with(config: Config, reckoner: Reckoner): DynamicModule {
     return {
       module: SharedModule,
-      providers: [Clock, { provide: CONFIG, useValue: config }],
-      exports: [Clock, CONFIG],
+      providers: [Clock, { provide: CONFIG, useValue: config }, { provide: Reckoner, useValue: reckoner }],
+      exports: [Clock, CONFIG, Reckoner],
     };
   }
 }

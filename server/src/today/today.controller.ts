@@ -1,33 +1,48 @@
-import { Body, Controller, HttpCode, Param, Post } from '@nestjs/common';
+import { Body, Controller, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
 import { TaskDone } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
 import { AccountId } from '../accounts/session.js';
+import { asJson } from '../shared/as-json.js';
+import { Reckoner } from '../shared/reckoner.js';
+import type { Tick } from './task-source.js';
 import { TodayService } from './today.service.js';
 
 @Controller('api/gardens/:gardenId/tasks/:key')
 export class TodayController {
-  constructor(private readonly today: TodayService) {}
+  private readonly tick;
+  private readonly takeBack;
+  private readonly putOff;
+
+  constructor(today: TodayService, reckoner: Reckoner) {
+    this.tick = reckoner.offer('tick a task', (gardenId: string, key: string, tick: Tick) =>
+      today.done(gardenId, key, tick),
+    );
+    this.takeBack = reckoner.offer('take a tick back', (gardenId: string, key: string, recordId: string | null) =>
+      today.undo(gardenId, key, recordId),
+    );
+    this.putOff = reckoner.offer('put a task off', (gardenId: string, key: string) => today.postpone(gardenId, key));
+  }
 
   @Post('done')
   @HttpCode(200)
-  done(
+  async done(
     @Param('gardenId') gardenId: string,
     @AccountId() accountId: string,
     @Param('key') key: string,
     @Body() body: TaskDone,
-  ): Promise<{ recordId: string | null }> {
-    return this.today.done(gardenId, key, { accountId, recordId: body.recordId ?? uuid() });
+  ): Promise<StreamableFile> {
+    return asJson(await this.tick(gardenId, key, { accountId, recordId: body.recordId ?? uuid() }));
   }
 
   @Post('undo')
   @HttpCode(204)
-  undo(@Param('gardenId') gardenId: string, @Param('key') key: string, @Body() body: TaskDone): Promise<void> {
-    return this.today.undo(gardenId, key, body.recordId ?? null);
+  async undo(@Param('gardenId') gardenId: string, @Param('key') key: string, @Body() body: TaskDone): Promise<void> {
+    await this.takeBack(gardenId, key, body.recordId ?? null);
   }
 
   @Post('not-today')
   @HttpCode(204)
-  postpone(@Param('gardenId') gardenId: string, @Param('key') key: string): Promise<void> {
-    return this.today.postpone(gardenId, key);
+  async postpone(@Param('gardenId') gardenId: string, @Param('key') key: string): Promise<void> {
+    await this.putOff(gardenId, key);
   }
 }

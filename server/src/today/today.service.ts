@@ -11,6 +11,9 @@ import type { TaskSource, Tick } from './task-source.js';
 
 export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
 
+/** What the table of those put off has room for; no task's key is as long. */
+const LONGEST_KEY = 120;
+
 /** What is to be done: every source's tasks in one list, with one way to tick, take back and put off. */
 @Injectable()
 export class TodayService {
@@ -72,7 +75,7 @@ export class TodayService {
   ): Promise<T> {
     const at = key.indexOf(':');
     const source = this.sources.get(key.slice(0, at) as TaskSourceCode);
-    if (at < 0 || !source) throw notFound('task');
+    if (at < 0 || !source || key.length > LONGEST_KEY) throw notFound('task');
     return this.gardens.change(gardenId, async (m) =>
       work(m, await this.snapshots.load(gardenId, m), source, key.slice(at + 1)),
     );

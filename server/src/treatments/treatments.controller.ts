@@ -1,30 +1,44 @@
-import { Body, Controller, HttpCode, Param, Post } from '@nestjs/common';
-import { StartTreatment, TreatmentOutcome, type TreatmentDto } from '@candid-leaf/contract';
+import { Body, Controller, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
+import { StartTreatment, TreatmentOutcome, type Outcome } from '@candid-leaf/contract';
 import { AccountId } from '../accounts/session.js';
+import { asJson } from '../shared/as-json.js';
+import { Reckoner } from '../shared/reckoner.js';
 import { TreatmentsService } from './treatments.service.js';
 
 @Controller('api/gardens/:gardenId')
 export class TreatmentsController {
-  constructor(private readonly treatments: TreatmentsService) {}
+  private readonly takeOn;
+  private readonly tell;
+
+  constructor(treatments: TreatmentsService, reckoner: Reckoner) {
+    this.takeOn = reckoner.offer('start a treatment', (gardenId: string, plantId: string, input: StartTreatment) =>
+      treatments.start(gardenId, plantId, input),
+    );
+    this.tell = reckoner.offer(
+      'close a treatment',
+      (gardenId: string, accountId: string, treatmentId: string, outcome: Outcome) =>
+        treatments.close(gardenId, accountId, treatmentId, outcome),
+    );
+  }
 
   @Post('plants/:plantId/treatments')
   @HttpCode(200)
-  start(
+  async start(
     @Param('gardenId') gardenId: string,
     @Param('plantId') plantId: string,
-    @Body() body: StartTreatment,
-  ): Promise<TreatmentDto> {
-    return this.treatments.start(gardenId, plantId, body);
+    @Body() { id, disorder }: StartTreatment,
+  ): Promise<StreamableFile> {
+    return asJson(await this.takeOn(gardenId, plantId, { id, disorder }));
   }
 
   @Post('treatments/:treatmentId/outcome')
   @HttpCode(200)
-  close(
+  async close(
     @Param('gardenId') gardenId: string,
     @AccountId() accountId: string,
     @Param('treatmentId') treatmentId: string,
     @Body() body: TreatmentOutcome,
-  ): Promise<TreatmentDto> {
-    return this.treatments.close(gardenId, accountId, treatmentId, body.outcome);
+  ): Promise<StreamableFile> {
+    return asJson(await this.tell(gardenId, accountId, treatmentId, body.outcome));
   }
 }

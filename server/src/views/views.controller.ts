@@ -1,25 +1,37 @@
-import { Controller, Get, Param } from '@nestjs/common';
-import type { GardenView, PlantView } from '@candid-leaf/contract';
-import type { CaseFile } from '@candid-leaf/core/casefile';
+import { Controller, Get, Param, StreamableFile } from '@nestjs/common';
+import { asJson } from '../shared/as-json.js';
+import { Reckoner } from '../shared/reckoner.js';
 import { ViewsService } from './views.service.js';
 
 @Controller('api/gardens/:gardenId')
 export class ViewsController {
-  constructor(private readonly views: ViewsService) {}
+  private readonly ofGarden;
+  private readonly ofPlant;
+  private readonly caseOf;
+
+  constructor(views: ViewsService, reckoner: Reckoner) {
+    this.ofGarden = reckoner.offer('view of the garden', (gardenId: string) => views.garden(gardenId));
+    this.ofPlant = reckoner.offer('view of a plant', (gardenId: string, plantId: string) =>
+      views.plant(gardenId, plantId),
+    );
+    this.caseOf = reckoner.offer('case of a plant', (gardenId: string, plantId: string) =>
+      views.caseFile(gardenId, plantId),
+    );
+  }
 
   @Get('view')
-  garden(@Param('gardenId') gardenId: string): Promise<GardenView> {
-    return this.views.garden(gardenId);
+  async garden(@Param('gardenId') gardenId: string): Promise<StreamableFile> {
+    return asJson(await this.ofGarden(gardenId));
   }
 
   @Get('plants/:plantId/view')
-  plant(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<PlantView> {
-    return this.views.plant(gardenId, plantId);
+  async plant(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<StreamableFile> {
+    return asJson(await this.ofPlant(gardenId, plantId));
   }
 
   /** The plant's case file, as the headless command reads it. */
   @Get('plants/:plantId/case')
-  case(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<CaseFile> {
-    return this.views.caseFile(gardenId, plantId);
+  async case(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<StreamableFile> {
+    return asJson(await this.caseOf(gardenId, plantId));
   }
 }

@@ -24,7 +24,8 @@ import { recordDto } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
 import { TodayService } from '../today/today.service.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
-import { stateOf, weatherDto } from '../weather/weather.service.js';
+import { weatherDto } from '../weather/weather-days.js';
+import { stateOf } from '../weather/weather.service.js';
 
 const BACK_DAYS = 14;
 const AHEAD_DAYS = 7;
@@ -139,10 +140,7 @@ function ribbon(s: GardenSnapshot, tasks: readonly TaskDto[]): RibbonDay[] {
     const on = days.get(w.day);
     if (on) on.weather = weatherDto(w);
   }
-  for (const r of s.records) {
-    const on = days.get(r.day);
-    if (on) on.done[r.type] = (on.done[r.type] ?? 0) + 1;
-  }
+  for (const on of days.values()) for (const r of s.recordsOn(on.day)) on.done[r.type] = (on.done[r.type] ?? 0) + 1;
   for (const t of tasks) {
     // what is overdue is due today
     const on = days.get(t.dueOn < s.today ? s.today : t.dueOn);

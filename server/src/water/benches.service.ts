@@ -5,7 +5,7 @@ import { IsNull, type Repository } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { notFound } from '../shared/http-errors.js';
-import { putVersioned } from '../shared/versioned.js';
+import { putVersioned, updateRows } from '../shared/rows.js';
 import { BenchEntity } from './bench.entity.js';
 
 const benchDto = ({ id, version, placeId, name, weather, years, setUps }: BenchEntity): BenchDto => ({
@@ -42,7 +42,7 @@ export class BenchesService {
     return this.gardens.change(gardenId, async (m) => {
       const bench = await m.findOneBy(BenchEntity, { id, gardenId });
       if (!bench) throw notFound('bench');
-      await m.update(BenchEntity, { id }, { deletedAt: bench.deletedAt ?? new Date() });
+      await updateRows(m, BenchEntity, { id }, { deletedAt: bench.deletedAt ?? new Date() });
     });
   }
 }

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Day } from '@candid-leaf/core/units';
+import { isDay, type Day } from '@candid-leaf/core/units';
 import { CONFIG, type Config } from '../config.js';
 
 export interface TimerProgram {
@@ -13,13 +13,20 @@ export interface TimerLogged {
   litres: number;
 }
 
+/** Whose timer is asked: where it is, and what it knows its gardener by. */
+export interface TimerOnTap {
+  address: string;
+  secret: string;
+}
+
 /** The one way to a timer on the tap. Another make is another class behind this. */
 export abstract class HoseTimer {
-  abstract write(zone: number, program: TimerProgram): Promise<void>;
-  abstract log(zone: number, from: Day, to: Day): Promise<TimerLogged[]>;
+  abstract write(timer: TimerOnTap, zone: number, program: TimerProgram): Promise<void>;
+  abstract log(timer: TimerOnTap, zone: number, from: Day, to: Day): Promise<TimerLogged[]>;
 }
 
 const PATIENCE_MS = 5000;
+const LONGEST_ANSWER = 100_000;
 
 /** A timer that answers over HTTP with JSON. */
 @Injectable()
@@ -28,24 +35,39 @@ export class HttpHoseTimer extends HoseTimer {
     super();
   }
 
-  async write(zone: number, program: TimerProgram): Promise<void> {
-    await this.ask(`/zones/${zone}/program`, { method: 'PUT', body: JSON.stringify(program) });
+  async write(timer: TimerOnTap, zone: number, program: TimerProgram): Promise<void> {
+    await this.ask(timer, `/zones/${zone}/program`, { method: 'PUT', body: JSON.stringify(program) });
   }
 
-  async log(zone: number, from: Day, to: Day): Promise<TimerLogged[]> {
-    const list = await this.ask(`/zones/${zone}/log?from=${from}&to=${to}`, {});
-    if (!Array.isArray(list)) throw new Error('the timer sent something that is not a log');
-    return list as TimerLogged[];
+  async log(timer: TimerOnTap, zone: number, from: Day, to: Day): Promise<TimerLogged[]> {
+    const list = await this.ask(timer, `/zones/${zone}/log?from=${from}&to=${to}`, {});
+    if (!Array.isArray(list) || !list.every(isLogged)) throw new Error('the timer sent something that is not a log');
+    return list.filter((run) => run.date >= from && run.date <= to);
   }
 
-  private async ask(path: string, init: RequestInit): Promise<unknown> {
-    if (!this.config.timerUrl) throw new Error('no hose timer is set up');
-    const answer = await fetch(`${this.config.timerUrl}${path}`, {
+  private async ask({ address, secret }: TimerOnTap, path: string, init: RequestInit): Promise<unknown> {
+    // looked at again: what is allowed may have changed since it was entered
+    if (!this.config.timerHosts.includes(new URL(address).origin))
+      throw new Error('this server may not ask that address any more');
+    const answer = await fetch(`${address.replace(/\/$/, '')}${path}`, {
       ...init,
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', authorization: `Bearer ${secret}` },
+      // an address that is allowed must not send us on to one that is not
+      redirect: 'error',
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
+    if (answer.status === 401 || answer.status === 403)
+      throw new Error('the timer does not know this secret: it belongs to somebody else, or was paired anew');
     if (!answer.ok) throw new Error(`the timer answered ${answer.status}`);
-    return answer.json();
+    const text = await answer.text();
+    if (text.length > LONGEST_ANSWER) throw new Error('the timer sent something that is not a log');
+    return JSON.parse(text) as unknown;
   }
 }
+
+/** A timer is outside: what it tells is checked like anybody's input. */
+function isLogged(run: unknown): run is TimerLogged {
+  const { date, minutes, litres } = (run ?? {}) as Partial<TimerLogged>;
+  return isDay(date) && within(minutes, 1440) && within(litres, 100_000);
+}
+const within = (n: unknown, most: number): boolean => typeof n === 'number' && n >= 0 && n <= most;

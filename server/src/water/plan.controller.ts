@@ -1,38 +1,43 @@
-import { Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
-import type { PlacePlanDto } from '@candid-leaf/contract';
+import { Controller, Get, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
 import { AccountId } from '../accounts/session.js';
-import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
-import type { PlaceEntity } from '../places/place.entity.js';
-import { notFound } from '../shared/http-errors.js';
-import { PlanService } from './plan.service.js';
-import { TimerService } from './timer.service.js';
+import { asJson } from '../shared/as-json.js';
+import { Reckoner } from '../shared/reckoner.js';
+import { PlaceAndTimer } from './place-and-timer.service.js';
 
 @Controller('api/gardens/:gardenId')
 export class PlanController {
-  constructor(
-    private readonly snapshots: Snapshots,
-    private readonly plans: PlanService,
-    private readonly timers: TimerService,
-  ) {}
+  private readonly planOfAll;
+  private readonly planOf;
+  private readonly sendPlan;
+  private readonly readLog;
+
+  constructor(places: PlaceAndTimer, reckoner: Reckoner) {
+    this.planOfAll = reckoner.offer('plan of the garden', (gardenId: string) => places.all(gardenId));
+    this.planOf = reckoner.offer('plan of a place', (gardenId: string, placeId: string) =>
+      places.one(gardenId, placeId),
+    );
+    this.sendPlan = reckoner.offer('send to the timer', (gardenId: string, placeId: string) =>
+      places.send(gardenId, placeId),
+    );
+    this.readLog = reckoner.offer('read the timer', (gardenId: string, placeId: string, accountId: string) =>
+      places.read(gardenId, placeId, accountId),
+    );
+  }
 
   @Get('plan')
-  async all(@Param('gardenId') gardenId: string): Promise<PlacePlanDto[]> {
-    return this.plans.all(await this.snapshots.load(gardenId));
+  async all(@Param('gardenId') gardenId: string): Promise<StreamableFile> {
+    return asJson(await this.planOfAll(gardenId));
   }
 
   @Get('places/:placeId/plan')
-  async one(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<PlacePlanDto> {
-    const s = await this.snapshots.load(gardenId);
-    return this.show(s, placeIn(s, placeId));
+  async one(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<StreamableFile> {
+    return asJson(await this.planOf(gardenId, placeId));
   }
 
   @Post('places/:placeId/timer/send')
   @HttpCode(200)
-  async send(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<PlacePlanDto> {
-    const s = await this.snapshots.load(gardenId);
-    const place = placeIn(s, placeId);
-    await this.timers.send(s, place, await this.plans.of(s, place));
-    return this.show(s, place);
+  async send(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<StreamableFile> {
+    return asJson(await this.sendPlan(gardenId, placeId));
   }
 
   @Post('places/:placeId/timer/read')
@@ -41,21 +46,7 @@ export class PlanController {
     @Param('gardenId') gardenId: string,
     @AccountId() accountId: string,
     @Param('placeId') placeId: string,
-  ): Promise<PlacePlanDto> {
-    const before = await this.snapshots.load(gardenId);
-    await this.timers.read(before, accountId, placeIn(before, placeId));
-    // what ran is on record now, and the plan follows from it
-    const s = await this.snapshots.load(gardenId);
-    return this.show(s, placeIn(s, placeId));
+  ): Promise<StreamableFile> {
+    return asJson(await this.readLog(gardenId, placeId, accountId));
   }
-
-  private async show(s: GardenSnapshot, place: PlaceEntity): Promise<PlacePlanDto> {
-    return { ...(await this.plans.of(s, place)), timer: await this.timers.view(place, s.today) };
-  }
-}
-
-function placeIn(s: GardenSnapshot, placeId: string): PlaceEntity {
-  const place = s.places.find((p) => p.id === placeId);
-  if (!place) throw notFound('place');
-  return place;
 }

@@ -44,3 +44,16 @@ export class TimerStateEntity {
   @Column('varchar', { length: 300, nullable: true })
   trouble: string | null;
 }
+
+/** The timer on the garden's tap. Its secret leaves this table towards the timer only. */
+@Entity('hose_timer')
+export class HoseTimerEntity {
+  @PrimaryColumn('uuid')
+  gardenId: string;
+
+  @Column('varchar', { length: 200 })
+  address: string;
+
+  @Column('varchar', { length: 200 })
+  secret: string;
+}

@@ -9,7 +9,8 @@ import { GardensService } from '../gardens/gardens.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { RecordsService } from '../records/records.service.js';
 import { badRequest } from '../shared/http-errors.js';
-import { HoseTimer, type TimerLogged } from './hose-timer.js';
+import { HoseTimer, type TimerLogged, type TimerOnTap } from './hose-timer.js';
+import { TimerSettings } from './timer-settings.service.js';
 import { TimerRunEntity, TimerStateEntity } from './timer.entities.js';
 
 /** Runs begin at this hour: the morning, when least is lost. */
@@ -26,6 +27,7 @@ export class TimerService {
   constructor(
     @InjectDataSource() private readonly db: DataSource,
     private readonly timer: HoseTimer,
+    private readonly settings: TimerSettings,
     private readonly gardens: GardensService,
     private readonly records: RecordsService,
   ) {}
@@ -81,8 +83,8 @@ export class TimerService {
           ]
         : [],
     );
-    const trouble = await this.reach(() =>
-      this.timer.write(zone, {
+    const trouble = await this.reach(s.garden.id, (timer) =>
+      this.timer.write(timer, zone, {
         flowLPerH,
         runs: runs.map((r) => ({
           date: r.day,
@@ -123,8 +125,10 @@ export class TimerService {
     if (!zone)
       throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
     let log: TimerLogged[] = [];
-    const trouble = await this.reach(async () => {
-      log = await this.timer.log(zone, addDays(s.today, -READ_BACK_DAYS), s.today);
+    // what the outlet gave before it was this place's, it gave to another
+    const from = [addDays(s.today, -READ_BACK_DAYS), place.zoneSince ?? s.today].sort().at(-1)!;
+    const trouble = await this.reach(s.garden.id, async (timer) => {
+      log = from > s.today ? [] : await this.timer.log(timer, zone, from, s.today);
     });
     await this.gardens.change(s.garden.id, async (m) => {
       const state = { placeId: place.id, gardenId: s.garden.id, trouble };
@@ -150,9 +154,11 @@ export class TimerService {
   }
 
   /** Null when it went well, else what went wrong. */
-  private async reach(work: () => Promise<void>): Promise<string | null> {
+  private async reach(gardenId: string, work: (timer: TimerOnTap) => Promise<void>): Promise<string | null> {
+    const timer = await this.settings.of(gardenId);
+    if (!timer) return 'no hose timer is set up for this garden';
     try {
-      await work();
+      await work(timer);
       return null;
     } catch (error) {
       return (error as Error).message.slice(0, 300);

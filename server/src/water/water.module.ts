@@ -9,17 +9,22 @@ import { BenchEntity } from './bench.entity.js';
 import { BenchesController } from './benches.controller.js';
 import { BenchesService } from './benches.service.js';
 import { HoseTimer, HttpHoseTimer } from './hose-timer.js';
+import { PlaceAndTimer } from './place-and-timer.service.js';
 import { PlanController } from './plan.controller.js';
 import { PlanService } from './plan.service.js';
+import { TimerSettingsController } from './timer-settings.controller.js';
+import { TimerSettings } from './timer-settings.service.js';
 import { TimerService } from './timer.service.js';
 import { WateringSource } from './watering.source.js';
 
 @Module({
   imports: [TypeOrmModule.forFeature([BenchEntity]), GardensModule, RecordsModule, AssessmentModule, TodayModule],
-  controllers: [PlanController, BenchesController],
+  controllers: [PlanController, BenchesController, TimerSettingsController],
   providers: [
     PlanService,
+    PlaceAndTimer,
     TimerService,
+    TimerSettings,
     BenchesService,
     WateringSource,
     { provide: HoseTimer, useClass: HttpHoseTimer },

@@ -1,7 +1,5 @@
-import { Body, Controller, HttpCode, Param, Post, Put } from '@nestjs/common';
-import { GaugeReading, type WeatherState } from '@candid-leaf/contract';
-import { isDay } from '@candid-leaf/core/units';
-import { notFound } from '../shared/http-errors.js';
+import { Controller, HttpCode, Param, Post } from '@nestjs/common';
+import type { WeatherState } from '@candid-leaf/contract';
 import { WeatherService } from './weather.service.js';
 
 @Controller('api/gardens/:gardenId/weather')
@@ -12,12 +10,5 @@ export class WeatherController {
   @HttpCode(200)
   pull(@Param('gardenId') gardenId: string): Promise<WeatherState> {
     return this.weather.pull(gardenId);
-  }
-
-  @Put(':day/gauge')
-  @HttpCode(204)
-  gauge(@Param('gardenId') gardenId: string, @Param('day') day: string, @Body() body: GaugeReading): Promise<void> {
-    if (!isDay(day)) throw notFound('day');
-    return this.weather.gauge(gardenId, day, body.rainMm ?? null);
   }
 }

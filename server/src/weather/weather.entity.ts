@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** One day of a garden's weather, from the station; the gauge is the gardener's own. */
+/** One day of a garden's weather as the station measured it, or as it was foreseen: the two stand side by side. */
 @Entity('weather')
 export class WeatherEntity {
   @PrimaryColumn('uuid')
@@ -9,7 +9,7 @@ export class WeatherEntity {
   @PrimaryColumn('date')
   day: string;
 
-  @Column('varchar', { length: 10 })
+  @PrimaryColumn('varchar', { length: 10 })
   kind: 'observed' | 'forecast';
 
   @Column('double')
@@ -32,7 +32,4 @@ export class WeatherEntity {
 
   @Column('double', { nullable: true })
   solarMj: number | null;
-
-  @Column('double', { nullable: true })
-  gaugeMm: number | null;
 }

@@ -1,28 +1,27 @@
 import { Injectable, Logger } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { Cron, CronExpression } from '@nestjs/schedule';
-import type { GardenDto, WeatherDto, WeatherState } from '@candid-leaf/contract';
+import type { GardenDto, WeatherState } from '@candid-leaf/contract';
 import { checked, weatherFaults, WeatherRecord } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import { Not, type DataSource } from 'typeorm';
+import { LessThanOrEqual, type DataSource } from 'typeorm';
 import { Clock } from '../shared/clock.js';
-import { notFound } from '../shared/http-errors.js';
+import { inBackground } from '../shared/background.js';
+import { revisionOf } from '../shared/garden-revision.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { WeatherStation, type StationDay } from './station.js';
 import { WeatherEntity } from './weather.entity.js';
 
-/** How far back the first pull of a garden reaches. */
+/** How far back the first pull of a garden reaches, and how far any. */
 const HISTORY_DAYS = 120;
-
-export const weatherDto = ({ gardenId: _g, rainMm, gaugeMm, ...w }: WeatherEntity): WeatherDto => ({
-  ...w,
-  gaugeMm,
-  rainMm: gaugeMm ?? rainMm,
-});
+const MOST_DAYS = 400;
 
 /** When the station last answered, and what it gave; from what is at hand. */
-export const stateOf = (garden: GardenEntity, weather: readonly WeatherEntity[]): WeatherState => ({
+export const stateOf = (
+  garden: GardenEntity,
+  weather: readonly Pick<WeatherEntity, 'kind' | 'day'>[],
+): WeatherState => ({
   pulledAt: garden.weatherPulledAt?.toISOString() ?? null,
   newest: weather.findLast((w) => w.kind === 'observed')?.day ?? null,
   trouble: garden.weatherTrouble,
@@ -41,65 +40,87 @@ export class WeatherService {
 
   @Cron(CronExpression.EVERY_HOUR)
   async pullAll(): Promise<void> {
-    for (const garden of await this.db.manager.find(GardenEntity)) await this.pull(garden.id);
+    await inBackground('the round of the weather', async () => {
+      const gardens = await this.db.manager.find(GardenEntity, { select: { id: true } });
+      for (const { id } of gardens)
+        await inBackground(`weather of garden ${id}`, async () => void (await this.pull(id)));
+    });
   }
 
   /**
    * Fetches what is new up to the garden's day, and the forecast after it. A station that does not answer leaves
-   * everything as it was, with the reason kept for the page to show.
+   * everything as it was, with the reason kept for the page to show. What was measured is never deleted and never
+   * overwritten by what was foreseen.
    * @param anew fetches the days that are known already too: the garden was moved on the map
    */
   async pull(gardenId: string, anew = false): Promise<WeatherState> {
     const garden = await this.gardens.get(gardenId);
     const today = this.gardens.today(garden);
-    const newest = anew ? null : await this.newestObserved(gardenId);
-    const from = newest && newest < today ? addDays(newest, 1) : (newest ?? addDays(today, -HISTORY_DAYS));
+    const newest = anew ? null : await this.newestObserved(gardenId, today);
+    const told = await this.ask(garden, today, newest);
+    await this.gardens.change(gardenId, async (m) => {
+      if ('trouble' in told) {
+        await m.update(GardenEntity, { id: gardenId }, { weatherTrouble: told.trouble });
+        return;
+      }
+      await m.delete(WeatherEntity, { gardenId, kind: 'forecast' });
+      await m.upsert(WeatherEntity, told.rows, ['gardenId', 'day', 'kind']);
+      await m.update(
+        GardenEntity,
+        { id: gardenId },
+        { weatherPulledAt: this.clock.now(), weatherTrouble: null, weatherRevision: revisionOf(m) },
+      );
+    });
+    const now = await this.gardens.get(gardenId);
+    return { ...stateOf(now, []), newest: await this.newestObserved(gardenId, today) };
+  }
+
+  private async ask(
+    garden: GardenEntity,
+    today: Day,
+    newest: Day | null,
+  ): Promise<{ rows: WeatherEntity[] } | { trouble: string }> {
+    const next = newest === null ? addDays(today, -HISTORY_DAYS) : newest < today ? addDays(newest, 1) : today;
+    const earliest = addDays(today, -MOST_DAYS);
     try {
-      const observed = (await this.station.observed(garden, from, today)).map(plausible);
+      const observed = await this.station.observed(garden, next < earliest ? earliest : next, today);
       const forecast = await this.station.forecast(garden, today);
-      const rows = [
-        ...observed.map((d) => ({ ...columns(d), kind: 'observed' as const, rainChancePct: null })),
-        ...forecast.map((d) => ({
-          ...columns(plausible(d)),
-          kind: 'forecast' as const,
-          rainChancePct: d.rainChancePct,
-        })),
-      ].map((r) => ({ ...r, gardenId }));
-      await this.gardens.change(gardenId, async (m) => {
-        await m.delete(WeatherEntity, { gardenId, kind: 'forecast' });
-        // the gauge column is not named, so a reading of the gardener's own stays
-        await m.upsert(WeatherEntity, rows, ['gardenId', 'day']);
-        await m.update(GardenEntity, { id: gardenId }, { weatherPulledAt: this.clock.now(), weatherTrouble: null });
-      });
+      if (observed.length + forecast.length > 2 * MOST_DAYS)
+        throw new Error('the station sent more days than were asked for');
+      const ofGarden = { gardenId: garden.id };
+      return {
+        rows: [
+          ...observed.map((d) => ({
+            ...columns(plausible(d)),
+            ...ofGarden,
+            kind: 'observed' as const,
+            rainChancePct: null,
+          })),
+          ...forecast.map((d) => ({
+            ...columns(plausible(d)),
+            ...ofGarden,
+            kind: 'forecast' as const,
+            rainChancePct: d.rainChancePct,
+          })),
+        ],
+      };
     } catch (error) {
       const reason = error instanceof Error ? error.message : String(error);
-      this.log.warn(`weather of garden ${gardenId}: ${reason}`);
-      await this.gardens.change(gardenId, (m) =>
-        m.update(GardenEntity, { id: gardenId }, { weatherTrouble: reason.slice(0, 300) }),
-      );
+      this.log.warn(`weather of garden ${garden.id}: ${reason}`);
+      return { trouble: reason.slice(0, 300) };
     }
-    const now = await this.gardens.get(gardenId);
-    return { ...stateOf(now, []), newest: await this.newestObserved(gardenId) };
   }
 
   /** After a garden was made or changed: weather for its new day or its new place on earth, if it needs any. */
   async follow(garden: GardenDto, moved: boolean): Promise<void> {
-    const newest = await this.newestObserved(garden.id);
+    const newest = await this.newestObserved(garden.id, garden.today);
     if (moved || newest === null || newest < garden.today) await this.pull(garden.id, moved);
   }
 
-  /** A gauge reading for a day that has weather. */
-  async gauge(gardenId: string, day: Day, gaugeMm: number | null): Promise<void> {
-    await this.gardens.change(gardenId, async (m) => {
-      const key = { gardenId, day, kind: Not('forecast' as const) };
-      if (!(await m.existsBy(WeatherEntity, key))) throw notFound('day with weather');
-      await m.update(WeatherEntity, key, { gaugeMm });
-    });
-  }
-
-  private async newestObserved(gardenId: string): Promise<Day | null> {
+  /** The newest day that was measured, of those up to the garden's own: a garden that once stood later has newer ones. */
+  private async newestObserved(gardenId: string, today: Day): Promise<Day | null> {
     const [newest] = await this.db.manager.find(WeatherEntity, {
-      where: { gardenId, kind: 'observed' },
+      where: { gardenId, kind: 'observed', day: LessThanOrEqual(today) },
       order: { day: 'DESC' },
       take: 1,
     });

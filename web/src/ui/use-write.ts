@@ -1,5 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
+import { ApiError } from '../lib/api';
 import type { OfGarden, Write } from '../lib/writes';
+import { faultsIn } from './form-faults';
 import { useSay } from './toast';
 
 interface Then<Answer> {
@@ -27,8 +29,16 @@ export function useWrite<Input extends OfGarden, Answer>(write: Write<Input, Ans
         if (said) say(typeof said === 'string' ? said : said(answer), undo ? { undo: () => undo(answer) } : {});
         then.onSuccess?.(answer);
       },
-      (error: Error) => say(error.message, { bad: true }),
+      (error: Error) => say(whyNot(error), { bad: true }),
     );
   };
   return { send, mutate, isPending: mutation.isPending, error: mutation.error };
 }
+
+/** Where one field is at fault its reason says more than that there is a fault. */
+const whyNot = (error: Error): string => {
+  const [first] = faultsIn(error);
+  return error instanceof ApiError && first ? sentence(first.reason) : error.message;
+};
+const sentence = (text: string): string =>
+  `${text.charAt(0).toUpperCase()}${text.slice(1)}${/[.!?]$/.test(text) ? '' : '.'}`;

@@ -1,5 +1,4 @@
 import type { GardenDto, GardenInput, WeatherState } from '@candid-leaf/contract';
-import type { Day } from '@candid-leaf/core/units';
 import { api } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
 import { defineWrite, type OfGarden } from '../../lib/writes';
@@ -9,9 +8,4 @@ export const saveGarden = defineWrite('garden.save', ({ garden }: OfGarden & { g
 );
 export const pullWeather = defineWrite('weather.pull', ({ gardenId }: OfGarden) =>
   api<WeatherState>('POST', apiOf(gardenId, 'weather', 'pull')),
-);
-export const saveGauge = defineWrite(
-  'weather.gauge',
-  ({ gardenId, day, rainMm }: OfGarden & { day: Day; rainMm: number | null }) =>
-    api('PUT', apiOf(gardenId, 'weather', day, 'gauge'), { rainMm }),
 );

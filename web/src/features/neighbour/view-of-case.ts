@@ -58,7 +58,7 @@ const weatherOf = (w: PlantCase['records']['weather'][number]): WeatherDto => ({
   tMinC: w.tMinC,
   tMaxC: w.tMaxC,
   rainMm: w.rainMm,
-  gaugeMm: null,
+  gauge: null,
   rainChancePct: null,
   rhMeanPct: w.rhMeanPct ?? null,
   windMs: w.windMs ?? null,

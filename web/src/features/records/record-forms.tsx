@@ -12,6 +12,7 @@ import {
 import type { Quantity } from '@candid-leaf/core/units';
 import {
   CalendarDays,
+  CloudRain,
   Droplets,
   Eye,
   Fingerprint,
@@ -122,5 +123,6 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
       },
     ],
   },
+  'rain-gauge': { icon: CloudRain, asks: [] },
   inspection: { icon: Eye, asks: [] },
 };

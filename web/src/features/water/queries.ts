@@ -1,4 +1,4 @@
-import type { BenchDto, PlacePlanDto } from '@candid-leaf/contract';
+import type { BenchDto, HoseTimerDto, PlacePlanDto } from '@candid-leaf/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { api } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
@@ -20,4 +20,10 @@ export const benchesQuery = (gardenId: string) =>
   queryOptions({
     queryKey: [...queryKeys.garden(gardenId), 'benches'] as const,
     queryFn: () => api<BenchDto[]>('GET', apiOf(gardenId, 'benches')),
+  });
+
+export const hoseTimerQuery = (gardenId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.garden(gardenId), 'timer'] as const,
+    queryFn: () => api<HoseTimerDto>('GET', apiOf(gardenId, 'timer')),
   });

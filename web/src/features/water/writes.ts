@@ -1,4 +1,4 @@
-import type { BenchDto, BenchInput, PlacePlanDto } from '@candid-leaf/contract';
+import type { BenchDto, BenchInput, HoseTimerDto, HoseTimerInput, PlacePlanDto } from '@candid-leaf/contract';
 import { api } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
 import { defineWrite, type OfGarden } from '../../lib/writes';
@@ -16,4 +16,12 @@ export const saveBench = defineWrite('bench.save', ({ gardenId, bench }: OfGarde
 );
 export const deleteBench = defineWrite('bench.delete', ({ gardenId, id }: OfGarden & { id: string }) =>
   api('DELETE', apiOf(gardenId, 'benches', id)),
+);
+export const saveHoseTimer = defineWrite(
+  'hose-timer.save',
+  ({ gardenId, timer }: OfGarden & { timer: HoseTimerInput }) =>
+    api<HoseTimerDto>('PUT', apiOf(gardenId, 'timer'), timer),
+);
+export const removeHoseTimer = defineWrite('hose-timer.remove', ({ gardenId }: OfGarden) =>
+  api('DELETE', apiOf(gardenId, 'timer')),
 );

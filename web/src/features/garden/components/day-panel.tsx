@@ -1,7 +1,8 @@
-import type { RibbonDay } from '@candid-leaf/contract';
+import type { RibbonDay, WeatherDto } from '@candid-leaf/contract';
 import { RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { faultsIn } from '../../../ui/form-faults';
@@ -9,7 +10,7 @@ import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { saveGauge } from '../writes';
+import { deleteRecord, restoreRecord, saveRecord } from '../../records/writes';
 
 /** What the garden knows of one day. */
 export function DayPanel({ day }: { day: RibbonDay }) {
@@ -35,7 +36,9 @@ export function DayPanel({ day }: { day: RibbonDay }) {
       ) : (
         <p className="mt-3">No weather is known of this day.</p>
       )}
-      {w?.kind === 'observed' && <Gauge key={day.day} day={day.day} gaugeMm={w.gaugeMm} />}
+      {(w?.kind === 'observed' || (!w && day.day <= garden.today)) && (
+        <Gauge key={day.day} day={day.day} gauge={w?.gauge ?? null} />
+      )}
       <Button look="quiet" className="mt-2 -ml-3" onClick={() => setParams({}, { replace: true })}>
         Back to today
       </Button>
@@ -44,7 +47,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
 }
 
 function rainFrom(w: NonNullable<RibbonDay['weather']>): string {
-  if (w.gaugeMm !== null) return ' in your own gauge';
+  if (w.gauge !== null) return ' in your own gauge';
   return w.rainChancePct !== null ? `, ${w.rainChancePct} % likely` : '';
 }
 
@@ -55,15 +58,26 @@ const Row = ({ label, value }: { label: string; value: string }) => (
   </>
 );
 
-function Gauge({ day, gaugeMm }: { day: string; gaugeMm: number | null }) {
+/** The gardener's own gauge: a record of the garden's day like any other. Emptied, the reading is thrown away. */
+function Gauge({ day, gauge }: { day: string; gauge: WeatherDto['gauge'] }) {
   const garden = useGarden();
-  const [rainMm, setRainMm] = useState(gaugeMm);
-  const gauge = useWrite(saveGauge, garden.id);
+  const [rainMm, setRainMm] = useState(gauge?.rainMm ?? null);
+  const [newId] = useState(() => uuid());
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useWrite(deleteRecord, garden.id);
+  const restore = useWrite(restoreRecord, garden.id);
   const say = useSay();
   const keep = async () => {
     if (Number.isNaN(rainMm)) return;
+    if (rainMm === null) {
+      if (!gauge) return;
+      const id = gauge.recordId;
+      remove.mutate({ id }, { said: 'The station counts for this day again.', undo: () => restore.mutate({ id }) });
+      return;
+    }
+    const key = gauge ? { id: gauge.recordId, version: gauge.version } : { id: newId };
     try {
-      await gauge.send({ day, rainMm });
+      await save.send({ record: { ...key, type: 'rain-gauge', data: { date: day, rainMm } } });
       say('Your own gauge counts for this day.');
     } catch {
       // the reason stands at the field
@@ -85,7 +99,7 @@ function Gauge({ day, gaugeMm }: { day: string; gaugeMm: number | null }) {
         min={0}
         value={rainMm}
         onChange={setRainMm}
-        error={faultsIn(gauge.error)[0]?.reason}
+        error={faultsIn(save.error)[0]?.reason}
       />
       <Button type="submit">Keep</Button>
     </form>

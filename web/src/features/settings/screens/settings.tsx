@@ -13,6 +13,7 @@ import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../garden/components/garden-page';
 import { gardensQuery } from '../../garden/queries';
 import { pullWeather, saveGarden } from '../../garden/writes';
+import { HoseTimer } from '../components/hose-timer';
 import { GardenForm } from '../components/garden-form';
 
 export function SettingsScreen() {
@@ -25,6 +26,7 @@ export function SettingsScreen() {
           <aside className="flex flex-col gap-4">
             {v.garden.pinnedDate && <DemoDay garden={v.garden} />}
             <Weather garden={v.garden} state={v.weather} />
+            <HoseTimer garden={v.garden} />
             <OtherGardens current={v.garden.id} />
           </aside>
         </div>

@@ -1,8 +1,12 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { DeepPartial, EntityManager, EntityTarget, FindOptionsWhere, QueryDeepPartialEntity } from 'typeorm';
-import { notFound, versionConflict } from './http-errors.js';
 import type { GardenRow } from './garden-row.entity.js';
+import { revisionOf } from './garden-revision.js';
+import { notFound, versionConflict } from './http-errors.js';
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+/** Do two values hold the same, whatever the order of their fields and whichever class they are of? */
+export const sameContent = (a: unknown, b: unknown): boolean => isDeepStrictEqual(plain(a), plain(b));
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
 
 /** Which row, and the version that its change was made on; none for a new one. */
 export interface RowKey {
@@ -31,16 +35,29 @@ export async function putVersioned<E extends GardenRow>(
   });
   if (!old) {
     if (key.version != null) throw notFound('row');
-    const made = { ...content, ...onCreate, id: key.id, gardenId: key.gardenId, version: 1, deletedAt: null };
-    const row = repo.create(made as unknown as DeepPartial<E>);
+    const own = { id: key.id, gardenId: key.gardenId, version: 1, revision: revisionOf(m), deletedAt: null };
+    const row = repo.create({ ...content, ...onCreate, ...own } as unknown as DeepPartial<E>);
     await repo.insert(row as unknown as QueryDeepPartialEntity<E>);
     return row;
   }
   if (old.gardenId !== key.gardenId) throw notFound('row');
   const fields = Object.keys(content) as (keyof E)[];
-  if (fields.every((f) => same(old[f], content[f]))) return old;
+  if (fields.every((f) => sameContent(old[f], content[f]))) return old;
   if (key.version !== old.version || old.deletedAt) throw versionConflict();
-  Object.assign(old, content, { version: old.version + 1 });
+  Object.assign(old, content, { version: old.version + 1, revision: revisionOf(m) });
   await repo.save(old);
   return old;
+}
+
+/** Changes rows of a garden without a new version: their order, and whether they are put away. Returns how many there were. */
+export async function updateRows<E extends GardenRow>(
+  m: EntityManager,
+  target: EntityTarget<E>,
+  which: FindOptionsWhere<E>,
+  change: Partial<E>,
+): Promise<number> {
+  const found = await m.countBy(target, which);
+  if (found > 0)
+    await m.update(target, which, { ...change, revision: revisionOf(m) } as unknown as QueryDeepPartialEntity<E>);
+  return found;
 }

@@ -1,0 +1,203 @@
+import { seasonStart } from '@candid-leaf/core/season';
+import type { Day } from '@candid-leaf/core/units';
+import { IsNull, MoreThan, MoreThanOrEqual, type EntityManager, type FindOptionsWhere } from 'typeorm';
+import type { GardenEntity } from '../gardens/garden.entity.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { RecordEntity } from '../records/record.entity.js';
+import type { GardenRow } from '../shared/garden-row.entity.js';
+import { WeatherEntity } from '../weather/weather.entity.js';
+
+/** Under what a record is found that is of no plant and no place: the garden's own. */
+const GARDEN = '';
+
+/**
+ * The rows of one garden's season as they stood at one revision. It is never changed: what was written since makes a new one, which shares
+ * with the old whatever was not touched. So a write costs what it touched, however long the season's records are.
+ */
+export class KeptGarden {
+  private constructor(
+    readonly from: Day,
+    readonly revision: string,
+    readonly weatherRevision: string,
+    readonly places: readonly PlaceEntity[],
+    readonly plants: readonly PlantEntity[],
+    readonly weather: readonly WeatherEntity[],
+    private readonly byTarget: ReadonlyMap<string, readonly RecordEntity[]>,
+    private readonly byDay: ReadonlyMap<Day, readonly RecordEntity[]>,
+    private readonly touched: ReadonlyMap<string, string>,
+    /** how many records are held */
+    readonly size: number,
+    /** what was worked out from these rows, by whoever did; it knows itself what it rests on */
+    readonly worked: Map<string, unknown>,
+  ) {}
+
+  /** Reads everything. */
+  static async read(m: EntityManager, garden: GardenEntity, from: Day): Promise<KeptGarden> {
+    const [places, plants, records, weather] = [
+      await rows(m, PlaceEntity, { gardenId: garden.id, deletedAt: IsNull() }),
+      await rows(m, PlantEntity, { gardenId: garden.id, deletedAt: IsNull() }),
+      await rows(m, RecordEntity, { gardenId: garden.id, deletedAt: IsNull(), day: MoreThanOrEqual(from) }),
+      await weatherOf(m, garden.id, from),
+    ];
+    const index = new RecordIndex();
+    for (const r of records) index.add(r);
+    index.sort();
+    return new KeptGarden(
+      from,
+      garden.revision,
+      garden.weatherRevision,
+      inOrder(places),
+      inOrder(plants),
+      weather,
+      index.byTarget,
+      index.byDay,
+      new Map(),
+      records.length,
+      new Map(),
+    );
+  }
+
+  /** The same garden at a later revision: only what was written since is read. */
+  async at(m: EntityManager, garden: GardenEntity): Promise<KeptGarden> {
+    const since = { gardenId: garden.id, revision: MoreThan(this.revision) };
+    const places = await rows(m, PlaceEntity, since);
+    const plants = await rows(m, PlantEntity, since);
+    const records = await rows(m, RecordEntity, since);
+    const weather =
+      garden.weatherRevision === this.weatherRevision ? this.weather : await weatherOf(m, garden.id, this.from);
+    const index = new RecordIndex(this.byTarget, this.byDay);
+    const touched = new Map(this.touched);
+    let size = this.size;
+    for (const r of records) {
+      const old = this.find(r);
+      if (old) {
+        index.remove(old);
+        touched.set(subjectOf(old), r.revision);
+      }
+      const kept = r.deletedAt === null && r.day >= this.from;
+      if (kept) index.add(r);
+      size += Number(kept) - Number(old !== undefined);
+      touched.set(subjectOf(r), r.revision);
+    }
+    index.sort();
+    return new KeptGarden(
+      this.from,
+      garden.revision,
+      garden.weatherRevision,
+      merged(this.places, places),
+      merged(this.plants, plants),
+      weather,
+      index.byTarget,
+      index.byDay,
+      touched,
+      size,
+      this.worked,
+    );
+  }
+
+  /** The record as it was, wherever it stood: its day and its subject may have been changed. */
+  private find(r: RecordEntity): RecordEntity | undefined {
+    const same = (o: RecordEntity): boolean => o.id === r.id;
+    const near = this.recordsOf(subjectOf(r)).find(same);
+    if (near || (r.version === 1 && r.deletedAt === null)) return near;
+    for (const list of this.byTarget.values()) {
+      const far = list.find(same);
+      if (far) return far;
+    }
+    return undefined;
+  }
+
+  /** Records of a plant or a place, the older first. */
+  recordsOf(id: string): readonly RecordEntity[] {
+    return this.byTarget.get(id) ?? [];
+  }
+
+  /** Records of the garden as such. */
+  get own(): readonly RecordEntity[] {
+    return this.recordsOf(GARDEN);
+  }
+
+  recordsOn(day: Day): readonly RecordEntity[] {
+    return this.byDay.get(day) ?? [];
+  }
+
+  /** Changes whenever a record of this subject (none: of the garden as such) was written, changed or thrown away since it was first read. */
+  stampOf(id: string = GARDEN): string {
+    return this.touched.get(id) ?? '0';
+  }
+}
+
+/** The day from which a garden's season is read. */
+export const seasonFrom = (garden: Pick<GardenEntity, 'latitude'>, today: Day): Day =>
+  seasonStart(today, garden.latitude);
+
+const subjectOf = (r: RecordEntity): string => r.plantId ?? r.placeId ?? GARDEN;
+
+const rows = <E extends GardenRow>(m: EntityManager, entity: new () => E, where: object): Promise<E[]> =>
+  m.find(entity, { where: where as FindOptionsWhere<E> });
+
+const weatherOf = (m: EntityManager, gardenId: string, from: Day): Promise<WeatherEntity[]> =>
+  m.find(WeatherEntity, { where: { gardenId, day: MoreThanOrEqual(from) }, order: { day: 'ASC' } });
+
+interface Positioned {
+  id: string;
+  position: number;
+  deletedAt: Date | null;
+}
+
+/** In walking order. */
+const inOrder = <E extends Positioned>(list: readonly E[]): E[] =>
+  [...list].sort((a, b) => a.position - b.position || (a.id < b.id ? -1 : 1));
+
+function merged<E extends Positioned>(old: readonly E[], changed: readonly E[]): readonly E[] {
+  if (changed.length === 0) return old;
+  const now = new Map(old.map((e) => [e.id, e]));
+  for (const e of changed)
+    if (e.deletedAt) now.delete(e.id);
+    else now.set(e.id, e);
+  return inOrder([...now.values()]);
+}
+
+const older = (a: RecordEntity, b: RecordEntity): number =>
+  a.day < b.day ? -1 : a.day > b.day ? 1 : a.id < b.id ? -1 : 1;
+
+/** Two indexes of records that copy a list only when it changes. */
+class RecordIndex {
+  readonly byTarget: Map<string, readonly RecordEntity[]>;
+  readonly byDay: Map<Day, readonly RecordEntity[]>;
+  private readonly own = new Set<RecordEntity[]>();
+
+  constructor(
+    byTarget?: ReadonlyMap<string, readonly RecordEntity[]>,
+    byDay?: ReadonlyMap<Day, readonly RecordEntity[]>,
+  ) {
+    this.byTarget = new Map(byTarget);
+    this.byDay = new Map(byDay);
+  }
+
+  add(r: RecordEntity): void {
+    this.listIn(this.byTarget, subjectOf(r)).push(r);
+    this.listIn(this.byDay, r.day).push(r);
+  }
+
+  remove(r: RecordEntity): void {
+    for (const list of [this.listIn(this.byTarget, subjectOf(r)), this.listIn(this.byDay, r.day)]) {
+      const at = list.findIndex((o) => o.id === r.id);
+      if (at >= 0) list.splice(at, 1);
+    }
+  }
+
+  sort(): void {
+    for (const list of this.own) list.sort(older);
+  }
+
+  private listIn<K>(index: Map<K, readonly RecordEntity[]>, key: K): RecordEntity[] {
+    const found = index.get(key) as RecordEntity[] | undefined;
+    if (found && this.own.has(found)) return found;
+    const copy = [...(found ?? [])];
+    index.set(key, copy);
+    this.own.add(copy);
+    return copy;
+  }
+}

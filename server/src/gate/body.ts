@@ -1,0 +1,23 @@
+import { json, type NextFunction, type Request, type RequestHandler, type Response } from 'express';
+import { badRequest } from '../shared/http-errors.js';
+import { shapeFaults } from './shape.js';
+
+/** Bytes of a body: of somebody who is not signed in, and of a gardener's longest place or order of plants. */
+export const BODY_LIMIT = { anybody: '10kb', gardener: '200kb' } as const;
+
+/** Where anybody may write. */
+const PUBLIC_WRITES = /^\/api\/(accounts|session)\/?$/i;
+
+const small = json({ limit: BODY_LIMIT.anybody, strict: false });
+const large = json({ limit: BODY_LIMIT.gardener, strict: false });
+
+/** Reads the body, no more of it than whoever sends it may; what has the wrong shape goes no further. */
+export const readBody: RequestHandler = (request: Request, response: Response, next: NextFunction) => {
+  const read = request.session.accountId && !PUBLIC_WRITES.test(request.path) ? large : small;
+  read(request, response, (error?: unknown) => {
+    if (error) return next(error);
+    if (request.body === undefined) return next();
+    const faults = shapeFaults(request.body);
+    next(faults.length > 0 ? badRequest(faults) : undefined);
+  });
+};

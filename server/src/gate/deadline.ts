@@ -1,0 +1,18 @@
+import type { NextFunction, Request, Response } from 'express';
+import { unavailable } from '../shared/http-errors.js';
+
+/** The longest that anybody waits for an answer. */
+export const DEADLINE_MS = 15_000;
+
+/**
+ * Whoever waits longer is told to come back. What was begun may still be done: every write can be sent again.
+ */
+export function deadline(_request: Request, response: Response, next: NextFunction): void {
+  const timer = setTimeout(() => {
+    if (response.headersSent) return;
+    const late = unavailable('This takes too long just now. Try again in a moment; it is safe to send it again.');
+    response.set('Retry-After', '5').status(late.getStatus()).json(late.getResponse());
+  }, DEADLINE_MS);
+  response.once('close', () => clearTimeout(timer));
+  next();
+}

@@ -1,0 +1,84 @@
+import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { Response } from 'express';
+import { codeOf, databaseTrouble, type DatabaseTrouble } from '../shared/database-faults.js';
+
+interface Answer {
+  status: number;
+  message: string;
+  retryAfterS?: number;
+}
+
+const OF_DATABASE: Record<DatabaseTrouble, Answer> = {
+  away: {
+    status: 503,
+    message: 'The records cannot be reached just now. Nothing was changed; try again in a moment.',
+    retryAfterS: 5,
+  },
+  full: {
+    status: 507,
+    message:
+      'This could not be kept: there is no room left on the disk. Nothing was changed; send it again when there is.',
+    retryAfterS: 60,
+  },
+  duplicate: { status: 409, message: 'There is one already.' },
+  collision: { status: 409, message: 'Somebody is writing the same at this moment. Send it again.' },
+  refused: { status: 400, message: 'Some of this cannot be kept as it is.' },
+};
+
+/** What the reader of a body says when it gives up, in a gardener's words. */
+const OF_BODY: Record<string, string> = {
+  'entity.too.large': 'This is longer than anything that is kept here.',
+  'entity.parse.failed': 'This is not JSON.',
+  'encoding.unsupported': 'This is packed in a way that is not read here.',
+  'charset.unsupported': 'This is written in letters that are not read here: use UTF-8.',
+  'request.aborted': 'The sending was broken off.',
+};
+
+/**
+ * The one place where a failure becomes an answer. What we refused is told as we put it; what the database says is told by its kind, and
+ * is never repeated: not in the answer, and not in the log either, for a failed statement holds what people wrote.
+ */
+@Catch()
+export class FailuresFilter implements ExceptionFilter {
+  private readonly log = new Logger('Failures');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    if (response.headersSent) return void response.end();
+    if (error instanceof HttpException) {
+      const said = error.getResponse();
+      const retry = typeof said === 'object' && 'retryAfterS' in said ? Number(said.retryAfterS) : null;
+      if (retry !== null) response.set('Retry-After', String(retry));
+      else if (error.getStatus() === 503) response.set('Retry-After', '5');
+      return void response.status(error.getStatus()).json(typeof said === 'string' ? { message: said } : said);
+    }
+    const { status, message, retryAfterS } = this.answerTo(error);
+    if (retryAfterS) response.set('Retry-After', String(retryAfterS));
+    response.status(status).json({ message });
+  }
+
+  private answerTo(error: unknown): Answer {
+    const trouble = databaseTrouble(error);
+    if (trouble) {
+      if (trouble !== 'duplicate') this.log.warn(`the database: ${trouble} (${codeOf(error as object)})`);
+      return OF_DATABASE[trouble];
+    }
+    const { type, status } = error as { type?: string; status?: number };
+    if (type && OF_BODY[type]) return { status: status ?? 400, message: OF_BODY[type] };
+    if (status && status >= 400 && status < 500) return { status, message: 'This cannot be read.' };
+    this.log.error(inFewWords(error));
+    return { status: 500, message: 'Something went wrong here, and it is our fault. Nothing was changed.' };
+  }
+}
+
+/** Kind and place of an error of ours, without what it was about. */
+export function inFewWords(error: unknown): string {
+  if (!(error instanceof Error)) return `something that is no error was thrown (${typeof error})`;
+  const where = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
+  const code = codeOf(error);
+  const ofStatement = 'sql' in error || 'query' in error || 'driverError' in error;
+  return [
+    `${error.name}${code ? ` ${code}` : ''}${ofStatement ? '' : `: ${error.message.split('\n')[0] ?? ''}`}`,
+    ...where,
+  ].join('\n');
+}

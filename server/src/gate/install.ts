@@ -1,0 +1,44 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import compression from 'compression';
+import type { RequestHandler } from 'express';
+import helmet from 'helmet';
+import type { Config } from '../config.js';
+import { readBody } from './body.js';
+import { deadline } from './deadline.js';
+import { refuseForeignWrites } from './origin.js';
+import { sessions } from './session.js';
+
+const neverKept: RequestHandler = (_request, response, next) => {
+  response.set('Cache-Control', 'no-store');
+  next();
+};
+
+/**
+ * What stands before every route, in the order in which a request passes it: headers, origin, who it is, what it holds. Static files
+ * pass the first of these only. Returns what must be closed at the end.
+ */
+export function installGate(app: NestExpressApplication, config: Config): { close: () => Promise<void> } {
+  app.set('trust proxy', config.trustProxy);
+  app.disable('etag');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          imgSrc: ["'self'", 'data:'],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          upgradeInsecureRequests: null,
+        },
+      },
+    }),
+    compression(),
+  );
+  const { handler, close } = sessions(config);
+  // health answers whatever the database does, so it has no session either
+  const unlessHealth =
+    (work: RequestHandler): RequestHandler =>
+    (request, response, next) =>
+      /^\/(health|ready)\/?$/i.test(request.path) ? next() : void work(request, response, next);
+  app.use('/api', neverKept, refuseForeignWrites, deadline, unlessHealth(handler), unlessHealth(readBody));
+  return { close };
+}

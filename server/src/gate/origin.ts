@@ -1,0 +1,26 @@
+import { ForbiddenException } from '@nestjs/common';
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
+
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+const OURS = new Set(['same-origin', 'none']);
+
+/**
+ * Writes come from our own pages, or from no page at all. A browser says where a request comes from and no page can change what it
+ * says; a program that sends neither header has no gardener's cookie that it did not get itself.
+ */
+export const refuseForeignWrites: RequestHandler = (request: Request, _response: Response, next: NextFunction) => {
+  next(
+    READS.has(request.method) || isOurs(request)
+      ? undefined
+      : new ForbiddenException('This was sent from another page.'),
+  );
+};
+
+function isOurs(request: Request): boolean {
+  const site = request.get('sec-fetch-site');
+  if (site !== undefined) return OURS.has(site);
+  const origin = request.get('origin');
+  if (origin === undefined) return true;
+  // behind a proxy that is trusted, `host` and `protocol` are what the browser sees
+  return origin === `${request.protocol}://${request.host}`;
+}

@@ -1,0 +1,34 @@
+import MySQLStoreFactory from 'express-mysql-session';
+import session from 'express-session';
+import type { RequestHandler } from 'express';
+import mysql from 'mysql2/promise';
+import type { Config } from '../config.js';
+import { cookieName } from '../shared/cookie-name.js';
+
+const THIRTY_DAYS_MS = 30 * 24 * 3600 * 1000;
+
+/** Sessions, kept in the database. What is out of date there is swept by `Sweep`, never by the store itself. */
+export function sessions(config: Config): { handler: RequestHandler; close: () => Promise<void> } {
+  const pool = mysql.createPool({ uri: config.databaseUrl, connectionLimit: 5, connectTimeout: 3000 });
+  const MySQLStore = MySQLStoreFactory(session as never);
+  const store = new MySQLStore(
+    { createDatabaseTable: false, schema: { tableName: 'session' }, clearExpired: false },
+    pool as never,
+  );
+  const handler = session({
+    name: cookieName(config, 'candid-leaf'),
+    secret: config.sessionSecret,
+    store: store as unknown as session.Store,
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    cookie: { httpOnly: true, sameSite: 'lax', path: '/', secure: config.secureCookies, maxAge: THIRTY_DAYS_MS },
+  });
+  return {
+    handler,
+    close: async () => {
+      await store.close();
+      await pool.end().catch(() => undefined); // the store may have ended the pool it was given
+    },
+  };
+}

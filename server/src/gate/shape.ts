@@ -1,0 +1,51 @@
+import type { Fault } from '@candid-leaf/core/records';
+
+/**
+ * What any body may look like, before any class sees it. The classes are strict about what they know; these caps keep what
+ * they do not know from costing anything: reading an unknown key costs in proportion to all the others.
+ */
+export const MOST = { keys: 60, depth: 10, items: 2000, values: 20_000 } as const;
+
+/** Names that mean something to the language itself. They are refused: dropped silently, a sender would think them kept. */
+const NEVER = new Set(['__proto__', 'constructor', 'prototype']);
+
+/** The faults of a parsed body's shape, at most one of a kind; none: the classes may look at it. */
+export function shapeFaults(body: unknown): Fault[] {
+  let values = 0;
+  const look = (value: unknown, path: string, depth: number): Fault | null => {
+    values += 1;
+    if (values > MOST.values) return { path, reason: `more than ${MOST.values} values in all` };
+    if (typeof value === 'string')
+      return value.isWellFormed() && !value.includes('\0')
+        ? null
+        : { path, reason: 'holds half a character, or one that cannot be written' };
+    if (value === null || typeof value !== 'object') return null;
+    if (depth >= MOST.depth) return { path, reason: `is nested more than ${MOST.depth} deep` };
+    if (Array.isArray(value)) {
+      if (value.length > MOST.items) return { path, reason: `holds more than ${MOST.items} entries` };
+      return first(value.entries(), (item, i) => look(item, `${path}[${i}]`, depth + 1));
+    }
+    const entries = Object.entries(value);
+    if (entries.length > MOST.keys) return { path, reason: `has more than ${MOST.keys} fields` };
+    return first(entries, (item, name) => {
+      const at = path === '' ? short(name) : `${path}.${short(name)}`;
+      if (NEVER.has(name) || !name.isWellFormed()) return { path: at, reason: 'is not a field known here' };
+      return look(item, at, depth + 1);
+    });
+  };
+  if (body === null || typeof body !== 'object' || Array.isArray(body))
+    return [{ path: '(whole)', reason: 'must be a JSON object' }];
+  const fault = look(body, '', 0);
+  return fault ? [{ ...fault, path: fault.path || '(whole)' }] : [];
+}
+
+function first<K>(items: Iterable<[K, unknown]>, look: (value: unknown, key: K) => Fault | null): Fault | null {
+  for (const [key, value] of items) {
+    const fault = look(value, key);
+    if (fault) return fault;
+  }
+  return null;
+}
+
+/** A field's name in an answer is not as long as whoever sent it likes. */
+const short = (name: string): string => (name.length > 60 ? `${name.slice(0, 60)}…` : name).toWellFormed();

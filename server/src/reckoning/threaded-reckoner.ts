@@ -1,0 +1,26 @@
+import type { OnApplicationShutdown } from '@nestjs/common';
+import type { Config } from '../config.js';
+import { Reckoner } from '../shared/reckoner.js';
+import { Threads } from './threads.js';
+
+/** Has its work done in other threads, where the same rooms offer the same work. */
+export class ThreadedReckoner extends Reckoner implements OnApplicationShutdown {
+  private readonly threads: Threads;
+
+  constructor(config: Config) {
+    super();
+    this.threads = new Threads(new URL('./worker.js', import.meta.url), config, config.reckoners);
+  }
+
+  override get ready(): boolean {
+    return this.threads.ready;
+  }
+
+  run(name: string, args: readonly unknown[]): Promise<string> {
+    return this.threads.run(String(args[0]), name, args);
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.threads.end();
+  }
+}

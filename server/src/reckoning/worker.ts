@@ -1,0 +1,28 @@
+import 'reflect-metadata';
+import { parentPort, workerData } from 'node:worker_threads';
+import { NestFactory } from '@nestjs/core';
+import { AppModule } from '../app.module.js';
+import type { Config } from '../config.js';
+import { Reckoner } from '../shared/reckoner.js';
+import { failureOf } from './failure.js';
+import type { Job, Said } from './messages.js';
+
+/** A thread that reckons: the same rooms, without the door to the street and without anything that runs by the clock. */
+const BEAT_MS = 500;
+
+const say = (said: Said): void => parentPort?.postMessage(said);
+const app = await NestFactory.createApplicationContext(
+  AppModule.with({ ...(workerData as Config), reckoners: 0, webRoot: null }, { background: false }),
+  { logger: ['warn', 'error'], abortOnError: false },
+);
+const reckoner = app.get(Reckoner, { strict: false });
+
+parentPort?.on('message', ({ id, name, args }: Job) => {
+  reckoner.run(name, args).then(
+    (json) => say({ id, json }),
+    (error: unknown) => say({ id, failure: failureOf(error) }),
+  );
+});
+// silence means that something here does not let go
+setInterval(() => say({ beat: true }), BEAT_MS);
+say({ ready: true });

@@ -1,0 +1,45 @@
+import type { LoggerService } from '@nestjs/common';
+import type { RequestHandler } from 'express';
+import { pino } from 'pino';
+import { pinoHttp } from 'pino-http';
+
+export interface Log extends LoggerService {
+  /** one line for each request, at the levels that are wanted */
+  requests: RequestHandler;
+}
+
+/**
+ * The log: one line of JSON each, to standard output. A disk that is full takes nothing, and ends nothing. Requests are told by
+ * method, path and answer: no bodies, no cookies, and of a failure only its kind and place.
+ */
+export function openLog(level = 'warn'): Log {
+  const out = pino.destination({ fd: 1, sync: true });
+  // a line that could not be written is lost; the next is tried again
+  out.on('error', () => undefined);
+  process.stdout.on('error', () => undefined);
+  process.stderr.on('error', () => undefined);
+  const log = pino({ level, base: undefined, serializers: { err: kindOnly } }, out);
+  const requests = pinoHttp({
+    logger: log,
+    serializers: {
+      req: ({ method, url }: { method: string; url: string }) => ({ method, path: url.split('?')[0] }),
+      res: ({ statusCode }: { statusCode: number }) => ({ status: statusCode }),
+      err: kindOnly,
+    },
+    customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'warn' : 'info'),
+  });
+  const say =
+    (at: 'info' | 'warn' | 'error' | 'debug') =>
+    (message: unknown, ...where: unknown[]): void =>
+      log[at]({ where: where.filter((w) => typeof w === 'string').at(-1) }, String(message));
+  return {
+    requests,
+    log: say('info'),
+    warn: say('warn'),
+    error: say('error'),
+    debug: say('debug'),
+    fatal: say('error'),
+  };
+}
+
+const kindOnly = (error: Error & { code?: unknown }): object => ({ kind: error.name, code: error.code });

@@ -1,0 +1,60 @@
+import 'reflect-metadata';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { AppModule } from './app.module.js';
+import { BadSetting, configFrom, type Config } from './config.js';
+import { databaseTrouble } from './shared/database-faults.js';
+import { installGate } from './gate/install.js';
+import { inFewWords } from './gate/failures.filter.js';
+import { openLog } from './shared/log.js';
+
+/** The longest that requests which are under way hold up the end. */
+const LAST_ANSWERS_MS = 4000;
+
+/** The server as a process: it starts or ends with a sentence, nothing that happens meanwhile ends it, and it ends when it is asked to. */
+export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
+  const log = openLog(env.LOG_LEVEL);
+  let config: Config;
+  try {
+    config = configFrom(env);
+  } catch (error) {
+    if (!(error instanceof BadSetting)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    process.exit(2);
+  }
+  // what nobody caught is a fault of ours: it is said, and everybody else goes on
+  process.on('unhandledRejection', (error) => log.error(inFewWords(error)));
+  process.on('uncaughtException', (error) => log.error(inFewWords(error)));
+  try {
+    const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
+      logger: log,
+      bodyParser: false,
+      abortOnError: false,
+    });
+    app.use(log.requests);
+    const { close } = installGate(app, config);
+    await app.listen(config.port, '127.0.0.1');
+    process.stdout.write(`listening on ${config.port}\n`);
+    const end = async (): Promise<void> => {
+      const late = setTimeout(() => process.exit(0), LAST_ANSWERS_MS);
+      app.getHttpServer().closeIdleConnections();
+      await app.close().then(close, close);
+      clearTimeout(late);
+      process.exit(0);
+    };
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.once(signal, () => void end());
+  } catch (error) {
+    process.stderr.write(`${whyNot(error, config)}\n`);
+    process.exit(1);
+  }
+}
+
+function whyNot(error: unknown, config: Config): string {
+  const { code } = error as { code?: string };
+  if (code === 'EADDRINUSE') return `Port ${config.port} is taken by another program.`;
+  if (code === 'ER_ACCESS_DENIED_ERROR' || code === 'ER_DBACCESS_DENIED_ERROR' || code === 'ER_BAD_DB_ERROR')
+    return `The database does not let us in (${code}): look at the user, the password and the name in DATABASE_URL.`;
+  if (databaseTrouble(error) === 'away' || code === 'ENOTFOUND')
+    return `The database of DATABASE_URL does not answer (${code ?? 'no connection'}).`;
+  return inFewWords(error);
+}

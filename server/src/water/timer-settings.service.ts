@@ -1,0 +1,57 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { HoseTimerDto, HoseTimerInput } from '@candid-leaf/contract';
+import type { DataSource } from 'typeorm';
+import { CONFIG, type Config } from '../config.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { badRequest } from '../shared/http-errors.js';
+import { HoseTimerEntity } from './timer.entities.js';
+
+/**
+ * Which timer a garden has. A gardener names the address, and the server then asks it: so that nobody can make the server knock at doors of the
+ * house that it stands in, only addresses that whoever runs it has allowed are taken.
+ */
+@Injectable()
+export class TimerSettings {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    @Inject(CONFIG) private readonly config: Config,
+    private readonly gardens: GardensService,
+  ) {}
+
+  of(gardenId: string): Promise<HoseTimerEntity | null> {
+    return this.db.manager.findOneBy(HoseTimerEntity, { gardenId });
+  }
+
+  async get(gardenId: string): Promise<HoseTimerDto> {
+    const timer = await this.of(gardenId);
+    return { address: timer?.address ?? null, allowed: [...this.config.timerHosts] };
+  }
+
+  async put(gardenId: string, input: HoseTimerInput): Promise<HoseTimerDto> {
+    const { timerHosts } = this.config;
+    if (!timerHosts.includes(new URL(input.address).origin))
+      throw badRequest([
+        {
+          path: 'address',
+          reason:
+            timerHosts.length > 0
+              ? `this server may ask timers at ${timerHosts.join(' and ')} only; whoever runs it can allow others (TIMER_HOSTS)`
+              : 'this server may ask no timers; whoever runs it can allow addresses (TIMER_HOSTS)',
+        },
+      ]);
+    await this.gardens.change(gardenId, async (m) => {
+      const old = await m.findOneBy(HoseTimerEntity, { gardenId });
+      // a secret goes to the address that it was given for, and to no other
+      const kept = old?.address === input.address ? old.secret : null;
+      const secret = input.secret ?? kept;
+      if (!secret) throw badRequest([{ path: 'secret', reason: 'the timer at this address needs its secret' }]);
+      await m.upsert(HoseTimerEntity, { gardenId, address: input.address, secret }, ['gardenId']);
+    });
+    return this.get(gardenId);
+  }
+
+  async remove(gardenId: string): Promise<void> {
+    await this.gardens.change(gardenId, (m) => m.delete(HoseTimerEntity, { gardenId }));
+  }
+}

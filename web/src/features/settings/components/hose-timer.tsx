@@ -1,0 +1,100 @@
+import { HoseTimerInput, type GardenDto, type HoseTimerDto } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import { useForm } from 'react-hook-form';
+import { Button } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { RootFault } from '../../../ui/form-card';
+import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
+import { Panel } from '../../../ui/panel';
+import { Failed, Waiting } from '../../../ui/states';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { hoseTimerQuery } from '../../water/queries';
+import { removeHoseTimer, saveHoseTimer } from '../../water/writes';
+
+/** The timer on this garden's tap: where it is, and what it knows its gardener by. */
+export function HoseTimer({ garden }: { garden: GardenDto }) {
+  const timer = useQuery(hoseTimerQuery(garden.id));
+  return (
+    <Panel title="Hose timer">
+      {timer.isPending ? (
+        <Waiting what="Asking" />
+      ) : timer.error ? (
+        <Failed error={timer.error} again={() => void timer.refetch()} />
+      ) : (
+        <Settings key={timer.data.address} garden={garden} timer={timer.data} />
+      )}
+    </Panel>
+  );
+}
+
+function Settings({ garden, timer }: { garden: GardenDto; timer: HoseTimerDto }) {
+  const say = useSay();
+  const save = useWrite(saveHoseTimer, garden.id);
+  const remove = useWrite(removeHoseTimer, garden.id);
+  const form = useForm<HoseTimerInput>({
+    resolver: resolverFor(HoseTimerInput),
+    defaultValues: { address: timer.address ?? '', secret: null },
+  });
+  if (timer.allowed.length === 0)
+    return (
+      <p className="mt-1 text-soft">
+        This server may ask no timers. Whoever runs it can allow their addresses (TIMER_HOSTS).
+      </p>
+    );
+  const submit = form.handleSubmit(async (input) => {
+    try {
+      await save.send({ timer: input });
+      say('Hose timer: kept.');
+    } catch (error) {
+      applyFaults(error, form.setError);
+    }
+  });
+  const e = form.formState.errors;
+  return (
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-1 flex flex-col gap-3">
+      <p className="text-soft">
+        {timer.address
+          ? 'Only this garden is watered by it. Its outlets are given to places on their water plans.'
+          : 'A timer on the tap can be told the week’s plan, and asked what it gave.'}
+      </p>
+      <TextField
+        label="Address"
+        inputMode="url"
+        autoComplete="off"
+        placeholder={`${timer.allowed[0]}/…`}
+        error={e.address?.message}
+        {...form.register('address')}
+      />
+      <TextField
+        label="Secret"
+        type="password"
+        autoComplete="off"
+        hint={
+          timer.address
+            ? 'Kept, and never shown again. Leave it empty to keep it as it is.'
+            : 'As it stands on the box, or as you set it there.'
+        }
+        error={e.secret?.message}
+        {...form.register('secret', emptyIsUnknown)}
+      />
+      <RootFault errors={e} />
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" disabled={form.formState.isSubmitting}>
+          Keep the timer
+        </Button>
+        {timer.address && (
+          <Button
+            look="quiet"
+            disabled={remove.isPending}
+            onClick={() =>
+              remove.mutate({}, { said: 'The timer is forgotten here. What it was told last still stands on it.' })
+            }
+          >
+            Forget it
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}
