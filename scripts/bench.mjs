@@ -200,8 +200,8 @@ async function inTheBrowser(url, caseFile) {
 let stop = async () => {};
 let home;
 try {
-  ensureModules();
-  buildAll(say);
+  await ensureModules();
+  await buildAll(say);
   const rooms = ['assessment', 'casefile', 'climate', 'units', 'water'];
   const core = Object.assign({}, ...(await Promise.all(rooms.map((room) => import(`@candid-leaf/core/${room}`)))));
 
@@ -246,7 +246,7 @@ try {
   delete process.env.DATABASE_URL;
   const stack = await startStack({ home, port: 0 });
   stop = stack.stop;
-  await loadDemo(stack.url, home);
+  await loadDemo(stack, home);
   const { DEMO_ACCOUNT, GARDEN } = await import('@candid-leaf/demo');
   const entry = await fetch(`${stack.url}/api/session`, {
     method: 'POST',

@@ -10,7 +10,7 @@ const refuse = (lines) => {
 const file = process.argv[2];
 if (!file) refuse(['usage: npm run --silent case -- FILE']);
 if (!existsSync(file)) refuse([`${file}: there is no such file`]);
-buildCore();
+await buildCore();
 const { reportOn } = await import('@candid-leaf/core/assessment');
 const { parseCase } = await import('@candid-leaf/core/casefile');
 const { RefusedInput } = await import('@candid-leaf/core/records');

@@ -14,13 +14,13 @@ const out = join(ROOT, 'docs', 'screenshots');
 let stop = async () => {};
 let home;
 try {
-  ensureModules();
-  buildAll(say);
+  await ensureModules();
+  await buildAll(say);
   home = throwAwayFolder('pictures');
   delete process.env.DATABASE_URL;
   const stack = await startStack({ home, port: 0, tell: say });
   stop = stack.stop;
-  await loadDemo(stack.url, home);
+  await loadDemo(stack, home);
   const { chromium } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',

@@ -1,11 +1,12 @@
-// npm start: sets up what is missing, starts everything, and stops all of it on Ctrl-C.
+// npm start: sets up what is missing, starts everything, watches over it, and stops all of it on Ctrl-C.
 import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './lib/build.mjs';
+import { stopTools } from './lib/exec.mjs';
 import { checkDisk, checkNode, DATA, ensureModules, ensurePackages } from './lib/machine.mjs';
 import { choosePort } from './lib/port.mjs';
 import { endWith, say } from './lib/say.mjs';
-import { clearLeftovers, loadDemo, startStack } from './lib/stack.mjs';
+import { clearLeftovers, loadDemo, makeStack } from './lib/stack.mjs';
 import { takeTurn } from './lib/turn.mjs';
 
 async function emptyDatabase(databaseUrl) {
@@ -16,52 +17,58 @@ async function emptyDatabase(databaseUrl) {
   return Number(n) === 0;
 }
 
-let stop = async () => {};
+let stack = null;
 let leave = () => {};
 let ending = false;
 async function end() {
   if (ending) return;
   ending = true;
   say('\nStopping …');
-  await stop();
+  stopTools();
+  await stack?.stop();
   leave();
   say('Stopped.');
   process.exit();
 }
-process.on('SIGINT', end);
-process.on('SIGTERM', end);
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, end);
+// a terminal that is closed, or a disk that is full, takes no words; that is no reason to end
+for (const out of [process.stdout, process.stderr]) out.on('error', () => {});
 
 try {
   checkNode();
   checkDisk(existsSync(join(DATA, 'mariadb')) ? 200 : undefined);
   leave = takeTurn(DATA, 'start.mjs');
   await clearLeftovers(DATA);
-  ensurePackages(
+  await ensurePackages(
     process.env.DATABASE_URL ? {} : { mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' },
   );
-  ensureModules();
-  buildAll(say);
-  const stack = await startStack({ home: DATA, port: await choosePort(process.env.PORT), tell: say });
-  stop = stack.stop;
-  if (ending) await stop();
+  await ensureModules();
+  await buildAll(say);
+  stack = makeStack({
+    home: DATA,
+    port: await choosePort(process.env.PORT),
+    tell: say,
+    giveUp: () => {
+      say('What it said last is in .data/log/.');
+      process.exitCode = 1;
+      void end();
+    },
+  });
+  const running = await stack.start();
   const half = join(DATA, 'demo-loading'); // stands while the demo is being loaded: found at a start, it was cut short
-  if (existsSync(half) || (await emptyDatabase(stack.databaseUrl))) {
+  if (existsSync(half) || (await emptyDatabase(running.databaseUrl))) {
     say('Loading the demo garden …');
     writeFileSync(half, '');
-    await loadDemo(stack.url, DATA);
+    await loadDemo(running, DATA);
     rmSync(half);
   }
-  stack.server.once('exit', (code) => {
-    if (ending) return;
-    say(`The server ended by itself (code ${code}). Its last words are in .data/log/server.log.`);
-    process.exitCode = 1;
-    void end();
-  });
   say(
-    `\nCandid Leaf is at ${stack.url}\nThe demo garden: ann@halt.example, password "beside the old line"\nStop with Ctrl-C.`,
+    `\nCandid Leaf is at ${running.url}\nThe demo garden: ann@halt.example, password "beside the old line"\nStop with Ctrl-C.`,
   );
 } catch (error) {
-  await stop();
-  leave();
-  endWith(error);
+  if (!ending) {
+    await stack?.stop();
+    leave();
+    endWith(error);
+  }
 }

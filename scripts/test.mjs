@@ -39,16 +39,16 @@ let home;
 try {
   checkNode();
   checkDisk();
-  ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium' });
-  ensureModules();
-  buildAll(say);
+  await ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium' });
+  await ensureModules();
+  await buildAll(say);
   home = throwAwayFolder('test');
   delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
-  const stack = await startStack({ home, port: 0, tell: say });
+  const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' } });
   stop = stack.stop;
   process.once('SIGINT', () => void stop().finally(() => process.exit(130)));
   say('Loading the demo garden …');
-  await loadDemo(stack.url, home);
+  await loadDemo(stack, home);
 
   check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
   check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);

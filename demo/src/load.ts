@@ -4,15 +4,25 @@ import { DEMO_ACCOUNT } from './account.js';
 import { GARDEN, PLACES, PLANTS } from './garden.js';
 import { RECORDS } from './season.js';
 
+export interface LoadOptions {
+  who?: typeof DEMO_ACCOUNT;
+  /** names a copy of the demo with ids of its own, for somebody else's account */
+  copy?: string;
+  /** where the stand-in of the hose timer is; each garden has a box of its own there */
+  timerUrl?: string;
+}
+
 /** How many records are sent at a time. */
 const TOGETHER = 8;
 
 /**
  * Loads the demo garden through the same API that any gardener's browser uses. Every id is fixed, so a load that
  * was cut short can simply be run again.
- * @param copy names a copy of the demo with ids of its own, for somebody else's account
  */
-export async function loadDemo(url: string, who = DEMO_ACCOUNT, copy = ''): Promise<{ gardenId: string }> {
+export async function loadDemo(
+  url: string,
+  { who = DEMO_ACCOUNT, copy = '', timerUrl }: LoadOptions = {},
+): Promise<{ gardenId: string }> {
   const own = <T>(data: T): T => withOwnIds(data, copy);
   let cookie = '';
   const send = async (method: string, path: string, body?: unknown): Promise<Response> => {
@@ -21,8 +31,8 @@ export async function loadDemo(url: string, who = DEMO_ACCOUNT, copy = ''): Prom
       headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const [set] = answer.headers.getSetCookie();
-    cookie = set?.split(';')[0] ?? cookie;
+    const session = answer.headers.getSetCookie().find((set) => set.startsWith('candid-leaf='));
+    cookie = session?.split(';')[0] ?? cookie;
     return answer;
   };
   const must = async (method: string, path: string, body?: unknown): Promise<void> => {
@@ -36,6 +46,8 @@ export async function loadDemo(url: string, who = DEMO_ACCOUNT, copy = ''): Prom
   const { id: gardenId } = own(GARDEN);
   const garden = `/gardens/${gardenId}`;
   await must('PUT', '/gardens', own(GARDEN));
+  if (timerUrl)
+    await must('PUT', `${garden}/timer`, { address: `${timerUrl}/boxes/${gardenId}`, secret: `tap-of-${gardenId}` });
   for (const place of PLACES) await must('PUT', `${garden}/places`, own(place));
   for (const plant of PLANTS) await must('PUT', `${garden}/plants`, own(plant));
   for (let i = 0; i < RECORDS.length; i += TOGETHER)

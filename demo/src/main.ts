@@ -1,5 +1,5 @@
 import { loadDemo } from './load.js';
 
-const url = process.env.APP_URL;
+const { APP_URL: url, TIMER_URL: timerUrl } = process.env;
 if (!url) throw new Error('APP_URL is not set: the address of the running application');
-await loadDemo(url);
+await loadDemo(url, timerUrl ? { timerUrl } : {});

@@ -98,14 +98,28 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await expect(week.getByText('no water: not a watering day')).toBeVisible();
     await page.getByLabel('Hose timer').selectOption('3');
     const timer = page.getByRole('region', { name: 'Hose timer' });
+    // nobody has said yet where her timer is
+    await timer.getByRole('button', { name: 'Send the week' }).click();
+    await expect(timer.getByText(/no hose timer is set up for this garden/)).toBeVisible();
+    const plan = page.url();
+    await page.getByRole('link', { name: 'Settings' }).click();
+    const settings = page.getByRole('region', { name: 'Hose timer' });
+    await settings.getByLabel('Address').fill('http://192.0.2.7/boxes/hers');
+    await settings.getByLabel('Secret').fill('her-own-secret');
+    await settings.getByRole('button', { name: 'Keep the timer' }).click();
+    await expect(settings.getByText(/this server may ask timers at .* only/)).toBeVisible();
+    await settings.getByLabel('Address').fill(`${process.env.TIMER_URL!}/boxes/${own.garden}`);
+    await settings.getByRole('button', { name: 'Keep the timer' }).click();
+    await expect(page.getByText('Hose timer: kept.', { exact: true })).toBeVisible();
+    await page.goto(plan);
     await timer.getByRole('button', { name: 'Send the week' }).click();
     await expect(page.getByText('The week is on the timer.', { exact: true })).toBeVisible();
     await expect(timer.getByText(/\d+ min, .*US gal/).first()).toBeVisible();
     // the box on the tap loses its signal: said, with how old the facts are
-    await fetch(`${process.env.TIMER_URL!}/fault?offline=true`, { method: 'POST' });
+    await fetch(`${process.env.TIMER_URL!}/fault?box=${own.garden}&offline=true`, { method: 'POST' });
     await timer.getByRole('button', { name: 'Read its log' }).click();
     await expect(timer.getByText(/It does not answer/)).toBeVisible();
-    await fetch(`${process.env.TIMER_URL!}/fault?offline=false`, { method: 'POST' });
+    await fetch(`${process.env.TIMER_URL!}/fault?box=${own.garden}&offline=false`, { method: 'POST' });
     await timer.getByRole('button', { name: 'Read its log' }).click();
     await expect(timer.getByText(/It does not answer/)).toBeHidden();
   });

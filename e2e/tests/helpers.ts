@@ -9,7 +9,7 @@ export const TODAY = DEMO_DAY;
 /** A copy of the demo garden of one's own, to do things in. */
 export async function ownDemo(): Promise<{ email: string; password: string }> {
   const who = { ...DEMO_ACCOUNT, email: `${randomUUID()}@halt.example` };
-  await loadDemo(process.env.BASE_URL ?? '', who, randomUUID());
+  await loadDemo(process.env.BASE_URL ?? '', { who, copy: randomUUID(), timerUrl: process.env.TIMER_URL! });
   return who;
 }
 

@@ -1,37 +1,36 @@
 // Building, as quietly as it may: the TypeScript compiler only does what has changed.
-import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { exec } from './exec.mjs';
 
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 
 /** Runs a program of the project's own node_modules; throws with its output when it fails. */
-function runTool(name, args, options = {}) {
-  const done = spawnSync(join(ROOT, 'node_modules', '.bin', name), args, { cwd: ROOT, encoding: 'utf8', ...options });
-  if (done.status !== 0) throw new Error(`${name} ${args.join(' ')} failed:\n${done.stdout ?? ''}${done.stderr ?? ''}`);
-  return done.stdout ?? '';
+async function runTool(name, args, options = {}) {
+  const done = await exec(join(ROOT, 'node_modules', '.bin', name), args, { cwd: ROOT, ...options });
+  if (done.status !== 0) throw new Error(`${name} ${args.join(' ')} failed:\n${done.stdout}${done.stderr}`);
 }
 
 /** The core alone, for the headless command. */
-export function buildCore() {
+export async function buildCore() {
   if (!existsSync(join(ROOT, 'node_modules', '.bin', 'tsc'))) {
     process.stderr.write('Run npm start or npm test once first: the packages are not installed yet.\n');
     process.exit(1);
   }
-  runTool('tsc', ['-b', 'core']);
+  await runTool('tsc', ['-b', 'core']);
 }
 
 /** Everything that `npm start` serves; skipped when no source has changed since the last time. */
-export function buildAll(tell) {
+export async function buildAll(tell) {
   const stampFile = join(ROOT, '.data', 'built');
   const now = stampOfSources();
   const ready = ['server/dist/main.js', 'web/dist/index.html'].every((f) => existsSync(join(ROOT, f)));
   if (ready && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === now) return;
   tell('Building …');
-  runTool('tsc', ['-b']);
-  runTool('vite', ['build', '--logLevel', 'error'], { cwd: join(ROOT, 'web') });
+  await runTool('tsc', ['-b']);
+  await runTool('vite', ['build', '--logLevel', 'error'], { cwd: join(ROOT, 'web') });
   writeFileSync(stampFile, now);
 }
 

@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT } from './build.mjs';
+import { exec } from './exec.mjs';
 import { Plain, say } from './say.mjs';
 
 export const DATA = join(ROOT, '.data');
@@ -37,7 +38,7 @@ export function throwAwayFolder(name) {
 }
 
 /** Installs missing Debian packages; `wanted` maps a program to the package that brings it. */
-export function ensurePackages(wanted) {
+export async function ensurePackages(wanted) {
   const missing = [...new Set(Object.entries(wanted).flatMap(([program, name]) => (has(program) ? [] : [name])))];
   if (missing.length === 0) return;
   const command = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
@@ -49,28 +50,27 @@ export function ensurePackages(wanted) {
   if (!isRoot() && !has('sudo')) throw new Plain(`${missing.join(' and ')} must be installed. ${byHand}`);
   say(`Installing ${missing.join(' and ')} (Debian packages) …`);
   const as = isRoot() ? [] : ['sudo'];
-  const run = (line) => {
+  const run = async (line) => {
     const [program, ...args] = [...as, ...line.split(' ')];
-    return (
-      spawnSync(program, args, {
-        stdio: ['inherit', 'ignore', 'inherit'],
-        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-      }).status === 0
-    );
+    const done = await exec(program, args, {
+      stdio: ['inherit', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+    return done.status === 0;
   };
-  run('apt-get update -qq');
-  if (!run(command)) throw new Plain(`Installing ${missing.join(' and ')} did not work. ${byHand}`);
+  await run('apt-get update -qq');
+  if (!(await run(command))) throw new Plain(`Installing ${missing.join(' and ')} did not work. ${byHand}`);
 }
 
 /** Installs the npm packages when they are missing or the lock file has changed. */
-export function ensureModules() {
+export async function ensureModules() {
   const stamp = join(ROOT, 'node_modules', '.candid-leaf');
   const wanted = createHash('sha256')
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Installing npm packages (a minute or two the first time) …');
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+  const done = await exec('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 'inherit'],
   });

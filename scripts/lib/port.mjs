@@ -1,5 +1,7 @@
 // Ports of the loopback address.
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { join } from 'node:path';
 import { Plain, say } from './say.mjs';
 
 const USUAL_PORT = 3210;
@@ -21,6 +23,16 @@ const portIsFree = (port) =>
     probe.once('error', () => done(false));
     probe.listen(port, '127.0.0.1', () => probe.close(() => done(true)));
   });
+
+/** The port that a program of `home` had before, where it is free; else a new one. What others wrote down of it stays true. */
+export async function ownPort(home, name) {
+  const file = join(home, `${name}.port`);
+  const before = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
+  if (before > 0 && (await portIsFree(before))) return before;
+  const port = await freePort();
+  writeFileSync(file, String(port));
+  return port;
+}
 
 /** The port that was asked for, else the usual one, else any. */
 export async function choosePort(asked) {

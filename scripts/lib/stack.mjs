@@ -1,139 +1,187 @@
-// The running application: database, weather station stand-in, server. Used by start, test and pictures alike.
+// The running application: database, stand-ins, server. Used by start, test, bench and pictures alike.
 import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { createWriteStream, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROOT } from './build.mjs';
-import { startMariadb } from './mariadb.mjs';
-import { freePort } from './port.mjs';
+import { Crew } from './crew.mjs';
+import { openMariadb } from './mariadb.mjs';
+import { freePort, ownPort } from './port.mjs';
+import { commandOf, endProcess, PATIENCE_MS } from './processes.mjs';
 import { Plain } from './say.mjs';
 
-/** Ends a program of ours that an earlier start, killed in the middle, left running: ours by its pid file and its command. */
-async function clearLeftover(pidFile, file) {
-  if (!existsSync(pidFile)) return;
-  const pid = Number(readFileSync(pidFile, 'utf8'));
-  const command = () => (existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '');
-  if (command().includes(join(ROOT, file))) {
-    process.kill(pid, 'SIGTERM');
-    for (let i = 0; i < 100 && command(); i++) await wait(100);
-  }
-  rmSync(pidFile, { force: true });
-}
-
-/** The programs that `startStack` runs, by the name of their pid file. */
+/** The programs that are run, by the name of their pid file. */
 const PROGRAMS = { station: 'standins/dist/main.js', server: 'server/dist/main.js' };
 
-/** After a start that was killed, its programs may still hold their ports. */
+/** After a start that was killed together with its keeper, its programs may still hold their ports: ours by pid file and command. */
 export async function clearLeftovers(home) {
-  for (const [name, file] of Object.entries(PROGRAMS)) await clearLeftover(join(home, `${name}.pid`), file);
+  for (const [name, file] of Object.entries(PROGRAMS)) {
+    const pidFile = join(home, `${name}.pid`);
+    if (!existsSync(pidFile)) continue;
+    const pid = Number(readFileSync(pidFile, 'utf8'));
+    const command = commandOf(pid);
+    if (command.includes(join(ROOT, file))) await endProcess({ pid, command }, PATIENCE_MS[name]);
+    rmSync(pidFile, { force: true });
+  }
 }
 
-/** Starts a Node program of ours; what it prints goes to `log`. */
+/** Starts a Node program of ours, in a group of its own. It writes to its log by itself: a starter that ends takes nothing from it. */
 function startNode(file, env, log) {
-  const child = spawn(process.execPath, [join(ROOT, file)], {
+  const out = openSync(log, 'a', 0o600);
+  chmodSync(log, 0o600);
+  const child = spawn(process.execPath, ['--max-semi-space-size=8', join(ROOT, file)], {
     cwd: ROOT,
     env: { ...process.env, ...env },
-    stdio: ['ignore', 'pipe', 'pipe'],
+    stdio: ['ignore', out, out],
     detached: true,
   });
-  const out = createWriteStream(log, { flags: 'a' });
-  child.stdout.pipe(out, { end: false });
-  child.stderr.pipe(out, { end: false });
-  const stop = () =>
-    new Promise((done) => {
-      if (child.exitCode !== null || child.signalCode !== null) return done();
-      child.once('exit', () => done());
-      child.kill('SIGTERM');
-    });
-  return { child, stop };
+  closeSync(out);
+  return child;
 }
 
 const tail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-5).join('\n') : '');
+const hasEnded = (child) => child.exitCode !== null || child.signalCode !== null;
 
-async function answers(url, child, log, what) {
-  for (let i = 0; i < 600; i++) {
-    if (child.exitCode !== null || child.signalCode !== null)
-      throw new Plain(`${what} stopped while starting:\n${tail(log)}`);
+async function answers(url, child, log, what, crew) {
+  for (let i = 0; i < 1200; i++) {
+    if (crew.stopping) throw new Plain('Stopped while starting.');
+    if (hasEnded(child)) throw new Plain(`${what} stopped while starting:\n${tail(log)}`);
     const ok = await fetch(url).then(
-      (r) => r.status < 500,
+      (r) => r.ok || (r.status >= 400 && r.status < 500),
       () => false,
     );
     if (ok) return;
     await wait(50);
   }
-  throw new Plain(`${what} did not answer within half a minute:\n${tail(log)}`);
+  throw new Plain(`${what} did not answer within a minute:\n${tail(log)}`);
+}
+
+/** A secret that is kept beside an outside database, for the sessions. */
+function ownSecret(home) {
+  const file = join(home, 'session-secret');
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 });
+  const secret = readFileSync(file, 'utf8').trim();
+  if (!/^[0-9a-f]{64}$/.test(secret))
+    throw new Plain(
+      `The secret in ${file} cannot be read. Remove the file: everybody has to sign in again, nothing else is lost.`,
+    );
+  return secret;
 }
 
 /**
- * Starts everything under `home`. `DATABASE_URL` in the environment points at an existing database instead of our own.
+ * Everything that runs under `home`. `DATABASE_URL` in the environment points at an existing database instead of our own.
  * @param port 0 takes any free one
+ * @param env more for the server
+ * @param giveUp called when a program cannot be kept running
+ * @returns `start` and `stop`; `stop` may be called at any time, also before `start` is through
  */
-export async function startStack({ home, port, tell = () => {} }) {
+export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseSettings = [], giveUp = () => {} }) {
+  const crew = new Crew(tell);
   const logs = join(home, 'log');
-  mkdirSync(logs, { recursive: true });
-  const stops = [];
-  const stop = async () => {
-    while (stops.length > 0) await stops.pop()();
-  };
-  try {
-    let databaseUrl = process.env.DATABASE_URL;
-    let sessionSecret;
-    if (databaseUrl) {
-      const file = join(home, 'session-secret');
-      if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 });
-      sessionSecret = readFileSync(file, 'utf8');
-    } else {
-      tell('Starting the database …');
-      const db = await startMariadb(join(home, 'mariadb'));
-      stops.push(db.stop);
-      ({ url: databaseUrl, sessionSecret } = db);
-    }
-    const stationPort = await freePort();
-    const timerPort = await freePort();
-    const stationLog = join(logs, 'station.log');
-    const station = startNode(
-      PROGRAMS.station,
-      { STATION_PORT: String(stationPort), TIMER_PORT: String(timerPort) },
-      stationLog,
-    );
-    writeFileSync(join(home, 'station.pid'), String(station.child.pid));
-    stops.push(station.stop);
+
+  async function database() {
+    if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, sessionSecret: ownSecret(home) };
+    tell('Starting the database …');
+    const db = await openMariadb(join(home, 'mariadb'), databaseSettings);
+    await crew.add({
+      name: 'database',
+      what: 'The database',
+      patienceMs: PATIENCE_MS.database,
+      begin: db.begin,
+      giveUp,
+    });
+    return db;
+  }
+
+  async function program(name, what, programEnv, log, urls) {
+    await crew.add({
+      name,
+      what,
+      patienceMs: PATIENCE_MS[name],
+      giveUp,
+      begin: async (took) => {
+        const child = startNode(PROGRAMS[name], programEnv, log);
+        took(child);
+        writeFileSync(join(home, `${name}.pid`), String(child.pid));
+        for (const url of urls) await answers(url, child, log, what, crew);
+        return child;
+      },
+    });
+  }
+
+  async function start() {
+    mkdirSync(logs, { recursive: true, mode: 0o700 });
+    chmodSync(logs, 0o700);
+    const db = await database();
+    const stationPort = await ownPort(home, 'station');
+    const timerPort = await ownPort(home, 'timer');
     const stationUrl = `http://127.0.0.1:${stationPort}`;
     const timerUrl = `http://127.0.0.1:${timerPort}`;
-    await answers(stationUrl, station.child, stationLog, 'The weather station stand-in');
-    await answers(timerUrl, station.child, stationLog, 'The hose timer stand-in');
-
+    await program(
+      'station',
+      'The stand-in for weather station and hose timer',
+      { STATION_PORT: String(stationPort), TIMER_PORT: String(timerPort) },
+      join(logs, 'station.log'),
+      [stationUrl, timerUrl],
+    );
     const appPort = port || (await freePort());
     const serverLog = join(logs, 'server.log');
-    rmSync(serverLog, { force: true });
+    if (existsSync(serverLog)) renameSync(serverLog, join(logs, 'server.before.log'));
+    const url = `http://127.0.0.1:${appPort}`;
     tell('Starting the server …');
-    const server = startNode(
-      PROGRAMS.server,
+    await program(
+      'server',
+      'The server',
       {
-        DATABASE_URL: databaseUrl,
-        SESSION_SECRET: sessionSecret,
+        DATABASE_URL: db.url,
+        SESSION_SECRET: db.sessionSecret,
         STATION_URL: stationUrl,
-        TIMER_URL: timerUrl,
+        TIMER_HOSTS: [timerUrl, process.env.TIMER_HOSTS].filter(Boolean).join(),
         WEB_ROOT: join(ROOT, 'web', 'dist'),
+        BACKUPS: join(home, 'backups'),
         PORT: String(appPort),
+        // memory that one thread has let go of is given to the others
+        MALLOC_ARENA_MAX: '2',
+        ...env,
       },
       serverLog,
+      [`${url}/api/ready`],
     );
-    writeFileSync(join(home, 'server.pid'), String(server.child.pid));
-    stops.push(server.stop);
-    const url = `http://127.0.0.1:${appPort}`;
-    await answers(`${url}/api/health`, server.child, serverLog, 'The server');
-    return { url, stationUrl, timerUrl, databaseUrl, server: server.child, stop };
-  } catch (error) {
-    await stop();
-    throw error;
+    return { url, stationUrl, timerUrl, databaseUrl: db.url, pidOf: (name) => crew.pidOf(name) };
   }
+
+  return {
+    stop: () => crew.stop(),
+    /** What fails on the way is taken down again. */
+    start: () =>
+      start().catch(async (error) => {
+        await crew.stop();
+        throw error;
+      }),
+  };
+}
+
+/** `makeStack`, started. */
+export async function startStack(options) {
+  const stack = makeStack(options);
+  return { ...(await stack.start()), stop: stack.stop };
 }
 
 /** Runs the demo loader to its end. It can be run again after being killed: it goes on where it was. */
-export async function loadDemo(url, home) {
-  const loader = startNode('demo/dist/main.js', { APP_URL: url }, join(home, 'log', 'demo.log'));
-  const code = await new Promise((done) => loader.child.once('exit', done));
-  if (code !== 0) throw new Plain(`The demo garden could not be loaded:\n${tail(join(home, 'log', 'demo.log'))}`);
+export async function loadDemo({ url, timerUrl }, home) {
+  const log = join(home, 'log', 'demo.log');
+  const loader = startNode('demo/dist/main.js', { APP_URL: url, TIMER_URL: timerUrl }, log);
+  const code = await new Promise((done) => loader.once('exit', done));
+  if (code !== 0) throw new Plain(`The demo garden could not be loaded:\n${tail(log)}`);
 }

@@ -1,7 +1,6 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { ScheduleModule } from '@nestjs/schedule';
-import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { AssessmentModule } from './assessment/assessment.module.js';
@@ -57,7 +56,6 @@ export class AppModule {
           dataSourceFactory: () => openMigrated(dataSourceOptions(config.databaseUrl)),
         }),
         ...(background ? [ScheduleModule.forRoot()] : []),
-        ...(config.webRoot ? [ServeStaticModule.forRoot({ rootPath: config.webRoot, exclude: ['/api/{*rest}'] })] : []),
         ...FEATURES,
       ],
       providers: [

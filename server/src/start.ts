@@ -23,8 +23,8 @@ export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
     process.exit(2);
   }
   // what nobody caught is a fault of ours: it is said, and everybody else goes on
-  process.on('unhandledRejection', (error) => log.error(inFewWords(error)));
-  process.on('uncaughtException', (error) => log.error(inFewWords(error)));
+  process.on('unhandledRejection', (error) => void log.error(inFewWords(error)));
+  process.on('uncaughtException', (error) => void log.error(inFewWords(error)));
   try {
     const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
       logger: log,

@@ -24,7 +24,7 @@ export class Tries implements OnModuleDestroy {
     const limiter = (keyPrefix: string, points: number, duration: number) =>
       new RateLimiterMySQL({
         storeClient: this.pool,
-        storeType: 'mysql2',
+        storeType: 'pool', // a connection for each try: its reading and its writing belong together
         dbName: new URL(config.databaseUrl).pathname.slice(1),
         tableName: 'login_attempt',
         tableCreated: true,

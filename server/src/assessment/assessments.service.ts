@@ -125,20 +125,6 @@ const commonStamp = (s: GardenSnapshot, place: PlaceEntity): readonly string[] =
   s.kept.stampOf(place.id),
 ];
 
-interface Worked {
-  stamp: string;
-  value: unknown;
-}
-
-/** What was worked out under the same stamp; else it is worked out now. What rests on a transaction that may be undone is not kept. */
-function kept<T>(s: GardenSnapshot, key: string, stamp: string, work: () => T): T {
-  const { worked } = s.kept;
-  const known = worked.get(key) as Worked | undefined;
-  if (known?.stamp === stamp) return known.value as T;
-  const value = work();
-  if (s.tentative) return value;
-  worked.set(key, { stamp, value });
-  // what failed is tried anew when it is asked again
-  if (value instanceof Promise) value.catch(() => worked.delete(key));
-  return value;
-}
+/** What was worked out before, if nothing that it rests on has moved on. */
+const kept = <T>(s: GardenSnapshot, key: string, stamp: string, work: () => T): T =>
+  s.kept.remember(key, stamp, s.tentative, work);

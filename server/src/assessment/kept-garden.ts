@@ -28,8 +28,7 @@ export class KeptGarden {
     private readonly touched: ReadonlyMap<string, string>,
     /** how many records are held */
     readonly size: number,
-    /** what was worked out from these rows, by whoever did; it knows itself what it rests on */
-    readonly worked: Map<string, unknown>,
+    private readonly worked: Map<string, { stamp: string; value: unknown }>,
   ) {}
 
   /** Reads everything. */
@@ -122,6 +121,22 @@ export class KeptGarden {
     return this.byDay.get(day) ?? [];
   }
 
+  /**
+   * What was worked out under the same stamp before; else it is worked out now, and kept for as long as nothing it rests on has moved on.
+   * @param stamp the versions of all that it rests on
+   * @param tentative it rests on a transaction that may be undone: it is not kept
+   */
+  remember<T>(key: string, stamp: string, tentative: boolean, work: () => T): T {
+    const known = this.worked.get(key);
+    if (known?.stamp === stamp) return known.value as T;
+    const value = work();
+    if (tentative) return value;
+    this.worked.set(key, { stamp, value });
+    // what failed is tried anew when it is asked again
+    if (value instanceof Promise) value.catch(() => this.worked.delete(key));
+    return value;
+  }
+
   /** Changes whenever a record of this subject (none: of the garden as such) was written, changed or thrown away since it was first read. */
   stampOf(id: string = GARDEN): string {
     return this.touched.get(id) ?? '0';
@@ -167,6 +182,7 @@ class RecordIndex {
   readonly byTarget: Map<string, readonly RecordEntity[]>;
   readonly byDay: Map<Day, readonly RecordEntity[]>;
   private readonly own = new Set<RecordEntity[]>();
+  private readonly ids = new Map<string, string>();
 
   constructor(
     byTarget?: ReadonlyMap<string, readonly RecordEntity[]>,
@@ -177,6 +193,7 @@ class RecordIndex {
   }
 
   add(r: RecordEntity): void {
+    this.share(r);
     this.listIn(this.byTarget, subjectOf(r)).push(r);
     this.listIn(this.byDay, r.day).push(r);
   }
@@ -190,6 +207,17 @@ class RecordIndex {
 
   sort(): void {
     for (const list of this.own) list.sort(older);
+  }
+
+  /** Each id is held once, not once for each row that it stands in. */
+  private share(r: RecordEntity): void {
+    const once = (text: string): string => this.ids.get(text) ?? (this.ids.set(text, text), text);
+    r.gardenId = once(r.gardenId);
+    r.createdBy = once(r.createdBy);
+    r.day = once(r.day);
+    r.type = once(r.type) as RecordEntity['type'];
+    if (r.plantId) r.plantId = once(r.plantId);
+    if (r.placeId) r.placeId = once(r.placeId);
   }
 
   private listIn<K>(index: Map<K, readonly RecordEntity[]>, key: K): RecordEntity[] {

@@ -36,7 +36,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
   const lists = Object.fromEntries(
     CASE_LISTS.map(({ kind, list }) => [list, mine.filter((r) => r.type === kind).map((r) => r.data)]),
   ) as Partial<CaseRecords>;
-  const weather = s.weather.filter((w) => w.kind === 'observed' && w.day <= today).map(asRecord);
+  const weather = measuredIn(s);
   return {
     asOf: today,
     garden: {
@@ -84,6 +84,16 @@ const asRecord = (w: WeatherOfDay) => ({
   windMs: w.windMs,
   solarMj: w.solarMj,
 });
+
+/** The days up to the garden's own, as they were measured: one list for all its plants. */
+function measuredIn(s: GardenSnapshot): ReturnType<typeof asRecord>[] {
+  const known = measured.get(s.weather);
+  if (known) return known;
+  const list = s.weather.filter((w) => w.kind === 'observed' && w.day <= s.today).map(asRecord);
+  measured.set(s.weather, list);
+  return list;
+}
+const measured = new WeakMap<GardenSnapshot['weather'], ReturnType<typeof asRecord>[]>();
 
 /** The days after the garden's own, as they are foreseen. */
 export const forecastIn = (s: GardenSnapshot): ForecastWeather[] =>

@@ -114,10 +114,12 @@ function snapshot(garden: GardenEntity, today: Day, kept: KeptGarden, tentative:
     format: formatterFor(garden.units, garden.dateForm),
     places: kept.places,
     plants: kept.plants,
-    weather: weatherDays(
-      kept.weather,
-      kept.own.filter((r) => r.type === 'rain-gauge'),
-      today,
+    weather: kept.remember('weather', `${today} ${kept.weatherRevision} ${kept.stampOf()}`, tentative, () =>
+      weatherDays(
+        kept.weather,
+        kept.own.filter((r) => r.type === 'rain-gauge'),
+        today,
+      ),
     ),
     recordsOf: (id) => kept.recordsOf(id),
     recordsOn: (day) => kept.recordsOn(day),

@@ -1,4 +1,5 @@
 import { json, type NextFunction, type Request, type RequestHandler, type Response } from 'express';
+import { HttpException } from '@nestjs/common';
 import { badRequest } from '../shared/http-errors.js';
 import { shapeFaults } from './shape.js';
 
@@ -13,11 +14,24 @@ const large = json({ limit: BODY_LIMIT.gardener, strict: false });
 
 /** Reads the body, no more of it than whoever sends it may; what has the wrong shape goes no further. */
 export const readBody: RequestHandler = (request: Request, response: Response, next: NextFunction) => {
-  const read = request.session.accountId && !PUBLIC_WRITES.test(request.path) ? large : small;
+  const read = request.session.accountId && !PUBLIC_WRITES.test(request.baseUrl + request.path) ? large : small;
   read(request, response, (error?: unknown) => {
-    if (error) return next(error);
+    if (error) return next(unread(error));
     if (request.body === undefined) return next();
     const faults = shapeFaults(request.body);
     next(faults.length > 0 ? badRequest(faults) : undefined);
   });
 };
+
+/** What the reader of a body says when it gives up, in a gardener's words. */
+const UNREAD: Record<string, string> = {
+  'entity.too.large': 'This is longer than anything that is kept here.',
+  'entity.parse.failed': 'This is not JSON.',
+  'encoding.unsupported': 'This is packed in a way that is not read here.',
+  'charset.unsupported': 'This is written in letters that are not read here: use UTF-8.',
+};
+
+function unread(error: unknown): unknown {
+  const { type = '', status = 400 } = error as { type?: string; status?: number };
+  return status < 500 ? new HttpException({ message: UNREAD[type] ?? 'This cannot be read.' }, status) : error;
+}

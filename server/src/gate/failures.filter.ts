@@ -25,15 +25,6 @@ const OF_DATABASE: Record<DatabaseTrouble, Answer> = {
   refused: { status: 400, message: 'Some of this cannot be kept as it is.' },
 };
 
-/** What the reader of a body says when it gives up, in a gardener's words. */
-const OF_BODY: Record<string, string> = {
-  'entity.too.large': 'This is longer than anything that is kept here.',
-  'entity.parse.failed': 'This is not JSON.',
-  'encoding.unsupported': 'This is packed in a way that is not read here.',
-  'charset.unsupported': 'This is written in letters that are not read here: use UTF-8.',
-  'request.aborted': 'The sending was broken off.',
-};
-
 /**
  * The one place where a failure becomes an answer. What we refused is told as we put it; what the database says is told by its kind, and
  * is never repeated: not in the answer, and not in the log either, for a failed statement holds what people wrote.
@@ -63,8 +54,7 @@ export class FailuresFilter implements ExceptionFilter {
       if (trouble !== 'duplicate') this.log.warn(`the database: ${trouble} (${codeOf(error as object)})`);
       return OF_DATABASE[trouble];
     }
-    const { type, status } = error as { type?: string; status?: number };
-    if (type && OF_BODY[type]) return { status: status ?? 400, message: OF_BODY[type] };
+    const { status } = error as { status?: number };
     if (status && status >= 400 && status < 500) return { status, message: 'This cannot be read.' };
     this.log.error(inFewWords(error));
     return { status: 500, message: 'Something went wrong here, and it is our fault. Nothing was changed.' };

@@ -6,6 +6,7 @@ import type { Config } from '../config.js';
 import { readBody } from './body.js';
 import { deadline } from './deadline.js';
 import { refuseForeignWrites } from './origin.js';
+import { thePage } from './page.js';
 import { sessions } from './session.js';
 
 const neverKept: RequestHandler = (_request, response, next) => {
@@ -33,6 +34,7 @@ export function installGate(app: NestExpressApplication, config: Config): { clos
     }),
     compression(),
   );
+  if (config.webRoot) app.use(thePage(config.webRoot));
   const { handler, close } = sessions(config);
   // health answers whatever the database does, so it has no session either
   const unlessHealth =

@@ -60,5 +60,5 @@ export const codeOf = (e: Coded): string =>
 /** The driver has no code for these. */
 const isClosed = (e: Coded): boolean =>
   /^(Pool is closed\.?|Can't add new command when connection is in closed state|Connection lost)/.test(
-    String(e.driverError?.message ?? e.message ?? ''),
+    [e.driverError?.message, e.message].find((text) => typeof text === 'string') ?? '',
   );

@@ -26,6 +26,8 @@ export function openLog(level = 'warn'): Log {
       res: ({ statusCode }: { statusCode: number }) => ({ status: statusCode }),
       err: kindOnly,
     },
+    // whoever watches over us asks every few moments
+    autoLogging: { ignore: (request) => /^\/api\/(health|ready)\b/.test(request.url ?? '') },
     customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'warn' : 'info'),
   });
   const say =

@@ -1,0 +1,159 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { GardenView } from '@candid-leaf/contract';
+import type { Fault } from '@candid-leaf/core/records';
+import { v7 as uuid } from 'uuid';
+import { gardener, potted, startApp, type App } from './app.js';
+
+/** What stands before every route. */
+let app: App;
+const page = mkdtempSync(join(tmpdir(), 'page-'));
+beforeAll(async () => {
+  mkdirSync(join(page, 'assets'));
+  writeFileSync(join(page, 'index.html'), '<!doctype html><title>The page</title>');
+  writeFileSync(join(page, 'assets', 'main-abc.js'), `console.log("${'leaf '.repeat(1000)}");`);
+  app = await startApp({ webRoot: page });
+});
+afterAll(async () => {
+  await app.stop();
+  rmSync(page, { recursive: true });
+});
+
+const WHO = { email: 'nobody@halt.example', password: 'does not matter' };
+const faults = (answer: { body: { faults?: Fault[] } }): string[] => (answer.body.faults ?? []).map((f) => f.path);
+
+describe('size', () => {
+  test('somebody who is not signed in may send ten kilobytes, a gardener two hundred; more is 413 and is not read', async () => {
+    const send = (bytes: number) =>
+      app
+        .http()
+        .post('/api/session')
+        .send({ ...WHO, password: 'x'.repeat(bytes) });
+    await send(9_900).expect(400); // it is read: the password is too long
+    expect((await send(10_300).expect(413)).body.message).toBe('This is longer than anything that is kept here.');
+    const g = await gardener(app);
+    const note = (bytes: number) => g.agent.put(g.url('/records')).send({ id: uuid(), text: 'x'.repeat(bytes) });
+    await note(190_000).expect(400);
+    await note(205_000).expect(413);
+    // a public route stays small for whoever is signed in
+    await g.agent
+      .post('/api/session')
+      .send({ ...WHO, password: 'x'.repeat(10_300) })
+      .expect(413);
+  });
+
+  test('a body of many unknown keys is refused before any class reads it; of many faults twenty are told', async () => {
+    const many = Object.fromEntries(Array.from({ length: 500 }, (_, i) => [`k${i}`, 1]));
+    const refused = await app.http().post('/api/session').send(many).expect(400);
+    expect(refused.body.faults).toEqual([{ path: '(whole)', reason: 'has more than 60 fields' }]);
+    const g = await gardener(app);
+    const place = { id: uuid(), name: 'x', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 1 };
+    const bad = await g.agent
+      .put(g.url('/places'))
+      .send({ ...place, mulch: Array.from({ length: 90 }, () => ({ from: 'yesterday', depthMm: -1 })) })
+      .expect(400);
+    expect(bad.body.faults).toHaveLength(20);
+    expect(bad.body.message).toMatch(/160 more faults/);
+  });
+});
+
+test('what is no JSON, or not of a shape that is kept here, is a 400 with its place', async () => {
+  const g = await gardener(app);
+  const put = (body: string) => g.agent.put(g.url('/places')).set('content-type', 'application/json').send(body);
+  expect((await put('{"id":').expect(400)).body.message).toBe('This is not JSON.');
+  expect(faults(await put('[]').expect(400))).toEqual(['(whole)']);
+  const place = { id: uuid(), name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 1 };
+  const withField = (name: string, json: string) => `${JSON.stringify(place).slice(0, -1)},"${name}":${json}}`;
+  expect(faults(await put(withField('__proto__', '{"admin":true}')).expect(400))).toEqual(['__proto__']);
+  expect(faults(await put(withField('note', '"\\ud800"')).expect(400))).toEqual(['note']);
+  // a list where a list of objects is meant, and a list where an object is
+  const spell = '{"from":"2026-05-01","depthMm":50}';
+  expect(faults(await put(withField('mulch', `[[${spell}]]`)).expect(400))).toContain('mulch');
+  expect(faults(await put(withField('soilTest', `[{"date":"2026-05-01","pH":6}]`)).expect(400))).toContain('soilTest');
+  expect(faults(await put(withField('watering', '[]')).expect(400))).toContain('watering');
+  expect(((await g.agent.get(g.url('/view'))).body as GardenView).places).toEqual([]);
+  await put(withField('mulch', `[${spell}]`)).expect(200);
+});
+
+test('a write that a page of somebody else’s sends is refused; reads, our own pages and programs are not', async () => {
+  const g = await gardener(app);
+  const { plant } = await potted(g);
+  const water = (headers: Record<string, string>) =>
+    g.agent
+      .put(g.url('/records'))
+      .set(headers)
+      .send({ id: uuid(), type: 'watering', plantId: plant, data: { date: '2026-07-18', litres: 1 } });
+  for (const site of ['cross-site', 'same-site']) await water({ 'sec-fetch-site': site }).expect(403);
+  await water({ origin: 'https://elsewhere.example' }).expect(403);
+  await water({ origin: 'null' }).expect(403);
+  // what the browser says of the site counts more than what the origin looks like
+  await water({ 'sec-fetch-site': 'cross-site', origin: 'http://127.0.0.1' }).expect(403);
+  await g.agent.get(g.url('/view')).set({ 'sec-fetch-site': 'cross-site' }).expect(200);
+  await water({ 'sec-fetch-site': 'same-origin' }).expect(200);
+  await water({ host: 'leaf.example', origin: 'http://leaf.example' }).expect(200);
+  await water({}).expect(200);
+  const { body } = await g.agent.get(g.url('/records')).expect(200);
+  expect(body).toHaveLength(3);
+});
+
+test('answers are never kept and are packed; the page’s scripts are packed and kept for good, and need no session', async () => {
+  const g = await gardener(app);
+  for (let i = 0; i < 4; i++) await potted(g);
+  const view = await g.agent.get(g.url('/view')).set('accept-encoding', 'gzip').expect(200);
+  expect(view.headers).toMatchObject({ 'cache-control': 'no-store', 'content-encoding': 'gzip' });
+  const script = await app.http().get('/assets/main-abc.js').set('accept-encoding', 'gzip').expect(200);
+  expect(script.headers).toMatchObject({
+    'cache-control': 'public, max-age=31536000, immutable',
+    'content-encoding': 'gzip',
+  });
+  expect((await app.http().get('/').expect(200)).headers['cache-control']).toBe('no-cache');
+  // a session that is unknown costs no look into the database
+  const db = await app.connect();
+  const reads = async () => {
+    const [rows] = (await db.query("SHOW GLOBAL STATUS LIKE 'Com_select'")) as unknown as [{ Value: string }[]];
+    return Number(rows[0]!.Value);
+  };
+  await db.query('RENAME TABLE session TO away');
+  try {
+    await app.http().get('/').set('cookie', 'candid-leaf=s%3Aabc.def').expect(200);
+    await g.agent.get('/assets/main-abc.js').expect(200);
+    expect(await reads()).toBeGreaterThan(0);
+  } finally {
+    await db.query('RENAME TABLE away TO session');
+    await db.end();
+  }
+});
+
+test('behind a proxy, by configuration: cookies are for https and this host alone, and the origin is the browser’s', async () => {
+  const proxied = await startApp({ secureCookies: true, trustProxy: 1 });
+  try {
+    const through = {
+      'x-forwarded-proto': 'https',
+      'x-forwarded-host': 'leaf.example',
+      origin: 'https://leaf.example',
+    };
+    const sign = (headers: Record<string, string>) =>
+      proxied
+        .http()
+        .post('/api/accounts')
+        .set(headers)
+        .send({ email: `${uuid()}@halt.example`, password: 'long enough it is', name: 'B' });
+    const cookies = (await sign(through).expect(201)).headers['set-cookie'] as unknown as string[];
+    expect(cookies).toHaveLength(2);
+    for (const cookie of cookies) {
+      expect(cookie).toMatch(/^__Host-candid-leaf(-device)?=/);
+      expect(cookie).toMatch(/; Path=\/;.*; HttpOnly; Secure; SameSite=Lax$/);
+      expect(cookie).not.toMatch(/Domain/);
+    }
+    const session = cookies.map((c) => c.split(';')[0]).join('; ');
+    await proxied
+      .http()
+      .get('/api/session')
+      .set({ ...through, cookie: session })
+      .expect(200);
+    await sign({ ...through, origin: 'https://other.example' }).expect(403);
+  } finally {
+    await proxied.stop();
+  }
+});

@@ -1,0 +1,41 @@
+import fc from 'fast-check';
+import { MOST, shapeFaults } from '../src/gate/shape.js';
+
+/** What a body may look like before any class sees it. */
+const nested = (depth: number): unknown => (depth === 0 ? 1 : { a: nested(depth - 1) });
+const refused = (body: unknown): string[] => shapeFaults(body).map((f) => f.path);
+
+test('bodies as the page sends them pass; each cap holds at its number and names where it was passed', () => {
+  const keys = (n: number) => Object.fromEntries(Array.from({ length: n }, (_, i) => [`k${i}`, i]));
+  expect(refused({ a: keys(MOST.keys) })).toEqual([]);
+  expect(refused({ a: keys(MOST.keys + 1) })).toEqual(['a']);
+  expect(refused({ ids: Array.from({ length: MOST.items }, () => 1) })).toEqual([]);
+  expect(refused({ ids: Array.from({ length: MOST.items + 1 }, () => 1) })).toEqual(['ids']);
+  expect(refused(nested(MOST.depth))).toEqual([]);
+  expect(refused(nested(MOST.depth + 1))).toEqual([`a${'.a'.repeat(MOST.depth - 1)}`]);
+  const wide = { a: Array.from({ length: 1500 }, () => Array.from({ length: 20 }, () => 0)) };
+  expect(shapeFaults(wide)[0]!.reason).toContain('values in all');
+});
+
+test('half a character, a nought, and names that mean something to the language are refused with their path', () => {
+  expect(refused({ name: 'caf\ud83c' })).toEqual(['name']);
+  expect(refused({ data: { signs: [{ note: 'a\0b' }] } })).toEqual(['data.signs[0].note']);
+  for (const name of ['__proto__', 'constructor', 'prototype'])
+    expect([name, refused(JSON.parse(`{"data":{"${name}":{"admin":true}}}`))]).toEqual([name, [`data.${name}`]]);
+  expect(refused({ name: '🍅 Große Tomate' })).toEqual([]);
+});
+
+test('what is no object is refused whole', () => {
+  for (const body of [[], [[]], 'text', 3, null, true]) expect([body, refused(body)]).toEqual([body, ['(whole)']]);
+});
+
+test('whatever is sent, the look at it ends and changes nothing', () => {
+  fc.assert(
+    fc.property(fc.json({ maxDepth: 14 }), (text) => {
+      const body: unknown = JSON.parse(text);
+      expect(shapeFaults(body).length).toBeLessThanOrEqual(1);
+      expect(JSON.stringify(body)).toBe(JSON.stringify(JSON.parse(text)));
+    }),
+    { seed: 9, numRuns: 300 },
+  );
+});

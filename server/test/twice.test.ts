@@ -1,0 +1,92 @@
+import { GARDEN } from '@candid-leaf/demo';
+import type { GardenView, RecordDto } from '@candid-leaf/contract';
+import { v7 as uuid } from 'uuid';
+import { gardener, potted, startApp, type App } from './app.js';
+
+/** The same write sent again, in other letters, or at the same moment by two. */
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+
+const statuses = (answers: { status: number }[]) => [...new Set(answers.map((a) => a.status))].sort();
+const atOnce = <T>(n: number, work: (i: number) => PromiseLike<T>): Promise<T[]> =>
+  Promise.all(Array.from({ length: n }, (_, i) => work(i)));
+
+test('an account that many make at once is made once; the others are told so', async () => {
+  const body = { email: `${uuid()}@halt.example`, password: 'beside the old line', name: 'B' };
+  const answers = await atOnce(8, () => app.http().post('/api/accounts').send(body));
+  expect(answers.filter((a) => a.status === 201)).toHaveLength(1);
+  expect(statuses(answers)).toEqual([201, 409]);
+});
+
+test('a garden, a place, a plant and a record that are sent many times at once stand there once, and all are told the same', async () => {
+  const { agent } = await gardener(app);
+  const garden = uuid();
+  const url = `/api/gardens/${garden}`;
+  expect(statuses(await atOnce(8, () => agent.put('/api/gardens').send({ ...GARDEN, id: garden })))).toEqual([200]);
+  const [place, plant, record] = [uuid(), uuid(), uuid()];
+  const pot = { id: place, name: 'Pot', kind: 'container', texture: 'potting-mix', volumeL: 12 };
+  expect(statuses(await atOnce(8, () => agent.put(`${url}/places`).send(pot)))).toEqual([200]);
+  const tomato = { id: plant, placeId: place, name: 'Paste', crop: 'tomato' };
+  expect(statuses(await atOnce(8, () => agent.put(`${url}/plants`).send(tomato)))).toEqual([200]);
+  const note = { id: record, type: 'note', plantId: plant, data: { date: '2026-07-18', text: 'once' } };
+  const answers = await atOnce(8, () => agent.put(`${url}/records`).send(note));
+  expect(statuses(answers)).toEqual([200]);
+  expect(new Set(answers.map((a) => JSON.stringify({ ...a.body, createdAt: null }))).size).toBe(1);
+  const view = (await agent.get(`${url}/view`).expect(200)).body as GardenView;
+  expect(view.places.map((p) => [p.place.id, p.plants.length])).toEqual([[place, 1]]);
+});
+
+test('two gardens that reach for the same id at once: one has it, the other is told that it is not there', async () => {
+  const [a, b] = [await gardener(app), await gardener(app)];
+  for (let round = 0; round < 5; round++) {
+    const id = uuid();
+    const body = { id, name: 'Pot', kind: 'container', texture: 'loam', volumeL: 9 };
+    const answers = await Promise.all([a, b].map((g) => g.agent.put(g.url('/places')).send(body)));
+    expect(answers.map((x) => x.status).sort()).toEqual([200, 404]);
+  }
+});
+
+test('capital letters in an id and another order of the fields are the same write', async () => {
+  const g = await gardener(app);
+  const { plant } = await potted(g);
+  const id = uuid();
+  const data = { date: '2026-07-18', litres: 2, how: 'base' };
+  const first = await g.agent.put(g.url('/records')).send({ id, type: 'watering', plantId: plant, data }).expect(200);
+  const again = await g.agent
+    .put(g.url('/records').toUpperCase().replace('/API/GARDENS', '/api/gardens').replace('/RECORDS', '/records'))
+    .send({
+      data: { how: 'base', litres: 2, date: '2026-07-18' },
+      plantId: plant.toUpperCase(),
+      type: 'watering',
+      id: id.toUpperCase(),
+    })
+    .expect(200);
+  expect((again.body as RecordDto).version).toBe((first.body as RecordDto).version);
+  expect((again.body as RecordDto).id).toBe(id);
+  expect((await g.agent.get(g.url('/records')).expect(200)).body).toHaveLength(1);
+  const order = { units: { area: 'm2', mass: 'g', length: 'cm', volume: 'L', temperature: 'C' } };
+  const garden = (await g.agent.put('/api/gardens').send({ ...order, ...GARDEN, ...order, id: g.garden.toUpperCase() }))
+    .body as GardenView['garden'];
+  expect([garden.id, garden.version]).toEqual([g.garden, 1]);
+});
+
+test('a garden cannot be made to stand more than two years from today', async () => {
+  const g = await gardener(app);
+  const settings = { ...GARDEN, id: g.garden, version: 1 };
+  for (const pinnedDate of ['9999-01-01', '2029-11-25', '2019-01-01']) {
+    const refused = await g.agent
+      .put('/api/gardens')
+      .send({ ...settings, pinnedDate })
+      .expect(400);
+    expect(refused.body.faults).toEqual([{ path: 'pinnedDate', reason: 'must be within two years of today' }]);
+  }
+  // what stands already may stay, whatever the calendar says
+  await g.agent.put('/api/gardens').send(settings).expect(200);
+  await g.agent
+    .put('/api/gardens')
+    .send({ ...settings, id: uuid(), version: undefined, pinnedDate: '9999-01-01' })
+    .expect(400);
+});
