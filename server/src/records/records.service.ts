@@ -16,7 +16,7 @@ import {
 } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { FlowNotKnown, makeWatering } from '@candid-leaf/core/water';
-import { IsNull, type EntityManager, type Repository } from 'typeorm';
+import { In, IsNull, type EntityManager, type Repository } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
@@ -93,9 +93,9 @@ export class RecordsService {
     return m.existsBy(RecordEntity, { id, gardenId, deletedAt: IsNull() });
   }
 
-  /** Was one ever written under this id, even if it was thrown away since? */
-  wasEverWritten(m: EntityManager, id: string): Promise<boolean> {
-    return m.existsBy(RecordEntity, { id });
+  /** Was one ever written under one of these ids, even if it was thrown away since? */
+  wasEverWritten(m: EntityManager, ...ids: string[]): Promise<boolean> {
+    return m.existsBy(RecordEntity, { id: In(ids) });
   }
 
   async markDeleted(m: EntityManager, gardenId: string, recordId: string, deleted: boolean): Promise<void> {

@@ -140,9 +140,11 @@ export class TimerService {
           { placeId: place.id, day: run.date },
           { ranMinutes: run.minutes, ranLitres: run.litres },
         );
-        const id = v5(`${place.id} ${run.date}`, RUN_IDS);
+        // one run makes one record, whichever place its outlet waters by now; before outlets were bound it went by its place
+        const id = v5(`${s.garden.id} ${zone} ${run.date}`, RUN_IDS);
+        const before = v5(`${place.id} ${run.date}`, RUN_IDS);
         // a record that the gardener has since changed or thrown away is left as it is
-        if (run.litres <= 0 || (await this.records.wasEverWritten(m, id))) continue;
+        if (run.litres <= 0 || (await this.records.wasEverWritten(m, id, before))) continue;
         await this.records.write(m, s.garden.id, accountId, s.today, {
           id,
           type: 'watering',

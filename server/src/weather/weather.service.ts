@@ -113,8 +113,14 @@ export class WeatherService {
 
   /** After a garden was made or changed: weather for its new day or its new place on earth, if it needs any. */
   async follow(garden: GardenDto, moved: boolean): Promise<void> {
-    const newest = await this.newestObserved(garden.id, garden.today);
-    if (moved || newest === null || newest < garden.today) await this.pull(garden.id, moved);
+    const { id: gardenId, today } = garden;
+    const measured = (await this.newestObserved(gardenId, today)) === today;
+    const foreseen = await this.db.manager.existsBy(WeatherEntity, {
+      gardenId,
+      kind: 'forecast',
+      day: addDays(today, 1),
+    });
+    if (moved || !measured || !foreseen) await this.pull(gardenId, moved);
   }
 
   /** The newest day that was measured, of those up to the garden's own: a garden that once stood later has newer ones. */
