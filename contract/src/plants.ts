@@ -1,8 +1,8 @@
-import { PlantFacts } from '@candid-leaf/core/records';
+import { PlantMake } from '@candid-leaf/core/records';
 import { IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
-export class PlantInput extends PlantFacts {
+export class PlantInput extends PlantMake {
   @IsId()
   id: string;
 
@@ -17,7 +17,7 @@ export class PlantInput extends PlantFacts {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
-  override name: string;
+  name: string;
 }
 
 export interface PlantDto extends PlantInput {

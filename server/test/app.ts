@@ -40,13 +40,14 @@ export class TestStation extends WeatherStation {
 }
 
 /** The real application on a database of its own. */
-export async function startApp(more: Partial<Config> = {}) {
+/** @param through another way to the database than the straight one */
+export async function startApp(more: Partial<Config> = {}, through?: string) {
   const root = process.env.TEST_DATABASE_URL;
   if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
   const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
   const db = await createConnection(root);
   await db.query(`CREATE DATABASE ${name}`);
-  const url = new URL(root);
+  const url = new URL(through ?? root);
   url.pathname = `/${name}`;
   const config: Config = {
     databaseUrl: url.toString(),
@@ -74,8 +75,10 @@ export async function startApp(more: Partial<Config> = {}) {
     station,
     config,
     /** a connection to its database, to look into it and to stand in its way */
-    connect: () => createConnection(url.toString()),
+    connect: () => createConnection(Object.assign(new URL(root), { pathname: url.pathname }).toString()),
     service: <T>(of: abstract new (...args: never[]) => T): T => app.get(of as never, { strict: false }),
+    /** every route that answers, as the router knows them */
+    routes: () => routesOf(app),
     http: () => request(app.getHttpServer()),
     agent: () => request.agent(app.getHttpServer()),
     stop: async () => {
@@ -86,6 +89,17 @@ export async function startApp(more: Partial<Config> = {}) {
     },
   };
 }
+interface Layer {
+  route?: { path: string; methods: Record<string, boolean> };
+}
+function routesOf(app: NestExpressApplication): string[] {
+  const { router } = app.getHttpAdapter().getInstance() as { router: { stack: Layer[] } };
+  return router.stack
+    .flatMap(({ route }) => (route ? Object.keys(route.methods).map((m) => `${m.toUpperCase()} ${route.path}`) : []))
+    .filter((r) => r.includes(' /api/'))
+    .sort();
+}
+
 export type App = Awaited<ReturnType<typeof startApp>>;
 export type Agent = ReturnType<App['agent']>;
 

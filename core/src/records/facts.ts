@@ -190,14 +190,10 @@ export class PlaceFacts extends PlaceMake {
   areaM2?: number | null;
 }
 
-export class PlantFacts {
+/** What a plant is; both a case file's plant and a garden's have it. */
+export class PlantMake {
   @IsIn(CROPS)
   crop: Crop;
-
-  @IsOptional()
-  @IsString()
-  @MaxLength(120)
-  name?: string;
 
   @IsOptional()
   @IsIn(GROWTH_HABITS)
@@ -232,4 +228,11 @@ export class PlantFacts {
   @ArrayMaxSize(DISORDER_CODES.length)
   @IsIn(DISORDER_CODES, { each: true, message: 'names a disorder that is not in the vocabulary' })
   resistantTo?: DisorderCode[];
+}
+
+export class PlantFacts extends PlantMake {
+  @IsOptional()
+  @IsString()
+  @MaxLength(120)
+  name?: string;
 }

@@ -29,7 +29,8 @@ export function shapeFaults(body: unknown): Fault[] {
     if (entries.length > MOST.keys) return { path, reason: `has more than ${MOST.keys} fields` };
     return first(entries, (item, name) => {
       const at = path === '' ? short(name) : `${path}.${short(name)}`;
-      if (NEVER.has(name) || !name.isWellFormed()) return { path: at, reason: 'is not a field known here' };
+      if (name === '' || NEVER.has(name) || !name.isWellFormed())
+        return { path: at, reason: 'is not a field known here' };
       return look(item, at, depth + 1);
     });
   };
@@ -48,4 +49,5 @@ function first<K>(items: Iterable<[K, unknown]>, look: (value: unknown, key: K) 
 }
 
 /** A field's name in an answer is not as long as whoever sent it likes. */
-const short = (name: string): string => (name.length > 60 ? `${name.slice(0, 60)}…` : name).toWellFormed();
+const short = (name: string): string =>
+  name === '' ? '(no name)' : (name.length > 60 ? `${name.slice(0, 60)}…` : name).toWellFormed();

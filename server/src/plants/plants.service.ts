@@ -51,7 +51,10 @@ export class PlantsService {
   }
 
   order(gardenId: string, placeId: string, ids: string[]): Promise<void> {
-    return this.gardens.change(gardenId, (m) => reorder(m, PlantEntity, ids, { gardenId, placeId }));
+    return this.gardens.change(gardenId, async (m) => {
+      if (!(await m.existsBy(PlaceEntity, { id: placeId, gardenId }))) throw notFound('place');
+      await reorder(m, PlantEntity, ids, { gardenId, placeId });
+    });
   }
 
   async retire(gardenId: string, plantId: string, retired: boolean): Promise<void> {

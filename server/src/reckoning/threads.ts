@@ -19,6 +19,7 @@ const USUAL: Limits = { jobMs: 12_000, silenceMs: 5000, heapMb: 180 };
 /** A garden that was being reckoned when a thread had to be ended so often is left alone for a while. */
 const MOST_STRIKES = 2;
 const LEFT_ALONE_MS = 60_000;
+const FORGOTTEN_MS = 10 * 60_000;
 const LONGEST_PAUSE_MS = 10_000;
 
 interface Waiting {
@@ -36,6 +37,8 @@ class Thread {
   private deaths = 0;
   private ended = false;
   ready = false;
+  /** between one that has ended and the next there is none */
+  private alive = false;
   private readonly waiting = new Map<number, Waiting>();
   private readonly watch: NodeJS.Timeout;
 
@@ -52,6 +55,7 @@ class Thread {
   }
 
   run(gardenId: string, name: string, args: readonly unknown[]): Promise<string> {
+    if (!this.alive) return Promise.reject(tooLong());
     return new Promise((resolve, reject) => {
       const id = this.next++;
       const timer = setTimeout(() => this.fail(id), this.limits.jobMs);
@@ -75,6 +79,7 @@ class Thread {
       resourceLimits: { maxOldGenerationSizeMb: this.limits.heapMb, maxYoungGenerationSizeMb: YOUNG_MB },
     });
     this.worker = worker;
+    this.alive = true;
     worker.on('message', (said: Said) => this.hear(said));
     worker.on('error', (error) =>
       this.log.warn(`a reckoning thread: ${error.name} ${(error as { code?: string }).code ?? ''}`),
@@ -111,6 +116,7 @@ class Thread {
     for (const id of [...this.waiting.keys()]) this.fail(id);
     const pause = Math.min(LONGEST_PAUSE_MS, 100 * 2 ** this.deaths++);
     this.ready = false;
+    this.alive = false;
     setTimeout(() => !this.ended && this.begin(), pause).unref();
   }
 
@@ -125,10 +131,13 @@ class Thread {
   }
 }
 
+const tooLong = (): Error =>
+  unavailable('This garden takes too long to reckon just now. Try again in a moment; it is safe to send it again.');
+
 /** Threads that reckon, each for its own gardens, so that what is held of a garden is held once. */
 export class Threads {
   private readonly threads: Thread[];
-  private readonly strikes = new Map<string, { count: number; until: number }>();
+  private readonly strikes = new Map<string, { count: number; at: number }>();
 
   constructor(file: URL, data: unknown, count: number, limits: Partial<Limits> = {}) {
     const log = new Logger('Reckoning');
@@ -143,16 +152,13 @@ export class Threads {
   async run(gardenId: string, name: string, args: readonly unknown[]): Promise<string> {
     const struck = this.strikes.get(gardenId);
     if (struck && struck.count >= MOST_STRIKES) {
-      if (Date.now() < struck.until)
+      if (Date.now() < struck.at + LEFT_ALONE_MS)
         throw unavailable(
           'This garden could not be reckoned twice. It is tried again in a minute; nothing in it is lost.',
         );
-      this.strikes.delete(gardenId);
+      struck.count = MOST_STRIKES - 1; // one more try
     }
-    const thread = this.threads[hash(gardenId) % this.threads.length]!;
-    const json = await thread.run(gardenId, name, args);
-    this.strikes.delete(gardenId);
-    return json;
+    return this.threads[hash(gardenId) % this.threads.length]!.run(gardenId, name, args);
   }
 
   async end(): Promise<void> {
@@ -160,9 +166,10 @@ export class Threads {
   }
 
   private strike(gardenIds: readonly string[]): void {
+    const now = Date.now();
     for (const id of gardenIds) {
-      const { count = 0 } = this.strikes.get(id) ?? {};
-      this.strikes.set(id, { count: count + 1, until: Date.now() + LEFT_ALONE_MS });
+      const old = this.strikes.get(id);
+      this.strikes.set(id, { count: (old && now - old.at < FORGOTTEN_MS ? old.count : 0) + 1, at: now });
     }
   }
 }

@@ -1,8 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { disorderRow } from '@candid-leaf/core/diagnosis';
-import { IsNull, type DataSource } from 'typeorm';
+import { isUUID } from 'class-validator';
+import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import { notFound } from '../shared/http-errors.js';
 import { TaskSource, type Task } from '../today/task-source.js';
 import { TreatmentEntity } from './treatment.entity.js';
 
@@ -44,11 +46,16 @@ export class FollowUpsSource extends TaskSource {
   }
 
   /** It is answered on the plant's page, not ticked. */
-  done(): Promise<null> {
-    return Promise.resolve(null);
+  async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
+    await this.find(m, s, id);
+    return null;
   }
 
-  undo(): Promise<void> {
-    return Promise.resolve();
+  undo(m: EntityManager, s: GardenSnapshot, id: string): Promise<void> {
+    return this.find(m, s, id);
+  }
+
+  private async find(m: EntityManager, s: GardenSnapshot, id: string): Promise<void> {
+    if (!isUUID(id) || !(await m.existsBy(TreatmentEntity, { id, gardenId: s.garden.id }))) throw notFound('task');
   }
 }

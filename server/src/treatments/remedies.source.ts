@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
+import { isUUID } from 'class-validator';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import { notFound } from '../shared/http-errors.js';
@@ -57,11 +58,11 @@ export class RemediesSource extends TaskSource {
   }
 
   override async knows(m: EntityManager, s: GardenSnapshot, id: string): Promise<boolean> {
-    return m.existsBy(TreatmentTaskEntity, { id, gardenId: s.garden.id });
+    return isUUID(id) && (await m.existsBy(TreatmentTaskEntity, { id, gardenId: s.garden.id }));
   }
 
   private async find(m: EntityManager, s: GardenSnapshot, id: string): Promise<TreatmentTaskEntity> {
-    const task = await m.findOneBy(TreatmentTaskEntity, { id, gardenId: s.garden.id });
+    const task = isUUID(id) ? await m.findOneBy(TreatmentTaskEntity, { id, gardenId: s.garden.id }) : null;
     if (!task) throw notFound('task');
     return task;
   }

@@ -1,0 +1,224 @@
+import {
+  BenchInput,
+  GardenInput,
+  HoseTimerInput,
+  NewOrder,
+  PlaceInput,
+  PlantInput,
+  RecordInput,
+  SignIn,
+  SignUp,
+  StartTreatment,
+  TaskDone,
+  TreatmentOutcome,
+} from '@candid-leaf/contract';
+import { GARDEN } from '@candid-leaf/demo';
+import { v7 as uuid } from 'uuid';
+import { gardener, potted, type App } from './app.js';
+
+/** Somebody's garden with one of everything in it. */
+export interface World {
+  gardenId: string;
+  placeId: string;
+  plantId: string;
+  recordId: string;
+  treatmentId: string;
+  benchId: string;
+  key: string;
+  timer: string;
+}
+
+/** One route: who may use it, what is sent, and which class of the contract that is. */
+export interface Row {
+  /** anybody may */
+  open?: true;
+  /** the status that a member gets */
+  member: number;
+  cls?: new () => object;
+  /** a body that is taken */
+  body?: (w: World) => object;
+  /** bodies that name things of another's garden: each is refused with 404 or 400 */
+  foreign?: (mine: World, theirs: World) => object[];
+  /** it ends the session, so the walk comes to it last */
+  last?: true;
+}
+
+const place = (w: World): object => ({
+  id: w.placeId,
+  version: 1,
+  name: 'Pots',
+  kind: 'container',
+  texture: 'potting-mix',
+  volumeL: 14,
+  potMaterial: 'terracotta',
+  irrigation: 'drip',
+  flowLPerH: 20,
+  watering: { school: 'daily', timerZone: 1 },
+});
+const plant = (w: World): object => ({ id: uuid(), placeId: w.placeId, name: 'Another', crop: 'tomato' });
+const record = (w: World, data: object = { date: '2026-07-18', litres: 1 }): object => ({
+  id: uuid(),
+  type: 'watering',
+  plantId: w.plantId,
+  data,
+});
+const bench = (w: World): object => ({
+  id: uuid(),
+  placeId: w.placeId,
+  name: 'Two ways',
+  weather: 'simulated',
+  years: 20,
+  setUps: [
+    { name: 'a', strategy: 'deep' },
+    { name: 'b', strategy: 'daily' },
+  ],
+});
+const garden = (w: World): object => ({ ...GARDEN, id: w.gardenId, version: 1 });
+const treatment = (): object => ({ id: uuid(), disorder: 'blossom-end-rot' });
+const READ: Row = { member: 200 };
+const ACT = (member: number): Row => ({ member });
+
+/** Every route. One that is not here, or is here and no longer there, fails the walk. */
+export const ROUTES: Record<string, Row> = {
+  'GET /api/health': { open: true, member: 200 },
+  'GET /api/ready': { open: true, member: 200 },
+  'POST /api/accounts': {
+    open: true,
+    member: 201,
+    cls: SignUp,
+    body: () => ({ email: `${uuid()}@halt.example`, password: 'beside the old line', name: 'B' }),
+  },
+  'POST /api/session': {
+    open: true,
+    member: 401,
+    cls: SignIn,
+    body: () => ({ email: 'x@halt.example', password: 'wrong' }),
+  },
+  'GET /api/session': READ,
+  'DELETE /api/session': { member: 204, last: true },
+  'GET /api/gardens': READ,
+  'PUT /api/gardens': { member: 200, cls: GardenInput, body: garden, foreign: (_m, t) => [garden(t)] },
+  'GET /api/gardens/:gardenId': READ,
+  'GET /api/gardens/:gardenId/view': READ,
+  'GET /api/gardens/:gardenId/plan': READ,
+  'GET /api/gardens/:gardenId/records': READ,
+  'GET /api/gardens/:gardenId/benches': READ,
+  'GET /api/gardens/:gardenId/timer': READ,
+  'GET /api/gardens/:gardenId/places/:placeId/plan': READ,
+  'GET /api/gardens/:gardenId/plants/:plantId/view': READ,
+  'GET /api/gardens/:gardenId/plants/:plantId/case': READ,
+  'PUT /api/gardens/:gardenId/places': {
+    member: 200,
+    cls: PlaceInput,
+    body: place,
+    foreign: (_m, t) => [place(t), { ...place(t), version: undefined }],
+  },
+  'POST /api/gardens/:gardenId/places/order': {
+    member: 204,
+    cls: NewOrder,
+    body: (w) => ({ ids: [w.placeId] }),
+    foreign: (_m, t) => [{ ids: [t.placeId] }],
+  },
+  'POST /api/gardens/:gardenId/places/:placeId/retire': ACT(204),
+  'POST /api/gardens/:gardenId/places/:placeId/restore': ACT(204),
+  'POST /api/gardens/:gardenId/places/:placeId/plants/order': {
+    member: 204,
+    cls: NewOrder,
+    body: (w) => ({ ids: [w.plantId] }),
+    foreign: (_m, t) => [{ ids: [t.plantId] }],
+  },
+  'POST /api/gardens/:gardenId/places/:placeId/timer/send': ACT(200),
+  'POST /api/gardens/:gardenId/places/:placeId/timer/read': ACT(200),
+  'PUT /api/gardens/:gardenId/plants': {
+    member: 200,
+    cls: PlantInput,
+    body: plant,
+    foreign: (m, t) => [plant(t), { ...plant(m), id: t.plantId }, { ...plant(m), id: t.plantId, version: 1 }],
+  },
+  'POST /api/gardens/:gardenId/plants/:plantId/retire': ACT(204),
+  'POST /api/gardens/:gardenId/plants/:plantId/restore': ACT(204),
+  'POST /api/gardens/:gardenId/plants/:plantId/treatments': {
+    member: 200,
+    cls: StartTreatment,
+    body: treatment,
+    foreign: (_m, t) => [{ ...treatment(), id: t.treatmentId }],
+  },
+  'PUT /api/gardens/:gardenId/records': {
+    member: 200,
+    cls: RecordInput,
+    body: record,
+    foreign: (m, t) => [
+      record(t),
+      { ...record(m), id: t.recordId },
+      { ...record(m), plantId: null, placeId: t.placeId },
+      { ...record(m), id: t.recordId, version: 1 },
+    ],
+  },
+  'DELETE /api/gardens/:gardenId/records/:recordId': ACT(204),
+  'POST /api/gardens/:gardenId/records/:recordId/restore': ACT(204),
+  'POST /api/gardens/:gardenId/weather/pull': ACT(200),
+  'POST /api/gardens/:gardenId/tasks/:key/done': {
+    member: 200,
+    cls: TaskDone,
+    body: () => ({ recordId: uuid() }),
+    foreign: (_m, t) => [{ recordId: t.recordId }],
+  },
+  'POST /api/gardens/:gardenId/tasks/:key/undo': {
+    member: 204,
+    cls: TaskDone,
+    body: () => ({}),
+    foreign: (_m, t) => [{ recordId: t.recordId }],
+  },
+  'POST /api/gardens/:gardenId/tasks/:key/not-today': ACT(204),
+  'POST /api/gardens/:gardenId/treatments/:treatmentId/outcome': {
+    member: 200,
+    cls: TreatmentOutcome,
+    body: () => ({ outcome: 'worked' }),
+  },
+  'PUT /api/gardens/:gardenId/benches': {
+    member: 200,
+    cls: BenchInput,
+    body: bench,
+    foreign: (m, t) => [bench(t), { ...bench(m), id: t.benchId }, { ...bench(m), id: t.benchId, version: 1 }],
+  },
+  'DELETE /api/gardens/:gardenId/benches/:benchId': ACT(204),
+  'PUT /api/gardens/:gardenId/timer': {
+    member: 200,
+    cls: HoseTimerInput,
+    body: (w) => ({ address: `${w.timer}/boxes/${w.gardenId}`, secret: `tap-of-${w.gardenId}` }),
+  },
+  'DELETE /api/gardens/:gardenId/timer': ACT(204),
+};
+
+/** The path of a route with a world's ids in it. */
+export const pathOf = (route: string, w: World): string =>
+  route
+    .split(' ')[1]!
+    .replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(w[name as keyof World]))
+    .replace(/^\/api\/gardens\/undefined/, '');
+
+/** A gardener with one of everything, and a finding that was taken on. */
+export async function worldOf(
+  app: App,
+  timer: string,
+): Promise<{ agent: Awaited<ReturnType<typeof gardener>>['agent']; w: World }> {
+  const g = await gardener(app);
+  const { place: placeId, plant: plantId } = await potted(g);
+  const ok = async (method: 'put' | 'post', path: string, body: object) =>
+    (await g.agent[method](g.url(path)).send(body).expect(200)).body as { id: string };
+  await ok('put', '/timer', { address: `${timer}/boxes/${g.garden}`, secret: `tap-of-${g.garden}` });
+  const { id: recordId } = await ok('put', '/records', {
+    id: uuid(),
+    type: 'inspection',
+    plantId,
+    data: {
+      date: '2026-07-18',
+      allClear: false,
+      signs: [{ sign: 'fruit-blossom-end-dark', present: true, affected: 4 }],
+    },
+  });
+  const { id: treatmentId } = await ok('post', `/plants/${plantId}/treatments`, treatment());
+  const w = { gardenId: g.garden, placeId, plantId, recordId, treatmentId, benchId: '', key: '', timer };
+  const { id: benchId } = await ok('put', '/benches', bench(w));
+  return { agent: g.agent, w: { ...w, benchId, key: `look-again:${treatmentId}` } };
+}

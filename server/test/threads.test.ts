@@ -1,0 +1,80 @@
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { pathToFileURL } from 'node:url';
+import { HttpException, Logger } from '@nestjs/common';
+import { Threads } from '../src/reckoning/threads.js';
+import { databaseTrouble } from '../src/shared/database-faults.js';
+
+/** Threads that reckon, and what becomes of those that do not let go. */
+Logger.overrideLogger(false);
+let threads: Threads;
+beforeEach(() => {
+  const file = pathToFileURL(join(__dirname, 'fixtures', 'thread.mjs'));
+  threads = new Threads(file, null, 2, { jobMs: 1500, silenceMs: 600, heapMb: 40 });
+});
+afterEach(() => threads.end());
+
+const statusOf = (work: Promise<unknown>): Promise<number> =>
+  work.then(
+    () => 200,
+    (error: unknown) => (error instanceof HttpException ? error.getStatus() : 500),
+  );
+/** Asked again until it is answered: a thread that was replaced needs a moment. */
+async function answered(garden: string): Promise<string> {
+  for (let i = 0; ; i++) {
+    try {
+      return await threads.run(garden, 'answer', [garden]);
+    } catch (error) {
+      if (i > 200) throw error;
+      await wait(20);
+    }
+  }
+}
+
+test('an answer, a refusal and the database’s trouble come through as they were', async () => {
+  expect(await threads.run('a', 'answer', ['a', { b: [1, null] }])).toBe('["a",{"b":[1,null]}]');
+  await expect(threads.run('a', 'refuse', [])).rejects.toMatchObject({
+    status: 404,
+    response: { message: 'not here' },
+  });
+  expect(databaseTrouble(await threads.run('a', 'away', []).catch((e: unknown) => e))).toBe('away');
+});
+
+test('one garden that is never through holds up nobody: it is told to come back, its thread is replaced, the others go on', async () => {
+  const gardens = ['garden a', 'garden b', 'garden c', 'garden d'];
+  await Promise.all(gardens.map(answered));
+  const stuck = threads.run('garden a', 'spin', []);
+  const late = statusOf(stuck);
+  // those of the other thread do not notice, and this one answers meanwhile
+  const others = await Promise.all(gardens.map((g) => statusOf(threads.run(g, 'answer', [g]))));
+  expect(others.filter((s) => s === 200).length).toBeGreaterThan(0);
+  expect(await late).toBe(503);
+  for (const g of gardens.slice(1)) expect(await answered(g)).toBe(`["${g}"]`);
+});
+
+test('work that is merely slow is told to come back, and its thread goes on', async () => {
+  await answered('a');
+  const [slow, other] = await Promise.all([statusOf(threads.run('a', 'sleep', [])), answered('a')]);
+  expect([slow, other]).toEqual([503, '["a"]']);
+});
+
+test('a thread that dies or runs out of memory is replaced', async () => {
+  for (const end of ['die', 'eat']) {
+    await answered('a');
+    expect([end, await statusOf(threads.run('a', end, []))]).toEqual([end, 503]);
+    expect(await answered('b')).toBe('["b"]');
+  }
+});
+
+test('a garden that brought a thread down twice is left alone for a while; the others are not', async () => {
+  for (let i = 0; i < 2; i++) {
+    expect(await answered('bad')).toBe('["bad"]');
+    await statusOf(threads.run('bad', 'die', []));
+  }
+  await expect(threads.run('bad', 'answer', ['bad'])).rejects.toMatchObject({
+    response: expect.objectContaining({
+      message: expect.stringMatching(/could not be reckoned twice/) as string,
+    }) as object,
+  });
+  expect(await answered('other')).toBe('["other"]');
+});
