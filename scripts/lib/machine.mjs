@@ -2,12 +2,13 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { ROOT } from './build.mjs';
 import { exec } from './exec.mjs';
 import { Plain, say } from './say.mjs';
 
-export const DATA = join(ROOT, '.data');
+/** Where everything is kept that a start makes; elsewhere by DATA_FOLDER. */
+export const DATA = process.env.DATA_FOLDER ? resolve(process.env.DATA_FOLDER) : join(ROOT, '.data');
 const NEEDED_MB = 1200;
 
 export function checkNode() {

@@ -121,7 +121,8 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
   }
 
   async function start() {
-    mkdirSync(logs, { recursive: true, mode: 0o700 });
+    mkdirSync(home, { recursive: true });
+    mkdirSync(logs, { recursive: true });
     chmodSync(logs, 0o700);
     const db = await database();
     const stationPort = await ownPort(home, 'station');

@@ -1,5 +1,6 @@
 import { Controller, Get, Module, ServiceUnavailableException } from '@nestjs/common';
 import { Public } from '../accounts/session.js';
+import { BackupWatch } from './backup-watch.service.js';
 import { Pulse } from './pulse.service.js';
 
 interface Health {
@@ -30,5 +31,5 @@ class HealthController {
   }
 }
 
-@Module({ controllers: [HealthController], providers: [Pulse] })
+@Module({ controllers: [HealthController], providers: [Pulse, BackupWatch] })
 export class HealthModule {}

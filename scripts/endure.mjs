@@ -1,0 +1,204 @@
+// npm run endure [-- ROUNDS]: kills, freezes and fills up what it stands on while people write, and counts what was lost. Everything
+// happens in throw-away folders. ENDURE_REPORT names a file for the figures.
+import { spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { buildAll, ROOT } from './lib/build.mjs';
+import {
+  allGone,
+  answers,
+  comesAbout,
+  count,
+  outcome,
+  programsOf,
+  startUntil,
+  underWrites,
+  writer,
+} from './lib/endure.mjs';
+import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
+import { endWith, say } from './lib/say.mjs';
+import { makeStack } from './lib/stack.mjs';
+
+const ROUNDS = Number(process.argv[2] ?? 30);
+/** how long a frozen database stays so; twenty seconds when it is done in earnest */
+const FROZEN_MS = ROUNDS >= 10 ? 20_000 : 3000;
+const quiet = { SIGN_UPS_PER_HOUR: '100000', LOG_LEVEL: 'error' };
+
+/** One of the programs is killed again and again while people write; nobody helps it up. */
+async function kills(stack, name, what) {
+  const row = outcome(what);
+  const writers = await underWrites(stack.url, row, async (failed) => {
+    for (let i = 0; i < ROUNDS && !failed(); i++) {
+      await wait(150 + Math.random() * 350);
+      const pid = stack.pidOf(name);
+      process.kill(pid, 'SIGKILL');
+      row.tried += 1;
+      await comesAbout(row, async () => stack.pidOf(name) !== pid && (await answers(stack.url)));
+    }
+  });
+  await count(stack.databaseUrl, writers, row);
+  return row;
+}
+
+/** The database goes silent, and comes to; health tells the truth meanwhile, and at once. */
+async function frozen(stack) {
+  const row = outcome(`database frozen for ${FROZEN_MS / 1000} s`);
+  const rounds = Math.max(1, Math.round(ROUNDS / 10));
+  const writers = await underWrites(stack.url, row, async (failed) => {
+    for (let i = 0; i < rounds && !failed(); i++) {
+      await wait(400);
+      const pid = stack.pidOf('database');
+      process.kill(pid, 'SIGSTOP');
+      row.tried += 1;
+      if (FROZEN_MS > 5000) await comesAbout(row, async () => !(await answers(stack.url, '/api/health')), 10_000);
+      await wait(FROZEN_MS);
+      process.kill(pid, 'SIGCONT');
+      await comesAbout(row, () => answers(stack.url));
+    }
+  });
+  await count(stack.databaseUrl, writers, row);
+  return row;
+}
+
+/** A database with room for so much and no more: what does not fit is refused in words, and writing goes on when it is given more. */
+async function fullDisk(home) {
+  const row = outcome('disk that fills');
+  const room = (mb) => `--innodb-data-file-path=ibdata1:12M:autoextend:max:${mb}M`;
+  const settings = ['--innodb-file-per-table=0', room(96)];
+  const stack = makeStack({ home, env: quiet, databaseSettings: settings });
+  const running = await stack.start();
+  const { createConnection } = await import('mysql2/promise');
+  try {
+    const probe = await writer(running.url);
+    const tell = (text) =>
+      probe.send('PUT', `${probe.at}/records`, {
+        id: randomUUID(),
+        type: 'note',
+        plantId: probe.plant,
+        data: { date: '2026-07-18', text },
+      });
+    for (let i = 1; i <= Math.max(1, Math.round(ROUNDS / 10)); i++) {
+      const writers = await underWrites(running.url, row, async () => {
+        row.tried += 1;
+        const db = await createConnection(running.databaseUrl);
+        await db.query(`CREATE TABLE filler${i} (text longblob) ENGINE=InnoDB`);
+        for (let size = 4 * 2 ** 20; size > 8000;) {
+          const insert = db.query(`INSERT INTO filler${i} VALUES (REPEAT("f", ?))`, [size]);
+          if (
+            await insert.then(
+              () => false,
+              () => true,
+            )
+          )
+            size /= 2;
+        }
+        await db.end();
+        // there is no room any more: it is refused with 507, and said so; the server stands
+        const refused = async () => {
+          const answer = await tell('n'.repeat(2000));
+          return answer.status === 507 && /could not be kept/.test(await answer.text());
+        };
+        await comesAbout(row, refused, 20_000);
+        await comesAbout(row, () => answers(running.url));
+        // somebody makes room
+        settings[1] = room(96 + 64 * i);
+        process.kill(running.pidOf('database'), 'SIGTERM');
+        await comesAbout(row, async () => (await tell('fits again')).ok);
+      });
+      await count(running.databaseUrl, writers, row);
+    }
+  } finally {
+    await stack.stop();
+  }
+  return row;
+}
+
+/** Starts that are ended at every stage, in every way: nothing stays behind, and the next start needs no help. */
+async function starts(home) {
+  const row = outcome('starts ended at every stage');
+  const stages = ['Creating the database', 'Starting the server', 'Loading the demo', 'Candid Leaf is at'];
+  const ways = ROUNDS >= 10 ? ['SIGKILL', 'SIGINT', 'SIGHUP', 'SIGTERM'] : ['SIGKILL'];
+  for (const how of ways)
+    for (const stage of stages) {
+      // the database is made once only, unless the start is to be killed while it is
+      if (stage === stages[0]) rmSync(home, { recursive: true, force: true });
+      // once the demo is there it is not loaded again
+      if (stage === 'Loading the demo' && how !== ways[0]) continue;
+      const { programs } = await startUntil(home, stage, how);
+      row.tried += 1;
+      await comesAbout(row, () => allGone(programs) && programsOf(home).size === 0, 12_000);
+    }
+  const { url, child } = await startUntil(home, 'Candid Leaf is at', null);
+  const { DEMO_ACCOUNT, GARDEN, PLANTS } = await import('@candid-leaf/demo');
+  const entry = await fetch(`${url}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ email: DEMO_ACCOUNT.email, password: DEMO_ACCOUNT.password }),
+  });
+  const cookie = entry.headers.getSetCookie().find((c) => c.startsWith('candid-leaf=')) ?? '';
+  const view = await (await fetch(`${url}/api/gardens/${GARDEN.id}/view`, { headers: { cookie } })).json();
+  const plants = view.places.reduce((n, p) => n + p.plants.length, 0);
+  row.lost += Math.max(0, PLANTS.length - plants);
+  row.doubled += Math.max(0, plants - PLANTS.length);
+  row.writes += plants;
+  const gone = new Promise((done) => child.once('exit', done));
+  child.kill('SIGTERM');
+  await gone;
+  return row;
+}
+
+/** Migrations killed before and after every statement; a few of them where it is not done in earnest, which the other tests do. */
+function migrations(databaseUrl) {
+  const row = outcome('migrations killed at every statement');
+  const done = spawnSync(
+    join(ROOT, 'node_modules', '.bin', 'jest'),
+    ['--selectProjects', 'server', '--testPathPatterns', 'migration-killed'],
+    { cwd: ROOT, encoding: 'utf8', env: { ...process.env, TEST_DATABASE_URL: databaseUrl, KILL_EVERY: '1' } },
+  );
+  row.tried = Number(/killed at (\d+) places/.exec(done.stdout)?.[1] ?? 0);
+  row.help = done.status === 0 && row.tried > 0 ? 0 : 1;
+  return row;
+}
+
+function show(rows) {
+  const columns = ['what', 'tried', 'writes', 'lost', 'doubled', 'help'];
+  const heads = ['attack', 'tried', 'writes acknowledged', 'lost', 'doubled', 'needed help'];
+  say(`\n| ${heads.join(' | ')} |\n| ${heads.map(() => '---').join(' | ')} |`);
+  for (const r of rows) say(`| ${columns.map((c) => r[c]).join(' | ')} |`);
+}
+
+const home = throwAwayFolder('endure');
+let stack = null;
+const rows = [];
+try {
+  await ensureModules();
+  await buildAll(say);
+  stack = makeStack({ home: join(home, 'a'), env: quiet });
+  const running = await stack.start();
+  let from = performance.now();
+  const done = (row) => {
+    const took = ((performance.now() - from) / 1000).toFixed(0);
+    from = performance.now();
+    rows.push(row);
+    say(
+      `${row.what}: ${row.tried} tried, ${row.lost} lost, ${row.doubled} doubled, ${row.help} needed help (${took} s)`,
+    );
+  };
+  done(await kills(running, 'server', 'kill -9 of the server'));
+  done(await kills(running, 'database', 'kill -9 of the database'));
+  done(await frozen(running));
+  if (ROUNDS >= 10) done(migrations(running.databaseUrl));
+  await stack.stop();
+  done(await fullDisk(join(home, 'b')));
+  done(await starts(join(home, 'c')));
+  show(rows);
+  if (process.env.ENDURE_REPORT) writeFileSync(process.env.ENDURE_REPORT, JSON.stringify(rows));
+  if (rows.some((r) => r.tried === 0 || r.lost + r.doubled + r.help > 0)) process.exitCode = 1;
+} catch (error) {
+  endWith(error);
+} finally {
+  await stack?.stop();
+  rmSync(home, { recursive: true, force: true });
+}

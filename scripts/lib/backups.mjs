@@ -1,0 +1,207 @@
+// Copies of the database: made, checked by restoring them into a database beside it, and put back.
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import {
+  chmodSync,
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { basename, join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { createGunzip, createGzip } from 'node:zlib';
+import { Plain } from './say.mjs';
+
+/** What is there again by itself: sessions (everybody signs in again) and counted tries. */
+const NOT_KEPT = ['session', 'login_attempt'];
+const stamp = () => new Date().toISOString().replaceAll(':', '-');
+
+const connect = async (url) =>
+  (await import('mysql2/promise')).createConnection({ uri: url, multipleStatements: false });
+const nameIn = (url) => new URL(url).pathname.slice(1);
+const withDatabase = (url, name) => Object.assign(new URL(url), { pathname: `/${name}` }).toString();
+
+async function tablesOf(db) {
+  const [rows] = await db.query(
+    `SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() AND table_type = 'BASE TABLE' ORDER BY 1`,
+  );
+  return rows.map((r) => r.name);
+}
+
+/** Of each table how many rows, and a sum over all that stands in them: the same only if the content is the same. */
+async function sumsOf(db) {
+  const sums = {};
+  for (const table of (await tablesOf(db)).filter((t) => !NOT_KEPT.includes(t))) {
+    const [columns] = await db.query(
+      `SELECT column_name AS name FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = ? ORDER BY ordinal_position`,
+      [table],
+    );
+    const row = `CRC32(CONCAT_WS('#', ${columns.map((c) => `QUOTE(\`${c.name}\`)`).join(', ')}))`;
+    const [[{ n, x, s }]] = await db.query(
+      `SELECT COUNT(*) AS n, COALESCE(BIT_XOR(${row}), 0) AS x, COALESCE(SUM(${row}), 0) AS s FROM \`${table}\``,
+    );
+    sums[table] = `${n} rows, ${x}-${s}`;
+  }
+  return sums;
+}
+
+function differences(a, b) {
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((t) => a[t] !== b[t]);
+}
+
+/** A client of the database; its password is given where no list of processes shows it. */
+function client(program, url, args) {
+  const at = new URL(url);
+  return spawn(
+    program,
+    [
+      '--no-defaults',
+      `--host=${at.hostname}`,
+      `--port=${at.port || 3306}`,
+      `--user=${decodeURIComponent(at.username)}`,
+      '--protocol=tcp',
+      ...args,
+    ],
+    { env: { ...process.env, MYSQL_PWD: decodeURIComponent(at.password) }, stdio: ['pipe', 'pipe', 'pipe'] },
+  );
+}
+
+const ended = (child, what) =>
+  new Promise((done, fail) => {
+    let words = '';
+    child.stderr.on('data', (part) => (words += part));
+    child.once('error', (error) => fail(new Plain(`${what} could not be run: ${error.message}`)));
+    child.once('close', (code) => (code === 0 ? done() : fail(new Plain(`${what} failed: ${words.trim()}`))));
+  });
+
+async function fingerprint(file) {
+  const hash = createHash('sha256');
+  await pipeline(createReadStream(file), hash);
+  return hash.digest('hex');
+}
+
+/** Loads a copy into a database of its own and says what stands in it. */
+async function loadInto(url, name, file) {
+  const db = await connect(url);
+  await db.query(`CREATE DATABASE \`${name}\``);
+  await db.end();
+  const loader = client('mariadb', url, [name]);
+  const done = ended(loader, 'Loading the copy');
+  done.catch(() => {});
+  // the loader that gave up says why; that its pipe broke is no news
+  await pipeline(createReadStream(file), createGunzip(), loader.stdin).catch((error) => {
+    if (!['EPIPE', 'ERR_STREAM_PREMATURE_CLOSE'].includes(error.code))
+      throw new Plain(`The copy cannot be read: ${error.message}`);
+  });
+  await done;
+  const loaded = await connect(withDatabase(url, name));
+  try {
+    return await sumsOf(loaded);
+  } finally {
+    await loaded.end();
+  }
+}
+
+async function drop(url, name) {
+  const db = await connect(url);
+  await db.query(`DROP DATABASE IF EXISTS \`${name}\``);
+  await db.end();
+}
+
+/**
+ * Makes a copy of a database that may be in use, and checks it: it is loaded into a second database and compared, row by row, with what
+ * the first held at the moment of the copy.
+ * @returns the file, and the sums of its tables
+ */
+export async function makeBackup(url, folder) {
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  chmodSync(folder, 0o700);
+  const file = join(folder, `candid-leaf-${stamp()}.sql.gz`);
+  const partial = `${file}.partial`;
+  const name = nameIn(url);
+  const check = `${name}_check_${process.pid}`;
+  const [writers, reader] = [await connect(url), await connect(url)];
+  try {
+    // nobody writes for the moment in which the copy and its reader take the same picture; then all goes on
+    const tables = await tablesOf(writers);
+    if (tables.length === 0) throw new Plain('There is nothing in this database yet.');
+    await writers.query(`LOCK TABLES ${tables.map((t) => `\`${t}\` READ`).join(', ')}`);
+    await reader.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
+    const dump = client('mariadb-dump', url, [
+      '--single-transaction',
+      '--skip-lock-tables',
+      '--hex-blob',
+      '--no-tablespaces',
+      ...NOT_KEPT.map((t) => `--ignore-table-data=${name}.${t}`),
+      name,
+    ]);
+    const done = ended(dump, 'The copy');
+    done.catch(() => {});
+    // its first words come after it has taken its picture
+    await Promise.race([new Promise((first) => dump.stdout.once('readable', first)), done]);
+    await writers.query('UNLOCK TABLES');
+    const sums = sumsOf(reader);
+    await pipeline(dump.stdout, createGzip(), createWriteStream(partial, { mode: 0o600 }));
+    await done;
+    const held = await sums;
+    const copied = await loadInto(url, check, partial);
+    const wrong = differences(held, copied);
+    if (wrong.length > 0)
+      throw new Plain(`The copy is not the same as what it was made of (${wrong.join(', ')}). It was thrown away.`);
+    const manifest = { madeAt: new Date().toISOString(), sha256: await fingerprint(partial), tables: held };
+    writeFileSync(`${file}.json`, `${JSON.stringify(manifest, null, 1)}\n`, { mode: 0o600 });
+    renameSync(partial, file);
+    // the server looks here how old the last one is
+    writeFileSync(join(folder, 'last.json'), JSON.stringify({ madeAt: manifest.madeAt, file: basename(file) }), {
+      mode: 0o600,
+    });
+    return { file, tables: held, bytes: statSync(file).size };
+  } finally {
+    rmSync(partial, { force: true });
+    writers.destroy();
+    reader.destroy();
+    await drop(url, check).catch(() => {});
+  }
+}
+
+/**
+ * Puts a copy back. What stands in the database is not deleted: it is set aside in a database with a dated name.
+ * @returns the name under which it was set aside
+ */
+export async function restoreBackup(url, file) {
+  if (!existsSync(file)) throw new Plain(`${file}: there is no such file.`);
+  const manifestFile = `${file}.json`;
+  if (!existsSync(manifestFile))
+    throw new Plain(`${manifestFile} is missing: without it nobody can say whether the copy is whole.`);
+  const manifest = JSON.parse(readFileSync(manifestFile, 'utf8'));
+  if ((await fingerprint(file)) !== manifest.sha256)
+    throw new Plain(`${file} is not as it was when it was made: it was damaged or changed. Nothing was touched.`);
+  const name = nameIn(url);
+  const fresh = `${name}_restore_${process.pid}`;
+  const aside = `${name}_before_${stamp().replace(/\W/g, '_')}`;
+  try {
+    const wrong = differences(manifest.tables, await loadInto(url, fresh, file));
+    if (wrong.length > 0)
+      throw new Plain(`What was loaded is not what was copied (${wrong.join(', ')}). Nothing was touched.`);
+    const [db, loaded] = [await connect(url), await connect(withDatabase(url, fresh))];
+    const [old, now] = [await tablesOf(db), await tablesOf(loaded)];
+    await loaded.end();
+    await db.query(`CREATE DATABASE \`${aside}\``);
+    const moves = [
+      ...old.map((t) => `\`${name}\`.\`${t}\` TO \`${aside}\`.\`${t}\``),
+      ...now.map((t) => `\`${fresh}\`.\`${t}\` TO \`${name}\`.\`${t}\``),
+    ];
+    // all or none
+    await db.query(`RENAME TABLE ${moves.join(', ')}`);
+    await db.end();
+    return aside;
+  } finally {
+    await drop(url, fresh).catch(() => {});
+  }
+}

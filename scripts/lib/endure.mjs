@@ -1,0 +1,161 @@
+// The attacks of `npm run endure`: what is tried, and how it is counted what was lost, doubled, or needed a person's help.
+import { spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { ROOT } from './build.mjs';
+import { freePort } from './port.mjs';
+import { commandOf } from './processes.mjs';
+
+const WRITERS = 6;
+const TODAY = '2026-07-18';
+
+/** What came of one kind of attack. */
+export const outcome = (what) => ({ what, tried: 0, writes: 0, lost: 0, doubled: 0, help: 0 });
+
+/** Somebody with a garden and a plant, who sends each write until it is acknowledged. */
+export async function writer(url) {
+  const { GARDEN } = await import('@candid-leaf/demo');
+  let cookie = '';
+  const send = async (method, path, body) => {
+    const answer = await fetch(`${url}/api${path}`, {
+      method,
+      headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
+      ...(body ? { body: JSON.stringify(body) } : {}),
+      signal: AbortSignal.timeout(30_000),
+    });
+    const set = answer.headers.getSetCookie().find((c) => c.startsWith('candid-leaf='));
+    if (set) cookie = set.split(';')[0];
+    return answer;
+  };
+  const must = async (method, path, body) => {
+    for (let i = 0; ; i++) {
+      const answer = await send(method, path, body).catch(() => null);
+      if (answer?.ok) return answer;
+      if (answer && answer.status !== 503 && answer.status !== 507)
+        throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+      if (i > 600) throw new Error(`${path} was not answered within a minute`);
+      await wait(100);
+    }
+  };
+  await must('POST', '/accounts', { email: `${randomUUID()}@halt.example`, password: 'holds under load', name: 'W' });
+  const [garden, place, plant] = [randomUUID(), randomUUID(), randomUUID()];
+  await must('PUT', '/gardens', { ...GARDEN, id: garden });
+  const at = `/gardens/${garden}`;
+  await must('PUT', `${at}/places`, { id: place, name: 'Pot', kind: 'container', texture: 'potting-mix', volumeL: 10 });
+  await must('PUT', `${at}/plants`, { id: plant, placeId: place, name: 'P', crop: 'tomato' });
+  return { send, must, at, garden, plant, acknowledged: new Map(), asked: 0 };
+}
+
+/** Writes notes until it is told to stop; each under an id of its own, sent again until it is taken, and once more after. */
+async function keepWriting(w, signal) {
+  while (!signal.aborted) {
+    const id = randomUUID();
+    const text = `${id} tied in, looked over`;
+    const body = { id, type: 'note', plantId: w.plant, data: { date: TODAY, text } };
+    w.asked += 1;
+    await w.must('PUT', `${w.at}/records`, body);
+    w.acknowledged.set(id, text);
+    if (w.asked % 5 === 0) await w.must('PUT', `${w.at}/records`, body);
+  }
+}
+
+/** Writers at work while `attack` is made. */
+export async function underWrites(url, row, attack) {
+  const writers = await Promise.all(Array.from({ length: WRITERS }, () => writer(url)));
+  const stop = new AbortController();
+  const work = writers.map((w) => keepWriting(w, stop.signal));
+  let failed = null;
+  const watched = Promise.all(work).catch((error) => (failed = error));
+  try {
+    await attack(() => failed);
+  } finally {
+    stop.abort();
+    await watched;
+  }
+  if (failed) {
+    row.help += 1;
+    process.stderr.write(`${row.what}: ${failed.message}\n`);
+  }
+  return writers;
+}
+
+/** Is everything there that was acknowledged, once, and as it was sent? */
+export async function count(databaseUrl, writers, row) {
+  const { createConnection } = await import('mysql2/promise');
+  const db = await createConnection(databaseUrl);
+  for (const w of writers) {
+    const [rows] = await db.query("SELECT id, data FROM record WHERE gardenId = ? AND type = 'note'", [w.garden]);
+    const found = new Map();
+    for (const { id, data } of rows) {
+      if (found.has(id)) row.doubled += 1;
+      found.set(id, JSON.parse(data).text);
+    }
+    // each text is written under one id only, so a text that stands twice was doubled
+    row.doubled += rows.length - new Set(rows.map((r) => JSON.parse(r.data).text)).size;
+    for (const [id, text] of w.acknowledged) if (found.get(id) !== text) row.lost += 1;
+    row.writes += w.acknowledged.size;
+  }
+  await db.end();
+}
+
+/** Waits until something is so; a person would have to help where it is not within the time. */
+export async function comesAbout(row, what, ms = 60_000) {
+  for (const until = Date.now() + ms; Date.now() < until; await wait(50))
+    if (await Promise.resolve(what()).catch(() => false)) return true;
+  row.help += 1;
+  return false;
+}
+
+export const answers = (url, path = '/api/ready') =>
+  fetch(`${url}${path}`, { signal: AbortSignal.timeout(2000) }).then((r) => r.ok);
+
+/** Runs `npm start` in a folder of its own until it says something, and ends it then in some way. */
+export async function startUntil(folder, words, how) {
+  mkdirSync(folder, { recursive: true });
+  const port = await freePort();
+  const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs')], {
+    cwd: ROOT,
+    env: { ...process.env, DATA_FOLDER: folder, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'pipe'],
+    detached: true,
+  });
+  let text = '';
+  const said = new Promise((done, fail) => {
+    const hear = (part) => {
+      text += part;
+      if (text.includes(words)) done();
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.once('exit', () => fail(new Error(`it ended before it said "${words}":\n${text}`)));
+  });
+  await Promise.race([
+    said,
+    wait(120_000, undefined, { ref: false }).then(() =>
+      Promise.reject(new Error(`it did not say "${words}":\n${text}`)),
+    ),
+  ]);
+  const programs = programsOf(folder);
+  const url = `http://127.0.0.1:${port}`;
+  if (how === null) return { url, child, programs };
+  const gone = new Promise((done) => child.once('exit', done));
+  child.kill(how);
+  await Promise.race([gone, wait(12_000, undefined, { ref: false })]);
+  return { url, child, programs: new Set([...programs, ...programsOf(folder)]) };
+}
+
+/** Numbers of the programs that a start of this folder has begun and that run now. */
+export function programsOf(folder) {
+  const files = ['mariadb/db.pid', 'station.pid', 'server.pid'].map((f) => join(folder, f));
+  return new Set(
+    files.flatMap((f) => {
+      const pid = existsSync(f) ? Number(readFileSync(f, 'utf8')) : 0;
+      return pid > 0 && /mariadbd|dist\/main\.js/.test(commandOf(pid)) ? [pid] : [];
+    }),
+  );
+}
+
+/** Do none of them run any more? One that has ended and is not yet buried does not. */
+export const allGone = (pids) => [...pids].every((pid) => !/mariadbd|dist\/main\.js/.test(commandOf(pid)));

@@ -1,0 +1,21 @@
+// npm run restore -- FILE: puts a copy back. What stands in the database meanwhile is set aside, not deleted.
+import { resolve } from 'node:path';
+import { restoreBackup } from './lib/backups.mjs';
+import { databaseInUse } from './lib/database-in-use.mjs';
+import { endWith, Plain, say } from './lib/say.mjs';
+
+let end = async () => {};
+try {
+  if (!process.argv[2]) throw new Plain('usage: npm run restore -- FILE');
+  const db = await databaseInUse({ alone: true });
+  ({ end } = db);
+  const aside = await restoreBackup(db.url, resolve(process.argv[2]));
+  say(
+    `The copy is back, compared and the same. What stood here before is in the database ${aside}; nothing of it was deleted.`,
+  );
+  say('Everybody has to sign in again.');
+} catch (error) {
+  endWith(error);
+} finally {
+  await end();
+}

@@ -1,0 +1,27 @@
+// Runs a tool of the project's with a throw-away database to test on: node scripts/with-database.mjs jest …
+import { spawnSync } from 'node:child_process';
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT } from './lib/build.mjs';
+import { throwAwayFolder } from './lib/machine.mjs';
+import { startMariadb } from './lib/mariadb.mjs';
+import { endWith } from './lib/say.mjs';
+
+let stop = async () => {};
+const home = throwAwayFolder('with');
+try {
+  const db = await startMariadb(join(home, 'mariadb'));
+  ({ stop } = db);
+  const [name, ...args] = process.argv.slice(2);
+  const done = spawnSync(join(ROOT, 'node_modules', '.bin', name), args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, TEST_DATABASE_URL: db.url },
+  });
+  process.exitCode = done.status ?? 1;
+} catch (error) {
+  endWith(error);
+} finally {
+  await stop();
+  rmSync(home, { recursive: true, force: true });
+}
