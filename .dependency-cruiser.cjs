@@ -16,6 +16,7 @@ const CORE = [
   'units',
 ];
 const SERVER = [
+  'reckoning',
   'views',
   'protection',
   'treatments',
@@ -29,6 +30,7 @@ const SERVER = [
   'gardens',
   'health',
   'accounts',
+  'gate',
   'shared',
 ];
 const PACKAGES = ['scripts', 'e2e', 'demo', 'web', 'server', 'standins', 'contract', 'core'];

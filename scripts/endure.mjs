@@ -26,14 +26,22 @@ const ROUNDS = Number(process.argv[2] ?? 30);
 const FROZEN_MS = ROUNDS >= 10 ? 20_000 : 3000;
 const quiet = { SIGN_UPS_PER_HOUR: '100000', LOG_LEVEL: 'error' };
 
+function tryToKill(pid) {
+  try {
+    return process.kill(pid, 'SIGKILL');
+  } catch {
+    return false;
+  }
+}
+
 /** One of the programs is killed again and again while people write; nobody helps it up. */
 async function kills(stack, name, what) {
   const row = outcome(what);
   const writers = await underWrites(stack.url, row, async (failed) => {
-    for (let i = 0; i < ROUNDS && !failed(); i++) {
+    for (let i = 0; row.tried < ROUNDS && i < 3 * ROUNDS && !failed(); i++) {
       await wait(150 + Math.random() * 350);
       const pid = stack.pidOf(name);
-      process.kill(pid, 'SIGKILL');
+      if (!tryToKill(pid)) continue; // it is just being started again
       row.tried += 1;
       await comesAbout(row, async () => stack.pidOf(name) !== pid && (await answers(stack.url)));
     }

@@ -48,11 +48,6 @@ try {
     home: DATA,
     port: await choosePort(process.env.PORT),
     tell: say,
-    giveUp: () => {
-      say('What it said last is in .data/log/.');
-      process.exitCode = 1;
-      void end();
-    },
   });
   const running = await stack.start();
   const half = join(DATA, 'demo-loading'); // stands while the demo is being loaded: found at a start, it was cut short

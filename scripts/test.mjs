@@ -11,7 +11,7 @@ import { loadDemo, startStack } from './lib/stack.mjs';
 const ROOMS = ['core/src', 'contract/src', 'server/src', 'web/src', 'standins/src', 'demo/src', 'e2e/tests'];
 
 const counts = { passed: 0, failed: 0 };
-const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+const bin = (name) => (name.includes('/') ? name : join(ROOT, 'node_modules', '.bin', name));
 
 /** Runs a tool in the open; its exit code is one check. */
 function check(what, name, args, cwd = ROOT) {
@@ -61,7 +61,7 @@ try {
     'Core, contract, server and page (Jest)',
     'jest',
     ['--maxWorkers=2', '--json', `--outputFile=${jestReport}`],
-    { TEST_DATABASE_URL: stack.databaseUrl },
+    { TEST_DATABASE_URL: stack.databaseUrl, TEST_HOME: home },
     jestReport,
     (r) => ({
       passed: r.numPassedTests,
@@ -81,6 +81,18 @@ try {
     },
     browserReport,
     (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
+  );
+  const endureReport = join(home, 'endure.json');
+  tests(
+    'Kills, a frozen and a full database, starts that are ended (three rounds)',
+    process.execPath,
+    [join(ROOT, 'scripts/endure.mjs'), '3'],
+    { ENDURE_REPORT: endureReport },
+    endureReport,
+    (rows) => {
+      const failed = rows.filter((r) => r.tried === 0 || r.lost + r.doubled + r.help > 0).length;
+      return { passed: rows.length - failed, failed };
+    },
   );
 } catch (error) {
   endWith(error);

@@ -8,8 +8,7 @@ import { commandOf, endProcess } from './processes.mjs';
 import { Plain } from './say.mjs';
 
 const LONGEST_PAUSE_MS = 30_000;
-/** Ended so often within a minute, it is given up. */
-const MOST_ENDS = 6;
+const SHORTEST_PAUSE_MS = 200;
 
 export class Crew {
   #members = [];
@@ -27,14 +26,13 @@ export class Crew {
 
   /**
    * Begins a program and keeps it running.
-   * @param begin () => Promise<ChildProcess>, once it answers; called again whenever it has ended by itself
-   * @param giveUp called when it cannot be kept running
+   * @param begin (took) => Promise<ChildProcess>, once it answers; called again whenever it has ended by itself. It gives its process to
+   *   `took` as soon as there is one
    */
-  async add({ name, what, patienceMs, begin, giveUp = () => {} }) {
-    const member = { name, what, patienceMs, child: null, ends: [] };
+  async add({ name, what, patienceMs, begin }) {
+    const member = { name, what, patienceMs, begin, child: null };
     this.#members.push(member);
-    await this.#launch(member, begin, giveUp);
-    return member;
+    await this.#launch(member);
   }
 
   /** The process that runs under a name now. */
@@ -58,32 +56,25 @@ export class Crew {
     this.#keeper = null;
   }
 
-  async #launch(member, begin, giveUp) {
+  async #launch(member) {
     if (this.#stopping) throw new Plain('Stopped while starting.');
-    const child = await begin((c) => {
+    const child = await member.begin((c) => {
       member.child = c;
       this.took(c, member.patienceMs);
     });
-    member.child = child;
-    child.once('exit', (code, signal) => void this.#ended(member, begin, giveUp, signal ?? `code ${code}`));
     // it may have ended between answering and now
     if (child.exitCode !== null || child.signalCode !== null) throw new Plain(`${member.what} ended while starting.`);
+    child.once('exit', (code, signal) => void this.#ended(member, signal ?? `code ${code}`));
   }
 
-  async #ended(member, begin, giveUp, how) {
-    if (this.#stopping) return;
-    const now = Date.now();
-    member.ends = [...member.ends.filter((at) => now - at < 60_000), now];
-    if (member.ends.length > MOST_ENDS) {
-      this.#tell(`${member.what} ended ${member.ends.length} times within a minute; it is not started again.`);
-      return giveUp();
-    }
-    for (let pause = 200 * 2 ** (member.ends.length - 1); ; pause = Math.min(LONGEST_PAUSE_MS, pause * 2)) {
+  /** One that was up is begun again at once; one that does not come up, after a pause that grows. */
+  async #ended(member, how) {
+    for (let pause = SHORTEST_PAUSE_MS; !this.#stopping; pause = Math.min(LONGEST_PAUSE_MS, pause * 2)) {
       this.#tell(`${member.what} ended by itself (${how}). It is started again …`);
       await wait(pause);
       if (this.#stopping) return;
       try {
-        await this.#launch(member, begin, giveUp);
+        await this.#launch(member);
         return this.#tell(`${member.what} is back.`);
       } catch (error) {
         how = error.message.split('\n')[0];

@@ -83,10 +83,9 @@ function ownSecret(home) {
  * Everything that runs under `home`. `DATABASE_URL` in the environment points at an existing database instead of our own.
  * @param port 0 takes any free one
  * @param env more for the server
- * @param giveUp called when a program cannot be kept running
  * @returns `start` and `stop`; `stop` may be called at any time, also before `start` is through
  */
-export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseSettings = [], giveUp = () => {} }) {
+export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseSettings = [] }) {
   const crew = new Crew(tell);
   const logs = join(home, 'log');
 
@@ -99,7 +98,6 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
       what: 'The database',
       patienceMs: PATIENCE_MS.database,
       begin: db.begin,
-      giveUp,
     });
     return db;
   }
@@ -109,7 +107,6 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
       name,
       what,
       patienceMs: PATIENCE_MS[name],
-      giveUp,
       begin: async (took) => {
         const child = startNode(PROGRAMS[name], programEnv, log);
         took(child);

@@ -35,7 +35,7 @@ interface Constraint {
   constraints?: unknown[];
 }
 const constraintsOf = (cls: new () => object): Constraint[] =>
-  getMetadataStorage().getTargetValidationMetadatas(cls, '', false, false) as Constraint[];
+  getMetadataStorage().getTargetValidationMetadatas(cls, '', false, false);
 
 /** What an attacker tries in any field. */
 const MONSTERS = [
@@ -121,7 +121,7 @@ function changeOf(cls: new () => object, depth = 0): fc.Arbitrary<(body: Record<
       .map((inner) => (body: Record<string, unknown>) => {
         const old = (isList ? (body[field] as unknown[] | undefined)?.[0] : body[field]) ?? {};
         const next = typeof old === 'object' ? { ...old } : {};
-        for (const change of inner) change(next as Record<string, unknown>);
+        for (const change of inner) change(next);
         body[field] = isList ? [next] : next;
       });
     return [set, within];

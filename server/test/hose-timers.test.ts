@@ -117,7 +117,7 @@ test('what a timer tells is checked like anybody’s word', async () => {
   const g = await dripGarden(`${timer.url}/boxes/liar`, 'it-tells-stories', 3);
   const real = globalThis.fetch;
   const tells = async (log: unknown) => {
-    globalThis.fetch = (() => Promise.resolve(new Response(JSON.stringify(log)))) as typeof fetch;
+    globalThis.fetch = () => Promise.resolve(new Response(JSON.stringify(log)));
     try {
       return (await g.act('read')).timer!.trouble;
     } finally {

@@ -104,7 +104,7 @@ test('killed at a statement, before it or after it, they are begun again and com
 test('many processes that begin at once: one migrates, the others wait for it and find it done', async () => {
   const url = await emptyDatabase();
   const sources = await Promise.all(Array.from({ length: 4 }, () => openMigrated(dataSourceOptions(url))));
-  const [{ n }] = (await sources[0]!.query('SELECT COUNT(*) AS n FROM migrations')) as [{ n: string }];
-  expect(Number(n)).toBe(4);
+  const rows = await sources[0]!.query<{ name: string }[]>('SELECT name FROM migrations');
+  expect(rows).toHaveLength(4);
   await Promise.all(sources.map((s) => s.destroy()));
 });

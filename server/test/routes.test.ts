@@ -67,7 +67,7 @@ test('each route is shut to nobody and to strangers, in path and in body, and op
       if (!want.includes(got)) surprises.push(`${route}: ${what} got ${got}, not ${want.join(' or ')}`);
     };
     const body = (): object | undefined => row.body?.(mine.w);
-    const nobody = await call(app.http() as unknown as Caller, route, pathOf(route, theirs.w), body());
+    const nobody = await call(app.http(), route, pathOf(route, theirs.w), body());
     check('nobody', nobody.status, row.open ? [row.member] : [401]);
     if (ofGarden(route)) {
       const stranger = await call(mine.agent, route, pathOf(route, theirs.w), row.body?.(theirs.w));

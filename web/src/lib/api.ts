@@ -19,8 +19,17 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   });
   const text = await answer.text();
-  const json: unknown = text ? JSON.parse(text) : undefined;
+  const json = parsed(text);
   if (answer.ok) return json as T;
   const { message, faults } = (json ?? {}) as { message?: string; faults?: Fault[] };
   throw new ApiError(answer.status, message ?? `The server answered ${answer.status}.`, faults ?? []);
+}
+
+/** What a proxy in between says, or a page of errors, is no JSON; its status says enough. */
+function parsed(text: string): unknown {
+  try {
+    return text ? JSON.parse(text) : undefined;
+  } catch {
+    return undefined;
+  }
 }

@@ -1,0 +1,120 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, openSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { createConnection } from 'mysql2/promise';
+
+/** The server as a process of its own: how it starts, what it survives, how it ends. */
+const ROOT = join(__dirname, '../..');
+const MAIN = join(ROOT, 'server/dist/main.js');
+const name = `candid_leaf_${process.pid}_process`;
+let url: string;
+const children: ChildProcess[] = [];
+beforeAll(async () => {
+  const root = process.env.TEST_DATABASE_URL;
+  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  url = Object.assign(new URL(root), { pathname: `/${name}` }).toString();
+  const db = await createConnection(root);
+  await db.query(`CREATE DATABASE ${name}`);
+  await db.end();
+});
+afterAll(async () => {
+  for (const child of children) child.kill('SIGKILL');
+  const db = await createConnection(process.env.TEST_DATABASE_URL!);
+  await db.query(`DROP DATABASE ${name}`);
+  await db.end();
+});
+
+const freePort = (): Promise<number> =>
+  new Promise((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => done(port));
+    });
+  });
+const env = (more: NodeJS.ProcessEnv): NodeJS.ProcessEnv => ({
+  ...process.env,
+  DATABASE_URL: url,
+  SESSION_SECRET: 'x'.repeat(40),
+  ...more,
+});
+async function until(what: () => Promise<boolean>): Promise<void> {
+  for (let i = 0; !(await what().catch(() => false)); i++) {
+    if (i > 600) throw new Error('it did not come about within thirty seconds');
+    await wait(50);
+  }
+}
+async function server(log: number): Promise<{ at: string; child: ChildProcess }> {
+  const port = await freePort();
+  const child = spawn(process.execPath, [MAIN], {
+    env: env({ PORT: String(port), LOG_LEVEL: 'info' }),
+    stdio: ['ignore', log, log],
+  });
+  children.push(child);
+  const at = `http://127.0.0.1:${port}/api`;
+  await until(async () => (await fetch(`${at}/ready`)).ok);
+  return { at, child };
+}
+const exit = (child: ChildProcess): Promise<number | string | null> =>
+  new Promise((done) => child.once('exit', (code, signal) => done(code ?? signal)));
+
+test('a disk that takes no word of its log does not end it; asked to end, it does, with what was under way answered', async () => {
+  const { at, child } = await server(openSync('/dev/full', 'w'));
+  for (let i = 0; i < 40; i++) expect((await fetch(`${at}/gardens`)).status).toBe(401);
+  expect((await fetch(`${at}/health`)).status).toBe(200);
+  const ended = exit(child);
+  child.kill('SIGTERM');
+  expect(await ended).toBe(0);
+});
+
+test('its log holds methods, paths and answers, and neither bodies nor cookies nor what was asked for', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'log-'));
+  const file = join(folder, 'server.log');
+  writeFileSync(file, '', { mode: 0o600 });
+  const { at, child } = await server(openSync(file, 'a'));
+  const who = { email: 'quiet@halt.example', password: 'never-in-a-log', name: 'Quiet' };
+  const send = (path: string, body: object) =>
+    fetch(`${at}${path}?word=asked-for`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie: 'candid-leaf=s%3Aa-cookie.x' },
+      body: JSON.stringify(body),
+    });
+  expect((await send('/accounts', who)).status).toBe(201);
+  expect((await send('/accounts', who)).status).toBe(409);
+  expect((await send('/session', { ...who, name: undefined })).status).toBe(201);
+  await until(() => Promise.resolve(readFileSync(file, 'utf8').includes('/api/session')));
+  const text = readFileSync(file, 'utf8');
+  expect(text).toMatch(/"method":"POST","path":"\/api\/accounts"/);
+  expect(text).not.toMatch(/quiet@halt|never-in-a-log|argon2|a-cookie|asked-for|candid-leaf=/);
+  const ended = exit(child);
+  child.kill('SIGINT');
+  expect(await ended).toBe(0);
+  rmSync(folder, { recursive: true });
+});
+
+test('what it cannot start with is said in a sentence, without a stack and without a password', () => {
+  const start = (more: NodeJS.ProcessEnv) =>
+    spawnSync(process.execPath, [MAIN], { env: env(more), encoding: 'utf8', timeout: 30_000 });
+  const wrongPassword = Object.assign(new URL(url), { password: 'not-the-word' }).toString();
+  for (const [more, said] of [
+    [{ PORT: 'eighty' }, /PORT is "eighty", which is no port number/],
+    [{ SESSION_SECRET: '' }, /SESSION_SECRET is not set/],
+    [{ DATABASE_URL: 'nonsense' }, /DATABASE_URL is not the address of a database/],
+    [{ DATABASE_URL: wrongPassword, PORT: '0' }, /The database does not let us in \(ER_ACCESS_DENIED_ERROR\)/],
+    [{ DATABASE_URL: 'mysql://a:b@127.0.0.1:9/c', PORT: '0' }, /does not answer \(ECONNREFUSED\)/],
+  ] as const) {
+    const done = start(more);
+    expect([more, done.status]).not.toEqual([more, 0]);
+    expect(done.stderr).toMatch(said);
+    expect(done.stderr).not.toMatch(/\n\s+at |not-the-word/);
+  }
+});
+
+test('the logs and secrets of a start are its owner’s alone', () => {
+  const home = process.env.TEST_HOME;
+  if (!home) throw new Error('TEST_HOME is not set: run the tests with npm test');
+  for (const file of ['log', 'log/server.log', 'log/station.log', 'mariadb/db.log', 'mariadb/secrets.json'])
+    expect([file, statSync(join(home, file)).mode & 0o077]).toEqual([file, 0]);
+});
