@@ -28,10 +28,11 @@ export async function loadDemo(
   const send = async (method: string, path: string, body?: unknown): Promise<Response> => {
     const answer = await fetch(`${url}/api${path}`, {
       method,
-      headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
+      // where cookies are for https only, this stands in for the proxy; elsewhere nobody looks at it
+      headers: { 'content-type': 'application/json', 'x-forwarded-proto': 'https', ...(cookie ? { cookie } : {}) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const session = answer.headers.getSetCookie().find((set) => set.startsWith('candid-leaf='));
+    const session = answer.headers.getSetCookie().find((set) => /^(__Host-)?candid-leaf=/.test(set));
     cookie = session?.split(';')[0] ?? cookie;
     return answer;
   };

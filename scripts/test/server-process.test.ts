@@ -82,7 +82,7 @@ test('its log holds methods, paths and answers, and neither bodies nor cookies n
       body: JSON.stringify(body),
     });
   expect((await send('/accounts', who)).status).toBe(201);
-  expect((await send('/accounts', who)).status).toBe(409);
+  expect((await send('/accounts', { ...who, password: 'another-never-in-a-log' })).status).toBe(409);
   expect((await send('/session', { ...who, name: undefined })).status).toBe(201);
   await until(() => Promise.resolve(readFileSync(file, 'utf8').includes('/api/session')));
   const text = readFileSync(file, 'utf8');

@@ -49,6 +49,20 @@ test('a right password gives its try back; one address may fail sixty times, who
   expect(counts(answers)).toEqual({ 401: 60, 429: 4 });
 });
 
+test('signing up with an e-mail that is taken is a guess like any other', async () => {
+  const email = `${uuid()}@halt.example`;
+  await gardener(app, email);
+  const answers = [];
+  for (let i = 0; i < 10; i++)
+    answers.push(
+      await app
+        .http()
+        .post('/api/accounts')
+        .send({ email, password: `a long guess ${i}`, name: 'B' }),
+    );
+  expect(counts(answers)).toEqual({ 409: 8, 429: 2 });
+});
+
 test('an address makes so many accounts in an hour, and no more', async () => {
   const make = () =>
     app
@@ -63,7 +77,7 @@ test('an e-mail is what it is to the letter, but for capitals; ten blanks are no
   const sign = (email: string, password = PASSWORD) =>
     app.http().post('/api/accounts').send({ email, password, name: 'B' });
   await sign('ann@halt.example').expect(201);
-  await sign('ANN@halt.example').expect(409);
+  await sign('ANN@halt.example', 'another password').expect(409);
   await sign('ànn@halt.example').expect(201);
   const composed = await tryWith('a\u0300nn@halt.example', PASSWORD);
   expect([composed.status, composed.body.email]).toEqual([201, 'ànn@halt.example']);

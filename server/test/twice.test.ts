@@ -14,11 +14,17 @@ const statuses = (answers: { status: number }[]) => [...new Set(answers.map((a) 
 const atOnce = <T>(n: number, work: (i: number) => PromiseLike<T>): Promise<T[]> =>
   Promise.all(Array.from({ length: n }, (_, i) => work(i)));
 
-test('an account that many make at once is made once; the others are told so', async () => {
+test('an account that is sent many times at once is made once, and all are told the same; with another password it is refused', async () => {
   const body = { email: `${uuid()}@halt.example`, password: 'beside the old line', name: 'B' };
-  const answers = await atOnce(8, () => app.http().post('/api/accounts').send(body));
-  expect(answers.filter((a) => a.status === 201)).toHaveLength(1);
-  expect(statuses(answers)).toEqual([201, 409]);
+  const sign = (more: object = {}) =>
+    app
+      .http()
+      .post('/api/accounts')
+      .send({ ...body, ...more });
+  const answers = await atOnce(6, () => sign());
+  expect(statuses(answers)).toEqual([201]);
+  expect(new Set(answers.map((a) => (a.body as { id: string }).id)).size).toBe(1);
+  await sign({ password: 'somebody else’s word' }).expect(409);
 });
 
 test('a garden, a place, a plant and a record that are sent many times at once stand there once, and all are told the same', async () => {

@@ -53,6 +53,8 @@ export class AccountsController {
   private async begin(request: Request, response: Response, me: Me): Promise<Me> {
     await promisify(request.session.regenerate.bind(request.session))();
     request.session.accountId = me.id;
+    // kept before it is answered: a session that could not be kept is a sign-in that failed
+    await promisify(request.session.save.bind(request.session))();
     this.devices.remember(request, response, me.id);
     return me;
   }

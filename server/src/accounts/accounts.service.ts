@@ -24,19 +24,29 @@ export class AccountsService {
     private readonly tries: Tries,
   ) {}
 
+  /** Makes an account. Sent again with the same password it is the same account: the answer to the first may have been lost. */
   async signUp(input: SignUp, address: string): Promise<Me> {
     await this.tries.take('sign-up', address);
     const email = canonical(input.email);
-    const taken = new ConflictException('There is an account with this e-mail already.');
-    if (await this.accounts.existsBy({ email })) throw taken;
+    const there = await this.accounts.findOneBy({ email });
+    if (there) return this.again(there, input.password);
     const passwordHash = await hash(input.password);
     const account = this.accounts.create({ id: uuid(), email, name: input.name, passwordHash });
     try {
       await this.accounts.insert(account);
     } catch (error) {
       // somebody else was as quick
-      throw databaseTrouble(error) === 'duplicate' ? taken : error;
+      if (databaseTrouble(error) !== 'duplicate') throw error;
+      return this.again(await this.accounts.findOneByOrFail({ email }), input.password);
     }
+    return this.me(account);
+  }
+
+  private async again(account: AccountEntity, password: string): Promise<Me> {
+    await this.tries.take('account', account.email);
+    if (!(await verify(account.passwordHash, password)))
+      throw new ConflictException('There is an account with this e-mail already.');
+    await this.tries.giveBack('account', account.email);
     return this.me(account);
   }
 
