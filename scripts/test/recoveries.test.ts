@@ -161,5 +161,15 @@ describe('the database', () => {
     expect(existsSync(home(aside, 'candid_leaf', 'kept.frm'))).toBe(true);
     expect(JSON.parse(readFileSync(home(`${aside}.secrets.json`), 'utf8'))).toHaveProperty('database');
     expect(start('SHOW TABLES').out).toContain('rows []');
+    // secrets that were damaged: it is said what can be done, and nothing is touched; put back, it goes on
+    const secrets = readFileSync(home('secrets.json'), 'utf8');
+    for (const damaged of ['{"database":"x"', '[]', secrets.slice(0, 60), '{"database":1,"root":2,"session":3}']) {
+      writeFileSync(home('secrets.json'), damaged);
+      const refused = start('SELECT 1');
+      expect(refused.err).toMatch(/The secrets in .* cannot be read\. Put the file back .* Nothing was deleted/);
+      expect(refused.err).not.toMatch(/\n\s+at /);
+    }
+    writeFileSync(home('secrets.json'), secrets);
+    expect(start('SHOW TABLES').out).toContain('rows []');
   });
 });
