@@ -335,7 +335,7 @@ try {
 
   await largeGardens(stack, cookie, core);
   await manyWriters(stack.url);
-  await inTheBrowser(stack.url, many);
+  await inTheBrowser(stack.url, { format: 'candid-leaf-case', version: 1, ...many });
   await benchInThePage(stack.url);
 
   const dist = join(ROOT, 'web', 'dist');

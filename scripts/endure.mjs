@@ -26,6 +26,10 @@ const ROUNDS = Number(process.argv[2] ?? 30);
 const FROZEN_MS = ROUNDS >= 10 ? 20_000 : 3000;
 const quiet = { SIGN_UPS_PER_HOUR: '100000', LOG_LEVEL: 'error' };
 
+/** All that a start has begun ends within this time. */
+const TOGETHER_MS = 10_000;
+const hasEnded = (child) => child.exitCode !== null || child.signalCode !== null;
+
 function tryToKill(pid) {
   try {
     return process.kill(pid, 'SIGKILL');
@@ -134,9 +138,9 @@ async function starts(home) {
       if (stage === stages[0]) rmSync(home, { recursive: true, force: true });
       // once the demo is there it is not loaded again
       if (stage === 'Loading the demo' && how !== ways[0]) continue;
-      const { programs } = await startUntil(home, stage, how);
+      const { programs, child } = await startUntil(home, stage, how);
       row.tried += 1;
-      await comesAbout(row, () => allGone(programs) && programsOf(home).size === 0, 12_000);
+      await comesAbout(row, () => hasEnded(child) && allGone(programs) && programsOf(home).size === 0, TOGETHER_MS);
     }
   const { url, child } = await startUntil(home, 'Candid Leaf is at', null);
   const { DEMO_ACCOUNT, GARDEN, PLANTS } = await import('@candid-leaf/demo');

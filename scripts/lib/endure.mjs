@@ -111,7 +111,7 @@ export async function comesAbout(row, what, ms = 60_000) {
 export const answers = (url, path = '/api/ready') =>
   fetch(`${url}${path}`, { signal: AbortSignal.timeout(2000) }).then((r) => r.ok);
 
-/** Runs `npm start` in a folder of its own until it says something, and ends it then in some way. */
+/** Runs `npm start` in a folder of its own until it says something, and sends it a signal then; null: none. */
 export async function startUntil(folder, words, how) {
   mkdirSync(folder, { recursive: true });
   const port = await freePort();
@@ -139,11 +139,8 @@ export async function startUntil(folder, words, how) {
   ]);
   const programs = programsOf(folder);
   const url = `http://127.0.0.1:${port}`;
-  if (how === null) return { url, child, programs };
-  const gone = new Promise((done) => child.once('exit', done));
-  child.kill(how);
-  await Promise.race([gone, wait(12_000, undefined, { ref: false })]);
-  return { url, child, programs: new Set([...programs, ...programsOf(folder)]) };
+  if (how !== null) child.kill(how);
+  return { url, child, programs };
 }
 
 /** Numbers of the programs that a start of this folder has begun and that run now. */

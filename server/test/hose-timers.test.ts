@@ -113,6 +113,20 @@ test('an outlet has one place; what it gave before it was this place’s is not 
   await g.agent.post(g.url(`/places/${g.bed}/restore`)).expect(400);
 });
 
+test('runs of the days before an outlet was bound are nobody’s here, even if they were never read', async () => {
+  const g = await dripGarden(`${timer.url}/boxes/unread`, 'nobody-has-asked', 4);
+  const other = await g.place({ ...DRIP, name: 'Other bed' });
+  await g.plant(other);
+  await g.act('send');
+  const day = addDays(TODAY, 4);
+  await g.goTo(day);
+  await g.changePlace(g.bed, { watering: { school: 'daily' } });
+  await g.changePlace(other, { watering: { school: 'daily', timerZone: 4 } });
+  await g.act('read', other);
+  const { body } = await g.agent.get(g.url(`/records?placeId=${other}&type=watering`)).expect(200);
+  expect((body as RecordDto[]).filter((r) => r.day < day)).toEqual([]);
+});
+
 test('what a timer tells is checked like anybody’s word', async () => {
   const g = await dripGarden(`${timer.url}/boxes/liar`, 'it-tells-stories', 3);
   const real = globalThis.fetch;

@@ -2,6 +2,7 @@ import { createConnection, type Connection } from 'mysql2/promise';
 import { DataSource, type QueryRunner } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { dataSourceOptions } from '../src/database/data-source.js';
+import { SteppedMigration } from '../src/database/migrations/stepped.js';
 import { openMigrated } from '../src/database/migrate.js';
 
 /**
@@ -100,6 +101,26 @@ test('killed at a statement, before it or after it, they are begun again and com
     }
   if (process.env.KILL_EVERY) process.stdout.write(`\nkilled at ${tried.length} places of ${statements} statements\n`);
 }, 600_000);
+
+test('a step that was through is not made again: a later one may have taken away what it needs', async () => {
+  const source = new DataSource(dataSourceOptions(await emptyDatabase()));
+  await source.initialize();
+  const runner = source.createQueryRunner();
+  let broken = true;
+  class Two extends SteppedMigration {
+    readonly name = 'Two';
+    protected readonly steps = [
+      { name: 'one', run: 'CREATE TABLE made (n int)' },
+      { name: 'two', run: () => (broken ? Promise.reject(new Error('killed')) : Promise.resolve()) },
+    ];
+  }
+  await expect(new Two().up(runner)).rejects.toThrow('killed');
+  broken = false;
+  await new Two().up(runner); // making the table twice would fail
+  await expect(new Two().down()).rejects.toThrow(/restore a backup/);
+  await runner.release();
+  await source.destroy();
+});
 
 test('many processes that begin at once: one migrates, the others wait for it and find it done', async () => {
   const url = await emptyDatabase();

@@ -35,9 +35,11 @@ export const livePlaces = (s: GardenSnapshot): PlaceEntity[] => s.places.filter(
 export const livePlantsIn = (s: GardenSnapshot, placeId: string): PlantEntity[] =>
   s.plantsIn(placeId).filter((p) => !p.retiredOn);
 
-/** Records that are held in all gardens together; the garden that was not asked for longest goes first. */
-const MOST_RECORDS = 150_000;
-const MOST_GARDENS = 200;
+/** How much is held of all gardens together, in records; the garden that was not asked for longest goes first. */
+const MOST_HELD = 100_000;
+/** What is concluded of a plant takes about as much room as so many records. */
+const PLANT_WEIGHS = 60;
+const weightOf = (kept: KeptGarden): number => kept.size + PLANT_WEIGHS * kept.plants.length;
 
 /**
  * Reads gardens. Nothing is read twice: what is held of a garden is brought up to its newest revision by what was written since. What is held can always
@@ -90,11 +92,11 @@ export class Snapshots {
     // two readings may end in the other order than they began
     const newer = held?.from === kept.from && BigInt(held.revision) > BigInt(kept.revision) ? held : kept;
     this.shelf.set(gardenId, newer);
-    let total = [...this.shelf.values()].reduce((sum, k) => sum + k.size, 0);
+    let total = [...this.shelf.values()].reduce((sum, k) => sum + weightOf(k), 0);
     for (const [id, k] of this.shelf) {
-      if (id === gardenId || (total <= MOST_RECORDS && this.shelf.size <= MOST_GARDENS)) break;
+      if (id === gardenId || total <= MOST_HELD) break;
       this.shelf.delete(id);
-      total -= k.size;
+      total -= weightOf(k);
     }
     return kept;
   }
