@@ -144,11 +144,12 @@ async function largeGardens(stack, cookie, core) {
   };
   let waited = 0;
   let watching = true;
+  let measuring = false; // not while we ourselves are busy making rows
   const watch = (async () => {
     while (watching) {
       const asked = performance.now();
       await fetch(`${stack.url}/api/health`);
-      waited = Math.max(waited, performance.now() - asked);
+      if (measuring) waited = Math.max(waited, performance.now() - asked);
       await wait(5);
     }
   })();
@@ -167,6 +168,8 @@ async function largeGardens(stack, cookie, core) {
         plantId: g.plants[i % g.plants.length],
         data: { date: '2026-07-18', litres: 1 },
       });
+    await wait(20);
+    measuring = true;
     const from = performance.now();
     await view();
     say(`\n${name}: read and reckoned for the first time in ${((performance.now() - from) / 1000).toFixed(2)} s`);
@@ -189,6 +192,7 @@ async function largeGardens(stack, cookie, core) {
     );
     await send('GET', `${g.at}/plan`); // what-ifs are tried once and kept
     row('  the week of all its places', await timed(5, () => send('GET', `${g.at}/plan`)), 'under 300');
+    measuring = false;
   }
   watching = false;
   await watch;

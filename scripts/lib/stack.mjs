@@ -40,7 +40,7 @@ export async function clearLeftovers(home) {
 function startNode(file, env, log) {
   const out = openSync(log, 'a', 0o600);
   chmodSync(log, 0o600);
-  const child = spawn(process.execPath, ['--max-semi-space-size=8', join(ROOT, file)], {
+  const child = spawn(process.execPath, ['--max-semi-space-size=4', join(ROOT, file)], {
     cwd: ROOT,
     env: { ...process.env, ...env },
     stdio: ['ignore', out, out],

@@ -14,8 +14,8 @@ export interface Limits {
 }
 
 /** Room for what is made and thrown away at once; more of it makes nothing faster here. */
-const YOUNG_MB = 16;
-const USUAL: Limits = { jobMs: 12_000, silenceMs: 5000, heapMb: 180 };
+const YOUNG_MB = 12;
+const USUAL: Limits = { jobMs: 12_000, silenceMs: 5000, heapMb: 170 };
 /** A garden that was being reckoned when a thread had to be ended so often is left alone for a while. */
 const MOST_STRIKES = 2;
 const LEFT_ALONE_MS = 60_000;
