@@ -157,3 +157,23 @@ test('behind a proxy, by configuration: cookies are for https and this host alon
     await proxied.stop();
   }
 });
+
+test('that a session is used is written down once an hour, not at every request', async () => {
+  const agent = app.agent();
+  const who = { email: `${uuid()}@halt.example`, password: 'beside the old line', name: 'B' };
+  await agent.post('/api/accounts').send(who).expect(201);
+  const db = await app.connect();
+  const longest = async (): Promise<number> => {
+    const [rows] = (await db.query('SELECT MAX(expires) AS most FROM session')) as unknown as [{ most: number }[]];
+    return rows[0]!.most;
+  };
+  await db.query('UPDATE session SET expires = expires - 5000');
+  const early = await longest();
+  await agent.get('/api/session').expect(200);
+  const used = await longest();
+  expect(used).toBeGreaterThan(early);
+  await db.query('UPDATE session SET expires = expires - 5000');
+  await agent.get('/api/session').expect(200);
+  expect(await longest()).toBe(used - 5000);
+  await db.end();
+});

@@ -15,6 +15,7 @@ export function sessions(config: Config): { handler: RequestHandler; close: () =
     { createDatabaseTable: false, schema: { tableName: 'session' }, clearExpired: false },
     pool as never,
   );
+  touchSeldom(store as unknown as session.Store);
   const handler = session({
     name: cookieName(config, 'candid-leaf'),
     secret: config.sessionSecret,
@@ -30,5 +31,22 @@ export function sessions(config: Config): { handler: RequestHandler; close: () =
       await store.close();
       await pool.end().catch(() => undefined); // the store may have ended the pool it was given
     },
+  };
+}
+
+const HOUR_MS = 3600 * 1000;
+const MOST_REMEMBERED = 10_000;
+
+/** A session that is used is kept for thirty days more. That is written down once an hour, not at every request. */
+function touchSeldom(store: session.Store): void {
+  const write = store.touch?.bind(store);
+  if (!write) return;
+  const written = new Map<string, number>();
+  store.touch = (id, data, done) => {
+    const now = Date.now();
+    if (now - (written.get(id) ?? 0) < HOUR_MS) return done?.();
+    if (written.size >= MOST_REMEMBERED) written.clear();
+    written.set(id, now);
+    write(id, data, done);
   };
 }
