@@ -6,17 +6,7 @@ import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { buildAll, ROOT } from './lib/build.mjs';
-import {
-  allGone,
-  answers,
-  comesAbout,
-  count,
-  outcome,
-  programsOf,
-  startUntil,
-  underWrites,
-  writer,
-} from './lib/endure.mjs';
+import { answers, comesAbout, count, outcome, programsOf, startUntil, underWrites, writer } from './lib/endure.mjs';
 import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { makeStack } from './lib/stack.mjs';
@@ -138,9 +128,9 @@ async function starts(home) {
       if (stage === stages[0]) rmSync(home, { recursive: true, force: true });
       // once the demo is there it is not loaded again
       if (stage === 'Loading the demo' && how !== ways[0]) continue;
-      const { programs, child } = await startUntil(home, stage, how);
+      const { child } = await startUntil(home, stage, how);
       row.tried += 1;
-      await comesAbout(row, () => hasEnded(child) && allGone(programs) && programsOf(home).size === 0, TOGETHER_MS);
+      await comesAbout(row, () => hasEnded(child) && programsOf(home).length === 0, TOGETHER_MS);
     }
   const { url, child } = await startUntil(home, 'Candid Leaf is at', null);
   const { DEMO_ACCOUNT, GARDEN, PLANTS } = await import('@candid-leaf/demo');

@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROOT } from './build.mjs';
-import { commandOf, endProcess } from './processes.mjs';
+import { endMarked } from './processes.mjs';
 import { Plain } from './say.mjs';
 
 const LONGEST_PAUSE_MS = 30_000;
@@ -25,13 +25,22 @@ export class Crew {
   }
 
   /**
-   * Begins a program and keeps it running.
-   * @param begin (took) => Promise<ChildProcess>, once it answers; called again whenever it has ended by itself. It gives its process to
-   *   `took` as soon as there is one
+   * Makes a program known before there is anything of it, so that whatever it has begun by then is ended with the others.
+   * @param mark the word that its command line carries: by it, and by nothing else, it is found again and ended
    */
-  async add({ name, what, patienceMs, begin }) {
-    const member = { name, what, patienceMs, begin, child: null };
-    this.#members.push(member);
+  async expect({ name, what, mark, patienceMs }) {
+    if (this.#stopping) throw new Plain('Stopped while starting.');
+    this.#members.push({ name, what, mark, patienceMs, begin: null, child: null });
+    await this.#tellKeeper({ mark, patienceMs });
+  }
+
+  /**
+   * Begins a program that is expected, and keeps it running.
+   * @param begin () => Promise<ChildProcess>, once it answers; called again whenever it has ended by itself
+   */
+  async begin(name, begin) {
+    const member = this.#members.find((m) => m.name === name);
+    member.begin = begin;
     await this.#launch(member);
   }
 
@@ -40,31 +49,21 @@ export class Crew {
     return this.#members.find((m) => m.name === name)?.child?.pid;
   }
 
-  /** Tells the keeper of a process at the moment it is there, so that one killed before it answers is ended too. */
-  took(child, patienceMs) {
-    this.#tellKeeper({ pid: child.pid, command: commandOf(child.pid), patienceMs });
-    child.once('exit', () => this.#tellKeeper({ pid: child.pid, gone: true }));
-    if (this.#stopping) child.kill('SIGTERM');
-  }
-
   async stop() {
     this.#stopping = true;
-    for (const { child, patienceMs } of [...this.#members].reverse())
-      if (child && child.exitCode === null && child.signalCode === null)
-        await endProcess({ pid: child.pid, command: commandOf(child.pid) }, patienceMs);
+    for (const { mark, patienceMs } of [...this.#members].reverse()) await endMarked(mark, patienceMs);
     this.#keeper?.stdin.end();
     this.#keeper = null;
   }
 
   async #launch(member) {
     if (this.#stopping) throw new Plain('Stopped while starting.');
-    const child = await member.begin((c) => {
-      member.child = c;
-      this.took(c, member.patienceMs);
-    });
+    const child = await member.begin();
+    member.child = child;
     // it may have ended between answering and now
     if (child.exitCode !== null || child.signalCode !== null) throw new Plain(`${member.what} ended while starting.`);
     child.once('exit', (code, signal) => void this.#ended(member, signal ?? `code ${code}`));
+    if (this.#stopping) await endMarked(member.mark, member.patienceMs);
   }
 
   /** One that was up is begun again at once; one that does not come up, after a pause that grows. */
@@ -84,7 +83,6 @@ export class Crew {
 
   #tellKeeper(word) {
     if (!this.#keeper) {
-      if (this.#stopping) return;
       this.#keeper = spawn(process.execPath, [join(ROOT, 'scripts/lib/keeper.mjs')], {
         stdio: ['pipe', 'ignore', 'ignore'],
         detached: true,
@@ -92,6 +90,6 @@ export class Crew {
       this.#keeper.stdin.on('error', () => {});
       this.#keeper.unref();
     }
-    this.#keeper.stdin.write(`${JSON.stringify(word)}\n`);
+    return new Promise((done) => this.#keeper.stdin.write(`${JSON.stringify(word)}\n`, () => done()));
   }
 }

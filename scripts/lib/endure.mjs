@@ -1,12 +1,13 @@
 // The attacks of `npm run endure`: what is tried, and how it is counted what was lost, doubled, or needed a person's help.
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROOT } from './build.mjs';
 import { freePort } from './port.mjs';
-import { commandOf } from './processes.mjs';
+import { markOfDatabase } from './mariadb.mjs';
+import { carriersOf, markOf } from './processes.mjs';
 
 const WRITERS = 6;
 const TODAY = '2026-07-18';
@@ -137,22 +138,11 @@ export async function startUntil(folder, words, how) {
       Promise.reject(new Error(`it did not say "${words}":\n${text}`)),
     ),
   ]);
-  const programs = programsOf(folder);
   const url = `http://127.0.0.1:${port}`;
   if (how !== null) child.kill(how);
-  return { url, child, programs };
+  return { url, child };
 }
 
-/** Numbers of the programs that a start of this folder has begun and that run now. */
-export function programsOf(folder) {
-  const files = ['mariadb/db.pid', 'station.pid', 'server.pid'].map((f) => join(folder, f));
-  return new Set(
-    files.flatMap((f) => {
-      const pid = existsSync(f) ? Number(readFileSync(f, 'utf8')) : 0;
-      return pid > 0 && /mariadbd|dist\/main\.js/.test(commandOf(pid)) ? [pid] : [];
-    }),
-  );
-}
-
-/** Do none of them run any more? One that has ended and is not yet buried does not. */
-export const allGone = (pids) => [...pids].every((pid) => !/mariadbd|dist\/main\.js/.test(commandOf(pid)));
+/** Programs that a start of this folder has begun and that run now. */
+export const programsOf = (folder) =>
+  [markOf('server', folder), markOf('station', folder), markOfDatabase(join(folder, 'mariadb'))].flatMap(carriersOf);

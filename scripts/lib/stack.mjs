@@ -9,43 +9,39 @@ import {
   openSync,
   readFileSync,
   renameSync,
-  rmSync,
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROOT } from './build.mjs';
 import { Crew } from './crew.mjs';
-import { openMariadb } from './mariadb.mjs';
+import { markOfDatabase, openMariadb } from './mariadb.mjs';
 import { freePort, ownPort } from './port.mjs';
-import { commandOf, endProcess, PATIENCE_MS } from './processes.mjs';
+import { endMarked, markOf, PATIENCE_MS } from './processes.mjs';
 import { Plain } from './say.mjs';
 
-/** The programs that are run, by the name of their pid file. */
+/** The programs that are run. */
 const PROGRAMS = { station: 'standins/dist/main.js', server: 'server/dist/main.js' };
 
-/** After a start that was killed together with its keeper, its programs may still hold their ports: ours by pid file and command. */
+/** After a start that was killed together with its keeper, its programs may still hold their ports. */
 export async function clearLeftovers(home) {
-  for (const [name, file] of Object.entries(PROGRAMS)) {
-    const pidFile = join(home, `${name}.pid`);
-    if (!existsSync(pidFile)) continue;
-    const pid = Number(readFileSync(pidFile, 'utf8'));
-    const command = commandOf(pid);
-    if (command.includes(join(ROOT, file))) await endProcess({ pid, command }, PATIENCE_MS[name]);
-    rmSync(pidFile, { force: true });
-  }
+  for (const name of Object.keys(PROGRAMS)) await endMarked(markOf(name, home), PATIENCE_MS[name]);
 }
 
 /** Starts a Node program of ours, in a group of its own. It writes to its log by itself: a starter that ends takes nothing from it. */
-function startNode(file, env, log) {
+function startNode(file, env, log, args = []) {
   const out = openSync(log, 'a', 0o600);
   chmodSync(log, 0o600);
-  const child = spawn(process.execPath, ['--max-semi-space-size=4', join(ROOT, file)], {
-    cwd: ROOT,
-    env: { ...process.env, ...env },
-    stdio: ['ignore', out, out],
-    detached: true,
-  });
+  const child = spawn(
+    process.execPath,
+    ['--max-semi-space-size=4', '--max-old-space-size=160', join(ROOT, file), ...args],
+    {
+      cwd: ROOT,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', out, out],
+      detached: true,
+    },
+  );
   closeSync(out);
   return child;
 }
@@ -92,28 +88,21 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
   async function database() {
     if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, sessionSecret: ownSecret(home) };
     tell('Starting the database …');
-    const db = await openMariadb(join(home, 'mariadb'), databaseSettings);
-    await crew.add({
-      name: 'database',
-      what: 'The database',
-      patienceMs: PATIENCE_MS.database,
-      begin: db.begin,
-    });
+    const folder = join(home, 'mariadb');
+    const mark = markOfDatabase(folder);
+    await crew.expect({ name: 'database', what: 'The database', mark, patienceMs: PATIENCE_MS.database });
+    const db = await openMariadb(folder, databaseSettings);
+    await crew.begin('database', db.begin);
     return db;
   }
 
   async function program(name, what, programEnv, log, urls) {
-    await crew.add({
-      name,
-      what,
-      patienceMs: PATIENCE_MS[name],
-      begin: async (took) => {
-        const child = startNode(PROGRAMS[name], programEnv, log);
-        took(child);
-        writeFileSync(join(home, `${name}.pid`), String(child.pid));
-        for (const url of urls) await answers(url, child, log, what, crew);
-        return child;
-      },
+    const mark = markOf(name, home);
+    await crew.expect({ name, what, mark, patienceMs: PATIENCE_MS[name] });
+    await crew.begin(name, async () => {
+      const child = startNode(PROGRAMS[name], programEnv, log, [mark]);
+      for (const url of urls) await answers(url, child, log, what, crew);
+      return child;
     });
   }
 

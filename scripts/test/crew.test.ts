@@ -22,17 +22,19 @@ const CREW = `import { Crew } from './scripts/lib/crew.mjs';
   import { appendFileSync, existsSync } from 'node:fs';
   const folder = process.argv.at(-1);
   const crew = new Crew((words) => appendFileSync(folder + '/said', words + '\\n'));
-  const program = (name, code) => async (took) => {
+  const program = (name, code) => async () => {
     if (existsSync(folder + '/broken')) throw new Error('it does not come up');
-    const child = spawn(process.execPath, ['-e', code + 'setInterval(() => {}, 1000)', folder, name], { stdio: 'ignore', detached: true });
-    took(child);
+    const child = spawn(process.execPath, ['-e', code + "require('fs').appendFileSync(process.argv[1] + '/ready', process.pid + ' '); setInterval(() => {}, 1000)", folder, '--mark=' + folder + name], { stdio: 'ignore', detached: true });
     appendFileSync(folder + '/' + name, child.pid + '\\n');
     return child;
   };
   const note = (name) => "process.on('SIGTERM', () => { require('fs').appendFileSync(process.argv[1] + '/ended', '" + name + " '); process.exit(0); });";
-  await crew.add({ name: 'first', what: 'The first', patienceMs: 2000, begin: program('first', note('first')) });
-  await crew.add({ name: 'second', what: 'The second', patienceMs: 2000, begin: program('second', note('second')) });
-  await crew.add({ name: 'deaf', what: 'The deaf one', patienceMs: 300, begin: program('deaf', "process.on('SIGTERM', () => {});") });
+  await crew.expect({ name: 'first', what: 'The first', mark: '--mark=' + folder + 'first', patienceMs: 2000 });
+  await crew.begin('first', program('first', note('first')));
+  await crew.expect({ name: 'second', what: 'The second', mark: '--mark=' + folder + 'second', patienceMs: 2000 });
+  await crew.begin('second', program('second', note('second')));
+  await crew.expect({ name: 'deaf', what: 'The deaf one', mark: '--mark=' + folder + 'deaf', patienceMs: 300 });
+  await crew.begin('deaf', program('deaf', "process.on('SIGTERM', () => {});"));
   process.on('SIGTERM', () => void crew.stop().then(() => process.exit(0)));
   appendFileSync(folder + '/said', 'up\\n');
   setInterval(() => {}, 1000);`;
@@ -56,7 +58,14 @@ async function begin(): Promise<ChildProcess> {
   await until(() => read('said').includes('up'));
   // they are told apart by their folder once they have begun
   await until(() => ['first', 'second', 'deaf'].every((name) => runs(pids(name).at(-1)!)));
-  await wait(150); // and have said that they want to be asked
+  // and have said that they want to be asked
+  await until(() =>
+    ['first', 'second', 'deaf'].every((name) =>
+      read('ready')
+        .split(' ')
+        .includes(String(pids(name).at(-1))),
+    ),
+  );
   return child;
 }
 const nobody = (): boolean => ['first', 'second', 'deaf'].every((name) => pids(name).every((pid) => !runs(pid)));

@@ -104,20 +104,19 @@ test('a full disk and a fault of ours are told apart', () => {
 describe('programs that a killed start left running', () => {
   const clear = () =>
     node(`import { clearLeftovers } from './scripts/lib/stack.mjs'; await clearLeftovers(${JSON.stringify(folder)});`);
-  test('ours are ended; what runs under their number meanwhile is left alone', async () => {
-    const ours = await background("console.log('up'); setInterval(() => {}, 1000);", 'up', [
-      join(ROOT, 'server/dist/main.js'),
-    ]);
-    const stranger = await background("console.log('up'); setInterval(() => {}, 1000);", 'up');
-    writeFileSync(join(folder, 'server.pid'), String(ours.pid));
-    writeFileSync(join(folder, 'station.pid'), String(stranger.pid));
+  test('ours are ended; those of another folder, and what is none of ours, are left alone', async () => {
+    const idle = "console.log('up'); setInterval(() => {}, 1000);";
+    const ours = await background(idle, 'up', ['on', `--candid-leaf-server=${folder}`]);
+    const neighbour = await background(idle, 'up', ['on', `--candid-leaf-server=${folder}-else`]);
+    const stranger = await background(idle, 'up', [folder]);
     expect(clear().code).toBe(0);
     await ended(ours);
     expect(ours.signalCode).toBe('SIGTERM');
-    stranger.kill('SIGKILL');
-    await ended(stranger);
-    expect(stranger.signalCode).toBe('SIGKILL'); // not ended by what came before
-    expect(readdirSync(folder)).toEqual([]);
+    for (const other of [neighbour, stranger]) {
+      other.kill('SIGKILL');
+      await ended(other);
+      expect(other.signalCode).toBe('SIGKILL'); // not ended by what came before
+    }
     expect(clear().code).toBe(0); // nothing left: nothing to do
   });
 });

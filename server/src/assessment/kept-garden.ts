@@ -33,14 +33,15 @@ export class KeptGarden {
 
   /** Reads everything. */
   static async read(m: EntityManager, garden: GardenEntity, from: Day): Promise<KeptGarden> {
-    const [places, plants, records, weather] = [
-      await rows(m, PlaceEntity, { gardenId: garden.id, deletedAt: IsNull() }),
-      await rows(m, PlantEntity, { gardenId: garden.id, deletedAt: IsNull() }),
-      await rows(m, RecordEntity, { gardenId: garden.id, deletedAt: IsNull(), day: MoreThanOrEqual(from) }),
-      await weatherOf(m, garden.id, from),
-    ];
+    const places = await rows(m, PlaceEntity, { gardenId: garden.id, deletedAt: IsNull() });
+    const plants = await rows(m, PlantEntity, { gardenId: garden.id, deletedAt: IsNull() });
+    const weather = await weatherOf(m, garden.id, from);
     const index = new RecordIndex();
-    for (const r of records) index.add(r);
+    let size = 0;
+    for await (const r of seasonsRecords(m, garden.id, from)) {
+      index.add(r);
+      size += 1;
+    }
     index.sort();
     return new KeptGarden(
       from,
@@ -52,7 +53,7 @@ export class KeptGarden {
       index.byTarget,
       index.byDay,
       new Map(),
-      records.length,
+      size,
       new Map(),
     );
   }
@@ -151,6 +152,28 @@ const subjectOf = (r: RecordEntity): string => r.plantId ?? r.placeId ?? GARDEN;
 
 const rows = <E extends GardenRow>(m: EntityManager, entity: new () => E, where: object): Promise<E[]> =>
   m.find(entity, { where: where as FindOptionsWhere<E> });
+
+const AT_ONCE = 5000;
+
+/**
+ * The records of a season, some thousands at a time, as plain rows: a garden of tens of thousands is read without ever holding it twice,
+ * and others get their turn between.
+ */
+async function* seasonsRecords(m: EntityManager, gardenId: string, from: Day): AsyncGenerator<RecordEntity> {
+  for (let last = { day: from, id: NO_ID }; ;) {
+    const page = await m.query<(Omit<RecordEntity, 'data'> & { data: string })[]>(
+      `SELECT id, gardenId, version, revision, deletedAt, type, plantId, placeId, day, data, createdBy, createdAt FROM record
+       WHERE gardenId = ? AND deletedAt IS NULL AND day >= ? AND NOT (day = ? AND id <= ?) ORDER BY day, id LIMIT ${AT_ONCE}`,
+      [gardenId, last.day, last.day, last.id],
+    );
+    for (const row of page) yield { ...row, data: JSON.parse(row.data) as RecordEntity['data'] };
+    const end = page.at(-1);
+    if (!end || page.length < AT_ONCE) return;
+    last = end;
+  }
+}
+/** Before all ids. */
+const NO_ID = '00000000-0000-0000-0000-000000000000';
 
 const weatherOf = (m: EntityManager, gardenId: string, from: Day): Promise<WeatherEntity[]> =>
   m.find(WeatherEntity, { where: { gardenId, day: MoreThanOrEqual(from) }, order: { day: 'ASC' } });
