@@ -34,7 +34,7 @@ function startNode(file, env, log, args = []) {
   chmodSync(log, 0o600);
   const child = spawn(
     process.execPath,
-    ['--max-semi-space-size=4', '--max-old-space-size=160', join(ROOT, file), ...args],
+    ['--max-semi-space-size=4', '--max-old-space-size=220', join(ROOT, file), ...args],
     {
       cwd: ROOT,
       env: { ...process.env, ...env },
