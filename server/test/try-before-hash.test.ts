@@ -14,7 +14,7 @@ jest.mock('@node-rs/argon2', () => ({
 }));
 beforeEach(() => order.splice(0));
 
-const account = { id: 'a', email: 'ann@halt.example', passwordHash: 'hashed', name: 'Ann' } as AccountEntity;
+const account = { id: 'a', email: 'ann@halt.example', passwordHash: 'hashed', name: 'Ann' };
 function service(left: boolean): AccountsService {
   const repo = { findOneBy: () => Promise.resolve(account) } as unknown as Repository<AccountEntity>;
   const take = (what: string) => {

@@ -74,9 +74,9 @@ describe('the hose timer', () => {
           },
     );
     show(<HoseTimer garden={gardenWith()} />);
-    const address = await screen.findByLabelText('Address');
-    expect((address as HTMLInputElement).value).toBe(settings.address);
-    expect((screen.getByLabelText('Secret') as HTMLInputElement).value).toBe('');
+    const address = await screen.findByLabelText<HTMLInputElement>('Address');
+    expect(address.value).toBe(settings.address);
+    expect(screen.getByLabelText<HTMLInputElement>('Secret').value).toBe('');
     fireEvent.change(address, { target: { value: '' } });
     fireEvent.change(address, { target: { value: 'http://192.0.2.9/x' } });
     fireEvent.click(screen.getByRole('button', { name: 'Keep the timer' }));

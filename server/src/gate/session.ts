@@ -15,7 +15,7 @@ export function sessions(config: Config): { handler: RequestHandler; close: () =
     { createDatabaseTable: false, schema: { tableName: 'session' }, clearExpired: false },
     pool as never,
   );
-  touchSeldom(store as unknown as session.Store);
+  touchSeldom(store);
   const handler = session({
     name: cookieName(config, 'candid-leaf'),
     secret: config.sessionSecret,
