@@ -9,6 +9,7 @@ import {
   typeFaults,
   weatherFaults,
 } from '../records/rules.js';
+import { FILE_CAPS, shapeFaults } from '../records/shape.js';
 import { CaseFile } from './case-file.js';
 
 /**
@@ -16,6 +17,8 @@ import { CaseFile } from './case-file.js';
  * @throws RefusedInput naming every fault with its path
  */
 export function parseCase(value: unknown): PlantCase {
+  const shape = shapeFaults(value, FILE_CAPS);
+  if (shape.length > 0) throw new RefusedInput(shape);
   const { format: _format, version: _version, ...file } = checked(CaseFile, value);
   const { weather = [] } = file.records as Partial<CaseFile['records']>;
   const faults: Fault[] = [

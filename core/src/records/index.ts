@@ -11,5 +11,6 @@ export * from './plant.js';
 export * from './plant-case.js';
 export * from './record-classes.js';
 export * from './rules.js';
+export * from './shape.js';
 export * from './vocabulary/disorders.js';
 export * from './vocabulary/signs.js';

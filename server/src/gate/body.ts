@@ -1,7 +1,7 @@
 import { json, type NextFunction, type Request, type RequestHandler, type Response } from 'express';
 import { HttpException } from '@nestjs/common';
 import { badRequest } from '../shared/http-errors.js';
-import { shapeFaults } from './shape.js';
+import { shapeFaults } from '@candid-leaf/core/records';
 
 /** Bytes of a body: of somebody who is not signed in, and of a gardener's longest place or order of plants. */
 export const BODY_LIMIT = { anybody: '10kb', gardener: '200kb' } as const;

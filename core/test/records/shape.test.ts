@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { MOST, shapeFaults } from '../src/gate/shape.js';
+import { parseCase } from '@candid-leaf/core/casefile';
+import { BODY_CAPS as MOST, RefusedInput, shapeFaults } from '@candid-leaf/core/records';
+import { aCase } from '../helpers.js';
 
 /** What a body may look like before any class sees it. */
 const nested = (depth: number): unknown => (depth === 0 ? 1 : { a: nested(depth - 1) });
@@ -38,4 +40,21 @@ test('whatever is sent, the look at it ends and changes nothing', () => {
     }),
     { seed: 9, numRuns: 300 },
   );
+});
+
+test('a case file is looked at in the same way: what would be dropped in silence is refused', () => {
+  const file = JSON.stringify({ format: 'candid-leaf-case', version: 1, ...aCase({}) });
+  const refusedIn = (text: string): string[] => {
+    try {
+      parseCase(JSON.parse(text));
+      return [];
+    } catch (error) {
+      if (error instanceof RefusedInput) return error.faults.map((f) => f.path);
+      throw error;
+    }
+  };
+  expect(refusedIn(file)).toEqual([]);
+  expect(refusedIn(`${file.slice(0, -1)},"__proto__":{"asOf":"2026-01-01"}}`)).toEqual(['__proto__']);
+  expect(refusedIn(file.replace('"plant":{', '"plant":{"constructor":1,'))).toEqual(['plant.constructor']);
+  expect(refusedIn(file.replace('"plant":{', '"plant":{"name":"\\ud800",'))).toEqual(['plant.name']);
 });

@@ -1,32 +1,45 @@
-import type { Fault } from '@candid-leaf/core/records';
+import type { Fault } from './faults.js';
+
+/** How large a body may be in its shape. */
+export interface ShapeCaps {
+  /** fields of one object */
+  keys: number;
+  depth: number;
+  /** entries of one list */
+  items: number;
+  /** values in all */
+  values: number;
+}
 
 /**
  * What any body may look like, before any class sees it. The classes are strict about what they know; these caps keep what
  * they do not know from costing anything: reading an unknown key costs in proportion to all the others.
  */
-export const MOST = { keys: 60, depth: 10, items: 2000, values: 20_000 } as const;
+export const BODY_CAPS: ShapeCaps = { keys: 60, depth: 10, items: 2000, values: 20_000 };
+/** The same for a case file, whose lists are longer; how long each may be its class says. */
+export const FILE_CAPS: ShapeCaps = { keys: 60, depth: 10, items: 5000, values: 400_000 };
 
 /** Names that mean something to the language itself. They are refused: dropped silently, a sender would think them kept. */
 const NEVER = new Set(['__proto__', 'constructor', 'prototype']);
 
 /** The faults of a parsed body's shape, at most one of a kind; none: the classes may look at it. */
-export function shapeFaults(body: unknown): Fault[] {
+export function shapeFaults(body: unknown, most: ShapeCaps = BODY_CAPS): Fault[] {
   let values = 0;
   const look = (value: unknown, path: string, depth: number): Fault | null => {
     values += 1;
-    if (values > MOST.values) return { path, reason: `more than ${MOST.values} values in all` };
+    if (values > most.values) return { path, reason: `more than ${most.values} values in all` };
     if (typeof value === 'string')
       return value.isWellFormed() && !value.includes('\0')
         ? null
         : { path, reason: 'holds half a character, or one that cannot be written' };
     if (value === null || typeof value !== 'object') return null;
-    if (depth >= MOST.depth) return { path, reason: `is nested more than ${MOST.depth} deep` };
+    if (depth >= most.depth) return { path, reason: `is nested more than ${most.depth} deep` };
     if (Array.isArray(value)) {
-      if (value.length > MOST.items) return { path, reason: `holds more than ${MOST.items} entries` };
+      if (value.length > most.items) return { path, reason: `holds more than ${most.items} entries` };
       return first(value.entries(), (item, i) => look(item, `${path}[${i}]`, depth + 1));
     }
     const entries = Object.entries(value);
-    if (entries.length > MOST.keys) return { path, reason: `has more than ${MOST.keys} fields` };
+    if (entries.length > most.keys) return { path, reason: `has more than ${most.keys} fields` };
     return first(entries, (item, name) => {
       const at = path === '' ? short(name) : `${path}.${short(name)}`;
       if (name === '' || NEVER.has(name) || !name.isWellFormed())
