@@ -22,6 +22,8 @@ async function addPlace(
 async function addPlant(page: Page, place: string, name: string, stage: string): Promise<void> {
   await page.getByRole('link', { name: `Change ${place}` }).click();
   await page.getByRole('link', { name: 'Add a plant' }).click();
+  // the page before has a field of the same name
+  await expect(page.getByRole('heading', { name: 'A new plant' })).toBeVisible();
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Planted out').fill('2026-05-20');
   await page.getByLabel('Stage').selectOption(stage);

@@ -111,12 +111,12 @@ export class GardensService {
    * locked first: writes of one garden go one after the other and can never lock each other out; those of
    * different gardens do not wait for each other.
    */
-  async change<T>(gardenId: string, work: (m: EntityManager) => Promise<T>): Promise<T> {
+  async change<T>(gardenId: string, work: (m: EntityManager, garden: GardenEntity) => Promise<T>): Promise<T> {
     return inTransaction(this.db, async (m) => {
       await m.increment(GardenEntity, { id: gardenId }, 'revision', 1);
-      const { revision } = await this.get(gardenId, m);
-      noteRevision(m, revision);
-      return work(m);
+      const garden = await this.get(gardenId, m);
+      noteRevision(m, garden.revision);
+      return work(m, garden);
     });
   }
 }

@@ -48,12 +48,12 @@ export class PlacesService {
         : []),
       ...flowFaults(input),
     ]);
-    return this.gardens.change(gardenId, async (m) => {
+    return this.gardens.change(gardenId, async (m, garden) => {
       const zone = input.watering?.timerZone ?? null;
       await refuseTakenZone(m, gardenId, input.id, zone);
       const old = await m.findOneBy(PlaceEntity, { id: input.id, gardenId });
       const rebound = zone !== (old?.watering?.timerZone ?? null);
-      const today = this.gardens.today(await this.gardens.get(gardenId, m));
+      const today = this.gardens.today(garden);
       const row = await putVersioned(
         m,
         PlaceEntity,
@@ -88,8 +88,8 @@ export class PlacesService {
 
   /** Retired places leave the garden view; nothing recorded is lost, and it can be taken back. */
   async retire(gardenId: string, placeId: string, retired: boolean): Promise<void> {
-    await this.gardens.change(gardenId, async (m) => {
-      const today = this.gardens.today(await this.gardens.get(gardenId, m));
+    await this.gardens.change(gardenId, async (m, garden) => {
+      const today = this.gardens.today(garden);
       const place = await m.findOneBy(PlaceEntity, { id: placeId, gardenId });
       if (!place) throw notFound('place');
       if (!retired) await refuseTakenZone(m, gardenId, placeId, place.watering?.timerZone ?? null);

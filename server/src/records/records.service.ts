@@ -53,8 +53,8 @@ export class RecordsService {
   }
 
   async put(gardenId: string, accountId: string, input: RecordInput): Promise<RecordDto> {
-    return this.gardens.change(gardenId, async (m) =>
-      this.write(m, gardenId, accountId, this.gardens.today(await this.gardens.get(gardenId, m)), input),
+    return this.gardens.change(gardenId, (m, garden) =>
+      this.write(m, gardenId, accountId, this.gardens.today(garden), input),
     );
   }
 

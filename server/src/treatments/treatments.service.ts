@@ -83,11 +83,11 @@ export class TreatmentsService {
 
   /** What came of it. "Worked" also records that its signs are gone; any answer closes the treatment and its tasks. */
   async close(gardenId: string, accountId: string, treatmentId: string, outcome: Outcome): Promise<TreatmentDto> {
-    return this.gardens.change(gardenId, async (m) => {
+    return this.gardens.change(gardenId, async (m, garden) => {
       const treatment = await m.findOneBy(TreatmentEntity, { id: treatmentId, gardenId });
       if (!treatment) throw notFound('treatment');
       if (treatment.closedOn !== null) return treatmentDto(treatment);
-      const today = this.gardens.today(await this.gardens.get(gardenId, m));
+      const today = this.gardens.today(garden);
       treatment.closedOn = today;
       treatment.outcome = outcome;
       await m.save(treatment);
