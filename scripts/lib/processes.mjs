@@ -4,7 +4,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
 
 /** The arguments of a process; none if there is no such process. One that has ended and is not yet buried has none. */
-function argumentsOf(pid) {
+export function argumentsOf(pid) {
   try {
     return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
   } catch {

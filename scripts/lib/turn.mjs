@@ -1,5 +1,6 @@
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { argumentsOf } from './processes.mjs';
 import { Plain } from './say.mjs';
 
 /**
@@ -11,8 +12,7 @@ export function takeTurn(folder, program) {
   const file = join(folder, 'running');
   if (existsSync(file)) {
     const pid = Number(readFileSync(file, 'utf8'));
-    const command = existsSync(`/proc/${pid}/cmdline`) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8') : '';
-    if (pid !== process.pid && command.includes(program))
+    if (pid !== process.pid && argumentsOf(pid).some((word) => word.includes(program)))
       throw new Plain(`Candid Leaf is already running from this folder (process ${pid}). Stop that one first.`);
   }
   writeFileSync(file, String(process.pid));

@@ -5,7 +5,7 @@ import { AppModule } from './app.module.js';
 import { BadSetting, configFrom, type Config } from './config.js';
 import { databaseTrouble } from './shared/database-faults.js';
 import { installGate } from './gate/install.js';
-import { inFewWords } from './gate/failures.filter.js';
+import { inFewWords } from './shared/in-few-words.js';
 import { openLog } from './shared/log.js';
 
 /** The longest that requests which are under way hold up the end. */

@@ -1,10 +1,12 @@
+import { Logger } from '@nestjs/common';
 import { QueryFailedError } from 'typeorm';
+import { inBackground } from '../src/shared/background.js';
 import { BadSetting, configFrom } from '../src/config.js';
-import { inFewWords } from '../src/gate/failures.filter.js';
+import { inFewWords } from '../src/shared/in-few-words.js';
 import { databaseTrouble } from '../src/shared/database-faults.js';
 
 /** What is said of failures and of settings, and what is not. */
-test('a failed statement is told by its kind and place: nothing that anybody wrote', () => {
+test('a failed statement is told by its kind and place: nothing that anybody wrote', async () => {
   const cause = Object.assign(new Error("Duplicate entry 'ann@halt.example' for key 'email'"), {
     code: 'ER_DUP_ENTRY',
     sql: "INSERT INTO account VALUES ('ann@halt.example', '$argon2id$secret')",
@@ -14,6 +16,13 @@ test('a failed statement is told by its kind and place: nothing that anybody wro
     ['ann@halt.example', '$argon2id$secret'],
     cause,
   );
+  const said: string[] = [];
+  const warn = jest
+    .spyOn(Logger.prototype, 'warn')
+    .mockImplementation((words: unknown) => void said.push(String(words)));
+  await inBackground('the sweep', () => Promise.reject(failed));
+  warn.mockRestore();
+  expect(said).toEqual([expect.stringMatching(/^the sweep was left for the next time: .*ER_DUP_ENTRY$/)]);
   for (const error of [failed, cause]) {
     const words = inFewWords(error);
     expect(words).not.toMatch(/ann@halt|argon2|INSERT/);

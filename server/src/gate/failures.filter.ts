@@ -1,6 +1,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Response } from 'express';
 import { codeOf, databaseTrouble, type DatabaseTrouble } from '../shared/database-faults.js';
+import { inFewWords } from '../shared/in-few-words.js';
 
 interface Answer {
   status: number;
@@ -59,16 +60,4 @@ export class FailuresFilter implements ExceptionFilter {
     this.log.error(inFewWords(error));
     return { status: 500, message: 'Something went wrong here, and it is our fault. Nothing was changed.' };
   }
-}
-
-/** Kind and place of an error of ours, without what it was about. */
-export function inFewWords(error: unknown): string {
-  if (!(error instanceof Error)) return `something that is no error was thrown (${typeof error})`;
-  const where = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
-  const code = codeOf(error);
-  const ofStatement = 'sql' in error || 'query' in error || 'driverError' in error;
-  return [
-    `${error.name}${code ? ` ${code}` : ''}${ofStatement ? '' : `: ${error.message.split('\n')[0] ?? ''}`}`,
-    ...where,
-  ].join('\n');
 }

@@ -25,8 +25,7 @@ export class BackupWatch implements OnApplicationBootstrap {
 
   @Cron(CronExpression.EVERY_DAY_AT_7AM)
   async look(): Promise<void> {
-    // a thread that only reckons has no business with copies
-    if (this.config.backups === null || this.config.webRoot === null) return;
+    if (this.config.backups === null) return;
     await inBackground('the look for the last backup', () => {
       const reminder = this.reminder();
       if (reminder) this.log.warn(reminder);

@@ -12,7 +12,7 @@ const BEAT_MS = 500;
 
 const say = (said: Said): void => parentPort?.postMessage(said);
 const app = await NestFactory.createApplicationContext(
-  AppModule.with({ ...(workerData as Config), reckoners: 0, webRoot: null }, { background: false }),
+  AppModule.with({ ...(workerData as Config), reckoners: 0, webRoot: null, backups: null }, { background: false }),
   { logger: ['warn', 'error'], abortOnError: false },
 );
 const reckoner = app.get(Reckoner, { strict: false });

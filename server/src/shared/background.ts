@@ -1,5 +1,5 @@
 import { Logger } from '@nestjs/common';
-import { codeOf, databaseTrouble } from './database-faults.js';
+import { inFewWords } from './in-few-words.js';
 
 const log = new Logger('Background');
 
@@ -8,9 +8,7 @@ export async function inBackground(what: string, work: () => Promise<void>): Pro
   try {
     await work();
   } catch (error) {
-    const trouble = databaseTrouble(error);
-    log.warn(
-      `${what} was left for the next time: ${trouble ? `the database: ${trouble} (${codeOf(error as object)})` : (error as Error).message}`,
-    );
+    const [first] = inFewWords(error).split('\n');
+    log.warn(`${what} was left for the next time: ${first}`);
   }
 }
