@@ -152,7 +152,7 @@ export const RECORD_KINDS = {
     cls: RainGauge,
     list: null, // it stands in the weather of the case
     of: 'garden',
-    track: 'water',
+    track: 'seen', // on the strand of water it would look like a watering
     offeredOn: [], // it is told on the day's own panel
     label: 'Read the gauge',
     done: 'gauge read',

@@ -122,3 +122,7 @@ describe('the registry of record kinds', () => {
     expect(plain('pot-weight')).toMatch(/22 lb/);
   });
 });
+
+test('only a watering stands on the strand of water: nothing else may look like one', () => {
+  expect(RECORD_KIND_CODES.filter((kind) => RECORD_KINDS[kind].track === 'water')).toEqual(['watering']);
+});
