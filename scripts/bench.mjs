@@ -91,7 +91,7 @@ async function water(core) {
   const from = performance.now();
   for (let y = 0; y < 200; y++) {
     const days = core.generateWeather(table, garden, '2026-04-20', 200, core.seeded(core.yearSeed(1, y)));
-    core.runYear(subject, setUps, core.seasonWeather(garden, days), y);
+    core.runYear(subject, setUps, core.seasonWeather(subject, days), y);
   }
   say(
     `${'Bench: 6 strategies × 200 years × 200 days (core)'.padEnd(58)} ${((performance.now() - from) / 1000).toFixed(2)} s   aim under 3 s`,

@@ -82,7 +82,8 @@ export function decidePlace(
       id,
       case: context.case,
       balance: context.balance,
-      held: asksToHoldWater(offers),
+      // felt wet today by hand: whatever the model says, nothing is poured on it
+      held: asksToHoldWater(offers) || isFeltWet(context),
     })),
     forecast,
   );
@@ -100,6 +101,9 @@ export function decidePlace(
   });
   return { plan, plants: new Map(plants) };
 }
+
+const isFeltWet = ({ felt, case: c }: CaseContext): boolean =>
+  felt?.feel === 'wet' && felt.on === c.asOf && felt.by !== 'probe';
 
 const ALONE = 'plant';
 

@@ -7,6 +7,7 @@ import type { Withheld } from '../diagnosis/remedies/offer.js';
 import type { Remedy } from '../diagnosis/remedies/schedule.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
 import { headline } from '../diagnosis/wording.js';
+import { isPotted } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import type { Day } from '../units/day.js';
 import { roundTo } from '../units/rounding.js';
@@ -26,6 +27,8 @@ export interface WaterReport {
   daily: BalanceDay[];
   /** the coming days as they would go with no watering; from the forecast, or like the last week */
   ahead: { date: Day; fractionAvailable: number }[];
+  /** is it known what the plant got? If not, the balance is only what would be had nothing been given, and nothing is ordered */
+  known: boolean;
   evenness: number | null;
   /** the first watering of the week's plan, per plant; null where the week passes without, or nothing can be reckoned */
   nextWatering: { date: Day; litres: number; why: string } | null;
@@ -42,6 +45,9 @@ export interface Report {
   nextChecks: NextCheck[];
   remedies: Remedy[];
   withheld: Withheld[];
+  /** of the leading clear finding: what not to do, and what else helps to know */
+  doNot: string[];
+  goodToKnow: string[];
   unexplained: SignCode[];
   harmless: boolean;
   notKnown: string[];
@@ -59,16 +65,19 @@ export interface ReportParts {
 
 export function reportFrom({ context, result, plan, remedies, withheld }: ReportParts): Report {
   const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);
+  const lead = likely[0] && disorderRow(likely[0].disorder);
   return {
     format: 'candid-leaf-report',
     version: 1,
     asOf: context.case.asOf,
-    headline: headline(result.list),
+    headline: headline(result.list, result.unexplained),
     water: waterReport(context, plan),
     diagnosis: result.list,
     nextChecks: nextChecks(context, result),
     remedies,
     withheld,
+    doNot: [...(lead?.doNot ?? [])],
+    goodToKnow: [...(lead?.goodToKnow ?? [])],
     unexplained: result.unexplained,
     harmless: likely.length > 0 && likely.every((d) => disorderRow(d.disorder).harmless === true),
     notKnown: notKnown(context, result),
@@ -84,18 +93,23 @@ function rounded(day: BalanceDay): BalanceDay {
   return Object.fromEntries(entries) as unknown as BalanceDay;
 }
 
-function waterReport({ case: c, balance, ahead, foreseen, format }: CaseContext, plan: WeekPlan | null): WaterReport {
+function waterReport(
+  { case: c, balance, ahead, foreseen, format, waterKnown }: CaseContext,
+  plan: WeekPlan | null,
+): WaterReport {
   const { days } = balance;
   const last = days.at(-1);
-  const even = evenness(days.slice(-FRUIT_WINDOW_DAYS));
+  const window = days.slice(-FRUIT_WINDOW_DAYS).filter((d) => d.known);
+  const even = waterKnown ? evenness(window) : null;
   const next = plan?.next;
   return {
     tawMm: last ? roundTo(last.tawMm, 1) : null,
     rawMm: last ? roundTo(last.rawMm, 1) : null,
-    ...(last && c.place.kind === 'container'
+    ...(last && isPotted(c.place)
       ? { tawL: roundTo(last.tawMm * last.soilM2, 2), rawL: roundTo(last.rawMm * last.soilM2, 2) }
       : {}),
     etoMethod: balance.etoMethod,
+    known: waterKnown,
     daily: days.map(rounded),
     ahead: ahead.map((d) => ({ date: d.date, fractionAvailable: roundTo(d.fractionAvailable, 3) })),
     evenness: even === null ? null : roundTo(even, 2),
@@ -107,7 +121,7 @@ function waterReport({ case: c, balance, ahead, foreseen, format }: CaseContext,
 
 /** What the records could not say, most useful first. */
 function notKnown(context: CaseContext, { list, all }: DiagnosisResult): string[] {
-  const { case: c, balance, format } = context;
+  const { case: c, balance, format, waterKnown } = context;
   const first = c.records.weather[0]?.date;
   const planted = c.plant.transplantedOn;
   const filled = balance.days.filter((d) => d.filled).length;
@@ -126,11 +140,19 @@ function notKnown(context: CaseContext, { list, all }: DiagnosisResult): string[
     ...(first === undefined ? ['no weather is on record: water and warmth cannot be reckoned'] : []),
     ...(first && planted && planted < first ? [`no weather records before ${format.day(first)}`] : []),
     ...(filled > 0 ? [`${filled} days without weather were filled in between their neighbours`] : []),
-    ...(balance.days.length > 0 && c.records.watering.length === 0
-      ? ['no watering is on record: record it, or say that none was given']
-      : []),
+    ...(balance.days.length > 0 && !waterKnown ? [waterNotKnown(context)] : []),
     ...(noCause ? [`no cause of it was found in the records up to ${format.day(c.asOf)}`] : []),
     ...(probe ? [probe] : []),
     ...new Set(asks),
   ];
+}
+
+/** Why nobody can say how the water stands, and the gentlest question. */
+function waterNotKnown({ case: c, format }: CaseContext): string {
+  if (isPotted(c.place) && c.place.volumeL == null)
+    return 'how much its pot holds is not known: write it down, and feel the soil meanwhile';
+  const last = c.records.watering.at(-1)?.date;
+  return last
+    ? `whether it was watered since ${format.day(last)} is not known: feel the soil a finger deep, and record the watering, or say that none was given`
+    : 'no watering is on record, so its water is not known: feel the soil a finger deep, and record the watering, or say that none was given';
 }

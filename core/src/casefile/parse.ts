@@ -27,7 +27,7 @@ export function parseCase(value: unknown): PlantCase {
     ...file.observations.flatMap((o, i) => signFaults(o, file.plant.crop, `observations[${i}]`)),
     ...contradictions(file.observations, 'observations'),
     ...typeFaults(file.plant.crop, file.plant.type, 'plant.type'),
-    ...placeFaults(file.place.kind, file.place.volumeL, 'place.volumeL'),
+    ...placeFaults(file.place, 'place'),
     ...resistanceFaults(file.plant.crop, file.plant.resistantTo, 'plant.resistantTo'),
   ];
   const planted = file.plant.transplantedOn;

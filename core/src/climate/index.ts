@@ -5,3 +5,4 @@ export * from './radiation.js';
 export * from './random.js';
 export * from './reference-evapotranspiration.js';
 export * from './weather-generator.js';
+export * from './weather-in-place.js';

@@ -13,7 +13,12 @@ export const WARM_NIGHT_C: Record<Crop, number> = { tomato: 21, pepper: 24 };
 export const COLD_NIGHT_C: Record<Crop, number> = { tomato: 13, pepper: 15 };
 /** Under this by night growth and leaf colour stop. */
 export const CHILL_NIGHT_C = 10;
-/** A night at or under this on the screen may bring frost to the ground. */
-export const FROST_NIGHT_C = 1;
+/** A single day this warm is dangerous by itself. */
+export const SCORCHING_DAY_C = 38;
+/** A night at or under this on the screen, 2 m up, may bring frost to the ground; in a hollow or on plants just set out, under this. */
+export const SCREEN_FROST_C = 3;
+export const HOLLOW_FROST_C = 5;
+/** Under film or glass frost comes in from this outdoor minimum on. */
+export const TUNNEL_FROST_C = -1;
 /** Wind of a day's mean that tears leaves, m/s. */
 export const STRONG_WIND_MS = 8;

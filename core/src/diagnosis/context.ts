@@ -1,11 +1,14 @@
 import type { Observation } from '../records/observation.js';
 import type { PlantCase } from '../records/plant-case.js';
-import type { WeatherRecord } from '../records/record-classes.js';
 import { impliedAbsent, type SignCode } from '../records/vocabulary/signs.js';
-import { addDays, type Day } from '../units/day.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import { weatherInPlace } from '../climate/weather-in-place.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
 import { type Formatter, METRIC_FORMAT } from '../units/formatter.js';
 import { type Balance, waterBalance } from '../water/balance.js';
 import { expectedWeather, type ForecastWeather } from '../water/expected-weather.js';
+import { type Felt, feltNow, isFleeting, stillHolds } from '../water/felt.js';
+import { isKnown } from '../water/knowledge.js';
 import type { BalanceDay } from '../water/run.js';
 
 /**
@@ -20,21 +23,33 @@ export interface CaseContext {
   readonly balance: Balance;
   /** the coming days as they would go with no watering */
   readonly ahead: readonly BalanceDay[];
+  /** the coldest night that is foreseen where the plant stands; 99 without a forecast */
+  readonly coldestAhead: number;
   /** whether those days come from a forecast */
   readonly foreseen: boolean;
   readonly present: ReadonlySet<SignCode>;
   readonly absent: ReadonlySet<SignCode>;
   /** the newest observation of a sign */
   readonly seen: ReadonlyMap<SignCode, Observation>;
-  /** balance days of the last `n` days, up to the day of the question */
+  /** is it known what the plant got? If not, the balance is only what would be without any watering, and nothing may rest on it */
+  readonly waterKnown: boolean;
+  /** the newest word on its soil that still holds */
+  readonly felt: Felt | null;
+  /** the weather where the plant stands */
+  readonly own: readonly WeatherDay[];
+  /** balance days of the last `n` days, up to the day of the question, of which it is known what the plant got */
   water(n: number): BalanceDay[];
-  weather(n: number): WeatherRecord[];
+  /** of the last `n` days, where the plant stands */
+  weather(n: number): WeatherDay[];
   /** of a list of records, those of the last `n` days */
   recent<T extends { date: Day }>(records: readonly T[], n: number): T[];
 }
 
 /** Signs seen longer ago than this no longer speak for today. */
 const SIGNS_LAST_DAYS = 14;
+/** How a plant hangs is of these days, not of last week (judgement). */
+const POSTURE_LASTS_DAYS = 4;
+const isPosture = (sign: SignCode): boolean => /^leaf-(wilt|recovers|no-recovery)/.test(sign);
 const LOOK_AHEAD_DAYS = 7;
 
 export function contextOf(
@@ -58,6 +73,14 @@ export function contextOf(
     if (!before || o.date > before.date || (o.date === before.date && (o.affected ?? 0) > (before.affected ?? 0)))
       seen.set(o.sign, o);
   }
+  const own = c.records.weather.map((w) => weatherInPlace(c.place, w, c.garden));
+  const rainOn = new Map(own.map((w) => [w.date, w.rainMm]));
+  const ownRainMm = (day: Day): number => rainOn.get(day) ?? 0;
+  const foreseen = forecast
+    .filter((f) => f.date > c.asOf && f.date <= addDays(c.asOf, LOOK_AHEAD_DAYS))
+    .map((w) => weatherInPlace(c.place, w, c.garden));
+  const felt = feltNow(c, ownRainMm);
+  for (const o of [...seen.values()]) if (isPast(c, o, felt, ownRainMm)) seen.delete(o.sign);
   const present = new Set<SignCode>();
   const absent = new Set<SignCode>();
   for (const o of seen.values()) (o.present ? present : absent).add(o.sign);
@@ -68,12 +91,25 @@ export function contextOf(
     format,
     balance,
     ahead: whole.days.slice(today + 1),
+    coldestAhead: Math.min(99, ...foreseen.map((w) => w.tMinC)),
     foreseen: forecast.some((f) => f.date > c.asOf),
     present,
     absent,
     seen,
+    waterKnown: isKnown(balance),
+    felt,
+    own,
     recent,
-    water: (n) => recent(balance.days, n),
-    weather: (n) => recent(c.records.weather, n),
+    water: (n) => recent(balance.days, n).filter((d) => d.known),
+    weather: (n) => recent(own, n),
   };
+}
+
+/** A sign of an hour or of a few days that no longer speaks for today, or that a newer word on the soil contradicts. */
+function isPast(c: PlantCase, o: Observation, felt: Felt | null, ownRainMm: (day: Day) => number): boolean {
+  if (isPosture(o.sign)) return daysBetween(o.date, c.asOf) > POSTURE_LASTS_DAYS;
+  if (!isFleeting(o.sign) || o.date === c.asOf) return false;
+  if (felt && felt.on > o.date) return true;
+  const feel = /heavy|wet|pooling/.test(o.sign) ? 'wet' : /damp/.test(o.sign) ? 'damp' : 'dry';
+  return !stillHolds(c, o.date, feel, ownRainMm);
 }

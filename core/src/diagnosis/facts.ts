@@ -1,5 +1,7 @@
-import { CHILL_NIGHT_C, COLD_NIGHT_C, FROST_NIGHT_C } from '../climate/limits.js';
-import { isCovered } from '../records/place.js';
+import { CHILL_NIGHT_C, COLD_NIGHT_C } from '../climate/limits.js';
+import { MOST_PH_FOR_LIME } from '../nutrition/limits.js';
+import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
+import type { SignCode } from '../records/vocabulary/signs.js';
 import { daysBetween } from '../units/day.js';
 import { spellOn } from '../water/season.js';
 import { AMPLE_LEFT, DRY_LEFT, isShortOfWater } from '../water/stress.js';
@@ -11,24 +13,38 @@ import type { CaseContext } from './context.js';
  */
 const now = (ctx: CaseContext) => ctx.balance.days.at(-1);
 const bearing = new Set(['fruiting', 'ripening', 'late']);
-const lastCheck = (ctx: CaseContext) => ctx.recent(ctx.case.records.soilChecks, 5).at(-1);
-const feltWet = (ctx: CaseContext): boolean =>
-  ctx.present.has('soil-wet-deep') || (lastCheck(ctx)?.feel === 'wet' && !ctx.present.has('soil-dry-deep'));
-const feltDry = (ctx: CaseContext): boolean =>
-  ctx.present.has('soil-dry-deep') || (lastCheck(ctx)?.feel === 'dry' && !ctx.present.has('soil-wet-deep'));
+const feltWet = (ctx: CaseContext): boolean => ctx.felt?.feel === 'wet' || ctx.present.has('soil-wet-deep');
+const feltDry = (ctx: CaseContext): boolean => ctx.felt?.feel === 'dry' || ctx.present.has('soil-dry-deep');
 const warmest = (ctx: CaseContext, days: number): number => Math.max(-99, ...ctx.weather(days).map((w) => w.tMaxC));
 const rainyDays = (ctx: CaseContext, days: number): number => ctx.weather(days).filter((w) => w.rainMm >= 1).length;
 const meanTemperature = (ctx: CaseContext, days: number): number | null => {
   const list = ctx.weather(days);
   return list.length === 0 ? null : list.reduce((sum, w) => sum + (w.tMinC + w.tMaxC) / 2, 0) / list.length;
 };
+/** Sprays go on when the sun is off the leaves: about a third of the way from the day's warmest to its coldest (judgement). */
+const EVENING_SHARE = 0.45;
+/** From here on oils, soaps and the like burn even in the evening (judgement; labels say about 27 to 32 °C). */
+export const EVENING_LIMIT_C = 27;
+const eveningC = (ctx: CaseContext): number => {
+  const today = ctx.weather(2).at(-1);
+  return today ? today.tMaxC - EVENING_SHARE * (today.tMaxC - today.tMinC) : -99;
+};
+/** A pot that one person can carry, litres. */
+export const PORTABLE_L = 25;
+/** What makes a fruit unfit to keep. */
+const NOT_SOUND = ['fruit-soft-sour', 'fruit-patch-mould', 'fruit-grubs-inside', 'plant-grey-fur'] as SignCode[];
+const sprayedWithin = (ctx: CaseContext, products: readonly string[], days: number): boolean =>
+  ctx.recent(ctx.case.records.sprays, days).some((p) => products.includes(p.product));
 const between = (x: number | null, low: number, high: number): boolean => x !== null && x >= low && x <= high;
 
 export const FACTS = {
-  container: (ctx: CaseContext) => ctx.case.place.kind === 'container',
-  'in-ground': (ctx: CaseContext) => ctx.case.place.kind !== 'container',
-  'under-cover': (ctx: CaseContext) => isCovered(ctx.case.place.kind),
-  'in-the-open': (ctx: CaseContext) => !isCovered(ctx.case.place.kind),
+  container: (ctx: CaseContext) => isPotted(ctx.case.place),
+  'in-ground': (ctx: CaseContext) => !isPotted(ctx.case.place),
+  'under-cover': (ctx: CaseContext) => isEnclosed(ctx.case.place),
+  'under-glass': (ctx: CaseContext) => isUnderGlass(ctx.case.place),
+  indoors: (ctx: CaseContext) => coverOf(ctx.case.place) === 'indoors',
+  'in-the-open': (ctx: CaseContext) => !isRainless(ctx.case.place),
+  portable: (ctx: CaseContext) => isPotted(ctx.case.place) && (ctx.case.place.volumeL ?? 10) <= PORTABLE_L,
   seedling: (ctx: CaseContext) => ctx.case.plant.stage === 'seedling',
   young: (ctx: CaseContext) => ctx.case.plant.stage === 'seedling' || ctx.case.plant.stage === 'establishing',
   bearing: (ctx: CaseContext) => bearing.has(ctx.case.plant.stage ?? ''),
@@ -47,13 +63,16 @@ export const FACTS = {
   'just-planted': (ctx: CaseContext) =>
     ctx.case.plant.transplantedOn != null && daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) <= 21,
   'long-in-pot': (ctx: CaseContext) =>
-    ctx.case.place.kind === 'container' &&
+    isPotted(ctx.case.place) &&
     ctx.case.plant.transplantedOn != null &&
     daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) >= 45,
-  'water-under-quarter': (ctx: CaseContext) => (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
-  'water-ample': (ctx: CaseContext) => (now(ctx)?.fractionAvailable ?? 0) > AMPLE_LEFT,
+  // what nobody knows the plant got says nothing of it, and a finger of today beats the model
+  'water-under-quarter': (ctx: CaseContext) =>
+    ctx.waterKnown && !(ctx.felt && ctx.felt.feel !== 'dry') && (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
+  'water-ample': (ctx: CaseContext) =>
+    ctx.waterKnown && ctx.felt?.feel !== 'dry' && (now(ctx)?.fractionAvailable ?? 0) > AMPLE_LEFT,
   'soil-felt-wet': feltWet,
-  'soil-felt-damp': (ctx: CaseContext) => ctx.present.has('soil-damp-deep') || lastCheck(ctx)?.feel === 'damp',
+  'soil-felt-damp': (ctx: CaseContext) => ctx.felt?.feel === 'damp' || ctx.present.has('soil-damp-deep'),
   'soil-felt-dry': feltDry,
   // a limp plant is not watered before somebody has felt its soil or lifted its pot
   'felt-dry': (ctx: CaseContext) => feltDry(ctx) || ctx.present.has('pot-light'),
@@ -62,19 +81,20 @@ export const FACTS = {
   'sunscald-open': (ctx: CaseContext) =>
     ctx.present.has('fruit-pale-papery-patch') || ctx.present.has('leaf-bleached-patches'),
   'hot-now': (ctx: CaseContext) => warmest(ctx, 2) >= 30,
+  // sprays are for the evening: what counts is how warm it still is then
+  'evening-too-warm': (ctx: CaseContext) => eveningC(ctx) >= EVENING_LIMIT_C,
   'cool-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 5 && between(meanTemperature(ctx, 14), 8, 20),
   'warm-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 4 && between(meanTemperature(ctx, 14), 18, 29),
   'dry-warm-weather': (ctx: CaseContext) => rainyDays(ctx, 14) <= 1 && between(meanTemperature(ctx, 14), 20, 40),
   'no-rain-lately': (ctx: CaseContext) => ctx.weather(14).length > 0 && rainyDays(ctx, 14) === 0,
-  'frost-night': (ctx: CaseContext) => ctx.weather(5).some((w) => w.tMinC <= FROST_NIGHT_C),
-  'no-frost': (ctx: CaseContext) => ctx.weather(5).length > 0 && ctx.weather(5).every((w) => w.tMinC > 4),
   'cold-nights-lately': (ctx: CaseContext) => ctx.weather(10).filter((w) => w.tMinC < CHILL_NIGHT_C).length >= 2,
   'warm-lately': (ctx: CaseContext) =>
     ctx.weather(10).length > 0 && ctx.weather(10).every((w) => w.tMinC >= COLD_NIGHT_C.tomato),
   'fed-lately': (ctx: CaseContext) => ctx.recent(ctx.case.records.feeding, 14).length > 0,
   mulched: (ctx: CaseContext) => spellOn(ctx.case.place.mulch, ctx.case.asOf) !== undefined,
   shaded: (ctx: CaseContext) => (spellOn(ctx.case.place.shade, ctx.case.asOf)?.blockPct ?? 0) >= 25,
-  'short-of-water': (ctx: CaseContext) => isShortOfWater(now(ctx) ?? { ks: 1 }),
+  'short-of-water': (ctx: CaseContext) =>
+    feltDry(ctx) || (ctx.waterKnown && ctx.felt === null && isShortOfWater(now(ctx) ?? { ks: 1 })),
   'test-low-nitrogen': (ctx: CaseContext) => ctx.case.place.soilTest?.nitrogen === 'low',
   'test-low-phosphorus': (ctx: CaseContext) => ctx.case.place.soilTest?.phosphorus === 'low',
   'test-low-potassium': (ctx: CaseContext) => ctx.case.place.soilTest?.potassium === 'low',
@@ -83,11 +103,33 @@ export const FACTS = {
   'test-sound-potassium': (ctx: CaseContext) => ['ok', 'high'].includes(ctx.case.place.soilTest?.potassium ?? ''),
   'test-sound-magnesium': (ctx: CaseContext) => ['ok', 'high'].includes(ctx.case.place.soilTest?.magnesium ?? ''),
   'untested-unfed-pot': (ctx: CaseContext) =>
-    ctx.case.place.kind === 'container' &&
+    isPotted(ctx.case.place) &&
     ctx.case.place.soilTest == null &&
     ctx.case.plant.transplantedOn != null &&
     daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) >= 60 &&
     ctx.recent(ctx.case.records.feeding, 42).length === 0,
+  'ph-high': (ctx: CaseContext) => (ctx.case.place.soilTest?.pH ?? 0) > MOST_PH_FOR_LIME,
+  'not-for-suckering': (ctx: CaseContext) => ctx.case.plant.habit === 'determinate' || ctx.case.plant.crop === 'pepper',
+  'soil-stays-wet': (ctx: CaseContext) =>
+    feltWet(ctx) ||
+    ctx.present.has('pot-heavy') ||
+    (ctx.waterKnown && ctx.felt?.feel !== 'dry' && ctx.water(7).filter((d) => d.fractionAvailable >= 0.95).length >= 5),
+  'fruit-not-sound': (ctx: CaseContext) => NOT_SOUND.some((sign) => ctx.present.has(sign)),
+  'fruit-fouled': (ctx: CaseContext) =>
+    ['fruit-gnawed-or-gone', 'fruit-droppings-on-bites'].some((sign) => ctx.present.has(sign as never)),
+  'warm-nights-ahead': (ctx: CaseContext) =>
+    ctx.coldestAhead >= 10 && ctx.weather(3).length > 0 && ctx.weather(3).every((w) => w.tMinC >= 10),
+  'frost-ahead': (ctx: CaseContext) => ctx.coldestAhead <= 5,
+  'oil-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], 30),
+  'sulfur-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['sulfur'], 30),
+  'oil-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], 3),
+  'soap-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['soap'], 3),
+  'sprayed-today': (ctx: CaseContext) =>
+    ctx.recent(ctx.case.records.sprays, 1).some((p) => p.product !== 'weedkiller-nearby'),
+  'blight-not-proven': (ctx: CaseContext) =>
+    !['leaf-white-fuzz-under', 'stem-dark-lesions', 'fruit-brown-greasy'].some((sign) =>
+      ctx.present.has(sign as never),
+    ),
 } satisfies Record<string, (ctx: CaseContext) => boolean>;
 
 export type FactCode = keyof typeof FACTS;

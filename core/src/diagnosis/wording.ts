@@ -1,3 +1,4 @@
+import { type SignCode, signRow } from '../records/vocabulary/signs.js';
 import { CLEAR_FROM, type Diagnosis } from './engine/diagnose.js';
 import { disorderRow } from './tables/disorders.js';
 import { DRIVERS } from './vocabulary/drivers.js';
@@ -20,24 +21,36 @@ export function chanceWord(chance: number): string {
   return 'rarely';
 }
 
-/** The finding as a sentence: what it is, then why here with the days that speak for it. */
-export function headline(list: readonly Diagnosis[]): string {
-  const leader = list[0];
-  if (!leader) return 'Nothing was reported.';
+/**
+ * The finding as a sentence: what it is, then why here with the days that speak for it. Only what explains something that was
+ * seen is named; a sign that nothing explains is said plainly.
+ */
+export function headline(list: readonly Diagnosis[], unexplained: readonly SignCode[] = []): string {
+  const leader = list.find((d) => d.explains.length > 0);
+  const signs = unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ');
+  if (!leader) return signs ? `Nothing that is known here explains it: ${signs}.` : 'Nothing was reported.';
   const row = disorderRow(leader.disorder);
   if (leader.probability < CLEAR_FROM)
     return `Not clear yet. It could be: ${list
+      .filter((d) => d.explains.length > 0)
       .slice(0, 3)
       .map((d) => disorderRow(d.disorder).label.toLowerCase())
       .join(', ')}.`;
   return `${row.label}, ${sureness(leader.probability)}.`;
 }
 
+/** A sign that nothing explains: what would help, and how it stays on record. */
+export const unexplainedInWords = (signs: readonly SignCode[]): string =>
+  `Not explained by any of this: ${signs.map((s) => signRow(s).label.toLowerCase()).join(', ')}. Look again in three days whether it spreads, note where and since when, and keep a picture; it stays on record here and is read again with every new look.`;
+
 /** Why here, one sentence per driver, heaviest first; the days are in the sentence. */
 export function whyHere(d: Pick<Diagnosis, 'drivers'>, most = 3): string[] {
   if (d.drivers.length === 0) return ['No cause found in the records.'];
   return d.drivers.slice(0, most).map((driver) => {
-    const name = DRIVERS[driver.driver];
+    const name = `${howMuch(driver.strength)}${DRIVERS[driver.driver]}`;
     return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${driver.summary}.`;
   });
 }
+
+/** A driver under the limit of the handbook is there a little. */
+const howMuch = (strength: number): string => (strength < 0.3 ? 'a little: ' : strength < 0.5 ? 'somewhat: ' : '');

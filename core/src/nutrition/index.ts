@@ -1,2 +1,3 @@
 export * from './feeding.js';
 export * from './limits.js';
+export * from './release.js';

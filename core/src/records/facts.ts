@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -15,7 +16,18 @@ import {
 import type { Day } from '../units/day.js';
 import { Dated, FINITE, IsCalendarDay } from './dated.js';
 import { IsListOf, IsPart } from './parts.js';
-import { PLACE_KINDS, type PlaceKind, POT_MATERIALS, type PotMaterial, type Texture, TEXTURES } from './place.js';
+import {
+  type Cover,
+  COVERS,
+  PLACE_KINDS,
+  type PlaceKind,
+  POT_MATERIALS,
+  type PotMaterial,
+  type Texture,
+  TEXTURES,
+  type Vents,
+  VENTS,
+} from './place.js';
 import {
   type Crop,
   CROPS,
@@ -152,11 +164,46 @@ export class PlaceMake {
   @IsIn(TEXTURES)
   texture: Texture;
 
+  /** what stands over it; by its kind where it is left out */
+  @IsOptional()
+  @IsIn(COVERS)
+  cover?: Cover | null;
+
+  /** of a tunnel or a glasshouse, by day; taken as shut where nobody said */
+  @IsOptional()
+  @IsIn(VENTS)
+  vents?: Vents | null;
+
+  /** cold air gathers here at night */
+  @IsOptional()
+  @IsBoolean()
+  hollow?: boolean | null;
+
+  /** indoors: the room's own coldest and warmest of a day, °C */
   @IsOptional()
   @IsNumber(FINITE)
-  @Min(0.5, { message: 'must be 0.5 litres or more for anything to grow in' })
+  @Min(-10)
+  @Max(45)
+  roomTMinC?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(-10)
+  @Max(45)
+  roomTMaxC?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.03, { message: 'must be 0.03 litres (a seedling cell) or more for anything to grow in' })
   @Max(5000)
   volumeL?: number | null;
+
+  /** of a raised bed: how deep it is filled, cm */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(5)
+  @Max(200)
+  fillingCm?: number | null;
 
   @IsOptional()
   @IsIn(POT_MATERIALS)

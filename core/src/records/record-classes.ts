@@ -36,6 +36,7 @@ export const SPRAYS = [
   'bt',
   'bicarbonate',
   'copper',
+  'sulfur',
   'broad-insecticide',
   'weedkiller-nearby',
   'other',

@@ -1,7 +1,7 @@
 import type { Day } from '../units/day.js';
 import type { Fault } from './faults.js';
 import type { SignSeen } from './observation.js';
-import type { PlaceKind } from './place.js';
+import type { PlaceMake } from './facts.js';
 import { type Crop, type PlantType, typesOf } from './plant.js';
 import type { WeatherRecord } from './record-classes.js';
 import { type DisorderCode, onlyCropOf } from './vocabulary/disorders.js';
@@ -44,10 +44,24 @@ export function typeFaults(crop: Crop, type: PlantType | null | undefined, path:
   return type && !typesOf(crop).includes(type) ? [{ path, reason: `${type} is not a kind of ${crop}` }] : [];
 }
 
-export function placeFaults(kind: PlaceKind, volumeL: number | null | undefined, path: string): Fault[] {
-  return kind === 'container' && volumeL == null
-    ? [{ path, reason: 'a container needs its volume in litres: the water it holds is reckoned from it' }]
-    : [];
+type PlaceRoom = Pick<PlaceMake, 'kind' | 'volumeL' | 'roomTMinC' | 'roomTMaxC'>;
+
+export function placeFaults(place: PlaceRoom, path: string): Fault[] {
+  const at = path === '' ? '' : `${path}.`;
+  const { kind, volumeL, roomTMinC, roomTMaxC } = place;
+  return [
+    ...(kind === 'container' && volumeL == null
+      ? [
+          {
+            path: `${at}volumeL`,
+            reason: 'a container needs its volume in litres: the water it holds is reckoned from it',
+          },
+        ]
+      : []),
+    ...(roomTMinC != null && roomTMaxC != null && roomTMinC > roomTMaxC
+      ? [{ path: `${at}roomTMinC`, reason: `${roomTMinC} °C is above the room's warmest, ${roomTMaxC} °C` }]
+      : []),
+  ];
 }
 
 export function resistanceFaults(crop: Crop, codes: readonly DisorderCode[] | undefined, path: string): Fault[] {

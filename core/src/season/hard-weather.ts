@@ -1,56 +1,98 @@
 import type { WeatherDay } from '../climate/gaps.js';
-import { FROST_NIGHT_C, HOT_DAY_C } from '../climate/limits.js';
+import {
+  CHILL_NIGHT_C,
+  HOLLOW_FROST_C,
+  HOT_DAY_C,
+  SCREEN_FROST_C,
+  SCORCHING_DAY_C,
+  TUNNEL_FROST_C,
+} from '../climate/limits.js';
 import type { PlaceFacts } from '../records/facts.js';
-import { isCovered } from '../records/place.js';
+import { coverOf, isPotted, isUnderGlass } from '../records/place.js';
 import type { Stage } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
 
-/** Heat waves and frost in the forecast, and what to do about them place by place. Limits: handbook, common practice from memory. */
+/** Heat, frost and cold nights in the forecast, and what to do about them place by place. Limits: handbook, common practice from memory. */
 
 const WAVE_DAYS = 2;
 /** A plan is told so many days before, in time to act. */
 export const AHEAD_DAYS = 3;
+/** So long a plant that was set out counts as newly planted. */
+export const NEWLY_PLANTED_DAYS = 21;
 
 export interface HardSpell {
-  kind: 'heat' | 'frost';
+  kind: 'heat' | 'frost' | 'chill';
   from: Day;
   to: Day;
   /** hottest day or coldest night, °C */
   extremeC: number;
 }
 
-/** The next heat wave (two or more days at 32 °C or more) and the next frost night, if the forecast holds one. */
-export function hardSpells(today: Day, ahead: readonly WeatherDay[]): HardSpell[] {
-  const days = ahead.filter((d) => d.date >= today).sort((a, b) => (a.date < b.date ? -1 : 1));
-  const found: HardSpell[] = [];
+/** What of a place decides from which warmth on a night is dangerous. */
+export interface Exposure {
+  facts: Pick<PlaceFacts, 'kind' | 'cover' | 'hollow'>;
+  /** one of its plants was set out within three weeks */
+  newlyPlanted: boolean;
+}
+
+/**
+ * From which screen minimum on a place is in danger of frost, °C: ground frost is possible from 3 °C, from 5 where cold air gathers
+ * or plants were just set out; under film or glass from −1; indoors never (handbook).
+ */
+export function frostFrom({ facts, newlyPlanted }: Exposure): number {
+  const cover = coverOf(facts);
+  if (cover === 'indoors') return -Infinity;
+  if (isUnderGlass(facts)) return TUNNEL_FROST_C;
+  return facts.hollow || newlyPlanted ? HOLLOW_FROST_C : SCREEN_FROST_C;
+}
+
+/** The first run of days that meet a condition, at least `least` long; null where there is none. */
+function firstRun(days: readonly WeatherDay[], least: number, hit: (d: WeatherDay) => boolean): WeatherDay[] | null {
   for (let i = 0; i < days.length; i++) {
     let n = 0;
-    while (i + n < days.length && days[i + n]!.tMaxC >= HOT_DAY_C) n++;
-    if (n >= WAVE_DAYS) {
-      const wave = days.slice(i, i + n);
-      found.push({
-        kind: 'heat',
-        from: wave[0]!.date,
-        to: wave.at(-1)!.date,
-        extremeC: Math.max(...wave.map((d) => d.tMaxC)),
-      });
-      break;
-    }
+    while (i + n < days.length && hit(days[i + n]!)) n++;
+    if (n >= least) return days.slice(i, i + n);
+    i += n;
   }
-  const frost = days.findIndex((d) => d.tMinC <= FROST_NIGHT_C);
-  if (frost >= 0) {
-    let end = frost;
-    while (days[end + 1] && days[end + 1]!.tMinC <= FROST_NIGHT_C) end++;
-    const nights = days.slice(frost, end + 1);
-    found.push({
-      kind: 'frost',
-      from: nights[0]!.date,
-      to: nights.at(-1)!.date,
-      extremeC: Math.min(...nights.map((d) => d.tMinC)),
-    });
-  }
-  return found;
+  return null;
+}
+
+const spellOf = (kind: HardSpell['kind'], days: readonly WeatherDay[]): HardSpell => ({
+  kind,
+  from: days[0]!.date,
+  to: days.at(-1)!.date,
+  extremeC: kind === 'heat' ? Math.max(...days.map((d) => d.tMaxC)) : Math.min(...days.map((d) => d.tMinC)),
+});
+
+/**
+ * The next heat (two or more days at 32 °C or more, or a single one at 38), the next frost and, where plants were just set out, the
+ * next cold nights under 10 °C, if the forecast holds one. Indoors none.
+ * @param ahead the forecast of the open; frost limits are stated for the screen out there
+ * @param own the same days where the plants stand: heat is what they feel
+ */
+export function hardSpells(
+  today: Day,
+  ahead: readonly WeatherDay[],
+  exposure: Exposure,
+  own: readonly WeatherDay[] = ahead,
+): HardSpell[] {
+  if (coverOf(exposure.facts) === 'indoors') return [];
+  const sorted = (list: readonly WeatherDay[]): WeatherDay[] =>
+    list.filter((d) => d.date >= today).sort((a, b) => (a.date < b.date ? -1 : 1));
+  const [outside, inside] = [sorted(ahead), sorted(own)];
+  const limit = frostFrom(exposure);
+  const scorch = inside.findIndex((d) => d.tMaxC >= SCORCHING_DAY_C);
+  const wave = firstRun(inside, WAVE_DAYS, (d) => d.tMaxC >= HOT_DAY_C);
+  const alone = scorch >= 0 && (!wave || inside[scorch]!.date < wave[0]!.date) ? [inside[scorch]!] : null;
+  const heat = alone ?? wave;
+  const frost = firstRun(outside, 1, (d) => d.tMinC <= limit);
+  const chill = exposure.newlyPlanted && !frost ? firstRun(inside, 1, (d) => d.tMinC < CHILL_NIGHT_C) : null;
+  return [
+    ...(heat ? [spellOf('heat', heat)] : []),
+    ...(frost ? [spellOf('frost', frost)] : []),
+    ...(chill ? [spellOf('chill', chill)] : []),
+  ];
 }
 
 /** What the plan must know of a place. Amounts are for the whole place. */
@@ -63,6 +105,9 @@ export interface PlaceInSpell {
   /** null where nothing can be reckoned */
   water: WaterInSpell | null;
   latitude: number;
+  /** hot kinds stand here */
+  hotPeppers?: boolean;
+  peppers?: boolean;
 }
 
 /** Litres for the whole place. */
@@ -70,22 +115,24 @@ export interface WaterInSpell {
   /** what its plants used a day lately, and will in the spell, by the balance */
   usedPerDayL: number;
   spellPerDayL: number;
-  /** what the place's plan gives on a day */
+  /** what the place's plan gives on a day, and of it after midday */
   plannedOn: (day: Day) => number;
+  laterOn?: (day: Day) => number;
 }
 
 export type SpellAct =
-  | { act: 'harvest' }
+  | { act: 'harvest'; peppers: boolean; hot: boolean }
+  | { act: 'open-vents' }
   | { act: 'water-more'; litres: number; habitLitres: number; sharePct: number }
-  | { act: 'check-pots'; twice: boolean }
+  | { act: 'check-pots'; midday: boolean; secondL: number }
   | { act: 'move-pots'; pots: number }
   | { act: 'shade'; areaM2: number; side: 'south' | 'north' }
   | { act: 'mulch'; litres: number }
   | { act: 'heat-not' }
-  | { act: 'cover'; areaM2: number }
+  | { act: 'cover'; areaM2: number; inside: boolean }
   | { act: 'water-before'; litres: number | null }
   | { act: 'pots-in'; pots: number }
-  | { act: 'harvest-tender' };
+  | { act: 'harvest-tender'; peppers: boolean; hot: boolean };
 
 export interface DatedAct {
   on: Day;
@@ -97,39 +144,72 @@ const PORTABLE_L = 25;
 const MULCH_DEPTH_M = 0.06;
 const AREA_PER_PLANT_M2 = 0.3;
 
-/** The dated list for one place: what there is to do before and in the spell, with amounts; empty where nothing is needed. */
+/**
+ * The dated list for one place: what there is to do before and in the spell, with amounts; empty where nothing is needed. A minimum falls at
+ * dawn: what guards against it is done on the evening of the day before, again for every night of the spell.
+ */
 export function spellPlan(spell: HardSpell, today: Day, p: PlaceInSpell): DatedAct[] {
   if (p.plants === 0) return [];
-  const before = daysBetween(today, spell.from) > 0 ? addDays(spell.from, -1) : today;
   const area = toTenth(p.areaM2 ?? p.plants * AREA_PER_PLANT_M2);
-  const isPots = p.facts.kind === 'container';
-  const now = (spells: readonly { from: Day; to?: Day | null }[] | undefined): boolean =>
-    (spells ?? []).some((s) => s.from <= today && (s.to == null || s.to >= today));
+  const isPots = isPotted(p.facts);
   const portable = isPots && (p.facts.volumeL ?? 99) <= PORTABLE_L;
-  const bearing = p.stages.some((s) => s === 'ripening' || s === 'late' || s === 'fruiting');
+  return spell.kind === 'heat' ? heatPlan(spell, today, p, area, portable) : coldPlan(spell, today, p, area, portable);
+}
+
+const daysFrom = (from: Day, to: Day): Day[] =>
+  Array.from({ length: Math.max(0, daysBetween(from, to) + 1) }, (_, i) => addDays(from, i));
+
+function coldPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, portable: boolean): DatedAct[] {
+  // the night of the first minimum began the evening before
+  const evenings = daysFrom(addDays(spell.from, -1), addDays(spell.to, -1)).filter((day) => day >= today);
+  const [first] = evenings;
+  if (!first) return [];
   const acts: DatedAct[] = [];
-  if (spell.kind === 'frost') {
-    if (isCovered(p.facts.kind) && spell.extremeC > -2) return [];
-    if (bearing) acts.push({ on: spell.from, what: { act: 'harvest-tender' } });
-    acts.push({ on: before, what: { act: 'water-before', litres: p.water?.plannedOn(before) || null } });
+  const frost = spell.kind === 'frost';
+  const bearing = p.stages.some((s) => s === 'ripening' || s === 'late' || s === 'fruiting');
+  const handled = { peppers: p.peppers ?? false, hot: p.hotPeppers ?? false };
+  if (frost && bearing) acts.push({ on: first, what: { act: 'harvest-tender', ...handled } });
+  if (frost) acts.push({ on: first, what: { act: 'water-before', litres: p.water?.plannedOn(first) || null } });
+  for (const on of evenings)
     acts.push(
       portable
-        ? { on: spell.from, what: { act: 'pots-in', pots: p.plants } }
-        : { on: spell.from, what: { act: 'cover', areaM2: area } },
+        ? { on, what: { act: 'pots-in', pots: p.plants } }
+        : { on, what: { act: 'cover', areaM2: area, inside: isUnderGlass(p.facts) } },
     );
-    return acts;
-  }
-  if (p.stages.some((s) => s === 'ripening' || s === 'late')) acts.push({ on: before, what: { act: 'harvest' } });
+  return acts;
+}
+
+function heatPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, portable: boolean): DatedAct[] {
+  const before = daysBetween(today, spell.from) > 0 ? addDays(spell.from, -1) : today;
+  const now = (spells: readonly { from: Day; to?: Day | null }[] | undefined): boolean =>
+    (spells ?? []).some((s) => s.from <= today && (s.to == null || s.to >= today));
+  const isPots = isPotted(p.facts);
+  const acts: DatedAct[] = [];
+  const days = daysFrom(spell.from > today ? spell.from : today, spell.to);
+  const handled = { peppers: p.peppers ?? false, hot: p.hotPeppers ?? false };
+  if (isUnderGlass(p.facts)) for (const on of days) acts.push({ on, what: { act: 'open-vents' } });
+  if (p.stages.some((s) => s === 'ripening' || s === 'late'))
+    acts.push({ on: before, what: { act: 'harvest', ...handled } });
   const more = p.water && waterMore(spell, p.water);
-  if (more) acts.push({ on: spell.from, what: more });
-  if (isPots) acts.push({ on: spell.from, what: { act: 'check-pots', twice: (p.facts.volumeL ?? 10) < 15 } });
-  if (portable) acts.push({ on: spell.from, what: { act: 'move-pots', pots: p.plants } });
+  if (more) acts.push({ on: spell.from > today ? spell.from : today, what: more });
+  const scorching = spell.extremeC >= SCORCHING_DAY_C;
+  if (isPots)
+    for (const on of days)
+      acts.push({
+        on,
+        what: {
+          act: 'check-pots',
+          midday: scorching || (p.facts.volumeL ?? 10) < 15,
+          secondL: toTenth(p.water?.laterOn?.(on) ?? 0),
+        },
+      });
+  if (portable) acts.push({ on: days[0]!, what: { act: 'move-pots', pots: p.plants } });
   else if (!now(p.facts.shade))
     acts.push({ on: before, what: { act: 'shade', areaM2: area, side: p.latitude < 0 ? 'north' : 'south' } });
   if (!isPots && !now(p.facts.mulch))
     acts.push({ on: before, what: { act: 'mulch', litres: Math.round(area * MULCH_DEPTH_M * 1000) } });
-  acts.push({ on: spell.from, what: { act: 'heat-not' } });
-  return acts;
+  acts.push({ on: days[0]!, what: { act: 'heat-not' } });
+  return acts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }
 
 /** Use rises by less than this share: nothing to tell. */
@@ -139,7 +219,7 @@ const HABIT_FACTOR = 1.5;
 
 /** How the plan waters through a heat wave, beside the habit; null where use hardly rises, or the plan gives nothing then. */
 function waterMore(spell: HardSpell, water: WaterInSpell): SpellAct | null {
-  const days = Array.from({ length: daysBetween(spell.from, spell.to) + 1 }, (_, i) => addDays(spell.from, i));
+  const days = daysFrom(spell.from, spell.to);
   const litres = toTenth(days.reduce((sum, day) => sum + water.plannedOn(day), 0));
   const rise = water.spellPerDayL / water.usedPerDayL - 1;
   if (!(rise > WORTH_TELLING) || litres === 0) return null;

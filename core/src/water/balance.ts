@@ -1,12 +1,14 @@
 import { fillGaps, type WeatherDay } from '../climate/gaps.js';
-import { type EtoMethod, referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
+import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
 import type { PlantCase } from '../records/plant-case.js';
-import { addDays, type Day, dayNumber, dayOfYear } from '../units/day.js';
+import { addDays, type Day, dayNumber } from '../units/day.js';
 import type { Estimate } from './corrections.js';
+import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
+import { markKnown } from './knowledge.js';
 import { measuredByDay } from './measured.js';
 import { type BalanceDay, type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from './run.js';
-import { demandOn, etoAtPlant, seasonClock } from './season.js';
+import { demandOn, seasonClock } from './season.js';
 
 export interface Balance {
   days: BalanceDay[];
@@ -29,7 +31,7 @@ const START_UNKNOWN: Estimate = { fraction: 0.7, sd: 0.3 };
  * Empty when there is no weather at all: a balance is never made from nothing.
  */
 export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = []): Balance {
-  const { records, plant, place, garden } = c;
+  const { records, plant, place } = c;
   const first = records.weather[0]?.date;
   if (!first || first > c.asOf) return { days: [], etoMethod: null, end: null, before: null };
   const planted = plant.transplantedOn;
@@ -46,16 +48,16 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
   let before: RunState | null = null;
   const firstNo = dayNumber(start);
   const days = weather.map((w, i) => {
-    const open = referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date));
-    etoMethod = w.filled ? (etoMethod ?? open.method) : open.method;
-    const etoMm = etoAtPlant(place, w.date, open.etoMm);
+    const { own, etoMm, method } = dayInPlace(c, w);
+    etoMethod = w.filled ? (etoMethod ?? method) : method;
     const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
     if (w.date === c.asOf) before = { ...state };
-    const day = stepRun(state, made, w, etoMm, demandOn(c, clock, w, etoMm, firstNo + i), given, seen);
+    const day = stepRun(state, made, own, etoMm, demandOn(c, clock, own, etoMm, firstNo + i), given, seen);
     if (w.date === c.asOf) end = { ...state };
     return day;
   });
+  markKnown(c, days, start === planted);
   return { days, etoMethod, end, before };
 }
 

@@ -1,9 +1,10 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import { type Random, seeded } from '../climate/random.js';
-import { referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
+import { weatherInPlace } from '../climate/weather-in-place.js';
 import type { PlaceFacts } from '../records/facts.js';
 import type { PlantCase } from '../records/plant-case.js';
-import { addDays, type Day, dayNumber, dayOfYear, daysBetween } from '../units/day.js';
+import { addDays, type Day, dayNumber, daysBetween } from '../units/day.js';
+import { openEto } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
 import { evenness, FRUIT_WINDOW_DAYS } from './evenness.js';
 import { type BalanceDay, NOTHING_GIVEN, startOf, stepRun } from './run.js';
@@ -46,16 +47,16 @@ export type BenchPlant = Pick<PlantCase, 'place' | 'plant' | 'garden'> & {
   watering?: PlantCase['records']['watering'];
 };
 
-/** One season's weather with its reference evapotranspiration in the open, worked out once for all set-ups. */
+/** One season's weather where the plant stands, with the reference evapotranspiration there, worked out once for all set-ups. */
 export interface SeasonWeather {
   days: readonly WeatherDay[];
   etoMm: readonly number[];
 }
 
-export const seasonWeather = (garden: PlantCase['garden'], days: readonly WeatherDay[]): SeasonWeather => ({
-  days,
-  etoMm: days.map((w) => referenceEvapotranspiration(w, garden.latitude, garden.elevationM, dayOfYear(w.date)).etoMm),
-});
+export function seasonWeather(c: Pick<PlantCase, 'garden' | 'place'>, days: readonly WeatherDay[]): SeasonWeather {
+  const own = days.map((w) => weatherInPlace(c.place, w, c.garden));
+  return { days: own, etoMm: days.map((w, i) => openEto(c, w, own[i]!).etoMm) };
+}
 
 /** Fruit swells from here on, days after planting out (judgement). */
 const FRUITING_FROM = 45;

@@ -23,6 +23,8 @@ export const RAN_THROUGH: Estimate = { fraction: 1, sd: 0.05 };
 export type CorrectedBy = 'weight' | 'drained' | 'droop' | 'finger' | 'probe';
 export interface Measured extends Estimate {
   by: CorrectedBy;
+  /** of a finger or a probe: how deep it felt, cm; it speaks of the soil down to about twice that */
+  depthCm?: number;
 }
 
 /** What the model's error grows by in a day, and where it stops growing. */

@@ -18,8 +18,6 @@ export interface WaterCrop {
   rootDepthFullM: number;
   /** ground that a full-grown plant covers, m² */
   fullCoverM2: number;
-  /** height at which it covers that ground, m */
-  fullCoverHeightM: number;
 }
 
 export const WATER_CROPS: Record<Crop, WaterCrop> = {
@@ -33,7 +31,6 @@ export const WATER_CROPS: Record<Crop, WaterCrop> = {
     rootDepthStartM: 0.15,
     rootDepthFullM: 0.85,
     fullCoverM2: 0.35,
-    fullCoverHeightM: 1.2,
   },
   pepper: {
     kcbInitial: 0.15,
@@ -45,7 +42,6 @@ export const WATER_CROPS: Record<Crop, WaterCrop> = {
     rootDepthStartM: 0.15,
     rootDepthFullM: 0.65,
     fullCoverM2: 0.2,
-    fullCoverHeightM: 0.7,
   },
 };
 
@@ -94,10 +90,26 @@ export function rootDepthM(crop: Crop, seasonDay: number): number {
   return c.rootDepthStartM + share * (c.rootDepthFullM - c.rootDepthStartM);
 }
 
-/** Ground that the plant's leaves cover, m²: grows with the square of its height up to the full cover. */
-export function coveredM2(crop: Crop, heightM: number): number {
+/** A plant in the open is about so wide for its height, until it has its full width (judgement: 0.95 m tomato, 0.7 m pepper). */
+const WIDTH_FOR_HEIGHT = 0.7;
+
+/** Ground that the plant's leaves cover, m²: a disc as wide as 0.7 of its height, up to the full cover. */
+export const coveredM2 = (crop: Crop, heightM: number): number =>
+  Math.min(WATER_CROPS[crop].fullCoverM2, (Math.PI / 4) * (WIDTH_FOR_HEIGHT * heightM) ** 2);
+
+/**
+ * What leaves transpire of ETo over the area that they cover, for a plant that stands alone: about 1.0 to 1.15 at every stage
+ * (FAO-56 ch. 7 and 9: Kcb of Table 17 speaks for ground and cover together, so it is not multiplied by the cover again). Young
+ * leaves 1.0, the grown plant its mid-season Kcb, at the end 1.0 again.
+ */
+export function leafCoefficient(crop: Crop, seasonDay: number, heightM: number): number {
   const c = WATER_CROPS[crop];
-  return c.fullCoverM2 * Math.min(1, Math.max(0.05, heightM / c.fullCoverHeightM)) ** 1.5;
+  const [ini, dev, mid, late] = c.stageDays;
+  const grown = Math.max(1, heightM >= 1.5 ? c.kcbMidTall : c.kcbMid);
+  if (seasonDay <= ini) return 1;
+  if (seasonDay <= ini + dev) return 1 + ((seasonDay - ini) / dev) * (grown - 1);
+  if (seasonDay <= ini + dev + mid) return grown;
+  return grown + Math.min(1, (seasonDay - ini - dev - mid) / late) * (1 - grown);
 }
 
 /** Height on an earlier day when only today's is known: straight growth from 0.15 m at planting out. */

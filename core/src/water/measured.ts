@@ -2,6 +2,8 @@ import type { PlantCase } from '../records/plant-case.js';
 import type { Day } from '../units/day.js';
 import { DROOPED, FEEL, fractionFromWeight, type Measured, PROBE_SD, RAN_THROUGH } from './corrections.js';
 
+/** To the second knuckle, where nobody said how deep. */
+const FINGER_CM = 5;
 const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet-deep': 'wet' } as const;
 
 /**
@@ -32,17 +34,22 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
   const seen = c.observations.filter((o) => o.present);
   const on = (day: Day, sign: string): boolean => seen.some((o) => o.date === day && o.sign === sign);
   const felt = [
-    ...soilChecks.map((s) => ({ date: s.date, feel: s.feel, probe: s.by === 'probe' })),
+    ...soilChecks.map((s) => ({
+      date: s.date,
+      feel: s.feel,
+      probe: s.by === 'probe',
+      depthCm: s.depthCm ?? FINGER_CM,
+    })),
     ...seen.flatMap((o) => {
       const feel = FELT_SIGNS[o.sign as keyof typeof FELT_SIGNS];
-      return feel ? [{ date: o.date, feel, probe: false }] : [];
+      return feel ? [{ date: o.date, feel, probe: false, depthCm: FINGER_CM }] : [];
     }),
   ];
   for (const f of felt)
     if (f.feel === 'dry' && !f.probe && on(f.date, 'leaf-wilt')) put(f.date, { ...DROOPED, by: 'droop' });
-  for (const f of [...felt].reverse()) if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger' });
+  for (const f of [...felt].reverse()) if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger', depthCm: f.depthCm });
   for (const f of [...felt].reverse())
-    if (f.probe) put(f.date, { fraction: FEEL[f.feel].fraction, sd: PROBE_SD, by: 'probe' });
+    if (f.probe) put(f.date, { fraction: FEEL[f.feel].fraction, sd: PROBE_SD, by: 'probe', depthCm: f.depthCm });
   return best;
 }
 

@@ -1,9 +1,10 @@
-import type { Irrigation, PlaceKind } from '../records/place.js';
+import { type Irrigation, isPotted, type PlaceKind } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
 import type { Balance } from './balance.js';
 import { expectedWeather, type ForecastWeather } from './expected-weather.js';
+import { isKnown } from './knowledge.js';
 import { morningOf } from './morning.js';
 import { type PlaceRules, rulesPerPlant } from './plan-rules.js';
 import { type PlanStart, planWeek, WEEK_DAYS, type WeekPlan } from './plan.js';
@@ -18,7 +19,7 @@ export interface PlannedPlant {
   id: string;
   case: PlantCase;
   balance: Balance;
-  /** its soil is to dry first: a finding asks to hold the water back */
+  /** its soil is to dry first: it was felt wet today, or a finding asks to hold the water back */
   held: boolean;
 }
 
@@ -32,7 +33,7 @@ export interface Pour {
   leftOutIds: string[];
   /** the driest of them, which speaks for all */
   speakerId: string;
-  /** per plant; null where no balance can be reckoned */
+  /** per plant; null where no balance can be reckoned, or nobody knows what the plant got */
   plan: WeekPlan | null;
 }
 
@@ -49,7 +50,7 @@ const RHYTHM_DAYS = 14;
 export const isWateredTogether = (
   kind: PlaceKind,
   { irrigation, byTimer }: { irrigation?: Irrigation | null; byTimer?: boolean },
-): boolean => kind !== 'container' || irrigation === 'drip' || irrigation === 'soaker' || byTimer === true;
+): boolean => !isPotted({ kind }) || irrigation === 'drip' || irrigation === 'soaker' || byTimer === true;
 
 /**
  * The coming week of a place, from the day of the question on.
@@ -83,8 +84,8 @@ export function planPlace(
   };
 }
 
-/** Water left at the end of the day; a plant without a balance speaks last. */
-const leftOf = (p: PlannedPlant): number => p.balance.days.at(-1)?.fractionAvailable ?? 2;
+/** Water left at the end of the day; a plant whose balance nobody knows speaks last. */
+const leftOf = (p: PlannedPlant): number => (isKnown(p.balance) ? (p.balance.days.at(-1)?.fractionAvailable ?? 2) : 2);
 
 function planFor(
   { case: c, balance, held }: PlannedPlant,
@@ -94,7 +95,8 @@ function planFor(
 ): WeekPlan | null {
   const state = morningOf(balance);
   const newest = c.records.weather.at(-1);
-  if (!state || !newest) return null;
+  // where nobody knows what the plant got, no litres are ordered: a finger is asked first
+  if (!state || !newest || !isKnown(balance)) return null;
   const today = newest.date === c.asOf ? newest : { ...newest, date: c.asOf, rainMm: 0 };
   const start: PlanStart = { state, held, ...given(c.records.watering, c.asOf) };
   const ahead = expectedWeather(c, forecast, RHYTHM_DAYS - 1);

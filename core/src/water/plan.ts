@@ -1,13 +1,14 @@
 import type { WeatherDay } from '../climate/gaps.js';
-import { referenceEvapotranspiration } from '../climate/reference-evapotranspiration.js';
 import type { PlantCase } from '../records/plant-case.js';
-import { type Day, dayNumber, dayOfYear, daysBetween } from '../units/day.js';
+import { isPotted } from '../records/place.js';
+import { type Day, dayNumber, daysBetween } from '../units/day.js';
 import { roundTo, toPourable, toTenth } from '../units/rounding.js';
+import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
 import type { PlanRules } from './plan-rules.js';
 import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js';
 import { SCHOOLS } from './schools.js';
-import { dayNeed, demandOn, etoAtPlant, seasonClock } from './season.js';
+import { dayNeed, demandOn, seasonClock } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
 import { missingMm, type Morning, refillMm, SCHOOL_STRATEGIES, wateringLimit } from './strategies.js';
 
@@ -18,6 +19,8 @@ export interface PlanDay {
   date: Day;
   /** to give, per plant; 0 for no watering */
   litres: number;
+  /** of these so much after midday: a small pot cannot hold a hot day's water at once */
+  laterL: number;
   /** per plant, on record for that day already */
   givenL: number;
   mm: number;
@@ -36,6 +39,8 @@ export interface PlannedWatering {
   date: Day;
   /** per plant */
   litres: number;
+  /** of these so much after midday */
+  laterL: number;
   /** share of the available water left on that morning */
   left: number;
   why: string;
@@ -103,6 +108,7 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
   const days = wet.map((r, i): PlanDay => ({
     date: r.day.date,
     litres: r.ordered,
+    laterL: r.later,
     givenL: r.given,
     mm: toTenth(r.ordered / r.day.soilM2),
     steps: r.ordered > 0 ? soakSteps(r.ordered, rules.flowLPerH, wettedM2(c, r, rules), c.place) : null,
@@ -131,7 +137,7 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
 
 /** Ground that the water reaches, m² a plant: a pot is wetted all over. */
 const wettedM2 = (c: PlannedCase, r: PlannedDay, rules: PlanRules): number =>
-  c.place.kind === 'container' ? r.day.soilM2 : r.day.soilM2 * WETTED_SHARE[rules.how];
+  isPotted(c.place) ? r.day.soilM2 : r.day.soilM2 * WETTED_SHARE[rules.how];
 
 const total = (list: readonly PlannedDay[]): number => list.reduce((sum, r) => sum + r.ordered, 0);
 
@@ -143,7 +149,15 @@ const missingAtEnd = (list: readonly PlannedDay[]): number => {
 
 function nextOf(list: readonly PlannedDay[]): PlannedWatering | null {
   const next = list.find((r) => r.ordered > 0);
-  return next ? { date: next.day.date, litres: next.ordered, left: next.leftInTheMorning, why: next.why } : null;
+  return next
+    ? {
+        date: next.day.date,
+        litres: next.ordered,
+        laterL: next.later,
+        left: next.leftInTheMorning,
+        why: next.why,
+      }
+    : null;
 }
 
 /** A single watering in the time stands for one a week. */
@@ -164,6 +178,8 @@ export interface PlannedDay {
   /** litres a plant: on record already, and what the plan adds */
   given: number;
   ordered: number;
+  /** of what the plan adds, for after midday */
+  later: number;
   leftInTheMorning: number;
   why: string;
   allowed: boolean;
@@ -175,6 +191,9 @@ export interface PlannedDay {
 const ALMOST_WILTING_LEFT = 0.15;
 /** So small a rest of a day's watering is not worth a second walk. */
 const REST_WORTH = 0.25;
+
+/** A second watering of less than this share of the day's use is not worth the walk. */
+const SECOND_WORTH = 0.1;
 
 /** Runs a plan (or given litres, day by day) through the weather. */
 export function runPlan(
@@ -189,17 +208,11 @@ export function runPlan(
   const state = { ...start.state };
   const wets = WETTED_SHARE[rules.how];
   const isAllowed = (day: Day): boolean => !rules.allowedDays?.length || rules.allowedDays.includes(weekday(day));
-  const etoOn = (w: WeatherDay): number =>
-    etoAtPlant(
-      c.place,
-      w.date,
-      referenceEvapotranspiration(w, c.garden.latitude, c.garden.elevationM, dayOfYear(w.date)).etoMm,
-    );
   let since = start.since;
   // what the six days before each day had: the cap holds for any seven days
   const recent = [...(start.recentL ?? [])].slice(1 - WEEK_DAYS);
-  return weather.map((w, i): PlannedDay => {
-    const etoMm = etoOn(w);
+  const days = weather.map((w) => dayInPlace(c, w));
+  return days.map(({ own: w, etoMm }, i): PlannedDay => {
     const demand = demandOn(c, clock, w, etoMm);
     const { zone } = demand;
     const { useMm, rawMm } = dayNeed(demand, etoMm, c.plant.crop);
@@ -217,7 +230,7 @@ export function runPlan(
       let wait = 1;
       while (wait < WEEK_DAYS && i + wait < weather.length && !isAllowed(weather[i + wait]!.date)) wait++;
       // use until the next morning on which watering is allowed, less the rain to count on
-      const rainMm = weather.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.rainMm - 2), 0);
+      const rainMm = days.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.own.rainMm - 2), 0);
       order = decide({ state, zone, useMm, limitMm, since }, rules, {
         allowed,
         wait,
@@ -228,11 +241,13 @@ export function runPlan(
       });
     }
     let ordered = toPourable(order.mm * zone.soilM2);
+    let later = Math.min(ordered, toPourable((order.laterMm ?? 0) * zone.soilM2));
     let { why } = order;
     const room = by === 'plan' ? (rules.weeklyCapL ?? Infinity) - recent.reduce((a, b) => a + b, 0) - given : Infinity;
     const capped = ordered > room;
     if (capped) {
       ordered = Math.max(0, Math.floor(room * 10) / 10);
+      later = Math.min(later, ordered);
       why = ordered > 0 ? 'the weekly limit leaves no more' : 'the weekly limit is used up';
     }
     const litres = given + ordered;
@@ -240,12 +255,14 @@ export function runPlan(
     if (recent.length >= WEEK_DAYS) recent.shift();
     const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wets } : NOTHING_GIVEN, null);
     since = litres > 0 ? 1 : since + 1;
-    return { day, given, ordered, leftInTheMorning, why, allowed, limitMm, capped };
+    return { day, given, ordered, later, leftInTheMorning, why, allowed, limitMm, capped };
   });
 }
 
 interface Order {
   mm: number;
+  /** of it, for after midday */
+  laterMm?: number;
   why: string;
 }
 
@@ -259,6 +276,12 @@ interface Circumstances {
   givenMm: number;
 }
 
+/** A second, small watering where even a full pot would not last the day, mm. */
+function secondWatering({ zone, useMm, limitMm }: Morning): number {
+  const mm = zone.isPot ? useMm - limitMm : 0;
+  return mm >= SECOND_WORTH * useMm ? mm : 0;
+}
+
 /** What this morning asks for, mm over the plant's soil; what the day has had already is taken off. */
 function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
   if (!c.allowed) return { mm: 0, why: 'not a watering day' };
@@ -268,16 +291,23 @@ function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
   if (c.held) return { mm: refillMm(m), why: 'dry again by then' };
   const asked = SCHOOL_STRATEGIES[rules.school](m);
   const urgent = asked === 0 && c.leftInTheMorning < ALMOST_WILTING_LEFT;
-  const mm = urgent ? refillMm(m) : asked;
+  const morningMm = urgent ? refillMm(m) : asked;
+  const secondMm = morningMm > 0 ? secondWatering(morning) : 0;
+  const mm = morningMm + secondMm;
   const rest = mm - c.givenMm;
   if (c.givenMm > 0) {
     // somebody has watered today; only what is clearly missing is asked for
     if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: 'watered today' };
-    return { mm: rest, why: 'more than was given is missing' };
+    return { mm: rest, laterMm: Math.min(rest, secondMm), why: 'more than was given is missing' };
   }
-  if (urgent) return { mm, why: 'close to wilting: sooner than the rhythm has it' };
+  const laterMm = secondMm;
+  if (urgent) return { mm, laterMm, why: 'close to wilting: sooner than the rhythm has it' };
   if (mm > 0)
-    return { mm, why: c.wait > 1 ? 'would run short before the next watering day' : SCHOOLS[rules.school].why };
+    return {
+      mm,
+      laterMm,
+      why: c.wait > 1 ? 'would run short before the next watering day' : SCHOOLS[rules.school].why,
+    };
   const rainDoes = c.rainMm > 2 && SCHOOL_STRATEGIES[rules.school]({ ...m, useMm: morning.useMm * c.wait }) > 0;
   return { mm: 0, why: rainDoes ? 'rain is expected to do it' : '' };
 }

@@ -1,4 +1,5 @@
 import type { PlaceFacts } from '../records/facts.js';
+import { isPotted } from '../records/place.js';
 import type { Crop } from '../records/plant.js';
 import { rootDepthM, WATER_CROPS } from './crops.js';
 import { availableShare, SLOW_PERCOLATION_MM_H, SOILS } from './soils.js';
@@ -9,6 +10,8 @@ export interface RootZone {
   soilM2: number;
   /** total available water, mm (FAO-56 eq. 82; containers: share of the volume) */
   tawMm: number;
+  /** how deep the roots reach, m; a pot is about as high as it is wide */
+  depthM: number;
   /** room above field capacity, mm */
   roomAboveMm: number;
   /** share of the water above field capacity that leaves in a day */
@@ -21,16 +24,30 @@ export interface RootZone {
 
 const DEFAULT_SPACING_M: Record<Crop, number> = { tomato: 0.5, pepper: 0.45 };
 
+/** A pot about as wide as it is high: its diameter, m. */
+const potWidthM = (volumeL: number): number => ((4 * volumeL) / 1000 / Math.PI) ** (1 / 3);
+
 /** Rim area of a pot about as wide as it is high, m². */
-export function rimAreaM2(volumeL: number): number {
-  const diameter = ((4 * volumeL) / 1000 / Math.PI) ** (1 / 3);
-  return (Math.PI / 4) * diameter ** 2;
-}
+export const rimAreaM2 = (volumeL: number): number => (Math.PI / 4) * potWidthM(volumeL) ** 2;
+
+/** Where nobody told how much a pot holds; then no litres are ordered either. */
+const UNKNOWN_POT_L = 10;
 
 /** Ground that belongs to one plant, m²: stated, or the spacing squared; a pot's rim. */
 export function soilAreaM2(place: PlaceFacts, crop: Crop, spacingM?: number | null): number {
-  if (place.kind === 'container') return rimAreaM2(place.volumeL ?? 10);
+  if (isPotted(place)) return rimAreaM2(place.volumeL ?? UNKNOWN_POT_L);
   return place.areaM2 ?? (spacingM ?? DEFAULT_SPACING_M[crop]) ** 2;
+}
+
+/** A raised bed whose filling nobody measured is taken as this deep, cm. */
+const USUAL_FILLING_CM = 30;
+/** What roots take of the soil under a raised bed, m: where water sinks slowly they stay out of it (judgement). */
+const UNDER_BED_M = { plain: 0.3, slow: 0.1 } as const;
+
+/** How deep roots can go at most: a raised bed's filling and what the soil under it lets through. */
+function deepestM(place: PlaceFacts, slow: boolean): number {
+  if (place.kind !== 'raised-bed') return Infinity;
+  return (place.fillingCm ?? USUAL_FILLING_CM) / 100 + (slow ? UNDER_BED_M.slow : UNDER_BED_M.plain);
 }
 
 /** The root zone on a day of the season. */
@@ -38,15 +55,18 @@ export function rootZoneOn(place: PlaceFacts, crop: Crop, seasonDay: number, spa
   const soil = SOILS[place.texture];
   const soilM2 = soilAreaM2(place, crop, spacingM);
   const share = availableShare(place.texture);
-  const tawMm =
-    place.kind === 'container' ? (share * (place.volumeL ?? 10)) / soilM2 : 1000 * share * rootDepthM(crop, seasonDay);
+  const isPot = isPotted(place);
+  const volumeL = place.volumeL ?? UNKNOWN_POT_L;
   const slow = place.drainageMmPerH != null && place.drainageMmPerH < SLOW_PERCOLATION_MM_H;
+  const depthM = isPot ? potWidthM(volumeL) : Math.min(deepestM(place, slow), rootDepthM(crop, seasonDay));
+  const tawMm = isPot ? (share * volumeL) / soilM2 : 1000 * share * depthM;
   return {
     soilM2,
     tawMm,
+    depthM,
     roomAboveMm: soil.roomAbove * tawMm,
     drainsPerDay: slow ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay,
-    isPot: place.kind === 'container',
+    isPot,
     wallLoss: place.potMaterial === 'terracotta' || place.potMaterial === 'fabric' ? 1.2 : 1,
   };
 }

@@ -1,14 +1,14 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import type { PlaceFacts } from '../records/facts.js';
-import { isCovered } from '../records/place.js';
 import type { Crop } from '../records/plant.js';
 import type { Day } from '../units/day.js';
-import { corrected, type CorrectedBy, type Estimate, grown, type Measured } from './corrections.js';
+import { type CorrectedBy, type Estimate, grown, type Measured } from './corrections.js';
 import { stepDay } from './day-step.js';
 import { evaporated } from './evaporation.js';
 import { depletionFraction } from './root-zone.js';
 import type { Demand } from './season.js';
 import { SOILS } from './soils.js';
+import { correctedStore, topAfter, topShare } from './top-layer.js';
 
 /** One day of one plant's root zone. Millimetres are over the plant's own soil; litres are per plant. */
 export interface BalanceDay {
@@ -48,6 +48,8 @@ export interface BalanceDay {
   waterlogged: boolean;
   /** the day's weather was missing and was filled in */
   filled: boolean;
+  /** somebody wrote down what it got, or nothing that nobody wrote down could have changed it */
+  known: boolean;
   tawMm: number;
   rawMm: number;
   soilM2: number;
@@ -59,6 +61,8 @@ export interface RunState {
   depletionMm: number | null;
   fraction: number;
   sd: number;
+  /** depletion of the top that a finger feels, mm; null before the first day, and where it is all of the store */
+  topMm: number | null;
   /** depletion De of the evaporating top layer, and the share of the surface that was wetted last */
   surfaceMm: number;
   wetShare: number;
@@ -68,6 +72,7 @@ export const startOf = ({ fraction, sd }: Estimate): RunState => ({
   depletionMm: null,
   fraction,
   sd,
+  topMm: null,
   surfaceMm: 0,
   wetShare: 1,
 });
@@ -88,7 +93,7 @@ function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interce
 }
 
 /**
- * One day more: what comes in, what is used, what drains, and what a measurement says of it. Changes the state in place:
+ * One day more, by the weather where the plant stands: what comes in, what is used, what drains, and what a measurement says of it. Changes the state in place:
  * a season is two hundred of these, and the bench runs many thousand seasons.
  */
 export function stepRun(
@@ -103,7 +108,7 @@ export function stepRun(
   const { kcb, demandMm, surfaceMm, bareShare, zone } = demand;
   const before = state.depletionMm ?? (1 - state.fraction) * zone.tawMm;
   const { litres, wets } = given;
-  const rainMm = isCovered(place.kind) ? 0 : w.rainMm;
+  const { rainMm } = w;
   const losses = rainLosses(place, rainMm, etoMm);
   const soakedMm = rainMm - losses.interceptedMm - losses.runoffMm;
   const irrigationMm = litres / zone.soilM2;
@@ -118,14 +123,16 @@ export function stepRun(
   const ke = etoMm > 0 ? evaporationMm / etoMm : 0;
   const etcMm = (kcb + ke) * etoMm;
   const step = stepDay(before, zone, crop, { rainMm, irrigationMm, demandMm, evaporationMm, etcMm, ...losses });
+  const top = topAfter(state.topMm ?? before * topShare(zone), zone, step, soakedMm + irrigationMm);
   let after = step.depletionMm;
   let sd = step.drainedMm > 0 ? Math.min(grown(state.sd), 0.08) : grown(state.sd);
   let correctionMm = 0;
+  state.topMm = top;
   if (seen) {
-    const better = corrected({ fraction: 1 - after / zone.tawMm, sd }, seen);
-    const moved = (1 - better.fraction) * zone.tawMm;
-    correctionMm = moved - after;
-    after = moved;
+    const better = correctedStore({ depletionMm: after, sd, topMm: top }, zone, seen);
+    correctionMm = better.depletionMm - after;
+    after = better.depletionMm;
+    state.topMm = better.topMm;
     sd = better.sd;
   }
   state.depletionMm = after;
@@ -158,6 +165,7 @@ export function stepRun(
     correctedBy: seen?.by ?? null,
     waterlogged: after < -0.1 * zone.tawMm,
     filled: w.filled ?? false,
+    known: true,
     tawMm: zone.tawMm,
     rawMm: depletionFraction(crop, etcMm) * zone.tawMm,
     soilM2: zone.soilM2,

@@ -1,10 +1,18 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import type { PlaceFacts, PlantFacts } from '../records/facts.js';
-import { isCovered } from '../records/place.js';
+import { coverOf, isPotted } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
 import type { Crop } from '../records/plant.js';
 import { type Day, dayNumber, daysBetween } from '../units/day.js';
-import { basalCoefficient, coveredM2, heightOnDay, stageClock, usualHeightM, WATER_CROPS } from './crops.js';
+import {
+  basalCoefficient,
+  coveredM2,
+  heightOnDay,
+  leafCoefficient,
+  stageClock,
+  usualHeightM,
+  WATER_CROPS,
+} from './crops.js';
 import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
 import { depletionFraction, type RootZone, rootZoneOn } from './root-zone.js';
 
@@ -22,10 +30,13 @@ export const spellOn = <T extends { from: Day; to?: Day | null }>(
   day: Day,
 ): T | undefined => spells?.find((s) => s.from <= day && (s.to == null || day <= s.to));
 
-/** ETo as it reaches the plant: shade cloth and a tunnel take their part (judgement). */
+/** Film and glass take a fifth (handbook, judgement); a roof stands so high that the light comes in beside it. */
+const THROUGH_COVER = { none: 1, roof: 1, tunnel: 0.8, glasshouse: 0.8, indoors: 0.8 } as const;
+
+/** ETo as it reaches the plant: shade cloth and cover take their part (judgement). */
 export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number {
   const shade = spellOn(place.shade, day);
-  return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * (isCovered(place.kind) ? 0.8 : 1);
+  return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * THROUGH_COVER[coverOf(place)];
 }
 
 export interface Demand {
@@ -82,11 +93,14 @@ export function demandOn(
   const kcb = plain >= 0.45 ? plain + climate : plain; // eq. 70 is for the grown crop
   const kcMax = mostKc(kcb, climate);
   const bareShare = 1 - coverShare(kcb, kcMax, height);
-  const litres =
-    place.kind === 'container'
-      ? kcb * etoMm * coveredM2(plant.crop, height) * zone.wallLoss
-      : // a bed's Kcb already speaks for all of its ground; only ground far wider than the plant is left out
-        kcb * etoMm * Math.min(zone.soilM2, 1.3 * WATER_CROPS[plant.crop].fullCoverM2);
+  const litres = isPotted(place)
+    ? // a plant in a pot is an island: what its leaves take over the area that they cover
+      Math.max(0.9, leafCoefficient(plant.crop, seasonDay, height) + climate) *
+      etoMm *
+      coveredM2(plant.crop, height) *
+      zone.wallLoss
+    : // a bed's Kcb already speaks for all of its ground; only ground far wider than the plant is left out
+      kcb * etoMm * Math.min(zone.soilM2, 1.3 * WATER_CROPS[plant.crop].fullCoverM2);
   const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
   const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
   return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, zone, seasonDay };

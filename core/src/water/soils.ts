@@ -25,7 +25,7 @@ export const SOILS: Record<Texture, Soil> = {
     label: 'Sand',
     fieldCapacity: 0.12,
     wiltingPoint: 0.045,
-    rewMm: 7,
+    rewMm: 4.5, // Table 19 gives 2 to 7 for sand
     soaksInMm: 120,
     drainsPerDay: 1,
     roomAbove: 0.5,

@@ -59,6 +59,13 @@ export const FRUIT_LIMIT = 0.4;
 /** A bounded "drier finish": half as far again once fruit colours, and never beyond 70 % used. */
 const DRIER_FINISH = 1.5;
 
+/**
+ * How far a pepper is let drier than a tomato: to where its Ks has fallen by a fifth, less a hair. Peppers like the air that comes
+ * with it, and Ks stays above what counts as short of water (common practice; judgement). p of Table 22 alone would have a
+ * pepper watered the sooner of the two.
+ */
+const PEPPER_KS = 0.81;
+
 export interface Leaning {
   crop: Crop;
   stage: Stage | null | undefined;
@@ -68,13 +75,13 @@ export interface Leaning {
   lean?: 'damp' | 'dry' | null;
 }
 
-/** Depletion at which this plant should be watered, mm: RAW, or less while fruit swells, moved by how one leans. */
+/** Depletion at which this plant should be watered, mm: RAW, or less while a tomato's fruit swells, moved by how one leans. */
 export function wateringLimit({ crop, stage, drierFinish, lean }: Leaning, rawMm: number, tawMm: number): number {
   const swelling = stage === 'fruiting' || stage === 'ripening';
-  const base = swelling ? Math.min(rawMm, FRUIT_LIMIT * tawMm) : rawMm;
-  const finish = drierFinish && (stage === 'ripening' || stage === 'late') ? DRIER_FINISH : 1;
-  // by crop nothing moves: p of Table 22 already holds a pepper's want of air in its roots
   const own = crop === 'tomato' ? 'damp' : 'dry';
+  const base =
+    crop === 'pepper' ? tawMm - PEPPER_KS * (tawMm - rawMm) : swelling ? Math.min(rawMm, FRUIT_LIMIT * tawMm) : rawMm;
+  const finish = drierFinish && (stage === 'ripening' || stage === 'late') ? DRIER_FINISH : 1;
   const leaning = !lean || lean === own ? 1 : lean === 'damp' ? 0.85 : 1.15;
   return Math.min(0.7 * tawMm, base * finish * leaning);
 }

@@ -1,5 +1,6 @@
 import { fillGaps, type WeatherDay } from '../climate/gaps.js';
 import type { PlaceFacts } from '../records/facts.js';
+import { isPotted } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays } from '../units/day.js';
 import { roundTo, toTenth } from '../units/rounding.js';
@@ -35,7 +36,7 @@ export function whatIf(c: PlantCase, rules: PlaceRules): { now: Steadiness | nul
   const days = fillGaps(c.records.weather, first > from ? first : from, c.asOf);
   const free = rulesPerPlant({ ...rules, allowedDays: null, weeklyCapL: null }, 1);
   const tried = (place: PlaceFacts): Steadiness => tryOn({ ...c, place }, days, free);
-  const isPot = c.place.kind === 'container';
+  const isPot = isPotted(c.place);
   const mulched = spellOn(c.place.mulch, c.asOf) !== undefined;
   const bigger = (c.place.volumeL ?? 10) * 2;
   return {

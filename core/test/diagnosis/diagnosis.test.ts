@@ -133,7 +133,7 @@ describe('the same sign, told apart by the records', () => {
     );
     expect([old.first!.disorder, old.r.harmless, old.remedies[0]]).toEqual(['leaf-ageing', true, 'watch-only']);
     const hungry = lead(
-      aCase({ place: pot, records: { watering: everyNDays(1, 3) }, observations: [seen('leaf-yellow-whole-old')] }),
+      aCase({ place: pot, records: { watering: everyNDays(1, 2) }, observations: [seen('leaf-yellow-whole-old')] }),
     );
     expect([hungry.first!.disorder, hungry.drivers[0]]).toEqual(['nitrogen-shortage', 'underfeeding']);
   });
@@ -234,15 +234,15 @@ test('no insects found lowers each insect by how well it hides', () => {
   const change = (disorder: string, signs: string[]) => {
     const odds = (more: never[]) => {
       const p =
-        reportOn(aCase({ observations: [...signs.map((x) => seen(x)), ...more] })).diagnosis.find(
-          (d) => d.disorder === disorder,
-        )?.probability ?? 0.001;
+        reportOn(
+          aCase({ garden: { longitude: -90 }, observations: [...signs.map((x) => seen(x)), ...more] }),
+        ).diagnosis.find((d) => d.disorder === disorder)?.probability ?? 0.001;
       return p / (1.0001 - p);
     };
     return odds([seen('pest-none-found')]) / odds([]);
   };
   const aphids = change('aphids', ['leaf-curl-tight-new', 'leaf-sticky']);
-  const hornworm = change('hornworm', ['leaf-ragged-holes', 'leaf-droppings']);
+  const hornworm = change('hornworm', ['leaf-large-missing', 'leaf-droppings']);
   expect(aphids).toBeLessThan(0.1); // in plain sight at the tips
   expect(hornworm).toBeGreaterThan(2 * aphids); // green on green
   expect(hornworm).toBeLessThan(1);

@@ -75,6 +75,10 @@ describe('days', () => {
     expect(dueOn(at(), 'next-watering', { ...plan, next: null })).toBe(addDays(ASOF, 1));
     expect(dueOn(at({ garden: { firstFrost: '07-18' } }), 'season-end', plan)).toBe(addDays(ASOF, 14));
     expect(dueOn(at({ garden: { firstFrost: '07-19' } }), 'season-end', plan)).toBe(addDays(ASOF, 1));
+    // by the garden's own hemisphere, also where it never freezes
+    expect(dueOn(at({ garden: { latitude: -34 } }), 'season-end', plan)).toBe('2027-05-01');
+    expect(dueOn(at({ garden: { latitude: -34, firstFrost: '06-05' } }), 'season-end', plan)).toBe(addDays(ASOF, 14));
+    expect(dueOn(at({ garden: { latitude: 8 } }), 'season-end', plan)).toBe(addDays(ASOF, 180));
   });
 });
 
@@ -101,13 +105,13 @@ describe('what is ordered', () => {
     const first = (hot: number, small: number) =>
       offered({
         drivers: [
-          { driver: 'hot-days', weight: hot, because: [], summary: '' },
-          { driver: 'small-container', weight: small, because: [], summary: '' },
+          { driver: 'hot-days', weight: hot, strength: hot, because: [], summary: '' },
+          { driver: 'small-container', weight: small, strength: small, because: [], summary: '' },
         ],
       })
         .map((o) => o.remedy.code)
         .find((code) => code === 'shade-cloth' || code === 'repot-larger');
-    expect([first(0.9, 0.2), first(0.2, 0.9)]).toEqual(['shade-cloth', 'repot-larger']);
+    expect([first(0.9, 0.4), first(0.4, 0.9)]).toEqual(['shade-cloth', 'repot-larger']);
   });
   test('each remedy carries the words of its own cautions', () => {
     const { remedies } = scheduleRemedies(
@@ -126,6 +130,8 @@ test('every amount has its words, and only what is known is said', () => {
     [{ blockPct: 40, areaM2: 0.8 }, '40 %, 0.8 m²'],
     [{ count: 5 }, '5 fruit'],
     [{ cutsPerWeek: 4 }, 'up to 4 cuts a week'],
+    [{ cutsPerWeek: 4, sharedBudget: true }, 'up to 4 cuts a week, the other cuts counted in'],
+    [{ leafSharePct: 33 }, 'up to 33 % of the leaf'],
     [{ potLitres: 25 }, '25 L or more'],
     [{ waitDays: 28 }, 'for 28 days'],
     [{ depthMm: 60, litres: 15 }, '6 cm deep'],

@@ -2,7 +2,10 @@ import { DRIVER_CODES, type DriverCode } from '@candid-leaf/core/diagnosis';
 import { contextOf } from '@candid-leaf/core/diagnosis';
 import type { PlantCase, SignCode } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
+import fc from 'fast-check';
+import { graded, nearness } from '../../src/diagnosis/drivers/curves.js';
 import { DRIVER_RULES } from '../../src/diagnosis/drivers/index.js';
+import { driverFactor } from '../../src/diagnosis/engine/network.js';
 import type { RuleParams, Verdict } from '../../src/diagnosis/drivers/verdict.js';
 import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
 
@@ -23,11 +26,29 @@ const feed = (daysAgo: number, n: number, grams: number, p2o5 = 5, k2o = 5) => (
   feeding: [{ date: back(daysAgo), n, p2o5, k2o, grams }],
 });
 
+interface Limits {
+  /** at the limit of the handbook or over it: one half and more */
+  found: Change[];
+  /** there, but less than that */
+  weak?: Change[];
+  /** under the limit: less than one half, or nothing at all */
+  absent: Change[];
+  unknown?: Change[];
+}
+
 /** For each driver: what finds it, just not what would, and where known, what leaves it open. Limits: handbook. */
-const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unknown?: Change[] }>> = {
+const RULES: Partial<Record<DriverCode, Limits>> = {
   'dry-spell': {
     found: [
-      { place: pot, records: { watering: [{ date: back(6), litres: 3 }] } },
+      {
+        place: pot,
+        records: {
+          watering: [
+            { date: back(15), litres: 3 },
+            { date: back(6), litres: 3 },
+          ],
+        },
+      },
       { records: { weather: [] }, observations: signs('soil-dry-deep') },
     ],
     absent: [{ place: pot, records: { watering: everyNDays(1, 3) } }],
@@ -56,21 +77,32 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
   overwatering: {
     found: [
       { place: pot, records: { watering: everyNDays(1, 12) } },
-      { records: { weather: [] }, observations: signs('soil-wet-deep') },
+      {
+        records: {
+          weather: [],
+          soilChecks: [
+            { date: back(4), feel: 'wet' },
+            { date: back(1), feel: 'wet' },
+          ],
+        },
+      },
     ],
+    weak: [{ records: { weather: [] }, observations: signs('soil-wet-deep') }],
     absent: [{ place: bed, records: { watering: everyNDays(6, 10) } }],
     unknown: [{ records: { weather: [] } }],
   },
   'poor-drainage': {
     found: [{ place: { ...bed, drainageMmPerH: 24 } }, { observations: signs('soil-pooling') }],
-    absent: [{ place: { ...bed, drainageMmPerH: 25 } }, { place: bed }],
+    weak: [{ place: { ...bed, drainageMmPerH: 30 } }],
+    absent: [{ place: { ...bed, drainageMmPerH: 60 } }, { place: bed }],
     unknown: [{ place: { ...bed, texture: 'clay' } }],
   },
   'small-container': {
     found: [{ place: { ...pot, volumeL: 14.9 } }, { place: { ...pot, volumeL: 9.9 }, plant: { crop: 'pepper' } }],
     absent: [
-      { place: { ...pot, volumeL: 15 } },
-      { place: { ...pot, volumeL: 10 }, plant: { crop: 'pepper' } },
+      { place: { ...pot, volumeL: 15.1 } },
+      { place: { ...pot, volumeL: 10.1 }, plant: { crop: 'pepper' } },
+      { place: { ...pot, volumeL: 0.1 }, plant: { stage: 'seedling', heightM: 0.08 } }, // it belongs in a small cell
       { place: bed },
     ],
   },
@@ -81,10 +113,8 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
   },
   'hot-days': {
     found: [{ records: { weather: weather(3, { tMaxC: 32 }) } }],
-    absent: [
-      { records: { weather: weather(2, { tMaxC: 38 }) } },
-      { records: { weather: weather(10, { tMaxC: 31.9 }) } },
-    ],
+    weak: [{ records: { weather: weather(2, { tMaxC: 38 }) } }, { records: { weather: weather(3, { tMaxC: 31.5 }) } }],
+    absent: [{ records: { weather: weather(10, { tMaxC: 30 }) } }],
     unknown: [{ records: { weather: [] } }],
   },
   'warm-nights': {
@@ -93,8 +123,8 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { plant: { crop: 'pepper' }, records: { weather: weather(3, { tMinC: 24.1 }) } },
     ],
     absent: [
-      { records: { weather: weather(3, { tMinC: 21 }) } },
-      { plant: { crop: 'pepper' }, records: { weather: weather(3, { tMinC: 24 }) } },
+      { records: { weather: weather(3, { tMinC: 20.8 }) } },
+      { plant: { crop: 'pepper' }, records: { weather: weather(3, { tMinC: 23.8 }) } },
     ],
   },
   'cold-nights': {
@@ -103,8 +133,8 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { plant: { crop: 'pepper' }, records: { weather: weather(3, { tMinC: 14.9 }, { tMinC: 18 }) } },
     ],
     absent: [
-      { records: { weather: weather(3, { tMinC: 13 }) } },
-      { plant: { crop: 'pepper' }, records: { weather: weather(3, { tMinC: 15 }, { tMinC: 18 }) } },
+      { records: { weather: weather(3, { tMinC: 13.2 }) } },
+      { plant: { crop: 'pepper' }, records: { weather: weather(3, { tMinC: 15.2 }, { tMinC: 18 }) } },
     ],
   },
   'low-light': {
@@ -113,7 +143,7 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { place: { ...bed, shade: [{ from: back(20), blockPct: 50 }] } },
     ],
     absent: [
-      { records: { weather: weather(4, { solarMj: 5 }) } },
+      { records: { weather: weather(3, { solarMj: 5 }) } },
       { place: { ...bed, shade: [{ from: back(20), blockPct: 40 }] } },
     ],
     unknown: [{ place: { kind: 'indoors', texture: 'potting-mix' } }],
@@ -122,24 +152,32 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
     found: [
       { records: { weather: weather(1, { windMs: 8 }) } },
       { records: { events: [{ date: back(3), what: 'hail' }] } },
-      { records: { events: [{ date: back(13), what: 'strong-wind' }] } },
     ],
     absent: [
-      { records: { weather: weather(14, { windMs: 7.9 }) } },
+      { records: { weather: weather(14, { windMs: 6 }) } },
       { records: { events: [{ date: back(14), what: 'hail' }] } },
       { records: { events: [{ date: back(3), what: 'staked' }] } },
     ],
   },
   'wet-foliage': {
     found: [
-      { records: { watering: [{ date: back(2), litres: 3, how: 'overhead' }] } },
+      {
+        records: {
+          watering: [
+            { date: back(4), litres: 3, how: 'overhead' },
+            { date: back(2), litres: 3, how: 'overhead' },
+          ],
+        },
+      },
       { records: { weather: weather(5, { rainMm: 1 }) } },
       { records: { weather: weather(3, { wetHours: 8.1 }) } },
     ],
-    absent: [
-      { records: { watering: [{ date: back(2), litres: 3, how: 'base' }] } },
+    weak: [
       { records: { weather: weather(4, { rainMm: 20 }) } },
       { records: { weather: weather(2, { wetHours: 20 }) } },
+    ],
+    absent: [
+      { records: { watering: [{ date: back(2), litres: 3, how: 'base' }] } },
       { place: { kind: 'tunnel-bed', texture: 'loam' }, records: { weather: weather(10, { rainMm: 9 }) } },
     ],
     unknown: [{ records: { weather: [] } }],
@@ -150,7 +188,7 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { observations: signs('plant-dense') },
     ],
     absent: [
-      { place: { kind: 'tunnel-bed', texture: 'loam' }, records: { weather: weather(14, { rhMeanPct: 85 }) } },
+      { place: { kind: 'tunnel-bed', texture: 'loam' }, records: { weather: weather(14, { rhMeanPct: 79 }) } },
       { records: { weather: weather(9, { rhMeanPct: 95 }) } },
     ],
     unknown: [{ place: { kind: 'tunnel-bed', texture: 'loam' } }],
@@ -162,28 +200,32 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
   },
   'low-calcium': {
     found: [test_({ date: back(90), calcium: 'low' }), test_({ date: back(90), pH: 5.79 })],
-    absent: [test_({ date: back(90), pH: 5.8, calcium: 'ok' })],
+    absent: [test_({ date: back(90), pH: 6.2, calcium: 'ok' })],
     unknown: [{ place: bed }],
   },
   'soil-too-acid': {
     found: [test_({ date: back(9), pH: 5.7 })],
-    absent: [test_({ date: back(9), pH: 5.8 })],
+    weak: [test_({ date: back(9), pH: 5.9 })],
+    absent: [test_({ date: back(9), pH: 6.3 })],
     unknown: [{ place: bed }],
   },
   'soil-too-alkaline': {
     found: [test_({ date: back(9), pH: 7.3 })],
-    absent: [test_({ date: back(9), pH: 7.2 })],
+    weak: [test_({ date: back(9), pH: 7.1 })],
+    absent: [test_({ date: back(9), pH: 6.7 })],
     unknown: [{ place: bed }],
   },
   'excess-nitrogen': {
     found: [
       { records: feed(29, 20, 15.1, 30, 30) }, // 3.02 g in a month
       { place: pot, records: feed(13, 20, 15.1, 30, 30) },
-      { records: feed(5, 10, 3) }, // led by nitrogen while it bears
       test_({ date: back(60), nitrogen: 'high' }),
     ],
+    weak: [
+      { records: feed(5, 10, 3) }, // led by nitrogen while it bears
+      { records: feed(29, 20, 14, 30, 30) }, // 2.8 g are plenty, not yet too much
+    ],
     absent: [
-      { records: feed(29, 20, 15, 30, 30) }, // 3 g are plenty, not too much
       { records: feed(30, 20, 40, 30, 30) },
       { place: pot, records: feed(14, 20, 15.1, 30, 30) },
       { plant: { stage: 'vegetative' }, records: feed(5, 10, 3) },
@@ -192,20 +234,31 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
   },
   underfeeding: {
     found: [{ place: pot, records: feed(28, 5, 10) }, { records: feed(56, 5, 10) }],
-    absent: [{ place: pot, records: feed(27, 5, 10) }, { records: feed(55, 5, 10) }],
-    unknown: [{ plant: { transplantedOn: null } }],
+    weak: [{ place: pot, records: feed(22, 5, 10) }],
+    absent: [{ place: pot, records: feed(9, 5, 10) }, { records: feed(20, 5, 10) }],
+    // none recorded is not none given
+    unknown: [{ plant: { transplantedOn: null } }, { place: pot, plant: { transplantedOn: back(90) } }],
   },
   'salt-buildup': {
     found: [
       test_({ date: back(9), saltsDsPerM: 2.6 }),
+      { ...test_({ date: back(9), saltsDsPerM: 1.6 }), plant: { crop: 'pepper' } }, // FAO-29: peppers bear less
       { observations: signs('soil-white-crust') },
       { place: pot, records: feed(3, 20, 16) },
     ],
-    absent: [test_({ date: back(9), saltsDsPerM: 2.5 }), { place: pot, records: feed(3, 20, 15) }],
+    weak: [test_({ date: back(9), saltsDsPerM: 2 })],
+    absent: [test_({ date: back(9), saltsDsPerM: 1 }), { place: pot, records: feed(3, 20, 3) }],
+    unknown: [{ place: pot }],
+  },
+  'heavy-potassium': {
+    found: [{ records: feed(20, 4, 31, 4, 20) }, test_({ date: back(30), potassium: 'high' })],
+    weak: [{ records: feed(20, 4, 24, 4, 20) }],
+    absent: [{ records: feed(20, 10, 60, 10, 10) }, { records: feed(43, 4, 90, 4, 20) }],
+    unknown: [{ place: bed }],
   },
   'leaf-loss-by-pruning': {
     found: [
-      { records: { pruning: [{ date: back(13), leafSharePct: 25 }] } },
+      { records: { pruning: [{ date: back(13), leafSharePct: 25.1 }] } },
       // 15 % and then 12 % of what was left: 25.2 %
       {
         records: {
@@ -215,10 +268,9 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
           ],
         },
       },
-      { observations: signs('after-pruning') },
     ],
-    absent: [
-      { records: { pruning: [{ date: back(14), leafSharePct: 60 }] } },
+    weak: [
+      { observations: signs('after-pruning') },
       {
         records: {
           pruning: [
@@ -228,6 +280,7 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
         },
       },
     ],
+    absent: [{ records: { pruning: [{ date: back(14), leafSharePct: 60 }] } }],
     unknown: [{ place: bed }],
   },
   'over-pruning': {
@@ -235,7 +288,8 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { records: { pruning: [{ date: back(3), cuts: 9 }] } },
       { records: { pruning: [{ date: back(3), leafSharePct: 30 }] } },
     ],
-    absent: [{ records: { pruning: [{ date: back(3), cuts: 8, leafSharePct: 29 }] } }],
+    weak: [{ records: { pruning: [{ date: back(3), cuts: 8, leafSharePct: 29 }] } }],
+    absent: [{ records: { pruning: [{ date: back(3), cuts: 3, leafSharePct: 8 }] } }],
     unknown: [{ place: bed }],
   },
   'wrong-spray-mix': {
@@ -245,11 +299,11 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { records: { weather: weather(3, { tMaxC: 31 }), sprays: [{ date: back(2), product: 'neem' }] } },
     ],
     absent: [
-      { records: { sprays: [{ date: back(2), product: 'soap', tMaxC: 29 }] } },
+      { records: { sprays: [{ date: back(2), product: 'soap', tMaxC: 26 }] } },
       { records: { sprays: [{ date: back(2), product: 'bt', tMaxC: 38 }] } }, // does not burn
       { records: { sprays: [{ date: back(10), product: 'soap', tMaxC: 38 }] } },
     ],
-    unknown: [{ observations: signs('after-spraying') }],
+    unknown: [{ observations: signs('after-spraying') }, { place: bed }],
   },
   'spray-drift': {
     found: [{ records: { sprays: [{ date: back(20), product: 'weedkiller-nearby' }] } }],
@@ -261,11 +315,13 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
     absent: [{ records: { events: [{ date: back(14), what: 'moved' }] } }],
   },
   'no-hardening': {
-    found: [{ plant: { transplantedOn: back(21) } }],
+    found: [{ plant: { transplantedOn: back(21) }, records: { events: [{ date: back(30), what: 'staked' }] } }],
     absent: [
       { plant: { transplantedOn: back(22) } },
+      // recorded before it went out
       { plant: { transplantedOn: back(10) }, records: { events: [{ date: back(12), what: 'hardened-off' }] } },
     ],
+    unknown: [{ plant: { transplantedOn: back(10) } }],
   },
   crowding: {
     found: [
@@ -274,13 +330,18 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { observations: signs('plant-dense') },
     ],
     absent: [
-      { plant: { spacingM: 0.34 } },
-      { plant: { crop: 'pepper', spacingM: 0.31 } },
+      { plant: { spacingM: 0.45 } },
+      { plant: { crop: 'pepper', spacingM: 0.4 } },
       { place: pot, plant: { spacingM: 0.2 } },
     ],
   },
   'leaves-near-soil': {
-    found: [{ observations: signs('plant-leaves-touch-soil') }, { plant: { heightM: 0.61 } }],
+    found: [
+      { observations: signs('plant-leaves-touch-soil') },
+      { plant: { heightM: 0.61 }, records: { pruning: [{ date: back(30), what: ['suckers'] }] } },
+    ],
+    weak: [{ plant: { heightM: 0.61 }, records: { watering: everyNDays(3, 6) } }],
+    unknown: [{ plant: { heightM: 0.61 } }],
     absent: [
       { plant: { heightM: 0.6 } },
       { plant: { heightM: 1.5 }, records: { pruning: [{ date: back(30), what: ['lower-leaves'] }] } },
@@ -302,7 +363,8 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
       { plant: { crop: 'pepper', heightM: 0.29 } },
       { plant: { heightM: null }, observations: signs('plant-stunted') },
     ],
-    absent: [{ plant: { heightM: 0.5 } }, { plant: { crop: 'pepper', heightM: 0.3 } }],
+    weak: [{ plant: { heightM: 0.55 } }],
+    absent: [{ plant: { heightM: 1.2 } }, { plant: { crop: 'pepper', heightM: 0.7 } }],
   },
   'pests-present': {
     found: [{ observations: signs('pest-aphids') }],
@@ -310,11 +372,13 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
     unknown: [{ place: bed }],
   },
   'overripe-on-plant': {
-    found: [{ plant: { stage: 'ripening' } }],
+    found: [{ plant: { stage: 'ripening' }, records: { events: [{ date: back(13), what: 'harvest' }] } }],
+    weak: [{ plant: { stage: 'late' }, records: { events: [{ date: back(9), what: 'harvest' }] } }],
     absent: [
       { plant: { stage: 'fruiting' } },
-      { plant: { stage: 'late' }, records: { events: [{ date: back(9), what: 'harvest' }] } },
+      { plant: { stage: 'late' }, records: { events: [{ date: back(2), what: 'harvest' }] } },
     ],
+    unknown: [{ plant: { stage: 'ripening' } }],
   },
   'same-family-before': {
     found: [{ place: { ...bed, history: [{ year: 2023, family: 'nightshade' }] } }],
@@ -326,7 +390,12 @@ const RULES: Partial<Record<DriverCode, { found: Change[]; absent: Change[]; unk
     unknown: [{ place: bed }],
   },
   'no-mulch': {
-    found: [{ place: bed }, { place: { ...bed, mulch: [{ from: back(60), to: back(20), depthMm: 60 }] } }],
+    found: [{ observations: signs('soil-bare') }],
+    weak: [
+      { place: { ...bed, mulch: [] } },
+      { place: { ...bed, mulch: [{ from: back(60), to: back(20), depthMm: 60 }] } },
+    ],
+    unknown: [{ place: bed }],
     absent: [{ place: { ...bed, mulch: [{ from: back(60), depthMm: 60 }] } }],
   },
 };
@@ -338,7 +407,7 @@ describe.each(Object.entries(RULES) as [DriverCode, NonNullable<(typeof RULES)[D
       const verdict = verdictOn(driver, change);
       expect(verdict.state).toBe('found');
       if (verdict.state !== 'found') return;
-      expect(verdict.strength).toBeGreaterThan(0);
+      expect(verdict.strength).toBeGreaterThanOrEqual(0.5);
       expect(verdict.strength).toBeLessThanOrEqual(1);
       expect(verdict.because.length).toBeGreaterThan(0);
       for (const b of verdict.because) {
@@ -347,8 +416,18 @@ describe.each(Object.entries(RULES) as [DriverCode, NonNullable<(typeof RULES)[D
       }
     });
     test.each(rule.absent.map((change) => [change] as const))('is not found by %j', (change) => {
-      expect(state(driver, change)).toBe('absent');
+      const verdict = verdictOn(driver, change);
+      expect([verdict.state === 'unknown', verdict.state === 'found' ? verdict.strength < 0.5 : true]).toEqual([
+        false,
+        true,
+      ]);
     });
+    if (rule.weak)
+      test.each(rule.weak.map((change) => [change] as const))('is there a little by %j', (change) => {
+        const verdict = verdictOn(driver, change);
+        expect(verdict.state).toBe('found');
+        if (verdict.state === 'found') expect(verdict.strength).toBeLessThan(0.5);
+      });
     if (rule.unknown)
       test.each(rule.unknown.map((change) => [change] as const))('is left open by %j', (change) => {
         const verdict = verdictOn(driver, change);
@@ -376,4 +455,95 @@ test('a disorder may set limits of its own for a rule', () => {
   expect(state('hot-days', hot)).toBe('absent');
   expect(state('hot-days', hot, { atC: 30, days: 1, within: 4 })).toBe('found');
   expect(state('soil-too-alkaline', test_({ date: back(9), pH: 6.9 }), { pH: 6.8 })).toBe('found');
+});
+
+describe('curves', () => {
+  test('are monotone, 0 to 1, and stand at one half at the limit', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        fc.double({ min: 1.05, max: 5, noNaN: true }),
+        (half, times) => {
+          const at = (x: number) => graded(x, half, half * times);
+          expect(at(0)).toBe(0);
+          expect(at(half)).toBeCloseTo(0.5, 9);
+          expect(at(half * times)).toBeCloseTo(1, 9);
+          let before = 0;
+          for (let x = 0; x <= half * times * 1.5; x += half / 20) {
+            expect(at(x)).toBeGreaterThanOrEqual(before);
+            before = at(x);
+          }
+          expect(before).toBeLessThanOrEqual(1);
+        },
+      ),
+      { numRuns: 100 },
+    );
+  });
+  test('a day counts in full inside its window and fades beyond', () => {
+    const span = { from: 28, to: 56 };
+    expect([28, 40, 56].map((b) => nearness(b, span))).toEqual([1, 1, 1]);
+    expect(nearness(10, span)).toBe(0);
+    expect(nearness(24, span)).toBeGreaterThan(0);
+    expect(nearness(24, span)).toBeLessThan(1);
+    expect(nearness(63, span)).toBe(0);
+  });
+  test('a driver’s factor rises with its strength, and its absence speaks until the limit', () => {
+    const link = { driver: 'hot-days', oddsFactor: 4, weight: 1, oddsFactorIfAbsent: 0.2 } as const;
+    expect(driverFactor(link, 0)).toBeCloseTo(0.2, 9);
+    expect(driverFactor(link, 0.5)).toBeCloseTo(2.5, 9);
+    expect(driverFactor(link, 1)).toBeCloseTo(4, 9);
+    for (let s = 0; s < 1; s += 0.05) expect(driverFactor(link, s + 0.05)).toBeGreaterThan(driverFactor(link, s));
+  });
+});
+
+describe('more of it never speaks less', () => {
+  const strength = (driver: DriverCode, change: Change): number => {
+    const v = verdictOn(driver, change);
+    return v.state === 'found' ? v.strength : 0;
+  };
+  const rises = (driver: DriverCode, steps: Change[]) => {
+    const list = steps.map((change) => strength(driver, change));
+    expect(list).toEqual([...list].sort((a, b) => a - b));
+    expect(list.at(-1)).toBeGreaterThan(list[0]!);
+  };
+  test.each([
+    ['hot-days', [0, 1, 2, 3, 5, 8, 10].map((n) => ({ records: { weather: weather(n, { tMaxC: 34 }) } }))],
+    ['hot-days', [28, 30, 31, 32, 34, 38].map((tMaxC) => ({ records: { weather: weather(4, { tMaxC }) } }))],
+    ['cold-nights', [16, 14, 13, 12, 10, 6].map((tMinC) => ({ records: { weather: weather(4, { tMinC }) } }))],
+    ['warm-nights', [18, 20, 21, 22, 24].map((tMinC) => ({ records: { weather: weather(4, { tMinC }) } }))],
+    ['wet-foliage', [0, 2, 4, 6, 9, 14].map((n) => ({ records: { weather: weather(n, { rainMm: 4 }) } }))],
+    ['excess-nitrogen', [1, 5, 10, 15, 20, 40].map((g) => ({ records: feed(9, 20, g, 30, 30) }))],
+    ['underfeeding', [5, 20, 40, 56, 80, 120].map((d) => ({ records: feed(d, 5, 10) }))],
+    ['small-container', [60, 30, 20, 15, 10, 6].map((volumeL) => ({ place: { ...pot, volumeL } }))],
+    ['soil-too-acid', [7, 6.2, 5.9, 5.7, 5.2].map((pH) => test_({ date: back(9), pH }))],
+    ['salt-buildup', [0.5, 1.5, 2.5, 4, 7].map((saltsDsPerM) => test_({ date: back(9), saltsDsPerM }))],
+    [
+      'leaf-loss-by-pruning',
+      [5, 15, 25, 40, 60].map((leafSharePct) => ({ records: { pruning: [{ date: back(4), leafSharePct }] } })),
+    ],
+    ['poor-drainage', [100, 40, 25, 15, 5].map((drainageMmPerH) => ({ place: { ...bed, drainageMmPerH } }))],
+    [
+      'uneven-watering',
+      [1, 2, 3, 5].map((n) => ({ place: { ...pot, volumeL: 14 }, records: { watering: everyNDays(n, 2.2 * n) } })),
+    ],
+    [
+      'wrong-spray-mix',
+      [20, 27, 30, 33, 38].map((tMaxC) => ({ records: { sprays: [{ date: back(2), product: 'soap', tMaxC }] } })),
+    ],
+  ] as [DriverCode, Change[]][])('%s %#', (driver, steps) => rises(driver, steps));
+});
+
+test('scarred fruit is told by the nights of six weeks ago, not by last night', () => {
+  const nights = (from: number, to: number) => ({
+    records: {
+      weather: weather(0, {}).map((w, i, all) =>
+        all.length - 1 - i >= from && all.length - 1 - i <= to ? { ...w, tMinC: 8 } : { ...w, tMinC: 16 },
+      ),
+    },
+  });
+  const params = { atC: 13, days: 3, within: 64, from: 28 };
+  const then = verdictOn('cold-nights', nights(30, 36), params);
+  const now = verdictOn('cold-nights', nights(0, 6), params);
+  expect(then.state).toBe('found');
+  expect(now.state).toBe('absent');
 });

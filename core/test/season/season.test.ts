@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import type { WeatherDay } from '@candid-leaf/core/climate';
 import {
   actInWords,
+  type Exposure,
   hardSpells,
+  plantedBeforeLastFrost,
+  seasonEnd,
   seasonStart,
   spellInWords,
   spellPlan,
@@ -16,33 +19,53 @@ const TODAY = '2026-07-18';
 const ahead = (max: readonly number[], min: readonly number[] = []): WeatherDay[] =>
   max.map((tMaxC, i) => ({ date: addDays(TODAY, i), tMaxC, tMinC: min[i] ?? 18, rainMm: 0 }));
 
+const bed: Exposure = { facts: { kind: 'ground' }, newlyPlanted: false };
+const spells = (days: readonly WeatherDay[], e: Exposure = bed) => hardSpells(TODAY, days, e);
+
 describe('spells in the forecast', () => {
-  test('two days at 32 °C make a wave, one does not, and 31.9 is none', () => {
-    expect(hardSpells(TODAY, ahead([32, 31, 33, 30]))).toEqual([]);
-    expect(hardSpells(TODAY, ahead([31.9, 31.9, 31.9]))).toEqual([]);
-    expect(hardSpells(TODAY, ahead([30, 32, 34, 33, 29, 36, 36]))).toEqual([
+  test('two days at 32 °C make a wave, one does not, and 31.9 is none; a single day of 38 °C alerts by itself', () => {
+    expect(spells(ahead([32, 31, 33, 30]))).toEqual([]);
+    expect(spells(ahead([31.9, 31.9, 31.9]))).toEqual([]);
+    expect(spells(ahead([30, 32, 34, 33, 29, 36, 36]))).toEqual([
       { kind: 'heat', from: addDays(TODAY, 1), to: addDays(TODAY, 3), extremeC: 34 },
     ]);
-  });
-  test('frost is a night at 1 °C or less; nights in a row are one spell', () => {
-    expect(hardSpells(TODAY, ahead([12, 12], [1.1, 2]))).toEqual([]);
-    expect(hardSpells(TODAY, ahead([12, 12, 12], [3, 1, -2]))).toEqual([
-      { kind: 'frost', from: addDays(TODAY, 1), to: addDays(TODAY, 2), extremeC: -2 },
+    expect(spells(ahead([30, 37.9, 30]))).toEqual([]);
+    expect(spells(ahead([30, 38, 30, 33, 33]))).toEqual([
+      { kind: 'heat', from: addDays(TODAY, 1), to: addDays(TODAY, 1), extremeC: 38 },
     ]);
+  });
+  test('ground frost is warned of from 3 °C, in a hollow and on new plants from 5, in a tunnel from −1, indoors never', () => {
+    const nights = (min: number, e: Exposure) => spells(ahead([15, 15], [12, min]), e).map((s) => s.kind);
+    const hollow: Exposure = { facts: { kind: 'ground', hollow: true }, newlyPlanted: false };
+    const fresh: Exposure = { facts: { kind: 'ground' }, newlyPlanted: true };
+    const tunnel: Exposure = { facts: { kind: 'tunnel-bed' }, newlyPlanted: false };
+    const sill: Exposure = { facts: { kind: 'container', cover: 'indoors' }, newlyPlanted: true };
+    expect([nights(3, bed), nights(3.1, bed)]).toEqual([['frost'], []]);
+    expect([nights(5, hollow), nights(5.1, hollow)]).toEqual([['frost'], []]);
+    // on new plants a night under 10 is too cold, without frost
+    expect([nights(5, fresh), nights(5.1, fresh), nights(9.9, fresh), nights(10, fresh)]).toEqual([
+      ['frost'],
+      ['chill'],
+      ['chill'],
+      [],
+    ]);
+    expect([nights(-1, tunnel), nights(-0.9, tunnel)]).toEqual([['frost'], []]);
+    expect(nights(-15, sill)).toEqual([]);
   });
   test('days that are over do not count, and the order of the days does not matter', () => {
     const days = [{ date: addDays(TODAY, -1), tMaxC: 36, tMinC: 20, rainMm: 0 }, ...ahead([36, 25])];
-    expect(hardSpells(TODAY, days)).toEqual([]);
+    expect(spells(days)).toEqual([]);
     fc.assert(
       fc.property(fc.shuffledSubarray(ahead([33, 35, 30, 34]), { minLength: 4, maxLength: 4 }), (mixed) => {
-        expect(hardSpells(TODAY, mixed)).toEqual(hardSpells(TODAY, ahead([33, 35, 30, 34])));
+        expect(spells(mixed)).toEqual(spells(ahead([33, 35, 30, 34])));
       }),
     );
   });
 });
 
 const heat: HardSpell = { kind: 'heat', from: addDays(TODAY, 2), to: addDays(TODAY, 4), extremeC: 36 };
-const frost: HardSpell = { kind: 'frost', from: addDays(TODAY, 1), to: addDays(TODAY, 1), extremeC: -1 };
+/** A minimum of the day after tomorrow falls at its dawn. */
+const frost: HardSpell = { kind: 'frost', from: addDays(TODAY, 2), to: addDays(TODAY, 2), extremeC: -1 };
 const place = (more: Partial<PlaceInSpell> = {}): PlaceInSpell => ({
   facts: { kind: 'ground', texture: 'loam', areaM2: 2 },
   plants: 4,
@@ -59,7 +82,7 @@ const act = <A extends SpellAct['act']>(spell: HardSpell, p: PlaceInSpell, which
 
 describe('the plan for a heat wave', () => {
   test('a bed: picked and shaded the day before, watered as the plan has it, mulched once', () => {
-    expect(acts(heat, place())).toEqual(['harvest', 'water-more', 'shade', 'mulch', 'heat-not']);
+    expect(acts(heat, place()).sort()).toEqual(['harvest', 'heat-not', 'mulch', 'shade', 'water-more']);
     expect(act(heat, place(), 'shade')).toEqual({
       on: addDays(TODAY, 1),
       what: { act: 'shade', areaM2: 2, side: 'south' },
@@ -73,7 +96,7 @@ describe('the plan for a heat wave', () => {
         shade: [{ from: '2026-06-01', blockPct: 40 }],
       },
     });
-    expect(acts(heat, covered)).toEqual(['harvest', 'water-more', 'heat-not']);
+    expect(acts(heat, covered).sort()).toEqual(['harvest', 'heat-not', 'water-more']);
     const over = place({
       facts: { ...place().facts, shade: [{ from: '2026-06-01', to: '2026-06-20', blockPct: 40 }] },
     });
@@ -95,12 +118,25 @@ describe('the plan for a heat wave', () => {
   test('shade hangs to the south in the north and to the north in the south', () => {
     expect(act(heat, place({ latitude: -33 }), 'shade')!.what).toMatchObject({ side: 'north' });
   });
-  test('a pot that can be carried is moved; a large one is shaded; a small one is lifted twice a day', () => {
-    expect(acts(heat, pots(12))).toEqual(['harvest', 'water-more', 'check-pots', 'move-pots', 'heat-not']);
-    expect(acts(heat, pots(25))).toContain('move-pots');
-    expect(acts(heat, pots(26))).toEqual(['harvest', 'water-more', 'check-pots', 'shade', 'heat-not']);
-    expect(act(heat, pots(14.9), 'check-pots')!.what).toMatchObject({ twice: true });
-    expect(act(heat, pots(15), 'check-pots')!.what).toMatchObject({ twice: false });
+  test('a pot that can be carried is moved; a large one is shaded; each day of it the pots are lifted, small ones at midday too', () => {
+    const once = (p: PlaceInSpell) => [...new Set(acts(heat, p))].sort();
+    expect(once(pots(12))).toEqual(['check-pots', 'harvest', 'heat-not', 'move-pots', 'water-more']);
+    expect(once(pots(25))).toContain('move-pots');
+    expect(once(pots(26))).toEqual(['check-pots', 'harvest', 'heat-not', 'shade', 'water-more']);
+    const lifts = spellPlan(heat, TODAY, pots(14.9)).filter((a) => a.what.act === 'check-pots');
+    expect(lifts.map((a) => a.on)).toEqual([2, 3, 4].map((n) => addDays(TODAY, n)));
+    expect(lifts[0]!.what).toMatchObject({ midday: true });
+    expect(act(heat, pots(15), 'check-pots')!.what).toMatchObject({ midday: false });
+    // at 38 °C every pot is looked at again at midday, and the plan's second watering is told
+    const scorching = { ...heat, extremeC: 38 };
+    const second = { ...pots(40), water: { ...pots(40).water!, laterOn: () => 3.2 } };
+    expect(act(scorching, second, 'check-pots')!.what).toMatchObject({ midday: true, secondL: 3.2 });
+  });
+  test('under cover doors and vents come first', () => {
+    const tunnel = place({ facts: { kind: 'tunnel-bed', texture: 'loam' } });
+    const plan = spellPlan({ ...heat, from: TODAY }, TODAY, tunnel).filter((a) => a.on === TODAY);
+    expect(plan[0]!.what).toEqual({ act: 'open-vents' });
+    expect(acts(heat, place())).not.toContain('open-vents');
   });
   test('begun already, what was for the day before is for today; an empty place asks for nothing', () => {
     const now = { ...heat, from: TODAY };
@@ -110,6 +146,16 @@ describe('the plan for a heat wave', () => {
 });
 
 describe('the plan for a frost night', () => {
+  test('all of it is done on the evening before the dawn of the minimum', () => {
+    for (const p of [place(), pots(12), pots(40)])
+      expect(new Set(spellPlan(frost, TODAY, p).map((a) => a.on))).toEqual(new Set([addDays(TODAY, 1)]));
+    // the night of this morning is over
+    expect(spellPlan({ ...frost, from: TODAY, to: TODAY }, TODAY, place())).toEqual([]);
+  });
+  test('every night of a spell has its evening: one tick does not dismiss the rest', () => {
+    const nights = spellPlan({ ...frost, to: addDays(TODAY, 4) }, TODAY, place()).filter((a) => a.what.act === 'cover');
+    expect(nights.map((a) => a.on)).toEqual([1, 2, 3].map((n) => addDays(TODAY, n)));
+  });
   test('a bed is watered as planned and covered, pots come in, and fruit is picked where there is any', () => {
     expect(acts(frost, place())).toEqual(['harvest-tender', 'water-before', 'cover']);
     expect(act(frost, place(), 'water-before')!.what).toEqual({ act: 'water-before', litres: 9 });
@@ -117,14 +163,39 @@ describe('the plan for a frost night', () => {
     expect(acts(frost, place({ stages: ['vegetative', null] }))).toEqual(['water-before', 'cover']);
     expect(acts(frost, pots(12))).toContain('pots-in');
     expect(acts(frost, pots(40))).toContain('cover');
-  });
-  test('a tunnel holds a degree or two off, not more', () => {
-    const tunnel = place({ facts: { kind: 'tunnel-bed', texture: 'loam' } });
-    expect(acts(frost, tunnel)).toEqual([]);
-    expect(acts({ ...frost, extremeC: -2 }, tunnel)).toContain('cover');
+    expect(acts({ ...frost, kind: 'chill' }, place())).toEqual(['cover']);
   });
   test('nothing recorded about a place’s ground: so much for each plant', () => {
-    expect(act(frost, place({ areaM2: null }), 'cover')!.what).toEqual({ act: 'cover', areaM2: 1.2 });
+    expect(act(frost, place({ areaM2: null }), 'cover')!.what).toEqual({ act: 'cover', areaM2: 1.2, inside: false });
+  });
+  test('green peppers are not told to ripen indoors, and hot ones have their caution', () => {
+    const said = (more: Partial<PlaceInSpell>) =>
+      actInWords(act(frost, place(more), 'harvest-tender')!.what, METRIC_FORMAT);
+    expect(said({}).text).toMatch(/green tomatoes ripen indoors/);
+    expect(said({ peppers: true }).text).toMatch(/green ones are eaten green/);
+    expect(said({ peppers: true }).caution).toBeUndefined();
+    expect(said({ peppers: true, hotPeppers: true }).caution).toMatch(/gloves/);
+  });
+});
+
+describe('the garden’s own frost days', () => {
+  test('early is before the last frost of the spring that the planting belongs to', () => {
+    const early = (lastFrost: string | null, planted: string) => plantedBeforeLastFrost({ lastFrost }, planted);
+    expect(early('05-10', '2026-05-01')).toBe(true);
+    expect(early('05-10', '2026-05-10')).toBe(false);
+    expect(early('05-10', '2026-07-01')).toBe(false);
+    // the south: planted in January, the last frost was in September
+    expect(early('09-10', '2027-01-15')).toBe(false);
+    expect(early('09-10', '2026-09-01')).toBe(true);
+    // a last frost about New Year
+    expect(early('01-05', '2026-12-28')).toBe(true);
+    expect(early(null, '2026-01-01')).toBe(false);
+  });
+  test('a season ends at the first frost ahead, or where there is none with its hemisphere', () => {
+    expect(seasonEnd({ latitude: 45, firstFrost: '10-20' }, '2026-07-18')).toBe('2026-10-20');
+    expect(seasonEnd({ latitude: -34, firstFrost: '06-05' }, '2027-01-10')).toBe('2027-06-05');
+    expect(seasonEnd({ latitude: -34 }, '2027-01-10')).toBe('2027-05-01');
+    expect(seasonEnd({ latitude: 45 }, '2026-07-18')).toBe('2026-11-01');
   });
 });
 
@@ -136,11 +207,11 @@ describe('in words', () => {
       '32 °C or more is expected from 20 July to 22 July, up to 36 °C',
     );
     expect(plain(spellInWords(heat, TODAY, us))).toBe('90 °F or more is expected from July 20 to July 22, up to 97 °F');
-    expect(plain(spellInWords({ ...frost, from: TODAY, to: TODAY }, TODAY, METRIC_FORMAT))).toBe(
-      '1 °C or less is expected in the night from today, down to -1 °C'.replace(
-        '-',
-        plain(METRIC_FORMAT.temperature(-1)).charAt(0),
-      ),
+    expect(plain(spellInWords(frost, TODAY, METRIC_FORMAT))).toMatch(
+      /^down to .1 °C is expected at dawn on 20 July: frost may form on the ground; cover on the evening before$/,
+    );
+    expect(plain(spellInWords({ ...heat, to: heat.from, extremeC: 38 }, TODAY, METRIC_FORMAT))).toBe(
+      '32 °C or more is expected on 20 July, up to 38 °C',
     );
     expect(actInWords({ act: 'shade', areaM2: 2, side: 'north' }, METRIC_FORMAT)).toMatchObject({
       text: expect.stringContaining('west and north side') as string,

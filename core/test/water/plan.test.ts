@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { climateOfPlace, generateWeather, seeded, type WeatherDay } from '@candid-leaf/core/climate';
 import type { PlantCase } from '@candid-leaf/core/records';
-import { actInWords, hardSpells, spellPlan } from '@candid-leaf/core/season';
-import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+
+import { addDays } from '@candid-leaf/core/units';
 import {
   type BenchPlant,
   flowFromBucket,
@@ -168,7 +168,7 @@ describe('measurements', () => {
 describe('the bench', () => {
   const garden = { latitude: 45.6, longitude: 9, elevationM: 180 };
   const weather = seasonWeather(
-    garden,
+    { garden, place: { ...pot, mulch: [], shade: [] } },
     generateWeather(climateOfPlace(45.6, 180, []), garden, '2026-05-01', 150, seeded(4)),
   );
   const subject: BenchPlant = {
@@ -212,55 +212,5 @@ describe('the bench', () => {
       const { wetAfterDry: p01, wetAfterWet: p11 } = table[month - 1]!;
       expect(Math.abs(own.filter((d) => d.rainMm > 0).length / own.length - p01 / (1 + p01 - p11))).toBeLessThan(0.03);
     }
-  });
-});
-
-describe('heat and frost', () => {
-  const days = (tMax: number[], tMin = 18): WeatherDay[] =>
-    tMax.map((t, i) => ({ date: addDays(ASOF, i), tMinC: tMin, tMaxC: t, rainMm: 0 }));
-  const here = {
-    facts: aCase({ place: bed }).place,
-    plants: 4,
-    areaM2: 2,
-    stages: ['ripening' as const],
-    water: { usedPerDayL: 8, spellPerDayL: 11, plannedOn: () => 7 },
-    latitude: 45,
-  };
-  test('a wave is two days or more at 32 °C; one hot day is none', () => {
-    expect(hardSpells(ASOF, days([28, 33, 28, 31]))).toEqual([]);
-    expect(hardSpells(ASOF, days([28, 33, 35, 31]))).toEqual([
-      { kind: 'heat', from: addDays(ASOF, 1), to: addDays(ASOF, 2), extremeC: 35 },
-    ]);
-    expect(hardSpells(ASOF, days([20, 12], 0))[0]).toMatchObject({ kind: 'frost', from: ASOF, to: addDays(ASOF, 1) });
-  });
-  test('the list is dated and has amounts: the balance’s litres beside the habit’s, cloth, mulch, what not to do', () => {
-    const [wave] = hardSpells(ASOF, days([28, 30, 34, 36, 33]));
-    const acts = spellPlan(wave!, ASOF, here);
-    expect(acts.map((a) => a.what.act)).toEqual(['harvest', 'water-more', 'shade', 'mulch', 'heat-not']);
-    expect(acts.find((a) => a.what.act === 'water-more')!.what).toEqual({
-      act: 'water-more',
-      litres: 21, // what the plan gives on its three days
-      habitLitres: 36, // half as long again
-      sharePct: 38,
-    });
-    expect(acts.find((a) => a.what.act === 'shade')).toEqual({
-      on: addDays(ASOF, 1),
-      what: { act: 'shade', areaM2: 2, side: 'south' },
-    });
-    expect(acts.every((a) => a.on >= ASOF && a.on <= wave!.from)).toBe(true);
-    const south = spellPlan(wave!, ASOF, { ...here, latitude: -34 });
-    expect(south.find((a) => a.what.act === 'shade')!.what).toMatchObject({ side: 'north' });
-    for (const a of acts) expect(actInWords(a.what, METRIC_FORMAT).text.length).toBeGreaterThan(20);
-  });
-  test('pots are moved, not tented; frost brings them in; an empty place asks for nothing', () => {
-    const pots = { ...here, facts: aCase({ place: pot }).place };
-    const [wave] = hardSpells(ASOF, days([34, 35]));
-    expect(spellPlan(wave!, ASOF, pots).map((a) => a.what.act)).toEqual(
-      expect.arrayContaining(['check-pots', 'move-pots', 'heat-not']),
-    );
-    const [frost] = hardSpells(ASOF, days([15, 14, 10], 0));
-    expect(spellPlan(frost!, ASOF, pots).map((a) => a.what.act)).toContain('pots-in');
-    expect(spellPlan(frost!, ASOF, here).map((a) => a.what.act)).toContain('cover');
-    expect(spellPlan(wave!, ASOF, { ...here, plants: 0 })).toEqual([]);
   });
 });

@@ -39,7 +39,7 @@ function run(asked: BenchAsked): void {
       asked.weather === 'recorded'
         ? asked.recorded
         : generateWeather(table, plant.garden, span.from, span.days, seeded(seed));
-    const made = runYear(plant, setUps, seasonWeather(plant.garden, days), seed);
+    const made = runYear(plant, setUps, seasonWeather(plant, days), seed);
     made.forEach((season, i) => rows[i]!.seasons.push(season));
     const now = performance.now();
     if (now - reportedAt > 50) {

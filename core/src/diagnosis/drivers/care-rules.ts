@@ -14,120 +14,184 @@ import {
   MOST_CUTS,
   MOST_SHARE_PCT,
 } from '../../pruning/leaf-loss.js';
-import { SoilTest } from '../../records/facts.js';
+import type { SoilTest } from '../../records/facts.js';
+import { isPotted } from '../../records/place.js';
 import { BURNS_FROM_C, burnsInHeat } from '../../spray/limits.js';
-import { daysBetween } from '../../units/day.js';
+import { addDays, type Day, daysBetween } from '../../units/day.js';
+import { isSlow, nitrogenFreedG } from '../../nutrition/release.js';
 import type { CaseContext } from '../context.js';
+import { graded, overLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
 /** Rules that read feeding, soil tests, cuts and sprays. */
 
-const isPot = (ctx: CaseContext): boolean => ctx.case.place.kind === 'container';
+const isPot = (ctx: CaseContext): boolean => isPotted(ctx.case.place);
 
 const NO_FEEDING = 'what it was fed, and when: record it, or say that none was given';
 const NO_CUTS = 'whether leaves were cut: no cut is on record';
 
+/** Bearing, or with flowers: from here on a feed led by nitrogen is out of time. */
+const LEAFY_STAGES = new Set(['seedling', 'establishing', 'vegetative']);
+
 export function excessNitrogen(ctx: CaseContext): Verdict {
+  const { asOf, records, place, plant } = ctx.case;
   const within = nitrogenWindowDays(isPot(ctx));
-  const fed = ctx.recent(ctx.case.records.feeding, within);
-  const total = fed.reduce((sum, f) => sum + nitrogenGrams(f), 0);
-  const because = fed
-    .filter((f) => nitrogenGrams(f) > 0)
-    .map((f): Because => ({
-      record: 'feeding',
-      date: f.date,
-      text: `${ctx.format.grams(nitrogenGrams(f))} of nitrogen on ${ctx.format.day(f.date)}`,
-    }));
-  if (total > MOST_NITROGEN_G)
+  const since = addDays(asOf, -within);
+  const freed = records.feeding
+    .map((f) => ({ f, grams: nitrogenFreedG(f, since, asOf) }))
+    .filter((x) => x.grams > 0.05);
+  const total = freed.reduce((sum, x) => sum + x.grams, 0);
+  const because = freed.map(({ f, grams }): Because => ({
+    record: 'feeding',
+    date: f.date,
+    text: `${ctx.format.grams(grams)} of nitrogen ${isSlow(f) ? 'freed from what was given' : ''} on ${ctx.format.day(f.date)}`.replace(
+      '  ',
+      ' ',
+    ),
+  }));
+  const much = graded(total / MOST_NITROGEN_G, 1, 2.5);
+  const bearing = !LEAFY_STAGES.has(plant.stage ?? '');
+  const leafy = bearing
+    ? ctx
+        .recent(records.feeding, within)
+        .filter((f) => f.n > f.p2o5 && f.n > f.k2o && !isSlow(f) && nitrogenGrams(f) >= 0.3)
+    : [];
+  if (leafy.length > 0 && much < 0.5)
     return found(
-      0.4 + total / 12,
-      because,
-      `${ctx.format.grams(total)} of nitrogen in ${within} days, fed on ${ctx.format.days(because.map((b) => b.date))}; ${ctx.format.grams(MOST_NITROGEN_G)} is plenty`,
-    );
-  const bearing =
-    ctx.case.plant.stage !== 'seedling' &&
-    ctx.case.plant.stage !== 'establishing' &&
-    ctx.case.plant.stage !== 'vegetative';
-  const leafy = bearing ? fed.filter((f) => f.n > f.p2o5 && f.n > f.k2o && nitrogenGrams(f) >= 0.3) : [];
-  if (leafy.length > 0)
-    return found(
-      0.4,
+      Math.max(much, 0.4),
       leafy.map((f): Because => ({
         record: 'feeding',
         date: f.date,
         text: `a feed led by nitrogen (${f.n}-${f.p2o5}-${f.k2o}) on ${ctx.format.day(f.date)}`,
       })),
     );
-  if (ctx.case.place.soilTest?.nitrogen === 'high')
-    return found(0.5, [{ record: 'place', date: ctx.case.place.soilTest.date, text: 'soil test: nitrogen high' }]);
-  return ctx.case.records.feeding.length === 0 ? unknown(NO_FEEDING) : ABSENT;
+  const test = place.soilTest;
+  if (test?.nitrogen === 'high' && much < 0.5)
+    return found(0.5, [{ record: 'place', date: test.date, text: 'soil test: nitrogen high' }]);
+  if (records.feeding.length === 0) return unknown(NO_FEEDING);
+  if (because.length === 0) return ABSENT;
+  return found(
+    much,
+    because,
+    `${ctx.format.grams(total)} of nitrogen in ${within} days, fed on ${ctx.format.days(because.map((b) => b.date))}; ${ctx.format.grams(MOST_NITROGEN_G)} is plenty`,
+  );
+}
+
+/** So many care records in six weeks make a log that would hold a feed as well (judgement). */
+const KEPT_LOG = 6;
+const LOG_DAYS = 42;
+/** Where no feed at all is on record in a log that is kept otherwise, it speaks half as loud. */
+const SILENT_SHARE = 0.6;
+
+/** Does this gardener write down what is done? Then what is not written down was probably not done. */
+export function keepsLog(ctx: CaseContext): boolean {
+  const { watering, pruning, feeding, sprays, events } = ctx.case.records;
+  const lists: readonly (readonly { date: Day }[])[] = [watering, pruning, feeding, sprays, events];
+  const count = lists.reduce((sum, list) => sum + ctx.recent(list, LOG_DAYS).length, 0);
+  return count >= KEPT_LOG;
 }
 
 export function underfeeding(ctx: CaseContext): Verdict {
   const limit = hungryAfterDays(isPot(ctx));
   const { plant, records, asOf } = ctx.case;
-  const last = records.feeding.at(-1)?.date;
-  const since = last ?? plant.transplantedOn;
+  const last = records.feeding.filter((f) => f.grams > 0 && f.n + f.p2o5 + f.k2o > 0).at(-1);
+  // none recorded is not none given: only a log that is kept otherwise lets it be thought
+  if (!last && records.feeding.length === 0 && !keepsLog(ctx)) return unknown('when it was fed last');
+  const since = last?.date ?? plant.transplantedOn;
   if (!since) return unknown('when it was fed last');
-  const days = daysBetween(since, asOf);
-  if (days < limit) return ABSENT;
+  // a slow kind goes on feeding for as long as it frees something
+  const days = daysBetween(since, asOf) - (last && isSlow(last) ? 30 : 0);
+  const told = graded(days / limit, 1, 2.2) * (last || records.feeding.length > 0 ? 1 : SILENT_SHARE);
   const text = last
-    ? `last fed on ${ctx.format.day(last)}, ${days} days ago`
-    : `no feed on record in the ${days} days since planting out`;
-  return found(0.3 + days / (4 * limit), [{ record: last ? 'feeding' : 'plant', date: since, text }]);
+    ? `last fed on ${ctx.format.day(last.date)}, ${daysBetween(last.date, asOf)} days ago`
+    : records.feeding.length > 0
+      ? `nothing given in the ${days} days since planting out`
+      : `no feed on record in the ${days} days since planting out`;
+  return found(told, [{ record: last ? 'feeding' : 'plant', date: since, text }]);
 }
 
 export function saltBuildup(ctx: CaseContext): Verdict {
   const test = ctx.case.place.soilTest;
+  const limit = SALTY_DS_PER_M[ctx.case.plant.crop];
   if (test?.saltsDsPerM != null)
-    return test.saltsDsPerM > SALTY_DS_PER_M
-      ? found(0.5 + test.saltsDsPerM / 20, [
-          {
-            record: 'place',
-            date: test.date,
-            text: `soil test: salts ${test.saltsDsPerM} dS/m, over ${SALTY_DS_PER_M}`,
-          },
-        ])
-      : ABSENT;
+    return found(graded(test.saltsDsPerM / limit, 1, 2.5), [
+      {
+        record: 'place',
+        date: test.date,
+        text: `soil test: salts ${test.saltsDsPerM} dS/m; a ${ctx.case.plant.crop} bears ${limit}`,
+      },
+    ]);
   if (ctx.present.has('soil-white-crust'))
     return found(0.6, [{ record: 'sign', date: ctx.case.asOf, text: 'a white crust on the soil' }]);
-  const fed = ctx.recent(ctx.case.records.feeding, nitrogenWindowDays(true));
+  if (!isPot(ctx)) return ABSENT;
+  const fed = ctx.recent(ctx.case.records.feeding, nitrogenWindowDays(true)).filter((f) => !isSlow(f));
   const total = fed.reduce((sum, f) => sum + nitrogenGrams(f), 0);
-  if (isPot(ctx) && total > MOST_NITROGEN_G)
-    return found(
-      0.6,
-      fed.map((f): Because => ({
-        record: 'feeding',
-        date: f.date,
-        text: `${ctx.format.grams(f.grams)} of feed on ${ctx.format.day(f.date)}`,
-      })),
-    );
-  return ABSENT;
+  if (fed.length === 0) return ctx.case.records.feeding.length === 0 ? unknown(NO_FEEDING) : ABSENT;
+  return found(
+    graded(total / MOST_NITROGEN_G, 1, 2) * 1.1,
+    fed.map((f): Because => ({
+      record: 'feeding',
+      date: f.date,
+      text: `${ctx.format.grams(f.grams)} of feed on ${ctx.format.day(f.date)}`,
+    })),
+  );
 }
 
-/** A soil test low (or a pH outside a limit) for one nutrient. */
-function byTest(ctx: CaseContext, low: (t: SoilTest) => string | null, ask: string): Verdict {
+/** A heavy hand with potassium keeps magnesium out: so many grams of K₂O more than the plant's nitrogen, in six weeks (judgement). */
+const MUCH_K2O_G = 6;
+
+export function heavyPotassium(ctx: CaseContext): Verdict {
+  const { records, place } = ctx.case;
+  if (place.soilTest?.potassium === 'high')
+    return found(0.7, [{ record: 'place', date: place.soilTest.date, text: 'soil test: potassium high' }]);
+  if (records.feeding.length === 0) return unknown(NO_FEEDING);
+  const fed = ctx.recent(records.feeding, 42).filter((f) => f.k2o >= 1.5 * Math.max(1, f.n));
+  const total = fed.reduce((sum, f) => sum + (f.grams * f.k2o) / 100, 0);
+  return found(
+    graded(total / MUCH_K2O_G, 1, 2.5),
+    fed.map((f): Because => ({
+      record: 'feeding',
+      date: f.date,
+      text: `a feed led by potassium (${f.n}-${f.p2o5}-${f.k2o}) on ${ctx.format.day(f.date)}`,
+    })),
+    `${ctx.format.grams(total)} of potash in six weeks, fed on ${ctx.format.days(fed.map((f) => f.date))}`,
+  );
+}
+
+/** A soil test low (or a pH outside a limit) for one nutrient; `strength` 0 where it is not. */
+function byTest(
+  ctx: CaseContext,
+  low: (t: SoilTest) => { text: string; strength: number } | null,
+  ask: string,
+): Verdict {
   const test = ctx.case.place.soilTest;
   if (!test) return unknown(ask, 'soil-test');
-  const text = low(test);
-  return text ? found(0.8, [{ record: 'place', date: test.date, text: `soil test: ${text}` }]) : ABSENT;
+  const said = low(test);
+  return said ? found(said.strength, [{ record: 'place', date: test.date, text: `soil test: ${said.text}` }]) : ABSENT;
 }
 
-const tooAcid = (pH: number): string => `pH ${pH}, under ${ACID_PH}`;
+/** pH a whole step beyond the limit tells all that it can. */
+const tooAcid = (pH: number | undefined): { text: string; strength: number } | null =>
+  pH === undefined
+    ? null
+    : { text: `pH ${pH}; under ${ACID_PH} is too acid`, strength: graded(1 + (ACID_PH - pH) / 0.5, 1, 2) };
+const ASK_PH = 'a soil test: acidity is not known';
 
 export const lowCalcium = (ctx: CaseContext): Verdict =>
   byTest(
     ctx,
-    (t) => (t.calcium === 'low' ? 'calcium low' : t.pH != null && t.pH < ACID_PH ? tooAcid(t.pH) : null),
+    (t) => (t.calcium === 'low' ? { text: 'calcium low', strength: 0.8 } : tooAcid(t.pH)),
     'a soil test: calcium and acidity are not known',
   );
-export const soilTooAcid = (ctx: CaseContext): Verdict =>
-  byTest(ctx, (t) => (t.pH != null && t.pH < ACID_PH ? tooAcid(t.pH) : null), 'a soil test: acidity is not known');
+export const soilTooAcid = (ctx: CaseContext): Verdict => byTest(ctx, (t) => tooAcid(t.pH), ASK_PH);
 export const soilTooAlkaline = (ctx: CaseContext, { pH = ALKALINE_PH }: RuleParams): Verdict =>
   byTest(
     ctx,
-    (t) => (t.pH != null && t.pH > pH ? `pH ${t.pH}, over ${pH}` : null),
-    'a soil test: acidity is not known',
+    (t) =>
+      t.pH === undefined
+        ? null
+        : { text: `pH ${t.pH}; over ${pH} is too alkaline`, strength: graded(1 + (t.pH - pH) / 0.5, 1, 2) },
+    ASK_PH,
   );
 
 export function leafLossByPruning(
@@ -136,13 +200,12 @@ export function leafLossByPruning(
 ): Verdict {
   const cuts = ctx.recent(ctx.case.records.pruning, within).filter((p) => (p.leafSharePct ?? 0) > 0);
   const share = leafLostPct(cuts);
-  if (share < pct) {
-    if (ctx.present.has('after-pruning'))
-      return found(0.4, [{ record: 'sign', date: ctx.case.asOf, text: 'it began after pruning' }]);
-    return ctx.case.records.pruning.length === 0 ? unknown(NO_CUTS) : ABSENT;
-  }
+  const strength = graded(share / pct, 1, 2);
+  if (strength < 0.4 && ctx.present.has('after-pruning'))
+    return found(0.4, [{ record: 'sign', date: ctx.case.asOf, text: 'it began after pruning' }]);
+  if (ctx.case.records.pruning.length === 0) return unknown(NO_CUTS);
   return found(
-    share / 50,
+    strength,
     cuts.map((p): Because => ({
       record: 'pruning',
       date: p.date,
@@ -151,14 +214,13 @@ export function leafLossByPruning(
   );
 }
 
-export function overPruning(ctx: CaseContext, { within = LEAF_LOSS_WITHIN_DAYS }: RuleParams): Verdict {
-  const cuts = ctx.recent(ctx.case.records.pruning, within);
+export function overPruning(ctx: CaseContext, { within = LEAF_LOSS_WITHIN_DAYS, from = 0 }: RuleParams): Verdict {
+  const cuts = ctx.recent(ctx.case.records.pruning, within).filter((p) => daysBetween(p.date, ctx.case.asOf) >= from);
   if (ctx.case.records.pruning.length === 0) return unknown(NO_CUTS);
   const total = cuts.reduce((sum, p) => sum + (p.cuts ?? 0), 0);
   const share = Math.max(0, ...cuts.map((p) => p.leafSharePct ?? 0));
-  if (total <= MOST_CUTS && share < MOST_SHARE_PCT) return ABSENT;
   return found(
-    Math.max(total / 16, share / 50),
+    Math.max(graded(total / (MOST_CUTS + 1), 1, 2), graded(share / MOST_SHARE_PCT, 1, 2)),
     cuts.map((p): Because => ({
       record: 'pruning',
       date: p.date,
@@ -168,21 +230,36 @@ export function overPruning(ctx: CaseContext, { within = LEAF_LOSS_WITHIN_DAYS }
 }
 
 export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_C }: RuleParams): Verdict {
-  const hot = ctx
+  const burning = ctx
     .recent(ctx.case.records.sprays, within)
     .filter((p) => burnsInHeat(p.product))
-    .map((p) => ({ p, tMax: p.tMaxC ?? ctx.case.records.weather.find((w) => w.date === p.date)?.tMaxC }));
+    // no weather of that day, and none told: nobody knows how warm it was
+    .map((p) => ({ p, tMax: p.tMaxC ?? ctx.own.find((w) => w.date === p.date)?.tMaxC }));
+  const hot = burning.map((x) => ({ ...x, score: x.tMax === undefined ? 0 : overLimit(x.tMax, atC, 4) }));
+  const oils = burning.filter((x) => x.p.product === 'neem' || x.p.product === 'other' || x.p.product === 'soap');
+  const crowded = burning.some((a) => burning.some((b) => a !== b && Math.abs(daysBetween(a.p.date, b.p.date)) <= 3));
   const because = hot
-    .filter((x) => (x.tMax ?? 0) >= atC)
+    .filter((x) => x.score > 0.3)
     .map(({ p, tMax }): Because => ({
       record: 'spray',
       date: p.date,
       text: `${p.product} at ${ctx.format.temperature(tMax!)} on ${ctx.format.day(p.date)}`,
     }));
-  if (because.length > 0) return found(0.8, because);
-  return ctx.present.has('after-spraying') && hot.length === 0
-    ? unknown('what was sprayed, how strong, and how warm it was')
-    : ABSENT;
+  if (crowded)
+    because.push(
+      ...burning
+        .filter((x) => !because.some((b) => b.date === x.p.date))
+        .map(({ p }): Because => ({
+          record: 'spray',
+          date: p.date,
+          text: `${p.product} on ${ctx.format.day(p.date)}, close upon another`,
+        })),
+    );
+  const strength = Math.max(0, ...hot.map((x) => graded(x.score, 1, 1.5) * 1.2), crowded ? 0.5 : 0);
+  if (because.length > 0) return found(strength, because);
+  if (ctx.present.has('after-spraying') && (burning.length === 0 || oils.some((x) => x.tMax === undefined)))
+    return unknown('what was sprayed, how strong, and how warm it was');
+  return ctx.case.records.sprays.length === 0 ? unknown('whether anything was sprayed') : ABSENT;
 }
 
 export function sprayDrift(ctx: CaseContext, { within = 21 }: RuleParams): Verdict {

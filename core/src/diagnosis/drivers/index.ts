@@ -31,6 +31,7 @@ export const DRIVER_RULES: Record<DriverCode, (ctx: CaseContext, params: RulePar
   'excess-nitrogen': care.excessNitrogen,
   underfeeding: care.underfeeding,
   'salt-buildup': care.saltBuildup,
+  'heavy-potassium': care.heavyPotassium,
   'leaf-loss-by-pruning': care.leafLossByPruning,
   'over-pruning': care.overPruning,
   'wrong-spray-mix': care.wrongSprayMix,

@@ -1,8 +1,10 @@
-import { isCovered } from '../../records/place.js';
+import { isEnclosed, isPotted } from '../../records/place.js';
 import type { SignCode } from '../../records/vocabulary/signs.js';
 import { daysBetween } from '../../units/day.js';
 import { spellOn } from '../../water/season.js';
 import type { CaseContext } from '../context.js';
+import { keepsLog } from './care-rules.js';
+import { graded } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
 /** Rules that read the plant, its place, its history and the signs that are a setting rather than a trouble. */
@@ -24,18 +26,31 @@ export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): V
   return because.length > 0 ? found(0.7, because) : ABSENT;
 }
 
+/** Days before planting out in which hardening off would stand on record. */
+const HARDENED_WITHIN_DAYS = 30;
+
 export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verdict {
-  const { transplantedOn } = ctx.case.plant;
-  if (!transplantedOn || daysBetween(transplantedOn, ctx.case.asOf) > within) return ABSENT;
-  return ctx.case.records.events.some((e) => e.what === 'hardened-off')
-    ? ABSENT
-    : found(0.5, [
+  const { plant, records, place, asOf } = ctx.case;
+  const { transplantedOn } = plant;
+  if (!transplantedOn || daysBetween(transplantedOn, asOf) > within) return ABSENT;
+  if (isEnclosed(place)) return ABSENT; // it did not go out
+  const hardened = records.events.some(
+    (e) =>
+      e.what === 'hardened-off' &&
+      e.date <= transplantedOn &&
+      daysBetween(e.date, transplantedOn) <= HARDENED_WITHIN_DAYS,
+  );
+  if (hardened) return ABSENT;
+  // none recorded is not none done: in a log that is kept otherwise it speaks, in an empty one it is asked
+  return keepsLog(ctx) || records.events.length > 0
+    ? found(0.5, [
         {
           record: 'plant',
           date: transplantedOn,
           text: `planted out on ${ctx.format.day(transplantedOn)}; no hardening off on record`,
         },
-      ]);
+      ])
+    : unknown('whether it was hardened off before it went out');
 }
 
 /** Advised spacing, m: 0.45 to 0.6 tomato, 0.4 to 0.5 pepper (handbook). Crowded under two thirds of it. */
@@ -44,8 +59,10 @@ const ADVISED_SPACING_M = { tomato: 0.5, pepper: 0.45 } as const;
 export function crowding(ctx: CaseContext): Verdict {
   const { plant, asOf } = ctx.case;
   const advised = ADVISED_SPACING_M[plant.crop];
-  if (plant.spacingM != null && ctx.case.place.kind !== 'container' && plant.spacingM < (advised * 2) / 3)
-    return found(0.7, [
+  const tight =
+    plant.spacingM != null && !isPotted(ctx.case.place) ? graded((advised * 2) / 3 / plant.spacingM, 1, 1.6) : 0;
+  if (plant.spacingM != null && tight >= 0.3)
+    return found(tight, [
       {
         record: 'plant',
         date: asOf,
@@ -60,21 +77,23 @@ export function leavesNearSoil(ctx: CaseContext): Verdict {
     return bySign(ctx, ['plant-leaves-touch-soil'], 'leaves touch the soil', 0.8);
   const { plant, records, asOf } = ctx.case;
   const cleared = records.pruning.some((p) => p.what?.includes('lower-leaves'));
-  if ((plant.heightM ?? 0) > 0.6 && !cleared)
-    return found(0.5, [
+  if ((plant.heightM ?? 0) > 0.6 && !cleared && !isPotted(ctx.case.place)) {
+    if (records.pruning.length === 0 && !keepsLog(ctx)) return unknown('whether the lowest leaves were cleared');
+    return found(records.pruning.length > 0 ? 0.5 : 0.35, [
       {
         record: 'pruning',
         date: asOf,
-        text: `no low leaf was cut on a plant ${ctx.format.centimetres((plant.heightM ?? 0) * 100)} tall`,
+        text: `no cut of low leaves is on record on a plant ${ctx.format.centimetres((plant.heightM ?? 0) * 100)} tall`,
       },
     ]);
+  }
   return ABSENT;
 }
 
 export function poorPollination(ctx: CaseContext): Verdict {
   if (ctx.present.has('flower-still-air'))
     return bySign(ctx, ['flower-still-air'], 'neither wind nor bees reach the flowers', 0.8);
-  if (!isCovered(ctx.case.place.kind)) return ABSENT;
+  if (!isEnclosed(ctx.case.place)) return ABSENT;
   const helped = ctx.recent(ctx.case.records.events, 10).some((e) => e.what === 'pollination-assist');
   return helped
     ? ABSENT
@@ -90,9 +109,9 @@ export function smallPlant(ctx: CaseContext): Verdict {
   const { heightM, crop } = ctx.case.plant;
   const least = crop === 'tomato' ? 0.5 : 0.3;
   if (heightM == null) return bySign(ctx, ['plant-stunted'], 'much smaller than it should be', 0.5);
-  return heightM < least
-    ? found(0.5, [{ record: 'plant', date: ctx.case.asOf, text: `${ctx.format.centimetres(heightM * 100)} tall` }])
-    : ABSENT;
+  return found(graded(least / heightM, 1, 2.5), [
+    { record: 'plant', date: ctx.case.asOf, text: `${ctx.format.centimetres(heightM * 100)} tall` },
+  ]);
 }
 
 const PESTS: readonly SignCode[] = ['pest-aphids', 'pest-whitefly', 'pest-mites', 'pest-thrips', 'flower-tiny-insects'];
@@ -120,30 +139,43 @@ export const leafLossByDisease = (ctx: CaseContext): Verdict =>
 export function overripeOnPlant(ctx: CaseContext): Verdict {
   const { stage } = ctx.case.plant;
   if (stage !== 'ripening' && stage !== 'late') return ABSENT;
-  const picked = ctx.recent(ctx.case.records.events, 10).some((e) => e.what === 'harvest');
-  return picked
-    ? ABSENT
-    : found(0.4, [{ record: 'event', date: ctx.case.asOf, text: 'ripening, and no picking on record for ten days' }]);
+  const harvests = ctx.case.records.events.filter((e) => e.what === 'harvest');
+  const last = harvests.at(-1);
+  // nobody who never wrote a picking down is told that none was made
+  if (!last) return unknown('when it was picked last');
+  return found(graded(daysBetween(last.date, ctx.case.asOf) / 10, 1, 2) * 0.9, [
+    {
+      record: 'event',
+      date: last.date,
+      text: `ripening, and last picked on ${ctx.format.day(last.date)} by the records`,
+    },
+  ]);
 }
 
 export function sameFamilyBefore(ctx: CaseContext): Verdict {
   const { place, asOf } = ctx.case;
-  if (place.kind === 'container') return ABSENT;
+  if (isPotted(place)) return ABSENT;
   const year = Number(asOf.slice(0, 4));
   const before = (place.history ?? []).filter((h) => h.family === 'nightshade' && h.year < year && h.year >= year - 3);
-  if (before.length > 0)
-    return found(0.5, [
+  if (before.length > 0) {
+    const newest = Math.max(...before.map((h) => h.year));
+    return found(Math.min(0.8, 0.4 + 0.1 * before.length + (newest === year - 1 ? 0.1 : 0)), [
       {
         record: 'place',
         date: asOf,
         text: `tomato, pepper or kin stood here in ${before.map((h) => h.year).join(', ')}`,
       },
     ]);
+  }
   return (place.history ?? []).length === 0 ? unknown('what stood here in earlier years') : ABSENT;
 }
 
 export function noMulch(ctx: CaseContext): Verdict {
-  if (spellOn(ctx.case.place.mulch, ctx.case.asOf)) return ABSENT;
+  const { mulch } = ctx.case.place;
+  if (spellOn(mulch, ctx.case.asOf)) return ABSENT;
   if (ctx.present.has('soil-bare')) return bySign(ctx, ['soil-bare'], 'the soil is bare', 0.6);
-  return found(0.3, [{ record: 'place', date: ctx.case.asOf, text: 'no mulch on record' }]);
+  // a place on which somebody wrote of mulch, or said that there is none, is bare; of another nobody knows
+  return mulch
+    ? found(0.3, [{ record: 'place', date: ctx.case.asOf, text: 'no mulch on record' }])
+    : unknown('whether the soil is covered');
 }

@@ -19,31 +19,34 @@ export interface Because {
   text: string;
 }
 
-/** Found with a strength (0 to 1), looked for and not found, or not to be known from these records. */
+/** Found with a strength (0 to 1; one half is the limit of the handbook), looked for and not found, or not to be known from these records. */
 export type Verdict =
   | { state: 'found'; strength: number; because: Because[]; summary?: string }
   | { state: 'absent' }
   | { state: 'unknown'; ask: string; check?: CheckCode };
 
+/** Weaker than this is nothing to speak of. */
+export const LEAST_STRENGTH = 0.12;
+
 export const ABSENT: Verdict = { state: 'absent' };
 export const unknown = (ask: string, check?: CheckCode): Verdict =>
   check ? { state: 'unknown', ask, check } : { state: 'unknown', ask };
-/** `summary`: all of it in one line, where the single records alone would read badly. */
-export const found = (strength: number, because: Because[], summary?: string): Verdict => ({
-  state: 'found',
-  strength: Math.min(1, Math.max(0.1, strength)),
-  because,
-  ...(summary ? { summary } : {}),
-});
+/** `summary`: all of it in one line, where the single records alone would read badly. Too weak to name: absent. */
+export const found = (strength: number, because: Because[], summary?: string): Verdict =>
+  strength < LEAST_STRENGTH
+    ? ABSENT
+    : { state: 'found', strength: Math.min(1, strength), because, ...(summary ? { summary } : {}) };
 
 /** Thresholds that a disorder may set for a rule; each rule states its defaults. */
 export interface RuleParams {
   /** °C */
   atC?: number;
-  /** least number of days (or nights) */
+  /** number of days (or nights) that stands at one half */
   days?: number;
   /** days looked back */
   within?: number;
+  /** days back at which the window begins: what came later cannot have done it */
+  from?: number;
   /** percent */
   pct?: number;
   pH?: number;

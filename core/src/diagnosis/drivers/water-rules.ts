@@ -1,4 +1,6 @@
+import { isPotted } from '../../records/place.js';
 import type { Day } from '../../units/day.js';
+import { daysBetween } from '../../units/day.js';
 import type { Formatter } from '../../units/formatter.js';
 import { FRUIT_WINDOW_DAYS } from '../../water/evenness.js';
 import type { BalanceDay } from '../../water/run.js';
@@ -7,28 +9,37 @@ import {
   DRY_SPELL_DAYS,
   DRY_THEN_WET,
   FULL_LEFT,
-  isDryThenWet,
-  isShortOfWater,
   OVERFULL_DAYS,
+  SHORT_OF_WATER_KS,
+  SWING_SIZE,
   swings,
   UNEVEN_SWINGS,
 } from '../../water/stress.js';
 import type { CaseContext } from '../context.js';
+import { graded, nearness, overLimit, scored, sumOf } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read the water balance. Thresholds: handbook judgement unless named. */
+/** Rules that read the water balance, as far as it is known what the plant got. Thresholds: handbook judgement unless named. */
 
 const NO_WEATHER = 'the weather of these weeks: without it the water in the soil cannot be reckoned';
 const percent = (d: BalanceDay): string => `${Math.round(d.fractionAvailable * 100)} %`;
 const modelled = (d: BalanceDay, text: string): Because => ({ record: 'water-balance', date: d.date, text });
-const label = (ctx: CaseContext): string => (ctx.case.place.kind === 'container' ? 'pot' : 'soil');
+const isPot = (ctx: CaseContext): boolean => isPotted(ctx.case.place);
+const label = (ctx: CaseContext): string => (isPot(ctx) ? 'pot' : 'soil');
 
-/** Where no watering at all is on record in a dry time, nobody knows whether none was given or none written down. */
-const wateringUnknown = (ctx: CaseContext, within: number): boolean =>
-  ctx.recent(ctx.case.records.watering, within).length === 0 &&
-  ctx.recent(ctx.case.records.soilChecks, within).length === 0;
+/** Known days that cover less than this share of a window say nothing about it. */
+const LEAST_KNOWN = 0.4;
 
-function noWateringKnown(ctx: CaseContext): Verdict {
+/** The window's known days; null where too few are known, and then why is told. */
+function knownDays(ctx: CaseContext, within: number, from = 0): BalanceDay[] | null {
+  const days = ctx.water(within).filter((d) => daysBetween(d.date, ctx.case.asOf) >= from);
+  const all = ctx.recent(ctx.balance.days, within).length - from;
+  return days.length >= Math.max(3, LEAST_KNOWN * all) ? days : null;
+}
+
+/** Where nothing at all is on record in a dry time, nobody knows whether none was given or none written down. */
+function notKnown(ctx: CaseContext): Verdict {
+  if (ctx.balance.days.length === 0) return unknown(NO_WEATHER, 'finger-test');
   const last = ctx.case.records.watering.at(-1)?.date;
   return unknown(
     last
@@ -38,92 +49,123 @@ function noWateringKnown(ctx: CaseContext): Verdict {
   );
 }
 
-export function drySpell(ctx: CaseContext, { days = DRY_SPELL_DAYS, within = FRUIT_WINDOW_DAYS }: RuleParams): Verdict {
-  const window = ctx.water(within);
-  if (window.length === 0)
-    return ctx.present.has('soil-dry-deep')
-      ? found(0.6, [{ record: 'sign', date: ctx.case.asOf, text: 'the soil is dry at a finger’s depth' }])
-      : unknown(NO_WEATHER, 'finger-test');
-  const short = window.filter(isShortOfWater);
-  if (short.length < days) return ABSENT;
-  if (wateringUnknown(ctx, within)) return noWateringKnown(ctx);
-  const worst = short.reduce((a, b) => (b.fractionAvailable < a.fractionAvailable ? b : a));
+/** A day at the Ks that counts as short of water is one; halfway to none short, a quarter. */
+const shortness = (d: BalanceDay): number => Math.min(2, ((1 - d.ks) / (1 - SHORT_OF_WATER_KS)) ** 2);
+
+export function drySpell(
+  ctx: CaseContext,
+  { days = DRY_SPELL_DAYS, within = FRUIT_WINDOW_DAYS, from = 0 }: RuleParams,
+): Verdict {
+  const felt = ctx.felt?.feel === 'dry' ? ctx.felt : null;
+  const byHand = felt
+    ? found(0.6, [
+        {
+          record: felt.by === 'sign' ? 'sign' : 'soil-check',
+          date: felt.on,
+          text: 'the soil is dry at a finger’s depth',
+        },
+      ])
+    : null;
+  const window = knownDays(ctx, within, from);
+  if (!window) return byHand ?? notKnown(ctx);
+  const short = scored(window, shortness);
+  const named = short.filter((x) => x.score >= 0.3).map((x) => x.it);
+  if (named.length === 0) return byHand && from === 0 && within <= 7 ? byHand : ABSENT;
+  const worst = named.reduce((a, b) => (b.fractionAvailable < a.fractionAvailable ? b : a));
   return found(
-    short.length / (days * 3),
-    short.map((d) => modelled(d, `${percent(d)} of the water left`)),
-    `short of water on ${short.length} of the last ${within} days; driest on ${ctx.format.day(worst.date)}, ${percent(worst)} left`,
+    graded(sumOf(short), days, 3 * days),
+    named.map((d) => modelled(d, `${percent(d)} of the water left`)),
+    `short of water on ${named.length} of the last ${within} days; driest on ${ctx.format.day(worst.date)}, ${percent(worst)} left`,
   );
 }
 
-export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS }: RuleParams): Verdict {
-  const window = ctx.water(within);
-  if (window.length < 7) return unknown(NO_WEATHER, 'finger-test');
-  if (wateringUnknown(ctx, within)) return noWateringKnown(ctx);
-  const big = swings(window);
+/** A rise of less than this share of the store is the plain course of watering. */
+const LEAST_SWING = 0.2;
+
+export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, from = 0 }: RuleParams): Verdict {
+  const window = knownDays(ctx, within);
+  if (!window || window.length < 7) return notKnown(ctx);
+  const inTime = (d: BalanceDay): number => nearness(daysBetween(d.date, ctx.case.asOf), { from, to: within });
+  // a rise at the limit counts as one; smaller ones fall off with the cube, so that a plain rhythm is not called uneven
+  const big = swings(window, LEAST_SWING).map((it) => ({
+    it,
+    score: Math.min(1.4, (it.high.fractionAvailable - it.low.fractionAvailable) / SWING_SIZE) ** 3 * inTime(it.high),
+  }));
   const wet = window.filter((d) => d.waterlogged);
-  if (big.length < UNEVEN_SWINGS && wet.length < OVERFULL_DAYS) return ABSENT;
-  if (big.length < UNEVEN_SWINGS)
+  const swung = graded(sumOf(big), UNEVEN_SWINGS, 2 * UNEVEN_SWINGS);
+  const stood = graded(wet.length, OVERFULL_DAYS, 2 * OVERFULL_DAYS);
+  if (stood > swung)
     return found(
-      0.5,
+      stood,
       wet.map((d) => modelled(d, 'over-full')),
       `the soil stood over-full on ${wet.length} days: roots without air take up as little as dry ones`,
     );
-  const floods = big.map((w): Because => {
+  const named = big.filter((x) => x.score >= 0.2).map((x) => x.it);
+  if (named.length === 0) return ABSENT;
+  const floods = named.map((w): Because => {
     const given = ctx.case.records.watering.find((r) => r.date === w.high.date);
     return given
-      ? {
-          record: 'watering',
-          date: w.high.date,
-          text: `${ctx.format.litres(given.litres)} at once filled it`,
-        }
+      ? { record: 'watering', date: w.high.date, text: `${ctx.format.litres(given.litres)} at once filled it` }
       : modelled(w.high, `full again, ${percent(w.high)}`);
   });
-  const lows = big.map((w) => w.low);
+  const lows = named.map((w) => w.low);
   const driest = lows.reduce((a, b) => (b.fractionAvailable < a.fractionAvailable ? b : a));
   return found(
-    big.length / 4,
+    swung,
     [
       ...lows.map((d) => modelled(d, `the ${label(ctx)} was down to ${percent(d)} on ${ctx.format.day(d.date)}`)),
       ...floods,
     ],
-    `the ${label(ctx)} ran dry by ${ctx.format.days(lows.map((d) => d.date))} (down to ${percent(driest)}) and was filled up again on ${ctx.format.days(big.map((w) => w.high.date))}`,
+    `the ${label(ctx)} ran dry by ${ctx.format.days(lows.map((d) => d.date))} (down to ${percent(driest)}) and was filled up again on ${ctx.format.days(named.map((w) => w.high.date))}`,
   );
 }
 
 export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdict {
-  const days = ctx.water(within + DRY_THEN_WET.dryDays);
-  if (days.length < 4) return unknown(NO_WEATHER);
-  for (let i = days.length - 1; i >= DRY_THEN_WET.dryDays; i--) {
-    if (isDryThenWet(days, i)) {
-      const dry = days.slice(i - DRY_THEN_WET.dryDays, i);
-      const before = dry.at(-1)!;
-      const day = days[i]!;
-      const jump = day.fractionAvailable - before.fractionAvailable;
-      const rain = day.effectiveRainMm > day.irrigationMm;
-      const source: Because = rain
-        ? {
-            record: 'weather',
-            date: day.date,
-            text: `${ctx.format.rain(day.effectiveRainMm)} of rain on ${ctx.format.day(day.date)}`,
-          }
-        : {
-            record: 'watering',
-            date: day.date,
-            text: `${ctx.format.litres(day.irrigationL)} on ${ctx.format.day(day.date)}`,
-          };
-      return found(
-        0.5 + jump / 2,
-        [...dry.map((d) => modelled(d, `${percent(d)} left`)), source],
-        `down to ${percent(before)} before, then ${source.text}`,
-      );
-    }
+  const { dryDays, left, jump: least } = DRY_THEN_WET;
+  const days = ctx.water(within + dryDays + 4);
+  if (days.length < dryDays + 1) return notKnown(ctx);
+  let best: { score: number; at: number } = { score: 0, at: -1 };
+  for (let i = dryDays; i < days.length; i++) {
+    const before = days.slice(i - dryDays, i);
+    if (daysBetween(before[0]!.date, days[i]!.date) !== dryDays) continue; // days unknown between
+    const jump = days[i]!.fractionAvailable - before.at(-1)!.fractionAvailable;
+    const wettest = Math.max(...before.map((d) => d.fractionAvailable));
+    const back = daysBetween(days[i]!.date, ctx.case.asOf);
+    const score =
+      overLimit(-wettest, -left, 0.2) *
+      Math.min(1.6, Math.max(0, jump / least)) ** 2 *
+      nearness(back, { from: 0, to: within });
+    if (score > best.score) best = { score, at: i };
   }
-  return ABSENT;
+  if (best.at < 0) return ABSENT;
+  const dry = days.slice(best.at - dryDays, best.at);
+  const before = dry.at(-1)!;
+  const day = days[best.at]!;
+  const rain = day.effectiveRainMm > day.irrigationMm;
+  const source: Because = rain
+    ? {
+        record: 'weather',
+        date: day.date,
+        text: `${ctx.format.rain(day.effectiveRainMm)} of rain on ${ctx.format.day(day.date)}`,
+      }
+    : {
+        record: 'watering',
+        date: day.date,
+        text: `${ctx.format.litres(day.irrigationL)} on ${ctx.format.day(day.date)}`,
+      };
+  return found(
+    graded(best.score, 1, 2.5),
+    [...dry.map((d) => modelled(d, `${percent(d)} left`)), source],
+    `down to ${percent(before)} before, then ${source.text}`,
+  );
 }
 
 export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Verdict {
-  const window = ctx.water(within);
+  const window = knownDays(ctx, within) ?? [];
   const wetChecks = ctx.recent(ctx.case.records.soilChecks, within).filter((r) => r.feel === 'wet');
+  // a finger that found it drier lately beats what the model says of these days
+  const newest = ctx.recent(ctx.case.records.soilChecks, within).at(-1)?.feel;
+  const drier = newest === 'dry' ? 0 : newest === 'damp' ? 0.5 : 1;
   const felt: Because[] = wetChecks.map((r) => ({
     record: 'soil-check',
     date: r.date,
@@ -133,33 +175,38 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
     .recent(ctx.case.records.watering, within)
     .filter((w) => window.some((d) => d.date === w.date && d.drainedL > 0.5 * w.litres));
   const full = window.filter((d) => d.fractionAvailable >= FULL_LEFT);
-  const saidWet = ctx.present.has('soil-wet-deep');
-  if (window.length === 0 && felt.length === 0) {
-    if (saidWet)
-      return found(0.5, [{ record: 'sign', date: ctx.case.asOf, text: 'the soil is wet at a finger’s depth' }]);
-    return unknown(NO_WEATHER, 'finger-test');
-  }
-  const mostly = full.length > window.length / 2;
-  if (!mostly && !(felt.length >= 2 && onWet.length > 0) && !(saidWet && onWet.length >= 2)) return ABSENT;
-  const brimful: Because[] = mostly
-    ? full.slice(-1).map((d) => modelled(d, `full to the brim on ${full.length} of the last ${window.length} days`))
-    : [];
+  const nearlyFull = sumOf(scored(window, (d) => overLimit(d.fractionAvailable, FULL_LEFT, 0.03)));
+  const saidWet = ctx.felt?.feel === 'wet';
+  const heavy = ctx.present.has('pot-heavy');
+  if (saidWet && felt.length === 0)
+    felt.push({ record: 'sign', date: ctx.felt.on, text: 'the soil is wet at a finger’s depth' });
+  if (heavy) felt.push({ record: 'sign', date: ctx.case.asOf, text: 'the pot is heavy' });
+  if (window.length === 0 && felt.length === 0) return notKnown(ctx);
+  const stood =
+    window.length > 0 ? drier * graded(Math.min(nearlyFull, full.length + 1) / window.length, 0.5, 0.95) : 0;
+  const byHand = graded(wetChecks.length / 2 + (saidWet ? 0.5 : 0) + (heavy ? 0.4 : 0) + onWet.length / 4, 1, 2.5);
+  const mostly = stood >= 0.5;
+  const brimful: Because[] =
+    full.length > 0
+      ? full.slice(-1).map((d) => modelled(d, `full to the brim on ${full.length} of the last ${window.length} days`))
+      : [];
   return found(
-    0.4 + full.length / (2 * within),
+    Math.max(stood, byHand),
     [
-      ...brimful,
+      ...(mostly ? brimful : []),
       ...felt,
       ...onWet.map((w): Because => ({
         record: 'watering',
         date: w.date,
         text: `${ctx.format.litres(w.litres)} on soil still full`,
       })),
+      ...(!mostly && felt.length === 0 && onWet.length === 0 ? brimful : []),
     ],
     overwateredInWords(
       ctx.format,
       full.length,
       window.length,
-      wetChecks.map((r) => r.date),
+      felt.map((r) => r.date),
       onWet.map((w) => w.date),
     ),
   );
@@ -173,7 +220,9 @@ function overwateredInWords(
   onWet: readonly Day[],
 ): string {
   return [
-    full > of / 2 ? `full to the brim on ${full} of the last ${of} days` : '',
+    full > 0 && (full > of / 2 || (felt.length === 0 && onWet.length === 0))
+      ? `full to the brim on ${full} of the last ${of} days`
+      : '',
     felt.length > 0 ? `felt wet on ${f.days(felt)}` : '',
     onWet.length > 0 ? `watered all the same on ${f.days(onWet)}` : '',
   ]
@@ -184,16 +233,19 @@ function overwateredInWords(
 export function poorDrainage(ctx: CaseContext): Verdict {
   const { place, asOf } = ctx.case;
   const because: Because[] = [];
-  if (place.drainageMmPerH != null && place.drainageMmPerH < SLOW_PERCOLATION_MM_H)
+  const rate = place.drainageMmPerH;
+  const slow = rate != null ? graded(SLOW_PERCOLATION_MM_H / rate, 1, 2.5) : 0;
+  if (rate != null && slow > 0.3)
     because.push({
       record: 'place',
       date: asOf,
-      text: `water sinks ${ctx.format.rain(place.drainageMmPerH)} an hour, under ${ctx.format.rain(SLOW_PERCOLATION_MM_H)}`,
+      text: `water sinks ${ctx.format.rain(rate)} an hour; under ${ctx.format.rain(SLOW_PERCOLATION_MM_H)} is slow`,
     });
-  if (ctx.present.has('soil-pooling')) because.push({ record: 'sign', date: asOf, text: 'water stands on top' });
-  if (because.length > 0) return found(0.7 + 0.2 * (because.length - 1), because);
+  const stands = ctx.present.has('soil-pooling');
+  if (stands) because.push({ record: 'sign', date: asOf, text: 'water stands on top' });
+  if (because.length > 0) return found(Math.max(slow, stands ? 0.7 : 0), because);
   const heavy = place.texture === 'clay' || place.texture === 'clay-loam';
-  return place.drainageMmPerH == null && heavy
+  return place.drainageMmPerH == null && heavy && !isPot(ctx)
     ? unknown('how fast water sinks in a dug hole', 'percolation-test')
     : ABSENT;
 }
@@ -202,9 +254,11 @@ const LEAST_POT_L = { tomato: 15, pepper: 10 } as const;
 
 export function smallContainer(ctx: CaseContext): Verdict {
   const { place, plant, asOf } = ctx.case;
+  if (!isPot(ctx) || place.volumeL == null) return ABSENT;
+  // a seedling belongs in a small cell
+  if (plant.stage === 'seedling' || (plant.heightM ?? 1) < 0.2) return ABSENT;
   const least = LEAST_POT_L[plant.crop];
-  if (place.kind !== 'container' || place.volumeL == null || place.volumeL >= least) return ABSENT;
-  return found(0.4 + 0.6 * (1 - place.volumeL / least), [
+  return found(graded(least / place.volumeL, 1, 2), [
     {
       record: 'place',
       date: asOf,
@@ -214,14 +268,14 @@ export function smallContainer(ctx: CaseContext): Verdict {
 }
 
 export function leaching(ctx: CaseContext, { within = 28 }: RuleParams): Verdict {
-  const days = ctx.water(within);
-  if (days.length === 0) return unknown(NO_WEATHER);
+  const days = knownDays(ctx, within);
+  if (!days) return notKnown(ctx);
   const drained = days.filter((d) => d.drainedMm > 0);
   const total = drained.reduce((sum, d) => sum + d.drainedMm, 0);
   const taw = days.at(-1)!.tawMm;
-  if (total < 1.5 * taw) return ABSENT;
+  if (drained.length === 0) return ABSENT;
   const dates: Day[] = drained.map((d) => d.date);
-  return found(total / (5 * taw), [
+  return found(graded(total / (1.5 * taw), 1, 3.5), [
     modelled(
       drained.at(-1)!,
       `water ran through on ${drained.length} days (${ctx.format.days(dates.slice(-3))} last) and took feed along`,

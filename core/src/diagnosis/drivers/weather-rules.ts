@@ -1,119 +1,140 @@
 import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, STRONG_WIND_MS, WARM_NIGHT_C } from '../../climate/limits.js';
-import { isCovered } from '../../records/place.js';
-import type { WeatherRecord } from '../../records/record-classes.js';
+import type { WeatherDay } from '../../climate/gaps.js';
+import { warmthNote } from '../../climate/weather-in-place.js';
+import { coverOf, isEnclosed, isRainless } from '../../records/place.js';
+import { plantedBeforeLastFrost } from '../../season/frost-days.js';
 import { daysBetween } from '../../units/day.js';
 import { spellOn } from '../../water/season.js';
 import type { CaseContext } from '../context.js';
+import { graded, nearness, overLimit, scored, sumOf, underLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read the weather. Temperatures: handbook ("Heat and cold"); each disorder may move them. */
+/** Rules that read the weather where the plant stands. Temperatures: handbook ("Heat and cold"); each disorder may move them. */
 
 const NO_WEATHER = 'the warmth of these weeks';
+/** °C short of a limit at which a day or a night no longer counts. */
+const SOFT_DAY_C = 2;
+const SOFT_NIGHT_C = 1.5;
 
-/** Enough hits in the window: found, with each hit as a reason; no weather at all: unknown. */
-function counted(
-  ctx: CaseContext,
-  within: number,
-  least: number,
-  hit: (w: WeatherRecord) => boolean,
-  textOf: (w: WeatherRecord) => string,
-  sum: (hits: readonly WeatherRecord[]) => string,
-): Verdict {
-  const window = ctx.weather(within);
+interface Counted {
+  within: number;
+  from: number;
+  /** so many stand at one half */
+  half: number;
+  score: (w: WeatherDay) => number;
+  textOf: (w: WeatherDay) => string;
+  sum: (hits: readonly WeatherDay[]) => string;
+}
+
+/** Days that count, each as far as it is out and near in time; no weather in the window: unknown. */
+function counted(ctx: CaseContext, { within, from, half, score, textOf, sum }: Counted): Verdict {
+  const span = { from, to: within - 1 };
+  const window = ctx.own.filter(
+    (w) => nearness(daysBetween(w.date, ctx.case.asOf), span) > 0 && w.date <= ctx.case.asOf,
+  );
   if (window.length === 0) return unknown(NO_WEATHER);
-  const hits = window.filter(hit);
-  if (hits.length < least) return ABSENT;
+  const hits = scored(window, (w) => score(w) * nearness(daysBetween(w.date, ctx.case.asOf), span));
+  const named = hits.filter((x) => x.score >= 0.4).map((x) => x.it);
+  if (named.length === 0) return ABSENT;
   return found(
-    hits.length / Math.max(4, 2 * least),
-    hits.map((w): Because => ({ record: 'weather', date: w.date, text: textOf(w) })),
-    sum(hits),
+    graded(sumOf(hits), half, Math.max(half + 2, 2 * half)),
+    named.map((w): Because => ({ record: 'weather', date: w.date, text: textOf(w) })),
+    sum(named) + warmthNote(ctx.case.place),
   );
 }
 
-export const hotDays = (ctx: CaseContext, { atC = HOT_DAY_C, days = 3, within = 10 }: RuleParams): Verdict =>
-  counted(
-    ctx,
+export const hotDays = (ctx: CaseContext, { atC = HOT_DAY_C, days = 3, within = 10, from = 0 }: RuleParams): Verdict =>
+  counted(ctx, {
     within,
-    days,
-    (w) => w.tMaxC >= atC,
-    (w) => `${ctx.format.temperature(w.tMaxC)} on ${ctx.format.day(w.date)}`,
-    (hits) =>
-      `${ctx.format.temperature(atC)} or more on ${ctx.format.days(hits.map((w) => w.date))}, up to ${ctx.format.temperature(Math.max(...hits.map((w) => w.tMaxC)))}`,
-  );
+    from,
+    half: days,
+    score: (w) => overLimit(w.tMaxC, atC, SOFT_DAY_C),
+    textOf: (w) => `${ctx.format.temperature(w.tMaxC)} on ${ctx.format.day(w.date)}`,
+    sum: (hits) =>
+      `${ctx.format.temperature(Math.floor(Math.min(...hits.map((w) => w.tMaxC))))} or more on ${ctx.format.days(hits.map((w) => w.date))}, up to ${ctx.format.temperature(Math.max(...hits.map((w) => w.tMaxC)))}`,
+  });
 
-export const warmNights = (ctx: CaseContext, { atC, days = 3, within = 10 }: RuleParams): Verdict => {
+export const warmNights = (ctx: CaseContext, { atC, days = 3, within = 10, from = 0 }: RuleParams): Verdict => {
   const limit = atC ?? WARM_NIGHT_C[ctx.case.plant.crop];
-  return counted(
-    ctx,
+  return counted(ctx, {
     within,
-    days,
-    (w) => w.tMinC > limit,
-    (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
-    (hits) => `nights over ${ctx.format.temperature(limit)} on ${ctx.format.days(hits.map((w) => w.date))}`,
-  );
+    from,
+    half: days,
+    score: (w) => overLimit(w.tMinC, limit, SOFT_NIGHT_C),
+    textOf: (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
+    sum: (hits) =>
+      `nights of ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))} and more on ${ctx.format.days(hits.map((w) => w.date))}`,
+  });
 };
 
-export const coldNights = (ctx: CaseContext, { atC, days = 3, within = 14 }: RuleParams): Verdict => {
+export const coldNights = (ctx: CaseContext, { atC, days = 3, within = 14, from = 0 }: RuleParams): Verdict => {
   const limit = atC ?? COLD_NIGHT_C[ctx.case.plant.crop];
-  return counted(
-    ctx,
+  return counted(ctx, {
     within,
-    days,
-    (w) => w.tMinC < limit,
-    (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
-    (hits) =>
-      `${hits.length} nights under ${ctx.format.temperature(limit)}, the last on ${ctx.format.day(hits.at(-1)!.date)}`,
-  );
+    from,
+    half: days,
+    score: (w) => underLimit(w.tMinC, limit, SOFT_NIGHT_C),
+    textOf: (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
+    sum: (hits) =>
+      `${hits.length === 1 ? 'a night' : `${hits.length} nights`} down to ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))}, the last on ${ctx.format.day(hits.at(-1)!.date)}`,
+  });
 };
+
+/** A day this dark feeds no flowers, MJ/m² (judgement). */
+const DULL_MJ = 10;
 
 export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams): Verdict {
-  const dark = ctx.weather(within).filter((w) => w.solarMj != null && w.solarMj < 10);
+  const measured = ctx.weather(within).filter((w) => w.solarMj != null);
+  const dark = scored(measured, (w) => underLimit(w.solarMj!, DULL_MJ, 4));
   const shade = spellOn(ctx.case.place.shade, ctx.case.asOf);
-  const because = dark.map((w): Because => ({
-    record: 'weather',
-    date: w.date,
-    text: `a dull day, ${ctx.format.day(w.date)}`,
-  }));
-  if (shade && shade.blockPct >= 50)
+  const because = dark
+    .filter((x) => x.score >= 0.4)
+    .map(({ it }): Because => ({ record: 'weather', date: it.date, text: `a dull day, ${ctx.format.day(it.date)}` }));
+  const shaded = shade ? graded(shade.blockPct, 50, 90) : 0;
+  if (shade && shade.blockPct >= 35)
     because.push({ record: 'place', date: shade.from, text: `shade that takes ${shade.blockPct} % of the light` });
-  else if (dark.length < days) return ctx.case.place.kind === 'indoors' ? unknown('how much light it gets') : ABSENT;
-  return found(0.4 + dark.length / 20, because);
+  const strength = Math.max(graded(sumOf(dark), days, 2 * days), shaded);
+  if (because.length > 0) return found(strength, because);
+  return coverOf(ctx.case.place) === 'indoors' ? unknown('how much light it gets') : ABSENT;
 }
 
 export function windOrHail(ctx: CaseContext, { within = 14 }: RuleParams): Verdict {
+  const span = { from: 0, to: 4 };
+  const near = (date: string): number => Math.max(0.3, nearness(daysBetween(date, ctx.case.asOf), span));
+  const events = ctx
+    .recent(ctx.case.records.events, within)
+    .filter((e) => e.what === 'hail' || e.what === 'strong-wind');
+  const windy = scored(ctx.weather(within), (w) => overLimit(w.windMs ?? 0, STRONG_WIND_MS, 2));
   const because = [
-    ...ctx
-      .recent(ctx.case.records.events, within)
-      .filter((e) => e.what === 'hail' || e.what === 'strong-wind')
-      .map((e): Because => ({
-        record: 'event',
-        date: e.date,
-        text: `${e.what === 'hail' ? 'hail' : 'strong wind'} on ${ctx.format.day(e.date)}`,
-      })),
-    ...ctx
-      .weather(within)
-      .filter((w) => (w.windMs ?? 0) >= STRONG_WIND_MS)
-      .map((w): Because => ({
-        record: 'weather',
-        date: w.date,
-        text: `wind of ${ctx.format.windSpeed(w.windMs ?? 0)}`,
-      })),
+    ...events.map((e): Because => ({
+      record: 'event',
+      date: e.date,
+      text: `${e.what === 'hail' ? 'hail' : 'strong wind'} on ${ctx.format.day(e.date)}`,
+    })),
+    ...windy.map(({ it }): Because => ({
+      record: 'weather',
+      date: it.date,
+      text: `wind of ${ctx.format.windSpeed(it.windMs ?? 0)} on ${ctx.format.day(it.date)}`,
+    })),
   ];
-  return because.length > 0 ? found(0.4 + 0.2 * because.length, because) : ABSENT;
+  const much =
+    events.reduce((sum, e) => sum + 1.6 * near(e.date), 0) +
+    windy.reduce((sum, x) => sum + x.score * near(x.it.date), 0);
+  return because.length > 0 ? found(graded(much, 1, 3), because) : ABSENT;
 }
 
 export function wetFoliage(ctx: CaseContext, { within = 14, days = 5 }: RuleParams): Verdict {
   const overhead = ctx.recent(ctx.case.records.watering, within).filter((w) => w.how === 'overhead');
-  const open = !isCovered(ctx.case.place.kind);
-  const rain = open ? ctx.weather(within).filter((w) => w.rainMm >= 1) : [];
-  const longWet = ctx.weather(within).filter((w) => (w.wetHours ?? 0) > 8);
+  const weather = ctx.weather(within);
+  const rain = weather.filter((w) => w.rainMm >= 1);
+  const longWet = weather.filter((w) => (w.wetHours ?? 0) > 8);
   const because: Because[] = [
     ...overhead.map((w): Because => ({
       record: 'watering',
       date: w.date,
       text: `watered over the leaves on ${ctx.format.day(w.date)}`,
     })),
-    ...(rain.length >= days
+    ...(rain.length > 0
       ? [
           {
             record: 'weather',
@@ -122,7 +143,7 @@ export function wetFoliage(ctx: CaseContext, { within = 14, days = 5 }: RulePara
           } as Because,
         ]
       : []),
-    ...(longWet.length >= 3
+    ...(longWet.length > 0
       ? [
           {
             record: 'weather',
@@ -132,47 +153,50 @@ export function wetFoliage(ctx: CaseContext, { within = 14, days = 5 }: RulePara
         ]
       : []),
   ];
-  if (because.length > 0) return found(0.3 + overhead.length * 0.15 + rain.length / 20 + longWet.length / 10, because);
-  return ctx.weather(within).length === 0 ? unknown('the rain of the last two weeks') : ABSENT;
+  if (because.length > 0)
+    return found(graded(rain.length / days + overhead.length / 2 + longWet.length / 3, 1, 2.5), because);
+  return weather.length === 0 ? unknown('the rain of the last two weeks') : ABSENT;
 }
 
 export function humidStillAir(ctx: CaseContext, { within = 14, pct = 85 }: RuleParams): Verdict {
-  const damp = ctx.weather(within).filter((w) => (w.rhMeanPct ?? 0) > pct);
+  const enclosed = isEnclosed(ctx.case.place);
+  const measured = ctx.weather(within).filter((w) => w.rhMeanPct != null);
+  const damp = enclosed ? scored(measured, (w) => overLimit(w.rhMeanPct!, pct, 5)) : [];
   const because: Because[] = [];
-  if (isCovered(ctx.case.place.kind) && damp.length >= 3)
+  const named = damp.filter((x) => x.score >= 0.4);
+  if (named.length > 0)
     because.push({
       record: 'weather',
-      date: damp.at(-1)!.date,
-      text: `air over ${pct} % humid on ${damp.length} days under cover`,
+      date: named.at(-1)!.it.date,
+      text: `air about ${pct} % humid or more on ${named.length} days under cover`,
     });
-  if (ctx.present.has('plant-dense'))
-    because.push({ record: 'sign', date: ctx.case.asOf, text: 'so bushy that no air moves in it' });
-  if (because.length > 0) return found(0.6, because);
-  return isCovered(ctx.case.place.kind) && ctx.weather(within).every((w) => w.rhMeanPct == null)
-    ? unknown('how humid it is under the cover')
-    : ABSENT;
+  const dense = ctx.present.has('plant-dense') ? 0.6 : 0;
+  if (dense > 0) because.push({ record: 'sign', date: ctx.case.asOf, text: 'so bushy that no air moves in it' });
+  if (because.length > 0) return found(Math.max(dense, graded(sumOf(damp), 3, 8)), because);
+  return enclosed && measured.length === 0 ? unknown('how humid it is under the cover') : ABSENT;
 }
 
 export function plantedTooEarly(ctx: CaseContext): Verdict {
-  const planted = ctx.case.plant.transplantedOn;
+  const { plant, garden, place } = ctx.case;
+  const planted = plant.transplantedOn;
   if (!planted) return unknown('the day of planting out');
-  const week = ctx.case.records.weather.filter((w) => w.date >= planted && daysBetween(planted, w.date) < 14);
-  const cold = week.filter((w) => w.tMinC < CHILL_NIGHT_C);
-  const lastFrost = ctx.case.garden.lastFrost;
-  if (lastFrost && planted.slice(5) < lastFrost)
-    return found(0.6, [
-      {
-        record: 'plant',
-        date: planted,
-        text: `planted out on ${ctx.format.day(planted)}, before the usual last frost`,
-      },
-    ]);
-  if (cold.length < 3) return ABSENT;
-  return found(cold.length / 10, [
-    {
+  if (isRainless(place) && coverOf(place) === 'indoors') return ABSENT;
+  const week = ctx.own.filter((w) => w.date >= planted && daysBetween(planted, w.date) < 14);
+  const cold = scored(week, (w) => underLimit(w.tMinC, CHILL_NIGHT_C, SOFT_NIGHT_C));
+  const because: Because[] = [];
+  if (plantedBeforeLastFrost(garden, planted) && !isEnclosed(place))
+    because.push({
+      record: 'plant',
+      date: planted,
+      text: `planted out on ${ctx.format.day(planted)}, before the usual last frost`,
+    });
+  const nights = cold.filter((x) => x.score >= 0.4);
+  if (nights.length > 0)
+    because.push({
       record: 'weather',
-      date: cold[0]!.date,
-      text: `${cold.length} nights under ${ctx.format.temperature(CHILL_NIGHT_C)} in the two weeks after planting out`,
-    },
-  ]);
+      date: nights[0]!.it.date,
+      text: `${nights.length} nights about ${ctx.format.temperature(CHILL_NIGHT_C)} or colder in the two weeks after planting out`,
+    });
+  if (because.length === 0) return week.length === 0 && ctx.own.length === 0 ? unknown(NO_WEATHER) : ABSENT;
+  return found(Math.max(because[0]!.record === 'plant' ? 0.6 : 0, graded(sumOf(cold), 3, 7)), because);
 }

@@ -21,6 +21,9 @@ export interface NextCheck {
 }
 
 const LEAST_GAIN = 0.01;
+/** With a leader this sure, whose causes are all known, a check is for more than the last hundredths. */
+const SETTLED_FROM = 0.9;
+const SETTLED_GAIN = 0.05;
 /** An answer less likely than this is not worth planning for. */
 const POSSIBLE = 0.02;
 /** At most so many answers are named beside a check, and "none of these". */
@@ -52,6 +55,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
   const advice = adviceOf(asked);
   const now = advice(before);
   const marks = ownMarks(ctx, result);
+  const settled = isSettled(result);
 
   const judge = (findings: readonly Pick<CheckOutcome, 'present' | 'absent'>[]): Judged => {
     const outcomes = findings.map((f) => marginalsOf(sets, asked.length, chances.likelihood(f)));
@@ -76,7 +80,9 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     const { parts, gain } = judge(c.oneOf ? open : combinations(telling));
     const advises = now === '' || parts.some((o) => o.chance >= POSSIBLE && advice(o.marginals) !== now);
     const isMark = open.some((f) => f.present.some((sign) => marks.has(sign)));
-    if (!(isMark || (gain >= LEAST_GAIN && advises))) return [];
+    // the leader's own mark is looked for before anything is done, unless all is settled and it would tell nothing more
+    const marked = isMark && (!settled || gain >= LEAST_GAIN);
+    if (!marked && !(advises && gain >= (settled ? SETTLED_GAIN : LEAST_GAIN))) return [];
     const moved = asked
       .map(({ row }, i) => ({
         code: row.code,
@@ -140,12 +146,21 @@ function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) =
   return silent.map((q) => 1 - q);
 }
 
+/** It is clear what it is, and the records say why: a check over which nothing turns is not asked for. */
+function isSettled({ list, all }: DiagnosisResult): boolean {
+  const leader = list[0];
+  if (!leader || leader.probability <= SETTLED_FROM) return false;
+  const candidate = all.find((c) => c.row.code === leader.disorder);
+  return candidate !== undefined && candidate.found.length > 0 && candidate.unknown.length === 0;
+}
+
 /**
  * The marks that what leads nearly always bears and that nobody has looked for: no finding is acted on before its own mark
  * was looked for, however well the rest fits.
  */
 function ownMarks(ctx: CaseContext, { list, all }: DiagnosisResult): Set<SignCode> {
-  const leader = all.find((c) => c.row.code === list[0]!.disorder)!;
+  const leader = all.find((c) => c.row.code === list[0]?.disorder);
+  if (!leader) return new Set();
   const usual = leader.row.signs.filter(([, chance]) => chance >= USUALLY).map(([sign]) => sign);
   return new Set(
     usual.filter((sign) => signRow(sign).kind === 'sign' && !ctx.present.has(sign) && !ctx.absent.has(sign)),

@@ -20,6 +20,8 @@ export interface Evidence {
 export interface FoundDriver {
   driver: DriverCode;
   weight: number;
+  /** one half stands at the limit of the handbook; under it, it is there a little */
+  strength: number;
   because: Because[];
   /** all of it in one line */
   summary: string;
@@ -38,6 +40,8 @@ export interface Diagnosis {
 /** A disorder is listed above this chance, at most so many. */
 const LISTED_ABOVE = 0.02;
 const MOST_LISTED = 10;
+/** A disorder that explains nothing seen is ranked as if it were so much less likely (judgement). */
+const BACKGROUND_RANK = 0.5;
 /** From here on a finding is a finding; below it is a question. */
 export const CLEAR_FROM = 0.5;
 /** A sign seen here at least this often counts as explained. */
@@ -67,10 +71,13 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
 
   const causes = causesOf(all);
   const { marginals } = posterior(causes, LEAKS, observedOf(ctx.present, ctx.absent));
+  // what explains nothing that was seen is background: it stands behind what answers the question
+  const rank = (x: { p: number; i: number }): number =>
+    x.p * (explainedBy(all[x.i]!, ctx).length > 0 ? 1 : BACKGROUND_RANK);
   const listed = marginals
     .map((p, i) => ({ p, i }))
     .filter((x) => x.p > LISTED_ABOVE)
-    .sort((a, b) => b.p - a.p)
+    .sort((a, b) => rank(b) - rank(a))
     .slice(0, MOST_LISTED);
 
   // One run without each observation, for the evidence of all listed disorders at once.
@@ -97,9 +104,7 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
     return {
       disorder: c.row.code,
       probability: roundTo(p, 3),
-      explains: c.row.signs
-        .filter(([sign, chance]) => chance >= EXPLAINS_FROM && ctx.present.has(sign))
-        .map(([sign]) => sign),
+      explains: explainedBy(c, ctx),
       evidence: [...fromSigns, ...fromRecords]
         .filter((e) => Math.abs(e.change) >= WORTH_TELLING)
         .sort((a, b) => Math.abs(b.change) - Math.abs(a.change))
@@ -108,6 +113,7 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
         .map((d) => ({
           driver: d.link.driver,
           weight: roundTo(driverWeight(d), 2),
+          strength: roundTo(d.verdict.strength, 2),
           because: d.verdict.because,
           summary: d.verdict.summary ?? d.verdict.because.map((b) => b.text).join('; '),
         }))
@@ -117,9 +123,13 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
   });
 
   const explained = new Set(list.flatMap((d) => d.explains));
-  const unexplained = [...ctx.present].filter((c) => signRow(c).kind === 'sign' && !explained.has(c));
+  const unexplained = [...ctx.present].filter((c) => signRow(c).kind !== 'setting' && !explained.has(c));
   return { list, all, marginals, unexplained: unexplained.sort() };
 }
+
+/** The present signs that a disorder accounts for. */
+const explainedBy = ({ row }: Candidate, ctx: CaseContext): SignCode[] =>
+  row.signs.filter(([sign, chance]) => chance >= EXPLAINS_FROM && ctx.present.has(sign)).map(([sign]) => sign);
 
 function evidence(kind: 'sign' | 'record', code: string, change: number, text: string): Evidence & { change: number } {
   const full = code in DRIVERS && kind === 'record' ? `${DRIVERS[code as DriverCode]}: ${text}` : text;

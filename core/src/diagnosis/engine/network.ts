@@ -1,9 +1,11 @@
 import type { Crop } from '../../records/plant.js';
-import { impliedAbsent, type SignCode, SIGNS } from '../../records/vocabulary/signs.js';
+import { impliedAbsent, type SignCode, signRow, SIGNS } from '../../records/vocabulary/signs.js';
 import type { CaseContext } from '../context.js';
 import { DRIVER_RULES } from '../drivers/index.js';
 import type { Verdict } from '../drivers/verdict.js';
 import { FACTS } from '../facts.js';
+import { type Reading, type ReadingCode, READINGS, SAME_TROUBLE_BEFORE } from '../readings.js';
+import { ELSEWHERE_FACTOR, livesHere } from '../regions.js';
 import { DISORDERS } from '../tables/disorders.js';
 import type { DisorderRow, DriverLink } from '../tables/row.js';
 import type { Cause, Observed } from './noisy-or.js';
@@ -46,23 +48,29 @@ const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter((d) => 
 
 /**
  * Records alone never make a finding: without a sign of its own a disorder stays under about 0.3, however well the
- * records fit (judgement; a gardener who came to report one thing would have seen the other).
+ * records fit (judgement; a gardener who came to report one thing would have seen the other). With one the cap falls.
  */
 const MOST_PRIOR_ODDS = 0.4;
+/** A sign seen at least this often where the disorder is, is one of its own. */
+const OWN_SIGN_FROM = 0.2;
+/** Records move the odds no further than this, either way: they may be wrong, or of another plant (judgement). */
+const MOST_SHIFT = 200;
+const LEAST_SHIFT = 0.003;
 
 /** Resistance makes a disorder much less likely, not impossible (judgement). */
 const RESISTANT_FACTOR = 0.1;
 
+/**
+ * Factor of a driver found at a strength: its full factor at 1, none of it at 0; where its absence speaks against the disorder, that
+ * fades in the same way, and is gone at one half.
+ */
+export const driverFactor = (link: DriverLink, strength: number): number =>
+  (link.oddsFactorIfAbsent ?? 1) ** Math.max(0, 1 - 2 * strength) * (1 + (link.oddsFactor - 1) * strength);
+
 /** Every disorder of the crop with its prior odds for this case, and what moved them. */
 export function candidates(ctx: CaseContext): Candidate[] {
-  const facts = new Map<string, boolean>();
-  const holds = (code: keyof typeof FACTS): boolean => {
-    const known = facts.get(code);
-    if (known !== undefined) return known;
-    const value = FACTS[code](ctx);
-    facts.set(code, value);
-    return value;
-  };
+  const facts = remembered((code: keyof typeof FACTS): boolean => FACTS[code](ctx));
+  const readings = remembered((code: ReadingCode): Reading => READINGS[code](ctx));
   const verdicts = new Map<string, Verdict>();
   const verdictOf = (link: DriverLink): Verdict => {
     const key = `${link.driver} ${link.params ? JSON.stringify(link.params) : ''}`;
@@ -73,8 +81,15 @@ export function candidates(ctx: CaseContext): Candidate[] {
 
   return rowsFor(ctx.case.plant.crop).map((row) => {
     const shifts: PriorShift[] = row.setting
-      .filter(([fact]) => holds(fact))
+      .filter(([fact]) => facts(fact))
       .map(([fact, oddsFactor, text]) => ({ code: fact, oddsFactor, text }));
+    for (const link of row.records ?? []) {
+      const says = link.reading === 'same-trouble-before' ? SAME_TROUBLE_BEFORE(ctx, row.code) : readings(link.reading);
+      const oddsFactor = says === 'unknown' ? undefined : link[says];
+      if (oddsFactor !== undefined) shifts.push({ code: link.reading, oddsFactor, text: link.why });
+    }
+    if (row.livesIn && livesHere(row.livesIn, ctx.case.garden) === false)
+      shifts.push({ code: 'region', oddsFactor: ELSEWHERE_FACTOR, text: row.livesIn.why });
     const found: DriverFound[] = [];
     const unknown: Candidate['unknown'] = [];
     for (const link of row.drivers) {
@@ -83,7 +98,7 @@ export function candidates(ctx: CaseContext): Candidate[] {
         found.push({ link, verdict });
         shifts.push({
           code: link.driver,
-          oddsFactor: 1 + (link.oddsFactor - 1) * verdict.strength,
+          oddsFactor: driverFactor(link, verdict.strength),
           text: verdict.summary ?? verdict.because[0]?.text ?? '',
         });
       } else if (verdict.state === 'unknown') unknown.push({ link, verdict });
@@ -96,12 +111,23 @@ export function candidates(ctx: CaseContext): Candidate[] {
     }
     if (ctx.case.plant.resistantTo?.includes(row.code))
       shifts.push({ code: 'resistant', oddsFactor: RESISTANT_FACTOR, text: 'this kind is resistant' });
-    const odds = Math.min(
-      MOST_PRIOR_ODDS,
-      shifts.reduce((odds, shift) => odds * shift.oddsFactor, row.prior / (1 - row.prior)),
+    const shift = shifts.reduce((product, x) => product * x.oddsFactor, 1);
+    const odds = (row.prior / (1 - row.prior)) * Math.min(MOST_SHIFT, Math.max(LEAST_SHIFT, shift));
+    // where, how fast and after what tell that something is wrong, not yet what
+    const ownSign = row.signs.some(
+      ([sign, chance]) => chance >= OWN_SIGN_FROM && signRow(sign).kind === 'sign' && ctx.present.has(sign),
     );
-    return { row, odds, shifts, found, unknown };
+    return { row, odds: ownSign ? odds : Math.min(MOST_PRIOR_ODDS, odds), shifts, found, unknown };
   });
+}
+
+/** Each worked out once for a case. */
+function remembered<K, V>(work: (key: K) => V): (key: K) => V {
+  const known = new Map<K, V>();
+  return (key) => {
+    if (!known.has(key)) known.set(key, work(key));
+    return known.get(key)!;
+  };
 }
 
 export const causesOf = (list: readonly Candidate[]): Cause[] =>
@@ -121,5 +147,6 @@ export function observedOf(present: Iterable<SignCode>, absent: Iterable<SignCod
   };
 }
 
-/** How strongly a found driver speaks in the story of a disorder, 0 to 1. */
-export const driverWeight = (d: DriverFound): number => d.link.weight * (0.4 + 0.6 * d.verdict.strength);
+/** How strongly a found driver speaks in the story of a disorder, 0 to 1; one half of a driver's strength is its limit. */
+export const driverWeight = ({ link, verdict: { strength } }: DriverFound): number =>
+  link.weight * (strength < 0.5 ? 1.4 * strength : 0.4 + 0.6 * strength);

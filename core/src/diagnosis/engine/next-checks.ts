@@ -4,14 +4,14 @@ import type { CaseContext } from '../context.js';
 import { type CheckCode, checkRow, CHECKS, shownBy } from '../tables/checks.js';
 import { checkGains, isOpen, type NextCheck } from './check-gains.js';
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
-import { driverWeight } from './network.js';
+import { type Candidate, driverWeight } from './network.js';
 import { entropyBits } from './noisy-or.js';
 
 const MOST_CHECKS = 5;
 /** Chance that a cause nobody has looked for is there, where its check is still open (judgement). */
 const UNSEEN_DRIVER = 0.25;
 /** A trouble that nobody reported is looked for when the records alone make it this likely (judgement). */
-const SUSPECTED_FROM = 0.15;
+const SUSPECTED_FROM = 0.1;
 
 /**
  * The checks that would tell most, by expected information over the disorders that could have caused what was seen and,
@@ -19,35 +19,57 @@ const SUSPECTED_FROM = 0.15;
  */
 export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck[] {
   const { all, list, marginals } = result;
-  if (list.length === 0) return [];
+  if (list.length === 0 && ctx.present.size === 0) return [];
   const pointedAt = all.filter((c) => c.row.signs.some(([sign]) => ctx.present.has(sign)));
   const suspected = all.filter((_, i) => marginals[i]! >= SUSPECTED_FROM);
   // a circumstance may point through a driver alone: still air at the flowers, to flowers that fall
   const through = all.filter((c) => c.found.some((f) => f.verdict.because.some((b) => b.record === 'sign')));
   const listed = all.filter((c) => list.some((d) => d.disorder === c.row.code));
   // a trouble that none of the present signs points to is not screened for first
+  const asked = [pointedAt, through, listed].find((l) => l.length > 0);
+  if (!asked) return [];
   const byDisorder = checkGains(
     ctx,
     result,
-    [pointedAt, through, listed].find((l) => l.length > 0)!,
+    isVague(list, checkGains(ctx, result, asked)) ? broadened(result, asked) : asked,
   );
   const byDriver = forDrivers(ctx, result, new Set(byDisorder.map((c) => c.check)));
   const found = [...byDisorder, ...byDriver];
   return gentlestFirst(found.length > 0 ? found : checkGains(ctx, result, suspected)).slice(0, MOST_CHECKS);
 }
 
+/** Nothing is clear, and what was seen points to nothing that a look would tell apart. */
+const VAGUE_GAIN = 0.3;
+const isVague = (list: DiagnosisResult['list'], gains: readonly NextCheck[]): boolean =>
+  (list[0]?.probability ?? 0) < CLEAR_FROM && gains.every((c) => c.gain < VAGUE_GAIN);
+
+/** Then the look is a wide one: over what is likeliest at all. */
+const MOST_BROADENED = 14;
+function broadened({ all, marginals }: DiagnosisResult, asked: readonly Candidate[]): Candidate[] {
+  const likeliest = all
+    .map((c, i) => ({ c, p: marginals[i]! }))
+    .sort((a, b) => b.p - a.p)
+    .slice(0, MOST_BROADENED)
+    .map((x) => x.c);
+  return [...new Set([...asked, ...likeliest])];
+}
+
 /** Gains closer than this are a tie, bits: the chances behind them are no finer. */
 const TIE = 0.05;
 const ORDER = new Map(CHECKS.map((c, i) => [c.code, i]));
 
-/** By gain; among those that tie with the best that is left, the least effort, then the handbook's order, quickest first. */
+/** What a check is worth beside one that costs nothing: digging at the roots of a limp plant comes after a finger in its soil (judgement). */
+const WORTH = [1, 0.95, 0.75] as const;
+const worth = (c: NextCheck): number => c.gain * WORTH[effort(c)];
+
+/** By gain for the effort; among those that tie with the best that is left, the least effort, then the gain, then the handbook's order. */
 function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {
-  const left = [...list].sort((a, b) => b.gain - a.gain);
+  const left = [...list].sort((a, b) => worth(b) - worth(a));
   const out: NextCheck[] = [];
   while (left.length > 0) {
-    const tied = left.filter((c) => left[0]!.gain - c.gain < TIE);
+    const tied = left.filter((c) => worth(left[0]!) - worth(c) < TIE);
     const next = tied.reduce((a, b) =>
-      (effort(b) - effort(a) || ORDER.get(b.check)! - ORDER.get(a.check)!) < 0 ? b : a,
+      (effort(b) - effort(a) || a.gain - b.gain || ORDER.get(b.check)! - ORDER.get(a.check)!) < 0 ? b : a,
     );
     out.push(next);
     left.splice(left.indexOf(next), 1);
@@ -55,7 +77,7 @@ function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {
   return out;
 }
 
-const effort = (c: NextCheck): number => checkRow(c.check).effort;
+const effort = (c: NextCheck): 0 | 1 | 2 => checkRow(c.check).effort;
 
 /** Once it is clear what it is: checks for causes that no record speaks of and that would weigh more than those found. */
 function forDrivers(ctx: CaseContext, { list, all }: DiagnosisResult, taken: ReadonlySet<CheckCode>): NextCheck[] {

@@ -1,6 +1,7 @@
 import { addDays, type Day, daysBetween } from '../../units/day.js';
 import { toTenth } from '../../units/rounding.js';
 import { coveredM2, usualHeightM } from '../../water/crops.js';
+import { seasonEnd } from '../../season/frost-days.js';
 import { WEEK_DAYS, type WeekPlan } from '../../water/plan.js';
 import type { CaseContext } from '../context.js';
 import type { DoseKind, When } from '../tables/remedies.js';
@@ -18,6 +19,10 @@ export interface Dose {
   /** how many pieces of fruit */
   count?: number;
   cutsPerWeek?: number;
+  /** it shares the week's cuts with another remedy */
+  sharedBudget?: true;
+  /** of the leaf at once, at most */
+  leafSharePct?: number;
   potLitres?: number;
 }
 
@@ -35,9 +40,16 @@ const cover = (ctx: CaseContext): number =>
  * How much, for each kind of dose; null where the records do not allow a number (then the remedy says what to
  * record). Litres to water with come from the plan, never from a habit.
  */
+/** The one order of water: the amount of the plan's next watering, and how often it goes on. */
+const orderOf = (plan: WeekPlan | null): Dose | null =>
+  plan?.next ? { litres: plan.next.litres, ...(plan.rhythm ? { everyDays: plan.rhythm.everyDays } : {}) } : null;
+
+/** Tablespoon of lime for a US gallon: millilitres a litre of water (common practice). */
+const LIME_ML_PER_L = 15 / 4;
+
 export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) => Dose | null> = {
-  'next-watering': (_ctx, plan) => (plan?.next ? { litres: plan.next.litres } : null),
-  rhythm: (_ctx, plan) => plan?.rhythm ?? null,
+  'next-watering': (_ctx, plan) => orderOf(plan),
+  rhythm: (_ctx, plan) => orderOf(plan),
   'hold-water': ({ case: c }, plan) => ({
     waitDays: plan?.next ? Math.max(1, daysBetween(c.asOf, plan.next.date)) : WEEK_DAYS,
   }),
@@ -52,13 +64,19 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
   flush: ({ case: c }) => (c.place.volumeL ? { litres: toTenth(3 * c.place.volumeL) } : null),
   'pause-feed': () => ({ waitDays: 28 }),
   'light-feed': () => null, // the label decides; the text says half strength
-  'lime-drench': ({ case: c }) =>
-    c.place.volumeL ? { millilitres: 15, litres: toTenth(Math.min(4, c.place.volumeL / 10)) } : { millilitres: 15 },
+  // the dose goes with the water that is really poured: 15 mL in 4 L, so half of it in 2
+  'lime-drench': ({ case: c }) => {
+    if (!c.place.volumeL) return null;
+    const litres = toTenth(Math.max(0.1, Math.min(4, c.place.volumeL / 10)));
+    return { millilitres: toTenth(LIME_ML_PER_L * litres), litres };
+  },
+  gypsum: () => null, // the label decides
   affected: (ctx) => {
     const count = affected(ctx);
     return count ? { count } : null;
   },
   'leaf-budget': () => ({ cutsPerWeek: 4 }),
+  'third-of-leaf': () => ({ leafSharePct: 33 }),
   'bigger-pot': ({ case: c }) => ({ potLitres: c.plant.crop === 'tomato' ? 25 : 12 }),
 };
 
@@ -73,10 +91,7 @@ export function dueOn({ case: c }: CaseContext, when: When, plan: WeekPlan | nul
       return plan?.next?.date ?? addDays(c.asOf, 1);
     case 'this-week':
       return addDays(c.asOf, 3);
-    case 'season-end': {
-      const year = c.asOf.slice(0, 4);
-      const frost = c.garden.firstFrost ? `${year}-${c.garden.firstFrost}` : `${year}-11-01`;
-      return frost > c.asOf ? frost : addDays(c.asOf, 14);
-    }
+    case 'season-end':
+      return seasonEnd(c.garden, c.asOf);
   }
 }

@@ -11,6 +11,8 @@ export interface Withheld {
   remedy: RemedyCode;
   forDisorder: DisorderCode;
   because: string;
+  /** comes by itself when the milder steps were not enough */
+  afterMilder?: true;
 }
 
 /** A remedy that is to be done, before its amount and day are known. */
@@ -18,9 +20,15 @@ export interface Offer {
   remedy: RemedyRow & { code: RemedyCode };
   disorder: DisorderRow;
   driver: FoundDriver | undefined;
+  link: RemedyLink;
+  /** the records name no cause: general advice */
+  general: boolean;
 }
 
 const UNSURE = 'not sure enough yet for something that cannot be taken back: make the check first';
+const AFTER_MILDER = 'only when the milder steps were judged at their follow-up and were not enough';
+const oneSpray = (first: RemedyRow): string =>
+  `one spray at a time: see first what it does (${first.label.toLowerCase()})`;
 
 /**
  * Which remedies are to be done for every disorder that is clear, the leader's first; within one, by rung and then by the weight
@@ -33,37 +41,78 @@ export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): { of
   const taken = new Set<RemedyCode>();
   for (const d of result.list.filter((x) => x.probability >= CLEAR_FROM && x.explains.length > 0)) {
     const disorder = disorderRow(d.disorder);
-    for (const { link, driver } of answering(ctx, disorder, d)) {
-      if (taken.has(link.remedy)) continue;
-      taken.add(link.remedy);
+    for (const { link, driver, general } of answering(ctx, disorder, d)) {
       const remedy = remedyRow(link.remedy);
-      const because = heldBack(ctx, remedy, d.probability);
-      if (because) withheld.push({ remedy: remedy.code, forDisorder: d.disorder, because });
-      else offers.push({ remedy, disorder, driver });
+      if (taken.has(link.remedy) || !fits(ctx, remedy)) continue;
+      taken.add(link.remedy);
+      const because = heldBack(ctx, remedy, link, d.probability);
+      const hold = (why: string, later?: true): void => {
+        withheld.push({
+          remedy: remedy.code,
+          forDisorder: d.disorder,
+          because: why,
+          ...(later ? { afterMilder: later } : {}),
+        });
+      };
+      const sprayed = remedy.sprays && offers.find((o) => o.remedy.sprays);
+      if (because) hold(because);
+      else if (remedy.afterMilder) hold(AFTER_MILDER, true);
+      else if (sprayed) hold(oneSpray(sprayed.remedy), true);
+      else offers.push({ remedy, disorder, driver, link, general });
     }
   }
   return { offers, withheld };
 }
 
-/** The disorder's remedies whose driver was found, whose fact holds, or that are offered always; in the order to do them. */
-function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis) {
-  const found = row.remedies.flatMap((link) => {
-    const driver = heaviest(link, d);
-    const byFact = link.facts?.some((fact) => FACTS[fact](ctx)) ?? false;
-    return driver || byFact || (!link.drivers && !link.facts) ? [{ link, driver }] : [];
-  });
-  // a remedy that answers the trouble itself, whatever drove it, stands with the heaviest driver
-  const weight = (o: (typeof found)[number]): number => o.driver?.weight ?? 1;
-  return found.sort((a, b) => remedyRow(a.link.remedy).rung - remedyRow(b.link.remedy).rung || weight(b) - weight(a));
+/** A place-bound remedy is spoken of only where the place fits. */
+const fits = (ctx: CaseContext, remedy: RemedyRow): boolean =>
+  !remedy.onlyWhere || remedy.onlyWhere.some((fact) => FACTS[fact](ctx));
+
+/** Weaker than this a driver calls for nothing, unless it is the strongest that there is. */
+const CALLS_FROM = 0.3;
+
+interface Answer {
+  link: RemedyLink;
+  driver: FoundDriver | undefined;
+  general: boolean;
 }
 
-/** The heaviest found driver that a remedy answers. */
-const heaviest = (link: RemedyLink, d: Diagnosis): FoundDriver | undefined =>
-  d.drivers.find((f) => link.drivers?.includes(f.driver));
+/**
+ * The disorder's remedies whose driver was found, whose fact holds, or that are offered always; in the order to do them. Where the
+ * records name no driver, the gentle default of its row, as general advice.
+ */
+function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis): Answer[] {
+  const calling = d.drivers.filter((f, i) => i === 0 || f.strength >= CALLS_FROM);
+  const found = row.remedies.flatMap((link): Answer[] => {
+    const driver = calling.find((f) => link.drivers?.includes(f.driver));
+    const byFact = link.facts?.some((fact) => FACTS[fact](ctx)) ?? false;
+    return driver || byFact || (!link.drivers && !link.facts) ? [{ link, driver, general: false }] : [];
+  });
+  const inGeneral = d.drivers.length === 0 ? (row.inGeneral ?? []) : [];
+  for (const remedy of inGeneral)
+    if (!found.some((o) => o.link.remedy === remedy))
+      found.push({ link: { remedy }, driver: undefined, general: true });
+  // a remedy that answers the trouble itself, whatever drove it, stands with the heaviest driver
+  const weight = (o: Answer): number => o.driver?.weight ?? 1;
+  const sorted = found.sort(
+    (a, b) => remedyRow(a.link.remedy).rung - remedyRow(b.link.remedy).rung || weight(b) - weight(a),
+  );
+  return paperFirst(sorted);
+}
+
+/** Newspaper lies under the mulch that covers it. */
+function paperFirst(list: Answer[]): Answer[] {
+  const paper = list.findIndex((o) => o.link.remedy === 'splash-barrier');
+  const mulch = list.findIndex((o) => o.link.remedy === 'mulch');
+  if (mulch < 0 || paper < mulch) return list;
+  const [moved] = list.splice(paper, 1);
+  list.splice(mulch, 0, moved!);
+  return list;
+}
 
 /** Why a remedy must wait; undefined where nothing speaks against it. */
-function heldBack(ctx: CaseContext, remedy: RemedyRow, probability: number): string | undefined {
-  const against = remedy.notWhile.find(([fact]) => FACTS[fact](ctx));
+function heldBack(ctx: CaseContext, remedy: RemedyRow, link: RemedyLink, probability: number): string | undefined {
+  const against = [...remedy.notWhile, ...(link.notWhile ?? [])].find(([fact]) => FACTS[fact](ctx));
   if (against) return against[1];
   return probability < (remedy.sureFrom ?? 0) ? UNSURE : undefined;
 }

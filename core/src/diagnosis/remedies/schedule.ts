@@ -1,17 +1,23 @@
+import { isPotted } from '../../records/place.js';
 import type { DisorderCode } from '../../records/vocabulary/disorders.js';
 import { addDays, type Day } from '../../units/day.js';
 import type { WeekPlan } from '../../water/plan.js';
 import type { CaseContext } from '../context.js';
-import { CAUTIONS, type RemedyCode } from '../tables/remedies.js';
+import { type CautionCode, CAUTIONS, type RemedyCode } from '../tables/remedies.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
 import { type Dose, DOSES, dueOn } from './doses.js';
 import type { Offer, Withheld } from './offer.js';
+import { stepsOf } from './steps.js';
 
 export interface Remedy {
   remedy: RemedyCode;
   rung: number;
+  /** 1 now; each next one when the follow-up of the one before says "not enough"; 0 for next season */
+  step: number;
   forDisorder: DisorderCode;
   forDriver: DriverCode | null;
+  /** general advice, not drawn from the records */
+  general: boolean;
   when: Day;
   dose: Dose | null;
   cautions: string[];
@@ -22,8 +28,8 @@ export interface Remedy {
 const NONE_DUE = 'by the plan no water falls due in the coming week';
 
 /**
- * The offered remedies with their amounts and days. What waters reads both from the plan, so that no remedy orders other
- * water than Today and the week do; where the plan holds none, it is withheld.
+ * The offered remedies with their amounts and days. What waters is one order, whichever findings ask for it, and reads its day, amount and
+ * rhythm from the plan, so that nothing orders other water than Today and the week do; where the plan holds none, it is withheld.
  * @param plan of this plant's pour; null where no balance can be reckoned, and then no litres are told
  */
 export function scheduleRemedies(
@@ -31,25 +37,64 @@ export function scheduleRemedies(
   offers: readonly Offer[],
   plan: WeekPlan | null,
 ): { remedies: Remedy[]; withheld: Withheld[] } {
+  const order = oneOrder(ctx, offers, plan);
+  const kept = offers.filter((o) => o.remedy.acts !== 'watering' || o === order);
   const remedies: Remedy[] = [];
   const withheld: Withheld[] = [];
-  for (const { remedy, disorder, driver } of offers) {
+  const steps = stepsByFinding(kept);
+  let cutting = false;
+  for (const [i, { remedy, disorder, driver, link, general }] of kept.entries()) {
     const waters = remedy.acts === 'watering';
     if (waters && plan && !plan.next) {
       withheld.push({ remedy: remedy.code, forDisorder: disorder.code, because: NONE_DUE });
       continue;
     }
+    const dose = link.dose ?? (remedy.dose ? DOSES[remedy.dose](ctx, plan) : null);
     remedies.push({
       remedy: remedy.code,
       rung: remedy.rung,
+      step: steps[i]!,
       forDisorder: disorder.code,
       forDriver: driver?.driver ?? null,
+      general,
       when: waters && plan?.next ? plan.next.date : dueOn(ctx, remedy.when, plan),
-      dose: remedy.dose ? DOSES[remedy.dose](ctx, plan) : null,
-      cautions: remedy.cautions.map((c) => CAUTIONS[c]),
+      dose: remedy.cuts && cutting && dose ? { ...dose, sharedBudget: true } : dose,
+      cautions: cautionsOf(ctx, remedy.cautions, (remedy.fruit ?? remedy.cuts) === true).map((c) => CAUTIONS[c]),
       followUpOn: addDays(ctx.case.asOf, disorder.followUpDays),
       successIs: disorder.successIs,
     });
+    cutting ||= remedy.cuts === true;
   }
   return { remedies, withheld };
+}
+
+/** From so many days between two waterings on, a rhythm is the long soak of a bed. */
+const DEEP_FROM_DAYS = 5;
+
+/** Of all that waters the one that is told: now where it is due today or felt dry, a deep soak where the rhythm is slow, else evenly. */
+function oneOrder(ctx: CaseContext, offers: readonly Offer[], plan: WeekPlan | null): Offer | undefined {
+  const watering = offers.filter((o) => o.remedy.acts === 'watering');
+  const of = (code: RemedyCode): Offer | undefined => watering.find((o) => o.remedy.code === code);
+  const now = plan ? plan.next?.date === ctx.case.asOf : ctx.felt?.feel === 'dry';
+  const slow = !isPotted(ctx.case.place) && (plan?.rhythm?.everyDays ?? 0) >= DEEP_FROM_DAYS;
+  return (
+    (now ? of('water-now') : undefined) ?? (slow ? of('deep-soak') : undefined) ?? of('even-watering') ?? watering[0]
+  );
+}
+
+/** The ladder of each finding by itself. */
+function stepsByFinding(offers: readonly Offer[]): number[] {
+  const out = new Array<number>(offers.length).fill(1);
+  for (const code of new Set(offers.map((o) => o.disorder.code))) {
+    const own = offers.flatMap((o, i) => (o.disorder.code === code ? [i] : []));
+    const steps = stepsOf(own.map((i) => offers[i]!.remedy));
+    own.forEach((i, k) => (out[i] = steps[k]!));
+  }
+  return out;
+}
+
+/** The glove and eye caution of hot peppers stands where their fruit or shoots are handled. */
+function cautionsOf({ case: c }: CaseContext, own: readonly CautionCode[], handles: boolean): readonly CautionCode[] {
+  const hot = c.plant.crop === 'pepper' && (c.plant.type === 'hot' || c.plant.type === 'superhot');
+  return hot && handles ? [...own, 'hot'] : own;
 }

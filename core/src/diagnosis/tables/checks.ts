@@ -1,4 +1,4 @@
-import { type SignCode, signRow } from '../../records/vocabulary/signs.js';
+import { type SignCode, signRow, SIGNS } from '../../records/vocabulary/signs.js';
 import type { FactCode } from '../facts.js';
 
 /** One possible outcome of a check: what it would show present (what that rules out follows). */
@@ -33,7 +33,7 @@ const check = <C extends string>(code: C, label: string, effort: 0 | 1 | 2, how:
   ...when,
 });
 
-const LIMP: readonly SignCode[] = ['leaf-wilt', 'leaf-wilt-midday-only', 'leaf-wilt-at-dawn', 'leaf-wilt-one-side'];
+const LIMP: readonly SignCode[] = ['leaf-wilt', 'leaf-wilt-midday-only', 'leaf-wilt-at-dawn', 'leaf-wilt-one-side', 'leaf-scorch-one-side'];
 const CROOKED: readonly SignCode[] = [...LIMP, 'plant-stunted', 'plant-no-new-growth', 'plant-flopping'];
 const SPOTTED: readonly SignCode[] = [
   'leaf-target-spots',
@@ -41,6 +41,9 @@ const SPOTTED: readonly SignCode[] = [
   'leaf-greasy-blotches',
   'leaf-olive-mould-under',
   'leaf-small-dark-spots',
+  'leaf-frogeye-spots',
+  'leaf-powder-below',
+  'plant-grey-fur',
   'leaf-yellow-patches',
   'stem-dark-lesions',
   'fruit-brown-greasy',
@@ -52,6 +55,8 @@ const EATEN: readonly SignCode[] = [
   'leaf-large-missing',
   'leaf-ragged-holes',
   'leaf-shot-holes',
+  'stem-cut-at-soil',
+  'plant-shoots-bitten',
   'leaf-droppings',
   'fruit-chewed',
   'fruit-deep-hole',
@@ -63,6 +68,9 @@ const EATEN: readonly SignCode[] = [
 const seen = (text: string, ...present: SignCode[]): Answer => ({ text, present });
 /** Signs that the check shows one by one, in their own words. */
 const any = (...signs: SignCode[]): Answer[] => signs.map((sign) => ({ text: signRow(sign).label.toLowerCase(), present: [sign] }));
+
+/** Every sign of these kinds that one who does the check has before the eyes. */
+const all = (pattern: RegExp, ...more: SignCode[]): Answer[] => any(...new Set([...SIGNS.filter((s) => pattern.test(s.code)).map((s) => s.code), ...more]));
 
 /**
  * Checks: what to do next to tell causes apart, with everything that somebody who does it would see on the way.
@@ -137,6 +145,13 @@ export const CHECKS = [
       'leaf-yellow-between-veins-new',
       'leaf-mottle',
       'leaf-bronze-rings',
+      'pest-potato-beetle',
+      'leaf-sugar-grains',
+      'leaf-blotch-mines',
+      'leaf-frogeye-spots',
+      'leaf-powder-below',
+      'plant-grey-fur',
+      'leaf-ragged-holes',
     ),
   ),
   check('shake-plant', 'Shake the plant', 0, 'Shake it gently and watch what flies up and what falls.', any('pest-whitefly', 'pest-flea-beetle', 'pest-stink-bug', 'flower-drop', 'fruitlet-drop')),
@@ -145,72 +160,60 @@ export const CHECKS = [
     'Tap a flower over white paper',
     0,
     'Tap flowers and young leaves over white paper and watch for slivers that run. See how many flowers fall, and how many are open.',
-    any('flower-tiny-insects', 'pest-thrips', 'flower-drop', 'flower-dry', 'flower-many-open', 'flower-few'),
-    { needs: ['flower-drop', 'flower-dry', 'fruitlet-drop', 'flower-few', 'leaf-silver-streaks', 'leaf-bronze-rings', 'flower-many-open', 'flower-tiny-insects', 'flower-still-air', 'after-heat'] },
+    any('flower-tiny-insects', 'pest-thrips', 'flower-drop', 'flower-dry', 'flower-many-open', 'flower-few', 'flower-bud-holes', 'fruitlet-drop'),
+    { needs: ['flower-bud-holes', 'flower-drop', 'flower-dry', 'fruitlet-drop', 'flower-few', 'leaf-silver-streaks', 'leaf-bronze-rings', 'flower-many-open', 'flower-tiny-insects', 'flower-still-air', 'after-heat'] },
   ),
   check(
     'look-after-dark',
     'Look after dark with a torch',
     1,
     'Go out an hour after dark and look at the damaged part and the soil below it.',
-    any('pest-hornworm', 'pest-slug', 'pest-caterpillar', 'fruit-slime', 'leaf-droppings', 'fruit-gnawed-or-gone', 'leaf-large-missing'),
+    any('pest-hornworm', 'pest-slug', 'pest-caterpillar', 'pest-potato-beetle', 'fruit-slime', 'leaf-droppings', 'fruit-gnawed-or-gone', 'leaf-large-missing', 'stem-cut-at-soil', 'plant-shoots-bitten'),
     { needs: EATEN },
   ),
   check('follow-ants', 'Follow the ants', 0, 'See where the ants go: they tend aphids.', any('pest-aphids', 'leaf-sticky'), { needs: ['pest-ants'] }),
-  check(
-    'inspect-roots',
-    'Look at the roots',
-    2,
-    'Tip the pot, or dig a hand’s depth at the edge of the root ball. Look and smell.',
-    any('root-brown-slimy', 'root-sour-smell', 'root-knots', 'root-circling', 'root-white-firm', 'stem-collar-rot', 'stem-root-bumps'),
-    { needs: [...CROOKED, 'leaf-yellow-mushy', 'leaf-yellow-fast', 'leaf-yellow-patches', 'root-brown-slimy', 'root-sour-smell', 'pot-heavy', 'soil-wet-deep'] },
-  ),
-  check('cut-lower-stem', 'Cut a low side stem', 2, 'Cut a side stem low down, look for brown streaks, and hang the end in clear water for five minutes.', any('stem-brown-inside', 'stem-ooze'), {
-    needs: [...LIMP, 'leaf-yellow-one-side'],
+  check('inspect-roots', 'Look at the roots', 2, 'Tip the pot, or dig a hand’s depth at the edge of the root ball. Look and smell.', all(/^root-|^stem-(collar|dark-band|cut|root|white-fur)/, 'pest-fungus-gnats'), {
+    needs: [
+      ...CROOKED,
+      'leaf-yellow-mushy',
+      'leaf-yellow-fast',
+      'leaf-yellow-patches',
+      'root-brown-slimy',
+      'root-sour-smell',
+      'pot-heavy',
+      'soil-wet-deep',
+      'stem-dark-band',
+      'stem-collar-rot',
+      'stem-collar-threads',
+      'stem-white-fur',
+      'stem-cut-at-soil',
+      'fruit-brown-greasy',
+      'pace-overnight',
+    ],
   }),
+  check(
+    'cut-lower-stem',
+    'Cut a low side stem',
+    2,
+    'Cut a side stem low down, look for brown streaks, and hang the end in clear water for five minutes.',
+    any('stem-brown-inside', 'stem-ooze', 'stem-dark-lesions', 'stem-white-fur', 'stem-bronzed-upward'),
+    {
+      needs: [...LIMP, 'leaf-yellow-one-side', 'stem-dark-lesions', 'plant-stunted'],
+    },
+  ),
   check(
     'compare-old-and-new-leaves',
     'Compare old and new leaves',
     0,
     'Hold an old leaf and a new one side by side against the light: colour, veins, edges, shape, spots.',
-    any(
-      'leaf-yellow-slow-few',
-      'leaf-yellow-whole-old',
-      'leaf-yellow-between-veins-old',
-      'leaf-yellow-between-veins-new',
-      'leaf-yellow-fast',
-      'leaf-yellow-mushy',
-      'leaf-yellow-crisp',
-      'leaf-yellow-patches',
-      'leaf-yellow-one-side',
-      'leaf-edge-brown-old',
-      'leaf-tip-burn',
-      'leaf-bleached-patches',
-      'leaf-purple-under',
-      'leaf-dark-lush',
-      'leaf-mottle',
-      'leaf-bronze-rings',
-      'leaf-bubbled',
-      'leaf-curl-tight-new',
-      'leaf-strap-twist',
-      'leaf-cup-yellow-edge',
-      'leaf-curl-down',
-      'leaf-roll-up',
-      'leaf-blackened-soft',
-      'leaf-target-spots',
-      'leaf-small-grey-spots',
-      'leaf-small-dark-spots',
-      'leaf-greasy-blotches',
-      'leaf-white-powder',
-      'plant-no-new-growth',
-    ),
+    all(/^leaf-(?!wilt|recovers|no-recovery|droppings|sticky|webbing)/, 'plant-no-new-growth', 'plant-grey-fur', 'stem-bronzed-upward'),
   ),
   check('compare-with-neighbours', 'Compare with the neighbours', 0, 'Look at the plants beside it and at other crops, and stand back: is it smaller, thinner or limper than they are?', [
     seen('this plant only', 'spread-one-plant'),
     seen('some plants', 'spread-some-plants'),
     seen('the whole bed', 'spread-whole-bed'),
     seen('other crops too', 'spread-also-other-crops'),
-    ...any('plant-stunted', 'plant-no-new-growth', 'plant-flopping', 'plant-dense', 'stem-leggy', 'leaf-wilt', 'flower-few'),
+    ...any('plant-stunted', 'plant-no-new-growth', 'plant-flopping', 'plant-dense', 'plant-shoots-bitten', 'plant-walnut-near', 'stem-leggy', 'stem-tie-cutting', 'stem-broken', 'leaf-wilt', 'flower-few'),
   ]),
   check(
     'which-side-faces-sun',
@@ -224,32 +227,7 @@ export const CHECKS = [
     'Turn a fruit in the hand and smell it',
     0,
     'Take a fruit in the hand: look at its end, its sides and its stalk, then smell and press it. Sour or soft goes in the bin, firm and sweet can be eaten.',
-    any(
-      'fruit-soft-sour',
-      'fruit-blossom-end-dark',
-      'fruit-pale-papery-patch',
-      'fruit-ring-cracks',
-      'fruit-radial-cracks',
-      'fruit-burst',
-      'fruit-scarred-misshapen',
-      'fruit-zipper-scar',
-      'fruit-green-shoulders',
-      'fruit-blotchy',
-      'fruit-cork-lines',
-      'fruit-dark-flush',
-      'fruit-patch-mould',
-      'fruit-sunken-round-spots',
-      'fruit-brown-greasy',
-      'fruit-small-raised-specks',
-      'fruit-ring-pattern',
-      'fruit-cloudy-spots',
-      'fruit-deep-hole',
-      'fruit-pecked',
-      'fruit-chewed',
-      'fruit-gnawed-or-gone',
-      'fruit-slime',
-      'fruit-watery-bland',
-    ),
+    all(/^fruit-(?!patch-sun-side|slow-to-colour)/, 'plant-grey-fur', 'pest-stink-bug'),
     { onlyWhile: ['may-bear'] },
   ),
   check(

@@ -1,9 +1,11 @@
 import { type DisorderCode, onlyCropOf } from '../../records/vocabulary/disorders.js';
+import { CHEWERS } from './chewers.js';
 import { CREATURES } from './creatures.js';
 import { DISEASE } from './disease.js';
 import { FLOWER } from './flower.js';
 import { FRUIT } from './fruit.js';
 import { NATURAL_AND_MECHANICAL, NUTRITION } from './nutrition.js';
+import { ROTS } from './rots.js';
 import type { DisorderRow } from './row.js';
 import { WATER_AND_WEATHER } from './weather.js';
 
@@ -13,7 +15,7 @@ const withCrop = (row: Omit<DisorderRow, 'crop'>): DisorderRow => {
 };
 
 /** Everything that is known of the disorders, in the order of the handbook. */
-export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FLOWER, ...WATER_AND_WEATHER, ...NUTRITION, ...NATURAL_AND_MECHANICAL, ...CREATURES, ...DISEASE].map(withCrop);
+export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FLOWER, ...WATER_AND_WEATHER, ...NUTRITION, ...NATURAL_AND_MECHANICAL, ...CREATURES, ...CHEWERS, ...DISEASE, ...ROTS].map(withCrop);
 
 const BY_CODE = new Map(DISORDERS.map((d) => [d.code, d]));
 export const disorderRow = (code: DisorderCode): DisorderRow => {

@@ -1,5 +1,5 @@
-import { against, always, by, type DisorderRow, HANDBOOK } from './row.js';
-import { EVERYDAY, NEARLY_ALWAYS, OFTEN, SOMETIMES, UNCOMMON, USUALLY } from './strengths.js';
+import { against, always, by, type DisorderRow, HANDBOOK, needs } from './row.js';
+import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SOMETIMES, UNCOMMON, USUALLY } from './strengths.js';
 
 /** Troubles of flowers and setting. */
 export const FLOWER: readonly DisorderRow[] = [
@@ -16,6 +16,7 @@ export const FLOWER: readonly DisorderRow[] = [
       ['flower-dry', OFTEN, 'some dry up instead of falling'],
       ['fruitlet-drop', OFTEN, 'small fruit follows the flowers'],
       ['after-heat', OFTEN, 'heat is the commonest cause'],
+      ['flower-many-open', RARELY, 'where none sets it goes on flowering'],
     ],
     drivers: [
       by('hot-days', 4, 1, { params: { atC: 32, days: 3, within: 10 } }),
@@ -31,8 +32,9 @@ export const FLOWER: readonly DisorderRow[] = [
       by('poor-pollination', 2.5, 0.8),
       by('low-light', 1.5, 0.4),
     ],
+    records: [needs('flowers-could-set', 2, 'days and nights at which flowers can or cannot set', 0.6)],
     remedies: [
-      ...against(['hot-days', 'warm-nights'], 'wait-for-cooler', 'shade-cloth'),
+      ...against(['hot-days', 'warm-nights'], 'open-vents', 'wait-for-cooler', 'shade-cloth'),
       ...against(['hot-days', 'dry-spell', 'uneven-watering'], 'even-watering', 'mulch'),
       ...against(['overwatering'], 'water-less'),
       ...against(['poor-pollination'], 'hand-pollinate'),
@@ -42,7 +44,9 @@ export const FLOWER: readonly DisorderRow[] = [
       ...against(['small-plant'], 'pinch-flowers'),
     ],
     lookAlikes: { 'natural-flower-shedding': 'a vigorous plant with very many flowers sheds a share of them and sets the rest' },
-    avoid: 'Feeding a plant that is only hot drops more flowers.',
+    doNot: ['No feed for a plant that is only hot: it drops more flowers.'],
+    goodToKnow: ['Flowers come back with milder days; nothing is lost for good.'],
+    inGeneral: ['hand-pollinate', 'watch-only'],
     followUpDays: 14,
     successIs: 'flowers stay on and small fruit shows behind them',
   },
@@ -54,16 +58,18 @@ export const FLOWER: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: EVERYDAY,
     line: 'A plant with more flowers than it can carry lets some go. It is healthy.',
-    setting: [['cold-nights-lately', 0.6, 'cold is the likelier cause then']],
+    setting: [],
     signs: [
       ['flower-drop', OFTEN, 'only a share falls'],
       ['flower-many-open', USUALLY, 'many more than it can carry'],
       ['fruitlet-drop', SOMETIMES, 'a few small fruits go too'],
     ],
     drivers: [by('heavy-flower-load', 3, 1), by('small-plant', 1.6, 0.5)],
+    records: [needs('flowers-could-set', 0.06, 'in such days and nights flowers set, or do not', 1.4)],
     remedies: always('watch-only'),
     lookAlikes: { 'blossom-drop': 'nearly all flowers fall and nothing sets, after heat, cold, much feed or still air' },
-    avoid: 'No feed and no spray: nothing is wrong.',
+    doNot: ['No feed and no spray: nothing is wrong.'],
+    goodToKnow: ['It keeps what it can carry.'],
     followUpDays: 14,
     successIs: 'fruit goes on setting on the flowers that stayed',
   },
@@ -77,12 +83,13 @@ export const FLOWER: readonly DisorderRow[] = [
     setting: [['young', 0.3, 'too young to flower']],
     signs: [
       ['flower-few', NEARLY_ALWAYS, 'it is what the trouble looks like'],
-      ['leaf-dark-lush', SOMETIMES, 'nitrogen makes leaf'],
+      ['leaf-dark-lush', OFTEN, 'nitrogen makes leaf, and in shade leaves grow large and dark'],
     ],
     drivers: [by('excess-nitrogen', 2, 1), by('low-light', 2.5, 0.8)],
     remedies: [...against(['excess-nitrogen'], 'pause-feeding', 'bloom-feed'), ...always('watch-only')],
     lookAlikes: { 'nitrogen-excess': 'very dark, lush leaves beside the missing flowers' },
-    avoid: 'More feed makes more leaf.',
+    doNot: ['No feed to make it flower: more feed makes more leaf.'],
+    goodToKnow: ['A young plant builds leaf first.'],
     followUpDays: 21,
     successIs: 'flower buds at the tips',
   },

@@ -2,7 +2,10 @@ import type { Crop } from '../../records/plant.js';
 import type { DisorderCode } from '../../records/vocabulary/disorders.js';
 import type { SignCode } from '../../records/vocabulary/signs.js';
 import type { RuleParams } from '../drivers/verdict.js';
+import type { Dose } from '../remedies/doses.js';
 import type { FactCode } from '../facts.js';
+import type { ReadingCode } from '../readings.js';
+import type { LivesIn } from '../regions.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
 import type { RemedyCode } from './remedies.js';
 
@@ -14,6 +17,17 @@ export type SignLink = readonly [sign: SignCode, chance: number, why: string];
 
 /** A fact that multiplies the prior odds, by how much, and why. */
 export type SettingLink = readonly [fact: FactCode, oddsFactor: number, why: string];
+
+/**
+ * What the trouble cannot do without, or what starts it: factors on its odds where the records say yes, and where they say no.
+ * Not known counts for nothing. `same-trouble-before` is its own earlier years in this soil.
+ */
+export interface RecordLink {
+  reading: ReadingCode | 'same-trouble-before';
+  yes?: number;
+  no?: number;
+  why: string;
+}
 
 export interface DriverLink {
   driver: DriverCode;
@@ -34,6 +48,10 @@ export interface RemedyLink {
   /** offered only when one of these drivers was found, or one of these facts holds */
   drivers?: readonly DriverCode[];
   facts?: readonly FactCode[];
+  /** against this trouble only: withheld while this holds, and why */
+  notWhile?: readonly (readonly [fact: FactCode, because: string])[];
+  /** against this trouble only: its own amount */
+  dose?: Dose;
 }
 
 /** Everything that is known of one disorder. Chances and factors are judgement unless `source` says otherwise. */
@@ -51,11 +69,19 @@ export interface DisorderRow {
   setting: readonly SettingLink[];
   signs: readonly SignLink[];
   drivers: readonly DriverLink[];
+  /** what it cannot do without, and what starts it */
+  records?: readonly RecordLink[];
+  /** where in the world it lives; everywhere where it is left out */
+  livesIn?: LivesIn;
   remedies: readonly RemedyLink[];
   /** how to tell it from what looks like it */
   lookAlikes: Partial<Record<DisorderCode, string>>;
-  /** what not to do, and why */
-  avoid: string;
+  /** what not to do: each reads as a don't */
+  doNot: readonly string[];
+  /** what else helps to know */
+  goodToKnow?: readonly string[];
+  /** offered where the records name no driver, marked as general advice */
+  inGeneral?: readonly RemedyCode[];
   followUpDays: number;
   successIs: string;
 }
@@ -69,6 +95,10 @@ export const by = (driver: DriverCode, oddsFactor: number, weight: number, more:
   weight,
   ...more,
 });
+
+/** Record links: `needs('wet-spell', 0.04, 'no spore without water')`, `starts('storm-yesterday', 20, '…')`. */
+export const needs = (reading: RecordLink['reading'], no: number, why: string, yes?: number): RecordLink => ({ reading, no, why, ...(yes ? { yes } : {}) });
+export const starts = (reading: RecordLink['reading'], yes: number, why: string, no?: number): RecordLink => ({ reading, yes, why, ...(no ? { no } : {}) });
 
 /** Remedy links: `always('mulch')`, `against(['hot-days'], 'shade-cloth')`. */
 export const always = (...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy }));

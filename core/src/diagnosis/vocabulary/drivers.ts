@@ -16,6 +16,7 @@ export const DRIVERS = {
   'excess-nitrogen': 'too much nitrogen',
   underfeeding: 'little feed for a long time',
   'salt-buildup': 'salts in the soil',
+  'heavy-potassium': 'much potassium in the feed',
   'leaf-loss-by-pruning': 'leaves cut away',
   'leaf-loss-by-disease': 'leaves lost to disease',
   'sudden-exposure': 'sudden exposure to the sun',

@@ -15,6 +15,9 @@ export const DISORDER_CODES = [
   'pepper-dark-flush',
   'stalled-ripening',
   'watery-fruit',
+  'hollow-fruit',
+  'sprouting-seeds',
+  'gold-fleck',
   // flower
   'blossom-drop',
   'natural-flower-shedding',
@@ -45,6 +48,7 @@ export const DISORDER_CODES = [
   'support-failure',
   'herbicide-injury',
   'spray-injury',
+  'walnut-wilt',
   // insects and others
   'aphids',
   'whitefly',
@@ -60,6 +64,15 @@ export const DISORDER_CODES = [
   'fungus-gnats',
   'birds',
   'gnawing-animals',
+  'leafminer-moth',
+  'russet-mites',
+  'cutworms',
+  'potato-beetles',
+  'caterpillars',
+  'browsing-animals',
+  'fruit-flies',
+  'pepper-weevil',
+  'psyllids',
   // disease
   'early-blight',
   'septoria-leaf-spot',
@@ -75,25 +88,33 @@ export const DISORDER_CODES = [
   'leaf-curl-virus',
   'fruit-anthracnose',
   'damping-off',
+  'phytophthora-blight',
+  'southern-blight',
+  'cercospora-leaf-spot',
+  'grey-mould',
+  'white-mould',
+  'bacterial-canker',
+  'curly-top-virus',
 ] as const;
 export type DisorderCode = (typeof DISORDER_CODES)[number];
 
 /** Disorders that only one of the crops gets. */
 const ONLY_ON: Partial<Record<DisorderCode, Crop>> = {
-  'early-blight': 'tomato',
   'septoria-leaf-spot': 'tomato',
   'late-blight': 'tomato',
   'leaf-mould': 'tomato',
   'leaf-curl-virus': 'tomato',
   'stem-roots': 'tomato',
-  'ring-cracking': 'tomato',
-  'radial-cracking': 'tomato',
   catfacing: 'tomato',
   zippering: 'tomato',
   'yellow-shoulder': 'tomato',
   'blotchy-ripening': 'tomato',
   'pepper-corking': 'pepper',
   'pepper-dark-flush': 'pepper',
+  'pepper-weevil': 'pepper',
+  'cercospora-leaf-spot': 'pepper',
+  'gold-fleck': 'tomato',
+  'russet-mites': 'tomato',
 };
 
 /** The one crop that gets it; undefined for both. */

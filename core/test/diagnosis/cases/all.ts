@@ -1,6 +1,8 @@
 import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
 import { LIVING } from './living.js';
 import { DOUBLES, PAIRS } from './pairs.js';
+import { NEWCOMERS } from './newcomers.js';
+import { RECORDS_DECIDE } from './records-decide.js';
 import type { SampleCase } from './sample-case.js';
 import { WATER_AND_FOOD } from './water-and-food.js';
 
@@ -11,4 +13,6 @@ export const SAMPLE_CASES: readonly SampleCase[] = [
   ...LIVING,
   ...PAIRS,
   ...DOUBLES,
+  ...RECORDS_DECIDE,
+  ...NEWCOMERS,
 ];

@@ -1,4 +1,6 @@
 import {
+  AMERICA,
+  SOUTH_COAST,
   BARE,
   coolWet,
   dry,
@@ -69,6 +71,7 @@ export const LIVING: readonly SampleCase[] = [
     driver: 'hot-days',
   },
   {
+    garden: AMERICA,
     name: 'eaten to the stalk overnight, pellets',
     group: 'creatures',
     signs: ['leaf-large-missing', 'leaf-droppings', 'pace-overnight'],
@@ -217,6 +220,7 @@ export const LIVING: readonly SampleCase[] = [
     never: ['water-now'],
   },
   {
+    garden: SOUTH_COAST,
     name: 'sudden wilt, milky threads',
     group: 'disease',
     place: { ...BARE, history: BEFORE },
@@ -250,6 +254,7 @@ export const LIVING: readonly SampleCase[] = [
     driver: 'pests-present',
   },
   {
+    garden: SOUTH_COAST,
     name: 'small yellow-edged cups, whitefly about',
     group: 'disease',
     signs: ['leaf-cup-yellow-edge', 'plant-stunted', 'pest-whitefly'],

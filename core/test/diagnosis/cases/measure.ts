@@ -1,6 +1,7 @@
 import { type Report, reportOn } from '@candid-leaf/core/assessment';
 import { checkRow, shownBy } from '@candid-leaf/core/diagnosis';
 import { isCircumstance, type SignCode, signRow } from '@candid-leaf/core/records';
+import { look } from './look.js';
 import { caseOf, type SampleCase } from './sample-case.js';
 
 export interface Outcome {
@@ -14,13 +15,25 @@ export interface Outcome {
   hidden: { sign: string; within: boolean; wronglySure: boolean; uncovers: boolean } | null;
 }
 
-const rank = (r: Report, disorder: string): number => r.diagnosis.findIndex((d) => d.disorder === disorder);
+type Listed = Pick<Report, 'diagnosis'>;
+const rank = (r: Listed, disorder: string): number => r.diagnosis.findIndex((d) => d.disorder === disorder);
 
 /** With two truths both must lead, in either order; within: both among the first three. */
-function placed(r: Report, t: SampleCase): { first: boolean; within: boolean } {
+function placed(r: Listed, t: SampleCase): { first: boolean; within: boolean } {
   const ranks = t.truth.map((d) => rank(r, d));
   return { first: ranks.every((x) => x >= 0 && x < t.truth.length), within: ranks.every((x) => x >= 0 && x < 3) };
 }
+
+/**
+ * What cannot be told from what is there must stay open, and ask for what would tell; where two or more could be it, one of
+ * them leads.
+ */
+const leftOpen = (r: Report, t: SampleCase): boolean =>
+  (r.diagnosis[0]?.probability ?? 0) < 0.8 && (t.ask ?? []).some((c) => c === r.nextChecks[0]?.check);
+
+/** Right: the truth leads and is stated; or, where nobody could tell, nothing is, and the right check is asked for first. */
+export const isRight = ({ sample: t, report: r, first }: Outcome): boolean =>
+  t.ask ? leftOpen(r, t) : (first || t.truth.includes(r.diagnosis[0]!.disorder)) && r.diagnosis[0]!.probability >= 0.5;
 
 function driverAmongTwo(r: Report, t: SampleCase): boolean {
   if (!t.driver) return true;
@@ -29,23 +42,23 @@ function driverAmongTwo(r: Report, t: SampleCase): boolean {
     .some((d) => d.drivers.slice(0, 2).some((x) => x.driver === t.driver));
 }
 
+const chanceOf = (list: Report['diagnosis'], t: SampleCase): number =>
+  list.reduce((sum, d) => sum + (t.truth.includes(d.disorder) ? d.probability : 0), 0);
+
 /** The present sign whose absence costs the truth (both truths together) most. */
 function withoutTheMostTelling(t: SampleCase): Outcome['hidden'] {
   const present = t.signs.filter((s) => !s.startsWith('-'));
-  if (present.length < 2) return null;
-  const chance = (signs: readonly string[]) =>
-    reportOn(caseOf(t, signs)).diagnosis.reduce(
-      (sum, d) => sum + (t.truth.includes(d.disorder) ? d.probability : 0),
-      0,
-    );
+  if (present.length < 2 || t.ask) return null;
   const rest = (sign: string) => t.signs.filter((s) => s !== sign);
-  const sign = present.reduce((a, b) => (chance(rest(b)) < chance(rest(a)) ? b : a));
+  const left = new Map(present.map((s) => [s, chanceOf(look(t, rest(s)).diagnosis, t)]));
+  const sign = present.reduce((a, b) => (left.get(b)! < left.get(a)! ? b : a));
   // where it was the only thing reported, nothing is asked any more
   const reported = rest(sign).filter((x): x is SignCode => !x.startsWith('-'));
   if (!reported.some((x) => signRow(x).kind !== 'setting' || isCircumstance(x))) return null;
-  const r = reportOn(caseOf(t, rest(sign)));
+  const r = look(t, rest(sign));
   const leader = r.diagnosis[0];
-  const proposed = r.nextChecks[0] && checkRow(r.nextChecks[0].check);
+  const first = r.nextChecks()[0];
+  const proposed = first && checkRow(first.check);
   return {
     sign,
     within: placed(r, t).within,
@@ -69,17 +82,25 @@ export function measure(t: SampleCase): Outcome {
 const share = (part: number, of: number): string =>
   of === 0 ? '  –  ' : `${((100 * part) / of).toFixed(0).padStart(3)} %`;
 
+/** Pairs of which every member is right. */
+export function pairsRight(list: readonly Outcome[]): { right: number; all: number; wrong: string[] } {
+  const names = [...new Set(list.flatMap((o) => o.sample.pair ?? []))];
+  const wrong = names.filter((name) => !list.filter((o) => o.sample.pair === name).every(isRight));
+  return { right: names.length - wrong.length, all: names.length, wrong };
+}
+
 /** Shares per group as a table. */
 export function table(list: readonly Outcome[]): string {
   const groups = [...new Set(list.map((o) => o.sample.group)), 'all'];
   const line = (name: string) => {
     const own = list.filter((o) => name === 'all' || o.sample.group === name);
+    const told = own.filter((o) => !o.sample.ask);
     const hidden = own.flatMap((o) => (o.hidden ? [o.hidden] : []));
     return [
       name.padEnd(24),
       String(own.length).padStart(5),
-      share(own.filter((o) => o.first).length, own.length),
-      share(own.filter((o) => o.within).length, own.length),
+      share(told.filter((o) => o.first).length, told.length),
+      share(told.filter((o) => o.within).length, told.length),
       share(own.filter((o) => o.driver).length, own.length),
       String(own.filter((o) => o.harm.length > 0).length).padStart(4),
       share(hidden.filter((h) => h.within).length, hidden.length),
@@ -87,8 +108,10 @@ export function table(list: readonly Outcome[]): string {
       share(hidden.filter((h) => h.uncovers).length, hidden.length),
     ].join('  ');
   };
+  const pairs = pairsRight(list);
   return [
     'group                    cases  first  in 3   driver  harm  | one telling sign hidden: in 3, wrongly sure, check uncovers it',
     ...groups.map(line),
+    `pairs of the same signs, told apart by records: every member right in ${pairs.right} of ${pairs.all}`,
   ].join('\n');
 }

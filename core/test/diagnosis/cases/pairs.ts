@@ -18,6 +18,7 @@ import {
   TUNNEL,
   type SampleCase,
 } from './sample-case.js';
+import { pair } from './tell.js';
 
 /** Cases with the same signs, told apart by place, weather and records alone. */
 export const PAIRS: readonly SampleCase[] = [
@@ -534,15 +535,6 @@ export const PAIRS: readonly SampleCase[] = [
     ],
   ),
 ];
-
-function pair(
-  name: string,
-  group: SampleCase['group'],
-  signs: SampleCase['signs'],
-  members: readonly Omit<SampleCase, 'group' | 'signs' | 'pair'>[],
-): SampleCase[] {
-  return members.map((m) => ({ ...m, name: `${name}: ${m.name}`, group, signs, pair: name }));
-}
 
 /** Two troubles at once. */
 export const DOUBLES: readonly SampleCase[] = [

@@ -1,7 +1,12 @@
 import { parseCase } from '@candid-leaf/core/casefile';
 import type { DriverCode } from '@candid-leaf/core/diagnosis';
-import type { DisorderCode, PlaceFacts, PlantCase, PlantFacts, SignCode } from '@candid-leaf/core/records';
+import type { CheckCode } from '@candid-leaf/core/diagnosis';
+import type { DisorderCode, GardenFacts, PlaceFacts, PlantCase, PlantFacts, SignCode } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
+
+type Measured = Partial<PlantCase['records']['weather'][number]>;
+/** Weather of so many days back: warmth, rain, and what else was measured. */
+export type Weather = (back: number) => [tMin: number, tMax: number, rain: number, more?: Measured];
 
 /** A case as a gardener would bring it, from extension teaching (from memory); the truth is what the teller knew. */
 export interface SampleCase {
@@ -17,7 +22,8 @@ export interface SampleCase {
     | 'two at once';
   place?: Partial<PlaceFacts>;
   plant?: Partial<PlantFacts>;
-  weather?: (back: number) => [tMin: number, tMax: number, rain: number];
+  garden?: Partial<GardenFacts>;
+  weather?: Weather;
   records?: Partial<PlantCase['records']>;
   /** what was seen; with a minus what was looked for and not there */
   signs: readonly (SignCode | `-${SignCode}`)[];
@@ -25,6 +31,8 @@ export interface SampleCase {
   /** the main reason that the records hold */
   driver?: DriverCode;
   harmless?: true;
+  /** it cannot be told from this: nothing may be stated as very likely, and one of these is to be looked at first */
+  ask?: readonly CheckCode[];
   /** cases of one pair show the same signs; only place, weather and records tell them apart */
   pair?: string;
   /** remedies that an expert would call harmful here */
@@ -34,6 +42,47 @@ export interface SampleCase {
 export const ASOF = '2026-07-20';
 export const on = (back: number): string => addDays(ASOF, -back);
 const wave = (i: number, mean: number, swing = 1.5): number => Math.round((mean + swing * Math.sin(i * 1.7)) * 10) / 10;
+
+/** Gardens elsewhere: troubles live where they live. */
+export const AMERICA: Partial<GardenFacts> = { latitude: 38.6, longitude: -91, elevationM: 180 };
+/** A coast with dry summers and winters without frost. */
+export const SOUTH_COAST: Partial<GardenFacts> = {
+  latitude: 37,
+  longitude: -3.2,
+  elevationM: 40,
+  lastFrost: '02-10',
+  firstFrost: '12-20',
+};
+/** A hot humid coast of the Americas. */
+export const GULF: Partial<GardenFacts> = {
+  latitude: 29.8,
+  longitude: -91.5,
+  elevationM: 5,
+  lastFrost: '02-25',
+  firstFrost: '12-05',
+};
+export const OCEAN: Partial<GardenFacts> = {
+  latitude: 53.2,
+  longitude: -6.5,
+  elevationM: 60,
+  lastFrost: '05-05',
+  firstFrost: '11-05',
+};
+export const DESERT: Partial<GardenFacts> = {
+  latitude: 33.2,
+  longitude: -112.3,
+  elevationM: 340,
+  lastFrost: '02-15',
+  firstFrost: '12-05',
+};
+/** Here July is winter. */
+export const SOUTHERN: Partial<GardenFacts> = {
+  latitude: -34.2,
+  longitude: 18.6,
+  elevationM: 90,
+  lastFrost: '08-20',
+  firstFrost: '06-05',
+};
 
 /** Kinds of weather. */
 export const mild = (b: number): [number, number, number] => [wave(b, 15), wave(b + 1, 26), b % 9 === 4 ? 6 : 0];
@@ -45,10 +94,15 @@ export const coolWet = (b: number): [number, number, number] => [wave(b, 11), wa
 export const cold = (b: number): [number, number, number] => [wave(b, 7), wave(b + 1, 17), b % 6 === 2 ? 4 : 0];
 export const frostLastNight = (b: number): [number, number, number] =>
   b === 0 ? [-1, 12, 0] : [wave(b, 6), wave(b + 1, 16), 0];
+/** So many days of one weather up to today, another before. */
+export const lately =
+  (days: number, now: Weather, before: Weather): Weather =>
+  (b) =>
+    b < days ? now(b) : before(b);
 export const storm = (b: number): [number, number, number] => (b === 2 ? [16, 23, 55] : dry(b));
 
 /** Habits of watering, litres per plant. */
-export const every = (days: number, litres: number, how: 'base' | 'overhead' | 'drip' = 'base', span = 40) =>
+export const every = (days: number, litres: number, how: 'base' | 'overhead' | 'drip' | 'bottom' = 'base', span = 40) =>
   Array.from({ length: Math.floor(span / days) }, (_, i) => ({
     date: on((Math.floor(span / days) - 1 - i) * days),
     litres,
@@ -92,17 +146,20 @@ export const TUNNEL: Partial<PlaceFacts> = { kind: 'tunnel-bed', texture: 'loam'
 export const PEPPER: Partial<PlantFacts> = { crop: 'pepper', type: 'sweet', heightM: 0.6 };
 export const SEEDLING: Partial<PlantFacts> = { stage: 'seedling', heightM: 0.1, transplantedOn: on(12) };
 
+/** Ten weeks: the flowers that became today’s fruit opened in them. */
+const DAYS = 70;
+
 /** The sample case as a case file. */
 export function caseOf(t: SampleCase, signs: readonly string[] = t.signs): PlantCase {
-  const weather = Array.from({ length: 45 }, (_, i) => {
-    const [tMinC, tMaxC, rainMm] = (t.weather ?? mild)(44 - i);
-    return { date: on(44 - i), tMinC, tMaxC, rainMm };
+  const weather = Array.from({ length: DAYS }, (_, i) => {
+    const [tMinC, tMaxC, rainMm, more] = (t.weather ?? mild)(DAYS - 1 - i);
+    return { date: on(DAYS - 1 - i), tMinC, tMaxC, rainMm, ...more };
   });
   return parseCase({
     format: 'candid-leaf-case',
     version: 1,
     asOf: ASOF,
-    garden: { latitude: 45.2, longitude: 10, elevationM: 120, lastFrost: '04-15', firstFrost: '10-30' },
+    garden: { latitude: 45.2, longitude: 10, elevationM: 120, lastFrost: '04-15', firstFrost: '10-30', ...t.garden },
     place: { ...BED, ...t.place },
     plant: {
       crop: 'tomato',

@@ -1,0 +1,65 @@
+import type { PlaceFacts } from '../records/facts.js';
+import { coverOf, isUnderGlass } from '../records/place.js';
+import { dayOfYear } from '../units/day.js';
+import { toTenth } from '../units/rounding.js';
+import type { WeatherDay } from './gaps.js';
+import { clearSkySolar, extraterrestrialRadiation, solarFromTemperature } from './radiation.js';
+
+/**
+ * The weather where a plant stands. Outdoors it is the station's; under a cover no rain falls, the sun warms the air by day and
+ * the cover keeps a little of it by night; indoors it is the room's own. Handbook, judgement: 5 to 8 °C over the outdoor maximum
+ * on a sunny day with vents shut, 2 to 3 °C with vents open; a room of 18 to 22 °C where nobody said.
+ */
+const RISE_IN_SUN_C = { tunnel: { shut: 6.5, open: 2.5 }, glasshouse: { shut: 8, open: 3 } } as const;
+/** Of that rise, so much comes on a dull day too. */
+const DULL_SHARE = 0.15;
+/** What a cover keeps on a night, °C. */
+const NIGHT_RISE_C = { tunnel: 1, glasshouse: 2 } as const;
+export const ROOM_C = { min: 18, max: 22 } as const;
+/** Share of the wind that gets through walls of film or glass; moving air in a room, m/s. */
+const WIND_THROUGH = 0.3;
+const ROOM_WIND_MS = 0.3;
+
+type Site = { latitude: number; elevationM: number };
+
+/** How sunny a day was, 0 (dull) to 1 (clear): its solar radiation between a third and three quarters of a clear sky's. */
+export function sunShare(w: WeatherDay, { latitude, elevationM }: Site): number {
+  const ra = extraterrestrialRadiation(latitude, dayOfYear(w.date));
+  const clear = clearSkySolar(ra, elevationM);
+  if (clear <= 0) return 0;
+  const solar = w.solarMj ?? (w.rainMm >= 5 ? 0.4 * clear : solarFromTemperature(ra, w.tMinC, w.tMaxC));
+  return Math.min(1, Math.max(0, (solar / clear - 0.33) / 0.42));
+}
+
+export function weatherInPlace(
+  place: Pick<PlaceFacts, 'kind' | 'cover' | 'vents' | 'roomTMinC' | 'roomTMaxC'>,
+  w: WeatherDay,
+  site: Site,
+): WeatherDay {
+  const cover = coverOf(place);
+  if (cover === 'none') return w;
+  if (cover === 'roof') return { ...w, rainMm: 0, wetHours: null };
+  if (cover === 'indoors') {
+    const coldest = place.roomTMinC ?? Math.min(ROOM_C.min, place.roomTMaxC ?? ROOM_C.min);
+    const warmest = place.roomTMaxC ?? Math.max(ROOM_C.max, coldest);
+    const { date, filled } = w;
+    return { date, tMinC: coldest, tMaxC: warmest, rainMm: 0, windMs: ROOM_WIND_MS, ...(filled ? { filled } : {}) };
+  }
+  const rise = RISE_IN_SUN_C[cover][place.vents ?? 'shut'];
+  const sun = DULL_SHARE + (1 - DULL_SHARE) * sunShare(w, site);
+  return {
+    ...w,
+    rainMm: 0,
+    tMaxC: toTenth(w.tMaxC + rise * sun),
+    tMinC: toTenth(w.tMinC + (place.vents === 'open' ? 0 : NIGHT_RISE_C[cover])),
+    ...(w.windMs != null ? { windMs: w.windMs * WIND_THROUGH } : {}),
+  };
+}
+
+/** What is said beside warmth that was reckoned and not measured. */
+export const warmthNote = (place: PlaceFacts): string =>
+  isUnderGlass(place)
+    ? ` (reckoned under the cover, vents ${place.vents ?? 'taken as shut'})`
+    : coverOf(place) === 'indoors'
+      ? ' (the room)'
+      : '';

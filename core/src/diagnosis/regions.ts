@@ -1,0 +1,42 @@
+import type { GardenFacts } from '../records/facts.js';
+
+/**
+ * Where a garden lies, roughly, for troubles that live only in some parts of the world. Boxes of latitude and longitude: coarse on
+ * purpose, they only shape a prior.
+ */
+export const REGIONS = ['americas', 'europe', 'africa', 'asia', 'oceania'] as const;
+export type Region = (typeof REGIONS)[number];
+
+type Where = Pick<GardenFacts, 'latitude'> & Partial<Pick<GardenFacts, 'longitude'>>;
+
+/** The continent of a garden; null where its longitude is not known. */
+export function regionOf({ latitude, longitude }: Where): Region | null {
+  if (longitude == null) return null;
+  if (longitude < -30) return 'americas';
+  if (latitude < -9 && longitude > 110) return 'oceania';
+  if (longitude > 60 || (longitude > 45 && latitude > 12)) return longitude > 160 && latitude < 0 ? 'oceania' : 'asia';
+  if (latitude > 36 || (latitude > 34 && longitude > 19)) return 'europe';
+  return longitude > 34 && latitude > 12 ? 'asia' : 'africa';
+}
+
+/** Winters without hard frost: within 38 degrees of the equator (judgement). */
+const WARM_LATITUDE = 38;
+export const isWarmClimate = ({ latitude }: Where): boolean => Math.abs(latitude) <= WARM_LATITUDE;
+
+/** Where a trouble lives. */
+export interface LivesIn {
+  regions?: readonly Region[];
+  /** only where winters are mild */
+  warm?: true;
+  why: string;
+}
+
+/** Outside of where it lives a trouble is so much less likely: it travels with plants and fruit (handbook: a tenth or less). */
+export const ELSEWHERE_FACTOR = 0.06;
+
+/** Does it live here? Null where that cannot be told. */
+export function livesHere({ regions, warm }: LivesIn, garden: Where): boolean | null {
+  const region = regionOf(garden);
+  if (regions && region === null) return null;
+  return (!regions || regions.includes(region!)) && (!warm || isWarmClimate(garden));
+}
