@@ -29,8 +29,11 @@ export interface TreatmentDto {
   openedOn: Day;
   followUpOn: Day;
   successIs: string;
-  /** remedies that were taken on with it */
+  /** remedies that were taken on so far */
   remedies: RemedyCode[];
+  /** the step it is at, and how many more there are */
+  step: number;
+  stepsLeft: number;
   closedOn: Day | null;
   outcome: Outcome | null;
 }

@@ -21,10 +21,12 @@ export interface RibbonDay {
 
 export interface PlantOnView {
   plant: PlantDto;
-  /** 0 to 1; null where nothing can be reckoned */
+  /** 0 to 1; null where nothing can be reckoned, or nobody knows what the plant got */
   fractionAvailable: number | null;
+  /** there is weather, and still nobody knows what the plant got: its soil is to be felt */
+  feelFirst: boolean;
   /** water left on the days of the ribbon, the coming ones as they would go with no watering */
-  course: { day: Day; fractionAvailable: number }[];
+  course: { day: Day; fractionAvailable: number | null }[];
   /** the first watering of the week's plan, per plant */
   next: { date: Day; litres: number } | null;
   /** the leading clear finding, if any */

@@ -110,8 +110,10 @@ export interface PourDto {
   leftOut: string[];
   /** the driest of them, which speaks for all */
   speaker: string;
-  /** per plant; null where nothing can be reckoned */
+  /** per plant; null where nothing can be reckoned, or nobody knows what the plants got */
   plan: WeekPlan | null;
+  /** is it known what they got? If not, a finger is asked first, and no litres are told */
+  known: boolean;
   fractionAvailable: number | null;
   /** standard error of that fraction */
   uncertainty: number | null;

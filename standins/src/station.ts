@@ -1,5 +1,12 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
-import { type ClimateTable, forecastOf, type GeneratedDay, generateWeather, seeded } from '@candid-leaf/core/climate';
+import {
+  windAt2m,
+  type ClimateTable,
+  forecastOf,
+  type GeneratedDay,
+  generateWeather,
+  seeded,
+} from '@candid-leaf/core/climate';
 import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
 
 /**
@@ -36,6 +43,14 @@ const INLAND: ClimateTable = [
 
 const FIRST_DAY = '2024-01-01';
 const FORECAST_DAYS = 7;
+
+/** Like most stations it measures the wind 10 m up. */
+const WIND_HEIGHT_M = 10;
+const windUpThere = <D extends GeneratedDay>(day: D) => ({
+  ...day,
+  windMs: Math.round((day.windMs / windAt2m(1, WIND_HEIGHT_M)) * 10) / 10,
+  windHeightM: WIND_HEIGHT_M,
+});
 
 interface Question {
   latitude: number;
@@ -83,14 +98,16 @@ export function startStation(seed: number, port = 0): Promise<Station> {
         return send(400, { message: `from and to must be days, none before ${FIRST_DAY}` });
       return send(
         200,
-        weatherAt(q, seed, to).filter((d) => d.date >= from),
+        weatherAt(q, seed, to)
+          .filter((d) => d.date >= from)
+          .map(windUpThere),
       );
     }
     if (url.pathname === '/forecast') {
       const issued = url.searchParams.get('issued');
       if (!isDay(issued) || issued < FIRST_DAY) return send(400, { message: 'issued must be a day' });
       const truth = weatherAt(q, seed, addDays(issued, FORECAST_DAYS)).filter((d) => d.date > issued);
-      return send(200, forecastOf(truth, seeded(seed + daysBetween(FIRST_DAY, issued))));
+      return send(200, forecastOf(truth, seeded(seed + daysBetween(FIRST_DAY, issued))).map(windUpThere));
     }
     send(404, { message: 'no such question' });
   };

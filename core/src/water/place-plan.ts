@@ -1,7 +1,7 @@
 import { type Irrigation, isPotted, type PlaceKind } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
-import { toTenth } from '../units/rounding.js';
+import { toPourable } from '../units/rounding.js';
 import type { Balance } from './balance.js';
 import { expectedWeather, type ForecastWeather } from './expected-weather.js';
 import { isKnown } from './knowledge.js';
@@ -127,4 +127,8 @@ export const pourOf = (plan: PlacePlan, plantId: string): Pour | undefined =>
 
 /** Litres that a whole pour takes on a day of the plan. */
 export const litresOf = (pour: Pour, date: Day): number =>
-  toTenth((pour.plan?.days.find((d) => d.date === date)?.litres ?? 0) * pour.plantIds.length);
+  toPourable((pour.plan?.days.find((d) => d.date === date)?.litres ?? 0) * pour.plantIds.length);
+
+/** Of these, litres that are kept for after midday. */
+export const laterOf = (pour: Pour, date: Day): number =>
+  toPourable((pour.plan?.days.find((d) => d.date === date)?.laterL ?? 0) * pour.plantIds.length);

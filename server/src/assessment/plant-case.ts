@@ -1,6 +1,7 @@
 import type { ForecastWeather } from '@candid-leaf/core/water';
 import {
   CASE_LISTS,
+  isPotted,
   observationsOf,
   tidyRecords,
   type CaseRecords,
@@ -17,7 +18,7 @@ const MOST_AREA_M2 = 1;
 
 /** The soil that one plant of a bed has to itself: the bed's ground shared among those that stand in it. */
 function areaPerPlant(place: PlaceEntity, plants: number): number | null {
-  if (place.kind === 'container' || place.lengthM == null || place.widthM == null) return null;
+  if (isPotted(place) || place.lengthM == null || place.widthM == null) return null;
   return Math.min(MOST_AREA_M2, (place.lengthM * place.widthM) / Math.max(1, plants));
 }
 
@@ -49,6 +50,12 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
     place: {
       kind: place.kind,
       texture: place.texture,
+      cover: place.cover,
+      vents: place.vents,
+      hollow: place.hollow,
+      roomTMinC: place.roomTMinC,
+      roomTMaxC: place.roomTMaxC,
+      fillingCm: place.fillingCm,
       volumeL: place.volumeL,
       potMaterial: place.potMaterial,
       areaM2: areaPerPlant(place, livePlantsIn(s, place.id).length),

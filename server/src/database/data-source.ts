@@ -15,6 +15,7 @@ import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
 import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js';
 import { Rooms1700000200000 } from './migrations/1700000200000-rooms.js';
 import { Trust1700000300000 } from './migrations/1700000300000-trust.js';
+import { PlacesAndSteps1700000400000 } from './migrations/1700000400000-places-and-steps.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -38,7 +39,13 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
   type: 'mariadb',
   url,
   entities: ENTITIES,
-  migrations: [Initial1700000000000, WaterPlan1700000100000, Rooms1700000200000, Trust1700000300000],
+  migrations: [
+    Initial1700000000000,
+    WaterPlan1700000100000,
+    Rooms1700000200000,
+    Trust1700000300000,
+    PlacesAndSteps1700000400000,
+  ],
   migrationsRun: false,
   synchronize: false,
   timezone: 'Z',

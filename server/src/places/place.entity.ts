@@ -1,4 +1,5 @@
 import type {
+  Cover,
   EarlierYear,
   Irrigation,
   MulchSpell,
@@ -7,6 +8,7 @@ import type {
   ShadeSpell,
   SoilTest,
   Texture,
+  Vents,
 } from '@candid-leaf/core/records';
 import type { PlaceWatering } from '@candid-leaf/contract';
 import { Column, Entity } from 'typeorm';
@@ -22,6 +24,24 @@ export class PlaceEntity extends GardenRow {
 
   @Column('varchar', { length: 20 })
   texture: Texture;
+
+  @Column('varchar', { length: 20, nullable: true })
+  cover: Cover | null;
+
+  @Column('varchar', { length: 10, nullable: true })
+  vents: Vents | null;
+
+  @Column('boolean', { nullable: true })
+  hollow: boolean | null;
+
+  @Column('double', { nullable: true })
+  roomTMinC: number | null;
+
+  @Column('double', { nullable: true })
+  roomTMaxC: number | null;
+
+  @Column('double', { nullable: true })
+  fillingCm: number | null;
 
   @Column('double', { nullable: true })
   volumeL: number | null;

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
-import { type Fault, placeFaults } from '@candid-leaf/core/records';
+import { type Fault, isPotted, placeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
@@ -19,8 +19,7 @@ const MOST_DRIP = { perM2: 160, perPot: 32 };
 /** A flow that no drip line gives is asked about: it is nearly always a slip of the unit. */
 function flowFaults(input: PlaceInput): Fault[] {
   if (input.irrigation !== 'drip' || !input.flowLPerH) return [];
-  const most =
-    input.kind === 'container' ? MOST_DRIP.perPot * 20 : MOST_DRIP.perM2 * (input.lengthM ?? 1) * (input.widthM ?? 1);
+  const most = isPotted(input) ? MOST_DRIP.perPot * 20 : MOST_DRIP.perM2 * (input.lengthM ?? 1) * (input.widthM ?? 1);
   return input.flowLPerH > most
     ? [
         {
@@ -37,8 +36,8 @@ export class PlacesService {
 
   async put(gardenId: string, input: PlaceInput): Promise<PlaceDto> {
     throwIfFaults([
-      ...placeFaults(input.kind, input.volumeL, 'volumeL'),
-      ...(input.kind !== 'container' && (input.lengthM == null || input.widthM == null)
+      ...placeFaults(input, ''),
+      ...(!isPotted(input) && (input.lengthM == null || input.widthM == null)
         ? [
             {
               path: input.lengthM == null ? 'lengthM' : 'widthM',
@@ -62,6 +61,12 @@ export class PlacesService {
           name: input.name,
           kind: input.kind,
           texture: input.texture,
+          cover: input.cover ?? null,
+          vents: input.vents ?? null,
+          hollow: input.hollow ?? null,
+          roomTMinC: input.roomTMinC ?? null,
+          roomTMaxC: input.roomTMaxC ?? null,
+          fillingCm: input.fillingCm ?? null,
           volumeL: input.volumeL ?? null,
           potMaterial: input.potMaterial ?? null,
           lengthM: input.lengthM ?? null,

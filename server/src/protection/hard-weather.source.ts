@@ -1,8 +1,17 @@
 import { Injectable } from '@nestjs/common';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
-import { actInWords, AHEAD_DAYS, hardSpells, spellInWords, spellPlan, type HardSpell } from '@candid-leaf/core/season';
-import { addDays } from '@candid-leaf/core/units';
-import { litresOf } from '@candid-leaf/core/water';
+import { weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
+import {
+  actInWords,
+  AHEAD_DAYS,
+  hardSpells,
+  NEWLY_PLANTED_DAYS,
+  spellInWords,
+  spellPlan,
+  type HardSpell,
+} from '@candid-leaf/core/season';
+import { addDays, daysBetween } from '@candid-leaf/core/units';
+import { laterOf, litresOf } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { forecastIn } from '../assessment/plant-case.js';
@@ -32,16 +41,20 @@ export class HardWeatherSource extends TaskSource {
 
   async list(s: GardenSnapshot): Promise<Task[]> {
     const now = s.weather.filter((w) => w.day === s.today).map((w) => ({ ...w, date: w.day }));
+    const ahead = [...now, ...forecastIn(s)];
     const soon = addDays(s.today, AHEAD_DAYS);
-    const spells = hardSpells(s.today, [...now, ...forecastIn(s)]).filter((spell) => spell.from <= soon);
-    if (spells.length === 0) return [];
+    const threatened = livePlaces(s).flatMap((place) => {
+      const spells = spellsOf(s, place, ahead).filter((spell) => spell.from <= soon);
+      return spells.length > 0 ? [{ place, spells }] : [];
+    });
+    if (threatened.length === 0) return [];
     const assessed = await this.assessments.all(s);
-    return spells.flatMap((spell) =>
-      livePlaces(s).flatMap((place) => taskFor(s, place, spell, assessed.get(place.id))),
+    return threatened.flatMap(({ place, spells }) =>
+      spells.flatMap((spell) => taskFor(s, place, spell, assessed.get(place.id))),
     );
   }
 
-  /** Done is done for this spell. */
+  /** Done is done for this day: tomorrow of the same spell asks again. */
   async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
     if (!(await this.knows(m, s, id))) throw notFound('task');
     await this.postponements.hide(m, s.garden.id, taskKey(this.code, id));
@@ -54,25 +67,41 @@ export class HardWeatherSource extends TaskSource {
   }
 }
 
+/** What threatens a place: heat as its plants feel it, frost by the screen and how it lies. */
+function spellsOf(s: GardenSnapshot, place: PlaceEntity, ahead: readonly WeatherDay[]): HardSpell[] {
+  const plants = livePlantsIn(s, place.id);
+  const newlyPlanted = plants.some(
+    (p) => p.transplantedOn !== null && daysBetween(p.transplantedOn, s.today) <= NEWLY_PLANTED_DAYS,
+  );
+  const own = ahead.map((w) => weatherInPlace(place, w, s.garden));
+  return plants.length === 0 ? [] : hardSpells(s.today, ahead, { facts: place, newlyPlanted }, own);
+}
+
+const TITLES: Record<HardSpell['kind'], string> = {
+  heat: 'Heat',
+  frost: 'Frost',
+  chill: 'Cold nights',
+};
+
 function taskFor(
   s: GardenSnapshot,
   place: PlaceEntity,
   spell: HardSpell,
   assessed: PlaceAssessment | undefined,
 ): Task[] {
-  const acts = spellPlan(spell, s.today, inSpell(s, place, spell, assessed));
+  const acts = spellPlan(spell, s.today, inSpell(s, place, spell, assessed)).filter((a) => a.on >= s.today);
   if (acts.length === 0) return [];
   const said = acts.map((a) => ({ on: a.on, ...actInWords(a.what, s.format) }));
   return [
     {
-      id: `${spell.kind}:${spell.from}:${place.id}`,
+      id: `${spell.kind}:${s.today}:${place.id}`,
       plantId: null,
       placeId: place.id,
-      title: spell.kind === 'heat' ? `Before the heat: ${place.name}` : `Before the frost: ${place.name}`,
+      title: `${TITLES[spell.kind]}: ${place.name}`,
       where: place.name,
       why: spellInWords(spell, s.today, s.format),
       dueOn: s.today,
-      minutes: acts.length * MINUTES_AN_ACT,
+      minutes: Math.max(1, acts.filter((a) => a.on === s.today).length) * MINUTES_AN_ACT,
       litres: null,
       remedy: null,
       dose: null,
@@ -93,7 +122,8 @@ function inSpell(
   const inDays = (d: { date: string }): boolean => d.date >= spell.from && d.date <= spell.to;
   const used = contexts.map((c) => mean(c.balance.days.slice(-7).map((d) => d.demandL)));
   const will = contexts.map((c) => mean(c.ahead.filter(inDays).map((d) => d.demandL)));
-  const known = contexts.length > 0 && [...used, ...will].every((x) => x !== null);
+  const known =
+    contexts.length > 0 && contexts.every((c) => c.waterKnown) && [...used, ...will].every((x) => x !== null);
   return {
     facts: contexts[0]?.case.place ?? place,
     plants: plants.length,
@@ -105,9 +135,12 @@ function inSpell(
             usedPerDayL: total(used),
             spellPerDayL: total(will),
             plannedOn: (day) => assessed.plan.pours.reduce((sum, pour) => sum + litresOf(pour, day), 0),
+            laterOn: (day) => assessed.plan.pours.reduce((sum, pour) => sum + laterOf(pour, day), 0),
           }
         : null,
     latitude: s.garden.latitude,
+    peppers: plants.some((p) => p.crop === 'pepper'),
+    hotPeppers: plants.some((p) => p.type === 'hot' || p.type === 'superhot'),
   };
 }
 

@@ -22,7 +22,8 @@ export class RemediesSource extends TaskSource {
       where: { gardenId: s.garden.id, doneOn: IsNull() },
     });
     return stored.flatMap((t): Task[] => {
-      const plant = s.plants.find((p) => p.id === t.plantId && !p.retiredOn);
+      // next season's work belongs to the place: it stays when the plant is gone
+      const plant = s.plants.find((p) => p.id === t.plantId && (t.seasonal || !p.retiredOn));
       if (!plant) return [];
       const remedy = remedyRow(t.remedy);
       return [

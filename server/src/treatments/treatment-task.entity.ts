@@ -31,6 +31,10 @@ export class TreatmentTaskEntity {
   @Column('varchar', { length: 400 })
   why: string;
 
+  /** of next season: no follow-up closes it */
+  @Column('boolean', { default: false })
+  seasonal: boolean;
+
   @Column('date', { nullable: true })
   doneOn: string | null;
 }

@@ -1,5 +1,5 @@
 import type { Outcome } from '@candid-leaf/contract';
-import type { Diagnosis, RemedyCode } from '@candid-leaf/core/diagnosis';
+import type { Diagnosis, Remedy, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
@@ -7,6 +7,8 @@ import { Column, Entity, PrimaryColumn } from 'typeorm';
 export interface FindingThen {
   headline: string;
   finding: Diagnosis;
+  /** the steps that come one by one where a follow-up says "not enough"; the next first */
+  later?: Remedy[][];
 }
 
 /** A finding that was taken on: kept with what it rested on, and with what came of it. */
@@ -38,6 +40,10 @@ export class TreatmentEntity {
 
   @Column('simple-json')
   remedies: RemedyCode[];
+
+  /** how far up the ladder it is, from 1 on */
+  @Column('int', { default: 1 })
+  step: number;
 
   @Column('date', { nullable: true })
   closedOn: string | null;

@@ -1,8 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Outcome, StartTreatment, TreatmentDto } from '@candid-leaf/contract';
-import { DRIVERS, remedyRow, type Remedy } from '@candid-leaf/core/diagnosis';
-import { IsNull, type DataSource } from 'typeorm';
+import type { Report } from '@candid-leaf/core/assessment';
+import { CAUTIONS, DRIVERS, remedyRow, type Remedy, type RemedyCode } from '@candid-leaf/core/diagnosis';
+import type { DisorderCode } from '@candid-leaf/core/records';
+import { addDays, daysBetween } from '@candid-leaf/core/units';
+import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { Assessments } from '../assessment/assessments.service.js';
 import { Snapshots } from '../assessment/snapshots.service.js';
@@ -13,8 +16,8 @@ import { TreatmentTaskEntity } from './treatment-task.entity.js';
 import { TreatmentEntity } from './treatment.entity.js';
 
 const treatmentDto = (t: TreatmentEntity): TreatmentDto => {
-  const { gardenId: _g, report: _r, ...rest } = t;
-  return rest;
+  const { gardenId: _g, report, ...rest } = t;
+  return { ...rest, stepsLeft: report.later?.length ?? 0 };
 };
 
 @Injectable()
@@ -35,7 +38,10 @@ export class TreatmentsService {
     return rows.map(treatmentDto);
   }
 
-  /** Takes on a finding that stands on the plant's page now: a treatment is opened and its remedies become tasks. */
+  /**
+   * Takes on a finding that stands on the plant's page now: a treatment is opened, and what is to be done first becomes tasks. The
+   * steps after it wait for the follow-up; next season's work comes due by itself.
+   */
   async start(gardenId: string, plantId: string, input: StartTreatment): Promise<TreatmentDto> {
     return this.gardens.change(gardenId, async (m) => {
       const existing = await m.findOneBy(TreatmentEntity, { id: input.id });
@@ -56,8 +62,9 @@ export class TreatmentsService {
       if (!plant) throw notFound('plant');
       const { report } = await this.assessments.ofPlant(s, plant);
       const finding = report.diagnosis.find((d) => d.disorder === input.disorder);
-      const remedies = report.remedies.filter((r) => r.forDisorder === input.disorder);
-      const [first] = remedies;
+      const ladder = ladderOf(report, input.disorder);
+      const now = report.remedies.filter((r) => r.forDisorder === input.disorder && r.step <= 1);
+      const [first] = now;
       if (!finding || !first)
         throw badRequest([{ path: 'disorder', reason: `${input.disorder} is not a finding on this plant now` }]);
       const treatment = m.create(TreatmentEntity, {
@@ -68,30 +75,35 @@ export class TreatmentsService {
         openedOn: s.today,
         followUpOn: first.followUpOn,
         successIs: first.successIs,
-        report: { headline: report.headline, finding },
-        remedies: remedies.map((r) => r.remedy),
+        report: { headline: report.headline, finding, later: ladder },
+        remedies: now.map((r) => r.remedy),
+        step: 1,
         closedOn: null,
         outcome: null,
       });
       await m.insert(TreatmentEntity, treatment);
-      // what waters is ordered by the plan alone: a task beside it would be a second order
-      const tasks = remedies.filter((r) => !remedyRow(r.remedy).acts).map((r) => taskOf(r, treatment));
-      if (tasks.length > 0) await m.insert(TreatmentTaskEntity, tasks);
+      await this.schedule(m, treatment, now);
       return treatmentDto(treatment);
     });
   }
 
-  /** What came of it. "Worked" also records that its signs are gone; any answer closes the treatment and its tasks. */
+  /**
+   * What came of it. "Worked" also records that its signs are gone. Anything else goes on to the next step, if there is one; else, and
+   * where it worked, the treatment is closed. An answer ends the tasks of the steps before it, and nothing of next season's.
+   */
   async close(gardenId: string, accountId: string, treatmentId: string, outcome: Outcome): Promise<TreatmentDto> {
     return this.gardens.change(gardenId, async (m, garden) => {
       const treatment = await m.findOneBy(TreatmentEntity, { id: treatmentId, gardenId });
       if (!treatment) throw notFound('treatment');
       if (treatment.closedOn !== null) return treatmentDto(treatment);
       const today = this.gardens.today(garden);
+      // sent twice: the first time moved the follow-up on
+      if (treatment.followUpOn > today && treatment.step > 1 && outcome !== 'worked') return treatmentDto(treatment);
+      await m.update(TreatmentTaskEntity, { treatmentId, doneOn: IsNull(), seasonal: false }, { doneOn: today });
+      if (outcome !== 'worked' && (await this.climb(m, treatment, today))) return treatmentDto(treatment);
       treatment.closedOn = today;
       treatment.outcome = outcome;
       await m.save(treatment);
-      await m.update(TreatmentTaskEntity, { treatmentId, doneOn: IsNull() }, { doneOn: today });
       if (outcome === 'worked')
         await this.records.write(m, gardenId, accountId, today, {
           id: uuid(),
@@ -106,6 +118,65 @@ export class TreatmentsService {
       return treatmentDto(treatment);
     });
   }
+
+  /**
+   * The next step, with what of it may be done now: by the report of today, which knows the weather, the wait between two sprays and the
+   * rest. A step of which nothing may be done yet is asked about again after the same while.
+   */
+  private async climb(m: EntityManager, treatment: TreatmentEntity, today: string): Promise<boolean> {
+    const [next, ...later] = treatment.report.later ?? [];
+    if (!next) return false;
+    const s = await this.snapshots.load(treatment.gardenId, m);
+    const plant = s.plants.find((p) => p.id === treatment.plantId);
+    if (!plant) return false;
+    const { report } = await this.assessments.ofPlant(s, plant);
+    const held = new Set(report.withheld.filter((w) => !w.afterMilder).map((w) => w.remedy));
+    const wait = daysBetween(treatment.openedOn, treatment.followUpOn) / treatment.step;
+    const now = next
+      .filter((r) => !held.has(r.remedy))
+      .map((r) => ({ ...(report.remedies.find((x) => x.remedy === r.remedy) ?? r), when: today }));
+    treatment.followUpOn = addDays(today, Math.max(1, Math.round(wait)));
+    if (now.length > 0) {
+      treatment.step += 1;
+      treatment.remedies = [...treatment.remedies, ...now.map((r) => r.remedy)];
+      treatment.report = { ...treatment.report, later };
+      await this.schedule(m, treatment, now);
+    }
+    await m.save(treatment);
+    return true;
+  }
+
+  /** What waters is ordered by the plan alone: a task beside it would be a second order. */
+  private async schedule(m: EntityManager, treatment: TreatmentEntity, remedies: readonly Remedy[]): Promise<void> {
+    const tasks = remedies.filter((r) => !remedyRow(r.remedy).acts).map((r) => taskOf(r, treatment));
+    if (tasks.length > 0) await m.insert(TreatmentTaskEntity, tasks);
+  }
+}
+
+/** The steps after the first, one by one; what waits for milder steps stands at their end. */
+function ladderOf(report: Report, disorder: DisorderCode): Remedy[][] {
+  const own = report.remedies.filter((r) => r.forDisorder === disorder);
+  const steps = [...new Set(own.map((r) => r.step).filter((step) => step > 1))].sort((a, b) => a - b);
+  const [sample] = own;
+  const last = report.withheld.filter((w) => w.forDisorder === disorder && w.afterMilder);
+  return [
+    ...steps.map((step) => own.filter((r) => r.step === step)),
+    ...(sample ? last.map((w) => [afterMilder(w.remedy, sample)]) : []),
+  ];
+}
+
+/** A remedy that was held back until now, as it is told when its turn comes. */
+function afterMilder(code: RemedyCode, sample: Remedy): Remedy {
+  const row = remedyRow(code);
+  return {
+    ...sample,
+    remedy: code,
+    rung: row.rung,
+    forDriver: null,
+    general: false,
+    dose: null,
+    cautions: row.cautions.map((c) => CAUTIONS[c]),
+  };
 }
 
 function taskOf(r: Remedy, t: TreatmentEntity): TreatmentTaskEntity {
@@ -116,6 +187,7 @@ function taskOf(r: Remedy, t: TreatmentEntity): TreatmentTaskEntity {
     treatmentId: t.id,
     remedy: r.remedy,
     dueOn: r.when,
+    seasonal: r.step === 0,
     dose: r.dose,
     cautions: r.cautions,
     why: r.forDriver ? `because of ${DRIVERS[r.forDriver]}` : remedyRow(r.remedy).how.slice(0, 400),

@@ -104,13 +104,14 @@ function placeOnView(
 
 function plantOnView(s: GardenSnapshot, plant: PlantEntity, { report }: PlantAssessment): PlantOnView {
   const looks = s.recordsOf(plant.id).filter((r) => r.type === 'inspection');
-  const { daily, ahead, nextWatering } = report.water;
+  const { daily, ahead, nextWatering, known } = report.water;
   return {
     plant: plantDto(plant),
-    fractionAvailable: daily.at(-1)?.fractionAvailable ?? null,
-    course: [...daily.slice(-BACK_DAYS - 1), ...ahead.slice(0, AHEAD_DAYS)].map((d) => ({
+    fractionAvailable: known ? (daily.at(-1)?.fractionAvailable ?? null) : null,
+    feelFirst: daily.length > 0 && !known,
+    course: [...daily.slice(-BACK_DAYS - 1), ...ahead.slice(0, AHEAD_DAYS).map((d) => ({ ...d, known }))].map((d) => ({
       day: d.date,
-      fractionAvailable: d.fractionAvailable,
+      fractionAvailable: d.known ? d.fractionAvailable : null,
     })),
     next: nextWatering && { date: nextWatering.date, litres: nextWatering.litres },
     finding: leadingFinding(report),

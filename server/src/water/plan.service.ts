@@ -2,6 +2,7 @@ import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import type { PlacePlanDto, PourDto } from '@candid-leaf/contract';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
+import { isPotted } from '@candid-leaf/core/records';
 import { daysBetween } from '@candid-leaf/core/units';
 import { DEFAULT_SCHOOL, schoolsFor, type Pour } from '@candid-leaf/core/water';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -33,7 +34,7 @@ export class PlanService {
     return {
       placeId: place.id,
       school: place.watering?.school ?? DEFAULT_SCHOOL,
-      schools: schoolsFor(place.kind === 'container'),
+      schools: schoolsFor(isPotted(place)),
       watering: place.watering ?? {},
       together: plan.together,
       pours,
@@ -47,8 +48,10 @@ export class PlanService {
   }
 }
 
-const leftOf = (assessed: PlaceAssessment, pour: Pour): number =>
-  assessed.plants.get(pour.speakerId)?.context.balance.days.at(-1)?.fractionAvailable ?? 2;
+const leftOf = (assessed: PlaceAssessment, pour: Pour): number => {
+  const context = assessed.plants.get(pour.speakerId)?.context;
+  return context?.waterKnown ? (context.balance.days.at(-1)?.fractionAvailable ?? 2) : 2;
+};
 
 function pourDto(s: GardenSnapshot, assessed: PlaceAssessment, pour: Pour): PourDto {
   const names = (ids: readonly string[]): string[] => ids.map((id) => s.plants.find((p) => p.id === id)?.name ?? '');
@@ -60,8 +63,9 @@ function pourDto(s: GardenSnapshot, assessed: PlaceAssessment, pour: Pour): Pour
     leftOut: names(pour.leftOutIds),
     speaker: names([pour.speakerId])[0] ?? '',
     plan: pour.plan,
-    fractionAvailable: today?.fractionAvailable ?? null,
-    uncertainty: today?.uncertainty ?? null,
+    known: water?.known ?? false,
+    fractionAvailable: water?.known ? (today?.fractionAvailable ?? null) : null,
+    uncertainty: water?.known ? (today?.uncertainty ?? null) : null,
     evenness: water?.evenness ?? null,
   };
 }

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { RecordInput } from '@candid-leaf/contract';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
-import { litresOf, minutesForLitres, whyWatered, type Pour } from '@candid-leaf/core/water';
+import { laterOf, litresOf, minutesForLitres, whyWatered, type Pour } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
 import { v5 as nameUuid } from 'uuid';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -97,6 +97,7 @@ function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessmen
       where: whole ? `${pour.plantIds.length} ${pour.plantIds.length === 1 ? 'plant' : 'plants'}` : place.name,
       why:
         whyWatered(next, s.today, speaker.context.foreseen, s.format) +
+        (next.laterL > 0 ? `; keep ${s.format.litres(laterOf(pour, next.date))} of it for after midday` : '') +
         (leftOut.length > 0 ? `; not ${leftOut.join(', ')}, whose soil is to dry first` : ''),
       dueOn: next.date,
       minutes: Math.max(1, Math.round(minutes)),

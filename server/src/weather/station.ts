@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { windAt2m } from '@candid-leaf/core/climate';
 import type { Day } from '@candid-leaf/core/units';
 import { CONFIG, type Config } from '../config.js';
 
@@ -8,7 +9,10 @@ export interface StationDay {
   tMaxC: number;
   rainMm: number;
   rhMeanPct: number | null;
+  /** at the station's own height */
   windMs: number | null;
+  /** where it measures the wind, m above the ground; 2 where it does not say */
+  windHeightM?: number | null;
   solarMj: number | null;
 }
 
@@ -31,6 +35,18 @@ export abstract class WeatherStation {
 }
 
 const PATIENCE_MS = 5000;
+
+/** Heights at which wind is measured; another is a slip. */
+const LOWEST_M = 1;
+const HIGHEST_M = 100;
+
+/** Wind measured higher up is brought to 2 m, for which the equations are made (FAO-56 eq. 47). */
+function windBroughtDown(day: StationDay): StationDay {
+  const { windMs, windHeightM, ...rest } = day;
+  const height = windHeightM ?? 2;
+  const known = typeof windMs === 'number' && height >= LOWEST_M && height <= HIGHEST_M;
+  return { ...rest, windMs: known && height !== 2 ? windAt2m(windMs, height) : windMs };
+}
 
 /** A station that answers over HTTP with JSON. */
 @Injectable()
@@ -61,6 +77,6 @@ export class HttpWeatherStation extends WeatherStation {
     if (!answer.ok) throw new Error(`the station answered ${answer.status}`);
     const days: unknown = await answer.json();
     if (!Array.isArray(days)) throw new Error('the station sent something that is not a list of days');
-    return days as T;
+    return days.map(windBroughtDown) as T;
   }
 }

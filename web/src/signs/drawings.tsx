@@ -3,6 +3,7 @@ import { FRUIT } from './fruit';
 import { FLOWERS } from './flowers';
 import { LEAVES } from './leaves';
 import { CREATURES } from './creatures';
+import { NEWCOMERS } from './newcomers';
 import { STEM_AND_SOIL } from './stem-and-soil';
 import { CIRCUMSTANCES } from './circumstances';
 import type { Drawing } from './marks';
@@ -14,5 +15,6 @@ export const DRAWINGS: Record<SignCode, Drawing> = {
   ...LEAVES,
   ...CREATURES,
   ...STEM_AND_SOIL,
+  ...NEWCOMERS,
   ...CIRCUMSTANCES,
 };

@@ -1,4 +1,4 @@
-import type { PlaceKind, PotMaterial } from '@candid-leaf/core/records';
+import type { Cover, PlaceKind, PotMaterial } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 
 export const percent = (fraction: number | null): string =>
@@ -43,6 +43,15 @@ export function Pot({
     </svg>
   );
 }
+
+/** What stands over a place, in a word; nothing for the open sky. */
+export const COVER_WORDS: Record<Cover, string> = {
+  none: 'Open sky',
+  roof: 'Under a roof',
+  tunnel: 'In a tunnel',
+  glasshouse: 'In a glasshouse',
+  indoors: 'Indoors',
+};
 
 export const KIND_WORDS: Record<PlaceKind, string> = {
   ground: 'Bed',

@@ -1,5 +1,6 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
+import { coverOf, isPotted } from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
 import { CalendarDays, Footprints, Pencil, Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -7,7 +8,8 @@ import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
-import { KIND_WORDS, percent } from '../../../ui/water-left';
+import { COVER_WORDS, KIND_WORDS, percent } from '../../../ui/water-left';
+import { FeelFirst } from './feel-first';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { WaterButton } from '../../water/components/water-button';
 import { leftOn, PlantCell } from './plant-cell';
@@ -22,13 +24,14 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
   const garden = useGarden();
   const link = useLink();
   const { place, plants } = view;
-  const pots = place.kind === 'container';
+  const pots = isPotted(place);
   return (
     <Panel label={place.name} className="px-3 pt-2 pb-3 sm:px-4">
       <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
         <Heading view={view} left={mean(plants.map((p) => leftOn(p, day)))} />
         <Acts view={view} day={day <= garden.today ? day : garden.today} />
       </div>
+      {day === garden.today && plants.some((p) => p.feelFirst) && <FeelFirst view={view} />}
       <ul className="mt-1 grid grid-cols-3 items-end gap-y-2 sm:grid-cols-[repeat(auto-fit,minmax(6.5rem,1fr))]">
         {plants.map((p) => (
           <PlantCell
@@ -54,17 +57,26 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
 
 function Heading({ view: { place }, left }: { view: PlaceOnView; left: number | null }) {
   const format = useFormat();
-  const what =
-    place.kind === 'container'
-      ? [format.litres(place.volumeL ?? 0), place.potMaterial, place.potMaterial === 'fabric' ? 'bags' : 'pots']
+  const cover = coverOf(place);
+  const what = [
+    isPotted(place)
+      ? [
+          place.volumeL != null ? format.litres(place.volumeL) : '',
+          place.potMaterial,
+          place.potMaterial === 'fabric' ? 'bags' : 'pots',
+        ]
           .filter(Boolean)
           .join(' ')
-      : `${KIND_WORDS[place.kind]}, ${SOILS[place.texture].label.toLowerCase()}`;
+      : `${KIND_WORDS[place.kind]}, ${SOILS[place.texture].label.toLowerCase()}`,
+    cover === 'none' || place.kind === 'tunnel-bed' ? '' : COVER_WORDS[cover].toLowerCase(),
+  ]
+    .filter(Boolean)
+    .join(', ');
   return (
     <div className="min-w-0">
       <h2 className="inline text-lg">{place.name}</h2>
       <span className="ml-2 text-sm text-soft">
-        {place.kind !== 'container' && (
+        {!isPotted(place) && left !== null && (
           <>
             <strong className="text-base text-ink tabular-nums">{percent(left)}</strong> left ·{' '}
           </>

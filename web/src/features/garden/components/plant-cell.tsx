@@ -37,7 +37,7 @@ export function PlantCell({ view, left, pot, isToday }: Props) {
         </span>
         {pot ? <Pot fraction={left} material={pot} id={plant.id} /> : <SoilSlice fraction={left} />}
         <span className="mt-1 px-1 leading-5 font-semibold text-ink group-hover:underline">{plant.name}</span>
-        {pot && <span className="text-sm tabular-nums">{percent(left)} left</span>}
+        {pot && left !== null && <span className="text-sm tabular-nums">{percent(left)} left</span>}
         <span className="min-h-5 px-1 text-sm leading-5">
           <Said view={view} />
         </span>

@@ -8,6 +8,7 @@ import { linkTo } from '../../../lib/paths';
 import { sentence, wordOf } from '../../../lib/words';
 import { buttonLook } from '../../../ui/button';
 import { SignPicture } from '../../../signs/sign-picture';
+import { Counsel } from '../../../ui/counsel';
 import { GardenPage } from '../../garden/components/garden-page';
 import { ownDrawing } from '../own-drawing';
 
@@ -152,9 +153,7 @@ function WhatToDo({ d }: { d: DisorderRow }) {
       <p className="mt-2">
         <strong>It worked if</strong> {d.successIs}. Look again after {d.followUpDays} days.
       </p>
-      <p className="mt-1">
-        <strong>What not to do:</strong> {d.avoid}
-      </p>
+      <Counsel doNot={d.doNot} goodToKnow={d.goodToKnow ?? []} />
       <p className="mt-1 text-sm text-soft">Advice, not law: the label, local rules and a licensed adviser decide.</p>
     </section>
   );

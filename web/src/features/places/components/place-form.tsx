@@ -1,5 +1,14 @@
 import { PlaceInput, type PlaceDto } from '@candid-leaf/contract';
-import { IRRIGATIONS, PLACE_KINDS, POT_MATERIALS, TEXTURES } from '@candid-leaf/core/records';
+import {
+  coverOf,
+  COVERS,
+  IRRIGATIONS,
+  isPotted,
+  PLACE_KINDS,
+  POT_MATERIALS,
+  TEXTURES,
+  VENTS,
+} from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
 import { useState } from 'react';
 import { useForm, type UseFormReturn } from 'react-hook-form';
@@ -16,7 +25,7 @@ import { MeasuredField } from '../../../ui/measured-input';
 import { RetireButton } from '../../../ui/retire-button';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { KIND_WORDS } from '../../../ui/water-left';
+import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
 import { restorePlace, retirePlace, savePlace } from '../writes';
 
 /** No depth, no mulch; no share of light taken, no shade. */
@@ -52,6 +61,7 @@ export function PlaceForm({ place }: { place: PlaceDto | null }) {
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
       <WhatItIs form={form} />
+      <Overhead form={form} />
       <Water form={form} />
       <Cover form={form} />
       <RootFault errors={form.formState.errors} />
@@ -89,7 +99,7 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
         error={e.texture?.message}
         {...register('texture')}
       />
-      {watch('kind') === 'container' ? (
+      {isPotted({ kind: watch('kind') }) ? (
         <>
           <MeasuredField control={control} name="volumeL" label="One pot holds" quantity="litres" hint="of soil" />
           <SelectField
@@ -103,7 +113,66 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
         <>
           <MeasuredField control={control} name="lengthM" label="Length" quantity="metres" />
           <MeasuredField control={control} name="widthM" label="Width" quantity="metres" />
+          {watch('kind') === 'raised-bed' && (
+            <MeasuredField
+              control={control}
+              name="fillingCm"
+              label="Filled to a depth of"
+              quantity="centimetres"
+              hint="Roots go no deeper than this and a little of the soil under it."
+            />
+          )}
         </>
+      )}
+    </FormCard>
+  );
+}
+
+/** What stands over it, and the warmth that it has of its own. */
+function Overhead({ form: { register, control, watch, formState } }: PartProps) {
+  const e = formState.errors;
+  const cover = coverOf({ kind: watch('kind'), cover: watch('cover') ?? null });
+  return (
+    <FormCard title="Overhead">
+      {watch('kind') !== 'indoors' && (
+        <SelectField
+          label="Stands"
+          options={[['', 'by its kind'], ...COVERS.map((c): [string, string] => [c, COVER_WORDS[c]])]}
+          error={e.cover?.message}
+          {...register('cover', emptyIsUnknown)}
+        />
+      )}
+      {(cover === 'tunnel' || cover === 'glasshouse') && (
+        <SelectField
+          label="Doors and vents by day"
+          options={wordsOrUnknown(VENTS)}
+          error={e.vents?.message}
+          {...register('vents', emptyIsUnknown)}
+        />
+      )}
+      {cover === 'indoors' && (
+        <>
+          <MeasuredField
+            control={control}
+            name="roomTMinC"
+            label="Room at its coldest"
+            quantity="celsius"
+            hint="18 °C (64 °F) if left empty"
+          />
+          <MeasuredField
+            control={control}
+            name="roomTMaxC"
+            label="Room at its warmest"
+            quantity="celsius"
+            hint="22 °C (72 °F) if left empty"
+          />
+        </>
+      )}
+      {cover !== 'indoors' && (
+        <label className="flex min-h-11 items-center gap-3 self-end">
+          <input type="checkbox" className="size-5 accent-leaf" {...register('hollow')} />
+          Lies in a hollow: cold air gathers here
+        </label>
       )}
     </FormCard>
   );
@@ -131,7 +200,7 @@ function Water({ form: { register, control, watch, formState } }: PartProps) {
         quantity="litresPerHour"
         hint="With it, minutes can be recorded instead of litres."
       />
-      {watch('kind') !== 'container' && (
+      {!isPotted({ kind: watch('kind') }) && (
         <MeasuredField
           control={control}
           name="drainageMmPerH"

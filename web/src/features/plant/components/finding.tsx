@@ -5,10 +5,11 @@ import {
   DRIVERS,
   headline,
   sureness,
+  unexplainedInWords,
   whyHere,
   type Diagnosis,
 } from '@candid-leaf/core/diagnosis';
-import { signRow, type Crop, type DisorderCode } from '@candid-leaf/core/records';
+import type { Crop, DisorderCode } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { BookOpen, Sun } from 'lucide-react';
 import { Link } from 'react-router';
@@ -28,22 +29,24 @@ interface Props {
 /** What it is, as a sentence with its reasons under it; how sure; what else it could be; what would make it surer. */
 export function FindingPanel({ view, driver, onDriver, reading }: Props) {
   const { report, plant } = view;
-  const [leader] = report.diagnosis;
-  if (!leader) return <NothingReported plantId={plant.id} reading={reading} />;
+  // what explains nothing that was seen is background, and no answer
+  const leader = report.diagnosis.find((d) => d.explains.length > 0);
+  if (!leader)
+    return report.unexplained.length > 0 ? (
+      <Unexplained view={view} reading={reading} />
+    ) : (
+      <NothingReported plantId={plant.id} reading={reading} />
+    );
   const clear = leader.probability >= CLEAR_FROM;
   return (
     <Panel main label="Finding">
-      <h2 className="text-2xl">{headline(report.diagnosis)}</h2>
+      <h2 className="text-2xl">{headline(report.diagnosis, report.unexplained)}</h2>
       <div className={clsx(clear && 'grid gap-x-10 lg:grid-cols-[3fr_2fr]')}>
         {clear && <WhyHere view={view} leader={leader} driver={driver} onDriver={onDriver} />}
         <div>
           <ToBeSurer view={view} leader={leader} clear={clear} reading={reading} />
           <Others view={view} leader={leader} clear={clear} />
-          {report.unexplained.length > 0 && (
-            <p className="mt-3">
-              Not explained by any of this: {report.unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ')}.
-            </p>
-          )}
+          {report.unexplained.length > 0 && <p className="mt-3">{unexplainedInWords(report.unexplained)}</p>}
           {report.notKnown.length > 0 && (
             <details className="mt-3">
               <summary className="min-h-8 cursor-pointer text-soft">
@@ -58,6 +61,18 @@ export function FindingPanel({ view, driver, onDriver, reading }: Props) {
           )}
         </div>
       </div>
+    </Panel>
+  );
+}
+
+/** Something was seen that nothing known here explains. */
+function Unexplained({ view, reading }: { view: PlantView; reading: boolean }) {
+  const { report } = view;
+  return (
+    <Panel main label="Finding">
+      <h2 className="text-2xl">{headline([], report.unexplained)}</h2>
+      <p className="mt-1 max-w-prose">{unexplainedInWords(report.unexplained)}</p>
+      {report.nextChecks.length > 0 && <Checks view={view} most={4} reading={reading} />}
     </Panel>
   );
 }

@@ -22,7 +22,9 @@ export function FollowUp({ view }: { view: PlantView }) {
         <Panel key={t.id} main asking label={`Did it help? ${disorderRow(t.disorder).label}`} className="mb-4">
           <h2 className="text-2xl">Did it help?</h2>
           <p className="mt-1">
-            {disorderRow(t.disorder).label}, taken on {format.day(t.openedOn)}. It worked if {t.successIs}.
+            {disorderRow(t.disorder).label}, taken on {format.day(t.openedOn)}
+            {t.step > 1 && `, step ${t.step}`}. It worked if {t.successIs}.
+            {t.stepsLeft > 0 && ' If not, the next step follows.'}
           </p>
           <div className="mt-3 flex flex-wrap gap-2">
             {OUTCOMES.map((o) => (
@@ -30,7 +32,17 @@ export function FollowUp({ view }: { view: PlantView }) {
                 key={o}
                 look={o === 'worked' ? 'main' : 'plain'}
                 disabled={close.isPending}
-                onClick={() => close.mutate({ id: t.id, outcome: o }, { said: `Kept: ${ENDED[o]}.` })}
+                onClick={() =>
+                  close.mutate(
+                    { id: t.id, outcome: o },
+                    {
+                      said:
+                        o !== 'worked' && t.stepsLeft > 0
+                          ? `Kept: ${ENDED[o]}. The next step stands in Today.`
+                          : `Kept: ${ENDED[o]}.`,
+                    },
+                  )
+                }
               >
                 {WORDS[o]}
               </Button>

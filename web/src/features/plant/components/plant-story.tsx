@@ -145,13 +145,21 @@ function Drawn({ view: { garden, plant, report }, reading }: { view: PlantView; 
     [report],
   );
   const look = (part: Part) => void navigate(link('look', { plantId: plant.id }, { part }));
-  const { daily, evenness, nextWatering: next } = report.water;
+  const { daily, evenness, known, nextWatering: next } = report.water;
   return (
     <Panel label="The plant" className="p-3 lg:order-1 print:hidden">
       {!reading && <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>}
       <TouchPlant plant={plant} signs={signs} onTouch={reading ? null : look} />
       <p className="mt-2 text-center tabular-nums">
-        <strong>{percent(daily.at(-1)?.fractionAvailable ?? null)}</strong> of the water left
+        {known ? (
+          <>
+            <strong>{percent(daily.at(-1)?.fractionAvailable ?? null)}</strong> of the water left
+          </>
+        ) : (
+          <>
+            Water <strong>not known: feel the soil</strong>
+          </>
+        )}
         {evenness !== null && <span className="text-soft"> · evenness {evenness.toFixed(2)} of 1</span>}
       </p>
       {next && (

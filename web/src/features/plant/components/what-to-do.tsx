@@ -13,6 +13,7 @@ import { CheckCheck } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
+import { Counsel } from '../../../ui/counsel';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { startTreatment } from '../writes';
@@ -39,7 +40,9 @@ function ForOne({ view, disorder, alone, reading }: Props) {
   const format = useFormat();
   const { report, treatments } = view;
   const row = disorderRow(disorder);
-  const remedies = report.remedies.filter((r) => r.forDisorder === disorder);
+  const remedies = report.remedies
+    .filter((r) => r.forDisorder === disorder)
+    .sort((a, b) => (a.step || Infinity) - (b.step || Infinity));
   const open = treatments.find((t) => t.disorder === disorder && t.closedOn === null);
   const [first] = remedies;
   return (
@@ -47,11 +50,10 @@ function ForOne({ view, disorder, alone, reading }: Props) {
       <h2 className="text-2xl">What to do{alone ? '' : ` about ${row.label.toLowerCase()}`}</h2>
       {first ? (
         <>
-          <ol className="mt-2 flex flex-col divide-y divide-line">
-            {remedies.map((r, i) => (
-              <Step key={r.remedy} remedy={r} n={i + 1} />
-            ))}
-          </ol>
+          {remedies.some((r) => r.general) && (
+            <p className="mt-1 text-soft">General advice: the records name no cause here.</p>
+          )}
+          <Ladder remedies={remedies} />
           <p className="mt-2">
             <strong>It worked if</strong> {first.successIs}. Look again on{' '}
             {format.day(open?.followUpOn ?? first.followUpOn)}.
@@ -60,9 +62,7 @@ function ForOne({ view, disorder, alone, reading }: Props) {
       ) : (
         <p className="mt-2">Nothing now: what belongs to it must wait.</p>
       )}
-      <p className="mt-1">
-        <strong>What not to do:</strong> {row.avoid}
-      </p>
+      <Counsel doNot={row.doNot} goodToKnow={row.goodToKnow ?? []} />
       <HeldBack withheld={report.withheld.filter((w) => w.forDisorder === disorder)} />
       <p className="mt-2 text-sm text-soft">Advice, not law: the label, local rules and a licensed adviser decide.</p>
       {!reading && first && <TakeOn view={view} disorder={disorder} openedOn={open?.openedOn ?? null} />}
@@ -70,15 +70,31 @@ function ForOne({ view, disorder, alone, reading }: Props) {
   );
 }
 
-/** Next season's things are told as such. */
-const NEXT_SEASON_RUNG = 6;
+/** Step by step: what comes now, what comes only if that was not enough, and what waits for next season. */
+function Ladder({ remedies }: { remedies: readonly Remedy[] }) {
+  const steps = [...new Set(remedies.map((r) => r.step))].sort((a, b) => (a || Infinity) - (b || Infinity));
+  return steps.map((step) => {
+    const own = remedies.filter((r) => r.step === step);
+    const title = step === 0 ? 'For next season' : step > 1 ? 'Only if that was not enough' : null;
+    return (
+      <div key={step}>
+        {title && <h3 className="mt-3 font-body font-semibold">{title}</h3>}
+        <ol className="mt-1 flex flex-col divide-y divide-line">
+          {own.map((r) => (
+            <Step key={r.remedy} remedy={r} n={remedies.indexOf(r) + 1} />
+          ))}
+        </ol>
+      </div>
+    );
+  });
+}
 
 function Step({ remedy: r, n }: { remedy: Remedy; n: number }) {
   const format = useFormat();
   const { today } = useGarden();
   const text = remedyRow(r.remedy);
   const dose = doseInWords(r.dose, format);
-  const when = r.rung === NEXT_SEASON_RUNG ? 'next season' : format.day(r.when);
+  const when = r.step > 1 ? 'after the next look' : format.day(r.when);
   return (
     <li className="grid gap-x-4 py-3 sm:grid-cols-[2rem_1fr_9rem]">
       <span aria-hidden className="font-head text-xl text-soft max-sm:hidden">
@@ -99,7 +115,7 @@ function Step({ remedy: r, n }: { remedy: Remedy; n: number }) {
           </p>
         ))}
       </div>
-      <p className="text-soft tabular-nums sm:text-right">{r.when === today ? 'today' : when}</p>
+      <p className="text-soft tabular-nums sm:text-right">{r.step <= 1 && r.when === today ? 'today' : when}</p>
     </li>
   );
 }

@@ -49,14 +49,16 @@ export function strandDays(v: PlantView): StrandDay[] {
   const { today } = v.garden;
   const { daily, ahead } = v.report.water;
   const balance = new Map(daily.map((d) => [d.date, d]));
-  const coming = new Map(ahead.map((d) => [d.date, d.fractionAvailable]));
+  const coming = new Map(v.report.water.known ? ahead.map((d) => [d.date, d.fractionAvailable]) : []);
   const weather = new Map(v.weather.map((w) => [w.day, w]));
   const recorded = new Map<Day, RecordDto[]>();
   for (const r of v.records) recorded.set(r.day, [...(recorded.get(r.day) ?? []), r]);
   return Array.from({ length: BACK + 1 + AHEAD }, (_, i): StrandDay => {
     const day = addDays(today, i - BACK);
     const w = weather.get(day);
-    const left = balance.get(day)?.fractionAvailable;
+    const reckoned = balance.get(day);
+    // where nobody knows what it got there is no line
+    const left = reckoned?.known ? reckoned.fractionAvailable : null;
     const next = coming.get(day);
     const records = recorded.get(day) ?? [];
     return {
@@ -69,7 +71,7 @@ export function strandDays(v: PlantView): StrandDay[] {
       left: left == null ? null : percentOf(left),
       // the last known day joins the two lines
       leftAhead: day === today && left != null ? percentOf(left) : next == null ? null : percentOf(next),
-      moved: movedOn(balance.get(day)),
+      moved: reckoned?.known ? movedOn(reckoned) : null,
       nitrogenG: records.reduce((sum, r) => sum + (isRecordOf(r, 'feeding') ? nitrogenGrams(r.data) : 0), 0),
       on: byTrack(records),
     };

@@ -1,3 +1,4 @@
+import { isPotted } from '@candid-leaf/core/records';
 import { isRecordOf, type BenchDto, type PlantView } from '@candid-leaf/contract';
 import type { BenchAsked } from '../../../workers/bench.worker';
 
@@ -19,7 +20,7 @@ export function benchInputOf(
         lastFrost: garden.lastFrost ?? null,
         firstFrost: garden.firstFrost ?? null,
       },
-      place: { ...place, areaM2: place.kind === 'container' ? null : (soilM2 ?? null) },
+      place: { ...place, areaM2: isPotted(place) ? null : (soilM2 ?? null) },
       plant,
       watering: records
         .filter((r) => isRecordOf(r, 'watering'))

@@ -1,3 +1,4 @@
+import { isPotted } from '@candid-leaf/core/records';
 import type { PlaceDto } from '@candid-leaf/contract';
 import { SCHOOLS, schoolsFor, type SetUp } from '@candid-leaf/core/water';
 import { X } from 'lucide-react';
@@ -25,7 +26,7 @@ const USUAL_EVERY_DAYS = 3;
 
 /** One habit or change: what is left as it is needs no touch. */
 export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
-  const isPot = place.kind === 'container';
+  const isPot = isPotted(place);
   const set = (change: Partial<SetUp>) => onChange({ ...value, ...change });
   return (
     <fieldset className="rounded-2xl border border-line bg-card p-3">

@@ -1,3 +1,4 @@
+import { isPotted } from '@candid-leaf/core/records';
 import type { PlaceDto } from '@candid-leaf/contract';
 import type { SetUp } from '@candid-leaf/core/water';
 import { useFormat } from '../../../lib/garden-context';
@@ -15,7 +16,7 @@ const numberOrAsIs = (text: string): number | null => (text === '' ? null : Numb
 /** What may be other than it is about the place itself. */
 export function ThePlaceIf({ place, value, set }: Props) {
   const format = useFormat();
-  const isPot = place.kind === 'container';
+  const isPot = isPotted(place);
   return (
     <div className="mt-2 grid grid-cols-2 gap-2">
       {isPot ? (

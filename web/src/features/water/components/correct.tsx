@@ -30,10 +30,16 @@ export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
   return (
     <Panel label="Correct it with a finger">
       <p>
-        By the balance <strong className="tabular-nums">{percent(driest?.fractionAvailable ?? null)}</strong> is left
-        {driest && plants > 1 ? ` at the driest, ${driest.speaker}` : ''}
-        {driest?.uncertainty != null && `, give or take ${percent(driest.uncertainty)}`}. What does a finger say, two
-        knuckles deep?
+        {driest?.fractionAvailable == null ? (
+          <>Nobody wrote down what it got, so its water is not known.</>
+        ) : (
+          <>
+            By the balance <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> is left
+            {plants > 1 ? ` at the driest, ${driest.speaker}` : ''}
+            {driest.uncertainty != null && `, give or take ${percent(driest.uncertainty)}`}.
+          </>
+        )}{' '}
+        What does a finger say, two knuckles deep?
       </p>
       <div role="group" aria-label="Soil at a finger’s depth" className="mt-2 flex flex-wrap gap-2">
         {SOIL_FEELS.map((f) => (

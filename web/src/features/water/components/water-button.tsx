@@ -1,4 +1,5 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
+import { isPotted } from '@candid-leaf/core/records';
 import { LITRES_PER } from '@candid-leaf/core/units';
 import { minutesForLitres } from '@candid-leaf/core/water';
 import { Droplets, Minus, Plus } from 'lucide-react';
@@ -12,7 +13,9 @@ import { useRecordOnce } from '../../records/components/use-record-once';
 const usual = (view: PlaceOnView): number => {
   const planned = view.plants.flatMap((p) => (p.next ? [p.next.litres] : []));
   if (planned.length > 0) return planned.reduce((a, b) => a + b, 0) / planned.length;
-  return view.place.kind === 'container' ? 2 : 5;
+  if (!isPotted(view.place)) return 5;
+  // a small pot takes no more than it holds
+  return Math.min(2, (view.place.volumeL ?? 10) / 4);
 };
 
 /** A watering of a whole place in two touches: the first shows the amount, the second records it. */
@@ -43,7 +46,8 @@ function Amount({ view, onDone }: { view: PlaceOnView; onDone: () => void }) {
   const format = useFormat();
   const record = useRecordOnce(garden.id);
   const { place, plants } = view;
-  const step = LITRES_PER[garden.units.volume] / 2;
+  const half = LITRES_PER[garden.units.volume] / 2;
+  const step = usual(view) < half ? half / 10 : half;
   const [litres, setLitres] = useState(() => Math.max(step, Math.round(usual(view) / step) * step));
   const write = () => {
     record.write(

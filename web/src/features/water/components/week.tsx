@@ -19,7 +19,9 @@ export function Week({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
   if (days.length === 0)
     return (
       <Panel main as="div" className="text-soft">
-        Without weather and a plant nothing can be reckoned. Add a plant, or pull the weather in the settings.
+        {p.pours.some((pour) => !pour.known && pour.plants.length > 0) && p.weatherUntil
+          ? 'What these plants got is not known, so no litres are told: feel the soil below, and write down what is given from now on, or that none was.'
+          : 'Without weather and a plant nothing can be reckoned. Add a plant, or pull the weather in the settings.'}
       </Panel>
     );
   return (
@@ -116,6 +118,7 @@ function PourLine({ x: { pour, day, litres }, named }: { x: PourOnDay; named: bo
           <p className="text-sm text-soft tabular-nums">
             {pour.plants.length > 1 && `${format.litres(day.litres)} a plant, `}
             {format.rain(day.mm)} over its soil; {day.why}
+            {day.laterL > 0 && `; ${format.litres(day.laterL)} of it after midday`}
           </p>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { isPotted } from '@candid-leaf/core/records';
 import type { BenchDto, GardenView, PlaceDto, PlaceOnView, PlantView } from '@candid-leaf/contract';
 import { SCHOOL_CODES, SCHOOLS, type SchoolCode, type SetUp } from '@candid-leaf/core/water';
 import { useQuery } from '@tanstack/react-query';
@@ -90,7 +91,7 @@ type Tried = Pick<BenchDto, 'setUps' | 'weather' | 'years'>;
 function Bench({ on: { place }, plant, chooser }: { on: PlaceOnView; plant: PlantView; chooser: ReactNode }) {
   const bench = useBenchRun();
   const [tried, setTried] = useState<Tried>(() => ({
-    setUps: startFor(place.kind === 'container'),
+    setUps: startFor(isPotted(place)),
     weather: 'simulated',
     years: YEARS[1],
   }));

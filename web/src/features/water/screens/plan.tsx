@@ -1,3 +1,4 @@
+import { isPotted } from '@candid-leaf/core/records';
 import type { PlaceDto, PlacePlanDto, PlaceWatering } from '@candid-leaf/contract';
 import { COUNTED_CHANCE_PCT } from '@candid-leaf/core/water';
 import { useQuery } from '@tanstack/react-query';
@@ -45,7 +46,7 @@ function Plan({ place }: { place: PlaceDto }) {
       <div className="flex flex-col gap-4">
         <Week place={place} p={p} />
         <Correct place={place} p={p} />
-        {place.kind === 'container' && <TeachWeight place={place} />}
+        {isPotted(place) && <TeachWeight place={place} />}
         {p.watering.timerZone && <Timer place={place} p={p} />}
         <Facts p={p} />
       </div>
