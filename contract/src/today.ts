@@ -31,6 +31,8 @@ export interface TaskDto {
   remedy: RemedyCode | null;
   /** for each plant */
   dose: Dose | null;
+  /** it is answered by what a finger says of the place's soil, and not ticked */
+  feel?: true;
   /** a dated list, where there is more than one thing to it */
   acts?: { on: Day; text: string }[];
   cautions: string[];

@@ -32,7 +32,7 @@ test('absurd places and gardens are refused with the path of each fault', () => 
     name: 'Pots',
     kind: 'container',
     texture: 'loam',
-    volumeL: 0.2,
+    volumeL: 0.02,
     flowLPerH: 9000,
     drainageMmPerH: 0,
     mulch: [{ from: 'soon', depthMm: -1 }],

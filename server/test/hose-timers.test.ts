@@ -23,6 +23,7 @@ async function dripGarden(address: string | null, secret: string, zone = 1) {
   const bed = await g.place({ ...DRIP, watering: { school: 'daily', timerZone: zone } });
   await g.plant(bed);
   await g.weather();
+  await g.record('soil-check', { placeId: bed }, { date: addDays(TODAY, -1), feel: 'damp' });
   const tell = (body: object) => g.agent.put(g.url('/timer')).send(body);
   if (address) await tell({ address, secret }).expect(200);
   const act = async (what: 'send' | 'read', of = bed) =>

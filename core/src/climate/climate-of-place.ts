@@ -1,12 +1,21 @@
 import type { WeatherDay } from './gaps.js';
+import { wetShares } from './rain-seasons.js';
 import type { ClimateTable } from './weather-generator.js';
+
+/** So many recorded days of a month tell how often it rains in it. */
+const OWN_MONTH_DAYS = 40;
 
 /**
  * A rough climate for coordinates, for simulated years: means by latitude and height, moved to fit what was recorded.
  * Judgement after the usual zonal means (from memory): 27 °C at the equator falling with the square of the latitude,
- * 6.5 °C less per 1,000 m, a yearly swing that grows with the latitude.
+ * 6.5 °C less per 1,000 m, a yearly swing that grows with the latitude; wet and dry seasons by the table of `rain-seasons.ts`.
  */
-export function climateOfPlace(latitude: number, elevationM: number, recorded: readonly WeatherDay[]): ClimateTable {
+export function climateOfPlace(
+  latitude: number,
+  elevationM: number,
+  recorded: readonly WeatherDay[],
+  longitude: number | null = null,
+): ClimateTable {
   const lat = Math.abs(latitude);
   const yearly = 27 - 0.0085 * lat ** 2 - (6.5 * elevationM) / 1000;
   const swing = 0.25 * lat;
@@ -19,14 +28,23 @@ export function climateOfPlace(latitude: number, elevationM: number, recorded: r
   const ranges = recorded.map((w) => w.tMaxC - w.tMinC);
   const range = ranges.length >= 20 ? ranges.reduce((a, b) => a + b, 0) / ranges.length : 10;
   const wet = recorded.filter((w) => w.rainMm > 0);
-  const enough = recorded.length >= 60 && wet.length >= 8;
-  const share = enough ? Math.min(0.7, Math.max(0.05, wet.length / recorded.length)) : 0.3;
-  const perWetDay = enough ? wet.reduce((s, w) => s + w.rainMm, 0) / wet.length : 7;
-  // a wet day is about twice as likely after a wet one (Richardson 1981, typical)
-  const wetAfterWet = Math.min(0.85, share + 0.25 * (1 - share));
-  const wetAfterDry = Math.min(0.8, (share * (1 - wetAfterWet)) / (1 - share));
+  const perWetDay = wet.length >= 8 ? wet.reduce((sum, w) => sum + w.rainMm, 0) / wet.length : 7;
+  const usual = wetShares(latitude, longitude);
+  // how much wetter or drier the recorded days were than the table says of their months
+  const expected = byMonth.reduce((sum, days, m) => sum + days.length * usual[m]!, 0);
+  const wetter = recorded.length >= 60 ? wet.length / Math.max(1, expected) : 1;
+  const shareOf = (month: number): number => {
+    const own = byMonth[month]!;
+    // a month that the garden's own records know speaks for itself
+    const told = own.length >= OWN_MONTH_DAYS ? own.filter((w) => w.rainMm > 0).length / own.length : null;
+    return Math.min(0.7, Math.max(0.01, told ?? usual[month]! * Math.min(2, Math.max(0.4, wetter))));
+  };
   return Array.from({ length: 12 }, (_, m) => {
     const mean = meanOf(m) + warmer;
+    const share = shareOf(m);
+    // a wet day is about twice as likely after a wet one (Richardson 1981, typical)
+    const wetAfterWet = Math.min(0.85, share + 0.25 * (1 - share));
+    const wetAfterDry = Math.min(0.8, (share * (1 - wetAfterWet)) / (1 - share));
     return {
       tMinC: mean - range / 2,
       tMaxC: mean + range / 2,

@@ -71,6 +71,7 @@ export const FACTS = {
     ctx.waterKnown && !(ctx.felt && ctx.felt.feel !== 'dry') && (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
   'water-ample': (ctx: CaseContext) =>
     ctx.waterKnown && ctx.felt?.feel !== 'dry' && (now(ctx)?.fractionAvailable ?? 0) > AMPLE_LEFT,
+  'water-not-known': (ctx: CaseContext) => !ctx.waterKnown && ctx.felt === null,
   'soil-felt-wet': feltWet,
   'soil-felt-damp': (ctx: CaseContext) => ctx.felt?.feel === 'damp' || ctx.present.has('soil-damp-deep'),
   'soil-felt-dry': feltDry,

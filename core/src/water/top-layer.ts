@@ -60,7 +60,8 @@ export function correctedStore(store: Store, zone: RootZone, seen: Measured): St
   const own = TOP_OWN_SD * (1 - felt);
   const spread = store.sd ** 2 + own ** 2 + seen.sd ** 2;
   const surprise = seen.fraction - modelled;
-  const gain = store.sd ** 2 / spread;
+  // the less of the root zone was felt, the less does the error of its top tell of the error of the whole
+  const gain = (Math.sqrt(felt) * store.sd ** 2) / spread;
   const topGain = (store.sd ** 2 + own ** 2) / spread;
   const betterTop = Math.min(1, Math.max(0, top + topGain * surprise));
   return {

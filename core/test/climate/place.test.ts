@@ -1,4 +1,12 @@
-import { climateOfPlace, fillGaps, type WeatherDay } from '@candid-leaf/core/climate';
+import {
+  climateOfPlace,
+  fillGaps,
+  generateWeather,
+  seeded,
+  type WeatherDay,
+  weatherInPlace,
+  wetShares,
+} from '@candid-leaf/core/climate';
 import { addDays } from '@candid-leaf/core/units';
 
 const warmestMonth = (latitude: number): number => {
@@ -46,4 +54,80 @@ test('a gap is filled on the straight line between its neighbours, dry, and mark
   expect(filled.map((d) => d.filled ?? false)).toEqual([true, false, true, true, true, false, true]);
   expect(filled.filter((d) => d.filled).every((d) => d.rainMm === 0)).toBe(true);
   expect(fillGaps([], '2026-07-01', '2026-07-07')).toEqual([]);
+});
+
+describe('wet and dry seasons', () => {
+  const shares = (latitude: number, longitude: number) => wetShares(latitude, longitude);
+  test('summers are dry by the Mediterranean and on the coasts like it, in both hemispheres', () => {
+    for (const [latitude, longitude] of [
+      [37, -3],
+      [38, -122],
+    ] as const) {
+      expect(shares(latitude, longitude)[6]).toBeLessThan(0.05);
+      expect(shares(latitude, longitude)[0]).toBeGreaterThan(0.3);
+    }
+    for (const [latitude, longitude] of [
+      [-33, 18.5],
+      [-34, 138.6],
+      [-33.4, -70.7],
+    ] as const) {
+      expect(shares(latitude, longitude)[0]).toBeLessThan(0.05);
+      expect(shares(latitude, longitude)[6]).toBeGreaterThan(0.3);
+    }
+  });
+  test('the monsoon is wet in its summer, the desert hardly ever, and elsewhere it rains all year', () => {
+    expect(shares(19, 73)[6]! / shares(19, 73)[0]!).toBeGreaterThan(4);
+    expect(shares(-12, 25)[0]! / shares(-12, 25)[6]!).toBeGreaterThan(3);
+    expect(Math.max(...shares(25, 25))).toBeLessThan(0.1);
+    expect(new Set(shares(48, 11)).size).toBe(1);
+  });
+  test('simulated summers there are dry, and a month that the garden’s own records know speaks for itself', () => {
+    const rainyDays = (longitude: number, recorded: WeatherDay[] = []) => {
+      const table = climateOfPlace(38, 50, recorded, longitude);
+      const summers = [1, 2, 3, 4].flatMap((seed) =>
+        generateWeather(table, { latitude: 38, elevationM: 50 }, '2026-06-15', 60, seeded(seed)),
+      );
+      return summers.filter((d) => d.rainMm >= 1).length / 4;
+    };
+    expect(rainyDays(15)).toBeLessThan(6);
+    expect(rainyDays(-95)).toBeGreaterThan(8);
+    const wetJulys: WeatherDay[] = [2024, 2025].flatMap((year) =>
+      Array.from({ length: 31 }, (_, i) => ({
+        date: `${year}-07-${String(i + 1).padStart(2, '0')}`,
+        tMinC: 18,
+        tMaxC: 29,
+        rainMm: i % 2 ? 6 : 0,
+      })),
+    );
+    expect(rainyDays(15, wetJulys)).toBeGreaterThan(rainyDays(15) + 5);
+  });
+});
+
+describe('a place has a weather of its own', () => {
+  const site = { latitude: 45, elevationM: 100 };
+  const sunny: WeatherDay = { date: '2026-07-18', tMinC: 15, tMaxC: 28, rainMm: 0, solarMj: 29, windMs: 3 };
+  const dull: WeatherDay = { ...sunny, solarMj: 8, rainMm: 9 };
+  const within = (place: object, w: WeatherDay) => weatherInPlace({ kind: 'ground', ...place } as never, w, site);
+  test('28 °C and sunny outside is a hot day under a shut cover: 5 to 8 °C more, 2 to 3 with vents open', () => {
+    expect(within({ cover: 'tunnel' }, sunny).tMaxC - 28).toBeGreaterThan(5);
+    expect(within({ cover: 'glasshouse', vents: 'shut' }, sunny).tMaxC - 28).toBeLessThanOrEqual(8);
+    const open = within({ cover: 'tunnel', vents: 'open' }, sunny).tMaxC - 28;
+    expect(open).toBeGreaterThanOrEqual(2);
+    expect(open).toBeLessThanOrEqual(3);
+    // by day it is the sun that warms it
+    expect(within({ cover: 'tunnel' }, dull).tMaxC - 28).toBeLessThan(2);
+  });
+  test('no rain comes in, little wind, and a night keeps a degree or two', () => {
+    for (const cover of ['roof', 'tunnel', 'glasshouse', 'indoors']) expect(within({ cover }, dull).rainMm).toBe(0);
+    expect(within({ kind: 'tunnel-bed' }, sunny)).toEqual(within({ cover: 'tunnel' }, sunny));
+    expect(within({ cover: 'tunnel' }, sunny).windMs).toBeLessThan(1);
+    expect(within({ cover: 'glasshouse' }, sunny).tMinC).toBe(17);
+    expect(within({}, dull)).toBe(dull);
+  });
+  test('indoors it is the room, entered or 18 to 22 °C, whatever freezes outside', () => {
+    const frost: WeatherDay = { date: '2026-01-10', tMinC: -9, tMaxC: -2, rainMm: 3 };
+    expect(within({ cover: 'indoors' }, frost)).toMatchObject({ tMinC: 18, tMaxC: 22, rainMm: 0 });
+    expect(within({ kind: 'indoors', roomTMinC: 15, roomTMaxC: 26 }, frost)).toMatchObject({ tMinC: 15, tMaxC: 26 });
+    expect(within({ kind: 'indoors', roomTMaxC: 16 }, frost)).toMatchObject({ tMinC: 16, tMaxC: 16 });
+  });
 });

@@ -56,6 +56,7 @@ const WHILE: Partial<Record<FactCode, Change>> = {
   'short-of-water': { place: pot, records: { watering: [{ date: addDays(ASOF, -8), litres: 2 }] } },
   mulched: { place: { mulch: [{ from: '2026-06-01', depthMm: 50 }] } },
   shaded: { place: { shade: [{ from: '2026-06-01', blockPct: 40 }] } },
+  'water-not-known': { records: { watering: [] } },
   'soil-stays-wet': { observations: [seen('soil-wet-deep')] },
   'fruit-not-sound': { observations: [seen('fruit-soft-sour')] },
   'fruit-fouled': { observations: [seen('fruit-gnawed-or-gone')] },

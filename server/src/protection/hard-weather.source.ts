@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
-import { weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
+import { warmthNote, weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
 import {
   actInWords,
   AHEAD_DAYS,
@@ -91,7 +91,10 @@ function taskFor(
 ): Task[] {
   const acts = spellPlan(spell, s.today, inSpell(s, place, spell, assessed)).filter((a) => a.on >= s.today);
   if (acts.length === 0) return [];
-  const said = acts.map((a) => ({ on: a.on, ...actInWords(a.what, s.format) }));
+  // what is asked for every day again is told once: tomorrow asks for it anew
+  const said = acts
+    .map((a) => ({ on: a.on, ...actInWords(a.what, s.format) }))
+    .filter((a, i, all) => all.findIndex((x) => x.text === a.text) === i);
   return [
     {
       id: `${spell.kind}:${s.today}:${place.id}`,
@@ -99,7 +102,7 @@ function taskFor(
       placeId: place.id,
       title: `${TITLES[spell.kind]}: ${place.name}`,
       where: place.name,
-      why: spellInWords(spell, s.today, s.format),
+      why: spellInWords(spell, s.today, s.format) + (spell.kind === 'heat' ? warmthNote(place) : ''),
       dueOn: s.today,
       minutes: Math.max(1, acts.filter((a) => a.on === s.today).length) * MINUTES_AN_ACT,
       litres: null,

@@ -30,7 +30,9 @@ export class WateringSource extends TaskSource {
     const assessed = await this.assessments.all(s);
     return livePlaces(s).flatMap((place) => {
       const found = assessed.get(place.id);
-      return found ? found.plan.pours.flatMap((pour) => taskFor(s, place, found, pour)) : [];
+      return found
+        ? [...askFor(s, place, found), ...found.plan.pours.flatMap((pour) => taskFor(s, place, found, pour))]
+        : [];
     });
   }
 
@@ -74,6 +76,35 @@ export class WateringSource extends TaskSource {
 
 /** Id of one plant's record where a tick writes several: the same tick always writes the same. */
 const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
+
+/** A finger in the soil takes a minute. */
+const FEEL_MINUTES = 1;
+
+/** Where nobody knows what plants got, no litres are ordered: their soil is to be felt. It is answered by a finger, not by a tick. */
+function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment): Task[] {
+  const unknown = livePlantsIn(s, place.id).filter((plant) => {
+    const context = assessed.plants.get(plant.id)?.context;
+    return context !== undefined && context.balance.days.length > 0 && !context.waterKnown;
+  });
+  if (unknown.length === 0) return [];
+  return [
+    {
+      id: `feel-${place.id}`,
+      plantId: null,
+      placeId: place.id,
+      title: `Feel the soil: ${place.name}`,
+      where: unknown.map((p) => p.name).join(', '),
+      why: 'nobody wrote down what was given, so no amount can be told: a finger, two knuckles deep, says how it stands',
+      dueOn: s.today,
+      minutes: FEEL_MINUTES,
+      litres: null,
+      remedy: null,
+      dose: null,
+      feel: true,
+      cautions: [],
+    },
+  ];
+}
 
 function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment, pour: Pour): Task[] {
   const next = pour.plan?.next;

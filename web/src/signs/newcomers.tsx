@@ -142,8 +142,9 @@ export const NEWCOMERS = {
         [66, 84],
       ].map(([x = 0, y = 0]) => (
         <g key={x}>
-          {P(`M${x - 11} ${y}c6 -8 16 -8 22 0c-6 8 -16 8 -22 0Z`, INK.leafPale)}
-          <circle cx={x + 2} cy={y} r="3" fill={INK.dark} {...LINE} strokeWidth="1" />
+          {L(`M${x - 14} ${y - 6}L${x - 7} ${y}`, INK.leafDark, 4)}
+          {P(`M${x - 8} ${y - 4}c10 -6 24 0 26 8c-6 8 -20 8 -27 1c-4 -4 -3 -7 1 -9Z`, INK.green)}
+          <circle cx={x + 3} cy={y + 1} r="2.6" fill={INK.dark} />
         </g>
       ))}
     </Truss>
@@ -323,10 +324,11 @@ export const NEWCOMERS = {
     <Ground>
       {P('M44 30L52 30L52 42H44Z', INK.leaf)}
       {L('M44 30L48 33L52 29', INK.tan, 2.4)}
-      <g transform="rotate(74 60 34) translate(18 -22)">
-        {L('M48 56V18', INK.leaf, 6)}
-        {P('M48 30C58 20 72 22 78 30C70 38 56 38 48 30Z', INK.leaf)}
-        {P('M48 30C38 20 24 22 18 30C26 38 40 38 48 30Z', INK.leaf)}
+      <g transform="translate(56 34) rotate(80) scale(0.62)">
+        {L('M0 0V-52', INK.leaf, 9)}
+        {P('M0 -22C10 -34 28 -32 36 -22C28 -12 10 -10 0 -22Z', INK.leaf)}
+        {P('M0 -22C-10 -34 -28 -32 -36 -22C-28 -12 -10 -10 0 -22Z', INK.leaf)}
+        {P('M0 -40C8 -52 20 -54 26 -46C20 -36 8 -34 0 -40Z', INK.leafPale)}
       </g>
       {L('M22 66C26 56 40 56 42 66C42 74 30 74 32 66', INK.grey, 7)}
     </Ground>

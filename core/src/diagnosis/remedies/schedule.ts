@@ -93,8 +93,10 @@ function stepsByFinding(offers: readonly Offer[]): number[] {
   return out;
 }
 
-/** The glove and eye caution of hot peppers stands where their fruit or shoots are handled. */
-function cautionsOf({ case: c }: CaseContext, own: readonly CautionCode[], handles: boolean): readonly CautionCode[] {
+/** The glove and eye caution of hot peppers stands where their fruit or shoots are handled; so does the bin for what was gnawed. */
+function cautionsOf(ctx: CaseContext, own: readonly CautionCode[], handles: boolean): readonly CautionCode[] {
+  const { case: c } = ctx;
   const hot = c.plant.crop === 'pepper' && (c.plant.type === 'hot' || c.plant.type === 'superhot');
-  return hot && handles ? [...own, 'hot'] : own;
+  const fouled = ctx.present.has('fruit-gnawed-or-gone') || ctx.present.has('fruit-droppings-on-bites');
+  return [...own, ...(fouled && handles ? (['fouled', 'wash-hands'] as const) : []), ...(hot && handles ? (['hot'] as const) : [])];
 }

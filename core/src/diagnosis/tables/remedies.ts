@@ -121,7 +121,7 @@ export const REMEDIES = [
   remedy('water-now', 1, 'today', 'Water now', 'Soak slowly, wait ten minutes, soak again.', {
     dose: 'next-watering',
     acts: 'watering',
-    notWhile: [WET, ['soil-felt-damp', 'the soil is damp: it is the heat, not thirst']],
+    notWhile: [WET, ['water-not-known', 'nobody knows what it got: feel the soil first'], ['soil-felt-damp', 'the soil is damp: it is the heat, not thirst']],
   }),
   remedy('even-watering', 1, 'next-watering', 'Water evenly', 'The same amount in the same rhythm, in the morning, so that the root zone neither dries out nor drowns.', {
     dose: 'rhythm',

@@ -8,7 +8,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
     group: 'water and weather',
     label: 'Thirst',
     source: HANDBOOK,
-    prior: EVERYDAY,
+    prior: USUAL,
     line: 'The roots find no water, and the leaves hang.',
     setting: [
       ['water-under-quarter', 2, 'the balance says under a quarter of the water is left'],

@@ -8,6 +8,7 @@ import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
+import { SoilFeel } from '../../records/components/soil-feel';
 import { doTask, postponeTask, undoTask } from '../writes';
 
 const ICONS: Record<TaskSourceCode, LucideIcon> = {
@@ -106,7 +107,14 @@ function Answers({ task }: { task: TaskDto }) {
   const putOff = () => later.mutate({ key }, { said: `Not today: ${task.title}.`, undo: () => undo.mutate({ key }) });
   return (
     <div className="mt-1.5 -ml-2 flex flex-wrap gap-1">
-      {task.source === 'look-again' && task.plantId ? (
+      {task.feel && task.placeId ? (
+        <span className="ml-2">
+          <SoilFeel
+            place={{ id: task.placeId, name: task.where }}
+            said={(felt) => `Soil felt ${felt}: the plan follows.`}
+          />
+        </span>
+      ) : task.source === 'look-again' && task.plantId ? (
         <Link className={buttonLook('main')} to={link('plant', { plantId: task.plantId })} aria-label={task.title}>
           <Eye aria-hidden size={17} /> Go and see
         </Link>

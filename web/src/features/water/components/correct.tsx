@@ -1,32 +1,20 @@
 import type { PlaceDto, PlacePlanDto, PourDto } from '@candid-leaf/contract';
-import { SOIL_FEELS, type SoilCheck } from '@candid-leaf/core/records';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
-import { useGarden, useLink } from '../../../lib/garden-context';
-import { wordOf } from '../../../lib/words';
-import { Button, buttonLook } from '../../../ui/button';
+import { useLink } from '../../../lib/garden-context';
+import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { percent } from '../../../ui/water-left';
-import { useRecordOnce } from '../../records/components/use-record-once';
-
-/** Two knuckles. */
-const FINGER_CM = 5;
+import { SoilFeel } from '../../records/components/soil-feel';
 
 const driestOf = (p: PlacePlanDto): PourDto | undefined =>
   [...p.pours].sort((a, b) => (a.fractionAvailable ?? 2) - (b.fractionAvailable ?? 2))[0];
 
 /** A finger in the soil moves the plan at once. */
 export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
-  const garden = useGarden();
   const link = useLink();
-  const record = useRecordOnce(garden.id);
   const driest = driestOf(p);
   const plants = p.pours.reduce((sum, pour) => sum + pour.plants.length, 0);
-  const feel = (felt: SoilCheck['feel']) =>
-    record.write(
-      { type: 'soil-check', placeId: place.id, data: { date: garden.today, feel: felt, depthCm: FINGER_CM } },
-      `Soil felt ${felt}: the plan follows.`,
-    );
   return (
     <Panel label="Correct it with a finger">
       <p>
@@ -41,12 +29,8 @@ export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
         )}{' '}
         What does a finger say, two knuckles deep?
       </p>
-      <div role="group" aria-label="Soil at a finger’s depth" className="mt-2 flex flex-wrap gap-2">
-        {SOIL_FEELS.map((f) => (
-          <Button key={f} disabled={record.isPending} onClick={() => feel(f)}>
-            {wordOf(f)}
-          </Button>
-        ))}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <SoilFeel place={place} said={(felt) => `Soil felt ${felt}: the plan follows.`} />
         <Link className={buttonLook('quiet')} to={link('bench', {}, { place: place.id })}>
           <Scale aria-hidden size={18} /> Try other habits here
         </Link>

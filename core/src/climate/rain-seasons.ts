@@ -1,0 +1,51 @@
+/**
+ * When in the year it rains, roughly, for simulated years: a small table by latitude and coast (judgement after the usual climate
+ * maps, from memory). The first box that a place lies in counts; elsewhere rain falls all year alike.
+ */
+interface RainSeason {
+  label: string;
+  latitude: readonly [number, number];
+  longitude: readonly [number, number];
+  /** share of days with rain over the year */
+  share: number;
+  /** middle of the wettest month, 0 January to 11 December; null where there is none */
+  wettest: number | null;
+  /** how far the wettest month lies above the mean, and the driest below it, 0 to 1 */
+  swing: number;
+}
+
+const DRY_SUMMER = { share: 0.2, swing: 0.92 } as const;
+const JANUARY = 0;
+const JULY = 6;
+
+const RAIN_SEASONS: readonly RainSeason[] = [
+  { label: 'Mediterranean Sea', latitude: [30, 44], longitude: [-10, 40], wettest: JANUARY, ...DRY_SUMMER },
+  { label: 'west coast of North America', latitude: [32, 43], longitude: [-125, -117], wettest: JANUARY, ...DRY_SUMMER },
+  { label: 'middle of Chile', latitude: [-40, -29], longitude: [-75, -69], wettest: JULY, ...DRY_SUMMER },
+  { label: 'Cape of Africa', latitude: [-36, -31], longitude: [16, 23], wettest: JULY, ...DRY_SUMMER },
+  { label: 'south and west of Australia', latitude: [-38, -29], longitude: [113, 141], wettest: JULY, ...DRY_SUMMER },
+  { label: 'deserts of North America', latitude: [22, 37], longitude: [-117, -103], share: 0.08, wettest: JULY, swing: 0.3 },
+  { label: 'Sahara and Arabia', latitude: [15, 31], longitude: [-16, 60], share: 0.03, wettest: null, swing: 0 },
+  { label: 'monsoon of Asia', latitude: [8, 40], longitude: [68, 130], share: 0.3, wettest: JULY, swing: 0.85 },
+  { label: 'northern tropics', latitude: [5, 23], longitude: [-180, 180], share: 0.35, wettest: JULY, swing: 0.7 },
+  { label: 'southern tropics', latitude: [-23, -5], longitude: [-180, 180], share: 0.35, wettest: JANUARY, swing: 0.7 },
+];
+
+const EVEN: Pick<RainSeason, 'share' | 'wettest' | 'swing'> = { share: 0.3, wettest: null, swing: 0 };
+
+const within = (x: number, [low, high]: readonly [number, number]): boolean => x >= low && x <= high;
+
+/** Share of days with rain in each month, January first, for a place of which nothing is recorded. */
+export function wetShares(latitude: number, longitude: number | null): number[] {
+  const { share, wettest, swing } =
+    RAIN_SEASONS.find(
+      (s) =>
+        within(latitude, s.latitude) &&
+        (longitude === null ? s.longitude[0] === -180 : within(longitude, s.longitude)),
+    ) ?? EVEN;
+  return Array.from({ length: 12 }, (_, month) =>
+    wettest === null
+      ? share
+      : Math.min(0.8, Math.max(0.01, share * (1 + swing * Math.cos(((month - wettest) / 12) * 2 * Math.PI)))),
+  );
+}
