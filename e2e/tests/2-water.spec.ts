@@ -53,9 +53,22 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
   await addPlace(page, 'Tunnel', 'tunnel-bed', { 'Length (ft)': '8', 'Width (ft)': '3' });
   await addPlant(page, 'Tunnel', 'Under cover', 'fruiting');
 
+  await test.step('nobody knows what they got: no litres are told, a finger is asked, and one touch tells it', async () => {
+    const today = page.getByRole('region', { name: 'Today' });
+    await expect(today.getByText('Feel the soil: Pot')).toBeVisible();
+    await expect(today.getByText(/^Water /)).toHaveCount(0);
+    for (const place of ['Drip bed', 'Pot', 'Tunnel']) {
+      const strip = page.getByRole('region', { name: place, exact: true });
+      await expect(strip.getByText('not known: feel the soil')).toBeVisible();
+      await strip.getByRole('button', { name: 'Damp' }).click();
+      await expect(strip.getByText('not known: feel the soil')).toBeHidden();
+    }
+    await expect(today.getByText('Feel the soil: Pot')).toBeHidden();
+  });
+
   await test.step('warned of the heat in time, with dates and amounts, done with one touch', async () => {
     const today = page.getByRole('region', { name: 'Today' });
-    await expect(today.getByText('Before the heat: Drip bed')).toBeVisible();
+    await expect(today.getByText('Heat: Drip bed')).toBeVisible();
     await expect(
       today
         .getByText(
@@ -65,8 +78,8 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     ).toBeVisible();
     await expect(today.getByText(/ft² of shade cloth/).first()).toBeVisible();
     await expect(today.getByText('Pick what shows the first blush; it ripens indoors.')).toBeVisible();
-    await today.getByRole('button', { name: 'Done: Before the heat: Tunnel, Tunnel' }).click();
-    await expect(today.getByText('Before the heat: Tunnel')).toBeHidden();
+    await today.getByRole('button', { name: 'Done: Heat: Tunnel, Tunnel' }).click();
+    await expect(today.getByText('Heat: Tunnel')).toBeHidden();
     await expect(
       page
         .getByRole('region', { name: 'How steady the water is' })
@@ -84,7 +97,10 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
         .first()
         .textContent();
     const before = await left();
-    await page.getByRole('group', { name: 'Soil at a finger’s depth' }).getByRole('button', { name: 'Dry' }).click();
+    await page
+      .getByRole('group', { name: 'Soil of Drip bed at a finger’s depth' })
+      .getByRole('button', { name: 'Dry' })
+      .click();
     await expect(page.getByText('Soil felt dry: the plan follows.', { exact: true })).toBeVisible();
     await expect.poll(left).not.toBe(before);
   });

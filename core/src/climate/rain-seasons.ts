@@ -20,11 +20,24 @@ const JULY = 6;
 
 const RAIN_SEASONS: readonly RainSeason[] = [
   { label: 'Mediterranean Sea', latitude: [30, 44], longitude: [-10, 40], wettest: JANUARY, ...DRY_SUMMER },
-  { label: 'west coast of North America', latitude: [32, 43], longitude: [-125, -117], wettest: JANUARY, ...DRY_SUMMER },
+  {
+    label: 'west coast of North America',
+    latitude: [32, 43],
+    longitude: [-125, -117],
+    wettest: JANUARY,
+    ...DRY_SUMMER,
+  },
   { label: 'middle of Chile', latitude: [-40, -29], longitude: [-75, -69], wettest: JULY, ...DRY_SUMMER },
   { label: 'Cape of Africa', latitude: [-36, -31], longitude: [16, 23], wettest: JULY, ...DRY_SUMMER },
   { label: 'south and west of Australia', latitude: [-38, -29], longitude: [113, 141], wettest: JULY, ...DRY_SUMMER },
-  { label: 'deserts of North America', latitude: [22, 37], longitude: [-117, -103], share: 0.08, wettest: JULY, swing: 0.3 },
+  {
+    label: 'deserts of North America',
+    latitude: [22, 37],
+    longitude: [-117, -103],
+    share: 0.08,
+    wettest: JULY,
+    swing: 0.3,
+  },
   { label: 'Sahara and Arabia', latitude: [15, 31], longitude: [-16, 60], share: 0.03, wettest: null, swing: 0 },
   { label: 'monsoon of Asia', latitude: [8, 40], longitude: [68, 130], share: 0.3, wettest: JULY, swing: 0.85 },
   { label: 'northern tropics', latitude: [5, 23], longitude: [-180, 180], share: 0.35, wettest: JULY, swing: 0.7 },
@@ -40,8 +53,7 @@ export function wetShares(latitude: number, longitude: number | null): number[] 
   const { share, wettest, swing } =
     RAIN_SEASONS.find(
       (s) =>
-        within(latitude, s.latitude) &&
-        (longitude === null ? s.longitude[0] === -180 : within(longitude, s.longitude)),
+        within(latitude, s.latitude) && (longitude === null ? s.longitude[0] === -180 : within(longitude, s.longitude)),
     ) ?? EVEN;
   return Array.from({ length: 12 }, (_, month) =>
     wettest === null

@@ -121,10 +121,14 @@ export const READINGS = {
     const limit = hungryAfterDays(isPotted(ctx.case.place));
     const last = feeding.filter((f) => f.grams > 0).at(-1);
     if (last) return known(daysBetween(last.date, ctx.case.asOf) < limit);
+    // somebody wrote down that none was given
+    return feeding.length > 0 ? 'no' : 'unknown';
+  },
+  /** a pot that is long planted, in a log that is kept otherwise and holds no feed: that speaks, though not as loud as a record */
+  'no-feed-in-a-kept-log': (ctx: CaseContext): Reading => {
     const since = ctx.case.plant.transplantedOn;
-    const long = since != null && daysBetween(since, ctx.case.asOf) >= limit;
-    // a pot that is long planted, in a log that is kept and holds no feed
-    return long && isPotted(ctx.case.place) && (feeding.length > 0 || keepsLog(ctx)) ? 'no' : 'unknown';
+    const long = since != null && daysBetween(since, ctx.case.asOf) >= hungryAfterDays(isPotted(ctx.case.place));
+    return ctx.case.records.feeding.length === 0 && long && isPotted(ctx.case.place) && keepsLog(ctx) ? 'yes' : 'unknown';
   },
   'grown-plant': (ctx: CaseContext): Reading => {
     const { stage, heightM } = ctx.case.plant;

@@ -30,12 +30,7 @@ function run(asked: BenchAsked): void {
   const from = performance.now();
   const rows: BenchRow[] = setUps.map((setUp) => ({ setUp, seasons: [] }));
   const years = asked.weather === 'recorded' ? 1 : asked.years;
-  const table = climateOfPlace(
-    plant.garden.latitude,
-    plant.garden.elevationM,
-    asked.recorded,
-    plant.garden.longitude,
-  );
+  const table = climateOfPlace(plant.garden.latitude, plant.garden.elevationM, asked.recorded, plant.garden.longitude);
   const span = seasonSpan(plant.garden, asked.year, asked.plantedOn);
   let reportedAt = from;
   for (let y = 0; y < years; y++) {

@@ -98,5 +98,9 @@ function cautionsOf(ctx: CaseContext, own: readonly CautionCode[], handles: bool
   const { case: c } = ctx;
   const hot = c.plant.crop === 'pepper' && (c.plant.type === 'hot' || c.plant.type === 'superhot');
   const fouled = ctx.present.has('fruit-gnawed-or-gone') || ctx.present.has('fruit-droppings-on-bites');
-  return [...own, ...(fouled && handles ? (['fouled', 'wash-hands'] as const) : []), ...(hot && handles ? (['hot'] as const) : [])];
+  return [
+    ...own,
+    ...(fouled && handles ? (['fouled', 'wash-hands'] as const) : []),
+    ...(hot && handles ? (['hot'] as const) : []),
+  ];
 }

@@ -107,7 +107,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['after-heat', USUALLY, 'it comes with heat'],
       ['leaf-roll-up', RARELY, 'it saves water'],
     ],
-    drivers: [by('hot-days', 4, 1, { params: { atC: 30, days: 1, within: 4 }, oddsFactorIfAbsent: 0.15 }), by('wind-or-hail', 1.3, 0.3)],
+    drivers: [by('hot-days', 3, 1, { params: { atC: 30, days: 1, within: 4 }, oddsFactorIfAbsent: 0.15 }), by('wind-or-hail', 1.3, 0.3)],
     records: [needs('hot-lately', 0.08, 'no heat in the records'), starts('dry-at-the-roots', 0.3, 'thirst is likelier then')],
     remedies: [...against(['hot-days'], 'open-vents'), ...always('watch-only'), ...against(['hot-days'], 'shade-cloth', 'mulch'), ...always('move-to-shade')],
     lookAlikes: { 'dry-wilt': 'thirst: dry a finger deep, still limp at dawn' },
