@@ -128,7 +128,9 @@ export const READINGS = {
   'no-feed-in-a-kept-log': (ctx: CaseContext): Reading => {
     const since = ctx.case.plant.transplantedOn;
     const long = since != null && daysBetween(since, ctx.case.asOf) >= hungryAfterDays(isPotted(ctx.case.place));
-    return ctx.case.records.feeding.length === 0 && long && isPotted(ctx.case.place) && keepsLog(ctx) ? 'yes' : 'unknown';
+    return ctx.case.records.feeding.length === 0 && long && isPotted(ctx.case.place) && keepsLog(ctx)
+      ? 'yes'
+      : 'unknown';
   },
   'grown-plant': (ctx: CaseContext): Reading => {
     const { stage, heightM } = ctx.case.plant;

@@ -147,7 +147,7 @@ function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) =
 }
 
 /** It is clear what it is, and the records say why: a check over which nothing turns is not asked for. */
-function isSettled({ list, all }: DiagnosisResult): boolean {
+export function isSettled({ list, all }: DiagnosisResult): boolean {
   const leader = list[0];
   if (!leader || leader.probability <= SETTLED_FROM) return false;
   const candidate = all.find((c) => c.row.code === leader.disorder);

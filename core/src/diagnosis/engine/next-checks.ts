@@ -2,7 +2,7 @@ import { type SignCode, signRow } from '../../records/vocabulary/signs.js';
 import { roundTo } from '../../units/rounding.js';
 import type { CaseContext } from '../context.js';
 import { type CheckCode, checkRow, CHECKS, shownBy } from '../tables/checks.js';
-import { checkGains, isOpen, type NextCheck } from './check-gains.js';
+import { checkGains, isOpen, isSettled, type NextCheck } from './check-gains.js';
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 import { type Candidate, driverWeight } from './network.js';
 import { entropyBits } from './noisy-or.js';
@@ -12,6 +12,8 @@ const MOST_CHECKS = 5;
 const UNSEEN_DRIVER = 0.25;
 /** A trouble that nobody reported is looked for when the records alone make it this likely (judgement). */
 const SUSPECTED_FROM = 0.1;
+/** Beside something that is settled only what the records nearly say by themselves is worth another look. */
+const SUSPECTED_BESIDE = 0.25;
 
 /**
  * The checks that would tell most, by expected information over the disorders that could have caused what was seen and,
@@ -21,7 +23,8 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   const { all, list, marginals } = result;
   if (list.length === 0 && ctx.present.size === 0) return [];
   const pointedAt = all.filter((c) => c.row.signs.some(([sign]) => ctx.present.has(sign)));
-  const suspected = all.filter((_, i) => marginals[i]! >= SUSPECTED_FROM);
+  const suspect = isSettled(result) ? SUSPECTED_BESIDE : SUSPECTED_FROM;
+  const suspected = all.filter((_, i) => marginals[i]! >= suspect);
   // a circumstance may point through a driver alone: still air at the flowers, to flowers that fall
   const through = all.filter((c) => c.found.some((f) => f.verdict.because.some((b) => b.record === 'sign')));
   const listed = all.filter((c) => list.some((d) => d.disorder === c.row.code));

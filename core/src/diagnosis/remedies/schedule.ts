@@ -59,7 +59,11 @@ export function scheduleRemedies(
       general,
       when: waters && plan?.next ? plan.next.date : dueOn(ctx, remedy.when, plan),
       dose: remedy.cuts && cutting && dose ? { ...dose, sharedBudget: true } : dose,
-      cautions: cautionsOf(ctx, remedy.cautions, (remedy.fruit ?? remedy.cuts) === true).map((c) => CAUTIONS[c]),
+      cautions: cautionsOf(
+        ctx,
+        [...remedy.cautions, ...(link.cautions ?? [])],
+        (remedy.fruit ?? remedy.cuts) === true,
+      ).map((c) => CAUTIONS[c]),
       followUpOn: addDays(ctx.case.asOf, disorder.followUpDays),
       successIs: disorder.successIs,
     });

@@ -269,7 +269,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['where-new-growth', USUALLY, 'new leaves'],
     ],
     drivers: [by('pests-present', 1.5, 0.5)],
-    remedies: always('remove-plant', 'sanitize-tools', 'resistant-cultivar'),
+    remedies: [...always('remove-plant'), { remedy: 'sanitize-tools', cautions: ['mosaic-tools'] }, ...always('resistant-cultivar')],
     lookAlikes: { 'herbicide-injury': 'no mottle' },
     doNot: ['Do not smoke or handle tobacco before touching plants.', 'No seed saved from it.'],
     goodToKnow: ['Alcohol is not enough for its kind on tools.'],

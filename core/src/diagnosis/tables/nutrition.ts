@@ -199,7 +199,12 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
       ['pace-weeks', OFTEN, 'it is slow'],
     ],
     drivers: [],
-    records: [needs('grown-plant', 0.1, 'too young for it'), starts('no-feed-in-a-kept-log', 0.25, 'no feed stands in a log that is kept otherwise'), needs('fed', 0.1, 'a hungry plant yellows from below as well', 1.4), starts('stays-wet', 0.12, 'wet roots yellow leaves as well')],
+    records: [
+      needs('grown-plant', 0.1, 'too young for it'),
+      starts('no-feed-in-a-kept-log', 0.25, 'no feed stands in a log that is kept otherwise'),
+      needs('fed', 0.1, 'a hungry plant yellows from below as well', 1.4),
+      starts('stays-wet', 0.12, 'wet roots yellow leaves as well'),
+    ],
     remedies: always('watch-only', 'prune-lower-leaves'),
     lookAlikes: { 'nitrogen-shortage': 'the whole plant goes pale', 'early-blight': 'spots with rings' },
     doNot: ['No feed and no spray: nothing is wrong.'],

@@ -271,7 +271,7 @@ export const REMEDIES = [
   remedy('collar', 1, 'today', 'A collar round the stem', 'A ring of card or tin, 3 cm (1 in) in the soil and 5 cm (2 in) above it, round each young plant.'),
   remedy('dig-out-roots', 6, 'season-end', 'Dig out all the roots', 'When it has borne, lift every root with a fork and put them in the bin, not on the compost.', { cautions: ['bag'], onlyWhere: BEDS }),
   remedy('sanitize-tools', 5, 'today', 'Clean tools and hands', 'Soap on hands and 70 % alcohol on blades between plants; for a mosaic virus alcohol is not enough.', {
-    cautions: ['blades', 'mosaic-tools'],
+    cautions: ['blades'],
     atOnce: true,
   }),
   // next season

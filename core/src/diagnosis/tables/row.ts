@@ -7,7 +7,7 @@ import type { FactCode } from '../facts.js';
 import type { ReadingCode } from '../readings.js';
 import type { LivesIn } from '../regions.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
-import type { RemedyCode } from './remedies.js';
+import type { CautionCode, RemedyCode } from './remedies.js';
 
 /**
  * `chance` of seeing `sign` where the disorder is, and why. A creature that was seen is linked to that creature's own row
@@ -50,6 +50,8 @@ export interface RemedyLink {
   facts?: readonly FactCode[];
   /** against this trouble only: withheld while this holds, and why */
   notWhile?: readonly (readonly [fact: FactCode, because: string])[];
+  /** against this trouble: cautions beside those of the remedy */
+  cautions?: readonly CautionCode[];
   /** against this trouble only: its own amount */
   dose?: Dose;
 }

@@ -130,7 +130,7 @@ function WhatToDo({ d }: { d: DisorderRow }) {
     <section aria-label="What to do">
       <h2 className="mb-2 text-xl">What to do, gentlest first</h2>
       <ol className="flex flex-col divide-y divide-line">
-        {remedies.map(({ remedy, drivers }) => {
+        {remedies.map(({ remedy, drivers, cautions = [] }) => {
           const r = remedyRow(remedy);
           return (
             <li key={remedy} className="py-2 first:pt-0">
@@ -141,7 +141,7 @@ function WhatToDo({ d }: { d: DisorderRow }) {
                   Where the records show {drivers.map((x) => DRIVERS[x]).join(' or ')}.
                 </span>
               )}
-              {r.cautions.map((c) => (
+              {[...r.cautions, ...cautions].map((c) => (
                 <span key={c} className="mt-1 block border-l-4 border-line pl-2 text-sm">
                   {CAUTIONS[c]}
                 </span>

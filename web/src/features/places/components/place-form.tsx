@@ -217,7 +217,7 @@ function Cover({ form: { register, control, watch, formState } }: PartProps) {
   const garden = useGarden();
   const e = formState.errors;
   return (
-    <FormCard title="Cover">
+    <FormCard title="Mulch and shade">
       <MeasuredField
         control={control}
         name="mulch.0.depthMm"
