@@ -21,7 +21,7 @@ const meanTemperature = (ctx: CaseContext, days: number): number | null => {
   const list = ctx.weather(days);
   return list.length === 0 ? null : list.reduce((sum, w) => sum + (w.tMinC + w.tMaxC) / 2, 0) / list.length;
 };
-/** Sprays go on when the sun is off the leaves: about a third of the way from the day's warmest to its coldest (judgement). */
+/** Sprays go on when the sun is off the leaves: nearly halfway from the day’s warmest to its coldest (judgement). */
 const EVENING_SHARE = 0.45;
 /** From here on oils, soaps and the like burn even in the evening (judgement; labels say about 27 to 32 °C). */
 export const EVENING_LIMIT_C = 27;
@@ -127,10 +127,6 @@ export const FACTS = {
   'soap-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['soap'], 3),
   'sprayed-today': (ctx: CaseContext) =>
     ctx.recent(ctx.case.records.sprays, 1).some((p) => p.product !== 'weedkiller-nearby'),
-  'blight-not-proven': (ctx: CaseContext) =>
-    !['leaf-white-fuzz-under', 'stem-dark-lesions', 'fruit-brown-greasy'].some((sign) =>
-      ctx.present.has(sign as never),
-    ),
 } satisfies Record<string, (ctx: CaseContext) => boolean>;
 
 export type FactCode = keyof typeof FACTS;

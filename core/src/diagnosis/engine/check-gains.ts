@@ -9,6 +9,7 @@ import { USUALLY } from '../tables/strengths.js';
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 import { type Candidate, causesOf, LEAKS, observedOf, signIndex } from './network.js';
 import { entropyBits, type LikelySet, likelySets } from './noisy-or.js';
+import { provingChecks } from './proofs.js';
 import { chancesUnder, type CheckOutcome, combinations, type Likelihood, noneOf, openOutcomes } from './outcomes.js';
 
 export interface NextCheck {
@@ -55,6 +56,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
   const advice = adviceOf(asked);
   const now = advice(before);
   const marks = ownMarks(ctx, result);
+  const proving = provingChecks(ctx, result);
   const settled = isSettled(result);
 
   const judge = (findings: readonly Pick<CheckOutcome, 'present' | 'absent'>[]): Judged => {
@@ -81,7 +83,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     const advises = now === '' || parts.some((o) => o.chance >= POSSIBLE && advice(o.marginals) !== now);
     const isMark = open.some((f) => f.present.some((sign) => marks.has(sign)));
     // the leader's own mark is looked for before anything is done, unless all is settled and it would tell nothing more
-    const marked = isMark && (!settled || gain >= LEAST_GAIN);
+    const marked = proving.includes(c.code) || (isMark && (!settled || gain >= LEAST_GAIN));
     if (!marked && !(advises && gain >= (settled ? SETTLED_GAIN : LEAST_GAIN))) return [];
     const moved = asked
       .map(({ row }, i) => ({

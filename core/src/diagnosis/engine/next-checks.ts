@@ -6,6 +6,7 @@ import { checkGains, isOpen, isSettled, type NextCheck } from './check-gains.js'
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 import { type Candidate, driverWeight } from './network.js';
 import { entropyBits } from './noisy-or.js';
+import { provingChecks } from './proofs.js';
 
 const MOST_CHECKS = 5;
 /** Chance that a cause nobody has looked for is there, where its check is still open (judgement). */
@@ -38,7 +39,8 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   );
   const byDriver = forDrivers(ctx, result, new Set(byDisorder.map((c) => c.check)));
   const found = [...byDisorder, ...byDriver];
-  return gentlestFirst(found.length > 0 ? found : checkGains(ctx, result, suspected)).slice(0, MOST_CHECKS);
+  const ordered = gentlestFirst(found.length > 0 ? found : checkGains(ctx, result, suspected));
+  return proofsFirst(ordered, provingChecks(ctx, result)).slice(0, MOST_CHECKS);
 }
 
 /** Nothing is clear, and what was seen points to nothing that a look would tell apart. */
@@ -79,6 +81,12 @@ function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {
   }
   return out;
 }
+
+/** What a remedy waits for is looked for before anything else. */
+const proofsFirst = (list: readonly NextCheck[], proving: readonly CheckCode[]): NextCheck[] => [
+  ...proving.flatMap((code) => list.find((c) => c.check === code) ?? []),
+  ...list.filter((c) => !proving.includes(c.check)),
+];
 
 const effort = (c: NextCheck): 0 | 1 | 2 => checkRow(c.check).effort;
 

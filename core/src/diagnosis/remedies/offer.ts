@@ -114,6 +114,7 @@ function paperFirst(list: Answer[]): Answer[] {
 function heldBack(ctx: CaseContext, remedy: RemedyRow, link: RemedyLink, probability: number): string | undefined {
   const against = [...remedy.notWhile, ...(link.notWhile ?? [])].find(([fact]) => FACTS[fact](ctx));
   if (against) return against[1];
+  if (link.provenBy && !link.provenBy.signs.some((sign) => ctx.present.has(sign))) return link.provenBy.because;
   return probability < (remedy.sureFrom ?? 0) ? UNSURE : undefined;
 }
 

@@ -95,7 +95,11 @@ export const DISEASE: readonly DisorderRow[] = [
       ...always('remove-infected-leaves'),
       {
         remedy: 'remove-plant',
-        notWhile: [['blight-not-proven', 'blotches alone do not prove it: look for white fuzz underneath (a leaf overnight in a damp bag), dark stems or brown fruit first']],
+        provenBy: {
+          signs: ['leaf-white-fuzz-under', 'stem-dark-lesions', 'fruit-brown-greasy'],
+          checks: ['look-under-leaves', 'damp-bag', 'smell-fruit'],
+          because: 'blotches alone do not prove it: look for white fuzz underneath (a leaf overnight in a damp bag), dark stems or brown fruit first',
+        },
       },
       ...always('sanitize-tools', 'resistant-cultivar'),
     ],

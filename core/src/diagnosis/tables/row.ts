@@ -7,6 +7,7 @@ import type { FactCode } from '../facts.js';
 import type { ReadingCode } from '../readings.js';
 import type { LivesIn } from '../regions.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
+import type { CheckCode } from './checks.js';
 import type { CautionCode, RemedyCode } from './remedies.js';
 
 /**
@@ -50,6 +51,8 @@ export interface RemedyLink {
   facts?: readonly FactCode[];
   /** against this trouble only: withheld while this holds, and why */
   notWhile?: readonly (readonly [fact: FactCode, because: string])[];
+  /** withheld until one of these signs was seen, and why; these checks look for them first, however sure the finding is */
+  provenBy?: { signs: readonly SignCode[]; checks: readonly CheckCode[]; because: string };
   /** against this trouble: cautions beside those of the remedy */
   cautions?: readonly CautionCode[];
   /** against this trouble only: its own amount */
