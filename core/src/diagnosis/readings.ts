@@ -80,11 +80,23 @@ export const READINGS = {
     if (measured.filter((w) => w.rhMeanPct! >= 80).length >= 3) return 'yes';
     return measured.length >= 10 ? 'no' : wetWithin(ctx, 21, 3);
   },
+  /** air under half full of moisture on most days that were measured */
+  'dry-air': (ctx: CaseContext): Reading => {
+    const measured = ctx.weather(14).filter((w) => w.rhMeanPct != null);
+    if (measured.length < 7) return 'unknown';
+    return known(measured.filter((w) => w.rhMeanPct! < 50).length > measured.length / 2);
+  },
   'cool-and-wet': (ctx: CaseContext): Reading => {
     const wet = wetWithin(ctx, 14, 3);
     if (wet !== 'yes') return wet;
     const cool = ctx.weather(14).filter((w) => (w.tMinC + w.tMaxC) / 2 <= 21).length;
     return known(cool >= 4);
+  },
+  /** soil too cold for what rots in warm soil: the mean of day and night over two weeks under 16 °C */
+  'cool-fortnight': (ctx: CaseContext): Reading => {
+    const days = ctx.weather(14);
+    if (!coversWindow(ctx, 14)) return 'unknown';
+    return known(days.reduce((sum, w) => sum + (w.tMinC + w.tMaxC) / 2, 0) / days.length < 16);
   },
   'hot-lately': (ctx: CaseContext) => anyDay(ctx, 5, (w) => w.tMaxC >= 30),
   'freeze-within-three-days': (ctx: CaseContext) =>

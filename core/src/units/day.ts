@@ -6,11 +6,26 @@ const SHAPE = /^\d{4}-\d{2}-\d{2}$/;
 const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 const isLeap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
 
+/** A balance and its drivers ask for the same few hundred days a million times. */
+const NUMBERS = new Map<Day, number>();
+const MOST_REMEMBERED = 20_000;
+
 /**
- * Days since 1970-01-01. A season's balance asks this a thousand times, so it is reckoned and not parsed
+ * Days since 1970-01-01. Reckoned and not parsed, and remembered
  * (days from a civil date, H. Hinnant, public domain). Throws a RangeError for anything that is not a real calendar day.
  */
 export function dayNumber(day: Day): number {
+  let n = NUMBERS.get(day);
+  if (n === undefined) {
+    n = reckoned(day);
+    if (NUMBERS.size >= MOST_REMEMBERED) NUMBERS.clear();
+    NUMBERS.set(day, n);
+  }
+  return n;
+}
+
+/** By the rule, without the memory. */
+function reckoned(day: Day): number {
   const year = Number(day.slice(0, 4));
   const month = Number(day.slice(5, 7));
   const date = Number(day.slice(8));

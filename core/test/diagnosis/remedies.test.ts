@@ -170,6 +170,10 @@ describe('which, and in what order', () => {
     const { offers, withheld } = offered(aCase(), finding('blossom-end-rot', 0.49, ['uneven-watering']));
     expect([offers, withheld]).toEqual([[], []]);
   });
+  test('what explains nothing that was seen is ordered nothing, however likely the records make it', () => {
+    const { offers, withheld } = offered(aCase(), { ...finding('waterlogging', 0.99, ['overwatering']), explains: [] });
+    expect([offers, withheld]).toEqual([[], []]);
+  });
   test('only what answers a driver that was found, or the trouble itself; gentlest first', () => {
     for (const row of DISORDERS) {
       const found = row.drivers.slice(0, 1).map((l) => l.driver);

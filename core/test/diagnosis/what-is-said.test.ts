@@ -106,7 +106,16 @@ describe('disease', () => {
   test('bicarbonate is for powdery mildew alone, and copper never comes before the milder steps', () => {
     const homes = DISORDERS.filter((d) => d.remedies.some((l) => l.remedy === 'bicarbonate-spray')).map((d) => d.code);
     expect(homes).toEqual(['powdery-mildew']);
-    expect(remedyRow('copper-spray').afterMilder).toBe(true);
+    const spotted = said({
+      records: { weather: rainOf(14, 17, 25) },
+      observations: [seen('leaf-small-dark-spots'), seen('fruit-small-raised-specks'), seen('after-rain')],
+    });
+    expect(spotted.leader.disorder).toBe('bacterial-leaf-spot');
+    expect(spotted.leader.probability).toBeGreaterThan(0.9);
+    expect(spotted.codes).not.toContain('copper-spray');
+    expect(spotted.report.withheld).toContainEqual(
+      expect.objectContaining({ remedy: 'copper-spray', afterMilder: true }),
+    );
     expect(REMEDIES.filter((r) => r.afterMilder).every((r) => r.rung >= 4)).toBe(true);
   });
   test('weedkiller: the straw is taken away first, then beans are sown', () => {

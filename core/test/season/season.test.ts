@@ -187,6 +187,8 @@ describe('the garden’s own frost days', () => {
     // the south: planted in January, the last frost was in September
     expect(early('09-10', '2027-01-15')).toBe(false);
     expect(early('09-10', '2026-09-01')).toBe(true);
+    // autumn there: the next last frost is half a year away and not its own
+    expect(early('09-10', '2027-03-20')).toBe(false);
     // a last frost about New Year
     expect(early('01-05', '2026-12-28')).toBe(true);
     expect(early(null, '2026-01-01')).toBe(false);
@@ -196,6 +198,8 @@ describe('the garden’s own frost days', () => {
     expect(seasonEnd({ latitude: -34, firstFrost: '06-05' }, '2027-01-10')).toBe('2027-06-05');
     expect(seasonEnd({ latitude: -34 }, '2027-01-10')).toBe('2027-05-01');
     expect(seasonEnd({ latitude: 45 }, '2026-07-18')).toBe('2026-11-01');
+    // near the equator one season follows the other
+    expect(seasonEnd({ latitude: 6.5 }, '2026-07-18')).toBe('2027-01-14');
   });
 });
 

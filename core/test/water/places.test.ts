@@ -81,6 +81,28 @@ describe('what is not recorded', () => {
     expect([known(pot(14), 10), known(pot(14), 11)]).toEqual([true, false]);
     expect([known(heavy, 21), known(heavy, 22)]).toEqual([true, false]);
   });
+  test('soil that a storm filled is known until it dries, and not a month later', () => {
+    const stormOn = (back: number) =>
+      aCase().records.weather.map((w) => ({
+        ...w,
+        rainMm: w.date <= addDays(ASOF, -back) && w.date > addDays(ASOF, -back - 4) ? 120 : 0,
+      }));
+    const known = (back: number) => reportOn(aCase({ place: heavy, records: { weather: stormOn(back) } })).water.known;
+    expect([known(2), known(35)]).toEqual([true, false]);
+  });
+  test('a pot of which nobody knows the size is not reckoned, however well it is watered', () => {
+    const inRoom = (volumeL: number | null) =>
+      reportOn(
+        aCase({
+          place: { kind: 'indoors', texture: 'potting-mix', areaM2: null, volumeL },
+          records: { watering: everyNDays(1, 0.4) },
+        }),
+      );
+    expect(inRoom(8).water.known).toBe(true);
+    const unsized = inRoom(null);
+    expect(unsized.water.known).toBe(false);
+    expect(unsized.water.nextWatering).toBeNull();
+  });
   test('"none was given" is a record, and so is a finger or a weight', () => {
     const none = aCase({ place: pot(14), records: { watering: [{ date: addDays(ASOF, -3), litres: 0 }] } });
     const felt = aCase({ place: pot(14), records: { soilChecks: [{ date: addDays(ASOF, -2), feel: 'dry' }] } });

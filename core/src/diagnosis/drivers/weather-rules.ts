@@ -83,6 +83,9 @@ export const coldNights = (ctx: CaseContext, { atC, days = 3, within = 14, from 
 /** A day this dark feeds no flowers, MJ/m² (judgement). */
 const DULL_MJ = 10;
 
+/** How strongly a room speaks for little light, where nobody measured: mostly it is the window that is short, sometimes there is a lamp (judgement). */
+const ROOM_LIGHT = 0.6;
+
 export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams): Verdict {
   const measured = ctx.weather(within).filter((w) => w.solarMj != null);
   const dark = scored(measured, (w) => underLimit(w.solarMj!, DULL_MJ, 4));
@@ -93,9 +96,15 @@ export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams
   const shaded = shade ? graded(shade.blockPct, 50, 90) : 0;
   if (shade && shade.blockPct >= 35)
     because.push({ record: 'place', date: shade.from, text: `shade that takes ${shade.blockPct} % of the light` });
-  const strength = Math.max(graded(sumOf(dark), days, 2 * days), shaded);
-  if (because.length > 0) return found(strength, because);
-  return coverOf(ctx.case.place) === 'indoors' ? unknown('how much light it gets') : ABSENT;
+  const inRoom = coverOf(ctx.case.place) === 'indoors';
+  if (inRoom)
+    because.push({
+      record: 'place',
+      date: ctx.case.asOf,
+      text: 'it stands indoors, where a window gives a fraction of the light outside',
+    });
+  const strength = Math.max(graded(sumOf(dark), days, 2 * days), shaded, inRoom ? ROOM_LIGHT : 0);
+  return because.length > 0 ? found(strength, because) : ABSENT;
 }
 
 export function windOrHail(ctx: CaseContext, { within = 14 }: RuleParams): Verdict {

@@ -64,7 +64,7 @@ export const CREATURES: readonly DisorderRow[] = [
       ['after-heat', OFTEN, 'heat breeds them'],
     ],
     drivers: [by('hot-days', 2.5, 0.9), by('dry-spell', 2, 0.7)],
-    records: [starts('stays-wet', 0.6, 'they like it dry')],
+    records: [starts('stays-wet', 0.6, 'they like it dry'), starts('dry-air', 2.5, 'they breed in dry air', 0.6)],
     remedies: [...always('water-jet'), ...against(['dry-spell'], 'even-watering'), ...always('soap-spray', 'neem-spray')],
     lookAlikes: { thrips: 'silver scrapes with black specks' },
     doNot: ['No oil or soap in heat or on a thirsty plant.'],

@@ -1,4 +1,4 @@
-import { against, always, by, type DisorderRow, HANDBOOK, needs, starts, where } from './row.js';
+import { against, always, by, type DisorderRow, HANDBOOK, needs, OVERWINTERS, starts, where } from './row.js';
 import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
 const PRE = { group: 'disease', source: HANDBOOK } as const;
@@ -35,7 +35,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['leaf-small-dark-spots', RARELY, 'while they are young'],
     ],
     drivers: SPLASHED,
-    records: [needs('wet-within-three-weeks', 0.2, 'its spores need wet leaves')],
+    records: [needs('wet-within-three-weeks', 0.2, 'its spores need wet leaves'), OVERWINTERS],
     remedies: LEAF_SPOT_REMEDIES,
     lookAlikes: { 'septoria-leaf-spot': 'many small spots with pale centres, no rings', 'leaf-ageing': 'yellow without spots', 'late-blight': 'large greasy blotches, fast, in cool wet weather' },
     doNot: ['Never work on wet plants.', 'No spotted leaves on the compost.'],
@@ -62,7 +62,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['leaf-small-dark-spots', RARELY, 'while they are young'],
     ],
     drivers: SPLASHED,
-    records: [needs('wet-within-three-weeks', 0.15, 'its spores need wet leaves')],
+    records: [needs('wet-within-three-weeks', 0.15, 'its spores need wet leaves'), OVERWINTERS],
     remedies: LEAF_SPOT_REMEDIES,
     lookAlikes: { 'early-blight': 'fewer, larger spots with rings', 'bacterial-leaf-spot': 'dark greasy specks, no pale centre' },
     doNot: ['Never work on wet plants.', 'No spotted leaves on the compost.'],
@@ -126,7 +126,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['spread-some-plants', OFTEN, 'by splash'],
     ],
     drivers: [by('wet-foliage', 2.5, 1), by('same-family-before', 1.6, 0.5)],
-    records: [needs('wet-within-three-weeks', 0.03, 'it needs splashing water')],
+    records: [needs('wet-within-three-weeks', 0.03, 'it needs splashing water'), OVERWINTERS],
     remedies: [...always('remove-infected-leaves'), ...against(['wet-foliage'], 'water-at-base'), ...always('sanitize-tools', 'copper-spray', 'rotate')],
     lookAlikes: { 'septoria-leaf-spot': 'pale centres' },
     doNot: ['Never work on wet plants.', 'No seed saved from it.'],
@@ -224,7 +224,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['leaf-wilt-at-dawn', OFTEN, 'the night does not help'],
     ],
     drivers: [by('overwatering', 1.5, 0.5), by('same-family-before', 2, 0.8), by('hot-days', 1.5, 0.5)],
-    records: [starts('same-trouble-before', 15, 'the same wilt stood in this soil before', 0.6), needs('hot-lately', 0.5, 'it wants heat')],
+    records: [starts('same-trouble-before', 15, 'the same wilt stood in this soil before', 0.6), needs('hot-lately', 0.5, 'it wants heat'), starts('cool-fortnight', 0.1, 'it wants warm soil')],
     livesIn: { warm: true, why: 'it lives where winters are mild' },
     remedies: always('remove-plant', 'sanitize-tools', 'rotate'),
     lookAlikes: { 'vascular-wilt': 'slow, one-sided, yellowing' },
@@ -273,6 +273,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['where-new-growth', USUALLY, 'new leaves'],
     ],
     drivers: [by('pests-present', 1.5, 0.5)],
+    records: [starts('same-trouble-before', 5, 'the virus keeps for years in roots and debris', 0.8)],
     remedies: [...always('remove-plant'), { remedy: 'sanitize-tools', cautions: ['mosaic-tools'] }, ...always('resistant-cultivar')],
     lookAlikes: { 'herbicide-injury': 'no mottle' },
     doNot: ['Do not smoke or handle tobacco before touching plants.', 'No seed saved from it.'],
@@ -337,7 +338,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ['fruit-soft-sour', SOMETIMES, 'late stage'],
     ],
     drivers: [by('wet-foliage', 2, 0.8), by('leaves-near-soil', 1.5, 0.5), by('overripe-on-plant', 2, 0.7)],
-    records: [needs('wet-within-three-weeks', 0.15, 'its spores travel by splash')],
+    records: [needs('wet-within-three-weeks', 0.15, 'its spores travel by splash'), OVERWINTERS],
     remedies: [...always('harvest-early', 'pick-off-affected-fruit', 'mulch'), ...against(['wet-foliage'], 'water-at-base')],
     lookAlikes: { 'blossom-end-rot': 'at the end of green fruit', 'pepper-dark-flush': 'colour only' },
     doNot: ['Do not leave ripe fruit hanging.'],

@@ -317,6 +317,7 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
       ['leaf-bleached-patches', OFTEN, 'where drops dried'],
       ['leaf-tip-burn', OFTEN, 'where drops ran together'],
       ['leaf-small-dark-spots', SOMETIMES, 'a drop burns a spot'],
+      ['leaf-small-grey-spots', SOMETIMES, 'the spot dries pale, with a dark edge'],
       ['leaf-edge-brown-old', RARELY, 'edges where it ran together'],
       ['leaf-yellow-patches', RARELY, 'pale where it was weaker'],
       ['where-exposed-side', SOMETIMES, 'where the spray and the sun met'],

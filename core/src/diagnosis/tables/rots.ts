@@ -1,4 +1,4 @@
-import { against, always, by, type DisorderRow, HANDBOOK, needs, starts, where } from './row.js';
+import { against, always, by, type DisorderRow, HANDBOOK, needs, OVERWINTERS, starts, where } from './row.js';
 import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUALLY } from './strengths.js';
 
 const PRE = { group: 'disease', source: HANDBOOK } as const;
@@ -24,7 +24,12 @@ export const ROTS: readonly DisorderRow[] = [
       ['soil-pooling', OFTEN, 'it swims'],
     ],
     drivers: [by('overwatering', 2.5, 1), by('poor-drainage', 2.5, 0.9), by('same-family-before', 1.6, 0.5), by('leaves-near-soil', 1.2, 0.2)],
-    records: [needs('wet-within-three-weeks', 0.1, 'it swims in water'), starts('same-trouble-before', 12, 'the same rot stood in this soil before', 0.7), starts('stays-wet', 2.5, 'soaked soil', 0.4)],
+    records: [
+      needs('wet-within-three-weeks', 0.1, 'it swims in water'),
+      starts('same-trouble-before', 12, 'the same rot stood in this soil before', 0.7),
+      starts('stays-wet', 2.5, 'soaked soil', 0.4),
+      starts('cool-fortnight', 0.25, 'it wants warm soil'),
+    ],
     remedies: [...always('water-less'), ...against(['poor-drainage', 'overwatering'], 'drain-or-mound'), ...always('pick-off-affected-fruit', 'remove-plant', 'sanitize-tools', 'rotate', 'improve-soil')],
     lookAlikes: { waterlogging: 'drowned roots, no dark band on the stem', 'southern-blight': 'white threads and brown grains at the collar' },
     doNot: ['Do not water soil that is wet.', 'No soil or tools of it to other beds.'],
@@ -47,7 +52,7 @@ export const ROTS: readonly DisorderRow[] = [
       ['spread-one-plant', OFTEN, 'plant by plant'],
     ],
     drivers: [by('hot-days', 1.8, 0.6, { params: { atC: 30, days: 3, within: 14 } }), by('overwatering', 1.5, 0.5), by('same-family-before', 1.6, 0.5)],
-    records: [starts('same-trouble-before', 12, 'it stood in this soil before', 0.7), needs('hot-lately', 0.4, 'it wants heat')],
+    records: [starts('same-trouble-before', 12, 'it stood in this soil before', 0.7), needs('hot-lately', 0.4, 'it wants heat'), starts('cool-fortnight', 0.1, 'it wants hot soil')],
     livesIn: { warm: true, why: 'it lives where winters are mild' },
     remedies: always('remove-plant', 'sanitize-tools', 'rotate'),
     lookAlikes: { 'phytophthora-blight': 'a dark wet band, no threads', 'white-mould': 'black grains inside the stem, in cool weather' },
@@ -70,7 +75,7 @@ export const ROTS: readonly DisorderRow[] = [
       ['plant-dense', SOMETIMES, 'no air'],
     ],
     drivers: [by('humid-still-air', 2, 0.8), by('crowding', 1.6, 0.5), by('wet-foliage', 1.8, 0.6), by('same-family-before', 1.3, 0.3)],
-    records: [needs('damp-air', 0.1, 'no damp in the records')],
+    records: [needs('damp-air', 0.1, 'no damp in the records'), starts('same-trouble-before', 6, 'its black grains lie for years in this soil', 0.8)],
     remedies: [...always('thin-for-air', 'remove-plant', 'sanitize-tools'), ...where(['under-glass'], 'open-vents'), ...always('rotate')],
     lookAlikes: { 'grey-mould': 'grey fur that dusts, no black grains', 'southern-blight': 'grains like mustard seed outside, in heat' },
     doNot: ['Do not let the black grains fall on the soil: bag the stem before you cut it.'],
@@ -121,7 +126,7 @@ export const ROTS: readonly DisorderRow[] = [
       ['pace-spreading-upward', SOMETIMES, 'it climbs'],
     ],
     drivers: [by('wet-foliage', 2.5, 1), by('leaves-near-soil', 1.4, 0.5), by('same-family-before', 1.6, 0.5)],
-    records: [needs('wet-within-three-weeks', 0.05, 'its spores need wet leaves')],
+    records: [needs('wet-within-three-weeks', 0.05, 'its spores need wet leaves'), OVERWINTERS],
     remedies: [...always('remove-infected-leaves'), ...against(['wet-foliage'], 'water-at-base'), ...always('mulch', 'copper-spray', 'rotate')],
     lookAlikes: { 'bacterial-leaf-spot': 'greasy dark specks without a pale middle', 'early-blight': 'rings inside a brown spot' },
     doNot: ['Never work on wet plants.', 'No spotted leaves on the compost.'],

@@ -19,6 +19,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['soil-dry-deep', USUALLY, 'dry where the roots are'],
       ['leaf-recovers-after-water', USUALLY, 'water is all it lacks'],
       ['leaf-wilt-at-dawn', OFTEN, 'nothing came back overnight'],
+      ['leaf-wilt-midday-only', SOMETIMES, 'in the first days of thirst the night still brings it back'],
       ['leaf-yellow-crisp', SOMETIMES, 'old leaves are given up'],
       ['leaf-yellow-fast', SOMETIMES, 'in pots old leaves go quickly'],
       ['soil-pulls-from-pot', OFTEN, 'dry mix shrinks'],

@@ -4,6 +4,7 @@ import { DOUBLES, PAIRS } from './pairs.js';
 import { NEWCOMERS } from './newcomers.js';
 import { RECORDS_DECIDE } from './records-decide.js';
 import type { SampleCase } from './sample-case.js';
+import { WRITTEN_BLIND } from './written-blind.js';
 import { WATER_AND_FOOD } from './water-and-food.js';
 
 /** Cases of our own from extension knowledge (from memory). `npm run cases` prints how they come out. */
@@ -15,4 +16,5 @@ export const SAMPLE_CASES: readonly SampleCase[] = [
   ...DOUBLES,
   ...RECORDS_DECIDE,
   ...NEWCOMERS,
+  ...WRITTEN_BLIND,
 ];

@@ -149,6 +149,13 @@ export const SEEDLING: Partial<PlantFacts> = { stage: 'seedling', heightM: 0.1, 
 /** Ten weeks: the flowers that became today’s fruit opened in them. */
 const DAYS = 70;
 
+/** A sign as it is told on the day of the question; with a minus before it, looked for and not there. */
+export const observationOf = (told: string) => ({
+  date: ASOF,
+  sign: told.replace(/^-/, '') as SignCode,
+  present: !told.startsWith('-'),
+});
+
 /** The sample case as a case file. */
 export function caseOf(t: SampleCase, signs: readonly string[] = t.signs): PlantCase {
   const weather = Array.from({ length: DAYS }, (_, i) => {
@@ -171,6 +178,6 @@ export function caseOf(t: SampleCase, signs: readonly string[] = t.signs): Plant
       ...t.plant,
     },
     records: { weather, watering: every(3, 6), ...t.records },
-    observations: signs.map((s) => ({ date: ASOF, sign: s.replace(/^-/, ''), present: !s.startsWith('-') })),
+    observations: signs.map(observationOf),
   });
 }
