@@ -235,6 +235,24 @@ describe('water is the plan’s to say', () => {
     }
   });
 
+  test('one order of water, whichever findings ask for it: now where it is due, else the rhythm', () => {
+    const of = (place: Change['place'], p: WeekPlan, asked = aCase({ place })) => {
+      const { offers } = offered(asked, finding('dry-wilt'), finding('blossom-end-rot', 0.95, ['uneven-watering']));
+      expect(offers.filter((o) => o.remedy.acts === 'watering').length).toBeGreaterThan(1);
+      return scheduleRemedies(contextOf(asked), offers, p)
+        .remedies.map((r) => r.remedy)
+        .filter((code) => remedyRow(code).acts === 'watering');
+    };
+    expect(of(pot, plan(0.2))).toEqual(['water-now']);
+    const later = planWeek(aCase(), { state: startOf({ fraction: 0.9, sd: 0.05 }), since: 2 }, days(14), {
+      school: 'by-need',
+      how: 'base',
+      flowLPerH: null,
+    });
+    expect(later.next!.date > ASOF).toBe(true);
+    expect(of({}, { ...later, rhythm: { litres: 8, everyDays: 6 } })).toEqual(['deep-soak']);
+    expect(of({}, { ...later, rhythm: { litres: 4, everyDays: 3 } })).toEqual(['even-watering']);
+  });
   test('holding back is known to the plan, and waits until the plan’s next watering', () => {
     const { offers } = offered(aCase({ place: pot }), finding('waterlogging', 0.99, ['overwatering']));
     expect(asksToHoldWater(offers)).toBe(true);
@@ -361,6 +379,8 @@ describe('facts at their limits', () => {
     ['soil-felt-wet', { records: { soilChecks: [{ date: addDays(ASOF, -5), feel: 'wet' }] } }, false],
     ['soil-felt-wet', { records: { soilChecks: [{ date: addDays(ASOF, -4), feel: 'wet' }] } }, false],
     ['soil-felt-wet', { records: { soilChecks: [{ date: addDays(ASOF, -3), feel: 'wet' }] } }, true],
+    // what nobody knows the plant got says nothing of it
+    ['short-of-water', { place: pot, records: { watering: [] } }, false],
     // in a pot a day is long
     ['soil-felt-wet', { place: pot, records: { soilChecks: [{ date: addDays(ASOF, -2), feel: 'wet' }] } }, false],
     ['soil-felt-wet', { place: pot, records: { soilChecks: [{ date: addDays(ASOF, -1), feel: 'wet' }] } }, true],
