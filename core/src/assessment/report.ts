@@ -86,11 +86,12 @@ export function reportFrom({ context, result, plan, remedies, withheld }: Report
 
 /** Millimetres to the thousandth: what the open format carries. */
 function rounded(day: BalanceDay): BalanceDay {
-  const entries = Object.entries(day).map(([key, value]): [string, unknown] => [
-    key,
-    typeof value === 'number' ? roundTo(value, key === 'soilM2' ? 4 : 3) : (value as unknown),
-  ]);
-  return Object.fromEntries(entries) as unknown as BalanceDay;
+  const out: Record<string, unknown> = { ...day };
+  for (const key of Object.keys(out)) {
+    const value = out[key];
+    if (typeof value === 'number') out[key] = roundTo(value, key === 'soilM2' ? 4 : 3);
+  }
+  return out as unknown as BalanceDay;
 }
 
 function waterReport(

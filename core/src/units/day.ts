@@ -8,6 +8,7 @@ const isLeap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) |
 
 /** A balance and its drivers ask for the same few hundred days a million times. */
 const NUMBERS = new Map<Day, number>();
+const DAYS = new Map<number, Day>();
 const MOST_REMEMBERED = 20_000;
 
 /**
@@ -39,7 +40,15 @@ function reckoned(day: Day): number {
 }
 
 /** The calendar day of a day number. */
-export const dayOf = (n: number): Day => new Date(n * MS_PER_DAY).toISOString().slice(0, 10);
+export function dayOf(n: number): Day {
+  let day = DAYS.get(n);
+  if (day === undefined) {
+    day = new Date(n * MS_PER_DAY).toISOString().slice(0, 10);
+    if (DAYS.size >= MOST_REMEMBERED) DAYS.clear();
+    DAYS.set(n, day);
+  }
+  return day;
+}
 
 /** `n` days after (or, negative, before) `day`. */
 export const addDays = (day: Day, n: number): Day => dayOf(dayNumber(day) + n);

@@ -45,6 +45,22 @@ const WEEKDAY_AND_DAY: Record<DateForm, string> = {
 };
 const DAY_SHORT: Record<DateForm, string> = { 'd MMMM': 'd MMM', 'MMMM d': 'MMM d', 'yyyy-MM-dd': 'MM-dd' };
 
+/** A day in a form. The same days are told again and again: each is worked out once for its form. */
+const WRITTEN = new Map<string, string>();
+const MOST_REMEMBERED = 5000;
+const inForm =
+  (form: string) =>
+  (day: Day): string => {
+    const key = `${form} ${day}`;
+    let text = WRITTEN.get(key);
+    if (text === undefined) {
+      text = format(parseISO(day), form);
+      if (WRITTEN.size >= MOST_REMEMBERED) WRITTEN.clear();
+      WRITTEN.set(key, text);
+    }
+    return text;
+  };
+
 const joined = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
@@ -57,7 +73,7 @@ function daysTogether(days: readonly Day[], form: DateForm): string {
       const alone = String(Number(d.slice(8)));
       if (form === 'd MMMM' && shares(sorted[i + 1], d)) return alone;
       if (form === 'MMMM d' && shares(sorted[i - 1], d)) return alone;
-      return format(parseISO(d), form);
+      return inForm(form)(d);
     }),
   );
 }
@@ -71,7 +87,6 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     };
   const whole = (x: number): string => String(Math.round(x) + 0);
   const celsius = measureOf('celsius', units);
-  const inForm = (form: string) => (day: Day) => format(parseISO(day), form);
   return {
     units,
     litres: shown('litres'),

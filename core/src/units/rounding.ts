@@ -1,5 +1,9 @@
 /** Rounded to so many decimals. */
-export const roundTo = (x: number, digits: number): number => Math.round(x * 10 ** digits) / 10 ** digits;
+export const roundTo = (x: number, digits: number): number => {
+  const scale = SCALES[digits] ?? 10 ** digits;
+  return Math.round(x * scale) / scale;
+};
+const SCALES = [1, 10, 100, 1000, 10_000] as const;
 
 /** To the tenth: decilitres, tenths of a degree. */
 export const toTenth = (x: number): number => Math.round(x * 10) / 10;

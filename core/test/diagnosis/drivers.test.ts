@@ -141,12 +141,12 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
     found: [
       { records: { weather: weather(5, { solarMj: 9.9 }) } },
       { place: { ...bed, shade: [{ from: back(20), blockPct: 50 }] } },
+      { place: { kind: 'indoors', texture: 'potting-mix' } },
     ],
     absent: [
       { records: { weather: weather(3, { solarMj: 5 }) } },
       { place: { ...bed, shade: [{ from: back(20), blockPct: 40 }] } },
     ],
-    unknown: [{ place: { kind: 'indoors', texture: 'potting-mix' } }],
   },
   'wind-or-hail': {
     found: [

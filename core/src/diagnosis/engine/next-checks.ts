@@ -32,11 +32,8 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   // a trouble that none of the present signs points to is not screened for first
   const asked = [pointedAt, through, listed].find((l) => l.length > 0);
   if (!asked) return [];
-  const byDisorder = checkGains(
-    ctx,
-    result,
-    isVague(list, checkGains(ctx, result, asked)) ? broadened(result, asked) : asked,
-  );
+  const narrow = checkGains(ctx, result, asked);
+  const byDisorder = isVague(list, narrow) ? checkGains(ctx, result, broadened(result, asked)) : narrow;
   const byDriver = forDrivers(ctx, result, new Set(byDisorder.map((c) => c.check)));
   const found = [...byDisorder, ...byDriver];
   const ordered = gentlestFirst(found.length > 0 ? found : checkGains(ctx, result, suspected));

@@ -115,6 +115,9 @@ export function likelySets(causes: readonly Cause[], leaks: readonly number[], f
     if (share > most) most = share;
     if (share >= most * NEGLIGIBLE) found.push({ members, share });
   };
+  // each further member multiplies a set's weight by no more than this, and the findings only lower it: what cannot reach the limit
+  // any more is not walked
+  const growth = Math.max(1, ...weight);
   // what each level of the walk leaves silent, in place
   const level = Array.from({ length: MOST_TOGETHER + 1 }, () => new Float64Array(n));
   signs.forEach((sign, f) => (level[0]![f] = 1 - leaks[sign]!));
@@ -123,12 +126,20 @@ export function likelySets(causes: readonly Cause[], leaks: readonly number[], f
     keep(members, prior, silent);
     const next = level[members.length + 1];
     if (!next) return;
+    const canGrow = growth ** (MOST_TOGETHER - members.length - 1);
     for (let i = from; i < causes.length; i++) {
+      if (prior * weight[i]! * canGrow < most * NEGLIGIBLE) continue;
       const missed = miss[i]!;
       for (let f = 0; f < n; f++) next[f] = silent[f]! * missed[f]!;
       walk([...members, i], prior * weight[i]!, i + 1);
     }
   };
+  // the likeliest set is often a single one: knowing it first spares most of the rest
+  for (let i = 0; i < causes.length; i++) {
+    let share = weight[i]!;
+    for (let f = 0; f < n; f++) share *= 1 - level[0]![f]! * miss[i]![f]!;
+    if (share > most) most = share;
+  }
   walk([], 1, 0);
   const kept = found.filter((s) => s.share >= most * NEGLIGIBLE);
   const total = kept.reduce((sum, s) => sum + s.share, 0);

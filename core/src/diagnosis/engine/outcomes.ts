@@ -12,7 +12,7 @@ export interface CheckOutcome {
 }
 
 /** Chance of what was found, for each likely set. */
-export type Likelihood = readonly number[];
+export type Likelihood = Float64Array;
 
 /** What the check may show that nobody has looked at yet, on this crop. */
 export function openOutcomes(check: CheckRow, ctx: CaseContext): CheckOutcome[] {
@@ -57,13 +57,18 @@ export function chancesUnder(sets: readonly LikelySet[], causes: readonly Cause[
     }
     return row;
   };
-  const likelihood = ({ present, absent }: Pick<CheckOutcome, 'present' | 'absent'>): Likelihood =>
-    sets.map((_, k) => {
-      let p = 1;
-      for (const sign of present) p *= of(sign)[k]!;
-      for (const sign of absent) p *= 1 - of(sign)[k]!;
-      return p;
-    });
+  const likelihood = ({ present, absent }: Pick<CheckOutcome, 'present' | 'absent'>): Likelihood => {
+    const p = new Float64Array(sets.length).fill(1);
+    for (const sign of present) {
+      const chance = of(sign);
+      for (let k = 0; k < p.length; k++) p[k]! *= chance[k]!;
+    }
+    for (const sign of absent) {
+      const chance = of(sign);
+      for (let k = 0; k < p.length; k++) p[k]! *= 1 - chance[k]!;
+    }
+    return p;
+  };
   return { of, likelihood };
 }
 
