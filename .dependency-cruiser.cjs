@@ -5,6 +5,7 @@
 const CORE = [
   'training',
   'assessment',
+  'rounds',
   'diagnosis',
   'season',
   'pruning',
@@ -18,6 +19,7 @@ const CORE = [
 const SERVER = [
   'reckoning',
   'views',
+  'rounds',
   'protection',
   'treatments',
   'water',

@@ -1,4 +1,4 @@
-import { GardenFacts, IsCalendarDay, IsPart } from '@candid-leaf/core/records';
+import { GardenFacts, IsCalendarDay, IsListOf, IsPart } from '@candid-leaf/core/records';
 import {
   type AreaUnit,
   type Day,
@@ -10,6 +10,7 @@ import {
   DATE_FORMS,
   type DateForm,
 } from '@candid-leaf/core/units';
+import type { Away } from '@candid-leaf/core/rounds';
 import { IsIn, IsInt, IsOptional, IsString, IsTimeZone, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
@@ -28,6 +29,15 @@ export class UnitChoice implements Units {
 
   @IsIn(['m2', 'ft2'])
   area: AreaUnit;
+}
+
+/** The first and the last day on which nobody is there. */
+export class AwayDays implements Away {
+  @IsCalendarDay()
+  from: Day;
+
+  @IsCalendarDay()
+  to: Day;
 }
 
 export const WEEK_STARTS = ['monday', 'sunday', 'saturday'] as const;
@@ -63,6 +73,9 @@ export class GardenInput extends GardenFacts {
   @IsOptional()
   @IsCalendarDay()
   pinnedDate?: Day | null;
+
+  @IsListOf(() => AwayDays, { most: 20, optional: true })
+  away?: AwayDays[] | null;
 }
 
 export interface GardenDto extends GardenInput {

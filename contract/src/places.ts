@@ -1,4 +1,5 @@
 import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE, IsPart } from '@candid-leaf/core/records';
+import { ROUND_RHYTHMS, type RoundRhythm } from '@candid-leaf/core/rounds';
 import {
   ArrayMaxSize,
   IsArray,
@@ -52,6 +53,11 @@ export class PlaceInput extends PlaceMake {
   @Min(0.1)
   @Max(5000)
   flowLPerH?: number | null;
+
+  /** how often it is walked along; weekly where it is left out */
+  @IsOptional()
+  @IsIn(ROUND_RHYTHMS)
+  looking?: RoundRhythm | null;
 
   @IsPart(() => PlaceWatering, { optional: true })
   watering?: PlaceWatering | null;

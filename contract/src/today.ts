@@ -1,10 +1,11 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { Day } from '@candid-leaf/core/units';
+import type { Part } from '@candid-leaf/core/records';
 import { IsOptional } from 'class-validator';
 import { IsId } from './id.js';
 
 /** Where tasks come from, in the order in which Today tells them on one day. */
-export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy'] as const;
+export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy', 'round'] as const;
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 
 /** Ticking a task; a watering writes its own record under `recordId`. */
@@ -33,6 +34,8 @@ export interface TaskDto {
   dose: Dose | null;
   /** it is answered by what a finger says of the place's soil, and not ticked */
   feel?: true;
+  /** a walk along the place: why, and where it begins to look */
+  round?: { why: string[]; undersides: boolean; parts: Part[] };
   /** a dated list, where there is more than one thing to it */
   acts?: { on: Day; text: string }[];
   cautions: string[];

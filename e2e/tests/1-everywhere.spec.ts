@@ -24,6 +24,7 @@ async function views(page: Page): Promise<[string, string][]> {
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],
     ['walk', `${bed}/walk`],
+    ['days away', `${garden}/away`],
     ['neighbour’s plant', `${garden}/neighbour`],
   ];
 }

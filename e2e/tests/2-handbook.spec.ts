@@ -64,9 +64,9 @@ test('a walk along a bed: last time’s sign to compare, a sign offered on the n
   await expect(page.getByText('Kept: 1 seen')).toBeVisible();
   await page.getByRole('link', { name: 'On to Second' }).click();
   await expect(page.getByText('today on The plant')).toBeVisible();
-  await page.getByRole('button', { name: 'Begin: soil and roots' }).click();
-  await page.getByRole('button', { name: 'Next: low leaves' }).click();
-  await expect(page.getByRole('heading', { name: 'Low leaves' })).toBeVisible();
+  await page.getByRole('button', { name: 'Begin: upper leaves' }).click();
+  await page.getByRole('button', { name: 'Next: fruit' }).click();
+  await expect(page.getByRole('heading', { name: 'Fruit', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'All clear' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Third' })).toBeVisible();
   // called in for lunch: another way back leads to where the walk was left

@@ -17,6 +17,7 @@ import { ProtectionModule } from './protection/protection.module.js';
 import { ThreadedReckoner } from './reckoning/threaded-reckoner.js';
 import { RecordsModule } from './records/records.module.js';
 import { validationPipe } from './shared/http-errors.js';
+import { RoundsModule } from './rounds/rounds.module.js';
 import { ReckonHere } from './shared/reckoner.js';
 import { SharedModule } from './shared/shared.module.js';
 import { TodayModule } from './today/today.module.js';
@@ -38,6 +39,7 @@ const FEATURES = [
   WaterModule,
   TreatmentsModule,
   ProtectionModule,
+  RoundsModule,
   ViewsModule,
 ];
 

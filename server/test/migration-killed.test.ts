@@ -126,6 +126,6 @@ test('many processes that begin at once: one migrates, the others wait for it an
   const url = await emptyDatabase();
   const sources = await Promise.all(Array.from({ length: 4 }, () => openMigrated(dataSourceOptions(url))));
   const rows = await sources[0]!.query<{ name: string }[]>('SELECT name FROM migrations');
-  expect(rows).toHaveLength(5);
+  expect(rows).toHaveLength(sources[0]!.migrations.length);
   await Promise.all(sources.map((s) => s.destroy()));
 });

@@ -31,6 +31,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/water/screens/plan')).PlanScreen }),
       },
       {
+        path: ROUTES.whileAway,
+        lazy: async () => ({ Component: (await import('./features/away/screens/while-away')).WhileAwayScreen }),
+      },
+      {
         path: ROUTES.bench,
         lazy: async () => ({ Component: (await import('./features/water/screens/bench')).BenchScreen }),
       },

@@ -102,6 +102,9 @@ function measuredIn(s: GardenSnapshot): ReturnType<typeof asRecord>[] {
 }
 const measured = new WeakMap<GardenSnapshot['weather'], ReturnType<typeof asRecord>[]>();
 
+/** All days the garden knows of, measured or foreseen, in order. */
+export const weatherIn = (s: GardenSnapshot): ReturnType<typeof asRecord>[] => s.weather.map(asRecord);
+
 /** The days after the garden's own, as they are foreseen. */
 export const forecastIn = (s: GardenSnapshot): ForecastWeather[] =>
   s.weather

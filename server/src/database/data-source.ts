@@ -16,6 +16,7 @@ import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js
 import { Rooms1700000200000 } from './migrations/1700000200000-rooms.js';
 import { Trust1700000300000 } from './migrations/1700000300000-trust.js';
 import { PlacesAndSteps1700000400000 } from './migrations/1700000400000-places-and-steps.js';
+import { Rounds1700000500000 } from './migrations/1700000500000-rounds.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -45,6 +46,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Rooms1700000200000,
     Trust1700000300000,
     PlacesAndSteps1700000400000,
+    Rounds1700000500000,
   ],
   migrationsRun: false,
   synchronize: false,

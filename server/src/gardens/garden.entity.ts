@@ -1,4 +1,5 @@
 import type { UnitChoice } from '@candid-leaf/contract';
+import type { Away } from '@candid-leaf/core/rounds';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('garden')
@@ -38,6 +39,10 @@ export class GardenEntity {
 
   @Column('date', { nullable: true })
   pinnedDate: string | null;
+
+  /** days on which nobody is there */
+  @Column('simple-json', { nullable: true })
+  away: Away[] | null;
 
   @Column('int')
   version: number;

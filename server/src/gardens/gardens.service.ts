@@ -15,6 +15,17 @@ import { MembershipEntity } from './membership.entity.js';
 /** How far a garden's standing day may be from today. */
 const MOST_DAYS_AWAY = 731;
 
+/** Longer away than this is no absence but another garden. */
+const MOST_AWAY_DAYS = 366;
+
+const awayFaults = (away: GardenInput['away']): Fault[] =>
+  (away ?? []).flatMap(({ from, to }, i) => {
+    if (to < from) return [{ path: `away[${i}].to`, reason: 'must not be before the first day' }];
+    return daysBetween(from, to) >= MOST_AWAY_DAYS
+      ? [{ path: `away[${i}].to`, reason: 'must be within a year of the first day' }]
+      : [];
+  });
+
 @Injectable()
 export class GardensService {
   private readonly followers: ((garden: GardenDto, moved: boolean) => Promise<void>)[] = [];
@@ -70,7 +81,9 @@ export class GardensService {
         lastFrost: rest.lastFrost ?? null,
         firstFrost: rest.firstFrost ?? null,
         pinnedDate: rest.pinnedDate ?? null,
+        away: rest.away ?? null,
       };
+      throwIfFaults(awayFaults(content.away));
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });
       if (content.pinnedDate !== (old?.pinnedDate ?? null))
         throwIfFaults(this.pinFaults(content.pinnedDate, rest.timeZone));

@@ -11,6 +11,7 @@ import type {
   Vents,
 } from '@candid-leaf/core/records';
 import type { PlaceWatering } from '@candid-leaf/contract';
+import type { RoundRhythm } from '@candid-leaf/core/rounds';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
@@ -83,6 +84,10 @@ export class PlaceEntity extends GardenRow {
   /** the day since which its outlet of the hose timer is its own */
   @Column('date', { nullable: true })
   zoneSince: string | null;
+
+  /** how often it is walked along; weekly where nobody said */
+  @Column('varchar', { length: 10, nullable: true })
+  looking: RoundRhythm | null;
 
   @Column('int', { default: 0 })
   position: number;

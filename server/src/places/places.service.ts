@@ -79,6 +79,7 @@ export class PlacesService {
           soilTest: input.soilTest ?? null,
           history: input.history ?? [],
           watering: input.watering ?? null,
+          looking: input.looking ?? null,
           zoneSince: rebound ? (zone === null ? null : today) : (old?.zoneSince ?? null),
         },
         { position: await nextPosition(m, PlaceEntity, { gardenId }), retiredOn: null },

@@ -7,6 +7,7 @@ export const ROUTES = {
   newGarden: '/gardens/new',
   garden: '/gardens/:gardenId',
   settings: '/gardens/:gardenId/settings',
+  whileAway: '/gardens/:gardenId/away',
   bench: '/gardens/:gardenId/bench',
   neighbour: '/gardens/:gardenId/neighbour',
   handbook: '/gardens/:gardenId/handbook',

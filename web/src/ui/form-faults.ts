@@ -29,14 +29,18 @@ export function resolverFor<T extends FieldValues & object>(
   };
 }
 
-/** Puts each fault that the server found on the field it belongs to; what belongs to none goes above the button. */
-export function applyFaults<T extends FieldValues>(error: unknown, setError: UseFormSetError<T>): void {
+/** Puts each fault that the server found on the field it belongs to (`fieldOf`, where the form is only a part of what was sent); what belongs to none goes above the button. */
+export function applyFaults<T extends FieldValues>(
+  error: unknown,
+  setError: UseFormSetError<T>,
+  fieldOf: (path: string) => string = (path) => path,
+): void {
   if (!(error instanceof ApiError)) {
     setError('root', { message: 'The server cannot be reached. Nothing you wrote is lost.' });
     return;
   }
   if (error.faults.length === 0) setError('root', { message: error.message });
-  for (const fault of error.faults) setError(fault.path as Path<T>, { message: fault.reason });
+  for (const fault of error.faults) setError(fieldOf(fault.path) as Path<T>, { message: fault.reason });
 }
 
 /** The faults of a write that failed, or a line saying that nothing was heard. */

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useFormat, useLink } from '../../lib/garden-context';
 import { useSay } from '../../ui/toast';
+import { inOrder, roundOf } from '../walk/round-of';
 import { walkPlan } from '../walk/walk-plan';
 import { lastTime, numbersOf } from './last-time';
 import { useInspection } from './use-inspection';
@@ -29,6 +30,8 @@ export function useLook(view: PlantView, around: GardenView | undefined) {
   return {
     part,
     walking,
+    /** the parts in the order to look at them: what this round is for comes first */
+    order: inOrder(walking ? roundOf(around, plant.placeId)?.parts : []),
     walk,
     after,
     inspection,

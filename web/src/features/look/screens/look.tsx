@@ -1,5 +1,5 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
-import { PARTS, type SignSeen } from '@candid-leaf/core/records';
+import type { SignSeen } from '@candid-leaf/core/records';
 import { ArrowRight, Check } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -103,7 +103,7 @@ function Signs({ view: { plant }, look }: PartProps) {
   const [words, setWords] = useState('');
   const { part, walking, before, of, put, choose } = look;
   const found = signsToOffer({ crop: plant.crop, part, words, wasThere: (code) => before(code) !== undefined });
-  const next = PARTS[part ? PARTS.indexOf(part) + 1 : 0];
+  const next = look.order[part ? look.order.indexOf(part) + 1 : 0];
   const go = (to: NonNullable<typeof next>) => {
     setWords('');
     choose(to);

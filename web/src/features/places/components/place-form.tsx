@@ -64,6 +64,7 @@ export function PlaceForm({ place }: { place: PlaceDto | null }) {
       <Overhead form={form} />
       <Water form={form} />
       <Cover form={form} />
+      <Looking form={form} />
       <RootFault errors={form.formState.errors} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main" disabled={form.formState.isSubmitting}>
@@ -209,6 +210,24 @@ function Water({ form: { register, control, watch, formState } }: PartProps) {
           hint={`A hole ${format.centimetres(HOLE_CM)} deep, filled twice, the second fall in an hour. Under ${format.rain(SLOW_MM)} is slow: mound and add compost. Over ${format.rain(FAST_MM)} is fast: water more often, less each time. Empty if never tried.`}
         />
       )}
+    </FormCard>
+  );
+}
+
+/** The rhythm in which Today asks to walk along it. */
+function Looking({ form: { register, formState } }: PartProps) {
+  return (
+    <FormCard title="Looking round">
+      <SelectField
+        label="Walked along"
+        options={[
+          ['', 'once a week, leaves turned over'],
+          ['daily', 'at a glance every day, leaves turned over once a week'],
+          ['off', 'only after wet, heat, frost and absence'],
+        ]}
+        error={formState.errors.looking?.message}
+        {...register('looking', emptyIsUnknown)}
+      />
     </FormCard>
   );
 }

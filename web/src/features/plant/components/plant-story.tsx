@@ -16,6 +16,7 @@ import { Strands } from '../strands/strands';
 import { FindingPanel } from './finding';
 import { FollowUp } from './follow-up';
 import { TouchPlant } from './touch-plant';
+import { Trends } from './trends';
 import { WhatToDo } from './what-to-do';
 
 /** Reasons that have no day of their own to light up. */
@@ -55,6 +56,7 @@ export function PlantStory({ view, reading = false }: Props) {
         </div>
         <div className="min-w-0 lg:order-2">
           <Strands view={view} lit={lit} />
+          <Trends view={view} />
         </div>
         <div className="lg:order-4 lg:col-span-2">
           <WhatToDo view={view} reading={reading} />

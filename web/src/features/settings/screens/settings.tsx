@@ -13,6 +13,7 @@ import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../garden/components/garden-page';
 import { gardensQuery } from '../../garden/queries';
 import { pullWeather, saveGarden } from '../../garden/writes';
+import { DaysAway } from '../components/days-away';
 import { HoseTimer } from '../components/hose-timer';
 import { GardenForm } from '../components/garden-form';
 
@@ -26,6 +27,7 @@ export function SettingsScreen() {
           <aside className="flex flex-col gap-4">
             {v.garden.pinnedDate && <DemoDay garden={v.garden} />}
             <Weather garden={v.garden} state={v.weather} />
+            <DaysAway key={`away ${v.garden.version}`} garden={v.garden} />
             <HoseTimer garden={v.garden} />
             <OtherGardens current={v.garden.id} />
           </aside>

@@ -1,6 +1,6 @@
 import type { TaskDto, TaskSourceCode } from '@candid-leaf/contract';
 import { doseInWords } from '@candid-leaf/core/diagnosis';
-import { Check, Droplets, Eye, Hand, ThermometerSun, type LucideIcon } from 'lucide-react';
+import { Check, Droplets, Eye, Footprints, Hand, ThermometerSun, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
@@ -16,6 +16,7 @@ const ICONS: Record<TaskSourceCode, LucideIcon> = {
   remedy: Hand,
   'look-again': Eye,
   protect: ThermometerSun,
+  round: Footprints,
 };
 
 /** What to do today: short, each with its amount and its why, done or put off with one touch. */
@@ -118,6 +119,19 @@ function Answers({ task }: { task: TaskDto }) {
         <Link className={buttonLook('main')} to={link('plant', { plantId: task.plantId })} aria-label={task.title}>
           <Eye aria-hidden size={17} /> Go and see
         </Link>
+      ) : task.round && task.placeId ? (
+        <>
+          <Link
+            className={buttonLook('main')}
+            to={link('placeWalk', { placeId: task.placeId })}
+            aria-label={`Start: ${task.title}`}
+          >
+            <Footprints aria-hidden size={17} /> Start
+          </Link>
+          <Button look="quiet" onClick={tick} disabled={done.isPending} aria-label={`All clear: ${task.title}`}>
+            <Check aria-hidden size={17} /> All clear
+          </Button>
+        </>
       ) : (
         <Button
           className="ml-2"

@@ -6,6 +6,8 @@ import { useLink } from '../../../lib/garden-context';
 import { PlantDrawing } from '../../../signs/plant-drawing';
 import { buttonLook } from '../../../ui/button';
 import { GardenPage } from '../../garden/components/garden-page';
+import { PART_WORDS } from '../../plant/components/touch-plant';
+import { roundOf } from '../round-of';
 import { walkPlan } from '../walk-plan';
 
 /** A walk along a bed: where it stands, and the way on. Broken off, it is taken up again at the first plant not yet looked at. */
@@ -25,6 +27,7 @@ function Walk({ view }: { view: GardenView }) {
   if (!plan) return <Navigate to={link('garden', {})} replace />;
   const done = plan.plants.filter(plan.looked).length;
   const next = plan.next();
+  const round = roundOf(view, placeId);
   const to = (plantId: string) => link('look', { plantId }, { walk: '1' });
   return (
     <>
@@ -35,6 +38,13 @@ function Walk({ view }: { view: GardenView }) {
             ? `${done} of ${plan.plants.length} looked at today.`
             : `All ${plan.plants.length} looked at today.`}
       </p>
+      {round && (
+        <p className="mt-2 max-w-prose">
+          <strong>Asked for because</strong> {round.why.join('; ')}. <strong>Look first at</strong>{' '}
+          {round.parts.map((p) => PART_WORDS[p].toLowerCase()).join(', ')}
+          {round.undersides ? ', and turn the leaves over.' : '.'}
+        </p>
+      )}
       <div className="mt-4 flex flex-wrap gap-2">
         {next && (
           <Link className={buttonLook('main')} to={to(next.plant.id)}>

@@ -1,0 +1,148 @@
+import { HOT_DAY_C, STRONG_WIND_MS } from '../climate/limits.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import type { DisorderCode } from '../records/vocabulary/disorders.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+
+/**
+ * When a place is to be walked along, and why: by the gardener's own rhythm, and after what lets trouble grow unseen. Handbook: a daily
+ * glance, a weekly round with undersides, and after wet spells, heat, frost and absence; before a storm; two weeks after a finding.
+ */
+export const ROUND_RHYTHMS = ['daily', 'weekly', 'off'] as const;
+export type RoundRhythm = (typeof ROUND_RHYTHMS)[number];
+export const DEFAULT_RHYTHM: RoundRhythm = 'weekly';
+
+/** Days between two rounds. A daily glance does not turn leaves over; once a week it does. */
+const EVERY_DAYS = { daily: 1, weekly: 7 } as const;
+
+/** A day counts as wet from so much rain on, mm; so many in a row are a spell (handbook: three or more). */
+const WET_MM = 1;
+const WET_SPELL_DAYS = 3;
+const HEAT_SPELL_DAYS = 2;
+/** What is over for longer calls for no round of its own any more: the rhythm sees to it. */
+const FRESH_DAYS = 4;
+/** A storm is told so many days before. */
+const STORM_AHEAD_DAYS = 2;
+/** After a finding was taken on, the neighbours are looked at (issue and handbook: two weeks). */
+const AFTER_FINDING_DAYS = 14;
+
+/** The first and the last day away. */
+export interface Away {
+  from: Day;
+  to: Day;
+}
+
+export type RoundReason =
+  | { kind: 'home'; days: number; until: Day }
+  | { kind: 'storm'; on: Day; windMs: number }
+  | { kind: 'frost'; on: Day; lowestC: number }
+  | { kind: 'wet'; days: number; until: Day }
+  | { kind: 'heat'; days: number; until: Day; hottestC: number }
+  | { kind: 'finding'; disorder: DisorderCode; on: Day }
+  | { kind: 'rhythm'; lastOn: Day | null };
+
+export interface RoundQuestion {
+  today: Day;
+  rhythm: RoundRhythm;
+  /** when each plant of the place was last looked at; null for never. No plants, no round */
+  lastLooks: readonly (Day | null)[];
+  /** when each was planted out: what was just planted is no week without a look */
+  plantedOn: readonly (Day | null)[];
+  /** the weather where the plants stand, past and foreseen; days in order */
+  weather: readonly WeatherDay[];
+  /** night minimum from which on frost threatens here, °C */
+  frostFromC: number;
+  away: readonly Away[];
+  /** findings that were taken on here */
+  findings: readonly { disorder: DisorderCode; openedOn: Day }[];
+}
+
+export interface RoundDue {
+  /** the weightiest first */
+  reasons: RoundReason[];
+  /** leaves are to be turned over */
+  undersides: boolean;
+}
+
+/** The round that is due today; null where none is. While somebody is away nobody is asked. */
+export function roundDue(q: RoundQuestion): RoundDue | null {
+  if (q.lastLooks.length === 0) return null;
+  if (q.away.some((a) => a.from <= q.today && a.to >= q.today)) return null;
+  // a place is looked at when its last plant was
+  const lastOn = q.lastLooks.reduce<Day | null>(
+    (a, b) => (a === null || b === null ? null : b < a ? b : a),
+    '9999-12-31',
+  );
+  const unseenSince = (day: Day): boolean => lastOn === null || lastOn <= day;
+  if (lastOn === q.today) return null;
+  const past = q.weather.filter((w) => w.date < q.today);
+  const reasons: RoundReason[] = [];
+
+  const home = q.away.filter((a) => a.to < q.today && daysBetween(a.to, q.today) <= FRESH_DAYS).at(-1);
+  if (home && unseenSince(home.to))
+    reasons.push({ kind: 'home', days: daysBetween(home.from, home.to) + 1, until: home.to });
+  const storm = q.weather.find(
+    (w) => w.date >= q.today && daysBetween(q.today, w.date) <= STORM_AHEAD_DAYS && (w.windMs ?? 0) >= STRONG_WIND_MS,
+  );
+  if (storm && unseenSince(addDays(q.today, -1)))
+    reasons.push({ kind: 'storm', on: storm.date, windMs: storm.windMs! });
+  const frost = past.filter((w) => daysBetween(w.date, q.today) <= 2 && w.tMinC <= q.frostFromC).at(-1);
+  // the night of a day ends on its morning: a look on that day has seen it
+  if (frost && unseenSince(addDays(frost.date, -1)))
+    reasons.push({ kind: 'frost', on: frost.date, lowestC: frost.tMinC });
+  const wet = lastRun(past, (w) => w.rainMm >= WET_MM);
+  const now = q.weather.find((w) => w.date === q.today);
+  if (
+    wet &&
+    wet.length >= WET_SPELL_DAYS &&
+    over(wet, q.today) &&
+    !(now && now.rainMm >= WET_MM) &&
+    unseenSince(wet.at(-1)!.date)
+  )
+    reasons.push({ kind: 'wet', days: wet.length, until: wet.at(-1)!.date });
+  const heat = lastRun(past, (w) => w.tMaxC >= HOT_DAY_C);
+  if (
+    heat &&
+    heat.length >= HEAT_SPELL_DAYS &&
+    over(heat, q.today) &&
+    !(now && now.tMaxC >= HOT_DAY_C) &&
+    unseenSince(heat.at(-1)!.date)
+  )
+    reasons.push({
+      kind: 'heat',
+      days: heat.length,
+      until: heat.at(-1)!.date,
+      hottestC: Math.max(...heat.map((w) => w.tMaxC)),
+    });
+  for (const f of q.findings) {
+    const on = addDays(f.openedOn, AFTER_FINDING_DAYS);
+    if (on <= q.today && daysBetween(on, q.today) <= FRESH_DAYS && unseenSince(addDays(on, -1)))
+      reasons.push({ kind: 'finding', disorder: f.disorder, on });
+  }
+  if (q.rhythm !== 'off' && isDue(q, lastOn)) reasons.push({ kind: 'rhythm', lastOn });
+  if (reasons.length === 0) return null;
+  const glance =
+    q.rhythm === 'daily' &&
+    reasons.every(
+      (r) => r.kind === 'rhythm' && r.lastOn !== null && daysBetween(r.lastOn, q.today) < EVERY_DAYS.weekly,
+    );
+  return { reasons, undersides: !glance };
+}
+
+function isDue(q: RoundQuestion, lastOn: Day | null): boolean {
+  const every = EVERY_DAYS[q.rhythm as keyof typeof EVERY_DAYS];
+  if (lastOn !== null) return daysBetween(lastOn, q.today) >= every;
+  // never looked at: as if on the day it was planted
+  const planted = q.plantedOn.filter((_, i) => q.lastLooks[i] === null);
+  return planted.some((day) => day === null || daysBetween(day, q.today) >= every);
+}
+
+/** The run of days that meet the condition, if the last days do or did; it may have ended. */
+function lastRun(days: readonly WeatherDay[], hit: (w: WeatherDay) => boolean): WeatherDay[] | null {
+  const end = days.findLastIndex(hit);
+  if (end < 0) return null;
+  let start = end;
+  while (start > 0 && hit(days[start - 1]!) && days[start - 1]!.date === addDays(days[start]!.date, -1)) start -= 1;
+  return days.slice(start, end + 1);
+}
+
+const over = (run: readonly WeatherDay[], today: Day): boolean => daysBetween(run.at(-1)!.date, today) <= FRESH_DAYS;

@@ -1,0 +1,69 @@
+import { type SignCode, signRow } from '../records/vocabulary/signs.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+
+/** What was counted of one sign over the rounds of a while, and where it goes. */
+export interface Trend {
+  sign: SignCode;
+  counts: { day: Day; count: number }[];
+  days: number;
+  course: 'rising' | 'falling' | 'steady';
+  /** more than a plant sheds by growing old; of yellow leaves only */
+  fasterThanAgeing?: true;
+}
+
+/** So far back counts are put side by side. */
+const WINDOW_DAYS = 21;
+/** Fewer counts tell no course. */
+const LEAST_COUNTS = 3;
+/** Half as many again, and at least two, is more than two people count differently (judgement). */
+const CHANGE_SHARE = 0.5;
+const CHANGE_LEAST = 2;
+/** A sound plant gives up about two old leaves a week (judgement). */
+const AGEING_A_WEEK = 2;
+const YELLOW: ReadonlySet<SignCode> = new Set<SignCode>([
+  'leaf-yellow-slow-few',
+  'leaf-yellow-fast',
+  'leaf-yellow-whole-old',
+]);
+
+interface Counted {
+  date: Day;
+  sign: SignCode;
+  present: boolean;
+  affected?: number | null;
+}
+
+/** Signs that were counted at least three times in three weeks, each with its course; not there counts as none. */
+export function trendsOf(observations: readonly Counted[], today: Day): Trend[] {
+  const from = addDays(today, -WINDOW_DAYS);
+  const bySign = new Map<SignCode, Map<Day, number>>();
+  for (const o of observations) {
+    const count = o.present ? o.affected : 0;
+    if (count == null || o.date < from || o.date > today) continue;
+    const days = bySign.get(o.sign) ?? new Map<Day, number>();
+    days.set(o.date, count);
+    bySign.set(o.sign, days);
+  }
+  return [...bySign].flatMap(([sign, days]) => {
+    const counts = [...days].map(([day, count]) => ({ day, count })).sort((a, b) => (a.day < b.day ? -1 : 1));
+    if (counts.length < LEAST_COUNTS || counts.every((c) => c.count === 0)) return [];
+    return [{ sign, ...course(sign, counts) }];
+  });
+}
+
+function course(sign: SignCode, counts: Trend['counts']): Omit<Trend, 'sign'> {
+  const first = counts[0]!;
+  const last = counts.at(-1)!;
+  const days = Math.max(1, daysBetween(first.day, last.day));
+  const change = last.count - first.count;
+  const telling = Math.max(CHANGE_LEAST, CHANGE_SHARE * Math.max(first.count, last.count));
+  const way = change >= telling ? 'rising' : -change >= telling ? 'falling' : 'steady';
+  const fast = way === 'rising' && YELLOW.has(sign) && (change / days) * 7 > AGEING_A_WEEK;
+  return { counts, days, course: way, ...(fast ? { fasterThanAgeing: true as const } : {}) };
+}
+
+/** "Yellow leaves: 2, 3, 9 in 14 days: rising, faster than ageing". */
+export function trendInWords(t: Trend): string {
+  const numbers = t.counts.map((c) => c.count).join(', ');
+  return `${signRow(t.sign).label}: ${numbers} in ${t.days} days: ${t.course}${t.fasterThanAgeing ? ', faster than ageing' : ''}`;
+}

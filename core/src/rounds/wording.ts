@@ -1,0 +1,27 @@
+import { disorderRow } from '../diagnosis/tables/disorders.js';
+import { type Day, daysBetween } from '../units/day.js';
+import type { Formatter } from '../units/formatter.js';
+import type { RoundReason } from './round-due.js';
+
+/** Why a round is asked for, one reason in half a line. */
+export function roundReasonInWords(r: RoundReason, today: Day, f: Formatter): string {
+  switch (r.kind) {
+    case 'home':
+      return `you were away for ${r.days} ${r.days === 1 ? 'day' : 'days'}, until ${f.day(r.until)}: pots first`;
+    case 'storm':
+      return `wind of ${f.windSpeed(r.windMs)} is expected ${r.on === today ? 'today' : `on ${f.day(r.on)}`}: see to ties and stakes, and pick what is ripe`;
+    case 'frost':
+      return `the night to ${f.day(r.on)} fell to ${f.temperature(r.lowestC)}`;
+    case 'wet':
+      return `${r.days} wet days on end, until ${f.day(r.until)}`;
+    case 'heat':
+      return `${r.days} hot days, up to ${f.temperature(r.hottestC)}, until ${f.day(r.until)}`;
+    case 'finding':
+      return `${disorderRow(r.disorder).label.toLowerCase()} was found here two weeks ago: see whether the others stayed sound`;
+    case 'rhythm': {
+      if (r.lastOn === null) return 'nobody has written down a look at all of it yet';
+      const days = daysBetween(r.lastOn, today);
+      return days === 1 ? 'the daily glance' : `last looked at ${days} days ago`;
+    }
+  }
+}

@@ -1,0 +1,63 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { day, ownGarden, signIn, tomatoIn } from './helpers.js';
+
+test('after three wet days Today asks for a round, which knows why and opens where it matters; counts become a course', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Rain bed', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 });
+  const counted = (back: number, affected: number) =>
+    own.put('/records', {
+      id: randomUUID(),
+      type: 'inspection',
+      plantId: plant,
+      data: { date: day(back), allClear: false, signs: [{ sign: 'leaf-yellow-fast', present: true, affected }] },
+    });
+  await own.post('/weather/pull');
+  await counted(14, 2);
+  await counted(4, 3);
+  for (const back of [3, 2, 1])
+    await own.put('/records', { id: randomUUID(), type: 'rain-gauge', data: { date: day(back), rainMm: 6 } });
+  await signIn(page, own.who);
+  await expect(page.getByText(/\d wet days on end, until 17 July/)).toBeVisible();
+  await page.getByRole('link', { name: 'Start: Walk along: Rain bed' }).click();
+  await expect(page.getByText(/Asked for because \d wet days on end/)).toBeVisible();
+  await expect(page.getByText(/Look first at low leaves/)).toContainText('turn the leaves over');
+  await page.getByRole('link', { name: 'Begin with The plant' }).click();
+  await page.getByRole('button', { name: 'Begin: low leaves' }).click();
+  await page.getByRole('button', { name: 'Yellowing and dropping fast', exact: true }).click();
+  await page.getByLabel('Yellowing and dropping fast: how many', { exact: true }).fill('9');
+  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await page.getByRole('link', { name: 'End of the walk' }).click();
+  await expect(page.getByText('All 1 looked at today.')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the garden' }).click();
+  await expect(page.getByText(/wet days on end/)).toBeHidden();
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await expect(page.getByRole('list', { name: 'What the counts say' })).toContainText(
+    ': 2, 3, 9 in 14 days: rising, faster than ageing.',
+  );
+});
+
+test('days away: a list for whoever waters, no round meanwhile; days that end before they begin are refused where they stand', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Door pot', volumeL: 14 });
+  await own.post('/weather/pull');
+  await signIn(page, own.who);
+  await expect(page.getByText(/nobody has written down a look/i)).toBeVisible();
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByLabel('From').fill(day(0));
+  await page.getByLabel('To', { exact: true }).fill(day(1));
+  await page.getByRole('button', { name: 'I am away' }).click();
+  await expect(page.getByText('To must not be before the first day')).toBeVisible();
+  await page.getByLabel('To', { exact: true }).fill(day(-5));
+  await page.getByRole('button', { name: 'I am away' }).click();
+  await expect(page.getByText('18 July to 23 July')).toBeVisible();
+  await page.getByRole('link', { name: 'List for whoever waters' }).click();
+  await expect(page.getByRole('heading', { name: 'Door pot' })).toBeVisible();
+  await expect(page.getByText(/nobody knows what it got: feel the soil two knuckles deep/)).toBeVisible();
+  await page.getByRole('link', { name: 'Own garden' }).click();
+  await expect(page.getByText(/nobody has written down a look/i)).toBeHidden();
+});

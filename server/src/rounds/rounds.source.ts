@@ -1,0 +1,147 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { weatherInPlace } from '@candid-leaf/core/climate';
+import { isPotted, type DisorderCode } from '@candid-leaf/core/records';
+import {
+  DEFAULT_RHYTHM,
+  partsFor,
+  roundDue,
+  roundReasonInWords,
+  type RoundDue,
+  type RoundQuestion,
+} from '@candid-leaf/core/rounds';
+import { frostFrom, NEWLY_PLANTED_DAYS } from '@candid-leaf/core/season';
+import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
+import { MoreThanOrEqual, type DataSource, type EntityManager } from 'typeorm';
+import { v5 as nameUuid } from 'uuid';
+import { weatherIn } from '../assessment/plant-case.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { RecordsService } from '../records/records.service.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { TreatmentEntity } from '../treatments/treatment.entity.js';
+
+/** Minutes for one plant: a glance, and with its leaves turned over (judgement). */
+const GLANCE_MINUTES = 0.5;
+const TURNED_MINUTES = 2;
+/** Weather further back speaks of no round any more. */
+const BACK_DAYS = 30;
+
+/** Rounds that are due, place by place. Walked or called all clear, they are past: what decides is only when each plant was looked at. */
+@Injectable()
+export class RoundsSource extends TaskSource {
+  readonly code = 'round';
+
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly records: RecordsService,
+  ) {
+    super();
+  }
+
+  async list(s: GardenSnapshot): Promise<Task[]> {
+    const taken = await this.takenOn(this.db.manager, s);
+    const due = livePlaces(s).flatMap((place) => {
+      const round = dueIn(s, place, taken);
+      return round ? [{ place, ...round }] : [];
+    });
+    // who comes home sees to the pots first
+    const potsFirst = due.some((d) => d.round.reasons.some((r) => r.kind === 'home'));
+    return (potsFirst ? [...due].sort((a, b) => Number(isPotted(b.place)) - Number(isPotted(a.place))) : due).map((d) =>
+      taskFor(s, d.place, d.plants, d.round, d.open),
+    );
+  }
+
+  /** "All clear": one look at every plant that nobody has looked at today. What was looked at meanwhile is left as it is. */
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+    const place = livePlaces(s).find((p) => idOf(s.today, p) === id);
+    if (!place || !dueIn(s, place, await this.takenOn(m, s)))
+      return (await this.records.exists(m, s.garden.id, tick.recordId)) ? tick.recordId : null;
+    const plants = livePlantsIn(s, place.id).filter((p) => lastLook(s, p) !== s.today);
+    for (const [i, plant] of plants.entries())
+      await this.records.write(m, s.garden.id, tick.accountId, s.today, {
+        id: i === 0 ? tick.recordId : partOf(tick.recordId, plant.id),
+        type: 'inspection',
+        plantId: plant.id,
+        data: { date: s.today, allClear: true, signs: [] },
+      });
+    return plants.length > 0 ? tick.recordId : null;
+  }
+
+  async undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    if (recordId === null) return;
+    for (const written of [recordId, ...s.plants.map((p) => partOf(recordId, p.id))])
+      if (await this.records.exists(m, s.garden.id, written))
+        await this.records.markDeleted(m, s.garden.id, written, true);
+  }
+
+  /** Findings that were taken on in the last weeks, or are open still. */
+  private takenOn(m: EntityManager, s: GardenSnapshot): Promise<TreatmentEntity[]> {
+    return m.findBy(TreatmentEntity, {
+      gardenId: s.garden.id,
+      openedOn: MoreThanOrEqual(addDays(s.today, -BACK_DAYS)),
+    });
+  }
+}
+
+const idOf = (today: Day, place: PlaceEntity): string => `${today}:${place.id}`;
+const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
+
+const lastLook = (s: GardenSnapshot, plant: PlantEntity): Day | null =>
+  s.recordsOf(plant.id).findLast((r) => r.type === 'inspection')?.day ?? null;
+
+interface RoundHere {
+  round: RoundDue;
+  plants: readonly PlantEntity[];
+  open: DisorderCode[];
+}
+
+function dueIn(s: GardenSnapshot, place: PlaceEntity, taken: readonly TreatmentEntity[]): RoundHere | null {
+  const plants = livePlantsIn(s, place.id);
+  const own = taken.filter((t) => plants.some((p) => p.id === t.plantId));
+  const question: RoundQuestion = {
+    today: s.today,
+    rhythm: place.looking ?? DEFAULT_RHYTHM,
+    lastLooks: plants.map((p) => lastLook(s, p)),
+    plantedOn: plants.map((p) => p.transplantedOn),
+    weather: weatherIn(s)
+      .filter((w) => w.date > addDays(s.today, -BACK_DAYS))
+      .map((w) => weatherInPlace(place, w, s.garden)),
+    frostFromC: frostFrom({
+      facts: place,
+      newlyPlanted: plants.some(
+        (p) => p.transplantedOn !== null && daysBetween(p.transplantedOn, s.today) <= NEWLY_PLANTED_DAYS,
+      ),
+    }),
+    away: s.garden.away ?? [],
+    findings: own.map((t) => ({ disorder: t.disorder, openedOn: t.openedOn })),
+  };
+  const round = roundDue(question);
+  return round && { round, plants, open: own.filter((t) => t.closedOn === null).map((t) => t.disorder) };
+}
+
+function taskFor(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  plants: readonly PlantEntity[],
+  round: RoundDue,
+  open: readonly DisorderCode[],
+): Task {
+  const why = round.reasons.map((r) => roundReasonInWords(r, s.today, s.format));
+  return {
+    id: idOf(s.today, place),
+    plantId: null,
+    placeId: place.id,
+    title: `Walk along: ${place.name}`,
+    where: `${plants.length} ${plants.length === 1 ? 'plant' : 'plants'}${round.undersides ? ', leaves turned over' : ', at a glance'}`,
+    why: why.join('; '),
+    dueOn: s.today,
+    minutes: Math.max(1, Math.round(plants.length * (round.undersides ? TURNED_MINUTES : GLANCE_MINUTES))),
+    litres: null,
+    remedy: null,
+    dose: null,
+    round: { why, undersides: round.undersides, parts: partsFor(round, plants[0]?.stage, open) },
+    cautions: [],
+  };
+}
