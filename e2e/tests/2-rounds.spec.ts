@@ -22,7 +22,7 @@ test('after three wet days Today asks for a round, which knows why and opens whe
   await signIn(page, own.who);
   await expect(page.getByText(/\d wet days on end, until 17 July/)).toBeVisible();
   await page.getByRole('link', { name: 'Start: Walk along: Rain bed' }).click();
-  await expect(page.getByText(/Asked for because \d wet days on end/)).toBeVisible();
+  await expect(page.getByText(/Why now: \d wet days on end/)).toBeVisible();
   await expect(page.getByText(/Look first at low leaves/)).toContainText('turn the leaves over');
   await page.getByRole('link', { name: 'Begin with The plant' }).click();
   await page.getByRole('button', { name: 'Begin: low leaves' }).click();

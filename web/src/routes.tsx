@@ -1,4 +1,4 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet, ScrollRestoration } from 'react-router';
 import { Home } from './features/account/screens/home';
 import { SignInScreen } from './features/account/screens/sign-in';
 import { GardenScreen } from './features/garden/screens/garden';
@@ -8,9 +8,18 @@ import { Failed } from './ui/states';
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
 const plantEdit = async () => ({ Component: (await import('./features/plant/screens/plant-edit')).PlantEdit });
 
+/** A page opens at its top, and one that was left where it was left; a day touched on the ribbon moves nothing. */
+const pages = (
+  <>
+    <Outlet />
+    <ScrollRestoration getKey={(at) => at.pathname} />
+  </>
+);
+
 /** Pages opened later are fetched when they are opened. */
 export const router = createBrowserRouter([
   {
+    element: pages,
     errorElement: <Failed error={new Error('unexpected')} again={() => location.reload()} />,
     children: [
       { path: ROUTES.home, element: <Home /> },

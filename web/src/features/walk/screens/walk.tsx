@@ -40,7 +40,7 @@ function Walk({ view }: { view: GardenView }) {
       </p>
       {round && (
         <p className="mt-2 max-w-prose">
-          <strong>Asked for because</strong> {round.why.join('; ')}. <strong>Look first at</strong>{' '}
+          <strong>Why now:</strong> {round.why.join('; ')}. <strong>Look first at</strong>{' '}
           {round.parts.map((p) => PART_WORDS[p].toLowerCase()).join(', ')}
           {round.undersides ? ', and turn the leaves over.' : '.'}
         </p>
