@@ -5,6 +5,7 @@ export * from './gardens.js';
 export * from './id.js';
 export * from './places.js';
 export * from './plants.js';
+export * from './products.js';
 export * from './records.js';
 export * from './today.js';
 export * from './treatments.js';

@@ -24,6 +24,8 @@ async function views(page: Page): Promise<[string, string][]> {
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],
     ['walk', `${bed}/walk`],
+    ['shed', `${garden}/shed`],
+    ['a product', `${garden}/shed/products/new?from=neem`],
     ['days away', `${garden}/away`],
     ['neighbour’s plant', `${garden}/neighbour`],
   ];

@@ -13,6 +13,7 @@ import { GardensModule } from './gardens/gardens.module.js';
 import { HealthModule } from './health/health.module.js';
 import { PlacesModule } from './places/places.module.js';
 import { PlantsModule } from './plants/plants.module.js';
+import { ProductsModule } from './products/products.module.js';
 import { ProtectionModule } from './protection/protection.module.js';
 import { ThreadedReckoner } from './reckoning/threaded-reckoner.js';
 import { RecordsModule } from './records/records.module.js';
@@ -32,6 +33,7 @@ const FEATURES = [
   GardensModule,
   PlacesModule,
   PlantsModule,
+  ProductsModule,
   RecordsModule,
   WeatherModule,
   AssessmentModule,

@@ -6,6 +6,7 @@ import { ROUTES } from './lib/paths';
 import { Failed } from './ui/states';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
+const productEdit = async () => ({ Component: (await import('./features/shed/screens/product-edit')).ProductEdit });
 const plantEdit = async () => ({ Component: (await import('./features/plant/screens/plant-edit')).PlantEdit });
 
 /** A page opens at its top, and one that was left where it was left; a day touched on the ribbon moves nothing. */
@@ -43,6 +44,12 @@ export const router = createBrowserRouter([
         path: ROUTES.whileAway,
         lazy: async () => ({ Component: (await import('./features/away/screens/while-away')).WhileAwayScreen }),
       },
+      {
+        path: ROUTES.shed,
+        lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
+      },
+      { path: ROUTES.newProduct, lazy: productEdit },
+      { path: ROUTES.product, lazy: productEdit },
       {
         path: ROUTES.bench,
         lazy: async () => ({ Component: (await import('./features/water/screens/bench')).BenchScreen }),

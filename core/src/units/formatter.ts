@@ -1,5 +1,6 @@
 import { format, parseISO } from 'date-fns';
 import type { Day } from './day.js';
+import { inSpoons } from './kitchen.js';
 import { measureOf, type Quantity } from './measures.js';
 import { type DateForm, METRIC, type Units } from './units.js';
 
@@ -19,6 +20,10 @@ export interface Formatter {
   elevation: (m: number) => string;
   grams: (grams: number) => string;
   kilograms: (kg: number) => string;
+  /** a small amount to pour, with spoons beside it: "6.5 mL (1¼ tsp)" */
+  millilitres: (ml: number) => string;
+  /** a powder, in spoons beside its weight where that of a millilitre is known: "5 g (1 tsp)" */
+  powder: (grams: number, gPerMl?: number | null) => string;
   area: (m2: number) => string;
   windSpeed: (ms: number) => string;
   /** "9 July" in the garden's own form */
@@ -87,6 +92,11 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     };
   const whole = (x: number): string => String(Math.round(x) + 0);
   const celsius = measureOf('celsius', units);
+  const spoons = (ml: number): string => {
+    const spooned = inSpoons(ml, units.volume);
+    return spooned ? ` (${spooned.text})` : '';
+  };
+  const grams = shown('grams');
   return {
     units,
     litres: shown('litres'),
@@ -97,8 +107,10 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     centimetres: shown('centimetres'),
     metres: shown('metres'),
     elevation: shown('elevationMetres', whole),
-    grams: shown('grams'),
+    grams,
     kilograms: shown('kilograms'),
+    millilitres: (ml) => `${sensible(ml)}${NBSP}mL${spoons(ml)}`,
+    powder: (g, gPerMl) => `${grams(g)}${gPerMl ? spoons(g / gPerMl) : ''}`,
     area: shown('squareMetres'),
     windSpeed: shown('windSpeed', whole),
     day: inForm(dateForm),

@@ -4,6 +4,7 @@ import { GardenEntity } from '../gardens/garden.entity.js';
 import { MembershipEntity } from '../gardens/membership.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
+import { ProductEntity } from '../products/product.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
 import { PostponementEntity } from '../today/postponement.entity.js';
 import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
@@ -17,6 +18,7 @@ import { Rooms1700000200000 } from './migrations/1700000200000-rooms.js';
 import { Trust1700000300000 } from './migrations/1700000300000-trust.js';
 import { PlacesAndSteps1700000400000 } from './migrations/1700000400000-places-and-steps.js';
 import { Rounds1700000500000 } from './migrations/1700000500000-rounds.js';
+import { Care1700000600000 } from './migrations/1700000600000-care.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -30,6 +32,7 @@ const ENTITIES = [
   PostponementEntity,
   WeatherEntity,
   BenchEntity,
+  ProductEntity,
   TimerRunEntity,
   TimerStateEntity,
   HoseTimerEntity,
@@ -47,6 +50,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Trust1700000300000,
     PlacesAndSteps1700000400000,
     Rounds1700000500000,
+    Care1700000600000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -3,5 +3,6 @@ import './garden/writes';
 import './places/writes';
 import './plant/writes';
 import './records/writes';
+import './shed/writes';
 import './today/writes';
 import './water/writes';

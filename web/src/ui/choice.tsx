@@ -6,17 +6,18 @@ interface Props<V extends string> {
   value: V;
   options: readonly (readonly [V, string])[];
   onChange: (value: V) => void;
+  className?: string;
 }
 
 /** One of a few, side by side; exactly one is always chosen. */
-export function Choice<V extends string>({ label, value, options, onChange }: Props<V>) {
+export function Choice<V extends string>({ label, value, options, onChange, className }: Props<V>) {
   return (
     <ToggleGroup.Root
       type="single"
       aria-label={label}
       value={value}
       onValueChange={(v) => v && onChange(v as V)}
-      className="inline-flex overflow-hidden rounded-lg border border-leaf"
+      className={clsx('inline-flex overflow-hidden rounded-lg border border-leaf', className)}
     >
       {options.map(([v, words]) => (
         <ToggleGroup.Item

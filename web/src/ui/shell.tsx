@@ -1,7 +1,7 @@
 import type { GardenDto, RibbonDay, WeatherState } from '@candid-leaf/contract';
 import { formatterFor } from '@candid-leaf/core/units';
 import { onlineManager, useQueryClient } from '@tanstack/react-query';
-import { BookOpen, LogOut, Settings, Sprout, WifiOff } from 'lucide-react';
+import { BookOpen, LogOut, Settings, Sprout, Warehouse, WifiOff } from 'lucide-react';
 import { useSyncExternalStore, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { api } from '../lib/api';
@@ -16,7 +16,7 @@ const useOnline = () =>
   );
 
 const navLook = ({ isActive }: { isActive: boolean }) =>
-  `inline-flex min-h-11 items-center gap-1.5 rounded-lg px-3 font-semibold ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
+  `inline-flex min-h-11 items-center gap-1.5 rounded-lg px-2 font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
 
 interface Props {
   garden: GardenDto;
@@ -49,6 +49,9 @@ export function Shell({ garden, ribbon, weather, children }: Props) {
           <nav aria-label="Main" className="flex shrink-0 items-center gap-1">
             <NavLink to={linkTo('garden', here)} end className={navLook}>
               <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
+            </NavLink>
+            <NavLink to={linkTo('shed', here)} className={navLook}>
+              <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>
             </NavLink>
             <NavLink to={linkTo('handbook', here)} className={navLook}>
               <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>

@@ -10,7 +10,7 @@ export function doseInWords(dose: Dose | null | undefined, f: Formatter): string
     return `${f.centimetres(dose.depthMm / 10)} deep${amount}`;
   }
   const parts: string[] = [];
-  if (dose.millilitres != null) parts.push(`${dose.millilitres} mL in water`);
+  if (dose.millilitres != null) parts.push(`${f.millilitres(dose.millilitres)} in water`);
   if (dose.litres != null) parts.push(f.litres(dose.litres));
   if (dose.blockPct != null) parts.push(`${dose.blockPct} %`);
   if (dose.areaM2 != null) parts.push(f.area(dose.areaM2));

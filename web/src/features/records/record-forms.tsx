@@ -9,6 +9,7 @@ import {
   WATERING_WAYS,
   type RecordKind,
 } from '@candid-leaf/core/records';
+import type { ProductKind } from '@candid-leaf/core/products';
 import type { Quantity } from '@candid-leaf/core/units';
 import {
   CalendarDays,
@@ -30,7 +31,9 @@ export type Asked =
   | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number; instead?: string }
   | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
   | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
-  | { name: string; label: string; as: 'text'; long?: boolean };
+  | { name: string; label: string; as: 'text'; long?: boolean }
+  /** fills what its label tells into the other fields */
+  | { name: string; label: string; as: 'product'; kinds: readonly ProductKind[] };
 
 interface RecordForm {
   icon: LucideIcon;
@@ -81,7 +84,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
   feeding: {
     icon: Wheat,
     asks: [
-      { name: 'product', label: 'What', as: 'text' },
+      { name: 'product', label: 'What', as: 'product', kinds: ['feed', 'amendment'] },
       { name: 'n', label: 'N', as: 'number', quantity: 'percent' },
       { name: 'p2o5', label: 'P₂O₅', as: 'number', quantity: 'percent' },
       { name: 'k2o', label: 'K₂O', as: 'number', quantity: 'percent' },

@@ -2,18 +2,21 @@ import clsx from 'clsx';
 import { Field, inputLook, SelectField, TextField } from '../../../ui/field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import type { Asked } from '../record-forms';
+import { ProductField } from './product-field';
 
 interface Props {
   asked: Asked;
   value: unknown;
   error: string | undefined;
   onChange: (v: unknown) => void;
+  /** several fields at once */
+  onFill: (filled: Record<string, unknown>) => void;
 }
 
 const textOf = (value: unknown): string => (typeof value === 'string' ? value : '');
 
 /** One thing that a record's form asks for, by what it is. */
-export function AskedField({ asked, value, error, onChange }: Props) {
+export function AskedField({ asked, value, error, onChange, onFill }: Props) {
   switch (asked.as) {
     case 'number':
       return (
@@ -35,6 +38,10 @@ export function AskedField({ asked, value, error, onChange }: Props) {
           value={textOf(value)}
           onChange={(e) => onChange(e.target.value)}
         />
+      );
+    case 'product':
+      return (
+        <ProductField label={asked.label} kinds={asked.kinds} value={textOf(value)} error={error} onChange={onFill} />
       );
     case 'several':
       return <Several asked={asked} value={(value ?? []) as string[]} onChange={onChange} />;

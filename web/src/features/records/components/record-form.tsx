@@ -81,6 +81,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
             value={values[a.name]}
             error={reason(a.name)}
             onChange={(v) => change(a, v)}
+            onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
           />
         ))}
         <TextField

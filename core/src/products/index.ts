@@ -1,0 +1,3 @@
+export * from './dose.js';
+export * from './product.js';
+export * from './starters.js';

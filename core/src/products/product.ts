@@ -1,0 +1,153 @@
+import 'reflect-metadata';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+} from 'class-validator';
+import { FINITE } from '../records/dated.js';
+import { type Fault } from '../records/faults.js';
+import { IsPart } from '../records/parts.js';
+import { SPRAYS, type Spraying } from '../records/record-classes.js';
+
+/** What is bought, made or carted in, and put on soil or plant. */
+export const PRODUCT_KINDS = ['feed', 'amendment', 'spray'] as const;
+export type ProductKind = (typeof PRODUCT_KINDS)[number];
+/** Weighed, or poured. */
+export const PRODUCT_FORMS = ['dry', 'liquid'] as const;
+/** What the label counts its dose by. */
+export const DOSE_PER = ['litre', 'plant', 'm2', 'pot-litre'] as const;
+export type DosePer = (typeof DOSE_PER)[number];
+
+/** Grams (dry) or millilitres (liquid) for each litre of water, plant, square metre, or litre of pot. */
+export class LabelDose {
+  @IsIn(DOSE_PER)
+  per: DosePer;
+
+  @IsNumber(FINITE)
+  @Min(0.01)
+  @Max(5000)
+  amount: number;
+}
+
+const percent = { message: 'must be a share of its weight: 0 to 100 %' };
+
+/** A product as its label tells it. Nutrients in percent by weight, as N, P₂O₅ and K₂O. */
+export class ProductMake {
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(80)
+  name: string;
+
+  @IsIn(PRODUCT_KINDS)
+  kind: ProductKind;
+
+  @IsIn(PRODUCT_FORMS)
+  form: (typeof PRODUCT_FORMS)[number];
+
+  @IsNumber(FINITE)
+  @Min(0, percent)
+  @Max(100, percent)
+  n: number;
+
+  @IsNumber(FINITE)
+  @Min(0, percent)
+  @Max(100, percent)
+  p2o5: number;
+
+  @IsNumber(FINITE)
+  @Min(0, percent)
+  @Max(100, percent)
+  k2o: number;
+
+  /** weight of a millilitre: of a liquid, or of loose powder; without it nothing is told in spoons */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(3)
+  gPerMl?: number | null;
+
+  /** its nitrogen is freed over weeks or months */
+  @IsOptional()
+  @IsBoolean()
+  slow?: boolean | null;
+
+  @IsPart(() => LabelDose, { optional: true })
+  dose?: LabelDose | null;
+
+  /** days between two uses, by the label */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(365)
+  everyDays?: number | null;
+
+  /** uses in one season at most */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(50)
+  mostUses?: number | null;
+
+  /** days from the spray to the next picking */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(365)
+  harvestDays?: number | null;
+
+  /** hours until anybody may go among the plants */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(720)
+  reentryHours?: number | null;
+
+  @IsOptional()
+  @IsBoolean()
+  organic?: boolean | null;
+
+  /** of a spray: which kind it is */
+  @IsOptional()
+  @IsIn(SPRAYS)
+  spray?: Spraying['product'] | null;
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(10)
+  @IsString({ each: true })
+  @MaxLength(300, { each: true })
+  cautions?: string[] | null;
+}
+
+/** A product that is ready to be used: a starter, or the gardener's own. */
+export interface Product extends ProductMake {
+  /** a starter's code, or the id of an own one */
+  id: string;
+}
+
+/** What one field alone cannot tell. N, P₂O₅ and K₂O are shares of one weight. */
+export function productFaults(p: ProductMake): Fault[] {
+  const sum = p.n + p.p2o5 + p.k2o;
+  return [
+    ...(sum > 100
+      ? [
+          {
+            path: 'n',
+            reason: `N, P₂O₅ and K₂O are shares of one weight, and these come to ${sum} %: read the label again`,
+          },
+        ]
+      : []),
+    ...(p.kind === 'spray' && !p.spray
+      ? [{ path: 'spray', reason: 'must be said of a spray: what may meet it, and where it burns, hangs on its kind' }]
+      : []),
+  ];
+}

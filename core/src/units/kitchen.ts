@@ -1,0 +1,56 @@
+import type { VolumeUnit } from './units.js';
+
+/**
+ * Spoons and cups. US: NIST Handbook 44, appendix C (1 tsp = 1/6 US fluid ounce = 4.92892 mL). Elsewhere the spoons of kitchen
+ * scales hold 5 and 15 mL (metric spoons, common practice); the imperial fluid ounce from the UK Weights and Measures Act 1985.
+ */
+const US_FLUID_OUNCE_ML = 29.5735295625;
+export const IMPERIAL_FLUID_OUNCE_ML = 28.4130625;
+export const US_SPOONS = {
+  tsp: US_FLUID_OUNCE_ML / 6,
+  tbsp: US_FLUID_OUNCE_ML / 2,
+  cup: US_FLUID_OUNCE_ML * 8,
+} as const;
+export const METRIC_SPOONS = { tsp: 5, tbsp: 15, cup: 250 } as const;
+export { US_FLUID_OUNCE_ML };
+
+export const spoonsOf = (volume: VolumeUnit): Record<'tsp' | 'tbsp' | 'cup', number> =>
+  volume === 'gal-us' ? US_SPOONS : METRIC_SPOONS;
+
+/** What a person can measure with spoons and a cup. */
+export interface Spooned {
+  /** millilitres that are really taken */
+  ml: number;
+  /** "1¼ tsp", "2 tbsp and ½ tsp", "1½ cups" */
+  text: string;
+}
+
+const QUARTERS = ['', '¼', '½', '¾'] as const;
+/** From so many teaspoons on a tablespoon is taken, from so many tablespoons on a cup. */
+const TBSP_FROM_TSP = 3;
+const CUP_FROM_TBSP = 8;
+
+/**
+ * An amount in spoons: to the quarter of a teaspoon, above a tablespoon to the half of one, above half a cup to the quarter of a cup; null where it is under an eighth of a teaspoon and needs a syringe.
+ * @param ml millilitres
+ */
+export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
+  const spoon = spoonsOf(volume);
+  const quarters = Math.round((ml / spoon.tsp) * 4);
+  if (quarters < 1) return null;
+  if (quarters < 4 * TBSP_FROM_TSP) return { ml: (quarters / 4) * spoon.tsp, text: `${counted(quarters)} tsp` };
+  const halfTsp = Math.round((ml / spoon.tsp) * 2);
+  const perTbsp = Math.round((spoon.tbsp / spoon.tsp) * 2);
+  const tbsp = Math.floor(halfTsp / perTbsp);
+  const rest = halfTsp % perTbsp;
+  if (tbsp < CUP_FROM_TBSP)
+    return {
+      ml: (halfTsp / 2) * spoon.tsp,
+      text: `${tbsp} tbsp${rest > 0 ? ` and ${counted(rest * 2)} tsp` : ''}`,
+    };
+  const cups = Math.round((ml / spoon.cup) * 4);
+  return { ml: (cups / 4) * spoon.cup, text: `${counted(cups)} ${cups > 4 ? 'cups' : 'cup'}` };
+}
+
+const counted = (quarters: number): string =>
+  `${quarters >= 4 ? Math.floor(quarters / 4) : ''}${QUARTERS[quarters % 4]!}`;

@@ -1,0 +1,138 @@
+import {
+  amountFor,
+  labelDose,
+  measurable,
+  nutrientsIn,
+  productFaults,
+  ProductMake,
+  starterOf,
+  STARTERS,
+  type DoseAnswer,
+  type Product,
+} from '../../src/products/index.js';
+import { checked, RefusedInput } from '../../src/records/index.js';
+import { formatterFor, inSpoons, METRIC, US_SPOONS } from '../../src/units/index.js';
+
+const product = (p: Partial<Product>): Product => ({
+  id: 'x',
+  name: 'X',
+  kind: 'feed',
+  form: 'dry',
+  n: 0,
+  p2o5: 0,
+  k2o: 0,
+  ...p,
+});
+const given = (a: ReturnType<typeof labelDose>): DoseAnswer => {
+  if (Array.isArray(a)) throw new Error(JSON.stringify(a));
+  return a;
+};
+
+test('a teaspoon to the US gallon is 1.30 mL a litre (handbook; NIST Handbook 44 spoons), agreeing to three figures', () => {
+  expect(US_SPOONS.tsp / 3.785411784).toBeCloseTo(1.302, 3);
+  // two tablespoons to the US gallon, as extension leaflets give fish emulsion: 7.8 mL a litre (1 fl oz in 128)
+  expect((2 * US_SPOONS.tbsp) / 3.785411784).toBeCloseTo(1000 / 128, 6);
+});
+
+test('spoons: to the quarter of a teaspoon, tablespoons from three on, cups from eight, and none where only a syringe will do', () => {
+  expect(inSpoons(6.16, 'gal-us')).toEqual({ ml: 1.25 * US_SPOONS.tsp, text: '1¼ tsp' });
+  expect(inSpoons(15, 'L')).toEqual({ ml: 15, text: '1 tbsp' });
+  expect(inSpoons(22, 'L')).toEqual({ ml: 22.5, text: '1 tbsp and 1½ tsp' });
+  expect(inSpoons(250, 'L')).toEqual({ ml: 250, text: '1 cup' });
+  expect(inSpoons(0.5, 'L')).toBeNull();
+});
+
+test('what is told in spoons is within half the step that is measured: an eighth, then a quarter of a teaspoon, then an eighth of a cup', () => {
+  for (let ml = 1; ml < 2000; ml += 0.7)
+    for (const volume of ['L', 'gal-us'] as const) {
+      const spooned = inSpoons(ml, volume)!;
+      const tsp = volume === 'L' ? 5 : US_SPOONS.tsp;
+      const half = ml < 2.9 * tsp ? tsp / 8 : ml < 23.7 * tsp ? tsp / 4 : 6.6 * tsp;
+      expect(Math.abs(spooned.ml - ml)).toBeLessThanOrEqual(half + 1e-9);
+    }
+});
+
+test('ten pounds of 10-10-10 hold one pound of nitrogen: the worked example of every label leaflet', () => {
+  const pound = 453.59237;
+  expect(nutrientsIn(product({ n: 10, p2o5: 10, k2o: 10 }), 10 * pound).n).toBeCloseTo(pound, 2);
+  // and the other way round: a gram of N from blood meal (12 %) is 8.5 g, as one can weigh it
+  expect(amountFor(starterOf('blood-meal')!, 'n', 1)).toBe(8.5);
+  expect(amountFor(starterOf('blood-meal')!, 'k2o', 1)).toBeNull();
+  // a liquid is told in millilitres: its weight counts
+  expect(amountFor(product({ form: 'liquid', n: 5, gPerMl: 1.25 }), 'n', 1)).toBe(16);
+});
+
+test('soap for six plants and a two-gallon US sprayer: one full sprayer and a rest to the half litre, the left-over said', () => {
+  const us = formatterFor({ ...METRIC, volume: 'gal-us' });
+  const canLitres = 2 * 3.785411784;
+  const a = given(labelDose(starterOf('soap')!, { plants: 6, litresEach: 1.4, canLitres }));
+  expect(a.batches).toEqual([
+    { cans: 1, waterL: canLitres, amount: 114 },
+    { cans: 1, waterL: 1, amount: 15 },
+  ]);
+  expect(a.leftOverL).toBeCloseTo(canLitres + 1 - 8.4, 2);
+  expect(us.millilitres(a.batches[0]!.amount)).toBe('114\u00a0mL (7 tbsp and 2 tsp)');
+  expect(us.millilitres(a.batches[1]!.amount)).toBe('15\u00a0mL (1 tbsp)');
+  expect(Math.abs(a.roundedByPct)).toBeLessThan(1);
+});
+
+test('by the plant, the square metre and the litre of pot; half strength is half', () => {
+  expect(given(labelDose(starterOf('organic-granules')!, { plants: 4 }))).toMatchObject({ total: 160, each: 40 });
+  expect(given(labelDose(starterOf('granular-vegetable')!, { plants: 4, areaM2: 2 }))).toMatchObject({
+    total: 120,
+    each: 30,
+    nutrientsEach: { n: 1.5, p2o5: 3, k2o: 3 },
+  });
+  const pot = product({ dose: { per: 'pot-litre', amount: 3 } });
+  expect(given(labelDose(pot, { plants: 2, potLitres: 20, strength: 0.5 }))).toMatchObject({ each: 30, total: 60 });
+});
+
+test('what the dose is counted by must be known; more than the label is refused, with the reason', () => {
+  expect(labelDose(starterOf('granular-vegetable')!, { plants: 4 })).toEqual([
+    { path: 'areaM2', reason: expect.stringMatching(/square metre/) },
+  ]);
+  expect(labelDose(product({ dose: { per: 'pot-litre', amount: 3 } }), { plants: 1 })).toEqual([
+    { path: 'potLitres', reason: expect.any(String) },
+  ]);
+  expect(labelDose(starterOf('soap')!, { plants: 4 })).toEqual([{ path: 'litresEach', reason: expect.any(String) }]);
+  expect(labelDose(starterOf('compost')!, { plants: 4 })).toEqual([
+    { path: 'dose', reason: expect.stringMatching(/label/) },
+  ]);
+  expect(labelDose(starterOf('soap')!, { plants: 4, litresEach: 1, strength: 1.01 })).toEqual([
+    { path: 'strength', reason: expect.stringMatching(/label is the law/) },
+  ]);
+});
+
+test('what is mixed is never less than what is needed, nor a can and more too much', () => {
+  for (let plants = 1; plants < 30; plants++)
+    for (const canLitres of [1.5, 4.546, 7.57, 10]) {
+      const a = given(labelDose(starterOf('neem')!, { plants, litresEach: 0.7, canLitres }));
+      expect(a.leftOverL).toBeGreaterThanOrEqual(0);
+      expect(a.leftOverL).toBeLessThan(0.5);
+      expect(a.batches.every((b) => b.waterL <= canLitres && b.amount > 0)).toBe(true);
+    }
+});
+
+test('measurable: never nothing', () => {
+  expect([0.01, 0.3, 7.3, 12.4].map((x) => measurable(x, 'dry'))).toEqual([0.5, 0.5, 7.5, 12]);
+  expect([0.01, 0.26, 7.34, 12.4].map((x) => measurable(x, 'liquid'))).toEqual([0.1, 0.3, 7.3, 12]);
+});
+
+test('a nitrogen of 120 %, or shares that come to more than the whole, are refused; so is a spray of no kind', () => {
+  const make = { name: 'Own', kind: 'feed', form: 'dry', n: 5, p2o5: 5, k2o: 5 };
+  expect(() => checked(ProductMake, { ...make, n: 120 })).toThrow(RefusedInput);
+  expect(productFaults(checked(ProductMake, { ...make, n: 60, k2o: 50 }))).toEqual([
+    { path: 'n', reason: expect.stringMatching(/115 %/) },
+  ]);
+  expect(productFaults(checked(ProductMake, { ...make, kind: 'spray' }))).toEqual([
+    { path: 'spray', reason: expect.any(String) },
+  ]);
+});
+
+test('every starter could be entered by hand, has a name of its own, and dusty or burning ones say so', () => {
+  expect(new Set(STARTERS.map((p) => p.name)).size).toBe(STARTERS.length);
+  for (const { id, ...make } of STARTERS) {
+    expect([id, productFaults(checked(ProductMake, make))]).toEqual([id, []]);
+    if (make.kind === 'spray') expect(make.cautions!.length).toBeGreaterThan(0);
+  }
+});

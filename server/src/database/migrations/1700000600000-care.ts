@@ -1,0 +1,16 @@
+import { SteppedMigration, table, type Step } from './stepped.js';
+
+const OF_GARDEN = 'FOREIGN KEY (gardenId) REFERENCES garden(id) ON DELETE CASCADE';
+const ROW = `id uuid PRIMARY KEY, gardenId uuid NOT NULL, version int NOT NULL DEFAULT 1, revision bigint NOT NULL DEFAULT 1, deletedAt datetime(3) NULL,
+  createdAt datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)`;
+
+/** Care: what is in the shed. */
+export class Care1700000600000 extends SteppedMigration {
+  readonly name = 'Care1700000600000';
+
+  protected readonly steps: readonly Step[] = [
+    table(`product (${ROW}, name varchar(80) NOT NULL, kind varchar(12) NOT NULL, form varchar(10) NOT NULL, n double NOT NULL, p2o5 double NOT NULL,
+      k2o double NOT NULL, gPerMl double NULL, slow tinyint NULL, dose longtext NULL, everyDays int NULL, mostUses int NULL, harvestDays int NULL,
+      reentryHours int NULL, organic tinyint NULL, spray varchar(20) NULL, cautions longtext NULL, INDEX (gardenId), ${OF_GARDEN})`),
+  ];
+}

@@ -1,0 +1,57 @@
+import { gramsOf, type Product, type ProductKind } from '@candid-leaf/core/products';
+import { useGarden } from '../../../lib/garden-context';
+import { SelectField, TextField } from '../../../ui/field';
+import { useProducts } from '../../shed/queries';
+
+interface Props {
+  label: string;
+  kinds: readonly ProductKind[];
+  value: string;
+  error: string | undefined;
+  /** the name alone, or with what its label tells */
+  onChange: (filled: Record<string, unknown>) => void;
+}
+
+const OTHER = 'other';
+
+/** Which product: from the shed, with what its label tells, or by a name of its own. */
+export function ProductField({ label, kinds, value, error, onChange }: Props) {
+  const products = useProducts(useGarden().id).filter((p) => kinds.includes(p.kind));
+  const known = products.find((p) => p.name === value);
+  const choose = (id: string) => {
+    const product = products.find((p) => p.id === id);
+    onChange(product ? filledBy(product) : { product: '' });
+  };
+  return (
+    <>
+      <SelectField
+        label={label}
+        className="col-span-2"
+        value={known?.id ?? OTHER}
+        options={[[OTHER, 'Something else'], ...products.map((p): [string, string] => [p.id, p.name])]}
+        onChange={(e) => choose(e.target.value)}
+      />
+      {!known && (
+        <TextField
+          label="Its name"
+          className="col-span-2"
+          value={value}
+          error={error}
+          onChange={(e) => onChange({ product: e.target.value })}
+        />
+      )}
+    </>
+  );
+}
+
+/** What a record copies from a label: it keeps its meaning when the label changes. */
+function filledBy(p: Product): Record<string, unknown> {
+  return {
+    product: p.name,
+    n: p.n,
+    p2o5: p.p2o5,
+    k2o: p.k2o,
+    form: p.kind === 'amendment' ? 'amendment' : p.dose?.per === 'litre' ? 'liquid' : 'granular',
+    ...(p.dose?.per === 'plant' ? { grams: gramsOf(p, p.dose.amount) } : {}),
+  };
+}

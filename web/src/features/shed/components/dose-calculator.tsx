@@ -1,0 +1,270 @@
+import type { GardenView, PlaceOnView } from '@candid-leaf/contract';
+import {
+  amountFor,
+  labelDose,
+  nutrientsIn,
+  type DoseAnswer,
+  type Nutrient,
+  type Product,
+} from '@candid-leaf/core/products';
+import { isPotted } from '@candid-leaf/core/records';
+import { LITRES_PER, roundTo, type VolumeUnit } from '@candid-leaf/core/units';
+import { useState } from 'react';
+import { useFormat, useUnits } from '../../../lib/garden-context';
+import { Choice } from '../../../ui/choice';
+import { SelectField } from '../../../ui/field';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { Panel } from '../../../ui/panel';
+import { amountOf, labelInWords } from '../product-words';
+
+/** A bed plant takes about so much solution, a pot a tenth of itself (common practice: wet, not run through). */
+const BED_LITRES_EACH = 1;
+const POT_SHARE = 0.1;
+/** To wet a plant of middle size with a spray. */
+const SPRAY_LITRES_EACH = 0.3;
+
+/** A hand sprayer, or a watering can. */
+const usualCan = (product: Product, volume: VolumeUnit): number =>
+  volume === 'L' ? (product.kind === 'spray' ? 1.5 : 10) : (product.kind === 'spray' ? 1 : 2) * LITRES_PER[volume];
+
+const NUTRIENT_WORDS: readonly (readonly [Nutrient, string])[] = [
+  ['n', 'nitrogen (N)'],
+  ['p2o5', 'phosphate (P₂O₅)'],
+  ['k2o', 'potash (K₂O)'],
+];
+
+/** From a label's dose to amounts for these plants and this can; and from a wanted nutrient to an amount of product. */
+export function DoseCalculator({ product, view }: { product: Product; view: GardenView }) {
+  const [way, setWay] = useState<'label' | 'nutrient'>(product.dose ? 'label' : 'nutrient');
+  const hasNutrients = product.n + product.p2o5 + product.k2o > 0;
+  return (
+    <Panel title={`How much ${product.name.toLowerCase()}?`} main>
+      <p className="text-sm text-soft tabular-nums">{labelInWords(product, useFormat())}</p>
+      {product.dose && hasNutrients && (
+        <Choice
+          className="mt-3"
+          label="Reckon from"
+          value={way}
+          options={[
+            ['label', 'the label’s dose'],
+            ['nutrient', 'a wanted nutrient'],
+          ]}
+          onChange={setWay}
+        />
+      )}
+      {way === 'label' && product.dose ? (
+        <ByLabel product={product} places={view.places} />
+      ) : hasNutrients ? (
+        <ByNutrient product={product} />
+      ) : (
+        <p className="mt-3 text-soft">
+          How much of it depends on the soil: the test says, not a label. Soil is reckoned by area and texture.
+        </p>
+      )}
+      {(product.cautions?.length ?? 0) > 0 && (
+        <div className="mt-4 border-t border-line pt-3">
+          <h3 className="font-semibold">Mind</h3>
+          <ul className="list-disc pl-5 text-sm">
+            {product.cautions!.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+            <li>The label and local rules decide.</li>
+          </ul>
+        </div>
+      )}
+    </Panel>
+  );
+}
+
+function ByLabel({ product, places }: { product: Product; places: readonly PlaceOnView[] }) {
+  const units = useUnits();
+  const standing = places.filter((p) => p.plants.length > 0);
+  const [placeId, setPlaceId] = useState(standing[0]?.place.id ?? '');
+  const at = standing.find((p) => p.place.id === placeId);
+  const start = (p: PlaceOnView | undefined) => ({
+    plants: p?.plants.length ?? 1,
+    areaM2: p?.place.lengthM && p.place.widthM ? p.place.lengthM * p.place.widthM : null,
+    potLitres: p?.place.volumeL ?? null,
+    litresEach:
+      product.kind === 'spray'
+        ? SPRAY_LITRES_EACH
+        : p && isPotted(p.place)
+          ? (p.place.volumeL ?? 10) * POT_SHARE
+          : BED_LITRES_EACH,
+  });
+  const [q, setQ] = useState<{
+    plants: number | null;
+    areaM2: number | null;
+    potLitres: number | null;
+    litresEach: number | null;
+  }>(() => start(at));
+  const [canLitres, setCan] = useState<number | null>(() => usualCan(product, units.volume));
+  const [strength, setStrength] = useState('1');
+  const { per } = product.dose!;
+  const bad = [q.plants, canLitres, q.litresEach].some((x) => x !== null && (Number.isNaN(x) || x <= 0));
+  const answer =
+    bad || !q.plants ? null : labelDose(product, { ...q, plants: q.plants, canLitres, strength: Number(strength) });
+  return (
+    <>
+      <div className="mt-3 grid grid-cols-2 gap-3">
+        {standing.length > 0 && (
+          <SelectField
+            label="For"
+            className="col-span-2"
+            value={placeId}
+            options={standing.map((p) => [p.place.id, p.place.name])}
+            onChange={(e) => {
+              setPlaceId(e.target.value);
+              setQ(start(standing.find((p) => p.place.id === e.target.value)));
+            }}
+          />
+        )}
+        <MeasuredInput
+          label="Plants"
+          quantity="count"
+          min={1}
+          value={q.plants}
+          onChange={(plants) => setQ({ ...q, plants })}
+        />
+        {per === 'm2' && (
+          <MeasuredInput
+            label="Ground"
+            quantity="squareMetres"
+            value={q.areaM2}
+            onChange={(areaM2) => setQ({ ...q, areaM2 })}
+          />
+        )}
+        {per === 'pot-litre' && (
+          <MeasuredInput
+            label="One pot holds"
+            quantity="litres"
+            value={q.potLitres}
+            onChange={(potLitres) => setQ({ ...q, potLitres })}
+          />
+        )}
+        {per === 'litre' && (
+          <>
+            <MeasuredInput
+              label="For each plant"
+              quantity="litres"
+              min={0.01}
+              value={q.litresEach}
+              onChange={(litresEach) => setQ({ ...q, litresEach })}
+            />
+            <MeasuredInput
+              label={product.kind === 'spray' ? 'The sprayer holds' : 'The can holds'}
+              quantity="litres"
+              min={0.1}
+              value={canLitres}
+              onChange={setCan}
+            />
+          </>
+        )}
+        <SelectField
+          label="Strength"
+          value={strength}
+          options={[
+            ['1', 'as labelled'],
+            ['0.5', 'half'],
+            ['0.25', 'a quarter'],
+          ]}
+          onChange={(e) => setStrength(e.target.value)}
+        />
+      </div>
+      {answer &&
+        (Array.isArray(answer) ? (
+          <Faults faults={answer} />
+        ) : (
+          <Answer product={product} answer={answer} plants={q.plants!} />
+        ))}
+    </>
+  );
+}
+
+const Faults = ({ faults }: { faults: readonly { path: string; reason: string }[] }) => (
+  <div role="status" className="mt-3 text-soft">
+    {faults.map((f) => (
+      <p key={f.path}>
+        {WHAT[f.path] ?? 'It'} {f.reason}.
+      </p>
+    ))}
+  </div>
+);
+const WHAT: Record<string, string> = {
+  areaM2: 'The ground',
+  potLitres: 'What a pot holds',
+  litresEach: 'What each plant gets',
+  strength: '',
+};
+
+function Answer({ product, answer, plants }: { product: Product; answer: DoseAnswer; plants: number }) {
+  const f = useFormat();
+  const { batches, solutionL, leftOverL, nutrientsEach: n, roundedByPct } = answer;
+  const fed = n.n + n.p2o5 + n.k2o > 0;
+  return (
+    <div role="status" aria-label="The dose" className="mt-4 rounded-xl bg-leafwash p-4">
+      {batches.length > 0 ? (
+        <ul className="text-lg leading-7">
+          {batches.map((b) => (
+            <li key={b.waterL}>
+              <strong>{amountOf(product, b.amount, f)}</strong> in {f.litres(b.waterL)}
+              {b.cans > 1 && `, ${b.cans} times`}
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="text-lg">
+          <strong>{amountOf(product, answer.each, f)}</strong> for each plant
+        </p>
+      )}
+      <p className="mt-1 text-sm">
+        {amountOf(product, answer.total, f)} in all for {plants} {plants === 1 ? 'plant' : 'plants'}
+        {solutionL !== null && `, ${f.litres(solutionL)} mixed`}.
+        {leftOverL > 0 && ` ${f.litres(leftOverL)} will be left over: pour it on bare soil, never in a drain or pond.`}
+      </p>
+      {fed && (
+        <p className="mt-1 text-sm">
+          Each plant gets {roundTo(n.n, 2)} g of N, {roundTo(n.p2o5, 2)} g of P₂O₅, {roundTo(n.k2o, 2)} g of K₂O.
+        </p>
+      )}
+      {Math.abs(roundedByPct) >= 1 && (
+        <p className="mt-1 text-sm">
+          Rounded to what one can measure: {Math.abs(roundedByPct)} % {roundedByPct > 0 ? 'more' : 'less'} than exact.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function ByNutrient({ product }: { product: Product }) {
+  const f = useFormat();
+  const has = NUTRIENT_WORDS.filter(([n]) => product[n] > 0);
+  const [nutrient, setNutrient] = useState<Nutrient>(has[0]![0]);
+  const [grams, setGrams] = useState<number | null>(1);
+  const amount = grams && grams > 0 ? amountFor(product, nutrient, grams) : null;
+  const also = amount === null ? null : nutrientsIn(product, amount);
+  return (
+    <>
+      <div className="mt-3 grid grid-cols-2 gap-3">
+        <SelectField
+          label="Of"
+          value={nutrient}
+          options={has}
+          onChange={(e) => setNutrient(e.target.value as Nutrient)}
+        />
+        <MeasuredInput label="For each plant" quantity="grams" min={0} max={50} value={grams} onChange={setGrams} />
+      </div>
+      {amount !== null && also && (
+        <div role="status" aria-label="The dose" className="mt-4 rounded-xl bg-leafwash p-4">
+          <p className="text-lg">
+            <strong>{amountOf(product, amount, f)}</strong> for each plant
+          </p>
+          <p className="mt-1 text-sm">
+            It gives {roundTo(also.n, 2)} g of N, {roundTo(also.p2o5, 2)} g of P₂O₅ and {roundTo(also.k2o, 2)} g of K₂O
+            {product.slow ? ', freed over weeks' : ''}.
+          </p>
+        </div>
+      )}
+    </>
+  );
+}

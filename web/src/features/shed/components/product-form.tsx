@@ -1,0 +1,161 @@
+import { ProductInput } from '@candid-leaf/contract';
+import { DOSE_PER, PRODUCT_KINDS, type Product } from '@candid-leaf/core/products';
+import { SPRAYS } from '@candid-leaf/core/records';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link, useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useGarden, useLink } from '../../../lib/garden-context';
+import { wordsOf } from '../../../lib/words';
+import { Button, buttonLook } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { FormCard, RootFault } from '../../../ui/form-card';
+import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
+import { MeasuredField } from '../../../ui/measured-input';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { KIND_OF_PRODUCT, PER_WORDS } from '../product-words';
+import { deleteProduct, restoreProduct, saveProduct } from '../writes';
+
+/** No amount, no dose. */
+const withoutEmptyDose = (p: ProductInput): ProductInput => ({ ...p, dose: p.dose?.amount == null ? null : p.dose });
+const YES_NO: [string, string][] = [
+  ['', 'not known'],
+  ['yes', 'yes'],
+  ['no', 'no'],
+];
+const asFlag = { setValueAs: (v: unknown) => (v === '' || v == null ? null : v === 'yes' || v === true) };
+const flag = (v: boolean | null | undefined): string => (v == null ? '' : v ? 'yes' : 'no');
+
+/** A product, copied from its label. */
+export function ProductForm({ product, own }: { product: Product | null; own: boolean }) {
+  const garden = useGarden();
+  const link = useLink();
+  const navigate = useNavigate();
+  const say = useSay();
+  const save = useWrite(saveProduct, garden.id);
+  const remove = useWrite(deleteProduct, garden.id);
+  const restore = useWrite(restoreProduct, garden.id);
+  const [id] = useState(() => (own && product ? product.id : uuid()));
+  const { register, control, watch, handleSubmit, setError, formState } = useForm<ProductInput>({
+    resolver: resolverFor(ProductInput, withoutEmptyDose),
+    defaultValues: product ? { ...product, id } : { id, name: '', kind: 'feed', form: 'dry', n: 0, p2o5: 0, k2o: 0 },
+  });
+  const e = formState.errors;
+  const back = link('shed', {}, product ? { product: own ? id : product.id } : {});
+  const submit = handleSubmit(async (input) => {
+    try {
+      await save.send({ product: input });
+      say(`${input.name}: on the shelf.`);
+      await navigate(link('shed', {}, { product: id }));
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  const spray = watch('kind') === 'spray';
+  return (
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
+      <FormCard title="What it is">
+        <TextField label="Name" error={e.name?.message} {...register('name')} />
+        <SelectField
+          label="Kind"
+          options={PRODUCT_KINDS.map((k) => [k, KIND_OF_PRODUCT[k]])}
+          error={e.kind?.message}
+          {...register('kind')}
+        />
+        <SelectField
+          label="It is"
+          options={[
+            ['dry', 'weighed'],
+            ['liquid', 'poured'],
+          ]}
+          error={e.form?.message}
+          {...register('form')}
+        />
+        {spray && (
+          <SelectField
+            label="Which kind of spray"
+            options={[['', 'choose'], ...wordsOf(SPRAYS, { bt: 'BT' })]}
+            error={e.spray?.message}
+            {...register('spray', emptyIsUnknown)}
+          />
+        )}
+        <SelectField
+          label="Allowed in organic growing"
+          options={YES_NO}
+          defaultValue={flag(product?.organic)}
+          error={e.organic?.message}
+          {...register('organic', asFlag)}
+        />
+        <MeasuredField
+          control={control}
+          name="gPerMl"
+          label="A millilitre weighs (g)"
+          quantity="count"
+          hint="Weigh a cupful once; without it nothing is told in spoons."
+        />
+      </FormCard>
+      {!spray && (
+        <FormCard title="What is in it">
+          <MeasuredField control={control} name="n" label="N" quantity="percent" />
+          <MeasuredField control={control} name="p2o5" label="P₂O₅" quantity="percent" />
+          <MeasuredField control={control} name="k2o" label="K₂O" quantity="percent" />
+          <SelectField
+            label="Freed slowly, over weeks"
+            options={YES_NO}
+            defaultValue={flag(product?.slow)}
+            {...register('slow', asFlag)}
+          />
+        </FormCard>
+      )}
+      <FormCard title="What the label says">
+        <MeasuredField
+          control={control}
+          name="dose.amount"
+          label={watch('form') === 'liquid' ? 'Dose (mL)' : 'Dose (g)'}
+          quantity="count"
+        />
+        <SelectField
+          label="for"
+          options={DOSE_PER.map((d) => [d, PER_WORDS[d]])}
+          error={e.dose?.per?.message}
+          {...register('dose.per')}
+        />
+        <MeasuredField control={control} name="everyDays" label="Days between two uses" quantity="count" />
+        <MeasuredField control={control} name="mostUses" label="Uses in a season at most" quantity="count" />
+        {spray && (
+          <>
+            <MeasuredField control={control} name="harvestDays" label="Days until picking" quantity="count" />
+            <MeasuredField control={control} name="reentryHours" label="Hours until one may go in" quantity="count" />
+          </>
+        )}
+      </FormCard>
+      <RootFault errors={formState.errors} />
+      <div className="flex flex-wrap gap-2">
+        <Button type="submit" look="main" disabled={formState.isSubmitting}>
+          Keep
+        </Button>
+        <Link to={back} className={buttonLook('quiet')}>
+          Leave it as it was
+        </Link>
+        {own && (
+          <Button
+            look="quiet"
+            onClick={() =>
+              remove.mutate(
+                { id },
+                {
+                  said: 'Thrown away. What was recorded with it keeps its numbers.',
+                  undo: () => restore.mutate({ id }),
+                  onSuccess: () => void navigate(link('shed', {})),
+                },
+              )
+            }
+          >
+            Throw it away
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}

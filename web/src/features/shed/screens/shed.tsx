@@ -1,0 +1,95 @@
+import { PRODUCT_KINDS, type Product } from '@candid-leaf/core/products';
+import type { GardenView } from '@candid-leaf/contract';
+import { Plus } from 'lucide-react';
+import { useRef } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { DoseCalculator } from '../components/dose-calculator';
+import { ShedPage } from '../components/shed-page';
+import { KIND_OF_PRODUCT, labelInWords } from '../product-words';
+import { useProducts } from '../queries';
+
+/** What feeds, mends and sprays there are, and how much of each for these plants and this can. */
+export function ShedScreen() {
+  return <ShedPage>{(view) => <Products view={view} />}</ShedPage>;
+}
+
+function Products({ view }: { view: GardenView }) {
+  const garden = useGarden();
+  const link = useLink();
+  const products = useProducts(garden.id);
+  const answer = useRef<HTMLDivElement>(null);
+  const [params, setParams] = useSearchParams();
+  const chosen = products.find((p) => p.id === params.get('product')) ?? products.find((p) => p.dose)!;
+  return (
+    <div className="grid items-start gap-5 lg:grid-cols-[1fr_26rem]">
+      <div className="flex flex-col gap-4 max-lg:order-2">
+        {PRODUCT_KINDS.map((kind) => (
+          <Panel key={kind} title={KIND_OF_PRODUCT[kind]}>
+            <ul className="mt-1 divide-y divide-line">
+              {products
+                .filter((p) => p.kind === kind)
+                .map((p) => (
+                  <Row
+                    key={p.id}
+                    product={p}
+                    chosen={p === chosen}
+                    onChoose={() => {
+                      setParams({ product: p.id }, { replace: true });
+                      // on a phone it stands above the list
+                      answer.current?.scrollIntoView({ block: 'nearest' });
+                    }}
+                  />
+                ))}
+            </ul>
+          </Panel>
+        ))}
+        <div>
+          <Link className={buttonLook('plain')} to={link('newProduct', {})}>
+            <Plus aria-hidden size={18} /> Add a product from its label
+          </Link>
+        </div>
+      </div>
+      <div ref={answer} className="scroll-mt-40 lg:sticky lg:top-40">
+        <DoseCalculator key={chosen.id} product={chosen} view={view} />
+      </div>
+    </div>
+  );
+}
+
+function Row({ product, chosen, onChoose }: { product: Product; chosen: boolean; onChoose: () => void }) {
+  const format = useFormat();
+  const link = useLink();
+  const own = 'version' in product;
+  return (
+    <li className="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
+      <div className="min-w-0 flex-1">
+        <p className="font-semibold">
+          {product.name}
+          {own && <span className="ml-2 text-sm font-normal text-soft">your own</span>}
+        </p>
+        <p className="text-sm text-soft tabular-nums">{labelInWords(product, format)}</p>
+      </div>
+      <div className="flex">
+        <Link
+          className={buttonLook('quiet')}
+          to={own ? link('product', { productId: product.id }) : link('newProduct', {}, { from: product.id })}
+          aria-label={own ? `Change ${product.name}` : `Copy the label of ${product.name}`}
+        >
+          {own ? 'Change' : 'My label'}
+        </Link>
+        <button
+          type="button"
+          aria-pressed={chosen}
+          aria-label={`Dose of ${product.name}`}
+          className={buttonLook(chosen ? 'main' : 'plain')}
+          onClick={onChoose}
+        >
+          Dose
+        </button>
+      </div>
+    </li>
+  );
+}
