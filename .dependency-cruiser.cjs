@@ -4,6 +4,7 @@
  */
 const CORE = [
   'training',
+  'care',
   'assessment',
   'rounds',
   'diagnosis',
@@ -21,6 +22,7 @@ const SERVER = [
   'reckoning',
   'views',
   'rounds',
+  'feeding',
   'protection',
   'treatments',
   'water',

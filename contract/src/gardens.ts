@@ -10,8 +10,9 @@ import {
   DATE_FORMS,
   type DateForm,
 } from '@candid-leaf/core/units';
+import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
 import type { Away } from '@candid-leaf/core/rounds';
-import { IsIn, IsInt, IsOptional, IsString, IsTimeZone, MaxLength, Min, MinLength } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, IsTimeZone, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
 export class UnitChoice implements Units {
@@ -73,6 +74,16 @@ export class GardenInput extends GardenFacts {
   @IsOptional()
   @IsCalendarDay()
   pinnedDate?: Day | null;
+
+  /** only products that are allowed in organic growing are offered */
+  @IsOptional()
+  @IsBoolean()
+  organicOnly?: boolean | null;
+
+  /** what plants are started with; compost and a balanced feed where it is left out */
+  @IsOptional()
+  @IsIn(STARTER_SCHOOLS)
+  starter?: StarterSchool | null;
 
   @IsListOf(() => AwayDays, { most: 20, optional: true })
   away?: AwayDays[] | null;

@@ -5,7 +5,7 @@ import { IsOptional } from 'class-validator';
 import { IsId } from './id.js';
 
 /** Where tasks come from, in the order in which Today tells them on one day. */
-export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy', 'round'] as const;
+export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy', 'feed', 'round'] as const;
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 
 /** Ticking a task; a watering writes its own record under `recordId`. */
@@ -38,5 +38,11 @@ export interface TaskDto {
   round?: { why: string[]; undersides: boolean; parts: Part[] };
   /** a dated list, where there is more than one thing to it */
   acts?: { on: Day; text: string }[];
+  /** it waits: until when, and why; it is told, and not to be done */
+  held?: { until: Day; because: string };
+  /** it is answered by a look at the plant, at this part first */
+  see?: Part;
+  /** the amount in words, where it is more than a dose for each plant */
+  amount?: string;
   cautions: string[];
 }

@@ -1,4 +1,6 @@
 import type { Report } from '@candid-leaf/core/assessment';
+import type { FeedingStory } from '@candid-leaf/core/care';
+import type { FeedPlan } from '@candid-leaf/core/nutrition';
 import type { DisorderCode, RecordKind, SignCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import type { GardenDto } from './gardens.js';
@@ -52,6 +54,14 @@ export interface GardenView {
   weather: WeatherState;
 }
 
+/** How it was fed, and what comes next. */
+export interface FeedingView {
+  plan: FeedPlan;
+  /** the plan in words */
+  text: string;
+  story: FeedingStory | null;
+}
+
 /** One plant's page. Each fact stands in it once. */
 export interface PlantView {
   garden: GardenDto;
@@ -63,4 +73,7 @@ export interface PlantView {
   /** of the season, of the plant and of its place since it stands there, the newest first */
   records: RecordDto[];
   treatments: TreatmentDto[];
+  /** what stands open for it or for its place, with its day: water, feed, cut, tie, spray, pick */
+  next: TaskDto[];
+  feeding: FeedingView;
 }

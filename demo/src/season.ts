@@ -55,7 +55,20 @@ const feed = (
   npk: [number, number, number],
   grams: number,
   form: NonNullable<Feeding['form']>,
-): RecordInput => record('feeding', of, { date, product, n: npk[0], p2o5: npk[1], k2o: npk[2], grams, form });
+  because?: string,
+): RecordInput =>
+  record('feeding', of, {
+    date,
+    product,
+    n: npk[0],
+    p2o5: npk[1],
+    k2o: npk[2],
+    grams,
+    form,
+    ...(because ? { because } : {}),
+  });
+/** Why Footplate got so much. */
+const MEANT_WELL = 'it looked so well on it that it got some more';
 
 const FEEDING: RecordInput[] = [
   feed({ place: 'wall bed' }, '2026-05-06', 'garden compost', [1, 0.5, 1], 200, 'amendment'),
@@ -63,9 +76,9 @@ const FEEDING: RecordInput[] = [
   feed({ place: 'platform bed' }, '2026-06-20', 'tomato feed', [4, 4, 8], 20, 'granular'),
   feed({ place: 'tunnel' }, '2026-06-14', 'tomato feed', [4, 4, 8], 20, 'granular'),
   // one of the three meant well
-  feed({ plant: 'Footplate' }, '2026-06-18', 'lawn feed', [20, 5, 5], 25, 'granular'),
-  feed({ plant: 'Footplate' }, '2026-06-27', 'lawn feed', [20, 5, 5], 25, 'granular'),
-  feed({ plant: 'Footplate' }, '2026-07-07', 'lawn feed', [20, 5, 5], 30, 'granular'),
+  feed({ plant: 'Footplate' }, '2026-06-18', 'lawn feed', [20, 5, 5], 25, 'granular', MEANT_WELL),
+  feed({ plant: 'Footplate' }, '2026-06-27', 'lawn feed', [20, 5, 5], 25, 'granular', MEANT_WELL),
+  feed({ plant: 'Footplate' }, '2026-07-07', 'lawn feed', [20, 5, 5], 30, 'granular', MEANT_WELL),
   feed({ plant: 'Sleeper Paste' }, '2026-06-26', 'tomato feed', [4, 3, 8], 10, 'liquid'),
   feed({ plant: 'Whistle Hot' }, '2026-07-01', 'balanced feed', [5, 5, 5], 5, 'liquid'),
   feed({ plant: 'Brake Van' }, '2026-07-02', 'tomato feed', [4, 3, 8], 10, 'liquid'),

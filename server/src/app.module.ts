@@ -7,6 +7,7 @@ import { AssessmentModule } from './assessment/assessment.module.js';
 import type { Config } from './config.js';
 import { dataSourceOptions } from './database/data-source.js';
 import { openMigrated } from './database/migrate.js';
+import { FeedingModule } from './feeding/feeding.module.js';
 import { FailuresFilter } from './gate/failures.filter.js';
 import { GardenGuard } from './gardens/garden.guard.js';
 import { GardensModule } from './gardens/gardens.module.js';
@@ -41,6 +42,7 @@ const FEATURES = [
   WaterModule,
   TreatmentsModule,
   ProtectionModule,
+  FeedingModule,
   RoundsModule,
   ViewsModule,
 ];

@@ -5,6 +5,8 @@ import type { Crop } from '../records/plant.js';
  * Source: handbook ("Heat and cold"), common practice from memory.
  */
 
+/** From this warmth on feed, sprays and hard cuts do harm (handbook: 30 °C at the hour of spraying). */
+export const TOO_HOT_FOR_CARE_C = 30;
 /** A day this warm is hot: flowers begin to fail. */
 export const HOT_DAY_C = 32;
 /** A night warmer than this spoils flowers. */

@@ -25,6 +25,8 @@ export interface CaseContext {
   readonly ahead: readonly BalanceDay[];
   /** the coldest night that is foreseen where the plant stands; 99 without a forecast */
   readonly coldestAhead: number;
+  /** what is foreseen where the plant stands, day by day; empty without a forecast */
+  readonly ownAhead: readonly WeatherDay[];
   /** whether those days come from a forecast */
   readonly foreseen: boolean;
   readonly present: ReadonlySet<SignCode>;
@@ -92,6 +94,7 @@ export function contextOf(
     balance,
     ahead: whole.days.slice(today + 1),
     coldestAhead: Math.min(99, ...foreseen.map((w) => w.tMinC)),
+    ownAhead: foreseen,
     foreseen: forecast.some((f) => f.date > c.asOf),
     present,
     absent,

@@ -1,4 +1,4 @@
-import { CHILL_NIGHT_C, COLD_NIGHT_C } from '../climate/limits.js';
+import { CHILL_NIGHT_C, COLD_NIGHT_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
 import { MOST_PH_FOR_LIME } from '../nutrition/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
@@ -81,7 +81,7 @@ export const FACTS = {
   'not-felt-dry': (ctx: CaseContext) => !feltDry(ctx) && !ctx.present.has('pot-light'),
   'sunscald-open': (ctx: CaseContext) =>
     ctx.present.has('fruit-pale-papery-patch') || ctx.present.has('leaf-bleached-patches'),
-  'hot-now': (ctx: CaseContext) => warmest(ctx, 2) >= 30,
+  'hot-now': (ctx: CaseContext) => warmest(ctx, 2) >= TOO_HOT_FOR_CARE_C,
   // sprays are for the evening: what counts is how warm it still is then
   'evening-too-warm': (ctx: CaseContext) => eveningC(ctx) >= EVENING_LIMIT_C,
   'cool-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 5 && between(meanTemperature(ctx, 14), 8, 20),

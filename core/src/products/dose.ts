@@ -176,5 +176,17 @@ export function amountFor(product: Product, nutrient: Nutrient, gramsEach: numbe
   return measurable(product.form === 'liquid' ? grams / (product.gPerMl ?? 1) : grams, product.form);
 }
 
+/** Grams for one plant by the label; null where it counts by the litre of water, or by what is not known here. */
+export function labelGramsEach(
+  product: Product,
+  here: { m2?: number | null; potLitres?: number | null },
+): number | null {
+  const { dose } = product;
+  const times = dose
+    ? { litre: null, plant: 1, m2: here.m2 ?? null, 'pot-litre': here.potLitres ?? null }[dose.per]
+    : null;
+  return times === null ? null : gramsOf(product, dose!.amount * times);
+}
+
 /** A teaspoon to the gallon and its like, as labels of another land give them, brought to mL for a litre. */
 export const mlPerLitre = (ml: number, litres: number): number => ml / litres;

@@ -52,6 +52,8 @@ export const EVENTS = [
   'harvest',
 ] as const;
 
+/** Letters of a reason given for what is usually refused. */
+const MOST_REASON = 200;
 const MOST_LITRES = 200;
 const MOST_MINUTES = 1440;
 const TOO_MUCH = { message: `must not be more than ${MOST_LITRES} litres for one plant` };
@@ -158,6 +160,12 @@ export class Feeding extends Dated {
   @IsOptional()
   @IsIn(FEED_FORMS)
   form?: (typeof FEED_FORMS)[number];
+
+  /** why it was more than is told to be safe */
+  @IsOptional()
+  @IsString()
+  @MaxLength(MOST_REASON)
+  because?: string;
 }
 
 export class Pruning extends Dated {

@@ -24,6 +24,8 @@ export interface Formatter {
   millilitres: (ml: number) => string;
   /** a powder, in spoons beside its weight where that of a millilitre is known: "5 g (1 tsp)" */
   powder: (grams: number, gPerMl?: number | null) => string;
+  /** grams of a nutrient, to the tenth */
+  nutrient: (grams: number) => string;
   area: (m2: number) => string;
   windSpeed: (ms: number) => string;
   /** "9 July" in the garden's own form */
@@ -111,6 +113,7 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     kilograms: shown('kilograms'),
     millilitres: (ml) => `${sensible(ml)}${NBSP}mL${spoons(ml)}`,
     powder: (g, gPerMl) => `${grams(g)}${gPerMl ? spoons(g / gPerMl) : ''}`,
+    nutrient: (g) => `${trimmed(g, 1)}${NBSP}g`,
     area: shown('squareMetres'),
     windSpeed: shown('windSpeed', whole),
     day: inForm(dateForm),

@@ -1,4 +1,5 @@
 import type { UnitChoice } from '@candid-leaf/contract';
+import type { StarterSchool } from '@candid-leaf/core/nutrition';
 import type { Away } from '@candid-leaf/core/rounds';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
@@ -43,6 +44,14 @@ export class GardenEntity {
   /** days on which nobody is there */
   @Column('simple-json', { nullable: true })
   away: Away[] | null;
+
+  /** only products that are allowed in organic growing are offered */
+  @Column('boolean', { nullable: true })
+  organicOnly: boolean | null;
+
+  /** what plants are started with */
+  @Column('varchar', { length: 20, nullable: true })
+  starter: StarterSchool | null;
 
   @Column('int')
   version: number;

@@ -82,6 +82,8 @@ export class GardensService {
         firstFrost: rest.firstFrost ?? null,
         pinnedDate: rest.pinnedDate ?? null,
         away: rest.away ?? null,
+        organicOnly: rest.organicOnly ?? null,
+        starter: rest.starter ?? null,
       };
       throwIfFaults(awayFaults(content.away));
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });

@@ -1,8 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { ProductDto, ProductInput } from '@candid-leaf/contract';
-import { productFaults } from '@candid-leaf/core/products';
-import { IsNull, type Repository } from 'typeorm';
+import { productFaults, STARTERS, type Product } from '@candid-leaf/core/products';
+import { IsNull, type EntityManager, type Repository } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
@@ -18,12 +18,17 @@ export class ProductsService {
     @InjectRepository(ProductEntity) private readonly products: Repository<ProductEntity>,
   ) {}
 
-  async list(gardenId: string): Promise<ProductDto[]> {
-    const rows = await this.products.find({
+  async list(gardenId: string, m: EntityManager = this.products.manager): Promise<ProductDto[]> {
+    const rows = await m.find(ProductEntity, {
       where: { gardenId, deletedAt: IsNull() },
       order: { name: 'ASC', id: 'ASC' },
     });
     return rows.map(productDto);
+  }
+
+  /** The own ones, and after them the starters. */
+  async all(gardenId: string, m?: EntityManager): Promise<Product[]> {
+    return [...(await this.list(gardenId, m)), ...STARTERS];
   }
 
   put(gardenId: string, input: ProductInput): Promise<ProductDto> {

@@ -22,6 +22,7 @@ import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
+import { CareRules } from './care-rules.js';
 import { RecordEntity } from './record.entity.js';
 
 export const recordDto = ({ id, version, type, plantId, placeId, day, data, createdAt }: RecordEntity): RecordDto =>
@@ -40,6 +41,7 @@ const MOST_LISTED = 500;
 export class RecordsService {
   constructor(
     private readonly gardens: GardensService,
+    private readonly care: CareRules,
     @InjectRepository(RecordEntity) private readonly records: Repository<RecordEntity>,
   ) {}
 
@@ -77,6 +79,7 @@ export class RecordsService {
       ...dayFaults(entry.date, today, plant),
       ...inspectionFaults(entry, plant?.crop),
     ]);
+    await this.care.check(m, gardenId, input, entry, { place, plant });
     const data = entry instanceof WateringEntry ? await asKept(m, entry, place) : entry;
     const row = await putVersioned(
       m,

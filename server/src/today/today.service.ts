@@ -38,7 +38,8 @@ export class TodayService {
       const tasks = (await this.sources.get(code)?.list(s)) ?? [];
       all.push(...tasks.map(({ id, ...task }) => ({ key: taskKey(code, id), source: code, ...task })));
     }
-    const due = all.filter((t) => t.dueOn <= s.today && !hidden.has(t.key));
+    // what waits is told beside what is due, for as long as its reason stands
+    const due = all.filter((t) => (t.dueOn <= s.today || t.held) && !hidden.has(t.key));
     const rank = (t: TaskDto): number => TASK_SOURCES.indexOf(t.source);
     return { due: due.sort((a, b) => rank(a) - rank(b) || (a.dueOn < b.dueOn ? -1 : 1)), all };
   }

@@ -38,6 +38,12 @@ export class TreatmentsService {
     return rows.map(treatmentDto);
   }
 
+  /** Plants of which an open task of a treatment feeds them. */
+  async plantsToFeed(gardenId: string): Promise<Set<string>> {
+    const open = await this.db.manager.findBy(TreatmentTaskEntity, { gardenId, doneOn: IsNull() });
+    return new Set(open.filter((t) => remedyRow(t.remedy).dose === 'light-feed').map((t) => t.plantId));
+  }
+
   /**
    * Takes on a finding that stands on the plant's page now: a treatment is opened, and what is to be done first becomes tasks. The
    * steps after it wait for the follow-up; next season's work comes due by itself.

@@ -8,13 +8,16 @@ import {
   type TaskDto,
 } from '@candid-leaf/contract';
 import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
+import { feedingStory } from '@candid-leaf/core/care';
 import { caseFileOf, type CaseFile } from '@candid-leaf/core/casefile';
+import { feedInWords } from '@candid-leaf/core/nutrition';
 import { CLEAR_FROM, disorderRow } from '@candid-leaf/core/diagnosis';
 import type { Inspection } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { Assessments } from '../assessment/assessments.service.js';
 import { plantCaseOf, recordsOfPlant } from '../assessment/plant-case.js';
 import { livePlaces, livePlantsIn, Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { planOf } from '../feeding/feeding.source.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { placeDto } from '../places/places.service.js';
@@ -59,7 +62,10 @@ export class ViewsService {
   async plant(gardenId: string, plantId: string): Promise<PlantView> {
     const s = await this.snapshots.load(gardenId);
     const { plant, place } = find(s, plantId);
-    const { report } = await this.assessments.ofPlant(s, plant);
+    const own = await this.assessments.ofPlant(s, plant);
+    const { report } = own;
+    const plan = planOf(s, own);
+    const { all } = await this.today.list(s);
     return {
       garden: this.gardens.dto(s.garden),
       place: placeDto(place),
@@ -68,6 +74,8 @@ export class ViewsService {
       weather: s.weather.map(weatherDto),
       records: recordsOfPlant(s, plant).reverse().slice(0, RECORDS_SHOWN).map(recordDto),
       treatments: await this.treatments.ofPlant(gardenId, plantId),
+      next: all.filter((t) => t.plantId === plantId || (t.plantId === null && t.placeId === place.id)),
+      feeding: { plan, text: feedInWords(plan, s.today, s.format), story: feedingStory(own) },
     };
   }
 

@@ -4,7 +4,7 @@ const OF_GARDEN = 'FOREIGN KEY (gardenId) REFERENCES garden(id) ON DELETE CASCAD
 const ROW = `id uuid PRIMARY KEY, gardenId uuid NOT NULL, version int NOT NULL DEFAULT 1, revision bigint NOT NULL DEFAULT 1, deletedAt datetime(3) NULL,
   createdAt datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)`;
 
-/** Care: what is in the shed. */
+/** Care: what is in the shed, and the gardener's own rules. */
 export class Care1700000600000 extends SteppedMigration {
   readonly name = 'Care1700000600000';
 
@@ -12,5 +12,7 @@ export class Care1700000600000 extends SteppedMigration {
     table(`product (${ROW}, name varchar(80) NOT NULL, kind varchar(12) NOT NULL, form varchar(10) NOT NULL, n double NOT NULL, p2o5 double NOT NULL,
       k2o double NOT NULL, gPerMl double NULL, slow tinyint NULL, dose longtext NULL, everyDays int NULL, mostUses int NULL, harvestDays int NULL,
       reentryHours int NULL, organic tinyint NULL, spray varchar(20) NULL, cautions longtext NULL, INDEX (gardenId), ${OF_GARDEN})`),
+    { name: 'garden.organicOnly', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS organicOnly tinyint NULL` },
+    { name: 'garden.starter', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS starter varchar(20) NULL` },
   ];
 }

@@ -7,6 +7,7 @@ import {
   type Nutrient,
   type Product,
 } from '@candid-leaf/core/products';
+import { BED_LITRES_EACH, POT_SHARE } from '@candid-leaf/core/care';
 import { isPotted } from '@candid-leaf/core/records';
 import { LITRES_PER, roundTo, type VolumeUnit } from '@candid-leaf/core/units';
 import { useState } from 'react';
@@ -17,9 +18,6 @@ import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { amountOf, labelInWords } from '../product-words';
 
-/** A bed plant takes about so much solution, a pot a tenth of itself (common practice: wet, not run through). */
-const BED_LITRES_EACH = 1;
-const POT_SHARE = 0.1;
 /** To wet a plant of middle size with a spray. */
 const SPRAY_LITRES_EACH = 0.3;
 

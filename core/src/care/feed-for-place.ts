@@ -1,0 +1,81 @@
+import { type FeedLead, leadOf, nitrogenLeads } from '../nutrition/feed-plan.js';
+import { type DoseAnswer, gramsOf, labelDose } from '../products/dose.js';
+import type { Product } from '../products/product.js';
+import type { Feeding } from '../records/record-classes.js';
+import type { Day } from '../units/day.js';
+import type { Formatter } from '../units/formatter.js';
+
+/** What is fed, and how much, for the plants of one place. */
+export interface FeedForPlace {
+  product: Product;
+  dose: DoseAnswer;
+  /** "18 mL (1 tbsp and ½ tsp) in 4 L, 1 L for each plant" */
+  text: string;
+}
+
+interface Choosing {
+  lead: FeedLead;
+  isPot: boolean;
+  organicOnly: boolean;
+  /** nothing with nitrogen above both others */
+  inBloomOrFruit: boolean;
+}
+
+/**
+ * The product that fits: the gardener's own before the starters, of the wanted lead before the next best; dissolved for pots, dry for beds.
+ * Null where the gardener's own rule leaves none.
+ */
+export function feedProduct(products: readonly Product[], c: Choosing): Product | null {
+  const own = (p: Product): boolean => 'version' in p;
+  const dissolved = (p: Product): boolean => p.dose?.per === 'litre';
+  const score = (p: Product): number =>
+    (leadOf(p) === c.lead ? 8 : 0) +
+    (leadOf(p) === 'balanced' ? 3 : 0) +
+    (dissolved(p) === c.isPot ? 2 : 0) +
+    (own(p) ? 2.5 : 0);
+  const fit = products.filter(
+    (p) =>
+      p.kind === 'feed' &&
+      p.dose &&
+      p.n + p.p2o5 + p.k2o > 1 &&
+      (!c.organicOnly || p.organic === true) &&
+      !(c.inBloomOrFruit && nitrogenLeads(p)),
+  );
+  return fit.reduce<Product | null>((best, p) => (!best || score(p) > score(best) ? p : best), null);
+}
+
+interface Place {
+  plants: number;
+  areaM2: number | null;
+  potLitres: number | null;
+}
+
+/** Solution for a bed plant, L; a pot takes a tenth of itself (common practice: wet, not run through). */
+export const BED_LITRES_EACH = 1;
+export const POT_SHARE = 0.1;
+
+export function feedForPlace(product: Product, place: Place, strength: number, f: Formatter): FeedForPlace | null {
+  const litresEach = place.potLitres === null ? BED_LITRES_EACH : POT_SHARE * place.potLitres;
+  const dose = labelDose(product, { ...place, litresEach, strength });
+  if (Array.isArray(dose)) return null;
+  const amount = (x: number): string => (product.form === 'liquid' ? f.millilitres(x) : f.powder(x, product.gPerMl));
+  const half = strength < 1 ? ' (half the label)' : '';
+  const text =
+    dose.solutionL !== null
+      ? `${amount(dose.total)} in ${f.litres(dose.solutionL)}${half}, ${f.litres(litresEach)} for each plant`
+      : `${amount(dose.each)} for each plant${half}`;
+  return { product, dose, text };
+}
+
+/** What is written down when it is done: numbers copied from the label, so that they stay. */
+export function feedingRecord({ product, dose }: FeedForPlace, date: Day): Feeding {
+  return {
+    date,
+    product: product.name,
+    n: product.n,
+    p2o5: product.p2o5,
+    k2o: product.k2o,
+    grams: Math.round(gramsOf(product, dose.each) * 100) / 100,
+    form: dose.solutionL !== null ? 'liquid' : 'granular',
+  };
+}

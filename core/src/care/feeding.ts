@@ -1,0 +1,103 @@
+import type { PlantAssessment } from '../assessment/assess.js';
+import type { CaseContext } from '../diagnosis/context.js';
+import { disorderRow } from '../diagnosis/tables/disorders.js';
+import { remedyRow } from '../diagnosis/tables/remedies.js';
+import { feedPlan, type FeedPlan, type StarterSchool } from '../nutrition/feed-plan.js';
+import { type LedgerDay, ledgerDays } from '../nutrition/ledger-days.js';
+import { expectedFruitKg, UPTAKE_G_PER_KG } from '../nutrition/uptake.js';
+import { isPotted } from '../records/place.js';
+import { addDays, type Day } from '../units/day.js';
+import { WATER_CROPS } from '../water/crops.js';
+import { seasonClock } from '../water/season.js';
+
+/** Pale all over, or fed too well: seen lately. */
+const PALE = 'leaf-yellow-whole-old';
+const LUSH = 'leaf-dark-lush';
+const BURNT = 'leaf-tip-burn';
+/** Heat is looked for so many days ahead. */
+const HEAT_AHEAD_DAYS = 2;
+
+/** When a plant is to be fed next, by all that is known of it: the same facts that its findings and its water rest on. */
+export function feedingOf({ context: c, report }: PlantAssessment, school: StarterSchool): FeedPlan {
+  const { asOf, plant, place, records } = c.case;
+  const today = c.balance.days.at(-1);
+  const pausing = report.remedies.find((r) => remedyRow(r.remedy).dose === 'pause-feed');
+  return feedPlan({
+    today: asOf,
+    crop: plant.crop,
+    isPot: isPotted(place),
+    stage: plant.stage ?? null,
+    plantedOn: plant.transplantedOn ?? null,
+    fed: records.feeding,
+    school,
+    test: place.soilTest ?? null,
+    paleOn: c.present.has(PALE) ? (c.seen.get(PALE)?.date ?? null) : null,
+    lush: c.present.has(LUSH),
+    hottest: hottest(c),
+    left: c.waterKnown && today ? today.fractionAvailable : null,
+    waterOn: report.water.nextWatering?.date ?? null,
+    wet: c.waterKnown ? today?.waterlogged === true : c.felt?.feel === 'wet',
+    paused: pausing
+      ? {
+          until: addDays(pausing.when, pausing.dose?.waitDays ?? 0),
+          because: disorderRow(pausing.forDisorder).label.toLowerCase(),
+        }
+      : null,
+    burnt: c.present.has(BURNT),
+  });
+}
+
+function hottest(c: CaseContext): { day: Day; tMaxC: number } | null {
+  const until = addDays(c.case.asOf, HEAT_AHEAD_DAYS);
+  const days = [...c.own, ...c.ownAhead].filter((w) => w.date >= c.case.asOf && w.date <= until);
+  return days.reduce<{ day: Day; tMaxC: number } | null>(
+    (most, w) => (!most || w.tMaxC >= most.tMaxC ? { day: w.date, tMaxC: w.tMaxC } : most),
+    null,
+  );
+}
+
+export interface FeedingStory {
+  days: LedgerDay[];
+  /** first flowers and first fruit as the calendar of the crop has them, brought into line with the stage that was recorded */
+  flowering: Day | null;
+  fruiting: Day | null;
+  fruitKg: readonly [number, number];
+  /** what ran out below could be reckoned */
+  washingKnown: boolean;
+}
+
+/** Share of a pot that is water when it has drained (judgement: mixes hold 40 to 60 % of their volume). */
+const HELD_SHARE = 0.5;
+
+/** What the plant was given since it was planted, what of it is free, what left, and what the crop wants. Null where nobody knows since when. */
+export function feedingStory({ context: c }: PlantAssessment): FeedingStory | null {
+  const { asOf, plant, place, records } = c.case;
+  const from = plant.transplantedOn;
+  if (!from || from > asOf) return null;
+  const clock = seasonClock(c.case);
+  const isPot = isPotted(place);
+  const fruitKg = expectedFruitKg(plant.crop, place);
+  const [low, high] = UPTAKE_G_PER_KG[plant.crop].n;
+  const drained = new Map(
+    isPot && c.waterKnown && place.volumeL
+      ? c.balance.days.map((d) => [d.date, { drainedL: d.drainedL, heldL: HELD_SHARE * place.volumeL! }])
+      : [],
+  );
+  const days = ledgerDays({
+    from,
+    to: asOf,
+    fed: records.feeding,
+    drained,
+    season: [low * fruitKg[0], high * fruitKg[1]],
+    pace: clock.pace,
+  });
+  const onSeasonDay = (day: number): Day => addDays(from, Math.round(day / clock.pace));
+  const [ini, dev] = WATER_CROPS[plant.crop].stageDays;
+  return {
+    days,
+    flowering: onSeasonDay(ini),
+    fruiting: onSeasonDay(ini + 0.7 * dev),
+    fruitKg,
+    washingKnown: !isPot || drained.size > 0,
+  };
+}

@@ -1,0 +1,2 @@
+export * from './feeding.js';
+export * from './feed-for-place.js';

@@ -1,0 +1,178 @@
+import { TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
+import type { Crop, Stage } from '../records/plant.js';
+import type { Feeding } from '../records/record-classes.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+import { DRY_LEFT } from '../water/stress.js';
+import { isSlow, nitrogenFreedG } from './release.js';
+import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
+
+/** What gardeners start with. Which fits follows from the test; where there is none, compost and a balanced feed (handbook). */
+export const STARTER_SCHOOLS = ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test'] as const;
+export type StarterSchool = (typeof STARTER_SCHOOLS)[number];
+
+/** What a feed is led by: its largest share, against what is wanted now. */
+export type FeedLead = 'balanced' | 'nitrogen' | 'phosphorus' | 'potash';
+
+export type FeedReason = 'starter' | 'first-fruit' | 'rhythm' | 'pale';
+
+export type FeedHold =
+  | { kind: 'heat'; until: Day; hottestC: number }
+  | { kind: 'dry'; until: Day }
+  | { kind: 'paused'; until: Day; because: string }
+  | { kind: 'nitrogen'; until: Day; grams: number; days: number }
+  | { kind: 'wet'; until: Day };
+
+export type FeedPlan =
+  /** to be given on a day, at the label's dose or half of it; held until something is past */
+  | {
+      kind: 'feed';
+      on: Day;
+      /** when it would be due if nothing held it */
+      wantedOn: Day;
+      reason: FeedReason;
+      lead: FeedLead;
+      strength: 1 | 0.5;
+      everyDays: number | null;
+      lastOn: Day | null;
+      hold: FeedHold | null;
+    }
+  /** a week after a feed that was tried on a pale plant: are the new leaves greener? */
+  | { kind: 'look'; on: Day; fedOn: Day }
+  /** healthy and in bloom, too young, or at the end of its season: nothing is due */
+  | { kind: 'rest'; because: 'bloom' | 'young' | 'late' | 'enough-at-start'; until: Day | null }
+  /** nobody wrote down whether it was ever fed: none recorded is not none given */
+  | { kind: 'ask' };
+
+export interface FeedQuestion {
+  today: Day;
+  crop: Crop;
+  isPot: boolean;
+  stage: Stage | null;
+  plantedOn: Day | null;
+  /** the older first; 0 g is "not fed" */
+  fed: readonly Feeding[];
+  school: StarterSchool;
+  /** of a soil test, where there is one */
+  test: { nitrogen?: string | null; phosphorus?: string | null } | null;
+  /** the day old leaves were last seen pale all over, where that still holds */
+  paleOn: Day | null;
+  /** dark and lush, seen lately */
+  lush: boolean;
+  /** the warmest of today and the two days that follow, where it stands */
+  hottest: { day: Day; tMaxC: number } | null;
+  /** share of the water in reach that is left; null where nobody knows */
+  left: number | null;
+  /** the day its next watering falls due */
+  waterOn: Day | null;
+  /** roots stand in water */
+  wet: boolean;
+  /** a finding that asks for no feed: until when, and what it is called */
+  paused: { until: Day; because: string } | null;
+  /** tips or roots burnt: what follows is half strength */
+  burnt: boolean;
+}
+
+/** Bed plants from first fruit every 3 to 4 weeks, pots every 2 weeks in full growth (handbook); the middle of the span. */
+export const BED_EVERY_DAYS = 25;
+export const POT_EVERY_DAYS = 14;
+/** What frees its nitrogen slowly needs no next one for six weeks (judgement: release.ts, half of a meal's span and more). */
+export const SLOW_EVERY_DAYS = 42;
+/** A starter belongs to the first ten days; later it is the rhythm that counts. */
+const STARTER_DAYS = 10;
+/** New roots take up little for three weeks (common practice). */
+const YOUNG_DAYS = 21;
+/** A trial feed is looked at after a week (handbook). */
+export const TRIAL_LOOK_DAYS = 7;
+const inGrowth = (stage: Stage | null): boolean => stage === 'vegetative' || stage === 'flowering' || inFruit(stage);
+const inFruit = (stage: Stage | null): boolean => stage === 'fruiting' || stage === 'ripening';
+
+/** The next feed, or why there is none. Nothing is ordered where nobody wrote down what was given. */
+export function feedPlan(q: FeedQuestion): FeedPlan {
+  const given = q.fed.filter((f) => f.grams > 0);
+  const last = given.at(-1) ?? null;
+  const since = q.plantedOn === null ? null : daysBetween(q.plantedOn, q.today);
+  if (q.stage === 'late') return { kind: 'rest', because: 'late', until: null };
+  // it was planted with compost or a feed, or nobody wrote down anything: then the starter is asked for only while it is time
+  if (since !== null && since >= 0 && since <= STARTER_DAYS && q.fed.length === 0)
+    return feed(q, q.today, 'starter', starterLead(q), 1, null, null);
+  if (q.fed.length === 0) return { kind: 'ask' };
+  const trial = trialLook(q, last);
+  if (trial) return trial;
+  if (q.paleOn !== null && !q.wet)
+    return feed(q, later(q.today, last && addDays(last.date, TRIAL_LOOK_DAYS)), 'pale', 'balanced', 0.5, null, last);
+  if (since !== null && since < YOUNG_DAYS && !inFruit(q.stage))
+    return { kind: 'rest', because: 'young', until: addDays(q.plantedOn!, YOUNG_DAYS) };
+  if (q.stage === 'seedling' || q.stage === 'establishing') return { kind: 'rest', because: 'young', until: null };
+  // peppers in bloom: healthy ones are left unfed (handbook)
+  if (q.crop === 'pepper' && q.stage === 'flowering') return { kind: 'rest', because: 'bloom', until: null };
+  if (!q.isPot && !inFruit(q.stage)) return { kind: 'rest', because: 'enough-at-start', until: null };
+  if (q.isPot && !inGrowth(q.stage)) return { kind: 'rest', because: 'young', until: null };
+  const every = last && isSlow(last) ? SLOW_EVERY_DAYS : q.isPot ? POT_EVERY_DAYS : BED_EVERY_DAYS;
+  const on = last ? addDays(last.date, every) : q.today;
+  const lead: FeedLead = q.stage === 'vegetative' ? 'balanced' : 'potash';
+  return feed(q, later(q.today, on), last ? 'rhythm' : 'first-fruit', lead, q.lush ? 0.5 : 1, every, last);
+}
+
+const later = (a: Day, b: Day | null): Day => (b !== null && b > a ? b : a);
+
+function feed(
+  q: FeedQuestion,
+  on: Day,
+  reason: FeedReason,
+  lead: FeedLead,
+  strength: 1 | 0.5,
+  everyDays: number | null,
+  last: Feeding | null,
+): FeedPlan {
+  const hold = holdOf(q);
+  const waits = hold && hold.until > on ? hold : null;
+  return {
+    kind: 'feed',
+    on: waits ? waits.until : on,
+    wantedOn: on,
+    reason,
+    lead,
+    strength: q.burnt ? 0.5 : strength,
+    everyDays,
+    lastOn: last?.date ?? null,
+    hold: waits,
+  };
+}
+
+/** What must be past before anything is given; the longest stands. */
+function holdOf(q: FeedQuestion): FeedHold | null {
+  const holds: FeedHold[] = [];
+  if (q.paused && q.paused.until > q.today) holds.push({ kind: 'paused', ...q.paused });
+  if (q.hottest && q.hottest.tMaxC >= TOO_HOT_FOR_CARE_C)
+    holds.push({ kind: 'heat', until: addDays(q.hottest.day, 1), hottestC: q.hottest.tMaxC });
+  const days = nitrogenWindowDays(q.isPot);
+  const grams = q.fed.reduce((sum, f) => sum + nitrogenFreedG(f, addDays(q.today, -days), q.today), 0);
+  if (grams > MOST_NITROGEN_G) holds.push({ kind: 'nitrogen', until: addDays(q.fed.at(-1)!.date, days), grams, days });
+  if (q.wet) holds.push({ kind: 'wet', until: addDays(q.today, 1) });
+  else if (q.left !== null && q.left < DRY_LEFT)
+    holds.push({ kind: 'dry', until: later(addDays(q.today, 1), q.waterOn) });
+  return holds.sort((a, b) => (a.until < b.until ? 1 : -1))[0] ?? null;
+}
+
+/** A feed that was given to a pale plant is a trial: from a week later on it is looked at before anything more is given. */
+function trialLook(q: FeedQuestion, last: Feeding | null): FeedPlan | null {
+  if (!last || q.paleOn === null || last.date >= q.today) return null;
+  const on = addDays(last.date, TRIAL_LOOK_DAYS);
+  return q.paleOn < on ? { kind: 'look', on, fedOn: last.date } : null;
+}
+
+function starterLead(q: FeedQuestion): FeedLead {
+  const low = (x: string | null | undefined): boolean => x === 'low';
+  if (q.test && (q.school === 'by-test' || q.school === 'compost-balanced'))
+    return low(q.test.phosphorus) ? 'phosphorus' : low(q.test.nitrogen) ? 'nitrogen' : 'balanced';
+  return q.school === 'nitrogen-led' ? 'nitrogen' : q.school === 'phosphorus-led' ? 'phosphorus' : 'balanced';
+}
+
+/** What a product is led by. At bloom nothing with N above both P and K is given (handbook). */
+export function leadOf(p: { n: number; p2o5: number; k2o: number }): FeedLead {
+  const most = Math.max(p.n, p.p2o5, p.k2o);
+  const clear = (x: number): boolean => x === most && [p.n, p.p2o5, p.k2o].filter((y) => y > 0.75 * most).length === 1;
+  return clear(p.n) ? 'nitrogen' : clear(p.p2o5) ? 'phosphorus' : clear(p.k2o) ? 'potash' : 'balanced';
+}
+/** Does nitrogen lead, above both others? */
+export const nitrogenLeads = (p: { n: number; p2o5: number; k2o: number }): boolean => p.n > p.p2o5 && p.n > p.k2o;

@@ -1,0 +1,69 @@
+import { assessPlace } from '@candid-leaf/core/assessment';
+import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { DEFAULT_SCHOOL } from '@candid-leaf/core/water';
+import { feedingOf, feedingStory } from '../../src/care/index.js';
+import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
+
+const RULES = {
+  school: DEFAULT_SCHOOL,
+  irrigation: null,
+  flowLPerH: null,
+  lean: null,
+  drierFinish: false,
+  allowedDays: null,
+  weeklyCapL: null,
+  byTimer: false,
+};
+const feed = (back: number, more: object = {}) => ({
+  date: addDays(ASOF, -back),
+  product: 'Tomato feed',
+  n: 4,
+  p2o5: 3,
+  k2o: 8,
+  grams: 10,
+  form: 'liquid' as const,
+  ...more,
+});
+const assessed = (change: Parameters<typeof aCase>[0], forecast: { tMinC: number; tMaxC: number }[] = []) =>
+  assessPlace(
+    'p',
+    RULES,
+    [{ id: 'a', case: aCase(change) }],
+    forecast.map((w, i) => ({ ...w, date: addDays(ASOF, i + 1), rainMm: 0, rainChancePct: 0 })),
+    METRIC_FORMAT,
+  ).plants.get('a')!;
+const pot = { kind: 'container', texture: 'potting-mix', volumeL: 20, areaM2: undefined } as const;
+
+test('what its findings and its water know, its feeding knows: pale leaves, heat to come, a dry pot, burnt roots', () => {
+  const watered = { watering: everyNDays(1, 4), feeding: [feed(30)] };
+  const of = (change: object, ahead?: { tMinC: number; tMaxC: number }[]) =>
+    feedingOf(assessed({ place: pot, records: watered, ...change }, ahead), 'compost-balanced');
+  expect(of({})).toMatchObject({ kind: 'feed', on: ASOF, hold: null });
+  expect(of({}, [{ tMinC: 20, tMaxC: 35 }])).toMatchObject({ hold: { kind: 'heat', until: addDays(ASOF, 2) } });
+  expect(of({ records: { ...watered, watering: everyNDays(1, 4).slice(0, -6) } })).toMatchObject({
+    hold: { kind: 'dry' },
+  });
+  expect(of({ observations: [seen('leaf-yellow-whole-old')] })).toMatchObject({ reason: 'pale', strength: 0.5 });
+  const burnt = of({
+    records: { ...watered, feeding: [feed(3, { n: 20, grams: 40 })] },
+    observations: [seen('leaf-tip-burn'), seen('soil-white-crust')],
+  });
+  expect(burnt).toMatchObject({ strength: 0.5, hold: { kind: 'paused', until: addDays(ASOF, 12) } });
+});
+
+test('its story: given, freed and washed out of a flooded pot, with flowers and fruit marked; a plant of no known age has none', () => {
+  const flooded = feedingStory(
+    assessed({ place: pot, records: { watering: everyNDays(1, 12), feeding: [feed(30, { grams: 25 })] } }),
+  )!;
+  const even = feedingStory(
+    assessed({ place: pot, records: { watering: everyNDays(2, 2), feeding: [feed(30, { grams: 25 })] } }),
+  )!;
+  expect(flooded.days.at(-1)!.washed).toBeGreaterThan(
+    0.8 * flooded.days.at(-1)!.freed - flooded.days.at(-1)!.takenHigh,
+  );
+  expect(flooded.days.at(-1)!.washed).toBeGreaterThan(even.days.at(-1)!.washed + 0.1);
+  expect(flooded.washingKnown).toBe(true);
+  expect(flooded.flowering! < flooded.fruiting!).toBe(true);
+  expect(feedingStory(assessed({ place: pot, records: { feeding: [feed(30)] } }))!.washingKnown).toBe(false);
+  expect(feedingStory(assessed({ plant: { transplantedOn: undefined } }))).toBeNull();
+});

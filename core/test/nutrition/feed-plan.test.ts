@@ -1,0 +1,154 @@
+import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { feedInWords, feedPlan, leadOf, nitrogenLeads, type FeedQuestion } from '../../src/nutrition/index.js';
+import { ASOF } from '../helpers.js';
+
+const fed = (back: number, more: object = {}) => ({
+  date: addDays(ASOF, -back),
+  product: 'Tomato feed',
+  n: 4,
+  p2o5: 3,
+  k2o: 8,
+  grams: 10,
+  form: 'liquid' as const,
+  ...more,
+});
+const q = (more: Partial<FeedQuestion> = {}): FeedQuestion => ({
+  today: ASOF,
+  crop: 'tomato',
+  isPot: false,
+  stage: 'fruiting',
+  plantedOn: addDays(ASOF, -60),
+  fed: [fed(40)],
+  school: 'compost-balanced',
+  test: null,
+  paleOn: null,
+  lush: false,
+  hottest: { day: ASOF, tMaxC: 26 },
+  left: 0.8,
+  waterOn: addDays(ASOF, 2),
+  wet: false,
+  paused: null,
+  burnt: false,
+  ...more,
+});
+
+test('none recorded is not none given: nothing is ordered, it is asked; "0 g" is an answer', () => {
+  expect(feedPlan(q({ fed: [] }))).toEqual({ kind: 'ask' });
+  expect(feedPlan(q({ fed: [fed(3, { grams: 0 })] }))).toMatchObject({ kind: 'feed', on: ASOF, reason: 'first-fruit' });
+});
+
+test('beds from first fruit every 3 to 4 weeks, pots every 2 weeks in full growth (handbook); slow kinds later', () => {
+  const bed = feedPlan(q({ fed: [fed(10)] }));
+  expect(bed).toMatchObject({ kind: 'feed', reason: 'rhythm', lead: 'potash', hold: null });
+  const days = bed.kind === 'feed' ? bed.everyDays! : 0;
+  expect(days).toBeGreaterThanOrEqual(21);
+  expect(days).toBeLessThanOrEqual(28);
+  expect(bed).toMatchObject({ on: addDays(ASOF, days - 10) });
+  expect(feedPlan(q({ isPot: true, stage: 'vegetative', fed: [fed(14)] }))).toMatchObject({
+    on: ASOF,
+    everyDays: 14,
+    lead: 'balanced',
+  });
+  expect(feedPlan(q({ fed: [fed(10, { product: 'Blood meal', form: 'granular' })] }))).toMatchObject({
+    on: addDays(ASOF, 32),
+  });
+});
+
+test('a bed carries it until the first fruit; young roots, the season’s end and healthy peppers in bloom are left unfed', () => {
+  expect(feedPlan(q({ stage: 'flowering' }))).toMatchObject({ kind: 'rest', because: 'enough-at-start' });
+  expect(feedPlan(q({ stage: 'vegetative', isPot: true, plantedOn: addDays(ASOF, -12) }))).toEqual({
+    kind: 'rest',
+    because: 'young',
+    until: addDays(ASOF, 9),
+  });
+  expect(feedPlan(q({ stage: 'late' }))).toMatchObject({ kind: 'rest', because: 'late' });
+  expect(feedPlan(q({ crop: 'pepper', stage: 'flowering', isPot: true, fed: [fed(30)] }))).toMatchObject({
+    kind: 'rest',
+    because: 'bloom',
+  });
+  // a tomato in a pot goes on
+  expect(feedPlan(q({ stage: 'flowering', isPot: true, fed: [fed(30)] }))).toMatchObject({ kind: 'feed', on: ASOF });
+});
+
+test('pale at bloom: a light feed as a trial, looked at a week later before anything more', () => {
+  const pale = { crop: 'pepper' as const, stage: 'flowering' as const, isPot: true, paleOn: ASOF };
+  expect(feedPlan(q({ ...pale, fed: [fed(30)] }))).toMatchObject({
+    kind: 'feed',
+    on: ASOF,
+    reason: 'pale',
+    strength: 0.5,
+    lead: 'balanced',
+  });
+  expect(feedPlan(q({ ...pale, paleOn: addDays(ASOF, -4), fed: [fed(30), fed(3)] }))).toEqual({
+    kind: 'look',
+    on: addDays(ASOF, 4),
+    fedOn: addDays(ASOF, -3),
+  });
+  // nobody has looked since: the look stays; seen pale again after a week, it is fed again
+  expect(feedPlan(q({ ...pale, paleOn: addDays(ASOF, -10), fed: [fed(30), fed(9)] }))).toEqual({
+    kind: 'look',
+    on: addDays(ASOF, -2),
+    fedOn: addDays(ASOF, -9),
+  });
+  expect(feedPlan(q({ ...pale, fed: [fed(30), fed(9)] }))).toMatchObject({ kind: 'feed', reason: 'pale' });
+  // pale in wet soil is drowned, not hungry
+  expect(feedPlan(q({ ...pale, wet: true, fed: [fed(30)] }))).toMatchObject({ kind: 'rest' });
+});
+
+test('the starter: balanced with compost, by the school, or as the test says', () => {
+  const planted = { plantedOn: addDays(ASOF, -1), stage: 'establishing' as const, fed: [] };
+  const lead = (more: object) => {
+    const p = feedPlan(q({ ...planted, ...more }));
+    return p.kind === 'feed' ? [p.reason, p.lead] : p.kind;
+  };
+  expect(lead({})).toEqual(['starter', 'balanced']);
+  expect(lead({ school: 'nitrogen-led' })).toEqual(['starter', 'nitrogen']);
+  expect(lead({ school: 'phosphorus-led' })).toEqual(['starter', 'phosphorus']);
+  expect(lead({ test: { phosphorus: 'low' } })).toEqual(['starter', 'phosphorus']);
+  expect(lead({ test: { nitrogen: 'low' }, school: 'by-test' })).toEqual(['starter', 'nitrogen']);
+  expect(lead({ plantedOn: addDays(ASOF, -11) })).toBe('ask');
+});
+
+test.each([
+  ['heat', { hottest: { day: addDays(ASOF, 1), tMaxC: 33 } }, addDays(ASOF, 2), /33 °C is expected/],
+  ['dry', { left: 0.1 }, addDays(ASOF, 2), /Water first/],
+  ['wet', { wet: true }, addDays(ASOF, 1), /stand in water/],
+  ['paused', { paused: { until: addDays(ASOF, 12), because: 'burnt by feed' } }, addDays(ASOF, 12), /burnt by feed/],
+  ['nitrogen', { fed: [fed(6, { n: 20, grams: 20 })] }, addDays(ASOF, 24), /4 g of nitrogen in 30 days/],
+] as const)('held by %s, until a day and with the reason', (kind, more, until, words) => {
+  const plan = feedPlan(q(more));
+  expect(plan).toMatchObject({ kind: 'feed', on: until, hold: { kind, until } });
+  expect(feedInWords(plan, ASOF, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toMatch(words);
+});
+
+test('whatever else is known, nothing is fed into heat, drought, standing water or a pause', () => {
+  for (const stage of ['establishing', 'vegetative', 'flowering', 'fruiting', 'ripening', 'late'] as const)
+    for (const crop of ['tomato', 'pepper'] as const)
+      for (const paleOn of [ASOF, null])
+        for (const hold of [
+          { hottest: { day: ASOF, tMaxC: 30 } },
+          { left: 0.05 },
+          { wet: true },
+          { paused: { until: addDays(ASOF, 5), because: 'x' } },
+        ]) {
+          const plan = feedPlan(q({ stage, crop, paleOn, isPot: true, fed: [fed(50)], ...hold }));
+          if (plan.kind === 'feed') expect(plan.on > ASOF).toBe(true);
+        }
+});
+
+test('after burnt tips half strength; lush plants half as well', () => {
+  expect(feedPlan(q({ burnt: true }))).toMatchObject({ strength: 0.5 });
+  expect(feedPlan(q({ lush: true }))).toMatchObject({ strength: 0.5 });
+  expect(feedPlan(q())).toMatchObject({ strength: 1 });
+});
+
+test('what leads a label', () => {
+  expect([
+    leadOf({ n: 12, p2o5: 0, k2o: 0 }),
+    leadOf({ n: 5, p2o5: 10, k2o: 10 }),
+    leadOf({ n: 3, p2o5: 15, k2o: 0 }),
+    leadOf({ n: 4, p2o5: 3, k2o: 8 }),
+    leadOf({ n: 4, p2o5: 4, k2o: 4 }),
+  ]).toEqual(['nitrogen', 'balanced', 'phosphorus', 'potash', 'balanced']);
+  expect([nitrogenLeads({ n: 5, p2o5: 1, k2o: 1 }), nitrogenLeads({ n: 5, p2o5: 5, k2o: 1 })]).toEqual([true, false]);
+});

@@ -1,0 +1,96 @@
+import { addDays } from '@candid-leaf/core/units';
+import {
+  expectedFruitKg,
+  ledgerDays,
+  overDoseFaults,
+  UPTAKE_G_PER_KG,
+  uptakeShare,
+} from '../../src/nutrition/index.js';
+import { ASOF } from '../helpers.js';
+
+const FROM = addDays(ASOF, -60);
+const fed = (back: number, more: object = {}) => ({
+  date: addDays(ASOF, -back),
+  product: 'Soluble',
+  n: 20,
+  p2o5: 20,
+  k2o: 20,
+  grams: 5,
+  form: 'liquid' as const,
+  ...more,
+});
+const ledger = (more: Partial<Parameters<typeof ledgerDays>[0]> = {}) =>
+  ledgerDays({ from: FROM, to: ASOF, fed: [fed(50), fed(20)], drained: new Map(), season: [6, 12], pace: 1, ...more });
+
+test('a ton of tomatoes takes up 2.2 to 3.0 kg of nitrogen and more potassium than nitrogen (IFA manual, from memory); a bed’s crop fits', () => {
+  expect(UPTAKE_G_PER_KG.tomato.n).toEqual([2.2, 3]);
+  for (const crop of ['tomato', 'pepper'] as const) {
+    const { n, p, k } = UPTAKE_G_PER_KG[crop];
+    expect(k[0]).toBeGreaterThanOrEqual(n[0]);
+    expect(p[1]).toBeLessThan(n[0] / 3);
+  }
+  expect(expectedFruitKg('tomato', { kind: 'ground' })).toEqual([2.5, 5]);
+  expect(expectedFruitKg('tomato', { kind: 'container', volumeL: 10 })).toEqual([0.75, 1.5]);
+});
+
+test('uptake rises along an S: little in the first month, half by two months, nearly all at the end', () => {
+  expect(uptakeShare(0)).toBe(0);
+  expect(uptakeShare(30)).toBeLessThan(0.12);
+  expect(uptakeShare(62)).toBeGreaterThan(0.45);
+  expect(uptakeShare(62)).toBeLessThan(0.55);
+  expect(uptakeShare(120)).toBeGreaterThan(0.95);
+  for (let d = 1; d < 150; d++) expect(uptakeShare(d)).toBeGreaterThan(uptakeShare(d - 1));
+});
+
+test('given, freed: a soluble feed at once, compost a little and slowly', () => {
+  const days = ledger({ fed: [fed(50), fed(50, { product: 'Compost', form: 'amendment', n: 1, grams: 1000 })] });
+  const on = (back: number) => days.find((d) => d.day === addDays(ASOF, -back))!;
+  expect(on(51)).toMatchObject({ given: 0, freed: 0 });
+  expect(on(50).given).toBeCloseTo(11, 6);
+  expect(on(50).freed).toBeCloseTo(1, 1);
+  expect(on(0).freed).toBeCloseTo(1 + 10 * 0.12 * (50 / 120), 6);
+});
+
+test('water that runs through carries off what is dissolved: as much again as the pot holds leaves 37 %', () => {
+  const drained = new Map([[addDays(ASOF, -49), { drainedL: 10, heldL: 10 }]]);
+  const [wet, dry] = [ledger({ drained, season: [0, 0], fed: [fed(50)] }), ledger({ season: [0, 0], fed: [fed(50)] })];
+  expect(dry.at(-1)!.washed).toBe(0);
+  expect(wet.at(-1)!.freed - wet.at(-1)!.washed).toBeCloseTo(Math.exp(-1), 6);
+});
+
+test('never more leaves or is taken than was freed, and nothing comes back', () => {
+  const drained = new Map(
+    Array.from({ length: 60 }, (_, i) => [addDays(FROM, i), { drainedL: (i * 7) % 11, heldL: 9 }]),
+  );
+  const days = ledger({
+    drained,
+    fed: [fed(50), fed(20), fed(40, { product: 'Blood meal', form: 'granular', n: 12, grams: 30 })],
+  });
+  days.forEach((d, i) => {
+    expect(d.washed).toBeLessThanOrEqual(d.freed + 1e-9);
+    expect(d.freed).toBeLessThanOrEqual(d.given + 1e-9);
+    expect(d.takenLow).toBeLessThanOrEqual(d.takenHigh);
+    for (const key of ['given', 'freed', 'washed', 'takenHigh'] as const)
+      if (i > 0) expect(d[key]).toBeGreaterThanOrEqual(days[i - 1]![key] - 1e-9);
+  });
+});
+
+test('over the label, ten times over it, and over 3 g of nitrogen: refused with the reason, kept where it is explained', () => {
+  const here = { isPot: true, earlier: [], labelGrams: null };
+  const paths = (f: object, more: object = {}) =>
+    overDoseFaults({ ...fed(0), ...f }, { ...here, ...more }, 'data.').map((x) => x.reason);
+  expect(paths({ grams: 10 })).toEqual([]);
+  expect(paths({ grams: 16 })).toEqual([expect.stringMatching(/nitrogen of 14 days to 3\.2 g/)]);
+  expect(paths({ grams: 10 }, { earlier: [fed(10, { grams: 6 })] })).toEqual([expect.stringMatching(/3\.2 g/)]);
+  expect(paths({ grams: 10 }, { earlier: [fed(15, { grams: 6 })] })).toEqual([]);
+  expect(paths({ grams: 6 }, { labelGrams: 5 })).toEqual([expect.stringMatching(/more than the label's 5 g/)]);
+  expect(paths({ grams: 50 }, { labelGrams: 5 })).toEqual([
+    expect.stringMatching(/10 times the label's 5 g: is it grams/),
+  ]);
+  expect(paths({ grams: 50, because: 'the bag tipped over' }, { labelGrams: 5 })).toEqual([]);
+  // in a bed the window is a month, and slow kinds count by what they free
+  expect(paths({ grams: 10 }, { isPot: false, earlier: [fed(25, { grams: 6 })] })).toEqual([
+    expect.stringMatching(/30 days/),
+  ]);
+  expect(paths({ product: 'Compost', form: 'amendment', n: 1, grams: 1000 })).toEqual([]);
+});

@@ -1,0 +1,173 @@
+import { Injectable } from '@nestjs/common';
+import type { PlantAssessment } from '@candid-leaf/core/assessment';
+import { feedForPlace, feedingOf, feedingRecord, feedProduct, type FeedForPlace } from '@candid-leaf/core/care';
+import { feedInWords, type FeedPlan } from '@candid-leaf/core/nutrition';
+import type { Product } from '@candid-leaf/core/products';
+import { isPotted } from '@candid-leaf/core/records';
+import type { EntityManager } from 'typeorm';
+import { v5 as nameUuid } from 'uuid';
+import { Assessments } from '../assessment/assessments.service.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { ProductsService } from '../products/products.service.js';
+import { RecordsService } from '../records/records.service.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { TreatmentsService } from '../treatments/treatments.service.js';
+
+/** For a place, and for each plant of it (judgement). */
+const MINUTES = { place: 3, plant: 1 } as const;
+const CAUTIONS = ['On damp soil, not in the heat.', 'The label decides; more is not better.'];
+
+/** Plants of one place that are fed alike, on one day. */
+interface Group {
+  place: PlaceEntity;
+  plants: PlantEntity[];
+  plan: Extract<FeedPlan, { kind: 'feed' }>;
+  feed: FeedForPlace | null;
+}
+
+/** Feeds that fall due, place by place, with the product and the amount; and the look a week after a trial. */
+@Injectable()
+export class FeedingSource extends TaskSource {
+  readonly code = 'feed';
+
+  constructor(
+    private readonly assessments: Assessments,
+    private readonly products: ProductsService,
+    private readonly records: RecordsService,
+    private readonly treatments: TreatmentsService,
+  ) {
+    super();
+  }
+
+  async list(s: GardenSnapshot): Promise<Task[]> {
+    const products = await this.products.all(s.garden.id);
+    const tasks: Task[] = [];
+    for (const place of livePlaces(s)) {
+      const plans = await this.plansIn(s, place);
+      tasks.push(...groupsOf(s, place, plans, products).map((g) => taskFor(s, g)));
+      tasks.push(
+        ...plans.flatMap(({ plant, plan }) => (plan.kind === 'look' ? [lookTask(s, place, plant, plan)] : [])),
+      );
+    }
+    return tasks;
+  }
+
+  /** Fed: one record for each plant of the group, with the numbers of the label. Held, or done already, nothing happens. */
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+    const place = livePlaces(s).find((p) => id.startsWith(p.id));
+    const products = await this.products.all(s.garden.id, m);
+    const group = place && groupsOf(s, place, await this.plansIn(s, place), products).find((g) => idOf(g) === id);
+    if (!group?.feed || group.plan.hold || group.plan.on > s.today) return null;
+    for (const [i, plant] of group.plants.entries())
+      await this.records.write(m, s.garden.id, tick.accountId, s.today, {
+        id: i === 0 ? tick.recordId : nameUuid(plant.id, tick.recordId),
+        type: 'feeding',
+        plantId: plant.id,
+        data: feedingRecord(group.feed, s.today),
+      });
+    return tick.recordId;
+  }
+
+  async undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    if (recordId === null) return;
+    for (const written of [recordId, ...s.plants.map((p) => nameUuid(p.id, recordId))])
+      if (await this.records.exists(m, s.garden.id, written))
+        await this.records.markDeleted(m, s.garden.id, written, true);
+  }
+
+  private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; plan: FeedPlan }[]> {
+    const assessed = await this.assessments.of(s, place);
+    // a feed that a finding asked for is told by its own task
+    const elsewhere = await this.treatments.plantsToFeed(s.garden.id);
+    return livePlantsIn(s, place.id).flatMap((plant) => {
+      if (elsewhere.has(plant.id)) return [];
+      const own = assessed.plants.get(plant.id);
+      return own ? [{ plant, plan: planOf(s, own) }] : [];
+    });
+  }
+}
+
+export const planOf = (s: GardenSnapshot, own: PlantAssessment): FeedPlan =>
+  feedingOf(own, s.garden.starter ?? 'compost-balanced');
+
+const idOf = (g: Pick<Group, 'place' | 'plants'>): string => `${g.place.id}:${g.plants[0]!.id}`;
+
+/** Those of a place whose next feed falls on one day, alike in what and how strong, are fed together. */
+function groupsOf(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  plans: readonly { plant: PlantEntity; plan: FeedPlan }[],
+  products: readonly Product[],
+): Group[] {
+  const alike = new Map<string, Group>();
+  for (const { plant, plan } of plans) {
+    if (plan.kind !== 'feed') continue;
+    const key = [plan.on, plan.reason, plan.lead, plan.strength, plan.hold?.kind].join(' ');
+    const group = alike.get(key) ?? { place, plants: [], plan, feed: null };
+    group.plants.push(plant);
+    alike.set(key, group);
+  }
+  return [...alike.values()].map((g) => ({ ...g, feed: feedOf(s, g, products) }));
+}
+
+function feedOf(s: GardenSnapshot, { place, plants, plan }: Group, products: readonly Product[]): FeedForPlace | null {
+  const product = feedProduct(products, {
+    lead: plan.lead,
+    isPot: isPotted(place),
+    organicOnly: s.garden.organicOnly ?? false,
+    inBloomOrFruit: plan.lead === 'potash',
+  });
+  const standing = Math.max(1, livePlantsIn(s, place.id).length);
+  const areaM2 = place.lengthM && place.widthM ? (place.lengthM * place.widthM * plants.length) / standing : null;
+  const potLitres = isPotted(place) ? place.volumeL : null;
+  return product && feedForPlace(product, { plants: plants.length, areaM2, potLitres }, plan.strength, s.format);
+}
+
+function taskFor(s: GardenSnapshot, g: Group): Task {
+  const { plan, plants, place, feed } = g;
+  const all = plants.length === livePlantsIn(s, place.id).length;
+  return {
+    id: idOf(g),
+    plantId: null,
+    placeId: place.id,
+    title: `Feed: ${all ? place.name : plants.map((p) => p.name).join(', ')}`,
+    where: feed ? feed.product.name : 'No feed in the shed is allowed by your own rule',
+    why: feedInWords({ ...plan, hold: null }, s.today, s.format),
+    dueOn: plan.on,
+    minutes: MINUTES.place + MINUTES.plant * plants.length,
+    litres: feed?.dose.solutionL ?? null,
+    remedy: null,
+    dose: null,
+    ...(feed ? { amount: feed.text } : {}),
+    ...(plan.hold && plan.wantedOn <= s.today
+      ? { held: { until: plan.on, because: feedInWords(plan, s.today, s.format).split('; ').at(-1)! } }
+      : {}),
+    cautions: [...CAUTIONS, ...(feed?.product.cautions ?? [])],
+  };
+}
+
+function lookTask(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  plant: PlantEntity,
+  plan: Extract<FeedPlan, { kind: 'look' }>,
+): Task {
+  return {
+    id: `${place.id}:${plant.id}:look`,
+    plantId: plant.id,
+    placeId: place.id,
+    title: `Look at the new leaves: ${plant.name}`,
+    where: place.name,
+    why: feedInWords(plan, s.today, s.format),
+    dueOn: plan.on,
+    minutes: 1,
+    litres: null,
+    remedy: null,
+    dose: null,
+    see: 'low-leaves',
+    cautions: [],
+  };
+}

@@ -1,0 +1,74 @@
+import { Injectable } from '@nestjs/common';
+import type { RecordInput } from '@candid-leaf/contract';
+import { nitrogenWindowDays, overDoseFaults } from '@candid-leaf/core/nutrition';
+import { labelGramsEach } from '@candid-leaf/core/products';
+import { Feeding, isPotted, type Fault, type RecordData, type RecordKind } from '@candid-leaf/core/records';
+import { addDays, type Day } from '@candid-leaf/core/units';
+import { In, IsNull, MoreThanOrEqual, Not, type EntityManager } from 'typeorm';
+import type { PlaceEntity } from '../places/place.entity.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { ProductsService } from '../products/products.service.js';
+import { throwIfFaults } from '../shared/http-errors.js';
+import { RecordEntity } from './record.entity.js';
+
+interface Standing {
+  place: PlaceEntity | null;
+  plant: PlantEntity | null;
+}
+
+/**
+ * What a record is held to beside its own form: the rules of care, which read what was done before. They stop slips, not the truth: a reason
+ * that is given lets everything through.
+ */
+@Injectable()
+export class CareRules {
+  constructor(private readonly products: ProductsService) {}
+
+  async check(m: EntityManager, gardenId: string, input: RecordInput, data: object, at: Standing): Promise<void> {
+    if (data instanceof Feeding) throwIfFaults(await this.feedFaults(m, gardenId, input.id, data, at));
+  }
+
+  private async feedFaults(m: EntityManager, gardenId: string, id: string, f: Feeding, at: Standing): Promise<Fault[]> {
+    const { place } = at;
+    if (!place || f.because?.trim()) return [];
+    const isPot = isPotted(place);
+    const standing = await standingIn(m, at);
+    const product = (await this.products.all(gardenId, m)).find((p) => p.name === f.product);
+    const m2 = place.lengthM && place.widthM ? (place.lengthM * place.widthM) / Math.max(1, standing.length) : null;
+    const labelGrams = product ? labelGramsEach(product, { m2, potLitres: place.volumeL }) : null;
+    const since = addDays(f.date, -nitrogenWindowDays(isPot));
+    for (const plantId of standing) {
+      const earlier = (await recordsOf<Feeding>(m, 'feeding', place.id, [plantId], since, id)).map((r) => r.data);
+      const faults = overDoseFaults(f, { isPot, earlier, labelGrams }, 'data.');
+      if (faults.length > 0) return faults;
+    }
+    return [];
+  }
+}
+
+/** The plant that the record is of, or those that stand in its place. */
+async function standingIn(m: EntityManager, { place, plant }: Standing): Promise<string[]> {
+  if (plant) return [plant.id];
+  const plants = await m.findBy(PlantEntity, { placeId: place!.id, retiredOn: IsNull(), deletedAt: IsNull() });
+  return plants.map((p) => p.id);
+}
+
+/** Records of a kind that reach one of these plants, by its own name or its place's; without the one that is being corrected. */
+async function recordsOf<T extends RecordData>(
+  m: EntityManager,
+  type: RecordKind,
+  placeId: string,
+  plantIds: readonly string[],
+  since: Day,
+  without: string,
+): Promise<{ day: Day; data: T }[]> {
+  const common = { type, deletedAt: IsNull(), day: MoreThanOrEqual(since), id: Not(without) };
+  const rows = await m.find(RecordEntity, {
+    where: [
+      { ...common, placeId },
+      { ...common, plantId: In([...plantIds]) },
+    ],
+    order: { day: 'ASC' },
+  });
+  return rows.map((r) => ({ day: r.day, data: r.data as T }));
+}

@@ -1,0 +1,119 @@
+import { addDays } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+const FEED = { product: 'Something', n: 4, p2o5: 3, k2o: 8, grams: 10, form: 'liquid' };
+
+/** Two pots whose water is known, in a cool room or under shut glass in July. */
+async function pots(facts: object = { kind: 'indoors' }) {
+  const g = await gardenOf(app);
+  const place = await g.place({ name: 'Pots', texture: 'potting-mix', volumeL: 20, ...facts });
+  const plants = [await g.plant(place, { name: 'A' }), await g.plant(place, { name: 'B' })];
+  for (let back = 30; back >= 0; back--)
+    await g.record('watering', { placeId: place }, { date: addDays(TODAY, -back), litres: 4 });
+  const fed = (back: number, more: object = {}, of: object = { placeId: place }) =>
+    g.record('feeding', of as { placeId: string }, { ...FEED, date: addDays(TODAY, -back), ...more });
+  const feeds = async () => (await g.view()).today.filter((t) => t.source === 'feed');
+  return { ...g, place, plants, fed, feeds };
+}
+
+test('none recorded orders nothing, and the plant’s page asks; fed two weeks ago, the pots are due together, with the amount', async () => {
+  const g = await pots();
+  expect(await g.feeds()).toEqual([]);
+  expect((await g.plantView(g.plants[0]!)).feeding).toMatchObject({
+    plan: { kind: 'ask' },
+    text: expect.stringMatching(/none recorded is not none given/),
+  });
+  await g.fed(13);
+  expect(await g.feeds()).toEqual([]);
+  expect((await g.plantView(g.plants[0]!)).next).toContainEqual(
+    expect.objectContaining({ source: 'feed', dueOn: addDays(TODAY, 1) }),
+  );
+  await g.goTo(addDays(TODAY, 1));
+  const [feed, ...others] = await g.feeds();
+  expect(others).toEqual([]);
+  expect(feed).toMatchObject({ title: 'Feed: Pots', where: 'Liquid tomato feed' });
+  expect(feed!.amount!.replaceAll('\u00a0', ' ')).toBe('18 mL (1 tbsp and ½ tsp) in 4 L, 2 L for each plant');
+});
+
+test('ticked it writes one feed for each plant with the label’s numbers; sent twice once; taken back nothing stays', async () => {
+  const g = await pots();
+  await g.fed(20);
+  const [feed] = await g.feeds();
+  const recordId = uuid();
+  const answer = await g.tick(feed!.key, { recordId });
+  expect(answer.body).toEqual({ recordId });
+  await g.tick(feed!.key, { recordId });
+  const written = async () =>
+    (await Promise.all(g.plants.map((p) => g.plantView(p)))).map((v) =>
+      v.records.filter((r) => r.type === 'feeding' && r.day === TODAY).map((r) => r.data),
+    );
+  expect(await written()).toEqual(
+    [1, 2].map(() => [expect.objectContaining({ product: 'Liquid tomato feed', n: 4, grams: 10.35 })]),
+  );
+  expect(await g.feeds()).toEqual([]);
+  await g.untick(feed!.key, { recordId });
+  expect(await written()).toEqual([[], []]);
+});
+
+test('the gardener’s own rule filters: organic only offers no other', async () => {
+  const g = await pots();
+  await g.fed(20);
+  const { today: _t, ...settings } = (await g.view()).garden;
+  await g.agent
+    .put('/api/gardens')
+    .send({ ...settings, organicOnly: true })
+    .expect(200);
+  const [feed] = await g.feeds();
+  expect(feed!.where).not.toBe('Liquid tomato feed');
+  expect(['Organic granules', 'Seaweed extract', 'Fish emulsion']).toContain(feed!.where);
+});
+
+test('more than the label, ten times as much, and over 3 g of nitrogen are refused with the way out; a reason is kept', async () => {
+  const g = await pots();
+  const put = (data: object, id = uuid()) =>
+    g.agent
+      .put(g.url('/records'))
+      .send({ id, type: 'feeding', plantId: g.plants[0], data: { ...FEED, date: TODAY, ...data } });
+  const reason = async (data: object): Promise<string> => (await put(data).expect(400)).body.faults[0].reason;
+  expect(await reason({ product: 'Organic granules', n: 4, grams: 60, form: 'granular' })).toMatch(
+    /more than the label's 40 g/,
+  );
+  expect(await reason({ product: 'Organic granules', n: 4, grams: 400, form: 'granular' })).toMatch(
+    /10 times the label's 40 g/,
+  );
+  expect(await reason({ n: 20, grams: 20 })).toMatch(/nitrogen of 14 days to 4 g/);
+  await put({ n: 20, grams: 20, because: 'the lid came off' }).expect(200);
+  // what was given before counts, by the plant or by its place; a correction does not count against itself
+  expect(await reason({ n: 20, grams: 1 })).toMatch(/nitrogen of 14 days/);
+  const g2 = await pots();
+  await g2.fed(5, { n: 20, grams: 10 });
+  const id = uuid();
+  const own = (data: object) =>
+    g2.agent
+      .put(g2.url('/records'))
+      .send({ id, type: 'feeding', plantId: g2.plants[1], data: { ...FEED, date: TODAY, ...data } });
+  await own({ n: 20, grams: 8 }).expect(400);
+  await own({ n: 20, grams: 4 }).expect(200);
+  await g2.agent
+    .put(g2.url('/records'))
+    .send({ id, version: 1, type: 'feeding', plantId: g2.plants[1], data: { ...FEED, date: TODAY, n: 20, grams: 4.5 } })
+    .expect(200);
+});
+
+test('in the heat it waits: told until when and why, and a tick writes nothing', async () => {
+  const g = await pots({ kind: 'container', cover: 'glasshouse', vents: 'shut' });
+  await g.fed(20);
+  const [feed] = await g.feeds();
+  expect(feed!.held!.because).toMatch(/°C is expected, and feed burns in heat/);
+  expect(feed!.held!.until > TODAY).toBe(true);
+  expect((await g.tick(feed!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
+  expect((await g.plantView(g.plants[0]!)).records.filter((r) => r.type === 'feeding' && r.day === TODAY)).toEqual([]);
+});
