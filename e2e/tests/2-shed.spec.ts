@@ -33,6 +33,7 @@ test('a label of one’s own: a nitrogen of 120 % is refused where it stands; th
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Copy the label of Organic granules' }).click();
+  await expect(page.getByLabel('Allowed in organic growing')).toHaveValue('true');
   await page.getByLabel('Name').fill('Grey sack');
   await page.getByLabel('N (%)').fill('120');
   await page.getByRole('button', { name: 'Keep' }).click();
@@ -50,5 +51,5 @@ test('a label of one’s own: a nitrogen of 120 % is refused where it stands; th
   await expect(page.getByLabel('N (%)')).toHaveValue('6');
   await expect(page.getByLabel('For each plant (g)')).toHaveValue('40');
   await page.getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByText('Fed 40 g of Grey sack (6-4-4)')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Fed 40 g of Grey sack (6-4-4)' })).toBeVisible();
 });

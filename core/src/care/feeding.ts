@@ -7,6 +7,7 @@ import { type LedgerDay, ledgerDays } from '../nutrition/ledger-days.js';
 import { expectedFruitKg, UPTAKE_G_PER_KG } from '../nutrition/uptake.js';
 import { isPotted } from '../records/place.js';
 import { addDays, type Day } from '../units/day.js';
+import { washedShare } from '../water/leaching.js';
 import { WATER_CROPS } from '../water/crops.js';
 import { seasonClock } from '../water/season.js';
 
@@ -66,28 +67,20 @@ export interface FeedingStory {
   washingKnown: boolean;
 }
 
-/** Share of a pot that is water when it has drained (judgement: mixes hold 40 to 60 % of their volume). */
-const HELD_SHARE = 0.5;
-
 /** What the plant was given since it was planted, what of it is free, what left, and what the crop wants. Null where nobody knows since when. */
 export function feedingStory({ context: c }: PlantAssessment): FeedingStory | null {
   const { asOf, plant, place, records } = c.case;
   const from = plant.transplantedOn;
   if (!from || from > asOf) return null;
   const clock = seasonClock(c.case);
-  const isPot = isPotted(place);
   const fruitKg = expectedFruitKg(plant.crop, place);
   const [low, high] = UPTAKE_G_PER_KG[plant.crop].n;
-  const drained = new Map(
-    isPot && c.waterKnown && place.volumeL
-      ? c.balance.days.map((d) => [d.date, { drainedL: d.drainedL, heldL: HELD_SHARE * place.volumeL! }])
-      : [],
-  );
+  const washed = new Map(c.waterKnown ? c.balance.days.map((d) => [d.date, washedShare(d)]) : []);
   const days = ledgerDays({
     from,
     to: asOf,
     fed: records.feeding,
-    drained,
+    washedShare: washed,
     season: [low * fruitKg[0], high * fruitKg[1]],
     pace: clock.pace,
   });
@@ -98,6 +91,6 @@ export function feedingStory({ context: c }: PlantAssessment): FeedingStory | nu
     flowering: onSeasonDay(ini),
     fruiting: onSeasonDay(ini + 0.7 * dev),
     fruitKg,
-    washingKnown: !isPot || drained.size > 0,
+    washingKnown: c.waterKnown,
   };
 }

@@ -22,19 +22,15 @@ interface LedgerQuestion {
   from: Day;
   to: Day;
   fed: readonly Feeding[];
-  /** water that ran out below, L, and what the soil holds when full, L, by day; of pots only, and only where it is known */
-  drained: ReadonlyMap<Day, { drainedL: number; heldL: number }>;
+  /** share of what is dissolved that left with the water that ran through, by day; only where the water is known */
+  washedShare: ReadonlyMap<Day, number>;
   /** nitrogen of the whole season, low and high, g */
   season: readonly [number, number];
   /** day of the season on the first day, and how many of its days pass in one */
   pace: number;
 }
 
-/**
- * The ledger of one plant, day by day. What is dissolved and not yet taken up leaves with the water that runs through, as from a well-mixed
- * store: a share 1 − e^(−drained ÷ held) of it. That salts leave so is the usual leaching model (FAO-56 and FAO Irrigation and Drainage Paper 29 use
- * the same mixing for salts; the even mixing of a pot is judgement).
- */
+/** The ledger of one plant, day by day: what is dissolved and not yet taken up can be carried out below (`washedShare` of the water core). */
 export function ledgerDays(q: LedgerQuestion): LedgerDay[] {
   const out: LedgerDay[] = [];
   let given = 0;
@@ -50,8 +46,7 @@ export function ledgerDays(q: LedgerQuestion): LedgerDay[] {
     }
     const share = uptakeShare(i * q.pace);
     const inSoil = Math.max(0, freed - washed - taken);
-    const through = q.drained.get(day);
-    if (through && through.heldL > 0) washed += inSoil * (1 - Math.exp(-through.drainedL / through.heldL));
+    washed += inSoil * (q.washedShare.get(day) ?? 0);
     // it takes what it wants while there is some
     taken = Math.min(share * middle, freed - washed);
     out.push({ day, given, freed, washed, takenLow: share * q.season[0], takenHigh: share * q.season[1] });

@@ -1,3 +1,4 @@
+import { washedShare } from './leaching.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { type Random, seeded } from '../climate/random.js';
 import { weatherInPlace } from '../climate/weather-in-place.js';
@@ -109,9 +110,8 @@ export function runSeason(subject: BenchPlant, s: SetUp, weather: SeasonWeather,
     since = litres > 0 ? 1 : since + 1;
     if (litres > 0) visits += 1;
     litresGiven += litres;
-    // what drains takes its share of what is dissolved in the root zone with it
     if (i % FEED.everyDays === 0) nitrogenG += FEED.grams;
-    const out = nitrogenG * (day.drainedMm / (day.drainedMm + 2 * zone.tawMm));
+    const out = nitrogenG * washedShare(day);
     washedG += out;
     nitrogenG = Math.max(0, nitrogenG - out - FEED.takenPerDay);
   });

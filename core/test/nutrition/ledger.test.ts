@@ -1,3 +1,4 @@
+import { washedShare as shareOf } from '../../src/water/leaching.js';
 import { addDays } from '@candid-leaf/core/units';
 import {
   expectedFruitKg,
@@ -20,7 +21,15 @@ const fed = (back: number, more: object = {}) => ({
   ...more,
 });
 const ledger = (more: Partial<Parameters<typeof ledgerDays>[0]> = {}) =>
-  ledgerDays({ from: FROM, to: ASOF, fed: [fed(50), fed(20)], drained: new Map(), season: [6, 12], pace: 1, ...more });
+  ledgerDays({
+    from: FROM,
+    to: ASOF,
+    fed: [fed(50), fed(20)],
+    washedShare: new Map(),
+    season: [6, 12],
+    pace: 1,
+    ...more,
+  });
 
 test('a ton of tomatoes takes up 2.2 to 3.0 kg of nitrogen and more potassium than nitrogen (IFA manual, from memory); a bed’s crop fits', () => {
   expect(UPTAKE_G_PER_KG.tomato.n).toEqual([2.2, 3]);
@@ -51,17 +60,24 @@ test('given, freed: a soluble feed at once, compost a little and slowly', () => 
   expect(on(0).freed).toBeCloseTo(1 + 10 * 0.12 * (50 / 120), 6);
 });
 
-test('water that runs through carries off what is dissolved: as much again as the pot holds leaves 37 %', () => {
-  const drained = new Map([[addDays(ASOF, -49), { drainedL: 10, heldL: 10 }]]);
-  const [wet, dry] = [ledger({ drained, season: [0, 0], fed: [fed(50)] }), ledger({ season: [0, 0], fed: [fed(50)] })];
+test('water that runs through carries off its share of what is dissolved, and nothing of what is not freed yet', () => {
+  const washedShare = new Map([[addDays(ASOF, -49), 0.25]]);
+  const [wet, dry] = [
+    ledger({ washedShare, season: [0, 0], fed: [fed(50)] }),
+    ledger({ season: [0, 0], fed: [fed(50)] }),
+  ];
   expect(dry.at(-1)!.washed).toBe(0);
-  expect(wet.at(-1)!.freed - wet.at(-1)!.washed).toBeCloseTo(Math.exp(-1), 6);
+  expect(wet.at(-1)!.washed).toBeCloseTo(0.25, 9);
+  expect(ledger({ washedShare, season: [0, 0], fed: [fed(48)] }).at(-1)!.washed).toBe(0);
+});
+
+test('a pot that lets twice its drawable water through loses half of what is dissolved', () => {
+  expect(shareOf({ drainedMm: 80, tawMm: 40 })).toBe(0.5);
+  expect(shareOf({ drainedMm: 0, tawMm: 0 })).toBe(0);
 });
 
 test('never more leaves or is taken than was freed, and nothing comes back', () => {
-  const drained = new Map(
-    Array.from({ length: 60 }, (_, i) => [addDays(FROM, i), { drainedL: (i * 7) % 11, heldL: 9 }]),
-  );
+  const drained = new Map(Array.from({ length: 60 }, (_, i) => [addDays(FROM, i), ((i * 7) % 11) / 11]));
   const days = ledger({
     drained,
     fed: [fed(50), fed(20), fed(40, { product: 'Blood meal', form: 'granular', n: 12, grams: 30 })],

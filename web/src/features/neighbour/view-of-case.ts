@@ -25,6 +25,8 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     weather: records.weather.map(weatherOf),
     records: [...given, ...looks].sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0)),
     treatments: [],
+    next: [],
+    feeding: { plan: { kind: 'ask' }, text: '', story: null },
   };
 }
 

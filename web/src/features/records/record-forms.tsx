@@ -31,7 +31,8 @@ export type Asked =
   | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number; instead?: string }
   | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
   | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
-  | { name: string; label: string; as: 'text'; long?: boolean }
+  /** `whenRefused`: asked only once the record was refused, or where it was given before */
+  | { name: string; label: string; as: 'text'; long?: boolean; whenRefused?: true }
   /** fills what its label tells into the other fields */
   | { name: string; label: string; as: 'product'; kinds: readonly ProductKind[] };
 
@@ -90,6 +91,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
       { name: 'k2o', label: 'K₂O', as: 'number', quantity: 'percent' },
       { name: 'grams', label: 'For each plant', as: 'number', quantity: 'grams' },
       { name: 'form', label: 'Form', as: 'choice', start: 'granular', options: wordsOf(FEED_FORMS) },
+      { name: 'because', label: 'Why it was more than usual', as: 'text', whenRefused: true },
     ],
   },
   pruning: {

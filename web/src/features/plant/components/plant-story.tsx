@@ -13,8 +13,10 @@ import { percent } from '../../../ui/water-left';
 import { RecordList } from '../../records/components/record-list';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { Strands } from '../strands/strands';
+import { FeedingPanel } from './feeding-panel';
 import { FindingPanel } from './finding';
 import { FollowUp } from './follow-up';
+import { NextHere } from './next-here';
 import { TouchPlant } from './touch-plant';
 import { Trends } from './trends';
 import { WhatToDo } from './what-to-do';
@@ -61,7 +63,13 @@ export function PlantStory({ view, reading = false }: Props) {
         <div className="lg:order-4 lg:col-span-2">
           <WhatToDo view={view} reading={reading} />
         </div>
-        <Panel title="What was recorded" className="lg:order-5 lg:col-span-2">
+        {!reading && (
+          <div className="grid items-start gap-4 lg:order-5 lg:col-span-2 lg:grid-cols-2">
+            <NextHere view={view} />
+            <FeedingPanel view={view} />
+          </div>
+        )}
+        <Panel title="What was recorded" className="lg:order-6 lg:col-span-2">
           <RecordList
             records={view.records}
             targetOf={

@@ -74,16 +74,18 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
       }}
     >
       <div className="grid grid-cols-2 gap-3">
-        {asks.map((a) => (
-          <AskedField
-            key={a.name}
-            asked={a}
-            value={values[a.name]}
-            error={reason(a.name)}
-            onChange={(v) => change(a, v)}
-            onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
-          />
-        ))}
+        {asks
+          .filter((a) => !('whenRefused' in a) || faults.length > 0 || !isEmpty(values[a.name]))
+          .map((a) => (
+            <AskedField
+              key={a.name}
+              asked={a}
+              value={values[a.name]}
+              error={reason(a.name)}
+              onChange={(v) => change(a, v)}
+              onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
+            />
+          ))}
         <TextField
           label="Day"
           type="date"

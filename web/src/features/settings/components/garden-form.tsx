@@ -10,6 +10,7 @@ import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-fault
 import { MeasuredField } from '../../../ui/measured-input';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../garden/writes';
+import { OwnRules } from './own-rules';
 import { UnitsAndDates } from './units-and-dates';
 
 /** A garden's settings; also the form in which a new one is made. */
@@ -77,6 +78,7 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto | null; onKep
         />
       </FormCard>
       <UnitsAndDates register={register} />
+      <OwnRules register={register} />
       <RootFault errors={e} />
       <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
         Keep

@@ -13,20 +13,13 @@ import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-input';
 import { useSay } from '../../../ui/toast';
+import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { useWrite } from '../../../ui/use-write';
 import { KIND_OF_PRODUCT, PER_WORDS } from '../product-words';
 import { deleteProduct, restoreProduct, saveProduct } from '../writes';
 
 /** No amount, no dose. */
 const withoutEmptyDose = (p: ProductInput): ProductInput => ({ ...p, dose: p.dose?.amount == null ? null : p.dose });
-const YES_NO: [string, string][] = [
-  ['', 'not known'],
-  ['yes', 'yes'],
-  ['no', 'no'],
-];
-const asFlag = { setValueAs: (v: unknown) => (v === '' || v == null ? null : v === 'yes' || v === true) };
-const flag = (v: boolean | null | undefined): string => (v == null ? '' : v ? 'yes' : 'no');
-
 /** A product, copied from its label. */
 export function ProductForm({ product, own }: { product: Product | null; own: boolean }) {
   const garden = useGarden();
@@ -83,7 +76,6 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
         <SelectField
           label="Allowed in organic growing"
           options={YES_NO}
-          defaultValue={flag(product?.organic)}
           error={e.organic?.message}
           {...register('organic', asFlag)}
         />
@@ -100,12 +92,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
           <MeasuredField control={control} name="n" label="N" quantity="percent" />
           <MeasuredField control={control} name="p2o5" label="P₂O₅" quantity="percent" />
           <MeasuredField control={control} name="k2o" label="K₂O" quantity="percent" />
-          <SelectField
-            label="Freed slowly, over weeks"
-            options={YES_NO}
-            defaultValue={flag(product?.slow)}
-            {...register('slow', asFlag)}
-          />
+          <SelectField label="Freed slowly, over weeks" options={YES_NO} {...register('slow', asFlag)} />
         </FormCard>
       )}
       <FormCard title="What the label says">

@@ -1,6 +1,6 @@
-import type { TaskDto, TaskSourceCode } from '@candid-leaf/contract';
+import type { TaskDto } from '@candid-leaf/contract';
 import { doseInWords } from '@candid-leaf/core/diagnosis';
-import { Check, Droplets, Eye, Footprints, Hand, ThermometerSun, type LucideIcon } from 'lucide-react';
+import { Check, Eye, Footprints } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
@@ -9,37 +9,57 @@ import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { SoilFeel } from '../../records/components/soil-feel';
+import { TASK_ICONS } from '../task-icons';
 import { doTask, postponeTask, undoTask } from '../writes';
 
-const ICONS: Record<TaskSourceCode, LucideIcon> = {
-  water: Droplets,
-  remedy: Hand,
-  'look-again': Eye,
-  protect: ThermometerSun,
-  round: Footprints,
-};
+/** So many lines stand open; the rest folds. */
+const MOST_OPEN = 7;
 
-/** What to do today: short, each with its amount and its why, done or put off with one touch. */
+/** What to do today: short, each with its amount and its why, done or put off with one touch. What waits says until when. */
 export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
   const format = useFormat();
-  const litres = tasks.reduce((sum, t) => sum + (t.litres ?? 0), 0);
-  const minutes = tasks.reduce((sum, t) => sum + t.minutes, 0);
+  const due = tasks.filter((t) => !t.held);
+  const held = tasks.filter((t) => t.held);
+  const litres = due.reduce((sum, t) => sum + (t.litres ?? 0), 0);
+  const minutes = due.reduce((sum, t) => sum + t.minutes, 0);
+  const rest = due.slice(MOST_OPEN);
   return (
     <Panel title="Today">
-      {tasks.length === 0 ? (
+      {due.length === 0 ? (
         <p className="mt-2 text-soft">Nothing is due. A look round never hurts.</p>
       ) : (
         <>
           <p className="text-sm text-soft">
-            {tasks.length} {tasks.length === 1 ? 'thing' : 'things'} to do, about {minutes} minutes
+            {due.length} {due.length === 1 ? 'thing' : 'things'} to do, about {minutes} minutes
             {litres > 0 ? `, ${format.litres(litres)} of water` : ''}
           </p>
           <ul className="mt-1 divide-y divide-line">
-            {tasks.map((t) => (
+            {due.slice(0, MOST_OPEN).map((t) => (
               <Task key={t.key} task={t} />
             ))}
           </ul>
         </>
+      )}
+      {rest.length > 0 && (
+        <details className="border-t border-line">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">
+            When there is time: {rest.length} more
+          </summary>
+          <ul className="divide-y divide-line">
+            {rest.map((t) => (
+              <Task key={t.key} task={t} />
+            ))}
+          </ul>
+        </details>
+      )}
+      {held.length > 0 && (
+        <ul aria-label="Not now" className="mt-1 border-t border-line pt-2 text-sm text-soft">
+          {held.map((t) => (
+            <li key={t.key} className="py-1">
+              <strong>Not now: {t.title}.</strong> {sentence(t.held!.because)}
+            </li>
+          ))}
+        </ul>
       )}
     </Panel>
   );
@@ -48,8 +68,8 @@ export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
 function Task({ task }: { task: TaskDto }) {
   const garden = useGarden();
   const format = useFormat();
-  const Icon = ICONS[task.source];
-  const dose = doseInWords(task.dose, format);
+  const Icon = TASK_ICONS[task.source];
+  const dose = task.amount ?? doseInWords(task.dose, format);
   return (
     <li className="py-3">
       <div className="flex gap-3">
@@ -115,6 +135,14 @@ function Answers({ task }: { task: TaskDto }) {
             said={(felt) => `Soil felt ${felt}: the plan follows.`}
           />
         </span>
+      ) : task.see && task.plantId ? (
+        <Link
+          className={buttonLook('main')}
+          to={link('look', { plantId: task.plantId }, { part: task.see })}
+          aria-label={task.title}
+        >
+          <Eye aria-hidden size={17} /> Go and see
+        </Link>
       ) : task.source === 'look-again' && task.plantId ? (
         <Link className={buttonLook('main')} to={link('plant', { plantId: task.plantId })} aria-label={task.title}>
           <Eye aria-hidden size={17} /> Go and see

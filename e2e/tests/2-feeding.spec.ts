@@ -1,0 +1,57 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+
+const FEED = { product: 'Something', n: 4, p2o5: 3, k2o: 8, grams: 10, form: 'liquid' };
+
+test('a feed asks where nothing is recorded, is held in the heat, and is given with its amount where it is cool', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const hot = await tomatoIn(
+    own,
+    { name: 'Glass pot', volumeL: 20, cover: 'glasshouse', vents: 'shut' },
+    { name: 'Hot one' },
+  );
+  const cool = await tomatoIn(own, { name: 'Hall pot', kind: 'indoors', volumeL: 20 }, { name: 'Cool one' });
+  for (const { plant } of [hot, cool]) await watered(own, plant, [4, 3, 2, 1, 0], 4);
+  await own.put('/records', {
+    id: randomUUID(),
+    type: 'feeding',
+    plantId: hot.plant,
+    data: { ...FEED, date: day(20) },
+  });
+  await signIn(page, own.who);
+  const today = page.getByRole('region', { name: 'Today' });
+  await expect(today.getByRole('list', { name: 'Not now' })).toContainText(
+    /Not now: Feed: Glass pot.*feed burns in heat/,
+  );
+
+  await page.getByRole('link', { name: /^Cool one/ }).click();
+  await expect(page.getByText('none recorded is not none given')).toBeVisible();
+  await page.getByRole('button', { name: 'Not fed so far' }).click();
+  const next = page.getByRole('region', { name: 'Next here' });
+  await expect(next.getByText(/8\.8.mL \(1¾ tsp\) in 2.L/)).toBeVisible();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await today.getByRole('button', { name: /^Done: Feed: Hall pot/ }).click();
+  await expect(today.getByText('Feed: Hall pot')).toBeHidden();
+  await page.getByRole('link', { name: /^Cool one/ }).click();
+  await expect(page.getByRole('button', { name: /Fed .* of Liquid tomato feed \(4-3-8\)/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Nitrogen: .* could be taken up so far/ })).toBeVisible();
+});
+
+test('ten times the label is refused with the way out, and kept once it is explained', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('button', { name: 'Feed' }).click();
+  await page.getByLabel('What', { exact: true }).selectOption('Organic granules');
+  await page.getByLabel('For each plant (g)').fill('400');
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByText(/is 10 times the label's 40 g: is it grams for each plant\?/)).toBeVisible();
+  await page.getByLabel('Why it was more than usual').fill('the bag tipped over');
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByRole('button', { name: 'Fed 400 g of Organic granules (4-4-4)' })).toBeVisible();
+});

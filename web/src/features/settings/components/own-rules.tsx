@@ -1,0 +1,38 @@
+import type { GardenInput } from '@candid-leaf/contract';
+import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
+import type { UseFormRegister } from 'react-hook-form';
+import { SelectField } from '../../../ui/field';
+import { FormCard } from '../../../ui/form-card';
+import { emptyIsUnknown } from '../../../ui/form-faults';
+import { asFlag } from '../../../ui/yes-no';
+
+const STARTER_WORDS: Record<StarterSchool, string> = {
+  'compost-balanced': 'compost and a balanced feed (to begin with)',
+  'nitrogen-led': 'led by nitrogen: blood or fish meal, buried lightly',
+  'phosphorus-led': 'led by phosphorus',
+  'by-test': 'only what the soil test shows short',
+};
+
+/** What this gardener holds to; it filters what is offered. */
+export function OwnRules({ register }: { register: UseFormRegister<GardenInput> }) {
+  return (
+    <FormCard title="Your own rules">
+      <SelectField
+        label="Products offered"
+        options={[
+          ['', 'any that a label allows'],
+          ['true', 'only those allowed in organic growing'],
+        ]}
+        {...register('organicOnly', asFlag)}
+      />
+      <SelectField
+        label="Plants are started with"
+        options={[
+          ['', STARTER_WORDS['compost-balanced']],
+          ...STARTER_SCHOOLS.slice(1).map((s): [string, string] => [s, STARTER_WORDS[s]]),
+        ]}
+        {...register('starter', emptyIsUnknown)}
+      />
+    </FormCard>
+  );
+}

@@ -1,0 +1,12 @@
+import type { TaskSourceCode } from '@candid-leaf/contract';
+import { Droplets, Eye, Footprints, Hand, ThermometerSun, Wheat, type LucideIcon } from 'lucide-react';
+
+/** One icon for each kind of task, wherever it is told. */
+export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
+  water: Droplets,
+  remedy: Hand,
+  'look-again': Eye,
+  protect: ThermometerSun,
+  feed: Wheat,
+  round: Footprints,
+};
