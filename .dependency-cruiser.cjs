@@ -23,6 +23,7 @@ const SERVER = [
   'views',
   'rounds',
   'feeding',
+  'spraying',
   'protection',
   'treatments',
   'water',

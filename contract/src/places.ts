@@ -3,6 +3,7 @@ import { ROUND_RHYTHMS, type RoundRhythm } from '@candid-leaf/core/rounds';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -58,6 +59,11 @@ export class PlaceInput extends PlaceMake {
   @IsOptional()
   @IsIn(ROUND_RHYTHMS)
   looking?: RoundRhythm | null;
+
+  /** open water near by: no sprays */
+  @IsOptional()
+  @IsBoolean()
+  pondNear?: boolean | null;
 
   @IsPart(() => PlaceWatering, { optional: true })
   watering?: PlaceWatering | null;

@@ -22,6 +22,7 @@ import { validationPipe } from './shared/http-errors.js';
 import { RoundsModule } from './rounds/rounds.module.js';
 import { ReckonHere } from './shared/reckoner.js';
 import { SharedModule } from './shared/shared.module.js';
+import { SprayingModule } from './spraying/spraying.module.js';
 import { TodayModule } from './today/today.module.js';
 import { TreatmentsModule } from './treatments/treatments.module.js';
 import { ViewsModule } from './views/views.module.js';
@@ -43,6 +44,7 @@ const FEATURES = [
   TreatmentsModule,
   ProtectionModule,
   FeedingModule,
+  SprayingModule,
   RoundsModule,
   ViewsModule,
 ];

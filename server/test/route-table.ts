@@ -5,6 +5,7 @@ import {
   NewOrder,
   PlaceInput,
   PlantInput,
+  ProductInput,
   RecordInput,
   SignIn,
   SignUp,
@@ -24,6 +25,7 @@ export interface World {
   recordId: string;
   treatmentId: string;
   benchId: string;
+  productId: string;
   key: string;
   timer: string;
 }
@@ -73,6 +75,7 @@ const bench = (w: World): object => ({
     { name: 'b', strategy: 'daily' },
   ],
 });
+const product = (): object => ({ id: uuid(), name: 'Bottle', kind: 'feed', form: 'liquid', n: 4, p2o5: 3, k2o: 8 });
 const garden = (w: World): object => ({ ...GARDEN, id: w.gardenId, version: 1 });
 const treatment = (): object => ({ id: uuid(), disorder: 'blossom-end-rot' });
 const READ: Row = { member: 200 };
@@ -104,6 +107,8 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/records': READ,
   'GET /api/gardens/:gardenId/benches': READ,
   'GET /api/gardens/:gardenId/timer': READ,
+  'GET /api/gardens/:gardenId/products': READ,
+  'GET /api/gardens/:gardenId/sprays': READ,
   'GET /api/gardens/:gardenId/places/:placeId/plan': READ,
   'GET /api/gardens/:gardenId/plants/:plantId/view': READ,
   'GET /api/gardens/:gardenId/plants/:plantId/case': READ,
@@ -182,6 +187,17 @@ export const ROUTES: Record<string, Row> = {
     foreign: (m, t) => [bench(t), { ...bench(m), id: t.benchId }, { ...bench(m), id: t.benchId, version: 1 }],
   },
   'DELETE /api/gardens/:gardenId/benches/:benchId': ACT(204),
+  'PUT /api/gardens/:gardenId/products': {
+    member: 200,
+    cls: ProductInput,
+    body: product,
+    foreign: (_m, t) => [
+      { ...product(), id: t.productId },
+      { ...product(), id: t.productId, version: 1 },
+    ],
+  },
+  'DELETE /api/gardens/:gardenId/products/:productId': ACT(204),
+  'POST /api/gardens/:gardenId/products/:productId/restore': ACT(204),
   'PUT /api/gardens/:gardenId/timer': {
     member: 200,
     cls: HoseTimerInput,
@@ -218,7 +234,8 @@ export async function worldOf(
     },
   });
   const { id: treatmentId } = await ok('post', `/plants/${plantId}/treatments`, treatment());
-  const w = { gardenId: g.garden, placeId, plantId, recordId, treatmentId, benchId: '', key: '', timer };
+  const w = { gardenId: g.garden, placeId, plantId, recordId, treatmentId, benchId: '', productId: '', key: '', timer };
   const { id: benchId } = await ok('put', '/benches', bench(w));
-  return { agent: g.agent, w: { ...w, benchId, key: `look-again:${treatmentId}` } };
+  const { id: productId } = await ok('put', '/products', product());
+  return { agent: g.agent, w: { ...w, benchId, productId, key: `look-again:${treatmentId}` } };
 }

@@ -1,2 +1,3 @@
 export * from './feeding.js';
 export * from './feed-for-place.js';
+export * from './spray-plan.js';

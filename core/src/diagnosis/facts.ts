@@ -2,6 +2,7 @@ import { CHILL_NIGHT_C, COLD_NIGHT_C, TOO_HOT_FOR_CARE_C } from '../climate/limi
 import { MOST_PH_FOR_LIME } from '../nutrition/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
+import { EVENING_LIMIT_C, eveningC, meetingOf } from '../spray/limits.js';
 import { daysBetween } from '../units/day.js';
 import { spellOn } from '../water/season.js';
 import { AMPLE_LEFT, DRY_LEFT, isShortOfWater } from '../water/stress.js';
@@ -21,13 +22,9 @@ const meanTemperature = (ctx: CaseContext, days: number): number | null => {
   const list = ctx.weather(days);
   return list.length === 0 ? null : list.reduce((sum, w) => sum + (w.tMinC + w.tMaxC) / 2, 0) / list.length;
 };
-/** Sprays go on when the sun is off the leaves: nearly halfway from the day’s warmest to its coldest (judgement). */
-const EVENING_SHARE = 0.45;
-/** From here on oils, soaps and the like burn even in the evening (judgement; labels say about 27 to 32 °C). */
-export const EVENING_LIMIT_C = 27;
-const eveningC = (ctx: CaseContext): number => {
+const eveningNow = (ctx: CaseContext): number => {
   const today = ctx.weather(2).at(-1);
-  return today ? today.tMaxC - EVENING_SHARE * (today.tMaxC - today.tMinC) : -99;
+  return today ? eveningC(today) : -99;
 };
 /** A pot that one person can carry, litres. */
 export const PORTABLE_L = 25;
@@ -83,7 +80,7 @@ export const FACTS = {
     ctx.present.has('fruit-pale-papery-patch') || ctx.present.has('leaf-bleached-patches'),
   'hot-now': (ctx: CaseContext) => warmest(ctx, 2) >= TOO_HOT_FOR_CARE_C,
   // sprays are for the evening: what counts is how warm it still is then
-  'evening-too-warm': (ctx: CaseContext) => eveningC(ctx) >= EVENING_LIMIT_C,
+  'evening-too-warm': (ctx: CaseContext) => eveningNow(ctx) >= EVENING_LIMIT_C,
   'cool-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 5 && between(meanTemperature(ctx, 14), 8, 20),
   'warm-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 4 && between(meanTemperature(ctx, 14), 18, 29),
   'dry-warm-weather': (ctx: CaseContext) => rainyDays(ctx, 14) <= 1 && between(meanTemperature(ctx, 14), 20, 40),
@@ -121,10 +118,10 @@ export const FACTS = {
   'warm-nights-ahead': (ctx: CaseContext) =>
     ctx.coldestAhead >= 10 && ctx.weather(3).length > 0 && ctx.weather(3).every((w) => w.tMinC >= 10),
   'frost-ahead': (ctx: CaseContext) => ctx.coldestAhead <= 5,
-  'oil-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], 30),
-  'sulfur-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['sulfur'], 30),
-  'oil-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], 3),
-  'soap-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['soap'], 3),
+  'oil-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], meetingOf('neem', 'sulfur')!.days),
+  'sulfur-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['sulfur'], meetingOf('neem', 'sulfur')!.days),
+  'oil-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], meetingOf('neem', 'soap')!.days),
+  'soap-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['soap'], meetingOf('neem', 'soap')!.days),
   'sprayed-today': (ctx: CaseContext) =>
     ctx.recent(ctx.case.records.sprays, 1).some((p) => p.product !== 'weedkiller-nearby'),
 } satisfies Record<string, (ctx: CaseContext) => boolean>;

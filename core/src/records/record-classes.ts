@@ -197,11 +197,67 @@ export class Spraying extends Dated {
   @Min(-60)
   @Max(60)
   tMaxC?: number;
+
+  /** what it is called on its label */
+  @IsOptional()
+  @IsString()
+  @MaxLength(80)
+  name?: string;
+
+  /** against what */
+  @IsOptional()
+  @IsString()
+  @MaxLength(80)
+  target?: string;
+
+  /** grams or millilitres of product in a litre of water */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(1000)
+  perLitre?: number;
+
+  /** litres that were mixed in all */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(MOST_LITRES)
+  batchL?: number;
+
+  /** on one leaf only, to see if it burns */
+  @IsOptional()
+  @IsBoolean()
+  trial?: boolean;
+
+  /** days until fruit may be picked, by the label as it stood then */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(365)
+  harvestDays?: number;
+
+  /** days until it may be sprayed again, by the label as it stood then */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(365)
+  everyDays?: number;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(MOST_REASON)
+  because?: string;
 }
 
 export class Happening extends Dated {
   @IsIn(EVENTS)
   what: (typeof EVENTS)[number];
+
+  /** why it was done against a wait */
+  @IsOptional()
+  @IsString()
+  @MaxLength(MOST_REASON)
+  because?: string;
 }
 
 /** One look at a plant: signs found and not found, or simply all clear. */

@@ -1,1 +1,4 @@
+export * from './gates.js';
 export * from './limits.js';
+export * from './rules.js';
+export * from './trial.js';

@@ -339,7 +339,7 @@ describe('amounts, worked by hand', () => {
     expect(plainly({ litres: 3.785, everyDays: 1 }, us)).toMatch(/^1 (US )?gal every day$/);
     expect(plainly({ depthMm: 60, areaM2: 0.25, litres: 15 }, METRIC_FORMAT)).toBe('6 cm deep: 15 L for 0.25 m²');
     expect(plainly({ waitDays: 1 }, METRIC_FORMAT)).toBe('for 1 day');
-    expect(plainly({ millilitres: 15, litres: 1.4 }, METRIC_FORMAT)).toBe('15 mL in water, 1.4 L');
+    expect(plainly({ millilitres: 15, litres: 1.4 }, METRIC_FORMAT)).toBe('15 mL (1 tbsp) in water, 1.4 L');
     expect(plainly(null, METRIC_FORMAT)).toBe('');
   });
 });

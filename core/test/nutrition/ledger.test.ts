@@ -77,9 +77,9 @@ test('a pot that lets twice its drawable water through loses half of what is dis
 });
 
 test('never more leaves or is taken than was freed, and nothing comes back', () => {
-  const drained = new Map(Array.from({ length: 60 }, (_, i) => [addDays(FROM, i), ((i * 7) % 11) / 11]));
+  const washedShare = new Map(Array.from({ length: 60 }, (_, i) => [addDays(FROM, i), ((i * 7) % 11) / 11]));
   const days = ledger({
-    drained,
+    washedShare,
     fed: [fed(50), fed(20), fed(40, { product: 'Blood meal', form: 'granular', n: 12, grams: 30 })],
   });
   days.forEach((d, i) => {

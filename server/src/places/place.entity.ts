@@ -89,6 +89,10 @@ export class PlaceEntity extends GardenRow {
   @Column('varchar', { length: 10, nullable: true })
   looking: RoundRhythm | null;
 
+  /** open water near by: no sprays */
+  @Column('boolean', { nullable: true })
+  pondNear: boolean | null;
+
   @Column('int', { default: 0 })
   position: number;
 

@@ -80,6 +80,7 @@ export class PlacesService {
           history: input.history ?? [],
           watering: input.watering ?? null,
           looking: input.looking ?? null,
+          pondNear: input.pondNear ?? null,
           zoneSince: rebound ? (zone === null ? null : today) : (old?.zoneSince ?? null),
         },
         { position: await nextPosition(m, PlaceEntity, { gardenId }), retiredOn: null },

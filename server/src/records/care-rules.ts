@@ -2,7 +2,16 @@ import { Injectable } from '@nestjs/common';
 import type { RecordInput } from '@candid-leaf/contract';
 import { nitrogenWindowDays, overDoseFaults } from '@candid-leaf/core/nutrition';
 import { labelGramsEach } from '@candid-leaf/core/products';
-import { Feeding, isPotted, type Fault, type RecordData, type RecordKind } from '@candid-leaf/core/records';
+import { meetingFaults, waitFaults } from '@candid-leaf/core/spray';
+import {
+  Feeding,
+  Happening,
+  isPotted,
+  Spraying,
+  type Fault,
+  type RecordData,
+  type RecordKind,
+} from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import { In, IsNull, MoreThanOrEqual, Not, type EntityManager } from 'typeorm';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -26,6 +35,8 @@ export class CareRules {
 
   async check(m: EntityManager, gardenId: string, input: RecordInput, data: object, at: Standing): Promise<void> {
     if (data instanceof Feeding) throwIfFaults(await this.feedFaults(m, gardenId, input.id, data, at));
+    if (data instanceof Spraying) throwIfFaults(await sprayFaults(m, input.id, data, at));
+    if (data instanceof Happening && data.what === 'harvest') throwIfFaults(await harvestFaults(m, input.id, data, at));
   }
 
   private async feedFaults(m: EntityManager, gardenId: string, id: string, f: Feeding, at: Standing): Promise<Fault[]> {
@@ -44,6 +55,31 @@ export class CareRules {
     }
     return [];
   }
+}
+
+/** Two sprays that burn where they meet, whichever was first. */
+async function sprayFaults(m: EntityManager, id: string, s: Spraying, at: Standing): Promise<Fault[]> {
+  const { place } = at;
+  if (!place) return [];
+  const others = await recordsOf<Spraying>(m, 'spray', place.id, await standingIn(m, at), addDays(s.date, -60), id);
+  return meetingFaults(
+    s,
+    others.map((r) => r.data),
+    'data.',
+  );
+}
+
+/** Fruit is not picked before a spray's wait is over. */
+async function harvestFaults(m: EntityManager, id: string, h: Happening, at: Standing): Promise<Fault[]> {
+  const { place } = at;
+  if (!place) return [];
+  const sprays = await recordsOf<Spraying>(m, 'spray', place.id, await standingIn(m, at), addDays(h.date, -365), id);
+  return waitFaults(
+    h.date,
+    h.because,
+    sprays.map((r) => r.data),
+    'data.',
+  );
 }
 
 /** The plant that the record is of, or those that stand in its place. */

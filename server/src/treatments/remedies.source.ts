@@ -3,17 +3,28 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
 import { isUUID } from 'class-validator';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
+import { Assessments } from '../assessment/assessments.service.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { ProductsService } from '../products/products.service.js';
+import { RecordsService } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
-import { TaskSource, type Task } from '../today/task-source.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { isOver, mayDo, sprayRecord, sprayStep, sprayTask, type SprayStep } from './spray-tasks.js';
+import { TreatmentEntity } from './treatment.entity.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
 
-/** Remedies that were taken on, each once. */
+/** Remedies that were taken on, each once. A spray goes by its trial and its gates, as they stand on the day. */
 @Injectable()
 export class RemediesSource extends TaskSource {
   readonly code = 'remedy';
 
-  constructor(@InjectDataSource() private readonly db: DataSource) {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly assessments: Assessments,
+    private readonly products: ProductsService,
+    private readonly records: RecordsService,
+  ) {
     super();
   }
 
@@ -21,45 +32,61 @@ export class RemediesSource extends TaskSource {
     const stored = await this.db.manager.find(TreatmentTaskEntity, {
       where: { gardenId: s.garden.id, doneOn: IsNull() },
     });
-    return stored.flatMap((t): Task[] => {
+    const tasks: Task[] = [];
+    for (const t of stored) {
       // next season's work belongs to the place: it stays when the plant is gone
       const plant = s.plants.find((p) => p.id === t.plantId && (t.seasonal || !p.retiredOn));
-      if (!plant) return [];
-      const remedy = remedyRow(t.remedy);
-      return [
-        {
-          id: t.id,
-          plantId: plant.id,
-          placeId: null,
-          title: remedy.label,
-          where: `${plant.name}, ${s.places.find((p) => p.id === plant.placeId)?.name ?? ''}`,
-          why: t.why,
-          dueOn: t.dueOn,
-          minutes: remedy.minutes,
-          litres: null,
-          remedy: t.remedy,
-          dose: t.dose,
-          cautions: t.cautions,
-        },
-      ];
-    });
+      if (!plant) continue;
+      const base = baseTask(s, t, plant);
+      const step = await this.sprayOf(this.db.manager, s, t, plant);
+      tasks.push(step ? sprayTask(s, base, step) : base);
+    }
+    return tasks;
   }
 
-  /** Ticked before its day, or a second time: nothing happens. */
-  async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
+  /** Ticked before its day, or a second time: nothing happens. A spray is written down; one leaf that was tried leaves its task open. */
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const task = await this.find(m, s, id);
-    if (task.doneOn === null && task.dueOn <= s.today)
-      await m.update(TreatmentTaskEntity, { id: task.id }, { doneOn: s.today });
-    return null;
+    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+    if (task.doneOn !== null || task.dueOn > s.today) return null;
+    const plant = s.plants.find((p) => p.id === task.plantId);
+    const step = plant ? await this.sprayOf(m, s, task, plant) : null;
+    if (step && !mayDo(s.today, step.plan) && !isOver(step.plan.trial)) return null;
+    const data = step && sprayRecord(s.today, step);
+    if (data)
+      await this.records.write(m, s.garden.id, tick.accountId, s.today, {
+        id: tick.recordId,
+        type: 'spray',
+        plantId: task.plantId,
+        data,
+      });
+    if (!data?.trial) await m.update(TreatmentTaskEntity, { id: task.id }, { doneOn: s.today });
+    return data ? tick.recordId : null;
   }
 
-  async undo(m: EntityManager, s: GardenSnapshot, id: string): Promise<void> {
+  async undo(m: EntityManager, s: GardenSnapshot, id: string, recordId: string | null): Promise<void> {
     const task = await this.find(m, s, id);
     if (task.doneOn !== null) await m.update(TreatmentTaskEntity, { id: task.id }, { doneOn: null });
+    if (recordId && (await this.records.exists(m, s.garden.id, recordId)))
+      await this.records.markDeleted(m, s.garden.id, recordId, true);
   }
 
   override async knows(m: EntityManager, s: GardenSnapshot, id: string): Promise<boolean> {
     return isUUID(id) && (await m.existsBy(TreatmentTaskEntity, { id, gardenId: s.garden.id }));
+  }
+
+  private async sprayOf(
+    m: EntityManager,
+    s: GardenSnapshot,
+    t: TreatmentTaskEntity,
+    plant: PlantEntity,
+  ): Promise<SprayStep | null> {
+    const place = s.places.find((p) => p.id === plant.placeId);
+    if (!remedyRow(t.remedy).sprays || !place) return null;
+    const treatment = await m.findOneBy(TreatmentEntity, { id: t.treatmentId });
+    if (!treatment) return null;
+    const own = await this.assessments.ofPlant(s, plant);
+    return sprayStep(s, t, treatment.disorder, { plant, place, own }, await this.products.all(s.garden.id, m));
   }
 
   private async find(m: EntityManager, s: GardenSnapshot, id: string): Promise<TreatmentTaskEntity> {
@@ -67,4 +94,22 @@ export class RemediesSource extends TaskSource {
     if (!task) throw notFound('task');
     return task;
   }
+}
+
+function baseTask(s: GardenSnapshot, t: TreatmentTaskEntity, plant: PlantEntity): Task {
+  const remedy = remedyRow(t.remedy);
+  return {
+    id: t.id,
+    plantId: plant.id,
+    placeId: null,
+    title: remedy.label,
+    where: `${plant.name}, ${s.places.find((p) => p.id === plant.placeId)?.name ?? ''}`,
+    why: t.why,
+    dueOn: t.dueOn,
+    minutes: remedy.minutes,
+    litres: null,
+    remedy: t.remedy,
+    dose: t.dose,
+    cautions: t.cautions,
+  };
 }

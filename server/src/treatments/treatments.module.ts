@@ -1,6 +1,7 @@
 import { Module, type OnModuleInit } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
+import { ProductsModule } from '../products/products.module.js';
 import { RecordsModule } from '../records/records.module.js';
 import { TodayModule } from '../today/today.module.js';
 import { TodayService } from '../today/today.service.js';
@@ -10,7 +11,7 @@ import { TreatmentsController } from './treatments.controller.js';
 import { TreatmentsService } from './treatments.service.js';
 
 @Module({
-  imports: [GardensModule, RecordsModule, AssessmentModule, TodayModule],
+  imports: [GardensModule, ProductsModule, RecordsModule, AssessmentModule, TodayModule],
   controllers: [TreatmentsController],
   providers: [TreatmentsService, RemediesSource, FollowUpsSource],
   exports: [TreatmentsService],

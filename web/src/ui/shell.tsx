@@ -16,7 +16,7 @@ const useOnline = () =>
   );
 
 const navLook = ({ isActive }: { isActive: boolean }) =>
-  `inline-flex min-h-11 items-center gap-1.5 rounded-lg px-2 font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
+  `inline-flex min-h-11 min-w-11 items-center justify-center gap-1.5 rounded-lg px-2 font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
 
 interface Props {
   garden: GardenDto;
@@ -46,7 +46,7 @@ export function Shell({ garden, ribbon, weather, children }: Props) {
           >
             {garden.name}
           </Link>
-          <nav aria-label="Main" className="flex shrink-0 items-center gap-1">
+          <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
             <NavLink to={linkTo('garden', here)} end className={navLook}>
               <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
             </NavLink>

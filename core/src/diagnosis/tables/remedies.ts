@@ -1,3 +1,4 @@
+import type { SprayCode } from '../../spray/limits.js';
 import type { FactCode } from '../facts.js';
 
 /** How a remedy's dose is worked out; the rules stand in `../remedies/doses.ts`. */
@@ -26,7 +27,7 @@ export interface RemedyRow {
   /** only once the milder steps were judged at their follow-up and were not enough */
   afterMilder?: true;
   /** something is sprayed: one at a time */
-  sprays?: true;
+  sprays?: SprayCode;
   /** leaf is cut: all that cut share one budget */
   cuts?: true;
   /** is not put off: leaving off what harms, picking, taking out what spreads */
@@ -89,11 +90,11 @@ const TODAY_ONE: RemedyRow['notWhile'][number] = ['sprayed-today', 'something wa
 const THIRSTY: RemedyRow['notWhile'][number] = ['short-of-water', 'the plant is short of water: sprays burn it now'];
 /** Spraying before knowing is the second worst mistake in this job; nine in ten is knowing (judgement). */
 const KNOWN = 0.9;
-const spraying = (...more: RemedyRow['notWhile']): Extra => ({
+const spraying = (sprays: SprayCode, ...more: RemedyRow['notWhile']): Extra => ({
   cautions: ['spray', 'test-spray'],
   notWhile: [WARM_EVENING, THIRSTY, TODAY_ONE, ...more],
   sureFrom: KNOWN,
-  sprays: true,
+  sprays,
 });
 const POTS: readonly FactCode[] = ['container'];
 const BEDS: readonly FactCode[] = ['in-ground'];
@@ -230,7 +231,7 @@ export const REMEDIES = [
     'tomorrow',
     'Soap spray',
     'Only if water alone did not help: early in the morning or in a mild evening, under the leaves, so that it is dry before night, by the label.',
-    spraying(['oil-in-three-days', 'an oil was sprayed within three days: soap over it burns']),
+    spraying('soap', ['oil-in-three-days', 'an oil was sprayed within three days: soap over it burns']),
   ),
   remedy(
     'neem-spray',
@@ -238,23 +239,30 @@ export const REMEDIES = [
     'tomorrow',
     'Neem spray',
     'In a mild evening, away from open flowers, so that it is dry before night, by the label.',
-    spraying(['sulfur-lately', 'sulfur was sprayed within 30 days: oil over it burns'], ['soap-in-three-days', 'soap was sprayed within three days: oil over it burns']),
+    spraying('neem', ['sulfur-lately', 'sulfur was sprayed within 30 days: oil over it burns'], ['soap-in-three-days', 'soap was sprayed within three days: oil over it burns']),
   ),
   remedy('bt-spray', 4, 'tomorrow', 'BT for small caterpillars', 'It works on caterpillars while they are small, and on nothing else; it does not burn. In the evening, by the label.', {
     cautions: ['spray'],
     notWhile: [TODAY_ONE],
     sureFrom: KNOWN,
-    sprays: true,
+    sprays: 'bt',
   }),
-  remedy('bicarbonate-spray', 4, 'tomorrow', 'Bicarbonate spray', 'For powdery mildew: a ready product by the label; home mixes burn.', spraying()),
-  remedy('sulfur-spray', 4, 'tomorrow', 'Sulfur spray', 'By the label; an oil and sulfur stand 30 days apart, whichever comes first.', spraying(['oil-lately', 'an oil was sprayed within 30 days: sulfur over it burns'])),
+  remedy('bicarbonate-spray', 4, 'tomorrow', 'Bicarbonate spray', 'For powdery mildew: a ready product by the label; home mixes burn.', spraying('bicarbonate')),
+  remedy(
+    'sulfur-spray',
+    4,
+    'tomorrow',
+    'Sulfur spray',
+    'By the label; an oil and sulfur stand 30 days apart, whichever comes first.',
+    spraying('sulfur', ['oil-lately', 'an oil was sprayed within 30 days: sulfur over it burns']),
+  ),
   remedy('rinse-off', 4, 'today', 'Rinse the leaves', 'Clear water in the morning, to wash the residue off.'),
   remedy('sticky-trap', 4, 'this-week', 'Hang yellow cards', 'A hand above the plants, to see how many there are; take them away once birds or bees get caught.'),
   remedy('sow-ally-flowers', 4, 'this-week', 'Sow flowers for allies', 'Alyssum, dill or coriander near by feed hoverflies and small wasps.'),
   remedy('slug-barrier', 4, 'today', 'Keep slugs off', 'Boards to lift in the morning, a dry collar of grit; water in the morning, not at night.', { cautions: ['bait'] }),
   // 5: strong or final
   remedy('copper-spray', 5, 'tomorrow', 'Copper, only if it climbs', 'Only with this diagnosis, only if new leaves spot in spite of the rest, by the label.', {
-    ...spraying(),
+    ...spraying('copper'),
     cautions: ['spray', 'test-spray', 'copper'],
     afterMilder: true,
   }),

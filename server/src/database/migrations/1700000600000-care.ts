@@ -14,5 +14,6 @@ export class Care1700000600000 extends SteppedMigration {
       reentryHours int NULL, organic tinyint NULL, spray varchar(20) NULL, cautions longtext NULL, INDEX (gardenId), ${OF_GARDEN})`),
     { name: 'garden.organicOnly', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS organicOnly tinyint NULL` },
     { name: 'garden.starter', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS starter varchar(20) NULL` },
+    { name: 'place.pondNear', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS pondNear tinyint NULL` },
   ];
 }

@@ -1,5 +1,5 @@
 import type { TaskSourceCode } from '@candid-leaf/contract';
-import { Droplets, Eye, Footprints, Hand, ThermometerSun, Wheat, type LucideIcon } from 'lucide-react';
+import { Droplets, Eye, Footprints, Hand, SprayCan, ThermometerSun, Wheat, type LucideIcon } from 'lucide-react';
 
 /** One icon for each kind of task, wherever it is told. */
 export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
@@ -8,5 +8,6 @@ export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   'look-again': Eye,
   protect: ThermometerSun,
   feed: Wheat,
+  spray: SprayCan,
   round: Footprints,
 };

@@ -24,35 +24,42 @@ export default function SupplyChart({ story }: { story: FeedingStory }) {
       />
     ) : null;
   return (
-    <figure
-      className="mt-2"
-      role="img"
-      aria-label={`Nitrogen: ${format.nutrient(last.supply)} could be taken up so far; a good crop has taken up ${format.nutrient(last.want[0])} to ${format.nutrient(last.want[1])}`}
-    >
-      <div aria-hidden className="h-48">
-        <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={data} margin={{ top: 8, right: 8, bottom: 0, left: -12 }}>
-            <XAxis
-              dataKey="day"
-              tick={TICK}
-              tickFormatter={(d: string) => format.dayShort(d)}
-              minTickGap={36}
-              stroke="var(--color-line)"
-            />
-            <YAxis tick={TICK} unit=" g" stroke="var(--color-line)" width={58} />
-            <Area dataKey="want" stroke="none" fill="var(--color-leaf)" fillOpacity={0.18} isAnimationActive={false} />
-            <Line
-              dataKey="supply"
-              type="stepAfter"
-              stroke="var(--color-timber)"
-              strokeWidth={2.5}
-              dot={false}
-              isAnimationActive={false}
-            />
-            {mark(story.flowering, 'flowers')}
-            {mark(story.fruiting, 'fruit')}
-          </ComposedChart>
-        </ResponsiveContainer>
+    <figure className="mt-2">
+      <div
+        role="img"
+        aria-label={`Nitrogen: ${format.nutrient(last.supply)} could be taken up so far; a good crop has taken up ${format.nutrient(last.want[0])} to ${format.nutrient(last.want[1])}`}
+      >
+        <div aria-hidden className="h-48">
+          <ResponsiveContainer width="100%" height="100%">
+            <ComposedChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 8, bottom: 0, left: -12 }}>
+              <XAxis
+                dataKey="day"
+                tick={TICK}
+                tickFormatter={(d: string) => format.dayShort(d)}
+                minTickGap={36}
+                stroke="var(--color-line)"
+              />
+              <YAxis tick={TICK} unit=" g" stroke="var(--color-line)" width={58} />
+              <Area
+                dataKey="want"
+                stroke="none"
+                fill="var(--color-leaf)"
+                fillOpacity={0.18}
+                isAnimationActive={false}
+              />
+              <Line
+                dataKey="supply"
+                type="stepAfter"
+                stroke="var(--color-timber)"
+                strokeWidth={2.5}
+                dot={false}
+                isAnimationActive={false}
+              />
+              {mark(story.flowering, 'flowers')}
+              {mark(story.fruiting, 'fruit')}
+            </ComposedChart>
+          </ResponsiveContainer>
+        </div>
       </div>
       <figcaption aria-hidden className="flex flex-wrap gap-x-4 text-sm text-soft">
         <span className="inline-flex items-center gap-1.5">

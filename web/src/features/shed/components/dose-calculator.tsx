@@ -7,7 +7,7 @@ import {
   type Nutrient,
   type Product,
 } from '@candid-leaf/core/products';
-import { BED_LITRES_EACH, POT_SHARE } from '@candid-leaf/core/care';
+import { BED_LITRES_EACH, POT_SHARE, SPRAY_LITRES_EACH } from '@candid-leaf/core/care';
 import { isPotted } from '@candid-leaf/core/records';
 import { LITRES_PER, roundTo, type VolumeUnit } from '@candid-leaf/core/units';
 import { useState } from 'react';
@@ -17,9 +17,6 @@ import { SelectField } from '../../../ui/field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { amountOf, labelInWords } from '../product-words';
-
-/** To wet a plant of middle size with a spray. */
-const SPRAY_LITRES_EACH = 0.3;
 
 /** A hand sprayer, or a watering can. */
 const usualCan = (product: Product, volume: VolumeUnit): number =>

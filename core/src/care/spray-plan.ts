@@ -1,0 +1,98 @@
+import type { PlantAssessment } from '../assessment/assess.js';
+import { type DoseAnswer, labelDose } from '../products/dose.js';
+import type { Product } from '../products/product.js';
+import { isEnclosed } from '../records/place.js';
+import { type SprayGate, sprayGates, type SprayHour, neverPasses } from '../spray/gates.js';
+import { burnsInHeat, type SprayCode } from '../spray/limits.js';
+import type { Trial } from '../spray/trial.js';
+import { addDays, type Day } from '../units/day.js';
+import { isShortOfWater } from '../water/stress.js';
+
+/** Solution that wets a plant of middle size, L (common practice: until it just drips), and what a trial of one leaf takes. */
+export const SPRAY_LITRES_EACH = 0.3;
+const TRIAL_LITRES = 0.25;
+/** So many days ahead a window is looked for. */
+const AHEAD_DAYS = 7;
+/** The order of the hours on one day: what is still to come first. */
+const HOURS: readonly SprayHour[] = ['evening', 'dawn'];
+
+export interface SprayPlan {
+  product: Product;
+  /** what must come first; a spray that does not burn needs no trial */
+  trial: Trial;
+  /** the first day and hour at which nothing speaks against it; null where nothing passes */
+  window: { on: Day; hour: SprayHour } | null;
+  /** what speaks against this evening */
+  against: SprayGate[];
+  /** mixed for one leaf, or for the plant */
+  batch: DoseAnswer | null;
+}
+
+export interface SprayRules {
+  pondNear: boolean;
+  organicOnly: boolean;
+  pickOn: Day | null;
+}
+
+/** The gardener's own product of a kind, else the starter; null where the shed knows none. */
+export const sprayProduct = (products: readonly Product[], spray: SprayCode): Product | null =>
+  products.find((p) => p.kind === 'spray' && p.spray === spray && p.dose) ?? null;
+
+/** When one plant may be sprayed with a product, and with how much, after which trial. */
+export function sprayPlan(
+  { context: c }: PlantAssessment,
+  product: Product,
+  trial: Trial,
+  rules: SprayRules,
+): SprayPlan {
+  const { asOf, plant, place, records } = c.case;
+  const spray = product.spray!;
+  const days = [...c.own, ...c.ownAhead];
+  const today = c.balance.days.at(-1);
+  const flowersOpen = plant.stage === 'flowering' || plant.stage === 'fruiting';
+  const gatesOn = (on: Day, hour: SprayHour): SprayGate[] =>
+    sprayGates({
+      spray,
+      label: {
+        everyDays: product.everyDays ?? null,
+        mostUses: product.mostUses ?? null,
+        harvestDays: product.harvestDays ?? null,
+        reentryHours: product.reentryHours ?? null,
+        organic: product.organic ?? null,
+      },
+      on,
+      hour,
+      weather: days.find((w) => w.date === on) ?? null,
+      next: days.find((w) => w.date === addDays(on, 1)) ?? null,
+      enclosed: isEnclosed(place),
+      // what is dry today can be watered by tomorrow
+      thirsty: on === asOf && c.waterKnown && today ? isShortOfWater(today) : null,
+      flowersOpen,
+      pondNear: rules.pondNear,
+      earlier: records.sprays,
+      pickOn: rules.pickOn,
+      organicOnly: rules.organicOnly,
+    });
+  const against = gatesOn(asOf, 'evening');
+  const needsTrial = burnsInHeat(spray);
+  const stage: Trial = needsTrial ? trial : { state: 'passed', triedOn: asOf };
+  const mixed = labelDose(product, { plants: 1, litresEach: stage.state === 'try' ? TRIAL_LITRES : SPRAY_LITRES_EACH });
+  return {
+    product,
+    trial: stage,
+    window: against.some(neverPasses) ? null : firstWindow(asOf, gatesOn),
+    against,
+    batch: Array.isArray(mixed) ? null : mixed,
+  };
+}
+
+function firstWindow(asOf: Day, gatesOn: (on: Day, hour: SprayHour) => SprayGate[]): SprayPlan['window'] {
+  for (let i = 0; i < AHEAD_DAYS; i++)
+    for (const hour of HOURS) {
+      // this morning may be over
+      if (i === 0 && hour === 'dawn') continue;
+      const on = addDays(asOf, i);
+      if (gatesOn(on, hour).length === 0) return { on, hour };
+    }
+  return null;
+}

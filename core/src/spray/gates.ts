@@ -1,0 +1,164 @@
+import type { WeatherDay } from '../climate/gaps.js';
+import type { Spraying } from '../records/record-classes.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+import { COUNTED_CHANCE_PCT } from '../water/expected-weather.js';
+import type { Formatter } from '../units/formatter.js';
+import {
+  burnsInHeat,
+  EVENING_LIMIT_C,
+  eveningC,
+  meetingOf,
+  MOST_WIND_MS,
+  type SprayCode,
+  WASHED_OFF_MM,
+} from './limits.js';
+
+/** When on a day: before the sun reaches the leaves, in the sun, or when it is off them. */
+export const SPRAY_HOURS = ['dawn', 'midday', 'evening'] as const;
+export type SprayHour = (typeof SPRAY_HOURS)[number];
+
+export interface SprayLabel {
+  everyDays: number | null;
+  mostUses: number | null;
+  harvestDays: number | null;
+  reentryHours: number | null;
+  organic: boolean | null;
+}
+
+export interface SprayQuestion {
+  spray: SprayCode;
+  label: SprayLabel;
+  on: Day;
+  hour: SprayHour;
+  /** where it stands: of that day, and of the next; null where nobody knows */
+  weather: (WeatherDay & { rainChancePct?: number | null }) | null;
+  next: (WeatherDay & { rainChancePct?: number | null }) | null;
+  /** neither rain nor wind reaches it */
+  enclosed: boolean;
+  /** short of water; null where nobody knows */
+  thirsty: boolean | null;
+  flowersOpen: boolean;
+  pondNear: boolean;
+  /** of the same plant, this season */
+  earlier: readonly Spraying[];
+  /** a picking that is planned */
+  pickOn: Day | null;
+  organicOnly: boolean;
+}
+
+export type SprayGate =
+  | { gate: 'pond' | 'organic' }
+  | { gate: 'sun' | 'bees' }
+  | { gate: 'heat'; celsius: number }
+  | { gate: 'thirst' }
+  | { gate: 'wind'; ms: number }
+  | { gate: 'rain'; mm: number; day: Day }
+  | { gate: 'meeting'; other: SprayCode; on: Day; until: Day; because: string }
+  | { gate: 'same-day'; other: SprayCode }
+  | { gate: 'too-soon'; last: Day; until: Day }
+  | { gate: 'most-uses'; uses: number }
+  | { gate: 'harvest'; pickOn: Day; free: Day };
+
+/** The first day on which fruit may be picked again, by the label. Days are the garden's own: a spray after dusk counts on that evening's day. */
+export const pickFrom = (s: { date: Day; harvestDays?: number | null }): Day => addDays(s.date, s.harvestDays ?? 0);
+
+/** The hour from which on one may go in again, on the garden's own clock, across midnight. */
+export function enterFrom(s: { date: Day; hour: number }, reentryHours: number): { day: Day; hour: number } {
+  const hours = s.hour + reentryHours;
+  return { day: addDays(s.date, Math.floor(hours / 24)), hour: hours % 24 };
+}
+
+/** All that speaks against a spray at an hour of a day. Weedkiller that drifted over from elsewhere is no spray of the gardener's. */
+export function sprayGates(q: SprayQuestion): SprayGate[] {
+  const gates: SprayGate[] = [];
+  const earlier = q.earlier.filter((s) => s.product !== 'weedkiller-nearby' && s.date <= q.on);
+  if (q.pondNear) gates.push({ gate: 'pond' });
+  if (q.organicOnly && q.label.organic !== true) gates.push({ gate: 'organic' });
+  const burns = burnsInHeat(q.spray);
+  if (q.hour === 'midday' && burns) gates.push({ gate: 'sun' });
+  if (q.flowersOpen && q.hour !== 'evening') gates.push({ gate: 'bees' });
+  if (q.weather && burns) {
+    const celsius = { dawn: q.weather.tMinC, midday: q.weather.tMaxC, evening: eveningC(q.weather) }[q.hour];
+    if (celsius >= EVENING_LIMIT_C) gates.push({ gate: 'heat', celsius });
+  }
+  if (q.thirsty === true && burns) gates.push({ gate: 'thirst' });
+  if (!q.enclosed && q.weather) {
+    if ((q.weather.windMs ?? 0) > MOST_WIND_MS) gates.push({ gate: 'wind', ms: q.weather.windMs! });
+    for (const w of [q.weather, q.next])
+      if (w && w.rainMm >= WASHED_OFF_MM && (w.rainChancePct ?? 100) >= COUNTED_CHANCE_PCT) {
+        gates.push({ gate: 'rain', mm: w.rainMm, day: w.date });
+        break;
+      }
+  }
+  for (const s of earlier) {
+    const meeting = meetingOf(q.spray, s.product);
+    if (meeting && daysBetween(s.date, q.on) < meeting.days)
+      gates.push({
+        gate: 'meeting',
+        other: s.product,
+        on: s.date,
+        until: addDays(s.date, meeting.days),
+        because: meeting.because,
+      });
+    else if (s.date === q.on && s.product !== q.spray) gates.push({ gate: 'same-day', other: s.product });
+  }
+  // a leaf that was tried is not the plant that was treated
+  const same = earlier.filter((s) => s.product === q.spray && !s.trial);
+  const last = same.at(-1);
+  if (last && q.label.everyDays !== null && daysBetween(last.date, q.on) < q.label.everyDays)
+    gates.push({ gate: 'too-soon', last: last.date, until: addDays(last.date, q.label.everyDays) });
+  if (q.label.mostUses !== null && same.length >= q.label.mostUses)
+    gates.push({ gate: 'most-uses', uses: same.length });
+  if (q.pickOn !== null) {
+    const free = pickFrom({ date: q.on, harvestDays: q.label.harvestDays });
+    if (q.pickOn >= q.on && q.pickOn < free) gates.push({ gate: 'harvest', pickOn: q.pickOn, free });
+  }
+  return gates;
+}
+
+/** Pond, rule and the label's most uses do not pass with the days. */
+export const neverPasses = (g: SprayGate): boolean =>
+  g.gate === 'pond' || g.gate === 'organic' || g.gate === 'most-uses';
+
+export const SPRAY_WORDS: Record<SprayCode, string> = {
+  neem: 'neem oil',
+  soap: 'soap',
+  bt: 'BT',
+  bicarbonate: 'bicarbonate',
+  copper: 'copper',
+  sulfur: 'sulfur',
+  'broad-insecticide': 'a broad insecticide',
+  'weedkiller-nearby': 'weedkiller',
+  other: 'another spray',
+};
+
+export function gateInWords(g: SprayGate, f: Formatter): string {
+  switch (g.gate) {
+    case 'pond':
+      return 'a pond is near by: no sprays there at all';
+    case 'organic':
+      return 'your own rule: only what is allowed in organic growing';
+    case 'sun':
+      return 'the sun is on the leaves: early or at dusk';
+    case 'bees':
+      return 'flowers are open and bees about: only in the evening';
+    case 'heat':
+      return `${f.temperature(g.celsius)} at that hour would burn the leaves`;
+    case 'thirst':
+      return 'the plant is short of water: sprays burn it now';
+    case 'wind':
+      return `wind of ${f.windSpeed(g.ms)} carries it away`;
+    case 'rain':
+      return `${f.rain(g.mm)} of rain on ${f.day(g.day)} would wash it off`;
+    case 'meeting':
+      return `${SPRAY_WORDS[g.other]} was sprayed on ${f.day(g.on)}: ${g.because}, so not before ${f.day(g.until)}`;
+    case 'same-day':
+      return `${SPRAY_WORDS[g.other]} was sprayed that day: never two on one day`;
+    case 'too-soon':
+      return `sprayed on ${f.day(g.last)}: by the label not again before ${f.day(g.until)}`;
+    case 'most-uses':
+      return `sprayed ${g.uses} times this season: the label allows no more`;
+    case 'harvest':
+      return `fruit is to be picked on ${f.day(g.pickOn)}, and by the label not before ${f.day(g.free)}`;
+  }
+}

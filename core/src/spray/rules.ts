@@ -1,0 +1,52 @@
+import type { Fault } from '../records/faults.js';
+import type { Spraying } from '../records/record-classes.js';
+import { METRIC_FORMAT } from '../units/formatter.js';
+import { type Day, daysBetween } from '../units/day.js';
+import { pickFrom, SPRAY_WORDS } from './gates.js';
+import { meetingOf } from './limits.js';
+
+const WAY_OUT = 'if it happened all the same, write why, and it is kept';
+
+/** Two sprays that must not meet, either before or after, are held up where they are written down. */
+export function meetingFaults(s: Spraying, others: readonly Spraying[], path: string): Fault[] {
+  if (s.because?.trim()) return [];
+  for (const o of others) {
+    const meeting = meetingOf(s.product, o.product);
+    const days = Math.abs(daysBetween(o.date, s.date));
+    if (meeting && days < meeting.days)
+      return [
+        {
+          path: `${path}product`,
+          reason: `meets ${SPRAY_WORDS[o.product]} of ${METRIC_FORMAT.day(o.date)}: ${meeting.because}; ${meeting.days} days lie between them. ${capital(WAY_OUT)}`,
+        },
+      ];
+  }
+  return [];
+}
+
+/** A picking before the wait of a spray is over. */
+export function waitFaults(
+  pickedOn: Day,
+  because: string | undefined,
+  sprays: readonly Spraying[],
+  path: string,
+): Fault[] {
+  if (because?.trim()) return [];
+  const waiting = sprays.find((s) => s.date <= pickedOn && pickFrom(s) > pickedOn);
+  return waiting
+    ? [
+        {
+          path: `${path}what`,
+          reason: `${waiting.name ?? SPRAY_WORDS[waiting.product]} was sprayed on ${METRIC_FORMAT.day(waiting.date)}: by its label fruit is not picked before ${METRIC_FORMAT.day(pickFrom(waiting))}. Wash it, and do not eat it yet; ${WAY_OUT}`,
+        },
+      ]
+    : [];
+}
+const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
+
+/** Sprays whose wait is not over: until when fruit is not picked, the longest of each product. */
+export function waitsOn(today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] {
+  return sprays
+    .filter((s) => !s.trial && s.date <= today && pickFrom(s) > today)
+    .map((spray) => ({ spray, until: pickFrom(spray) }));
+}

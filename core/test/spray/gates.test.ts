@@ -1,0 +1,138 @@
+import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+import {
+  enterFrom,
+  gateInWords,
+  meetingFaults,
+  pickFrom,
+  sprayGates,
+  trialOf,
+  waitFaults,
+  waitsOn,
+  type SprayQuestion,
+} from '../../src/spray/index.js';
+import { ASOF } from '../helpers.js';
+
+const LABEL = { everyDays: 7, mostUses: 3, harvestDays: 3, reentryHours: 4, organic: true };
+const mild = { date: ASOF, tMinC: 12, tMaxC: 24, rainMm: 0, windMs: 1.5 };
+const q = (more: Partial<SprayQuestion> = {}): SprayQuestion => ({
+  spray: 'neem',
+  label: LABEL,
+  on: ASOF,
+  hour: 'evening',
+  weather: mild,
+  next: { ...mild, date: addDays(ASOF, 1) },
+  enclosed: false,
+  thirsty: false,
+  flowersOpen: false,
+  pondNear: false,
+  earlier: [],
+  pickOn: null,
+  organicOnly: false,
+  ...more,
+});
+const spray = (product: 'neem' | 'soap' | 'sulfur' | 'copper' | 'bt', back: number, more: object = {}) => ({
+  product,
+  date: addDays(ASOF, -back),
+  ...more,
+});
+const gates = (more: Partial<SprayQuestion> = {}): string[] => sprayGates(q(more)).map((g) => g.gate);
+
+test('a mild, still evening before a dry day: nothing speaks against it', () => {
+  expect(gates()).toEqual([]);
+});
+
+test.each([
+  ['heat', { weather: { ...mild, tMinC: 24, tMaxC: 36 } }],
+  ['heat', { hour: 'dawn', weather: { ...mild, tMinC: 27, tMaxC: 36 } }],
+  ['sun', { hour: 'midday' }],
+  ['bees', { hour: 'dawn', flowersOpen: true }],
+  ['thirst', { thirsty: true }],
+  ['wind', { weather: { ...mild, windMs: 4.1 } }],
+  ['rain', { weather: { ...mild, rainMm: 3 } }],
+  ['rain', { next: { ...mild, date: addDays(ASOF, 1), rainMm: 5, rainChancePct: 70 } }],
+  ['meeting', { earlier: [spray('sulfur', 29)] }],
+  ['meeting', { earlier: [spray('soap', 2)] }],
+  ['same-day', { earlier: [spray('bt', 0)] }],
+  ['too-soon', { earlier: [spray('neem', 6)] }],
+  ['most-uses', { earlier: [spray('neem', 60), spray('neem', 40), spray('neem', 20)] }],
+  ['harvest', { pickOn: addDays(ASOF, 2) }],
+  ['pond', { pondNear: true }],
+  ['organic', { organicOnly: true, label: { ...LABEL, organic: null } }],
+] as const)('%s stops it, and says why', (gate, more) => {
+  const found = sprayGates(q(more));
+  expect(found.map((g) => g.gate)).toEqual([gate]);
+  expect(gateInWords(found[0]!, METRIC_FORMAT).length).toBeGreaterThan(15);
+});
+
+test.each([
+  ['BT does not burn', { spray: 'bt', hour: 'midday', weather: { ...mild, tMaxC: 38, tMinC: 25 }, thirsty: true }],
+  ['a hot day with a mild evening (under 27 °C) is fine', { weather: { ...mild, tMinC: 15, tMaxC: 34 } }],
+  ['flowers in the evening', { flowersOpen: true }],
+  ['wind of 4 m/s', { weather: { ...mild, windMs: 4 } }],
+  ['rain that will probably not come', { next: { ...mild, date: addDays(ASOF, 1), rainMm: 5, rainChancePct: 40 } }],
+  ['rain and wind under glass', { enclosed: true, weather: { ...mild, rainMm: 20, windMs: 9 } }],
+  ['sulfur a month ago', { earlier: [spray('sulfur', 30)] }],
+  ['a leaf that was tried yesterday', { earlier: [spray('neem', 1, { trial: true })] }],
+  ['picking on the day it is free again', { pickOn: addDays(ASOF, 3) }],
+  ['weedkiller from over the fence', { earlier: [{ product: 'weedkiller-nearby', date: ASOF }] }],
+] as const)('%s is no hindrance', (_what, more) => {
+  expect(gates(more as Partial<SprayQuestion>)).toEqual([]);
+});
+
+test('waits run by the garden’s own days and hours, across midnight, months and years', () => {
+  expect(pickFrom({ date: '2026-12-30', harvestDays: 3 })).toBe('2027-01-02');
+  expect(pickFrom({ date: ASOF })).toBe(ASOF);
+  expect(enterFrom({ date: '2026-07-31', hour: 20 }, 4)).toEqual({ day: '2026-08-01', hour: 0 });
+  expect(enterFrom({ date: ASOF, hour: 20 }, 24)).toEqual({ day: addDays(ASOF, 1), hour: 20 });
+  expect(enterFrom({ date: ASOF, hour: 6 }, 0)).toEqual({ day: ASOF, hour: 6 });
+});
+
+test('waits that are running: whole sprays only, until their day', () => {
+  const list = [
+    spray('copper', 2, { harvestDays: 3 }),
+    spray('neem', 1, { harvestDays: 1 }),
+    spray('soap', 0, { harvestDays: 5, trial: true }),
+  ];
+  expect(waitsOn(ASOF, list)).toEqual([{ spray: list[0], until: addDays(ASOF, 1) }]);
+});
+
+test('a picking inside a wait, and two sprays that must not meet, in either order, are held up unless it is explained', () => {
+  const copper = spray('copper', 2, { harvestDays: 3 });
+  expect(waitFaults(ASOF, undefined, [copper], 'data.')).toEqual([
+    { path: 'data.what', reason: expect.stringMatching(/copper was sprayed on 16 July.*not picked before 19 July/) },
+  ]);
+  expect(waitFaults(addDays(ASOF, 1), undefined, [copper], 'data.')).toEqual([]);
+  expect(waitFaults(ASOF, 'eaten by the children', [copper], 'data.')).toEqual([]);
+  expect(meetingFaults(spray('neem', 0), [spray('sulfur', 10)], 'data.')).toEqual([
+    { path: 'data.product', reason: expect.stringMatching(/30 days lie between/) },
+  ]);
+  expect(meetingFaults(spray('sulfur', 20), [spray('neem', 0)], 'data.')).toHaveLength(1);
+  expect(meetingFaults(spray('neem', 0), [spray('sulfur', 30)], 'data.')).toEqual([]);
+  expect(meetingFaults({ ...spray('neem', 0), because: 'I forgot' }, [spray('sulfur', 10)], 'data.')).toEqual([]);
+});
+
+test('one leaf first; looked at a day later; burnt leaves end it, and what was there before is not from it', () => {
+  const look = (back: number, ...signs: string[]) => ({
+    date: addDays(ASOF, -back),
+    signs: signs.map((sign) => ({ sign: sign as never, present: true })),
+  });
+  const tried = (back: number, ...looks: ReturnType<typeof look>[]) => [
+    { spray: spray('neem', back, { trial: true }), looks },
+  ];
+  expect(trialOf('neem', [], ASOF)).toEqual({ state: 'try' });
+  expect(trialOf('neem', tried(0), ASOF)).toEqual({ state: 'wait', until: addDays(ASOF, 1), triedOn: ASOF });
+  expect(trialOf('neem', tried(1), ASOF)).toMatchObject({ state: 'look' });
+  // a look on the day it was put on says nothing yet
+  expect(trialOf('neem', tried(1, look(1)), ASOF)).toMatchObject({ state: 'look' });
+  expect(trialOf('neem', tried(1, look(0)), ASOF)).toMatchObject({ state: 'passed' });
+  expect(trialOf('neem', tried(2, look(1, 'leaf-tip-burn')), ASOF)).toMatchObject({
+    state: 'burnt',
+    seenOn: addDays(ASOF, -1),
+  });
+  expect(trialOf('neem', tried(2, look(2, 'leaf-tip-burn'), look(1, 'leaf-tip-burn')), ASOF)).toMatchObject({
+    state: 'passed',
+  });
+  // another product, or one of long ago, says nothing of this one
+  expect(trialOf('soap', tried(2, look(1)), ASOF)).toEqual({ state: 'try' });
+  expect(trialOf('neem', tried(31, look(30)), ASOF)).toEqual({ state: 'try' });
+});

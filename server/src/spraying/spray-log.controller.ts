@@ -1,0 +1,13 @@
+import { Controller, Get, Param } from '@nestjs/common';
+import type { SprayLogRow } from '@candid-leaf/contract';
+import { SprayLogService } from './spray-log.service.js';
+
+@Controller('api/gardens/:gardenId/sprays')
+export class SprayLogController {
+  constructor(private readonly log: SprayLogService) {}
+
+  @Get()
+  list(@Param('gardenId') gardenId: string): Promise<SprayLogRow[]> {
+    return this.log.list(gardenId);
+  }
+}

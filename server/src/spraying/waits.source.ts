@@ -1,0 +1,57 @@
+import { Injectable } from '@nestjs/common';
+import type { Spraying } from '@candid-leaf/core/records';
+import { SPRAY_WORDS, waitsOn } from '@candid-leaf/core/spray';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { TaskSource, type Task } from '../today/task-source.js';
+
+/** Fruit that must not be picked yet: nothing to do, and told until it is over. */
+@Injectable()
+export class WaitsSource extends TaskSource {
+  readonly code = 'spray';
+
+  list(s: GardenSnapshot): Promise<Task[]> {
+    return Promise.resolve(
+      livePlaces(s).flatMap((place) =>
+        livePlantsIn(s, place.id).flatMap((plant): Task[] => {
+          const sprays = [...s.recordsOf(plant.id), ...s.recordsOf(place.id)]
+            .filter((r) => r.type === 'spray')
+            .map((r) => r.data as Spraying);
+          const longest = waitsOn(s.today, sprays).sort((a, b) => (a.until < b.until ? 1 : -1))[0];
+          if (!longest) return [];
+          const { spray, until } = longest;
+          const name = spray.name ?? SPRAY_WORDS[spray.product];
+          return [
+            {
+              id: `${plant.id}`,
+              plantId: plant.id,
+              placeId: place.id,
+              title: `Pick nothing: ${plant.name}`,
+              where: place.name,
+              why: `${name} was sprayed on ${s.format.day(spray.date)}`,
+              dueOn: until,
+              minutes: 0,
+              litres: null,
+              remedy: null,
+              dose: null,
+              held: {
+                until,
+                because: `${name} was sprayed on ${s.format.day(spray.date)}; by its label fruit may be picked again on ${s.format.day(until)}`,
+              },
+              cautions: [
+                'Keep children and pets away until it is dry; the label’s time before anybody goes in counts too.',
+              ],
+            },
+          ];
+        }),
+      ),
+    );
+  }
+
+  /** There is nothing to tick. */
+  done(): Promise<null> {
+    return Promise.resolve(null);
+  }
+  undo(): Promise<void> {
+    return Promise.resolve();
+  }
+}

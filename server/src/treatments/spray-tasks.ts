@@ -1,0 +1,133 @@
+import type { PlantAssessment } from '@candid-leaf/core/assessment';
+import { sprayPlan, sprayProduct, type SprayPlan } from '@candid-leaf/core/care';
+import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
+import type { Product } from '@candid-leaf/core/products';
+import type { DisorderCode, Inspection, Spraying } from '@candid-leaf/core/records';
+import { gateInWords, trialOf, type Trial } from '@candid-leaf/core/spray';
+import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import type { Task } from '../today/task-source.js';
+import type { TreatmentTaskEntity } from './treatment-task.entity.js';
+
+/** Where a spray of a treatment stands: one leaf first, a look after a day, and only then the plant. */
+export interface SprayStep {
+  plan: SprayPlan;
+  target: string;
+}
+
+export function sprayStep(
+  s: GardenSnapshot,
+  task: TreatmentTaskEntity,
+  disorder: DisorderCode,
+  at: { plant: PlantEntity; place: PlaceEntity; own: PlantAssessment },
+  products: readonly Product[],
+): SprayStep | null {
+  const spray = remedyRow(task.remedy).sprays;
+  const product = spray && sprayProduct(products, spray);
+  if (!spray || !product) return null;
+  const trial = trialOf(spray, trialsOf(s, at.plant), s.today);
+  const rules = { pondNear: at.place.pondNear ?? false, organicOnly: s.garden.organicOnly ?? false, pickOn: null };
+  return { plan: sprayPlan(at.own, product, trial, rules), target: disorderRow(disorder).label };
+}
+
+/** Sprays put on plants of the same crop, with the looks at each: one plant tries for all. */
+function trialsOf(s: GardenSnapshot, plant: PlantEntity): { spray: Spraying; looks: Inspection[] }[] {
+  return s.plants
+    .filter((p) => p.crop === plant.crop)
+    .flatMap((p) => {
+      const own = s.recordsOf(p.id);
+      const looks = own.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection);
+      return own.filter((r) => r.type === 'spray').map((r) => ({ spray: r.data as Spraying, looks }));
+    })
+    .sort((a, b) => (a.spray.date < b.spray.date ? -1 : 1));
+}
+
+const HOUR_WORDS = {
+  dawn: 'early, before the sun is on it',
+  midday: 'at midday',
+  evening: 'in the evening, so that it is dry before night',
+};
+
+/** The task as it stands today: what to do, when, with how much, or what it waits for. */
+export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: SprayStep): Task {
+  const { trial, window, batch, product } = plan;
+  const f = s.format;
+  const amount = (x: number): string => (product.form === 'liquid' ? f.millilitres(x) : f.powder(x, product.gPerMl));
+  const mixed = batch?.batches[0] ? `${amount(batch.batches[0].amount)} in ${f.litres(batch.batches[0].waterL)}` : null;
+  const when = window ? HOUR_WORDS[window.hour] : '';
+  const waits = (until: string, because: string): Partial<Task> => ({ dueOn: until, held: { until, because } });
+  const notYet = plan.against.map((g) => gateInWords(g, f)).join('; ');
+  const on = (own: Partial<Task>): Partial<Task> => {
+    if (!window) return { ...own, held: { until: s.today, because: notYet || 'no fit hour within a week' } };
+    return window.on > s.today ? { ...own, ...waits(window.on, `held until ${f.day(window.on)}: ${notYet}`) } : own;
+  };
+  const withLabel = {
+    ...base,
+    cautions: [...new Set([...base.cautions, ...(product.cautions ?? [])])],
+    where: `${base.where}, ${product.name}`,
+  };
+  switch (trial.state) {
+    case 'try':
+      return {
+        ...withLabel,
+        title: `Try it on one leaf first: ${base.title}`,
+        why: `against ${target.toLowerCase()}; ${when}. Look at the leaf after 24 hours, then the rest`,
+        ...(mixed ? { amount: mixed } : {}),
+        ...on({}),
+      };
+    case 'wait':
+      return {
+        ...withLabel,
+        title: `The rest of it: ${base.title}`,
+        ...waits(
+          trial.until,
+          `one leaf was tried on ${f.day(trial.triedOn)}: look at it on ${f.day(trial.until)}, then the rest`,
+        ),
+      };
+    case 'look':
+      return {
+        ...base,
+        title: 'Look at the leaf that was tried',
+        why: `${product.name} was tried on ${f.day(trial.triedOn)}: is it burnt, bleached or spotted?`,
+        minutes: 1,
+        see: 'leaves',
+      };
+    case 'burnt':
+      return {
+        ...base,
+        title: `Leave it: ${base.title}`,
+        why: `the leaf that was tried on ${f.day(trial.triedOn)} is burnt. Not on this plant, and no second try`,
+      };
+    case 'passed':
+      return {
+        ...withLabel,
+        why: `against ${target.toLowerCase()}; the tried leaf is sound; ${when}`,
+        ...(mixed ? { amount: mixed } : {}),
+        ...on({}),
+      };
+  }
+}
+
+/** What is written down when it was done; null where nothing was sprayed. */
+export function sprayRecord(today: string, { plan, target }: SprayStep): Spraying | null {
+  const { trial, product, batch } = plan;
+  if (trial.state !== 'try' && trial.state !== 'passed') return null;
+  const [mixed] = batch?.batches ?? [];
+  return {
+    date: today,
+    product: product.spray!,
+    name: product.name,
+    target,
+    ...(product.dose?.per === 'litre' ? { perLitre: product.dose.amount } : {}),
+    ...(mixed ? { batchL: mixed.waterL } : {}),
+    ...(trial.state === 'try' ? { trial: true } : {}),
+    ...(product.harvestDays != null ? { harvestDays: product.harvestDays } : {}),
+    ...(product.everyDays != null ? { everyDays: product.everyDays } : {}),
+  };
+}
+
+/** May it be done now? Not while it waits for an hour, a day or a look. */
+export const mayDo = (today: string, plan: SprayPlan): boolean =>
+  (plan.trial.state === 'try' || plan.trial.state === 'passed') && plan.window?.on === today;
+export const isOver = (trial: Trial): boolean => trial.state === 'burnt';

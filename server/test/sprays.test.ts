@@ -1,0 +1,144 @@
+import type { SprayLogRow } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+const STEP_TWO = addDays(TODAY, 5);
+
+/** A pepper in a cool room with aphids, of which water alone was not enough: its soap is due. */
+async function soapDue(facts: object = {}) {
+  const g = await gardenOf(app);
+  const place = await g.place({ kind: 'indoors', texture: 'potting-mix', volumeL: 14, ...facts });
+  const plant = await g.plant(place, { crop: 'pepper', type: 'sweet', heightM: 0.6, stage: 'vegetative' });
+  const water = (back: number) => g.record('watering', { plantId: plant }, { date: addDays(TODAY, -back), litres: 2 });
+  for (const back of [12, 9, 6, 3, 0]) await water(back);
+  const seen = ['pest-aphids', 'leaf-sticky', 'leaf-curl-tight-new'].map((sign) => ({ sign, present: true }));
+  await g.record('inspection', { plantId: plant }, { date: TODAY, allClear: false, signs: seen });
+  const id = uuid();
+  await g.agent
+    .post(g.url(`/plants/${plant}/treatments`))
+    .send({ id, disorder: 'aphids' })
+    .expect(200);
+  await g.goTo(STEP_TWO);
+  await water(-4);
+  const answer = () =>
+    g.agent
+      .post(g.url(`/treatments/${id}/outcome`))
+      .send({ outcome: 'no-change' })
+      .expect(200);
+  for (let step = 0; step < 4; step++) {
+    await answer();
+    if ((await spray()) !== undefined) break;
+    const next = addDays(STEP_TWO, 5 * (step + 1));
+    await g.goTo(next);
+    await g.record('watering', { plantId: plant }, { date: next, litres: 2 });
+  }
+  async function spray() {
+    return (await g.view()).today.find((t) => t.remedy?.endsWith('-spray'));
+  }
+  const today = async () => (await g.view()).garden.today;
+  const log = async () => (await g.agent.get(g.url('/sprays')).expect(200)).body as SprayLogRow[];
+  const look = async (...signs: string[]) =>
+    g.record(
+      'inspection',
+      { plantId: plant },
+      { date: await today(), allClear: signs.length === 0, signs: signs.map((sign) => ({ sign, present: true })) },
+    );
+  const nextDay = async (days = 1) => {
+    const on = addDays(await today(), days);
+    await g.goTo(on);
+    await g.record('watering', { plantId: plant }, { date: on, litres: 1 });
+  };
+  return { ...g, place, plant, spray, log, look, nextDay, today };
+}
+
+test('one leaf first; the rest is not offered before it was looked at a day later; the log holds what an inspector asks', async () => {
+  const g = await soapDue();
+  const first = (await g.spray())!;
+  expect(first.title).toBe('Try it on one leaf first: Soap spray');
+  expect(first.held).toBeUndefined();
+  const recordId = uuid();
+  expect((await g.tick(first.key, { recordId })).body).toEqual({ recordId });
+  await g.tick(first.key, { recordId });
+  const tried = await g.today();
+  expect(await g.log()).toMatchObject([
+    {
+      day: tried,
+      plants: ['Plant'],
+      place: 'Bed',
+      who: expect.any(String),
+      spray: { product: 'soap', trial: true, target: 'Aphids', perLitre: 15, harvestDays: 0, everyDays: 5 },
+      againFrom: addDays(tried, 5),
+    },
+  ]);
+  // the same day it waits, and a tick writes nothing
+  const waiting = (await g.spray())!;
+  expect(waiting).toMatchObject({ title: 'The rest of it: Soap spray', held: { until: addDays(tried, 1) } });
+  expect((await g.tick(waiting.key, { recordId: uuid() })).body).toEqual({ recordId: null });
+  await g.nextDay();
+  expect(await g.spray()).toMatchObject({ title: 'Look at the leaf that was tried', see: 'leaves' });
+  expect((await g.tick(waiting.key, { recordId: uuid() })).body).toEqual({ recordId: null });
+  await g.look('pest-aphids');
+  const rest = (await g.spray())!;
+  expect(rest).toMatchObject({ title: 'Soap spray', why: expect.stringMatching(/the tried leaf is sound/) });
+  expect(rest.held).toBeUndefined();
+  await g.tick(rest.key, { recordId: uuid() });
+  expect(await g.spray()).toBeUndefined();
+  expect((await g.log()).map((r) => r.spray.trial ?? false)).toEqual([false, true]);
+});
+
+test('a burnt leaf ends it: the plant is not sprayed, and ticking that writes no spray', async () => {
+  const g = await soapDue();
+  const first = (await g.spray())!;
+  await g.tick(first.key, { recordId: uuid() });
+  await g.nextDay();
+  await g.look('leaf-bleached-patches');
+  const burnt = (await g.spray())!;
+  expect(burnt).toMatchObject({ title: 'Leave it: Soap spray', why: expect.stringMatching(/is burnt/) });
+  expect((await g.tick(burnt.key, { recordId: uuid() })).body).toEqual({ recordId: null });
+  expect(await g.spray()).toBeUndefined();
+  expect(await g.log()).toHaveLength(1);
+});
+
+test('by a pond nothing is sprayed, however often it is ticked', async () => {
+  const g = await soapDue({ pondNear: true });
+  const held = (await g.spray())!;
+  expect(held.held!.because).toMatch(/pond is near by/);
+  expect((await g.tick(held.key, { recordId: uuid() })).body).toEqual({ recordId: null });
+  expect(await g.log()).toEqual([]);
+});
+
+test('a picking inside the wait, and two sprays that must not meet, are refused with the way out; the wait stands in Today and on the plant', async () => {
+  const g = await gardenOf(app);
+  const place = await g.place({});
+  const plant = await g.plant(place, { name: 'Red one' });
+  const put = (type: string, data: object) =>
+    g.agent.put(g.url('/records')).send({ id: uuid(), type, plantId: plant, data });
+  await g.record(
+    'spray',
+    { placeId: place },
+    { date: addDays(TODAY, -1), product: 'copper', name: 'Blue powder', harvestDays: 7 },
+  );
+  const wait = (await g.view()).today.find((t) => t.source === 'spray')!;
+  expect(wait).toMatchObject({
+    title: 'Pick nothing: Red one',
+    held: { until: addDays(TODAY, 6), because: expect.stringMatching(/Blue powder.*24 July/) },
+  });
+  expect((await g.plantView(plant)).next.map((t) => t.title)).toContain('Pick nothing: Red one');
+  const refused = await put('event', { date: TODAY, what: 'harvest' }).expect(400);
+  expect(refused.body.faults).toEqual([
+    { path: 'data.what', reason: expect.stringMatching(/not picked before 24 July/) },
+  ]);
+  await put('event', { date: TODAY, what: 'harvest', because: 'the children did' }).expect(200);
+  await put('event', { date: TODAY, what: 'staked' }).expect(200);
+  const meets = await put('spray', { date: TODAY, product: 'bicarbonate' }).expect(400);
+  expect(meets.body.faults).toEqual([{ path: 'data.product', reason: expect.stringMatching(/7 days lie between/) }]);
+  await put('spray', { date: TODAY, product: 'soap' }).expect(200);
+});
