@@ -25,6 +25,7 @@ async function views(page: Page): Promise<[string, string][]> {
     ['case sheet', `${sick}/sheet`],
     ['walk', `${bed}/walk`],
     ['shed', `${garden}/shed`],
+    ['what was sprayed', `${garden}/shed/sprays`],
     ['a product', `${garden}/shed/products/new?from=neem`],
     ['days away', `${garden}/away`],
     ['neighbour’s plant', `${garden}/neighbour`],

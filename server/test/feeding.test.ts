@@ -19,7 +19,7 @@ async function pots(facts: object = { kind: 'indoors' }) {
   for (let back = 30; back >= 0; back--)
     await g.record('watering', { placeId: place }, { date: addDays(TODAY, -back), litres: 4 });
   const fed = (back: number, more: object = {}, of: object = { placeId: place }) =>
-    g.record('feeding', of as { placeId: string }, { ...FEED, date: addDays(TODAY, -back), ...more });
+    g.record('feeding', of, { ...FEED, date: addDays(TODAY, -back), ...more });
   const feeds = async () => (await g.view()).today.filter((t) => t.source === 'feed');
   return { ...g, place, plants, fed, feeds };
 }

@@ -48,6 +48,10 @@ export const router = createBrowserRouter([
         path: ROUTES.shed,
         lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
       },
+      {
+        path: ROUTES.sprayLog,
+        lazy: async () => ({ Component: (await import('./features/shed/screens/spray-log')).SprayLogScreen }),
+      },
       { path: ROUTES.newProduct, lazy: productEdit },
       { path: ROUTES.product, lazy: productEdit },
       {

@@ -126,7 +126,11 @@ export const RECORD_KINDS = {
     offeredOn: BOTH,
     label: 'Spray',
     done: 'sprayed',
-    describe: (d) => `Sprayed: ${words(d.product)}`,
+    describe: (d) =>
+      together([
+        `${d.trial ? 'Tried on one leaf' : 'Sprayed'}: ${d.name ?? words(d.product)}`,
+        d.target ? `against ${d.target.toLowerCase()}` : '',
+      ]),
   }),
   event: kind({
     cls: Happening,

@@ -9,6 +9,7 @@ export const ROUTES = {
   settings: '/gardens/:gardenId/settings',
   whileAway: '/gardens/:gardenId/away',
   shed: '/gardens/:gardenId/shed',
+  sprayLog: '/gardens/:gardenId/shed/sprays',
   newProduct: '/gardens/:gardenId/shed/products/new',
   product: '/gardens/:gardenId/shed/products/:productId',
   bench: '/gardens/:gardenId/bench',

@@ -105,11 +105,21 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
   note: { icon: NotebookPen, asks: [{ name: 'text', label: 'Note', as: 'text', long: true }] },
   spray: {
     icon: SprayCan,
-    asks: [{ name: 'product', label: 'What', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) }],
+    asks: [
+      { name: 'name', label: 'What', as: 'product', kinds: ['spray'] },
+      { name: 'product', label: 'Which kind', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) },
+      { name: 'batchL', label: 'Mixed in all', as: 'number', quantity: 'litres' },
+      { name: 'target', label: 'Against', as: 'text' },
+      { name: 'harvestDays', label: 'Days until picking, by the label', as: 'number', quantity: 'count' },
+      { name: 'because', label: 'Why all the same', as: 'text', whenRefused: true },
+    ],
   },
   event: {
     icon: CalendarDays,
-    asks: [{ name: 'what', label: 'What', as: 'choice', start: 'harvest', options: wordsOf(EVENTS) }],
+    asks: [
+      { name: 'what', label: 'What', as: 'choice', start: 'harvest', options: wordsOf(EVENTS) },
+      { name: 'because', label: 'Why all the same', as: 'text', whenRefused: true },
+    ],
   },
   'pot-weight': {
     icon: Scale,

@@ -1,4 +1,4 @@
-import type { ProductDto } from '@candid-leaf/contract';
+import type { ProductDto, SprayLogRow } from '@candid-leaf/contract';
 import { STARTERS, type Product } from '@candid-leaf/core/products';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { api } from '../../lib/api';
@@ -9,6 +9,12 @@ export const productsQuery = (gardenId: string) =>
   queryOptions({
     queryKey: [...queryKeys.garden(gardenId), 'products'] as const,
     queryFn: () => api<ProductDto[]>('GET', apiOf(gardenId, 'products')),
+  });
+
+export const sprayLogQuery = (gardenId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.garden(gardenId), 'sprays'] as const,
+    queryFn: () => api<SprayLogRow[]>('GET', apiOf(gardenId, 'sprays')),
   });
 
 /** The gardener's own products, and after them the starters. */

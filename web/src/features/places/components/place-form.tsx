@@ -25,6 +25,7 @@ import { MeasuredField } from '../../../ui/measured-input';
 import { RetireButton } from '../../../ui/retire-button';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
+import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
 import { restorePlace, retirePlace, savePlace } from '../writes';
 
@@ -65,6 +66,7 @@ export function PlaceForm({ place }: { place: PlaceDto | null }) {
       <Water form={form} />
       <Cover form={form} />
       <Looking form={form} />
+      <Surroundings form={form} />
       <RootFault errors={form.formState.errors} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main" disabled={form.formState.isSubmitting}>
@@ -210,6 +212,20 @@ function Water({ form: { register, control, watch, formState } }: PartProps) {
           hint={`A hole ${format.centimetres(HOLE_CM)} deep, filled twice, the second fall in an hour. Under ${format.rain(SLOW_MM)} is slow: mound and add compost. Over ${format.rain(FAST_MM)} is fast: water more often, less each time. Empty if never tried.`}
         />
       )}
+    </FormCard>
+  );
+}
+
+/** What lies near by. */
+function Surroundings({ form: { register } }: PartProps) {
+  return (
+    <FormCard title="Near by">
+      <SelectField
+        label="A pond or a stream"
+        hint="By open water nothing is sprayed."
+        options={YES_NO}
+        {...register('pondNear', asFlag)}
+      />
     </FormCard>
   );
 }

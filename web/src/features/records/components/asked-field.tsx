@@ -41,7 +41,14 @@ export function AskedField({ asked, value, error, onChange, onFill }: Props) {
       );
     case 'product':
       return (
-        <ProductField label={asked.label} kinds={asked.kinds} value={textOf(value)} error={error} onChange={onFill} />
+        <ProductField
+          name={asked.name}
+          label={asked.label}
+          kinds={asked.kinds}
+          value={textOf(value)}
+          error={error}
+          onChange={onFill}
+        />
       );
     case 'several':
       return <Several asked={asked} value={(value ?? []) as string[]} onChange={onChange} />;

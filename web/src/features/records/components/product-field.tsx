@@ -4,6 +4,8 @@ import { SelectField, TextField } from '../../../ui/field';
 import { useProducts } from '../../shed/queries';
 
 interface Props {
+  /** the field of the record that holds its name */
+  name: string;
   label: string;
   kinds: readonly ProductKind[];
   value: string;
@@ -15,12 +17,12 @@ interface Props {
 const OTHER = 'other';
 
 /** Which product: from the shed, with what its label tells, or by a name of its own. */
-export function ProductField({ label, kinds, value, error, onChange }: Props) {
+export function ProductField({ name, label, kinds, value, error, onChange }: Props) {
   const products = useProducts(useGarden().id).filter((p) => kinds.includes(p.kind));
   const known = products.find((p) => p.name === value);
   const choose = (id: string) => {
     const product = products.find((p) => p.id === id);
-    onChange(product ? filledBy(product) : { product: '' });
+    onChange(product ? filledBy(product) : { [name]: '' });
   };
   return (
     <>
@@ -37,7 +39,7 @@ export function ProductField({ label, kinds, value, error, onChange }: Props) {
           className="col-span-2"
           value={value}
           error={error}
-          onChange={(e) => onChange({ product: e.target.value })}
+          onChange={(e) => onChange({ [name]: e.target.value })}
         />
       )}
     </>
@@ -46,6 +48,14 @@ export function ProductField({ label, kinds, value, error, onChange }: Props) {
 
 /** What a record copies from a label: it keeps its meaning when the label changes. */
 function filledBy(p: Product): Record<string, unknown> {
+  if (p.kind === 'spray')
+    return {
+      name: p.name,
+      product: p.spray,
+      ...(p.dose?.per === 'litre' ? { perLitre: p.dose.amount } : {}),
+      harvestDays: p.harvestDays ?? undefined,
+      everyDays: p.everyDays ?? undefined,
+    };
   return {
     product: p.name,
     n: p.n,

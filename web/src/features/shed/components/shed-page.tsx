@@ -28,6 +28,9 @@ function Shelves() {
       <NavLink to={link('shed', {})} end className={look}>
         Products and doses
       </NavLink>
+      <NavLink to={link('sprayLog', {})} className={look}>
+        What was sprayed
+      </NavLink>
     </nav>
   );
 }

@@ -1,0 +1,97 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+
+test('a spray is due: one leaf first, held a day, looked at, then the rest; refused beside sulfur; in the log; and no picking meanwhile', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(
+    own,
+    { name: 'Hall pot', kind: 'indoors', volumeL: 14 },
+    { crop: 'pepper', type: 'sweet', heightM: 0.6, stage: 'vegetative' },
+  );
+  await watered(own, plant, [17, 14, 11, 8, 5, 3, 1, 0], 2);
+  const look = (back: number, ...signs: string[]) =>
+    own.put('/records', {
+      id: randomUUID(),
+      type: 'inspection',
+      plantId: plant,
+      data: { date: day(back), allClear: signs.length === 0, signs: signs.map((sign) => ({ sign, present: true })) },
+    });
+  await look(0, 'pest-aphids', 'leaf-sticky', 'leaf-curl-tight-new');
+  const id = randomUUID();
+  await own.post(`/plants/${plant}/treatments`, { id, disorder: 'aphids' });
+  // water alone was not enough, three times over
+  const today = page.getByRole('region', { name: 'Today' });
+  await signIn(page, own.who);
+  for (let week = 0; week < 4; week++) {
+    await page.getByRole('link', { name: 'Settings' }).click();
+    await page.getByRole('button', { name: 'One week' }).click();
+    await expect(page.getByText(/stands still on/)).toBeVisible();
+    await own.post(`/treatments/${id}/outcome`, { outcome: 'no-change' });
+    await own.put('/records', {
+      id: randomUUID(),
+      type: 'watering',
+      plantId: plant,
+      data: { date: day(-7 * (week + 1)), litres: 2 },
+    });
+    await page.getByRole('link', { name: 'Garden', exact: true }).click();
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    if (
+      await today
+        .getByText(/Soap spray/)
+        .first()
+        .isVisible()
+    )
+      break;
+  }
+  await today.getByRole('button', { name: /^Done: Try it on one leaf first: Soap spray/ }).click();
+  await expect(today.getByRole('list', { name: 'Not now' })).toContainText(
+    'Not now: The rest of it: Soap spray. One leaf was tried',
+  );
+  await page.getByRole('link', { name: 'Shed' }).click();
+  await page.getByRole('link', { name: 'What was sprayed' }).click();
+  await expect(page.getByRole('heading', { name: /Insecticidal soap/ })).toContainText('one leaf, to try it');
+  await expect(page.getByText('Aphids')).toBeVisible();
+  // a day later it is looked at, and the rest is offered
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: 'One day' }).click();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await today.getByRole('link', { name: 'Look at the leaf that was tried' }).click();
+  await page.getByRole('button', { name: 'All clear' }).click();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await expect(today.getByRole('button', { name: /^Done: Soap spray/ })).toBeVisible();
+});
+
+test('two sprays that must not meet are refused where they are written down, and so is a picking inside the wait', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
+  await own.put('/records', {
+    id: randomUUID(),
+    type: 'spray',
+    plantId: plant,
+    data: { date: day(2), product: 'sulfur', name: 'Yellow powder', harvestDays: 5 },
+  });
+  await signIn(page, own.who);
+  await expect(page.getByRole('list', { name: 'Not now' })).toContainText(
+    'Pick nothing: The plant. Yellow powder was sprayed on 16 July',
+  );
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('button', { name: 'Spray', exact: true }).click();
+  await page.getByLabel('What', { exact: true }).selectOption('Neem oil concentrate');
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByText(/oil and sulfur together burn; 30 days lie between them/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('button', { name: 'Something happened' }).click();
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByText(/not picked before 21 July/)).toBeVisible();
+  await page.getByLabel('Why all the same').fill('only one, washed');
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByRole('button', { name: '18 July Harvest' })).toBeVisible();
+});

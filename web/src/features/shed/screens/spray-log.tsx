@@ -1,0 +1,83 @@
+import type { SprayLogRow } from '@candid-leaf/contract';
+import { SPRAY_WORDS } from '@candid-leaf/core/spray';
+import { useQuery } from '@tanstack/react-query';
+import { Printer } from 'lucide-react';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { Failed, Waiting } from '../../../ui/states';
+import { ShedPage } from '../components/shed-page';
+import { sprayLogQuery } from '../queries';
+
+/** Every spray with all that is asked of a log; it prints as it stands. */
+export function SprayLogScreen() {
+  return <ShedPage>{() => <SprayLog />}</ShedPage>;
+}
+
+function SprayLog() {
+  const garden = useGarden();
+  const query = useQuery(sprayLogQuery(garden.id));
+  if (query.isPending) return <Waiting what="Opening the log" />;
+  if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
+  if (query.data.length === 0)
+    return (
+      <Panel title="Nothing was sprayed">
+        <p className="mt-1 max-w-prose text-soft">
+          Good. A spray comes last: know what it is, see whether it is worth it, look for allies, use hands and water
+          first. Where one is due, it stands in Today with its amount and its hour, one leaf before the plant.
+        </p>
+      </Panel>
+    );
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
+        <p className="max-w-prose text-soft">The label and local rules decide. Kept with the label as it stood then.</p>
+        <Button look="quiet" className="print:hidden" onClick={() => print()}>
+          <Printer aria-hidden size={17} /> Print
+        </Button>
+      </div>
+      <ul className="flex flex-col gap-3">
+        {query.data.map((row) => (
+          <Row key={row.id} row={row} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function Row({ row }: { row: SprayLogRow }) {
+  const f = useFormat();
+  const { spray: s, weather: w } = row;
+  const facts: [string, string | null][] = [
+    ['Where', [row.plants.join(', '), row.place].filter(Boolean).join(', ') || null],
+    ['Against', s.target ?? null],
+    ['Strength', s.perLitre == null ? null : `${s.perLitre} g or mL a litre`],
+    ['Mixed', s.batchL == null ? null : f.litres(s.batchL)],
+    ['By', row.who],
+    [
+      'Weather',
+      w
+        ? `${f.temperatures(w.tMinC, w.tMaxC)}${w.windMs === null ? '' : `, wind ${f.windSpeed(w.windMs)}`}${w.rainMm > 0 ? `, ${f.rain(w.rainMm)} of rain` : ', dry'}`
+        : null,
+    ],
+    ['Fruit from', row.pickFrom && f.day(row.pickFrom)],
+    ['Again from', row.againFrom && f.day(row.againFrom)],
+  ];
+  return (
+    <li className="rounded-2xl border border-line bg-card p-4 break-inside-avoid">
+      <h2 className="text-lg">
+        {f.weekdayAndDay(row.day)}: {s.name ?? SPRAY_WORDS[s.product]}
+        {s.trial && <span className="ml-2 text-base font-normal text-soft">one leaf, to try it</span>}
+      </h2>
+      <dl className="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
+        {facts.map(([what, told]) => (
+          <div key={what}>
+            <dt className="text-sm text-soft">{what}</dt>
+            <dd className={told ? 'font-semibold tabular-nums' : 'text-soft'}>{told ?? 'not written down'}</dd>
+          </div>
+        ))}
+      </dl>
+      {s.because && <p className="mt-1 text-sm">All the same: {s.because}</p>}
+    </li>
+  );
+}
