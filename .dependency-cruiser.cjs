@@ -12,6 +12,7 @@ const CORE = [
   'pruning',
   'spray',
   'nutrition',
+  'soil',
   'products',
   'water',
   'climate',

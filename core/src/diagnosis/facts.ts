@@ -1,5 +1,5 @@
 import { CHILL_NIGHT_C, COLD_NIGHT_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
-import { MOST_PH_FOR_LIME } from '../nutrition/limits.js';
+import { MOST_PH_FOR_LIME } from '../soil/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { EVENING_LIMIT_C, eveningC, meetingOf } from '../spray/limits.js';

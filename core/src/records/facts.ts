@@ -38,6 +38,7 @@ import {
   type Stage,
   STAGES,
 } from './plant.js';
+import { SoilValues } from './soil-values.js';
 import { DISORDER_CODES, type DisorderCode } from './vocabulary/disorders.js';
 
 /** What is known of a garden, a place and a plant, beside what is recorded of them day by day. */
@@ -138,6 +139,10 @@ export class SoilTest extends Dated {
   @Min(0)
   @Max(60)
   saltsDsPerM?: number;
+
+  /** the numbers as the laboratory gave them; the levels above are read from them */
+  @IsPart(() => SoilValues, { optional: true })
+  values?: SoilValues | null;
 }
 
 export class EarlierYear {

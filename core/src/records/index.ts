@@ -1,3 +1,4 @@
+export * from './soil-values.js';
 export * from './checked.js';
 export * from './dated.js';
 export * from './facts.js';

@@ -1,12 +1,6 @@
 import { nitrogenGrams } from '../../nutrition/feeding.js';
-import {
-  ACID_PH,
-  ALKALINE_PH,
-  hungryAfterDays,
-  MOST_NITROGEN_G,
-  nitrogenWindowDays,
-  SALTY_DS_PER_M,
-} from '../../nutrition/limits.js';
+import { hungryAfterDays, MOST_NITROGEN_G, nitrogenWindowDays } from '../../nutrition/limits.js';
+import { ACID_PH, ALKALINE_PH, SALTY_DS_PER_M } from '../../soil/limits.js';
 import {
   LEAF_LOSS_PCT,
   LEAF_LOSS_WITHIN_DAYS,

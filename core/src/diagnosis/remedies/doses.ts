@@ -2,6 +2,7 @@ import { addDays, type Day, daysBetween } from '../../units/day.js';
 import { toTenth } from '../../units/rounding.js';
 import { coveredM2, usualHeightM } from '../../water/crops.js';
 import { seasonEnd } from '../../season/frost-days.js';
+import { LIME_WATER_ML_PER_L } from '../../soil/drenches.js';
 import { WEEK_DAYS, type WeekPlan } from '../../water/plan.js';
 import type { CaseContext } from '../context.js';
 import type { DoseKind, When } from '../tables/remedies.js';
@@ -44,9 +45,6 @@ const cover = (ctx: CaseContext): number =>
 const orderOf = (plan: WeekPlan | null): Dose | null =>
   plan?.next ? { litres: plan.next.litres, ...(plan.rhythm ? { everyDays: plan.rhythm.everyDays } : {}) } : null;
 
-/** Tablespoon of lime for a US gallon: millilitres a litre of water (common practice). */
-const LIME_ML_PER_L = 15 / 4;
-
 export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) => Dose | null> = {
   'next-watering': (_ctx, plan) => orderOf(plan),
   rhythm: (_ctx, plan) => orderOf(plan),
@@ -68,7 +66,7 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
   'lime-drench': ({ case: c }) => {
     if (!c.place.volumeL) return null;
     const litres = toTenth(Math.max(0.1, Math.min(4, c.place.volumeL / 10)));
-    return { millilitres: toTenth(LIME_ML_PER_L * litres), litres };
+    return { millilitres: toTenth(LIME_WATER_ML_PER_L * litres), litres };
   },
   gypsum: () => null, // the label decides
   affected: (ctx) => {

@@ -1,0 +1,73 @@
+/** Drenches as they are told, with the spread between the recipes: the weaker is given first, and they are never averaged. */
+export interface Drench {
+  code: string;
+  name: string;
+  /** only where this was shown; what it is for */
+  when: string;
+  /** in a litre of water */
+  weaker: number;
+  stronger: number;
+  unit: 'mL' | 'g';
+  /** loose weight of a millilitre, for spoons of a powder */
+  gPerMl?: number;
+  /** of the mixture, for each plant */
+  litresEach: number;
+  times: string;
+  caution: string;
+  source: string;
+}
+
+/** A tablespoon of garden lime in 4 L (handbook). */
+export const LIME_WATER_ML_PER_L = 15 / 4;
+
+export const DRENCHES: readonly Drench[] = [
+  {
+    code: 'lime-water',
+    name: 'Garden lime, stirred in',
+    when: 'an untested, long-fed pot with dark ends, once; then a soil test',
+    weaker: LIME_WATER_ML_PER_L,
+    stronger: 15,
+    unit: 'mL',
+    litresEach: 2,
+    times: 'once',
+    caution: 'Ground limestone only, never hydrated lime. Dust: mask and eye cover.',
+    source: 'handbook (a tablespoon in 4 L); stronger recipes from memory',
+  },
+  {
+    code: 'epsom',
+    name: 'Epsom salt',
+    when: 'a magnesium shortage that a test or pale old leaves with green veins have shown; never against dark ends',
+    weaker: 2,
+    stronger: 8,
+    unit: 'g',
+    gPerMl: 1,
+    litresEach: 1,
+    times: 'once, looked at after two weeks',
+    caution: 'Magnesium competes with calcium: more makes dark ends.',
+    source: 'common practice, from memory',
+  },
+  {
+    code: 'fish-seaweed',
+    name: 'Fish or seaweed feed',
+    when: 'pale leaves in full growth',
+    weaker: 4,
+    stronger: 16,
+    unit: 'mL',
+    litresEach: 1,
+    times: 'every two weeks',
+    caution: 'As a drench, not on fruit that is eaten raw. Draws animals.',
+    source: 'common practice, from memory; the label wins',
+  },
+  {
+    code: 'compost-tea',
+    name: 'Compost steeped in water',
+    when: 'a mild feed; no cure for any disease',
+    weaker: 100,
+    stronger: 400,
+    unit: 'mL',
+    litresEach: 1,
+    times: 'every two weeks',
+    caution: 'On the soil only, never on fruit to be eaten raw.',
+    source: 'common practice, from memory',
+  },
+];

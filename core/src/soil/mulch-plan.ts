@@ -1,0 +1,73 @@
+import { HOT_DAY_C } from '../climate/limits.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+import type { Formatter } from '../units/formatter.js';
+
+/** Handbook: 5 to 8 cm, kept off the stem, once the soil is warm (days about 21 °C) and the plant is 30 cm tall; in a heat wave at once. */
+export const MULCH_DEPTH_CM = 6;
+const WARM_DAYS_C = 21;
+const TALL_M = 0.3;
+const WARM_FOR_DAYS = 7;
+const HEAT_AHEAD_DAYS = 3;
+/** Under this it no longer covers. */
+const THIN_MM = 30;
+
+export interface MulchQuestion {
+  today: Day;
+  /** where the plants stand, past and foreseen */
+  weather: readonly WeatherDay[];
+  /** of the shortest plant; null where nobody measured */
+  heightM: number | null;
+  plantedOn: Day | null;
+  /** what lies there now, mm */
+  liesMm: number;
+  areaM2: number | null;
+  /** spots of the leaves that splash up from the soil were seen here, this year or before */
+  leafSpot: boolean;
+  isPot: boolean;
+}
+
+export type MulchPlan =
+  | { kind: 'lies' }
+  | { kind: 'wait'; because: 'cold' | 'small' }
+  | { kind: 'lay'; because: 'warm' | 'heat'; paper: boolean; depthCm: number; litres: number | null };
+
+/** So long after planting a plant of unknown height is taken as tall enough (judgement). */
+const TALL_AFTER_DAYS = 30;
+
+export function mulchPlan(q: MulchQuestion): MulchPlan {
+  if (q.liesMm >= THIN_MM) return { kind: 'lies' };
+  const depthCm = MULCH_DEPTH_CM - q.liesMm / 10;
+  const lay = (because: 'warm' | 'heat'): MulchPlan => ({
+    kind: 'lay',
+    because,
+    paper: q.leafSpot && !q.isPot,
+    depthCm,
+    litres: q.areaM2 === null ? null : Math.round(q.areaM2 * depthCm * 10),
+  });
+  const ahead = q.weather.filter((w) => w.date >= q.today && w.date <= addDays(q.today, HEAT_AHEAD_DAYS));
+  if (ahead.some((w) => w.tMaxC >= HOT_DAY_C)) return lay('heat');
+  const past = q.weather.filter((w) => w.date < q.today && w.date >= addDays(q.today, -WARM_FOR_DAYS));
+  const mean = past.reduce((sum, w) => sum + w.tMaxC, 0) / Math.max(1, past.length);
+  if (past.length === 0 || mean < WARM_DAYS_C) return { kind: 'wait', because: 'cold' };
+  const tall =
+    q.heightM !== null
+      ? q.heightM >= TALL_M
+      : q.plantedOn !== null && daysBetween(q.plantedOn, q.today) >= TALL_AFTER_DAYS;
+  return tall ? lay('warm') : { kind: 'wait', because: 'small' };
+}
+
+export function mulchInWords(p: MulchPlan, f: Formatter): string {
+  switch (p.kind) {
+    case 'lies':
+      return 'mulch lies deep enough';
+    case 'wait':
+      return p.because === 'cold'
+        ? `the soil is cold still: mulch keeps it so. Wait for a week of days about ${f.temperature(WARM_DAYS_C)}`
+        : `the plants are small: wait until they are ${f.centimetres(TALL_M * 100)} tall`;
+    case 'lay':
+      return `${p.because === 'heat' ? 'heat is coming: bare soil dries and bakes' : 'the soil is warm and the plants are tall enough'}${
+        p.paper ? '; four sheets of plain paper under it, wetted, as leaf spots splash up from this soil' : ''
+      }`;
+  }
+}

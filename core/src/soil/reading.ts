@@ -1,0 +1,102 @@
+import type { Fault } from '../records/faults.js';
+import type { Level, SoilTest } from '../records/facts.js';
+import type { Crop } from '../records/plant.js';
+import type { PMethod, SoilValues } from '../records/soil-values.js';
+import { roundTo } from '../units/rounding.js';
+import { SALTY_DS_PER_M } from './limits.js';
+import { inPpm, type SoilElement } from './units.js';
+
+/** From the first number on enough, from the second on plenty: mg/kg of the element (ranges of extension tables, from memory; they differ by region). */
+const BANDS: Record<Exclude<SoilElement, 'phosphorus'>, readonly [number, number]> = {
+  nitrate: [10, 30],
+  potassium: [120, 250],
+  calcium: [600, 4000],
+  magnesium: [60, 300],
+};
+const P_BANDS: Record<PMethod, readonly [number, number]> = { 'mehlich-3': [30, 100], olsen: [12, 40], bray: [20, 60] };
+/** Handbook: tomato 6.0 to 6.8, pepper 6.0 to 7.0. */
+export const PH_BAND: Record<Crop, readonly [number, number]> = { tomato: [6, 6.8], pepper: [6, 7] };
+const ORGANIC_BAND = [3, 8] as const;
+
+const ELEMENTS: readonly (readonly [SoilElement, string])[] = [
+  ['nitrate', 'Nitrate nitrogen'],
+  ['phosphorus', 'Phosphorus'],
+  ['potassium', 'Potassium'],
+  ['calcium', 'Calcium'],
+  ['magnesium', 'Magnesium'],
+];
+
+export interface SoilRow {
+  what: string;
+  /** as it is read: mg/kg, pH, dS/m or % */
+  value: number;
+  unit: string;
+  /** what is wanted */
+  band: readonly [number, number];
+  level: Level;
+}
+
+const levelOf = (x: number, [low, high]: readonly [number, number]): Level =>
+  x < low ? 'low' : x > high ? 'high' : 'ok';
+
+/** A soil test read for one crop: what is short, what is plenty. */
+export function readSoilTest(test: SoilTest, crop: Crop): SoilRow[] {
+  const rows: SoilRow[] = [];
+  if (test.pH != null)
+    rows.push({ what: 'pH', value: test.pH, unit: '', band: PH_BAND[crop], level: levelOf(test.pH, PH_BAND[crop]) });
+  for (const [element, what] of ELEMENTS) {
+    const given = test.values?.[element];
+    const ppm = given ? inPpm(element, given) : null;
+    const band = bandOf(element, test.values);
+    if (ppm !== null && band)
+      rows.push({ what, value: roundTo(ppm, 1), unit: 'mg/kg', band, level: levelOf(ppm, band) });
+  }
+  const om = test.values?.organicMatterPct;
+  if (om != null)
+    rows.push({ what: 'Organic matter', value: om, unit: '%', band: ORGANIC_BAND, level: levelOf(om, ORGANIC_BAND) });
+  if (test.saltsDsPerM != null) {
+    const band = [0, SALTY_DS_PER_M[crop]] as const;
+    rows.push({ what: 'Salts', value: test.saltsDsPerM, unit: 'dS/m', band, level: levelOf(test.saltsDsPerM, band) });
+  }
+  return rows;
+}
+
+/** Phosphorus is read by the way it was drawn out, and not at all where nobody says which. */
+function bandOf(element: SoilElement, values: SoilValues | null | undefined): readonly [number, number] | null {
+  if (element !== 'phosphorus') return BANDS[element];
+  return values?.phosphorusBy ? P_BANDS[values.phosphorusBy] : null;
+}
+
+/** The levels that findings go by, read from the numbers where they are there; those that were told as words stay. */
+export function withLevels(test: SoilTest): SoilTest {
+  const v = test.values;
+  if (!v) return test;
+  const level = (element: SoilElement): Level | undefined => {
+    const ppm = v[element] ? inPpm(element, v[element]) : null;
+    const band = bandOf(element, v);
+    return ppm === null || !band ? undefined : levelOf(ppm, band);
+  };
+  const read: [keyof SoilTest, Level | undefined][] = [
+    ['nitrogen', level('nitrate')],
+    ['phosphorus', level('phosphorus')],
+    ['potassium', level('potassium')],
+    ['calcium', level('calcium')],
+    ['magnesium', level('magnesium')],
+  ];
+  return { ...test, ...Object.fromEntries(read.filter(([, l]) => l !== undefined)) };
+}
+
+/** A unit that cannot be of this element. */
+export function soilTestFaults(test: SoilTest, path: string): Fault[] {
+  return ELEMENTS.flatMap(([element, what]) => {
+    const given = test.values?.[element];
+    return given && inPpm(element, given) === null
+      ? [
+          {
+            path: `${path}.values.${element}.unit`,
+            reason: `there is no ${given.unit} of ${what.toLowerCase()}: look at the sheet again`,
+          },
+        ]
+      : [];
+  });
+}
