@@ -25,6 +25,7 @@ const SERVER = [
   'rounds',
   'feeding',
   'spraying',
+  'soil',
   'protection',
   'treatments',
   'water',

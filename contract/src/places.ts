@@ -1,4 +1,4 @@
-import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE, IsPart } from '@candid-leaf/core/records';
+import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE, IsListOf, IsPart, SoilTest } from '@candid-leaf/core/records';
 import { ROUND_RHYTHMS, type RoundRhythm } from '@candid-leaf/core/rounds';
 import {
   ArrayMaxSize,
@@ -59,6 +59,10 @@ export class PlaceInput extends PlaceMake {
   @IsOptional()
   @IsIn(ROUND_RHYTHMS)
   looking?: RoundRhythm | null;
+
+  /** all tests of its soil; the newest is the one that counts */
+  @IsListOf(() => SoilTest, { most: 30, optional: true })
+  soilTests?: SoilTest[] | null;
 
   /** open water near by: no sprays */
   @IsOptional()

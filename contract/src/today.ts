@@ -5,7 +5,7 @@ import { IsOptional } from 'class-validator';
 import { IsId } from './id.js';
 
 /** Where tasks come from, in the order in which Today tells them on one day. */
-export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy', 'feed', 'spray', 'round'] as const;
+export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy', 'feed', 'spray', 'soil', 'round'] as const;
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 
 /** Ticking a task; a watering writes its own record under `recordId`. */

@@ -26,6 +26,8 @@ async function views(page: Page): Promise<[string, string][]> {
     ['walk', `${bed}/walk`],
     ['shed', `${garden}/shed`],
     ['what was sprayed', `${garden}/shed/sprays`],
+    ['soil of a place', `${bed}/soil`],
+    ['soils', `${garden}/shed/soil`],
     ['a product', `${garden}/shed/products/new?from=neem`],
     ['days away', `${garden}/away`],
     ['neighbour’s plant', `${garden}/neighbour`],

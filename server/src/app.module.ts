@@ -22,6 +22,7 @@ import { validationPipe } from './shared/http-errors.js';
 import { RoundsModule } from './rounds/rounds.module.js';
 import { ReckonHere } from './shared/reckoner.js';
 import { SharedModule } from './shared/shared.module.js';
+import { SoilModule } from './soil/soil.module.js';
 import { SprayingModule } from './spraying/spraying.module.js';
 import { TodayModule } from './today/today.module.js';
 import { TreatmentsModule } from './treatments/treatments.module.js';
@@ -45,6 +46,7 @@ const FEATURES = [
   ProtectionModule,
   FeedingModule,
   SprayingModule,
+  SoilModule,
   RoundsModule,
   ViewsModule,
 ];

@@ -110,6 +110,7 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/products': READ,
   'GET /api/gardens/:gardenId/sprays': READ,
   'GET /api/gardens/:gardenId/places/:placeId/plan': READ,
+  'GET /api/gardens/:gardenId/places/:placeId/soil': READ,
   'GET /api/gardens/:gardenId/plants/:plantId/view': READ,
   'GET /api/gardens/:gardenId/plants/:plantId/case': READ,
   'PUT /api/gardens/:gardenId/places': {

@@ -49,6 +49,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
       },
       {
+        path: ROUTES.soils,
+        lazy: async () => ({ Component: (await import('./features/shed/screens/soils')).SoilsScreen }),
+      },
+      {
+        path: ROUTES.placeSoil,
+        lazy: async () => ({ Component: (await import('./features/soil/screens/soil')).SoilScreen }),
+      },
+      {
         path: ROUTES.sprayLog,
         lazy: async () => ({ Component: (await import('./features/shed/screens/spray-log')).SprayLogScreen }),
       },

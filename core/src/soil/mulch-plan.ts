@@ -1,4 +1,3 @@
-import { HOT_DAY_C } from '../climate/limits.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
@@ -8,13 +7,14 @@ export const MULCH_DEPTH_CM = 6;
 const WARM_DAYS_C = 21;
 const TALL_M = 0.3;
 const WARM_FOR_DAYS = 7;
-const HEAT_AHEAD_DAYS = 3;
 /** Under this it no longer covers. */
 const THIN_MM = 30;
 
 export interface MulchQuestion {
   today: Day;
-  /** where the plants stand, past and foreseen */
+  /** a heat spell is foreseen within days: then the plan for the heat asks for it */
+  heatAhead: boolean;
+  /** measured where the plants stand */
   weather: readonly WeatherDay[];
   /** of the shortest plant; null where nobody measured */
   heightM: number | null;
@@ -45,8 +45,7 @@ export function mulchPlan(q: MulchQuestion): MulchPlan {
     depthCm,
     litres: q.areaM2 === null ? null : Math.round(q.areaM2 * depthCm * 10),
   });
-  const ahead = q.weather.filter((w) => w.date >= q.today && w.date <= addDays(q.today, HEAT_AHEAD_DAYS));
-  if (ahead.some((w) => w.tMaxC >= HOT_DAY_C)) return lay('heat');
+  if (q.heatAhead) return lay('heat');
   const past = q.weather.filter((w) => w.date < q.today && w.date >= addDays(q.today, -WARM_FOR_DAYS));
   const mean = past.reduce((sum, w) => sum + w.tMaxC, 0) / Math.max(1, past.length);
   if (past.length === 0 || mean < WARM_DAYS_C) return { kind: 'wait', because: 'cold' };
@@ -66,7 +65,7 @@ export function mulchInWords(p: MulchPlan, f: Formatter): string {
         ? `the soil is cold still: mulch keeps it so. Wait for a week of days about ${f.temperature(WARM_DAYS_C)}`
         : `the plants are small: wait until they are ${f.centimetres(TALL_M * 100)} tall`;
     case 'lay':
-      return `${p.because === 'heat' ? 'heat is coming: bare soil dries and bakes' : 'the soil is warm and the plants are tall enough'}${
+      return `${p.because === 'heat' ? 'heat is coming: bare soil dries and bakes' : 'no mulch is recorded here; the soil is warm and the plants are tall enough'}${
         p.paper ? '; four sheets of plain paper under it, wetted, as leaf spots splash up from this soil' : ''
       }`;
   }

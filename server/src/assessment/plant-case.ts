@@ -63,7 +63,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       shade: place.shade,
       drainageMmPerH: place.drainageMmPerH,
       soilTest: place.soilTest,
-      history: place.history,
+      history: [...place.history, ...(place.grown ?? [])],
     },
     plant: {
       crop: plant.crop,

@@ -77,6 +77,14 @@ export class PlaceEntity extends GardenRow {
   @Column('simple-json')
   history: EarlierYear[];
 
+  /** earlier soil tests, the older first */
+  @Column('simple-json', { nullable: true })
+  soilTests: SoilTest[] | null;
+
+  /** what grew and ailed here, written by itself */
+  @Column('simple-json', { nullable: true })
+  grown: EarlierYear[] | null;
+
   /** how it is watered: the gardener's school and what is allowed */
   @Column('simple-json', { nullable: true })
   watering: PlaceWatering | null;

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
-import { type Fault, isPotted, placeFaults } from '@candid-leaf/core/records';
+import { soilTestFaults, withLevels } from '@candid-leaf/core/soil';
+import { byDate, type Fault, isPotted, placeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
@@ -9,7 +10,7 @@ import { putVersioned, updateRows } from '../shared/rows.js';
 import { PlaceEntity } from './place.entity.js';
 
 export const placeDto = (p: PlaceEntity): PlaceDto => {
-  const { gardenId: _g, deletedAt: _d, revision: _r, zoneSince: _z, ...rest } = p;
+  const { gardenId: _g, deletedAt: _d, revision: _r, zoneSince: _z, grown: _w, ...rest } = p;
   return rest;
 };
 
@@ -35,8 +36,13 @@ export class PlacesService {
   constructor(private readonly gardens: GardensService) {}
 
   async put(gardenId: string, input: PlaceInput): Promise<PlaceDto> {
+    const tests = [...(input.soilTests ?? []), ...(input.soilTest ? [input.soilTest] : [])]
+      .filter((t, i, all) => all.findLastIndex((x) => x.date === t.date) === i)
+      .sort(byDate);
+    const newest = tests.at(-1);
     throwIfFaults([
       ...placeFaults(input, ''),
+      ...(input.soilTest ? soilTestFaults(input.soilTest, 'soilTest') : []),
       ...(!isPotted(input) && (input.lengthM == null || input.widthM == null)
         ? [
             {
@@ -76,7 +82,8 @@ export class PlacesService {
           irrigation: input.irrigation ?? null,
           flowLPerH: input.flowLPerH ?? null,
           drainageMmPerH: input.drainageMmPerH ?? null,
-          soilTest: input.soilTest ?? null,
+          soilTest: newest ? withLevels(newest) : null,
+          soilTests: tests.length > 0 ? tests : null,
           history: input.history ?? [],
           watering: input.watering ?? null,
           looking: input.looking ?? null,

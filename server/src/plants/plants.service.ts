@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { PlantDto, PlantInput } from '@candid-leaf/contract';
 import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
+import { noteGrown } from '../places/grown.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { nextPosition, reorder } from '../shared/ordering.js';
@@ -46,6 +47,7 @@ export class PlantsService {
         },
         { position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }), retiredOn: null },
       );
+      if (row.transplantedOn) await noteGrown(m, row.placeId, Number(row.transplantedOn.slice(0, 4)));
       return plantDto(row);
     });
   }

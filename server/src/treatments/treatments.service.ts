@@ -10,6 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { Assessments } from '../assessment/assessments.service.js';
 import { Snapshots } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
+import { noteGrown } from '../places/grown.js';
 import { RecordsService } from '../records/records.service.js';
 import { badRequest, notFound } from '../shared/http-errors.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
@@ -38,10 +39,10 @@ export class TreatmentsService {
     return rows.map(treatmentDto);
   }
 
-  /** Plants of which an open task of a treatment feeds them. */
-  async plantsToFeed(gardenId: string): Promise<Set<string>> {
+  /** Plants of which an open task of a treatment is such a remedy: it is told by that task, and by no other. */
+  async plantsWith(gardenId: string, such: (remedy: ReturnType<typeof remedyRow>) => boolean): Promise<Set<string>> {
     const open = await this.db.manager.findBy(TreatmentTaskEntity, { gardenId, doneOn: IsNull() });
-    return new Set(open.filter((t) => remedyRow(t.remedy).dose === 'light-feed').map((t) => t.plantId));
+    return new Set(open.filter((t) => such(remedyRow(t.remedy))).map((t) => t.plantId));
   }
 
   /**
@@ -89,6 +90,7 @@ export class TreatmentsService {
       });
       await m.insert(TreatmentEntity, treatment);
       await this.schedule(m, treatment, now);
+      await noteGrown(m, plant.placeId, Number(s.today.slice(0, 4)), [input.disorder]);
       return treatmentDto(treatment);
     });
   }

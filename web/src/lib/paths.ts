@@ -9,6 +9,8 @@ export const ROUTES = {
   settings: '/gardens/:gardenId/settings',
   whileAway: '/gardens/:gardenId/away',
   shed: '/gardens/:gardenId/shed',
+  soils: '/gardens/:gardenId/shed/soil',
+  placeSoil: '/gardens/:gardenId/places/:placeId/soil',
   sprayLog: '/gardens/:gardenId/shed/sprays',
   newProduct: '/gardens/:gardenId/shed/products/new',
   product: '/gardens/:gardenId/shed/products/:productId',

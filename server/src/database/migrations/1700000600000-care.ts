@@ -15,5 +15,7 @@ export class Care1700000600000 extends SteppedMigration {
     { name: 'garden.organicOnly', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS organicOnly tinyint NULL` },
     { name: 'garden.starter', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS starter varchar(20) NULL` },
     { name: 'place.pondNear', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS pondNear tinyint NULL` },
+    { name: 'place.grown', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS grown longtext NULL` },
+    { name: 'place.soilTests', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS soilTests longtext NULL` },
   ];
 }

@@ -1,5 +1,15 @@
 import type { TaskSourceCode } from '@candid-leaf/contract';
-import { Droplets, Eye, Footprints, Hand, SprayCan, ThermometerSun, Wheat, type LucideIcon } from 'lucide-react';
+import {
+  Droplets,
+  Eye,
+  Footprints,
+  Hand,
+  Shovel,
+  SprayCan,
+  ThermometerSun,
+  Wheat,
+  type LucideIcon,
+} from 'lucide-react';
 
 /** One icon for each kind of task, wherever it is told. */
 export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
@@ -9,5 +19,6 @@ export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   protect: ThermometerSun,
   feed: Wheat,
   spray: SprayCan,
+  soil: Shovel,
   round: Footprints,
 };

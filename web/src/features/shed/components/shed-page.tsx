@@ -2,10 +2,8 @@ import type { GardenView } from '@candid-leaf/contract';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
+import { tabLook } from '../../../ui/tabs';
 import { GardenPage } from '../../garden/components/garden-page';
-
-const look = ({ isActive }: { isActive: boolean }) =>
-  `inline-flex min-h-11 items-center border-b-4 px-2 font-semibold ${isActive ? 'border-leaf text-leaf' : 'border-transparent text-soft hover:border-line'}`;
 
 /** A page of the shed, with its shelves: what is in it, how much, and what it is good for. */
 export function ShedPage({ children }: { children: (view: GardenView) => ReactNode }) {
@@ -25,11 +23,14 @@ function Shelves() {
   const link = useLink();
   return (
     <nav aria-label="Shelves" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
-      <NavLink to={link('shed', {})} end className={look}>
+      <NavLink to={link('shed', {})} end className={tabLook}>
         Products and doses
       </NavLink>
-      <NavLink to={link('sprayLog', {})} className={look}>
+      <NavLink to={link('sprayLog', {})} className={tabLook}>
         What was sprayed
+      </NavLink>
+      <NavLink to={link('soils', {})} className={tabLook}>
+        Soil
       </NavLink>
     </nav>
   );

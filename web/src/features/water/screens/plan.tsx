@@ -9,6 +9,7 @@ import { linkTo } from '../../../lib/paths';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../garden/components/garden-page';
+import { PlaceTabs } from '../../garden/components/place-tabs';
 import { savePlace } from '../../places/writes';
 import { Correct } from '../components/correct';
 import { Rules } from '../components/rules';
@@ -24,7 +25,14 @@ export function PlanScreen() {
     <GardenPage title={(v) => v.places.find((p) => p.place.id === placeId)?.place.name ?? 'Water'}>
       {(v) => {
         const place = v.places.find((p) => p.place.id === placeId)?.place;
-        return place ? <Plan key={placeId} place={place} /> : <Navigate to={linkTo('garden', { gardenId })} replace />;
+        return place ? (
+          <>
+            <PlaceTabs placeId={placeId} />
+            <Plan key={placeId} place={place} />
+          </>
+        ) : (
+          <Navigate to={linkTo('garden', { gardenId })} replace />
+        );
       }}
     </GardenPage>
   );

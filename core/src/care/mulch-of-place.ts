@@ -1,0 +1,48 @@
+import { disorderRow } from '../diagnosis/tables/disorders.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import { type Cover, isPotted, type PlaceKind } from '../records/place.js';
+import type { EarlierYear, MulchSpell } from '../records/facts.js';
+import type { DisorderCode } from '../records/vocabulary/disorders.js';
+import { type MulchPlan, mulchPlan } from '../soil/mulch-plan.js';
+import { AHEAD_DAYS, hardSpells } from '../season/hard-weather.js';
+import { addDays, type Day } from '../units/day.js';
+import { spellOn } from '../water/season.js';
+
+interface PlaceWithMulch {
+  kind: PlaceKind;
+  cover?: Cover | null;
+  mulch: readonly MulchSpell[];
+  lengthM: number | null;
+  widthM: number | null;
+}
+
+/** Troubles that splash up from the soil: those whose remedies lay a barrier. */
+const splashes = (code: DisorderCode): boolean => disorderRow(code).remedies.some((l) => l.remedy === 'splash-barrier');
+
+/** Is it time to mulch a place, and with how much? */
+export function mulchOfPlace(
+  place: PlaceWithMulch,
+  plants: readonly { heightM: number | null; transplantedOn: Day | null }[],
+  history: readonly EarlierYear[],
+  weather: readonly WeatherDay[],
+  today: Day,
+): MulchPlan {
+  const heights = plants.flatMap((p) => (p.heightM === null ? [] : [p.heightM]));
+  const planted = plants.flatMap((p) => (p.transplantedOn === null ? [] : [p.transplantedOn])).sort();
+  const ahead = weather.filter((w) => w.date >= today);
+  const exposure = { facts: place, newlyPlanted: false };
+  const heatAhead = hardSpells(today, ahead, exposure, ahead).some(
+    (spell) => spell.kind === 'heat' && spell.from <= addDays(today, AHEAD_DAYS),
+  );
+  return mulchPlan({
+    today,
+    heatAhead,
+    weather,
+    heightM: heights.length > 0 ? Math.min(...heights) : null,
+    plantedOn: planted.at(-1) ?? null,
+    liesMm: spellOn([...place.mulch], today)?.depthMm ?? 0,
+    areaM2: place.lengthM !== null && place.widthM !== null ? place.lengthM * place.widthM : null,
+    leafSpot: history.some((y) => (y.problems ?? []).some(splashes)),
+    isPot: isPotted(place),
+  });
+}

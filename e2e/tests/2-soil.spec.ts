@@ -1,0 +1,40 @@
+import { expect, test } from '@playwright/test';
+import { ownGarden, signIn, tomatoIn } from './helpers.js';
+
+test('a soil test in the units of its sheet, what is short, and a split dose of lime with its dates; mulch laid from Today', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Sour bed', kind: 'ground', texture: 'clay', lengthM: 2, widthM: 2 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: 'Shed' }).click();
+  await page.getByRole('link', { name: 'Soil', exact: true }).click();
+  await page.getByRole('link', { name: /Sour bed/ }).click();
+  await page.getByRole('button', { name: 'Write a test down' }).click();
+  const form = page.getByRole('region', { name: 'Soil test' });
+  await form.getByLabel('pH', { exact: true }).fill('12');
+  await form.getByLabel('Potassium', { exact: true }).fill('0.2');
+  await form.getByLabel('Potassium in').selectOption('meq/100g');
+  await form.getByRole('button', { name: 'Keep the test' }).click();
+  await expect(form.getByText('pH must be a soil pH between 2 and 11')).toBeVisible();
+  await form.getByLabel('pH', { exact: true }).fill('5.0');
+  await form.getByRole('button', { name: 'Keep the test' }).click();
+  await expect(form.getByText(/Short: pH, potassium/)).toBeVisible();
+  await expect(form.getByText('78.2')).toBeVisible();
+
+  const dose = page.getByRole('status', { name: 'The dose' });
+  await expect(dose.getByRole('listitem')).toHaveText([
+    '1172\u00a0g on 18 July 2026',
+    '1172\u00a0g on 14 January 2027',
+  ]);
+  await expect(dose).toContainText('Recipes go from 585 to 810 g a square metre in all');
+  await page.getByLabel('pH wanted').fill('7');
+  await expect(page.getByText(/Never lime beyond a pH of 6.8/)).toBeVisible();
+  await expect(page.getByText(/4 times as much. Begin with the weaker/).first()).toBeVisible();
+
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  const today = page.getByRole('region', { name: 'Today' });
+  await today.getByRole('button', { name: /^Done: Mulch: Sour bed/ }).click();
+  await expect(page.getByText('Done: Mulch: Sour bed.')).toBeVisible();
+  await expect(today.getByText('Mulch: Sour bed')).toBeHidden();
+});

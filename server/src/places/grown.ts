@@ -1,0 +1,21 @@
+import type { DisorderCode, EarlierYear } from '@candid-leaf/core/records';
+import type { EntityManager } from 'typeorm';
+import { updateRows } from '../shared/rows.js';
+import { PlaceEntity } from './place.entity.js';
+
+/** Writes down by itself what grew in a place in a year, and what ailed there. The gardener's own notes of earlier years stay beside it. */
+export async function noteGrown(
+  m: EntityManager,
+  placeId: string,
+  year: number,
+  problems: readonly DisorderCode[] = [],
+): Promise<void> {
+  const place = await m.findOneBy(PlaceEntity, { id: placeId });
+  if (!place) return;
+  const before = (place.grown ?? []).find((y) => y.year === year);
+  const known = before?.problems ?? [];
+  if (before && problems.every((p) => known.includes(p))) return;
+  const now: EarlierYear = { year, family: 'nightshade', problems: [...new Set([...known, ...problems])] };
+  const grown = [...(place.grown ?? []).filter((y) => y.year !== year), now].sort((a, b) => a.year - b.year);
+  await updateRows(m, PlaceEntity, { id: placeId }, { grown });
+}

@@ -1,0 +1,23 @@
+import { Module, type OnModuleInit } from '@nestjs/common';
+import { AssessmentModule } from '../assessment/assessment.module.js';
+import { TodayModule } from '../today/today.module.js';
+import { TodayService } from '../today/today.service.js';
+import { TreatmentsModule } from '../treatments/treatments.module.js';
+import { SoilController } from './soil.controller.js';
+import { SoilSource } from './soil.source.js';
+
+@Module({
+  imports: [AssessmentModule, TodayModule, TreatmentsModule],
+  controllers: [SoilController],
+  providers: [SoilSource],
+})
+export class SoilModule implements OnModuleInit {
+  constructor(
+    private readonly today: TodayService,
+    private readonly source: SoilSource,
+  ) {}
+
+  onModuleInit(): void {
+    this.today.register(this.source);
+  }
+}

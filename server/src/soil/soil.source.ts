@@ -1,0 +1,96 @@
+import { Injectable } from '@nestjs/common';
+import { mulchOfPlace } from '@candid-leaf/core/care';
+import { weatherInPlace } from '@candid-leaf/core/climate';
+import { mulchInWords, type MulchPlan } from '@candid-leaf/core/soil';
+import type { EntityManager } from 'typeorm';
+import { weatherIn } from '../assessment/plant-case.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { revisionOf } from '../shared/garden-revision.js';
+import { TreatmentsService } from '../treatments/treatments.service.js';
+import { TaskSource, type Task } from '../today/task-source.js';
+
+const MINUTES = 20;
+
+/** Mulch, when the soil is warm and the plants are tall enough. In heat it stands among what the heat asks for. */
+@Injectable()
+export class SoilSource extends TaskSource {
+  readonly code = 'soil';
+
+  constructor(private readonly treatments: TreatmentsService) {
+    super();
+  }
+
+  async list(s: GardenSnapshot): Promise<Task[]> {
+    const elsewhere = await this.treatments.plantsWith(s.garden.id, (r) => r.dose === 'mulch');
+    return livePlaces(s).flatMap((place): Task[] => {
+      if (livePlantsIn(s, place.id).some((p) => elsewhere.has(p.id))) return [];
+      const plan = mulchOf(s, place);
+      if (plan.kind !== 'lay' || plan.because === 'heat' || livePlantsIn(s, place.id).length === 0) return [];
+      return [
+        {
+          id: place.id,
+          plantId: null,
+          placeId: place.id,
+          title: `Mulch: ${place.name}`,
+          where: 'Straw, leaves or clippings, kept off the stems',
+          why: mulchInWords(plan, s.format),
+          dueOn: s.today,
+          minutes: MINUTES,
+          litres: null,
+          remedy: null,
+          dose: null,
+          amount: `${s.format.centimetres(plan.depthCm)} deep${plan.litres === null ? '' : `, ${s.format.litres(plan.litres)}`}`,
+          cautions: [
+            'Hay, straw or manure from sprayed land can carry weedkiller: test with a bean seedling.',
+            'Dry material is dusty: damp it down.',
+          ],
+        },
+      ];
+    });
+  }
+
+  /** Laid: the place has it from today on. */
+  async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<string | null> {
+    const place = livePlaces(s).find((p) => p.id === id);
+    const plan = place && mulchOf(s, place);
+    if (plan?.kind !== 'lay') return null;
+    const lies = place!.mulch.find((x) => x.from <= s.today && (x.to == null || x.to >= s.today));
+    const spells = place!.mulch.filter((x) => x !== lies);
+    await keep(m, place!.id, [
+      ...spells,
+      { from: s.today, to: null, kind: 'straw', depthMm: plan.depthCm * 10 + (lies?.depthMm ?? 0) },
+    ]);
+    return null;
+  }
+
+  async undo(m: EntityManager, s: GardenSnapshot, id: string): Promise<void> {
+    const place = s.places.find((p) => p.id === id);
+    if (place)
+      await keep(
+        m,
+        id,
+        place.mulch.filter((x) => x.from !== s.today),
+      );
+  }
+
+  /** Of a place that is mulched by now nothing can be put off, but it is known. */
+  override knows(_m: EntityManager, s: GardenSnapshot, id: string): Promise<boolean> {
+    return Promise.resolve(livePlaces(s).some((p) => p.id === id));
+  }
+}
+
+export const mulchOf = (s: GardenSnapshot, place: PlaceEntity): MulchPlan =>
+  mulchOfPlace(
+    place,
+    livePlantsIn(s, place.id),
+    [...place.history, ...(place.grown ?? [])],
+    weatherIn(s).map((w) => weatherInPlace(place, w, s.garden)),
+    s.today,
+  );
+
+async function keep(m: EntityManager, id: string, mulch: PlaceEntity['mulch']): Promise<void> {
+  const place = await m.findOneByOrFail(PlaceEntity, { id });
+  Object.assign(place, { mulch, version: place.version + 1, revision: revisionOf(m) });
+  await m.save(place);
+}

@@ -1,0 +1,87 @@
+import type { SoilView } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+
+test('a soil test as the laboratory gave it: read into levels that findings go by; an older one stays, the newest counts', async () => {
+  const g = await gardenOf(app);
+  const place = await g.place({});
+  const plant = await g.plant(place);
+  const values = { potassium: { amount: 0.2, unit: 'meq/100g' }, magnesium: { amount: 400, unit: 'lb/acre' } };
+  await g.changePlace(place, { soilTest: { date: '2025-10-02', pH: 5.6 } });
+  await g.changePlace(place, { soilTest: { date: '2026-04-02', pH: 6.3, values } });
+  const { place: kept } = (await g.view()).places[0]!;
+  expect(kept.soilTests!.map((t) => t.date)).toEqual(['2025-10-02', '2026-04-02']);
+  expect(kept.soilTest).toMatchObject({ date: '2026-04-02', potassium: 'low', magnesium: 'ok', values });
+  const { place: inCase } = (await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200)).body;
+  expect(inCase.soilTest).toMatchObject({ potassium: 'low' });
+});
+
+test.each([
+  [{ pH: 12 }, 'soilTest.pH'],
+  [{ values: { potassium: { amount: 1, unit: 'grains' } } }, 'soilTest.values.potassium.unit'],
+  [{ values: { phosphorus: { amount: 1, unit: 'meq/100g' } } }, 'soilTest.values.phosphorus.unit'],
+])('a test that cannot be, %j, is refused at %s', async (test, path) => {
+  const g = await gardenOf(app);
+  const answer = await g.agent.put(g.url('/places')).send({
+    id: uuid(),
+    name: 'Bed',
+    kind: 'ground',
+    texture: 'loam',
+    lengthM: 1,
+    widthM: 1,
+    soilTest: { date: TODAY, ...test },
+  });
+  expect([answer.status, answer.body.faults.map((f: { path: string }) => f.path)]).toEqual([400, [path]]);
+});
+
+test('mulch is asked for when the soil is warm, laid with one touch, and taken back; a bed that has it is left alone', async () => {
+  const g = await gardenOf(app);
+  const bed = await g.place({ name: 'Long bed', lengthM: 2, widthM: 1 });
+  await g.plant(bed);
+  const task = async () => (await g.view()).today.find((t) => t.source === 'soil');
+  const asked = (await task())!;
+  expect(asked).toMatchObject({ title: 'Mulch: Long bed', amount: expect.stringMatching(/6.cm deep, 120.L/) });
+  await g.tick(asked.key).expect(200);
+  await g.tick(asked.key).expect(200);
+  expect(await task()).toBeUndefined();
+  expect((await g.view()).places[0]!.place.mulch).toEqual([{ from: TODAY, to: null, kind: 'straw', depthMm: 60 }]);
+  await g.untick(asked.key).expect(204);
+  expect(await task()).toBeDefined();
+  expect((await g.view()).places[0]!.place.mulch).toEqual([]);
+});
+
+test('what grew and ailed is written down by itself, and speaks in the next year', async () => {
+  const g = await gardenOf(app);
+  const bed = await g.place({});
+  const plant = await g.plant(bed);
+  const grown = async () => ((await g.agent.get(g.url(`/places/${bed}/soil`)).expect(200)).body as SoilView).grown;
+  expect(await grown()).toEqual([{ year: 2026, family: 'nightshade', problems: [] }]);
+  for (const back of [20, 16, 12, 8, 4, 1])
+    await g.record('watering', { plantId: plant }, { date: addDays(TODAY, -back), litres: 6, how: 'overhead' });
+  const seen = ['leaf-target-spots', 'where-lower-leaves', 'pace-spreading-upward'].map((sign) => ({
+    sign,
+    present: true,
+  }));
+  await g.record('inspection', { plantId: plant }, { date: TODAY, allClear: false, signs: seen });
+  const take = () =>
+    g.agent
+      .post(g.url(`/plants/${plant}/treatments`))
+      .send({ id: uuid(), disorder: 'early-blight' })
+      .expect(200);
+  await take();
+  await take();
+  expect(await grown()).toEqual([{ year: 2026, family: 'nightshade', problems: ['early-blight'] }]);
+  // leaf spot has been here: paper goes under the mulch
+  expect((await g.agent.get(g.url(`/places/${bed}/soil`)).expect(200)).body.mulch).toMatchObject({ paper: true });
+  const { place } = (await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200)).body;
+  expect(place.history).toEqual([{ year: 2026, family: 'nightshade', problems: ['early-blight'] }]);
+});

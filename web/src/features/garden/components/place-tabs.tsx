@@ -1,0 +1,19 @@
+import { NavLink } from 'react-router';
+import { useLink } from '../../../lib/garden-context';
+import { tabLook } from '../../../ui/tabs';
+
+/** The pages of one place. */
+export function PlaceTabs({ placeId }: { placeId: string }) {
+  const link = useLink();
+  const at = { placeId };
+  return (
+    <nav aria-label="This place" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
+      <NavLink to={link('placePlan', at)} className={tabLook}>
+        Water
+      </NavLink>
+      <NavLink to={link('placeSoil', at)} className={tabLook}>
+        Soil
+      </NavLink>
+    </nav>
+  );
+}

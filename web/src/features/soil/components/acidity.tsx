@@ -1,0 +1,62 @@
+import type { PlaceDto } from '@candid-leaf/contract';
+import type { Crop } from '@candid-leaf/core/records';
+import { acidityDose, PH_BAND, type AcidityAnswer } from '@candid-leaf/core/soil';
+import { useState } from 'react';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { Panel } from '../../../ui/panel';
+
+/** Lime or sulfur from what the pH is to what it should be: by texture, in parts, with dates; the weaker end of the recipes. */
+export function Acidity({ place, crop }: { place: PlaceDto; crop: Crop }) {
+  const { today } = useGarden();
+  const [low, high] = PH_BAND[crop];
+  const [pH, setPh] = useState<number | null>(place.soilTest?.pH ?? null);
+  const [target, setTarget] = useState<number | null>(pH !== null && pH > high ? high : Math.max(low, 6.5));
+  const areaM2 = (place.lengthM ?? 0) * (place.widthM ?? 0);
+  const ready = pH !== null && target !== null && pH >= 3 && pH <= 10 && areaM2 > 0;
+  return (
+    <Panel title="Lime or sulfur">
+      <div className="mt-2 grid grid-cols-2 gap-3">
+        <MeasuredInput label="pH now" quantity="count" min={3} max={10} value={pH} onChange={setPh} />
+        <MeasuredInput label="pH wanted" quantity="count" min={5.5} max={7.2} value={target} onChange={setTarget} />
+      </div>
+      {ready ? (
+        <Answer answer={acidityDose({ pH, target, texture: place.texture, areaM2, from: today })} />
+      ) : (
+        <p className="mt-2 text-soft">Only with a tested pH: neither lime nor sulfur on a guess.</p>
+      )}
+    </Panel>
+  );
+}
+
+const WHY: Record<Extract<AcidityAnswer, { kind: 'refused' }>['because'], string> = {
+  pot: 'Not for a mix in a pot: this table is for ground.',
+  over: 'Never lime beyond a pH of 6.8: iron and manganese become short.',
+  'no-target': 'Tomatoes and peppers want 6 to 7: choose a pH within reach of that.',
+};
+
+function Answer({ answer }: { answer: AcidityAnswer }) {
+  const f = useFormat();
+  if (answer.kind === 'right') return <p className="mt-3">It is right as it is. Add nothing.</p>;
+  if (answer.kind === 'refused') return <p className="mt-3 text-ripe">{WHY[answer.because]}</p>;
+  const { with: what, parts, range, testAgainOn } = answer.dose;
+  const name = what === 'lime' ? 'Ground limestone' : 'Elemental sulfur';
+  return (
+    <div role="status" aria-label="The dose" className="mt-3 rounded-xl bg-leafwash p-4">
+      <ol>
+        {parts.map((p) => (
+          <li key={p.on} className="text-lg">
+            <strong>{f.grams(p.grams)}</strong> on {f.day(p.on)} {p.on.slice(0, 4)}
+          </li>
+        ))}
+      </ol>
+      <p className="mt-1 text-sm">
+        {name}, {parts[0]!.gPerM2} g a square metre
+        {parts.length > 1 ? ' each time, split because it is much at once' : ''}. Recipes go from {range[0]} to{' '}
+        {range[1]} g a square metre in all: the weaker is given, more can follow. Test again from {f.day(testAgainOn)}{' '}
+        {testAgainOn.slice(0, 4)}; it takes months to act.
+      </p>
+      <p className="mt-1 text-sm">Dust: mask and eye cover, damp it down. Dig in lightly; the label decides.</p>
+    </div>
+  );
+}

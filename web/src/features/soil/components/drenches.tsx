@@ -1,0 +1,36 @@
+import { DRENCHES, type Drench } from '@candid-leaf/core/soil';
+import { useFormat } from '../../../lib/garden-context';
+import { Panel } from '../../../ui/panel';
+
+/** Recipes that people give each other, with the spread between them shown and the weaker first. */
+export function Drenches() {
+  return (
+    <Panel title="Drenches, as they are told">
+      <ul className="mt-1 divide-y divide-line">
+        {DRENCHES.map((d) => (
+          <Row key={d.code} drench={d} />
+        ))}
+      </ul>
+    </Panel>
+  );
+}
+
+function Row({ drench: d }: { drench: Drench }) {
+  const f = useFormat();
+  const amount = (x: number): string => (d.unit === 'mL' ? f.millilitres(x) : f.powder(x, d.gPerMl));
+  return (
+    <li className="py-2">
+      <p className="font-semibold">{d.name}</p>
+      <p>
+        <strong>{amount(d.weaker)} a litre</strong>, {f.litres(d.litresEach)} for each plant, {d.times}.{' '}
+        <span className="text-soft">
+          Others say up to {amount(d.stronger)}: {Math.round(d.stronger / d.weaker)} times as much. Begin with the
+          weaker.
+        </span>
+      </p>
+      <p className="text-sm text-soft">
+        Only for {d.when}. {d.caution} Source: {d.source}.
+      </p>
+    </li>
+  );
+}

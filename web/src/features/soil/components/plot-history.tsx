@@ -1,0 +1,40 @@
+import type { PlaceDto } from '@candid-leaf/contract';
+import { disorderRow } from '@candid-leaf/core/diagnosis';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { useGarden, useLink } from '../../../lib/garden-context';
+import { Panel } from '../../../ui/panel';
+import { soilQuery } from '../queries';
+
+/** What grew and ailed here, year by year: written by itself, beside what the gardener told of earlier years. */
+export function PlotHistory({ place }: { place: PlaceDto }) {
+  const link = useLink();
+  const query = useQuery(soilQuery(useGarden().id, place.id));
+  const years = [...(place.history ?? []), ...(query.data?.grown ?? [])].sort((a, b) => b.year - a.year);
+  return (
+    <Panel title="What grew and ailed here">
+      {years.length === 0 ? (
+        <p className="mt-1 text-soft">Nothing yet. It writes itself from what you plant and what you take on.</p>
+      ) : (
+        <ul className="mt-1 divide-y divide-line">
+          {years.map((y, i) => (
+            <li key={`${y.year} ${i}`} className="flex gap-4 py-1.5">
+              <strong className="tabular-nums">{y.year}</strong>
+              <span>
+                {y.family === 'nightshade' ? 'Tomatoes or peppers' : 'Another family'}
+                {(y.problems ?? []).map((p, k) => (
+                  <span key={p}>
+                    {k === 0 ? ': ' : ', '}
+                    <Link className="underline" to={link('disorder', { disorder: p })}>
+                      {disorderRow(p).label.toLowerCase()}
+                    </Link>
+                  </span>
+                ))}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Panel>
+  );
+}

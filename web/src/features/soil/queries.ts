@@ -1,0 +1,11 @@
+import type { SoilView } from '@candid-leaf/contract';
+import { queryOptions } from '@tanstack/react-query';
+import { api } from '../../lib/api';
+import { apiOf } from '../../lib/paths';
+import { queryKeys } from '../../lib/query-keys';
+
+export const soilQuery = (gardenId: string, placeId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.garden(gardenId), 'soil', placeId] as const,
+    queryFn: () => api<SoilView>('GET', apiOf(gardenId, 'places', placeId, 'soil')),
+  });
