@@ -24,6 +24,7 @@ const SERVER = [
   'views',
   'rounds',
   'feeding',
+  'pruning',
   'spraying',
   'soil',
   'protection',

@@ -1,5 +1,6 @@
 import { PlantMake } from '@candid-leaf/core/records';
-import { IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
+import { TRAININGS, type Training } from '@candid-leaf/core/pruning';
+import { IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
 export class PlantInput extends PlantMake {
@@ -18,6 +19,11 @@ export class PlantInput extends PlantMake {
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;
+
+  /** how it is trained; by habit, season and heat where it is left out */
+  @IsOptional()
+  @IsIn(TRAININGS)
+  training?: Training | null;
 }
 
 export interface PlantDto extends PlantInput {

@@ -5,7 +5,17 @@ import { IsOptional } from 'class-validator';
 import { IsId } from './id.js';
 
 /** Where tasks come from, in the order in which Today tells them on one day. */
-export const TASK_SOURCES = ['protect', 'look-again', 'water', 'remedy', 'feed', 'spray', 'soil', 'round'] as const;
+export const TASK_SOURCES = [
+  'protect',
+  'look-again',
+  'water',
+  'remedy',
+  'feed',
+  'cut',
+  'spray',
+  'soil',
+  'round',
+] as const;
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 
 /** Ticking a task; a watering writes its own record under `recordId`. */
@@ -42,6 +52,8 @@ export interface TaskDto {
   held?: { until: Day; because: string };
   /** it is answered by a look at the plant, at this part first */
   see?: Part;
+  /** a sucker that roots: how far it is; planted, it becomes a plant of its own */
+  rooting?: 'look' | 'plant';
   /** the amount in words, where it is more than a dose for each plant */
   amount?: string;
   cautions: string[];

@@ -1,5 +1,5 @@
 import type { Report } from '@candid-leaf/core/assessment';
-import type { FeedingStory } from '@candid-leaf/core/care';
+import type { cutsOf, FeedingStory } from '@candid-leaf/core/care';
 import type { FeedPlan } from '@candid-leaf/core/nutrition';
 import type { DisorderCode, RecordKind, SignCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
@@ -62,6 +62,9 @@ export interface FeedingView {
   story: FeedingStory | null;
 }
 
+/** This week's cuts, and how it is trained. */
+export type CutsView = ReturnType<typeof cutsOf>;
+
 /** One plant's page. Each fact stands in it once. */
 export interface PlantView {
   garden: GardenDto;
@@ -76,4 +79,5 @@ export interface PlantView {
   /** what stands open for it or for its place, with its day: water, feed, cut, tie, spray, pick */
   next: TaskDto[];
   feeding: FeedingView;
+  cuts: CutsView;
 }

@@ -1,3 +1,4 @@
+import { PruningModule } from './pruning/pruning.module.js';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { ScheduleModule } from '@nestjs/schedule';
@@ -45,6 +46,7 @@ const FEATURES = [
   TreatmentsModule,
   ProtectionModule,
   FeedingModule,
+  PruningModule,
   SprayingModule,
   SoilModule,
   RoundsModule,

@@ -2,3 +2,4 @@ export * from './feeding.js';
 export * from './feed-for-place.js';
 export * from './spray-plan.js';
 export * from './mulch-of-place.js';
+export * from './cuts.js';

@@ -50,6 +50,10 @@ export const EVENTS = [
   'staked',
   'moved',
   'harvest',
+  'tied',
+  'sucker-in-water',
+  'roots-looked-for',
+  'sucker-planted',
 ] as const;
 
 /** Letters of a reason given for what is usually refused. */
@@ -186,6 +190,12 @@ export class Pruning extends Dated {
   @ArrayMaxSize(CUT_KINDS.length)
   @IsIn(CUT_KINDS, { each: true })
   what?: (typeof CUT_KINDS)[number][];
+
+  /** why it was so much */
+  @IsOptional()
+  @IsString()
+  @MaxLength(MOST_REASON)
+  because?: string;
 }
 
 export class Spraying extends Dated {

@@ -1,4 +1,5 @@
 import type { Crop, DisorderCode, GrowthHabit, PlantType, Stage } from '@candid-leaf/core/records';
+import type { Training } from '@candid-leaf/core/pruning';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
@@ -33,6 +34,10 @@ export class PlantEntity extends GardenRow {
 
   @Column('simple-json')
   resistantTo: DisorderCode[];
+
+  /** how it is trained, where the gardener chose */
+  @Column('varchar', { length: 20, nullable: true })
+  training: Training | null;
 
   @Column('int', { default: 0 })
   position: number;

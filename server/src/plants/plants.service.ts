@@ -44,6 +44,7 @@ export class PlantsService {
           heightM: input.heightM ?? null,
           spacingM: input.spacingM ?? null,
           resistantTo: input.resistantTo ?? [],
+          training: input.training ?? null,
         },
         { position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }), retiredOn: null },
       );

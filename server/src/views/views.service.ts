@@ -8,7 +8,7 @@ import {
   type TaskDto,
 } from '@candid-leaf/contract';
 import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
-import { feedingStory } from '@candid-leaf/core/care';
+import { feedingStory, cutsOf } from '@candid-leaf/core/care';
 import { caseFileOf, type CaseFile } from '@candid-leaf/core/casefile';
 import { feedInWords } from '@candid-leaf/core/nutrition';
 import { CLEAR_FROM, disorderRow } from '@candid-leaf/core/diagnosis';
@@ -75,6 +75,7 @@ export class ViewsService {
       records: recordsOfPlant(s, plant).reverse().slice(0, RECORDS_SHOWN).map(recordDto),
       treatments: await this.treatments.ofPlant(gardenId, plantId),
       next: all.filter((t) => t.plantId === plantId || (t.plantId === null && t.placeId === place.id)),
+      cuts: cutsOf(own, plant.training),
       feeding: { plan, text: feedInWords(plan, s.today, s.format), story: feedingStory(own) },
     };
   }

@@ -4,8 +4,11 @@ import type { CSSProperties, ReactNode } from 'react';
 
 /** How a plant grows, as drawn: a cordon is tall and thin, a bush round, a pepper forked. */
 export type Form = 'cordon' | 'bush' | 'forked';
-const formOf = (p: Pick<PlantDto, 'crop' | 'habit'>): Form =>
+export const formOf = (p: Pick<PlantDto, 'crop' | 'habit'>): Form =>
   p.crop === 'pepper' ? 'forked' : p.habit === 'determinate' ? 'bush' : 'cordon';
+
+/** Where each form's highest leaf ends in the drawing. */
+export const TIP_Y: Record<Form, number> = { cordon: 10, bush: 84, forked: 72 };
 
 interface Leaf {
   x: number;

@@ -17,5 +17,6 @@ export class Care1700000600000 extends SteppedMigration {
     { name: 'place.pondNear', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS pondNear tinyint NULL` },
     { name: 'place.grown', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS grown longtext NULL` },
     { name: 'place.soilTests', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS soilTests longtext NULL` },
+    { name: 'plant.training', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS training varchar(20) NULL` },
   ];
 }

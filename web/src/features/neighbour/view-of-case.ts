@@ -10,6 +10,19 @@ import {
 } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 
+const NO_CUTS: PlantView['cuts'] = {
+  cuts: [],
+  left: 0,
+  backlog: 0,
+  weeks: 0,
+  hold: null,
+  recorded: false,
+  cleanBlades: false,
+  clearToM: null,
+  topOn: null,
+  training: { training: 'leave-alone', because: 'unknown-habit' },
+  chosen: false,
+};
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /** A case as the view of a plant, so that somebody else's plant is shown by the same page. */
@@ -26,6 +39,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     records: [...given, ...looks].sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0)),
     treatments: [],
     next: [],
+    cuts: NO_CUTS,
     feeding: { plan: { kind: 'ask' }, text: '', story: null },
   };
 }

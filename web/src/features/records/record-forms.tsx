@@ -100,6 +100,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
       { name: 'cuts', label: 'Cuts', as: 'number', quantity: 'count' },
       { name: 'leafSharePct', label: 'Share of the leaf', as: 'number', quantity: 'percent' },
       { name: 'what', label: 'What', as: 'several', options: wordsOf(CUT_KINDS) },
+      { name: 'because', label: 'Why so many', as: 'text', whenRefused: true },
     ],
   },
   note: { icon: NotebookPen, asks: [{ name: 'text', label: 'Note', as: 'text', long: true }] },

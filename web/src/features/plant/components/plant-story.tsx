@@ -1,3 +1,4 @@
+import { CutsPanel } from './cuts-panel';
 import type { PlantView } from '@candid-leaf/contract';
 import { CLEAR_FROM } from '@candid-leaf/core/diagnosis';
 import type { Part } from '@candid-leaf/core/records';
@@ -65,7 +66,10 @@ export function PlantStory({ view, reading = false }: Props) {
         </div>
         {!reading && (
           <div className="grid items-start gap-4 lg:order-5 lg:col-span-2 lg:grid-cols-2">
-            <NextHere view={view} />
+            <div className="flex flex-col gap-4">
+              <NextHere view={view} />
+              <CutsPanel view={view} />
+            </div>
             <FeedingPanel view={view} />
           </div>
         )}

@@ -2,7 +2,7 @@ import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contrac
 import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useGarden, useLink } from '../../../lib/garden-context';
@@ -22,6 +22,7 @@ import { restorePlant, retirePlant, savePlant } from '../writes';
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
   const here = (v: GardenView) => v.places.flatMap((p) => p.plants).find((p) => p.plant.id === plantId)?.plant;
+  const [params] = useSearchParams();
   return (
     <GardenPage title={(v) => here(v)?.name ?? 'A new plant'}>
       {(v) =>
@@ -30,6 +31,7 @@ export function PlantEdit() {
         ) : (
           <PlantForm
             plant={here(v) ?? null}
+            mother={v.places.flatMap((p) => p.plants).find((p) => p.plant.id === params.get('from'))?.plant ?? null}
             placeId={placeId ?? null}
             places={v.places.map((p) => [p.place.id, p.place.name])}
           />
@@ -39,13 +41,25 @@ export function PlantEdit() {
   );
 }
 
+/** What a rooted sucker has of its mother. */
+const sameKind = (m: PlantDto) => ({
+  name: `${m.name}, from a sucker`,
+  crop: m.crop,
+  habit: m.habit ?? null,
+  type: m.type ?? null,
+  resistantTo: m.resistantTo ?? [],
+  heightM: 0.1,
+});
+
 interface Props {
   plant: PlantDto | null;
+  /** what it was cut from: it is of the same kind */
+  mother: PlantDto | null;
   placeId: string | null;
   places: [id: string, name: string][];
 }
 
-function PlantForm({ plant, placeId, places }: Props) {
+function PlantForm({ plant, mother, placeId, places }: Props) {
   const garden = useGarden();
   const link = useLink();
   const navigate = useNavigate();
@@ -63,6 +77,7 @@ function PlantForm({ plant, placeId, places }: Props) {
           crop: 'tomato',
           stage: 'establishing',
           transplantedOn: garden.today,
+          ...(mother ? sameKind(mother) : {}),
         },
   });
   const crop = watch('crop');

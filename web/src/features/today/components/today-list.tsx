@@ -1,6 +1,6 @@
 import type { TaskDto } from '@candid-leaf/contract';
 import { doseInWords } from '@candid-leaf/core/diagnosis';
-import { Check, Eye, Footprints } from 'lucide-react';
+import { Check, Eye, Footprints, Sprout } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
@@ -135,6 +135,24 @@ function Answers({ task }: { task: TaskDto }) {
             said={(felt) => `Soil felt ${felt}: the plan follows.`}
           />
         </span>
+      ) : task.rooting === 'plant' && task.placeId ? (
+        <>
+          <Link
+            className={buttonLook('main')}
+            to={link('newPlant', { placeId: task.placeId }, { from: task.plantId ?? undefined })}
+            aria-label={`A new plant: ${task.title}`}
+          >
+            <Sprout aria-hidden size={17} /> A new plant
+          </Link>
+          <Button
+            look="quiet"
+            onClick={tick}
+            disabled={done.isPending}
+            aria-label={`Done: ${task.title}, ${task.where}`}
+          >
+            <Check aria-hidden size={17} /> Done
+          </Button>
+        </>
       ) : task.see && task.plantId ? (
         <Link
           className={buttonLook('main')}

@@ -1,0 +1,16 @@
+import type { Fault } from '../records/faults.js';
+import type { Pruning } from '../records/record-classes.js';
+
+/** Three weeks of cuts at once are more than a plant bears. */
+const MOST_AT_ONCE = 12;
+
+export function cutFaults(p: Pruning, path: string): Fault[] {
+  return (p.cuts ?? 0) > MOST_AT_ONCE && !p.because?.trim()
+    ? [
+        {
+          path: `${path}cuts`,
+          reason: `${p.cuts} at once is too much for one plant: at most 3 to 4 a week, or fruit scalds and growth stops. If it was so, write why, and it is kept`,
+        },
+      ]
+    : [];
+}

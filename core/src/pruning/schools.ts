@@ -1,0 +1,83 @@
+import type { Crop, GrowthHabit } from '../records/plant.js';
+
+/** How a plant is trained. The gardener chooses; what is started with has its reason (handbook, schools). */
+export const TRAININGS = ['one-stem', 'two-stems', 'keep-suckers', 'leave-alone'] as const;
+export type Training = (typeof TRAININGS)[number];
+
+export interface TrainingChoice {
+  training: Training;
+  because: 'pepper' | 'determinate' | 'hot' | 'short' | 'humid' | 'long' | 'unknown-habit';
+}
+
+/** Season shorter than this is short, days between frosts (judgement). */
+const SHORT_SEASON_DAYS = 150;
+
+export function defaultTraining(q: {
+  crop: Crop;
+  habit: GrowthHabit | null;
+  /** between the frosts; null without */
+  seasonDays: number | null;
+  /** share of the last weeks' days that were hot, 0 to 1 */
+  hotShare: number;
+  /** leaf diseases were seen here */
+  disease: boolean;
+}): TrainingChoice {
+  if (q.crop === 'pepper') return { training: 'leave-alone', because: 'pepper' };
+  if (q.habit === 'determinate') return { training: 'keep-suckers', because: 'determinate' };
+  if (q.habit === null) return { training: 'keep-suckers', because: 'unknown-habit' };
+  if (q.disease) return { training: 'one-stem', because: 'humid' };
+  if (q.hotShare >= 0.3) return { training: 'two-stems', because: 'hot' };
+  if (q.seasonDays !== null && q.seasonDays < SHORT_SEASON_DAYS) return { training: 'one-stem', because: 'short' };
+  return { training: 'two-stems', because: 'long' };
+}
+
+export const TRAINING_WORDS: Record<Training, string> = {
+  'one-stem': 'one stem',
+  'two-stems': 'two stems',
+  'keep-suckers': 'suckers kept, bare leaves below them cut',
+  'leave-alone': 'left alone',
+};
+export const TRAINING_BECAUSE: Record<TrainingChoice['because'], string> = {
+  pepper: 'peppers branch by themselves',
+  determinate: 'a bush tomato bears on its suckers: only lower leaves go',
+  hot: 'days are hot here: the second stem shades the fruit',
+  short: 'the season is short: one stem ripens earlier',
+  humid: 'leaf spots were seen here: one stem dries faster',
+  long: 'the season is long enough for two',
+  'unknown-habit': 'its habit is not known: suckers of a bush tomato bear its fruit, so they stay',
+};
+
+/** What each choice trades, against two stems (common practice, from memory; the signs say more than the numbers). */
+export const TRADES: Record<
+  Training,
+  { earlier: string; size: string; perPlant: string; perM2: string; shade: string }
+> = {
+  'one-stem': {
+    earlier: 'earliest',
+    size: 'largest',
+    perPlant: 'least',
+    perM2: 'most, planted 40 cm apart',
+    shade: 'least: fruit may scald',
+  },
+  'two-stems': {
+    earlier: 'a week later',
+    size: 'large',
+    perPlant: 'more',
+    perM2: 'as much, planted 60 cm apart',
+    shade: 'fair',
+  },
+  'keep-suckers': {
+    earlier: 'two weeks later',
+    size: 'smaller',
+    perPlant: 'most',
+    perM2: 'less, it wants a metre',
+    shade: 'good',
+  },
+  'leave-alone': {
+    earlier: 'latest',
+    size: 'smallest',
+    perPlant: 'many, some lost to disease',
+    perM2: 'least',
+    shade: 'most; dries slowly',
+  },
+};

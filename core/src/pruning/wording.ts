@@ -1,0 +1,45 @@
+import type { Formatter } from '../units/formatter.js';
+import type { Cut, CutHold, CutKind, CutPlan } from './cut-plan.js';
+
+const WORDS: Record<CutKind, readonly [one: string, more: string]> = {
+  diseased: ['spotted or mouldy leaf', 'spotted or mouldy leaves'],
+  touching: ['leaf that touches the soil', 'leaves that touch the soil'],
+  'low-suckers': ['sucker under the first truss', 'suckers under the first truss'],
+  'low-leaves': ['lower leaf', 'lower leaves'],
+  suckers: ['sucker further up', 'suckers further up'],
+  top: ['the top, two leaves above the last truss', 'tops'],
+  pinch: ['the tip, once, so that it branches', 'tips'],
+  'first-flowers': ['of the first flowers', 'of the first flowers'],
+};
+
+export const cutInWords = (c: Cut): string =>
+  c.kind === 'top' || c.kind === 'pinch'
+    ? WORDS[c.kind][0]
+    : `${c.count} ${WORDS[c.kind][c.count === 1 ? 0 : 1]}${c.halve ? ', halved rather than taken' : ''}`;
+export const cutsInWords = (cuts: readonly Cut[]): string => cuts.map(cutInWords).join(', ');
+
+export function cutHoldInWords(h: CutHold, f: Formatter): string {
+  const until = `held until ${f.day(h.until)}`;
+  switch (h.kind) {
+    case 'heat':
+      return `${until}: heat is foreseen, and every leaf shades fruit then`;
+    case 'sunscald':
+      return `${until}: sun damage is open, every leaf is needed as shade`;
+    case 'wet':
+      return `${until}: wet plants are not cut, wounds catch disease`;
+    case 'budget':
+      return `${until}: this week's four cuts are made`;
+  }
+}
+
+/** Why so few, and how it goes on. */
+export function cutsWhy(p: CutPlan, f: Formatter): string {
+  const later =
+    p.backlog > 0 ? `; ${p.backlog} more over ${p.weeks} ${p.weeks === 1 ? 'week' : 'weeks'}, at most four a week` : '';
+  const clear =
+    p.clearToM !== null && p.clearToM > 0
+      ? `clear to ${f.centimetres(p.clearToM * 100)} by now, more as it grows`
+      : 'only what is seen: its height is not known';
+  const silent = p.recorded ? '' : '; no cut is written down this season, so look first whether they are there';
+  return `${clear}${later}${silent}`;
+}

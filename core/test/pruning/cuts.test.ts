@@ -1,0 +1,168 @@
+import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+import {
+  cutFaults,
+  cutHoldInWords,
+  cutPlan,
+  cutsInWords,
+  defaultTraining,
+  rootingOn,
+  WEEKLY_CUTS,
+  type CutQuestion,
+} from '../../src/pruning/index.js';
+import { ASOF } from '../helpers.js';
+
+const q = (more: Partial<CutQuestion> = {}): CutQuestion => ({
+  today: ASOF,
+  crop: 'tomato',
+  habit: 'indeterminate',
+  training: 'one-stem',
+  stage: 'fruiting',
+  heightM: 1.2,
+  plantedOn: addDays(ASOF, -60),
+  pruned: [],
+  diseased: 0,
+  touchesSoil: false,
+  leafScarce: false,
+  sunscald: false,
+  heatAhead: null,
+  wetToday: false,
+  firstFrost: null,
+  seasonDays: 190,
+  ...more,
+});
+const cut = (back: number, cuts: number, what: 'suckers' | 'lower-leaves' | 'top') => ({
+  date: addDays(ASOF, -back),
+  cuts,
+  what: [what],
+});
+
+test('a backlog is spread over weeks, worst first, at most four a week (handbook: 3 to 4)', () => {
+  const p = cutPlan(q({ touchesSoil: true }));
+  expect(p.cuts.map((c) => [c.kind, c.count])).toEqual([
+    ['touching', 2],
+    ['low-suckers', 2],
+  ]);
+  expect(p.backlog).toBeGreaterThan(0);
+  expect(p.weeks).toBe(Math.ceil(p.backlog / WEEKLY_CUTS));
+  // what was cut this week counts
+  expect(cutPlan(q({ touchesSoil: true, pruned: [cut(3, 3, 'lower-leaves')] })).cuts).toHaveLength(1);
+});
+
+test('never more than the budget, sick leaves apart; never above a third of the height, never higher than it is', () => {
+  for (const heightM of [0.2, 0.45, 0.9, 1.8])
+    for (const training of ['one-stem', 'two-stems', 'keep-suckers', 'leave-alone'] as const)
+      for (const crop of ['tomato', 'pepper'] as const)
+        for (const diseased of [0, 3]) {
+          const p = cutPlan(q({ heightM, training, crop, diseased, touchesSoil: true, firstFrost: addDays(ASOF, 40) }));
+          expect(p.cuts.filter((c) => c.kind !== 'diseased').reduce((n, c) => n + c.count, 0)).toBeLessThanOrEqual(
+            WEEKLY_CUTS,
+          );
+          expect(p.clearToM!).toBeLessThanOrEqual(Math.min(0.3, heightM / 3) + 1e-9);
+          for (const c of p.cuts) expect(c.toM <= Math.max(heightM, 0.3) && c.fromM < c.toM).toBe(true);
+        }
+});
+
+test('sick leaves come off first and do not wait for the budget; the blades are cleaned', () => {
+  const p = cutPlan(q({ diseased: 3, pruned: [cut(2, 4, 'suckers')] }));
+  expect(p.cuts).toMatchObject([{ kind: 'diseased', count: 3 }]);
+  expect(p).toMatchObject({ cleanBlades: true, hold: null });
+});
+
+test('a determinate keeps its suckers; so does one that is left to them; nobody tops it', () => {
+  const kinds = (more: object) => cutPlan(q({ firstFrost: addDays(ASOF, 30), ...more })).cuts.map((c) => c.kind);
+  expect(kinds({ habit: 'determinate', training: 'keep-suckers' })).toEqual(['low-leaves']);
+  expect(kinds({ training: 'keep-suckers' })).not.toContain('low-suckers');
+  expect(kinds({ training: 'leave-alone', touchesSoil: true })).not.toContain('low-leaves');
+});
+
+test('topping: fifty days before the first frost, indeterminates only, once', () => {
+  const frost = addDays(ASOF, 45);
+  const tidy = [cut(10, 9, 'suckers'), cut(20, 9, 'lower-leaves')];
+  expect(cutPlan(q({ firstFrost: frost, pruned: tidy }))).toMatchObject({
+    topOn: addDays(frost, -50),
+    cuts: [{ kind: 'top', count: 1 }],
+  });
+  expect(cutPlan(q({ firstFrost: addDays(ASOF, 60), pruned: tidy })).cuts).toEqual([]);
+  expect(cutPlan(q({ firstFrost: frost, pruned: [...tidy, cut(8, 1, 'top')] })).cuts.map((c) => c.kind)).not.toContain(
+    'top',
+  );
+  expect(cutPlan(q({ firstFrost: frost, habit: 'determinate' })).topOn).toBeNull();
+});
+
+test('young peppers are pinched once between 15 and 20 cm where the season is long; never later', () => {
+  const pepper = {
+    crop: 'pepper' as const,
+    habit: null,
+    training: 'leave-alone' as const,
+    stage: 'vegetative' as const,
+    heightM: 0.18,
+  };
+  expect(cutPlan(q(pepper)).cuts).toMatchObject([{ kind: 'pinch', count: 1 }]);
+  expect(cutPlan(q({ ...pepper, seasonDays: 120 })).cuts).toEqual([]);
+  expect(cutPlan(q({ ...pepper, heightM: 0.4 })).cuts).toEqual([]);
+  expect(cutPlan(q({ ...pepper, pruned: [cut(5, 1, 'top')] })).cuts).toEqual([]);
+  expect(
+    cutPlan(q({ ...pepper, stage: 'flowering', heightM: 0.35, plantedOn: addDays(ASOF, -15) })).cuts,
+  ).toMatchObject([{ kind: 'first-flowers' }]);
+});
+
+test.each([
+  ['sunscald', { sunscald: true }],
+  ['heat', { heatAhead: addDays(ASOF, 3) }],
+  ['wet', { wetToday: true }],
+  ['budget', { pruned: [cut(1, 4, 'suckers')] }],
+] as const)('not now: %s, until a day and with the reason', (kind, more) => {
+  const { hold } = cutPlan(q(more as Partial<CutQuestion>));
+  expect(hold!.kind).toBe(kind);
+  expect(hold!.until > ASOF).toBe(true);
+  expect(cutHoldInWords(hold!, METRIC_FORMAT)).toMatch(/held until/);
+});
+
+test('where leaf is scarce long leaves are halved rather than taken; without a height only what is seen is cut', () => {
+  expect(cutsInWords(cutPlan(q({ touchesSoil: true, leafScarce: true })).cuts)).toMatch(
+    /2 leaves that touch the soil, halved rather than taken/,
+  );
+  expect(cutPlan(q({ heightM: null }))).toMatchObject({ cuts: [], clearToM: null });
+  expect(cutPlan(q({ heightM: null, touchesSoil: true })).cuts).toMatchObject([{ kind: 'touching' }]);
+});
+
+test('how it is trained: by crop, habit, disease, heat and season, each with its reason', () => {
+  const t = (more: object) => {
+    const d = defaultTraining({
+      crop: 'tomato',
+      habit: 'indeterminate',
+      seasonDays: 200,
+      hotShare: 0,
+      disease: false,
+      ...more,
+    });
+    return [d.training, d.because];
+  };
+  expect(t({})).toEqual(['two-stems', 'long']);
+  expect(t({ seasonDays: 120 })).toEqual(['one-stem', 'short']);
+  expect(t({ seasonDays: 120, hotShare: 0.5 })).toEqual(['two-stems', 'hot']);
+  expect(t({ hotShare: 0.5, disease: true })).toEqual(['one-stem', 'humid']);
+  expect(t({ habit: 'determinate' })).toEqual(['keep-suckers', 'determinate']);
+  expect(t({ habit: null })).toEqual(['keep-suckers', 'unknown-habit']);
+  expect(t({ crop: 'pepper' })).toEqual(['leave-alone', 'pepper']);
+});
+
+test('forty cuts in one go are refused with the way out; a dozen are not', () => {
+  expect(cutFaults({ date: ASOF, cuts: 40 }, 'data.')).toEqual([
+    { path: 'data.cuts', reason: expect.stringMatching(/40 at once is too much/) },
+  ]);
+  expect(cutFaults({ date: ASOF, cuts: 12 }, 'data.')).toEqual([]);
+  expect(cutFaults({ date: ASOF, cuts: 40, because: 'hail had shredded them' }, 'data.')).toEqual([]);
+});
+
+test('a sucker in water: roots are looked for after a week, it is planted after two, and then it is over', () => {
+  const start = addDays(ASOF, -3);
+  expect(rootingOn(start, null, null, ASOF)).toMatchObject({ step: 'look', on: addDays(start, 7) });
+  expect(rootingOn(start, null, null, addDays(start, 8))).toMatchObject({ step: 'look', on: addDays(start, 7) });
+  expect(rootingOn(start, addDays(start, 8), null, addDays(start, 8))).toMatchObject({
+    step: 'plant',
+    on: addDays(start, 14),
+  });
+  expect(rootingOn(start, null, null, addDays(start, 30))).toMatchObject({ step: 'plant' });
+  expect(rootingOn(start, null, addDays(start, 15), addDays(start, 16))).toBeNull();
+});

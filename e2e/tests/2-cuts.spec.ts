@@ -1,0 +1,68 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { day, ownGarden, signIn, tomatoIn } from './helpers.js';
+
+test('a backlog of cuts: this week’s within the budget, drawn on the plant; made with one touch, and the rest waits; forty at once are refused', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Hall pot', kind: 'indoors', volumeL: 20 }, { habit: 'indeterminate' });
+  await own.put('/records', {
+    id: randomUUID(),
+    type: 'inspection',
+    plantId: plant,
+    data: { date: day(0), allClear: false, signs: [{ sign: 'plant-leaves-touch-soil', present: true }] },
+  });
+  await signIn(page, own.who);
+  const today = page.getByRole('region', { name: 'Today' });
+  await expect(today.getByText(/2 leaves that touch the soil, 2 suckers under the first truss/)).toBeVisible();
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  const panel = page.getByRole('region', { name: 'Cuts and training' });
+  await expect(panel.getByRole('listitem')).toHaveCount(2);
+  await expect(panel.getByText(/more over \d weeks?, at most four a week/)).toBeVisible();
+  await panel.getByText('Which shoot is a sucker?').click();
+  await expect(panel.getByRole('img', { name: /^A sucker grows in the angle/ })).toBeVisible();
+  await panel.getByLabel('Trained to').selectOption('leave-alone');
+  await expect(panel.getByRole('listitem')).toHaveCount(1);
+  await panel.getByLabel('Trained to').selectOption('one-stem');
+  await expect(panel.getByRole('listitem')).toHaveCount(2);
+
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('button', { name: 'Cut', exact: true }).click();
+  await page.getByLabel('Cuts', { exact: true }).fill('40');
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByText(/40 at once is too much for one plant/)).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await today.getByRole('button', { name: /^Done: 4 cuts: The plant/ }).click();
+  await expect(today.getByRole('list', { name: 'Not now' })).toContainText("this week's four cuts are made");
+});
+
+test('a sucker is put in a glass, looked at, planted, and becomes a plant of its own', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(
+    own,
+    { name: 'Hall pot', kind: 'indoors', volumeL: 20 },
+    { habit: 'indeterminate', training: 'leave-alone', type: 'paste' },
+  );
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('button', { name: 'Root this sucker' }).click();
+  const next = page.getByRole('region', { name: 'Next here' });
+  await expect(next.getByText('Look for roots, change the water: sucker of The plant')).toBeVisible();
+  const week = async () => {
+    await page.getByRole('link', { name: 'Settings' }).click();
+    await page.getByRole('button', { name: 'One week' }).click();
+    await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  };
+  await week();
+  await page.getByRole('button', { name: /^Done: Look for roots/ }).click();
+  await week();
+  await page.getByRole('link', { name: /^A new plant: Plant it deep/ }).click();
+  await expect(page.getByLabel('Name')).toHaveValue('The plant, from a sucker');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('link', { name: /^The plant, from a sucker/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Done: Plant it deep/ }).click();
+  await expect(page.getByText(/^Plant it deep/)).toBeHidden();
+});

@@ -1,0 +1,85 @@
+import { addDays } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+
+/** An indeterminate tomato of 1.2 m in a cool room, its lowest leaves on the soil. */
+async function cordon(facts: object = {}) {
+  const g = await gardenOf(app);
+  const place = await g.place({ kind: 'indoors', texture: 'potting-mix', volumeL: 20 });
+  const plant = await g.plant(place, { name: 'Tall one', habit: 'indeterminate', heightM: 1.2, ...facts });
+  const look = (...signs: string[]) =>
+    g.record(
+      'inspection',
+      { plantId: plant },
+      { date: TODAY, allClear: false, signs: signs.map((sign) => ({ sign, present: true })) },
+    );
+  const cuts = async () => (await g.view()).today.filter((t) => t.source === 'cut');
+  return { ...g, place, plant, look, cuts };
+}
+
+test('this week’s cuts stand in Today within the budget; ticked they are written down, and the rest waits a week', async () => {
+  const g = await cordon();
+  await g.look('plant-leaves-touch-soil');
+  const [task, ...others] = await g.cuts();
+  expect(others).toEqual([]);
+  expect(task).toMatchObject({
+    title: '4 cuts: Tall one',
+    amount: '2 leaves that touch the soil, 2 suckers under the first truss',
+    why: expect.stringMatching(/clear to 30.cm by now.*more over \d weeks?, at most four a week/),
+  });
+  const recordId = uuid();
+  await g.tick(task!.key, { recordId });
+  await g.tick(task!.key, { recordId });
+  const view = await g.plantView(g.plant);
+  expect(view.records.filter((r) => r.type === 'pruning').map((r) => r.data)).toEqual([
+    { date: TODAY, cuts: 4, what: ['lower-leaves', 'suckers'] },
+  ]);
+  expect(view.cuts).toMatchObject({ left: 0, hold: { kind: 'budget', until: addDays(TODAY, 7) } });
+  const [held] = await g.cuts();
+  expect(held!.held!.because).toMatch(/this week's four cuts are made/);
+  expect((await g.tick(held!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
+  await g.goTo(addDays(TODAY, 7));
+  expect((await g.cuts())[0]!.held).toBeUndefined();
+});
+
+test('the gardener’s own school decides: left alone, only what touches is cut', async () => {
+  const g = await cordon({ training: 'leave-alone' });
+  expect(await g.cuts()).toEqual([]);
+  await g.look('plant-leaves-touch-soil');
+  expect((await g.cuts())[0]!.amount).toBe('2 leaves that touch the soil');
+  expect((await g.plantView(g.plant)).cuts).toMatchObject({ chosen: true, training: { training: 'leave-alone' } });
+});
+
+test('forty cuts in one go are refused with the way out, and kept once explained', async () => {
+  const g = await cordon();
+  const put = (data: object) =>
+    g.agent
+      .put(g.url('/records'))
+      .send({ id: uuid(), type: 'pruning', plantId: g.plant, data: { date: TODAY, ...data } });
+  expect((await put({ cuts: 40 }).expect(400)).body.faults).toEqual([
+    { path: 'data.cuts', reason: expect.stringMatching(/40 at once is too much/) },
+  ]);
+  await put({ cuts: 40, because: 'hail had shredded them' }).expect(200);
+});
+
+test('a sucker in a glass: looked at for roots after a week, planted after two', async () => {
+  const g = await cordon({ training: 'leave-alone' });
+  await g.record('event', { plantId: g.plant }, { date: addDays(TODAY, -6), what: 'sucker-in-water' });
+  const next = async () => (await g.plantView(g.plant)).next.find((t) => t.rooting);
+  expect(await next()).toMatchObject({ rooting: 'look', dueOn: addDays(TODAY, 1) });
+  expect((await g.tick((await next())!.key)).body).toEqual({ recordId: null });
+  await g.goTo(addDays(TODAY, 1));
+  await g.tick((await next())!.key);
+  expect(await next()).toMatchObject({ rooting: 'plant', dueOn: addDays(TODAY, 8) });
+  await g.goTo(addDays(TODAY, 8));
+  await g.tick((await next())!.key);
+  expect(await next()).toBeUndefined();
+});

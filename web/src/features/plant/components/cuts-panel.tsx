@@ -1,0 +1,142 @@
+import type { PlantView } from '@candid-leaf/contract';
+import {
+  cutHoldInWords,
+  cutInWords,
+  cutsWhy,
+  TRADES,
+  TRAINING_BECAUSE,
+  TRAINING_WORDS,
+  TRAININGS,
+  type Training,
+} from '@candid-leaf/core/pruning';
+import { GlassWater } from 'lucide-react';
+import { v7 as uuid } from 'uuid';
+import { asInput } from '../../../lib/as-input';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { sentence } from '../../../lib/words';
+import { CutsDrawing, SuckerOrTruss } from '../../../signs/cuts-drawing';
+import { Button } from '../../../ui/button';
+import { SelectField } from '../../../ui/field';
+import { Panel } from '../../../ui/panel';
+import { useWrite } from '../../../ui/use-write';
+import { useDeleteWithUndo } from '../../records/components/use-delete-with-undo';
+import { saveRecord } from '../../records/writes';
+import { savePlant } from '../writes';
+
+/** This week's cuts, drawn where they are made; how it is trained, and what that trades. */
+export function CutsPanel({ view }: { view: PlantView }) {
+  const f = useFormat();
+  const { plant, cuts: plan } = view;
+  const tomato = plant.crop === 'tomato';
+  return (
+    <Panel title="Cuts and training">
+      <div className="mt-2 flex gap-4">
+        {plant.heightM != null && (
+          <CutsDrawing
+            plant={plant}
+            heightM={plant.heightM}
+            clearToM={plan.clearToM}
+            cuts={plan.cuts}
+            className="w-32 shrink-0 self-start"
+          />
+        )}
+        <div className="min-w-0 flex-1">
+          {plan.cuts.length === 0 ? (
+            <p>{plan.hold ? sentence(cutHoldInWords(plan.hold, f)) : 'Nothing is to be cut this week.'}</p>
+          ) : (
+            <>
+              <ol className="list-decimal pl-5">
+                {plan.cuts.map((c) => (
+                  <li key={c.kind}>{cutInWords(c)}</li>
+                ))}
+              </ol>
+              {plan.hold && <p className="mt-1 font-semibold">{sentence(cutHoldInWords(plan.hold, f))}</p>}
+            </>
+          )}
+          <p className="mt-1 text-sm text-soft">{sentence(cutsWhy(plan, f))}</p>
+          {plan.topOn && (
+            <p className="mt-1 text-sm text-soft">
+              Topped from {f.day(plan.topOn)}: what flowers later does not ripen before the frost.
+            </p>
+          )}
+          {plan.cleanBlades && <p className="mt-1 text-sm">Clean the blades with 70 % alcohol before and after.</p>}
+        </div>
+      </div>
+      {tomato && <Trained view={view} />}
+      {tomato && (
+        <details className="mt-3 border-t border-line pt-2">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">Which shoot is a sucker?</summary>
+          <SuckerOrTruss className="w-full max-w-sm" />
+          <p className="text-sm text-soft">
+            A sucker grows in the angle of leaf and stem. A shoot with flowers that rises from the stem between two
+            leaves is a truss: it stays.
+          </p>
+        </details>
+      )}
+      {tomato && plant.habit !== 'determinate' && <RootIt view={view} />}
+    </Panel>
+  );
+}
+
+function Trained({ view: { plant, cuts } }: { view: PlantView }) {
+  const garden = useGarden();
+  const save = useWrite(savePlant, garden.id);
+  const { training, because } = cuts.training;
+  const trade = TRADES[training];
+  return (
+    <div className="mt-3 border-t border-line pt-3">
+      <SelectField
+        label="Trained to"
+        value={plant.training ?? ''}
+        disabled={save.isPending}
+        options={[
+          ['', cuts.chosen ? 'as to begin with' : `${TRAINING_WORDS[training]} (to begin with)`],
+          ...TRAININGS.map((t): [string, string] => [t, TRAINING_WORDS[t]]),
+        ]}
+        onChange={(e) =>
+          save.mutate(
+            { plant: { ...asInput(plant), training: (e.target.value || null) as Training | null } },
+            { said: 'Kept: the week’s cuts follow.' },
+          )
+        }
+      />
+      <p className="mt-1 text-sm text-soft">
+        {!cuts.chosen && `${sentence(TRAINING_BECAUSE[because])} `}
+        Fruit {trade.earlier}, {trade.size}; from one plant {trade.perPlant}, from a square metre {trade.perM2}; shade
+        on the fruit {trade.shade}.
+      </p>
+    </div>
+  );
+}
+
+/** A sucker that was cut becomes a plant. */
+function RootIt({ view: { plant } }: { view: PlantView }) {
+  const garden = useGarden();
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useDeleteWithUndo(garden.id);
+  const start = () => {
+    const id = uuid();
+    save.mutate(
+      {
+        record: {
+          id,
+          type: 'event',
+          plantId: plant.id,
+          placeId: null,
+          data: { date: garden.today, what: 'sucker-in-water' },
+        },
+      },
+      { said: 'In its glass. Look for roots in a week: it stands under what is next.', undo: () => remove(id) },
+    );
+  };
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-line pt-2">
+      <Button look="quiet" className="-ml-3" onClick={start} disabled={save.isPending}>
+        <GlassWater aria-hidden size={18} /> Root this sucker
+      </Button>
+      <span className="text-sm text-soft">
+        10 to 20 cm long: strip its lower leaves, stand it in water in the shade.
+      </span>
+    </div>
+  );
+}
