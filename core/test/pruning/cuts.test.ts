@@ -112,7 +112,7 @@ test.each([
   ['wet', { wetToday: true }],
   ['budget', { pruned: [cut(1, 4, 'suckers')] }],
 ] as const)('not now: %s, until a day and with the reason', (kind, more) => {
-  const { hold } = cutPlan(q(more as Partial<CutQuestion>));
+  const { hold } = cutPlan(q(more));
   expect(hold!.kind).toBe(kind);
   expect(hold!.until > ASOF).toBe(true);
   expect(cutHoldInWords(hold!, METRIC_FORMAT)).toMatch(/held until/);
