@@ -4,6 +4,7 @@
  */
 const CORE = [
   'training',
+  'claims',
   'care',
   'assessment',
   'rounds',
@@ -18,6 +19,7 @@ const CORE = [
   'climate',
   'records',
   'units',
+  'helped',
 ];
 const SERVER = [
   'reckoning',
@@ -27,6 +29,7 @@ const SERVER = [
   'pruning',
   'spraying',
   'soil',
+  'trials',
   'protection',
   'treatments',
   'water',

@@ -11,6 +11,7 @@ export * from './soil.js';
 export * from './sprays.js';
 export * from './today.js';
 export * from './treatments.js';
+export * from './trials.js';
 export * from './views.js';
 export * from './water.js';
 export * from './weather.js';

@@ -45,6 +45,8 @@ export type RecordDto<K extends RecordKind = RecordKind> = {
     day: Day;
     data: RecordData<T>;
     createdAt: string;
+    /** a measure that it names for the first time in this garden: what is known of it is told once, with the answer to the write */
+    claim?: string;
   };
 }[K];
 

@@ -14,6 +14,7 @@ export const TASK_SOURCES = [
   'cut',
   'spray',
   'soil',
+  'trial',
   'round',
 ] as const;
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];

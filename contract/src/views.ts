@@ -1,3 +1,4 @@
+import { type Rate } from '@candid-leaf/core/helped';
 import type { Report } from '@candid-leaf/core/assessment';
 import type { cutsOf, FeedingStory } from '@candid-leaf/core/care';
 import type { FeedPlan } from '@candid-leaf/core/nutrition';
@@ -80,4 +81,6 @@ export interface PlantView {
   next: TaskDto[];
   feeding: FeedingView;
   cuts: CutsView;
+  /** how often each proposed remedy helped in this garden, by `disorder:remedy` */
+  helped: Record<string, Rate>;
 }

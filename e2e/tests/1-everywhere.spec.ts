@@ -21,6 +21,7 @@ async function views(page: Page): Promise<[string, string][]> {
     ['the week of a place', `${bed}/plan`],
     ['bench', `${garden}/bench`],
     ['a trouble in the handbook', `${garden}/handbook/sunscald`],
+    ['claims', `${garden}/handbook/claims`],
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],
     ['walk', `${bed}/walk`],

@@ -1,3 +1,4 @@
+import { TrialsModule } from './trials/trials.module.js';
 import { PruningModule } from './pruning/pruning.module.js';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
@@ -49,6 +50,7 @@ const FEATURES = [
   PruningModule,
   SprayingModule,
   SoilModule,
+  TrialsModule,
   RoundsModule,
   ViewsModule,
 ];

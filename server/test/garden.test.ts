@@ -360,7 +360,7 @@ test('the story behind the page: signs, finding, taking it on, ticking, two week
     .send({ outcome: 'worse' })
     .expect(200); // said once: it stands
   expect((await page()).treatments).toMatchObject([{ outcome: 'worked' }]);
-  expect((await garden()).today.filter((t) => t.source !== 'water')).toEqual([]);
+  expect((await garden()).today.filter((t) => ['remedy', 'look-again'].includes(t.source))).toEqual([]);
   expect((await page()).report.diagnosis).toEqual([]);
 });
 

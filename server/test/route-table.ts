@@ -12,6 +12,7 @@ import {
   StartTreatment,
   TaskDone,
   TreatmentOutcome,
+  TrialInput,
 } from '@candid-leaf/contract';
 import { GARDEN } from '@candid-leaf/demo';
 import { v7 as uuid } from 'uuid';
@@ -26,6 +27,9 @@ export interface World {
   treatmentId: string;
   benchId: string;
   productId: string;
+  trialId: string;
+  /** a second plant */
+  otherId: string;
   key: string;
   timer: string;
 }
@@ -76,6 +80,16 @@ const bench = (w: World): object => ({
   ],
 });
 const product = (): object => ({ id: uuid(), name: 'Bottle', kind: 'feed', form: 'liquid', n: 4, p2o5: 3, k2o: 8 });
+/** A trial of its plant against another, whose id stands for the trial's until there is one. */
+const trial = (w: World): object => ({
+  id: uuid(),
+  name: 'Mulch',
+  measure: 'fruit-blossom-end-dark',
+  changed: [w.plantId],
+  untouched: [w.trialId],
+  startedOn: '2026-07-01',
+  judgeOn: '2026-08-01',
+});
 const garden = (w: World): object => ({ ...GARDEN, id: w.gardenId, version: 1 });
 const treatment = (): object => ({ id: uuid(), disorder: 'blossom-end-rot' });
 const READ: Row = { member: 200 };
@@ -108,6 +122,7 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/benches': READ,
   'GET /api/gardens/:gardenId/timer': READ,
   'GET /api/gardens/:gardenId/products': READ,
+  'GET /api/gardens/:gardenId/trials': READ,
   'GET /api/gardens/:gardenId/sprays': READ,
   'GET /api/gardens/:gardenId/places/:placeId/plan': READ,
   'GET /api/gardens/:gardenId/places/:placeId/soil': READ,
@@ -199,6 +214,17 @@ export const ROUTES: Record<string, Row> = {
   },
   'DELETE /api/gardens/:gardenId/products/:productId': ACT(204),
   'POST /api/gardens/:gardenId/products/:productId/restore': ACT(204),
+  'PUT /api/gardens/:gardenId/trials': {
+    member: 200,
+    cls: TrialInput,
+    body: (w) => trial({ ...w, trialId: w.otherId }),
+    foreign: (m, t) => [
+      trial({ ...m, trialId: t.plantId }),
+      trial({ ...t, trialId: m.otherId }),
+      { ...trial({ ...m, trialId: m.otherId }), id: t.trialId },
+    ],
+  },
+  'DELETE /api/gardens/:gardenId/trials/:trialId': ACT(204),
   'PUT /api/gardens/:gardenId/timer': {
     member: 200,
     cls: HoseTimerInput,
@@ -235,8 +261,22 @@ export async function worldOf(
     },
   });
   const { id: treatmentId } = await ok('post', `/plants/${plantId}/treatments`, treatment());
-  const w = { gardenId: g.garden, placeId, plantId, recordId, treatmentId, benchId: '', productId: '', key: '', timer };
+  const w = {
+    gardenId: g.garden,
+    placeId,
+    plantId,
+    recordId,
+    treatmentId,
+    benchId: '',
+    productId: '',
+    trialId: '',
+    otherId: '',
+    key: '',
+    timer,
+  };
   const { id: benchId } = await ok('put', '/benches', bench(w));
   const { id: productId } = await ok('put', '/products', product());
-  return { agent: g.agent, w: { ...w, benchId, productId, key: `look-again:${treatmentId}` } };
+  const { id: otherId } = await ok('put', '/plants', plant(w));
+  const { id: trialId } = await ok('put', '/trials', trial({ ...w, trialId: otherId }));
+  return { agent: g.agent, w: { ...w, benchId, productId, trialId, otherId, key: `look-again:${treatmentId}` } };
 }

@@ -124,9 +124,7 @@ test('Today is in the order of its sources, and within one the longest due first
   await g.goTo(addDays(TODAY, 14));
   const tasks = await g.today();
   const order = tasks.map((t) => [TASK_SOURCES.indexOf(t.source), t.dueOn] as const);
-  expect(new Set(tasks.map((t) => t.source))).toEqual(
-    new Set(['look-again', 'water', 'remedy', 'round', 'cut']),
-  );
+  expect(new Set(tasks.map((t) => t.source))).toEqual(new Set(['look-again', 'water', 'remedy', 'round', 'cut']));
   expect(order).toEqual([...order].sort(([a, x], [b, y]) => a - b || (x < y ? -1 : x > y ? 1 : 0)));
   expect(new Set(tasks.filter((t) => t.source === 'remedy').map((t) => t.dueOn)).size).toBeGreaterThan(1);
 });

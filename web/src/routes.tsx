@@ -97,6 +97,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/handbook/screens/signs-page')).SignsPage }),
       },
       {
+        path: ROUTES.claims,
+        lazy: async () => ({ Component: (await import('./features/claims/screens/claims')).ClaimsScreen }),
+      },
+      {
         path: ROUTES.disorder,
         lazy: async () => ({ Component: (await import('./features/handbook/screens/disorder-page')).DisorderPage }),
       },

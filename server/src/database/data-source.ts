@@ -1,3 +1,4 @@
+import { TrialEntity } from '../trials/trial.entity.js';
 import type { DataSourceOptions } from 'typeorm';
 import { AccountEntity } from '../accounts/account.entity.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
@@ -33,6 +34,7 @@ const ENTITIES = [
   WeatherEntity,
   BenchEntity,
   ProductEntity,
+  TrialEntity,
   TimerRunEntity,
   TimerStateEntity,
   HoseTimerEntity,

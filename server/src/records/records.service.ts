@@ -1,3 +1,4 @@
+import { claimIn } from '@candid-leaf/core/claims';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { isOfGarden, isOfPlantOnly, type RecordDto, type RecordInput } from '@candid-leaf/contract';
@@ -16,7 +17,7 @@ import {
 } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { FlowNotKnown, makeWatering } from '@candid-leaf/core/water';
-import { In, IsNull, type EntityManager, type Repository } from 'typeorm';
+import { In, IsNull, Not, type EntityManager, type Repository } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
@@ -88,7 +89,8 @@ export class RecordsService {
       { type: input.type, plantId: input.plantId ?? null, placeId: input.placeId ?? null, day: data.date, data },
       { createdBy: accountId },
     );
-    return recordDto(row);
+    const claim = await firstClaim(m, gardenId, input.id, row.data);
+    return { ...recordDto(row), ...(claim ? { claim } : {}) };
   }
 
   /** Does a record stand under this id? */
@@ -181,4 +183,18 @@ function inspectionFaults(data: Entry, crop: Crop | undefined): Fault[] {
       ? [{ path: 'data.allClear', reason: 'an all-clear cannot hold a sign of trouble' }]
       : []),
   ];
+}
+
+/** What of a record names a measure: a note, or what was fed or sprayed. */
+const namedIn = (data: object): string => {
+  const { text, product, name } = data as { text?: string; product?: string; name?: string };
+  return [text, product, name].filter(Boolean).join(' ');
+};
+
+/** The measure that a record names, if it is the first in this garden to name it: the verdict is told once. */
+async function firstClaim(m: EntityManager, gardenId: string, id: string, data: object): Promise<string | undefined> {
+  const claim = claimIn(namedIn(data));
+  if (!claim) return undefined;
+  const others = await m.findBy(RecordEntity, { gardenId, type: In(['note', 'feeding', 'spray']), id: Not(id) });
+  return others.some((r) => claimIn(namedIn(r.data))?.code === claim.code) ? undefined : claim.code;
 }

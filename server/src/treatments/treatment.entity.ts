@@ -9,6 +9,8 @@ export interface FindingThen {
   finding: Diagnosis;
   /** the steps that come one by one where a follow-up says "not enough"; the next first */
   later?: Remedy[][];
+  /** what was taken at each step so far */
+  taken?: RemedyCode[][];
 }
 
 /** A finding that was taken on: kept with what it rested on, and with what came of it. */

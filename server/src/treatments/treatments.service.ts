@@ -1,3 +1,4 @@
+import { helpedHere, type Rate } from '@candid-leaf/core/helped';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Outcome, StartTreatment, TreatmentDto } from '@candid-leaf/contract';
@@ -37,6 +38,19 @@ export class TreatmentsService {
       order: { openedOn: 'DESC', id: 'DESC' },
     });
     return rows.map(treatmentDto);
+  }
+
+  /** How often each remedy helped against each trouble in this garden. */
+  async helped(gardenId: string): Promise<Map<string, Rate>> {
+    const rows = await this.db.manager.findBy(TreatmentEntity, { gardenId });
+    return helpedHere(
+      rows.map((t) => ({
+        disorder: t.disorder,
+        steps: t.report.taken ?? [t.remedies],
+        closed: t.closedOn !== null,
+        worked: t.outcome === 'worked',
+      })),
+    );
   }
 
   /** Plants of which an open task of a treatment is such a remedy: it is told by that task, and by no other. */
@@ -82,7 +96,7 @@ export class TreatmentsService {
         openedOn: s.today,
         followUpOn: first.followUpOn,
         successIs: first.successIs,
-        report: { headline: report.headline, finding, later: ladder },
+        report: { headline: report.headline, finding, later: ladder, taken: [now.map((r) => r.remedy)] },
         remedies: now.map((r) => r.remedy),
         step: 1,
         closedOn: null,
@@ -146,8 +160,10 @@ export class TreatmentsService {
     treatment.followUpOn = addDays(today, Math.max(1, Math.round(wait)));
     if (now.length > 0) {
       treatment.step += 1;
-      treatment.remedies = [...treatment.remedies, ...now.map((r) => r.remedy)];
-      treatment.report = { ...treatment.report, later };
+      const own = now.map((r) => r.remedy);
+      const taken = [...(treatment.report.taken ?? [treatment.remedies]), own];
+      treatment.remedies = [...treatment.remedies, ...own];
+      treatment.report = { ...treatment.report, later, taken };
       await this.schedule(m, treatment, now);
     }
     await m.save(treatment);

@@ -1,3 +1,4 @@
+import { helpedKey, orderByRate, type Rate } from '@candid-leaf/core/helped';
 import { Injectable } from '@nestjs/common';
 import {
   type GardenView,
@@ -11,7 +12,7 @@ import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
 import { feedingStory, cutsOf } from '@candid-leaf/core/care';
 import { caseFileOf, type CaseFile } from '@candid-leaf/core/casefile';
 import { feedInWords } from '@candid-leaf/core/nutrition';
-import { CLEAR_FROM, disorderRow } from '@candid-leaf/core/diagnosis';
+import { CLEAR_FROM, disorderRow, type Remedy } from '@candid-leaf/core/diagnosis';
 import type { Inspection } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -65,17 +66,19 @@ export class ViewsService {
     const own = await this.assessments.ofPlant(s, plant);
     const { report } = own;
     const plan = planOf(s, own);
+    const helped = await this.treatments.helped(gardenId);
     const { all } = await this.today.list(s);
     return {
       garden: this.gardens.dto(s.garden),
       place: placeDto(place),
       plant: plantDto(plant),
-      report,
+      report: { ...report, remedies: inOwnOrder(report.remedies, helped) },
       weather: s.weather.map(weatherDto),
       records: recordsOfPlant(s, plant).reverse().slice(0, RECORDS_SHOWN).map(recordDto),
       treatments: await this.treatments.ofPlant(gardenId, plantId),
       next: all.filter((t) => t.plantId === plantId || (t.plantId === null && t.placeId === place.id)),
       cuts: cutsOf(own, plant.training),
+      helped: Object.fromEntries(helped),
       feeding: { plan, text: feedInWords(plan, s.today, s.format), story: feedingStory(own) },
     };
   }
@@ -86,6 +89,14 @@ export class ViewsService {
     return caseFileOf(plantCaseOf(s, plant, place));
   }
 }
+
+/** Within one rung and step of a trouble, what helped here clearly oftener comes first. */
+const inOwnOrder = (remedies: readonly Remedy[], helped: ReadonlyMap<string, Rate>): Remedy[] =>
+  orderByRate(
+    remedies,
+    (r) => `${r.forDisorder} ${r.step} ${r.rung}`,
+    (r) => helped.get(helpedKey(r.forDisorder, r.remedy)),
+  );
 
 function find(s: GardenSnapshot, plantId: string): { plant: PlantEntity; place: PlaceEntity } {
   const plant = s.plants.find((p) => p.id === plantId);

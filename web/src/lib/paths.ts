@@ -18,6 +18,7 @@ export const ROUTES = {
   neighbour: '/gardens/:gardenId/neighbour',
   handbook: '/gardens/:gardenId/handbook',
   signs: '/gardens/:gardenId/handbook/signs',
+  claims: '/gardens/:gardenId/handbook/claims',
   disorder: '/gardens/:gardenId/handbook/:disorder',
   newPlace: '/gardens/:gardenId/places/new',
   place: '/gardens/:gardenId/places/:placeId',

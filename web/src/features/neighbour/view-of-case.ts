@@ -40,6 +40,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     treatments: [],
     next: [],
     cuts: NO_CUTS,
+    helped: {},
     feeding: { plan: { kind: 'ask' }, text: '', story: null },
   };
 }

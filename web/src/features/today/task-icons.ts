@@ -10,6 +10,7 @@ import {
   ThermometerSun,
   Wheat,
   type LucideIcon,
+  FlaskConical,
 } from 'lucide-react';
 
 /** One icon for each kind of task, wherever it is told. */
@@ -22,5 +23,6 @@ export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   cut: Scissors,
   spray: SprayCan,
   soil: Shovel,
+  trial: FlaskConical,
   round: Footprints,
 };

@@ -20,7 +20,8 @@ interface Props {
   target: RecordTarget;
   day: Day;
   record: RecordDto | undefined;
-  onDone: () => void;
+  /** `claim`: what it names for the first time */
+  onDone: (claim?: string) => void;
 }
 
 type Values = Record<string, unknown>;
@@ -55,14 +56,15 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
     const data = Object.fromEntries(Object.entries(values).filter(([, v]) => !isEmpty(v)));
     const { plantId, placeId } = target;
     const version = record ? { version: record.version } : {};
+    let claim: string | undefined;
     try {
-      await save.send({ record: { id, type: kind, plantId, placeId, data, ...version } });
+      ({ claim } = await save.send({ record: { id, type: kind, plantId, placeId, data, ...version } }));
     } catch {
       return; // the reasons stand at their fields
     }
     if (record) say('Corrected.');
     else say(`${RECORD_KINDS[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });
-    onDone();
+    onDone(claim);
   };
   return (
     <form
@@ -106,7 +108,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
         <Button type="submit" look="main" className="flex-1" disabled={save.isPending}>
           {record ? 'Save the correction' : 'Record it'}
         </Button>
-        {record && <Button onClick={() => remove(id, onDone)}>Delete</Button>}
+        {record && <Button onClick={() => remove(id, () => onDone())}>Delete</Button>}
       </div>
     </form>
   );

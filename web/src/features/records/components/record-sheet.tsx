@@ -1,3 +1,5 @@
+import { ClaimText } from '../../claims/components/claim-text';
+import { claimOf } from '@candid-leaf/core/claims';
 import type { RecordDto } from '@candid-leaf/contract';
 import { kindsOfferedOn, RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
@@ -26,12 +28,25 @@ interface Props {
 export function RecordSheet({ open, onClose, target, day, kinds, record }: Props) {
   const offered = kinds ?? kindsOfferedOn(target.plantId ? 'plant' : 'place');
   const only = offered.length === 1 ? offered[0] : undefined;
+  const [claim, setClaim] = useState<string | undefined>();
   const [chosen, setChosen] = useState<RecordKind | undefined>();
   const kind = record?.type ?? chosen ?? only;
   const close = () => {
     setChosen(undefined);
+    setClaim(undefined);
     onClose();
   };
+  // what is claimed of it is told once, after it was recorded all the same
+  if (claim && claimOf(claim))
+    return (
+      <Sheet open={open} onClose={close} title="About this measure">
+        <ClaimText claim={claimOf(claim)!} />
+        <p className="mt-2 text-soft">It is recorded all the same.</p>
+        <Button look="main" className="mt-3" onClick={close}>
+          Good to know
+        </Button>
+      </Sheet>
+    );
   const title = record
     ? 'Correct a record'
     : kind
@@ -40,7 +55,14 @@ export function RecordSheet({ open, onClose, target, day, kinds, record }: Props
   return (
     <Sheet open={open} onClose={close} title={title}>
       {kind ? (
-        <RecordForm key={record?.id ?? kind} kind={kind} target={target} day={day} record={record} onDone={close} />
+        <RecordForm
+          key={record?.id ?? kind}
+          kind={kind}
+          target={target}
+          day={day}
+          record={record}
+          onDone={(named) => (named ? setClaim(named) : close())}
+        />
       ) : (
         <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
           {offered.map((k) => {

@@ -1,0 +1,62 @@
+/** ln n!, exact sums: tables here are small. */
+const lnFactorials: number[] = [0, 0];
+const lnFactorial = (n: number): number => {
+  for (let i = lnFactorials.length; i <= n; i++) lnFactorials[i] = lnFactorials[i - 1]! + Math.log(i);
+  return lnFactorials[n]!;
+};
+const lnChoose = (n: number, k: number): number => lnFactorial(n) - lnFactorial(k) - lnFactorial(n - k);
+
+/** How many of a group showed it. */
+export interface Group {
+  hit: number;
+  of: number;
+}
+
+/**
+ * Fisher's exact test of two groups, two-sided: the chance, were there no difference, of a table as unlikely as this one or more so
+ * (sum of all tables whose probability is not above the observed one's, as statistical packages reckon it).
+ */
+export function fisherExact(a: Group, b: Group): number {
+  const hits = a.hit + b.hit;
+  const all = a.of + b.of;
+  const p = (k: number): number => Math.exp(lnChoose(a.of, k) + lnChoose(b.of, hits - k) - lnChoose(all, hits));
+  const low = Math.max(0, hits - b.of);
+  const high = Math.min(a.of, hits);
+  const observed = p(a.hit);
+  let sum = 0;
+  for (let k = low; k <= high; k++) if (p(k) <= observed * (1 + 1e-7)) sum += p(k);
+  return Math.min(1, sum);
+}
+
+/** The least p that this many plants could give, were the groups as different as can be: if even that is not small, they are too few. */
+export const leastP = (a: Group, b: Group): number => fisherExact({ hit: a.of, of: a.of }, { hit: 0, of: b.of });
+
+/** Under this a difference is more than chance does (the usual one in twenty). */
+export const TELLING_P = 0.05;
+
+export type TrialVerdict = 'too-few' | 'no-difference-shown' | 'fewer' | 'more';
+
+/** What two groups say: whether the changed one showed it more or less often than the other, or nothing. */
+export function trialVerdict(changed: Group, left: Group): TrialVerdict {
+  if (changed.of === 0 || left.of === 0 || leastP(changed, left) >= TELLING_P) return 'too-few';
+  if (fisherExact(changed, left) >= TELLING_P) return 'no-difference-shown';
+  return changed.hit / changed.of < left.hit / left.of ? 'fewer' : 'more';
+}
+
+/** In words: chance told as one in so many. */
+export function trialInWords(changed: Group, left: Group, what: string): string {
+  const count = `${what}: ${changed.hit} of ${changed.of} with the change, ${left.hit} of ${left.of} without`;
+  const verdict = trialVerdict(changed, left);
+  const p = fisherExact(changed, left);
+  const odds = p >= 0.5 ? 'as often as not' : `about one time in ${Math.max(2, Math.round(1 / p))}`;
+  switch (verdict) {
+    case 'too-few':
+      return `${count}. Too few plants to tell: even if all of one group and none of the other showed it, chance could have done it.`;
+    case 'no-difference-shown':
+      return `${count}. No difference shown: chance alone would do this ${odds}.`;
+    case 'fewer':
+      return `${count}. Fewer with the change; chance alone would do this ${odds}.`;
+    case 'more':
+      return `${count}. More with the change; chance alone would do this ${odds}.`;
+  }
+}

@@ -1,0 +1,27 @@
+import { type Rate, rateOf } from './rates.js';
+
+/** A finding that was taken on: what was done at each step, and what came of the last. */
+export interface TakenOn {
+  disorder: string;
+  steps: readonly (readonly string[])[];
+  closed: boolean;
+  worked: boolean;
+}
+
+export const helpedKey = (disorder: string, remedy: string): string => `${disorder}:${remedy}`;
+
+/** The garden's own record. A step that was followed by another was not enough; the last one speaks once it is judged. */
+export function helpedHere(list: readonly TakenOn[]): Map<string, Rate> {
+  const counts = new Map<string, { worked: number; tried: number }>();
+  const count = (key: string, worked: boolean): void => {
+    const c = counts.get(key) ?? { worked: 0, tried: 0 };
+    counts.set(key, { worked: c.worked + (worked ? 1 : 0), tried: c.tried + 1 });
+  };
+  for (const t of list)
+    t.steps.forEach((remedies, i) => {
+      const last = i === t.steps.length - 1;
+      if (last && !t.closed) return;
+      for (const r of remedies) count(helpedKey(t.disorder, r), last && t.worked);
+    });
+  return new Map([...counts].map(([key, c]) => [key, rateOf(c.worked, c.tried)]));
+}

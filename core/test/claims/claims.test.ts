@@ -1,0 +1,41 @@
+import { CLAIMS, claimIn, VERDICTS } from '../../src/claims/index.js';
+
+test.each([
+  ['Put egg shells round it', 'eggshells'],
+  ['eggshells', 'eggshells'],
+  ['A tablespoon of Epsom salt', 'epsom-sweet'],
+  ['Epsom salt against the dark ends', 'epsom-ber'],
+  ['poured vinegar water', 'vinegar'],
+  ['Dish soap and water', 'kitchen-drench'],
+  ['sowed French marigolds between', 'marigold'],
+  ['pushed a penny into the stem', 'copper-coin'],
+  ['gave a double dose', 'more-feed'],
+  ['watered with milk', 'milk-chalk'],
+])('"%s" is %s', (text, code) => {
+  expect(claimIn(text)?.code).toBe(code);
+});
+
+test.each([
+  'Watered in the evening',
+  'tomato feed',
+  'Insecticidal soap',
+  'Copper fungicide',
+  'Potassium bicarbonate',
+  'Compost',
+  'milkweed seen',
+  'Taller than the door, and not one fruit.',
+])('"%s" claims nothing', (text) => {
+  expect(claimIn(text)).toBeUndefined();
+});
+
+test('every claim has a verdict, a reason, something better and a source; harm is never called help', () => {
+  expect(new Set(CLAIMS.map((c) => c.code)).size).toBe(CLAIMS.length);
+  for (const c of CLAIMS) {
+    expect(VERDICTS).toContain(c.verdict);
+    for (const told of [c.claim, c.reason, c.instead, c.source]) expect(told.length).toBeGreaterThan(5);
+  }
+  const harmful = CLAIMS.filter((c) => c.verdict === 'harmful').map((c) => c.code);
+  expect(harmful).toEqual(
+    expect.arrayContaining(['epsom-ber', 'vinegar', 'baking-soda-soil', 'more-feed', 'wilted-thirsty']),
+  );
+});

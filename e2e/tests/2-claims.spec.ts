@@ -1,0 +1,32 @@
+import { expect, test } from '@playwright/test';
+import { ownGarden, signIn, tomatoIn } from './helpers.js';
+
+test('a measure that is logged is answered once, kindly, and recorded all the same; the page looks them up', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  const note = async (text: string) => {
+    await page.getByRole('button', { name: 'Record', exact: true }).click();
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await page.getByLabel('Note', { exact: true }).fill(text);
+    await page.getByRole('button', { name: 'Record it' }).click();
+  };
+  await note('Crushed eggshells round the stem');
+  const told = page.getByRole('dialog', { name: 'About this measure' });
+  await expect(told).toContainText('Nothing shows that it helps. They dissolve over years');
+  await expect(told).toContainText('Better: Even water');
+  await told.getByRole('button', { name: 'Good to know' }).click();
+  await expect(page.getByRole('button', { name: /Crushed eggshells round the stem/ })).toBeVisible();
+  await note('More eggshells');
+  await expect(page.getByRole('button', { name: /More eggshells/ })).toBeVisible();
+  await expect(told).toBeHidden();
+
+  await page.getByRole('link', { name: 'Handbook' }).click();
+  await page.getByRole('link', { name: 'What is claimed to help' }).click();
+  await page.getByLabel('Which measure?').fill('marigold');
+  await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByText(/Conboy et al. 2019/)).toBeVisible();
+});

@@ -1,0 +1,90 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { TrialDto, TrialInput } from '@candid-leaf/contract';
+import { trialInWords, trialVerdict, type Group } from '@candid-leaf/core/helped';
+import { signRow, type Fault, type Inspection } from '@candid-leaf/core/records';
+import { In, IsNull, type DataSource } from 'typeorm';
+import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { notFound, throwIfFaults } from '../shared/http-errors.js';
+import { putVersioned, updateRows } from '../shared/rows.js';
+import { TrialEntity } from './trial.entity.js';
+
+@Injectable()
+export class TrialsService {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly gardens: GardensService,
+    private readonly snapshots: Snapshots,
+  ) {}
+
+  async list(gardenId: string): Promise<TrialDto[]> {
+    const s = await this.snapshots.load(gardenId);
+    return (await this.rows(gardenId)).map((t) => trialDto(s, t));
+  }
+
+  rows(gardenId: string): Promise<TrialEntity[]> {
+    return this.db.manager.find(TrialEntity, {
+      where: { gardenId, deletedAt: IsNull() },
+      order: { judgeOn: 'DESC', id: 'DESC' },
+    });
+  }
+
+  async put(gardenId: string, { id, version, ...content }: TrialInput): Promise<TrialDto> {
+    throwIfFaults(trialFaults(content));
+    await this.gardens.change(gardenId, async (m) => {
+      const all = [...content.changed, ...content.untouched];
+      if ((await m.countBy(PlantEntity, { gardenId, id: In(all) })) !== all.length) throw notFound('plant');
+      await putVersioned(m, TrialEntity, { id, gardenId, version }, content, { judgedOn: null });
+    });
+    const kept = (await this.list(gardenId)).find((t) => t.id === id);
+    if (!kept) throw notFound('trial');
+    return kept;
+  }
+
+  remove(gardenId: string, id: string): Promise<void> {
+    return this.gardens.change(gardenId, async (m) => {
+      if ((await updateRows(m, TrialEntity, { id, gardenId }, { deletedAt: new Date() })) === 0)
+        throw notFound('trial');
+    });
+  }
+}
+
+function trialFaults(t: Omit<TrialInput, 'id' | 'version'>): Fault[] {
+  return [
+    ...(t.changed.length === 0 ? [{ path: 'changed', reason: 'needs at least one plant' }] : []),
+    ...(t.untouched.length === 0 ? [{ path: 'untouched', reason: 'needs at least one plant to compare with' }] : []),
+    ...(t.changed.some((id) => t.untouched.includes(id)) ||
+    new Set([...t.changed, ...t.untouched]).size !== t.changed.length + t.untouched.length
+      ? [{ path: 'untouched', reason: 'a plant is in one group only' }]
+      : []),
+    ...(t.judgeOn <= t.startedOn ? [{ path: 'judgeOn', reason: 'must be after the day it begins' }] : []),
+  ];
+}
+
+/** Of the plants that were looked at since it began, how many showed it. A plant nobody looked at says nothing. */
+function groupOf(s: GardenSnapshot, t: TrialEntity, plants: readonly string[]): Group {
+  const until = t.judgedOn ?? s.today;
+  const looks = plants.map((id) =>
+    s
+      .recordsOf(id)
+      .filter((r) => r.type === 'inspection' && r.day > t.startedOn && r.day <= until)
+      .map((r) => r.data as Inspection),
+  );
+  const seen = looks.filter((l) => l.length > 0);
+  return {
+    of: seen.length,
+    hit: seen.filter((l) => l.some((i) => i.signs.some((x) => x.sign === t.measure && x.present))).length,
+  };
+}
+
+export function trialDto(s: GardenSnapshot, t: TrialEntity): TrialDto {
+  const { gardenId: _g, deletedAt: _d, revision: _r, ...rest } = t;
+  const [changed, untouched] = [groupOf(s, t, t.changed), groupOf(s, t, t.untouched)];
+  return {
+    ...rest,
+    verdict: trialVerdict(changed, untouched),
+    text: trialInWords(changed, untouched, signRow(t.measure).label),
+  };
+}

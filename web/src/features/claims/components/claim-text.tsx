@@ -1,0 +1,20 @@
+import { VERDICT_WORDS, type Claim } from '@candid-leaf/core/claims';
+
+/** What is known of a measure: the verdict, why, and what does the job. */
+export function ClaimText({ claim }: { claim: Claim }) {
+  return (
+    <>
+      <p className="font-semibold">“{claim.claim}”</p>
+      <p className="mt-1">
+        <strong className={claim.verdict === 'harmful' ? 'text-ripe' : 'text-leaf'}>
+          {VERDICT_WORDS[claim.verdict]}.
+        </strong>{' '}
+        {claim.reason}
+      </p>
+      <p className="mt-1">
+        <strong>Better:</strong> {claim.instead}
+      </p>
+      <p className="mt-1 text-sm text-soft">Source: {claim.source}.</p>
+    </>
+  );
+}
