@@ -49,6 +49,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
       },
       {
+        path: ROUTES.trials,
+        lazy: async () => ({ Component: (await import('./features/trials/screens/trials')).TrialsScreen }),
+      },
+      {
         path: ROUTES.soils,
         lazy: async () => ({ Component: (await import('./features/shed/screens/soils')).SoilsScreen }),
       },

@@ -4,5 +4,6 @@ import './places/writes';
 import './plant/writes';
 import './records/writes';
 import './shed/writes';
+import './trials/writes';
 import './today/writes';
 import './water/writes';

@@ -1,3 +1,4 @@
+import { helpedKey, rateInWords, type Rate } from '@candid-leaf/core/helped';
 import type { PlantView } from '@candid-leaf/contract';
 import {
   CLEAR_FROM,
@@ -53,7 +54,7 @@ function ForOne({ view, disorder, alone, reading }: Props) {
           {remedies.some((r) => r.general) && (
             <p className="mt-1 text-soft">General advice: the records name no cause here.</p>
           )}
-          <Ladder remedies={remedies} />
+          <Ladder remedies={remedies} helped={view.helped} />
           <p className="mt-2">
             <strong>It worked if</strong> {first.successIs}. Look again on{' '}
             {format.day(open?.followUpOn ?? first.followUpOn)}.
@@ -71,7 +72,7 @@ function ForOne({ view, disorder, alone, reading }: Props) {
 }
 
 /** Step by step: what comes now, what comes only if that was not enough, and what waits for next season. */
-function Ladder({ remedies }: { remedies: readonly Remedy[] }) {
+function Ladder({ remedies, helped }: { remedies: readonly Remedy[]; helped: PlantView['helped'] }) {
   const steps = [...new Set(remedies.map((r) => r.step))].sort((a, b) => (a || Infinity) - (b || Infinity));
   return steps.map((step) => {
     const own = remedies.filter((r) => r.step === step);
@@ -81,7 +82,12 @@ function Ladder({ remedies }: { remedies: readonly Remedy[] }) {
         {title && <h3 className="mt-3 font-body font-semibold">{title}</h3>}
         <ol className="mt-1 flex flex-col divide-y divide-line">
           {own.map((r) => (
-            <Step key={r.remedy} remedy={r} n={remedies.indexOf(r) + 1} />
+            <Step
+              key={r.remedy}
+              remedy={r}
+              n={remedies.indexOf(r) + 1}
+              rate={helped[helpedKey(r.forDisorder, r.remedy)]}
+            />
           ))}
         </ol>
       </div>
@@ -89,7 +95,7 @@ function Ladder({ remedies }: { remedies: readonly Remedy[] }) {
   });
 }
 
-function Step({ remedy: r, n }: { remedy: Remedy; n: number }) {
+function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | undefined }) {
   const format = useFormat();
   const { today } = useGarden();
   const text = remedyRow(r.remedy);
@@ -109,6 +115,14 @@ function Step({ remedy: r, n }: { remedy: Remedy; n: number }) {
           {text.how}
           {r.forDriver && ` This answers ${DRIVERS[r.forDriver]}.`}
         </p>
+        {rate && (
+          <p className="text-sm text-leaf">
+            Your own record: {rateInWords(rate)}
+            {rate.enough
+              ? `, about ${Math.round(rate.shrunk * 10)} in 10; the order goes by it.`
+              : ', too few to go by.'}
+          </p>
+        )}
         {r.cautions.map((c) => (
           <p key={c} className="mt-1 border-l-4 border-line pl-2 text-sm">
             {c}

@@ -135,6 +135,15 @@ function Answers({ task }: { task: TaskDto }) {
             said={(felt) => `Soil felt ${felt}: the plan follows.`}
           />
         </span>
+      ) : task.source === 'trial' ? (
+        <>
+          <Button className="ml-2" onClick={tick} disabled={done.isPending} aria-label={`Judged: ${task.title}`}>
+            <Check aria-hidden size={17} /> Judged
+          </Button>
+          <Link className={buttonLook('quiet')} to={link('trials', {})}>
+            See it
+          </Link>
+        </>
       ) : task.rooting === 'plant' && task.placeId ? (
         <>
           <Link

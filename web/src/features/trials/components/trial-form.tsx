@@ -1,0 +1,121 @@
+import { TrialInput, type GardenView } from '@candid-leaf/contract';
+import { signRow, SIGN_CODES } from '@candid-leaf/core/records';
+import { addDays } from '@candid-leaf/core/units';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { v7 as uuid } from 'uuid';
+import { Button } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { RootFault } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+import { Panel } from '../../../ui/panel';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { saveTrial } from '../writes';
+
+const USUAL_DAYS = 28;
+type Side = '' | 'changed' | 'untouched';
+
+/** Signs that are looked for in a trial: what is counted first, then the rest. */
+const MEASURES = [...SIGN_CODES]
+  .filter((s) => signRow(s).kind === 'sign')
+  .sort((a, b) => Number(signRow(b).counted ?? 0) - Number(signRow(a).counted ?? 0));
+
+/** A trial, set up: what is changed, for whom, and what is looked for. */
+export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => void }) {
+  const { garden } = view;
+  const say = useSay();
+  const save = useWrite(saveTrial, garden.id);
+  const [sides, setSides] = useState<Record<string, Side>>({});
+  const plants = view.places.flatMap((p) =>
+    p.plants.map((x) => ({ id: x.plant.id, name: x.plant.name, place: p.place.name })),
+  );
+  const of = (side: Side): string[] => plants.filter((p) => sides[p.id] === side).map((p) => p.id);
+  const { register, handleSubmit, setError, formState } = useForm<TrialInput>({
+    resolver: resolverFor(TrialInput, (t) => ({ ...t, changed: of('changed'), untouched: of('untouched') })),
+    defaultValues: {
+      id: uuid(),
+      name: '',
+      measure: 'fruit-blossom-end-dark',
+      changed: [],
+      untouched: [],
+      startedOn: garden.today,
+      judgeOn: addDays(garden.today, USUAL_DAYS),
+    },
+  });
+  const e = formState.errors;
+  const submit = handleSubmit(async (trial) => {
+    try {
+      await save.send({ trial });
+      say(`${trial.name}: begun. Look at both groups alike.`);
+      onDone();
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  return (
+    <Panel title="A trial">
+      <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-2 flex flex-col gap-4">
+        <TextField
+          label="The one change"
+          placeholder="mulch, half the feed, a cage"
+          error={e.name?.message}
+          {...register('name')}
+        />
+        <SelectField
+          label="What is looked for"
+          options={MEASURES.map((s) => [s, signRow(s).label])}
+          error={e.measure?.message}
+          {...register('measure')}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <TextField label="Begins" type="date" error={e.startedOn?.message} {...register('startedOn')} />
+          <TextField label="Judged on" type="date" error={e.judgeOn?.message} {...register('judgeOn')} />
+        </div>
+        <fieldset>
+          <legend className="font-semibold">
+            Which plants? Alike, and as many as you can: under four in each group tell nothing.
+          </legend>
+          <ul className="mt-1 divide-y divide-line">
+            {plants.map((p) => (
+              <li key={p.id} className="flex items-center justify-between gap-3 py-1">
+                <span>
+                  {p.name} <span className="text-sm text-soft">{p.place}</span>
+                </span>
+                <select
+                  aria-label={p.name}
+                  className="min-h-11 rounded-lg border border-soft/60 bg-card px-2"
+                  value={sides[p.id] ?? ''}
+                  onChange={(ev) => setSides({ ...sides, [p.id]: ev.target.value as Side })}
+                >
+                  <option value="">not in it</option>
+                  <option value="changed">the change</option>
+                  <option value="untouched">as it is</option>
+                </select>
+              </li>
+            ))}
+          </ul>
+        </fieldset>
+        {[
+          e.changed?.message && `With the change: ${e.changed.message}`,
+          e.untouched?.message && `Left as they are: ${e.untouched.message}`,
+        ]
+          .filter(Boolean)
+          .map((text) => (
+            <p key={text as string} role="alert" className="text-ripe">
+              {text}
+            </p>
+          ))}
+        <RootFault errors={e} />
+        <div className="flex gap-2">
+          <Button type="submit" look="main" disabled={formState.isSubmitting}>
+            Begin it
+          </Button>
+          <Button look="quiet" onClick={onDone}>
+            Leave it
+          </Button>
+        </div>
+      </form>
+    </Panel>
+  );
+}
