@@ -1,4 +1,5 @@
-import { GardenFacts, IsCalendarDay, IsListOf, IsPart } from '@candid-leaf/core/records';
+import { type Stock } from '@candid-leaf/core/support';
+import { GardenFacts, IsCalendarDay, IsListOf, IsPart, FINITE } from '@candid-leaf/core/records';
 import {
   type AreaUnit,
   type Day,
@@ -12,7 +13,19 @@ import {
 } from '@candid-leaf/core/units';
 import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
 import type { Away } from '@candid-leaf/core/rounds';
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, IsTimeZone, MaxLength, Min, MinLength } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsTimeZone,
+  MaxLength,
+  Min,
+  MinLength,
+  IsNumber,
+  Max,
+} from 'class-validator';
 import { IsId } from './id.js';
 
 export class UnitChoice implements Units {
@@ -39,6 +52,52 @@ export class AwayDays implements Away {
 
   @IsCalendarDay()
   to: Day;
+}
+
+const STOCK = { message: 'must be 0 to 10 000' };
+/** What there is of each; what is left out nobody has counted. */
+export class StockInput implements Stock {
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  clothM2?: number | null;
+
+  @IsOptional()
+  @IsInt()
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  covers?: number | null;
+
+  @IsOptional()
+  @IsInt()
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  cages?: number | null;
+
+  @IsOptional()
+  @IsInt()
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  stakes?: number | null;
+
+  @IsOptional()
+  @IsInt()
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  canes?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  stringM?: number | null;
+
+  @IsOptional()
+  @IsInt()
+  @Min(0, STOCK)
+  @Max(10_000, STOCK)
+  ties?: number | null;
 }
 
 export const WEEK_STARTS = ['monday', 'sunday', 'saturday'] as const;
@@ -79,6 +138,10 @@ export class GardenInput extends GardenFacts {
   @IsOptional()
   @IsBoolean()
   organicOnly?: boolean | null;
+
+  /** what is in the shed to hold up and to cover with */
+  @IsPart(() => StockInput, { optional: true })
+  stock?: StockInput | null;
 
   /** what plants are started with; compost and a balanced feed where it is left out */
   @IsOptional()

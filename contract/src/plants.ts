@@ -20,6 +20,11 @@ export class PlantInput extends PlantMake {
   @MaxLength(80)
   name: string;
 
+  /** what it is worth when there is not enough for all: 1 little, 2 as others, 3 much */
+  @IsOptional()
+  @IsIn([1, 2, 3])
+  worth?: 1 | 2 | 3 | null;
+
   /** how it is trained; by habit, season and heat where it is left out */
   @IsOptional()
   @IsIn(TRAININGS)

@@ -12,6 +12,8 @@ export const TASK_SOURCES = [
   'remedy',
   'feed',
   'cut',
+  'tie',
+  'tap',
   'spray',
   'soil',
   'trial',

@@ -1,3 +1,4 @@
+import { TendingModule } from './tending/tending.module.js';
 import { TrialsModule } from './trials/trials.module.js';
 import { PruningModule } from './pruning/pruning.module.js';
 import { Module, type DynamicModule } from '@nestjs/common';
@@ -48,6 +49,7 @@ const FEATURES = [
   ProtectionModule,
   FeedingModule,
   PruningModule,
+  TendingModule,
   SprayingModule,
   SoilModule,
   TrialsModule,

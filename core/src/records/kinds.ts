@@ -11,6 +11,8 @@ import {
   Spraying,
   Watering,
   WateringEntry,
+  Neighbour,
+  TrussCount,
 } from './record-classes.js';
 import { signRow } from './vocabulary/signs.js';
 
@@ -161,6 +163,27 @@ export const RECORD_KINDS = {
     label: 'Read the gauge',
     done: 'gauge read',
     describe: (d, f) => `Own gauge: ${f.rain(d.rainMm)}`,
+  }),
+  'truss-count': kind({
+    cls: TrussCount,
+    list: null, // the open format has no place for it
+    of: 'plant',
+    track: 'seen',
+    offeredOn: ['plant'],
+    label: 'Count a truss',
+    done: 'truss counted',
+    describe: (d) =>
+      `Truss ${d.truss}: ${d.flowers} flowers, ${d.fruit} fruit set${d.flowers + d.fruit > 0 ? ` (${Math.round((100 * d.fruit) / (d.flowers + d.fruit))} %)` : ''}`,
+  }),
+  neighbour: kind({
+    cls: Neighbour,
+    list: null, // the open format has no place for it
+    of: 'plant-or-place',
+    track: 'work',
+    offeredOn: ['place'],
+    label: 'Neighbours and weeds',
+    done: 'neighbours seen to',
+    describe: (d) => `${capital(words(d.what))} ${words(d.did)}`,
   }),
   inspection: kind({
     cls: Inspection,

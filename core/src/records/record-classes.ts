@@ -290,6 +290,50 @@ export class Note extends Dated {
   text: string;
 }
 
+/** One truss as it was counted: flowers open or faded, and fruit that has set. */
+export class TrussCount extends Dated {
+  /** from below */
+  @IsInt()
+  @Min(1)
+  @Max(40)
+  truss: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(200)
+  flowers: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(200)
+  fruit: number;
+}
+
+export const NEIGHBOURS = [
+  'french-marigold',
+  'basil',
+  'sweet-alyssum',
+  'dill',
+  'borage',
+  'chives',
+  'garlic',
+  'coriander',
+  'weeds',
+  'nightshade-weeds',
+  'potatoes',
+  'other-host',
+] as const;
+export const NEIGHBOUR_DEEDS = ['planted', 'seen', 'cleared', 'laid-as-mulch'] as const;
+
+/** What stands in the bed beside the crop: companions, weeds, host plants. */
+export class Neighbour extends Dated {
+  @IsIn(NEIGHBOURS)
+  what: (typeof NEIGHBOURS)[number];
+
+  @IsIn(NEIGHBOUR_DEEDS)
+  did: (typeof NEIGHBOUR_DEEDS)[number];
+}
+
 /** What the gardener's own rain gauge held for a day. It overrules the station; the last reading of a day counts. */
 export class RainGauge extends Dated {
   @IsNumber(FINITE)

@@ -36,6 +36,8 @@ const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
   event: [{ date: ASOF, what: 'strong-wind' }, 'Strong wind'],
   'pot-weight': [{ date: ASOF, kg: 9.8, state: 'drained' }, 'Pot weighs 9.8 kg, drained'],
   'rain-gauge': [{ date: ASOF, rainMm: 12 }, 'Own gauge: 12 mm'],
+  'truss-count': [{ date: ASOF, truss: 2, flowers: 3, fruit: 5 }, 'Truss 2: 3 flowers, 5 fruit set (63 %)'],
+  neighbour: [{ date: ASOF, what: 'weeds', did: 'laid-as-mulch' }, 'Weeds laid as mulch'],
   inspection: [
     {
       date: ASOF,
@@ -105,11 +107,13 @@ describe('the registry of record kinds', () => {
   });
 
   test('a plant is weighed in its own pot only; a look has a page of its own; the rest is offered in both places', () => {
-    expect(kindsOfferedOn('plant')).toEqual([...kindsOfferedOn('place'), 'pot-weight']);
+    const ofBoth = kindsOfferedOn('place').filter((k) => k !== 'neighbour');
+    expect(kindsOfferedOn('plant')).toEqual([...ofBoth, 'pot-weight', 'truss-count']);
     expect(kindsOfferedOn('place')).not.toContain('inspection');
     expect(RECORD_KIND_CODES.filter((k) => RECORD_KINDS[k].of === 'plant').sort()).toEqual([
       'inspection',
       'pot-weight',
+      'truss-count',
     ]);
   });
 

@@ -5,7 +5,6 @@ import { feedInWords, type FeedPlan } from '@candid-leaf/core/nutrition';
 import type { Product } from '@candid-leaf/core/products';
 import { isPotted } from '@candid-leaf/core/records';
 import type { EntityManager } from 'typeorm';
-import { v5 as nameUuid } from 'uuid';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -61,21 +60,23 @@ export class FeedingSource extends TaskSource {
     const products = await this.products.all(s.garden.id, m);
     const group = place && groupsOf(s, place, await this.plansIn(s, place), products).find((g) => idOf(g) === id);
     if (!group?.feed || group.plan.hold || group.plan.on > s.today) return null;
-    for (const [i, plant] of group.plants.entries())
-      await this.records.write(m, s.garden.id, tick.accountId, s.today, {
-        id: i === 0 ? tick.recordId : nameUuid(plant.id, tick.recordId),
-        type: 'feeding',
-        plantId: plant.id,
-        data: feedingRecord(group.feed, s.today),
-      });
-    return tick.recordId;
+    return this.records.writeEach(
+      m,
+      s.garden.id,
+      tick,
+      group.plants.map((p) => p.id),
+      'feeding',
+      feedingRecord(group.feed, s.today),
+    );
   }
 
-  async undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    if (recordId === null) return;
-    for (const written of [recordId, ...s.plants.map((p) => nameUuid(p.id, recordId))])
-      if (await this.records.exists(m, s.garden.id, written))
-        await this.records.markDeleted(m, s.garden.id, written, true);
+  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    return this.records.takeBackEach(
+      m,
+      s.garden.id,
+      recordId,
+      s.plants.map((p) => p.id),
+    );
   }
 
   private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; plan: FeedPlan }[]> {

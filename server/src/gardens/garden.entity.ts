@@ -1,3 +1,4 @@
+import { type Stock } from '@candid-leaf/core/support';
 import type { UnitChoice } from '@candid-leaf/contract';
 import type { StarterSchool } from '@candid-leaf/core/nutrition';
 import type { Away } from '@candid-leaf/core/rounds';
@@ -48,6 +49,10 @@ export class GardenEntity {
   /** only products that are allowed in organic growing are offered */
   @Column('boolean', { nullable: true })
   organicOnly: boolean | null;
+
+  /** what is in the shed to hold up and to cover with */
+  @Column('simple-json', { nullable: true })
+  stock: Stock | null;
 
   /** what plants are started with */
   @Column('varchar', { length: 20, nullable: true })

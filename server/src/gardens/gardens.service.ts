@@ -84,6 +84,7 @@ export class GardensService {
         away: rest.away ?? null,
         organicOnly: rest.organicOnly ?? null,
         starter: rest.starter ?? null,
+        stock: rest.stock ?? null,
       };
       throwIfFaults(awayFaults(content.away));
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });

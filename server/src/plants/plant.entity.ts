@@ -35,6 +35,10 @@ export class PlantEntity extends GardenRow {
   @Column('simple-json')
   resistantTo: DisorderCode[];
 
+  /** what it is worth to the gardener when there is not enough for all: 1 little, 2 as others, 3 much */
+  @Column('int', { nullable: true })
+  worth: 1 | 2 | 3 | null;
+
   /** how it is trained, where the gardener chose */
   @Column('varchar', { length: 20, nullable: true })
   training: Training | null;

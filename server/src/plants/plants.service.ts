@@ -45,6 +45,7 @@ export class PlantsService {
           spacingM: input.spacingM ?? null,
           resistantTo: input.resistantTo ?? [],
           training: input.training ?? null,
+          worth: input.worth ?? null,
         },
         { position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }), retiredOn: null },
       );

@@ -1,3 +1,5 @@
+import { type Dealt } from '@candid-leaf/core/support';
+import { dealFor, dealInWords } from '@candid-leaf/core/care';
 import { Injectable } from '@nestjs/common';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
 import { warmthNote, weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
@@ -10,7 +12,7 @@ import {
   spellPlan,
   type HardSpell,
 } from '@candid-leaf/core/season';
-import { addDays, daysBetween } from '@candid-leaf/core/units';
+import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import { laterOf, litresOf } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -49,8 +51,9 @@ export class HardWeatherSource extends TaskSource {
     });
     if (threatened.length === 0) return [];
     const assessed = await this.assessments.all(s);
+    const dealt = dealtOut(s, threatened);
     return threatened.flatMap(({ place, spells }) =>
-      spells.flatMap((spell) => taskFor(s, place, spell, assessed.get(place.id))),
+      spells.flatMap((spell) => taskFor(s, place, spell, assessed.get(place.id), dealt)),
     );
   }
 
@@ -88,6 +91,7 @@ function taskFor(
   place: PlaceEntity,
   spell: HardSpell,
   assessed: PlaceAssessment | undefined,
+  dealt: Readonly<Partial<Record<Covered, Dealt>>>,
 ): Task[] {
   const acts = spellPlan(spell, s.today, inSpell(s, place, spell, assessed)).filter((a) => a.on >= s.today);
   if (acts.length === 0) return [];
@@ -108,10 +112,48 @@ function taskFor(
       litres: null,
       remedy: null,
       dose: null,
-      acts: said.map(({ on, text }) => ({ on, text })),
+      acts: [...said.map(({ on, text }) => ({ on, text })), ...coverAct(s, place, spell, dealt)],
       cautions: [...new Set(said.flatMap((a) => a.caution ?? []))],
     },
   ];
+}
+
+type Covered = 'heat' | 'frost';
+const coveredKind = (spell: HardSpell): Covered | null =>
+  spell.kind === 'heat' || spell.kind === 'frost' ? spell.kind : null;
+
+/** Where the stock is counted, cloth and covers are dealt out among all that are threatened, wherever they stand. */
+function dealtOut(
+  s: GardenSnapshot,
+  threatened: readonly { place: PlaceEntity; spells: readonly HardSpell[] }[],
+): Partial<Record<Covered, Dealt>> {
+  const { clothM2, covers } = s.garden.stock ?? {};
+  const among = (kind: Covered, stock: number | null | undefined): Partial<Record<Covered, Dealt>> => {
+    const places = threatened.filter((t) => t.spells.some((spell) => spell.kind === kind)).map((t) => t.place);
+    if (stock == null || places.length === 0) return {};
+    const plants = places.flatMap((place) =>
+      livePlantsIn(s, place.id).map((p) => ({
+        ...p,
+        young: p.transplantedOn !== null && daysBetween(p.transplantedOn, s.today) <= NEWLY_PLANTED_DAYS,
+        place,
+      })),
+    );
+    return { [kind]: dealFor(kind, plants, stock) };
+  };
+  return { ...among('heat', clothM2), ...among('frost', covers) };
+}
+
+function coverAct(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  spell: HardSpell,
+  dealt: Readonly<Partial<Record<Covered, Dealt>>>,
+): { on: Day; text: string }[] {
+  const kind = coveredKind(spell);
+  const own = kind && dealt[kind];
+  if (!kind || !own) return [];
+  const here = new Set(livePlantsIn(s, place.id).map((p) => p.id));
+  return [{ on: s.today, text: `${dealInWords(kind, own, (id) => here.has(id), s.format)}.` }];
 }
 
 function inSpell(

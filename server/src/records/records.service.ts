@@ -1,3 +1,4 @@
+import { v5 as nameUuid } from 'uuid';
 import { claimIn } from '@candid-leaf/core/claims';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -93,6 +94,37 @@ export class RecordsService {
     return { ...recordDto(row), ...(claim ? { claim } : {}) };
   }
 
+  /** One record for each of several plants, all of one tick: the first under the tick's own id, the others under ids that follow from it. */
+  async writeEach(
+    m: EntityManager,
+    gardenId: string,
+    tick: { accountId: string; recordId: string },
+    plantIds: readonly string[],
+    type: RecordKind,
+    data: { date: Day },
+  ): Promise<string | null> {
+    for (const [i, plantId] of plantIds.entries())
+      await this.write(m, gardenId, tick.accountId, data.date, {
+        id: i === 0 ? tick.recordId : partOf(tick.recordId, plantId),
+        type,
+        plantId,
+        data,
+      });
+    return plantIds.length > 0 ? tick.recordId : null;
+  }
+
+  /** Takes all records of such a tick back. */
+  async takeBackEach(
+    m: EntityManager,
+    gardenId: string,
+    recordId: string | null,
+    plantIds: readonly string[],
+  ): Promise<void> {
+    if (recordId === null) return;
+    const ids = [recordId, ...plantIds.map((id) => partOf(recordId, id))];
+    await updateRows(m, RecordEntity, { id: In(ids), gardenId, deletedAt: IsNull() }, { deletedAt: new Date() });
+  }
+
   /** Does a record stand under this id? */
   exists(m: EntityManager, gardenId: string, id: string): Promise<boolean> {
     return m.existsBy(RecordEntity, { id, gardenId, deletedAt: IsNull() });
@@ -117,6 +149,8 @@ export class RecordsService {
     return this.gardens.change(gardenId, (m) => this.markDeleted(m, gardenId, recordId, deleted));
   }
 }
+
+const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
 
 type Entry = RecordData | WateringEntry;
 

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { weatherInPlace } from '@candid-leaf/core/climate';
-import { isPotted, type DisorderCode } from '@candid-leaf/core/records';
+import { isPotted, type DisorderCode, type Inspection } from '@candid-leaf/core/records';
 import {
   DEFAULT_RHYTHM,
   partsFor,
@@ -13,7 +13,6 @@ import {
 import { frostFrom, NEWLY_PLANTED_DAYS } from '@candid-leaf/core/season';
 import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import { MoreThanOrEqual, type DataSource, type EntityManager } from 'typeorm';
-import { v5 as nameUuid } from 'uuid';
 import { weatherIn } from '../assessment/plant-case.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -59,21 +58,23 @@ export class RoundsSource extends TaskSource {
     if (!place || !dueIn(s, place, await this.takenOn(m, s)))
       return (await this.records.exists(m, s.garden.id, tick.recordId)) ? tick.recordId : null;
     const plants = livePlantsIn(s, place.id).filter((p) => lastLook(s, p) !== s.today);
-    for (const [i, plant] of plants.entries())
-      await this.records.write(m, s.garden.id, tick.accountId, s.today, {
-        id: i === 0 ? tick.recordId : partOf(tick.recordId, plant.id),
-        type: 'inspection',
-        plantId: plant.id,
-        data: { date: s.today, allClear: true, signs: [] },
-      });
-    return plants.length > 0 ? tick.recordId : null;
+    return this.records.writeEach(
+      m,
+      s.garden.id,
+      tick,
+      plants.map((p) => p.id),
+      'inspection',
+      { date: s.today, allClear: true, signs: [] } as Inspection,
+    );
   }
 
-  async undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    if (recordId === null) return;
-    for (const written of [recordId, ...s.plants.map((p) => partOf(recordId, p.id))])
-      if (await this.records.exists(m, s.garden.id, written))
-        await this.records.markDeleted(m, s.garden.id, written, true);
+  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    return this.records.takeBackEach(
+      m,
+      s.garden.id,
+      recordId,
+      s.plants.map((p) => p.id),
+    );
   }
 
   /** Findings that were taken on in the last weeks, or are open still. */
@@ -86,7 +87,6 @@ export class RoundsSource extends TaskSource {
 }
 
 const idOf = (today: Day, place: PlaceEntity): string => `${today}:${place.id}`;
-const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
 
 const lastLook = (s: GardenSnapshot, plant: PlantEntity): Day | null =>
   s.recordsOf(plant.id).findLast((r) => r.type === 'inspection')?.day ?? null;

@@ -17,6 +17,8 @@ export class Care1700000600000 extends SteppedMigration {
     { name: 'place.pondNear', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS pondNear tinyint NULL` },
     { name: 'place.grown', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS grown longtext NULL` },
     { name: 'place.soilTests', run: `ALTER TABLE place ADD COLUMN IF NOT EXISTS soilTests longtext NULL` },
+    { name: 'garden.stock', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS stock longtext NULL` },
+    { name: 'plant.worth', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS worth int NULL` },
     { name: 'plant.training', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS training varchar(20) NULL` },
     table(`trial (${ROW}, name varchar(80) NOT NULL, measure varchar(40) NOT NULL, changed longtext NOT NULL, untouched longtext NOT NULL,
       startedOn date NOT NULL, judgeOn date NOT NULL, judgedOn date NULL, INDEX (gardenId), ${OF_GARDEN})`),

@@ -8,6 +8,8 @@ import {
   WATERING_ENDS,
   WATERING_WAYS,
   type RecordKind,
+  NEIGHBOURS,
+  NEIGHBOUR_DEEDS,
 } from '@candid-leaf/core/records';
 import type { ProductKind } from '@candid-leaf/core/products';
 import type { Quantity } from '@candid-leaf/core/units';
@@ -23,6 +25,8 @@ import {
   SprayCan,
   Wheat,
   type LucideIcon,
+  Flower,
+  Sprout,
 } from 'lucide-react';
 import { wordsOf } from '../../lib/words';
 
@@ -137,6 +141,21 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
           ['dry', 'at the first droop'],
         ],
       },
+    ],
+  },
+  'truss-count': {
+    icon: Flower,
+    asks: [
+      { name: 'truss', label: 'Truss, from below', as: 'number', quantity: 'count', start: 1 },
+      { name: 'flowers', label: 'Flowers, open or faded', as: 'number', quantity: 'count' },
+      { name: 'fruit', label: 'Fruit that has set', as: 'number', quantity: 'count' },
+    ],
+  },
+  neighbour: {
+    icon: Sprout,
+    asks: [
+      { name: 'what', label: 'What', as: 'choice', start: 'weeds', options: wordsOf(NEIGHBOURS) },
+      { name: 'did', label: 'Was', as: 'choice', start: 'cleared', options: wordsOf(NEIGHBOUR_DEEDS) },
     ],
   },
   'rain-gauge': { icon: CloudRain, asks: [] },

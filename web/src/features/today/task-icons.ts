@@ -11,6 +11,8 @@ import {
   Wheat,
   type LucideIcon,
   FlaskConical,
+  Flower,
+  Spool,
 } from 'lucide-react';
 
 /** One icon for each kind of task, wherever it is told. */
@@ -21,6 +23,8 @@ export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   protect: ThermometerSun,
   feed: Wheat,
   cut: Scissors,
+  tie: Spool,
+  tap: Flower,
   spray: SprayCan,
   soil: Shovel,
   trial: FlaskConical,

@@ -1,0 +1,65 @@
+import { coverOf, isPotted, type PlaceKind } from '../records/place.js';
+import type { Cover } from '../records/place.js';
+import type { Crop, Stage } from '../records/plant.js';
+import { dealOut, type Dealt, SUBSTITUTES, type Wanting } from '../support/deal-out.js';
+import type { Formatter } from '../units/formatter.js';
+import { coveredM2, usualHeightM } from '../water/crops.js';
+import { toTenth } from '../units/rounding.js';
+
+/** A plant that heat or frost threatens, with what decides who is covered first. */
+export interface Threatened {
+  id: string;
+  name: string;
+  crop: Crop;
+  stage: Stage | null;
+  heightM: number | null;
+  worth: 1 | 2 | 3 | null;
+  young: boolean;
+  place: { kind: PlaceKind; cover?: Cover | null; hollow?: boolean | null; volumeL?: number | null };
+}
+
+const BEARING: ReadonlySet<Stage> = new Set<Stage>(['flowering', 'fruiting', 'ripening']);
+const SMALL_POT_L = 15;
+
+/** How it stands: in the open 0.6, in a hollow or a small pot more, under a roof or glass less (judgement). */
+function exposureOf({ place }: Threatened): number {
+  const base = coverOf(place) === 'none' ? 0.6 : 0.2;
+  return Math.min(
+    1,
+    base + (place.hollow ? 0.3 : 0) + (isPotted(place) && (place.volumeL ?? SMALL_POT_L) <= SMALL_POT_L ? 0.3 : 0),
+  );
+}
+
+/** Cloth over a plant, m²: it overhangs by about half on each side that the sun comes from, as for its shade. */
+const clothFor = (p: Threatened): number =>
+  toTenth(Math.max(0.3, coveredM2(p.crop, p.heightM ?? usualHeightM(p.crop, 60)) * 2));
+
+export function dealFor(kind: 'heat' | 'frost', plants: readonly Threatened[], stock: number): Dealt {
+  return dealOut(
+    plants.map((p): Wanting => ({
+      id: p.id,
+      name: p.name,
+      value: p.worth ?? 2,
+      atRisk: p.stage !== null && BEARING.has(p.stage),
+      exposure: exposureOf(p),
+      young: p.young,
+      needs: kind === 'heat' ? clothFor(p) : 1,
+    })),
+    stock,
+  );
+}
+
+/** Who gets the cover, who does not, what is missing and what serves instead. */
+export function dealInWords(kind: 'heat' | 'frost', dealt: Dealt, here: (id: string) => boolean, f: Formatter): string {
+  const names = (list: readonly Wanting[]): string =>
+    list
+      .filter((w) => here(w.id))
+      .map((w) => w.name)
+      .join(', ');
+  const [given, without] = [names(dealt.given), names(dealt.without)];
+  const what = kind === 'heat' ? 'Cloth' : 'Covers';
+  const missing =
+    kind === 'heat' ? f.area(toTenth(dealt.short)) : `${dealt.short} ${dealt.short === 1 ? 'cover' : 'covers'}`;
+  if (!without) return dealt.without.length === 0 ? `${what}: enough for all` : `${what} for ${given}`;
+  return `${what}${given ? ` for ${given}` : ''}; not enough for ${without} (${missing} short in all). There instead: ${SUBSTITUTES[kind]}`;
+}

@@ -1,0 +1,2 @@
+export * from './set.js';
+export * from './tap-plan.js';

@@ -1,0 +1,63 @@
+import { COLD_NIGHT_C, HOT_DAY_C, WARM_NIGHT_C } from '../climate/limits.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import type { Crop, Stage } from '../records/plant.js';
+import { type Day } from '../units/day.js';
+import type { Formatter } from '../units/formatter.js';
+
+/**
+ * Tomato and pepper flowers pollinate themselves when they are shaken: by wind, bees, or a tap; late morning to early afternoon, on dry days, at 15 to
+ * 30 °C (handbook). Under cover daily.
+ */
+export const LOOSE_HOURS = { from: 10, to: 15 } as const;
+const LEAST_C = 15;
+/** A day's mean wind under which the air is still, m/s (judgement). */
+const STILL_MS = 0.8;
+/** Over this pollen clumps (judgement). */
+const DAMP_RH_PCT = 85;
+
+export interface TapQuestion {
+  today: Day;
+  crop: Crop;
+  stage: Stage | null;
+  /** neither wind nor bees come in */
+  enclosed: boolean;
+  /** seen: no wind or bees get here */
+  still: boolean;
+  /** where it stands: of today, of the night before, and how the last days were */
+  weather: WeatherDay | null;
+  /** the day somebody tapped, last */
+  tappedOn: Day | null;
+}
+
+export type TapPlan =
+  | { kind: 'tap'; because: 'cover' | 'still' }
+  /** shaking does not help: pollen fails in the heat or in the cold */
+  | { kind: 'useless'; because: 'heat' | 'cold'; celsius: number }
+  | { kind: 'none'; because: 'no-flowers' | 'wind-does-it' | 'done' | 'damp' | 'not-known' };
+
+const FLOWERS: ReadonlySet<Stage> = new Set<Stage>(['flowering', 'fruiting', 'ripening']);
+
+export function tapPlan(q: TapQuestion): TapPlan {
+  if (q.stage === null || !FLOWERS.has(q.stage)) return { kind: 'none', because: 'no-flowers' };
+  const still = q.enclosed || q.still || (q.weather?.windMs != null && q.weather.windMs < STILL_MS);
+  if (!still) return { kind: 'none', because: 'wind-does-it' };
+  const w = q.weather;
+  if (!w) return { kind: 'none', because: 'not-known' };
+  if (w.tMaxC >= HOT_DAY_C) return { kind: 'useless', because: 'heat', celsius: w.tMaxC };
+  if (w.tMinC > WARM_NIGHT_C[q.crop]) return { kind: 'useless', because: 'heat', celsius: w.tMinC };
+  if (w.tMinC < COLD_NIGHT_C[q.crop] || w.tMaxC < LEAST_C)
+    return { kind: 'useless', because: 'cold', celsius: w.tMinC };
+  if (q.tappedOn === q.today) return { kind: 'none', because: 'done' };
+  if (!q.enclosed && (w.rainMm >= 1 || (w.rhMeanPct ?? 0) > DAMP_RH_PCT)) return { kind: 'none', because: 'damp' };
+  return { kind: 'tap', because: q.enclosed ? 'cover' : 'still' };
+}
+
+export function tapInWords(p: TapPlan, f: Formatter): string {
+  if (p.kind === 'tap')
+    return `${p.because === 'cover' ? 'neither wind nor bees come in under cover' : 'the air stands still'}; pollen is loose from ${LOOSE_HOURS.from} to ${LOOSE_HOURS.to} o’clock on a dry day`;
+  if (p.kind === 'useless')
+    return p.because === 'heat'
+      ? `tapping will not help now: at ${f.temperature(p.celsius)} pollen fails, whatever shakes it. Shade and water; flowers set again when it cools`
+      : `tapping will not help now: nights of ${f.temperature(p.celsius)} spoil pollen. Cover; flowers set again when it warms`;
+  return '';
+}

@@ -1,0 +1,2 @@
+export * from './deal-out.js';
+export * from './support-plan.js';

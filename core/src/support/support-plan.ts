@@ -1,0 +1,122 @@
+import type { Crop, GrowthHabit, Stage } from '../records/plant.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+
+/** What is in the shed to hold plants up, and to cover them. */
+export interface Stock {
+  clothM2?: number | null;
+  covers?: number | null;
+  cages?: number | null;
+  stakes?: number | null;
+  canes?: number | null;
+  stringM?: number | null;
+  ties?: number | null;
+}
+export const STOCK_ITEMS = ['clothM2', 'covers', 'cages', 'stakes', 'canes', 'stringM', 'ties'] as const;
+
+/** Handbook: cordons string, stake or mesh of 1.8 m and more; bushes a cage or a short stake; peppers a small cage or stake before fruit weighs. */
+export type SupportKind = 'string' | 'stake' | 'cage' | 'small-cage' | 'small-stake';
+const CORDON_M = 1.8;
+const BUSH_STAKE_M = 1.2;
+const PEPPER_STAKE_M = 0.8;
+/** In the ground, and for the loops round the stem (judgement: a spade's depth; half as long again). */
+const IN_GROUND_M = 0.3;
+const STRING_SHARE = 1.3;
+/** Ties every 20 to 25 cm, or weekly (handbook). */
+const TIE_EVERY_M = 0.22;
+const TIE_EVERY_DAYS = 7;
+/** A tie takes so much string for a loop with room to grow (judgement). */
+const TIE_STRING_M = 0.3;
+const LEAST_TIED_M = 0.35;
+const WIND_AHEAD_DAYS = 3;
+
+export interface SupportQuestion {
+  today: Day;
+  crop: Crop;
+  habit: GrowthHabit | null;
+  stage: Stage | null;
+  heightM: number | null;
+  isPot: boolean;
+  /** the day somebody staked or tied it last; null where nothing is written down */
+  tiedOn: Day | null;
+  /** a tie was seen to cut in */
+  tieCuts: boolean;
+  /** the next day of strong wind that is foreseen */
+  windOn: Day | null;
+  stock: Stock;
+}
+
+export interface SupportPlan {
+  kind: SupportKind;
+  /** why this one: what fits best, or what there is of it */
+  because: 'fits' | 'in-stock';
+  /** of the stake or cane, or of the string, m */
+  lengthM: number;
+  /** ties that it wants at its height */
+  ties: number;
+  tieStringM: number;
+  /** when it is to be tied next; null for a bush in its cage, and for what is too small */
+  tieOn: Day | null;
+  reTie: boolean;
+  /** check it before this day of wind; a pot is anchored */
+  checkBefore: Day | null;
+  anchor: boolean;
+}
+
+export function supportPlan(q: SupportQuestion): SupportPlan {
+  const { kind, because } = kindFor(q);
+  const cordon = kind === 'string' || (kind === 'stake' && q.habit !== 'determinate');
+  const lengthM =
+    kind === 'string'
+      ? CORDON_M * STRING_SHARE
+      : kind === 'stake'
+        ? (cordon ? CORDON_M : BUSH_STAKE_M) + IN_GROUND_M
+        : kind === 'small-stake'
+          ? PEPPER_STAKE_M + IN_GROUND_M
+          : 0;
+  const height = q.heightM ?? 0;
+  const ties = lengthM > 0 && height >= LEAST_TIED_M ? Math.max(1, Math.floor(height / TIE_EVERY_M)) : 0;
+  const checks = q.windOn !== null && daysBetween(q.today, q.windOn) <= WIND_AHEAD_DAYS;
+  return {
+    kind,
+    because,
+    lengthM,
+    ties,
+    tieStringM: ties * TIE_STRING_M,
+    // a cordon bends as it grows: weekly. Where nothing is written down, it is asked for now
+    tieOn: q.tieCuts
+      ? q.today
+      : cordon && ties > 0 && q.stage !== 'late'
+        ? q.tiedOn === null
+          ? q.today
+          : addDays(q.tiedOn, TIE_EVERY_DAYS)
+        : null,
+    reTie: q.tieCuts,
+    checkBefore: checks ? q.windOn : null,
+    anchor: checks && q.isPot,
+  };
+}
+
+/** What fits its habit, unless the shed has none of it and something as good. */
+function kindFor({ crop, habit, stock }: SupportQuestion): { kind: SupportKind; because: SupportPlan['because'] } {
+  const has = (x: number | null | undefined): boolean => (x ?? 0) > 0;
+  const none = (x: number | null | undefined): boolean => x === 0;
+  if (crop === 'pepper')
+    return none(stock.cages) && has(stock.canes)
+      ? { kind: 'small-stake', because: 'in-stock' }
+      : { kind: 'small-cage', because: 'fits' };
+  if (habit === 'determinate')
+    return none(stock.cages) && has(stock.stakes)
+      ? { kind: 'stake', because: 'in-stock' }
+      : { kind: 'cage', because: 'fits' };
+  return none(stock.stringM) && has(stock.stakes)
+    ? { kind: 'stake', because: 'in-stock' }
+    : { kind: 'string', because: 'fits' };
+}
+
+export const SUPPORT_WORDS: Record<SupportKind, string> = {
+  string: 'a string from above, looped loosely at the foot',
+  stake: 'a stake',
+  cage: 'a cage',
+  'small-cage': 'a small cage, before fruit weighs',
+  'small-stake': 'a short cane',
+};

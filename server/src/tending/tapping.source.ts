@@ -1,0 +1,90 @@
+import { type Happening } from '@candid-leaf/core/records';
+import { Injectable } from '@nestjs/common';
+import { tapOf } from '@candid-leaf/core/care';
+import { tapInWords, type TapPlan } from '@candid-leaf/core/pollination';
+import type { EntityManager } from 'typeorm';
+import { Assessments } from '../assessment/assessments.service.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { RecordsService } from '../records/records.service.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+
+/** Flowers to be tapped where neither wind nor bees do it; and a word that it will not help, where heat or cold spoils the pollen. */
+@Injectable()
+export class TappingSource extends TaskSource {
+  readonly code = 'tap';
+
+  constructor(
+    private readonly assessments: Assessments,
+    private readonly records: RecordsService,
+  ) {
+    super();
+  }
+
+  async list(s: GardenSnapshot): Promise<Task[]> {
+    const tasks: Task[] = [];
+    for (const place of livePlaces(s)) tasks.push(...taskFor(s, place, await this.plansIn(s, place)));
+    return tasks;
+  }
+
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+    const place = livePlaces(s).find((p) => p.id === id);
+    const due = place ? (await this.plansIn(s, place)).filter(({ plan }) => plan.kind === 'tap') : [];
+    return this.records.writeEach(
+      m,
+      s.garden.id,
+      tick,
+      due.map(({ plant }) => plant.id),
+      'event',
+      { date: s.today, what: 'pollination-assist' } as Happening,
+    );
+  }
+
+  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    return this.records.takeBackEach(
+      m,
+      s.garden.id,
+      recordId,
+      s.plants.map((p) => p.id),
+    );
+  }
+
+  private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; plan: TapPlan }[]> {
+    const assessed = await this.assessments.of(s, place);
+    return livePlantsIn(s, place.id).flatMap((plant) => {
+      const own = assessed.plants.get(plant.id);
+      return own ? [{ plant, plan: tapOf(own) }] : [];
+    });
+  }
+}
+
+function taskFor(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  plans: readonly { plant: PlantEntity; plan: TapPlan }[],
+): Task[] {
+  const tap = plans.filter(({ plan }) => plan.kind === 'tap');
+  const useless = plans.find(({ plan }) => plan.kind === 'useless');
+  const said = tap[0] ?? useless;
+  if (!said) return [];
+  const words = tapInWords(said.plan, s.format);
+  return [
+    {
+      id: place.id,
+      plantId: null,
+      placeId: place.id,
+      title: `Tap the flowers: ${place.name}`,
+      where: `${tap.length} ${tap.length === 1 ? 'plant' : 'plants'}, the string or the truss, two or three times`,
+      why: words,
+      dueOn: s.today,
+      minutes: Math.max(1, tap.length),
+      litres: null,
+      remedy: null,
+      dose: null,
+      ...(tap.length === 0 ? { held: { until: s.today, because: words } } : {}),
+      cautions: [],
+    },
+  ];
+}

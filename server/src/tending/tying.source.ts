@@ -1,0 +1,134 @@
+import { type Happening } from '@candid-leaf/core/records';
+import { Injectable } from '@nestjs/common';
+import { supportOf } from '@candid-leaf/core/care';
+import { SUPPORT_WORDS, type SupportPlan } from '@candid-leaf/core/support';
+import type { EntityManager } from 'typeorm';
+import { Assessments } from '../assessment/assessments.service.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { RecordsService } from '../records/records.service.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+
+/** Cordons that are to be tied in, place by place; supports that are checked before a strong wind. */
+@Injectable()
+export class TyingSource extends TaskSource {
+  readonly code = 'tie';
+
+  constructor(
+    private readonly assessments: Assessments,
+    private readonly records: RecordsService,
+  ) {
+    super();
+  }
+
+  async list(s: GardenSnapshot): Promise<Task[]> {
+    const tasks: Task[] = [];
+    for (const place of livePlaces(s)) {
+      const plans = await this.plansIn(s, place);
+      tasks.push(...tieTask(s, place, plans), ...windTask(s, place, plans));
+    }
+    return tasks;
+  }
+
+  /** Tied: one record for each plant that was due. A check before wind is a tie as well: what is loose is tied. */
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+    const place = livePlaces(s).find((p) => id.startsWith(p.id));
+    if (!place) return null;
+    const plans = await this.plansIn(s, place);
+    const due = id.endsWith(WIND) ? plans : dueIn(s, plans);
+    return this.records.writeEach(
+      m,
+      s.garden.id,
+      tick,
+      due.map(({ plant }) => plant.id),
+      'event',
+      { date: s.today, what: 'tied' } as Happening,
+    );
+  }
+
+  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    return this.records.takeBackEach(
+      m,
+      s.garden.id,
+      recordId,
+      s.plants.map((p) => p.id),
+    );
+  }
+
+  private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<Planned[]> {
+    const assessed = await this.assessments.of(s, place);
+    return livePlantsIn(s, place.id).flatMap((plant) => {
+      const own = assessed.plants.get(plant.id);
+      return own ? [{ plant, plan: supportOf(own, s.garden.stock ?? {}) }] : [];
+    });
+  }
+}
+
+interface Planned {
+  plant: PlantEntity;
+  plan: SupportPlan;
+}
+const WIND = ':wind';
+const CAUTIONS = ['Put caps on cane ends. Wire ties: mind eyes and fingers.'];
+const dueIn = (s: GardenSnapshot, plans: readonly Planned[]): Planned[] =>
+  plans.filter(({ plan }) => plan.tieOn !== null && plan.tieOn <= s.today);
+
+function tieTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[]): Task[] {
+  const next = plans.filter(({ plan }) => plan.tieOn !== null).sort((a, b) => (a.plan.tieOn! < b.plan.tieOn! ? -1 : 1));
+  const [first] = next;
+  if (!first) return [];
+  const own = first.plan.tieOn! <= s.today ? dueIn(s, plans) : next.filter((p) => p.plan.tieOn === first.plan.tieOn);
+  const string = own.reduce((sum, { plan }) => sum + plan.tieStringM / Math.max(1, plan.ties), 0);
+  const reTie = own.filter(({ plan }) => plan.reTie).map(({ plant }) => plant.name);
+  return [
+    {
+      id: `${place.id}:tie`,
+      plantId: null,
+      placeId: place.id,
+      title: `Tie in: ${own.map(({ plant }) => plant.name).join(', ')}`,
+      where: place.name,
+      why:
+        reTie.length > 0
+          ? `a tie cuts into ${reTie.join(' and ')}: loosen it, and leave a finger of room`
+          : `stems bend while they grow: a loose loop every 20 to 25 cm, or once a week. Held by ${SUPPORT_WORDS[first.plan.kind]}${first.plan.because === 'in-stock' ? ', as the shed has it' : ''}`,
+      dueOn: first.plan.tieOn! < s.today ? s.today : first.plan.tieOn!,
+      minutes: 2 * own.length,
+      litres: null,
+      remedy: null,
+      dose: null,
+      amount: `one tie each, ${s.format.metres(string)} of soft string`,
+      cautions: CAUTIONS,
+    },
+  ];
+}
+
+function windTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[]): Task[] {
+  const windy = plans.find(({ plan }) => plan.checkBefore !== null);
+  const tall = plans.filter(({ plan }) => plan.ties > 0 || plan.anchor);
+  if (!windy || tall.length === 0) return [];
+  // who tied today has checked it
+  if (
+    tall.every(({ plant }) =>
+      s.recordsOf(plant.id).some((r) => r.day === s.today && (r.data as { what?: string }).what === 'tied'),
+    )
+  )
+    return [];
+  return [
+    {
+      id: `${place.id}${WIND}`,
+      plantId: null,
+      placeId: place.id,
+      title: `Before the wind: ${place.name}`,
+      where: `${tall.length} ${tall.length === 1 ? 'plant' : 'plants'}`,
+      why: `strong wind is foreseen on ${s.format.day(windy.plan.checkBefore!)}: pull at each stake and string, tie what is loose${windy.plan.anchor ? ', stand pots together or against a wall' : ''}, pick what is ripe`,
+      dueOn: s.today,
+      minutes: 2 * tall.length,
+      litres: null,
+      remedy: null,
+      dose: null,
+      cautions: CAUTIONS,
+    },
+  ];
+}

@@ -1,0 +1,123 @@
+import { addDays } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+
+const garden = async () => {
+  const g = await gardenOf(app);
+  const due = async (source: string) => (await g.view()).today.filter((t) => t.source === source);
+  const stock = async (list: object) => {
+    const { today: _t, ...settings } = (await g.view()).garden;
+    return g.agent.put('/api/gardens').send({ ...settings, stock: list });
+  };
+  return { ...g, due, stock };
+};
+
+test('cordons of a place are tied in together, once a week; ticked it is written down for each, and taken back for each', async () => {
+  const g = await garden();
+  const bed = await g.place({ name: 'Wall' });
+  const tall = [
+    await g.plant(bed, { name: 'A', habit: 'indeterminate' }),
+    await g.plant(bed, { name: 'B', habit: 'indeterminate' }),
+  ];
+  await g.plant(bed, { name: 'Bush', habit: 'determinate' });
+  const [task, ...others] = (await g.due('tie')).filter((t) => t.title.startsWith('Tie in'));
+  expect(others).toEqual([]);
+  expect(task).toMatchObject({
+    title: 'Tie in: A, B',
+    amount: expect.stringMatching(/^one tie each, 0\.6.m of soft string/),
+    why: expect.stringMatching(/a string from above/),
+  });
+  const recordId = uuid();
+  await g.tick(task!.key, { recordId });
+  await g.tick(task!.key, { recordId });
+  const tied = async () =>
+    Promise.all(
+      tall.map(async (p) => (await g.plantView(p)).records.filter((r) => r.type === 'event').map((r) => r.data)),
+    );
+  expect(await tied()).toEqual([1, 2].map(() => [{ date: TODAY, what: 'tied' }]));
+  expect((await g.due('tie')).filter((t) => t.title.startsWith('Tie in'))).toEqual([]);
+  expect((await g.plantView(tall[0]!)).next.find((t) => t.source === 'tie')).toMatchObject({
+    dueOn: addDays(TODAY, 7),
+  });
+  await g.untick(task!.key, { recordId });
+  expect(await tied()).toEqual([[], []]);
+});
+
+test('with no string in the shed and stakes there, it says so', async () => {
+  const g = await garden();
+  await g.plant(await g.place({}), { habit: 'indeterminate' });
+  await g.stock({ stringM: 0, stakes: 4 });
+  expect((await g.due('tie'))[0]!.why).toMatch(/a stake, as the shed has it/);
+});
+
+test('flowers are tapped where neither wind nor bees come; under shut glass in the heat it says that it will not help', async () => {
+  const g = await garden();
+  const hall = await g.place({ name: 'Hall', kind: 'indoors', texture: 'potting-mix', volumeL: 20 });
+  await g.plant(hall, { stage: 'flowering' });
+  await g.plant(await g.place({ name: 'Open bed' }), { stage: 'flowering' });
+  await g.plant(
+    await g.place({
+      name: 'Glass',
+      kind: 'container',
+      texture: 'potting-mix',
+      volumeL: 20,
+      cover: 'glasshouse',
+      vents: 'shut',
+    }),
+    { stage: 'flowering' },
+  );
+  const tasks = await g.due('tap');
+  expect(tasks.map((t) => [t.title, t.held === undefined])).toEqual([
+    ['Tap the flowers: Hall', true],
+    ['Tap the flowers: Glass', false],
+  ]);
+  expect(tasks[1]!.held!.because).toMatch(/tapping will not help now/);
+  const recordId = uuid();
+  await g.tick(tasks[0]!.key, { recordId });
+  expect((await g.due('tap')).map((t) => t.title)).toEqual(['Tap the flowers: Glass']);
+  // tomorrow again
+  await g.goTo(addDays(TODAY, 1));
+  expect((await g.due('tap'))[0]!.title).toBe('Tap the flowers: Hall');
+});
+
+test('cloth is dealt out before heat: to what is worth most, over all places; the shortfall and what serves instead are said', async () => {
+  const g = await garden();
+  const glass = { kind: 'container', texture: 'potting-mix', volumeL: 20, cover: 'glasshouse', vents: 'shut' };
+  const [one, two] = [await g.place({ ...glass, name: 'One' }), await g.place({ ...glass, name: 'Two' })];
+  await g.plant(one, { name: 'Dear', worth: 3 });
+  await g.plant(one, { name: 'Plain' });
+  await g.plant(two, { name: 'Spare', worth: 1 });
+  const acts = async () =>
+    (await g.due('protect')).filter((t) => t.title.startsWith('Heat')).map((t) => t.acts!.map((a) => a.text).join(' '));
+  expect((await acts()).join()).not.toMatch(/Cloth/);
+  await g.stock({ clothM2: 0.8 });
+  const [first, second] = await acts();
+  expect(first).toMatch(/Cloth for Dear; not enough for Plain \(1\.4.m² short in all\)\. There instead: an old sheet/);
+  expect(second).toMatch(/Cloth; not enough for Spare/);
+  await g.stock({ clothM2: 10 });
+  expect((await acts())[0]).toMatch(/Cloth: enough for all/);
+  expect((await g.stock({ clothM2: -1 })).status).toBe(400);
+});
+
+test('trusses are counted, neighbours are written down; what cannot be is refused', async () => {
+  const g = await garden();
+  const bed = await g.place({});
+  const plant = await g.plant(bed);
+  await g.record('truss-count', { plantId: plant }, { date: TODAY, truss: 1, flowers: 2, fruit: 6 });
+  await g.record('neighbour', { placeId: bed }, { date: TODAY, what: 'french-marigold', did: 'planted' });
+  expect((await g.plantView(plant)).records.map((r) => r.type).sort()).toEqual(['neighbour', 'truss-count']);
+  const put = (type: string, of: object, data: object) =>
+    g.agent.put(g.url('/records')).send({ id: uuid(), type, ...of, data: { date: TODAY, ...data } });
+  await put('truss-count', { plantId: plant }, { truss: 0, flowers: 1, fruit: 1 }).expect(400);
+  await put('neighbour', { placeId: bed }, { what: 'unicorns', did: 'seen' }).expect(400);
+  // the case file's open format knows neither, and the case is whole without them
+  await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200);
+});
