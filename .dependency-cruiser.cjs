@@ -12,6 +12,7 @@ const CORE = [
   'season',
   'pruning',
   'pollination',
+  'neighbours',
   'support',
   'spray',
   'nutrition',

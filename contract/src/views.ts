@@ -1,3 +1,4 @@
+import { type SupportPlan } from '@candid-leaf/core/support';
 import { type Rate } from '@candid-leaf/core/helped';
 import type { Report } from '@candid-leaf/core/assessment';
 import type { cutsOf, FeedingStory } from '@candid-leaf/core/care';
@@ -81,6 +82,8 @@ export interface PlantView {
   next: TaskDto[];
   feeding: FeedingView;
   cuts: CutsView;
+  /** what holds it up; and, in its flowering time, whether tapping helps */
+  tending: { support: SupportPlan; tap: string };
   /** how often each proposed remedy helped in this garden, by `disorder:remedy` */
   helped: Record<string, Rate>;
 }

@@ -1,4 +1,4 @@
-import type { GardenInput, PlaceInput, PlantInput } from '@candid-leaf/contract';
+import type { GardenInput, PlaceInput, PlantInput, ProductInput, TrialInput } from '@candid-leaf/contract';
 import { METRIC } from '@candid-leaf/core/units';
 import { DEMO_DAY } from './account.js';
 import { idOf } from './ids.js';
@@ -17,6 +17,7 @@ export const GARDEN: GardenInput = {
   weekStart: 'monday',
   dateForm: 'd MMMM',
   pinnedDate: DEMO_DAY,
+  stock: { clothM2: 2, covers: 6, cages: 2, stakes: 8, canes: 4, stringM: 30, ties: 40 },
 };
 
 export const PLACES: PlaceInput[] = [
@@ -31,6 +32,19 @@ export const PLACES: PlaceInput[] = [
     flowLPerH: 720,
     mulch: [{ from: '2026-06-08', to: null, kind: 'straw', depthMm: 60 }],
     history: [{ year: 2025, family: 'other' }],
+    soilTest: {
+      date: '2026-04-02',
+      pH: 6.3,
+      saltsDsPerM: 0.6,
+      values: {
+        phosphorus: { amount: 22, unit: 'mg/kg' },
+        phosphorusBy: 'olsen',
+        potassium: { amount: 0.41, unit: 'meq/100g' },
+        calcium: { amount: 9.5, unit: 'meq/100g' },
+        magnesium: { amount: 0.9, unit: 'meq/100g' },
+        organicMatterPct: 2.6,
+      },
+    },
   },
   {
     id: idOf('platform bed'),
@@ -101,10 +115,10 @@ const pepper = (name: string, place: string, more: Partial<PlantInput>): PlantIn
 
 export const PLANTS: PlantInput[] = [
   tomato('Semaphore Red', 'wall bed', {}),
-  tomato('Quiet Siding', 'wall bed', { type: 'cherry', heightM: 1.7, stage: 'ripening' }),
+  tomato('Quiet Siding', 'wall bed', { type: 'cherry', heightM: 1.7, stage: 'ripening', training: 'two-stems' }),
   tomato('Ballast Pink', 'wall bed', { type: 'beefsteak', heightM: 1.3 }),
   tomato('Lantern Gold', 'wall bed', { type: 'cherry', heightM: 1.6, stage: 'ripening' }),
-  pepper('Junction Bell', 'platform bed', {}),
+  pepper('Junction Bell', 'platform bed', { worth: 3 }),
   pepper('Tender Sweet', 'platform bed', { heightM: 0.55 }),
   pepper('Ember Points', 'platform bed', { type: 'hot', heightM: 0.5 }),
   tomato('Footplate', 'tunnel', { transplantedOn: '2026-04-24', type: 'beefsteak', heightM: 1.9, stage: 'flowering' }),
@@ -119,4 +133,35 @@ export const PLANTS: PlantInput[] = [
     transplantedOn: '2026-05-10',
   }),
   pepper('Down Line', 'fabric bags', { transplantedOn: '2026-05-18', heightM: 0.55 }),
+];
+
+/** What one of the three mixed a label for. */
+export const PRODUCTS: ProductInput[] = [
+  {
+    id: idOf('our tomato feed'),
+    name: 'Our tomato feed',
+    kind: 'feed',
+    form: 'liquid',
+    n: 4,
+    p2o5: 3,
+    k2o: 8,
+    gPerMl: 1.15,
+    dose: { per: 'litre', amount: 4 },
+    everyDays: 14,
+    organic: false,
+    cautions: ['Not over the label: the bottle is stronger than it looks.'],
+  },
+];
+
+/** Splits come after rain: do fewer split where they are picked at the blush? */
+export const TRIALS: TrialInput[] = [
+  {
+    id: idOf('picked at the blush'),
+    name: 'Picked at the blush',
+    measure: 'fruit-radial-cracks',
+    changed: ['Semaphore Red', 'Quiet Siding'].map(idOf),
+    untouched: ['Ballast Pink', 'Lantern Gold'].map(idOf),
+    startedOn: '2026-07-01',
+    judgeOn: '2026-08-15',
+  },
 ];

@@ -1,7 +1,7 @@
 import type { RecordInput } from '@candid-leaf/contract';
 import { v5 as nameUuid } from 'uuid';
 import { DEMO_ACCOUNT } from './account.js';
-import { GARDEN, PLACES, PLANTS } from './garden.js';
+import { GARDEN, PLACES, PLANTS, PRODUCTS, TRIALS } from './garden.js';
 import { RECORDS } from './season.js';
 
 export interface LoadOptions {
@@ -51,6 +51,8 @@ export async function loadDemo(
     await must('PUT', `${garden}/timer`, { address: `${timerUrl}/boxes/${gardenId}`, secret: `tap-of-${gardenId}` });
   for (const place of PLACES) await must('PUT', `${garden}/places`, own(place));
   for (const plant of PLANTS) await must('PUT', `${garden}/plants`, own(plant));
+  for (const product of PRODUCTS) await must('PUT', `${garden}/products`, own(product));
+  for (const trial of TRIALS) await must('PUT', `${garden}/trials`, own(trial));
   for (let i = 0; i < RECORDS.length; i += TOGETHER)
     await Promise.all(RECORDS.slice(i, i + TOGETHER).map((r: RecordInput) => must('PUT', `${garden}/records`, own(r))));
   return { gardenId };
@@ -60,7 +62,9 @@ export async function loadDemo(
 function withOwnIds<T>(data: T, copy: string): T {
   if (copy === '') return data;
   const isId = (key: string): boolean => key === 'id' || key.endsWith('Id');
-  return JSON.parse(JSON.stringify(data), (key, value: unknown) =>
-    isId(key) && typeof value === 'string' ? nameUuid(copy, value) : value,
-  ) as T;
+  const areIds = (key: string): boolean => key === 'changed' || key === 'untouched';
+  return JSON.parse(JSON.stringify(data), (key, value: unknown) => {
+    if (isId(key) && typeof value === 'string') return nameUuid(copy, value);
+    return areIds(key) && Array.isArray(value) ? value.map((id) => nameUuid(copy, String(id))) : value;
+  }) as T;
 }

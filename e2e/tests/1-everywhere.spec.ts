@@ -28,6 +28,7 @@ async function views(page: Page): Promise<[string, string][]> {
     ['shed', `${garden}/shed`],
     ['what was sprayed', `${garden}/shed/sprays`],
     ['soil of a place', `${bed}/soil`],
+    ['stock', `${garden}/shed/stock`],
     ['trials', `${garden}/shed/trials`],
     ['soils', `${garden}/shed/soil`],
     ['a product', `${garden}/shed/products/new?from=neem`],

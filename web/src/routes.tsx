@@ -49,6 +49,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
       },
       {
+        path: ROUTES.stock,
+        lazy: async () => ({ Component: (await import('./features/shed/screens/stock')).StockScreen }),
+      },
+      {
         path: ROUTES.trials,
         lazy: async () => ({ Component: (await import('./features/trials/screens/trials')).TrialsScreen }),
       },

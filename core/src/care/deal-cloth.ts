@@ -61,5 +61,9 @@ export function dealInWords(kind: 'heat' | 'frost', dealt: Dealt, here: (id: str
   const missing =
     kind === 'heat' ? f.area(toTenth(dealt.short)) : `${dealt.short} ${dealt.short === 1 ? 'cover' : 'covers'}`;
   if (!without) return dealt.without.length === 0 ? `${what}: enough for all` : `${what} for ${given}`;
-  return `${what}${given ? ` for ${given}` : ''}; not enough for ${without} (${missing} short in all). There instead: ${SUBSTITUTES[kind]}`;
+  const short = `(${missing} short in all). There instead: ${SUBSTITUTES[kind]}`;
+  return given
+    ? `${what} for ${given}; not enough for ${without} ${short}`
+    : `No ${what.toLowerCase()} left for ${without} ${short}`;
+}`;
 }

@@ -1,3 +1,4 @@
+import { neighbourFaults } from '@candid-leaf/core/neighbours';
 import { cutFaults } from '@candid-leaf/core/pruning';
 import { Injectable } from '@nestjs/common';
 import type { RecordInput } from '@candid-leaf/contract';
@@ -13,6 +14,7 @@ import {
   type RecordData,
   type RecordKind,
   Pruning,
+  Neighbour,
 } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import { In, IsNull, MoreThanOrEqual, Not, type EntityManager } from 'typeorm';
@@ -38,6 +40,7 @@ export class CareRules {
   async check(m: EntityManager, gardenId: string, input: RecordInput, data: object, at: Standing): Promise<void> {
     if (data instanceof Feeding) throwIfFaults(await this.feedFaults(m, gardenId, input.id, data, at));
     if (data instanceof Spraying) throwIfFaults(await sprayFaults(m, input.id, data, at));
+    if (data instanceof Neighbour) throwIfFaults(neighbourFaults(data, 'data.'));
     if (data instanceof Pruning) throwIfFaults(cutFaults(data, 'data.'));
     if (data instanceof Happening && data.what === 'harvest') throwIfFaults(await harvestFaults(m, input.id, data, at));
   }

@@ -1,3 +1,4 @@
+import { tapInWords } from '@candid-leaf/core/pollination';
 import { helpedKey, orderByRate, type Rate } from '@candid-leaf/core/helped';
 import { Injectable } from '@nestjs/common';
 import {
@@ -9,7 +10,7 @@ import {
   type TaskDto,
 } from '@candid-leaf/contract';
 import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
-import { feedingStory, cutsOf } from '@candid-leaf/core/care';
+import { feedingStory, cutsOf, supportOf, tapOf } from '@candid-leaf/core/care';
 import { caseFileOf, type CaseFile } from '@candid-leaf/core/casefile';
 import { feedInWords } from '@candid-leaf/core/nutrition';
 import { CLEAR_FROM, disorderRow, type Remedy } from '@candid-leaf/core/diagnosis';
@@ -79,6 +80,7 @@ export class ViewsService {
       next: all.filter((t) => t.plantId === plantId || (t.plantId === null && t.placeId === place.id)),
       cuts: cutsOf(own, plant.training),
       helped: Object.fromEntries(helped),
+      tending: { support: supportOf(own, s.garden.stock ?? {}), tap: tapInWords(tapOf(own), s.format) },
       feeding: { plan, text: feedInWords(plan, s.today, s.format), story: feedingStory(own) },
     };
   }

@@ -9,6 +9,7 @@ export const ROUTES = {
   settings: '/gardens/:gardenId/settings',
   whileAway: '/gardens/:gardenId/away',
   shed: '/gardens/:gardenId/shed',
+  stock: '/gardens/:gardenId/shed/stock',
   trials: '/gardens/:gardenId/shed/trials',
   soils: '/gardens/:gardenId/shed/soil',
   placeSoil: '/gardens/:gardenId/places/:placeId/soil',

@@ -23,6 +23,17 @@ const NO_CUTS: PlantView['cuts'] = {
   training: { training: 'leave-alone', because: 'unknown-habit' },
   chosen: false,
 };
+const NO_SUPPORT: PlantView['tending']['support'] = {
+  kind: 'stake',
+  because: 'fits',
+  lengthM: 0,
+  ties: 0,
+  tieStringM: 0,
+  tieOn: null,
+  reTie: false,
+  checkBefore: null,
+  anchor: false,
+};
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /** A case as the view of a plant, so that somebody else's plant is shown by the same page. */
@@ -41,6 +52,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     next: [],
     cuts: NO_CUTS,
     helped: {},
+    tending: { support: NO_SUPPORT, tap: '' },
     feeding: { plan: { kind: 'ask' }, text: '', story: null },
   };
 }

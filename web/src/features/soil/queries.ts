@@ -1,4 +1,4 @@
-import type { SoilView } from '@candid-leaf/contract';
+import type { RecordDto, SoilView } from '@candid-leaf/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { api } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
@@ -8,4 +8,11 @@ export const soilQuery = (gardenId: string, placeId: string) =>
   queryOptions({
     queryKey: [...queryKeys.garden(gardenId), 'soil', placeId] as const,
     queryFn: () => api<SoilView>('GET', apiOf(gardenId, 'places', placeId, 'soil')),
+  });
+
+export const neighboursQuery = (gardenId: string, placeId: string) =>
+  queryOptions({
+    queryKey: [...queryKeys.garden(gardenId), 'neighbours', placeId] as const,
+    queryFn: () =>
+      api<RecordDto[]>('GET', `${apiOf(gardenId, 'records')}?${new URLSearchParams({ placeId, type: 'neighbour' })}`),
   });

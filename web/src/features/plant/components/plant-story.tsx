@@ -1,3 +1,4 @@
+import { SupportPanel } from './support-panel';
 import { CutsPanel } from './cuts-panel';
 import type { PlantView } from '@candid-leaf/contract';
 import { CLEAR_FROM } from '@candid-leaf/core/diagnosis';
@@ -70,7 +71,10 @@ export function PlantStory({ view, reading = false }: Props) {
               <NextHere view={view} />
               <CutsPanel view={view} />
             </div>
-            <FeedingPanel view={view} />
+            <div className="flex flex-col gap-4">
+              <FeedingPanel view={view} />
+              <SupportPanel view={view} />
+            </div>
           </div>
         )}
         <Panel title="What was recorded" className="lg:order-6 lg:col-span-2">

@@ -138,6 +138,17 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
         />
         <MeasuredField control={control} name="heightM" label="Height" quantity="heightMetres" />
         <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
+        <SelectField
+          label="Worth to you"
+          hint="Decides who is covered first when there is not enough for all."
+          options={[
+            ['', 'as the others'],
+            ['3', 'much'],
+            ['1', 'little'],
+          ]}
+          error={e.worth?.message}
+          {...register('worth', { setValueAs: (v: unknown) => (v === '' || v == null ? null : Number(v)) })}
+        />
       </FormCard>
       <RootFault errors={e} />
       <div className="flex flex-wrap gap-2">

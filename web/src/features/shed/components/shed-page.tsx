@@ -32,6 +32,9 @@ function Shelves() {
       <NavLink to={link('soils', {})} className={tabLook}>
         Soil
       </NavLink>
+      <NavLink to={link('stock', {})} className={tabLook}>
+        Cloth and stakes
+      </NavLink>
       <NavLink to={link('trials', {})} className={tabLook}>
         Trials
       </NavLink>

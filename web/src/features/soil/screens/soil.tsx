@@ -1,3 +1,4 @@
+import { Neighbours } from '../components/neighbours';
 import type { PlaceDto, PlaceOnView } from '@candid-leaf/contract';
 import { isPotted } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
@@ -43,6 +44,7 @@ function Soil({ at }: { at: PlaceOnView }) {
       <div className="flex flex-col gap-4">
         <SoilTestPanel place={place} crop={crop} />
         <PlotHistory place={place} />
+        <Neighbours place={place} />
         <Drenches />
       </div>
       <div className="flex flex-col gap-4">

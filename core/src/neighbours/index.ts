@@ -1,0 +1,2 @@
+export * from './table.js';
+export * from './rules.js';

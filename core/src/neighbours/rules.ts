@@ -1,0 +1,14 @@
+import type { Fault } from '../records/faults.js';
+import type { Neighbour } from '../records/record-classes.js';
+import { mayLie, neighbourRow } from './table.js';
+
+/** What carries the crop's own troubles does not lie under it. */
+export const neighbourFaults = (n: Neighbour, path: string): Fault[] =>
+  n.did === 'laid-as-mulch' && !mayLie(n.what)
+    ? [
+        {
+          path: `${path}did`,
+          reason: `${neighbourRow(n.what).label} do not lie as mulch: they carry the same troubles. Bag them`,
+        },
+      ]
+    : [];

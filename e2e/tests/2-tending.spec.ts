@@ -1,0 +1,78 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { ownGarden, signIn, tomatoIn } from './helpers.js';
+
+test('a bed is strung up: what holds it, how much string, tied with one touch; trusses are counted and show what set', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  await tomatoIn(
+    own,
+    { name: 'Wall', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 },
+    { habit: 'indeterminate' },
+  );
+  await signIn(page, own.who);
+  const today = page.getByRole('region', { name: 'Today' });
+  await expect(today.getByText(/one tie each, 0\.3.m of soft string/)).toBeVisible();
+  await today.getByRole('button', { name: /^Done: Tie in: The plant/ }).click();
+  await expect(today.getByText('Tie in: The plant')).toBeHidden();
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  const panel = page.getByRole('region', { name: 'Support and set' });
+  await expect(panel).toContainText(/a string from above, looped loosely at the foot, 2\.3.m long; 5 ties/);
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('button', { name: 'Count a truss' }).click();
+  await page.getByLabel('Flowers, open or faded').fill('2');
+  await page.getByLabel('Fruit that has set').fill('6');
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(panel.getByRole('list', { name: 'Trusses' })).toContainText('75 %');
+});
+
+test('cloth is dealt out before the heat: to what is worth most first, and what is short is said with what serves instead', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const glass = { cover: 'glasshouse', vents: 'shut', volumeL: 20 };
+  const { place } = await tomatoIn(own, { ...glass, name: 'Glass' }, { name: 'Plain one' });
+  await own.put('/plants', {
+    id: randomUUID(),
+    placeId: place,
+    name: 'Dear one',
+    crop: 'tomato',
+    stage: 'fruiting',
+    transplantedOn: '2026-05-10',
+    heightM: 1.2,
+    worth: 3,
+  });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: 'Shed' }).click();
+  await page.getByRole('link', { name: 'Cloth and stakes' }).click();
+  await page.getByLabel('Shade cloth (m²)').fill('0.8');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/^Stock: kept/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await expect(
+    page.getByText(/Cloth for Dear one; not enough for Plain one .* There instead: an old sheet/),
+  ).toBeVisible();
+});
+
+test('neighbours and weeds are written down with what is known of them; what carries disease does not lie as mulch', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { place } = await tomatoIn(own, { name: 'Wall', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 });
+  await signIn(page, own.who);
+  await page.goto(`/gardens/${own.garden}/places/${place}/soil`);
+  const panel = page.getByRole('region', { name: 'Neighbours and weeds' });
+  const write = async (what: string, did: string) => {
+    await panel.getByRole('button', { name: 'Write one down' }).click();
+    await page.getByLabel('What', { exact: true }).selectOption(what);
+    await page.getByLabel('Was', { exact: true }).selectOption(did);
+    await page.getByRole('button', { name: 'Record it' }).click();
+  };
+  await write('nightshade-weeds', 'laid-as-mulch');
+  await expect(page.getByText(/do not lie as mulch: they carry the same troubles/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await write('sweet-alyssum', 'planted');
+  await expect(panel.getByText(/Its flowers feed hoverflies.*well shown/).first()).toBeVisible();
+  await expect(panel.getByText(/^Sweet alyssum planted, 18 July/)).toBeVisible();
+});

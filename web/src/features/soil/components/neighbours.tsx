@@ -1,0 +1,60 @@
+import { isRecordOf, type PlaceDto } from '@candid-leaf/contract';
+import { NEIGHBOUR_ROWS, neighbourRow, SURE_WORDS } from '@candid-leaf/core/neighbours';
+import { describeRecord } from '@candid-leaf/core/records';
+import { useQuery } from '@tanstack/react-query';
+import { Sprout } from 'lucide-react';
+import { useState } from 'react';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { RecordSheet } from '../../records/components/record-sheet';
+import { neighboursQuery } from '../queries';
+
+/** What stands beside the crop: what was planted, seen and cleared, with what is known of each. */
+export function Neighbours({ place }: { place: PlaceDto }) {
+  const garden = useGarden();
+  const f = useFormat();
+  const [open, setOpen] = useState(false);
+  const records = (useQuery(neighboursQuery(garden.id, place.id)).data ?? []).filter((r) => isRecordOf(r, 'neighbour'));
+  return (
+    <Panel title="Neighbours and weeds">
+      {records.length > 0 && (
+        <ul className="mt-1 divide-y divide-line">
+          {records.map((r) => {
+            const row = neighbourRow(r.data.what);
+            return (
+              <li key={r.id} className="py-1.5">
+                <p>
+                  {describeRecord('neighbour', r.data, f)}, {f.day(r.day)}
+                </p>
+                <p className="text-sm text-soft">
+                  {row.known} ({SURE_WORDS[row.sure]}; {row.source})
+                </p>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      <Button className="mt-2" onClick={() => setOpen(true)}>
+        <Sprout aria-hidden size={17} /> Write one down
+      </Button>
+      <details className="mt-2">
+        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">What is known of each</summary>
+        <ul className="divide-y divide-line">
+          {NEIGHBOUR_ROWS.map((r) => (
+            <li key={r.code} className="py-1.5">
+              <strong>{r.label}</strong> <span className="text-sm text-soft">({SURE_WORDS[r.sure]})</span>: {r.known}
+            </li>
+          ))}
+        </ul>
+      </details>
+      <RecordSheet
+        open={open}
+        onClose={() => setOpen(false)}
+        target={{ plantId: null, placeId: place.id, name: place.name }}
+        day={garden.today}
+        kinds={['neighbour']}
+      />
+    </Panel>
+  );
+}
