@@ -65,5 +65,4 @@ export function dealInWords(kind: 'heat' | 'frost', dealt: Dealt, here: (id: str
   return given
     ? `${what} for ${given}; not enough for ${without} ${short}`
     : `No ${what.toLowerCase()} left for ${without} ${short}`;
-}`;
 }
