@@ -85,6 +85,22 @@ try {
   await desk.page.getByRole('link', { name: 'Handbook' }).click();
   await desk.page.getByRole('heading', { level: 1, name: 'Handbook' }).waitFor();
   await desk.shoot('handbook');
+  await desk.page.getByRole('link', { name: 'Shed' }).click();
+  await desk.page.getByRole('status', { name: 'The dose' }).waitFor();
+  await desk.shoot('shed');
+  await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await desk.plant('Quiet Siding');
+  await desk.page.getByRole('img', { name: /^Nitrogen/ }).waitFor();
+  await desk.page.evaluate(() => {
+    const next = document.querySelector('[role="img"][aria-label^="Nitrogen"]').closest('section');
+    globalThis.scrollTo(0, next.getBoundingClientRect().top + globalThis.scrollY - 160);
+  });
+  await desk.shoot('care');
+  await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await desk.page.getByRole('link', { name: 'Water plan of Wall bed' }).click();
+  await desk.page.getByRole('link', { name: 'Soil', exact: true }).click();
+  await desk.page.getByRole('region', { name: 'Soil test' }).waitFor();
+  await desk.shoot('soil');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
   await desk.page.getByRole('link', { name: 'Water plan of Wall bed' }).click();
   await desk.page.getByRole('region', { name: 'The coming week' }).waitFor();

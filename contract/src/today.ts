@@ -34,6 +34,8 @@ export interface TaskDto {
   source: TaskSourceCode;
   plantId: string | null;
   placeId: string | null;
+  /** of a whole place: which of its plants it is for, where not for all */
+  plantIds?: string[];
   title: string;
   where: string;
   why: string;
@@ -57,6 +59,8 @@ export interface TaskDto {
   see?: Part;
   /** a sucker that roots: how far it is; planted, it becomes a plant of its own */
   rooting?: 'look' | 'plant';
+  /** plant by plant, where it is for several */
+  parts?: string[];
   /** the amount in words, where it is more than a dose for each plant */
   amount?: string;
   cautions: string[];

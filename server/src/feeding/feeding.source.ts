@@ -134,6 +134,7 @@ function taskFor(s: GardenSnapshot, g: Group): Task {
     id: idOf(g),
     plantId: null,
     placeId: place.id,
+    plantIds: plants.map((p) => p.id),
     title: `Feed: ${all ? place.name : plants.map((p) => p.name).join(', ')}`,
     where: feed ? feed.product.name : 'No feed in the shed is allowed by your own rule',
     why: feedInWords({ ...plan, hold: null }, s.today, s.format),

@@ -1,13 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { cutsOf } from '@candid-leaf/core/care';
-import { cutHoldInWords, cutsInWords, cutsWhy, RECORDED_AS, rootingOn } from '@candid-leaf/core/pruning';
+import { cutHoldInWords, cutsInWords, cutsWhy, RECORDED_AS, rootingOn, type CutPlan } from '@candid-leaf/core/pruning';
 import type { Happening } from '@candid-leaf/core/records';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
-import { RecordsService } from '../records/records.service.js';
+import { RecordsService, partOf } from '../records/records.service.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
@@ -36,73 +36,109 @@ export class CutsSource extends TaskSource {
     // cuts that a finding asked for are told by its own task, and share the week's budget
     const elsewhere = await this.treatments.plantsWith(s.garden.id, (r) => r.cuts === true);
     const tasks: Task[] = [];
-    for (const place of livePlaces(s))
-      for (const plant of livePlantsIn(s, place.id)) {
-        const rooting = rootingTask(s, place, plant);
-        if (rooting) tasks.push(rooting);
-        if (!elsewhere.has(plant.id)) tasks.push(...(await this.cutsOf(s, place, plant)));
-      }
+    for (const place of livePlaces(s)) {
+      const plants = livePlantsIn(s, place.id);
+      tasks.push(...plants.flatMap((plant) => rootingTask(s, place, plant) ?? []));
+      const planned = await this.plansIn(
+        s,
+        plants.filter((p) => !elsewhere.has(p.id)),
+      );
+      for (const group of [planned.filter((p) => !p.plan.hold), planned.filter((p) => p.plan.hold)])
+        if (group.length > 0) tasks.push(cutsTask(s, place, group));
+    }
     return tasks;
   }
 
   /** Cut: written down with what it was. A rooted sucker that was planted: the glass is empty. */
   async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
-    const [plantId, what] = id.split(':');
+    const [of, what] = id.split(':');
+    if (what === ROOTING) return this.rooted(m, s, of, tick);
+    const place = livePlaces(s).find((p) => p.id === of);
+    if (!place) return null;
+    const open = (await this.plansIn(s, livePlantsIn(s, place.id))).filter(
+      ({ plan }) => !plan.hold && plan.cuts.length > 0,
+    );
+    for (const [i, { plant, plan }] of open.entries())
+      await this.records.write(m, s.garden.id, tick.accountId, s.today, {
+        id: i === 0 ? tick.recordId : partOf(tick.recordId, plant.id),
+        type: 'pruning',
+        plantId: plant.id,
+        data: {
+          date: s.today,
+          cuts: countOf(plan),
+          what: [...new Set(plan.cuts.map((c) => RECORDED_AS[c.kind]))],
+        },
+      });
+    return open.length > 0 ? tick.recordId : null;
+  }
+
+  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    return this.records.takeBackEach(
+      m,
+      s.garden.id,
+      recordId,
+      s.plants.map((p) => p.id),
+    );
+  }
+
+  private async rooted(
+    m: EntityManager,
+    s: GardenSnapshot,
+    plantId: string | undefined,
+    tick: Tick,
+  ): Promise<string | null> {
     const plant = s.plants.find((p) => p.id === plantId && !p.retiredOn);
     const place = plant && s.places.find((p) => p.id === plant.placeId);
-    if (!plant || !place) return null;
-    const write = (type: 'event' | 'pruning', data: object): Promise<unknown> =>
-      this.records.write(m, s.garden.id, tick.accountId, s.today, {
-        id: tick.recordId,
-        type,
-        plantId: plant.id,
-        data: { date: s.today, ...data },
-      });
-    if (what === ROOTING) {
-      const task = rootingTask(s, place, plant);
-      if (!task?.rooting || task.dueOn > s.today) return null;
-      await write('event', { what: task.rooting === 'plant' ? 'sucker-planted' : 'roots-looked-for' });
-      return tick.recordId;
+    const task = plant && place && rootingTask(s, place, plant);
+    if (!task?.rooting || task.dueOn > s.today) return null;
+    const what = task.rooting === 'plant' ? 'sucker-planted' : 'roots-looked-for';
+    return this.records.writeEach(m, s.garden.id, tick, [plant!.id], 'event', { date: s.today, what } as Happening);
+  }
+
+  /** Plants that have something to be cut, or to wait with. */
+  private async plansIn(s: GardenSnapshot, plants: readonly PlantEntity[]): Promise<Planned[]> {
+    const out: Planned[] = [];
+    for (const plant of plants) {
+      const plan = cutsOf(await this.assessments.ofPlant(s, plant), plant.training);
+      if (plan.cuts.length > 0 || plan.hold) out.push({ plant, plan });
     }
-    const plan = cutsOf(await this.assessments.ofPlant(s, plant), plant.training);
-    if (plan.hold || plan.cuts.length === 0) return null;
-    await write('pruning', {
-      cuts: plan.cuts.reduce((n, c) => n + c.count, 0),
-      what: [...new Set(plan.cuts.map((c) => RECORDED_AS[c.kind]))],
-    });
-    return tick.recordId;
+    return out;
   }
+}
 
-  async undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    if (recordId && (await this.records.exists(m, s.garden.id, recordId)))
-      await this.records.markDeleted(m, s.garden.id, recordId, true);
-  }
+interface Planned {
+  plant: PlantEntity;
+  plan: CutPlan;
+}
+const countOf = (plan: CutPlan): number => plan.cuts.reduce((n, c) => n + c.count, 0);
 
-  private async cutsOf(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity): Promise<Task[]> {
-    const plan = cutsOf(await this.assessments.ofPlant(s, plant), plant.training);
-    const count = plan.cuts.reduce((n, c) => n + c.count, 0);
-    if (count === 0 && !plan.hold) return [];
-    const held = plan.hold && { until: plan.hold.until, because: cutHoldInWords(plan.hold, s.format) };
-    return [
-      {
-        id: `${plant.id}:cuts`,
-        plantId: plant.id,
-        placeId: place.id,
-        title: count > 0 ? `${count} ${count === 1 ? 'cut' : 'cuts'}: ${plant.name}` : `Cuts: ${plant.name}`,
-        where: place.name,
-        why: cutsWhy(plan, s.format),
-        dueOn: held?.until ?? s.today,
-        minutes: Math.max(1, count),
-        litres: null,
-        remedy: null,
-        dose: null,
-        ...(count > 0 ? { amount: cutsInWords(plan.cuts) } : {}),
-        ...(held ? { held } : {}),
-        cautions: [...(plan.cleanBlades ? [BLADES] : []), ...CAUTIONS],
-      },
-    ];
-  }
+/** The cuts of one place together: what is cut on which plant; those that wait, with the longest wait. */
+function cutsTask(s: GardenSnapshot, place: PlaceEntity, group: readonly Planned[]): Task {
+  const count = group.reduce((n, { plan }) => n + countOf(plan), 0);
+  const [longest] = group.flatMap(({ plan }) => plan.hold ?? []).sort((a, b) => (a.until < b.until ? 1 : -1));
+  const names = group.length === 1 ? group[0]!.plant.name : place.name;
+  return {
+    id: `${place.id}:${longest ? 'wait' : 'cuts'}`,
+    plantId: null,
+    placeId: place.id,
+    plantIds: group.map(({ plant }) => plant.id),
+    title: count > 0 ? `${count} ${count === 1 ? 'cut' : 'cuts'}: ${names}` : `Cuts: ${names}`,
+    where: group.length === 1 ? place.name : `${group.length} plants`,
+    why:
+      group.length === 1
+        ? cutsWhy(group[0]!.plan, s.format)
+        : 'at most four a week and plant, worst first; each plant’s page shows where',
+    dueOn: longest?.until ?? s.today,
+    minutes: Math.max(1, count),
+    litres: null,
+    remedy: null,
+    dose: null,
+    ...(group.length === 1 && count > 0 ? { amount: cutsInWords(group[0]!.plan.cuts) } : {}),
+    ...(group.length > 1 ? { parts: group.map(({ plant, plan }) => `${plant.name}: ${cutsInWords(plan.cuts)}`) } : {}),
+    ...(longest ? { held: { until: longest.until, because: cutHoldInWords(longest, s.format) } } : {}),
+    cautions: [...(group.some(({ plan }) => plan.cleanBlades) ? [BLADES] : []), ...CAUTIONS],
+  };
 }
 
 /** A sucker that stands in water: what is next. */

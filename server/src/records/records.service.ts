@@ -150,7 +150,8 @@ export class RecordsService {
   }
 }
 
-const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
+/** The id of a further record of one tick. */
+export const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
 
 type Entry = RecordData | WateringEntry;
 

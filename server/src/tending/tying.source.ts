@@ -87,6 +87,7 @@ function tieTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[
       id: `${place.id}:tie`,
       plantId: null,
       placeId: place.id,
+      plantIds: own.map(({ plant }) => plant.id),
       title: `Tie in: ${own.map(({ plant }) => plant.name).join(', ')}`,
       where: place.name,
       why:

@@ -77,7 +77,11 @@ export class ViewsService {
       weather: s.weather.map(weatherDto),
       records: recordsOfPlant(s, plant).reverse().slice(0, RECORDS_SHOWN).map(recordDto),
       treatments: await this.treatments.ofPlant(gardenId, plantId),
-      next: all.filter((t) => t.plantId === plantId || (t.plantId === null && t.placeId === place.id)),
+      next: all.filter(
+        (t) =>
+          t.plantId === plantId ||
+          (t.plantId === null && t.placeId === place.id && (t.plantIds?.includes(plantId) ?? true)),
+      ),
       cuts: cutsOf(own, plant.training),
       helped: Object.fromEntries(helped),
       tending: { support: supportOf(own, s.garden.stock ?? {}), tap: tapInWords(tapOf(own), s.format) },

@@ -29,7 +29,9 @@ function Line({ task }: { task: TaskDto }) {
   const Icon = TASK_ICONS[task.source];
   const amount = task.amount ?? doseInWords(task.dose, format);
   const day = task.held
-    ? `not before ${format.day(task.held.until)}`
+    ? task.held.until <= today
+      ? 'not now'
+      : `not before ${format.day(task.held.until)}`
     : task.dueOn <= today
       ? 'today'
       : format.weekdayAndDay(task.dueOn);

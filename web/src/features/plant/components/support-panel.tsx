@@ -30,7 +30,7 @@ export function SupportPanel({ view }: { view: PlantView }) {
               <li key={t.truss} className="grid grid-cols-[5rem_1fr_3rem] items-center gap-3 py-1 tabular-nums">
                 <span>Truss {t.truss}</span>
                 <span aria-hidden className="h-3 overflow-hidden rounded-full bg-line">
-                  <span className="block h-full bg-leaf" style={{ width: percent(shareSet(t)) }} />
+                  <span className="block h-full bg-leaf" style={{ width: `${100 * (shareSet(t) ?? 0)}%` }} />
                 </span>
                 <span className="text-right">{percent(shareSet(t))}</span>
               </li>

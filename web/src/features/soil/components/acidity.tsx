@@ -6,12 +6,16 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 
+/** What it is, where that is right; else the middle of what is wanted, from above its upper end. */
+const startTarget = (pH: number | null, low: number, high: number): number =>
+  pH === null || pH < low ? 6.5 : pH > high ? high : pH;
+
 /** Lime or sulfur from what the pH is to what it should be: by texture, in parts, with dates; the weaker end of the recipes. */
 export function Acidity({ place, crop }: { place: PlaceDto; crop: Crop }) {
   const { today } = useGarden();
   const [low, high] = PH_BAND[crop];
   const [pH, setPh] = useState<number | null>(place.soilTest?.pH ?? null);
-  const [target, setTarget] = useState<number | null>(pH !== null && pH > high ? high : Math.max(low, 6.5));
+  const [target, setTarget] = useState<number | null>(startTarget(pH, low, high));
   const areaM2 = (place.lengthM ?? 0) * (place.widthM ?? 0);
   const ready = pH !== null && target !== null && pH >= 3 && pH <= 10 && areaM2 > 0;
   return (

@@ -14,6 +14,8 @@ import { doTask, postponeTask, undoTask } from '../writes';
 
 /** So many lines stand open; the rest folds. */
 const MOST_OPEN = 7;
+/** So many things that wait are told in full. */
+const MOST_WAITING = 3;
 
 /** What to do today: short, each with its amount and its why, done or put off with one touch. What waits says until when. */
 export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
@@ -53,13 +55,16 @@ export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
         </details>
       )}
       {held.length > 0 && (
-        <ul aria-label="Not now" className="mt-1 border-t border-line pt-2 text-sm text-soft">
-          {held.map((t) => (
-            <li key={t.key} className="py-1">
-              <strong>Not now: {t.title}.</strong> {sentence(t.held!.because)}
-            </li>
-          ))}
-        </ul>
+        <details open={held.length <= MOST_WAITING} className="mt-1 border-t border-line text-sm text-soft">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">Not now: {held.length}</summary>
+          <ul aria-label="Not now">
+            {held.map((t) => (
+              <li key={t.key} className="py-1">
+                <strong>Not now: {t.title}.</strong> {sentence(t.held!.because)}
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
     </Panel>
   );
@@ -86,6 +91,13 @@ function Task({ task }: { task: TaskDto }) {
           <p className="text-sm text-soft">
             {task.where}. {sentence(task.why)}
           </p>
+          {task.parts && (
+            <ul className="mt-1 list-disc pl-5 text-sm">
+              {task.parts.map((part) => (
+                <li key={part}>{part}</li>
+              ))}
+            </ul>
+          )}
           {task.acts && (
             <ul className="mt-1 list-disc pl-5 text-sm">
               {task.acts.map((a) => (
