@@ -13,6 +13,12 @@ test('a backlog of cuts: this week’s within the budget, drawn on the plant; ma
     plantId: plant,
     data: { date: day(0), allClear: false, signs: [{ sign: 'plant-leaves-touch-soil', present: true }] },
   });
+  await own.put('/records', {
+    id: randomUUID(),
+    type: 'pruning',
+    plantId: plant,
+    data: { date: day(30), cuts: 0, what: ['suckers'] },
+  });
   await signIn(page, own.who);
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByText(/2 leaves that touch the soil, 2 suckers under the first truss/)).toBeVisible();

@@ -32,6 +32,8 @@ test('a soil test in the units of its sheet, what is short, and a split dose of 
   await expect(page.getByText(/Never lime beyond a pH of 6.8/)).toBeVisible();
   await expect(page.getByText(/4 times as much. Begin with the weaker/).first()).toBeVisible();
 
+  await page.getByRole('button', { name: 'It lies bare' }).click();
+  await expect(page.getByText(/The soil lies bare, it is warm/)).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   const today = page.getByRole('region', { name: 'Today' });
   await today.getByRole('button', { name: /^Done: Mulch: Sour bed/ }).click();

@@ -60,7 +60,7 @@ test('a spray is due: one leaf first, held a day, looked at, then the rest; refu
   await page.getByRole('button', { name: 'One day' }).click();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await today.getByRole('link', { name: 'Look at the leaf that was tried' }).click();
-  await page.getByRole('button', { name: 'All clear' }).click();
+  await page.getByRole('button', { name: 'All clear', exact: true }).click();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await expect(today.getByRole('button', { name: /^Done: Soap spray/ })).toBeVisible();
 });

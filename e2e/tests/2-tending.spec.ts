@@ -1,16 +1,22 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ownGarden, signIn, tomatoIn } from './helpers.js';
+import { day, ownGarden, signIn, tomatoIn } from './helpers.js';
 
 test('a bed is strung up: what holds it, how much string, tied with one touch; trusses are counted and show what set', async ({
   page,
 }) => {
   const own = await ownGarden(page);
-  await tomatoIn(
+  const { plant } = await tomatoIn(
     own,
     { name: 'Wall', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 },
     { habit: 'indeterminate' },
   );
+  await own.put('/records', {
+    id: randomUUID(),
+    type: 'event',
+    plantId: plant,
+    data: { date: day(10), what: 'staked' },
+  });
   await signIn(page, own.who);
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByText(/one tie each, 0\.3.m of soft string/)).toBeVisible();

@@ -15,6 +15,8 @@ async function cordon(facts: object = {}) {
   const g = await gardenOf(app);
   const place = await g.place({ kind: 'indoors', texture: 'potting-mix', volumeL: 20 });
   const plant = await g.plant(place, { name: 'Tall one', habit: 'indeterminate', heightM: 1.2, ...facts });
+  // it is written down that nothing was cut so far
+  await g.record('pruning', { plantId: plant }, { date: addDays(TODAY, -30), cuts: 0, what: ['suckers'] });
   const look = (...signs: string[]) =>
     g.record(
       'inspection',
@@ -39,7 +41,7 @@ test('this week’s cuts stand in Today within the budget; ticked they are writt
   await g.tick(task!.key, { recordId });
   await g.tick(task!.key, { recordId });
   const view = await g.plantView(g.plant);
-  expect(view.records.filter((r) => r.type === 'pruning').map((r) => r.data)).toEqual([
+  expect(view.records.filter((r) => r.type === 'pruning' && r.day === TODAY).map((r) => r.data)).toEqual([
     { date: TODAY, cuts: 4, what: ['lower-leaves', 'suckers'] },
   ]);
   expect(view.cuts).toMatchObject({ left: 0, hold: { kind: 'budget', until: addDays(TODAY, 7) } });

@@ -46,7 +46,15 @@ test.each([
 test('mulch is asked for when the soil is warm, laid with one touch, and taken back; a bed that has it is left alone', async () => {
   const g = await gardenOf(app);
   const bed = await g.place({ name: 'Long bed', lengthM: 2, widthM: 1 });
-  await g.plant(bed);
+  const plant = await g.plant(bed);
+  // nobody said whether any lies there: nothing is ordered, it is asked
+  expect((await g.view()).today.some((t) => t.source === 'soil')).toBe(false);
+  expect((await g.agent.get(g.url(`/places/${bed}/soil`)).expect(200)).body.mulch).toEqual({ kind: 'ask' });
+  await g.record(
+    'inspection',
+    { plantId: plant },
+    { date: TODAY, allClear: false, signs: [{ sign: 'soil-bare', present: true }] },
+  );
   const task = async () => (await g.view()).today.find((t) => t.source === 'soil');
   const asked = (await task())!;
   expect(asked).toMatchObject({ title: 'Mulch: Long bed', amount: expect.stringMatching(/6.cm deep, 120.L/) });
@@ -80,6 +88,7 @@ test('what grew and ailed is written down by itself, and speaks in the next year
   await take();
   await take();
   expect(await grown()).toEqual([{ year: 2026, family: 'nightshade', problems: ['early-blight'] }]);
+  await g.changePlace(bed, { mulch: [{ from: '2026-05-10', depthMm: 0 }] });
   // leaf spot has been here: paper goes under the mulch
   expect((await g.agent.get(g.url(`/places/${bed}/soil`)).expect(200)).body.mulch).toMatchObject({ paper: true });
   const { place } = (await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200)).body;

@@ -26,6 +26,8 @@ export function mulchOfPlace(
   history: readonly EarlierYear[],
   weather: readonly WeatherDay[],
   today: Day,
+  /** somebody looked and saw bare soil */
+  bareSeen = false,
 ): MulchPlan {
   const heights = plants.flatMap((p) => (p.heightM === null ? [] : [p.heightM]));
   const planted = plants.flatMap((p) => (p.transplantedOn === null ? [] : [p.transplantedOn])).sort();
@@ -40,7 +42,7 @@ export function mulchOfPlace(
     weather,
     heightM: heights.length > 0 ? Math.min(...heights) : null,
     plantedOn: planted.at(-1) ?? null,
-    liesMm: spellOn([...place.mulch], today)?.depthMm ?? 0,
+    liesMm: bareSeen ? 0 : place.mulch.length === 0 ? null : (spellOn([...place.mulch], today)?.depthMm ?? 0),
     areaM2: place.lengthM !== null && place.widthM !== null ? place.lengthM * place.widthM : null,
     leafSpot: history.some((y) => (y.problems ?? []).some(splashes)),
     isPot: isPotted(place),

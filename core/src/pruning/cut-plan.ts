@@ -130,10 +130,11 @@ function wantedCuts(
   const season = q.plantedOn ?? addDays(q.today, -365);
   const out: Cut[] = [];
   if (q.diseased > 0) out.push({ kind: 'diseased', count: q.diseased, fromM: 0, toM: Math.max(0.2, clearToM ?? 0.3) });
-  if (q.heightM !== null && q.crop === 'pepper') out.push(...pepperCuts(q, sum(season, 'top')));
+  if (q.heightM !== null && q.crop === 'pepper' && q.pruned.length > 0) out.push(...pepperCuts(q, sum(season, 'top')));
   if (q.touchesSoil && (q.heightM === null || q.heightM >= TOUCHING_FROM_M || q.crop === 'pepper'))
     out.push({ kind: 'touching', count: 2, fromM: 0, toM: 0.1 });
-  if (q.heightM === null || clearToM === null || q.crop === 'pepper') return out;
+  // none recorded is not none made: beyond what is seen nothing is ordered
+  if (q.heightM === null || clearToM === null || q.crop === 'pepper' || q.pruned.length === 0) return out;
   const trained = q.training === 'one-stem' || q.training === 'two-stems';
   const weeks = q.plantedOn ? Math.max(0, daysBetween(q.plantedOn, q.today) / 7) : 0;
   // suckers: about one a week and stem that is kept, less what was cut

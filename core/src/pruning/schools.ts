@@ -56,14 +56,14 @@ export const TRADES: Record<
     earlier: 'earliest',
     size: 'largest',
     perPlant: 'least',
-    perM2: 'most, planted 40 cm apart',
+    perM2: 'most, planted close',
     shade: 'least: fruit may scald',
   },
   'two-stems': {
     earlier: 'a week later',
     size: 'large',
     perPlant: 'more',
-    perM2: 'as much, planted 60 cm apart',
+    perM2: 'as much, planted wider',
     shade: 'fair',
   },
   'keep-suckers': {

@@ -40,6 +40,6 @@ export function cutsWhy(p: CutPlan, f: Formatter): string {
     p.clearToM !== null && p.clearToM > 0
       ? `clear to ${f.centimetres(p.clearToM * 100)} by now, more as it grows`
       : 'only what is seen: its height is not known';
-  const silent = p.recorded ? '' : '; no cut is written down this season, so look first whether they are there';
+  const silent = p.recorded ? '' : '; no cut is written down this season, and none recorded is not none made';
   return `${clear}${later}${silent}`;
 }

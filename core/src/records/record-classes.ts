@@ -246,6 +246,13 @@ export class Spraying extends Dated {
   @Max(365)
   harvestDays?: number;
 
+  /** hours until anybody goes in again, by the label as it stood then */
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(720)
+  reentryHours?: number;
+
   /** days until it may be sprayed again, by the label as it stood then */
   @IsOptional()
   @IsInt()

@@ -19,8 +19,8 @@ export interface MulchQuestion {
   /** of the shortest plant; null where nobody measured */
   heightM: number | null;
   plantedOn: Day | null;
-  /** what lies there now, mm */
-  liesMm: number;
+  /** what lies there now, mm; null where nobody ever said */
+  liesMm: number | null;
   areaM2: number | null;
   /** spots of the leaves that splash up from the soil were seen here, this year or before */
   leafSpot: boolean;
@@ -29,6 +29,8 @@ export interface MulchQuestion {
 
 export type MulchPlan =
   | { kind: 'lies' }
+  /** nobody wrote down whether any lies there: none recorded is not none laid */
+  | { kind: 'ask' }
   | { kind: 'wait'; because: 'cold' | 'small' }
   | { kind: 'lay'; because: 'warm' | 'heat'; paper: boolean; depthCm: number; litres: number | null };
 
@@ -36,8 +38,10 @@ export type MulchPlan =
 const TALL_AFTER_DAYS = 30;
 
 export function mulchPlan(q: MulchQuestion): MulchPlan {
-  if (q.liesMm >= THIN_MM) return { kind: 'lies' };
-  const depthCm = MULCH_DEPTH_CM - q.liesMm / 10;
+  const { liesMm } = q;
+  if (liesMm === null) return { kind: 'ask' };
+  if (liesMm >= THIN_MM) return { kind: 'lies' };
+  const depthCm = MULCH_DEPTH_CM - liesMm / 10;
   const lay = (because: 'warm' | 'heat'): MulchPlan => ({
     kind: 'lay',
     because,
@@ -58,6 +62,8 @@ export function mulchPlan(q: MulchQuestion): MulchPlan {
 
 export function mulchInWords(p: MulchPlan, f: Formatter): string {
   switch (p.kind) {
+    case 'ask':
+      return 'no mulch is recorded here, and none recorded is not none laid. Does any lie there?';
     case 'lies':
       return 'mulch lies deep enough';
     case 'wait':
@@ -65,7 +71,7 @@ export function mulchInWords(p: MulchPlan, f: Formatter): string {
         ? `the soil is cold still: mulch keeps it so. Wait for a week of days about ${f.temperature(WARM_DAYS_C)}`
         : `the plants are small: wait until they are ${f.centimetres(TALL_M * 100)} tall`;
     case 'lay':
-      return `${p.because === 'heat' ? 'heat is coming: bare soil dries and bakes' : 'no mulch is recorded here; the soil is warm and the plants are tall enough'}${
+      return `${p.because === 'heat' ? 'heat is coming: bare soil dries and bakes' : 'the soil lies bare, it is warm, and the plants are tall enough'}${
         p.paper ? '; four sheets of plain paper under it, wetted, as leaf spots splash up from this soil' : ''
       }`;
   }

@@ -2,9 +2,11 @@ import type { Fault } from '../records/faults.js';
 import type { Spraying } from '../records/record-classes.js';
 import { METRIC_FORMAT } from '../units/formatter.js';
 import { type Day, daysBetween } from '../units/day.js';
-import { pickFrom, SPRAY_WORDS } from './gates.js';
+import { pickFrom, SPRAY_WORDS, enterFrom } from './gates.js';
 import { meetingOf } from './limits.js';
 
+/** Who sprays last does it by then: the wait is reckoned from there. */
+const LATEST_HOUR = 21;
 const WAY_OUT = 'if it happened all the same, write why, and it is kept';
 
 /** Two sprays that must not meet, either before or after, are held up where they are written down. */
@@ -43,6 +45,13 @@ export function waitFaults(
     : [];
 }
 const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
+
+/** Days on which the time before anybody goes in again is running, whatever the hour it was sprayed at. */
+export const keepOutOn = (today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] =>
+  sprays
+    .filter((s) => (s.reentryHours ?? 0) > 0 && s.date <= today)
+    .map((spray) => ({ spray, until: enterFrom({ date: spray.date, hour: LATEST_HOUR }, spray.reentryHours!).day }))
+    .filter(({ until }) => until >= today);
 
 /** Sprays whose wait is not over: until when fruit is not picked, the longest of each product. */
 export function waitsOn(today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] {

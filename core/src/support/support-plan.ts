@@ -57,6 +57,8 @@ export interface SupportPlan {
   /** when it is to be tied next; null for a bush in its cage, and for what is too small */
   tieOn: Day | null;
   reTie: boolean;
+  /** it has outgrown its string: let it down and lean the stem along, so that the top stays in reach */
+  lower: boolean;
   /** check it before this day of wind; a pot is anchored */
   checkBefore: Day | null;
   anchor: boolean;
@@ -82,15 +84,16 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
     lengthM,
     ties,
     tieStringM: ties * TIE_STRING_M,
-    // a cordon bends as it grows: weekly. Where nothing is written down, it is asked for now
+    // a cordon bends as it grows: weekly. Where nothing is written down nothing is ordered: the plant's page asks
     tieOn: q.tieCuts
       ? q.today
       : cordon && ties > 0 && q.stage !== 'late'
         ? q.tiedOn === null
-          ? q.today
+          ? null
           : addDays(q.tiedOn, TIE_EVERY_DAYS)
         : null,
     reTie: q.tieCuts,
+    lower: kind === 'string' && height >= CORDON_M,
     checkBefore: checks ? q.windOn : null,
     anchor: checks && q.isPot,
   };

@@ -4,12 +4,19 @@ import {
   cutHoldInWords,
   cutPlan,
   cutsInWords,
+  cutsWhy,
   defaultTraining,
   rootingOn,
   WEEKLY_CUTS,
   type CutQuestion,
 } from '../../src/pruning/index.js';
 import { ASOF } from '../helpers.js';
+
+const cut = (back: number, cuts: number, what: 'suckers' | 'lower-leaves' | 'top') => ({
+  date: addDays(ASOF, -back),
+  cuts,
+  what: [what],
+});
 
 const q = (more: Partial<CutQuestion> = {}): CutQuestion => ({
   today: ASOF,
@@ -19,7 +26,8 @@ const q = (more: Partial<CutQuestion> = {}): CutQuestion => ({
   stage: 'fruiting',
   heightM: 1.2,
   plantedOn: addDays(ASOF, -60),
-  pruned: [],
+  // it is written down that nothing was cut so far
+  pruned: [cut(40, 0, 'suckers')],
   diseased: 0,
   touchesSoil: false,
   leafScarce: false,
@@ -29,11 +37,6 @@ const q = (more: Partial<CutQuestion> = {}): CutQuestion => ({
   firstFrost: null,
   seasonDays: 190,
   ...more,
-});
-const cut = (back: number, cuts: number, what: 'suckers' | 'lower-leaves' | 'top') => ({
-  date: addDays(ASOF, -back),
-  cuts,
-  what: [what],
 });
 
 test('a backlog is spread over weeks, worst first, at most four a week (handbook: 3 to 4)', () => {
@@ -60,6 +63,17 @@ test('never more than the budget, sick leaves apart; never above a third of the 
           expect(p.clearToM!).toBeLessThanOrEqual(Math.min(0.3, heightM / 3) + 1e-9);
           for (const c of p.cuts) expect(c.toM <= Math.max(heightM, 0.3) && c.fromM < c.toM).toBe(true);
         }
+});
+
+test('none recorded is not none made: only what is seen is cut, and it is said', () => {
+  const silent = cutPlan(q({ pruned: [], firstFrost: addDays(ASOF, 30) }));
+  expect(silent).toMatchObject({ cuts: [], backlog: 0, recorded: false });
+  expect(cutPlan(q({ pruned: [], touchesSoil: true, diseased: 1 })).cuts.map((c) => c.kind)).toEqual([
+    'diseased',
+    'touching',
+  ]);
+  expect(cutPlan(q({ pruned: [], crop: 'pepper', habit: null, stage: 'vegetative', heightM: 0.18 })).cuts).toEqual([]);
+  expect(cutsWhy(silent, METRIC_FORMAT)).toMatch(/none recorded is not none made/);
 });
 
 test('sick leaves come off first and do not wait for the budget; the blades are cleaned', () => {

@@ -180,6 +180,7 @@ describe('mulch', () => {
       because: 'heat',
     });
     expect(mulchPlan(q({ liesMm: 40 }))).toEqual({ kind: 'lies' });
+    expect(mulchPlan(q({ liesMm: null, heatAhead: true }))).toEqual({ kind: 'ask' });
     expect(mulchPlan(q({ liesMm: 20 }))).toMatchObject({ depthCm: 4, litres: 80 });
   });
   test('paper under it where leaf spots were, and never in a pot', () => {

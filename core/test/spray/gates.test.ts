@@ -2,6 +2,7 @@ import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
 import {
   enterFrom,
   gateInWords,
+  keepOutOn,
   meetingFaults,
   pickFrom,
   sprayGates,
@@ -94,6 +95,18 @@ test('waits that are running: whole sprays only, until their day', () => {
     spray('soap', 0, { harvestDays: 5, trial: true }),
   ];
   expect(waitsOn(ASOF, list)).toEqual([{ spray: list[0], until: addDays(ASOF, 1) }]);
+});
+
+test('keep out: from the evening of the spray on, by the label’s hours, whatever the harvest', () => {
+  const out = (back: number, reentryHours: number) =>
+    keepOutOn(ASOF, [spray('copper', back, { reentryHours })]).map((k) => k.until);
+  expect([out(0, 0), out(0, 4), out(1, 4), out(1, 24), out(2, 24)]).toEqual([
+    [],
+    [addDays(ASOF, 1)],
+    [ASOF],
+    [ASOF],
+    [],
+  ]);
 });
 
 test('a picking inside a wait, and two sprays that must not meet, in either order, are held up unless it is explained', () => {

@@ -43,10 +43,19 @@ test('a cordon of 1.2 m: 1.8 m and more of height to hold it, a tie every 20 to 
   expect(1.2 / p.ties).toBeGreaterThanOrEqual(0.2);
   expect(1.2 / p.ties).toBeLessThanOrEqual(0.25);
   expect(p.tieOn).toBe(addDays(ASOF, 4));
-  expect(supportPlan(q({ tiedOn: null })).tieOn).toBe(ASOF);
+  // none recorded is not none tied: nothing is ordered
+  expect(supportPlan(q({ tiedOn: null })).tieOn).toBeNull();
   expect(supportPlan(q({ heightM: 0.2 }))).toMatchObject({ ties: 0, tieOn: null });
   expect(supportPlan(q({ habit: 'determinate' })).tieOn).toBeNull();
   expect(supportPlan(q({ tieCuts: true }))).toMatchObject({ tieOn: ASOF, reTie: true });
+});
+
+test('a cordon that has outgrown its string is lowered and leant; a staked or shorter one is not', () => {
+  expect([
+    supportPlan(q({ heightM: 1.9 })).lower,
+    supportPlan(q({ heightM: 1.7 })).lower,
+    supportPlan(q({ heightM: 1.9, stock: { stringM: 0, stakes: 3 } })).lower,
+  ]).toEqual([true, false, false]);
 });
 
 test('before strong wind it is checked, and a pot is anchored; not for wind far ahead', () => {

@@ -1,3 +1,5 @@
+import { type Feeding } from '@candid-leaf/core/records';
+import { ledger } from '@candid-leaf/core/nutrition';
 import { Controller, Get, Param } from '@nestjs/common';
 import type { SoilView } from '@candid-leaf/contract';
 import { mulchInWords } from '@candid-leaf/core/soil';
@@ -15,6 +17,18 @@ export class SoilController {
     const place = s.places.find((p) => p.id === placeId);
     if (!place) throw notFound('place');
     const mulch = mulchOf(s, place);
-    return { mulch, mulchText: mulchInWords(mulch, s.format), grown: place.grown ?? [] };
+    const feeds = s
+      .plantsIn(place.id)
+      .flatMap((plant) =>
+        [...s.recordsOf(plant.id), ...s.recordsOf(place.id)]
+          .filter((r) => r.type === 'feeding')
+          .map((r) => r.data as Feeding),
+      );
+    return {
+      fed: feeds.length > 0 ? ledger(feeds) : null,
+      mulch,
+      mulchText: mulchInWords(mulch, s.format),
+      grown: place.grown ?? [],
+    };
   }
 }

@@ -1,3 +1,5 @@
+import { addDays } from '@candid-leaf/core/units';
+import { type Inspection } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import { mulchOfPlace } from '@candid-leaf/core/care';
 import { weatherInPlace } from '@candid-leaf/core/climate';
@@ -87,10 +89,27 @@ export const mulchOf = (s: GardenSnapshot, place: PlaceEntity): MulchPlan =>
     [...place.history, ...(place.grown ?? [])],
     weatherIn(s).map((w) => weatherInPlace(place, w, s.garden)),
     s.today,
+    bareSeen(s, place),
   );
 
 async function keep(m: EntityManager, id: string, mulch: PlaceEntity['mulch']): Promise<void> {
   const place = await m.findOneByOrFail(PlaceEntity, { id });
   Object.assign(place, { mulch, version: place.version + 1, revision: revisionOf(m) });
   await m.save(place);
+}
+
+const BARE_LASTS_DAYS = 30;
+/** The newest look at one of its plants that says so, later than any mulch that was laid. */
+function bareSeen(s: GardenSnapshot, place: PlaceEntity): boolean {
+  const since = [addDays(s.today, -BARE_LASTS_DAYS), ...place.mulch.map((x) => x.from)].sort().at(-1)!;
+  return livePlantsIn(s, place.id).some((plant) =>
+    s
+      .recordsOf(plant.id)
+      .some(
+        (r) =>
+          r.type === 'inspection' &&
+          r.day > since &&
+          (r.data as Inspection).signs.some((x) => x.sign === 'soil-bare' && x.present),
+      ),
+  );
 }

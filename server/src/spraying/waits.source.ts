@@ -1,6 +1,9 @@
+import { type PlantEntity } from '../plants/plant.entity.js';
+import { type PlaceEntity } from '../places/place.entity.js';
+import { type Day } from '@candid-leaf/core/units';
 import { Injectable } from '@nestjs/common';
 import type { Spraying } from '@candid-leaf/core/records';
-import { SPRAY_WORDS, waitsOn } from '@candid-leaf/core/spray';
+import { SPRAY_WORDS, waitsOn, keepOutOn } from '@candid-leaf/core/spray';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { TaskSource, type Task } from '../today/task-source.js';
 
@@ -16,11 +19,14 @@ export class WaitsSource extends TaskSource {
           const sprays = [...s.recordsOf(plant.id), ...s.recordsOf(place.id)]
             .filter((r) => r.type === 'spray')
             .map((r) => r.data as Spraying);
+          const out = keepOutOn(s.today, sprays).at(-1);
+          const keepOut = out ? [keepOutTask(s, place, plant, out)] : [];
           const longest = waitsOn(s.today, sprays).sort((a, b) => (a.until < b.until ? 1 : -1))[0];
-          if (!longest) return [];
+          if (!longest) return keepOut;
           const { spray, until } = longest;
           const name = spray.name ?? SPRAY_WORDS[spray.product];
           return [
+            ...keepOut,
             {
               id: `${plant.id}`,
               plantId: plant.id,
@@ -54,4 +60,32 @@ export class WaitsSource extends TaskSource {
   undo(): Promise<void> {
     return Promise.resolve();
   }
+}
+
+/** The time before anybody may go among the plants again. */
+function keepOutTask(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  plant: PlantEntity,
+  { spray, until }: { spray: Spraying; until: Day },
+): Task {
+  const name = spray.name ?? SPRAY_WORDS[spray.product];
+  return {
+    id: `${plant.id}:out`,
+    plantId: plant.id,
+    placeId: place.id,
+    title: `Keep out: ${plant.name}`,
+    where: place.name,
+    why: `${name} was sprayed on ${s.format.day(spray.date)}`,
+    dueOn: until,
+    minutes: 0,
+    litres: null,
+    remedy: null,
+    dose: null,
+    held: {
+      until,
+      because: `${name} was sprayed on ${s.format.day(spray.date)}: by its label nobody goes in for ${spray.reentryHours} hours after it, children and pets neither`,
+    },
+    cautions: [],
+  };
 }

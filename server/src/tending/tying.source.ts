@@ -93,7 +93,7 @@ function tieTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[
       why:
         reTie.length > 0
           ? `a tie cuts into ${reTie.join(' and ')}: loosen it, and leave a finger of room`
-          : `stems bend while they grow: a loose loop every 20 to 25 cm, or once a week. Held by ${SUPPORT_WORDS[first.plan.kind]}${first.plan.because === 'in-stock' ? ', as the shed has it' : ''}`,
+          : `stems bend while they grow: a loose loop every ${s.format.centimetres(22)} or so, or once a week. Held by ${SUPPORT_WORDS[first.plan.kind]}${first.plan.because === 'in-stock' ? ', as the shed has it' : ''}`,
       dueOn: first.plan.tieOn! < s.today ? s.today : first.plan.tieOn!,
       minutes: 2 * own.length,
       litres: null,

@@ -43,6 +43,10 @@ function trialsOf(s: GardenSnapshot, plant: PlantEntity): { spray: Spraying; loo
     .sort((a, b) => (a.spray.date < b.spray.date ? -1 : 1));
 }
 
+/** The ladder, told where a spray is first due (handbook). */
+const LADDER =
+  'A spray comes last: know what it is; is it worth it, are there more than last time? Are allies at work? Hands and water first.';
+
 const HOUR_WORDS = {
   dawn: 'early, before the sun is on it',
   midday: 'at midday',
@@ -71,6 +75,7 @@ export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: Spray
     case 'try':
       return {
         ...withLabel,
+        cautions: [LADDER, ...withLabel.cautions],
         title: `Try it on one leaf first: ${base.title}`,
         why: `against ${target.toLowerCase()}; ${when}. Look at the leaf after 24 hours, then the rest`,
         ...(mixed ? { amount: mixed } : {}),
@@ -124,6 +129,7 @@ export function sprayRecord(today: string, { plan, target }: SprayStep): Sprayin
     ...(trial.state === 'try' ? { trial: true } : {}),
     ...(product.harvestDays != null ? { harvestDays: product.harvestDays } : {}),
     ...(product.everyDays != null ? { everyDays: product.everyDays } : {}),
+    ...(product.reentryHours != null ? { reentryHours: product.reentryHours } : {}),
   };
 }
 

@@ -31,6 +31,7 @@ const NO_SUPPORT: PlantView['tending']['support'] = {
   tieStringM: 0,
   tieOn: null,
   reTie: false,
+  lower: false,
   checkBefore: null,
   anchor: false,
 };

@@ -62,6 +62,7 @@ export function CutsPanel({ view }: { view: PlantView }) {
           {plan.cleanBlades && <p className="mt-1 text-sm">Clean the blades with 70 % alcohol before and after.</p>}
         </div>
       </div>
+      {!plan.recorded && <AskCut view={view} />}
       {tomato && <Trained view={view} />}
       {tomato && (
         <details className="mt-3 border-t border-line pt-2">
@@ -109,8 +110,32 @@ function Trained({ view: { plant, cuts } }: { view: PlantView }) {
   );
 }
 
+/** The gentlest question: none recorded is not none made. */
+function AskCut({ view: { plant } }: { view: PlantView }) {
+  const garden = useGarden();
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useDeleteWithUndo(garden.id);
+  const none = () => {
+    const id = uuid();
+    save.mutate(
+      { record: { id, type: 'pruning', plantId: plant.id, placeId: null, data: { date: garden.today, cuts: 0 } } },
+      { said: 'Written down: not cut so far.', undo: () => remove(id) },
+    );
+  };
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span>Was it cut this season?</span>
+      <Button onClick={none} disabled={save.isPending}>
+        Not so far
+      </Button>
+      <span className="text-sm text-soft">If it was, write it down under Record.</span>
+    </div>
+  );
+}
+
 /** A sucker that was cut becomes a plant. */
 function RootIt({ view: { plant } }: { view: PlantView }) {
+  const f = useFormat();
   const garden = useGarden();
   const save = useWrite(saveRecord, garden.id);
   const remove = useDeleteWithUndo(garden.id);
@@ -135,7 +160,7 @@ function RootIt({ view: { plant } }: { view: PlantView }) {
         <GlassWater aria-hidden size={18} /> Root this sucker
       </Button>
       <span className="text-sm text-soft">
-        10 to 20 cm long: strip its lower leaves, stand it in water in the shade.
+        {f.centimetres(10)} to {f.centimetres(20)} long: strip its lower leaves, stand it in water in the shade.
       </span>
     </div>
   );

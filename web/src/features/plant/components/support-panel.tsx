@@ -1,8 +1,13 @@
+import { v7 as uuid } from 'uuid';
+import { saveRecord } from '../../records/writes';
+import { useDeleteWithUndo } from '../../records/components/use-delete-with-undo';
+import { useWrite } from '../../../ui/use-write';
+import { Button } from '../../../ui/button';
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import { setByTruss, shareSet } from '@candid-leaf/core/pollination';
 import { SUPPORT_WORDS } from '@candid-leaf/core/support';
 import { sentence } from '../../../lib/words';
-import { useFormat } from '../../../lib/garden-context';
+import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { percent } from '../../../ui/water-left';
 
@@ -21,7 +26,16 @@ export function SupportPanel({ view }: { view: PlantView }) {
           `; ${s.ties} ${s.ties === 1 ? 'tie' : 'ties'} at its height, ${f.metres(s.tieStringM)} of soft string`}
         .
       </p>
-      <p className="text-sm text-soft">A tie every 20 to 25 cm, loose enough for a finger. Caps on cane ends.</p>
+      {s.lower && (
+        <p className="mt-1">
+          It has outgrown its string: let it down by a hand or two and lean the bare stem along, so that the top stays
+          in reach.
+        </p>
+      )}
+      <p className="text-sm text-soft">
+        A tie every {f.centimetres(22)} or so, loose enough for a finger. Caps on cane ends.
+      </p>
+      {s.tieOn === null && s.ties > 0 && s.kind !== 'cage' && s.kind !== 'small-cage' && <AskTied view={view} />}
       {tap && <p className="mt-2">{sentence(tap)}</p>}
       {trusses.length > 0 ? (
         <>
@@ -42,5 +56,29 @@ export function SupportPanel({ view }: { view: PlantView }) {
         <p className="mt-2 text-sm text-soft">Count a truss, flowers and fruit, and it shows whether they set.</p>
       )}
     </Panel>
+  );
+}
+
+/** Nothing is written down of ties: from the first one on it is asked for weekly. */
+function AskTied({ view: { plant } }: { view: PlantView }) {
+  const garden = useGarden();
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useDeleteWithUndo(garden.id);
+  const tied = () => {
+    const id = uuid();
+    save.mutate(
+      { record: { id, type: 'event', plantId: plant.id, placeId: null, data: { date: garden.today, what: 'tied' } } },
+      { said: 'Written down: tied in.', undo: () => remove(id) },
+    );
+  };
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
+      <Button onClick={tied} disabled={save.isPending}>
+        Tied today
+      </Button>
+      <span className="text-sm text-soft">
+        No tie is written down; from the first one on it is asked for every week.
+      </span>
+    </div>
   );
 }

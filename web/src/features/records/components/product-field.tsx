@@ -55,6 +55,7 @@ function filledBy(p: Product): Record<string, unknown> {
       ...(p.dose?.per === 'litre' ? { perLitre: p.dose.amount } : {}),
       harvestDays: p.harvestDays ?? undefined,
       everyDays: p.everyDays ?? undefined,
+      reentryHours: p.reentryHours ?? undefined,
     };
   return {
     product: p.name,

@@ -27,7 +27,8 @@ export function Layers({ place, plants }: { place: PlaceDto; plants: number }) {
     <>
       <Panel title="Compost or mulch">
         <p className="mt-1 text-sm text-soft">
-          Compost 5 to 8 cm before planting, 2 to 3 cm a year after; mulch 5 to 8 cm, kept off the stems.
+          Compost {f.centimetres(6)} or so before planting, {f.centimetres(2.5)} a year after; mulch {f.centimetres(6)},
+          kept off the stems.
         </p>
         <div className="mt-2 grid grid-cols-3 gap-3">
           <MeasuredInput label="Ground" quantity="squareMetres" min={0.01} value={areaM2} onChange={setArea} />

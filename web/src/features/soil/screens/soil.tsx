@@ -1,9 +1,13 @@
+import { asInput } from '../../../lib/as-input';
+import { savePlace } from '../../places/writes';
+import { useWrite } from '../../../ui/use-write';
+import { Button, buttonLook } from '../../../ui/button';
 import { Neighbours } from '../components/neighbours';
 import type { PlaceDto, PlaceOnView } from '@candid-leaf/contract';
 import { isPotted } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
-import { Navigate, useParams } from 'react-router';
-import { useGarden } from '../../../lib/garden-context';
+import { Navigate, useParams, Link } from 'react-router';
+import { useGarden, useFormat, useLink } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
 import { sentence } from '../../../lib/words';
 import { Panel } from '../../../ui/panel';
@@ -50,18 +54,53 @@ function Soil({ at }: { at: PlaceOnView }) {
       <div className="flex flex-col gap-4">
         {!isPotted(place) && <Acidity place={place} crop={crop} />}
         <Mulch place={place} />
+        <Fed place={place} />
         <Layers place={place} plants={plants.length} />
       </div>
     </div>
   );
 }
 
+/** What the place got this season, all its plants together. */
+function Fed({ place }: { place: PlaceDto }) {
+  const f = useFormat();
+  const fed = useQuery(soilQuery(useGarden().id, place.id)).data?.fed;
+  if (fed === undefined) return null;
+  return (
+    <Panel title="Fed this season">
+      <p className="mt-1">
+        {fed === null
+          ? 'No feed is recorded here, and none recorded is not none given.'
+          : `${f.nutrient(fed.nG)} of N, ${f.nutrient(fed.pG)} of P and ${f.nutrient(fed.kG)} of K, all plants together. Each plant’s page tells what of it is free and what it wants.`}
+      </p>
+    </Panel>
+  );
+}
+
 function Mulch({ place }: { place: PlaceDto }) {
-  const query = useQuery(soilQuery(useGarden().id, place.id));
+  const garden = useGarden();
+  const link = useLink();
+  const query = useQuery(soilQuery(garden.id, place.id));
+  const save = useWrite(savePlace, garden.id);
   if (!query.data) return null;
+  const bare = () =>
+    save.mutate(
+      { place: { ...asInput(place), mulch: [{ from: garden.today, to: null, depthMm: 0 }] } },
+      { said: 'Written down: the soil lies bare.' },
+    );
   return (
     <Panel title="Mulch">
       <p className="mt-1">{sentence(query.data.mulchText)}</p>
+      {query.data.mulch.kind === 'ask' && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          <Button onClick={bare} disabled={save.isPending}>
+            It lies bare
+          </Button>
+          <Link className={buttonLook('quiet')} to={link('place', { placeId: place.id })}>
+            Some lies there
+          </Link>
+        </div>
+      )}
     </Panel>
   );
 }
