@@ -85,7 +85,7 @@ try {
   await desk.page.getByRole('link', { name: 'Handbook' }).click();
   await desk.page.getByRole('heading', { level: 1, name: 'Handbook' }).waitFor();
   await desk.shoot('handbook');
-  await desk.page.getByRole('link', { name: 'Shed' }).click();
+  await desk.page.getByRole('link', { name: 'Shed', exact: true }).click();
   await desk.page.getByRole('status', { name: 'The dose' }).waitFor();
   await desk.shoot('shed');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
