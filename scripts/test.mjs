@@ -4,6 +4,7 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, ROOT } from './lib/build.mjs';
 import { checkDisk, checkNode, ensureModules, ensurePackages, throwAwayFolder } from './lib/machine.mjs';
+import { exec } from './lib/exec.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
 
@@ -13,11 +14,11 @@ const ROOMS = ['core/src', 'contract/src', 'server/src', 'web/src', 'standins/sr
 const counts = { passed: 0, failed: 0 };
 const bin = (name) => (name.includes('/') ? name : join(ROOT, 'node_modules', '.bin', name));
 
-/** Runs a tool in the open; its exit code is one check. */
-function check(what, name, args, cwd = ROOT) {
-  say(`\n— ${what}`);
-  const ok = spawnSync(bin(name), args, { cwd, stdio: ['ignore', 'inherit', 'inherit'] }).status === 0;
-  counts[ok ? 'passed' : 'failed'] += 1;
+/** Runs a tool and shows what it said when it is done; its exit code is one check. */
+async function check(what, name, args) {
+  const done = await exec(bin(name), args, { cwd: ROOT });
+  say(`\n— ${what}\n${done.stdout}${done.stderr}`.trimEnd());
+  counts[done.status === 0 ? 'passed' : 'failed'] += 1;
 }
 
 /** Runs a test runner and adds up what it reports. A run that ends without a report is a failure. */
@@ -32,6 +33,23 @@ function tests(what, name, args, env, report, read) {
   counts.passed += found.passed;
   counts.failed += found.failed;
   if (done.status !== 0 && found.failed === 0) counts.failed += 1;
+}
+
+/** Runs beside the checks: it mostly waits, for processes of its own. */
+async function endured() {
+  const report = join(home, 'endure.json');
+  const done = await exec(process.execPath, [join(ROOT, 'scripts/endure.mjs'), '3'], {
+    cwd: ROOT,
+    env: { ...process.env, ENDURE_REPORT: report },
+  });
+  say(
+    `\n— Kills, a frozen and a full database, starts that are ended (three rounds)\n${done.stdout}${done.stderr}`.trimEnd(),
+  );
+  const rows = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : [];
+  const failed = rows.filter((r) => r.tried === 0 || r.lost + r.doubled + r.help > 0).length;
+  counts.passed += rows.length - failed;
+  counts.failed += failed;
+  if (rows.length === 0 || (done.status !== 0 && failed === 0)) counts.failed += 1;
 }
 
 let stop = async () => {};
@@ -50,12 +68,18 @@ try {
   say('Loading the demo garden …');
   await loadDemo(stack, home);
 
-  check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
-  check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
-  check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
-  check('Lint', 'eslint', ['.']);
-  check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.cjs']);
-  check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+  // two at a time, as the machine has two cores: the linter takes as long as all others together
+  await Promise.all([
+    check('Lint', 'eslint', ['.']),
+    (async () => {
+      await check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
+      await check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
+      await check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
+      await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.cjs']);
+      await check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+    })(),
+    endured(),
+  ]);
   const jestReport = join(home, 'jest.json');
   tests(
     'Core, contract, server and page (Jest)',
@@ -81,18 +105,6 @@ try {
     },
     browserReport,
     (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
-  );
-  const endureReport = join(home, 'endure.json');
-  tests(
-    'Kills, a frozen and a full database, starts that are ended (three rounds)',
-    process.execPath,
-    [join(ROOT, 'scripts/endure.mjs'), '3'],
-    { ENDURE_REPORT: endureReport },
-    endureReport,
-    (rows) => {
-      const failed = rows.filter((r) => r.tried === 0 || r.lost + r.doubled + r.help > 0).length;
-      return { passed: rows.length - failed, failed };
-    },
   );
 } catch (error) {
   endWith(error);

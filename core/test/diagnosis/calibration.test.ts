@@ -1,5 +1,4 @@
 import { SAMPLE_CASES } from './cases/all.js';
-import { reportOn } from '@candid-leaf/core/assessment';
 import { SIGNS } from '@candid-leaf/core/records';
 import { seeded } from '../../src/climate/random.js';
 import { candidates, causesOf, LEAKS } from '../../src/diagnosis/engine/network.js';
@@ -53,11 +52,4 @@ test('over 2,000 cases drawn from the network itself the stated probabilities ar
   expect(said.filter((s) => s.p > 0.9).length).toBeGreaterThan(300);
   // the measure itself sees an overstatement
   expect(calibrationError(said.map((s) => ({ ...s, p: Math.sqrt(s.p) })))).toBeGreaterThan(0.05);
-});
-
-test('what leads in the sample cases is stated no surer than it is right', () => {
-  const leaders = SAMPLE_CASES.map((t) => ({ t, d: reportOn(caseOf(t)).diagnosis[0]! }));
-  const mean = leaders.reduce((sum, { d }) => sum + d.probability, 0) / leaders.length;
-  const right = leaders.filter(({ t, d }) => t.truth.includes(d.disorder)).length / leaders.length;
-  expect(right).toBeGreaterThanOrEqual(mean - 0.03);
 });

@@ -71,6 +71,13 @@ test('the main driver is among the first two in 90 %', () => {
 test('no remedy is offered that an expert would call harmful', () => {
   expect(faulty((o) => o.harm.length > 0)).toEqual([]);
 });
+test('what leads is stated no surer than it is right', () => {
+  const leaders = outcomes.flatMap((o) => (o.report.diagnosis[0] ? [{ o, d: o.report.diagnosis[0] }] : []));
+  expect(leaders).toHaveLength(outcomes.length);
+  const mean = leaders.reduce((sum, { d }) => sum + d.probability, 0) / leaders.length;
+  const right = leaders.filter(({ o, d }) => o.sample.truth.includes(d.disorder)).length / leaders.length;
+  expect(right).toBeGreaterThanOrEqual(mean - 0.03);
+});
 test('what is harmless is said to be harmless, and nothing else is', () => {
   expect(faulty((o) => o.report.harmless !== (o.sample.harmless ?? false))).toEqual([]);
 });

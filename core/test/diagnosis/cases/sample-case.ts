@@ -156,8 +156,17 @@ export const observationOf = (told: string) => ({
   present: !told.startsWith('-'),
 });
 
-/** The sample case as a case file. */
+/** The records of a case are read and checked once; only what is seen changes from look to look. */
+const bases = new WeakMap<SampleCase, PlantCase>();
+
+/** The sample case as a case file, with other signs than its own where some are given. */
 export function caseOf(t: SampleCase, signs: readonly string[] = t.signs): PlantCase {
+  const base = bases.get(t) ?? readCase(t);
+  bases.set(t, base);
+  return { ...base, observations: signs.map(observationOf) };
+}
+
+function readCase(t: SampleCase): PlantCase {
   const weather = Array.from({ length: DAYS }, (_, i) => {
     const [tMinC, tMaxC, rainMm, more] = (t.weather ?? mild)(DAYS - 1 - i);
     return { date: on(DAYS - 1 - i), tMinC, tMaxC, rainMm, ...more };
@@ -178,6 +187,6 @@ export function caseOf(t: SampleCase, signs: readonly string[] = t.signs): Plant
       ...t.plant,
     },
     records: { weather, watering: every(3, 6), ...t.records },
-    observations: signs.map(observationOf),
+    observations: t.signs.map(observationOf),
   });
 }
