@@ -106,7 +106,7 @@ try {
   await desk.page.getByRole('region', { name: 'The coming week' }).waitFor();
   await desk.shoot('plan');
   await desk.page.getByRole('link', { name: 'Try other habits here' }).click();
-  await desk.page.getByLabel('Place').selectOption({ label: 'Clay pots' });
+  await desk.page.getByLabel('Place', { exact: true }).selectOption({ label: 'Clay pots' });
   await desk.page.getByRole('button', { name: 'Run' }).click();
   await desk.page.getByText('keeps this plant best').waitFor();
   await desk.page.evaluate(() => {

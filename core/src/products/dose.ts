@@ -187,6 +187,3 @@ export function labelGramsEach(
     : null;
   return times === null ? null : gramsOf(product, dose!.amount * times);
 }
-
-/** A teaspoon to the gallon and its like, as labels of another land give them, brought to mL for a litre. */
-export const mlPerLitre = (ml: number, litres: number): number => ml / litres;

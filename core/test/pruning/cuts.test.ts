@@ -85,6 +85,7 @@ test('sick leaves come off first and do not wait for the budget; the blades are 
 test('a determinate keeps its suckers; so does one that is left to them; nobody tops it', () => {
   const kinds = (more: object) => cutPlan(q({ firstFrost: addDays(ASOF, 30), ...more })).cuts.map((c) => c.kind);
   expect(kinds({ habit: 'determinate', training: 'keep-suckers' })).toEqual(['low-leaves']);
+  expect(kinds({ habit: 'determinate', training: 'one-stem' })).toEqual(['low-leaves']);
   expect(kinds({ training: 'keep-suckers' })).not.toContain('low-suckers');
   expect(kinds({ training: 'leave-alone', touchesSoil: true })).not.toContain('low-leaves');
 });

@@ -121,6 +121,8 @@ test('a picking inside a wait, and two sprays that must not meet, in either orde
   ]);
   expect(meetingFaults(spray('sulfur', 20), [spray('neem', 0)], 'data.')).toHaveLength(1);
   expect(meetingFaults(spray('neem', 0), [spray('sulfur', 30)], 'data.')).toEqual([]);
+  // written down late: the other came long after it
+  expect(meetingFaults(spray('sulfur', 40), [spray('neem', 0)], 'data.')).toEqual([]);
   expect(meetingFaults({ ...spray('neem', 0), because: 'I forgot' }, [spray('sulfur', 10)], 'data.')).toEqual([]);
 });
 

@@ -53,6 +53,15 @@ export class Assessments {
     return assess(s, place, livePlantsIn(s, place.id));
   }
 
+  /** The plants that stand in a place, each with what is concluded of it. */
+  async plantsIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; own: PlantAssessment }[]> {
+    const assessed = await this.of(s, place);
+    return livePlantsIn(s, place.id).flatMap((plant) => {
+      const own = assessed.plants.get(plant.id);
+      return own ? [{ plant, own }] : [];
+    });
+  }
+
   /** One plant with its place's plan behind it; one that is retired stands by itself. */
   async ofPlant(s: GardenSnapshot, plant: PlantEntity): Promise<PlantAssessment> {
     const place = s.places.find((p) => p.id === plant.placeId);

@@ -80,14 +80,11 @@ export class FeedingSource extends TaskSource {
   }
 
   private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; plan: FeedPlan }[]> {
-    const assessed = await this.assessments.of(s, place);
     // a feed that a finding asked for is told by its own task
     const elsewhere = await this.treatments.plantsWith(s.garden.id, (r) => r.dose === 'light-feed');
-    return livePlantsIn(s, place.id).flatMap((plant) => {
-      if (elsewhere.has(plant.id)) return [];
-      const own = assessed.plants.get(plant.id);
-      return own ? [{ plant, plan: planOf(s, own) }] : [];
-    });
+    return (await this.assessments.plantsIn(s, place))
+      .filter(({ plant }) => !elsewhere.has(plant.id))
+      .map(({ plant, own }) => ({ plant, plan: planOf(s, own) }));
   }
 }
 

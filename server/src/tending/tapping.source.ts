@@ -4,7 +4,7 @@ import { tapOf } from '@candid-leaf/core/care';
 import { tapInWords, type TapPlan } from '@candid-leaf/core/pollination';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
-import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
@@ -52,11 +52,7 @@ export class TappingSource extends TaskSource {
   }
 
   private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; plan: TapPlan }[]> {
-    const assessed = await this.assessments.of(s, place);
-    return livePlantsIn(s, place.id).flatMap((plant) => {
-      const own = assessed.plants.get(plant.id);
-      return own ? [{ plant, plan: tapOf(own) }] : [];
-    });
+    return (await this.assessments.plantsIn(s, place)).map(({ plant, own }) => ({ plant, plan: tapOf(own) }));
   }
 }
 

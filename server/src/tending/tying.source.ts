@@ -4,7 +4,7 @@ import { supportOf } from '@candid-leaf/core/care';
 import { SUPPORT_WORDS, type SupportPlan } from '@candid-leaf/core/support';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
-import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
@@ -58,11 +58,11 @@ export class TyingSource extends TaskSource {
   }
 
   private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<Planned[]> {
-    const assessed = await this.assessments.of(s, place);
-    return livePlantsIn(s, place.id).flatMap((plant) => {
-      const own = assessed.plants.get(plant.id);
-      return own ? [{ plant, plan: supportOf(own, s.garden.stock ?? {}) }] : [];
-    });
+    const stock = s.garden.stock ?? {};
+    return (await this.assessments.plantsIn(s, place)).map(({ plant, own }) => ({
+      plant,
+      plan: supportOf(own, stock),
+    }));
   }
 }
 

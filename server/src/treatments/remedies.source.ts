@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
 import { isUUID } from 'class-validator';
-import { IsNull, type DataSource, type EntityManager } from 'typeorm';
+import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -32,13 +32,15 @@ export class RemediesSource extends TaskSource {
     const stored = await this.db.manager.find(TreatmentTaskEntity, {
       where: { gardenId: s.garden.id, doneOn: IsNull() },
     });
+    const sprays = stored.filter((t) => remedyRow(t.remedy).sprays);
+    const treatments = await this.db.manager.findBy(TreatmentEntity, { id: In(sprays.map((t) => t.treatmentId)) });
     const tasks: Task[] = [];
     for (const t of stored) {
       // next season's work belongs to the place: it stays when the plant is gone
       const plant = s.plants.find((p) => p.id === t.plantId && (t.seasonal || !p.retiredOn));
       if (!plant) continue;
       const base = baseTask(s, t, plant);
-      const step = await this.sprayOf(this.db.manager, s, t, plant);
+      const step = await this.sprayOf(this.db.manager, s, t, plant, treatments);
       tasks.push(step ? sprayTask(s, base, step) : base);
     }
     return tasks;
@@ -50,7 +52,8 @@ export class RemediesSource extends TaskSource {
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
     if (task.doneOn !== null || task.dueOn > s.today) return null;
     const plant = s.plants.find((p) => p.id === task.plantId);
-    const step = plant ? await this.sprayOf(m, s, task, plant) : null;
+    const treatments = await m.findBy(TreatmentEntity, { id: task.treatmentId });
+    const step = plant ? await this.sprayOf(m, s, task, plant, treatments) : null;
     if (step && !mayDo(s.today, step.plan) && !isOver(step.plan.trial)) return null;
     const data = step && sprayRecord(s.today, step);
     if (data)
@@ -80,10 +83,11 @@ export class RemediesSource extends TaskSource {
     s: GardenSnapshot,
     t: TreatmentTaskEntity,
     plant: PlantEntity,
+    treatments: readonly TreatmentEntity[],
   ): Promise<SprayStep | null> {
     const place = s.places.find((p) => p.id === plant.placeId);
     if (!remedyRow(t.remedy).sprays || !place) return null;
-    const treatment = await m.findOneBy(TreatmentEntity, { id: t.treatmentId });
+    const treatment = treatments.find((x) => x.id === t.treatmentId);
     if (!treatment) return null;
     const own = await this.assessments.ofPlant(s, plant);
     return sprayStep(s, t, treatment.disorder, { plant, place, own }, await this.products.all(s.garden.id, m));

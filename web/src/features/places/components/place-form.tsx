@@ -29,10 +29,10 @@ import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
 import { restorePlace, retirePlace, savePlace } from '../writes';
 
-/** No depth, no mulch; no share of light taken, no shade. */
+/** No depth, no mulch (one of nothing says that the soil lies bare); no share of light taken, no shade. */
 const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
   ...p,
-  mulch: (p.mulch ?? []).filter((m) => m.depthMm > 0),
+  mulch: (p.mulch ?? []).filter((m) => m.depthMm >= 0),
   shade: (p.shade ?? []).filter((s) => s.blockPct > 0),
 });
 
@@ -266,7 +266,7 @@ function Cover({ form: { register, control, watch, formState } }: PartProps) {
         max={garden.today}
         error={e.mulch?.[0]?.from?.message}
         {...register('mulch.0.from')}
-        disabled={!watch('mulch')?.at(-1)?.depthMm}
+        disabled={!((watch('mulch')?.at(-1)?.depthMm ?? -1) >= 0)}
       />
       <MeasuredField
         control={control}
