@@ -17,6 +17,7 @@ export const GARDEN: GardenInput = {
   weekStart: 'monday',
   dateForm: 'd MMMM',
   pinnedDate: DEMO_DAY,
+  away: [{ from: '2026-08-08', to: '2026-08-14' }],
   stock: { clothM2: 2, covers: 6, cages: 2, stakes: 8, canes: 4, stringM: 30, ties: 40 },
 };
 

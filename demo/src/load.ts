@@ -1,8 +1,9 @@
 import type { RecordInput } from '@candid-leaf/contract';
 import { v5 as nameUuid } from 'uuid';
-import { DEMO_ACCOUNT } from './account.js';
+import { DEMO_ACCOUNT, DEMO_DAY } from './account.js';
 import { GARDEN, PLACES, PLANTS, PRODUCTS, TRIALS } from './garden.js';
 import { RECORDS } from './season.js';
+import { PAST_TREATMENTS } from './treatments.js';
 
 export interface LoadOptions {
   who?: typeof DEMO_ACCOUNT;
@@ -46,7 +47,13 @@ export async function loadDemo(
 
   const { id: gardenId } = own(GARDEN);
   const garden = `/gardens/${gardenId}`;
-  await must('PUT', '/gardens', own(GARDEN));
+  /** The garden as it is, standing on a day; a load that was cut short may have left it on another. */
+  const standOn = async (pinnedDate: string): Promise<void> => {
+    const old = await send('GET', garden);
+    const version = old.ok ? { version: ((await old.json()) as { version: number }).version } : {};
+    await must('PUT', '/gardens', { ...own(GARDEN), pinnedDate, ...version });
+  };
+  await standOn(DEMO_DAY);
   if (timerUrl)
     await must('PUT', `${garden}/timer`, { address: `${timerUrl}/boxes/${gardenId}`, secret: `tap-of-${gardenId}` });
   for (const place of PLACES) await must('PUT', `${garden}/places`, own(place));
@@ -55,6 +62,14 @@ export async function loadDemo(
   for (const trial of TRIALS) await must('PUT', `${garden}/trials`, own(trial));
   for (let i = 0; i < RECORDS.length; i += TOGETHER)
     await Promise.all(RECORDS.slice(i, i + TOGETHER).map((r: RecordInput) => must('PUT', `${garden}/records`, own(r))));
+  // what was taken on earlier is taken on and closed on its own days; then the garden stands on its day again
+  for (const t of PAST_TREATMENTS.map(own)) {
+    await standOn(t.openedOn);
+    await must('POST', `${garden}/plants/${t.plantId}/treatments`, { id: t.id, disorder: t.disorder });
+    await standOn(t.closedOn);
+    await must('POST', `${garden}/treatments/${t.id}/outcome`, { outcome: t.outcome });
+  }
+  await standOn(DEMO_DAY);
   return { gardenId };
 }
 

@@ -182,6 +182,7 @@ const no = (sign: Inspection['signs'][number]['sign']): Inspection['signs'][numb
 
 const LOOKS: RecordInput[] = [
   ...PLANTS.flatMap((p) => ['2026-06-21', '2026-07-05'].map((day) => look(p.name, day, []))),
+  look('Coal Scuttle', '2026-06-19', [yes('pest-aphids'), yes('leaf-sticky')]),
   look('Semaphore Red', '2026-07-16', [
     yes('leaf-yellow-slow-few', 2, 24),
     yes('where-lower-leaves'),

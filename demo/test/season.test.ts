@@ -3,6 +3,7 @@ import { checked, RECORD_KINDS } from '@candid-leaf/core/records';
 import { DEMO_DAY } from '../src/account.js';
 import { GARDEN, PLACES, PLANTS } from '../src/garden.js';
 import { RECORDS } from '../src/season.js';
+import { PAST_TREATMENTS } from '../src/treatments.js';
 
 test('the garden has its five places and fourteen plants, each in one of them', () => {
   expect([PLACES.length, PLANTS.length]).toEqual([5, 14]);
@@ -18,6 +19,17 @@ test('everything in it would pass the door that anybody’s data passes', () => 
   for (const r of RECORDS) {
     checked(RecordInput, r);
     checked(RECORD_KINDS[r.type].cls as new () => object, r.data);
+  }
+});
+
+test('what was taken on earlier was seen on that plant before, and closed within the season', () => {
+  expect(PAST_TREATMENTS.length).toBeGreaterThan(0);
+  for (const t of PAST_TREATMENTS) {
+    const seen = RECORDS.filter(
+      (r) => r.plantId === t.plantId && r.type === 'inspection' && !(r.data as { allClear: boolean }).allClear,
+    ).map((r) => (r.data as { date: string }).date);
+    expect(seen.some((date) => date <= t.openedOn)).toBe(true);
+    expect([t.openedOn < t.closedOn, t.closedOn <= DEMO_DAY]).toEqual([true, true]);
   }
 });
 

@@ -87,6 +87,8 @@ for (const [where, width, height] of [
         await page.goto(path);
         await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
         await page.waitForLoadState('networkidle');
+        // a view that sends elsewhere was not looked at
+        expect(page.url()).toContain(path);
         if (i < 4 || (where === 'desk' && colorScheme === 'light')) await check(name);
         else if (where === 'desk') await check(name, 'color-contrast');
         else await noSideways(page);

@@ -49,7 +49,7 @@ export function readSoilTest(test: SoilTest, crop: Crop): SoilRow[] {
     const ppm = given ? inPpm(element, given) : null;
     const band = bandOf(element, test.values);
     if (ppm !== null && band)
-      rows.push({ what, value: roundTo(ppm, 1), unit: 'mg/kg', band, level: levelOf(ppm, band) });
+      rows.push({ what, value: roundTo(ppm, ppm < 10 ? 1 : 0), unit: 'mg/kg', band, level: levelOf(ppm, band) });
   }
   const om = test.values?.organicMatterPct;
   if (om != null)

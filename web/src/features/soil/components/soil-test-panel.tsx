@@ -95,7 +95,9 @@ function Row({ row }: { row: SoilRow }) {
       <span>{row.what}</span>
       <span className="text-right tabular-nums">
         <strong>{row.value}</strong> {row.unit}{' '}
-        <span className="text-sm text-soft">(wanted {low > 0 ? `${low} to ${high}` : `up to ${high}`})</span>
+        <span className="text-sm text-soft max-sm:block">
+          (wanted {low > 0 ? `${low} to ${high}` : `up to ${high}`})
+        </span>
       </span>
       <span className={row.level === 'ok' ? 'text-leaf' : 'font-semibold text-ripe'}>{LEVEL_WORDS[row.level]}</span>
     </li>
