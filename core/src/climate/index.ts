@@ -1,4 +1,5 @@
 export * from './climate-of-place.js';
+export * from './degree-days.js';
 export * from './gaps.js';
 export * from './limits.js';
 export * from './radiation.js';

@@ -2,3 +2,4 @@ export * from './frost-days.js';
 export * from './hard-weather.js';
 export * from './wording.js';
 export * from './season-start.js';
+export * from './growing-year.js';

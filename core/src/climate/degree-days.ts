@@ -1,0 +1,44 @@
+import { type Day, daysBetween } from '../units/day.js';
+
+/** Warmth added up over days: how fast a crop of warm countries comes on. */
+
+/** Under this nothing grows, °C (tomato and pepper; common practice, e.g. UC IPM crop phenology tables). */
+export const BASE_C = 10;
+/** Over this more warmth speeds nothing, °C (judgement; flowers fail from 32 °C on, handbook). */
+export const CEILING_C = 30;
+
+export interface DegreeDayRule {
+  /** °C */
+  base: number;
+  /** warmth over it counts as this, °C; none: no upper cut-off */
+  ceiling?: number;
+  /** nights under the base count as the base ("method 2"); else only a whole day under it counts as none ("method 1") */
+  raiseNights?: boolean;
+}
+
+export const CROP_RULE: DegreeDayRule = { base: BASE_C, ceiling: CEILING_C, raiseNights: true };
+
+/**
+ * Degree days of one day by the averaging method, °C·d, with and without cut-offs
+ * (McMaster & Wilhelm 1997, Agricultural and Forest Meteorology 87: 291–300, methods 1 and 2).
+ */
+export function degreeDays(w: { tMinC: number; tMaxC: number }, rule: DegreeDayRule = CROP_RULE): number {
+  const cut = (t: number): number => {
+    const top = rule.ceiling === undefined ? t : Math.min(t, rule.ceiling);
+    return rule.raiseNights ? Math.max(top, rule.base) : top;
+  };
+  return Math.max(0, (cut(w.tMaxC) + cut(w.tMinC)) / 2 - rule.base);
+}
+
+/** The sum over the days from `from` on, up to and with `to`, °C·d; days without weather count as the mean of the others. None at all: null. */
+export function degreeDaySum(
+  weather: readonly { date: Day; tMinC: number; tMaxC: number }[],
+  from: Day,
+  to: Day,
+  rule: DegreeDayRule = CROP_RULE,
+): number | null {
+  const own = weather.filter((w) => w.date >= from && w.date <= to);
+  if (own.length === 0) return null;
+  const sum = own.reduce((t, w) => t + degreeDays(w, rule), 0);
+  return sum + (sum / own.length) * Math.max(0, daysBetween(from, to) + 1 - own.length);
+}

@@ -1,0 +1,107 @@
+import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { FINITE } from '../records/dated.js';
+import type { Fault } from '../records/faults.js';
+import { type Crop, CROPS, GROWTH_HABITS, type GrowthHabit, PLANT_TYPES, type PlantType } from '../records/plant.js';
+import { typeFaults } from '../records/rules.js';
+import { readLetters } from './letters.js';
+
+export const RIPE_COLOURS = ['red', 'pink', 'orange', 'yellow', 'green', 'purple', 'brown', 'white'] as const;
+export type RipeColour = (typeof RIPE_COLOURS)[number];
+/** How it stands to something, beside others of its crop. */
+export const LEANINGS = ['less', 'usual', 'more'] as const;
+export type Leaning = (typeof LEANINGS)[number];
+
+/** One kind of tomato or pepper, as its packet and the gardener know it. What is left out nobody knows. */
+export class Cultivar {
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(80)
+  name: string;
+
+  @IsIn(CROPS)
+  crop: Crop;
+
+  @IsOptional()
+  @IsIn(PLANT_TYPES)
+  type?: PlantType | null;
+
+  @IsOptional()
+  @IsIn(GROWTH_HABITS)
+  habit?: GrowthHabit | null;
+
+  /** days from planting out to the first ripe fruit, as packets count */
+  @IsOptional()
+  @IsInt()
+  @Min(35, { message: 'must be 35 or more: no tomato or pepper ripens sooner after it is set out' })
+  @Max(180, { message: 'must be 180 or less, counted from planting out' })
+  daysToMaturity?: number | null;
+
+  @IsOptional()
+  @IsIn(RIPE_COLOURS)
+  ripeColour?: RipeColour | null;
+
+  /** one fruit, g */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.5)
+  @Max(2500)
+  fruitG?: number | null;
+
+  /** resistances as the packet prints them: "VFNT" */
+  @IsOptional()
+  @IsString()
+  @MaxLength(120)
+  letters?: string | null;
+
+  /** sets fruit in heat, and in cold nights, beside others */
+  @IsOptional()
+  @IsIn(LEANINGS)
+  heatSet?: Leaning | null;
+
+  @IsOptional()
+  @IsIn(LEANINGS)
+  coldSet?: Leaning | null;
+
+  /** splits, and gets dark ends, beside others */
+  @IsOptional()
+  @IsIn(LEANINGS)
+  splits?: Leaning | null;
+
+  @IsOptional()
+  @IsIn(LEANINGS)
+  darkEnds?: Leaning | null;
+}
+
+/** What contradicts itself in it. Letters that nobody understands are kept, and said on the page; nothing is guessed. */
+export const cultivarFaults = (c: Cultivar): Fault[] => [
+  ...typeFaults(c.crop, c.type, 'type'),
+  ...readLetters(c.letters ?? '')
+    .known.filter(({ row }) => row.crop !== undefined && row.crop !== c.crop)
+    .map(({ code, row }) => ({
+      path: 'letters',
+      reason: `${code} stands for ${row.means}, which a ${c.crop} does not get`,
+    })),
+];
+
+/** Days that each type of kind usually takes from planting out, where its packet is gone (common practice, from memory). */
+const USUAL_DAYS: Record<PlantType | Crop, number> = {
+  tomato: 75,
+  cherry: 62,
+  slicer: 75,
+  paste: 76,
+  beefsteak: 85,
+  pepper: 80,
+  sweet: 80,
+  hot: 85,
+  superhot: 110,
+};
+
+/** Days from planting out to the first ripe fruit: of the packet, else as its type usually takes. */
+export const daysToMaturityOf = (c: {
+  crop: Crop;
+  type?: PlantType | null;
+  daysToMaturity?: number | null;
+}): { days: number; sure: boolean } =>
+  c.daysToMaturity
+    ? { days: c.daysToMaturity, sure: true }
+    : { days: USUAL_DAYS[c.type ?? c.crop] ?? USUAL_DAYS[c.crop], sure: false };

@@ -1,0 +1,3 @@
+export * from './cultivar.js';
+export * from './letters.js';
+export * from './starters.js';

@@ -1,0 +1,5 @@
+export * from './dates.js';
+export * from './layout.js';
+export * from './needs.js';
+export * from './rotation.js';
+export * from './wording.js';

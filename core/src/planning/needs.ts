@@ -1,0 +1,81 @@
+import { expectedFruitKg } from '../nutrition/uptake.js';
+import { isPotted, type PlaceKind } from '../records/place.js';
+import type { Crop, GrowthHabit } from '../records/plant.js';
+import { layer } from '../soil/volumes.js';
+import { MULCH_DEPTH_CM } from '../soil/mulch-plan.js';
+import { type Stock, supportPlan } from '../support/support-plan.js';
+
+/** Two seeds to a cell, the weaker snipped (handbook). */
+const SEEDS_A_CELL = 2;
+/** What is lost on the way from the cell to the bed (judgement). */
+const LOST_SHARE = 0.15;
+
+export interface SeedNeed {
+  cells: number;
+  seeds: number;
+}
+
+/** Cells and seeds for so many plants, with a margin for losses: never less than one cell more than plants. */
+export function seedsFor(plants: number): SeedNeed {
+  if (plants <= 0) return { cells: 0, seeds: 0 };
+  const cells = Math.max(plants + 1, Math.ceil(plants / (1 - LOST_SHARE)));
+  return { cells, seeds: cells * SEEDS_A_CELL };
+}
+
+export interface Planned {
+  crop: Crop;
+  habit: GrowthHabit | null;
+  count: number;
+  place: { kind: PlaceKind; volumeL?: number | null; lengthM?: number | null; widthM?: number | null };
+}
+
+export interface Needs {
+  /** kg of fruit in a season, from and to */
+  fruitKg: readonly [number, number];
+  stringM: number;
+  stakes: number;
+  cages: number;
+  canes: number;
+  /** for every bed that is planted, once */
+  mulchL: number;
+  compostL: number;
+}
+
+/** Compost in spring, so deep (handbook: 2.5 cm a year). */
+const COMPOST_CM = 2.5;
+
+/** What has to be at hand for what is planned. Beds count once, however many kinds stand in them. */
+export function needsOf(planned: readonly (Planned & { placeId: string })[], today: string, stock: Stock = {}): Needs {
+  const needs = { low: 0, high: 0, stringM: 0, stakes: 0, cages: 0, canes: 0, mulchL: 0, compostL: 0 };
+  const beds = new Map(planned.map((p) => [p.placeId, p.place]));
+  for (const p of planned) {
+    const [low, high] = expectedFruitKg(p.crop, p.place);
+    needs.low += low * p.count;
+    needs.high += high * p.count;
+    const plan = supportPlan({
+      today,
+      crop: p.crop,
+      habit: p.habit,
+      stage: 'vegetative',
+      heightM: null,
+      isPot: isPotted(p.place),
+      tiedOn: null,
+      tieCuts: false,
+      windOn: null,
+      stock,
+    });
+    if (plan.kind === 'string') needs.stringM += plan.lengthM * p.count;
+    else if (plan.kind === 'stake') needs.stakes += p.count;
+    else if (plan.kind === 'small-stake') needs.canes += p.count;
+    else needs.cages += p.count;
+  }
+  for (const bed of beds.values()) {
+    const area = (bed.lengthM ?? 0) * (bed.widthM ?? 0);
+    if (isPotted(bed) || area === 0) continue;
+    needs.mulchL += layer(area, MULCH_DEPTH_CM, 0).litres;
+    needs.compostL += layer(area, COMPOST_CM, 0).litres;
+  }
+  const { low, high, ...rest } = needs;
+  return { fruitKg: [round(low), round(high)], ...rest, stringM: Math.ceil(needs.stringM) };
+}
+const round = (kg: number): number => (kg >= 10 ? Math.round(kg) : Math.round(kg * 10) / 10);

@@ -1,0 +1,68 @@
+import type { GardenFacts } from '../records/facts.js';
+import type { Fault } from '../records/faults.js';
+import { type Day, daysBetween } from '../units/day.js';
+import { nextAfter } from './frost-days.js';
+
+/** The warm part of the year, or on purpose the mild winter of a hot country. */
+export const SEASON_MODES = ['warm', 'mild-winter'] as const;
+export type SeasonMode = (typeof SEASON_MODES)[number];
+
+/** One growing season: a year in the north; over New Year in the south, and where the mild winter is what is grown in. */
+export interface GrowingYear {
+  /** of its first day; it names the season */
+  year: number;
+  /** "2026", or "2026/27" */
+  label: string;
+  from: Day;
+  /** its last day */
+  to: Day;
+}
+
+/** Does a season of this garden run over New Year? */
+const overNewYear = (latitude: number, mode: SeasonMode): boolean => latitude < 0 !== (mode === 'mild-winter');
+
+export function growingYear(year: number, latitude: number, mode: SeasonMode = 'warm'): GrowingYear {
+  return overNewYear(latitude, mode)
+    ? {
+        year,
+        label: `${year}/${String((year + 1) % 100).padStart(2, '0')}`,
+        from: `${year}-07-01`,
+        to: `${year + 1}-06-30`,
+      }
+    : { year, label: String(year), from: `${year}-01-01`, to: `${year}-12-31` };
+}
+
+/** The season that a day belongs to. */
+export function growingYearOf(day: Day, latitude: number, mode: SeasonMode = 'warm'): GrowingYear {
+  const year = Number(day.slice(0, 4));
+  const here = growingYear(year, latitude, mode);
+  return day >= here.from ? here : growingYear(year - 1, latitude, mode);
+}
+
+/** The frost days of one season; null where the garden knows none. */
+export function frostsOf(
+  garden: Pick<GardenFacts, 'lastFrost' | 'firstFrost'>,
+  season: GrowingYear,
+): { last: Day | null; first: Day | null } {
+  const last = garden.lastFrost ? nextAfter(season.from, garden.lastFrost) : null;
+  return { last, first: garden.firstFrost ? nextAfter(last ?? season.from, garden.firstFrost) : null };
+}
+
+/** Nearer to the equator either order may be right. */
+const TROPICS = 23.5;
+
+/** Frost days that are the wrong way round for their hemisphere: between the last and the first lies no midsummer. */
+export function frostFaults(garden: Pick<GardenFacts, 'latitude' | 'lastFrost' | 'firstFrost'>): Fault[] {
+  const { latitude, lastFrost, firstFrost } = garden;
+  if (!lastFrost || !firstFrost || Math.abs(latitude) < TROPICS) return [];
+  const midsummer = latitude < 0 ? '01-15' : '07-15';
+  const last = `2023-${lastFrost === '02-29' ? '02-28' : lastFrost}`;
+  const first = nextAfter(last, firstFrost);
+  if (daysBetween(last, nextAfter(last, midsummer)) <= daysBetween(last, first)) return [];
+  return [
+    {
+      path: 'firstFrost',
+      reason: `between a last frost of ${lastFrost} and a first frost of ${firstFrost} lies no summer ${latitude < 0 ? 'south' : 'north'} of the equator: are the two exchanged?`,
+    },
+  ];
+}

@@ -1,0 +1,46 @@
+import {
+  cultivarFaults,
+  daysToMaturityOf,
+  LETTERS,
+  readLetters,
+  shieldsFrom,
+  STARTER_CULTIVARS,
+} from '../../src/cultivars/index.js';
+import { Cultivar } from '../../src/cultivars/cultivar.js';
+import { checked } from '../../src/records/checked.js';
+
+test.each([
+  ['VFN', ['vascular-wilt', 'root-knot-nematodes']],
+  ['V F1 F2 N T', ['vascular-wilt', 'root-knot-nematodes', 'mosaic-virus']],
+  ['HR: ToMV, Fol:0-2, TSWV', ['mosaic-virus', 'vascular-wilt', 'spotted-wilt-virus']],
+  ['VFFNTA', ['vascular-wilt', 'root-knot-nematodes', 'mosaic-virus', 'early-blight']],
+  ['Ph', ['late-blight']],
+  ['', []],
+])('letters of a tomato packet, "%s"', (letters, disorders) => {
+  expect([...shieldsFrom(letters, 'tomato')].sort()).toEqual([...disorders].sort());
+});
+
+test('what nobody knows is kept and said, and nothing is guessed from it', () => {
+  expect(readLetters('VF XYZ').unknown).toEqual(['XYZ']);
+  expect(shieldsFrom('QQ', 'tomato')).toEqual([]);
+  // a tomato’s blight is no pepper’s
+  expect(shieldsFrom('LB, TMV', 'pepper')).toEqual(['mosaic-virus']);
+  expect(new Set(LETTERS.map((r) => r.letters.toLowerCase())).size).toBe(LETTERS.length);
+});
+
+test('every generic start would pass the door, and none contradicts itself', () => {
+  for (const { code: _, ...c } of STARTER_CULTIVARS) {
+    checked(Cultivar, c);
+    expect([c.name, cultivarFaults(c)]).toEqual([c.name, []]);
+  }
+  expect(daysToMaturityOf({ crop: 'tomato', type: 'cherry' })).toEqual({ days: 62, sure: false });
+  expect(daysToMaturityOf({ crop: 'pepper', daysToMaturity: 91 })).toEqual({ days: 91, sure: true });
+});
+
+test('a bush of hot tomato, twenty days to ripeness, letters of the other crop: refused with the reason', () => {
+  expect(() => checked(Cultivar, { name: 'x', crop: 'tomato', daysToMaturity: 20 })).toThrow();
+  expect(cultivarFaults({ name: 'x', crop: 'tomato', type: 'hot' })).toHaveLength(1);
+  expect(cultivarFaults({ name: 'x', crop: 'pepper', letters: 'TYLCV' })).toEqual([
+    { path: 'letters', reason: 'TYLCV stands for yellow leaf curl virus, which a pepper does not get' },
+  ]);
+});

@@ -1,0 +1,153 @@
+import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
+import fc from 'fast-check';
+import { bandInWords, yearDates, type DateKind, type DatesQuestion } from '../../src/planning/index.js';
+import { METRIC_FORMAT } from '../../src/units/index.js';
+import { growingYear, type SeasonMode } from '../../src/season/index.js';
+
+const NORTH = { latitude: 45.6, lastFrost: '04-18', firstFrost: '10-28' };
+const SOUTH = { latitude: -37.8, lastFrost: '10-05', firstFrost: '05-10' };
+const q = (more: Partial<DatesQuestion> = {}): DatesQuestion => ({
+  garden: NORTH,
+  mode: 'warm',
+  season: growingYear(2026, NORTH.latitude),
+  today: '2026-02-01',
+  kind: { crop: 'tomato', habit: 'indeterminate', daysToMaturity: 75 },
+  ...more,
+});
+const at = (d: DatesQuestion, what: DateKind) => {
+  const b = yearDates(d).bands.find((x) => x.what === what);
+  return b ? [b.from, b.to] : null;
+};
+
+test('a northern year by hand: frost 18 April and 28 October, 75 days', () => {
+  // planting out one to four weeks after the last frost; sowing 6 to 8 weeks before its first day (handbook)
+  expect(at(q(), 'plant-out')).toEqual(['2026-04-25', '2026-05-16']);
+  expect(at(q(), 'sow')).toEqual(['2026-02-28', '2026-03-14']);
+  expect(at(q(), 'harden')).toEqual(['2026-04-11', '2026-04-24']);
+  // 75 days, a tenth to each side: 8 days
+  expect(at(q(), 'first-fruit')).toEqual(['2026-07-01', '2026-08-07']);
+  // handbook: topping 40 to 60 days before first frost
+  expect(at(q(), 'top')).toEqual(['2026-08-29', '2026-09-18']);
+  // 28 October less 75 and 14 days
+  expect(at(q(), 'last-planting')![1]).toBe('2026-07-31');
+  // a bush kind of 65 days, raised in 30, two weeks to spare
+  expect(at(q(), 'second-sowing')![1]).toBe('2026-07-11');
+});
+
+test('peppers are sown 8 to 10 weeks ahead, a week later out, and never topped', () => {
+  const pepper = q({ kind: { crop: 'pepper', daysToMaturity: 80 } });
+  expect(at(pepper, 'plant-out')).toEqual(['2026-05-02', '2026-05-23']);
+  expect(at(pepper, 'sow')).toEqual(['2026-02-21', '2026-03-07']);
+  expect([at(pepper, 'top'), at(pepper, 'second-sowing')]).toEqual([null, null]);
+  expect(at(q({ kind: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } }), 'top')).toBeNull();
+});
+
+test('south of the equator the year runs over New Year', () => {
+  const south = q({ garden: SOUTH, season: growingYear(2026, SOUTH.latitude) });
+  expect(at(south, 'plant-out')).toEqual(['2026-10-12', '2026-11-02']);
+  expect(at(south, 'first-frost')).toEqual(['2027-04-30', '2027-05-20']);
+  expect(at(south, 'first-fruit')).toEqual(['2026-12-18', '2027-01-24']);
+});
+
+test('without frost nothing is topped or hurried; in the mild winter one plants in autumn, frost or not', () => {
+  const free = q({ garden: { latitude: 20 } });
+  expect(at(free, 'plant-out')).toEqual(['2026-02-15', '2026-04-15']);
+  expect(yearDates(free).bands.map((b) => b.what)).not.toContain('first-frost');
+  expect(yearDates(free).tooLong).toBeNull();
+  const winter = q({
+    mode: 'mild-winter',
+    season: growingYear(2026, 26, 'mild-winter'),
+    garden: { ...NORTH, latitude: 26 },
+  });
+  expect(at(winter, 'plant-out')).toEqual(['2026-09-15', '2026-11-15']);
+  expect(yearDates(winter).tooLong).toBeNull();
+  const southWinter = q({
+    mode: 'mild-winter',
+    season: growingYear(2026, -20, 'mild-winter'),
+    garden: { latitude: -20 },
+  });
+  expect(at(southWinter, 'plant-out')).toEqual(['2026-03-15', '2026-05-15']);
+});
+
+test('a kind that cannot ripen before frost is said to be too long, with what would fit', () => {
+  const short = q({ garden: { latitude: 62, lastFrost: '06-05', firstFrost: '08-25' } });
+  // 12 June to 25 August, less two weeks
+  expect(yearDates(short).tooLong).toEqual({ fits: 60 });
+  expect(yearDates({ ...short, kind: { crop: 'tomato', daysToMaturity: 60 } }).tooLong).toBeNull();
+  expect(at(short, 'last-planting')).toBeNull();
+});
+
+describe('once it is set out, warmth decides', () => {
+  const days = (n: number, mean: number) =>
+    Array.from({ length: n }, (_, i) => ({
+      date: addDays('2026-05-06', i),
+      tMinC: mean - 5,
+      tMaxC: mean + 5,
+      rainMm: 0,
+    }));
+  const planted = (mean: number, n = 40) =>
+    q({ plantedOn: '2026-05-06', today: addDays('2026-05-06', n - 1), weather: days(n, mean) });
+  const middle = (d: DatesQuestion) => {
+    const [from, to] = at(d, 'first-fruit')!;
+    return daysBetween('2026-05-06', from!) + daysBetween(from!, to!) / 2;
+  };
+
+  test('in usual warmth (23 °C) it takes the packet’s days; cooler takes longer, warmer less', () => {
+    expect(yearDates(planted(23)).by).toBe('degree-days');
+    expect(Math.abs(middle(planted(23)) - 75)).toBeLessThanOrEqual(1);
+    expect(middle(planted(19))).toBeGreaterThan(middle(planted(23)) + 20);
+    expect(middle(planted(25))).toBeLessThan(middle(planted(23)) - 5);
+  });
+  test('the band narrows as the day comes, and is the day itself when the warmth is there', () => {
+    const width = (n: number) => {
+      const [from, to] = at(planted(23, n), 'first-fruit')!;
+      return daysBetween(from!, to!);
+    };
+    expect(width(70)).toBeLessThan(width(30));
+    expect(at(planted(23, 90), 'first-fruit')).toEqual([addDays('2026-05-06', 74), addDays('2026-05-06', 74)]);
+  });
+  test('what was done is told as done', () => {
+    const out = yearDates(planted(23)).bands.find((b) => b.what === 'plant-out')!;
+    expect(bandInWords(out, METRIC_FORMAT)).toBe('done on 6 May');
+    expect(
+      bandInWords(
+        yearDates(q()).bands.find((b) => b.what === 'second-sowing')!,
+        METRIC_FORMAT,
+      ),
+    ).toBe('by 11 July');
+  });
+});
+
+test('for any garden and kind: real days, none ends before it begins, sow before harden before plant out before fruit', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: -60, max: 60 }),
+      fc.integer({ min: 1990, max: 2100 }),
+      fc.constantFrom<SeasonMode>('warm', 'mild-winter'),
+      fc.boolean(),
+      fc.constantFrom('tomato' as const, 'pepper' as const),
+      fc.integer({ min: 35, max: 180 }),
+      (latitude, year, mode, frost, crop, daysToMaturity) => {
+        const garden = {
+          ...(latitude < 0 ? SOUTH : NORTH),
+          latitude,
+          ...(frost ? {} : { lastFrost: null, firstFrost: null }),
+        };
+        const { bands } = yearDates(
+          q({
+            garden,
+            mode,
+            season: growingYear(year, latitude, mode),
+            today: `${year}-02-29`.replace('02-29', '02-28'),
+            kind: { crop, daysToMaturity },
+          }),
+        );
+        for (const b of bands) expect([isDay(b.from), isDay(b.to), b.from <= b.to]).toEqual([true, true, true]);
+        const start = (what: DateKind) => bands.find((b) => b.what === what)!.from;
+        expect(start('sow') < start('harden') && start('harden') < start('plant-out')).toBe(true);
+        expect(start('plant-out') < start('first-fruit')).toBe(true);
+      },
+    ),
+    { numRuns: 200 },
+  );
+});

@@ -1,0 +1,125 @@
+import fc from 'fast-check';
+import {
+  crowdingFaults,
+  layOut,
+  mostIn,
+  needsOf,
+  rotationInWords,
+  rotationOf,
+  seedsFor,
+  SPACING_M,
+  spacingOf,
+  tooClose,
+} from '../../src/planning/index.js';
+import type { EarlierYear } from '../../src/records/facts.js';
+
+const bed = (history: EarlierYear[]) => ({ kind: 'ground' as const, history });
+const grew = (year: number, problems: EarlierYear['problems'] = []): EarlierYear => ({
+  year,
+  family: 'nightshade',
+  problems,
+});
+
+describe('rotation (handbook: never the year after; better three years in between)', () => {
+  const of = (history: EarlierYear[], shields: EarlierYear['problems'] = []) =>
+    rotationOf({ place: bed(history), year: 2026, shields });
+
+  test.each([
+    [[grew(2025)], 'year-after', 2025],
+    [[grew(2024)], 'short', 2024],
+    [[grew(2023)], 'short', 2023],
+    [[grew(2022)], 'free', 2022],
+    [[{ year: 2025, family: 'other' as const }], 'free', null],
+    [[], 'free', null],
+    // the season itself is not its own past
+    [[grew(2026)], 'free', null],
+  ])('%j: %s', (history, verdict, lastYear) => {
+    expect(of(history)).toMatchObject({ verdict, lastYear });
+  });
+
+  test('a wilt in the bed weighs more than any gap, until a kind is shielded from it or it is long ago', () => {
+    const wilt = [grew(2023, ['vascular-wilt']), grew(2022)];
+    expect(of(wilt)).toMatchObject({ verdict: 'soil-borne', open: ['vascular-wilt'] });
+    expect(of(wilt, ['vascular-wilt'])).toMatchObject({ verdict: 'short', shielded: ['vascular-wilt'] });
+    expect(of([grew(2021, ['vascular-wilt'])]).verdict).toBe('free');
+    expect(rotationInWords(of(wilt), bed([]), 'tomato')).toMatch(/Wilt disease in the stem was seen here.*another bed, a pot/);
+  });
+  test('a pot with fresh mix starts clean, unless the old mix carried something', () => {
+    const pot = { kind: 'container' as const, history: [grew(2025)] };
+    const r = rotationOf({ place: pot, year: 2026, shields: [] });
+    expect(r.verdict).toBe('free');
+    expect(rotationInWords(r, pot, 'pepper')).toContain('fresh mix');
+    expect(
+      rotationOf({ place: { ...pot, history: [grew(2025, ['root-knot-nematodes'])] }, year: 2026, shields: [] })
+        .verdict,
+    ).toBe('soil-borne');
+  });
+  test('leaf spots are told as what comes back with rubbish', () => {
+    expect(rotationInWords(of([grew(2022, ['early-blight'])]), bed([]), 'tomato')).toMatch(
+      /Seen here before: early blight\. Clear/,
+    );
+  });
+});
+
+describe('plants in a bed', () => {
+  const wall = { lengthM: 2.4, widthM: 0.6 };
+  test('2.4 m by 60 cm: one row of five at 45 cm, and ten are too many', () => {
+    expect(mostIn(wall, 0.45)).toBe(5);
+    expect(layOut(wall, 4, 0.5).map((s) => s.x)).toEqual([0.3, 0.9, 1.5, 2.1]);
+    expect(new Set(layOut(wall, 4, 0.5).map((s) => s.y))).toEqual(new Set([0.3]));
+    expect(crowdingFaults(wall, 10, SPACING_M.tomato, 'count')).toEqual([
+      { path: 'count', reason: expect.stringMatching(/^10 plants are too many here: at 45 cm there is room for 5;/) },
+    ]);
+    expect(crowdingFaults(wall, 5, SPACING_M.tomato, 'count')).toEqual([]);
+    expect(spacingOf('tomato', 'one-stem')).toEqual([0.3, 0.45]);
+  });
+  test('whatever the bed: as many spots as asked, all inside, and none too close while they fit', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 12, noNaN: true }),
+        fc.double({ min: 0.4, max: 3, noNaN: true }),
+        fc.double({ min: 0.3, max: 0.6, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (lengthM, widthM, spacing, share) => {
+          const b = { lengthM, widthM };
+          const count = Math.max(1, Math.floor(mostIn(b, spacing) * share));
+          const spots = layOut(b, count, spacing);
+          expect(spots).toHaveLength(count);
+          for (const s of spots) {
+            expect(s.x >= 0 && s.x <= lengthM && s.y >= 0 && s.y <= widthM).toBe(true);
+          }
+          if (spacing <= Math.min(lengthM, widthM)) expect(tooClose(spots, spacing)).toEqual([]);
+        },
+      ),
+    );
+  });
+});
+
+test('seeds: two to a cell, and always a cell to spare', () => {
+  expect([1, 4, 10, 20].map((n) => seedsFor(n))).toEqual([
+    { cells: 2, seeds: 4 },
+    { cells: 5, seeds: 10 },
+    { cells: 12, seeds: 24 },
+    { cells: 24, seeds: 48 },
+  ]);
+  expect(seedsFor(0)).toEqual({ cells: 0, seeds: 0 });
+});
+
+test('what has to be at hand: a bed counts once, a pot needs no mulch by the square metre, the harvest is a range', () => {
+  const wall = { kind: 'ground' as const, lengthM: 2.4, widthM: 0.6 };
+  const pots = { kind: 'container' as const, volumeL: 14 };
+  const needs = needsOf(
+    [
+      { crop: 'tomato', habit: 'indeterminate', count: 3, place: wall, placeId: 'a' },
+      { crop: 'tomato', habit: 'determinate', count: 1, place: wall, placeId: 'a' },
+      { crop: 'pepper', habit: null, count: 2, place: pots, placeId: 'b' },
+    ],
+    '2026-02-01',
+  );
+  // 1.44 m²: 6 cm of mulch is 86 L, 2.5 cm of compost 36 L
+  expect([Math.round(needs.mulchL), Math.round(needs.compostL)]).toEqual([86, 36]);
+  expect([needs.cages, needs.stakes]).toEqual([3, 0]);
+  expect(needs.stringM).toBeGreaterThan(3 * 1.8);
+  // four tomatoes of 2.5 to 5 kg and two peppers of 0.8 to 2 kg
+  expect(needs.fruitKg).toEqual([12, 24]);
+});
