@@ -12,6 +12,7 @@ import {
   type DateForm,
 } from '@candid-leaf/core/units';
 import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
+import { SEASON_MODES, type SeasonMode } from '@candid-leaf/core/season';
 import type { Away } from '@candid-leaf/core/rounds';
 import {
   IsBoolean,
@@ -147,6 +148,11 @@ export class GardenInput extends GardenFacts {
   @IsOptional()
   @IsIn(STARTER_SCHOOLS)
   starter?: StarterSchool | null;
+
+  /** the warm part of the year, or on purpose the mild winter of a hot country; warm where it is left out */
+  @IsOptional()
+  @IsIn(SEASON_MODES)
+  seasonMode?: SeasonMode | null;
 
   @IsListOf(() => AwayDays, { most: 20, optional: true })
   away?: AwayDays[] | null;

@@ -7,6 +7,7 @@ export * from './places.js';
 export * from './plants.js';
 export * from './products.js';
 export * from './records.js';
+export * from './season.js';
 export * from './soil.js';
 export * from './sprays.js';
 export * from './today.js';

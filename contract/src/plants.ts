@@ -1,6 +1,6 @@
 import { PlantMake } from '@candid-leaf/core/records';
 import { TRAININGS, type Training } from '@candid-leaf/core/pruning';
-import { IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
 export class PlantInput extends PlantMake {
@@ -29,6 +29,16 @@ export class PlantInput extends PlantMake {
   @IsOptional()
   @IsIn(TRAININGS)
   training?: Training | null;
+
+  /** which kind it is, where that is known */
+  @IsOptional()
+  @IsId()
+  cultivarId?: string | null;
+
+  /** the label was lost, or the seed was mixed: it may be another */
+  @IsOptional()
+  @IsBoolean()
+  kindUnsure?: boolean | null;
 }
 
 export interface PlantDto extends PlantInput {

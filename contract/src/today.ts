@@ -16,6 +16,8 @@ export const TASK_SOURCES = [
   'tap',
   'spray',
   'soil',
+  'raise',
+  'pick',
   'trial',
   'round',
 ] as const;
@@ -59,6 +61,8 @@ export interface TaskDto {
   see?: Part;
   /** a sucker that roots: how far it is; planted, it becomes a plant of its own */
   rooting?: 'look' | 'plant';
+  /** it is answered by what was picked, plant by plant */
+  picks?: true;
   /** plant by plant, where it is for several */
   parts?: string[];
   /** the amount in words, where it is more than a dose for each plant */

@@ -85,6 +85,14 @@ const FEEDING: RecordInput[] = [
   feed({ plant: 'Down Line' }, '2026-07-02', 'tomato feed', [4, 3, 8], 8, 'liquid'),
 ];
 
+const pick = (plant: string, date: Day, more: Partial<RecordData<'picking'>>): RecordInput =>
+  record(
+    'picking',
+    { plant },
+    { date, state: 'sound', use: 'eaten', ripeness: 'ripe', ...more },
+    more.state === undefined ? 0 : 1,
+  );
+
 const CARE: RecordInput[] = [
   record(
     'pruning',
@@ -114,9 +122,11 @@ const CARE: RecordInput[] = [
     { date: '2026-07-07', cuts: 11, leafSharePct: 35, what: ['thinning', 'lower-leaves'] },
   ),
   record('event', { plant: 'Night Mail' }, { date: '2026-07-12', what: 'pollination-assist' }),
-  record('event', { plant: 'Quiet Siding' }, { date: '2026-07-15', what: 'harvest' }),
-  record('event', { plant: 'Lantern Gold' }, { date: '2026-07-15', what: 'harvest' }),
-  record('event', { plant: 'Night Mail' }, { date: '2026-07-16', what: 'harvest' }),
+  pick('Quiet Siding', '2026-07-15', { count: 31, grams: 420 }),
+  pick('Quiet Siding', '2026-07-15', { count: 6, grams: 90, state: 'split' }),
+  pick('Lantern Gold', '2026-07-15', { count: 5, grams: 640 }),
+  pick('Night Mail', '2026-07-16', { count: 24, grams: 300 }),
+  pick('Sleeper Paste', '2026-07-12', { count: 3, grams: 210, state: 'dark-end', use: 'sauce' }),
   ...['Semaphore Red', 'Quiet Siding', 'Ballast Pink', 'Lantern Gold', 'Night Mail'].flatMap((plant) => [
     record('event', { plant }, { date: '2026-06-02', what: 'staked' }),
     record('event', { plant }, { date: '2026-07-13', what: 'tied' }, 1),

@@ -1,3 +1,5 @@
+import { CultivarsModule } from './cultivars/cultivars.module.js';
+import { SeasonModule } from './season/season.module.js';
 import { TendingModule } from './tending/tending.module.js';
 import { TrialsModule } from './trials/trials.module.js';
 import { PruningModule } from './pruning/pruning.module.js';
@@ -40,6 +42,7 @@ const FEATURES = [
   PlacesModule,
   PlantsModule,
   ProductsModule,
+  CultivarsModule,
   RecordsModule,
   WeatherModule,
   AssessmentModule,
@@ -54,6 +57,7 @@ const FEATURES = [
   SoilModule,
   TrialsModule,
   RoundsModule,
+  SeasonModule,
   ViewsModule,
 ];
 

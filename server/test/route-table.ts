@@ -13,6 +13,8 @@ import {
   TaskDone,
   TreatmentOutcome,
   TrialInput,
+  CultivarInput,
+  PlantingInput,
 } from '@candid-leaf/contract';
 import { GARDEN } from '@candid-leaf/demo';
 import { v7 as uuid } from 'uuid';
@@ -28,6 +30,8 @@ export interface World {
   benchId: string;
   productId: string;
   trialId: string;
+  kindId: string;
+  plantingId: string;
   /** a second plant */
   otherId: string;
   key: string;
@@ -80,6 +84,15 @@ const bench = (w: World): object => ({
   ],
 });
 const product = (): object => ({ id: uuid(), name: 'Bottle', kind: 'feed', form: 'liquid', n: 4, p2o5: 3, k2o: 8 });
+const kind = (): object => ({ id: uuid(), name: 'Red one', crop: 'tomato', letters: 'VFN' });
+const planting = (w: World): object => ({
+  id: uuid(),
+  year: 2027,
+  placeId: w.placeId,
+  cultivarId: w.kindId || null,
+  crop: 'tomato',
+  count: 2,
+});
 /** A trial of its plant against another, whose id stands for the trial's until there is one. */
 const trial = (w: World): object => ({
   id: uuid(),
@@ -123,6 +136,8 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/timer': READ,
   'GET /api/gardens/:gardenId/products': READ,
   'GET /api/gardens/:gardenId/trials': READ,
+  'GET /api/gardens/:gardenId/kinds': READ,
+  'GET /api/gardens/:gardenId/season': READ,
   'GET /api/gardens/:gardenId/sprays': READ,
   'GET /api/gardens/:gardenId/places/:placeId/plan': READ,
   'GET /api/gardens/:gardenId/places/:placeId/soil': READ,
@@ -225,6 +240,29 @@ export const ROUTES: Record<string, Row> = {
     ],
   },
   'DELETE /api/gardens/:gardenId/trials/:trialId': ACT(204),
+  'PUT /api/gardens/:gardenId/kinds': {
+    member: 200,
+    cls: CultivarInput,
+    body: kind,
+    foreign: (_m, t) => [
+      { ...kind(), id: t.kindId },
+      { ...kind(), id: t.kindId, version: 1 },
+    ],
+  },
+  'DELETE /api/gardens/:gardenId/kinds/:kindId': ACT(204),
+  'POST /api/gardens/:gardenId/kinds/:kindId/restore': ACT(204),
+  'PUT /api/gardens/:gardenId/plantings': {
+    member: 200,
+    cls: PlantingInput,
+    body: planting,
+    foreign: (m, t) => [
+      planting({ ...m, placeId: t.placeId }),
+      planting({ ...m, kindId: t.kindId }),
+      { ...planting(m), id: t.plantingId, version: 1 },
+    ],
+  },
+  'DELETE /api/gardens/:gardenId/plantings/:plantingId': ACT(204),
+  'POST /api/gardens/:gardenId/plantings/:plantingId/restore': ACT(204),
   'PUT /api/gardens/:gardenId/timer': {
     member: 200,
     cls: HoseTimerInput,
@@ -270,6 +308,8 @@ export async function worldOf(
     benchId: '',
     productId: '',
     trialId: '',
+    kindId: '',
+    plantingId: '',
     otherId: '',
     key: '',
     timer,
@@ -278,5 +318,8 @@ export async function worldOf(
   const { id: productId } = await ok('put', '/products', product());
   const { id: otherId } = await ok('put', '/plants', plant(w));
   const { id: trialId } = await ok('put', '/trials', trial({ ...w, trialId: otherId }));
-  return { agent: g.agent, w: { ...w, benchId, productId, trialId, otherId, key: `look-again:${treatmentId}` } };
+  const { id: kindId } = await ok('put', '/kinds', kind());
+  const { id: plantingId } = await ok('put', '/plantings', planting({ ...w, kindId }));
+  const ids = { benchId, productId, trialId, otherId, kindId, plantingId };
+  return { agent: g.agent, w: { ...w, ...ids, key: `look-again:${treatmentId}` } };
 }

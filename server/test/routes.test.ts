@@ -37,6 +37,10 @@ async function sumOf(w: World): Promise<string> {
     'postponement',
     'bench',
     'timer_run',
+    'product',
+    'trial',
+    'cultivar',
+    'planting',
   ];
   const parts = [];
   for (const table of [...tables, 'timer_state', 'hose_timer']) {

@@ -132,11 +132,11 @@ test('a picking inside the wait, and two sprays that must not meet, are refused 
     held: { until: addDays(TODAY, 6), because: expect.stringMatching(/Blue powder.*24 July/) },
   });
   expect((await g.plantView(plant)).next.map((t) => t.title)).toContain('Pick nothing: Red one');
-  const refused = await put('event', { date: TODAY, what: 'harvest' }).expect(400);
+  const refused = await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(400);
   expect(refused.body.faults).toEqual([
-    { path: 'data.what', reason: expect.stringMatching(/not picked before 24 July/) },
+    { path: 'data.date', reason: expect.stringMatching(/not picked before 24 July/) },
   ]);
-  await put('event', { date: TODAY, what: 'harvest', because: 'the children did' }).expect(200);
+  await put('picking', { date: TODAY, state: 'sound', use: 'eaten', because: 'the children did' }).expect(200);
   await put('event', { date: TODAY, what: 'staked' }).expect(200);
   const meets = await put('spray', { date: TODAY, product: 'bicarbonate' }).expect(400);
   expect(meets.body.faults).toEqual([{ path: 'data.product', reason: expect.stringMatching(/7 days lie between/) }]);

@@ -8,10 +8,12 @@ import {
   Pruning,
   RainGauge,
   SoilCheck,
+  SoilWarmth,
   Spraying,
   Watering,
   WateringEntry,
   Neighbour,
+  Picking,
   TrussCount,
 } from './record-classes.js';
 import { signRow } from './vocabulary/signs.js';
@@ -51,6 +53,15 @@ const words = (code: string): string => code.replaceAll('-', ' ');
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const together = (parts: readonly string[], by = ', '): string => parts.filter(Boolean).join(by);
 
+const PICKED_FOR: Record<Picking['use'], string> = {
+  eaten: 'eaten',
+  sauce: 'for sauce',
+  kept: 'kept',
+  given: 'given away',
+  shelf: 'on the shelf to ripen',
+  binned: 'thrown away',
+};
+
 /**
  * Every kind of record, in the order in which a sheet offers them. Case file, tidying, case building, the API, the record
  * sheet, the ribbon and the timeline all derive from this table; a new kind is one more row, its class, and its form and
@@ -84,6 +95,16 @@ export const RECORD_KINDS = {
     done: 'soil felt',
     describe: (d, f) =>
       `${d.by === 'probe' ? 'A probe says' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}`,
+  }),
+  'soil-warmth': kind({
+    cls: SoilWarmth,
+    list: null, // the open format has no place for it
+    of: 'plant-or-place',
+    track: 'seen',
+    offeredOn: ['place'],
+    label: 'Soil warmth',
+    done: 'soil warmth read',
+    describe: (d, f) => `Soil ${f.temperature(d.celsius)}`,
   }),
   feeding: kind({
     cls: Feeding,
@@ -143,6 +164,22 @@ export const RECORD_KINDS = {
     label: 'Something happened',
     done: 'something happened',
     describe: (d) => capital(words(d.what)),
+  }),
+  picking: kind({
+    cls: Picking,
+    list: null, // in a case file it stands among the events
+    of: 'plant',
+    track: 'work',
+    offeredOn: ['plant'],
+    label: 'Pick',
+    done: 'picked',
+    describe: (d, f) =>
+      together([
+        `Picked ${together([d.count != null ? String(d.count) : '', d.grams != null ? f.grams(d.grams) : ''])}`.trim(),
+        d.state === 'sound' ? '' : words(d.state),
+        d.ripeness && d.ripeness !== 'ripe' ? (d.ripeness === 'blush' ? 'at the blush' : 'green') : '',
+        PICKED_FOR[d.use],
+      ]),
   }),
   'pot-weight': kind({
     cls: PotWeight,

@@ -124,6 +124,14 @@ export class SoilCheck extends Dated {
   by?: (typeof CHECKED_BY)[number];
 }
 
+/** A thermometer in the soil, in the morning. */
+export class SoilWarmth extends Dated {
+  @IsNumber(FINITE)
+  @Min(-10, { message: 'must be a soil temperature' })
+  @Max(45, { message: 'must be a soil temperature' })
+  celsius: number;
+}
+
 export class PotWeight extends Dated {
   @IsNumber(FINITE)
   @Min(0.1)
@@ -260,6 +268,48 @@ export class Spraying extends Dated {
   @Max(365)
   everyDays?: number;
 
+  @IsOptional()
+  @IsString()
+  @MaxLength(MOST_REASON)
+  because?: string;
+}
+
+/** How picked fruit is. */
+export const PICK_STATES = ['sound', 'split', 'dark-end', 'sunscald', 'gnawed', 'soft', 'blighted', 'frosted'] as const;
+export type PickState = (typeof PICK_STATES)[number];
+/** How far it had coloured. */
+export const PICK_RIPENESS = ['green', 'blush', 'ripe'] as const;
+export type PickRipeness = (typeof PICK_RIPENESS)[number];
+/** What became of it. */
+export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] as const;
+export type PickUse = (typeof PICK_USES)[number];
+
+/** Fruit that was picked, of one state: how many, how heavy, and what for. */
+export class Picking extends Dated {
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(2000, { message: 'must not be more than 2000 fruit at once' })
+  count?: number | null;
+
+  /** together, g */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(1)
+  @Max(50_000, { message: 'must not be more than 50 kg: no plant bears that at once' })
+  grams?: number | null;
+
+  @IsIn(PICK_STATES)
+  state: PickState;
+
+  @IsIn(PICK_USES)
+  use: PickUse;
+
+  @IsOptional()
+  @IsIn(PICK_RIPENESS)
+  ripeness?: PickRipeness | null;
+
+  /** why it was picked against a wait, or weighs so much */
   @IsOptional()
   @IsString()
   @MaxLength(MOST_REASON)

@@ -38,7 +38,7 @@ export function waitFaults(
   return waiting
     ? [
         {
-          path: `${path}what`,
+          path: `${path}date`,
           reason: `${waiting.name ?? SPRAY_WORDS[waiting.product]} was sprayed on ${METRIC_FORMAT.day(waiting.date)}: by its label fruit is not picked before ${METRIC_FORMAT.day(pickFrom(waiting))}. Wash it, and do not eat it yet; ${WAY_OUT}`,
         },
       ]

@@ -14,6 +14,8 @@ export interface Formatter {
   temperature: (celsius: number) => string;
   /** a span of warmth: the unit stands once */
   temperatures: (lowC: number, highC: number) => string;
+  /** a difference of temperatures: "2.5 °C", "4.5 °F" */
+  warmthBy: (kelvin: number) => string;
   rain: (mm: number) => string;
   centimetres: (cm: number) => string;
   metres: (m: number) => string;
@@ -105,6 +107,7 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     temperature: shown('celsius', whole),
     temperatures: (low, high) =>
       `${whole(celsius.fromMetric(low))} to ${whole(celsius.fromMetric(high))}${NBSP}${celsius.symbol}`,
+    warmthBy: (k) => `${trimmed(celsius.fromMetric(k) - celsius.fromMetric(0), 1)}${NBSP}${celsius.symbol}`,
     rain: shown('rainMillimetres', units.length === 'cm' ? sensible : (x) => trimmed(x, 2)),
     centimetres: shown('centimetres'),
     metres: shown('metres'),

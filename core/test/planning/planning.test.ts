@@ -42,7 +42,9 @@ describe('rotation (handbook: never the year after; better three years in betwee
     expect(of(wilt)).toMatchObject({ verdict: 'soil-borne', open: ['vascular-wilt'] });
     expect(of(wilt, ['vascular-wilt'])).toMatchObject({ verdict: 'short', shielded: ['vascular-wilt'] });
     expect(of([grew(2021, ['vascular-wilt'])]).verdict).toBe('free');
-    expect(rotationInWords(of(wilt), bed([]), 'tomato')).toMatch(/Wilt disease in the stem was seen here.*another bed, a pot/);
+    expect(rotationInWords(of(wilt), bed([]), 'tomato')).toMatch(
+      /Wilt disease in the stem was seen here.*another bed, a pot/,
+    );
   });
   test('a pot with fresh mix starts clean, unless the old mix carried something', () => {
     const pot = { kind: 'container' as const, history: [grew(2025)] };

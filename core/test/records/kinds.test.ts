@@ -33,6 +33,11 @@ const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
   ],
   note: [{ date: ASOF, text: 'Found it hanging.' }, 'Found it hanging.'],
   spray: [{ date: ASOF, product: 'broad-insecticide' }, 'Sprayed: broad insecticide'],
+  picking: [
+    { date: ASOF, count: 6, grams: 700, state: 'split', use: 'sauce', ripeness: 'blush' },
+    'Picked 6, 700 g, split, at the blush, for sauce',
+  ],
+  'soil-warmth': [{ date: ASOF, celsius: 15.5 }, 'Soil 16 °C'],
   event: [{ date: ASOF, what: 'strong-wind' }, 'Strong wind'],
   'pot-weight': [{ date: ASOF, kg: 9.8, state: 'drained' }, 'Pot weighs 9.8 kg, drained'],
   'rain-gauge': [{ date: ASOF, rainMm: 12 }, 'Own gauge: 12 mm'],
@@ -107,11 +112,12 @@ describe('the registry of record kinds', () => {
   });
 
   test('a plant is weighed in its own pot only; a look has a page of its own; the rest is offered in both places', () => {
-    const ofBoth = kindsOfferedOn('place').filter((k) => k !== 'neighbour');
-    expect(kindsOfferedOn('plant')).toEqual([...ofBoth, 'pot-weight', 'truss-count']);
+    const ofBoth = kindsOfferedOn('place').filter((k) => k !== 'neighbour' && k !== 'soil-warmth');
+    expect(kindsOfferedOn('plant')).toEqual([...ofBoth, 'picking', 'pot-weight', 'truss-count']);
     expect(kindsOfferedOn('place')).not.toContain('inspection');
     expect(RECORD_KIND_CODES.filter((k) => RECORD_KINDS[k].of === 'plant').sort()).toEqual([
       'inspection',
+      'picking',
       'pot-weight',
       'truss-count',
     ]);

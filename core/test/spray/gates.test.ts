@@ -112,7 +112,7 @@ test('keep out: from the evening of the spray on, by the label’s hours, whatev
 test('a picking inside a wait, and two sprays that must not meet, in either order, are held up unless it is explained', () => {
   const copper = spray('copper', 2, { harvestDays: 3 });
   expect(waitFaults(ASOF, undefined, [copper], 'data.')).toEqual([
-    { path: 'data.what', reason: expect.stringMatching(/copper was sprayed on 16 July.*not picked before 19 July/) },
+    { path: 'data.date', reason: expect.stringMatching(/copper was sprayed on 16 July.*not picked before 19 July/) },
   ]);
   expect(waitFaults(addDays(ASOF, 1), undefined, [copper], 'data.')).toEqual([]);
   expect(waitFaults(ASOF, 'eaten by the children', [copper], 'data.')).toEqual([]);

@@ -117,13 +117,17 @@ const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): 
   [
     ...commonStamp(s, place),
     plant.revision,
+    s.cultivarOf(plant)?.revision ?? '',
     s.kept.stampOf(plant.id),
     // a bed's ground is shared among those that stand in it
     livePlantsIn(s, place.id).length,
   ].join(' ');
 
 const placeStamp = (s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): string =>
-  [...commonStamp(s, place), ...plants.flatMap((p) => [p.id, p.revision, s.kept.stampOf(p.id)])].join(' ');
+  [
+    ...commonStamp(s, place),
+    ...plants.flatMap((p) => [p.id, p.revision, s.cultivarOf(p)?.revision ?? '', s.kept.stampOf(p.id)]),
+  ].join(' ');
 
 const commonStamp = (s: GardenSnapshot, place: PlaceEntity): readonly string[] => [
   s.today,

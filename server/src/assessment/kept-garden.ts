@@ -2,6 +2,7 @@ import { seasonStart } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
 import { IsNull, MoreThan, MoreThanOrEqual, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
+import { CultivarEntity } from '../cultivars/cultivar.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
@@ -22,6 +23,8 @@ export class KeptGarden {
     readonly weatherRevision: string,
     readonly places: readonly PlaceEntity[],
     readonly plants: readonly PlantEntity[],
+    /** kinds by their id; those thrown away too, as plants may still be of them */
+    readonly cultivars: ReadonlyMap<string, CultivarEntity>,
     readonly weather: readonly WeatherEntity[],
     private readonly byTarget: ReadonlyMap<string, readonly RecordEntity[]>,
     private readonly byDay: ReadonlyMap<Day, readonly RecordEntity[]>,
@@ -35,6 +38,7 @@ export class KeptGarden {
   static async read(m: EntityManager, garden: GardenEntity, from: Day): Promise<KeptGarden> {
     const places = await rows(m, PlaceEntity, { gardenId: garden.id, deletedAt: IsNull() });
     const plants = await rows(m, PlantEntity, { gardenId: garden.id, deletedAt: IsNull() });
+    const cultivars = await rows(m, CultivarEntity, { gardenId: garden.id });
     const weather = await weatherOf(m, garden.id, from);
     const index = new RecordIndex();
     let size = 0;
@@ -49,6 +53,7 @@ export class KeptGarden {
       garden.weatherRevision,
       inOrder(places),
       inOrder(plants),
+      new Map(cultivars.map((c) => [c.id, c])),
       weather,
       index.byTarget,
       index.byDay,
@@ -63,6 +68,7 @@ export class KeptGarden {
     const since = { gardenId: garden.id, revision: MoreThan(this.revision) };
     const places = await rows(m, PlaceEntity, since);
     const plants = await rows(m, PlantEntity, since);
+    const cultivars = await rows(m, CultivarEntity, since);
     const records = await rows(m, RecordEntity, since);
     const weather =
       garden.weatherRevision === this.weatherRevision ? this.weather : await weatherOf(m, garden.id, this.from);
@@ -87,6 +93,9 @@ export class KeptGarden {
       garden.weatherRevision,
       merged(this.places, places),
       merged(this.plants, plants),
+      cultivars.length === 0
+        ? this.cultivars
+        : new Map([...this.cultivars, ...cultivars.map((c) => [c.id, c] as const)]),
       weather,
       index.byTarget,
       index.byDay,
@@ -145,8 +154,8 @@ export class KeptGarden {
 }
 
 /** The day from which a garden's season is read. */
-export const seasonFrom = (garden: Pick<GardenEntity, 'latitude'>, today: Day): Day =>
-  seasonStart(today, garden.latitude);
+export const seasonFrom = (garden: Pick<GardenEntity, 'latitude' | 'seasonMode'>, today: Day): Day =>
+  seasonStart(today, garden.latitude, garden.seasonMode ?? 'warm');
 
 const subjectOf = (r: RecordEntity): string => r.plantId ?? r.placeId ?? GARDEN;
 

@@ -5,9 +5,11 @@ import {
   observationsOf,
   tidyRecords,
   type CaseRecords,
+  type Happening,
   type Inspection,
   type PlantCase,
 } from '@candid-leaf/core/records';
+import { shieldsFrom } from '@candid-leaf/core/cultivars';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
@@ -29,6 +31,9 @@ export function recordsOfPlant(s: GardenSnapshot, plant: PlantEntity): RecordEnt
     .filter((r) => r.day <= s.today)
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : a.id < b.id ? -1 : 1));
 }
+
+const pickingsAsEvents = (records: readonly RecordEntity[]): Happening[] =>
+  records.filter((r) => r.type === 'picking').map((r) => ({ date: r.day, what: 'harvest' }));
 
 /** One plant's case as the records of the garden tell it, up to the garden's day. */
 export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): PlantCase {
@@ -74,9 +79,10 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       transplantedOn: plant.transplantedOn,
       heightM: plant.heightM,
       spacingM: plant.spacingM,
-      resistantTo: plant.resistantTo,
+      resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.cultivarOf(plant)?.letters, plant.crop)])],
     },
-    records: tidyRecords({ ...lists, weather }, today),
+    // fruit that was picked stands among the events of a case
+    records: tidyRecords({ ...lists, events: [...(lists.events ?? []), ...pickingsAsEvents(mine)], weather }, today),
     observations: observationsOf(mine.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection)),
   };
 }

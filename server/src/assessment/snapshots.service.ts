@@ -4,6 +4,7 @@ import { formatterFor, type Day, type Formatter } from '@candid-leaf/core/units'
 import type { DataSource, EntityManager } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
+import type { CultivarEntity } from '../cultivars/cultivar.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
@@ -21,6 +22,8 @@ export interface GardenSnapshot {
   /** in walking order; retired ones too */
   places: readonly PlaceEntity[];
   plants: readonly PlantEntity[];
+  /** the kind that a plant is of; undefined where nobody said */
+  cultivarOf: (plant: Pick<PlantEntity, 'cultivarId'>) => CultivarEntity | undefined;
   /** one a day: what counts on the garden's day */
   weather: readonly WeatherOfDay[];
   /** the older first */
@@ -116,6 +119,7 @@ function snapshot(garden: GardenEntity, today: Day, kept: KeptGarden, tentative:
     format: formatterFor(garden.units, garden.dateForm),
     places: kept.places,
     plants: kept.plants,
+    cultivarOf: (plant) => (plant.cultivarId ? kept.cultivars.get(plant.cultivarId) : undefined),
     weather: kept.remember('weather', `${today} ${kept.weatherRevision} ${kept.stampOf()}`, tentative, () =>
       weatherDays(
         kept.weather,

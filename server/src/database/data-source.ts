@@ -1,3 +1,5 @@
+import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { PlantingEntity } from '../season/planting.entity.js';
 import { TrialEntity } from '../trials/trial.entity.js';
 import type { DataSourceOptions } from 'typeorm';
 import { AccountEntity } from '../accounts/account.entity.js';
@@ -20,6 +22,7 @@ import { Trust1700000300000 } from './migrations/1700000300000-trust.js';
 import { PlacesAndSteps1700000400000 } from './migrations/1700000400000-places-and-steps.js';
 import { Rounds1700000500000 } from './migrations/1700000500000-rounds.js';
 import { Care1700000600000 } from './migrations/1700000600000-care.js';
+import { Season1700000700000 } from './migrations/1700000700000-season.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -38,6 +41,8 @@ const ENTITIES = [
   TimerRunEntity,
   TimerStateEntity,
   HoseTimerEntity,
+  CultivarEntity,
+  PlantingEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
@@ -53,6 +58,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     PlacesAndSteps1700000400000,
     Rounds1700000500000,
     Care1700000600000,
+    Season1700000700000,
   ],
   migrationsRun: false,
   synchronize: false,

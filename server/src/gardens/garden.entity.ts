@@ -1,6 +1,7 @@
 import { type Stock } from '@candid-leaf/core/support';
 import type { UnitChoice } from '@candid-leaf/contract';
 import type { StarterSchool } from '@candid-leaf/core/nutrition';
+import type { SeasonMode } from '@candid-leaf/core/season';
 import type { Away } from '@candid-leaf/core/rounds';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
@@ -53,6 +54,10 @@ export class GardenEntity {
   /** what is in the shed to hold up and to cover with */
   @Column('simple-json', { nullable: true })
   stock: Stock | null;
+
+  /** the warm part of the year, or on purpose the mild winter; warm where nobody said */
+  @Column('varchar', { length: 12, nullable: true })
+  seasonMode: SeasonMode | null;
 
   /** what plants are started with */
   @Column('varchar', { length: 20, nullable: true })

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { GardenDto, GardenInput } from '@candid-leaf/contract';
 import type { Fault } from '@candid-leaf/core/records';
+import { frostFaults } from '@candid-leaf/core/season';
 import { daysBetween } from '@candid-leaf/core/units';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Clock, dayIn } from '../shared/clock.js';
@@ -85,8 +86,9 @@ export class GardensService {
         organicOnly: rest.organicOnly ?? null,
         starter: rest.starter ?? null,
         stock: rest.stock ?? null,
+        seasonMode: rest.seasonMode ?? null,
       };
-      throwIfFaults(awayFaults(content.away));
+      throwIfFaults([...awayFaults(content.away), ...frostFaults(content)]);
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });
       if (content.pinnedDate !== (old?.pinnedDate ?? null))
         throwIfFaults(this.pinFaults(content.pinnedDate, rest.timeZone));

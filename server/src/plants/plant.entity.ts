@@ -43,6 +43,13 @@ export class PlantEntity extends GardenRow {
   @Column('varchar', { length: 20, nullable: true })
   training: Training | null;
 
+  /** which kind it is; the gardener may be unsure, and may correct it later */
+  @Column('uuid', { nullable: true })
+  cultivarId: string | null;
+
+  @Column('boolean', { nullable: true })
+  kindUnsure: boolean | null;
+
   @Column('int', { default: 0 })
   position: number;
 

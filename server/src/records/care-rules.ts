@@ -1,3 +1,4 @@
+import { heavyFaults, useFaults } from '@candid-leaf/core/harvest';
 import { neighbourFaults } from '@candid-leaf/core/neighbours';
 import { cutFaults } from '@candid-leaf/core/pruning';
 import { Injectable } from '@nestjs/common';
@@ -15,6 +16,7 @@ import {
   type RecordKind,
   Pruning,
   Neighbour,
+  Picking,
 } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import { In, IsNull, MoreThanOrEqual, Not, type EntityManager } from 'typeorm';
@@ -42,6 +44,7 @@ export class CareRules {
     if (data instanceof Spraying) throwIfFaults(await sprayFaults(m, input.id, data, at));
     if (data instanceof Neighbour) throwIfFaults(neighbourFaults(data, 'data.'));
     if (data instanceof Pruning) throwIfFaults(cutFaults(data, 'data.'));
+    if (data instanceof Picking) throwIfFaults(await pickFaults(m, input.id, data, at));
     if (data instanceof Happening && data.what === 'harvest') throwIfFaults(await harvestFaults(m, input.id, data, at));
   }
 
@@ -76,7 +79,7 @@ async function sprayFaults(m: EntityManager, id: string, s: Spraying, at: Standi
 }
 
 /** Fruit is not picked before a spray's wait is over. */
-async function harvestFaults(m: EntityManager, id: string, h: Happening, at: Standing): Promise<Fault[]> {
+async function harvestFaults(m: EntityManager, id: string, h: Happening | Picking, at: Standing): Promise<Fault[]> {
   const { place } = at;
   if (!place) return [];
   const sprays = await recordsOf<Spraying>(m, 'spray', place.id, await standingIn(m, at), addDays(h.date, -365), id);
@@ -87,6 +90,22 @@ async function harvestFaults(m: EntityManager, id: string, h: Happening, at: Sta
     'data.',
   );
 }
+
+/** Fruit inside a wait, of a state that is not for that, or heavier than a plant can bear. */
+async function pickFaults(m: EntityManager, id: string, p: Picking, at: Standing): Promise<Fault[]> {
+  const { plant } = at;
+  if (!plant) return [];
+  const since = addDays(p.date, -SEASON_DAYS);
+  const before = await recordsOf<Picking>(m, 'picking', plant.placeId, [plant.id], since, id);
+  const gramsBefore = before.reduce((t, r) => t + (r.data.grams ?? 0), 0);
+  return [
+    ...useFaults(p, 'data.'),
+    ...heavyFaults(p, { crop: plant.crop, gramsBefore }, 'data.'),
+    ...(await harvestFaults(m, id, p, at)),
+  ];
+}
+/** A plant bears for no longer at a stretch. */
+const SEASON_DAYS = 270;
 
 /** The plant that the record is of, or those that stand in its place. */
 async function standingIn(m: EntityManager, { place, plant }: Standing): Promise<string[]> {

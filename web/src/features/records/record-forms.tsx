@@ -11,6 +11,7 @@ import {
   NEIGHBOURS,
   NEIGHBOUR_DEEDS,
 } from '@candid-leaf/core/records';
+import { SALVAGE } from '@candid-leaf/core/harvest';
 import type { ProductKind } from '@candid-leaf/core/products';
 import type { Quantity } from '@candid-leaf/core/units';
 import {
@@ -22,7 +23,9 @@ import {
   NotebookPen,
   Scale,
   Scissors,
+  ShoppingBasket,
   SprayCan,
+  Thermometer,
   Wheat,
   type LucideIcon,
   Flower,
@@ -122,9 +125,60 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
   event: {
     icon: CalendarDays,
     asks: [
-      { name: 'what', label: 'What', as: 'choice', start: 'harvest', options: wordsOf(EVENTS) },
+      // fruit that is picked has a form of its own
+      {
+        name: 'what',
+        label: 'What',
+        as: 'choice',
+        start: 'tied',
+        options: wordsOf(EVENTS.filter((e) => e !== 'harvest')),
+      },
       { name: 'because', label: 'Why all the same', as: 'text', whenRefused: true },
     ],
+  },
+  picking: {
+    icon: ShoppingBasket,
+    asks: [
+      { name: 'count', label: 'How many', as: 'number', quantity: 'count' },
+      { name: 'grams', label: 'Together', as: 'number', quantity: 'grams' },
+      {
+        name: 'state',
+        label: 'How it is',
+        as: 'choice',
+        start: 'sound',
+        options: SALVAGE.map((r) => [r.state, r.label] as const),
+      },
+      {
+        name: 'use',
+        label: 'What for',
+        as: 'choice',
+        start: 'eaten',
+        options: [
+          ['eaten', 'to eat'],
+          ['sauce', 'to cook'],
+          ['kept', 'to keep: dried, frozen, in jars'],
+          ['given', 'given away'],
+          ['shelf', 'on the shelf to ripen'],
+          ['binned', 'thrown away'],
+        ],
+      },
+      {
+        name: 'ripeness',
+        label: 'Colour',
+        as: 'choice',
+        start: 'ripe',
+        options: [
+          ['ripe', 'ripe'],
+          ['blush', 'first blush'],
+          ['green', 'green'],
+        ],
+      },
+      { name: 'because', label: 'Why all the same', as: 'text', whenRefused: true },
+    ],
+  },
+  'soil-warmth': {
+    icon: Thermometer,
+    asks: [{ name: 'celsius', label: 'Soil at finger depth, in the morning', as: 'number', quantity: 'celsius' }],
   },
   'pot-weight': {
     icon: Scale,

@@ -13,6 +13,8 @@ import {
   FlaskConical,
   Flower,
   Spool,
+  Sprout,
+  ShoppingBasket,
 } from 'lucide-react';
 
 /** One icon for each kind of task, wherever it is told. */
@@ -28,5 +30,7 @@ export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   spray: SprayCan,
   soil: Shovel,
   trial: FlaskConical,
+  raise: Sprout,
+  pick: ShoppingBasket,
   round: Footprints,
 };

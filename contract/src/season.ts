@@ -1,0 +1,77 @@
+import { Cultivar } from '@candid-leaf/core/cultivars';
+import { PlantingMake, type Band, type Needs, type Rotation, type SeedNeed } from '@candid-leaf/core/planning';
+import type { Gate, HardeningPlan } from '@candid-leaf/core/setting-out';
+import type { GrowingYear } from '@candid-leaf/core/season';
+import type { Day } from '@candid-leaf/core/units';
+import { IsInt, IsOptional, Min } from 'class-validator';
+import { IsId } from './id.js';
+
+/** A kind that the gardener grows. */
+export class CultivarInput extends Cultivar {
+  @IsId()
+  id: string;
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  version?: number;
+}
+
+export interface CultivarDto extends CultivarInput {
+  version: number;
+}
+
+/** So many of one kind for one place in one season. */
+export class PlantingInput extends PlantingMake {
+  @IsId()
+  id: string;
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  version?: number;
+
+  @IsId()
+  placeId: string;
+
+  @IsOptional()
+  @IsId()
+  cultivarId?: string | null;
+}
+
+export interface PlantingDto extends PlantingInput {
+  version: number;
+}
+
+/** A planting with all that is reckoned of it. */
+export interface PlantingOnView {
+  planting: PlantingDto;
+  kind: string;
+  place: string;
+  seeds: SeedNeed;
+  rotation: Rotation;
+  rotationText: string;
+  /** it is too much for its place, or its pot too small, or cannot ripen: each in a sentence */
+  warnings: string[];
+  hardening: HardeningPlan | null;
+  gate: Gate | null;
+  gateText: string | null;
+}
+
+/** One kind's year. */
+export interface YearLine {
+  label: string;
+  bands: (Band & { text: string })[];
+}
+
+export interface SeasonView {
+  season: GrowingYear;
+  /** every season of which anything is written down, and the next; the newest first */
+  seasons: GrowingYear[];
+  today: Day;
+  /** an earlier one is read, not written */
+  past: boolean;
+  lines: YearLine[];
+  plantings: PlantingOnView[];
+  needs: Needs | null;
+}

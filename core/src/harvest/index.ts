@@ -1,0 +1,4 @@
+export * from './plausible.js';
+export * from './putting-up.js';
+export * from './ripening.js';
+export * from './salvage.js';

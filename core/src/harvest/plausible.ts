@@ -1,0 +1,33 @@
+import type { Fault } from '../records/faults.js';
+import type { Crop } from '../records/plant.js';
+
+/** The most that one plant was ever likely to bear in a season, kg (judgement: twice a good crop). */
+const MOST_KG: Record<Crop, number> = { tomato: 20, pepper: 8 };
+/** Fruit heavier than the heaviest of its crop, g. */
+const MOST_FRUIT_G: Record<Crop, number> = { tomato: 2500, pepper: 600 };
+
+/** A harvest heavier than a plant can bear is a slip of the scales, or of a comma; a reason lets it through. */
+export function heavyFaults(
+  p: { count?: number | null; grams?: number | null; because?: string | null },
+  { crop, gramsBefore }: { crop: Crop; gramsBefore: number },
+  path: string,
+): Fault[] {
+  if (p.because?.trim() || p.grams == null) return [];
+  const each = p.count ? p.grams / p.count : 0;
+  if (each > MOST_FRUIT_G[crop])
+    return [
+      {
+        path: `${path}grams`,
+        reason: `one ${crop} of ${Math.round(each)} g is heavier than any: is it the weight of all, or a slip of the comma? If it is true, write why`,
+      },
+    ];
+  const total = (gramsBefore + p.grams) / 1000;
+  if (total > MOST_KG[crop])
+    return [
+      {
+        path: `${path}grams`,
+        reason: `with this one plant has borne ${Math.round(total)} kg this season; more than ${MOST_KG[crop]} kg nobody has seen on a ${crop}. If it is true, write why`,
+      },
+    ];
+  return [];
+}

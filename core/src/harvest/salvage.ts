@@ -1,0 +1,89 @@
+import type { PickState } from '../records/record-classes.js';
+
+/** What to do with fruit that is not sound. Source: handbook ("Salvage"); canning follows a tested recipe (USDA Complete Guide to Home Canning). */
+export interface SalvageRow {
+  state: PickState;
+  label: string;
+  /** what to do */
+  advice: string;
+  /** may it be eaten, at least in part? */
+  edible: boolean;
+  /** may it go into jars? Only what is sound may */
+  canning: boolean;
+  /** may it be kept for long, or ripened on the shelf? */
+  keeps: boolean;
+}
+
+export const SALVAGE: readonly SalvageRow[] = [
+  { state: 'sound', label: 'Sound', advice: 'Eat, keep or put up.', edible: true, canning: true, keeps: true },
+  {
+    state: 'split',
+    label: 'Split',
+    advice: 'Fresh and not sour: cut out the crack, eat soon, or ripen indoors. Sour, or leaking: bin.',
+    edible: true,
+    canning: false,
+    keeps: false,
+  },
+  {
+    state: 'dark-end',
+    label: 'Dark end',
+    advice: 'Dry and firm: cut the dark part off and eat the rest soon. Soft: bin.',
+    edible: true,
+    canning: false,
+    keeps: false,
+  },
+  {
+    state: 'sunscald',
+    label: 'Sunscald',
+    advice: 'Dry patch: cut it out, or roast and skin. Mushy or mouldy: bin.',
+    edible: true,
+    canning: false,
+    keeps: false,
+  },
+  {
+    state: 'gnawed',
+    label: 'Pecked or gnawed',
+    advice: 'Cut wide, or bin. With any droppings on it: bin.',
+    edible: true,
+    canning: false,
+    keeps: false,
+  },
+  { state: 'soft', label: 'Soft, sour or mouldy', advice: 'Bin.', edible: false, canning: false, keeps: false },
+  {
+    state: 'blighted',
+    label: 'From a plant with late blight',
+    advice: 'Firm and without a spot: eat soon. Spotted: bin. Neither canned nor stored.',
+    edible: true,
+    canning: false,
+    keeps: false,
+  },
+  {
+    state: 'frosted',
+    label: 'Touched by frost',
+    advice: 'Glassy or soft: bin. Firm: eat soon.',
+    edible: true,
+    canning: false,
+    keeps: false,
+  },
+];
+
+export function salvageRow(state: PickState): SalvageRow {
+  return SALVAGE.find((r) => r.state === state)!;
+}
+
+/** What is never done with such fruit, with the way out. */
+export function useFaults(p: { state: PickState; use: string }, path: string): { path: string; reason: string }[] {
+  const row = salvageRow(p.state);
+  if (!row.edible && p.use !== 'binned')
+    return [
+      { path: `${path}use`, reason: 'soft, sour or mouldy fruit is thrown away; the rest is written down by itself' },
+    ];
+  if (!row.keeps && p.use === 'kept')
+    return [
+      {
+        path: `${path}use`,
+        reason: `${row.label.toLowerCase()} fruit does not keep, and is not for canning: eat it soon, or cook it at once`,
+      },
+    ];
+  return [];
+}

@@ -1,0 +1,118 @@
+import type { WeatherDay } from '../climate/gaps.js';
+import { degreeDays } from '../climate/degree-days.js';
+import { SCREEN_FROST_C, STRONG_WIND_MS } from '../climate/limits.js';
+import { USUAL_DEGREE_DAYS } from '../planning/dates.js';
+import type { Crop } from '../records/plant.js';
+import { addDays, type Day } from '../units/day.js';
+import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, SOIL_FROM_C, WEEK_DAYS } from './limits.js';
+
+/** May it go out? Each condition by itself, and what follows from all. */
+
+export type GateCheck = 'hardened' | 'soil' | 'nights' | 'days' | 'frost' | 'wind';
+
+export interface GateRow {
+  check: GateCheck;
+  /** null: nobody knows */
+  ok: boolean | null;
+  /** what it is and what is wanted, °C or m/s; null where nobody knows */
+  found: number | null;
+  wanted: number;
+  /** °C, of a soil that was estimated from the air */
+  error?: number;
+}
+
+export type GateVerdict =
+  | { go: 'today' }
+  /** it would live, under this cover, and stand still */
+  | { go: 'at-risk'; cover: 'fleece' | 'wind-break' }
+  /** until this day as far as is foreseen; null: longer than that */
+  | { go: 'wait'; until: Day | null };
+
+export interface GateQuestion {
+  crop: Crop;
+  today: Day;
+  lastFrost: Day | null;
+  /** where the plant will stand, measured and foreseen */
+  weather: readonly WeatherDay[];
+  /** felt with a thermometer, °C, or estimated with its error */
+  soil: { celsius: number; error?: number } | null;
+  /** the last hardening day is done; null where nothing is written down */
+  hardened: boolean | null;
+}
+
+export interface Gate {
+  rows: GateRow[];
+  verdict: GateVerdict;
+  /** days that first fruit comes sooner when planted today rather than in a week; a cold week is worth little */
+  weekCosts: number | null;
+}
+
+const WEEK_NEEDS_DAYS = 3;
+
+export function settingOutGate(q: GateQuestion): Gate {
+  const rows = gateRows(q, q.today);
+  const bad = rows.filter((r) => r.ok === false);
+  return { rows, verdict: verdictOf(q, bad), weekCosts: weekCosts(q) };
+}
+
+function verdictOf(q: GateQuestion, bad: readonly GateRow[]): GateVerdict {
+  if (bad.length === 0) return { go: 'today' };
+  const night = bad.find((r) => r.check === 'nights');
+  const coverable =
+    bad.every((r) => r.check === 'nights' || r.check === 'wind' || r.check === 'days') &&
+    (!night || night.found! >= night.wanted - FLEECE_KEEPS_C);
+  if (coverable)
+    return { go: 'at-risk', cover: night || bad.some((r) => r.check === 'days') ? 'fleece' : 'wind-break' };
+  for (let n = 1; n <= WEEK_DAYS; n++) {
+    const on = addDays(q.today, n);
+    if (gateRows(q, on).every((r) => r.ok !== false)) return { go: 'wait', until: on };
+  }
+  return { go: 'wait', until: null };
+}
+
+/** The conditions as they would be on a day, by the days that are foreseen from then on. */
+function gateRows(q: GateQuestion, on: Day): GateRow[] {
+  const ahead = q.weather.filter((w) => w.date >= on && w.date < addDays(on, WEEK_DAYS));
+  const known = ahead.length >= WEEK_NEEDS_DAYS || on > q.today;
+  const coldest = known && ahead.length > 0 ? Math.min(...ahead.map((w) => w.tMinC)) : null;
+  const meanMax = known && ahead.length > 0 ? ahead.reduce((t, w) => t + w.tMaxC, 0) / ahead.length : null;
+  const first = ahead.find((w) => w.date === on);
+  const wind = first?.windMs ?? null;
+  const least = (check: GateCheck, found: number | null, wanted: number): GateRow => ({
+    check,
+    ok: found === null ? null : found >= wanted,
+    found: found === null ? null : Math.round(found * 10) / 10,
+    wanted,
+  });
+  const frostAhead = coldest !== null && coldest <= SCREEN_FROST_C;
+  return [
+    { check: 'hardened', ok: q.hardened, found: null, wanted: 1 },
+    { ...least('soil', soilOn(q, on), SOIL_FROM_C), ...(q.soil?.error != null ? { error: q.soil.error } : {}) },
+    least('nights', coldest, NIGHT_FROM_C[q.crop]),
+    least('days', meanMax, DAY_FROM_C[q.crop]),
+    {
+      check: 'frost',
+      ok: frostAhead ? false : q.lastFrost === null ? (coldest === null ? null : true) : on > q.lastFrost,
+      found: coldest === null ? null : Math.round(coldest * 10) / 10,
+      wanted: SCREEN_FROST_C,
+    },
+    { check: 'wind', ok: wind === null ? null : wind < STRONG_WIND_MS, found: wind, wanted: STRONG_WIND_MS },
+  ];
+}
+
+/** The soil of a later day comes nearer to the air of the days until then, by a tenth a day (as in the daily model named beside the estimate). */
+const SOIL_FOLLOWS = 0.1;
+function soilOn(q: GateQuestion, on: Day): number | null {
+  if (!q.soil) return null;
+  return q.weather
+    .filter((w) => w.date >= q.today && w.date < on)
+    .reduce((soil, w) => soil + SOIL_FOLLOWS * ((w.tMinC + w.tMaxC) / 2 - soil), q.soil.celsius);
+}
+
+/** What the coming week is worth, in days of usual growth. */
+function weekCosts({ weather, today }: GateQuestion): number | null {
+  const week = weather.filter((w) => w.date >= today && w.date < addDays(today, WEEK_DAYS));
+  if (week.length < WEEK_NEEDS_DAYS) return null;
+  const mean = week.reduce((t, w) => t + degreeDays(w), 0) / week.length;
+  return Math.round(((mean * WEEK_DAYS) / USUAL_DEGREE_DAYS) * 10) / 10;
+}

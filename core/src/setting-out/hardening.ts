@@ -1,0 +1,92 @@
+import type { WeatherDay } from '../climate/gaps.js';
+import { STRONG_WIND_MS } from '../climate/limits.js';
+import { addDays, type Day } from '../units/day.js';
+import { HARDEN_NIGHT_C } from './limits.js';
+
+/** What a young plant gets on each day outside (handbook: shade 1 to 2 h, longer each day, then sun, then a full day and night). */
+export interface HardeningStep {
+  shadeH: number;
+  sunH: number;
+  night: boolean;
+}
+
+export const HARDENING_STEPS: readonly HardeningStep[] = [
+  { shadeH: 1, sunH: 0, night: false },
+  { shadeH: 2, sunH: 0, night: false },
+  { shadeH: 3, sunH: 0, night: false },
+  { shadeH: 3, sunH: 1, night: false },
+  { shadeH: 3, sunH: 2, night: false },
+  { shadeH: 3, sunH: 3, night: false },
+  { shadeH: 2, sunH: 5, night: false },
+  { shadeH: 0, sunH: 8, night: false },
+  { shadeH: 0, sunH: 10, night: false },
+  { shadeH: 0, sunH: 12, night: true },
+];
+
+export interface HardeningDay {
+  day: Day;
+  /** which step, from 0; null: a pause */
+  step: number | null;
+  pause?: 'cold' | 'wind';
+  done: boolean;
+}
+
+export interface HardeningQuestion {
+  /** the first day outside */
+  startOn: Day;
+  today: Day;
+  /** days on which it was outside, as written down */
+  done: readonly Day[];
+  /** where it stands by day, measured and foreseen */
+  weather: readonly WeatherDay[];
+}
+
+export interface HardeningPlan {
+  days: HardeningDay[];
+  /** the day after its first full night; a plan that pauses moves it */
+  readyOn: Day;
+}
+
+/** Why a day is a pause; null where it is none, or nobody knows its weather. */
+export function pauseOf(w: WeatherDay | undefined): HardeningDay['pause'] | null {
+  if (!w) return null;
+  if (w.tMinC < HARDEN_NIGHT_C) return 'cold';
+  return (w.windMs ?? 0) >= STRONG_WIND_MS ? 'wind' : null;
+}
+
+/** It must come to an end, however long the cold lasts. */
+const MOST_DAYS = 60;
+
+/**
+ * The plan day by day. What was done counts; a day that was let go by is not made up for in one leap: the step waits for the next day that is
+ * fit. Cold nights and strong wind pause it by themselves.
+ */
+export function hardeningPlan(q: HardeningQuestion): HardeningPlan {
+  const byDay = new Map(q.weather.map((w) => [w.date, w]));
+  const done = new Set(q.done);
+  const days: HardeningDay[] = [];
+  let step = 0;
+  let day = q.startOn;
+  for (let n = 0; step < HARDENING_STEPS.length && n < MOST_DAYS; n++, day = addDays(day, 1)) {
+    if (done.has(day)) days.push({ day, step: step++, done: true });
+    else if (day >= q.today) {
+      const pause = pauseOf(byDay.get(day));
+      days.push(pause ? { day, step: null, pause, done: false } : { day, step: step++, done: false });
+    } else {
+      const pause = pauseOf(byDay.get(day));
+      days.push({ day, step: null, ...(pause ? { pause } : {}), done: false });
+    }
+  }
+  return { days, readyOn: day };
+}
+
+/** "in shade for 3 hours, then 2 hours of sun". */
+export function stepInWords(s: HardeningStep): string {
+  const hours = (n: number): string => (n === 1 ? '1 hour' : `${n} hours`);
+  if (s.night) return 'out all day, and for the first time all night';
+  if (s.shadeH === 0)
+    return s.sunH >= 10 ? 'out all day in the sun, in at night' : `${hours(s.sunH)} in the sun, in at night`;
+  return s.sunH === 0
+    ? `${hours(s.shadeH)} in shade, out of the wind`
+    : `${hours(s.shadeH)} in shade and ${hours(s.sunH)} of sun`;
+}

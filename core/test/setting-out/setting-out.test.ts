@@ -1,0 +1,151 @@
+import { addDays, daysBetween, METRIC_FORMAT } from '@candid-leaf/core/units';
+import fc from 'fast-check';
+import {
+  gateInWords,
+  gateRowInWords,
+  HARDENING_STEPS,
+  hardeningPlan,
+  settingOutGate,
+  soilWarmth,
+  SOIL_ERROR_C,
+  stepInWords,
+  type GateQuestion,
+} from '../../src/setting-out/index.js';
+
+const TODAY = '2026-05-04';
+const days = (from: number, to: number, tMinC: number, tMaxC: number, windMs = 2) =>
+  Array.from({ length: to - from + 1 }, (_, i) => ({
+    date: addDays(TODAY, from + i),
+    tMinC,
+    tMaxC,
+    rainMm: 0,
+    windMs,
+  }));
+
+const q = (more: Partial<GateQuestion> = {}): GateQuestion => ({
+  crop: 'tomato',
+  today: TODAY,
+  lastFrost: '2026-04-18',
+  weather: days(0, 8, 11, 22),
+  soil: { celsius: 17 },
+  hardened: true,
+  ...more,
+});
+
+describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, last frost past)', () => {
+  test('all is well: today', () => {
+    expect(settingOutGate(q()).verdict).toEqual({ go: 'today' });
+    // what nobody knows stops nothing, and is said
+    const unknown = settingOutGate(q({ soil: null, hardened: null }));
+    expect(unknown.verdict).toEqual({ go: 'today' });
+    expect(unknown.rows.map((r) => gateRowInWords(r, METRIC_FORMAT)).slice(0, 2)).toEqual([
+      'Hardened off: nothing is written down',
+      'Soil: nobody knows',
+    ]);
+  });
+  test.each([
+    ['a soil of 15.9 °C', { soil: { celsius: 15.9 } }, 'soil'],
+    ['not hardened', { hardened: false }, 'hardened'],
+    ['frost in the forecast', { weather: [...days(0, 3, 11, 22), ...days(4, 4, 3, 18)] }, 'frost'],
+    ['the last frost is still to come', { lastFrost: TODAY }, 'frost'],
+  ])('%s: wait', (_, more, check) => {
+    const gate = settingOutGate(q(more));
+    expect(gate.verdict.go).toBe('wait');
+    expect(gate.rows.filter((r) => r.ok === false).map((r) => r.check)).toContain(check);
+  });
+  test('peppers want warmer nights and days than tomatoes', () => {
+    expect(settingOutGate(q({ crop: 'pepper' })).verdict).toEqual({ go: 'at-risk', cover: 'fleece' });
+    expect(settingOutGate(q({ crop: 'pepper', weather: days(0, 8, 13, 21) })).verdict).toEqual({ go: 'today' });
+    expect(settingOutGate(q({ crop: 'pepper', weather: days(0, 8, 13, 20.9) })).verdict.go).toBe('at-risk');
+  });
+  test('nights a little too cold: at risk under fleece; colder than a fleece keeps off: wait', () => {
+    expect(settingOutGate(q({ weather: days(0, 8, 7, 22) })).verdict).toEqual({ go: 'at-risk', cover: 'fleece' });
+    expect(settingOutGate(q({ weather: days(0, 8, 6.9, 22) })).verdict.go).toBe('wait');
+    expect(settingOutGate(q({ weather: days(0, 8, 11, 22, 8) })).verdict).toEqual({
+      go: 'at-risk',
+      cover: 'wind-break',
+    });
+  });
+  test('it says until when: the first day from which all holds', () => {
+    const gate = settingOutGate(q({ soil: { celsius: 20 }, weather: [...days(0, 2, 2, 15), ...days(3, 9, 12, 23)] }));
+    expect(gate.verdict).toEqual({ go: 'wait', until: addDays(TODAY, 3) });
+    expect(gateInWords(gate, METRIC_FORMAT)).toMatch(/^Wait until 7 May: .*last frost.* A week later costs about/);
+    expect(settingOutGate(q({ weather: days(0, 9, 2, 14) })).verdict).toEqual({ go: 'wait', until: null });
+    // the soil warms with the air, a tenth of the way a day: 15.5 °C under days of 19 °C
+    const warming = settingOutGate(q({ soil: { celsius: 15.5 }, weather: days(0, 9, 13, 25) }));
+    expect(warming.verdict).toEqual({ go: 'wait', until: addDays(TODAY, 2) });
+  });
+  test('what waiting costs, in numbers: a cold week little, a warm one a week', () => {
+    const costs = (tMinC: number, tMaxC: number) => settingOutGate(q({ weather: days(0, 8, tMinC, tMaxC) })).weekCosts!;
+    // nights of 5 count as 10 °C: half of 14 − 10 is 2 °C·d a day, of a usual day’s 13
+    expect(costs(5, 14)).toBeCloseTo((7 * 2) / 13, 1);
+    expect(costs(18, 28)).toBeCloseTo(7, 1);
+    expect(settingOutGate(q({ weather: [] })).weekCosts).toBeNull();
+  });
+});
+
+test('the soil is the mean of eleven days of air, with its error; five days are too few for a word', () => {
+  const w = days(-10, 0, 10, 20);
+  expect(soilWarmth(w, TODAY)).toEqual({ celsius: 15, error: SOIL_ERROR_C });
+  expect(soilWarmth([...days(-30, -11, 0, 5), ...w, ...days(1, 5, 30, 40)], TODAY)!.celsius).toBe(15);
+  expect(soilWarmth(days(-3, 0, 10, 20), TODAY)).toBeNull();
+});
+
+describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, then sun, then a day and a night)', () => {
+  const plan = (more: object = {}) =>
+    hardeningPlan({ startOn: TODAY, today: TODAY, done: [], weather: days(0, 20, 12, 20), ...more });
+
+  test('ten days in mild weather, each a little longer, the night last', () => {
+    const { days: list, readyOn } = plan();
+    expect(list.map((d) => d.step)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8, 9]);
+    expect(readyOn).toBe(addDays(TODAY, 10));
+    expect(HARDENING_STEPS.filter((s) => s.night)).toEqual([HARDENING_STEPS.at(-1)]);
+    const sun = HARDENING_STEPS.map((s) => s.sunH);
+    expect(sun).toEqual([...sun].sort((a, b) => a - b));
+    expect([stepInWords(HARDENING_STEPS[0]!), stepInWords(HARDENING_STEPS[4]!)]).toEqual([
+      '1 hour in shade, out of the wind',
+      '3 hours in shade and 2 hours of sun',
+    ]);
+  });
+  test('cold nights and strong wind pause it by themselves, and it goes on where it was', () => {
+    const weather = [...days(0, 1, 12, 20), ...days(2, 3, 9.9, 18), ...days(4, 4, 12, 20, 8), ...days(5, 30, 12, 20)];
+    const { days: list, readyOn } = plan({ weather });
+    expect(list.map((d) => d.step)).toEqual([0, 1, null, null, null, 2, 3, 4, 5, 6, 7, 8, 9]);
+    expect(list.slice(2, 5).map((d) => d.pause)).toEqual(['cold', 'cold', 'wind']);
+    expect(readyOn).toBe(addDays(TODAY, 13));
+  });
+  test('a day that was let go by is not made up for in one leap', () => {
+    const done = [TODAY, addDays(TODAY, 2)];
+    const { days: list } = plan({ today: addDays(TODAY, 3), done });
+    expect(list.slice(0, 4).map((d) => [d.step, d.done])).toEqual([
+      [0, true],
+      [null, false],
+      [1, true],
+      [2, false],
+    ]);
+  });
+  test('whatever the weather: steps come in order, one a day, none on a day that is paused, and it ends', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 18 }), fc.integer({ min: 0, max: 12 })), { maxLength: 40 }),
+        (nights) => {
+          const weather = nights.map(([tMinC, windMs], i) => ({
+            date: addDays(TODAY, i),
+            tMinC,
+            tMaxC: tMinC + 8,
+            rainMm: 0,
+            windMs,
+          }));
+          const { days: list, readyOn } = plan({ weather });
+          const steps = list.flatMap((d) => d.step ?? []);
+          expect(steps).toEqual(steps.map((_, i) => i));
+          for (const d of list) {
+            const w = weather.find((x) => x.date === d.day);
+            if (d.step !== null && w) expect(w.tMinC >= 10 && w.windMs < 8).toBe(true);
+          }
+          expect(daysBetween(TODAY, readyOn)).toBe(list.length);
+        },
+      ),
+    );
+  });
+});

@@ -1,0 +1,87 @@
+import { Injectable } from '@nestjs/common';
+import { daysToMaturityOf } from '@candid-leaf/core/cultivars';
+import { PICK_EVERY_DAYS, ripeFromSet, ripenessInWords } from '@candid-leaf/core/harvest';
+import type { TrussCount } from '@candid-leaf/core/records';
+import { waitsOn } from '@candid-leaf/core/spray';
+import type { Spraying } from '@candid-leaf/core/records';
+import { addDays, type Day } from '@candid-leaf/core/units';
+import { weatherIn } from '../assessment/plant-case.js';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { TaskSource, type Task } from '../today/task-source.js';
+import { datesOf, yearOf } from './planting-on-view.js';
+
+interface Ripe {
+  plant: PlantEntity;
+  on: Day;
+}
+
+/** Ripe fruit to be looked for: from the day it should be there, and then every few days. It is picked on the plant's own form. */
+@Injectable()
+export class PickingSource extends TaskSource {
+  readonly code = 'pick';
+
+  list(s: GardenSnapshot): Promise<Task[]> {
+    return Promise.resolve(
+      livePlaces(s).flatMap((place) => {
+        const ripe = livePlantsIn(s, place.id).flatMap((plant) => {
+          const on = lookOn(s, plant, place);
+          return on ? [{ plant, on }] : [];
+        });
+        return ripe.length > 0 ? [taskOf(s, place, ripe)] : [];
+      }),
+    );
+  }
+
+  /** What was picked is written down plant by plant, and answers it. */
+  done(): Promise<null> {
+    return Promise.resolve(null);
+  }
+  undo(): Promise<void> {
+    return Promise.resolve();
+  }
+}
+
+/** The day on which one should look; null where nothing tells. A plant inside a wait is not told. */
+function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day | null {
+  const records = s.recordsOf(plant.id).filter((r) => r.day <= s.today);
+  const sprays = [...records, ...s.recordsOf(place.id)]
+    .filter((r) => r.type === 'spray')
+    .map((r) => r.data as Spraying);
+  if (waitsOn(s.today, sprays).length > 0) return null;
+  const last = records.filter((r) => r.type === 'picking').at(-1);
+  if (last) return plant.stage === 'late' ? null : addDays(last.day, PICK_EVERY_DAYS[plant.crop]);
+  if (plant.stage === 'ripening') return s.today;
+  const set = records.find((r) => r.type === 'truss-count' && (r.data as TrussCount).fruit > 0);
+  if (set) return ripeFromSet(plant.crop, set.day, s.today, weatherIn(s))?.from ?? null;
+  // by the packet alone only where the packet is known
+  const kind = s.cultivarOf(plant);
+  if (!kind || !plant.transplantedOn || !daysToMaturityOf(kind).sure) return null;
+  return datesOf(s, yearOf(s, plant.transplantedOn), kind, { plantedOn: plant.transplantedOn }).bands.find(
+    (b) => b.what === 'first-fruit',
+  )!.from;
+}
+
+function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): Task {
+  const due = ripe.filter((r) => r.on <= s.today);
+  const shown = due.length > 0 ? due : ripe;
+  const [first] = [...shown].sort((a, b) => (a.on < b.on ? -1 : 1));
+  const { plant } = first!;
+  return {
+    id: place.id,
+    plantId: null,
+    placeId: place.id,
+    plantIds: shown.map((r) => r.plant.id),
+    title: `Look for ripe fruit: ${place.name}`,
+    where: shown.map((r) => r.plant.name).join(', '),
+    why: ripenessInWords(plant.crop, plant.type, s.cultivarOf(plant)?.ripeColour ?? null),
+    dueOn: first!.on,
+    minutes: 2 * shown.length,
+    litres: null,
+    remedy: null,
+    dose: null,
+    picks: true,
+    cautions: [],
+  };
+}

@@ -1,0 +1,141 @@
+import type { PlantingOnView } from '@candid-leaf/contract';
+import { weatherInPlace } from '@candid-leaf/core/climate';
+import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/cultivars';
+import {
+  crowdingFaults,
+  leastPotL,
+  rotationInWords,
+  rotationOf,
+  seedsFor,
+  spacingOf,
+  yearDates,
+  type DatesQuestion,
+  type YearDates,
+} from '@candid-leaf/core/planning';
+import { isPotted, type SoilWarmth } from '@candid-leaf/core/records';
+import { frostsOf, growingYear, growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
+import {
+  gateInWords,
+  hardeningPlan,
+  settingOutGate,
+  soilWarmth,
+  type Gate,
+  type HardeningPlan,
+} from '@candid-leaf/core/setting-out';
+import { addDays } from '@candid-leaf/core/units';
+import { weatherIn } from '../assessment/plant-case.js';
+import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantingEntity } from './planting.entity.js';
+import { plantingDto } from './plantings.service.js';
+
+/** So long a thermometer's word on the soil holds. */
+const READING_HOLDS_DAYS = 3;
+
+export const modeOf = (s: GardenSnapshot): 'warm' | 'mild-winter' => s.garden.seasonMode ?? 'warm';
+export const seasonOf = (s: GardenSnapshot, year: number): GrowingYear =>
+  growingYear(year, s.garden.latitude, modeOf(s));
+
+/** The season, by its first year, that a day belongs to. */
+export const yearOf = (s: GardenSnapshot, day: string): number => growingYearOf(day, s.garden.latitude, modeOf(s)).year;
+
+/** What a kind is called: its own name, else its crop. */
+export const kindName = (kind: CultivarEntity | undefined, crop: string): string =>
+  kind?.name ?? (crop === 'tomato' ? 'Tomato' : 'Pepper');
+
+export const placeOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'placeId'>): PlaceEntity | undefined =>
+  s.places.find((x) => x.id === p.placeId);
+
+/** The dates of a kind in a season of this garden. */
+export const datesOf = (
+  s: GardenSnapshot,
+  year: number,
+  kind: DatesQuestion['kind'],
+  done: Pick<DatesQuestion, 'plantedOn' | 'sownOn'> = {},
+): YearDates =>
+  yearDates({
+    garden: s.garden,
+    mode: modeOf(s),
+    season: seasonOf(s, year),
+    today: s.today,
+    kind,
+    ...done,
+    weather: weatherIn(s),
+  });
+
+export const kindOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'cultivarId' | 'crop'>): DatesQuestion['kind'] =>
+  s.cultivarOf(p) ?? { crop: p.crop };
+
+/** The plan of its days outside; null before it has begun. */
+export function hardeningOf(s: GardenSnapshot, p: PlantingEntity): HardeningPlan | null {
+  if (!p.hardenFrom) return null;
+  // what is hardened stands in the open by day
+  return hardeningPlan({ startOn: p.hardenFrom, today: s.today, done: p.outDays ?? [], weather: weatherIn(s) });
+}
+
+/** May it go out today? Null where it is not time to ask, or it is out. */
+export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
+  const place = placeOf(s, p);
+  if (!place || p.plantedOn || !p.sownOn) return null;
+  const weather = weatherIn(s).map((w) => weatherInPlace(place, w, s.garden));
+  const read = s
+    .recordsOf(place.id)
+    .filter((r) => r.type === 'soil-warmth' && r.day <= s.today && r.day >= addDays(s.today, -READING_HOLDS_DAYS))
+    .at(-1);
+  const hardening = hardeningOf(s, p);
+  return settingOutGate({
+    crop: p.crop,
+    today: s.today,
+    lastFrost: modeOf(s) === 'warm' ? frostsOf(s.garden, seasonOf(s, p.year)).last : null,
+    weather,
+    soil: read ? { celsius: (read.data as SoilWarmth).celsius } : soilWarmth(weather, s.today),
+    hardened: hardening ? hardening.readyOn <= s.today && hardening.days.every((d) => d.day < s.today) : null,
+  });
+}
+
+export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOnView {
+  const kind = s.cultivarOf(p);
+  const place = placeOf(s, p);
+  const shields = shieldsFrom(kind?.letters, p.crop);
+  const history = place ? [...place.history, ...(place.grown ?? [])] : [];
+  const rotation = rotationOf({ place: { kind: place?.kind ?? 'ground', history }, year: p.year, shields });
+  const gate = gateOf(s, p);
+  return {
+    planting: plantingDto(p),
+    kind: kindName(kind, p.crop),
+    place: place?.name ?? '',
+    seeds: seedsFor(p.count),
+    rotation,
+    rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground' }, p.crop),
+    warnings: [...crowding(p, place), ...tooLong(s, p)],
+    hardening: hardeningOf(s, p),
+    gate,
+    gateText: gate && gateInWords(gate, s.format),
+  };
+}
+
+function crowding(p: PlantingEntity, place: PlaceEntity | undefined): string[] {
+  if (!place) return [];
+  if (isPotted(place)) {
+    const least = leastPotL(p.crop);
+    return place.volumeL != null && place.volumeL < least
+      ? [`Pots of ${place.volumeL} L are small: a ${p.crop} wants ${least} L or more.`]
+      : [];
+  }
+  if (!place.lengthM || !place.widthM) return [];
+  const bed = { lengthM: place.lengthM, widthM: place.widthM };
+  return crowdingFaults(bed, p.count, spacingOf(p.crop), 'count').map((f) => `${f.reason}.`);
+}
+
+function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {
+  const kind = kindOf(s, p);
+  const { tooLong: late } = datesOf(s, p.year, kind, p);
+  if (!late) return [];
+  const { days } = daysToMaturityOf(kind);
+  return [
+    late.fits > 0
+      ? `It takes ${days} days, and there are ${late.fits} until two weeks before the first frost: a kind of ${late.fits} days or less fits, or a cover.`
+      : 'It would not ripen before the first frost.',
+  ];
+}

@@ -1,0 +1,46 @@
+import type { Crop } from '@candid-leaf/core/records';
+import { Column, Entity } from 'typeorm';
+import { GardenRow } from '../shared/garden-row.entity.js';
+
+/** So many of one kind for one place in one season, and how far they are. */
+@Entity('planting')
+export class PlantingEntity extends GardenRow {
+  @Column('int')
+  year: number;
+
+  @Column('uuid')
+  placeId: string;
+
+  @Column('uuid', { nullable: true })
+  cultivarId: string | null;
+
+  @Column('varchar', { length: 10 })
+  crop: Crop;
+
+  @Column('int')
+  count: number;
+
+  @Column('double', { nullable: true })
+  spacingM: number | null;
+
+  @Column('date', { nullable: true })
+  sownOn: string | null;
+
+  @Column('int', { nullable: true })
+  cells: number | null;
+
+  @Column('int', { nullable: true })
+  lost: number | null;
+
+  @Column('date', { nullable: true })
+  pottedOn: string | null;
+
+  @Column('date', { nullable: true })
+  hardenFrom: string | null;
+
+  @Column('simple-json', { nullable: true })
+  outDays: string[] | null;
+
+  @Column('date', { nullable: true })
+  plantedOn: string | null;
+}

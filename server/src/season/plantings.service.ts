@@ -1,0 +1,65 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { PlantingDto, PlantingInput } from '@candid-leaf/contract';
+import { plantingFaults } from '@candid-leaf/core/planning';
+import { IsNull, type DataSource, type EntityManager } from 'typeorm';
+import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { notFound, throwIfFaults } from '../shared/http-errors.js';
+import { putVersioned, updateRows } from '../shared/rows.js';
+import { PlantingEntity } from './planting.entity.js';
+
+export const plantingDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: PlantingEntity): PlantingDto =>
+  rest;
+
+@Injectable()
+export class PlantingsService {
+  constructor(
+    private readonly gardens: GardensService,
+    @InjectDataSource() private readonly db: DataSource,
+  ) {}
+
+  of(gardenId: string, year?: number, m: EntityManager = this.db.manager): Promise<PlantingEntity[]> {
+    return m.find(PlantingEntity, {
+      where: { gardenId, deletedAt: IsNull(), ...(year === undefined ? {} : { year }) },
+      order: { crop: 'DESC', id: 'ASC' },
+    });
+  }
+
+  put(gardenId: string, { id, version, ...make }: PlantingInput): Promise<PlantingDto> {
+    throwIfFaults(plantingFaults(make));
+    const content = {
+      year: make.year,
+      placeId: make.placeId,
+      cultivarId: make.cultivarId ?? null,
+      crop: make.crop,
+      count: make.count,
+      spacingM: make.spacingM ?? null,
+      sownOn: make.sownOn ?? null,
+      cells: make.cells ?? null,
+      lost: make.lost ?? null,
+      pottedOn: make.pottedOn ?? null,
+      hardenFrom: make.hardenFrom ?? null,
+      outDays: make.outDays ?? null,
+      plantedOn: make.plantedOn ?? null,
+    };
+    return this.gardens.change(gardenId, async (m) => {
+      if (!(await m.existsBy(PlaceEntity, { id: make.placeId, gardenId }))) throw notFound('place');
+      if (make.cultivarId) {
+        const kind = await m.findOneBy(CultivarEntity, { id: make.cultivarId, gardenId });
+        if (!kind) throw notFound('kind');
+        if (kind.crop !== make.crop)
+          throwIfFaults([{ path: 'cultivarId', reason: `${kind.name} is a ${kind.crop}, and not a ${make.crop}` }]);
+      }
+      return plantingDto(await putVersioned(m, PlantingEntity, { id, gardenId, version }, content));
+    });
+  }
+
+  setDeleted(gardenId: string, id: string, deleted: boolean): Promise<void> {
+    return this.gardens.change(gardenId, async (m) => {
+      const found = await updateRows(m, PlantingEntity, { id, gardenId }, { deletedAt: deleted ? new Date() : null });
+      if (found === 0) throw notFound('planting');
+    });
+  }
+}

@@ -1,0 +1,37 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put, Query } from '@nestjs/common';
+import { PlantingInput, type PlantingDto, type SeasonView } from '@candid-leaf/contract';
+import { PlantingsService } from './plantings.service.js';
+import { SeasonService } from './season.service.js';
+
+@Controller('api/gardens/:gardenId')
+export class SeasonController {
+  constructor(
+    private readonly season: SeasonService,
+    private readonly plantings: PlantingsService,
+  ) {}
+
+  @Get('season')
+  view(
+    @Param('gardenId') gardenId: string,
+    @Query('year', new ParseIntPipe({ optional: true })) year?: number,
+  ): Promise<SeasonView> {
+    return this.season.view(gardenId, year);
+  }
+
+  @Put('plantings')
+  put(@Param('gardenId') gardenId: string, @Body() body: PlantingInput): Promise<PlantingDto> {
+    return this.plantings.put(gardenId, body);
+  }
+
+  @Delete('plantings/:plantingId')
+  @HttpCode(204)
+  remove(@Param('gardenId') gardenId: string, @Param('plantingId') plantingId: string): Promise<void> {
+    return this.plantings.setDeleted(gardenId, plantingId, true);
+  }
+
+  @Post('plantings/:plantingId/restore')
+  @HttpCode(204)
+  restore(@Param('gardenId') gardenId: string, @Param('plantingId') plantingId: string): Promise<void> {
+    return this.plantings.setDeleted(gardenId, plantingId, false);
+  }
+}

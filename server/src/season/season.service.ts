@@ -1,0 +1,98 @@
+import { Injectable } from '@nestjs/common';
+import type { SeasonView, YearLine } from '@candid-leaf/contract';
+import { bandInWords, needsOf } from '@candid-leaf/core/planning';
+import { growingYearOf } from '@candid-leaf/core/season';
+import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import type { PlantingEntity } from './planting.entity.js';
+import { datesOf, kindName, kindOf, modeOf, placeOf, plantingOnView, seasonOf, yearOf } from './planting-on-view.js';
+import { PlantingsService } from './plantings.service.js';
+
+/** More lines than this one cannot read at a glance. */
+const MOST_LINES = 10;
+
+/** Where one is in the year, and what is planned. */
+@Injectable()
+export class SeasonService {
+  constructor(
+    private readonly snapshots: Snapshots,
+    private readonly plantings: PlantingsService,
+  ) {}
+
+  async view(gardenId: string, asked?: number): Promise<SeasonView> {
+    const s = await this.snapshots.load(gardenId);
+    const now = growingYearOf(s.today, s.garden.latitude, modeOf(s));
+    const year = asked ?? now.year;
+    const season = seasonOf(s, year);
+    const all = await this.plantings.of(gardenId);
+    const own = all.filter((p) => p.year === year);
+    const plants = s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);
+    return {
+      season,
+      seasons: this.seasons(s, all, now.year).map((y) => seasonOf(s, y)),
+      today: s.today,
+      past: season.to < s.today,
+      lines: linesOf(s, year, own, plants),
+      plantings: own.map((p) => plantingOnView(s, p)),
+      needs:
+        own.length === 0
+          ? null
+          : needsOf(
+              own.flatMap((p) => neededFor(s, p)),
+              s.today,
+              s.garden.stock ?? {},
+            ),
+    };
+  }
+
+  /** This year and the next, and every other of which something is written down. */
+  private seasons(s: GardenSnapshot, all: readonly PlantingEntity[], now: number): number[] {
+    const years = new Set([now, now + 1, ...all.map((p) => p.year)]);
+    for (const p of s.plants) if (p.transplantedOn) years.add(yearOf(s, p.transplantedOn));
+    return [...years].sort((a, b) => b - a);
+  }
+}
+
+function neededFor(s: GardenSnapshot, p: PlantingEntity) {
+  const place = placeOf(s, p);
+  if (!place) return [];
+  const habit = s.cultivarOf(p)?.habit ?? null;
+  return [{ crop: p.crop, habit, count: p.count, place, placeId: place.id }];
+}
+
+/** One line for each kind that is planned or stands; without any, one for each crop, so that the year can be seen before it is planned. */
+function linesOf(
+  s: GardenSnapshot,
+  year: number,
+  plantings: readonly PlantingEntity[],
+  plants: readonly PlantEntity[],
+): YearLine[] {
+  const lines = new Map<string, YearLine>();
+  const add = (label: string, ...of: Parameters<typeof datesOf> extends [unknown, unknown, ...infer R] ? R : never) => {
+    if (lines.has(label)) return;
+    const { bands } = datesOf(s, year, ...of);
+    lines.set(label, { label, bands: bands.map((b) => ({ ...b, text: bandInWords(b, s.format) })) });
+  };
+  for (const p of plantings) add(kindName(s.cultivarOf(p), p.crop), kindOf(s, p), p);
+  for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {
+    const kind = s.cultivarOf(p);
+    add(kind?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop, kind ?? p, { plantedOn: p.transplantedOn });
+  }
+  if (lines.size === 0) {
+    add('Tomato', { crop: 'tomato' });
+    add('Pepper', { crop: 'pepper' });
+  }
+  return [...lines.values()].slice(0, MOST_LINES);
+}
+
+const TYPE_NAMES: Record<string, string> = {
+  tomato: 'Tomato',
+  cherry: 'Cherry tomato',
+  slicer: 'Round tomato',
+  paste: 'Paste tomato',
+  beefsteak: 'Beefsteak tomato',
+  pepper: 'Pepper',
+  sweet: 'Sweet pepper',
+  hot: 'Hot pepper',
+  superhot: 'Very hot pepper',
+};

@@ -1,0 +1,254 @@
+import type { GardenView, PlantingDto, SeasonView, TaskDto } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+
+async function garden() {
+  const g = await gardenOf(app);
+  const bed = await g.place({ name: 'Bed', lengthM: 2.4, widthM: 0.6 });
+  const season = async (year?: number) =>
+    (await g.agent.get(g.url(`/season${year ? `?year=${year}` : ''}`)).expect(200)).body as SeasonView;
+  const put = (path: string, body: object) => g.agent.put(g.url(path)).send(body);
+  const kind = async (facts: object = {}): Promise<string> => {
+    const id = uuid();
+    await put('/kinds', {
+      id,
+      name: 'Red one',
+      crop: 'tomato',
+      habit: 'indeterminate',
+      daysToMaturity: 75,
+      ...facts,
+    }).expect(200);
+    return id;
+  };
+  const planting = async (facts: object = {}): Promise<PlantingDto> =>
+    (await put('/plantings', { id: uuid(), year: 2027, placeId: bed, crop: 'tomato', count: 3, ...facts }).expect(200))
+      .body as PlantingDto;
+  const raising = async (): Promise<TaskDto[]> => (await g.view()).today.filter((t) => t.source === 'raise');
+  return { ...g, bed, season, put, kind, planting, raising };
+}
+
+test('a year before it is planned: a line for each crop, this season and the next', async () => {
+  const g = await garden();
+  const now = await g.season();
+  expect(now.season).toMatchObject({ year: 2026, label: '2026', from: '2026-01-01' });
+  expect(now.seasons.map((s) => s.label)).toEqual(['2027', '2026']);
+  expect(now.lines.map((l) => l.label)).toEqual(['Tomato', 'Pepper']);
+  // the garden’s last frost is 18 April
+  expect(now.lines[0]!.bands.find((b) => b.what === 'plant-out')).toMatchObject({ text: '25 April to 16 May' });
+  await g.agent.get(g.url('/season?year=soon')).expect(400);
+});
+
+test('planned where it stood the year before, and where a wilt was: warned; with the letters for it only of the gap', async () => {
+  const g = await garden();
+  await g.plant(g.bed);
+  await g.planting();
+  const [p] = (await g.season(2027)).plantings;
+  expect(p).toMatchObject({
+    kind: 'Tomato',
+    place: 'Bed',
+    seeds: { cells: 4, seeds: 8 },
+    rotation: { verdict: 'year-after', lastYear: 2026 },
+    rotationText: expect.stringContaining('stood here in 2026, the year before'),
+  });
+  await g.changePlace(g.bed, { history: [{ year: 2025, family: 'nightshade', problems: ['vascular-wilt'] }] });
+  expect((await g.season(2027)).plantings[0]!.rotation).toMatchObject({
+    verdict: 'soil-borne',
+    open: ['vascular-wilt'],
+  });
+  const shielded = await g.kind({ letters: 'VF' });
+  await g.planting({ cultivarId: shielded });
+  expect((await g.season(2027)).plantings.find((x) => x.kind === 'Red one')!.rotation).toMatchObject({
+    verdict: 'year-after',
+    shielded: ['vascular-wilt'],
+  });
+});
+
+test('too many for the bed, too long for the summer, a planting before its sowing: said, or refused, with what would fit', async () => {
+  const g = await garden();
+  const late = await g.kind({ name: 'Late one', daysToMaturity: 180 });
+  await g.planting({ count: 10, cultivarId: late });
+  expect((await g.season(2027)).plantings[0]!.warnings).toEqual([
+    expect.stringMatching(/^10 plants are too many here: at 45 cm there is room for 5/),
+    expect.stringMatching(/^It takes 180 days, and there are 172 until two weeks before the first frost/),
+  ]);
+  const refused = await g
+    .put('/plantings', {
+      id: uuid(),
+      year: 2027,
+      placeId: g.bed,
+      crop: 'tomato',
+      count: 2,
+      sownOn: '2027-03-10',
+      plantedOn: '2027-03-01',
+    })
+    .expect(400);
+  expect(refused.body.faults).toEqual([
+    { path: 'plantedOn', reason: 'cannot be planted out on 2027-03-01, before it was sown on 2027-03-10' },
+  ]);
+  const pepper = await g.kind({ crop: 'pepper', type: 'sweet', habit: null });
+  const wrong = await g
+    .put('/plantings', { id: uuid(), year: 2027, placeId: g.bed, crop: 'tomato', count: 2, cultivarId: pepper })
+    .expect(400);
+  expect(wrong.body.faults).toEqual([{ path: 'cultivarId', reason: 'Red one is a pepper, and not a tomato' }]);
+});
+
+test('a kind is corrected later without losing a record; its letters speak for the plant, and cease with it', async () => {
+  const g = await garden();
+  const plant = await g.plant(g.bed);
+  await g.record(
+    'inspection',
+    { plantId: plant },
+    {
+      date: TODAY,
+      allClear: false,
+      signs: [
+        { sign: 'leaf-yellow-one-side', present: true },
+        { sign: 'stem-brown-inside', present: true },
+      ],
+    },
+  );
+  const wilt = async () =>
+    (await g.plantView(plant)).report.diagnosis.find((d) => d.disorder === 'vascular-wilt')?.probability ?? 0;
+  const before = await wilt();
+  expect(before).toBeGreaterThan(0.1);
+  const kind = await g.kind({ letters: 'VFF' });
+  const own = (await g.plantView(plant)).plant;
+  const { position: _p, retiredOn: _r, ...facts } = own;
+  await g.put('/plants', { ...facts, cultivarId: kind, kindUnsure: true }).expect(200);
+  const shielded = await wilt();
+  expect(shielded).toBeLessThan(before);
+  const view = await g.plantView(plant);
+  expect([view.plant.cultivarId, view.plant.kindUnsure, view.records.length]).toEqual([kind, true, 1]);
+  // the packet is read again: no V, no F
+  await g.put('/kinds', { id: kind, version: 1, name: 'Red one', crop: 'tomato', letters: 'N' }).expect(200);
+  expect(await wilt()).toBe(before);
+  await g.put('/plants', { ...facts, version: 2, cultivarId: uuid() }).expect(404);
+});
+
+describe('from the seed to the bed', () => {
+  test('sown, potted on, hardened day by day, and out: each asked for in its time, ticked twice done once, taken back', async () => {
+    const g = await garden();
+    await g.goTo('2026-03-05');
+    const kind = await g.kind();
+    const { id } = await g.planting({ year: 2026, cultivarId: kind });
+    const find = async () => (await g.season(2026)).plantings[0]!.planting;
+    const keys = async () => (await g.raising()).map((t) => t.key.replace(id, 'it'));
+    expect(await keys()).toEqual(['raise:it:sow']);
+    expect((await g.raising())[0]).toMatchObject({ title: 'Sow Red one', amount: '4 cells, 8 seeds' });
+    await g.tick(`raise:${id}:sow`).expect(200);
+    await g.tick(`raise:${id}:sow`).expect(200);
+    expect(await find()).toMatchObject({ sownOn: '2026-03-05', cells: 4, version: 1 });
+    await g.untick(`raise:${id}:sow`).expect(204);
+    expect((await find()).sownOn).toBeNull();
+    await g.tick(`raise:${id}:sow`).expect(200);
+    expect(await keys()).toEqual([]);
+    await g.goTo('2026-03-27');
+    expect(await keys()).toEqual(['raise:it:pot']);
+    await g.tick(`raise:${id}:pot`).expect(200);
+    await g.goTo('2026-04-12');
+    expect(await keys()).toContain('raise:it:harden');
+    await g.tick(`raise:${id}:harden`).expect(200);
+    expect(await find()).toMatchObject({ hardenFrom: '2026-04-12', outDays: ['2026-04-12'] });
+    await g.goTo('2026-04-13');
+    const [day] = await g.raising();
+    // no forecast is told here: nothing pauses
+    expect(day).toMatchObject({ key: `raise:${id}:day:2026-04-13`, amount: '2 hours in shade, out of the wind' });
+    await g.tick(day!.key).expect(200);
+    await g.tick(day!.key).expect(200);
+    expect((await find()).outDays).toEqual(['2026-04-12', '2026-04-13']);
+  });
+
+  test('out: plants stand in the bed, their days begin; sent twice they stand once, and it can be taken back', async () => {
+    const g = await garden();
+    await g.goTo('2026-05-20');
+    const kind = await g.kind();
+    const { id } = await g.planting({ year: 2026, cultivarId: kind, sownOn: '2026-03-10', cells: 4 });
+    const standing = async () =>
+      (await g.view()).places
+        .find((p) => p.place.id === g.bed)!
+        .plants.map(({ plant }) => [plant.name, plant.transplantedOn, plant.cultivarId]);
+    await g.tick(`raise:${id}:out`).expect(200);
+    await g.tick(`raise:${id}:out`).expect(200);
+    expect(await standing()).toEqual([1, 2, 3].map((n) => [`Red one ${n}`, '2026-05-20', kind]));
+    expect((await g.season(2026)).plantings[0]!.planting.plantedOn).toBe('2026-05-20');
+    await g.untick(`raise:${id}:out`).expect(204);
+    expect(await standing()).toEqual([]);
+    await g.tick(`raise:${id}:out`).expect(200);
+    expect(await standing()).toHaveLength(3);
+  });
+
+  test('the gate is held by a cold soil that was measured, and a tick against it does nothing', async () => {
+    const g = await garden();
+    await g.goTo('2026-05-06');
+    await g.planting({ year: 2026, sownOn: '2026-03-10' });
+    await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 12 });
+    const task = (await g.raising()).find((t) => t.key.endsWith(':out'))!;
+    expect(task.held!.because).toMatch(/^Wait until 11 May: soil\. A week later costs about 7 days/);
+    expect(task.acts!.map((a) => a.text.replaceAll('\u00a0', ' '))).toContain('Soil: 12 °C, wanted 16 °C');
+    await g.tick(task.key).expect(200);
+    expect((await g.season(2026)).plantings[0]!.planting.plantedOn).toBeNull();
+    await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 18 });
+    const now = (await g.raising()).find((t) => t.key.endsWith(':out'))!;
+    expect(now).toMatchObject({ why: 'Plant out today.' });
+    expect(now.held).toBeUndefined();
+  });
+});
+
+describe('picking', () => {
+  test('is asked for from blush on, every three days, place by place; and not inside a wait', async () => {
+    const g = await garden();
+    const [a, b] = [
+      await g.plant(g.bed, { name: 'A', stage: 'ripening' }),
+      await g.plant(g.bed, { name: 'B', stage: 'ripening' }),
+    ];
+    const picks = async (view?: GardenView) => (view ?? (await g.view())).today.filter((t) => t.source === 'pick');
+    expect(await picks()).toMatchObject([{ title: 'Look for ripe fruit: Bed', plantIds: [a, b], picks: true }]);
+    await g.record('picking', { plantId: a }, { date: TODAY, count: 6, grams: 700, state: 'sound', use: 'eaten' });
+    expect(await picks()).toMatchObject([{ plantIds: [b] }]);
+    await g.record('spray', { plantId: b }, { date: TODAY, product: 'copper', harvestDays: 7 });
+    expect(await picks()).toEqual([]);
+    await g.goTo(addDays(TODAY, 3));
+    expect(await picks()).toMatchObject([{ plantIds: [a] }]);
+  });
+
+  test('soft fruit that is to be eaten, dark ends for the jar, and 60 kg are refused at their field', async () => {
+    const g = await garden();
+    const plant = await g.plant(g.bed);
+    const faults = async (data: object) =>
+      (
+        await g
+          .put('/records', {
+            id: uuid(),
+            type: 'picking',
+            plantId: plant,
+            data: { date: TODAY, state: 'sound', use: 'eaten', ...data },
+          })
+          .expect(400)
+      ).body.faults.map((f: { path: string }) => f.path);
+    expect(await faults({ state: 'soft' })).toEqual(['data.use']);
+    expect(await faults({ state: 'dark-end', use: 'kept' })).toEqual(['data.use']);
+    expect(await faults({ grams: 60_000 })).toEqual(['data.grams']);
+    await g.record('picking', { plantId: plant }, { date: TODAY, state: 'sound', use: 'eaten', grams: 19_000 });
+    expect(await faults({ grams: 2000 })).toEqual(['data.grams']);
+    expect((await g.plantView(plant)).records).toHaveLength(1);
+  });
+});
+
+test('frost days the wrong way round are refused where the garden is described', async () => {
+  const g = await garden();
+  const { today: _t, ...settings } = (await g.agent.get(g.url('')).expect(200)).body;
+  const refused = await g.agent
+    .put('/api/gardens')
+    .send({ ...settings, lastFrost: '10-28', firstFrost: '04-18' })
+    .expect(400);
+  expect(refused.body.faults).toEqual([{ path: 'firstFrost', reason: expect.stringMatching(/are the two exchanged/) }]);
+});
