@@ -2,6 +2,7 @@ import { Cultivar } from '@candid-leaf/core/cultivars';
 import { PlantingMake, type Band, type Needs, type Rotation, type SeedNeed } from '@candid-leaf/core/planning';
 import type { Gate, HardeningPlan } from '@candid-leaf/core/setting-out';
 import type { GrowingYear } from '@candid-leaf/core/season';
+import type { EarlierYear } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { IsInt, IsOptional, Min } from 'class-validator';
 import { IsId } from './id.js';
@@ -73,5 +74,7 @@ export interface SeasonView {
   past: boolean;
   lines: YearLine[];
   plantings: PlantingOnView[];
+  /** what grew and ailed in each place, by its id */
+  grounds: Record<string, EarlierYear[]>;
   needs: Needs | null;
 }

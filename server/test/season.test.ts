@@ -193,7 +193,7 @@ describe('from the seed to the bed', () => {
     await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 12 });
     const task = (await g.raising()).find((t) => t.key.endsWith(':out'))!;
     expect(task.held!.because).toMatch(/^Wait until 11 May: soil\. A week later costs about 7 days/);
-    expect(task.acts!.map((a) => a.text.replaceAll('\u00a0', ' '))).toContain('Soil: 12 °C, wanted 16 °C');
+    expect(task.parts!.map((a) => a.replaceAll('\u00a0', ' '))).toContain('Soil: 12 °C, wanted 16 °C');
     await g.tick(task.key).expect(200);
     expect((await g.season(2026)).plantings[0]!.planting.plantedOn).toBeNull();
     await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 18 });

@@ -7,6 +7,7 @@ import { Failed } from './ui/states';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
 const productEdit = async () => ({ Component: (await import('./features/shed/screens/product-edit')).ProductEdit });
+const kindEdit = async () => ({ Component: (await import('./features/kinds/screens/kind-edit')).KindEdit });
 const plantEdit = async () => ({ Component: (await import('./features/plant/screens/plant-edit')).PlantEdit });
 
 /** A page opens at its top, and one that was left where it was left; a day touched on the ribbon moves nothing. */
@@ -68,6 +69,16 @@ export const router = createBrowserRouter([
         path: ROUTES.sprayLog,
         lazy: async () => ({ Component: (await import('./features/shed/screens/spray-log')).SprayLogScreen }),
       },
+      {
+        path: ROUTES.season,
+        lazy: async () => ({ Component: (await import('./features/season/screens/season')).SeasonScreen }),
+      },
+      {
+        path: ROUTES.kinds,
+        lazy: async () => ({ Component: (await import('./features/kinds/screens/kinds')).KindsScreen }),
+      },
+      { path: ROUTES.newKind, lazy: kindEdit },
+      { path: ROUTES.kind, lazy: kindEdit },
       { path: ROUTES.newProduct, lazy: productEdit },
       { path: ROUTES.product, lazy: productEdit },
       {

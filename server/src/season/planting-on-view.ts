@@ -12,7 +12,7 @@ import {
   type DatesQuestion,
   type YearDates,
 } from '@candid-leaf/core/planning';
-import { isPotted, type SoilWarmth } from '@candid-leaf/core/records';
+import { isPotted, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
 import { frostsOf, growingYear, growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
 import {
   gateInWords,
@@ -94,11 +94,14 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
   });
 }
 
+/** What grew and ailed in a place: as the gardener told it, and as it was written down by itself. */
+export const groundOf = (place: PlaceEntity): EarlierYear[] => [...place.history, ...(place.grown ?? [])];
+
 export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOnView {
   const kind = s.cultivarOf(p);
   const place = placeOf(s, p);
   const shields = shieldsFrom(kind?.letters, p.crop);
-  const history = place ? [...place.history, ...(place.grown ?? [])] : [];
+  const history = place ? groundOf(place) : [];
   const rotation = rotationOf({ place: { kind: place?.kind ?? 'ground', history }, year: p.year, shields });
   const gate = gateOf(s, p);
   return {

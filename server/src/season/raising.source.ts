@@ -185,7 +185,7 @@ function outTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: string,
       why: text,
       dueOn: from,
       minutes: 8 * p.count,
-      acts: gate.rows.map((r) => ({ on: s.today, text: gateRowInWords(r, s.format) })),
+      parts: gate.rows.map((r) => gateRowInWords(r, s.format)),
       ...(held ? { held: { until: verdict.until ?? addDays(s.today, 7), because: text } } : {}),
       cautions: [
         p.crop === 'tomato'

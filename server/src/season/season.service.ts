@@ -1,15 +1,28 @@
 import { Injectable } from '@nestjs/common';
 import type { SeasonView, YearLine } from '@candid-leaf/contract';
-import { bandInWords, needsOf } from '@candid-leaf/core/planning';
+import { bandInWords, needsOf, type Band, type DateKind, type DatesQuestion } from '@candid-leaf/core/planning';
 import { growingYearOf } from '@candid-leaf/core/season';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
-import { datesOf, kindName, kindOf, modeOf, placeOf, plantingOnView, seasonOf, yearOf } from './planting-on-view.js';
+import {
+  datesOf,
+  kindName,
+  kindOf,
+  modeOf,
+  placeOf,
+  groundOf,
+  plantingOnView,
+  seasonOf,
+  yearOf,
+} from './planting-on-view.js';
 import { PlantingsService } from './plantings.service.js';
 
 /** More lines than this one cannot read at a glance. */
 const MOST_LINES = 10;
+const BEFORE_OUT: ReadonlySet<DateKind> = new Set<DateKind>(['sow', 'pot-on', 'harden']);
+const STILL: ReadonlySet<DateKind> = new Set<DateKind>(['last-planting', 'second-sowing']);
+type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn'>;
 
 /** Where one is in the year, and what is planned. */
 @Injectable()
@@ -34,6 +47,7 @@ export class SeasonService {
       past: season.to < s.today,
       lines: linesOf(s, year, own, plants),
       plantings: own.map((p) => plantingOnView(s, p)),
+      grounds: Object.fromEntries(s.places.map((p) => [p.id, groundOf(p)])),
       needs:
         own.length === 0
           ? null
@@ -68,16 +82,29 @@ function linesOf(
   plants: readonly PlantEntity[],
 ): YearLine[] {
   const lines = new Map<string, YearLine>();
-  const add = (label: string, ...of: Parameters<typeof datesOf> extends [unknown, unknown, ...infer R] ? R : never) => {
+  const add = (
+    label: string,
+    kind: DatesQuestion['kind'],
+    done: Done = {},
+    only: (b: Band) => boolean = () => true,
+  ) => {
     if (lines.has(label)) return;
-    const { bands } = datesOf(s, year, ...of);
+    const bands = datesOf(s, year, kind, done).bands.filter(only);
     lines.set(label, { label, bands: bands.map((b) => ({ ...b, text: bandInWords(b, s.format) })) });
   };
   for (const p of plantings) add(kindName(s.cultivarOf(p), p.crop), kindOf(s, p), p);
   for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {
     const kind = s.cultivarOf(p);
-    add(kind?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop, kind ?? p, { plantedOn: p.transplantedOn });
+    // how it was raised is not written down, and what may still be planted is told once
+    add(
+      kind?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop,
+      kind ?? p,
+      { plantedOn: p.transplantedOn },
+      (b) => !BEFORE_OUT.has(b.what) && !STILL.has(b.what),
+    );
   }
+  if (plants.length > 0 && seasonOf(s, year).to >= s.today)
+    add('After a loss, or a second crop', { crop: 'tomato', habit: 'determinate' }, {}, (b) => STILL.has(b.what));
   if (lines.size === 0) {
     add('Tomato', { crop: 'tomato' });
     add('Pepper', { crop: 'pepper' });

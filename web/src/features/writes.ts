@@ -3,6 +3,8 @@ import './garden/writes';
 import './places/writes';
 import './plant/writes';
 import './records/writes';
+import './kinds/writes';
+import './season/writes';
 import './shed/writes';
 import './trials/writes';
 import './today/writes';

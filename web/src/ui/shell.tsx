@@ -1,7 +1,7 @@
 import type { GardenDto, RibbonDay, WeatherState } from '@candid-leaf/contract';
 import { formatterFor } from '@candid-leaf/core/units';
 import { onlineManager, useQueryClient } from '@tanstack/react-query';
-import { BookOpen, LogOut, Settings, Sprout, Warehouse, WifiOff } from 'lucide-react';
+import { BookOpen, CalendarRange, LogOut, Settings, Sprout, Warehouse, WifiOff } from 'lucide-react';
 import { useSyncExternalStore, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { api } from '../lib/api';
@@ -49,6 +49,9 @@ export function Shell({ garden, ribbon, weather, children }: Props) {
           <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
             <NavLink to={linkTo('garden', here)} end className={navLook}>
               <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
+            </NavLink>
+            <NavLink to={linkTo('season', here)} className={navLook}>
+              <CalendarRange aria-hidden size={18} /> <span className="max-sm:sr-only">Season</span>
             </NavLink>
             <NavLink to={linkTo('shed', here)} className={navLook}>
               <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>

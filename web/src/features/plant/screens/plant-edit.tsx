@@ -16,7 +16,9 @@ import { RetireButton } from '../../../ui/retire-button';
 import { Empty } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
+import { asFlag } from '../../../ui/yes-no';
 import { GardenPage } from '../../garden/components/garden-page';
+import { KindField } from '../../kinds/components/kind-field';
 import { restorePlant, retirePlant, savePlant } from '../writes';
 
 export function PlantEdit() {
@@ -95,6 +97,7 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
   const forgetKind = () => {
     setValue('type', null);
     setValue('habit', null);
+    setValue('cultivarId', null);
   };
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
@@ -113,6 +116,17 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
           error={e.type?.message}
           {...register('type', emptyIsUnknown)}
         />
+        <KindField crop={crop} error={e.cultivarId?.message} {...register('cultivarId', emptyIsUnknown)} />
+        {watch('cultivarId') && (
+          <SelectField
+            label="Sure of the kind?"
+            options={[
+              ['', 'yes'],
+              ['true', 'no, it may be another'],
+            ]}
+            {...register('kindUnsure', asFlag)}
+          />
+        )}
         {crop === 'tomato' && (
           <SelectField
             label="Habit"

@@ -26,6 +26,9 @@ function Shelves() {
       <NavLink to={link('shed', {})} end className={tabLook}>
         Products and doses
       </NavLink>
+      <NavLink to={link('kinds', {})} className={tabLook}>
+        Kinds
+      </NavLink>
       <NavLink to={link('sprayLog', {})} className={tabLook}>
         What was sprayed
       </NavLink>

@@ -9,6 +9,7 @@ import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { SoilFeel } from '../../records/components/soil-feel';
+import { Picks } from './picks';
 import { TASK_ICONS } from '../task-icons';
 import { doTask, postponeTask, undoTask } from '../writes';
 
@@ -147,6 +148,8 @@ function Answers({ task }: { task: TaskDto }) {
             said={(felt) => `Soil felt ${felt}: the plan follows.`}
           />
         </span>
+      ) : task.picks ? (
+        <Picks task={task} />
       ) : task.source === 'trial' ? (
         <>
           <Button className="ml-2" onClick={tick} disabled={done.isPending} aria-label={`Judged: ${task.title}`}>

@@ -1,0 +1,84 @@
+import type { CultivarInput, PlantingInput } from '@candid-leaf/contract';
+import { idOf } from './ids.js';
+
+/** The packets in the tin; the names are ours. */
+const kind = (name: string, more: Omit<CultivarInput, 'id' | 'name'>): CultivarInput => ({
+  id: idOf(`kind ${name}`),
+  name,
+  ...more,
+});
+
+export const KINDS: CultivarInput[] = [
+  kind('Signal Round', {
+    crop: 'tomato',
+    type: 'slicer',
+    habit: 'indeterminate',
+    daysToMaturity: 74,
+    ripeColour: 'red',
+    fruitG: 130,
+    letters: 'VF',
+  }),
+  kind('Siding Cherry', {
+    crop: 'tomato',
+    type: 'cherry',
+    habit: 'indeterminate',
+    daysToMaturity: 62,
+    ripeColour: 'red',
+    fruitG: 14,
+    splits: 'more',
+    darkEnds: 'less',
+  }),
+  kind('Sleeper Plum', {
+    crop: 'tomato',
+    type: 'paste',
+    habit: 'determinate',
+    daysToMaturity: 76,
+    ripeColour: 'red',
+    fruitG: 80,
+    darkEnds: 'more',
+  }),
+  kind('Junction Block', {
+    crop: 'pepper',
+    type: 'sweet',
+    daysToMaturity: 84,
+    ripeColour: 'red',
+    fruitG: 170,
+    darkEnds: 'more',
+  }),
+  kind('Whistle Hot', {
+    crop: 'pepper',
+    type: 'hot',
+    daysToMaturity: 86,
+    ripeColour: 'red',
+    fruitG: 11,
+    letters: 'TMV',
+  }),
+];
+
+/** What is planned for next year, with what that is warned of. */
+export const PLANTINGS: PlantingInput[] = [
+  {
+    id: idOf('planting 2027 a'),
+    year: 2027,
+    placeId: idOf('wall bed'),
+    cultivarId: idOf('kind Signal Round'),
+    crop: 'tomato',
+    count: 4,
+  },
+  {
+    id: idOf('planting 2027 b'),
+    year: 2027,
+    placeId: idOf('tunnel'),
+    cultivarId: idOf('kind Junction Block'),
+    crop: 'pepper',
+    count: 3,
+  },
+  {
+    id: idOf('planting 2027 c'),
+    year: 2027,
+    placeId: idOf('fabric bags'),
+    cultivarId: idOf('kind Siding Cherry'),
+    crop: 'tomato',
+    count: 2,
+  },
+];

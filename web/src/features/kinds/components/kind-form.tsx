@@ -1,0 +1,137 @@
+import { CultivarInput, type CultivarDto } from '@candid-leaf/contract';
+import { type Cultivar, LEANINGS, readLetters, RIPE_COLOURS } from '@candid-leaf/core/cultivars';
+import { CROPS, GROWTH_HABITS, typesOf } from '@candid-leaf/core/records';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link, useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { useGarden, useLink } from '../../../lib/garden-context';
+import { wordsOf, wordsOrUnknown } from '../../../lib/words';
+import { Button, buttonLook } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { FormCard, RootFault } from '../../../ui/form-card';
+import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
+import { MeasuredField } from '../../../ui/measured-input';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { deleteKind, restoreKind, saveKind } from '../writes';
+
+const LEANING: [string, string][] = [
+  ['', 'not known'],
+  ...wordsOf(LEANINGS, { less: 'less than others', usual: 'as others', more: 'more than others' }),
+];
+
+/** One kind, as its packet tells it. */
+export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; own: boolean }) {
+  const garden = useGarden();
+  const link = useLink();
+  const navigate = useNavigate();
+  const say = useSay();
+  const save = useWrite(saveKind, garden.id);
+  const remove = useWrite(deleteKind, garden.id);
+  const restore = useWrite(restoreKind, garden.id);
+  const [id] = useState(() => (own && kind && 'id' in kind ? kind.id : uuid()));
+  const { register, control, watch, setValue, handleSubmit, setError, formState } = useForm<CultivarInput>({
+    resolver: resolverFor(CultivarInput),
+    defaultValues: kind ? { ...kind, id } : { id, name: '', crop: 'tomato' },
+  });
+  const e = formState.errors;
+  const [crop, letters] = watch(['crop', 'letters']);
+  const read = readLetters(letters ?? '');
+  const submit = handleSubmit(async (input) => {
+    try {
+      await save.send({ kind: input });
+      say(`${input.name}: on the shelf.`);
+      await navigate(link('kinds', {}));
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  const forget = () => {
+    setValue('type', null);
+    setValue('habit', null);
+  };
+  return (
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
+      <FormCard title="What it is">
+        <TextField label="Name" error={e.name?.message} {...register('name')} />
+        <SelectField
+          label="Crop"
+          options={wordsOf(CROPS)}
+          error={e.crop?.message}
+          {...register('crop', { onChange: forget })}
+        />
+        <SelectField
+          label="Type"
+          options={wordsOrUnknown(typesOf(crop))}
+          error={e.type?.message}
+          {...register('type', emptyIsUnknown)}
+        />
+        {crop === 'tomato' && (
+          <SelectField
+            label="Habit"
+            options={wordsOrUnknown(GROWTH_HABITS)}
+            error={e.habit?.message}
+            {...register('habit', emptyIsUnknown)}
+          />
+        )}
+      </FormCard>
+      <FormCard title="What the packet says">
+        <MeasuredField
+          control={control}
+          name="daysToMaturity"
+          label="Days from planting out to ripe"
+          quantity="count"
+        />
+        <MeasuredField control={control} name="fruitG" label="One fruit" quantity="grams" />
+        <SelectField
+          label="Ripe colour"
+          options={wordsOrUnknown(RIPE_COLOURS)}
+          error={e.ripeColour?.message}
+          {...register('ripeColour', emptyIsUnknown)}
+        />
+        <TextField
+          label="Letters for resistance"
+          placeholder="VFN"
+          error={e.letters?.message}
+          hint={
+            [
+              ...read.known.map(({ code, row }) => `${code}: ${row.means}`),
+              ...read.unknown.map((u) => `${u}: not known here, and counts for nothing`),
+            ].join('; ') || 'V, F, N, T and the like, as printed'
+          }
+          {...register('letters', emptyIsUnknown)}
+        />
+      </FormCard>
+      <FormCard title="Beside others">
+        <SelectField label="Sets fruit in heat" options={LEANING} {...register('heatSet', emptyIsUnknown)} />
+        <SelectField label="Sets fruit in cold nights" options={LEANING} {...register('coldSet', emptyIsUnknown)} />
+        <SelectField label="Splits" options={LEANING} {...register('splits', emptyIsUnknown)} />
+        <SelectField label="Gets dark ends" options={LEANING} {...register('darkEnds', emptyIsUnknown)} />
+      </FormCard>
+      <RootFault errors={e} />
+      <div className="flex flex-wrap gap-2">
+        <Button look="main" type="submit" disabled={formState.isSubmitting}>
+          Keep
+        </Button>
+        <Link className={buttonLook('quiet')} to={link('kinds', {})}>
+          Back
+        </Link>
+        {own && (
+          <Button
+            look="quiet"
+            onClick={() => {
+              remove.mutate(
+                { id },
+                { said: 'Thrown away. Its plants stay as they are.', undo: () => restore.mutate({ id }) },
+              );
+              void navigate(link('kinds', {}));
+            }}
+          >
+            Throw it away
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,34 @@
+import type { SeasonView } from '@candid-leaf/contract';
+import { DATE_WORDS } from '@candid-leaf/core/planning';
+import { addDays } from '@candid-leaf/core/units';
+import { Panel } from '../../../ui/panel';
+
+const WEEKS_AHEAD = 8;
+const MOST = 8;
+
+/** What runs now and what the next weeks ask for, kind by kind, the nearest first. */
+export function Coming({ view: { lines, today } }: { view: SeasonView }) {
+  const until = addDays(today, WEEKS_AHEAD * 7);
+  const coming = lines
+    .flatMap((line) => line.bands.map((b) => ({ ...b, kind: line.label })))
+    .filter((b) => !b.done && b.to >= today && b.from <= until && b.what !== 'last-frost')
+    .sort((a, b) => (a.from < b.from ? -1 : 1));
+  // frost is of the garden, and told once
+  const once = coming.filter((b, i) => b.what !== 'first-frost' || coming.findIndex((x) => x.what === b.what) === i);
+  return (
+    <Panel title={`The next ${WEEKS_AHEAD} weeks`}>
+      {once.length === 0 && <p className="mt-1 text-soft">Nothing of the year falls into them.</p>}
+      <ul className="mt-1 divide-y divide-line">
+        {once.slice(0, MOST).map((b) => (
+          <li key={`${b.kind} ${b.what}`} className="flex flex-wrap items-baseline justify-between gap-x-3 py-2">
+            <span>
+              <strong>{DATE_WORDS[b.what]}</strong>
+              {b.what !== 'first-frost' && <span className="text-soft">, {b.kind}</span>}
+            </span>
+            <span className="tabular-nums text-soft">{b.text}</span>
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+}
