@@ -31,6 +31,7 @@ const CORE = [
 const SERVER = [
   'reckoning',
   'views',
+  'calendar',
   'season',
   'rounds',
   'feeding',

@@ -35,6 +35,8 @@ const ESM_ONLY = [
   'dedent',
   'sql-highlight',
   'ansis',
+  'ical.js',
+  'ical-generator',
 ];
 
 const project = (name, extra = {}, react = false) => ({

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 export * from './accounts.js';
 export * from './bench.js';
+export * from './calendar.js';
 export * from './gardens.js';
 export * from './id.js';
 export * from './places.js';

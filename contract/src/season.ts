@@ -62,7 +62,7 @@ export interface PlantingOnView {
 /** One kind's year. */
 export interface YearLine {
   label: string;
-  bands: (Band & { text: string })[];
+  bands: (Band & { title: string; text: string })[];
 }
 
 export interface SeasonView {

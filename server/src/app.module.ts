@@ -1,3 +1,4 @@
+import { CalendarModule } from './calendar/calendar.module.js';
 import { CultivarsModule } from './cultivars/cultivars.module.js';
 import { SeasonModule } from './season/season.module.js';
 import { TendingModule } from './tending/tending.module.js';
@@ -58,6 +59,7 @@ const FEATURES = [
   TrialsModule,
   RoundsModule,
   SeasonModule,
+  CalendarModule,
   ViewsModule,
 ];
 

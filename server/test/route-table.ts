@@ -137,6 +137,11 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/products': READ,
   'GET /api/gardens/:gardenId/trials': READ,
   'GET /api/gardens/:gardenId/kinds': READ,
+  'GET /api/gardens/:gardenId/calendar': READ,
+  'POST /api/gardens/:gardenId/calendar': ACT(200),
+  'DELETE /api/gardens/:gardenId/calendar': ACT(204),
+  // the secret in its address is the key; without one there is nothing
+  'GET /api/calendars/:secret/garden.ics': { open: true, member: 404 },
   'GET /api/gardens/:gardenId/season': READ,
   'GET /api/gardens/:gardenId/sprays': READ,
   'GET /api/gardens/:gardenId/places/:placeId/plan': READ,

@@ -1,3 +1,4 @@
+import { CalendarLinkEntity } from '../calendar/calendar.entity.js';
 import { CultivarEntity } from '../cultivars/cultivar.entity.js';
 import { PlantingEntity } from '../season/planting.entity.js';
 import { TrialEntity } from '../trials/trial.entity.js';
@@ -43,6 +44,7 @@ const ENTITIES = [
   HoseTimerEntity,
   CultivarEntity,
   PlantingEntity,
+  CalendarLinkEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */

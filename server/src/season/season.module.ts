@@ -13,6 +13,7 @@ import { SeasonService } from './season.service.js';
   imports: [AssessmentModule, GardensModule, TodayModule],
   controllers: [SeasonController],
   providers: [PlantingsService, SeasonService, RaisingSource, PickingSource],
+  exports: [SeasonService],
 })
 export class SeasonModule implements OnModuleInit {
   constructor(

@@ -1,6 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import type { SeasonView, YearLine } from '@candid-leaf/contract';
-import { bandInWords, needsOf, type Band, type DateKind, type DatesQuestion } from '@candid-leaf/core/planning';
+import {
+  bandInWords,
+  DATE_WORDS,
+  needsOf,
+  type Band,
+  type DateKind,
+  type DatesQuestion,
+} from '@candid-leaf/core/planning';
 import { growingYearOf } from '@candid-leaf/core/season';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -90,7 +97,10 @@ function linesOf(
   ) => {
     if (lines.has(label)) return;
     const bands = datesOf(s, year, kind, done).bands.filter(only);
-    lines.set(label, { label, bands: bands.map((b) => ({ ...b, text: bandInWords(b, s.format) })) });
+    lines.set(label, {
+      label,
+      bands: bands.map((b) => ({ ...b, title: DATE_WORDS[b.what], text: bandInWords(b, s.format) })),
+    });
   };
   for (const p of plantings) add(kindName(s.cultivarOf(p), p.crop), kindOf(s, p), p);
   for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {

@@ -22,7 +22,7 @@ export function openLog(level = 'warn'): Log {
   const requests = pinoHttp({
     logger: log,
     serializers: {
-      req: ({ method, url }: { method: string; url: string }) => ({ method, path: url.split('?')[0] }),
+      req: ({ method, url }: { method: string; url: string }) => ({ method, path: withoutSecrets(url.split('?')[0]!) }),
       res: ({ statusCode }: { statusCode: number }) => ({ status: statusCode }),
       err: kindOnly,
     },
@@ -45,3 +45,6 @@ export function openLog(level = 'warn'): Log {
 }
 
 const kindOnly = (error: Error & { code?: unknown }): object => ({ kind: error.name, code: error.code });
+
+/** A secret that stands in an address is not for the log. */
+export const withoutSecrets = (path: string): string => path.replace(/^(\/api\/calendars\/)[^/]+/, '$1…');

@@ -15,6 +15,9 @@ export class Season1700000700000 extends SteppedMigration {
     table(`planting (${ROW}, year int NOT NULL, placeId uuid NOT NULL, cultivarId uuid NULL, crop varchar(10) NOT NULL, count int NOT NULL, spacingM double NULL,
       sownOn date NULL, cells int NULL, lost int NULL, pottedOn date NULL, hardenFrom date NULL, outDays longtext NULL, plantedOn date NULL,
       INDEX (gardenId, year), ${OF_GARDEN})`),
+    table(
+      `calendar_link (gardenId uuid PRIMARY KEY, secretHash char(64) NOT NULL, madeAt datetime(3) NOT NULL, UNIQUE KEY (secretHash), ${OF_GARDEN})`,
+    ),
     { name: 'plant.cultivarId', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS cultivarId uuid NULL` },
     { name: 'plant.kindUnsure', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS kindUnsure tinyint NULL` },
     { name: 'garden.seasonMode', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS seasonMode varchar(12) NULL` },

@@ -1,0 +1,36 @@
+import { Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
+import type { CalendarLinkDto, NewCalendarLink } from '@candid-leaf/contract';
+import { Public } from '../accounts/session.js';
+import { CalendarService } from './calendar.service.js';
+
+@Controller('api')
+export class CalendarController {
+  constructor(private readonly calendar: CalendarService) {}
+
+  @Get('gardens/:gardenId/calendar')
+  state(@Param('gardenId') gardenId: string): Promise<CalendarLinkDto> {
+    return this.calendar.state(gardenId);
+  }
+
+  @Post('gardens/:gardenId/calendar')
+  @HttpCode(200)
+  renew(@Param('gardenId') gardenId: string): Promise<NewCalendarLink> {
+    return this.calendar.renew(gardenId);
+  }
+
+  @Delete('gardens/:gardenId/calendar')
+  @HttpCode(204)
+  revoke(@Param('gardenId') gardenId: string): Promise<void> {
+    return this.calendar.revoke(gardenId);
+  }
+
+  /** Calendar programs have no session: the secret in the address is all they know. */
+  @Public()
+  @Get('calendars/:secret/garden.ics')
+  @Header('content-type', 'text/calendar; charset=utf-8')
+  @Header('cache-control', 'private, no-store')
+  @Header('referrer-policy', 'no-referrer')
+  read(@Param('secret') secret: string): Promise<string> {
+    return this.calendar.read(secret);
+  }
+}

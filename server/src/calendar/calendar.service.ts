@@ -1,0 +1,82 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { CalendarLinkDto, NewCalendarLink } from '@candid-leaf/contract';
+import { addDays } from '@candid-leaf/core/units';
+import type { DataSource } from 'typeorm';
+import { Snapshots } from '../assessment/snapshots.service.js';
+import { Clock } from '../shared/clock.js';
+import { notFound } from '../shared/http-errors.js';
+import { inTransaction } from '../shared/transactions.js';
+import { SeasonService } from '../season/season.service.js';
+import { TodayService } from '../today/today.service.js';
+import { CalendarLinkEntity } from './calendar.entity.js';
+import { asCalendar, type Entry } from './as-calendar.js';
+
+/** Tasks further ahead than this are not yet sure enough to stand in a calendar. */
+const AHEAD_DAYS = 60;
+const SECRET_BYTES = 32;
+const hashOf = (secret: string): string => createHash('sha256').update(secret).digest('hex');
+
+/** What a calendar program may read of a garden, behind a secret link that can be taken back. */
+@Injectable()
+export class CalendarService {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly snapshots: Snapshots,
+    private readonly today: TodayService,
+    private readonly season: SeasonService,
+    private readonly clock: Clock,
+  ) {}
+
+  async state(gardenId: string): Promise<CalendarLinkDto> {
+    const link = await this.db.manager.findOneBy(CalendarLinkEntity, { gardenId });
+    return { madeAt: link?.madeAt.toISOString() ?? null };
+  }
+
+  /** A new secret; the one before it opens nothing any more. It is told this once. */
+  async renew(gardenId: string): Promise<NewCalendarLink> {
+    const secret = randomBytes(SECRET_BYTES).toString('base64url');
+    const madeAt = this.clock.now();
+    await inTransaction(this.db, (m) =>
+      m.upsert(CalendarLinkEntity, { gardenId, secretHash: hashOf(secret), madeAt }, ['gardenId']),
+    );
+    return { madeAt: madeAt.toISOString(), path: `/api/calendars/${secret}/garden.ics` };
+  }
+
+  async revoke(gardenId: string): Promise<void> {
+    await this.db.manager.delete(CalendarLinkEntity, { gardenId });
+  }
+
+  /** The calendar as text. A secret that is not known, or no longer, is told no more than that there is nothing. */
+  async read(secret: string): Promise<string> {
+    const link = await this.db.manager.findOneBy(CalendarLinkEntity, { secretHash: hashOf(secret) });
+    if (!link) throw notFound('calendar');
+    const s = await this.snapshots.load(link.gardenId);
+    const { all } = await this.today.list(s);
+    const until = addDays(s.today, AHEAD_DAYS);
+    const tasks = all
+      .filter((t) => !t.held && t.dueOn <= until)
+      .map((t): Entry => ({
+        id: t.key,
+        // what was due before is still to be done
+        from: t.dueOn < s.today ? s.today : t.dueOn,
+        to: t.dueOn < s.today ? s.today : t.dueOn,
+        title: t.amount ? `${t.title}: ${t.amount}` : t.title,
+        text: [t.where, t.why, ...(t.parts ?? []), ...t.cautions].filter(Boolean).join('\n'),
+      }));
+    const { lines, season } = await this.season.view(link.gardenId);
+    const dates = lines.flatMap((line) =>
+      line.bands
+        .filter((b) => !b.done && b.to >= s.today)
+        .map((b): Entry => ({
+          id: `${season.label} ${line.label} ${b.what}`,
+          from: b.from,
+          to: b.to,
+          title: `${b.title}: ${line.label}`,
+          text: b.text,
+        })),
+    );
+    return asCalendar(s.garden.name, [...tasks, ...dates], this.clock.now());
+  }
+}

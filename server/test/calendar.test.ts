@@ -1,0 +1,91 @@
+import type { NewCalendarLink } from '@candid-leaf/contract';
+import ICAL from 'ical.js';
+import { asCalendar } from '../src/calendar/as-calendar.js';
+import { withoutSecrets } from '../src/shared/log.js';
+import { gardener, startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+const TODAY = '2026-07-18';
+
+/** As another program reads it: an independent parser. */
+const eventsOf = (text: string) =>
+  new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((v) => {
+    const e = new ICAL.Event(v);
+    return {
+      uid: e.uid,
+      from: e.startDate.toString(),
+      to: e.endDate.toString(),
+      allDay: e.startDate.isDate,
+      title: e.summary,
+      text: e.description,
+    };
+  });
+
+const link = async (g: Awaited<ReturnType<typeof gardenOf>>): Promise<string> =>
+  ((await g.agent.post(g.url('/calendar')).expect(200)).body as NewCalendarLink).path;
+
+test('what is due and what the year asks for, read by another’s parser without a session', async () => {
+  const g = await gardenOf(app);
+  const plant = await g.plant(await g.place({ name: 'Bed' }), { name: 'Red, "one"; two', stage: 'ripening' });
+  await g.record('inspection', { plantId: plant }, { date: TODAY, allClear: true, signs: [] });
+  const path = await link(g);
+  const answer = await app.http().get(path).expect(200);
+  expect(answer.headers['content-type']).toMatch(/^text\/calendar/);
+  expect(answer.headers['cache-control']).toContain('no-store');
+  const events = eventsOf(answer.text);
+  const pick = events.find((e) => e.title.startsWith('Look for ripe fruit'))!;
+  expect(pick).toMatchObject({ from: TODAY, to: '2026-07-19', allDay: true });
+  expect(pick.text).toContain('Red, "one"; two');
+  expect(events.find((e) => e.title.startsWith('Take the top off'))).toMatchObject({
+    from: '2026-08-29',
+    to: '2026-09-19',
+  });
+  // read again, nothing is doubled: each keeps its name
+  const again = eventsOf((await app.http().get(path).expect(200)).text);
+  expect(again.map((e) => e.uid)).toEqual(events.map((e) => e.uid));
+  expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
+});
+
+test('a link is told once, and opens nothing when it is renewed or taken back; a guess opens nothing', async () => {
+  const g = await gardenOf(app);
+  const state = async () => (await g.agent.get(g.url('/calendar')).expect(200)).body as { madeAt: string | null };
+  expect(await state()).toEqual({ madeAt: null });
+  const first = await link(g);
+  expect(Object.keys(await state())).toEqual(['madeAt']);
+  const second = await link(g);
+  await app.http().get(first).expect(404);
+  await app.http().get(second).expect(200);
+  await g.agent.delete(g.url('/calendar')).expect(204);
+  await g.agent.delete(g.url('/calendar')).expect(204);
+  await app.http().get(second).expect(404);
+  await app.http().get('/api/calendars/guessed/garden.ics').expect(404);
+  const db = await app.connect();
+  await link(g);
+  const [rows] = await db.query('SELECT secretHash FROM calendar_link WHERE gardenId = ?', [g.garden]);
+  await db.end();
+  expect((rows as { secretHash: string }[])[0]!.secretHash).not.toBe(second.split('/')[3]);
+  const stranger = await gardener(app);
+  await stranger.agent.post(g.url('/calendar')).expect(404);
+});
+
+test('days are whole days also over New Year and a leap day; the secret of an address is not logged', () => {
+  const text = asCalendar(
+    'Garden',
+    [
+      { id: 'a', from: '2027-12-31', to: '2028-01-01', title: 'Over New Year', text: '' },
+      { id: 'b', from: '2028-02-29', to: '2028-02-29', title: 'Leap', text: 'one\ntwo' },
+    ],
+    new Date('2027-12-01T12:00:00Z'),
+  );
+  expect(eventsOf(text)).toMatchObject([
+    { from: '2027-12-31', to: '2028-01-02', allDay: true },
+    { from: '2028-02-29', to: '2028-03-01', allDay: true, text: 'one\ntwo' },
+  ]);
+  expect(withoutSecrets('/api/calendars/abcDEF/garden.ics')).toBe('/api/calendars/…/garden.ics');
+  expect(withoutSecrets('/api/gardens/x/view')).toBe('/api/gardens/x/view');
+});
