@@ -25,6 +25,7 @@ const CORE = [
   'water',
   'climate',
   'records',
+  'budget',
   'units',
   'helped',
 ];

@@ -1,7 +1,7 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { Day } from '@candid-leaf/core/units';
-import type { Part } from '@candid-leaf/core/records';
-import { IsOptional } from 'class-validator';
+import { FINITE, type Part } from '@candid-leaf/core/records';
+import { IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsId } from './id.js';
 
 /** Where tasks come from, in the order in which Today tells them on one day. */
@@ -28,6 +28,13 @@ export class TaskDone {
   @IsOptional()
   @IsId()
   recordId?: string;
+
+  /** minutes that it was reckoned to take, so that it is learned how long it took */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(1440)
+  reckoned?: number;
 }
 
 export interface TaskDto {
@@ -44,6 +51,8 @@ export interface TaskDto {
   dueOn: Day;
   /** about how long it takes */
   minutes: number;
+  /** the same before this gardener's own pace was learned */
+  reckoned: number;
   /** water that is carried or run, in all; null where it is none */
   litres: number | null;
   remedy: RemedyCode | null;

@@ -138,3 +138,34 @@ test('keys that mean nothing, or are another’s, are not there', async () => {
   expect((await other.today()).map((t) => t.key)).toEqual(theirs);
   expect(await other.waterings()).toEqual([]);
 });
+
+test('how long things take is learned from the time between two ticks; a long pause teaches nothing', async () => {
+  const g = await gardenOf(app);
+  const bed = await g.place({ name: 'Bed' });
+  await g.plant(bed);
+  const db = await app.connect();
+  const lastTick = (minutesAgo: number) =>
+    db.query('UPDATE task_pace SET lastAt = UTC_TIMESTAMP(3) - INTERVAL ? SECOND WHERE gardenId = ?', [
+      minutesAgo * 60,
+      g.garden,
+    ]);
+  const round = async () => (await g.view()).today.find((t) => t.source === 'round');
+  const first = (await round())!;
+  expect(first.minutes).toBe(first.reckoned);
+  await g.tick(first.key, { recordId: uuid(), reckoned: first.reckoned }).expect(200);
+  // nothing was ticked before: nothing is learned
+  await g.untick(first.key).expect(204);
+  await lastTick(3 * first.reckoned);
+  await g.tick(first.key, { recordId: uuid(), reckoned: first.reckoned }).expect(200);
+  await lastTick(300);
+  await g.tick(first.key, { recordId: uuid(), reckoned: first.reckoned }).expect(200);
+  const [rows] = await db.query('SELECT ticks, took, reckoned FROM task_pace WHERE gardenId = ?', [g.garden]);
+  await db.end();
+  expect(rows).toEqual([{ ticks: 1, took: expect.closeTo(3 * first.reckoned, 0), reckoned: first.reckoned }]);
+  await g.goTo('2026-07-26');
+  const later = (await round())!;
+  expect(later.reckoned).toBe(first.reckoned);
+  // one tick of three times the length against four of the reckoned
+  expect(later.minutes).toBe(Math.round(first.reckoned * (7 / 5)));
+  await g.tick(later.key, { recordId: uuid(), reckoned: -5 }).expect(400);
+});

@@ -32,8 +32,5 @@ export function asCalendar(name: string, entries: readonly Entry[], now: Date): 
     });
   return calendar.toString();
 }
-/** The library writes the local date of a moment. */
-const midnight = (day: Day): Date => {
-  const [y, m, d] = day.split('-').map(Number);
-  return new Date(y!, m! - 1, d);
-};
+/** The library writes the day that a moment has at Greenwich, whatever the machine's own time zone. */
+const midnight = (day: Day): Date => new Date(`${day}T00:00:00Z`);

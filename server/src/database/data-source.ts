@@ -10,6 +10,7 @@ import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { ProductEntity } from '../products/product.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
+import { TaskPaceEntity } from '../today/task-pace.entity.js';
 import { PostponementEntity } from '../today/postponement.entity.js';
 import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
@@ -45,6 +46,7 @@ const ENTITIES = [
   CultivarEntity,
   PlantingEntity,
   CalendarLinkEntity,
+  TaskPaceEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */

@@ -3,7 +3,7 @@ import type { EntityManager } from 'typeorm';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 
 /** A task as its source knows it: `id` is its name there. */
-export type Task = Omit<TaskDto, 'key' | 'source'> & { id: string };
+export type Task = Omit<TaskDto, 'key' | 'source' | 'reckoned'> & { id: string };
 
 /** A tick: who, and the id under which a record that it writes is kept. */
 export interface Tick {

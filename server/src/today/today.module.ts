@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
+import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
 import { TodayController } from './today.controller.js';
 import { TodayService } from './today.service.js';
@@ -8,7 +9,7 @@ import { TodayService } from './today.service.js';
 @Module({
   imports: [GardensModule, AssessmentModule],
   controllers: [TodayController],
-  providers: [TodayService, Postponements],
+  providers: [TodayService, Postponements, Paces],
   exports: [TodayService, Postponements],
 })
 export class TodayModule {}

@@ -1,11 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { TASK_SOURCES, type TaskDto, type TaskSourceCode } from '@candid-leaf/contract';
+import { minutesAtPace, NO_PACE } from '@candid-leaf/core/budget';
 import { addDays } from '@candid-leaf/core/units';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { notFound } from '../shared/http-errors.js';
+import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
 import type { TaskSource, Tick } from './task-source.js';
 
@@ -24,6 +26,7 @@ export class TodayService {
     private readonly gardens: GardensService,
     private readonly snapshots: Snapshots,
     private readonly postponements: Postponements,
+    private readonly paces: Paces,
   ) {}
 
   register(source: TaskSource): void {
@@ -33,10 +36,20 @@ export class TodayService {
   /** All that stands open, and of it what is due now, sorted for the day. */
   async list(s: GardenSnapshot): Promise<{ due: TaskDto[]; all: TaskDto[] }> {
     const hidden = await this.postponements.hiddenOn(this.db.manager, s.garden.id, s.today);
+    const paces = await this.paces.of(this.db.manager, s.garden.id);
     const all: TaskDto[] = [];
     for (const code of TASK_SOURCES) {
       const tasks = (await this.sources.get(code)?.list(s)) ?? [];
-      all.push(...tasks.map(({ id, ...task }) => ({ key: taskKey(code, id), source: code, ...task })));
+      const pace = paces.get(code) ?? NO_PACE;
+      all.push(
+        ...tasks.map(({ id, ...task }) => ({
+          key: taskKey(code, id),
+          source: code,
+          ...task,
+          minutes: minutesAtPace(task.minutes, pace),
+          reckoned: task.minutes,
+        })),
+      );
     }
     // what waits is told beside what is due, for as long as its reason stands
     const due = all.filter((t) => (t.dueOn <= s.today || t.held) && !hidden.has(t.key));
@@ -45,8 +58,9 @@ export class TodayService {
   }
 
   /** Ticks a task; sending it twice does it once. Returns the id of the record that it wrote, if any. */
-  done(gardenId: string, key: string, tick: Tick): Promise<{ recordId: string | null }> {
+  done(gardenId: string, key: string, tick: Tick, reckoned = 0): Promise<{ recordId: string | null }> {
     return this.inGarden(gardenId, key, async (m, s, source, id) => {
+      await this.paces.note(m, gardenId, source.code, reckoned);
       await this.postponements.show(m, gardenId, key);
       return { recordId: await source.done(m, s, id, tick) };
     });

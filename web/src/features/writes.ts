@@ -5,6 +5,7 @@ import './plant/writes';
 import './records/writes';
 import './kinds/writes';
 import './season/writes';
+import './settings/writes';
 import './shed/writes';
 import './trials/writes';
 import './today/writes';

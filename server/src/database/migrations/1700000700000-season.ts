@@ -18,6 +18,9 @@ export class Season1700000700000 extends SteppedMigration {
     table(
       `calendar_link (gardenId uuid PRIMARY KEY, secretHash char(64) NOT NULL, madeAt datetime(3) NOT NULL, UNIQUE KEY (secretHash), ${OF_GARDEN})`,
     ),
+    table(
+      `task_pace (gardenId uuid NOT NULL, source varchar(20) NOT NULL, ticks int NOT NULL, took double NOT NULL, reckoned double NOT NULL, lastAt datetime(3) NOT NULL, PRIMARY KEY (gardenId, source), ${OF_GARDEN})`,
+    ),
     { name: 'plant.cultivarId', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS cultivarId uuid NULL` },
     { name: 'plant.kindUnsure', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS kindUnsure tinyint NULL` },
     { name: 'garden.seasonMode', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS seasonMode varchar(12) NULL` },

@@ -4,8 +4,8 @@ import { defineWrite, type OfGarden } from '../../lib/writes';
 
 export const doTask = defineWrite(
   'task.done',
-  ({ gardenId, key, recordId }: OfGarden & { key: string; recordId: string }) =>
-    api<{ recordId: string | null }>('POST', apiOf(gardenId, 'tasks', key, 'done'), { recordId }),
+  ({ gardenId, key, recordId, reckoned }: OfGarden & { key: string; recordId: string; reckoned?: number }) =>
+    api<{ recordId: string | null }>('POST', apiOf(gardenId, 'tasks', key, 'done'), { recordId, reckoned }),
 );
 export const undoTask = defineWrite(
   'task.undo',

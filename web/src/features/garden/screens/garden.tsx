@@ -1,4 +1,4 @@
-import type { GardenView } from '@candid-leaf/contract';
+import type { GardenView, TaskDto } from '@candid-leaf/contract';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -13,6 +13,14 @@ import { PlaceStrip } from '../components/place-strip';
 
 /** Fetched when somebody changes the order. */
 const PlaceOrder = lazy(async () => ({ default: (await import('../components/place-order')).PlaceOrder }));
+
+/** Where a task lies on the walk through the garden. */
+function orderOf(places: GardenView['places'], task: TaskDto): number | null {
+  const at = places.findIndex(
+    (p) => p.place.id === task.placeId || p.plants.some(({ plant }) => plant.id === task.plantId),
+  );
+  return at < 0 ? null : at;
+}
 
 /** The garden as it lies, with the water left in each bed and pot, and what to do today. */
 export function GardenScreen() {
@@ -35,7 +43,11 @@ function Garden({ view }: { view: GardenView }) {
       <h1 className="sr-only">{garden.name}</h1>
       <div className="grid gap-5 lg:grid-cols-[1fr_23rem]">
         <aside className="lg:order-2">
-          {chosen ? <DayPanel key={chosen.day} day={chosen} /> : <TodayList tasks={today} />}
+          {chosen ? (
+            <DayPanel key={chosen.day} day={chosen} />
+          ) : (
+            <TodayList tasks={today} orderOf={(t) => orderOf(places, t)} />
+          )}
           {!chosen && places.length > 0 && <Steadiness places={names} />}
         </aside>
         <div className="flex flex-col gap-4">

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { Button } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
+import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-input';
@@ -75,6 +75,14 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto | null; onKep
           hint="month-day, empty if there is none"
           error={e.firstFrost?.message}
           {...register('firstFrost', emptyIsUnknown)}
+        />
+        <SelectField
+          label="Grown in"
+          options={[
+            ['', 'the warm part of the year'],
+            ['mild-winter', 'the mild winter, on purpose'],
+          ]}
+          {...register('seasonMode', emptyIsUnknown)}
         />
       </FormCard>
       <UnitsAndDates register={register} />

@@ -13,6 +13,7 @@ import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../garden/components/garden-page';
 import { gardensQuery } from '../../garden/queries';
 import { pullWeather, saveGarden } from '../../garden/writes';
+import { CalendarLink } from '../components/calendar-link';
 import { DaysAway } from '../components/days-away';
 import { HoseTimer } from '../components/hose-timer';
 import { GardenForm } from '../components/garden-form';
@@ -29,6 +30,7 @@ export function SettingsScreen() {
             <Weather garden={v.garden} state={v.weather} />
             <DaysAway key={`away ${v.garden.version}`} garden={v.garden} />
             <HoseTimer garden={v.garden} />
+            <CalendarLink />
             <OtherGardens current={v.garden.id} />
           </aside>
         </div>

@@ -1,7 +1,9 @@
 import type { TaskDto } from '@candid-leaf/contract';
+import { fillTime } from '@candid-leaf/core/budget';
 import { doseInWords } from '@candid-leaf/core/diagnosis';
 import { Check, Eye, Footprints, Sprout } from 'lucide-react';
 import { Link } from 'react-router';
+import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
@@ -9,6 +11,7 @@ import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { SoilFeel } from '../../records/components/soil-feel';
+import { Budget } from './budget';
 import { Picks } from './picks';
 import { TASK_ICONS } from '../task-icons';
 import { doTask, postponeTask, undoTask } from '../writes';
@@ -18,17 +21,32 @@ const MOST_OPEN = 7;
 /** So many things that wait are told in full. */
 const MOST_WAITING = 3;
 
+interface Props {
+  tasks: readonly TaskDto[];
+  /** where it lies on the walk; null: nowhere */
+  orderOf: (task: TaskDto) => number | null;
+}
+
 /** What to do today: short, each with its amount and its why, done or put off with one touch. What waits says until when. */
-export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
+export function TodayList({ tasks, orderOf }: Props) {
   const format = useFormat();
-  const due = tasks.filter((t) => !t.held);
+  const { today } = useGarden();
+  const [budget, setBudget] = useState<number | null>(null);
+  const all = tasks.filter((t) => !t.held);
+  const ordered = all.map((t) => ({ ...t, order: orderOf(t) }));
+  const due = budget === null ? all : fillTime(ordered, budget, today);
   const held = tasks.filter((t) => t.held);
   const litres = due.reduce((sum, t) => sum + (t.litres ?? 0), 0);
   const minutes = due.reduce((sum, t) => sum + t.minutes, 0);
-  const rest = due.slice(MOST_OPEN);
+  // what fits into a given time stands open, all of it
+  const rest = budget === null ? due.slice(MOST_OPEN) : [];
+  const left = all.length - due.length;
   return (
     <Panel title="Today">
-      {due.length === 0 ? (
+      {all.length > 0 && <Budget minutes={budget} onChange={setBudget} />}
+      {due.length === 0 && all.length > 0 ? (
+        <p className="mt-2 text-soft">Nothing of it fits into that time.</p>
+      ) : due.length === 0 ? (
         <p className="mt-2 text-soft">Nothing is due. A look round never hurts.</p>
       ) : (
         <>
@@ -37,11 +55,16 @@ export function TodayList({ tasks }: { tasks: readonly TaskDto[] }) {
             {litres > 0 ? `, ${format.litres(litres)} of water` : ''}
           </p>
           <ul className="mt-1 divide-y divide-line">
-            {due.slice(0, MOST_OPEN).map((t) => (
+            {(budget === null ? due.slice(0, MOST_OPEN) : due).map((t) => (
               <Task key={t.key} task={t} />
             ))}
           </ul>
         </>
+      )}
+      {budget !== null && left > 0 && (
+        <p className="border-t border-line py-2 text-sm text-soft">
+          {left} more would take longer; the most useful is chosen, in the order of the walk.
+        </p>
       )}
       {rest.length > 0 && (
         <details className="border-t border-line">
@@ -135,7 +158,7 @@ function Answers({ task }: { task: TaskDto }) {
   const { key } = task;
   const tick = () =>
     done.mutate(
-      { key, recordId: uuid() },
+      { key, recordId: uuid(), reckoned: task.reckoned },
       { said: `Done: ${task.title}.`, undo: ({ recordId }) => undo.mutate({ key, recordId }) },
     );
   const putOff = () => later.mutate({ key }, { said: `Not today: ${task.title}.`, undo: () => undo.mutate({ key }) });

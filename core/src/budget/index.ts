@@ -1,0 +1,2 @@
+export * from './fill.js';
+export * from './pace.js';

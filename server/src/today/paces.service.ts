@@ -1,0 +1,27 @@
+import { Injectable } from '@nestjs/common';
+import { learn, NO_PACE, type Pace } from '@candid-leaf/core/budget';
+import type { EntityManager } from 'typeorm';
+import { Clock } from '../shared/clock.js';
+import { TaskPaceEntity } from './task-pace.entity.js';
+
+/** How long things take in a garden, learned tick by tick. */
+@Injectable()
+export class Paces {
+  constructor(private readonly clock: Clock) {}
+
+  async of(m: EntityManager, gardenId: string): Promise<Map<string, Pace>> {
+    const rows = await m.findBy(TaskPaceEntity, { gardenId });
+    return new Map(rows.map((r) => [r.source, r]));
+  }
+
+  /** A tick: the time since the one before it, of whatever kind, is what this one took. */
+  async note(m: EntityManager, gardenId: string, source: string, reckoned: number): Promise<void> {
+    const rows = await m.findBy(TaskPaceEntity, { gardenId });
+    const now = this.clock.now();
+    const last = Math.max(...rows.map((r) => r.lastAt.getTime()));
+    const { ticks, took, reckoned: before } = rows.find((r) => r.source === source) ?? NO_PACE;
+    const since = Number.isFinite(last) ? (now.getTime() - last) / 60_000 : null;
+    const pace = learn({ ticks, took, reckoned: before }, reckoned, since);
+    await m.upsert(TaskPaceEntity, { gardenId, source, ...pace, lastAt: now }, ['gardenId', 'source']);
+  }
+}
