@@ -25,6 +25,10 @@ async function views(page: Page): Promise<[string, string][]> {
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],
     ['walk', `${bed}/walk`],
+    ['season', `${garden}/season`],
+    ['next year', `${garden}/season?year=2027`],
+    ['kinds', `${garden}/shed/kinds`],
+    ['a kind', `${garden}/shed/kinds/new?from=slicer`],
     ['shed', `${garden}/shed`],
     ['what was sprayed', `${garden}/shed/sprays`],
     ['soil of a place', `${bed}/soil`],
@@ -66,7 +70,7 @@ for (const [where, width, height] of [
 ] as const)
   for (const colorScheme of ['light', 'dark'] as const)
     test(`no view has an accessibility violation or runs sideways: ${where}, ${colorScheme}`, async ({ browser }) => {
-      test.setTimeout(300_000); // sixteen views, each looked at element by element
+      test.setTimeout(300_000); // each view is looked at element by element
       const context = await browser.newContext({ viewport: { width, height }, colorScheme });
       const page = await context.newPage();
       const problems: string[] = [];

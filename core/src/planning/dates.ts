@@ -41,6 +41,8 @@ export interface DatesQuestion {
   /** the day it was set out, where that is written down */
   plantedOn?: Day | null;
   sownOn?: Day | null;
+  /** the day on which the first ripe fruit was picked */
+  pickedOn?: Day | null;
   /** measured and foreseen, where it stands */
   weather?: readonly WeatherDay[];
 }
@@ -122,7 +124,8 @@ export function yearDates(q: DatesQuestion): YearDates {
     band('mulch', addDays(out, MULCH_DAYS[0]), addDays(outTo, MULCH_DAYS[1])),
   ];
   const first = firstFruit(q, days, out, outTo);
-  bands.push(band('first-fruit', first.from, first.to));
+  const picked = q.pickedOn ?? null;
+  bands.push(band('first-fruit', picked ?? first.from, picked ?? first.to, picked));
   if (frosts.last && q.mode === 'warm')
     bands.push(band('last-frost', addDays(frosts.last, -FROST_SCATTER), addDays(frosts.last, FROST_SCATTER)));
   if (end) {

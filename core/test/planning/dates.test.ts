@@ -109,6 +109,7 @@ describe('once it is set out, warmth decides', () => {
   test('what was done is told as done', () => {
     const out = yearDates(planted(23)).bands.find((b) => b.what === 'plant-out')!;
     expect(bandInWords(out, METRIC_FORMAT)).toBe('done on 6 May');
+    expect(at({ ...planted(23), pickedOn: '2026-07-11' }, 'first-fruit')).toEqual(['2026-07-11', '2026-07-11']);
     expect(
       bandInWords(
         yearDates(q()).bands.find((b) => b.what === 'second-sowing')!,

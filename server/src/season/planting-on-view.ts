@@ -52,7 +52,7 @@ export const datesOf = (
   s: GardenSnapshot,
   year: number,
   kind: DatesQuestion['kind'],
-  done: Pick<DatesQuestion, 'plantedOn' | 'sownOn'> = {},
+  done: Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn'> = {},
 ): YearDates =>
   yearDates({
     garden: s.garden,

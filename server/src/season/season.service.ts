@@ -8,6 +8,7 @@ import {
   type DateKind,
   type DatesQuestion,
 } from '@candid-leaf/core/planning';
+import type { Picking } from '@candid-leaf/core/records';
 import { growingYearOf } from '@candid-leaf/core/season';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -26,10 +27,10 @@ import {
 import { PlantingsService } from './plantings.service.js';
 
 /** More lines than this one cannot read at a glance. */
-const MOST_LINES = 10;
+const MOST_LINES = 14;
 const BEFORE_OUT: ReadonlySet<DateKind> = new Set<DateKind>(['sow', 'pot-on', 'harden']);
 const STILL: ReadonlySet<DateKind> = new Set<DateKind>(['last-planting', 'second-sowing']);
-type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn'>;
+type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn'>;
 
 /** Where one is in the year, and what is planned. */
 @Injectable()
@@ -104,12 +105,16 @@ function linesOf(
   };
   for (const p of plantings) add(kindName(s.cultivarOf(p), p.crop), kindOf(s, p), p);
   for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {
-    const kind = s.cultivarOf(p);
+    const label = nameOf(s, p);
+    const pickedOn = firstPicked(
+      s,
+      plants.filter((x) => nameOf(s, x) === label),
+    );
     // how it was raised is not written down, and what may still be planted is told once
     add(
-      kind?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop,
-      kind ?? p,
-      { plantedOn: p.transplantedOn },
+      label,
+      s.cultivarOf(p) ?? p,
+      { plantedOn: p.transplantedOn, pickedOn },
       (b) => !BEFORE_OUT.has(b.what) && !STILL.has(b.what),
     );
   }
@@ -121,6 +126,17 @@ function linesOf(
   }
   return [...lines.values()].slice(0, MOST_LINES);
 }
+
+/** What stands, by its kind or by its type. */
+const nameOf = (s: GardenSnapshot, p: PlantEntity): string =>
+  s.cultivarOf(p)?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop;
+
+const firstPicked = (s: GardenSnapshot, plants: readonly PlantEntity[]): string | null =>
+  plants
+    .flatMap((p) => s.recordsOf(p.id))
+    .filter((r) => r.type === 'picking' && (r.data as Picking).ripeness !== 'green')
+    .map((r) => r.day)
+    .sort()[0] ?? null;
 
 const TYPE_NAMES: Record<string, string> = {
   tomato: 'Tomato',

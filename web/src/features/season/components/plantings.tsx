@@ -15,7 +15,9 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
   return (
     <div className="flex flex-col gap-4">
       {season.plantings.length === 0 && (
-        <Panel title={`Nothing is planned for ${season.season.label}`}>
+        <Panel
+          title={`Nothing ${season.lines.some((l) => l.bands.some((b) => b.done)) ? 'more ' : ''}is planned for ${season.season.label}`}
+        >
           <p className="mt-1 max-w-prose text-soft">
             Say what is to grow where, and it is held against what stood and ailed there, the room in the bed and the
             length of the summer. Then Today asks to sow, pot on, harden and plant out, each in its time.

@@ -1,0 +1,157 @@
+import { expect, test } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { ownGarden, signIn } from './helpers.js';
+
+test('a year is planned: warned of rotation and of too many, sown, hardened, held by a cold soil, planted out', async ({
+  page,
+}) => {
+  const own = await ownGarden(page, {}, '2026-03-05');
+  const bed = randomUUID();
+  await own.put('/places', {
+    id: bed,
+    name: 'Long bed',
+    kind: 'ground',
+    texture: 'loam',
+    lengthM: 2.4,
+    widthM: 0.6,
+    history: [{ year: 2025, family: 'nightshade', problems: ['vascular-wilt'] }],
+  });
+  await signIn(page, own.who);
+
+  // a kind from its packet: the letters are read
+  await page.getByRole('link', { name: 'Shed', exact: true }).click();
+  await page.getByRole('link', { name: 'Kinds' }).click();
+  await page.getByRole('link', { name: 'Round tomato' }).click();
+  await page.getByLabel('Name').fill('Track Red');
+  await page.getByLabel('Letters for resistance').fill('VF ZZ');
+  await expect(
+    page.getByText('V: verticillium wilt; F: fusarium wilt; ZZ: not known here, and counts for nothing'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('heading', { name: 'Track Red' })).toBeVisible();
+
+  // the plan is held against the bed while it is written
+  await page.getByRole('link', { name: 'Season' }).click();
+  await expect(page.getByText('Nothing is planned for 2026')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan a planting' }).click();
+  const said = page.getByRole('status', { name: 'What speaks for and against it' });
+  await expect(said).toContainText('Wilt disease in the stem was seen here, and waits in the soil');
+  await page.getByLabel('How many').fill('9');
+  await expect(said).toContainText('9 plants are too many here: at 45 cm there is room for 5');
+  await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Track Red' });
+  await expect(said).toContainText('stood here in 2025, the year before');
+  await page.getByLabel('How many').fill('2');
+  await expect(said).toContainText('3 cells, 6 seeds');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('heading', { name: '2 Track Red, Long bed' })).toBeVisible();
+  await page.getByText('All dates in words').click();
+  await expect(page.getByRole('row', { name: /Track Red Plant out/ })).toContainText('25 April to 16 May');
+
+  // Today asks for it, step by step
+  const goTo = async (day: string) => {
+    const { today: _t, ...garden } = await (await page.request.get(`/api/gardens/${own.garden}`)).json();
+    await page.request.put('/api/gardens', { data: { ...garden, pinnedDate: day } });
+    await page.goto(`/gardens/${own.garden}`);
+  };
+  await goTo('2026-03-05');
+  const tick = async (title: string) => {
+    const done = page.getByRole('button', { name: `Done: ${title}` });
+    await done.click();
+    await expect(done).toBeHidden();
+  };
+  await tick('Sow Track Red');
+  await goTo('2026-04-12');
+  await tick('Pot on Track Red');
+  await tick('Begin to harden off Track Red');
+  await goTo('2026-04-13');
+  // the night is cold: it pauses by itself, and goes on where it was
+  await expect(page.getByRole('list', { name: 'Not now' })).toContainText(
+    'Track Red stays in today. Hardening off pauses: the night will be under 10',
+  );
+  await goTo('2026-05-27');
+  await expect(page.getByText(/^Put Track Red outside: 2 hours in shade/)).toBeVisible();
+  await tick('Put Track Red outside');
+
+  // the other days are written down; a cold soil holds it still, a warm one lets it out
+  const { plantings } = await (await page.request.get(`/api/gardens/${own.garden}/season?year=2026`)).json();
+  const outDays = ['2026-04-12', ...Array.from({ length: 9 }, (_, i) => `2026-05-${18 + i}`)];
+  await own.put('/plantings', { ...plantings[0].planting, outDays });
+  const soil = (celsius: number) =>
+    own.put('/records', { id: randomUUID(), type: 'soil-warmth', placeId: bed, data: { date: '2026-05-27', celsius } });
+  await soil(11);
+  await goTo('2026-05-27');
+  await expect(page.getByRole('list', { name: 'Not now' })).toContainText(/Plant out Track Red.*Wait .*soil/);
+  await soil(18);
+  await goTo('2026-05-27');
+  await expect(page.getByText(/Hardened off$/)).toBeVisible();
+  await tick('Plant out Track Red');
+  await expect(page.getByRole('link', { name: /^Track Red 2/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Season' }).click();
+  await expect(page.getByText('Planted out on 27 May.')).toBeVisible();
+});
+
+test('fruit is picked in two touches from Today; dark ends are not for the jar, and that is said where it stands', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const place = randomUUID();
+  await own.put('/places', { id: place, name: 'Wall', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 });
+  await own.put('/plants', {
+    id: randomUUID(),
+    placeId: place,
+    name: 'Early Red',
+    crop: 'tomato',
+    stage: 'ripening',
+    transplantedOn: '2026-05-06',
+  });
+  await signIn(page, own.who);
+  await expect(page.getByText('Look for ripe fruit: Wall')).toBeVisible();
+  await page.getByRole('button', { name: 'Pick: Early Red' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('How many').fill('6');
+  await sheet.getByLabel('Together (g)').fill('700');
+  await sheet.getByLabel('How it is').selectOption('Dark end');
+  await sheet.getByLabel('What for').selectOption('to keep: dried, frozen, in jars');
+  await sheet.getByRole('button', { name: 'Record' }).click();
+  await expect(sheet.getByText(/does not keep, and is not for canning/)).toBeVisible();
+  await sheet.getByLabel('What for').selectOption('to cook');
+  await sheet.getByRole('button', { name: 'Record' }).click();
+  await expect(page.getByText('Look for ripe fruit: Wall')).toBeHidden();
+  await page.getByRole('link', { name: /^Early Red/ }).click();
+  await expect(page.getByRole('button', { name: /Picked 6, 700.g, dark end, for sauce/ })).toBeVisible();
+});
+
+test('twenty minutes: the most useful stays; a calendar program subscribes, until the link is taken back', async ({
+  page,
+  request,
+}) => {
+  const own = await ownGarden(page);
+  for (const name of ['North bed', 'South bed', 'East bed']) {
+    const place = randomUUID();
+    await own.put('/places', { id: place, name, kind: 'ground', texture: 'loam', lengthM: 4, widthM: 0.5 });
+    for (let i = 0; i < 4; i++)
+      await own.put('/plants', {
+        id: randomUUID(),
+        placeId: place,
+        name: `${name} ${i}`,
+        crop: 'tomato',
+        stage: 'ripening',
+        transplantedOn: '2026-05-06',
+      });
+  }
+  await signIn(page, own.who);
+  const tasks = page.getByRole('region', { name: 'Today' }).getByRole('listitem');
+  await expect(page.getByText(/^\d+ things to do/)).toBeVisible();
+  const all = await tasks.count();
+  await page.getByLabel('I have').selectOption('10 minutes');
+  await expect(page.getByText(/more would take longer/)).toBeVisible();
+  expect(await tasks.count()).toBeLessThan(all);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const address = await page.getByLabel('The link, shown this once').inputValue();
+  const read = await request.get(address);
+  expect(await read.text()).toContain('Look for ripe fruit: North bed');
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('The link opens nothing any more.', { exact: true })).toBeVisible();
+  expect((await request.get(address)).status()).toBe(404);
+});
