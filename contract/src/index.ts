@@ -8,6 +8,7 @@ export * from './places.js';
 export * from './plants.js';
 export * from './products.js';
 export * from './records.js';
+export * from './reports.js';
 export * from './season.js';
 export * from './soil.js';
 export * from './sprays.js';

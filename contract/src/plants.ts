@@ -1,4 +1,5 @@
-import { PlantMake } from '@candid-leaf/core/records';
+import { IsCalendarDay, PlantMake } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import { TRAININGS, type Training } from '@candid-leaf/core/pruning';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
@@ -41,7 +42,24 @@ export class PlantInput extends PlantMake {
   kindUnsure?: boolean | null;
 }
 
+/** Why a plant ended. */
+export const PLANT_ENDS = ['season-over', 'disease', 'frost', 'died', 'given-away', 'made-room'] as const;
+export type PlantEnd = (typeof PLANT_ENDS)[number];
+
+/** Taking a plant out, with why, where one says so. */
+export class PlantEnded {
+  @IsOptional()
+  @IsIn(PLANT_ENDS)
+  because?: PlantEnd | null;
+
+  /** the day, where it was not today */
+  @IsOptional()
+  @IsCalendarDay()
+  on?: Day | null;
+}
+
 export interface PlantDto extends PlantInput {
+  endedBecause?: PlantEnd | null;
   version: number;
   position: number;
   retiredOn: string | null;

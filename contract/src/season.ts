@@ -4,7 +4,7 @@ import type { Gate, HardeningPlan } from '@candid-leaf/core/setting-out';
 import type { GrowingYear } from '@candid-leaf/core/season';
 import type { EarlierYear } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { IsInt, IsOptional, Min } from 'class-validator';
+import { IsInt, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator';
 import { IsId } from './id.js';
 
 /** A kind that the gardener grows. */
@@ -74,7 +74,40 @@ export interface SeasonView {
   past: boolean;
   lines: YearLine[];
   plantings: PlantingOnView[];
+  /** the look back at it, and the one at the season before */
+  notes: SeasonNotesDto | null;
+  before: { label: string; notes: SeasonNotesDto } | null;
   /** what grew and ailed in each place, by its id */
   grounds: Record<string, EarlierYear[]>;
   needs: Needs | null;
+}
+
+/** What the gardener says of a season when it is over; the next year's plan reads it. */
+export class SeasonNotesInput {
+  @IsId()
+  id: string;
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  version?: number;
+
+  @IsInt()
+  @Min(1990)
+  @Max(2200)
+  year: number;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(4000)
+  worked?: string | null;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(4000)
+  change?: string | null;
+}
+
+export interface SeasonNotesDto extends SeasonNotesInput {
+  version: number;
 }

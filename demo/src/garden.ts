@@ -56,7 +56,10 @@ export const PLACES: PlaceInput[] = [
     widthM: 0.45,
     irrigation: 'drip',
     flowLPerH: 24,
-    history: [{ year: 2025, family: 'nightshade' }],
+    history: [
+      { year: 2024, family: 'nightshade', problems: ['vascular-wilt'] },
+      { year: 2025, family: 'other' },
+    ],
   },
   {
     id: idOf('tunnel'),

@@ -2,6 +2,7 @@ import type { RecordInput } from '@candid-leaf/contract';
 import { v5 as nameUuid } from 'uuid';
 import { DEMO_ACCOUNT, DEMO_DAY } from './account.js';
 import { GARDEN, PLACES, PLANTS, PRODUCTS, TRIALS } from './garden.js';
+import { PAST_NOTES, PAST_PLANTS } from './earlier-years.js';
 import { KINDS, PLANTINGS } from './kinds.js';
 import { RECORDS } from './season.js';
 import { PAST_TREATMENTS } from './treatments.js';
@@ -60,10 +61,14 @@ export async function loadDemo(
   for (const place of PLACES) await must('PUT', `${garden}/places`, own(place));
   for (const kind of KINDS) await must('PUT', `${garden}/kinds`, own(kind));
   for (const plant of PLANTS) await must('PUT', `${garden}/plants`, own(plant));
+  for (const { plant } of PAST_PLANTS) await must('PUT', `${garden}/plants`, own(plant));
   for (const product of PRODUCTS) await must('PUT', `${garden}/products`, own(product));
   for (const trial of TRIALS) await must('PUT', `${garden}/trials`, own(trial));
   for (let i = 0; i < RECORDS.length; i += TOGETHER)
     await Promise.all(RECORDS.slice(i, i + TOGETHER).map((r: RecordInput) => must('PUT', `${garden}/records`, own(r))));
+  for (const { plant, endedOn, because } of PAST_PLANTS)
+    await must('POST', `${garden}/plants/${own(plant).id}/retire`, { on: endedOn, because });
+  for (const notes of PAST_NOTES) await must('PUT', `${garden}/season/notes`, own(notes));
   for (const planting of PLANTINGS) await must('PUT', `${garden}/plantings`, own(planting));
   // what was taken on earlier is taken on and closed on its own days; then the garden stands on its day again
   for (const t of PAST_TREATMENTS.map(own)) {

@@ -3,6 +3,7 @@ import type { Feeding, Inspection, RecordData, RecordKind, WaterMethod } from '@
 import { addDays, type Day, daysBetween } from '@candid-leaf/core/units';
 import { DEMO_DAY } from './account.js';
 import { PLANTS } from './garden.js';
+import { PAST_RECORDS } from './earlier-years.js';
 import { idOf } from './ids.js';
 
 /** A season of records from April to mid July, with the habits that lead to what the demo finds. */
@@ -212,6 +213,6 @@ const LOOKS: RecordInput[] = [
 ];
 
 /** In the order in which they were made. */
-export const RECORDS: RecordInput[] = [...WATERING, ...FEEDING, ...CARE, ...LOOKS]
+export const RECORDS: RecordInput[] = [...WATERING, ...FEEDING, ...CARE, ...LOOKS, ...PAST_RECORDS]
   .filter((r) => (r.data as { date: Day }).date <= DEMO_DAY)
   .sort((a, b) => ((a.data as { date: Day }).date < (b.data as { date: Day }).date ? -1 : 1));

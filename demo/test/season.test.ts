@@ -33,9 +33,10 @@ test('what was taken on earlier was seen on that plant before, and closed within
   }
 });
 
-test('a season of records from April to mid July, no two with one id', () => {
+test('two earlier seasons, and this one from April to mid July; no two records with one id', () => {
   const days = RECORDS.map((r) => (r.data as { date: string }).date);
-  expect(days[0]! < '2026-05-01').toBe(true);
+  for (const year of ['2024', '2025', '2026']) expect(days.some((d) => d.startsWith(year))).toBe(true);
+  expect(days.filter((d) => d > '2026')[0]! < '2026-05-01').toBe(true);
   expect(days.at(-1)! <= DEMO_DAY && days.at(-1)! >= '2026-07-15').toBe(true);
   expect(new Set(RECORDS.map((r) => r.id)).size).toBe(RECORDS.length);
 });

@@ -95,9 +95,9 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await expect(page.getByText('looked at today')).toBeVisible();
     await page.getByRole('link', { name: /Second cordon/ }).click();
     await page.getByRole('link', { name: 'Change' }).click();
-    await page.getByRole('button', { name: 'Retire this plant' }).click();
+    await page.getByRole('button', { name: 'End this plant' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeHidden();
-    await page.getByRole('listitem').filter({ hasText: 'is retired' }).getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('listitem').filter({ hasText: 'has ended' }).getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeVisible();
   });
 });

@@ -1,3 +1,4 @@
+import { ReportsModule } from './reports/reports.module.js';
 import { CalendarModule } from './calendar/calendar.module.js';
 import { CultivarsModule } from './cultivars/cultivars.module.js';
 import { SeasonModule } from './season/season.module.js';
@@ -59,6 +60,7 @@ const FEATURES = [
   TrialsModule,
   RoundsModule,
   SeasonModule,
+  ReportsModule,
   CalendarModule,
   ViewsModule,
 ];

@@ -14,6 +14,8 @@ import {
   TreatmentOutcome,
   TrialInput,
   CultivarInput,
+  PlantEnded,
+  SeasonNotesInput,
   PlantingInput,
 } from '@candid-leaf/contract';
 import { GARDEN } from '@candid-leaf/demo';
@@ -137,6 +139,12 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/products': READ,
   'GET /api/gardens/:gardenId/trials': READ,
   'GET /api/gardens/:gardenId/kinds': READ,
+  'GET /api/gardens/:gardenId/season/report': READ,
+  'PUT /api/gardens/:gardenId/season/notes': {
+    member: 200,
+    cls: SeasonNotesInput,
+    body: () => ({ id: uuid(), year: 2026, worked: 'mulch' }),
+  },
   'GET /api/gardens/:gardenId/calendar': READ,
   'POST /api/gardens/:gardenId/calendar': ACT(200),
   'DELETE /api/gardens/:gardenId/calendar': ACT(204),
@@ -176,7 +184,11 @@ export const ROUTES: Record<string, Row> = {
     body: plant,
     foreign: (m, t) => [plant(t), { ...plant(m), id: t.plantId }, { ...plant(m), id: t.plantId, version: 1 }],
   },
-  'POST /api/gardens/:gardenId/plants/:plantId/retire': ACT(204),
+  'POST /api/gardens/:gardenId/plants/:plantId/retire': {
+    member: 204,
+    cls: PlantEnded,
+    body: () => ({ because: 'season-over' }),
+  },
   'POST /api/gardens/:gardenId/plants/:plantId/restore': ACT(204),
   'POST /api/gardens/:gardenId/plants/:plantId/treatments': {
     member: 200,

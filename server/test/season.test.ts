@@ -1,4 +1,4 @@
-import type { GardenView, PlantingDto, SeasonView, TaskDto } from '@candid-leaf/contract';
+import type { GardenView, PlantingDto, SeasonReportView, SeasonView, TaskDto } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { startApp, type App } from './app.js';
@@ -122,7 +122,7 @@ test('a kind is corrected later without losing a record; its letters speak for t
   expect(before).toBeGreaterThan(0.1);
   const kind = await g.kind({ letters: 'VFF' });
   const own = (await g.plantView(plant)).plant;
-  const { position: _p, retiredOn: _r, ...facts } = own;
+  const { position: _p, retiredOn: _r, endedBecause: _e, ...facts } = own;
   await g.put('/plants', { ...facts, cultivarId: kind, kindUnsure: true }).expect(200);
   const shielded = await wilt();
   expect(shielded).toBeLessThan(before);
@@ -251,4 +251,67 @@ test('frost days the wrong way round are refused where the garden is described',
     .send({ ...settings, lastFrost: '10-28', firstFrost: '04-18' })
     .expect(400);
   expect(refused.body.faults).toEqual([{ path: 'firstFrost', reason: expect.stringMatching(/are the two exchanged/) }]);
+});
+
+describe('the year’s end', () => {
+  const report = async (g: Awaited<ReturnType<typeof garden>>, year = 2026) =>
+    (await g.agent.get(g.url(`/season/report?year=${year}`)).expect(200)).body as SeasonReportView;
+
+  test('what it bore, what was lost and saved, water for a kilogram; a place’s watering counts since a plant stands there', async () => {
+    const g = await garden();
+    const a = await g.plant(g.bed, { name: 'A', type: 'slicer' });
+    const b = await g.plant(g.bed, { name: 'B', transplantedOn: '2026-06-10', type: 'paste' });
+    await g.record('watering', { placeId: g.bed }, { date: '2026-06-01', litres: 20 });
+    await g.record('watering', { placeId: g.bed }, { date: '2026-07-01', litres: 10 });
+    const pick = (plantId: string, data: object) =>
+      g.record('picking', { plantId }, { date: TODAY, state: 'sound', use: 'eaten', ...data });
+    await pick(a, { grams: 2000 });
+    await pick(b, { count: 10, state: 'dark-end', use: 'sauce' });
+    await pick(b, { grams: 200, state: 'soft', use: 'binned' });
+    const { harvest, compared } = await report(g);
+    // ten paste tomatoes of 80 g
+    expect([harvest.kg, harvest.savedKg]).toEqual([2.8, 0.8]);
+    expect(harvest.losses).toMatchObject([{ state: 'soft', kg: 0.2 }]);
+    expect(harvest.plants.map((p) => [p.name, p.kg, p.litresPerKg])).toEqual([
+      ['A', 2, 15],
+      ['B', 0.8, 12.5],
+    ]);
+    expect(compared).toMatchObject([{ label: '2026', plants: 2, kg: 2.8, firstPick: TODAY }]);
+    // an earlier season is read beside it, and this one does not reach into it
+    await g.plant(g.bed, { name: 'Old', transplantedOn: '2025-05-12' });
+    expect((await report(g, 2025)).harvest.plants.map((p) => p.name)).toEqual(['Old']);
+    expect((await g.season(2025)).past).toBe(true);
+    expect((await report(g)).compared.map((c) => c.label)).toEqual(['2026', '2025']);
+    await g.agent.get(g.url('/season/report?year=2026.5')).expect(400);
+  });
+
+  test('a plant ends with its reason, is told in the report, and can be called back', async () => {
+    const g = await garden();
+    const plant = await g.plant(g.bed, { name: 'Sick one' });
+    const end = (body: object) => g.agent.post(g.url(`/plants/${plant}/retire`)).send(body);
+    await end({ because: 'boredom' }).expect(400);
+    await end({ because: 'disease' }).expect(204);
+    expect((await report(g)).ended).toEqual([{ name: 'Sick one', place: 'Bed', on: TODAY, because: 'disease' }]);
+    await g.agent.post(g.url(`/plants/${plant}/restore`)).expect(204);
+    expect((await report(g)).ended).toEqual([]);
+    await end({ on: '2026-07-19' }).expect(400);
+    await end({ on: '2026-05-01' }).expect(400);
+    await end({}).expect(204);
+    expect((await report(g)).ended).toMatchObject([{ because: null }]);
+  });
+
+  test('the look back is kept once for a season, and the next year’s plan begins with it', async () => {
+    const g = await garden();
+    const notes = { id: uuid(), year: 2026, worked: 'Mulch', change: 'Plant later' };
+    await g.put('/season/notes', notes).expect(200);
+    await g.put('/season/notes', notes).expect(200);
+    expect((await g.season(2026)).notes).toMatchObject({ worked: 'Mulch', version: 1 });
+    expect((await g.season(2027)).before).toMatchObject({ label: '2026', notes: { change: 'Plant later' } });
+    expect((await g.season(2026)).before).toBeNull();
+    const second = await g.put('/season/notes', { ...notes, id: uuid() }).expect(400);
+    expect(second.body.faults).toEqual([{ path: 'year', reason: expect.stringMatching(/look back already/) }]);
+    await g.put('/season/notes', { ...notes, version: 1, change: 'x'.repeat(4001) }).expect(400);
+    const stranger = await garden();
+    await stranger.put('/season/notes', { ...notes, year: 2025 }).expect(404);
+  });
 });

@@ -77,6 +77,10 @@ export const router = createBrowserRouter([
         path: ROUTES.kinds,
         lazy: async () => ({ Component: (await import('./features/kinds/screens/kinds')).KindsScreen }),
       },
+      {
+        path: ROUTES.report,
+        lazy: async () => ({ Component: (await import('./features/reports/screens/report')).ReportScreen }),
+      },
       { path: ROUTES.newKind, lazy: kindEdit },
       { path: ROUTES.kind, lazy: kindEdit },
       { path: ROUTES.newProduct, lazy: productEdit },

@@ -105,3 +105,20 @@ export const daysToMaturityOf = (c: {
   c.daysToMaturity
     ? { days: c.daysToMaturity, sure: true }
     : { days: USUAL_DAYS[c.type ?? c.crop] ?? USUAL_DAYS[c.crop], sure: false };
+
+/** One ripe fruit of each type, g, where its packet does not tell (common practice, from memory). */
+const USUAL_FRUIT_G: Record<PlantType | Crop, number> = {
+  tomato: 120,
+  cherry: 15,
+  slicer: 140,
+  paste: 80,
+  beefsteak: 350,
+  pepper: 120,
+  sweet: 130,
+  hot: 12,
+  superhot: 8,
+};
+
+/** One fruit, g: of the packet, else as its type usually weighs. */
+export const fruitGOf = (c: { crop: Crop; type?: PlantType | null; fruitG?: number | null }): number =>
+  c.fruitG ?? USUAL_FRUIT_G[c.type ?? c.crop];

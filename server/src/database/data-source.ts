@@ -1,5 +1,6 @@
 import { CalendarLinkEntity } from '../calendar/calendar.entity.js';
 import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { SeasonNotesEntity } from '../season/season-notes.entity.js';
 import { PlantingEntity } from '../season/planting.entity.js';
 import { TrialEntity } from '../trials/trial.entity.js';
 import type { DataSourceOptions } from 'typeorm';
@@ -47,6 +48,7 @@ const ENTITIES = [
   PlantingEntity,
   CalendarLinkEntity,
   TaskPaceEntity,
+  SeasonNotesEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */

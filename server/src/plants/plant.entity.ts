@@ -1,4 +1,5 @@
 import type { Crop, DisorderCode, GrowthHabit, PlantType, Stage } from '@candid-leaf/core/records';
+import type { PlantEnd } from '@candid-leaf/contract';
 import type { Training } from '@candid-leaf/core/pruning';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
@@ -55,4 +56,8 @@ export class PlantEntity extends GardenRow {
 
   @Column('date', { nullable: true })
   retiredOn: string | null;
+
+  /** why it ended, where that was said */
+  @Column('varchar', { length: 20, nullable: true })
+  endedBecause: PlantEnd | null;
 }

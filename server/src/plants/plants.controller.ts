@@ -1,5 +1,5 @@
 import { Body, Controller, HttpCode, Param, Post, Put } from '@nestjs/common';
-import { NewOrder, PlantInput, type PlantDto } from '@candid-leaf/contract';
+import { NewOrder, PlantEnded, PlantInput, type PlantDto } from '@candid-leaf/contract';
 import { PlantsService } from './plants.service.js';
 
 @Controller('api/gardens/:gardenId')
@@ -19,8 +19,12 @@ export class PlantsController {
 
   @Post('plants/:plantId/retire')
   @HttpCode(204)
-  retire(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<void> {
-    return this.plants.retire(gardenId, plantId, true);
+  retire(
+    @Param('gardenId') gardenId: string,
+    @Param('plantId') plantId: string,
+    @Body() body: PlantEnded,
+  ): Promise<void> {
+    return this.plants.retire(gardenId, plantId, true, body);
   }
 
   @Post('plants/:plantId/restore')

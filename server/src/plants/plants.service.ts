@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { PlantDto, PlantInput } from '@candid-leaf/contract';
+import type { PlantDto, PlantEnded, PlantInput } from '@candid-leaf/contract';
 import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
 import { noteGrown } from '../places/grown.js';
@@ -66,10 +66,15 @@ export class PlantsService {
     });
   }
 
-  async retire(gardenId: string, plantId: string, retired: boolean): Promise<void> {
+  async retire(gardenId: string, plantId: string, retired: boolean, { because, on }: PlantEnded = {}): Promise<void> {
     const today = this.gardens.today(await this.gardens.get(gardenId));
+    if (on && on > today) throwIfFaults([{ path: 'on', reason: `${on} is still to come` }]);
     await this.gardens.change(gardenId, async (m) => {
-      const found = await updateRows(m, PlantEntity, { id: plantId, gardenId }, { retiredOn: retired ? today : null });
+      const plant = await m.findOneBy(PlantEntity, { id: plantId, gardenId });
+      if (on && plant?.transplantedOn && on < plant.transplantedOn)
+        throwIfFaults([{ path: 'on', reason: `it was only planted out on ${plant.transplantedOn}` }]);
+      const change = { retiredOn: retired ? (on ?? today) : null, endedBecause: because ?? null };
+      const found = await updateRows(m, PlantEntity, { id: plantId, gardenId }, change);
       if (found === 0) throw notFound('plant');
     });
   }

@@ -235,6 +235,7 @@ async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingEntity):
       kindUnsure: null,
       position: position++,
       retiredOn: null,
+      endedBecause: null,
     });
   }
   await noteGrown(m, p.placeId, Number(s.today.slice(0, 4)));

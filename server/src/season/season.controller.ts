@@ -1,5 +1,12 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put, Query } from '@nestjs/common';
-import { PlantingInput, type PlantingDto, type SeasonView } from '@candid-leaf/contract';
+import {
+  PlantingInput,
+  SeasonNotesInput,
+  type PlantingDto,
+  type SeasonNotesDto,
+  type SeasonView,
+} from '@candid-leaf/contract';
+import { SeasonNotesService } from './season-notes.service.js';
 import { PlantingsService } from './plantings.service.js';
 import { SeasonService } from './season.service.js';
 
@@ -8,6 +15,7 @@ export class SeasonController {
   constructor(
     private readonly season: SeasonService,
     private readonly plantings: PlantingsService,
+    private readonly notes: SeasonNotesService,
   ) {}
 
   @Get('season')
@@ -16,6 +24,11 @@ export class SeasonController {
     @Query('year', new ParseIntPipe({ optional: true })) year?: number,
   ): Promise<SeasonView> {
     return this.season.view(gardenId, year);
+  }
+
+  @Put('season/notes')
+  putNotes(@Param('gardenId') gardenId: string, @Body() body: SeasonNotesInput): Promise<SeasonNotesDto> {
+    return this.notes.put(gardenId, body);
   }
 
   @Put('plantings')

@@ -6,13 +6,14 @@ import { TodayService } from '../today/today.service.js';
 import { PickingSource } from './picking.source.js';
 import { PlantingsService } from './plantings.service.js';
 import { RaisingSource } from './raising.source.js';
+import { SeasonNotesService } from './season-notes.service.js';
 import { SeasonController } from './season.controller.js';
 import { SeasonService } from './season.service.js';
 
 @Module({
   imports: [AssessmentModule, GardensModule, TodayModule],
   controllers: [SeasonController],
-  providers: [PlantingsService, SeasonService, RaisingSource, PickingSource],
+  providers: [PlantingsService, SeasonNotesService, SeasonService, RaisingSource, PickingSource],
   exports: [SeasonService],
 })
 export class SeasonModule implements OnModuleInit {

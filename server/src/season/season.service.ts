@@ -24,6 +24,7 @@ import {
   seasonOf,
   yearOf,
 } from './planting-on-view.js';
+import { SeasonNotesService } from './season-notes.service.js';
 import { PlantingsService } from './plantings.service.js';
 
 /** More lines than this one cannot read at a glance. */
@@ -38,6 +39,7 @@ export class SeasonService {
   constructor(
     private readonly snapshots: Snapshots,
     private readonly plantings: PlantingsService,
+    private readonly notes: SeasonNotesService,
   ) {}
 
   async view(gardenId: string, asked?: number): Promise<SeasonView> {
@@ -55,6 +57,8 @@ export class SeasonService {
       past: season.to < s.today,
       lines: linesOf(s, year, own, plants),
       plantings: own.map((p) => plantingOnView(s, p)),
+      notes: await this.notes.of(gardenId, year),
+      before: await this.lookBack(s, year - 1),
       grounds: Object.fromEntries(s.places.map((p) => [p.id, groundOf(p)])),
       needs:
         own.length === 0
@@ -65,6 +69,11 @@ export class SeasonService {
               s.garden.stock ?? {},
             ),
     };
+  }
+
+  private async lookBack(s: GardenSnapshot, year: number): Promise<SeasonView['before']> {
+    const notes = await this.notes.of(s.garden.id, year);
+    return notes && { label: seasonOf(s, year).label, notes };
   }
 
   /** This year and the next, and every other of which something is written down. */

@@ -4,6 +4,7 @@ import './places/writes';
 import './plant/writes';
 import './records/writes';
 import './kinds/writes';
+import './reports/writes';
 import './season/writes';
 import './settings/writes';
 import './shed/writes';

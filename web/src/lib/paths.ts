@@ -9,6 +9,7 @@ export const ROUTES = {
   settings: '/gardens/:gardenId/settings',
   whileAway: '/gardens/:gardenId/away',
   season: '/gardens/:gardenId/season',
+  report: '/gardens/:gardenId/season/report',
   shed: '/gardens/:gardenId/shed',
   stock: '/gardens/:gardenId/shed/stock',
   trials: '/gardens/:gardenId/shed/trials',

@@ -21,6 +21,10 @@ export class Season1700000700000 extends SteppedMigration {
     table(
       `task_pace (gardenId uuid NOT NULL, source varchar(20) NOT NULL, ticks int NOT NULL, took double NOT NULL, reckoned double NOT NULL, lastAt datetime(3) NOT NULL, PRIMARY KEY (gardenId, source), ${OF_GARDEN})`,
     ),
+    table(
+      `season_notes (${ROW}, year int NOT NULL, worked text NULL, \`change\` text NULL, INDEX (gardenId, year), ${OF_GARDEN})`,
+    ),
+    { name: 'plant.endedBecause', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS endedBecause varchar(20) NULL` },
     { name: 'plant.cultivarId', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS cultivarId uuid NULL` },
     { name: 'plant.kindUnsure', run: `ALTER TABLE plant ADD COLUMN IF NOT EXISTS kindUnsure tinyint NULL` },
     { name: 'garden.seasonMode', run: `ALTER TABLE garden ADD COLUMN IF NOT EXISTS seasonMode varchar(12) NULL` },

@@ -1,4 +1,4 @@
-import type { Outcome, PlantDto, PlantInput, TreatmentDto } from '@candid-leaf/contract';
+import type { Outcome, PlantDto, PlantInput, TreatmentDto, PlantEnd } from '@candid-leaf/contract';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { api } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
@@ -12,8 +12,10 @@ export const orderPlants = defineWrite(
   ({ gardenId, placeId, ids }: OfGarden & { placeId: string; ids: string[] }) =>
     api('POST', apiOf(gardenId, 'places', placeId, 'plants', 'order'), { ids }),
 );
-export const retirePlant = defineWrite('plant.retire', ({ gardenId, id }: OfGarden & { id: string }) =>
-  api('POST', apiOf(gardenId, 'plants', id, 'retire')),
+export const retirePlant = defineWrite(
+  'plant.retire',
+  ({ gardenId, id, because }: OfGarden & { id: string; because: PlantEnd }) =>
+    api('POST', apiOf(gardenId, 'plants', id, 'retire'), { because }),
 );
 export const restorePlant = defineWrite('plant.restore', ({ gardenId, id }: OfGarden & { id: string }) =>
   api('POST', apiOf(gardenId, 'plants', id, 'restore')),

@@ -12,14 +12,14 @@ import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-input';
-import { RetireButton } from '../../../ui/retire-button';
 import { Empty } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { asFlag } from '../../../ui/yes-no';
 import { GardenPage } from '../../garden/components/garden-page';
 import { KindField } from '../../kinds/components/kind-field';
-import { restorePlant, retirePlant, savePlant } from '../writes';
+import { EndPlant } from '../components/end-plant';
+import { savePlant } from '../writes';
 
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
@@ -172,8 +172,8 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
         <Link to={back} className={buttonLook('quiet')}>
           Leave it as it was
         </Link>
-        {plant && <RetireButton words="Retire this plant" of={plant} retire={retirePlant} restore={restorePlant} />}
       </div>
+      {plant && <EndPlant plant={plant} />}
     </form>
   );
 }

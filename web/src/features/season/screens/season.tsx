@@ -1,13 +1,13 @@
 import type { GardenView, SeasonView } from '@candid-leaf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Link, useSearchParams } from 'react-router';
-import { useGarden, useLink } from '../../../lib/garden-context';
+import { useSearchParams } from 'react-router';
+import { useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
-import { tabLook } from '../../../ui/tabs';
 import { GardenPage } from '../../garden/components/garden-page';
 import { Coming } from '../components/coming';
 import { NeedsPanel } from '../components/needs-panel';
+import { SeasonTabs } from '../components/season-tabs';
 import { Plantings } from '../components/plantings';
 import { YearLine } from '../components/year-line';
 import { seasonQuery } from '../queries';
@@ -30,7 +30,8 @@ function Season({ view }: { view: GardenView }) {
   const season = query.data;
   return (
     <>
-      <Years season={season} />
+      <SeasonTabs season={season} here="season" />
+      {season.before && <Before before={season.before} />}
       <Panel title={season.season.label}>
         {season.past && <p className="text-soft">An earlier season: to be read, not written.</p>}
         <YearLine view={season} />
@@ -46,23 +47,20 @@ function Season({ view }: { view: GardenView }) {
   );
 }
 
-function Years({ season }: { season: SeasonView }) {
-  const link = useLink();
+/** What was said of the season before: this one's plan begins with it. */
+function Before({ before: { label, notes } }: { before: NonNullable<SeasonView['before']> }) {
   return (
-    <nav aria-label="Seasons" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
-      {season.seasons.map((s) => {
-        const here = s.year === season.season.year;
-        return (
-          <Link
-            key={s.year}
-            to={link('season', {}, { year: String(s.year) })}
-            aria-current={here ? 'page' : undefined}
-            className={tabLook({ isActive: here })}
-          >
-            {s.label}
-          </Link>
-        );
-      })}
-    </nav>
+    <Panel title={`From ${label}`} className="mb-4">
+      {notes.change && (
+        <p className="mt-1">
+          <strong>To change:</strong> {notes.change}
+        </p>
+      )}
+      {notes.worked && (
+        <p className="mt-1">
+          <strong>Worked:</strong> {notes.worked}
+        </p>
+      )}
+    </Panel>
   );
 }

@@ -1,0 +1,144 @@
+import { fruitGOf } from '../cultivars/cultivar.js';
+import type { Crop, PlantType } from '../records/plant.js';
+import type { PickState, PickUse } from '../records/record-classes.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
+
+/** What a season bore, lost and saved. All weights in kg. */
+
+export interface ReportPlant {
+  id: string;
+  name: string;
+  /** its kind by name, else its type */
+  kind: string;
+  place: string;
+  crop: Crop;
+  type?: PlantType | null;
+  /** one fruit of its kind, g */
+  fruitG?: number | null;
+  /** litres that it got by hand, hose or drip as far as they are written down; null: nothing is */
+  litres: number | null;
+  /** nitrogen that it was given, g; null: nothing is written down */
+  nitrogenG: number | null;
+}
+
+export interface ReportPick {
+  plantId: string;
+  date: Day;
+  count?: number | null;
+  grams?: number | null;
+  state: PickState;
+  use: PickUse;
+}
+
+export interface PlantRow {
+  id: string;
+  name: string;
+  kind: string;
+  place: string;
+  count: number;
+  /** picked and used */
+  kg: number;
+  lostKg: number;
+  /** litres of water for each kg that was used; null where one of the two is not written down */
+  litresPerKg: number | null;
+  nitrogenGPerKg: number | null;
+}
+
+export interface HarvestReport {
+  /** used: eaten, cooked, kept, given */
+  kg: number;
+  /** of all weights, so much was reckoned from a count and the weight of one fruit */
+  estimatedShare: number;
+  /** pickings with neither a weight nor a count: they are in no sum */
+  unweighed: number;
+  plants: PlantRow[];
+  kinds: { kind: string; kg: number; lostKg: number }[];
+  /** by the first day of each week, from the first picking to the last, without a gap */
+  weeks: { from: Day; kg: number; lostKg: number }[];
+  /** what was thrown away, by what was wrong with it, the most first; share of all that was picked */
+  losses: { state: PickState; kg: number; share: number }[];
+  /** not sound, and used all the same */
+  savedKg: number;
+}
+
+const sum = (list: readonly number[]): number => list.reduce((t, x) => t + x, 0);
+const kgOf = (g: number): number => Math.round(g) / 1000;
+
+export function harvestReport(
+  plants: readonly ReportPlant[],
+  picks: readonly ReportPick[],
+  weekStart: 0 | 1 | 6 = 1,
+): HarvestReport {
+  const byId = new Map(plants.map((p) => [p.id, p]));
+  let [estimated, unweighed] = [0, 0];
+  const weighed = picks.flatMap((p) => {
+    const plant = byId.get(p.plantId);
+    if (!plant) return [];
+    if (p.grams != null) return [{ ...p, plant, g: p.grams }];
+    if (p.count == null) {
+      unweighed += 1;
+      return [];
+    }
+    const g = p.count * fruitGOf(plant);
+    estimated += g;
+    return [{ ...p, plant, g }];
+  });
+  const isLost = (p: (typeof weighed)[number]): boolean => p.use === 'binned';
+  const grams = (list: typeof weighed, lost: boolean): number =>
+    sum(list.filter((p) => isLost(p) === lost).map((p) => p.g));
+  const all = sum(weighed.map((p) => p.g));
+  const rows = plants.map((plant): PlantRow => {
+    const own = weighed.filter((p) => p.plantId === plant.id);
+    const used = grams(own, false);
+    const perKg = (much: number | null): number | null =>
+      much === null || used === 0 ? null : Math.round((much / (used / 1000)) * 10) / 10;
+    return {
+      id: plant.id,
+      name: plant.name,
+      kind: plant.kind,
+      place: plant.place,
+      count: sum(own.map((p) => p.count ?? 0)),
+      kg: kgOf(used),
+      lostKg: kgOf(grams(own, true)),
+      litresPerKg: perKg(plant.litres),
+      nitrogenGPerKg: perKg(plant.nitrogenG),
+    };
+  });
+  const kinds = [...new Set(plants.map((p) => p.kind))].map((kind) => {
+    const own = weighed.filter((p) => p.plant.kind === kind);
+    return { kind, kg: kgOf(grams(own, false)), lostKg: kgOf(grams(own, true)) };
+  });
+  const states = [...new Set(weighed.filter(isLost).map((p) => p.state))];
+  return {
+    kg: kgOf(grams(weighed, false)),
+    estimatedShare: all === 0 ? 0 : estimated / all,
+    unweighed,
+    plants: rows.sort((a, b) => b.kg - a.kg || (a.name < b.name ? -1 : 1)),
+    kinds: kinds.sort((a, b) => b.kg - a.kg || (a.kind < b.kind ? -1 : 1)),
+    weeks: weeksOf(weighed, weekStart),
+    losses: states
+      .map((state) => {
+        const g = sum(weighed.filter((p) => isLost(p) && p.state === state).map((p) => p.g));
+        return { state, kg: kgOf(g), share: g / all };
+      })
+      .sort((a, b) => b.kg - a.kg),
+    savedKg: kgOf(sum(weighed.filter((p) => !isLost(p) && p.state !== 'sound').map((p) => p.g))),
+  };
+}
+
+/** 1970-01-01 was a Thursday. */
+const weekdayOf = (day: Day): number => (((daysBetween('1970-01-01', day) + 4) % 7) + 7) % 7;
+const weekOf = (day: Day, start: number): Day => addDays(day, -((weekdayOf(day) - start + 7) % 7));
+
+function weeksOf(picks: readonly { date: Day; g: number; use: PickUse }[], start: number): HarvestReport['weeks'] {
+  if (picks.length === 0) return [];
+  const days = picks.map((p) => p.date).sort();
+  const first = weekOf(days[0]!, start);
+  const n = daysBetween(first, weekOf(days.at(-1)!, start)) / 7 + 1;
+  return Array.from({ length: n }, (_, i) => {
+    const from = addDays(first, 7 * i);
+    const own = picks.filter((p) => weekOf(p.date, start) === from);
+    const g = (lost: boolean): number => sum(own.filter((p) => (p.use === 'binned') === lost).map((p) => p.g));
+    return { from, kg: kgOf(g(false)), lostKg: kgOf(g(true)) };
+  });
+}

@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { harvestReport, type ReportPick, type ReportPlant } from '../../src/reports/index.js';
+import { PICK_STATES, PICK_USES } from '../../src/records/index.js';
+
+const plant = (id: string, more: Partial<ReportPlant> = {}): ReportPlant => ({
+  id,
+  name: id.toUpperCase(),
+  kind: 'Red one',
+  place: 'Bed',
+  crop: 'tomato',
+  type: 'slicer',
+  litres: null,
+  nitrogenG: null,
+  ...more,
+});
+const pick = (plantId: string, date: string, grams: number | null, more: Partial<ReportPick> = {}): ReportPick => ({
+  plantId,
+  date,
+  grams,
+  state: 'sound',
+  use: 'eaten',
+  ...more,
+});
+
+test('a season by hand: by plant, kind and week; what was lost and to what; what salvage saved; water for a kilogram', () => {
+  const r = harvestReport(
+    [plant('a', { litres: 90, nitrogenG: 12 }), plant('b', { kind: 'Plum' })],
+    [
+      pick('a', '2026-07-20', 2000),
+      pick('a', '2026-08-04', 1000, { state: 'split', use: 'sauce' }),
+      pick('a', '2026-08-04', 500, { state: 'soft', use: 'binned' }),
+      pick('b', '2026-07-26', 1200),
+      pick('b', '2026-07-27', 300, { state: 'dark-end', use: 'binned' }),
+    ],
+  );
+  expect([r.kg, r.savedKg]).toEqual([4.2, 1]);
+  expect(r.plants).toMatchObject([
+    { name: 'A', kg: 3, lostKg: 0.5, litresPerKg: 30, nitrogenGPerKg: 4 },
+    { name: 'B', kg: 1.2, lostKg: 0.3, litresPerKg: null },
+  ]);
+  expect(r.kinds).toEqual([
+    { kind: 'Red one', kg: 3, lostKg: 0.5 },
+    { kind: 'Plum', kg: 1.2, lostKg: 0.3 },
+  ]);
+  // 20 July 2026 is a Monday; the 26th a Sunday
+  expect(r.weeks).toEqual([
+    { from: '2026-07-20', kg: 3.2, lostKg: 0 },
+    { from: '2026-07-27', kg: 0, lostKg: 0.3 },
+    { from: '2026-08-03', kg: 1, lostKg: 0.5 },
+  ]);
+  expect(r.losses).toEqual([
+    { state: 'soft', kg: 0.5, share: 0.1 },
+    { state: 'dark-end', kg: 0.3, share: 0.06 },
+  ]);
+  expect(harvestReport([plant('b')], [pick('b', '2026-07-26', 1200)], 0).weeks[0]!.from).toBe('2026-07-26');
+});
+
+test('a count alone is reckoned by the weight of one fruit, and said; neither is in no sum', () => {
+  const r = harvestReport(
+    [plant('a'), plant('b', { fruitG: 100 })],
+    [
+      pick('a', '2026-07-20', null, { count: 10 }),
+      pick('b', '2026-07-20', null, { count: 6 }),
+      pick('a', '2026-07-20', null),
+    ],
+  );
+  // ten slicers of 140 g, six of 100 g
+  expect([r.kg, r.estimatedShare, r.unweighed]).toEqual([2, 1, 1]);
+  expect(harvestReport([], []).weeks).toEqual([]);
+});
+
+test('whatever was picked: every gram is used or lost, once, and weeks, plants and kinds agree', () => {
+  const picks = fc.array(
+    fc.record({
+      plantId: fc.constantFrom('a', 'b', 'gone'),
+      date: fc.integer({ min: 1, max: 28 }).map((d) => `2026-08-${String(d).padStart(2, '0')}`),
+      grams: fc.integer({ min: 1, max: 5000 }),
+      state: fc.constantFrom(...PICK_STATES),
+      use: fc.constantFrom(...PICK_USES),
+    }),
+  );
+  fc.assert(
+    fc.property(picks, (list) => {
+      const r = harvestReport([plant('a'), plant('b', { kind: 'Plum' })], list);
+      const known = list.filter((p) => p.plantId !== 'gone');
+      const total = known.reduce((t, p) => t + p.grams, 0) / 1000;
+      const lost = known.filter((p) => p.use === 'binned').reduce((t, p) => t + p.grams, 0) / 1000;
+      const both = (rows: readonly { kg: number; lostKg: number }[]) => rows.reduce((t, x) => t + x.kg + x.lostKg, 0);
+      expect(r.kg).toBeCloseTo(total - lost, 6);
+      for (const rows of [r.plants, r.kinds, r.weeks]) expect(both(rows)).toBeCloseTo(total, 6);
+      expect(r.losses.reduce((t, x) => t + x.kg, 0)).toBeCloseTo(lost, 6);
+    }),
+  );
+});

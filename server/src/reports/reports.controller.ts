@@ -1,0 +1,16 @@
+import { Controller, Get, Param, ParseIntPipe, Query } from '@nestjs/common';
+import type { SeasonReportView } from '@candid-leaf/contract';
+import { ReportsService } from './reports.service.js';
+
+@Controller('api/gardens/:gardenId')
+export class ReportsController {
+  constructor(private readonly reports: ReportsService) {}
+
+  @Get('season/report')
+  report(
+    @Param('gardenId') gardenId: string,
+    @Query('year', new ParseIntPipe({ optional: true })) year?: number,
+  ): Promise<SeasonReportView> {
+    return this.reports.report(gardenId, year);
+  }
+}

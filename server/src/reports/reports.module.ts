@@ -1,0 +1,11 @@
+import { Module } from '@nestjs/common';
+import { AssessmentModule } from '../assessment/assessment.module.js';
+import { ReportsController } from './reports.controller.js';
+import { ReportsService } from './reports.service.js';
+
+@Module({
+  imports: [AssessmentModule],
+  controllers: [ReportsController],
+  providers: [ReportsService],
+})
+export class ReportsModule {}

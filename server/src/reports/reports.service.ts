@@ -1,0 +1,166 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { ComparedSeason, RemedyRow, SeasonReportView } from '@candid-leaf/contract';
+import { HOT_DAY_C } from '@candid-leaf/core/climate';
+import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
+import type { Feeding, Picking, RecordData, RecordKind, Watering } from '@candid-leaf/core/records';
+import { harvestReport, type HarvestReport, type ReportPick } from '@candid-leaf/core/reports';
+import { growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
+import { Between, IsNull, type DataSource } from 'typeorm';
+import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { RecordEntity } from '../records/record.entity.js';
+import { kindName, modeOf, placeOf, seasonOf, yearOf } from '../season/planting-on-view.js';
+import { TreatmentEntity } from '../treatments/treatment.entity.js';
+
+/** So many seasons stand beside each other. */
+const MOST_COMPARED = 8;
+const WEEK_STARTS = { monday: 1, sunday: 0, saturday: 6 } as const;
+
+/** What a season came to. It reads the one season that is asked for, and of the others only sums. */
+@Injectable()
+export class ReportsService {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly snapshots: Snapshots,
+  ) {}
+
+  async report(gardenId: string, asked?: number): Promise<SeasonReportView> {
+    const s = await this.snapshots.load(gardenId);
+    const season = seasonOf(s, asked ?? growingYearOf(s.today, s.garden.latitude, modeOf(s)).year);
+    const plants = plantsOf(s, season.year);
+    const years = [
+      ...new Set([season.year, ...s.plants.flatMap((p) => (p.transplantedOn ? [yearOf(s, p.transplantedOn)] : []))]),
+    ];
+    const compared: ComparedSeason[] = [];
+    for (const year of years.sort((a, b) => b - a).slice(0, MOST_COMPARED)) compared.push(await this.compared(s, year));
+    return {
+      season,
+      harvest: await this.harvest(s, season, plants),
+      ended: plants
+        .filter((p) => p.retiredOn)
+        .map((p) => ({ name: p.name, place: placeOf(s, p)?.name ?? '', on: p.retiredOn!, because: p.endedBecause })),
+      troubles: s.places.flatMap((place) =>
+        (place.grown ?? [])
+          .filter((y) => y.year === season.year)
+          .flatMap((y) => (y.problems ?? []).map((d) => ({ place: place.name, label: disorderRow(d).label }))),
+      ),
+      remedies: await this.remedies(s, season),
+      compared,
+    };
+  }
+
+  private async harvest(
+    s: GardenSnapshot,
+    season: GrowingYear,
+    plants: readonly PlantEntity[],
+  ): Promise<HarvestReport> {
+    const picks = await this.records<Picking>(s, season, 'picking');
+    const waterings = await this.records<Watering>(s, season, 'watering');
+    const feedings = await this.records<Feeding>(s, season, 'feeding');
+    /** of a plant, and of its place since it stands there */
+    const ofPlant = <T extends RecordData>(list: readonly Dated<T>[], p: PlantEntity): T[] =>
+      list
+        .filter(
+          (r) =>
+            r.plantId === p.id ||
+            (r.placeId === p.placeId && r.day >= p.transplantedOn! && r.day <= (p.retiredOn ?? s.today)),
+        )
+        .map((r) => r.data);
+    return harvestReport(
+      plants.map((p) => {
+        const [water, feed] = [ofPlant(waterings, p), ofPlant(feedings, p)];
+        const kind = s.cultivarOf(p);
+        return {
+          id: p.id,
+          name: p.name,
+          kind: kind ? kindName(kind, p.crop) : (p.type ?? p.crop),
+          place: placeOf(s, p)?.name ?? '',
+          crop: p.crop,
+          type: kind?.type ?? p.type,
+          fruitG: kind?.fruitG ?? null,
+          litres: water.length === 0 ? null : water.reduce((t, w) => t + w.litres, 0),
+          nitrogenG: feed.length === 0 ? null : feed.reduce((t, f) => t + (f.grams * f.n) / 100, 0),
+        };
+      }),
+      picks.flatMap((r): ReportPick[] => (r.plantId ? [{ ...r.data, plantId: r.plantId }] : [])),
+      WEEK_STARTS[s.garden.weekStart],
+    );
+  }
+
+  private async records<T extends RecordData>(
+    s: GardenSnapshot,
+    season: GrowingYear,
+    type: RecordKind,
+  ): Promise<Dated<T>[]> {
+    const rows = await this.db.manager.find(RecordEntity, {
+      where: { gardenId: s.garden.id, type, deletedAt: IsNull(), day: Between(season.from, season.to) },
+    });
+    return rows.map((r) => ({ plantId: r.plantId, placeId: r.placeId, day: r.day, data: r.data as T }));
+  }
+
+  private async remedies(s: GardenSnapshot, season: GrowingYear): Promise<RemedyRow[]> {
+    const rows = await this.db.manager.find(TreatmentEntity, {
+      where: { gardenId: s.garden.id, openedOn: Between(season.from, season.to) },
+      order: { openedOn: 'ASC', id: 'ASC' },
+    });
+    return rows.map((t) => ({
+      plant: s.plants.find((p) => p.id === t.plantId)?.name ?? '',
+      disorder: t.disorder,
+      label: disorderRow(t.disorder).label,
+      remedies: t.remedies,
+      remedyLabels: t.remedies.map((r) => remedyRow(r).label),
+      openedOn: t.openedOn,
+      closedOn: t.closedOn,
+      outcome: t.outcome,
+    }));
+  }
+
+  /** The sums of a season: what it bore, and the weather from its first planting out to its last picking. */
+  private async compared(s: GardenSnapshot, year: number): Promise<ComparedSeason> {
+    const season = seasonOf(s, year);
+    const plants = plantsOf(s, year);
+    const picks = (await this.records<Picking>(s, season, 'picking')).filter((r) =>
+      plants.some((p) => p.id === r.plantId),
+    );
+    const days = picks.map((r) => r.day).sort();
+    const { kg } = await this.harvest(s, season, plants);
+    const from = plants.map((p) => p.transplantedOn!).sort()[0] ?? season.from;
+    const to = days.at(-1) ?? (season.to < s.today ? season.to : s.today);
+    const [row] = await this.db.query<
+      { days: string; meanC: number | null; hotDays: string | null; rainMm: number | null }[]
+    >(
+      `SELECT COUNT(*) AS days, AVG((tMinC + tMaxC) / 2) AS meanC, SUM(tMaxC >= ?) AS hotDays, SUM(rainMm) AS rainMm
+       FROM weather WHERE gardenId = ? AND kind = 'observed' AND day BETWEEN ? AND ?`,
+      [HOT_DAY_C, s.garden.id, from, to],
+    );
+    const n = Number(row?.days ?? 0);
+    return {
+      label: season.label,
+      year,
+      plants: plants.length,
+      kg,
+      firstPick: days[0] ?? null,
+      weather:
+        n === 0
+          ? null
+          : {
+              days: n,
+              meanC: Math.round(Number(row!.meanC) * 10) / 10,
+              hotDays: Number(row!.hotDays),
+              rainMm: Math.round(Number(row!.rainMm)),
+            },
+    };
+  }
+}
+
+interface Dated<T> {
+  plantId: string | null;
+  placeId: string | null;
+  day: string;
+  data: T;
+}
+
+/** Plants that were set out in a season. */
+const plantsOf = (s: GardenSnapshot, year: number): PlantEntity[] =>
+  s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);

@@ -1,0 +1,15 @@
+import { Column, Entity } from 'typeorm';
+import { GardenRow } from '../shared/garden-row.entity.js';
+
+/** What was said of a season when it was over. */
+@Entity('season_notes')
+export class SeasonNotesEntity extends GardenRow {
+  @Column('int')
+  year: number;
+
+  @Column('text', { nullable: true })
+  worked: string | null;
+
+  @Column('text', { nullable: true })
+  change: string | null;
+}

@@ -1,0 +1,33 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { SeasonNotesDto, SeasonNotesInput } from '@candid-leaf/contract';
+import { IsNull, Not, type DataSource } from 'typeorm';
+import { GardensService } from '../gardens/gardens.service.js';
+import { throwIfFaults } from '../shared/http-errors.js';
+import { putVersioned } from '../shared/rows.js';
+import { SeasonNotesEntity } from './season-notes.entity.js';
+
+const notesDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: SeasonNotesEntity): SeasonNotesDto => rest;
+
+/** The look back at a season: what worked, what to change. One for each. */
+@Injectable()
+export class SeasonNotesService {
+  constructor(
+    private readonly gardens: GardensService,
+    @InjectDataSource() private readonly db: DataSource,
+  ) {}
+
+  async of(gardenId: string, year: number): Promise<SeasonNotesDto | null> {
+    const row = await this.db.manager.findOneBy(SeasonNotesEntity, { gardenId, year, deletedAt: IsNull() });
+    return row && notesDto(row);
+  }
+
+  put(gardenId: string, { id, version, year, worked, change }: SeasonNotesInput): Promise<SeasonNotesDto> {
+    return this.gardens.change(gardenId, async (m) => {
+      if (await m.existsBy(SeasonNotesEntity, { gardenId, year, id: Not(id), deletedAt: IsNull() }))
+        throwIfFaults([{ path: 'year', reason: 'has its look back already: change that one' }]);
+      const content = { year, worked: worked?.trim() || null, change: change?.trim() || null };
+      return notesDto(await putVersioned(m, SeasonNotesEntity, { id, gardenId, version }, content));
+    });
+  }
+}

@@ -1,0 +1,77 @@
+import { Download } from 'lucide-react';
+import Papa from 'papaparse';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+
+/** A cell: what is shown, and what stands in the file where that is a bare number. */
+export type Cell = string | { shown: string; value: number | string | null };
+const shown = (c: Cell): string => (typeof c === 'string' ? c : c.shown);
+const value = (c: Cell): string | number => (typeof c === 'string' ? c : (c.value ?? ''));
+
+interface Props {
+  title: string;
+  /** the file’s name, without its ending */
+  file: string;
+  columns: readonly string[];
+  rows: readonly (readonly Cell[])[];
+  /** said where there is nothing */
+  none: string;
+  children?: React.ReactNode;
+}
+
+/** A table that is read, printed, and taken away as a file; numbers stand in it without their units. */
+export function ReportTable({ title, file, columns, rows, none, children }: Props) {
+  const take = () => {
+    const csv = Papa.unparse({ fields: [...columns], data: rows.map((r) => r.map(value)) }, { escapeFormulae: true });
+    const address = URL.createObjectURL(new Blob([csv], { type: 'text/csv;charset=utf-8' }));
+    const link = document.createElement('a');
+    link.href = address;
+    link.download = `${file}.csv`;
+    link.click();
+    URL.revokeObjectURL(address);
+  };
+  return (
+    <Panel title={title} className="break-inside-avoid">
+      {children}
+      {rows.length === 0 ? (
+        <p className="mt-1 text-soft">{none}</p>
+      ) : (
+        <>
+          <div className="mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label={`${title}, table`}>
+            <table className="w-full text-left text-sm">
+              <thead>
+                <tr className="text-soft">
+                  {columns.map((c, i) => (
+                    <th key={c} scope="col" className={`pb-1 pr-3 font-normal ${i > 0 ? 'text-right last:pr-0' : ''}`}>
+                      {c}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map((r, i) => (
+                  <tr key={i} className="border-t border-line">
+                    {r.map((c, k) =>
+                      k === 0 ? (
+                        <th key={k} scope="row" className="py-1 pr-3 font-semibold">
+                          {shown(c)}
+                        </th>
+                      ) : (
+                        <td key={k} className="py-1 pr-3 text-right tabular-nums last:pr-0">
+                          {shown(c)}
+                        </td>
+                      ),
+                    )}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <Button look="quiet" className="mt-1 -ml-3 print:hidden" onClick={take} aria-label={`${title} as a file`}>
+            <Download aria-hidden size={17} /> As a file (CSV)
+          </Button>
+        </>
+      )}
+    </Panel>
+  );
+}

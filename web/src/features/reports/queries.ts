@@ -1,0 +1,12 @@
+import type { SeasonReportView } from '@candid-leaf/contract';
+import { queryOptions } from '@tanstack/react-query';
+import { api } from '../../lib/api';
+import { apiOf } from '../../lib/paths';
+import { queryKeys } from '../../lib/query-keys';
+
+export const reportQuery = (gardenId: string, year: number | null) =>
+  queryOptions({
+    queryKey: [...queryKeys.garden(gardenId), 'report', year] as const,
+    queryFn: () =>
+      api<SeasonReportView>('GET', `${apiOf(gardenId, 'season', 'report')}${year === null ? '' : `?year=${year}`}`),
+  });

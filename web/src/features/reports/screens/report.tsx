@@ -1,0 +1,198 @@
+import type { ComparedSeason, GardenView, SeasonReportView } from '@candid-leaf/contract';
+import { salvageRow } from '@candid-leaf/core/harvest';
+import type { HarvestReport } from '@candid-leaf/core/reports';
+import type { Formatter } from '@candid-leaf/core/units';
+import { useQuery } from '@tanstack/react-query';
+import { Printer } from 'lucide-react';
+import { lazy, Suspense } from 'react';
+import { useSearchParams } from 'react-router';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { wordOf } from '../../../lib/words';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { Failed, Waiting } from '../../../ui/states';
+import { GardenPage } from '../../garden/components/garden-page';
+import { SeasonTabs } from '../../season/components/season-tabs';
+import { seasonQuery } from '../../season/queries';
+import { LookBack } from '../components/look-back';
+import { ReportTable, type Cell } from '../components/report-table';
+import { reportQuery } from '../queries';
+
+const WeekChart = lazy(() => import('../components/week-chart'));
+
+/** What a season came to, on one page that can be printed. */
+export function ReportScreen() {
+  return <GardenPage title={() => 'Season'}>{(view) => <Report view={view} />}</GardenPage>;
+}
+
+function Report({ view }: { view: GardenView }) {
+  const garden = useGarden();
+  const [params] = useSearchParams();
+  const asked = Number(params.get('year') ?? NaN);
+  const year = Number.isInteger(asked) ? asked : null;
+  const season = useQuery(seasonQuery(garden.id, year));
+  const report = useQuery(reportQuery(garden.id, year));
+  if (season.isPending || report.isPending) return <Waiting what="Adding up the year" />;
+  if (season.error) return <Failed error={season.error} again={() => void season.refetch()} />;
+  if (report.error) return <Failed error={report.error} again={() => void report.refetch()} />;
+  return (
+    <>
+      <SeasonTabs season={season.data} here="report" />
+      <Sheet report={report.data} name={view.garden.name} />
+      <div className="mt-4">
+        <LookBack
+          key={season.data.notes?.id ?? season.data.season.year}
+          year={season.data.season.year}
+          notes={season.data.notes}
+        />
+      </div>
+    </>
+  );
+}
+
+const kg = (x: number, f: Formatter): Cell => ({ shown: x === 0 ? '–' : f.kilograms(x), value: x });
+const perKg = (x: number | null, write: (n: number) => string): Cell => ({
+  shown: x === null ? 'not known' : write(x),
+  value: x,
+});
+
+function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) {
+  const f = useFormat();
+  const { harvest: h, season } = r;
+  const file = (what: string): string => `${name} ${season.label.replace('/', '-')} ${what}`;
+  return (
+    <div className="flex flex-col gap-4">
+      <Sum harvest={h} label={season.label} />
+      <ReportTable
+        title="By week"
+        file={file('weeks')}
+        columns={['Week of', 'Used', 'Thrown away']}
+        rows={h.weeks.map((w) => [{ shown: f.day(w.from), value: w.from }, kg(w.kg, f), kg(w.lostKg, f)])}
+        none="Nothing was picked yet."
+      >
+        {h.weeks.length > 0 && (
+          <Suspense fallback={<div className="h-44" />}>
+            <WeekChart weeks={h.weeks} />
+          </Suspense>
+        )}
+      </ReportTable>
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <ReportTable
+          title="By plant"
+          file={file('plants')}
+          columns={['Plant', 'Place', 'Used', 'Thrown away', 'Water for 1 kg']}
+          rows={h.plants.map((p) => [p.name, p.place, kg(p.kg, f), kg(p.lostKg, f), perKg(p.litresPerKg, f.litres)])}
+          none="No plant was set out in this season."
+        />
+        <ReportTable
+          title="By kind"
+          file={file('kinds')}
+          columns={['Kind', 'Used', 'Thrown away']}
+          rows={h.kinds.map((k) => [wordOf(k.kind), kg(k.kg, f), kg(k.lostKg, f)])}
+          none="No plant was set out in this season."
+        />
+        <ReportTable
+          title="What was lost"
+          file={file('losses')}
+          columns={['Because of', 'Weight', 'Of all']}
+          rows={h.losses.map((l) => [
+            salvageRow(l.state).label,
+            kg(l.kg, f),
+            { shown: `${Math.round(l.share * 100)} %`, value: Math.round(l.share * 1000) / 10 },
+          ])}
+          none="Nothing was thrown away, as far as it is written down."
+        >
+          {h.savedKg > 0 && (
+            <p className="mt-1">{f.kilograms(h.savedKg)} were split, scalded or marked, and used all the same.</p>
+          )}
+        </ReportTable>
+        <ReportTable
+          title="Troubles and remedies"
+          file={file('remedies')}
+          columns={['Trouble', 'Plant', 'What was done', 'Outcome']}
+          rows={r.remedies.map((t) => [
+            t.label,
+            t.plant,
+            t.remedyLabels.join('; '),
+            t.outcome ? wordOf(t.outcome) : 'open',
+          ])}
+          none="Nothing was taken on."
+        >
+          {r.troubles.length > 0 && (
+            <p className="mt-1 text-soft">
+              By place: {r.troubles.map((t) => `${t.label.toLowerCase()} in ${t.place}`).join(', ')}.
+            </p>
+          )}
+        </ReportTable>
+      </div>
+      <Compared rows={r.compared} file={file('beside others')} />
+      {r.ended.length > 0 && (
+        <ReportTable
+          title="Plants that ended"
+          file={file('ended')}
+          columns={['Plant', 'Place', 'On', 'Because']}
+          rows={r.ended.map((e) => [
+            e.name,
+            e.place,
+            { shown: f.day(e.on), value: e.on },
+            e.because ? wordOf(e.because) : '',
+          ])}
+          none=""
+        />
+      )}
+    </div>
+  );
+}
+
+function Sum({ harvest: h, label }: { harvest: HarvestReport; label: string }) {
+  const f = useFormat();
+  return (
+    <Panel title={`Harvest of ${label}`} main>
+      <p className="mt-1 text-lg">
+        {h.kg > 0 ? `${f.kilograms(h.kg)} so far as it is written down.` : 'No picking is written down yet.'}
+      </p>
+      {h.estimatedShare > 0.005 && (
+        <p className="text-soft">
+          {Math.round(h.estimatedShare * 100)} % of it is reckoned from counts and the weight of one fruit.
+        </p>
+      )}
+      {h.unweighed > 0 && (
+        <p className="text-soft">
+          {h.unweighed} {h.unweighed === 1 ? 'picking has' : 'pickings have'} neither a weight nor a count, and stand in
+          no sum.
+        </p>
+      )}
+      <Button className="mt-2 print:hidden" onClick={() => window.print()}>
+        <Printer aria-hidden size={17} /> Print the year
+      </Button>
+    </Panel>
+  );
+}
+
+/** Was it the method or the weather? */
+function Compared({ rows, file }: { rows: readonly ComparedSeason[]; file: string }) {
+  const f = useFormat();
+  const each = (c: ComparedSeason): number => (c.plants === 0 ? 0 : Math.round((c.kg / c.plants) * 100) / 100);
+  return (
+    <ReportTable
+      title="Beside other seasons"
+      file={file}
+      columns={['Season', 'Plants', 'Used', 'A plant', 'First picked', 'Usual warmth', 'Hot days', 'Rain']}
+      rows={rows.map((c) => [
+        c.label,
+        { shown: String(c.plants), value: c.plants },
+        kg(c.kg, f),
+        kg(each(c), f),
+        { shown: c.firstPick ? f.day(c.firstPick) : '–', value: c.firstPick },
+        { shown: c.weather ? f.temperature(c.weather.meanC) : 'not kept', value: c.weather?.meanC ?? null },
+        { shown: c.weather ? String(c.weather.hotDays) : 'not kept', value: c.weather?.hotDays ?? null },
+        { shown: c.weather ? f.rain(c.weather.rainMm) : 'not kept', value: c.weather?.rainMm ?? null },
+      ])}
+      none="This is the first."
+    >
+      <p className="mt-1 text-soft">
+        Was it the method or the weather? Warmth, hot days and rain from the first planting out to the last picking.
+      </p>
+    </ReportTable>
+  );
+}
