@@ -266,17 +266,17 @@ describe('the year’s end', () => {
     const pick = (plantId: string, data: object) =>
       g.record('picking', { plantId }, { date: TODAY, state: 'sound', use: 'eaten', ...data });
     await pick(a, { grams: 2000 });
-    await pick(b, { count: 10, state: 'dark-end', use: 'sauce' });
+    await pick(b, { count: 15, state: 'dark-end', use: 'sauce' });
     await pick(b, { grams: 200, state: 'soft', use: 'binned' });
     const { harvest, compared } = await report(g);
-    // ten paste tomatoes of 80 g
-    expect([harvest.kg, harvest.savedKg]).toEqual([2.8, 0.8]);
+    // fifteen paste tomatoes of 80 g
+    expect([harvest.kg, harvest.savedKg]).toEqual([3.2, 1.2]);
     expect(harvest.losses).toMatchObject([{ state: 'soft', kg: 0.2 }]);
     expect(harvest.plants.map((p) => [p.name, p.kg, p.litresPerKg])).toEqual([
       ['A', 2, 15],
-      ['B', 0.8, 12.5],
+      ['B', 1.2, 8.3],
     ]);
-    expect(compared).toMatchObject([{ label: '2026', plants: 2, kg: 2.8, firstPick: TODAY }]);
+    expect(compared).toMatchObject([{ label: '2026', plants: 2, kg: 3.2, firstPick: TODAY }]);
     // an earlier season is read beside it, and this one does not reach into it
     await g.plant(g.bed, { name: 'Old', transplantedOn: '2025-05-12' });
     expect((await report(g, 2025)).harvest.plants.map((p) => p.name)).toEqual(['Old']);

@@ -39,7 +39,7 @@ export interface PlantRow {
   /** picked and used */
   kg: number;
   lostKg: number;
-  /** litres of water for each kg that was used; null where one of the two is not written down */
+  /** litres of water for each kg that was used; null where one of the two is not written down, or it has borne less than one */
   litresPerKg: number | null;
   nitrogenGPerKg: number | null;
 }
@@ -60,6 +60,9 @@ export interface HarvestReport {
   /** not sound, and used all the same */
   savedKg: number;
 }
+
+/** Under a kilogram the share of the water says more about the day than about the plant (judgement). */
+const LEAST_FOR_A_SHARE_G = 1000;
 
 const sum = (list: readonly number[]): number => list.reduce((t, x) => t + x, 0);
 const kgOf = (g: number): number => Math.round(g) / 1000;
@@ -91,7 +94,7 @@ export function harvestReport(
     const own = weighed.filter((p) => p.plantId === plant.id);
     const used = grams(own, false);
     const perKg = (much: number | null): number | null =>
-      much === null || used === 0 ? null : Math.round((much / (used / 1000)) * 10) / 10;
+      much === null || used < LEAST_FOR_A_SHARE_G ? null : Math.round((much / (used / 1000)) * 10) / 10;
     return {
       id: plant.id,
       name: plant.name,

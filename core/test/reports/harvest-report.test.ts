@@ -38,6 +38,8 @@ test('a season by hand: by plant, kind and week; what was lost and to what; what
     { name: 'A', kg: 3, lostKg: 0.5, litresPerKg: 30, nitrogenGPerKg: 4 },
     { name: 'B', kg: 1.2, lostKg: 0.3, litresPerKg: null },
   ]);
+  // less than a kilogram tells nothing of it yet
+  expect(harvestReport([plant('a', { litres: 90 })], [pick('a', '2026-07-20', 999)]).plants[0]!.litresPerKg).toBeNull();
   expect(r.kinds).toEqual([
     { kind: 'Red one', kg: 3, lostKg: 0.5 },
     { kind: 'Plum', kg: 1.2, lostKg: 0.3 },

@@ -6,6 +6,8 @@ import { Panel } from '../../../ui/panel';
 /** A cell: what is shown, and what stands in the file where that is a bare number. */
 export type Cell = string | { shown: string; value: number | string | null };
 const shown = (c: Cell): string => (typeof c === 'string' ? c : c.shown);
+/** Words begin where they begin; numbers end under each other. */
+const side = (c: Cell | undefined): string => (typeof c === 'object' ? 'text-right' : 'text-left');
 const value = (c: Cell): string | number => (typeof c === 'string' ? c : (c.value ?? ''));
 
 interface Props {
@@ -42,7 +44,11 @@ export function ReportTable({ title, file, columns, rows, none, children }: Prop
               <thead>
                 <tr className="text-soft">
                   {columns.map((c, i) => (
-                    <th key={c} scope="col" className={`pb-1 pr-3 font-normal ${i > 0 ? 'text-right last:pr-0' : ''}`}>
+                    <th
+                      key={c}
+                      scope="col"
+                      className={`pb-1 pr-3 font-normal last:pr-0 ${i === 0 ? '' : side(rows[0]?.[i])}`}
+                    >
                       {c}
                     </th>
                   ))}
@@ -57,7 +63,7 @@ export function ReportTable({ title, file, columns, rows, none, children }: Prop
                           {shown(c)}
                         </th>
                       ) : (
-                        <td key={k} className="py-1 pr-3 text-right tabular-nums last:pr-0">
+                        <td key={k} className={`py-1 pr-3 tabular-nums last:pr-0 ${side(c)}`}>
                           {shown(c)}
                         </td>
                       ),

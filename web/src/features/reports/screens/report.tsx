@@ -52,7 +52,7 @@ function Report({ view }: { view: GardenView }) {
 
 const kg = (x: number, f: Formatter): Cell => ({ shown: x === 0 ? '–' : f.kilograms(x), value: x });
 const perKg = (x: number | null, write: (n: number) => string): Cell => ({
-  shown: x === null ? 'not known' : write(x),
+  shown: x === null ? '–' : write(x),
   value: x,
 });
 

@@ -101,7 +101,7 @@ function OneLine({ line, at, today }: { line: Line; at: (day: Day) => number; to
           >
             <div
               className={clsx(
-                'h-5 rounded',
+                'h-5 rounded border border-soft/40',
                 b.done ? 'bg-leaf' : b.to < today ? 'bg-line' : b.what === 'first-fruit' ? 'bg-lit' : 'bg-leafwash',
               )}
               style={{
