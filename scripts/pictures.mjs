@@ -74,9 +74,6 @@ try {
     document.querySelector('[aria-label^="What to do"]')?.scrollIntoView({ block: 'center' }),
   );
   await desk.shoot('what-to-do');
-  await desk.page.getByRole('link', { name: 'Change' }).click();
-  await desk.page.getByLabel('Name').waitFor();
-  await desk.shoot('plant-edit');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
   await desk.plant('Sleeper Paste');
   await desk.page.getByRole('link', { name: 'Case sheet' }).click();
@@ -115,9 +112,14 @@ try {
   });
   await desk.shoot('bench');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await desk.page.getByRole('link', { name: 'Change Wall bed' }).click();
-  await desk.page.getByLabel('Name').waitFor();
-  await desk.shoot('place-edit');
+  await desk.page.getByRole('link', { name: 'Season', exact: true }).click();
+  await desk.page.getByRole('link', { name: '2027' }).click();
+  await desk.page.getByText('From 2026').or(desk.page.getByText('Signal Round, Wall bed')).first().waitFor();
+  await desk.shoot('season');
+  await desk.page.getByRole('link', { name: '2025' }).click();
+  await desk.page.getByRole('link', { name: 'Harvest and end' }).click();
+  await desk.page.getByRole('img', { name: /^Harvest by week/ }).waitFor();
+  await desk.shoot('report');
   await desk.page.getByRole('link', { name: 'Settings' }).click();
   await desk.page.getByRole('heading', { name: 'Demo day' }).waitFor();
   await desk.shoot('settings');

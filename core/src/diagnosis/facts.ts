@@ -41,6 +41,8 @@ export const FACTS = {
   'under-glass': (ctx: CaseContext) => isUnderGlass(ctx.case.place),
   indoors: (ctx: CaseContext) => coverOf(ctx.case.place) === 'indoors',
   'in-the-open': (ctx: CaseContext) => !isRainless(ctx.case.place),
+  'by-a-path': (ctx: CaseContext) => ctx.case.place.footpath === true,
+  'wind-gets-at-it': (ctx: CaseContext) => ctx.case.place.windy === true,
   portable: (ctx: CaseContext) => isPotted(ctx.case.place) && (ctx.case.place.volumeL ?? 10) <= PORTABLE_L,
   seedling: (ctx: CaseContext) => ctx.case.plant.stage === 'seedling',
   young: (ctx: CaseContext) => ctx.case.plant.stage === 'seedling' || ctx.case.plant.stage === 'establishing',

@@ -166,7 +166,9 @@ export const READINGS = {
     // a mix or a soil that lets go within the day is not wet for being watered every day
     const stands = week.filter((d) => d.waterlogged).length / week.length;
     const slow =
-      SOILS[ctx.case.place.texture].drainsPerDay < 0.8 || (ctx.case.place.drainageMmPerH ?? 99) < SLOW_PERCOLATION_MM_H;
+      SOILS[ctx.case.place.texture].drainsPerDay < 0.8 ||
+      ctx.case.place.lowEnd === true ||
+      (ctx.case.place.drainageMmPerH ?? 99) < SLOW_PERCOLATION_MM_H;
     if (stands >= 0.3 || (slow && full >= 0.7)) return 'yes';
     return full <= 0.3 ? 'no' : 'unknown';
   },

@@ -80,3 +80,16 @@ export function leastPotL(crop: Crop, type?: string | null): number {
   if (crop === 'pepper') return 10;
   return type === 'beefsteak' ? 60 : 20;
 }
+
+/** Hours of sun that a crop wants (common practice: six or more; peppers six to eight). */
+const SUN_FROM_H = 6;
+export function shadeFaults(sunHours: number | null | undefined, crop: Crop, path: string): Fault[] {
+  return sunHours != null && sunHours < SUN_FROM_H
+    ? [
+        {
+          path,
+          reason: `${sunHours} hours of sun are few for a ${crop}: it wants ${crop === 'pepper' ? '6 to 8' : '6 or more'}; in less it grows long and bears late and little`,
+        },
+      ]
+    : [];
+}

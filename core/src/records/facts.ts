@@ -184,6 +184,28 @@ export class PlaceMake {
   @IsBoolean()
   hollow?: boolean | null;
 
+  /** hours of direct sun on a clear day in summer */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(18)
+  sunHours?: number | null;
+
+  /** the low end of a slope, or of the garden: water runs together here, and it stays wet */
+  @IsOptional()
+  @IsBoolean()
+  lowEnd?: boolean | null;
+
+  /** wind gets at it */
+  @IsOptional()
+  @IsBoolean()
+  windy?: boolean | null;
+
+  /** people pass close by */
+  @IsOptional()
+  @IsBoolean()
+  footpath?: boolean | null;
+
   /** indoors: the room's own coldest and warmest of a day, °C */
   @IsOptional()
   @IsNumber(FINITE)

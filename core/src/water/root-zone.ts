@@ -58,6 +58,8 @@ export function rootZoneOn(place: PlaceFacts, crop: Crop, seasonDay: number, spa
   const isPot = isPotted(place);
   const volumeL = place.volumeL ?? UNKNOWN_POT_L;
   const slow = place.drainageMmPerH != null && place.drainageMmPerH < SLOW_PERCOLATION_MM_H;
+  // at a low end the water of the rest comes together: it drains as a slow soil does, whatever it is made of (judgement)
+  const staysWet = slow || (place.lowEnd === true && !isPot);
   const depthM = isPot ? potWidthM(volumeL) : Math.min(deepestM(place, slow), rootDepthM(crop, seasonDay));
   const tawMm = isPot ? (share * volumeL) / soilM2 : 1000 * share * depthM;
   return {
@@ -65,7 +67,7 @@ export function rootZoneOn(place: PlaceFacts, crop: Crop, seasonDay: number, spa
     tawMm,
     depthM,
     roomAboveMm: soil.roomAbove * tawMm,
-    drainsPerDay: slow ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay,
+    drainsPerDay: staysWet ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay,
     isPot,
     wallLoss: place.potMaterial === 'terracotta' || place.potMaterial === 'fabric' ? 1.2 : 1,
   };

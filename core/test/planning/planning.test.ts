@@ -7,6 +7,7 @@ import {
   rotationInWords,
   rotationOf,
   seedsFor,
+  shadeFaults,
   SPACING_M,
   spacingOf,
   tooClose,
@@ -95,6 +96,13 @@ describe('plants in a bed', () => {
       ),
     );
   });
+});
+
+test('fewer than six hours of sun are said, for either crop; what nobody counted is not', () => {
+  const said = (sun: number | null, crop: 'tomato' | 'pepper') =>
+    shadeFaults(sun, crop, 'placeId').map((f) => f.reason);
+  expect(said(5, 'pepper')).toEqual([expect.stringMatching(/^5 hours of sun are few for a pepper: it wants 6 to 8/)]);
+  expect([said(6, 'pepper'), said(null, 'tomato')]).toEqual([[], []]);
 });
 
 test('seeds: two to a cell, and always a cell to spare', () => {

@@ -178,6 +178,26 @@ describe('a finger', () => {
   });
 });
 
+test('a low end drains as a slow soil does, and holds the rain of a wet week for longer; a pot has no low end', () => {
+  const drains = (more: object) =>
+    rootZoneOn({ kind: 'ground', texture: 'sandy-loam', ...more }, 'tomato', 60).drainsPerDay;
+  expect(drains({ lowEnd: true })).toBe(drains({ drainageMmPerH: 10 }));
+  expect(drains({ lowEnd: true })).toBeLessThan(drains({}));
+  expect(rootZoneOn({ ...pot(20), lowEnd: true }, 'tomato', 60)).toEqual(rootZoneOn(pot(20), 'tomato', 60));
+  const wet = (lowEnd: boolean) => {
+    const c = aCase({ place: { ...heavy, texture: 'sandy-loam', lowEnd } });
+    const rained = {
+      ...c,
+      records: {
+        ...c.records,
+        weather: c.records.weather.map((w, i, all) => ({ ...w, rainMm: i > all.length - 6 ? 30 : 0 })),
+      },
+    };
+    return waterBalance(rained).days.at(-1)!.fractionAvailable;
+  };
+  expect(wet(true)).toBeGreaterThanOrEqual(wet(false));
+});
+
 test('a raised bed’s roots go no deeper than its filling and a little of what lies under it', () => {
   const depth = (more: object) =>
     rootZoneOn({ kind: 'raised-bed', texture: 'sandy-loam', ...more }, 'tomato', 120).depthM;

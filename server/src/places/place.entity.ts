@@ -35,6 +35,19 @@ export class PlaceEntity extends GardenRow {
   @Column('boolean', { nullable: true })
   hollow: boolean | null;
 
+  /** hours of direct sun on a clear summer day */
+  @Column('double', { nullable: true })
+  sunHours: number | null;
+
+  @Column('boolean', { nullable: true })
+  lowEnd: boolean | null;
+
+  @Column('boolean', { nullable: true })
+  windy: boolean | null;
+
+  @Column('boolean', { nullable: true })
+  footpath: boolean | null;
+
   @Column('double', { nullable: true })
   roomTMinC: number | null;
 

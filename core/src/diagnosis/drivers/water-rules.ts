@@ -230,6 +230,9 @@ function overwateredInWords(
     .join('; ');
 }
 
+/** As telling as water that sinks somewhat slowly (judgement). */
+const LOW_END = 0.5;
+
 export function poorDrainage(ctx: CaseContext): Verdict {
   const { place, asOf } = ctx.case;
   const because: Because[] = [];
@@ -243,7 +246,9 @@ export function poorDrainage(ctx: CaseContext): Verdict {
     });
   const stands = ctx.present.has('soil-pooling');
   if (stands) because.push({ record: 'sign', date: asOf, text: 'water stands on top' });
-  if (because.length > 0) return found(Math.max(slow, stands ? 0.7 : 0), because);
+  if (place.lowEnd)
+    because.push({ record: 'place', date: asOf, text: 'it lies at a low end, where water runs together' });
+  if (because.length > 0) return found(Math.max(slow, stands ? 0.7 : 0, place.lowEnd ? LOW_END : 0), because);
   const heavy = place.texture === 'clay' || place.texture === 'clay-loam';
   return place.drainageMmPerH == null && heavy && !isPot(ctx)
     ? unknown('how fast water sinks in a dug hole', 'percolation-test')

@@ -237,7 +237,11 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: USUAL,
     line: 'Wind, hail or a passer-by tore it.',
-    setting: [],
+    // twice as often where there is something to tear it (judgement)
+    setting: [
+      ['by-a-path', 2, 'people pass close by'],
+      ['wind-gets-at-it', 2, 'wind gets at it'],
+    ],
     signs: [
       ['leaf-torn-exposed', NEARLY_ALWAYS, 'only where it is exposed'],
       ['stem-broken', OFTEN, 'a gust or a load'],

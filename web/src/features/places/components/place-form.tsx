@@ -217,9 +217,19 @@ function Water({ form: { register, control, watch, formState } }: PartProps) {
 }
 
 /** What lies near by. */
-function Surroundings({ form: { register } }: PartProps) {
+function Surroundings({ form: { register, control } }: PartProps) {
   return (
-    <FormCard title="Near by">
+    <FormCard title="How it lies">
+      <MeasuredField
+        control={control}
+        name="sunHours"
+        label="Hours of sun on a clear summer day"
+        quantity="count"
+        hint="Tomatoes want 6 or more, peppers 6 to 8."
+      />
+      <SelectField label="Low end, stays wet" options={YES_NO} {...register('lowEnd', asFlag)} />
+      <SelectField label="Wind gets at it" options={YES_NO} {...register('windy', asFlag)} />
+      <SelectField label="A footpath close by" options={YES_NO} {...register('footpath', asFlag)} />
       <SelectField
         label="A pond or a stream"
         hint="By open water nothing is sprayed."

@@ -1,6 +1,13 @@
 import { PlantingInput, type GardenView, type PlantingDto, type SeasonView } from '@candid-leaf/contract';
 import { shieldsFrom } from '@candid-leaf/core/cultivars';
-import { crowdingFaults, rotationInWords, rotationOf, seedsFor, spacingOf } from '@candid-leaf/core/planning';
+import {
+  crowdingFaults,
+  rotationInWords,
+  rotationOf,
+  seedsFor,
+  shadeFaults,
+  spacingOf,
+} from '@candid-leaf/core/planning';
 import { isPotted } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -107,6 +114,11 @@ export function PlantingForm({ planting, year, view, grounds, onDone }: Props) {
               crop,
             )}
           </p>
+          {shadeFaults(place.sunHours, crop, '').map((x) => (
+            <p key={x.reason} className="font-semibold text-ripe">
+              {x.reason}.
+            </p>
+          ))}
           {count > 0 && (
             <>
               {!isPotted(place) &&
