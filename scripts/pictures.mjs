@@ -12,6 +12,7 @@ const PHONE = { width: 390, height: 844 };
 const out = join(ROOT, 'docs', 'screenshots');
 
 let stop = async () => {};
+let browser;
 let home;
 try {
   await ensureModules();
@@ -22,7 +23,7 @@ try {
   stop = stack.stop;
   await loadDemo(stack, home);
   const { chromium } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
-  const browser = await chromium.launch({
+  browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu'],
   });
@@ -144,10 +145,10 @@ try {
   await night.plant('Sleeper Paste');
   await night.shoot('plant-dark');
   await night.close();
-  await browser.close();
 } catch (error) {
   endWith(error);
 } finally {
+  await browser?.close();
   await stop();
   if (home) rmSync(home, { recursive: true, force: true });
 }

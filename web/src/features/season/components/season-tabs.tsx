@@ -1,17 +1,20 @@
 import type { SeasonView } from '@candid-leaf/contract';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
 import { tabLook } from '../../../ui/tabs';
 
 /** Which season, and which side of it: its year and plan, or what it came to. */
 export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season' | 'report' }) {
   const link = useLink();
-  const year = { year: String(season.season.year) };
+  // what is asked for stands in the address; what is shown may still be the season before it
+  const [params] = useSearchParams();
+  const asked = params.get('year') ?? String(season.season.year);
+  const year = { year: asked };
   return (
     <div className="mb-4 flex flex-wrap items-center justify-between gap-x-6 border-b border-line print:hidden">
       <nav aria-label="Seasons" className="flex flex-wrap gap-x-3">
         {season.seasons.map((s) => {
-          const open = s.year === season.season.year;
+          const open = String(s.year) === asked;
           return (
             <Link
               key={s.year}
