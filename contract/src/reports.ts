@@ -28,6 +28,18 @@ export interface ComparedSeason {
   weather: { days: number; meanC: number; hotDays: number; rainMm: number } | null;
 }
 
+/** Fruit that was laid out to ripen. */
+export interface ShelfRow {
+  plant: string;
+  count: number | null;
+  grams: number | null;
+  pickedOn: Day;
+  ripeOn: Day;
+  eatBy: Day;
+  /** days until it is ripe; 0: now */
+  ripeIn: number;
+}
+
 /** A season's end: what it bore, what was lost, what was done about it, and how it stands beside others. */
 export interface SeasonReportView {
   season: GrowingYear;
@@ -36,6 +48,10 @@ export interface SeasonReportView {
   ended: { name: string; place: string; on: Day; because: string | null }[];
   troubles: { place: string; label: string }[];
   remedies: RemedyRow[];
+  /** what ripens indoors now, the ripest first; of the running season only */
+  shelf: ShelfRow[];
+  /** what was picked to cook, kg, and about how many litres of thick sauce that is */
+  cooked: { kg: number; litres: number };
   /** the newest first */
   compared: ComparedSeason[];
 }

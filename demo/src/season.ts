@@ -126,6 +126,7 @@ const CARE: RecordInput[] = [
   pick('Quiet Siding', '2026-07-15', { count: 31, grams: 420 }),
   pick('Quiet Siding', '2026-07-15', { count: 6, grams: 90, state: 'split' }),
   pick('Lantern Gold', '2026-07-15', { count: 5, grams: 640 }),
+  pick('Night Mail', '2026-07-14', { count: 8, grams: 980, ripeness: 'blush', use: 'shelf' }),
   pick('Night Mail', '2026-07-16', { count: 24, grams: 300 }),
   pick('Sleeper Paste', '2026-07-12', { count: 3, grams: 210, state: 'dark-end', use: 'sauce' }),
   ...['Semaphore Red', 'Quiet Siding', 'Ballast Pink', 'Lantern Gold', 'Night Mail'].flatMap((plant) => [

@@ -88,10 +88,10 @@ test('two sprays that must not meet are refused where they are written down, and
   await expect(page.getByText(/oil and sulfur together burn; 30 days lie between them/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Record', exact: true }).click();
-  await page.getByRole('button', { name: 'Something happened' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Pick', exact: true }).click();
   await page.getByRole('button', { name: 'Record it' }).click();
   await expect(page.getByText(/not picked before 21 July/)).toBeVisible();
   await page.getByLabel('Why all the same').fill('only one, washed');
   await page.getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByRole('button', { name: '18 July Harvest' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '18 July Picked, eaten' })).toBeVisible();
 });

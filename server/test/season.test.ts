@@ -285,6 +285,24 @@ describe('the year’s end', () => {
     await g.agent.get(g.url('/season/report?year=2026.5')).expect(400);
   });
 
+  test('the shelf tells what ripens and until when; eaten up or spoilt, it is told no more; sauce in litres', async () => {
+    const g = await garden();
+    const plant = await g.plant(g.bed, { name: 'Plum', type: 'paste' });
+    const pick = (date: string, data: object) =>
+      g.record('picking', { plantId: plant }, { date, state: 'sound', use: 'shelf', count: 4, ...data });
+    await pick('2026-07-16', { ripeness: 'blush' });
+    await pick('2026-07-10', { ripeness: 'green' });
+    await pick('2026-07-01', { ripeness: 'blush' });
+    await pick('2026-07-17', { use: 'sauce', count: null, grams: 2000 });
+    const { shelf, cooked } = await report(g);
+    expect(shelf).toMatchObject([
+      { plant: 'Plum', pickedOn: '2026-07-16', ripeOn: '2026-07-23', ripeIn: 5, eatBy: '2026-07-28' },
+      { pickedOn: '2026-07-10', ripeOn: '2026-07-28' },
+    ]);
+    expect(cooked).toEqual({ kg: 2, litres: 0.9 });
+    expect((await report(g, 2025)).shelf).toEqual([]);
+  });
+
   test('a plant ends with its reason, is told in the report, and can be called back', async () => {
     const g = await garden();
     const plant = await g.plant(g.bed, { name: 'Sick one' });

@@ -4,8 +4,7 @@ import type { Crop } from '../records/plant.js';
 
 /** Litres of thick sauce from a kilogram of fruit (common practice, from memory: paste kinds 0.45, juicy kinds 0.3). */
 const SAUCE_L_PER_KG = { paste: 0.45, other: 0.3 } as const;
-export const sauceLitres = (kg: number, paste: boolean): number =>
-  Math.round(kg * SAUCE_L_PER_KG[paste ? 'paste' : 'other'] * 10) / 10;
+export const sauceLitres = (kg: number, paste: boolean): number => kg * SAUCE_L_PER_KG[paste ? 'paste' : 'other'];
 
 /** One line each (common practice; for jars only a tested recipe, handbook). */
 export const KEEPING: Record<Crop, readonly string[]> = {

@@ -92,7 +92,11 @@ const RULES: Partial<Record<DriverCode, Limits>> = {
     unknown: [{ records: { weather: [] } }],
   },
   'poor-drainage': {
-    found: [{ place: { ...bed, drainageMmPerH: 24 } }, { observations: signs('soil-pooling') }],
+    found: [
+      { place: { ...bed, drainageMmPerH: 24 } },
+      { observations: signs('soil-pooling') },
+      { place: { ...bed, lowEnd: true } },
+    ],
     weak: [{ place: { ...bed, drainageMmPerH: 30 } }],
     absent: [{ place: { ...bed, drainageMmPerH: 60 } }, { place: bed }],
     unknown: [{ place: { ...bed, texture: 'clay' } }],

@@ -2,8 +2,11 @@ import fc from 'fast-check';
 import {
   crowdingFaults,
   layOut,
+  leastPotL,
+  leftOf,
   mostIn,
   needsOf,
+  plantingFaults,
   rotationInWords,
   rotationOf,
   seedsFor,
@@ -103,6 +106,27 @@ test('fewer than six hours of sun are said, for either crop; what nobody counted
     shadeFaults(sun, crop, 'placeId').map((f) => f.reason);
   expect(said(5, 'pepper')).toEqual([expect.stringMatching(/^5 hours of sun are few for a pepper: it wants 6 to 8/)]);
   expect([said(6, 'pepper'), said(null, 'tomato')]).toEqual([[], []]);
+});
+
+test('a planting’s days follow each other, and no more are lost than were sown', () => {
+  const p = { year: 2027, crop: 'tomato' as const, count: 3 };
+  expect(plantingFaults({ ...p, sownOn: '2027-03-10', pottedOn: '2027-03-10', plantedOn: '2027-05-06' })).toEqual([]);
+  expect(plantingFaults({ ...p, sownOn: '2027-03-10', hardenFrom: '2027-03-09' })).toEqual([
+    { path: 'hardenFrom', reason: 'cannot be hardened off on 2027-03-09, before it was sown on 2027-03-10' },
+  ]);
+  expect(plantingFaults({ ...p, cells: 4, lost: 5 })).toEqual([
+    { path: 'lost', reason: 'more than the 4 that were sown' },
+  ]);
+  expect([leftOf({ ...p, cells: 4, lost: 1 }), leftOf({ ...p, lost: 1 })]).toEqual([3, null]);
+});
+
+test('pots (handbook): tomato 20 L, large kinds 60, pepper 10; plants a hand closer than their spacing are not yet too close', () => {
+  expect([leastPotL('tomato'), leastPotL('tomato', 'beefsteak'), leastPotL('pepper', 'hot')]).toEqual([20, 60, 10]);
+  const at = (x: number) => [
+    { x: 0, y: 0 },
+    { x, y: 0 },
+  ];
+  expect([tooClose(at(0.41), 0.45), tooClose(at(0.39), 0.45)]).toEqual([[], [[0, 1]]]);
 });
 
 test('seeds: two to a cell, and always a cell to spare', () => {

@@ -5,6 +5,7 @@ import {
   gateRowInWords,
   HARDENING_STEPS,
   hardeningPlan,
+  pauseOf,
   settingOutGate,
   soilWarmth,
   SOIL_ERROR_C,
@@ -113,6 +114,11 @@ describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, th
     expect(list.map((d) => d.step)).toEqual([0, 1, null, null, null, 2, 3, 4, 5, 6, 7, 8, 9]);
     expect(list.slice(2, 5).map((d) => d.pause)).toEqual(['cold', 'cold', 'wind']);
     expect(readyOn).toBe(addDays(TODAY, 13));
+  });
+  test('a night of exactly 10 °C is none to pause for', () => {
+    expect(pauseOf(days(0, 0, 10, 18)[0])).toBeNull();
+    expect(pauseOf(days(0, 0, 9.9, 18)[0])).toBe('cold');
+    expect(pauseOf(undefined)).toBeNull();
   });
   test('a day that was let go by is not made up for in one leap', () => {
     const done = [TODAY, addDays(TODAY, 2)];

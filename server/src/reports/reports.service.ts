@@ -1,6 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { ComparedSeason, RemedyRow, SeasonReportView } from '@candid-leaf/contract';
+import type { ComparedSeason, RemedyRow, SeasonReportView, ShelfRow } from '@candid-leaf/contract';
+import { fruitGOf } from '@candid-leaf/core/cultivars';
+import { onShelf, sauceLitres } from '@candid-leaf/core/harvest';
 import { HOT_DAY_C } from '@candid-leaf/core/climate';
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
 import type { Feeding, Picking, RecordData, RecordKind, Watering } from '@candid-leaf/core/records';
@@ -46,6 +48,8 @@ export class ReportsService {
           .flatMap((y) => (y.problems ?? []).map((d) => ({ place: place.name, label: disorderRow(d).label }))),
       ),
       remedies: await this.remedies(s, season),
+      shelf: await this.shelf(s, season),
+      cooked: await this.cooked(s, season),
       compared,
     };
   }
@@ -86,6 +90,37 @@ export class ReportsService {
       picks.flatMap((r): ReportPick[] => (r.plantId ? [{ ...r.data, plantId: r.plantId }] : [])),
       WEEK_STARTS[s.garden.weekStart],
     );
+  }
+
+  /** What lies on the shelf: green and blushing fruit that was laid out, until it should be eaten. */
+  private async shelf(s: GardenSnapshot, season: GrowingYear): Promise<ShelfRow[]> {
+    if (season.to < s.today) return [];
+    const picks = await this.records<Picking>(s, season, 'picking');
+    return picks
+      .filter((r) => r.data.use === 'shelf' && r.day <= s.today)
+      .map((r) => ({
+        plant: s.plants.find((p) => p.id === r.plantId)?.name ?? '',
+        count: r.data.count ?? null,
+        grams: r.data.grams ?? null,
+        pickedOn: r.day,
+        ...onShelf(r.data.ripeness ?? 'blush', r.day, s.today),
+      }))
+      .filter((r) => r.eatBy >= s.today)
+      .sort((a, b) => (a.ripeOn < b.ripeOn ? -1 : 1));
+  }
+
+  private async cooked(s: GardenSnapshot, season: GrowingYear): Promise<{ kg: number; litres: number }> {
+    const picks = (await this.records<Picking>(s, season, 'picking')).filter((r) => r.data.use === 'sauce');
+    let [kg, litres] = [0, 0];
+    for (const r of picks) {
+      const plant = s.plants.find((p) => p.id === r.plantId);
+      if (!plant) continue;
+      const kind = s.cultivarOf(plant) ?? plant;
+      const own = (r.data.grams ?? (r.data.count ?? 0) * fruitGOf(kind)) / 1000;
+      kg += own;
+      if (plant.crop === 'tomato') litres += sauceLitres(own, kind.type === 'paste');
+    }
+    return { kg: Math.round(kg * 100) / 100, litres: Math.round(litres * 10) / 10 };
   }
 
   private async records<T extends RecordData>(

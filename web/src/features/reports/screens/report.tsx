@@ -14,6 +14,7 @@ import { Failed, Waiting } from '../../../ui/states';
 import { GardenPage } from '../../garden/components/garden-page';
 import { SeasonTabs } from '../../season/components/season-tabs';
 import { seasonQuery } from '../../season/queries';
+import { Shelf } from '../components/shelf';
 import { LookBack } from '../components/look-back';
 import { ReportTable, type Cell } from '../components/report-table';
 import { reportQuery } from '../queries';
@@ -58,11 +59,13 @@ const perKg = (x: number | null, write: (n: number) => string): Cell => ({
 
 function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) {
   const f = useFormat();
+  const garden = useGarden();
   const { harvest: h, season } = r;
   const file = (what: string): string => `${name} ${season.label.replace('/', '-')} ${what}`;
   return (
     <div className="flex flex-col gap-4">
-      <Sum harvest={h} label={season.label} />
+      <Sum harvest={h} cooked={r.cooked} label={season.label} />
+      {season.to >= garden.today && <Shelf rows={r.shelf} />}
       <ReportTable
         title="By week"
         file={file('weeks')}
@@ -144,13 +147,25 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
   );
 }
 
-function Sum({ harvest: h, label }: { harvest: HarvestReport; label: string }) {
+interface SumProps {
+  harvest: HarvestReport;
+  cooked: SeasonReportView['cooked'];
+  label: string;
+}
+
+function Sum({ harvest: h, cooked, label }: SumProps) {
   const f = useFormat();
   return (
     <Panel title={`Harvest of ${label}`} main>
       <p className="mt-1 text-lg">
         {h.kg > 0 ? `${f.kilograms(h.kg)} so far as it is written down.` : 'No picking is written down yet.'}
       </p>
+      {cooked.kg > 0 && (
+        <p>
+          Of it {f.kilograms(cooked.kg)} to cook
+          {cooked.litres > 0 && `: about ${f.litres(cooked.litres)} of thick sauce`}.
+        </p>
+      )}
       {h.estimatedShare > 0.005 && (
         <p className="text-soft">
           {Math.round(h.estimatedShare * 100)} % of it is reckoned from counts and the weight of one fruit.
