@@ -23,6 +23,8 @@ export interface GateRow {
 
 export type GateVerdict =
   | { go: 'today' }
+  /** nothing known speaks against it, and too little is known to say so: these are to be found out first */
+  | { go: 'ask'; about: GateCheck[] }
   /** it would live, under this cover, and stand still */
   | { go: 'at-risk'; cover: 'fleece' | 'wind-break' }
   /** until this day as far as is foreseen; null: longer than that */
@@ -48,15 +50,19 @@ export interface Gate {
 }
 
 const WEEK_NEEDS_DAYS = 3;
+/** Without these nobody can say that it may go out. */
+const NEEDED: readonly GateCheck[] = ['soil', 'nights'];
 
 export function settingOutGate(q: GateQuestion): Gate {
   const rows = gateRows(q, q.today);
   const bad = rows.filter((r) => r.ok === false);
-  return { rows, verdict: verdictOf(q, bad), weekCosts: weekCosts(q) };
+  const unknown = rows.filter((r) => r.ok === null && NEEDED.includes(r.check)).map((r) => r.check);
+  return { rows, verdict: verdictOf(q, bad, unknown), weekCosts: weekCosts(q) };
 }
 
-function verdictOf(q: GateQuestion, bad: readonly GateRow[]): GateVerdict {
-  if (bad.length === 0) return { go: 'today' };
+function verdictOf(q: GateQuestion, bad: readonly GateRow[], unknown: GateCheck[]): GateVerdict {
+  // none known is not none cold: without soil and nights nothing is let out
+  if (bad.length === 0) return unknown.length === 0 ? { go: 'today' } : { go: 'ask', about: unknown };
   const night = bad.find((r) => r.check === 'nights');
   const coverable =
     bad.every((r) => r.check === 'nights' || r.check === 'wind' || r.check === 'days') &&

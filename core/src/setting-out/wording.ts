@@ -42,6 +42,8 @@ export function gateInWords(g: Gate, f: Formatter): string {
       ? ''
       : ` A week later costs about ${plural(Math.round(g.weekCosts), 'day')} of harvest; a plant that sulks in the cold loses more.`;
   if (v.go === 'today') return 'Plant out today.';
+  if (v.go === 'ask')
+    return `Nothing known speaks against it, but nobody knows: ${v.about.map((c) => CHECK_WORDS[c]).join(', ')}. A thermometer at finger depth in the morning, and a look at the week’s forecast, decide.`;
   if (v.go === 'at-risk')
     return `At risk because of ${bad.join(' and ')}: only ${v.cover === 'fleece' ? 'under fleece or cloches by night' : 'behind a wind-break'}.${cost}`;
   return `Wait ${v.until ? `until ${f.day(v.until)}` : 'longer than is foreseen, and look again in a week'}: ${bad.join(', ')}.${cost}`;

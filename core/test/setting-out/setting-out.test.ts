@@ -36,9 +36,14 @@ const q = (more: Partial<GateQuestion> = {}): GateQuestion => ({
 describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, last frost past)', () => {
   test('all is well: today', () => {
     expect(settingOutGate(q()).verdict).toEqual({ go: 'today' });
-    // what nobody knows stops nothing, and is said
+    expect(settingOutGate(q({ hardened: null })).verdict).toEqual({ go: 'today' });
+  });
+  test('none known is not none cold: without soil or nights it asks, and orders nothing', () => {
     const unknown = settingOutGate(q({ soil: null, hardened: null }));
-    expect(unknown.verdict).toEqual({ go: 'today' });
+    expect(unknown.verdict).toEqual({ go: 'ask', about: ['soil'] });
+    expect(settingOutGate(q({ weather: [] })).verdict).toEqual({ go: 'ask', about: ['nights'] });
+    expect(settingOutGate(q({ weather: [], soil: { celsius: 12 } })).verdict.go).toBe('wait');
+    expect(gateInWords(unknown, METRIC_FORMAT)).toMatch(/nobody knows: soil\. A thermometer/);
     expect(unknown.rows.map((r) => gateRowInWords(r, METRIC_FORMAT)).slice(0, 2)).toEqual([
       'Hardened off: nothing is written down',
       'Soil: nobody knows',

@@ -43,6 +43,7 @@ export class RaisingSource extends TaskSource {
     if (step === 'harden' && !p.hardenFrom) return set({ hardenFrom: s.today, outDays: [s.today] });
     if (step === 'day' && day === s.today && !(p.outDays ?? []).includes(s.today) && stepOn(s, p) !== null)
       return set({ outDays: [...(p.outDays ?? []), s.today] });
+    // what a gardener does without a forecast is theirs to say: only a "wait" holds it
     if (step === 'out' && gateOf(s, p)?.verdict.go !== 'wait') {
       await plantOut(m, s, p);
       return set({ plantedOn: s.today });
@@ -180,7 +181,7 @@ function outTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: string,
   const held = verdict.go === 'wait' && s.today >= addDays(from, -7);
   return [
     task('out', {
-      title: `Plant out ${kind}`,
+      title: verdict.go === 'ask' ? `May ${kind} go out?` : `Plant out ${kind}`,
       amount: `${p.count} plants`,
       why: text,
       dueOn: from,
