@@ -4,7 +4,7 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, ROOT } from './lib/build.mjs';
 import { checkDisk, checkNode, ensureModules, ensurePackages, throwAwayFolder } from './lib/machine.mjs';
-import { exec } from './lib/exec.mjs';
+import { exec, stopTools } from './lib/exec.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
 
@@ -64,7 +64,10 @@ try {
   delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
   const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' } });
   stop = stack.stop;
-  process.once('SIGINT', () => void stop().finally(() => process.exit(130)));
+  process.once('SIGINT', () => {
+    stopTools();
+    void stop().finally(() => process.exit(130));
+  });
   say('Loading the demo garden …');
   await loadDemo(stack, home);
 
