@@ -63,10 +63,11 @@ export async function ownGarden(page: Page, units: object = {}, pinnedDate = TOD
   return own;
 }
 
-/** Nothing on the page may be wider than the page. */
+/** Nothing on the page may be wider than the page, once charts have taken its width. */
 export async function noSideways(page: Page): Promise<void> {
-  const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-  expect(over).toBeLessThanOrEqual(0);
+  const over = (): Promise<number> =>
+    page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  await expect.poll(over).toBeLessThanOrEqual(0);
 }
 
 /** A day so many before the garden's own. */
