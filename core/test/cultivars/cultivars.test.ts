@@ -25,6 +25,8 @@ test('what nobody knows is kept and said, and nothing is guessed from it', () =>
   expect(shieldsFrom('QQ', 'tomato')).toEqual([]);
   // a tomato’s blight is no pepper’s
   expect(shieldsFrom('LB, TMV', 'pepper')).toEqual(['mosaic-virus']);
+  // nor is its race of a wilt that both crops know
+  expect([shieldsFrom('Fol', 'pepper'), shieldsFrom('Fol', 'tomato')]).toEqual([[], ['vascular-wilt']]);
   expect(new Set(LETTERS.map((r) => r.letters.toLowerCase())).size).toBe(LETTERS.length);
 });
 
