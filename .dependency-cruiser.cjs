@@ -12,6 +12,7 @@ const CORE = [
   'setting-out',
   'harvest',
   'planning',
+  'raising',
   'diagnosis',
   'season',
   'pruning',
@@ -142,13 +143,13 @@ module.exports = {
     {
       name: 'web-ui-knows-no-feature',
       severity: 'error',
-      from: { path: '^web/src/(ui|lib|signs|workers)/' },
+      from: { path: '^web/src/(ui|lib|signs|workers|offline)/' },
       to: { path: '^web/src/features/' },
     },
     {
       name: 'web-lib-and-signs-are-lowest',
       severity: 'error',
-      from: { path: '^web/src/(lib|signs|workers)/' },
+      from: { path: '^web/src/(lib|signs|workers|offline)/' },
       to: { path: '^web/src/ui/' },
     },
     {

@@ -17,6 +17,8 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/Rome',
     trace: 'off',
+    // the page is kept on the device only where a story is about that
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

@@ -9,6 +9,7 @@ import { gzipSync } from 'node:zlib';
 import { buildAll, ROOT } from './lib/build.mjs';
 import { writer } from './lib/endure.mjs';
 import { largeGarden } from './lib/large-garden.mjs';
+import { tenSeasons } from './lib/ten-years.mjs';
 import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
@@ -128,20 +129,23 @@ async function benchInThePage(url) {
   await browser.close();
 }
 
+/** Asks as somebody who is signed in; what is not answered well is an error. */
+const senderOf = (stack, cookie) => async (method, path, body) => {
+  const answer = await fetch(`${stack.url}/api${path}`, {
+    method,
+    headers: { cookie, 'content-type': 'application/json' },
+    ...(body ? { body: JSON.stringify(body) } : {}),
+  });
+  const text = await answer.text();
+  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${text}`);
+  return text;
+};
+
 /** Gardens larger than most, and ten who ask at once; what others wait meanwhile, and what it costs in memory. */
 async function largeGardens(stack, cookie, core) {
   const { createConnection } = await import('mysql2/promise');
   const db = await createConnection(stack.databaseUrl);
-  const send = async (method, path, body) => {
-    const answer = await fetch(`${stack.url}/api${path}`, {
-      method,
-      headers: { cookie, 'content-type': 'application/json' },
-      ...(body ? { body: JSON.stringify(body) } : {}),
-    });
-    const text = await answer.text();
-    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${text}`);
-    return text;
-  };
+  const send = senderOf(stack, cookie);
   let waited = 0;
   let watching = true;
   let measuring = false; // not while we ourselves are busy making rows
@@ -337,6 +341,7 @@ try {
   cold.sort((a, b) => a - b);
   row('The same right after a write, all 14 reports made anew', { median: cold[5], p95: cold[9] }, 'under 60');
 
+  await tenSeasons(stack, senderOf(stack, cookie), core.addDays);
   await largeGardens(stack, cookie, core);
   await manyWriters(stack.url);
   await inTheBrowser(stack.url, { format: 'candid-leaf-case', version: 1, ...many });

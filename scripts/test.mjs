@@ -76,6 +76,7 @@ try {
     check('Lint', 'eslint', ['.']),
     (async () => {
       await check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
+      await check('Types of its service worker', 'tsc', ['-p', 'web/sw', '--noEmit']);
       await check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
       await check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
       await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.cjs']);

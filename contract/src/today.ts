@@ -1,7 +1,7 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { Day } from '@candid-leaf/core/units';
 import { FINITE, type Part } from '@candid-leaf/core/records';
-import { IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsISO8601, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsId } from './id.js';
 
 /** Where tasks come from, in the order in which Today tells them on one day. */
@@ -17,7 +17,9 @@ export const TASK_SOURCES = [
   'spray',
   'soil',
   'raise',
+  'settle',
   'pick',
+  'late',
   'trial',
   'round',
 ] as const;
@@ -28,6 +30,11 @@ export class TaskDone {
   @IsOptional()
   @IsId()
   recordId?: string;
+
+  /** when it was done, where it is sent later than that: it counts for the garden's day of then */
+  @IsOptional()
+  @IsISO8601({ strict: true })
+  at?: string;
 
   /** minutes that it was reckoned to take, so that it is learned how long it took */
   @IsOptional()
@@ -72,6 +79,8 @@ export interface TaskDto {
   rooting?: 'look' | 'plant';
   /** it is answered by what was picked, plant by plant */
   picks?: true;
+  /** what is done one after the other, with the hands */
+  sequence?: string[];
   /** plant by plant, where it is for several */
   parts?: string[];
   /** the amount in words, where it is more than a dose for each plant */

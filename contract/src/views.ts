@@ -7,7 +7,7 @@ import type { DisorderCode, RecordKind, SignCode } from '@candid-leaf/core/recor
 import type { Day } from '@candid-leaf/core/units';
 import type { GardenDto } from './gardens.js';
 import type { PlaceDto } from './places.js';
-import type { PlantDto } from './plants.js';
+import type { PlantDto, PlantEnd } from './plants.js';
 import type { RecordDto } from './records.js';
 import type { TaskDto } from './today.js';
 import type { TreatmentDto } from './treatments.js';
@@ -72,6 +72,8 @@ export interface PlantView {
   garden: GardenDto;
   place: PlaceDto;
   plant: PlantDto;
+  /** it has ended: all of this is as it was on that day */
+  ended: { on: Day; because: PlantEnd | null } | null;
   report: Report;
   /** of the season, measured and foreseen, the oldest first */
   weather: WeatherDto[];

@@ -27,6 +27,8 @@ async function views(page: Page): Promise<[string, string][]> {
     ['walk', `${bed}/walk`],
     ['season', `${garden}/season`],
     ['next year', `${garden}/season?year=2027`],
+    ['an earlier year', `${garden}/season?year=2024`],
+    ['harvest and end', `${garden}/season/report?year=2025`],
     ['kinds', `${garden}/shed/kinds`],
     ['a kind', `${garden}/shed/kinds/new?from=slicer`],
     ['shed', `${garden}/shed`],

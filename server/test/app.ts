@@ -17,7 +17,7 @@ export class TestStation extends WeatherStation {
   readonly asked: { from: string; to: string }[] = [];
   lie: Partial<StationDay> = {};
   /** what the forecast holds instead of fair weather */
-  ahead: Partial<StationDay> = {};
+  ahead: Partial<StationForecastDay> = {};
   async observed(_p: object, from: string, to: string): Promise<StationDay[]> {
     if (this.down) throw new Error('nobody answers');
     this.asked.push({ from, to });
@@ -30,8 +30,8 @@ export class TestStation extends WeatherStation {
     if (this.down) throw new Error('nobody answers');
     return Array.from({ length: 7 }, (_, i) => ({
       ...this.day(addDays(issued, i + 1)),
-      ...this.ahead,
       rainChancePct: 10,
+      ...this.ahead,
     }));
   }
   private day(date: string): StationDay {

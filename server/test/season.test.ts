@@ -33,7 +33,11 @@ async function garden() {
     (await put('/plantings', { id: uuid(), year: 2027, placeId: bed, crop: 'tomato', count: 3, ...facts }).expect(200))
       .body as PlantingDto;
   const raising = async (): Promise<TaskDto[]> => (await g.view()).today.filter((t) => t.source === 'raise');
-  return { ...g, bed, season, put, kind, planting, raising };
+  const settings = async (): Promise<object> => {
+    const { today: _t, ...rest } = (await g.agent.get(g.url('')).expect(200)).body as Record<string, unknown>;
+    return rest;
+  };
+  return { ...g, bed, settings, season, put, kind, planting, raising };
 }
 
 test('a year before it is planned: a line for each crop, this season and the next', async () => {
@@ -151,15 +155,33 @@ describe('from the seed to the bed', () => {
     expect((await find()).sownOn).toBeNull();
     await g.tick(`raise:${id}:sow`).expect(200);
     expect(await keys()).toEqual([]);
+    // a week on they come up: light, a look, water from below; thinned, then a larger pot
+    await g.goTo('2026-03-11');
+    expect(await keys()).toEqual(['raise:it:tray', 'raise:it:light', 'raise:it:look']);
+    const look = `raise:${id}:look`;
+    for (const step of ['light', 'tray', 'look']) await g.tick(`raise:${id}:${step}`).expect(200);
+    await g.tick(look).expect(200);
+    expect(await find()).toMatchObject({
+      litOn: '2026-03-11',
+      trayDays: ['2026-03-11'],
+      looks: [{ on: '2026-03-11', what: 'sound' }],
+    });
+    expect(await keys()).toEqual([]);
+    await g.untick(look).expect(204);
+    expect(await find()).toMatchObject({ looks: [], trayDays: ['2026-03-11'] });
+    expect(await keys()).toEqual(['raise:it:look']);
+    await g.tick(look).expect(200);
+    await g.goTo('2026-03-19');
+    await g.tick(`raise:${id}:thin`).expect(200);
     await g.goTo('2026-03-27');
-    expect(await keys()).toEqual(['raise:it:pot']);
+    expect(await keys()).toEqual(['raise:it:tray', 'raise:it:look', 'raise:it:pot']);
     await g.tick(`raise:${id}:pot`).expect(200);
     await g.goTo('2026-04-12');
     expect(await keys()).toContain('raise:it:harden');
     await g.tick(`raise:${id}:harden`).expect(200);
     expect(await find()).toMatchObject({ hardenFrom: '2026-04-12', outDays: ['2026-04-12'] });
     await g.goTo('2026-04-13');
-    const [day] = await g.raising();
+    const day = (await g.raising()).find((t) => t.key.includes(':day:'));
     // no forecast is told here: nothing pauses
     expect(day).toMatchObject({ key: `raise:${id}:day:2026-04-13`, amount: '2 hours in shade, out of the wind' });
     await g.tick(day!.key).expect(200);
@@ -199,6 +221,10 @@ describe('from the seed to the bed', () => {
     await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 18 });
     const now = (await g.raising()).find((t) => t.key.endsWith(':out'))!;
     expect(now).toMatchObject({ why: 'Plant out today.' });
+    expect(now.sequence!.join(' ')).toMatch(/up to its first leaves.*Water it in/);
+    expect(now.sequence!.join(' ')).not.toMatch(/Bone dry/);
+    await g.record('soil-check', { placeId: g.bed }, { date: '2026-05-06', feel: 'dry' });
+    expect((await g.raising()).find((t) => t.key.endsWith(':out'))!.sequence!.join(' ')).toMatch(/Bone dry/);
     expect(now.held).toBeUndefined();
   });
 });
@@ -253,6 +279,211 @@ test('frost days the wrong way round are refused where the garden is described',
   expect(refused.body.faults).toEqual([{ path: 'firstFrost', reason: expect.stringMatching(/are the two exchanged/) }]);
 });
 
+test('seedlings that fell: what to do stands in the task and the next look is tomorrow; a look before its sowing is refused', async () => {
+  const g = await garden();
+  await g.goTo('2026-03-15');
+  const make = { year: 2026, sownOn: '2026-03-05', cells: 12 };
+  const { id } = await g.planting({ ...make, looks: [{ on: '2026-03-14', what: 'fallen' }], trayWetG: 900 });
+  const tasks = await g.raising();
+  const of = (step: string) => tasks.find((t) => t.key === `raise:${id}:${step}`)!;
+  expect(of('look')).toMatchObject({ dueOn: '2026-03-15', why: expect.stringMatching(/they do not recover/) });
+  expect(of('tray').why.replaceAll('\u00a0', ' ')).toMatch(/^At 825 g or less/);
+  const refused = await g
+    .put('/plantings', { id: uuid(), placeId: g.bed, crop: 'tomato', count: 2, ...make, thinnedOn: '2026-03-01' })
+    .expect(400);
+  expect(refused.body.faults).toMatchObject([{ path: 'thinnedOn' }]);
+  await g
+    .put('/plantings', {
+      id: uuid(),
+      placeId: g.bed,
+      crop: 'tomato',
+      count: 2,
+      ...make,
+      looks: [{ on: 'soon', what: 'sad' }],
+    })
+    .expect(400);
+});
+
+test('what is just set out: slugs are looked for every third day until it stands 30 cm tall', async () => {
+  const g = await garden();
+  const plant = await g.plant(g.bed, {
+    name: 'Young',
+    transplantedOn: '2026-07-10',
+    heightM: 0.2,
+    stage: 'establishing',
+  });
+  const settle = async () => (await g.view()).today.filter((t) => t.source === 'settle');
+  const [task] = await settle();
+  expect(task).toMatchObject({ title: 'Look for slugs: Bed', plantIds: [plant] });
+  await g.tick(task!.key).expect(200);
+  await g.tick(task!.key).expect(200);
+  expect(await settle()).toEqual([]);
+  const events = (await g.plantView(plant)).records.filter((r) => r.type === 'event');
+  expect(events.map((r) => r.data)).toEqual([{ date: TODAY, what: 'slugs-looked-for' }]);
+  await g.goTo(addDays(TODAY, 3));
+  expect(await settle()).toHaveLength(1);
+});
+
+test('a tick that was kept on a device counts for the day on which it was made, if that is not long ago', async () => {
+  const g = await garden();
+  await g.agent
+    .put('/api/gardens')
+    .send({ ...(await g.settings()), pinnedDate: null })
+    .expect(200);
+  const today = (await g.view()).garden.today;
+  const at = (back: number): string => `${addDays(today, -back)}T11:00:00.000Z`;
+  const ticked = async (body: object): Promise<string | undefined> => {
+    const plant = await g.plant(g.bed, { name: 'Young', transplantedOn: addDays(today, -25), heightM: 0.2 });
+    await g.tick(`settle:${g.bed}`, body).expect(200);
+    const [event] = (await g.plantView(plant)).records.filter((r) => r.type === 'event');
+    await g.agent
+      .post(g.url(`/plants/${plant}/retire`))
+      .send({ on: today })
+      .expect(204);
+    return event?.day;
+  };
+  expect(await ticked({ at: at(3) })).toBe(addDays(today, -3));
+  expect(await ticked({})).toBe(today);
+  expect(await ticked({ at: at(20) })).toBe(today);
+  // a clock that runs ahead writes nothing into the future
+  expect(await ticked({ at: at(-2) })).toBe(today);
+  await g.tick(`settle:${g.bed}`, { at: 'yesterday' }).expect(400);
+});
+
+test('before frost: the last flowers off, green fruit in; a bush kind keeps its flowers; ticked it is a record of each', async () => {
+  const g = await garden();
+  const [cordon, bush] = [
+    await g.plant(g.bed, { name: 'Cordon', habit: 'indeterminate' }),
+    await g.plant(g.bed, { name: 'Bush', habit: 'determinate' }),
+  ];
+  const late = async () => (await g.view()).today.filter((t) => t.source === 'late');
+  await g.goTo('2026-09-07');
+  expect(await late()).toEqual([]);
+  await g.goTo('2026-09-08');
+  const [flowers] = await late();
+  expect(flowers).toMatchObject({ title: 'Take the last flowers off: Bed', plantIds: [cordon] });
+  const ticked = await g.tick(flowers!.key).expect(200);
+  expect(await late()).toEqual([]);
+  await g.untick(flowers!.key, { recordId: ticked.body.recordId }).expect(204);
+  expect(await late()).toHaveLength(1);
+  await g.tick(flowers!.key).expect(200);
+  await g.goTo('2026-10-21');
+  expect(await late()).toMatchObject([{ title: 'Bring the green fruit in: Bed', plantIds: [cordon, bush] }]);
+  await g.agent
+    .put('/api/gardens')
+    .send({ ...(await g.settings()), lastFrost: null, firstFrost: null })
+    .expect(200);
+  expect(await late()).toEqual([]);
+});
+
+test('much rain ahead: what blushes is picked today, also where one looked yesterday', async () => {
+  const g = await garden();
+  const kind = await g.kind({ splits: 'more' });
+  const plant = await g.plant(g.bed, { name: 'A', stage: 'ripening', cultivarId: kind });
+  await g.record('picking', { plantId: plant }, { date: TODAY, count: 2, state: 'sound', use: 'eaten' });
+  const picks = async () => (await g.view()).today.filter((t) => t.source === 'pick');
+  expect(await picks()).toEqual([]);
+  app.station.ahead = { rainMm: 8 };
+  try {
+    await g.agent.post(g.url('/weather/pull')).expect(200);
+    // 10 % is no rain to count on
+    expect(await picks()).toEqual([]);
+    app.station.ahead = { rainMm: 8, rainChancePct: 80 };
+    await g.agent.post(g.url('/weather/pull')).expect(200);
+    expect(await picks()).toMatchObject([
+      { title: 'Pick what blushes: Bed', why: expect.stringMatching(/would split it/) },
+    ]);
+  } finally {
+    app.station.ahead = {};
+  }
+});
+
+test('a second crop: told in its time, where the bed is clean; planned as one it is sown in July', async () => {
+  const g = await garden();
+  await g.goTo('2026-07-05');
+  const view = (await g.season(2026)).second!;
+  expect(view).toMatchObject({ by: '2026-07-11', places: [{ place: 'Bed', fits: true, text: 'free and clean' }] });
+  const kind = await g.kind({ habit: 'determinate', daysToMaturity: 65 });
+  await g.planting({ year: 2026, aim: 'second-crop', cultivarId: kind });
+  expect((await g.raising()).map((t) => t.title)).toEqual(['Sow Red one']);
+  // one date for a second crop, wherever it is told
+  await g.plant(g.bed, { name: 'Stands' });
+  const line = (await g.season(2026)).lines.find((l) => l.label === 'After a loss, or a second crop')!;
+  expect(line.bands.find((b) => b.what === 'second-sowing')!.to).toBe(view.by);
+  // two weeks old it is not spoken of planting out, however warm it is
+  await g.planting({ year: 2026, aim: 'second-crop', cultivarId: kind, sownOn: '2026-06-25' });
+  const young = (await g.season(2026)).plantings.find((p) => p.planting.sownOn)!;
+  expect([young.gate, young.gateText]).toEqual([null, null]);
+  await g.changePlace(g.bed, { history: [{ year: 2026, family: 'nightshade', problems: ['early-blight'] }] });
+  expect((await g.season(2026)).second!.places[0]).toMatchObject({
+    fits: false,
+    text: expect.stringMatching(/^not clean/),
+  });
+  await g.goTo('2026-07-12');
+  expect((await g.season(2026)).second).toBeNull();
+});
+
+describe('an earlier season', () => {
+  test('opens beside this one: what stood where, and a plant as it stood on its last day, by that season’s weather alone', async () => {
+    const g = await garden();
+    const old = await g.plant(g.bed, { name: 'Old', transplantedOn: '2025-05-12' });
+    const rec = (date: string) => g.record('watering', { plantId: old }, { date, litres: 2 });
+    await rec('2025-08-01');
+    await g.agent
+      .post(g.url(`/plants/${old}/retire`))
+      .send({ on: '2025-09-30', because: 'disease' })
+      .expect(204);
+    const now = await g.plant(g.bed, { name: 'Now' });
+    expect((await g.season(2025)).stood).toMatchObject([
+      { place: 'Bed', plants: [{ id: old, plantedOn: '2025-05-12', endedOn: '2025-09-30', because: 'disease' }] },
+    ]);
+    expect((await g.season(2026)).before).toMatchObject({
+      label: '2025',
+      notes: null,
+      stood: [{ plants: [{ id: old }] }],
+    });
+    await g.agent
+      .put('/api/gardens')
+      .send(await g.settings())
+      .expect(200);
+    const view = await g.plantView(old);
+    expect(view).toMatchObject({ ended: { on: '2025-09-30', because: 'disease' }, next: [] });
+    expect(view.garden.today).toBe('2025-09-30');
+    expect(view.records.map((r) => r.day)).toEqual(['2025-08-01']);
+    const days = view.weather.map((w) => w.day);
+    expect([days[0], days.at(-1)]).toEqual(['2025-01-01', '2025-09-30']);
+    expect((await g.plantView(now)).ended).toBeNull();
+    // nothing is written after its end, and what was forgotten before it still may be
+    await g
+      .put('/records', { id: uuid(), type: 'watering', plantId: old, data: { date: '2025-10-01', litres: 1 } })
+      .expect(400);
+    await rec('2025-09-30');
+    const report = (await g.agent.get(g.url('/season/report?year=2025')).expect(200)).body as SeasonReportView;
+    expect(report.compared.find((c) => c.year === 2025)!.weather).toMatchObject({ meanC: 23, hotDays: 0 });
+  });
+
+  test('a station that does not have it is asked once; the rest stands', async () => {
+    const g = await garden();
+    await g.plant(g.bed, { name: 'Old', transplantedOn: '2019-05-12' });
+    app.station.down = true;
+    try {
+      await g.agent
+        .put('/api/gardens')
+        .send(await g.settings())
+        .expect(200);
+    } finally {
+      app.station.down = false;
+    }
+    const before = app.station.asked.length;
+    await g.agent
+      .put('/api/gardens')
+      .send(await g.settings())
+      .expect(200);
+    expect(app.station.asked.slice(before).filter((a) => a.from.startsWith('2019'))).toEqual([]);
+    expect((await g.season(2019)).past).toBe(true);
+  });
+});
+
 describe('the year’s end', () => {
   const report = async (g: Awaited<ReturnType<typeof garden>>, year = 2026) =>
     (await g.agent.get(g.url(`/season/report?year=${year}`)).expect(200)).body as SeasonReportView;
@@ -263,6 +494,7 @@ describe('the year’s end', () => {
     const b = await g.plant(g.bed, { name: 'B', transplantedOn: '2026-06-10', type: 'paste' });
     await g.record('watering', { placeId: g.bed }, { date: '2026-06-01', litres: 20 });
     await g.record('watering', { placeId: g.bed }, { date: '2026-07-01', litres: 10 });
+    await g.record('feeding', { plantId: a }, { date: '2026-07-01', n: 5, p2o5: 5, k2o: 5, grams: 40 });
     const pick = (plantId: string, data: object) =>
       g.record('picking', { plantId }, { date: TODAY, state: 'sound', use: 'eaten', ...data });
     await pick(a, { grams: 2000 });
@@ -272,9 +504,10 @@ describe('the year’s end', () => {
     // fifteen paste tomatoes of 80 g
     expect([harvest.kg, harvest.savedKg]).toEqual([3.2, 1.2]);
     expect(harvest.losses).toMatchObject([{ state: 'soft', kg: 0.2 }]);
-    expect(harvest.plants.map((p) => [p.name, p.kg, p.litresPerKg])).toEqual([
-      ['A', 2, 15],
-      ['B', 1.2, 8.3],
+    // forty grams with 5 % of nitrogen for two kilograms; of the other nothing is written down
+    expect(harvest.plants.map((p) => [p.name, p.kg, p.litresPerKg, p.nitrogenGPerKg])).toEqual([
+      ['A', 2, 15, 1],
+      ['B', 1.2, 8.3, null],
     ]);
     expect(compared).toMatchObject([{ label: '2026', plants: 2, kg: 3.2, firstPick: TODAY }]);
     // an earlier season is read beside it, and this one does not reach into it
@@ -328,6 +561,13 @@ describe('the year’s end', () => {
     expect((await g.season(2026)).before).toBeNull();
     const second = await g.put('/season/notes', { ...notes, id: uuid() }).expect(400);
     expect(second.body.faults).toEqual([{ path: 'year', reason: expect.stringMatching(/look back already/) }]);
+    // the kit is ticked beside it, and the year closed; not on a day to come
+    const closed = { ...notes, version: 1, kit: ['string', 'cages'], closedOn: TODAY };
+    await g.put('/season/notes', { ...closed, closedOn: '2026-12-31' }).expect(400);
+    await g.put('/season/notes', { ...closed, kit: ['string', 'string'] }).expect(400);
+    await g.put('/season/notes', { ...closed, kit: ['rake'] }).expect(400);
+    await g.put('/season/notes', closed).expect(200);
+    expect((await g.season(2026)).notes).toMatchObject({ worked: 'Mulch', kit: ['string', 'cages'], closedOn: TODAY });
     await g.put('/season/notes', { ...notes, version: 1, change: 'x'.repeat(4001) }).expect(400);
     const stranger = await garden();
     await stranger.put('/season/notes', { ...notes, year: 2025 }).expect(404);

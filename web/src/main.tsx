@@ -1,31 +1,69 @@
 import 'reflect-metadata';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { onlineManager, QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import './features/writes';
 import { ApiError } from './lib/api';
 import { registerWrites } from './lib/writes';
+import { findAccount } from './offline/account';
+import { KEPT_FOR, KEPT_MS, keptViews } from './offline/kept-views';
+import { startOutbox } from './offline/outbox';
 import { router } from './routes';
 import './theme.css';
 import { ToastArea } from './ui/toast';
 
+/** An answer is taken for the newest so long. */
+const SHORT_MS = 15_000;
+
 const client = new QueryClient({
   defaultOptions: {
-    queries: { staleTime: 15_000, retry: (count, error) => !(error instanceof ApiError) && count < 2 },
+    queries: {
+      staleTime: SHORT_MS,
+      // what is kept on the device is held in the page too
+      gcTime: Infinity,
+      retry: (count, error) => !(error instanceof ApiError) && count < 2,
+    },
     mutations: { retry: (count, error) => !(error instanceof ApiError) && count < 3 },
   },
 });
 registerWrites(client);
+// a page that is opened without signal is told of none until it comes or goes
+onlineManager.setOnline(navigator.onLine);
+
+/** What is shown without signal: gardens and their plants. What is reckoned long, or is of one moment, is not kept. */
+const KEPT: ReadonlySet<unknown> = new Set(['gardens', 'garden']);
+const keeping = {
+  persister: keptViews,
+  maxAge: KEPT_MS,
+  buster: KEPT_FOR,
+  dehydrateOptions: {
+    shouldDehydrateQuery: (q: { queryKey: readonly unknown[]; state: { status: string } }) =>
+      q.state.status === 'success' && KEPT.has(q.queryKey[0]),
+    shouldDehydrateMutation: () => false,
+  },
+};
+
+/** What was kept is shown at once, and asked for anew where it is looked at: a reload is a reload. */
+function afterRestore(): void {
+  const longAgo = Date.now() - SHORT_MS;
+  for (const q of client.getQueryCache().getAll())
+    q.setState({ dataUpdatedAt: Math.min(q.state.dataUpdatedAt, longAgo) });
+  void startOutbox(client);
+}
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root element');
+await findAccount();
 createRoot(root).render(
   <StrictMode>
-    <QueryClientProvider client={client}>
+    <PersistQueryClientProvider client={client} persistOptions={keeping} onSuccess={afterRestore}>
       <ToastArea>
         <RouterProvider router={router} />
       </ToastArea>
-    </QueryClientProvider>
+    </PersistQueryClientProvider>
   </StrictMode>,
 );
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));

@@ -1,18 +1,15 @@
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { FINITE } from '../records/dated.js';
 import type { Fault } from '../records/faults.js';
+import { KindLeanings } from '../records/leanings.js';
 import { type Crop, CROPS, GROWTH_HABITS, type GrowthHabit, PLANT_TYPES, type PlantType } from '../records/plant.js';
 import { typeFaults } from '../records/rules.js';
 import { readLetters } from './letters.js';
 
 export const RIPE_COLOURS = ['red', 'pink', 'orange', 'yellow', 'green', 'purple', 'brown', 'white'] as const;
 export type RipeColour = (typeof RIPE_COLOURS)[number];
-/** How it stands to something, beside others of its crop. */
-export const LEANINGS = ['less', 'usual', 'more'] as const;
-export type Leaning = (typeof LEANINGS)[number];
-
 /** One kind of tomato or pepper, as its packet and the gardener know it. What is left out nobody knows. */
-export class Cultivar {
+export class Cultivar extends KindLeanings {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
@@ -52,24 +49,6 @@ export class Cultivar {
   @IsString()
   @MaxLength(120)
   letters?: string | null;
-
-  /** sets fruit in heat, and in cold nights, beside others */
-  @IsOptional()
-  @IsIn(LEANINGS)
-  heatSet?: Leaning | null;
-
-  @IsOptional()
-  @IsIn(LEANINGS)
-  coldSet?: Leaning | null;
-
-  /** splits, and gets dark ends, beside others */
-  @IsOptional()
-  @IsIn(LEANINGS)
-  splits?: Leaning | null;
-
-  @IsOptional()
-  @IsIn(LEANINGS)
-  darkEnds?: Leaning | null;
 }
 
 /** What contradicts itself in it. Letters that nobody understands are kept, and said on the page; nothing is guessed. */

@@ -1,4 +1,4 @@
-import { CHILL_NIGHT_C, COLD_NIGHT_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
+import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
 import { MOST_PH_FOR_LIME } from '../soil/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
@@ -26,6 +26,11 @@ const eveningNow = (ctx: CaseContext): number => {
   const today = ctx.weather(2).at(-1);
   return today ? eveningC(today) : -99;
 };
+/** Flowers that fall now met the weather of the last two weeks. */
+const FLOWER_DAYS = 14;
+const heatToSetIn = (ctx: CaseContext): boolean => warmest(ctx, FLOWER_DAYS) >= HOT_DAY_C;
+const coldToSetIn = (ctx: CaseContext): boolean =>
+  ctx.weather(FLOWER_DAYS).some((w) => w.tMinC < COLD_NIGHT_C[ctx.case.plant.crop]);
 /** A pot that one person can carry, litres. */
 export const PORTABLE_L = 25;
 /** What makes a fruit unfit to keep. */
@@ -58,6 +63,15 @@ export const FACTS = {
   'cherry-type': (ctx: CaseContext) => ctx.case.plant.type === 'cherry',
   'large-fruited': (ctx: CaseContext) => ctx.case.plant.type === 'beefsteak',
   'hot-type': (ctx: CaseContext) => ctx.case.plant.type === 'hot',
+  'kind-gets-dark-ends': (ctx: CaseContext) => ctx.case.plant.leans?.darkEnds === 'more',
+  'kind-seldom-dark-ends': (ctx: CaseContext) => ctx.case.plant.leans?.darkEnds === 'less',
+  'kind-splits': (ctx: CaseContext) => ctx.case.plant.leans?.splits === 'more',
+  'kind-seldom-splits': (ctx: CaseContext) => ctx.case.plant.leans?.splits === 'less',
+  // how a kind sets says something only of weather in which others do not
+  'kind-fails-in-this-heat': (ctx: CaseContext) => ctx.case.plant.leans?.heatSet === 'less' && heatToSetIn(ctx),
+  'kind-sets-in-this-heat': (ctx: CaseContext) => ctx.case.plant.leans?.heatSet === 'more' && heatToSetIn(ctx),
+  'kind-fails-in-this-cold': (ctx: CaseContext) => ctx.case.plant.leans?.coldSet === 'less' && coldToSetIn(ctx),
+  'kind-sets-in-this-cold': (ctx: CaseContext) => ctx.case.plant.leans?.coldSet === 'more' && coldToSetIn(ctx),
   pepper: (ctx: CaseContext) => ctx.case.plant.crop === 'pepper',
   'just-planted': (ctx: CaseContext) =>
     ctx.case.plant.transplantedOn != null && daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) <= 21,

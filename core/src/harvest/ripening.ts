@@ -8,7 +8,7 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
  * From set to ripe, °C·d over 10 °C: a tomato takes 45 to 55 days in usual warmth of 13 °C·d a day, a pepper to full colour 55 to 65
  * (common practice, from memory). The middle, and how far it is off.
  */
-const SET_TO_RIPE: Record<Crop, number> = { tomato: 650, pepper: 780 };
+export const SET_TO_RIPE: Record<Crop, number> = { tomato: 650, pepper: 780 };
 const SPREAD = 0.1;
 
 export interface RipeWhen {

@@ -41,6 +41,8 @@ export interface DatesQuestion {
   /** the day it was set out, where that is written down */
   plantedOn?: Day | null;
   sownOn?: Day | null;
+  /** sown in summer after a first crop, or beside it */
+  second?: boolean;
   /** the day on which the first ripe fruit was picked */
   pickedOn?: Day | null;
   /** measured and foreseen, where it stands */
@@ -97,21 +99,26 @@ const HALF_YEAR_MONTHS = 6;
 
 export function yearDates(q: DatesQuestion): YearDates {
   const { crop } = q.kind;
-  const { days } = daysToMaturityOf(q.kind);
+  const { days: usual, sure } = daysToMaturityOf(q.kind);
+  // a second crop is of a fast bush kind, where its packet does not say
+  const days = q.second && !sure ? SECOND_CROP_DAYS : usual;
   const frosts = frostsOf(q.garden, q.season);
   // in the mild winter frost is a guest, not the end of the season
   const end = q.mode === 'warm' ? frosts.first : null;
-  const window = plantingWindow(q, frosts.last);
-  const planted = q.plantedOn ?? null;
-  const [out, outTo] = planted ? [planted, planted] : window;
+  const second = q.second && end ? secondWindow(end, days) : null;
+  const window = second?.out ?? plantingWindow(q, frosts.last);
   const band = (what: DateKind, from: Day, to: Day, done?: Day | null): Band => ({
     what,
     from,
     to,
     ...(done ? { done } : {}),
   });
-  const [raisedLeast, raisedMost] = RAISED_DAYS[crop];
+  const [raisedLeast, raisedMost] = second ? SECOND_RAISED : RAISED_DAYS[crop];
   const sown = q.sownOn ?? null;
+  const planted = q.plantedOn ?? null;
+  const [out, outTo] = planted
+    ? [planted, planted]
+    : whenRaised(window, sown && addDays(sown, raisedLeast), second !== null);
   const bands: Band[] = [
     band('sow', sown ?? addDays(window[0], -raisedMost), sown ?? addDays(window[0], -raisedLeast), sown),
     band(
@@ -131,15 +138,14 @@ export function yearDates(q: DatesQuestion): YearDates {
   if (end) {
     bands.push(band('first-frost', addDays(end, -FROST_SCATTER), addDays(end, FROST_SCATTER)));
     const lastPlanting = addDays(end, -(days + BEFORE_FROST_DAYS));
-    if (lastPlanting >= out) bands.push(band('last-planting', addDays(lastPlanting, -7), lastPlanting));
+    if (lastPlanting >= out && !second) bands.push(band('last-planting', addDays(lastPlanting, -7), lastPlanting));
     bands.push(band('last-feed', addDays(end, -LAST_FEED_BEFORE[0]), addDays(end, -LAST_FEED_BEFORE[1])));
     if (crop === 'tomato') {
       if (q.kind.habit === 'indeterminate' || !q.kind.habit)
         bands.push(band('top', addDays(end, -TOP_BAND[0]), addDays(end, -TOP_BAND[1])));
-      const second = secondSowing(end, q.kind.habit === 'determinate' ? days : SECOND_CROP_DAYS);
+      const by = secondSowing(end, q.kind.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
       // sown while the first crop is still raised it would be no second one
-      if (second > addDays(outTo, RAISED_DAYS.tomato[0]))
-        bands.push(band('second-sowing', addDays(second, -10), second));
+      if (by > addDays(outTo, RAISED_DAYS.tomato[0])) bands.push(band('second-sowing', addDays(by, -10), by));
     }
   }
   const fits = end ? daysBetween(out, end) - BEFORE_FROST_DAYS : Infinity;
@@ -153,6 +159,23 @@ export function yearDates(q: DatesQuestion): YearDates {
 /** Latest sowing of a second crop of a bush kind: raised in a month, its days, and two weeks before frost. */
 export const secondSowing = (firstFrost: Day, days: number): Day =>
   addDays(firstFrost, -(days + BEFORE_FROST_DAYS + SECOND_RAISED_DAYS));
+
+/** So long one may wait with the sowing of a second crop, days before its last day. */
+const SECOND_BAND_DAYS = 10;
+const SECOND_RAISED = [SECOND_RAISED_DAYS, SECOND_RAISED_DAYS] as const;
+/** A second crop is set out as soon as it is raised, so that it ripens two weeks before frost. */
+function secondWindow(firstFrost: Day, days: number): { out: readonly [Day, Day] } {
+  const last = addDays(secondSowing(firstFrost, days), SECOND_RAISED_DAYS);
+  return { out: [addDays(last, -SECOND_BAND_DAYS), last] };
+}
+
+/** Seedlings go out no sooner than they are raised; those of a second crop as soon as they are. */
+function whenRaised(window: readonly [Day, Day], raised: Day | null, second: boolean): readonly [Day, Day] {
+  if (raised === null) return window;
+  const from = second || raised > window[0] ? raised : window[0];
+  const aWeekOn = addDays(from, 7);
+  return [from, aWeekOn > window[1] ? aWeekOn : window[1]];
+}
 
 /** When one may expect to plant out. */
 function plantingWindow(q: DatesQuestion, lastFrost: Day | null): readonly [Day, Day] {

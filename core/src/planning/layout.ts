@@ -17,7 +17,7 @@ export const SPACING_M: Record<Crop | 'one-stem', readonly [number, number]> = {
 export const spacingOf = (crop: Crop, training?: Training | null): readonly [number, number] =>
   crop === 'tomato' && training === 'one-stem' ? SPACING_M['one-stem'] : SPACING_M[crop];
 
-interface Bed {
+export interface Bed {
   lengthM: number;
   widthM: number;
 }
@@ -48,6 +48,19 @@ export function layOut(bed: Bed, count: number, spacingM: number): Spot[] {
     };
   });
 }
+/** The spots as the gardener laid them; those that were not laid, or lie outside, as they would be spread. */
+export function spotsOf(bed: Bed, count: number, spacingM: number, laid: readonly Spot[] | null | undefined): Spot[] {
+  return layOut(bed, count, spacingM).map((even, i) => {
+    const own = laid?.[i];
+    return own ? inBed(bed, own) : even;
+  });
+}
+/** As near as it can be. */
+export const inBed = (bed: Bed, { x, y }: Spot): Spot => ({
+  x: round(Math.min(bed.lengthM, Math.max(0, x))),
+  y: round(Math.min(bed.widthM, Math.max(0, y))),
+});
+
 const round = (m: number): number => Math.round(m * 100) / 100;
 
 /** Pairs that stand closer than the least spacing, as they lie; a hand's breadth of slack (judgement). */

@@ -1,9 +1,37 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { FINITE, IsCalendarDay } from '../records/dated.js';
+import { SEEDLING_LOOKS, type SeedlingLookCode } from '../raising/looks.js';
+import { IsListOf } from '../records/parts.js';
 import type { Fault } from '../records/faults.js';
 import { type Crop, CROPS } from '../records/plant.js';
 import type { Day } from '../units/day.js';
+
+/** What a planting is for. */
+export const AIMS = ['steady', 'at-once', 'short-season', 'second-crop'] as const;
+export type Aim = (typeof AIMS)[number];
+
+/** Where a plant stands in its bed, m from the corner. */
+export class PlantSpot {
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  x: number;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  y: number;
+}
+
+/** One look at the seedlings. */
+export class SeedlingLook {
+  @IsCalendarDay()
+  on: Day;
+
+  @IsIn(SEEDLING_LOOKS)
+  what: SeedlingLookCode;
+}
 
 /** So many of one kind for one place in one season: from the plan over tray and hardening to the day they are set out. */
 export class PlantingMake {
@@ -45,6 +73,41 @@ export class PlantingMake {
   @Max(2000)
   lost?: number | null;
 
+  /** light close above, fan on */
+  @IsOptional()
+  @IsCalendarDay()
+  litOn?: Day | null;
+
+  /** thinned to one a cell */
+  @IsOptional()
+  @IsCalendarDay()
+  thinnedOn?: Day | null;
+
+  /** days on which the trays were watered from below, the newest last */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(60)
+  @IsCalendarDay({ each: true })
+  trayDays?: Day[] | null;
+
+  /** what the trays weigh just watered and drained, g */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(50)
+  @Max(200_000)
+  trayWetG?: number | null;
+
+  @IsListOf(() => SeedlingLook, { most: 60, optional: true })
+  looks?: SeedlingLook[] | null;
+
+  @IsOptional()
+  @IsIn(AIMS)
+  aim?: Aim | null;
+
+  /** where each is to stand; left out: spread evenly */
+  @IsListOf(() => PlantSpot, { most: 200, optional: true })
+  spots?: PlantSpot[] | null;
+
   @IsOptional()
   @IsCalendarDay()
   pottedOn?: Day | null;
@@ -85,6 +148,18 @@ export function plantingFaults(p: PlantingMake): Fault[] {
       });
     else last = step;
   }
+  for (const [path, day, what] of [
+    ['litOn', p.litOn, 'lit'],
+    ['thinnedOn', p.thinnedOn, 'thinned'],
+  ] as const)
+    if (day && (!p.sownOn || day < p.sownOn))
+      faults.push({
+        path,
+        reason: p.sownOn
+          ? `cannot be ${what} on ${day}, before it was sown on ${p.sownOn}`
+          : `cannot be ${what} before it is sown`,
+      });
+  if ((p.spots?.length ?? 0) > p.count) faults.push({ path: 'spots', reason: `more spots than the ${p.count} plants` });
   if ((p.lost ?? 0) > (p.cells ?? Infinity))
     faults.push({ path: 'lost', reason: `more than the ${p.cells} that were sown` });
   return faults;

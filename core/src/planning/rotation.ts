@@ -17,7 +17,7 @@ export const SOIL_BORNE: readonly DisorderCode[] = [
   'bacterial-canker',
 ];
 /** Those that winter on rubbish of the plants, and come back with it. */
-const ON_RUBBISH: readonly DisorderCode[] = [
+export const ON_RUBBISH: readonly DisorderCode[] = [
   'early-blight',
   'septoria-leaf-spot',
   'bacterial-leaf-spot',

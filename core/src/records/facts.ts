@@ -14,6 +14,7 @@ import {
   Min,
 } from 'class-validator';
 import type { Day } from '../units/day.js';
+import { KindLeanings } from './leanings.js';
 import { Dated, FINITE, IsCalendarDay } from './dated.js';
 import { IsListOf, IsPart } from './parts.js';
 import {
@@ -27,6 +28,8 @@ import {
   TEXTURES,
   type Vents,
   VENTS,
+  SLOPES,
+  type Slope,
 } from './place.js';
 import {
   type Crop,
@@ -196,6 +199,11 @@ export class PlaceMake {
   @IsBoolean()
   lowEnd?: boolean | null;
 
+  /** how steep it lies: on a slope water runs off sooner */
+  @IsOptional()
+  @IsIn(SLOPES)
+  slope?: Slope | null;
+
   /** wind gets at it */
   @IsOptional()
   @IsBoolean()
@@ -305,6 +313,10 @@ export class PlantMake {
 }
 
 export class PlantFacts extends PlantMake {
+  /** what its kind does more or less than others */
+  @IsPart(() => KindLeanings, { optional: true })
+  leans?: KindLeanings | null;
+
   @IsOptional()
   @IsString()
   @MaxLength(120)

@@ -10,6 +10,7 @@ export * from './parts.js';
 export * from './place.js';
 export * from './plant.js';
 export * from './plant-case.js';
+export * from './leanings.js';
 export * from './record-classes.js';
 export * from './rules.js';
 export * from './shape.js';

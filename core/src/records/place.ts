@@ -10,6 +10,8 @@ export const COVERS = ['none', 'roof', 'tunnel', 'glasshouse', 'indoors'] as con
 export type Cover = (typeof COVERS)[number];
 
 /** Doors and vents of a tunnel or a glasshouse by day. */
+export const SLOPES = ['flat', 'gentle', 'steep'] as const;
+export type Slope = (typeof SLOPES)[number];
 export const VENTS = ['open', 'shut'] as const;
 export type Vents = (typeof VENTS)[number];
 

@@ -54,6 +54,9 @@ export const EVENTS = [
   'sucker-in-water',
   'roots-looked-for',
   'sucker-planted',
+  'slugs-looked-for',
+  'last-flowers-off',
+  'green-fruit-in',
 ] as const;
 
 /** Letters of a reason given for what is usually refused. */

@@ -1,1 +1,2 @@
+export * from './closing.js';
 export * from './harvest-report.js';

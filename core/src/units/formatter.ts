@@ -32,6 +32,8 @@ export interface Formatter {
   windSpeed: (ms: number) => string;
   /** "9 July" in the garden's own form */
   day: (day: Day) => string;
+  /** "9 July 2025", of another year */
+  dayAndYear: (day: Day) => string;
   /** "3, 9 and 12 July": days named together, each month once */
   days: (days: readonly Day[]) => string;
   /** "Thursday 9 July" */
@@ -51,6 +53,11 @@ const WEEKDAY_AND_DAY: Record<DateForm, string> = {
   'd MMMM': 'EEEE d MMMM',
   'MMMM d': 'EEEE, MMMM d',
   'yyyy-MM-dd': 'EEEE yyyy-MM-dd',
+};
+const DAY_AND_YEAR: Record<DateForm, string> = {
+  'd MMMM': 'd MMMM yyyy',
+  'MMMM d': 'MMMM d, yyyy',
+  'yyyy-MM-dd': 'yyyy-MM-dd',
 };
 const DAY_SHORT: Record<DateForm, string> = { 'd MMMM': 'd MMM', 'MMMM d': 'MMM d', 'yyyy-MM-dd': 'MM-dd' };
 
@@ -120,6 +127,7 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     area: shown('squareMetres'),
     windSpeed: shown('windSpeed', whole),
     day: inForm(dateForm),
+    dayAndYear: inForm(DAY_AND_YEAR[dateForm]),
     days: (days) => daysTogether(days, dateForm),
     weekdayAndDay: inForm(WEEKDAY_AND_DAY[dateForm]),
     weekdayShort: inForm('EEE d'),

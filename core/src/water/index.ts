@@ -17,6 +17,7 @@ export * from './plan.js';
 export * from './plan-rules.js';
 export * from './root-zone.js';
 export * from './run.js';
+export * from './settling.js';
 export * from './schools.js';
 export * from './season.js';
 export * from './soak.js';

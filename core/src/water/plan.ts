@@ -10,6 +10,7 @@ import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js
 import { SCHOOLS } from './schools.js';
 import { dayNeed, demandOn, seasonClock } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
+import { type Settling, SETTLING_WHY, settlingMm, settlingOn } from './settling.js';
 import { missingMm, type Morning, refillMm, SCHOOL_STRATEGIES, wateringLimit } from './strategies.js';
 
 /** Days that a plan shows. */
@@ -238,6 +239,7 @@ export function runPlan(
         held: start.held ? (i === 0 ? 'today' : 'until-limit') : null,
         leftInTheMorning,
         givenMm: given / zone.soilM2,
+        settling: settlingOn(c.plant, w.date),
       });
     }
     let ordered = toPourable(order.mm * zone.soilM2);
@@ -274,6 +276,8 @@ interface Circumstances {
   held: 'today' | 'until-limit' | null;
   leftInTheMorning: number;
   givenMm: number;
+  /** just planted out: its own rhythm goes before the school's */
+  settling: Settling | null;
 }
 
 /** A second, small watering where even a full pot would not last the day, mm. */
@@ -289,7 +293,10 @@ function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
   const due = missingMm(m) + m.useMm >= m.limitMm;
   if (c.held === 'today' || (c.held && !due)) return { mm: 0, why: 'held back: the soil is to dry first' };
   if (c.held) return { mm: refillMm(m), why: 'dry again by then' };
-  const asked = SCHOOL_STRATEGIES[rules.school](m);
+  const ask = (now: Morning): number =>
+    c.settling ? settlingMm(now, c.settling) : SCHOOL_STRATEGIES[rules.school](now);
+  // rain that is expected to do it spares the walk
+  const asked = c.settling && c.rainMm >= missingMm(morning) + 1 ? 0 : ask(m);
   const urgent = asked === 0 && c.leftInTheMorning < ALMOST_WILTING_LEFT;
   const morningMm = urgent ? refillMm(m) : asked;
   const secondMm = morningMm > 0 ? secondWatering(morning) : 0;
@@ -306,8 +313,12 @@ function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
     return {
       mm,
       laterMm,
-      why: c.wait > 1 ? 'would run short before the next watering day' : SCHOOLS[rules.school].why,
+      why: c.settling
+        ? SETTLING_WHY[c.settling]
+        : c.wait > 1
+          ? 'would run short before the next watering day'
+          : SCHOOLS[rules.school].why,
     };
-  const rainDoes = c.rainMm > 2 && SCHOOL_STRATEGIES[rules.school]({ ...m, useMm: morning.useMm * c.wait }) > 0;
+  const rainDoes = c.rainMm > 2 && ask({ ...m, useMm: morning.useMm * c.wait }) > 0;
   return { mm: 0, why: rainDoes ? 'rain is expected to do it' : '' };
 }

@@ -7,7 +7,7 @@ import { stepDay } from './day-step.js';
 import { evaporated } from './evaporation.js';
 import { depletionFraction } from './root-zone.js';
 import type { Demand } from './season.js';
-import { SOILS } from './soils.js';
+import { slopeHolds, SOILS } from './soils.js';
 import { correctedStore, topAfter, topShare } from './top-layer.js';
 
 /** One day of one plant's root zone. Millimetres are over the plant's own soil; litres are per plant. */
@@ -89,7 +89,10 @@ export const NOTHING_GIVEN: Given = { litres: 0, wets: 1 };
 function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interceptedMm: number; runoffMm: number } {
   const threshold = Math.min(2, Math.max(0.2 * etoMm, 0.5));
   const interceptedMm = Math.min(rainMm, threshold);
-  return { interceptedMm, runoffMm: Math.max(0, rainMm - interceptedMm - SOILS[place.texture].soaksInMm) };
+  return {
+    interceptedMm,
+    runoffMm: Math.max(0, rainMm - interceptedMm - SOILS[place.texture].soaksInMm * slopeHolds(place)),
+  };
 }
 
 /**

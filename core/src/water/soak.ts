@@ -1,5 +1,6 @@
 import type { PlaceFacts } from '../records/facts.js';
 import type { Texture } from '../records/place.js';
+import { slopeHolds } from './soils.js';
 
 /** Water given faster than the soil takes it stands, runs off or runs down the pot's wall: it is given in steps. */
 
@@ -43,15 +44,16 @@ export function soakSteps(
   litres: number,
   flowLPerH: number | null,
   wettedM2: number,
-  place: Pick<PlaceFacts, 'texture' | 'drainageMmPerH'>,
+  place: Pick<PlaceFacts, 'kind' | 'texture' | 'drainageMmPerH' | 'slope'>,
 ): SoakSteps {
   const takes = place.drainageMmPerH ?? INFILTRATION_MM_H[place.texture];
+  const holds = slopeHolds(place);
   const depth = litres / wettedM2;
   const rate = flowLPerH === null ? Infinity : flowLPerH / wettedM2;
   const minutes = flowLPerH === null ? null : (litres / flowLPerH) * 60;
   // what stands at the end of one go, if it is given in one
   const pooledMm = rate === Infinity ? depth : depth * Math.max(0, 1 - takes / rate);
-  const times = Math.min(MOST_STEPS, Math.max(1, Math.ceil(pooledMm / STANDS_MM)));
+  const times = Math.min(MOST_STEPS, Math.max(1, Math.ceil(pooledMm / (STANDS_MM * holds))));
   const waitMinutes =
     times === 1 ? 0 : Math.min(LONGEST_WAIT_MIN, Math.max(10, Math.ceil(((pooledMm / times / takes) * 60) / 5) * 5));
   return { times, minutes: minutes === null ? null : minutes / times, litres: litres / times, waitMinutes };

@@ -1,4 +1,10 @@
-import type { Texture } from '../records/place.js';
+import type { PlaceFacts } from '../records/facts.js';
+import { isPotted, type Slope, type Texture } from '../records/place.js';
+
+/** What a surface holds back on a slope, beside level ground (judgement). A pot stands level wherever it stands. */
+const SLOPE_HOLDS: Record<Slope, number> = { flat: 1, gentle: 0.75, steep: 0.5 };
+export const slopeHolds = (place: Pick<PlaceFacts, 'kind' | 'slope'>): number =>
+  isPotted(place) ? 1 : SLOPE_HOLDS[place.slope ?? 'flat'];
 
 /**
  * What a soil or mix holds and how fast it takes and lets go of water.

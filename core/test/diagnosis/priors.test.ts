@@ -107,3 +107,38 @@ describe('what records say both ways', () => {
     expect(factor('spider-mites', 'dry-air', air())).toBeUndefined();
   });
 });
+
+describe('what the packet says of a kind', () => {
+  const hot = bareCase().records.weather.map((w) => ({ ...w, tMaxC: 34 }));
+  const odds = (
+    d: DisorderCode,
+    leans: object | null,
+    records: object = {},
+    observations: Change['observations'] = [],
+  ) => of(d, { plant: { leans }, records, observations }).odds;
+  test.each([
+    ['blossom-end-rot', 'darkEnds'],
+    ['ring-cracking', 'splits'],
+    ['radial-cracking', 'splits'],
+  ] as const)(
+    '%s is likelier where the kind does it easily, and less where it seldom does; usual says nothing',
+    (d, lean) => {
+      const [none, usual, more, less] = [null, 'usual', 'more', 'less'].map((v) =>
+        odds(d, v === null ? null : { [lean]: v }),
+      );
+      expect(usual).toBe(none);
+      expect(more!).toBeGreaterThan(none!);
+      expect(less!).toBeLessThan(none!);
+    },
+  );
+  test('how it sets in heat counts in heat only, and in cold nights only in these', () => {
+    const drop = (leans: object | null, records: object = {}) =>
+      odds('blossom-drop', leans, records, [seen('flower-drop')]);
+    expect(drop({ heatSet: 'less' })).toBe(drop(null));
+    expect(drop({ heatSet: 'less' }, { weather: hot })).toBeGreaterThan(drop(null, { weather: hot }));
+    expect(drop({ heatSet: 'more' }, { weather: hot })).toBeLessThan(drop(null, { weather: hot }));
+    expect(drop({ coldSet: 'less' }, { weather: hot })).toBe(drop(null, { weather: hot }));
+    const cold = { weather: bareCase().records.weather.map((w) => ({ ...w, tMinC: 9 })) };
+    expect(drop({ coldSet: 'more' }, cold)).toBeLessThan(drop(null, cold));
+  });
+});

@@ -1,6 +1,10 @@
 import { addDays } from '@candid-leaf/core/units';
 import {
+  blushFirst,
+  blushInWords,
+  greenInOn,
   heavyFaults,
+  lastFlowersOn,
   onShelf,
   ripeFromSet,
   ripenessInWords,
@@ -9,6 +13,7 @@ import {
   sauceLitres,
   useFaults,
 } from '../../src/harvest/index.js';
+import { METRIC_FORMAT } from '../../src/units/index.js';
 import { PICK_STATES, PICK_USES } from '../../src/records/index.js';
 
 test('salvage (handbook): only sound fruit is for canning; soft fruit is thrown away, whatever it was meant for', () => {
@@ -69,4 +74,48 @@ test('a harvest heavier than a plant can bear is held up unless it is explained'
 test('sauce: a paste kind gives half as much again as a juicy one', () => {
   expect(sauceLitres(6, true)).toBeCloseTo(2.7, 9);
   expect(sauceLitres(6, false)).toBeCloseTo(1.8, 9);
+});
+
+describe('from first blush on (handbook: saves them from heat, splitting, birds)', () => {
+  const day = (n: number, more: object = {}) => ({
+    date: addDays('2026-08-01', n),
+    tMinC: 16,
+    tMaxC: 27,
+    rainMm: 0,
+    ...more,
+  });
+  const ask = (more: object = {}) =>
+    blushFirst({
+      crop: 'tomato',
+      splits: null,
+      today: '2026-08-01',
+      ahead: [day(1), day(2), day(3)],
+      pecked: false,
+      ...more,
+    });
+  test('before much rain that is likely, within two days; a kind that splits easily sooner, a seldom one later', () => {
+    expect(ask()).toBeNull();
+    const rain = (n: number, rainMm: number, rainChancePct = 80) => ({ ahead: [day(n, { rainMm, rainChancePct })] });
+    expect(ask(rain(2, 12))).toEqual({ because: 'rain', on: '2026-08-03', much: 12 });
+    expect(ask(rain(3, 12))).toBeNull();
+    expect(ask(rain(2, 12, 40))).toBeNull();
+    expect(ask(rain(2, 11))).toBeNull();
+    expect(ask({ ...rain(2, 11), splits: 'more' })).not.toBeNull();
+    expect(ask({ ...rain(2, 13), splits: 'less' })).toBeNull();
+  });
+  test('before heat of 32 °C, and where birds were at it; peppers hang on', () => {
+    expect(ask({ ahead: [day(1, { tMaxC: 32 })] })).toEqual({ because: 'heat', on: '2026-08-02', much: 32 });
+    expect(ask({ ahead: [day(1, { tMaxC: 31.9 })] })).toBeNull();
+    expect(ask({ pecked: true })).toEqual({ because: 'birds' });
+    expect(ask({ crop: 'pepper', pecked: true })).toBeNull();
+    for (const b of [ask({ pecked: true })!, ask({ ahead: [day(1, { tMaxC: 34 })] })!])
+      expect(blushInWords(b, METRIC_FORMAT)).toMatch(/Pick all that shows the first blush: it ripens indoors\.$/);
+  });
+});
+
+test('the end before frost: flowers that cannot ripen any more, green fruit a week before', () => {
+  // 650 °C·d at 13 a day: 50 days; 780: 60
+  expect(lastFlowersOn('tomato', '2026-10-28')).toBe('2026-09-08');
+  expect(lastFlowersOn('pepper', '2026-10-28')).toBe('2026-08-29');
+  expect(greenInOn('2026-10-28')).toBe('2026-10-21');
 });

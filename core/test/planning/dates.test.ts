@@ -34,6 +34,27 @@ test('a northern year by hand: frost 18 April and 28 October, 75 days', () => {
   expect(at(q(), 'second-sowing')![1]).toBe('2026-07-11');
 });
 
+test('sown late, it goes out no sooner than it is raised: six weeks for a tomato, eight for a pepper', () => {
+  expect(at(q({ sownOn: '2026-03-05' }), 'plant-out')).toEqual(['2026-04-25', '2026-05-16']);
+  expect(at(q({ sownOn: '2026-05-10' }), 'plant-out')).toEqual(['2026-06-21', '2026-06-28']);
+  expect(at(q({ sownOn: '2026-03-20', kind: { crop: 'pepper' } }), 'plant-out')![0]).toBe('2026-05-15');
+});
+
+test('a second crop: raised in a month, out by 75 and 14 days before frost at the latest, and no third one told', () => {
+  const second = q({ second: true, kind: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } });
+  // 28 October less 65 and 14 days is 10 August; thirty days before it is sown
+  expect(at(second, 'plant-out')).toEqual(['2026-07-31', '2026-08-10']);
+  expect(at(second, 'sow')).toEqual(['2026-07-01', '2026-07-01']);
+  expect([at(second, 'second-sowing'), at(second, 'last-planting')]).toEqual([null, null]);
+  // where the packet does not say, the same fast bush kind is meant wherever a second crop is spoken of
+  const unknown = { crop: 'tomato' as const, habit: 'determinate' as const };
+  expect(at(q({ second: true, kind: unknown }), 'plant-out')![1]).toBe('2026-08-10');
+  expect(at(q({ kind: unknown }), 'second-sowing')![1]).toBe('2026-07-11');
+  // sown sooner it goes out as soon as it is raised
+  expect(at({ ...second, sownOn: '2026-06-10' }, 'plant-out')).toEqual(['2026-07-10', '2026-08-10']);
+  expect(yearDates(second).tooLong).toBeNull();
+});
+
 test('peppers are sown 8 to 10 weeks ahead, a week later out, and never topped', () => {
   const pepper = q({ kind: { crop: 'pepper', daysToMaturity: 80 } });
   expect(at(pepper, 'plant-out')).toEqual(['2026-05-02', '2026-05-23']);

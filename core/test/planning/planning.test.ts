@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import {
+  AIMS,
+  aimAgainst,
   crowdingFaults,
   layOut,
   leastPotL,
@@ -9,10 +11,12 @@ import {
   plantingFaults,
   rotationInWords,
   rotationOf,
+  secondCropIn,
   seedsFor,
   shadeFaults,
   SPACING_M,
   spacingOf,
+  spotsOf,
   tooClose,
 } from '../../src/planning/index.js';
 import type { EarlierYear } from '../../src/records/facts.js';
@@ -156,4 +160,72 @@ test('what has to be at hand: a bed counts once, a pot needs no mulch by the squ
   expect(needs.stringM).toBeGreaterThan(3 * 1.8);
   // four tomatoes of 2.5 to 5 kg and two peppers of 0.8 to 2 kg
   expect(needs.fruitKg).toEqual([12, 24]);
+});
+
+describe('habit by aim (handbook: determinate for one big harvest or a short autumn crop, indeterminate until frost)', () => {
+  const kind = (habit: 'determinate' | 'indeterminate' | null, daysToMaturity: number | null = 62) =>
+    ({ crop: 'tomato', habit, daysToMaturity }) as const;
+  test.each([
+    ['steady', 'indeterminate', null],
+    ['steady', 'determinate', /cordon goes on flowering until frost; this kind is determinate/],
+    ['at-once', 'determinate', null],
+    ['at-once', 'indeterminate', /bush kind ripens most of its fruit within three weeks/],
+    ['second-crop', 'indeterminate', /only a bush kind/],
+    ['second-crop', 'determinate', null],
+  ] as const)('%s with %s', (aim, habit, said) => {
+    const against = aimAgainst(aim, kind(habit));
+    if (said) expect(against).toMatch(said);
+    else expect(against).toBeNull();
+  });
+  test('a short summer wants few days; of what nobody knows nothing is said', () => {
+    expect(aimAgainst('short-season', kind('determinate', 80))).toMatch(/takes 80 days from planting out/);
+    expect(aimAgainst('short-season', kind('determinate', 68))).toBeNull();
+    expect(aimAgainst('short-season', kind(null, null))).toBeNull();
+    expect(aimAgainst(null, kind('determinate', 120))).toBeNull();
+    expect(aimAgainst('second-crop', { crop: 'pepper' })).toMatch(/do not ripen|does not ripen/);
+    for (const aim of AIMS.filter((a) => a !== 'second-crop')) expect(aimAgainst(aim, { crop: 'pepper' })).toBeNull();
+  });
+});
+
+describe('a second crop in the same year', () => {
+  const q = (history: EarlierYear[], more: object = {}) =>
+    secondCropIn({ place: bed(history), year: 2026, standing: 0, leaving: 0, shields: [], ...more });
+  test('only where the bed is clean this year and last; a pot gets new mix; a kind may be shielded', () => {
+    expect(q([grew(2026)])).toEqual({ fits: true, room: 'now' });
+    expect(q([grew(2026, ['early-blight'])])).toEqual({
+      fits: false,
+      because: 'not-clean',
+      disorders: ['early-blight'],
+    });
+    expect(q([grew(2025, ['vascular-wilt'])]).fits).toBe(false);
+    expect(q([grew(2024, ['vascular-wilt'])]).fits).toBe(true);
+    expect(q([grew(2026, ['blossom-end-rot'])]).fits).toBe(true);
+    expect(q([grew(2026, ['vascular-wilt'])], { shields: ['vascular-wilt'] }).fits).toBe(true);
+    expect(q([], { place: { kind: 'container', history: [grew(2026, ['vascular-wilt'])] } }).fits).toBe(true);
+  });
+  test('and where there is room, or will be', () => {
+    expect(q([], { standing: 2, leaving: 1 })).toEqual({ fits: false, because: 'full' });
+    expect(q([], { standing: 2, leaving: 2 })).toEqual({ fits: true, room: 'when-cleared' });
+  });
+});
+
+test('spots that were laid hold, those that were not are spread; none lies outside its bed', () => {
+  const ground = { lengthM: 2, widthM: 0.6 };
+  const even = layOut(ground, 3, 0.45);
+  expect(spotsOf(ground, 3, 0.45, null)).toEqual(even);
+  expect(spotsOf(ground, 3, 0.45, [{ x: 0.1, y: 0.2 }])).toEqual([{ x: 0.1, y: 0.2 }, even[1], even[2]]);
+  expect(
+    spotsOf(ground, 1, 0.45, [
+      { x: 5, y: -1 },
+      { x: 1, y: 0.1 },
+    ]),
+  ).toEqual([{ x: 2, y: 0 }]);
+});
+
+test('what is done to seedlings is done after they are sown, and no more spots than plants', () => {
+  const p = { year: 2026, crop: 'tomato' as const, count: 2 };
+  const paths = (more: object) => plantingFaults({ ...p, ...more }).map((f) => f.path);
+  expect(paths({ thinnedOn: '2026-03-19' })).toEqual(['thinnedOn']);
+  expect(paths({ sownOn: '2026-03-20', thinnedOn: '2026-03-19', litOn: '2026-03-26' })).toEqual(['thinnedOn']);
+  expect(paths({ spots: [1, 2, 3].map((x) => ({ x, y: 0 })) })).toEqual(['spots']);
 });

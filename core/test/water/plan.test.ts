@@ -120,13 +120,13 @@ describe('the week’s plan', () => {
 
 describe('how it is given', () => {
   test('a slow soil takes it in goes, a fast one at once; all goes together are the amount', () => {
-    const clay = soakSteps(10, 60, 0.12, { texture: 'clay' });
-    const sand = soakSteps(10, 10, 0.3, { texture: 'sand' });
+    const clay = soakSteps(10, 60, 0.12, { kind: 'ground', texture: 'clay' });
+    const sand = soakSteps(10, 10, 0.3, { kind: 'ground', texture: 'sand' });
     expect(clay.times).toBeGreaterThan(1);
     expect(clay.waitMinutes).toBeGreaterThan(0);
     expect(sand).toMatchObject({ times: 1, waitMinutes: 0, minutes: 60 });
     expect(clay.times * clay.minutes!).toBeCloseTo(10, 6); // 10 L at 60 L/h
-    expect(soakSteps(8, null, 0.12, { texture: 'loam' })).toMatchObject({ minutes: null });
+    expect(soakSteps(8, null, 0.12, { kind: 'ground', texture: 'loam' })).toMatchObject({ minutes: null });
   });
   test('a bucket test gives the flow', () => {
     expect(flowFromBucket(10, 36)).toBeCloseTo(1000, 6);
@@ -213,4 +213,70 @@ describe('the bench', () => {
       expect(Math.abs(own.filter((d) => d.rainMm > 0).length / own.length - p01 / (1 + p01 - p11))).toBeLessThan(0.03);
     }
   });
+});
+
+describe('a plant that settles', () => {
+  const out = (daysAgo: number, more: Partial<PlantCase['plant']> = {}) =>
+    aCase({
+      place: bed,
+      plant: { transplantedOn: addDays(ASOF, -daysAgo), stage: 'establishing', heightM: 0.2, ...more },
+    });
+  const waterings = (c: PlantCase, weather = week(), more: Partial<PlanRules> = {}) =>
+    planWeek(c, { state: startOf({ fraction: 1, sd: 0.1 }), since: 1 }, weather, rules(more)).days.map(
+      (d) => d.litres > 0,
+    );
+
+  test('daily in the first ten days, every second day until the third week is over, then by its school', () => {
+    // handbook: daily for one to two weeks, then wean. The plan’s first day is the day after the question
+    expect(waterings(out(1)).slice(1)).toEqual(Array.from({ length: 6 }, () => true));
+    const weaned = waterings(out(11));
+    expect(weaned.filter(Boolean).length).toBeGreaterThanOrEqual(3);
+    expect(weaned.some((w, i) => w && weaned[i + 1])).toBe(false);
+    const old = waterings(out(30));
+    expect(old.filter(Boolean).length).toBeLessThan(weaned.filter(Boolean).length);
+  });
+  test('whoever has seen new leaves is through with it; so is a plant of which no day is written down', () => {
+    expect(waterings(out(1, { stage: 'vegetative' })).filter(Boolean).length).toBeLessThan(4);
+    expect(waterings(out(1, { transplantedOn: null })).filter(Boolean).length).toBeLessThan(4);
+  });
+  test('rain that is expected to do it spares the walk, and a day on which nobody waters stays one', () => {
+    expect(
+      waterings(
+        out(1),
+        week(() => 12),
+      ).filter(Boolean),
+    ).toEqual([]);
+    const missing = { state: startOf({ fraction: 0.85, sd: 0.1 }), since: 1 };
+    const first = (rainMm: number) =>
+      planWeek(
+        out(2),
+        missing,
+        week((i) => (i === 0 ? rainMm : 0)),
+        rules(),
+      ).days[0]!.litres;
+    expect([first(0) > 0, first(15)]).toEqual([true, 0]);
+    const days = planWeek(
+      out(1),
+      { state: startOf({ fraction: 1, sd: 0.1 }), since: 1 },
+      week(),
+      rules({ allowedDays: [1] }),
+    ).days;
+    for (const d of days) if (weekday(d.date) !== 1) expect(d.litres).toBe(0);
+  });
+});
+
+test('on a slope less stands: water is given in more goes, and more of a cloudburst runs off; a pot stands level', () => {
+  const goes = (slope: 'flat' | 'steep', kind: 'ground' | 'container' = 'ground') =>
+    soakSteps(10, 60, 0.2, { kind, texture: 'clay', slope }).times;
+  expect(goes('steep')).toBeGreaterThan(goes('flat'));
+  expect(goes('steep', 'container')).toBe(goes('flat', 'container'));
+  const after = (slope: 'flat' | 'gentle' | 'steep') =>
+    waterBalance(
+      aCase({
+        place: { ...bed, texture: 'clay-loam', slope },
+        records: { weather: aCase().records.weather.map((w, i) => ({ ...w, rainMm: i === 37 ? 40 : 0 })) },
+      }),
+    ).days.at(-1)!.fractionAvailable;
+  expect(after('steep')).toBeLessThan(after('gentle'));
+  expect(after('gentle')).toBeLessThan(after('flat'));
 });

@@ -1,6 +1,6 @@
 import { seasonStart } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
-import { IsNull, MoreThan, MoreThanOrEqual, type EntityManager, type FindOptionsWhere } from 'typeorm';
+import { Between, IsNull, MoreThan, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
 import { CultivarEntity } from '../cultivars/cultivar.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
@@ -9,6 +9,8 @@ import { RecordEntity } from '../records/record.entity.js';
 import type { GardenRow } from '../shared/garden-row.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
 
+/** After all days that one can stand on. */
+const LAST_DAY = '9999-12-31';
 /** Under what a record is found that is of no plant and no place: the garden's own. */
 const GARDEN = '';
 
@@ -34,15 +36,15 @@ export class KeptGarden {
     private readonly worked: Map<string, { stamp: string; value: unknown }>,
   ) {}
 
-  /** Reads everything. */
-  static async read(m: EntityManager, garden: GardenEntity, from: Day): Promise<KeptGarden> {
+  /** Reads everything, or up to a day that is long past. */
+  static async read(m: EntityManager, garden: GardenEntity, from: Day, to: Day = LAST_DAY): Promise<KeptGarden> {
     const places = await rows(m, PlaceEntity, { gardenId: garden.id, deletedAt: IsNull() });
     const plants = await rows(m, PlantEntity, { gardenId: garden.id, deletedAt: IsNull() });
     const cultivars = await rows(m, CultivarEntity, { gardenId: garden.id });
-    const weather = await weatherOf(m, garden.id, from);
+    const weather = await weatherOf(m, garden.id, from, to);
     const index = new RecordIndex();
     let size = 0;
-    for await (const r of seasonsRecords(m, garden.id, from)) {
+    for await (const r of seasonsRecords(m, garden.id, from, to)) {
       index.add(r);
       size += 1;
     }
@@ -168,12 +170,12 @@ const AT_ONCE = 5000;
  * The records of a season, some thousands at a time, as plain rows: a garden of tens of thousands is read without ever holding it twice,
  * and others get their turn between.
  */
-async function* seasonsRecords(m: EntityManager, gardenId: string, from: Day): AsyncGenerator<RecordEntity> {
+async function* seasonsRecords(m: EntityManager, gardenId: string, from: Day, to: Day): AsyncGenerator<RecordEntity> {
   for (let last = { day: from, id: NO_ID }; ;) {
     const page = await m.query<(Omit<RecordEntity, 'data'> & { data: string })[]>(
       `SELECT id, gardenId, version, revision, deletedAt, type, plantId, placeId, day, data, createdBy, createdAt FROM record
-       WHERE gardenId = ? AND deletedAt IS NULL AND day >= ? AND NOT (day = ? AND id <= ?) ORDER BY day, id LIMIT ${AT_ONCE}`,
-      [gardenId, last.day, last.day, last.id],
+       WHERE gardenId = ? AND deletedAt IS NULL AND day >= ? AND day <= ? AND NOT (day = ? AND id <= ?) ORDER BY day, id LIMIT ${AT_ONCE}`,
+      [gardenId, last.day, to, last.day, last.id],
     );
     for (const row of page) yield { ...row, data: JSON.parse(row.data) as RecordEntity['data'] };
     const end = page.at(-1);
@@ -184,8 +186,8 @@ async function* seasonsRecords(m: EntityManager, gardenId: string, from: Day): A
 /** Before all ids. */
 const NO_ID = '00000000-0000-0000-0000-000000000000';
 
-const weatherOf = (m: EntityManager, gardenId: string, from: Day): Promise<WeatherEntity[]> =>
-  m.find(WeatherEntity, { where: { gardenId, day: MoreThanOrEqual(from) }, order: { day: 'ASC' } });
+const weatherOf = (m: EntityManager, gardenId: string, from: Day, to: Day = LAST_DAY): Promise<WeatherEntity[]> =>
+  m.find(WeatherEntity, { where: { gardenId, day: Between(from, to) }, order: { day: 'ASC' } });
 
 interface Positioned {
   id: string;

@@ -7,9 +7,11 @@ import {
   type CaseRecords,
   type Happening,
   type Inspection,
+  type KindLeanings,
   type PlantCase,
 } from '@candid-leaf/core/records';
 import { shieldsFrom } from '@candid-leaf/core/cultivars';
+import type { CultivarEntity } from '../cultivars/cultivar.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
@@ -60,6 +62,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       hollow: place.hollow,
       sunHours: place.sunHours,
       lowEnd: place.lowEnd,
+      slope: place.slope,
       windy: place.windy,
       footpath: place.footpath,
       roomTMinC: place.roomTMinC,
@@ -83,6 +86,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       transplantedOn: plant.transplantedOn,
       heightM: plant.heightM,
       spacingM: plant.spacingM,
+      leans: leaningsOf(s.cultivarOf(plant)),
       resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.cultivarOf(plant)?.letters, plant.crop)])],
     },
     // fruit that was picked stands among the events of a case
@@ -90,6 +94,9 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
     observations: observationsOf(mine.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection)),
   };
 }
+
+const leaningsOf = (kind: CultivarEntity | undefined): KindLeanings | null =>
+  kind ? { heatSet: kind.heatSet, coldSet: kind.coldSet, splits: kind.splits, darkEnds: kind.darkEnds } : null;
 
 /** A day's weather as the core reads it; the gardener's own gauge overrules the station. */
 const asRecord = (w: WeatherOfDay) => ({
@@ -102,21 +109,27 @@ const asRecord = (w: WeatherOfDay) => ({
   solarMj: w.solarMj,
 });
 
-/** The days up to the garden's own, as they were measured: one list for all its plants. */
-function measuredIn(s: GardenSnapshot): ReturnType<typeof asRecord>[] {
-  const known = measured.get(s.weather);
-  if (known) return known;
-  const list = s.weather.filter((w) => w.kind === 'observed' && w.day <= s.today).map(asRecord);
-  measured.set(s.weather, list);
-  return list;
-}
-const measured = new WeakMap<GardenSnapshot['weather'], ReturnType<typeof asRecord>[]>();
+/** Lists made of a garden's weather: one each for all its plants, for as long as that weather stands. */
+const perWeather = <T>(make: (s: GardenSnapshot) => T): ((s: GardenSnapshot) => T) => {
+  const known = new WeakMap<GardenSnapshot['weather'], { today: string; list: T }>();
+  return (s) => {
+    const held = known.get(s.weather);
+    if (held?.today === s.today) return held.list;
+    const list = make(s);
+    known.set(s.weather, { today: s.today, list });
+    return list;
+  };
+};
+
+/** The days up to the garden's own, as they were measured. */
+const measuredIn = perWeather((s) => s.weather.filter((w) => w.kind === 'observed' && w.day <= s.today).map(asRecord));
 
 /** All days the garden knows of, measured or foreseen, in order. */
-export const weatherIn = (s: GardenSnapshot): ReturnType<typeof asRecord>[] => s.weather.map(asRecord);
+export const weatherIn = perWeather((s): readonly ReturnType<typeof asRecord>[] => s.weather.map(asRecord));
 
 /** The days after the garden's own, as they are foreseen. */
-export const forecastIn = (s: GardenSnapshot): ForecastWeather[] =>
+export const forecastIn = perWeather((s): readonly ForecastWeather[] =>
   s.weather
     .filter((w) => w.kind === 'forecast' && w.day > s.today)
-    .map((w) => ({ ...asRecord(w), rainChancePct: w.rainChancePct }));
+    .map((w) => ({ ...asRecord(w), rainChancePct: w.rainChancePct })),
+);

@@ -70,6 +70,21 @@ export class Snapshots {
     return snapshot(garden, today, kept, true);
   }
 
+  /**
+   * The garden as it stood on an earlier day, with the records of that day's season: read anew, and nothing that follows from it is kept.
+   * What ended on that day or later stands in it.
+   */
+  async asOf(gardenId: string, day: Day): Promise<GardenSnapshot> {
+    return this.db.transaction('REPEATABLE READ', async (m) => {
+      const garden = await this.gardens.get(gardenId, m);
+      const kept = await KeptGarden.read(m, garden, seasonFrom(garden, day), day);
+      return snapshot(garden, day, kept, true, {
+        places: kept.places.map((p) => placeThen(p, day)),
+        plants: kept.plants.filter((p) => !p.transplantedOn || p.transplantedOn <= day).map((p) => then(p, day)),
+      });
+    });
+  }
+
   private async newest(garden: GardenEntity, from: Day): Promise<KeptGarden> {
     const held = this.shelf.get(garden.id);
     if (held?.from === from && held.revision === garden.revision) return this.hold(garden.id, held);
@@ -105,9 +120,32 @@ export class Snapshots {
   }
 }
 
-function snapshot(garden: GardenEntity, today: Day, kept: KeptGarden, tentative: boolean): GardenSnapshot {
+/** What had not yet ended then. */
+const then = <E extends PlaceEntity | PlantEntity>(e: E, day: Day): E =>
+  e.retiredOn && e.retiredOn >= day ? { ...e, retiredOn: null } : e;
+
+/** Nor did anybody know then what would ail there later. */
+function placeThen(place: PlaceEntity, day: Day): PlaceEntity {
+  const year = Number(day.slice(0, 4));
+  return then(
+    {
+      ...place,
+      history: place.history.filter((h) => h.year <= year),
+      grown: place.grown?.filter((h) => h.year <= year) ?? null,
+    },
+    day,
+  );
+}
+
+function snapshot(
+  garden: GardenEntity,
+  today: Day,
+  kept: KeptGarden,
+  tentative: boolean,
+  { places, plants }: { places: readonly PlaceEntity[]; plants: readonly PlantEntity[] } = kept,
+): GardenSnapshot {
   const plantsIn = new Map<string, PlantEntity[]>();
-  for (const plant of kept.plants) {
+  for (const plant of plants) {
     const list = plantsIn.get(plant.placeId);
     if (list) list.push(plant);
     else plantsIn.set(plant.placeId, [plant]);
@@ -117,8 +155,8 @@ function snapshot(garden: GardenEntity, today: Day, kept: KeptGarden, tentative:
     today,
     tentative,
     format: formatterFor(garden.units, garden.dateForm),
-    places: kept.places,
-    plants: kept.plants,
+    places,
+    plants,
     cultivarOf: (plant) => (plant.cultivarId ? kept.cultivars.get(plant.cultivarId) : undefined),
     weather: kept.remember('weather', `${today} ${kept.weatherRevision} ${kept.stampOf()}`, tentative, () =>
       weatherDays(

@@ -1,4 +1,5 @@
-import type { Leaning, RipeColour } from '@candid-leaf/core/cultivars';
+import type { RipeColour } from '@candid-leaf/core/cultivars';
+import type { Leaning } from '@candid-leaf/core/records';
 import type { Crop, GrowthHabit, PlantType } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';

@@ -26,6 +26,7 @@ import { PlacesAndSteps1700000400000 } from './migrations/1700000400000-places-a
 import { Rounds1700000500000 } from './migrations/1700000500000-rounds.js';
 import { Care1700000600000 } from './migrations/1700000600000-care.js';
 import { Season1700000700000 } from './migrations/1700000700000-season.js';
+import { Raising1700000800000 } from './migrations/1700000800000-raising.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -65,6 +66,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Rounds1700000500000,
     Care1700000600000,
     Season1700000700000,
+    Raising1700000800000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -43,8 +43,9 @@ export class FeedingSource extends TaskSource {
   async list(s: GardenSnapshot): Promise<Task[]> {
     const products = await this.products.all(s.garden.id);
     const tasks: Task[] = [];
+    const elsewhere = await this.fedElsewhere(s);
     for (const place of livePlaces(s)) {
-      const plans = await this.plansIn(s, place);
+      const plans = await this.plansIn(s, place, elsewhere);
       tasks.push(...groupsOf(s, place, plans, products).map((g) => taskFor(s, g)));
       tasks.push(
         ...plans.flatMap(({ plant, plan }) => (plan.kind === 'look' ? [lookTask(s, place, plant, plan)] : [])),
@@ -58,7 +59,11 @@ export class FeedingSource extends TaskSource {
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
     const place = livePlaces(s).find((p) => id.startsWith(p.id));
     const products = await this.products.all(s.garden.id, m);
-    const group = place && groupsOf(s, place, await this.plansIn(s, place), products).find((g) => idOf(g) === id);
+    const group =
+      place &&
+      groupsOf(s, place, await this.plansIn(s, place, await this.fedElsewhere(s)), products).find(
+        (g) => idOf(g) === id,
+      );
     if (!group?.feed || group.plan.hold || group.plan.on > s.today) return null;
     return this.records.writeEach(
       m,
@@ -79,9 +84,16 @@ export class FeedingSource extends TaskSource {
     );
   }
 
-  private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; plan: FeedPlan }[]> {
-    // a feed that a finding asked for is told by its own task
-    const elsewhere = await this.treatments.plantsWith(s.garden.id, (r) => r.dose === 'light-feed');
+  /** A feed that a finding asked for is told by its own task. */
+  private fedElsewhere(s: GardenSnapshot): Promise<ReadonlySet<string>> {
+    return this.treatments.plantsWith(s.garden.id, (r) => r.dose === 'light-feed');
+  }
+
+  private async plansIn(
+    s: GardenSnapshot,
+    place: PlaceEntity,
+    elsewhere: ReadonlySet<string>,
+  ): Promise<{ plant: PlantEntity; plan: FeedPlan }[]> {
     return (await this.assessments.plantsIn(s, place))
       .filter(({ plant }) => !elsewhere.has(plant.id))
       .map(({ plant, own }) => ({ plant, plan: planOf(s, own) }));

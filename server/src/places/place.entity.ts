@@ -6,6 +6,7 @@ import type {
   PlaceKind,
   PotMaterial,
   ShadeSpell,
+  Slope,
   SoilTest,
   Texture,
   Vents,
@@ -41,6 +42,9 @@ export class PlaceEntity extends GardenRow {
 
   @Column('boolean', { nullable: true })
   lowEnd: boolean | null;
+
+  @Column('varchar', { length: 8, nullable: true })
+  slope: Slope | null;
 
   @Column('boolean', { nullable: true })
   windy: boolean | null;

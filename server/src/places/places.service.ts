@@ -72,6 +72,7 @@ export class PlacesService {
           hollow: input.hollow ?? null,
           sunHours: input.sunHours ?? null,
           lowEnd: input.lowEnd ?? null,
+          slope: input.slope ?? null,
           windy: input.windy ?? null,
           footpath: input.footpath ?? null,
           roomTMinC: input.roomTMinC ?? null,

@@ -206,6 +206,13 @@ function dayFaults(day: Day, today: Day, plant: PlantEntity | null): Fault[] {
   if (day > today) return [{ path: 'data.date', reason: `${day} is still to come (today is ${today} in this garden)` }];
   if (plant?.transplantedOn && day < plant.transplantedOn)
     return [{ path: 'data.date', reason: `${day} is before this plant was planted out, ${plant.transplantedOn}` }];
+  if (plant?.retiredOn && day > plant.retiredOn)
+    return [
+      {
+        path: 'data.date',
+        reason: `this plant ended on ${plant.retiredOn}, before ${day}: call it back if it still stands`,
+      },
+    ];
   return [];
 }
 

@@ -1,11 +1,19 @@
 import { Injectable } from '@nestjs/common';
+import { weatherInPlace } from '@candid-leaf/core/climate';
 import { daysToMaturityOf } from '@candid-leaf/core/cultivars';
-import { PICK_EVERY_DAYS, ripeFromSet, ripenessInWords } from '@candid-leaf/core/harvest';
-import type { TrussCount } from '@candid-leaf/core/records';
+import {
+  blushFirst,
+  blushInWords,
+  PICK_EVERY_DAYS,
+  type BlushFirst,
+  ripeFromSet,
+  ripenessInWords,
+} from '@candid-leaf/core/harvest';
+import type { Inspection, Picking, TrussCount } from '@candid-leaf/core/records';
 import { waitsOn } from '@candid-leaf/core/spray';
 import type { Spraying } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import { weatherIn } from '../assessment/plant-case.js';
+import { forecastIn, weatherIn } from '../assessment/plant-case.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -15,6 +23,8 @@ import { datesOf, yearOf } from './planting-on-view.js';
 interface Ripe {
   plant: PlantEntity;
   on: Day;
+  /** what blushes is picked now */
+  blush: BlushFirst | null;
 }
 
 /** Ripe fruit to be looked for: from the day it should be there, and then every few days. It is picked on the plant's own form. */
@@ -27,7 +37,9 @@ export class PickingSource extends TaskSource {
       livePlaces(s).flatMap((place) => {
         const ripe = livePlantsIn(s, place.id).flatMap((plant) => {
           const on = lookOn(s, plant, place);
-          return on ? [{ plant, on }] : [];
+          if (on === null) return [];
+          const blush = blushOf(s, plant, place, on);
+          return [{ plant, on: blush && on > s.today ? s.today : on, blush }];
         });
         return ripe.length > 0 ? [taskOf(s, place, ripe)] : [];
       }),
@@ -63,19 +75,47 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
   )!.from;
 }
 
+/** Before much rain, heat or birds: only where fruit ripens, or will within days. */
+const RIPENS_WITHIN_DAYS = 7;
+const PECKED_DAYS = 14;
+function blushOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, on: Day): BlushFirst | null {
+  if (on > addDays(s.today, RIPENS_WITHIN_DAYS)) return null;
+  const since = addDays(s.today, -PECKED_DAYS);
+  const pecked = s
+    .recordsOf(plant.id)
+    .some(
+      (r) =>
+        r.day >= since &&
+        r.day <= s.today &&
+        ((r.type === 'picking' && (r.data as Picking).state === 'gnawed') ||
+          (r.type === 'inspection' &&
+            (r.data as Inspection).signs.some((x) => x.sign === 'fruit-pecked' && x.present))),
+    );
+  return blushFirst({
+    crop: plant.crop,
+    splits: s.cultivarOf(plant)?.splits ?? null,
+    today: s.today,
+    ahead: forecastIn(s).map((w) => ({ ...w, ...weatherInPlace(place, w, s.garden) })),
+    pecked,
+  });
+}
+
 function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): Task {
   const due = ripe.filter((r) => r.on <= s.today);
   const shown = due.length > 0 ? due : ripe;
   const [first] = [...shown].sort((a, b) => (a.on < b.on ? -1 : 1));
   const { plant } = first!;
+  const blush = shown.find((r) => r.blush)?.blush ?? null;
   return {
     id: place.id,
     plantId: null,
     placeId: place.id,
     plantIds: shown.map((r) => r.plant.id),
-    title: `Look for ripe fruit: ${place.name}`,
+    title: blush ? `Pick what blushes: ${place.name}` : `Look for ripe fruit: ${place.name}`,
     where: shown.map((r) => r.plant.name).join(', '),
-    why: ripenessInWords(plant.crop, plant.type, s.cultivarOf(plant)?.ripeColour ?? null),
+    why: blush
+      ? blushInWords(blush, s.format)
+      : ripenessInWords(plant.crop, plant.type, s.cultivarOf(plant)?.ripeColour ?? null),
     dueOn: first!.on,
     minutes: 2 * shown.length,
     litres: null,

@@ -2,6 +2,7 @@ import type { PlantingOnView } from '@candid-leaf/contract';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/cultivars';
 import {
+  aimAgainst,
   crowdingFaults,
   leastPotL,
   rotationInWords,
@@ -13,7 +14,7 @@ import {
   type DatesQuestion,
   type YearDates,
 } from '@candid-leaf/core/planning';
-import { isPotted, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
+import { isPotted, type DisorderCode, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
 import { frostsOf, growingYear, growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
 import {
   gateInWords,
@@ -28,6 +29,7 @@ import { weatherIn } from '../assessment/plant-case.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { CultivarEntity } from '../cultivars/cultivar.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
 import { plantingDto } from './plantings.service.js';
 
@@ -45,6 +47,22 @@ export const yearOf = (s: GardenSnapshot, day: string): number => growingYearOf(
 export const kindName = (kind: CultivarEntity | undefined, crop: string): string =>
   kind?.name ?? (crop === 'tomato' ? 'Tomato' : 'Pepper');
 
+/** What stands, by its kind or by its type. */
+export const nameOf = (s: GardenSnapshot, p: PlantEntity): string =>
+  s.cultivarOf(p)?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop;
+
+const TYPE_NAMES: Record<string, string> = {
+  tomato: 'Tomato',
+  cherry: 'Cherry tomato',
+  slicer: 'Round tomato',
+  paste: 'Paste tomato',
+  beefsteak: 'Beefsteak tomato',
+  pepper: 'Pepper',
+  sweet: 'Sweet pepper',
+  hot: 'Hot pepper',
+  superhot: 'Very hot pepper',
+};
+
 export const placeOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'placeId'>): PlaceEntity | undefined =>
   s.places.find((x) => x.id === p.placeId);
 
@@ -53,7 +71,7 @@ export const datesOf = (
   s: GardenSnapshot,
   year: number,
   kind: DatesQuestion['kind'],
-  done: Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn'> = {},
+  done: Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second'> = {},
 ): YearDates =>
   yearDates({
     garden: s.garden,
@@ -68,6 +86,14 @@ export const datesOf = (
 export const kindOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'cultivarId' | 'crop'>): DatesQuestion['kind'] =>
   s.cultivarOf(p) ?? { crop: p.crop };
 
+/** The dates of what is planned, by what is done of it. */
+export const datesOfPlanting = (s: GardenSnapshot, p: PlantingEntity): YearDates =>
+  datesOf(s, p.year, kindOf(s, p), {
+    plantedOn: p.plantedOn,
+    sownOn: p.sownOn,
+    second: p.aim === 'second-crop',
+  });
+
 /** The plan of its days outside; null before it has begun. */
 export function hardeningOf(s: GardenSnapshot, p: PlantingEntity): HardeningPlan | null {
   if (!p.hardenFrom) return null;
@@ -79,6 +105,9 @@ export function hardeningOf(s: GardenSnapshot, p: PlantingEntity): HardeningPlan
 export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
   const place = placeOf(s, p);
   if (!place || p.plantedOn || !p.sownOn) return null;
+  // what is just sown is not asked about: it is told from a week before its time on
+  const out = datesOfPlanting(s, p).bands.find((b) => b.what === 'plant-out')!;
+  if (!p.hardenFrom && s.today < addDays(out.from, -7)) return null;
   const weather = weatherIn(s).map((w) => weatherInPlace(place, w, s.garden));
   const read = s
     .recordsOf(place.id)
@@ -114,6 +143,8 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
     rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground' }, p.crop),
     warnings: [
       ...shadeFaults(place?.sunHours, p.crop, 'placeId').map((f) => `${f.reason}.`),
+      ...againstAim(p, kind),
+      ...againstPlace(kind, history, p.year),
       ...crowding(p, place),
       ...tooLong(s, p),
     ],
@@ -121,6 +152,31 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
     gate,
     gateText: gate && gateInWords(gate, s.format),
   };
+}
+
+const againstAim = (p: PlantingEntity, kind: CultivarEntity | undefined): string[] => {
+  const text = aimAgainst(p.aim, kind ?? { crop: p.crop });
+  return text ? [text] : [];
+};
+
+/** What a kind does easily, in a place where it happened in the two years before. */
+const LEANS: readonly [lean: 'darkEnds' | 'splits', disorders: readonly DisorderCode[], text: string][] = [
+  [
+    'darkEnds',
+    ['blossom-end-rot'],
+    'gets dark ends easily, and they were seen here: even water, mulch, or another kind.',
+  ],
+  [
+    'splits',
+    ['ring-cracking', 'radial-cracking'],
+    'splits easily, and split fruit was seen here: even water, picked at the first blush before rain, or another kind.',
+  ],
+];
+function againstPlace(kind: CultivarEntity | undefined, history: readonly EarlierYear[], year: number): string[] {
+  const seen = history.filter((h) => h.year < year && h.year >= year - 2).flatMap((h) => h.problems ?? []);
+  return LEANS.flatMap(([lean, disorders, text]) =>
+    kind?.[lean] === 'more' && disorders.some((d) => seen.includes(d)) ? [`${kind.name} ${text}`] : [],
+  );
 }
 
 function crowding(p: PlantingEntity, place: PlaceEntity | undefined): string[] {
@@ -138,7 +194,7 @@ function crowding(p: PlantingEntity, place: PlaceEntity | undefined): string[] {
 
 function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {
   const kind = kindOf(s, p);
-  const { tooLong: late } = datesOf(s, p.year, kind, p);
+  const { tooLong: late } = datesOfPlanting(s, p);
   if (!late) return [];
   const { days } = daysToMaturityOf(kind);
   return [

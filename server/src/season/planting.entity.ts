@@ -1,3 +1,4 @@
+import type { Aim, PlantSpot, SeedlingLook } from '@candid-leaf/core/planning';
 import type { Crop } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
@@ -31,6 +32,27 @@ export class PlantingEntity extends GardenRow {
 
   @Column('int', { nullable: true })
   lost: number | null;
+
+  @Column('date', { nullable: true })
+  litOn: string | null;
+
+  @Column('date', { nullable: true })
+  thinnedOn: string | null;
+
+  @Column('simple-json', { nullable: true })
+  trayDays: string[] | null;
+
+  @Column('double', { nullable: true })
+  trayWetG: number | null;
+
+  @Column('simple-json', { nullable: true })
+  looks: SeedlingLook[] | null;
+
+  @Column('varchar', { length: 16, nullable: true })
+  aim: Aim | null;
+
+  @Column('simple-json', { nullable: true })
+  spots: PlantSpot[] | null;
 
   @Column('date', { nullable: true })
   pottedOn: string | null;

@@ -1,3 +1,4 @@
+import type { KitCode } from '@candid-leaf/core/reports';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
@@ -12,4 +13,10 @@ export class SeasonNotesEntity extends GardenRow {
 
   @Column('text', { nullable: true })
   change: string | null;
+
+  @Column('simple-json', { nullable: true })
+  kit: KitCode[] | null;
+
+  @Column('date', { nullable: true })
+  closedOn: string | null;
 }

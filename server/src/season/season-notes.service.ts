@@ -22,11 +22,22 @@ export class SeasonNotesService {
     return row && notesDto(row);
   }
 
-  put(gardenId: string, { id, version, year, worked, change }: SeasonNotesInput): Promise<SeasonNotesDto> {
-    return this.gardens.change(gardenId, async (m) => {
+  put(
+    gardenId: string,
+    { id, version, year, worked, change, kit, closedOn }: SeasonNotesInput,
+  ): Promise<SeasonNotesDto> {
+    return this.gardens.change(gardenId, async (m, garden) => {
+      const today = this.gardens.today(garden);
+      if (closedOn && closedOn > today) throwIfFaults([{ path: 'closedOn', reason: `${closedOn} is still to come` }]);
       if (await m.existsBy(SeasonNotesEntity, { gardenId, year, id: Not(id), deletedAt: IsNull() }))
         throwIfFaults([{ path: 'year', reason: 'has its look back already: change that one' }]);
-      const content = { year, worked: worked?.trim() || null, change: change?.trim() || null };
+      const content = {
+        year,
+        worked: worked?.trim() || null,
+        change: change?.trim() || null,
+        kit: kit ?? null,
+        closedOn: closedOn ?? null,
+      };
       return notesDto(await putVersioned(m, SeasonNotesEntity, { id, gardenId, version }, content));
     });
   }

@@ -1,30 +1,42 @@
 import { Module, type OnModuleInit } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
+import { RecordsModule } from '../records/records.module.js';
 import { TodayModule } from '../today/today.module.js';
 import { TodayService } from '../today/today.service.js';
+import { LateSource } from './late.source.js';
 import { PickingSource } from './picking.source.js';
 import { PlantingsService } from './plantings.service.js';
-import { RaisingSource } from './raising.source.js';
+import { RaisingSource } from './raising/raising.source.js';
 import { SeasonNotesService } from './season-notes.service.js';
 import { SeasonController } from './season.controller.js';
 import { SeasonService } from './season.service.js';
+import { SettlingSource } from './settling.source.js';
 
 @Module({
-  imports: [AssessmentModule, GardensModule, TodayModule],
+  imports: [AssessmentModule, GardensModule, RecordsModule, TodayModule],
   controllers: [SeasonController],
-  providers: [PlantingsService, SeasonNotesService, SeasonService, RaisingSource, PickingSource],
+  providers: [
+    PlantingsService,
+    SeasonNotesService,
+    SeasonService,
+    RaisingSource,
+    SettlingSource,
+    PickingSource,
+    LateSource,
+  ],
   exports: [SeasonService],
 })
 export class SeasonModule implements OnModuleInit {
   constructor(
     private readonly today: TodayService,
     private readonly raising: RaisingSource,
+    private readonly settling: SettlingSource,
     private readonly picking: PickingSource,
+    private readonly late: LateSource,
   ) {}
 
   onModuleInit(): void {
-    this.today.register(this.raising);
-    this.today.register(this.picking);
+    for (const source of [this.raising, this.settling, this.picking, this.late]) this.today.register(source);
   }
 }

@@ -18,12 +18,15 @@ import {
   kindName,
   kindOf,
   modeOf,
+  nameOf,
   placeOf,
   groundOf,
   plantingOnView,
   seasonOf,
   yearOf,
 } from './planting-on-view.js';
+import { secondIn } from './second.js';
+import { stoodIn } from './stood.js';
 import { SeasonNotesService } from './season-notes.service.js';
 import { PlantingsService } from './plantings.service.js';
 
@@ -31,7 +34,7 @@ import { PlantingsService } from './plantings.service.js';
 const MOST_LINES = 14;
 const BEFORE_OUT: ReadonlySet<DateKind> = new Set<DateKind>(['sow', 'pot-on', 'harden']);
 const STILL: ReadonlySet<DateKind> = new Set<DateKind>(['last-planting', 'second-sowing']);
-type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn'>;
+type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second'>;
 
 /** Where one is in the year, and what is planned. */
 @Injectable()
@@ -43,23 +46,28 @@ export class SeasonService {
   ) {}
 
   async view(gardenId: string, asked?: number): Promise<SeasonView> {
-    const s = await this.snapshots.load(gardenId);
-    const now = growingYearOf(s.today, s.garden.latitude, modeOf(s));
+    const today = await this.snapshots.load(gardenId);
+    const now = growingYearOf(today.today, today.garden.latitude, modeOf(today));
     const year = asked ?? now.year;
-    const season = seasonOf(s, year);
+    const season = seasonOf(today, year);
+    // an earlier season is read with its own records and weather
+    const past = season.to < today.today;
+    const s = past ? { ...(await this.snapshots.asOf(gardenId, season.to)), plants: today.plants } : today;
     const all = await this.plantings.of(gardenId);
     const own = all.filter((p) => p.year === year);
     const plants = s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);
     return {
       season,
-      seasons: this.seasons(s, all, now.year).map((y) => seasonOf(s, y)),
-      today: s.today,
-      past: season.to < s.today,
-      lines: linesOf(s, year, own, plants),
+      seasons: this.seasons(today, all, now.year).map((y) => seasonOf(s, y)),
+      today: today.today,
+      past,
+      lines: linesOf(s, year, own, plants, !past),
       plantings: own.map((p) => plantingOnView(s, p)),
+      stood: stoodIn(today, year),
       notes: await this.notes.of(gardenId, year),
-      before: await this.lookBack(s, year - 1),
+      before: await this.lookBack(today, year - 1),
       grounds: Object.fromEntries(s.places.map((p) => [p.id, groundOf(p)])),
+      second: year === now.year ? secondIn(today, year) : null,
       needs:
         own.length === 0
           ? null
@@ -73,7 +81,8 @@ export class SeasonService {
 
   private async lookBack(s: GardenSnapshot, year: number): Promise<SeasonView['before']> {
     const notes = await this.notes.of(s.garden.id, year);
-    return notes && { label: seasonOf(s, year).label, notes };
+    const stood = stoodIn(s, year);
+    return notes || stood.length > 0 ? { label: seasonOf(s, year).label, year, notes, stood } : null;
   }
 
   /** This year and the next, and every other of which something is written down. */
@@ -97,6 +106,7 @@ function linesOf(
   year: number,
   plantings: readonly PlantingEntity[],
   plants: readonly PlantEntity[],
+  running: boolean,
 ): YearLine[] {
   const lines = new Map<string, YearLine>();
   const add = (
@@ -112,7 +122,12 @@ function linesOf(
       bands: bands.map((b) => ({ ...b, title: DATE_WORDS[b.what], text: bandInWords(b, s.format) })),
     });
   };
-  for (const p of plantings) add(kindName(s.cultivarOf(p), p.crop), kindOf(s, p), p);
+  for (const p of plantings)
+    add(kindName(s.cultivarOf(p), p.crop), kindOf(s, p), {
+      plantedOn: p.plantedOn,
+      sownOn: p.sownOn,
+      second: p.aim === 'second-crop',
+    });
   for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {
     const label = nameOf(s, p);
     const pickedOn = firstPicked(
@@ -127,7 +142,7 @@ function linesOf(
       (b) => !BEFORE_OUT.has(b.what) && !STILL.has(b.what),
     );
   }
-  if (plants.length > 0 && seasonOf(s, year).to >= s.today)
+  if (plants.length > 0 && running)
     add('After a loss, or a second crop', { crop: 'tomato', habit: 'determinate' }, {}, (b) => STILL.has(b.what));
   if (lines.size === 0) {
     add('Tomato', { crop: 'tomato' });
@@ -136,25 +151,9 @@ function linesOf(
   return [...lines.values()].slice(0, MOST_LINES);
 }
 
-/** What stands, by its kind or by its type. */
-const nameOf = (s: GardenSnapshot, p: PlantEntity): string =>
-  s.cultivarOf(p)?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop;
-
 const firstPicked = (s: GardenSnapshot, plants: readonly PlantEntity[]): string | null =>
   plants
     .flatMap((p) => s.recordsOf(p.id))
     .filter((r) => r.type === 'picking' && (r.data as Picking).ripeness !== 'green')
     .map((r) => r.day)
     .sort()[0] ?? null;
-
-const TYPE_NAMES: Record<string, string> = {
-  tomato: 'Tomato',
-  cherry: 'Cherry tomato',
-  slicer: 'Round tomato',
-  paste: 'Paste tomato',
-  beefsteak: 'Beefsteak tomato',
-  pepper: 'Pepper',
-  sweet: 'Sweet pepper',
-  hot: 'Hot pepper',
-  superhot: 'Very hot pepper',
-};

@@ -14,8 +14,10 @@ export class TodayController {
   private readonly putOff;
 
   constructor(today: TodayService, reckoner: Reckoner) {
-    this.tick = reckoner.offer('tick a task', (gardenId: string, key: string, tick: Tick, reckoned: number) =>
-      today.done(gardenId, key, tick, reckoned),
+    this.tick = reckoner.offer(
+      'tick a task',
+      (gardenId: string, key: string, tick: Tick, more: Pick<TaskDone, 'reckoned' | 'at'>) =>
+        today.done(gardenId, key, tick, more),
     );
     this.takeBack = reckoner.offer('take a tick back', (gardenId: string, key: string, recordId: string | null) =>
       today.undo(gardenId, key, recordId),
@@ -31,7 +33,15 @@ export class TodayController {
     @Param('key') key: string,
     @Body() body: TaskDone,
   ): Promise<StreamableFile> {
-    return asJson(await this.tick(gardenId, key, { accountId, recordId: body.recordId ?? uuid() }, body.reckoned ?? 0));
+    const { recordId = uuid(), reckoned, at } = body;
+    return asJson(
+      await this.tick(
+        gardenId,
+        key,
+        { accountId, recordId },
+        { ...(reckoned ? { reckoned } : {}), ...(at ? { at } : {}) },
+      ),
+    );
   }
 
   @Post('undo')

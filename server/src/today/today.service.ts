@@ -1,17 +1,21 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { TASK_SOURCES, type TaskDto, type TaskSourceCode } from '@candid-leaf/contract';
+import { TASK_SOURCES, type TaskDone, type TaskDto, type TaskSourceCode } from '@candid-leaf/contract';
 import { minutesAtPace, NO_PACE } from '@candid-leaf/core/budget';
 import { addDays } from '@candid-leaf/core/units';
 import type { DataSource, EntityManager } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
+import { dayIn } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
 import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
 import type { TaskSource, Tick } from './task-source.js';
 
 export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
+
+/** A tick that comes later than this counts for the day on which it comes. */
+const MOST_LATE_DAYS = 14;
 
 /** What the table of those put off has room for; no task's key is as long. */
 const LONGEST_KEY = 120;
@@ -58,12 +62,26 @@ export class TodayService {
   }
 
   /** Ticks a task; sending it twice does it once. Returns the id of the record that it wrote, if any. */
-  done(gardenId: string, key: string, tick: Tick, reckoned = 0): Promise<{ recordId: string | null }> {
-    return this.inGarden(gardenId, key, async (m, s, source, id) => {
-      await this.paces.note(m, gardenId, source.code, reckoned);
+  done(
+    gardenId: string,
+    key: string,
+    tick: Tick,
+    { reckoned = 0, at }: Pick<TaskDone, 'reckoned' | 'at'> = {},
+  ): Promise<{ recordId: string | null }> {
+    return this.inGarden(gardenId, key, async (m, now, source, id) => {
+      const s = this.asDone(now, at);
+      // what was sent later tells nothing of the time between two ticks
+      if (s === now) await this.paces.note(m, gardenId, source.code, reckoned);
       await this.postponements.show(m, gardenId, key);
       return { recordId: await source.done(m, s, id, tick) };
     });
+  }
+
+  /** A tick that was kept on a device counts for the day on which it was made, if that is not long ago. */
+  private asDone(s: GardenSnapshot, at: string | undefined): GardenSnapshot {
+    if (at === undefined || s.garden.pinnedDate !== null) return s;
+    const day = dayIn(s.garden.timeZone, new Date(at));
+    return day < s.today && day >= addDays(s.today, -MOST_LATE_DAYS) ? { ...s, today: day } : s;
   }
 
   /** Takes a tick or a "not today" back. */

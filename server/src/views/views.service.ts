@@ -62,17 +62,19 @@ export class ViewsService {
   }
 
   async plant(gardenId: string, plantId: string): Promise<PlantView> {
-    const s = await this.snapshots.load(gardenId);
+    const { s, ended } = await this.standing(gardenId, plantId);
     const { plant, place } = find(s, plantId);
     const own = await this.assessments.ofPlant(s, plant);
     const { report } = own;
     const plan = planOf(s, own);
     const helped = await this.treatments.helped(gardenId);
-    const { all } = await this.today.list(s);
+    // nothing is asked for at what has ended
+    const { all } = ended ? { all: [] } : await this.today.list(s);
     return {
-      garden: this.gardens.dto(s.garden),
+      garden: { ...this.gardens.dto(s.garden), today: s.today },
       place: placeDto(place),
       plant: plantDto(plant),
+      ended,
       report: { ...report, remedies: inOwnOrder(report.remedies, helped) },
       weather: s.weather.map(weatherDto),
       records: recordsOfPlant(s, plant).reverse().slice(0, RECORDS_SHOWN).map(recordDto),
@@ -90,9 +92,18 @@ export class ViewsService {
   }
 
   async caseFile(gardenId: string, plantId: string): Promise<CaseFile> {
-    const s = await this.snapshots.load(gardenId);
+    const { s } = await this.standing(gardenId, plantId);
     const { plant, place } = find(s, plantId);
     return caseFileOf(plantCaseOf(s, plant, place));
+  }
+
+  /** The garden in which a plant stands; of one that has ended the garden of its last day, in its own season. */
+  private async standing(gardenId: string, plantId: string): Promise<{ s: GardenSnapshot; ended: PlantView['ended'] }> {
+    const s = await this.snapshots.load(gardenId);
+    const { plant } = find(s, plantId);
+    if (!plant.retiredOn || plant.retiredOn > s.today) return { s, ended: null };
+    const { retiredOn: on, endedBecause: because } = plant;
+    return { s: await this.snapshots.asOf(gardenId, on), ended: { on, because } };
   }
 }
 

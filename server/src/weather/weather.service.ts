@@ -3,19 +3,24 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { Cron, CronExpression } from '@nestjs/schedule';
 import type { GardenDto, WeatherState } from '@candid-leaf/contract';
 import { checked, weatherFaults, WeatherRecord } from '@candid-leaf/core/records';
+import { growingYear, growingYearOf } from '@candid-leaf/core/season';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import { LessThanOrEqual, type DataSource } from 'typeorm';
+import { Between, IsNull, LessThanOrEqual, Not, type DataSource } from 'typeorm';
 import { Clock } from '../shared/clock.js';
 import { inBackground } from '../shared/background.js';
 import { revisionOf } from '../shared/garden-revision.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
+import { PlantEntity } from '../plants/plant.entity.js';
 import { WeatherStation, type StationDay } from './station.js';
 import { WeatherEntity } from './weather.entity.js';
 
 /** How far back the first pull of a garden reaches, and how far any. */
 const HISTORY_DAYS = 120;
 const MOST_DAYS = 400;
+/** Earlier seasons whose weather is fetched, and from how many days on one counts as known. */
+const MOST_EARLIER = 10;
+const WELL_KNOWN_DAYS = 300;
 
 /** When the station last answered, and what it gave; from what is at hand. */
 export const stateOf = (
@@ -29,6 +34,8 @@ export const stateOf = (
 
 @Injectable()
 export class WeatherService {
+  /** earlier seasons that this process has asked for: a station that does not have them is not asked every hour */
+  private readonly tried = new Set<string>();
   private readonly log = new Logger(WeatherService.name);
 
   constructor(
@@ -43,7 +50,10 @@ export class WeatherService {
     await inBackground('the round of the weather', async () => {
       const gardens = await this.db.manager.find(GardenEntity, { select: { id: true } });
       for (const { id } of gardens)
-        await inBackground(`weather of garden ${id}`, async () => void (await this.pull(id)));
+        await inBackground(`weather of garden ${id}`, async () => {
+          await this.pull(id);
+          await this.pullEarlier(id);
+        });
     });
   }
 
@@ -121,6 +131,56 @@ export class WeatherService {
       day: addDays(today, 1),
     });
     if (moved || !measured || !foreseen) await this.pull(gardenId, moved);
+    await this.pullEarlier(gardenId, moved);
+  }
+
+  /**
+   * Fetches the days of earlier seasons in which plants stood, once, so that years can be held beside each other with their weather. What the
+   * station does not have any more stays unknown.
+   * @param anew fetches what is known already too: the garden was moved on the map
+   */
+  async pullEarlier(gardenId: string, anew = false): Promise<void> {
+    const garden = await this.gardens.get(gardenId);
+    const mode = garden.seasonMode ?? 'warm';
+    const now = growingYearOf(this.gardens.today(garden), garden.latitude, mode).year;
+    const planted = await this.db.manager.find(PlantEntity, {
+      select: { transplantedOn: true },
+      where: { gardenId, deletedAt: IsNull(), transplantedOn: Not(IsNull()) },
+    });
+    const years = new Set(planted.map((p) => growingYearOf(p.transplantedOn!, garden.latitude, mode).year));
+    const earlier = [...years].filter((y) => y < now).sort((a, b) => b - a);
+    for (const year of earlier.slice(0, MOST_EARLIER)) {
+      const { from, to } = growingYear(year, garden.latitude, mode);
+      const tried = [gardenId, year, garden.latitude, garden.longitude].join(' ');
+      if (this.tried.has(tried)) continue;
+      this.tried.add(tried);
+      const known = await this.db.manager.countBy(WeatherEntity, {
+        gardenId,
+        kind: 'observed',
+        day: Between(from, to),
+      });
+      // the newest earlier season may be known from this one's first pull in part
+      if (known > WELL_KNOWN_DAYS && !anew) continue;
+      try {
+        const days = await this.station.observed(garden, from, to);
+        if (days.length > MOST_DAYS) throw new Error('the station sent more days than were asked for');
+        const rows = days.map((d) => ({
+          ...columns(plausible(d)),
+          gardenId,
+          kind: 'observed' as const,
+          rainChancePct: null,
+        }));
+        if (rows.length === 0) continue;
+        await this.gardens.change(gardenId, async (m) => {
+          await m.upsert(WeatherEntity, rows, ['gardenId', 'day', 'kind']);
+          await m.update(GardenEntity, { id: gardenId }, { weatherRevision: revisionOf(m) });
+        });
+      } catch (error) {
+        this.log.warn(
+          `weather of ${year} of garden ${gardenId}: ${error instanceof Error ? error.message : String(error)}`,
+        );
+      }
+    }
   }
 
   /** The newest day that was measured, of those up to the garden's own: a garden that once stood later has newer ones. */

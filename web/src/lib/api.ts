@@ -12,6 +12,16 @@ export class ApiError extends Error {
   }
 }
 
+/** Some things are changed with the server only. */
+export class NeedsSignal extends Error {
+  constructor() {
+    super(
+      'There is no signal. This is changed when it is back; what you see or do in the garden can be written down now.',
+    );
+    this.name = 'NeedsSignal';
+  }
+}
+
 /** Sends JSON to the server and reads its answer. */
 export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
   const answer = await fetch(`/api${path}`, {

@@ -6,30 +6,56 @@ export interface OfGarden {
   gardenId: string;
 }
 
+/** How a write is kept where there is no signal. */
+export interface Later<Input, Answer> {
+  /** what it is, in a line, while it waits */
+  label: (input: Input) => string;
+  /** what it comes to meanwhile: shown where it can be, and answered to whoever made it */
+  apply: (client: QueryClient, input: Input) => Answer;
+}
+
 /** A write, known by its key: what is stored of it is the key and the input, and the function is found again by the key. */
 export interface Write<Input extends OfGarden, Answer> {
   key: string;
   send: (input: Input) => Promise<Answer>;
+  /** it may be made without signal, and is sent later; what has none needs signal */
+  later?: Later<Input, Answer> | undefined;
 }
 
-const known = new Map<string, (input: never) => Promise<unknown>>();
+const known = new Map<string, Write<never, unknown>>();
 
 /** Defines a write. Each feature's writes stand in its `writes.ts`; all of them are known before the page is drawn. */
 export function defineWrite<Input extends OfGarden, Answer = unknown>(
   key: string,
   send: (input: Input) => Promise<Answer>,
+  later?: Later<Input, Answer>,
 ): Write<Input, Answer> {
   if (known.has(key)) throw new Error(`two writes are called ${key}`);
-  known.set(key, send);
-  return { key, send };
+  const write = { key, send, later };
+  known.set(key, write);
+  return write;
+}
+
+/** Sends a write that was kept, by its key. */
+export function sendWrite(key: string, input: OfGarden): Promise<unknown> {
+  const write = known.get(key);
+  if (!write) throw new Error(`nobody knows how ${key} is sent`);
+  return write.send(input as never);
+}
+
+/** Shows again what waits, after the page was opened anew. */
+export function showWrite(client: QueryClient, key: string, input: OfGarden): void {
+  known.get(key)?.later?.apply(client, input as never);
 }
 
 /** Tells the client every write by its key, and what each makes stale. */
 export function registerWrites(client: QueryClient): void {
-  for (const [key, send] of known)
+  for (const { key, send, later } of known.values())
     client.setMutationDefaults([key], {
       mutationFn: send as (input: unknown) => Promise<unknown>,
       onSuccess: (_answer: unknown, input: unknown) => refresh(client, (input as OfGarden).gardenId),
+      // what can wait is not tried again while somebody looks on: it is kept, and sent later
+      ...(later ? { retry: false, networkMode: 'always' as const } : {}),
     });
 }
 

@@ -7,7 +7,7 @@ import {
   type Resolver,
   type UseFormSetError,
 } from 'react-hook-form';
-import { ApiError } from '../lib/api';
+import { ApiError, NeedsSignal } from '../lib/api';
 
 /**
  * Checks a form with the class that the server checks with, so that both say the same. `tidy` first takes out what
@@ -29,6 +29,9 @@ export function resolverFor<T extends FieldValues & object>(
   };
 }
 
+const unheard = (error: unknown): string =>
+  error instanceof NeedsSignal ? error.message : 'The server cannot be reached. Nothing you wrote is lost.';
+
 /** Puts each fault that the server found on the field it belongs to (`fieldOf`, where the form is only a part of what was sent); what belongs to none goes above the button. */
 export function applyFaults<T extends FieldValues>(
   error: unknown,
@@ -36,7 +39,7 @@ export function applyFaults<T extends FieldValues>(
   fieldOf: (path: string) => string = (path) => path,
 ): void {
   if (!(error instanceof ApiError)) {
-    setError('root', { message: 'The server cannot be reached. Nothing you wrote is lost.' });
+    setError('root', { message: unheard(error) });
     return;
   }
   if (error.faults.length === 0) setError('root', { message: error.message });
@@ -46,8 +49,7 @@ export function applyFaults<T extends FieldValues>(
 /** The faults of a write that failed, or a line saying that nothing was heard. */
 export const faultsIn = (error: Error | null): readonly Fault[] => {
   if (!error) return [];
-  if (!(error instanceof ApiError))
-    return [{ path: '', reason: 'The server cannot be reached. Nothing you wrote is lost.' }];
+  if (!(error instanceof ApiError)) return [{ path: '', reason: unheard(error) }];
   return error.faults.length > 0 ? error.faults : [{ path: '', reason: error.message }];
 };
 

@@ -1,26 +1,25 @@
 import type { GardenDto, RibbonDay, WeatherState } from '@candid-leaf/contract';
 import { formatterFor } from '@candid-leaf/core/units';
-import { onlineManager, useQueryClient } from '@tanstack/react-query';
-import { BookOpen, CalendarRange, LogOut, Settings, Sprout, Warehouse, WifiOff } from 'lucide-react';
-import { useSyncExternalStore, type ReactNode } from 'react';
-import { Link, NavLink, useNavigate } from 'react-router';
-import { api } from '../lib/api';
+import { useQueryClient } from '@tanstack/react-query';
+import { BookOpen, CalendarRange, Settings, Sprout, Warehouse } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link, NavLink } from 'react-router';
 import { GardenContext } from '../lib/garden-context';
-import { linkTo, ROUTES } from '../lib/paths';
+import { linkTo } from '../lib/paths';
+import { queryKeys } from '../lib/query-keys';
+import { useOutbox } from '../offline/use-outbox';
+import { OutboxBar } from './outbox';
 import { Ribbon } from './ribbon';
-
-const useOnline = () =>
-  useSyncExternalStore(
-    (notify) => onlineManager.subscribe(notify),
-    () => onlineManager.isOnline(),
-  );
+import { SignOut } from './sign-out';
+import { useOnline } from './use-online';
 
 const navLook = ({ isActive }: { isActive: boolean }) =>
   `inline-flex min-h-11 min-w-11 items-center justify-center gap-1.5 rounded-lg px-2 font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
 
 interface Props {
   garden: GardenDto;
-  ribbon?: RibbonDay[] | undefined;
+  /** undefined: it comes yet; null: these days are not spoken of here */
+  ribbon?: RibbonDay[] | null | undefined;
   weather?: WeatherState | undefined;
   children: ReactNode;
 }
@@ -28,14 +27,10 @@ interface Props {
 /** What stands round every page of a garden: its name, the ways about, and the ribbon of days that never moves. */
 export function Shell({ garden, ribbon, weather, children }: Props) {
   const online = useOnline();
-  const navigate = useNavigate();
+  const list = useOutbox();
   const client = useQueryClient();
+  const asOf = client.getQueryState([...queryKeys.garden(garden.id), 'view'])?.dataUpdatedAt;
   const here = { gardenId: garden.id };
-  const signOut = async () => {
-    await api('DELETE', '/session');
-    client.clear();
-    await navigate(ROUTES.signIn);
-  };
   return (
     <GardenContext.Provider value={garden}>
       <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
@@ -62,21 +57,14 @@ export function Shell({ garden, ribbon, weather, children }: Props) {
             <NavLink to={linkTo('settings', here)} className={navLook}>
               <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>
             </NavLink>
-            <button type="button" onClick={() => void signOut()} className={navLook({ isActive: false })}>
-              <LogOut aria-hidden size={18} /> <span className="sr-only">Sign out</span>
-            </button>
+            <SignOut list={list} className={navLook({ isActive: false })} />
           </nav>
         </div>
         <div className="mx-auto max-w-7xl px-1 sm:px-5">
-          {ribbon ? <Ribbon days={ribbon} today={garden.today} /> : <div className="h-22" />}
+          {ribbon ? <Ribbon days={ribbon} today={garden.today} /> : ribbon === undefined && <div className="h-22" />}
         </div>
       </header>
-      {!online && (
-        <p role="status" className="flex items-center justify-center gap-2 bg-ink px-3 py-1.5 text-paper">
-          <WifiOff aria-hidden size={18} /> No signal. Keep this page open: what you record is sent when the signal is
-          back.
-        </p>
-      )}
+      <OutboxBar list={list} online={online} asOf={asOf} />
       {weather?.trouble && (
         <p role="status" className="mx-auto max-w-7xl px-3 pt-2 text-soft sm:px-5">
           The weather station does not answer

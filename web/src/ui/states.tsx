@@ -2,10 +2,19 @@ import { CloudOff, Loader, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { ApiError } from '../lib/api';
 import { Button } from './button';
+import { useOnline } from './use-online';
 
 /** What a page shows while it waits, when it could not, and when there is nothing yet. */
 
-export function Waiting({ what }: { what: string }) {
+interface WaitingProps {
+  what: string;
+  /** nothing is fetched for it: it comes without signal too */
+  here?: boolean;
+}
+
+export function Waiting({ what, here = false }: WaitingProps) {
+  const online = useOnline();
+  if (!online && !here) return <NotKept />;
   return (
     <p role="status" className="flex items-center gap-2 p-6 text-soft">
       <Loader aria-hidden size={18} className="animate-spin" /> {what} …
@@ -27,6 +36,23 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
           Try again
         </Button>
       )}
+    </div>
+  );
+}
+
+/** Without signal, and never seen on this device. */
+export function NotKept() {
+  return (
+    <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
+      <p className="flex items-center gap-2 font-semibold">
+        <CloudOff aria-hidden size={20} /> This page was not kept on this device.
+      </p>
+      <p className="mt-1 text-soft">
+        It comes when there is signal. The garden and the plants that were opened here are there without.
+      </p>
+      <Button className="mt-3" onClick={() => history.back()}>
+        Back
+      </Button>
     </div>
   );
 }

@@ -1,8 +1,11 @@
-import { useMutation } from '@tanstack/react-query';
-import { ApiError } from '../lib/api';
+import { onlineManager, useMutation, useQueryClient } from '@tanstack/react-query';
+import { ApiError, NeedsSignal } from '../lib/api';
 import type { OfGarden, Write } from '../lib/writes';
+import { deliver } from '../offline/outbox';
 import { faultsIn } from './form-faults';
 import { useSay } from './toast';
+
+const KEPT = 'Kept on this device; it is sent when there is signal.';
 
 interface Then<Answer> {
   /** said once it is done, and only then */
@@ -19,14 +22,28 @@ interface Then<Answer> {
  */
 export function useWrite<Input extends OfGarden, Answer>(write: Write<Input, Answer>, gardenId: string) {
   const say = useSay();
+  const client = useQueryClient();
   const mutation = useMutation<Answer, Error, Input>({ mutationKey: [write.key], scope: { id: gardenId } });
   type Given = Omit<Input, 'gardenId'>;
-  const send = (input: Given): Promise<Answer> => mutation.mutateAsync({ ...input, gardenId } as unknown as Input);
+  const sendOrKeep = (given: Given): Promise<{ answer: Answer; kept: boolean }> => {
+    const input = { ...given, gardenId } as unknown as Input;
+    if (!write.later && !onlineManager.isOnline()) return Promise.reject(new NeedsSignal());
+    return deliver(client, write, input, () => mutation.mutateAsync(input));
+  };
+  const send = async (input: Given): Promise<Answer> => {
+    const { answer, kept } = await sendOrKeep(input);
+    if (kept) say(KEPT);
+    return answer;
+  };
   const mutate = (input: Given, then: Then<Answer> = {}): void => {
-    void send(input).then(
-      (answer) => {
+    void sendOrKeep(input).then(
+      ({ answer, kept }) => {
         const { said, undo } = then;
-        if (said) say(typeof said === 'string' ? said : said(answer), undo ? { undo: () => undo(answer) } : {});
+        if (said || kept)
+          say(
+            [typeof said === 'function' ? said(answer) : said, kept ? KEPT : ''].filter(Boolean).join(' '),
+            undo ? { undo: () => undo(answer) } : {},
+          );
         then.onSuccess?.(answer);
       },
       (error: Error) => say(whyNot(error), { bad: true }),

@@ -3,18 +3,21 @@ import { type Report, reportOn } from '@candid-leaf/core/assessment';
 import { parseCase } from '@candid-leaf/core/casefile';
 import { type Fault, type PlantCase, RefusedInput } from '@candid-leaf/core/records';
 import { formatterFor, type DateForm, type Units } from '@candid-leaf/core/units';
+import type { ForecastWeather } from '@candid-leaf/core/water';
 
 export interface CaseAsked {
   text: string;
   units: Units;
   dateForm: DateForm;
+  /** what is foreseen, where it is known */
+  forecast?: ForecastWeather[];
 }
 
 export type CaseRead =
   { ok: true; plantCase: PlantCase; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
 
 /** Reads somebody's case file and reckons its report, off the page's own thread. */
-function read({ text, units, dateForm }: CaseAsked): CaseRead {
+function read({ text, units, dateForm, forecast = [] }: CaseAsked): CaseRead {
   let json: unknown;
   try {
     json = JSON.parse(text);
@@ -24,7 +27,7 @@ function read({ text, units, dateForm }: CaseAsked): CaseRead {
   try {
     const plantCase = parseCase(json);
     const from = performance.now();
-    const report = reportOn(plantCase, [], formatterFor(units, dateForm));
+    const report = reportOn(plantCase, forecast, formatterFor(units, dateForm));
     // as plain objects: a class does not survive the way back
     return { ok: true, plantCase: structuredClone({ ...plantCase }), report, tookMs: performance.now() - from };
   } catch (error) {

@@ -1,4 +1,4 @@
-import type { Day } from '../../units/day.js';
+import { addDays, type Day } from '../../units/day.js';
 
 /**
  * How strongly a record speaks, 0 to 1. Curves are monotone; the limit at which a driver used to be on or off stands at one half.
@@ -28,6 +28,15 @@ export function nearness(back: number, { from, to }: Window): number {
   const fade = Math.max(1, (to - from) / 4);
   if (back < from) return Math.max(0, 1 - (from - back) / fade);
   return back <= to ? 1 : Math.max(0, 1 - (back - to) / fade);
+}
+
+/** The days that count at all, seen from a day: the first and the last of them. */
+export function reachOf({ from, to }: Window, asOf: Day): { first: Day; last: Day } {
+  const fade = Math.max(1, (to - from) / 4);
+  return {
+    first: addDays(asOf, 1 - Math.ceil(to + fade)),
+    last: addDays(asOf, -Math.max(0, Math.floor(from - fade) + 1)),
+  };
 }
 
 export interface Scored<T> {

@@ -6,7 +6,7 @@ import { plantedBeforeLastFrost } from '../../season/frost-days.js';
 import { daysBetween } from '../../units/day.js';
 import { spellOn } from '../../water/season.js';
 import type { CaseContext } from '../context.js';
-import { graded, nearness, overLimit, scored, sumOf, underLimit } from './curves.js';
+import { graded, nearness, overLimit, reachOf, scored, sumOf, underLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
 /** Rules that read the weather where the plant stands. Temperatures: handbook ("Heat and cold"); each disorder may move them. */
@@ -29,9 +29,8 @@ interface Counted {
 /** Days that count, each as far as it is out and near in time; no weather in the window: unknown. */
 function counted(ctx: CaseContext, { within, from, half, score, textOf, sum }: Counted): Verdict {
   const span = { from, to: within - 1 };
-  const window = ctx.own.filter(
-    (w) => nearness(daysBetween(w.date, ctx.case.asOf), span) > 0 && w.date <= ctx.case.asOf,
-  );
+  const { first, last } = reachOf(span, ctx.case.asOf);
+  const window = ctx.own.filter((w) => w.date >= first && w.date <= last);
   if (window.length === 0) return unknown(NO_WEATHER);
   const hits = scored(window, (w) => score(w) * nearness(daysBetween(w.date, ctx.case.asOf), span));
   const named = hits.filter((x) => x.score >= 0.4).map((x) => x.it);

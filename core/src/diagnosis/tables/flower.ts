@@ -10,7 +10,14 @@ export const FLOWER: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: EVERYDAY,
     line: 'Flowers fall before they set, because something keeps the plant from setting fruit.',
-    setting: [['hot-type', 0.7, 'small hot kinds bear more heat']],
+    setting: [
+      ['hot-type', 0.7, 'small hot kinds bear more heat'],
+      // judgement: in weather in which others do not set, a kind that does is less likely to drop its flowers
+      ['kind-fails-in-this-heat', 1.5, 'this kind sets badly in such heat'],
+      ['kind-sets-in-this-heat', 0.7, 'this kind sets in heat'],
+      ['kind-fails-in-this-cold', 1.5, 'this kind sets badly in such cold nights'],
+      ['kind-sets-in-this-cold', 0.7, 'this kind sets in cold nights'],
+    ],
     signs: [
       ['flower-drop', NEARLY_ALWAYS, 'it is what the trouble looks like'],
       ['flower-dry', OFTEN, 'some dry up instead of falling'],

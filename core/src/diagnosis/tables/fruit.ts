@@ -14,6 +14,9 @@ export const FRUIT: readonly DisorderRow[] = [
       ['paste-type', 2, 'long fruit is far from the supply'],
       ['sweet-pepper', 1.3, 'large sweet peppers show it more'],
       ['cherry-type', 0.3, 'small round fruit rarely shows it'],
+      // judgement: what its packet says of a kind counts about as much as its type does
+      ['kind-gets-dark-ends', 1.6, 'this kind gets dark ends easily'],
+      ['kind-seldom-dark-ends', 0.5, 'this kind seldom gets dark ends'],
     ],
     signs: [
       ['fruit-blossom-end-dark', NEARLY_ALWAYS, 'it is what the trouble looks like'],
@@ -63,6 +66,9 @@ export const FRUIT: readonly DisorderRow[] = [
     setting: [
       ['ripening', 2, 'skin stretches least as it ripens'],
       ['large-fruited', 1.5, 'large fruit has more to stretch'],
+      // judgement: what its packet says of a kind counts about as much as its type does
+      ['kind-splits', 1.8, 'this kind splits easily'],
+      ['kind-seldom-splits', 0.5, 'this kind seldom splits'],
     ],
     signs: [
       ['fruit-ring-cracks', NEARLY_ALWAYS, 'it is what the trouble looks like'],
@@ -85,7 +91,12 @@ export const FRUIT: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: USUAL,
     line: 'The skin split from the stem down, from a surge of water, or heat on bare fruit.',
-    setting: [['ripening', 2, 'skin stretches least as it ripens']],
+    setting: [
+      ['ripening', 2, 'skin stretches least as it ripens'],
+      // judgement: what its packet says of a kind counts about as much as its type does
+      ['kind-splits', 1.8, 'this kind splits easily'],
+      ['kind-seldom-splits', 0.5, 'this kind seldom splits'],
+    ],
     signs: [
       ['fruit-radial-cracks', NEARLY_ALWAYS, 'it is what the trouble looks like'],
       ['fruit-burst', OFTEN, 'a strong surge tears it elsewhere too'],

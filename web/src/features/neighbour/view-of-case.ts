@@ -46,6 +46,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     garden: { ...reader, ...garden, today: asOf },
     place: { ...place, ...OF_NOBODY, name: `a ${place.kind.replaceAll('-', ' ')}` } satisfies PlaceDto,
     plant: { ...plant, ...OF_NOBODY, placeId: NOBODY, name: plant.name || `A ${plant.crop}` } satisfies PlantDto,
+    ended: null,
     report,
     weather: records.weather.map(weatherOf),
     records: [...given, ...looks].sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0)),

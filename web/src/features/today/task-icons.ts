@@ -12,6 +12,8 @@ import {
   type LucideIcon,
   FlaskConical,
   Flower,
+  Snowflake,
+  Bug,
   Spool,
   Sprout,
   ShoppingBasket,
@@ -31,6 +33,8 @@ export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   soil: Shovel,
   trial: FlaskConical,
   raise: Sprout,
+  settle: Bug,
   pick: ShoppingBasket,
+  late: Snowflake,
   round: Footprints,
 };

@@ -1,10 +1,9 @@
 import { SignIn, SignUp, type Me } from '@candid-leaf/contract';
-import { useQueryClient } from '@tanstack/react-query';
 import { useState, type ComponentProps } from 'react';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
 import { api, ApiError } from '../../../lib/api';
 import { ROUTES } from '../../../lib/paths';
+import { setAccountHere } from '../../../offline/account';
 import { PlantDrawing } from '../../../signs/plant-drawing';
 import { Button } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
@@ -42,12 +41,11 @@ export function SignInScreen() {
 }
 
 function useEntry() {
-  const navigate = useNavigate();
-  const client = useQueryClient();
   return async (path: string, body: unknown) => {
-    await api<Me>('POST', path, body);
-    client.clear();
-    await navigate(ROUTES.home);
+    const me = await api<Me>('POST', path, body);
+    setAccountHere(me.id);
+    // begun anew: nothing of whoever was here before is left in the page
+    location.assign(ROUTES.home);
   };
 }
 

@@ -10,6 +10,7 @@ import { Steadiness } from '../../water/components/steadiness';
 import { DayPanel } from '../components/day-panel';
 import { GardenPage } from '../components/garden-page';
 import { PlaceStrip } from '../components/place-strip';
+import { useKeptPlants } from '../keep-plants';
 
 /** Fetched when somebody changes the order. */
 const PlaceOrder = lazy(async () => ({ default: (await import('../components/place-order')).PlaceOrder }));
@@ -33,6 +34,7 @@ export function GardenScreen() {
 
 function Garden({ view }: { view: GardenView }) {
   const { garden, ribbon, places, today } = view;
+  useKeptPlants(view);
   const [params] = useSearchParams();
   const [ordering, setOrdering] = useState(false);
   const link = useLink();

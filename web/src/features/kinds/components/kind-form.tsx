@@ -1,6 +1,6 @@
 import { CultivarInput, type CultivarDto } from '@candid-leaf/contract';
-import { type Cultivar, LEANINGS, readLetters, RIPE_COLOURS } from '@candid-leaf/core/cultivars';
-import { CROPS, GROWTH_HABITS, typesOf } from '@candid-leaf/core/records';
+import { type Cultivar, readLetters, RIPE_COLOURS } from '@candid-leaf/core/cultivars';
+import { CROPS, GROWTH_HABITS, LEANINGS, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';

@@ -45,7 +45,7 @@ function Neighbour() {
           A case file holds one plant’s story. It is read here, to look at only: nothing of it is added to your garden.
         </p>
       </div>
-      {text && !read && <Waiting what="Reading it" />}
+      {text && !read && <Waiting what="Reading it" here />}
       {read && !read.ok && <Refused faults={read.faults} />}
       {read?.ok && <NeighbourPlant read={read} />}
     </>
@@ -57,7 +57,7 @@ function NeighbourPlant({ read }: { read: Extract<CaseRead, { ok: true }> }) {
   const view = viewOfCase(read.plantCase, read.report, garden);
   return (
     <GardenContext.Provider value={view.garden}>
-      <PlantStory view={view} reading />
+      <PlantStory view={view} neighbours />
     </GardenContext.Provider>
   );
 }

@@ -6,6 +6,7 @@ import {
   isPotted,
   PLACE_KINDS,
   POT_MATERIALS,
+  SLOPES,
   TEXTURES,
   VENTS,
 } from '@candid-leaf/core/records';
@@ -227,6 +228,7 @@ function Surroundings({ form: { register, control } }: PartProps) {
         quantity="count"
         hint="Tomatoes want 6 or more, peppers 6 to 8."
       />
+      <SelectField label="Slope" options={wordsOrUnknown(SLOPES)} {...register('slope', emptyIsUnknown)} />
       <SelectField label="Low end, stays wet" options={YES_NO} {...register('lowEnd', asFlag)} />
       <SelectField label="Wind gets at it" options={YES_NO} {...register('windy', asFlag)} />
       <SelectField label="A footpath close by" options={YES_NO} {...register('footpath', asFlag)} />

@@ -20,7 +20,8 @@ export function PlantPage({ waiting, children }: Props) {
   return (
     <PageGuard query={useQuery(plantViewQuery(gardenId, plantId))} waiting={waiting}>
       {(view) => (
-        <Shell garden={view.garden} ribbon={around?.ribbon} weather={around?.weather}>
+        // what has ended stands on its last day, and the ribbon tells of these days
+        <Shell garden={view.garden} ribbon={view.ended ? null : around?.ribbon} weather={around?.weather}>
           {children(view, around)}
         </Shell>
       )}

@@ -15,6 +15,7 @@ import { percent } from '../../../ui/water-left';
 import { RecordList } from '../../records/components/record-list';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { Strands } from '../strands/strands';
+import { Ended } from './ended';
 import { FeedingPanel } from './feeding-panel';
 import { FindingPanel } from './finding';
 import { FollowUp } from './follow-up';
@@ -39,20 +40,21 @@ function litDays(view: PlantView, driver: string | null): Set<Day> {
 
 interface Props {
   view: PlantView;
-  /** somebody else's plant: to look at only */
-  reading?: boolean;
+  /** somebody else's plant, on a page of another name: to look at only */
+  neighbours?: boolean;
 }
 
 /** A plant drawn, with its strands, what it is, why here, and what to do. */
-export function PlantStory({ view, reading = false }: Props) {
-  const { plant, place } = view;
+export function PlantStory({ view, neighbours = false }: Props) {
+  const { plant, place, ended } = view;
+  const reading = neighbours || ended !== null;
   const [driver, setDriver] = useState<string | null>(null);
   const lit = useMemo(() => litDays(view, driver), [view, driver]);
   const target = { plantId: plant.id, placeId: null, name: plant.name };
   return (
     <>
-      <Heading view={view} reading={reading} />
-      <FollowUp view={view} />
+      <Heading view={view} neighbours={neighbours} />
+      {ended ? <Ended view={view} ended={ended} /> : <FollowUp view={view} />}
       <div className="grid gap-4 lg:grid-cols-[20rem_1fr]">
         <Drawn view={view} reading={reading} />
         <div className="min-w-0 lg:order-3 lg:col-span-2">
@@ -91,10 +93,10 @@ export function PlantStory({ view, reading = false }: Props) {
 }
 
 /** Its name and make, and what can be done. */
-function Heading({ view: { plant, place }, reading }: { view: PlantView; reading: boolean }) {
+function Heading({ view: { plant, place, ended }, neighbours }: { view: PlantView; neighbours: boolean }) {
   const format = useFormat();
   const link = useLink();
-  const Title = reading ? 'h2' : 'h1';
+  const Title = neighbours ? 'h2' : 'h1';
   const facts = [
     `${sentence([plant.habit, plant.type, plant.crop].filter(Boolean).join(' ')).slice(0, -1)} in `,
     plant.transplantedOn && `, planted out ${format.day(plant.transplantedOn)}`,
@@ -106,7 +108,7 @@ function Heading({ view: { plant, place }, reading }: { view: PlantView; reading
         <Title className="text-3xl">{plant.name}</Title>
         <p className="text-soft">
           {facts[0]}
-          {reading ? (
+          {neighbours ? (
             place.name
           ) : (
             <Link className="underline" to={link('garden', {})}>
@@ -116,7 +118,7 @@ function Heading({ view: { plant, place }, reading }: { view: PlantView; reading
           {facts.slice(1)}
         </p>
       </div>
-      {!reading && <Acts plant={plant} />}
+      {!neighbours && !ended && <Acts plant={plant} />}
     </div>
   );
 }
@@ -154,7 +156,7 @@ function Acts({ plant }: { plant: PlantView['plant'] }) {
 }
 
 /** The plant as it is drawn, to be touched where something is wrong; and its water now and next. */
-function Drawn({ view: { garden, plant, report }, reading }: { view: PlantView; reading: boolean }) {
+function Drawn({ view: { garden, plant, report, ended }, reading }: { view: PlantView; reading: boolean }) {
   const format = useFormat();
   const link = useLink();
   const navigate = useNavigate();
@@ -168,19 +170,21 @@ function Drawn({ view: { garden, plant, report }, reading }: { view: PlantView; 
     <Panel label="The plant" className="p-3 lg:order-1 print:hidden">
       {!reading && <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>}
       <TouchPlant plant={plant} signs={signs} onTouch={reading ? null : look} />
-      <p className="mt-2 text-center tabular-nums">
-        {known ? (
-          <>
-            <strong>{percent(daily.at(-1)?.fractionAvailable ?? null)}</strong> of the water left
-          </>
-        ) : (
-          <>
-            Water <strong>not known: feel the soil</strong>
-          </>
-        )}
-        {evenness !== null && <span className="text-soft"> · evenness {evenness.toFixed(2)} of 1</span>}
-      </p>
-      {next && (
+      {!ended && (
+        <p className="mt-2 text-center tabular-nums">
+          {known ? (
+            <>
+              <strong>{percent(daily.at(-1)?.fractionAvailable ?? null)}</strong> of the water left
+            </>
+          ) : (
+            <>
+              Water <strong>not known: feel the soil</strong>
+            </>
+          )}
+          {evenness !== null && <span className="text-soft"> · evenness {evenness.toFixed(2)} of 1</span>}
+        </p>
+      )}
+      {next && !ended && (
         <p className="text-center text-sm text-soft">
           Next water: {format.litres(next.litres)}{' '}
           {next.date === garden.today ? 'today' : `on ${format.day(next.date)}`}

@@ -31,7 +31,7 @@ export function Strands({ view, lit }: Props) {
         <FeedStrand days={days} />
         <WorkStrand days={days} />
         <SeenStrand days={days} />
-        <TimeAxis days={days} />
+        <TimeAxis days={days} past={view.ended !== null} />
       </div>
       <figcaption className="mt-1 text-sm text-soft sm:ml-18">
         <Key days={days} />
@@ -77,7 +77,7 @@ function DaysBehind({
   );
 }
 
-function TimeAxis({ days }: { days: readonly StrandDay[] }) {
+function TimeAxis({ days, past }: { days: readonly StrandDay[]; past: boolean }) {
   const { today } = useGarden();
   const format = useFormat();
   return (
@@ -90,7 +90,7 @@ function TimeAxis({ days }: { days: readonly StrandDay[] }) {
             className={clsx('absolute -translate-x-1/2 whitespace-nowrap', d.day === today && 'font-bold text-ink')}
             style={{ left: `${((d.i + 0.5) / days.length) * 100}%` }}
           >
-            {d.day === today ? 'today' : format.dayShort(d.day)}
+            {d.day === today && !past ? 'today' : format.dayShort(d.day)}
           </span>
         ))}
     </div>

@@ -1,37 +1,48 @@
 import { SeasonNotesInput, type SeasonNotesDto } from '@candid-leaf/contract';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { v7 as uuid } from 'uuid';
-import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Field, inputLook } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
-import { useWrite } from '../../../ui/use-write';
-import { saveNotes } from '../writes';
+import type { NotesPatch } from '../use-notes';
+
+/** Until the first part of it is written its id is made elsewhere. */
+const NONE = '00000000-0000-7000-8000-000000000000';
+
+interface Props {
+  year: number;
+  notes: SeasonNotesDto | null;
+  change: (patch: NotesPatch) => Promise<unknown>;
+  /** what the year says by itself */
+  prompts: readonly string[];
+}
 
 /** What worked, and what to change: next year's plan reads it. */
-export function LookBack({ year, notes }: { year: number; notes: SeasonNotesDto | null }) {
-  const garden = useGarden();
+export function LookBack({ year, notes, change, prompts }: Props) {
   const say = useSay();
-  const save = useWrite(saveNotes, garden.id);
-  const [id] = useState(() => notes?.id ?? uuid());
   const { register, handleSubmit, setError, formState } = useForm<SeasonNotesInput>({
     resolver: resolverFor(SeasonNotesInput),
-    defaultValues: notes ?? { id, year, worked: '', change: '' },
+    defaultValues: notes ?? { id: NONE, year, worked: '', change: '' },
   });
   const submit = handleSubmit(async (input) => {
     try {
-      await save.send({ notes: input });
+      await change({ worked: input.worked ?? null, change: input.change ?? null });
       say('Kept for next year.');
     } catch (error) {
       applyFaults(error, setError);
     }
   });
   return (
-    <Panel title="Looking back" className="print:break-inside-avoid">
+    <Panel title="3. Looking back" className="print:break-inside-avoid">
+      {prompts.length > 0 && (
+        <ul className="mt-1 list-disc pl-6 text-soft" aria-label="What the records say">
+          {prompts.map((p) => (
+            <li key={p}>{p}</li>
+          ))}
+        </ul>
+      )}
       <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-2 flex flex-col gap-3">
         <Field label="What worked" error={formState.errors.worked?.message}>
           {(f) => <textarea id={f.id} rows={3} className={inputLook} {...register('worked')} />}

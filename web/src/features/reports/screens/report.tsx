@@ -15,7 +15,7 @@ import { GardenPage } from '../../garden/components/garden-page';
 import { SeasonTabs } from '../../season/components/season-tabs';
 import { seasonQuery } from '../../season/queries';
 import { Shelf } from '../components/shelf';
-import { LookBack } from '../components/look-back';
+import { CloseYear } from '../components/close-year';
 import { ReportTable, type Cell } from '../components/report-table';
 import { reportQuery } from '../queries';
 
@@ -41,11 +41,9 @@ function Report({ view }: { view: GardenView }) {
       <SeasonTabs season={season.data} here="report" />
       <Sheet report={report.data} name={view.garden.name} />
       <div className="mt-4">
-        <LookBack
-          key={season.data.notes?.id ?? season.data.season.year}
-          year={season.data.season.year}
-          notes={season.data.notes}
-        />
+        {season.data.season.from <= garden.today && (
+          <CloseYear key={season.data.season.year} season={season.data} report={report.data} />
+        )}
       </div>
     </>
   );
@@ -79,12 +77,19 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
           </Suspense>
         )}
       </ReportTable>
-      <div className="grid items-start gap-4 lg:grid-cols-2">
+      <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-2">
         <ReportTable
           title="By plant"
           file={file('plants')}
-          columns={['Plant', 'Place', 'Used', 'Thrown away', 'Water for 1 kg']}
-          rows={h.plants.map((p) => [p.name, p.place, kg(p.kg, f), kg(p.lostKg, f), perKg(p.litresPerKg, f.litres)])}
+          columns={['Plant', 'Place', 'Used', 'Thrown away', 'Water for 1 kg', 'Nitrogen for 1 kg']}
+          rows={h.plants.map((p) => [
+            p.name,
+            p.place,
+            kg(p.kg, f),
+            kg(p.lostKg, f),
+            perKg(p.litresPerKg, f.litres),
+            perKg(p.nitrogenGPerKg, f.nutrient),
+          ])}
           none="No plant was set out in this season."
         />
         <ReportTable

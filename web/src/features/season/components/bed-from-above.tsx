@@ -1,39 +1,184 @@
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+  type Announcements,
+} from '@dnd-kit/core';
 import type { PlaceDto } from '@candid-leaf/contract';
-import { layOut, mostIn, spacingOf } from '@candid-leaf/core/planning';
+import { inBed, mostIn, spacingOf, spotsOf, tooClose, type PlantSpot, type Spot } from '@candid-leaf/core/planning';
 import { isPotted, type Crop } from '@candid-leaf/core/records';
+import clsx from 'clsx';
+import { useRef } from 'react';
 import { useFormat } from '../../../lib/garden-context';
 
-/** The bed from above, to scale, with the plants as they would stand and the room that each wants. */
-export function BedFromAbove({ place, count, crop }: { place: PlaceDto; count: number; crop: Crop }) {
+interface Props {
+  place: PlaceDto;
+  count: number;
+  crop: Crop;
+  spots?: readonly PlantSpot[] | null | undefined;
+  /** they may be moved, by drag or with the keyboard */
+  onMove?: (spots: Spot[]) => void;
+}
+
+/** With the keyboard a plant moves so far at a time, m. */
+const STEP_M = 0.05;
+/** A plant is as large to a finger; a long bed scrolls sideways rather than crowd them. */
+const FINGER_PX = 44;
+
+/** The bed from above, to scale: the plants as they are to stand, the room that each wants, and who stands too close. */
+export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props) {
   const f = useFormat();
+  const ground = useRef<HTMLDivElement>(null);
   const { lengthM, widthM } = place;
   if (isPotted(place) || !lengthM || !widthM) return null;
   const bed = { lengthM, widthM };
   const [least, most] = spacingOf(crop);
-  const spots = layOut(bed, count, least);
+  const spots = spotsOf(bed, count, least, laid);
   const room = mostIn(bed, least);
-  const said = `${place.name} from above: ${count} of at most ${room} plants`;
+  const near = tooClose(spots, least);
+  const crowded = new Set(near.flat());
+  const pxPerM = (): number => (ground.current?.clientWidth ?? 0) / lengthM;
+  const move = (i: number, dx: number, dy: number): void => {
+    const scale = pxPerM();
+    if (!scale || (dx === 0 && dy === 0)) return;
+    onMove?.(spots.map((s, k) => (k === i ? inBed(bed, { x: s.x + dx / scale, y: s.y + dy / scale }) : s)));
+  };
+  const step = (): number => Math.max(1, STEP_M * pxPerM());
+  const drawn = (
+    <div
+      ref={ground}
+      {...(onMove
+        ? { role: 'group', 'aria-label': `${place.name} from above: move the plants` }
+        : { role: 'img', 'aria-label': `${place.name} from above: ${count} of at most ${room} plants` })}
+      className="relative rounded-md bg-moist"
+      style={{
+        aspectRatio: `${lengthM} / ${widthM}`,
+        width: '100%',
+        maxWidth: `${Math.min(40, lengthM * 11)}rem`,
+        minWidth: onMove ? `${(lengthM / least) * FINGER_PX}px` : undefined,
+      }}
+    >
+      {spots.map((spot, i) => {
+        const look = { spot, bed, roomM: least, close: crowded.has(i) };
+        return onMove ? (
+          <MovablePlant
+            key={i}
+            index={i}
+            {...look}
+            said={`Plant ${i + 1}, ${f.centimetres(spot.x * 100)} along, ${f.centimetres(spot.y * 100)} across${look.close ? ', too close' : ''}`}
+          />
+        ) : (
+          <span key={i} className={plantLook(look.close)} style={plantPlace(look)}>
+            <Stem close={look.close} />
+          </span>
+        );
+      })}
+    </div>
+  );
   return (
     <figure className="mt-2">
-      <svg
-        role="img"
-        aria-label={said}
-        viewBox={`-0.03 -0.03 ${lengthM + 0.06} ${widthM + 0.06}`}
-        className="w-full"
-        style={{ maxWidth: `${Math.min(34, lengthM * 11)}rem` }}
-      >
-        <rect width={lengthM} height={widthM} rx={0.03} className="fill-moist" />
-        {spots.map((s, i) => (
-          <g key={i}>
-            <circle cx={s.x} cy={s.y} r={least / 2} className="fill-green/40" />
-            <circle cx={s.x} cy={s.y} r={0.05} className="fill-greendark" />
-          </g>
-        ))}
-      </svg>
+      <div className="max-w-full overflow-x-auto pb-1">
+        {onMove ? (
+          <Mover onMove={move} step={step}>
+            {drawn}
+          </Mover>
+        ) : (
+          drawn
+        )}
+      </div>
       <figcaption className="text-sm text-soft">
         {f.metres(lengthM)} by {f.metres(widthM)}: {count} of at most {room}; each wants {f.centimetres(least * 100)} to{' '}
         {f.centimetres(most * 100)}.
+        {near.length > 0 && (
+          <strong className="text-ripe">
+            {' '}
+            {near.length === 1 ? 'Two stand' : `${crowded.size} stand`} closer: less light, and leaves that stay wet.
+          </strong>
+        )}
+        {onMove && ' Drag them; with the keyboard: space to lift, arrows to move, space to drop.'}
       </figcaption>
     </figure>
+  );
+}
+
+const HOW = 'Space lifts the plant, arrows move it, space sets it down, escape leaves it where it was.';
+const name = (id: string | number): string => `Plant ${Number(id) + 1}`;
+const SAID: Announcements = {
+  onDragStart: ({ active }) => `${name(active.id)} lifted.`,
+  onDragOver: () => undefined,
+  onDragEnd: ({ active }) => `${name(active.id)} set down.`,
+  onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
+};
+
+interface MoverProps {
+  onMove: (index: number, dx: number, dy: number) => void;
+  step: () => number;
+  children: React.ReactNode;
+}
+
+function Mover({ onMove, step, children }: MoverProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 3 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: (event, { currentCoordinates: { x, y } }) => {
+        const by = step();
+        const to = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[event.code];
+        if (!to) return undefined;
+        event.preventDefault();
+        return { x: x + to[0]!, y: y + to[1]! };
+      },
+    }),
+  );
+  return (
+    <DndContext
+      sensors={sensors}
+      accessibility={{ announcements: SAID, screenReaderInstructions: { draggable: HOW } }}
+      onDragEnd={({ active, delta }) => onMove(Number(active.id), delta.x, delta.y)}
+    >
+      {children}
+    </DndContext>
+  );
+}
+
+interface PlantProps {
+  spot: Spot;
+  bed: { lengthM: number; widthM: number };
+  /** across the room that it wants */
+  roomM: number;
+  close: boolean;
+}
+
+const plantLook = (close: boolean): string =>
+  clsx(
+    'absolute grid aspect-square place-items-center rounded-full',
+    close ? 'bg-ripe/35 outline-2 outline-ripe' : 'bg-green/40',
+  );
+const plantPlace = ({ spot, bed, roomM }: PlantProps, moved: { x: number; y: number } | null = null) => ({
+  left: `${(spot.x / bed.lengthM) * 100}%`,
+  top: `${(spot.y / bed.widthM) * 100}%`,
+  width: `${(roomM / bed.lengthM) * 100}%`,
+  transform: `translate(-50%, -50%) translate(${moved?.x ?? 0}px, ${moved?.y ?? 0}px)`,
+});
+const Stem = ({ close }: { close: boolean }) => (
+  <span className={clsx('block size-2.5 rounded-full', close ? 'bg-ripe' : 'bg-greendark')} />
+);
+
+function MovablePlant({ index, said, ...look }: PlantProps & { index: number; said: string }) {
+  const { attributes, listeners, setNodeRef, transform } = useDraggable({ id: String(index) });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      {...attributes}
+      {...listeners}
+      aria-label={said}
+      className={clsx(plantLook(look.close), 'cursor-grab touch-none')}
+      style={plantPlace(look, transform)}
+    >
+      <Stem close={look.close} />
+    </button>
   );
 }

@@ -1,6 +1,15 @@
-import { PlantingInput, type GardenView, type PlantingDto, type SeasonView } from '@candid-leaf/contract';
+import {
+  PlantingInput,
+  type CultivarDto,
+  type GardenView,
+  type PlantingDto,
+  type SeasonView,
+} from '@candid-leaf/contract';
 import { shieldsFrom } from '@candid-leaf/core/cultivars';
 import {
+  AIM_ROWS,
+  aimAgainst,
+  AIMS,
   crowdingFaults,
   rotationInWords,
   rotationOf,
@@ -19,6 +28,7 @@ import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-input';
+import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { kindsQuery } from '../../kinds/queries';
@@ -33,11 +43,19 @@ interface Props {
   onDone: () => void;
 }
 
-/** What is to grow where: held against the bed while it is written. */
-export function PlantingForm({ planting, year, view, grounds, onDone }: Props) {
+/** What is to grow where. It waits for the kinds: a choice whose options come later would forget what was chosen. */
+export function PlantingForm(props: Props) {
+  const garden = useGarden();
+  const kinds = useQuery(kindsQuery(garden.id));
+  if (kinds.isPending) return <Waiting what="Fetching the kinds" />;
+  if (kinds.error) return <Failed error={kinds.error} again={() => void kinds.refetch()} />;
+  return <Form {...props} kinds={kinds.data} />;
+}
+
+/** Held against the bed while it is written. */
+function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds: readonly CultivarDto[] }) {
   const garden = useGarden();
   const say = useSay();
-  const kinds = useQuery(kindsQuery(garden.id)).data ?? [];
   const save = useWrite(savePlanting, garden.id);
   const [id] = useState(() => planting?.id ?? uuid());
   const { register, control, watch, handleSubmit, setError, setValue, formState } = useForm<PlantingInput>({
@@ -47,12 +65,22 @@ export function PlantingForm({ planting, year, view, grounds, onDone }: Props) {
       : { id, year, placeId: view.places[0]?.place.id ?? '', crop: 'tomato', cultivarId: null, count: 3 },
   });
   const e = formState.errors;
-  const [placeId, cultivarId, crop, count] = watch(['placeId', 'cultivarId', 'crop', 'count']);
+  const [placeId, cultivarId, crop, count, aim, spots] = watch([
+    'placeId',
+    'cultivarId',
+    'crop',
+    'count',
+    'aim',
+    'spots',
+  ]);
   const place = view.places.find((p) => p.place.id === placeId)?.place;
   const own = kinds.filter((k) => k.crop === crop);
+  const kind = kinds.find((k) => k.id === cultivarId);
+  const against = aimAgainst(aim, kind ?? { crop });
   const submit = handleSubmit(async (input) => {
     try {
-      await save.send({ planting: input });
+      // what was laid for more plants than there are now is let go
+      await save.send({ planting: { ...input, spots: input.spots?.slice(0, input.count) ?? null } });
       say('Planned.');
       onDone();
     } catch (error) {
@@ -86,12 +114,25 @@ export function PlantingForm({ planting, year, view, grounds, onDone }: Props) {
           error={e.cultivarId?.message}
           {...register('cultivarId', emptyIsUnknown)}
         />
+        <SelectField
+          label="For"
+          options={[['', 'not said'], ...AIMS.map((a) => [a, AIM_ROWS[a].label] as const)]}
+          error={e.aim?.message}
+          {...register('aim', emptyIsUnknown)}
+        />
         <MeasuredField control={control} name="count" label="How many" quantity="count" />
         {planting && (
           <>
             <TextField label="Sown on" type="date" error={e.sownOn?.message} {...register('sownOn', emptyIsUnknown)} />
             <MeasuredField control={control} name="cells" label="Cells sown" quantity="count" />
             <MeasuredField control={control} name="lost" label="Of them lost" quantity="count" />
+            <MeasuredField
+              control={control}
+              name="trayWetG"
+              label="The tray, just watered and drained, weighs"
+              quantity="grams"
+              hint="Then Today tells the weight at which it wants water."
+            />
             <TextField
               label="Outside by day since"
               type="date"
@@ -108,12 +149,13 @@ export function PlantingForm({ planting, year, view, grounds, onDone }: Props) {
               rotationOf({
                 place: { kind: place.kind, history: grounds[place.id] ?? [] },
                 year,
-                shields: shieldsFrom(kinds.find((k) => k.id === cultivarId)?.letters, crop),
+                shields: shieldsFrom(kind?.letters, crop),
               }),
               place,
               crop,
             )}
           </p>
+          {against && <p className="font-semibold text-ripe">{against}</p>}
           {shadeFaults(place.sunHours, crop, '').map((x) => (
             <p key={x.reason} className="font-semibold text-ripe">
               {x.reason}.
@@ -134,10 +176,18 @@ export function PlantingForm({ planting, year, view, grounds, onDone }: Props) {
               <p>
                 {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
               </p>
-              <BedFromAbove place={place} count={count} crop={crop} />
             </>
           )}
         </div>
+      )}
+      {place && count > 0 && (
+        <BedFromAbove
+          place={place}
+          count={count}
+          crop={crop}
+          spots={spots}
+          onMove={(laid) => setValue('spots', laid, { shouldDirty: true })}
+        />
       )}
       <RootFault errors={e} />
       <div className="flex flex-wrap gap-2">

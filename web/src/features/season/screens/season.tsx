@@ -1,14 +1,17 @@
-import type { GardenView, SeasonView } from '@candid-leaf/contract';
+import type { GardenView } from '@candid-leaf/contract';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
 import { GardenPage } from '../../garden/components/garden-page';
+import { Before } from '../components/before';
 import { Coming } from '../components/coming';
 import { NeedsPanel } from '../components/needs-panel';
+import { SecondCrop } from '../components/second-crop';
 import { SeasonTabs } from '../components/season-tabs';
 import { Plantings } from '../components/plantings';
+import { Stood } from '../components/stood';
 import { YearLine } from '../components/year-line';
 import { seasonQuery } from '../queries';
 
@@ -31,36 +34,24 @@ function Season({ view }: { view: GardenView }) {
   return (
     <>
       <SeasonTabs season={season} here="season" />
-      {season.before && <Before before={season.before} />}
+      {season.before && !season.past && <Before before={season.before} />}
       <Panel title={season.season.label}>
         {season.past && <p className="text-soft">An earlier season: to be read, not written.</p>}
         <YearLine view={season} />
       </Panel>
+      {(season.past || season.stood.some((p) => p.plants.some((x) => x.endedOn))) && (
+        <div className="mt-4">
+          <Stood places={season.stood} label={season.season.label} />
+        </div>
+      )}
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-[1fr_24rem]">
         <Plantings season={season} view={view} />
         <div className="flex flex-col gap-4 max-lg:order-first">
           {!season.past && <Coming view={season} />}
+          {season.second && <SecondCrop second={season.second} />}
           {season.needs && <NeedsPanel needs={season.needs} />}
         </div>
       </div>
     </>
-  );
-}
-
-/** What was said of the season before: this one's plan begins with it. */
-function Before({ before: { label, notes } }: { before: NonNullable<SeasonView['before']> }) {
-  return (
-    <Panel title={`From ${label}`} className="mb-4">
-      {notes.change && (
-        <p className="mt-1">
-          <strong>To change:</strong> {notes.change}
-        </p>
-      )}
-      {notes.worked && (
-        <p className="mt-1">
-          <strong>Worked:</strong> {notes.worked}
-        </p>
-      )}
-    </Panel>
   );
 }

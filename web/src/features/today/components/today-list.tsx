@@ -131,6 +131,18 @@ function Task({ task }: { task: TaskDto }) {
               ))}
             </ul>
           )}
+          {task.sequence && (
+            <details className="text-sm">
+              <summary className="min-h-6 cursor-pointer font-semibold text-leaf">How, step by step</summary>
+              <ol className="list-decimal pl-5">
+                {task.sequence.map((t) => (
+                  <li key={t} className="py-0.5">
+                    {t}
+                  </li>
+                ))}
+              </ol>
+            </details>
+          )}
           {task.cautions.length > 0 && (
             <details className="text-sm">
               <summary className="min-h-6 cursor-pointer text-soft">Mind</summary>
@@ -158,7 +170,7 @@ function Answers({ task }: { task: TaskDto }) {
   const { key } = task;
   const tick = () =>
     done.mutate(
-      { key, recordId: uuid(), reckoned: task.reckoned },
+      { key, recordId: uuid(), reckoned: task.reckoned, at: new Date().toISOString() },
       { said: `Done: ${task.title}.`, undo: ({ recordId }) => undo.mutate({ key, recordId }) },
     );
   const putOff = () => later.mutate({ key }, { said: `Not today: ${task.title}.`, undo: () => undo.mutate({ key }) });

@@ -156,7 +156,7 @@ function Answers({ d, place }: { d: PlaceDay; place: PlaceDto }) {
       const key = `water:${pour.id}`;
       const name = pour.id === place.id ? place.name : pour.speaker;
       done.mutate(
-        { key, recordId: uuid() },
+        { key, at: new Date().toISOString(), recordId: uuid() },
         {
           said: `${name}: ${format.litres(litres)} written down.`,
           undo: ({ recordId }) => undo.mutate({ key, recordId }),

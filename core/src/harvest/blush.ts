@@ -1,0 +1,46 @@
+import type { WeatherDay } from '../climate/gaps.js';
+import { HOT_DAY_C } from '../climate/limits.js';
+import type { Leaning } from '../records/leanings.js';
+import type { Crop } from '../records/plant.js';
+import { addDays, type Day } from '../units/day.js';
+import type { Formatter } from '../units/formatter.js';
+import { COUNTED_CHANCE_PCT } from '../water/expected-weather.js';
+
+/** Tomatoes that show the first blush are picked before heat, much rain or birds (handbook, "Pick"). */
+
+/** Looked ahead so far, days. */
+const AHEAD_DAYS = 2;
+/** So much rain on a day splits ripe fruit; a kind that splits easily with half (judgement). */
+const SPLITTING_MM: Record<Leaning, number> = { more: 6, usual: 12, less: 20 };
+
+export interface BlushQuestion {
+  crop: Crop;
+  splits: Leaning | null;
+  today: Day;
+  /** where the plant stands: under a roof no rain comes */
+  ahead: readonly (WeatherDay & { rainChancePct?: number | null })[];
+  /** pecked fruit was seen or picked lately */
+  pecked: boolean;
+}
+
+export type BlushFirst = { because: 'rain' | 'heat'; on: Day; much: number } | { because: 'birds' };
+
+/** Why what blushes is picked now; null where it may hang. Peppers do not ripen well off the plant, and are left. */
+export function blushFirst(q: BlushQuestion): BlushFirst | null {
+  if (q.crop !== 'tomato') return null;
+  const near = q.ahead.filter((w) => w.date > q.today && w.date <= addDays(q.today, AHEAD_DAYS));
+  const rain = near.find(
+    (w) => w.rainMm >= SPLITTING_MM[q.splits ?? 'usual'] && (w.rainChancePct ?? 100) >= COUNTED_CHANCE_PCT,
+  );
+  if (rain) return { because: 'rain', on: rain.date, much: rain.rainMm };
+  const hot = near.find((w) => w.tMaxC >= HOT_DAY_C);
+  if (hot) return { because: 'heat', on: hot.date, much: hot.tMaxC };
+  return q.pecked ? { because: 'birds' } : null;
+}
+
+export function blushInWords(b: BlushFirst, f: Formatter): string {
+  const pick = 'Pick all that shows the first blush: it ripens indoors.';
+  if (b.because === 'birds') return `Birds are at the fruit. ${pick}`;
+  const what = b.because === 'rain' ? `${f.rain(b.much)} of rain` : `${f.temperature(b.much)}`;
+  return `${what} on ${f.day(b.on)}${b.because === 'rain' ? ' would split it' : ' stops its colour'}. ${pick}`;
+}

@@ -1,0 +1,52 @@
+import { daysToMaturityOf } from '../cultivars/cultivar.js';
+import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
+import type { Aim } from './planting.js';
+
+/** What a planting is for, and which habit serves it (handbook: determinate for one big harvest or a short autumn crop, indeterminate for picking until frost). */
+interface AimRow {
+  label: string;
+  /** the habits of a tomato that serve it, the best first */
+  habits: readonly GrowthHabit[];
+  why: string;
+}
+export const AIM_ROWS: Record<Aim, AimRow> = {
+  steady: {
+    label: 'Picking until frost',
+    habits: ['indeterminate', 'semi-determinate'],
+    why: 'a cordon goes on flowering until frost',
+  },
+  'at-once': {
+    label: 'One big harvest, for sauce',
+    habits: ['determinate', 'semi-determinate'],
+    why: 'a bush kind ripens most of its fruit within three weeks',
+  },
+  'short-season': {
+    label: 'A short summer',
+    habits: ['determinate', 'semi-determinate'],
+    why: 'a bush kind sets early and ripens what it set',
+  },
+  'second-crop': {
+    label: 'A second crop in autumn',
+    habits: ['determinate'],
+    why: 'only a bush kind ripens what it set before the days grow short',
+  },
+};
+/** A kind for a short summer takes no longer, days (judgement: early kinds take 50 to 65). */
+const EARLY_DAYS = 68;
+
+/** What speaks against this kind for this aim; null where nothing does, or nobody knows its habit. */
+export function aimAgainst(
+  aim: Aim | null | undefined,
+  kind: { crop: Crop; type?: PlantType | null; habit?: GrowthHabit | null; daysToMaturity?: number | null },
+): string | null {
+  if (!aim) return null;
+  const row = AIM_ROWS[aim];
+  if (kind.crop === 'tomato' && kind.habit && !row.habits.includes(kind.habit))
+    return `${row.label}: ${row.why}; this kind is ${kind.habit}.`;
+  if (aim === 'second-crop' && kind.crop === 'pepper')
+    return 'A second crop of peppers does not ripen: they take too long.';
+  const { days, sure } = daysToMaturityOf(kind);
+  if ((aim === 'short-season' || aim === 'second-crop') && sure && days > EARLY_DAYS)
+    return `${row.label}: it takes ${days} days from planting out; kinds of ${EARLY_DAYS} or fewer are early.`;
+  return null;
+}

@@ -1,0 +1,29 @@
+import type { EarlierYear } from '../records/facts.js';
+import { isPotted, type PlaceKind } from '../records/place.js';
+import type { DisorderCode } from '../records/vocabulary/disorders.js';
+import { ON_RUBBISH, SOIL_BORNE } from './rotation.js';
+
+/** A second crop of a bush kind in summer: where it fits, and where the bed is clean (handbook, "Late"). */
+export interface SecondCropQuestion {
+  place: { kind: PlaceKind; history: readonly EarlierYear[] };
+  year: number;
+  /** plants that stand there and go on */
+  standing: number;
+  /** bush kinds among them, or plants that are through: they make room by then */
+  leaving: number;
+  shields: readonly DisorderCode[];
+}
+
+export type SecondCrop =
+  | { fits: true; room: 'now' | 'when-cleared' }
+  | { fits: false; because: 'full' }
+  | { fits: false; because: 'not-clean'; disorders: DisorderCode[] };
+
+/** Two crops of one family in one bed and year: only where nothing of what waits in soil or rubbish was seen this year; a pot gets new mix. */
+export function secondCropIn({ place, year, standing, leaving, shields }: SecondCropQuestion): SecondCrop {
+  const seen = place.history.filter((h) => h.year === year || h.year === year - 1).flatMap((h) => h.problems ?? []);
+  const against = [...SOIL_BORNE, ...ON_RUBBISH].filter((d) => seen.includes(d) && !shields.includes(d));
+  if (against.length > 0 && !isPotted(place)) return { fits: false, because: 'not-clean', disorders: against };
+  if (standing > 0 && leaving < standing) return { fits: false, because: 'full' };
+  return { fits: true, room: standing > 0 ? 'when-cleared' : 'now' };
+}

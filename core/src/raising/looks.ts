@@ -1,0 +1,76 @@
+import type { Crop } from '../records/plant.js';
+import { addDays, type Day } from '../units/day.js';
+
+/** What young plants look like before they are set out, and what is done about it. Source: common practice, from memory. */
+export const SEEDLING_LOOKS = ['sound', 'leggy', 'fallen', 'gnawed'] as const;
+export type SeedlingLookCode = (typeof SEEDLING_LOOKS)[number];
+
+export interface SeedlingLookRow {
+  code: SeedlingLookCode;
+  /** on a button */
+  label: string;
+  /** what it is */
+  is: string;
+  /** what to do, gentlest first */
+  acts: readonly string[];
+  /** look again after so many days */
+  againDays: number;
+  /** it ends what it takes: how many is asked */
+  losses: boolean;
+}
+
+export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
+  { code: 'sound', label: 'Sound', is: 'Short, thick and green.', acts: [], againDays: 4, losses: false },
+  {
+    code: 'leggy',
+    label: 'Long and thin',
+    is: 'Too little light for the warmth: they stretch.',
+    acts: [
+      'Bring the light down to 5 to 10 cm, 14 to 16 hours a day, and keep a fan on low.',
+      'Three degrees cooler, and a hand drawn over them twice a day.',
+      'Tomatoes are potted on deeper, up to the seed leaves; peppers are not.',
+    ],
+    againDays: 4,
+    losses: false,
+  },
+  {
+    code: 'fallen',
+    label: 'Fallen over at the soil',
+    is: 'Damping-off: a rot at the soil line, in mix that stays wet and still air.',
+    acts: [
+      'Take out those that fell with their mix; they do not recover.',
+      'No cover, the fan on, and no water before the top is dry; then only from below, and the tray emptied.',
+      'Sow anew in fresh mix and clean cells, if there is time.',
+    ],
+    againDays: 1,
+    losses: true,
+  },
+  {
+    code: 'gnawed',
+    label: 'Eaten',
+    is: 'Slugs, woodlice or mice.',
+    acts: [
+      'Lift the tray off the ground, and look under it in the evening with a lamp.',
+      'A bottle cut open over each, until it stands 30 cm tall.',
+    ],
+    againDays: 1,
+    losses: true,
+  },
+];
+export const seedlingRow = (code: SeedlingLookCode): SeedlingLookRow => SEEDLING_ROWS.find((r) => r.code === code)!;
+
+/** Lying seedlings are seen from the first on; nothing is up in the first days. */
+const FIRST_LOOK_DAYS = 6;
+
+/** When the seedlings are looked at next. */
+export const nextLookOn = (sownOn: Day, looks: readonly { on: Day; what: SeedlingLookCode }[]): Day => {
+  const last = looks.reduce<{ on: Day; what: SeedlingLookCode } | null>((a, b) => (a && a.on > b.on ? a : b), null);
+  return last ? addDays(last.on, seedlingRow(last.what).againDays) : addDays(sownOn, FIRST_LOOK_DAYS);
+};
+
+/** What the newest look asks for, of this crop; empty where all is sound, or nobody has looked. */
+export function actsAfter(crop: Crop, looks: readonly { on: Day; what: SeedlingLookCode }[]): readonly string[] {
+  const last = [...looks].sort((a, b) => (a.on < b.on ? -1 : 1)).at(-1);
+  if (!last) return [];
+  return seedlingRow(last.what).acts.filter((a) => crop === 'tomato' || !a.startsWith('Tomatoes'));
+}

@@ -1,0 +1,47 @@
+import type { DisorderCode } from '../records/vocabulary/disorders.js';
+import { SOIL_BORNE } from '../planning/rotation.js';
+
+/** Closing the year: the kit that is put away (handbook, "Close the year"; common practice). */
+interface KitRow {
+  code: string;
+  label: string;
+  how: string;
+  /** only where something was diseased */
+  afterDisease?: true;
+}
+const rows = <C extends string>(list: readonly (KitRow & { code: C })[]): readonly (KitRow & { code: C })[] => list;
+export const KIT = rows([
+  {
+    code: 'string',
+    label: 'String',
+    how: 'Natural string goes on the compost with its plant; what is not natural goes into the bin.',
+  },
+  { code: 'ties', label: 'Ties and clips', how: 'Gathered, washed, and kept dry.' },
+  { code: 'cages', label: 'Cages', how: 'Brushed clean, and nested.' },
+  { code: 'stakes', label: 'Stakes and canes', how: 'Brushed clean, dried, and laid under a roof.' },
+  {
+    code: 'pots',
+    label: 'Pots and bags',
+    how: 'Emptied and scrubbed; the mix goes onto beds where no tomato or pepper will stand.',
+  },
+  { code: 'drip', label: 'Hoses and timer', how: 'Drained before frost; the battery out of the timer.' },
+  { code: 'cloth', label: 'Fleece and shade cloth', how: 'Dry, folded, and where no mouse gets at it.' },
+  { code: 'labels', label: 'Labels', how: 'Kept until the look back is written.' },
+  { code: 'soil', label: 'The soil', how: 'Not left bare: leaves, compost or a green manure.' },
+  {
+    code: 'blades',
+    label: 'Blades and stakes of sick plants',
+    how: 'Cleaned with 70 % alcohol; stakes soaked, or new ones next year.',
+    afterDisease: true,
+  },
+]);
+export type KitCode = (typeof KIT)[number]['code'];
+export const KIT_CODES: KitCode[] = KIT.map((k) => k.code);
+
+/** The list for a season: with the row for sick plants only where there were any. */
+export const kitFor = (disorders: readonly DisorderCode[]): (typeof KIT)[number][] =>
+  KIT.filter((k) => !k.afterDisease || disorders.some((d) => SOIL_BORNE.includes(d)));
+
+/** Those whose plants are bagged and binned, roots and all. */
+export const baggedFor = (disorders: readonly DisorderCode[]): DisorderCode[] =>
+  disorders.filter((d) => SOIL_BORNE.includes(d));

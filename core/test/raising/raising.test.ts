@@ -1,0 +1,126 @@
+import { addDays } from '@candid-leaf/core/units';
+import fc from 'fast-check';
+import {
+  actsAfter,
+  lightOn,
+  nextLookOn,
+  nibblersOn,
+  plantingSequence,
+  SEEDLING_ROWS,
+  thinOn,
+  trayWater,
+  type PlantingDay,
+  type TrayQuestion,
+} from '../../src/raising/index.js';
+
+const SOWN = '2026-03-05';
+const tray = (more: Partial<TrayQuestion> = {}) => trayWater({ sownOn: SOWN, count: 12, today: '2026-03-20', ...more });
+
+describe('water from below', () => {
+  test('by hand: a cell of 50 mL lets a quarter go, half of it may be used, with a tenth on top', () => {
+    // 50 mL × (0.45 − 0.20) × 0.5 = 6.25 mL a cell; 12 cells and a tenth: 82.5 mL, poured as 100
+    expect(tray()).toEqual({ everyDays: 1, dueOn: '2026-03-06', ml: 100, lightG: null });
+    // eight cells: 55 mL, poured as 100
+    expect(tray({ count: 8 }).ml).toBe(100);
+    // a 9 cm pot of 350 mL: 43.75 mL, at 22 mL a day two days
+    expect(tray({ pottedOn: '2026-03-18', wateredOn: '2026-03-19', count: 4 })).toEqual({
+      everyDays: 2,
+      dueOn: '2026-03-21',
+      ml: 200,
+      lightG: null,
+    });
+  });
+  test('by weight: what may be used weighs a gram a millilitre; under its cover it hardly dries', () => {
+    expect(tray({ wetG: 1500 }).lightG).toBe(1425);
+    expect(tray({ today: '2026-03-08' }).everyDays).toBe(3);
+    expect(tray({ today: '2026-03-08', pottedOn: '2026-03-07' }).everyDays).toBe(2);
+  });
+  test('property: more cells never take less, and never weigh more when light; a watering always moves the day on', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 300 }),
+        fc.integer({ min: 1, max: 40 }),
+        fc.boolean(),
+        (count, day, pots) => {
+          const on = addDays(SOWN, day);
+          const q = { count, today: on, wetG: 50_000, pottedOn: pots ? SOWN : null };
+          const [few, more] = [tray(q), tray({ ...q, count: count + 1 })];
+          expect(more.ml).toBeGreaterThanOrEqual(few.ml);
+          expect(more.lightG!).toBeLessThan(few.lightG!);
+          expect(tray({ ...q, wateredOn: on }).dueOn > on).toBe(true);
+        },
+      ),
+    );
+  });
+});
+
+describe('looks at the seedlings', () => {
+  test('the first after a week, sound ones every four days, fallen or eaten ones the next day', () => {
+    expect(nextLookOn(SOWN, [])).toBe('2026-03-11');
+    expect(nextLookOn(SOWN, [{ on: '2026-03-11', what: 'sound' }])).toBe('2026-03-15');
+    // the newest counts, in whatever order they are told
+    const looks = [
+      { on: '2026-03-15', what: 'fallen' as const },
+      { on: '2026-03-11', what: 'sound' as const },
+    ];
+    expect(nextLookOn(SOWN, looks)).toBe('2026-03-16');
+    expect(nextLookOn(SOWN, [...looks].reverse())).toBe('2026-03-16');
+    expect(actsAfter('tomato', looks)[1]).toMatch(/no water before the top is dry/);
+  });
+  test('long and thin: a tomato is set deeper, a pepper never; sound asks for nothing', () => {
+    const leggy = [{ on: SOWN, what: 'leggy' as const }];
+    expect(actsAfter('tomato', leggy).join(' ')).toMatch(/potted on deeper/);
+    expect(actsAfter('pepper', leggy).join(' ')).not.toMatch(/deeper/);
+    expect(actsAfter('tomato', [{ on: SOWN, what: 'sound' }])).toEqual([]);
+    for (const row of SEEDLING_ROWS) expect([row.code, row.acts.length > 0]).toEqual([row.code, row.code !== 'sound']);
+  });
+  test('light when they come up, thinned before they are potted on', () => {
+    expect([lightOn(SOWN), thinOn(SOWN)]).toEqual(['2026-03-11', '2026-03-19']);
+  });
+});
+
+describe('planting day', () => {
+  const day = (more: Partial<PlantingDay> = {}): string =>
+    plantingSequence({
+      crop: 'tomato',
+      habit: 'indeterminate',
+      place: { kind: 'ground', underCover: false },
+      starter: null,
+      boneDry: false,
+      soilWarm: false,
+      ...more,
+    }).join('\n');
+
+  test('a tomato stands deep, a pepper as deep as it stood; support before it is watered in, mulch only on warm soil', () => {
+    const tomato = day();
+    expect(tomato).toMatch(/deep as the stem up to its first leaves/);
+    expect(day({ crop: 'pepper', habit: null })).toMatch(/no deeper than it stood/);
+    expect(day({ crop: 'pepper', habit: null })).not.toMatch(/first leaves|trench/);
+    expect(tomato.indexOf('The stake or string now')).toBeLessThan(tomato.indexOf('Water it in'));
+    expect(tomato).toMatch(/No mulch yet/);
+    expect(day({ soilWarm: true })).toMatch(/Mulch, a hand wide/);
+  });
+  test('bone dry soil is drenched first; in a pot no bottle is buried; under cover there are vents, not fleece', () => {
+    expect(day({ boneDry: true })).toMatch(/fill the hole with water, let it sink in/);
+    expect(day()).not.toMatch(/Bone dry/);
+    expect(day({ place: { kind: 'container', underCover: false } })).not.toMatch(/bottle/);
+    const covered = day({ place: { kind: 'tunnel-bed', underCover: true } });
+    expect(covered).toMatch(/Vents open by day/);
+    expect(covered).not.toMatch(/Fleece/);
+  });
+  test('each school feeds in its own way, and every one of them by the label', () => {
+    for (const starter of ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test', null] as const)
+      expect(day({ starter })).toMatch(/label says/);
+    expect(day({ starter: 'nitrogen-led' })).toMatch(/No feed in the hole/);
+  });
+  test('slugs are looked for until 30 cm or four weeks, every third day', () => {
+    const q = { plantedOn: '2026-05-06', heightM: null, lookedOn: null, today: '2026-05-10' };
+    expect(nibblersOn(q)).toBe('2026-05-07');
+    expect(nibblersOn({ ...q, lookedOn: '2026-05-09' })).toBe('2026-05-12');
+    expect(nibblersOn({ ...q, heightM: 0.29 })).not.toBeNull();
+    expect(nibblersOn({ ...q, heightM: 0.3 })).toBeNull();
+    expect(nibblersOn({ ...q, today: '2026-06-03' })).not.toBeNull();
+    expect(nibblersOn({ ...q, today: '2026-06-04' })).toBeNull();
+    expect(nibblersOn({ ...q, plantedOn: null })).toBeNull();
+  });
+});

@@ -1,0 +1,14 @@
+import { baggedFor, KIT, KIT_CODES, kitFor } from '../../src/reports/index.js';
+
+test('the kit (handbook: natural string to compost, ties kept, cages nested); blades and stakes only after a sick year', () => {
+  expect(new Set(KIT_CODES).size).toBe(KIT.length);
+  const codes = (disorders: Parameters<typeof kitFor>[0]) => kitFor(disorders).map((k) => k.code);
+  expect(codes([])).toEqual(KIT_CODES.filter((c) => c !== 'blades'));
+  expect(codes(['blossom-end-rot'])).not.toContain('blades');
+  expect(codes(['vascular-wilt'])).toContain('blades');
+  expect(KIT.find((k) => k.code === 'string')!.how).toMatch(/compost/);
+});
+
+test('bagged is what waits in the soil, and nothing else', () => {
+  expect(baggedFor(['blossom-end-rot', 'vascular-wilt', 'early-blight'])).toEqual(['vascular-wilt']);
+});

@@ -1,0 +1,181 @@
+import { expect, test, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { ownGarden, see, signIn, TODAY, type Own } from './helpers.js';
+
+test.use({ serviceWorkers: 'allow' });
+
+/** Two plants in a pot each; the page is kept on the device, and so are they. */
+async function kept(page: Page): Promise<Own & { near: string; far: string }> {
+  const own = await ownGarden(page);
+  const place = randomUUID();
+  const [near, far] = [randomUUID(), randomUUID()];
+  await own.put('/places', { id: place, name: 'By the gate', kind: 'container', texture: 'potting-mix', volumeL: 20 });
+  for (const [id, name] of [
+    [near, 'Near one'],
+    [far, 'Far one'],
+  ])
+    await own.put('/plants', {
+      id,
+      placeId: place,
+      name,
+      crop: 'tomato',
+      stage: 'fruiting',
+      transplantedOn: '2026-05-10',
+    });
+  await signIn(page, own.who);
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  // with the page kept, the garden fetches its plants by itself
+  const fetched = Promise.all(
+    [near, far].map((id) => page.waitForResponse((r) => r.url().includes(`/plants/${id}/view`))),
+  );
+  await page.reload();
+  await fetched;
+  await isKept(page, [near, far]);
+  return { ...own, near, far };
+}
+
+/** What was fetched stands on the device, and not only in the page. */
+const isKept = (page: Page, plants: string[]): Promise<void> =>
+  expect
+    .poll(() =>
+      page.evaluate(
+        (ids) =>
+          new Promise<boolean>((done) => {
+            const opening = indexedDB.open('candid-leaf');
+            opening.onsuccess = () => {
+              const all = opening.result.transaction('views').objectStore('views').getAll();
+              all.onsuccess = () => done(ids.every((id) => JSON.stringify(all.result).includes(`"case","${id}"`)));
+            };
+          }),
+        plants,
+      ),
+    )
+    .toBe(true);
+
+const recordsOf = async (page: Page, own: Own, plant: string): Promise<{ type: string; data: { litres?: number } }[]> =>
+  (await page.request.get(`/api/gardens/${own.garden}/records?plantId=${plant}`)).json();
+
+test('without signal: opened, looked at and watered; reloaded, closed and opened again; then sent, in order and once', async ({
+  page,
+  context,
+}) => {
+  const own = await kept(page);
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByText(/^No signal. The garden as it stood \d\d:\d\d/)).toBeVisible();
+  await page.getByRole('button', { name: 'Near one: all clear' }).click();
+  await expect(page.getByText(/all clear. Kept on this device/).first()).toBeVisible();
+  await expect(page.getByText('1 thing waits to be sent.', { exact: false })).toBeVisible();
+  await page.getByRole('link', { name: /^Far one/ }).click();
+  await page.getByRole('button', { name: 'Water', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('For each plant (L)').fill('2');
+  await sheet.getByRole('button', { name: 'Record' }).click();
+  // it stands on the plant's page at once
+  await expect(page.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('2 things wait to be sent.', { exact: false })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  const address = page.url();
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(address);
+  await again.getByRole('button', { name: 'Look at them' }).click();
+  await expect(again.getByRole('dialog').getByRole('listitem')).toContainText([
+    /^Look over, Near one, 18 July/,
+    /^Water, Far one, 18 July/,
+  ]);
+  await again.keyboard.press('Escape');
+  // the signal comes back
+  await context.setOffline(false);
+  await expect(again.getByText('to be sent.', { exact: false })).toBeHidden();
+  expect((await recordsOf(again, own, own.near)).map((r) => r.type)).toEqual(['inspection']);
+  expect((await recordsOf(again, own, own.far)).map((r) => [r.type, r.data.litres])).toEqual([['watering', 2]]);
+  // and nothing is sent a second time
+  await again.reload();
+  await expect(again.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  expect(await recordsOf(again, own, own.far)).toHaveLength(1);
+  // what needs the server says so
+  await context.setOffline(true);
+  await again.getByRole('link', { name: 'Change', exact: true }).click();
+  await again.getByRole('button', { name: 'Keep' }).click();
+  await expect(again.getByText(/There is no signal. This is changed when it is back/).first()).toBeVisible();
+});
+
+test('a look without signal is answered on the device, by the same core as on the server', async ({
+  page,
+  context,
+}) => {
+  const own = await kept(page);
+  await context.setOffline(true);
+  await page.getByRole('link', { name: /^Near one/ }).click();
+  await see(page, /^Fruit/, 'Dark patch at the bottom');
+  await page.getByRole('link', { name: 'What is it?' }).click();
+  const finding = page.getByRole('region', { name: 'Finding' }).getByRole('heading').first();
+  await expect(finding).toContainText('Blossom end rot');
+  const here = await finding.textContent();
+  await context.setOffline(false);
+  await expect(page.getByText('to be sent.', { exact: false })).toBeHidden();
+  const { report } = await (await page.request.get(`/api/gardens/${own.garden}/plants/${own.near}/view`)).json();
+  expect(report.headline).toBe(here);
+  expect(report.diagnosis[0].disorder).toBe('blossom-end-rot');
+});
+
+test('two change one record, one of them without signal: both stand side by side, and one of them is kept', async ({
+  page,
+  context,
+}) => {
+  const own = await kept(page);
+  const id = randomUUID();
+  const record = { id, type: 'watering', plantId: own.far, data: { date: TODAY, litres: 1 } };
+  await own.put('/records', record);
+  await page.reload();
+  await page.getByRole('link', { name: /^Far one/ }).click();
+  await page.getByRole('button', { name: /Watered, 1.L a plant/ }).click();
+  await context.setOffline(true);
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('For each plant (L)').fill('5');
+  await sheet.getByRole('button', { name: 'Save the correction' }).click();
+  await expect(page.getByText('1 thing waits', { exact: false })).toBeVisible();
+  // meanwhile somebody else corrects the same
+  await own.put('/records', { ...record, version: 1, data: { date: TODAY, litres: 3 } });
+  await context.setOffline(false);
+  await expect(page.getByText('1 to be settled.', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Look at them' }).click();
+  await expect(page.getByRole('region', { name: 'Mine' })).toContainText(/Watered, 5.L a plant, 18 July/);
+  await expect(page.getByRole('region', { name: 'Theirs' })).toContainText(/Watered, 3.L a plant, 18 July/);
+  await page.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.getByText('to be sent.', { exact: false })).toBeHidden();
+  expect((await recordsOf(page, own, own.far)).map((r) => r.data.litres)).toEqual([5]);
+});
+
+test('signing out with something waiting warns; another account sees nothing of it; back again, it goes on its way', async ({
+  page,
+}) => {
+  const own = await kept(page);
+  await page.route('**/api/gardens/*/records', (route) => route.abort());
+  await page.getByRole('button', { name: 'Near one: all clear' }).click();
+  await expect(page.getByText('1 thing waits to be sent.', { exact: false })).toBeVisible();
+  // what could be sent does not overtake it
+  await page
+    .getByRole('button', { name: /^Not today/ })
+    .first()
+    .click();
+  await expect(page.getByText('2 things wait to be sent.', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  const asked = page.getByRole('alertdialog');
+  await expect(asked).toContainText('2 things wait to be sent');
+  await asked.getByRole('button', { name: 'Stay' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await asked.getByRole('button', { name: 'Sign out all the same' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await page.unroute('**/api/gardens/*/records');
+  const other = await ownGarden(page);
+  await signIn(page, other.who);
+  await expect(page.getByText('to be sent.', { exact: false })).toBeHidden();
+  await expect(page.getByText('Near one')).toBeHidden();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await signIn(page, own.who);
+  await expect.poll(async () => (await recordsOf(page, own, own.near)).map((r) => r.type)).toEqual(['inspection']);
+});

@@ -1,0 +1,21 @@
+import type { PlaceEntity } from '../../places/place.entity.js';
+import type { Task } from '../../today/task-source.js';
+import type { PlantingEntity } from '../planting.entity.js';
+
+type Told = Pick<Task, 'title' | 'why' | 'dueOn' | 'minutes'>;
+export type Make = (step: string, more: Told & Partial<Task>) => Task;
+
+/** Tasks of one planting, each a step of it. */
+export const makerOf =
+  (p: PlantingEntity, place: PlaceEntity): Make =>
+  (step, more) => ({
+    id: `${p.id}:${step}`,
+    plantId: null,
+    placeId: null,
+    where: `for ${place.name}`,
+    litres: null,
+    remedy: null,
+    dose: null,
+    cautions: [],
+    ...more,
+  });

@@ -1,0 +1,112 @@
+import { isUnderGlass } from '@candid-leaf/core/records';
+import { plantingSequence } from '@candid-leaf/core/raising';
+import { gateInWords, gateRowInWords, HARDENING_STEPS, SOIL_MULCH_C, stepInWords } from '@candid-leaf/core/setting-out';
+import { addDays } from '@candid-leaf/core/units';
+import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
+import type { PlaceEntity } from '../../places/place.entity.js';
+import type { Task } from '../../today/task-source.js';
+import type { PlantingEntity } from '../planting.entity.js';
+import { datesOfPlanting, gateOf, hardeningOf, kindName, placeOf } from '../planting-on-view.js';
+import { makerOf, type Make } from './make.js';
+
+/** Which step of hardening falls on the garden's day; null: a pause, or none. */
+export function stepOn(s: GardenSnapshot, p: PlantingEntity): number | null {
+  return hardeningOf(s, p)?.days.find((d) => d.day === s.today)?.step ?? null;
+}
+
+/** From the tray to the bed: each day of hardening off, and planting out as soon as it may be. */
+export function outTasks(s: GardenSnapshot, p: PlantingEntity, boneDry: boolean): Task[] {
+  const place = placeOf(s, p);
+  if (!place) return [];
+  const { bands } = datesOfPlanting(s, p);
+  const from = (what: string) => bands.find((b) => b.what === what)!.from;
+  const kind = kindName(s.cultivarOf(p), p.crop);
+  const task = makerOf(p, place);
+  return [
+    ...(p.hardenFrom ? hardeningTask(s, p, task, kind) : [beginTask(task, kind, from('harden'))]),
+    ...outTask(s, p, place, { task, kind, from: from('plant-out'), boneDry }),
+  ];
+}
+
+const beginTask = (task: Make, kind: string, dueOn: string): Task =>
+  task('harden', {
+    title: `Begin to harden off ${kind}`,
+    why: `The first day outside: ${stepInWords(HARDENING_STEPS[0]!)}; ten days, and it pauses by itself when nights are cold or the wind is strong`,
+    dueOn,
+    minutes: 3,
+  });
+
+/** Today's step, or why it pauses. */
+function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: string): Task[] {
+  const plan = hardeningOf(s, p);
+  const today = plan?.days.find((d) => d.day === s.today);
+  if (!plan || !today || today.done) return [];
+  if (today.step === null) {
+    const next = plan.days.find((d) => d.day > s.today && d.step !== null)?.day ?? addDays(s.today, 1);
+    const because =
+      today.pause === 'wind'
+        ? 'strong wind today'
+        : 'the night will be under 10 °C'.replace('10 °C', s.format.temperature(10));
+    return [
+      task(`day:${s.today}`, {
+        title: `${kind} stays in today`,
+        why: `Hardening off pauses: ${because}`,
+        dueOn: s.today,
+        minutes: 0,
+        held: { until: next, because: `Hardening off pauses: ${because}` },
+      }),
+    ];
+  }
+  const step = HARDENING_STEPS[today.step]!;
+  return [
+    task(`day:${s.today}`, {
+      title: `Put ${kind} outside`,
+      amount: stepInWords(step),
+      why: `Hardening off, day ${today.step + 1} of ${HARDENING_STEPS.length}; ready on ${s.format.day(plan.readyOn)}`,
+      dueOn: s.today,
+      minutes: 4,
+    }),
+  ];
+}
+
+/** The checklist of planting out: today, at risk, or held. Told from a week before its time on. */
+interface Out {
+  task: Make;
+  kind: string;
+  from: string;
+  boneDry: boolean;
+}
+
+function outTask(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity, o: Out): Task[] {
+  const { task, kind, from } = o;
+  const gate = gateOf(s, p);
+  if (!gate) return [];
+  const { verdict } = gate;
+  const text = gateInWords(gate, s.format);
+  const held = verdict.go === 'wait' && s.today >= addDays(from, -7);
+  return [
+    task('out', {
+      title: verdict.go === 'ask' ? `May ${kind} go out?` : `Plant out ${kind}`,
+      amount: `${p.count} plants`,
+      why: text,
+      dueOn: from,
+      minutes: 8 * p.count,
+      parts: gate.rows.map((r) => gateRowInWords(r, s.format)),
+      sequence: plantingSequence({
+        crop: p.crop,
+        habit: s.cultivarOf(p)?.habit ?? null,
+        place: { kind: place.kind, underCover: isUnderGlass(place) },
+        starter: s.garden.starter,
+        boneDry: o.boneDry,
+        soilWarm: (gate.rows.find((r) => r.check === 'soil')?.found ?? 0) >= SOIL_MULCH_C,
+      }),
+      ...(held ? { held: { until: verdict.until ?? addDays(s.today, 7), because: text } } : {}),
+      cautions: [
+        p.crop === 'tomato'
+          ? 'Deep: up to the first leaves, or laid in a trench. Support now, water in, and daily for one to two weeks.'
+          : 'Only as deep as it stood in its pot. Support now, water in, and daily for one to two weeks.',
+        ...(verdict.go === 'at-risk' ? ['A cover at hand, on before dusk and off in the morning.'] : []),
+      ],
+    }),
+  ];
+}

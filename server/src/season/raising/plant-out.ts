@@ -1,0 +1,54 @@
+import type { EntityManager } from 'typeorm';
+import { v5 as nameUuid } from 'uuid';
+import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
+import { noteGrown } from '../../places/grown.js';
+import { PlantEntity } from '../../plants/plant.entity.js';
+import { revisionOf } from '../../shared/garden-revision.js';
+import { nextPosition } from '../../shared/ordering.js';
+import { updateRows } from '../../shared/rows.js';
+import type { PlantingEntity } from '../planting.entity.js';
+import { kindName } from '../planting-on-view.js';
+
+const OWN_NAMES = 'b9a7c0de-51a5-4c0a-9b0e-6f1f2d3c4b5a';
+/** The same plants however often it is told. */
+export const plantIds = (p: PlantingEntity): string[] =>
+  Array.from({ length: p.count }, (_, i) => nameUuid(`${p.id} ${i}`, OWN_NAMES));
+
+/** They stand in their place now, each a plant of its own. */
+export async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingEntity): Promise<void> {
+  const kind = s.cultivarOf(p);
+  const name = kindName(kind, p.crop);
+  let position = await nextPosition(m, PlantEntity, { gardenId: s.garden.id, placeId: p.placeId });
+  for (const [i, id] of plantIds(p).entries()) {
+    const old = await m.findOneBy(PlantEntity, { id });
+    if (old) {
+      await updateRows(m, PlantEntity, { id }, { deletedAt: null, transplantedOn: s.today });
+      continue;
+    }
+    await m.insert(PlantEntity, {
+      id,
+      gardenId: s.garden.id,
+      version: 1,
+      revision: revisionOf(m),
+      deletedAt: null,
+      placeId: p.placeId,
+      name: p.count === 1 ? name : `${name} ${i + 1}`,
+      crop: p.crop,
+      habit: kind?.habit ?? null,
+      type: kind?.type ?? null,
+      stage: 'establishing',
+      transplantedOn: s.today,
+      heightM: null,
+      spacingM: p.spacingM,
+      resistantTo: [],
+      worth: null,
+      training: null,
+      cultivarId: p.cultivarId,
+      kindUnsure: null,
+      position: position++,
+      retiredOn: null,
+      endedBecause: null,
+    });
+  }
+  await noteGrown(m, p.placeId, Number(s.today.slice(0, 4)));
+}

@@ -1,0 +1,40 @@
+import type { SeasonView } from '@candid-leaf/contract';
+import { disorderRow } from '@candid-leaf/core/diagnosis';
+import { SECOND_CROP_DAYS, secondCropIn, secondSowing } from '@candid-leaf/core/planning';
+import { coverOf } from '@candid-leaf/core/records';
+import { frostsOf } from '@candid-leaf/core/season';
+import { addDays } from '@candid-leaf/core/units';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { groundOf, modeOf, seasonOf } from './planting-on-view.js';
+
+/** It is spoken of from so many days before its last sowing on. */
+const AHEAD_DAYS = 42;
+
+/** Where a second crop may stand this year, while there is time to sow it; null outside of that time, or without frost. */
+export function secondIn(s: GardenSnapshot, year: number): SeasonView['second'] {
+  const { first } = frostsOf(s.garden, seasonOf(s, year));
+  if (first === null || modeOf(s) !== 'warm') return null;
+  const by = secondSowing(first, SECOND_CROP_DAYS);
+  if (s.today > by || s.today < addDays(by, -AHEAD_DAYS)) return null;
+  const places = livePlaces(s)
+    .filter((p) => coverOf(p) !== 'indoors')
+    .map((place) => {
+      const plants = livePlantsIn(s, place.id);
+      const answer = secondCropIn({
+        place: { kind: place.kind, history: groundOf(place) },
+        year,
+        standing: plants.length,
+        leaving: plants.filter((p) => p.habit === 'determinate' || p.stage === 'late').length,
+        shields: [],
+      });
+      const text = answer.fits
+        ? answer.room === 'now'
+          ? 'free and clean'
+          : 'clean; its bush plants make room once they are picked'
+        : answer.because === 'full'
+          ? 'full until autumn'
+          : `not clean: ${answer.disorders.map((d) => disorderRow(d).label.toLowerCase()).join(', ')} was seen here`;
+      return { placeId: place.id, place: place.name, fits: answer.fits, text };
+    });
+  return { by, places };
+}

@@ -1,0 +1,76 @@
+import { Injectable } from '@nestjs/common';
+import { nibblersOn } from '@candid-leaf/core/raising';
+import type { Happening } from '@candid-leaf/core/records';
+import type { EntityManager } from 'typeorm';
+import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { RecordsService } from '../records/records.service.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { newestEvent } from './newest-event.js';
+
+const WHAT = 'slugs-looked-for';
+
+/** The first weeks outside: until a plant stands 30 cm tall, slugs and other nibblers are looked for. Its water is the plan's. */
+@Injectable()
+export class SettlingSource extends TaskSource {
+  readonly code = 'settle';
+
+  constructor(private readonly records: RecordsService) {
+    super();
+  }
+
+  list(s: GardenSnapshot): Promise<Task[]> {
+    return Promise.resolve(
+      livePlaces(s).flatMap((place) => {
+        const young = youngIn(s, place.id);
+        if (young.length === 0) return [];
+        const on = young.map((y) => y.on).sort()[0]!;
+        return [
+          {
+            id: place.id,
+            plantId: null,
+            placeId: place.id,
+            plantIds: young.map((y) => y.plant.id),
+            title: `Look for slugs: ${place.name}`,
+            where: young.map((y) => y.plant.name).join(', '),
+            why: `small plants are eaten overnight, until they stand ${s.format.centimetres(30)} tall: in the evening, with a lamp, and under boards and mulch`,
+            dueOn: on,
+            minutes: 3,
+            litres: null,
+            remedy: null,
+            dose: null,
+            cautions: ['Gather them by hand; a bottle cut open over each plant keeps the rest off.'],
+          },
+        ];
+      }),
+    );
+  }
+
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+    const plants = youngIn(s, id)
+      .filter((y) => y.on <= s.today)
+      .map((y) => y.plant.id);
+    return this.records.writeEach(m, s.garden.id, tick, plants, 'event', { date: s.today, what: WHAT } as Happening);
+  }
+
+  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    return this.records.takeBackEach(
+      m,
+      s.garden.id,
+      recordId,
+      s.plants.map((p) => p.id),
+    );
+  }
+}
+
+const youngIn = (s: GardenSnapshot, placeId: string): { plant: PlantEntity; on: string }[] =>
+  livePlantsIn(s, placeId).flatMap((plant) => {
+    const on = nibblersOn({
+      plantedOn: plant.transplantedOn,
+      heightM: plant.heightM,
+      lookedOn: newestEvent(s, plant.id, WHAT),
+      today: s.today,
+    });
+    return on ? [{ plant, on }] : [];
+  });

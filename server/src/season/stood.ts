@@ -1,0 +1,38 @@
+import type { StoodPlace } from '@candid-leaf/contract';
+import { disorderRow } from '@candid-leaf/core/diagnosis';
+import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import { groundOf, nameOf, yearOf } from './planting-on-view.js';
+
+/** What stood where in a season, in walking order, and what ailed there; places of which nothing is known are left out. */
+export function stoodIn(s: GardenSnapshot, year: number): StoodPlace[] {
+  return s.places.flatMap((place): StoodPlace[] => {
+    const plants = s
+      .plantsIn(place.id)
+      .filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year)
+      .map((p) => ({
+        id: p.id,
+        name: p.name,
+        crop: p.crop,
+        habit: p.habit,
+        type: p.type,
+        heightM: p.heightM,
+        training: p.training,
+        kind: nameOf(s, p),
+        plantedOn: p.transplantedOn!,
+        endedOn: p.retiredOn,
+        because: p.endedBecause,
+      }));
+    const troubles = new Set(groundOf(place).flatMap((y) => (y.year === year ? (y.problems ?? []) : [])));
+    return plants.length > 0 || troubles.size > 0
+      ? [
+          {
+            placeId: place.id,
+            place: place.name,
+            plants,
+            troubles: [...troubles].map((d) => disorderRow(d).label),
+            disorders: [...troubles],
+          },
+        ]
+      : [];
+  });
+}

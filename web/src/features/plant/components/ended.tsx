@@ -1,0 +1,41 @@
+import type { PlantView } from '@candid-leaf/contract';
+import { growingYearOf } from '@candid-leaf/core/season';
+import { Link } from 'react-router';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { Button, buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { useWrite } from '../../../ui/use-write';
+import { END_WORDS } from '../ends';
+import { restorePlant } from '../writes';
+
+/** Says that all of the page is as it was on the plant's last day. Where the end was a slip, it is called back. */
+export function Ended({ view, ended }: { view: PlantView; ended: NonNullable<PlantView['ended']> }) {
+  const garden = useGarden();
+  const link = useLink();
+  const f = useFormat();
+  const { year } = growingYearOf(view.plant.transplantedOn ?? ended.on, garden.latitude, garden.seasonMode ?? 'warm');
+  const back = useWrite(restorePlant, garden.id);
+  return (
+    <Panel label="It has ended" className="mb-4">
+      <p>
+        <strong>It ended on {f.dayAndYear(ended.on)}</strong>
+        {ended.because && `: ${END_WORDS[ended.because].then}`}. All of this is as it stood that day, to be read.
+      </p>
+      <div className="mt-1 -ml-3 flex flex-wrap print:hidden">
+        <Link className={buttonLook('quiet')} to={link('season', {}, { year: String(year) })}>
+          Its season
+        </Link>
+        <Link className={buttonLook('quiet')} to={link('plantSheet', { plantId: view.plant.id })}>
+          Case sheet
+        </Link>
+        <Button
+          look="quiet"
+          disabled={back.isPending}
+          onClick={() => back.mutate({ id: view.plant.id }, { said: `${view.plant.name} stands again.` })}
+        >
+          It still stands
+        </Button>
+      </div>
+    </Panel>
+  );
+}

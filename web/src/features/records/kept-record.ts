@@ -1,0 +1,62 @@
+import type { GardenView, PlantView, RecordDto, RecordInput } from '@candid-leaf/contract';
+import type { QueryClient } from '@tanstack/react-query';
+import { queryKeys } from '../../lib/query-keys';
+import { reckonHere } from './reckon-here';
+
+type Input = { gardenId: string; record: RecordInput };
+
+/** A record as it will stand once it is sent. */
+export const recordKept = ({ record }: Input): RecordDto =>
+  ({
+    ...record,
+    version: (record.version ?? 0) + 1,
+    plantId: record.plantId ?? null,
+    placeId: record.placeId ?? null,
+    day: (record.data as { date: string }).date,
+    createdAt: new Date().toISOString(),
+  }) as RecordDto;
+
+/** Minutes become litres only with the server's word on the flow. */
+const isWhole = (r: RecordDto): boolean => r.type !== 'watering' || (r.data as { litres?: number }).litres != null;
+
+const isPlantView = (data: unknown): data is PlantView => typeof data === 'object' && data !== null && 'report' in data;
+
+/** Puts a record that waits where it is looked for: on the plants that it is of, and in the garden’s last look. */
+export function showRecord(client: QueryClient, input: Input): RecordDto {
+  const record = recordKept(input);
+  const of = queryKeys.garden(input.gardenId);
+  if (isWhole(record))
+    client.setQueriesData<unknown>({ queryKey: [...of, 'plant'] }, (old: unknown) =>
+      isPlantView(old) && (old.plant.id === record.plantId || old.place.id === record.placeId)
+        ? { ...old, records: [record, ...old.records.filter((r) => r.id !== record.id)] }
+        : old,
+    );
+  for (const [, data] of client.getQueriesData({ queryKey: [...of, 'plant'] }))
+    if (isPlantView(data) && isWhole(record) && (data.plant.id === record.plantId || data.place.id === record.placeId))
+      reckonHere(client, input.gardenId, data.plant.id, record);
+  client.setQueriesData<GardenView>({ queryKey: [...of, 'view'] }, (old) => old && withLook(old, record));
+  return record;
+}
+
+/** Takes a record off again that was thrown away while there is no signal. */
+export function hideRecord(client: QueryClient, { gardenId, id }: { gardenId: string; id: string }): void {
+  client.setQueriesData<unknown>({ queryKey: [...queryKeys.garden(gardenId), 'plant'] }, (old: unknown) =>
+    isPlantView(old) ? { ...old, records: old.records.filter((r) => r.id !== id) } : old,
+  );
+}
+
+function withLook(view: GardenView, record: RecordDto): GardenView {
+  if (record.type !== 'inspection') return view;
+  const seen = record.data.signs.filter((x) => x.present).map((x) => x.sign);
+  return {
+    ...view,
+    places: view.places.map((p) => ({
+      ...p,
+      plants: p.plants.map((x) =>
+        x.plant.id === record.plantId
+          ? { ...x, lastLook: record.day, seenToday: [...new Set([...x.seenToday, ...seen])] }
+          : x,
+      ),
+    })),
+  };
+}

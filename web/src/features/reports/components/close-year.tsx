@@ -1,0 +1,121 @@
+import type { SeasonReportView, SeasonView } from '@candid-leaf/contract';
+import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
+import { salvageRow } from '@candid-leaf/core/harvest';
+import { baggedFor, kitFor, type KitCode } from '@candid-leaf/core/reports';
+import { useState } from 'react';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { useSay } from '../../../ui/toast';
+import { useNotes } from '../use-notes';
+import { LookBack } from './look-back';
+import { StillStanding } from './still-standing';
+
+interface Props {
+  season: SeasonView;
+  report: SeasonReportView;
+}
+
+/** The close of a year in four steps: what still stands, the kit, the look back, and done. Nothing is lost by it. */
+export function CloseYear({ season, report }: Props) {
+  const garden = useGarden();
+  const f = useFormat();
+  const say = useSay();
+  const { notes } = season;
+  const { year, label } = season.season;
+  const { change, isPending } = useNotes(year, notes);
+  const disorders = season.stood.flatMap((p) => p.disorders);
+  const bagged = baggedFor(disorders);
+  const places = season.stood.filter((p) => p.plants.some((x) => x.endedOn === null));
+  const standing = places.flatMap((p) => p.plants.filter((x) => x.endedOn === null));
+  // a tick stands at once, and is sent after it
+  const [kit, setKit] = useState<readonly KitCode[]>(notes?.kit ?? []);
+  const tick = (code: KitCode, on: boolean) => {
+    const now = [...kit.filter((k) => k !== code), ...(on ? [code] : [])];
+    setKit(now);
+    change({ kit: now }).catch((error: Error) => say(error.message, { bad: true }));
+  };
+  const close = (closedOn: string | null) =>
+    change({ closedOn }).then(
+      () => say(closedOn ? `${label} is closed. Next year’s plan begins with it.` : `${label} is open again.`),
+      (error: Error) => say(error.message, { bad: true }),
+    );
+  return (
+    <>
+      <Panel title={`Close ${label}`} className="mb-4 print:hidden">
+        <p className="mt-1 max-w-prose text-soft">
+          Four steps, each when there is time. All that is written down stays, and can be opened beside the years that
+          follow.
+        </p>
+        <div className="mt-3 grid items-start gap-x-8 gap-y-4 lg:grid-cols-2">
+          <section aria-label="Plants that still stand">
+            <h3 className="text-lg">1. Plants that still stand</h3>
+            {bagged.length > 0 && (
+              <p className="mt-1">
+                {bagged.map((d) => disorderRow(d).label).join(', ')}: those plants go into a bag and the bin, roots and
+                all, not on the compost.
+              </p>
+            )}
+            <StillStanding places={places} label={label} />
+          </section>
+          <fieldset>
+            <legend className="text-lg font-head">2. The kit put away</legend>
+            {kitFor(disorders).map((k) => (
+              <label key={k.code} className="flex min-h-11 cursor-pointer items-start gap-3 py-1.5">
+                <input
+                  type="checkbox"
+                  className="mt-1 size-5 shrink-0 accent-leaf"
+                  checked={kit.includes(k.code)}
+                  onChange={(e) => tick(k.code, e.target.checked)}
+                />
+                <span>
+                  <strong>{k.label}:</strong> {k.how}
+                </span>
+              </label>
+            ))}
+          </fieldset>
+        </div>
+      </Panel>
+      <LookBack year={year} notes={notes} change={change} prompts={promptsOf(report, f.kilograms)} />
+      <Panel title="4. Done" className="mt-4 print:hidden">
+        {notes?.closedOn ? (
+          <div className="mt-1 flex flex-wrap items-center gap-3">
+            <p>
+              <strong>Closed on {f.dayAndYear(notes.closedOn)}.</strong>
+            </p>
+            <Button look="quiet" onClick={() => void close(null)} disabled={isPending}>
+              Open it again
+            </Button>
+          </div>
+        ) : (
+          <div className="flex flex-wrap items-center gap-3">
+            <Button look="main" onClick={() => void close(garden.today)} disabled={isPending || standing.length > 0}>
+              Close {label}
+            </Button>
+            <p className="text-soft">
+              {standing.length > 0
+                ? `${standing.length} ${standing.length === 1 ? 'plant still stands' : 'plants still stand'}.`
+                : 'No plant of it stands any more.'}
+            </p>
+          </div>
+        )}
+      </Panel>
+    </>
+  );
+}
+
+/** What the records say of the year, to begin with. */
+function promptsOf(r: SeasonReportView, kilograms: (kg: number) => string): string[] {
+  const lost = r.harvest.losses.slice(0, 3);
+  return [
+    ...r.troubles.map((t) => `${t.label} in ${t.place}.`),
+    ...r.remedies.flatMap((t) =>
+      t.outcome
+        ? [
+            `${t.label}, ${t.plant}: ${t.remedies.map((x) => remedyRow(x).label.toLowerCase()).join('; ')}: ${t.outcome === 'worked' ? 'it worked' : t.outcome === 'worse' ? 'it got worse' : 'no change'}.`,
+          ]
+        : [],
+    ),
+    ...lost.map((l) => `${kilograms(l.kg)} thrown away: ${salvageRow(l.state).label.toLowerCase()}.`),
+  ];
+}

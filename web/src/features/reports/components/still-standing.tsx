@@ -1,0 +1,71 @@
+import { PLANT_ENDS, type PlantEnd, type StoodPlace } from '@candid-leaf/contract';
+import { baggedFor } from '@candid-leaf/core/reports';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useGarden, useLink } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { SelectField } from '../../../ui/field';
+import { useWrite } from '../../../ui/use-write';
+import { END_WORDS } from '../../plant/ends';
+import { restorePlant, retirePlant } from '../../plant/writes';
+
+/** Plants of the season that have not ended, place by place: all of a place with one reason; a single one ends on its own page. */
+export function StillStanding({ places, label }: { places: readonly StoodPlace[]; label: string }) {
+  if (places.length === 0) return <p className="mt-1 text-soft">None of {label} stands any more.</p>;
+  return (
+    <>
+      <p className="mt-1 text-sm">{END_WORDS['season-over'].after}</p>
+      <ul className="mt-1 divide-y divide-line">
+        {places.map((p) => (
+          <OnePlace key={p.placeId} place={p} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function OnePlace({ place }: { place: StoodPlace }) {
+  const garden = useGarden();
+  const link = useLink();
+  const end = useWrite(retirePlant, garden.id);
+  const back = useWrite(restorePlant, garden.id);
+  const [because, setBecause] = useState<PlantEnd>(baggedFor(place.disorders).length > 0 ? 'disease' : 'season-over');
+  const plants = place.plants.filter((p) => p.endedOn === null);
+  const endAll = () => {
+    const ids = plants.map((p) => p.id);
+    ids.slice(0, -1).forEach((id) => end.mutate({ id, because }));
+    end.mutate(
+      { id: ids.at(-1)!, because },
+      {
+        said: `${place.place}: ${plants.length === 1 ? 'one plant has' : `${plants.length} plants have`} ended; all that is written down stays.`,
+        undo: () => ids.forEach((id) => back.mutate({ id })),
+      },
+    );
+  };
+  return (
+    <li className="py-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-3 gap-y-2">
+        <SelectField
+          label={`${place.place}: it ends because`}
+          options={PLANT_ENDS.map((e) => [e, END_WORDS[e].now])}
+          value={because}
+          onChange={(e) => setBecause(e.target.value as PlantEnd)}
+        />
+        <Button onClick={endAll} disabled={end.isPending} aria-label={`End ${place.place}`}>
+          {plants.length === 1 ? 'End it' : `End all ${plants.length}`}
+        </Button>
+      </div>
+      <p className="mt-1 text-sm text-soft">
+        {plants.map((p, i) => (
+          <span key={p.id}>
+            {i > 0 && ', '}
+            <Link className="underline" to={link('plantEdit', { plantId: p.id })}>
+              {p.name}
+            </Link>
+          </span>
+        ))}
+      </p>
+      {because !== 'season-over' && <p className="mt-1 text-sm">{END_WORDS[because].after}</p>}
+    </li>
+  );
+}

@@ -1,0 +1,49 @@
+import type { SeasonView } from '@candid-leaf/contract';
+import { Link } from 'react-router';
+import { useLink } from '../../../lib/garden-context';
+import { Panel } from '../../../ui/panel';
+
+/** What went wrong where in the season before, and what was said of it: this one's plan begins with it. */
+export function Before({ before: { label, year, notes, stood } }: { before: NonNullable<SeasonView['before']> }) {
+  const link = useLink();
+  const ailed = stood.filter((p) => p.troubles.length > 0);
+  const sound = stood.filter((p) => p.troubles.length === 0);
+  return (
+    <Panel title={`From ${label}`} className="mb-4">
+      <div className="mt-1 grid gap-x-8 gap-y-2 lg:grid-cols-2">
+        {notes && (notes.change || notes.worked) && (
+          <div>
+            {notes.change && (
+              <p>
+                <strong>To change:</strong> {notes.change}
+              </p>
+            )}
+            {notes.worked && (
+              <p className="mt-1">
+                <strong>Worked:</strong> {notes.worked}
+              </p>
+            )}
+          </div>
+        )}
+        {stood.length > 0 && (
+          <div>
+            <h3 className="sr-only">What went wrong where</h3>
+            <ul aria-label="What went wrong where">
+              {ailed.map((p) => (
+                <li key={p.placeId}>
+                  <strong>{p.place}:</strong> {p.troubles.join(', ').toLowerCase()}
+                </li>
+              ))}
+            </ul>
+            {sound.length > 0 && (
+              <p className="text-soft">No trouble is written down of {sound.map((p) => p.place).join(', ')}.</p>
+            )}
+            <Link className="font-semibold text-leaf underline" to={link('season', {}, { year: String(year) })}>
+              What stood where in {label}
+            </Link>
+          </div>
+        )}
+      </div>
+    </Panel>
+  );
+}

@@ -1,0 +1,77 @@
+import type { PlantingDto } from '@candid-leaf/contract';
+import { SEEDLING_ROWS, seedlingRow, type SeedlingLookCode } from '@candid-leaf/core/raising';
+import { useState } from 'react';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { useWrite } from '../../../ui/use-write';
+import { savePlanting } from '../writes';
+
+/** What the seedlings look like, with what is done about it; those that are lost are counted. */
+export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: string }) {
+  const garden = useGarden();
+  const f = useFormat();
+  const save = useWrite(savePlanting, garden.id);
+  const last = planting.looks?.at(-1);
+  const row = last ? seedlingRow(last.what) : null;
+  const [lost, setLost] = useState<number | null>(null);
+  const saw = (what: SeedlingLookCode) => {
+    const looks = [...(planting.looks ?? []).filter((l) => l.on !== garden.today), { on: garden.today, what }];
+    save.mutate({ planting: { ...planting, looks } }, { said: `${kind}: written down.` });
+  };
+  return (
+    <div className="mt-2" role="group" aria-label={`Seedlings of ${kind}`}>
+      <p className="text-sm font-semibold">What do the seedlings look like?</p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {SEEDLING_ROWS.map((r) => (
+          <Button
+            key={r.code}
+            aria-pressed={last?.what === r.code && last.on === garden.today}
+            disabled={save.isPending}
+            onClick={() => saw(r.code)}
+          >
+            {r.label}
+          </Button>
+        ))}
+      </div>
+      {row && last && (
+        <div className="mt-2">
+          <p>
+            <strong>{row.label}</strong>, seen on {f.day(last.on)}. {row.is}
+          </p>
+          {row.acts.length > 0 && (
+            <ol className="list-decimal pl-6">
+              {row.acts.map((a) => (
+                <li key={a}>{a}</li>
+              ))}
+            </ol>
+          )}
+          {row.losses && planting.cells != null && (
+            <div className="mt-2 flex flex-wrap items-end gap-2">
+              <MeasuredInput
+                label="How many are lost"
+                quantity="count"
+                value={lost}
+                onChange={setLost}
+                min={1}
+                max={planting.cells - (planting.lost ?? 0)}
+                className="w-44"
+              />
+              <Button
+                disabled={!lost || save.isPending}
+                onClick={() =>
+                  save.mutate(
+                    { planting: { ...planting, lost: (planting.lost ?? 0) + (lost ?? 0) } },
+                    { said: `${lost} lost, written down.`, onSuccess: () => setLost(null) },
+                  )
+                }
+              >
+                Count them out
+              </Button>
+            </div>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

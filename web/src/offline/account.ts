@@ -1,0 +1,20 @@
+/** Whose device this is just now. What is kept here stands under this account, and no other sees it. */
+const KEY = 'candid-leaf:account';
+
+export const accountHere = (): string | null => localStorage.getItem(KEY);
+
+export function setAccountHere(id: string | null): void {
+  if (id === null) localStorage.removeItem(KEY);
+  else localStorage.setItem(KEY, id);
+}
+
+/** Asks who is signed in, where nothing is written down here yet. Without signal nobody knows, and nothing is shown. */
+export async function findAccount(): Promise<void> {
+  if (accountHere() !== null) return;
+  try {
+    const answer = await fetch('/api/session');
+    if (answer.ok) setAccountHere(((await answer.json()) as { id: string }).id);
+  } catch {
+    // asked again at the next start
+  }
+}

@@ -1,0 +1,19 @@
+import { useEffect, useState } from 'react';
+import { onOutbox, waiting } from './outbox';
+import type { Waiting } from './store';
+
+/** What waits to be sent from this device, the oldest first. */
+export function useOutbox(): readonly Waiting[] {
+  const [list, setList] = useState<readonly Waiting[]>([]);
+  useEffect(() => {
+    let here = true;
+    const read = (): void => void waiting().then((now) => here && setList(now));
+    read();
+    const stop = onOutbox(read);
+    return () => {
+      here = false;
+      stop();
+    };
+  }, []);
+  return list;
+}
