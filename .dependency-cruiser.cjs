@@ -34,6 +34,8 @@ const CORE = [
 const SERVER = [
   'reckoning',
   'views',
+  'people',
+  'watering-list',
   'calendar',
   'reports',
   'season',
@@ -58,6 +60,7 @@ const SERVER = [
   'gardens',
   'health',
   'accounts',
+  'mail',
   'gate',
   'shared',
 ];

@@ -58,7 +58,7 @@ try {
     rmSync(half);
   }
   say(
-    `\nCandid Leaf is at ${running.url}\nThe demo garden: ann@halt.example, password "beside the old line"\nStop with Ctrl-C.`,
+    `\nCandid Leaf is at ${running.url}\nThe demo garden: ann@halt.example, password "beside the old line"\nMail that it sends is shown at ${running.mailUrl}\nStop with Ctrl-C.`,
   );
 } catch (error) {
   if (!ending) {

@@ -105,6 +105,7 @@ try {
       BASE_URL: stack.url,
       STATION_URL: stack.stationUrl,
       TIMER_URL: stack.timerUrl,
+      MAIL_URL: stack.mailUrl,
       PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport,
     },
     browserReport,

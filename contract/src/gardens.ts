@@ -28,6 +28,7 @@ import {
   Max,
 } from 'class-validator';
 import { IsId } from './id.js';
+import type { Role } from './people.js';
 
 export class UnitChoice implements Units {
   @IsIn(['C', 'F'])
@@ -162,4 +163,9 @@ export interface GardenDto extends GardenInput {
   version: number;
   /** the garden's calendar day */
   today: Day;
+}
+
+/** A garden in the list of those that one may see. */
+export interface MyGarden extends GardenDto {
+  role: Role;
 }

@@ -1,9 +1,11 @@
 import 'reflect-metadata';
+export * from './access-keys.js';
 export * from './accounts.js';
 export * from './bench.js';
 export * from './calendar.js';
 export * from './gardens.js';
 export * from './id.js';
+export * from './people.js';
 export * from './places.js';
 export * from './plants.js';
 export * from './products.js';
@@ -17,4 +19,5 @@ export * from './treatments.js';
 export * from './trials.js';
 export * from './views.js';
 export * from './water.js';
+export * from './watering-list.js';
 export * from './weather.js';

@@ -45,6 +45,8 @@ export type RecordDto<K extends RecordKind = RecordKind> = {
     day: Day;
     data: RecordData<T>;
     createdAt: string;
+    /** who wrote it down: an account, or the watering list that it was ticked on */
+    by: string;
     /** a measure that it names for the first time in this garden: what is known of it is told once, with the answer to the write */
     claim?: string;
   };

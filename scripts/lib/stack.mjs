@@ -115,12 +115,19 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
     const timerPort = await ownPort(home, 'timer');
     const stationUrl = `http://127.0.0.1:${stationPort}`;
     const timerUrl = `http://127.0.0.1:${timerPort}`;
+    const [smtpPort, mailPort] = [await ownPort(home, 'smtp'), await ownPort(home, 'mail')];
+    const mailUrl = `http://127.0.0.1:${mailPort}`;
     await program(
       'station',
-      'The stand-in for weather station and hose timer',
-      { STATION_PORT: String(stationPort), TIMER_PORT: String(timerPort) },
+      'The stand-in for weather station, hose timer and mail',
+      {
+        STATION_PORT: String(stationPort),
+        TIMER_PORT: String(timerPort),
+        SMTP_PORT: String(smtpPort),
+        MAIL_PORT: String(mailPort),
+      },
       join(logs, 'station.log'),
-      [stationUrl, timerUrl],
+      [stationUrl, timerUrl, mailUrl],
     );
     const appPort = port || (await freePort());
     const serverLog = join(logs, 'server.log');
@@ -136,6 +143,8 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
         STATION_URL: stationUrl,
         TIMER_HOSTS: [timerUrl, process.env.TIMER_HOSTS].filter(Boolean).join(),
         WEB_ROOT: join(ROOT, 'web', 'dist'),
+        SMTP_URL: process.env.SMTP_URL ?? `smtp://127.0.0.1:${smtpPort}`,
+        PUBLIC_URL: process.env.PUBLIC_URL ?? url,
         BACKUPS: join(home, 'backups'),
         PORT: String(appPort),
         // memory that one thread has let go of is given to the others
@@ -145,7 +154,7 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
       serverLog,
       [`${url}/api/ready`],
     );
-    return { url, stationUrl, timerUrl, databaseUrl: db.url, pidOf: (name) => crew.pidOf(name) };
+    return { url, stationUrl, timerUrl, mailUrl, databaseUrl: db.url, pidOf: (name) => crew.pidOf(name) };
   }
 
   return {

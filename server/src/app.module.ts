@@ -34,6 +34,8 @@ import { SprayingModule } from './spraying/spraying.module.js';
 import { TodayModule } from './today/today.module.js';
 import { TreatmentsModule } from './treatments/treatments.module.js';
 import { ViewsModule } from './views/views.module.js';
+import { PeopleModule } from './people/people.module.js';
+import { WateringListModule } from './watering-list/watering-list.module.js';
 import { WaterModule } from './water/water.module.js';
 import { WeatherModule } from './weather/weather.module.js';
 
@@ -63,6 +65,8 @@ const FEATURES = [
   ReportsModule,
   CalendarModule,
   ViewsModule,
+  PeopleModule,
+  WateringListModule,
 ];
 
 /** The features, the one guard, and the one check of what comes in. */

@@ -5,6 +5,7 @@ import { createConnection } from 'mysql2/promise';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { AppModule } from '../src/app.module.js';
+import type { Role } from '@candid-leaf/contract';
 import type { Config } from '../src/config.js';
 import { installGate } from '../src/gate/install.js';
 import { WeatherStation, type StationDay, type StationForecastDay } from '../src/weather/station.js';
@@ -60,6 +61,10 @@ export async function startApp(more: Partial<Config> = {}, through?: string) {
     trustProxy: false,
     signUpsPerHour: 10_000,
     reckoners: 0,
+    registration: true,
+    smtpUrl: null,
+    mailFrom: 'leaf@halt.example',
+    publicUrl: null,
     backups: null,
     ...more,
   };
@@ -119,6 +124,25 @@ export async function gardener(
     .send({ ...GARDEN, id: garden })
     .expect(200);
   return { agent, garden, url: (path) => `/api/gardens/${garden}${path}` };
+}
+
+/** Somebody else who came into the garden by an invitation. */
+export async function helper(
+  app: App,
+  g: { agent: Agent; url: (path: string) => string },
+  role: Role,
+  name = 'Mia',
+): Promise<{ agent: Agent; id: string; email: string }> {
+  const agent = app.agent();
+  const email = `${uuid()}@halt.example`;
+  const { body: me } = await agent
+    .post('/api/accounts')
+    .send({ ...DEMO_ACCOUNT, email, name })
+    .expect(201);
+  const { body } = await g.agent.post(g.url('/invitations')).send({ id: uuid(), name, role }).expect(200);
+  const secret = (body as { path: string }).path.split('#')[1];
+  await agent.post(`/api/invitations/${secret}/accept`).expect(200);
+  return { agent, id: (me as { id: string }).id, email };
 }
 
 /** A terracotta pot with a paste tomato in it. */

@@ -17,10 +17,20 @@ import {
   PlantEnded,
   SeasonNotesInput,
   PlantingInput,
+  AccessKeyInput,
+  InvitationInput,
+  PasswordChange,
+  PasswordForgotten,
+  PasswordOnly,
+  PasswordReset,
+  RoleChange,
+  WateringListInput,
+  WateringTick,
+  type Role,
 } from '@candid-leaf/contract';
-import { GARDEN } from '@candid-leaf/demo';
+import { DEMO_ACCOUNT, GARDEN } from '@candid-leaf/demo';
 import { v7 as uuid } from 'uuid';
-import { gardener, potted, type App } from './app.js';
+import { gardener, helper, potted, type App } from './app.js';
 
 /** Somebody's garden with one of everything in it. */
 export interface World {
@@ -36,6 +46,11 @@ export interface World {
   plantingId: string;
   /** a second plant */
   otherId: string;
+  /** somebody who helps in the garden */
+  memberId: string;
+  invitationId: string;
+  listId: string;
+  keyId: string;
   key: string;
   timer: string;
 }
@@ -51,8 +66,12 @@ export interface Row {
   body?: (w: World) => object;
   /** bodies that name things of another's garden: each is refused with 404 or 400 */
   foreign?: (mine: World, theirs: World) => object[];
-  /** it ends the session, so the walk comes to it last */
-  last?: true;
+  /** the role that it needs; where nothing stands: `look` to read, `keep` for all else */
+  needs?: Role;
+  /** not for keys, whatever their role */
+  peopleOnly?: true;
+  /** the walk comes to it at the end, in this order: it ends the session, or lets somebody go */
+  last?: number;
 }
 
 const place = (w: World): object => ({
@@ -109,6 +128,12 @@ const garden = (w: World): object => ({ ...GARDEN, id: w.gardenId, version: 1 })
 const treatment = (): object => ({ id: uuid(), disorder: 'blossom-end-rot' });
 const READ: Row = { member: 200 };
 const ACT = (member: number): Row => ({ member });
+const RECORDS = (member: number): Row => ({ member, needs: 'record' });
+const PASSWORD = DEMO_ACCOUNT.password;
+const invitation = (id = uuid()): object => ({ id, name: 'Mia', role: 'record' });
+const list = (id = uuid()): object => ({ id, name: 'Mia', from: '2026-07-18', to: '2026-07-25' });
+const accessKey = (id = uuid()): object => ({ id, name: 'Rain gauge', role: 'record', days: 30 });
+const SECRET = 'x'.repeat(43);
 
 /** Every route. One that is not here, or is here and no longer there, fails the walk. */
 export const ROUTES: Record<string, Row> = {
@@ -127,7 +152,81 @@ export const ROUTES: Record<string, Row> = {
     body: () => ({ email: 'x@halt.example', password: 'wrong' }),
   },
   'GET /api/session': READ,
-  'DELETE /api/session': { member: 204, last: true },
+  'DELETE /api/session': { member: 204, last: 8 },
+  'GET /api/entry': { open: true, member: 200 },
+  // all keys go with the old password, so it comes after them
+  'PUT /api/account/password': {
+    member: 204,
+    last: 1,
+    cls: PasswordChange,
+    body: () => ({ old: PASSWORD, password: PASSWORD }),
+  },
+  'POST /api/password/forgotten': {
+    open: true,
+    member: 202,
+    cls: PasswordForgotten,
+    body: () => ({ email: 'nobody@halt.example' }),
+  },
+  'POST /api/password/new': {
+    open: true,
+    member: 400,
+    cls: PasswordReset,
+    body: () => ({ secret: SECRET, password: 'beside the new line' }),
+  },
+  'DELETE /api/sessions': { member: 204, last: 9 },
+  'POST /api/account/leaving': { member: 409, cls: PasswordOnly, body: () => ({ password: PASSWORD }) },
+  'DELETE /api/account/leaving': { member: 200 },
+  'GET /api/gardens/:gardenId/people': READ,
+  'POST /api/gardens/:gardenId/invitations': {
+    member: 200,
+    cls: InvitationInput,
+    peopleOnly: true,
+    body: () => invitation(),
+    foreign: (_m, t) => [invitation(t.invitationId)],
+  },
+  'DELETE /api/gardens/:gardenId/invitations/:invitationId': { member: 204, peopleOnly: true },
+  'PUT /api/gardens/:gardenId/people/:memberId': {
+    member: 204,
+    cls: RoleChange,
+    peopleOnly: true,
+    body: () => ({ role: 'keep' }),
+  },
+  'POST /api/gardens/:gardenId/leave': { member: 409, needs: 'look', peopleOnly: true, last: 7 },
+  'DELETE /api/gardens/:gardenId/people/:memberId': { member: 204, peopleOnly: true, last: 6 },
+  'GET /api/invitations/:secret': { open: true, member: 404 },
+  'POST /api/invitations/:secret/accept': { member: 404 },
+  'GET /api/gardens/:gardenId/keys': { member: 200, peopleOnly: true },
+  'POST /api/gardens/:gardenId/keys': {
+    member: 200,
+    cls: AccessKeyInput,
+    needs: 'look',
+    peopleOnly: true,
+    body: () => accessKey(),
+    foreign: (_m, t) => [accessKey(t.keyId)],
+  },
+  'DELETE /api/gardens/:gardenId/keys/:keyId': { member: 204, needs: 'look', peopleOnly: true },
+  'GET /api/gardens/:gardenId/watering-lists': READ,
+  'POST /api/gardens/:gardenId/watering-lists': {
+    member: 200,
+    cls: WateringListInput,
+    peopleOnly: true,
+    body: () => list(),
+    foreign: (_m, t) => [list(t.listId)],
+  },
+  'DELETE /api/gardens/:gardenId/watering-lists/:listId': { member: 204, peopleOnly: true },
+  'GET /api/watering/:secret': { open: true, member: 404 },
+  'POST /api/watering/:secret/ticks': {
+    open: true,
+    member: 404,
+    cls: WateringTick,
+    body: (w) => ({ recordId: uuid(), key: `water:${w.placeId}` }),
+  },
+  'POST /api/watering/:secret/undo': {
+    open: true,
+    member: 404,
+    cls: WateringTick,
+    body: (w) => ({ recordId: w.recordId, key: `water:${w.placeId}` }),
+  },
   'GET /api/gardens': READ,
   'PUT /api/gardens': { member: 200, cls: GardenInput, body: garden, foreign: (_m, t) => [garden(t)] },
   'GET /api/gardens/:gardenId': READ,
@@ -146,8 +245,8 @@ export const ROUTES: Record<string, Row> = {
     body: () => ({ id: uuid(), year: 2026, worked: 'mulch' }),
   },
   'GET /api/gardens/:gardenId/calendar': READ,
-  'POST /api/gardens/:gardenId/calendar': ACT(200),
-  'DELETE /api/gardens/:gardenId/calendar': ACT(204),
+  'POST /api/gardens/:gardenId/calendar': { member: 200, peopleOnly: true },
+  'DELETE /api/gardens/:gardenId/calendar': { member: 204, peopleOnly: true },
   // the secret in its address is the key; without one there is nothing
   'GET /api/calendars/:secret/garden.ics': { open: true, member: 404 },
   'GET /api/gardens/:gardenId/season': READ,
@@ -177,7 +276,7 @@ export const ROUTES: Record<string, Row> = {
     foreign: (_m, t) => [{ ids: [t.plantId] }],
   },
   'POST /api/gardens/:gardenId/places/:placeId/timer/send': ACT(200),
-  'POST /api/gardens/:gardenId/places/:placeId/timer/read': ACT(200),
+  'POST /api/gardens/:gardenId/places/:placeId/timer/read': RECORDS(200),
   'PUT /api/gardens/:gardenId/plants': {
     member: 200,
     cls: PlantInput,
@@ -191,12 +290,14 @@ export const ROUTES: Record<string, Row> = {
   },
   'POST /api/gardens/:gardenId/plants/:plantId/restore': ACT(204),
   'POST /api/gardens/:gardenId/plants/:plantId/treatments': {
+    needs: 'record',
     member: 200,
     cls: StartTreatment,
     body: treatment,
     foreign: (_m, t) => [{ ...treatment(), id: t.treatmentId }],
   },
   'PUT /api/gardens/:gardenId/records': {
+    needs: 'record',
     member: 200,
     cls: RecordInput,
     body: record,
@@ -207,23 +308,26 @@ export const ROUTES: Record<string, Row> = {
       { ...record(m), id: t.recordId, version: 1 },
     ],
   },
-  'DELETE /api/gardens/:gardenId/records/:recordId': ACT(204),
-  'POST /api/gardens/:gardenId/records/:recordId/restore': ACT(204),
-  'POST /api/gardens/:gardenId/weather/pull': ACT(200),
+  'DELETE /api/gardens/:gardenId/records/:recordId': RECORDS(204),
+  'POST /api/gardens/:gardenId/records/:recordId/restore': RECORDS(204),
+  'POST /api/gardens/:gardenId/weather/pull': RECORDS(200),
   'POST /api/gardens/:gardenId/tasks/:key/done': {
+    needs: 'record',
     member: 200,
     cls: TaskDone,
     body: () => ({ recordId: uuid() }),
     foreign: (_m, t) => [{ recordId: t.recordId }],
   },
   'POST /api/gardens/:gardenId/tasks/:key/undo': {
+    needs: 'record',
     member: 204,
     cls: TaskDone,
     body: () => ({}),
     foreign: (_m, t) => [{ recordId: t.recordId }],
   },
-  'POST /api/gardens/:gardenId/tasks/:key/not-today': ACT(204),
+  'POST /api/gardens/:gardenId/tasks/:key/not-today': RECORDS(204),
   'POST /api/gardens/:gardenId/treatments/:treatmentId/outcome': {
+    needs: 'record',
     member: 200,
     cls: TreatmentOutcome,
     body: () => ({ outcome: 'worked' }),
@@ -299,8 +403,9 @@ export const pathOf = (route: string, w: World): string =>
 export async function worldOf(
   app: App,
   timer: string,
-): Promise<{ agent: Awaited<ReturnType<typeof gardener>>['agent']; w: World }> {
-  const g = await gardener(app);
+): Promise<{ agent: Awaited<ReturnType<typeof gardener>>['agent']; w: World; signIn: () => Promise<unknown> }> {
+  const email = `${uuid()}@halt.example`;
+  const g = await gardener(app, email);
   const { place: placeId, plant: plantId } = await potted(g);
   const ok = async (method: 'put' | 'post', path: string, body: object) =>
     (await g.agent[method](g.url(path)).send(body).expect(200)).body as { id: string };
@@ -328,6 +433,10 @@ export async function worldOf(
     kindId: '',
     plantingId: '',
     otherId: '',
+    memberId: '',
+    invitationId: '',
+    listId: '',
+    keyId: '',
     key: '',
     timer,
   };
@@ -337,6 +446,11 @@ export async function worldOf(
   const { id: trialId } = await ok('put', '/trials', trial({ ...w, trialId: otherId }));
   const { id: kindId } = await ok('put', '/kinds', kind());
   const { id: plantingId } = await ok('put', '/plantings', planting({ ...w, kindId }));
-  const ids = { benchId, productId, trialId, otherId, kindId, plantingId };
-  return { agent: g.agent, w: { ...w, ...ids, key: `look-again:${treatmentId}` } };
+  const { id: invitationId } = await ok('post', '/invitations', invitation());
+  const { id: listId } = await ok('post', '/watering-lists', list());
+  const { id: keyId } = await ok('post', '/keys', accessKey());
+  const { id: memberId } = await helper(app, g, 'look');
+  const ids = { benchId, productId, trialId, otherId, kindId, plantingId, invitationId, listId, keyId, memberId };
+  const signIn = () => g.agent.post('/api/session').send({ email, password: PASSWORD }).expect(201);
+  return { agent: g.agent, w: { ...w, ...ids, key: `look-again:${treatmentId}` }, signIn };
 }

@@ -1,6 +1,8 @@
 import type { Repository } from 'typeorm';
 import { AccountsService } from '../src/accounts/accounts.service.js';
 import type { AccountEntity } from '../src/accounts/account.entity.js';
+import { Clock } from '../src/shared/clock.js';
+import type { Config } from '../src/config.js';
 import type { Tries } from '../src/accounts/tries.js';
 
 /** A try is taken before the password is looked at, which costs more than all else: whoever has none left costs nothing. */
@@ -14,14 +16,15 @@ jest.mock('@node-rs/argon2', () => ({
 }));
 beforeEach(() => order.splice(0));
 
-const account = { id: 'a', email: 'ann@halt.example', passwordHash: 'hashed', name: 'Ann' };
+const account = { id: 'a', email: 'ann@halt.example', passwordHash: 'hashed', name: 'Ann', leavingAt: null };
 function service(left: boolean): AccountsService {
   const repo = { findOneBy: () => Promise.resolve(account) } as unknown as Repository<AccountEntity>;
   const take = (what: string) => {
     order.push(what);
     return left ? Promise.resolve() : Promise.reject(new Error('none left'));
   };
-  return new AccountsService(repo, { take, giveBack: () => Promise.resolve() } as unknown as Tries);
+  const tries = { take, giveBack: () => Promise.resolve() } as unknown as Tries;
+  return new AccountsService(repo, tries, new Clock(), { registration: true } as Config);
 }
 const caller = (device: string | null) => ({ address: '10.0.0.1', deviceKnownTo: () => device });
 const who = { email: account.email, password: 'a word' };

@@ -1,10 +1,15 @@
 import { startHoseTimer } from './hose-timer.js';
+import { startMail } from './mail.js';
 import { startStation } from './station.js';
 
 /** The seed gives the demo garden's season a hot spell in early July and a storm in June. */
 const seed = Number(process.env.STATION_SEED ?? 45);
 const station = await startStation(seed, Number(process.env.STATION_PORT ?? 0));
 const timer = await startHoseTimer(Number(process.env.TIMER_PORT ?? 0));
-process.stdout.write(`station ${station.url}\ntimer ${timer.url}\n`);
+const mail = await startMail(Number(process.env.SMTP_PORT ?? 0), Number(process.env.MAIL_PORT ?? 0));
+process.stdout.write(`station ${station.url}\ntimer ${timer.url}\nmail ${mail.url}\n`);
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.once(signal, () => void Promise.all([station.close(), timer.close()]).then(() => process.exit(0)));
+  process.once(
+    signal,
+    () => void Promise.all([station.close(), timer.close(), mail.close()]).then(() => process.exit(0)),
+  );

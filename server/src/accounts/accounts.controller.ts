@@ -1,17 +1,39 @@
-import { Body, Controller, Delete, Get, HttpCode, Ip, Post, Req, Res, UnauthorizedException } from '@nestjs/common';
-import { SignIn, SignUp, type Me } from '@candid-leaf/contract';
-import { promisify } from 'node:util';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Ip,
+  Post,
+  Req,
+  Res,
+  UnauthorizedException,
+} from '@nestjs/common';
+import { SignIn, SignUp, type Entry, type Me } from '@candid-leaf/contract';
 import type { Request, Response } from 'express';
+import { CONFIG, type Config } from '../config.js';
+import { Mail } from '../mail/mail.service.js';
 import { AccountsService } from './accounts.service.js';
 import { KnownDevices } from './known-devices.js';
-import { Public } from './session.js';
+import { beginSession, endSession } from './sessions.js';
+import { AccountId, Public } from './session.js';
 
 @Controller('api')
 export class AccountsController {
   constructor(
     private readonly accounts: AccountsService,
     private readonly devices: KnownDevices,
+    private readonly mail: Mail,
+    @Inject(CONFIG) private readonly config: Config,
   ) {}
+
+  @Public()
+  @Get('entry')
+  entry(): Entry {
+    return { registration: this.config.registration, mail: this.mail.works };
+  }
 
   @Public()
   @Post('accounts')
@@ -37,8 +59,8 @@ export class AccountsController {
   }
 
   @Get('session')
-  async me(@Req() request: Request): Promise<Me> {
-    const me = await this.accounts.byId(request.session.accountId!);
+  async me(@AccountId() accountId: string): Promise<Me> {
+    const me = await this.accounts.byId(accountId);
     if (!me) throw new UnauthorizedException('Sign in first.');
     return me;
   }
@@ -46,15 +68,11 @@ export class AccountsController {
   @Delete('session')
   @HttpCode(204)
   async signOut(@Req() request: Request): Promise<void> {
-    await promisify(request.session.destroy.bind(request.session))();
+    await endSession(request);
   }
 
-  /** A fresh session id at every sign-in, so that an old one cannot be handed on. */
   private async begin(request: Request, response: Response, me: Me): Promise<Me> {
-    await promisify(request.session.regenerate.bind(request.session))();
-    request.session.accountId = me.id;
-    // kept before it is answered: a session that could not be kept is a sign-in that failed
-    await promisify(request.session.save.bind(request.session))();
+    await beginSession(request, me.id, await this.accounts.sessionsSince(me.id));
     this.devices.remember(request, response, me.id);
     return me;
   }

@@ -1,11 +1,15 @@
-import { ConflictException, Injectable, UnauthorizedException } from '@nestjs/common';
+import { ConflictException, ForbiddenException, Inject, Injectable, UnauthorizedException } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import type { Me, SignIn, SignUp } from '@candid-leaf/contract';
+import { CONFIG, type Config } from '../config.js';
 import { hash, verify } from '@node-rs/argon2';
-import type { Repository } from 'typeorm';
+import { IsNull, MoreThan, type Repository } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { Clock } from '../shared/clock.js';
 import { databaseTrouble } from '../shared/database-faults.js';
+import { hashOf } from '../shared/secrets.js';
 import { AccountEntity } from './account.entity.js';
+import { InvitationEntity } from './invitation.entity.js';
 import { Tries } from './tries.js';
 
 /** Who tries to come in: the address, and the browser's own name where the account knows it. */
@@ -22,6 +26,8 @@ export class AccountsService {
   constructor(
     @InjectRepository(AccountEntity) private readonly accounts: Repository<AccountEntity>,
     private readonly tries: Tries,
+    private readonly clock: Clock,
+    @Inject(CONFIG) private readonly config: Config,
   ) {}
 
   /** Makes an account. Sent again with the same password it is the same account: the answer to the first may have been lost. */
@@ -30,8 +36,10 @@ export class AccountsService {
     const email = canonical(input.email);
     const there = await this.accounts.findOneBy({ email });
     if (there) return this.again(there, input.password);
+    await this.mustBeOpenTo(input.invitation);
     const passwordHash = await hash(input.password);
-    const account = this.accounts.create({ id: uuid(), email, name: input.name, passwordHash });
+    const fresh = { id: uuid(), email, name: input.name, passwordHash, sessionsSince: 0, leavingAt: null };
+    const account = this.accounts.create(fresh);
     try {
       await this.accounts.insert(account);
     } catch (error) {
@@ -40,6 +48,20 @@ export class AccountsService {
       return this.again(await this.accounts.findOneByOrFail({ email }), input.password);
     }
     return this.me(account);
+  }
+
+  /** Where registration is off, whoever holds an invitation may come in, and the very first: somebody must begin. */
+  private async mustBeOpenTo(invitation: string | undefined): Promise<void> {
+    if (this.config.registration) return;
+    const asked =
+      invitation !== undefined &&
+      (await this.accounts.manager.existsBy(InvitationEntity, {
+        secretHash: hashOf(invitation),
+        usedBy: IsNull(),
+        expiresAt: MoreThan(this.clock.now()),
+      }));
+    if (!asked && (await this.accounts.count()) > 0)
+      throw new ForbiddenException('New accounts are made here by invitation only. Ask somebody who keeps a garden.');
   }
 
   private async again(account: AccountEntity, password: string): Promise<Me> {
@@ -72,10 +94,24 @@ export class AccountsService {
     return account && this.me(account);
   }
 
-  private me(a: AccountEntity): Me {
-    return { id: a.id, email: a.email, name: a.name };
+  /** How many times its sessions were ended: a new one carries the number. */
+  async sessionsSince(id: string): Promise<number> {
+    return (await this.accounts.findOneBy({ id }))?.sessionsSince ?? 0;
+  }
+
+  /** The account, for whoever gives its password with the wish. Tries are counted as those of a sign-in are. */
+  async withPassword(id: string, password: string): Promise<AccountEntity> {
+    const account = await this.accounts.findOneByOrFail({ id });
+    await this.tries.take('account', account.email);
+    if (!(await verify(account.passwordHash, password))) throw new ForbiddenException('This is not your password.');
+    await this.tries.giveBack('account', account.email);
+    return account;
+  }
+
+  me(a: AccountEntity): Me {
+    return { id: a.id, email: a.email, name: a.name, leavingAt: a.leavingAt?.toISOString() ?? null };
   }
 }
 
 /** One e-mail is written one way: small letters, and each accented letter as one. */
-const canonical = (email: string): string => email.normalize('NFC').toLowerCase();
+export const canonical = (email: string): string => email.normalize('NFC').toLowerCase();

@@ -7,8 +7,10 @@ const QUARTER_S = 15 * 60;
 const HOUR_S = 3600;
 /** Sign-ins that may fail within a quarter of an hour: on one account from browsers it does not know, on one known browser, from one address. */
 const TRIES = { account: 8, device: 8, address: 60 };
+/** Mails that may be asked for in an hour: to one address of mail, from one address of the net. */
+const MAILS = { 'mail-to': 3, 'mail-from': 20 };
 
-type What = keyof typeof TRIES | 'sign-up';
+type What = keyof typeof TRIES | keyof typeof MAILS | 'sign-up';
 
 /**
  * How often somebody may try. A try is taken before it is looked at, so that sixty at once are no more than sixty one after
@@ -37,6 +39,8 @@ export class Tries implements OnModuleDestroy {
       account: limiter('account', TRIES.account, QUARTER_S),
       device: limiter('device', TRIES.device, QUARTER_S),
       address: limiter('address', TRIES.address, QUARTER_S),
+      'mail-to': limiter('mail-to', MAILS['mail-to'], HOUR_S),
+      'mail-from': limiter('mail-from', MAILS['mail-from'], HOUR_S),
       'sign-up': limiter('sign-up', config.signUpsPerHour, HOUR_S),
     };
   }

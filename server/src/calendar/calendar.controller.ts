@@ -1,6 +1,6 @@
 import { Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import type { CalendarLinkDto, NewCalendarLink } from '@candid-leaf/contract';
-import { Public } from '../accounts/session.js';
+import { PeopleOnly, Public } from '../accounts/session.js';
 import { CalendarService } from './calendar.service.js';
 
 @Controller('api')
@@ -12,12 +12,14 @@ export class CalendarController {
     return this.calendar.state(gardenId);
   }
 
+  @PeopleOnly()
   @Post('gardens/:gardenId/calendar')
   @HttpCode(200)
   renew(@Param('gardenId') gardenId: string): Promise<NewCalendarLink> {
     return this.calendar.renew(gardenId);
   }
 
+  @PeopleOnly()
   @Delete('gardens/:gardenId/calendar')
   @HttpCode(204)
   revoke(@Param('gardenId') gardenId: string): Promise<void> {

@@ -1,4 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { CalendarLinkDto, NewCalendarLink } from '@candid-leaf/contract';
@@ -7,6 +6,7 @@ import type { DataSource } from 'typeorm';
 import { Snapshots } from '../assessment/snapshots.service.js';
 import { Clock } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
+import { hashOf, newSecret } from '../shared/secrets.js';
 import { inTransaction } from '../shared/transactions.js';
 import { SeasonService } from '../season/season.service.js';
 import { TodayService } from '../today/today.service.js';
@@ -15,8 +15,6 @@ import { asCalendar, type Entry } from './as-calendar.js';
 
 /** Tasks further ahead than this are not yet sure enough to stand in a calendar. */
 const AHEAD_DAYS = 60;
-const SECRET_BYTES = 32;
-const hashOf = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 
 /** What a calendar program may read of a garden, behind a secret link that can be taken back. */
 @Injectable()
@@ -36,7 +34,7 @@ export class CalendarService {
 
   /** A new secret; the one before it opens nothing any more. It is told this once. */
   async renew(gardenId: string): Promise<NewCalendarLink> {
-    const secret = randomBytes(SECRET_BYTES).toString('base64url');
+    const secret = newSecret();
     const madeAt = this.clock.now();
     await inTransaction(this.db, (m) =>
       m.upsert(CalendarLinkEntity, { gardenId, secretHash: hashOf(secret), madeAt }, ['gardenId']),

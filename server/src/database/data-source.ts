@@ -4,7 +4,10 @@ import { SeasonNotesEntity } from '../season/season-notes.entity.js';
 import { PlantingEntity } from '../season/planting.entity.js';
 import { TrialEntity } from '../trials/trial.entity.js';
 import type { DataSourceOptions } from 'typeorm';
+import { AccessKeyEntity } from '../accounts/access-key.entity.js';
 import { AccountEntity } from '../accounts/account.entity.js';
+import { InvitationEntity } from '../accounts/invitation.entity.js';
+import { PasswordLinkEntity } from '../accounts/password-link.entity.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
 import { MembershipEntity } from '../gardens/membership.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
@@ -16,6 +19,7 @@ import { PostponementEntity } from '../today/postponement.entity.js';
 import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
+import { WateringListEntity } from '../watering-list/watering-list.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { HoseTimerEntity, TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
 import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
@@ -27,6 +31,7 @@ import { Rounds1700000500000 } from './migrations/1700000500000-rounds.js';
 import { Care1700000600000 } from './migrations/1700000600000-care.js';
 import { Season1700000700000 } from './migrations/1700000700000-season.js';
 import { Raising1700000800000 } from './migrations/1700000800000-raising.js';
+import { People1700000900000 } from './migrations/1700000900000-people.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -50,6 +55,10 @@ const ENTITIES = [
   CalendarLinkEntity,
   TaskPaceEntity,
   SeasonNotesEntity,
+  PasswordLinkEntity,
+  AccessKeyEntity,
+  InvitationEntity,
+  WateringListEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
@@ -67,6 +76,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Care1700000600000,
     Season1700000700000,
     Raising1700000800000,
+    People1700000900000,
   ],
   migrationsRun: false,
   synchronize: false,

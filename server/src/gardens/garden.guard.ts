@@ -1,37 +1,103 @@
-import { Injectable, UnauthorizedException, type CanActivate, type ExecutionContext } from '@nestjs/common';
+import {
+  ForbiddenException,
+  Injectable,
+  UnauthorizedException,
+  type CanActivate,
+  type ExecutionContext,
+} from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import { InjectRepository } from '@nestjs/typeorm';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { reaches, type Role } from '@candid-leaf/contract';
 import type { Request } from 'express';
-import type { Repository } from 'typeorm';
+import type { DataSource } from 'typeorm';
 import { isUUID } from 'class-validator';
-import { PUBLIC_KEY } from '../accounts/session.js';
+import { NEEDS_KEY, PUBLIC_KEY, SESSION_ONLY_KEY, type Caller } from '../accounts/session.js';
+import { Clock } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
-import { MembershipEntity } from './membership.entity.js';
+import { hashOf } from '../shared/secrets.js';
+
+const READS = new Set(['GET', 'HEAD']);
+/** A key that is used is noted so often, and not at every request. */
+const NOTE_EVERY_MS = 3600 * 1000;
+
+/** Who came in, and what may be done in the garden of the path. */
+interface Entrant extends Caller {
+  role: Role | null;
+}
+
+/** What is said to a role that does not reach. */
+const TOO_FAR: Record<Role, string> = {
+  look: 'This is not open to you.',
+  record: 'You may look at this garden, and not record in it. Whoever keeps it can change that.',
+  keep: 'This is for those who keep this garden.',
+};
 
 /**
- * The one guard, on every route. No session: 401. A garden in the path that is not the account's, or any id in the
- * path that is no id: 404, the same as if it did not exist.
+ * The one guard, on every route. No session and no key: 401. A garden in the path that is not the account's, or any id in the
+ * path that is no id: 404, the same as if it did not exist. A role that does not reach: 403.
  */
 @Injectable()
 export class GardenGuard implements CanActivate {
   constructor(
     private readonly reflector: Reflector,
-    @InjectRepository(MembershipEntity) private readonly memberships: Repository<MembershipEntity>,
+    private readonly clock: Clock,
+    @InjectDataSource() private readonly db: DataSource,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    if (this.reflector.getAllAndOverride<boolean>(PUBLIC_KEY, [context.getHandler(), context.getClass()])) return true;
+    const marked = <T>(key: string): T | undefined =>
+      this.reflector.getAllAndOverride<T>(key, [context.getHandler(), context.getClass()]);
+    if (marked<boolean>(PUBLIC_KEY)) return true;
     const request = context.switchToHttp().getRequest<Request>();
-    const accountId = request.session.accountId;
-    if (!accountId) throw new UnauthorizedException('Sign in first.');
+    const gardenId = String(request.params.gardenId ?? '').toLowerCase();
+    const entrant = await this.entrant(request, gardenId);
+    if (!entrant) throw new UnauthorizedException('Sign in first.');
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id')) {
         if (!isUUID(value)) throw notFound('page');
         // capital letters name the same row
         request.params[name] = String(value).toLowerCase();
       }
-    const gardenId = request.params.gardenId as string | undefined;
-    if (gardenId && !(await this.memberships.existsBy({ accountId, gardenId }))) throw notFound('garden');
+    request.caller = { accountId: entrant.accountId, keyId: entrant.keyId };
+    if (entrant.keyId !== null && (!gardenId || marked<boolean>(SESSION_ONLY_KEY)))
+      throw new ForbiddenException('A key opens one garden, and nothing of the account or of its people.');
+    if (!gardenId) return true;
+    if (!entrant.role) throw notFound('garden');
+    const needed = marked<Role>(NEEDS_KEY) ?? (READS.has(request.method) ? 'look' : 'keep');
+    if (!reaches(entrant.role, needed)) throw new ForbiddenException(TOO_FAR[needed]);
     return true;
+  }
+
+  private entrant(request: Request, gardenId: string): Promise<Entrant | null> {
+    const key = /^Bearer +(\S+)$/i.exec(request.get('authorization') ?? '')?.[1];
+    const garden = isUUID(gardenId) ? gardenId : null;
+    return key === undefined ? this.bySession(request, garden) : this.byKey(key, garden);
+  }
+
+  /** A session opens until its account signs out everywhere, has a new password, or is gone. */
+  private async bySession(request: Request, gardenId: string | null): Promise<Entrant | null> {
+    const { accountId, since = 0 } = request.session;
+    if (!accountId) return null;
+    const [row] = (await this.db.query(
+      `SELECT a.sessionsSince, m.role FROM account a LEFT JOIN membership m ON m.accountId = a.id AND m.gardenId = ? WHERE a.id = ?`,
+      [gardenId, accountId],
+    )) as { sessionsSince: number; role: Role | null }[];
+    return row && row.sessionsSince === since ? { accountId, keyId: null, role: row.role } : null;
+  }
+
+  /** A key opens its own garden, as far as its role and that of its owner reach, until it ends. */
+  private async byKey(key: string, gardenId: string | null): Promise<Entrant | null> {
+    const now = this.clock.now();
+    const [row] = (await this.db.query(
+      `SELECT k.id, k.accountId, k.gardenId, k.role, k.usedAt, m.role AS own FROM access_key k
+        LEFT JOIN membership m ON m.accountId = k.accountId AND m.gardenId = k.gardenId WHERE k.secretHash = ? AND k.expiresAt > ?`,
+      [hashOf(key), now],
+    )) as { id: string; accountId: string; gardenId: string; role: Role; usedAt: Date | null; own: Role | null }[];
+    if (!row) return null;
+    if (!row.usedAt || now.getTime() - row.usedAt.getTime() > NOTE_EVERY_MS)
+      await this.db.query(`UPDATE access_key SET usedAt = ? WHERE id = ?`, [now, row.id]);
+    const mine = row.own !== null && row.gardenId === gardenId;
+    const role = mine && row.own ? (reaches(row.own, row.role) ? row.role : row.own) : null;
+    return { accountId: row.accountId, keyId: row.id, role };
   }
 }

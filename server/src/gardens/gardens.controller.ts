@@ -1,5 +1,5 @@
 import { Body, Controller, Get, Param, Put } from '@nestjs/common';
-import { GardenInput, type GardenDto } from '@candid-leaf/contract';
+import { GardenInput, type GardenDto, type MyGarden } from '@candid-leaf/contract';
 import { AccountId } from '../accounts/session.js';
 import { GardensService } from './gardens.service.js';
 
@@ -8,7 +8,7 @@ export class GardensController {
   constructor(private readonly gardens: GardensService) {}
 
   @Get()
-  list(@AccountId() accountId: string): Promise<GardenDto[]> {
+  list(@AccountId() accountId: string): Promise<MyGarden[]> {
     return this.gardens.listFor(accountId);
   }
 

@@ -1,10 +1,10 @@
-import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { GardenDto, GardenInput } from '@candid-leaf/contract';
+import { ForbiddenException, Injectable } from '@nestjs/common';
+import { reaches, type GardenDto, type GardenInput, type MyGarden } from '@candid-leaf/contract';
 import type { Fault } from '@candid-leaf/core/records';
 import { frostFaults } from '@candid-leaf/core/season';
 import { daysBetween } from '@candid-leaf/core/units';
-import type { DataSource, EntityManager } from 'typeorm';
+import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock, dayIn } from '../shared/clock.js';
 import { noteRevision } from '../shared/garden-revision.js';
 import { notFound, throwIfFaults, versionConflict } from '../shared/http-errors.js';
@@ -52,14 +52,15 @@ export class GardensService {
     return garden;
   }
 
-  async listFor(accountId: string): Promise<GardenDto[]> {
+  async listFor(accountId: string): Promise<MyGarden[]> {
+    const memberships = await this.db.manager.findBy(MembershipEntity, { accountId });
+    const roles = new Map(memberships.map((m) => [m.gardenId, m.role]));
     const mine = await this.db.manager
       .createQueryBuilder(GardenEntity, 'g')
-      .innerJoin(MembershipEntity, 'm', 'm.gardenId = g.id')
-      .where('m.accountId = :accountId', { accountId })
+      .where({ id: In([...roles.keys()]) })
       .orderBy('g.createdAt')
       .getMany();
-    return mine.map((g) => this.dto(g));
+    return mine.map((g) => ({ ...this.dto(g), role: roles.get(g.id) ?? 'look' }));
   }
 
   /** Whoever must follow a garden that was made or changed (the weather does) says so here. */
@@ -103,10 +104,13 @@ export class GardensService {
           weatherTrouble: null,
         });
         await m.insert(GardenEntity, garden);
-        await m.insert(MembershipEntity, { accountId, gardenId: input.id });
+        await m.insert(MembershipEntity, { accountId, gardenId: input.id, role: 'keep', since: this.clock.now() });
         return { garden: this.dto(garden), moved: false };
       }
-      if (!(await m.existsBy(MembershipEntity, { accountId, gardenId: input.id }))) throw notFound('garden');
+      // its id stands in the body, where the guard does not look
+      const membership = await m.findOneBy(MembershipEntity, { accountId, gardenId: input.id });
+      if (!membership) throw notFound('garden');
+      if (!reaches(membership.role, 'keep')) throw new ForbiddenException('This is for those who keep this garden.');
       const same = Object.entries(content).every(([k, v]) => sameContent(v, old[k as keyof GardenEntity]));
       if (same) return { garden: this.dto(old), moved: false };
       if (version !== old.version) throw versionConflict();

@@ -1,4 +1,5 @@
-import { Entity, PrimaryColumn } from 'typeorm';
+import type { Role } from '@candid-leaf/contract';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('membership')
 export class MembershipEntity {
@@ -7,4 +8,10 @@ export class MembershipEntity {
 
   @PrimaryColumn('uuid')
   gardenId: string;
+
+  @Column('varchar', { length: 8 })
+  role: Role;
+
+  @Column('datetime', { precision: 3 })
+  since: Date;
 }

@@ -7,7 +7,7 @@ import { shapeFaults } from '@candid-leaf/core/records';
 export const BODY_LIMIT = { anybody: '10kb', gardener: '200kb' } as const;
 
 /** Where anybody may write. */
-const PUBLIC_WRITES = /^\/api\/(accounts|session)\/?$/i;
+const PUBLIC_WRITES = /^\/api\/(accounts|session|password\/\w+|watering\/.*)\/?$/i;
 
 const small = json({ limit: BODY_LIMIT.anybody, strict: false });
 const large = json({ limit: BODY_LIMIT.gardener, strict: false });

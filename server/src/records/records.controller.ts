@@ -2,7 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from
 import { IsId, RecordInput, type RecordDto } from '@candid-leaf/contract';
 import { RECORD_KIND_CODES, type RecordKind } from '@candid-leaf/core/records';
 import { IsIn, IsOptional } from 'class-validator';
-import { AccountId } from '../accounts/session.js';
+import { AccountId, Needs } from '../accounts/session.js';
 import { RecordsService } from './records.service.js';
 
 class RecordFilter {
@@ -28,6 +28,7 @@ export class RecordsController {
     return this.records.list(gardenId, filter);
   }
 
+  @Needs('record')
   @Put()
   put(
     @Param('gardenId') gardenId: string,
@@ -37,12 +38,14 @@ export class RecordsController {
     return this.records.put(gardenId, accountId, body);
   }
 
+  @Needs('record')
   @Delete(':recordId')
   @HttpCode(204)
   remove(@Param('gardenId') gardenId: string, @Param('recordId') recordId: string): Promise<void> {
     return this.records.setDeleted(gardenId, recordId, true);
   }
 
+  @Needs('record')
   @Post(':recordId/restore')
   @HttpCode(204)
   restore(@Param('gardenId') gardenId: string, @Param('recordId') recordId: string): Promise<void> {

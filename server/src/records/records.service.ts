@@ -27,8 +27,28 @@ import { putVersioned, updateRows } from '../shared/rows.js';
 import { CareRules } from './care-rules.js';
 import { RecordEntity } from './record.entity.js';
 
-export const recordDto = ({ id, version, type, plantId, placeId, day, data, createdAt }: RecordEntity): RecordDto =>
-  ({ id, version, type, plantId, placeId, day, data, createdAt: (createdAt ?? new Date()).toISOString() }) as RecordDto;
+export const recordDto = ({
+  id,
+  version,
+  type,
+  plantId,
+  placeId,
+  day,
+  data,
+  createdAt,
+  createdBy,
+}: RecordEntity): RecordDto =>
+  ({
+    id,
+    version,
+    type,
+    plantId,
+    placeId,
+    day,
+    data,
+    createdAt: (createdAt ?? new Date()).toISOString(),
+    by: createdBy,
+  }) as RecordDto;
 
 /** What a list of records may be narrowed to. */
 export interface RecordsWanted {

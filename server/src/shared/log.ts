@@ -47,4 +47,5 @@ export function openLog(level = 'warn'): Log {
 const kindOnly = (error: Error & { code?: unknown }): object => ({ kind: error.name, code: error.code });
 
 /** A secret that stands in an address is not for the log. */
-export const withoutSecrets = (path: string): string => path.replace(/^(\/api\/calendars\/)[^/]+/, '$1…');
+export const withoutSecrets = (path: string): string =>
+  path.replace(/^(\/api\/(?:calendars|invitations|watering)\/)[^/]+/, '$1…');

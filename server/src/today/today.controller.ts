@@ -1,7 +1,7 @@
 import { Body, Controller, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
 import { TaskDone } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
-import { AccountId } from '../accounts/session.js';
+import { AccountId, Needs } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
 import { Reckoner } from '../shared/reckoner.js';
 import type { Tick } from './task-source.js';
@@ -25,6 +25,7 @@ export class TodayController {
     this.putOff = reckoner.offer('put a task off', (gardenId: string, key: string) => today.postpone(gardenId, key));
   }
 
+  @Needs('record')
   @Post('done')
   @HttpCode(200)
   async done(
@@ -44,12 +45,14 @@ export class TodayController {
     );
   }
 
+  @Needs('record')
   @Post('undo')
   @HttpCode(204)
   async undo(@Param('gardenId') gardenId: string, @Param('key') key: string, @Body() body: TaskDone): Promise<void> {
     await this.takeBack(gardenId, key, body.recordId ?? null);
   }
 
+  @Needs('record')
   @Post('not-today')
   @HttpCode(204)
   async postpone(@Param('gardenId') gardenId: string, @Param('key') key: string): Promise<void> {

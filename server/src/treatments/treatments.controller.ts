@@ -1,6 +1,6 @@
 import { Body, Controller, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
 import { StartTreatment, TreatmentOutcome, type Outcome } from '@candid-leaf/contract';
-import { AccountId } from '../accounts/session.js';
+import { AccountId, Needs } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
 import { Reckoner } from '../shared/reckoner.js';
 import { TreatmentsService } from './treatments.service.js';
@@ -21,6 +21,7 @@ export class TreatmentsController {
     );
   }
 
+  @Needs('record')
   @Post('plants/:plantId/treatments')
   @HttpCode(200)
   async start(
@@ -31,6 +32,7 @@ export class TreatmentsController {
     return asJson(await this.takeOn(gardenId, plantId, { id, disorder }));
   }
 
+  @Needs('record')
   @Post('treatments/:treatmentId/outcome')
   @HttpCode(200)
   async close(

@@ -1,5 +1,5 @@
 import { Controller, Get, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
-import { AccountId } from '../accounts/session.js';
+import { AccountId, Needs } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
 import { Reckoner } from '../shared/reckoner.js';
 import { PlaceAndTimer } from './place-and-timer.service.js';
@@ -40,6 +40,7 @@ export class PlanController {
     return asJson(await this.sendPlan(gardenId, placeId));
   }
 
+  @Needs('record')
   @Post('places/:placeId/timer/read')
   @HttpCode(200)
   async read(

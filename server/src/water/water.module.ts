@@ -29,6 +29,7 @@ import { WateringSource } from './watering.source.js';
     WateringSource,
     { provide: HoseTimer, useClass: HttpHoseTimer },
   ],
+  exports: [PlanService],
 })
 export class WaterModule implements OnModuleInit {
   constructor(

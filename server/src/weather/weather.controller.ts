@@ -1,3 +1,4 @@
+import { Needs } from '../accounts/session.js';
 import { Controller, HttpCode, Param, Post } from '@nestjs/common';
 import type { WeatherState } from '@candid-leaf/contract';
 import { WeatherService } from './weather.service.js';
@@ -6,6 +7,7 @@ import { WeatherService } from './weather.service.js';
 export class WeatherController {
   constructor(private readonly weather: WeatherService) {}
 
+  @Needs('record')
   @Post('pull')
   @HttpCode(200)
   pull(@Param('gardenId') gardenId: string): Promise<WeatherState> {

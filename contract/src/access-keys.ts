@@ -1,0 +1,36 @@
+import { IsIn, IsInt, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { IsId } from './id.js';
+import { ROLES, type Role } from './people.js';
+
+/** A key for a script at home: to one garden, as far as its role says. */
+export class AccessKeyInput {
+  @IsId()
+  id: string;
+
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(80)
+  name: string;
+
+  @IsIn(ROLES)
+  role: Role;
+
+  /** how long it opens */
+  @IsInt()
+  @Min(1)
+  @Max(366, { message: 'must be 366 or less' })
+  days: number;
+}
+
+export interface AccessKeyDto {
+  id: string;
+  name: string;
+  role: Role;
+  expiresAt: string;
+  usedAt: string | null;
+}
+
+/** The key itself, told this once. */
+export interface NewAccessKey extends AccessKeyDto {
+  key: string;
+}

@@ -1,0 +1,63 @@
+import { IsIn, IsString, MaxLength, MinLength } from 'class-validator';
+import { IsId } from './id.js';
+
+/** What somebody may do in a garden, each with what stands before it: look at it, record in it, keep it. */
+export const ROLES = ['look', 'record', 'keep'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** Does a role reach as far as another? */
+export const reaches = (role: Role, needed: Role): boolean => ROLES.indexOf(role) >= ROLES.indexOf(needed);
+
+export class RoleChange {
+  @IsIn(ROLES)
+  role: Role;
+}
+
+/** Somebody is asked into a garden, by a link that works once. */
+export class InvitationInput {
+  @IsId()
+  id: string;
+
+  /** for whom it is, as the gardener calls them */
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(80)
+  name: string;
+
+  @IsIn(ROLES)
+  role: Role;
+}
+
+export interface MemberDto {
+  id: string;
+  name: string;
+  /** null: has left, and still stands beside what was recorded */
+  role: Role | null;
+}
+
+export interface InvitationDto {
+  id: string;
+  name: string;
+  role: Role;
+  expiresAt: string;
+}
+
+export interface PeopleDto {
+  members: MemberDto[];
+  invitations: InvitationDto[];
+}
+
+/** A link with a secret in it, told this once. */
+export interface NewLink {
+  id: string;
+  path: string;
+  expiresAt: string;
+}
+
+/** What stands on an invitation, for whoever opened its link. */
+export interface InvitationView {
+  garden: string;
+  by: string;
+  name: string;
+  role: Role;
+}

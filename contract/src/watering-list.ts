@@ -1,0 +1,56 @@
+import { IsCalendarDay } from '@candid-leaf/core/records';
+import type { Day, DateForm, Units } from '@candid-leaf/core/units';
+import { IsString, Matches, MaxLength, MinLength } from 'class-validator';
+import { IsId } from './id.js';
+import type { TaskDto } from './today.js';
+import type { PourDto } from './water.js';
+
+/** A list for whoever waters while nobody is there, behind a link that needs no account. */
+export class WateringListInput {
+  @IsId()
+  id: string;
+
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(80)
+  name: string;
+
+  @IsCalendarDay()
+  from: Day;
+
+  @IsCalendarDay()
+  to: Day;
+}
+
+export interface WateringListDto {
+  id: string;
+  name: string;
+  from: Day;
+  to: Day;
+  path?: string;
+}
+
+/** The list as whoever waters sees it: nothing else of the garden. */
+export interface WateringListView {
+  garden: { name: string; units: Units; dateForm: DateForm; today: Day };
+  name: string;
+  from: Day;
+  to: Day;
+  /** today's waterings that are still to be made */
+  tasks: Pick<TaskDto, 'key' | 'title' | 'where' | 'why' | 'litres' | 'feel'>[];
+  /** what was watered by this list today */
+  done: { id: string; name: string; litres: number }[];
+  /** the days of the plan, place by place in walking order */
+  places: { id: string; name: string; together: boolean; pours: Pick<PourDto, 'id' | 'plants' | 'known' | 'plan'>[] }[];
+}
+
+/** One watering of the list, made. */
+export class WateringTick {
+  @IsId()
+  recordId: string;
+
+  @IsString()
+  @MaxLength(120)
+  @Matches(/^water:[\w-]+$/, { message: 'must be a watering of the list' })
+  key: string;
+}

@@ -1,0 +1,5 @@
+import { Module } from '@nestjs/common';
+import { Mail } from './mail.service.js';
+
+@Module({ providers: [Mail], exports: [Mail] })
+export class MailModule {}

@@ -1,0 +1,93 @@
+import { ConflictException, Injectable, Logger } from '@nestjs/common';
+import { Cron, CronExpression } from '@nestjs/schedule';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { Me } from '@candid-leaf/contract';
+import { LessThanOrEqual, type DataSource } from 'typeorm';
+import { AccountEntity } from '../accounts/account.entity.js';
+import { AccountsService } from '../accounts/accounts.service.js';
+import { GardenEntity } from '../gardens/garden.entity.js';
+import { Mail } from '../mail/mail.service.js';
+import { inBackground } from '../shared/background.js';
+import { Clock } from '../shared/clock.js';
+import { inTransaction } from '../shared/transactions.js';
+import { PeopleService } from './people.service.js';
+
+/** An account that was asked to go can be kept for so long. */
+const GRACE_MS = 14 * 24 * 3600 * 1000;
+
+/** Accounts that go: first marked, and after a time of grace deleted, with the gardens that nobody else keeps. */
+@Injectable()
+export class LeavingService {
+  private readonly log = new Logger('Leaving');
+  private readonly followers: ((gardenId: string) => Promise<void>)[] = [];
+
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly accounts: AccountsService,
+    private readonly people: PeopleService,
+    private readonly mail: Mail,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Whoever keeps something of a garden outside the database says so here; it is told after the garden is gone. */
+  onGone(follow: (gardenId: string) => Promise<void>): void {
+    this.followers.push(follow);
+  }
+
+  /** @throws 409 where helpers would lose a garden: it is handed over first, or they are let go */
+  async ask(accountId: string, password: string): Promise<Me> {
+    const account = await this.accounts.withPassword(accountId, password);
+    const shared = (await this.people.keptAlone(this.db.manager, accountId)).filter((g) => g.helpers > 0);
+    if (shared.length > 0)
+      throw new ConflictException(
+        `Others help in ${shared.map((g) => g.garden.name).join(', ')}. Let one of them keep it, or let them go; then your account can go.`,
+      );
+    account.leavingAt ??= new Date(this.clock.now().getTime() + GRACE_MS);
+    await this.db.manager.update(AccountEntity, { id: accountId }, { leavingAt: account.leavingAt });
+    this.mail.send(
+      account.email,
+      'Your account is going',
+      `Your account at Candid Leaf, and the gardens that only you keep, will be deleted on ${account.leavingAt.toISOString().slice(0, 10)}.
+
+Until then you can sign in and keep it. What backups hold goes with the last of them.
+`,
+    );
+    return this.accounts.me(account);
+  }
+
+  async stay(accountId: string): Promise<Me> {
+    await this.db.manager.update(AccountEntity, { id: accountId }, { leavingAt: null });
+    return this.accounts.me(await this.db.manager.findOneByOrFail(AccountEntity, { id: accountId }));
+  }
+
+  @Cron(CronExpression.EVERY_HOUR)
+  sweep(): Promise<void> {
+    return inBackground('the sweep of accounts that go', async () => {
+      const due = await this.db.manager.findBy(AccountEntity, { leavingAt: LessThanOrEqual(this.clock.now()) });
+      for (const { id } of due) await this.remove(id);
+    });
+  }
+
+  /** All or nothing of one account. Somebody who came to help meanwhile keeps a garden from going. */
+  private async remove(accountId: string): Promise<void> {
+    const gone = await inTransaction(this.db, async (m) => {
+      const account = await m.findOne(AccountEntity, { where: { id: accountId }, lock: { mode: 'pessimistic_write' } });
+      if (!account?.leavingAt || account.leavingAt > this.clock.now()) return [];
+      const alone = await this.people.keptAlone(m, accountId);
+      if (alone.some((g) => g.helpers > 0)) {
+        this.log.warn('an account stays for now: others help in a garden that only it keeps');
+        return [];
+      }
+      const ids = alone.map((g) => g.garden.id);
+      // a plant holds on to its place, and a record to both: so these go from the leaves to the root
+      for (const id of ids) {
+        for (const table of ['record', 'treatment', 'plant', 'place'])
+          await m.query(`DELETE FROM ${table} WHERE gardenId = ?`, [id]);
+        await m.delete(GardenEntity, { id });
+      }
+      await m.delete(AccountEntity, { id: accountId });
+      return ids;
+    });
+    for (const id of gone) for (const follow of this.followers) await follow(id);
+  }
+}

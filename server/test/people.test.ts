@@ -1,0 +1,339 @@
+import type { PeopleDto, WateringListView } from '@candid-leaf/contract';
+import { DEMO_ACCOUNT } from '@candid-leaf/demo';
+import { startMail, type KeptMail, type MailStandIn } from '@candid-leaf/standins';
+import { v7 as uuid } from 'uuid';
+import { LeavingService } from '../src/people/leaving.service.js';
+import { Clock } from '../src/shared/clock.js';
+import { gardener, helper, potted, startApp, type App } from './app.js';
+
+let app: App;
+let mail: MailStandIn;
+beforeAll(async () => {
+  mail = await startMail();
+  app = await startApp({ smtpUrl: mail.smtpUrl, publicUrl: 'http://leaf.example' });
+});
+afterAll(async () => {
+  await app.stop();
+  await mail.close();
+});
+afterEach(() => jest.restoreAllMocks());
+
+const HOUR = 3600 * 1000;
+const later = (ms: number): void => {
+  const then = new Date(Date.now() + ms);
+  jest.spyOn(app.service(Clock), 'now').mockImplementation(() => then);
+};
+async function mailTo(address: string): Promise<KeptMail> {
+  for (;;) {
+    const [newest] = (await (await fetch(`${mail.url}/mails?to=${address}`)).json()) as KeptMail[];
+    if (newest) return newest;
+    await new Promise((soon) => setImmediate(soon));
+  }
+}
+const secretIn = (path: string): string => path.split('#')[1]!.trim();
+const who = (email: string, password = DEMO_ACCOUNT.password) => ({ email, password });
+
+describe('passwords', () => {
+  test('a forgotten one: a link by mail, once, for an hour; sessions and keys of before open nothing', async () => {
+    const email = `${uuid()}@halt.example`;
+    const g = await gardener(app, email);
+    const made = await g.agent.post(g.url('/keys')).send({ id: uuid(), name: 'k', role: 'keep', days: 5 }).expect(200);
+    const key = `Bearer ${(made.body as { key: string }).key}`;
+    await app.http().get(g.url('/view')).set('authorization', key).expect(200);
+    const known = await app.http().post('/api/password/forgotten').send({ email: email.toUpperCase() }).expect(202);
+    const unknown = await app
+      .http()
+      .post('/api/password/forgotten')
+      .send({ email: `x${email}` })
+      .expect(202);
+    expect(unknown.text).toBe(known.text);
+    const { text } = await mailTo(email);
+    const link = /http:\/\/leaf\.example\/new-password#\S+/.exec(text)![0];
+    const reset = (password: string) =>
+      app
+        .http()
+        .post('/api/password/new')
+        .send({ secret: secretIn(link), password });
+    await reset('short').expect(400);
+    later(HOUR + 1000);
+    await reset('a longer word').expect(400);
+    jest.restoreAllMocks();
+    await reset('a longer word').expect(204);
+    await reset('a third word').expect(400);
+    await g.agent.get(g.url('/view')).expect(401);
+    await app.http().get(g.url('/view')).set('authorization', key).expect(401);
+    await app.http().post('/api/session').send(who(email)).expect(401);
+    await app.http().post('/api/session').send(who(email, 'a longer word')).expect(201);
+  });
+
+  test('changed: the others are signed out, this one goes on; a wrong old one changes nothing', async () => {
+    const email = `${uuid()}@halt.example`;
+    const g = await gardener(app, email);
+    const elsewhere = app.agent();
+    await elsewhere.post('/api/session').send(who(email)).expect(201);
+    const change = (old: string) => g.agent.put('/api/account/password').send({ old, password: 'a longer word' });
+    await change('not this').expect(403);
+    await elsewhere.get('/api/session').expect(200);
+    await change(DEMO_ACCOUNT.password).expect(204);
+    await elsewhere.get('/api/session').expect(401);
+    await g.agent.get('/api/session').expect(200);
+    await g.agent.delete('/api/sessions').expect(204);
+    await g.agent.get('/api/session').expect(401);
+  });
+
+  test('asked for again and again: three mails an hour to one address', async () => {
+    const email = `${uuid()}@halt.example`;
+    const ask = () => app.http().post('/api/password/forgotten').send({ email });
+    for (let i = 0; i < 3; i++) await ask().expect(202);
+    await ask().expect(429);
+  });
+});
+
+test('registration switched off: only who is invited comes in, and the very first', async () => {
+  const shut = await startApp({ registration: false });
+  try {
+    const g = await gardener(shut);
+    expect((await shut.http().get('/api/entry').expect(200)).body).toEqual({ registration: false, mail: false });
+    const fresh = { ...DEMO_ACCOUNT, email: `${uuid()}@halt.example` };
+    await shut.http().post('/api/accounts').send(fresh).expect(403);
+    await shut
+      .http()
+      .post('/api/accounts')
+      .send({ ...fresh, invitation: 'y'.repeat(43) })
+      .expect(403);
+    const { body } = await g.agent.post(g.url('/invitations')).send({ id: uuid(), name: 'Bo', role: 'look' });
+    const invitation = secretIn((body as { path: string }).path);
+    await shut
+      .http()
+      .post('/api/accounts')
+      .send({ ...fresh, invitation })
+      .expect(201);
+    // no mail is sent from here, and that is said
+    await shut.http().post('/api/password/forgotten').send({ email: fresh.email }).expect(503);
+  } finally {
+    await shut.stop();
+  }
+});
+
+describe('in one garden', () => {
+  test('an invitation works once, within a week, until it is taken back, and is told again with a new link', async () => {
+    const g = await gardener(app);
+    const stranger = await gardener(app);
+    const id = uuid();
+    const make = async () =>
+      secretIn(
+        (
+          (await g.agent.post(g.url('/invitations')).send({ id, name: 'Mia', role: 'record' }).expect(200)).body as {
+            path: string;
+          }
+        ).path,
+      );
+    const first = await make();
+    const second = await make();
+    await app.http().get(`/api/invitations/${first}`).expect(404);
+    const told = await app.http().get(`/api/invitations/${second}`).expect(200);
+    expect(told.body).toEqual({ garden: 'Behind the old halt', by: 'Ann', name: 'Mia', role: 'record' });
+    later(7 * 24 * HOUR + 1000);
+    await stranger.agent.post(`/api/invitations/${second}/accept`).expect(404);
+    jest.restoreAllMocks();
+    await stranger.agent.post(`/api/invitations/${second}/accept`).expect(200);
+    await stranger.agent.post(`/api/invitations/${second}/accept`).expect(200); // the first answer may have been lost
+    await (await gardener(app)).agent.post(`/api/invitations/${second}/accept`).expect(404);
+    const taken = uuid();
+    const { body } = await g.agent.post(g.url('/invitations')).send({ id: taken, name: 'Bo', role: 'keep' });
+    await g.agent.delete(g.url(`/invitations/${taken}`)).expect(204);
+    await stranger.agent.post(`/api/invitations/${secretIn((body as { path: string }).path)}/accept`).expect(404);
+  });
+
+  test('who recorded what is kept, also when they have left; a garden is handed over before its last keeper goes', async () => {
+    const g = await gardener(app);
+    const { plant } = await potted(g);
+    const mia = await helper(app, g, 'record');
+    const record = { id: uuid(), type: 'watering', plantId: plant, data: { date: '2026-07-18', litres: 1 } };
+    await mia.agent.put(g.url('/records')).send(record).expect(200);
+    const { body: records } = await g.agent.get(g.url('/records')).expect(200);
+    expect(records).toMatchObject([{ by: mia.id }]);
+    await g.agent.post(g.url('/leave')).expect(409);
+    await g.agent
+      .put(g.url(`/people/${mia.id}`))
+      .send({ role: 'keep' })
+      .expect(204);
+    await mia.agent
+      .put(g.url(`/people/${(await me(g)).id}`))
+      .send({ role: 'record' })
+      .expect(204);
+    await mia.agent
+      .put(g.url(`/people/${mia.id}`))
+      .send({ role: 'look' })
+      .expect(409);
+    await mia.agent.post(g.url('/leave')).expect(409);
+    await g.agent
+      .put(g.url('/people/' + mia.id))
+      .send({ role: 'look' })
+      .expect(403);
+    await g.agent.post(g.url('/leave')).expect(204);
+    await g.agent.get(g.url('/view')).expect(404);
+    const people = (await mia.agent.get(g.url('/people')).expect(200)).body as PeopleDto;
+    expect(people.members).toEqual([{ id: mia.id, name: 'Mia', role: 'keep' }]);
+  });
+
+  test('somebody who goes takes no key along, and stands beside what they wrote', async () => {
+    const g = await gardener(app);
+    const { plant } = await potted(g);
+    const mia = await helper(app, g, 'record');
+    const made = await mia.agent
+      .post(g.url('/keys'))
+      .send({ id: uuid(), name: 'k', role: 'keep', days: 5 })
+      .expect(200);
+    const key = `Bearer ${(made.body as { key: string }).key}`;
+    const write = () =>
+      app
+        .http()
+        .put(g.url('/records'))
+        .set('authorization', key)
+        .send({ id: uuid(), type: 'watering', plantId: plant, data: { date: '2026-07-18', litres: 1 } });
+    await write().expect(200);
+    // a key to keep reaches no further than its owner, who may record
+    await app.http().put(g.url('/places')).set('authorization', key).send({}).expect(403);
+    later(5 * 24 * HOUR + 1000);
+    await write().expect(401);
+    jest.restoreAllMocks();
+    await g.agent.delete(g.url(`/people/${mia.id}`)).expect(204);
+    await write().expect(401);
+    const people = (await g.agent.get(g.url('/people')).expect(200)).body as PeopleDto;
+    expect(people.members).toContainEqual({ id: mia.id, name: 'Mia', role: null });
+  });
+});
+const me = async (g: Awaited<ReturnType<typeof gardener>>) =>
+  (await g.agent.get('/api/session').expect(200)).body as { id: string };
+
+describe('a list for whoever waters', () => {
+  const made = async (from = '2026-07-18', to = '2026-07-20') => {
+    const g = await gardener(app);
+    const { plant } = await potted(g);
+    for (const [day, litres] of [
+      ['2026-07-13', 3],
+      ['2026-07-14', 3],
+      ['2026-07-15', 3],
+    ] as const)
+      await g.agent
+        .put(g.url('/records'))
+        .send({ id: uuid(), type: 'watering', plantId: plant, data: { date: day, litres } })
+        .expect(200);
+    const id = uuid();
+    const { body } = await g.agent.post(g.url('/watering-lists')).send({ id, name: 'Grandma', from, to }).expect(200);
+    const at = `/api/watering/${secretIn((body as { path: string }).path)}`;
+    const read = async () => (await app.http().get(at).expect(200)).body as WateringListView;
+    const tick = (key: string, recordId: string) => app.http().post(`${at}/ticks`).send({ key, recordId });
+    return { g, id, at, read, tick, plant };
+  };
+
+  test('tells what the one plan says, and a tick on it is a record of the list, once', async () => {
+    const { g, id, at, read, tick, plant } = await made();
+    const view = await read();
+    const { body: plans } = await g.agent.get(g.url('/plan')).expect(200);
+    const planned = (plans as { pours: { plan: { days: { date: string; litres: number }[] } }[] }[])[0]!.pours[0]!.plan;
+    expect(view.places[0]!.pours[0]!.plan).toEqual(planned);
+    const [task] = view.tasks;
+    expect(task).toMatchObject({ litres: planned.days[0]!.litres, title: 'Water Paste' });
+    const recordId = uuid();
+    await tick(task!.key, recordId).expect(200);
+    await tick(task!.key, recordId).expect(200);
+    await tick(task!.key, uuid()).expect(200); // somebody else ticks the same
+    const { body: today } = await g.agent.get(g.url(`/records?plantId=${plant}&type=watering`)).expect(200);
+    expect((today as { day: string }[]).filter((r) => r.day === '2026-07-18')).toMatchObject([
+      { by: id, id: recordId },
+    ]);
+    expect(await read()).toMatchObject({ tasks: [], done: [{ name: 'Paste', litres: task!.litres }] });
+    expect(((await g.agent.get(g.url('/people'))).body as PeopleDto).members).toContainEqual({
+      id,
+      name: 'Grandma',
+      role: null,
+    });
+    await app.http().post(`${at}/undo`).send({ key: task!.key, recordId }).expect(204);
+    expect((await read()).tasks).toHaveLength(1);
+  });
+
+  test('opens nothing else, nothing of others, nothing before its days or after, nor when it is taken back', async () => {
+    const { g, id, at, read, tick, plant } = await made('2026-07-19');
+    expect(await read()).toMatchObject({ tasks: [], done: [] });
+    await tick(`water:${plant}`, uuid()).expect(404);
+    const own = await g.agent
+      .put(g.url('/records'))
+      .send({ id: uuid(), type: 'watering', plantId: plant, data: { date: '2026-07-18', litres: 2 } });
+    const at19 = await g.agent.get(g.url('')).expect(200);
+    const { today: _t, ...garden } = at19.body as { today: string };
+    await g.agent
+      .put('/api/gardens')
+      .send({ ...garden, pinnedDate: '2026-07-19' })
+      .expect(200);
+    await app
+      .http()
+      .post(`${at}/undo`)
+      .send({ key: `water:${plant}`, recordId: (own.body as { id: string }).id })
+      .expect(404);
+    await tick('look-again:x', uuid()).expect(400);
+    await g.agent.delete(g.url(`/watering-lists/${id}`)).expect(204);
+    await app.http().get(at).expect(404);
+    await tick(`water:${plant}`, uuid()).expect(404);
+    const bad = (from: string, to: string) =>
+      g.agent.post(g.url('/watering-lists')).send({ id: uuid(), name: 'x', from, to });
+    await bad('2026-07-25', '2026-07-20').expect(400);
+    await bad('2026-07-01', '2026-07-02').expect(400);
+    await bad('2026-07-20', '2026-12-20').expect(400);
+  });
+});
+
+describe('an account that goes', () => {
+  const sweep = () => app.service(LeavingService).sweep();
+
+  test('is marked, can stay within two weeks, and then is gone with the gardens that only it kept', async () => {
+    const email = `${uuid()}@halt.example`;
+    const g = await gardener(app, email);
+    const { plant } = await potted(g);
+    const write = { id: uuid(), type: 'watering', plantId: plant, data: { date: '2026-07-18', litres: 1 } };
+    await g.agent.put(g.url('/records')).send(write).expect(200);
+    const other = await gardener(app);
+    const shared = await helper(app, other, 'record');
+    const ask = (password: string) => g.agent.post('/api/account/leaving').send({ password });
+    await ask('not this').expect(403);
+    await ask(DEMO_ACCOUNT.password).expect(200);
+    expect((await mailTo(email)).subject).toBe('Your account is going');
+    await g.agent.delete('/api/account/leaving').expect(200);
+    later(15 * 24 * HOUR);
+    await sweep();
+    jest.restoreAllMocks();
+    await g.agent.get(g.url('/view')).expect(200);
+    await ask(DEMO_ACCOUNT.password).expect(200);
+    later(13 * 24 * HOUR);
+    await sweep();
+    await g.agent.get(g.url('/view')).expect(200);
+    later(14 * 24 * HOUR + 60_000);
+    await sweep();
+    jest.restoreAllMocks();
+    await g.agent.get('/api/session').expect(401);
+    const db = await app.connect();
+    for (const table of ['record', 'plant', 'place', 'weather', 'membership']) {
+      const [rows] = await db.query(`SELECT 1 FROM ${table} WHERE gardenId = ?`, [g.garden]);
+      expect(rows).toEqual([]);
+    }
+    await db.end();
+    await shared.agent.get(other.url('/view')).expect(200);
+  });
+
+  test('cannot take a garden from its helpers', async () => {
+    const g = await gardener(app);
+    const mia = await helper(app, g, 'look');
+    const ask = () => g.agent.post('/api/account/leaving').send({ password: DEMO_ACCOUNT.password });
+    await ask().expect(409);
+    await g.agent
+      .put(g.url(`/people/${mia.id}`))
+      .send({ role: 'keep' })
+      .expect(204);
+    await ask().expect(200);
+    later(15 * 24 * HOUR);
+    await sweep();
+    jest.restoreAllMocks();
+    await mia.agent.get(g.url('/view')).expect(200);
+  });
+});
