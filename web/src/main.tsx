@@ -1,11 +1,12 @@
 import 'reflect-metadata';
-import { onlineManager, QueryClient } from '@tanstack/react-query';
+import { onlineManager, QueryCache, QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import './features/writes';
 import { ApiError } from './lib/api';
+import { queryKeys } from './lib/query-keys';
 import { registerWrites } from './lib/writes';
 import { findAccount } from './offline/account';
 import { KEPT_FOR, KEPT_MS, keptViews } from './offline/kept-views';
@@ -17,7 +18,18 @@ import { ToastArea } from './ui/toast';
 /** An answer is taken for the newest so long. */
 const SHORT_MS = 15_000;
 
+/** A garden that is no longer open to whoever looks leaves the device too. */
+const dropWhatIsGone = new QueryCache({
+  onError: (error, { queryKey: [what, gardenId, part] }) => {
+    if (!(error instanceof ApiError) || error.status !== 404 || what !== 'garden' || part !== 'view') return;
+    const others = (q: { queryKey: readonly unknown[] }): boolean => q.queryKey[2] !== 'view';
+    client.removeQueries({ queryKey: queryKeys.garden(String(gardenId)), predicate: others });
+    void client.invalidateQueries({ queryKey: queryKeys.gardens });
+  },
+});
+
 const client = new QueryClient({
+  queryCache: dropWhatIsGone,
   defaultOptions: {
     queries: {
       staleTime: SHORT_MS,

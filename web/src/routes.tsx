@@ -30,6 +30,26 @@ export const router = createBrowserRouter([
         path: ROUTES.newGarden,
         lazy: async () => ({ Component: (await import('./features/settings/screens/new-garden')).NewGarden }),
       },
+      {
+        path: ROUTES.newPassword,
+        lazy: async () => ({ Component: (await import('./features/account/screens/new-password')).NewPassword }),
+      },
+      {
+        path: ROUTES.join,
+        lazy: async () => ({ Component: (await import('./features/people/screens/join')).JoinScreen }),
+      },
+      {
+        path: ROUTES.watering,
+        lazy: async () => ({ Component: (await import('./features/away/screens/watering')).WateringScreen }),
+      },
+      {
+        path: ROUTES.account,
+        lazy: async () => ({ Component: (await import('./features/account/screens/account')).AccountScreen }),
+      },
+      {
+        path: ROUTES.people,
+        lazy: async () => ({ Component: (await import('./features/people/screens/people')).PeopleScreen }),
+      },
       { path: ROUTES.garden, element: <GardenScreen /> },
       {
         path: ROUTES.settings,

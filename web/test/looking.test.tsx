@@ -20,6 +20,7 @@ const look = (id: string, day: string, signs: Inspection['signs'], more: object 
   day,
   data: { date: day, allClear: false, signs, ...more },
   createdAt: day,
+  by: 'a',
 });
 const viewWith = (...records: RecordDto[]) =>
   ({ garden: gardenWith(), plant: { id: 'p1', placeId: 'bed', crop: 'tomato' }, records }) as unknown as PlantView;

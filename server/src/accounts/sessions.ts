@@ -11,4 +11,4 @@ export async function beginSession(request: Request, accountId: string, since: n
 }
 
 export const endSession = (request: Request): Promise<void> =>
-  promisify(request.session.destroy.bind(request.session))() as Promise<void>;
+  promisify(request.session.destroy.bind(request.session))();

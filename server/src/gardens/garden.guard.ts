@@ -25,6 +25,16 @@ interface Entrant extends Caller {
   role: Role | null;
 }
 
+interface KeyRow {
+  id: string;
+  accountId: string;
+  gardenId: string;
+  role: Role;
+  usedAt: Date | null;
+  /** what its owner may in that garden; null: nothing any more */
+  own: Role | null;
+}
+
 /** What is said to a role that does not reach. */
 const TOO_FAR: Record<Role, string> = {
   look: 'This is not open to you.',
@@ -78,21 +88,21 @@ export class GardenGuard implements CanActivate {
   private async bySession(request: Request, gardenId: string | null): Promise<Entrant | null> {
     const { accountId, since = 0 } = request.session;
     if (!accountId) return null;
-    const [row] = (await this.db.query(
+    const [row] = await this.db.query<{ sessionsSince: number; role: Role | null }[]>(
       `SELECT a.sessionsSince, m.role FROM account a LEFT JOIN membership m ON m.accountId = a.id AND m.gardenId = ? WHERE a.id = ?`,
       [gardenId, accountId],
-    )) as { sessionsSince: number; role: Role | null }[];
+    );
     return row && row.sessionsSince === since ? { accountId, keyId: null, role: row.role } : null;
   }
 
   /** A key opens its own garden, as far as its role and that of its owner reach, until it ends. */
   private async byKey(key: string, gardenId: string | null): Promise<Entrant | null> {
     const now = this.clock.now();
-    const [row] = (await this.db.query(
+    const [row] = await this.db.query<KeyRow[]>(
       `SELECT k.id, k.accountId, k.gardenId, k.role, k.usedAt, m.role AS own FROM access_key k
         LEFT JOIN membership m ON m.accountId = k.accountId AND m.gardenId = k.gardenId WHERE k.secretHash = ? AND k.expiresAt > ?`,
       [hashOf(key), now],
-    )) as { id: string; accountId: string; gardenId: string; role: Role; usedAt: Date | null; own: Role | null }[];
+    );
     if (!row) return null;
     if (!row.usedAt || now.getTime() - row.usedAt.getTime() > NOTE_EVERY_MS)
       await this.db.query(`UPDATE access_key SET usedAt = ? WHERE id = ?`, [now, row.id]);

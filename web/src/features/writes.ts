@@ -4,6 +4,8 @@ import './places/writes';
 import './plant/writes';
 import './records/writes';
 import './kinds/writes';
+import './people/writes';
+import './away/writes';
 import './reports/writes';
 import './season/writes';
 import './settings/writes';

@@ -1,4 +1,4 @@
-import type { GardenDto } from '@candid-leaf/contract';
+import { reaches, type GardenDto, type Role } from '@candid-leaf/contract';
 import { formatterFor, METRIC, type Formatter, type Units } from '@candid-leaf/core/units';
 import { createContext, useContext, useMemo } from 'react';
 import { linkTo, type Query, type Route, type RouteParams } from './paths';
@@ -10,6 +10,15 @@ export function useGarden(): GardenDto {
   const garden = useContext(GardenContext);
   if (!garden) throw new Error('this page belongs inside a garden');
   return garden;
+}
+
+/** How far whoever looks may go in this garden. The server decides; this only hides what it would refuse. */
+export const RoleContext = createContext<Role>('keep');
+
+/** May whoever looks do this here? */
+export function useMay(): (needed: Role) => boolean {
+  const role = useContext(RoleContext);
+  return (needed) => reaches(role, needed);
 }
 
 /** The gardener's units; metric where there is no garden yet. */

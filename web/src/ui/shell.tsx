@@ -1,10 +1,10 @@
-import type { GardenDto, RibbonDay, WeatherState } from '@candid-leaf/contract';
+import type { GardenDto, RibbonDay, Role, WeatherState } from '@candid-leaf/contract';
 import { formatterFor } from '@candid-leaf/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { BookOpen, CalendarRange, Settings, Sprout, Warehouse } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { GardenContext } from '../lib/garden-context';
+import { GardenContext, RoleContext } from '../lib/garden-context';
 import { linkTo } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
 import { useOutbox } from '../offline/use-outbox';
@@ -18,6 +18,8 @@ const navLook = ({ isActive }: { isActive: boolean }) =>
 
 interface Props {
   garden: GardenDto;
+  /** how far whoever looks may go here */
+  role: Role;
   /** undefined: it comes yet; null: these days are not spoken of here */
   ribbon?: RibbonDay[] | null | undefined;
   weather?: WeatherState | undefined;
@@ -25,7 +27,7 @@ interface Props {
 }
 
 /** What stands round every page of a garden: its name, the ways about, and the ribbon of days that never moves. */
-export function Shell({ garden, ribbon, weather, children }: Props) {
+export function Shell({ garden, role, ribbon, weather, children }: Props) {
   const online = useOnline();
   const list = useOutbox();
   const client = useQueryClient();
@@ -33,47 +35,49 @@ export function Shell({ garden, ribbon, weather, children }: Props) {
   const here = { gardenId: garden.id };
   return (
     <GardenContext.Provider value={garden}>
-      <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
-        <div className="mx-auto flex max-w-7xl items-center justify-between gap-2 px-3 pt-1 sm:px-5">
-          <Link
-            to={linkTo('garden', here)}
-            className="min-w-0 truncate py-1.5 font-head text-xl font-semibold text-ink"
-          >
-            {garden.name}
-          </Link>
-          <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
-            <NavLink to={linkTo('garden', here)} end className={navLook}>
-              <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
-            </NavLink>
-            <NavLink to={linkTo('season', here)} className={navLook}>
-              <CalendarRange aria-hidden size={18} /> <span className="max-sm:sr-only">Season</span>
-            </NavLink>
-            <NavLink to={linkTo('shed', here)} className={navLook}>
-              <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>
-            </NavLink>
-            <NavLink to={linkTo('handbook', here)} className={navLook}>
-              <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>
-            </NavLink>
-            <NavLink to={linkTo('settings', here)} className={navLook}>
-              <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>
-            </NavLink>
-            <SignOut list={list} className={navLook({ isActive: false })} />
-          </nav>
-        </div>
-        <div className="mx-auto max-w-7xl px-1 sm:px-5">
-          {ribbon ? <Ribbon days={ribbon} today={garden.today} /> : ribbon === undefined && <div className="h-22" />}
-        </div>
-      </header>
-      <OutboxBar list={list} online={online} asOf={asOf} />
-      {weather?.trouble && (
-        <p role="status" className="mx-auto max-w-7xl px-3 pt-2 text-soft sm:px-5">
-          The weather station does not answer
-          {weather.newest &&
-            `; the newest day it gave is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`}
-          . Water is reckoned with what is known.
-        </p>
-      )}
-      <main className="mx-auto max-w-7xl px-3 py-4 sm:px-5">{children}</main>
+      <RoleContext.Provider value={role}>
+        <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
+          <div className="mx-auto flex max-w-7xl items-center justify-between gap-2 px-3 pt-1 sm:px-5">
+            <Link
+              to={linkTo('garden', here)}
+              className="min-w-0 truncate py-1.5 font-head text-xl font-semibold text-ink"
+            >
+              {garden.name}
+            </Link>
+            <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
+              <NavLink to={linkTo('garden', here)} end className={navLook}>
+                <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
+              </NavLink>
+              <NavLink to={linkTo('season', here)} className={navLook}>
+                <CalendarRange aria-hidden size={18} /> <span className="max-sm:sr-only">Season</span>
+              </NavLink>
+              <NavLink to={linkTo('shed', here)} className={navLook}>
+                <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>
+              </NavLink>
+              <NavLink to={linkTo('handbook', here)} className={navLook}>
+                <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>
+              </NavLink>
+              <NavLink to={linkTo('settings', here)} className={navLook}>
+                <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>
+              </NavLink>
+              <SignOut list={list} className={navLook({ isActive: false })} />
+            </nav>
+          </div>
+          <div className="mx-auto max-w-7xl px-1 sm:px-5">
+            {ribbon ? <Ribbon days={ribbon} today={garden.today} /> : ribbon === undefined && <div className="h-22" />}
+          </div>
+        </header>
+        <OutboxBar list={list} online={online} asOf={asOf} />
+        {weather?.trouble && (
+          <p role="status" className="mx-auto max-w-7xl px-3 pt-2 text-soft sm:px-5">
+            The weather station does not answer
+            {weather.newest &&
+              `; the newest day it gave is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`}
+            . Water is reckoned with what is known.
+          </p>
+        )}
+        <main className="mx-auto max-w-7xl px-3 py-4 sm:px-5">{children}</main>
+      </RoleContext.Provider>
     </GardenContext.Provider>
   );
 }

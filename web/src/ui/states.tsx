@@ -1,7 +1,8 @@
 import { CloudOff, Loader, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { ApiError } from '../lib/api';
-import { Button } from './button';
+import { ROUTES } from '../lib/paths';
+import { Button, buttonLook } from './button';
 import { useOnline } from './use-online';
 
 /** What a page shows while it waits, when it could not, and when there is nothing yet. */
@@ -31,11 +32,14 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
         {lost ? 'The server cannot be reached.' : error.message}
       </p>
       {lost && <p className="mt-1 text-soft">Nothing you wrote is lost. Check the connection and try again.</p>}
-      {again && (
-        <Button className="mt-3" onClick={again}>
-          Try again
-        </Button>
-      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {again && <Button onClick={again}>Try again</Button>}
+        {!lost && error.status === 404 && (
+          <a className={buttonLook('quiet')} href={ROUTES.home}>
+            To your gardens
+          </a>
+        )}
+      </div>
     </div>
   );
 }
@@ -54,6 +58,15 @@ export function NotKept() {
         Back
       </Button>
     </div>
+  );
+}
+
+/** A page for those who keep the garden, opened by somebody who does not. */
+export function NotOpen() {
+  return (
+    <Empty title="This is for those who keep this garden">
+      <p>You may look and help here. Whoever keeps the garden can let you do more.</p>
+    </Empty>
   );
 }
 

@@ -1,6 +1,7 @@
 import type { GardenView, PlantView, RecordDto, RecordInput } from '@candid-leaf/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import { queryKeys } from '../../lib/query-keys';
+import { accountHere } from '../../offline/account';
 import { reckonHere } from './reckon-here';
 
 type Input = { gardenId: string; record: RecordInput };
@@ -14,6 +15,7 @@ export const recordKept = ({ record }: Input): RecordDto =>
     placeId: record.placeId ?? null,
     day: (record.data as { date: string }).date,
     createdAt: new Date().toISOString(),
+    by: accountHere() ?? '',
   }) as RecordDto;
 
 /** Minutes become litres only with the server's word on the flow. */

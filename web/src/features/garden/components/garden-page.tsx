@@ -1,27 +1,31 @@
-import type { GardenView } from '@candid-leaf/contract';
+import { reaches, type GardenView, type Role } from '@candid-leaf/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { PageGuard } from '../../../ui/page-guard';
 import { Shell } from '../../../ui/shell';
-import { gardenViewQuery } from '../queries';
+import { NotOpen } from '../../../ui/states';
+import { gardenViewQuery, useRoleIn } from '../queries';
 
 interface Props {
   /** its heading; null where the page has one of its own */
   title: ((view: GardenView) => string) | null;
   waiting?: string;
+  /** who may open it; what is only looked at is open to all */
+  needs?: Role;
   children: (view: GardenView) => ReactNode;
 }
 
 /** A page of a garden under its title: the garden round it, and the states before it is there. */
-export function GardenPage({ title, waiting = 'Opening the notebook', children }: Props) {
+export function GardenPage({ title, waiting = 'Opening the notebook', needs = 'look', children }: Props) {
   const { gardenId = '' } = useParams();
+  const role = useRoleIn(gardenId);
   return (
     <PageGuard query={useQuery(gardenViewQuery(gardenId))} waiting={waiting}>
       {(view) => (
-        <Shell garden={view.garden} ribbon={view.ribbon} weather={view.weather}>
+        <Shell garden={view.garden} role={role} ribbon={view.ribbon} weather={view.weather}>
           {title && <h1 className="mb-3 text-3xl">{title(view)}</h1>}
-          {children(view)}
+          {reaches(role, needs) ? children(view) : <NotOpen />}
         </Shell>
       )}
     </PageGuard>

@@ -5,7 +5,7 @@ import { SOILS } from '@candid-leaf/core/water';
 import { CalendarDays, Footprints, Pencil, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { COVER_WORDS, KIND_WORDS, percent } from '../../../ui/water-left';
@@ -24,6 +24,7 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
   const garden = useGarden();
   const link = useLink();
   const { place, plants } = view;
+  const may = useMay();
   const pots = isPotted(place);
   return (
     <Panel label={place.name} className="px-3 pt-2 pb-3 sm:px-4">
@@ -31,7 +32,7 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
         <Heading view={view} left={mean(plants.map((p) => leftOn(p, day)))} />
         <Acts view={view} day={day <= garden.today ? day : garden.today} />
       </div>
-      {day === garden.today && plants.some((p) => p.feelFirst) && <FeelFirst view={view} />}
+      {day === garden.today && may('record') && plants.some((p) => p.feelFirst) && <FeelFirst view={view} />}
       <ul className="mt-1 grid grid-cols-3 items-end gap-y-2 sm:grid-cols-[repeat(auto-fit,minmax(6.5rem,1fr))]">
         {plants.map((p) => (
           <PlantCell
@@ -45,9 +46,11 @@ export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
         {plants.length === 0 && (
           <li className="col-span-full py-6 text-center text-soft">
             Nothing stands here yet.{' '}
-            <Link className="font-semibold text-leaf underline" to={link('newPlant', { placeId: place.id })}>
-              Add a plant
-            </Link>
+            {may('keep') && (
+              <Link className="font-semibold text-leaf underline" to={link('newPlant', { placeId: place.id })}>
+                Add a plant
+              </Link>
+            )}
           </li>
         )}
       </ul>
@@ -90,6 +93,7 @@ function Heading({ view: { place }, left }: { view: PlaceOnView; left: number | 
 /** What can be done at the whole place. */
 function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
   const link = useLink();
+  const may = useMay();
   const { place, plants } = view;
   const [recording, setRecording] = useState(false);
   const at = { placeId: place.id };
@@ -97,26 +101,32 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
     <div className="flex items-center">
       {plants.length > 0 && (
         <>
-          <WaterButton view={view} />
+          {may('record') && <WaterButton view={view} />}
           <Link to={link('placePlan', at)} aria-label={`Water plan of ${place.name}`} className={buttonLook('quiet')}>
             <CalendarDays aria-hidden size={18} /> <span className="max-sm:hidden">Week</span>
           </Link>
-          <Link to={link('placeWalk', at)} aria-label={`Walk along ${place.name}`} className={buttonLook('quiet')}>
-            <Footprints aria-hidden size={18} /> <span className="max-sm:hidden">Walk</span>
-          </Link>
+          {may('record') && (
+            <Link to={link('placeWalk', at)} aria-label={`Walk along ${place.name}`} className={buttonLook('quiet')}>
+              <Footprints aria-hidden size={18} /> <span className="max-sm:hidden">Walk</span>
+            </Link>
+          )}
         </>
       )}
-      <Button
-        look="quiet"
-        onClick={() => setRecording(true)}
-        className="px-3.5"
-        aria-label={`Record something done at ${place.name}`}
-      >
-        <Plus aria-hidden size={18} />
-      </Button>
-      <Link to={link('place', at)} aria-label={`Change ${place.name}`} className={`${buttonLook('quiet')} px-3`}>
-        <Pencil aria-hidden size={17} />
-      </Link>
+      {may('record') && (
+        <Button
+          look="quiet"
+          onClick={() => setRecording(true)}
+          className="px-3.5"
+          aria-label={`Record something done at ${place.name}`}
+        >
+          <Plus aria-hidden size={18} />
+        </Button>
+      )}
+      {may('keep') && (
+        <Link to={link('place', at)} aria-label={`Change ${place.name}`} className={`${buttonLook('quiet')} px-3`}>
+          <Pencil aria-hidden size={17} />
+        </Link>
+      )}
       <RecordSheet
         open={recording}
         onClose={() => setRecording(false)}

@@ -2,7 +2,7 @@ import type { GardenView, TaskDto } from '@candid-leaf/contract';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useLink } from '../../../lib/garden-context';
+import { useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { Empty, Waiting } from '../../../ui/states';
 import { TodayList } from '../../today/components/today-list';
@@ -38,6 +38,7 @@ function Garden({ view }: { view: GardenView }) {
   const [params] = useSearchParams();
   const [ordering, setOrdering] = useState(false);
   const link = useLink();
+  const may = useMay();
   const chosen = ribbon.find((d) => d.day === params.get('day'));
   const names = places.map((p) => p.place);
   return (
@@ -65,16 +66,18 @@ function Garden({ view }: { view: GardenView }) {
           ) : (
             places.map((p) => <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} />)
           )}
-          <div className="flex flex-wrap gap-2">
-            <Link to={link('newPlace', {})} className={buttonLook('plain')}>
-              <Plus aria-hidden size={18} /> Add a bed or pots
-            </Link>
-            {places.length > 1 && !ordering && (
-              <Button look="quiet" onClick={() => setOrdering(true)}>
-                Change the walking order
-              </Button>
-            )}
-          </div>
+          {may('keep') && (
+            <div className="flex flex-wrap gap-2">
+              <Link to={link('newPlace', {})} className={buttonLook('plain')}>
+                <Plus aria-hidden size={18} /> Add a bed or pots
+              </Link>
+              {places.length > 1 && !ordering && (
+                <Button look="quiet" onClick={() => setOrdering(true)}>
+                  Change the walking order
+                </Button>
+              )}
+            </div>
+          )}
         </div>
       </div>
     </>

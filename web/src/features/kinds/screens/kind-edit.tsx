@@ -11,7 +11,7 @@ import { kindsQuery } from '../queries';
 export function KindEdit() {
   const { kindId } = useParams();
   return (
-    <GardenPage title={() => (kindId ? 'Change a kind' : 'A kind from its packet')}>
+    <GardenPage needs="keep" title={() => (kindId ? 'Change a kind' : 'A kind from its packet')}>
       {() => (kindId ? <Change kindId={kindId} /> : <New />)}
     </GardenPage>
   );

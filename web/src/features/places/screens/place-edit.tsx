@@ -17,7 +17,7 @@ export function PlaceEdit() {
   const { placeId } = useParams();
   const here = (v: GardenView) => v.places.find((p) => p.place.id === placeId);
   return (
-    <GardenPage title={(v) => here(v)?.place.name ?? 'A new place'}>
+    <GardenPage needs="keep" title={(v) => here(v)?.place.name ?? 'A new place'}>
       {(v) => {
         const view = here(v);
         if (placeId && !view) return <Empty title="This place is not in the garden any more." />;

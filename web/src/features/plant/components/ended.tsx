@@ -1,7 +1,7 @@
 import type { PlantView } from '@candid-leaf/contract';
 import { growingYearOf } from '@candid-leaf/core/season';
 import { Link } from 'react-router';
-import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
@@ -12,6 +12,7 @@ import { restorePlant } from '../writes';
 export function Ended({ view, ended }: { view: PlantView; ended: NonNullable<PlantView['ended']> }) {
   const garden = useGarden();
   const link = useLink();
+  const may = useMay();
   const f = useFormat();
   const { year } = growingYearOf(view.plant.transplantedOn ?? ended.on, garden.latitude, garden.seasonMode ?? 'warm');
   const back = useWrite(restorePlant, garden.id);
@@ -28,13 +29,15 @@ export function Ended({ view, ended }: { view: PlantView; ended: NonNullable<Pla
         <Link className={buttonLook('quiet')} to={link('plantSheet', { plantId: view.plant.id })}>
           Case sheet
         </Link>
-        <Button
-          look="quiet"
-          disabled={back.isPending}
-          onClick={() => back.mutate({ id: view.plant.id }, { said: `${view.plant.name} stands again.` })}
-        >
-          It still stands
-        </Button>
+        {may('keep') && (
+          <Button
+            look="quiet"
+            disabled={back.isPending}
+            onClick={() => back.mutate({ id: view.plant.id }, { said: `${view.plant.name} stands again.` })}
+          >
+            It still stands
+          </Button>
+        )}
       </div>
     </Panel>
   );

@@ -7,7 +7,7 @@ import type { Day } from '@candid-leaf/core/units';
 import { Droplets, FileText, Pencil, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
@@ -47,7 +47,8 @@ interface Props {
 /** A plant drawn, with its strands, what it is, why here, and what to do. */
 export function PlantStory({ view, neighbours = false }: Props) {
   const { plant, place, ended } = view;
-  const reading = neighbours || ended !== null;
+  const may = useMay();
+  const reading = neighbours || ended !== null || !may('record');
   const [driver, setDriver] = useState<string | null>(null);
   const lit = useMemo(() => litDays(view, driver), [view, driver]);
   const target = { plantId: plant.id, placeId: null, name: plant.name };
@@ -126,19 +127,26 @@ function Heading({ view: { plant, place, ended }, neighbours }: { view: PlantVie
 function Acts({ plant }: { plant: PlantView['plant'] }) {
   const garden = useGarden();
   const link = useLink();
+  const may = useMay();
   const [recording, setRecording] = useState<'watering' | 'any' | null>(null);
   const at = { plantId: plant.id };
   return (
     <div className="flex flex-wrap gap-1 print:hidden">
-      <Button look="quiet" onClick={() => setRecording('watering')}>
-        <Droplets aria-hidden size={18} /> Water
-      </Button>
-      <Button look="quiet" onClick={() => setRecording('any')}>
-        <Plus aria-hidden size={18} /> Record
-      </Button>
-      <Link className={buttonLook('quiet')} to={link('plantEdit', at)}>
-        <Pencil aria-hidden size={17} /> Change
-      </Link>
+      {may('record') && (
+        <>
+          <Button look="quiet" onClick={() => setRecording('watering')}>
+            <Droplets aria-hidden size={18} /> Water
+          </Button>
+          <Button look="quiet" onClick={() => setRecording('any')}>
+            <Plus aria-hidden size={18} /> Record
+          </Button>
+        </>
+      )}
+      {may('keep') && (
+        <Link className={buttonLook('quiet')} to={link('plantEdit', at)}>
+          <Pencil aria-hidden size={17} /> Change
+        </Link>
+      )}
       <Link className={buttonLook('quiet')} to={link('plantSheet', at)}>
         <FileText aria-hidden size={17} /> Case sheet
       </Link>

@@ -26,7 +26,7 @@ export function PlantEdit() {
   const here = (v: GardenView) => v.places.flatMap((p) => p.plants).find((p) => p.plant.id === plantId)?.plant;
   const [params] = useSearchParams();
   return (
-    <GardenPage title={(v) => here(v)?.name ?? 'A new plant'}>
+    <GardenPage needs="keep" title={(v) => here(v)?.name ?? 'A new plant'}>
       {(v) =>
         plantId && !here(v) ? (
           <Empty title="This plant is not in the garden any more." />

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { RECORD_FORMS } from '../record-forms';
+import { useNames } from '../../people/queries';
 import { RecordSheet, type RecordTarget } from './record-sheet';
 import { useDeleteWithUndo } from './use-delete-with-undo';
 
@@ -22,6 +23,7 @@ export function RecordList({ records, targetOf, ofPlace }: Props) {
   const garden = useGarden();
   const format = useFormat();
   const remove = useDeleteWithUndo(garden.id);
+  const nameOf = useNames(garden.id);
   const [open, setOpen] = useState<RecordDto | null>(null);
   const [all, setAll] = useState(false);
   const shown = all ? records : records.slice(0, SHOWN_FIRST);
@@ -39,6 +41,7 @@ export function RecordList({ records, targetOf, ofPlace }: Props) {
               <span className="text-left">
                 {words}
                 {r.placeId && !ofPlace && <span className="text-soft"> · whole place</span>}
+                {nameOf(r.by) && <span className="text-soft"> · {nameOf(r.by)}</span>}
               </span>
             </>
           );

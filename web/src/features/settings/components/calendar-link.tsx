@@ -1,12 +1,11 @@
 import type { NewCalendarLink } from '@candid-leaf/contract';
 import { useQuery } from '@tanstack/react-query';
-import { CalendarPlus, Copy, Unlink } from 'lucide-react';
+import { CalendarPlus, Unlink } from 'lucide-react';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { inputLook, Field } from '../../../ui/field';
 import { Panel } from '../../../ui/panel';
-import { useSay } from '../../../ui/toast';
+import { ToldOnce } from '../../../ui/told-once';
 import { useWrite } from '../../../ui/use-write';
 import { calendarQuery } from '../queries';
 import { renewCalendar, revokeCalendar } from '../writes';
@@ -15,7 +14,6 @@ import { renewCalendar, revokeCalendar } from '../writes';
 export function CalendarLink() {
   const garden = useGarden();
   const format = useFormat();
-  const say = useSay();
   const state = useQuery(calendarQuery(garden.id)).data;
   const renew = useWrite(renewCalendar, garden.id);
   const revoke = useWrite(revokeCalendar, garden.id);
@@ -30,29 +28,12 @@ export function CalendarLink() {
           : 'Let a calendar program read what is due and the dates of the year, by a secret link.'}
       </p>
       {address && (
-        <>
-          <Field
-            label="The link, shown this once"
-            hint="Whoever has it can read it. Put it into your calendar program."
-          >
-            {(f) => (
-              <input
-                id={f.id}
-                aria-describedby={f.describedBy}
-                className={inputLook}
-                readOnly
-                value={address}
-                onFocus={(e) => e.target.select()}
-              />
-            )}
-          </Field>
-          <Button
-            className="mt-2"
-            onClick={() => void navigator.clipboard.writeText(address).then(() => say('The link is copied.'))}
-          >
-            <Copy aria-hidden size={17} /> Copy it
-          </Button>
-        </>
+        <ToldOnce
+          label="The link, shown this once"
+          hint="Whoever has it can read it. Put it into your calendar program."
+          value={address}
+          copied="The link is copied."
+        />
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button disabled={renew.isPending} onClick={() => void make()}>

@@ -1,10 +1,10 @@
-import type { GardenDto, WeatherState } from '@candid-leaf/contract';
+import type { GardenDto, GardenView, WeatherState } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { formatDistanceToNow, parseISO } from 'date-fns';
-import { CloudDownload, StepForward } from 'lucide-react';
+import { CloudDownload, StepForward, UserRound, Users } from 'lucide-react';
 import { Link } from 'react-router';
-import { useFormat } from '../../../lib/garden-context';
+import { useFormat, useLink, useMay } from '../../../lib/garden-context';
 import { linkTo, ROUTES } from '../../../lib/paths';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
@@ -19,23 +19,48 @@ import { HoseTimer } from '../components/hose-timer';
 import { GardenForm } from '../components/garden-form';
 
 export function SettingsScreen() {
+  return <GardenPage title={() => 'Settings'}>{(view) => <Settings view={view} />}</GardenPage>;
+}
+
+/** What a garden is and how it is looked after; who only helps here finds what is theirs: people, account, other gardens. */
+function Settings({ view: { garden, weather } }: { view: GardenView }) {
   const say = useSay();
+  const may = useMay();
+  const keep = may('keep');
   return (
-    <GardenPage title={() => 'Settings'}>
-      {(v) => (
-        <div className="grid gap-5 lg:grid-cols-[1fr_22rem]">
-          <GardenForm key={v.garden.version} garden={v.garden} onKept={() => say('Settings: kept.')} />
-          <aside className="flex flex-col gap-4">
-            {v.garden.pinnedDate && <DemoDay garden={v.garden} />}
-            <Weather garden={v.garden} state={v.weather} />
-            <DaysAway key={`away ${v.garden.version}`} garden={v.garden} />
-            <HoseTimer garden={v.garden} />
+    <div className={keep ? 'grid gap-5 lg:grid-cols-[1fr_22rem]' : 'max-w-md'}>
+      {keep && <GardenForm key={garden.version} garden={garden} onKept={() => say('Settings: kept.')} />}
+      <aside className="flex flex-col gap-4">
+        {keep && garden.pinnedDate && <DemoDay garden={garden} />}
+        <PeopleAndAccount />
+        {may('record') && <Weather garden={garden} state={weather} />}
+        {keep && (
+          <>
+            <DaysAway key={`away ${garden.version}`} garden={garden} />
+            <HoseTimer garden={garden} />
             <CalendarLink />
-            <OtherGardens current={v.garden.id} />
-          </aside>
-        </div>
-      )}
-    </GardenPage>
+          </>
+        )}
+        <OtherGardens current={garden.id} />
+      </aside>
+    </div>
+  );
+}
+
+function PeopleAndAccount() {
+  const link = useLink();
+  return (
+    <Panel title="People">
+      <p className="mt-1 text-soft">Who helps in this garden, keys for scripts, and your own account.</p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Link className={buttonLook('plain')} to={link('people', {})}>
+          <Users aria-hidden size={17} /> People and keys
+        </Link>
+        <Link className={buttonLook('quiet')} to={ROUTES.account}>
+          <UserRound aria-hidden size={17} /> Your account
+        </Link>
+      </div>
+    </Panel>
   );
 }
 

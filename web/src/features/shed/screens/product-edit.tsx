@@ -11,7 +11,7 @@ import { productsQuery } from '../queries';
 export function ProductEdit() {
   const { productId } = useParams();
   return (
-    <GardenPage title={() => (productId ? 'Change a product' : 'A product from its label')}>
+    <GardenPage needs="keep" title={() => (productId ? 'Change a product' : 'A product from its label')}>
       {() => (productId ? <Change productId={productId} /> : <New />)}
     </GardenPage>
   );

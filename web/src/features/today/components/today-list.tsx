@@ -5,7 +5,7 @@ import { Check, Eye, Footprints, Sprout } from 'lucide-react';
 import { Link } from 'react-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
@@ -96,6 +96,7 @@ export function TodayList({ tasks, orderOf }: Props) {
 
 function Task({ task }: { task: TaskDto }) {
   const garden = useGarden();
+  const may = useMay();
   const format = useFormat();
   const Icon = TASK_ICONS[task.source];
   const dose = task.amount ?? doseInWords(task.dose, format);
@@ -153,7 +154,7 @@ function Task({ task }: { task: TaskDto }) {
               </ul>
             </details>
           )}
-          <Answers task={task} />
+          {may('record') && <Answers task={task} />}
         </div>
       </div>
     </li>

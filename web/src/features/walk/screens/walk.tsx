@@ -14,7 +14,10 @@ import { walkPlan } from '../walk-plan';
 export function WalkScreen() {
   const { placeId = '' } = useParams();
   return (
-    <GardenPage title={(v) => `Along the ${(walkPlan(v, placeId)?.place.place.name ?? 'bed').toLowerCase()}`}>
+    <GardenPage
+      needs="record"
+      title={(v) => `Along the ${(walkPlan(v, placeId)?.place.place.name ?? 'bed').toLowerCase()}`}
+    >
       {(view) => <Walk view={view} />}
     </GardenPage>
   );

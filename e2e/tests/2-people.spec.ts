@@ -1,0 +1,149 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+
+const PASSWORD = 'under the signal box';
+
+/** Another person, in a browser of their own. */
+async function elsewhere(browser: Browser): Promise<Page> {
+  const context = await browser.newContext();
+  return context.newPage();
+}
+
+test('a helper is asked in, makes an account by the link, may record and no more, then keeps the garden; the first one goes', async ({
+  page,
+  browser,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Wall pot', kind: 'container', volumeL: 20 }, { name: 'Red one' });
+  await watered(own, plant, [6, 4, 2, 1], 2);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('link', { name: 'People and keys' }).click();
+  await page.getByLabel('For whom').fill('Mia');
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  const link = await page.getByLabel('The link for Mia, shown this once').inputValue();
+  await expect(page.getByText('Mia, to record, until')).toBeVisible();
+
+  const hers = await elsewhere(browser);
+  await hers.goto(link);
+  await expect(hers.getByText('Bo asks Mia into')).toBeVisible();
+  await hers.getByLabel('Your name').fill('Mia');
+  await hers.getByLabel('E-mail').fill(`${randomUUID()}@halt.example`);
+  await hers.getByLabel('Password').fill(PASSWORD);
+  await hers.getByRole('button', { name: 'Make the account' }).click();
+  await hers.getByRole('button', { name: 'Come in' }).click();
+  await expect(hers.getByRole('heading', { name: 'Today' })).toBeVisible();
+  // she may record, and not change what stands here
+  await expect(hers.getByRole('link', { name: 'Change Wall pot' })).toHaveCount(0);
+  await expect(hers.getByRole('link', { name: 'Add a bed or pots' })).toHaveCount(0);
+  await hers.getByRole('link', { name: /^Red one/ }).click();
+  await hers.getByRole('button', { name: 'Water', exact: true }).click();
+  await hers.getByRole('dialog').getByLabel('For each plant (L)').fill('1.5');
+  await hers.getByRole('dialog').getByRole('button', { name: 'Record it' }).click();
+  await expect(hers.getByRole('dialog')).toHaveCount(0);
+  // the link works once
+  const third = await elsewhere(browser);
+  await third.goto(link);
+  await expect(third.getByText('This link opens nothing')).toBeVisible();
+  await third.context().close();
+
+  // what she wrote stands with her name
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await page.getByRole('link', { name: /^Red one/ }).click();
+  await expect(page.getByRole('region', { name: 'What was recorded' }).getByRole('listitem').first()).toContainText(
+    'Mia',
+  );
+  // she is let keep it, and the first one can go
+  await page.goto(`/gardens/${own.garden}/people`);
+  await expect(page.getByText('You keep it alone.')).toBeVisible();
+  await page.getByLabel('What Mia may').selectOption('keep');
+  await page.getByRole('button', { name: 'Leave', exact: true }).click();
+  await page.getByRole('button', { name: 'Leave Own garden' }).click();
+  await expect(page.getByRole('heading', { name: 'A new garden' })).toBeVisible();
+  await hers.goto(`/gardens/${own.garden}`);
+  await expect(hers.getByRole('link', { name: 'Change Wall pot' })).toBeVisible();
+  await hers.context().close();
+});
+
+test('a holiday list is opened and ticked by somebody without account, until its link is taken back', async ({
+  page,
+  browser,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Wall pot', kind: 'container', volumeL: 14 }, { name: 'Red one' });
+  await watered(own, plant, [6, 5, 4], 2);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByLabel('From').fill('2026-07-18');
+  await page.getByLabel('To', { exact: true }).fill('2026-07-28');
+  await page.getByRole('button', { name: 'I am away' }).click();
+  await page.getByRole('link', { name: 'List for whoever waters' }).click();
+  await page.getByLabel('Who waters').fill('Grandma');
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  const link = await page.getByLabel('The link for Grandma, shown this once').inputValue();
+
+  const hers = await elsewhere(browser);
+  await hers.setViewportSize({ width: 390, height: 844 });
+  await hers.goto(link);
+  await expect(hers.getByRole('heading', { name: 'Watering Own garden' })).toBeVisible();
+  const button = hers.getByRole('button', { name: 'Watered: Water Red one' });
+  await button.click();
+  await expect(hers.getByText('All is watered. Thank you.')).toBeVisible();
+  await hers.reload();
+  await expect(hers.getByText(/Red one: [\d.]+\sL, watered/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await page.getByRole('link', { name: /^Red one/ }).click();
+  await expect(page.getByRole('region', { name: 'What was recorded' }).getByRole('listitem').first()).toContainText(
+    'Grandma',
+  );
+  await page.goto(`/gardens/${own.garden}/away`);
+  await page.getByRole('button', { name: 'Take the link of Grandma back' }).click();
+  await expect(page.getByText('The link opens nothing any more.', { exact: true })).toBeVisible();
+  await hers.reload();
+  await expect(hers.getByText('This link opens nothing')).toBeVisible();
+  await hers.context().close();
+});
+
+test('a forgotten password comes back by mail; with the new one everybody else is signed out', async ({
+  page,
+  browser,
+}) => {
+  const own = await ownGarden(page);
+  const elsewhereSignedIn = await elsewhere(browser);
+  await signIn(elsewhereSignedIn, own.who);
+  await page.context().clearCookies();
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: 'I forgot my password' }).click();
+  await page.getByLabel('E-mail').fill(own.who.email);
+  await page.getByRole('button', { name: 'Send me a link' }).click();
+  await expect(page.getByText('a link is on its way')).toBeVisible();
+  const newest = async (): Promise<string> => {
+    const mails = (await (await fetch(`${process.env.MAIL_URL}/mails?to=${own.who.email}`)).json()) as {
+      text: string;
+    }[];
+    return mails[0]?.text ?? '';
+  };
+  await expect.poll(newest).toContain('/new-password#');
+  await page.goto(/http\S+#\S+/.exec(await newest())![0]);
+  await page.getByLabel('Password', { exact: true }).fill('beside the new points');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('link', { name: 'Sign in' }).click();
+  await signIn(page, { ...own.who, password: 'beside the new points' });
+  await elsewhereSignedIn.reload();
+  await expect(elsewhereSignedIn.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await elsewhereSignedIn.context().close();
+
+  // changed on one's own page, and the account asked to go, and kept
+  await page.goto('/account');
+  await page.getByLabel('The password now').fill('not this one');
+  await page.getByLabel('The new password').fill('under the signal box');
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('This is not your password.')).toBeVisible();
+  await page.getByLabel('Your password').fill('beside the new points');
+  await page.getByRole('button', { name: 'Delete it in two weeks' }).click();
+  await expect(page.getByRole('heading', { name: 'This account is going' })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep my account' }).click();
+  await expect(page.getByRole('heading', { name: 'Delete the account' })).toBeVisible();
+});

@@ -1,0 +1,155 @@
+import { PasswordForgotten, SignIn, SignUp, type Entry, type Me } from '@candid-leaf/contract';
+import { queryOptions, useQuery } from '@tanstack/react-query';
+import { useState, type ComponentProps } from 'react';
+import { useForm } from 'react-hook-form';
+import { api, ApiError } from '../../../lib/api';
+import { setAccountHere } from '../../../offline/account';
+import { Button } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { RootFault } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+
+interface Props {
+  /** the page that one comes to */
+  to: string;
+  /** the secret of an invitation, where only those who are asked may come in */
+  invitation?: string;
+}
+
+/** Signing in, or making an account where that is open. */
+export function EntryCard({ to, invitation }: Props) {
+  const { data: entry } = useQuery(entryQuery());
+  const [at, setAt] = useState<'in' | 'new' | 'forgotten'>(invitation ? 'new' : 'in');
+  const open = (entry?.registration ?? true) || invitation !== undefined;
+  return (
+    <>
+      <h2 className="mb-4 text-2xl">{TITLES[at]}</h2>
+      {at === 'in' && <SignInForm to={to} />}
+      {at === 'new' && <SignUpForm to={to} {...(invitation ? { invitation } : {})} />}
+      {at === 'forgotten' && <ForgottenForm />}
+      <div className="mt-2 flex flex-col">
+        {at !== 'in' && (
+          <Button look="quiet" onClick={() => setAt('in')}>
+            I have an account
+          </Button>
+        )}
+        {at === 'in' && open && (
+          <Button look="quiet" onClick={() => setAt('new')}>
+            I am new here
+          </Button>
+        )}
+        {at === 'in' && entry?.mail && (
+          <Button look="quiet" onClick={() => setAt('forgotten')}>
+            I forgot my password
+          </Button>
+        )}
+        {!open && <p className="mt-2 text-soft">New accounts are made here by invitation.</p>}
+      </div>
+    </>
+  );
+}
+const TITLES = { in: 'Sign in', new: 'A new account', forgotten: 'A new password' };
+
+const entryQuery = () => queryOptions({ queryKey: ['entry'], queryFn: () => api<Entry>('GET', '/entry') });
+
+function useEntry(to: string) {
+  return async (path: string, body: unknown) => {
+    const me = await api<Me>('POST', path, body);
+    setAccountHere(me.id);
+    // begun anew: nothing of whoever was here before is left in the page
+    location.assign(to);
+  };
+}
+
+const EmailField = (props: Omit<ComponentProps<typeof TextField>, 'label'>) => (
+  <TextField label="E-mail" type="email" autoComplete="username" {...props} />
+);
+
+function SignInForm({ to }: Props) {
+  const enter = useEntry(to);
+  const { register, handleSubmit, setError, formState } = useForm<SignIn>({ resolver: resolverFor(SignIn) });
+  const submit = handleSubmit(async (body) => {
+    try {
+      await enter('/session', body);
+    } catch (error) {
+      setError('root', { message: error instanceof ApiError ? error.message : 'The server cannot be reached.' });
+    }
+  });
+  return (
+    <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
+      <EmailField error={formState.errors.email?.message} {...register('email')} />
+      <TextField
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        error={formState.errors.password?.message}
+        {...register('password')}
+      />
+      <RootFault errors={formState.errors} />
+      <Button type="submit" look="main" disabled={formState.isSubmitting}>
+        Sign in
+      </Button>
+    </form>
+  );
+}
+
+function SignUpForm({ to, invitation }: Props) {
+  const enter = useEntry(to);
+  const { register, handleSubmit, setError, formState } = useForm<SignUp>({ resolver: resolverFor(SignUp) });
+  const submit = handleSubmit(async (body) => {
+    try {
+      await enter('/accounts', { ...body, ...(invitation ? { invitation } : {}) });
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  return (
+    <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
+      <TextField label="Your name" autoComplete="name" error={formState.errors.name?.message} {...register('name')} />
+      <EmailField error={formState.errors.email?.message} {...register('email')} />
+      <TextField
+        label="Password"
+        type="password"
+        autoComplete="new-password"
+        hint="10 characters or more"
+        error={formState.errors.password?.message}
+        {...register('password')}
+      />
+      <RootFault errors={formState.errors} />
+      <Button type="submit" look="main" disabled={formState.isSubmitting}>
+        Make the account
+      </Button>
+    </form>
+  );
+}
+
+/** Asks for a link by mail. Whether there is such an account is not told. */
+function ForgottenForm() {
+  const [sent, setSent] = useState(false);
+  const { register, handleSubmit, setError, formState } = useForm<PasswordForgotten>({
+    resolver: resolverFor(PasswordForgotten),
+  });
+  const submit = handleSubmit(async (body) => {
+    try {
+      await api('POST', '/password/forgotten', body);
+      setSent(true);
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  if (sent)
+    return (
+      <p role="status">
+        If there is an account with this e-mail, a link is on its way. It opens for an hour, and once.
+      </p>
+    );
+  return (
+    <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
+      <EmailField error={formState.errors.email?.message} {...register('email')} />
+      <RootFault errors={formState.errors} />
+      <Button type="submit" look="main" disabled={formState.isSubmitting}>
+        Send me a link
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,37 @@
+import { useState } from 'react';
+import { LogOut } from 'lucide-react';
+import { api } from '../../../lib/api';
+import { ROUTES } from '../../../lib/paths';
+import { setAccountHere } from '../../../offline/account';
+import { keptViews } from '../../../offline/kept-views';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { useSay } from '../../../ui/toast';
+
+/** A phone was lost, or a browser left open somewhere. */
+export function SignOutEverywhere() {
+  const say = useSay();
+  const [busy, setBusy] = useState(false);
+  const signOut = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      await api('DELETE', '/sessions');
+    } catch (error) {
+      setBusy(false);
+      return say((error as Error).message, { bad: true });
+    }
+    await Promise.resolve(keptViews.removeClient()).catch(() => undefined);
+    setAccountHere(null);
+    location.assign(ROUTES.signIn);
+  };
+  return (
+    <Panel title="Every device">
+      <p className="mt-1 text-soft">
+        A phone is lost, or a browser was left open: sign out everywhere, here too. Your keys for scripts end.
+      </p>
+      <Button className="mt-3" disabled={busy} onClick={() => void signOut()}>
+        <LogOut aria-hidden size={17} /> Sign out everywhere
+      </Button>
+    </Panel>
+  );
+}

@@ -1,0 +1,64 @@
+import { PasswordReset } from '@candid-leaf/contract';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link, useLocation } from 'react-router';
+import { api } from '../../../lib/api';
+import { ROUTES } from '../../../lib/paths';
+import { Button, buttonLook } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { RootFault } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+import { Panel } from '../../../ui/panel';
+
+/** Where the link of a mail leads: a new password, once. */
+export function NewPassword() {
+  const secret = useLocation().hash.slice(1);
+  const [done, setDone] = useState(false);
+  const { register, handleSubmit, setError, formState } = useForm<PasswordReset>({
+    resolver: resolverFor(PasswordReset),
+    defaultValues: { secret, password: '' },
+  });
+  const submit = handleSubmit(async (body) => {
+    try {
+      await api('POST', '/password/new', body);
+      setDone(true);
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  return (
+    <main className="mx-auto max-w-md p-5">
+      <h1 className="mb-4 text-3xl">A new password</h1>
+      <Panel label="A new password">
+        {done ? (
+          <>
+            <p role="status">It is kept. Everybody who was signed in with the old one is signed out.</p>
+            <Link className={`${buttonLook('main')} mt-3`} to={ROUTES.signIn}>
+              Sign in
+            </Link>
+          </>
+        ) : (
+          <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
+            <TextField
+              label="Password"
+              type="password"
+              autoComplete="new-password"
+              hint="10 characters or more"
+              error={formState.errors.password?.message}
+              {...register('password')}
+            />
+            {formState.errors.secret && (
+              <p role="alert" className="text-ripe">
+                The link {formState.errors.secret.message}
+              </p>
+            )}
+            <RootFault errors={formState.errors} />
+            <Button type="submit" look="main" disabled={formState.isSubmitting}>
+              Keep it
+            </Button>
+          </form>
+        )}
+      </Panel>
+    </main>
+  );
+}

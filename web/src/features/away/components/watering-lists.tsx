@@ -1,0 +1,88 @@
+import { WateringListInput, type NewLink } from '@candid-leaf/contract';
+import type { Away } from '@candid-leaf/core/rounds';
+import { useQuery } from '@tanstack/react-query';
+import { Link2, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { v7 as uuid } from 'uuid';
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { RootFault } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+import { Panel } from '../../../ui/panel';
+import { ToldOnce } from '../../../ui/told-once';
+import { useWrite } from '../../../ui/use-write';
+import { wateringListsQuery } from '../queries';
+import { makeWateringList, takeWateringListBack } from '../writes';
+
+/** Links to the list for whoever waters: opened without an account, each watering can be ticked there. */
+export function WateringLists({ away }: { away: Away }) {
+  const garden = useGarden();
+  const format = useFormat();
+  const lists = useQuery(wateringListsQuery(garden.id)).data ?? [];
+  const make = useWrite(makeWateringList, garden.id);
+  const back = useWrite(takeWateringListBack, garden.id);
+  const [made, setMade] = useState<(NewLink & { name: string }) | null>(null);
+  const fresh = () => ({ id: uuid(), name: '', from: away.from, to: away.to });
+  const { register, handleSubmit, setError, reset, formState } = useForm<WateringListInput>({
+    resolver: resolverFor(WateringListInput),
+    defaultValues: fresh(),
+  });
+  const submit = handleSubmit(async (input) => {
+    try {
+      setMade({ ...(await make.send({ ...input })), name: input.name });
+      reset(fresh());
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  const e = formState.errors;
+  return (
+    <Panel title="A link to tick on" className="mb-5 print:hidden">
+      <p className="mt-1 text-soft">
+        Whoever waters opens it on their phone, without an account: the same list, and each watering can be ticked.
+      </p>
+      <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1fr_10rem_10rem]">
+          <TextField label="Who waters" className="max-sm:col-span-2" error={e.name?.message} {...register('name')} />
+          <TextField label="First day" type="date" error={e.from?.message} {...register('from')} />
+          <TextField label="Last day" type="date" error={e.to?.message} {...register('to')} />
+        </div>
+        <RootFault errors={e} />
+        <Button type="submit" disabled={formState.isSubmitting} className="self-start">
+          <Link2 aria-hidden size={17} /> Make the link
+        </Button>
+      </form>
+      {made && (
+        <ToldOnce
+          label={`The link for ${made.name}, shown this once`}
+          hint="Whoever has it can see what is watered, and tick it."
+          value={`${location.origin}${made.path}`}
+          copied="The link is copied."
+        />
+      )}
+      {lists.length > 0 && (
+        <ul className="mt-3 divide-y divide-line border-t border-line">
+          {lists.map((l) => (
+            <li key={l.id} className="flex items-center justify-between gap-2 py-1">
+              <span>
+                {l.name}, {format.day(l.from)} to {format.day(l.to)}
+              </span>
+              <Button
+                look="quiet"
+                aria-label={`Take the link of ${l.name} back`}
+                onClick={() => {
+                  if (made?.id === l.id) setMade(null);
+                  back.mutate({ id: l.id }, { said: 'The link opens nothing any more.' });
+                }}
+              >
+                <Trash2 aria-hidden size={17} />
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,89 @@
+import { InvitationInput, type NewLink } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import { format, parseISO } from 'date-fns';
+import { Trash2, UserPlus } from 'lucide-react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { v7 as uuid } from 'uuid';
+import { useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { RootFault } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+import { Panel } from '../../../ui/panel';
+import { ToldOnce } from '../../../ui/told-once';
+import { useWrite } from '../../../ui/use-write';
+import { peopleQuery } from '../queries';
+import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
+import { inviteSomebody, takeInvitationBack } from '../writes';
+
+/** Asks somebody in by a link that works once, and shows who has not come yet. */
+export function Invite() {
+  const garden = useGarden();
+  const open = useQuery(peopleQuery(garden.id)).data?.invitations ?? [];
+  const invite = useWrite(inviteSomebody, garden.id);
+  const back = useWrite(takeInvitationBack, garden.id);
+  const [made, setMade] = useState<(NewLink & { name: string }) | null>(null);
+  const { register, handleSubmit, setError, reset, formState } = useForm<InvitationInput>({
+    resolver: resolverFor(InvitationInput),
+    defaultValues: { id: uuid(), name: '', role: 'record' },
+  });
+  const submit = handleSubmit(async (input) => {
+    try {
+      setMade({ ...(await invite.send({ ...input })), name: input.name });
+      reset({ id: uuid(), name: '', role: 'record' });
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  return (
+    <Panel title="Ask somebody in">
+      <p className="mt-1 text-soft">You get a link to give to them. It works once, within a week.</p>
+      <form noValidate onSubmit={(e) => void submit(e)} className="mt-3 flex flex-col gap-3">
+        <TextField label="For whom" error={formState.errors.name?.message} {...register('name')} />
+        <SelectField
+          label="What they may"
+          options={ROLE_OPTIONS}
+          error={formState.errors.role?.message}
+          {...register('role')}
+        />
+        <RootFault errors={formState.errors} />
+        <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">
+          <UserPlus aria-hidden size={17} /> Make the link
+        </Button>
+      </form>
+      {made && (
+        <ToldOnce
+          label={`The link for ${made.name}, shown this once`}
+          hint="Whoever opens it first comes in."
+          value={`${location.origin}${made.path}`}
+          copied="The link is copied."
+        />
+      )}
+      {open.length > 0 && (
+        <>
+          <h3 className="mt-4 font-semibold">Not come yet</h3>
+          <ul className="divide-y divide-line">
+            {open.map((i) => (
+              <li key={i.id} className="flex items-center justify-between gap-2 py-1">
+                <span>
+                  {i.name}, to {ROLE_WORDS[i.role].name.toLowerCase()}, until {format(parseISO(i.expiresAt), 'd MMMM')}
+                </span>
+                <Button
+                  look="quiet"
+                  aria-label={`Take the invitation of ${i.name} back`}
+                  onClick={() => {
+                    if (made?.id === i.id) setMade(null);
+                    back.mutate({ id: i.id }, { said: 'The link opens nothing any more.' });
+                  }}
+                >
+                  <Trash2 aria-hidden size={17} />
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </Panel>
+  );
+}

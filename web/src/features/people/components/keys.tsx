@@ -1,0 +1,107 @@
+import { AccessKeyInput, type NewAccessKey } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import { format, parseISO } from 'date-fns';
+import { KeyRound, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { v7 as uuid } from 'uuid';
+import { useGarden } from '../../../lib/garden-context';
+import { Button, buttonLook } from '../../../ui/button';
+import { SelectField, TextField } from '../../../ui/field';
+import { RootFault } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+import { Panel } from '../../../ui/panel';
+import { ToldOnce } from '../../../ui/told-once';
+import { useWrite } from '../../../ui/use-write';
+import { keysQuery } from '../queries';
+import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
+import { makeKey, removeKey } from '../writes';
+
+const DAYS = [
+  ['30', 'A month'],
+  ['92', 'Three months'],
+  ['366', 'A year'],
+] as const;
+const fresh = () => ({ id: uuid(), name: '', role: 'record', days: 92 }) as const;
+
+/** Keys for small scripts at home: to this garden alone, as far as their role says. */
+export function Keys() {
+  const garden = useGarden();
+  const keys = useQuery(keysQuery(garden.id)).data ?? [];
+  const make = useWrite(makeKey, garden.id);
+  const remove = useWrite(removeKey, garden.id);
+  const [made, setMade] = useState<NewAccessKey | null>(null);
+  const { register, handleSubmit, setError, reset, formState } = useForm<AccessKeyInput>({
+    resolver: resolverFor(AccessKeyInput),
+    defaultValues: fresh(),
+  });
+  const submit = handleSubmit(async (input) => {
+    try {
+      setMade(await make.send({ ...input }));
+      reset(fresh());
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  const e = formState.errors;
+  return (
+    <Panel title="Your keys for scripts">
+      <p className="mt-1 text-soft">
+        A script at home, say of a rain gauge, writes here with a key: to this garden alone.{' '}
+        <a className="underline" href="/api/docs">
+          What can be asked
+        </a>
+      </p>
+      <ul className="divide-y divide-line">
+        {keys.map((k) => (
+          <li key={k.id} className="flex items-center justify-between gap-2 py-1">
+            <span>
+              <strong>{k.name}</strong>, to {ROLE_WORDS[k.role].name.toLowerCase()}
+              <span className="block text-sm text-soft">
+                {k.usedAt ? `last used ${format(parseISO(k.usedAt), 'd MMMM')}` : 'not used yet'}, opens until{' '}
+                {format(parseISO(k.expiresAt), 'd MMMM yyyy')}
+              </span>
+            </span>
+            <Button
+              look="quiet"
+              aria-label={`Take the key ${k.name} back`}
+              onClick={() => {
+                if (made?.id === k.id) setMade(null);
+                remove.mutate({ id: k.id }, { said: 'The key opens nothing any more.' });
+              }}
+            >
+              <Trash2 aria-hidden size={17} />
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {made && (
+        <ToldOnce
+          label={`The key ${made.name}, shown this once`}
+          hint="Send it as: Authorization: Bearer and the key."
+          value={made.key}
+          copied="The key is copied."
+        />
+      )}
+      <details className="mt-2">
+        <summary className={`${buttonLook('plain')} cursor-pointer list-none`}>
+          <KeyRound aria-hidden size={17} /> A new key
+        </summary>
+        <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
+          <TextField label="What it is for" error={e.name?.message} {...register('name')} />
+          <SelectField label="What it may" options={ROLE_OPTIONS} error={e.role?.message} {...register('role')} />
+          <SelectField
+            label="How long"
+            options={DAYS}
+            error={e.days?.message}
+            {...register('days', { valueAsNumber: true })}
+          />
+          <RootFault errors={e} />
+          <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">
+            Make the key
+          </Button>
+        </form>
+      </details>
+    </Panel>
+  );
+}

@@ -1,0 +1,80 @@
+import type { MemberDto, Role } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import { UserMinus } from 'lucide-react';
+import { useGarden, useMay } from '../../../lib/garden-context';
+import { accountHere } from '../../../offline/account';
+import { Button } from '../../../ui/button';
+import { inputLook } from '../../../ui/field';
+import { Panel } from '../../../ui/panel';
+import { Failed, Waiting } from '../../../ui/states';
+import { useWrite } from '../../../ui/use-write';
+import { peopleQuery } from '../queries';
+import { ROLE_WORDS } from '../role-words';
+import { letGo, setRole } from '../writes';
+
+export function Members() {
+  const garden = useGarden();
+  const people = useQuery(peopleQuery(garden.id));
+  return (
+    <Panel title="Who is here">
+      {people.isPending ? (
+        <Waiting what="Asking who is here" />
+      ) : people.error ? (
+        <Failed error={people.error} again={() => void people.refetch()} />
+      ) : (
+        <ul className="mt-1 divide-y divide-line">
+          {people.data.members.map((m) => m.role && <Member key={m.id} member={m} role={m.role} />)}
+        </ul>
+      )}
+    </Panel>
+  );
+}
+
+/** Whoever keeps the garden says what each of the others may. */
+function Member({ member, role }: { member: MemberDto; role: Role }) {
+  const garden = useGarden();
+  const may = useMay();
+  const change = useWrite(setRole, garden.id);
+  const go = useWrite(letGo, garden.id);
+  const me = member.id === accountHere();
+  return (
+    <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 py-2">
+      <span>
+        <strong>{member.name}</strong>
+        {me && <span className="text-soft"> (you)</span>}
+        <span className="block text-sm text-soft">{ROLE_WORDS[role].may}</span>
+      </span>
+      {may('keep') && !me ? (
+        <span className="flex items-center gap-1">
+          <select
+            aria-label={`What ${member.name} may`}
+            className={`${inputLook} w-auto`}
+            value={role}
+            onChange={(e) =>
+              change.mutate(
+                { id: member.id, role: e.target.value as Role },
+                { said: `${member.name}: ${ROLE_WORDS[e.target.value as Role].may}.` },
+              )
+            }
+          >
+            {(Object.keys(ROLE_WORDS) as Role[]).map((r) => (
+              <option key={r} value={r}>
+                {ROLE_WORDS[r].name}
+              </option>
+            ))}
+          </select>
+          <Button
+            look="quiet"
+            aria-label={`Let ${member.name} go`}
+            disabled={go.isPending}
+            onClick={() => go.mutate({ id: member.id }, { said: `${member.name} has left the garden.` })}
+          >
+            <UserMinus aria-hidden size={18} />
+          </Button>
+        </span>
+      ) : (
+        <span className="text-soft">{ROLE_WORDS[role].name}</span>
+      )}
+    </li>
+  );
+}

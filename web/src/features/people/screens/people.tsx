@@ -1,0 +1,27 @@
+import { useMay } from '../../../lib/garden-context';
+import { GardenPage } from '../../garden/components/garden-page';
+import { Invite } from '../components/invite';
+import { Keys } from '../components/keys';
+import { Leave } from '../components/leave';
+import { Members } from '../components/members';
+
+/** Who is in the garden, who is asked in, and keys for scripts. */
+export function PeopleScreen() {
+  return <GardenPage title={() => 'People and keys'}>{() => <People />}</GardenPage>;
+}
+
+function People() {
+  const may = useMay();
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-2">
+      <div className="flex flex-col gap-4">
+        <Members />
+        {may('keep') && <Invite />}
+      </div>
+      <div className="flex flex-col gap-4">
+        <Keys />
+        <Leave />
+      </div>
+    </div>
+  );
+}
