@@ -34,6 +34,7 @@ const CORE = [
 const SERVER = [
   'reckoning',
   'views',
+  'photos',
   'people',
   'watering-list',
   'calendar',

@@ -25,6 +25,7 @@ const ESM_ONLY = [
   'pure-rand',
   'load-esm',
   'file-type',
+  '@borewit',
   'strtok3',
   'token-types',
   'uint8array-extras',

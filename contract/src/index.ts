@@ -6,6 +6,7 @@ export * from './calendar.js';
 export * from './gardens.js';
 export * from './id.js';
 export * from './people.js';
+export * from './photos.js';
 export * from './places.js';
 export * from './plants.js';
 export * from './products.js';

@@ -145,6 +145,7 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
         WEB_ROOT: join(ROOT, 'web', 'dist'),
         SMTP_URL: process.env.SMTP_URL ?? `smtp://127.0.0.1:${smtpPort}`,
         PUBLIC_URL: process.env.PUBLIC_URL ?? url,
+        PHOTOS: process.env.PHOTOS ?? join(home, 'photos'),
         BACKUPS: join(home, 'backups'),
         PORT: String(appPort),
         // memory that one thread has let go of is given to the others

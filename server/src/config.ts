@@ -24,6 +24,10 @@ export interface Config {
   mailFrom: string;
   /** under which address people find this server, for links in mail; never taken from what a request says */
   publicUrl: string | null;
+  /** folder of the photos, shared by all server processes; null: none are kept */
+  photos: string | null;
+  /** what the photos of one garden may fill, MB */
+  photoMb: number;
   /** where `npm run backup` leaves word of the last one; null: nobody keeps watch */
   backups: string | null;
 }
@@ -50,6 +54,8 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     smtpUrl: env.SMTP_URL ? smtpFrom(env.SMTP_URL) : null,
     mailFrom: env.MAIL_FROM ?? 'Candid Leaf <leaf@localhost>',
     publicUrl: env.PUBLIC_URL ? originOf('PUBLIC_URL', env.PUBLIC_URL) : null,
+    photos: env.PHOTOS ?? null,
+    photoMb: countFrom('PHOTO_MB', env.PHOTO_MB, 500),
     backups: env.BACKUPS ?? null,
   };
 }

@@ -65,6 +65,8 @@ export async function startApp(more: Partial<Config> = {}, through?: string) {
     smtpUrl: null,
     mailFrom: 'leaf@halt.example',
     publicUrl: null,
+    photos: null,
+    photoMb: 500,
     backups: null,
     ...more,
   };

@@ -51,6 +51,7 @@ export interface World {
   invitationId: string;
   listId: string;
   keyId: string;
+  photoId: string;
   key: string;
   timer: string;
 }
@@ -64,6 +65,8 @@ export interface Row {
   cls?: new () => object;
   /** a body that is taken */
   body?: (w: World) => object;
+  /** what stands behind `?` in its address */
+  query?: (w: World) => string;
   /** bodies that name things of another's garden: each is refused with 404 or 400 */
   foreign?: (mine: World, theirs: World) => object[];
   /** the role that it needs; where nothing stands: `look` to read, `keep` for all else */
@@ -134,6 +137,11 @@ const invitation = (id = uuid()): object => ({ id, name: 'Mia', role: 'record' }
 const list = (id = uuid()): object => ({ id, name: 'Mia', from: '2026-07-18', to: '2026-07-25' });
 const accessKey = (id = uuid()): object => ({ id, name: 'Rain gauge', role: 'record', days: 30 });
 const SECRET = 'x'.repeat(43);
+/** The smallest picture: one dot. */
+const DOT = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 
 /** Every route. One that is not here, or is here and no longer there, fails the walk. */
 export const ROUTES: Record<string, Row> = {
@@ -214,6 +222,17 @@ export const ROUTES: Record<string, Row> = {
     foreign: (_m, t) => [list(t.listId)],
   },
   'DELETE /api/gardens/:gardenId/watering-lists/:listId': { member: 204, peopleOnly: true },
+  'GET /api/gardens/:gardenId/photos': READ,
+  'PUT /api/gardens/:gardenId/photos/:photoId': {
+    member: 200,
+    needs: 'record',
+    body: () => DOT,
+    query: (w) => `?plantId=${w.plantId}&day=2026-07-18`,
+  },
+  'GET /api/gardens/:gardenId/photos/:photoId/whole': READ,
+  'GET /api/gardens/:gardenId/photos/:photoId/small': READ,
+  'DELETE /api/gardens/:gardenId/photos/:photoId': RECORDS(204),
+  'POST /api/gardens/:gardenId/photos/:photoId/restore': RECORDS(204),
   'GET /api/watering/:secret': { open: true, member: 404 },
   'POST /api/watering/:secret/ticks': {
     open: true,
@@ -397,7 +416,7 @@ export const pathOf = (route: string, w: World): string =>
   route
     .split(' ')[1]!
     .replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(w[name as keyof World]))
-    .replace(/^\/api\/gardens\/undefined/, '');
+    .replace(/^\/api\/gardens\/undefined/, '') + (ROUTES[route]?.query?.(w) ?? '');
 
 /** A gardener with one of everything, and a finding that was taken on. */
 export async function worldOf(
@@ -437,6 +456,7 @@ export async function worldOf(
     invitationId: '',
     listId: '',
     keyId: '',
+    photoId: uuid(),
     key: '',
     timer,
   };
@@ -450,6 +470,10 @@ export async function worldOf(
   const { id: listId } = await ok('post', '/watering-lists', list());
   const { id: keyId } = await ok('post', '/keys', accessKey());
   const { id: memberId } = await helper(app, g, 'look');
+  await g.agent
+    .put(g.url(`/photos/${w.photoId}?plantId=${plantId}&day=2026-07-18`))
+    .send(DOT)
+    .expect(200);
   const ids = { benchId, productId, trialId, otherId, kindId, plantingId, invitationId, listId, keyId, memberId };
   const signIn = () => g.agent.post('/api/session').send({ email, password: PASSWORD }).expect(201);
   return { agent: g.agent, w: { ...w, ...ids, key: `look-again:${treatmentId}` }, signIn };

@@ -22,6 +22,7 @@ import { WeatherEntity } from '../weather/weather.entity.js';
 import { WateringListEntity } from '../watering-list/watering-list.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { HoseTimerEntity, TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
+import { PhotoEntity } from '../photos/photo.entity.js';
 import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
 import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js';
 import { Rooms1700000200000 } from './migrations/1700000200000-rooms.js';
@@ -32,6 +33,7 @@ import { Care1700000600000 } from './migrations/1700000600000-care.js';
 import { Season1700000700000 } from './migrations/1700000700000-season.js';
 import { Raising1700000800000 } from './migrations/1700000800000-raising.js';
 import { People1700000900000 } from './migrations/1700000900000-people.js';
+import { Photos1700001000000 } from './migrations/1700001000000-photos.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -59,6 +61,7 @@ const ENTITIES = [
   AccessKeyEntity,
   InvitationEntity,
   WateringListEntity,
+  PhotoEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
@@ -77,6 +80,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Season1700000700000,
     Raising1700000800000,
     People1700000900000,
+    Photos1700001000000,
   ],
   migrationsRun: false,
   synchronize: false,

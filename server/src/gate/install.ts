@@ -26,7 +26,7 @@ export function installGate(app: NestExpressApplication, config: Config): { clos
       contentSecurityPolicy: {
         directives: {
           defaultSrc: ["'self'"],
-          imgSrc: ["'self'", 'data:'],
+          imgSrc: ["'self'", 'data:', 'blob:'],
           styleSrc: ["'self'", "'unsafe-inline'"],
           upgradeInsecureRequests: null,
         },

@@ -1,0 +1,73 @@
+import { Controller, Delete, Get, HttpCode, Param, Post, Put, Query, Req, Res } from '@nestjs/common';
+import { PHOTO_BYTES, PhotoOf, PhotosWanted, type PhotoDto } from '@candid-leaf/contract';
+import type { Request, Response } from 'express';
+import { AccountId, Needs } from '../accounts/session.js';
+import { readWhole } from '../shared/read-whole.js';
+import type { Size } from './photo-files.js';
+import { PhotosService } from './photos.service.js';
+
+@Controller('api/gardens/:gardenId/photos')
+export class PhotosController {
+  constructor(private readonly photos: PhotosService) {}
+
+  @Get()
+  list(@Param('gardenId') gardenId: string, @Query() wanted: PhotosWanted): Promise<PhotoDto[]> {
+    return this.photos.list(gardenId, wanted);
+  }
+
+  /** The body is the picture itself. */
+  @Needs('record')
+  @Put(':photoId')
+  async put(
+    @Param('gardenId') gardenId: string,
+    @Param('photoId') photoId: string,
+    @AccountId() accountId: string,
+    @Query() of: PhotoOf,
+    @Req() request: Request,
+  ): Promise<PhotoDto> {
+    return this.photos.put(gardenId, accountId, photoId, of, await readWhole(request, PHOTO_BYTES, 'This photo'));
+  }
+
+  @Get(':photoId/whole')
+  whole(
+    @Param('gardenId') gardenId: string,
+    @Param('photoId') photoId: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.send(gardenId, photoId, 'whole', request, response);
+  }
+
+  @Get(':photoId/small')
+  small(
+    @Param('gardenId') gardenId: string,
+    @Param('photoId') photoId: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.send(gardenId, photoId, 'small', request, response);
+  }
+
+  /** A browser keeps the picture and asks each time whether it still may show it: whoever is signed out sees nothing. */
+  private async send(gardenId: string, id: string, size: Size, request: Request, response: Response): Promise<void> {
+    const picture = await this.photos.picture(gardenId, id, size);
+    const tag = `"${id}-${size}"`;
+    response.set({ 'Cache-Control': 'private, no-cache', ETag: tag, 'Content-Disposition': 'inline' });
+    if (request.get('if-none-match') === tag) return void response.status(304).end();
+    response.type('image/jpeg').send(picture);
+  }
+
+  @Needs('record')
+  @Delete(':photoId')
+  @HttpCode(204)
+  remove(@Param('gardenId') gardenId: string, @Param('photoId') photoId: string): Promise<void> {
+    return this.photos.setDeleted(gardenId, photoId, true);
+  }
+
+  @Needs('record')
+  @Post(':photoId/restore')
+  @HttpCode(204)
+  restore(@Param('gardenId') gardenId: string, @Param('photoId') photoId: string): Promise<void> {
+    return this.photos.setDeleted(gardenId, photoId, false);
+  }
+}

@@ -1,0 +1,163 @@
+import { ConflictException, HttpException, Inject, Injectable } from '@nestjs/common';
+import { Cron, CronExpression } from '@nestjs/schedule';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { PhotoDto, PhotoOf, PhotosWanted } from '@candid-leaf/contract';
+import { In, IsNull, LessThan, type DataSource, type EntityManager } from 'typeorm';
+import { CONFIG, type Config } from '../config.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { LeavingService } from '../people/leaving.service.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { inBackground } from '../shared/background.js';
+import { Clock } from '../shared/clock.js';
+import { badRequest, notFound, throwIfFaults, unavailable } from '../shared/http-errors.js';
+import { updateRows } from '../shared/rows.js';
+import { revisionOf } from '../shared/garden-revision.js';
+import { PhotoEntity } from './photo.entity.js';
+import { PhotoFiles, type Size } from './photo-files.js';
+import { asKept } from './pictures.js';
+
+/** A photo that was thrown away can be brought back for so long. */
+const KEPT_AFTER_MS = 30 * 24 * 3600 * 1000;
+const MOST_LISTED = 400;
+
+const dto = ({ id, plantId, placeId, sign, day, width, height, bytes, createdBy }: PhotoEntity): PhotoDto => ({
+  id,
+  plantId,
+  placeId,
+  sign,
+  day,
+  width,
+  height,
+  bytes,
+  by: createdBy,
+});
+
+/** Photos of plants and places: rows in the database, pictures in files. */
+@Injectable()
+export class PhotosService {
+  private readonly files: PhotoFiles | null;
+
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    @Inject(CONFIG) private readonly config: Config,
+    private readonly gardens: GardensService,
+    private readonly clock: Clock,
+    leaving: LeavingService,
+  ) {
+    this.files = config.photos === null ? null : new PhotoFiles(config.photos);
+    leaving.onGone(async (gardenId) => this.files?.removeGarden(gardenId));
+  }
+
+  private get kept(): PhotoFiles {
+    if (!this.files) throw unavailable('Photos are not kept here. Ask whoever runs this server.');
+    return this.files;
+  }
+
+  /** The newest first. */
+  async list(gardenId: string, wanted: PhotosWanted): Promise<PhotoDto[]> {
+    const rows = await this.db.manager.find(PhotoEntity, {
+      where: { gardenId, deletedAt: IsNull(), ...wanted },
+      order: { day: 'DESC', id: 'DESC' },
+      take: MOST_LISTED,
+    });
+    return rows.map(dto);
+  }
+
+  /** Keeps a photo. Sent twice it is kept once; a picture is never put in another's stead. */
+  async put(gardenId: string, accountId: string, id: string, of: PhotoOf, data: Buffer): Promise<PhotoDto> {
+    const files = this.kept;
+    const there = await this.db.manager.findOneBy(PhotoEntity, { id });
+    if (there) return this.again(there, gardenId);
+    await this.db.transaction(async (m) => this.check(m, gardenId, of));
+    const kept = await asKept(data);
+    await files.write(gardenId, id, 'small', kept.small);
+    await files.write(gardenId, id, 'whole', kept.whole);
+    return this.gardens.change(gardenId, async (m) => {
+      const meanwhile = await m.findOneBy(PhotoEntity, { id });
+      if (meanwhile) return this.again(meanwhile, gardenId);
+      await this.check(m, gardenId, of);
+      const { width, height } = kept;
+      const row = m.create(PhotoEntity, {
+        id,
+        gardenId,
+        version: 1,
+        revision: revisionOf(m),
+        deletedAt: null,
+        plantId: of.plantId ?? null,
+        placeId: of.placeId ?? null,
+        sign: of.sign ?? null,
+        day: of.day,
+        width,
+        height,
+        bytes: kept.whole.length,
+        createdBy: accountId,
+      });
+      await m.insert(PhotoEntity, row);
+      return dto(row);
+    });
+  }
+
+  private again(there: PhotoEntity, gardenId: string): PhotoDto {
+    if (there.gardenId !== gardenId) throw notFound('photo');
+    if (there.deletedAt) throw new ConflictException('This photo was thrown away meanwhile.');
+    return dto(there);
+  }
+
+  private async check(m: EntityManager, gardenId: string, of: PhotoOf): Promise<void> {
+    const { plantId, placeId, day } = of;
+    if ((plantId === undefined) === (placeId === undefined))
+      throw badRequest([{ path: 'plantId', reason: 'a photo is of one plant or of one place: give exactly one' }]);
+    if (plantId && !(await m.existsBy(PlantEntity, { id: plantId, gardenId }))) throw notFound('plant');
+    if (placeId && !(await m.existsBy(PlaceEntity, { id: placeId, gardenId }))) throw notFound('place');
+    const today = this.gardens.today(await this.gardens.get(gardenId, m));
+    throwIfFaults(
+      day > today ? [{ path: 'day', reason: `${day} is still to come (today is ${today} in this garden)` }] : [],
+    );
+    const used = await m
+      .createQueryBuilder(PhotoEntity, 'p')
+      .select('COALESCE(SUM(p.bytes), 0)', 'bytes')
+      .where('p.gardenId = :gardenId', { gardenId })
+      .getRawOne<{ bytes: string }>();
+    const most = this.config.photoMb;
+    if (Number(used?.bytes ?? 0) >= most * 1_000_000)
+      throw new HttpException(
+        {
+          message: `The photos of this garden fill their ${most} MB. Throw some away, or ask whoever runs this server.`,
+        },
+        413,
+      );
+  }
+
+  /** The picture. A file that is gone is told as such, and takes nothing else along. */
+  async picture(gardenId: string, id: string, size: Size): Promise<Buffer> {
+    const row = await this.db.manager.findOneBy(PhotoEntity, { id, gardenId, deletedAt: IsNull() });
+    if (!row) throw notFound('photo');
+    return this.kept.read(gardenId, id, size).catch(() => {
+      throw notFound('picture');
+    });
+  }
+
+  setDeleted(gardenId: string, id: string, deleted: boolean): Promise<void> {
+    return this.gardens.change(gardenId, async (m) => {
+      const found = await updateRows(
+        m,
+        PhotoEntity,
+        { id, gardenId },
+        { deletedAt: deleted ? this.clock.now() : null },
+      );
+      if (found === 0) throw notFound('photo');
+    });
+  }
+
+  /** What was thrown away long ago leaves the disk. */
+  @Cron(CronExpression.EVERY_DAY_AT_3AM)
+  sweep(): Promise<void> {
+    return inBackground('the sweep of photos', async () => {
+      const before = new Date(this.clock.now().getTime() - KEPT_AFTER_MS);
+      const old = await this.db.manager.findBy(PhotoEntity, { deletedAt: LessThan(before) });
+      for (const { id, gardenId } of old) await this.files?.remove(gardenId, id);
+      if (old.length > 0) await this.db.manager.delete(PhotoEntity, { id: In(old.map((p) => p.id)) });
+    });
+  }
+}

@@ -1,0 +1,213 @@
+import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { DEMO_ACCOUNT } from '@candid-leaf/demo';
+import exifr from 'exifr';
+import sharp from 'sharp';
+import { v7 as uuid } from 'uuid';
+import { LeavingService } from '../src/people/leaving.service.js';
+import { PhotosService } from '../src/photos/photos.service.js';
+import { Clock } from '../src/shared/clock.js';
+import { gardener, potted, startApp, type App } from './app.js';
+
+let app: App;
+let folder: string;
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'leaf-photos-'));
+  app = await startApp({ photos: folder, photoMb: 1 });
+});
+afterAll(async () => {
+  await app.stop();
+  rmSync(folder, { recursive: true });
+});
+afterEach(() => jest.restoreAllMocks());
+
+const DAY_MS = 24 * 3600 * 1000;
+const later = (days: number): void => {
+  const then = new Date(Date.now() + days * DAY_MS);
+  jest.spyOn(app.service(Clock), 'now').mockImplementation(() => then);
+};
+
+/** A photo as a phone writes it: lying on its side, with the place where it was taken, red at what is its top once it is turned. */
+async function fromPhone(): Promise<Buffer> {
+  const red = await sharp({ create: { width: 100, height: 600, channels: 3, background: '#c00' } })
+    .png()
+    .toBuffer();
+  return sharp({ create: { width: 800, height: 600, channels: 3, background: '#0a0' } })
+    .composite([{ input: red, left: 0, top: 0 }])
+    .withExif({
+      IFD0: { Make: 'A maker', Orientation: '6' },
+      IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '45/1 36/1 0/1', GPSLongitudeRef: 'E', GPSLongitude: '8/1 54/1 0/1' },
+    })
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toBuffer();
+}
+const noise = (width: number, height: number): Promise<Buffer> =>
+  sharp({
+    create: { width, height, channels: 3, background: '#fff', noise: { type: 'gaussian', mean: 128, sigma: 60 } },
+  })
+    .png({ compressionLevel: 1 })
+    .toBuffer();
+
+async function started() {
+  const g = await gardener(app);
+  const { plant, place } = await potted(g);
+  const put = (data: Buffer, id = uuid(), of = `plantId=${plant}&day=2026-07-18`) =>
+    g.agent
+      .put(g.url(`/photos/${id}?${of}`))
+      .set('content-type', 'image/jpeg')
+      .send(data);
+  return { g, plant, place, put };
+}
+
+test('it is turned upright, made smaller, and tells no more where and with what it was taken', async () => {
+  const { g, plant, put } = await started();
+  const raw = await fromPhone();
+  expect(await exifr.gps(raw)).toMatchObject({ latitude: 45.6, longitude: 8.9 });
+  const id = uuid();
+  const { body } = await put(raw, id, `plantId=${plant}&day=2026-07-18&sign=fruit-blossom-end-dark`).expect((r) => {
+    if (r.status !== 200) throw new Error(r.text);
+  });
+  expect(body).toMatchObject({ id, plantId: plant, placeId: null, width: 600, height: 800 });
+  const whole = (
+    await g.agent
+      .get(g.url(`/photos/${id}/whole`))
+      .buffer()
+      .expect(200)
+  ).body as Buffer;
+  expect(await exifr.parse(whole, true)).toBeUndefined();
+  expect(await exifr.gps(whole).catch(() => undefined)).toBeUndefined();
+  const [r, , b] = await sharp(whole).extract({ left: 300, top: 20, width: 1, height: 1 }).raw().toBuffer();
+  expect(r).toBeGreaterThan(150);
+  expect(b).toBeLessThan(60);
+  const small = (
+    await g.agent
+      .get(g.url(`/photos/${id}/small`))
+      .buffer()
+      .expect(200)
+  ).body as Buffer;
+  expect(await sharp(small).metadata()).toMatchObject({ width: 240, height: 320 });
+  const large = await put(await noise(2000, 1000)).expect(200);
+  expect(large.body).toMatchObject({ width: 1600, height: 800 });
+});
+
+test('a browser may keep it, and asks each time whether it still may show it', async () => {
+  const { g, put } = await started();
+  const id = uuid();
+  await put(await fromPhone(), id).expect(200);
+  const first = await g.agent.get(g.url(`/photos/${id}/small`)).expect(200);
+  expect(first.headers['cache-control']).toBe('private, no-cache');
+  const tag = first.headers.etag!;
+  await g.agent
+    .get(g.url(`/photos/${id}/small`))
+    .set('if-none-match', tag)
+    .expect(304);
+  await app
+    .http()
+    .get(g.url(`/photos/${id}/small`))
+    .set('if-none-match', tag)
+    .expect(401);
+});
+
+test('sent twice it is kept once; thrown away it can be brought back for a month, and then leaves the disk', async () => {
+  const { g, plant, put } = await started();
+  const id = uuid();
+  const raw = await fromPhone();
+  const [a, b] = await Promise.all([put(raw, id), put(raw, id)]);
+  expect([a.status, b.status]).toEqual([200, 200]);
+  await put(await noise(20, 20), id).expect(200);
+  const list = async () => (await g.agent.get(g.url(`/photos?plantId=${plant}`)).expect(200)).body as unknown[];
+  expect(await list()).toMatchObject([{ id, width: 600 }]);
+  await g.agent.delete(g.url(`/photos/${id}`)).expect(204);
+  expect(await list()).toEqual([]);
+  await g.agent.get(g.url(`/photos/${id}/whole`)).expect(404);
+  await put(raw, id).expect(409);
+  await g.agent.post(g.url(`/photos/${id}/restore`)).expect(204);
+  expect(await list()).toHaveLength(1);
+  await g.agent.delete(g.url(`/photos/${id}`)).expect(204);
+  later(29);
+  await app.service(PhotosService).sweep();
+  expect(readdirSync(join(folder, g.garden))).toHaveLength(2);
+  later(31);
+  await app.service(PhotosService).sweep();
+  expect(readdirSync(join(folder, g.garden))).toEqual([]);
+});
+
+test('what is no photo is refused by what it holds, whatever it is called, and leaves nothing behind', async () => {
+  const { g, put } = await started();
+  const whole = await fromPhone();
+  const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><image href="file:///etc/passwd"/></svg>');
+  const wall = await sharp({ create: { width: 12_000, height: 12_000, channels: 3, background: '#fff' } })
+    .png()
+    .toBuffer();
+  const gif = Buffer.from('R0lGODlhAQABAAAAACwAAAAAAQABAAA=', 'base64');
+  for (const bad of [
+    svg,
+    wall,
+    gif,
+    Buffer.from('hello'),
+    whole.subarray(0, 400),
+    Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), Buffer.alloc(500, 7)]),
+  ])
+    await put(bad).expect(415);
+  await put(Buffer.alloc(8_000_001)).expect(413);
+  await g.agent
+    .put(g.url(`/photos/${uuid()}?day=2026-07-18`))
+    .send(whole)
+    .expect(400);
+  expect(existsSync(join(folder, g.garden))).toBe(false);
+});
+
+test('it belongs to one plant or place of this garden, on a day that was, in the room that there is', async () => {
+  const { g, plant, place, put } = await started();
+  const theirs = await started();
+  const dot = await noise(20, 20);
+  await put(dot, uuid(), `plantId=${theirs.plant}&day=2026-07-18`).expect(404);
+  await put(dot, uuid(), `placeId=${theirs.place}&day=2026-07-18`).expect(404);
+  await put(dot, uuid(), `plantId=${plant}&placeId=${place}&day=2026-07-18`).expect(400);
+  await put(dot, uuid(), `plantId=${plant}&day=2026-07-19`).expect(400);
+  await put(dot, uuid(), `plantId=${plant}&day=2026-07-18&sign=nothing`).expect(400);
+  const id = uuid();
+  await put(dot, id, `placeId=${place}&day=2026-07-01`).expect(200);
+  await theirs.put(dot, id).expect(404);
+  const grain = await noise(1200, 1200);
+  let status = 200;
+  for (let i = 0; status === 200 && i < 20; i++) ({ status } = await put(grain));
+  expect(status).toBe(413);
+  await theirs.put(dot).expect(200);
+  // one that was thrown away still fills its room, for a month
+  await g.agent.delete(g.url(`/photos/${id}`)).expect(204);
+  await put(dot).expect(413);
+});
+
+test('a picture that is gone from the disk takes nothing else along; an account that goes takes its pictures', async () => {
+  const { g, put } = await started();
+  const [a, b] = [uuid(), uuid()];
+  await put(await noise(20, 20), a).expect(200);
+  await put(await noise(20, 20), b).expect(200);
+  rmSync(join(folder, g.garden, `${a}.jpg`));
+  await g.agent.get(g.url(`/photos/${a}/whole`)).expect(404);
+  await g.agent.get(g.url(`/photos/${b}/whole`)).expect(200);
+  writeFileSync(join(folder, 'other'), 'of somebody else');
+  await g.agent.post('/api/account/leaving').send({ password: DEMO_ACCOUNT.password }).expect(200);
+  later(15);
+  await app.service(LeavingService).sweep();
+  expect(existsSync(join(folder, g.garden))).toBe(false);
+  expect(existsSync(join(folder, 'other'))).toBe(true);
+});
+
+test('a server that keeps no photos says so', async () => {
+  const bare = await startApp();
+  try {
+    const g = await gardener(bare);
+    const { plant } = await potted(g);
+    const answer = await g.agent
+      .put(g.url(`/photos/${uuid()}?plantId=${plant}&day=2026-07-18`))
+      .send(await noise(20, 20))
+      .expect(503);
+    expect((answer.body as { message: string }).message).toContain('not kept here');
+  } finally {
+    await bare.stop();
+  }
+});
