@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
+import { phonePhoto } from './phone-photo.js';
 import { ownGarden, see, signIn, TODAY, type Own } from './helpers.js';
 
 test.use({ serviceWorkers: 'allow' });
@@ -73,9 +74,14 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await sheet.getByRole('button', { name: 'Record' }).click();
   // it stands on the plant's page at once
   await expect(page.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  // and so does a photo
+  const photo = { name: 'Far one on 18 July' };
+  await page.getByLabel('Take or choose a photo of Far one').setInputFiles(await phonePhoto());
+  await expect(page.getByRole('img', photo)).toBeVisible();
   await page.reload();
-  await expect(page.getByText('2 things wait to be sent.', { exact: false })).toBeVisible();
+  await expect(page.getByText('3 things wait to be sent.', { exact: false })).toBeVisible();
   await expect(page.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  await expect(page.getByRole('img', photo)).toBeVisible();
   const address = page.url();
   await page.close();
   const again = await context.newPage();
@@ -84,6 +90,7 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await expect(again.getByRole('dialog').getByRole('listitem')).toContainText([
     /^Look over, Near one, 18 July/,
     /^Water, Far one, 18 July/,
+    /^A photo/,
   ]);
   await again.keyboard.press('Escape');
   // the signal comes back
@@ -91,10 +98,15 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await expect(again.getByText('to be sent.', { exact: false })).toBeHidden();
   expect((await recordsOf(again, own, own.near)).map((r) => r.type)).toEqual(['inspection']);
   expect((await recordsOf(again, own, own.far)).map((r) => [r.type, r.data.litres])).toEqual([['watering', 2]]);
+  const photos = async (): Promise<unknown[]> =>
+    (await again.request.get(`/api/gardens/${own.garden}/photos?plantId=${own.far}`)).json();
+  expect(await photos()).toHaveLength(1);
+  await expect(again.getByRole('img', photo)).toHaveAttribute('src', /\/whole$/);
   // and nothing is sent a second time
   await again.reload();
   await expect(again.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
   expect(await recordsOf(again, own, own.far)).toHaveLength(1);
+  expect(await photos()).toHaveLength(1);
   // what needs the server says so
   await context.setOffline(true);
   await again.getByRole('link', { name: 'Change', exact: true }).click();

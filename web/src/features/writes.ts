@@ -5,6 +5,7 @@ import './plant/writes';
 import './records/writes';
 import './kinds/writes';
 import './people/writes';
+import './photos/writes';
 import './away/writes';
 import './reports/writes';
 import './season/writes';

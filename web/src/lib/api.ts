@@ -22,11 +22,11 @@ export class NeedsSignal extends Error {
   }
 }
 
-/** Sends JSON to the server and reads its answer. */
+/** Sends JSON, or a file as it is, to the server and reads its answer. */
 export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
   const answer = await fetch(`/api${path}`, {
     method,
-    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    ...(body === undefined ? {} : body instanceof Blob ? { body } : asJson(body)),
   });
   const text = await answer.text();
   const json = parsed(text);
@@ -34,6 +34,11 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
   const { message, faults } = (json ?? {}) as { message?: string; faults?: Fault[] };
   throw new ApiError(answer.status, message ?? `The server answered ${answer.status}.`, faults ?? []);
 }
+
+const asJson = (body: unknown): RequestInit => ({
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify(body),
+});
 
 /** What a proxy in between says, or a page of errors, is no JSON; its status says enough. */
 function parsed(text: string): unknown {

@@ -1,6 +1,7 @@
 import { type Crop, SEVERITIES, type SignCode, signRow, type SignSeen } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { Check, Minus, Plus, X } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { SignPicture } from '../../../signs/sign-picture';
 
 interface Props {
@@ -10,10 +11,12 @@ interface Props {
   /** what was seen before, here or near by: drawn faintly, to compare with */
   before?: string | undefined;
   onPut: (seen: SignSeen | null) => void;
+  /** a photo of it can be taken, once it is seen */
+  photo?: ReactNode;
 }
 
 /** One sign as a drawing to touch: seen, or looked for and not there; with a count where it can be counted. */
-export function SignTile({ sign, crop, seen, before, onPut }: Props) {
+export function SignTile({ sign, crop, seen, before, onPut, photo }: Props) {
   const row = signRow(sign);
   const yes = seen?.present === true;
   const no = seen?.present === false;
@@ -41,6 +44,7 @@ export function SignTile({ sign, crop, seen, before, onPut }: Props) {
       </button>
       {yes && row.counted && <Count seen={seen} onPut={onPut} label={row.label} />}
       {yes && row.kind === 'sign' && <SeverityChoice seen={seen} onPut={onPut} label={row.label} />}
+      {yes && photo}
       {!yes && row.kind === 'sign' && (
         <button
           type="button"

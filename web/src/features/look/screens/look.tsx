@@ -7,6 +7,7 @@ import { useGarden } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
 import { Panel } from '../../../ui/panel';
+import { AddPhoto } from '../../photos/components/add-photo';
 import { PlantPage } from '../../plant/components/plant-page';
 import { PART_WORDS, TouchPlant } from '../../plant/components/touch-plant';
 import { useRecordOnce } from '../../records/components/use-record-once';
@@ -140,6 +141,15 @@ function Signs({ view: { plant }, look }: PartProps) {
             seen={of(s.code)}
             before={before(s.code)}
             onPut={(v) => put(s.code, v)}
+            photo={
+              <AddPhoto
+                of={{ plantId: plant.id }}
+                sign={s.code}
+                label={`Take or choose a photo: ${s.label}`}
+                look="quiet"
+                className="border-t border-line"
+              />
+            }
           />
         ))}
       </ul>

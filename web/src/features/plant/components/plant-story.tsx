@@ -12,6 +12,7 @@ import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { percent } from '../../../ui/water-left';
+import { Photos } from '../../photos/components/photos';
 import { RecordList } from '../../records/components/record-list';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { Strands } from '../strands/strands';
@@ -62,7 +63,7 @@ export function PlantStory({ view, neighbours = false }: Props) {
           <FindingPanel view={view} driver={driver} onDriver={setDriver} reading={reading} />
         </div>
         <div className="min-w-0 lg:order-2">
-          <Strands view={view} lit={lit} />
+          <Strands view={view} lit={lit} photos={!neighbours} />
           <Trends view={view} />
         </div>
         <div className="lg:order-4 lg:col-span-2">
@@ -79,6 +80,14 @@ export function PlantStory({ view, neighbours = false }: Props) {
               <SupportPanel view={view} />
             </div>
           </div>
+        )}
+        {!neighbours && (
+          <Photos
+            of={{ plantId: plant.id }}
+            name={plant.name}
+            reading={reading}
+            className="lg:order-6 lg:col-span-2 print:hidden"
+          />
         )}
         <Panel title="What was recorded" className="lg:order-6 lg:col-span-2">
           <RecordList

@@ -7,6 +7,7 @@ import { Panel } from '../../../ui/panel';
 import { ChosenDay, SpokenDays } from './described-days';
 import { Key } from './key';
 import { FeedStrand, SeenStrand, WorkStrand } from './mark-strands';
+import { PhotoStrand } from './photo-strand';
 import { strandDays, type StrandDay } from './strand-days';
 import { WarmthStrand } from './warmth-strand';
 import { WaterStrand } from './water-strand';
@@ -15,10 +16,12 @@ interface Props {
   view: PlantView;
   /** days that speak for the finding that is touched; they light up across all strands */
   lit: ReadonlySet<Day>;
+  /** with a strand of its photos, where it has any */
+  photos?: boolean;
 }
 
 /** A plant's records as parallel strands on one time axis: where signs and records meet. */
-export function Strands({ view, lit }: Props) {
+export function Strands({ view, lit, photos = false }: Props) {
   const days = strandDays(view);
   const [params] = useSearchParams();
   const chosen = days.find((d) => d.day === params.get('day'));
@@ -31,6 +34,7 @@ export function Strands({ view, lit }: Props) {
         <FeedStrand days={days} />
         <WorkStrand days={days} />
         <SeenStrand days={days} />
+        {photos && <PhotoStrand days={days} plantId={view.plant.id} />}
         <TimeAxis days={days} past={view.ended !== null} />
       </div>
       <figcaption className="mt-1 text-sm text-soft sm:ml-18">

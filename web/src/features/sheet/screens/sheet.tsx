@@ -1,6 +1,6 @@
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import { checkRow, CLEAR_FROM, disorderRow, headline, sureness, whyHere } from '@candid-leaf/core/diagnosis';
-import { describeRecord } from '@candid-leaf/core/records';
+import { describeRecord, signRow } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { ArrowLeft, Download, FileUp, Printer } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -9,6 +9,7 @@ import { useFormat, useLink } from '../../../lib/garden-context';
 import { apiOf } from '../../../lib/paths';
 import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
+import { usePhotos } from '../../photos/use-photos';
 import { PlantPage } from '../../plant/components/plant-page';
 import { Strands } from '../../plant/strands/strands';
 
@@ -55,6 +56,7 @@ const NO_DAYS: ReadonlySet<Day> = new Set();
 const MOST_LOOKS = 4;
 const MOST_RECORDS = 18;
 const MOST_QUESTIONS = 6;
+const MOST_PHOTOS = 4;
 
 interface Props {
   view: PlantView;
@@ -74,6 +76,7 @@ function CaseSheet({ view }: Props) {
       <Part title="The last four weeks">
         <Strands view={view} lit={NO_DAYS} />
       </Part>
+      <Pictures view={view} />
       <Questions view={view} />
       <Part title="Fed, cut, sprayed and looked over">
         <Done view={view} />
@@ -149,6 +152,32 @@ function Seen({ view: { records } }: Props) {
         </li>
       ))}
     </ul>
+  );
+}
+
+/** The newest, as many as fit in a row. */
+function Pictures({ view: { garden, plant } }: Props) {
+  const format = useFormat();
+  const photos = usePhotos(garden.id, { plantId: plant.id }).slice(0, MOST_PHOTOS);
+  if (photos.length === 0) return null;
+  return (
+    <Part title="Photos">
+      <ul className="mt-1 grid grid-cols-4 gap-2">
+        {photos.map((p) => (
+          <li key={p.id}>
+            <img
+              src={p.whole}
+              alt={`On ${format.day(p.day)}`}
+              className="aspect-square w-full rounded bg-paper object-cover"
+            />
+            <span className="text-sm">
+              {format.day(p.day)}
+              {p.sign && `: ${signRow(p.sign).label.toLowerCase()}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Part>
   );
 }
 

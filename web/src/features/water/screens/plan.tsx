@@ -4,12 +4,13 @@ import { COUNTED_CHANCE_PCT } from '@candid-leaf/core/water';
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, useParams } from 'react-router';
 import { asInput } from '../../../lib/as-input';
-import { useFormat, useGarden } from '../../../lib/garden-context';
+import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../garden/components/garden-page';
 import { PlaceTabs } from '../../garden/components/place-tabs';
+import { Photos } from '../../photos/components/photos';
 import { savePlace } from '../../places/writes';
 import { Correct } from '../components/correct';
 import { Rules } from '../components/rules';
@@ -40,6 +41,7 @@ export function PlanScreen() {
 
 function Plan({ place }: { place: PlaceDto }) {
   const garden = useGarden();
+  const may = useMay();
   const plan = useQuery(placePlanQuery(garden.id, place.id));
   const save = useWrite(savePlace, garden.id);
   if (plan.isPending) return <Waiting what="Reckoning the week" />;
@@ -57,8 +59,9 @@ function Plan({ place }: { place: PlaceDto }) {
         {isPotted(place) && <TeachWeight place={place} />}
         {p.watering.timerZone && <Timer place={place} p={p} />}
         <Facts p={p} />
+        <Photos of={{ placeId: place.id }} name={place.name} />
       </div>
-      <Rules place={place} p={p} busy={save.isPending} onChange={setWatering} />
+      {may('keep') && <Rules place={place} p={p} busy={save.isPending} onChange={setWatering} />}
     </div>
   );
 }

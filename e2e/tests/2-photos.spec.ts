@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import exifr from 'exifr';
+import { day, ownGarden, see, signIn, tomatoIn, watered } from './helpers.js';
+import { phonePhoto } from './phone-photo.js';
+
+interface Watched {
+  lastPicture?: string;
+}
+
+test('photos of a plant and of a sign: upright, small and without their place before they leave the phone; side by side, on the strands, on the sheet', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Wall pot', kind: 'container', volumeL: 20 }, { name: 'Red one' });
+  await watered(own, plant, [6, 4, 2, 1], 2);
+  // two from before, by the way in which a script would bring them
+  for (const [n, back] of [8, 20].entries()) {
+    const { buffer } = await phonePhoto(['#2f6f2f', '#8fae4f'][n]);
+    const at = `/api/gardens/${own.garden}/photos/0190a3b4-0000-7000-8000-${own.garden.slice(-11)}${n}?plantId=${plant}&day=${day(back)}`;
+    const put = await page.request.put(at, { headers: { 'content-type': 'image/jpeg' }, data: buffer });
+    expect(put.ok(), await put.text()).toBe(true);
+  }
+  // what leaves the phone is looked at as it leaves: the browser shows its tester no files
+  await page.addInitScript(() => {
+    const real = globalThis.fetch;
+    globalThis.fetch = async (url, init) => {
+      if (init?.body instanceof Blob) {
+        const bytes = new Uint8Array(await init.body.arrayBuffer());
+        (globalThis as unknown as Watched).lastPicture = btoa(
+          Array.from(bytes, (b) => String.fromCharCode(b)).join(''),
+        );
+      }
+      return real(url, init);
+    };
+  });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^Red one/ }).click();
+  const photos = page.getByRole('region', { name: 'Photos' });
+  await expect(photos.getByRole('img', { name: 'Red one on 28 June' })).toBeVisible();
+  await expect(photos.getByRole('img', { name: 'Red one on 10 July' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Photo of 28 June' })).toBeVisible();
+
+  // a sign is seen, and a photo of it taken where it is touched
+  await see(page, /^Fruit/, 'Dark patch at the bottom');
+  await page.getByLabel('Take or choose a photo: Dark patch at the bottom').setInputFiles(await phonePhoto('#a33'));
+  await expect(page.getByText('The photo is kept.', { exact: true })).toBeVisible();
+  const left = Buffer.from(await page.evaluate(() => (globalThis as unknown as Watched).lastPicture!), 'base64');
+  expect(left.subarray(0, 3).toString('hex')).toBe('ffd8ff');
+  expect(left.length).toBeLessThan(200_000);
+  expect(await exifr.parse(left)).toBeUndefined();
+  await page.getByRole('link', { name: 'What is it?' }).click();
+  const newest = photos.getByRole('img', { name: 'Red one on 18 July: dark patch at the bottom' });
+  await expect(newest).toBeVisible();
+  await newest.scrollIntoViewIfNeeded();
+  // upright: a phone's 2400 x 1800 on its side is 1200 x 1600 px
+  await expect
+    .poll(() => newest.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight]))
+    .toEqual([1200, 1600]);
+  await photos.getByRole('button', { name: 'Compare with 10 July' }).click();
+  await expect(photos.getByRole('img', { name: 'Red one on 10 July' })).toBeVisible();
+
+  // what is no photo is said to be none, and changes nothing
+  await photos
+    .getByLabel('Take or choose a photo of Red one')
+    .setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
+  await expect(page.getByText('This cannot be opened as a photo.', { exact: true })).toBeVisible();
+  await photos.getByRole('button', { name: 'Throw the photo of 18 July away' }).click();
+  await expect(newest).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(newest).toBeVisible();
+
+  await page.getByRole('link', { name: 'Case sheet' }).click();
+  const sheet = page.getByRole('region', { name: 'Photos' });
+  await expect(sheet.getByRole('img')).toHaveCount(3);
+  await expect(sheet).toContainText('18 July: dark patch at the bottom');
+
+  // a place has photos too
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await page.getByRole('link', { name: 'Water plan of Wall pot' }).click();
+  await page.getByLabel('Take or choose a photo of Wall pot').setInputFiles(await phonePhoto());
+  await expect(page.getByRole('img', { name: 'Wall pot on 18 July' })).toBeVisible();
+});

@@ -1,0 +1,33 @@
+import { useFormat, useGarden } from '../../../lib/garden-context';
+import { usePhotos } from '../../photos/use-photos';
+import { Strand } from './strand';
+import type { StrandDay } from './strand-days';
+
+/** Its photos on the days on which they were taken, small, each to be opened. */
+export function PhotoStrand({ days, plantId }: { days: readonly StrandDay[]; plantId: string }) {
+  const garden = useGarden();
+  const format = useFormat();
+  const photos = usePhotos(garden.id, { plantId });
+  const shown = days.flatMap((d) => {
+    const photo = photos.find((p) => p.day === d.day);
+    return photo ? [{ d, photo }] : [];
+  });
+  if (shown.length === 0) return null;
+  return (
+    <Strand label="Photos" tall="h-12">
+      {shown.map(({ d, photo }) => (
+        <a
+          key={photo.id}
+          href={photo.whole}
+          target="_blank"
+          rel="noreferrer"
+          className="absolute top-1 -translate-x-1/2 rounded border border-soft hover:z-10"
+          style={{ left: `${((d.i + 0.5) / days.length) * 100}%` }}
+          aria-label={`Photo of ${format.day(d.day)}`}
+        >
+          <img src={photo.small} alt="" className="size-9 rounded-[3px] object-cover" />
+        </a>
+      ))}
+    </Strand>
+  );
+}
