@@ -1,9 +1,11 @@
+import { readFile } from 'node:fs/promises';
 import type { RecordInput } from '@candid-leaf/contract';
 import { v5 as nameUuid } from 'uuid';
 import { DEMO_ACCOUNT, DEMO_DAY } from './account.js';
 import { GARDEN, PLACES, PLANTS, PRODUCTS, TRIALS } from './garden.js';
 import { PAST_NOTES, PAST_PLANTS } from './earlier-years.js';
 import { KINDS, PLANTINGS } from './kinds.js';
+import { PHOTOS } from './photos.js';
 import { RECORDS } from './season.js';
 import { PAST_TREATMENTS } from './treatments.js';
 
@@ -32,8 +34,12 @@ export async function loadDemo(
     const answer = await fetch(`${url}/api${path}`, {
       method,
       // where cookies are for https only, this stands in for the proxy; elsewhere nobody looks at it
-      headers: { 'content-type': 'application/json', 'x-forwarded-proto': 'https', ...(cookie ? { cookie } : {}) },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      headers: {
+        'content-type': body instanceof Uint8Array ? 'image/jpeg' : 'application/json',
+        'x-forwarded-proto': 'https',
+        ...(cookie ? { cookie } : {}),
+      },
+      ...(body === undefined ? {} : { body: body instanceof Uint8Array ? Buffer.from(body) : JSON.stringify(body) }),
     });
     const session = answer.headers.getSetCookie().find((set) => /^(__Host-)?candid-leaf=/.test(set));
     cookie = session?.split(';')[0] ?? cookie;
@@ -78,8 +84,13 @@ export async function loadDemo(
     await must('POST', `${garden}/treatments/${t.id}/outcome`, { outcome: t.outcome });
   }
   await standOn(DEMO_DAY);
+  for (const { file, id, plantId, day } of PHOTOS.map(own))
+    await must('PUT', `${garden}/photos/${id}?plantId=${plantId}&day=${day}`, await readFile(photoFile(file)));
   return { gardenId };
 }
+
+/** Both the source and what is built of it stand beside the pictures. */
+const photoFile = (name: string): URL => new URL(`../photos/${name}`, import.meta.url);
 
 /** The same with every id changed in one and the same way. */
 function withOwnIds<T>(data: T, copy: string): T {

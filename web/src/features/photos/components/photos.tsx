@@ -35,7 +35,7 @@ export function Photos({ of, name, reading = false, className }: Props) {
       {!now ? (
         <p className="mt-1 text-soft">None yet. One every week or two shows what the eye forgets.</p>
       ) : (
-        <div className="mt-2 grid grid-cols-2 gap-2 sm:gap-3">
+        <div className="mt-2 grid max-w-3xl grid-cols-2 gap-2 sm:gap-3">
           {then && <Large photo={then} name={name} mayDelete={mayAdd} />}
           <Large photo={now} name={name} mayDelete={mayAdd} />
         </div>

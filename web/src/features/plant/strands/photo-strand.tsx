@@ -14,18 +14,18 @@ export function PhotoStrand({ days, plantId }: { days: readonly StrandDay[]; pla
   });
   if (shown.length === 0) return null;
   return (
-    <Strand label="Photos" tall="h-12">
+    <Strand label="Photos" tall="h-18 sm:h-13">
       {shown.map(({ d, photo }) => (
         <a
           key={photo.id}
           href={photo.whole}
           target="_blank"
           rel="noreferrer"
-          className="absolute top-1 -translate-x-1/2 rounded border border-soft hover:z-10"
+          className="absolute top-6 -translate-x-1/2 rounded border border-soft hover:z-10 sm:top-1"
           style={{ left: `${((d.i + 0.5) / days.length) * 100}%` }}
           aria-label={`Photo of ${format.day(d.day)}`}
         >
-          <img src={photo.small} alt="" className="size-9 rounded-[3px] object-cover" />
+          <img src={photo.small} alt="" className="size-11 rounded-[3px] object-cover" />
         </a>
       ))}
     </Strand>
