@@ -32,6 +32,7 @@ const CORE = [
   'helped',
 ];
 const SERVER = [
+  'api-docs',
   'reckoning',
   'views',
   'photos',

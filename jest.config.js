@@ -26,6 +26,7 @@ const ESM_ONLY = [
   'load-esm',
   'file-type',
   '@borewit',
+  '@seriousme',
   'strtok3',
   'token-types',
   'uint8array-extras',

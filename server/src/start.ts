@@ -1,12 +1,17 @@
 import 'reflect-metadata';
+import { createRequire } from 'node:module';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { installApiDocs } from './api-docs/install.js';
 import { AppModule } from './app.module.js';
 import { BadSetting, configFrom, type Config } from './config.js';
 import { databaseTrouble } from './shared/database-faults.js';
 import { installGate } from './gate/install.js';
 import { inFewWords } from './shared/in-few-words.js';
 import { openLog } from './shared/log.js';
+
+/** As the packages carry it. */
+const { version: VERSION } = createRequire(import.meta.url)('../package.json') as { version: string };
 
 /** The longest that requests which are under way hold up the end. */
 const LAST_ANSWERS_MS = 4000;
@@ -33,6 +38,7 @@ export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
     });
     app.use(log.requests);
     const { close } = installGate(app, config);
+    installApiDocs(app, VERSION);
     await app.listen(config.port, '127.0.0.1');
     process.stdout.write(`listening on ${config.port}\n`);
     const end = async (): Promise<void> => {

@@ -42,7 +42,12 @@ export class TestStation extends WeatherStation {
 
 /** The real application on a database of its own. */
 /** @param through another way to the database than the straight one */
-export async function startApp(more: Partial<Config> = {}, through?: string) {
+/** @param install what is put onto it besides, before it begins */
+export async function startApp(
+  more: Partial<Config> = {},
+  through?: string,
+  install: (app: NestExpressApplication) => void = () => undefined,
+) {
   const root = process.env.TEST_DATABASE_URL;
   if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
   const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
@@ -77,6 +82,7 @@ export async function startApp(more: Partial<Config> = {}, through?: string) {
     .compile();
   const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: false });
   const { close } = installGate(app, config);
+  install(app);
   await app.init();
   return {
     station,
@@ -87,6 +93,11 @@ export async function startApp(more: Partial<Config> = {}, through?: string) {
     /** every route that answers, as the router knows them */
     routes: () => routesOf(app),
     http: () => request(app.getHttpServer()),
+    /** lets programs of their own ask it; gives its address */
+    listen: async () => {
+      await app.listen(0, '127.0.0.1');
+      return app.getUrl();
+    },
     agent: () => request.agent(app.getHttpServer()),
     stop: async () => {
       await app.close();

@@ -1,0 +1,99 @@
+import type { Type } from '@nestjs/common';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { ModulesContainer, Reflector } from '@nestjs/core';
+import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import type { Role } from '@candid-leaf/contract';
+// @ts-expect-error the package tells its own schemas nowhere else, and gives no types for it
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { NEEDS_KEY, PUBLIC_KEY, SESSION_ONLY_KEY } from '../accounts/session.js';
+
+type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
+const METHODS = ['get', 'put', 'post', 'delete'] as const;
+
+/** What a class cannot say of its fields in the language of schemas is said by the name of its check. */
+const CHECKS = {
+  isCalendarDay: { type: 'string', format: 'date' },
+  isUrl: { type: 'string', format: 'uri' },
+} as const;
+
+/** Routes whose body is a file. */
+const FILES: Record<string, string> = { 'PhotosController put': 'image/jpeg' };
+
+/**
+ * The API as an OpenAPI document, made from what answers: the routes as the router has them, each body from the class that it is checked with,
+ * and who may use each from the marks that the guard reads.
+ */
+export function apiDocument(app: NestExpressApplication, version: string): OpenAPIObject {
+  const handlers = new Map<string, { handler: object; controller: Type }>();
+  for (const { controllers } of app.get(ModulesContainer).values())
+    for (const { metatype } of controllers.values()) {
+      const controller = metatype as Type;
+      const methods = controller.prototype as Record<string, object>;
+      for (const name of Object.getOwnPropertyNames(methods))
+        handlers.set(`${controller.name} ${name}`, { handler: methods[name]!, controller });
+    }
+  const info = new DocumentBuilder()
+    .setTitle('Candid Leaf')
+    .setDescription(
+      'What the page asks, a script may ask too, with a key to one garden. Amounts are metric and days are the garden’s own; every write carries an id that you make, so sending it twice does it once.',
+    )
+    .setVersion(version)
+    .setLicense('MIT', '')
+    .addBearerAuth(
+      { type: 'http', scheme: 'bearer', description: 'A key to one garden, made under People and keys.' },
+      'key',
+    )
+    .addCookieAuth('candid-leaf', { type: 'apiKey', in: 'cookie' }, 'session')
+    .build();
+  const document = SwaggerModule.createDocument(app, info, {
+    operationIdFactory: (controller, method) => `${controller} ${method}`,
+  });
+  for (const path of Object.values(document.paths))
+    for (const method of METHODS) {
+      const operation = path[method];
+      if (operation) describe(operation, method, handlers);
+    }
+  document.components = { ...document.components, schemas: schemas() as never };
+  return document;
+}
+
+function describe(
+  operation: Operation,
+  method: (typeof METHODS)[number],
+  handlers: ReadonlyMap<string, { handler: object; controller: Type }>,
+): void {
+  const id = operation.operationId ?? '';
+  const found = handlers.get(id);
+  if (!found) return;
+  const targets = [found.handler, found.controller] as never[];
+  const marked = <T>(key: string): T | undefined => new Reflector().getAllAndOverride<T>(key, targets);
+  const inGarden = (operation.parameters ?? []).some((p) => 'name' in p && p.name === 'gardenId');
+  const role = marked<Role>(NEEDS_KEY) ?? (method === 'get' ? 'look' : 'keep');
+  const open = marked<boolean>(PUBLIC_KEY) === true;
+  const keys = inGarden && !marked<boolean>(SESSION_ONLY_KEY);
+  operation.operationId = id.replace(' ', '.').replace('Controller', '');
+  operation.tags = [id.split('Controller')[0] ?? ''];
+  operation.summary = open
+    ? 'Open to anybody.'
+    : `${inGarden ? `For who may ${role}` : 'For whoever is signed in'}${keys ? '' : '; not for keys'}.`;
+  operation.security = open ? [] : [{ session: [] }, ...(keys ? [{ key: [] }] : [])];
+  const file = FILES[id];
+  if (file)
+    operation.requestBody = { required: true, content: { [file]: { schema: { type: 'string', format: 'binary' } } } };
+  if (!open) operation.responses['401'] ??= { description: 'Neither signed in nor a key that opens.' };
+  if (inGarden) operation.responses['403'] ??= { description: 'The role does not reach.' };
+  if (operation.requestBody) operation.responses['400'] ??= { description: 'What is wrong, field by field.' };
+}
+
+/** Every class that something is checked with, as a schema; what is not in the class is refused. */
+function schemas(): Record<string, object> {
+  const made = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage as never,
+    refPointerPrefix: '#/components/schemas/',
+    additionalConverters: CHECKS,
+  });
+  return Object.fromEntries(
+    Object.entries(made).map(([name, schema]) => [name, { ...schema, additionalProperties: false }]),
+  );
+}

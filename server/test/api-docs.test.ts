@@ -1,0 +1,96 @@
+import { execFile } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { promisify } from 'node:util';
+import { Validator } from '@seriousme/openapi-schema-validator';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import type { OpenAPIObject } from '@nestjs/swagger';
+import { v7 as uuid } from 'uuid';
+import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
+import { installApiDocs } from '../src/api-docs/install.js';
+import { gardener, potted, startApp, type App } from './app.js';
+import { ROUTES, worldOf } from './route-table.js';
+
+let app: App;
+let timer: HoseTimer;
+let photos: string;
+let document: OpenAPIObject;
+beforeAll(async () => {
+  timer = await startHoseTimer();
+  photos = mkdtempSync(join(tmpdir(), 'leaf-photos-'));
+  app = await startApp({ timerHosts: [timer.url], photos }, undefined, (nest) => installApiDocs(nest, '9.9.9'));
+  document = (await app.http().get('/api/openapi.json').expect(200)).body as OpenAPIObject;
+});
+afterAll(async () => {
+  await app.stop();
+  await timer.close();
+  rmSync(photos, { recursive: true });
+});
+
+test('the document is a valid one, as a validator that is not ours says, and its page comes from here alone', async () => {
+  expect(await new Validator().validate(structuredClone(document) as never)).toMatchObject({ valid: true });
+  const page = await app.http().get('/api/docs').expect(200);
+  const { text } = page;
+  expect(text).toContain('Candid Leaf');
+  for (const [, source] of text.matchAll(/(?:src|href)="([^"]+)"/g)) expect(source).not.toMatch(/^(https?:)?\/\//);
+});
+
+test('it has every route that answers, with who may use it', () => {
+  const told = Object.entries(document.paths).flatMap(([path, operations]) =>
+    Object.keys(operations).map((m) => `${m.toUpperCase()} ${path.replace(/\{(\w+)\}/g, ':$1')}`),
+  );
+  expect(told.sort()).toEqual(Object.keys(ROUTES).sort());
+  for (const [route, row] of Object.entries(ROUTES)) {
+    const [method, path] = route.split(' ') as [string, string];
+    const operation = document.paths[path.replace(/:(\w+)/g, '{$1}')]![method.toLowerCase() as 'get']!;
+    const needed = row.needs ?? (method === 'GET' ? 'look' : 'keep');
+    if (row.open) expect(operation.security).toEqual([]);
+    else if (path.includes(':gardenId')) expect(operation.summary).toContain(`may ${needed}`);
+    expect(JSON.stringify(operation.security).includes('key')).toBe(
+      !row.open && path.includes(':gardenId') && !row.peopleOnly,
+    );
+  }
+});
+
+test('what the server takes its schemas take too, as a validator that is not ours says; what has a strange field neither', async () => {
+  const { w } = await worldOf(app, timer.url);
+  const ajv = new Ajv2020({ strict: false });
+  addFormats.default(ajv);
+  ajv.addSchema({ $id: 'doc', ...document });
+  const checked: string[] = [];
+  for (const [route, row] of Object.entries(ROUTES)) {
+    if (!row.cls || !row.body) continue;
+    const validate = ajv.getSchema(`doc#/components/schemas/${row.cls.name}`)!;
+    const body = JSON.parse(JSON.stringify(row.body(w))) as object;
+    if (!validate(body)) throw new Error(`${route}: ${JSON.stringify(validate.errors)} of ${JSON.stringify(body)}`);
+    expect(validate({ ...body, strange: 1 })).toBe(false);
+    checked.push(route);
+  }
+  expect(checked.length).toBeGreaterThan(20);
+});
+
+test('the examples of the docs run as they stand there', async () => {
+  const g = await gardener(app);
+  const { plant, place } = await potted(g);
+  const made = await g.agent.post(g.url('/keys')).send({ id: uuid(), name: 'k', role: 'record', days: 1 }).expect(200);
+  const url = await app.listen();
+  const text = readFileSync(join(__dirname, '../../docs/api.md'), 'utf8');
+  const examples = [...text.matchAll(/```sh\n([\s\S]*?)```\n\n```json\n([\s\S]*?)```/g)];
+  expect(examples.length).toBeGreaterThanOrEqual(5);
+  const env = {
+    ...process.env,
+    LEAF: url,
+    KEY: (made.body as { key: string }).key,
+    GARDEN: g.garden,
+    PLANT: plant,
+    PLACE: place,
+  };
+  for (const [, script, answer] of examples) {
+    const { stdout } = await promisify(execFile)('bash', ['-euc', script!], { env });
+    const got = JSON.parse(stdout) as unknown;
+    // the docs show the part that matters
+    expect(got).toMatchObject(JSON.parse(answer!) as object);
+  }
+});
