@@ -135,14 +135,11 @@ test('each route is shut to a role, and to a key, that does not reach it', async
     const made = await agent.post(own.url('/keys')).send({ id: uuid(), name: role, role, days: 1 }).expect(200);
     keys.set(role, (made.body as { key: string }).key);
   }
-  const asKey = (role: string, route: string, body: object | undefined) => {
-    const [method, path] = [route.split(' ')[0]!.toLowerCase() as 'get' | 'put' | 'post' | 'delete', pathOf(route, w)];
-    return app
-      .http()
-      [method](path)
-      .set('authorization', `Bearer ${keys.get(role)}`)
-      .send(body);
-  };
+  const asKey = (role: string, route: string, body: object | undefined) =>
+    call(app.http(), route, pathOf(route, w), body).set(
+      'authorization',
+      `Bearer ${keys.get(role)}`,
+    );
   const there = await sumOf(w);
   for (const [route, row] of rows().filter(([, r]) => !r.open)) {
     const needed = row.needs ?? (route.startsWith('GET') ? 'look' : 'keep');

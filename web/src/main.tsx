@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import './features/writes';
 import { ApiError } from './lib/api';
+import { showLook } from './lib/look';
 import { queryKeys } from './lib/query-keys';
 import { registerWrites } from './lib/writes';
 import { findAccount } from './offline/account';
@@ -65,6 +66,7 @@ function afterRestore(): void {
   void startOutbox(client);
 }
 
+showLook();
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root element');
 await findAccount();

@@ -54,7 +54,7 @@ export function apiDocument(app: NestExpressApplication, version: string): OpenA
       const operation = path[method];
       if (operation) describe(operation, method, handlers);
     }
-  document.components = { ...document.components, schemas: schemas() as never };
+  document.components = { ...document.components, schemas: schemas() };
   return document;
 }
 

@@ -1,14 +1,19 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { SwaggerModule } from '@nestjs/swagger';
+import type { Express } from 'express';
 import { apiDocument } from './document.js';
+import { apiPage } from './page.js';
 
-/** The document at `/api/openapi.json`, and a page of it at `/api/docs`. Both come from here, and fetch nothing from elsewhere. */
+/** The document at `/api/openapi.json`, and a page of it at `/api/docs`: made when somebody first asks. */
 export function installApiDocs(app: NestExpressApplication, version: string): void {
-  SwaggerModule.setup('api/docs', app, apiDocument(app, version), {
-    jsonDocumentUrl: 'api/openapi.json',
-    yamlDocumentUrl: 'api/openapi.yaml',
-    customSiteTitle: 'Candid Leaf: what can be asked',
-    // a key is not kept in the browser beyond the page
-    swaggerOptions: { persistAuthorization: false, validatorUrl: null },
-  });
+  let made: { json: string; page: string } | null = null;
+  const docs = (): { json: string; page: string } => {
+    if (!made) {
+      const document = apiDocument(app, version);
+      made = { json: JSON.stringify(document), page: apiPage(document) };
+    }
+    return made;
+  };
+  const http = app.getHttpAdapter().getInstance();
+  http.get('/api/openapi.json', (_, response) => response.type('json').send(docs().json));
+  http.get('/api/docs', (_, response) => response.type('html').send(docs().page));
 }

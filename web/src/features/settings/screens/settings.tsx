@@ -15,6 +15,7 @@ import { gardensQuery } from '../../garden/queries';
 import { pullWeather, saveGarden } from '../../garden/writes';
 import { CalendarLink } from '../components/calendar-link';
 import { DaysAway } from '../components/days-away';
+import { PageLook } from '../components/page-look';
 import { HoseTimer } from '../components/hose-timer';
 import { GardenForm } from '../components/garden-form';
 
@@ -41,6 +42,7 @@ function Settings({ view: { garden, weather } }: { view: GardenView }) {
             <CalendarLink />
           </>
         )}
+        <PageLook />
         <OtherGardens current={garden.id} />
       </aside>
     </div>
