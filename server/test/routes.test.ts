@@ -136,10 +136,7 @@ test('each route is shut to a role, and to a key, that does not reach it', async
     keys.set(role, (made.body as { key: string }).key);
   }
   const asKey = (role: string, route: string, body: object | undefined) =>
-    call(app.http(), route, pathOf(route, w), body).set(
-      'authorization',
-      `Bearer ${keys.get(role)}`,
-    );
+    call(app.http(), route, pathOf(route, w), body).set('authorization', `Bearer ${keys.get(role)}`);
   const there = await sumOf(w);
   for (const [route, row] of rows().filter(([, r]) => !r.open)) {
     const needed = row.needs ?? (route.startsWith('GET') ? 'look' : 'keep');

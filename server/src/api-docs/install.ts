@@ -1,5 +1,4 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { Express } from 'express';
 import { apiDocument } from './document.js';
 import { apiPage } from './page.js';
 

@@ -19,9 +19,9 @@ const PLACE: Record<Part, { side: 'left' | 'right'; top: number }> = {
   posture: { side: 'left', top: 2 },
   tip: { side: 'right', top: 12 },
   flowers: { side: 'right', top: 31 },
-  leaves: { side: 'left', top: 38 },
+  leaves: { side: 'left', top: 36 },
   fruit: { side: 'right', top: 56 },
-  stem: { side: 'left', top: 60 },
+  stem: { side: 'left', top: 56 },
   'low-leaves': { side: 'left', top: 76 },
   soil: { side: 'right', top: 84 },
 };
