@@ -3,6 +3,7 @@
  * Each list is in order: a room may use those after it in its list, and never one before.
  */
 const CORE = [
+  'tables',
   'training',
   'claims',
   'care',
@@ -35,6 +36,7 @@ const SERVER = [
   'api-docs',
   'reckoning',
   'views',
+  'transfer',
   'photos',
   'people',
   'watering-list',

@@ -1,0 +1,108 @@
+import { guessDateOrder, guessDecimal, type DateOrder, type Decimal } from './cells.js';
+import { unitsOf } from './quantities.js';
+import { columnsOf, TABLE_NAMES, type TableColumn, type TableName } from './tables.js';
+
+/** One column of a file, and what it is. */
+export interface MappedColumn {
+  field: string;
+  /** which column of the file, from 0 */
+  at: number;
+  /** the unit in which it stands, where it has one */
+  unit?: string | undefined;
+}
+
+/** How a file is to be read. */
+export interface Reading {
+  columns: MappedColumn[];
+  dateOrder: DateOrder;
+  decimal: Decimal;
+}
+
+/** Words that stand for units in the heads of columns. */
+const UNIT_WORDS: readonly (readonly [RegExp, string])[] = [
+  [/°?f(ahrenheit)?$/, 'F'],
+  [/°?c(elsius)?$/, 'C'],
+  [/(in|inch|inches)$/, 'in'],
+  [/mm$/, 'mm'],
+  [/cm$/, 'cm'],
+  [/(ft|feet)$/, 'ft'],
+  [/(kmh|km\/h|kph)$/, 'km/h'],
+  [/mph$/, 'mph'],
+  [/(m\/s|ms)$/, 'm/s'],
+  [/(kn|knots)$/, 'kn'],
+  [/(us ?gal|gal(lons?)?)$/, 'gal-us'],
+  [/ml$/, 'mL'],
+  [/(l|litres?|liters?)$/, 'L'],
+  [/kg$/, 'kg'],
+  [/(lbs?|pounds?)$/, 'lb'],
+  [/(oz|ounces?)$/, 'oz'],
+  [/(g|grams?)$/, 'g'],
+  [/m$/, 'm'],
+];
+
+const bare = (head: string): string =>
+  head
+    .toLowerCase()
+    .replace(/[([].*?[)\]]/g, '')
+    .replace(/[^a-z0-9]/g, '');
+
+/** The unit that a head names: in brackets or after the last blank or sign. Where it names none: wind in km/h under the name of public records, else ours. */
+function unitIn(head: string, column: TableColumn): string | undefined {
+  if (column.keptUnits) return column.keptUnits.find((u) => head.toLowerCase().includes(u)) ?? column.keptUnits[0];
+  if (!column.quantity) return undefined;
+  const known = unitsOf(column.quantity);
+  const told = /[([](.+?)[)\]]\s*$/.exec(head)?.[1] ?? /[_\s-]([^_\s-]+)$/.exec(head)?.[1] ?? head;
+  const found = UNIT_WORDS.find(([words, unit]) => words.test(told.toLowerCase().trim()) && known.includes(unit))?.[1];
+  const named = told !== head || bare(head).length <= 7;
+  if (found && named && bare(told) !== 'wspd') return found;
+  return bare(head) === 'wspd' ? 'km/h' : known[0];
+}
+
+/** The columns that a table finds in the heads of a file: each of its own once, the first that fits. */
+function fit(table: TableName, heads: readonly string[]): MappedColumn[] {
+  const taken = new Set<number>();
+  return columnsOf(table).flatMap((column): MappedColumn[] => {
+    const names = column.names;
+    const is = (head: string): boolean => {
+      const b = bare(head);
+      return (
+        names.includes(b) || names.some((n) => n.length > 2 && b.replace(/(mm|cm|in|f|c|l|g|kg|kmh|mph|ms)$/, '') === n)
+      );
+    };
+    const at = heads.findIndex((h, i) => !taken.has(i) && is(h));
+    if (at < 0) return [];
+    taken.add(at);
+    const unit = unitIn(heads[at]!, column);
+    return [{ field: column.field, at, ...(unit ? { unit } : {}) }];
+  });
+}
+
+const isWhole = (table: TableName, found: readonly MappedColumn[]): boolean =>
+  columnsOf(table).every((c) => !c.needed || found.some((f) => f.field === c.field));
+
+/**
+ * What a file seems to be: the table of which it has all that is needed, and the most columns; and how its days and numbers are written.
+ * @param heads of its columns @param rows some of its rows
+ */
+export function guessReading(
+  heads: readonly string[],
+  rows: readonly (readonly string[])[],
+  table?: TableName,
+): Reading & { table: TableName } {
+  const score = (t: TableName): number => {
+    const found = fit(t, heads);
+    return found.length + (isWhole(t, found) ? 100 : 0);
+  };
+  const best = table ?? TABLE_NAMES.reduce((a, b) => (score(b) > score(a) ? b : a));
+  const columns = fit(best, heads);
+  const samples = (holds: readonly string[]): string[] =>
+    columns
+      .filter((c) => holds.includes(columnsOf(best).find((x) => x.field === c.field)!.holds))
+      .flatMap((c) => rows.map((r) => (r[c.at] ?? '').trim()));
+  return {
+    table: best,
+    columns,
+    dateOrder: guessDateOrder(samples(['day'])),
+    decimal: guessDecimal(samples(['number'])),
+  };
+}

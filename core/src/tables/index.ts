@@ -1,0 +1,5 @@
+export * from './cells.js';
+export * from './guess.js';
+export * from './quantities.js';
+export * from './read-row.js';
+export * from './tables.js';

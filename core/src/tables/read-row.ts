@@ -1,0 +1,100 @@
+import { plainCell, readDay, readNumber } from './cells.js';
+import type { Reading } from './guess.js';
+import { inOurs } from './quantities.js';
+import { columnsOf, type TableColumn, type TableName } from './tables.js';
+
+/** One thing wrong with a cell: of which field, and why. */
+export interface CellFault {
+  field: string;
+  reason: string;
+}
+
+export type Values = Record<string, string | number | { amount: number; unit: string }>;
+
+const MOST_SHOWN = 40;
+const shown = (text: string): string => (text.length > MOST_SHOWN ? `${text.slice(0, MOST_SHOWN)}…` : text);
+
+/**
+ * One row of a file as fields in our units. An empty cell is a field that is not known, and never nought.
+ * @throws nothing: what cannot be read is told, cell by cell
+ */
+export function readRow(
+  table: TableName,
+  reading: Reading,
+  cells: readonly string[],
+): { values: Values; faults: CellFault[] } {
+  const values: Values = {};
+  const faults: CellFault[] = [];
+  for (const column of columnsOf(table)) {
+    const mapped = reading.columns.find((c) => c.field === column.field);
+    const text = mapped ? plainCell(cells[mapped.at] ?? '') : '';
+    if (text === '') {
+      if (column.otherwise !== undefined) values[column.field] = column.otherwise;
+      else if (column.needed) faults.push({ field: column.field, reason: 'is not given' });
+      continue;
+    }
+    const read = readCell(column, text, reading, mapped?.unit);
+    if ('reason' in read) faults.push({ field: column.field, reason: read.reason });
+    else values[column.field] = read.value;
+  }
+  return { values, faults };
+}
+
+function readCell(
+  column: TableColumn,
+  text: string,
+  reading: Reading,
+  unit: string | undefined,
+): { value: Values[string] } | { reason: string } {
+  switch (column.holds) {
+    case 'day': {
+      const value = readDay(text, reading.dateOrder);
+      return value === null ? { reason: `"${shown(text)}" is no day that exists, in the order chosen` } : { value };
+    }
+    case 'number':
+    case 'whole': {
+      const value = readNumber(text, reading.decimal);
+      if (value === null) return { reason: `"${shown(text)}" is no number` };
+      if (column.holds === 'whole' && !Number.isInteger(value))
+        return { reason: `"${shown(text)}" is no whole number` };
+      if (column.keptUnits) return { value: { amount: value, unit: unit ?? column.keptUnits[0]! } };
+      return { value: column.quantity ? inOurs(column.quantity, unit ?? '', value) : value };
+    }
+    case 'word': {
+      const value = text.toLowerCase().replaceAll(/[\s_]+/g, '-');
+      return column.words?.includes(value)
+        ? { value }
+        : { reason: `"${shown(text)}" is not known here: ${column.words?.join(', ') ?? ''}` };
+    }
+    default:
+      return { value: text };
+  }
+}
+
+/** What is wrong with how a file is to be read, before any of its rows is. */
+export function readingFaults(table: TableName, reading: Reading): CellFault[] {
+  const columns = columnsOf(table);
+  const faults: CellFault[] = [];
+  const seen = new Set<string>();
+  for (const { field, unit } of reading.columns) {
+    const column = columns.find((c) => c.field === field);
+    if (!column) faults.push({ field, reason: 'is no column of this table' });
+    else if (seen.has(field)) faults.push({ field, reason: 'is given twice' });
+    else if (column.quantity && !isUnit(column, unit))
+      faults.push({ field, reason: 'needs a unit that is known here' });
+    else if (column.keptUnits && unit !== undefined && !column.keptUnits.includes(unit))
+      faults.push({ field, reason: 'needs a unit that is known here' });
+    seen.add(field);
+  }
+  for (const c of columns)
+    if (c.needed && !seen.has(c.field)) faults.push({ field: c.field, reason: 'is needed: which column is it?' });
+  return faults;
+}
+
+function isUnit(column: TableColumn, unit: string | undefined): boolean {
+  try {
+    return unit !== undefined && Number.isFinite(inOurs(column.quantity!, unit, 1));
+  } catch {
+    return false;
+  }
+}

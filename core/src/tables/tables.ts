@@ -1,0 +1,249 @@
+import {
+  CROPS,
+  FEED_FORMS,
+  GROWTH_HABITS,
+  PICK_RIPENESS,
+  PICK_STATES,
+  PICK_USES,
+  P_METHODS,
+  PLANT_TYPES,
+  SOIL_UNITS,
+  STAGES,
+  WATERING_WAYS,
+} from '../records/index.js';
+import type { QuantityName } from './quantities.js';
+
+/** What a column holds. */
+interface Column {
+  field: string;
+  /** for whoever chooses it */
+  label: string;
+  holds: 'day' | 'number' | 'whole' | 'word' | 'text' | 'plant' | 'place';
+  needed?: true;
+  /** of a number that has a unit */
+  quantity?: QuantityName;
+  /** units that are kept as they are, beside the number */
+  keptUnits?: readonly string[];
+  words?: readonly string[];
+  /** where the cell is empty */
+  otherwise?: string;
+  /** names that such a column goes by, in small letters without blanks and signs */
+  names: readonly string[];
+}
+export type TableColumn = Readonly<Column>;
+
+const date: Column = {
+  field: 'date',
+  label: 'Day',
+  holds: 'day',
+  needed: true,
+  names: ['date', 'day', 'datum', 'dato', 'fecha', 'data', 'dt', 'time', 'timestamp'],
+};
+const plant: Column = { field: 'plant', label: 'Plant', holds: 'plant', names: ['plant', 'plantname', 'variety'] };
+const place: Column = {
+  field: 'place',
+  label: 'Bed or pots',
+  holds: 'place',
+  names: ['place', 'bed', 'pot', 'pots', 'container', 'location'],
+};
+const element = (field: string, label: string, ...names: string[]): Column => ({
+  field,
+  label,
+  holds: 'number',
+  keptUnits: SOIL_UNITS,
+  names: [field.toLowerCase(), ...names],
+});
+
+/**
+ * Tables that can be brought in, each with its columns. Names of weather columns: those that public daily records commonly go by.
+ */
+export const TABLES = {
+  weather: {
+    label: 'Weather, day by day',
+    columns: [
+      date,
+      {
+        field: 'tMinC',
+        label: 'Coldest',
+        holds: 'number',
+        needed: true,
+        quantity: 'warmth',
+        names: ['tmin', 'tempmin', 'mintemp', 'tminc', 'tn', 'low', 'temperaturemin', 'temperature2mmin'],
+      },
+      {
+        field: 'tMaxC',
+        label: 'Warmest',
+        holds: 'number',
+        needed: true,
+        quantity: 'warmth',
+        names: ['tmax', 'tempmax', 'maxtemp', 'tmaxc', 'tx', 'high', 'temperaturemax', 'temperature2mmax'],
+      },
+      {
+        field: 'rainMm',
+        label: 'Rain',
+        holds: 'number',
+        needed: true,
+        quantity: 'rain',
+        names: ['prcp', 'rain', 'rainmm', 'precip', 'precipitation', 'precipitationsum', 'rainfall', 'rr'],
+      },
+      {
+        field: 'rhMeanPct',
+        label: 'Humidity, %',
+        holds: 'number',
+        names: ['rh', 'rhum', 'humidity', 'rhmeanpct', 'relativehumidity', 'rhavg'],
+      },
+      {
+        field: 'windMs',
+        label: 'Wind',
+        holds: 'number',
+        quantity: 'wind',
+        names: ['wspd', 'wind', 'windspeed', 'awnd', 'windms', 'ff'],
+      },
+      {
+        field: 'solarMj',
+        label: 'Sun',
+        holds: 'number',
+        quantity: 'sun',
+        names: ['srad', 'solar', 'solarmj', 'radiation', 'shortwaveradiationsum', 'rs'],
+      },
+    ],
+  },
+  watering: {
+    label: 'Waterings',
+    columns: [
+      date,
+      plant,
+      place,
+      {
+        field: 'litres',
+        label: 'Water for each plant',
+        holds: 'number',
+        needed: true,
+        quantity: 'water',
+        names: ['litres', 'liters', 'water', 'amount', 'volume', 'l', 'gallons', 'gal', 'ml'],
+      },
+      { field: 'how', label: 'How', holds: 'word', words: WATERING_WAYS, names: ['how', 'method', 'way'] },
+    ],
+  },
+  feeding: {
+    label: 'Feeds',
+    columns: [
+      date,
+      plant,
+      place,
+      {
+        field: 'product',
+        label: 'Product',
+        holds: 'text',
+        names: ['product', 'feed', 'fertilizer', 'fertiliser', 'what'],
+      },
+      {
+        field: 'grams',
+        label: 'Amount for each plant',
+        holds: 'number',
+        needed: true,
+        quantity: 'mass',
+        names: ['grams', 'g', 'amount', 'weight', 'dose', 'oz'],
+      },
+      { field: 'n', label: 'N, %', holds: 'number', needed: true, names: ['n', 'nitrogen', 'npct'] },
+      { field: 'p2o5', label: 'P₂O₅, %', holds: 'number', needed: true, names: ['p2o5', 'p', 'phosphate', 'p2o5pct'] },
+      { field: 'k2o', label: 'K₂O, %', holds: 'number', needed: true, names: ['k2o', 'k', 'potash', 'k2opct'] },
+      { field: 'form', label: 'Form', holds: 'word', words: FEED_FORMS, names: ['form'] },
+    ],
+  },
+  harvest: {
+    label: 'Harvest',
+    columns: [
+      date,
+      { ...plant, needed: true },
+      place,
+      { field: 'count', label: 'Fruit', holds: 'whole', names: ['count', 'fruit', 'fruits', 'number', 'pieces'] },
+      {
+        field: 'grams',
+        label: 'Weight',
+        holds: 'number',
+        quantity: 'mass',
+        names: ['grams', 'g', 'weight', 'kg', 'mass', 'lb', 'oz', 'yield'],
+      },
+      {
+        field: 'state',
+        label: 'State',
+        holds: 'word',
+        words: PICK_STATES,
+        otherwise: 'sound',
+        names: ['state', 'condition'],
+      },
+      { field: 'use', label: 'For', holds: 'word', words: PICK_USES, otherwise: 'eaten', names: ['use', 'for'] },
+      {
+        field: 'ripeness',
+        label: 'Ripeness',
+        holds: 'word',
+        words: PICK_RIPENESS,
+        names: ['ripeness', 'colour', 'color'],
+      },
+    ],
+  },
+  plants: {
+    label: 'Plants',
+    columns: [
+      { field: 'name', label: 'Name', holds: 'text', needed: true, names: ['name', 'plant', 'plantname', 'variety'] },
+      { ...place, needed: true },
+      {
+        field: 'crop',
+        label: 'Tomato or pepper',
+        holds: 'word',
+        needed: true,
+        words: CROPS,
+        names: ['crop', 'species', 'what'],
+      },
+      { field: 'type', label: 'Type', holds: 'word', words: PLANT_TYPES, names: ['type'] },
+      { field: 'habit', label: 'Growth', holds: 'word', words: GROWTH_HABITS, names: ['habit', 'growth'] },
+      { field: 'stage', label: 'Stage', holds: 'word', words: STAGES, names: ['stage'] },
+      {
+        field: 'transplantedOn',
+        label: 'Planted out',
+        holds: 'day',
+        names: ['transplantedon', 'plantedout', 'planted', 'transplanted', 'date'],
+      },
+      { field: 'heightM', label: 'Height', holds: 'number', quantity: 'length', names: ['height', 'heightm', 'tall'] },
+      {
+        field: 'spacingM',
+        label: 'Distance',
+        holds: 'number',
+        quantity: 'length',
+        names: ['spacing', 'spacingm', 'distance'],
+      },
+    ],
+  },
+  soil: {
+    label: 'Soil tests',
+    columns: [
+      date,
+      { ...place, needed: true },
+      { field: 'pH', label: 'pH', holds: 'number', names: ['ph', 'acidity'] },
+      { field: 'saltsDsPerM', label: 'Salts, dS/m', holds: 'number', names: ['ec', 'salts', 'saltsdsperm'] },
+      element('nitrate', 'Nitrate', 'no3', 'no3n', 'n'),
+      element('phosphorus', 'Phosphorus', 'p'),
+      {
+        field: 'phosphorusBy',
+        label: 'Phosphorus by',
+        holds: 'word',
+        words: P_METHODS,
+        names: ['phosphorusby', 'method', 'pmethod'],
+      },
+      element('potassium', 'Potassium', 'k'),
+      element('calcium', 'Calcium', 'ca'),
+      element('magnesium', 'Magnesium', 'mg'),
+      {
+        field: 'organicMatterPct',
+        label: 'Organic matter, %',
+        holds: 'number',
+        names: ['om', 'organicmatter', 'organicmatterpct', 'humus'],
+      },
+    ],
+  },
+} as const satisfies Record<string, { label: string; columns: readonly Column[] }>;
+
+export type TableName = keyof typeof TABLES;
+export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
+export const columnsOf = (table: TableName): readonly TableColumn[] => TABLES[table].columns;
