@@ -16,6 +16,7 @@ export * from './season.js';
 export * from './soil.js';
 export * from './sprays.js';
 export * from './today.js';
+export * from './transfer.js';
 export * from './treatments.js';
 export * from './trials.js';
 export * from './views.js';

@@ -34,6 +34,7 @@ import { SprayingModule } from './spraying/spraying.module.js';
 import { TodayModule } from './today/today.module.js';
 import { TreatmentsModule } from './treatments/treatments.module.js';
 import { ViewsModule } from './views/views.module.js';
+import { TransferModule } from './transfer/transfer.module.js';
 import { PhotosModule } from './photos/photos.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { WateringListModule } from './watering-list/watering-list.module.js';
@@ -68,6 +69,7 @@ const FEATURES = [
   ViewsModule,
   PeopleModule,
   PhotosModule,
+  TransferModule,
   WateringListModule,
 ];
 

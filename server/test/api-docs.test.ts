@@ -47,6 +47,8 @@ test('it has every route that answers, with who may use it', () => {
     const [method, path] = route.split(' ') as [string, string];
     const operation = document.paths[path.replace(/:(\w+)/g, '{$1}')]![method.toLowerCase() as 'get']!;
     const needed = row.needs ?? (method === 'GET' ? 'look' : 'keep');
+    const params = (operation.parameters ?? []).flatMap((p) => ('name' in p && p.in === 'path' ? [p.name] : []));
+    expect([...params].sort()).toEqual([...path.matchAll(/:(\w+)/g)].map((m) => m[1]).sort());
     if (row.open) expect(operation.security).toEqual([]);
     else if (path.includes(':gardenId')) expect(operation.summary).toContain(`may ${needed}`);
     expect(JSON.stringify(operation.security).includes('key')).toBe(

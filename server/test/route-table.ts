@@ -28,6 +28,8 @@ import {
   WateringTick,
   type Role,
 } from '@candid-leaf/contract';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { DEMO_ACCOUNT, GARDEN } from '@candid-leaf/demo';
 import { v7 as uuid } from 'uuid';
 import { gardener, helper, potted, type App } from './app.js';
@@ -52,6 +54,8 @@ export interface World {
   listId: string;
   keyId: string;
   photoId: string;
+  importId: string;
+  name: string;
   key: string;
   timer: string;
 }
@@ -136,7 +140,21 @@ const PASSWORD = DEMO_ACCOUNT.password;
 const invitation = (id = uuid()): object => ({ id, name: 'Mia', role: 'record' });
 const list = (id = uuid()): object => ({ id, name: 'Mia', from: '2026-07-18', to: '2026-07-25' });
 const accessKey = (id = uuid()): object => ({ id, name: 'Rain gauge', role: 'record', days: 30 });
+const WATER_PLAN = {
+  table: 'watering',
+  delimiter: ',',
+  dateOrder: 'ymd',
+  decimal: '.',
+  name: 'a.csv',
+  columns: [
+    { field: 'date', at: 0 },
+    { field: 'plant', at: 1 },
+    { field: 'litres', at: 2, unit: 'L' },
+  ],
+};
 const SECRET = 'x'.repeat(43);
+/** The file of a garden with nothing in it. */
+const EMPTY_GARDEN = readFileSync(join(__dirname, 'fixtures/empty.garden.zip'));
 /** The smallest picture: one dot. */
 const DOT = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -233,6 +251,18 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/photos/:photoId/small': READ,
   'DELETE /api/gardens/:gardenId/photos/:photoId': RECORDS(204),
   'POST /api/gardens/:gardenId/photos/:photoId/restore': RECORDS(204),
+  'GET /api/gardens/:gardenId/imports': READ,
+  'POST /api/gardens/:gardenId/imports/preview': { member: 200, body: () => Buffer.from('date,plant,litres\n') },
+  'PUT /api/gardens/:gardenId/imports/:importId': {
+    member: 200,
+    body: () => Buffer.from('date,plant,litres\n2026-07-18,Paste,1\n'),
+    query: () => `?plan=${encodeURIComponent(JSON.stringify(WATER_PLAN))}`,
+  },
+  'DELETE /api/gardens/:gardenId/imports/:importId': ACT(204),
+  'GET /api/gardens/:gardenId/exports/:name': READ,
+  'GET /api/gardens/:gardenId/file': READ,
+  // this garden is not empty
+  'PUT /api/gardens/:gardenId/file': { member: 409, body: () => EMPTY_GARDEN },
   'GET /api/watering/:secret': { open: true, member: 404 },
   'POST /api/watering/:secret/ticks': {
     open: true,
@@ -457,6 +487,8 @@ export async function worldOf(
     listId: '',
     keyId: '',
     photoId: uuid(),
+    importId: uuid(),
+    name: 'records',
     key: '',
     timer,
   };
@@ -466,6 +498,10 @@ export async function worldOf(
   const { id: trialId } = await ok('put', '/trials', trial({ ...w, trialId: otherId }));
   const { id: kindId } = await ok('put', '/kinds', kind());
   const { id: plantingId } = await ok('put', '/plantings', planting({ ...w, kindId }));
+  await g.agent
+    .put(g.url(`/imports/${w.importId}?plan=${encodeURIComponent(JSON.stringify(WATER_PLAN))}`))
+    .send(Buffer.from('date,plant,litres\n2026-07-18,Paste,1\n'))
+    .expect(200);
   const { id: invitationId } = await ok('post', '/invitations', invitation());
   const { id: listId } = await ok('post', '/watering-lists', list());
   const { id: keyId } = await ok('post', '/keys', accessKey());

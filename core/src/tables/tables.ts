@@ -247,3 +247,4 @@ export const TABLES = {
 export type TableName = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 export const columnsOf = (table: TableName): readonly TableColumn[] => TABLES[table].columns;
+export const isTable = (name: string): name is TableName => name in TABLES;

@@ -18,7 +18,12 @@ const CHECKS = {
 } as const;
 
 /** Routes whose body is a file. */
-const FILES: Record<string, string> = { 'PhotosController put': 'image/jpeg' };
+const FILES: Record<string, string> = {
+  'PhotosController put': 'image/jpeg',
+  'TransferController preview': 'text/csv',
+  'TransferController run': 'text/csv',
+  'TransferController fill': 'application/zip',
+};
 
 /**
  * The API as an OpenAPI document, made from what answers: the routes as the router has them, each body from the class that it is checked with,
@@ -49,10 +54,10 @@ export function apiDocument(app: NestExpressApplication, version: string): OpenA
   const document = SwaggerModule.createDocument(app, info, {
     operationIdFactory: (controller, method) => `${controller} ${method}`,
   });
-  for (const path of Object.values(document.paths))
+  for (const [path, operations] of Object.entries(document.paths))
     for (const method of METHODS) {
-      const operation = path[method];
-      if (operation) describe(operation, method, handlers);
+      const operation = operations[method];
+      if (operation) describe(operation, path, method, handlers);
     }
   document.components = { ...document.components, schemas: schemas() };
   return document;
@@ -60,6 +65,7 @@ export function apiDocument(app: NestExpressApplication, version: string): OpenA
 
 function describe(
   operation: Operation,
+  path: string,
   method: (typeof METHODS)[number],
   handlers: ReadonlyMap<string, { handler: object; controller: Type }>,
 ): void {
@@ -68,7 +74,15 @@ function describe(
   if (!found) return;
   const targets = [found.handler, found.controller] as never[];
   const marked = <T>(key: string): T | undefined => new Reflector().getAllAndOverride<T>(key, targets);
-  const inGarden = (operation.parameters ?? []).some((p) => 'name' in p && p.name === 'gardenId');
+  const inGarden = path.includes('{gardenId}');
+  // what a handler does not ask for stands in its address all the same
+  const told = new Set((operation.parameters ?? []).flatMap((p) => ('name' in p && p.in === 'path' ? [p.name] : [])));
+  for (const [, name] of path.matchAll(/\{(\w+)\}/g))
+    if (!told.has(name!))
+      operation.parameters = [
+        ...(operation.parameters ?? []),
+        { name: name!, in: 'path', required: true, schema: { type: 'string' } },
+      ];
   const role = marked<Role>(NEEDS_KEY) ?? (method === 'get' ? 'look' : 'keep');
   const open = marked<boolean>(PUBLIC_KEY) === true;
   const keys = inGarden && !marked<boolean>(SESSION_ONLY_KEY);

@@ -22,6 +22,7 @@ import { WeatherEntity } from '../weather/weather.entity.js';
 import { WateringListEntity } from '../watering-list/watering-list.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { HoseTimerEntity, TimerRunEntity, TimerStateEntity } from '../water/timer.entities.js';
+import { ImportEntity } from '../transfer/import.entity.js';
 import { PhotoEntity } from '../photos/photo.entity.js';
 import { Initial1700000000000 } from './migrations/1700000000000-initial.js';
 import { WaterPlan1700000100000 } from './migrations/1700000100000-water-plan.js';
@@ -34,6 +35,7 @@ import { Season1700000700000 } from './migrations/1700000700000-season.js';
 import { Raising1700000800000 } from './migrations/1700000800000-raising.js';
 import { People1700000900000 } from './migrations/1700000900000-people.js';
 import { Photos1700001000000 } from './migrations/1700001000000-photos.js';
+import { Transfer1700001100000 } from './migrations/1700001100000-transfer.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -62,6 +64,7 @@ const ENTITIES = [
   InvitationEntity,
   WateringListEntity,
   PhotoEntity,
+  ImportEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
@@ -81,6 +84,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Raising1700000800000,
     People1700000900000,
     Photos1700001000000,
+    Transfer1700001100000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -98,6 +98,23 @@ export class PhotosService {
     });
   }
 
+  /**
+   * A picture that comes back from a garden's file, for a row that is there. One that is as it would be kept stays byte for byte; any other is drawn
+   * anew.
+   */
+  async putBack(m: EntityManager, gardenId: string, id: string, data: Buffer): Promise<void> {
+    const kept = await asKept(data, true);
+    await this.kept.write(gardenId, id, 'small', kept.small);
+    await this.kept.write(gardenId, id, 'whole', kept.whole);
+    const { width, height } = kept;
+    await m.update(PhotoEntity, { id, gardenId }, { width, height, bytes: kept.whole.length });
+  }
+
+  /** Pictures whose rows do not stand leave the disk. */
+  async forget(gardenId: string, ids: readonly string[]): Promise<void> {
+    for (const id of ids) await this.files?.remove(gardenId, id);
+  }
+
   private again(there: PhotoEntity, gardenId: string): PhotoDto {
     if (there.gardenId !== gardenId) throw notFound('photo');
     if (there.deletedAt) throw new ConflictException('This photo was thrown away meanwhile.');

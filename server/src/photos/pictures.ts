@@ -20,15 +20,16 @@ export interface Kept {
 /**
  * A picture as it is kept: upright, no larger than it must be, and drawn anew from its pixels, so that nothing else that stood in the file is
  * kept: no place, no maker, no time.
+ * @param keepIfPlain one that is no larger and holds nothing but its pixels stays as it is
  * @throws 415 what is no picture, or is not what it says
  */
-export function asKept(data: Buffer): Promise<Kept> {
-  const work = turn.then(() => redraw(data));
+export function asKept(data: Buffer, keepIfPlain = false): Promise<Kept> {
+  const work = turn.then(() => redraw(data, keepIfPlain));
   turn = work.catch(() => undefined);
   return work;
 }
 
-async function redraw(data: Buffer): Promise<Kept> {
+async function redraw(data: Buffer, keepIfPlain: boolean): Promise<Kept> {
   // what draws is loaded with the first photo: most processes never need it
   const { fileTypeFromBuffer } = await import('file-type');
   const { default: sharp } = await import('sharp');
@@ -45,8 +46,15 @@ async function redraw(data: Buffer): Promise<Kept> {
   try {
     const whole = await at(PHOTO_PX.whole, QUALITY.whole);
     const small = await at(PHOTO_PX.small, QUALITY.small);
+    const { format, exif, xmp, iptc, icc, comments, width, height } = await sharp(data).metadata();
+    const fits = format === 'jpeg' && Math.max(width, height) <= PHOTO_PX.whole;
+    if (keepIfPlain && fits && !exif && !xmp && !iptc && !icc && !comments?.length && endsWithPicture(data))
+      return { whole: data, small: small.data, width, height };
     return { whole: whole.data, small: small.data, width: whole.info.width, height: whole.info.height };
   } catch {
     throw new UnsupportedMediaTypeException('This photo cannot be read: it is damaged, or far too large.');
   }
 }
+
+/** Nothing stands behind the end of the picture (the mark FF D9). */
+const endsWithPicture = (data: Buffer): boolean => data.at(-2) === 0xff && data.at(-1) === 0xd9;

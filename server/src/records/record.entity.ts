@@ -22,6 +22,6 @@ export class RecordEntity extends GardenRow {
   @Column('uuid')
   createdBy: string;
 
-  @Column({ type: 'datetime', precision: 3, insert: false, update: false })
+  @Column({ type: 'datetime', precision: 3, update: false })
   createdAt?: Date;
 }

@@ -222,7 +222,7 @@ function targetFaults(input: RecordInput): Fault[] {
     : [];
 }
 
-function dayFaults(day: Day, today: Day, plant: PlantEntity | null): Fault[] {
+export function dayFaults(day: Day, today: Day, plant: PlantEntity | null): Fault[] {
   if (day > today) return [{ path: 'data.date', reason: `${day} is still to come (today is ${today} in this garden)` }];
   if (plant?.transplantedOn && day < plant.transplantedOn)
     return [{ path: 'data.date', reason: `${day} is before this plant was planted out, ${plant.transplantedOn}` }];

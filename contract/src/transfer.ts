@@ -1,0 +1,123 @@
+import {
+  DATE_ORDERS,
+  TABLE_NAMES,
+  type DateOrder,
+  type Decimal,
+  type Reading,
+  type TableName,
+} from '@candid-leaf/core/tables';
+import { IsListOf } from '@candid-leaf/core/records';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+
+/** What separates the cells of a file. */
+export const DELIMITERS = [',', ';', '\t', '|'] as const;
+export type Delimiter = (typeof DELIMITERS)[number];
+/** Columns of the widest file that is read. */
+export const MOST_COLUMNS = 200;
+
+export class ColumnChoice {
+  @IsString()
+  @MaxLength(40)
+  field: string;
+
+  @IsInt()
+  @Min(0)
+  @Max(MOST_COLUMNS - 1)
+  at: number;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(20)
+  unit?: string;
+}
+
+/** How a file is to be brought in. It is sent in the address, as JSON; the file itself is the body. */
+export class ImportPlan implements Reading {
+  @IsIn(TABLE_NAMES)
+  table: TableName;
+
+  @IsIn(DELIMITERS)
+  delimiter: Delimiter;
+
+  @IsListOf(() => ColumnChoice, { most: MOST_COLUMNS })
+  columns: ColumnChoice[];
+
+  @IsIn(DATE_ORDERS)
+  dateOrder: DateOrder;
+
+  @IsIn(['.', ','])
+  decimal: Decimal;
+
+  /** its name, for the list of what was brought in */
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(120)
+  name: string;
+
+  /** only looks whether it would go, and changes nothing */
+  @IsOptional()
+  @IsBoolean()
+  dry?: boolean;
+
+  /** rows at fault are left out; otherwise one such row keeps the whole file out */
+  @IsOptional()
+  @IsBoolean()
+  skipFaulty?: boolean;
+}
+
+/** The beginning of a file, and what it seems to be. */
+export interface FilePreview extends Reading {
+  table: TableName;
+  delimiter: Delimiter;
+  heads: string[];
+  rows: string[][];
+}
+
+export interface RowFault {
+  /** of the file, from 1 */
+  line: number;
+  /** of the table; empty: the row as such */
+  field: string;
+  reason: string;
+}
+
+export interface ImportReport {
+  /** rows that were read */
+  rows: number;
+  /** rows that went in, or would */
+  good: number;
+  /** days of weather that were known already, and stay as they are */
+  known: number;
+  faulty: number;
+  /** the first of what is wrong */
+  faults: RowFault[];
+}
+
+export interface ImportDto {
+  id: string;
+  table: TableName;
+  name: string;
+  made: number;
+  at: string;
+  by: string;
+  undone: boolean;
+}
+
+/** Tables that can be taken out, each as one CSV file. */
+export const EXPORTS = [
+  'places',
+  'plants',
+  'records',
+  'weather',
+  'treatments',
+  'plantings',
+  'kinds',
+  'products',
+  'trials',
+  'photos',
+] as const;
+export type ExportName = (typeof EXPORTS)[number];
+
+/** Bytes of the largest files that are taken in. */
+export const IMPORT_BYTES = { table: 64_000_000, garden: 1_000_000_000 } as const;
+export const MOST_ROWS = 200_000;

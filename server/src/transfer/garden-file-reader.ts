@@ -1,0 +1,224 @@
+import { BadRequestException, ConflictException, HttpException, Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { GardenInput, PHOTO_BYTES } from '@candid-leaf/contract';
+import { checked, RefusedInput } from '@candid-leaf/core/records';
+import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import { Not, type DataSource, type EntityManager } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { GardenEntity } from '../gardens/garden.entity.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { PhotosService } from '../photos/photos.service.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { RecordEntity } from '../records/record.entity.js';
+import { revisionOf } from '../shared/garden-revision.js';
+import { WeatherEntity } from '../weather/weather.entity.js';
+import { FORM, FORMAT, gardenFileSchema } from './garden-file.schema.js';
+import { GARDEN_TABLES, type GardenTable, type Row } from './garden-tables.js';
+import { jsonRows } from './json-rows.js';
+import { isLocal, LocalIds } from './local-ids.js';
+import { ZipEntries } from './zip-entries.js';
+
+const TOGETHER = 250;
+const MOST_GARDEN = 100_000;
+
+const wrong = (where: string, why: string): BadRequestException =>
+  new BadRequestException(`${where}: ${why}. Nothing was brought in.`);
+
+/** Brings a garden's file into a garden that is still empty: all of it or nothing. */
+@Injectable()
+export class GardenFileReader {
+  private validators: Map<string, ValidateFunction> | null = null;
+
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly gardens: GardensService,
+    private readonly photos: PhotosService,
+  ) {}
+
+  /** Made when the first file comes: most processes never see one. */
+  private validatorOf(definition: string): ValidateFunction {
+    this.validators ??= this.makeValidators();
+    return this.validators.get(definition)!;
+  }
+
+  private makeValidators(): Map<string, ValidateFunction> {
+    const ajv = new Ajv2020({ allowUnionTypes: true, strictTypes: false });
+    addFormats.default(ajv);
+    const schema = gardenFileSchema(this.db);
+    ajv.addSchema(schema);
+    return new Map(
+      Object.keys(schema.$defs).map((name) => [name, ajv.getSchema(`${String(schema.$id)}#/$defs/${name}`)!]),
+    );
+  }
+
+  async run(
+    gardenId: string,
+    accountId: string,
+    file: string,
+    brokenOff: () => boolean,
+  ): Promise<{ rows: Record<string, number>; photos: number }> {
+    const zip = await ZipEntries.open(file);
+    const photos = new Map<string, string>();
+    try {
+      const manifest = await this.one(zip, 'candid-leaf.json', 'manifest');
+      if (manifest.format !== FORMAT || manifest.form !== FORM) throw wrong('candid-leaf.json', 'another form of file');
+      const settings = await this.one(zip, 'garden.json', 'garden');
+      const rows = await this.gardens.change(gardenId, async (m, garden) => {
+        await this.mustBeEmpty(m, gardenId);
+        await this.settings(m, garden, settings);
+        const filled = await this.fill(m, zip, gardenId, accountId, photos, brokenOff);
+        for (const [name, n] of Object.entries(manifest.rows as Record<string, number>))
+          if ((filled[name] ?? 0) !== n)
+            throw wrong(`${name}.json`, `it should hold ${n} rows, and holds ${filled[name] ?? 0}`);
+        await m.update(GardenEntity, { id: gardenId }, { weatherRevision: revisionOf(m) });
+        // pictures are kept before the rows that name them can be seen
+        for (const [local, id] of photos)
+          await this.picture(m, zip, gardenId, id, `photos/${local.slice(1)}.jpg`, brokenOff);
+        return filled;
+      });
+      return { rows, photos: photos.size };
+    } catch (error) {
+      // what was written beside rows that do not stand
+      await this.photos.forget(gardenId, [...photos.values()]);
+      throw error;
+    } finally {
+      zip.close();
+    }
+  }
+
+  private async mustBeEmpty(m: EntityManager, gardenId: string): Promise<void> {
+    const there = await Promise.all([
+      m.existsBy(PlaceEntity, { gardenId }),
+      m.existsBy(RecordEntity, { gardenId, type: Not('rain-gauge' as never) }),
+    ]);
+    if (there.includes(true))
+      throw new ConflictException('A garden’s file goes into an empty garden: make a new one, and bring it in there.');
+    await m.delete(WeatherEntity, { gardenId });
+  }
+
+  private async one(zip: ZipEntries, name: string, definition: string): Promise<Row> {
+    let value: unknown;
+    try {
+      value = JSON.parse((await zip.whole(name, MOST_GARDEN)).toString('utf8'));
+    } catch (error) {
+      if (error instanceof HttpException) throw error;
+      throw wrong(name, 'it is no JSON');
+    }
+    this.validate(definition, value, name);
+    return value as Row;
+  }
+
+  private validate(definition: string, value: unknown, where: string): void {
+    const validate = this.validatorOf(definition);
+    if (validate(value)) return;
+    const [first] = validate.errors ?? [];
+    throw wrong(
+      where,
+      `${first?.instancePath.slice(1).replaceAll('/', '.') || 'a row'} ${first?.message ?? 'is wrong'}`,
+    );
+  }
+
+  private async settings(m: EntityManager, garden: GardenEntity, settings: Row): Promise<void> {
+    try {
+      checked(GardenInput, { ...settings, id: garden.id });
+    } catch (error) {
+      throw error instanceof RefusedInput ? wrong('garden.json', error.message) : error;
+    }
+    await m.update(GardenEntity, { id: garden.id }, { ...settings, version: garden.version + 1 });
+  }
+
+  private async fill(
+    m: EntityManager,
+    zip: ZipEntries,
+    gardenId: string,
+    accountId: string,
+    photos: Map<string, string>,
+    brokenOff: () => boolean,
+  ): Promise<Record<string, number>> {
+    const ids = new LocalIds();
+    const filled: Record<string, number> = {};
+    for (const table of GARDEN_TABLES) {
+      const columns = new Set(m.connection.getMetadata(table.entity).columns.map((c) => c.propertyName));
+      const own = (row: Row): Row =>
+        Object.fromEntries(
+          Object.entries({
+            ...row,
+            gardenId,
+            version: 1,
+            revision: revisionOf(m),
+            deletedAt: null,
+            createdBy: accountId,
+          }).filter(([k]) => columns.has(k)),
+        );
+      let batch: Row[] = [];
+      let n = 0;
+      const flush = async (): Promise<void> => {
+        if (brokenOff()) throw new HttpException({ message: 'It was broken off. Nothing was changed.' }, 499);
+        if (batch.length > 0)
+          await m.createQueryBuilder().insert().into(table.entity).values(batch).updateEntity(false).execute();
+        batch = [];
+      };
+      for await (const row of jsonRows(await zip.read(`${table.name}.json`), `${table.name}.json`)) {
+        n += 1;
+        batch.push(own(this.row(table, row, ids, photos, `${table.name}.json, row ${n}`)));
+        if (batch.length >= TOGETHER) await flush();
+      }
+      await flush();
+      filled[table.name] = n;
+    }
+    return filled;
+  }
+
+  /** One row with ids of this server; what it names must have come before it. */
+  private row(table: GardenTable, row: Row, ids: LocalIds, photos: Map<string, string>, where: string): Row {
+    this.validate(table.name, row, where);
+    const { id: local, ...rest } = row;
+    const strange = namesOf(rest).find((name) => ids.get(name) === undefined);
+    if (strange !== undefined) throw wrong(where, `it names ${strange}, which did not come before it`);
+    const named = ids.change(rest, isLocal);
+    try {
+      table.check?.(named);
+    } catch (error) {
+      throw error instanceof RefusedInput
+        ? wrong(where, error.faults.map((f) => `${f.path} ${f.reason}`).join('; '))
+        : error;
+    }
+    const dated = Object.fromEntries(
+      Object.entries(named).map(([k, v]) => [k, k.endsWith('At') && typeof v === 'string' ? new Date(v) : v]),
+    );
+    const metadata = this.db.getMetadata(table.entity);
+    if (!metadata.columns.some((c) => c.propertyName === 'id')) return dated;
+    const id = uuid();
+    if (table.named) {
+      const name = String(local);
+      if (!name.startsWith(`#${table.one}-`) || ids.get(name) !== undefined) throw wrong(where, `it is called ${name}`);
+      ids.set(name, id);
+      if (table.name === 'photos') photos.set(name, id);
+    }
+    return { ...dated, id, ...(table.name === 'photos' ? { bytes: 0 } : {}) };
+  }
+
+  private async picture(
+    m: EntityManager,
+    zip: ZipEntries,
+    gardenId: string,
+    id: string,
+    name: string,
+    brokenOff: () => boolean,
+  ): Promise<void> {
+    if (brokenOff()) throw new HttpException({ message: 'It was broken off. Nothing was changed.' }, 499);
+    // a garden whose picture was lost on the disk goes out without it
+    if (!zip.has(name)) return;
+    await this.photos.putBack(m, gardenId, id, await zip.whole(name, PHOTO_BYTES)).catch((error: unknown) => {
+      throw error instanceof HttpException ? wrong(name, error.message) : error;
+    });
+  }
+}
+
+/** Every local id that a row names. */
+function namesOf(value: unknown): string[] {
+  if (isLocal(value)) return [value];
+  if (Array.isArray(value)) return value.flatMap(namesOf);
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(namesOf) : [];
+}

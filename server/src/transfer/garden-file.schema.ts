@@ -1,0 +1,79 @@
+import type { DataSource } from 'typeorm';
+import { GARDEN_TABLES, NOT_OF_GARDEN } from './garden-tables.js';
+
+/** The number of the form; a file of another is not read. */
+export const FORM = 1;
+export const FORMAT = 'candid-leaf-garden';
+
+/** What of a garden's own row is in its file. */
+export const GARDEN_FIELDS = [
+  'name', 'latitude', 'longitude', 'elevationM', 'lastFrost', 'firstFrost', 'timeZone', 'units', 'weekStart', 'dateForm',
+  'pinnedDate', 'away', 'organicOnly', 'stock', 'seasonMode', 'starter',
+] as const; // prettier-ignore
+
+const LOCAL_ID = { type: 'string', pattern: '^#[a-z]+-[1-9][0-9]*$' };
+
+/** How a column of the database stands in the file. */
+function typeOf(column: { type: unknown; length: string; isNullable: boolean; propertyName: string }): object {
+  const { type, length, isNullable, propertyName } = column;
+  const or = (t: string, more: object = {}): object => ({ type: isNullable ? [t, 'null'] : t, ...more });
+  if (propertyName.endsWith('Id') || propertyName === 'id')
+    return isNullable ? { anyOf: [LOCAL_ID, { type: 'null' }] } : LOCAL_ID;
+  switch (type) {
+    case 'date':
+      return or('string', { format: 'date' });
+    case 'datetime':
+      return or('string', { format: 'date-time' });
+    case 'int':
+      return or('integer');
+    case 'double':
+      return or('number');
+    case 'boolean':
+      return or('boolean');
+    case 'simple-json':
+      return {};
+    default:
+      return or('string', length ? { maxLength: Number(length) } : {});
+  }
+}
+
+/** The published schema (JSON Schema 2020-12) of the files within a garden's file, one definition each. */
+export function gardenFileSchema(db: DataSource): Record<string, unknown> & { $defs: Record<string, object> } {
+  const defs: Record<string, object> = {
+    manifest: {
+      type: 'object',
+      properties: {
+        format: { const: FORMAT },
+        form: { const: FORM },
+        rows: { type: 'object', additionalProperties: { type: 'integer', minimum: 0 } },
+      },
+      required: ['format', 'form', 'rows'],
+      additionalProperties: false,
+    },
+    garden: {
+      type: 'object',
+      properties: Object.fromEntries(GARDEN_FIELDS.map((f) => [f, {}])),
+      required: [...GARDEN_FIELDS],
+      additionalProperties: false,
+    },
+  };
+  for (const table of GARDEN_TABLES) {
+    const columns = db
+      .getMetadata(table.entity)
+      .columns.filter((c) => !NOT_OF_GARDEN.has(c.propertyName) && (table.named || c.propertyName !== 'id'));
+    defs[table.name] = {
+      type: 'object',
+      properties: Object.fromEntries(columns.map((c) => [c.propertyName, typeOf(c)])),
+      required: columns.map((c) => c.propertyName),
+      additionalProperties: false,
+    };
+  }
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    $id: 'candid-leaf-garden-file-1',
+    title: 'A garden of Candid Leaf as a file',
+    description:
+      'A zip with candid-leaf.json (manifest), garden.json (garden), for each other definition a file of its name with a list of such rows, and photos/photo-N.jpg for the photo #photo-N.',
+    $defs: defs,
+  };
+}

@@ -1,0 +1,140 @@
+import { CultivarInput, PlaceInput, PlantInput, PlantingInput, ProductInput, TrialInput } from '@candid-leaf/contract';
+import { checked, RECORD_KINDS, WeatherRecord, type RecordKind } from '@candid-leaf/core/records';
+import type { EntityTarget, ObjectLiteral } from 'typeorm';
+import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { PhotoEntity } from '../photos/photo.entity.js';
+import { PlaceEntity } from '../places/place.entity.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { ProductEntity } from '../products/product.entity.js';
+import { RecordEntity } from '../records/record.entity.js';
+import { PlantingEntity } from '../season/planting.entity.js';
+import { SeasonNotesEntity } from '../season/season-notes.entity.js';
+import { TaskPaceEntity } from '../today/task-pace.entity.js';
+import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
+import { TreatmentEntity } from '../treatments/treatment.entity.js';
+import { TrialEntity } from '../trials/trial.entity.js';
+import { BenchEntity } from '../water/bench.entity.js';
+import { WeatherEntity } from '../weather/weather.entity.js';
+
+export type Row = Record<string, unknown>;
+
+/** One table of a garden's file. */
+export interface GardenTable {
+  /** its file, and its name in the ids */
+  name: string;
+  one: string;
+  entity: EntityTarget<ObjectLiteral>;
+  /** rows are marked when they are thrown away, and those are left out */
+  marked: boolean;
+  /** others name its rows, so each has an id in the file */
+  named: boolean;
+  /** @throws what is wrong with a row, by the class that the page's own input is checked with */
+  check?: (row: Row) => void;
+}
+
+const within = <T extends object>(cls: new () => T, row: Row, more: Row = {}): void => {
+  const fields = new Set(Object.keys(row));
+  // what only the server sets is checked by the schema alone
+  for (const own of SERVERS) fields.delete(own);
+  checked(cls, { ...Object.fromEntries([...fields].map((f) => [f, row[f]])), ...more });
+};
+const SERVERS = ['position', 'retiredOn', 'zoneSince', 'grown', 'endedBecause', 'closedOn', 'judgedOn', 'spots'];
+const ANY = { id: '00000000-0000-7000-8000-000000000000' };
+
+/** Every table of a garden, in the order in which a new one is filled: what others name comes first. */
+export const GARDEN_TABLES: readonly GardenTable[] = [
+  {
+    name: 'places',
+    one: 'place',
+    entity: PlaceEntity,
+    marked: true,
+    named: true,
+    check: (r) => within(PlaceInput, r, ANY),
+  },
+  {
+    name: 'kinds',
+    one: 'kind',
+    entity: CultivarEntity,
+    marked: true,
+    named: true,
+    check: (r) => within(CultivarInput, r, ANY),
+  },
+  {
+    name: 'products',
+    one: 'product',
+    entity: ProductEntity,
+    marked: true,
+    named: true,
+    check: (r) => within(ProductInput, r, ANY),
+  },
+  {
+    name: 'plants',
+    one: 'plant',
+    entity: PlantEntity,
+    marked: true,
+    named: true,
+    check: (r) => within(PlantInput, r, { ...ANY, placeId: ANY.id, cultivarId: null }),
+  },
+  {
+    name: 'records',
+    one: 'record',
+    entity: RecordEntity,
+    marked: true,
+    named: false,
+    check: ({ type, data }) => checked(RECORD_KINDS[type as RecordKind].cls as new () => object, data as object),
+  },
+  {
+    name: 'weather',
+    one: 'day',
+    entity: WeatherEntity,
+    marked: false,
+    named: false,
+    check: ({ day, kind: _k, rainChancePct: _c, ...rest }) => checked(WeatherRecord, { ...rest, date: day }),
+  },
+  { name: 'treatments', one: 'treatment', entity: TreatmentEntity, marked: false, named: true },
+  { name: 'treatment-tasks', one: 'task', entity: TreatmentTaskEntity, marked: false, named: false },
+  {
+    name: 'trials',
+    one: 'trial',
+    entity: TrialEntity,
+    marked: true,
+    named: false,
+    check: (r) =>
+      within(TrialInput, r, { ...ANY, changed: [ANY.id], untouched: ['00000000-0000-7000-8000-000000000001'] }),
+  },
+  {
+    name: 'plantings',
+    one: 'planting',
+    entity: PlantingEntity,
+    marked: true,
+    named: false,
+    check: (r) => within(PlantingInput, r, { ...ANY, placeId: ANY.id, cultivarId: null }),
+  },
+  { name: 'season-notes', one: 'notes', entity: SeasonNotesEntity, marked: true, named: false },
+  { name: 'benches', one: 'bench', entity: BenchEntity, marked: true, named: false },
+  { name: 'paces', one: 'pace', entity: TaskPaceEntity, marked: false, named: false },
+  { name: 'photos', one: 'photo', entity: PhotoEntity, marked: true, named: true },
+];
+
+/** What belongs to one server and not to the garden: it is not written down, and set anew where it is brought in. */
+export const NOT_OF_GARDEN: ReadonlySet<string> = new Set([
+  'gardenId',
+  'version',
+  'revision',
+  'deletedAt',
+  'createdBy',
+  'bytes',
+]);
+/** Words that somebody wrote: an id is never looked for in them. */
+export const WORDS: ReadonlySet<string> = new Set([
+  'name',
+  'text',
+  'product',
+  'because',
+  'worked',
+  'change',
+  'why',
+  'label',
+  'target',
+  'where',
+]);

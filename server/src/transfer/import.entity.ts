@@ -1,0 +1,37 @@
+import type { TableName } from '@candid-leaf/core/tables';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+/** A file that was brought in: what of it went in, and what it takes to undo it. */
+@Entity('import')
+export class ImportEntity {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Column('uuid')
+  gardenId: string;
+
+  @Column('varchar', { length: 20, name: 'intoTable' })
+  table: TableName;
+
+  @Column('varchar', { length: 120 })
+  name: string;
+
+  @Column('int')
+  made: number;
+
+  @Column('simple-json')
+  report: object;
+
+  /** what stood there before, or the days that were new */
+  @Column('simple-json')
+  before: unknown;
+
+  @Column('uuid')
+  madeBy: string;
+
+  @Column('datetime', { precision: 3 })
+  madeAt: Date;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  undoneAt: Date | null;
+}

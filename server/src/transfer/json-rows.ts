@@ -1,0 +1,33 @@
+import { Transform, type Readable } from 'node:stream';
+import { pipeline } from 'node:stream';
+import { BadRequestException } from '@nestjs/common';
+import StreamArray from 'stream-json/streamers/StreamArray.js';
+import type { Row } from './garden-tables.js';
+
+/** Bytes of the longest row. */
+const MOST_ROW = 2_000_000;
+
+/** The rows of a JSON list, one after the other, never all at once. @throws 400 what is no such list, with its name */
+export async function* jsonRows(from: Readable, name: string): AsyncGenerator<Row> {
+  let since = 0;
+  const watched = new Transform({
+    transform(part: Buffer, _, done) {
+      since += part.length;
+      done(since > MOST_ROW ? new Error('a row of it is longer than any that is kept') : null, part);
+    },
+  });
+  const rows = StreamArray.withParser();
+  // what fails on the way is heard by whoever reads the rows
+  pipeline(from, watched, rows, () => undefined);
+  try {
+    for await (const { value } of rows as AsyncIterable<{ value: unknown }>) {
+      since = 0;
+      if (typeof value !== 'object' || value === null || Array.isArray(value))
+        throw new Error('it holds what is no row');
+      yield value as Row;
+    }
+  } catch (error) {
+    if (error instanceof BadRequestException) throw error;
+    throw new BadRequestException(`${name} cannot be read: ${(error as Error).message.slice(0, 120)}.`);
+  }
+}

@@ -1,0 +1,205 @@
+import { createReadStream } from 'node:fs';
+import { Readable } from 'node:stream';
+import { ConflictException, HttpException, Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { FilePreview, ImportDto, ImportPlan, ImportReport } from '@candid-leaf/contract';
+import { guessReading, readingFaults, readRow, type TableName } from '@candid-leaf/core/tables';
+import { In, type DataSource, type EntityManager } from 'typeorm';
+import { GardensService } from '../gardens/gardens.service.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { RecordEntity } from '../records/record.entity.js';
+import { Clock } from '../shared/clock.js';
+import { badRequest, notFound } from '../shared/http-errors.js';
+import { csvRows, guessDelimiter, type CsvRow } from './csv-rows.js';
+import { ImportEntity } from './import.entity.js';
+import { Names } from './names.js';
+import { RowMaker, type MadeRow } from './row-maker.js';
+import { RowWriter, type Before } from './row-writer.js';
+
+/** Rows that are written at a time. */
+const TOGETHER = 500;
+/** Of what is wrong so much is told. */
+const MOST_FAULTS = 100;
+const PREVIEW_ROWS = 12;
+
+/** Nothing of it was kept: the report says why, or it was only tried, or broken off. */
+class TakenBack extends Error {
+  constructor(readonly report: ImportReport) {
+    super('taken back');
+  }
+}
+
+const asDto = (i: ImportEntity): ImportDto => ({
+  id: i.id,
+  table: i.table,
+  name: i.name,
+  made: i.made,
+  at: i.madeAt.toISOString(),
+  by: i.madeBy,
+  undone: i.undoneAt !== null,
+});
+
+/** Brings tables of others in: all of a file or nothing, once, and out again as a whole. */
+@Injectable()
+export class TableImportService {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly gardens: GardensService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** What the beginning of a file seems to be. */
+  async preview(start: Buffer, table?: TableName): Promise<FilePreview> {
+    const letters = start[0] === 0xff ? 'utf-16le' : start[0] === 0xfe && start[1] === 0xff ? 'utf-16be' : 'utf-8';
+    const delimiter = guessDelimiter(new TextDecoder(letters).decode(start));
+    const rows: CsvRow[] = [];
+    try {
+      for await (const row of csvRows(wholeLetters(start, letters), delimiter))
+        if (rows.push(row) > PREVIEW_ROWS) break;
+    } catch (error) {
+      // the end of the beginning may stand in the middle of a row
+      if (rows.length === 0) throw error;
+    }
+    const [head, ...body] = rows.map((r) => r.cells);
+    if (!head) throw badRequest([{ path: 'file', reason: 'is empty' }]);
+    return { ...guessReading(head, body, table), delimiter, heads: head, rows: body };
+  }
+
+  /** Sent twice it goes in once: the second answer is that of the first. */
+  async run(
+    gardenId: string,
+    accountId: string,
+    importId: string,
+    plan: ImportPlan,
+    file: string,
+    brokenOff: () => boolean,
+  ): Promise<ImportReport> {
+    const wrong = readingFaults(plan.table, plan);
+    if (wrong.length > 0) throw badRequest(wrong.map((f) => ({ path: `columns.${f.field}`, reason: f.reason })));
+    const there = await this.db.manager.findOneBy(ImportEntity, { id: importId });
+    if (there && there.gardenId !== gardenId) throw notFound('import');
+    if (there && !plan.dry) return there.report as ImportReport;
+    try {
+      return await this.gardens.change(gardenId, async (m, garden) => {
+        const names = await Names.of(m, gardenId);
+        const maker = new RowMaker(plan.table, importId, this.gardens.today(garden), names);
+        const writer = new RowWriter(m, gardenId, accountId);
+        const report = await this.pour(plan, file, maker, writer, brokenOff);
+        if (plan.dry || (report.faulty > 0 && !plan.skipFaulty) || report.good === 0) throw new TakenBack(report);
+        await m.insert(ImportEntity, {
+          id: importId,
+          gardenId,
+          table: plan.table,
+          name: plan.name,
+          made: report.good,
+          report,
+          before: writer.before as never,
+          madeBy: accountId,
+          madeAt: this.clock.now(),
+          undoneAt: null,
+        });
+        return report;
+      });
+    } catch (error) {
+      if (!(error instanceof TakenBack)) throw error;
+      if (brokenOff()) throw new HttpException({ message: 'It was broken off. Nothing was changed.' }, 499);
+      if (plan.dry) return error.report;
+      const message =
+        error.report.faulty > 0
+          ? 'Nothing was brought in: rows are at fault.'
+          : 'Nothing was brought in: there is nothing new in this file.';
+      throw new HttpException({ message, report: error.report }, 422);
+    }
+  }
+
+  private async pour(
+    plan: ImportPlan,
+    file: string,
+    maker: RowMaker,
+    writer: RowWriter,
+    brokenOff: () => boolean,
+  ): Promise<ImportReport> {
+    const report: ImportReport = { rows: 0, good: 0, known: 0, faulty: 0, faults: [] };
+    let batch: MadeRow[] = [];
+    const flush = async (): Promise<void> => {
+      if (brokenOff()) throw new TakenBack(report);
+      const written = await writer.write(batch);
+      report.good += written;
+      report.known += batch.length - written;
+      batch = [];
+    };
+    let head = true;
+    for await (const { line, cells } of csvRows(createReadStream(file), plan.delimiter)) {
+      if (head) {
+        head = false;
+        continue;
+      }
+      report.rows += 1;
+      const { values, faults } = readRow(plan.table, plan, cells);
+      const made = faults.length > 0 ? { faults } : maker.make(values, line);
+      writer.before.lastLine = line;
+      if ('row' in made) {
+        batch.push(made.row);
+        if (batch.length >= TOGETHER) await flush();
+      } else {
+        report.faulty += 1;
+        for (const f of made.faults)
+          if (report.faults.length < MOST_FAULTS) report.faults.push({ line, field: f.field, reason: f.reason });
+      }
+    }
+    await flush();
+    return report;
+  }
+
+  async list(gardenId: string): Promise<ImportDto[]> {
+    const rows = await this.db.manager.find(ImportEntity, {
+      where: { gardenId },
+      order: { madeAt: 'DESC' },
+      take: 100,
+    });
+    return rows.map(asDto);
+  }
+
+  /** Takes an import out again, whole. Plants that were written about since stay, and with them all of it. */
+  async undo(gardenId: string, importId: string): Promise<void> {
+    await this.gardens.change(gardenId, async (m) => {
+      const found = await m.findOne(ImportEntity, {
+        where: { id: importId, gardenId },
+        lock: { mode: 'pessimistic_write' },
+      });
+      if (!found) throw notFound('import');
+      if (found.undoneAt) return;
+      const before = found.before as Before;
+      const maker = new RowMaker(found.table, importId, '', new Names([], []));
+      const ids =
+        found.table === 'weather' || found.table === 'soil'
+          ? []
+          : Array.from({ length: before.lastLine }, (_, i) => maker.idOf(i + 1));
+      if (found.table === 'plants') await this.mustBeUnused(m, gardenId, ids);
+      await new RowWriter(m, gardenId, found.madeBy).undo(before, ids);
+      await m.update(ImportEntity, { id: importId }, { undoneAt: this.clock.now() });
+    });
+  }
+
+  private async mustBeUnused(m: EntityManager, gardenId: string, ids: readonly string[]): Promise<void> {
+    const [used] = await m.find(RecordEntity, { where: { gardenId, plantId: In([...ids]) }, take: 1 });
+    if (!used?.plantId) return;
+    const plant = await m.findOneBy(PlantEntity, { id: used.plantId });
+    throw new ConflictException(
+      `${plant?.name ?? 'One of these plants'} has been written about since. End it instead, or delete its records first.`,
+    );
+  }
+}
+
+/** The beginning of a file, without the half of a letter that its end may have cut. */
+function wholeLetters(start: Buffer, letters: string): Readable {
+  let end = start.length;
+  if (letters !== 'utf-8') end -= end % 2;
+  else {
+    // a letter of UTF-8 begins with no byte of the form 10xxxxxx
+    let back = end;
+    while (back > 0 && end - back < 4 && (start[back - 1]! & 0xc0) === 0x80) back -= 1;
+    if (back > 0 && start[back - 1]! >= 0xc0) end = back - 1;
+  }
+  return Readable.from([start.subarray(0, end)]);
+}

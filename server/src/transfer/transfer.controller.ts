@@ -1,0 +1,130 @@
+import { Controller, Delete, Get, HttpCode, Param, Post, Put, Query, Req, Res } from '@nestjs/common';
+import {
+  EXPORTS,
+  IMPORT_BYTES,
+  ImportPlan,
+  type ExportName,
+  type FilePreview,
+  type ImportDto,
+  type ImportReport,
+} from '@candid-leaf/contract';
+import { checked, RefusedInput } from '@candid-leaf/core/records';
+import { isTable } from '@candid-leaf/core/tables';
+import type { Request, Response } from 'express';
+import { pipeline } from 'node:stream/promises';
+import type { Readable } from 'node:stream';
+import { AccountId } from '../accounts/session.js';
+import { GardensService } from '../gardens/gardens.service.js';
+import { badRequest, notFound } from '../shared/http-errors.js';
+import { readWhole } from '../shared/read-whole.js';
+import { GardenFileReader } from './garden-file-reader.js';
+import { GardenFileWriter } from './garden-file-writer.js';
+import { spooled } from './spool.js';
+import { TableExportService } from './table-export.service.js';
+import { TableImportService } from './table-import.service.js';
+
+/** So much of the beginning of a file tells what it is. */
+const PREVIEW_BYTES = 64_000;
+
+@Controller('api/gardens/:gardenId')
+export class TransferController {
+  constructor(
+    private readonly imports: TableImportService,
+    private readonly exports: TableExportService,
+    private readonly writer: GardenFileWriter,
+    private readonly reader: GardenFileReader,
+    private readonly gardens: GardensService,
+  ) {}
+
+  @Get('imports')
+  list(@Param('gardenId') gardenId: string): Promise<ImportDto[]> {
+    return this.imports.list(gardenId);
+  }
+
+  /** The body is the beginning of the file. */
+  @Post('imports/preview')
+  @HttpCode(200)
+  async preview(@Query('table') table: string | undefined, @Req() request: Request): Promise<FilePreview> {
+    const start = await readWhole(request, PREVIEW_BYTES, 'The beginning of a file');
+    return this.imports.preview(start, table !== undefined && isTable(table) ? table : undefined);
+  }
+
+  /** The body is the whole file; how it is to be read stands in the address, as JSON. */
+  @Put('imports/:importId')
+  async run(
+    @Param('gardenId') gardenId: string,
+    @Param('importId') importId: string,
+    @AccountId() accountId: string,
+    @Query('plan') plan: string | undefined,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<ImportReport> {
+    const read = planOf(plan);
+    const brokenOff = (): boolean => response.destroyed;
+    return spooled(request, IMPORT_BYTES.table, (file) =>
+      this.imports.run(gardenId, accountId, importId, read, file, brokenOff),
+    );
+  }
+
+  @Delete('imports/:importId')
+  @HttpCode(204)
+  undo(@Param('gardenId') gardenId: string, @Param('importId') importId: string): Promise<void> {
+    return this.imports.undo(gardenId, importId);
+  }
+
+  @Get('exports/:name')
+  async table(
+    @Param('gardenId') gardenId: string,
+    @Param('name') name: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    if (!EXPORTS.includes(name as ExportName)) throw notFound('table');
+    await send(response, await this.exports.stream(gardenId, name as ExportName), 'text/csv', `${name}.csv`);
+  }
+
+  /** The whole garden. */
+  @Get('file')
+  async garden(@Param('gardenId') gardenId: string, @Res() response: Response): Promise<void> {
+    const { name } = await this.gardens.get(gardenId);
+    await send(response, this.writer.stream(gardenId), 'application/zip', `${plainName(name)}.garden.zip`);
+  }
+
+  /** Into a garden that is still empty; the body is the file. */
+  @Put('file')
+  async fill(
+    @Param('gardenId') gardenId: string,
+    @AccountId() accountId: string,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<{ rows: Record<string, number>; photos: number }> {
+    const brokenOff = (): boolean => response.destroyed;
+    return spooled(request, IMPORT_BYTES.garden, (file) => this.reader.run(gardenId, accountId, file, brokenOff));
+  }
+}
+
+const plainName = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replaceAll(/[^a-z0-9]+/g, '-')
+    .replaceAll(/^-|-$/g, '') || 'garden';
+
+async function send(response: Response, from: Readable, type: string, name: string): Promise<void> {
+  response.type(type).attachment(name);
+  // whoever breaks it off has what came so far, and knows it
+  await pipeline(from, response).catch(() => response.destroy());
+}
+
+function planOf(text: string | undefined): ImportPlan {
+  let value: unknown;
+  try {
+    value = JSON.parse(text ?? '');
+  } catch {
+    throw badRequest([{ path: 'plan', reason: 'must be JSON that says how the file is to be read' }]);
+  }
+  try {
+    return checked(ImportPlan, value as object);
+  } catch (error) {
+    throw error instanceof RefusedInput ? badRequest(error.faults) : error;
+  }
+}

@@ -1,0 +1,15 @@
+import { Module } from '@nestjs/common';
+import { GardensModule } from '../gardens/gardens.module.js';
+import { PhotosModule } from '../photos/photos.module.js';
+import { GardenFileReader } from './garden-file-reader.js';
+import { GardenFileWriter } from './garden-file-writer.js';
+import { TableExportService } from './table-export.service.js';
+import { TableImportService } from './table-import.service.js';
+import { TransferController } from './transfer.controller.js';
+
+@Module({
+  imports: [GardensModule, PhotosModule],
+  controllers: [TransferController],
+  providers: [TableImportService, TableExportService, GardenFileWriter, GardenFileReader],
+})
+export class TransferModule {}

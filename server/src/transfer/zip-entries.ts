@@ -1,0 +1,83 @@
+import { BadRequestException } from '@nestjs/common';
+import type { Readable } from 'node:stream';
+import { openPromise, type Entry, type ZipFile } from 'yauzl';
+import { GARDEN_TABLES } from './garden-tables.js';
+
+const MOST_ENTRIES = 20_000;
+/** Bytes that one of its files, and all of them, may come to. */
+const MOST = { text: 400_000_000, photo: 8_000_000, all: 3_000_000_000 };
+/** JSON packs well, but not a thousand times. */
+const MOST_PACKED = { ratio: 100, from: 1_000_000 };
+
+const TEXTS: ReadonlySet<string> = new Set([
+  'candid-leaf.json',
+  'garden.json',
+  ...GARDEN_TABLES.map((t) => `${t.name}.json`),
+]);
+const PHOTO = /^photos\/photo-[1-9]\d{0,5}\.jpg$/;
+
+const refuse = (why: string): never => {
+  throw new BadRequestException(`This is no garden's file: ${why}.`);
+};
+
+/** The entries of a garden's file: only names that it can have, each once, none larger than it may be or than it says. */
+export class ZipEntries {
+  private constructor(
+    private readonly zip: ZipFile,
+    private readonly entries: ReadonlyMap<string, Entry>,
+  ) {}
+
+  /** @throws 400 what is no zip, or holds what a garden's file does not */
+  static async open(path: string): Promise<ZipEntries> {
+    const zip = await openPromise(path, { lazyEntries: true, autoClose: false, strictFileNames: true }).catch(
+      (): never => refuse('it is no zip, or it is damaged'),
+    );
+    try {
+      const entries = new Map<string, Entry>();
+      let all = 0;
+      if (zip.entryCount > MOST_ENTRIES) refuse('it holds too many files');
+      for await (const entry of zip.eachEntry() as AsyncIterable<Entry>) {
+        const name = entry.fileName;
+        const photo = PHOTO.test(name);
+        if (!photo && !TEXTS.has(name)) refuse(`it holds "${name.slice(0, 60)}"`);
+        if (entries.has(name)) refuse(`it holds ${name} twice`);
+        const { uncompressedSize: size, compressedSize: packed } = entry;
+        all += size;
+        if (size > (photo ? MOST.photo : MOST.text) || all > MOST.all) refuse(`${name} is larger than it may be`);
+        if (size > MOST_PACKED.from && size > packed * MOST_PACKED.ratio) refuse(`${name} is packed as no text is`);
+        if (entry.isEncrypted()) refuse('it is locked');
+        entries.set(name, entry);
+      }
+      return new ZipEntries(zip, entries);
+    } catch (error) {
+      zip.close();
+      if (error instanceof BadRequestException) throw error;
+      return refuse(`it is damaged (${(error as Error).message.slice(0, 80)})`);
+    }
+  }
+
+  has(name: string): boolean {
+    return this.entries.has(name);
+  }
+
+  /** What it holds, as it is read: no more of it than it says. @throws 400 where it is not there */
+  async read(name: string): Promise<Readable> {
+    const entry = this.entries.get(name) ?? refuse(`${name} is missing`);
+    return this.zip.openReadStreamPromise(entry).catch((): never => refuse(`${name} is damaged`));
+  }
+
+  async whole(name: string, most: number): Promise<Buffer> {
+    const parts: Buffer[] = [];
+    let bytes = 0;
+    for await (const part of (await this.read(name)) as AsyncIterable<Buffer>) {
+      bytes += part.length;
+      if (bytes > most) refuse(`${name} is larger than it may be`);
+      parts.push(part);
+    }
+    return Buffer.concat(parts);
+  }
+
+  close(): void {
+    this.zip.close();
+  }
+}

@@ -1,0 +1,213 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { DEMO_ACCOUNT, GARDEN, loadDemo } from '@candid-leaf/demo';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import sharp from 'sharp';
+import { DataSource } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { fromBuffer, type Entry, type ZipFile as Unzipped } from 'yauzl';
+import { ZipFile } from 'yazl';
+import { gardenFileSchema } from '../src/transfer/garden-file.schema.js';
+import { gardener, helper, potted, startApp, type Agent, type App } from './app.js';
+
+let app: App;
+let photos: string;
+beforeAll(async () => {
+  photos = mkdtempSync(join(tmpdir(), 'leaf-photos-'));
+  app = await startApp({ photos });
+});
+afterAll(async () => {
+  await app.stop();
+  rmSync(photos, { recursive: true });
+});
+
+type Files = Record<string, Buffer>;
+const unzipped = (zip: Buffer): Promise<Files> =>
+  new Promise((done, fail) => {
+    fromBuffer(zip, { lazyEntries: true }, (error, file: Unzipped) => {
+      if (error) return fail(error);
+      const files: Files = {};
+      file.on('entry', (entry: Entry) =>
+        file.openReadStream(entry, (_, stream) => {
+          const parts: Buffer[] = [];
+          stream.on('data', (p: Buffer) => parts.push(p));
+          stream.on('end', () => {
+            files[entry.fileName] = Buffer.concat(parts);
+            file.readEntry();
+          });
+        }),
+      );
+      file.on('end', () => done(files));
+      file.readEntry();
+    });
+  });
+async function zipped(files: Files): Promise<Buffer> {
+  const zip = new ZipFile();
+  for (const [name, data] of Object.entries(files)) zip.addBuffer(data, name);
+  zip.end();
+  const parts: Buffer[] = [];
+  for await (const p of zip.outputStream as Readable) parts.push(p as Buffer);
+  return Buffer.concat(parts);
+}
+/** A name as no careful program writes it: of the same length, so that it can be put in another's stead. */
+const renamed = (zip: Buffer, from: string, to: string): Buffer =>
+  Buffer.from(zip.toString('latin1').replaceAll(from, to), 'latin1');
+
+const out = async (agent: Agent, garden: string): Promise<Buffer> =>
+  (await agent.get(`/api/gardens/${garden}/file`).buffer().parse(binary).expect(200)).body as Buffer;
+const binary = (res: unknown, done: (e: Error | null, b: Buffer) => void): void => {
+  const parts: Buffer[] = [];
+  const stream = res as NodeJS.ReadableStream;
+  stream.on('data', (p: Buffer) => parts.push(p));
+  stream.on('end', () => done(null, Buffer.concat(parts)));
+};
+const into = (agent: Agent, garden: string, zip: Buffer) =>
+  agent.put(`/api/gardens/${garden}/file`).set('content-type', 'application/zip').send(zip);
+
+async function empty(): Promise<{ agent: Agent; garden: string }> {
+  const g = await gardener(app);
+  return { agent: g.agent, garden: g.garden };
+}
+
+describe('the demo garden, with all that is in it', () => {
+  let file: Buffer;
+  let files: Files;
+  let agent: Agent;
+  beforeAll(async () => {
+    const url = await app.listen();
+    const { gardenId } = await loadDemo(url);
+    agent = app.agent();
+    await agent.post('/api/session').send({ email: DEMO_ACCOUNT.email, password: DEMO_ACCOUNT.password }).expect(201);
+    file = await out(agent, gardenId);
+    files = await unzipped(file);
+  }, 120_000);
+
+  test('goes out, into an empty garden, and out again the same, byte for byte; and a third time', async () => {
+    for (const { agent: other, garden } of [await empty(), await empty()]) {
+      const { body } = await into(other, garden, file).expect((r) => {
+        if (r.status !== 200) throw new Error(r.text);
+      });
+      expect(body).toMatchObject({ photos: 5 });
+      const again = await out(other, garden);
+      const there = await unzipped(again);
+      for (const name of Object.keys(files)) expect([name, there[name]!.equals(files[name]!)]).toEqual([name, true]);
+      expect(again.equals(file)).toBe(true);
+      // and the garden is alive: a plant is seen with its records
+      const view = (await other.get(`/api/gardens/${garden}/view`).expect(200)).body as {
+        places: unknown[];
+        garden: { name: string };
+      };
+      expect(view.garden.name).toBe(GARDEN.name);
+      expect(view.places.length).toBeGreaterThan(3);
+    }
+  }, 120_000);
+
+  test('every row is as the published schema says, by a validator that is not ours; no id and no address of a person is in it', async () => {
+    const ajv = new Ajv2020({ allowUnionTypes: true, strictTypes: false });
+    addFormats.default(ajv);
+    const published = JSON.parse(readFileSync(join(__dirname, '../../docs/garden-file.schema.json'), 'utf8')) as object;
+    ajv.addSchema(published);
+    for (const [name, data] of Object.entries(files)) {
+      if (!name.endsWith('.json')) continue;
+      const content = JSON.parse(data.toString()) as unknown;
+      const definition = name === 'candid-leaf.json' ? 'manifest' : name.replace('.json', '');
+      const validate = ajv.getSchema(`candid-leaf-garden-file-1#/$defs/${definition}`)!;
+      for (const row of Array.isArray(content) ? content : [content])
+        if (!validate(row)) throw new Error(`${name}: ${JSON.stringify(validate.errors)} of ${JSON.stringify(row)}`);
+      expect([name, /[0-9a-f]{8}-[0-9a-f]{4}-/.test(data.toString())]).toEqual([name, false]);
+      expect(data.toString()).not.toContain('@halt.example');
+    }
+  });
+
+  test('the published schema is that of the code', () => {
+    const path = join(__dirname, '../../docs/garden-file.schema.json');
+    const now = `${JSON.stringify(gardenFileSchema(app.service(DataSource)), null, 2)}\n`;
+    if (process.env.WRITE_SCHEMA) writeFileSync(path, now);
+    expect(readFileSync(path, 'utf8')).toBe(now);
+  });
+
+  test('a row that is wrong, names what is not there, or stands where it may not keeps all of it out', async () => {
+    const change = (name: string, work: (rows: Record<string, unknown>[]) => void): Promise<Buffer> => {
+      const rows = JSON.parse(files[name]!.toString()) as Record<string, unknown>[];
+      work(rows);
+      return zipped({ ...files, [name]: Buffer.from(JSON.stringify(rows)) });
+    };
+    const bad: [RegExp, Buffer][] = [
+      [/places\.json, row 1/, await change('places.json', (r) => (r[0]!.volumeL = -5))],
+      [/plants\.json, row 2: it names #place-99/, await change('plants.json', (r) => (r[1]!.placeId = '#place-99'))],
+      [/records\.json, row 3/, await change('records.json', (r) => ((r[2]!.data as { date: unknown }).date = 'soon'))],
+      [/records\.json, row 1/, await change('records.json', (r) => (r[0]!.gardenId = uuid()))],
+      [/season-notes\.json: it should hold/, await change('season-notes.json', (r) => r.pop())],
+      [
+        /another form|must be equal to constant/,
+        await zipped({ ...files, 'candid-leaf.json': Buffer.from('{"format":"x","form":1,"rows":{}}') }),
+      ],
+      [/garden\.json/, await zipped({ ...files, 'garden.json': Buffer.from('{') })],
+      [
+        /photos\/photo-1\.jpg/,
+        await zipped({ ...files, 'photos/photo-1.jpg': Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>') }),
+      ],
+    ];
+    const { agent: other, garden } = await empty();
+    for (const [why, zip] of bad) {
+      const { body, status } = await into(other, garden, zip);
+      expect([status, (body as { message: string }).message]).toEqual([400, expect.stringMatching(why)]);
+    }
+    const view = (await other.get(`/api/gardens/${garden}/view`).expect(200)).body as { places: unknown[] };
+    expect(view.places).toEqual([]);
+    expect(readdirSync(photos).includes(garden) ? readdirSync(join(photos, garden)) : []).toEqual([]);
+    await into(other, garden, file).expect(200);
+  }, 120_000);
+
+  test('a photo that holds more than its pixels is drawn anew as it comes in', async () => {
+    const withPlace = await sharp(files['photos/photo-1.jpg'])
+      .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '45/1 36/1 0/1' } })
+      .jpeg()
+      .toBuffer();
+    const { agent: other, garden } = await empty();
+    await into(other, garden, await zipped({ ...files, 'photos/photo-1.jpg': withPlace })).expect(200);
+    const again = await unzipped(await out(other, garden));
+    expect((await sharp(again['photos/photo-1.jpg']).metadata()).exif).toBeUndefined();
+    expect(again['photos/photo-2.jpg']!.equals(files['photos/photo-2.jpg']!)).toBe(true);
+  });
+});
+
+describe('what is no garden’s file', () => {
+  test('no zip, strange names, ways out of its folder, bombs: each is refused in a sentence', async () => {
+    const { agent, garden } = await empty();
+    const inside = { 'candid-leaf.json': Buffer.from('{}'), 'garden.json': Buffer.from('{}') };
+    const zip = await zipped(inside);
+    const bomb = await zipped({ ...inside, 'records.json': Buffer.alloc(50_000_000, '[') });
+    const deep = await zipped({
+      'candid-leaf.json': Buffer.from('{"format":"candid-leaf-garden","form":1,"rows":{}}'),
+      'garden.json': Buffer.from('{}'),
+    });
+    for (const [why, data] of [
+      [/no zip, or it is damaged/, Buffer.from('PK but not really')],
+      [/damaged|no zip/, zip.subarray(0, zip.length - 30)],
+      [/it holds "passwd"/, await zipped({ ...inside, passwd: Buffer.from('x') })],
+      [/damaged|holds/, renamed(zip, 'garden.json', '../gard.jso')],
+      [/damaged|holds/, renamed(zip, 'garden.json', '/etc/passwd')],
+      [/damaged|holds/, renamed(zip, 'garden.json', 'C:\\gard.jso')],
+      [/packed as no text is/, bomb],
+      [/garden\.json/, deep],
+    ] as [RegExp, Buffer][]) {
+      const { status, body } = await into(agent, garden, data);
+      expect([status, (body as { message: string }).message]).toEqual([400, expect.stringMatching(why)]);
+    }
+  });
+
+  test('a garden that is not empty takes none, and only its keepers may bring one', async () => {
+    const g = await gardener(app);
+    const mia = await helper(app, g, 'record');
+    const file = await out(g.agent, g.garden);
+    await into(mia.agent, g.garden, file).expect(403);
+    await into(g.agent, g.garden, file).expect(200);
+    await potted(g);
+    await into(g.agent, g.garden, file).expect(409);
+  });
+});

@@ -1,0 +1,327 @@
+import type { FilePreview, ImportPlan, ImportReport } from '@candid-leaf/contract';
+import { parse } from 'csv-parse/sync';
+import { v7 as uuid } from 'uuid';
+import { csvRows, guessDelimiter } from '../src/transfer/csv-rows.js';
+import { gardener, helper, potted, startApp, type App } from './app.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+
+async function* pieces(text: string | Buffer, size = 7): AsyncGenerator<Buffer> {
+  const all = Buffer.from(text as string);
+  for (let i = 0; i < all.length; i += size) yield all.subarray(i, i + size);
+}
+async function cellsOf(text: string | Buffer, delimiter: ',' | ';' = ','): Promise<string[][]> {
+  const rows: string[][] = [];
+  for await (const { cells } of csvRows(pieces(text), delimiter)) rows.push(cells);
+  return rows;
+}
+
+describe('RFC 4180, the examples of its section 2, in pieces that cut anywhere', () => {
+  test.each([
+    [
+      '1: lines that end in CRLF',
+      'aaa,bbb,ccc\r\nzzz,yyy,xxx\r\n',
+      [
+        ['aaa', 'bbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    [
+      '2: the last without an end',
+      'aaa,bbb,ccc\r\nzzz,yyy,xxx',
+      [
+        ['aaa', 'bbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    ['4: blanks are part of a cell', ' a , b\r\n', [[' a ', ' b']]],
+    [
+      '5: cells in quotation marks',
+      '"aaa","bbb","ccc"\r\nzzz,yyy,xxx',
+      [
+        ['aaa', 'bbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    [
+      '6: an end of line within them',
+      '"aaa","b\r\nbb","ccc"\r\nzzz,yyy,xxx',
+      [
+        ['aaa', 'b\r\nbb', 'ccc'],
+        ['zzz', 'yyy', 'xxx'],
+      ],
+    ],
+    ['7: a quotation mark is written twice', '"aaa","b""bb","ccc"', [['aaa', 'b"bb', 'ccc']]],
+  ] as [string, string, string[][]][])('%s', async (_, text, rows) => expect(await cellsOf(text)).toEqual(rows));
+});
+
+describe('files as they come', () => {
+  const rows = [
+    ['Grüße', '1,5'],
+    ['x', '2'],
+  ];
+  test('UTF-8 with its mark, UTF-16 in both orders, semicolons', async () => {
+    const text = 'Grüße;1,5\nx;2\n';
+    const le = Buffer.from(`\ufeff${text}`, 'utf16le');
+    expect(await cellsOf(`\ufeff${text}`, ';')).toEqual(rows);
+    expect(await cellsOf(le, ';')).toEqual(rows);
+    expect(await cellsOf(Buffer.from(le).swap16(), ';')).toEqual(rows);
+    expect(guessDelimiter('"a;b;c;d",1\n')).toBe(',');
+    expect(guessDelimiter('a;b,5;c')).toBe(';');
+  });
+
+  test('what is broken is refused in a sentence that says where', async () => {
+    await expect(cellsOf('a,b\n1,"2\n3,4\n')).rejects.toThrow(
+      /near line \d+ a quotation mark is opened and never closed/,
+    );
+    await expect(cellsOf('a,b\n1,2"3\n')).rejects.toThrow(/quotation mark stands in the middle/);
+    await expect(cellsOf(Buffer.from('Gr\xfc\xdfe,1\n', 'latin1'))).rejects.toThrow(/Save it as CSV in UTF-8/);
+    await expect(cellsOf(Buffer.from('a,1\n', 'utf16le'))).rejects.toThrow(/Save it as CSV in UTF-8/);
+    await expect(cellsOf(`${'x,'.repeat(300)}\n`)).rejects.toThrow(/more than 200 cells/);
+  });
+});
+
+async function started() {
+  const g = await gardener(app);
+  const { plant } = await potted(g);
+  const preview = async (text: string | Buffer, table = '') =>
+    (
+      await g.agent
+        .post(g.url(`/imports/preview${table && `?table=${table}`}`))
+        .set('content-type', 'text/csv')
+        .send(text)
+        .expect(200)
+    ).body as FilePreview;
+  const plan = async (text: string | Buffer, more: Partial<ImportPlan> = {}): Promise<ImportPlan> => {
+    const { heads: _h, rows: _r, ...guess } = await preview(text, more.table);
+    return { ...guess, name: 'a.csv', ...more };
+  };
+  const send = async (text: string | Buffer, more: Partial<ImportPlan> = {}, id = uuid()) =>
+    g.agent
+      .put(g.url(`/imports/${id}`))
+      .query({ plan: JSON.stringify(await plan(text, more)) })
+      .set('content-type', 'text/csv')
+      .send(text);
+  const records = async (type: string) =>
+    (await g.agent.get(g.url(`/records?type=${type}`)).expect(200)).body as {
+      day: string;
+      plantId: string | null;
+      data: Record<string, unknown>;
+    }[];
+  return { g, plant, preview, plan, send, records };
+}
+
+describe('a table comes in', () => {
+  const WATER = 'Date;Plant;Water (gal)\n7/16/2026;Paste;0,5\n7/17/2026;paste;1\n';
+
+  test('looked at, tried, brought in once, and taken out again as a whole', async () => {
+    const { g, send, preview, records, plant } = await started();
+    expect(await preview(WATER)).toMatchObject({
+      table: 'watering',
+      delimiter: ';',
+      decimal: ',',
+      dateOrder: 'mdy',
+      heads: ['Date', 'Plant', 'Water (gal)'],
+      columns: [
+        { field: 'date', at: 0 },
+        { field: 'plant', at: 1 },
+        { field: 'litres', at: 2, unit: 'gal-us' },
+      ],
+    });
+    const tried = await send(WATER, { dry: true });
+    expect([tried.status, tried.body]).toEqual([200, { rows: 2, good: 2, known: 0, faulty: 0, faults: [] }]);
+    expect(await records('watering')).toEqual([]);
+    const id = uuid();
+    const first = await send(WATER, {}, id);
+    expect(first.status).toBe(200);
+    expect((await send(WATER, {}, id)).body).toEqual(first.body);
+    expect(await records('watering')).toMatchObject([
+      { day: '2026-07-17', plantId: plant, data: { litres: 3.785411784 } },
+      { day: '2026-07-16', plantId: plant, data: { litres: 1.892705892 } },
+    ]);
+    expect((await g.agent.get(g.url('/imports')).expect(200)).body).toMatchObject([{ id, made: 2, undone: false }]);
+    // the plan of the water knows of it
+    await g.agent.get(g.url('/plan')).expect(200);
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
+    expect(await records('watering')).toEqual([]);
+    expect((await g.agent.get(g.url('/imports'))).body).toMatchObject([{ undone: true }]);
+    // what was undone does not come back by itself
+    expect((await send(WATER, {}, id)).status).toBe(200);
+    expect(await records('watering')).toEqual([]);
+  });
+
+  test('one row at fault keeps all of it out, and each fault is told with its line; or the others go in without it', async () => {
+    const { send, records } = await started();
+    const text =
+      'date,plant,litres\n2026-07-16,Paste,1\n2026-07-17,Nobody,1\n2026-07-30,Paste,1\n2026-07-18,Paste,-2\n2026-05-01,Paste,1\nx,Paste,\n';
+    const refused = await send(text);
+    expect(refused.status).toBe(422);
+    const { report } = refused.body as { report: ImportReport };
+    expect(report).toMatchObject({ rows: 6, faulty: 5 });
+    expect(report.faults).toMatchObject([
+      { line: 3, field: 'plant', reason: 'there is no plant called "Nobody" here' },
+      { line: 4, field: 'date' },
+      { line: 5, field: 'litres' },
+      { line: 6, field: 'date' },
+      { line: 7, field: 'date' },
+      { line: 7, field: 'litres', reason: 'is not given' },
+    ]);
+    expect(await records('watering')).toEqual([]);
+    expect((await send(text, { skipFaulty: true })).body).toMatchObject({ good: 1, faulty: 5 });
+    expect(await records('watering')).toHaveLength(1);
+  });
+
+  test('feeds and pickings, by the name of the plant and the place', async () => {
+    const { send, records, plant } = await started();
+    expect((await send('date,plant,product,N,P,K,grams\n2026-07-01,Paste,"Feed, red",4,3,8,10\n')).body).toMatchObject({
+      good: 1,
+    });
+    expect(await records('feeding')).toMatchObject([
+      { plantId: plant, data: { product: 'Feed, red', n: 4, p2o5: 3, k2o: 8, grams: 10 } },
+    ]);
+    expect((await send('date,plant,bed,count,weight (lb),use\n2026-07-10,Paste,Pots,3,1,Sauce\n')).body).toMatchObject({
+      good: 1,
+    });
+    expect(await records('picking')).toMatchObject([
+      { data: { count: 3, grams: 453.59237, state: 'sound', use: 'sauce' } },
+    ]);
+  });
+
+  test('weather fills the days that nobody has told of; undone, they are unknown again', async () => {
+    const { g, send } = await started();
+    const text =
+      'date,tavg,tmin,tmax,prcp,wspd\n2024-07-01,20,14,27,0.0,10.8\n2024-07-02,21,15,28,3.5,7.2\n2026-07-17,21,15,28,3.5,7.2\n';
+    const id = uuid();
+    expect((await send(text, {}, id)).body).toMatchObject({ rows: 3, good: 2, known: 1, faulty: 0 });
+    const db = await app.connect();
+    const days = async () => {
+      const [rows] = await db.query(
+        'SELECT rainMm, windMs FROM weather WHERE gardenId = ? AND day < "2025-01-01" ORDER BY day',
+        [g.garden],
+      );
+      return rows;
+    };
+    expect(await days()).toEqual([
+      { rainMm: 0, windMs: 3 },
+      { rainMm: 3.5, windMs: 2 },
+    ]);
+    expect((await send(text)).status).toBe(422); // nothing new
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
+    expect(await days()).toEqual([]);
+    await db.end();
+  });
+
+  test('plants and soil tests; plants that were written about since are not taken out again', async () => {
+    const { g, send } = await started();
+    const id = uuid();
+    const text =
+      'Name,Bed,Crop,Type,Planted out,Height (cm)\nBell,Pots,pepper,sweet,2026-05-20,60\nBell,Pots,pepper,sweet,2026-05-20,60\nBad,Pots,tomato,sweet,,\n';
+    expect((await send(text, { skipFaulty: true }, id)).body).toMatchObject({ good: 1, faulty: 2 });
+    expect((await send('date,plant,litres\n2026-07-16,Bell,1\n')).body).toMatchObject({ good: 1 });
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(409);
+    const soil = uuid();
+    const tests =
+      'date,bed,pH,P (ppm),K (ppm),pmethod\n2026-03-01,Pots,6.4,32,180,olsen\n2025-03-01,Pots,6.1,20,150,olsen\n';
+    expect((await send(tests, {}, soil)).body).toMatchObject({ good: 2 });
+    const place = async () =>
+      (
+        (await g.agent.get(g.url('/view'))).body as {
+          places: { place: { soilTest: { pH: number } | null; soilTests: unknown[] } }[];
+        }
+      ).places[0]!.place;
+    expect(await place()).toMatchObject({
+      soilTest: { date: '2026-03-01', pH: 6.4 },
+      soilTests: [{ pH: 6.1 }, { pH: 6.4 }],
+    });
+    await g.agent.delete(g.url(`/imports/${soil}`)).expect(204);
+    expect((await place()).soilTest).toBeNull();
+  });
+
+  test('what is no table, too large, or planned wrongly is refused; a recorder brings nothing in', async () => {
+    const { g, send, plan } = await started();
+    const good = 'date,plant,litres\n2026-07-16,Paste,1\n';
+    expect((await send(good, { columns: [] })).status).toBe(400);
+    const bare = (plan?: string) =>
+      g.agent
+        .put(g.url(`/imports/${uuid()}`))
+        .query({ plan })
+        .set('content-type', 'text/csv');
+    await bare('{').send(good).expect(400);
+    await bare(JSON.stringify({ ...(await plan(good)), strange: 1 }))
+      .send(good)
+      .expect(400);
+    await bare(JSON.stringify(await plan(good)))
+      .send('')
+      .expect(400);
+    await bare(JSON.stringify(await plan(good)))
+      .send(Buffer.alloc(64_000_001, 'a'))
+      .expect(413);
+    const mia = await helper(app, g, 'record');
+    await mia.agent
+      .put(g.url(`/imports/${uuid()}`))
+      .query({ plan: '{}' })
+      .send(good)
+      .expect(403);
+    const other = await gardener(app);
+    const id = uuid();
+    expect((await send(good, {}, id)).status).toBe(200);
+    await other.agent.delete(other.url(`/imports/${id}`)).expect(404);
+  });
+});
+
+describe('a table goes out', () => {
+  test('with names beside the ids; what could be taken for a formula is harmless, and is itself again when it comes in', async () => {
+    const { g, plant, records } = await started();
+    const put = (data: object, type: string) =>
+      g.agent.put(g.url('/records')).send({ id: uuid(), type, plantId: plant, data }).expect(200);
+    await put({ date: '2026-07-18', text: '=HYPERLINK("http://x")' }, 'note');
+    await put({ date: '2026-07-18', litres: 2 }, 'watering');
+    const answer = await g.agent.get(g.url('/exports/records')).expect(200);
+    expect(answer.headers['content-type']).toMatch(/^text\/csv/);
+    expect(answer.headers['content-disposition']).toBe('attachment; filename=records.csv');
+    const rows = parse(answer.text, { columns: true }) as Record<string, string>[];
+    expect(rows.map((r) => [r.type, r.plant, r.day])).toEqual([
+      ['note', 'Paste', '2026-07-18'],
+      ['watering', 'Paste', '2026-07-18'],
+    ]);
+    expect(JSON.parse(rows[1]!.data!)).toMatchObject({ litres: 2 });
+    const name = '@SUM(1)';
+    const place = await g.agent.get(g.url('/view'));
+    const { place: p } = (place.body as { places: { place: { id: string } }[] }).places[0]!;
+    await g.agent.put(g.url('/plants')).send({ id: uuid(), placeId: p.id, name, crop: 'tomato' }).expect(200);
+    const plants = (await g.agent.get(g.url('/exports/plants')).expect(200)).text;
+    expect(plants).toContain(`,'${name},`);
+    const back = await gardener(app);
+    await potted(back);
+    const id = uuid();
+    const text = `date,plant,litres\n2026-07-18,'${name},1\n`;
+    await back.agent
+      .put(back.url('/plants'))
+      .send({
+        id: uuid(),
+        placeId: (await back.agent.get(back.url('/view'))).body.places[0].place.id,
+        name,
+        crop: 'tomato',
+      })
+      .expect(200);
+    const {
+      heads: _h,
+      rows: _r,
+      ...guess
+    } = (await back.agent.post(back.url('/imports/preview')).set('content-type', 'text/csv').send(text).expect(200))
+      .body as FilePreview;
+    await back.agent
+      .put(back.url(`/imports/${id}`))
+      .query({ plan: JSON.stringify({ ...guess, name: 'a' }) })
+      .set('content-type', 'text/csv')
+      .send(text)
+      .expect(200);
+    expect(await records('watering')).toHaveLength(1);
+    await g.agent.get(g.url('/exports/session')).expect(404);
+  });
+});
