@@ -118,6 +118,8 @@ export const EXPORTS = [
 ] as const;
 export type ExportName = (typeof EXPORTS)[number];
 
+/** So many bytes of its beginning tell what a file is. */
+export const BEGINNING_BYTES = 60_000;
 /** Bytes of the largest files that are taken in. */
 export const IMPORT_BYTES = { table: 64_000_000, garden: 1_000_000_000 } as const;
 export const MOST_ROWS = 200_000;

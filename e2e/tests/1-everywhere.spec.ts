@@ -40,6 +40,7 @@ async function views(page: Page): Promise<[string, string][]> {
     ['a product', `${garden}/shed/products/new?from=neem`],
     ['days away', `${garden}/away`],
     ['neighbour’s plant', `${garden}/neighbour`],
+    ['files in and out', `${garden}/files`],
     ['people and keys', `${garden}/people`],
     ['account', '/account'],
     ['what can be asked', '/api/docs'],

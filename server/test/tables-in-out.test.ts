@@ -284,7 +284,7 @@ describe('a table goes out', () => {
     const answer = await g.agent.get(g.url('/exports/records')).expect(200);
     expect(answer.headers['content-type']).toMatch(/^text\/csv/);
     expect(answer.headers['content-disposition']).toBe('attachment; filename=records.csv');
-    const rows = parse(answer.text, { columns: true }) as Record<string, string>[];
+    const rows = parse<Record<string, string>>(answer.text, { columns: true });
     expect(rows.map((r) => [r.type, r.plant, r.day])).toEqual([
       ['note', 'Paste', '2026-07-18'],
       ['watering', 'Paste', '2026-07-18'],

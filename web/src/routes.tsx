@@ -47,6 +47,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/account/screens/account')).AccountScreen }),
       },
       {
+        path: ROUTES.files,
+        lazy: async () => ({ Component: (await import('./features/files/screens/files')).FilesScreen }),
+      },
+      {
         path: ROUTES.people,
         lazy: async () => ({ Component: (await import('./features/people/screens/people')).PeopleScreen }),
       },

@@ -2,7 +2,13 @@ import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { ConflictException, HttpException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { FilePreview, ImportDto, ImportPlan, ImportReport } from '@candid-leaf/contract';
+import {
+  BEGINNING_BYTES,
+  type FilePreview,
+  type ImportDto,
+  type ImportPlan,
+  type ImportReport,
+} from '@candid-leaf/contract';
 import { guessReading, readingFaults, readRow, type TableName } from '@candid-leaf/core/tables';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
@@ -57,8 +63,8 @@ export class TableImportService {
       for await (const row of csvRows(wholeLetters(start, letters), delimiter))
         if (rows.push(row) > PREVIEW_ROWS) break;
     } catch (error) {
-      // the end of the beginning may stand in the middle of a row
-      if (rows.length === 0) throw error;
+      // the end of the beginning may stand in the middle of a row; that of a whole file may not
+      if (rows.length === 0 || start.length < BEGINNING_BYTES) throw error;
     }
     const [head, ...body] = rows.map((r) => r.cells);
     if (!head) throw badRequest([{ path: 'file', reason: 'is empty' }]);

@@ -1,5 +1,6 @@
 import { Controller, Delete, Get, HttpCode, Param, Post, Put, Query, Req, Res } from '@nestjs/common';
 import {
+  BEGINNING_BYTES,
   EXPORTS,
   IMPORT_BYTES,
   ImportPlan,
@@ -23,9 +24,6 @@ import { spooled } from './spool.js';
 import { TableExportService } from './table-export.service.js';
 import { TableImportService } from './table-import.service.js';
 
-/** So much of the beginning of a file tells what it is. */
-const PREVIEW_BYTES = 64_000;
-
 @Controller('api/gardens/:gardenId')
 export class TransferController {
   constructor(
@@ -45,7 +43,7 @@ export class TransferController {
   @Post('imports/preview')
   @HttpCode(200)
   async preview(@Query('table') table: string | undefined, @Req() request: Request): Promise<FilePreview> {
-    const start = await readWhole(request, PREVIEW_BYTES, 'The beginning of a file');
+    const start = await readWhole(request, BEGINNING_BYTES, 'The beginning of a file');
     return this.imports.preview(start, table !== undefined && isTable(table) ? table : undefined);
   }
 

@@ -1,4 +1,5 @@
 /** Every feature's writes, so that one that waits to be sent is known by its key whichever page is open. */
+import './files/writes';
 import './garden/writes';
 import './places/writes';
 import './plant/writes';

@@ -12,6 +12,7 @@ export const ROUTES = {
   garden: '/gardens/:gardenId',
   settings: '/gardens/:gardenId/settings',
   people: '/gardens/:gardenId/people',
+  files: '/gardens/:gardenId/files',
   whileAway: '/gardens/:gardenId/away',
   season: '/gardens/:gardenId/season',
   report: '/gardens/:gardenId/season/report',

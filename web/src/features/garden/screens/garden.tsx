@@ -57,6 +57,15 @@ function Garden({ view }: { view: GardenView }) {
           {places.length === 0 && (
             <Empty title="No bed or pot yet">
               <p>Add the first place that you walk past; plants go into it.</p>
+              {may('keep') && (
+                <p className="mt-1">
+                  Or bring a garden in{' '}
+                  <Link className="underline" to={link('files', {})}>
+                    from a file
+                  </Link>
+                  .
+                </p>
+              )}
             </Empty>
           )}
           {ordering ? (

@@ -2,7 +2,7 @@ import type { GardenDto, GardenView, WeatherState } from '@candid-leaf/contract'
 import { addDays } from '@candid-leaf/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { formatDistanceToNow, parseISO } from 'date-fns';
-import { CloudDownload, StepForward, UserRound, Users } from 'lucide-react';
+import { CloudDownload, FolderOpen, StepForward, UserRound, Users } from 'lucide-react';
 import { Link } from 'react-router';
 import { useFormat, useLink, useMay } from '../../../lib/garden-context';
 import { linkTo, ROUTES } from '../../../lib/paths';
@@ -42,10 +42,23 @@ function Settings({ view: { garden, weather } }: { view: GardenView }) {
             <CalendarLink />
           </>
         )}
+        <FilesLink />
         <PageLook />
         <OtherGardens current={garden.id} />
       </aside>
     </div>
+  );
+}
+
+function FilesLink() {
+  const link = useLink();
+  return (
+    <Panel title="Files">
+      <p className="mt-1 text-soft">Tables of others come in, and all that is known here goes out.</p>
+      <Link className={`${buttonLook('plain')} mt-2`} to={link('files', {})}>
+        <FolderOpen aria-hidden size={17} /> Files in and out
+      </Link>
+    </Panel>
   );
 }
 

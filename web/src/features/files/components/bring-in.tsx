@@ -1,0 +1,123 @@
+import type { ImportReport } from '@candid-leaf/contract';
+import { columnsOf, TABLES, TABLE_NAMES, type TableName } from '@candid-leaf/core/tables';
+import { FileUp } from 'lucide-react';
+import { useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { SelectField } from '../../../ui/field';
+import { Panel } from '../../../ui/panel';
+import { useImport, type ImportState } from '../use-import';
+import { ChooseFile } from './choose-file';
+import { Mapping } from './mapping';
+import { OnItsWay } from './on-its-way';
+
+const TABLE_OPTIONS = TABLE_NAMES.map((t) => [t, TABLES[t].label] as const);
+
+/** A table of somebody else's: chosen, looked at, tried, and brought in as a whole. */
+export function BringIn() {
+  const garden = useGarden();
+  const state = useImport(garden.id);
+  const { step, preview, trouble, share, name } = state;
+  return (
+    <Panel title="Bring a table in">
+      <p className="mt-1 text-soft">
+        A CSV file: weather, waterings, feeds, harvest, plants or soil tests. First you see what it would do; what came
+        in can be taken out again as a whole.
+      </p>
+      {trouble && (
+        <p role="alert" className="mt-2 text-ripe">
+          {trouble}
+        </p>
+      )}
+      {step === 'choose' && (
+        <ChooseFile label="Choose a CSV file" accept=".csv,.tsv,.txt,text/csv" onFile={(f) => void state.look(f)} />
+      )}
+      {preview && step !== 'choose' && (
+        <div className="mt-3 flex flex-col gap-4">
+          <p>
+            <strong>{name}</strong>, {preview.heads.length} columns
+          </p>
+          {step !== 'done' && (
+            <>
+              <SelectField
+                label="What it holds"
+                options={TABLE_OPTIONS}
+                value={preview.table}
+                onChange={(e) => void state.become(e.target.value as TableName)}
+              />
+              <Mapping preview={preview} onChange={state.change} />
+            </>
+          )}
+          {share !== null ? <OnItsWay share={share} onStop={state.breakOff} /> : <Next state={state} />}
+        </div>
+      )}
+    </Panel>
+  );
+}
+
+/** What came of it so far, and the next act. */
+function Next({ state }: { state: ImportState }) {
+  const { step, report, preview } = state;
+  if (step === 'map')
+    return (
+      <div className="flex flex-wrap gap-2">
+        <Button look="main" onClick={() => void state.attempt()}>
+          Try it
+        </Button>
+        <Button look="quiet" onClick={state.begin}>
+          Another file
+        </Button>
+      </div>
+    );
+  if (!report || !preview) return null;
+  if (step === 'done')
+    return (
+      <div>
+        <p role="status">
+          {rows(report.good)} came in{report.faulty > 0 && `, ${rows(report.faulty)} at fault stayed out`}
+          {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day was' : 'days were'} known already`}.
+        </p>
+        <Button className="mt-2" onClick={state.begin}>
+          Another file
+        </Button>
+      </div>
+    );
+  return (
+    <div>
+      <p role="status">
+        {rows(report.rows)} read: {report.good} would come in
+        {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day is' : 'days are'} known already`}
+        {report.faulty > 0 && `, ${report.faulty} ${report.faulty === 1 ? 'is' : 'are'} at fault`}.
+      </p>
+      {report.faults.length > 0 && <Faults report={report} table={preview.table} />}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {report.good > 0 && (
+          <Button look="main" onClick={() => void state.bring(report.faulty > 0)}>
+            <FileUp aria-hidden size={17} />{' '}
+            {report.faulty > 0
+              ? `Bring ${rows(report.good)} in, without those at fault`
+              : `Bring ${rows(report.good)} in`}
+          </Button>
+        )}
+        <Button look="quiet" onClick={state.begin}>
+          Another file
+        </Button>
+      </div>
+    </div>
+  );
+}
+const rows = (n: number): string => `${n} ${n === 1 ? 'row' : 'rows'}`;
+
+function Faults({ report, table }: { report: ImportReport; table: TableName }) {
+  const labelOf = (field: string): string => columnsOf(table).find((c) => c.field === field)?.label ?? field;
+  return (
+    <ul aria-label="At fault" className="mt-2 max-h-72 divide-y divide-line overflow-y-auto text-sm" tabIndex={0}>
+      {report.faults.map((f, i) => (
+        <li key={i} className="py-1">
+          <strong>Line {f.line}</strong>
+          {f.field && `, ${labelOf(f.field)}`}: {f.reason}
+        </li>
+      ))}
+      {report.faulty > report.faults.length && <li className="py-1 text-soft">and more</li>}
+    </ul>
+  );
+}

@@ -1,0 +1,45 @@
+import { EXPORTS, type ExportName } from '@candid-leaf/contract';
+import { Download } from 'lucide-react';
+import { useGarden } from '../../../lib/garden-context';
+import { apiOf } from '../../../lib/paths';
+import { buttonLook } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+
+const WORDS: Record<ExportName, string> = {
+  places: 'Beds and pots',
+  plants: 'Plants',
+  records: 'Everything recorded',
+  weather: 'Weather',
+  treatments: 'Troubles and what was done',
+  plantings: 'Plans',
+  kinds: 'Kinds',
+  products: 'Products',
+  trials: 'Trials',
+  photos: 'Photos, without the pictures',
+};
+
+/** All that the garden knows, in open formats: whole, or a table each. */
+export function TakeOut() {
+  const garden = useGarden();
+  return (
+    <Panel title="Take it with you">
+      <p className="mt-1 text-soft">
+        The whole garden as one file, with its photos. It comes into an empty garden again, here or elsewhere, as it
+        was.
+      </p>
+      <a className={`${buttonLook('main')} mt-3`} href={`/api${apiOf(garden.id, 'file')}`} download>
+        <Download aria-hidden size={18} /> The whole garden
+      </a>
+      <p className="mt-4 text-soft">Or a table each, as CSV, in metric units:</p>
+      <ul className="mt-1 grid grid-cols-1 sm:grid-cols-2">
+        {EXPORTS.map((name) => (
+          <li key={name}>
+            <a className={`${buttonLook('quiet')} -ml-4`} href={`/api${apiOf(garden.id, 'exports', name)}`} download>
+              {WORDS[name]}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </Panel>
+  );
+}

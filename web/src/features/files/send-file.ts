@@ -1,0 +1,37 @@
+import { ApiError } from '../../lib/api';
+
+interface Options {
+  /** 0 to 1, as it goes */
+  onProgress: (share: number) => void;
+  signal: AbortSignal;
+}
+
+/** Sends a file as it is, told how far it is; it can be broken off. The one thing for which the browser's older way of asking is still needed. */
+export function sendFile<T>(method: 'PUT' | 'POST', path: string, file: Blob, options: Options): Promise<T> {
+  return new Promise((done, fail) => {
+    const request = new XMLHttpRequest();
+    request.open(method, `/api${path}`);
+    request.setRequestHeader('content-type', file.type || 'application/octet-stream');
+    request.upload.onprogress = (e) => e.lengthComputable && options.onProgress(e.loaded / e.total);
+    request.onload = () => {
+      const body = parsed(request.responseText);
+      if (request.status < 400) return done(body as T);
+      const { message, faults, report } = (body ?? {}) as { message?: string; faults?: ApiError['faults']; report?: T };
+      // a file that stayed out says of each row why
+      if (report) return done(report);
+      fail(new ApiError(request.status, message ?? `The server answered ${request.status}.`, faults ?? []));
+    };
+    request.onerror = () => fail(new TypeError('nobody answered'));
+    request.onabort = () => fail(new DOMException('broken off', 'AbortError'));
+    options.signal.addEventListener('abort', () => request.abort());
+    request.send(file);
+  });
+}
+
+function parsed(text: string): unknown {
+  try {
+    return text ? JSON.parse(text) : undefined;
+  } catch {
+    return undefined;
+  }
+}
