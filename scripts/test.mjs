@@ -57,7 +57,12 @@ let home;
 try {
   checkNode();
   checkDisk();
-  await ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', chromium: 'chromium', curl: 'curl' });
+  await ensurePackages({
+    mariadbd: 'mariadb-server',
+    'mariadb-install-db': 'mariadb-server',
+    chromium: 'chromium',
+    curl: 'curl',
+  });
   await ensureModules();
   await buildAll(say);
   home = throwAwayFolder('test');

@@ -13,9 +13,10 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
-import { basename, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
+import { checkPhotos, copyPhotos, putPhotosBack } from './photo-copies.mjs';
 import { Plain } from './say.mjs';
 
 /** What is there again by itself: sessions (everybody signs in again) and counted tries. */
@@ -117,9 +118,10 @@ async function drop(url, name) {
 /**
  * Makes a copy of a database that may be in use, and checks it: it is loaded into a second database and compared, row by row, with what
  * the first held at the moment of the copy.
- * @returns the file, and the sums of its tables
+ * @param photos the folder of the photos, which are copied beside it
+ * @returns the file, the sums of its tables, and the photos
  */
-export async function makeBackup(url, folder) {
+export async function makeBackup(url, folder, photos) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   chmodSync(folder, 0o700);
   const file = join(folder, `candid-leaf-${stamp()}.sql.gz`);
@@ -146,22 +148,39 @@ export async function makeBackup(url, folder) {
     // its first words come after it has taken its picture
     await Promise.race([new Promise((first) => dump.stdout.once('readable', first)), done]);
     await writers.query('UNLOCK TABLES');
-    const sums = sumsOf(reader);
+    // of that same moment: what is thrown away later stays on the disk for a month
+    const sums = sumsOf(reader).then(async (tables) => ({
+      tables,
+      pictures: await copyPhotos(reader, photos, folder),
+    }));
+    sums.catch(() => {});
     await pipeline(dump.stdout, createGzip(), createWriteStream(partial, { mode: 0o600 }));
     await done;
-    const held = await sums;
+    const { tables: held, pictures } = await sums;
     const copied = await loadInto(url, check, partial);
     const wrong = differences(held, copied);
     if (wrong.length > 0)
       throw new Plain(`The copy is not the same as what it was made of (${wrong.join(', ')}). It was thrown away.`);
-    const manifest = { madeAt: new Date().toISOString(), sha256: await fingerprint(partial), tables: held };
+    const manifest = {
+      madeAt: new Date().toISOString(),
+      sha256: await fingerprint(partial),
+      tables: held,
+      photos: pictures.sums,
+    };
     writeFileSync(`${file}.json`, `${JSON.stringify(manifest, null, 1)}\n`, { mode: 0o600 });
     renameSync(partial, file);
     // the server looks here how old the last one is
     writeFileSync(join(folder, 'last.json'), JSON.stringify({ madeAt: manifest.madeAt, file: basename(file) }), {
       mode: 0o600,
     });
-    return { file, tables: held, bytes: statSync(file).size };
+    return {
+      file,
+      tables: held,
+      bytes: statSync(file).size,
+      // two files each
+      photos: Object.keys(pictures.sums).length / 2,
+      missing: pictures.missing,
+    };
   } finally {
     rmSync(partial, { force: true });
     writers.destroy();
@@ -172,9 +191,10 @@ export async function makeBackup(url, folder) {
 
 /**
  * Puts a copy back. What stands in the database is not deleted: it is set aside in a database with a dated name.
- * @returns the name under which it was set aside
+ * @param photos the folder that its photos go back into
+ * @returns the name under which it was set aside, and how many photos came back
  */
-export async function restoreBackup(url, file) {
+export async function restoreBackup(url, file, photos) {
   if (!existsSync(file)) throw new Plain(`${file}: there is no such file.`);
   const manifestFile = `${file}.json`;
   if (!existsSync(manifestFile))
@@ -182,6 +202,7 @@ export async function restoreBackup(url, file) {
   const manifest = JSON.parse(readFileSync(manifestFile, 'utf8'));
   if ((await fingerprint(file)) !== manifest.sha256)
     throw new Plain(`${file} is not as it was when it was made: it was damaged or changed. Nothing was touched.`);
+  checkPhotos(manifest.photos, dirname(file));
   const name = nameIn(url);
   const fresh = `${name}_restore_${process.pid}`;
   const aside = `${name}_before_${stamp().replace(/\W/g, '_')}`;
@@ -197,10 +218,12 @@ export async function restoreBackup(url, file) {
       ...old.map((t) => `\`${name}\`.\`${t}\` TO \`${aside}\`.\`${t}\``),
       ...now.map((t) => `\`${fresh}\`.\`${t}\` TO \`${name}\`.\`${t}\``),
     ];
+    // pictures that nobody names harm nothing; rows without theirs would
+    const back = putPhotosBack(manifest.photos, dirname(file), photos);
     // all or none
     await db.query(`RENAME TABLE ${moves.join(', ')}`);
     await db.end();
-    return aside;
+    return { aside, photos: back };
   } finally {
     await drop(url, fresh).catch(() => {});
   }

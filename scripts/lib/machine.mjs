@@ -78,3 +78,6 @@ export async function ensureModules() {
   if (done.status !== 0) throw new Plain('The npm packages could not be installed. Check the network and start again.');
   writeFileSync(stamp, wanted);
 }
+
+/** Where the photos are, for whoever copies them. */
+export const photosFolder = () => process.env.PHOTOS ?? join(DATA, 'photos');

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import {
   appendFileSync,
   existsSync,
+  mkdirSync,
   mkdtempSync,
   readdirSync,
   readFileSync,
@@ -64,6 +65,45 @@ const databases = async () =>
   ((await db.query(`SHOW DATABASES LIKE '${name}%'`)) as unknown as [Record<string, string>[]])[0].map(
     (r) => Object.values(r)[0]!,
   );
+
+test('photos are copied beside it, each once, and come back; one that was damaged in the copy keeps all of it out', async () => {
+  const photos = mkdtempSync(join(tmpdir(), 'photos-'));
+  process.env.PHOTOS = photos;
+  try {
+    await db.query('CREATE TABLE photo (id uuid PRIMARY KEY, gardenId uuid, deletedAt datetime NULL)');
+    const [garden, kept, thrown] = ['a', 'b', 'c'].map((l) => `00000000-0000-7000-8000-00000000000${l}`) as [
+      string,
+      string,
+      string,
+    ];
+    await db.query('INSERT INTO photo VALUES (?, ?, NULL), (?, ?, NOW())', [kept, garden, thrown, garden]);
+    mkdirSync(join(photos, garden));
+    for (const id of [kept, thrown])
+      for (const size of ['', '-small'])
+        writeFileSync(join(photos, garden, `${id}${size}.jpg`), `picture ${id}${size}`);
+    expect(run('backup', folder).out).toContain('1 photos');
+    expect(readdirSync(join(folder, 'photos', garden)).sort()).toEqual([`${kept}-small.jpg`, `${kept}.jpg`]);
+    const stored = join(folder, 'photos', garden, `${kept}.jpg`);
+    const { ino } = statSync(stored);
+    expect(run('backup', folder).code).toBe(0);
+    expect(statSync(stored).ino).toBe(ino); // what is there already is not copied again
+
+    rmSync(join(photos, garden, `${kept}.jpg`));
+    writeFileSync(join(photos, garden, 'later.jpg'), 'of later');
+    const back = run('restore', copyIn());
+    expect([back.code, back.err]).toEqual([0, '']);
+    expect(readFileSync(join(photos, garden, `${kept}.jpg`), 'utf8')).toBe(`picture ${kept}`);
+    expect(existsSync(join(photos, garden, 'later.jpg'))).toBe(true);
+
+    appendFileSync(stored, 'x');
+    const refused = run('restore', copyIn());
+    expect(refused.code).not.toBe(0);
+    expect(refused.err).toContain('damaged or changed');
+  } finally {
+    delete process.env.PHOTOS;
+    rmSync(photos, { recursive: true });
+  }
+});
 
 test('a copy is compared with what it was made of, and put back it is that to the letter; what stood there is set aside', async () => {
   const before = await all('garden');
