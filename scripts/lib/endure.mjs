@@ -10,17 +10,24 @@ import { markOfDatabase } from './mariadb.mjs';
 import { carriersOf, markOf } from './processes.mjs';
 
 const WRITERS = 6;
+/** Answers after which the same is sent again: not now, no room, and somebody was at it in the same moment. */
+const AGAIN = new Set([503, 507, 409]);
 const TODAY = '2026-07-18';
 
 /** What came of one kind of attack. */
 export const outcome = (what) => ({ what, tried: 0, writes: 0, lost: 0, doubled: 0, help: 0 });
 
-/** Somebody with a garden and a plant, who sends each write until it is acknowledged. */
-export async function writer(url) {
+/**
+ * Somebody with a garden and a plant, who sends each write until it is acknowledged.
+ * @param urls where servers are; the next is asked where one does not answer
+ */
+export async function writer(urls) {
+  const servers = [urls].flat();
+  let turn = 0;
   const { GARDEN } = await import('@candid-leaf/demo');
   let cookie = '';
   const send = async (method, path, body) => {
-    const answer = await fetch(`${url}/api${path}`, {
+    const answer = await fetch(`${servers[turn % servers.length]}/api${path}`, {
       method,
       headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
       ...(body ? { body: JSON.stringify(body) } : {}),
@@ -34,8 +41,8 @@ export async function writer(url) {
     for (let i = 0; ; i++) {
       const answer = await send(method, path, body).catch(() => null);
       if (answer?.ok) return answer;
-      if (answer && answer.status !== 503 && answer.status !== 507)
-        throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
+      turn += 1;
+      if (answer && !AGAIN.has(answer.status)) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
       if (i > 600) throw new Error(`${path} was not answered within a minute`);
       await wait(100);
     }
@@ -62,9 +69,11 @@ async function keepWriting(w, signal) {
   }
 }
 
-/** Writers at work while `attack` is made. */
-export async function underWrites(url, row, attack) {
-  const writers = await Promise.all(Array.from({ length: WRITERS }, () => writer(url)));
+/** Writers at work while `attack` is made; of several servers each writer begins with another. */
+export async function underWrites(urls, row, attack) {
+  const servers = [urls].flat();
+  const from = (i) => [...servers.slice(i % servers.length), ...servers.slice(0, i % servers.length)];
+  const writers = await Promise.all(Array.from({ length: WRITERS }, (_, i) => writer(from(i))));
   const stop = new AbortController();
   const work = writers.map((w) => keepWriting(w, stop.signal));
   let failed = null;
