@@ -9,6 +9,7 @@ import { gzipSync } from 'node:zlib';
 import { buildAll, ROOT } from './lib/build.mjs';
 import { writer } from './lib/endure.mjs';
 import { largeGarden } from './lib/large-garden.mjs';
+import { fiftyTogether, largeFile, onAPhone } from './lib/together.mjs';
 import { tenSeasons } from './lib/ten-years.mjs';
 import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
 import { endWith, say } from './lib/say.mjs';
@@ -341,7 +342,11 @@ try {
   cold.sort((a, b) => a - b);
   row('The same right after a write, all 14 reports made anew', { median: cold[5], p95: cold[9] }, 'under 60');
 
-  await tenSeasons(stack, senderOf(stack, cookie), core.addDays);
+  const send = senderOf(stack, cookie);
+  const ten = await tenSeasons(stack, send, core.addDays);
+  await fiftyTogether(send, ten);
+  await largeFile(stack, cookie, GARDEN.id, 'Sleeper Paste');
+  await onAPhone(stack.url, DEMO_ACCOUNT);
   await largeGardens(stack, cookie, core);
   await manyWriters(stack.url);
   await inTheBrowser(stack.url, { format: 'candid-leaf-case', version: 1, ...many });

@@ -79,7 +79,7 @@ async function tenYears(send, db, addDays) {
 
 const text = (json) => (typeof json === 'string' ? json : JSON.stringify(json));
 
-/** Opening Today, the garden or a plant with ten seasons behind, beside one season. */
+/** Opening Today, the garden or a plant with ten seasons behind, beside one season. Returns the garden of ten. */
 export async function tenSeasons(stack, send, addDays) {
   const { createConnection } = await import('mysql2/promise');
   const db = await createConnection(stack.databaseUrl);
@@ -116,4 +116,5 @@ export async function tenSeasons(stack, send, addDays) {
     );
   }
   await db.end();
+  return ten;
 }
