@@ -10,11 +10,11 @@ export class ViewsController {
   private readonly caseOf;
 
   constructor(views: ViewsService, reckoner: Reckoner) {
-    this.ofGarden = reckoner.offer('view of the garden', (gardenId: string) => views.garden(gardenId));
-    this.ofPlant = reckoner.offer('view of a plant', (gardenId: string, plantId: string) =>
+    this.ofGarden = reckoner.offerReading('view of the garden', (gardenId: string) => views.garden(gardenId));
+    this.ofPlant = reckoner.offerReading('view of a plant', (gardenId: string, plantId: string) =>
       views.plant(gardenId, plantId),
     );
-    this.caseOf = reckoner.offer('case of a plant', (gardenId: string, plantId: string) =>
+    this.caseOf = reckoner.offerReading('case of a plant', (gardenId: string, plantId: string) =>
       views.caseFile(gardenId, plantId),
     );
   }

@@ -12,8 +12,8 @@ export class PlanController {
   private readonly readLog;
 
   constructor(places: PlaceAndTimer, reckoner: Reckoner) {
-    this.planOfAll = reckoner.offer('plan of the garden', (gardenId: string) => places.all(gardenId));
-    this.planOf = reckoner.offer('plan of a place', (gardenId: string, placeId: string) =>
+    this.planOfAll = reckoner.offerReading('plan of the garden', (gardenId: string) => places.all(gardenId));
+    this.planOf = reckoner.offerReading('plan of a place', (gardenId: string, placeId: string) =>
       places.one(gardenId, placeId),
     );
     this.sendPlan = reckoner.offer('send to the timer', (gardenId: string, placeId: string) =>

@@ -15,7 +15,9 @@ export class WateringListController {
     private readonly lists: WateringListService,
     reckoner: Reckoner,
   ) {
-    this.view = reckoner.offer('a watering list', (gardenId: string, listId: string) => lists.view(gardenId, listId));
+    this.view = reckoner.offerReading('a watering list', (gardenId: string, listId: string) =>
+      lists.view(gardenId, listId),
+    );
     this.tick = reckoner.offer(
       'tick on a watering list',
       (gardenId: string, listId: string, key: string, recordId: string) => lists.tick(gardenId, listId, key, recordId),

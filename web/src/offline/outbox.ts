@@ -13,6 +13,8 @@ import { device, type Waiting } from './store';
 const TAB = Math.random().toString(36).slice(2);
 /** Sent again after so long, where the server did not answer though there is signal. */
 const AGAIN_MS = 15_000;
+/** While much is sent, it is shown so often how much is left. */
+const TELL_MS = 250;
 /** A page that was killed while it sent leaves its write fresh; another page sends it after so long. */
 const FRESH_MS = 60_000;
 
@@ -119,6 +121,7 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
   const work = async (): Promise<void> => {
     const gardens = new Set<string>();
     let lost = false;
+    let told = Date.now();
     for (const w of await waiting()) {
       if (w.state !== 'waiting' && w.state !== 'fresh') continue;
       try {
@@ -133,8 +136,13 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
         const { status, message, faults } = error as ApiError;
         await put({ ...w, state: status === 409 ? 'conflict' : 'refused', reason: faults[0]?.reason ?? message });
       }
-      changed();
+      // each telling reads all that waits: with hundreds it is told now and then
+      if (Date.now() - told > TELL_MS) {
+        told = Date.now();
+        changed();
+      }
     }
+    changed();
     for (const id of gardens) await client.invalidateQueries({ predicate: (q) => q.queryKey.includes(id) });
     if (lost) sendSoon(client);
   };
