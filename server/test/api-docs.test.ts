@@ -1,6 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { Validator } from '@seriousme/openapi-schema-validator';
@@ -15,18 +14,15 @@ import { ROUTES, worldOf } from './route-table.js';
 
 let app: App;
 let timer: HoseTimer;
-let photos: string;
 let document: OpenAPIObject;
 beforeAll(async () => {
   timer = await startHoseTimer();
-  photos = mkdtempSync(join(tmpdir(), 'leaf-photos-'));
-  app = await startApp({ timerHosts: [timer.url], photos }, undefined, (nest) => installApiDocs(nest, '9.9.9'));
+  app = await startApp({ timerHosts: [timer.url] }, undefined, (nest) => installApiDocs(nest, '9.9.9'));
   document = (await app.http().get('/api/openapi.json').expect(200)).body as OpenAPIObject;
 });
 afterAll(async () => {
   await app.stop();
   await timer.close();
-  rmSync(photos, { recursive: true });
 });
 
 test('the document is a valid one, as a validator that is not ours says, and its page comes from here alone', async () => {

@@ -1,3 +1,6 @@
+import { rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { Test } from '@nestjs/testing';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DEMO_ACCOUNT, GARDEN, idOf } from '@candid-leaf/demo';
@@ -55,6 +58,8 @@ export async function startApp(
   await db.query(`CREATE DATABASE ${name}`);
   const url = new URL(through ?? root);
   url.pathname = `/${name}`;
+  // made with the first photo
+  const photos = join(tmpdir(), name);
   const config: Config = {
     databaseUrl: url.toString(),
     port: 0,
@@ -70,7 +75,7 @@ export async function startApp(
     smtpUrl: null,
     mailFrom: 'leaf@halt.example',
     publicUrl: null,
-    photos: null,
+    photos,
     photoMb: 500,
     backups: null,
     ...more,
@@ -104,6 +109,7 @@ export async function startApp(
       await close();
       await db.query(`DROP DATABASE ${name}`);
       await db.end();
+      rmSync(photos, { recursive: true, force: true });
     },
   };
 }

@@ -201,6 +201,28 @@ describe('what is no garden’s file', () => {
     }
   });
 
+  test('what somebody wrote is never taken for an id, and what was thrown away stays behind', async () => {
+    const g = await gardener(app);
+    const { plant } = await potted(g);
+    const note = async (text: string) => {
+      const id = uuid();
+      await g.agent
+        .put(g.url('/records'))
+        .send({ id, type: 'note', plantId: plant, data: { date: '2026-07-18', text } })
+        .expect(200);
+      return id;
+    };
+    await note('#plant-1');
+    await note(plant);
+    await g.agent.delete(g.url(`/records/${await note('a slip')}`)).expect(204);
+    const { agent, garden } = await empty();
+    const file = await out(g.agent, g.garden);
+    await into(agent, garden, file).expect(200);
+    const notes = (await agent.get(`/api/gardens/${garden}/records`).expect(200)).body as { data: { text: string } }[];
+    expect(notes.map((r) => r.data.text).sort()).toEqual(['#plant-1', plant].sort());
+    expect((await out(agent, garden)).equals(file)).toBe(true);
+  });
+
   test('a garden that is not empty takes none, and only its keepers may bring one', async () => {
     const g = await gardener(app);
     const mia = await helper(app, g, 'record');

@@ -198,7 +198,7 @@ test('a picture that is gone from the disk takes nothing else along; an account 
 });
 
 test('a server that keeps no photos says so', async () => {
-  const bare = await startApp();
+  const bare = await startApp({ photos: null });
   try {
     const g = await gardener(bare);
     const { plant } = await potted(g);

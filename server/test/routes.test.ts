@@ -1,7 +1,4 @@
 import { createHash } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 import { reaches, ROLES } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
@@ -11,22 +8,18 @@ import { pathOf, ROUTES, worldOf, type Row, type World } from './route-table.js'
 /** Every route as nobody, as a stranger, and as a member; with another's ids in the path and in the body. */
 let app: App;
 let timer: HoseTimer;
-let photos: string;
 beforeAll(async () => {
   timer = await startHoseTimer();
-  photos = mkdtempSync(join(tmpdir(), 'leaf-photos-'));
   // where mail goes to nobody answers: that is no matter of whoever asked for it
   app = await startApp({
     timerHosts: [timer.url],
     smtpUrl: 'smtp://127.0.0.1:9',
     publicUrl: 'http://leaf.example',
-    photos,
   });
 });
 afterAll(async () => {
   await app.stop();
   await timer.close();
-  rmSync(photos, { recursive: true });
 });
 
 type Caller = Pick<Agent, 'get' | 'put' | 'post' | 'delete'>;
