@@ -22,7 +22,7 @@ let app: App;
 let timer: HoseTimer;
 beforeAll(async () => {
   timer = await startHoseTimer();
-  app = await startApp({ timerHosts: [timer.url] });
+  app = await startApp({ timerHosts: [timer.url], smtpUrl: 'smtp://127.0.0.1:9', publicUrl: 'http://leaf.example' });
 });
 afterAll(async () => {
   await app.stop();

@@ -148,8 +148,8 @@ describe('the demo garden, with all that is in it', () => {
       ],
       [/garden\.json/, await zipped({ ...files, 'garden.json': Buffer.from('{') })],
       [
-        /photos\/photo-1\.jpg/,
-        await zipped({ ...files, 'photos/photo-1.jpg': Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>') }),
+        /photos\/photo-2\.jpg/,
+        await zipped({ ...files, 'photos/photo-2.jpg': Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>') }),
       ],
     ];
     const { agent: other, garden } = await empty();

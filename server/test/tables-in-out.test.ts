@@ -211,6 +211,11 @@ describe('a table comes in', () => {
       { rainMm: 3.5, windMs: 2 },
     ]);
     expect((await send(text)).status).toBe(422); // nothing new
+    const ahead = await send('date,tmin,tmax,prcp\n2026-07-19,14,27,0\n');
+    expect([ahead.status, (ahead.body as { report: ImportReport }).report.faults]).toMatchObject([
+      422,
+      [{ line: 2, field: 'date', reason: '2026-07-19 is still to come' }],
+    ]);
     await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
     expect(await days()).toEqual([]);
     await db.end();

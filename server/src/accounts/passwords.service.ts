@@ -1,9 +1,10 @@
-import { BadRequestException, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { hash } from '@node-rs/argon2';
 import { LessThan, type DataSource, type EntityManager } from 'typeorm';
 import { Mail } from '../mail/mail.service.js';
 import { Clock } from '../shared/clock.js';
+import { badRequest } from '../shared/http-errors.js';
 import { hashOf, newSecret } from '../shared/secrets.js';
 import { inTransaction } from '../shared/transactions.js';
 import { AccessKeyEntity } from './access-key.entity.js';
@@ -69,7 +70,7 @@ If it was not you, do nothing: your password stays as it is.
     await inTransaction(this.db, async (m) => {
       const link = await m.findOne(PasswordLinkEntity, { where: { secretHash }, lock: { mode: 'pessimistic_write' } });
       if (!link || link.expiresAt <= this.clock.now())
-        throw new BadRequestException('This link has been used, or is too old. Ask for a new one.');
+        throw badRequest([{ path: 'secret', reason: 'has been used, or is too old: ask for a new one' }]);
       await this.set(m, link.accountId, passwordHash);
     });
   }
