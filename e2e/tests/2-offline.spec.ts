@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { phonePhoto } from './phone-photo.js';
 import { ownGarden, see, signIn, TODAY, type Own } from './helpers.js';
@@ -133,9 +133,39 @@ test('a look without signal is answered on the device, by the same core as on th
   expect(report.diagnosis[0].disorder).toBe('blossom-end-rot');
 });
 
-test('two change one record, one of them without signal: both stand side by side, and one of them is kept', async ({
+/** A helper of one's own, in a browser of her own, whose device keeps the garden. */
+async function helperOf(browser: Browser, page: Page, own: Own, plant: string): Promise<Page> {
+  const invited = await page.request.post(`/api/gardens/${own.garden}/invitations`, {
+    data: { id: randomUUID(), name: 'Mia', role: 'record' },
+  });
+  const { path } = (await invited.json()) as { path: string };
+  const context = await browser.newContext({ serviceWorkers: 'allow' });
+  const who = { email: `${randomUUID()}@halt.example`, password: 'under the signal box' };
+  const made = await context.request.post('/api/accounts', { data: { ...who, name: 'Mia' } });
+  const joined = await context.request.post(`/api/invitations/${path.split('#')[1]}/accept`);
+  expect([made.ok(), joined.ok()]).toEqual([true, true]);
+  const hers = await context.newPage();
+  await signIn(hers, who);
+  await hers.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await hers.goto(`/gardens/${own.garden}/plants/${plant}`);
+  await expect(hers.getByRole('button', { name: /Watered, 1.L a plant/ })).toBeVisible();
+  return hers;
+}
+
+/** Corrects the watering that stands on the plant's page, without signal. */
+async function correct(page: Page, litres: string): Promise<void> {
+  await page.getByRole('button', { name: /Watered, 1.L a plant/ }).click();
+  await page.context().setOffline(true);
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('For each plant (L)').fill(litres);
+  await sheet.getByRole('button', { name: 'Save the correction' }).click();
+  await expect(page.getByText('1 thing waits', { exact: false })).toBeVisible();
+}
+
+test('two helpers change one record of a plant, both without signal: who comes back later sees both side by side, and one of them is kept', async ({
   page,
   context,
+  browser,
 }) => {
   const own = await kept(page);
   const id = randomUUID();
@@ -143,14 +173,13 @@ test('two change one record, one of them without signal: both stand side by side
   await own.put('/records', record);
   await page.reload();
   await page.getByRole('link', { name: /^Far one/ }).click();
-  await page.getByRole('button', { name: /Watered, 1.L a plant/ }).click();
-  await context.setOffline(true);
-  const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('For each plant (L)').fill('5');
-  await sheet.getByRole('button', { name: 'Save the correction' }).click();
-  await expect(page.getByText('1 thing waits', { exact: false })).toBeVisible();
-  // meanwhile somebody else corrects the same
-  await own.put('/records', { ...record, version: 1, data: { date: TODAY, litres: 3 } });
+  const hers = await helperOf(browser, page, own, own.far);
+  await correct(page, '5');
+  await correct(hers, '3');
+  // she has signal first
+  await hers.context().setOffline(false);
+  await expect(hers.getByText('to be sent.', { exact: false })).toBeHidden();
+  await hers.context().close();
   await context.setOffline(false);
   await expect(page.getByText('1 to be settled.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Look at them' }).click();
