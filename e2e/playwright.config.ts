@@ -7,11 +7,11 @@ export default defineConfig({
   // stories run side by side, each in a garden of its own
   workers: 2,
   fullyParallel: true,
-  timeout: 150_000,
-  expect: { timeout: 10_000 },
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json']],
   use: {
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:3210',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
