@@ -38,8 +38,9 @@ export function EntryCard({ to, invitation }: Props) {
             I am new here
           </Button>
         )}
-        {at === 'in' && entry?.mail && (
-          <Button look="quiet" onClick={() => setAt('forgotten')}>
+        {at === 'in' && (
+          // its room is kept while nobody knows yet: nothing moves under a finger
+          <Button look="quiet" className={entry?.mail ? '' : 'invisible'} onClick={() => setAt('forgotten')}>
             I forgot my password
           </Button>
         )}
