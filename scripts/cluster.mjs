@@ -62,6 +62,7 @@ try {
       await wait(WRITING_MS);
       say('Bringing it back …');
       nodes[0] = await galeraNode(join(home, 'node-1'), 0, ports, nodes[1]);
+      running.push(() => nodes[0].stop());
       await comesAbout(row, async () => (await nodeState(nodes[0].url)).size === NODES);
       await comesAbout(row, () => answers(servers[0].url));
       await wait(WRITING_MS);
