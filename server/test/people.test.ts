@@ -153,6 +153,12 @@ describe('in one garden', () => {
     await mia.agent.put(g.url('/records')).send(record).expect(200);
     const { body: records } = await g.agent.get(g.url('/records')).expect(200);
     expect(records).toMatchObject([{ by: mia.id }]);
+    // a garden's settings name it in the body, where the guard does not look
+    const { today: _t, ...garden } = (await mia.agent.get(g.url('')).expect(200)).body as { today: string };
+    await mia.agent
+      .put('/api/gardens')
+      .send({ ...garden, name: 'Hers' })
+      .expect(403);
     await g.agent.post(g.url('/leave')).expect(409);
     await g.agent
       .put(g.url(`/people/${mia.id}`))

@@ -42,6 +42,11 @@ const TOO_FAR: Record<Role, string> = {
   keep: 'This is for those who keep this garden.',
 };
 
+/** @throws 403 in a sentence, where a role does not reach as far as is needed */
+export function mustReach(role: Role, needed: Role): void {
+  if (!reaches(role, needed)) throw new ForbiddenException(TOO_FAR[needed]);
+}
+
 /**
  * The one guard, on every route. No session and no key: 401. A garden in the path that is not the account's, or any id in the
  * path that is no id: 404, the same as if it did not exist. A role that does not reach: 403.
@@ -74,7 +79,7 @@ export class GardenGuard implements CanActivate {
     if (!gardenId) return true;
     if (!entrant.role) throw notFound('garden');
     const needed = marked<Role>(NEEDS_KEY) ?? (READS.has(request.method) ? 'look' : 'keep');
-    if (!reaches(entrant.role, needed)) throw new ForbiddenException(TOO_FAR[needed]);
+    mustReach(entrant.role, needed);
     return true;
   }
 

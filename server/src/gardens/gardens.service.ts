@@ -1,6 +1,6 @@
 import { InjectDataSource } from '@nestjs/typeorm';
-import { ForbiddenException, Injectable } from '@nestjs/common';
-import { reaches, type GardenDto, type GardenInput, type MyGarden } from '@candid-leaf/contract';
+import { Injectable } from '@nestjs/common';
+import type { GardenDto, GardenInput, MyGarden } from '@candid-leaf/contract';
 import type { Fault } from '@candid-leaf/core/records';
 import { frostFaults } from '@candid-leaf/core/season';
 import { daysBetween } from '@candid-leaf/core/units';
@@ -11,6 +11,7 @@ import { notFound, throwIfFaults, versionConflict } from '../shared/http-errors.
 import { sameContent } from '../shared/rows.js';
 import { inTransaction } from '../shared/transactions.js';
 import { GardenEntity } from './garden.entity.js';
+import { mustReach } from './garden.guard.js';
 import { MembershipEntity } from './membership.entity.js';
 
 /** How far a garden's standing day may be from today. */
@@ -110,7 +111,7 @@ export class GardensService {
       // its id stands in the body, where the guard does not look
       const membership = await m.findOneBy(MembershipEntity, { accountId, gardenId: input.id });
       if (!membership) throw notFound('garden');
-      if (!reaches(membership.role, 'keep')) throw new ForbiddenException('This is for those who keep this garden.');
+      mustReach(membership.role, 'keep');
       const same = Object.entries(content).every(([k, v]) => sameContent(v, old[k as keyof GardenEntity]));
       if (same) return { garden: this.dto(old), moved: false };
       if (version !== old.version) throw versionConflict();
