@@ -76,9 +76,10 @@ describe('cells', () => {
   test('every number that is written with a point or a comma is read again', () => {
     fc.assert(
       fc.property(fc.double({ noNaN: true, noDefaultInfinity: true, min: -1e9, max: 1e9 }), (x) => {
-        const text = String(x);
-        expect(readNumber(text, '.')).toBe(x);
-        expect(readNumber(text.replace('.', ','), ',')).toBe(x);
+        // text knows no nought below nought
+        const [text, number] = [String(x), x === 0 ? 0 : x];
+        expect(readNumber(text, '.')).toBe(number);
+        expect(readNumber(text.replace('.', ','), ',')).toBe(number);
       }),
     );
   });
