@@ -1,6 +1,12 @@
-import { RECORD_KIND_CODES, RECORD_KINDS, type RecordData, type RecordKind } from '@candid-leaf/core/records';
+import {
+  RECORD_KIND_CODES,
+  RECORD_KINDS,
+  type Fault,
+  type RecordData,
+  type RecordKind,
+} from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { IsIn, IsInt, IsObject, IsOptional, Min } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, Min } from 'class-validator';
 import { IsId } from './id.js';
 
 /** Which kinds belong to one plant only, never to a whole place. */
@@ -32,6 +38,24 @@ export class RecordInput {
   /** checked against the class of its kind */
   @IsObject()
   data: object;
+}
+
+/** So many records come in one request at most. */
+export const MOST_RECORDS_AT_ONCE = 50;
+
+/** What a device wrote down without signal, in the order in which it was made. */
+export class SeveralRecords {
+  /** each is checked by itself: one that cannot be right keeps no other back */
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_RECORDS_AT_ONCE)
+  @IsObject({ each: true })
+  records: object[];
+}
+
+/** Of each record sent, in order, what stands now, or why it was not taken. */
+export interface SeveralAnswers {
+  answers: ({ record: RecordDto } | { refused: { status: number; message: string; faults?: Fault[] } })[];
 }
 
 /** A record of one kind, or of any. */

@@ -1,5 +1,5 @@
 import { GARDEN } from '@candid-leaf/demo';
-import type { GardenView, RecordDto } from '@candid-leaf/contract';
+import type { GardenView, RecordDto, SeveralAnswers } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
 import { gardener, potted, startApp, type App } from './app.js';
 
@@ -95,4 +95,37 @@ test('a garden cannot be made to stand more than two years from today', async ()
     .put('/api/gardens')
     .send({ ...settings, id: uuid(), version: undefined, pinnedDate: '9999-01-01' })
     .expect(400);
+});
+
+test('several records in one request are each taken or refused as if it had come alone, and again is once', async () => {
+  const g = await gardener(app);
+  const { plant } = await potted(g);
+  const note = (more: object = {}) => ({
+    id: uuid(),
+    type: 'note',
+    plantId: plant,
+    data: { date: '2026-07-18', text: 'in a row' },
+    ...more,
+  });
+  const records = [
+    note(),
+    note({ data: { date: '2031-07-18', text: 'to come' } }),
+    note({ plantId: uuid() }),
+    note({ colour: 'red' }),
+    note(),
+  ];
+  const changed = { ...records[0]!, version: 7, data: { date: '2026-07-18', text: 'another' } };
+  const send = (rows: object[]) => g.agent.put(g.url('/records/several')).send({ records: rows });
+  const answers = async (rows: object[]) =>
+    ((await send(rows).expect(200)).body as SeveralAnswers).answers.map((a) =>
+      'record' in a ? a.record.version : [a.refused.status, ...(a.refused.faults ?? []).map((f) => f.path)],
+    );
+  const expected = [1, [400, 'data.date'], [404], [400, 'colour'], 1, [409]];
+  expect(await answers([...records, changed])).toEqual(expected);
+  expect(await answers([...records, changed])).toEqual(expected);
+  const kept = (await g.agent.get(g.url('/records')).expect(200)).body as RecordDto[];
+  expect(kept.map((r) => r.id).sort()).toEqual([records[0]!.id, records[4]!.id].sort());
+  await send([]).expect(400);
+  await send(Array.from({ length: 51 }, () => note())).expect(400);
+  await send(['x'] as never).expect(400);
 });

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
-import { IsId, RecordInput, type RecordDto } from '@candid-leaf/contract';
+import { IsId, RecordInput, SeveralRecords, type RecordDto, type SeveralAnswers } from '@candid-leaf/contract';
 import { RECORD_KIND_CODES, type RecordKind } from '@candid-leaf/core/records';
 import { IsIn, IsOptional } from 'class-validator';
 import { AccountId, Needs } from '../accounts/session.js';
@@ -36,6 +36,16 @@ export class RecordsController {
     @Body() body: RecordInput,
   ): Promise<RecordDto> {
     return this.records.put(gardenId, accountId, body);
+  }
+
+  @Needs('record')
+  @Put('several')
+  putSeveral(
+    @Param('gardenId') gardenId: string,
+    @AccountId() accountId: string,
+    @Body() body: SeveralRecords,
+  ): Promise<SeveralAnswers> {
+    return this.records.putSeveral(gardenId, accountId, body.records);
   }
 
   @Needs('record')

@@ -1,8 +1,8 @@
 import { v5 as nameUuid } from 'uuid';
 import { claimIn } from '@candid-leaf/core/claims';
-import { Injectable } from '@nestjs/common';
+import { HttpException, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { isOfGarden, isOfPlantOnly, type RecordDto, type RecordInput } from '@candid-leaf/contract';
+import { isOfGarden, isOfPlantOnly, RecordInput, type RecordDto, type SeveralAnswers } from '@candid-leaf/contract';
 import {
   checked,
   contradictions,
@@ -80,6 +80,29 @@ export class RecordsService {
     return this.gardens.change(gardenId, (m, garden) =>
       this.write(m, gardenId, accountId, this.gardens.today(garden), input),
     );
+  }
+
+  /**
+   * Each in turn, as if each had come by itself: what one is refused for keeps no other back. When the database fails, none is kept, and all may be
+   * sent again.
+   */
+  async putSeveral(gardenId: string, accountId: string, inputs: readonly object[]): Promise<SeveralAnswers> {
+    return this.gardens.change(gardenId, async (m, garden) => {
+      const today = this.gardens.today(garden);
+      const answers: SeveralAnswers['answers'] = [];
+      for (const input of inputs)
+        try {
+          const record = await m.transaction((part) =>
+            this.write(part, gardenId, accountId, today, asInput(RecordInput, input)),
+          );
+          answers.push({ record });
+        } catch (error) {
+          if (!(error instanceof HttpException) || error.getStatus() >= 500) throw error;
+          const { message, faults } = error.getResponse() as { message: string; faults?: Fault[] };
+          answers.push({ refused: { status: error.getStatus(), message, ...(faults ? { faults } : {}) } });
+        }
+      return { answers };
+    });
   }
 
   /** The same within somebody else's transaction. */
@@ -175,15 +198,19 @@ export const partOf = (recordId: string, plantId: string): string => nameUuid(pl
 
 type Entry = RecordData | WateringEntry;
 
-/** What was told, checked against the class of its kind. */
-function checkedEntry(input: RecordInput): Entry {
+/** What was told, checked against its class; faults are told with what leads to them. */
+function asInput<T extends object>(cls: new () => T, told: object, under = ''): T {
   try {
-    return checked(RECORD_KINDS[input.type].entry as new () => Entry, input.data);
+    return checked(cls, told);
   } catch (error) {
-    if (error instanceof RefusedInput) throw badRequest(error.faults.map((f) => ({ ...f, path: `data.${f.path}` })));
+    if (error instanceof RefusedInput) throw badRequest(error.faults.map((f) => ({ ...f, path: under + f.path })));
     throw error;
   }
 }
+
+/** What was told, checked against the class of its kind. */
+const checkedEntry = (input: RecordInput): Entry =>
+  asInput(RECORD_KINDS[input.type].entry as new () => Entry, input.data, 'data.');
 
 /** A watering as it is kept: litres, by the flow that the place has now. */
 async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity | null): Promise<RecordData> {

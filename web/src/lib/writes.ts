@@ -1,4 +1,5 @@
 import type { QueryClient } from '@tanstack/react-query';
+import type { ApiError } from './api';
 import { queryKeys } from './query-keys';
 
 /** What every write says: of which garden it is. The rest is plain data too, so that it can be stored and sent later. */
@@ -12,6 +13,8 @@ export interface Later<Input, Answer> {
   label: (input: Input) => string;
   /** what it comes to meanwhile: shown where it can be, and answered to whoever made it */
   apply: (client: QueryClient, input: Input) => Answer;
+  /** many that waited, of one garden, in one request: for each in order why it was refused, or null */
+  together?: { most: number; send: (inputs: Input[]) => Promise<(ApiError | null)[]> };
 }
 
 /** A write, known by its key: what is stored of it is the key and the input, and the function is found again by the key. */
@@ -34,6 +37,16 @@ export function defineWrite<Input extends OfGarden, Answer = unknown>(
   const write = { key, send, later };
   known.set(key, write);
   return write;
+}
+
+/** How many writes of this key may be sent together. */
+export const mostTogether = (key: string): number => known.get(key)?.later?.together?.most ?? 1;
+
+/** Sends kept writes of one key and garden together, in order. */
+export function sendTogether(key: string, inputs: OfGarden[]): Promise<(ApiError | null)[]> {
+  const together = known.get(key)?.later?.together;
+  if (!together) throw new Error(`${key} is sent one by one`);
+  return together.send(inputs as never);
 }
 
 /** Sends a write that was kept, by its key. */

@@ -1,6 +1,6 @@
 import { onlineManager, type QueryClient } from '@tanstack/react-query';
 import { ApiError } from '../lib/api';
-import { sendWrite, showWrite, type OfGarden, type Write } from '../lib/writes';
+import { mostTogether, sendTogether, sendWrite, showWrite, type OfGarden, type Write } from '../lib/writes';
 import { accountHere } from './account';
 import { device, type Waiting } from './store';
 
@@ -115,6 +115,45 @@ function sendSoon(client: QueryClient, ms = AGAIN_MS): void {
   timer = setTimeout(() => void sendWaiting(client), ms);
 }
 
+/** What may be sent in one request: neighbours of one kind and garden. */
+function runsOf(rows: readonly Waiting[]): Waiting[][] {
+  const runs: Waiting[][] = [];
+  for (const w of rows) {
+    const run = runs.at(-1);
+    const fits = run && run[0]!.key === w.key && run[0]!.input.gardenId === w.input.gardenId;
+    if (fits && run.length < mostTogether(w.key)) run.push(w);
+    else runs.push([w]);
+  }
+  return runs;
+}
+
+/**
+ * Sends what may be sent together, and notes what the server said of each.
+ * @throws when it did not arrive
+ */
+async function sendRun(run: readonly Waiting[]): Promise<void> {
+  const { key } = run[0]!;
+  const inputs = run.map((w) => w.input);
+  let answers: (ApiError | null)[];
+  try {
+    answers = inputs.length > 1 ? await sendTogether(key, inputs) : [await sendWrite(key, inputs[0]!).then(() => null)];
+  } catch (error) {
+    if (didNotArrive(error)) throw error;
+    // refused as a whole (too long, say): each for itself, then
+    if (run.length > 1) {
+      for (const w of run) await sendRun([w]);
+      return;
+    }
+    answers = [error as ApiError];
+  }
+  for (const [i, w] of run.entries()) await (answers[i] ? keepRefused(w, answers[i]) : takeOff(w.n));
+}
+
+const didNotArrive = (error: unknown): boolean => isLost(error) || (error as ApiError).status === 401;
+
+const keepRefused = (w: Waiting, { status, message, faults }: ApiError): Promise<void> =>
+  put({ ...w, state: status === 409 ? 'conflict' : 'refused', reason: faults[0]?.reason ?? message });
+
 /** Sends what waits, in order, by one page at a time. */
 export async function sendWaiting(client: QueryClient): Promise<void> {
   if (!onlineManager.isOnline()) return;
@@ -122,19 +161,13 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
     const gardens = new Set<string>();
     let lost = false;
     let told = Date.now();
-    for (const w of await waiting()) {
-      if (w.state !== 'waiting' && w.state !== 'fresh') continue;
+    for (const run of runsOf((await waiting()).filter((w) => w.state === 'waiting' || w.state === 'fresh'))) {
       try {
-        await sendWrite(w.key, w.input);
-        await takeOff(w.n);
-        gardens.add(w.input.gardenId);
-      } catch (error) {
-        if (isLost(error) || (error as ApiError).status === 401) {
-          lost = true;
-          break;
-        }
-        const { status, message, faults } = error as ApiError;
-        await put({ ...w, state: status === 409 ? 'conflict' : 'refused', reason: faults[0]?.reason ?? message });
+        await sendRun(run);
+        gardens.add(run[0]!.input.gardenId);
+      } catch {
+        lost = true;
+        break;
       }
       // each telling reads all that waits: with hundreds it is told now and then
       if (Date.now() - told > TELL_MS) {

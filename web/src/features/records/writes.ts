@@ -1,15 +1,32 @@
-import type { RecordDto, RecordInput } from '@candid-leaf/contract';
+import { MOST_RECORDS_AT_ONCE, type RecordDto, type RecordInput, type SeveralAnswers } from '@candid-leaf/contract';
 import { RECORD_KINDS } from '@candid-leaf/core/records';
-import { api } from '../../lib/api';
+import { api, ApiError } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
 import { defineWrite, type OfGarden } from '../../lib/writes';
 import { hideRecord, showRecord } from './kept-record';
 
+interface Kept extends OfGarden {
+  record: RecordInput;
+}
+
+/** Those of one garden, in the order in which they were made. */
+async function saveSeveral(kept: Kept[]): Promise<(ApiError | null)[]> {
+  const { answers } = await api<SeveralAnswers>('PUT', apiOf(kept[0]!.gardenId, 'records', 'several'), {
+    records: kept.map((k) => k.record),
+  });
+  return answers.map((a) =>
+    'refused' in a ? new ApiError(a.refused.status, a.refused.message, a.refused.faults ?? []) : null,
+  );
+}
+
 export const saveRecord = defineWrite(
   'record.save',
-  ({ gardenId, record }: OfGarden & { record: RecordInput }) =>
-    api<RecordDto>('PUT', apiOf(gardenId, 'records'), record),
-  { label: ({ record }) => RECORD_KINDS[record.type].label, apply: showRecord },
+  ({ gardenId, record }: Kept) => api<RecordDto>('PUT', apiOf(gardenId, 'records'), record),
+  {
+    label: ({ record }) => RECORD_KINDS[record.type].label,
+    apply: showRecord,
+    together: { most: MOST_RECORDS_AT_ONCE, send: saveSeveral },
+  },
 );
 export const deleteRecord = defineWrite(
   'record.delete',

@@ -1,0 +1,96 @@
+import 'fake-indexeddb/auto';
+import { deserialize, serialize } from 'node:v8';
+import { QueryClient } from '@tanstack/react-query';
+import '../src/features/writes';
+import { setAccountHere } from '../src/offline/account';
+import { sendWaiting, waiting } from '../src/offline/outbox';
+import { device, type Waiting } from '../src/offline/store';
+import { fakeServer, type Sent } from './page';
+
+globalThis.structuredClone ??= ((value: unknown) => deserialize(serialize(value)) as unknown) as never;
+
+const client = new QueryClient();
+const note = (id: string, gardenId = 'g') => ({
+  key: 'record.save',
+  input: { gardenId, record: { id, type: 'note', plantId: 'p', data: { date: '2026-07-18', text: id } } },
+});
+/** What waits on this device, in this order. */
+async function wait(...rows: { key: string; input: object }[]): Promise<void> {
+  const db = await device();
+  await db.clear('outbox');
+  for (const row of rows)
+    await db.add('outbox', { ...row, account: 'me', label: 'x', at: 0, tab: 't', state: 'waiting' } as never);
+}
+const idsIn = (s: Sent): unknown =>
+  (s.body as { records?: { id: string }[] } | null)?.records?.map((r) => r.id) ??
+  (s.body as { id?: string } | null)?.id ??
+  s.path.split('/').at(-1);
+const left = async (): Promise<unknown[]> =>
+  (await waiting()).map((w: Waiting) => [(w.input as { record?: { id: string } }).record?.id, w.state, w.reason]);
+const taken = (sent: Sent) => ({
+  status: 200,
+  body: { answers: ((sent.body as { records?: object[] } | null)?.records ?? []).map(() => ({ record: {} })) },
+});
+
+beforeEach(() => setAccountHere('me'));
+
+test('records that waited go together, fifty at a time, and nothing overtakes another', async () => {
+  const many = Array.from({ length: 60 }, (_, i) => note(`n${i}`));
+  await wait(...many, { key: 'record.delete', input: { gardenId: 'g', id: 'n3' } }, note('z'), note('other', 'h'));
+  const { sent } = fakeServer(taken);
+  await sendWaiting(client);
+  expect(sent.map((s) => [s.method, s.path.split('/')[3], idsIn(s)])).toEqual([
+    ['PUT', 'g', many.slice(0, 50).map((w) => w.input.record.id)],
+    ['PUT', 'g', many.slice(50).map((w) => w.input.record.id)],
+    ['DELETE', 'g', 'n3'],
+    ['PUT', 'g', 'z'],
+    ['PUT', 'h', 'other'],
+  ]);
+  expect(await waiting()).toEqual([]);
+});
+
+test('of those that went together, one that is refused is kept with its reason, and one that somebody changed is to be settled', async () => {
+  await wait(note('a'), note('b'), note('c'));
+  fakeServer(() => ({
+    status: 200,
+    body: {
+      answers: [
+        { refused: { status: 400, message: 'no', faults: [{ path: 'data.date', reason: 'is still to come' }] } },
+        { record: {} },
+        { refused: { status: 409, message: 'Somebody changed this meanwhile.' } },
+      ],
+    },
+  }));
+  await sendWaiting(client);
+  expect(await left()).toEqual([
+    ['a', 'refused', 'is still to come'],
+    ['c', 'conflict', 'Somebody changed this meanwhile.'],
+  ]);
+});
+
+test('refused as a whole, each goes by itself; what does not arrive stays, all of it and in order', async () => {
+  await wait(note('a'), note('b'));
+  const { sent } = fakeServer((s) =>
+    s.path.endsWith('/several') ? { status: 413, body: { message: 'too long' } } : { status: 200, body: {} },
+  );
+  await sendWaiting(client);
+  expect(sent.map(idsIn)).toEqual([['a', 'b'], 'a', 'b']);
+  expect(await waiting()).toEqual([]);
+  for (const status of [503, 401]) {
+    await wait(note('a'), note('b'), note('c', 'h'));
+    const none = fakeServer(() => ({ status, body: { message: 'not now' } }));
+    await sendWaiting(client);
+    expect([none.sent.map(idsIn), await left()]).toEqual([
+      [['a', 'b']],
+      ['a', 'b', 'c'].map((id) => [id, 'waiting', undefined]),
+    ]);
+  }
+});
+
+test('another account on the device neither sees nor sends them', async () => {
+  await wait(note('a'));
+  setAccountHere('you');
+  const { sent } = fakeServer();
+  await sendWaiting(client);
+  expect([await waiting(), sent]).toEqual([[], []]);
+});
