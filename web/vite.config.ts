@@ -4,6 +4,13 @@ import { readdirSync } from 'node:fs';
 import { defineConfig } from 'vite';
 import { serviceWorker } from './sw/plugin';
 
+/**
+ * What only forms need: they come when one is opened. The barrels of core and contract lead to it from every page, so it is named here;
+ * `test/first-load.test.ts` holds what is loaded first against its limit.
+ */
+const OF_FORMS =
+  /class-(validator|transformer)|node_modules.validator|react-hook-form|reflect-metadata|records.dist.(record-classes|observation|parts|dated|checked)\./;
+
 export default defineConfig({
   plugins: [react(), tailwindcss(), serviceWorker(readdirSync(new URL('public', import.meta.url)))],
   // what a device has kept is of one build: another may want another form of it
@@ -11,13 +18,20 @@ export default defineConfig({
   build: {
     sourcemap: false,
     chunkSizeWarningLimit: 800,
-    // a slow line asks a few times only: what every page needs comes together, and icons are not a file each
+    // a slow line asks a few times only: what every page needs comes in one file, and what pages share later in a few
     rolldownOptions: {
+      preserveEntrySignatures: 'allow-extension',
       output: {
+        chunkFileNames: ({ name }) => `assets/${name.split('~')[0]}-[hash].js`,
         codeSplitting: {
           groups: [
-            { name: 'icons', test: /lucide-react/ },
-            { name: 'shared', test: /(web\/src\/(lib|ui|offline)|core\/(src|dist)\/(units|records))\// },
+            {
+              name: 'first',
+              tags: ['$initial'],
+              test: (id: string) => !OF_FORMS.test(id),
+              includeDependenciesRecursively: false,
+            },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 20_000 },
           ],
         },
       },

@@ -1,6 +1,6 @@
 import { IsIn, IsInt, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
-import { ROLES, type Role } from './people.js';
+import { ROLES, type Role } from './roles.js';
 
 /** A key for a script at home: to one garden, as far as its role says. */
 export class AccessKeyInput {

@@ -28,7 +28,7 @@ import {
   Max,
 } from 'class-validator';
 import { IsId } from './id.js';
-import type { Role } from './people.js';
+import type { Role } from './roles.js';
 
 export class UnitChoice implements Units {
   @IsIn(['C', 'F'])

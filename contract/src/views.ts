@@ -8,7 +8,7 @@ import type { Day } from '@candid-leaf/core/units';
 import type { GardenDto } from './gardens.js';
 import type { PlaceDto } from './places.js';
 import type { PlantDto, PlantEnd } from './plants.js';
-import type { RecordDto } from './records.js';
+import type { RecordDto } from './record-dto.js';
 import type { TaskDto } from './today.js';
 import type { TreatmentDto } from './treatments.js';
 import type { WeatherDto, WeatherState } from './weather.js';

@@ -1,4 +1,4 @@
-import { checked, RECORD_KIND_CODES, RECORD_KINDS, RefusedInput } from '@candid-leaf/core/records';
+import { checked, ENTRY_CLASSES, RECORD_KIND_CODES, RefusedInput } from '@candid-leaf/core/records';
 import { GardenInput, PlaceInput, SignUp } from '../src/index.js';
 
 const faults = (cls: new () => object, value: unknown): string[] => {
@@ -13,13 +13,13 @@ const faults = (cls: new () => object, value: unknown): string[] => {
 
 test('every kind of record asks for a real day and refuses fields that it does not know', () => {
   for (const type of RECORD_KIND_CODES) {
-    const found = faults(RECORD_KINDS[type].entry, { date: '2026-02-30', mystery: 1 });
+    const found = faults(ENTRY_CLASSES[type], { date: '2026-02-30', mystery: 1 });
     expect(found).toEqual(expect.arrayContaining(['date', 'mystery']));
   }
 });
 
 test('a watering is litres, or minutes instead', () => {
-  const cls = RECORD_KINDS.watering.entry;
+  const cls = ENTRY_CLASSES.watering;
   expect(faults(cls, { date: '2026-07-01', litres: 2 })).toEqual([]);
   expect(faults(cls, { date: '2026-07-01', minutes: 20 })).toEqual([]);
   expect(faults(cls, { date: '2026-07-01' })).toEqual(['litres']);

@@ -1,5 +1,5 @@
 import { PlaceInput, PlantInput, RecordInput } from '@candid-leaf/contract';
-import { checked, RECORD_KINDS } from '@candid-leaf/core/records';
+import { checked, RECORD_CLASSES } from '@candid-leaf/core/records';
 import { DEMO_DAY } from '../src/account.js';
 import { GARDEN, PLACES, PLANTS } from '../src/garden.js';
 import { RECORDS } from '../src/season.js';
@@ -18,7 +18,7 @@ test('everything in it would pass the door that anybody’s data passes', () => 
   for (const p of PLANTS) checked(PlantInput, p);
   for (const r of RECORDS) {
     checked(RecordInput, r);
-    checked(RECORD_KINDS[r.type].cls as new () => object, r.data);
+    checked(RECORD_CLASSES[r.type] as new () => object, r.data);
   }
 });
 

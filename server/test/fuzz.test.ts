@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { RecordInput } from '@candid-leaf/contract';
-import { RECORD_KIND_CODES, RECORD_KINDS } from '@candid-leaf/core/records';
+import { ENTRY_CLASSES, RECORD_KIND_CODES } from '@candid-leaf/core/records';
 import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 // @ts-expect-error: the package keeps the types of its own tables to itself
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
@@ -139,7 +139,7 @@ const ofAnyKind: fc.Arbitrary<(body: Record<string, unknown>) => void> = fc
   .constantFrom(...RECORD_KIND_CODES)
   .chain((kind) =>
     fc
-      .array(changeOf(RECORD_KINDS[kind].entry), { minLength: 1, maxLength: 5 })
+      .array(changeOf(ENTRY_CLASSES[kind]), { minLength: 1, maxLength: 5 })
       .map((changes) => (body: Record<string, unknown>) => {
         const data: Record<string, unknown> = {
           date: '2026-07-17',
@@ -150,7 +150,7 @@ const ofAnyKind: fc.Arbitrary<(body: Record<string, unknown>) => void> = fc
           kg: 8,
         };
         for (const field of Object.keys(data))
-          if (!constraintsOf(RECORD_KINDS[kind].entry).some((c) => c.propertyName === field)) delete data[field];
+          if (!constraintsOf(ENTRY_CLASSES[kind]).some((c) => c.propertyName === field)) delete data[field];
         for (const change of changes) change(data);
         Object.assign(body, { type: kind, data }, kind === 'rain-gauge' ? { plantId: null } : {});
       }),

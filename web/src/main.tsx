@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { onlineManager, QueryCache, QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { StrictMode } from 'react';

@@ -1,6 +1,5 @@
 import { createBrowserRouter, Navigate, Outlet, ScrollRestoration } from 'react-router';
 import { Home } from './features/account/screens/home';
-import { SignInScreen } from './features/account/screens/sign-in';
 import { GardenScreen } from './features/garden/screens/garden';
 import { ROUTES } from './lib/paths';
 import { Failed } from './ui/states';
@@ -25,7 +24,10 @@ export const router = createBrowserRouter([
     errorElement: <Failed error={new Error('unexpected')} again={() => location.reload()} />,
     children: [
       { path: ROUTES.home, element: <Home /> },
-      { path: ROUTES.signIn, element: <SignInScreen /> },
+      {
+        path: ROUTES.signIn,
+        lazy: async () => ({ Component: (await import('./features/account/screens/sign-in')).SignInScreen }),
+      },
       {
         path: ROUTES.newGarden,
         lazy: async () => ({ Component: (await import('./features/settings/screens/new-garden')).NewGarden }),

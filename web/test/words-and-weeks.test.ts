@@ -5,7 +5,8 @@ import { disordersFor } from '../src/features/handbook/search';
 import { overAll, weekOf, withoutRain } from '../src/features/water/week-of';
 import { ApiError } from '../src/lib/api';
 import { sentence, wordOf, wordsOrUnknown } from '../src/lib/words';
-import { applyFaults, faultsIn, resolverFor } from '../src/ui/form-faults';
+import { faultsIn } from '../src/ui/faults';
+import { applyFaults, resolverFor } from '../src/ui/form-faults';
 
 describe('the week of a place', () => {
   const day = (date: string, litres: number) => ({ date, litres, rainMm: 1, allowed: true }) as PlanDay;

@@ -1,7 +1,7 @@
 import { BASE_C, degreeDays } from '../climate/degree-days.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { Crop, PlantType } from '../records/plant.js';
-import type { PickRipeness } from '../records/record-classes.js';
+import type { PickRipeness } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /**

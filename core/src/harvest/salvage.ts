@@ -1,4 +1,4 @@
-import type { PickState } from '../records/record-classes.js';
+import type { PickState } from '../records/choices.js';
 
 /** What to do with fruit that is not sound. Source: handbook ("Salvage"); canning follows a tested recipe (USDA Complete Guide to Home Canning). */
 export interface SalvageRow {

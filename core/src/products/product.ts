@@ -16,7 +16,8 @@ import {
 import { FINITE } from '../records/dated.js';
 import { type Fault } from '../records/faults.js';
 import { IsPart } from '../records/parts.js';
-import { SPRAYS, type Spraying } from '../records/record-classes.js';
+import { SPRAYS } from '../records/choices.js';
+import { type Spraying } from '../records/record-classes.js';
 
 /** What is bought, made or carted in, and put on soil or plant. */
 export const PRODUCT_KINDS = ['feed', 'amendment', 'spray'] as const;

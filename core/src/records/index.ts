@@ -1,5 +1,6 @@
 export * from './soil-values.js';
 export * from './checked.js';
+export * from './choices.js';
 export * from './dated.js';
 export * from './facts.js';
 export * from './faults.js';

@@ -1,21 +1,5 @@
 import type { Formatter } from '../units/formatter.js';
-import {
-  Feeding,
-  Happening,
-  Inspection,
-  Note,
-  PotWeight,
-  Pruning,
-  RainGauge,
-  SoilCheck,
-  SoilWarmth,
-  Spraying,
-  Watering,
-  WateringEntry,
-  Neighbour,
-  Picking,
-  TrussCount,
-} from './record-classes.js';
+import type { Picking, RECORD_CLASSES } from './record-classes.js';
 import { signRow } from './vocabulary/signs.js';
 
 /** The strand of the timeline, and the shape of mark, that a kind belongs to. */
@@ -25,11 +9,11 @@ export type Track = (typeof TRACKS)[number];
 /** Where a sheet offers to record it. */
 export type OfferedOn = 'plant' | 'place';
 
-interface KindRow<C extends object, L extends string | null> {
-  /** what is kept */
-  cls: new () => C;
-  /** what is told, where that is more than what is kept */
-  entry: new () => object;
+export type RecordKind = keyof typeof RECORD_CLASSES;
+/** What is kept of a kind of record. */
+export type RecordData<K extends RecordKind = RecordKind> = InstanceType<(typeof RECORD_CLASSES)[K]>;
+
+interface KindRow<C, L extends string | null> {
   /** its list in a case file; null: kept elsewhere there, or not at all */
   list: L;
   /** of one plant only, of a whole place too, or of the garden as such */
@@ -44,9 +28,11 @@ interface KindRow<C extends object, L extends string | null> {
   describe: (data: C, f: Formatter) => string;
 }
 
-const kind = <C extends object, L extends string | null>(
-  row: Omit<KindRow<C, L>, 'entry'> & { entry?: new () => object },
-): KindRow<C, L> => ({ entry: row.cls, ...row });
+/** Its list is known to the compiler too. */
+const kind =
+  <K extends RecordKind>() =>
+  <L extends string | null>(row: KindRow<RecordData<K>, L>): KindRow<RecordData<K>, L> =>
+    row;
 
 const BOTH: readonly OfferedOn[] = ['place', 'plant'];
 const words = (code: string): string => code.replaceAll('-', ' ');
@@ -65,12 +51,10 @@ const PICKED_FOR: Record<Picking['use'], string> = {
 /**
  * Every kind of record, in the order in which a sheet offers them. Case file, tidying, case building, the API, the record
  * sheet, the ribbon and the timeline all derive from this table; a new kind is one more row, its class, and its form and
- * icon on the page (the compiler asks for those).
+ * icon on the page (the compiler asks for those). The classes stand apart: a page that only names what was done need not load them.
  */
 export const RECORD_KINDS = {
-  watering: kind({
-    cls: Watering,
-    entry: WateringEntry,
+  watering: kind<'watering'>()({
     list: 'watering',
     of: 'plant-or-place',
     track: 'water',
@@ -85,8 +69,7 @@ export const RECORD_KINDS = {
         d.end === 'ran-through' ? 'until it ran out below' : '',
       ]),
   }),
-  'soil-check': kind({
-    cls: SoilCheck,
+  'soil-check': kind<'soil-check'>()({
     list: 'soilChecks',
     of: 'plant-or-place',
     track: 'seen',
@@ -96,8 +79,7 @@ export const RECORD_KINDS = {
     describe: (d, f) =>
       `${d.by === 'probe' ? 'A probe says' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}`,
   }),
-  'soil-warmth': kind({
-    cls: SoilWarmth,
+  'soil-warmth': kind<'soil-warmth'>()({
     list: null, // the open format has no place for it
     of: 'plant-or-place',
     track: 'seen',
@@ -106,8 +88,7 @@ export const RECORD_KINDS = {
     done: 'soil warmth read',
     describe: (d, f) => `Soil ${f.temperature(d.celsius)}`,
   }),
-  feeding: kind({
-    cls: Feeding,
+  feeding: kind<'feeding'>()({
     list: 'feeding',
     of: 'plant-or-place',
     track: 'feed',
@@ -116,8 +97,7 @@ export const RECORD_KINDS = {
     done: 'fed',
     describe: (d, f) => `Fed ${f.grams(d.grams)} of ${d.product ?? 'feed'} (${d.n}-${d.p2o5}-${d.k2o})`,
   }),
-  pruning: kind({
-    cls: Pruning,
+  pruning: kind<'pruning'>()({
     list: 'pruning',
     of: 'plant-or-place',
     track: 'work',
@@ -131,8 +111,7 @@ export const RECORD_KINDS = {
         (d.what ?? []).map(words).join(', '),
       ]),
   }),
-  note: kind({
-    cls: Note,
+  note: kind<'note'>()({
     list: null,
     of: 'plant-or-place',
     track: 'note',
@@ -141,8 +120,7 @@ export const RECORD_KINDS = {
     done: 'noted',
     describe: (d) => d.text,
   }),
-  spray: kind({
-    cls: Spraying,
+  spray: kind<'spray'>()({
     list: 'sprays',
     of: 'plant-or-place',
     track: 'work',
@@ -155,8 +133,7 @@ export const RECORD_KINDS = {
         d.target ? `against ${d.target.toLowerCase()}` : '',
       ]),
   }),
-  event: kind({
-    cls: Happening,
+  event: kind<'event'>()({
     list: 'events',
     of: 'plant-or-place',
     track: 'work',
@@ -165,8 +142,7 @@ export const RECORD_KINDS = {
     done: 'something happened',
     describe: (d) => capital(words(d.what)),
   }),
-  picking: kind({
-    cls: Picking,
+  picking: kind<'picking'>()({
     list: null, // in a case file it stands among the events
     of: 'plant',
     track: 'work',
@@ -181,8 +157,7 @@ export const RECORD_KINDS = {
         PICKED_FOR[d.use],
       ]),
   }),
-  'pot-weight': kind({
-    cls: PotWeight,
+  'pot-weight': kind<'pot-weight'>()({
     list: 'potWeights',
     of: 'plant',
     track: 'seen',
@@ -191,8 +166,7 @@ export const RECORD_KINDS = {
     done: 'weighed',
     describe: (d, f) => `Pot weighs ${f.kilograms(d.kg)}${d.state === 'unknown' ? '' : `, ${d.state}`}`,
   }),
-  'rain-gauge': kind({
-    cls: RainGauge,
+  'rain-gauge': kind<'rain-gauge'>()({
     list: null, // it stands in the weather of the case
     of: 'garden',
     track: 'seen', // on the strand of water it would look like a watering
@@ -201,8 +175,7 @@ export const RECORD_KINDS = {
     done: 'gauge read',
     describe: (d, f) => `Own gauge: ${f.rain(d.rainMm)}`,
   }),
-  'truss-count': kind({
-    cls: TrussCount,
+  'truss-count': kind<'truss-count'>()({
     list: null, // the open format has no place for it
     of: 'plant',
     track: 'seen',
@@ -212,8 +185,7 @@ export const RECORD_KINDS = {
     describe: (d) =>
       `Truss ${d.truss}: ${d.flowers} flowers, ${d.fruit} fruit set${d.flowers + d.fruit > 0 ? ` (${Math.round((100 * d.fruit) / (d.flowers + d.fruit))} %)` : ''}`,
   }),
-  neighbour: kind({
-    cls: Neighbour,
+  neighbour: kind<'neighbour'>()({
     list: null, // the open format has no place for it
     of: 'plant-or-place',
     track: 'work',
@@ -222,8 +194,7 @@ export const RECORD_KINDS = {
     done: 'neighbours seen to',
     describe: (d) => `${capital(words(d.what))} ${words(d.did)}`,
   }),
-  inspection: kind({
-    cls: Inspection,
+  inspection: kind<'inspection'>()({
     list: null, // its signs are the case's observations
     of: 'plant',
     track: 'seen',
@@ -248,13 +219,9 @@ export const RECORD_KINDS = {
 const counted = (s: { affected?: number | null; of?: number | null }): string =>
   s.affected == null ? '' : ` (${s.affected}${s.of != null ? ` of ${s.of}` : ''})`;
 
-export type RecordKind = keyof typeof RECORD_KINDS;
 type Rows = typeof RECORD_KINDS;
 
 export const RECORD_KIND_CODES = Object.keys(RECORD_KINDS) as RecordKind[];
-
-/** What is kept of a kind of record. */
-export type RecordData<K extends RecordKind = RecordKind> = InstanceType<Rows[K]['cls']>;
 
 type InCaseFile = { [K in RecordKind]: Rows[K]['list'] extends string ? K : never }[RecordKind];
 /** The lists of a case file that hold records of a kind. */

@@ -2,7 +2,8 @@ import 'reflect-metadata';
 import type { Day } from '../units/day.js';
 import { byDate, type Dated, IsCalendarDay } from './dated.js';
 import { GardenFacts, PlaceFacts, PlantFacts } from './facts.js';
-import { CASE_LISTS, RECORD_KINDS, type RecordLists } from './kinds.js';
+import { CASE_LISTS, type RecordLists } from './kinds.js';
+import { RECORD_CLASSES } from './record-classes.js';
 import { Observation } from './observation.js';
 import { IsListOf, IsPart } from './parts.js';
 import { WeatherRecord } from './record-classes.js';
@@ -15,7 +16,7 @@ class CheckedRecords {}
 const listOf = (cls: new () => object, name: string): void =>
   IsListOf(() => cls, { most: MOST_RECORDS, optional: true })(CheckedRecords.prototype, name);
 listOf(WeatherRecord, 'weather');
-for (const { kind, list } of CASE_LISTS) listOf(RECORD_KINDS[kind].cls, list);
+for (const { kind, list } of CASE_LISTS) listOf(RECORD_CLASSES[kind], list);
 export const CaseRecords = CheckedRecords as new () => Partial<CaseRecords>;
 
 export const noRecords = (): CaseRecords =>

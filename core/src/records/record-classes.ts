@@ -14,6 +14,25 @@ import {
   MinLength,
   ValidateIf,
 } from 'class-validator';
+import {
+  WATERING_WAYS,
+  WATERING_ENDS,
+  CHECKED_BY,
+  type WaterMethod,
+  SOIL_FEELS,
+  FEED_FORMS,
+  CUT_KINDS,
+  SPRAYS,
+  EVENTS,
+  PICK_STATES,
+  type PickState,
+  PICK_RIPENESS,
+  type PickRipeness,
+  PICK_USES,
+  type PickUse,
+  NEIGHBOURS,
+  NEIGHBOUR_DEEDS,
+} from './choices.js';
 import { Dated, FINITE } from './dated.js';
 import { SignSeen } from './observation.js';
 import { IsListOf } from './parts.js';
@@ -22,42 +41,6 @@ import { IsListOf } from './parts.js';
  * What can be recorded of a plant or a place, one class a kind. Case file, API and forms all read these same classes,
  * so a limit stands in one place. Which kinds there are, and what each is for, stands in `kinds.ts`.
  */
-
-export const WATERING_WAYS = ['base', 'overhead', 'drip', 'soaker', 'bottom', 'buried-bottle'] as const;
-export const WATERING_ENDS = ['plain', 'ran-through'] as const;
-export const CHECKED_BY = ['finger', 'probe'] as const;
-export type WaterMethod = (typeof WATERING_WAYS)[number];
-export const SOIL_FEELS = ['dry', 'damp', 'wet'] as const;
-export const FEED_FORMS = ['granular', 'liquid', 'foliar', 'amendment'] as const;
-export const CUT_KINDS = ['lower-leaves', 'suckers', 'top', 'thinning'] as const;
-export const SPRAYS = [
-  'neem',
-  'soap',
-  'bt',
-  'bicarbonate',
-  'copper',
-  'sulfur',
-  'broad-insecticide',
-  'weedkiller-nearby',
-  'other',
-] as const;
-export const EVENTS = [
-  'hail',
-  'strong-wind',
-  'frost',
-  'hardened-off',
-  'pollination-assist',
-  'staked',
-  'moved',
-  'harvest',
-  'tied',
-  'sucker-in-water',
-  'roots-looked-for',
-  'sucker-planted',
-  'slugs-looked-for',
-  'last-flowers-off',
-  'green-fruit-in',
-] as const;
 
 /** Letters of a reason given for what is usually refused. */
 const MOST_REASON = 200;
@@ -277,16 +260,6 @@ export class Spraying extends Dated {
   because?: string;
 }
 
-/** How picked fruit is. */
-export const PICK_STATES = ['sound', 'split', 'dark-end', 'sunscald', 'gnawed', 'soft', 'blighted', 'frosted'] as const;
-export type PickState = (typeof PICK_STATES)[number];
-/** How far it had coloured. */
-export const PICK_RIPENESS = ['green', 'blush', 'ripe'] as const;
-export type PickRipeness = (typeof PICK_RIPENESS)[number];
-/** What became of it. */
-export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] as const;
-export type PickUse = (typeof PICK_USES)[number];
-
 /** Fruit that was picked, of one state: how many, how heavy, and what for. */
 export class Picking extends Dated {
   @IsOptional()
@@ -369,22 +342,6 @@ export class TrussCount extends Dated {
   fruit: number;
 }
 
-export const NEIGHBOURS = [
-  'french-marigold',
-  'basil',
-  'sweet-alyssum',
-  'dill',
-  'borage',
-  'chives',
-  'garlic',
-  'coriander',
-  'weeds',
-  'nightshade-weeds',
-  'potatoes',
-  'other-host',
-] as const;
-export const NEIGHBOUR_DEEDS = ['planted', 'seen', 'cleared', 'laid-as-mulch'] as const;
-
 /** What stands in the bed beside the crop: companions, weeds, host plants. */
 export class Neighbour extends Dated {
   @IsIn(NEIGHBOURS)
@@ -443,3 +400,24 @@ export class WeatherRecord extends Dated {
   @Max(24)
   wetHours?: number | null;
 }
+
+/** What is kept of each kind of record. */
+export const RECORD_CLASSES = {
+  watering: Watering,
+  'soil-check': SoilCheck,
+  'soil-warmth': SoilWarmth,
+  feeding: Feeding,
+  pruning: Pruning,
+  note: Note,
+  spray: Spraying,
+  event: Happening,
+  picking: Picking,
+  'pot-weight': PotWeight,
+  'rain-gauge': RainGauge,
+  'truss-count': TrussCount,
+  neighbour: Neighbour,
+  inspection: Inspection,
+};
+
+/** What is told of each, where that is more than what is kept. */
+export const ENTRY_CLASSES = { ...RECORD_CLASSES, watering: WateringEntry };

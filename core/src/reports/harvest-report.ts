@@ -1,6 +1,6 @@
 import { fruitGOf } from '../cultivars/cultivar.js';
 import type { Crop, PlantType } from '../records/plant.js';
-import type { PickState, PickUse } from '../records/record-classes.js';
+import type { PickState, PickUse } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /** What a season bore, lost and saved. All weights in kg. */

@@ -1,6 +1,6 @@
 import { saturationVapourPressure } from '../climate/reference-evapotranspiration.js';
 import type { Texture } from '../records/place.js';
-import type { WaterMethod } from '../records/record-classes.js';
+import type { WaterMethod } from '../records/choices.js';
 import { SOILS } from './soils.js';
 
 /** Evaporation from the soil surface beside the plant's own use: the dual crop coefficient of FAO-56 ch. 7. */

@@ -1,5 +1,5 @@
 import type { Irrigation } from '../records/place.js';
-import type { WaterMethod } from '../records/record-classes.js';
+import type { WaterMethod } from '../records/choices.js';
 import type { SchoolCode } from './schools.js';
 import { wayOf } from './watering.js';
 

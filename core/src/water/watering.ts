@@ -1,5 +1,6 @@
 import type { Irrigation } from '../records/place.js';
-import type { Watering, WateringEntry, WaterMethod } from '../records/record-classes.js';
+import type { WaterMethod } from '../records/choices.js';
+import type { Watering, WateringEntry } from '../records/record-classes.js';
 import { roundTo } from '../units/rounding.js';
 import { litresFromMinutes } from './flow.js';
 

@@ -6,6 +6,8 @@ import {
   kindsOfferedOn,
   noRecords,
   RECORD_KIND_CODES,
+  ENTRY_CLASSES,
+  RECORD_CLASSES,
   RECORD_KINDS,
   RefusedInput,
   tidyRecords,
@@ -61,7 +63,7 @@ describe('the registry of record kinds', () => {
   test.each(kinds)('%s passes its own class, reads as a line, and has its place', (kind) => {
     const [data, words] = EXAMPLES[kind];
     const row = RECORD_KINDS[kind];
-    expect(checked(row.cls as new () => object, data)).toEqual(data);
+    expect(checked(RECORD_CLASSES[kind] as new () => object, data)).toEqual(data);
     expect(describeRecord(kind, data, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toBe(words);
     expect(TRACKS).toContain(row.track);
     expect(row.label.length).toBeGreaterThan(0);
@@ -72,7 +74,7 @@ describe('the registry of record kinds', () => {
     const [data] = EXAMPLES[kind];
     const faults = (value: object): string[] => {
       try {
-        checked(RECORD_KINDS[kind].entry, value);
+        checked(ENTRY_CLASSES[kind] as new () => object, value);
         return [];
       } catch (error) {
         return (error as RefusedInput).faults.map((f) => f.path).sort();

@@ -6,8 +6,8 @@ import { isOfGarden, isOfPlantOnly, RecordInput, type RecordDto, type SeveralAns
 import {
   checked,
   contradictions,
+  ENTRY_CLASSES,
   Inspection,
-  RECORD_KINDS,
   RefusedInput,
   signFaults,
   WateringEntry,
@@ -210,7 +210,7 @@ function asInput<T extends object>(cls: new () => T, told: object, under = ''): 
 
 /** What was told, checked against the class of its kind. */
 const checkedEntry = (input: RecordInput): Entry =>
-  asInput(RECORD_KINDS[input.type].entry as new () => Entry, input.data, 'data.');
+  asInput(ENTRY_CLASSES[input.type] as new () => Entry, input.data, 'data.');
 
 /** A watering as it is kept: litres, by the flow that the place has now. */
 async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity | null): Promise<RecordData> {

@@ -1,5 +1,5 @@
 import { CultivarInput, PlaceInput, PlantInput, PlantingInput, ProductInput, TrialInput } from '@candid-leaf/contract';
-import { checked, RECORD_KINDS, WeatherRecord, type RecordKind } from '@candid-leaf/core/records';
+import { checked, RECORD_CLASSES, WeatherRecord, type RecordKind } from '@candid-leaf/core/records';
 import type { EntityTarget, ObjectLiteral } from 'typeorm';
 import { CultivarEntity } from '../cultivars/cultivar.entity.js';
 import { PhotoEntity } from '../photos/photo.entity.js';
@@ -81,7 +81,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: RecordEntity,
     marked: true,
     named: false,
-    check: ({ type, data }) => checked(RECORD_KINDS[type as RecordKind].cls as new () => object, data as object),
+    check: ({ type, data }) => checked(RECORD_CLASSES[type as RecordKind] as new () => object, data as object),
   },
   {
     name: 'weather',

@@ -1,7 +1,7 @@
 import { PlantInput } from '@candid-leaf/contract';
 import {
   checked,
-  RECORD_KINDS,
+  RECORD_CLASSES,
   RefusedInput,
   resistanceFaults,
   SoilTest,
@@ -88,7 +88,7 @@ export class RowMaker {
   }
 
   private record(type: RecordKind, { plant, place, ...rest }: Values, line: number): MadeRow {
-    const data = checked<{ date: Day }>(RECORD_KINDS[type].cls, rest);
+    const data = checked<{ date: Day }>(RECORD_CLASSES[type], rest);
     const placeId = place === undefined ? null : this.placeOf(place);
     const of = plant === undefined ? null : this.plantOf(plant, placeId, data.date);
     if (!of && placeId === null) refuse('plant', 'is not given, and no place either');

@@ -1,4 +1,4 @@
-import { checked, type Fault, RefusedInput } from '@candid-leaf/core/records';
+import { checked, RefusedInput } from '@candid-leaf/core/records';
 import {
   set,
   type FieldErrors,
@@ -7,7 +7,8 @@ import {
   type Resolver,
   type UseFormSetError,
 } from 'react-hook-form';
-import { ApiError, NeedsSignal } from '../lib/api';
+import { ApiError } from '../lib/api';
+import { unheard } from './faults';
 
 /**
  * Checks a form with the class that the server checks with, so that both say the same. `tidy` first takes out what
@@ -29,9 +30,6 @@ export function resolverFor<T extends FieldValues & object>(
   };
 }
 
-const unheard = (error: unknown): string =>
-  error instanceof NeedsSignal ? error.message : 'The server cannot be reached. Nothing you wrote is lost.';
-
 /** Puts each fault that the server found on the field it belongs to (`fieldOf`, where the form is only a part of what was sent); what belongs to none goes above the button. */
 export function applyFaults<T extends FieldValues>(
   error: unknown,
@@ -45,13 +43,6 @@ export function applyFaults<T extends FieldValues>(
   if (error.faults.length === 0) setError('root', { message: error.message });
   for (const fault of error.faults) setError(fieldOf(fault.path) as Path<T>, { message: fault.reason });
 }
-
-/** The faults of a write that failed, or a line saying that nothing was heard. */
-export const faultsIn = (error: Error | null): readonly Fault[] => {
-  if (!error) return [];
-  if (!(error instanceof ApiError)) return [{ path: '', reason: unheard(error) }];
-  return error.faults.length > 0 ? error.faults : [{ path: '', reason: error.message }];
-};
 
 /** For `register`: an empty choice or text is "not known". */
 export const emptyIsUnknown = { setValueAs: (v: unknown) => (v === '' ? null : v) };

@@ -1,10 +1,9 @@
 import { measureOf, parseDecimal, type Quantity } from '@candid-leaf/core/units';
 import { useState } from 'react';
-import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { useUnits } from '../lib/garden-context';
 import { Field, inputLook } from './field';
 
-interface InputProps {
+export interface MeasuredInputProps {
   label: string;
   quantity: Quantity;
   /** metric; null where nothing is known, NaN while what stands there is no number */
@@ -28,7 +27,7 @@ interface InputProps {
  * The one field for a number: shown in the gardener's unit, kept metric, with a decimal comma or point. What is typed stands as it was
  * typed; what it cannot be is said underneath.
  */
-export function MeasuredInput(props: InputProps) {
+export function MeasuredInput(props: MeasuredInputProps) {
   const { label, quantity, value, onChange, required, error, hint, className, disabled, name, onBlur, onEnter } = props;
   const measure = measureOf(quantity, useUnits());
   const shown = (metric: number | null | undefined): string =>
@@ -83,7 +82,7 @@ export function MeasuredInput(props: InputProps) {
 function ownFault(
   text: string,
   toMetric: (shown: number) => number,
-  { min, max }: Pick<InputProps, 'min' | 'max'>,
+  { min, max }: Pick<MeasuredInputProps, 'min' | 'max'>,
   shown: (metric: number) => string,
 ): string | undefined {
   const number = parseDecimal(text);
@@ -93,29 +92,4 @@ function ownFault(
   if (min !== undefined && metric < min) return `must be ${shown(min)} or more`;
   if (max !== undefined && metric > max) return `must be ${shown(max)} or less`;
   return undefined;
-}
-
-interface FieldProps<T extends FieldValues> extends Omit<InputProps, 'value' | 'onChange' | 'error' | 'name'> {
-  control: Control<T>;
-  name: FieldPath<T>;
-}
-
-/** The same in a form: empty is "not known". */
-export function MeasuredField<T extends FieldValues>({ control, name, ...rest }: FieldProps<T>) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <MeasuredInput
-          {...rest}
-          name={field.name}
-          value={field.value}
-          onChange={field.onChange}
-          onBlur={field.onBlur}
-          error={fieldState.error?.message}
-        />
-      )}
-    />
-  );
 }

@@ -2,7 +2,7 @@ import { onlineManager, useMutation, useQueryClient } from '@tanstack/react-quer
 import { ApiError, NeedsSignal } from '../lib/api';
 import type { OfGarden, Write } from '../lib/writes';
 import { deliver } from '../offline/outbox';
-import { faultsIn } from './form-faults';
+import { faultsIn } from './faults';
 import { useSay } from './toast';
 
 const KEPT = 'Kept on this device; it is sent when there is signal.';

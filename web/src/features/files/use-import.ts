@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { api, ApiError } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
 import { queryKeys } from '../../lib/query-keys';
-import { faultsIn } from '../../ui/form-faults';
+import { faultsIn } from '../../ui/faults';
 import { sendFile } from './send-file';
 
 export type Step = 'choose' | 'map' | 'tried' | 'done';

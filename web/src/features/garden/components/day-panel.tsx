@@ -5,7 +5,7 @@ import { useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { faultsIn } from '../../../ui/form-faults';
+import { faultsIn } from '../../../ui/faults';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';

@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
-import { faultsIn } from '../../../ui/form-faults';
+import { faultsIn } from '../../../ui/faults';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { RECORD_FORMS, type Asked } from '../record-forms';

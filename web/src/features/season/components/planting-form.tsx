@@ -27,7 +27,7 @@ import { Button } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
-import { MeasuredField } from '../../../ui/measured-input';
+import { MeasuredField } from '../../../ui/measured-field';
 import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';

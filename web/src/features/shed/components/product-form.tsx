@@ -11,7 +11,7 @@ import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
-import { MeasuredField } from '../../../ui/measured-input';
+import { MeasuredField } from '../../../ui/measured-field';
 import { useSay } from '../../../ui/toast';
 import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { useWrite } from '../../../ui/use-write';

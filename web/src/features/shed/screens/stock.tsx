@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { Button } from '../../../ui/button';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
-import { MeasuredField } from '../../../ui/measured-input';
+import { MeasuredField } from '../../../ui/measured-field';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../garden/writes';

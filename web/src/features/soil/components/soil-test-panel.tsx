@@ -15,7 +15,7 @@ import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
-import { faultsIn } from '../../../ui/form-faults';
+import { faultsIn } from '../../../ui/faults';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';

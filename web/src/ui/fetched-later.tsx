@@ -1,0 +1,24 @@
+import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
+
+/** When the browser has nothing better to do. */
+const whenIdle = (work: () => void): void => {
+  if (typeof requestIdleCallback === 'undefined') setTimeout(work, 1);
+  else requestIdleCallback(work);
+};
+
+/** Something that opens, whose script is fetched after the page stands, so that the page itself comes sooner. */
+export function fetchedLater<Props extends { open: boolean }>(load: () => Promise<ComponentType<Props>>) {
+  let loading: Promise<{ default: ComponentType<Props> }> | undefined;
+  const once = () => (loading ??= load().then((c) => ({ default: c })));
+  const Whole = lazy(once) as unknown as ComponentType<Props>;
+  return function FetchedLater(props: Props) {
+    const [asked, setAsked] = useState(props.open);
+    if (props.open && !asked) setAsked(true);
+    useEffect(() => whenIdle(() => void once().catch(() => (loading = undefined))), []);
+    return asked ? (
+      <Suspense fallback={null}>
+        <Whole {...props} />
+      </Suspense>
+    ) : null;
+  };
+}
