@@ -51,7 +51,7 @@ const project = (name, extra = {}, react = false) => ({
   transformIgnorePatterns: [`/node_modules/(?!(${ESM_ONLY.join('|')})/)`],
   moduleNameMapper: {
     '^(\\.{1,2}/.*)\\.js$': ['$1.js', '$1'],
-    '^fast-check$': '<rootDir>/../scripts/lib/seeded-properties.cjs',
+    '^fast-check$': '<rootDir>/../scripts/lib/seeded-properties.mjs',
     '^@candid-leaf/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
     '^@candid-leaf/(contract|demo|standins)$': '<rootDir>/../$1/src/index.ts',
   },

@@ -29,6 +29,8 @@ try {
   await ensureModules();
   await buildAll(say);
   home = throwAwayFolder('cluster');
+  // both servers keep photos in one folder, as docs/club.md asks
+  const photos = join(home, 'photos');
   const ports = await Promise.all(Array.from({ length: NODES }, freePort));
   say('Starting three nodes …');
   const nodes = [];
@@ -42,7 +44,12 @@ try {
   const secret = randomBytes(32).toString('hex');
   const servers = [];
   for (const i of [0, 1]) {
-    const server = await startServer({ databaseUrl: nodes[i].url, secret, log: join(home, `server-${i + 1}.log`) });
+    const server = await startServer({
+      databaseUrl: nodes[i].url,
+      secret,
+      log: join(home, `server-${i + 1}.log`),
+      env: { PHOTOS: photos },
+    });
     servers.push(server);
     running.push(() => server.stop());
   }
@@ -72,7 +79,7 @@ try {
   const each = [];
   for (const node of nodes) {
     const here = { ...row, lost: 0, doubled: 0, writes: 0 };
-    await count(node.url, writers, here);
+    await count(node.url, writers, here, photos);
     each.push(here);
   }
   for (const [i, r] of each.entries())

@@ -40,7 +40,7 @@ async function kills(stack, name, what) {
       await comesAbout(row, async () => stack.pidOf(name) !== pid && (await answers(stack.url)));
     }
   });
-  await count(stack.databaseUrl, writers, row);
+  await count(stack.databaseUrl, writers, row, join(home, 'a', 'photos'));
   return row;
 }
 
@@ -60,7 +60,7 @@ async function frozen(stack) {
       await comesAbout(row, () => answers(stack.url));
     }
   });
-  await count(stack.databaseUrl, writers, row);
+  await count(stack.databaseUrl, writers, row, join(home, 'a', 'photos'));
   return row;
 }
 
@@ -109,7 +109,7 @@ async function fullDisk(home) {
         process.kill(running.pidOf('database'), 'SIGTERM');
         await comesAbout(row, async () => (await tell('fits again')).ok);
       });
-      await count(running.databaseUrl, writers, row);
+      await count(running.databaseUrl, writers, row, join(home, 'photos'));
     }
   } finally {
     await stack.stop();

@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { readdirSync } from 'node:fs';
 import { defineConfig } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { serviceWorker } from './sw/plugin';
 
 /**
@@ -11,8 +12,11 @@ import { serviceWorker } from './sw/plugin';
 const OF_FORMS =
   /class-(validator|transformer)|node_modules.validator|react-hook-form|reflect-metadata|records.dist.(record-classes|observation|parts|dated|checked)\./;
 
+// packed once, as small as it gets; the server hands it on as it lies
+const packed = compression({ algorithms: ['brotliCompress'], include: /\.(js|css|svg|webmanifest)$/, threshold: 1000 });
+
 export default defineConfig({
-  plugins: [react(), tailwindcss(), serviceWorker(readdirSync(new URL('public', import.meta.url)))],
+  plugins: [react(), tailwindcss(), serviceWorker(readdirSync(new URL('public', import.meta.url))), packed],
   // what a device has kept is of one build: another may want another form of it
   define: { __BUILT__: JSON.stringify(String(Date.now())) },
   build: {
@@ -25,6 +29,13 @@ export default defineConfig({
         chunkFileNames: ({ name }) => `assets/${name.split('~')[0]}-[hash].js`,
         codeSplitting: {
           groups: [
+            // what is read again for each of its errors stands apart: reading it is dear on a slow phone
+            {
+              name: 'react',
+              tags: ['$initial'],
+              test: /node_modules\/(react|react-dom|scheduler)\//,
+              includeDependenciesRecursively: false,
+            },
             {
               name: 'first',
               tags: ['$initial'],

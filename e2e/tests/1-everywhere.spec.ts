@@ -1,6 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { DEMO, noSideways, ownDemo, signIn } from './helpers.js';
+import { axe, DEMO, noSideways, ownDemo, signIn } from './helpers.js';
 
 /** Every main view of the demo garden: as it must be for everybody, on a phone and at the desk, by day and by night. */
 
@@ -46,15 +45,6 @@ async function views(page: Page): Promise<[string, string][]> {
     ['what can be asked', '/api/docs'],
   ];
 }
-
-const axe = (page: Page, only?: string): AxeBuilder => {
-  // one page without frames: what axe finds is read where it was found, and only what is wrong
-  const builder = new AxeBuilder({ page })
-    .exclude('svg[aria-hidden="true"]')
-    .options({ resultTypes: ['violations'] })
-    .setLegacyMode();
-  return only ? builder.withRules([only]) : builder;
-};
 
 /** At 360 px too nothing runs sideways, and every control can be touched with a thumb. */
 async function atArmsLength(page: Page, name: string): Promise<void> {

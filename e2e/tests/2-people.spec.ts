@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+import { openToAll, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
 
 const PASSWORD = 'under the signal box';
 
@@ -28,6 +28,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   const hers = await elsewhere(browser);
   await hers.goto(link);
   await expect(hers.getByText('Bo asks Mia into')).toBeVisible();
+  await openToAll(hers);
   await hers.getByLabel('Your name').fill('Mia');
   await hers.getByLabel('E-mail').fill(`${randomUUID()}@halt.example`);
   await hers.getByLabel('Password').fill(PASSWORD);
@@ -87,6 +88,7 @@ test('a holiday list is opened and ticked by somebody without account, until its
   await hers.setViewportSize({ width: 390, height: 844 });
   await hers.goto(link);
   await expect(hers.getByRole('heading', { name: 'Watering Own garden' })).toBeVisible();
+  await openToAll(hers);
   const button = hers.getByRole('button', { name: 'Watered: Water Red one' });
   await button.click();
   await expect(hers.getByText('All is watered. Thank you.')).toBeVisible();
@@ -127,6 +129,8 @@ test('a forgotten password comes back by mail; with the new one everybody else i
   };
   await expect.poll(newest).toContain('/new-password#');
   await page.goto(/http\S+#\S+/.exec(await newest())![0]);
+  await expect(page.getByLabel('Password', { exact: true })).toBeVisible();
+  await openToAll(page);
   await page.getByLabel('Password', { exact: true }).fill('beside the new points');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await page.getByRole('link', { name: 'Sign in' }).click();

@@ -1,3 +1,4 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import { DEMO_ACCOUNT, DEMO_DAY, loadDemo } from '@candid-leaf/demo';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
@@ -107,3 +108,35 @@ export const whatIsIt = async (page: Page) => {
   await expect(page.getByText(/^Kept:/)).toBeVisible();
   await page.getByRole('link', { name: 'What is it?' }).click();
 };
+
+/** One page without frames: what axe finds is read where it was found, and only what is wrong. */
+export const axe = (page: Page, only?: string): AxeBuilder => {
+  const builder = new AxeBuilder({ page })
+    .exclude('svg[aria-hidden="true"]')
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode();
+  return only ? builder.withRules([only]) : builder;
+};
+
+/** A page that only a link opens, as every other must be: nothing that axe finds, by day, by night and in the sun, and nothing sideways on a phone. */
+export async function openToAll(page: Page): Promise<void> {
+  const before = page.viewportSize()!;
+  await page.setViewportSize({ width: 360, height: 740 });
+  for (const [scheme, theme] of [
+    ['light', ''],
+    ['dark', ''],
+    ['light', 'sun'],
+  ] as const) {
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.evaluate(
+      (t) => (t ? (document.documentElement.dataset.theme = t) : delete document.documentElement.dataset.theme),
+      theme,
+    );
+    const { violations } = await axe(page).analyze();
+    expect(violations.map((v) => `${scheme} ${theme}: ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+    await noSideways(page);
+  }
+  await page.evaluate(() => delete document.documentElement.dataset.theme);
+  await page.emulateMedia({ colorScheme: 'light' });
+  await page.setViewportSize(before);
+}

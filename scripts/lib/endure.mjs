@@ -1,7 +1,7 @@
 // The attacks of `npm run endure`: what is tried, and how it is counted what was lost, doubled, or needed a person's help.
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROOT } from './build.mjs';
@@ -13,6 +13,18 @@ const WRITERS = 6;
 /** Answers after which the same is sent again: not now, no room, and somebody was at it in the same moment. */
 const AGAIN = new Set([503, 507, 409]);
 const TODAY = '2026-07-18';
+const WATERINGS = {
+  table: 'watering',
+  delimiter: ',',
+  dateOrder: 'ymd',
+  decimal: '.',
+  name: 'two.csv',
+  columns: [
+    { field: 'date', at: 0 },
+    { field: 'plant', at: 1 },
+    { field: 'litres', at: 2, unit: 'L' },
+  ],
+};
 
 /** What came of one kind of attack. */
 export const outcome = (what) => ({ what, tried: 0, writes: 0, lost: 0, doubled: 0, help: 0 });
@@ -29,8 +41,11 @@ export async function writer(urls) {
   const send = async (method, path, body) => {
     const answer = await fetch(`${servers[turn % servers.length]}/api${path}`, {
       method,
-      headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
-      ...(body ? { body: JSON.stringify(body) } : {}),
+      headers: {
+        'content-type': Buffer.isBuffer(body) ? 'application/octet-stream' : 'application/json',
+        ...(cookie ? { cookie } : {}),
+      },
+      ...(body ? { body: Buffer.isBuffer(body) ? body : JSON.stringify(body) } : {}),
       signal: AbortSignal.timeout(30_000),
     });
     const set = answer.headers.getSetCookie().find((c) => c.startsWith('candid-leaf='));
@@ -53,20 +68,57 @@ export async function writer(urls) {
   const at = `/gardens/${garden}`;
   await must('PUT', `${at}/places`, { id: place, name: 'Pot', kind: 'container', texture: 'potting-mix', volumeL: 10 });
   await must('PUT', `${at}/plants`, { id: plant, placeId: place, name: 'P', crop: 'tomato' });
-  return { send, must, at, garden, plant, acknowledged: new Map(), asked: 0 };
+  return { send, must, at, garden, plant, acknowledged: new Map(), photos: [], files: 0, asked: 0 };
 }
 
-/** Writes notes until it is told to stop; each under an id of its own, sent again until it is taken, and once more after. */
+const note = (w) => {
+  const id = randomUUID();
+  return { id, type: 'note', plantId: w.plant, data: { date: TODAY, text: `${id} tied in, looked over` } };
+};
+const taken = (w, { id, data }) => w.acknowledged.set(id, data.text);
+
+/** Writes until it is told to stop: notes, now and then two at once, a photo, or a file; each sent again until it is taken, and some once more after. */
 async function keepWriting(w, signal) {
   while (!signal.aborted) {
-    const id = randomUUID();
-    const text = `${id} tied in, looked over`;
-    const body = { id, type: 'note', plantId: w.plant, data: { date: TODAY, text } };
     w.asked += 1;
-    await w.must('PUT', `${w.at}/records`, body);
-    w.acknowledged.set(id, text);
-    if (w.asked % 5 === 0) await w.must('PUT', `${w.at}/records`, body);
+    const one = note(w);
+    await w.must('PUT', `${w.at}/records`, one);
+    taken(w, one);
+    if (w.asked % 5 === 0) await w.must('PUT', `${w.at}/records`, one);
+    if (w.asked % 4 === 0) await twoAtOnce(w);
+    if (w.asked % 8 === 0) await photo(w);
+    if (w.asked % 16 === 0) await file(w);
   }
+}
+
+/** As what waited on a device without signal. */
+async function twoAtOnce(w) {
+  const two = [note(w), note(w)];
+  const answer = await w.must('PUT', `${w.at}/records/several`, { records: two });
+  const { answers } = await answer.json();
+  for (const [i, a] of answers.entries()) if (a.record) taken(w, two[i]);
+}
+
+async function photo(w) {
+  const id = randomUUID();
+  await w.must('PUT', `${w.at}/photos/${id}?plantId=${w.plant}&day=${TODAY}`, await picture());
+  w.photos.push(id);
+}
+
+let drawn = null;
+/** A picture as a phone might send it, only smaller. */
+const picture = () =>
+  (drawn ??= import('sharp').then(({ default: sharp }) =>
+    sharp({ create: { width: 64, height: 48, channels: 3, background: '#4a7a35' } })
+      .jpeg()
+      .toBuffer(),
+  ));
+
+/** A file of two waterings: both stand there in the end, or neither. */
+async function file(w) {
+  const rows = Buffer.from(`date,plant,litres\n${TODAY},P,1\n${TODAY},P,2\n`);
+  await w.must('PUT', `${w.at}/imports/${randomUUID()}?plan=${encodeURIComponent(JSON.stringify(WATERINGS))}`, rows);
+  w.files += 1;
 }
 
 /** Writers at work while `attack` is made; of several servers each writer begins with another. */
@@ -91,8 +143,11 @@ export async function underWrites(urls, row, attack) {
   return writers;
 }
 
-/** Is everything there that was acknowledged, once, and as it was sent? */
-export async function count(databaseUrl, writers, row) {
+/**
+ * Is everything there that was acknowledged, once, and as it was sent?
+ * @param photos the folder of the photos
+ */
+export async function count(databaseUrl, writers, row, photos) {
   const { createConnection } = await import('mysql2/promise');
   const db = await createConnection(databaseUrl);
   for (const w of writers) {
@@ -105,7 +160,19 @@ export async function count(databaseUrl, writers, row) {
     // each text is written under one id only, so a text that stands twice was doubled
     row.doubled += rows.length - new Set(rows.map((r) => JSON.parse(r.data).text)).size;
     for (const [id, text] of w.acknowledged) if (found.get(id) !== text) row.lost += 1;
-    row.writes += w.acknowledged.size;
+    const [pictures] = await db.query('SELECT id FROM photo WHERE gardenId = ?', [w.garden]);
+    const there = new Set(pictures.map((p) => p.id));
+    const whole = (id) =>
+      ['', '-small'].every((size) => existsSync(join(photos, w.garden, `${id}${size}.jpg`))) && there.has(id);
+    row.lost += w.photos.filter((id) => !whole(id)).length;
+    const [[{ n }]] = await db.query(
+      "SELECT COUNT(*) AS n FROM record WHERE gardenId = ? AND type = 'watering' AND deletedAt IS NULL",
+      [w.garden],
+    );
+    row.lost += Math.max(0, 2 * w.files - n);
+    // the last file may have been taken without anybody hearing of it; more of it, or half of it, is a fault
+    row.doubled += n > 2 * (w.files + 1) || n % 2 === 1 ? 1 : 0;
+    row.writes += w.acknowledged.size + w.photos.length + w.files;
   }
   await db.end();
 }

@@ -8,7 +8,7 @@ import { ApiError } from './lib/api';
 import { showLook } from './lib/look';
 import { queryKeys } from './lib/query-keys';
 import { registerWrites } from './lib/writes';
-import { findAccount } from './offline/account';
+import { findAccount, gardenHere, setGardenHere } from './offline/account';
 import { KEPT_FOR, KEPT_MS, keptViews } from './offline/kept-views';
 import { startOutbox } from './offline/outbox';
 import { router } from './routes';
@@ -23,6 +23,7 @@ const dropWhatIsGone = new QueryCache({
   onError: (error, { queryKey: [what, gardenId, part] }) => {
     if (!(error instanceof ApiError) || error.status !== 404 || what !== 'garden' || part !== 'view') return;
     const others = (q: { queryKey: readonly unknown[] }): boolean => q.queryKey[2] !== 'view';
+    if (gardenHere() === gardenId) setGardenHere(null);
     client.removeQueries({ queryKey: queryKeys.garden(String(gardenId)), predicate: others });
     void client.invalidateQueries({ queryKey: queryKeys.gardens });
   },

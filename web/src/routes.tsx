@@ -1,7 +1,8 @@
 import { createBrowserRouter, Navigate, Outlet, ScrollRestoration } from 'react-router';
 import { Home } from './features/account/screens/home';
 import { GardenScreen } from './features/garden/screens/garden';
-import { ROUTES } from './lib/paths';
+import { linkTo, ROUTES } from './lib/paths';
+import { accountHere, gardenHere } from './offline/account';
 import { Failed } from './ui/states';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
@@ -17,11 +18,21 @@ const pages = (
   </>
 );
 
+const Unforeseen = () => <Failed error={new Error('unexpected')} again={() => location.reload()} />;
+
+/** Who was in a garden lands there at once; its page is drawn from what the device keeps, not after a look at the list. */
+function landInGarden(): void {
+  const last = gardenHere();
+  if (location.pathname === ROUTES.home && accountHere() !== null && last !== null)
+    history.replaceState(null, '', linkTo('garden', { gardenId: last }));
+}
+landInGarden();
+
 /** Pages opened later are fetched when they are opened. */
 export const router = createBrowserRouter([
   {
     element: pages,
-    errorElement: <Failed error={new Error('unexpected')} again={() => location.reload()} />,
+    ErrorBoundary: Unforeseen,
     children: [
       { path: ROUTES.home, element: <Home /> },
       {

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { build, type Plugin } from 'vite';
 
 /** Not kept for later: it is fetched anew each time. */
-const NOT_KEPT = /(^sw\.js$|\.map$)/;
+const NOT_KEPT = /(^sw\.js$|\.map$|\.br$)/;
 
 /** Builds the service worker after the page, with the list of all files that the page is made of. */
 export function serviceWorker(publicFiles: readonly string[]): Plugin {

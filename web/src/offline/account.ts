@@ -4,8 +4,19 @@ const KEY = 'candid-leaf:account';
 export const accountHere = (): string | null => localStorage.getItem(KEY);
 
 export function setAccountHere(id: string | null): void {
+  if (id !== accountHere()) setGardenHere(null);
   if (id === null) localStorage.removeItem(KEY);
   else localStorage.setItem(KEY, id);
+}
+
+/** The garden that was looked at last: where one lands. */
+const GARDEN_KEY = 'candid-leaf:garden';
+
+export const gardenHere = (): string | null => localStorage.getItem(GARDEN_KEY);
+
+export function setGardenHere(id: string | null): void {
+  if (id === null) localStorage.removeItem(GARDEN_KEY);
+  else localStorage.setItem(GARDEN_KEY, id);
 }
 
 /** Asks who is signed in, where nothing is written down here yet. Without signal nobody knows, and nothing is shown. */

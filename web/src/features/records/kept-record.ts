@@ -1,4 +1,5 @@
 import type { GardenView, PlantView, RecordDto, RecordInput } from '@candid-leaf/contract';
+import { makeWatering } from '@candid-leaf/core/water';
 import type { QueryClient } from '@tanstack/react-query';
 import { queryKeys } from '../../lib/query-keys';
 import { accountHere } from '../../offline/account';
@@ -18,14 +19,28 @@ export const recordKept = ({ record }: Input): RecordDto =>
     by: accountHere() ?? '',
   }) as RecordDto;
 
-/** Minutes become litres only with the server's word on the flow. */
+/** A watering told in minutes, in litres by the flow of its place as this device knows it; untouched where that is not known. */
+function inLitres(client: QueryClient, gardenId: string, record: RecordDto): RecordDto {
+  if (isWhole(record)) return record;
+  for (const [, view] of client.getQueriesData<GardenView>({ queryKey: [...queryKeys.garden(gardenId), 'view'] })) {
+    const at = view?.places.find(
+      (p) => p.place.id === record.placeId || p.plants.some((x) => x.plant.id === record.plantId),
+    );
+    if (!at?.place.flowLPerH) continue;
+    const place = { irrigation: at.place.irrigation, flowLPerH: at.place.flowLPerH, plants: at.plants.length };
+    return { ...record, data: makeWatering(place, record.data) } as RecordDto;
+  }
+  return record;
+}
+
+/** What waits without litres is shown when the server has made them. */
 const isWhole = (r: RecordDto): boolean => r.type !== 'watering' || (r.data as { litres?: number }).litres != null;
 
 const isPlantView = (data: unknown): data is PlantView => typeof data === 'object' && data !== null && 'report' in data;
 
 /** Puts a record that waits where it is looked for: on the plants that it is of, and in the garden’s last look. */
 export function showRecord(client: QueryClient, input: Input): RecordDto {
-  const record = recordKept(input);
+  const record = inLitres(client, input.gardenId, recordKept(input));
   const of = queryKeys.garden(input.gardenId);
   if (isWhole(record))
     client.setQueriesData<unknown>({ queryKey: [...of, 'plant'] }, (old: unknown) =>

@@ -1,14 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { Navigate } from 'react-router';
+import { gardenHere } from '../../../offline/account';
 import { linkTo, ROUTES } from '../../../lib/paths';
 import { PageGuard } from '../../../ui/page-guard';
 import { gardensQuery } from '../../garden/queries';
 
-/** Where one lands: the first garden, a new one, or the sign-in. */
+/** Where one lands: the garden looked at last, or the first, or a new one; or the sign-in. */
 export function Home() {
   return (
     <PageGuard query={useQuery(gardensQuery())} waiting="Opening the gate">
-      {([first]) => <Navigate to={first ? linkTo('garden', { gardenId: first.id }) : ROUTES.newGarden} replace />}
+      {(gardens) => {
+        const here = gardens.find((g) => g.id === gardenHere()) ?? gardens[0];
+        return <Navigate to={here ? linkTo('garden', { gardenId: here.id }) : ROUTES.newGarden} replace />;
+      }}
     </PageGuard>
   );
 }

@@ -1,7 +1,8 @@
 import { reaches, type GardenView, type Role } from '@candid-leaf/contract';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { useParams } from 'react-router';
+import { setGardenHere } from '../../../offline/account';
 import { PageGuard } from '../../../ui/page-guard';
 import { Shell } from '../../../ui/shell';
 import { NotOpen } from '../../../ui/states';
@@ -20,8 +21,13 @@ interface Props {
 export function GardenPage({ title, waiting = 'Opening the notebook', needs = 'look', children }: Props) {
   const { gardenId = '' } = useParams();
   const role = useRoleIn(gardenId);
+  const query = useQuery(gardenViewQuery(gardenId));
+  const known = query.data !== undefined;
+  useEffect(() => {
+    if (known) setGardenHere(gardenId);
+  }, [known, gardenId]);
   return (
-    <PageGuard query={useQuery(gardenViewQuery(gardenId))} waiting={waiting}>
+    <PageGuard query={query} waiting={waiting}>
       {(view) => (
         <Shell garden={view.garden} role={role} ribbon={view.ribbon} weather={view.weather}>
           {title && <h1 className="mb-3 text-3xl">{title(view)}</h1>}

@@ -1,6 +1,6 @@
 import type { GardenView, TaskDto } from '@candid-leaf/contract';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
@@ -14,6 +14,9 @@ import { useKeptPlants } from '../keep-plants';
 
 /** Fetched when somebody changes the order. */
 const PlaceOrder = lazy(async () => ({ default: (await import('../components/place-order')).PlaceOrder }));
+
+/** Once the garden was drawn, it is drawn whole from then on, so that going back finds it as long as it was. */
+let drawnOnce = false;
 
 /** Where a task lies on the walk through the garden. */
 function orderOf(places: GardenView['places'], task: TaskDto): number | null {
@@ -41,6 +44,11 @@ function Garden({ view }: { view: GardenView }) {
   const may = useMay();
   const chosen = ribbon.find((d) => d.day === params.get('day'));
   const names = places.map((p) => p.place);
+  // when the page opens, what to do today is there first, and the beds a moment later
+  const whole = useDeferredValue(true, drawnOnce);
+  useEffect(() => {
+    drawnOnce = true;
+  }, []);
   return (
     <>
       <h1 className="sr-only">{garden.name}</h1>
@@ -73,7 +81,7 @@ function Garden({ view }: { view: GardenView }) {
               <PlaceOrder places={names} onDone={() => setOrdering(false)} />
             </Suspense>
           ) : (
-            places.map((p) => <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} />)
+            whole && places.map((p) => <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} />)
           )}
           {may('keep') && (
             <div className="flex flex-wrap gap-2">
