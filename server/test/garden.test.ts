@@ -90,7 +90,7 @@ describe('writing', () => {
     };
     await refused(
       { type: 'watering', plantId: plant, data: { date: TODAY, litres: -1 } },
-      { 'data.litres': /not be less than 0/ },
+      { 'data.litres': /be 0 or more/ },
     );
     await refused(
       { type: 'watering', plantId: plant, data: { date: TODAY, litres: 201 } },

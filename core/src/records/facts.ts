@@ -69,11 +69,11 @@ export class GardenFacts {
   elevationM: number;
 
   @IsOptional()
-  @Matches(MONTH_DAY, { message: 'must be a month and day, MM-DD' })
+  @Matches(MONTH_DAY, { message: 'must be a day of the year as month and day, such as 05-12' })
   lastFrost?: string | null;
 
   @IsOptional()
-  @Matches(MONTH_DAY, { message: 'must be a month and day, MM-DD' })
+  @Matches(MONTH_DAY, { message: 'must be a day of the year as month and day, such as 05-12' })
   firstFrost?: string | null;
 }
 

@@ -1,4 +1,5 @@
 import type { ValidationError } from 'class-validator';
+import { inWords } from './refusals.js';
 
 /** One thing wrong with an input: where, and why. */
 export interface Fault {
@@ -16,16 +17,11 @@ export function faultsOf(errors: readonly ValidationError[], under = ''): Fault[
     const kind = broken.filter(([rule]) => rule.startsWith('is'));
     const own = (kind.length > 0 ? kind : broken).map(([rule, text]) => ({
       path,
-      reason: rule === 'whitelistValidation' ? 'is not a field known here' : plain(text, error.property),
+      reason:
+        rule === 'whitelistValidation' ? 'is not a field known here' : inWords(rule, text, error.property, error.value),
     }));
     return [...own, ...faultsOf(error.children ?? [], path)];
   });
-}
-
-/** The library begins each message with the field's name, which the path already says. */
-function plain(text: string, property: string): string {
-  const cut = text.startsWith(`${property} `) ? text.slice(property.length + 1) : text;
-  return cut.replace(`each value in ${property} `, 'each value ');
 }
 
 /** Input that was refused, with every fault found. */

@@ -30,13 +30,13 @@ test('each fault is refused with its path and the reason', () => {
     { date: ASOF, sign: 'fruit-burst', present: 'yes' },
   );
   const faults = refusal(bad);
-  expect(faults['records.watering[0].litres']).toMatch(/must not be less than 0/);
+  expect(faults['records.watering[0].litres']).toMatch(/must be 0 or more/);
   expect(faults['records.watering[1].date']).toMatch(/real calendar day/);
   expect(faults['records.watering[1].litres']).toMatch(/200 litres/);
   expect(faults['place.soilTest.pH']).toMatch(/between 2 and 11/);
   expect(faults['place.colour']).toMatch(/not a field/);
   expect(faults['observations[1].sign']).toMatch(/vocabulary/);
-  expect(faults['observations[2].present']).toMatch(/boolean/);
+  expect(faults['observations[2].present']).toMatch(/yes or no/);
 });
 
 test('rules across fields: tMin over tMax, counts, contradictions, the wrong crop, a pot without volume', () => {

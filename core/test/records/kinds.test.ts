@@ -102,7 +102,7 @@ describe('the registry of record kinds', () => {
     const bad = { ...caseFileOf(aCase()), records: { sprays: [{ date: ASOF, product: 'moonlight' }] } };
     expect(() => parseCase(bad)).toThrow(/records\.sprays\[0\]\.product/);
     const many = { ...bad, records: { watering: Array.from({ length: 4001 }, () => ({ date: ASOF, litres: 1 })) } };
-    expect(() => parseCase(many)).toThrow(/records\.watering: must contain no more than 4000/);
+    expect(() => parseCase(many)).toThrow(/records\.watering: must hold 4000 at most/);
   });
 
   test('tidying puts each list in the order of its days, none later than the day, and makes missing ones empty', () => {

@@ -1,0 +1,50 @@
+/** What a rule broke on, for whoever must put it right. */
+interface Broken {
+  value: unknown;
+  /** the number in the rule: a limit, a length */
+  limit: string;
+  /** what may be chosen */
+  choices: string;
+}
+
+/**
+ * What the validator's rules refuse, in words that follow a label ("Width must be more than …"). A rule that brings words of its own keeps them.
+ * Every rule that our classes use without words must stand here; a test goes through all of them.
+ */
+const WORDS: Record<string, (broken: Broken) => string> = {
+  isNumber: () => 'must be a number, such as 2.5',
+  isInt: () => 'must be a whole number, such as 3',
+  min: ({ limit }) => `must be ${limit} or more`,
+  max: ({ limit }) => `must be ${limit} or less`,
+  isString: () => 'must be text',
+  minLength: ({ limit }) => (limit === '1' ? 'must not be empty' : `must be at least ${limit} letters long`),
+  maxLength: ({ limit }) => `is too long: ${limit} letters are the most`,
+  isBoolean: () => 'must be yes or no (true or false)',
+  isIn: ({ choices }) => `must be one of: ${choices}`,
+  isArray: () => 'must be a list',
+  arrayMaxSize: ({ limit }) => `must hold ${limit} at most`,
+  arrayMinSize: ({ limit }) => `must hold ${limit} at least`,
+  arrayUnique: () => 'must not name the same twice',
+  isEmail: () => 'must be an e-mail address, such as name@example.org',
+  isObject: () => 'must be a set of named values',
+  isUrl: () => 'must be a web address, such as https://example.org',
+  isDefined: () => 'is needed here',
+  nestedValidation: () => 'must be a set of named values',
+  isIso8601: () => 'must be a day and time, such as 2026-07-18T07:30:00Z',
+};
+
+export const RULES_IN_WORDS: readonly string[] = Object.keys(WORDS);
+
+/**
+ * @param text what the validator says: where it begins with the field's name it is the library's own, and is put in ours
+ * @returns the reason, without the field's name: the path says it
+ */
+export function inWords(rule: string, text: string, property: string, value: unknown): string {
+  const own = new RegExp(`^(each value in )?(nested property \\w+|${property}) `).exec(text);
+  if (!own) return text;
+  if (value === undefined || value === null) return 'is needed here';
+  const limit = /-?\d+(?:\.\d+)?(?=\D*$)/.exec(text)?.[0] ?? '';
+  const choices = /values: (.*)$/.exec(text)?.[1] ?? '';
+  const words = WORDS[rule]?.({ value, limit, choices }) ?? text.slice(own[0].length);
+  return own[1] && rule !== 'nestedValidation' ? `holds something that ${words}` : words;
+}
