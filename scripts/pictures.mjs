@@ -95,12 +95,12 @@ try {
   });
   await desk.shoot('care');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await desk.page.getByRole('link', { name: 'Water plan of Wall bed' }).click();
+  await desk.page.getByRole('link', { name: 'Wall bed', exact: true }).first().click();
   await desk.page.getByRole('link', { name: 'Soil', exact: true }).click();
   await desk.page.getByRole('region', { name: 'Soil test' }).waitFor();
   await desk.shoot('soil');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await desk.page.getByRole('link', { name: 'Water plan of Wall bed' }).click();
+  await desk.page.getByRole('link', { name: 'Wall bed', exact: true }).first().click();
   await desk.page.getByRole('region', { name: 'The coming week' }).waitFor();
   await desk.shoot('plan');
   await desk.page.getByRole('link', { name: 'Try other habits here' }).click();
@@ -137,7 +137,7 @@ try {
   const phone = await open(PHONE);
   await phone.enter();
   await phone.shoot('garden-phone');
-  await phone.page.getByRole('link', { name: 'Water plan of Clay pots' }).click();
+  await phone.page.getByRole('link', { name: 'Clay pots', exact: true }).first().click();
   await phone.page.getByRole('region', { name: 'The coming week' }).waitFor();
   await phone.shoot('plan-phone');
   await phone.page.getByRole('link', { name: 'Garden', exact: true }).click();

@@ -7,7 +7,7 @@ async function views(page: Page): Promise<[string, string][]> {
   const garden = new URL(page.url()).pathname;
   const hrefOf = async (name: string) => (await page.getByRole('link', { name }).first().getAttribute('href'))!;
   const sick = await hrefOf('Junction Bell');
-  const bed = (await page.getByRole('link', { name: 'Change Wall bed' }).getAttribute('href'))!;
+  const bed = (await page.getByRole('link', { name: 'Wall bed' }).getAttribute('href'))!.replace(/\/plan$/, '');
   return [
     ['garden', garden],
     ['a day of the garden', `${garden}?day=2026-07-14`],

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ownGarden, signIn } from './helpers.js';
+import { ofPlace, ownGarden, signIn } from './helpers.js';
 
 test('from an empty garden: a bed and plants are added, told what is wrong with them, ordered, recorded in, and retired', async ({
   page,
@@ -22,7 +22,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
   await expect(page.getByRole('heading', { name: 'Long bed' })).toBeVisible();
 
   for (const name of ['First cordon', 'Second cordon']) {
-    await page.getByRole('link', { name: 'Change Long bed' }).click();
+    await ofPlace(page, 'Long bed', 'Change it');
     await expect(page.getByRole('heading', { level: 1, name: 'Long bed' })).toBeVisible();
     await page.getByRole('link', { name: 'Add a plant' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'A new plant' })).toBeVisible();
@@ -40,7 +40,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await page.getByRole('button', { name: 'Watered today' }).click();
     await expect(page.getByText(/^Long bed: .* for each plant\.$/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByRole('link', { name: 'Change Long bed' }).click();
+    await ofPlace(page, 'Long bed', 'Change it');
     await expect(page.getByText('Nothing yet.')).toBeVisible();
   });
 
@@ -68,7 +68,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
 
   await test.step('minutes count where the flow is known; a record is corrected, deleted and taken back', async () => {
     await page.getByRole('link', { name: 'Own garden' }).click();
-    await page.getByRole('button', { name: 'Record something done at Long bed' }).click();
+    await ofPlace(page, 'Long bed', 'Write down what was done');
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: 'Water' }).click();
     await sheet.getByRole('button', { name: 'Record it' }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
+import { day, ofPlace, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
 
 test('from a finding to the handbook and its look-alike; found by plain words too', async ({ page }) => {
   const own = await ownGarden(page);
@@ -53,7 +53,7 @@ test('a walk along a bed: last time’s sign to compare, a sign offered on the n
     data: { date: day(7), allClear: false, partOfDay: 'morning', signs: [seen] },
   });
   await signIn(page, own.who);
-  await page.getByRole('link', { name: 'Walk along Long bed' }).click();
+  await ofPlace(page, 'Long bed', 'Walk along it');
   await page.getByRole('link', { name: 'Begin with The plant' }).click();
   // last time's sign stands there faintly, to say whether it is still there
   await expect(page.getByText('4 of 11 on 11 July')).toBeVisible();
@@ -71,7 +71,7 @@ test('a walk along a bed: last time’s sign to compare, a sign offered on the n
   await expect(page.getByRole('heading', { level: 1, name: 'Third' })).toBeVisible();
   // called in for lunch: another way back leads to where the walk was left
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await page.getByRole('link', { name: 'Walk along Long bed' }).click();
+  await ofPlace(page, 'Long bed', 'Walk along it');
   await expect(page.getByText('2 of 3 looked at today.')).toBeVisible();
   await page.getByRole('link', { name: 'Go on with Third' }).click();
   await page.getByRole('button', { name: 'All clear' }).click();

@@ -36,7 +36,10 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await hers.getByRole('button', { name: 'Come in' }).click();
   await expect(hers.getByRole('heading', { name: 'Today' })).toBeVisible();
   // she may record, and not change what stands here
-  await expect(hers.getByRole('link', { name: 'Change Wall pot' })).toHaveCount(0);
+  await hers.getByRole('button', { name: 'More of Wall pot' }).click();
+  await expect(hers.getByRole('menuitem', { name: 'Write down what was done' })).toBeVisible();
+  await expect(hers.getByRole('menuitem', { name: 'Change it' })).toHaveCount(0);
+  await hers.keyboard.press('Escape');
   await expect(hers.getByRole('link', { name: 'Add a bed or pots' })).toHaveCount(0);
   await hers.getByRole('link', { name: /^Red one/ }).click();
   await hers.getByRole('button', { name: 'Water', exact: true }).click();
@@ -63,7 +66,9 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await page.getByRole('button', { name: 'Leave Own garden' }).click();
   await expect(page.getByRole('heading', { name: 'A new garden' })).toBeVisible();
   await hers.goto(`/gardens/${own.garden}`);
-  await expect(hers.getByRole('link', { name: 'Change Wall pot' })).toBeVisible();
+  await hers.getByRole('button', { name: 'More of Wall pot' }).click();
+  await expect(hers.getByRole('menuitem', { name: 'Change it' })).toBeVisible();
+  await hers.keyboard.press('Escape');
   await hers.context().close();
 });
 

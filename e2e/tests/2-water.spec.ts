@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { ownGarden, signIn } from './helpers.js';
+import { ofPlace, ownGarden, signIn } from './helpers.js';
 
 const AMERICAN = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 
@@ -20,7 +20,7 @@ async function addPlace(
 }
 
 async function addPlant(page: Page, place: string, name: string, stage: string): Promise<void> {
-  await page.getByRole('link', { name: `Change ${place}` }).click();
+  await ofPlace(page, place, 'Change it');
   await page.getByRole('link', { name: 'Add a plant' }).click();
   // the page before has a field of the same name
   await expect(page.getByRole('heading', { name: 'A new plant' })).toBeVisible();
@@ -89,7 +89,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
   });
 
   await test.step('a finger corrects the plan: it was drier than the balance thought', async () => {
-    await page.getByRole('link', { name: 'Water plan of Drip bed' }).click();
+    await page.getByRole('link', { name: 'Drip bed', exact: true }).click();
     const week = page.getByRole('region', { name: 'The coming week' });
     const left = () =>
       week

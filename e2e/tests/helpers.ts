@@ -140,3 +140,9 @@ export async function openToAll(page: Page): Promise<void> {
   await page.emulateMedia({ colorScheme: 'light' });
   await page.setViewportSize(before);
 }
+
+/** What can be done with a place stands behind one touch. */
+export async function ofPlace(page: Page, place: string, item: string): Promise<void> {
+  await page.getByRole('button', { name: `More of ${place}` }).click();
+  await page.getByRole('menuitem', { name: item }).click();
+}

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useId, type ReactNode } from 'react';
+import { useId, type CSSProperties, type ReactNode } from 'react';
 
 interface Props {
   /** its heading; a panel without one has a `label` for those who do not see it */
@@ -11,14 +11,16 @@ interface Props {
   asking?: boolean;
   as?: 'section' | 'aside' | 'figure' | 'div';
   className?: string;
+  style?: CSSProperties;
   children: ReactNode;
 }
 
 /** A card on the page: one thing with its heading. */
-export function Panel({ title, label, main, asking, as: Tag = 'section', className, children }: Props) {
+export function Panel({ title, label, main, asking, as: Tag = 'section', className, style, children }: Props) {
   const id = useId();
   return (
     <Tag
+      style={style}
       aria-label={title ? undefined : label}
       aria-labelledby={title ? id : undefined}
       className={clsx(

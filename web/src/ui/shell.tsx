@@ -14,7 +14,7 @@ import { SignOut } from './sign-out';
 import { useOnline } from './use-online';
 
 const navLook = ({ isActive }: { isActive: boolean }) =>
-  `inline-flex min-h-11 min-w-11 items-center justify-center gap-1.5 rounded-lg px-2 font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
+  `inline-flex min-h-11 min-w-11 items-center justify-center gap-1.5 rounded-lg font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
 
 interface Props {
   garden: GardenDto;
@@ -37,10 +37,10 @@ export function Shell({ garden, role, ribbon, weather, children }: Props) {
     <GardenContext.Provider value={garden}>
       <RoleContext.Provider value={role}>
         <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
-          <div className="mx-auto flex max-w-7xl items-center justify-between gap-2 px-3 pt-1 sm:px-5">
+          <div className="mx-auto flex max-w-7xl 2xl:max-w-[104rem] items-center justify-between gap-2 px-3 pt-1 sm:px-5">
             <Link
               to={linkTo('garden', here)}
-              className="min-w-0 truncate py-1.5 font-head text-xl font-semibold text-ink"
+              className="min-w-0 truncate py-1.5 font-head font-semibold text-ink sm:text-xl"
             >
               {garden.name}
             </Link>
@@ -60,23 +60,23 @@ export function Shell({ garden, role, ribbon, weather, children }: Props) {
               <NavLink to={linkTo('settings', here)} className={navLook}>
                 <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>
               </NavLink>
-              <SignOut list={list} className={navLook({ isActive: false })} />
+              <SignOut list={list} className={`${navLook({ isActive: false })} max-sm:hidden`} />
             </nav>
           </div>
-          <div className="mx-auto max-w-7xl px-1 sm:px-5">
+          <div className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-1 sm:px-5">
             {ribbon ? <Ribbon days={ribbon} today={garden.today} /> : ribbon === undefined && <div className="h-22" />}
           </div>
         </header>
         <OutboxBar list={list} online={online} asOf={asOf} />
         {weather?.trouble && (
-          <p role="status" className="mx-auto max-w-7xl px-3 pt-2 text-soft sm:px-5">
+          <p role="status" className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 pt-2 text-soft sm:px-5">
             The weather station does not answer
             {weather.newest &&
               `; the newest day it gave is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`}
             . Water is reckoned with what is known.
           </p>
         )}
-        <main className="mx-auto max-w-7xl px-3 py-4 sm:px-5">{children}</main>
+        <main className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 py-4 sm:px-5">{children}</main>
       </RoleContext.Provider>
     </GardenContext.Provider>
   );

@@ -9,7 +9,7 @@ import type { Waiting } from '../offline/store';
 import { Button } from './button';
 
 /** Signs out; where something waits to be sent, it says so first. What waits stays on the device for whoever signs in with this account. */
-export function SignOut({ list, className }: { list: readonly Waiting[]; className: string }) {
+export function SignOut({ list, className, named }: { list: readonly Waiting[]; className: string; named?: boolean }) {
   const [asking, setAsking] = useState(false);
   const signOut = async (): Promise<void> => {
     await api('DELETE', '/session');
@@ -21,7 +21,7 @@ export function SignOut({ list, className }: { list: readonly Waiting[]; classNa
   return (
     <>
       <button type="button" onClick={() => (list.length > 0 ? setAsking(true) : void signOut())} className={className}>
-        <LogOut aria-hidden size={18} /> <span className="sr-only">Sign out</span>
+        <LogOut aria-hidden size={18} /> <span className={named ? '' : 'sr-only'}>Sign out</span>
       </button>
       <AlertDialog.Root open={asking} onOpenChange={setAsking}>
         <AlertDialog.Portal>

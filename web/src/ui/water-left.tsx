@@ -7,7 +7,7 @@ export const percent = (fraction: number | null): string =>
 /** A slice of a bed's soil, moist from below as far as there is water in the root zone. Slices join to one bed. */
 export function SoilSlice({ fraction }: { fraction: number | null }) {
   return (
-    <span aria-hidden className="relative block h-11 w-full overflow-hidden bg-dry">
+    <span aria-hidden className="relative block h-9 w-full overflow-hidden bg-dry">
       {fraction !== null && (
         <span className="absolute inset-x-0 bottom-0 bg-moist" style={{ height: `${fraction * 100}%` }} />
       )}
@@ -28,7 +28,7 @@ export function Pot({
   const d = material === 'fabric' ? 'M8 6Q50 2 92 6L95 50Q50 56 5 50Z' : 'M10 5H90L80 53H20Z';
   const level = fraction === null ? 0 : 46 * fraction;
   return (
-    <svg viewBox="0 0 100 58" className="h-12 w-full max-w-24" aria-hidden>
+    <svg viewBox="0 0 100 58" className="h-11 w-full max-w-22" aria-hidden>
       <clipPath id={`pot-${id}`}>
         <path d={d} />
       </clipPath>

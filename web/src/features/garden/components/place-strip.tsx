@@ -1,17 +1,18 @@
-import type { PlaceOnView } from '@candid-leaf/contract';
+import type { PlaceOnView, TaskDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
 import { coverOf, isPotted } from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
-import { CalendarDays, Footprints, Pencil, Plus } from 'lucide-react';
+import { CalendarDays, Footprints, NotebookPen, Pencil, Plus, Shovel } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
-import { Button, buttonLook } from '../../../ui/button';
+import { Menu, MenuItem, MenuLink } from '../../../ui/menu';
 import { Panel } from '../../../ui/panel';
 import { COVER_WORDS, KIND_WORDS, percent } from '../../../ui/water-left';
 import { FeelFirst } from './feel-first';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { WaterButton } from '../../water/components/water-button';
+import { marksOf } from '../marks';
 import { leftOn, PlantCell } from './plant-cell';
 
 const mean = (list: readonly (number | null)[]): number | null => {
@@ -19,46 +20,74 @@ const mean = (list: readonly (number | null)[]): number | null => {
   return known.length === 0 ? null : known.reduce((a, b) => a + b, 0) / known.length;
 };
 
-/** One bed, or one group of pots, drawn as one walks past it. */
-export function PlaceStrip({ view, day }: { view: PlaceOnView; day: Day }) {
+interface Props {
+  view: PlaceOnView;
+  day: Day;
+  /** of the garden, for what each plant asks for */
+  tasks: readonly TaskDto[];
+}
+
+/** A plant in its strip wants so much room, a strip so much more (rem): strips stand side by side as long as they fit. */
+const ROOM = { plant: 6, strip: 2 };
+
+/** One bed, or one group of pots, drawn as one walks past it; its plants stand in one row that scrolls sideways where they are many. */
+export function PlaceStrip({ view, day, tasks }: Props) {
   const garden = useGarden();
   const link = useLink();
   const { place, plants } = view;
   const may = useMay();
   const pots = isPotted(place);
+  const rem = Math.max(2, plants.length) * ROOM.plant + ROOM.strip;
   return (
-    <Panel label={place.name} className="px-3 pt-2 pb-3 sm:px-4">
-      <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-        <Heading view={view} left={mean(plants.map((p) => leftOn(p, day)))} />
+    <Panel
+      label={place.name}
+      className="@container max-w-full min-w-0 px-4 pt-1 pb-2"
+      style={{ flex: `${Math.max(2, plants.length)} 1 ${rem}rem` }}
+    >
+      <div className="flex items-center justify-between gap-1">
+        <div className="min-w-0 pt-1">
+          <h2 className="text-lg leading-6">
+            <Link to={link('placePlan', { placeId: place.id })} className="hover:underline">
+              {place.name}
+            </Link>
+          </h2>
+          <Facts view={view} left={mean(plants.map((p) => leftOn(p, day)))} />
+        </div>
         <Acts view={view} day={day <= garden.today ? day : garden.today} />
       </div>
       {day === garden.today && may('record') && plants.some((p) => p.feelFirst) && <FeelFirst view={view} />}
-      <ul className="mt-1 grid grid-cols-3 items-end gap-y-2 sm:grid-cols-[repeat(auto-fit,minmax(6.5rem,1fr))]">
-        {plants.map((p) => (
-          <PlantCell
-            key={p.plant.id}
-            view={p}
-            left={leftOn(p, day)}
-            pot={pots ? (place.potMaterial ?? 'plastic') : null}
-            isToday={day === garden.today}
-          />
-        ))}
-        {plants.length === 0 && (
-          <li className="col-span-full py-6 text-center text-soft">
-            Nothing stands here yet.{' '}
-            {may('keep') && (
-              <Link className="font-semibold text-leaf underline" to={link('newPlant', { placeId: place.id })}>
-                Add a plant
-              </Link>
-            )}
-          </li>
-        )}
-      </ul>
+      {plants.length === 0 ? (
+        <p className="py-6 text-center text-soft">
+          Nothing stands here yet.{' '}
+          {may('keep') && (
+            <Link className="font-semibold text-leaf underline" to={link('newPlant', { placeId: place.id })}>
+              Add a plant
+            </Link>
+          )}
+        </p>
+      ) : (
+        <ul
+          className="-mx-1 mt-1 grid auto-cols-[minmax(6rem,1fr)] grid-flow-col grid-rows-[auto_auto_auto] overflow-x-auto px-1 pb-1"
+          aria-label={`Plants of ${place.name}`}
+        >
+          {plants.map((p) => (
+            <PlantCell
+              key={p.plant.id}
+              view={p}
+              left={leftOn(p, day)}
+              marks={day === garden.today ? marksOf(p, place.id, tasks, garden.today) : []}
+              pot={pots ? (place.potMaterial ?? 'plastic') : null}
+              isToday={day === garden.today && may('record')}
+            />
+          ))}
+        </ul>
+      )}
     </Panel>
   );
 }
 
-function Heading({ view: { place }, left }: { view: PlaceOnView; left: number | null }) {
+/** What it is, and how much water is left in all of it. */
+function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | null }) {
   const format = useFormat();
   const cover = coverOf(place);
   const what = [
@@ -76,21 +105,18 @@ function Heading({ view: { place }, left }: { view: PlaceOnView; left: number | 
     .filter(Boolean)
     .join(', ');
   return (
-    <div className="min-w-0">
-      <h2 className="inline text-lg">{place.name}</h2>
-      <span className="ml-2 text-sm text-soft">
-        {!isPotted(place) && left !== null && (
-          <>
-            <strong className="text-base text-ink tabular-nums">{percent(left)}</strong> left ·{' '}
-          </>
-        )}
-        {what}
-      </span>
-    </div>
+    <p className="text-sm leading-5 text-soft">
+      {!isPotted(place) && left !== null && (
+        <>
+          <strong className="text-ink tabular-nums">{percent(left)}</strong> left ·{' '}
+        </>
+      )}
+      {what}
+    </p>
   );
 }
 
-/** What can be done at the whole place. */
+/** What can be done at the whole place: water with one touch, the rest behind another. */
 function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
   const link = useLink();
   const may = useMay();
@@ -98,35 +124,38 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
   const [recording, setRecording] = useState(false);
   const at = { placeId: place.id };
   return (
-    <div className="flex items-center">
-      {plants.length > 0 && (
-        <>
-          {may('record') && <WaterButton view={view} />}
-          <Link to={link('placePlan', at)} aria-label={`Water plan of ${place.name}`} className={buttonLook('quiet')}>
-            <CalendarDays aria-hidden size={18} /> <span className="max-sm:hidden">Week</span>
-          </Link>
-          {may('record') && (
-            <Link to={link('placeWalk', at)} aria-label={`Walk along ${place.name}`} className={buttonLook('quiet')}>
-              <Footprints aria-hidden size={18} /> <span className="max-sm:hidden">Walk</span>
-            </Link>
-          )}
-        </>
-      )}
-      {may('record') && (
-        <Button
-          look="quiet"
-          onClick={() => setRecording(true)}
-          className="px-3.5"
-          aria-label={`Record something done at ${place.name}`}
-        >
-          <Plus aria-hidden size={18} />
-        </Button>
-      )}
-      {may('keep') && (
-        <Link to={link('place', at)} aria-label={`Change ${place.name}`} className={`${buttonLook('quiet')} px-3`}>
-          <Pencil aria-hidden size={17} />
-        </Link>
-      )}
+    <div className="-mr-2 flex shrink-0 items-center">
+      {plants.length > 0 && may('record') && <WaterButton view={view} />}
+      <Menu label={`More of ${place.name}`}>
+        {plants.length > 0 && (
+          <MenuLink icon={CalendarDays} to={link('placePlan', at)}>
+            The week&apos;s water
+          </MenuLink>
+        )}
+        {plants.length > 0 && may('record') && (
+          <MenuLink icon={Footprints} to={link('placeWalk', at)}>
+            Walk along it
+          </MenuLink>
+        )}
+        {may('record') && (
+          <MenuItem icon={NotebookPen} onSelect={() => setRecording(true)}>
+            Write down what was done
+          </MenuItem>
+        )}
+        {may('keep') && (
+          <MenuLink icon={Plus} to={link('newPlant', at)}>
+            Add plants
+          </MenuLink>
+        )}
+        <MenuLink icon={Shovel} to={link('placeSoil', at)}>
+          Its soil
+        </MenuLink>
+        {may('keep') && (
+          <MenuLink icon={Pencil} to={link('place', at)}>
+            Change it
+          </MenuLink>
+        )}
+      </Menu>
       <RecordSheet
         open={recording}
         onClose={() => setRecording(false)}

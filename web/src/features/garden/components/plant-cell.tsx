@@ -1,12 +1,12 @@
 import type { PlantOnView } from '@candid-leaf/contract';
 import type { PotMaterial } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { DRY_LEFT } from '@candid-leaf/core/water';
-import { Check, CircleDot, TriangleAlert } from 'lucide-react';
+import { Check, CircleDot, Droplet, Eye, ShoppingBasket, TriangleAlert, Waves, type LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { PlantDrawing } from '../../../signs/plant-drawing';
 import { percent, Pot, SoilSlice } from '../../../ui/water-left';
+import type { Mark } from '../marks';
 import { useRecordOnce } from '../../records/components/use-record-once';
 
 /** Water left on a day of the ribbon. */
@@ -16,30 +16,34 @@ export const leftOn = (p: PlantOnView, day: Day): number | null =>
 interface Props {
   view: PlantOnView;
   left: number | null;
+  /** what it asks for, the most pressing first */
+  marks: readonly Mark[];
   /** what its pot is of; null in a bed */
   pot: PotMaterial | null;
   isToday: boolean;
 }
 
-/** A plant as it stands in its strip, with the soil under it and what there is to say of it. */
-export function PlantCell({ view, left, pot, isToday }: Props) {
+/** A plant as it stands in its strip, with the soil under it and what there is to say of it: three rows that all plants of the strip share. */
+export function PlantCell({ view, left, marks, pot, isToday }: Props) {
   const link = useLink();
   const { plant } = view;
   const scale = Math.min(1, Math.max(0.5, (plant.heightM ?? 1) / 1.7));
   return (
-    <li className="relative flex flex-col items-center self-stretch text-center">
+    <li className="relative row-span-3 grid grid-rows-subgrid text-center">
       <Link
         to={link('plant', { plantId: plant.id })}
-        className="group flex w-full flex-1 flex-col items-center justify-end hover:bg-leafwash"
+        className="group row-span-3 grid grid-rows-subgrid justify-items-center hover:bg-leafwash"
       >
-        <span className="flex min-h-14 items-end pt-1" aria-hidden>
-          <PlantDrawing plant={plant} bare style={{ height: `${scale * 8}rem` }} />
+        <span className="flex min-h-21 items-end pt-1" aria-hidden>
+          <PlantDrawing plant={plant} bare style={{ height: `${scale * 7}rem` }} />
         </span>
         {pot ? <Pot fraction={left} material={pot} id={plant.id} /> : <SoilSlice fraction={left} />}
-        <span className="mt-1 px-1 leading-5 font-semibold text-ink group-hover:underline">{plant.name}</span>
-        {pot && left !== null && <span className="text-sm tabular-nums">{percent(left)} left</span>}
-        <span className="min-h-5 px-1 text-sm leading-5">
-          <Said view={view} />
+        <span className="flex flex-col px-0.5 pt-1">
+          <span className="leading-5 font-semibold text-ink group-hover:underline">{plant.name}</span>
+          {pot && left !== null && <span className="text-sm tabular-nums">{percent(left)} left</span>}
+          <span className="px-0.5 text-sm leading-5">
+            <Said view={view} marks={marks} />
+          </span>
         </span>
       </Link>
       {isToday && <AllClear plant={plant} />}
@@ -47,28 +51,28 @@ export function PlantCell({ view, left, pot, isToday }: Props) {
   );
 }
 
-/** What is said under a plant: its trouble, its thirst, or nothing. */
-function Said({ view }: { view: PlantOnView }) {
+/** Each mark by shape and word; what asks for an act stands out. */
+const LOOKS: Record<Mark, { icon: LucideIcon; word: string; look: string }> = {
+  sick: { icon: CircleDot, word: '', look: 'font-semibold text-ripe' },
+  unclear: { icon: TriangleAlert, word: 'Not clear yet', look: 'font-semibold' },
+  dry: { icon: Droplet, word: 'Dry', look: 'font-semibold text-ripe' },
+  ripe: { icon: ShoppingBasket, word: 'Ripe: pick', look: 'font-semibold' },
+  look: { icon: Eye, word: 'Look due', look: 'font-semibold' },
+  wet: { icon: Waves, word: 'Wet', look: 'text-soft' },
+};
+
+/** What is said under a plant: what it asks for first, or when it was seen. */
+function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mark[] }) {
   const format = useFormat();
   const { today } = useGarden();
-  if (view.finding && !view.finding.harmless)
+  if (first && (first !== 'wet' || !view.finding)) {
+    const { icon: Icon, word, look } = LOOKS[first];
     return (
-      <span className="flex items-start gap-1 font-semibold text-ripe">
-        <CircleDot aria-hidden size={15} className="mt-1 shrink-0" /> {view.finding.label}
+      <span className={`inline-flex items-start gap-1 text-left ${look}`}>
+        <Icon aria-hidden size={15} className="mt-0.5 shrink-0" /> {first === 'sick' ? view.finding?.label : word}
       </span>
     );
-  if (view.unclear)
-    return (
-      <span className="flex items-start gap-1 font-semibold">
-        <TriangleAlert aria-hidden size={15} className="mt-1 shrink-0" /> Not clear yet
-      </span>
-    );
-  if ((view.fractionAvailable ?? 1) < DRY_LEFT)
-    return (
-      <span className="flex items-start gap-1 font-semibold text-ripe">
-        <TriangleAlert aria-hidden size={15} className="mt-1 shrink-0" /> Dry
-      </span>
-    );
+  }
   if (view.finding) return <span className="text-soft">{view.finding.label}: harmless</span>;
   if (!view.lastLook) return <span className="text-soft">not looked at yet</span>;
   return (

@@ -1,15 +1,17 @@
 import type { GardenView, TaskDto } from '@candid-leaf/contract';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useDeferredValue, useEffect, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
+import { SwitchField } from '../../../ui/switch-field';
 import { Empty, Waiting } from '../../../ui/states';
 import { TodayList } from '../../today/components/today-list';
 import { Steadiness } from '../../water/components/steadiness';
 import { DayPanel } from '../components/day-panel';
 import { GardenPage } from '../components/garden-page';
 import { PlaceStrip } from '../components/place-strip';
+import { inNeed } from '../marks';
 import { useKeptPlants } from '../keep-plants';
 
 /** Fetched when somebody changes the order. */
@@ -17,6 +19,9 @@ const PlaceOrder = lazy(async () => ({ default: (await import('../components/pla
 
 /** Once the garden was drawn, it is drawn whole from then on, so that going back finds it as long as it was. */
 let drawnOnce = false;
+
+/** With more plants than this, one may look at those only that need something. */
+const LARGE = 20;
 
 /** Where a task lies on the walk through the garden. */
 function orderOf(places: GardenView['places'], task: TaskDto): number | null {
@@ -44,6 +49,14 @@ function Garden({ view }: { view: GardenView }) {
   const may = useMay();
   const chosen = ribbon.find((d) => d.day === params.get('day'));
   const names = places.map((p) => p.place);
+  const [onlyNeedy, setOnlyNeedy] = useState(false);
+  const plantCount = places.reduce((n, p) => n + p.plants.length, 0);
+  const needy = useMemo(() => inNeed(view), [view]);
+  const shown = onlyNeedy
+    ? places
+        .map((p) => ({ ...p, plants: p.plants.filter((x) => needy.has(x.plant.id)) }))
+        .filter((p) => p.plants.length > 0)
+    : places;
   // when the page opens, what to do today is there first, and the beds a moment later
   const whole = useDeferredValue(true, drawnOnce);
   useEffect(() => {
@@ -52,16 +65,16 @@ function Garden({ view }: { view: GardenView }) {
   return (
     <>
       <h1 className="sr-only">{garden.name}</h1>
-      <div className="grid gap-5 lg:grid-cols-[1fr_23rem]">
-        <aside className="lg:order-2">
+      <div className="grid gap-4 lg:grid-cols-[1fr_22rem] lg:grid-rows-[auto_1fr]">
+        <div className="min-w-0 lg:col-start-2">
           {chosen ? (
             <DayPanel key={chosen.day} day={chosen} />
           ) : (
             <TodayList tasks={today} orderOf={(t) => orderOf(places, t)} />
           )}
-          {!chosen && places.length > 0 && <Steadiness places={names} />}
-        </aside>
-        <div className="flex flex-col gap-4">
+        </div>
+        {/* the beds as they lie, by the walk */}
+        <div className="flex min-w-0 flex-col gap-4 lg:col-start-1 lg:row-span-2 lg:row-start-1">
           {places.length === 0 && (
             <Empty title="No bed or pot yet">
               <p>Add the first place that you walk past; plants go into it.</p>
@@ -81,7 +94,19 @@ function Garden({ view }: { view: GardenView }) {
               <PlaceOrder places={names} onDone={() => setOrdering(false)} />
             </Suspense>
           ) : (
-            whole && places.map((p) => <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} />)
+            whole && (
+              <>
+                {plantCount > LARGE && (
+                  <NeedsSwitch checked={onlyNeedy} onChange={setOnlyNeedy} count={needy.size} of={plantCount} />
+                )}
+                <div className="flex flex-wrap gap-3">
+                  {shown.map((p) => (
+                    <PlaceStrip key={p.place.id} view={p} day={chosen?.day ?? garden.today} tasks={today} />
+                  ))}
+                </div>
+                {onlyNeedy && shown.length === 0 && <p className="text-soft">No plant needs anything today.</p>}
+              </>
+            )
           )}
           {may('keep') && (
             <div className="flex flex-wrap gap-2">
@@ -96,7 +121,31 @@ function Garden({ view }: { view: GardenView }) {
             </div>
           )}
         </div>
+        {!chosen && places.length > 0 && (
+          <div className="min-w-0 lg:col-start-2">
+            <Steadiness places={names} />
+          </div>
+        )}
       </div>
     </>
+  );
+}
+
+/** In a large garden: only the plants that ask for something today. */
+function NeedsSwitch({
+  checked,
+  onChange,
+  count,
+  of,
+}: {
+  checked: boolean;
+  onChange: (only: boolean) => void;
+  count: number;
+  of: number;
+}) {
+  return (
+    <SwitchField checked={checked} onChange={onChange}>
+      Only what needs something: {count} of {of} plants
+    </SwitchField>
   );
 }

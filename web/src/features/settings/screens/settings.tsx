@@ -8,6 +8,8 @@ import { useFormat, useLink, useMay } from '../../../lib/garden-context';
 import { linkTo, ROUTES } from '../../../lib/paths';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
+import { SignOut } from '../../../ui/sign-out';
+import { useOutbox } from '../../../offline/use-outbox';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../garden/components/garden-page';
@@ -74,6 +76,8 @@ function PeopleAndAccount() {
         <Link className={buttonLook('quiet')} to={ROUTES.account}>
           <UserRound aria-hidden size={17} /> Your account
         </Link>
+        {/* at a desk it stands in the header */}
+        <SignOut named list={useOutbox()} className={`${buttonLook('quiet')} sm:hidden`} />
       </div>
     </Panel>
   );

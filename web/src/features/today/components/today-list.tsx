@@ -9,6 +9,7 @@ import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-conte
 import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
+import { useWide } from '../../../ui/use-wide';
 import { useWrite } from '../../../ui/use-write';
 import { SoilFeel } from '../../records/components/soil-feel';
 import { Budget } from './budget';
@@ -16,8 +17,8 @@ import { Picks } from './picks';
 import { TASK_ICONS } from '../task-icons';
 import { doTask, postponeTask, undoTask } from '../writes';
 
-/** So many lines stand open; the rest folds. */
-const MOST_OPEN = 7;
+/** So many lines stand open, on a phone and at a desk; the rest folds. */
+const MOST_OPEN = { phone: 3, desk: 5 };
 /** So many things that wait are told in full. */
 const MOST_WAITING = 3;
 
@@ -39,11 +40,15 @@ export function TodayList({ tasks, orderOf }: Props) {
   const litres = due.reduce((sum, t) => sum + (t.litres ?? 0), 0);
   const minutes = due.reduce((sum, t) => sum + t.minutes, 0);
   // what fits into a given time stands open, all of it
-  const rest = budget === null ? due.slice(MOST_OPEN) : [];
+  const most = useWide() ? MOST_OPEN.desk : MOST_OPEN.phone;
+  const rest = budget === null ? due.slice(most) : [];
   const left = all.length - due.length;
   return (
-    <Panel title="Today">
-      {all.length > 0 && <Budget minutes={budget} onChange={setBudget} />}
+    <Panel label="Today" className="px-4 pt-2 pb-3">
+      <div className="flex items-center justify-between gap-3">
+        <h2 className="text-xl">Today</h2>
+        {all.length > 0 && <Budget minutes={budget} onChange={setBudget} />}
+      </div>
       {due.length === 0 && all.length > 0 ? (
         <p className="mt-2 text-soft">Nothing of it fits into that time.</p>
       ) : due.length === 0 ? (
@@ -55,7 +60,7 @@ export function TodayList({ tasks, orderOf }: Props) {
             {litres > 0 ? `, ${format.litres(litres)} of water` : ''}
           </p>
           <ul className="mt-1 divide-y divide-line">
-            {(budget === null ? due.slice(0, MOST_OPEN) : due).map((t) => (
+            {(budget === null ? due.slice(0, most) : due).map((t) => (
               <Task key={t.key} task={t} />
             ))}
           </ul>
@@ -101,7 +106,7 @@ function Task({ task }: { task: TaskDto }) {
   const Icon = TASK_ICONS[task.source];
   const dose = task.amount ?? doseInWords(task.dose, format);
   return (
-    <li className="py-3">
+    <li className="py-2.5">
       <div className="flex gap-3">
         <Icon
           aria-hidden
@@ -116,48 +121,62 @@ function Task({ task }: { task: TaskDto }) {
           <p className="text-sm text-soft">
             {task.where}. {sentence(task.why)}
           </p>
-          {task.parts && (
-            <ul className="mt-1 list-disc pl-5 text-sm">
-              {task.parts.map((part) => (
-                <li key={part}>{part}</li>
-              ))}
-            </ul>
-          )}
-          {task.acts && (
-            <ul className="mt-1 list-disc pl-5 text-sm">
-              {task.acts.map((a) => (
-                <li key={a.text}>
-                  <strong>{a.on <= garden.today ? 'Today' : format.day(a.on)}:</strong> {a.text}
-                </li>
-              ))}
-            </ul>
-          )}
-          {task.sequence && (
-            <details className="text-sm">
-              <summary className="min-h-6 cursor-pointer font-semibold text-leaf">How, step by step</summary>
-              <ol className="list-decimal pl-5">
-                {task.sequence.map((t) => (
-                  <li key={t} className="py-0.5">
-                    {t}
-                  </li>
-                ))}
-              </ol>
-            </details>
-          )}
-          {task.cautions.length > 0 && (
-            <details className="text-sm">
-              <summary className="min-h-6 cursor-pointer text-soft">Mind</summary>
-              <ul className="list-disc pl-5">
-                {task.cautions.map((c) => (
-                  <li key={c}>{c}</li>
-                ))}
-              </ul>
-            </details>
-          )}
+          <Steps task={task} />
           {may('record') && <Answers task={task} />}
         </div>
       </div>
     </li>
+  );
+}
+
+/** What is done in it, plant by plant, day by day or hand by hand, and what to mind: behind one touch, so that the list stays short. */
+function Steps({ task }: { task: TaskDto }) {
+  const format = useFormat();
+  const { today } = useGarden();
+  const { parts, acts, sequence, cautions } = task;
+  const told = [
+    acts && `What to do: ${acts.length} ${acts.length === 1 ? 'thing' : 'things'}`,
+    parts && 'Plant by plant',
+    sequence && 'How, step by step',
+    cautions.length > 0 && (acts || parts || sequence ? 'what to mind' : 'Mind'),
+  ].filter(Boolean);
+  if (told.length === 0) return null;
+  return (
+    <details className="text-sm">
+      <summary className="min-h-6 cursor-pointer font-semibold text-leaf">{told.join(', ')}</summary>
+      {acts && (
+        <ul className="mt-1 list-disc pl-5">
+          {acts.map((a) => (
+            <li key={a.text}>
+              <strong>{a.on <= today ? 'Today' : format.day(a.on)}:</strong> {a.text}
+            </li>
+          ))}
+        </ul>
+      )}
+      {parts && (
+        <ul className="mt-1 list-disc pl-5">
+          {parts.map((part) => (
+            <li key={part}>{part}</li>
+          ))}
+        </ul>
+      )}
+      {sequence && (
+        <ol className="list-decimal pl-5">
+          {sequence.map((t) => (
+            <li key={t} className="py-0.5">
+              {t}
+            </li>
+          ))}
+        </ol>
+      )}
+      {cautions.length > 0 && (
+        <ul className="mt-1 list-disc pl-5 text-soft">
+          {cautions.map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
+      )}
+    </details>
   );
 }
 

@@ -5,27 +5,32 @@ import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
+import { useWide } from '../../../ui/use-wide';
 import { plansQuery } from '../queries';
 
 /** Which places swing and which are due first, and what would change it; the most worrying first. */
 export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
   const garden = useGarden();
   const link = useLink();
+  const wide = useWide();
   const plans = useQuery(plansQuery(garden.id)).data ?? [];
   const known = plans
     .filter((p) => p.pours.some((pour) => pour.fractionAvailable !== null))
     .sort((a, b) => (a.dueInDays ?? 9) - (b.dueInDays ?? 9) || (a.evenness ?? 1) - (b.evenness ?? 1));
   if (known.length === 0) return null;
   return (
-    <Panel title="How steady the water is" className="mt-4">
-      <ul className="mt-1 divide-y divide-line">
-        {known.map((p) => (
-          <Line key={p.placeId} plan={p} name={places.find((place) => place.id === p.placeId)?.name ?? ''} />
-        ))}
-      </ul>
-      <Link className={`${buttonLook('quiet')} -ml-3`} to={link('bench', {})}>
-        <Scale aria-hidden size={18} /> Try habits side by side
-      </Link>
+    <Panel label="How steady the water is">
+      <details open={wide}>
+        <summary className="min-h-6 cursor-pointer font-head text-xl font-semibold">How steady the water is</summary>
+        <ul className="mt-1 divide-y divide-line">
+          {known.map((p) => (
+            <Line key={p.placeId} plan={p} name={places.find((place) => place.id === p.placeId)?.name ?? ''} />
+          ))}
+        </ul>
+        <Link className={`${buttonLook('quiet')} -ml-3`} to={link('bench', {})}>
+          <Scale aria-hidden size={18} /> Try habits side by side
+        </Link>
+      </details>
     </Panel>
   );
 }

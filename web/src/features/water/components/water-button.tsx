@@ -25,7 +25,7 @@ export function WaterButton({ view }: { view: PlaceOnView }) {
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger className={buttonLook('quiet')} aria-label={`Water ${place.name}`}>
-        <Droplets aria-hidden size={18} /> Water
+        <Droplets aria-hidden size={18} /> <span className="@max-[17rem]:hidden">Water</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

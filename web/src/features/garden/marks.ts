@@ -1,0 +1,42 @@
+import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
+import { DRY_LEFT } from '@candid-leaf/core/water';
+
+/** What a plant in the garden asks for, the most pressing first; each has a shape and a word of its own. */
+export const MARKS = ['sick', 'unclear', 'dry', 'ripe', 'look', 'wet'] as const;
+export type Mark = (typeof MARKS)[number];
+
+/** So much water left that more would do no good (judgement: a can poured now runs through). */
+const WET_LEFT = 0.97;
+
+const isFor = (task: TaskDto, plantId: string, placeId: string): boolean =>
+  task.plantId !== null
+    ? task.plantId === plantId
+    : task.placeId === placeId && (task.plantIds?.includes(plantId) ?? true);
+
+/**
+ * The marks of a plant, from what is known of it and from today's tasks.
+ * @param tasks those of the garden; what is held counts for nothing
+ */
+export function marksOf(view: PlantOnView, placeId: string, tasks: readonly TaskDto[], today: string): Mark[] {
+  const due = tasks.filter((t) => !t.held && t.dueOn <= today && isFor(t, view.plant.id, placeId));
+  const left = view.fractionAvailable;
+  const has: Record<Mark, boolean> = {
+    sick: view.finding !== null && !view.finding.harmless,
+    unclear: view.unclear,
+    dry: left !== null && left < DRY_LEFT,
+    ripe: due.some((t) => t.picks),
+    look: due.some((t) => t.round || t.see || t.source === 'look-again'),
+    wet: left !== null && left >= WET_LEFT,
+  };
+  return MARKS.filter((m) => has[m]);
+}
+
+/** Plants that need something today: a mark that asks for an act. */
+export function inNeed({ places, today, garden }: GardenView): ReadonlySet<string> {
+  const asks = (m: Mark): boolean => m !== 'wet';
+  return new Set(
+    places.flatMap((p) =>
+      p.plants.filter((x) => marksOf(x, p.place.id, today, garden.today).some(asks)).map((x) => x.plant.id),
+    ),
+  );
+}
