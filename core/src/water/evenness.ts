@@ -18,3 +18,11 @@ export function evenness(days: readonly EvennessDay[]): number | null {
   const steady = Math.max(0, 1 - change / (days.length - 1) / 0.25);
   return steady * (days.filter((d) => !isShortOfWater(d) && !d.waterlogged).length / days.length);
 }
+
+/** From here on the water is steady, or at least swings only a little (judgement). */
+const STEADY = 0.7;
+const LITTLE = 0.45;
+
+/** How even the water was, in a word for a gardener; the number stands behind it. */
+export const evennessInWords = (evenness: number): string =>
+  evenness >= STEADY ? 'steady' : evenness >= LITTLE ? 'swings a little' : 'swings hard';

@@ -65,15 +65,20 @@ const LOOKS: Record<Mark, { icon: LucideIcon; word: string; look: string }> = {
 function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mark[] }) {
   const format = useFormat();
   const { today } = useGarden();
-  if (first && (first !== 'wet' || !view.finding)) {
+  const harmless = view.finding?.harmless && <span className="text-soft">{view.finding.label}: harmless</span>;
+  // that it is wet is said where nothing else is
+  if (first && (first !== 'wet' || (!harmless && view.lastLook !== today))) {
     const { icon: Icon, word, look } = LOOKS[first];
     return (
-      <span className={`inline-flex items-start gap-1 text-left ${look}`}>
-        <Icon aria-hidden size={15} className="mt-0.5 shrink-0" /> {first === 'sick' ? view.finding?.label : word}
-      </span>
+      <>
+        <span className={`inline-flex items-start gap-1 text-left ${look}`}>
+          <Icon aria-hidden size={15} className="mt-0.5 shrink-0" /> {first === 'sick' ? view.finding?.label : word}
+        </span>
+        {harmless && <span className="block">{harmless}</span>}
+      </>
     );
   }
-  if (view.finding) return <span className="text-soft">{view.finding.label}: harmless</span>;
+  if (harmless) return harmless;
   if (!view.lastLook) return <span className="text-soft">not looked at yet</span>;
   return (
     <span className="text-soft">

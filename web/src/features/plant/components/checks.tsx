@@ -13,8 +13,16 @@ const worthAButton = (shown: readonly CheckOutcome[], most: number): CheckOutcom
   ...shown.filter((f) => f.present.length === 0),
 ];
 
-/** What to look at to be surer, the most telling first. What it showed is told with one touch, and the finding moves at once. */
-export function Checks({ view, most, reading }: { view: PlantView; most: number; reading: boolean }) {
+interface Props {
+  view: PlantView;
+  /** of the checks, the most telling first: from this one, to before that one */
+  from: number;
+  to: number;
+  reading: boolean;
+}
+
+/** What to look at to be surer. What it showed is told with one touch, and the finding moves at once. */
+export function Checks({ view, from, to, reading }: Props) {
   const say = useSay();
   const inspection = useInspection(view, (e) => say(e.message, { bad: true }));
   const { report, plant } = view;
@@ -27,7 +35,7 @@ export function Checks({ view, most, reading }: { view: PlantView; most: number;
   return (
     <>
       <ol className="mt-1 flex flex-col gap-3">
-        {report.nextChecks.slice(0, most).map((c, i) => {
+        {report.nextChecks.slice(from, to).map((c, i) => {
           const row = checkRow(c.check);
           return (
             <li key={c.check}>
@@ -40,7 +48,7 @@ export function Checks({ view, most, reading }: { view: PlantView; most: number;
                   aria-label={`${row.label}: what it showed`}
                   className="mt-1.5 flex flex-wrap gap-1.5 print:hidden"
                 >
-                  {worthAButton(c.mayShow, i === 0 ? 6 : 3).map((f) => (
+                  {worthAButton(c.mayShow, from + i === 0 ? 6 : 3).map((f) => (
                     <Button
                       key={f.text}
                       className="px-3 text-sm"
@@ -56,7 +64,7 @@ export function Checks({ view, most, reading }: { view: PlantView; most: number;
           );
         })}
       </ol>
-      {!reading && (
+      {!reading && from === 0 && (
         <Link className={`${buttonLook('quiet')} mt-2 -ml-3 print:hidden`} to={link('look', { plantId: plant.id })}>
           <Eye aria-hidden size={18} /> Look it over again
         </Link>

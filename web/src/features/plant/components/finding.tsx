@@ -2,8 +2,10 @@ import type { PlantView } from '@candid-leaf/contract';
 import {
   CLEAR_FROM,
   disorderRow,
+  doseInWords,
   DRIVERS,
   headline,
+  remedyRow,
   sureness,
   unexplainedInWords,
   whyHere,
@@ -13,54 +15,120 @@ import type { Crop, DisorderCode } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { BookOpen, Sun } from 'lucide-react';
 import { Link } from 'react-router';
-import { useLink } from '../../../lib/garden-context';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Checks } from './checks';
+import { stepsFor } from './steps';
 
 interface Props {
   view: PlantView;
-  driver: string | null;
-  onDriver: (driver: string | null) => void;
   /** somebody else's plant: nothing can be recorded */
   reading: boolean;
 }
 
-/** What it is, as a sentence with its reasons under it; how sure; what else it could be; what would make it surer. */
-export function FindingPanel({ view, driver, onDriver, reading }: Props) {
+/** What explains something that was seen; what explains nothing is background, and no answer. */
+export const leaderOf = ({ report }: PlantView): Diagnosis | undefined =>
+  report.diagnosis.find((d) => d.explains.length > 0);
+export const isClear = (d: Diagnosis): boolean => d.probability >= CLEAR_FROM;
+
+/** The answer in one look: what it is, how sure, what to do first, and the one check that would change it. */
+export function AnswerPanel({ view, reading }: Props) {
   const { report, plant } = view;
-  // what explains nothing that was seen is background, and no answer
-  const leader = report.diagnosis.find((d) => d.explains.length > 0);
+  const leader = leaderOf(view);
   if (!leader)
     return report.unexplained.length > 0 ? (
       <Unexplained view={view} reading={reading} />
     ) : (
       <NothingReported plantId={plant.id} reading={reading} />
     );
-  const clear = leader.probability >= CLEAR_FROM;
+  const clear = isClear(leader);
   return (
     <Panel main label="Finding">
       <h2 className="text-2xl">{headline(report.diagnosis, report.unexplained)}</h2>
-      <div className={clsx(clear && 'grid gap-x-10 lg:grid-cols-[3fr_2fr]')}>
-        {clear && <WhyHere view={view} leader={leader} driver={driver} onDriver={onDriver} />}
-        <div>
-          <ToBeSurer view={view} leader={leader} clear={clear} reading={reading} />
-          <Others view={view} leader={leader} clear={clear} />
-          {report.unexplained.length > 0 && <p className="mt-3">{unexplainedInWords(report.unexplained)}</p>}
-          {report.notKnown.length > 0 && (
-            <details className="mt-3">
-              <summary className="min-h-8 cursor-pointer text-soft">
-                What the records could not say ({report.notKnown.length})
-              </summary>
-              <ul className="list-disc pl-6">
-                {report.notKnown.map((t) => (
-                  <li key={t}>{t}</li>
-                ))}
-              </ul>
-            </details>
-          )}
-        </div>
-      </div>
+      {clear && (
+        <>
+          <p className="mt-1 max-w-prose">
+            {disorderRow(leader.disorder).line}
+            {report.harmless && ' Nothing needs doing.'}
+          </p>
+          <Bar d={leader} />
+          <FirstAct view={view} disorder={leader.disorder} />
+        </>
+      )}
+      <OneCheck view={view} leader={leader} clear={clear} reading={reading} />
+    </Panel>
+  );
+}
+
+/** The gentlest thing that helps, with its amount, its day and what to mind. */
+function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode }) {
+  const format = useFormat();
+  const { today } = useGarden();
+  const first = stepsFor(view, disorder).find((r) => r.step === 1);
+  if (!first) return null;
+  const dose = doseInWords(first.dose, format);
+  return (
+    <div className="mt-3 rounded-xl bg-leafwash px-3 py-2">
+      <p>
+        <span className="text-soft">First: </span>
+        <strong>{remedyRow(first.remedy).label}</strong>
+        {dose && <span className="tabular-nums">: {dose}</span>}
+        <span className="text-soft">, {first.when <= today ? 'today' : format.day(first.when)}</span>
+      </p>
+      {first.cautions.map((c) => (
+        <p key={c} className="mt-1 text-sm">
+          {c}
+        </p>
+      ))}
+    </div>
+  );
+}
+
+function OneCheck({ view, leader, clear, reading }: BesideProps & { reading: boolean }) {
+  const [first] = view.report.nextChecks;
+  if (!first) return null;
+  // once it is settled, the look goes on to what the records make likely beside it
+  const aboutIt = first.splits.includes(leader.disorder);
+  return (
+    <>
+      <h3 className="mt-3 font-body font-semibold">
+        {!clear ? 'Look at this first' : aboutIt ? 'To be surer' : 'Worth a look too'}
+      </h3>
+      <Checks view={view} from={0} to={1} reading={reading} />
+    </>
+  );
+}
+
+/** What it could be beside that, what else would tell, and what nobody knows. */
+export function BesidePanel({ view, reading }: Props) {
+  const { report } = view;
+  const leader = leaderOf(view);
+  if (!leader) return null;
+  const clear = isClear(leader);
+  const more = report.nextChecks.slice(1, clear ? 2 : 4).length;
+  return (
+    <Panel label="Beside that">
+      {more > 0 && (
+        <>
+          <h3 className="font-body font-semibold">What else would tell</h3>
+          <Checks view={view} from={1} to={clear ? 2 : 4} reading={reading} />
+        </>
+      )}
+      <Others view={view} leader={leader} clear={clear} />
+      {report.unexplained.length > 0 && <p className="mt-3">{unexplainedInWords(report.unexplained)}</p>}
+      {report.notKnown.length > 0 && (
+        <details className="mt-3">
+          <summary className="min-h-8 cursor-pointer text-soft">
+            What the records could not say ({report.notKnown.length})
+          </summary>
+          <ul className="list-disc pl-6">
+            {report.notKnown.map((t) => (
+              <li key={t}>{t}</li>
+            ))}
+          </ul>
+        </details>
+      )}
     </Panel>
   );
 }
@@ -72,7 +140,7 @@ function Unexplained({ view, reading }: { view: PlantView; reading: boolean }) {
     <Panel main label="Finding">
       <h2 className="text-2xl">{headline([], report.unexplained)}</h2>
       <p className="mt-1 max-w-prose">{unexplainedInWords(report.unexplained)}</p>
-      {report.nextChecks.length > 0 && <Checks view={view} most={4} reading={reading} />}
+      {report.nextChecks.length > 0 && <Checks view={view} from={0} to={4} reading={reading} />}
     </Panel>
   );
 }
@@ -99,32 +167,21 @@ function NothingReported({ plantId, reading }: { plantId: string; reading: boole
 
 const MOST_REASONS = 5;
 
-/** How sure, and why here: each reason lights up its days when it is touched. */
-function WhyHere({
-  view: { report, plant },
-  leader,
-  driver,
-  onDriver,
-}: Pick<Props, 'view' | 'driver' | 'onDriver'> & { leader: Diagnosis }) {
+interface WhyProps {
+  view: PlantView;
+  driver: string | null;
+  onDriver: (driver: string | null) => void;
+}
+
+/** Why here: each reason lights up its days when it is touched. */
+export function WhyPanel({ view: { plant }, leader, driver, onDriver }: WhyProps & { leader: Diagnosis }) {
   const link = useLink();
   const row = disorderRow(leader.disorder);
   const why = whyHere(leader, MOST_REASONS);
   return (
-    <div>
-      <p className="mt-1 max-w-prose">
-        {row.line}
-        {report.harmless && ' Nothing needs doing.'}
-      </p>
-      <Bar d={leader} />
-      <Link
-        className={clsx(buttonLook('quiet'), '-ml-4 print:hidden')}
-        to={link('disorder', { disorder: leader.disorder }, { crop: plant.crop })}
-      >
-        <BookOpen aria-hidden size={18} /> {row.label} in the handbook
-      </Link>
-      <h3 className="mt-3 font-body font-semibold">
-        Why here <span className="font-normal text-soft">(touch a reason to light up its days)</span>
-      </h3>
+    <Panel label="Why here">
+      <h2 className="text-xl">Why here</h2>
+      {leader.drivers.length > 0 && <p className="text-sm text-soft">Touch a reason to light up its days.</p>}
       {leader.drivers.length === 0 ? (
         <p className="text-soft">{why[0]}</p>
       ) : (
@@ -148,7 +205,13 @@ function WhyHere({
         </ul>
       )}
       <Evidence d={leader} />
-    </div>
+      <Link
+        className={clsx(buttonLook('quiet'), '-mb-1 -ml-4 print:hidden')}
+        to={link('disorder', { disorder: leader.disorder }, { crop: plant.crop })}
+      >
+        <BookOpen aria-hidden size={18} /> {row.label} in the handbook
+      </Link>
+    </Panel>
   );
 }
 
@@ -156,22 +219,6 @@ interface BesideProps {
   view: PlantView;
   leader: Diagnosis;
   clear: boolean;
-}
-
-function ToBeSurer({ view, leader, clear, reading }: BesideProps & { reading: boolean }) {
-  const { nextChecks } = view.report;
-  const [first] = nextChecks;
-  if (!first) return null;
-  // once it is settled, the look goes on to what the records make likely beside it
-  const aboutIt = first.splits.includes(leader.disorder);
-  return (
-    <>
-      <h3 className="mt-3 font-body font-semibold">
-        {!clear ? 'Look at this first' : aboutIt ? 'To be surer' : 'Worth a look too'}
-      </h3>
-      <Checks view={view} most={clear ? 2 : 4} reading={reading} />
-    </>
-  );
 }
 
 /** What else it could be; where nothing else is likely, what it is easily taken for. */

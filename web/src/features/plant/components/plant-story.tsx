@@ -1,24 +1,28 @@
 import { SupportPanel } from './support-panel';
 import { CutsPanel } from './cuts-panel';
 import type { PlantView } from '@candid-leaf/contract';
-import { CLEAR_FROM } from '@candid-leaf/core/diagnosis';
 import type { Part } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
+import clsx from 'clsx';
 import { Droplets, FileText, Pencil, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
+import { Fold } from '../../../ui/fold';
+import { Menu, MenuLink } from '../../../ui/menu';
 import { Panel } from '../../../ui/panel';
+import { useWide } from '../../../ui/use-wide';
 import { percent } from '../../../ui/water-left';
+import { Evenness } from '../../water/components/evenness';
 import { Photos } from '../../photos/components/photos';
 import { RecordList } from '../../records/components/record-list';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { Strands } from '../strands/strands';
 import { Ended } from './ended';
 import { FeedingPanel } from './feeding-panel';
-import { FindingPanel } from './finding';
+import { AnswerPanel, BesidePanel, isClear, leaderOf, WhyPanel } from './finding';
 import { FollowUp } from './follow-up';
 import { NextHere } from './next-here';
 import { TouchPlant } from './touch-plant';
@@ -31,7 +35,7 @@ const WITHOUT_DAY: ReadonlySet<string> = new Set(['place', 'plant', 'sign']);
 /** All days that speak for the leading finding, until one reason is touched. */
 function litDays(view: PlantView, driver: string | null): Set<Day> {
   const [leader] = view.report.diagnosis;
-  if (!leader || leader.probability < CLEAR_FROM) return new Set();
+  if (!leader || !isClear(leader)) return new Set();
   return new Set(
     leader.drivers
       .filter((d) => driver === null || d.driver === driver)
@@ -53,50 +57,60 @@ export function PlantStory({ view, neighbours = false }: Props) {
   const [driver, setDriver] = useState<string | null>(null);
   const lit = useMemo(() => litDays(view, driver), [view, driver]);
   const target = { plantId: plant.id, placeId: null, name: plant.name };
+  const leader = leaderOf(view);
   return (
     <>
       <Heading view={view} neighbours={neighbours} />
       {ended ? <Ended view={view} ended={ended} /> : <FollowUp view={view} />}
-      <div className="grid gap-4 lg:grid-cols-[20rem_1fr]">
-        <Drawn view={view} reading={reading} />
-        <div className="min-w-0 lg:order-3 lg:col-span-2">
-          <FindingPanel view={view} driver={driver} onDriver={setDriver} reading={reading} />
-        </div>
+      <div className="grid gap-4 lg:grid-cols-[19rem_1fr]">
         <div className="min-w-0 lg:order-2">
+          <AnswerPanel view={view} reading={reading} />
+        </div>
+        <Drawn view={view} reading={reading} />
+      </div>
+      <div className={clsx('mt-4 grid gap-4', leader && isClear(leader) && 'lg:grid-cols-[24rem_1fr]')}>
+        {leader && isClear(leader) && <WhyPanel view={view} leader={leader} driver={driver} onDriver={setDriver} />}
+        <div className="min-w-0">
           <Strands view={view} lit={lit} photos={!neighbours} />
           <Trends view={view} />
         </div>
-        <div className="lg:order-4 lg:col-span-2">
+      </div>
+      <div className="mt-4 flex flex-col gap-4">
+        <Fold title="What to do, step by step">
           <WhatToDo view={view} reading={reading} />
-        </div>
+        </Fold>
+        <Fold title="What else it could be">
+          <BesidePanel view={view} reading={reading} />
+        </Fold>
         {!reading && (
-          <div className="grid items-start gap-4 lg:order-5 lg:col-span-2 lg:grid-cols-2">
-            <div className="flex flex-col gap-4">
-              <NextHere view={view} />
-              <CutsPanel view={view} />
+          <Fold title="Next here: water, cuts, feed, ties">
+            <div className="grid items-start gap-4 lg:grid-cols-2">
+              <div className="flex flex-col gap-4">
+                <NextHere view={view} />
+                <CutsPanel view={view} />
+              </div>
+              <div className="flex flex-col gap-4">
+                <FeedingPanel view={view} />
+                <SupportPanel view={view} />
+              </div>
             </div>
-            <div className="flex flex-col gap-4">
-              <FeedingPanel view={view} />
-              <SupportPanel view={view} />
-            </div>
-          </div>
+          </Fold>
         )}
         {!neighbours && (
-          <Photos
-            of={{ plantId: plant.id }}
-            name={plant.name}
-            reading={reading}
-            className="lg:order-6 lg:col-span-2 print:hidden"
-          />
+          <Fold title="Photos" className="print:hidden">
+            <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
+          </Fold>
         )}
-        <Panel title="What was recorded" className="lg:order-6 lg:col-span-2">
-          <RecordList
-            records={view.records}
-            targetOf={
-              reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
-            }
-          />
-        </Panel>
+        <Fold title="All that was recorded">
+          <Panel title="What was recorded">
+            <RecordList
+              records={view.records}
+              targetOf={
+                reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
+              }
+            />
+          </Panel>
+        </Fold>
       </div>
     </>
   );
@@ -139,6 +153,7 @@ function Acts({ plant }: { plant: PlantView['plant'] }) {
   const may = useMay();
   const [recording, setRecording] = useState<'watering' | 'any' | null>(null);
   const at = { plantId: plant.id };
+  const wide = useWide();
   return (
     <div className="flex flex-wrap gap-1 print:hidden">
       {may('record') && (
@@ -151,14 +166,29 @@ function Acts({ plant }: { plant: PlantView['plant'] }) {
           </Button>
         </>
       )}
-      {may('keep') && (
-        <Link className={buttonLook('quiet')} to={link('plantEdit', at)}>
-          <Pencil aria-hidden size={17} /> Change
-        </Link>
+      {wide ? (
+        <>
+          {may('keep') && (
+            <Link className={buttonLook('quiet')} to={link('plantEdit', at)}>
+              <Pencil aria-hidden size={17} /> Change
+            </Link>
+          )}
+          <Link className={buttonLook('quiet')} to={link('plantSheet', at)}>
+            <FileText aria-hidden size={17} /> Case sheet
+          </Link>
+        </>
+      ) : (
+        <Menu label={`More of ${plant.name}`}>
+          {may('keep') && (
+            <MenuLink icon={Pencil} to={link('plantEdit', at)}>
+              Change
+            </MenuLink>
+          )}
+          <MenuLink icon={FileText} to={link('plantSheet', at)}>
+            Case sheet
+          </MenuLink>
+        </Menu>
       )}
-      <Link className={buttonLook('quiet')} to={link('plantSheet', at)}>
-        <FileText aria-hidden size={17} /> Case sheet
-      </Link>
       {recording && (
         <RecordSheet
           open
@@ -184,7 +214,7 @@ function Drawn({ view: { garden, plant, report, ended }, reading }: { view: Plan
   const look = (part: Part) => void navigate(link('look', { plantId: plant.id }, { part }));
   const { daily, evenness, known, nextWatering: next } = report.water;
   return (
-    <Panel label="The plant" className="p-3 lg:order-1 print:hidden">
+    <Panel label="The plant" className="p-3 print:hidden">
       {!reading && <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>}
       <TouchPlant plant={plant} signs={signs} onTouch={reading ? null : look} />
       {!ended && (
@@ -198,7 +228,12 @@ function Drawn({ view: { garden, plant, report, ended }, reading }: { view: Plan
               Water <strong>not known: feel the soil</strong>
             </>
           )}
-          {evenness !== null && <span className="text-soft"> · evenness {evenness.toFixed(2)} of 1</span>}
+          {evenness !== null && (
+            <span className="text-soft">
+              {' '}
+              · <Evenness of={evenness} />
+            </span>
+          )}
         </p>
       )}
       {next && !ended && (

@@ -17,6 +17,7 @@ import { Button } from '../../../ui/button';
 import { Counsel } from '../../../ui/counsel';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
+import { stepsFor } from './steps';
 import { startTreatment } from '../writes';
 
 /** What to do, gentlest first: each with its amount, its day, its cautions, and the sign that it worked. */
@@ -41,9 +42,7 @@ function ForOne({ view, disorder, alone, reading }: Props) {
   const format = useFormat();
   const { report, treatments } = view;
   const row = disorderRow(disorder);
-  const remedies = report.remedies
-    .filter((r) => r.forDisorder === disorder)
-    .sort((a, b) => (a.step || Infinity) - (b.step || Infinity));
+  const remedies = stepsFor(view, disorder);
   const open = treatments.find((t) => t.disorder === disorder && t.closedOn === null);
   const [first] = remedies;
   return (

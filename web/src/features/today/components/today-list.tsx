@@ -19,6 +19,8 @@ import { doTask, postponeTask, undoTask } from '../writes';
 
 /** So many lines stand open, on a phone and at a desk; the rest folds. */
 const MOST_OPEN = { phone: 3, desk: 5 };
+/** In a list of no more than this, all of each task stands open. */
+const SHORT = 3;
 /** So many things that wait are told in full. */
 const MOST_WAITING = 3;
 
@@ -61,7 +63,7 @@ export function TodayList({ tasks, orderOf }: Props) {
           </p>
           <ul className="mt-1 divide-y divide-line">
             {(budget === null ? due.slice(0, most) : due).map((t) => (
-              <Task key={t.key} task={t} />
+              <Task key={t.key} task={t} short={due.length <= SHORT} />
             ))}
           </ul>
         </>
@@ -78,7 +80,7 @@ export function TodayList({ tasks, orderOf }: Props) {
           </summary>
           <ul className="divide-y divide-line">
             {rest.map((t) => (
-              <Task key={t.key} task={t} />
+              <Task key={t.key} task={t} short={due.length <= SHORT} />
             ))}
           </ul>
         </details>
@@ -99,7 +101,7 @@ export function TodayList({ tasks, orderOf }: Props) {
   );
 }
 
-function Task({ task }: { task: TaskDto }) {
+function Task({ task, short }: { task: TaskDto; short: boolean }) {
   const garden = useGarden();
   const may = useMay();
   const format = useFormat();
@@ -121,7 +123,7 @@ function Task({ task }: { task: TaskDto }) {
           <p className="text-sm text-soft">
             {task.where}. {sentence(task.why)}
           </p>
-          <Steps task={task} />
+          <Steps task={task} open={short} />
           {may('record') && <Answers task={task} />}
         </div>
       </div>
@@ -130,7 +132,7 @@ function Task({ task }: { task: TaskDto }) {
 }
 
 /** What is done in it, plant by plant, day by day or hand by hand, and what to mind: behind one touch, so that the list stays short. */
-function Steps({ task }: { task: TaskDto }) {
+function Steps({ task, open }: { task: TaskDto; open: boolean }) {
   const format = useFormat();
   const { today } = useGarden();
   const { parts, acts, sequence, cautions } = task;
@@ -142,7 +144,7 @@ function Steps({ task }: { task: TaskDto }) {
   ].filter(Boolean);
   if (told.length === 0) return null;
   return (
-    <details className="text-sm">
+    <details className="text-sm" open={open}>
       <summary className="min-h-6 cursor-pointer font-semibold text-leaf">{told.join(', ')}</summary>
       {acts && (
         <ul className="mt-1 list-disc pl-5">

@@ -6,6 +6,7 @@ import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWide } from '../../../ui/use-wide';
+import { Evenness } from './evenness';
 import { plansQuery } from '../queries';
 
 /** Which places swing and which are due first, and what would change it; the most worrying first. */
@@ -35,12 +36,6 @@ export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
   );
 }
 
-/** From here on the water is steady, or at least only uneven (judgement). */
-const STEADY = 0.7;
-const UNEVEN = 0.45;
-const swing = (evenness: number): string =>
-  evenness >= STEADY ? 'steady' : evenness >= UNEVEN ? 'uneven' : 'swings hard';
-
 const due = (days: number): string => {
   if (days === 0) return ', due today';
   return `, due in ${days} ${days === 1 ? 'day' : 'days'}`;
@@ -59,7 +54,11 @@ function Line({ plan, name }: { plan: PlacePlanDto; name: string }) {
         {name}
       </Link>
       <span className="tabular-nums">
-        {plan.evenness !== null && `: ${swing(plan.evenness)} (${plan.evenness.toFixed(2)})`}
+        {plan.evenness !== null && (
+          <>
+            : <Evenness of={plan.evenness} />
+          </>
+        )}
         {plan.dueInDays !== null && due(plan.dueInDays)}
       </span>
       {change && plan.now && (

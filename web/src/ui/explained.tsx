@@ -1,0 +1,22 @@
+import { Popover } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** A figure in words that opens to what it is and how it was reckoned. */
+export function Explained({ says, children }: { says: ReactNode; children: ReactNode }) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="min-h-6 cursor-pointer underline decoration-soft decoration-dotted underline-offset-4">
+        {says}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          className="z-30 max-w-80 rounded-xl border border-line bg-card p-4 text-left shadow-xl"
+        >
+          {children}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
