@@ -95,12 +95,18 @@ try {
   });
   await desk.shoot('care');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await desk.page.getByRole('link', { name: 'Wall bed', exact: true }).first().click();
+  await desk.page
+    .getByRole('region', { name: 'Wall bed' })
+    .getByRole('link', { name: 'Wall bed', exact: true })
+    .click();
   await desk.page.getByRole('link', { name: 'Soil', exact: true }).click();
   await desk.page.getByRole('region', { name: 'Soil test' }).waitFor();
   await desk.shoot('soil');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await desk.page.getByRole('link', { name: 'Wall bed', exact: true }).first().click();
+  await desk.page
+    .getByRole('region', { name: 'Wall bed' })
+    .getByRole('link', { name: 'Wall bed', exact: true })
+    .click();
   await desk.page.getByRole('region', { name: 'The coming week' }).waitFor();
   await desk.shoot('plan');
   await desk.page.getByRole('link', { name: 'Try other habits here' }).click();
@@ -137,7 +143,10 @@ try {
   const phone = await open(PHONE);
   await phone.enter();
   await phone.shoot('garden-phone');
-  await phone.page.getByRole('link', { name: 'Clay pots', exact: true }).first().click();
+  await phone.page
+    .getByRole('region', { name: 'Clay pots' })
+    .getByRole('link', { name: 'Clay pots', exact: true })
+    .click();
   await phone.page.getByRole('region', { name: 'The coming week' }).waitFor();
   await phone.shoot('plan-phone');
   await phone.page.getByRole('link', { name: 'Garden', exact: true }).click();

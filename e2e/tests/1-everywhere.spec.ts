@@ -7,7 +7,10 @@ async function views(page: Page): Promise<[string, string][]> {
   const garden = new URL(page.url()).pathname;
   const hrefOf = async (name: string) => (await page.getByRole('link', { name }).first().getAttribute('href'))!;
   const sick = await hrefOf('Junction Bell');
-  const bed = (await page.getByRole('link', { name: 'Wall bed' }).getAttribute('href'))!.replace(/\/plan$/, '');
+  const bed = (await page
+    .getByRole('region', { name: 'Wall bed' })
+    .getByRole('link', { name: 'Wall bed' })
+    .getAttribute('href'))!.replace(/\/plan$/, '');
   return [
     ['garden', garden],
     ['a day of the garden', `${garden}?day=2026-07-14`],

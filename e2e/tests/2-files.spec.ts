@@ -70,7 +70,9 @@ test('a whole garden goes out as one file, into an empty one, and out again the 
   await page
     .getByLabel('Choose a garden’s file')
     .setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: out });
-  await expect(page.getByRole('link', { name: 'Wall bed', exact: true })).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Wall bed' }).getByRole('link', { name: 'Wall bed', exact: true }),
+  ).toBeVisible();
   await expect(page.getByRole('heading', { level: 1, name: 'Behind the old halt' })).toBeAttached();
   await page.goto(`/gardens/${empty}/files`);
   expect((await save()).equals(out)).toBe(true);

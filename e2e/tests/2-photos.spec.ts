@@ -76,7 +76,7 @@ test('photos of a plant and of a sign: upright, small and without their place be
 
   // a place has photos too
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await page.getByRole('link', { name: 'Wall pot', exact: true }).click();
+  await page.getByRole('region', { name: 'Wall pot' }).getByRole('link', { name: 'Wall pot', exact: true }).click();
   await page.getByLabel('Take or choose a photo of Wall pot').setInputFiles(await phonePhoto());
   await expect(page.getByRole('img', { name: 'Wall pot on 18 July' })).toBeVisible();
 });

@@ -89,7 +89,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
   });
 
   await test.step('a finger corrects the plan: it was drier than the balance thought', async () => {
-    await page.getByRole('link', { name: 'Drip bed', exact: true }).click();
+    await page.getByRole('region', { name: 'Drip bed' }).getByRole('link', { name: 'Drip bed', exact: true }).click();
     const week = page.getByRole('region', { name: 'The coming week' });
     const left = () =>
       week
