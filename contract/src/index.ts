@@ -18,6 +18,7 @@ export * from './season.js';
 export * from './soil.js';
 export * from './sprays.js';
 export * from './today.js';
+export * from './towns.js';
 export * from './transfer.js';
 export * from './treatments.js';
 export * from './trials.js';

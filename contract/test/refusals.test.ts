@@ -2,7 +2,7 @@ import * as casefile from '@candid-leaf/core/casefile';
 import * as records from '@candid-leaf/core/records';
 import { checked, RefusedInput } from '@candid-leaf/core/records';
 import { getMetadataStorage } from 'class-validator';
-import * as contract from '../src/index';
+import * as contract from '@candid-leaf/contract';
 
 /** Every class that anything from outside is held against. */
 const CLASSES = Object.values({ ...contract, ...records, ...casefile }).filter(

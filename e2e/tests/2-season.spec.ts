@@ -96,7 +96,6 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await soil(18, { version: 1 });
   await goTo('2026-05-27');
   await expect(page.getByText(/Hardened off$/)).toBeVisible();
-  await page.getByText('How, step by step').click();
   await expect(page.getByText('Water it in until the soil has settled', { exact: false })).toBeVisible();
   await tick('Plant out Track Red');
   await expect(page.getByRole('link', { name: /^Track Red 2/ })).toBeVisible();

@@ -69,6 +69,10 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
   await test.step('warned of the heat in time, with dates and amounts, done with one touch', async () => {
     const today = page.getByRole('region', { name: 'Today' });
     await expect(today.getByText('Heat: Drip bed')).toBeVisible();
+    await today
+      .getByText(/^What to do: /)
+      .first()
+      .click();
     await expect(
       today
         .getByText(

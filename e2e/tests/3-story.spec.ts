@@ -25,11 +25,15 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
   await test.step('what it is, why here, how sure, what else, what to do', async () => {
     await expect(page.getByRole('heading', { name: /Blossom end rot, (very likely|almost certain)/ })).toBeVisible();
     const finding = page.getByRole('region', { name: 'Finding' });
-    const water = finding.getByRole('button', {
+    // the first act, with its amount and its day, stands with the answer
+    await expect(finding.getByText(/^First: .+, (today|\d+ July)$/)).toBeVisible();
+    const water = page.getByRole('region', { name: 'Why here' }).getByRole('button', {
       name: /Water that swung between dry and full: the pot ran dry by .* and was filled up again on/,
     });
     await expect(water).toBeVisible();
-    await expect(finding.getByText(/sunscald patch is pale and papery/)).toBeVisible();
+    await expect(
+      page.getByRole('region', { name: 'Beside that' }).getByText(/sunscald patch is pale and papery/),
+    ).toBeVisible();
     await expect(finding.getByRole('img', { name: /How sure/ })).toBeVisible();
     const strands = page.getByRole('figure', { name: /Strands/ });
     await water.click();

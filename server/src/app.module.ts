@@ -16,6 +16,7 @@ import { dataSourceOptions } from './database/data-source.js';
 import { openMigrated } from './database/migrate.js';
 import { FeedingModule } from './feeding/feeding.module.js';
 import { FailuresFilter } from './gate/failures.filter.js';
+import { GazetteerModule } from './gazetteer/gazetteer.module.js';
 import { GardenGuard } from './gardens/garden.guard.js';
 import { GardensModule } from './gardens/gardens.module.js';
 import { HealthModule } from './health/health.module.js';
@@ -45,6 +46,7 @@ const FEATURES = [
   HealthModule,
   AccountsModule,
   GardensModule,
+  GazetteerModule,
   PlacesModule,
   PlantsModule,
   ProductsModule,

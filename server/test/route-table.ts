@@ -277,6 +277,8 @@ export const ROUTES: Record<string, Row> = {
     cls: WateringTick,
     body: (w) => ({ recordId: w.recordId, key: `water:${w.placeId}` }),
   },
+  'GET /api/towns': { member: 200, query: () => '?name=Alba' },
+  'GET /api/towns/near': { member: 200, query: () => '?latitude=45&longitude=9' },
   'GET /api/gardens': READ,
   'PUT /api/gardens': { member: 200, cls: GardenInput, body: garden, foreign: (_m, t) => [garden(t)] },
   'GET /api/gardens/:gardenId': READ,

@@ -6,5 +6,6 @@ export * from './radiation.js';
 export * from './rain-seasons.js';
 export * from './random.js';
 export * from './reference-evapotranspiration.js';
+export * from './usual-frosts.js';
 export * from './weather-generator.js';
 export * from './weather-in-place.js';

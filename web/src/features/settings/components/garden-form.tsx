@@ -1,35 +1,54 @@
 import { GardenInput, type GardenDto } from '@candid-leaf/contract';
-import { METRIC } from '@candid-leaf/core/units';
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { v7 as uuid } from 'uuid';
+import { Controller, useForm, type Control } from 'react-hook-form';
 import { Button } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
+import { MonthDayField } from '../../../ui/month-day-field';
 import { MeasuredField } from '../../../ui/measured-field';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../garden/writes';
 import { OwnRules } from './own-rules';
 import { UnitsAndDates } from './units-and-dates';
 
-/** A garden's settings; also the form in which a new one is made. */
-export function GardenForm({ garden, onKept }: { garden: GardenDto | null; onKept: (g: GardenInput) => void }) {
-  const [id] = useState(() => garden?.id ?? uuid());
-  const save = useWrite(saveGarden, id);
-  const { today: _t, ...known } = garden ?? ({} as GardenDto);
+/** A day of frost, or none, on a calendar. */
+function FrostDay({
+  control,
+  name,
+  label,
+  garden,
+}: {
+  control: Control<GardenInput>;
+  name: 'lastFrost' | 'firstFrost';
+  label: string;
+  garden: GardenDto;
+}) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <MonthDayField
+          label={label}
+          value={field.value ?? null}
+          onChange={field.onChange}
+          none="no frost here"
+          dateForm={garden.dateForm}
+          weekStart={garden.weekStart}
+          error={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+/** A garden's settings. */
+export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: GardenInput) => void }) {
+  const save = useWrite(saveGarden, garden.id);
+  const { today: _t, ...known } = garden;
   const { register, control, handleSubmit, setError, formState } = useForm<GardenInput>({
     resolver: resolverFor(GardenInput),
-    defaultValues: garden
-      ? known
-      : {
-          id,
-          name: '',
-          timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-          units: METRIC,
-          weekStart: 'monday',
-          dateForm: 'd MMMM',
-        },
+    defaultValues: known,
   });
   const e = formState.errors;
   const submit = handleSubmit(async (input) => {
@@ -62,20 +81,8 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto | null; onKep
         />
         <MeasuredField control={control} name="elevationM" label="Elevation" quantity="elevationMetres" required />
         <TextField label="Time zone" error={e.timeZone?.message} {...register('timeZone')} />
-        <TextField
-          label="Usual last frost"
-          placeholder="MM-DD"
-          hint="month-day, empty if there is none"
-          error={e.lastFrost?.message}
-          {...register('lastFrost', emptyIsUnknown)}
-        />
-        <TextField
-          label="Usual first frost"
-          placeholder="MM-DD"
-          hint="month-day, empty if there is none"
-          error={e.firstFrost?.message}
-          {...register('firstFrost', emptyIsUnknown)}
-        />
+        <FrostDay control={control} name="lastFrost" label="Usual last frost" garden={garden} />
+        <FrostDay control={control} name="firstFrost" label="Usual first frost" garden={garden} />
         <SelectField
           label="Grown in"
           options={[

@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import { linkTo } from '../../../lib/paths';
-import { GardenForm } from '../components/garden-form';
+import { GardenStart } from '../start/garden-start';
 
 export function NewGarden() {
   const navigate = useNavigate();
@@ -8,9 +8,10 @@ export function NewGarden() {
     <main className="mx-auto max-w-3xl p-5">
       <h1 className="text-3xl">A new garden</h1>
       <p className="mt-1 mb-4 text-soft">
-        Where it lies decides how much sun it gets and how much water goes. A few kilometres more or less do not matter.
+        Where it lies decides how much sun it gets and how much water goes. The rest is proposed; change what you know
+        better.
       </p>
-      <GardenForm garden={null} onKept={(g) => void navigate(linkTo('garden', { gardenId: g.id }))} />
+      <GardenStart onKept={(gardenId) => void navigate(linkTo('garden', { gardenId }))} />
     </main>
   );
 }

@@ -1,0 +1,34 @@
+import { Type } from 'class-transformer';
+import { IsNumber, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+
+/** A town by the beginning of its name. */
+export class TownsCalled {
+  @IsString()
+  @MinLength(2)
+  @MaxLength(80)
+  name: string;
+}
+
+/** The town next to a point. */
+export class TownAt {
+  @Type(() => Number)
+  @IsNumber()
+  @Min(-90)
+  @Max(90)
+  latitude: number;
+
+  @Type(() => Number)
+  @IsNumber()
+  @Min(-180)
+  @Max(180)
+  longitude: number;
+}
+
+export interface TownDto {
+  name: string;
+  /** two letters, ISO 3166 */
+  country: string;
+  latitude: number;
+  longitude: number;
+  timeZone: string;
+}

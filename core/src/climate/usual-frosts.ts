@@ -1,0 +1,63 @@
+/** A day of the year, MM-DD. */
+type MonthDay = string;
+
+/** The usual last frost of spring and first of autumn; null: no frost is usual here. */
+export interface UsualFrosts {
+  lastFrost: MonthDay;
+  firstFrost: MonthDay;
+}
+
+/**
+ * Of low land by latitude, in the north, as days of a common year. Judgement after the usual maps of frost dates (from memory): inland and by the
+ * sea two or three weeks to either side, so what comes of it is a proposal and is called "about".
+ */
+const LOW_LAND: readonly (readonly [latitude: number, last: number, first: number])[] = [
+  [28, 32, 355],
+  [30, 56, 335],
+  [35, 82, 316],
+  [40, 103, 299],
+  [45, 116, 290],
+  [50, 126, 284],
+  [55, 136, 274],
+  [60, 147, 262],
+  [66, 160, 244],
+];
+/** Nearer to the equator than this frost is a matter of height alone. */
+const FROST_FROM = LOW_LAND[0]![0];
+/** No frost below this height near the equator (metres; judgement). */
+const TROPIC_FROST_M = 2000;
+/**
+ * Spring comes so many days later, and autumn so many sooner, for each 100 m. Hopkins's law has 4 days for 400 feet, 3.3 for 100 m (Hopkins 1918,
+ * "Periodical events and natural law as guides to agricultural research and practice"); high plains lag less (1 to 1.5), and most gardens on heights
+ * lie on them or in valleys: between the two.
+ */
+const DAYS_PER_100_M = 2;
+const YEAR = 365;
+/** Half a year on: the other hemisphere. */
+const SOUTH = 182;
+
+const monthDay = (dayOfYear: number): MonthDay => {
+  const at = new Date(Date.UTC(2025, 0, 1 + ((((dayOfYear - 1) % YEAR) + YEAR) % YEAR)));
+  return at.toISOString().slice(5, 10);
+};
+
+/**
+ * A proposal for the frost days of a place nobody has told of.
+ * @param latitude degrees, south is negative
+ * @param elevationM metres above the sea
+ * @returns null where frost is not usual, or where none of the year is surely free of it
+ */
+export function usualFrosts(latitude: number, elevationM: number): UsualFrosts | null {
+  const lat = Math.abs(latitude);
+  if (lat < FROST_FROM && elevationM < TROPIC_FROST_M) return null;
+  const above = LOW_LAND.findIndex(([l]) => l >= lat);
+  const [b, a] =
+    above < 0 ? [LOW_LAND.at(-1)!, LOW_LAND.at(-1)!] : [LOW_LAND[above]!, LOW_LAND[Math.max(0, above - 1)]!];
+  const share = b[0] === a[0] ? 0 : (lat - a[0]) / (b[0] - a[0]);
+  const up = (DAYS_PER_100_M * elevationM) / 100;
+  const last = Math.round(a[1] + share * (b[1] - a[1]) + up);
+  const first = Math.round(a[2] + share * (b[2] - a[2]) - up);
+  if (first - last < 30) return null;
+  const shift = latitude < 0 ? SOUTH : 0;
+  return { lastFrost: monthDay(last + shift), firstFrost: monthDay(first + shift) };
+}

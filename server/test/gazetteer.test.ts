@@ -1,0 +1,46 @@
+import type { TownDto } from '@candid-leaf/contract';
+import { gardener, startApp, type App } from './app.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+
+test('a town is found by its first letters, whatever its accents; with its point and its time zone', async () => {
+  const { agent } = await gardener(app);
+  const called = async (name: string) => (await agent.get('/api/towns').query({ name }).expect(200)).body as TownDto[];
+  // the larger of the same name first
+  expect((await called('Portland')).slice(0, 2).map((t) => [t.country, t.timeZone])).toEqual([
+    ['US', 'America/Los_Angeles'],
+    ['US', 'America/New_York'],
+  ]);
+  const [zurich] = await called('zur');
+  expect([zurich!.name, zurich!.country, zurich!.timeZone]).toEqual(['Zürich', 'CH', 'Europe/Zurich']);
+  // 47.37 N, 8.55 E
+  expect([zurich!.latitude, zurich!.longitude].map((x) => Math.round(x * 10) / 10)).toEqual([47.4, 8.6]);
+  expect(await called('Xqzzy nowhere')).toEqual([]);
+  expect((await called('san')).length).toBe(8);
+});
+
+test('a point has its nearest town and its own time zone, also across the line of the date', async () => {
+  const { agent } = await gardener(app);
+  const near = async (latitude: number, longitude: number) =>
+    (await agent.get('/api/towns/near').query({ latitude, longitude }).expect(200)).body as TownDto;
+  expect(await near(47.4, 8.5)).toMatchObject({ country: 'CH', timeZone: 'Europe/Zurich', latitude: 47.4 });
+  expect((await near(-17, -179.99)).country).toBe('FJ');
+});
+
+test('what is no name and no point is refused in words', async () => {
+  const { agent } = await gardener(app);
+  for (const [path, field] of [
+    ['/api/towns', 'name'],
+    ['/api/towns?name=a', 'name'],
+    ['/api/towns/near?latitude=91&longitude=0', 'latitude'],
+    ['/api/towns/near?latitude=x&longitude=0', 'latitude'],
+  ] as const) {
+    const { body } = await agent.get(path).expect(400);
+    expect((body as { faults: { path: string }[] }).faults[0]!.path).toBe(field);
+  }
+  await app.http().get('/api/towns?name=Alba').expect(401);
+});

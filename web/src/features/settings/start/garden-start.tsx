@@ -1,0 +1,231 @@
+import { GardenInput, type TownDto } from '@candid-leaf/contract';
+import { usualFrosts } from '@candid-leaf/core/climate';
+import { RefusedInput, checked } from '@candid-leaf/core/records';
+import { LocateFixed } from 'lucide-react';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { ApiError } from '../../../lib/api';
+import { Button } from '../../../ui/button';
+import { Choice } from '../../../ui/choice';
+import { faultsIn } from '../../../ui/faults';
+import { TextField } from '../../../ui/field';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { MonthDayField } from '../../../ui/month-day-field';
+import { Panel } from '../../../ui/panel';
+import { useWrite } from '../../../ui/use-write';
+import { saveGarden } from '../../garden/writes';
+import { UNIT_SETS, waysOf, type UnitSet } from './own-ways';
+import { townNear } from './queries';
+import { TownField, townInWords } from './town-field';
+
+/** How high a garden lies, where nobody knows it to the metre (judgement: the middle of what the words mean). */
+const HEIGHTS = { sea: 5, low: 100, hills: 350, mountains: 900 } as const;
+type Height = keyof typeof HEIGHTS | 'known';
+const HEIGHT_WORDS: [Height, string][] = [
+  ['sea', 'By the sea'],
+  ['low', 'Low land'],
+  ['hills', 'Hills'],
+  ['mountains', 'Mountains'],
+  ['known', 'I know it'],
+];
+type Frosts = { lastFrost: string | null; firstFrost: string | null };
+const NO_FROST: Frosts = { lastFrost: null, firstFrost: null };
+
+/** A garden in a minute: where it lies, by a town's name; all else is proposed and can be changed. */
+export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) {
+  const [id] = useState(() => uuid());
+  const [ways] = useState(() => waysOf(navigator.language));
+  const [name, setName] = useState('My garden');
+  const [town, setTown] = useState<TownDto | null>(null);
+  const [byNumbers, setByNumbers] = useState(false);
+  const [point, setPoint] = useState<{ latitude: number | null; longitude: number | null }>({
+    latitude: null,
+    longitude: null,
+  });
+  const [height, setHeight] = useState<Height>('low');
+  const [elevation, setElevation] = useState<number | null>(null);
+  const [own, setOwn] = useState<Partial<Frosts>>({});
+  const [units, setUnits] = useState<UnitSet>(ways.units);
+  const [faults, setFaults] = useState<Record<string, string>>({});
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const save = useWrite(saveGarden, id);
+  const elevationM = height === 'known' ? elevation : HEIGHTS[height];
+  const proposed: Frosts =
+    town && elevationM !== null && !Number.isNaN(elevationM)
+      ? (usualFrosts(town.latitude, elevationM) ?? NO_FROST)
+      : NO_FROST;
+  const frosts = { ...proposed, ...own };
+  const frost = (which: keyof Frosts, label: string) => (
+    <MonthDayField
+      label={label}
+      value={frosts[which]}
+      about={own[which] === undefined}
+      onChange={(day) => setOwn((o) => ({ ...o, [which]: day }))}
+      none="no frost here"
+      dateForm={ways.dateForm}
+      weekStart={ways.weekStart}
+      error={faults[which]}
+    />
+  );
+  const locate = () =>
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => void at(coords.latitude, coords.longitude),
+      () => setTrouble('This device does not say where it is. Type the next town instead.'),
+    );
+  const at = async (latitude: number, longitude: number): Promise<void> => {
+    try {
+      setTown(await townNear(Math.round(latitude * 1000) / 1000, Math.round(longitude * 1000) / 1000));
+      setTrouble(null);
+    } catch (error) {
+      setTrouble(
+        error instanceof ApiError ? (faultsIn(error)[0]?.reason ?? error.message) : 'The server cannot be reached.',
+      );
+    }
+  };
+  const keep = async () => {
+    if (!town) return setFaults({ town: 'Where the garden lies is needed: it decides how much water goes.' });
+    const garden = {
+      id,
+      name: name.trim(),
+      latitude: town.latitude,
+      longitude: town.longitude,
+      elevationM,
+      timeZone: town.timeZone,
+      ...frosts,
+      units: UNIT_SETS[units],
+      weekStart: ways.weekStart,
+      dateForm: ways.dateForm,
+    };
+    try {
+      await save.send({ garden: checked(GardenInput, garden) });
+      onKept(id);
+    } catch (error) {
+      const told = error instanceof RefusedInput ? error.faults : faultsIn(error as Error);
+      setFaults(Object.fromEntries(told.map((f) => [f.path, f.reason])));
+    }
+  };
+  return (
+    <form
+      noValidate
+      className="flex flex-col gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void keep();
+      }}
+    >
+      <Panel title="Where it lies">
+        <div className="mt-2 grid gap-4 lg:grid-cols-2">
+          <TownField onChoose={setTown} error={faults.town} />
+          <TextField
+            label="What you call it"
+            value={name}
+            error={faults.name}
+            onChange={(e) => setName(e.target.value)}
+          />
+        </div>
+        {town && (
+          <p role="status" className="mt-2">
+            <strong>{townInWords(town)}</strong>
+            <span className="text-soft"> · time of {town.timeZone.replaceAll('_', ' ')}</span>
+          </p>
+        )}
+        <div className="mt-2 -ml-3 flex flex-wrap gap-1">
+          {'geolocation' in navigator && (
+            <Button look="quiet" onClick={locate}>
+              <LocateFixed aria-hidden size={18} /> Where this device is
+            </Button>
+          )}
+          {!byNumbers && (
+            <Button look="quiet" onClick={() => setByNumbers(true)}>
+              By numbers
+            </Button>
+          )}
+        </div>
+        {byNumbers && (
+          <div className="mt-2 flex flex-wrap items-end gap-3">
+            <MeasuredInput
+              label="Latitude"
+              quantity="degrees"
+              hint="South is negative"
+              value={point.latitude}
+              onChange={(latitude) => setPoint((p) => ({ ...p, latitude }))}
+            />
+            <MeasuredInput
+              label="Longitude"
+              quantity="degrees"
+              hint="West is negative"
+              value={point.longitude}
+              onChange={(longitude) => setPoint((p) => ({ ...p, longitude }))}
+            />
+            <Button
+              className="mb-6"
+              onClick={() =>
+                point.latitude !== null && point.longitude !== null && void at(point.latitude, point.longitude)
+              }
+            >
+              Look there
+            </Button>
+          </div>
+        )}
+        {trouble && (
+          <p role="alert" className="mt-1 text-ripe">
+            {trouble}
+          </p>
+        )}
+        <p className="mt-4 mb-1 font-semibold">How high it lies</p>
+        <Choice
+          label="How high it lies"
+          className="max-w-full flex-wrap"
+          value={height}
+          options={HEIGHT_WORDS}
+          onChange={setHeight}
+        />
+        {height === 'known' && (
+          <MeasuredInput
+            className="mt-2 max-w-60"
+            label="Elevation"
+            quantity="elevationMetres"
+            value={elevation}
+            onChange={setElevation}
+            error={faults.elevationM}
+          />
+        )}
+      </Panel>
+      <Panel title="Frost">
+        <p className="mt-1 text-soft">
+          Proposed from how far north or south and how high it lies; the sea or a hollow moves it by weeks. Your own
+          experience is better.
+        </p>
+        <div className="mt-2 grid gap-4 sm:grid-cols-2">
+          {frost('lastFrost', 'Usual last frost')}
+          {frost('firstFrost', 'Usual first frost')}
+        </div>
+      </Panel>
+      <Panel title="Amounts">
+        <Choice
+          label="Amounts"
+          className="mt-2"
+          value={units}
+          options={[
+            ['metric', 'Litres, °C'],
+            ['us', 'US gallons, °F'],
+            ['imperial', 'Imperial'],
+          ]}
+          onChange={setUnits}
+        />
+        <p className="mt-1 text-sm text-soft">Each can be chosen by itself in the settings later.</p>
+      </Panel>
+      {Object.entries(faults)
+        .filter(([path]) => !['town', 'name', 'lastFrost', 'firstFrost', 'elevationM'].includes(path))
+        .map(([path, reason]) => (
+          <p key={path} role="alert" className="text-ripe">
+            {path ? `${path} ` : ''}
+            {reason}
+          </p>
+        ))}
+      <Button type="submit" look="main" className="self-start" disabled={save.isPending}>
+        Make the garden
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,65 @@
+import type { TownDto } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { useCombobox } from 'downshift';
+import { useDeferredValue, useState } from 'react';
+import { inputLook } from '../../../ui/field';
+import { townsQuery } from './queries';
+
+const countries = new Intl.DisplayNames(['en'], { type: 'region' });
+export const townInWords = (t: TownDto): string => `${t.name}, ${countries.of(t.country) ?? t.country}`;
+
+/** The next town, found by its first letters. */
+export function TownField({ onChoose, error }: { onChoose: (town: TownDto) => void; error?: string | undefined }) {
+  const [typed, setTyped] = useState('');
+  const found = useQuery(townsQuery(useDeferredValue(typed.trim()))).data ?? [];
+  const items = typed.trim().length < 2 ? [] : found;
+  const box = useCombobox({
+    items,
+    itemToString: (t) => (t ? townInWords(t) : ''),
+    onInputValueChange: ({ inputValue }) => setTyped(inputValue),
+    onSelectedItemChange: ({ selectedItem }) => selectedItem && onChoose(selectedItem),
+  });
+  return (
+    <div className="relative flex flex-col gap-1">
+      <label {...box.getLabelProps()} className="font-semibold">
+        The next town
+      </label>
+      <input
+        {...box.getInputProps()}
+        className={inputLook}
+        placeholder="Type its first letters"
+        autoComplete="off"
+        aria-invalid={Boolean(error)}
+      />
+      <ul
+        {...box.getMenuProps()}
+        className={clsx(
+          'absolute inset-x-0 top-full z-30 mt-1 overflow-hidden rounded-xl border border-line bg-card p-1 shadow-xl',
+          !(box.isOpen && items.length > 0) && 'hidden',
+        )}
+      >
+        {box.isOpen &&
+          items.map((t, index) => (
+            <li
+              key={`${t.name} ${t.latitude} ${t.longitude}`}
+              {...box.getItemProps({ item: t, index })}
+              className={clsx(
+                'flex min-h-11 cursor-pointer items-center rounded-lg px-3',
+                box.highlightedIndex === index && 'bg-leafwash',
+              )}
+            >
+              {townInWords(t)}
+            </li>
+          ))}
+      </ul>
+      {error ? (
+        <p role="alert" className="text-ripe">
+          {error}
+        </p>
+      ) : (
+        <p className="text-sm text-soft">Towns of GeoNames (CC BY 4.0). A few kilometres more or less do not matter.</p>
+      )}
+    </div>
+  );
+}
