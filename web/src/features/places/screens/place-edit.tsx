@@ -11,6 +11,7 @@ import { GardenPage } from '../../garden/components/garden-page';
 import { orderPlants } from '../../plant/writes';
 import { RecordList } from '../../records/components/record-list';
 import { placeRecordsQuery } from '../../records/queries';
+import { QuickPlace } from '../quick/quick-place';
 import { PlaceForm } from '../components/place-form';
 
 export function PlaceEdit() {
@@ -23,7 +24,11 @@ export function PlaceEdit() {
         if (placeId && !view) return <Empty title="This place is not in the garden any more." />;
         return (
           <div className="grid gap-5 lg:grid-cols-[1fr_24rem]">
-            <PlaceForm place={view?.place ?? null} />
+            <div className="flex flex-col gap-4">
+              {!view && <QuickPlace view={v} />}
+              {!view && <h2 className="text-xl">Or describe it in full</h2>}
+              <PlaceForm place={view?.place ?? null} />
+            </div>
             {view && <Aside view={view} />}
           </div>
         );

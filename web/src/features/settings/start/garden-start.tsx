@@ -175,7 +175,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
         <p className="mt-4 mb-1 font-semibold">How high it lies</p>
         <Choice
           label="How high it lies"
-          className="max-w-full flex-wrap"
+          className="max-sm:grid max-sm:grid-cols-2 max-sm:[&>:last-child]:col-span-2 max-sm:[&>:nth-child(n+3)]:border-t"
           value={height}
           options={HEIGHT_WORDS}
           onChange={setHeight}
@@ -207,8 +207,8 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
           className="mt-2"
           value={units}
           options={[
-            ['metric', 'Litres, °C'],
-            ['us', 'US gallons, °F'],
+            ['metric', 'Metric'],
+            ['us', 'US'],
             ['imperial', 'Imperial'],
           ]}
           onChange={setUnits}

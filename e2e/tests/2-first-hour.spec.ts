@@ -1,0 +1,116 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
+import { noSideways, ofPlace } from './helpers.js';
+
+/** Somebody new, whose touches and typed fields are counted. */
+function counted(page: Page) {
+  let inputs = 0;
+  return {
+    tap: async (what: Locator) => {
+      inputs += 1;
+      await what.tap();
+    },
+    type: async (what: Locator, text: string) => {
+      inputs += 1;
+      await what.fill(text);
+    },
+    inputs: () => inputs,
+    since: (before: number) => inputs - before,
+    page,
+  };
+}
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, locale: 'de-CH' });
+
+test('“I am new here”: from the sign-up to the first answer in twelve inputs, by thumb; then six plants at once', async ({
+  page,
+}) => {
+  const her = counted(page);
+  await page.goto('/');
+  // the first screen: who she is
+  await her.tap(page.getByRole('button', { name: 'I am new here' }));
+  await her.type(page.getByLabel('Your name'), 'Ida');
+  await her.type(page.getByLabel('E-mail'), `${randomUUID()}@halt.example`);
+  await her.type(page.getByLabel('Password'), 'under the signal box');
+  await her.tap(page.getByRole('button', { name: 'Make the account' }));
+  // the second: where the garden lies
+  const town = page.getByRole('combobox', { name: 'The next town' });
+  await her.type(town, 'zuri');
+  await her.tap(page.getByRole('option', { name: 'Zürich, Switzerland' }));
+  await expect(page.getByText('time of Europe/Zurich')).toBeVisible();
+  // proposed, and said to be a guess; amounts by the device's language
+  await expect(page.getByRole('button', { name: /^Usual last frost: about \d+ May$/ })).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'Metric' })).toBeChecked();
+  await noSideways(page);
+  await her.tap(page.getByRole('button', { name: 'Make the garden' }));
+  // the third: the plant that looks sick
+  await expect(page.getByText('No bed or pot yet: three ways to begin')).toBeVisible();
+  await noSideways(page);
+  await her.tap(page.getByRole('button', { name: 'Look it over' }));
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Tomato 1');
+  await her.tap(page.getByRole('button', { name: /^Fruit/ }));
+  await her.tap(page.getByRole('button', { name: /^Dark patch at the bottom/ }));
+  await her.tap(page.getByRole('link', { name: 'What is it?' }));
+  const finding = page.getByRole('region', { name: 'Finding' });
+  await expect(finding.getByRole('heading').first()).toContainText('Blossom end rot');
+  // the answer, what to do first and how sure stand in the first screen
+  await expect(finding.getByRole('img', { name: /How sure/ })).toBeInViewport();
+  expect(her.inputs()).toBeLessThanOrEqual(12);
+
+  // six plants more
+  await page.getByRole('link', { name: 'Garden', exact: true }).tap();
+  const before = her.inputs();
+  await her.tap(page.getByRole('link', { name: 'Add a bed or pots' }));
+  await her.tap(page.getByRole('radio', { name: 'Raised bed' }));
+  await her.tap(page.getByRole('radio', { name: 'Peppers' }));
+  await her.tap(page.getByRole('button', { name: 'Make it' }));
+  expect(her.since(before)).toBeLessThanOrEqual(8);
+  const bed = page.getByRole('region', { name: 'Raised bed' });
+  await expect(bed.getByRole('link', { name: /^Pepper \d/ })).toHaveCount(6);
+  await expect(bed.getByRole('link', { name: /^Pepper 6/ })).toBeAttached();
+  // a bed watered in two, all clear in one
+  const two = her.inputs();
+  await her.tap(page.getByRole('button', { name: 'Water Raised bed' }));
+  await her.tap(page.getByRole('button', { name: 'Watered today' }));
+  expect(her.since(two)).toBe(2);
+  await expect(page.getByText(/^Raised bed: .* for each plant\.$/)).toBeVisible();
+  await her.tap(page.getByRole('button', { name: 'Pepper 1: all clear' }));
+  await expect(bed.getByText('looked at today')).toBeVisible();
+  // what is behind the dots is reached by thumb too
+  await ofPlace(page, 'Raised bed', 'Walk along it');
+  await expect(page).toHaveURL(/\/walk$/);
+});
+
+test('a garden with no town is refused in words, and one is found by numbers too', async ({ page }) => {
+  await page.goto('/sign-in');
+  const email = `${randomUUID()}@halt.example`;
+  const made = await page.request.post('/api/accounts', {
+    data: { email, password: 'under the signal box', name: 'Ida' },
+  });
+  expect(made.ok()).toBe(true);
+  await page.goto('/gardens/new');
+  await page.getByRole('button', { name: 'Make the garden' }).click();
+  await expect(page.getByText('Where the garden lies is needed')).toBeVisible();
+  await page.getByRole('button', { name: 'By numbers' }).click();
+  await page.getByLabel('Latitude (°)').fill('-41.3');
+  await page.getByLabel('Longitude (°)').fill('174.8');
+  await page.getByRole('button', { name: 'Look there' }).click();
+  await expect(page.getByText(/New Zealand/)).toBeVisible();
+  await page.getByRole('radio', { name: 'By the sea' }).click();
+  // in the south spring is in the second half of the year
+  await expect(page.getByRole('button', { name: /^Usual last frost: about \d+ (October|September)$/ })).toBeVisible();
+  // there is none here, she knows; and the first one she chooses on the calendar
+  await page.getByRole('button', { name: 'Usual last frost: no frost here' }).click();
+  await page.getByRole('button', { name: 'Usual first frost: no frost here' }).click();
+  await page.getByRole('radio', { name: 'I know it' }).click();
+  await page.getByRole('button', { name: 'Make the garden' }).click();
+  await expect(page.getByText('Elevation (m) is needed here')).toBeVisible();
+  await page.getByLabel('Elevation (m)').fill('12');
+  await page.getByRole('button', { name: 'Make the garden' }).click();
+  await expect(page.getByText('No bed or pot yet: three ways to begin')).toBeVisible();
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await expect(page.getByRole('button', { name: 'Usual last frost: no frost here' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Usual last frost: no frost here' }).first().click();
+  await page.getByRole('button', { name: /12/ }).first().click();
+  await expect(page.getByRole('button', { name: /^Usual last frost: 12 May/ })).toBeVisible();
+});

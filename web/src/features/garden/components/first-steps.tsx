@@ -1,0 +1,81 @@
+import type { GardenView } from '@candid-leaf/contract';
+import type { Crop } from '@candid-leaf/core/records';
+import { Eye } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useLink } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Choice } from '../../../ui/choice';
+import { Panel } from '../../../ui/panel';
+import { QuickPlace } from '../../places/quick/quick-place';
+import { useQuickPlace } from '../../places/quick/use-quick-place';
+
+/** What to do first in a garden with nothing in it. */
+export function FirstSteps({ view }: { view: GardenView }) {
+  const link = useLink();
+  return (
+    <div className="flex flex-col gap-4">
+      <h2 className="text-2xl">No bed or pot yet: three ways to begin</h2>
+      <SickPlant view={view} />
+      <QuickPlace view={view} />
+      <Panel title="Bring it from elsewhere">
+        <p className="mt-1">
+          A garden that was kept here before, or tables of your own, come in{' '}
+          <Link className="font-semibold text-leaf underline" to={link('files', {})}>
+            from a file
+          </Link>
+          .
+        </p>
+      </Panel>
+    </div>
+  );
+}
+
+/** Something is wrong with a plant now: it is set down with the least that must be known, and looked over. */
+function SickPlant({ view }: { view: GardenView }) {
+  const [crop, setCrop] = useState<Crop>('tomato');
+  const [where, setWhere] = useState<'pots' | 'bed'>('pots');
+  const quick = useQuickPlace(view);
+  const navigate = useNavigate();
+  const link = useLink();
+  const look = async () => {
+    const made = await quick.make({ preset: where, crop, count: 1, apartM: 0.5 });
+    if (made?.[0]) void navigate(link('look', { plantId: made[0] }));
+  };
+  return (
+    <Panel title="A plant looks sick now">
+      <p className="mt-1 text-soft">
+        Say what you see and get an answer as good as looks alone can make it; it also says which records would make it
+        surer.
+      </p>
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <Choice
+          label="Which plant"
+          value={crop}
+          options={[
+            ['tomato', 'A tomato'],
+            ['pepper', 'A pepper'],
+          ]}
+          onChange={setCrop}
+        />
+        <Choice
+          label="Where it stands"
+          value={where}
+          options={[
+            ['pots', 'in a pot'],
+            ['bed', 'in the ground'],
+          ]}
+          onChange={setWhere}
+        />
+        <Button look="main" disabled={quick.making} onClick={() => void look()}>
+          <Eye aria-hidden size={18} /> Look it over
+        </Button>
+      </div>
+      {quick.trouble && (
+        <p role="alert" className="mt-2 text-ripe">
+          {quick.trouble}
+        </p>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,95 @@
+import type { GardenView } from '@candid-leaf/contract';
+import type { Crop } from '@candid-leaf/core/records';
+import clsx from 'clsx';
+import { RadioGroup } from 'radix-ui';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useLink } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Choice } from '../../../ui/choice';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { Panel } from '../../../ui/panel';
+import { useSay } from '../../../ui/toast';
+import { PlacePicture } from './place-picture';
+import { PRESET_CODES, PRESETS, type PresetCode } from './presets';
+import { useQuickPlace } from './use-quick-place';
+
+const CROPS = [
+  ['tomato', 'Tomatoes'],
+  ['pepper', 'Peppers'],
+] as const satisfies [Crop, string][];
+const MOST = 40;
+/** Between plants (m; common practice for both). */
+const APART_M = 0.45;
+
+/** A place and its plants in one go: what it is, how many of what. */
+export function QuickPlace({ view }: { view: GardenView }) {
+  const [preset, setPreset] = useState<PresetCode>('bed');
+  const [crop, setCrop] = useState<Crop>('tomato');
+  const [typed, setTyped] = useState<number | null>(null);
+  const [apartM, setApartM] = useState<number | null>(APART_M);
+  const quick = useQuickPlace(view);
+  const say = useSay();
+  const navigate = useNavigate();
+  const link = useLink();
+  const count = typed ?? PRESETS[preset].plants;
+  const fits = Number.isInteger(count) && count >= 1 && count <= MOST;
+  const make = async () => {
+    if (!fits) return;
+    const made = await quick.make({ preset, crop, count, apartM: apartM && apartM > 0 ? apartM : APART_M });
+    if (!made) return;
+    say(`${PRESETS[preset].label}: ${count} ${count === 1 ? 'plant' : 'plants'} in it.`);
+    void navigate(link('garden', {}));
+  };
+  return (
+    <Panel title="A place and its plants, in one go">
+      <RadioGroup.Root
+        aria-label="What kind of place"
+        className="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-4 lg:grid-cols-7"
+        value={preset}
+        onValueChange={(v) => setPreset(v as PresetCode)}
+      >
+        {PRESET_CODES.map((code) => (
+          <RadioGroup.Item
+            key={code}
+            value={code}
+            className={clsx(
+              'flex flex-col items-center gap-1 rounded-xl border-2 p-2 font-semibold',
+              code === preset ? 'border-leaf bg-leafwash' : 'border-line bg-card hover:bg-leafwash',
+            )}
+          >
+            <PlacePicture of={code} />
+            {PRESETS[code].label}
+          </RadioGroup.Item>
+        ))}
+      </RadioGroup.Root>
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        <MeasuredInput
+          className="w-28"
+          label="How many"
+          quantity="count"
+          value={count}
+          min={1}
+          max={MOST}
+          onChange={setTyped}
+        />
+        <Choice label="Of what" value={crop} options={CROPS} onChange={setCrop} />
+        {PRESETS[preset].shared && (
+          <MeasuredInput className="w-36" label="Apart" quantity="heightMetres" value={apartM} onChange={setApartM} />
+        )}
+        <Button look="main" onClick={() => void make()} disabled={quick.making || !fits}>
+          Make it
+        </Button>
+      </div>
+      <p className="mt-2 text-sm text-soft">
+        The plants number themselves. What is known better (the kind, the soil, the size) is told on their own pages
+        later.
+      </p>
+      {quick.trouble && (
+        <p role="alert" className="mt-2 text-ripe">
+          {quick.trouble}
+        </p>
+      )}
+    </Panel>
+  );
+}
