@@ -1,15 +1,17 @@
 import type { ReactNode } from 'react';
+import { Unfold } from './unfold';
 import { useWide } from './use-wide';
 
 /** What would make a page too long for a phone: open at a desk, behind a touch on a phone. */
 export function Fold({ title, className, children }: { title: string; className?: string; children: ReactNode }) {
   if (useWide()) return <div className={className}>{children}</div>;
   return (
-    <details className={className}>
-      <summary className="min-h-12 cursor-pointer rounded-xl border border-line bg-card px-4 py-3 font-semibold">
-        {title}
-      </summary>
-      <div className="mt-2">{children}</div>
-    </details>
+    <Unfold
+      className={className ?? ''}
+      look="min-h-12 cursor-pointer rounded-xl border border-line bg-card px-4 py-3 font-semibold"
+      title={title}
+    >
+      {() => <div className="mt-2">{children}</div>}
+    </Unfold>
   );
 }

@@ -1,6 +1,6 @@
 import type { GardenView, TaskDto } from '@candid-leaf/contract';
 import { Plus } from 'lucide-react';
-import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { lazy, startTransition, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
@@ -19,6 +19,26 @@ const PlaceOrder = lazy(async () => ({ default: (await import('../components/pla
 
 /** Once the garden was drawn, it is drawn whole from then on, so that going back finds it as long as it was. */
 let drawnOnce = false;
+
+/** False until the page was painted for the first time. */
+function useAfterFirstPaint(): boolean {
+  const [painted, setPainted] = useState(drawnOnce);
+  useEffect(() => {
+    if (drawnOnce) return;
+    let soon: ReturnType<typeof setTimeout> | undefined;
+    const frame = requestAnimationFrame(() => {
+      soon = setTimeout(() => {
+        drawnOnce = true;
+        startTransition(() => setPainted(true));
+      });
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      clearTimeout(soon);
+    };
+  }, []);
+  return painted;
+}
 
 /** With more plants than this, one may look at those only that need something. */
 const LARGE = 20;
@@ -60,10 +80,7 @@ function Garden({ view }: { view: GardenView }) {
         .filter((p) => p.plants.length > 0)
     : places;
   // when the page opens, what to do today is there first, and the beds a moment later
-  const whole = useDeferredValue(true, drawnOnce);
-  useEffect(() => {
-    drawnOnce = true;
-  }, []);
+  const whole = useAfterFirstPaint();
   return (
     <>
       <h1 className="sr-only">{garden.name}</h1>

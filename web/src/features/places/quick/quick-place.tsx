@@ -19,15 +19,16 @@ const CROPS = [
   ['pepper', 'Peppers'],
 ] as const satisfies [Crop, string][];
 const MOST = 40;
-/** Between plants (m; common practice for both). */
-const APART_M = 0.45;
+/** Between plants (m; common practice for both): 45 cm, or 18 inches. */
+const APART_M = { cm: 0.45, in: 0.4572 };
 
 /** A place and its plants in one go: what it is, how many of what. */
 export function QuickPlace({ view }: { view: GardenView }) {
   const [preset, setPreset] = useState<PresetCode>('bed');
   const [crop, setCrop] = useState<Crop>('tomato');
   const [typed, setTyped] = useState<number | null>(null);
-  const [apartM, setApartM] = useState<number | null>(APART_M);
+  const usual = APART_M[view.garden.units.length];
+  const [apartM, setApartM] = useState<number | null>(usual);
   const quick = useQuickPlace(view);
   const say = useSay();
   const navigate = useNavigate();
@@ -36,7 +37,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
   const fits = Number.isInteger(count) && count >= 1 && count <= MOST;
   const make = async () => {
     if (!fits) return;
-    const made = await quick.make({ preset, crop, count, apartM: apartM && apartM > 0 ? apartM : APART_M });
+    const made = await quick.make({ preset, crop, count, apartM: apartM && apartM > 0 ? apartM : usual });
     if (!made) return;
     say(`${PRESETS[preset].label}: ${count} ${count === 1 ? 'plant' : 'plants'} in it.`);
     void navigate(link('garden', {}));
@@ -44,7 +45,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
   return (
     <Panel title="A place and its plants, in one go">
       <RadioGroup.Root
-        aria-label="What kind of place"
+        aria-label="What it is"
         className="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-4 lg:grid-cols-7"
         value={preset}
         onValueChange={(v) => setPreset(v as PresetCode)}

@@ -9,6 +9,7 @@ import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-conte
 import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 import { useWide } from '../../../ui/use-wide';
 import { useWrite } from '../../../ui/use-write';
 import { SoilFeel } from '../../records/components/soil-feel';
@@ -74,28 +75,37 @@ export function TodayList({ tasks, orderOf }: Props) {
         </p>
       )}
       {rest.length > 0 && (
-        <details className="border-t border-line">
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">
-            When there is time: {rest.length} more
-          </summary>
-          <ul className="divide-y divide-line">
-            {rest.map((t) => (
-              <Task key={t.key} task={t} short={due.length <= SHORT} />
-            ))}
-          </ul>
-        </details>
+        <Unfold
+          className="border-t border-line"
+          look="min-h-11 cursor-pointer py-2 font-semibold text-leaf"
+          title={`When there is time: ${rest.length} more`}
+        >
+          {() => (
+            <ul className="divide-y divide-line">
+              {rest.map((t) => (
+                <Task key={t.key} task={t} short={false} />
+              ))}
+            </ul>
+          )}
+        </Unfold>
       )}
       {held.length > 0 && (
-        <details open={held.length <= MOST_WAITING} className="mt-1 border-t border-line text-sm text-soft">
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold">Not now: {held.length}</summary>
-          <ul aria-label="Not now">
-            {held.map((t) => (
-              <li key={t.key} className="py-1">
-                <strong>Not now: {t.title}.</strong> {sentence(t.held!.because)}
-              </li>
-            ))}
-          </ul>
-        </details>
+        <Unfold
+          open={held.length <= MOST_WAITING}
+          className="mt-1 border-t border-line text-sm text-soft"
+          look="min-h-11 cursor-pointer py-2 font-semibold"
+          title={`Not now: ${held.length}`}
+        >
+          {() => (
+            <ul aria-label="Not now">
+              {held.map((t) => (
+                <li key={t.key} className="py-1">
+                  <strong>Not now: {t.title}.</strong> {sentence(t.held!.because)}
+                </li>
+              ))}
+            </ul>
+          )}
+        </Unfold>
       )}
     </Panel>
   );

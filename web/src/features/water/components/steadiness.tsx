@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 import { useWide } from '../../../ui/use-wide';
 import { Evenness } from './evenness';
 import { plansQuery } from '../queries';
@@ -21,17 +22,20 @@ export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
   if (known.length === 0) return null;
   return (
     <Panel label="How steady the water is">
-      <details open={wide}>
-        <summary className="min-h-6 cursor-pointer font-head text-xl font-semibold">How steady the water is</summary>
-        <ul className="mt-1 divide-y divide-line">
-          {known.map((p) => (
-            <Line key={p.placeId} plan={p} name={places.find((place) => place.id === p.placeId)?.name ?? ''} />
-          ))}
-        </ul>
-        <Link className={`${buttonLook('quiet')} -ml-3`} to={link('bench', {})}>
-          <Scale aria-hidden size={18} /> Try habits side by side
-        </Link>
-      </details>
+      <Unfold open={wide} look="min-h-6 cursor-pointer font-head text-xl font-semibold" title="How steady the water is">
+        {() => (
+          <>
+            <ul className="mt-1 divide-y divide-line">
+              {known.map((p) => (
+                <Line key={p.placeId} plan={p} name={places.find((place) => place.id === p.placeId)?.name ?? ''} />
+              ))}
+            </ul>
+            <Link className={`${buttonLook('quiet')} -ml-3`} to={link('bench', {})}>
+              <Scale aria-hidden size={18} /> Try habits side by side
+            </Link>
+          </>
+        )}
+      </Unfold>
     </Panel>
   );
 }
