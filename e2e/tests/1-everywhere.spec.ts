@@ -85,6 +85,7 @@ for (const [where, viewport, look] of [
       expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
       await noSideways(page);
     };
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     await check('sign-in');
     await signIn(page, DEMO);
     // what a view is made of is the same everywhere: the desk by day looks at all of it, the others at what differs there: the

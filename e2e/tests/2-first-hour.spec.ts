@@ -111,6 +111,9 @@ test('a garden with no town is refused in words, and one is found by numbers too
   await page.getByRole('link', { name: 'Settings' }).click();
   await expect(page.getByRole('button', { name: 'Usual last frost: no frost here' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Usual last frost: no frost here' }).first().click();
-  await page.getByRole('dialog', { name: 'Usual last frost' }).getByRole('button', { name: /May 12/ }).click();
+  await page
+    .getByRole('dialog', { name: 'Usual last frost' })
+    .getByRole('button', { name: /May 12/ })
+    .click();
   await expect(page.getByRole('button', { name: /^Usual last frost: 12 May/ })).toBeVisible();
 });

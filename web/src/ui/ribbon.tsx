@@ -5,17 +5,18 @@ import clsx from 'clsx';
 import { format as inForm, parseISO } from 'date-fns';
 import { useSearchParams } from 'react-router';
 import { useFormat } from '../lib/garden-context';
+import { RibbonLegend } from './ribbon-legend';
 import { DueMark, TrackMark } from './track-mark';
 
 const HEIGHT = 34;
 
 /** Warmth on one scale for all days shown, °C. */
-function scaleOf(days: readonly RibbonDay[]): (celsius: number) => number {
+function scaleOf(days: readonly RibbonDay[]): { low: number; high: number; y: (celsius: number) => number } {
   const lows = days.flatMap((d) => (d.weather ? [d.weather.tMinC] : []));
   const highs = days.flatMap((d) => (d.weather ? [d.weather.tMaxC] : []));
   const low = Math.min(...lows, 8);
   const high = Math.max(...highs, 32);
-  return (c) => HEIGHT - ((c - low) / (high - low)) * HEIGHT;
+  return { low, high, y: (c) => HEIGHT - ((c - low) / (high - low)) * HEIGHT };
 }
 
 const kindsDone = (d: RibbonDay): RecordKind[] => Object.keys(d.done) as RecordKind[];
@@ -40,7 +41,7 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
   const [params, setParams] = useSearchParams();
   const format = useFormat();
   const chosen = params.get('day');
-  const y = scaleOf(days);
+  const { low, high, y } = scaleOf(days);
   const here = days.findIndex((d) => d.day === today);
   const choose = (day: Day) =>
     setParams(
@@ -52,39 +53,51 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
       { replace: true, preventScrollReset: true },
     );
   return (
-    <ol aria-label="Days" className="flex">
-      {days.map((d, i) => {
-        const ahead = d.day > today;
-        const pressed = chosen === d.day;
-        return (
-          <li key={d.day} className={clsx('min-w-0 flex-1', Math.abs(i - here) > 3 && 'max-sm:hidden')}>
-            <button
-              type="button"
-              aria-label={spoken(d, format, today)}
-              aria-pressed={pressed}
-              onClick={() => choose(d.day)}
-              className={clsx(
-                'flex w-full flex-col items-center border-b-4 pt-0.5',
-                pressed
-                  ? 'border-leaf bg-leafwash'
-                  : d.day === today
-                    ? 'border-ink'
-                    : 'border-transparent hover:bg-leafwash',
-                ahead &&
-                  'bg-[repeating-linear-gradient(135deg,transparent_0_6px,color-mix(in_srgb,var(--color-line)_45%,transparent)_6px_7px)]',
-              )}
-            >
-              <span className={clsx('text-sm leading-5 tabular-nums', d.day === today ? 'font-bold' : 'text-soft')}>
-                <span className="text-xs">{inForm(parseISO(d.day), 'EEEEE')} </span>
-                {Number(d.day.slice(8))}
-              </span>
-              <DayWeather d={d} ahead={ahead} y={y} />
-              <Marks d={d} />
-            </button>
-          </li>
-        );
-      })}
-    </ol>
+    <div className="flex">
+      <ol aria-label="Days" className="flex min-w-0 flex-1">
+        {days.map((d, i) => {
+          const ahead = d.day > today;
+          const pressed = chosen === d.day;
+          return (
+            <li key={d.day} className={clsx('relative min-w-0 flex-1', Math.abs(i - here) > 3 && 'max-sm:hidden')}>
+              <button
+                type="button"
+                aria-label={spoken(d, format, today)}
+                aria-pressed={pressed}
+                onClick={() => choose(d.day)}
+                className={clsx(
+                  'peer flex w-full flex-col items-center border-b-4 pt-0.5',
+                  pressed
+                    ? 'border-leaf bg-leafwash'
+                    : d.day === today
+                      ? 'border-ink'
+                      : 'border-transparent hover:bg-leafwash',
+                  ahead &&
+                    'bg-[repeating-linear-gradient(135deg,transparent_0_6px,color-mix(in_srgb,var(--color-line)_45%,transparent)_6px_7px)]',
+                )}
+              >
+                <span className={clsx('text-sm leading-5 tabular-nums', d.day === today ? 'font-bold' : 'text-soft')}>
+                  <span className="text-xs">{inForm(parseISO(d.day), 'EEEEE')} </span>
+                  {Number(d.day.slice(8))}
+                </span>
+                <DayWeather d={d} ahead={ahead} y={y} />
+                <Marks d={d} />
+              </button>
+              {/* the same words for the eye, where a mouse or the keyboard is on it */}
+              <span
+                aria-hidden
+                className={clsx(
+                  'pointer-events-none absolute top-full z-30 hidden rounded-lg border border-line bg-card px-2.5 py-1 text-sm whitespace-nowrap shadow-lg peer-focus-visible:block peer-hover:block after:content-[attr(data-says)] max-sm:hidden!',
+                  i < days.length / 2 ? 'left-0' : 'right-0',
+                )}
+                data-says={spoken(d, format, today)}
+              />
+            </li>
+          );
+        })}
+      </ol>
+      <RibbonLegend lowC={low} highC={high} />
+    </div>
   );
 }
 

@@ -66,16 +66,14 @@ function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mar
   const format = useFormat();
   const { today } = useGarden();
   const harmless = view.finding?.harmless && <span className="text-soft">{view.finding.label}: harmless</span>;
-  // that it is wet is said where nothing else is
-  if (first && (first !== 'wet' || (!harmless && view.lastLook !== today))) {
+  // that a look is due stands in the day's list too; that it is wet is said where nothing else is
+  const told = first === 'look' ? !harmless : first === 'wet' ? !harmless && view.lastLook !== today : first;
+  if (first && told) {
     const { icon: Icon, word, look } = LOOKS[first];
     return (
-      <>
-        <span className={`inline-flex items-start gap-1 text-left ${look}`}>
-          <Icon aria-hidden size={15} className="mt-0.5 shrink-0" /> {first === 'sick' ? view.finding?.label : word}
-        </span>
-        {harmless && <span className="block">{harmless}</span>}
-      </>
+      <span className={`inline-flex items-start gap-1 text-left ${look}`}>
+        <Icon aria-hidden size={15} className="mt-0.5 shrink-0" /> {first === 'sick' ? view.finding?.label : word}
+      </span>
     );
   }
   if (harmless) return harmless;

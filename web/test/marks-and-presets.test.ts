@@ -1,0 +1,81 @@
+import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
+import { PlaceInput } from '@candid-leaf/contract';
+import { checked } from '@candid-leaf/core/records';
+import { inNeed, marksOf } from '../src/features/garden/marks';
+import { freeName, numbered, placeOf, PRESET_CODES } from '../src/features/places/quick/presets';
+import { waysOf } from '../src/features/settings/start/own-ways';
+
+const TODAY = '2026-07-18';
+const plant = (more: Partial<PlantOnView> = {}): PlantOnView =>
+  ({
+    plant: { id: 'p' },
+    fractionAvailable: 0.8,
+    finding: null,
+    unclear: false,
+    lastLook: null,
+    ...more,
+  }) as PlantOnView;
+const task = (more: Partial<TaskDto>): TaskDto =>
+  ({ plantId: null, placeId: 'bed', dueOn: TODAY, source: 'round', ...more }) as TaskDto;
+const finding = (harmless: boolean): PlantOnView['finding'] =>
+  ({ disorder: 'sunscald', label: 'Sunscald', probability: 0.9, harmless }) as PlantOnView['finding'];
+
+describe('what a plant asks for', () => {
+  test('the most pressing first, each by what is known', () => {
+    const picks = task({ picks: true, plantIds: ['p'], source: 'pick' });
+    expect(marksOf(plant({ finding: finding(false), fractionAvailable: 0.1 }), 'bed', [picks], TODAY)).toEqual([
+      'sick',
+      'dry',
+      'ripe',
+    ]);
+    expect(marksOf(plant({ fractionAvailable: 1 }), 'bed', [], TODAY)).toEqual(['wet']);
+    expect(marksOf(plant({ fractionAvailable: null, finding: finding(true) }), 'bed', [], TODAY)).toEqual([]);
+  });
+
+  test('a task counts for its own plants, from its day on, and not while it waits', () => {
+    const round = { round: { why: [], undersides: false, parts: [] } };
+    const marks = (t: Partial<TaskDto>) => marksOf(plant(), 'bed', [task({ ...round, ...t })], TODAY);
+    expect(marks({})).toEqual(['look']);
+    expect(marks({ placeId: 'other' })).toEqual([]);
+    expect(marks({ plantIds: ['q'] })).toEqual([]);
+    expect(marks({ plantId: 'q' })).toEqual([]);
+    expect(marks({ dueOn: '2026-07-19' })).toEqual([]);
+    expect(marks({ held: { until: '2026-07-20', because: 'rain' } })).toEqual([]);
+    expect(marksOf(plant({ lastLook: TODAY }), 'bed', [task(round)], TODAY)).toEqual([]);
+  });
+
+  test('in a large garden those are shown that ask for an act; wet soil asks for none', () => {
+    const places = [
+      {
+        place: { id: 'bed' },
+        plants: [plant({ fractionAvailable: 1 }), plant({ plant: { id: 'q' } as never, unclear: true })],
+      },
+    ];
+    expect([...inNeed({ places, today: [], garden: { today: TODAY } } as unknown as GardenView)]).toEqual(['q']);
+  });
+});
+
+describe('a place and its plants in one go', () => {
+  test.each(PRESET_CODES)('%s passes the door that every place passes', (code) => {
+    const place = placeOf(code, '0190e2a4-0000-7000-8000-000000000001', 'One', 6, 0.45);
+    expect(checked(PlaceInput, place)).toMatchObject({ name: 'One' });
+    // six at 45 cm are 2.7 m of bed; what stands in pots has no length
+    expect('lengthM' in place ? place.lengthM : null).toBe(['pots', 'bags', 'sill'].includes(code) ? null : 2.7);
+  });
+
+  test('names number themselves after those that are there', () => {
+    expect(numbered('tomato', 2, ['Tomato 3', 'Tomato', 'Pepper 9', 'Old Tomato 7'])).toEqual(['Tomato 4', 'Tomato 5']);
+    expect(freeName('Pots', ['Pots', 'Pots 2'])).toBe('Pots 3');
+  });
+});
+
+test.each([
+  ['en-US', 'us', 'sunday', 'MMMM d'],
+  ['en', 'us', 'sunday', 'MMMM d'],
+  ['de-CH', 'metric', 'monday', 'd MMMM'],
+  ['en-GB', 'metric', 'monday', 'd MMMM'],
+  ['ja', 'metric', 'sunday', 'yyyy-MM-dd'],
+  ['not a language', 'metric', 'monday', 'd MMMM'],
+] as const)('a device that speaks %s', (language, units, weekStart, dateForm) => {
+  expect(waysOf(language)).toEqual({ units, weekStart, dateForm });
+});
