@@ -37,7 +37,7 @@ export class PlaceWatering {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(7)
-  @ArrayUnique()
+  @ArrayUnique({ message: 'must not name the same twice' })
   @IsInt({ each: true })
   @Min(0, { each: true })
   @Max(6, { each: true })

@@ -1,6 +1,6 @@
 import * as casefile from '@candid-leaf/core/casefile';
 import * as records from '@candid-leaf/core/records';
-import { checked, RefusedInput } from '@candid-leaf/core/records';
+import { checked, RefusedInput, RULES_IN_WORDS } from '@candid-leaf/core/records';
 import { getMetadataStorage } from 'class-validator';
 import * as contract from '@candid-leaf/contract';
 
@@ -57,6 +57,18 @@ test('whatever is refused, is refused in a gardener’s words, in every class', 
   expect(all.filter((r) => LIBRARY.test(r))).toEqual([]);
   // no field's name twice, and none but in the path
   expect(all.filter((r) => /\.(\w+)\S* \1 /.test(r))).toEqual([]);
+});
+
+test('a rule without words of its own is one that is put in ours', () => {
+  const bare = CLASSES.flatMap((cls) =>
+    getMetadataStorage()
+      .getTargetValidationMetadatas(cls as never, '', false, false)
+      .filter((r) => !r.message && !['conditionalValidation', 'whitelistValidation'].includes(r.type))
+      .map((r) => r.name ?? r.type),
+  );
+  // isCalendarDay is a rule of our own, with its words
+  const ours = new Set([...RULES_IN_WORDS, 'isCalendarDay']);
+  expect([...new Set(bare)].filter((rule) => !ours.has(rule))).toEqual([]);
 });
 
 test.each([

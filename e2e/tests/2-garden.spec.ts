@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ofPlace, ownGarden, signIn } from './helpers.js';
+import { ofPlace, ownGarden, signIn, tomatoIn } from './helpers.js';
 
 test('from an empty garden: a bed and plants are added, told what is wrong with them, ordered, recorded in, and retired', async ({
   page,
@@ -153,4 +153,30 @@ test('the station is down: the page says so and goes on; a gauge of one’s own 
   await page.getByLabel('Your rain gauge (mm)').fill('12');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText('12 mm in your own gauge')).toBeVisible();
+});
+
+test('with single keys from plant to plant; "?" lists them, and they can be switched off', async ({ page }) => {
+  const own = await ownGarden(page);
+  const { place } = await tomatoIn(own, { name: 'Key bed', kind: 'container', volumeL: 20 }, { name: 'First' });
+  await own.put('/plants', { id: randomUUID(), placeId: place, name: 'Second', crop: 'pepper' });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^First/ }).click();
+  await expect(page).toHaveTitle('First · Candid Leaf');
+  await page.keyboard.press('n');
+  await expect(page).toHaveTitle('Second · Candid Leaf');
+  await page.keyboard.press('w');
+  await expect(page.getByRole('dialog', { name: 'Water: Second' })).toBeVisible();
+  // in a field a key is a letter
+  await page.getByLabel('For each plant (L)').press('g');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('l');
+  await expect(page).toHaveURL(/look/);
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys for every day' });
+  await expect(keys.getByText('Garden', { exact: true })).toBeVisible();
+  await keys.getByRole('switch', { name: 'Keys work on this device' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await page.getByRole('link', { name: 'Season' }).click();
+  await expect(page).toHaveTitle(/Season|20\d\d/);
 });

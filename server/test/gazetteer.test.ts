@@ -19,6 +19,8 @@ test('a town is found by its first letters, whatever its accents; with its point
   expect([zurich!.name, zurich!.country, zurich!.timeZone]).toEqual(['Zürich', 'CH', 'Europe/Zurich']);
   // 47.37 N, 8.55 E
   expect([zurich!.latitude, zurich!.longitude].map((x) => Math.round(x * 10) / 10)).toEqual([47.4, 8.6]);
+  // quarters of a town are not towns
+  expect((await called('zurich')).filter((t) => t.name.includes('('))).toEqual([]);
   expect(await called('Xqzzy nowhere')).toEqual([]);
   expect((await called('san')).length).toBe(8);
 });

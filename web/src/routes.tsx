@@ -4,6 +4,7 @@ import { GardenScreen } from './features/garden/screens/garden';
 import { linkTo, ROUTES } from './lib/paths';
 import { accountHere, gardenHere } from './offline/account';
 import { Failed } from './ui/states';
+import { TitleFollowsHeading } from './ui/title-follows';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
 const productEdit = async () => ({ Component: (await import('./features/shed/screens/product-edit')).ProductEdit });
@@ -13,6 +14,7 @@ const plantEdit = async () => ({ Component: (await import('./features/plant/scre
 /** A page opens at its top, and one that was left where it was left; a day touched on the ribbon moves nothing. */
 const pages = (
   <>
+    <TitleFollowsHeading />
     <Outlet />
     <ScrollRestoration getKey={(at) => at.pathname} />
   </>

@@ -13,6 +13,7 @@ export * from './plant.js';
 export * from './plant-case.js';
 export * from './leanings.js';
 export * from './record-classes.js';
+export { RULES_IN_WORDS } from './refusals.js';
 export * from './rules.js';
 export * from './shape.js';
 export * from './vocabulary/disorders.js';

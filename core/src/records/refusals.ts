@@ -24,7 +24,6 @@ const WORDS: Record<string, (broken: Broken) => string> = {
   isArray: () => 'must be a list',
   arrayMaxSize: ({ limit }) => `must hold ${limit} at most`,
   arrayMinSize: ({ limit }) => `must hold ${limit} at least`,
-  arrayUnique: () => 'must not name the same twice',
   isEmail: () => 'must be an e-mail address, such as name@example.org',
   isObject: () => 'must be a set of named values',
   isUrl: () => 'must be a web address, such as https://example.org',

@@ -8,6 +8,7 @@ import { GardenContext, RoleContext } from '../lib/garden-context';
 import { linkTo } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
 import { useOutbox } from '../offline/use-outbox';
+import { DailyKeys } from './daily-keys';
 import { OutboxBar } from './outbox';
 import { Ribbon } from './ribbon';
 import { SignOut } from './sign-out';
@@ -45,16 +46,16 @@ export function Shell({ garden, role, ribbon, weather, children }: Props) {
               {garden.name}
             </Link>
             <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
-              <NavLink to={linkTo('garden', here)} end className={navLook}>
+              <NavLink data-key="g" to={linkTo('garden', here)} end className={navLook}>
                 <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
               </NavLink>
-              <NavLink to={linkTo('season', here)} className={navLook}>
+              <NavLink data-key="s" to={linkTo('season', here)} className={navLook}>
                 <CalendarRange aria-hidden size={18} /> <span className="max-sm:sr-only">Season</span>
               </NavLink>
-              <NavLink to={linkTo('shed', here)} className={navLook}>
+              <NavLink data-key="b" to={linkTo('shed', here)} className={navLook}>
                 <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>
               </NavLink>
-              <NavLink to={linkTo('handbook', here)} className={navLook}>
+              <NavLink data-key="h" to={linkTo('handbook', here)} className={navLook}>
                 <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>
               </NavLink>
               <NavLink to={linkTo('settings', here)} className={navLook}>
@@ -67,6 +68,7 @@ export function Shell({ garden, role, ribbon, weather, children }: Props) {
             {ribbon ? <Ribbon days={ribbon} today={garden.today} /> : ribbon === undefined && <div className="h-22" />}
           </div>
         </header>
+        <DailyKeys />
         <OutboxBar list={list} online={online} asOf={asOf} />
         {weather?.trouble && (
           <p role="status" className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 pt-2 text-soft sm:px-5">

@@ -65,7 +65,11 @@ export function Checks({ view, from, to, reading }: Props) {
         })}
       </ol>
       {!reading && from === 0 && (
-        <Link className={`${buttonLook('quiet')} mt-2 -ml-3 print:hidden`} to={link('look', { plantId: plant.id })}>
+        <Link
+          data-key="l"
+          className={`${buttonLook('quiet')} mt-2 -ml-3 print:hidden`}
+          to={link('look', { plantId: plant.id })}
+        >
           <Eye aria-hidden size={18} /> Look it over again
         </Link>
       )}

@@ -156,7 +156,7 @@ function NothingReported({ plantId, reading }: { plantId: string; reading: boole
             Look it over and say what you see, or that all is clear. From the first sign on, this page says what it is
             and why here.
           </p>
-          <Link className={clsx(buttonLook('main'), 'mt-3')} to={link('look', { plantId })}>
+          <Link data-key="l" className={clsx(buttonLook('main'), 'mt-3')} to={link('look', { plantId })}>
             Look it over
           </Link>
         </>

@@ -4,7 +4,7 @@ import type { PlantView } from '@candid-leaf/contract';
 import type { Part } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
-import { Droplets, FileText, Pencil, Plus } from 'lucide-react';
+import { ArrowRight, Droplets, FileText, Pencil, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
@@ -47,10 +47,12 @@ interface Props {
   view: PlantView;
   /** somebody else's plant, on a page of another name: to look at only */
   neighbours?: boolean;
+  /** the next plant on the walk */
+  next?: PlantView['plant'] | null;
 }
 
 /** A plant drawn, with its strands, what it is, why here, and what to do. */
-export function PlantStory({ view, neighbours = false }: Props) {
+export function PlantStory({ view, neighbours = false, next = null }: Props) {
   const { plant, place, ended } = view;
   const may = useMay();
   const reading = neighbours || ended !== null || !may('record');
@@ -60,7 +62,7 @@ export function PlantStory({ view, neighbours = false }: Props) {
   const leader = leaderOf(view);
   return (
     <>
-      <Heading view={view} neighbours={neighbours} />
+      <Heading view={view} neighbours={neighbours} next={next} />
       {ended ? <Ended view={view} ended={ended} /> : <FollowUp view={view} />}
       <div className="grid gap-4 lg:grid-cols-[19rem_1fr]">
         <div className="min-w-0 lg:order-2">
@@ -117,7 +119,7 @@ export function PlantStory({ view, neighbours = false }: Props) {
 }
 
 /** Its name and make, and what can be done. */
-function Heading({ view: { plant, place, ended }, neighbours }: { view: PlantView; neighbours: boolean }) {
+function Heading({ view: { plant, place, ended }, neighbours = false, next = null }: Props) {
   const format = useFormat();
   const link = useLink();
   const Title = neighbours ? 'h2' : 'h1';
@@ -142,12 +144,12 @@ function Heading({ view: { plant, place, ended }, neighbours }: { view: PlantVie
           {facts.slice(1)}
         </p>
       </div>
-      {!neighbours && !ended && <Acts plant={plant} />}
+      {!neighbours && !ended && <Acts plant={plant} next={next} />}
     </div>
   );
 }
 
-function Acts({ plant }: { plant: PlantView['plant'] }) {
+function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['plant'] | null }) {
   const garden = useGarden();
   const link = useLink();
   const may = useMay();
@@ -158,10 +160,10 @@ function Acts({ plant }: { plant: PlantView['plant'] }) {
     <div className="flex flex-wrap gap-1 print:hidden">
       {may('record') && (
         <>
-          <Button look="quiet" onClick={() => setRecording('watering')}>
+          <Button look="quiet" data-key="w" onClick={() => setRecording('watering')}>
             <Droplets aria-hidden size={18} /> Water
           </Button>
-          <Button look="quiet" onClick={() => setRecording('any')}>
+          <Button look="quiet" data-key="r" onClick={() => setRecording('any')}>
             <Plus aria-hidden size={18} /> Record
           </Button>
         </>
@@ -188,6 +190,11 @@ function Acts({ plant }: { plant: PlantView['plant'] }) {
             Case sheet
           </MenuLink>
         </Menu>
+      )}
+      {next && (
+        <Link data-key="n" className={buttonLook('quiet')} to={link('plant', { plantId: next.id })}>
+          {wide ? `Next: ${next.name}` : 'Next'} <ArrowRight aria-hidden size={17} />
+        </Link>
       )}
       {recording && (
         <RecordSheet
