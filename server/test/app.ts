@@ -81,7 +81,8 @@ export async function startApp(
     ...more,
   };
   const station = new TestStation();
-  const module = await Test.createTestingModule({ imports: [AppModule.with(config)] })
+  // what runs by the clock is called by the tests that are about it: a run that crosses a full hour is like any other
+  const module = await Test.createTestingModule({ imports: [AppModule.with(config, { background: false })] })
     .overrideProvider(WeatherStation)
     .useValue(station)
     .compile();
