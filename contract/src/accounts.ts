@@ -88,4 +88,6 @@ export interface Entry {
   registration: boolean;
   /** mail is sent from here, so a password can be asked for anew */
   mail: boolean;
+  /** the made-up garden that everybody with an account may look at */
+  demo: string | null;
 }

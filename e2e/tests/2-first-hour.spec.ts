@@ -1,6 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { noSideways, ofPlace } from './helpers.js';
+import { noSideways, ofPlace, ownGarden, signIn } from './helpers.js';
 
 /** Somebody new, whose touches and typed fields are counted. */
 function counted(page: Page) {
@@ -44,7 +44,7 @@ test('“I am new here”: from the sign-up to the first answer in twelve inputs
   await noSideways(page);
   await her.tap(page.getByRole('button', { name: 'Make the garden' }));
   // the third: the plant that looks sick
-  await expect(page.getByText('No bed or pot yet: three ways to begin')).toBeVisible();
+  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
   await noSideways(page);
   await her.tap(page.getByRole('button', { name: 'Look it over' }));
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Tomato 1');
@@ -107,7 +107,7 @@ test('a garden with no town is refused in words, and one is found by numbers too
   await expect(page.getByText('Elevation (m) is needed here')).toBeVisible();
   await page.getByLabel('Elevation (m)').fill('12');
   await page.getByRole('button', { name: 'Make the garden' }).click();
-  await expect(page.getByText('No bed or pot yet: three ways to begin')).toBeVisible();
+  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
   await expect(page.getByRole('button', { name: 'Usual last frost: no frost here' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Usual last frost: no frost here' }).first().click();
@@ -116,4 +116,28 @@ test('a garden with no town is refused in words, and one is found by numbers too
     .getByRole('button', { name: /May 12/ })
     .click();
   await expect(page.getByRole('button', { name: /^Usual last frost: 12 May/ })).toBeVisible();
+});
+
+test('somebody new walks through the made-up garden: to look at only, marked, and back to what is hers', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: 'Walk through the demo garden' }).click();
+  await expect(page.getByText('Made up, to look at.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Wall bed' })).toBeVisible();
+  // nothing in it can be changed
+  await expect(page.getByRole('button', { name: /all clear|^Done|^Water / })).toHaveCount(0);
+  const demo = /gardens\/([^/?]+)/.exec(page.url())![1]!;
+  const note = { id: randomUUID(), type: 'rain-gauge', data: { date: '2026-07-18', rainMm: 1 } };
+  expect((await page.request.put(`/api/gardens/${demo}/records`, { data: note })).status()).toBe(403);
+  await page.getByRole('link', { name: /^Sleeper Paste/ }).tap();
+  await expect(page.getByRole('region', { name: 'Finding' }).getByRole('heading').first()).toContainText(
+    'Blossom end rot',
+  );
+  await page.getByRole('link', { name: 'To your own garden' }).click();
+  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
+  // one lands in one's own
+  await page.goto('/');
+  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
 });

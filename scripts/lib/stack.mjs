@@ -107,6 +107,8 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
   }
 
   async function start() {
+    // there once the demo is built, which it is before anything starts
+    const { GARDEN } = await import('@candid-leaf/demo');
     mkdirSync(home, { recursive: true });
     mkdirSync(logs, { recursive: true });
     chmodSync(logs, 0o700);
@@ -145,6 +147,7 @@ export function makeStack({ home, port = 0, tell = () => {}, env = {}, databaseS
         WEB_ROOT: join(ROOT, 'web', 'dist'),
         SMTP_URL: process.env.SMTP_URL ?? `smtp://127.0.0.1:${smtpPort}`,
         PUBLIC_URL: process.env.PUBLIC_URL ?? url,
+        DEMO_GARDEN: GARDEN.id,
         PHOTOS: process.env.PHOTOS ?? join(home, 'photos'),
         BACKUPS: join(home, 'backups'),
         PORT: String(appPort),

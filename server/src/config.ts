@@ -1,3 +1,5 @@
+import { isUUID } from 'class-validator';
+
 /** Everything that the outside may set, read once. */
 export interface Config {
   databaseUrl: string;
@@ -28,6 +30,8 @@ export interface Config {
   photos: string | null;
   /** what the photos of one garden may fill, MB */
   photoMb: number;
+  /** a made-up garden that everybody with an account may look at; null: there is none */
+  demoGarden: string | null;
   /** where `npm run backup` leaves word of the last one; null: nobody keeps watch */
   backups: string | null;
 }
@@ -56,8 +60,14 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     publicUrl: env.PUBLIC_URL ? originOf('PUBLIC_URL', env.PUBLIC_URL) : null,
     photos: env.PHOTOS ?? null,
     photoMb: countFrom('PHOTO_MB', env.PHOTO_MB, 500),
+    demoGarden: env.DEMO_GARDEN ? idFrom('DEMO_GARDEN', env.DEMO_GARDEN) : null,
     backups: env.BACKUPS ?? null,
   };
+}
+
+function idFrom(name: string, text: string): string {
+  if (!isUUID(text)) throw new BadSetting(`${name} is not the id of a garden.`);
+  return text.toLowerCase();
 }
 
 function databaseUrlFrom(text: string | undefined): string {

@@ -77,6 +77,7 @@ export async function startApp(
     publicUrl: null,
     photos,
     photoMb: 500,
+    demoGarden: null,
     backups: null,
     ...more,
   };

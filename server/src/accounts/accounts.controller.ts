@@ -32,7 +32,7 @@ export class AccountsController {
   @Public()
   @Get('entry')
   entry(): Entry {
-    return { registration: this.config.registration, mail: this.mail.works };
+    return { registration: this.config.registration, mail: this.mail.works, demo: this.config.demoGarden };
   }
 
   @Public()

@@ -5,7 +5,7 @@ import { BookOpen, CalendarRange, Settings, Sprout, Warehouse } from 'lucide-rea
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import { GardenContext, RoleContext } from '../lib/garden-context';
-import { linkTo } from '../lib/paths';
+import { linkTo, ROUTES } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
 import { useOutbox } from '../offline/use-outbox';
 import { DailyKeys } from './daily-keys';
@@ -69,6 +69,14 @@ export function Shell({ garden, role, ribbon, weather, children }: Props) {
           </div>
         </header>
         <DailyKeys />
+        {role === 'look' && garden.pinnedDate && (
+          <p className="mx-auto max-w-7xl px-3 pt-2 2xl:max-w-[104rem] sm:px-5">
+            <strong>Made up, to look at.</strong> This garden’s days stand still.{' '}
+            <Link className="font-semibold text-leaf underline" to={ROUTES.home}>
+              To your own garden
+            </Link>
+          </p>
+        )}
         <OutboxBar list={list} online={online} asOf={asOf} />
         {weather?.trouble && (
           <p role="status" className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 pt-2 text-soft sm:px-5">

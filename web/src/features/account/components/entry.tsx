@@ -1,5 +1,5 @@
-import { PasswordForgotten, SignIn, SignUp, type Entry, type Me } from '@candid-leaf/contract';
-import { queryOptions, useQuery } from '@tanstack/react-query';
+import { PasswordForgotten, SignIn, SignUp, type Me } from '@candid-leaf/contract';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type ComponentProps } from 'react';
 import { useForm } from 'react-hook-form';
 import { api, ApiError } from '../../../lib/api';
@@ -8,6 +8,7 @@ import { Button } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
+import { entryQuery } from '../queries';
 
 interface Props {
   /** the page that one comes to */
@@ -50,8 +51,6 @@ export function EntryCard({ to, invitation }: Props) {
   );
 }
 const TITLES = { in: 'Sign in', new: 'A new account', forgotten: 'A new password' };
-
-const entryQuery = () => queryOptions({ queryKey: ['entry'], queryFn: () => api<Entry>('GET', '/entry') });
 
 function useEntry(to: string) {
   return async (path: string, body: unknown) => {

@@ -1,23 +1,35 @@
 import type { GardenView } from '@candid-leaf/contract';
 import type { Crop } from '@candid-leaf/core/records';
-import { Eye } from 'lucide-react';
+import { useQuery } from '@tanstack/react-query';
+import { Eye, Footprints } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
-import { Button } from '../../../ui/button';
+import { linkTo } from '../../../lib/paths';
+import { buttonLook, Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { Panel } from '../../../ui/panel';
+import { entryQuery } from '../../account/queries';
 import { QuickPlace } from '../../places/quick/quick-place';
 import { useQuickPlace } from '../../places/quick/use-quick-place';
 
 /** What to do first in a garden with nothing in it. */
 export function FirstSteps({ view }: { view: GardenView }) {
   const link = useLink();
+  const demo = useQuery(entryQuery()).data?.demo;
   return (
     <div className="flex flex-col gap-4">
-      <h2 className="text-2xl">No bed or pot yet: three ways to begin</h2>
+      <h2 className="text-2xl">No bed or pot yet: ways to begin</h2>
       <SickPlant view={view} />
       <QuickPlace view={view} />
+      {demo && (
+        <Panel title="See how it can be">
+          <p className="mt-1 text-soft">A made-up garden in the middle of its season, to look round in.</p>
+          <Link className={`${buttonLook('plain')} mt-2`} to={linkTo('garden', { gardenId: demo })}>
+            <Footprints aria-hidden size={18} /> Walk through the demo garden
+          </Link>
+        </Panel>
+      )}
       <Panel title="Bring it from elsewhere">
         <p className="mt-1">
           A garden that was kept here before, or tables of your own, come in{' '}

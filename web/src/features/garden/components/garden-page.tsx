@@ -22,7 +22,8 @@ export function GardenPage({ title, waiting = 'Opening the notebook', needs = 'l
   const { gardenId = '' } = useParams();
   const role = useRoleIn(gardenId);
   const query = useQuery(gardenViewQuery(gardenId));
-  const known = query.data !== undefined;
+  // the made-up garden is looked at, and not where one lands
+  const known = query.data !== undefined && !(role === 'look' && query.data.garden.pinnedDate);
   useEffect(() => {
     if (known) setGardenHere(gardenId);
   }, [known, gardenId]);

@@ -17,6 +17,7 @@ import { BookOpen, Sun } from 'lucide-react';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
+import { Explained } from '../../../ui/explained';
 import { Panel } from '../../../ui/panel';
 import { Checks } from './checks';
 import { stepsFor } from './steps';
@@ -277,7 +278,18 @@ function Bar({ d }: { d: Diagnosis }) {
       >
         <div className="h-full bg-leaf" style={{ width: `${d.probability * 100}%` }} />
       </div>
-      <span className="text-sm text-soft">{words}</span>
+      <span className="text-sm text-soft">
+        <Explained says={words}>
+          <p>
+            <strong className="tabular-nums">{Math.min(99, Math.round(d.probability * 100))} in 100.</strong> Of so many
+            plants that show the same, and of which the same was written down, this many have it.
+          </p>
+          <p className="mt-2 text-sm text-soft">
+            Reckoned from what was seen and not seen, and from the water, weather, feed and cuts in the records; each
+            weighs as the handbook says. What was not recorded weighs nothing either way.
+          </p>
+        </Explained>
+      </span>
     </div>
   );
 }

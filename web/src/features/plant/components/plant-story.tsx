@@ -210,7 +210,7 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
 }
 
 /** The plant as it is drawn, to be touched where something is wrong; and its water now and next. */
-function Drawn({ view: { garden, plant, report, ended }, reading }: { view: PlantView; reading: boolean }) {
+function Drawn({ view: { garden, plant, place, report, ended }, reading }: { view: PlantView; reading: boolean }) {
   const format = useFormat();
   const link = useLink();
   const navigate = useNavigate();
@@ -220,6 +220,8 @@ function Drawn({ view: { garden, plant, report, ended }, reading }: { view: Plan
   );
   const look = (part: Part) => void navigate(link('look', { plantId: plant.id }, { part }));
   const { daily, evenness, known, nextWatering: next } = report.water;
+  const when = (n: NonNullable<typeof next>): string =>
+    `${format.litres(n.litres)} ${n.date === garden.today ? 'today' : `on ${format.day(n.date)}`}`;
   return (
     <Panel label="The plant" className="p-3 print:hidden">
       {!reading && <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>}
@@ -245,8 +247,17 @@ function Drawn({ view: { garden, plant, report, ended }, reading }: { view: Plan
       )}
       {next && !ended && (
         <p className="text-center text-sm text-soft">
-          Next water: {format.litres(next.litres)}{' '}
-          {next.date === garden.today ? 'today' : `on ${format.day(next.date)}`}
+          Next water:{' '}
+          {reading ? (
+            when(next)
+          ) : (
+            <Link
+              className="-my-2.5 inline-flex min-h-11 items-center underline decoration-dotted underline-offset-4"
+              to={link('placePlan', { placeId: place.id })}
+            >
+              {when(next)}
+            </Link>
+          )}
         </p>
       )}
     </Panel>
