@@ -131,10 +131,8 @@ test('somebody new walks through the made-up garden: to look at only, marked, an
   const demo = /gardens\/([^/?]+)/.exec(page.url())![1]!;
   const note = { id: randomUUID(), type: 'rain-gauge', data: { date: '2026-07-18', rainMm: 1 } };
   expect((await page.request.put(`/api/gardens/${demo}/records`, { data: note })).status()).toBe(403);
-  await page.getByRole('link', { name: /^Sleeper Paste/ }).tap();
-  await expect(page.getByRole('region', { name: 'Finding' }).getByRole('heading').first()).toContainText(
-    'Blossom end rot',
-  );
+  await page.getByRole('link', { name: /^Junction Bell/ }).tap();
+  await expect(page.getByRole('region', { name: 'Finding' }).getByRole('heading').first()).toContainText('Sunscald');
   await page.getByRole('link', { name: 'To your own garden' }).click();
   await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
   // one lands in one's own

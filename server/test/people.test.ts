@@ -93,7 +93,11 @@ test('registration switched off: only who is invited comes in, and the very firs
   const shut = await startApp({ registration: false });
   try {
     const g = await gardener(shut);
-    expect((await shut.http().get('/api/entry').expect(200)).body).toEqual({ registration: false, mail: false });
+    expect((await shut.http().get('/api/entry').expect(200)).body).toEqual({
+      registration: false,
+      mail: false,
+      demo: null,
+    });
     const fresh = { ...DEMO_ACCOUNT, email: `${uuid()}@halt.example` };
     await shut.http().post('/api/accounts').send(fresh).expect(403);
     await shut
