@@ -17,8 +17,12 @@ const plant = (more: Partial<PlantOnView> = {}): PlantOnView =>
   }) as PlantOnView;
 const task = (more: Partial<TaskDto>): TaskDto =>
   ({ plantId: null, placeId: 'bed', dueOn: TODAY, source: 'round', ...more }) as TaskDto;
-const finding = (harmless: boolean): PlantOnView['finding'] =>
-  ({ disorder: 'sunscald', label: 'Sunscald', probability: 0.9, harmless }) as PlantOnView['finding'];
+const finding = (harmless: boolean): PlantOnView['finding'] => ({
+  disorder: 'sunscald',
+  label: 'Sunscald',
+  probability: 0.9,
+  harmless,
+});
 
 describe('what a plant asks for', () => {
   test('the most pressing first, each by what is known', () => {
