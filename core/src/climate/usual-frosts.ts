@@ -32,6 +32,8 @@ const TROPIC_FROST_M = 2000;
  * lie on them or in valleys: between the two.
  */
 const DAYS_PER_100_M = 2;
+/** The shortest summer that is proposed, days. */
+const LEAST_SUMMER_DAYS = 30;
 const YEAR = 365;
 /** Half a year on: the other hemisphere. */
 const SOUTH = 182;
@@ -45,7 +47,7 @@ const monthDay = (dayOfYear: number): MonthDay => {
  * A proposal for the frost days of a place nobody has told of.
  * @param latitude degrees, south is negative
  * @param elevationM metres above the sea
- * @returns null where frost is not usual, or where none of the year is surely free of it
+ * @returns null where frost is not usual; never for a place that is too cold
  */
 export function usualFrosts(latitude: number, elevationM: number): UsualFrosts | null {
   const lat = Math.abs(latitude);
@@ -55,9 +57,12 @@ export function usualFrosts(latitude: number, elevationM: number): UsualFrosts |
     above < 0 ? [LOW_LAND.at(-1)!, LOW_LAND.at(-1)!] : [LOW_LAND[above]!, LOW_LAND[Math.max(0, above - 1)]!];
   const share = b[0] === a[0] ? 0 : (lat - a[0]) / (b[0] - a[0]);
   const up = (DAYS_PER_100_M * elevationM) / 100;
-  const last = Math.round(a[1] + share * (b[1] - a[1]) + up);
-  const first = Math.round(a[2] + share * (b[2] - a[2]) - up);
-  if (first - last < 30) return null;
+  const spring = a[1] + share * (b[1] - a[1]) + up;
+  const autumn = a[2] + share * (b[2] - a[2]) - up;
+  // where hardly a summer is left, it is still not a place without frost: a month of it, about the middle
+  const short = Math.max(0, LEAST_SUMMER_DAYS - (autumn - spring)) / 2;
+  const last = Math.round(spring - short);
+  const first = Math.round(autumn + short);
   const shift = latitude < 0 ? SOUTH : 0;
   return { lastFrost: monthDay(last + shift), firstFrost: monthDay(first + shift) };
 }

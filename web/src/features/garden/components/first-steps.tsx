@@ -4,12 +4,13 @@ import { useQuery } from '@tanstack/react-query';
 import { Eye, Footprints } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useLink } from '../../../lib/garden-context';
+import { useFormat, useLink } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
 import { buttonLook, Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { Panel } from '../../../ui/panel';
 import { entryQuery } from '../../account/queries';
+import { PRESETS } from '../../places/quick/presets';
 import { QuickPlace } from '../../places/quick/quick-place';
 import { useQuickPlace } from '../../places/quick/use-quick-place';
 
@@ -45,6 +46,7 @@ export function FirstSteps({ view }: { view: GardenView }) {
 
 /** Something is wrong with a plant now: it is set down with the least that must be known, and looked over. */
 function SickPlant({ view }: { view: GardenView }) {
+  const format = useFormat();
   const [crop, setCrop] = useState<Crop>('tomato');
   const [where, setWhere] = useState<'pots' | 'bed'>('pots');
   const quick = useQuickPlace(view);
@@ -58,7 +60,8 @@ function SickPlant({ view }: { view: GardenView }) {
     <Panel title="A plant looks sick now">
       <p className="mt-1 text-soft">
         Say what you see and get an answer as good as looks alone can make it; it also says which records would make it
-        surer.
+        surer. A pot is taken for one of {format.litres(PRESETS.pots.facts.volumeL!)}, the ground for loam, until you
+        say otherwise on the place’s own page.
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <Choice

@@ -67,21 +67,23 @@ function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode 
   const format = useFormat();
   const { today } = useGarden();
   const first = stepsFor(view, disorder).find((r) => r.step === 1);
-  if (!first) return null;
+  if (!first || view.ended) return null;
   const dose = doseInWords(first.dose, format);
   return (
     <div className="mt-3 rounded-xl bg-leafwash px-3 py-2">
       <p>
-        <span className="text-soft">First: </span>
+        <span className="text-soft">{first.general ? 'In general: ' : 'First: '}</span>
         <strong>{remedyRow(first.remedy).label}</strong>
         {dose && <span className="tabular-nums">: {dose}</span>}
         <span className="text-soft">, {first.when <= today ? 'today' : format.day(first.when)}</span>
       </p>
+      {first.general && <p className="mt-1 text-sm">The records name no cause here; the steps below say more.</p>}
       {first.cautions.map((c) => (
         <p key={c} className="mt-1 text-sm">
           {c}
         </p>
       ))}
+      <p className="mt-1 text-sm text-soft">The label, local rules and a licensed adviser decide.</p>
     </div>
   );
 }

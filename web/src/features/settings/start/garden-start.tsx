@@ -5,6 +5,7 @@ import { LocateFixed } from 'lucide-react';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { ApiError } from '../../../lib/api';
+import { sentence } from '../../../lib/words';
 import { Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { faultsIn } from '../../../ui/faults';
@@ -30,6 +31,12 @@ const HEIGHT_WORDS: [Height, string][] = [
 ];
 type Frosts = { lastFrost: string | null; firstFrost: string | null };
 const NO_FROST: Frosts = { lastFrost: null, firstFrost: null };
+
+/** What was refused of a point, with the field's name. */
+function inASentence(error: ApiError): string {
+  const [fault] = error.faults;
+  return fault ? sentence(`${fault.path} ${fault.reason}`) : error.message;
+}
 
 /** A garden in a minute: where it lies, by a town's name; all else is proposed and can be changed. */
 export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) {
@@ -77,9 +84,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
       setTown(await townNear(Math.round(latitude * 1000) / 1000, Math.round(longitude * 1000) / 1000));
       setTrouble(null);
     } catch (error) {
-      setTrouble(
-        error instanceof ApiError ? (faultsIn(error)[0]?.reason ?? error.message) : 'The server cannot be reached.',
-      );
+      setTrouble(error instanceof ApiError ? inASentence(error) : 'The server cannot be reached.');
     }
   };
   const keep = async () => {
