@@ -53,6 +53,8 @@ test('“I am new here”: from the sign-up to the first answer in twelve inputs
   await her.tap(page.getByRole('link', { name: 'What is it?' }));
   const finding = page.getByRole('region', { name: 'Finding' });
   await expect(finding.getByRole('heading').first()).toContainText('Blossom end rot');
+  // what nobody told of the pot is not held against it
+  await expect(finding.getByText(/larger pot/)).toHaveCount(0);
   // the answer, what to do first and how sure stand in the first screen
   await expect(finding.getByRole('img', { name: /How sure/ })).toBeInViewport();
   expect(her.inputs()).toBeLessThanOrEqual(12);

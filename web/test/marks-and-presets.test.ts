@@ -61,10 +61,16 @@ describe('what a plant asks for', () => {
 
 describe('a place and its plants in one go', () => {
   test.each(PRESET_CODES)('%s passes the door that every place passes', (code) => {
-    const place = placeOf(code, '0190e2a4-0000-7000-8000-000000000001', 'One', 6, 0.45);
+    const place = placeOf(code, '0190e2a4-0000-7000-8000-000000000001', 'One', { plants: 6, apartM: 0.45 });
     expect(checked(PlaceInput, place)).toMatchObject({ name: 'One' });
     // six at 45 cm are 2.7 m of bed; what stands in pots has no length
     expect('lengthM' in place ? place.lengthM : null).toBe(['pots', 'bags', 'sill'].includes(code) ? null : 2.7);
+  });
+
+  test('the size of a pot that was told stands', () => {
+    const pot = (volumeL?: number) => placeOf('pots', 'p', 'One', { plants: 1, apartM: 0.5, volumeL }).volumeL;
+    expect(pot()).toBe(20);
+    expect(pot(8)).toBe(8);
   });
 
   test('names number themselves after those that are there', () => {

@@ -10,7 +10,6 @@ import { buttonLook, Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { Panel } from '../../../ui/panel';
 import { entryQuery } from '../../account/queries';
-import { PRESETS } from '../../places/quick/presets';
 import { QuickPlace } from '../../places/quick/quick-place';
 import { useQuickPlace } from '../../places/quick/use-quick-place';
 
@@ -44,6 +43,9 @@ export function FirstSteps({ view }: { view: GardenView }) {
   );
 }
 
+/** So roomy that the size, which nobody told, is no reason for anything (litres). */
+const ROOMY_L = 60;
+
 /** Something is wrong with a plant now: it is set down with the least that must be known, and looked over. */
 function SickPlant({ view }: { view: GardenView }) {
   const format = useFormat();
@@ -53,15 +55,21 @@ function SickPlant({ view }: { view: GardenView }) {
   const navigate = useNavigate();
   const link = useLink();
   const look = async () => {
-    const made = await quick.make({ preset: where, crop, count: 1, apartM: 0.5 });
+    const made = await quick.make({
+      preset: where,
+      crop,
+      count: 1,
+      apartM: 0.5,
+      ...(where === 'pots' ? { volumeL: ROOMY_L } : {}),
+    });
     if (made?.[0]) void navigate(link('look', { plantId: made[0] }));
   };
   return (
     <Panel title="A plant looks sick now">
       <p className="mt-1 text-soft">
         Say what you see and get an answer as good as looks alone can make it; it also says which records would make it
-        surer. A pot is taken for one of {format.litres(PRESETS.pots.facts.volumeL!)}, the ground for loam, until you
-        say otherwise on the place’s own page.
+        surer. A pot is taken for one of {format.litres(ROOMY_L)}, the ground for loam: where that is not so, say it on
+        the place’s own page; it can be the reason.
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <Choice

@@ -47,11 +47,16 @@ export const PRESETS: Record<PresetCode, Preset> = {
 /** One row wide (m; judgement). */
 const ROW_M = 0.6;
 
-/** The place of a preset for so many plants. */
-export function placeOf(code: PresetCode, id: string, name: string, plants: number, apartM: number): PlaceInput {
+/** The place of a preset for so many plants; pots hold what is told, or else what is usual. */
+export function placeOf(
+  code: PresetCode,
+  id: string,
+  name: string,
+  { plants, apartM, volumeL }: { plants: number; apartM: number; volumeL?: number | undefined },
+): PlaceInput {
   const { facts, shared } = PRESETS[code];
   const length = Math.max(1, Math.round(plants * apartM * 10) / 10);
-  return { id, name, ...facts, ...(shared ? { lengthM: length, widthM: ROW_M } : {}) };
+  return { id, name, ...facts, ...(shared ? { lengthM: length, widthM: ROW_M } : volumeL ? { volumeL } : {}) };
 }
 
 const CROP_WORDS: Record<Crop, string> = { tomato: 'Tomato', pepper: 'Pepper' };

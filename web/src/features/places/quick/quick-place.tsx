@@ -27,6 +27,8 @@ export function QuickPlace({ view }: { view: GardenView }) {
   const [preset, setPreset] = useState<PresetCode>('bed');
   const [crop, setCrop] = useState<Crop>('tomato');
   const [typed, setTyped] = useState<number | null>(null);
+  const [told, setTold] = useState<number | null>(null);
+  const { shared, facts } = PRESETS[preset];
   const usual = APART_M[view.garden.units.length];
   const [apartM, setApartM] = useState<number | null>(usual);
   const quick = useQuickPlace(view);
@@ -37,7 +39,13 @@ export function QuickPlace({ view }: { view: GardenView }) {
   const fits = Number.isInteger(count) && count >= 1 && count <= MOST;
   const make = async () => {
     if (!fits) return;
-    const made = await quick.make({ preset, crop, count, apartM: apartM && apartM > 0 ? apartM : usual });
+    const made = await quick.make({
+      preset,
+      crop,
+      count,
+      apartM: apartM && apartM > 0 ? apartM : usual,
+      volumeL: told && told > 0 ? told : undefined,
+    });
     if (!made) return;
     say(`${PRESETS[preset].label}: ${count} ${count === 1 ? 'plant' : 'plants'} in it.`);
     void navigate(link('garden', {}));
@@ -48,7 +56,10 @@ export function QuickPlace({ view }: { view: GardenView }) {
         aria-label="What it is"
         className="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-4 lg:grid-cols-7"
         value={preset}
-        onValueChange={(v) => setPreset(v as PresetCode)}
+        onValueChange={(v) => {
+          setPreset(v as PresetCode);
+          setTold(null);
+        }}
       >
         {PRESET_CODES.map((code) => (
           <RadioGroup.Item
@@ -75,8 +86,16 @@ export function QuickPlace({ view }: { view: GardenView }) {
           onChange={setTyped}
         />
         <Choice label="Of what" value={crop} options={CROPS} onChange={setCrop} />
-        {PRESETS[preset].shared && (
+        {shared ? (
           <MeasuredInput className="w-36" label="Apart" quantity="heightMetres" value={apartM} onChange={setApartM} />
+        ) : (
+          <MeasuredInput
+            className="w-36"
+            label="Each holds"
+            quantity="litres"
+            value={told ?? facts.volumeL ?? null}
+            onChange={setTold}
+          />
         )}
         <Button look="main" onClick={() => void make()} disabled={quick.making || !fits}>
           Make it

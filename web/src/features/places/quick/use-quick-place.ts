@@ -13,6 +13,8 @@ export interface Wanted {
   crop: Crop;
   count: number;
   apartM: number;
+  /** of each pot, where it was told */
+  volumeL?: number | undefined;
 }
 
 /** Makes a place and the plants in it in one go. Sent again after a failure it makes none of them twice: the ids stay. */
@@ -22,7 +24,7 @@ export function useQuickPlace({ garden, places }: GardenView) {
   const plant = useWrite(savePlant, garden.id);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [making, setMaking] = useState(false);
-  const make = async ({ preset, crop, count, apartM }: Wanted): Promise<string[] | null> => {
+  const make = async ({ preset, crop, count, apartM, volumeL }: Wanted): Promise<string[] | null> => {
     const names = places.flatMap((p) => p.plants.map((x) => x.plant.name));
     const name = freeName(
       PRESETS[preset].label,
@@ -33,7 +35,7 @@ export function useQuickPlace({ garden, places }: GardenView) {
     setMaking(true);
     setTrouble(null);
     try {
-      await place.send({ place: placeOf(preset, current.place, name, count, apartM) });
+      await place.send({ place: placeOf(preset, current.place, name, { plants: count, apartM, volumeL }) });
       for (const [i, called] of numbered(crop, count, names).entries())
         await plant.send({
           plant: { id: current.plants[i]!, placeId: current.place, name: called, crop, spacingM: apartM },
