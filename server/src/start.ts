@@ -15,6 +15,8 @@ const { version: VERSION } = createRequire(import.meta.url)('../package.json') a
 
 /** The longest that requests which are under way hold up the end. */
 const LAST_ANSWERS_MS = 4000;
+/** How long a connection that is asked nothing stays open. */
+const IDLE_MS = 75_000;
 
 /** The server as a process: it starts or ends with a sentence, nothing that happens meanwhile ends it, and it ends when it is asked to. */
 export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
@@ -39,7 +41,10 @@ export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
     app.use(log.requests);
     const { close } = installGate(app, config);
     installApiDocs(app, VERSION);
-    await app.listen(config.port, '127.0.0.1');
+    const http = await app.listen(config.port, '127.0.0.1');
+    // longer than whoever asks keeps a connection for the next request: nothing is sent into one that is just being closed
+    http.keepAliveTimeout = IDLE_MS;
+    http.headersTimeout = IDLE_MS + 1000;
     process.stdout.write(`listening on ${config.port}\n`);
     const end = async (): Promise<void> => {
       const late = setTimeout(() => process.exit(0), LAST_ANSWERS_MS);

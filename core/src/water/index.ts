@@ -20,6 +20,7 @@ export * from './run.js';
 export * from './settling.js';
 export * from './schools.js';
 export * from './season.js';
+export * from './season-run.js';
 export * from './soak.js';
 export * from './soils.js';
 export * from './strategies.js';

@@ -125,7 +125,15 @@ export function stepRun(
   const evaporationMm = exposed * layerMm * zone.wallLoss;
   const ke = etoMm > 0 ? evaporationMm / etoMm : 0;
   const etcMm = (kcb + ke) * etoMm;
-  const step = stepDay(before, zone, crop, { rainMm, irrigationMm, demandMm, evaporationMm, etcMm, ...losses });
+  const step = stepDay(before, zone, crop, {
+    rainMm,
+    irrigationMm,
+    demandMm,
+    evaporationMm,
+    etcMm,
+    interceptedMm: losses.interceptedMm,
+    runoffMm: losses.runoffMm,
+  });
   const top = topAfter(state.topMm ?? before * topShare(zone), zone, step, soakedMm + irrigationMm);
   let after = step.depletionMm;
   let sd = step.drainedMm > 0 ? Math.min(grown(state.sd), 0.08) : grown(state.sd);
@@ -151,7 +159,9 @@ export function stepRun(
     ke,
     etcMm,
     effectiveRainMm: soakedMm,
-    ...losses,
+    // named one by one: spread into so large an object they cost more than all equations of the day
+    interceptedMm: losses.interceptedMm,
+    runoffMm: losses.runoffMm,
     irrigationMm,
     irrigationL: litres,
     demandL: (demandMm + evaporationMm) * zone.soilM2,

@@ -1,0 +1,180 @@
+import { washedShare } from './leaching.js';
+import type { WeatherDay } from '../climate/gaps.js';
+import { type Random, seeded } from '../climate/random.js';
+import { weatherInPlace } from '../climate/weather-in-place.js';
+import type { PlaceFacts } from '../records/facts.js';
+import type { PlantCase } from '../records/plant-case.js';
+import { type Day, dayNumber } from '../units/day.js';
+import type { BenchPlant, SeasonResult, SetUp } from './bench.js';
+import { openEto } from './day-in-place.js';
+import { WETTED_SHARE } from './evaporation.js';
+import { evenness, FRUIT_WINDOW_DAYS } from './evenness.js';
+import { type BalanceDay, NOTHING_GIVEN, startOf, stepRun } from './run.js';
+import { dayNeed, type Demand, demandOn, etoAtPlant, seasonClock } from './season.js';
+import { remembered, SCHOOL_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
+import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } from './stress.js';
+
+/** A season of a way of watering, day by day. Many thousand of these are run at once, so what set-ups share is worked out once. */
+
+/** One season's weather where the plant stands, with the reference evapotranspiration there, worked out once for all set-ups. */
+export interface SeasonWeather {
+  days: readonly WeatherDay[];
+  etoMm: readonly number[];
+}
+
+export function seasonWeather(c: Pick<PlantCase, 'garden' | 'place'>, days: readonly WeatherDay[]): SeasonWeather {
+  const own = days.map((w) => weatherInPlace(c.place, w, c.garden));
+  return { days: own, etoMm: days.map((w, i) => openEto(c, w, own[i]!).etoMm) };
+}
+
+/** Fruit swells from here on, days after planting out (judgement). */
+const FRUITING_FROM = 45;
+/** A feed of 1 g of nitrogen a fortnight, and what a plant takes of it a day (common habit; judgement). */
+const FEED = { everyDays: 14, grams: 1, takenPerDay: 0.06 } as const;
+
+/** The place as the set-up would have it. */
+export function placeWith(place: PlaceFacts, s: SetUp, from: Day): PlaceFacts {
+  return {
+    ...place,
+    ...(s.volumeL ? { volumeL: s.volumeL } : {}),
+    ...(s.texture ? { texture: s.texture } : {}),
+    ...(s.mulchMm != null ? { mulch: s.mulchMm > 0 ? [{ from, depthMm: s.mulchMm }] : [] } : {}),
+    ...(s.shadePct != null ? { shade: s.shadePct > 0 ? [{ from, blockPct: s.shadePct }] : [] } : {}),
+  };
+}
+
+/** What a day asks of whoever waters, the same for every way of watering a place. */
+interface DayAsks {
+  w: WeatherDay;
+  etoMm: number;
+  demand: Demand;
+  /** the day's use with water to spare, and the depletion at which to water, mm */
+  useMm: number;
+  limitMm: number;
+}
+
+interface SeasonAsks {
+  place: PlaceFacts;
+  days: readonly DayAsks[];
+}
+
+/** What the days of a season ask for in the place as a set-up has it. */
+function seasonAsks(subject: BenchPlant, s: SetUp, weather: SeasonWeather): SeasonAsks {
+  const first = weather.days[0]!.date;
+  const place = placeWith(subject.place, s, first);
+  const plant = { ...subject.plant, transplantedOn: first, stage: null };
+  const clock = seasonClock({ plant, asOf: weather.days.at(-1)!.date });
+  const firstNo = dayNumber(first);
+  const days = weather.days.map((w, i): DayAsks => {
+    const etoMm = etoAtPlant(place, w.date, weather.etoMm[i]!);
+    const demand = demandOn({ place, plant }, clock, w, etoMm, firstNo + i);
+    const { useMm, rawMm } = dayNeed(demand, etoMm, plant.crop);
+    const stage = i >= FRUITING_FROM ? 'fruiting' : 'vegetative';
+    const limitMm = wateringLimit({ crop: plant.crop, stage }, rawMm, demand.zone.tawMm);
+    return { w, etoMm, demand, useMm, limitMm };
+  });
+  return { place, days };
+}
+
+/** One season of one set-up, day by day from planting out. */
+export const runSeason = (subject: BenchPlant, s: SetUp, weather: SeasonWeather, random: Random): SeasonResult =>
+  run(subject, s, seasonAsks(subject, s, weather), random);
+
+function run(subject: BenchPlant, s: SetUp, asks: SeasonAsks, random: Random): SeasonResult {
+  const made = { place: asks.place, crop: subject.plant.crop };
+  const state = startOf({ fraction: 1, sd: 0 });
+  const wets = WETTED_SHARE.base;
+  const recorded = new Map((subject.watering ?? []).map((w) => [w.date.slice(5), w.litres]));
+  const strategy = strategyOf(s, random);
+  const days: BalanceDay[] = [];
+  let since = 99;
+  let nitrogenG: number = FEED.grams;
+  let washedG = 0;
+  let visits = 0;
+  let litresGiven = 0;
+  for (const [i, { w, etoMm, demand, useMm, limitMm }] of asks.days.entries()) {
+    const { zone } = demand;
+    const litres = strategy
+      ? strategy({ state, zone, useMm, limitMm, since }) * zone.soilM2
+      : (recorded.get(w.date.slice(5)) ?? 0);
+    const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wets } : NOTHING_GIVEN, null);
+    days.push(day);
+    since = litres > 0 ? 1 : since + 1;
+    if (litres > 0) visits += 1;
+    litresGiven += litres;
+    if (i % FEED.everyDays === 0) nitrogenG += FEED.grams;
+    const out = nitrogenG * washedShare(day);
+    washedG += out;
+    nitrogenG = Math.max(0, nitrogenG - out - FEED.takenPerDay);
+  }
+  const fruiting = days.slice(FRUITING_FROM);
+  return {
+    litres: litresGiven,
+    drainedL: days.reduce((t, d) => t + d.drainedL, 0),
+    visits,
+    daysShort: days.filter(isShortOfWater).length,
+    daysWet: days.filter((d) => d.waterlogged).length,
+    evenness: evenness(fruiting) ?? 0,
+    nitrogenWashedG: washedG,
+    blackEnds: blackEndDays(fruiting),
+    splits: splitJumps(fruiting),
+  };
+}
+
+/** Usual use of a grown plant, mm of ETo a day, for a timer whose amount nobody gave (judgement). */
+const USUAL_ETO_MM = 4.5;
+
+/** Null for the waterings that were written down: they follow no rule. */
+function strategyOf(s: SetUp, random: Random): WateringStrategy | null {
+  if (s.strategy === 'recorded') return null;
+  if (s.strategy !== 'timer' && s.strategy !== 'remembered') return SCHOOL_STRATEGIES[s.strategy];
+  const every = s.strategy === 'timer' ? (s.everyDays ?? 3) : 4;
+  return (m) => {
+    const mm = s.litres != null ? s.litres / m.zone.soilM2 : USUAL_ETO_MM * every * (m.zone.isPot ? 3 : 1);
+    return (s.strategy === 'timer' ? timer(every, mm) : remembered(random, mm))(m);
+  };
+}
+
+/** Share of days on which the weeks in which today's fruit grew hold uneven watering or a dry spell, by the rules of the drivers. */
+function blackEndDays(days: readonly BalanceDay[]): number {
+  if (days.length === 0) return 0;
+  // what the window holds, carried from day to day
+  const highs = new Set(swings(days).map((swing) => swing.high));
+  let short = 0;
+  let swung = 0;
+  let hit = 0;
+  const count = (d: BalanceDay | undefined, by: 1 | -1): void => {
+    if (!d) return;
+    if (isShortOfWater(d)) short += by;
+    if (highs.has(d)) swung += by;
+  };
+  for (let i = 0; i < days.length; i++) {
+    count(days[i], 1);
+    count(days[i - FRUIT_WINDOW_DAYS], -1);
+    if (short >= DRY_SPELL_DAYS || swung >= UNEVEN_SWINGS) hit++;
+  }
+  return hit / days.length;
+}
+
+/** How often a dry time ended with a jump that splits fruit. */
+const splitJumps = (days: readonly BalanceDay[]): number => days.filter((_, i) => isDryThenWet(days, i)).length;
+
+/** A seed of its own for every year, the same for all set-ups: they differ by what they do, not by luck. */
+export const yearSeed = (seed: number, year: number): number => seed * 7919 + year;
+
+/** All set-ups through one year's weather. */
+export function runYear(
+  subject: BenchPlant,
+  setUps: readonly SetUp[],
+  weather: SeasonWeather,
+  seed: number,
+): SeasonResult[] {
+  // set-ups that differ only in when they water share what the days ask for
+  const shared = new Map<string, SeasonAsks>();
+  return setUps.map((s) => {
+    const key = [s.volumeL, s.texture, s.mulchMm, s.shadePct].join();
+    const asks = shared.get(key) ?? seasonAsks(subject, s, weather);
+    shared.set(key, asks);
+    return run(subject, s, asks, seeded(seed));
+  });
+}
