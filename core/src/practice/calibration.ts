@@ -1,0 +1,76 @@
+/** How sure somebody was, and whether it was right. */
+export interface Answered {
+  /** percent */
+  surePct: number;
+  right: boolean;
+}
+
+export interface CalibrationStep {
+  from: number;
+  to: number;
+  of: number;
+  /** mean of what was said, and share that was right, percent */
+  saidPct: number;
+  rightPct: number;
+}
+
+export interface Calibration {
+  of: number;
+  right: number;
+  saidPct: number;
+  rightPct: number;
+  /** mean square of what was said less what was so, 0 (always right and sure) to 1 (Brier 1950) */
+  brier: number;
+  steps: CalibrationStep[];
+  words: string;
+}
+
+const STEPS: readonly (readonly [number, number])[] = [
+  [0, 40],
+  [40, 60],
+  [60, 80],
+  [80, 101],
+];
+/** Fewer answers than this say nothing of how well somebody knows what they know (judgement). */
+export const ENOUGH_ANSWERS = 10;
+/** Said and right no further apart than this fit, percent (judgement: the error of a share of twenty or thirty). */
+const FITS_WITHIN = 10;
+
+const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;
+const rightShare = (list: readonly Answered[]): number => mean(list.map((a) => (a.right ? 100 : 0)));
+
+/** Null before the first answer. */
+export function calibrationOf(answers: readonly Answered[]): Calibration | null {
+  if (answers.length === 0) return null;
+  const saidPct = mean(answers.map((a) => a.surePct));
+  const rightPct = rightShare(answers);
+  const steps = STEPS.flatMap(([from, to]) => {
+    const own = answers.filter((a) => a.surePct >= from && a.surePct < to);
+    if (own.length === 0) return [];
+    return [
+      {
+        from,
+        to: Math.min(to, 100),
+        of: own.length,
+        saidPct: mean(own.map((a) => a.surePct)),
+        rightPct: rightShare(own),
+      },
+    ];
+  });
+  return {
+    of: answers.length,
+    right: answers.filter((a) => a.right).length,
+    saidPct,
+    rightPct,
+    brier: mean(answers.map((a) => (a.surePct / 100 - (a.right ? 1 : 0)) ** 2)),
+    steps,
+    words: inWords(answers.length, saidPct, rightPct),
+  };
+}
+
+function inWords(of: number, said: number, right: number): string {
+  if (of < ENOUGH_ANSWERS) return `After ${ENOUGH_ANSWERS} answers this says how well you know what you know.`;
+  if (said - right > FITS_WITHIN) return 'You are surer than you are right: one more check before you act.';
+  if (right - said > FITS_WITHIN) return 'You are right more often than you think: trust what you see.';
+  return 'As sure as you are right: your sureness can be relied on.';
+}

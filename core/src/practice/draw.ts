@@ -1,0 +1,129 @@
+import { type Random, seeded } from '../climate/random.js';
+import { type CaseContext, contextOf } from '../diagnosis/context.js';
+import { diagnose, type DiagnosisResult } from '../diagnosis/engine/diagnose.js';
+import { type Candidate, candidates } from '../diagnosis/engine/network.js';
+import { type CheckCode, CHECKS, checkRow, shownBy } from '../diagnosis/tables/checks.js';
+import type { DisorderRow } from '../diagnosis/tables/row.js';
+import { OFTEN } from '../diagnosis/tables/strengths.js';
+import type { Observation } from '../records/observation.js';
+import type { PlantCase } from '../records/plant-case.js';
+import type { DisorderCode } from '../records/vocabulary/disorders.js';
+import { isCircumstance, type SignCode, signRow } from '../records/vocabulary/signs.js';
+import { type Formatter, METRIC_FORMAT } from '../units/formatter.js';
+import { madeUpPlant } from './made-up.js';
+import { fitsTheme, isSeed, PRACTICE_THEMES, type PracticeTheme, THEMES } from './themes.js';
+import { drawSigns, drawTrouble } from './world.js';
+
+/** A made-up plant to guess at: the same theme and seed give the same one to everybody. */
+export interface Practice {
+  theme: PracticeTheme;
+  seed: number;
+  /** with its weather and records, and what lies open at first sight */
+  plant: PlantCase;
+  /** what is wrong with it */
+  trouble: DisorderCode;
+  /** all that can be seen on it by who looks for it */
+  there: ReadonlySet<SignCode>;
+}
+
+/** Somebody who checks everything must be able to know it this well. */
+const KNOWABLE_FROM = 0.6;
+/** Before any check it is worth a thought, at least. */
+const LEAST_AT_ONCE = 0.005;
+/** Plants drawn before one is found that can be known and is not told at first sight; a few are enough for most seeds. */
+const MOST_TRIES = 400;
+
+/**
+ * Draws a plant: its weather and records, then what ails it by the odds that these give, then what that shows.
+ * @throws RangeError where the seed is not a whole number of at most six figures
+ */
+export function drawPractice(theme: PracticeTheme, seed: number): Practice {
+  if (!isSeed(seed)) throw new RangeError(`${seed} is not a number of a practice plant`);
+  const random = seeded(seed * 31 + PRACTICE_THEMES.indexOf(theme) * 7_000_003 + 17);
+  for (let i = 0; i < MOST_TRIES; i++) {
+    const drawn = tryOnce(random, theme);
+    if (drawn) return { theme, seed, ...drawn };
+  }
+  throw new RangeError(`no plant was found for ${theme} ${seed}`);
+}
+
+function tryOnce(random: Random, theme: PracticeTheme): Omit<Practice, 'theme' | 'seed'> | null {
+  const plant = madeUpPlant(random);
+  const ctx = contextOf(plant);
+  const among = candidates(ctx).filter((c) =>
+    c.row.signs.some(([sign, chance]) => chance >= OFTEN && signRow(sign).kind === 'sign' && fitsTheme(theme, sign)),
+  );
+  const trouble = drawTrouble(random, among);
+  const there = drawSigns(random, ctx, trouble);
+  const open = openAtFirst(theme, trouble, there);
+  if (open.length === 0) return null;
+  const practice = { plant: withSeen(plant, open, []), trouble: trouble.row.code, there };
+  const atOnce = chanceOf(diagnose(contextOf(practice.plant)), practice.trouble);
+  if (atOnce > THEMES[theme].mostAtOnce || atOnce < LEAST_AT_ONCE) return null;
+  const whole = diagnose(contextOf(lookedOver(practice)));
+  return whole.list[0]?.disorder === practice.trouble && whole.list[0].probability >= KNOWABLE_FROM ? practice : null;
+}
+
+export const chanceOf = ({ all, marginals }: DiagnosisResult, code: DisorderCode): number =>
+  marginals[all.findIndex((c) => c.row.code === code)] ?? 0;
+
+/** Could this trouble have caused one of the signs that meet the eye? */
+export const explainsFirst = ({ plant }: Pick<Practice, 'plant'>, row: DisorderRow): boolean =>
+  row.signs.some(([sign]) => signRow(sign).kind === 'sign' && plant.observations.some((o) => o.sign === sign));
+
+/** What meets the eye first: of the trouble's own signs those that say least by themselves, with where it sits. */
+function openAtFirst(theme: PracticeTheme, { row }: Candidate, there: ReadonlySet<SignCode>): SignCode[] {
+  const own = row.signs
+    .filter(([sign]) => there.has(sign) && signRow(sign).kind === 'sign' && isPlain(sign) && fitsTheme(theme, sign))
+    .sort(([a, p], [b, q]) => p * signRow(b).leak - q * signRow(a).leak || (a < b ? -1 : 1))
+    .map(([sign]) => sign);
+  const where = row.signs.map(([sign]) => sign).filter((sign) => there.has(sign) && isCircumstance(sign));
+  return own.length === 0 ? [] : [...own.slice(0, THEMES[theme].openSigns), ...where.slice(0, 1)];
+}
+
+/** Seen from the path, with nothing dug up, cut, lifted or watched for. */
+const isPlain = (sign: SignCode): boolean =>
+  !/^(root|soil|pot)-|after-water|at-dawn|midday|-inside|-ooze|-under$|webbing|droppings/.test(sign);
+
+/** The plant with these signs seen there, and these looked for and not found, on the day of the question. */
+export function withSeen(plant: PlantCase, present: Iterable<SignCode>, absent: Iterable<SignCode>): PlantCase {
+  const seen = new Map<SignCode, Observation>(plant.observations.map((o) => [o.sign, o]));
+  for (const sign of absent) if (!seen.has(sign)) seen.set(sign, { sign, present: false, date: plant.asOf });
+  for (const sign of present) seen.set(sign, { sign, present: true, date: plant.asOf });
+  return { ...plant, observations: [...seen.values()] };
+}
+
+/** What a check shows on it: of the signs that one who does it has before the eyes, those that are there and those that are not. */
+export function shows(
+  { plant, there }: Pick<Practice, 'plant' | 'there'>,
+  check: CheckCode,
+): { present: SignCode[]; absent: SignCode[] } {
+  const looked = shownBy(checkRow(check)).filter((sign) => {
+    const only = signRow(sign).crop;
+    return !only || only === plant.plant.crop;
+  });
+  return {
+    present: looked.filter((sign) => there.has(sign)),
+    absent: looked.filter((sign) => !there.has(sign)),
+  };
+}
+
+/** After these checks, in this order. */
+export const afterChecks = (practice: Practice, done: readonly CheckCode[]): PlantCase =>
+  done.reduce((plant, check) => {
+    const { present, absent } = shows(practice, check);
+    return withSeen(plant, present, absent);
+  }, practice.plant);
+
+/** After everything that anybody could look at. */
+export const lookedOver = (practice: Omit<Practice, 'theme' | 'seed'>): PlantCase =>
+  CHECKS.reduce((plant, { code }) => {
+    const { present, absent } = shows(practice, code);
+    return withSeen(plant, present, absent);
+  }, practice.plant);
+
+export const contextAfter = (
+  practice: Practice,
+  done: readonly CheckCode[],
+  format: Formatter = METRIC_FORMAT,
+): CaseContext => contextOf(afterChecks(practice, done), [], format);

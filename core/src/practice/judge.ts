@@ -1,0 +1,99 @@
+import { checkGains } from '../diagnosis/engine/check-gains.js';
+import { diagnose, type DiagnosisResult } from '../diagnosis/engine/diagnose.js';
+import { entropyBits } from '../diagnosis/engine/noisy-or.js';
+import type { CheckCode } from '../diagnosis/tables/checks.js';
+import { disorderRow } from '../diagnosis/tables/disorders.js';
+import type { RemedyCode } from '../diagnosis/tables/remedies.js';
+import type { DriverCode } from '../diagnosis/vocabulary/drivers.js';
+import type { DisorderCode } from '../records/vocabulary/disorders.js';
+import type { SignCode } from '../records/vocabulary/signs.js';
+import type { Formatter } from '../units/formatter.js';
+import { chanceOf, contextAfter, explainsFirst, type Practice, shows } from './draw.js';
+import { CHECK_MINUTES } from './prices.js';
+import { type Truth, truthOf } from './truth.js';
+
+/** What somebody says of a practice plant. */
+export interface Guess {
+  trouble: DisorderCode;
+  /** how sure, percent */
+  surePct: number;
+  /** null: nothing in the records explains it */
+  cause: DriverCode | null;
+  /** null: nothing is to be done */
+  act: RemedyCode | null;
+}
+
+export interface CheckMade {
+  check: CheckCode;
+  minutes: number;
+  present: SignCode[];
+  /** what it told: the fall in entropy over what could have caused what meets the eye, bits; below 0 where it made things less clear */
+  bits: number;
+}
+
+export interface Judged {
+  right: boolean;
+  causeRight: boolean;
+  actRight: boolean;
+  minutes: number;
+  truth: Truth;
+  /** chance of what it is, at first sight and after the checks that were made */
+  chanceAtFirst: number;
+  chanceAfter: number;
+  checks: CheckMade[];
+  /** the check that would have told most for its minutes, of those not made; null where it was clear */
+  missed: { check: CheckCode; minutes: number; bits: number } | null;
+  /** what looked likeliest at first sight and is not it, with what tells the two apart */
+  misled: { disorder: DisorderCode; chance: number; tell: string | null } | null;
+}
+
+/** Under this chance nothing misled. */
+const MISLEADS_FROM = 0.05;
+
+export function judge(practice: Practice, done: readonly CheckCode[], guess: Guess, format?: Formatter): Judged {
+  const truth = truthOf(practice, format);
+  const results = [...done.keys(), done.length].map((n) => diagnose(contextAfter(practice, done.slice(0, n))));
+  const first = results[0]!;
+  const last = results.at(-1)!;
+  // over what could have caused what meets the eye: that a look also rules out what nobody thought of is not its worth
+  const asked = first.all.flatMap((c, i) => (explainsFirst(practice, c.row) ? [i] : []));
+  const open = results.map((r) => entropyBits(asked.map((i) => r.marginals[i]!)));
+  const checks = done.map((check, i) => ({
+    check,
+    minutes: CHECK_MINUTES[check],
+    present: shows(practice, check).present,
+    bits: open[i]! - open[i + 1]!,
+  }));
+  return {
+    right: guess.trouble === practice.trouble,
+    causeRight:
+      truth.causes.length === 0 ? guess.cause === null : guess.cause !== null && truth.causes.includes(guess.cause),
+    actRight: truth.firstAct === null ? guess.act === null : guess.act !== null && truth.alsoFirst.includes(guess.act),
+    minutes: checks.reduce((sum, c) => sum + c.minutes, 0),
+    truth,
+    chanceAtFirst: chanceOf(first, practice.trouble),
+    chanceAfter: chanceOf(last, practice.trouble),
+    checks,
+    missed: missed(practice, done, last),
+    misled: misled(practice, first),
+  };
+}
+
+function missed(practice: Practice, done: readonly CheckCode[], last: DiagnosisResult): Judged['missed'] {
+  const ctx = contextAfter(practice, done);
+  const pointedAt = last.all.filter((c) => c.row.signs.some(([sign]) => ctx.present.has(sign)));
+  const open = checkGains(ctx, last, pointedAt).filter((c) => !done.includes(c.check));
+  const best = open.sort((a, b) => b.gain / CHECK_MINUTES[b.check] - a.gain / CHECK_MINUTES[a.check])[0];
+  return best ? { check: best.check, minutes: CHECK_MINUTES[best.check], bits: best.gain } : null;
+}
+
+function misled(practice: Practice, first: DiagnosisResult): Judged['misled'] {
+  const wrong = first.list.filter((d) => d.disorder !== practice.trouble && d.explains.length > 0);
+  const likeliest = wrong.sort((a, b) => b.probability - a.probability)[0];
+  if (!likeliest || likeliest.probability < MISLEADS_FROM) return null;
+  const tell =
+    disorderRow(practice.trouble).lookAlikes[likeliest.disorder] ??
+    disorderRow(likeliest.disorder).lookAlikes[practice.trouble] ??
+    null;
+  return { disorder: likeliest.disorder, chance: likeliest.probability, tell };
+}

@@ -1,0 +1,58 @@
+import type { SignCode } from '../records/vocabulary/signs.js';
+import { type Day, dayNumber } from '../units/day.js';
+
+/** What one practises: a short one a day, and harder series by what is seen. */
+export const PRACTICE_THEMES = ['daily', 'wilting', 'spots', 'fruit'] as const;
+export type PracticeTheme = (typeof PRACTICE_THEMES)[number];
+
+export interface ThemeRow {
+  title: string;
+  line: string;
+  /** of a theme: what the plant must show */
+  about: RegExp | null;
+  /** how many of the signs lie open before any check */
+  openSigns: number;
+  /** the first look alone must not say more of it than this */
+  mostAtOnce: number;
+}
+
+/** Judgement: a short one may be half clear at first sight; a series begins in the dark, but for limp leaves, whose records often say half of it. */
+export const THEMES: Record<PracticeTheme, ThemeRow> = {
+  daily: {
+    title: 'Today’s plant',
+    line: 'One plant a day, the same for everybody.',
+    about: null,
+    openSigns: 2,
+    mostAtOnce: 0.85,
+  },
+  wilting: {
+    title: 'Limp leaves',
+    line: 'Too dry, too wet, too hot, or something in the stem.',
+    about: /^leaf-(wilt|scorch-one-side)/,
+    openSigns: 1,
+    mostAtOnce: 0.75,
+  },
+  spots: {
+    title: 'Spots and colours',
+    line: 'Spots, rings, dust and fading: which of them spreads?',
+    about: /^leaf-.*(spots|blotches|mould|powder|yellow|stipple|rings|mottle|bumps|purple)/,
+    openSigns: 1,
+    mostAtOnce: 0.6,
+  },
+  fruit: {
+    title: 'Damaged fruit',
+    line: 'Sun, water, cold, teeth or rot.',
+    about: /^fruit-/,
+    openSigns: 1,
+    mostAtOnce: 0.6,
+  },
+};
+
+export const fitsTheme = (theme: PracticeTheme, sign: SignCode): boolean => THEMES[theme].about?.test(sign) ?? true;
+
+/** The plant of a day: its number. */
+export const dailySeed = (day: Day): number => dayNumber(day);
+
+/** Seeds are whole numbers that a person can read out. */
+export const MOST_SEED = 999_999;
+export const isSeed = (n: number): boolean => Number.isInteger(n) && n >= 0 && n <= MOST_SEED;

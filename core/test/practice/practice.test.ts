@@ -1,0 +1,181 @@
+import fc from 'fast-check';
+import {
+  afterChecks,
+  calibrationOf,
+  CHECK_MINUTES,
+  choicesOf,
+  dailySeed,
+  drawPractice,
+  judge,
+  MOST_SEED,
+  type Practice,
+  PRACTICE_THEMES,
+  type PracticeTheme,
+  shows,
+  THEMES,
+} from '../../src/practice/index.js';
+import { parseCase } from '../../src/casefile/index.js';
+import { contextOf } from '../../src/diagnosis/context.js';
+import { CHECKS, disorderRow } from '../../src/diagnosis/index.js';
+import { chanceOf } from '../../src/practice/draw.js';
+import { diagnose } from '../../src/diagnosis/engine/diagnose.js';
+import { truthOf } from '../../src/practice/truth.js';
+
+const drawn = fc
+  .tuple(fc.constantFrom<PracticeTheme>(...PRACTICE_THEMES), fc.integer({ min: 0, max: MOST_SEED }))
+  .map(([theme, seed]) => drawPractice(theme, seed));
+const some = { numRuns: 12 };
+const ALL = CHECKS.filter((c) => c.answers.length > 0).map((c) => c.code);
+
+/** As anybody’s case file would hold it. */
+const asFile = (practice: Practice) => {
+  const whole = afterChecks(practice, ALL);
+  return JSON.parse(JSON.stringify({ format: 'candid-leaf-case', version: 1, ...whole })) as unknown;
+};
+
+describe('a practice plant', () => {
+  it('is the same for everybody with the same number, and another with another', () => {
+    const one = drawPractice('spots', 4711);
+    expect(drawPractice('spots', 4711)).toEqual(one);
+    expect(drawPractice('spots', 4712).plant.records.weather).not.toEqual(one.plant.records.weather);
+    expect(drawPractice('fruit', 4711).plant.records.weather).not.toEqual(one.plant.records.weather);
+    expect(dailySeed('2026-07-02')).toBe(dailySeed('2026-07-01') + 1);
+  });
+
+  it('refuses what is no number of a plant', () => {
+    for (const seed of [-1, 0.5, MOST_SEED + 1, NaN]) expect(() => drawPractice('daily', seed)).toThrow(RangeError);
+  });
+
+  it('is a case as any other: nothing seen on it contradicts the rest, its crop or its records', () => {
+    fc.assert(
+      fc.property(drawn, (practice) => {
+        const read = parseCase(asFile(practice));
+        const left = contextOf(practice.plant).balance.days.at(-1)!.fractionAvailable;
+        expect(read.observations.filter((o) => o.present).map((o) => o.sign)).toContain(
+          left < 0.25 ? 'soil-dry-deep' : left > 0.9 ? 'soil-wet-deep' : 'soil-damp-deep',
+        );
+        expect(read.records.watering.length).toBeGreaterThan(0);
+      }),
+      some,
+    );
+  });
+
+  it('can be known by who looks at everything, and is not told at first sight', () => {
+    fc.assert(
+      fc.property(drawn, (practice) => {
+        const { theme, trouble, plant, there } = practice;
+        const first = plant.observations.map((o) => o.sign);
+        expect(first.length).toBeGreaterThan(0);
+        expect(first.every((sign) => there.has(sign))).toBe(true);
+        expect(disorderRow(trouble).signs.some(([sign]) => first.includes(sign))).toBe(true);
+        if (THEMES[theme].about) expect(first.some((sign) => THEMES[theme].about!.test(sign))).toBe(true);
+        expect(chanceOf(diagnose(contextOf(plant)), trouble)).toBeLessThanOrEqual(THEMES[theme].mostAtOnce);
+        const whole = truthOf(practice).report.diagnosis[0]!;
+        expect(whole.disorder).toBe(trouble);
+        expect(whole.probability).toBeGreaterThanOrEqual(0.6);
+      }),
+      some,
+    );
+  });
+
+  it('offers the right answer among others, in an order that tells nothing', () => {
+    const places = new Set<number>();
+    fc.assert(
+      fc.property(drawn, (practice) => {
+        const { troubles, causes, acts } = choicesOf(practice, []);
+        const truth = truthOf(practice);
+        expect(troubles).toContain(practice.trouble);
+        expect(new Set(troubles).size).toBe(troubles.length);
+        expect(troubles.length).toBeGreaterThanOrEqual(3);
+        if (truth.causes.length > 0) expect(truth.causes.some((c) => causes.includes(c))).toBe(true);
+        if (truth.firstAct) expect(acts).toContain(truth.firstAct);
+        places.add(troubles.indexOf(practice.trouble));
+      }),
+      some,
+    );
+    expect(places.size).toBeGreaterThan(2);
+  });
+
+  it('shows by a check what is there of all that one would see, and asks no check twice', () => {
+    const practice = drawPractice('spots', 31);
+    const [check] = choicesOf(practice, []).checks;
+    const { present, absent } = shows(practice, check!);
+    expect(present.every((s) => practice.there.has(s))).toBe(true);
+    expect(absent.some((s) => practice.there.has(s))).toBe(false);
+    expect(choicesOf(practice, [check!]).checks).not.toContain(check);
+  });
+});
+
+describe('judging an answer', () => {
+  const practice = drawPractice('wilting', 5);
+  const truth = truthOf(practice);
+  const best = { trouble: practice.trouble, surePct: 80, cause: truth.causes[0] ?? null, act: truth.firstAct };
+
+  it('holds each of the three against what the whole look would have said', () => {
+    expect(judge(practice, [], best)).toMatchObject({
+      right: true,
+      causeRight: true,
+      actRight: true,
+      minutes: 0,
+      checks: [],
+    });
+    const other = choicesOf(practice, []).troubles.find((t) => t !== practice.trouble)!;
+    expect(judge(practice, [], { ...best, trouble: other }).right).toBe(false);
+    expect(truth.causes.length).toBeGreaterThan(0);
+    expect(judge(practice, [], { ...best, cause: null }).causeRight).toBe(false);
+    expect(judge(practice, [], { ...best, act: null }).actRight).toBe(false);
+  });
+
+  it('where the records hold no cause, that is the right answer; any other is not', () => {
+    let seed = 0;
+    let none = drawPractice('spots', seed);
+    while (truthOf(none).causes.length > 0) none = drawPractice('spots', ++seed);
+    const guess = { trouble: none.trouble, surePct: 50, act: null };
+    expect(judge(none, [], { ...guess, cause: null }).causeRight).toBe(true);
+    expect(judge(none, [], { ...guess, cause: 'hot-days' }).causeRight).toBe(false);
+  });
+
+  it('prices each check, and tells by how much it cleared things up: all together from the first look to the last', () => {
+    fc.assert(
+      fc.property(drawn, (p) => {
+        const done = choicesOf(p, []).checks.slice(0, 4);
+        const judged = judge(p, done, best);
+        expect(judged.minutes).toBe(done.reduce((sum, c) => sum + CHECK_MINUTES[c], 0));
+        expect(judged.checks.map((c) => c.check)).toEqual(done);
+        expect(judged.chanceAfter).toBeCloseTo(chanceOf(diagnose(contextOf(afterChecks(p, done))), p.trouble), 10);
+        if (judged.missed) expect(done).not.toContain(judged.missed.check);
+        expect(judged.misled?.disorder).not.toBe(p.trouble);
+      }),
+      { numRuns: 5 },
+    );
+  });
+});
+
+describe('calibration', () => {
+  const many = (of: number, surePct: number, right: number) =>
+    Array.from({ length: of }, (_, i) => ({ surePct, right: i < right }));
+
+  it('is the Brier score and the shares by how sure one was, by hand', () => {
+    const kept = calibrationOf([
+      { surePct: 90, right: true },
+      { surePct: 90, right: false },
+      { surePct: 50, right: true },
+    ])!;
+    // ((0.1)² + (0.9)² + (0.5)²) / 3
+    expect(kept.brier).toBeCloseTo((0.01 + 0.81 + 0.25) / 3, 12);
+    expect(kept).toMatchObject({ of: 3, right: 2 });
+    expect(kept.steps).toEqual([
+      { from: 40, to: 60, of: 1, saidPct: 50, rightPct: 100 },
+      { from: 80, to: 100, of: 2, saidPct: 90, rightPct: 50 },
+    ]);
+    expect(calibrationOf([])).toBeNull();
+  });
+
+  it('says too sure, too careful, or fitting, and nothing of it before there are enough', () => {
+    const words = (list: ReturnType<typeof many>) => calibrationOf(list)!.words;
+    expect(words(many(20, 90, 10))).toMatch(/surer than you are right/);
+    expect(words(many(20, 50, 15))).toMatch(/more often than you think/);
+    expect(words(many(20, 80, 16))).toMatch(/can be relied on/);
+    expect(words(many(9, 90, 0))).toMatch(/After 10 answers/);
+  });
+});
