@@ -9,6 +9,7 @@ export * from './people.js';
 export * from './photos.js';
 export * from './places.js';
 export * from './plants.js';
+export * from './practice.js';
 export * from './products.js';
 export * from './record-dto.js';
 export * from './records.js';

@@ -22,6 +22,7 @@ import { GardensModule } from './gardens/gardens.module.js';
 import { HealthModule } from './health/health.module.js';
 import { PlacesModule } from './places/places.module.js';
 import { PlantsModule } from './plants/plants.module.js';
+import { PracticeModule } from './practice/practice.module.js';
 import { ProductsModule } from './products/products.module.js';
 import { ProtectionModule } from './protection/protection.module.js';
 import { ThreadedReckoner } from './reckoning/threaded-reckoner.js';
@@ -49,6 +50,7 @@ const FEATURES = [
   GazetteerModule,
   PlacesModule,
   PlantsModule,
+  PracticeModule,
   ProductsModule,
   CultivarsModule,
   RecordsModule,

@@ -163,6 +163,16 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/claims/screens/claims')).ClaimsScreen }),
       },
       {
+        path: ROUTES.practice,
+        lazy: async () => ({ Component: (await import('./features/practice/screens/practice')).PracticeScreen }),
+      },
+      {
+        path: ROUTES.practicePlant,
+        lazy: async () => ({
+          Component: (await import('./features/practice/screens/practice-plant')).PracticePlantScreen,
+        }),
+      },
+      {
         path: ROUTES.disorder,
         lazy: async () => ({ Component: (await import('./features/handbook/screens/disorder-page')).DisorderPage }),
       },

@@ -32,6 +32,8 @@ export interface CheckMade {
 }
 
 export interface Judged {
+  /** what it was */
+  trouble: DisorderCode;
   right: boolean;
   causeRight: boolean;
   actRight: boolean;
@@ -65,6 +67,7 @@ export function judge(practice: Practice, done: readonly CheckCode[], guess: Gue
     bits: open[i]! - open[i + 1]!,
   }));
   return {
+    trouble: practice.trouble,
     right: guess.trouble === practice.trouble,
     causeRight:
       truth.causes.length === 0 ? guess.cause === null : guess.cause !== null && truth.causes.includes(guess.cause),

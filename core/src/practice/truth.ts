@@ -10,7 +10,7 @@ import { lookedOver, type Practice } from './draw.js';
 /** What the answer is: as the report would have it once everything was looked at. */
 export interface Truth {
   report: Report;
-  drivers: readonly FoundDriver[];
+  drivers: FoundDriver[];
   /** causes that tell at least half of what the heaviest does; none where the records hold none */
   causes: DriverCode[];
   /** what is done first; null where nothing is to be done */

@@ -12,6 +12,7 @@ import { GardenEntity } from '../gardens/garden.entity.js';
 import { MembershipEntity } from '../gardens/membership.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
+import { PracticeAnswerEntity } from '../practice/practice-answer.entity.js';
 import { ProductEntity } from '../products/product.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
 import { TaskPaceEntity } from '../today/task-pace.entity.js';
@@ -36,6 +37,7 @@ import { Raising1700000800000 } from './migrations/1700000800000-raising.js';
 import { People1700000900000 } from './migrations/1700000900000-people.js';
 import { Photos1700001000000 } from './migrations/1700001000000-photos.js';
 import { Transfer1700001100000 } from './migrations/1700001100000-transfer.js';
+import { Practice1700001200000 } from './migrations/1700001200000-practice.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -65,6 +67,7 @@ const ENTITIES = [
   WateringListEntity,
   PhotoEntity,
   ImportEntity,
+  PracticeAnswerEntity,
 ];
 
 /** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
@@ -85,6 +88,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     People1700000900000,
     Photos1700001000000,
     Transfer1700001100000,
+    Practice1700001200000,
   ],
   migrationsRun: false,
   synchronize: false,

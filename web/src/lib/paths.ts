@@ -32,6 +32,8 @@ export const ROUTES = {
   handbook: '/gardens/:gardenId/handbook',
   signs: '/gardens/:gardenId/handbook/signs',
   claims: '/gardens/:gardenId/handbook/claims',
+  practice: '/gardens/:gardenId/handbook/practice',
+  practicePlant: '/gardens/:gardenId/handbook/practice/:theme/:seed',
   disorder: '/gardens/:gardenId/handbook/:disorder',
   newPlace: '/gardens/:gardenId/places/new',
   place: '/gardens/:gardenId/places/:placeId',

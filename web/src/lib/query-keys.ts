@@ -6,5 +6,6 @@ export const queryKeys = {
   me: ['me'] as const,
   gardens: ['gardens'] as const,
   garden: (gardenId: string) => ['garden', gardenId] as const,
+  practice: ['practice'] as const,
   plan: (gardenId: string) => ['plan', gardenId] as const,
 };

@@ -1,6 +1,6 @@
 import { type DisorderRow, DISORDERS } from '@candid-leaf/core/diagnosis';
 import type { Crop } from '@candid-leaf/core/records';
-import { Shapes, Scale } from 'lucide-react';
+import { Lightbulb, Shapes, Scale } from 'lucide-react';
 import { useDeferredValue, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
@@ -70,6 +70,9 @@ function Handbook() {
           ]}
           onChange={(v) => set('crop', v === 'both' ? '' : v)}
         />
+        <Link className={buttonLook('plain')} to={link('practice', {})}>
+          <Lightbulb aria-hidden size={18} /> Guess first: practise
+        </Link>
         <Link className={buttonLook('quiet')} to={link('claims', {})}>
           <Scale aria-hidden size={18} /> What is claimed to help
         </Link>

@@ -1,0 +1,49 @@
+import { type Calibration, MOST_SEED, PRACTICE_THEMES, type PracticeTheme } from '@candid-leaf/core/practice';
+import { DISORDER_CODES, type DisorderCode } from '@candid-leaf/core/records';
+import { IsBoolean, IsIn, IsInt, Max, Min } from 'class-validator';
+
+/** What somebody said of a practice plant, and whether it was right. It is judged where it is drawn: the number says which plant it was. */
+export class PracticeAnswerInput {
+  @IsIn(PRACTICE_THEMES)
+  theme: PracticeTheme;
+
+  @IsInt()
+  @Min(0)
+  @Max(MOST_SEED)
+  seed: number;
+
+  @IsIn(DISORDER_CODES, { message: 'is not a trouble of the handbook' })
+  trouble: DisorderCode;
+
+  /** how sure, percent */
+  @IsInt()
+  @Min(0)
+  @Max(100)
+  surePct: number;
+
+  @IsBoolean()
+  right: boolean;
+
+  @IsBoolean()
+  causeRight: boolean;
+
+  @IsBoolean()
+  actRight: boolean;
+
+  /** what the checks cost */
+  @IsInt()
+  @Min(0)
+  @Max(1000)
+  minutes: number;
+}
+
+export interface PracticeAnswerDto extends PracticeAnswerInput {
+  /** when it was given, as an instant */
+  answeredAt: string;
+}
+
+/** Answers of an account, newest first, and how well they say how sure they may be. */
+export interface PracticeDto {
+  answers: PracticeAnswerDto[];
+  calibration: Calibration | null;
+}

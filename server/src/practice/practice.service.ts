@@ -1,0 +1,43 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { PracticeAnswerInput, PracticeDto } from '@candid-leaf/contract';
+import { calibrationOf } from '@candid-leaf/core/practice';
+import type { DataSource } from 'typeorm';
+import { Clock } from '../shared/clock.js';
+import { PracticeAnswerEntity } from './practice-answer.entity.js';
+
+/** So many answers are shown, and tell how well somebody knows what they know now. */
+const MOST_SHOWN = 200;
+
+@Injectable()
+export class PracticeService {
+  constructor(
+    @InjectDataSource() private readonly db: DataSource,
+    private readonly clock: Clock,
+  ) {}
+
+  async of(accountId: string): Promise<PracticeDto> {
+    const rows = await this.db.manager.find(PracticeAnswerEntity, {
+      where: { accountId },
+      order: { answeredAt: 'DESC', theme: 'ASC', seed: 'DESC' },
+      take: MOST_SHOWN,
+    });
+    const answers = rows.map(({ accountId: _a, answeredAt, ...answer }) => ({
+      ...answer,
+      answeredAt: answeredAt.toISOString(),
+    }));
+    return { answers, calibration: calibrationOf(answers) };
+  }
+
+  /** Keeps the first answer to a plant: what is said again, after the answer was read, tells nothing. */
+  async keep(accountId: string, answer: PracticeAnswerInput): Promise<PracticeDto> {
+    await this.db.manager
+      .createQueryBuilder()
+      .insert()
+      .into(PracticeAnswerEntity)
+      .values({ ...answer, accountId, answeredAt: this.clock.now() })
+      .orIgnore()
+      .execute();
+    return this.of(accountId);
+  }
+}

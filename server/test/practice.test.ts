@@ -1,0 +1,63 @@
+import type { PracticeAnswerInput, PracticeDto } from '@candid-leaf/contract';
+import { startApp, type App } from './app.js';
+import { gardenOf } from './gardening.js';
+
+let app: App;
+beforeAll(async () => {
+  app = await startApp();
+});
+afterAll(() => app.stop());
+
+const ANSWER: PracticeAnswerInput = {
+  theme: 'wilting',
+  seed: 5,
+  trouble: 'waterlogging',
+  surePct: 80,
+  right: true,
+  causeRight: true,
+  actRight: false,
+  minutes: 3,
+};
+type Agent = Awaited<ReturnType<typeof gardenOf>>['agent'];
+const mine = async (agent: Agent) => (await agent.get('/api/practice').expect(200)).body as PracticeDto;
+const put = (agent: Agent, answer: object) => agent.put('/api/practice').send(answer);
+
+test('the first answer to a plant counts, sent twice or told otherwise later; another plant is another answer', async () => {
+  const { agent } = await gardenOf(app);
+  expect(await mine(agent)).toEqual({ answers: [], calibration: null });
+  await put(agent, ANSWER).expect(200);
+  await put(agent, ANSWER).expect(200);
+  await put(agent, { ...ANSWER, trouble: 'dry-wilt', surePct: 100, right: false }).expect(200);
+  const [kept, ...more] = (await mine(agent)).answers;
+  expect(more).toEqual([]);
+  expect(kept).toMatchObject(ANSWER);
+  await put(agent, { ...ANSWER, theme: 'spots', right: false }).expect(200);
+  const both = await mine(agent);
+  expect(both.answers).toHaveLength(2);
+  // (0.2² + 0.8²) / 2
+  expect(both.calibration).toMatchObject({ of: 2, right: 1, brier: expect.closeTo(0.34, 10) });
+});
+
+test('answers are of one account: nobody else reads them, and they go with it', async () => {
+  const [one, other] = [await gardenOf(app), await gardenOf(app)];
+  await put(one.agent, ANSWER).expect(200);
+  expect((await mine(other.agent)).answers).toEqual([]);
+  await put(other.agent, { ...ANSWER, right: false }).expect(200);
+  expect((await mine(one.agent)).answers).toEqual([expect.objectContaining({ right: true })]);
+});
+
+test('what is no answer is refused where it stands, and nothing is kept', async () => {
+  const { agent } = await gardenOf(app);
+  for (const [field, value] of [
+    ['surePct', 101],
+    ['seed', -1],
+    ['seed', 1.5],
+    ['theme', 'roots'],
+    ['trouble', 'gremlins'],
+    ['right', 'yes'],
+  ] as const) {
+    const { body } = await put(agent, { ...ANSWER, [field]: value }).expect(400);
+    expect((body as { faults: { path: string }[] }).faults.map((f) => f.path)).toContain(field);
+  }
+  expect((await mine(agent)).answers).toEqual([]);
+});

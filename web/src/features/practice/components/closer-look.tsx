@@ -1,0 +1,49 @@
+import { type CheckCode, checkRow } from '@candid-leaf/core/diagnosis';
+import { CHECK_MINUTES } from '@candid-leaf/core/practice';
+import { Panel } from '../../../ui/panel';
+import type { PracticeShown } from '../../../workers/practice.worker';
+import { checkLabel, showedInWords } from '../words';
+
+interface Props {
+  shown: PracticeShown;
+  /** null once it was answered */
+  onCheck: ((check: CheckCode) => void) | null;
+}
+
+/** What can be looked at, each with its price, and what it showed. */
+export function CloserLook({ shown, onCheck }: Props) {
+  const spent = shown.showed.reduce((sum, s) => sum + CHECK_MINUTES[s.check], 0);
+  return (
+    <Panel title="Look closer">
+      <p className="text-sm text-soft">
+        Each check takes its minutes. {spent > 0 ? `So far ${spent} min.` : 'None is needed, if you are sure.'}
+      </p>
+      {shown.showed.length > 0 && (
+        <ul className="mt-2 flex flex-col gap-1.5" aria-label="What was looked at" aria-live="polite">
+          {shown.showed.map(({ check, present }) => (
+            <li key={check} className="rounded-lg bg-leafwash px-3 py-1.5">
+              <strong>{checkLabel(check)}:</strong> {showedInWords(present)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {onCheck && (
+        <ul className="mt-2 grid gap-1 sm:grid-cols-2 lg:grid-cols-1">
+          {shown.choices.checks.map((check) => (
+            <li key={check}>
+              <button
+                type="button"
+                title={checkRow(check).how}
+                onClick={() => onCheck(check)}
+                className="flex min-h-11 w-full items-center justify-between gap-3 rounded-lg border border-line px-3 py-1.5 text-left leading-snug hover:border-leaf"
+              >
+                <span>{checkLabel(check)}</span>
+                <span className="shrink-0 text-sm text-soft tabular-nums">{CHECK_MINUTES[check]} min</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Panel>
+  );
+}

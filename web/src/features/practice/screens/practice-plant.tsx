@@ -1,0 +1,161 @@
+import { type CheckCode, CHECKS } from '@candid-leaf/core/diagnosis';
+import { type Guess, isSeed, PRACTICE_THEMES, type PracticeTheme, THEMES } from '@candid-leaf/core/practice';
+import { type PlantCase, signRow } from '@candid-leaf/core/records';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { GardenContext, useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { wordOf } from '../../../lib/words';
+import { SignPicture } from '../../../signs/sign-picture';
+import { Panel } from '../../../ui/panel';
+import { Failed, Waiting } from '../../../ui/states';
+import { useSay } from '../../../ui/toast';
+import type { PracticeShown } from '../../../workers/practice.worker';
+import { GardenPage } from '../../garden/components/garden-page';
+import { viewOfCase } from '../../neighbour/view-of-case';
+import { Strands } from '../../plant/strands/strands';
+import { AnswerForm } from '../components/answer-form';
+import { CloserLook } from '../components/closer-look';
+import { Verdict } from '../components/verdict';
+import { nextSeed } from '../next-seed';
+import { practiceCaseQuery, practiceQuery, useKeepAnswer } from '../queries';
+import { plantInWords } from '../words';
+
+/** One made-up plant to guess at. */
+export function PracticePlantScreen() {
+  const { theme = '', seed = '' } = useParams();
+  const known = (PRACTICE_THEMES as readonly string[]).includes(theme) && isSeed(Number(seed));
+  return (
+    <GardenPage title={() => (known ? THEMES[theme as PracticeTheme].title : 'Guess first')}>
+      {() =>
+        known ? (
+          <Plant key={`${theme} ${seed}`} theme={theme as PracticeTheme} seed={Number(seed)} />
+        ) : (
+          <p role="alert">There is no such plant: the link was cut short, perhaps.</p>
+        )
+      }
+    </GardenPage>
+  );
+}
+
+interface Of {
+  theme: PracticeTheme;
+  seed: number;
+}
+
+function Plant({ theme, seed }: Of) {
+  const { units, dateForm } = useGarden();
+  const client = useQueryClient();
+  const say = useSay();
+  const [params, setParams] = useSearchParams();
+  const [guess, setGuess] = useState<Guess | null>(null);
+  // what was checked stands in the address: a reload loses nothing
+  const done = (params.get('checked')?.split(',') ?? []).filter((c): c is CheckCode => KNOWN_CHECKS.has(c));
+  const asked = { theme, seed, done, units, dateForm };
+  const query = useQuery({
+    ...practiceCaseQuery(guess ? { ...asked, guess } : asked),
+    placeholderData: keepPreviousData,
+  });
+  const keep = useKeepAnswer();
+  const answer = async (given: Guess) => {
+    setGuess(given);
+    const { judged } = await client.fetchQuery(practiceCaseQuery({ ...asked, guess: given }));
+    if (!judged) return;
+    const { right, causeRight, actRight, minutes } = judged;
+    const { trouble, surePct } = given;
+    keep.mutate(
+      { theme, seed, trouble, surePct, right, causeRight, actRight, minutes },
+      { onError: () => say('It could not be kept with your account: no signal.', { bad: true }) },
+    );
+  };
+  if (query.error) return <Failed error={query.error} />;
+  if (!query.data) return <Waiting what="Drawing a plant" here />;
+  return (
+    <Drawn
+      of={{ theme, seed }}
+      shown={query.data}
+      guess={guess}
+      onCheck={(code) => setParams({ checked: [...done, code].join(',') }, { replace: true, preventScrollReset: true })}
+      onAnswer={(given) => void answer(given)}
+    />
+  );
+}
+
+const KNOWN_CHECKS: ReadonlySet<string> = new Set(CHECKS.map((c) => c.code));
+
+interface DrawnProps {
+  of: Of;
+  shown: PracticeShown;
+  guess: Guess | null;
+  onCheck: (check: CheckCode) => void;
+  onAnswer: (guess: Guess) => void;
+}
+
+function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnProps) {
+  const reader = useGarden();
+  const link = useLink();
+  const { data } = useQuery(practiceQuery);
+  const { plantCase, report, judged, choices, first } = shown;
+  const { crop } = plantCase.plant;
+  const view = viewOfCase(plantCase, report, reader);
+  const own = (data?.answers ?? []).filter((a) => a.theme === theme);
+  const after = theme === 'daily' ? null : nextSeed(own, seed);
+  const lit = new Set(judged ? judged.truth.drivers.flatMap((d) => d.because.map((b) => b.date)) : []);
+  const here = link('practicePlant', { theme, seed: String(seed) });
+  return (
+    <GardenContext.Provider value={view.garden}>
+      <About of={plantCase} seed={theme === 'daily' ? null : seed} again={!guess && own.some((a) => a.seed === seed)} />
+      <div className="grid items-start gap-4 lg:grid-cols-[20rem_1fr]">
+        <div className="flex flex-col gap-4">
+          <Panel title="What meets the eye">
+            <ul className="mt-1 flex flex-wrap gap-3">
+              {first.map((sign) => (
+                <li key={sign} className="w-30 text-center leading-snug">
+                  <SignPicture sign={sign} crop={crop} className="mx-auto size-24" />
+                  {signRow(sign).label}
+                </li>
+              ))}
+            </ul>
+          </Panel>
+          <CloserLook shown={shown} onCheck={guess ? null : onCheck} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
+          <Strands view={view} lit={lit} />
+          {judged && guess ? (
+            <Verdict
+              judged={judged}
+              guess={guess}
+              crop={crop}
+              friendLink={new URL(here, location.href).href}
+              next={after === null ? null : link('practicePlant', { theme, seed: String(after) })}
+            />
+          ) : (
+            <AnswerForm choices={choices} crop={crop} onAnswer={onAnswer} />
+          )}
+        </div>
+      </div>
+    </GardenContext.Provider>
+  );
+}
+
+function About({ of: c, seed, again }: { of: PlantCase; seed: number | null; again: boolean }) {
+  const format = useFormat();
+  const { place, plant, asOf } = c;
+  const facts = [
+    plantInWords(c),
+    place.volumeL != null && ` of ${format.litres(place.volumeL)}`,
+    `. ${wordOf(place.texture)}`,
+    place.mulch?.length && ', mulched',
+    place.history?.length && ', the same family here last year',
+    plant.transplantedOn && `. Planted out ${format.day(plant.transplantedOn)}`,
+    plant.heightM != null && `, ${format.centimetres(plant.heightM * 100)} tall`,
+    `. It is ${format.day(asOf)}.`,
+  ];
+  return (
+    <p className="mb-4 max-w-prose text-soft">
+      {seed !== null && <strong className="text-ink tabular-nums">No. {seed}. </strong>}
+      {facts.filter(Boolean)}
+      {again && ' You answered this one; the first answer counts.'}
+    </p>
+  );
+}

@@ -1,0 +1,36 @@
+import type { Guess } from '@candid-leaf/core/practice';
+import { checkRow, type CheckCode, DRIVERS, disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
+import { type PlantCase, signRow, type SignCode } from '@candid-leaf/core/records';
+import { sentence } from '../../lib/words';
+
+/** Answers that are none of the list: no cause in the records, nothing to be done. */
+export const NONE = 'none';
+
+export const troubleLabel = (code: Guess['trouble']): string => disorderRow(code).label;
+export const causeLabel = (code: Guess['cause']): string =>
+  code === null ? 'Nothing in the records explains it' : sentence(DRIVERS[code]).slice(0, -1);
+export const actLabel = (code: Guess['act']): string =>
+  code === null ? 'Nothing has to be done' : remedyRow(code).label;
+export const checkLabel = (code: CheckCode): string => checkRow(code).label;
+
+/** What a check showed, in a line. */
+export const showedInWords = (present: readonly SignCode[]): string =>
+  present.length > 0 ? sentence(present.map((s) => signRow(s).label.toLowerCase()).join(', ')) : 'Nothing of the kind.';
+
+const POTS = {
+  container: 'a pot',
+  indoors: 'a pot indoors',
+  ground: 'the ground',
+  'raised-bed': 'a raised bed',
+  'tunnel-bed': 'a tunnel',
+} as const;
+
+/** "A determinate paste tomato in a raised bed". */
+export const plantInWords = ({ plant, place }: PlantCase): string => {
+  const words = [plant.habit, plant.type, plant.crop].filter(Boolean).join(' ');
+  return `${/^[aeiou]/.test(words) ? 'An' : 'A'} ${words} in ${POTS[place.kind]}`;
+};
+
+/** How much a check told: bits of what it cleared up (judgement). */
+export const worthInWords = (bits: number): string =>
+  bits >= 0.5 ? 'told much' : bits >= 0.1 ? 'told a little' : bits > -0.1 ? 'told nothing' : 'made it less clear';
