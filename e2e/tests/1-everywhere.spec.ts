@@ -24,6 +24,8 @@ async function views(page: Page): Promise<[string, string][]> {
     ['bench', `${garden}/bench`],
     ['a trouble in the handbook', `${garden}/handbook/sunscald`],
     ['claims', `${garden}/handbook/claims`],
+    ['guess first', `${garden}/handbook/practice`],
+    ['a plant to guess at', `${garden}/handbook/practice/spots/1`],
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],
     ['walk', `${bed}/walk`],

@@ -4,7 +4,8 @@ import { nextChecks } from '../diagnosis/engine/next-checks.js';
 import { isOpen } from '../diagnosis/engine/check-gains.js';
 import { type CheckCode, CHECKS } from '../diagnosis/tables/checks.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
-import type { RemedyCode } from '../diagnosis/tables/remedies.js';
+import { fits } from '../diagnosis/remedies/offer.js';
+import { type RemedyCode, remedyRow } from '../diagnosis/tables/remedies.js';
 import { type DriverCode } from '../diagnosis/vocabulary/drivers.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { contextAfter, explainsFirst, type Practice } from './draw.js';
@@ -39,7 +40,10 @@ export function choicesOf(practice: Practice, done: readonly CheckCode[]): Choic
   const troubles = [practice.trouble, ...others.slice(0, MOST_TROUBLES - 1)];
   const linked = troubles.flatMap((code) => disorderRow(code).drivers.map((d) => d.driver));
   const causes = unique([...truth.causes.slice(0, 1), ...linked]).slice(0, MOST_CAUSES);
-  const remedies = troubles.slice(1).flatMap((code) => disorderRow(code).remedies.map((r) => r.remedy));
+  const remedies = troubles
+    .slice(1)
+    .flatMap((code) => disorderRow(code).remedies.map((r) => r.remedy))
+    .filter((r) => fits(ctx, remedyRow(r)));
   const acts = unique([...(truth.firstAct ? [truth.firstAct] : []), ...everyOther(remedies)]).slice(0, MOST_ACTS);
   const shuffled = inNoOrder(practice.seed);
   const asked = nextChecks(ctx, diagnose(ctx)).map((c) => c.check);

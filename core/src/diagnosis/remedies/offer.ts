@@ -65,7 +65,7 @@ export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): { of
 }
 
 /** A place-bound remedy is spoken of only where the place fits. */
-const fits = (ctx: CaseContext, remedy: RemedyRow): boolean =>
+export const fits = (ctx: CaseContext, remedy: RemedyRow): boolean =>
   !remedy.onlyWhere || remedy.onlyWhere.some((fact) => FACTS[fact](ctx));
 
 /** Weaker than this a driver calls for nothing, unless it is the strongest that there is. */

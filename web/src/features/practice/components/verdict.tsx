@@ -32,7 +32,7 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
   return (
     <Panel main label="The answer" className="flex flex-col gap-4">
       <div>
-        <h2 ref={heading} tabIndex={-1} className="text-2xl">
+        <h2 ref={heading} tabIndex={-1} className="scroll-mt-44 text-2xl">
           {judged.right ? 'Right' : 'Not quite'}: {row.label.toLowerCase()}.
         </h2>
         <p className="mt-1 max-w-prose">{row.line}</p>

@@ -91,6 +91,9 @@ interface DrawnProps {
   onAnswer: (guess: Guess) => void;
 }
 
+/** Two columns at the desk; on a phone one, and then the records come before the checks. */
+const COLUMN = 'contents lg:flex lg:min-w-0 lg:flex-col lg:gap-4';
+
 function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnProps) {
   const reader = useGarden();
   const link = useLink();
@@ -106,8 +109,8 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
     <GardenContext.Provider value={view.garden}>
       <About of={plantCase} seed={theme === 'daily' ? null : seed} again={!guess && own.some((a) => a.seed === seed)} />
       <div className="grid items-start gap-4 lg:grid-cols-[20rem_1fr]">
-        <div className="flex flex-col gap-4">
-          <Panel title="What meets the eye">
+        <div className={COLUMN}>
+          <Panel title="What meets the eye" className="order-1">
             <ul className="mt-1 flex flex-wrap gap-3">
               {first.map((sign) => (
                 <li key={sign} className="w-30 text-center leading-snug">
@@ -117,21 +120,27 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
               ))}
             </ul>
           </Panel>
-          <CloserLook shown={shown} onCheck={guess ? null : onCheck} />
+          <div className="order-3">
+            <CloserLook shown={shown} onCheck={guess ? null : onCheck} />
+          </div>
         </div>
-        <div className="flex min-w-0 flex-col gap-4">
-          <Strands view={view} lit={lit} />
-          {judged && guess ? (
-            <Verdict
-              judged={judged}
-              guess={guess}
-              crop={crop}
-              friendLink={new URL(here, location.href).href}
-              next={after === null ? null : link('practicePlant', { theme, seed: String(after) })}
-            />
-          ) : (
-            <AnswerForm choices={choices} crop={crop} onAnswer={onAnswer} />
-          )}
+        <div className={COLUMN}>
+          <div className="order-2 min-w-0">
+            <Strands view={view} lit={lit} />
+          </div>
+          <div className="order-4">
+            {judged && guess ? (
+              <Verdict
+                judged={judged}
+                guess={guess}
+                crop={crop}
+                friendLink={new URL(here, location.href).href}
+                next={after === null ? null : link('practicePlant', { theme, seed: String(after) })}
+              />
+            ) : (
+              <AnswerForm choices={choices} crop={crop} onAnswer={onAnswer} />
+            )}
+          </div>
         </div>
       </div>
     </GardenContext.Provider>
