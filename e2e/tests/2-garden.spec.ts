@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ofPlace, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
 
 test('from an empty garden: a bed and plants are added, told what is wrong with them, ordered, recorded in, and retired', async ({
   page,
@@ -28,7 +28,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await expect(page.getByRole('heading', { level: 1, name: 'A new plant' })).toBeVisible();
     await page.getByLabel('Name').fill(name);
     await page.getByLabel('Habit').selectOption('indeterminate');
-    await page.getByLabel('Planted out').fill('2026-05-20');
+    await pickDay(page, 'Planted out', '2026-05-20');
     await page.getByLabel('Stage').selectOption('fruiting');
     await page.getByLabel('Height (cm)').fill('140');
     await page.getByRole('button', { name: 'Keep' }).click();
@@ -74,7 +74,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await sheet.getByRole('button', { name: 'Record it' }).click();
     await expect(sheet.getByText(/litres \(or give minutes instead\)/)).toBeVisible();
     await sheet.getByLabel('or how long it ran (minutes)').fill('30');
-    await sheet.getByLabel('Day').fill('2026-07-17');
+    await pickDay(sheet, 'Day', '2026-07-17');
     await sheet.getByRole('button', { name: 'Record it' }).click();
     await expect(sheet).toBeHidden();
     await page.getByRole('link', { name: /First cordon/ }).click();

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { openToAll, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+import { openToAll, ownGarden, pickDay, signIn, tomatoIn, watered } from './helpers.js';
 
 const PASSWORD = 'under the signal box';
 
@@ -81,8 +81,8 @@ test('a holiday list is opened and ticked by somebody without account, until its
   await watered(own, plant, [6, 5, 4], 2);
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByLabel('From').fill('2026-07-18');
-  await page.getByLabel('To', { exact: true }).fill('2026-07-28');
+  await pickDay(page, 'From', '2026-07-18');
+  await pickDay(page, 'To', '2026-07-28');
   await page.getByRole('button', { name: 'I am away' }).click();
   await page.getByRole('link', { name: 'List for whoever waters' }).click();
   await page.getByLabel('Who waters').fill('Grandma');

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { day, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
 
 test('after three wet days Today asks for a round, which knows why and opens where it matters; counts become a course', async ({
   page,
@@ -48,11 +48,12 @@ test('days away: a list for whoever waters, no round meanwhile; days that end be
   await signIn(page, own.who);
   await expect(page.getByText(/nobody has written down a look/i)).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByLabel('From').fill(day(0));
-  await page.getByLabel('To', { exact: true }).fill(day(1));
+  await pickDay(page, 'From', day(-6));
+  await pickDay(page, 'To', day(-1));
   await page.getByRole('button', { name: 'I am away' }).click();
   await expect(page.getByText('To must not be before the first day')).toBeVisible();
-  await page.getByLabel('To', { exact: true }).fill(day(-5));
+  await pickDay(page, 'From', day(0));
+  await pickDay(page, 'To', day(-5));
   await page.getByRole('button', { name: 'I am away' }).click();
   await expect(page.getByText('18 July to 23 July')).toBeVisible();
   await page.getByRole('link', { name: 'List for whoever waters' }).click();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { ofPlace, ownGarden, signIn } from './helpers.js';
+import { ofPlace, ownGarden, pickDay, signIn } from './helpers.js';
 
 const AMERICAN = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 
@@ -25,7 +25,7 @@ async function addPlant(page: Page, place: string, name: string, stage: string):
   // the page before has a field of the same name
   await expect(page.getByRole('heading', { name: 'A new plant' })).toBeVisible();
   await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Planted out').fill('2026-05-20');
+  await pickDay(page, 'Planted out', '2026-05-20');
   await page.getByLabel('Stage').selectOption(stage);
   await page.getByLabel('Height (in)').fill('45');
   await page.getByRole('button', { name: 'Keep' }).click();

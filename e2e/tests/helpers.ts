@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { DEMO_ACCOUNT, DEMO_DAY, loadDemo } from '@candid-leaf/demo';
-import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 
 /** The demo garden, to look at only: others look at it too. */
@@ -145,4 +145,21 @@ export async function openToAll(page: Page): Promise<void> {
 export async function ofPlace(page: Page, place: string, item: string): Promise<void> {
   await page.getByRole('button', { name: `More of ${place}` }).click();
   await page.getByRole('menuitem', { name: item }).click();
+}
+
+/** Chooses a day on the calendar of a field: its year and month from the lists, then the day. */
+export async function pickDay(scope: Page | Locator, label: string, iso: string): Promise<void> {
+  const page = 'page' in scope ? scope.page() : scope;
+  await scope.getByRole('button', { name: new RegExp(`^${label}: `) }).first().click();
+  const calendar = page.getByRole('dialog', { name: label, exact: true });
+  const [year, month] = iso.split('-').map(Number) as [number, number];
+  for (const [list, value] of [
+    ['Choose the Year', year],
+    ['Choose the Month', month - 1],
+  ] as const) {
+    const select = calendar.getByLabel(list);
+    if ((await select.inputValue()) !== String(value)) await select.selectOption(String(value));
+  }
+  await calendar.locator(`[data-day="${iso}"] button`).click();
+  await expect(calendar).toHaveCount(0);
 }

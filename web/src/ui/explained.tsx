@@ -12,7 +12,7 @@ export function Explained({ says, children }: { says: ReactNode; children: React
         <Popover.Content
           sideOffset={6}
           collisionPadding={12}
-          className="z-30 max-w-80 rounded-xl border border-line bg-card p-4 text-left shadow-xl"
+          className="z-50 max-w-80 rounded-xl border border-line bg-card p-4 text-left shadow-xl"
         >
           {children}
         </Popover.Content>

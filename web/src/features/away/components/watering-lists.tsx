@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden } from '../../../lib/garden-context';
+import { FormDayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
@@ -25,7 +26,7 @@ export function WateringLists({ away }: { away: Away }) {
   const back = useWrite(takeWateringListBack, garden.id);
   const [made, setMade] = useState<(NewLink & { name: string }) | null>(null);
   const fresh = () => ({ id: uuid(), name: '', from: away.from, to: away.to });
-  const { register, handleSubmit, setError, reset, formState } = useForm<WateringListInput>({
+  const { control, register, handleSubmit, setError, reset, formState } = useForm<WateringListInput>({
     resolver: resolverFor(WateringListInput),
     defaultValues: fresh(),
   });
@@ -46,8 +47,8 @@ export function WateringLists({ away }: { away: Away }) {
       <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1fr_10rem_10rem]">
           <TextField label="Who waters" className="max-sm:col-span-2" error={e.name?.message} {...register('name')} />
-          <TextField label="First day" type="date" error={e.from?.message} {...register('from')} />
-          <TextField label="Last day" type="date" error={e.to?.message} {...register('to')} />
+          <FormDayField control={control} name="from" label="First day" />
+          <FormDayField control={control} name="to" label="Last day" />
         </div>
         <RootFault errors={e} />
         <Button type="submit" disabled={formState.isSubmitting} className="self-start">

@@ -18,6 +18,7 @@ import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOrUnknown } from '../../../lib/words';
+import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
@@ -260,9 +261,8 @@ function Looking({ form: { register, formState } }: PartProps) {
   );
 }
 
-function Cover({ form: { register, control, watch, formState } }: PartProps) {
+function Cover({ form: { control, watch } }: PartProps) {
   const garden = useGarden();
-  const e = formState.errors;
   return (
     <FormCard title="Mulch and shade">
       <MeasuredField
@@ -272,12 +272,11 @@ function Cover({ form: { register, control, watch, formState } }: PartProps) {
         quantity="depthMillimetres"
         hint="0 for none"
       />
-      <TextField
+      <FormDayField
+        control={control}
+        name="mulch.0.from"
         label="Mulch since"
-        type="date"
         max={garden.today}
-        error={e.mulch?.[0]?.from?.message}
-        {...register('mulch.0.from')}
         disabled={!((watch('mulch')?.at(-1)?.depthMm ?? -1) >= 0)}
       />
       <MeasuredField
@@ -287,12 +286,11 @@ function Cover({ form: { register, control, watch, formState } }: PartProps) {
         quantity="percent"
         hint="0 for none"
       />
-      <TextField
+      <FormDayField
+        control={control}
+        name="shade.0.from"
         label="Shade since"
-        type="date"
         max={garden.today}
-        error={e.shade?.[0]?.from?.message}
-        {...register('shade.0.from')}
         disabled={!watch('shade')?.at(-1)?.blockPct}
       />
     </FormCard>

@@ -9,7 +9,7 @@ import { Empty } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../garden/components/garden-page';
 import { orderPlants } from '../../plant/writes';
-import { RecordList } from '../../records/components/record-list';
+import { RecordTable } from '../../records/components/record-table';
 import { placeRecordsQuery } from '../../records/queries';
 import { QuickPlace } from '../quick/quick-place';
 import { PlaceForm } from '../components/place-form';
@@ -58,7 +58,7 @@ function Aside({ view: { place, plants } }: { view: GardenView['places'][number]
       </Panel>
       <Panel title="Recorded for the whole place">
         {records.length > 0 ? (
-          <RecordList
+          <RecordTable
             ofPlace
             records={records}
             targetOf={() => ({ plantId: null, placeId: place.id, name: place.name })}

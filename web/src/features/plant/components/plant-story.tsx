@@ -17,7 +17,7 @@ import { useWide } from '../../../ui/use-wide';
 import { percent } from '../../../ui/water-left';
 import { Evenness } from '../../water/components/evenness';
 import { Photos } from '../../photos/components/photos';
-import { RecordList } from '../../records/components/record-list';
+import { RecordTable } from '../../records/components/record-table';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { Strands } from '../strands/strands';
 import { Ended } from './ended';
@@ -105,7 +105,7 @@ export function PlantStory({ view, neighbours = false, next = null }: Props) {
         )}
         <Fold title="All that was recorded">
           <Panel title="What was recorded">
-            <RecordList
+            <RecordTable
               records={view.records}
               targetOf={
                 reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })

@@ -7,6 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
+import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
@@ -137,13 +138,7 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
         )}
       </FormCard>
       <FormCard title="How it stands">
-        <TextField
-          label="Planted out"
-          type="date"
-          max={garden.today}
-          error={e.transplantedOn?.message}
-          {...register('transplantedOn', emptyIsUnknown)}
-        />
+        <FormDayField control={control} name="transplantedOn" label="Planted out" max={garden.today} none="not known" />
         <SelectField
           label="Stage"
           options={wordsOrUnknown(STAGES)}

@@ -4,8 +4,8 @@ import type { Day } from '@candid-leaf/core/units';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
+import { DayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
 import { faultsIn } from '../../../ui/faults';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
@@ -88,13 +88,12 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
               onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
             />
           ))}
-        <TextField
+        <DayField
           label="Day"
-          type="date"
           max={garden.today}
-          value={typeof values.date === 'string' ? values.date : ''}
+          value={typeof values.date === 'string' ? values.date : null}
           error={reason('date')}
-          onChange={(e) => setValues((old) => ({ ...old, date: e.target.value }))}
+          onChange={(date) => setValues((old) => ({ ...old, date }))}
         />
       </div>
       {faults

@@ -23,8 +23,9 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
+import { FormDayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { SelectField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
@@ -123,7 +124,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
         <MeasuredField control={control} name="count" label="How many" quantity="count" />
         {planting && (
           <>
-            <TextField label="Sown on" type="date" error={e.sownOn?.message} {...register('sownOn', emptyIsUnknown)} />
+            <FormDayField control={control} name="sownOn" label="Sown on" none="not sown yet" />
             <MeasuredField control={control} name="cells" label="Cells sown" quantity="count" />
             <MeasuredField control={control} name="lost" label="Of them lost" quantity="count" />
             <MeasuredField
@@ -133,12 +134,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
               quantity="grams"
               hint="Then Today tells the weight at which it wants water."
             />
-            <TextField
-              label="Outside by day since"
-              type="date"
-              error={e.hardenFrom?.message}
-              {...register('hardenFrom', emptyIsUnknown)}
-            />
+            <FormDayField control={control} name="hardenFrom" label="Outside by day since" none="not yet" />
           </>
         )}
       </FormCard>

@@ -3,8 +3,8 @@ import { CalendarOff, Trash2 } from 'lucide-react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useFormat, useLink } from '../../../lib/garden-context';
+import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
@@ -20,11 +20,10 @@ export function DaysAway({ garden }: { garden: GardenDto }) {
   const say = useSay();
   const { today, ...input } = garden;
   const away = (garden.away ?? []).filter((a) => a.to >= today);
-  const { register, handleSubmit, setError, reset, formState } = useForm<AwayDays>({
+  const { control, handleSubmit, setError, reset, formState } = useForm<AwayDays>({
     resolver: resolverFor(AwayDays),
     defaultValues: { from: '', to: '' },
   });
-  const e = formState.errors;
   const keep = (list: readonly AwayDays[]) => save.send({ garden: { ...input, away: [...list] } });
   const add = handleSubmit(async (days) => {
     try {
@@ -60,8 +59,8 @@ export function DaysAway({ garden }: { garden: GardenDto }) {
       )}
       <form noValidate onSubmit={(ev) => void add(ev)} className="mt-3 flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-3">
-          <TextField label="From" type="date" min={today} error={e.from?.message} {...register('from')} />
-          <TextField label="To" type="date" min={today} error={e.to?.message} {...register('to')} />
+          <FormDayField control={control} name="from" label="From" min={today} />
+          <FormDayField control={control} name="to" label="To" min={today} />
         </div>
         <RootFault errors={formState.errors} />
         <div className="flex flex-wrap gap-2">

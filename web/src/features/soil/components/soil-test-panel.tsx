@@ -13,8 +13,9 @@ import { readSoilTest, soilTestFaults, unitsOf, type SoilElement, type SoilRow }
 import { useState } from 'react';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden } from '../../../lib/garden-context';
+import { DayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { SelectField } from '../../../ui/field';
 import { faultsIn } from '../../../ui/faults';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
@@ -159,13 +160,12 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
       }}
     >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-        <TextField
+        <DayField
           label="Day"
-          type="date"
           max={garden.today}
           value={date}
           error={reason('date')}
-          onChange={(e) => setDate(e.target.value)}
+          onChange={(day) => setDate(day ?? '')}
         />
         <MeasuredInput label="pH" quantity="count" value={pH} error={reason('pH')} onChange={setPh} />
         <MeasuredInput

@@ -4,6 +4,7 @@ import { addDays } from '@candid-leaf/core/units';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
+import { FormDayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
@@ -31,7 +32,7 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
     p.plants.map((x) => ({ id: x.plant.id, name: x.plant.name, place: p.place.name })),
   );
   const of = (side: Side): string[] => plants.filter((p) => sides[p.id] === side).map((p) => p.id);
-  const { register, handleSubmit, setError, formState } = useForm<TrialInput>({
+  const { control, register, handleSubmit, setError, formState } = useForm<TrialInput>({
     resolver: resolverFor(TrialInput, (t) => ({ ...t, changed: of('changed'), untouched: of('untouched') })),
     defaultValues: {
       id: uuid(),
@@ -69,8 +70,8 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
           {...register('measure')}
         />
         <div className="grid grid-cols-2 gap-3">
-          <TextField label="Begins" type="date" error={e.startedOn?.message} {...register('startedOn')} />
-          <TextField label="Judged on" type="date" error={e.judgeOn?.message} {...register('judgeOn')} />
+          <FormDayField control={control} name="startedOn" label="Begins" />
+          <FormDayField control={control} name="judgeOn" label="Judged on" />
         </div>
         <fieldset>
           <legend className="font-semibold">

@@ -1,0 +1,68 @@
+import { CalendarDays, X } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { lazy, Suspense, useState } from 'react';
+import { Button, buttonLook } from './button';
+import type { CalendarProps } from './calendar';
+import { Field } from './field';
+
+// opened rarely, and large: it comes when it is opened
+const Calendar = lazy(() => import('./calendar'));
+
+interface Props extends CalendarProps {
+  label: string;
+  /** the day as the gardener reads it, or what stands where there is none */
+  words: string;
+  error?: string | undefined;
+  hint?: string | undefined;
+  disabled?: boolean | undefined;
+  className?: string | undefined;
+  /** taken away again: what is then said, and done */
+  clear?: { label: string; onClear: () => void } | null | undefined;
+}
+
+/** A day, chosen on a calendar that opens beside its field. */
+export function CalendarField({ label, words, error, hint, disabled, className, clear, ...calendar }: Props) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Field label={label} error={error} hint={hint} className={className}>
+      {(f) => (
+        <div className="flex gap-1">
+          <Popover.Root open={open} onOpenChange={setOpen}>
+            <Popover.Trigger
+              id={f.id}
+              aria-label={`${label}: ${words}`}
+              aria-describedby={f.describedBy}
+              disabled={disabled}
+              className={`${buttonLook('plain')} min-w-0 flex-1 justify-start px-3`}
+            >
+              <CalendarDays aria-hidden size={18} className="shrink-0" /> {words}
+            </Popover.Trigger>
+            <Popover.Portal>
+              <Popover.Content
+                sideOffset={6}
+                collisionPadding={12}
+                aria-label={label}
+                className="z-50 min-h-76 min-w-80 rounded-xl border border-line bg-card p-3 shadow-xl"
+              >
+                <Suspense>
+                  <Calendar
+                    {...calendar}
+                    onPick={(day) => {
+                      calendar.onPick(day);
+                      setOpen(false);
+                    }}
+                  />
+                </Suspense>
+              </Popover.Content>
+            </Popover.Portal>
+          </Popover.Root>
+          {clear && !disabled && (
+            <Button look="quiet" className="px-3" aria-label={`${label}: ${clear.label}`} onClick={clear.onClear}>
+              <X aria-hidden size={18} />
+            </Button>
+          )}
+        </div>
+      )}
+    </Field>
+  );
+}
