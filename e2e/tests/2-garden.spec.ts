@@ -52,7 +52,9 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await expect(page.getByText('Lifted First cordon.')).toBeAttached();
     await page.keyboard.press('ArrowDown');
     await expect(page.getByText('First cordon is over Second cordon.')).toBeAttached();
+    const kept = page.waitForResponse(/plants\/order$/);
     await page.keyboard.press('Space');
+    await kept;
     await expect(plants).toHaveText(['Second cordon', 'First cordon']);
     await page.reload();
     await expect(plants).toHaveText(['Second cordon', 'First cordon']);

@@ -2,7 +2,8 @@ import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
 import { PlaceInput } from '@candid-leaf/contract';
 import { checked } from '@candid-leaf/core/records';
 import { inNeed, marksOf } from '../src/features/garden/marks';
-import { freeName, numbered, placeOf, PRESET_CODES } from '../src/features/places/quick/presets';
+import { placeOf, PRESET_CODES } from '../src/features/places/quick/presets';
+import { freeName, numbered, withoutNumber } from '../src/features/plant/names';
 import { waysOf } from '../src/features/settings/start/own-ways';
 
 const TODAY = '2026-07-18';
@@ -74,7 +75,10 @@ describe('a place and its plants in one go', () => {
   });
 
   test('names number themselves after those that are there', () => {
-    expect(numbered('tomato', 2, ['Tomato 3', 'Tomato', 'Pepper 9', 'Old Tomato 7'])).toEqual(['Tomato 4', 'Tomato 5']);
+    expect(numbered('Tomato', 2, ['Tomato 3', 'Tomato', 'Pepper 9', 'Old Tomato 7'])).toEqual(['Tomato 4', 'Tomato 5']);
+    // one that stands without a number is the first of them
+    expect(numbered('South cordon', 1, ['South cordon'])).toEqual(['South cordon 2']);
+    expect(withoutNumber('South cordon 12')).toBe('South cordon');
     expect(freeName('Pots', ['Pots', 'Pots 2'])).toBe('Pots 3');
   });
 });

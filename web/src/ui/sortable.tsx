@@ -51,7 +51,7 @@ export function Sortable({ items, onOrder }: { items: readonly Item[]; onOrder: 
       <SortableContext items={list} strategy={verticalListSortingStrategy}>
         <ol className="flex flex-col gap-2">
           {list.map((i) => (
-            <Row key={i.id} item={i} />
+            <SortableRow key={i.id} item={i} />
           ))}
         </ol>
       </SortableContext>
@@ -59,7 +59,11 @@ export function Sortable({ items, onOrder }: { items: readonly Item[]; onOrder: 
   );
 }
 
-function Row({ item }: { item: Item }) {
+/** A thing that can be lifted. */
+export const sortableLook =
+  'flex min-h-12 items-center gap-2 rounded-lg border border-line bg-paper px-3 font-semibold';
+
+export function SortableRow({ item }: { item: Item }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: item.id });
   return (
     <li
@@ -72,7 +76,7 @@ function Row({ item }: { item: Item }) {
         {...attributes}
         {...listeners}
         aria-label={`Move ${item.label}`}
-        className="flex min-h-12 w-full touch-none items-center gap-2 rounded-lg border border-line bg-paper px-3 text-left font-semibold"
+        className={`${sortableLook} w-full touch-none text-left`}
       >
         <GripVertical aria-hidden size={18} className="text-soft" /> {item.label}
       </button>

@@ -2,7 +2,7 @@ import type { PlaceOnView, TaskDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
 import { coverOf, isPotted } from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
-import { CalendarDays, Footprints, NotebookPen, Pencil, Plus, Shovel } from 'lucide-react';
+import { CalendarDays, CopyPlus, Footprints, NotebookPen, Pencil, Plus, Shovel } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
@@ -153,6 +153,11 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
         {may('keep') && (
           <MenuLink icon={Pencil} to={link('place', at)}>
             Change it
+          </MenuLink>
+        )}
+        {may('keep') && (
+          <MenuLink icon={CopyPlus} to={link('newPlace', {}, { copy: place.id })}>
+            Another like it
           </MenuLink>
         )}
       </Menu>

@@ -15,7 +15,7 @@ import { inNeed } from '../marks';
 import { useKeptPlants } from '../keep-plants';
 
 /** Fetched when somebody changes the order. */
-const PlaceOrder = lazy(async () => ({ default: (await import('../components/place-order')).PlaceOrder }));
+const Arrange = lazy(async () => ({ default: (await import('../components/arrange')).Arrange }));
 
 /** Once the garden was drawn, it is drawn whole from then on, so that going back finds it as long as it was. */
 let drawnOnce = false;
@@ -106,7 +106,7 @@ function Garden({ view }: { view: GardenView }) {
             ))}
           {ordering ? (
             <Suspense fallback={<Waiting what="Lifting the beds" />}>
-              <PlaceOrder places={names} onDone={() => setOrdering(false)} />
+              <Arrange places={places} onDone={() => setOrdering(false)} />
             </Suspense>
           ) : (
             whole && (
@@ -128,9 +128,9 @@ function Garden({ view }: { view: GardenView }) {
               <Link to={link('newPlace', {})} className={buttonLook('plain')}>
                 <Plus aria-hidden size={18} /> Add a bed or pots
               </Link>
-              {places.length > 1 && !ordering && (
+              {plantCount > 0 && !ordering && (
                 <Button look="quiet" onClick={() => setOrdering(true)}>
-                  Change the walking order
+                  Move places and plants
                 </Button>
               )}
             </div>

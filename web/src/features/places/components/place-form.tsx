@@ -1,4 +1,4 @@
-import { PlaceInput, type PlaceDto } from '@candid-leaf/contract';
+import { PlaceInput, type GardenView, type PlaceDto, type PlaceOnView, type PlantInput } from '@candid-leaf/contract';
 import {
   coverOf,
   COVERS,
@@ -29,6 +29,9 @@ import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
+import { SwitchField } from '../../../ui/switch-field';
+import { freeName, numbered, plantNames, withoutNumber } from '../../plant/names';
+import { useSavePlants } from '../../plant/use-save-plants';
 import { restorePlace, retirePlace, savePlace } from '../writes';
 
 /** No depth, no mulch (one of nothing says that the soil lies bare); no share of light taken, no shade. */
@@ -38,8 +41,30 @@ const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
   shade: (p.shade ?? []).filter((s) => s.blockPct > 0),
 });
 
+interface Props {
+  place: PlaceDto | null;
+  /** what a new one is to be like */
+  copied: PlaceOnView | null;
+  all: GardenView;
+}
+
+/** As another place is, but for what it went through: its years, its tests, what was laid on it; and one outlet waters one place. */
+function alike({ place }: PlaceOnView, id: string, { places }: GardenView): PlaceInput {
+  const { version: _version, soilTest: _test, soilTests: _tests, watering, ...rest } = asInput(place);
+  const taken = places.map((p) => p.place.name);
+  return {
+    ...rest,
+    id,
+    name: freeName(withoutNumber(place.name), taken),
+    ...(watering ? { watering: { ...watering, timerZone: null } } : {}),
+    mulch: [],
+    shade: [],
+    history: [],
+  };
+}
+
 /** A bed, or a group of like pots: made, or changed. */
-export function PlaceForm({ place }: { place: PlaceDto | null }) {
+export function PlaceForm({ place, copied, all }: Props) {
   const garden = useGarden();
   const link = useLink();
   const navigate = useNavigate();
@@ -50,11 +75,16 @@ export function PlaceForm({ place }: { place: PlaceDto | null }) {
     resolver: resolverFor(PlaceInput, withoutEmptySpells),
     defaultValues: place
       ? asInput(place)
-      : { id, name: '', kind: 'ground', texture: 'loam', mulch: [], shade: [], history: [] },
+      : copied
+        ? alike(copied, id, all)
+        : { id, name: '', kind: 'ground', texture: 'loam', mulch: [], shade: [], history: [] },
   });
+  const savePlants = useSavePlants();
+  const [withPlants, setWithPlants] = useState(true);
   const submit = form.handleSubmit(async (input) => {
     try {
       await save.send({ place: input });
+      if (copied && withPlants) await savePlants(plantsAlike(copied, id, plantNames(all)));
       say(`${input.name}: kept.`);
       await navigate(link('garden', {}));
     } catch (error) {
@@ -69,6 +99,11 @@ export function PlaceForm({ place }: { place: PlaceDto | null }) {
       <Cover form={form} />
       <Looking form={form} />
       <Surroundings form={form} />
+      {copied && copied.plants.length > 0 && (
+        <SwitchField checked={withPlants} onChange={setWithPlants}>
+          With as many plants ({copied.plants.length}): the same kinds, planted out on the same days
+        </SwitchField>
+      )}
       <RootFault errors={form.formState.errors} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main" disabled={form.formState.isSubmitting}>
@@ -81,6 +116,17 @@ export function PlaceForm({ place }: { place: PlaceDto | null }) {
       </div>
     </form>
   );
+}
+
+/** Plants as those of another place are, each with the next number of its name. */
+function plantsAlike({ plants }: PlaceOnView, placeId: string, taken: readonly string[]): Omit<PlantInput, 'id'>[] {
+  const names = [...taken];
+  return plants.map(({ plant }) => {
+    const { id: _id, version: _version, ...rest } = asInput(plant);
+    const [name] = numbered(withoutNumber(plant.name), 1, names) as [string];
+    names.push(name);
+    return { ...rest, placeId, name };
+  });
 }
 
 interface PartProps {

@@ -1,5 +1,4 @@
 import type { PlaceInput } from '@candid-leaf/contract';
-import type { Crop } from '@candid-leaf/core/records';
 
 export const PRESET_CODES = ['bed', 'raised', 'pots', 'bags', 'tunnel', 'glasshouse', 'sill'] as const;
 export type PresetCode = (typeof PRESET_CODES)[number];
@@ -57,22 +56,4 @@ export function placeOf(
   const { facts, shared } = PRESETS[code];
   const length = Math.max(1, Math.round(plants * apartM * 10) / 10);
   return { id, name, ...facts, ...(shared ? { lengthM: length, widthM: ROW_M } : volumeL ? { volumeL } : {}) };
-}
-
-const CROP_WORDS: Record<Crop, string> = { tomato: 'Tomato', pepper: 'Pepper' };
-
-/** Names that number themselves, after those that are there: "Tomato 3", "Tomato 4". */
-export function numbered(crop: Crop, count: number, taken: readonly string[]): string[] {
-  const word = CROP_WORDS[crop];
-  const numbers = taken.map((t) => Number(new RegExp(`^${word} (\\d+)$`).exec(t)?.[1] ?? 0));
-  const from = Math.max(0, ...numbers);
-  return Array.from({ length: count }, (_, i) => `${word} ${from + i + 1}`);
-}
-
-/** A name that no other place has: "Pots", "Pots 2". */
-export function freeName(label: string, taken: readonly string[]): string {
-  for (let n = 1; ; n++) {
-    const name = n === 1 ? label : `${label} ${n}`;
-    if (!taken.includes(name)) return name;
-  }
 }

@@ -1,6 +1,6 @@
 import type { GardenView } from '@candid-leaf/contract';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
@@ -16,7 +16,9 @@ import { PlaceForm } from '../components/place-form';
 
 export function PlaceEdit() {
   const { placeId } = useParams();
+  const [params] = useSearchParams();
   const here = (v: GardenView) => v.places.find((p) => p.place.id === placeId);
+  const copied = (v: GardenView) => v.places.find((p) => p.place.id === params.get('copy')) ?? null;
   return (
     <GardenPage needs="keep" title={(v) => here(v)?.place.name ?? 'A new place'}>
       {(v) => {
@@ -25,9 +27,9 @@ export function PlaceEdit() {
         return (
           <div className="grid gap-5 lg:grid-cols-[1fr_24rem]">
             <div className="flex flex-col gap-4">
-              {!view && <QuickPlace view={v} />}
-              {!view && <h2 className="text-xl">Or describe it in full</h2>}
-              <PlaceForm place={view?.place ?? null} />
+              {!view && !copied(v) && <QuickPlace view={v} />}
+              {!view && !copied(v) && <h2 className="text-xl">Or describe it in full</h2>}
+              <PlaceForm place={view?.place ?? null} copied={view ? null : copied(v)} all={v} />
             </div>
             {view && <Aside view={view} />}
           </div>

@@ -4,7 +4,7 @@ import type { PlantView } from '@candid-leaf/contract';
 import type { Part } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
-import { ArrowRight, Droplets, FileText, Pencil, Plus } from 'lucide-react';
+import { ArrowRight, CopyPlus, Droplets, FileText, Pencil, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
@@ -156,6 +156,7 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
   const [recording, setRecording] = useState<'watering' | 'any' | null>(null);
   const at = { plantId: plant.id };
   const wide = useWide();
+  const another = link('newPlant', { placeId: plant.placeId }, { copy: plant.id });
   return (
     <div className="flex flex-wrap gap-1 print:hidden">
       {may('record') && (
@@ -175,6 +176,11 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
               <Pencil aria-hidden size={17} /> Change
             </Link>
           )}
+          {may('keep') && (
+            <Link className={buttonLook('quiet')} to={another}>
+              <CopyPlus aria-hidden size={17} /> Another
+            </Link>
+          )}
           <Link className={buttonLook('quiet')} to={link('plantSheet', at)}>
             <FileText aria-hidden size={17} /> Case sheet
           </Link>
@@ -184,6 +190,11 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
           {may('keep') && (
             <MenuLink icon={Pencil} to={link('plantEdit', at)}>
               Change
+            </MenuLink>
+          )}
+          {may('keep') && (
+            <MenuLink icon={CopyPlus} to={another}>
+              Another like it
             </MenuLink>
           )}
           <MenuLink icon={FileText} to={link('plantSheet', at)}>

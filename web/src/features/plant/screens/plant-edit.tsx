@@ -13,6 +13,7 @@ import { SelectField, TextField } from '../../../ui/field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
+import { MeasuredInput } from '../../../ui/measured-input';
 import { Empty } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
@@ -20,11 +21,15 @@ import { asFlag } from '../../../ui/yes-no';
 import { GardenPage } from '../../garden/components/garden-page';
 import { KindField } from '../../kinds/components/kind-field';
 import { EndPlant } from '../components/end-plant';
+import { CROP_WORDS, numbered, plantNames, withoutNumber } from '../names';
+import { useSavePlants } from '../use-save-plants';
 import { savePlant } from '../writes';
 
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
-  const here = (v: GardenView) => v.places.flatMap((p) => p.plants).find((p) => p.plant.id === plantId)?.plant;
+  const find = (v: GardenView, id: string | null | undefined) =>
+    v.places.flatMap((p) => p.plants).find((p) => p.plant.id === id)?.plant ?? null;
+  const here = (v: GardenView) => find(v, plantId);
   const [params] = useSearchParams();
   return (
     <GardenPage needs="keep" title={(v) => here(v)?.name ?? 'A new plant'}>
@@ -33,8 +38,10 @@ export function PlantEdit() {
           <Empty title="This plant is not in the garden any more." />
         ) : (
           <PlantForm
-            plant={here(v) ?? null}
-            mother={v.places.flatMap((p) => p.plants).find((p) => p.plant.id === params.get('from'))?.plant ?? null}
+            plant={here(v)}
+            mother={find(v, params.get('from'))}
+            copied={find(v, params.get('copy'))}
+            taken={plantNames(v)}
             placeId={placeId ?? null}
             places={v.places.map((p) => [p.place.id, p.place.name])}
           />
@@ -58,19 +65,38 @@ interface Props {
   plant: PlantDto | null;
   /** what it was cut from: it is of the same kind */
   mother: PlantDto | null;
+  /** what it is to be like */
+  copied: PlantDto | null;
+  /** names that other plants have */
+  taken: readonly string[];
   placeId: string | null;
   places: [id: string, name: string][];
 }
 
-function PlantForm({ plant, mother, placeId, places }: Props) {
+/** As another plant is, but for what is its own. */
+function alike(other: PlantDto): Omit<PlantInput, 'id' | 'name' | 'placeId'> {
+  const { id: _id, version: _version, name: _name, placeId: _place, ...rest } = asInput(other);
+  return rest;
+}
+
+/** Plants made at once. */
+const MOST = 40;
+
+function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
   const garden = useGarden();
   const link = useLink();
   const navigate = useNavigate();
   const say = useSay();
   const save = useWrite(savePlant, garden.id);
+  const saveSeveral = useSavePlants();
   const [id] = useState(() => plant?.id ?? uuid());
+  const [count, setCount] = useState<number | null>(1);
+  const many = plant ? 1 : Math.min(MOST, Math.max(1, Math.round(count ?? 1)));
+  /** One keeps its name; several, and those that have none, number themselves. */
+  const called = ({ name, crop }: PlantInput): string[] =>
+    many === 1 && name ? [name] : numbered(withoutNumber(name) || CROP_WORDS[crop], many, taken);
   const { register, control, handleSubmit, setError, setValue, watch, formState } = useForm<PlantInput>({
-    resolver: resolverFor(PlantInput),
+    resolver: resolverFor(PlantInput, (p) => (plant ? p : { ...p, name: p.name || called(p)[0]! })),
     defaultValues: plant
       ? asInput(plant)
       : {
@@ -81,6 +107,7 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
           stage: 'establishing',
           transplantedOn: garden.today,
           ...(mother ? sameKind(mother) : {}),
+          ...(copied ? { ...alike(copied), name: numbered(withoutNumber(copied.name), 1, taken)[0]! } : {}),
         },
   });
   const crop = watch('crop');
@@ -88,8 +115,10 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
   const back = plant ? link('plant', { plantId: plant.id }) : link('garden', {});
   const submit = handleSubmit(async (input) => {
     try {
-      await save.send({ plant: input });
-      say(`${input.name}: kept.`);
+      const names = called(input);
+      if (plant || many === 1) await save.send({ plant: { ...input, name: names[0]! } });
+      else await saveSeveral(names.map((name) => ({ ...input, name })));
+      say(many === 1 ? `${names[0]}: kept.` : `${names[0]} to ${names.at(-1)}: ${many} plants.`);
       await navigate(back);
     } catch (error) {
       applyFaults(error, setError);
@@ -103,7 +132,15 @@ function PlantForm({ plant, mother, placeId, places }: Props) {
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
       <FormCard title="What it is">
-        <TextField label="Name" error={e.name?.message} {...register('name')} />
+        <TextField
+          label="Name"
+          hint={plant ? undefined : many > 1 ? 'They number themselves.' : 'Without one it is numbered.'}
+          error={e.name?.message}
+          {...register('name')}
+        />
+        {!plant && !mother && (
+          <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
+        )}
         <SelectField label="Stands in" options={places} error={e.placeId?.message} {...register('placeId')} />
         <SelectField
           label="Crop"

@@ -1,0 +1,89 @@
+import { expect, test, type Page } from '@playwright/test';
+import { ofPlace, ownGarden, signIn, tomatoIn } from './helpers.js';
+
+const plantsOf = (page: Page, place: string) =>
+  page.getByRole('list', { name: `Plants of ${place}` }).getByRole('link');
+
+test('several plants at once, one more like another, a whole bed once more; then moved by drag and with the keyboard', async ({
+  page,
+}) => {
+  const own = await ownGarden(page);
+  await tomatoIn(
+    own,
+    {
+      name: 'Long bed',
+      kind: 'ground',
+      texture: 'clay-loam',
+      lengthM: 4,
+      widthM: 0.6,
+      mulch: [{ from: '2026-06-01', depthMm: 50 }],
+    },
+    { name: 'South cordon', habit: 'indeterminate' },
+  );
+  await signIn(page, own.who);
+
+  await test.step('three more, and they number themselves', async () => {
+    await ofPlace(page, 'Long bed', 'Add plants');
+    await page.getByLabel('Name').fill('Bush');
+    await page.getByLabel('How many').fill('3');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(plantsOf(page, 'Long bed')).toHaveText([/South cordon/, /Bush 1/, /Bush 2/, /Bush 3/]);
+  });
+
+  await test.step('another like one: its kind and its days, under the next number', async () => {
+    await page
+      .getByRole('link', { name: /South cordon/ })
+      .first()
+      .click();
+    await page.getByRole('link', { name: 'Another', exact: true }).click();
+    await expect(page.getByLabel('Name')).toHaveValue('South cordon 2');
+    await expect(page.getByLabel('Habit')).toHaveValue('indeterminate');
+    await expect(page.getByRole('button', { name: 'Planted out: 10 May' })).toBeVisible();
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(plantsOf(page, 'Long bed')).toHaveCount(5);
+  });
+
+  await test.step('a bed like it with its plants: the same soil, but neither its mulch nor its tests', async () => {
+    await ofPlace(page, 'Long bed', 'Another like it');
+    await expect(page.getByLabel('Name')).toHaveValue('Long bed 2');
+    await expect(page.getByLabel('Soil')).toHaveValue('clay-loam');
+    await expect(page.getByLabel('Mulch (cm)')).toHaveValue('');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(plantsOf(page, 'Long bed 2')).toHaveText([/cordon 3/, /Bush 4/, /Bush 5/, /Bush 6/, /cordon 4/]);
+  });
+
+  await test.step('one is dragged into the other bed, and one is carried with the keyboard', async () => {
+    await page.getByRole('button', { name: 'Move places and plants' }).click();
+    const bed = (name: string) => page.getByRole('region', { name: `Plants of ${name}`, exact: true });
+    const handle = page.getByRole('button', { name: 'Move Bush 1' });
+    const from = (await handle.boundingBox())!;
+    const over = (await bed('Long bed 2').getByRole('button', { name: 'Move Bush 4' }).boundingBox())!;
+    await page.mouse.move(from.x + 20, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(over.x + 40, over.y + 10, { steps: 12 });
+    await page.mouse.up();
+    await expect(page.getByText('Bush 1: stands in Long bed 2 now.', { exact: true })).toBeVisible();
+    await expect(bed('Long bed 2').getByRole('button')).toHaveText([
+      /cordon 3/,
+      /Bush 1/,
+      /Bush 4/,
+      /Bush 5/,
+      /Bush 6/,
+      /cordon 4/,
+    ]);
+
+    const second = bed('Long bed 2').getByRole('button', { name: 'Move Bush 1' });
+    await second.focus();
+    await page.keyboard.press('Space');
+    await expect(page.getByText('Lifted Bush 1.')).toBeAttached();
+    await expect(async () => {
+      await page.keyboard.press('ArrowLeft');
+      await expect(page.getByText(/Bush 1 is over .*Long bed\./)).toBeAttached({ timeout: 1000 });
+    }).toPass();
+    await page.keyboard.press('Space');
+    await expect(bed('Long bed').getByRole('button', { name: 'Move Bush 1' })).toBeVisible();
+    await page.reload();
+    await expect(plantsOf(page, 'Long bed 2')).toHaveCount(5);
+    await expect(plantsOf(page, 'Long bed').filter({ hasText: 'Bush 1' })).toHaveCount(1);
+  });
+});

@@ -1,0 +1,36 @@
+import type { GardenView } from '@candid-leaf/contract';
+import { useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { Panel } from '../../../ui/panel';
+import { Sortable } from '../../../ui/sortable';
+import { useWrite } from '../../../ui/use-write';
+import { orderPlaces } from '../../places/writes';
+import { PlantBoard } from './plant-board';
+
+const BY_KEYS = 'With the keyboard: space to lift, arrows to move, space to set down.';
+
+/** The beds in the order one walks past them, and which plant stands in which: by dragging, or with the keyboard. */
+export function Arrange({ places, onDone }: { places: GardenView['places']; onDone: () => void }) {
+  const garden = useGarden();
+  const order = useWrite(orderPlaces, garden.id);
+  return (
+    <div className="flex flex-col gap-4">
+      {places.length > 1 && (
+        <Panel title="The walk from place to place">
+          <p className="mb-2 text-soft">Drag the places into the order you walk. {BY_KEYS}</p>
+          <Sortable
+            items={places.map(({ place }) => ({ id: place.id, label: place.name }))}
+            onOrder={(ids) => order.mutate({ ids })}
+          />
+        </Panel>
+      )}
+      <Panel title="Which plant stands where">
+        <p className="mb-2 text-soft">Drag a plant to another place, or within its own. Its records go with it.</p>
+        <PlantBoard places={places} />
+      </Panel>
+      <Button look="main" className="self-start" onClick={onDone}>
+        Done
+      </Button>
+    </div>
+  );
+}
