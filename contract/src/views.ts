@@ -1,7 +1,7 @@
 import { type SupportPlan } from '@candid-leaf/core/support';
 import { type Rate } from '@candid-leaf/core/helped';
 import type { Report } from '@candid-leaf/core/assessment';
-import type { cutsOf, FeedingStory } from '@candid-leaf/core/care';
+import type { cutsOf, FeedingStory, Stands } from '@candid-leaf/core/care';
 import type { FeedPlan } from '@candid-leaf/core/nutrition';
 import type { DisorderCode, RecordKind, SignCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
@@ -40,6 +40,8 @@ export interface PlantOnView {
   lastLook: Day | null;
   /** what was seen on it today */
   seenToday: SignCode[];
+  /** for its drawing */
+  stands: Stands;
 }
 
 export interface PlaceOnView {
@@ -86,6 +88,8 @@ export interface PlantView {
   cuts: CutsView;
   /** what holds it up; and, in its flowering time, whether tapping helps */
   tending: { support: SupportPlan; tap: string };
+  /** for its drawing */
+  stands: Stands;
   /** how often each proposed remedy helped in this garden, by `disorder:remedy` */
   helped: Record<string, Rate>;
 }

@@ -5,3 +5,4 @@ export * from './mulch-of-place.js';
 export * from './cuts.js';
 export * from './deal-cloth.js';
 export * from './tending.js';
+export * from './stands.js';

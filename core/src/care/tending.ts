@@ -1,5 +1,6 @@
 import type { PlantAssessment } from '../assessment/assess.js';
 import { isEnclosed, isPotted } from '../records/place.js';
+import type { PlantCase } from '../records/plant-case.js';
 import type { Happening } from '../records/record-classes.js';
 import { tapPlan, type TapPlan } from '../pollination/tap-plan.js';
 import { type Stock, supportPlan, type SupportPlan } from '../support/support-plan.js';
@@ -10,9 +11,12 @@ const TIED: readonly Happening['what'][] = ['tied', 'staked'];
 const lastOf = (events: readonly Happening[], what: readonly Happening['what'][]): Day | null =>
   events.filter((e) => what.includes(e.what)).at(-1)?.date ?? null;
 
+/** When somebody staked or tied it last; null where nothing is written down. */
+export const tiedOn = ({ records }: Pick<PlantCase, 'records'>): Day | null => lastOf(records.events, TIED);
+
 /** What holds it up, and when it is tied next. */
 export function supportOf({ context: c }: PlantAssessment, stock: Stock): SupportPlan {
-  const { asOf, plant, place, records } = c.case;
+  const { asOf, plant, place } = c.case;
   const windy = [...c.own, ...c.ownAhead].find((w) => w.date >= asOf && (w.windMs ?? 0) >= STRONG_WIND_MS);
   return supportPlan({
     today: asOf,
@@ -21,7 +25,7 @@ export function supportOf({ context: c }: PlantAssessment, stock: Stock): Suppor
     stage: plant.stage ?? null,
     heightM: plant.heightM ?? null,
     isPot: isPotted(place),
-    tiedOn: lastOf(records.events, TIED),
+    tiedOn: tiedOn(c.case),
     tieCuts: c.present.has('stem-tie-cutting'),
     windOn: windy?.date ?? null,
     stock,

@@ -14,6 +14,8 @@ export const DRY_SPELL_DAYS = 3;
 /** Under this share of the available water left a place is dry, over the other it is ample. */
 export const DRY_LEFT = 0.25;
 export const AMPLE_LEFT = 0.5;
+/** Under this share a plant hangs (judgement: what a drooping plant over dry soil tells, 0.1, with half of its error). */
+export const HANGS_LEFT = 0.13;
 /** From here on the store is full. */
 export const FULL_LEFT = 0.97;
 

@@ -10,11 +10,11 @@ import {
   type TaskDto,
 } from '@candid-leaf/contract';
 import type { PlantAssessment, Report } from '@candid-leaf/core/assessment';
-import { feedingStory, cutsOf, supportOf, tapOf } from '@candid-leaf/core/care';
+import { feedingStory, cutsOf, standsOf, supportOf, tapOf } from '@candid-leaf/core/care';
 import { caseFileOf, type CaseFile } from '@candid-leaf/core/casefile';
 import { feedInWords } from '@candid-leaf/core/nutrition';
 import { CLEAR_FROM, disorderRow, type Remedy } from '@candid-leaf/core/diagnosis';
-import type { Inspection } from '@candid-leaf/core/records';
+import type { Inspection, TrussCount } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { Assessments } from '../assessment/assessments.service.js';
 import { plantCaseOf, recordsOfPlant } from '../assessment/plant-case.js';
@@ -87,6 +87,7 @@ export class ViewsService {
       cuts: cutsOf(own, plant.training),
       helped: Object.fromEntries(helped),
       tending: { support: supportOf(own, s.garden.stock ?? {}), tap: tapInWords(tapOf(own), s.format) },
+      stands: standsOf(own, s.garden.stock ?? {}, countsOf(s, plant.id)),
       feeding: { plan, text: feedInWords(plan, s.today, s.format), story: feedingStory(own) },
     };
   }
@@ -139,7 +140,8 @@ function placeOnView(
   };
 }
 
-function plantOnView(s: GardenSnapshot, plant: PlantEntity, { report }: PlantAssessment): PlantOnView {
+function plantOnView(s: GardenSnapshot, plant: PlantEntity, own: PlantAssessment): PlantOnView {
+  const { report } = own;
   const looks = s.recordsOf(plant.id).filter((r) => r.type === 'inspection');
   const { daily, ahead, nextWatering, known } = report.water;
   return {
@@ -157,8 +159,16 @@ function plantOnView(s: GardenSnapshot, plant: PlantEntity, { report }: PlantAss
     seenToday: looks
       .filter((r) => r.day === s.today)
       .flatMap((r) => (r.data as Inspection).signs.filter((seen) => seen.present).map((seen) => seen.sign)),
+    stands: standsOf(own, s.garden.stock ?? {}, countsOf(s, plant.id)),
   };
 }
+
+/** Its trusses as they were counted. */
+const countsOf = (s: GardenSnapshot, plantId: string): TrussCount[] =>
+  s
+    .recordsOf(plantId)
+    .filter((r) => r.type === 'truss-count')
+    .map((r) => r.data as TrussCount);
 
 function leadingFinding(report: Report): PlantOnView['finding'] {
   const [leader] = report.diagnosis;

@@ -1,6 +1,7 @@
 import type { PlantDto } from '@candid-leaf/contract';
 import type { Cut } from '@candid-leaf/core/pruning';
-import { PlantDrawing, TIP_Y, formOf } from './plant-drawing';
+import { growthOf } from './plant/growth';
+import { PlantDrawing } from './plant/plant-drawing';
 
 const SOIL_Y = 262;
 
@@ -12,13 +13,13 @@ export function CutsDrawing({
   cuts,
   className,
 }: {
-  plant: Pick<PlantDto, 'crop' | 'habit' | 'type' | 'stage'>;
+  plant: Pick<PlantDto, 'crop' | 'habit' | 'type' | 'stage' | 'training'>;
   heightM: number;
   clearToM: number | null;
   cuts: readonly Cut[];
   className?: string;
 }) {
-  const top = TIP_Y[formOf(plant)];
+  const top = growthOf(plant).topY;
   const yOf = (m: number): number => SOIL_Y - (Math.min(m, heightM) / heightM) * (SOIL_Y - top);
   return (
     <div className={`relative ${className ?? ''}`} aria-hidden>

@@ -4,13 +4,18 @@ import clsx from 'clsx';
 export const percent = (fraction: number | null): string =>
   fraction === null ? 'not known' : `${Math.round(fraction * 100)} %`;
 
+/** A layer of straw. */
+const MULCH =
+  'bg-lit bg-[repeating-linear-gradient(65deg,var(--color-timber)_0_1.5px,transparent_1.5px_6px),repeating-linear-gradient(-50deg,var(--color-timber)_0_1px,transparent_1px_9px)]';
+
 /** A slice of a bed's soil, moist from below as far as there is water in the root zone. Slices join to one bed. */
-export function SoilSlice({ fraction }: { fraction: number | null }) {
+export function SoilSlice({ fraction, mulched = false }: { fraction: number | null; mulched?: boolean }) {
   return (
     <span aria-hidden className="relative block h-9 w-full overflow-hidden bg-dry">
       {fraction !== null && (
         <span className="absolute inset-x-0 bottom-0 bg-moist" style={{ height: `${fraction * 100}%` }} />
       )}
+      {mulched && <span className={`absolute inset-x-0 top-0 h-2 ${MULCH}`} />}
     </span>
   );
 }
@@ -20,10 +25,12 @@ export function Pot({
   fraction,
   material,
   id,
+  mulched = false,
 }: {
   fraction: number | null;
   material: PotMaterial | null | undefined;
   id: string;
+  mulched?: boolean;
 }) {
   const d = material === 'fabric' ? 'M8 6Q50 2 92 6L95 50Q50 56 5 50Z' : 'M10 5H90L80 53H20Z';
   const level = fraction === null ? 0 : 46 * fraction;
@@ -39,6 +46,7 @@ export function Pot({
         className={clsx('fill-none', material === 'fabric' ? 'stroke-cloth' : 'stroke-clay')}
         strokeWidth="5"
       />
+      {mulched && <path d="M14 10H86" className="stroke-lit" strokeWidth="6" strokeDasharray="5 1.5" />}
       {material !== 'fabric' && <path d="M5 5H95" className="stroke-clay" strokeWidth="8" strokeLinecap="round" />}
     </svg>
   );

@@ -35,6 +35,7 @@ const NO_SUPPORT: PlantView['tending']['support'] = {
   checkBefore: null,
   anchor: false,
 };
+const NOTHING_KNOWN: PlantView['stands'] = { limp: false, ailing: [], load: null, held: null };
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /** A case as the view of a plant, so that somebody else's plant is shown by the same page. */
@@ -55,6 +56,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     cuts: NO_CUTS,
     helped: {},
     tending: { support: NO_SUPPORT, tap: '' },
+    stands: NOTHING_KNOWN,
     feeding: { plan: { kind: 'ask' }, text: '', story: null },
   };
 }

@@ -1,4 +1,5 @@
-import { PlantDrawing } from '../../../signs/plant-drawing';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
+import { SoilSlice } from '../../../ui/water-left';
 import { ROUTES } from '../../../lib/paths';
 import { EntryCard } from '../components/entry';
 
@@ -12,12 +13,29 @@ export function SignInScreen() {
           What ails a tomato or pepper plant, why it happened here, and what to do about it: told from what you saw and
           what you wrote down.
         </p>
-        <div aria-hidden className="mt-6 flex max-w-md items-end gap-2 border-b-12 border-moist max-sm:hidden">
-          <PlantDrawing
-            plant={{ crop: 'tomato', habit: 'indeterminate', type: 'slicer', stage: 'ripening' }}
-            className="-mb-8 h-64"
-          />
-          <PlantDrawing plant={{ crop: 'pepper', type: 'sweet', stage: 'fruiting' }} className="-mb-6 h-48" />
+        <div aria-hidden className="mt-6 max-w-md max-sm:hidden">
+          <div className="flex items-end justify-around gap-2 px-4">
+            <PlantDrawing
+              bare
+              plant={{
+                crop: 'tomato',
+                habit: 'indeterminate',
+                training: 'one-stem',
+                type: 'slicer',
+                stage: 'ripening',
+              }}
+              held="stake"
+              className="h-64"
+            />
+            <PlantDrawing bare plant={{ crop: 'pepper', type: 'sweet', stage: 'ripening' }} className="h-44" />
+            <PlantDrawing
+              bare
+              plant={{ crop: 'tomato', habit: 'determinate', type: 'cherry', stage: 'fruiting' }}
+              className="h-40"
+            />
+          </div>
+          {/* one soil under all of them */}
+          <SoilSlice fraction={0.7} mulched />
         </div>
       </div>
       <div className="rounded-2xl border border-line bg-card p-6">

@@ -1,7 +1,7 @@
 import type { PlaceOnView, TaskDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
 import { coverOf, isPotted } from '@candid-leaf/core/records';
-import { SOILS } from '@candid-leaf/core/water';
+import { SOILS, spellOn } from '@candid-leaf/core/water';
 import { CalendarDays, CopyPlus, Footprints, NotebookPen, Pencil, Plus, Shovel } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -13,7 +13,7 @@ import { FeelFirst } from './feel-first';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { WaterButton } from '../../water/components/water-button';
 import { marksOf } from '../marks';
-import { leftOn, PlantCell } from './plant-cell';
+import { leftOn, type Over, PlantCell } from './plant-cell';
 
 const mean = (list: readonly (number | null)[]): number | null => {
   const known = list.flatMap((left) => (left === null ? [] : [left]));
@@ -37,6 +37,8 @@ export function PlaceStrip({ view, day, tasks }: Props) {
   const { place, plants } = view;
   const may = useMay();
   const pots = isPotted(place);
+  const over = coverOver(place, day);
+  const mulched = (spellOn(place.mulch, day)?.depthMm ?? 0) > 0;
   const rem = Math.max(2, plants.length) * ROOM.plant + ROOM.strip;
   return (
     <Panel
@@ -77,6 +79,8 @@ export function PlaceStrip({ view, day, tasks }: Props) {
               left={leftOn(p, day)}
               marks={day === garden.today ? marksOf(p, place.id, tasks, garden.today) : []}
               pot={pots ? (place.potMaterial ?? 'plastic') : null}
+              over={over}
+              mulched={mulched}
               isToday={day === garden.today && may('record')}
             />
           ))}
@@ -84,6 +88,13 @@ export function PlaceStrip({ view, day, tasks }: Props) {
       )}
     </Panel>
   );
+}
+
+/** What is drawn over its plants: cloth that hangs there that day, or else a roof or film that stands there. */
+function coverOver(place: PlaceOnView['place'], day: Day): Over {
+  if (spellOn(place.shade, day)) return 'cloth';
+  const cover = coverOf(place);
+  return cover === 'tunnel' || cover === 'glasshouse' || cover === 'roof' ? cover : null;
 }
 
 /** What it is, and how much water is left in all of it. */

@@ -2,12 +2,26 @@ import type { PlantOnView } from '@candid-leaf/contract';
 import type { PotMaterial } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { Check, CircleDot, Droplet, Eye, ShoppingBasket, TriangleAlert, Waves, type LucideIcon } from 'lucide-react';
+import clsx from 'clsx';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
-import { PlantDrawing } from '../../../signs/plant-drawing';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { percent, Pot, SoilSlice } from '../../../ui/water-left';
 import type { Mark } from '../marks';
 import { useRecordOnce } from '../../records/components/use-record-once';
+
+/** What hangs or stands over the plants of a place. */
+export type Over = 'cloth' | 'roof' | 'tunnel' | 'glasshouse' | null;
+
+/** Drawn behind the plants, from one to the next: cloth as a woven band, film and glass as their frame. */
+const OVER: Record<NonNullable<Over>, string> = {
+  cloth:
+    'bg-[repeating-linear-gradient(45deg,var(--color-cloth)_0_1.5px,transparent_1.5px_5px),repeating-linear-gradient(-45deg,var(--color-cloth)_0_1.5px,transparent_1.5px_5px)] bg-[length:100%_0.9rem] bg-no-repeat',
+  roof: 'border-t-4 border-timber',
+  tunnel: 'rounded-t-[50%_2rem] border-t-3 border-soft',
+  glasshouse:
+    'border-t-3 border-soft bg-[linear-gradient(to_right,var(--color-line)_0_2px,transparent_2px)] bg-[length:2.5rem_100%]',
+};
 
 /** Water left on a day of the ribbon. */
 export const leftOn = (p: PlantOnView, day: Day): number | null =>
@@ -20,13 +34,15 @@ interface Props {
   marks: readonly Mark[];
   /** what its pot is of; null in a bed */
   pot: PotMaterial | null;
+  over: Over;
+  mulched: boolean;
   isToday: boolean;
 }
 
 /** A plant as it stands in its strip, with the soil under it and what there is to say of it: three rows that all plants of the strip share. */
-export function PlantCell({ view, left, marks, pot, isToday }: Props) {
+export function PlantCell({ view, left, marks, pot, over, mulched, isToday }: Props) {
   const link = useLink();
-  const { plant } = view;
+  const { plant, stands } = view;
   const scale = Math.min(1, Math.max(0.5, (plant.heightM ?? 1) / 1.7));
   return (
     <li className="relative row-span-3 grid grid-rows-subgrid text-center">
@@ -34,10 +50,20 @@ export function PlantCell({ view, left, marks, pot, isToday }: Props) {
         to={link('plant', { plantId: plant.id })}
         className="group row-span-3 grid grid-rows-subgrid justify-items-center hover:bg-leafwash"
       >
-        <span className="flex min-h-21 items-end pt-1" aria-hidden>
-          <PlantDrawing plant={plant} bare style={{ height: `${scale * 7}rem` }} />
+        <span className={clsx('flex min-h-21 w-full items-end justify-center pt-1', over && OVER[over])} aria-hidden>
+          <PlantDrawing
+            plant={{ ...plant, load: stands.load, limp: stands.limp }}
+            held={stands.held}
+            ailing={stands.ailing}
+            bare
+            style={{ height: `${scale * 7}rem` }}
+          />
         </span>
-        {pot ? <Pot fraction={left} material={pot} id={plant.id} /> : <SoilSlice fraction={left} />}
+        {pot ? (
+          <Pot fraction={left} material={pot} id={plant.id} mulched={mulched} />
+        ) : (
+          <SoilSlice fraction={left} mulched={mulched} />
+        )}
         <span className="flex flex-col px-0.5 pt-1">
           <span className="leading-5 font-semibold text-ink group-hover:underline">{plant.name}</span>
           {pot && left !== null && <span className="text-sm tabular-nums">{percent(left)} left</span>}

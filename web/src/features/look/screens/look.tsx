@@ -43,7 +43,7 @@ interface PartProps {
 const isSeen = (s: SignSeen): boolean => s.present;
 
 /** The drawn plant to touch, "all clear", and the time of day. */
-function ThePlant({ view: { plant }, look }: PartProps) {
+function ThePlant({ view: { plant, stands }, look }: PartProps) {
   const { part, inspection, choose } = look;
   const present = inspection.signs.filter(isSeen);
   return (
@@ -53,7 +53,7 @@ function ThePlant({ view: { plant }, look }: PartProps) {
         {present.length === 0 && <AllClear plant={plant} look={look} />}
       </div>
       <div className={part ? 'max-lg:hidden' : ''}>
-        <TouchPlant plant={plant} chosen={part} signs={present.map((s) => s.sign)} onTouch={choose} />
+        <TouchPlant plant={plant} stands={stands} chosen={part} signs={present.map((s) => s.sign)} onTouch={choose} />
       </div>
       {part && (
         <Button look="quiet" className="w-full lg:hidden" onClick={() => choose(null)}>

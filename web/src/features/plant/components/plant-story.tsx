@@ -221,7 +221,13 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
 }
 
 /** The plant as it is drawn, to be touched where something is wrong; and its water now and next. */
-function Drawn({ view: { garden, plant, place, report, ended }, reading }: { view: PlantView; reading: boolean }) {
+function Drawn({
+  view: { garden, plant, place, report, ended, stands },
+  reading,
+}: {
+  view: PlantView;
+  reading: boolean;
+}) {
   const format = useFormat();
   const link = useLink();
   const navigate = useNavigate();
@@ -236,7 +242,7 @@ function Drawn({ view: { garden, plant, place, report, ended }, reading }: { vie
   return (
     <Panel label="The plant" className="p-3 print:hidden">
       {!reading && <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>}
-      <TouchPlant plant={plant} signs={signs} onTouch={reading ? null : look} />
+      <TouchPlant plant={plant} stands={stands} signs={signs} onTouch={reading ? null : look} />
       {!ended && (
         <p className="mt-2 text-center tabular-nums">
           {known ? (

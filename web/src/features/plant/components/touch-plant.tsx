@@ -1,7 +1,8 @@
 import type { PlantDto } from '@candid-leaf/contract';
+import type { Stands } from '@candid-leaf/core/care';
 import { type Part, PARTS, type SignCode, signRow } from '@candid-leaf/core/records';
 import clsx from 'clsx';
-import { PlantDrawing } from '../../../signs/plant-drawing';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 
 export const PART_WORDS: Record<Part, string> = {
   soil: 'Soil and roots',
@@ -28,6 +29,8 @@ const PLACE: Record<Part, { side: 'left' | 'right'; top: number }> = {
 
 interface Props {
   plant: PlantDto;
+  /** how it stands, where that is known */
+  stands?: Stands | undefined;
   chosen?: Part | null;
   /** signs that stand now; their parts are marked */
   signs: readonly SignCode[];
@@ -36,13 +39,14 @@ interface Props {
 }
 
 /** The plant as its own form: each part of the drawing, and its name beside it, can be touched. */
-export function TouchPlant({ plant, chosen, signs, onTouch }: Props) {
+export function TouchPlant({ plant, stands, chosen, signs, onTouch }: Props) {
   const marked = (part: Part) =>
     signs.filter((s) => signRow(s).kind !== 'setting' && signRow(s).parts[0] === part).length;
   return (
     <div className="relative mx-auto w-full max-w-sm">
       <PlantDrawing
-        plant={plant}
+        plant={{ ...plant, load: stands?.load, limp: stands?.limp }}
+        held={stands?.held}
         className="mx-auto block w-[58%]"
         wrap={(part, drawing) => (
           <g

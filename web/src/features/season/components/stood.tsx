@@ -2,7 +2,7 @@ import type { StoodPlace, StoodPlant } from '@candid-leaf/contract';
 import { Link } from 'react-router';
 import { useFormat, useLink } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
-import { PlantDrawing } from '../../../signs/plant-drawing';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { END_WORDS } from '../../plant/ends';
 
 /** The garden as it stood in a season: each place in walking order with its plants, from when to when, and what ailed there. */

@@ -3,7 +3,7 @@ import { Check, CircleDot, Footprints } from 'lucide-react';
 import { Link, Navigate, useParams } from 'react-router';
 import type { GardenView } from '@candid-leaf/contract';
 import { useLink } from '../../../lib/garden-context';
-import { PlantDrawing } from '../../../signs/plant-drawing';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { buttonLook } from '../../../ui/button';
 import { GardenPage } from '../../garden/components/garden-page';
 import { PART_WORDS } from '../../plant/components/touch-plant';
