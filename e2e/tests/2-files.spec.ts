@@ -31,7 +31,10 @@ test('a notebook of somebody else’s comes in: looked at, its units chosen, tri
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
   const records = page.getByRole('region', { name: 'What was recorded' });
-  await expect(records.getByRole('listitem')).toHaveText([/Watered, 7.6.L a plant/, /Watered, 5.7.L a plant/]);
+  await expect(records.locator('tbody').getByRole('row')).toHaveText([
+    /Watered, 7.6.L a plant/,
+    /Watered, 5.7.L a plant/,
+  ]);
   await page.goto(`/gardens/${own.garden}/files`);
   await page.getByRole('button', { name: 'Take notebook.csv out again' }).click();
   await expect(page.getByText('taken out again', { exact: true })).toBeVisible();

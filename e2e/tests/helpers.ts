@@ -150,7 +150,10 @@ export async function ofPlace(page: Page, place: string, item: string): Promise<
 /** Chooses a day on the calendar of a field: its year and month from the lists, then the day. */
 export async function pickDay(scope: Page | Locator, label: string, iso: string): Promise<void> {
   const page = 'page' in scope ? scope.page() : scope;
-  await scope.getByRole('button', { name: new RegExp(`^${label}: `) }).first().click();
+  await scope
+    .getByRole('button', { name: new RegExp(`^${label}: `) })
+    .first()
+    .click();
   const calendar = page.getByRole('dialog', { name: label, exact: true });
   const [year, month] = iso.split('-').map(Number) as [number, number];
   for (const [list, value] of [

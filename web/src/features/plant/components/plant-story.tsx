@@ -13,6 +13,7 @@ import { Button, buttonLook } from '../../../ui/button';
 import { Fold } from '../../../ui/fold';
 import { Menu, MenuLink } from '../../../ui/menu';
 import { Panel } from '../../../ui/panel';
+import { useTurns } from '../../../ui/use-turns';
 import { useWide } from '../../../ui/use-wide';
 import { percent } from '../../../ui/water-left';
 import { Evenness } from '../../water/components/evenness';
@@ -51,15 +52,18 @@ interface Props {
   next?: PlantView['plant'] | null;
 }
 
+/** The page is drawn in so many turns. */
+const TURNS = 6;
+
 /** A plant drawn, with its strands, what it is, why here, and what to do. */
 export function PlantStory({ view, neighbours = false, next = null }: Props) {
-  const { plant, place, ended } = view;
+  const { ended } = view;
   const may = useMay();
   const reading = neighbours || ended !== null || !may('record');
   const [driver, setDriver] = useState<string | null>(null);
   const lit = useMemo(() => litDays(view, driver), [view, driver]);
-  const target = { plantId: plant.id, placeId: null, name: plant.name };
   const leader = leaderOf(view);
+  const turn = useTurns(TURNS);
   return (
     <>
       <Heading view={view} neighbours={neighbours} next={next} />
@@ -68,53 +72,64 @@ export function PlantStory({ view, neighbours = false, next = null }: Props) {
         <div className="min-w-0 lg:order-2">
           <AnswerPanel view={view} reading={reading} />
         </div>
-        <Drawn view={view} reading={reading} />
+        {turn > 1 ? <Drawn view={view} reading={reading} /> : <div className="min-h-90" />}
       </div>
       <div className={clsx('mt-4 grid gap-4', leader && isClear(leader) && 'lg:grid-cols-[24rem_1fr]')}>
-        {leader && isClear(leader) && <WhyPanel view={view} leader={leader} driver={driver} onDriver={setDriver} />}
+        {turn > 2 && leader && isClear(leader) && (
+          <WhyPanel view={view} leader={leader} driver={driver} onDriver={setDriver} />
+        )}
         <div className="min-w-0">
-          <Strands view={view} lit={lit} photos={!neighbours} />
-          <Trends view={view} />
+          {turn > 3 && <Strands view={view} lit={lit} photos={!neighbours} />}
+          {turn > 4 && <Trends view={view} />}
         </div>
       </div>
-      <div className="mt-4 flex flex-col gap-4">
-        <Fold title="What to do, step by step">
-          <WhatToDo view={view} reading={reading} />
-        </Fold>
-        <Fold title="What else it could be">
-          <BesidePanel view={view} reading={reading} />
-        </Fold>
-        {!reading && (
-          <Fold title="Next here: water, cuts, feed, ties">
-            <div className="grid items-start gap-4 lg:grid-cols-2">
-              <div className="flex flex-col gap-4">
-                <NextHere view={view} />
-                <CutsPanel view={view} />
-              </div>
-              <div className="flex flex-col gap-4">
-                <FeedingPanel view={view} />
-                <SupportPanel view={view} />
-              </div>
-            </div>
-          </Fold>
-        )}
-        {!neighbours && (
-          <Fold title="Photos" className="print:hidden">
-            <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
-          </Fold>
-        )}
-        <Fold title="All that was recorded">
-          <Panel title="What was recorded">
-            <RecordTable
-              records={view.records}
-              targetOf={
-                reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
-              }
-            />
-          </Panel>
-        </Fold>
-      </div>
+      {turn > 5 && <Rest view={view} reading={reading} neighbours={neighbours} />}
     </>
+  );
+}
+
+/** What follows from it and what is beside it: folded on a phone. */
+function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean; neighbours: boolean }) {
+  const { plant, place } = view;
+  const target = { plantId: plant.id, placeId: null, name: plant.name };
+  return (
+    <div className="mt-4 flex flex-col gap-4">
+      <Fold title="What to do, step by step">
+        <WhatToDo view={view} reading={reading} />
+      </Fold>
+      <Fold title="What else it could be">
+        <BesidePanel view={view} reading={reading} />
+      </Fold>
+      {!reading && (
+        <Fold title="Next here: water, cuts, feed, ties">
+          <div className="grid items-start gap-4 lg:grid-cols-2">
+            <div className="flex flex-col gap-4">
+              <NextHere view={view} />
+              <CutsPanel view={view} />
+            </div>
+            <div className="flex flex-col gap-4">
+              <FeedingPanel view={view} />
+              <SupportPanel view={view} />
+            </div>
+          </div>
+        </Fold>
+      )}
+      {!neighbours && (
+        <Fold title="Photos" className="print:hidden">
+          <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
+        </Fold>
+      )}
+      <Fold title="All that was recorded">
+        <Panel title="What was recorded">
+          <RecordTable
+            records={view.records}
+            targetOf={
+              reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
+            }
+          />
+        </Panel>
+      </Fold>
+    </div>
   );
 }
 

@@ -52,7 +52,26 @@ export function Scale({
   );
 }
 
-/** Half a day before the first and after the last, so that every day has its whole width. */
-const HALF_DAY = 0.5;
-export const dayDomain = (days: number): [number, number] => [-HALF_DAY, days - HALF_DAY];
-export const NO_MARGIN = { top: 4, right: 0, bottom: 4, left: 0 };
+/** A strand's own drawing: as many units wide as there are days, 100 high, with a little air above and below. */
+export function Drawn({ days, children }: { days: number; children: ReactNode }) {
+  return (
+    <svg
+      aria-hidden
+      viewBox={`0 0 ${days} 100`}
+      preserveAspectRatio="none"
+      className="absolute inset-x-0 top-1 h-[calc(100%-0.5rem)] w-full overflow-visible"
+    >
+      {children}
+    </svg>
+  );
+}
+
+/** A hairline at a height of the strand. */
+export const Level = ({ at, days }: { at: number; days: number }) => (
+  <path
+    d={`M0 ${at}H${days}`}
+    className="fill-none stroke-soft"
+    strokeDasharray="2 4"
+    vectorEffect="non-scaling-stroke"
+  />
+);

@@ -1,8 +1,8 @@
 import { COLD_NIGHT_C, HOT_DAY_C } from '@candid-leaf/core/climate';
 import type { Crop } from '@candid-leaf/core/records';
-import { Area, ComposedChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { useFormat, useGarden } from '../../../lib/garden-context';
-import { dayDomain, NO_MARGIN, Scale, Strand } from './strand';
+import { field, heightOf, line, runs } from './paths';
+import { Drawn, Level, Scale, Strand } from './strand';
 import type { StrandDay } from './strand-days';
 
 /** From the night's warmth to the day's, with the limits at which this crop's flowers fail as hairlines. */
@@ -13,38 +13,36 @@ export function WarmthStrand({ days, crop }: { days: readonly StrandDay[]; crop:
   const warm = days.flatMap((d) => d.warmth ?? []);
   const low = Math.floor(Math.min(8, ...warm));
   const high = Math.ceil(Math.max(HOT_DAY_C + 2, ...warm));
+  const bands = (of: (d: StrandDay) => boolean) =>
+    runs(days.map((d) => ({ i: d.i, of: of(d) ? d.warmth : null }))).map((run) => {
+      const edge = (k: 0 | 1) => run.map((p) => ({ i: p.i, y: heightOf(p.of[k], low, high) }));
+      return { area: field(edge(1), edge(0)), edges: line(edge(0)) + line(edge(1)) };
+    });
   return (
     <Strand
       label="Warmth"
       aside={<Scale values={limits} low={low} high={high} show={format.temperature} />}
       tall="h-22"
     >
-      <ResponsiveContainer width="100%" height="100%">
-        <ComposedChart data={[...days]} margin={NO_MARGIN} accessibilityLayer={false}>
-          <XAxis type="number" dataKey="i" domain={dayDomain(days.length)} hide allowDataOverflow />
-          <YAxis domain={[low, high]} hide />
-          {limits.map((limit) => (
-            <ReferenceLine key={limit} y={limit} stroke="var(--color-soft)" strokeDasharray="2 4" />
-          ))}
-          <Area
-            dataKey={(d: StrandDay) => (d.ahead ? null : d.warmth)}
-            stroke="var(--color-warm)"
-            fill="var(--color-warm)"
-            fillOpacity={0.75}
-            isAnimationActive={false}
-            type="monotone"
-          />
-          <Area
-            dataKey={(d: StrandDay) => (d.ahead || d.day === today ? d.warmth : null)}
-            stroke="var(--color-warm)"
-            strokeDasharray="4 3"
-            fill="var(--color-warm)"
-            fillOpacity={0.3}
-            isAnimationActive={false}
-            type="monotone"
-          />
-        </ComposedChart>
-      </ResponsiveContainer>
+      <Drawn days={days.length}>
+        {limits.map((limit) => (
+          <Level key={limit} at={heightOf(limit, low, high)} days={days.length} />
+        ))}
+        {bands((d) => !d.ahead).map((b) => (
+          <path key={b.area} d={b.area} className="fill-warm" opacity={0.75} />
+        ))}
+        {bands((d) => d.ahead || d.day === today).map((b) => (
+          <g key={b.area}>
+            <path d={b.area} className="fill-warm" opacity={0.3} />
+            <path
+              d={b.edges}
+              className="fill-none stroke-warm"
+              strokeDasharray="4 3"
+              vectorEffect="non-scaling-stroke"
+            />
+          </g>
+        ))}
+      </Drawn>
     </Strand>
   );
 }

@@ -1,57 +1,67 @@
-import { Area, Bar, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { dayDomain, NO_MARGIN, Scale, Strand } from './strand';
+import { field, heightOf, line, runs } from './paths';
+import { Drawn, Level, Scale, Strand } from './strand';
 import type { StrandDay } from './strand-days';
 
 /** Bars take the lower part of the strand. */
 const BARS_UNDER = 2.2;
+/** How wide the bars of rain and of watering are, in days. */
+const RAIN_DAYS = 0.5;
+const WATER_DAYS = 0.28;
 
 /** The water left in the root zone through rain and watering, and what a check moved it by. */
 export function WaterStrand({ days }: { days: readonly StrandDay[] }) {
   const mostRain = Math.max(10, ...days.map((d) => d.rainMm));
   const mostWater = Math.max(4, ...days.map((d) => d.wateredL));
-  const level = { yAxisId: 'left', isAnimationActive: false, type: 'linear', strokeWidth: 2.5 } as const;
+  const points = (of: (d: StrandDay) => number | null) =>
+    runs(days.map((d) => ({ i: d.i, of: of(d) }))).map((run) =>
+      run.map((p) => ({ i: p.i, y: heightOf(p.of, 0, 100) })),
+    );
+  const bar = (i: number, share: number, wide: number): string =>
+    `M${i + 0.5 - wide / 2} 100v${-share * 100}h${wide}v${share * 100}Z`;
+  const bars = (of: (d: StrandDay) => number, most: number, wide: number): string =>
+    days
+      .filter((d) => of(d) > 0)
+      .map((d) => bar(d.i, of(d) / (most * BARS_UNDER), wide))
+      .join('');
+  const level = { className: 'fill-none stroke-moist', strokeWidth: 2.5, vectorEffect: 'non-scaling-stroke' } as const;
+  const past = points((d) => d.left);
   return (
     <Strand
       label="Water left"
       aside={<Scale values={[100, 50]} low={0} high={100} show={(p) => `${p} %`} />}
       tall="h-32"
     >
-      <ResponsiveContainer width="100%" height="100%">
-        <ComposedChart data={[...days]} margin={NO_MARGIN} accessibilityLayer={false} barGap={-5}>
-          <XAxis type="number" dataKey="i" domain={dayDomain(days.length)} hide allowDataOverflow />
-          <YAxis yAxisId="left" domain={[0, 100]} hide />
-          <YAxis yAxisId="rain" domain={[0, mostRain * BARS_UNDER]} hide />
-          <YAxis yAxisId="water" domain={[0, mostWater * BARS_UNDER]} hide />
-          <ReferenceLine yAxisId="left" y={50} stroke="var(--color-soft)" strokeDasharray="2 4" />
-          <Area {...level} dataKey="left" stroke="var(--color-moist)" fill="var(--color-moist)" fillOpacity={0.35} />
-          <Line {...level} dataKey="leftAhead" stroke="var(--color-moist)" strokeDasharray="5 4" dot={false} />
-          {days.map(
-            (d) =>
-              d.moved && (
-                <ReferenceLine
-                  key={d.day}
-                  yAxisId="left"
-                  segment={[
-                    { x: d.i, y: d.moved.from },
-                    { x: d.i, y: d.moved.to },
-                  ]}
-                  stroke="var(--color-leaf)"
-                  strokeWidth={4}
-                  ifOverflow="visible"
-                />
-              ),
-          )}
-          <Bar
-            yAxisId="rain"
-            dataKey="rainMm"
-            fill="var(--color-rain)"
-            fillOpacity={0.45}
-            barSize={9}
-            isAnimationActive={false}
-          />
-          <Bar yAxisId="water" dataKey="wateredL" fill="var(--color-rain)" barSize={5} isAnimationActive={false} />
-        </ComposedChart>
-      </ResponsiveContainer>
+      <Drawn days={days.length}>
+        <Level at={50} days={days.length} />
+        {past.map((run) => (
+          <path key={run[0]!.i} d={field(run)} className="fill-moist" opacity={0.35} />
+        ))}
+        <path d={past.map(line).join('')} {...level} />
+        <path
+          d={points((d) => d.leftAhead)
+            .map(line)
+            .join('')}
+          {...level}
+          strokeDasharray="5 4"
+        />
+        {days.map(
+          (d) =>
+            d.moved && (
+              <path
+                key={d.day}
+                d={line([
+                  { i: d.i, y: heightOf(d.moved.from, 0, 100) },
+                  { i: d.i, y: heightOf(d.moved.to, 0, 100) },
+                ])}
+                className="fill-none stroke-leaf"
+                strokeWidth={4}
+                vectorEffect="non-scaling-stroke"
+              />
+            ),
+        )}
+        <path d={bars((d) => d.rainMm, mostRain, RAIN_DAYS)} className="fill-rain" opacity={0.45} />
+        <path d={bars((d) => d.wateredL, mostWater, WATER_DAYS)} className="fill-rain" />
+      </Drawn>
     </Strand>
   );
 }

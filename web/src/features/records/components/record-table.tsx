@@ -184,7 +184,7 @@ function Heading({ column, children, className }: { column: Column<Row>; childre
     >
       <button
         type="button"
-        className="inline-flex min-h-11 items-center gap-1 font-semibold hover:text-leaf"
+        className="inline-flex min-h-11 min-w-11 items-center gap-1 font-semibold hover:text-leaf"
         onClick={column.getToggleSortingHandler()}
       >
         {children}
