@@ -10,6 +10,7 @@ import { bareSeason, typed } from './lib/bare-season.mjs';
 import { buildAll, ROOT } from './lib/build.mjs';
 import { writer } from './lib/endure.mjs';
 import { largeGarden } from './lib/large-garden.mjs';
+import { quickOnAPhone } from './lib/quick.mjs';
 import { fiftyTogether, largeFile, onAPhone } from './lib/together.mjs';
 import { tenSeasons } from './lib/ten-years.mjs';
 import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
@@ -388,6 +389,7 @@ try {
   await fiftyTogether(send, ten);
   await largeFile(stack, cookie, GARDEN.id, 'Sleeper Paste');
   await onAPhone(stack.url, DEMO_ACCOUNT);
+  await quickOnAPhone(stack.url, DEMO_ACCOUNT);
   await largeGardens(stack, cookie, core);
   await manyWriters(stack.url);
   await inTheBrowser(stack.url, { format: 'candid-leaf-case', version: 1, ...many });

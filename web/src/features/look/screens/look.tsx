@@ -29,8 +29,9 @@ function Look({ view, around }: { view: PlantView; around: GardenView | undefine
   return (
     <div className="grid gap-4 pb-20 lg:grid-cols-[22rem_1fr]">
       <ThePlant view={view} look={look} />
-      <Signs view={view} look={look} />
+      {/* fixed below all signs, and before them for who goes by keys */}
       {(look.walking || look.inspection.signs.length > 0) && <Foot view={view} look={look} />}
+      <Signs view={view} look={look} />
     </div>
   );
 }
@@ -183,7 +184,7 @@ function Foot({ view: { plant }, look }: PartProps) {
         <p role="status" className="min-w-0 truncate">
           {inspection.saving ? 'Writing it down …' : kept}
         </p>
-        <Link to={wayOn} className={`${buttonLook('main')} shrink-0`}>
+        <Link data-key="n" to={wayOn} className={`${buttonLook('main')} shrink-0`}>
           {!walking ? (
             'What is it?'
           ) : (
