@@ -15,6 +15,7 @@ export * from './morning.js';
 export * from './place-plan.js';
 export * from './plan.js';
 export * from './plan-rules.js';
+export * from './reckoned.js';
 export * from './root-zone.js';
 export * from './run.js';
 export * from './settling.js';

@@ -238,8 +238,8 @@ function Others({ view: { report, plant }, leader, clear }: BesideProps) {
         <ul className="mt-1 flex flex-col gap-1">
           {others.map((d) => (
             <li key={d.disorder}>
-              <HandbookLink disorder={d.disorder} crop={plant.crop} /> ({sureness(d.probability)}):{' '}
-              {row.lookAlikes[d.disorder] ?? disorderRow(d.disorder).line}
+              <HandbookLink disorder={d.disorder} crop={plant.crop} /> (<HowSure probability={d.probability} />
+              ): {row.lookAlikes[d.disorder] ?? disorderRow(d.disorder).line}
             </li>
           ))}
         </ul>
@@ -281,18 +281,25 @@ function Bar({ d }: { d: Diagnosis }) {
         <div className="h-full bg-leaf" style={{ width: `${d.probability * 100}%` }} />
       </div>
       <span className="text-sm text-soft">
-        <Explained says={words}>
-          <p>
-            <strong className="tabular-nums">{Math.min(99, Math.round(d.probability * 100))} in 100.</strong> Of so many
-            plants that show the same, and of which the same was written down, this many have it.
-          </p>
-          <p className="mt-2 text-sm text-soft">
-            Reckoned from what was seen and not seen, and from the water, weather, feed and cuts in the records; each
-            weighs as the handbook says. What was not recorded weighs nothing either way.
-          </p>
-        </Explained>
+        <HowSure probability={d.probability} />
       </span>
     </div>
+  );
+}
+
+/** How sure, in a word that opens to its number. */
+function HowSure({ probability }: Pick<Diagnosis, 'probability'>) {
+  return (
+    <Explained says={sureness(probability)}>
+      <p>
+        <strong className="tabular-nums">{Math.min(99, Math.round(probability * 100))} in 100.</strong> Of so many
+        plants that show the same, and of which the same was written down, this many have it.
+      </p>
+      <p className="mt-2 text-sm text-soft">
+        Reckoned from what was seen and not seen, and from the water, weather, feed and cuts in the records; each weighs
+        as the handbook says. What was not recorded weighs nothing either way.
+      </p>
+    </Explained>
   );
 }
 

@@ -15,8 +15,8 @@ import { Menu, MenuLink } from '../../../ui/menu';
 import { Panel } from '../../../ui/panel';
 import { useTurns } from '../../../ui/use-turns';
 import { useWide } from '../../../ui/use-wide';
-import { percent } from '../../../ui/water-left';
 import { Evenness } from '../../water/components/evenness';
+import { WaterLeftOpened } from '../../water/components/water-left-opened';
 import { Photos } from '../../photos/components/photos';
 import { RecordTable } from '../../records/components/record-table';
 import { RecordSheet } from '../../records/components/record-sheet';
@@ -262,7 +262,7 @@ function Drawn({
         <p className="mt-2 text-center tabular-nums">
           {known ? (
             <>
-              <strong>{percent(daily.at(-1)?.fractionAvailable ?? null)}</strong> of the water left
+              <WaterLeftOpened daily={daily} /> of the water left
             </>
           ) : (
             <>

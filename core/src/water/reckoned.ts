@@ -1,0 +1,45 @@
+import type { Day } from '../units/day.js';
+import type { CorrectedBy } from './corrections.js';
+import type { BalanceDay } from './run.js';
+
+/** What the water left was reckoned from, for whoever asks; litres are of one plant. */
+export interface WaterReckoned {
+  /** what its roots can reach when the soil is full, and what of it is left */
+  inReachL: number;
+  leftL: number;
+  /** the days summed here */
+  days: number;
+  waterings: number;
+  givenL: number;
+  rainL: number;
+  usedL: number;
+  drainedL: number;
+  /** the last measurement that told the balance better; null where none did in these days */
+  toldBy: { by: CorrectedBy; on: Day } | null;
+  /** standard error of the share that is left */
+  error: number;
+}
+
+/** Longer ago a balance remembers little of (judgement: a pot a few days, a bed two or three weeks). */
+const LOOK_BACK_DAYS = 14;
+
+/** The last two weeks of a balance in sums; null where there is none, or where nobody knows what the plant got. */
+export function waterReckoned(daily: readonly BalanceDay[]): WaterReckoned | null {
+  const last = daily.at(-1);
+  if (!last?.known) return null;
+  const days = daily.slice(-LOOK_BACK_DAYS);
+  const sum = (of: (d: BalanceDay) => number): number => days.reduce((total, d) => total + of(d), 0);
+  const told = days.filter((d) => d.correctedBy !== null).at(-1);
+  return {
+    inReachL: last.tawMm * last.soilM2,
+    leftL: last.fractionAvailable * last.tawMm * last.soilM2,
+    days: days.length,
+    waterings: days.filter((d) => d.irrigationL > 0).length,
+    givenL: sum((d) => d.irrigationL),
+    rainL: sum((d) => d.effectiveRainMm * d.soilM2),
+    usedL: sum((d) => d.usedL),
+    drainedL: sum((d) => d.drainedL),
+    toldBy: told ? { by: told.correctedBy!, on: told.date } : null,
+    error: last.uncertainty,
+  };
+}

@@ -1,0 +1,58 @@
+import { type BalanceDay, type CorrectedBy, waterReckoned } from '@candid-leaf/core/water';
+import { useFormat } from '../../../lib/garden-context';
+import { Explained } from '../../../ui/explained';
+import { percent } from '../../../ui/water-left';
+
+const TOLD_BY: Record<CorrectedBy, string> = {
+  weight: 'the weight of its pot',
+  drained: 'water that ran out below',
+  droop: 'leaves that hung',
+  finger: 'a finger in its soil',
+  probe: 'a probe',
+};
+
+/** The share of the water that is left; it opens to what it was reckoned from, and how sure that is. */
+export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
+  const format = useFormat();
+  const r = waterReckoned(daily);
+  const left = daily.at(-1)?.fractionAvailable ?? null;
+  if (!r) return <strong>{percent(left)}</strong>;
+  return (
+    <Explained says={<strong>{percent(left)}</strong>}>
+      <p>
+        <strong className="tabular-nums">
+          {format.litres(r.leftL)} of {format.litres(r.inReachL)}
+        </strong>{' '}
+        that its roots can reach, give or take {Math.round(r.error * 100)} in 100.
+      </p>
+      <table className="mt-2 w-full text-sm tabular-nums">
+        <caption className="text-left text-soft">In the last {r.days} days, for this plant</caption>
+        <tbody>
+          {(
+            [
+              [`given in ${r.waterings} ${r.waterings === 1 ? 'watering' : 'waterings'}`, r.givenL],
+              ['rain that came in', r.rainL],
+              ['used by leaves and sun', -r.usedL],
+              ['drained away', -r.drainedL],
+            ] as const
+          ).map(([what, litres]) => (
+            <tr key={what}>
+              <th scope="row" className="pr-3 text-left font-normal">
+                {what}
+              </th>
+              <td className="text-right">
+                {litres < 0 ? '−' : '+'} {format.litres(Math.abs(litres))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-sm text-soft">
+        {r.toldBy
+          ? `Set right by ${TOLD_BY[r.toldBy.by]} on ${format.day(r.toldBy.on)}.`
+          : 'Nothing was measured in these days: a finger in the soil makes it surer.'}{' '}
+        Day by day by the method of FAO-56, with the weather and the waterings recorded here.
+      </p>
+    </Explained>
+  );
+}
