@@ -1,6 +1,13 @@
 import type { ReactNode } from 'react';
 import type { FieldErrors, FieldValues } from 'react-hook-form';
 
+/** The cards of a form: under each other, and in two columns where there is room for them. */
+export const FormCards = ({ children }: { children: ReactNode }) => (
+  <div className="@container">
+    <div className="-mb-2 gap-4 @4xl:columns-2 *:mb-4 *:break-inside-avoid">{children}</div>
+  </div>
+);
+
 export function FormCard({ title, children }: { title: string; children: ReactNode }) {
   return (
     <fieldset className="rounded-2xl border border-line bg-card p-4">

@@ -9,7 +9,7 @@ import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
-import { FormCard, RootFault } from '../../../ui/form-card';
+import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
 import { useSay } from '../../../ui/toast';
@@ -52,63 +52,65 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
     setValue('habit', null);
   };
   return (
-    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
-      <FormCard title="What it is">
-        <TextField label="Name" error={e.name?.message} {...register('name')} />
-        <SelectField
-          label="Crop"
-          options={wordsOf(CROPS)}
-          error={e.crop?.message}
-          {...register('crop', { onChange: forget })}
-        />
-        <SelectField
-          label="Type"
-          options={wordsOrUnknown(typesOf(crop))}
-          error={e.type?.message}
-          {...register('type', emptyIsUnknown)}
-        />
-        {crop === 'tomato' && (
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
+      <FormCards>
+        <FormCard title="What it is">
+          <TextField label="Name" error={e.name?.message} {...register('name')} />
           <SelectField
-            label="Habit"
-            options={wordsOrUnknown(GROWTH_HABITS)}
-            error={e.habit?.message}
-            {...register('habit', emptyIsUnknown)}
+            label="Crop"
+            options={wordsOf(CROPS)}
+            error={e.crop?.message}
+            {...register('crop', { onChange: forget })}
           />
-        )}
-      </FormCard>
-      <FormCard title="What the packet says">
-        <MeasuredField
-          control={control}
-          name="daysToMaturity"
-          label="Days from planting out to ripe"
-          quantity="count"
-        />
-        <MeasuredField control={control} name="fruitG" label="One fruit" quantity="grams" />
-        <SelectField
-          label="Ripe colour"
-          options={wordsOrUnknown(RIPE_COLOURS)}
-          error={e.ripeColour?.message}
-          {...register('ripeColour', emptyIsUnknown)}
-        />
-        <TextField
-          label="Letters for resistance"
-          placeholder="VFN"
-          error={e.letters?.message}
-          hint={
-            [
-              ...read.known.map(({ code, row }) => `${code}: ${row.means}`),
-              ...read.unknown.map((u) => `${u}: not known here, and counts for nothing`),
-            ].join('; ') || 'V, F, N, T and the like, as printed'
-          }
-          {...register('letters', emptyIsUnknown)}
-        />
-      </FormCard>
-      <FormCard title="Beside others">
-        <SelectField label="Sets fruit in heat" options={LEANING} {...register('heatSet', emptyIsUnknown)} />
-        <SelectField label="Sets fruit in cold nights" options={LEANING} {...register('coldSet', emptyIsUnknown)} />
-        <SelectField label="Splits" options={LEANING} {...register('splits', emptyIsUnknown)} />
-        <SelectField label="Gets dark ends" options={LEANING} {...register('darkEnds', emptyIsUnknown)} />
-      </FormCard>
+          <SelectField
+            label="Type"
+            options={wordsOrUnknown(typesOf(crop))}
+            error={e.type?.message}
+            {...register('type', emptyIsUnknown)}
+          />
+          {crop === 'tomato' && (
+            <SelectField
+              label="Habit"
+              options={wordsOrUnknown(GROWTH_HABITS)}
+              error={e.habit?.message}
+              {...register('habit', emptyIsUnknown)}
+            />
+          )}
+        </FormCard>
+        <FormCard title="What the packet says">
+          <MeasuredField
+            control={control}
+            name="daysToMaturity"
+            label="Days from planting out to ripe"
+            quantity="count"
+          />
+          <MeasuredField control={control} name="fruitG" label="One fruit" quantity="grams" />
+          <SelectField
+            label="Ripe colour"
+            options={wordsOrUnknown(RIPE_COLOURS)}
+            error={e.ripeColour?.message}
+            {...register('ripeColour', emptyIsUnknown)}
+          />
+          <TextField
+            label="Letters for resistance"
+            placeholder="VFN"
+            error={e.letters?.message}
+            hint={
+              [
+                ...read.known.map(({ code, row }) => `${code}: ${row.means}`),
+                ...read.unknown.map((u) => `${u}: not known here, and counts for nothing`),
+              ].join('; ') || 'V, F, N, T and the like, as printed'
+            }
+            {...register('letters', emptyIsUnknown)}
+          />
+        </FormCard>
+        <FormCard title="Beside others">
+          <SelectField label="Sets fruit in heat" options={LEANING} {...register('heatSet', emptyIsUnknown)} />
+          <SelectField label="Sets fruit in cold nights" options={LEANING} {...register('coldSet', emptyIsUnknown)} />
+          <SelectField label="Splits" options={LEANING} {...register('splits', emptyIsUnknown)} />
+          <SelectField label="Gets dark ends" options={LEANING} {...register('darkEnds', emptyIsUnknown)} />
+        </FormCard>
+      </FormCards>
       <RootFault errors={e} />
       <div className="flex flex-wrap gap-2">
         <Button look="main" type="submit" disabled={formState.isSubmitting}>

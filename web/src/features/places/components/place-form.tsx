@@ -21,7 +21,7 @@ import { wordsOrUnknown } from '../../../lib/words';
 import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
-import { FormCard, RootFault } from '../../../ui/form-card';
+import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
 import { RetireButton } from '../../../ui/retire-button';
@@ -93,12 +93,14 @@ export function PlaceForm({ place, copied, all }: Props) {
   });
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
-      <WhatItIs form={form} />
-      <Overhead form={form} />
-      <Water form={form} />
-      <Cover form={form} />
-      <Looking form={form} />
-      <Surroundings form={form} />
+      <FormCards>
+        <WhatItIs form={form} />
+        <Overhead form={form} />
+        <Water form={form} />
+        <Cover form={form} />
+        <Looking form={form} />
+        <Surroundings form={form} />
+      </FormCards>
       {copied && copied.plants.length > 0 && (
         <SwitchField checked={withPlants} onChange={setWithPlants}>
           With as many plants ({copied.plants.length}): the same kinds, planted out on the same days

@@ -1,4 +1,5 @@
 import type { GardenView } from '@candid-leaf/contract';
+import clsx from 'clsx';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
@@ -25,7 +26,7 @@ export function PlaceEdit() {
         const view = here(v);
         if (placeId && !view) return <Empty title="This place is not in the garden any more." />;
         return (
-          <div className="grid gap-5 lg:grid-cols-[1fr_24rem]">
+          <div className={clsx('grid gap-5', view && 'lg:grid-cols-[1fr_24rem]')}>
             <div className="flex flex-col gap-4">
               {!view && !copied(v) && <QuickPlace view={v} />}
               {!view && !copied(v) && <h2 className="text-xl">Or describe it in full</h2>}

@@ -10,7 +10,9 @@ import { wordsOf, wordsOrUnknown } from '../../../lib/words';
 import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
-import { FormCard, RootFault } from '../../../ui/form-card';
+import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
+import { Panel } from '../../../ui/panel';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
 import { MeasuredInput } from '../../../ui/measured-input';
@@ -130,82 +132,95 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
     setValue('cultivarId', null);
   };
   return (
-    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
-      <FormCard title="What it is">
-        <TextField
-          label="Name"
-          hint={plant ? undefined : many > 1 ? 'They number themselves.' : 'Without one it is numbered.'}
-          error={e.name?.message}
-          {...register('name')}
-        />
-        {!plant && !mother && (
-          <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
-        )}
-        <SelectField label="Stands in" options={places} error={e.placeId?.message} {...register('placeId')} />
-        <SelectField
-          label="Crop"
-          options={wordsOf(CROPS)}
-          error={e.crop?.message}
-          {...register('crop', { onChange: forgetKind })}
-        />
-        <SelectField
-          label="Type"
-          options={wordsOrUnknown(typesOf(crop))}
-          error={e.type?.message}
-          {...register('type', emptyIsUnknown)}
-        />
-        <KindField crop={crop} error={e.cultivarId?.message} {...register('cultivarId', emptyIsUnknown)} />
-        {watch('cultivarId') && (
-          <SelectField
-            label="Sure of the kind?"
-            options={[
-              ['', 'yes'],
-              ['true', 'no, it may be another'],
-            ]}
-            {...register('kindUnsure', asFlag)}
-          />
-        )}
-        {crop === 'tomato' && (
-          <SelectField
-            label="Habit"
-            options={wordsOrUnknown(GROWTH_HABITS)}
-            error={e.habit?.message}
-            {...register('habit', emptyIsUnknown)}
-          />
-        )}
-      </FormCard>
-      <FormCard title="How it stands">
-        <FormDayField control={control} name="transplantedOn" label="Planted out" max={garden.today} none="not known" />
-        <SelectField
-          label="Stage"
-          options={wordsOrUnknown(STAGES)}
-          error={e.stage?.message}
-          {...register('stage', emptyIsUnknown)}
-        />
-        <MeasuredField control={control} name="heightM" label="Height" quantity="heightMetres" />
-        <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
-        <SelectField
-          label="Worth to you"
-          hint="Decides who is covered first when there is not enough for all."
-          options={[
-            ['', 'as the others'],
-            ['3', 'much'],
-            ['1', 'little'],
-          ]}
-          error={e.worth?.message}
-          {...register('worth', { setValueAs: (v: unknown) => (v === '' || v == null ? null : Number(v)) })}
-        />
-      </FormCard>
-      <RootFault errors={e} />
-      <div className="flex flex-wrap gap-2">
-        <Button type="submit" look="main" disabled={formState.isSubmitting}>
-          Keep
-        </Button>
-        <Link to={back} className={buttonLook('quiet')}>
-          Leave it as it was
-        </Link>
-      </div>
-      {plant && <EndPlant plant={plant} />}
-    </form>
+    <div className="grid items-start gap-4 lg:grid-cols-[1fr_18rem]">
+      <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
+        <FormCards>
+          <FormCard title="What it is">
+            <TextField
+              label="Name"
+              hint={plant ? undefined : many > 1 ? 'They number themselves.' : 'Without one it is numbered.'}
+              error={e.name?.message}
+              {...register('name')}
+            />
+            {!plant && !mother && (
+              <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
+            )}
+            <SelectField label="Stands in" options={places} error={e.placeId?.message} {...register('placeId')} />
+            <SelectField
+              label="Crop"
+              options={wordsOf(CROPS)}
+              error={e.crop?.message}
+              {...register('crop', { onChange: forgetKind })}
+            />
+            <SelectField
+              label="Type"
+              options={wordsOrUnknown(typesOf(crop))}
+              error={e.type?.message}
+              {...register('type', emptyIsUnknown)}
+            />
+            <KindField crop={crop} error={e.cultivarId?.message} {...register('cultivarId', emptyIsUnknown)} />
+            {watch('cultivarId') && (
+              <SelectField
+                label="Sure of the kind?"
+                options={[
+                  ['', 'yes'],
+                  ['true', 'no, it may be another'],
+                ]}
+                {...register('kindUnsure', asFlag)}
+              />
+            )}
+            {crop === 'tomato' && (
+              <SelectField
+                label="Habit"
+                options={wordsOrUnknown(GROWTH_HABITS)}
+                error={e.habit?.message}
+                {...register('habit', emptyIsUnknown)}
+              />
+            )}
+          </FormCard>
+          <FormCard title="How it stands">
+            <FormDayField
+              control={control}
+              name="transplantedOn"
+              label="Planted out"
+              max={garden.today}
+              none="not known"
+            />
+            <SelectField
+              label="Stage"
+              options={wordsOrUnknown(STAGES)}
+              error={e.stage?.message}
+              {...register('stage', emptyIsUnknown)}
+            />
+            <MeasuredField control={control} name="heightM" label="Height" quantity="heightMetres" />
+            <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
+            <SelectField
+              label="Worth to you"
+              hint="Decides who is covered first when there is not enough for all."
+              options={[
+                ['', 'as the others'],
+                ['3', 'much'],
+                ['1', 'little'],
+              ]}
+              error={e.worth?.message}
+              {...register('worth', { setValueAs: (v: unknown) => (v === '' || v == null ? null : Number(v)) })}
+            />
+          </FormCard>
+        </FormCards>
+        <RootFault errors={e} />
+        <div className="flex flex-wrap gap-2">
+          <Button type="submit" look="main" disabled={formState.isSubmitting}>
+            Keep
+          </Button>
+          <Link to={back} className={buttonLook('quiet')}>
+            Leave it as it was
+          </Link>
+        </div>
+        {plant && <EndPlant plant={plant} />}
+      </form>
+      <Panel label="As it is drawn" className="sticky top-40 flex justify-center max-lg:hidden">
+        <PlantDrawing plant={{ ...watch(), crop }} className="w-60" />
+      </Panel>
+    </div>
   );
 }

@@ -9,7 +9,7 @@ import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
-import { FormCard, RootFault } from '../../../ui/form-card';
+import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
 import { useSay } from '../../../ui/toast';
@@ -47,76 +47,78 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
   });
   const spray = watch('kind') === 'spray';
   return (
-    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex max-w-3xl flex-col gap-4">
-      <FormCard title="What it is">
-        <TextField label="Name" error={e.name?.message} {...register('name')} />
-        <SelectField
-          label="Kind"
-          options={PRODUCT_KINDS.map((k) => [k, KIND_OF_PRODUCT[k]])}
-          error={e.kind?.message}
-          {...register('kind')}
-        />
-        <SelectField
-          label="It is"
-          options={[
-            ['dry', 'weighed'],
-            ['liquid', 'poured'],
-          ]}
-          error={e.form?.message}
-          {...register('form')}
-        />
-        {spray && (
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
+      <FormCards>
+        <FormCard title="What it is">
+          <TextField label="Name" error={e.name?.message} {...register('name')} />
           <SelectField
-            label="Which kind of spray"
-            options={[['', 'choose'], ...wordsOf(SPRAYS, { bt: 'BT' })]}
-            error={e.spray?.message}
-            {...register('spray', emptyIsUnknown)}
+            label="Kind"
+            options={PRODUCT_KINDS.map((k) => [k, KIND_OF_PRODUCT[k]])}
+            error={e.kind?.message}
+            {...register('kind')}
           />
-        )}
-        <SelectField
-          label="Allowed in organic growing"
-          options={YES_NO}
-          error={e.organic?.message}
-          {...register('organic', asFlag)}
-        />
-        <MeasuredField
-          control={control}
-          name="gPerMl"
-          label="A millilitre weighs (g)"
-          quantity="count"
-          hint="Weigh a cupful once; without it nothing is told in spoons."
-        />
-      </FormCard>
-      {!spray && (
-        <FormCard title="What is in it">
-          <MeasuredField control={control} name="n" label="N" quantity="percent" />
-          <MeasuredField control={control} name="p2o5" label="P₂O₅" quantity="percent" />
-          <MeasuredField control={control} name="k2o" label="K₂O" quantity="percent" />
-          <SelectField label="Freed slowly, over weeks" options={YES_NO} {...register('slow', asFlag)} />
+          <SelectField
+            label="It is"
+            options={[
+              ['dry', 'weighed'],
+              ['liquid', 'poured'],
+            ]}
+            error={e.form?.message}
+            {...register('form')}
+          />
+          {spray && (
+            <SelectField
+              label="Which kind of spray"
+              options={[['', 'choose'], ...wordsOf(SPRAYS, { bt: 'BT' })]}
+              error={e.spray?.message}
+              {...register('spray', emptyIsUnknown)}
+            />
+          )}
+          <SelectField
+            label="Allowed in organic growing"
+            options={YES_NO}
+            error={e.organic?.message}
+            {...register('organic', asFlag)}
+          />
+          <MeasuredField
+            control={control}
+            name="gPerMl"
+            label="A millilitre weighs (g)"
+            quantity="count"
+            hint="Weigh a cupful once; without it nothing is told in spoons."
+          />
         </FormCard>
-      )}
-      <FormCard title="What the label says">
-        <MeasuredField
-          control={control}
-          name="dose.amount"
-          label={watch('form') === 'liquid' ? 'Dose (mL)' : 'Dose (g)'}
-          quantity="count"
-        />
-        <SelectField
-          label="for"
-          options={DOSE_PER.map((d) => [d, PER_WORDS[d]])}
-          error={e.dose?.per?.message}
-          {...register('dose.per')}
-        />
-        <MeasuredField control={control} name="everyDays" label="Days between two uses" quantity="count" />
-        <MeasuredField control={control} name="mostUses" label="Uses in a season at most" quantity="count" />
-        {spray && (
-          <>
-            <MeasuredField control={control} name="harvestDays" label="Days until picking" quantity="count" />
-            <MeasuredField control={control} name="reentryHours" label="Hours until one may go in" quantity="count" />
-          </>
+        {!spray && (
+          <FormCard title="What is in it">
+            <MeasuredField control={control} name="n" label="N" quantity="percent" />
+            <MeasuredField control={control} name="p2o5" label="P₂O₅" quantity="percent" />
+            <MeasuredField control={control} name="k2o" label="K₂O" quantity="percent" />
+            <SelectField label="Freed slowly, over weeks" options={YES_NO} {...register('slow', asFlag)} />
+          </FormCard>
         )}
-      </FormCard>
+        <FormCard title="What the label says">
+          <MeasuredField
+            control={control}
+            name="dose.amount"
+            label={watch('form') === 'liquid' ? 'Dose (mL)' : 'Dose (g)'}
+            quantity="count"
+          />
+          <SelectField
+            label="for"
+            options={DOSE_PER.map((d) => [d, PER_WORDS[d]])}
+            error={e.dose?.per?.message}
+            {...register('dose.per')}
+          />
+          <MeasuredField control={control} name="everyDays" label="Days between two uses" quantity="count" />
+          <MeasuredField control={control} name="mostUses" label="Uses in a season at most" quantity="count" />
+          {spray && (
+            <>
+              <MeasuredField control={control} name="harvestDays" label="Days until picking" quantity="count" />
+              <MeasuredField control={control} name="reentryHours" label="Hours until one may go in" quantity="count" />
+            </>
+          )}
+        </FormCard>
+      </FormCards>
       <RootFault errors={formState.errors} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main" disabled={formState.isSubmitting}>
