@@ -12,7 +12,7 @@ export class StartTreatment {
   @IsId()
   id: string;
 
-  @IsIn(DISORDER_CODES, { message: 'names a disorder that is not in the vocabulary' })
+  @IsIn(DISORDER_CODES, { message: 'is not a trouble of the handbook' })
   disorder: DisorderCode;
 }
 

@@ -56,6 +56,8 @@ test('“I am new here”, with the keyboard alone: from the sign-up to the firs
   await his.press(page.getByRole('button', { name: 'Make the garden' }));
   await his.press(page.getByRole('button', { name: 'Look it over' }));
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Tomato 1');
+  // whoever opened a page goes on from its heading
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
   await his.press(page.getByRole('button', { name: /^Fruit/ }));
   await his.press(page.getByRole('button', { name: /^Dark patch at the bottom/ }), 'Space');
   // a key of its own, listed under "?"

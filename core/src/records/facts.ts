@@ -160,7 +160,7 @@ export class EarlierYear {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(DISORDER_CODES.length)
-  @IsIn(DISORDER_CODES, { each: true, message: 'names a disorder that is not in the vocabulary' })
+  @IsIn(DISORDER_CODES, { each: true, message: 'names a trouble that is not in the handbook' })
   problems?: DisorderCode[];
 }
 
@@ -308,7 +308,7 @@ export class PlantMake {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(DISORDER_CODES.length)
-  @IsIn(DISORDER_CODES, { each: true, message: 'names a disorder that is not in the vocabulary' })
+  @IsIn(DISORDER_CODES, { each: true, message: 'names a trouble that is not in the handbook' })
   resistantTo?: DisorderCode[];
 }
 

@@ -1,14 +1,32 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
+import { useLocation } from 'react-router';
 
 const NAME = 'Candid Leaf';
 
-/** The browser's title says what the page's own heading says. */
+/**
+ * The browser's title says what the page's own heading says; and whoever opened another page goes on from its heading, by eye, by ear
+ * or by keys, unless the page already put them somewhere.
+ */
 export function TitleFollowsHeading() {
+  const { pathname } = useLocation();
+  const at = useRef(pathname);
+  const moved = useRef(false);
+  useEffect(() => {
+    if (at.current === pathname) return;
+    at.current = pathname;
+    moved.current = true;
+  }, [pathname]);
   useEffect(() => {
     const tell = (): void => {
-      const heading = document.querySelector('h1')?.textContent;
-      const title = heading && heading !== NAME ? `${heading} · ${NAME}` : NAME;
+      const heading = document.querySelector<HTMLElement>('h1');
+      const said = heading?.textContent;
+      const title = said && said !== NAME ? `${said} · ${NAME}` : NAME;
       if (document.title !== title) document.title = title;
+      if (!heading || !moved.current) return;
+      moved.current = false;
+      if (document.activeElement !== document.body) return;
+      heading.tabIndex = -1;
+      heading.focus({ preventScroll: true });
     };
     tell();
     const watch = new MutationObserver(tell);

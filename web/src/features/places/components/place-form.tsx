@@ -294,7 +294,7 @@ function Surroundings({ form: { register, control } }: PartProps) {
 /** The rhythm in which Today asks to walk along it. */
 function Looking({ form: { register, formState } }: PartProps) {
   return (
-    <FormCard title="Looking round">
+    <FormCard title="The walk along it">
       <SelectField
         label="Walked along"
         options={[

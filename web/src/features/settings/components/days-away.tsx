@@ -37,7 +37,7 @@ export function DaysAway({ garden }: { garden: GardenDto }) {
   return (
     <Panel title="Days away">
       <p className="mt-1 text-soft">
-        Meanwhile nobody is asked to walk along; on your return the first round begins with the pots.
+        Meanwhile nobody is asked to walk along; on your return the first walk begins with the pots.
       </p>
       {away.length > 0 && (
         <ul className="mt-2 divide-y divide-line">
