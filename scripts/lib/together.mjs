@@ -1,5 +1,5 @@
-// With others and without signal, in numbers: many at once in a large garden, a file of fifty thousand rows, five hundred records that waited,
-// and a slow phone. For measuring only.
+// With others and without signal, in numbers: many at once in a large garden, a file of fifty thousand rows, five hundred records that
+// waited. For measuring only.
 import { randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
@@ -92,8 +92,8 @@ export async function largeFile(stack, cookie, garden, plantName) {
   line('  and taken out again', `${((performance.now() - back) / 1000).toFixed(1)} s`);
 }
 
-/** In the browser: five hundred records that waited, and a phone four times as slow on slow 4G. */
-export async function onAPhone(url, { email, password }) {
+/** In the browser: five hundred records that waited. */
+export async function afterNoSignal(url, { email, password }) {
   const { chromium, devices } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
   const context = await browser.newContext({ ...devices['Pixel 5'], baseURL: url });
@@ -103,7 +103,6 @@ export async function onAPhone(url, { email, password }) {
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: 'Today' }).waitFor();
-  const cookies = await context.cookies();
   const gardenId = /gardens\/([^/?]+)/.exec(page.url())[1];
   const view = await (await page.request.get(`/api/gardens/${gardenId}/view`)).json();
   const plantId = view.places.find((p) => p.plants.length > 0).plants[0].plant.id;
@@ -148,30 +147,5 @@ export async function onAPhone(url, { email, password }) {
   line('500 records that waited, sent', `${((performance.now() - from) / 1000).toFixed(1)} s   aim under 10`);
   await context.close();
 
-  // slow 4G as common tools have it: 150 ms there and back, 1.6 Mbit/s down, 0.75 up
-  const slow = async (context) => {
-    const page = await context.newPage();
-    const session = await context.newCDPSession(page);
-    await session.send('Network.enable');
-    await session.send('Network.emulateNetworkConditions', {
-      offline: false,
-      latency: 150,
-      downloadThroughput: (1.6e6 / 8) * 0.9,
-      uploadThroughput: (0.75e6 / 8) * 0.9,
-    });
-    await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-    const from = performance.now();
-    await page.goto('/');
-    await page.getByRole('heading', { name: 'Today' }).waitFor({ timeout: 60_000 });
-    const took = (performance.now() - from) / 1000;
-    await page.waitForLoadState('networkidle').catch(() => {});
-    await page.close();
-    return took;
-  };
-  const fresh = await browser.newContext({ ...devices['Pixel 5'], baseURL: url });
-  await fresh.addCookies(cookies);
-  line('A phone four times as slow on slow 4G, the first time', `${(await slow(fresh)).toFixed(1)} s   aim under 4`);
-  await wait(4000); // the page is kept on the device meanwhile
-  line('  the second time', `${(await slow(fresh)).toFixed(1)} s   aim under 1.5`);
   await browser.close();
 }
