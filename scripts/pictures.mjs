@@ -127,17 +127,13 @@ try {
   await desk.page.getByRole('link', { name: 'Harvest and end' }).click();
   await desk.page.getByRole('img', { name: /^Harvest by week/ }).waitFor();
   await desk.shoot('report');
-  await desk.page.getByRole('link', { name: 'Settings' }).click();
-  await desk.page.getByRole('heading', { name: 'Demo day' }).waitFor();
-  await desk.page.getByRole('link', { name: 'Files in and out' }).click();
-  await desk.page.getByLabel('Choose a CSV file').setInputFiles({
-    name: 'weather-2024.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from('date,tavg,tmin,tmax,prcp,wspd\n2024-07-01,20,14,27,0.0,10.8\n2024-07-02,21,15,28,3.5,7.2\n'),
-  });
-  await desk.page.getByRole('button', { name: 'Try it' }).waitFor();
+  await desk.page.getByRole('link', { name: 'Handbook', exact: true }).click();
+  await desk.page.getByRole('link', { name: 'Guess first: practise' }).click();
+  await desk.page.getByRole('region', { name: 'Limp leaves' }).getByRole('link').click();
+  await desk.page.getByRole('button', { name: 'Feel the soil a finger deep' }).click();
+  await desk.page.getByText('So far 1 min.').waitFor();
   await desk.page.evaluate(() => globalThis.scrollTo(0, 0));
-  await desk.shoot('files');
+  await desk.shoot('practice');
   await desk.close();
 
   const phone = await open(PHONE);

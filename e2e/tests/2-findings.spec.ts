@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
+import { day, DEMO, noSideways, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
 
 test('limp leaves are not clear at first; the proposed check settles it, and water is held back', async ({ page }) => {
   const own = await ownGarden(page);
@@ -115,4 +115,28 @@ test('a sign is found by words; what it rules out is taken back; a day on the ri
     'false',
   );
   await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+});
+
+test.describe('by thumb', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('a day of the ribbon is told in words while a thumb rests on it, and nothing runs sideways', async ({
+    page,
+  }) => {
+    await signIn(page, DEMO);
+    const day = page.getByRole('list', { name: 'Days' }).getByRole('button').nth(2);
+    const said = day.locator('xpath=following-sibling::*[@data-says]');
+    await expect(said).toBeHidden();
+    const at = (await day.boundingBox())!;
+    await page.mouse.move(at.x + at.width / 2, at.y + 20);
+    await page.mouse.down();
+    await expect(said).toBeVisible();
+    expect(await said.getAttribute('data-says')).toBe(await day.getAttribute('aria-label'));
+    await noSideways(page);
+    const box = (await said.boundingBox())!;
+    expect(box.x).toBeGreaterThanOrEqual(0);
+    expect(box.x + box.width).toBeLessThanOrEqual(390);
+    await page.mouse.up();
+    await expect(said).toBeHidden();
+  });
 });

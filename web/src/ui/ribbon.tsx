@@ -66,7 +66,7 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
                 aria-pressed={pressed}
                 onClick={() => choose(d.day)}
                 className={clsx(
-                  'peer flex w-full flex-col items-center border-b-4 pt-0.5',
+                  'peer flex w-full flex-col items-center border-b-4 pt-0.5 select-none [-webkit-touch-callout:none]',
                   pressed
                     ? 'border-leaf bg-leafwash'
                     : d.day === today
@@ -83,12 +83,15 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
                 <DayWeather d={d} ahead={ahead} y={y} />
                 <Marks d={d} />
               </button>
-              {/* the same words for the eye, where a mouse or the keyboard is on it */}
+              {/* the same words for the eye, where a mouse, the keyboard or a held thumb is on it */}
               <span
                 aria-hidden
                 className={clsx(
-                  'pointer-events-none absolute top-full z-30 hidden rounded-lg border border-line bg-card px-2.5 py-1 text-sm whitespace-nowrap shadow-lg peer-focus-visible:block peer-hover:block after:content-[attr(data-says)] max-sm:hidden!',
-                  i < days.length / 2 ? 'left-0' : 'right-0',
+                  'pointer-events-none z-30 hidden rounded-lg border border-line bg-card px-2.5 py-1 text-sm shadow-lg peer-focus-visible:block after:content-[attr(data-says)]',
+                  // by thumb while it is held, across the width under the ribbon
+                  'max-sm:fixed max-sm:inset-x-3 max-sm:top-34 max-sm:peer-active:block',
+                  'sm:absolute sm:top-full sm:whitespace-nowrap sm:peer-hover:block',
+                  i < days.length / 2 ? 'sm:left-0' : 'sm:right-0',
                 )}
                 data-says={spoken(d, format, today)}
               />

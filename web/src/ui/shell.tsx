@@ -41,7 +41,7 @@ export function Shell({ garden, role, ribbon, weather, children }: Props) {
           <div className="mx-auto flex max-w-7xl 2xl:max-w-[104rem] items-center justify-between gap-2 px-3 pt-1 sm:px-5">
             <Link
               to={linkTo('garden', here)}
-              className="min-w-0 truncate py-1.5 font-head font-semibold text-ink sm:text-xl"
+              className="line-clamp-2 min-w-0 py-1 font-head leading-tight font-semibold text-ink max-sm:text-[0.95rem] sm:truncate sm:py-1.5 sm:text-xl"
             >
               {garden.name}
             </Link>

@@ -1,5 +1,5 @@
 import { startTransition, useEffect, useState } from 'react';
-import { useNavigationType } from 'react-router';
+import { NavigationType, useNavigationType } from 'react-router';
 
 /**
  * A long page is drawn in turns, each after the one before was painted, so that a slow phone answers a touch meanwhile. Whoever
@@ -7,7 +7,7 @@ import { useNavigationType } from 'react-router';
  * @returns how many of the turns may be drawn
  */
 export function useTurns(all: number): number {
-  const back = useNavigationType() === 'POP';
+  const back = useNavigationType() === NavigationType.Pop;
   const [turn, setTurn] = useState(back ? all : 1);
   useEffect(() => {
     if (turn >= all) return;

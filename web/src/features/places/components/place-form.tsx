@@ -18,6 +18,7 @@ import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOrUnknown } from '../../../lib/words';
+import { CheckField } from '../../../ui/check-field';
 import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
 import { SelectField, TextField } from '../../../ui/field';
@@ -182,7 +183,7 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
 }
 
 /** What stands over it, and the warmth that it has of its own. */
-function Overhead({ form: { register, control, watch, formState } }: PartProps) {
+function Overhead({ form: { register, control, watch, setValue, formState } }: PartProps) {
   const e = formState.errors;
   const cover = coverOf({ kind: watch('kind'), cover: watch('cover') ?? null });
   return (
@@ -222,10 +223,9 @@ function Overhead({ form: { register, control, watch, formState } }: PartProps) 
         </>
       )}
       {cover !== 'indoors' && (
-        <label className="flex min-h-11 items-center gap-3 self-end">
-          <input type="checkbox" className="size-5 accent-leaf" {...register('hollow')} />
+        <CheckField checked={watch('hollow') ?? false} onChange={(hollow) => setValue('hollow', hollow)}>
           Lies in a hollow: cold air gathers here
-        </label>
+        </CheckField>
       )}
     </FormCard>
   );

@@ -4,6 +4,7 @@ import { salvageRow } from '@candid-leaf/core/harvest';
 import { baggedFor, kitFor, type KitCode } from '@candid-leaf/core/reports';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
+import { CheckField } from '../../../ui/check-field';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
@@ -61,17 +62,9 @@ export function CloseYear({ season, report }: Props) {
           <fieldset>
             <legend className="text-lg font-head">2. The kit put away</legend>
             {kitFor(disorders).map((k) => (
-              <label key={k.code} className="flex min-h-11 cursor-pointer items-start gap-3 py-1.5">
-                <input
-                  type="checkbox"
-                  className="mt-1 size-5 shrink-0 accent-leaf"
-                  checked={kit.includes(k.code)}
-                  onChange={(e) => tick(k.code, e.target.checked)}
-                />
-                <span>
-                  <strong>{k.label}:</strong> {k.how}
-                </span>
-              </label>
+              <CheckField key={k.code} checked={kit.includes(k.code)} onChange={(now) => tick(k.code, now)}>
+                <strong>{k.label}:</strong> {k.how}
+              </CheckField>
             ))}
           </fieldset>
         </div>

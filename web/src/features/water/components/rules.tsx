@@ -4,6 +4,7 @@ import { flowFromBucket, SCHOOLS, type SchoolCode } from '@candid-leaf/core/wate
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
+import { CheckField } from '../../../ui/check-field';
 import { Button } from '../../../ui/button';
 import { SelectField } from '../../../ui/field';
 import { MeasuredInput } from '../../../ui/measured-input';
@@ -45,19 +46,14 @@ export function Rules({ place, p, busy, onChange }: Props) {
         ]}
         onChange={(e) => onChange({ lean: (e.target.value || null) as PlaceWatering['lean'] })}
       />
-      <label className="flex min-h-11 items-start gap-2">
-        <input
-          type="checkbox"
-          className="mt-1 size-5 accent-leaf"
-          checked={p.watering.drierFinish ?? false}
-          disabled={busy}
-          onChange={(e) => onChange({ drierFinish: e.target.checked })}
-        />
-        <span>
-          Drier as fruit colours, for flavour
-          <span className="block text-sm text-soft">Bounded: more splits and dark ends are the price.</span>
-        </span>
-      </label>
+      <CheckField
+        checked={p.watering.drierFinish ?? false}
+        disabled={busy}
+        onChange={(drierFinish) => onChange({ drierFinish })}
+      >
+        Drier as fruit colours, for flavour
+        <span className="block text-sm text-soft">Bounded: more splits and dark ends are the price.</span>
+      </CheckField>
       <SelectField
         label="Hose timer"
         value={String(p.watering.timerZone ?? '')}

@@ -1,0 +1,34 @@
+import { Check } from 'lucide-react';
+import { Checkbox } from 'radix-ui';
+import { type ReactNode, useId } from 'react';
+
+interface Props {
+  checked: boolean;
+  onChange: (checked: boolean) => void;
+  disabled?: boolean;
+  children: ReactNode;
+}
+
+/** A box to tick, with its words beside it. */
+export function CheckField({ checked, onChange, disabled, children }: Props) {
+  const id = useId();
+  return (
+    <div className="flex min-h-11 items-start gap-2.5 py-1.5">
+      <Checkbox.Root
+        id={id}
+        checked={checked}
+        disabled={disabled}
+        onCheckedChange={(now) => onChange(now === true)}
+        // as large to a thumb as the line, as large to the eye as a letter
+        className="relative mt-0.5 grid size-5.5 shrink-0 place-items-center rounded-md border-2 border-soft bg-card before:absolute before:-inset-3 data-[state=checked]:border-leaf data-[state=checked]:bg-leaf"
+      >
+        <Checkbox.Indicator>
+          <Check aria-hidden size={16} strokeWidth={3} className="text-onleaf" />
+        </Checkbox.Indicator>
+      </Checkbox.Root>
+      <label htmlFor={id} className="cursor-pointer">
+        {children}
+      </label>
+    </div>
+  );
+}
