@@ -16,9 +16,14 @@ export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
   const format = useFormat();
   const r = waterReckoned(daily);
   const left = daily.at(-1)?.fractionAvailable ?? null;
-  if (!r) return <strong>{percent(left)}</strong>;
+  const said = (
+    <span>
+      <strong>{percent(left)}</strong> of the water left
+    </span>
+  );
+  if (!r) return said;
   return (
-    <Explained says={<strong>{percent(left)}</strong>}>
+    <Explained says={said}>
       <p>
         <strong className="tabular-nums">
           {format.litres(r.leftL)} of {format.litres(r.inReachL)}
