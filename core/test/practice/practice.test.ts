@@ -14,6 +14,7 @@ import {
   shows,
   THEMES,
 } from '../../src/practice/index.js';
+import { impliedAbsent, signRow } from '../../src/records/vocabulary/signs.js';
 import { parseCase } from '../../src/casefile/index.js';
 import { contextOf } from '../../src/diagnosis/context.js';
 import { CHECKS, disorderRow } from '../../src/diagnosis/index.js';
@@ -24,7 +25,7 @@ import { truthOf } from '../../src/practice/truth.js';
 const drawn = fc
   .tuple(fc.constantFrom<PracticeTheme>(...PRACTICE_THEMES), fc.integer({ min: 0, max: MOST_SEED }))
   .map(([theme, seed]) => drawPractice(theme, seed));
-const some = { numRuns: 12 };
+const some = { numRuns: 16 };
 const ALL = CHECKS.filter((c) => c.answers.length > 0).map((c) => c.code);
 
 /** As anybody’s case file would hold it. */
@@ -55,6 +56,10 @@ describe('a practice plant', () => {
           left < 0.25 ? 'soil-dry-deep' : left > 0.9 ? 'soil-wet-deep' : 'soil-damp-deep',
         );
         expect(read.records.watering.length).toBeGreaterThan(0);
+        for (const sign of practice.there) {
+          expect([undefined, read.plant.crop]).toContain(signRow(sign).crop);
+          expect(impliedAbsent(sign).filter((not) => practice.there.has(not))).toEqual([]);
+        }
       }),
       some,
     );
@@ -133,6 +138,14 @@ describe('judging an answer', () => {
     const guess = { trouble: none.trouble, surePct: 50, act: null };
     expect(judge(none, [], { ...guess, cause: null }).causeRight).toBe(true);
     expect(judge(none, [], { ...guess, cause: 'hot-days' }).causeRight).toBe(false);
+  });
+
+  it('where nothing is to be done now, that is the right answer; any other is not', () => {
+    const none = drawPractice('daily', 41);
+    expect(truthOf(none).firstAct).toBeNull();
+    const guess = { trouble: none.trouble, surePct: 50, cause: null };
+    expect(judge(none, [], { ...guess, act: null }).actRight).toBe(true);
+    expect(judge(none, [], { ...guess, act: 'mulch' }).actRight).toBe(false);
   });
 
   it('prices each check, and tells by how much it cleared things up: all together from the first look to the last', () => {

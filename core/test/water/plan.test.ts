@@ -11,6 +11,7 @@ import {
   planWeek,
   probeFault,
   runSeason,
+  runYear,
   SCHOOL_CODES,
   seasonWeather,
   type SetUp,
@@ -198,6 +199,32 @@ describe('the bench', () => {
     const before = JSON.stringify(subject);
     placeWith(subject.place, { name: 'x', strategy: 'daily', mulchMm: 60, volumeL: 99 }, '2026-05-01');
     expect(JSON.stringify(subject)).toBe(before);
+  });
+  test('a dry time is held against the fruit that grew in it, three weeks long, and then no more', () => {
+    // watered every day but for ten dry days soon after the first fruit
+    const dry = (i: number): boolean => i >= 60 && i < 70;
+    const watering = weather.days.flatMap((w, i) => (dry(i) ? [] : [{ date: w.date, litres: 6 }]));
+    const { blackEnds, daysShort } = runSeason(
+      { ...subject, watering },
+      { name: 'x', strategy: 'recorded' },
+      weather,
+      seeded(1),
+    );
+    expect(daysShort).toBeGreaterThanOrEqual(3);
+    // of 105 fruiting days those ten and the three weeks after them, at most
+    expect(blackEnds).toBeGreaterThan(0.1);
+    expect(blackEnds).toBeLessThanOrEqual(31 / 105);
+  });
+  test('set-ups that run together come to what each comes to by itself', () => {
+    const setUps: SetUp[] = [
+      { name: 'a', strategy: 'by-need' },
+      { name: 'b', strategy: 'by-need', mulchMm: 60 },
+      { name: 'c', strategy: 'deep', volumeL: 40 },
+      { name: 'd', strategy: 'deep', shadePct: 50 },
+    ];
+    const alone = setUps.map((s) => runSeason(subject, s, weather, seeded(7)));
+    expect(runYear(subject, setUps, weather, 7)).toEqual(alone);
+    expect(new Set(alone.map((s) => s.litres)).size).toBe(4);
   });
   test('the same seed gives the same season', () => {
     expect(run({ strategy: 'remembered' })).toEqual(run({ strategy: 'remembered' }));
