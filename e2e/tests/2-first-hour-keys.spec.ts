@@ -8,7 +8,7 @@ function byKeys(page: Page) {
   const reach = async (what: Locator): Promise<void> => {
     await expect(what).toBeVisible();
     for (let tabs = 0; !(await focused(what)); tabs++) {
-      expect(tabs, `${what} is not reached with the tab key`).toBeLessThan(70);
+      expect(tabs, `${String(what)} is not reached with the tab key`).toBeLessThan(70);
       await page.keyboard.press('Tab');
     }
     // where one is can be seen
