@@ -1,6 +1,7 @@
 import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
 import { MOST_PH_FOR_LIME } from '../soil/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
+import type { Crop } from '../records/plant.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { EVENING_LIMIT_C, eveningC, meetingOf } from '../spray/limits.js';
 import { daysBetween } from '../units/day.js';
@@ -31,6 +32,8 @@ const FLOWER_DAYS = 14;
 const heatToSetIn = (ctx: CaseContext): boolean => warmest(ctx, FLOWER_DAYS) >= HOT_DAY_C;
 const coldToSetIn = (ctx: CaseContext): boolean =>
   ctx.weather(FLOWER_DAYS).some((w) => w.tMinC < COLD_NIGHT_C[ctx.case.plant.crop]);
+/** The pot that is advised where one is too small, litres (handbook: tomato 20 and more, pepper 10 to 12). */
+export const ADVISED_POT_L: Record<Crop, number> = { tomato: 25, pepper: 12 };
 /** A pot that one person can carry, litres. */
 export const PORTABLE_L = 25;
 /** What makes a fruit unfit to keep. */
@@ -41,6 +44,9 @@ const between = (x: number | null, low: number, high: number): boolean => x !== 
 
 export const FACTS = {
   container: (ctx: CaseContext) => isPotted(ctx.case.place),
+  // one that is as large as is advised already, or whose size nobody told, is not moved from
+  'pot-could-be-larger': ({ case: c }: CaseContext) =>
+    isPotted(c.place) && (c.place.volumeL ?? Infinity) < ADVISED_POT_L[c.plant.crop],
   'in-ground': (ctx: CaseContext) => !isPotted(ctx.case.place),
   'under-cover': (ctx: CaseContext) => isEnclosed(ctx.case.place),
   'under-glass': (ctx: CaseContext) => isUnderGlass(ctx.case.place),

@@ -35,7 +35,7 @@ test('each fault is refused with its path and the reason', () => {
   expect(faults['records.watering[1].litres']).toMatch(/200 litres/);
   expect(faults['place.soilTest.pH']).toMatch(/between 2 and 11/);
   expect(faults['place.colour']).toMatch(/not a field/);
-  expect(faults['observations[1].sign']).toMatch(/vocabulary/);
+  expect(faults['observations[1].sign']).toMatch(/not a sign that is known/);
   expect(faults['observations[2].present']).toMatch(/yes or no/);
 });
 

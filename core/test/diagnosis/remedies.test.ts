@@ -80,6 +80,7 @@ const OTHERWISE: Partial<Record<FactCode, Change>> = {
 /** A place in which a remedy is spoken of at all. */
 const FITTING: Partial<Record<FactCode, Change['place']>> = {
   container: pot,
+  'pot-could-be-larger': { ...pot, volumeL: 8 },
   portable: pot,
   'under-glass': { cover: 'tunnel' },
   'ph-high': { ...pot, soilTest: { date: addDays(ASOF, -60), pH: 7.1 } },

@@ -5,6 +5,7 @@ import { seasonEnd } from '../../season/frost-days.js';
 import { LIME_WATER_ML_PER_L } from '../../soil/drenches.js';
 import { WEEK_DAYS, type WeekPlan } from '../../water/plan.js';
 import type { CaseContext } from '../context.js';
+import { ADVISED_POT_L } from '../facts.js';
 import type { DoseKind, When } from '../tables/remedies.js';
 
 /** Amounts, per plant. Only what applies is there. */
@@ -75,7 +76,7 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
   },
   'leaf-budget': () => ({ cutsPerWeek: 4 }),
   'third-of-leaf': () => ({ leafSharePct: 33 }),
-  'bigger-pot': ({ case: c }) => ({ potLitres: c.plant.crop === 'tomato' ? 25 : 12 }),
+  'bigger-pot': ({ case: c }) => ({ potLitres: ADVISED_POT_L[c.plant.crop] }),
 };
 
 /** The day a remedy of this timing falls on. */

@@ -156,7 +156,7 @@ export const REMEDIES = [
     onlyWhere: OUTSIDE,
     notWhile: [['warm-nights-ahead', 'no night under 10 °C (50 °F) is near: keep the cover at hand']],
   }),
-  remedy('repot-larger', 1, 'this-week', 'Move to a larger pot', 'In the evening, root ball whole, watered in. In midsummer heat wait for a cool spell.', { dose: 'bigger-pot', notWhile: [HOT], onlyWhere: POTS }),
+  remedy('repot-larger', 1, 'this-week', 'Move to a larger pot', 'In the evening, root ball whole, watered in. In midsummer heat wait for a cool spell.', { dose: 'bigger-pot', notWhile: [HOT], onlyWhere: ['pot-could-be-larger'] }),
   remedy('add-support', 1, 'today', 'Add support', 'Stake, string or cage that carries the crop, tied loosely every 20 to 25 cm (8 to 10 in).', { cautions: ['canes'] }),
   remedy('loosen-tie', 1, 'today', 'Loosen the tie', 'Cut it and tie again with room for a finger.'),
   remedy('hand-pollinate', 1, 'today', 'Shake the flowers', 'Tap string or truss late each morning on dry days at 15 to 30 °C (60 to 86 °F).'),
@@ -287,7 +287,7 @@ export const REMEDIES = [
   remedy('rotate', 6, 'season-end', 'Move the family on', 'No tomato, pepper, potato or aubergine here next year; better for three.', { onlyWhere: BEDS }),
   remedy('plant-later', 6, 'season-end', 'Plant out later', 'Nights that hold 12 to 13 °C (54 to 55 °F), for peppers 13 to 15 °C (55 to 59 °F), and soil of 16 °C (60 °F) first: late plants catch up.'),
   remedy('wider-spacing', 6, 'season-end', 'Give more room', 'Tomatoes 45 to 60 cm (18 to 24 in), peppers 40 to 50 cm (16 to 20 in).', { onlyWhere: BEDS }),
-  remedy('bigger-pot', 6, 'season-end', 'A bigger pot next year', 'Tomato 20 L (5 US gal) and more, pepper 10 to 12 L (3 US gal).', { dose: 'bigger-pot', onlyWhere: POTS }),
+  remedy('bigger-pot', 6, 'season-end', 'A bigger pot next year', 'Tomato 20 L (5 US gal) and more, pepper 10 to 12 L (3 US gal).', { dose: 'bigger-pot', onlyWhere: ['pot-could-be-larger'] }),
   remedy('improve-soil', 6, 'season-end', 'Build the soil', 'Compost every year; raised rows where it stays wet.', { cautions: ['manure'], onlyWhere: BEDS }),
 ] as const;
 

@@ -3,7 +3,7 @@ import type { Part } from '@candid-leaf/core/records';
 import type { SupportKind } from '@candid-leaf/core/support';
 import type { CSSProperties, ReactNode } from 'react';
 import { type Growth, growthOf, type Leaf, SOIL_Y, type Standing } from './growth';
-import { Flower, Fruit, LeafShape } from './shapes';
+import { Flower, Fruit, Leaves } from './shapes';
 import { Support } from './support';
 
 interface Props {
@@ -23,10 +23,9 @@ interface Props {
 /** A plant in its own form, as it is recorded. Parts come in the order in which they are painted. */
 export function PlantDrawing({ plant, held, ailing = [], wrap, bare = false, className, style }: Props) {
   const growth = growthOf(plant);
-  const leaves = (part: Leaf['part']) =>
-    growth.leaves
-      .filter((l) => l.part === part)
-      .map((l, i) => <LeafShape key={i} leaf={l} crop={plant.crop} veined={!bare} />);
+  const leaves = (part: Leaf['part']) => (
+    <Leaves of={growth.leaves.filter((l) => l.part === part)} crop={plant.crop} young={part === 'tip'} veined={!bare} />
+  );
   // a bare drawing has no empty sky
   const top = bare ? Math.max(0, growth.topY - 6) : 0;
   const put = wrap ?? ((part: Part, d: ReactNode) => <g key={part}>{d}</g>);

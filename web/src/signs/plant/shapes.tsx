@@ -1,51 +1,94 @@
 import type { PlantDto } from '@candid-leaf/contract';
+import type { Crop } from '@candid-leaf/core/records';
 import type { Leaf } from './growth';
 
-/** A toothed leaflet along the axis, from its foot, so long. */
-const leaflet = (x: number, y: number, turn: number, length: number): string => {
+type Point = readonly [x: number, y: number];
+
+/** A toothed leaflet from its foot, so long and turned so far. */
+const leaflet = (x: number, y: number, turn: number, length: number): Point[] => {
   const a = (turn * Math.PI) / 180;
-  const p = (along: number, off: number): string => {
+  const p = (along: number, off: number): Point => {
     const [u, v] = [along * length, off * length];
-    return `${(x + u * Math.cos(a) - v * Math.sin(a)).toFixed(1)} ${(y + u * Math.sin(a) + v * Math.cos(a)).toFixed(1)}`;
+    return [x + u * Math.cos(a) - v * Math.sin(a), y + u * Math.sin(a) + v * Math.cos(a)];
   };
-  const side = (s: 1 | -1): string[] => [
+  const side = (s: 1 | -1): Point[] => [
     p(0.2, 0.22 * s),
     p(0.42, 0.36 * s),
     p(0.5, 0.26 * s),
     p(0.72, 0.26 * s),
     p(0.78, 0.15 * s),
   ];
-  return `M${p(0, 0)}L${[...side(1), p(1, 0), ...side(-1).reverse()].join('L')}Z`;
+  return [p(0, 0), ...side(1), p(1, 0), ...side(-1).reverse()];
 };
 
-/** A tomato's leaf is made of leaflets, toothed, two pairs and one at the end; a pepper's is one, smooth and pointed. */
-const TOMATO_LEAF = [
-  'M0 -0.8L34 -0.8L34 0.8L0 0.8Z',
-  leaflet(12, 0, 62, 17),
-  leaflet(12, 0, -62, 17),
-  leaflet(23, 0, 48, 20),
-  leaflet(23, 0, -48, 20),
-  leaflet(32, 0, 0, 25),
-].join('');
-const PEPPER_LEAF = 'M0 0.9L8 1.2C17 14 34 13 50 0C34 -13 17 -14 8 -1.2L0 -0.9Z';
+/** A tomato's leaf is made of leaflets, toothed, two pairs and one at the end; a pepper's is one, smooth and pointed. Outlines, and the vein. */
+const LEAVES: Record<Crop, { outlines: readonly (readonly Point[])[]; vein: readonly Point[] }> = {
+  tomato: {
+    outlines: [
+      [
+        [0, -0.8],
+        [34, -0.8],
+        [34, 0.8],
+        [0, 0.8],
+      ],
+      leaflet(12, 0, 62, 17),
+      leaflet(12, 0, -62, 17),
+      leaflet(23, 0, 48, 20),
+      leaflet(23, 0, -48, 20),
+      leaflet(32, 0, 0, 25),
+    ],
+    vein: [
+      [34, 0],
+      [52, 0],
+    ],
+  },
+  pepper: {
+    outlines: [smooth(50, 13)],
+    vein: [
+      [8, 0],
+      [46, 0],
+    ],
+  },
+};
 
-export function LeafShape({ leaf, crop, veined }: { leaf: Leaf; crop: PlantDto['crop']; veined: boolean }) {
-  const where = `translate(${leaf.x.toFixed(1)} ${leaf.y.toFixed(1)}) rotate(${(-leaf.turn).toFixed(0)}) scale(${leaf.size.toFixed(2)})`;
+/** A smooth leaf with its stalk, widest before its middle. */
+function smooth(length: number, half: number): Point[] {
+  const side = (s: 1 | -1): Point[] =>
+    Array.from({ length: 9 }, (_, i): Point => {
+      const t = (i + 1) / 10;
+      return [8 + t * (length - 8), s * half * Math.sin(Math.PI * t ** 0.75)];
+    });
+  return [[0, 0.9], [8, 1], ...side(1), [length, 0], ...side(-1).reverse(), [8, -1], [0, -0.9]];
+}
+
+/** Where the points of a leaf come to lie, in one path for all leaves: a plant of many leaves is still few shapes. */
+const laid = (leaves: readonly Leaf[], lines: (l: Leaf) => readonly (readonly Point[])[], closed: boolean): string =>
+  leaves
+    .flatMap((leaf) => {
+      const a = (-leaf.turn * Math.PI) / 180;
+      const [c, s] = [Math.cos(a) * leaf.size, Math.sin(a) * leaf.size];
+      return lines(leaf).map(
+        (points) =>
+          `M${points.map(([u, v]) => `${(leaf.x + u * c - v * s).toFixed(1)} ${(leaf.y + u * s + v * c).toFixed(1)}`).join('L')}${closed ? 'Z' : ''}`,
+      );
+    })
+    .join('');
+
+interface LeavesProps {
+  of: readonly Leaf[];
+  crop: Crop;
+  young: boolean;
+  veined: boolean;
+}
+
+/** The leaves of one part of a plant. */
+export function Leaves({ of: leaves, crop, young, veined }: LeavesProps) {
+  const { outlines, vein } = LEAVES[crop];
   return (
     <>
-      <path
-        d={crop === 'tomato' ? TOMATO_LEAF : PEPPER_LEAF}
-        transform={where}
-        className={leaf.part === 'tip' ? 'fill-green' : 'fill-greendark'}
-      />
+      <path d={laid(leaves, () => outlines, true)} className={young ? 'fill-green' : 'fill-greendark'} />
       {veined && (
-        <path
-          d={crop === 'tomato' ? 'M34 0L52 0' : 'M8 0L46 0'}
-          transform={where}
-          className="stroke-paper"
-          strokeWidth="1"
-          opacity="0.5"
-        />
+        <path d={laid(leaves, () => [vein], false)} className="fill-none stroke-paper" strokeWidth="1" opacity="0.5" />
       )}
     </>
   );
