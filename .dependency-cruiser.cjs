@@ -4,7 +4,7 @@
  */
 const CORE = [
   'tables',
-  'training',
+  'practice',
   'claims',
   'care',
   'assessment',
@@ -41,6 +41,8 @@ const SERVER = [
   'people',
   'watering-list',
   'calendar',
+  'practice',
+  'gazetteer',
   'reports',
   'season',
   'rounds',
