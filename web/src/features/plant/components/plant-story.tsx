@@ -173,7 +173,7 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
   const wide = useWide();
   const another = link('newPlant', { placeId: plant.placeId }, { copy: plant.id });
   return (
-    <div className="flex flex-wrap gap-1 max-sm:*:px-2.5 print:hidden">
+    <div className="flex flex-wrap gap-1 max-sm:*:min-w-11 max-sm:*:px-2.5 print:hidden">
       {may('record') && (
         <>
           <Button look="quiet" data-key="w" onClick={() => setRecording('watering')}>
