@@ -156,7 +156,11 @@ export const REMEDIES = [
     onlyWhere: OUTSIDE,
     notWhile: [['warm-nights-ahead', 'no night under 10 °C (50 °F) is near: keep the cover at hand']],
   }),
-  remedy('repot-larger', 1, 'this-week', 'Move to a larger pot', 'In the evening, root ball whole, watered in. In midsummer heat wait for a cool spell.', { dose: 'bigger-pot', notWhile: [HOT], onlyWhere: ['pot-could-be-larger'] }),
+  remedy('repot-larger', 1, 'this-week', 'Move to a larger pot', 'In the evening, root ball whole, watered in. In midsummer heat wait for a cool spell.', {
+    dose: 'bigger-pot',
+    notWhile: [HOT],
+    onlyWhere: ['pot-could-be-larger'],
+  }),
   remedy('add-support', 1, 'today', 'Add support', 'Stake, string or cage that carries the crop, tied loosely every 20 to 25 cm (8 to 10 in).', { cautions: ['canes'] }),
   remedy('loosen-tie', 1, 'today', 'Loosen the tie', 'Cut it and tie again with room for a finger.'),
   remedy('hand-pollinate', 1, 'today', 'Shake the flowers', 'Tap string or truss late each morning on dry days at 15 to 30 °C (60 to 86 °F).'),
