@@ -20,11 +20,13 @@ export function CheckField({ checked, onChange, disabled, children }: Props) {
         disabled={disabled}
         onCheckedChange={(now) => onChange(now === true)}
         // as large to a thumb as the line, as large to the eye as a letter
-        className="relative mt-0.5 grid size-5.5 shrink-0 place-items-center rounded-md border-2 border-soft bg-card before:absolute before:-inset-3 data-[state=checked]:border-leaf data-[state=checked]:bg-leaf"
+        className="group -m-2.5 grid size-11 shrink-0 place-items-center rounded-lg disabled:opacity-50"
       >
-        <Checkbox.Indicator>
-          <Check aria-hidden size={16} strokeWidth={3} className="text-onleaf" />
-        </Checkbox.Indicator>
+        <span className="grid size-5.5 place-items-center rounded-md border-2 border-soft bg-card group-data-[state=checked]:border-leaf group-data-[state=checked]:bg-leaf">
+          <Checkbox.Indicator>
+            <Check aria-hidden size={16} strokeWidth={3} className="text-onleaf" />
+          </Checkbox.Indicator>
+        </span>
       </Checkbox.Root>
       <label htmlFor={id} className="cursor-pointer">
         {children}
