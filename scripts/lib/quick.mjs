@@ -1,23 +1,13 @@
 // How quick the page answers a thumb: on a phone four times as slow, the longest task while a plant opens, and the time from a touch to
 // the next paint for what is done daily. For measuring only.
-import { createRequire } from 'node:module';
-import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { ROOT } from './build.mjs';
+import { demoOnAPhone } from './demo-on-a-phone.mjs';
 import { say } from './say.mjs';
 
 const line = (what, figure) => say(`${what.padEnd(58)} ${figure}`);
 
-export async function quickOnAPhone(url, { email, password }) {
-  const { chromium, devices } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  const context = await browser.newContext({ ...devices['Pixel 5'], baseURL: url });
-  const page = await context.newPage();
-  await page.goto('/sign-in');
-  await page.getByLabel('E-mail').fill(email);
-  await page.getByLabel('Password').fill(password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('heading', { name: 'Today' }).waitFor();
+export async function quickOnAPhone(url, account) {
+  const { browser, context, page } = await demoOnAPhone(url, account);
   await page.waitForLoadState('networkidle').catch(() => {});
   const session = await context.newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });

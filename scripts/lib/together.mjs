@@ -1,12 +1,10 @@
 // With others and without signal, in numbers: many at once in a large garden, a file of fifty thousand rows, five hundred records that
 // waited. For measuring only.
 import { randomUUID } from 'node:crypto';
-import { createRequire } from 'node:module';
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { setTimeout as wait } from 'node:timers/promises';
-import { ROOT } from './build.mjs';
+import { demoOnAPhone } from './demo-on-a-phone.mjs';
 import { say } from './say.mjs';
 
 const line = (what, figure) => say(`${what.padEnd(58)} ${figure}`);
@@ -93,16 +91,8 @@ export async function largeFile(stack, cookie, garden, plantName) {
 }
 
 /** In the browser: five hundred records that waited. */
-export async function afterNoSignal(url, { email, password }) {
-  const { chromium, devices } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  const context = await browser.newContext({ ...devices['Pixel 5'], baseURL: url });
-  const page = await context.newPage();
-  await page.goto('/sign-in');
-  await page.getByLabel('E-mail').fill(email);
-  await page.getByLabel('Password').fill(password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('heading', { name: 'Today' }).waitFor();
+export async function afterNoSignal(url, account) {
+  const { browser, context, page } = await demoOnAPhone(url, account);
   const gardenId = /gardens\/([^/?]+)/.exec(page.url())[1];
   const view = await (await page.request.get(`/api/gardens/${gardenId}/view`)).json();
   const plantId = view.places.find((p) => p.plants.length > 0).plants[0].plant.id;
