@@ -173,6 +173,8 @@ test('with single keys from plant to plant; "?" lists them, and they can be swit
   await page.keyboard.press('Escape');
   await page.keyboard.press('l');
   await expect(page).toHaveURL(/look/);
+  // its address comes before the page does, and until then no key is heard
+  await expect(page.getByRole('button', { name: 'All clear', exact: true })).toBeVisible();
   await page.keyboard.press('?');
   const keys = page.getByRole('dialog', { name: 'Keys for every day' });
   await expect(keys.getByText('Garden', { exact: true })).toBeVisible();
