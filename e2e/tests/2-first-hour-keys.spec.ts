@@ -75,8 +75,10 @@ test('“I am new here”, with the keyboard alone: from the sign-up to the firs
   const before = his.inputs();
   await his.press(page.getByRole('link', { name: 'Add a bed or pots' }));
   await his.reach(page.getByRole('radio', { name: 'Bed', exact: true }));
-  await page.keyboard.press('ArrowRight');
+  // held as long as a finger holds it: the choice follows the focus while the key is down
+  await page.keyboard.down('ArrowRight');
   await expect(page.getByRole('radio', { name: 'Raised bed' })).toBeChecked();
+  await page.keyboard.up('ArrowRight');
   await his.press(page.getByRole('button', { name: 'Make it' }));
   expect(his.inputs() - before).toBeLessThanOrEqual(8);
   await expect(page.getByRole('region', { name: 'Raised bed' }).getByRole('link', { name: /^Tomato \d/ })).toHaveCount(
