@@ -1,12 +1,9 @@
 import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
-import { DRY_LEFT } from '@candid-leaf/core/water';
+import { DRY_LEFT, FULL_LEFT } from '@candid-leaf/core/water';
 
 /** What a plant in the garden asks for, the most pressing first; each has a shape and a word of its own. */
 export const MARKS = ['sick', 'unclear', 'dry', 'ripe', 'look', 'wet'] as const;
 export type Mark = (typeof MARKS)[number];
-
-/** So much water left that more would do no good (judgement: a can poured now runs through). */
-const WET_LEFT = 0.97;
 
 const isFor = (task: TaskDto, plantId: string, placeId: string): boolean =>
   task.plantId !== null
@@ -26,7 +23,7 @@ export function marksOf(view: PlantOnView, placeId: string, tasks: readonly Task
     dry: left !== null && left < DRY_LEFT,
     ripe: due.some((t) => t.picks),
     look: view.lastLook !== today && due.some((t) => t.round || t.see || t.source === 'look-again'),
-    wet: left !== null && left >= WET_LEFT,
+    wet: left !== null && left >= FULL_LEFT,
   };
   return MARKS.filter((m) => has[m]);
 }
