@@ -37,7 +37,7 @@ test('several plants at once, one more like another, a whole bed once more; then
       .click();
     await page.getByRole('link', { name: 'Another', exact: true }).click();
     await expect(page.getByLabel('Name')).toHaveValue('South cordon 2');
-    await expect(page.getByLabel('Habit')).toHaveValue('indeterminate');
+    await expect(page.getByLabel('Habit')).toHaveText('Indeterminate');
     await expect(page.getByRole('button', { name: 'Planted out: 10 May' })).toBeVisible();
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(plantsOf(page, 'Long bed')).toHaveCount(5);
@@ -46,7 +46,7 @@ test('several plants at once, one more like another, a whole bed once more; then
   await test.step('a bed like it with its plants: the same soil, but neither its mulch nor its tests', async () => {
     await ofPlace(page, 'Long bed', 'Another like it');
     await expect(page.getByLabel('Name')).toHaveValue('Long bed 2');
-    await expect(page.getByLabel('Soil')).toHaveValue('clay-loam');
+    await expect(page.getByLabel('Soil')).toHaveText('Clay loam');
     await expect(page.getByLabel('Mulch (cm)')).toHaveValue('');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(plantsOf(page, 'Long bed 2')).toHaveText([/cordon 3/, /Bush 4/, /Bush 5/, /Bush 6/, /cordon 4/]);

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn } from './helpers.js';
 
 test('a backlog of cuts: this week’s within the budget, drawn on the plant; made with one touch, and the rest waits; forty at once are refused', async ({
   page,
@@ -28,9 +28,9 @@ test('a backlog of cuts: this week’s within the budget, drawn on the plant; ma
   await expect(panel.getByText(/more over \d weeks?, at most four a week/)).toBeVisible();
   await panel.getByText('Which shoot is a sucker?').click();
   await expect(panel.getByRole('img', { name: /^A sucker grows in the angle/ })).toBeVisible();
-  await panel.getByLabel('Trained to').selectOption('leave-alone');
+  await choose(panel, 'Trained to', 'left alone');
   await expect(panel.getByRole('listitem')).toHaveCount(1);
-  await panel.getByLabel('Trained to').selectOption('one-stem');
+  await choose(panel, 'Trained to', 'one stem');
   await expect(panel.getByRole('listitem')).toHaveCount(2);
 
   await page.getByRole('button', { name: 'Record', exact: true }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
 
 const FEED = { product: 'Something', n: 4, p2o5: 3, k2o: 8, grams: 10, form: 'liquid' };
 
@@ -47,7 +47,7 @@ test('ten times the label is refused with the way out, and kept once it is expla
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Feed' }).click();
-  await page.getByLabel('What', { exact: true }).selectOption('Organic granules');
+  await choose(page, 'What', 'Organic granules');
   await page.getByLabel('For each plant (g)').fill('400');
   await page.getByRole('button', { name: 'Record it' }).click();
   await expect(page.getByText(/is 10 times the label's 40 g: is it grams for each plant\?/)).toBeVisible();

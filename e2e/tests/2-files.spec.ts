@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { ownDemo, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { choose, ownDemo, ownGarden, signIn, tomatoIn } from './helpers.js';
 
 const csv = (text: string, name = 'notebook.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
@@ -17,10 +17,10 @@ test('a notebook of somebody else’s comes in: looked at, its units chosen, tri
   await panel
     .getByLabel('Choose a CSV file')
     .setInputFiles(csv('Day;Plant;Amount\n16.7.2026;Red one;1,5\n17.7.2026;red one;2\n17.7.2026;Blue one;2\n'));
-  await expect(panel.getByLabel('What it holds')).toHaveValue('watering');
-  await expect(panel.getByLabel('Days are written')).toHaveValue('dmy');
-  await expect(panel.getByLabel('Decimals have')).toHaveValue(',');
-  await panel.getByLabel('Unit of Water for each plant').selectOption('gal-us');
+  await expect(panel.getByLabel('What it holds')).toHaveText('Watering');
+  await expect(panel.getByLabel('Days are written')).toHaveText('day, month, year');
+  await expect(panel.getByLabel('Decimals have')).toHaveText('a comma: 1,5');
+  await choose(panel, 'Unit of Water for each plant', 'US gal');
   await panel.getByRole('button', { name: 'Try it' }).click();
   await expect(panel.getByText('3 rows read: 2 would come in, 1 is at fault.')).toBeVisible();
   await expect(panel.getByRole('list', { name: 'At fault' })).toContainText(

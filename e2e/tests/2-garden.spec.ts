@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
 
 test('from an empty garden: a bed and plants are added, told what is wrong with them, ordered, recorded in, and retired', async ({
   page,
@@ -27,9 +27,9 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await page.getByRole('link', { name: 'Add a plant' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'A new plant' })).toBeVisible();
     await page.getByLabel('Name').fill(name);
-    await page.getByLabel('Habit').selectOption('indeterminate');
+    await choose(page, 'Habit', 'Indeterminate');
     await pickDay(page, 'Planted out', '2026-05-20');
-    await page.getByLabel('Stage').selectOption('fruiting');
+    await choose(page, 'Stage', 'Fruiting');
     await page.getByLabel('Height (cm)').fill('140');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { openToAll, ownGarden, pickDay, signIn, tomatoIn, watered } from './helpers.js';
+import { choose, openToAll, ownGarden, pickDay, signIn, tomatoIn, watered } from './helpers.js';
 
 const PASSWORD = 'under the signal box';
 
@@ -61,7 +61,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   // she is let keep it, and the first one can go
   await page.goto(`/gardens/${own.garden}/people`);
   await expect(page.getByText('You keep it alone.')).toBeVisible();
-  await page.getByLabel('What Mia may').selectOption('keep');
+  await choose(page, 'What Mia may', 'Keep');
   await page.getByRole('button', { name: 'Leave', exact: true }).click();
   await page.getByRole('button', { name: 'Leave Own garden' }).click();
   await expect(page.getByRole('heading', { name: 'A new garden' })).toBeVisible();

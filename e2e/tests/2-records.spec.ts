@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { DEMO, signIn } from './helpers.js';
+import { choose, DEMO, signIn } from './helpers.js';
 
 test('the records of a plant: page by page, the oldest first, one kind, some words; none that fits is said', async ({
   page,
@@ -31,11 +31,11 @@ test('the records of a plant: page by page, the oldest first, one kind, some wor
   expect(oldest).toEqual([...oldest].sort((a, b) => a - b));
   expect(oldest[0]).toBeLessThan(first.at(-1)!);
 
-  await panel.getByLabel('Kind').selectOption('Cut');
+  await choose(panel, 'Kind', 'Cut');
   await expect(rows.filter({ hasText: 'Cut' })).toHaveCount((await rows.count()) - 1);
   await expect(panel.getByRole('button', { name: /11 cuts/ })).toBeVisible();
   await panel.getByLabel('With the words').fill('watered');
   await expect(panel.getByRole('status')).toHaveText('None is of this kind and has these words.');
-  await panel.getByLabel('Kind').selectOption('all kinds');
+  await choose(panel, 'Kind', 'all kinds');
   await expect(rows.filter({ hasText: 'Watered' })).toHaveCount((await rows.count()) - 1);
 });

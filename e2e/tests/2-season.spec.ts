@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ownGarden, signIn } from './helpers.js';
+import { choose, ownGarden, signIn } from './helpers.js';
 
 test('a year from its plan to the next: warned, sown, hardened with a pause, held by a cold soil, planted out, picked, closed, learned from', async ({
   page,
@@ -39,7 +39,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await expect(said).toContainText('Wilt disease in the stem was seen here, and waits in the soil');
   await page.getByLabel('How many').fill('9');
   await expect(said).toContainText('9 plants are too many here: at 45 cm there is room for 5');
-  await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Track Red' });
+  await choose(page, 'Kind', 'Track Red');
   await expect(said).toContainText('stood here in 2025, the year before');
   await page.getByLabel('How many').fill('2');
   await expect(said).toContainText('3 cells, 6 seeds');
@@ -108,11 +108,11 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   const sheet = page.getByRole('dialog');
   await sheet.getByLabel('How many').fill('6');
   await sheet.getByLabel('Together (g)').fill('700');
-  await sheet.getByLabel('How it is').selectOption('Dark end');
-  await sheet.getByLabel('What for').selectOption('to keep: dried, frozen, in jars');
+  await choose(sheet, 'How it is', 'Dark end');
+  await choose(sheet, 'What for', 'to keep: dried, frozen, in jars');
   await sheet.getByRole('button', { name: 'Record' }).click();
   await expect(sheet.getByText(/does not keep, and is not for canning/)).toBeVisible();
-  await sheet.getByLabel('What for').selectOption('to cook');
+  await choose(sheet, 'What for', 'to cook');
   await sheet.getByRole('button', { name: 'Record' }).click();
   await expect(page.getByRole('button', { name: 'Pick: Track Red 1' })).toBeHidden();
 
@@ -122,7 +122,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await page.getByRole('link', { name: 'Harvest and end' }).click();
   await expect(page.getByText('0.7 kg so far as it is written down.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Close 2026' })).toBeDisabled();
-  await page.getByLabel('Long bed: it ends because').selectOption('It is diseased');
+  await choose(page, 'Long bed: it ends because', 'It is diseased');
   await expect(page.getByText('Into a bag and the bin, roots and all', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'End Long bed' }).click();
   await expect(page.getByText('None of 2026 stands any more.')).toBeVisible();
@@ -140,7 +140,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   const before = page.getByRole('region', { name: 'From 2026' });
   await expect(before).toContainText('To change: Water twice a week in August.');
   await page.getByRole('button', { name: 'Plan a planting' }).click();
-  await page.getByLabel('Kind', { exact: true }).selectOption({ label: 'Track Red' });
+  await choose(page, 'Kind', 'Track Red');
   await expect(said).toContainText('stood here in 2026, the year before');
   // what stood opens as it stood
   await before.getByRole('link', { name: 'What stood where in 2026' }).click();
@@ -163,7 +163,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Season' }).click();
   await page.getByRole('button', { name: 'Change Tomato, Long bed' }).click();
-  await page.getByLabel('For', { exact: true }).selectOption('One big harvest, for sauce');
+  await choose(page, 'For', 'One big harvest, for sauce');
   const second = page.getByRole('button', { name: /^Plant 2,/ });
   await expect(second).toHaveAccessibleName(/Plant 2, 120.cm along, 30.cm across/);
   await second.focus();
@@ -207,7 +207,7 @@ test('twenty minutes: the most useful stays; a calendar program subscribes, unti
   const tasks = page.getByRole('region', { name: 'Today' }).getByRole('listitem');
   await expect(page.getByText(/^\d+ things to do/)).toBeVisible();
   const all = await tasks.count();
-  await page.getByLabel('I have').selectOption('10 minutes');
+  await choose(page, 'I have', '10 minutes');
   await expect(page.getByText(/more would take longer/)).toBeVisible();
   expect(await tasks.count()).toBeLessThan(all);
   await page.getByRole('link', { name: 'Settings' }).click();

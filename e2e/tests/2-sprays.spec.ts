@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
 
 test('a spray is due: one leaf first, held a day, looked at, then the rest; refused beside sulfur; in the log; and no picking meanwhile', async ({
   page,
@@ -78,7 +78,7 @@ test('two sprays that must not meet are refused where they are written down, and
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Spray', exact: true }).click();
-  await page.getByLabel('What', { exact: true }).selectOption('Neem oil concentrate');
+  await choose(page, 'What', 'Neem oil concentrate');
   await page.getByRole('button', { name: 'Record it' }).click();
   await expect(page.getByText(/oil and sulfur together burn; 30 days lie between them/)).toBeVisible();
   await page.keyboard.press('Escape');

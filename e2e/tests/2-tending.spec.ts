@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn } from './helpers.js';
 
 test('a bed is strung up: what holds it, how much string, tied with one touch; trusses are counted and show what set', async ({
   page,
@@ -71,14 +71,14 @@ test('neighbours and weeds are written down with what is known of them; what car
   const panel = page.getByRole('region', { name: 'Neighbours and weeds' });
   const write = async (what: string, did: string) => {
     await panel.getByRole('button', { name: 'Write one down' }).click();
-    await page.getByLabel('What', { exact: true }).selectOption(what);
-    await page.getByLabel('Was', { exact: true }).selectOption(did);
+    await choose(page, 'What', what);
+    await choose(page, 'Was', did);
     await page.getByRole('button', { name: 'Record it' }).click();
   };
-  await write('nightshade-weeds', 'laid-as-mulch');
+  await write('Nightshade weeds', 'Laid as mulch');
   await expect(page.getByText(/do not lie as mulch: they carry the same troubles/)).toBeVisible();
   await page.keyboard.press('Escape');
-  await write('sweet-alyssum', 'planted');
+  await write('Sweet alyssum', 'Planted');
   await expect(panel.getByText(/Its flowers feed hoverflies.*well shown/).first()).toBeVisible();
   await expect(panel.getByText(/^Sweet alyssum planted, 18 July/)).toBeVisible();
 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ownGarden, pickDay, signIn } from './helpers.js';
+import { choose, ownGarden, pickDay, signIn } from './helpers.js';
 
 test('a trial is set up, judged from the looks of both groups, and told in words; a group of nobody is refused', async ({
   page,
@@ -18,7 +18,7 @@ test('a trial is set up, judged from the looks of both groups, and told in words
   await page.getByLabel('The one change').fill('Mulch');
   await page.getByRole('button', { name: 'Begin it' }).click();
   await expect(page.getByText('With the change: needs at least one plant')).toBeVisible();
-  for (const [i, p] of plants.entries()) await page.getByLabel(p.name).selectOption(i < 4 ? 'the change' : 'as it is');
+  for (const [i, p] of plants.entries()) await choose(page, p.name, i < 4 ? 'the change' : 'as it is');
   await pickDay(page, 'Judged on', '2026-07-25');
   await page.getByRole('button', { name: 'Begin it' }).click();
   await expect(page.getByText('So far: too few to tell')).toBeVisible();

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { ofPlace, ownGarden, pickDay, signIn } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn } from './helpers.js';
 
 const AMERICAN = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 
@@ -12,8 +12,8 @@ async function addPlace(
 ): Promise<void> {
   await page.getByRole('link', { name: 'Add a bed or pots' }).click();
   await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Kind').selectOption(kind);
-  for (const [label, value] of Object.entries(choices)) await page.getByLabel(label).selectOption(value);
+  await choose(page, 'Kind', kind);
+  for (const [label, value] of Object.entries(choices)) await choose(page, label, value);
   for (const [label, value] of Object.entries(fields)) await page.getByLabel(label).fill(value);
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByRole('heading', { name })).toBeVisible();
@@ -26,7 +26,7 @@ async function addPlant(page: Page, place: string, name: string, stage: string):
   await expect(page.getByRole('heading', { name: 'A new plant' })).toBeVisible();
   await page.getByLabel('Name').fill(name);
   await pickDay(page, 'Planted out', '2026-05-20');
-  await page.getByLabel('Stage').selectOption(stage);
+  await choose(page, 'Stage', stage);
   await page.getByLabel('Height (in)').fill('45');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
@@ -43,15 +43,15 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
   await addPlace(
     page,
     'Drip bed',
-    'ground',
+    'Bed',
     { 'Length (ft)': '6', 'Width (ft)': '2', 'Flow for the whole place (US gal an hour)': '4' },
-    { Soil: 'loam', 'Watered by': 'drip' },
+    { Soil: 'Loam', 'Watered by': 'Drip' },
   );
-  await addPlant(page, 'Drip bed', 'Cordon', 'ripening');
-  await addPlace(page, 'Pot', 'container', { 'One pot holds (US gal)': '3.5' }, { Soil: 'potting-mix' });
-  await addPlant(page, 'Pot', 'Paste', 'fruiting');
-  await addPlace(page, 'Tunnel', 'tunnel-bed', { 'Length (ft)': '8', 'Width (ft)': '3' });
-  await addPlant(page, 'Tunnel', 'Under cover', 'fruiting');
+  await addPlant(page, 'Drip bed', 'Cordon', 'Ripening');
+  await addPlace(page, 'Pot', 'Pots', { 'One pot holds (US gal)': '3.5' }, { Soil: 'Potting mix' });
+  await addPlant(page, 'Pot', 'Paste', 'Fruiting');
+  await addPlace(page, 'Tunnel', 'Tunnel bed', { 'Length (ft)': '8', 'Width (ft)': '3' });
+  await addPlant(page, 'Tunnel', 'Under cover', 'Fruiting');
 
   await test.step('nobody knows what they got: no litres are told, a finger is asked, and one touch tells it', async () => {
     const today = page.getByRole('region', { name: 'Today' });
@@ -111,12 +111,12 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     const week = page.getByRole('region', { name: 'The coming week' });
     await expect(week.getByText(/US gal this week/)).toBeVisible();
     await expect(week.locator('ol > li')).toHaveCount(7);
-    await page.getByLabel('School').selectOption('evenly-moist');
+    await choose(page, 'School', 'Evenly moist');
     await expect(week.getByText(/evenly moist/)).toBeVisible();
     await page.getByRole('button', { name: 'Thursday', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Thursday', exact: true })).toHaveAttribute('aria-pressed', 'false');
     await expect(week.getByText('no water: not a watering day')).toBeVisible();
-    await page.getByLabel('Hose timer').selectOption('3');
+    await choose(page, 'Hose timer', 'outlet 3');
     const timer = page.getByRole('region', { name: 'Hose timer' });
     // nobody has said yet where her timer is
     await timer.getByRole('button', { name: 'Send the week' }).click();
@@ -147,9 +147,9 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
   await test.step('one big weekly soak against small frequent waterings on her own pot; the better one becomes the plan', async () => {
     await page.getByRole('link', { name: 'Garden', exact: true }).click();
     await page.getByRole('link', { name: 'Try habits side by side' }).click();
-    await page.getByLabel('Place').selectOption({ label: 'Pot' });
+    await choose(page, 'Place', 'Pot');
     await expect(page.getByRole('group', { name: 'A' }).getByLabel('Name')).toHaveValue('One big weekly soak');
-    await page.getByLabel('Years').selectOption('20');
+    await choose(page, 'Years', '20');
     await page.getByLabel('Keep as').fill('Soak or sip');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
     await page.getByRole('button', { name: 'Run' }).click();
@@ -168,12 +168,12 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await page.getByRole('button', { name: 'Half a can, often', exact: true }).click();
     await expect(page.getByText('Pot is now planned: half a can, often.', { exact: true })).toBeVisible();
     // a long run can be stopped
-    await page.getByLabel('Years').selectOption('200');
+    await choose(page, 'Years', '200');
     await page.getByRole('button', { name: 'Run' }).click();
     await page.getByRole('button', { name: 'Stop' }).click();
     await expect(page.getByText('Stopped; nothing was kept of it.')).toBeVisible();
     await page.reload();
-    await page.getByLabel('Place').selectOption({ label: 'Pot' });
+    await choose(page, 'Place', 'Pot');
     await expect(page.getByLabel('Kept set-ups')).toContainText('Soak or sip');
   });
 });

@@ -147,6 +147,19 @@ export async function ofPlace(page: Page, place: string, item: string): Promise<
   await page.getByRole('menuitem', { name: item }).click();
 }
 
+/** Chooses one of a list by its words: from the device's own where a finger points, else from the one that opens. */
+export async function choose(scope: Page | Locator, label: string, words: string): Promise<void> {
+  const page = 'page' in scope ? scope.page() : scope;
+  const field = scope.getByLabel(label, { exact: true });
+  if ((await field.evaluate((el) => el.tagName)) === 'SELECT') {
+    await field.selectOption({ label: words });
+    return;
+  }
+  await field.click();
+  await page.getByRole('option', { name: words, exact: true }).click();
+  await expect(field).toHaveText(words);
+}
+
 /** Chooses a day on the calendar of a field: its year and month from the lists, then the day. */
 export async function pickDay(scope: Page | Locator, label: string, iso: string): Promise<void> {
   const page = 'page' in scope ? scope.page() : scope;

@@ -1,5 +1,6 @@
 import { onlineManager, QueryCache, QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { Tooltip } from 'radix-ui';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
@@ -74,7 +75,9 @@ createRoot(root).render(
   <StrictMode>
     <PersistQueryClientProvider client={client} persistOptions={keeping} onSuccess={afterRestore}>
       <ToastArea>
-        <RouterProvider router={router} />
+        <Tooltip.Provider delayDuration={400}>
+          <RouterProvider router={router} />
+        </Tooltip.Provider>
       </ToastArea>
     </PersistQueryClientProvider>
   </StrictMode>,

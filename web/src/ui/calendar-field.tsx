@@ -1,9 +1,10 @@
 import { CalendarDays, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
-import { Button, buttonLook } from './button';
+import { buttonLook } from './button';
 import type { CalendarProps } from './calendar';
 import { Field } from './field';
+import { IconButton } from './icon-button';
 
 // opened rarely, and large: it comes when it is opened
 const Calendar = lazy(() => import('./calendar'));
@@ -56,11 +57,7 @@ export function CalendarField({ label, words, error, hint, disabled, className, 
               </Popover.Content>
             </Popover.Portal>
           </Popover.Root>
-          {clear && !disabled && (
-            <Button look="quiet" className="px-3" aria-label={`${label}: ${clear.label}`} onClick={clear.onClear}>
-              <X aria-hidden size={18} />
-            </Button>
-          )}
+          {clear && !disabled && <IconButton icon={X} label={`${label}: ${clear.label}`} onClick={clear.onClear} />}
         </div>
       )}
     </Field>

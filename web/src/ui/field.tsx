@@ -1,7 +1,8 @@
 import clsx from 'clsx';
-import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from 'react';
+import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
 
-export const inputLook = 'min-h-11 w-full rounded-lg border border-soft/60 bg-card px-3 py-1.5 text-ink';
+export const fieldLook = 'min-h-11 rounded-lg border border-soft/60 bg-card px-3 py-1.5 text-ink';
+export const inputLook = `${fieldLook} w-full`;
 
 interface FrameProps {
   label: string;
@@ -46,28 +47,6 @@ export function TextField({ label, error, hint, className, ...rest }: InputProps
     <Field label={label} error={error} hint={hint} className={className}>
       {(f) => (
         <input id={f.id} aria-describedby={f.describedBy} aria-invalid={f.invalid} className={inputLook} {...rest} />
-      )}
-    </Field>
-  );
-}
-
-type SelectProps = Omit<SelectHTMLAttributes<HTMLSelectElement>, 'id'> & {
-  label: string;
-  error?: string | undefined;
-  hint?: string | undefined;
-  options: readonly (readonly [value: string, label: string])[];
-};
-export function SelectField({ label, error, hint, options, className, ...rest }: SelectProps) {
-  return (
-    <Field label={label} error={error} hint={hint} className={className}>
-      {(f) => (
-        <select id={f.id} aria-describedby={f.describedBy} aria-invalid={f.invalid} className={inputLook} {...rest}>
-          {options.map(([value, text]) => (
-            <option key={value} value={value}>
-              {text}
-            </option>
-          ))}
-        </select>
       )}
     </Field>
   );

@@ -6,11 +6,7 @@ import { useWide } from './use-wide';
 export function Fold({ title, className, children }: { title: string; className?: string; children: ReactNode }) {
   if (useWide()) return <div className={className}>{children}</div>;
   return (
-    <Unfold
-      className={className ?? ''}
-      look="min-h-12 cursor-pointer rounded-xl border border-line bg-card px-4 py-3 font-semibold"
-      title={title}
-    >
+    <Unfold className={className} look="card" title={title}>
       {() => <div className="mt-2">{children}</div>}
     </Unfold>
   );

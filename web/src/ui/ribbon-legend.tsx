@@ -3,6 +3,7 @@ import { CircleHelp } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useFormat } from '../lib/garden-context';
+import { Tip } from './tip';
 import { DueMark, TrackMark } from './track-mark';
 
 const TRACK_WORDS: Record<Track, string> = {
@@ -24,12 +25,14 @@ export function RibbonLegend({ lowC, highC }: Props) {
   const format = useFormat();
   return (
     <Popover.Root>
-      <Popover.Trigger
-        className="grid w-11 shrink-0 place-items-center text-soft hover:bg-leafwash"
-        aria-label="What the marks of the days mean"
-      >
-        <CircleHelp aria-hidden size={18} />
-      </Popover.Trigger>
+      <Tip says="What the marks of the days mean">
+        <Popover.Trigger
+          className="grid w-11 shrink-0 place-items-center text-soft hover:bg-leafwash"
+          aria-label="What the marks of the days mean"
+        >
+          <CircleHelp aria-hidden size={18} />
+        </Popover.Trigger>
+      </Tip>
       <Popover.Portal>
         <Popover.Content
           sideOffset={4}

@@ -1,22 +1,52 @@
+import clsx from 'clsx';
+import { ChevronRight } from 'lucide-react';
+import { Collapsible } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
+
+/** Of the line that opens it: something to do or read, something by the way, a card of its own, the head of a panel. */
+const LOOKS = {
+  act: 'min-h-11 py-2 font-semibold text-leaf',
+  quiet: 'min-h-11 py-2 text-soft',
+  card: 'min-h-12 w-full rounded-xl border border-line bg-card px-4 py-3 font-semibold',
+  head: 'min-h-11 font-head text-xl font-semibold',
+};
 
 interface Props {
   title: ReactNode;
-  /** of the line that opens it */
-  look: string;
-  className?: string;
+  look: keyof typeof LOOKS;
+  className?: string | undefined;
   open?: boolean;
   /** drawn when it is first opened */
   children: () => ReactNode;
 }
 
-/** Behind a touch, and not drawn before it: what is long would only make the page slow. */
-export function Unfold({ title, look, className, open = false, children }: Props) {
-  const [drawn, setDrawn] = useState(open);
+/** Behind a touch, and not drawn before it: what is long would only make the page slow. Closed again, it keeps what was typed in it. */
+export function Unfold({ title, look, className, open: given = false, children }: Props) {
+  const [before, setBefore] = useState(given);
+  const [open, setOpen] = useState(given);
+  const [drawn, setDrawn] = useState(given);
+  if (before !== given) {
+    setBefore(given);
+    setOpen(given);
+  }
+  if (open && !drawn) setDrawn(true);
   return (
-    <details className={className} open={open} onToggle={(e) => e.currentTarget.open && setDrawn(true)}>
-      <summary className={look}>{title}</summary>
-      {(drawn || open) && children()}
-    </details>
+    <Collapsible.Root open={open} onOpenChange={setOpen} className={className}>
+      <Collapsible.Trigger
+        className={clsx('group inline-flex cursor-pointer items-center gap-1.5 text-left', LOOKS[look])}
+      >
+        <ChevronRight
+          aria-hidden
+          size={18}
+          className="shrink-0 text-leaf transition-transform group-data-[state=open]:rotate-90 motion-reduce:transition-none"
+        />
+        {title}
+      </Collapsible.Trigger>
+      {drawn && (
+        <Collapsible.Content forceMount className="data-[state=closed]:hidden">
+          {children()}
+        </Collapsible.Content>
+      )}
+    </Collapsible.Root>
   );
 }

@@ -1,12 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { useMedia } from './use-media';
 
 /** Where two columns stand side by side: what is long may stand open. */
-const WIDE = '(min-width: 64rem)';
-
-const follow = (tell: () => void): (() => void) => {
-  const query = matchMedia(WIDE);
-  query.addEventListener('change', tell);
-  return () => query.removeEventListener('change', tell);
-};
-
-export const useWide = (): boolean => useSyncExternalStore(follow, () => matchMedia(WIDE).matches);
+export const useWide = (): boolean => useMedia('(min-width: 64rem)');

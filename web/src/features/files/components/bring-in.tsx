@@ -3,7 +3,7 @@ import { columnsOf, TABLES, TABLE_NAMES, type TableName } from '@candid-leaf/cor
 import { FileUp } from 'lucide-react';
 import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { Panel } from '../../../ui/panel';
 import { useImport, type ImportState } from '../use-import';
 import { ChooseFile } from './choose-file';
@@ -42,7 +42,7 @@ export function BringIn() {
                 label="What it holds"
                 options={TABLE_OPTIONS}
                 value={preview.table}
-                onChange={(e) => void state.become(e.target.value as TableName)}
+                onChange={(chosen) => void state.become(chosen as TableName)}
               />
               <Mapping preview={preview} onChange={state.change} />
             </>

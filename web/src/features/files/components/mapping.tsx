@@ -1,6 +1,8 @@
 import type { FilePreview } from '@candid-leaf/contract';
 import { columnsOf, unitsOf, type DateOrder, type Decimal, type TableColumn } from '@candid-leaf/core/tables';
-import { inputLook } from '../../../ui/field';
+import { Select } from '../../../ui/select';
+import { SelectField } from '../../../ui/select-field';
+import { Scroller } from '../../../ui/scroller';
 
 interface Props {
   preview: FilePreview;
@@ -20,6 +22,13 @@ const DECIMALS: readonly (readonly [Decimal, string])[] = [
 const unitChoices = (column: TableColumn): readonly string[] =>
   column.quantity ? unitsOf(column.quantity) : (column.keptUnits ?? []);
 
+const unitWords = (unit: string): string =>
+  unit
+    .replace(/^([CF])\b/, '°$1')
+    .replace('gal-us', 'US gal')
+    .replace('gal-imp', 'imp gal')
+    .replace('m2', 'm²');
+
 /** Which column of the file is which, in which unit, with what stands in its first rows. */
 export function Mapping({ preview, onChange }: Props) {
   const { table, columns, heads, rows } = preview;
@@ -30,7 +39,7 @@ export function Mapping({ preview, onChange }: Props) {
   };
   return (
     <>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Which column is which">
+      <Scroller label="Which column is which">
         <table className="w-full min-w-96 text-left">
           <thead className="text-sm text-soft">
             <tr>
@@ -59,38 +68,24 @@ export function Mapping({ preview, onChange }: Props) {
                     {column.needed && <span className="text-sm font-normal text-soft"> needed</span>}
                   </th>
                   <td className="py-1 pr-3">
-                    <select
+                    <Select
                       aria-label={`Column for ${column.label}`}
-                      className={inputLook}
-                      value={mapped?.at ?? -1}
-                      onChange={(e) => choose(column, Number(e.target.value))}
-                    >
-                      <option value={-1}>not in it</option>
-                      {heads.map((h, i) => (
-                        <option key={i} value={i}>
-                          {h || `column ${i + 1}`}
-                        </option>
-                      ))}
-                    </select>
+                      value={String(mapped?.at ?? -1)}
+                      onChange={(at) => choose(column, Number(at))}
+                      options={[
+                        ['-1', 'not in it'],
+                        ...heads.map((h, i): [string, string] => [String(i), h || `column ${i + 1}`]),
+                      ]}
+                    />
                   </td>
                   <td className="py-1 pr-3">
                     {mapped && units.length > 0 && (
-                      <select
+                      <Select
                         aria-label={`Unit of ${column.label}`}
-                        className={inputLook}
-                        value={mapped.unit}
-                        onChange={(e) => choose(column, mapped.at, e.target.value)}
-                      >
-                        {units.map((u) => (
-                          <option key={u} value={u}>
-                            {u
-                              .replace(/^([CF])\b/, '°$1')
-                              .replace('gal-us', 'US gal')
-                              .replace('gal-imp', 'imp gal')
-                              .replace('m2', 'm²')}
-                          </option>
-                        ))}
-                      </select>
+                        value={mapped.unit ?? ''}
+                        onChange={(unit) => choose(column, mapped.at, unit)}
+                        options={units.map((u) => [u, unitWords(u)])}
+                      />
                     )}
                   </td>
                   <td className="max-w-40 truncate py-1 tabular-nums">{mapped ? (rows[0]?.[mapped.at] ?? '') : ''}</td>
@@ -99,42 +94,21 @@ export function Mapping({ preview, onChange }: Props) {
             })}
           </tbody>
         </table>
-      </div>
+      </Scroller>
       <div className="grid grid-cols-2 gap-3">
-        <Choice
+        <SelectField
           label="Days are written"
           options={DATES}
           value={preview.dateOrder}
-          onChange={(dateOrder) => onChange({ dateOrder })}
+          onChange={(order) => onChange({ dateOrder: order as DateOrder })}
         />
-        <Choice
+        <SelectField
           label="Decimals have"
           options={DECIMALS}
           value={preview.decimal}
-          onChange={(decimal) => onChange({ decimal })}
+          onChange={(mark) => onChange({ decimal: mark as Decimal })}
         />
       </div>
     </>
-  );
-}
-
-interface ChoiceProps<T extends string> {
-  label: string;
-  options: readonly (readonly [T, string])[];
-  value: T;
-  onChange: (value: T) => void;
-}
-function Choice<T extends string>({ label, options, value, onChange }: ChoiceProps<T>) {
-  return (
-    <label className="flex flex-col gap-1 font-semibold">
-      {label}
-      <select className={`${inputLook} font-normal`} value={value} onChange={(e) => onChange(e.target.value as T)}>
-        {options.map(([v, words]) => (
-          <option key={v} value={v}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }

@@ -11,6 +11,8 @@ import { SignPicture } from '../../../signs/sign-picture';
 import { Counsel } from '../../../ui/counsel';
 import { GardenPage } from '../../garden/components/garden-page';
 import { ownDrawing } from '../own-drawing';
+import { Unfold } from '../../../ui/unfold';
+import { Scroller } from '../../../ui/scroller';
 
 /** One trouble: what it looks like, what it is taken for, what brings it, what to do and what not. */
 export function DisorderPage() {
@@ -163,49 +165,52 @@ function WhatToDo({ d }: { d: DisorderRow }) {
 function More({ d }: { d: DisorderRow }) {
   const format = useFormat();
   return (
-    <details className="mt-6">
-      <summary className="min-h-11 cursor-pointer py-2 text-soft">More about this: how it is reckoned</summary>
-      <div className="overflow-x-auto">
-        <table className="w-full max-w-3xl text-left">
-          <caption className="sr-only">Signs of {d.label} and how often they are seen</caption>
-          <thead>
-            <tr className="border-b border-line text-sm text-soft">
-              <th className="py-1 pr-4 font-normal">Sign</th>
-              <th className="py-1 pr-4 font-normal">Seen with it</th>
-              <th className="py-1 font-normal">Why</th>
-            </tr>
-          </thead>
-          <tbody>
-            {d.signs.map(([sign, chance, why]) => (
-              <tr key={sign} className="border-b border-line align-top">
-                <td className="py-1 pr-4">{signRow(sign).label}</td>
-                <td className="py-1 pr-4 tabular-nums">
-                  {chanceWord(chance)}, {Math.round(chance * 100)} %
-                </td>
-                <td className="py-1 text-soft">{why}</td>
-              </tr>
+    <Unfold className="mt-6" look="quiet" title="More about this: how it is reckoned">
+      {() => (
+        <>
+          <Scroller label="Signs, and how often they are seen">
+            <table className="w-full max-w-3xl text-left">
+              <caption className="sr-only">Signs of {d.label} and how often they are seen</caption>
+              <thead>
+                <tr className="border-b border-line text-sm text-soft">
+                  <th className="py-1 pr-4 font-normal">Sign</th>
+                  <th className="py-1 pr-4 font-normal">Seen with it</th>
+                  <th className="py-1 font-normal">Why</th>
+                </tr>
+              </thead>
+              <tbody>
+                {d.signs.map(([sign, chance, why]) => (
+                  <tr key={sign} className="border-b border-line align-top">
+                    <td className="py-1 pr-4">{signRow(sign).label}</td>
+                    <td className="py-1 pr-4 tabular-nums">
+                      {chanceWord(chance)}, {Math.round(chance * 100)} %
+                    </td>
+                    <td className="py-1 text-soft">{why}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </Scroller>
+          <ul className="mt-3 text-soft">
+            {d.setting.map(([fact, factor, why]) => (
+              <li key={fact}>
+                {factor >= 1 ? `${factor} times as likely` : `${Math.round(factor * 100)} % as likely`}: {why}
+              </li>
             ))}
-          </tbody>
-        </table>
-      </div>
-      <ul className="mt-3 text-soft">
-        {d.setting.map(([fact, factor, why]) => (
-          <li key={fact}>
-            {factor >= 1 ? `${factor} times as likely` : `${Math.round(factor * 100)} % as likely`}: {why}
-          </li>
-        ))}
-        {d.drivers.map((l) => (
-          <li key={l.driver}>
-            {l.oddsFactor} times as likely with {DRIVERS[l.driver]}
-            {l.params && ` (${limits(l.params, format)})`}
-          </li>
-        ))}
-      </ul>
-      <p className="mt-2 text-sm text-soft">
-        Code {d.code}. Before any sign: {(d.prior * 100).toFixed(1)} % of plants that somebody worries about. Source:{' '}
-        {d.source}.
-      </p>
-    </details>
+            {d.drivers.map((l) => (
+              <li key={l.driver}>
+                {l.oddsFactor} times as likely with {DRIVERS[l.driver]}
+                {l.params && ` (${limits(l.params, format)})`}
+              </li>
+            ))}
+          </ul>
+          <p className="mt-2 text-sm text-soft">
+            Code {d.code}. Before any sign: {(d.prior * 100).toFixed(1)} % of plants that somebody worries about.
+            Source: {d.source}.
+          </p>
+        </>
+      )}
+    </Unfold>
   );
 }
 

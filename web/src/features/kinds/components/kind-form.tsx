@@ -8,7 +8,8 @@ import { v7 as uuid } from 'uuid';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
@@ -56,24 +57,21 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
       <FormCards>
         <FormCard title="What it is">
           <TextField label="Name" error={e.name?.message} {...register('name')} />
-          <SelectField
-            label="Crop"
-            options={wordsOf(CROPS)}
-            error={e.crop?.message}
-            {...register('crop', { onChange: forget })}
-          />
-          <SelectField
+          <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forget} />
+          <FormSelect
+            control={control}
             label="Type"
             options={wordsOrUnknown(typesOf(crop))}
-            error={e.type?.message}
-            {...register('type', emptyIsUnknown)}
+            name="type"
+            {...emptyIsUnknown}
           />
           {crop === 'tomato' && (
-            <SelectField
+            <FormSelect
+              control={control}
               label="Habit"
               options={wordsOrUnknown(GROWTH_HABITS)}
-              error={e.habit?.message}
-              {...register('habit', emptyIsUnknown)}
+              name="habit"
+              {...emptyIsUnknown}
             />
           )}
         </FormCard>
@@ -85,11 +83,12 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
             quantity="count"
           />
           <MeasuredField control={control} name="fruitG" label="One fruit" quantity="grams" />
-          <SelectField
+          <FormSelect
+            control={control}
             label="Ripe colour"
             options={wordsOrUnknown(RIPE_COLOURS)}
-            error={e.ripeColour?.message}
-            {...register('ripeColour', emptyIsUnknown)}
+            name="ripeColour"
+            {...emptyIsUnknown}
           />
           <TextField
             label="Letters for resistance"
@@ -105,10 +104,22 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
           />
         </FormCard>
         <FormCard title="Beside others">
-          <SelectField label="Sets fruit in heat" options={LEANING} {...register('heatSet', emptyIsUnknown)} />
-          <SelectField label="Sets fruit in cold nights" options={LEANING} {...register('coldSet', emptyIsUnknown)} />
-          <SelectField label="Splits" options={LEANING} {...register('splits', emptyIsUnknown)} />
-          <SelectField label="Gets dark ends" options={LEANING} {...register('darkEnds', emptyIsUnknown)} />
+          <FormSelect
+            control={control}
+            label="Sets fruit in heat"
+            options={LEANING}
+            name="heatSet"
+            {...emptyIsUnknown}
+          />
+          <FormSelect
+            control={control}
+            label="Sets fruit in cold nights"
+            options={LEANING}
+            name="coldSet"
+            {...emptyIsUnknown}
+          />
+          <FormSelect control={control} label="Splits" options={LEANING} name="splits" {...emptyIsUnknown} />
+          <FormSelect control={control} label="Gets dark ends" options={LEANING} name="darkEnds" {...emptyIsUnknown} />
         </FormCard>
       </FormCards>
       <RootFault errors={e} />

@@ -7,7 +7,8 @@ import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
@@ -24,7 +25,7 @@ export function Invite() {
   const invite = useWrite(inviteSomebody, garden.id);
   const back = useWrite(takeInvitationBack, garden.id);
   const [made, setMade] = useState<(NewLink & { name: string }) | null>(null);
-  const { register, handleSubmit, setError, reset, formState } = useForm<InvitationInput>({
+  const { register, control, handleSubmit, setError, reset, formState } = useForm<InvitationInput>({
     resolver: resolverFor(InvitationInput),
     defaultValues: { id: uuid(), name: '', role: 'record' },
   });
@@ -41,12 +42,7 @@ export function Invite() {
       <p className="mt-1 text-soft">You get a link to give to them. It works once, within a week.</p>
       <form noValidate onSubmit={(e) => void submit(e)} className="mt-3 flex flex-col gap-3">
         <TextField label="For whom" error={formState.errors.name?.message} {...register('name')} />
-        <SelectField
-          label="What they may"
-          options={ROLE_OPTIONS}
-          error={formState.errors.role?.message}
-          {...register('role')}
-        />
+        <FormSelect control={control} label="What they may" options={ROLE_OPTIONS} name="role" />
         <RootFault errors={formState.errors} />
         <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">
           <UserPlus aria-hidden size={17} /> Make the link

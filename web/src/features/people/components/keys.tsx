@@ -6,8 +6,9 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
-import { Button, buttonLook } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { Button } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
@@ -16,6 +17,7 @@ import { useWrite } from '../../../ui/use-write';
 import { keysQuery } from '../queries';
 import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
 import { makeKey, removeKey } from '../writes';
+import { Unfold } from '../../../ui/unfold';
 
 const DAYS = [
   ['30', 'A month'],
@@ -31,7 +33,7 @@ export function Keys() {
   const make = useWrite(makeKey, garden.id);
   const remove = useWrite(removeKey, garden.id);
   const [made, setMade] = useState<NewAccessKey | null>(null);
-  const { register, handleSubmit, setError, reset, formState } = useForm<AccessKeyInput>({
+  const { register, control, handleSubmit, setError, reset, formState } = useForm<AccessKeyInput>({
     resolver: resolverFor(AccessKeyInput),
     defaultValues: fresh(),
   });
@@ -83,25 +85,27 @@ export function Keys() {
           copied="The key is copied."
         />
       )}
-      <details className="mt-2">
-        <summary className={`${buttonLook('plain')} cursor-pointer list-none`}>
-          <KeyRound aria-hidden size={17} /> A new key
-        </summary>
-        <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
-          <TextField label="What it is for" error={e.name?.message} {...register('name')} />
-          <SelectField label="What it may" options={ROLE_OPTIONS} error={e.role?.message} {...register('role')} />
-          <SelectField
-            label="How long"
-            options={DAYS}
-            error={e.days?.message}
-            {...register('days', { valueAsNumber: true })}
-          />
-          <RootFault errors={e} />
-          <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">
-            Make the key
-          </Button>
-        </form>
-      </details>
+      <Unfold
+        className="mt-2"
+        look="act"
+        title={
+          <>
+            <KeyRound aria-hidden size={17} /> A new key
+          </>
+        }
+      >
+        {() => (
+          <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
+            <TextField label="What it is for" error={e.name?.message} {...register('name')} />
+            <FormSelect control={control} label="What it may" options={ROLE_OPTIONS} name="role" />
+            <FormSelect control={control} label="How long" options={DAYS} name="days" setValueAs={Number} />
+            <RootFault errors={e} />
+            <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">
+              Make the key
+            </Button>
+          </form>
+        )}
+      </Unfold>
     </Panel>
   );
 }

@@ -3,14 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { UserMinus } from 'lucide-react';
 import { useGarden, useMay } from '../../../lib/garden-context';
 import { accountHere } from '../../../offline/account';
-import { Button } from '../../../ui/button';
-import { inputLook } from '../../../ui/field';
+import { Select } from '../../../ui/select';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
 import { peopleQuery } from '../queries';
 import { ROLE_WORDS } from '../role-words';
 import { letGo, setRole } from '../writes';
+import { IconButton } from '../../../ui/icon-button';
 
 export function Members() {
   const garden = useGarden();
@@ -46,31 +46,24 @@ function Member({ member, role }: { member: MemberDto; role: Role }) {
       </span>
       {may('keep') && !me ? (
         <span className="flex items-center gap-1">
-          <select
+          <Select
             aria-label={`What ${member.name} may`}
-            className={`${inputLook} w-auto`}
+            narrow
             value={role}
-            onChange={(e) =>
+            onChange={(chosen) =>
               change.mutate(
-                { id: member.id, role: e.target.value as Role },
-                { said: `${member.name}: ${ROLE_WORDS[e.target.value as Role].may}.` },
+                { id: member.id, role: chosen as Role },
+                { said: `${member.name}: ${ROLE_WORDS[chosen as Role].may}.` },
               )
             }
-          >
-            {(Object.keys(ROLE_WORDS) as Role[]).map((r) => (
-              <option key={r} value={r}>
-                {ROLE_WORDS[r].name}
-              </option>
-            ))}
-          </select>
-          <Button
-            look="quiet"
-            aria-label={`Let ${member.name} go`}
+            options={(Object.keys(ROLE_WORDS) as Role[]).map((r) => [r, ROLE_WORDS[r].name])}
+          />
+          <IconButton
+            icon={UserMinus}
+            label={`Let ${member.name} go`}
             disabled={go.isPending}
             onClick={() => go.mutate({ id: member.id }, { said: `${member.name} has left the garden.` })}
-          >
-            <UserMinus aria-hidden size={18} />
-          </Button>
+          />
         </span>
       ) : (
         <span className="text-soft">{ROLE_WORDS[role].name}</span>

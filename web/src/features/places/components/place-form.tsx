@@ -21,7 +21,8 @@ import { wordsOrUnknown } from '../../../lib/words';
 import { CheckField } from '../../../ui/check-field';
 import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
@@ -141,26 +142,17 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
   return (
     <FormCard title="What it is">
       <TextField label="Name" error={e.name?.message} {...register('name')} />
-      <SelectField
-        label="Kind"
-        options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])}
-        error={e.kind?.message}
-        {...register('kind')}
-      />
-      <SelectField
-        label="Soil"
-        options={TEXTURES.map((t) => [t, SOILS[t].label])}
-        error={e.texture?.message}
-        {...register('texture')}
-      />
+      <FormSelect control={control} label="Kind" options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])} name="kind" />
+      <FormSelect control={control} label="Soil" options={TEXTURES.map((t) => [t, SOILS[t].label])} name="texture" />
       {isPotted({ kind: watch('kind') }) ? (
         <>
           <MeasuredField control={control} name="volumeL" label="One pot holds" quantity="litres" hint="of soil" />
-          <SelectField
+          <FormSelect
+            control={control}
             label="Pot is of"
             options={wordsOrUnknown(POT_MATERIALS)}
-            error={e.potMaterial?.message}
-            {...register('potMaterial', emptyIsUnknown)}
+            name="potMaterial"
+            {...emptyIsUnknown}
           />
         </>
       ) : (
@@ -183,25 +175,26 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
 }
 
 /** What stands over it, and the warmth that it has of its own. */
-function Overhead({ form: { register, control, watch, setValue, formState } }: PartProps) {
-  const e = formState.errors;
+function Overhead({ form: { control, watch, setValue } }: PartProps) {
   const cover = coverOf({ kind: watch('kind'), cover: watch('cover') ?? null });
   return (
     <FormCard title="Overhead">
       {watch('kind') !== 'indoors' && (
-        <SelectField
+        <FormSelect
+          control={control}
           label="Stands"
           options={[['', 'by its kind'], ...COVERS.map((c): [string, string] => [c, COVER_WORDS[c]])]}
-          error={e.cover?.message}
-          {...register('cover', emptyIsUnknown)}
+          name="cover"
+          {...emptyIsUnknown}
         />
       )}
       {(cover === 'tunnel' || cover === 'glasshouse') && (
-        <SelectField
+        <FormSelect
+          control={control}
           label="Doors and vents by day"
           options={wordsOrUnknown(VENTS)}
-          error={e.vents?.message}
-          {...register('vents', emptyIsUnknown)}
+          name="vents"
+          {...emptyIsUnknown}
         />
       )}
       {cover === 'indoors' && (
@@ -236,15 +229,16 @@ const HOLE_CM = 30;
 const SLOW_MM = 25;
 const FAST_MM = 100;
 
-function Water({ form: { register, control, watch, formState } }: PartProps) {
+function Water({ form: { control, watch } }: PartProps) {
   const format = useFormat();
   return (
     <FormCard title="Water">
-      <SelectField
+      <FormSelect
+        control={control}
         label="Watered by"
         options={wordsOrUnknown(IRRIGATIONS)}
-        error={formState.errors.irrigation?.message}
-        {...register('irrigation', emptyIsUnknown)}
+        name="irrigation"
+        {...emptyIsUnknown}
       />
       <MeasuredField
         control={control}
@@ -267,7 +261,7 @@ function Water({ form: { register, control, watch, formState } }: PartProps) {
 }
 
 /** What lies near by. */
-function Surroundings({ form: { register, control } }: PartProps) {
+function Surroundings({ form: { control } }: PartProps) {
   return (
     <FormCard title="How it lies">
       <MeasuredField
@@ -277,33 +271,36 @@ function Surroundings({ form: { register, control } }: PartProps) {
         quantity="count"
         hint="Tomatoes want 6 or more, peppers 6 to 8."
       />
-      <SelectField label="Slope" options={wordsOrUnknown(SLOPES)} {...register('slope', emptyIsUnknown)} />
-      <SelectField label="Low end, stays wet" options={YES_NO} {...register('lowEnd', asFlag)} />
-      <SelectField label="Wind gets at it" options={YES_NO} {...register('windy', asFlag)} />
-      <SelectField label="A footpath close by" options={YES_NO} {...register('footpath', asFlag)} />
-      <SelectField
+      <FormSelect control={control} label="Slope" options={wordsOrUnknown(SLOPES)} name="slope" {...emptyIsUnknown} />
+      <FormSelect control={control} label="Low end, stays wet" options={YES_NO} name="lowEnd" {...asFlag} />
+      <FormSelect control={control} label="Wind gets at it" options={YES_NO} name="windy" {...asFlag} />
+      <FormSelect control={control} label="A footpath close by" options={YES_NO} name="footpath" {...asFlag} />
+      <FormSelect
+        control={control}
         label="A pond or a stream"
         hint="By open water nothing is sprayed."
         options={YES_NO}
-        {...register('pondNear', asFlag)}
+        name="pondNear"
+        {...asFlag}
       />
     </FormCard>
   );
 }
 
 /** The rhythm in which Today asks to walk along it. */
-function Looking({ form: { register, formState } }: PartProps) {
+function Looking({ form: { control } }: PartProps) {
   return (
     <FormCard title="The walk along it">
-      <SelectField
+      <FormSelect
+        control={control}
         label="Walked along"
         options={[
           ['', 'once a week, leaves turned over'],
           ['daily', 'at a glance every day, leaves turned over once a week'],
           ['off', 'only after wet, heat, frost and absence'],
         ]}
-        error={formState.errors.looking?.message}
-        {...register('looking', emptyIsUnknown)}
+        name="looking"
+        {...emptyIsUnknown}
       />
     </FormCard>
   );

@@ -16,12 +16,13 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { CutsDrawing, SuckerOrTruss } from '../../../signs/cuts-drawing';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { useDeleteWithUndo } from '../../records/components/use-delete-with-undo';
 import { saveRecord } from '../../records/writes';
 import { savePlant } from '../writes';
+import { Unfold } from '../../../ui/unfold';
 
 /** This week's cuts, drawn where they are made; how it is trained, and what that trades. */
 export function CutsPanel({ view }: { view: PlantView }) {
@@ -65,14 +66,17 @@ export function CutsPanel({ view }: { view: PlantView }) {
       {!plan.recorded && <AskCut view={view} />}
       {tomato && <Trained view={view} />}
       {tomato && (
-        <details className="mt-3 border-t border-line pt-2">
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">Which shoot is a sucker?</summary>
-          <SuckerOrTruss className="w-full max-w-sm" />
-          <p className="text-sm text-soft">
-            A sucker grows in the angle of leaf and stem. A shoot with flowers that rises from the stem between two
-            leaves is a truss: it stays.
-          </p>
-        </details>
+        <Unfold className="mt-3 border-t border-line pt-2" look="act" title="Which shoot is a sucker?">
+          {() => (
+            <>
+              <SuckerOrTruss className="w-full max-w-sm" />
+              <p className="text-sm text-soft">
+                A sucker grows in the angle of leaf and stem. A shoot with flowers that rises from the stem between two
+                leaves is a truss: it stays.
+              </p>
+            </>
+          )}
+        </Unfold>
       )}
       {tomato && plant.habit !== 'determinate' && <RootIt view={view} />}
     </Panel>
@@ -94,9 +98,9 @@ function Trained({ view: { plant, cuts } }: { view: PlantView }) {
           ['', cuts.chosen ? 'as to begin with' : `${TRAINING_WORDS[training]} (to begin with)`],
           ...TRAININGS.map((t): [string, string] => [t, TRAINING_WORDS[t]]),
         ]}
-        onChange={(e) =>
+        onChange={(chosen) =>
           save.mutate(
-            { plant: { ...asInput(plant), training: (e.target.value || null) as Training | null } },
+            { plant: { ...asInput(plant), training: (chosen || null) as Training | null } },
             { said: 'Kept: the week’s cuts follow.' },
           )
         }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { FormCard } from '../../../ui/form-card';
 import { useWrite } from '../../../ui/use-write';
 import { END_WORDS } from '../ends';
@@ -24,7 +24,7 @@ export function EndPlant({ plant }: { plant: PlantDto }) {
         label="It ends because"
         options={PLANT_ENDS.map((end) => [end, END_WORDS[end].now])}
         value={because}
-        onChange={(e) => setBecause(e.target.value as PlantEnd)}
+        onChange={(chosen) => setBecause(chosen as PlantEnd)}
       />
       <p className="self-center text-soft">{END_WORDS[because].after}</p>
       <Button

@@ -21,6 +21,7 @@ import { Explained } from '../../../ui/explained';
 import { Panel } from '../../../ui/panel';
 import { Checks } from './checks';
 import { stepsFor } from './steps';
+import { Unfold } from '../../../ui/unfold';
 
 interface Props {
   view: PlantView;
@@ -121,16 +122,15 @@ export function BesidePanel({ view, reading }: Props) {
       <Others view={view} leader={leader} clear={clear} />
       {report.unexplained.length > 0 && <p className="mt-3">{unexplainedInWords(report.unexplained)}</p>}
       {report.notKnown.length > 0 && (
-        <details className="mt-3">
-          <summary className="min-h-8 cursor-pointer text-soft">
-            What the records could not say ({report.notKnown.length})
-          </summary>
-          <ul className="list-disc pl-6">
-            {report.notKnown.map((t) => (
-              <li key={t}>{t}</li>
-            ))}
-          </ul>
-        </details>
+        <Unfold className="mt-3" look="quiet" title={`What the records could not say (${report.notKnown.length})`}>
+          {() => (
+            <ul className="list-disc pl-6">
+              {report.notKnown.map((t) => (
+                <li key={t}>{t}</li>
+              ))}
+            </ul>
+          )}
+        </Unfold>
       )}
     </Panel>
   );
@@ -307,15 +307,16 @@ function Evidence({ d }: { d: Diagnosis }) {
   const shown = d.evidence.filter((e) => !(e.code in DRIVERS && e.effect === 'for'));
   if (shown.length === 0) return null;
   return (
-    <details className="mt-2">
-      <summary className="min-h-8 cursor-pointer text-soft">What else speaks for and against it</summary>
-      <ul className="mt-1 flex flex-col gap-0.5">
-        {shown.map((e) => (
-          <li key={`${e.kind} ${e.code}`}>
-            <strong>{e.effect === 'for' ? 'For' : 'Against'}</strong> ({e.strength}): {e.text}
-          </li>
-        ))}
-      </ul>
-    </details>
+    <Unfold className="mt-2" look="quiet" title="What else speaks for and against it">
+      {() => (
+        <ul className="mt-1 flex flex-col gap-0.5">
+          {shown.map((e) => (
+            <li key={`${e.kind} ${e.code}`}>
+              <strong>{e.effect === 'for' ? 'For' : 'Against'}</strong> ({e.strength}): {e.text}
+            </li>
+          ))}
+        </ul>
+      )}
+    </Unfold>
   );
 }

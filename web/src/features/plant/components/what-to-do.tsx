@@ -19,6 +19,7 @@ import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { stepsFor } from './steps';
 import { startTreatment } from '../writes';
+import { Unfold } from '../../../ui/unfold';
 
 /** What to do, gentlest first: each with its amount, its day, its cautions, and the sign that it worked. */
 export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean }) {
@@ -137,16 +138,17 @@ function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | 
 function HeldBack({ withheld }: { withheld: readonly Withheld[] }) {
   if (withheld.length === 0) return null;
   return (
-    <details className="mt-1">
-      <summary className="min-h-8 cursor-pointer text-soft">Held back for now ({withheld.length})</summary>
-      <ul className="list-disc pl-6">
-        {withheld.map((w) => (
-          <li key={w.remedy}>
-            {remedyRow(w.remedy).label}: {w.because}
-          </li>
-        ))}
-      </ul>
-    </details>
+    <Unfold className="mt-1" look="quiet" title={`Held back for now (${withheld.length})`}>
+      {() => (
+        <ul className="list-disc pl-6">
+          {withheld.map((w) => (
+            <li key={w.remedy}>
+              {remedyRow(w.remedy).label}: {w.because}
+            </li>
+          ))}
+        </ul>
+      )}
+    </Unfold>
   );
 }
 

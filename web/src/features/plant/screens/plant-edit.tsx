@@ -9,7 +9,8 @@ import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
 import { FormDayField } from '../../../ui/day-field';
 import { Button, buttonLook } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { Panel } from '../../../ui/panel';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
@@ -145,36 +146,35 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
             {!plant && !mother && (
               <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
             )}
-            <SelectField label="Stands in" options={places} error={e.placeId?.message} {...register('placeId')} />
-            <SelectField
-              label="Crop"
-              options={wordsOf(CROPS)}
-              error={e.crop?.message}
-              {...register('crop', { onChange: forgetKind })}
-            />
-            <SelectField
+            <FormSelect control={control} label="Stands in" options={places} name="placeId" />
+            <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetKind} />
+            <FormSelect
+              control={control}
               label="Type"
               options={wordsOrUnknown(typesOf(crop))}
-              error={e.type?.message}
-              {...register('type', emptyIsUnknown)}
+              name="type"
+              {...emptyIsUnknown}
             />
-            <KindField crop={crop} error={e.cultivarId?.message} {...register('cultivarId', emptyIsUnknown)} />
+            <KindField control={control} name="cultivarId" crop={crop} />
             {watch('cultivarId') && (
-              <SelectField
+              <FormSelect
+                control={control}
                 label="Sure of the kind?"
                 options={[
                   ['', 'yes'],
                   ['true', 'no, it may be another'],
                 ]}
-                {...register('kindUnsure', asFlag)}
+                name="kindUnsure"
+                {...asFlag}
               />
             )}
             {crop === 'tomato' && (
-              <SelectField
+              <FormSelect
+                control={control}
                 label="Habit"
                 options={wordsOrUnknown(GROWTH_HABITS)}
-                error={e.habit?.message}
-                {...register('habit', emptyIsUnknown)}
+                name="habit"
+                {...emptyIsUnknown}
               />
             )}
           </FormCard>
@@ -186,15 +186,17 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
               max={garden.today}
               none="not known"
             />
-            <SelectField
+            <FormSelect
+              control={control}
               label="Stage"
               options={wordsOrUnknown(STAGES)}
-              error={e.stage?.message}
-              {...register('stage', emptyIsUnknown)}
+              name="stage"
+              {...emptyIsUnknown}
             />
             <MeasuredField control={control} name="heightM" label="Height" quantity="heightMetres" />
             <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
-            <SelectField
+            <FormSelect
+              control={control}
               label="Worth to you"
               hint="Decides who is covered first when there is not enough for all."
               options={[
@@ -202,8 +204,8 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
                 ['3', 'much'],
                 ['1', 'little'],
               ]}
-              error={e.worth?.message}
-              {...register('worth', { setValueAs: (v: unknown) => (v === '' || v == null ? null : Number(v)) })}
+              name="worth"
+              setValueAs={(v) => (v === '' ? null : Number(v))}
             />
           </FormCard>
         </FormCards>

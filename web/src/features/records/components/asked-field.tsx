@@ -1,5 +1,6 @@
 import clsx from 'clsx';
-import { Field, inputLook, SelectField, TextField } from '../../../ui/field';
+import { Field, inputLook, TextField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import type { Asked } from '../record-forms';
 import { ProductField } from './product-field';
@@ -36,7 +37,7 @@ export function AskedField({ asked, value, error, onChange, onFill }: Props) {
           options={asked.options}
           error={error}
           value={textOf(value)}
-          onChange={(e) => onChange(e.target.value)}
+          onChange={onChange}
         />
       );
     case 'product':

@@ -1,6 +1,7 @@
 import { gramsOf, type Product, type ProductKind } from '@candid-leaf/core/products';
 import { useGarden } from '../../../lib/garden-context';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { useProducts } from '../../shed/queries';
 
 interface Props {
@@ -31,7 +32,7 @@ export function ProductField({ name, label, kinds, value, error, onChange }: Pro
         className="col-span-2"
         value={known?.id ?? OTHER}
         options={[[OTHER, 'Something else'], ...products.map((p): [string, string] => [p.id, p.name])]}
-        onChange={(e) => choose(e.target.value)}
+        onChange={choose}
       />
       {!known && (
         <TextField

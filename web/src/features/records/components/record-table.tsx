@@ -14,11 +14,13 @@ import { ArrowDown, ArrowUp, ChevronLeft, ChevronRight } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { RECORD_FORMS } from '../record-forms';
 import { useNames } from '../../people/queries';
 import { RecordSheet, type RecordTarget } from './record-sheet';
 import { useDeleteWithUndo } from './use-delete-with-undo';
+import { IconButton } from '../../../ui/icon-button';
 
 interface Props {
   records: readonly RecordDto[];
@@ -90,7 +92,7 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
           <SelectField
             label="Kind"
             value={kind}
-            onChange={(e) => narrow(() => setKind(e.target.value))}
+            onChange={(chosen) => narrow(() => setKind(chosen))}
             options={[['', 'all kinds'], ...kinds.map((k) => [k, k] as const)]}
           />
           <TextField label="With the words" value={words} onChange={(e) => narrow(() => setWords(e.target.value))} />
@@ -127,27 +129,16 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
       )}
       {found > ON_A_PAGE && (
         <nav aria-label="Pages of records" className="mt-2 flex items-center gap-2 print:hidden">
-          <Button
-            look="quiet"
-            className="px-3"
-            aria-label="Newer page"
-            disabled={page === 0}
-            onClick={() => setPage(page - 1)}
-          >
-            <ChevronLeft aria-hidden size={20} />
-          </Button>
+          <IconButton icon={ChevronLeft} label="Newer page" disabled={page === 0} onClick={() => setPage(page - 1)} />
           <span className="text-soft tabular-nums" aria-live="polite">
             {page * ON_A_PAGE + 1} to {Math.min(found, (page + 1) * ON_A_PAGE)} of {found}
           </span>
-          <Button
-            look="quiet"
-            className="px-3"
-            aria-label="Older page"
+          <IconButton
+            icon={ChevronRight}
+            label="Older page"
             disabled={(page + 1) * ON_A_PAGE >= found}
             onClick={() => setPage(page + 1)}
-          >
-            <ChevronRight aria-hidden size={20} />
-          </Button>
+          />
         </nav>
       )}
       {open && targetOf && (

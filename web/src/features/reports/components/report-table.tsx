@@ -2,6 +2,7 @@ import { Download } from 'lucide-react';
 import Papa from 'papaparse';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
+import { Scroller } from '../../../ui/scroller';
 
 /** A cell: what is shown, and what stands in the file where that is a bare number. */
 export type Cell = string | { shown: string; value: number | string | null };
@@ -39,7 +40,7 @@ export function ReportTable({ title, file, columns, rows, none, children }: Prop
         <p className="mt-1 text-soft">{none}</p>
       ) : (
         <>
-          <div className="mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label={`${title}, table`}>
+          <Scroller label={`${title}, table`}>
             <table className="w-full text-left text-sm">
               <thead>
                 <tr className="text-soft">
@@ -72,7 +73,7 @@ export function ReportTable({ title, file, columns, rows, none, children }: Prop
                 ))}
               </tbody>
             </table>
-          </div>
+          </Scroller>
           <Button look="quiet" className="mt-1 -ml-3 print:hidden" onClick={take} aria-label={`${title} as a file`}>
             <Download aria-hidden size={17} /> As a file (CSV)
           </Button>

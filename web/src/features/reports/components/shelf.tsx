@@ -2,6 +2,7 @@ import type { ShelfRow } from '@candid-leaf/contract';
 import { KEEPING } from '@candid-leaf/core/harvest';
 import { useFormat } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 
 /** The ripening shelf with the days that are left, and how to keep what is too much. */
 export function Shelf({ rows }: { rows: readonly ShelfRow[] }) {
@@ -29,19 +30,22 @@ export function Shelf({ rows }: { rows: readonly ShelfRow[] }) {
           </li>
         ))}
       </ul>
-      <details className="mt-1 print:hidden">
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">Drying, freezing, keeping</summary>
-        {(['tomato', 'pepper'] as const).map((crop) => (
-          <ul key={crop} className="mb-2 list-disc pl-5">
-            {KEEPING[crop].map((line) => (
-              <li key={line}>
-                <span className="capitalize">{crop}</span>: {line}
-              </li>
+      <Unfold className="mt-1 print:hidden" look="act" title="Drying, freezing, keeping">
+        {() => (
+          <>
+            {(['tomato', 'pepper'] as const).map((crop) => (
+              <ul key={crop} className="mb-2 list-disc pl-5">
+                {KEEPING[crop].map((line) => (
+                  <li key={line}>
+                    <span className="capitalize">{crop}</span>: {line}
+                  </li>
+                ))}
+              </ul>
             ))}
-          </ul>
-        ))}
-        <p className="text-soft">Only sound fruit goes into jars, and only by a tested recipe.</p>
-      </details>
+            <p className="text-soft">Only sound fruit goes into jars, and only by a tested recipe.</p>
+          </>
+        )}
+      </Unfold>
     </Panel>
   );
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { useWrite } from '../../../ui/use-write';
 import { END_WORDS } from '../../plant/ends';
 import { restorePlant, retirePlant } from '../../plant/writes';
@@ -49,7 +49,7 @@ function OnePlace({ place }: { place: StoodPlace }) {
           label={`${place.place}: it ends because`}
           options={PLANT_ENDS.map((e) => [e, END_WORDS[e].now])}
           value={because}
-          onChange={(e) => setBecause(e.target.value as PlantEnd)}
+          onChange={(chosen) => setBecause(chosen as PlantEnd)}
         />
         <Button onClick={endAll} disabled={end.isPending} aria-label={`End ${place.place}`}>
           {plants.length === 1 ? 'End it' : `End all ${plants.length}`}

@@ -13,6 +13,7 @@ import { isPotted, type Crop } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { useRef } from 'react';
 import { useFormat } from '../../../lib/garden-context';
+import { Scroller } from '../../../ui/scroller';
 
 interface Props {
   place: PlaceDto;
@@ -80,7 +81,7 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
   );
   return (
     <figure className="mt-2">
-      <div className="max-w-full overflow-x-auto pb-1">
+      <Scroller label="The bed from above">
         {onMove ? (
           <Mover onMove={move} step={step}>
             {drawn}
@@ -88,7 +89,7 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
         ) : (
           drawn
         )}
-      </div>
+      </Scroller>
       <figcaption className="text-sm text-soft">
         {f.metres(lengthM)} by {f.metres(widthM)}: {count} of at most {room}; each wants {f.centimetres(least * 100)} to{' '}
         {f.centimetres(most * 100)}.

@@ -25,7 +25,7 @@ import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
 import { FormDayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
@@ -59,7 +59,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
   const say = useSay();
   const save = useWrite(savePlanting, garden.id);
   const [id] = useState(() => planting?.id ?? uuid());
-  const { register, control, watch, handleSubmit, setError, setValue, formState } = useForm<PlantingInput>({
+  const { control, watch, handleSubmit, setError, setValue, formState } = useForm<PlantingInput>({
     resolver: resolverFor(PlantingInput),
     defaultValues: planting
       ? planting
@@ -91,35 +91,38 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-3" aria-label="A planting">
       <FormCard title={planting ? 'Change a planting' : 'A planting'}>
-        <SelectField
+        <FormSelect
+          control={control}
           label="Where"
           options={view.places.map((p) => [p.place.id, p.place.name])}
-          error={e.placeId?.message}
-          {...register('placeId')}
+          name="placeId"
         />
-        <SelectField
+        <FormSelect
+          control={control}
           label="Crop"
           options={[
             ['tomato', 'Tomato'],
             ['pepper', 'Pepper'],
           ]}
-          error={e.crop?.message}
-          {...register('crop', { onChange: () => setValue('cultivarId', null) })}
+          name="crop"
+          onChosen={() => setValue('cultivarId', null)}
         />
-        <SelectField
+        <FormSelect
+          control={control}
           label="Kind"
           options={[
             ['', own.length > 0 ? 'not decided' : 'none on the shelf yet'],
             ...own.map((k) => [k.id, k.name] as const),
           ]}
-          error={e.cultivarId?.message}
-          {...register('cultivarId', emptyIsUnknown)}
+          name="cultivarId"
+          {...emptyIsUnknown}
         />
-        <SelectField
+        <FormSelect
+          control={control}
           label="For"
           options={[['', 'not said'], ...AIMS.map((a) => [a, AIM_ROWS[a].label] as const)]}
-          error={e.aim?.message}
-          {...register('aim', emptyIsUnknown)}
+          name="aim"
+          {...emptyIsUnknown}
         />
         <MeasuredField control={control} name="count" label="How many" quantity="count" />
         {planting && (

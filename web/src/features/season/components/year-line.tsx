@@ -4,6 +4,8 @@ import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { format as inForm, parseISO } from 'date-fns';
 import { laneOf } from '../lanes';
+import { Unfold } from '../../../ui/unfold';
+import { Scroller } from '../../../ui/scroller';
 
 type Band = Line['bands'][number];
 const isFrost = (b: Band): boolean => b.what === 'last-frost' || b.what === 'first-frost';
@@ -48,39 +50,40 @@ export function YearLine({ view }: { view: SeasonView }) {
         Each bar is as long as its days are uncertain; grey ones are behind us, a dark stroke is a day that is written
         down.
       </figcaption>
-      <details className="mt-1">
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">All dates in words</summary>
-        <div className="overflow-x-auto">
-          <table className="w-full text-left text-sm">
-            <thead>
-              <tr className="text-soft">
-                <th scope="col" className="pr-4 font-normal">
-                  Kind
-                </th>
-                <th scope="col" className="pr-4 font-normal">
-                  What
-                </th>
-                <th scope="col" className="font-normal">
-                  When
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {lines.flatMap((line) =>
-                line.bands.map((b) => (
-                  <tr key={`${line.label} ${b.what}`} className="border-t border-line">
-                    <td className="pr-4 py-1">{line.label}</td>
-                    <th scope="row" className="pr-4 font-semibold">
-                      {DATE_WORDS[b.what]}
-                    </th>
-                    <td className="tabular-nums">{b.text}</td>
-                  </tr>
-                )),
-              )}
-            </tbody>
-          </table>
-        </div>
-      </details>
+      <Unfold className="mt-1" look="act" title="All dates in words">
+        {() => (
+          <Scroller label="All dates in words">
+            <table className="w-full text-left text-sm">
+              <thead>
+                <tr className="text-soft">
+                  <th scope="col" className="pr-4 font-normal">
+                    Kind
+                  </th>
+                  <th scope="col" className="pr-4 font-normal">
+                    What
+                  </th>
+                  <th scope="col" className="font-normal">
+                    When
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {lines.flatMap((line) =>
+                  line.bands.map((b) => (
+                    <tr key={`${line.label} ${b.what}`} className="border-t border-line">
+                      <td className="pr-4 py-1">{line.label}</td>
+                      <th scope="row" className="pr-4 font-semibold">
+                        {DATE_WORDS[b.what]}
+                      </th>
+                      <td className="tabular-nums">{b.text}</td>
+                    </tr>
+                  )),
+                )}
+              </tbody>
+            </table>
+          </Scroller>
+        )}
+      </Unfold>
     </figure>
   );
 }

@@ -1,7 +1,8 @@
 import { GardenInput, type GardenDto } from '@candid-leaf/contract';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MonthDayField } from '../../../ui/month-day-field';
@@ -83,17 +84,19 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: 
         <TextField label="Time zone" error={e.timeZone?.message} {...register('timeZone')} />
         <FrostDay control={control} name="lastFrost" label="Usual last frost" garden={garden} />
         <FrostDay control={control} name="firstFrost" label="Usual first frost" garden={garden} />
-        <SelectField
+        <FormSelect
+          control={control}
           label="Grown in"
           options={[
             ['', 'the warm part of the year'],
             ['mild-winter', 'the mild winter, on purpose'],
           ]}
-          {...register('seasonMode', emptyIsUnknown)}
+          name="seasonMode"
+          {...emptyIsUnknown}
         />
       </FormCard>
-      <UnitsAndDates register={register} />
-      <OwnRules register={register} />
+      <UnitsAndDates control={control} />
+      <OwnRules control={control} />
       <RootFault errors={e} />
       <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
         Keep

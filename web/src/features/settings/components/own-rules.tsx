@@ -1,7 +1,7 @@
 import type { GardenInput } from '@candid-leaf/contract';
 import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
-import type { UseFormRegister } from 'react-hook-form';
-import { SelectField } from '../../../ui/field';
+import type { Control } from 'react-hook-form';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard } from '../../../ui/form-card';
 import { emptyIsUnknown } from '../../../ui/form-faults';
 import { asFlag } from '../../../ui/yes-no';
@@ -14,24 +14,28 @@ const STARTER_WORDS: Record<StarterSchool, string> = {
 };
 
 /** What this gardener holds to; it filters what is offered. */
-export function OwnRules({ register }: { register: UseFormRegister<GardenInput> }) {
+export function OwnRules({ control }: { control: Control<GardenInput> }) {
   return (
     <FormCard title="Your own rules">
-      <SelectField
+      <FormSelect
+        control={control}
         label="Products offered"
         options={[
           ['', 'any that a label allows'],
           ['true', 'only those allowed in organic growing'],
         ]}
-        {...register('organicOnly', asFlag)}
+        name="organicOnly"
+        {...asFlag}
       />
-      <SelectField
+      <FormSelect
+        control={control}
         label="Plants are started with"
         options={[
           ['', STARTER_WORDS['compost-balanced']],
           ...STARTER_SCHOOLS.slice(1).map((s): [string, string] => [s, STARTER_WORDS[s]]),
         ]}
-        {...register('starter', emptyIsUnknown)}
+        name="starter"
+        {...emptyIsUnknown}
       />
     </FormCard>
   );

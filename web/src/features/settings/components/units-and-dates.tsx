@@ -1,8 +1,8 @@
 import { WEEK_STARTS, type GardenInput } from '@candid-leaf/contract';
 import { type DateForm, DATE_FORMS } from '@candid-leaf/core/units';
-import type { UseFormRegister } from 'react-hook-form';
+import type { Control } from 'react-hook-form';
 import { wordsOf } from '../../../lib/words';
-import { SelectField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard } from '../../../ui/form-card';
 
 const DATE_WORDS: Record<DateForm, string> = {
@@ -12,52 +12,57 @@ const DATE_WORDS: Record<DateForm, string> = {
 };
 
 /** How this gardener reads amounts and days. */
-export function UnitsAndDates({ register }: { register: UseFormRegister<GardenInput> }) {
+export function UnitsAndDates({ control }: { control: Control<GardenInput> }) {
   return (
     <FormCard title="Units and dates">
-      <SelectField
+      <FormSelect
+        control={control}
         label="Warmth"
         options={[
           ['C', '°C'],
           ['F', '°F'],
         ]}
-        {...register('units.temperature')}
+        name="units.temperature"
       />
-      <SelectField
+      <FormSelect
+        control={control}
         label="Water"
         options={[
           ['L', 'litres'],
           ['gal-us', 'US gallons'],
           ['gal-imp', 'imperial gallons'],
         ]}
-        {...register('units.volume')}
+        name="units.volume"
       />
-      <SelectField
+      <FormSelect
+        control={control}
         label="Length and rain"
         options={[
           ['cm', 'cm and mm'],
           ['in', 'inches'],
         ]}
-        {...register('units.length')}
+        name="units.length"
       />
-      <SelectField
+      <FormSelect
+        control={control}
         label="Weight"
         options={[
           ['g', 'grams'],
           ['oz', 'ounces'],
         ]}
-        {...register('units.mass')}
+        name="units.mass"
       />
-      <SelectField
+      <FormSelect
+        control={control}
         label="Area"
         options={[
           ['m2', 'm²'],
           ['ft2', 'ft²'],
         ]}
-        {...register('units.area')}
+        name="units.area"
       />
-      <SelectField label="Dates" options={DATE_FORMS.map((f) => [f, DATE_WORDS[f]])} {...register('dateForm')} />
-      <SelectField label="The week begins on" options={wordsOf(WEEK_STARTS)} {...register('weekStart')} />
+      <FormSelect control={control} label="Dates" options={DATE_FORMS.map((f) => [f, DATE_WORDS[f]])} name="dateForm" />
+      <FormSelect control={control} label="The week begins on" options={wordsOf(WEEK_STARTS)} name="weekStart" />
     </FormCard>
   );
 }

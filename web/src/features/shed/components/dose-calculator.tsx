@@ -13,7 +13,7 @@ import { LITRES_PER, roundTo, type VolumeUnit } from '@candid-leaf/core/units';
 import { useState } from 'react';
 import { useFormat, useUnits } from '../../../lib/garden-context';
 import { Choice } from '../../../ui/choice';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { amountOf, labelInWords } from '../product-words';
@@ -108,9 +108,9 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
             className="col-span-2"
             value={placeId}
             options={standing.map((p) => [p.place.id, p.place.name])}
-            onChange={(e) => {
-              setPlaceId(e.target.value);
-              setQ(start(standing.find((p) => p.place.id === e.target.value)));
+            onChange={(chosen) => {
+              setPlaceId(chosen);
+              setQ(start(standing.find((p) => p.place.id === chosen)));
             }}
           />
         )}
@@ -163,7 +163,7 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
             ['0.5', 'half'],
             ['0.25', 'a quarter'],
           ]}
-          onChange={(e) => setStrength(e.target.value)}
+          onChange={setStrength}
         />
       </div>
       {answer &&
@@ -241,12 +241,7 @@ function ByNutrient({ product }: { product: Product }) {
   return (
     <>
       <div className="mt-3 grid grid-cols-2 gap-3">
-        <SelectField
-          label="Of"
-          value={nutrient}
-          options={has}
-          onChange={(e) => setNutrient(e.target.value as Nutrient)}
-        />
+        <SelectField label="Of" value={nutrient} options={has} onChange={(chosen) => setNutrient(chosen as Nutrient)} />
         <MeasuredInput label="For each plant" quantity="grams" min={0} max={50} value={grams} onChange={setGrams} />
       </div>
       {amount !== null && also && (

@@ -8,7 +8,8 @@ import { v7 as uuid } from 'uuid';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
 import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
@@ -51,34 +52,36 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
       <FormCards>
         <FormCard title="What it is">
           <TextField label="Name" error={e.name?.message} {...register('name')} />
-          <SelectField
+          <FormSelect
+            control={control}
             label="Kind"
             options={PRODUCT_KINDS.map((k) => [k, KIND_OF_PRODUCT[k]])}
-            error={e.kind?.message}
-            {...register('kind')}
+            name="kind"
           />
-          <SelectField
+          <FormSelect
+            control={control}
             label="It is"
             options={[
               ['dry', 'weighed'],
               ['liquid', 'poured'],
             ]}
-            error={e.form?.message}
-            {...register('form')}
+            name="form"
           />
           {spray && (
-            <SelectField
+            <FormSelect
+              control={control}
               label="Which kind of spray"
               options={[['', 'choose'], ...wordsOf(SPRAYS, { bt: 'BT' })]}
-              error={e.spray?.message}
-              {...register('spray', emptyIsUnknown)}
+              name="spray"
+              {...emptyIsUnknown}
             />
           )}
-          <SelectField
+          <FormSelect
+            control={control}
             label="Allowed in organic growing"
             options={YES_NO}
-            error={e.organic?.message}
-            {...register('organic', asFlag)}
+            name="organic"
+            {...asFlag}
           />
           <MeasuredField
             control={control}
@@ -93,7 +96,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
             <MeasuredField control={control} name="n" label="N" quantity="percent" />
             <MeasuredField control={control} name="p2o5" label="P₂O₅" quantity="percent" />
             <MeasuredField control={control} name="k2o" label="K₂O" quantity="percent" />
-            <SelectField label="Freed slowly, over weeks" options={YES_NO} {...register('slow', asFlag)} />
+            <FormSelect control={control} label="Freed slowly, over weeks" options={YES_NO} name="slow" {...asFlag} />
           </FormCard>
         )}
         <FormCard title="What the label says">
@@ -103,12 +106,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
             label={watch('form') === 'liquid' ? 'Dose (mL)' : 'Dose (g)'}
             quantity="count"
           />
-          <SelectField
-            label="for"
-            options={DOSE_PER.map((d) => [d, PER_WORDS[d]])}
-            error={e.dose?.per?.message}
-            {...register('dose.per')}
-          />
+          <FormSelect control={control} label="for" options={DOSE_PER.map((d) => [d, PER_WORDS[d]])} name="dose.per" />
           <MeasuredField control={control} name="everyDays" label="Days between two uses" quantity="count" />
           <MeasuredField control={control} name="mostUses" label="Uses in a season at most" quantity="count" />
           {spray && (

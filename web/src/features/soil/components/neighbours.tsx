@@ -9,6 +9,7 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { neighboursQuery } from '../queries';
+import { Unfold } from '../../../ui/unfold';
 
 /** What stands beside the crop: what was planted, seen and cleared, with what is known of each. */
 export function Neighbours({ place }: { place: PlaceDto }) {
@@ -38,16 +39,17 @@ export function Neighbours({ place }: { place: PlaceDto }) {
       <Button className="mt-2" onClick={() => setOpen(true)}>
         <Sprout aria-hidden size={17} /> Write one down
       </Button>
-      <details className="mt-2">
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-leaf">What is known of each</summary>
-        <ul className="divide-y divide-line">
-          {NEIGHBOUR_ROWS.map((r) => (
-            <li key={r.code} className="py-1.5">
-              <strong>{r.label}</strong> <span className="text-sm text-soft">({SURE_WORDS[r.sure]})</span>: {r.known}
-            </li>
-          ))}
-        </ul>
-      </details>
+      <Unfold className="mt-2" look="act" title="What is known of each">
+        {() => (
+          <ul className="divide-y divide-line">
+            {NEIGHBOUR_ROWS.map((r) => (
+              <li key={r.code} className="py-1.5">
+                <strong>{r.label}</strong> <span className="text-sm text-soft">({SURE_WORDS[r.sure]})</span>: {r.known}
+              </li>
+            ))}
+          </ul>
+        )}
+      </Unfold>
       <RecordSheet
         open={open}
         onClose={() => setOpen(false)}

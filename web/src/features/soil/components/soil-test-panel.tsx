@@ -15,7 +15,7 @@ import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { DayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { faultsIn } from '../../../ui/faults';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
@@ -198,7 +198,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
             value={units[element]}
             error={reason(`values.${element}.unit`)}
             options={unitsOf(element, SOIL_UNITS).map((u) => [u, UNIT_WORDS[u] ?? u])}
-            onChange={(e) => setUnits({ ...units, [element]: e.target.value as SoilUnit })}
+            onChange={(chosen) => setUnits({ ...units, [element]: chosen as SoilUnit })}
           />
         </div>
       ))}
@@ -210,7 +210,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
           ['', 'not known'],
           ...P_METHODS.map((m): [string, string] => [m, m.charAt(0).toUpperCase() + m.slice(1).replace('-', ' ')]),
         ]}
-        onChange={(e) => setBy(e.target.value)}
+        onChange={setBy}
       />
       <div className="flex gap-2">
         <Button type="submit" look="main" disabled={save.isPending}>

@@ -1,4 +1,4 @@
-import { inputLook } from '../../../ui/field';
+import { Select } from '../../../ui/select';
 
 const CHOICES = [10, 20, 30, 60, 90];
 
@@ -7,18 +7,13 @@ export function Budget({ minutes, onChange }: { minutes: number | null; onChange
   return (
     <label className="flex items-center gap-2 whitespace-nowrap">
       I have
-      <select
-        className={`${inputLook} w-auto`}
-        value={minutes ?? ''}
-        onChange={(e) => onChange(e.target.value === '' ? null : Number(e.target.value))}
-      >
-        <option value="">time for all</option>
-        {CHOICES.map((m) => (
-          <option key={m} value={m}>
-            {m} minutes
-          </option>
-        ))}
-      </select>
+      <Select
+        aria-label="I have"
+        narrow
+        value={minutes === null ? '' : String(minutes)}
+        onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
+        options={[['', 'time for all'], ...CHOICES.map((m): [string, string] => [String(m), `${m} minutes`])]}
+      />
     </label>
   );
 }

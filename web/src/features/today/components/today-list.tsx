@@ -75,11 +75,7 @@ export function TodayList({ tasks, orderOf }: Props) {
         </p>
       )}
       {rest.length > 0 && (
-        <Unfold
-          className="border-t border-line"
-          look="min-h-11 cursor-pointer py-2 font-semibold text-leaf"
-          title={`When there is time: ${rest.length} more`}
-        >
+        <Unfold className="border-t border-line" look="act" title={`When there is time: ${rest.length} more`}>
           {() => (
             <ul className="divide-y divide-line">
               {rest.map((t) => (
@@ -93,7 +89,7 @@ export function TodayList({ tasks, orderOf }: Props) {
         <Unfold
           open={held.length <= MOST_WAITING}
           className="mt-1 border-t border-line text-sm text-soft"
-          look="min-h-11 cursor-pointer py-2 font-semibold"
+          look="act"
           title={`Not now: ${held.length}`}
         >
           {() => (
@@ -154,41 +150,44 @@ function Steps({ task, open }: { task: TaskDto; open: boolean }) {
   ].filter(Boolean);
   if (told.length === 0) return null;
   return (
-    <details className="text-sm" open={open}>
-      <summary className="min-h-6 cursor-pointer font-semibold text-leaf">{told.join(', ')}</summary>
-      {acts && (
-        <ul className="mt-1 list-disc pl-5">
-          {acts.map((a) => (
-            <li key={a.text}>
-              <strong>{a.on <= today ? 'Today' : format.day(a.on)}:</strong> {a.text}
-            </li>
-          ))}
-        </ul>
+    <Unfold className="text-sm" open={open} look="act" title={told.join(', ')}>
+      {() => (
+        <>
+          {acts && (
+            <ul className="mt-1 list-disc pl-5">
+              {acts.map((a) => (
+                <li key={a.text}>
+                  <strong>{a.on <= today ? 'Today' : format.day(a.on)}:</strong> {a.text}
+                </li>
+              ))}
+            </ul>
+          )}
+          {parts && (
+            <ul className="mt-1 list-disc pl-5">
+              {parts.map((part) => (
+                <li key={part}>{part}</li>
+              ))}
+            </ul>
+          )}
+          {sequence && (
+            <ol className="list-decimal pl-5">
+              {sequence.map((t) => (
+                <li key={t} className="py-0.5">
+                  {t}
+                </li>
+              ))}
+            </ol>
+          )}
+          {cautions.length > 0 && (
+            <ul className="mt-1 list-disc pl-5 text-soft">
+              {cautions.map((c) => (
+                <li key={c}>{c}</li>
+              ))}
+            </ul>
+          )}
+        </>
       )}
-      {parts && (
-        <ul className="mt-1 list-disc pl-5">
-          {parts.map((part) => (
-            <li key={part}>{part}</li>
-          ))}
-        </ul>
-      )}
-      {sequence && (
-        <ol className="list-decimal pl-5">
-          {sequence.map((t) => (
-            <li key={t} className="py-0.5">
-              {t}
-            </li>
-          ))}
-        </ol>
-      )}
-      {cautions.length > 0 && (
-        <ul className="mt-1 list-disc pl-5 text-soft">
-          {cautions.map((c) => (
-            <li key={c}>{c}</li>
-          ))}
-        </ul>
-      )}
-    </details>
+    </Unfold>
   );
 }
 

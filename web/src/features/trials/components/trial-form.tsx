@@ -6,7 +6,9 @@ import { useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { FormDayField } from '../../../ui/day-field';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { Select } from '../../../ui/select';
+import { FormSelect } from '../../../ui/select-field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
@@ -16,6 +18,11 @@ import { saveTrial } from '../writes';
 
 const USUAL_DAYS = 28;
 type Side = '' | 'changed' | 'untouched';
+const SIDES: [Side, string][] = [
+  ['', 'not in it'],
+  ['changed', 'the change'],
+  ['untouched', 'as it is'],
+];
 
 /** Signs that are looked for in a trial: what is counted first, then the rest. */
 const MEASURES = [...SIGN_CODES]
@@ -63,11 +70,11 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
           error={e.name?.message}
           {...register('name')}
         />
-        <SelectField
+        <FormSelect
+          control={control}
           label="What is looked for"
           options={MEASURES.map((s) => [s, signRow(s).label])}
-          error={e.measure?.message}
-          {...register('measure')}
+          name="measure"
         />
         <div className="grid grid-cols-2 gap-3">
           <FormDayField control={control} name="startedOn" label="Begins" />
@@ -83,16 +90,13 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
                 <span>
                   {p.name} <span className="text-sm text-soft">{p.place}</span>
                 </span>
-                <select
+                <Select
                   aria-label={p.name}
-                  className="min-h-11 rounded-lg border border-soft/60 bg-card px-2"
+                  narrow
                   value={sides[p.id] ?? ''}
-                  onChange={(ev) => setSides({ ...sides, [p.id]: ev.target.value as Side })}
-                >
-                  <option value="">not in it</option>
-                  <option value="changed">the change</option>
-                  <option value="untouched">as it is</option>
-                </select>
+                  onChange={(side) => setSides({ ...sides, [p.id]: side as Side })}
+                  options={SIDES}
+                />
               </li>
             ))}
           </ul>

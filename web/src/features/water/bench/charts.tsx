@@ -3,6 +3,8 @@ import { middle, verdict, type BenchMeasure, type BenchRow, type SetUp } from '@
 import { Bar, BarChart, Cell, ErrorBar, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { useGarden } from '../../../lib/garden-context';
+import { Unfold } from '../../../ui/unfold';
+import { Scroller } from '../../../ui/scroller';
 
 const LETTERS = 'ABCDEF';
 
@@ -170,36 +172,37 @@ const Measure = memo(function Measure({ m, rows, lines, many, best }: MeasurePro
 function Table({ rows }: { rows: readonly BenchRow[] }) {
   const { units } = useGarden();
   return (
-    <details className="mt-4">
-      <summary className="min-h-8 cursor-pointer text-soft">In figures</summary>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="In figures">
-        <table className="w-full min-w-xl text-left tabular-nums">
-          <thead>
-            <tr className="border-b border-line text-sm text-soft">
-              <th className="py-1 pr-3 font-normal">Set-up</th>
-              {MEASURES.map((m) => (
-                <th key={m.key} className="py-1 pr-3 font-normal">
-                  {titleOf(m, units)}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((r) => (
-              <tr key={r.setUp.name} className="border-b border-line">
-                <th scope="row" className="py-1 pr-3 font-semibold">
-                  {r.setUp.name}
-                </th>
+    <Unfold className="mt-4" look="quiet" title="In figures">
+      {() => (
+        <Scroller label="In figures">
+          <table className="w-full min-w-xl text-left tabular-nums">
+            <thead>
+              <tr className="border-b border-line text-sm text-soft">
+                <th className="py-1 pr-3 font-normal">Set-up</th>
                 {MEASURES.map((m) => (
-                  <td key={m.key} className="py-1 pr-3">
-                    {shown(m, r, units).mid.toFixed(m.digits)}
-                  </td>
+                  <th key={m.key} className="py-1 pr-3 font-normal">
+                    {titleOf(m, units)}
+                  </th>
                 ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-    </details>
+            </thead>
+            <tbody>
+              {rows.map((r) => (
+                <tr key={r.setUp.name} className="border-b border-line">
+                  <th scope="row" className="py-1 pr-3 font-semibold">
+                    {r.setUp.name}
+                  </th>
+                  {MEASURES.map((m) => (
+                    <td key={m.key} className="py-1 pr-3">
+                      {shown(m, r, units).mid.toFixed(m.digits)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Scroller>
+      )}
+    </Unfold>
   );
 }

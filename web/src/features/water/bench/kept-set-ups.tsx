@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { useWrite } from '../../../ui/use-write';
 import { benchesQuery } from '../queries';
 import { deleteBench, saveBench } from '../writes';
@@ -52,7 +53,7 @@ export function KeptSetUps({ place, now, onTake }: Props) {
             className="w-52"
             value={chosen}
             options={[['', 'choose'], ...own.map((b): [string, string] => [b.id, b.name])]}
-            onChange={(e) => take(e.target.value)}
+            onChange={take}
           />
           {chosen && (
             <Button

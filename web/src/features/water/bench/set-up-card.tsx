@@ -2,10 +2,11 @@ import { isPotted } from '@candid-leaf/core/records';
 import type { PlaceDto } from '@candid-leaf/contract';
 import { SCHOOLS, schoolsFor, type SetUp } from '@candid-leaf/core/water';
 import { X } from 'lucide-react';
-import { Button } from '../../../ui/button';
-import { SelectField, TextField } from '../../../ui/field';
+import { TextField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { ThePlaceIf } from './the-place-if';
+import { IconButton } from '../../../ui/icon-button';
 
 interface Props {
   letter: string;
@@ -39,19 +40,15 @@ export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
           maxLength={60}
           onChange={(e) => set({ name: e.target.value })}
         />
-        {onRemove && (
-          <Button look="quiet" className="px-3" aria-label={`Leave out ${value.name}`} onClick={onRemove}>
-            <X aria-hidden size={18} />
-          </Button>
-        )}
+        {onRemove && <IconButton icon={X} label={`Leave out ${value.name}`} onClick={onRemove} />}
       </div>
       <SelectField
         label="Habit"
         className="mt-2"
         value={value.strategy}
         options={strategiesFor(isPot)}
-        onChange={(e) => {
-          const strategy = e.target.value as SetUp['strategy'];
+        onChange={(chosen) => {
+          const strategy = chosen as SetUp['strategy'];
           const named = strategiesFor(isPot).find(([code]) => code === strategy)![1];
           const own = strategiesFor(isPot).some(([, words]) => words === value.name);
           const everyDays = strategy === 'timer' && value.everyDays == null ? { everyDays: USUAL_EVERY_DAYS } : {};

@@ -2,7 +2,7 @@ import { isPotted } from '@candid-leaf/core/records';
 import type { PlaceDto } from '@candid-leaf/contract';
 import type { SetUp } from '@candid-leaf/core/water';
 import { useFormat } from '../../../lib/garden-context';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 
 interface Props {
   place: PlaceDto;
@@ -27,7 +27,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
             ['', `${format.litres(place.volumeL ?? 10)}, as it is`],
             ...[5, 10, 15, 20, 30, 40, 60].map((l): [string, string] => [String(l), format.litres(l)]),
           ]}
-          onChange={(e) => set({ volumeL: numberOrAsIs(e.target.value) })}
+          onChange={(chosen) => set({ volumeL: numberOrAsIs(chosen) })}
         />
       ) : (
         <SelectField
@@ -38,7 +38,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
             ['0', 'none'],
             ['60', format.centimetres(6)],
           ]}
-          onChange={(e) => set({ mulchMm: numberOrAsIs(e.target.value) })}
+          onChange={(chosen) => set({ mulchMm: numberOrAsIs(chosen) })}
         />
       )}
       <SelectField
@@ -50,7 +50,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
           ['30', '30 %'],
           ['50', '50 %'],
         ]}
-        onChange={(e) => set({ shadePct: numberOrAsIs(e.target.value) })}
+        onChange={(chosen) => set({ shadePct: numberOrAsIs(chosen) })}
       />
       {isPot && (
         <SelectField
@@ -61,7 +61,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
             ['potting-mix', 'Potting mix'],
             ['porous-mix', 'Porous mix'],
           ]}
-          onChange={(e) => set({ texture: (e.target.value || null) as SetUp['texture'] })}
+          onChange={(chosen) => set({ texture: (chosen || null) as SetUp['texture'] })}
         />
       )}
     </div>

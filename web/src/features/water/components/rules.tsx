@@ -6,9 +6,10 @@ import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { CheckField } from '../../../ui/check-field';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 
 interface Props {
   place: PlaceDto;
@@ -30,7 +31,7 @@ export function Rules({ place, p, busy, onChange }: Props) {
         value={p.school}
         disabled={busy}
         options={p.schools.map((s) => [s, SCHOOLS[s].label])}
-        onChange={(e) => onChange({ school: e.target.value as SchoolCode })}
+        onChange={(chosen) => onChange({ school: chosen as SchoolCode })}
       />
       <AllowedDays allowedDays={p.watering.allowedDays} busy={busy} onChange={onChange} />
       <WeeklyCap key={p.watering.weeklyCapL} capL={p.watering.weeklyCapL ?? null} onChange={onChange} />
@@ -44,7 +45,7 @@ export function Rules({ place, p, busy, onChange }: Props) {
           ['damp', 'rather damp'],
           ['dry', 'rather dry'],
         ]}
-        onChange={(e) => onChange({ lean: (e.target.value || null) as PlaceWatering['lean'] })}
+        onChange={(chosen) => onChange({ lean: (chosen || null) as PlaceWatering['lean'] })}
       />
       <CheckField
         checked={p.watering.drierFinish ?? false}
@@ -62,7 +63,7 @@ export function Rules({ place, p, busy, onChange }: Props) {
           ['', 'none'],
           ...Array.from({ length: 8 }, (_, i): [string, string] => [String(i + 1), `outlet ${i + 1}`]),
         ]}
-        onChange={(e) => onChange({ timerZone: e.target.value ? Number(e.target.value) : null })}
+        onChange={(chosen) => onChange({ timerZone: chosen ? Number(chosen) : null })}
       />
       <BucketTest place={place} busy={busy} onFlow={(flow) => onChange({}, flow)} />
     </Panel>
@@ -150,25 +151,26 @@ function BucketTest({ place, busy, onFlow }: { place: PlaceDto; busy: boolean; o
   const flow = seconds !== null && seconds > 0 ? Math.round(flowFromBucket(BUCKET_L, seconds)) : null;
   const odd = flow !== null && flow > MOST_FLOW_L_H;
   return (
-    <details>
-      <summary className="min-h-8 cursor-pointer font-semibold">
-        Flow: {place.flowLPerH ? `${format.litres(place.flowLPerH)} an hour` : 'not known'}
-      </summary>
-      <p className="mt-1 text-sm text-soft">
-        Let everything that waters this place run into a bucket: how many seconds until {format.litres(BUCKET_L)} are in
-        it?
-      </p>
-      <div className="mt-2 flex items-end gap-2">
-        <MeasuredInput label="Time to fill it" quantity="seconds" min={0} value={seconds} onChange={setSeconds} />
-        <Button disabled={busy || flow === null || odd} onClick={() => flow && onFlow(flow)}>
-          Keep
-        </Button>
-      </div>
-      {flow !== null && (
-        <p role="status" className="mt-1 text-sm">
-          {odd ? 'That is more than a fire hose gives: are those seconds?' : `${format.litres(flow)} an hour.`}
-        </p>
+    <Unfold look="act" title={`Flow: ${place.flowLPerH ? `${format.litres(place.flowLPerH)} an hour` : 'not known'}`}>
+      {() => (
+        <>
+          <p className="mt-1 text-sm text-soft">
+            Let everything that waters this place run into a bucket: how many seconds until {format.litres(BUCKET_L)}{' '}
+            are in it?
+          </p>
+          <div className="mt-2 flex items-end gap-2">
+            <MeasuredInput label="Time to fill it" quantity="seconds" min={0} value={seconds} onChange={setSeconds} />
+            <Button disabled={busy || flow === null || odd} onClick={() => flow && onFlow(flow)}>
+              Keep
+            </Button>
+          </div>
+          {flow !== null && (
+            <p role="status" className="mt-1 text-sm">
+              {odd ? 'That is more than a fire hose gives: are those seconds?' : `${format.litres(flow)} an hour.`}
+            </p>
+          )}
+        </>
       )}
-    </details>
+    </Unfold>
   );
 }

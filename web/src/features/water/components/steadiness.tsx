@@ -22,7 +22,7 @@ export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
   if (known.length === 0) return null;
   return (
     <Panel label="How steady the water is">
-      <Unfold open={wide} look="min-h-6 cursor-pointer font-head text-xl font-semibold" title="How steady the water is">
+      <Unfold open={wide} look="head" title="How steady the water is">
         {() => (
           <>
             <ul className="mt-1 divide-y divide-line">

@@ -5,10 +5,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { gardenViewQuery } from '../../garden/queries';
 import { useRecordOnce } from '../../records/components/use-record-once';
+import { Unfold } from '../../../ui/unfold';
 
 /** Two weights teach a pot: soaked and drained, and at the first droop. From then on a scale tells the water left. */
 export function TeachWeight({ place }: { place: PlaceDto }) {
@@ -19,30 +20,33 @@ export function TeachWeight({ place }: { place: PlaceDto }) {
   const chosen = plantId || plants[0]?.plant.id;
   if (!chosen) return null;
   return (
-    <details className="rounded-2xl border border-line bg-card p-4">
-      <summary className="min-h-8 cursor-pointer font-head text-lg font-semibold">Teach a pot its weight</summary>
-      <p className="mt-1 max-w-prose text-soft">
-        Two weighings, once: then a lift on the scale tells the water left more surely than a finger.
-      </p>
-      {plants.length > 1 && (
-        <SelectField
-          label="Pot"
-          className="mt-2 max-w-64"
-          value={chosen}
-          options={plants.map((p) => [p.plant.id, p.plant.name])}
-          onChange={(e) => setPlantId(e.target.value)}
-        />
+    <Unfold className="rounded-2xl border border-line bg-card p-4" look="head" title="Teach a pot its weight">
+      {() => (
+        <>
+          <p className="mt-1 max-w-prose text-soft">
+            Two weighings, once: then a lift on the scale tells the water left more surely than a finger.
+          </p>
+          {plants.length > 1 && (
+            <SelectField
+              label="Pot"
+              className="mt-2 max-w-64"
+              value={chosen}
+              options={plants.map((p) => [p.plant.id, p.plant.name])}
+              onChange={setPlantId}
+            />
+          )}
+          <ol className="mt-2 grid gap-4 sm:grid-cols-2">
+            <Weighing
+              key={`${chosen} drained`}
+              step="1. Soak it, let it drain for an hour, weigh it"
+              state="drained"
+              plantId={chosen}
+            />
+            <Weighing key={`${chosen} dry`} step="2. Weigh it at the first droop" state="dry" plantId={chosen} />
+          </ol>
+        </>
       )}
-      <ol className="mt-2 grid gap-4 sm:grid-cols-2">
-        <Weighing
-          key={`${chosen} drained`}
-          step="1. Soak it, let it drain for an hour, weigh it"
-          state="drained"
-          plantId={chosen}
-        />
-        <Weighing key={`${chosen} dry`} step="2. Weigh it at the first droop" state="dry" plantId={chosen} />
-      </ol>
-    </details>
+    </Unfold>
   );
 }
 

@@ -9,7 +9,7 @@ import { asInput } from '../../../lib/as-input';
 import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
-import { SelectField } from '../../../ui/field';
+import { SelectField } from '../../../ui/select-field';
 import { Panel } from '../../../ui/panel';
 import { Empty, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
@@ -62,7 +62,7 @@ function Choose({ view }: { view: GardenView }) {
               className="w-full sm:w-64"
               value={chosen.place.id}
               options={usable.map((p) => [p.place.id, p.place.name])}
-              onChange={(e) => setParams({ place: e.target.value }, { replace: true, preventScrollReset: true })}
+              onChange={(chosen) => setParams({ place: chosen }, { replace: true, preventScrollReset: true })}
             />
           }
         />
@@ -117,7 +117,7 @@ function Bench({ on: { place }, plant, chooser }: { on: PlaceOnView; plant: Plan
             className="w-28"
             value={String(years)}
             options={YEARS.map((y) => [String(y), String(y)])}
-            onChange={(e) => change({ years: Number(e.target.value) })}
+            onChange={(chosen) => change({ years: Number(chosen) })}
           />
         )}
         <KeptSetUps place={place} onTake={setTried} now={tried} />
