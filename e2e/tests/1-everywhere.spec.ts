@@ -75,7 +75,11 @@ for (const [where, viewport, look] of [
 ] as const)
   test(`no view has an accessibility violation or runs sideways: ${where}, ${look}`, async ({ browser }) => {
     test.setTimeout(300_000); // each view is looked at element by element
-    const context = await browser.newContext({ viewport, colorScheme: look === 'dark' ? 'dark' : 'light' });
+    const context = await browser.newContext({
+      viewport,
+      hasTouch: where === 'phone',
+      colorScheme: look === 'dark' ? 'dark' : 'light',
+    });
     if (look === 'sun') await context.addInitScript(() => localStorage.setItem('candid-leaf:look', 'sun'));
     const page = await context.newPage();
     const problems: string[] = [];

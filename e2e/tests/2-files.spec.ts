@@ -17,7 +17,7 @@ test('a notebook of somebody else’s comes in: looked at, its units chosen, tri
   await panel
     .getByLabel('Choose a CSV file')
     .setInputFiles(csv('Day;Plant;Amount\n16.7.2026;Red one;1,5\n17.7.2026;red one;2\n17.7.2026;Blue one;2\n'));
-  await expect(panel.getByLabel('What it holds')).toHaveText('Watering');
+  await expect(panel.getByLabel('What it holds')).toHaveText('Waterings');
   await expect(panel.getByLabel('Days are written')).toHaveText('day, month, year');
   await expect(panel.getByLabel('Decimals have')).toHaveText('a comma: 1,5');
   await choose(panel, 'Unit of Water for each plant', 'US gal');

@@ -128,7 +128,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await expect(page.getByText('None of 2026 stands any more.')).toBeVisible();
   await page.getByLabel('What to change').fill('Water twice a week in August.');
   await page.getByRole('checkbox', { name: /^String/ }).check();
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('Kept for next year.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Close 2026' }).click();
   await expect(page.getByText('Closed on 5 November 2026.')).toBeVisible();

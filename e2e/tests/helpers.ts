@@ -150,7 +150,8 @@ export async function ofPlace(page: Page, place: string, item: string): Promise<
 /** Chooses one of a list by its words: from the device's own where a finger points, else from the one that opens. */
 export async function choose(scope: Page | Locator, label: string, words: string): Promise<void> {
   const page = 'page' in scope ? scope.page() : scope;
-  const field = scope.getByLabel(label, { exact: true });
+  // a region may have the same name
+  const field = scope.getByLabel(label, { exact: true }).and(scope.locator('select, button'));
   if ((await field.evaluate((el) => el.tagName)) === 'SELECT') {
     await field.selectOption({ label: words });
     return;

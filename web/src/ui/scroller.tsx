@@ -17,7 +17,7 @@ const barLook =
 export function Scroller({ label, className, children }: Props) {
   return (
     <ScrollArea.Root type="auto" className="relative max-w-full overflow-hidden">
-      <ScrollArea.Viewport tabIndex={0} role="region" aria-label={label} className={clsx('w-full pb-1', className)}>
+      <ScrollArea.Viewport tabIndex={0} role="group" aria-label={label} className={clsx('w-full pb-1', className)}>
         {children}
       </ScrollArea.Viewport>
       {(['horizontal', 'vertical'] as const).map((o) => (

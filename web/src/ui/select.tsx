@@ -54,7 +54,7 @@ const keyOf = (value: string): string => (value === '' ? NONE : value);
 function OfTheTheme({ value, onChange, options, narrow, disabled, ref, ...rest }: SelectProps) {
   const choose = (key: string): void => {
     const chosen = options.find(([v]) => keyOf(v) === key);
-    if (chosen && chosen[0] !== value) onChange(chosen[0]);
+    if (chosen) onChange(chosen[0]);
   };
   return (
     <Parts.Root value={keyOf(value)} onValueChange={choose} disabled={disabled ?? false}>
@@ -67,7 +67,8 @@ function OfTheTheme({ value, onChange, options, narrow, disabled, ref, ...rest }
           !narrow && 'w-full',
         )}
       >
-        <span className="min-w-0 truncate">
+        {/* a long choice is cut, and never widens the page */}
+        <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>
           <Parts.Value>{options.find(([v]) => v === value)?.[1] ?? ''}</Parts.Value>
         </span>
         <ChevronDown aria-hidden size={18} className="shrink-0 text-leaf" />

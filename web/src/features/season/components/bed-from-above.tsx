@@ -81,7 +81,7 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
   );
   return (
     <figure className="mt-2">
-      <Scroller label="The bed from above">
+      <Scroller label={`${place.name}, drawn from above`}>
         {onMove ? (
           <Mover onMove={move} step={step}>
             {drawn}
