@@ -64,7 +64,7 @@ export interface PlantingOnView {
 /** One kind's year. */
 export interface YearLine {
   label: string;
-  bands: (Band & { title: string; text: string })[];
+  bands: (Band & { title: string; text: string; /** how it came about */ how: string })[];
 }
 
 /** A plant of a season: where it stood, from when to when, and how it ended. */

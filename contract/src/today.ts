@@ -1,6 +1,7 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { Day } from '@candid-leaf/core/units';
 import { FINITE, type Part } from '@candid-leaf/core/records';
+import type { OrderReckoned } from '@candid-leaf/core/water';
 import { IsISO8601, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsId } from './id.js';
 
@@ -65,6 +66,8 @@ export interface TaskDto {
   remedy: RemedyCode | null;
   /** for each plant */
   dose: Dose | null;
+  /** of water by the plan: what the dose was made of, and how many plants get it */
+  made?: { of: OrderReckoned; plants: number };
   /** it is answered by what a finger says of the place's soil, and not ticked */
   feel?: true;
   /** a walk along the place: why, and where it begins to look */

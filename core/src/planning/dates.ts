@@ -24,10 +24,25 @@ export const DATE_KINDS = [
 ] as const;
 export type DateKind = (typeof DATE_KINDS)[number];
 
+/** What a date is counted from. */
+export type CountedFrom = 'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth';
+
+/** How a band came about. */
+export interface Counted {
+  from: CountedFrom;
+  /** the days counted from, the earliest and the latest; null where it is a part of the year */
+  on: readonly [Day, Day] | null;
+  /** so many days on (below 0: before), at the least and at the most */
+  days: readonly [number, number];
+  /** of ripeness by warmth, °C·d: what the kind needs, what it has had, and what a day brings of late */
+  warmth?: { needed: number; had: number; aDay: number };
+}
+
 export interface Band {
   what: DateKind;
   from: Day;
   to: Day;
+  of: Counted;
   /** the day it was done, where it is written down */
   done?: Day;
 }
@@ -107,52 +122,63 @@ export function yearDates(q: DatesQuestion): YearDates {
   const end = q.mode === 'warm' ? frosts.first : null;
   const second = q.second && end ? secondWindow(end, days) : null;
   const window = second?.out ?? plantingWindow(q, frosts.last);
-  const band = (what: DateKind, from: Day, to: Day, done?: Day | null): Band => ({
+  /** Days on from some days, the earliest and the latest; where it was done, that day. */
+  const band = (what: DateKind, of: Counted & { on: readonly [Day, Day] }, done?: Day | null): Band => ({
     what,
-    from,
-    to,
+    from: done ?? addDays(of.on[0], of.days[0]),
+    to: done ?? addDays(of.on[1], of.days[1]),
+    of,
     ...(done ? { done } : {}),
   });
+  const both = (day: Day): readonly [Day, Day] => [day, day];
   const [raisedLeast, raisedMost] = second ? SECOND_RAISED : RAISED_DAYS[crop];
   const sown = q.sownOn ?? null;
   const planted = q.plantedOn ?? null;
   const [out, outTo] = planted
     ? [planted, planted]
     : whenRaised(window, sown && addDays(sown, raisedLeast), second !== null);
-  const bands: Band[] = [
-    band('sow', sown ?? addDays(window[0], -raisedMost), sown ?? addDays(window[0], -raisedLeast), sown),
-    band(
-      'pot-on',
-      addDays(sown ?? addDays(window[0], -raisedMost), POT_ON_DAYS[0]),
-      addDays(sown ?? addDays(window[0], -raisedLeast), POT_ON_DAYS[1]),
-    ),
-    band('harden', addDays(out, -HARDEN_DAYS[1]), addDays(out, -1)),
-    band('plant-out', out, outTo, planted),
-    band('mulch', addDays(out, MULCH_DAYS[0]), addDays(outTo, MULCH_DAYS[1])),
-  ];
+  const sow = band('sow', { from: 'planting-out', on: both(window[0]), days: [-raisedMost, -raisedLeast] }, sown);
   const first = firstFruit(q, days, out, outTo);
-  const picked = q.pickedOn ?? null;
-  bands.push(band('first-fruit', picked ?? first.from, picked ?? first.to, picked));
+  const bands: Band[] = [
+    sow,
+    band('pot-on', { from: 'sowing', on: [sow.from, sow.to], days: POT_ON_DAYS }),
+    band('harden', { from: 'planting-out', on: both(out), days: [-HARDEN_DAYS[1], -1] }),
+    {
+      what: 'plant-out',
+      from: out,
+      to: outTo,
+      of:
+        sown && (second || out > window[0])
+          ? { from: 'sowing', on: both(sown), days: [raisedLeast, daysBetween(sown, outTo)] }
+          : outFrom(q, frosts.last, second ? end : null, window),
+      ...(planted ? { done: planted } : {}),
+    },
+    band('mulch', { from: 'planting-out', on: [out, outTo], days: MULCH_DAYS }),
+    band('first-fruit', first, q.pickedOn),
+  ];
+  const scatter = [-FROST_SCATTER, FROST_SCATTER] as const;
   if (frosts.last && q.mode === 'warm')
-    bands.push(band('last-frost', addDays(frosts.last, -FROST_SCATTER), addDays(frosts.last, FROST_SCATTER)));
+    bands.push(band('last-frost', { from: 'frost-days', on: both(frosts.last), days: scatter }));
   if (end) {
-    bands.push(band('first-frost', addDays(end, -FROST_SCATTER), addDays(end, FROST_SCATTER)));
-    const lastPlanting = addDays(end, -(days + BEFORE_FROST_DAYS));
-    if (lastPlanting >= out && !second) bands.push(band('last-planting', addDays(lastPlanting, -7), lastPlanting));
-    bands.push(band('last-feed', addDays(end, -LAST_FEED_BEFORE[0]), addDays(end, -LAST_FEED_BEFORE[1])));
+    const before = (what: DateKind, most: number, least: number): Band =>
+      band(what, { from: 'first-frost', on: both(end), days: [-most, -least] });
+    bands.push(band('first-frost', { from: 'frost-days', on: both(end), days: scatter }));
+    const least = days + BEFORE_FROST_DAYS;
+    if (addDays(end, -least) >= out && !second) bands.push(before('last-planting', least + 7, least));
+    bands.push(before('last-feed', ...LAST_FEED_BEFORE));
     if (crop === 'tomato') {
-      if (q.kind.habit === 'indeterminate' || !q.kind.habit)
-        bands.push(band('top', addDays(end, -TOP_BAND[0]), addDays(end, -TOP_BAND[1])));
+      if (q.kind.habit === 'indeterminate' || !q.kind.habit) bands.push(before('top', ...TOP_BAND));
       const by = secondSowing(end, q.kind.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
       // sown while the first crop is still raised it would be no second one
-      if (by > addDays(outTo, RAISED_DAYS.tomato[0])) bands.push(band('second-sowing', addDays(by, -10), by));
+      if (by > addDays(outTo, RAISED_DAYS.tomato[0]))
+        bands.push(before('second-sowing', daysBetween(by, end) + SECOND_BAND_DAYS, daysBetween(by, end)));
     }
   }
   const fits = end ? daysBetween(out, end) - BEFORE_FROST_DAYS : Infinity;
   return {
     bands: bands.sort((a, b) => (a.from === b.from ? 0 : a.from < b.from ? -1 : 1)),
     tooLong: days > fits ? { fits } : null,
-    by: first.by,
+    by: first.from === 'warmth' ? 'degree-days' : 'days',
   };
 }
 
@@ -175,6 +201,15 @@ function whenRaised(window: readonly [Day, Day], raised: Day | null, second: boo
   const from = second || raised > window[0] ? raised : window[0];
   const aWeekOn = addDays(from, 7);
   return [from, aWeekOn > window[1] ? aWeekOn : window[1]];
+}
+
+/** What the window of planting out was counted from; a second crop goes out so long before the first frost that it ripens. */
+function outFrom(q: DatesQuestion, lastFrost: Day | null, end: Day | null, window: readonly [Day, Day]): Counted {
+  if (end)
+    return { from: 'first-frost', on: [end, end], days: [daysBetween(end, window[0]), daysBetween(end, window[1])] };
+  if (lastFrost && q.mode === 'warm')
+    return { from: 'last-frost', on: [lastFrost, lastFrost], days: AFTER_FROST_DAYS[q.kind.crop] };
+  return { from: 'season', on: null, days: [0, 0] };
 }
 
 /** When one may expect to plant out. */
@@ -202,28 +237,21 @@ const inSeason = (season: GrowingYear, monthDay: string): Day => {
  * The first ripe fruit. Before it is set out: by the packet's days. After: what warmth it has had by now counts, and the rest comes at the rate of
  * the newest two weeks (with what is foreseen); what is uncertain shrinks as the day nears.
  */
-function firstFruit(
-  q: DatesQuestion,
-  days: number,
-  out: Day,
-  outTo: Day,
-): { from: Day; to: Day; by: 'days' | 'degree-days' } {
+function firstFruit(q: DatesQuestion, days: number, out: Day, outTo: Day): Counted & { on: readonly [Day, Day] } {
   const margin = Math.round(days * MATURITY_SHARE);
   const had = q.plantedOn && q.weather ? warmthSince(q.weather, out, q.today) : null;
-  if (had === null) return { from: addDays(out, days - margin), to: addDays(outTo, days + margin), by: 'days' };
+  if (had === null) return { from: 'planting-out', on: [out, outTo], days: [days - margin, days + margin] };
   const needed = days * USUAL_DEGREE_DAYS;
   const left = needed - had.sum;
+  const warmth = { needed, had: had.sum, aDay: had.rate };
   if (left <= 0) {
     const on = had.reached(needed);
-    return { from: on, to: on, by: 'degree-days' };
+    return { from: 'warmth', on: [on, on], days: [0, 0], warmth };
   }
   const more = left / had.rate;
   const spread = Math.max(3, more * MATURITY_SHARE + 2);
-  return {
-    from: addDays(q.today, Math.max(1, Math.round(more - spread))),
-    to: addDays(q.today, Math.round(more + spread)),
-    by: 'degree-days',
-  };
+  const ahead = [Math.max(1, Math.round(more - spread)), Math.round(more + spread)] as const;
+  return { from: 'warmth', on: [q.today, q.today], days: ahead, warmth };
 }
 
 function warmthSince(

@@ -1,5 +1,6 @@
+import { BASE_C } from '../climate/degree-days.js';
 import type { Formatter } from '../units/formatter.js';
-import type { Band, DateKind } from './dates.js';
+import type { Band, Counted, DateKind } from './dates.js';
 
 /** What stands on the year line. */
 export const DATE_WORDS: Record<DateKind, string> = {
@@ -22,4 +23,59 @@ export function bandInWords(b: Band, f: Formatter): string {
   if (b.done) return `done on ${f.day(b.done)}`;
   if (b.what === 'last-planting' || b.what === 'second-sowing') return `by ${f.day(b.to)}`;
   return b.from === b.to ? `on ${f.day(b.from)}` : `${f.day(b.from)} to ${f.day(b.to)}`;
+}
+
+const span = ([least, most]: readonly [number, number]): string => {
+  const [a, b] = [Math.abs(least), Math.abs(most)].sort((x, y) => x - y) as [number, number];
+  return a === b ? `${a} days` : `${a} to ${b} days`;
+};
+
+/** Why so long: what stands behind the days of each band. */
+const REASONS: Record<DateKind, string> = {
+  sow: 'so long it is raised under glass',
+  'pot-on': 'with the first true leaves it wants a larger pot',
+  'last-frost': 'frost days scatter so far from year to year',
+  harden: 'leaves raised indoors have to get used to sun and wind',
+  'plant-out': 'soil and nights have to follow',
+  mulch: 'the soil is warm by then, and the plant stands well above it',
+  'first-fruit': 'as its packet says, or as is usual for such a kind, a tenth sooner or later',
+  'last-planting': 'its days to ripeness, and two weeks before the frost',
+  'second-sowing': 'a month to raise it, its days to ripeness, and two weeks before the frost',
+  'last-feed': 'nitrogen after that makes leaves that no fruit has use for',
+  top: 'a flower that opens later ripens no fruit before the frost',
+  'first-frost': 'frost days scatter so far from year to year',
+};
+
+/** How a date came about: "7 to 28 days after the last frost, 30 April: soil and nights have to follow." */
+export function bandReckoned({ what, of, done }: Band, f: Formatter): string {
+  if (done) return `It is written down: ${f.day(done)}.`;
+  const [on, until] = of.on ?? [];
+  const day = on === undefined ? '' : on === until ? f.day(on) : `${f.day(on)} to ${f.day(until!)}`;
+  const counted = `${span(of.days)} ${of.days[1] <= 0 ? 'before' : 'after'}`;
+  switch (of.from) {
+    case 'frost-days':
+      return `${day} by the settings of the garden, ${Math.abs(of.days[1])} days to each side: ${REASONS[what]}.`;
+    case 'season':
+      return 'No frost day is known here: it is the part of the year in which one usually plants out.';
+    case 'warmth':
+      return warmthReckoned(of.warmth!, of.days[1] > 0, f);
+    case 'last-frost':
+      return `${counted} the last frost, ${day}: ${REASONS[what]}.`;
+    case 'first-frost':
+      return what === 'plant-out'
+        ? `${counted} the first frost, ${day}: late enough to follow another crop, and time enough to ripen.`
+        : `${counted} the first frost, ${day}: ${REASONS[what]}.`;
+    case 'sowing':
+      return what === 'plant-out'
+        ? `Raised no sooner than ${of.days[0]} days after sowing, ${day}.`
+        : `${counted} sowing, ${day}: ${REASONS[what]}.`;
+    case 'planting-out':
+      return `${counted} planting out, ${day}: ${REASONS[what]}.`;
+  }
+}
+
+function warmthReckoned({ needed, had, aDay }: NonNullable<Counted['warmth']>, ahead: boolean, f: Formatter): string {
+  const needs = `the warmth above ${f.temperature(BASE_C)} that such a kind needs from planting out to ripe fruit`;
+  const share = (sum: number): string => `${Math.round((sum / needed) * 100)} %`;
+  return ahead ? `It has had ${share(had)} of ${needs}; a day brings ${share(aDay)} of late.` : `It has had ${needs}.`;
 }

@@ -12,6 +12,7 @@ export * from './flow.js';
 export * from './knowledge.js';
 export * from './measured.js';
 export * from './morning.js';
+export type { OrderPart, OrderReckoned } from './order.js';
 export * from './place-plan.js';
 export * from './plan.js';
 export * from './plan-rules.js';

@@ -7,11 +7,11 @@ import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
 import type { PlanRules } from './plan-rules.js';
 import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js';
-import { SCHOOLS } from './schools.js';
 import { dayNeed, demandOn, seasonClock } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
-import { type Settling, SETTLING_WHY, settlingMm, settlingOn } from './settling.js';
-import { missingMm, type Morning, refillMm, SCHOOL_STRATEGIES, wateringLimit } from './strategies.js';
+import { type Circumstances, decide, type Order, orderReckoned, type OrderReckoned } from './order.js';
+import { settlingOn } from './settling.js';
+import { missingMm, type Morning, wateringLimit } from './strategies.js';
 
 /** Days that a plan shows. */
 export const WEEK_DAYS = 7;
@@ -28,6 +28,8 @@ export interface PlanDay {
   steps: SoakSteps | null;
   /** what decided: in a few words, without amounts */
   why: string;
+  /** what the litres were made of; null where none are to be given */
+  of: OrderReckoned | null;
   rainMm: number;
   allowed: boolean;
   /** water left at the day's end by this plan, and if the counted rain does not come */
@@ -45,6 +47,8 @@ export interface PlannedWatering {
   /** share of the available water left on that morning */
   left: number;
   why: string;
+  /** what the litres were made of */
+  of: OrderReckoned | null;
 }
 
 /** How often and how much, as the plan goes on. */
@@ -114,6 +118,7 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
     mm: toTenth(r.ordered / r.day.soilM2),
     steps: r.ordered > 0 ? soakSteps(r.ordered, rules.flowLPerH, wettedM2(c, r, rules), c.place) : null,
     why: r.why,
+    of: r.of,
     rainMm: weather[i]!.rainMm,
     allowed: r.allowed,
     left: r.day.fractionAvailable,
@@ -157,6 +162,7 @@ function nextOf(list: readonly PlannedDay[]): PlannedWatering | null {
         laterL: next.later,
         left: next.leftInTheMorning,
         why: next.why,
+        of: next.of,
       }
     : null;
 }
@@ -186,15 +192,9 @@ export interface PlannedDay {
   allowed: boolean;
   limitMm: number;
   capped: boolean;
+  /** what the plan's litres were made of */
+  of: OrderReckoned | null;
 }
-
-/** A plant this close to wilting is watered whatever the school says, where watering is allowed (judgement). */
-const ALMOST_WILTING_LEFT = 0.15;
-/** So small a rest of a day's watering is not worth a second walk. */
-const REST_WORTH = 0.25;
-
-/** A second watering of less than this share of the day's use is not worth the walk. */
-const SECOND_WORTH = 0.1;
 
 /** Runs a plan (or given litres, day by day) through the weather. */
 export function runPlan(
@@ -225,100 +225,43 @@ export function runPlan(
     const given = i === 0 ? (start.givenL ?? 0) : 0;
     const allowed = isAllowed(w.date);
     const leftInTheMorning = Math.min(1, 1 - missingMm({ state, zone }) / zone.tawMm);
+    const morning: Morning = { state, zone, useMm, limitMm, since };
     let order: Order;
+    let circumstances: Circumstances | null = null;
     if (by !== 'plan') order = { mm: by[i]! / zone.soilM2, why: '' };
     else {
       let wait = 1;
       while (wait < WEEK_DAYS && i + wait < weather.length && !isAllowed(weather[i + wait]!.date)) wait++;
-      // use until the next morning on which watering is allowed, less the rain to count on
-      const rainMm = days.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.own.rainMm - 2), 0);
-      order = decide({ state, zone, useMm, limitMm, since }, rules, {
+      circumstances = {
         allowed,
         wait,
-        rainMm,
+        // until the next morning on which watering is allowed
+        rainMm: days.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.own.rainMm - 2), 0),
         held: start.held ? (i === 0 ? 'today' : 'until-limit') : null,
         leftInTheMorning,
         givenMm: given / zone.soilM2,
         settling: settlingOn(c.plant, w.date),
-      });
+      };
+      order = decide(morning, rules, circumstances);
     }
     let ordered = toPourable(order.mm * zone.soilM2);
     let later = Math.min(ordered, toPourable((order.laterMm ?? 0) * zone.soilM2));
     let { why } = order;
     const room = by === 'plan' ? (rules.weeklyCapL ?? Infinity) - recent.reduce((a, b) => a + b, 0) - given : Infinity;
+    const asked = ordered;
     const capped = ordered > room;
     if (capped) {
       ordered = Math.max(0, Math.floor(room * 10) / 10);
       later = Math.min(later, ordered);
       why = ordered > 0 ? 'the weekly limit leaves no more' : 'the weekly limit is used up';
     }
+    const of =
+      circumstances && ordered > 0 ? orderReckoned(morning, order, circumstances, ordered, asked - ordered) : null;
     const litres = given + ordered;
     recent.push(litres);
     if (recent.length >= WEEK_DAYS) recent.shift();
     const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wets } : NOTHING_GIVEN, null);
     since = litres > 0 ? 1 : since + 1;
-    return { day, given, ordered, later, leftInTheMorning, why, allowed, limitMm, capped };
+    return { day, given, ordered, later, leftInTheMorning, why, allowed, limitMm, capped, of };
   });
-}
-
-interface Order {
-  mm: number;
-  /** of it, for after midday */
-  laterMm?: number;
-  why: string;
-}
-
-interface Circumstances {
-  allowed: boolean;
-  /** mornings until one on which watering is allowed again */
-  wait: number;
-  rainMm: number;
-  held: 'today' | 'until-limit' | null;
-  leftInTheMorning: number;
-  givenMm: number;
-  /** just planted out: its own rhythm goes before the school's */
-  settling: Settling | null;
-}
-
-/** A second, small watering where even a full pot would not last the day, mm. */
-function secondWatering({ zone, useMm, limitMm }: Morning): number {
-  const mm = zone.isPot ? useMm - limitMm : 0;
-  return mm >= SECOND_WORTH * useMm ? mm : 0;
-}
-
-/** What this morning asks for, mm over the plant's soil; what the day has had already is taken off. */
-function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
-  if (!c.allowed) return { mm: 0, why: 'not a watering day' };
-  const m = { ...morning, useMm: Math.max(0, morning.useMm * c.wait - (morning.zone.isPot ? 0 : c.rainMm)) };
-  const due = missingMm(m) + m.useMm >= m.limitMm;
-  if (c.held === 'today' || (c.held && !due)) return { mm: 0, why: 'held back: the soil is to dry first' };
-  if (c.held) return { mm: refillMm(m), why: 'dry again by then' };
-  const ask = (now: Morning): number =>
-    c.settling ? settlingMm(now, c.settling) : SCHOOL_STRATEGIES[rules.school](now);
-  // rain that is expected to do it spares the walk
-  const asked = c.settling && c.rainMm >= missingMm(morning) + 1 ? 0 : ask(m);
-  const urgent = asked === 0 && c.leftInTheMorning < ALMOST_WILTING_LEFT;
-  const morningMm = urgent ? refillMm(m) : asked;
-  const secondMm = morningMm > 0 ? secondWatering(morning) : 0;
-  const mm = morningMm + secondMm;
-  const rest = mm - c.givenMm;
-  if (c.givenMm > 0) {
-    // somebody has watered today; only what is clearly missing is asked for
-    if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: 'watered today' };
-    return { mm: rest, laterMm: Math.min(rest, secondMm), why: 'more than was given is missing' };
-  }
-  const laterMm = secondMm;
-  if (urgent) return { mm, laterMm, why: 'close to wilting: sooner than the rhythm has it' };
-  if (mm > 0)
-    return {
-      mm,
-      laterMm,
-      why: c.settling
-        ? SETTLING_WHY[c.settling]
-        : c.wait > 1
-          ? 'would run short before the next watering day'
-          : SCHOOLS[rules.school].why,
-    };
-  const rainDoes = c.rainMm > 2 && ask({ ...m, useMm: morning.useMm * c.wait }) > 0;
-  return { mm: 0, why: rainDoes ? 'rain is expected to do it' : '' };
 }

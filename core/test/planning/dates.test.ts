@@ -1,6 +1,6 @@
 import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
 import fc from 'fast-check';
-import { bandInWords, yearDates, type DateKind, type DatesQuestion } from '../../src/planning/index.js';
+import { bandInWords, bandReckoned, yearDates, type DateKind, type DatesQuestion } from '../../src/planning/index.js';
 import { METRIC_FORMAT } from '../../src/units/index.js';
 import { growingYear, type SeasonMode } from '../../src/season/index.js';
 
@@ -140,6 +140,46 @@ describe('once it is set out, warmth decides', () => {
   });
 });
 
+describe('each date opens to how it came about', () => {
+  const how = (d: DatesQuestion, what: DateKind, format = METRIC_FORMAT) =>
+    bandReckoned(
+      yearDates(d).bands.find((b) => b.what === what)!,
+      format,
+    );
+  test.each<[DateKind, string]>([
+    ['sow', '42 to 56 days before planting out, 25 April'],
+    ['pot-on', '21 to 28 days after sowing, 28 February to 14 March'],
+    ['harden', '1 to 14 days before planting out, 25 April'],
+    ['plant-out', '7 to 28 days after the last frost, 18 April'],
+    ['mulch', '14 to 28 days after planting out, 25 April to 16 May'],
+    ['first-fruit', '67 to 83 days after planting out, 25 April to 16 May'],
+    ['last-frost', '18 April by the settings of the garden, 10 days to each side'],
+    ['last-planting', '89 to 96 days before the first frost, 28 October'],
+    ['second-sowing', '109 to 119 days before the first frost, 28 October'],
+    ['top', '40 to 60 days before the first frost, 28 October'],
+  ])('%s: %s', (what, told) => {
+    expect(how(q(), what)).toContain(`${told}: `);
+  });
+  test('late seedlings by their sowing, a second crop by the frost, and a garden without frost by the time of year', () => {
+    expect(how(q({ sownOn: '2026-05-10' }), 'plant-out')).toBe('Raised no sooner than 42 days after sowing, 10 May.');
+    expect(how(q({ sownOn: '2026-03-05' }), 'plant-out')).toContain('after the last frost');
+    expect(how(q({ second: true }), 'plant-out')).toContain('89 to 99 days before the first frost, 28 October');
+    expect(how(q({ garden: { latitude: 45 } }), 'plant-out')).toContain('No frost day is known here');
+    expect(how(q({ plantedOn: '2026-05-06' }), 'plant-out')).toBe('It is written down: 6 May.');
+  });
+  test('by warmth: what it has had and what a day brings, in shares, so that they need no unit', () => {
+    const weather = Array.from({ length: 40 }, (_, i) => ({
+      date: addDays('2026-05-06', i),
+      tMinC: 18,
+      tMaxC: 28,
+      rainMm: 0,
+    }));
+    // 40 days of 13 °C·d are 40 of the 75 days at 13 that the kind is reckoned with
+    const told = how(q({ plantedOn: '2026-05-06', today: '2026-06-14', weather }), 'first-fruit');
+    expect(told).toMatch(/^It has had 53 % of the warmth above 10\s°C .*a day brings 1 % of late\.$/);
+  });
+});
+
 test('for any garden and kind: real days, none ends before it begins, sow before harden before plant out before fruit', () => {
   fc.assert(
     fc.property(
@@ -149,22 +189,31 @@ test('for any garden and kind: real days, none ends before it begins, sow before
       fc.boolean(),
       fc.constantFrom('tomato' as const, 'pepper' as const),
       fc.integer({ min: 35, max: 180 }),
-      (latitude, year, mode, frost, crop, daysToMaturity) => {
+      fc.record({ second: fc.boolean(), sown: fc.option(fc.integer({ min: 0, max: 200 })) }),
+      (latitude, year, mode, frost, crop, daysToMaturity, { second, sown }) => {
         const garden = {
           ...(latitude < 0 ? SOUTH : NORTH),
           latitude,
           ...(frost ? {} : { lastFrost: null, firstFrost: null }),
         };
+        const season = growingYear(year, latitude, mode);
         const { bands } = yearDates(
           q({
             garden,
             mode,
-            season: growingYear(year, latitude, mode),
+            season,
+            second,
+            sownOn: sown === null ? null : addDays(season.from, sown),
             today: `${year}-02-29`.replace('02-29', '02-28'),
             kind: { crop, daysToMaturity },
           }),
         );
-        for (const b of bands) expect([isDay(b.from), isDay(b.to), b.from <= b.to]).toEqual([true, true, true]);
+        for (const b of bands) {
+          expect([isDay(b.from), isDay(b.to), b.from <= b.to]).toEqual([true, true, true]);
+          // what is told of how it came about gives the days that are told
+          if (b.of.on && !b.done)
+            expect([addDays(b.of.on[0], b.of.days[0]), addDays(b.of.on[1], b.of.days[1])]).toEqual([b.from, b.to]);
+        }
         const start = (what: DateKind) => bands.find((b) => b.what === what)!.from;
         expect(start('sow') < start('harden') && start('harden') < start('plant-out')).toBe(true);
         expect(start('plant-out') < start('first-fruit')).toBe(true);

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { SeasonView, YearLine } from '@candid-leaf/contract';
 import {
   bandInWords,
+  bandReckoned,
   DATE_WORDS,
   needsOf,
   type Band,
@@ -119,7 +120,12 @@ function linesOf(
     const bands = datesOf(s, year, kind, done).bands.filter(only);
     lines.set(label, {
       label,
-      bands: bands.map((b) => ({ ...b, title: DATE_WORDS[b.what], text: bandInWords(b, s.format) })),
+      bands: bands.map((b) => ({
+        ...b,
+        title: DATE_WORDS[b.what],
+        text: bandInWords(b, s.format),
+        how: bandReckoned(b, s.format),
+      })),
     });
   };
   for (const p of plantings)

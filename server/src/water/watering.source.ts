@@ -135,6 +135,7 @@ function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessmen
       litres,
       remedy: null,
       dose: { litres: next.litres },
+      ...(next.of ? { made: { of: next.of, plants: pour.plantIds.length } } : {}),
       cautions: [],
     },
   ];

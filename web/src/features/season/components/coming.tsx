@@ -1,6 +1,7 @@
 import type { SeasonView } from '@candid-leaf/contract';
 import { DATE_WORDS } from '@candid-leaf/core/planning';
 import { addDays } from '@candid-leaf/core/units';
+import { Explained } from '../../../ui/explained';
 import { Panel } from '../../../ui/panel';
 
 const WEEKS_AHEAD = 8;
@@ -25,7 +26,7 @@ export function Coming({ view: { lines, today } }: { view: SeasonView }) {
               <strong>{DATE_WORDS[b.what]}</strong>
               {b.what !== 'first-frost' && <span className="text-soft">, {b.kind}</span>}
             </span>
-            <span className="tabular-nums text-soft">{b.text}</span>
+            <Explained says={<span className="tabular-nums text-soft">{b.text}</span>}>{b.how}</Explained>
           </li>
         ))}
       </ul>

@@ -3,6 +3,7 @@ import { DATE_WORDS } from '@candid-leaf/core/planning';
 import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { format as inForm, parseISO } from 'date-fns';
+import { Explained } from '../../../ui/explained';
 import { laneOf } from '../lanes';
 import { Unfold } from '../../../ui/unfold';
 import { Scroller } from '../../../ui/scroller';
@@ -75,7 +76,9 @@ export function YearLine({ view }: { view: SeasonView }) {
                       <th scope="row" className="pr-4 font-semibold">
                         {DATE_WORDS[b.what]}
                       </th>
-                      <td className="tabular-nums">{b.text}</td>
+                      <td className="tabular-nums">
+                        <Explained says={b.text}>{b.how}</Explained>
+                      </td>
                     </tr>
                   )),
                 )}

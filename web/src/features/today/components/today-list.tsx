@@ -12,6 +12,7 @@ import { Panel } from '../../../ui/panel';
 import { Unfold } from '../../../ui/unfold';
 import { useWide } from '../../../ui/use-wide';
 import { useWrite } from '../../../ui/use-write';
+import { LitresOpened } from '../../water/components/litres-opened';
 import { SoilFeel } from '../../records/components/soil-feel';
 import { Budget } from './budget';
 import { Picks } from './picks';
@@ -124,7 +125,11 @@ function Task({ task, short }: { task: TaskDto; short: boolean }) {
         <div className="min-w-0 flex-1">
           <p className="font-semibold">
             {task.title}
-            {dose && <span className="font-normal tabular-nums">: {dose}</span>}
+            {dose && (
+              <span className="font-normal tabular-nums">
+                : <LitresOpened says={dose} of={task.made?.of} plants={task.made?.plants ?? 1} />
+              </span>
+            )}
           </p>
           <p className="text-sm text-soft">
             {task.where}. {sentence(task.why)}

@@ -11,6 +11,7 @@ import { useWrite } from '../../../ui/use-write';
 import { percent } from '../../../ui/water-left';
 import { RecordSheet } from '../../records/components/record-sheet';
 import { doTask, undoTask } from '../../today/writes';
+import { LitresOpened } from './litres-opened';
 import { overAll, weekOf, withoutRain, type PlaceDay, type PourOnDay } from '../week-of';
 
 /** The week of a place in sentences and days. */
@@ -106,7 +107,11 @@ function PourLine({ x: { pour, day, litres }, named }: { x: PourOnDay; named: bo
           <p className="flex flex-wrap items-center gap-x-2">
             <Droplets aria-hidden size={18} className="text-rain" />
             {named && <span>{pour.speaker}</span>}
-            <strong className="tabular-nums">{format.litres(litres)}</strong>
+            <LitresOpened
+              says={<strong className="tabular-nums">{format.litres(litres)}</strong>}
+              of={day.of}
+              plants={pour.plants.length}
+            />
             <span className="tabular-nums">{stepsInWords(day)}</span>
           </p>
         ) : (

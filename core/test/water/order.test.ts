@@ -1,0 +1,89 @@
+import fc from 'fast-check';
+import type { WeatherDay } from '../../src/climate/index.js';
+import type { PlantCase } from '../../src/records/index.js';
+import { addDays } from '../../src/units/index.js';
+import { type OrderPart, type PlanRules, planWeek, SCHOOL_CODES, startOf } from '../../src/water/index.js';
+import { aCase, ASOF } from '../helpers.js';
+
+const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
+const pot = { kind: 'container', texture: 'potting-mix', volumeL: 14 } as const;
+const week = (rainMm = 0, tMaxC = 28): WeatherDay[] =>
+  Array.from({ length: 7 }, (_, i) => ({ date: addDays(ASOF, i + 1), tMinC: 16, tMaxC, rainMm }));
+
+interface Given {
+  place?: PlantCase['place'];
+  rules?: Partial<PlanRules>;
+  weather?: WeatherDay[];
+  fraction?: number;
+  givenL?: number;
+}
+const days = ({ place = bed, rules = {}, weather = week(), fraction = 0.5, givenL = 0 }: Given) =>
+  planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 4, givenL }, weather, {
+    school: 'by-need',
+    how: 'drip',
+    flowLPerH: 4,
+    ...rules,
+  }).days;
+const first = (g: Given) => days(g).find((d) => d.litres > 0)!;
+const part = (g: Given, what: OrderPart): number => first(g).of!.parts.find((p) => p.what === what)?.litres ?? 0;
+
+describe('what the litres of a day were made of', () => {
+  it('adds up to what is to be given, whatever the school, the place, the cap, the weather and what was given', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          place: fc.constantFrom<PlantCase['place'][]>(bed, pot, { ...pot, volumeL: 5 }),
+          rules: fc.record({
+            school: fc.constantFrom(...SCHOOL_CODES),
+            weeklyCapL: fc.option(fc.integer({ min: 1, max: 9 })),
+            allowedDays: fc.option(fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 6 })),
+          }),
+          weather: fc.tuple(fc.integer({ min: 0, max: 9 }), fc.integer({ min: 18, max: 38 })).map((w) => week(...w)),
+          fraction: fc.double({ min: 0.1, max: 1, noNaN: true }),
+          givenL: fc.constantFrom(0, 0.4, 2),
+        }),
+        (g) => {
+          for (const d of days(g)) {
+            if (d.litres === 0) expect(d.of).toBeNull();
+            else {
+              expect(d.of!.parts.reduce((sum, p) => sum + p.litres, 0)).toBeCloseTo(d.litres, 1);
+              // to an amount one can pour, and no more than that
+              const rounded = d.of!.parts.find((p) => p.what === 'rounding')?.litres ?? 0;
+              expect(Math.abs(rounded)).toBeLessThanOrEqual(0.1 * Math.max(1, d.litres));
+            }
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
+
+  it('of a bed by need: what is missing to full, and nothing else to speak of', () => {
+    const { of } = first({ fraction: 0.5 });
+    expect(of!.parts.map((p) => p.what).filter((w) => w !== 'rounding')).toEqual(['missing']);
+    expect(part({ fraction: 0.5 }, 'missing')).toBeCloseTo((1 - of!.left) * of!.inReachL, 6);
+    // found above its limit, it is watered for what the day will use
+    const due = days({ fraction: 0.95, weather: week(0, 36) }).find((d) => d.litres > 0)!.of!;
+    expect(due.left).toBeGreaterThan(due.limitLeft);
+    expect(due.left * due.inReachL - due.useL).toBeLessThanOrEqual(due.limitLeft * due.inReachL + 1e-9);
+  });
+
+  it('a pot gets a tenth more, so that salts leave; a small one in heat a second time after midday', () => {
+    expect(part({ place: pot }, 'salts')).toBeCloseTo(part({ place: pot }, 'missing') / 10, 6);
+    expect(part({ place: { ...pot, volumeL: 5 }, weather: week(0, 37) }, 'midday')).toBeGreaterThan(0);
+    expect(part({ place: bed }, 'salts')).toBe(0);
+  });
+
+  it('names what the school takes off, what was given, and what the cap keeps back', () => {
+    const half: Given = { rules: { school: 'half-often' } };
+    expect(part(half, 'rule')).toBeCloseTo(-part(half, 'missing') / 2, 6);
+    expect(part({ givenL: 1, fraction: 0.2 }, 'given')).toBeCloseTo(-1, 9);
+    expect(part({ rules: { weeklyCapL: 2 }, fraction: 0.2 }, 'cap')).toBeLessThan(-1);
+  });
+
+  it('tells the rain that is counted on in a bed, and none in a pot', () => {
+    const rules = { school: 'daily' as const };
+    expect(first({ rules, weather: week(5) }).of!.rainL).toBeCloseTo(3 * 0.25, 9);
+    expect(first({ rules, weather: week(5), place: pot }).of!.rainL).toBe(0);
+  });
+});

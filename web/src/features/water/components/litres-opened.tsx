@@ -1,0 +1,73 @@
+import type { OrderPart, OrderReckoned } from '@candid-leaf/core/water';
+import type { ReactNode } from 'react';
+import { useFormat } from '../../../lib/garden-context';
+import { Explained } from '../../../ui/explained';
+import { percent } from '../../../ui/water-left';
+
+const PART_WORDS: Record<OrderPart, string> = {
+  missing: 'missing to full',
+  salts: 'a tenth more, so that salts leave the pot',
+  rule: 'by the chosen way of watering',
+  midday: 'a small second one after midday',
+  given: 'given that day already',
+  cap: 'kept back by the weekly limit',
+  rounding: 'to an amount one can pour',
+};
+
+interface Props {
+  says: ReactNode;
+  of: OrderReckoned | null | undefined;
+  /** how many plants get it */
+  plants: number;
+}
+
+/** Litres that are to be given; they open to what they were made of. */
+export function LitresOpened({ says, of, plants }: Props) {
+  const format = useFormat();
+  if (!of) return says;
+  const sum = of.parts.reduce((total, p) => total + p.litres, 0);
+  return (
+    <Explained says={says}>
+      <p>
+        That morning <strong className="tabular-nums">{percent(of.left)}</strong> is left of{' '}
+        {format.litres(of.inReachL)} that its roots can reach.{' '}
+        {`${of.days === 1 ? 'That day' : `In the ${of.days} days until it may be watered again`} about ${format.litres(of.useL)} ${
+          of.rainL > 0 ? `are used, less ${format.litres(of.rainL)} of rain` : 'are used'
+        }; the soil is to keep ${percent(of.limitLeft)}.`}
+      </p>
+      <table className="mt-2 w-full text-sm tabular-nums">
+        <caption className="text-left text-soft">{plants > 1 ? 'For each plant' : 'For this plant'}</caption>
+        <tbody>
+          {of.parts.map((p) => (
+            <tr key={p.what}>
+              <th scope="row" className="pr-3 text-left font-normal">
+                {PART_WORDS[p.what]}
+              </th>
+              <td className="text-right whitespace-nowrap">
+                {p.litres < 0 ? '−' : '+'} {format.litres(Math.abs(p.litres))}
+              </td>
+            </tr>
+          ))}
+          <tr className="border-t border-line font-semibold">
+            <th scope="row" className="pr-3 text-left font-semibold">
+              to give
+            </th>
+            <td className="text-right whitespace-nowrap">{format.litres(sum)}</td>
+          </tr>
+          {plants > 1 && (
+            <tr>
+              <th scope="row" className="pr-3 text-left font-normal">
+                for {plants} plants
+              </th>
+              <td className="text-right whitespace-nowrap">{format.litres(sum * plants)}</td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+      <p className="mt-2 text-sm text-soft">
+        {plants > 1 && 'The driest of them speaks for all. '}From the waterings, the weather and the forecast recorded
+        here, day by day by the method of FAO-56.
+      </p>
+    </Explained>
+  );
+}
