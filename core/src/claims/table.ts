@@ -252,6 +252,6 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
   works: 'It works',
   partly: 'It helps in part',
   'no-evidence': 'Nothing shows that it helps',
-  no: 'It does not',
-  harmful: 'It does harm',
+  no: 'Not so',
+  harmful: 'Going by it does harm',
 };

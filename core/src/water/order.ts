@@ -1,5 +1,5 @@
 import type { PlanRules } from './plan-rules.js';
-import { SCHOOLS } from './schools.js';
+import { whyDue } from './schools.js';
 import { type Settling, SETTLING_WHY, settlingMm } from './settling.js';
 import { missingMm, type Morning, refillMm, SCHOOL_STRATEGIES } from './strategies.js';
 
@@ -72,7 +72,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
         ? SETTLING_WHY[c.settling]
         : c.wait > 1
           ? 'would run short before the next watering day'
-          : SCHOOLS[rules.school].why,
+          : whyDue(rules.school, SCHOOL_STRATEGIES[rules.school]({ ...m, useMm: 0 }) > 0),
     };
   const rainDoes = c.rainMm > 2 && ask({ ...m, useMm: morning.useMm * c.wait }) > 0;
   return { mm: 0, why: rainDoes ? 'rain is expected to do it' : '' };

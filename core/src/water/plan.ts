@@ -148,7 +148,7 @@ const wettedM2 = (c: PlannedCase, r: PlannedDay, rules: PlanRules): number =>
 const total = (list: readonly PlannedDay[]): number => list.reduce((sum, r) => sum + r.ordered, 0);
 
 /** What a run leaves to be refilled after its last day, litres a plant. */
-const missingAtEnd = (list: readonly PlannedDay[]): number => {
+export const missingAtEnd = (list: readonly PlannedDay[]): number => {
   const last = list.at(-1);
   return last ? Math.max(0, last.day.depletionMm) * last.day.soilM2 : 0;
 };

@@ -1,3 +1,13 @@
+interface SchoolRow {
+  label: string;
+  line: string;
+  for: 'all' | 'bed' | 'pot';
+  /** why a watering falls due */
+  why: string;
+  /** the same where it has come to that already */
+  due?: string;
+}
+
 /**
  * Ways of watering among which good gardeners disagree; each may be planned by, and each can be tried on the bench.
  * Source: common practice, from memory; what decides between them here is the balance.
@@ -8,6 +18,7 @@ export const SCHOOLS = {
     line: 'Refilled when the water easily had is used up; sooner while fruit swells.',
     for: 'all',
     why: 'the water easily had would be used up',
+    due: 'the water easily had is used up',
   },
   deep: {
     label: 'Deep and seldom',
@@ -26,6 +37,7 @@ export const SCHOOLS = {
     line: 'A little as soon as a quarter is used, under mulch and drip.',
     for: 'all',
     why: 'a quarter would be used',
+    due: 'a quarter is used',
   },
   daily: {
     label: 'Every morning',
@@ -44,10 +56,16 @@ export const SCHOOLS = {
     line: 'Half of what is missing, before a third is used: no flood.',
     for: 'pot',
     why: 'a third would be used',
+    due: 'a third is used',
   },
-} as const satisfies Record<string, { label: string; line: string; for: 'all' | 'bed' | 'pot'; why: string }>;
+} as const satisfies Record<string, SchoolRow>;
 
 export type SchoolCode = keyof typeof SCHOOLS;
+/** Why a school waters on a morning: for what the day would use, or for what is used already. */
+export function whyDue(school: SchoolCode, already: boolean): string {
+  const row: SchoolRow = SCHOOLS[school];
+  return already && row.due ? row.due : row.why;
+}
 export const SCHOOL_CODES = Object.keys(SCHOOLS) as SchoolCode[];
 export const DEFAULT_SCHOOL: SchoolCode = 'by-need';
 

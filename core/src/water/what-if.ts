@@ -6,7 +6,7 @@ import { addDays } from '../units/day.js';
 import { roundTo, toTenth } from '../units/rounding.js';
 import { evenness } from './evenness.js';
 import { type PlaceRules, type PlanRules, rulesPerPlant } from './plan-rules.js';
-import { type PlannedCase, runPlan } from './plan.js';
+import { missingAtEnd, type PlannedCase, runPlan } from './plan.js';
 import { startOf } from './run.js';
 import { spellOn } from './season.js';
 
@@ -58,11 +58,14 @@ export function whatIf(c: PlantCase, rules: PlaceRules): { now: Steadiness | nul
 
 function tryOn(c: PlannedCase, days: readonly WeatherDay[], rules: PlanRules): Steadiness {
   const run = runPlan(c, { state: startOf({ fraction: 1, sd: 0 }), since: 1 }, days, rules, 'plan');
-  const visits = run.filter((r) => r.ordered > 0).length;
-  const litres = run.reduce((sum, r) => sum + r.ordered, 0);
+  const given = run.filter((r) => r.ordered > 0);
+  const ordered = given.reduce((sum, r) => sum + r.ordered, 0);
+  // what is still to be refilled counts too, else the day on which the time ends would decide between two places
+  const litres = ordered + missingAtEnd(run);
+  const visits = given.length === 0 ? 1 : (litres / ordered) * given.length;
   return {
     litresPerWeek: toTenth((litres / days.length) * 7),
-    daysBetween: toTenth(days.length / Math.max(1, visits)),
+    daysBetween: toTenth(days.length / visits),
     evenness: roundTo(evenness(run.map((r) => r.day)) ?? 0, 2),
   };
 }

@@ -1,6 +1,7 @@
 import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import type { PlannedWatering } from './plan.js';
+import type { Steadiness, WhatIf } from './what-if.js';
 
 /**
  * Why a watering of the plan stands on its day, by what is left in its morning: "by the morning of 20 July about 38 % of the water
@@ -11,4 +12,29 @@ export function whyWatered(next: PlannedWatering, asOf: Day, foreseen: boolean, 
   if (next.date === asOf) return `this morning ${left} was left: ${next.why}`;
   const unless = foreseen ? '' : ', if the days stay as they were';
   return `by the morning of ${f.day(next.date)} ${left} is left${unless}: ${next.why}`;
+}
+
+/** More often than this is told as times a week, days. */
+const TIMES_A_WEEK_UNDER = 3.5;
+
+/** "4 times a week", "every 9 days": a rhythm as one keeps it. */
+export function rhythmInWords(everyDays: number): string {
+  if (everyDays >= TIMES_A_WEEK_UNDER) return `every ${Math.round(everyDays)} days`;
+  const times = Math.round(7 / everyDays);
+  return times === 7 ? 'every day' : times > 7 ? 'more than once a day' : `${times} times a week`;
+}
+
+/** Less of a difference in litres is not told, as a share. */
+const SAME_WATER = 0.07;
+
+/** What one change would do: "With 6 cm of mulch: watered every 9 days instead of every 6, 8 L a week instead of 11 L." */
+export function whatIfInWords(now: Steadiness, change: WhatIf, f: Formatter): string {
+  const changed =
+    change.what === 'mulch' ? `With ${f.centimetres(change.size / 10)} of mulch` : `In ${f.litres(change.size)}`;
+  const [was, would] = [rhythmInWords(now.daysBetween), rhythmInWords(change.daysBetween)];
+  const litres = [now.litresPerWeek, change.litresPerWeek];
+  const less = Math.abs(litres[1]! - litres[0]!) > SAME_WATER * Math.max(litres[0]!, litres[1]!);
+  const often = was === would ? `watered ${was}, as now` : `watered ${would} instead of ${was}`;
+  const water = less ? `${f.litres(litres[1]!)} a week instead of ${f.litres(litres[0]!)}` : 'as much water as now';
+  return was === would && !less ? `${changed} it would be watered as now.` : `${changed}: ${often}, ${water}.`;
 }

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 export function Explained({ says, children }: { says: ReactNode; children: ReactNode }) {
   return (
     <Popover.Root>
-      <Popover.Trigger className="-my-2.5 inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-center underline decoration-soft decoration-dotted underline-offset-4">
+      <Popover.Trigger className="-my-2.5 inline-flex min-h-11 min-w-11 cursor-pointer items-center justify-start underline decoration-soft decoration-dotted underline-offset-4">
         {says}
       </Popover.Trigger>
       <Popover.Portal>

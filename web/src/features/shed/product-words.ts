@@ -24,6 +24,10 @@ export function labelInWords(p: Product, f: Formatter): string {
     ? `${p.form === 'liquid' ? `${p.dose.amount} mL` : f.grams(p.dose.amount)} ${PER_WORDS[p.dose.per]}${p.everyDays ? `, every ${p.everyDays} days at most` : ''}`
     : '';
   const wait =
-    p.harvestDays == null ? '' : p.harvestDays === 0 ? 'pick the same day' : `pick after ${p.harvestDays} days`;
+    p.harvestDays == null
+      ? ''
+      : p.harvestDays === 0
+        ? 'pick the same day'
+        : `pick after ${p.harvestDays} ${p.harvestDays === 1 ? 'day' : 'days'}`;
   return [npk, dose, p.kind === 'spray' ? wait : ''].filter(Boolean).join(' · ');
 }

@@ -3,6 +3,7 @@ import { columnsOf, TABLES, TABLE_NAMES, type TableName } from '@candid-leaf/cor
 import { FileUp } from 'lucide-react';
 import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
+import { Scroller } from '../../../ui/scroller';
 import { SelectField } from '../../../ui/select-field';
 import { Panel } from '../../../ui/panel';
 import { useImport, type ImportState } from '../use-import';
@@ -110,14 +111,16 @@ const rows = (n: number): string => `${n} ${n === 1 ? 'row' : 'rows'}`;
 function Faults({ report, table }: { report: ImportReport; table: TableName }) {
   const labelOf = (field: string): string => columnsOf(table).find((c) => c.field === field)?.label ?? field;
   return (
-    <ul aria-label="At fault" className="mt-2 max-h-72 divide-y divide-line overflow-y-auto text-sm" tabIndex={0}>
-      {report.faults.map((f, i) => (
-        <li key={i} className="py-1">
-          <strong>Line {f.line}</strong>
-          {f.field && `, ${labelOf(f.field)}`}: {f.reason}
-        </li>
-      ))}
-      {report.faulty > report.faults.length && <li className="py-1 text-soft">and more</li>}
-    </ul>
+    <Scroller label="Rows at fault" tall="mt-2 max-h-72">
+      <ul aria-label="At fault" className="divide-y divide-line text-sm">
+        {report.faults.map((f, i) => (
+          <li key={i} className="py-1">
+            <strong>Line {f.line}</strong>
+            {f.field && `, ${labelOf(f.field)}`}: {f.reason}
+          </li>
+        ))}
+        {report.faulty > report.faults.length && <li className="py-1 text-soft">and more</li>}
+      </ul>
+    </Scroller>
   );
 }

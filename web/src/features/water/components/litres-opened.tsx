@@ -14,6 +14,10 @@ const PART_WORDS: Record<OrderPart, string> = {
   rounding: 'to an amount one can pour',
 };
 
+/** A rounding that nobody would see in what is poured is not told. */
+const isTold = ({ what, litres }: OrderReckoned['parts'][number]): boolean =>
+  what !== 'rounding' || Math.abs(litres) >= 0.1;
+
 interface Props {
   says: ReactNode;
   of: OrderReckoned | null | undefined;
@@ -29,16 +33,16 @@ export function LitresOpened({ says, of, plants }: Props) {
   return (
     <Explained says={says}>
       <p>
-        That morning <strong className="tabular-nums">{percent(of.left)}</strong> is left of{' '}
+        In the morning <strong className="tabular-nums">{percent(of.left)}</strong> is left of{' '}
         {format.litres(of.inReachL)} that its roots can reach.{' '}
-        {`${of.days === 1 ? 'That day' : `In the ${of.days} days until it may be watered again`} about ${format.litres(of.useL)} ${
+        {`${of.days === 1 ? 'Over the day' : `In the ${of.days} days until it may be watered again`} about ${format.litres(of.useL)} ${
           of.rainL > 0 ? `are used, less ${format.litres(of.rainL)} of rain` : 'are used'
         }; the soil is to keep ${percent(of.limitLeft)}.`}
       </p>
       <table className="mt-2 w-full text-sm tabular-nums">
         <caption className="text-left text-soft">{plants > 1 ? 'For each plant' : 'For this plant'}</caption>
         <tbody>
-          {of.parts.map((p) => (
+          {of.parts.filter(isTold).map((p) => (
             <tr key={p.what}>
               <th scope="row" className="pr-3 text-left font-normal">
                 {PART_WORDS[p.what]}

@@ -1,4 +1,5 @@
 import type { PlaceDto, PlacePlanDto } from '@candid-leaf/contract';
+import { whatIfInWords } from '@candid-leaf/core/water';
 import { useQuery } from '@tanstack/react-query';
 import { Scale } from 'lucide-react';
 import { Link } from 'react-router';
@@ -66,11 +67,7 @@ function Line({ plan, name }: { plan: PlacePlanDto; name: string }) {
         {plan.dueInDays !== null && due(plan.dueInDays)}
       </span>
       {change && plan.now && (
-        <p className="text-sm text-soft tabular-nums">
-          {change.what === 'mulch' ? 'With mulch' : `In ${format.litres(change.size)}`}: water every{' '}
-          {change.daysBetween} days instead of {plan.now.daysBetween}, {format.litres(change.litresPerWeek)} a week
-          instead of {format.litres(plan.now.litresPerWeek)}.
-        </p>
+        <p className="text-sm text-soft tabular-nums">{whatIfInWords(plan.now, change, format)}</p>
       )}
     </li>
   );

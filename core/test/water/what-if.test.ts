@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import type { PlantCase } from '../../src/records/index.js';
+import { METRIC_FORMAT, formatterFor, METRIC } from '../../src/units/index.js';
+import { planWeek, rhythmInWords, startOf, whatIf, type WhatIf, whatIfInWords } from '../../src/water/index.js';
+import { aCase, ASOF } from '../helpers.js';
+
+const pot = (volumeL: number) => ({ kind: 'container' as const, texture: 'potting-mix' as const, volumeL });
+const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
+const RULES = { school: 'by-need', irrigation: 'can', flowLPerH: null } as const;
+const tried = (place: PlantCase['place']) => whatIf(aCase({ place }, 40), RULES);
+
+describe('the last four weeks again with one thing changed', () => {
+  it('a pot of twice the size is watered less often, an unmulched bed less often under mulch', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 5, max: 25 }), (volumeL) => {
+        const { now, whatIf: changes } = tried(pot(volumeL));
+        expect(changes.map((c) => [c.what, c.size])).toEqual([['bigger-pot', volumeL * 2]]);
+        expect(changes[0]!.daysBetween).toBeGreaterThanOrEqual(now!.daysBetween);
+      }),
+      { numRuns: 12 },
+    );
+    const { now, whatIf: changes } = tried(bed);
+    expect(changes.map((c) => c.what)).toEqual(['mulch']);
+    expect(changes[0]!.daysBetween).toBeGreaterThanOrEqual(now!.daysBetween);
+  });
+  it('mulch never costs water, wherever the four weeks happen to end (what is missing at their end counts)', () => {
+    for (const areaM2 of [0.16, 0.2, 0.25, 0.3, 0.4]) {
+      const { now, whatIf: changes } = tried({ ...bed, areaM2 });
+      expect(changes[0]!.litresPerWeek).toBeLessThanOrEqual(now!.litresPerWeek);
+    }
+  });
+  it('asks nothing where there is no weather, and no mulch where there is some', () => {
+    expect(whatIf(aCase({ place: bed, records: { weather: [] } }), RULES)).toEqual({ now: null, whatIf: [] });
+    expect(tried({ ...bed, mulch: [{ from: '2026-05-01', depthMm: 50 }] }).whatIf).toEqual([]);
+  });
+});
+
+describe('in words', () => {
+  test.each([
+    [0.8, 'more than once a day'],
+    [1, 'every day'],
+    [1.3, '5 times a week'],
+    [3.4, '2 times a week'],
+    [3.5, 'every 4 days'],
+    [9.3, 'every 9 days'],
+  ])('every %f days: %s', (days, words) => {
+    expect(rhythmInWords(days)).toBe(words);
+  });
+  const now = { litresPerWeek: 10, daysBetween: 3, evenness: 0.8 };
+  const change = (more: Partial<WhatIf>): WhatIf => ({ ...now, what: 'mulch', size: 60, ...more });
+  const told = (more: Partial<WhatIf>, f = METRIC_FORMAT) => whatIfInWords(now, change(more), f).replace(/\s/g, ' ');
+  it('tells what changes, and that nothing does', () => {
+    expect(told({ daysBetween: 5, litresPerWeek: 7 })).toBe(
+      'With 6 cm of mulch: watered every 5 days instead of 2 times a week, 7 L a week instead of 10 L.',
+    );
+    expect(told({ what: 'bigger-pot', size: 28, daysBetween: 5, litresPerWeek: 10.4 })).toBe(
+      'In 28 L: watered every 5 days instead of 2 times a week, as much water as now.',
+    );
+    expect(told({ litresPerWeek: 9 })).toBe(
+      'With 6 cm of mulch: watered 2 times a week, as now, 9 L a week instead of 10 L.',
+    );
+    expect(told({ litresPerWeek: 9.7, daysBetween: 3.1 })).toBe('With 6 cm of mulch it would be watered as now.');
+    expect(told({ daysBetween: 5 }, formatterFor({ ...METRIC, length: 'in' }))).toContain('With 2.4 in of mulch');
+  });
+});
+
+test('a watering says whether the water easily had would be used up, or is', () => {
+  const why = (fraction: number) =>
+    planWeek(
+      aCase({ place: pot(14) }),
+      { state: startOf({ fraction, sd: 0.1 }), since: 2 },
+      [{ date: ASOF, tMinC: 18, tMaxC: 34, rainMm: 0 }],
+      { school: 'by-need', how: 'can', flowLPerH: null },
+    ).days[0]!.why;
+  expect(why(0.85)).toBe('the water easily had would be used up');
+  expect(why(0.3)).toBe('the water easily had is used up');
+});
