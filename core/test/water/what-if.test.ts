@@ -37,7 +37,7 @@ describe('the last four weeks again with one thing changed', () => {
 
 describe('in words', () => {
   test.each([
-    [0.8, 'more than once a day'],
+    [0.9, 'more than once a day'],
     [1, 'every day'],
     [1.3, '5 times a week'],
     [3.4, '2 times a week'],
@@ -70,7 +70,7 @@ test('a watering says whether the water easily had would be used up, or is', () 
       aCase({ place: pot(14) }),
       { state: startOf({ fraction, sd: 0.1 }), since: 2 },
       [{ date: ASOF, tMinC: 18, tMaxC: 34, rainMm: 0 }],
-      { school: 'by-need', how: 'can', flowLPerH: null },
+      { school: 'by-need', how: 'base', flowLPerH: null },
     ).days[0]!.why;
   expect(why(0.85)).toBe('the water easily had would be used up');
   expect(why(0.3)).toBe('the water easily had is used up');
