@@ -9,6 +9,8 @@ const line = (what, figure) => say(`${what.padEnd(58)} ${figure}`);
 export async function quickOnAPhone(url, account) {
   const { browser, context, page } = await demoOnAPhone(url, account);
   await page.waitForLoadState('networkidle').catch(() => {});
+  // the garden is looked at before a plant is touched
+  await wait(3000);
   const session = await context.newCDPSession(page);
   await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
   await page.evaluate(() => {
@@ -75,6 +77,7 @@ export async function quickOnAPhone(url, account) {
   });
   line('  water', `${water.paint.toFixed(0)} ms   aim under 200`);
   await page.keyboard.press('Escape');
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
   await plants[1].tap();
   const look = await during(async () => {
     await page

@@ -1,6 +1,5 @@
 import { onlineManager, QueryCache, QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
-import { Tooltip } from 'radix-ui';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
@@ -75,9 +74,7 @@ createRoot(root).render(
   <StrictMode>
     <PersistQueryClientProvider client={client} persistOptions={keeping} onSuccess={afterRestore}>
       <ToastArea>
-        <Tooltip.Provider delayDuration={400}>
-          <RouterProvider router={router} />
-        </Tooltip.Provider>
+        <RouterProvider router={router} />
       </ToastArea>
     </PersistQueryClientProvider>
   </StrictMode>,

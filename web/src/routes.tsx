@@ -1,3 +1,5 @@
+import { useIsFetching } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { createBrowserRouter, Navigate, Outlet, ScrollRestoration } from 'react-router';
 import { Home } from './features/account/screens/home';
 import { GardenScreen } from './features/garden/screens/garden';
@@ -10,6 +12,22 @@ const placeEdit = async () => ({ Component: (await import('./features/places/scr
 const productEdit = async () => ({ Component: (await import('./features/shed/screens/product-edit')).ProductEdit });
 const kindEdit = async () => ({ Component: (await import('./features/kinds/screens/kind-edit')).KindEdit });
 const plantEdit = async () => ({ Component: (await import('./features/plant/screens/plant-edit')).PlantEdit });
+
+const plant = async () => ({ Component: (await import('./features/plant/screens/plant')).PlantScreen });
+
+/** So long the garden stands before the page of a plant is made ready, ms. */
+const AT_REST_MS = 1000;
+
+/** From the garden one goes to a plant: its page is read while nobody waits for it, and not when it is touched. */
+function PlantReady() {
+  const busy = useIsFetching({ predicate: ({ queryKey }) => queryKey[2] === 'view' }) > 0;
+  useEffect(() => {
+    if (busy) return;
+    const soon = setTimeout(() => void plant(), AT_REST_MS);
+    return () => clearTimeout(soon);
+  }, [busy]);
+  return null;
+}
 
 /** A page opens at its top, and one that was left where it was left; a day touched on the ribbon moves nothing. */
 const pages = (
@@ -69,7 +87,15 @@ export const router = createBrowserRouter([
         path: ROUTES.people,
         lazy: async () => ({ Component: (await import('./features/people/screens/people')).PeopleScreen }),
       },
-      { path: ROUTES.garden, element: <GardenScreen /> },
+      {
+        path: ROUTES.garden,
+        element: (
+          <>
+            <GardenScreen />
+            <PlantReady />
+          </>
+        ),
+      },
       {
         path: ROUTES.settings,
         lazy: async () => ({ Component: (await import('./features/settings/screens/settings')).SettingsScreen }),
@@ -136,7 +162,7 @@ export const router = createBrowserRouter([
       { path: ROUTES.plantEdit, lazy: plantEdit },
       {
         path: ROUTES.plant,
-        lazy: async () => ({ Component: (await import('./features/plant/screens/plant')).PlantScreen }),
+        lazy: plant,
       },
       {
         path: ROUTES.plantSheet,

@@ -1,6 +1,7 @@
-import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { DailyKeys } from '../src/ui/daily-keys';
 import { emptyIsUnknown } from '../src/ui/form-faults';
 import { FormSelect } from '../src/ui/select-field';
 import { Select } from '../src/ui/select';
@@ -33,9 +34,15 @@ function List({ start, onChange }: { start: string; onChange: (v: string) => voi
   return <Select aria-label="Soil" value={value} onChange={chosen} options={OPTIONS} />;
 }
 
+/** The closed list, once it has come. */
+async function field(): Promise<HTMLElement> {
+  await waitFor(() => expect(screen.getByRole<HTMLButtonElement>('combobox').disabled).toBe(false));
+  return screen.getByRole('combobox');
+}
+
 /** Opens the list with the keyboard and takes what has these words. */
-function take(words: string): void {
-  fireEvent.keyDown(screen.getByRole('combobox'), { key: 'ArrowDown' });
+async function take(words: string): Promise<void> {
+  fireEvent.keyDown(await field(), { key: 'ArrowDown' });
   fireEvent.keyDown(screen.getByRole('option', { name: words }), { key: 'Enter' });
 }
 
@@ -44,22 +51,23 @@ beforeAll(() => {
 });
 
 describe('one of a list', () => {
-  it('is the device’s own under a finger, a list in the theme under a mouse; both say and give the same', () => {
+  it('is the device’s own under a finger, a list in the theme under a mouse; both say and give the same', async () => {
     for (const coarse of [true, false]) {
       pointing(coarse);
       const got: string[] = [];
       show(<List start="clay" onChange={(v) => got.push(v)} />);
-      const field = screen.getByRole('combobox', { name: 'Soil' });
-      expect(field.tagName).toBe(coarse ? 'SELECT' : 'BUTTON');
-      if (coarse) fireEvent.change(field, { target: { value: 'loam' } });
-      else take('Loam');
+      const list = await field();
+      expect(screen.getByRole('combobox', { name: 'Soil' })).toBe(list);
+      expect(list.tagName).toBe(coarse ? 'SELECT' : 'BUTTON');
+      if (coarse) fireEvent.change(list, { target: { value: 'loam' } });
+      else await take('Loam');
       expect(got).toEqual(['loam']);
-      expect(coarse ? (field as HTMLSelectElement).value : field.textContent).toBe(coarse ? 'loam' : 'Loam');
+      expect(coarse ? (list as HTMLSelectElement).value : list.textContent).toBe(coarse ? 'loam' : 'Loam');
       cleanup();
     }
   });
 
-  it('knows none from not chosen: it can be taken back, and stands in a form as nothing', () => {
+  it('knows none from not chosen: it can be taken back, and stands in a form as nothing', async () => {
     pointing(false);
     let kept: unknown = 'nothing kept yet';
     function Form() {
@@ -69,12 +77,12 @@ describe('one of a list', () => {
     }
     show(<Form />);
     expect(kept).toBe('clay');
-    take('not known');
+    await take('not known');
     expect(kept).toBeNull();
     expect(screen.getByRole('combobox').textContent).toBe('not known');
   });
 
-  it('shows nothing, and changes nothing, where what is kept is not in the list', () => {
+  it('shows nothing, and changes nothing, where what is kept is not in the list', async () => {
     pointing(false);
     const got: string[] = [];
     show(
@@ -82,9 +90,27 @@ describe('one of a list', () => {
         <List start="chalk" onChange={(v) => got.push(v)} />
       </form>,
     );
-    expect(screen.getByRole('combobox').textContent).toBe('');
+    expect((await field()).textContent).toBe('');
     expect(got).toEqual([]);
   });
+});
+
+test('a letter on a closed list looks up a choice, and is no key of the day', async () => {
+  pointing(false);
+  const pressed: string[] = [];
+  show(
+    <>
+      <button data-key="l" onClick={() => pressed.push('l')}>
+        Look
+      </button>
+      <List start="clay" onChange={() => undefined} />
+      <DailyKeys />
+    </>,
+  );
+  fireEvent.keyDown(await field(), { key: 'l' });
+  expect([pressed, screen.getByRole('combobox').textContent]).toEqual([[], 'Loam']);
+  fireEvent.keyDown(document.body, { key: 'l' });
+  expect(pressed).toEqual(['l']);
 });
 
 describe('what unfolds', () => {

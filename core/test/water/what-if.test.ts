@@ -6,7 +6,7 @@ import { aCase, ASOF } from '../helpers.js';
 
 const pot = (volumeL: number) => ({ kind: 'container' as const, texture: 'potting-mix' as const, volumeL });
 const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
-const RULES = { school: 'by-need', irrigation: 'can', flowLPerH: null } as const;
+const RULES = { school: 'by-need', irrigation: null, flowLPerH: null } as const;
 const tried = (place: PlantCase['place']) => whatIf(aCase({ place }, 40), RULES);
 
 describe('the last four weeks again with one thing changed', () => {

@@ -3,17 +3,14 @@ import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { buttonLook } from './button';
-import { Tip } from './tip';
 
 /** What can be done with a thing, behind one touch. */
 export function Menu({ label, children }: { label: string; children: ReactNode }) {
   return (
     <DropdownMenu.Root modal={false}>
-      <Tip says={label}>
-        <DropdownMenu.Trigger className={buttonLook('quiet')} aria-label={label}>
-          <Ellipsis aria-hidden size={20} />
-        </DropdownMenu.Trigger>
-      </Tip>
+      <DropdownMenu.Trigger className={buttonLook('quiet')} aria-label={label}>
+        <Ellipsis aria-hidden size={20} />
+      </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="end"

@@ -3,7 +3,6 @@ import { CircleHelp } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useFormat } from '../lib/garden-context';
-import { Tip } from './tip';
 import { DueMark, TrackMark } from './track-mark';
 
 const TRACK_WORDS: Record<Track, string> = {
@@ -25,14 +24,13 @@ export function RibbonLegend({ lowC, highC }: Props) {
   const format = useFormat();
   return (
     <Popover.Root>
-      <Tip says="What the marks of the days mean">
-        <Popover.Trigger
-          className="grid w-11 shrink-0 place-items-center text-soft hover:bg-leafwash"
-          aria-label="What the marks of the days mean"
-        >
-          <CircleHelp aria-hidden size={18} />
-        </Popover.Trigger>
-      </Tip>
+      <Popover.Trigger
+        className="grid w-11 shrink-0 place-items-center text-soft hover:bg-leafwash"
+        aria-label="What the marks of the days mean"
+      >
+        <CircleHelp aria-hidden size={18} />
+      </Popover.Trigger>
+
       <Popover.Portal>
         <Popover.Content
           sideOffset={4}

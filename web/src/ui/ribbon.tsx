@@ -5,10 +5,13 @@ import clsx from 'clsx';
 import { format as inForm, parseISO } from 'date-fns';
 import { useSearchParams } from 'react-router';
 import { useFormat } from '../lib/garden-context';
+import { useMedia } from './use-media';
 import { RibbonLegend } from './ribbon-legend';
 import { DueMark, TrackMark } from './track-mark';
 
 const HEIGHT = 34;
+/** Days to each side of today where there is room for a week. */
+const NEAR = 3;
 
 /** Warmth on one scale for all days shown, °C. */
 function scaleOf(days: readonly RibbonDay[]): { low: number; high: number; y: (celsius: number) => number } {
@@ -42,7 +45,9 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
   const format = useFormat();
   const chosen = params.get('day');
   const { low, high, y } = scaleOf(days);
+  const roomy = useMedia('(min-width: 40rem)');
   const here = days.findIndex((d) => d.day === today);
+  const shown = roomy ? days : days.filter((_, i) => Math.abs(i - here) <= NEAR);
   const choose = (day: Day) =>
     setParams(
       (old) => {
@@ -55,11 +60,11 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
   return (
     <div className="flex">
       <ol aria-label="Days" className="flex min-w-0 flex-1">
-        {days.map((d, i) => {
+        {shown.map((d, i) => {
           const ahead = d.day > today;
           const pressed = chosen === d.day;
           return (
-            <li key={d.day} className={clsx('relative min-w-0 flex-1', Math.abs(i - here) > 3 && 'max-sm:hidden')}>
+            <li key={d.day} className="relative min-w-0 flex-1">
               <button
                 type="button"
                 aria-label={spoken(d, format, today)}
@@ -91,7 +96,7 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
                   // by thumb while it is held, across the width under the ribbon
                   'max-sm:fixed max-sm:inset-x-3 max-sm:top-34 max-sm:peer-active:block',
                   'sm:absolute sm:top-full sm:whitespace-nowrap sm:peer-hover:block',
-                  i < days.length / 2 ? 'sm:left-0' : 'sm:right-0',
+                  i < shown.length / 2 ? 'sm:left-0' : 'sm:right-0',
                 )}
                 data-says={spoken(d, format, today)}
               />

@@ -1,9 +1,11 @@
 import clsx from 'clsx';
-import { Check, ChevronDown, ChevronUp } from 'lucide-react';
-import { Select as Parts } from 'radix-ui';
-import type { Ref } from 'react';
+import { ChevronDown } from 'lucide-react';
+import { lazy, type Ref, Suspense } from 'react';
 import { fieldLook } from './field';
 import { useMedia } from './use-media';
+
+// no phone fetches it
+const SelectList = lazy(() => import('./select-list'));
 
 /** Values and the words for them; '' stands for none. */
 export type Options = readonly (readonly [value: string, words: string])[];
@@ -26,7 +28,13 @@ export interface SelectProps {
 
 /** One of a list: the device's own under a finger, whose wheel or page is made for thumbs; a list in the theme under a mouse. */
 export function Select(props: SelectProps) {
-  return useMedia('(pointer: coarse)') ? <OfTheDevice {...props} /> : <OfTheTheme {...props} />;
+  const finger = useMedia('(pointer: coarse)');
+  if (finger) return <OfTheDevice {...props} />;
+  return (
+    <Suspense fallback={<NotYet {...props} />}>
+      <SelectList {...props} />
+    </Suspense>
+  );
 }
 
 function OfTheDevice({ value, onChange, options, narrow, ref, ...rest }: SelectProps) {
@@ -47,61 +55,18 @@ function OfTheDevice({ value, onChange, options, narrow, ref, ...rest }: SelectP
   );
 }
 
-/** Radix keeps the empty string for "nothing chosen yet"; in our lists it is a choice like others. */
-const NONE = '(none)';
-const keyOf = (value: string): string => (value === '' ? NONE : value);
+/** How the field of a list looks while it is closed. */
+export const triggerLook = (narrow: boolean | undefined): string =>
+  clsx(fieldLook, 'flex cursor-pointer items-center justify-between gap-2 text-left', !narrow && 'w-full');
 
-function OfTheTheme({ value, onChange, options, narrow, disabled, ref, ...rest }: SelectProps) {
-  const choose = (key: string): void => {
-    const chosen = options.find(([v]) => keyOf(v) === key);
-    if (chosen) onChange(chosen[0]);
-  };
+export const wordsOf = (options: Options, value: string): string => options.find(([v]) => v === value)?.[1] ?? '';
+
+/** The same before the list has come. */
+function NotYet({ value, options, narrow, id }: SelectProps) {
   return (
-    <Parts.Root value={keyOf(value)} onValueChange={choose} disabled={disabled ?? false}>
-      <Parts.Trigger
-        {...rest}
-        ref={ref as Ref<HTMLButtonElement>}
-        className={clsx(
-          fieldLook,
-          'flex cursor-pointer items-center justify-between gap-2 text-left',
-          !narrow && 'w-full',
-        )}
-      >
-        {/* a long choice is cut, and never widens the page */}
-        <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>
-          <Parts.Value>{options.find(([v]) => v === value)?.[1] ?? ''}</Parts.Value>
-        </span>
-        <ChevronDown aria-hidden size={18} className="shrink-0 text-leaf" />
-      </Parts.Trigger>
-      <Parts.Portal>
-        <Parts.Content
-          position="popper"
-          sideOffset={4}
-          collisionPadding={12}
-          className="z-50 max-h-[min(24rem,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) overflow-hidden rounded-xl border border-line bg-card p-1 shadow-xl"
-        >
-          <Parts.ScrollUpButton className="grid h-6 place-items-center text-leaf">
-            <ChevronUp aria-hidden size={16} />
-          </Parts.ScrollUpButton>
-          <Parts.Viewport>
-            {options.map(([v, words]) => (
-              <Parts.Item
-                key={v}
-                value={keyOf(v)}
-                className="flex min-h-10 cursor-pointer items-center gap-2 rounded-lg py-1 pr-4 pl-8 text-ink outline-none data-highlighted:bg-leafwash data-[state=checked]:font-semibold"
-              >
-                <Parts.ItemIndicator className="-ml-6 w-4 shrink-0">
-                  <Check aria-hidden size={16} className="text-leaf" />
-                </Parts.ItemIndicator>
-                <Parts.ItemText>{words}</Parts.ItemText>
-              </Parts.Item>
-            ))}
-          </Parts.Viewport>
-          <Parts.ScrollDownButton className="grid h-6 place-items-center text-leaf">
-            <ChevronDown aria-hidden size={16} />
-          </Parts.ScrollDownButton>
-        </Parts.Content>
-      </Parts.Portal>
-    </Parts.Root>
+    <button type="button" id={id} disabled className={triggerLook(narrow)}>
+      <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>{wordsOf(options, value)}</span>
+      <ChevronDown aria-hidden size={18} className="shrink-0 text-leaf" />
+    </button>
   );
 }

@@ -3,6 +3,13 @@ import { useLocation } from 'react-router';
 
 const NAME = 'Candid Leaf';
 
+function goOnFromHeading(): void {
+  const heading = document.querySelector<HTMLElement>('h1');
+  if (!heading || document.activeElement !== document.body) return;
+  heading.tabIndex = -1;
+  heading.focus({ preventScroll: true });
+}
+
 /**
  * The browser's title says what the page's own heading says; and whoever opened another page goes on from its heading, by eye, by ear
  * or by keys, unless the page already put them somewhere.
@@ -24,9 +31,8 @@ export function TitleFollowsHeading() {
       if (document.title !== title) document.title = title;
       if (!heading || !moved.current) return;
       moved.current = false;
-      if (document.activeElement !== document.body) return;
-      heading.tabIndex = -1;
-      heading.focus({ preventScroll: true });
+      // once the page was painted: before that the focus would have it laid out twice
+      requestAnimationFrame(() => setTimeout(goOnFromHeading));
     };
     tell();
     const watch = new MutationObserver(tell);

@@ -4,7 +4,6 @@ import { lazy, startTransition, Suspense, useEffect, useMemo, useState } from 'r
 import { Link, useSearchParams } from 'react-router';
 import { useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
-import { SwitchField } from '../../../ui/switch-field';
 import { Empty, Waiting } from '../../../ui/states';
 import { TodayList } from '../../today/components/today-list';
 import { Steadiness } from '../../water/components/steadiness';
@@ -14,6 +13,8 @@ import { PlaceStrip } from '../components/place-strip';
 import { inNeed } from '../marks';
 import { useKeptPlants } from '../keep-plants';
 
+/** In a large garden only. */
+const NeedsSwitch = lazy(() => import('../components/needs-switch'));
 /** Fetched when somebody changes the order. */
 const Arrange = lazy(async () => ({ default: (await import('../components/arrange')).Arrange }));
 
@@ -112,7 +113,9 @@ function Garden({ view }: { view: GardenView }) {
             whole && (
               <>
                 {plantCount > LARGE && (
-                  <NeedsSwitch checked={onlyNeedy} onChange={setOnlyNeedy} count={needy.size} of={plantCount} />
+                  <Suspense>
+                    <NeedsSwitch checked={onlyNeedy} onChange={setOnlyNeedy} count={needy.size} of={plantCount} />
+                  </Suspense>
                 )}
                 <div className="flex flex-wrap gap-3">
                   {shown.map((p) => (
@@ -143,24 +146,5 @@ function Garden({ view }: { view: GardenView }) {
         )}
       </div>
     </>
-  );
-}
-
-/** In a large garden: only the plants that ask for something today. */
-function NeedsSwitch({
-  checked,
-  onChange,
-  count,
-  of,
-}: {
-  checked: boolean;
-  onChange: (only: boolean) => void;
-  count: number;
-  of: number;
-}) {
-  return (
-    <SwitchField checked={checked} onChange={onChange}>
-      Only what needs something: {count} of {of} plants
-    </SwitchField>
   );
 }

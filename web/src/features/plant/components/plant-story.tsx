@@ -53,7 +53,7 @@ interface Props {
 }
 
 /** The page is drawn in so many turns. */
-const TURNS = 6;
+const TURNS = 7;
 
 /** A plant drawn, with its strands, what it is, why here, and what to do. */
 export function PlantStory({ view, neighbours = false, next = null }: Props) {
@@ -70,20 +70,20 @@ export function PlantStory({ view, neighbours = false, next = null }: Props) {
       {ended ? <Ended view={view} ended={ended} /> : <FollowUp view={view} />}
       <div className="grid gap-4 lg:grid-cols-[19rem_1fr]">
         <div className="min-w-0 lg:order-2">
-          <AnswerPanel view={view} reading={reading} />
+          {turn > 1 ? <AnswerPanel view={view} reading={reading} /> : <div className="min-h-60" />}
         </div>
-        {turn > 1 ? <Drawn view={view} reading={reading} /> : <div className="min-h-90" />}
+        {turn > 2 ? <Drawn view={view} reading={reading} /> : <div className="min-h-90" />}
       </div>
       <div className={clsx('mt-4 grid gap-4', leader && isClear(leader) && 'lg:grid-cols-[24rem_1fr]')}>
-        {turn > 2 && leader && isClear(leader) && (
+        {turn > 3 && leader && isClear(leader) && (
           <WhyPanel view={view} leader={leader} driver={driver} onDriver={setDriver} />
         )}
         <div className="min-w-0">
-          {turn > 3 && <Strands view={view} lit={lit} photos={!neighbours} />}
-          {turn > 4 && <Trends view={view} />}
+          {turn > 4 && <Strands view={view} lit={lit} photos={!neighbours} />}
+          {turn > 5 && <Trends view={view} />}
         </div>
       </div>
-      {turn > 5 && <Rest view={view} reading={reading} neighbours={neighbours} />}
+      {turn > 6 && <Rest view={view} reading={reading} neighbours={neighbours} />}
     </>
   );
 }

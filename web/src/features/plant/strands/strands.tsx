@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import { useSearchParams } from 'react-router';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
+import { useTurns } from '../../../ui/use-turns';
 import { ChosenDay, SpokenDays } from './described-days';
 import { Key } from './key';
 import { FeedStrand, SeenStrand, WorkStrand } from './mark-strands';
@@ -23,6 +24,7 @@ interface Props {
 /** A plant's records as parallel strands on one time axis: where signs and records meet. */
 export function Strands({ view, lit, photos = false }: Props) {
   const days = strandDays(view);
+  const turn = useTurns(2);
   const [params] = useSearchParams();
   const chosen = days.find((d) => d.day === params.get('day'));
   return (
@@ -41,7 +43,7 @@ export function Strands({ view, lit, photos = false }: Props) {
         <Key days={days} />
       </figcaption>
       {chosen && <ChosenDay d={chosen} />}
-      <SpokenDays days={days} />
+      {turn > 1 && <SpokenDays days={days} />}
     </Panel>
   );
 }
@@ -60,21 +62,20 @@ function DaysBehind({
   const n = days.length;
   const at = (d: StrandDay) => ({ left: `${(d.i / n) * 100}%`, width: `${100 / n}%` });
   const now = days.find((d) => d.day === today);
+  const ahead = days.find((d) => d.ahead);
   return (
     <div aria-hidden className="absolute inset-0">
-      {days.map((d) => (
+      {ahead && (
         <div
-          key={d.day}
-          data-lit={lit.has(d.day) || undefined}
-          className={clsx(
-            'absolute inset-y-0',
-            lit.has(d.day) && 'bg-lit',
-            d.ahead &&
-              'bg-[repeating-linear-gradient(135deg,transparent_0_6px,color-mix(in_srgb,var(--color-line)_40%,transparent)_6px_7px)]',
-          )}
-          style={at(d)}
+          className="absolute inset-y-0 right-0 bg-[repeating-linear-gradient(135deg,transparent_0_6px,color-mix(in_srgb,var(--color-line)_40%,transparent)_6px_7px)]"
+          style={{ left: at(ahead).left }}
         />
-      ))}
+      )}
+      {days
+        .filter((d) => lit.has(d.day))
+        .map((d) => (
+          <div key={d.day} data-lit className="absolute inset-y-0 bg-lit" style={at(d)} />
+        ))}
       {chosen && <div className="absolute inset-y-0 border-x-2 border-leaf" style={at(chosen)} />}
       {now && <div className="absolute inset-y-0 border-r-2 border-ink" style={at(now)} />}
     </div>

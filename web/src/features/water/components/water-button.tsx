@@ -8,7 +8,6 @@ import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { useRecordOnce } from '../../records/components/use-record-once';
-import { IconButton } from '../../../ui/icon-button';
 
 /** What the plan gives next, to begin with; where it gives none this week, what a can holds for one plant. */
 const usual = (view: PlaceOnView): number => {
@@ -60,13 +59,17 @@ function Amount({ view, onDone }: { view: PlaceOnView; onDone: () => void }) {
   return (
     <>
       <div className="flex items-center justify-between gap-2">
-        <IconButton icon={Minus} label="Less" onClick={() => setLitres((l) => Math.max(step, l - step))} />
+        <Button aria-label="Less" className="px-3" onClick={() => setLitres((l) => Math.max(step, l - step))}>
+          <Minus aria-hidden size={18} />
+        </Button>
         <p className="text-center">
           <strong className="text-xl tabular-nums">{format.litres(litres)}</strong>
           <br />
           <span className="text-sm text-soft">for each plant</span>
         </p>
-        <IconButton icon={Plus} label="More" onClick={() => setLitres((l) => Math.min(200, l + step))} />
+        <Button aria-label="More" className="px-3" onClick={() => setLitres((l) => Math.min(200, l + step))}>
+          <Plus aria-hidden size={18} />
+        </Button>
       </div>
       <p className="my-2 text-center text-sm text-soft">
         {format.litres(litres * plants.length)} in all

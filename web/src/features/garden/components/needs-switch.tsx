@@ -1,0 +1,20 @@
+import { SwitchField } from '../../../ui/switch-field';
+
+/** In a large garden: only the plants that ask for something today. */
+export default function NeedsSwitch({
+  checked,
+  onChange,
+  count,
+  of,
+}: {
+  checked: boolean;
+  onChange: (only: boolean) => void;
+  count: number;
+  of: number;
+}) {
+  return (
+    <SwitchField checked={checked} onChange={onChange}>
+      Only what needs something: {count} of {of} plants
+    </SwitchField>
+  );
+}

@@ -1,0 +1,57 @@
+import clsx from 'clsx';
+import { Check, ChevronDown, ChevronUp } from 'lucide-react';
+import { Select as Parts } from 'radix-ui';
+import type { Ref } from 'react';
+import { type SelectProps, triggerLook, wordsOf } from './select';
+
+/** Radix keeps the empty string for "nothing chosen yet"; in our lists it is a choice like others. */
+const NONE = '(none)';
+const keyOf = (value: string): string => (value === '' ? NONE : value);
+
+/** A list in the theme, for a mouse or the keyboard. */
+export default function SelectList({ value, onChange, options, narrow, disabled, ref, ...rest }: SelectProps) {
+  const choose = (key: string): void => {
+    const chosen = options.find(([v]) => keyOf(v) === key);
+    if (chosen) onChange(chosen[0]);
+  };
+  return (
+    <Parts.Root value={keyOf(value)} onValueChange={choose} disabled={disabled ?? false}>
+      <Parts.Trigger {...rest} ref={ref as Ref<HTMLButtonElement>} className={triggerLook(narrow)}>
+        {/* a long choice is cut, and never widens the page */}
+        <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>
+          <Parts.Value>{wordsOf(options, value)}</Parts.Value>
+        </span>
+        <ChevronDown aria-hidden size={18} className="shrink-0 text-leaf" />
+      </Parts.Trigger>
+      <Parts.Portal>
+        <Parts.Content
+          position="popper"
+          sideOffset={4}
+          collisionPadding={12}
+          className="z-50 max-h-[min(24rem,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) overflow-hidden rounded-xl border border-line bg-card p-1 shadow-xl"
+        >
+          <Parts.ScrollUpButton className="grid h-6 place-items-center text-leaf">
+            <ChevronUp aria-hidden size={16} />
+          </Parts.ScrollUpButton>
+          <Parts.Viewport>
+            {options.map(([v, words]) => (
+              <Parts.Item
+                key={v}
+                value={keyOf(v)}
+                className="flex min-h-10 cursor-pointer items-center gap-2 rounded-lg py-1 pr-4 pl-8 text-ink outline-none data-highlighted:bg-leafwash data-[state=checked]:font-semibold"
+              >
+                <Parts.ItemIndicator className="-ml-6 w-4 shrink-0">
+                  <Check aria-hidden size={16} className="text-leaf" />
+                </Parts.ItemIndicator>
+                <Parts.ItemText>{words}</Parts.ItemText>
+              </Parts.Item>
+            ))}
+          </Parts.Viewport>
+          <Parts.ScrollDownButton className="grid h-6 place-items-center text-leaf">
+            <ChevronDown aria-hidden size={16} />
+          </Parts.ScrollDownButton>
+        </Parts.Content>
+      </Parts.Portal>
+    </Parts.Root>
+  );
+}
