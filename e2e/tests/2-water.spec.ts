@@ -85,7 +85,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await expect(
       page
         .getByRole('region', { name: 'How steady the water is' })
-        .getByText(/With mulch: water every/)
+        .getByText(/With 2\.4\sin of mulch/)
         .first(),
     ).toBeVisible();
   });
