@@ -47,7 +47,7 @@ test('a spray is due: one leaf first, held a day, looked at, then the rest; refu
     'Not now: The rest of it: Soap spray. One leaf was tried',
   );
   await page.getByRole('link', { name: 'Shed' }).click();
-  await page.getByRole('link', { name: 'What was sprayed' }).click();
+  await page.getByRole('link', { name: 'Sprays' }).click();
   await expect(page.getByRole('heading', { name: /Insecticidal soap/ })).toContainText('one leaf, to try it');
   await expect(page.getByText('Aphids')).toBeVisible();
   // a day later it is looked at, and the rest is offered

@@ -1,4 +1,5 @@
 import type { PracticeAnswerInput, PracticeDto } from '@candid-leaf/contract';
+import { MOST_KEPT } from '../src/practice/practice.service.js';
 import { startApp, type App } from './app.js';
 import { gardenOf } from './gardening.js';
 
@@ -60,4 +61,27 @@ test('what is no answer is refused where it stands, and nothing is kept', async 
     expect((body as { faults: { path: string }[] }).faults.map((f) => f.path)).toContain(field);
   }
   expect((await mine(agent)).answers).toEqual([]);
+});
+
+test('of one account the newest thousand are kept; those of others stand', async () => {
+  const [one, other] = [await gardenOf(app), await gardenOf(app)];
+  await put(one.agent, { ...ANSWER, seed: 9001 }).expect(200);
+  await put(other.agent, { ...ANSWER, seed: 9002 }).expect(200);
+  const db = await app.connect();
+  const rows = async (where: string): Promise<{ accountId: string; seed: number }[]> => {
+    const [found] = await db.query(`SELECT accountId, seed FROM practice_answer WHERE ${where} ORDER BY answeredAt`);
+    return found as { accountId: string; seed: number }[];
+  };
+  const { accountId } = (await rows('seed = 9001'))[0]!;
+  const before = Array.from({ length: MOST_KEPT }, (_, i) => {
+    const answeredAt = new Date(Date.UTC(2020, 0, 1, 0, i));
+    return [accountId, 'wilting', i, 'waterlogging', 80, 1, 1, 1, 3, answeredAt];
+  });
+  await db.query('INSERT INTO practice_answer VALUES ?', [before]);
+  await put(one.agent, { ...ANSWER, theme: 'spots', seed: 9003 }).expect(200);
+  const kept = (await rows(`accountId = '${accountId}'`)).map(({ seed }) => seed);
+  // the two of today, and of the thousand before all but the two oldest
+  expect([kept.length, kept[0], kept.slice(-2)]).toEqual([MOST_KEPT, 2, [9001, 9003]]);
+  expect(await rows('seed = 9002')).toHaveLength(1);
+  await db.end();
 });

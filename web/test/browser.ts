@@ -12,3 +12,10 @@ globalThis.ResizeObserver ??= class {
   unobserve(): void {}
   disconnect(): void {}
 };
+/** No query holds: a mouse on a narrow window, until a test says otherwise. */
+globalThis.matchMedia ??= ((query: string) => ({
+  media: query,
+  matches: false,
+  addEventListener: () => undefined,
+  removeEventListener: () => undefined,
+})) as unknown as typeof matchMedia;

@@ -2,12 +2,14 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { PracticeAnswerInput, PracticeDto } from '@candid-leaf/contract';
 import { calibrationOf } from '@candid-leaf/core/practice';
-import type { DataSource } from 'typeorm';
+import { LessThan, type DataSource } from 'typeorm';
 import { Clock } from '../shared/clock.js';
 import { PracticeAnswerEntity } from './practice-answer.entity.js';
 
 /** So many answers are shown, and tell how well somebody knows what they know now. */
 const MOST_SHOWN = 200;
+/** Of one account so many are kept, the newest. */
+export const MOST_KEPT = 1000;
 
 @Injectable()
 export class PracticeService {
@@ -38,6 +40,18 @@ export class PracticeService {
       .values({ ...answer, accountId, answeredAt: this.clock.now() })
       .orIgnore()
       .execute();
+    await this.forgetOld(accountId);
     return this.of(accountId);
+  }
+
+  private async forgetOld(accountId: string): Promise<void> {
+    const [oldest] = await this.db.manager.find(PracticeAnswerEntity, {
+      where: { accountId },
+      order: { answeredAt: 'DESC' },
+      skip: MOST_KEPT - 1,
+      take: 1,
+    });
+    if (oldest)
+      await this.db.manager.delete(PracticeAnswerEntity, { accountId, answeredAt: LessThan(oldest.answeredAt) });
   }
 }

@@ -52,7 +52,7 @@ function Handbook() {
   return (
     <>
       <div className="mb-5 flex flex-wrap items-end gap-x-4 gap-y-2">
-        <div className="w-full sm:w-96">
+        <div className="w-full sm:w-80">
           <TextField
             label="What does it look like?"
             placeholder="brown spots with rings, limp at noon …"
@@ -73,11 +73,11 @@ function Handbook() {
         <Link className={buttonLook('plain')} to={link('practice', {})}>
           <Lightbulb aria-hidden size={18} /> Guess first: practise
         </Link>
-        <Link className={buttonLook('quiet')} to={link('claims', {})}>
-          <Scale aria-hidden size={18} /> What is claimed to help
-        </Link>
         <Link className={buttonLook('quiet')} to={link('signs', {})}>
           <Shapes aria-hidden size={18} /> All drawings
+        </Link>
+        <Link className={buttonLook('quiet')} to={link('claims', {})}>
+          <Scale aria-hidden size={18} /> What is claimed to help
         </Link>
       </div>
       {found ? (

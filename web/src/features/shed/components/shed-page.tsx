@@ -24,13 +24,13 @@ function Shelves() {
   return (
     <nav aria-label="Shelves" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
       <NavLink to={link('shed', {})} end className={tabLook}>
-        Products and doses
+        Products<span className="max-sm:hidden">&nbsp;and doses</span>
       </NavLink>
       <NavLink to={link('kinds', {})} className={tabLook}>
         Kinds
       </NavLink>
       <NavLink to={link('sprayLog', {})} className={tabLook}>
-        What was sprayed
+        Sprays
       </NavLink>
       <NavLink to={link('soils', {})} className={tabLook}>
         Soil
