@@ -1,3 +1,4 @@
+import type { GardenView } from '@candid-leaf/contract';
 import { expect, test, type Page } from '@playwright/test';
 import { ofPlace, ownGarden, signIn, tomatoIn } from './helpers.js';
 
@@ -17,6 +18,7 @@ test('several plants at once, one more like another, a whole bed once more; then
       lengthM: 4,
       widthM: 0.6,
       mulch: [{ from: '2026-06-01', depthMm: 50 }],
+      watering: { timerZone: 3, lean: 'dry' },
     },
     { name: 'South cordon', habit: 'indeterminate' },
   );
@@ -43,13 +45,18 @@ test('several plants at once, one more like another, a whole bed once more; then
     await expect(plantsOf(page, 'Long bed')).toHaveCount(5);
   });
 
-  await test.step('a bed like it with its plants: the same soil, but neither its mulch nor its tests', async () => {
+  await test.step('a bed like it with its plants: the same soil, but neither its mulch nor its tests, nor its outlet of the hose timer', async () => {
     await ofPlace(page, 'Long bed', 'Another like it');
     await expect(page.getByLabel('Name')).toHaveValue('Long bed 2');
     await expect(page.getByLabel('Soil')).toHaveText('Clay loam');
     await expect(page.getByLabel('Mulch (cm)')).toHaveValue('');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(plantsOf(page, 'Long bed 2')).toHaveText([/cordon 3/, /Bush 4/, /Bush 5/, /Bush 6/, /cordon 4/]);
+    const { places } = (await (await page.request.get(`/api/gardens/${own.garden}/view`)).json()) as GardenView;
+    expect(places.map(({ place }) => place.watering)).toMatchObject([
+      { timerZone: 3, lean: 'dry' },
+      { timerZone: null, lean: 'dry' },
+    ]);
   });
 
   await test.step('one is dragged into the other bed, and one is carried with the keyboard', async () => {
