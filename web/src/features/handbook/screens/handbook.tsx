@@ -51,7 +51,7 @@ function Handbook() {
     );
   return (
     <>
-      <div className="mb-5 flex flex-wrap items-end gap-x-4 gap-y-2">
+      <div className="mb-5 flex flex-wrap items-end gap-x-2 gap-y-2">
         <div className="w-full sm:w-80">
           <TextField
             label="What does it look like?"
