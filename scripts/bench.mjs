@@ -8,6 +8,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { bareSeason, typed } from './lib/bare-season.mjs';
 import { buildAll, ROOT } from './lib/build.mjs';
+import { choose } from './lib/choose.mjs';
 import { writer } from './lib/endure.mjs';
 import { largeGarden } from './lib/large-garden.mjs';
 import { quickOnAPhone } from './lib/quick.mjs';
@@ -151,8 +152,8 @@ async function benchInThePage(url) {
   const page = await browser.newPage({ baseURL: url });
   await page.request.post('/api/session', { data: { email: DEMO_ACCOUNT.email, password: DEMO_ACCOUNT.password } });
   await page.goto(`/gardens/${GARDEN.id}/bench`);
-  await page.getByLabel('Place').selectOption({ label: 'Clay pots' });
-  await page.getByLabel('Years').selectOption('200');
+  await choose(page, 'Place', 'Clay pots');
+  await choose(page, 'Years', '200');
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'One more' }).click();
   await page.evaluate(() => {
     globalThis.longest = 0;

@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, ROOT } from './lib/build.mjs';
+import { choose } from './lib/choose.mjs';
 import { ensureModules, throwAwayFolder } from './lib/machine.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
@@ -110,7 +111,7 @@ try {
   await desk.page.getByRole('region', { name: 'The coming week' }).waitFor();
   await desk.shoot('plan');
   await desk.page.getByRole('link', { name: 'Try other habits here' }).click();
-  await desk.page.getByLabel('Place', { exact: true }).selectOption({ label: 'Clay pots' });
+  await choose(desk.page, 'Place', 'Clay pots');
   await desk.page.getByRole('button', { name: 'Run' }).click();
   await desk.page.getByText('keeps this plant best').waitFor();
   await desk.page.evaluate(() => {

@@ -1,6 +1,7 @@
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { Field } from './field';
-import { Select, type SelectProps } from './select';
+import { Select } from './select';
+import type { SelectProps } from './select-parts';
 
 export interface SelectFieldProps extends Pick<SelectProps, 'value' | 'onChange' | 'options' | 'disabled' | 'ref'> {
   label: string;

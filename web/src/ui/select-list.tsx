@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { Check, ChevronDown, ChevronUp } from 'lucide-react';
 import { Select as Parts } from 'radix-ui';
 import type { Ref } from 'react';
-import { type SelectProps, triggerLook, wordsOf } from './select';
+import { type SelectProps, triggerLook, wordsOf } from './select-parts';
 
 /** Radix keeps the empty string for "nothing chosen yet"; in our lists it is a choice like others. */
 const NONE = '(none)';
