@@ -1,8 +1,11 @@
 import { expect, test, type Page } from '@playwright/test';
 import { axe, DEMO, noSideways, ownDemo, signIn } from './helpers.js';
 
-/** Every main view of the demo garden: as it must be for everybody, on a phone and at the desk, by day and by night. */
+const SICK = 'plant with a finding';
+/** So high its page is on a phone at most, before anything of it is unfolded. */
+const PLANT_PX = 2600;
 
+/** Every main view of the demo garden: as it must be for everybody, on a phone and at the desk, by day and by night. */
 async function views(page: Page): Promise<[string, string][]> {
   const garden = new URL(page.url()).pathname;
   const hrefOf = async (name: string) => (await page.getByRole('link', { name }).first().getAttribute('href'))!;
@@ -14,7 +17,7 @@ async function views(page: Page): Promise<[string, string][]> {
   return [
     ['garden', garden],
     ['a day of the garden', `${garden}?day=2026-07-14`],
-    ['plant with a finding', sick],
+    [SICK, sick],
     ['looking it over', `${sick}/look?part=fruit`],
     ['change a plant', `${sick}/edit`],
     ['change a place', bed],
@@ -104,6 +107,11 @@ for (const where of ['desk', 'phone'] as const)
       await page.waitForLoadState('networkidle');
       // a view that sends elsewhere was not looked at
       expect(page.url()).toContain(path);
+      if (name === SICK && where === 'phone') {
+        await expect(page.getByRole('button', { name: 'All that was recorded' })).toBeVisible();
+        const high = await page.evaluate(() => document.documentElement.scrollHeight);
+        expect(high).toBeLessThanOrEqual(PLANT_PX);
+      }
       // the busiest are looked at whole in each light
       await lookAt(name, i < 4);
     }

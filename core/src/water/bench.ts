@@ -1,3 +1,4 @@
+import { evennessInWords } from './evenness.js';
 import type { PlaceFacts } from '../records/facts.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -81,7 +82,7 @@ export function verdict(rows: readonly BenchRow[]): { best: number; why: string 
   const others = rows.filter((_, i) => i !== best);
   const worst = others.reduce<BenchRow | null>((w, r) => (!w || cost(r) > cost(w) ? r : w), null);
   const says = (r: BenchRow): string =>
-    `${Math.round(mid(r, 'daysShort'))} days short of water, ${Math.round(mid(r, 'visits'))} waterings, evenness ${mid(r, 'evenness').toFixed(2)}`;
+    `${Math.round(mid(r, 'daysShort'))} days short of water, ${Math.round(mid(r, 'visits'))} waterings, ${evennessInWords(mid(r, 'evenness'))} (${mid(r, 'evenness').toFixed(2)} of 1)`;
   return {
     best,
     why: worst

@@ -100,7 +100,11 @@ function planFor(
   const today = newest.date === c.asOf ? newest : { ...newest, date: c.asOf, rainMm: 0 };
   const start: PlanStart = { state, held, ...given(c.records.watering, c.asOf) };
   const ahead = expectedWeather(c, forecast, RHYTHM_DAYS - 1);
-  return planWeek(c, start, [today, ...ahead], rulesPerPlant(rules, plants));
+  const plan = planWeek(c, start, [today, ...ahead], rulesPerPlant(rules, plants));
+  // the strips show what is left by tonight: whoever is told of this morning is told of that too
+  const last = balance.days.at(-1);
+  if (plan.next?.date === c.asOf && last?.date === c.asOf) plan.next.tonight = last.fractionAvailable;
+  return plan;
 }
 
 /** What the records say was given before and on the day. */

@@ -46,6 +46,8 @@ export interface PlannedWatering {
   laterL: number;
   /** share of the available water left on that morning */
   left: number;
+  /** of today: the share that is left by tonight as it stands; null for another day */
+  tonight: number | null;
   why: string;
   /** what the litres were made of */
   of: OrderReckoned | null;
@@ -161,6 +163,7 @@ function nextOf(list: readonly PlannedDay[]): PlannedWatering | null {
         litres: next.ordered,
         laterL: next.later,
         left: next.leftInTheMorning,
+        tonight: null,
         why: next.why,
         of: next.of,
       }

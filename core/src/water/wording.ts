@@ -9,7 +9,10 @@ import type { Steadiness, WhatIf } from './what-if.js';
  */
 export function whyWatered(next: PlannedWatering, asOf: Day, foreseen: boolean, f: Formatter): string {
   const left = `about ${Math.round(next.left * 100)} % of the water in reach`;
-  if (next.date === asOf) return `this morning ${left} was left: ${next.why}`;
+  if (next.date === asOf) {
+    const tonight = next.tonight === null ? '' : `, by tonight ${Math.round(next.tonight * 100)} %`;
+    return `this morning ${left} was left${tonight}: ${next.why}`;
+  }
   const unless = foreseen ? '' : ', if the days stay as they were';
   return `by the morning of ${f.day(next.date)} ${left} is left${unless}: ${next.why}`;
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { PlaceFacts, PlantCase } from '@candid-leaf/core/records';
-import { addDays } from '@candid-leaf/core/units';
+import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
 import {
   litresOf,
   planPlace,
@@ -11,6 +11,7 @@ import {
   waterBalance,
   weekday,
   WEEK_DAYS,
+  whyWatered,
   type PlaceRules,
   type PlannedPlant,
   type PlanRules,
@@ -239,4 +240,24 @@ describe('the plan of a place', () => {
     const felt = (feel: 'dry' | 'wet') => litres({ soilChecks: [{ date: ASOF, feel }] });
     expect(felt('wet')).toBeLessThan(Math.min(felt('dry'), litres({})) - 0.5);
   });
+});
+
+test('a watering of today tells the morning’s share and tonight’s, the one that the strips show; one of another day does not', () => {
+  const told = (litres: number) => {
+    const c = aCase({ place: pot, records: given(1, litres) });
+    const one = planned('p', c);
+    const plan = planPlace('here', { school: 'by-need', irrigation: null, flowLPerH: null }, [one], days());
+    const next = plan.pours[0]!.plan!.next!;
+    return { next, left: one.balance.days.at(-1)!.fractionAvailable, why: whyWatered(next, ASOF, true, METRIC_FORMAT) };
+  };
+  const today = told(0.6);
+  expect(today.next.date).toBe(ASOF);
+  expect(today.next.tonight).toBe(today.left);
+  const percent = (share: number): number => Math.round(share * 100);
+  expect(today.why).toBe(
+    `this morning about ${percent(today.next.left)} % of the water in reach was left, by tonight ${percent(today.left)} %: ${today.next.why}`,
+  );
+  const later = told(9);
+  expect(later.next.date > ASOF).toBe(true);
+  expect([later.next.tonight, later.why.includes('tonight')]).toEqual([null, false]);
 });

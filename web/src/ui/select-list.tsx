@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { Check, ChevronDown, ChevronUp } from 'lucide-react';
 import { Select as Parts } from 'radix-ui';
 import type { Ref } from 'react';
-import { type SelectProps, triggerLook, wordsOf } from './select-parts';
+import { type SelectProps, triggerLook, wordsOfChosen } from './select-parts';
 
 /** Radix keeps the empty string for "nothing chosen yet"; in our lists it is a choice like others. */
 const NONE = '(none)';
@@ -19,7 +19,7 @@ export default function SelectList({ value, onChange, options, narrow, disabled,
       <Parts.Trigger {...rest} ref={ref as Ref<HTMLButtonElement>} className={triggerLook(narrow)}>
         {/* a long choice is cut, and never widens the page */}
         <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>
-          <Parts.Value>{wordsOf(options, value)}</Parts.Value>
+          <Parts.Value>{wordsOfChosen(options, value)}</Parts.Value>
         </span>
         <ChevronDown aria-hidden size={18} className="shrink-0 text-leaf" />
       </Parts.Trigger>

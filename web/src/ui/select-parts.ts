@@ -25,4 +25,4 @@ export interface SelectProps {
 export const triggerLook = (narrow: boolean | undefined): string =>
   clsx(fieldLook, 'flex cursor-pointer items-center justify-between gap-2 text-left', !narrow && 'w-full');
 
-export const wordsOf = (options: Options, value: string): string => options.find(([v]) => v === value)?.[1] ?? '';
+export const wordsOfChosen = (options: Options, value: string): string => options.find(([v]) => v === value)?.[1] ?? '';

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { ChevronDown } from 'lucide-react';
 import { lazy, type Ref, Suspense } from 'react';
 import { fieldLook } from './field';
-import { type SelectProps, triggerLook, wordsOf } from './select-parts';
+import { type SelectProps, triggerLook, wordsOfChosen } from './select-parts';
 import { useMedia } from './use-media';
 
 // no phone fetches it
@@ -41,7 +41,7 @@ function OfTheDevice({ value, onChange, options, narrow, ref, ...rest }: SelectP
 function NotYet({ value, options, narrow, id }: SelectProps) {
   return (
     <button type="button" id={id} disabled className={triggerLook(narrow)}>
-      <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>{wordsOf(options, value)}</span>
+      <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>{wordsOfChosen(options, value)}</span>
       <ChevronDown aria-hidden size={18} className="shrink-0 text-leaf" />
     </button>
   );

@@ -3,6 +3,7 @@ import { doseInWords } from '@candid-leaf/core/diagnosis';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { Panel } from '../../../ui/panel';
+import { LitresOpened } from '../../water/components/litres-opened';
 import { TASK_ICONS } from '../../today/task-icons';
 
 /** What comes next for this plant, one dated line each: the same tasks that Today tells when their day has come. */
@@ -44,7 +45,11 @@ function Line({ task }: { task: TaskDto }) {
           <span className={task.dueOn <= today && !task.held ? 'font-semibold text-leaf' : 'text-soft'}>{day}</span>
         </p>
         <p className="text-sm text-soft">
-          {amount && <span className="tabular-nums">{amount}. </span>}
+          {amount && (
+            <span className="tabular-nums">
+              <LitresOpened says={amount} of={task.made?.of} plants={task.made?.plants ?? 1} />.{' '}
+            </span>
+          )}
           {sentence(task.held?.because ?? task.why)}
         </p>
       </div>
