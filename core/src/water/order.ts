@@ -86,14 +86,16 @@ export interface OrderReckoned {
   /** what its roots can reach when the soil is full, and the share that is left that morning */
   inReachL: number;
   left: number;
-  /** the share at which it is to be watered */
-  limitLeft: number;
+  /** the share at which it is watered, where that decides; null where the school or the first weeks go by something else */
+  limitLeft: number | null;
   /** mornings until one may water again, and what is used until then */
   days: number;
   useL: number;
   /** rain counted on in that time, what stays on leaves taken off; in a pot none is */
   rainL: number;
   parts: { what: OrderPart; litres: number }[];
+  /** to be given: what the parts add up to */
+  litres: number;
 }
 
 /** Less than this is not told. */
@@ -107,7 +109,8 @@ const TOLD_L = 0.005;
 export function orderReckoned(
   m: Morning,
   order: Order,
-  c: Pick<Circumstances, 'wait' | 'rainMm' | 'givenMm' | 'leftInTheMorning'>,
+  rules: PlanRules,
+  c: Circumstances,
   litres: number,
   cappedL: number,
 ): OrderReckoned {
@@ -130,10 +133,11 @@ export function orderReckoned(
   return {
     inReachL: inLitres(m.zone.tawMm),
     left: c.leftInTheMorning,
-    limitLeft: 1 - m.limitMm / m.zone.tawMm,
+    limitLeft: rules.school === 'by-need' && !c.settling ? 1 - m.limitMm / m.zone.tawMm : null,
     days: c.wait,
     useL: inLitres(m.useMm * c.wait),
     rainL: m.zone.isPot ? 0 : inLitres(c.rainMm),
     parts: parts.filter((p) => Math.abs(p.litres) >= TOLD_L),
+    litres,
   };
 }

@@ -259,7 +259,9 @@ export function runPlan(
       why = ordered > 0 ? 'the weekly limit leaves no more' : 'the weekly limit is used up';
     }
     const of =
-      circumstances && ordered > 0 ? orderReckoned(morning, order, circumstances, ordered, asked - ordered) : null;
+      circumstances && ordered > 0
+        ? orderReckoned(morning, order, rules, circumstances, ordered, asked - ordered)
+        : null;
     const litres = given + ordered;
     recent.push(litres);
     if (recent.length >= WEEK_DAYS) recent.shift();

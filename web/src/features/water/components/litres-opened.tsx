@@ -7,7 +7,7 @@ import { percent } from '../../../ui/water-left';
 const PART_WORDS: Record<OrderPart, string> = {
   missing: 'missing to full',
   salts: 'a tenth more, so that salts leave the pot',
-  rule: 'by the chosen way of watering',
+  rule: 'by the way it is watered',
   midday: 'a small second one after midday',
   given: 'given that day already',
   cap: 'kept back by the weekly limit',
@@ -29,7 +29,6 @@ interface Props {
 export function LitresOpened({ says, of, plants }: Props) {
   const format = useFormat();
   if (!of) return says;
-  const sum = of.parts.reduce((total, p) => total + p.litres, 0);
   return (
     <Explained says={says}>
       <p>
@@ -37,7 +36,7 @@ export function LitresOpened({ says, of, plants }: Props) {
         {format.litres(of.inReachL)} that its roots can reach.{' '}
         {`${of.days === 1 ? 'Over the day' : `In the ${of.days} days until it may be watered again`} about ${format.litres(of.useL)} ${
           of.rainL > 0 ? `are used, less ${format.litres(of.rainL)} of rain` : 'are used'
-        }; the soil is to keep ${percent(of.limitLeft)}.`}
+        }${of.limitLeft === null ? '' : `; the soil is to keep ${percent(of.limitLeft)}`}.`}
       </p>
       <table className="mt-2 w-full text-sm tabular-nums">
         <caption className="text-left text-soft">{plants > 1 ? 'For each plant' : 'For this plant'}</caption>
@@ -56,14 +55,14 @@ export function LitresOpened({ says, of, plants }: Props) {
             <th scope="row" className="pr-3 text-left font-semibold">
               to give
             </th>
-            <td className="text-right whitespace-nowrap">{format.litres(sum)}</td>
+            <td className="text-right whitespace-nowrap">{format.litres(of.litres)}</td>
           </tr>
           {plants > 1 && (
             <tr>
               <th scope="row" className="pr-3 text-left font-normal">
                 for {plants} plants
               </th>
-              <td className="text-right whitespace-nowrap">{format.litres(sum * plants)}</td>
+              <td className="text-right whitespace-nowrap">{format.litres(of.litres * plants)}</td>
             </tr>
           )}
         </tbody>
