@@ -46,8 +46,8 @@ function Line({ task }: { task: TaskDto }) {
         </p>
         <p className="text-sm text-soft">
           {amount && (
-            <span className="tabular-nums">
-              <LitresOpened says={amount} of={task.made?.of} plants={task.made?.plants ?? 1} />.{' '}
+            <span className="block tabular-nums">
+              <LitresOpened says={amount} of={task.made?.of} plants={task.made?.plants ?? 1} />
             </span>
           )}
           {sentence(task.held?.because ?? task.why)}
