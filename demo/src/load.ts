@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import type { RecordInput } from '@candid-leaf/contract';
+import { MOST_RECORDS_AT_ONCE, type SeveralAnswers } from '@candid-leaf/contract';
 import { v5 as nameUuid } from 'uuid';
 import { DEMO_ACCOUNT, DEMO_DAY } from './account.js';
 import { GARDEN, PLACES, PLANTS, PRODUCTS, TRIALS } from './garden.js';
@@ -16,9 +16,6 @@ export interface LoadOptions {
   /** where the stand-in of the hose timer is; each garden has a box of its own there */
   timerUrl?: string;
 }
-
-/** How many records are sent at a time. */
-const TOGETHER = 8;
 
 /**
  * Loads the demo garden through the same API that any gardener's browser uses. Every id is fixed, so a load that
@@ -45,10 +42,11 @@ export async function loadDemo(
     cookie = session?.split(';')[0] ?? cookie;
     return answer;
   };
-  const must = async (method: string, path: string, body?: unknown): Promise<void> => {
+  const must = async (method: string, path: string, body?: unknown): Promise<Response> => {
     const answer = await send(method, path, body);
     if (!answer.ok)
       throw new Error(`${method} ${path} ${JSON.stringify(body)}: ${answer.status} ${await answer.text()}`);
+    return answer;
   };
   const signedUp = await send('POST', '/accounts', who);
   if (!signedUp.ok) await must('POST', '/session', { email: who.email, password: who.password });
@@ -70,8 +68,13 @@ export async function loadDemo(
   for (const { plant } of PAST_PLANTS) await must('PUT', `${garden}/plants`, own(plant));
   for (const product of PRODUCTS) await must('PUT', `${garden}/products`, own(product));
   for (const trial of TRIALS) await must('PUT', `${garden}/trials`, own(trial));
-  for (let i = 0; i < RECORDS.length; i += TOGETHER)
-    await Promise.all(RECORDS.slice(i, i + TOGETHER).map((r: RecordInput) => must('PUT', `${garden}/records`, own(r))));
+  for (let i = 0; i < RECORDS.length; i += MOST_RECORDS_AT_ONCE) {
+    const records = RECORDS.slice(i, i + MOST_RECORDS_AT_ONCE).map(own);
+    const { answers } = (await (await must('PUT', `${garden}/records/several`, { records })).json()) as SeveralAnswers;
+    const refused = answers.findIndex((a) => 'refused' in a);
+    if (refused >= 0)
+      throw new Error(`${JSON.stringify(records[refused])} was refused: ${JSON.stringify(answers[refused])}`);
+  }
   for (const { plant, endedOn, because } of PAST_PLANTS)
     await must('POST', `${garden}/plants/${own(plant).id}/retire`, { on: endedOn, because });
   for (const notes of PAST_NOTES) await must('PUT', `${garden}/season/notes`, own(notes));

@@ -2,6 +2,7 @@ import { useIsFetching } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { createBrowserRouter, Navigate, Outlet, ScrollRestoration } from 'react-router';
 import { Home } from './features/account/screens/home';
+import { GardenFrame } from './features/garden/components/garden-frame';
 import { GardenScreen } from './features/garden/screens/garden';
 import { linkTo, ROUTES } from './lib/paths';
 import { accountHere, gardenHere } from './offline/account';
@@ -80,127 +81,133 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./features/account/screens/account')).AccountScreen }),
       },
       {
-        path: ROUTES.files,
-        lazy: async () => ({ Component: (await import('./features/files/screens/files')).FilesScreen }),
-      },
-      {
-        path: ROUTES.people,
-        lazy: async () => ({ Component: (await import('./features/people/screens/people')).PeopleScreen }),
-      },
-      {
         path: ROUTES.garden,
-        element: (
-          <>
-            <GardenScreen />
-            <PlantReady />
-          </>
-        ),
-      },
-      {
-        path: ROUTES.settings,
-        lazy: async () => ({ Component: (await import('./features/settings/screens/settings')).SettingsScreen }),
-      },
-      { path: ROUTES.newPlace, lazy: placeEdit },
-      { path: ROUTES.place, lazy: placeEdit },
-      {
-        path: ROUTES.placePlan,
-        lazy: async () => ({ Component: (await import('./features/water/screens/plan')).PlanScreen }),
-      },
-      {
-        path: ROUTES.whileAway,
-        lazy: async () => ({ Component: (await import('./features/away/screens/while-away')).WhileAwayScreen }),
-      },
-      {
-        path: ROUTES.shed,
-        lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
-      },
-      {
-        path: ROUTES.stock,
-        lazy: async () => ({ Component: (await import('./features/shed/screens/stock')).StockScreen }),
-      },
-      {
-        path: ROUTES.trials,
-        lazy: async () => ({ Component: (await import('./features/trials/screens/trials')).TrialsScreen }),
-      },
-      {
-        path: ROUTES.soils,
-        lazy: async () => ({ Component: (await import('./features/shed/screens/soils')).SoilsScreen }),
-      },
-      {
-        path: ROUTES.placeSoil,
-        lazy: async () => ({ Component: (await import('./features/soil/screens/soil')).SoilScreen }),
-      },
-      {
-        path: ROUTES.sprayLog,
-        lazy: async () => ({ Component: (await import('./features/shed/screens/spray-log')).SprayLogScreen }),
-      },
-      {
-        path: ROUTES.season,
-        lazy: async () => ({ Component: (await import('./features/season/screens/season')).SeasonScreen }),
-      },
-      {
-        path: ROUTES.kinds,
-        lazy: async () => ({ Component: (await import('./features/kinds/screens/kinds')).KindsScreen }),
-      },
-      {
-        path: ROUTES.report,
-        lazy: async () => ({ Component: (await import('./features/reports/screens/report')).ReportScreen }),
-      },
-      { path: ROUTES.newKind, lazy: kindEdit },
-      { path: ROUTES.kind, lazy: kindEdit },
-      { path: ROUTES.newProduct, lazy: productEdit },
-      { path: ROUTES.product, lazy: productEdit },
-      {
-        path: ROUTES.bench,
-        lazy: async () => ({ Component: (await import('./features/water/screens/bench')).BenchScreen }),
-      },
-      {
-        path: ROUTES.placeWalk,
-        lazy: async () => ({ Component: (await import('./features/walk/screens/walk')).WalkScreen }),
-      },
-      { path: ROUTES.newPlant, lazy: plantEdit },
-      { path: ROUTES.plantEdit, lazy: plantEdit },
-      {
-        path: ROUTES.plant,
-        lazy: plant,
-      },
-      {
-        path: ROUTES.plantSheet,
-        lazy: async () => ({ Component: (await import('./features/sheet/screens/sheet')).SheetScreen }),
-      },
-      {
-        path: ROUTES.look,
-        lazy: async () => ({ Component: (await import('./features/look/screens/look')).LookScreen }),
-      },
-      {
-        path: ROUTES.neighbour,
-        lazy: async () => ({ Component: (await import('./features/neighbour/screens/neighbour')).NeighbourScreen }),
-      },
-      {
-        path: ROUTES.handbook,
-        lazy: async () => ({ Component: (await import('./features/handbook/screens/handbook')).HandbookScreen }),
-      },
-      {
-        path: ROUTES.signs,
-        lazy: async () => ({ Component: (await import('./features/handbook/screens/signs-page')).SignsPage }),
-      },
-      {
-        path: ROUTES.claims,
-        lazy: async () => ({ Component: (await import('./features/claims/screens/claims')).ClaimsScreen }),
-      },
-      {
-        path: ROUTES.practice,
-        lazy: async () => ({ Component: (await import('./features/practice/screens/practice')).PracticeScreen }),
-      },
-      {
-        path: ROUTES.practicePlant,
-        lazy: async () => ({
-          Component: (await import('./features/practice/screens/practice-plant')).PracticePlantScreen,
-        }),
-      },
-      {
-        path: ROUTES.disorder,
-        lazy: async () => ({ Component: (await import('./features/handbook/screens/disorder-page')).DisorderPage }),
+        element: <GardenFrame />,
+        children: [
+          {
+            path: ROUTES.files,
+            lazy: async () => ({ Component: (await import('./features/files/screens/files')).FilesScreen }),
+          },
+          {
+            path: ROUTES.people,
+            lazy: async () => ({ Component: (await import('./features/people/screens/people')).PeopleScreen }),
+          },
+          {
+            index: true,
+            element: (
+              <>
+                <GardenScreen />
+                <PlantReady />
+              </>
+            ),
+          },
+          {
+            path: ROUTES.settings,
+            lazy: async () => ({ Component: (await import('./features/settings/screens/settings')).SettingsScreen }),
+          },
+          { path: ROUTES.newPlace, lazy: placeEdit },
+          { path: ROUTES.place, lazy: placeEdit },
+          {
+            path: ROUTES.placePlan,
+            lazy: async () => ({ Component: (await import('./features/water/screens/plan')).PlanScreen }),
+          },
+          {
+            path: ROUTES.whileAway,
+            lazy: async () => ({ Component: (await import('./features/away/screens/while-away')).WhileAwayScreen }),
+          },
+          {
+            path: ROUTES.shed,
+            lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
+          },
+          {
+            path: ROUTES.stock,
+            lazy: async () => ({ Component: (await import('./features/shed/screens/stock')).StockScreen }),
+          },
+          {
+            path: ROUTES.trials,
+            lazy: async () => ({ Component: (await import('./features/trials/screens/trials')).TrialsScreen }),
+          },
+          {
+            path: ROUTES.soils,
+            lazy: async () => ({ Component: (await import('./features/shed/screens/soils')).SoilsScreen }),
+          },
+          {
+            path: ROUTES.placeSoil,
+            lazy: async () => ({ Component: (await import('./features/soil/screens/soil')).SoilScreen }),
+          },
+          {
+            path: ROUTES.sprayLog,
+            lazy: async () => ({ Component: (await import('./features/shed/screens/spray-log')).SprayLogScreen }),
+          },
+          {
+            path: ROUTES.season,
+            lazy: async () => ({ Component: (await import('./features/season/screens/season')).SeasonScreen }),
+          },
+          {
+            path: ROUTES.kinds,
+            lazy: async () => ({ Component: (await import('./features/kinds/screens/kinds')).KindsScreen }),
+          },
+          {
+            path: ROUTES.report,
+            lazy: async () => ({ Component: (await import('./features/reports/screens/report')).ReportScreen }),
+          },
+          { path: ROUTES.newKind, lazy: kindEdit },
+          { path: ROUTES.kind, lazy: kindEdit },
+          { path: ROUTES.newProduct, lazy: productEdit },
+          { path: ROUTES.product, lazy: productEdit },
+          {
+            path: ROUTES.bench,
+            lazy: async () => ({ Component: (await import('./features/water/screens/bench')).BenchScreen }),
+          },
+          {
+            path: ROUTES.placeWalk,
+            lazy: async () => ({ Component: (await import('./features/walk/screens/walk')).WalkScreen }),
+          },
+          { path: ROUTES.newPlant, lazy: plantEdit },
+          { path: ROUTES.plantEdit, lazy: plantEdit },
+          {
+            path: ROUTES.plant,
+            lazy: plant,
+          },
+          {
+            path: ROUTES.plantSheet,
+            lazy: async () => ({ Component: (await import('./features/sheet/screens/sheet')).SheetScreen }),
+          },
+          {
+            path: ROUTES.look,
+            lazy: async () => ({ Component: (await import('./features/look/screens/look')).LookScreen }),
+          },
+          {
+            path: ROUTES.neighbour,
+            lazy: async () => ({ Component: (await import('./features/neighbour/screens/neighbour')).NeighbourScreen }),
+          },
+          {
+            path: ROUTES.handbook,
+            lazy: async () => ({ Component: (await import('./features/handbook/screens/handbook')).HandbookScreen }),
+          },
+          {
+            path: ROUTES.signs,
+            lazy: async () => ({ Component: (await import('./features/handbook/screens/signs-page')).SignsPage }),
+          },
+          {
+            path: ROUTES.claims,
+            lazy: async () => ({ Component: (await import('./features/claims/screens/claims')).ClaimsScreen }),
+          },
+          {
+            path: ROUTES.practice,
+            lazy: async () => ({ Component: (await import('./features/practice/screens/practice')).PracticeScreen }),
+          },
+          {
+            path: ROUTES.practicePlant,
+            lazy: async () => ({
+              Component: (await import('./features/practice/screens/practice-plant')).PracticePlantScreen,
+            }),
+          },
+          {
+            path: ROUTES.disorder,
+            lazy: async () => ({ Component: (await import('./features/handbook/screens/disorder-page')).DisorderPage }),
+          },
+        ],
       },
       { path: '*', element: <Navigate to={ROUTES.home} replace /> },
     ],

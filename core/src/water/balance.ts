@@ -8,7 +8,7 @@ import { WETTED_SHARE } from './evaporation.js';
 import { markKnown } from './knowledge.js';
 import { measuredByDay } from './measured.js';
 import { type BalanceDay, type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from './run.js';
-import { demandOn, seasonClock } from './season.js';
+import { demands } from './season.js';
 
 export interface Balance {
   days: BalanceDay[];
@@ -40,7 +40,7 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
   const weather = fillGaps([...records.weather, ...ahead], start, ahead.at(-1)?.date ?? c.asOf);
   const givenOn = wateringByDay(records.watering);
   const measured = measuredByDay(c);
-  const clock = seasonClock(c);
+  const demandOn = demands(c);
   const made = { place, crop: plant.crop };
   const state = startOf(start === planted ? START_PLANTED : START_UNKNOWN);
   let etoMethod: EtoMethod | null = null;
@@ -53,7 +53,7 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
     const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
     if (w.date === c.asOf) before = { ...state };
-    const day = stepRun(state, made, own, etoMm, demandOn(c, clock, own, etoMm, firstNo + i), given, seen);
+    const day = stepRun(state, made, own, etoMm, demandOn(own, etoMm, firstNo + i), given, seen);
     if (w.date === c.asOf) end = { ...state };
     return day;
   });

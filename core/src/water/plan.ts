@@ -7,7 +7,7 @@ import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
 import type { PlanRules } from './plan-rules.js';
 import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js';
-import { dayNeed, demandOn, seasonClock } from './season.js';
+import { dayNeed, demands } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
 import { type Circumstances, decide, type Order, orderReckoned, type OrderReckoned } from './order.js';
 import { settlingOn } from './settling.js';
@@ -207,7 +207,7 @@ export function runPlan(
   rules: PlanRules,
   by: 'plan' | readonly number[],
 ): PlannedDay[] {
-  const clock = seasonClock(c);
+  const demandOn = demands(c);
   const made = { place: c.place, crop: c.plant.crop };
   const state = { ...start.state };
   const wets = WETTED_SHARE[rules.how];
@@ -217,7 +217,7 @@ export function runPlan(
   const recent = [...(start.recentL ?? [])].slice(1 - WEEK_DAYS);
   const days = weather.map((w) => dayInPlace(c, w));
   return days.map(({ own: w, etoMm }, i): PlannedDay => {
-    const demand = demandOn(c, clock, w, etoMm);
+    const demand = demandOn(w, etoMm);
     const { zone } = demand;
     const { useMm, rawMm } = dayNeed(demand, etoMm, c.plant.crop);
     const limitMm = wateringLimit(

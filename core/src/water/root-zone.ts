@@ -50,26 +50,38 @@ function deepestM(place: PlaceFacts, slow: boolean): number {
   return (place.fillingCm ?? USUAL_FILLING_CM) / 100 + (slow ? UNDER_BED_M.slow : UNDER_BED_M.plain);
 }
 
-/** The root zone on a day of the season. */
-export function rootZoneOn(place: PlaceFacts, crop: Crop, seasonDay: number, spacingM?: number | null): RootZone {
+/**
+ * The root zone by day of the season. A pot holds the same on every day; in the ground it grows with the roots.
+ * Made once for a run: it is asked for on each of its days.
+ */
+export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | null): (seasonDay: number) => RootZone {
   const soil = SOILS[place.texture];
   const soilM2 = soilAreaM2(place, crop, spacingM);
   const share = availableShare(place.texture);
   const isPot = isPotted(place);
-  const volumeL = place.volumeL ?? UNKNOWN_POT_L;
   const slow = place.drainageMmPerH != null && place.drainageMmPerH < SLOW_PERCOLATION_MM_H;
   // at a low end the water of the rest comes together: it drains as a slow soil does, whatever it is made of (judgement)
   const staysWet = slow || (place.lowEnd === true && !isPot);
-  const depthM = isPot ? potWidthM(volumeL) : Math.min(deepestM(place, slow), rootDepthM(crop, seasonDay));
-  const tawMm = isPot ? (share * volumeL) / soilM2 : 1000 * share * depthM;
-  return {
+  const drainsPerDay = staysWet ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay;
+  const wallLoss = place.potMaterial === 'terracotta' || place.potMaterial === 'fabric' ? 1.2 : 1;
+  const zone = (depthM: number, tawMm: number): RootZone => ({
     soilM2,
     tawMm,
     depthM,
     roomAboveMm: soil.roomAbove * tawMm,
-    drainsPerDay: staysWet ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay,
+    drainsPerDay,
     isPot,
-    wallLoss: place.potMaterial === 'terracotta' || place.potMaterial === 'fabric' ? 1.2 : 1,
+    wallLoss,
+  });
+  if (isPot) {
+    const volumeL = place.volumeL ?? UNKNOWN_POT_L;
+    const always = zone(potWidthM(volumeL), (share * volumeL) / soilM2);
+    return () => always;
+  }
+  const deepest = deepestM(place, slow);
+  return (seasonDay) => {
+    const depthM = Math.min(deepest, rootDepthM(crop, seasonDay));
+    return zone(depthM, 1000 * share * depthM);
   };
 }
 

@@ -10,7 +10,7 @@ import { openEto } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
 import { evenness, FRUIT_WINDOW_DAYS } from './evenness.js';
 import { type BalanceDay, NOTHING_GIVEN, startOf, stepRun } from './run.js';
-import { dayNeed, type Demand, demandOn, etoAtPlant, seasonClock } from './season.js';
+import { dayNeed, type Demand, demands, etoAtPlant } from './season.js';
 import { remembered, SCHOOL_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
 import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } from './stress.js';
 
@@ -63,11 +63,11 @@ function seasonAsks(subject: BenchPlant, s: SetUp, weather: SeasonWeather): Seas
   const first = weather.days[0]!.date;
   const place = placeWith(subject.place, s, first);
   const plant = { ...subject.plant, transplantedOn: first, stage: null };
-  const clock = seasonClock({ plant, asOf: weather.days.at(-1)!.date });
+  const demandOn = demands({ place, plant, asOf: weather.days.at(-1)!.date });
   const firstNo = dayNumber(first);
   const days = weather.days.map((w, i): DayAsks => {
     const etoMm = etoAtPlant(place, w.date, weather.etoMm[i]!);
-    const demand = demandOn({ place, plant }, clock, w, etoMm, firstNo + i);
+    const demand = demandOn(w, etoMm, firstNo + i);
     const { useMm, rawMm } = dayNeed(demand, etoMm, plant.crop);
     const stage = i >= FRUITING_FROM ? 'fruiting' : 'vegetative';
     const limitMm = wateringLimit({ crop: plant.crop, stage }, rawMm, demand.zone.tawMm);

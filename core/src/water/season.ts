@@ -14,7 +14,7 @@ import {
   WATER_CROPS,
 } from './crops.js';
 import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
-import { depletionFraction, type RootZone, rootZoneOn } from './root-zone.js';
+import { depletionFraction, type RootZone, rootZones } from './root-zone.js';
 
 /** What a plant and its soil ask for on a day of its season. */
 
@@ -74,36 +74,44 @@ export function seasonClock({ plant, asOf }: Pick<PlantCase, 'plant' | 'asOf'>):
   };
 }
 
-/** What the plant and the bare soil beside it would use on a day with water to spare, and from which store. */
-export function demandOn(
-  { place, plant }: Pick<PlantCase, 'place' | 'plant'>,
-  clock: SeasonClock,
-  w: DemandWeather,
-  etoMm: number,
-  /** the day's number, where it is known already */
-  dayNo?: number,
-): Demand {
-  const since = clock.today - (clock.asOf - (dayNo ?? dayNumber(w.date)));
-  const seasonDay = Math.max(0, since * clock.pace);
-  const height = heightOnDay(clock.heightTodayM, since, clock.today);
-  const zone = rootZoneOn(place, plant.crop, seasonDay, plant.spacingM);
-  // without a wind gauge the standard climate of the tables stands: 2 m/s and 45 %
-  const climate = w.windMs == null ? 0 : climateTerm(w.windMs, leastHumidityPct(w.tMinC, w.tMaxC, w.rhMeanPct), height);
-  const plain = basalCoefficient(plant.crop, seasonDay, height);
-  const kcb = plain >= 0.45 ? plain + climate : plain; // eq. 70 is for the grown crop
-  const kcMax = mostKc(kcb, climate);
-  const bareShare = 1 - coverShare(kcb, kcMax, height);
-  const litres = isPotted(place)
-    ? // a plant in a pot is an island: what its leaves take over the area that they cover
-      Math.max(0.9, leafCoefficient(plant.crop, seasonDay, height) + climate) *
-      etoMm *
-      coveredM2(plant.crop, height) *
-      zone.wallLoss
-    : // a bed's Kcb already speaks for all of its ground; only ground far wider than the plant is left out
-      kcb * etoMm * Math.min(zone.soilM2, 1.3 * WATER_CROPS[plant.crop].fullCoverM2);
-  const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
-  const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
-  return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, zone, seasonDay };
+/**
+ * What the plant and the bare soil beside it would use with water to spare, and from which store, by day. What all days of a run
+ * share is worked out once. `dayNo` is the day's number, where it is known already.
+ */
+export function demands({
+  place,
+  plant,
+  asOf,
+}: Pick<PlantCase, 'place' | 'plant' | 'asOf'>): (w: DemandWeather, etoMm: number, dayNo?: number) => Demand {
+  const { crop } = plant;
+  const clock = seasonClock({ plant, asOf });
+  const zoneOn = rootZones(place, crop, plant.spacingM);
+  const potted = isPotted(place);
+  // a bed's Kcb speaks for all of its ground; only ground far wider than the plant is left out
+  const mostGroundM2 = 1.3 * WATER_CROPS[crop].fullCoverM2;
+  return (w, etoMm, dayNo = dayNumber(w.date)) => {
+    const since = clock.today - (clock.asOf - dayNo);
+    const seasonDay = Math.max(0, since * clock.pace);
+    const height = heightOnDay(clock.heightTodayM, since, clock.today);
+    const zone = zoneOn(seasonDay);
+    // without a wind gauge the standard climate of the tables stands: 2 m/s and 45 %
+    const climate =
+      w.windMs == null ? 0 : climateTerm(w.windMs, leastHumidityPct(w.tMinC, w.tMaxC, w.rhMeanPct), height);
+    const plain = basalCoefficient(crop, seasonDay, height);
+    const kcb = plain >= 0.45 ? plain + climate : plain; // eq. 70 is for the grown crop
+    const kcMax = mostKc(kcb, climate);
+    const bareShare = 1 - coverShare(kcb, kcMax, height);
+    const litres = potted
+      ? // a plant in a pot is an island: what its leaves take over the area that they cover
+        Math.max(0.9, leafCoefficient(crop, seasonDay, height) + climate) *
+        etoMm *
+        coveredM2(crop, height) *
+        zone.wallLoss
+      : kcb * etoMm * Math.min(zone.soilM2, mostGroundM2);
+    const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
+    const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
+    return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, zone, seasonDay };
+  };
 }
 
 /** Share of what a wet bare surface would lose that a surface between two waterings does lose, on average (judgement). */

@@ -7,7 +7,7 @@ import {
   coveredM2,
   leafCoefficient,
   planWeek,
-  rootZoneOn,
+  rootZones,
   SOILS,
   startOf,
   waterBalance,
@@ -180,10 +180,10 @@ describe('a finger', () => {
 
 test('a low end drains as a slow soil does, and holds the rain of a wet week for longer; a pot has no low end', () => {
   const drains = (more: object) =>
-    rootZoneOn({ kind: 'ground', texture: 'sandy-loam', ...more }, 'tomato', 60).drainsPerDay;
+    rootZones({ kind: 'ground', texture: 'sandy-loam', ...more }, 'tomato')(60).drainsPerDay;
   expect(drains({ lowEnd: true })).toBe(drains({ drainageMmPerH: 10 }));
   expect(drains({ lowEnd: true })).toBeLessThan(drains({}));
-  expect(rootZoneOn({ ...pot(20), lowEnd: true }, 'tomato', 60)).toEqual(rootZoneOn(pot(20), 'tomato', 60));
+  expect(rootZones({ ...pot(20), lowEnd: true }, 'tomato')(60)).toEqual(rootZones(pot(20), 'tomato')(60));
   const wet = (lowEnd: boolean) => {
     const c = aCase({ place: { ...heavy, texture: 'sandy-loam', lowEnd } });
     const rained = {
@@ -200,12 +200,12 @@ test('a low end drains as a slow soil does, and holds the rain of a wet week for
 
 test('a raised bed’s roots go no deeper than its filling and a little of what lies under it', () => {
   const depth = (more: object) =>
-    rootZoneOn({ kind: 'raised-bed', texture: 'sandy-loam', ...more }, 'tomato', 120).depthM;
+    rootZones({ kind: 'raised-bed', texture: 'sandy-loam', ...more }, 'tomato')(120).depthM;
   expect(depth({ fillingCm: 20 })).toBeCloseTo(0.5, 9);
   expect(depth({ fillingCm: 20, drainageMmPerH: 10 })).toBeCloseTo(0.3, 9);
   expect(depth({ fillingCm: 90 })).toBeCloseTo(WATER_CROPS.tomato.rootDepthFullM, 9);
   expect(depth({})).toBeCloseTo(0.6, 9);
-  expect(rootZoneOn({ kind: 'ground', texture: 'sandy-loam' }, 'tomato', 120).depthM).toBeCloseTo(0.85, 9);
+  expect(rootZones({ kind: 'ground', texture: 'sandy-loam' }, 'tomato')(120).depthM).toBeCloseTo(0.85, 9);
 });
 
 test('readily evaporable water of sand lies in its range of FAO-56 Table 19 (2 to 7 mm)', () => {

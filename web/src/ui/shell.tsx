@@ -2,9 +2,7 @@ import type { GardenDto, RibbonDay, Role, WeatherState } from '@candid-leaf/cont
 import { formatterFor } from '@candid-leaf/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { BookOpen, CalendarRange, Settings, Sprout, Warehouse } from 'lucide-react';
-import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
-import { GardenContext, RoleContext } from '../lib/garden-context';
 import { linkTo, ROUTES } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
 import { useOutbox } from '../offline/use-outbox';
@@ -21,73 +19,69 @@ interface Props {
   garden: GardenDto;
   /** how far whoever looks may go here */
   role: Role;
-  /** undefined: it comes yet; null: these days are not spoken of here */
-  ribbon?: RibbonDay[] | null | undefined;
-  weather?: WeatherState | undefined;
-  children: ReactNode;
+  /** null: these days are not spoken of here */
+  ribbon: RibbonDay[] | null;
+  weather: WeatherState;
 }
 
-/** What stands round every page of a garden: its name, the ways about, and the ribbon of days that never moves. */
-export function Shell({ garden, role, ribbon, weather, children }: Props) {
+/** What stands over every page of a garden: its name, the ways about, the ribbon of days, and what must be known about what is shown. */
+export function Shell({ garden, role, ribbon, weather }: Props) {
   const online = useOnline();
   const list = useOutbox();
   const client = useQueryClient();
   const asOf = client.getQueryState([...queryKeys.garden(garden.id), 'view'])?.dataUpdatedAt;
   const here = { gardenId: garden.id };
   return (
-    <GardenContext.Provider value={garden}>
-      <RoleContext.Provider value={role}>
-        <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
-          <div className="mx-auto flex max-w-7xl 2xl:max-w-[104rem] items-center justify-between gap-2 px-3 pt-1 sm:px-5">
-            <Link
-              to={linkTo('garden', here)}
-              className="line-clamp-2 min-w-0 py-1 font-head leading-tight font-semibold text-ink max-sm:text-[0.95rem] sm:truncate sm:py-1.5 sm:text-xl"
-            >
-              {garden.name}
-            </Link>
-            <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
-              <NavLink data-key="g" to={linkTo('garden', here)} end className={navLook}>
-                <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
-              </NavLink>
-              <NavLink data-key="s" to={linkTo('season', here)} className={navLook}>
-                <CalendarRange aria-hidden size={18} /> <span className="max-sm:sr-only">Season</span>
-              </NavLink>
-              <NavLink data-key="b" to={linkTo('shed', here)} className={navLook}>
-                <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>
-              </NavLink>
-              <NavLink data-key="h" to={linkTo('handbook', here)} className={navLook}>
-                <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>
-              </NavLink>
-              <NavLink to={linkTo('settings', here)} className={navLook}>
-                <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>
-              </NavLink>
-              <SignOut list={list} className={`${navLook({ isActive: false })} max-sm:hidden`} />
-            </nav>
-          </div>
-          <div className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-1 sm:px-5">
-            {ribbon ? <Ribbon days={ribbon} today={garden.today} /> : ribbon === undefined && <div className="h-22" />}
-          </div>
-        </header>
-        <DailyKeys />
-        {role === 'look' && garden.pinnedDate && (
-          <p className="mx-auto max-w-7xl px-3 pt-2 2xl:max-w-[104rem] sm:px-5">
-            <strong>Made up, to look at.</strong> This garden’s days stand still.{' '}
-            <Link className="font-semibold text-leaf underline" to={ROUTES.home}>
-              To your own garden
-            </Link>
-          </p>
-        )}
-        <OutboxBar list={list} online={online} asOf={asOf} />
-        {weather?.trouble && (
-          <p role="status" className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 pt-2 text-soft sm:px-5">
-            The weather station does not answer
-            {weather.newest &&
-              `; the newest day it gave is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`}
-            . Water is reckoned with what is known.
-          </p>
-        )}
-        <main className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 py-4 sm:px-5">{children}</main>
-      </RoleContext.Provider>
-    </GardenContext.Provider>
+    <>
+      <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
+        <div className="mx-auto flex max-w-7xl 2xl:max-w-[104rem] items-center justify-between gap-2 px-3 pt-1 sm:px-5">
+          <Link
+            to={linkTo('garden', here)}
+            className="line-clamp-2 min-w-0 py-1 font-head leading-tight font-semibold text-ink max-sm:text-[0.95rem] sm:truncate sm:py-1.5 sm:text-xl"
+          >
+            {garden.name}
+          </Link>
+          <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
+            <NavLink data-key="g" to={linkTo('garden', here)} end className={navLook}>
+              <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
+            </NavLink>
+            <NavLink data-key="s" to={linkTo('season', here)} className={navLook}>
+              <CalendarRange aria-hidden size={18} /> <span className="max-sm:sr-only">Season</span>
+            </NavLink>
+            <NavLink data-key="b" to={linkTo('shed', here)} className={navLook}>
+              <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>
+            </NavLink>
+            <NavLink data-key="h" to={linkTo('handbook', here)} className={navLook}>
+              <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>
+            </NavLink>
+            <NavLink to={linkTo('settings', here)} className={navLook}>
+              <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>
+            </NavLink>
+            <SignOut list={list} className={`${navLook({ isActive: false })} max-sm:hidden`} />
+          </nav>
+        </div>
+        <div className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-1 sm:px-5">
+          {ribbon && <Ribbon days={ribbon} today={garden.today} />}
+        </div>
+      </header>
+      <DailyKeys />
+      {role === 'look' && garden.pinnedDate && (
+        <p className="mx-auto max-w-7xl px-3 pt-2 2xl:max-w-[104rem] sm:px-5">
+          <strong>Made up, to look at.</strong> This garden’s days stand still.{' '}
+          <Link className="font-semibold text-leaf underline" to={ROUTES.home}>
+            To your own garden
+          </Link>
+        </p>
+      )}
+      <OutboxBar list={list} online={online} asOf={asOf} />
+      {weather.trouble && (
+        <p role="status" className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 pt-2 text-soft sm:px-5">
+          The weather station does not answer
+          {weather.newest &&
+            `; the newest day it gave is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`}
+          . Water is reckoned with what is known.
+        </p>
+      )}
+    </>
   );
 }

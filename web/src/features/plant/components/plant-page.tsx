@@ -2,9 +2,10 @@ import type { GardenView, PlantView } from '@candid-leaf/contract';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
+import { GardenContext } from '../../../lib/garden-context';
 import { PageGuard } from '../../../ui/page-guard';
-import { Shell } from '../../../ui/shell';
-import { gardenViewQuery, useRoleIn } from '../../garden/queries';
+import { useDayGoneBy } from '../../garden/components/garden-frame';
+import { gardenViewQuery } from '../../garden/queries';
 import { plantViewQuery } from '../queries';
 
 interface Props {
@@ -13,19 +14,16 @@ interface Props {
   children: (view: PlantView, around: GardenView | undefined) => ReactNode;
 }
 
-/** A page of one plant; the garden's ribbon comes as soon as it is there, and nobody waits for it. */
+/** A page of one plant; it does not wait for the garden round it. */
 export function PlantPage({ waiting, children }: Props) {
   const { gardenId = '', plantId = '' } = useParams();
-  const role = useRoleIn(gardenId);
   const around = useQuery(gardenViewQuery(gardenId)).data;
+  const query = useQuery(plantViewQuery(gardenId, plantId));
+  // what has ended stands on its last day
+  useDayGoneBy(Boolean(query.data?.ended));
   return (
-    <PageGuard query={useQuery(plantViewQuery(gardenId, plantId))} waiting={waiting}>
-      {(view) => (
-        // what has ended stands on its last day, and the ribbon tells of these days
-        <Shell garden={view.garden} role={role} ribbon={view.ended ? null : around?.ribbon} weather={around?.weather}>
-          {children(view, around)}
-        </Shell>
-      )}
+    <PageGuard query={query} waiting={waiting}>
+      {(view) => <GardenContext.Provider value={view.garden}>{children(view, around)}</GardenContext.Provider>}
     </PageGuard>
   );
 }
