@@ -58,15 +58,30 @@ const project = (name, extra = {}, react = false) => ({
   ...extra,
 });
 
+/** A project in so many parts, each of which loads what it tests once for all its files; a file by itself runs as ever. */
+const inParts = (name, all) =>
+  process.env.TESTS_TOGETHER
+    ? [
+        ...Array.from({ length: all }, (_, of) =>
+          project(name, {
+            displayName: `${name} ${of + 1}/${all}`,
+            testMatch: ['<rootDir>/test/together.ts'],
+            globals: { PART: { of, all } },
+          }),
+        ),
+        project(name, { displayName: `${name} alone`, testMatch: ['<rootDir>/test/alone/*.test.ts'] }),
+      ]
+    : [project(name)];
+
 export default {
   // nothing here waits for time to pass; on a busy machine the database may
   testTimeout: 60_000,
   projects: [
-    project('core'),
+    ...inParts('core', 5),
     project('contract'),
     project('standins'),
     project('demo'),
-    project('server'),
+    ...inParts('server', 8),
     project('scripts'),
     project('web', { testEnvironment: 'jsdom', setupFiles: ['reflect-metadata', '<rootDir>/test/browser.ts'] }, true),
   ],

@@ -94,7 +94,7 @@ try {
     'Core, contract, server and page (Jest)',
     'jest',
     ['--maxWorkers=2', '--json', `--outputFile=${jestReport}`],
-    { TEST_DATABASE_URL: stack.databaseUrl, TEST_HOME: home },
+    { TEST_DATABASE_URL: stack.databaseUrl, TEST_HOME: home, TESTS_TOGETHER: '1' },
     jestReport,
     (r) => ({
       passed: r.numPassedTests,

@@ -104,7 +104,9 @@ for (const where of ['desk', 'phone'] as const)
     for (const [i, [name, path]] of (await views(page)).entries()) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
-      await page.waitForLoadState('networkidle');
+      // all of it is there: nothing is waited for any more
+      await expect(page.getByRole('status').filter({ hasText: '…' })).toHaveCount(0);
+      await page.evaluate(() => document.fonts.ready);
       // a view that sends elsewhere was not looked at
       expect(page.url()).toContain(path);
       if (name === SICK && where === 'phone') {

@@ -151,6 +151,10 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await expect(page.getByText('It ended on 5 November 2026')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Water' })).toHaveCount(0);
   await expect(page.getByText(/Picked 6, 700.g, dark end, for sauce/)).toBeVisible();
+  // it stands on its last day: the ribbon, which tells of these days, is not over it, and back in the garden it is
+  await expect(page.getByRole('list', { name: 'Days' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Days' })).toBeVisible();
 });
 
 test('plants are moved in their bed with the keyboard and by drag; those that stand too close are said, and it is kept', async ({

@@ -9,7 +9,7 @@ import { openMigrated } from '../src/database/migrate.js';
  * Migrations that are killed at a statement, before it or after it, and begun again. Every statement with KILL_EVERY=1; else some
  * from the beginning, the middle and the end.
  */
-const EVERY = Number(process.env.KILL_EVERY ?? 12);
+const EVERY = Number(process.env.KILL_EVERY ?? 24);
 
 let db: Connection;
 const names: string[] = [];

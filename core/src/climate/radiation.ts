@@ -12,12 +12,30 @@ function sunsetHourAngle(latitude: number, J: number): number {
   return Math.acos(Math.min(1, Math.max(-1, x)));
 }
 
+/** A garden asks for the same year of suns again and again: by latitude, the days that were reckoned. */
+const SUNS = new Map<number, Float64Array>();
+const MOST_REMEMBERED = 50;
+
 /**
  * Extraterrestrial radiation Ra in MJ m⁻² day⁻¹ (eq. 21).
  * @param latitude degrees, south negative
  * @param J day of the year, 1 to 366
  */
 export function extraterrestrialRadiation(latitude: number, J: number): number {
+  let suns = SUNS.get(latitude);
+  if (!suns) {
+    if (SUNS.size >= MOST_REMEMBERED) SUNS.clear();
+    SUNS.set(latitude, (suns = new Float64Array(367).fill(NaN)));
+  }
+  const known = suns[J];
+  if (known !== undefined && !Number.isNaN(known)) return known;
+  const ra = reckoned(latitude, J);
+  suns[J] = ra;
+  return ra;
+}
+
+/** By the equation, without the memory. */
+function reckoned(latitude: number, J: number): number {
   const phi = radians(latitude);
   const delta = declination(J);
   const ws = sunsetHourAngle(latitude, J);

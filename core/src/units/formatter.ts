@@ -1,4 +1,5 @@
-import { format, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { parseISO } from 'date-fns/parseISO';
 import type { Day } from './day.js';
 import { inSpoons } from './kitchen.js';
 import { measureOf, type Quantity } from './measures.js';

@@ -72,14 +72,13 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     return single.get(sign)!;
   };
 
+  const mostTelling = (signs: SignCode[]): SignCode[] =>
+    signs.length <= JOINTLY ? signs : signs.sort((a, b) => singleGain(b) - singleGain(a)).slice(0, JOINTLY);
+
   return CHECKS.filter((c) => isOpen(ctx, c)).flatMap((c: CheckRow & { code: CheckCode }): NextCheck[] => {
     const open = openOutcomes(c, ctx);
     if (open.length === 0) return [];
-    const telling = open
-      .flatMap((f) => f.present)
-      .sort((a, b) => singleGain(b) - singleGain(a))
-      .slice(0, JOINTLY);
-    const { parts, gain } = judge(c.oneOf ? open : combinations(telling));
+    const { parts, gain } = judge(c.oneOf ? open : combinations(mostTelling(open.flatMap((f) => f.present))));
     const advises = now === '' || parts.some((o) => o.chance >= POSSIBLE && advice(o.marginals) !== now);
     const isMark = open.some((f) => f.present.some((sign) => marks.has(sign)));
     // the leader's own mark is looked for before anything is done, unless all is settled and it would tell nothing more

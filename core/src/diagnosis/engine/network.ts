@@ -24,6 +24,13 @@ const CHANCES = new Map(
   }),
 );
 
+/** Links that ask one and the same thing of the records are answered together. */
+const ASKS = new Map<DriverLink, string>(
+  DISORDERS.flatMap((d) =>
+    d.drivers.map((l) => [l, `${l.driver} ${l.params ? JSON.stringify(l.params) : ''}`] as const),
+  ),
+);
+
 /** Something other than a sign that moved a disorder's prior. */
 export interface PriorShift {
   code: string;
@@ -73,7 +80,7 @@ export function candidates(ctx: CaseContext): Candidate[] {
   const readings = remembered((code: ReadingCode): Reading => READINGS[code](ctx));
   const verdicts = new Map<string, Verdict>();
   const verdictOf = (link: DriverLink): Verdict => {
-    const key = `${link.driver} ${link.params ? JSON.stringify(link.params) : ''}`;
+    const key = ASKS.get(link)!;
     let verdict = verdicts.get(key);
     if (!verdict) verdicts.set(key, (verdict = DRIVER_RULES[link.driver](ctx, link.params ?? {})));
     return verdict;

@@ -154,10 +154,11 @@ function symmetricSums(numbers: readonly number[]): number[] {
 }
 
 /** Entropy in bits of a set of independent yes-or-no questions. */
-export const entropyBits = (probabilities: readonly number[]): number =>
-  probabilities.reduce((sum, p) => {
-    const q = 1 - p;
-    return sum - (p > 0 ? p * Math.log2(p) : 0) - (q > 0 ? q * Math.log2(q) : 0);
-  }, 0);
+export function entropyBits(probabilities: readonly number[]): number {
+  let nats = 0;
+  // most are certain: nothing of theirs is open
+  for (const p of probabilities) if (p > 0 && p < 1) nats -= p * Math.log(p) + (1 - p) * Math.log1p(-p);
+  return nats / Math.LN2;
+}
 
 export const logOdds = (p: number): number => Math.log(Math.max(p, 1e-12) / Math.max(1 - p, 1e-12));

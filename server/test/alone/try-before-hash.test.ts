@@ -1,9 +1,9 @@
 import type { Repository } from 'typeorm';
-import { AccountsService } from '../src/accounts/accounts.service.js';
-import type { AccountEntity } from '../src/accounts/account.entity.js';
-import { Clock } from '../src/shared/clock.js';
-import type { Config } from '../src/config.js';
-import type { Tries } from '../src/accounts/tries.js';
+import { AccountsService } from '../../src/accounts/accounts.service.js';
+import type { AccountEntity } from '../../src/accounts/account.entity.js';
+import { Clock } from '../../src/shared/clock.js';
+import type { Config } from '../../src/config.js';
+import type { Tries } from '../../src/accounts/tries.js';
 
 /** A try is taken before the password is looked at, which costs more than all else: whoever has none left costs nothing. */
 const order: string[] = [];

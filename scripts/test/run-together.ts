@@ -1,0 +1,18 @@
+import { readdirSync } from 'node:fs';
+import { join, sep } from 'node:path';
+
+declare const PART: { of: number; all: number };
+
+/**
+ * Runs every so-manieth file of tests below a folder, each within a group of its name. Alone each file would load and warm up all
+ * that it tests anew, which costs more than most tests; a whole run shares that. Files that put something in a module's
+ * stead lie in `alone` and are not among them.
+ */
+export function runTogether(folder: string): void {
+  const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.test.ts') && !file.split(sep).includes('alone'))
+    .sort();
+  for (const [i, file] of files.entries())
+    // eslint-disable-next-line @typescript-eslint/no-require-imports -- a file of tests declares them while its group is made
+    if (i % PART.all === PART.of) describe(file, () => void require(join(folder, file)));
+}

@@ -1,0 +1,3 @@
+import { runTogether } from '../../scripts/test/run-together.js';
+
+runTogether(__dirname);
