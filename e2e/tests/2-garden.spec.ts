@@ -184,3 +184,25 @@ test('with single keys from plant to plant; "?" lists them, and they can be swit
   await page.getByRole('link', { name: 'Season' }).click();
   await expect(page).toHaveTitle(/Season|20\d\d/);
 });
+
+test('whoever goes elsewhere while something is being kept stays there once it is', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Slow pot', kind: 'container', volumeL: 20 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('link', { name: 'Look it over' }).click();
+  let answer = (): void => undefined;
+  const held = new Promise<void>((done) => (answer = done));
+  await page.route('**/records', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.getByRole('button', { name: 'All clear', exact: true }).click();
+  await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  answer();
+  await expect(page.getByText('The plant: all clear.').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /today.*, looked over/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page).toHaveURL(new RegExp(`${own.garden}$`));
+});

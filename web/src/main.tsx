@@ -79,5 +79,9 @@ createRoot(root).render(
     </PersistQueryClientProvider>
   </StrictMode>,
 );
-if ('serviceWorker' in navigator && import.meta.env.PROD)
-  addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
+const keepPage = (): void => void navigator.serviceWorker.register('/sw.js');
+if ('serviceWorker' in navigator && import.meta.env.PROD) {
+  // while it was asked who is here, the page may have been loaded already
+  if (document.readyState === 'complete') keepPage();
+  else addEventListener('load', keepPage);
+}

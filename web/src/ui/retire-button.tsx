@@ -1,8 +1,8 @@
-import { useNavigate } from 'react-router';
 import { useGarden, useLink } from '../lib/garden-context';
 import type { OfGarden, Write } from '../lib/writes';
 import { Button } from './button';
 import { useWrite } from './use-write';
+import { useWayOn } from './use-way-on';
 
 type ById = Write<OfGarden & { id: string }, unknown>;
 
@@ -17,7 +17,7 @@ interface Props {
 export function RetireButton({ words, of, retire, restore }: Props) {
   const garden = useGarden();
   const link = useLink();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const out = useWrite(retire, garden.id);
   const back = useWrite(restore, garden.id);
   const { id } = of;
@@ -27,7 +27,7 @@ export function RetireButton({ words, of, retire, restore }: Props) {
       {
         said: `${of.name} is retired; its records are kept.`,
         undo: () => back.mutate({ id }),
-        onSuccess: () => void navigate(link('garden', {})),
+        onSuccess: () => void goOn(link('garden', {})),
       },
     );
   return (

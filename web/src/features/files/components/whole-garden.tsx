@@ -1,6 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { ApiError } from '../../../lib/api';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { apiOf } from '../../../lib/paths';
@@ -9,12 +8,13 @@ import { useSay } from '../../../ui/toast';
 import { sendFile } from '../send-file';
 import { ChooseFile } from './choose-file';
 import { OnItsWay } from './on-its-way';
+import { useWayOn } from '../../../ui/use-way-on';
 
 /** A garden's file, into this one while it is still empty. */
 export function WholeGarden() {
   const garden = useGarden();
   const client = useQueryClient();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const link = useLink();
   const say = useSay();
   const [share, setShare] = useState<number | null>(null);
@@ -29,7 +29,7 @@ export function WholeGarden() {
       await sendFile('PUT', apiOf(garden.id, 'file'), typed, { onProgress: setShare, signal: stop.current.signal });
       await client.invalidateQueries();
       say('The garden is here, as it was.');
-      await navigate(link('garden', {}));
+      await goOn(link('garden', {}));
     } catch (error) {
       if (error instanceof DOMException) setTrouble('Broken off. Nothing was changed.');
       else setTrouble(error instanceof ApiError ? error.message : 'The server cannot be reached.');

@@ -3,7 +3,7 @@ import type { Crop } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
 import { Eye, Footprints } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { useFormat, useLink } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
 import { buttonLook, Button } from '../../../ui/button';
@@ -12,6 +12,7 @@ import { Panel } from '../../../ui/panel';
 import { entryQuery } from '../../account/queries';
 import { QuickPlace } from '../../places/quick/quick-place';
 import { useQuickPlace } from '../../places/quick/use-quick-place';
+import { useWayOn } from '../../../ui/use-way-on';
 
 /** What to do first in a garden with nothing in it. */
 export function FirstSteps({ view }: { view: GardenView }) {
@@ -52,7 +53,7 @@ function SickPlant({ view }: { view: GardenView }) {
   const [crop, setCrop] = useState<Crop>('tomato');
   const [where, setWhere] = useState<'pots' | 'bed'>('pots');
   const quick = useQuickPlace(view);
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const link = useLink();
   const look = async () => {
     const made = await quick.make({
@@ -62,7 +63,7 @@ function SickPlant({ view }: { view: GardenView }) {
       apartM: 0.5,
       ...(where === 'pots' ? { volumeL: ROOMY_L } : {}),
     });
-    if (made?.[0]) void navigate(link('look', { plantId: made[0] }));
+    if (made?.[0]) void goOn(link('look', { plantId: made[0] }));
   };
   return (
     <Panel title="A plant looks sick now">

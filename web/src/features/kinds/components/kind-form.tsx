@@ -3,7 +3,7 @@ import { type Cultivar, readLetters, RIPE_COLOURS } from '@candid-leaf/core/cult
 import { CROPS, GROWTH_HABITS, LEANINGS, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
@@ -16,6 +16,7 @@ import { MeasuredField } from '../../../ui/measured-field';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { deleteKind, restoreKind, saveKind } from '../writes';
+import { useWayOn } from '../../../ui/use-way-on';
 
 const LEANING: [string, string][] = [
   ['', 'not known'],
@@ -26,7 +27,7 @@ const LEANING: [string, string][] = [
 export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; own: boolean }) {
   const garden = useGarden();
   const link = useLink();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const say = useSay();
   const save = useWrite(saveKind, garden.id);
   const remove = useWrite(deleteKind, garden.id);
@@ -43,7 +44,7 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
     try {
       await save.send({ kind: input });
       say(`${input.name}: on the shelf.`);
-      await navigate(link('kinds', {}));
+      await goOn(link('kinds', {}));
     } catch (error) {
       applyFaults(error, setError);
     }
@@ -138,7 +139,7 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
                 { id },
                 { said: 'Thrown away. Its plants stay as they are.', undo: () => restore.mutate({ id }) },
               );
-              void navigate(link('kinds', {}));
+              void goOn(link('kinds', {}));
             }}
           >
             Throw it away

@@ -2,7 +2,7 @@ import type { GardenView, PlantView } from '@candid-leaf/contract';
 import type { SignSeen } from '@candid-leaf/core/records';
 import { ArrowRight, Check } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { useGarden } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
@@ -14,6 +14,7 @@ import { useRecordOnce } from '../../records/components/use-record-once';
 import { SignTile } from '../components/sign-tile';
 import { signsToOffer } from '../signs-to-offer';
 import { useLook, type LookState } from '../use-look';
+import { useWayOn } from '../../../ui/use-way-on';
 
 /** Looking a plant over: touch the part, then what it looks like. */
 export function LookScreen() {
@@ -81,7 +82,7 @@ function ThePlant({ view: { plant, stands }, look }: PartProps) {
 
 function AllClear({ plant, look }: { plant: PlantView['plant']; look: LookState }) {
   const garden = useGarden();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const record = useRecordOnce(garden.id);
   const allClear = () =>
     record.write(
@@ -91,7 +92,7 @@ function AllClear({ plant, look }: { plant: PlantView['plant']; look: LookState 
         data: { date: garden.today, allClear: true, partOfDay: look.inspection.partOfDay, signs: [] },
       },
       `${plant.name}: all clear.`,
-      () => void navigate(look.wayOn),
+      () => void goOn(look.wayOn),
     );
   return (
     <Button onClick={allClear} disabled={record.isPending}>

@@ -2,7 +2,6 @@ import type { MyGarden } from '@candid-leaf/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { DoorOpen } from 'lucide-react';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api } from '../../../lib/api';
 import { useGarden, useMay } from '../../../lib/garden-context';
 import { apiOf, ROUTES } from '../../../lib/paths';
@@ -12,6 +11,7 @@ import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { accountHere } from '../../../offline/account';
 import { peopleQuery } from '../queries';
+import { useWayOn } from '../../../ui/use-way-on';
 
 /** Going, where somebody else keeps the garden; whoever keeps it alone hands it over first. */
 export function Leave() {
@@ -19,7 +19,7 @@ export function Leave() {
   const may = useMay();
   const say = useSay();
   const client = useQueryClient();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const [sure, setSure] = useState(false);
   const members = useQuery(peopleQuery(garden.id)).data?.members ?? [];
   const others = members.filter((m) => m.role === 'keep' && m.id !== accountHere());
@@ -28,7 +28,7 @@ export function Leave() {
     try {
       await api('POST', apiOf(garden.id, 'leave'));
       client.setQueryData<MyGarden[]>(queryKeys.gardens, (old) => old?.filter((g) => g.id !== garden.id));
-      await navigate(ROUTES.home);
+      await goOn(ROUTES.home);
       // nothing of it stays on the device
       client.removeQueries({ queryKey: queryKeys.garden(garden.id) });
       client.removeQueries({ queryKey: queryKeys.plan(garden.id) });

@@ -13,7 +13,7 @@ import {
 import { SOILS } from '@candid-leaf/core/water';
 import { useState } from 'react';
 import { useForm, type UseFormReturn } from 'react-hook-form';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
@@ -35,6 +35,7 @@ import { SwitchField } from '../../../ui/switch-field';
 import { freeName, numbered, plantNames, withoutNumber } from '../../plant/names';
 import { useSavePlants } from '../../plant/use-save-plants';
 import { restorePlace, retirePlace, savePlace } from '../writes';
+import { useWayOn } from '../../../ui/use-way-on';
 
 /** No depth, no mulch (one of nothing says that the soil lies bare); no share of light taken, no shade. */
 const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
@@ -69,7 +70,7 @@ function alike({ place }: PlaceOnView, id: string, { places }: GardenView): Plac
 export function PlaceForm({ place, copied, all }: Props) {
   const garden = useGarden();
   const link = useLink();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const say = useSay();
   const save = useWrite(savePlace, garden.id);
   const [id] = useState(() => place?.id ?? uuid());
@@ -88,7 +89,7 @@ export function PlaceForm({ place, copied, all }: Props) {
       await save.send({ place: input });
       if (copied && withPlants) await savePlants(plantsAlike(copied, id, plantNames(all)));
       say(`${input.name}: kept.`);
-      await navigate(link('garden', {}));
+      await goOn(link('garden', {}));
     } catch (error) {
       applyFaults(error, form.setError);
     }

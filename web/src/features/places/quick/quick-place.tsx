@@ -3,7 +3,6 @@ import type { Crop } from '@candid-leaf/core/records';
 import clsx from 'clsx';
 import { RadioGroup } from 'radix-ui';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
@@ -13,6 +12,7 @@ import { useSay } from '../../../ui/toast';
 import { PlacePicture } from './place-picture';
 import { PRESET_CODES, PRESETS, type PresetCode } from './presets';
 import { useQuickPlace } from './use-quick-place';
+import { useWayOn } from '../../../ui/use-way-on';
 
 const CROPS = [
   ['tomato', 'Tomatoes'],
@@ -33,7 +33,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
   const [apartM, setApartM] = useState<number | null>(usual);
   const quick = useQuickPlace(view);
   const say = useSay();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const link = useLink();
   const count = typed ?? PRESETS[preset].plants;
   const fits = Number.isInteger(count) && count >= 1 && count <= MOST;
@@ -48,7 +48,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
     });
     if (!made) return;
     say(`${PRESETS[preset].label}: ${count} ${count === 1 ? 'plant' : 'plants'} in it.`);
-    void navigate(link('garden', {}));
+    void goOn(link('garden', {}));
   };
   return (
     <Panel title="A place and its plants, in one go">

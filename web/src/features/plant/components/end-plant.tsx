@@ -1,6 +1,5 @@
 import { PLANT_ENDS, type PlantDto, type PlantEnd } from '@candid-leaf/contract';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { SelectField } from '../../../ui/select-field';
@@ -8,12 +7,13 @@ import { FormCard } from '../../../ui/form-card';
 import { useWrite } from '../../../ui/use-write';
 import { END_WORDS } from '../ends';
 import { restorePlant, retirePlant } from '../writes';
+import { useWayOn } from '../../../ui/use-way-on';
 
 /** The plant ends: with why, so that next year’s plan knows. Its records are kept, and it can be called back. */
 export function EndPlant({ plant }: { plant: PlantDto }) {
   const garden = useGarden();
   const link = useLink();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const end = useWrite(retirePlant, garden.id);
   const back = useWrite(restorePlant, garden.id);
   const [because, setBecause] = useState<PlantEnd>('season-over');
@@ -36,7 +36,7 @@ export function EndPlant({ plant }: { plant: PlantDto }) {
             {
               said: `${plant.name} has ended; its records are kept.`,
               undo: () => back.mutate({ id }),
-              onSuccess: () => void navigate(link('garden', {})),
+              onSuccess: () => void goOn(link('garden', {})),
             },
           )
         }

@@ -2,7 +2,7 @@ import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contrac
 import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useGarden, useLink } from '../../../lib/garden-context';
@@ -27,6 +27,7 @@ import { EndPlant } from '../components/end-plant';
 import { CROP_WORDS, numbered, plantNames, withoutNumber } from '../names';
 import { useSavePlants } from '../use-save-plants';
 import { savePlant } from '../writes';
+import { useWayOn } from '../../../ui/use-way-on';
 
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
@@ -88,7 +89,7 @@ const MOST = 40;
 function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
   const garden = useGarden();
   const link = useLink();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const say = useSay();
   const save = useWrite(savePlant, garden.id);
   const saveSeveral = useSavePlants();
@@ -122,7 +123,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
       if (plant || many === 1) await save.send({ plant: { ...input, name: names[0]! } });
       else await saveSeveral(names.map((name) => ({ ...input, name })));
       say(many === 1 ? `${names[0]}: kept.` : `${names[0]} to ${names.at(-1)}: ${many} plants.`);
-      await navigate(back);
+      await goOn(back);
     } catch (error) {
       applyFaults(error, setError);
     }

@@ -1,9 +1,9 @@
-import { useNavigate } from 'react-router';
 import { linkTo } from '../../../lib/paths';
 import { GardenStart } from '../start/garden-start';
+import { useWayOn } from '../../../ui/use-way-on';
 
 export function NewGarden() {
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   return (
     <main className="mx-auto max-w-3xl p-5">
       <h1 className="text-3xl">A new garden</h1>
@@ -11,7 +11,7 @@ export function NewGarden() {
         Where it lies decides how much sun it gets and how much water goes. The rest is proposed; change what you know
         better.
       </p>
-      <GardenStart onKept={(gardenId) => void navigate(linkTo('garden', { gardenId }))} />
+      <GardenStart onKept={(gardenId) => void goOn(linkTo('garden', { gardenId }))} />
     </main>
   );
 }

@@ -3,7 +3,7 @@ import { DOSE_PER, PRODUCT_KINDS, type Product } from '@candid-leaf/core/product
 import { SPRAYS } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf } from '../../../lib/words';
@@ -18,6 +18,7 @@ import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { useWrite } from '../../../ui/use-write';
 import { KIND_OF_PRODUCT, PER_WORDS } from '../product-words';
 import { deleteProduct, restoreProduct, saveProduct } from '../writes';
+import { useWayOn } from '../../../ui/use-way-on';
 
 /** No amount, no dose. */
 const withoutEmptyDose = (p: ProductInput): ProductInput => ({ ...p, dose: p.dose?.amount == null ? null : p.dose });
@@ -25,7 +26,7 @@ const withoutEmptyDose = (p: ProductInput): ProductInput => ({ ...p, dose: p.dos
 export function ProductForm({ product, own }: { product: Product | null; own: boolean }) {
   const garden = useGarden();
   const link = useLink();
-  const navigate = useNavigate();
+  const goOn = useWayOn();
   const say = useSay();
   const save = useWrite(saveProduct, garden.id);
   const remove = useWrite(deleteProduct, garden.id);
@@ -41,7 +42,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
     try {
       await save.send({ product: input });
       say(`${input.name}: on the shelf.`);
-      await navigate(link('shed', {}, { product: id }));
+      await goOn(link('shed', {}, { product: id }));
     } catch (error) {
       applyFaults(error, setError);
     }
@@ -134,7 +135,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
                 {
                   said: 'Thrown away. What was recorded with it keeps its numbers.',
                   undo: () => restore.mutate({ id }),
-                  onSuccess: () => void navigate(link('shed', {})),
+                  onSuccess: () => void goOn(link('shed', {})),
                 },
               )
             }
