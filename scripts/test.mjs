@@ -67,17 +67,12 @@ try {
   await buildAll(say);
   home = throwAwayFolder('test');
   delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
-  const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' } });
-  stop = stack.stop;
   process.once('SIGINT', () => {
     stopTools();
     void stop().finally(() => process.exit(130));
   });
-  say('Loading the demo garden …');
-  await loadDemo(stack, home);
-
   // two at a time, as the machine has two cores: the linter takes as long as all others together
-  await Promise.all([
+  const checked = Promise.all([
     check('Lint', 'eslint', ['.']),
     (async () => {
       await check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
@@ -89,6 +84,11 @@ try {
     })(),
     endured(),
   ]);
+  const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' } });
+  stop = stack.stop;
+  say('Loading the demo garden …');
+  await loadDemo(stack, home);
+  await checked;
   const jestReport = join(home, 'jest.json');
   tests(
     'Core, contract, server and page (Jest)',
@@ -117,6 +117,7 @@ try {
     (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected + r.stats.flaky }),
   );
 } catch (error) {
+  stopTools();
   endWith(error);
   counts.failed += 1;
 } finally {

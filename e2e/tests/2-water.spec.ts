@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, ofPlace, ownGarden, pickDay, signIn } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
 
 const AMERICAN = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 
@@ -32,7 +32,7 @@ async function addPlant(page: Page, place: string, name: string, stage: string):
   await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
 }
 
-test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, corrected by a finger; a weekly soak against small waterings; a heat wave ahead', async ({
+test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, corrected by a finger; a heat wave ahead', async ({
   page,
 }) => {
   test.setTimeout(90_000);
@@ -143,38 +143,43 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await timer.getByRole('button', { name: 'Read its log' }).click();
     await expect(timer.getByText(/It does not answer/)).toBeHidden();
   });
+});
 
-  await test.step('one big weekly soak against small frequent waterings on her own pot; the better one becomes the plan', async () => {
-    await page.getByRole('link', { name: 'Garden', exact: true }).click();
-    await page.getByRole('link', { name: 'Try habits side by side' }).click();
-    await choose(page, 'Place', 'Pot');
-    await expect(page.getByRole('group', { name: 'A' }).getByLabel('Name')).toHaveValue('One big weekly soak');
-    await choose(page, 'Years', '20');
-    await page.getByLabel('Keep as').fill('Soak or sip');
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await page.getByRole('button', { name: 'Run' }).click();
-    const came = page.getByRole('region', { name: 'What came of it' });
-    await expect(came.getByText(/keeps this plant best/)).toBeVisible({ timeout: 20_000 });
-    await came.getByText('In figures').click();
-    const short = async (name: string) =>
-      Number(
-        await came
-          .getByRole('row', { name: new RegExp(name) })
-          .getByRole('cell')
-          .first()
-          .textContent(),
-      );
-    expect(await short('One big weekly soak')).toBeGreaterThan(await short('Half a can, often'));
-    await page.getByRole('button', { name: 'Half a can, often', exact: true }).click();
-    await expect(page.getByText('Pot is now planned: half a can, often.', { exact: true })).toBeVisible();
-    // a long run can be stopped
-    await choose(page, 'Years', '200');
-    await page.getByRole('button', { name: 'Run' }).click();
-    await page.getByRole('button', { name: 'Stop' }).click();
-    await expect(page.getByText('Stopped; nothing was kept of it.')).toBeVisible();
-    await page.reload();
-    await choose(page, 'Place', 'Pot');
-    await page.getByLabel('Kept set-ups').click();
-    await expect(page.getByRole('option', { name: 'Soak or sip' })).toBeVisible();
-  });
+test('one big weekly soak against small waterings in her own pot: the better one becomes the plan; a long run can be stopped', async ({
+  page,
+}) => {
+  const own = await ownGarden(page, AMERICAN, '2026-07-07');
+  await tomatoIn(own, { name: 'Pot', volumeL: 13 });
+  await signIn(page, own.who);
+  await page.getByRole('region', { name: 'Pot' }).getByRole('link', { name: 'Pot', exact: true }).click();
+  await page.getByRole('link', { name: 'Try other habits here' }).click();
+  await expect(page.getByLabel('Place')).toHaveText('Pot');
+  await expect(page.getByRole('group', { name: 'A' }).getByLabel('Name')).toHaveValue('One big weekly soak');
+  await choose(page, 'Years', '20');
+  await page.getByLabel('Keep as').fill('Soak or sip');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Run' }).click();
+  const came = page.getByRole('region', { name: 'What came of it' });
+  await expect(came.getByText(/keeps this plant best/)).toBeVisible({ timeout: 20_000 });
+  await came.getByText('In figures').click();
+  const short = async (name: string) =>
+    Number(
+      await came
+        .getByRole('row', { name: new RegExp(name) })
+        .getByRole('cell')
+        .first()
+        .textContent(),
+    );
+  expect(await short('One big weekly soak')).toBeGreaterThan(await short('Half a can, often'));
+  await page.getByRole('button', { name: 'Half a can, often', exact: true }).click();
+  await expect(page.getByText('Pot is now planned: half a can, often.', { exact: true })).toBeVisible();
+  // a long run can be stopped
+  await choose(page, 'Years', '200');
+  await page.getByRole('button', { name: 'Run' }).click();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Stopped; nothing was kept of it.')).toBeVisible();
+  await page.reload();
+  await choose(page, 'Place', 'Pot');
+  await page.getByLabel('Kept set-ups').click();
+  await expect(page.getByRole('option', { name: 'Soak or sip' })).toBeVisible();
 });
