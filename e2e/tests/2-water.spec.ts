@@ -175,8 +175,14 @@ test('one big weekly soak against small waterings in her own pot: the better one
   await expect(page.getByText('Pot is now planned: half a can, often.', { exact: true })).toBeVisible();
   // a long run can be stopped
   await choose(page, 'Years', '200');
-  await page.getByRole('button', { name: 'Run' }).click();
-  await page.getByRole('button', { name: 'Stop' }).click();
+  // both in one go: 200 years may be through before a second touch
+  await page.evaluate(async () => {
+    const press = (name: string): void =>
+      [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === name)!.click();
+    press('Run');
+    await Promise.resolve();
+    press('Stop');
+  });
   await expect(page.getByText('Stopped; nothing was kept of it.')).toBeVisible();
   await page.reload();
   await choose(page, 'Place', 'Pot');
