@@ -1,6 +1,6 @@
 import type { GardenView, TaskDto } from '@candid-leaf/contract';
 import { Plus } from 'lucide-react';
-import { lazy, startTransition, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, memo, startTransition, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
@@ -63,7 +63,8 @@ export function GardenScreen() {
   );
 }
 
-function Garden({ view }: { view: GardenView }) {
+/** Drawn anew when something of it is another, and not each time it was asked for. */
+const Garden = memo(function Garden({ view }: { view: GardenView }) {
   const { garden, ribbon, places, today } = view;
   useKeptPlants(view);
   const [params] = useSearchParams();
@@ -147,4 +148,4 @@ function Garden({ view }: { view: GardenView }) {
       </div>
     </>
   );
-}
+});

@@ -5,7 +5,7 @@ import type { Part } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { ArrowRight, CopyPlus, Droplets, FileText, Pencil, Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
@@ -55,8 +55,11 @@ interface Props {
 /** The page is drawn in so many turns. */
 const TURNS = 7;
 
-/** A plant drawn, with its strands, what it is, why here, and what to do. */
-export function PlantStory({ view, neighbours = false, next = null }: Props) {
+/**
+ * A plant drawn, with its strands, what it is, why here, and what to do. Drawn anew when what is told of it is another, and not each
+ * time it was asked for.
+ */
+export const PlantStory = memo(function PlantStory({ view, neighbours = false, next = null }: Props) {
   const { ended } = view;
   const may = useMay();
   const reading = neighbours || ended !== null || !may('record');
@@ -86,7 +89,7 @@ export function PlantStory({ view, neighbours = false, next = null }: Props) {
       {turn > 6 && <Rest view={view} reading={reading} neighbours={neighbours} />}
     </>
   );
-}
+});
 
 /** What follows from it and what is beside it: folded on a phone. */
 function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean; neighbours: boolean }) {

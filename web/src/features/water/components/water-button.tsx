@@ -4,7 +4,7 @@ import { LITRES_PER } from '@candid-leaf/core/units';
 import { minutesForLitres } from '@candid-leaf/core/water';
 import { Droplets, Minus, Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { startTransition, useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { useRecordOnce } from '../../records/components/use-record-once';
@@ -23,7 +23,7 @@ export function WaterButton({ view }: { view: PlaceOnView }) {
   const { place } = view;
   const [open, setOpen] = useState(false);
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
+    <Popover.Root open={open} onOpenChange={(is) => startTransition(() => setOpen(is))}>
       <Popover.Trigger className={buttonLook('quiet')} aria-label={`Water ${place.name}`}>
         <Droplets aria-hidden size={18} /> <span className="@max-[17rem]:hidden">Water</span>
       </Popover.Trigger>
