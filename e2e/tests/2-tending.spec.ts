@@ -75,6 +75,20 @@ test('neighbours and weeds are written down with what is known of them; what car
     await choose(page, 'Was', did);
     await page.getByRole('button', { name: 'Record it' }).click();
   };
+  // a long list tells that there is more, and no choice moves away under a click for that
+  await panel.getByRole('button', { name: 'Write one down' }).click();
+  await page.getByRole('combobox', { name: 'What' }).click();
+  const choices = page.locator('[data-radix-select-viewport]');
+  const height = () => choices.evaluate((el) => el.clientHeight);
+  const least = await choices.evaluate((el) => el.scrollTo(0, 0)).then(height);
+  expect(await choices.evaluate((el) => el.scrollHeight)).toBeGreaterThan(least + 20);
+  for (const to of [10, 1000]) {
+    await choices.evaluate((el, top) => el.scrollTo(0, top), to);
+    await expect(page.getByRole('listbox').locator('svg').first()).toBeVisible();
+    expect(await height()).toBe(least);
+  }
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
   await write('Nightshade weeds', 'Laid as mulch');
   await expect(page.getByText(/do not lie as mulch: they carry the same troubles/)).toBeVisible();
   await page.keyboard.press('Escape');

@@ -8,6 +8,10 @@ import { type SelectProps, triggerLook, wordsOfChosen } from './select-parts';
 const NONE = '(none)';
 const keyOf = (value: string): string => (value === '' ? NONE : value);
 
+/** That there is more, above or below. */
+const more =
+  'pointer-events-none absolute inset-x-0 z-10 grid h-6 place-items-center from-card from-40% to-transparent text-leaf';
+
 /** A list in the theme, for a mouse or the keyboard. */
 export default function SelectList({ value, onChange, options, narrow, disabled, ref, ...rest }: SelectProps) {
   const choose = (key: string): void => {
@@ -28,9 +32,10 @@ export default function SelectList({ value, onChange, options, narrow, disabled,
           position="popper"
           sideOffset={4}
           collisionPadding={12}
-          className="z-50 max-h-[min(24rem,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) overflow-hidden rounded-xl border border-line bg-card p-1 shadow-xl"
+          className="relative z-50 max-h-[min(24rem,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) overflow-hidden rounded-xl border border-line bg-card p-1 shadow-xl"
         >
-          <Parts.ScrollUpButton className="grid h-6 place-items-center text-leaf">
+          {/* they come and go as it scrolls: over the list, so that no choice moves away under a click */}
+          <Parts.ScrollUpButton className={`${more} top-0 bg-linear-to-b`}>
             <ChevronUp aria-hidden size={16} />
           </Parts.ScrollUpButton>
           <Parts.Viewport>
@@ -47,7 +52,7 @@ export default function SelectList({ value, onChange, options, narrow, disabled,
               </Parts.Item>
             ))}
           </Parts.Viewport>
-          <Parts.ScrollDownButton className="grid h-6 place-items-center text-leaf">
+          <Parts.ScrollDownButton className={`${more} bottom-0 bg-linear-to-t`}>
             <ChevronDown aria-hidden size={16} />
           </Parts.ScrollDownButton>
         </Parts.Content>

@@ -10,6 +10,7 @@ import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { SelectField } from '../../../ui/select-field';
+import { ShareBar } from '../../../ui/share-bar';
 import { Panel } from '../../../ui/panel';
 import { Empty, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
@@ -188,7 +189,7 @@ function Run({
             <Square aria-hidden size={17} /> Stop
           </Button>
           <div className="flex items-center gap-3" role="status">
-            <progress className="h-3 w-48 accent-leaf" aria-label="Years run" value={state.done} max={state.of} />
+            <ShareBar label="Years run" percent={(100 * state.done) / state.of} className="w-48" />
             <span className="tabular-nums">
               {state.done} of {state.of} years
             </span>
