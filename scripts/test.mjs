@@ -82,13 +82,13 @@ try {
       await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.cjs']);
       await check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
     })(),
-    endured(),
   ]);
   const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' } });
   stop = stack.stop;
+  const enduring = endured();
   say('Loading the demo garden …');
   await loadDemo(stack, home);
-  await checked;
+  await Promise.all([checked, enduring]);
   const jestReport = join(home, 'jest.json');
   tests(
     'Core, contract, server and page (Jest)',

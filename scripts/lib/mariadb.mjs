@@ -160,13 +160,18 @@ async function initialise(at) {
   writeFileSync(at.secrets, JSON.stringify(secrets), { mode: 0o600 });
   mkdirSync(at.data, { recursive: true });
   handOver(at);
-  const made = await exec('mariadb-install-db', [
-    '--no-defaults',
-    ...asUser(),
-    `--datadir=${at.data}`,
-    '--auth-root-authentication-method=normal',
-    '--skip-test-db',
-  ]);
+  const made = await exec(
+    'mariadb-install-db',
+    [
+      '--no-defaults',
+      ...asUser(),
+      `--datadir=${at.data}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+    ],
+    // each in a folder of its own: a database that begins clears what others of the same folder are just using
+    { env: { ...process.env, TMPDIR: at.tmp } },
+  );
   if (made.status !== 0)
     throw new Plain(
       `The data directory could not be made.\n${(made.stderr || made.stdout).split('\n').slice(-6).join('\n')}`,
