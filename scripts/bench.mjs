@@ -154,7 +154,7 @@ async function benchInThePage(url) {
   await page.goto(`/gardens/${GARDEN.id}/bench`);
   await choose(page, 'Place', 'Clay pots');
   await choose(page, 'Years', '200');
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'One more' }).click();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Add another' }).click();
   await page.evaluate(() => {
     globalThis.longest = 0;
     new globalThis.PerformanceObserver((list) => {

@@ -66,7 +66,7 @@ try {
   await desk.page.getByLabel('Dark patch at the bottom: how many', { exact: true }).fill('5');
   await desk.page.getByLabel('Dark patch at the bottom: of how many', { exact: true }).fill('12');
   await desk.page.getByRole('button', { name: 'No insects found' }).click();
-  await desk.page.getByText('Kept: 2 seen').waitFor();
+  await desk.page.getByText('Saved: 2 seen').waitFor();
   await desk.shoot('look');
   await desk.page.getByRole('link', { name: 'What is it?' }).click();
   await desk.page.getByRole('heading', { name: /Blossom end rot/ }).waitFor();
@@ -108,14 +108,14 @@ try {
     .getByRole('region', { name: 'Wall bed' })
     .getByRole('link', { name: 'Wall bed', exact: true })
     .click();
-  await desk.page.getByRole('region', { name: 'The coming week' }).waitFor();
+  await desk.page.getByRole('region', { name: 'The next seven days' }).waitFor();
   await desk.shoot('plan');
-  await desk.page.getByRole('link', { name: 'Try other habits here' }).click();
+  await desk.page.getByRole('link', { name: 'Compare watering methods' }).click();
   await choose(desk.page, 'Place', 'Clay pots');
   await desk.page.getByRole('button', { name: 'Run' }).click();
   await desk.page.getByText('keeps this plant best').waitFor();
   await desk.page.evaluate(() => {
-    const came = document.querySelector('[aria-label="What came of it"]');
+    const came = document.querySelector('[aria-label="Results"]');
     globalThis.scrollTo(0, came.getBoundingClientRect().top + globalThis.scrollY - 175);
   });
   await desk.shoot('bench');
@@ -125,12 +125,12 @@ try {
   await desk.page.getByText('From 2026').or(desk.page.getByText('Signal Round, Wall bed')).first().waitFor();
   await desk.shoot('season');
   await desk.page.getByRole('link', { name: '2025' }).click();
-  await desk.page.getByRole('link', { name: 'Harvest and end' }).click();
+  await desk.page.getByRole('link', { name: 'Harvest and closing' }).click();
   await desk.page.getByRole('img', { name: /^Harvest by week/ }).waitFor();
   await desk.shoot('report');
   await desk.page.getByRole('link', { name: 'Handbook', exact: true }).click();
-  await desk.page.getByRole('link', { name: 'Guess first: practise' }).click();
-  await desk.page.getByRole('region', { name: 'Limp leaves' }).getByRole('link').click();
+  await desk.page.getByRole('link', { name: 'Practice' }).click();
+  await desk.page.getByRole('region', { name: 'Drooping leaves' }).getByRole('link').click();
   await desk.page.getByRole('button', { name: 'Feel the soil a finger deep' }).click();
   await desk.page.getByText('So far 1 min.').waitFor();
   await desk.page.evaluate(() => globalThis.scrollTo(0, 0));
@@ -144,7 +144,7 @@ try {
     .getByRole('region', { name: 'Clay pots' })
     .getByRole('link', { name: 'Clay pots', exact: true })
     .click();
-  await phone.page.getByRole('region', { name: 'The coming week' }).waitFor();
+  await phone.page.getByRole('region', { name: 'The next seven days' }).waitFor();
   await phone.shoot('plan-phone');
   await phone.page.getByRole('link', { name: 'Garden', exact: true }).click();
   await phone.plant('Junction Bell');

@@ -8,7 +8,7 @@ const IsNewPassword = (): PropertyDecorator =>
   applyDecorators(
     IsString(),
     MinLength(10, { message: 'must be 10 characters or more' }),
-    Matches(/\S/, { message: 'must hold more than blanks' }),
+    Matches(/\S/, { message: 'must not be only spaces' }),
     MaxLength(LONGEST_PASSWORD),
   );
 /** A password as somebody gives it to come in. */
@@ -16,7 +16,10 @@ const IsPassword = (): PropertyDecorator =>
   applyDecorators(IsString(), MaxLength(LONGEST_PASSWORD), MinLength(1, { message: 'must not be empty' }));
 /** The secret of a link: letters and digits that we made. */
 const IsSecret = (): PropertyDecorator =>
-  applyDecorators(IsString(), Matches(/^[\w-]{43}$/, { message: 'is not whole: open the link as it was sent' }));
+  applyDecorators(
+    IsString(),
+    Matches(/^[\w-]{43}$/, { message: 'is incomplete: open the link exactly as it was sent' }),
+  );
 
 export class SignIn {
   @IsEmail({}, { message: 'must be an e-mail address' })

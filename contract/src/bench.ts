@@ -33,7 +33,7 @@ export class SetUpInput implements SetUp {
 
   @IsOptional()
   @IsNumber(FINITE)
-  @Min(1, { message: 'a pot under 1 litre is too small for a tomato or a pepper: is it really litres?' })
+  @Min(1, { message: 'a pot under 1 litre is too small for a tomato or pepper: did you mean litres?' })
   @Max(500)
   volumeL?: number | null;
 
@@ -74,8 +74,8 @@ export class BenchInput {
   years: number;
 
   @IsListOf(() => SetUpInput, {
-    least: { count: 2, message: 'at least two are needed to compare' },
-    most: { count: 6, message: 'at most six stand side by side' },
+    least: { count: 2, message: 'choose at least two to compare' },
+    most: { count: 6, message: 'choose at most six to compare' },
   })
   setUps: SetUpInput[];
 }

@@ -12,7 +12,7 @@ export class PracticeAnswerInput {
   @Max(MOST_SEED)
   seed: number;
 
-  @IsIn(DISORDER_CODES, { message: 'is not a trouble of the handbook' })
+  @IsIn(DISORDER_CODES, { message: 'is not a problem in the handbook' })
   trouble: DisorderCode;
 
   /** how sure, percent */

@@ -142,8 +142,8 @@ export class SeasonNotesInput {
   /** what of the kit is put away, by its code */
   @IsOptional()
   @IsArray()
-  @IsIn(KIT_CODES, { each: true, message: 'names something that is not on the list' })
-  @ArrayUnique({ message: 'names one thing twice' })
+  @IsIn(KIT_CODES, { each: true, message: 'names something that is not in the list' })
+  @ArrayUnique({ message: 'names the same thing twice' })
   kit?: KitCode[] | null;
 
   /** the day on which the year was closed */

@@ -12,7 +12,7 @@ export class StartTreatment {
   @IsId()
   id: string;
 
-  @IsIn(DISORDER_CODES, { message: 'is not a trouble of the handbook' })
+  @IsIn(DISORDER_CODES, { message: 'is not a problem in the handbook' })
   disorder: DisorderCode;
 }
 

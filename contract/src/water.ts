@@ -72,7 +72,7 @@ export class HoseTimerInput {
   @IsString()
   @MinLength(8, { message: 'must be 8 characters or more' })
   @MaxLength(200)
-  @Matches(/^[\x21-\x7e]+$/, { message: 'must be plain letters, digits and signs, without blanks' })
+  @Matches(/^[\x21-\x7e]+$/, { message: 'must be plain letters, digits and symbols, without spaces' })
   secret?: string | null;
 }
 

@@ -51,6 +51,6 @@ export class WateringTick {
 
   @IsString()
   @MaxLength(120)
-  @Matches(/^water:[\w-]+$/, { message: 'must be a watering of the list' })
+  @Matches(/^water:[\w-]+$/, { message: 'must be a watering on the list' })
   key: string;
 }

@@ -73,7 +73,7 @@ test('a rule without words of its own is one that is put in ours', () => {
 
 test.each([
   ['an address that is none', contract.SignUp, { email: 'nobody' }, 'email', 'must be an e-mail address'],
-  ['a number that is missing', contract.GardenInput, {}, 'latitude', 'is needed here'],
+  ['a number that is missing', contract.GardenInput, {}, 'latitude', 'is needed'],
   ['a number in words', contract.GardenInput, { latitude: 'north' }, 'latitude', 'must be a number, such as 2.5'],
   ['too far north', contract.GardenInput, { latitude: 91 }, 'latitude', 'must be 66 or less'],
 ] as const)('%s', (_what, cls, value, path, reason) => {

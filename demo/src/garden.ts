@@ -177,8 +177,8 @@ export const PRODUCTS: ProductInput[] = [
 /** Splits come after rain: do fewer split where they are picked at the blush? */
 export const TRIALS: TrialInput[] = [
   {
-    id: idOf('picked at the blush'),
-    name: 'Picked at the blush',
+    id: idOf('picked at first blush'),
+    name: 'Picked at first blush',
     measure: 'fruit-radial-cracks',
     changed: ['Semaphore Red', 'Quiet Siding'].map(idOf),
     untouched: ['Ballast Pink', 'Lantern Gold'].map(idOf),

@@ -19,15 +19,15 @@ async function views(page: Page): Promise<[string, string][]> {
     ['a day of the garden', `${garden}?day=2026-07-14`],
     [SICK, sick],
     ['looking it over', `${sick}/look?part=fruit`],
-    ['change a plant', `${sick}/edit`],
-    ['change a place', bed],
+    ['Edit a plant', `${sick}/edit`],
+    ['Edit a place', bed],
     ['settings', `${garden}/settings`],
     ['handbook', `${garden}/handbook`],
     ['the week of a place', `${bed}/plan`],
     ['bench', `${garden}/bench`],
     ['a trouble in the handbook', `${garden}/handbook/sunscald`],
     ['claims', `${garden}/handbook/claims`],
-    ['guess first', `${garden}/handbook/practice`],
+    ['practice', `${garden}/handbook/practice`],
     ['a plant to guess at', `${garden}/handbook/practice/spots/1`],
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],
@@ -35,7 +35,7 @@ async function views(page: Page): Promise<[string, string][]> {
     ['season', `${garden}/season`],
     ['next year', `${garden}/season?year=2027`],
     ['an earlier year', `${garden}/season?year=2024`],
-    ['harvest and end', `${garden}/season/report?year=2025`],
+    ['harvest and closing', `${garden}/season/report?year=2025`],
     ['kinds', `${garden}/shed/kinds`],
     ['a kind', `${garden}/shed/kinds/new?from=slicer`],
     ['shed', `${garden}/shed`],
@@ -47,10 +47,10 @@ async function views(page: Page): Promise<[string, string][]> {
     ['a product', `${garden}/shed/products/new?from=neem`],
     ['days away', `${garden}/away`],
     ['neighbour’s plant', `${garden}/neighbour`],
-    ['files in and out', `${garden}/files`],
-    ['people and keys', `${garden}/people`],
+    ['import and export', `${garden}/files`],
+    ['people and access', `${garden}/people`],
     ['account', '/account'],
-    ['what can be asked', '/api/docs'],
+    ['api description', '/api/docs'],
   ];
 }
 
@@ -110,7 +110,7 @@ for (const where of ['desk', 'phone'] as const)
       // a view that sends elsewhere was not looked at
       expect(page.url()).toContain(path);
       if (name === SICK && where === 'phone') {
-        await expect(page.getByRole('button', { name: 'All that was recorded' })).toBeVisible();
+        await expect(page.getByRole('button', { name: 'All records' })).toBeVisible();
         const high = await page.evaluate(() => document.documentElement.scrollHeight);
         expect(high).toBeLessThanOrEqual(PLANT_PX);
       }
@@ -149,9 +149,9 @@ test('with the keyboard alone: sign in, choose a day, open a plant, record a sig
   await tabTo(/^Growing tip/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Growing tip' })).toBeVisible();
-  await tabTo(/^Soft small insects in clusters/);
+  await tabTo(/^Clusters of small soft insects/);
   await page.keyboard.press('Space');
-  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await expect(page.getByText('Saved: 1 seen')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText('Kept:')).toBeHidden();
 });

@@ -27,8 +27,8 @@ test('several plants at once, one more like another, a whole bed once more; then
   await test.step('three more, and they number themselves', async () => {
     await ofPlace(page, 'Long bed', 'Add plants');
     await page.getByLabel('Name').fill('Bush');
-    await page.getByLabel('How many').fill('3');
-    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByLabel('Number of plants').fill('3');
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(plantsOf(page, 'Long bed')).toHaveText([/South cordon/, /Bush 1/, /Bush 2/, /Bush 3/]);
   });
 
@@ -37,20 +37,20 @@ test('several plants at once, one more like another, a whole bed once more; then
       .getByRole('link', { name: /South cordon/ })
       .first()
       .click();
-    await page.getByRole('link', { name: 'Another', exact: true }).click();
+    await page.getByRole('link', { name: 'Copy', exact: true }).click();
     await expect(page.getByLabel('Name')).toHaveValue('South cordon 2');
     await expect(page.getByLabel('Habit')).toHaveText('Indeterminate');
     await expect(page.getByRole('button', { name: 'Planted out: 10 May' })).toBeVisible();
-    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(plantsOf(page, 'Long bed')).toHaveCount(5);
   });
 
   await test.step('a bed like it with its plants: the same soil, but neither its mulch nor its tests, nor its outlet of the hose timer', async () => {
-    await ofPlace(page, 'Long bed', 'Another like it');
+    await ofPlace(page, 'Long bed', 'Copy');
     await expect(page.getByLabel('Name')).toHaveValue('Long bed 2');
     await expect(page.getByLabel('Soil')).toHaveText('Clay loam');
     await expect(page.getByLabel('Mulch (cm)')).toHaveValue('');
-    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(plantsOf(page, 'Long bed 2')).toHaveText([/cordon 3/, /Bush 4/, /Bush 5/, /Bush 6/, /cordon 4/]);
     const { places } = (await (await page.request.get(`/api/gardens/${own.garden}/view`)).json()) as GardenView;
     expect(places.map(({ place }) => place.watering)).toMatchObject([
@@ -60,7 +60,7 @@ test('several plants at once, one more like another, a whole bed once more; then
   });
 
   await test.step('one is dragged into the other bed, and one is carried with the keyboard', async () => {
-    await page.getByRole('button', { name: 'Move places and plants' }).click();
+    await page.getByRole('button', { name: 'Move beds and plants' }).click();
     const bed = (name: string) => page.getByRole('region', { name: `Plants of ${name}`, exact: true });
     const handle = page.getByRole('button', { name: 'Move Bush 1' });
     const from = (await handle.boundingBox())!;
@@ -69,7 +69,7 @@ test('several plants at once, one more like another, a whole bed once more; then
     await page.mouse.down();
     await page.mouse.move(over.x + 40, over.y + 10, { steps: 12 });
     await page.mouse.up();
-    await expect(page.getByText('Bush 1: stands in Long bed 2 now.', { exact: true })).toBeVisible();
+    await expect(page.getByText('Bush 1 moved to Long bed 2.', { exact: true })).toBeVisible();
     await expect(bed('Long bed 2').getByRole('button')).toHaveText([
       /cordon 3/,
       /Bush 1/,

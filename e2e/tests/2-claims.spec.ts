@@ -12,11 +12,11 @@ test('a measure that is logged is answered once, kindly, and recorded all the sa
     await page.getByRole('button', { name: 'Record', exact: true }).click();
     await page.getByRole('button', { name: 'Note', exact: true }).click();
     await page.getByLabel('Note', { exact: true }).fill(text);
-    await page.getByRole('button', { name: 'Record it' }).click();
+    await page.getByRole('button', { name: 'Save record' }).click();
   };
   await note('Crushed eggshells round the stem');
-  const told = page.getByRole('dialog', { name: 'About this measure' });
-  await expect(told).toContainText('Nothing shows that it helps. They dissolve over years');
+  const told = page.getByRole('dialog', { name: 'About this product or method' });
+  await expect(told).toContainText('No evidence that it helps. They dissolve over years');
   await expect(told).toContainText('Better: Even water');
   await told.getByRole('button', { name: 'Good to know' }).click();
   await expect(page.getByRole('button', { name: /Crushed eggshells round the stem/ })).toBeVisible();
@@ -25,8 +25,8 @@ test('a measure that is logged is answered once, kindly, and recorded all the sa
   await expect(told).toBeHidden();
 
   await page.getByRole('link', { name: 'Handbook' }).click();
-  await page.getByRole('link', { name: 'What is claimed to help' }).click();
-  await page.getByLabel('Which measure?').fill('marigold');
+  await page.getByRole('link', { name: 'Garden claims, checked' }).click();
+  await page.getByLabel('Search claims').fill('marigold');
   await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText(/Conboy et al. 2019/)).toBeVisible();
 });

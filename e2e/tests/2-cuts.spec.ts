@@ -23,7 +23,7 @@ test('a backlog of cuts: this week’s within the budget, drawn on the plant; ma
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByText(/2 leaves that touch the soil, 2 suckers under the first truss/)).toBeVisible();
   await page.getByRole('link', { name: /^The plant/ }).click();
-  const panel = page.getByRole('region', { name: 'Cuts and training' });
+  const panel = page.getByRole('region', { name: 'Pruning and training' });
   await expect(panel.getByRole('listitem')).toHaveCount(2);
   await expect(panel.getByText(/more over \d weeks?, at most four a week/)).toBeVisible();
   await panel.getByText('Which shoot is a sucker?').click();
@@ -36,7 +36,7 @@ test('a backlog of cuts: this week’s within the budget, drawn on the plant; ma
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
   await page.getByLabel('Cuts', { exact: true }).fill('40');
-  await page.getByRole('button', { name: 'Record it' }).click();
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText(/40 at once is too much for one plant/)).toBeVisible();
   await page.keyboard.press('Escape');
 
@@ -56,7 +56,7 @@ test('a sucker is put in a glass, looked at, planted, and becomes a plant of its
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Root this sucker' }).click();
   const next = page.getByRole('region', { name: 'Next here' });
-  await expect(next.getByText('Look for roots, change the water: sucker of The plant')).toBeVisible();
+  await expect(next.getByText('Look for roots and change the water: sucker of The plant')).toBeVisible();
   const week = async () => {
     await page.getByRole('link', { name: 'Settings' }).click();
     await page.getByRole('button', { name: 'One week' }).click();
@@ -65,9 +65,9 @@ test('a sucker is put in a glass, looked at, planted, and becomes a plant of its
   await week();
   await page.getByRole('button', { name: /^Done: Look for roots/ }).click();
   await week();
-  await page.getByRole('link', { name: /^A new plant: Plant it deep/ }).click();
+  await page.getByRole('link', { name: /^New plant: Plant it deep/ }).click();
   await expect(page.getByLabel('Name')).toHaveValue('The plant, from a sucker');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('link', { name: /^The plant, from a sucker/ })).toBeVisible();
   await page.getByRole('button', { name: /^Done: Plant it deep/ }).click();
   await expect(page.getByText(/^Plant it deep/)).toBeHidden();

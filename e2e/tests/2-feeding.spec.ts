@@ -48,10 +48,10 @@ test('ten times the label is refused with the way out, and kept once it is expla
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Feed' }).click();
   await choose(page, 'What', 'Organic granules');
-  await page.getByLabel('For each plant (g)').fill('400');
-  await page.getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByText(/is 10 times the label's 40 g: is it grams for each plant\?/)).toBeVisible();
-  await page.getByLabel('Why it was more than usual').fill('the bag tipped over');
-  await page.getByRole('button', { name: 'Record it' }).click();
+  await page.getByLabel('Per plant (g)').fill('400');
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByText(/is 10 times the label's 40 g: is it grams per plant\?/)).toBeVisible();
+  await page.getByLabel('Why more than usual').fill('the bag tipped over');
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('button', { name: 'Fed 400 g of Organic granules (4-4-4)' })).toBeVisible();
 });

@@ -12,32 +12,32 @@ test('a notebook of somebody else’s comes in: looked at, its units chosen, tri
   await tomatoIn(own, { name: 'Wall pot', kind: 'container', volumeL: 20 }, { name: 'Red one' });
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('link', { name: 'Files in and out' }).click();
-  const panel = page.getByRole('region', { name: 'Bring a table in' });
+  await page.getByRole('link', { name: 'Import and export' }).click();
+  const panel = page.getByRole('region', { name: 'Import a table' });
   await panel
     .getByLabel('Choose a CSV file')
     .setInputFiles(csv('Day;Plant;Amount\n16.7.2026;Red one;1,5\n17.7.2026;red one;2\n17.7.2026;Blue one;2\n'));
-  await expect(panel.getByLabel('What it holds')).toHaveText('Waterings');
-  await expect(panel.getByLabel('Days are written')).toHaveText('day, month, year');
-  await expect(panel.getByLabel('Decimals have')).toHaveText('a comma: 1,5');
-  await choose(panel, 'Unit of Water for each plant', 'US gal');
-  await panel.getByRole('button', { name: 'Try it' }).click();
+  await expect(panel.getByLabel('Contents')).toHaveText('Waterings');
+  await expect(panel.getByLabel('Date format')).toHaveText('day, month, year');
+  await expect(panel.getByLabel('Decimal mark')).toHaveText('a comma: 1,5');
+  await choose(panel, 'Unit of Water per plant', 'US gal');
+  await panel.getByRole('button', { name: 'Check file' }).click();
   await expect(panel.getByText('3 rows read: 2 would come in, 1 is at fault.')).toBeVisible();
-  await expect(panel.getByRole('list', { name: 'At fault' })).toContainText(
+  await expect(panel.getByRole('list', { name: 'Error' })).toContainText(
     'Line 4, Plant: there is no plant called "Blue one" here',
   );
-  await panel.getByRole('button', { name: 'Bring 2 rows in, without those at fault' }).click();
-  await expect(panel.getByText('2 rows came in, 1 row at fault stayed out.')).toBeVisible();
+  await panel.getByRole('button', { name: 'Import 2 rows and skip the ones with errors' }).click();
+  await expect(panel.getByText('2 rows imported, 1 row at fault stayed out.')).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
-  const records = page.getByRole('region', { name: 'What was recorded' });
+  const records = page.getByRole('region', { name: 'All records' });
   await expect(records.locator('tbody').getByRole('row')).toHaveText([
-    /Watered, 7.6.L a plant/,
-    /Watered, 5.7.L a plant/,
+    /Watered, 7.6.L per plant/,
+    /Watered, 5.7.L per plant/,
   ]);
   await page.goto(`/gardens/${own.garden}/files`);
-  await page.getByRole('button', { name: 'Take notebook.csv out again' }).click();
-  await expect(page.getByText('taken out again', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the import of notebook.csv' }).click();
+  await expect(page.getByText('undone', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
   await expect(records.getByRole('listitem')).toHaveCount(0);
@@ -45,7 +45,7 @@ test('a notebook of somebody else’s comes in: looked at, its units chosen, tri
   // what is no table says why
   await page.goto(`/gardens/${own.garden}/files`);
   await panel.getByLabel('Choose a CSV file').setInputFiles(csv('a,b\n1,"2\n'));
-  await expect(panel.getByRole('alert')).toContainText('a quotation mark is opened and never closed');
+  await expect(panel.getByRole('alert')).toContainText('a quotation mark is opened but never closed');
 });
 
 test('a whole garden goes out as one file, into an empty one, and out again the same, byte for byte', async ({
@@ -54,10 +54,10 @@ test('a whole garden goes out as one file, into an empty one, and out again the 
   const who = await ownDemo();
   await signIn(page, who);
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('link', { name: 'Files in and out' }).click();
+  await page.getByRole('link', { name: 'Import and export' }).click();
   const save = async (): Promise<Buffer> => {
     const download = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'The whole garden' }).click();
+    await page.getByRole('link', { name: 'Whole garden' }).click();
     const file = await download;
     expect(file.suggestedFilename()).toBe('behind-the-old-halt.garden.zip');
     return readFileSync(await file.path());

@@ -7,16 +7,16 @@ test('limp leaves are not clear at first; the proposed check settles it, and wat
   await tomatoIn(own, { name: 'Clay bed', kind: 'ground', texture: 'clay', lengthM: 1, widthM: 0.5 });
   await signIn(page, own.who);
   await page.getByRole('link', { name: /The plant/ }).click();
-  await see(page, /^The whole plant/, 'Limp and hanging');
+  await see(page, /^The whole plant/, 'Drooping leaves');
   await whatIsIt(page);
   await expect(page.getByRole('heading', { name: /^Not clear yet/ })).toBeVisible();
   await expect(page.getByRole('region', { name: /What to do/ })).toBeHidden();
   // the answer is told where the check stands, with one touch
-  const finger = page.getByRole('group', { name: 'Feel the soil a finger deep: what it showed' });
+  const finger = page.getByRole('group', { name: 'Feel the soil a finger deep: what did it show?' });
   await finger.getByRole('button', { name: 'wet', exact: true }).click();
   await expect(page.getByRole('heading', { name: /^Too much water at the roots/ })).toBeVisible();
   const todo = page.getByRole('region', { name: /What to do/ });
-  await expect(todo.getByText('Hold the water back')).toBeVisible();
+  await expect(todo.getByText('Stop watering for now')).toBeVisible();
   await expect(todo.getByText('Water now')).toBeHidden();
 });
 
@@ -37,10 +37,10 @@ test('the same pale fruit patch, decided by what was recorded: thinned before th
   await page.getByRole('button', { name: 'Not there: Dark patch at the bottom' }).click();
   await whatIsIt(page);
   await expect(page.getByRole('heading', { name: /^Sunscald/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /Leaves cut away: 40 % of the leaf cut on 9 July/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Leaves removed: 40 % of the leaf cut on 9 July/ })).toBeVisible();
   const todo = page.getByRole('region', { name: /What to do/ });
   await expect(todo.getByText('Hang shade cloth')).toBeVisible();
-  await expect(todo.getByText('Keep what is sound')).toBeVisible();
+  await expect(todo.getByText('Use the sound fruit')).toBeVisible();
   await expect(todo.getByText(/Poles and steps on firm ground/)).toBeVisible();
 });
 
@@ -53,7 +53,7 @@ test('two troubles at once are both told, each with its own remedies; one is tak
   await signIn(page, own.who);
   await page.getByRole('link', { name: /The plant/ }).click();
   await see(page, /^Fruit/, 'Dark patch at the bottom');
-  await see(page, /^Growing tip/, 'Soft small insects in clusters');
+  await see(page, /^Growing tip/, 'Clusters of small soft insects');
   await whatIsIt(page);
   const rot = page.getByRole('region', { name: 'What to do: Blossom end rot' });
   const aphids = page.getByRole('region', { name: 'What to do: Aphids' });
@@ -62,7 +62,7 @@ test('two troubles at once are both told, each with its own remedies; one is tak
   // a spray is a step by itself, after the look again; what not to do stands under its own words
   await expect(aphids.getByRole('heading', { name: 'Only if that was not enough' }).first()).toBeVisible();
   await expect(aphids.getByText('after the next look').first()).toBeVisible();
-  await expect(aphids.getByText('No broad insecticide: it kills the allies first.')).toBeVisible();
+  await expect(aphids.getByText('No broad-spectrum insecticide: it kills the helpful insects first.')).toBeVisible();
   await aphids.getByRole('button', { name: 'I will do this' }).click();
   await expect(aphids.getByText(/Taken on 18 July/)).toBeVisible();
   await expect(rot.getByRole('button', { name: 'I will do this' })).toBeVisible();
@@ -82,7 +82,7 @@ test('a harmless look is called harmless, is not marked as trouble, and an all-c
   });
   await signIn(page, own.who);
   await page.getByRole('link', { name: /The plant/ }).click();
-  await see(page, /^Low leaves/, 'A few old ones yellowing', 'On the lower leaves');
+  await see(page, /^Low leaves/, 'A few old leaves yellowing', 'On the lower leaves');
   await whatIsIt(page);
   await expect(page.getByRole('heading', { name: /^Old leaves finishing/ })).toBeVisible();
   await expect(page.getByText('Nothing needs doing.').first()).toBeVisible();
@@ -104,17 +104,17 @@ test('a sign is found by words; what it rules out is taken back; a day on the ri
   await page.getByRole('link', { name: /The plant/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'The plant' })).toBeVisible();
   await page.getByRole('button', { name: /Wednesday 15 July/ }).click();
-  await expect(page.getByRole('status').filter({ hasText: '15 July:' })).toContainText(/Watered, 2\sL a plant/);
+  await expect(page.getByRole('status').filter({ hasText: '15 July:' })).toContainText(/Watered, 2\sL per plant/);
   await page.getByRole('button', { name: /^Soil and roots/ }).click();
-  await page.getByLabel('Or find it by words').fill('finger');
+  await page.getByLabel('Or search by words').fill('finger');
   await page.getByRole('button', { name: 'Dry at a finger’s depth', exact: true }).click();
-  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await expect(page.getByText('Saved: 1 seen')).toBeVisible();
   await page.getByRole('button', { name: 'Wet at a finger’s depth', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Dry at a finger’s depth', exact: true })).toHaveAttribute(
     'aria-pressed',
     'false',
   );
-  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await expect(page.getByText('Saved: 1 seen')).toBeVisible();
 });
 
 test.describe('by thumb', () => {

@@ -41,19 +41,19 @@ test('“I am new here”, with the keyboard alone: from the sign-up to the firs
 }) => {
   const his = byKeys(page);
   await page.goto('/');
-  await his.press(page.getByRole('button', { name: 'I am new here' }));
+  await his.press(page.getByRole('button', { name: 'Create account' }));
   await his.type(page.getByLabel('Your name'), 'Ole');
   await his.type(page.getByLabel('E-mail'), `${randomUUID()}@halt.example`);
   await his.type(page.getByLabel('Password'), 'under the signal box');
-  await his.press(page.getByRole('button', { name: 'Make the account' }));
-  const town = page.getByRole('combobox', { name: 'The next town' });
+  await his.press(page.getByRole('button', { name: 'Create account' }));
+  const town = page.getByRole('combobox', { name: 'Nearest town' });
   await his.type(town, 'savannah');
   await expect(page.getByRole('option', { name: /Savannah, .*United States/ }).first()).toBeVisible();
   await page.keyboard.press('ArrowDown');
   await his.press(town);
   await expect(page.getByText(/time of America/)).toBeVisible();
   await expect(page.getByRole('radio', { name: 'US' })).toBeChecked();
-  await his.press(page.getByRole('button', { name: 'Make the garden' }));
+  await his.press(page.getByRole('button', { name: 'Create garden' }));
   await his.press(page.getByRole('button', { name: 'Look it over' }));
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Tomato 1');
   // whoever opened a page goes on from its heading
@@ -62,7 +62,7 @@ test('“I am new here”, with the keyboard alone: from the sign-up to the firs
   await his.press(page.getByRole('button', { name: /^Dark patch at the bottom/ }), 'Space');
   // a key of its own, listed under "?"
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys for every day' })).toContainText('What is it?');
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText('What is it?');
   await page.keyboard.press('Escape');
   await his.key('n');
   const finding = page.getByRole('region', { name: 'Finding' });
@@ -73,20 +73,20 @@ test('“I am new here”, with the keyboard alone: from the sign-up to the firs
   // with single keys: to the garden; then six peppers in a raised bed
   await his.key('g');
   const before = his.inputs();
-  await his.press(page.getByRole('link', { name: 'Add a bed or pots' }));
+  await his.press(page.getByRole('link', { name: 'Add a bed or pot' }));
   await his.reach(page.getByRole('radio', { name: 'Bed', exact: true }));
   // held as long as a finger holds it: the choice follows the focus while the key is down
   await page.keyboard.down('ArrowRight');
   await expect(page.getByRole('radio', { name: 'Raised bed' })).toBeChecked();
   await page.keyboard.up('ArrowRight');
-  await his.press(page.getByRole('button', { name: 'Make it' }));
+  await his.press(page.getByRole('button', { name: 'Create' }));
   expect(his.inputs() - before).toBeLessThanOrEqual(8);
   await expect(page.getByRole('region', { name: 'Raised bed' }).getByRole('link', { name: /^Tomato \d/ })).toHaveCount(
     6,
   );
   await his.press(page.getByRole('button', { name: 'Water Raised bed' }));
   await his.press(page.getByRole('button', { name: 'Watered today' }));
-  await expect(page.getByText(/^Raised bed: .* for each plant\.$/)).toBeVisible();
+  await expect(page.getByText(/^Raised bed: .* per plant\.$/)).toBeVisible();
   await his.press(page.getByRole('button', { name: 'Tomato 2: all clear' }));
   await expect(page.getByText('Tomato 2: all clear.', { exact: true })).toBeVisible();
 });

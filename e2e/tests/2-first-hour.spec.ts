@@ -28,23 +28,23 @@ test('“I am new here”: from the sign-up to the first answer in twelve inputs
   const her = counted(page);
   await page.goto('/');
   // the first screen: who she is
-  await her.tap(page.getByRole('button', { name: 'I am new here' }));
+  await her.tap(page.getByRole('button', { name: 'Create account' }));
   await her.type(page.getByLabel('Your name'), 'Ida');
   await her.type(page.getByLabel('E-mail'), `${randomUUID()}@halt.example`);
   await her.type(page.getByLabel('Password'), 'under the signal box');
-  await her.tap(page.getByRole('button', { name: 'Make the account' }));
+  await her.tap(page.getByRole('button', { name: 'Create account' }));
   // the second: where the garden lies
-  const town = page.getByRole('combobox', { name: 'The next town' });
+  const town = page.getByRole('combobox', { name: 'Nearest town' });
   await her.type(town, 'zuri');
   await her.tap(page.getByRole('option', { name: 'Zürich, Switzerland' }));
   await expect(page.getByText('time of Europe/Zurich')).toBeVisible();
   // proposed, and said to be a guess; amounts by the device's language
-  await expect(page.getByRole('button', { name: /^Usual last frost: about \d+ May$/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Usual last frost date: about \d+ May$/ })).toBeVisible();
   await expect(page.getByRole('radio', { name: 'Metric' })).toBeChecked();
   await noSideways(page);
-  await her.tap(page.getByRole('button', { name: 'Make the garden' }));
+  await her.tap(page.getByRole('button', { name: 'Create garden' }));
   // the third: the plant that looks sick
-  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
+  await expect(page.getByText('Add your first bed or pot')).toBeVisible();
   await noSideways(page);
   await her.tap(page.getByRole('button', { name: 'Look it over' }));
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Tomato 1');
@@ -62,10 +62,10 @@ test('“I am new here”: from the sign-up to the first answer in twelve inputs
   // six plants more
   await page.getByRole('link', { name: 'Garden', exact: true }).tap();
   const before = her.inputs();
-  await her.tap(page.getByRole('link', { name: 'Add a bed or pots' }));
+  await her.tap(page.getByRole('link', { name: 'Add a bed or pot' }));
   await her.tap(page.getByRole('radio', { name: 'Raised bed' }));
   await her.tap(page.getByRole('radio', { name: 'Peppers' }));
-  await her.tap(page.getByRole('button', { name: 'Make it' }));
+  await her.tap(page.getByRole('button', { name: 'Create' }));
   expect(her.since(before)).toBeLessThanOrEqual(8);
   const bed = page.getByRole('region', { name: 'Raised bed' });
   await expect(bed.getByRole('link', { name: /^Pepper \d/ })).toHaveCount(6);
@@ -75,9 +75,9 @@ test('“I am new here”: from the sign-up to the first answer in twelve inputs
   await her.tap(page.getByRole('button', { name: 'Water Raised bed' }));
   await her.tap(page.getByRole('button', { name: 'Watered today' }));
   expect(her.since(two)).toBe(2);
-  await expect(page.getByText(/^Raised bed: .* for each plant\.$/)).toBeVisible();
+  await expect(page.getByText(/^Raised bed: .* per plant\.$/)).toBeVisible();
   await her.tap(page.getByRole('button', { name: 'Pepper 1: all clear' }));
-  await expect(bed.getByText('looked at today')).toBeVisible();
+  await expect(bed.getByText('looked over today')).toBeVisible();
   // what is behind the dots is reached by thumb too
   await ofPlace(page, 'Raised bed', 'Walk along it');
   await expect(page).toHaveURL(/\/walk$/);
@@ -91,25 +91,27 @@ test('a garden with no town is refused in words, and one is found by numbers too
   });
   expect(made.ok()).toBe(true);
   await page.goto('/gardens/new');
-  await page.getByRole('button', { name: 'Make the garden' }).click();
+  await page.getByRole('button', { name: 'Create garden' }).click();
   await expect(page.getByText('Where the garden lies is needed')).toBeVisible();
-  await page.getByRole('button', { name: 'By numbers' }).click();
+  await page.getByRole('button', { name: 'Enter coordinates' }).click();
   await page.getByLabel('Latitude (°)').fill('-41.3');
   await page.getByLabel('Longitude (°)').fill('174.8');
-  await page.getByRole('button', { name: 'Look there' }).click();
+  await page.getByRole('button', { name: 'Use these' }).click();
   await expect(page.getByText(/New Zealand/)).toBeVisible();
   await page.getByRole('radio', { name: 'By the sea' }).click();
   // in the south spring is in the second half of the year
-  await expect(page.getByRole('button', { name: /^Usual last frost: about \d+ (October|September)$/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /^Usual last frost date: about \d+ (October|September)$/ }),
+  ).toBeVisible();
   // there is none here, she knows; and the first one she chooses on the calendar
   await page.getByRole('button', { name: 'Usual last frost: no frost here' }).click();
   await page.getByRole('button', { name: 'Usual first frost: no frost here' }).click();
   await page.getByRole('radio', { name: 'I know it' }).click();
-  await page.getByRole('button', { name: 'Make the garden' }).click();
-  await expect(page.getByText('Elevation (m) is needed here')).toBeVisible();
+  await page.getByRole('button', { name: 'Create garden' }).click();
+  await expect(page.getByText('Elevation (m) is needed')).toBeVisible();
   await page.getByLabel('Elevation (m)').fill('12');
-  await page.getByRole('button', { name: 'Make the garden' }).click();
-  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
+  await page.getByRole('button', { name: 'Create garden' }).click();
+  await expect(page.getByText('Add your first bed or pot')).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
   await expect(page.getByRole('button', { name: 'Usual last frost: no frost here' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Usual last frost: no frost here' }).first().click();
@@ -117,7 +119,7 @@ test('a garden with no town is refused in words, and one is found by numbers too
     .getByRole('dialog', { name: 'Usual last frost' })
     .getByRole('button', { name: /May 12/ })
     .click();
-  await expect(page.getByRole('button', { name: /^Usual last frost: 12 May/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Usual last frost date: 12 May/ })).toBeVisible();
 });
 
 test('somebody new walks through the made-up garden: to look at only, marked, and back to what is hers', async ({
@@ -125,8 +127,8 @@ test('somebody new walks through the made-up garden: to look at only, marked, an
 }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);
-  await page.getByRole('link', { name: 'Walk through the demo garden' }).click();
-  await expect(page.getByText('Made up, to look at.')).toBeVisible();
+  await page.getByRole('link', { name: 'Open the demo garden' }).click();
+  await expect(page.getByText('Demo garden, view only.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Wall bed' })).toBeVisible();
   // nothing in it can be changed
   await expect(page.getByRole('button', { name: /all clear|^Done|^Water / })).toHaveCount(0);
@@ -136,8 +138,8 @@ test('somebody new walks through the made-up garden: to look at only, marked, an
   await page.getByRole('link', { name: /^Junction Bell/ }).tap();
   await expect(page.getByRole('region', { name: 'Finding' }).getByRole('heading').first()).toContainText('Sunscald');
   await page.getByRole('link', { name: 'To your own garden' }).click();
-  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
+  await expect(page.getByText('Add your first bed or pot')).toBeVisible();
   // one lands in one's own
   await page.goto('/');
-  await expect(page.getByText('No bed or pot yet: ways to begin')).toBeVisible();
+  await expect(page.getByText('Add your first bed or pot')).toBeVisible();
 });

@@ -9,39 +9,39 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
   await signIn(page, own.who);
   await expect(page.getByText('No bed or pot yet')).toBeVisible();
 
-  await page.getByRole('link', { name: 'Add a bed or pots' }).click();
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('link', { name: 'Add a bed or pot' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Name must not be empty')).toBeVisible();
   await page.getByLabel('Name').fill('Long bed');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('a bed needs its length and width')).toBeVisible();
   await page.getByLabel('Length (m)').fill('3');
   await page.getByLabel('Width (m)').fill('0.8');
-  await page.getByLabel('Flow for the whole place (L an hour)').fill('120');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByLabel('Flow for the whole bed or pot (L an hour)').fill('120');
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Long bed' })).toBeVisible();
 
   for (const name of ['First cordon', 'Second cordon']) {
-    await ofPlace(page, 'Long bed', 'Change it');
+    await ofPlace(page, 'Long bed', 'Edit it');
     await expect(page.getByRole('heading', { level: 1, name: 'Long bed' })).toBeVisible();
     await page.getByRole('link', { name: 'Add a plant' }).click();
-    await expect(page.getByRole('heading', { level: 1, name: 'A new plant' })).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1, name: 'New plant' })).toBeVisible();
     await page.getByLabel('Name').fill(name);
     await choose(page, 'Habit', 'Indeterminate');
     await pickDay(page, 'Planted out', '2026-05-20');
     await choose(page, 'Stage', 'Fruiting');
     await page.getByLabel('Height (cm)').fill('140');
-    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
   }
 
   await test.step('a watering of the whole bed is two touches, and can be undone', async () => {
     await page.getByRole('button', { name: 'Water Long bed' }).click();
     await page.getByRole('button', { name: 'Watered today' }).click();
-    await expect(page.getByText(/^Long bed: .* for each plant\.$/)).toBeVisible();
+    await expect(page.getByText(/^Long bed: .* per plant\.$/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await ofPlace(page, 'Long bed', 'Change it');
-    await expect(page.getByText('Nothing yet.')).toBeVisible();
+    await ofPlace(page, 'Long bed', 'Edit it');
+    await expect(page.getByText('No records yet.')).toBeVisible();
   });
 
   await test.step('the walking order is changed with the keyboard, and by dragging', async () => {
@@ -70,34 +70,34 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
 
   await test.step('minutes count where the flow is known; a record is corrected, deleted and taken back', async () => {
     await page.getByRole('link', { name: 'Own garden' }).click();
-    await ofPlace(page, 'Long bed', 'Write down what was done');
+    await ofPlace(page, 'Long bed', 'Add a record');
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: 'Water' }).click();
-    await sheet.getByRole('button', { name: 'Record it' }).click();
+    await sheet.getByRole('button', { name: 'Save record' }).click();
     await expect(sheet.getByText(/litres \(or give minutes instead\)/)).toBeVisible();
-    await sheet.getByLabel('or how long it ran (minutes)').fill('30');
-    await pickDay(sheet, 'Day', '2026-07-17');
-    await sheet.getByRole('button', { name: 'Record it' }).click();
+    await sheet.getByLabel('or minutes (minutes)').fill('30');
+    await pickDay(sheet, 'Date', '2026-07-17');
+    await sheet.getByRole('button', { name: 'Save record' }).click();
     await expect(sheet).toBeHidden();
     await page.getByRole('link', { name: /First cordon/ }).click();
-    await page.getByRole('button', { name: /Watered, 30 L a plant, in 30 minutes/ }).click();
-    await sheet.getByLabel('or how long it ran (minutes)').fill('20');
-    await sheet.getByRole('button', { name: 'Save the correction' }).click();
-    await expect(page.getByRole('button', { name: /Watered, 20 L a plant, in 20 minutes/ })).toBeVisible();
-    await page.getByRole('button', { name: /Watered, 20 L a plant, in 20 minutes/ }).click();
+    await page.getByRole('button', { name: /Watered, 30 L per plant, in 30 minutes/ }).click();
+    await sheet.getByLabel('or minutes (minutes)').fill('20');
+    await sheet.getByRole('button', { name: 'Save correction' }).click();
+    await expect(page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ })).toBeVisible();
+    await page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ }).click();
     await sheet.getByRole('button', { name: 'Delete' }).click();
     await expect(page.getByRole('button', { name: /Watered, / })).toBeHidden();
     await page.getByRole('listitem').filter({ hasText: 'Deleted.' }).getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByRole('button', { name: /Watered, 20 L a plant, in 20 minutes/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ })).toBeVisible();
   });
 
   await test.step('all clear is one touch; a plant is retired and called back', async () => {
     await page.getByRole('link', { name: 'Own garden' }).click();
     await page.getByRole('button', { name: 'First cordon: all clear' }).click();
-    await expect(page.getByText('looked at today')).toBeVisible();
+    await expect(page.getByText('looked over today')).toBeVisible();
     await page.getByRole('link', { name: /Second cordon/ }).click();
-    await page.getByRole('link', { name: 'Change' }).click();
-    await page.getByRole('button', { name: 'End this plant' }).click();
+    await page.getByRole('link', { name: 'Edit' }).click();
+    await page.getByRole('button', { name: 'Remove this plant' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeHidden();
     await page.getByRole('listitem').filter({ hasText: 'has ended' }).getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeVisible();
@@ -129,9 +129,9 @@ test('a gardener with Fahrenheit, gallons and inches sees and types nothing else
   await page.getByRole('link', { name: /Tub pepper/ }).click();
   await expect(page.getByText('20 in tall')).toBeVisible();
   await page.getByRole('button', { name: 'Water', exact: true }).click();
-  await page.getByRole('dialog').getByLabel('For each plant (US gal)').fill('0.5');
-  await page.getByRole('dialog').getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByRole('button', { name: /Watered, 0.5 US gal a plant/ })).toBeVisible();
+  await page.getByRole('dialog').getByLabel('Per plant (US gal)').fill('0.5');
+  await page.getByRole('dialog').getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByRole('button', { name: /Watered, 0.5 US gal per plant/ })).toBeVisible();
   await expect(page.locator('main')).not.toContainText(/\d (L|°C|cm|mm)\b/);
 });
 
@@ -142,19 +142,19 @@ test('the station is down: the page says so and goes on; a gauge of one’s own 
   await page.request.post(`${station}/fault?down=true`);
   try {
     await page.getByRole('link', { name: 'Settings' }).click();
-    await page.getByRole('button', { name: 'Fetch now' }).click();
+    await page.getByRole('button', { name: 'Update now' }).click();
     await expect(page.getByText('The station does not answer: the station answered 503')).toBeVisible();
     await expect(page.getByText(/newest day it gave is 18 July/)).toBeVisible();
   } finally {
     await page.request.post(`${station}/fault?down=false`);
   }
-  await page.getByRole('button', { name: 'Fetch now' }).click();
+  await page.getByRole('button', { name: 'Update now' }).click();
   await expect(page.getByText('The station does not answer')).toBeHidden();
   await page.getByRole('link', { name: 'Own garden' }).click();
   await page.getByRole('button', { name: /Friday 17 July/ }).click();
   await page.getByLabel('Your rain gauge (mm)').fill('12');
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('12 mm in your own gauge')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('12 mm in your own rain gauge')).toBeVisible();
 });
 
 test('with single keys from plant to plant; "?" lists them, and they can be switched off', async ({ page }) => {
@@ -169,16 +169,16 @@ test('with single keys from plant to plant; "?" lists them, and they can be swit
   await page.keyboard.press('w');
   await expect(page.getByRole('dialog', { name: 'Water: Second' })).toBeVisible();
   // in a field a key is a letter
-  await page.getByLabel('For each plant (L)').press('g');
+  await page.getByLabel('Per plant (L)').press('g');
   await page.keyboard.press('Escape');
   await page.keyboard.press('l');
   await expect(page).toHaveURL(/look/);
   // its address comes before the page does, and until then no key is heard
   await expect(page.getByRole('button', { name: 'All clear', exact: true })).toBeVisible();
   await page.keyboard.press('?');
-  const keys = page.getByRole('dialog', { name: 'Keys for every day' });
+  const keys = page.getByRole('dialog', { name: 'Keyboard shortcuts' });
   await expect(keys.getByText('Garden', { exact: true })).toBeVisible();
-  await keys.getByRole('switch', { name: 'Keys work on this device' }).click();
+  await keys.getByRole('switch', { name: 'Shortcuts on this device' }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press('g');
   await page.getByRole('link', { name: 'Season' }).click();

@@ -13,11 +13,11 @@ test('from a finding to the handbook and its look-alike; found by plain words to
   await page.getByRole('link', { name: 'Blossom end rot in the handbook' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Blossom end rot' })).toBeVisible();
   await expect(page.getByText(/No calcium sprays on leaves or fruit/)).toBeVisible();
-  const like = page.getByRole('region', { name: 'Not to be taken for' });
+  const like = page.getByRole('region', { name: 'Easily confused with' });
   await expect(like.getByText(/pale and papery, on the side that faces the sun/)).toBeVisible();
   await like.getByRole('link', { name: 'Sunscald' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Sunscald' })).toBeVisible();
-  await page.getByRole('link', { name: 'All troubles' }).click();
+  await page.getByRole('link', { name: 'All problems' }).click();
   await page.getByLabel('What does it look like?').fill('white powder');
   await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('mildew');
   await page.getByLabel('What does it look like?').fill('qqqq');
@@ -61,7 +61,7 @@ test('a walk along a bed: last time’s sign to compare, a sign offered on the n
   await page.getByRole('button', { name: 'Brown spots with rings', exact: true }).click();
   const count = page.getByLabel('Brown spots with rings: how many', { exact: true });
   await count.fill('6');
-  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await expect(page.getByText('Saved: 1 seen')).toBeVisible();
   await page.getByRole('link', { name: 'On to Second' }).click();
   await expect(page.getByText('today on The plant')).toBeVisible();
   await page.getByRole('button', { name: 'Begin: upper leaves' }).click();
@@ -72,10 +72,10 @@ test('a walk along a bed: last time’s sign to compare, a sign offered on the n
   // called in for lunch: another way back leads to where the walk was left
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await ofPlace(page, 'Long bed', 'Walk along it');
-  await expect(page.getByText('2 of 3 looked at today.')).toBeVisible();
-  await page.getByRole('link', { name: 'Go on with Third' }).click();
+  await expect(page.getByText('2 of 3 looked over today.')).toBeVisible();
+  await page.getByRole('link', { name: 'Continue with Third' }).click();
   await page.getByRole('button', { name: 'All clear' }).click();
-  await expect(page.getByText('All 3 looked at today.')).toBeVisible();
+  await expect(page.getByText('All 3 looked over today.')).toBeVisible();
   await page.getByRole('link', { name: /^The plant/ }).click();
   await expect(page.getByRole('button', { name: 'In the morning' })).toHaveAttribute('aria-pressed', 'true');
 });
@@ -103,9 +103,9 @@ test('a case goes out as a file and a sheet of paper, and comes in as a neighbou
   await page.emulateMedia({ media: 'screen' });
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Save the case file' }).click(),
+    page.getByRole('link', { name: 'Save case file' }).click(),
   ]);
-  await page.getByRole('link', { name: 'Read somebody’s case file' }).click();
+  await page.getByRole('link', { name: 'Open another case file' }).click();
   await page.getByLabel('Case file').setInputFiles(await file.path());
   // the same answer from the file alone, reckoned in the browser
   await expect(page.getByRole('heading', { name: /^Blossom end rot/ })).toBeVisible();

@@ -66,27 +66,27 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await expect(page.getByText(/^No signal. The garden as it stood \d\d:\d\d/)).toBeVisible();
   await page.getByRole('button', { name: 'Near one: all clear' }).click();
   await expect(page.getByText(/all clear. Kept on this device/).first()).toBeVisible();
-  await expect(page.getByText('1 thing waits to be sent.', { exact: false })).toBeVisible();
+  await expect(page.getByText('1 thing waits to sync.', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: /^Far one/ }).click();
   await page.getByRole('button', { name: 'Water', exact: true }).click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('For each plant (L)').fill('2');
+  await sheet.getByLabel('Per plant (L)').fill('2');
   await sheet.getByRole('button', { name: 'Record' }).click();
   // it stands on the plant's page at once
-  await expect(page.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Watered, 2.L per plant/ })).toBeVisible();
   // and so does a photo
   const photo = { name: 'Far one on 18 July' };
   await page.getByLabel('Take or choose a photo of Far one').setInputFiles(await phonePhoto());
   await expect(page.getByRole('img', photo)).toBeVisible();
   await page.reload();
-  await expect(page.getByText('3 things wait to be sent.', { exact: false })).toBeVisible();
-  await expect(page.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  await expect(page.getByText('3 things wait to sync.', { exact: false })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Watered, 2.L per plant/ })).toBeVisible();
   await expect(page.getByRole('img', photo)).toBeVisible();
   const address = page.url();
   await page.close();
   const again = await context.newPage();
   await again.goto(address);
-  await again.getByRole('button', { name: 'Look at them' }).click();
+  await again.getByRole('button', { name: 'Review' }).click();
   await expect(again.getByRole('dialog').getByRole('listitem')).toContainText([
     /^Look over, Near one, 18 July/,
     /^Water, Far one, 18 July/,
@@ -104,13 +104,13 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await expect(again.getByRole('img', photo)).toHaveAttribute('src', /\/whole$/);
   // and nothing is sent a second time
   await again.reload();
-  await expect(again.getByRole('button', { name: /Watered, 2.L a plant/ })).toBeVisible();
+  await expect(again.getByRole('button', { name: /Watered, 2.L per plant/ })).toBeVisible();
   expect(await recordsOf(again, own, own.far)).toHaveLength(1);
   expect(await photos()).toHaveLength(1);
   // what needs the server says so
   await context.setOffline(true);
-  await again.getByRole('link', { name: 'Change', exact: true }).click();
-  await again.getByRole('button', { name: 'Keep' }).click();
+  await again.getByRole('link', { name: 'Edit', exact: true }).click();
+  await again.getByRole('button', { name: 'Save' }).click();
   await expect(again.getByText(/There is no signal. This is changed when it is back/).first()).toBeVisible();
 });
 
@@ -148,17 +148,17 @@ async function helperOf(browser: Browser, page: Page, own: Own, plant: string): 
   await signIn(hers, who);
   await hers.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await hers.goto(`/gardens/${own.garden}/plants/${plant}`);
-  await expect(hers.getByRole('button', { name: /Watered, 1.L a plant/ })).toBeVisible();
+  await expect(hers.getByRole('button', { name: /Watered, 1.L per plant/ })).toBeVisible();
   return hers;
 }
 
 /** Corrects the watering that stands on the plant's page, without signal. */
 async function correct(page: Page, litres: string): Promise<void> {
-  await page.getByRole('button', { name: /Watered, 1.L a plant/ }).click();
+  await page.getByRole('button', { name: /Watered, 1.L per plant/ }).click();
   await page.context().setOffline(true);
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('For each plant (L)').fill(litres);
-  await sheet.getByRole('button', { name: 'Save the correction' }).click();
+  await sheet.getByLabel('Per plant (L)').fill(litres);
+  await sheet.getByRole('button', { name: 'Save correction' }).click();
   await expect(page.getByText('1 thing waits', { exact: false })).toBeVisible();
 }
 
@@ -181,10 +181,10 @@ test('two helpers change one record of a plant, both without signal: who comes b
   await expect(hers.getByText('to be sent.', { exact: false })).toBeHidden();
   await hers.context().close();
   await context.setOffline(false);
-  await expect(page.getByText('1 to be settled.', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Look at them' }).click();
-  await expect(page.getByRole('region', { name: 'Mine' })).toContainText(/Watered, 5.L a plant, 18 July/);
-  await expect(page.getByRole('region', { name: 'Theirs' })).toContainText(/Watered, 3.L a plant, 18 July/);
+  await expect(page.getByText('1 need a decision.', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Review' }).click();
+  await expect(page.getByRole('region', { name: 'Mine' })).toContainText(/Watered, 5.L per plant, 18 July/);
+  await expect(page.getByRole('region', { name: 'Theirs' })).toContainText(/Watered, 3.L per plant, 18 July/);
   await page.getByRole('button', { name: 'Keep mine' }).click();
   await expect(page.getByText('to be sent.', { exact: false })).toBeHidden();
   expect((await recordsOf(page, own, own.far)).map((r) => r.data.litres)).toEqual([5]);
@@ -196,19 +196,19 @@ test('signing out with something waiting warns; another account sees nothing of 
   const own = await kept(page);
   await page.route('**/api/gardens/*/records', (route) => route.abort());
   await page.getByRole('button', { name: 'Near one: all clear' }).click();
-  await expect(page.getByText('1 thing waits to be sent.', { exact: false })).toBeVisible();
+  await expect(page.getByText('1 thing waits to sync.', { exact: false })).toBeVisible();
   // what could be sent does not overtake it
   await page
     .getByRole('button', { name: /^Not today/ })
     .first()
     .click();
-  await expect(page.getByText('2 things wait to be sent.', { exact: false })).toBeVisible();
+  await expect(page.getByText('2 things wait to sync.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Sign out' }).click();
   const asked = page.getByRole('alertdialog');
-  await expect(asked).toContainText('2 things wait to be sent');
-  await asked.getByRole('button', { name: 'Stay' }).click();
+  await expect(asked).toContainText('2 things wait to sync');
+  await asked.getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();
-  await asked.getByRole('button', { name: 'Sign out all the same' }).click();
+  await asked.getByRole('button', { name: 'Sign out anyway' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await page.unroute('**/api/gardens/*/records');
   const other = await ownGarden(page);

@@ -19,10 +19,10 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await watered(own, plant, [6, 4, 2, 1], 2);
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('link', { name: 'People and keys' }).click();
-  await page.getByLabel('For whom').fill('Mia');
-  await page.getByRole('button', { name: 'Make the link' }).click();
-  const link = await page.getByLabel('The link for Mia, shown this once').inputValue();
+  await page.getByRole('link', { name: 'People and access' }).click();
+  await page.getByLabel('Name').fill('Mia');
+  await page.getByRole('button', { name: 'Create link' }).click();
+  const link = await page.getByLabel('The link for Mia, shown only once').inputValue();
   await expect(page.getByText('Mia, to record, until')).toBeVisible();
 
   const hers = await elsewhere(browser);
@@ -32,42 +32,42 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await hers.getByLabel('Your name').fill('Mia');
   await hers.getByLabel('E-mail').fill(`${randomUUID()}@halt.example`);
   await hers.getByLabel('Password').fill(PASSWORD);
-  await hers.getByRole('button', { name: 'Make the account' }).click();
-  await hers.getByRole('button', { name: 'Come in' }).click();
+  await hers.getByRole('button', { name: 'Create account' }).click();
+  await hers.getByRole('button', { name: 'Join the garden' }).click();
   await expect(hers.getByRole('heading', { name: 'Today' })).toBeVisible();
   // she may record, and not change what stands here
-  await hers.getByRole('button', { name: 'More of Wall pot' }).click();
-  await expect(hers.getByRole('menuitem', { name: 'Write down what was done' })).toBeVisible();
-  await expect(hers.getByRole('menuitem', { name: 'Change it' })).toHaveCount(0);
+  await hers.getByRole('button', { name: 'More about Wall pot' }).click();
+  await expect(hers.getByRole('menuitem', { name: 'Add a record' })).toBeVisible();
+  await expect(hers.getByRole('menuitem', { name: 'Edit it' })).toHaveCount(0);
   await hers.keyboard.press('Escape');
-  await expect(hers.getByRole('link', { name: 'Add a bed or pots' })).toHaveCount(0);
+  await expect(hers.getByRole('link', { name: 'Add a bed or pot' })).toHaveCount(0);
   await hers.getByRole('link', { name: /^Red one/ }).click();
   await hers.getByRole('button', { name: 'Water', exact: true }).click();
-  await hers.getByRole('dialog').getByLabel('For each plant (L)').fill('1.5');
-  await hers.getByRole('dialog').getByRole('button', { name: 'Record it' }).click();
+  await hers.getByRole('dialog').getByLabel('Per plant (L)').fill('1.5');
+  await hers.getByRole('dialog').getByRole('button', { name: 'Save record' }).click();
   await expect(hers.getByRole('dialog')).toHaveCount(0);
   // the link works once
   const third = await elsewhere(browser);
   await third.goto(link);
-  await expect(third.getByText('This link opens nothing')).toBeVisible();
+  await expect(third.getByText('This link no longer works')).toBeVisible();
   await third.context().close();
 
   // what she wrote stands with her name
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
   await expect(
-    page.getByRole('region', { name: 'What was recorded' }).locator('tbody').getByRole('row').first(),
+    page.getByRole('region', { name: 'All records' }).locator('tbody').getByRole('row').first(),
   ).toContainText('Mia');
   // she is let keep it, and the first one can go
   await page.goto(`/gardens/${own.garden}/people`);
   await expect(page.getByText('You keep it alone.')).toBeVisible();
-  await choose(page, 'What Mia may', 'Keep');
-  await page.getByRole('button', { name: 'Leave', exact: true }).click();
+  await choose(page, 'Access of Mia', 'Save');
+  await page.getByRole('button', { name: 'Leave garden', exact: true }).click();
   await page.getByRole('button', { name: 'Leave Own garden' }).click();
-  await expect(page.getByRole('heading', { name: 'A new garden' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'New garden' })).toBeVisible();
   await hers.goto(`/gardens/${own.garden}`);
-  await hers.getByRole('button', { name: 'More of Wall pot' }).click();
-  await expect(hers.getByRole('menuitem', { name: 'Change it' })).toBeVisible();
+  await hers.getByRole('button', { name: 'More about Wall pot' }).click();
+  await expect(hers.getByRole('menuitem', { name: 'Edit it' })).toBeVisible();
   await hers.keyboard.press('Escape');
   await hers.context().close();
 });
@@ -83,11 +83,11 @@ test('a holiday list is opened and ticked by somebody without account, until its
   await page.getByRole('link', { name: 'Settings' }).click();
   await pickDay(page, 'From', '2026-07-18');
   await pickDay(page, 'To', '2026-07-28');
-  await page.getByRole('button', { name: 'I am away' }).click();
-  await page.getByRole('link', { name: 'List for whoever waters' }).click();
-  await page.getByLabel('Who waters').fill('Grandma');
-  await page.getByRole('button', { name: 'Make the link' }).click();
-  const link = await page.getByLabel('The link for Grandma, shown this once').inputValue();
+  await page.getByRole('button', { name: 'Add days away' }).click();
+  await page.getByRole('link', { name: 'Watering list for a helper' }).click();
+  await page.getByLabel('Name').fill('Grandma');
+  await page.getByRole('button', { name: 'Create link' }).click();
+  const link = await page.getByLabel('The link for Grandma, shown only once').inputValue();
 
   const hers = await elsewhere(browser);
   await hers.setViewportSize({ width: 390, height: 844 });
@@ -96,20 +96,20 @@ test('a holiday list is opened and ticked by somebody without account, until its
   await openToAll(hers);
   const button = hers.getByRole('button', { name: 'Watered: Water Red one' });
   await button.click();
-  await expect(hers.getByText('All is watered. Thank you.')).toBeVisible();
+  await expect(hers.getByText('All watered. Thank you.')).toBeVisible();
   await hers.reload();
   await expect(hers.getByText(/Red one: [\d.]+\sL, watered/)).toBeVisible();
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
   await expect(
-    page.getByRole('region', { name: 'What was recorded' }).locator('tbody').getByRole('row').first(),
+    page.getByRole('region', { name: 'All records' }).locator('tbody').getByRole('row').first(),
   ).toContainText('Grandma');
   await page.goto(`/gardens/${own.garden}/away`);
-  await page.getByRole('button', { name: 'Take the link of Grandma back' }).click();
-  await expect(page.getByText('The link opens nothing any more.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove the link of Grandma' }).click();
+  await expect(page.getByText('The link no longer works.', { exact: true })).toBeVisible();
   await hers.reload();
-  await expect(hers.getByText('This link opens nothing')).toBeVisible();
+  await expect(hers.getByText('This link no longer works')).toBeVisible();
   await hers.context().close();
 });
 
@@ -125,7 +125,7 @@ test('a forgotten password comes back by mail; with the new one everybody else i
   await page.getByRole('button', { name: 'I forgot my password' }).click();
   await page.getByLabel('E-mail').fill(own.who.email);
   await page.getByRole('button', { name: 'Send me a link' }).click();
-  await expect(page.getByText('a link is on its way')).toBeVisible();
+  await expect(page.getByText('a link is sending')).toBeVisible();
   const newest = async (): Promise<string> => {
     const mails = (await (await fetch(`${process.env.MAIL_URL}/mails?to=${own.who.email}`)).json()) as {
       text: string;
@@ -137,7 +137,7 @@ test('a forgotten password comes back by mail; with the new one everybody else i
   await expect(page.getByLabel('Password', { exact: true })).toBeVisible();
   await openToAll(page);
   await page.getByLabel('Password', { exact: true }).fill('beside the new points');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('link', { name: 'Sign in' }).click();
   await signIn(page, { ...own.who, password: 'beside the new points' });
   await elsewhereSignedIn.reload();
@@ -146,13 +146,13 @@ test('a forgotten password comes back by mail; with the new one everybody else i
 
   // changed on one's own page, and the account asked to go, and kept
   await page.goto('/account');
-  await page.getByLabel('The password now').fill('not this one');
-  await page.getByLabel('The new password').fill('under the signal box');
-  await page.getByRole('button', { name: 'Change it' }).click();
-  await expect(page.getByText('This is not your password.')).toBeVisible();
+  await page.getByLabel('Current password').fill('not this one');
+  await page.getByLabel('New password').fill('under the signal box');
+  await page.getByRole('button', { name: 'Edit it' }).click();
+  await expect(page.getByText('That is not your current password.')).toBeVisible();
   await page.getByLabel('Your password').fill('beside the new points');
   await page.getByRole('button', { name: 'Delete it in two weeks' }).click();
-  await expect(page.getByRole('heading', { name: 'This account is going' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This account will be deleted' })).toBeVisible();
   await page.getByRole('button', { name: 'Keep my account' }).click();
-  await expect(page.getByRole('heading', { name: 'Delete the account' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Delete account' })).toBeVisible();
 });

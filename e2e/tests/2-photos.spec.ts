@@ -43,7 +43,7 @@ test('photos of a plant and of a sign: upright, small and without their place be
   // a sign is seen, and a photo of it taken where it is touched
   await see(page, /^Fruit/, 'Dark patch at the bottom');
   await page.getByLabel('Take or choose a photo: Dark patch at the bottom').setInputFiles(await phonePhoto('#a33'));
-  await expect(page.getByText('The photo is kept.', { exact: true })).toBeVisible();
+  await expect(page.getByText('Photo saved.', { exact: true })).toBeVisible();
   const left = Buffer.from(await page.evaluate(() => (globalThis as unknown as Watched).lastPicture!), 'base64');
   expect(left.subarray(0, 3).toString('hex')).toBe('ffd8ff');
   expect(left.length).toBeLessThan(200_000);
@@ -63,8 +63,8 @@ test('photos of a plant and of a sign: upright, small and without their place be
   await photos
     .getByLabel('Take or choose a photo of Red one')
     .setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
-  await expect(page.getByText('This cannot be opened as a photo.', { exact: true })).toBeVisible();
-  await photos.getByRole('button', { name: 'Throw the photo of 18 July away' }).click();
+  await expect(page.getByText('We can’t open this as a photo.', { exact: true })).toBeVisible();
+  await photos.getByRole('button', { name: 'Delete the photo of 18 July' }).click();
   await expect(newest).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(newest).toBeVisible();

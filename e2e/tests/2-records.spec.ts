@@ -6,7 +6,7 @@ test('the records of a plant: page by page, the oldest first, one kind, some wor
 }) => {
   await signIn(page, DEMO);
   await page.getByRole('link', { name: 'Junction Bell' }).first().click();
-  const panel = page.getByRole('region', { name: 'What was recorded' });
+  const panel = page.getByRole('region', { name: 'All records' });
   const rows = panel.getByRole('row');
   const days = async () =>
     (
@@ -24,8 +24,8 @@ test('the records of a plant: page by page, the oldest first, one kind, some wor
   await expect(panel.getByText(`13 to 24 of ${of}`)).toBeVisible();
   expect((await days())[0]).toBeLessThanOrEqual(first.at(-1)!);
 
-  await panel.getByRole('button', { name: 'Day', exact: true }).click();
-  await expect(panel.getByRole('columnheader', { name: 'Day' })).toHaveAttribute('aria-sort', 'ascending');
+  await panel.getByRole('button', { name: 'Date', exact: true }).click();
+  await expect(panel.getByRole('columnheader', { name: 'Date' })).toHaveAttribute('aria-sort', 'ascending');
   await expect(panel.getByText(`1 to 12 of ${of}`)).toBeVisible();
   const oldest = await days();
   expect(oldest).toEqual([...oldest].sort((a, b) => a - b));
@@ -34,8 +34,8 @@ test('the records of a plant: page by page, the oldest first, one kind, some wor
   await choose(panel, 'Kind', 'Cut');
   await expect(rows.filter({ hasText: 'Cut' })).toHaveCount((await rows.count()) - 1);
   await expect(panel.getByRole('button', { name: /11 cuts/ })).toBeVisible();
-  await panel.getByLabel('With the words').fill('watered');
-  await expect(panel.getByRole('status')).toHaveText('None is of this kind and has these words.');
-  await choose(panel, 'Kind', 'all kinds');
+  await panel.getByLabel('Search').fill('watered');
+  await expect(panel.getByRole('status')).toHaveText('No record of this type contains these words.');
+  await choose(panel, 'Kind', 'all types');
   await expect(rows.filter({ hasText: 'Watered' })).toHaveCount((await rows.count()) - 1);
 });

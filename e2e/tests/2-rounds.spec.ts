@@ -28,14 +28,14 @@ test('after three wet days Today asks for a round, which knows why and opens whe
   await page.getByRole('button', { name: 'Begin: low leaves' }).click();
   await page.getByRole('button', { name: 'Yellowing and dropping fast', exact: true }).click();
   await page.getByLabel('Yellowing and dropping fast: how many', { exact: true }).fill('9');
-  await expect(page.getByText('Kept: 1 seen')).toBeVisible();
+  await expect(page.getByText('Saved: 1 seen')).toBeVisible();
   await page.getByRole('link', { name: 'End of the walk' }).click();
-  await expect(page.getByText('All 1 looked at today.')).toBeVisible();
+  await expect(page.getByText('All 1 looked over today.')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the garden' }).click();
   await expect(page.getByText(/wet days on end/)).toBeHidden();
   await page.getByRole('link', { name: /^The plant/ }).click();
-  await expect(page.getByRole('list', { name: 'What the counts say' })).toContainText(
-    ': 2, 3, 9 in 14 days: rising, faster than ageing.',
+  await expect(page.getByRole('list', { name: 'Trends' })).toContainText(
+    ': 2, 3, 9 in 14 days: rising, faster than normal ageing.',
   );
 });
 
@@ -50,13 +50,13 @@ test('days away: a list for whoever waters, no round meanwhile; days that end be
   await page.getByRole('link', { name: 'Settings' }).click();
   await pickDay(page, 'From', day(-6));
   await pickDay(page, 'To', day(-1));
-  await page.getByRole('button', { name: 'I am away' }).click();
+  await page.getByRole('button', { name: 'Add days away' }).click();
   await expect(page.getByText('To must not be before the first day')).toBeVisible();
   await pickDay(page, 'From', day(0));
   await pickDay(page, 'To', day(-5));
-  await page.getByRole('button', { name: 'I am away' }).click();
+  await page.getByRole('button', { name: 'Add days away' }).click();
   await expect(page.getByText('18 July to 23 July')).toBeVisible();
-  await page.getByRole('link', { name: 'List for whoever waters' }).click();
+  await page.getByRole('link', { name: 'Watering list for a helper' }).click();
   await expect(page.getByRole('heading', { name: 'Door pot' })).toBeVisible();
   await expect(page.getByText(/nobody knows what it got: feel the soil two knuckles deep/)).toBeVisible();
   await page.getByRole('link', { name: 'Own garden' }).click();

@@ -21,31 +21,31 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
 
   // a kind from its packet: the letters are read
   await page.getByRole('link', { name: 'Shed', exact: true }).click();
-  await page.getByRole('link', { name: 'Kinds' }).click();
+  await page.getByRole('link', { name: 'Varieties' }).click();
   await page.getByRole('link', { name: 'Round tomato' }).click();
   await page.getByLabel('Name').fill('Track Red');
-  await page.getByLabel('Letters for resistance').fill('VF ZZ');
+  await page.getByLabel('Resistance letters').fill('VF ZZ');
   await expect(
-    page.getByText('V: verticillium wilt; F: fusarium wilt; ZZ: not known here, and counts for nothing'),
+    page.getByText('V: verticillium wilt; F: fusarium wilt; ZZ: not a known letter, so it is ignored'),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Track Red' })).toBeVisible();
 
   // the plan is held against the bed while it is written
   await page.getByRole('link', { name: 'Season' }).click();
   await expect(page.getByText('Nothing is planned for 2026')).toBeVisible();
   await page.getByRole('button', { name: 'Plan a planting' }).click();
-  const said = page.getByRole('status', { name: 'What speaks for and against it' });
+  const said = page.getByRole('status', { name: 'Pros and cons' });
   await expect(said).toContainText('Wilt disease in the stem was seen here, and waits in the soil');
-  await page.getByLabel('How many').fill('9');
+  await page.getByLabel('Number of plants').fill('9');
   await expect(said).toContainText('9 plants are too many here: at 45 cm there is room for 5');
   await choose(page, 'Kind', 'Track Red');
   await expect(said).toContainText('stood here in 2025, the year before');
-  await page.getByLabel('How many').fill('2');
+  await page.getByLabel('Number of plants').fill('2');
   await expect(said).toContainText('3 cells, 6 seeds');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: '2 Track Red, Long bed' })).toBeVisible();
-  await page.getByText('All dates in words').click();
+  await page.getByText('All dates as a list').click();
   await expect(page.getByRole('row', { name: /Track Red Plant out/ })).toContainText('25 April to 16 May');
 
   // Today asks for it, step by step
@@ -65,14 +65,14 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await goTo('2026-03-16');
   await page.getByRole('link', { name: 'Season' }).click();
   const seedlings = page.getByRole('group', { name: 'Seedlings of Track Red' });
-  await seedlings.getByRole('button', { name: 'Fallen over at the soil' }).click();
+  await seedlings.getByRole('button', { name: 'Collapsed at the soil line' }).click();
   await expect(seedlings).toContainText('no water before the top is dry');
-  await seedlings.getByLabel('How many are lost').fill('1');
-  await seedlings.getByRole('button', { name: 'Count them out' }).click();
+  await seedlings.getByLabel('How many were lost').fill('1');
+  await seedlings.getByRole('button', { name: 'Save count' }).click();
   await expect(page.getByText('Sown on 5 March, 3 cells, 1 lost.')).toBeVisible();
   await goTo('2026-04-12');
   await tick('Pot on Track Red');
-  await tick('Begin to harden off Track Red');
+  await tick('Start hardening off Track Red');
   await goTo('2026-04-13');
   // the night is cold: it pauses by itself, and goes on where it was
   await expect(page.getByRole('list', { name: 'Not now' })).toContainText(
@@ -106,30 +106,30 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await goTo('2026-08-25');
   await page.getByRole('button', { name: 'Pick: Track Red 1' }).click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('How many').fill('6');
+  await sheet.getByLabel('Number of plants').fill('6');
   await sheet.getByLabel('Together (g)').fill('700');
-  await choose(sheet, 'How it is', 'Dark end');
-  await choose(sheet, 'What for', 'to keep: dried, frozen, in jars');
+  await choose(sheet, 'Condition', 'Blossom end rot');
+  await choose(sheet, 'Use', 'to preserve: dried, frozen, canned');
   await sheet.getByRole('button', { name: 'Record' }).click();
   await expect(sheet.getByText(/does not keep, and is not for canning/)).toBeVisible();
-  await choose(sheet, 'What for', 'to cook');
+  await choose(sheet, 'Use', 'to cook');
   await sheet.getByRole('button', { name: 'Record' }).click();
   await expect(page.getByRole('button', { name: 'Pick: Track Red 1' })).toBeHidden();
 
   // the year is closed: plants bagged, kit away, and what to change
   await goTo('2026-11-05');
   await page.getByRole('link', { name: 'Season' }).click();
-  await page.getByRole('link', { name: 'Harvest and end' }).click();
-  await expect(page.getByText('0.7 kg so far as it is written down.')).toBeVisible();
+  await page.getByRole('link', { name: 'Harvest and closing' }).click();
+  await expect(page.getByText('0.7 kg recorded so far.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Close 2026' })).toBeDisabled();
-  await choose(page, 'Long bed: it ends because', 'It is diseased');
+  await choose(page, 'Long bed: reason', 'It is diseased');
   await expect(page.getByText('Into a bag and the bin, roots and all', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'End Long bed' }).click();
-  await expect(page.getByText('None of 2026 stands any more.')).toBeVisible();
+  await expect(page.getByText('All plants of 2026 are cleared.')).toBeVisible();
   await page.getByLabel('What to change').fill('Water twice a week in August.');
   await page.getByRole('checkbox', { name: /^String/ }).check();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('Kept for next year.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Saved for next year.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Close 2026' }).click();
   await expect(page.getByText('Closed on 5 November 2026.')).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /^String/ })).toBeChecked();
@@ -143,7 +143,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await choose(page, 'Kind', 'Track Red');
   await expect(said).toContainText('stood here in 2026, the year before');
   // what stood opens as it stood
-  await before.getByRole('link', { name: 'What stood where in 2026' }).click();
+  await before.getByRole('link', { name: 'What grew where in 2026' }).click();
   await page
     .getByRole('region', { name: 'Long bed in 2026' })
     .getByRole('link', { name: /^Track Red 1/ })
@@ -166,7 +166,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await own.put('/plantings', { id: randomUUID(), year: 2026, placeId: bed, crop: 'tomato', count: 3 });
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Season' }).click();
-  await page.getByRole('button', { name: 'Change Tomato, Long bed' }).click();
+  await page.getByRole('button', { name: 'Edit Tomato, Long bed' }).click();
   await choose(page, 'For', 'One big harvest, for sauce');
   const second = page.getByRole('button', { name: /^Plant 2,/ });
   await expect(second).toHaveAccessibleName(/Plant 2, 120.cm along, 30.cm across/);
@@ -175,7 +175,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await expect(page.getByText('Plant 2 lifted.')).toBeAttached();
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('Space');
-  await expect(second).toHaveAccessibleName(/Plant 2, 60.cm along, 30.cm across, too close/);
+  await expect(second).toHaveAccessibleName(/Plant 2, 60.cm along, 30.cm across, sown too close/);
   await expect(page.getByText('Two stand closer', { exact: false })).toBeVisible();
   const third = page.getByRole('button', { name: /^Plant 3,/ });
   const at = (await third.boundingBox())!;
@@ -184,7 +184,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await page.mouse.move(at.x + at.width / 2 - 60, at.y + at.height / 2, { steps: 6 });
   await page.mouse.up();
   await expect(third).not.toHaveAccessibleName(/200.cm along/);
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('For: one big harvest, for sauce.', { exact: false })).toBeVisible();
   await expect(page.getByText('Two stand closer', { exact: false })).toBeVisible();
 });
@@ -211,15 +211,15 @@ test('twenty minutes: the most useful stays; a calendar program subscribes, unti
   const tasks = page.getByRole('region', { name: 'Today' }).getByRole('listitem');
   await expect(page.getByText(/^\d+ things to do/)).toBeVisible();
   const all = await tasks.count();
-  await choose(page, 'I have', '10 minutes');
+  await choose(page, 'Time available', '10 minutes');
   await expect(page.getByText(/more would take longer/)).toBeVisible();
   expect(await tasks.count()).toBeLessThan(all);
   await page.getByRole('link', { name: 'Settings' }).click();
-  await page.getByRole('button', { name: 'Make a link' }).click();
-  const address = await page.getByLabel('The link, shown this once').inputValue();
+  await page.getByRole('button', { name: 'Create link' }).click();
+  const address = await page.getByLabel('The link, shown only once').inputValue();
   const read = await request.get(address);
-  expect(await read.text()).toMatch(/(Look for ripe fruit|Pick what blushes): North bed/);
-  await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByText('The link opens nothing any more.', { exact: true })).toBeVisible();
+  expect(await read.text()).toMatch(/(Look for it it needs ripe fruit|Pick what blushes): North bed/);
+  await page.getByRole('button', { name: 'Remove link' }).click();
+  await expect(page.getByText('The link no longer works.', { exact: true })).toBeVisible();
   expect((await request.get(address)).status()).toBe(404);
 });

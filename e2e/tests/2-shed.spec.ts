@@ -10,18 +10,18 @@ test('a dose for a US-gallon sprayer, with spoons and what is left over; the oth
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('button', { name: 'Dose of Neem oil concentrate' }).click();
   await page.getByLabel('Plants').fill('12');
-  await page.getByLabel('For each plant (US gal)').fill('0.15');
-  await page.getByLabel('The sprayer holds (US gal)').fill('1');
+  await page.getByLabel('Per plant (US gal)').fill('0.15');
+  await page.getByLabel('Sprayer size (US gal)').fill('1');
   const dose = page.getByRole('status', { name: 'The dose' });
   // a teaspoon to the US gallon, and what the last half litres make of it
   await expect(dose.getByRole('listitem').first()).toContainText('4.9\u00a0mL (1 tsp) in 1\u00a0US gal');
   await expect(dose).toContainText('will be left over');
-  await expect(page.getByText('The label and local rules decide.')).toBeVisible();
+  await expect(page.getByText('Always follow the product label and local rules.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Dose of Blood meal' }).click();
-  await page.getByRole('radio', { name: 'a wanted nutrient' }).click();
-  await page.getByLabel('For each plant (oz)').fill('0.07');
-  await expect(dose).toContainText('for each plant');
+  await page.getByRole('radio', { name: 'a nutrient amount' }).click();
+  await page.getByLabel('Per plant (oz)').fill('0.07');
+  await expect(dose).toContainText('per plant');
   await expect(dose).toContainText('2.04 g of N');
 });
 
@@ -36,10 +36,10 @@ test('a label of one’s own: a nitrogen of 120 % is refused where it stands; th
   await expect(page.getByLabel('Allowed in organic growing')).toHaveText('yes');
   await page.getByLabel('Name').fill('Grey sack');
   await page.getByLabel('N (%)').fill('120');
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('N (%) must be a share of its weight: 0 to 100 %')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('N (%) must be a percentage of its weight: 0 to 100 %')).toBeVisible();
   await page.getByLabel('N (%)').fill('6');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'How much grey sack?' })).toBeVisible();
   await expect(page.getByRole('status', { name: 'The dose' })).toContainText('2.4 g of N');
 
@@ -49,7 +49,7 @@ test('a label of one’s own: a nitrogen of 120 % is refused where it stands; th
   await page.getByRole('button', { name: 'Feed' }).click();
   await choose(page, 'What', 'Grey sack');
   await expect(page.getByLabel('N (%)')).toHaveValue('6');
-  await expect(page.getByLabel('For each plant (g)')).toHaveValue('40');
-  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByLabel('Per plant (g)')).toHaveValue('40');
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('button', { name: 'Fed 40 g of Grey sack (6-4-4)' })).toBeVisible();
 });

@@ -10,15 +10,15 @@ test('a soil test in the units of its sheet, what is short, and a split dose of 
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Soil', exact: true }).click();
   await page.getByRole('link', { name: /Sour bed/ }).click();
-  await page.getByRole('button', { name: 'Write a test down' }).click();
+  await page.getByRole('button', { name: 'Add a soil test' }).click();
   const form = page.getByRole('region', { name: 'Soil test' });
   await form.getByLabel('pH', { exact: true }).fill('12');
   await form.getByLabel('Potassium', { exact: true }).fill('0.2');
   await choose(form, 'Potassium in', 'meq/100 g');
-  await form.getByRole('button', { name: 'Keep the test' }).click();
+  await form.getByRole('button', { name: 'Save test' }).click();
   await expect(form.getByText('pH must be a soil pH between 2 and 11')).toBeVisible();
   await form.getByLabel('pH', { exact: true }).fill('5.0');
-  await form.getByRole('button', { name: 'Keep the test' }).click();
+  await form.getByRole('button', { name: 'Save test' }).click();
   await expect(form.getByText(/Short: pH, potassium/)).toBeVisible();
   await expect(form.getByText('78', { exact: true })).toBeVisible();
 
@@ -27,12 +27,12 @@ test('a soil test in the units of its sheet, what is short, and a split dose of 
     '1172\u00a0g on 18 July 2026',
     '1172\u00a0g on 14 January 2027',
   ]);
-  await expect(dose).toContainText('Recipes go from 585 to 810 g a square metre in all');
-  await page.getByLabel('pH wanted').fill('7');
+  await expect(dose).toContainText('Recipes go from 585 to 810 g a square metre in total');
+  await page.getByLabel('Target pH').fill('7');
   await expect(page.getByText(/Never lime beyond a pH of 6.8/)).toBeVisible();
-  await expect(page.getByText(/4 times as much. Begin with the weaker/).first()).toBeVisible();
+  await expect(page.getByText(/4 times as much. Start with the weaker/).first()).toBeVisible();
 
-  await page.getByRole('button', { name: 'It lies bare' }).click();
+  await page.getByRole('button', { name: 'The soil is bare' }).click();
   await expect(page.getByText(/The soil lies bare, it is warm/)).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   const today = page.getByRole('region', { name: 'Today' });

@@ -42,19 +42,19 @@ test('a spray is due: one leaf first, held a day, looked at, then the rest; refu
   }
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.reload();
-  await today.getByRole('button', { name: /^Done: Try it on one leaf first: Soap spray/ }).click();
+  await today.getByRole('button', { name: /^Done: Check file on one leaf first: Soap spray/ }).click();
   await expect(today.getByRole('list', { name: 'Not now' })).toContainText(
     'Not now: The rest of it: Soap spray. One leaf was tried',
   );
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Sprays' }).click();
-  await expect(page.getByRole('heading', { name: /Insecticidal soap/ })).toContainText('one leaf, to try it');
+  await expect(page.getByRole('heading', { name: /Insecticidal soap/ })).toContainText('test on one leaf');
   await expect(page.getByText('Aphids')).toBeVisible();
   // a day later it is looked at, and the rest is offered
   await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('button', { name: 'One day' }).click();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await today.getByRole('link', { name: 'Look at the leaf that was tried' }).click();
+  await today.getByRole('link', { name: 'Check the test leaf' }).click();
   await page.getByRole('button', { name: 'All clear', exact: true }).click();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await expect(today.getByRole('button', { name: /^Done: Soap spray/ })).toBeVisible();
@@ -73,20 +73,20 @@ test('two sprays that must not meet are refused where they are written down, and
   });
   await signIn(page, own.who);
   await expect(page.getByRole('list', { name: 'Not now' })).toContainText(
-    'Pick nothing: The plant. Yellow powder was sprayed on 16 July',
+    'Do not pick: The plant. Yellow powder was sprayed on 16 July',
   );
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Spray', exact: true }).click();
   await choose(page, 'What', 'Neem oil concentrate');
-  await page.getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByText(/oil and sulfur together burn; 30 days lie between them/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByText(/oil and sulfur together burn leaves; 30 days lie between them/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Pick', exact: true }).click();
-  await page.getByRole('button', { name: 'Record it' }).click();
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText(/not picked before 21 July/)).toBeVisible();
-  await page.getByLabel('Why all the same').fill('only one, washed');
-  await page.getByRole('button', { name: 'Record it' }).click();
+  await page.getByLabel('Why anyway').fill('only one, washed');
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('row', { name: /18 Jul Pick/ })).toBeVisible();
 });

@@ -21,15 +21,15 @@ test('a bed is strung up: what holds it, how much string, tied with one touch; t
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByText(/one tie each, 0\.3.m of soft string/)).toBeVisible();
   await today.getByRole('button', { name: /^Done: Tie in: The plant/ }).click();
-  await expect(today.getByText('Tie in: The plant')).toBeHidden();
+  await expect(today.getByText('Tie: The plant')).toBeHidden();
   await page.getByRole('link', { name: /^The plant/ }).click();
-  const panel = page.getByRole('region', { name: 'Support and set' });
-  await expect(panel).toContainText(/a string from above, looped loosely at the foot, 2\.3.m long; 5 ties/);
+  const panel = page.getByRole('region', { name: 'Support and fruit set' });
+  await expect(panel).toContainText(/a string from above, looped loosely at the base, 2\.3.m long; 5 ties/);
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Count a truss' }).click();
   await page.getByLabel('Flowers, open or faded').fill('2');
-  await page.getByLabel('Fruit that has set').fill('6');
-  await page.getByRole('button', { name: 'Record it' }).click();
+  await page.getByLabel('Fruit set').fill('6');
+  await page.getByRole('button', { name: 'Save record' }).click();
   await expect(panel.getByRole('list', { name: 'Trusses' })).toContainText('75 %');
 });
 
@@ -53,7 +53,7 @@ test('cloth is dealt out before the heat: to what is worth most first, and what 
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Cloth and stakes' }).click();
   await page.getByLabel('Shade cloth (m²)').fill('0.8');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/^Stock: kept/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await expect(
@@ -68,15 +68,15 @@ test('neighbours and weeds are written down with what is known of them; what car
   const { place } = await tomatoIn(own, { name: 'Wall', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 });
   await signIn(page, own.who);
   await page.goto(`/gardens/${own.garden}/places/${place}/soil`);
-  const panel = page.getByRole('region', { name: 'Neighbours and weeds' });
+  const panel = page.getByRole('region', { name: 'Companion plants and weeds' });
   const write = async (what: string, did: string) => {
-    await panel.getByRole('button', { name: 'Write one down' }).click();
+    await panel.getByRole('button', { name: 'Add a record' }).click();
     await choose(page, 'What', what);
     await choose(page, 'Was', did);
-    await page.getByRole('button', { name: 'Record it' }).click();
+    await page.getByRole('button', { name: 'Save record' }).click();
   };
   // a long list tells that there is more, and no choice moves away under a click for that
-  await panel.getByRole('button', { name: 'Write one down' }).click();
+  await panel.getByRole('button', { name: 'Add a record' }).click();
   await page.getByRole('combobox', { name: 'What' }).click();
   const choices = page.locator('[data-radix-select-viewport]');
   const height = () => choices.evaluate((el) => el.clientHeight);
@@ -93,6 +93,6 @@ test('neighbours and weeds are written down with what is known of them; what car
   await expect(page.getByText(/do not lie as mulch: they carry the same troubles/)).toBeVisible();
   await page.keyboard.press('Escape');
   await write('Sweet alyssum', 'Planted');
-  await expect(panel.getByText(/Its flowers feed hoverflies.*well shown/).first()).toBeVisible();
+  await expect(panel.getByText(/Its flowers feed hoverflies.*good evidence/).first()).toBeVisible();
   await expect(panel.getByText(/^Sweet alyssum planted, 18 July/)).toBeVisible();
 });

@@ -14,14 +14,14 @@ test('a trial is set up, judged from the looks of both groups, and told in words
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Trials' }).click();
-  await page.getByRole('button', { name: 'Begin a trial' }).click();
+  await page.getByRole('button', { name: 'Start a trial' }).click();
   await page.getByLabel('The one change').fill('Mulch');
-  await page.getByRole('button', { name: 'Begin it' }).click();
+  await page.getByRole('button', { name: 'Start trial' }).click();
   await expect(page.getByText('With the change: needs at least one plant')).toBeVisible();
-  for (const [i, p] of plants.entries()) await choose(page, p.name, i < 4 ? 'the change' : 'as it is');
-  await pickDay(page, 'Judged on', '2026-07-25');
-  await page.getByRole('button', { name: 'Begin it' }).click();
-  await expect(page.getByText('So far: too few to tell')).toBeVisible();
+  for (const [i, p] of plants.entries()) await choose(page, p.name, i < 4 ? 'with the change' : 'as it is');
+  await pickDay(page, 'Judge it on', '2026-07-25');
+  await page.getByRole('button', { name: 'Start trial' }).click();
+  await expect(page.getByText('So far: too few to say')).toBeVisible();
 
   await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('button', { name: 'One week' }).click();
@@ -36,8 +36,10 @@ test('a trial is set up, judged from the looks of both groups, and told in words
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.reload();
   const today = page.getByRole('region', { name: 'Today' });
-  await expect(today.getByText(/0 of 4 with the change, 4 of 4 without. Fewer with the change/)).toBeVisible();
-  await today.getByRole('button', { name: 'Judged: Judge the trial: Mulch' }).click();
+  await expect(
+    today.getByText(/0 of 4 with with the change, 4 of 4 without. Fewer with with the change/),
+  ).toBeVisible();
+  await today.getByRole('button', { name: 'Checked: Judge the trial: Mulch' }).click();
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Trials' }).click();
   await expect(page.getByText('Fewer with the change', { exact: true })).toBeVisible();

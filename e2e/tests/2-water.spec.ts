@@ -10,25 +10,25 @@ async function addPlace(
   fields: Record<string, string>,
   choices: Record<string, string> = {},
 ): Promise<void> {
-  await page.getByRole('link', { name: 'Add a bed or pots' }).click();
+  await page.getByRole('link', { name: 'Add a bed or pot' }).click();
   await page.getByLabel('Name').fill(name);
   await choose(page, 'Kind', kind);
   for (const [label, value] of Object.entries(choices)) await choose(page, label, value);
   for (const [label, value] of Object.entries(fields)) await page.getByLabel(label).fill(value);
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name })).toBeVisible();
 }
 
 async function addPlant(page: Page, place: string, name: string, stage: string): Promise<void> {
-  await ofPlace(page, place, 'Change it');
+  await ofPlace(page, place, 'Edit it');
   await page.getByRole('link', { name: 'Add a plant' }).click();
   // the page before has a field of the same name
-  await expect(page.getByRole('heading', { name: 'A new plant' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'New plant' })).toBeVisible();
   await page.getByLabel('Name').fill(name);
   await pickDay(page, 'Planted out', '2026-05-20');
   await choose(page, 'Stage', stage);
   await page.getByLabel('Height (in)').fill('45');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
 }
 
@@ -44,26 +44,26 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     page,
     'Drip bed',
     'Bed',
-    { 'Length (ft)': '6', 'Width (ft)': '2', 'Flow for the whole place (US gal an hour)': '4' },
+    { 'Length (ft)': '6', 'Width (ft)': '2', 'Flow for the whole bed or pot (US gal an hour)': '4' },
     { Soil: 'Loam', 'Watered by': 'Drip' },
   );
   await addPlant(page, 'Drip bed', 'Cordon', 'Ripening');
-  await addPlace(page, 'Pot', 'Pots', { 'One pot holds (US gal)': '3.5' }, { Soil: 'Potting mix' });
+  await addPlace(page, 'Pot', 'Pots', { 'Soil per pot (US gal)': '3.5' }, { Soil: 'Potting mix' });
   await addPlant(page, 'Pot', 'Paste', 'Fruiting');
   await addPlace(page, 'Tunnel', 'Tunnel bed', { 'Length (ft)': '8', 'Width (ft)': '3' });
   await addPlant(page, 'Tunnel', 'Under cover', 'Fruiting');
 
   await test.step('nobody knows what they got: no litres are told, a finger is asked, and one touch tells it', async () => {
     const today = page.getByRole('region', { name: 'Today' });
-    await expect(today.getByText('Feel the soil: Pot')).toBeVisible();
+    await expect(today.getByText('Check the soil: Pot')).toBeVisible();
     await expect(today.getByText(/^Water /)).toHaveCount(0);
     for (const place of ['Pot', 'Tunnel']) {
       const strip = page.getByRole('region', { name: place, exact: true });
-      await expect(strip.getByText('not known: feel the soil')).toBeVisible();
+      await expect(strip.getByText('unknown: check the soil')).toBeVisible();
       await strip.getByRole('button', { name: 'Damp' }).click();
-      await expect(strip.getByText('not known: feel the soil')).toBeHidden();
+      await expect(strip.getByText('unknown: check the soil')).toBeHidden();
     }
-    await expect(today.getByText('Feel the soil: Pot')).toBeHidden();
+    await expect(today.getByText('Check the soil: Pot')).toBeHidden();
   });
 
   await test.step('warned of the heat in time, with dates and amounts, done with one touch', async () => {
@@ -79,7 +79,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
         .first(),
     ).toBeVisible();
     await expect(today.getByText(/ft² of shade cloth/).first()).toBeVisible();
-    await expect(today.getByText('Pick what shows the first blush; it ripens indoors.')).toBeVisible();
+    await expect(today.getByText('Pick everything at first blush; it ripens indoors.')).toBeVisible();
     await today.getByRole('button', { name: 'Done: Heat: Tunnel, Tunnel' }).click();
     await expect(today.getByText('Heat: Tunnel')).toBeHidden();
     await expect(
@@ -92,10 +92,10 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
 
   await test.step('a finger corrects the plan: it was drier than the balance thought', async () => {
     await page.getByRole('region', { name: 'Drip bed' }).getByRole('link', { name: 'Drip bed', exact: true }).click();
-    const week = page.getByRole('region', { name: 'The coming week' });
+    const week = page.getByRole('region', { name: 'The next seven days' });
     const left = () =>
       week
-        .getByText(/% left at night/)
+        .getByText(/% left it works at night/)
         .first()
         .textContent();
     const before = await left();
@@ -103,12 +103,12 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
       .getByRole('group', { name: 'Soil of Drip bed at a finger’s depth' })
       .getByRole('button', { name: 'Dry' })
       .click();
-    await expect(page.getByText('Soil felt dry: the plan follows.', { exact: true })).toBeVisible();
+    await expect(page.getByText('Recorded: the soil felt dry. The plan follows.', { exact: true })).toBeVisible();
     await expect.poll(left).not.toBe(before);
   });
 
   await test.step('the week’s plan in her units, kept to allowed days, sent to the timer', async () => {
-    const week = page.getByRole('region', { name: 'The coming week' });
+    const week = page.getByRole('region', { name: 'The next seven days' });
     await expect(week.getByText(/US gal this week/)).toBeVisible();
     await expect(week.locator('ol > li')).toHaveCount(7);
     await choose(page, 'School', 'Evenly moist');
@@ -119,28 +119,28 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await choose(page, 'Hose timer', 'outlet 3');
     const timer = page.getByRole('region', { name: 'Hose timer' });
     // nobody has said yet where her timer is
-    await timer.getByRole('button', { name: 'Send the week' }).click();
+    await timer.getByRole('button', { name: 'Send this week' }).click();
     await expect(timer.getByText(/no hose timer is set up for this garden/)).toBeVisible();
     const plan = page.url();
     await page.getByRole('link', { name: 'Settings' }).click();
     const settings = page.getByRole('region', { name: 'Hose timer' });
     await settings.getByLabel('Address').fill('http://192.0.2.7/boxes/hers');
     await settings.getByLabel('Secret').fill('her-own-secret');
-    await settings.getByRole('button', { name: 'Keep the timer' }).click();
+    await settings.getByRole('button', { name: 'Save timer' }).click();
     await expect(settings.getByText(/this server may ask timers at .* only/)).toBeVisible();
     await settings.getByLabel('Address').fill(`${process.env.TIMER_URL!}/boxes/${own.garden}`);
-    await settings.getByRole('button', { name: 'Keep the timer' }).click();
-    await expect(page.getByText('Hose timer: kept.', { exact: true })).toBeVisible();
+    await settings.getByRole('button', { name: 'Save timer' }).click();
+    await expect(page.getByText('Hose timer: saved.', { exact: true })).toBeVisible();
     await page.goto(plan);
-    await timer.getByRole('button', { name: 'Send the week' }).click();
-    await expect(page.getByText('The week is on the timer.', { exact: true })).toBeVisible();
+    await timer.getByRole('button', { name: 'Send this week' }).click();
+    await expect(page.getByText('This week’s schedule was sent to the timer.', { exact: true })).toBeVisible();
     await expect(timer.getByText(/\d+ min, .*US gal/).first()).toBeVisible();
     // the box on the tap loses its signal: said, with how old the facts are
     await fetch(`${process.env.TIMER_URL!}/fault?box=${own.garden}&offline=true`, { method: 'POST' });
-    await timer.getByRole('button', { name: 'Read its log' }).click();
+    await timer.getByRole('button', { name: 'Read log' }).click();
     await expect(timer.getByText(/It does not answer/)).toBeVisible();
     await fetch(`${process.env.TIMER_URL!}/fault?box=${own.garden}&offline=false`, { method: 'POST' });
-    await timer.getByRole('button', { name: 'Read its log' }).click();
+    await timer.getByRole('button', { name: 'Read log' }).click();
     await expect(timer.getByText(/It does not answer/)).toBeHidden();
   });
 });
@@ -152,16 +152,16 @@ test('one big weekly soak against small waterings in her own pot: the better one
   await tomatoIn(own, { name: 'Pot', volumeL: 13 });
   await signIn(page, own.who);
   await page.getByRole('region', { name: 'Pot' }).getByRole('link', { name: 'Pot', exact: true }).click();
-  await page.getByRole('link', { name: 'Try other habits here' }).click();
+  await page.getByRole('link', { name: 'Compare watering methods' }).click();
   await expect(page.getByLabel('Place')).toHaveText('Pot');
   await expect(page.getByRole('group', { name: 'A' }).getByLabel('Name')).toHaveValue('One big weekly soak');
   await choose(page, 'Years', '20');
-  await page.getByLabel('Keep as').fill('Soak or sip');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByLabel('Save as').fill('Soak or sip');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('button', { name: 'Run' }).click();
-  const came = page.getByRole('region', { name: 'What came of it' });
+  const came = page.getByRole('region', { name: 'Results' });
   await expect(came.getByText(/keeps this plant best/)).toBeVisible({ timeout: 20_000 });
-  await came.getByText('In figures').click();
+  await came.getByText('The figures').click();
   const short = async (name: string) =>
     Number(
       await came
@@ -183,9 +183,9 @@ test('one big weekly soak against small waterings in her own pot: the better one
     await Promise.resolve();
     press('Stop');
   });
-  await expect(page.getByText('Stopped; nothing was kept of it.')).toBeVisible();
+  await expect(page.getByText('Stopped. Nothing was saved.')).toBeVisible();
   await page.reload();
   await choose(page, 'Place', 'Pot');
-  await page.getByLabel('Kept set-ups').click();
+  await page.getByLabel('Saved set-ups').click();
   await expect(page.getByRole('option', { name: 'Soak or sip' })).toBeVisible();
 });

@@ -87,7 +87,7 @@ export async function largeFile(stack, cookie, garden, plantName) {
   );
   const back = performance.now();
   await fetch(at, { method: 'DELETE', headers: { cookie } });
-  line('  and taken out again', `${((performance.now() - back) / 1000).toFixed(1)} s`);
+  line('  and undone', `${((performance.now() - back) / 1000).toFixed(1)} s`);
 }
 
 /** In the browser: five hundred records that waited. */

@@ -62,10 +62,10 @@ export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
 
 function whyNot(error: unknown, config: Config): string {
   const { code } = error as { code?: string };
-  if (code === 'EADDRINUSE') return `Port ${config.port} is taken by another program.`;
+  if (code === 'EADDRINUSE') return `Port ${config.port} is in use by another program.`;
   if (code === 'ER_ACCESS_DENIED_ERROR' || code === 'ER_DBACCESS_DENIED_ERROR' || code === 'ER_BAD_DB_ERROR')
-    return `The database does not let us in (${code}): look at the user, the password and the name in DATABASE_URL.`;
+    return `The database refused the sign-in (${code}): check the user, password and name in DATABASE_URL.`;
   if (databaseTrouble(error) === 'away' || code === 'ENOTFOUND')
-    return `The database of DATABASE_URL does not answer (${code ?? 'no connection'}).`;
+    return `The database in DATABASE_URL does not answer (${code ?? 'no connection'}).`;
   return inFewWords(error);
 }

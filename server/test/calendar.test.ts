@@ -41,7 +41,7 @@ test('what is due and what the year asks for, read by another’s parser without
   const pick = events.find((e) => e.title.startsWith('Look for ripe fruit'))!;
   expect(pick).toMatchObject({ from: TODAY, to: '2026-07-19', allDay: true });
   expect(pick.text).toContain('Red, "one"; two');
-  expect(events.find((e) => e.title.startsWith('Take the top off'))).toMatchObject({
+  expect(events.find((e) => e.title.startsWith('Top the plant'))).toMatchObject({
     from: '2026-08-29',
     to: '2026-09-19',
   });

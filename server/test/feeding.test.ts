@@ -40,7 +40,7 @@ test('none recorded orders nothing, and the plant’s page asks; fed two weeks a
   const [feed, ...others] = await g.feeds();
   expect(others).toEqual([]);
   expect(feed).toMatchObject({ title: 'Feed: Pots', where: 'Liquid tomato feed' });
-  expect(feed!.amount!.replaceAll('\u00a0', ' ')).toBe('18 mL (1 tbsp and ½ tsp) in 4 L, 2 L for each plant');
+  expect(feed!.amount!.replaceAll('\u00a0', ' ')).toBe('18 mL (1 tbsp and ½ tsp) in 4 L, 2 L per plant');
 });
 
 test('ticked it writes one feed for each plant with the label’s numbers; sent twice once; taken back nothing stays', async () => {

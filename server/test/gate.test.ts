@@ -31,7 +31,7 @@ describe('size', () => {
         .post('/api/session')
         .send({ ...WHO, password: 'x'.repeat(bytes) });
     await send(9_900).expect(400); // it is read: the password is too long
-    expect((await send(10_300).expect(413)).body.message).toBe('This is longer than anything that is kept here.');
+    expect((await send(10_300).expect(413)).body.message).toBe('This is too long to save.');
     const g = await gardener(app);
     const note = (bytes: number) => g.agent.put(g.url('/records')).send({ id: uuid(), text: 'x'.repeat(bytes) });
     await note(190_000).expect(400);
@@ -61,7 +61,7 @@ describe('size', () => {
 test('what is no JSON, or not of a shape that is kept here, is a 400 with its place', async () => {
   const g = await gardener(app);
   const put = (body: string) => g.agent.put(g.url('/places')).set('content-type', 'application/json').send(body);
-  expect((await put('{"id":').expect(400)).body.message).toBe('This is not JSON.');
+  expect((await put('{"id":').expect(400)).body.message).toBe('This is not valid JSON.');
   expect(faults(await put('[]').expect(400))).toEqual(['(whole)']);
   const place = { id: uuid(), name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 1 };
   const withField = (name: string, json: string) => `${JSON.stringify(place).slice(0, -1)},"${name}":${json}}`;

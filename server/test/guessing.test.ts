@@ -82,5 +82,5 @@ test('an e-mail is what it is to the letter, but for capitals; ten blanks are no
   const composed = await tryWith('a\u0300nn@halt.example', PASSWORD);
   expect([composed.status, composed.body.email]).toEqual([201, 'ànn@halt.example']);
   const blank = await sign('bo@halt.example', ' '.repeat(12)).expect(400);
-  expect(blank.body.faults).toEqual([{ path: 'password', reason: 'must hold more than blanks' }]);
+  expect(blank.body.faults).toEqual([{ path: 'password', reason: 'must not be only spaces' }]);
 });

@@ -94,7 +94,7 @@ test('an outlet has one place; what it gave before it was this place’s is not 
   });
   expect([refused.status, refused.body.faults]).toEqual([
     400,
-    [{ path: 'watering.timerZone', reason: 'outlet 2 waters Bed: an outlet has one place' }],
+    [{ path: 'watering.timerZone', reason: 'outlet 2 already waters Bed: one outlet serves one bed or pot' }],
   ]);
   await g.act('send');
   await g.goTo(addDays(TODAY, 4));

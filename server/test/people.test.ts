@@ -308,7 +308,7 @@ describe('an account that goes', () => {
     const ask = (password: string) => g.agent.post('/api/account/leaving').send({ password });
     await ask('not this').expect(403);
     await ask(DEMO_ACCOUNT.password).expect(200);
-    expect((await mailTo(email)).subject).toBe('Your account is going');
+    expect((await mailTo(email)).subject).toBe('Your account will be deleted');
     await g.agent.delete('/api/account/leaving').expect(200);
     later(15 * 24 * HOUR);
     await sweep();

@@ -48,7 +48,7 @@ test('a product of one’s own is kept, corrected, thrown away and taken back; s
 test('a label that cannot be is refused at its field, and nothing is kept', async () => {
   const { agent, url } = await gardener(app);
   const faults = async (facts: object) => (await agent.put(url('/products')).send(feed(facts)).expect(400)).body.faults;
-  expect(await faults({ n: 120 })).toEqual([{ path: 'n', reason: 'must be a share of its weight: 0 to 100 %' }]);
+  expect(await faults({ n: 120 })).toEqual([{ path: 'n', reason: 'must be a percentage of its weight: 0 to 100 %' }]);
   expect(await faults({ n: 60, k2o: 60 })).toEqual([{ path: 'n', reason: expect.stringMatching(/123 %/) }]);
   expect(await faults({ dose: { per: 'cup', amount: 1 } })).toEqual([{ path: 'dose.per', reason: expect.any(String) }]);
   expect(await faults({ kind: 'spray' })).toEqual([{ path: 'spray', reason: expect.any(String) }]);

@@ -38,7 +38,7 @@ test('a round is asked for a week after the plant that was left out longest, and
   await g.look(g.plants[2]!, 3);
   const [round, ...others] = await g.rounds();
   expect(others).toEqual([]);
-  expect(round).toMatchObject({ placeId: g.bed, title: 'Walk along: Bed', minutes: 4, round: { undersides: true } });
+  expect(round).toMatchObject({ placeId: g.bed, title: 'Check Bed', minutes: 4, round: { undersides: true } });
   expect(round!.why).toMatch(/last looked at 7 days ago/);
 
   const recordId = uuid();

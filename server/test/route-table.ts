@@ -95,7 +95,7 @@ const place = (w: World): object => ({
   flowLPerH: 20,
   watering: { school: 'daily', timerZone: 1 },
 });
-const plant = (w: World): object => ({ id: uuid(), placeId: w.placeId, name: 'Another', crop: 'tomato' });
+const plant = (w: World): object => ({ id: uuid(), placeId: w.placeId, name: 'Copy', crop: 'tomato' });
 const record = (w: World, data: object = { date: '2026-07-18', litres: 1 }): object => ({
   id: uuid(),
   type: 'watering',

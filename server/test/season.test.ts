@@ -183,7 +183,7 @@ describe('from the seed to the bed', () => {
     await g.goTo('2026-04-13');
     const day = (await g.raising()).find((t) => t.key.includes(':day:'));
     // no forecast is told here: nothing pauses
-    expect(day).toMatchObject({ key: `raise:${id}:day:2026-04-13`, amount: '2 hours in shade, out of the wind' });
+    expect(day).toMatchObject({ key: `raise:${id}:day:2026-04-13`, amount: '2 hours in the shade, out of the wind' });
     await g.tick(day!.key).expect(200);
     await g.tick(day!.key).expect(200);
     expect((await find()).outDays).toEqual(['2026-04-12', '2026-04-13']);
@@ -215,7 +215,7 @@ describe('from the seed to the bed', () => {
     await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 12 });
     const task = (await g.raising()).find((t) => t.key.endsWith(':out'))!;
     expect(task.held!.because).toMatch(/^Wait until 11 May: soil\. A week later costs about 7 days/);
-    expect(task.parts!.map((a) => a.replaceAll('\u00a0', ' '))).toContain('Soil: 12 °C, wanted 16 °C');
+    expect(task.parts!.map((a) => a.replaceAll('\u00a0', ' '))).toContain('Soil: 12 °C, needs 16 °C');
     await g.tick(task.key).expect(200);
     expect((await g.season(2026)).plantings[0]!.planting.plantedOn).toBeNull();
     await g.record('soil-warmth', { placeId: g.bed }, { date: '2026-05-06', celsius: 18 });
@@ -237,7 +237,7 @@ describe('picking', () => {
       await g.plant(g.bed, { name: 'B', stage: 'ripening' }),
     ];
     const picks = async (view?: GardenView) => (view ?? (await g.view())).today.filter((t) => t.source === 'pick');
-    expect(await picks()).toMatchObject([{ title: 'Look for ripe fruit: Bed', plantIds: [a, b], picks: true }]);
+    expect(await picks()).toMatchObject([{ title: 'Check for ripe fruit: Bed', plantIds: [a, b], picks: true }]);
     await g.record('picking', { plantId: a }, { date: TODAY, count: 6, grams: 700, state: 'sound', use: 'eaten' });
     expect(await picks()).toMatchObject([{ plantIds: [b] }]);
     await g.record('spray', { plantId: b }, { date: TODAY, product: 'copper', harvestDays: 7 });
@@ -314,7 +314,7 @@ test('what is just set out: slugs are looked for every third day until it stands
   });
   const settle = async () => (await g.view()).today.filter((t) => t.source === 'settle');
   const [task] = await settle();
-  expect(task).toMatchObject({ title: 'Look for slugs: Bed', plantIds: [plant] });
+  expect(task).toMatchObject({ title: 'Check for slugs: Bed', plantIds: [plant] });
   await g.tick(task!.key).expect(200);
   await g.tick(task!.key).expect(200);
   expect(await settle()).toEqual([]);
@@ -361,14 +361,14 @@ test('before frost: the last flowers off, green fruit in; a bush kind keeps its 
   expect(await late()).toEqual([]);
   await g.goTo('2026-09-08');
   const [flowers] = await late();
-  expect(flowers).toMatchObject({ title: 'Take the last flowers off: Bed', plantIds: [cordon] });
+  expect(flowers).toMatchObject({ title: 'Remove the last flowers: Bed', plantIds: [cordon] });
   const ticked = await g.tick(flowers!.key).expect(200);
   expect(await late()).toEqual([]);
   await g.untick(flowers!.key, { recordId: ticked.body.recordId }).expect(204);
   expect(await late()).toHaveLength(1);
   await g.tick(flowers!.key).expect(200);
   await g.goTo('2026-10-21');
-  expect(await late()).toMatchObject([{ title: 'Bring the green fruit in: Bed', plantIds: [cordon, bush] }]);
+  expect(await late()).toMatchObject([{ title: 'Bring in the green fruit: Bed', plantIds: [cordon, bush] }]);
   await g.agent
     .put('/api/gardens')
     .send({ ...(await g.settings()), lastFrost: null, firstFrost: null })
@@ -391,7 +391,7 @@ test('much rain ahead: what blushes is picked today, also where one looked yeste
     app.station.ahead = { rainMm: 8, rainChancePct: 80 };
     await g.agent.post(g.url('/weather/pull')).expect(200);
     expect(await picks()).toMatchObject([
-      { title: 'Pick what blushes: Bed', why: expect.stringMatching(/would split it/) },
+      { title: 'Pick at first blush: Bed', why: expect.stringMatching(/would split it/) },
     ]);
   } finally {
     app.station.ahead = {};

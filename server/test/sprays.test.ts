@@ -62,7 +62,7 @@ async function soapDue(facts: object = {}) {
 test('one leaf first; the rest is not offered before it was looked at a day later; the log holds what an inspector asks', async () => {
   const g = await soapDue();
   const first = (await g.spray())!;
-  expect(first.title).toBe('Try it on one leaf first: Soap spray');
+  expect(first.title).toBe('Test on one leaf first: Soap spray');
   expect(first.held).toBeUndefined();
   const recordId = uuid();
   expect((await g.tick(first.key, { recordId })).body).toEqual({ recordId });
@@ -80,10 +80,10 @@ test('one leaf first; the rest is not offered before it was looked at a day late
   ]);
   // the same day it waits, and a tick writes nothing
   const waiting = (await g.spray())!;
-  expect(waiting).toMatchObject({ title: 'The rest of it: Soap spray', held: { until: addDays(tried, 1) } });
+  expect(waiting).toMatchObject({ title: 'Spray the rest: Soap spray', held: { until: addDays(tried, 1) } });
   expect((await g.tick(waiting.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   await g.nextDay();
-  expect(await g.spray()).toMatchObject({ title: 'Look at the leaf that was tried', see: 'leaves' });
+  expect(await g.spray()).toMatchObject({ title: 'Check the test leaf', see: 'leaves' });
   expect((await g.tick(waiting.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   await g.look('pest-aphids');
   const rest = (await g.spray())!;
@@ -101,7 +101,7 @@ test('a burnt leaf ends it: the plant is not sprayed, and ticking that writes no
   await g.nextDay();
   await g.look('leaf-bleached-patches');
   const burnt = (await g.spray())!;
-  expect(burnt).toMatchObject({ title: 'Leave it: Soap spray', why: expect.stringMatching(/is burnt/) });
+  expect(burnt).toMatchObject({ title: 'Do not spray: Soap spray', why: expect.stringMatching(/is burnt/) });
   expect((await g.tick(burnt.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   expect(await g.spray()).toBeUndefined();
   expect(await g.log()).toHaveLength(1);
@@ -128,10 +128,10 @@ test('a picking inside the wait, and two sprays that must not meet, are refused 
   );
   const wait = (await g.view()).today.find((t) => t.source === 'spray')!;
   expect(wait).toMatchObject({
-    title: 'Pick nothing: Red one',
+    title: 'Do not pick: Red one',
     held: { until: addDays(TODAY, 6), because: expect.stringMatching(/Blue powder.*24 July/) },
   });
-  expect((await g.plantView(plant)).next.map((t) => t.title)).toContain('Pick nothing: Red one');
+  expect((await g.plantView(plant)).next.map((t) => t.title)).toContain('Do not pick: Red one');
   const refused = await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(400);
   expect(refused.body.faults).toEqual([
     { path: 'data.date', reason: expect.stringMatching(/not picked before 24 July/) },

@@ -76,9 +76,9 @@ describe('files as they come', () => {
 
   test('what is broken is refused in a sentence that says where', async () => {
     await expect(cellsOf('a,b\n1,"2\n3,4\n')).rejects.toThrow(
-      /near line \d+ a quotation mark is opened and never closed/,
+      /near line \d+ a quotation mark is opened but never closed/,
     );
-    await expect(cellsOf('a,b\n1,2"3\n')).rejects.toThrow(/quotation mark stands in the middle/);
+    await expect(cellsOf('a,b\n1,2"3\n')).rejects.toThrow(/quotation mark grows in the middle/);
     await expect(cellsOf(Buffer.from('Gr\xfc\xdfe,1\n', 'latin1'))).rejects.toThrow(/Save it as CSV in UTF-8/);
     await expect(cellsOf(Buffer.from('a,1\n', 'utf16le'))).rejects.toThrow(/Save it as CSV in UTF-8/);
     await expect(cellsOf(`${'x,'.repeat(300)}\n`)).rejects.toThrow(/more than 200 cells/);
@@ -169,7 +169,7 @@ describe('a table comes in', () => {
       { line: 5, field: 'litres' },
       { line: 6, field: 'date' },
       { line: 7, field: 'date' },
-      { line: 7, field: 'litres', reason: 'is not given' },
+      { line: 7, field: 'litres', reason: 'is missing' },
     ]);
     expect(await records('watering')).toEqual([]);
     expect((await send(text, { skipFaulty: true })).body).toMatchObject({ good: 1, faulty: 5 });
@@ -214,7 +214,7 @@ describe('a table comes in', () => {
     const ahead = await send('date,tmin,tmax,prcp\n2026-07-19,14,27,0\n');
     expect([ahead.status, (ahead.body as { report: ImportReport }).report.faults]).toMatchObject([
       422,
-      [{ line: 2, field: 'date', reason: '2026-07-19 is still to come' }],
+      [{ line: 2, field: 'date', reason: '2026-07-19 is in the future' }],
     ]);
     await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
     expect(await days()).toEqual([]);

@@ -34,7 +34,7 @@ test('cordons of a place are tied in together, once a week; ticked it is written
   const [task, ...others] = (await g.due('tie')).filter((t) => t.title.startsWith('Tie in'));
   expect(others).toEqual([]);
   expect(task).toMatchObject({
-    title: 'Tie in: A, B',
+    title: 'Tie: A, B',
     amount: expect.stringMatching(/^one tie each, 0\.6.m of soft string/),
     why: expect.stringMatching(/a string from above/),
   });
@@ -61,7 +61,7 @@ test('with no string in the shed and stakes there, it says so', async () => {
   const plantId = await g.plant(await g.place({}), { habit: 'indeterminate' });
   await g.record('event', { plantId }, { date: addDays(TODAY, -10), what: 'staked' });
   await g.stock({ stringM: 0, stakes: 4 });
-  expect((await g.due('tie'))[0]!.why).toMatch(/a stake, as the shed has it/);
+  expect((await g.due('tie'))[0]!.why).toMatch(/a stake, from your stock/);
 });
 
 test('flowers are tapped where neither wind nor bees come; under shut glass in the heat it says that it will not help', async () => {

@@ -29,24 +29,24 @@ test('a reading is a record of the garden’s day; changed, it keeps its id; emp
   const { again } = show(<DayPanel day={day(null)} />);
   const field = () => screen.getByLabelText('Your rain gauge (mm)');
   fireEvent.change(field(), { target: { value: '12' } });
-  fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
-  await screen.findByText('Your own gauge counts for this day.');
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await screen.findByText('Your rain gauge counts for this day.');
   expect(server.sent[0]).toMatchObject({
     method: 'PUT',
     path: '/api/gardens/garden/records',
     body: { type: 'rain-gauge', data: { date: '2026-07-17', rainMm: 12 } },
   });
   again(<DayPanel key="read" day={day({ recordId: 'r1', version: 2, rainMm: 12 })} />);
-  screen.getByText('12 mm in your own gauge');
+  screen.getByText('12 mm in your own rain gauge');
   fireEvent.change(field(), { target: { value: '' } });
   fireEvent.change(field(), { target: { value: '9' } });
-  fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(server.sent.some((s) => (s.body as { version?: number } | null)?.version === 2)).toBe(true),
   );
   fireEvent.change(field(), { target: { value: '' } });
-  fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
-  await screen.findByText('The station counts for this day again.');
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+  await screen.findByText('The weather station counts for this day again.');
   expect(server.sent.at(-1)).toMatchObject({ method: 'DELETE', path: '/api/gardens/garden/records/r1' });
   fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
   await waitFor(() => expect(server.sent.at(-1)!.path).toBe('/api/gardens/garden/records/r1/restore'));
@@ -57,7 +57,7 @@ test('a disk that is full is said where it was to be kept, and what was typed st
   show(<DayPanel day={day(null)} />);
   const field = screen.getByLabelText('Your rain gauge (mm)');
   fireEvent.change(field, { target: { value: '12' } });
-  fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Save' }));
   await screen.findByText(/This could not be kept: there is no room left/);
   expect((field as HTMLInputElement).value).toBe('12');
 });
@@ -79,7 +79,7 @@ describe('the hose timer', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Secret').value).toBe('');
     fireEvent.change(address, { target: { value: '' } });
     fireEvent.change(address, { target: { value: 'http://192.0.2.9/x' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Keep the timer' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Save timer' }));
     await screen.findByText('Address this server may ask timers at … only');
     // an empty secret is none: the one that is kept stays
     expect(server.sent.at(-1)).toMatchObject({ method: 'PUT', body: { address: 'http://192.0.2.9/x', secret: null } });

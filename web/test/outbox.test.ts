@@ -55,7 +55,7 @@ test('of those that went together, one that is refused is kept with its reason, 
     status: 200,
     body: {
       answers: [
-        { refused: { status: 400, message: 'no', faults: [{ path: 'data.date', reason: 'is still to come' }] } },
+        { refused: { status: 400, message: 'no', faults: [{ path: 'data.date', reason: 'is in the future' }] } },
         { record: {} },
         { refused: { status: 409, message: 'Somebody changed this meanwhile.' } },
       ],
@@ -63,7 +63,7 @@ test('of those that went together, one that is refused is kept with its reason, 
   }));
   await sendWaiting(client);
   expect(await left()).toEqual([
-    ['a', 'refused', 'is still to come'],
+    ['a', 'refused', 'is in the future'],
     ['c', 'conflict', 'Somebody changed this meanwhile.'],
   ]);
 });

@@ -13,7 +13,7 @@ const form = (kind: RecordKind, units = {}) => {
   });
   return {
     put: (label: RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } }),
-    submit: () => fireEvent.click(screen.getByRole('button', { name: 'Record it' })),
+    submit: () => fireEvent.click(screen.getByRole('button', { name: 'Save record' })),
     isDone: () => done,
   };
 };
@@ -30,9 +30,9 @@ test('every kind that is recorded by a form asks for fields of its own class', (
 test('litres or minutes: what is told last counts, empty fields are not sent, units are turned to metric', async () => {
   const { sent } = fakeServer((s) => ({ status: 200, body: s.body }));
   const f = form('watering', { volume: 'gal-us' });
-  f.put(/For each plant/, '2');
+  f.put(/Per plant/, '2');
   f.put(/how long it ran/, '30');
-  f.put(/For each plant/, '1');
+  f.put(/Per plant/, '1');
   f.submit();
   await waitFor(() => expect(f.isDone()).toBe(true));
   const { data } = (sent[0]!.body as { data: { litres: number } }) ?? {};
@@ -42,7 +42,7 @@ test('litres or minutes: what is told last counts, empty fields are not sent, un
 test('what is no number is not sent', () => {
   const { sent } = fakeServer();
   const f = form('watering');
-  f.put(/For each plant/, 'some');
+  f.put(/Per plant/, 'some');
   f.submit();
   expect(sent).toEqual([]);
   expect(screen.getByRole('alert').textContent).toContain('must be a number');
@@ -60,10 +60,10 @@ test('each fault of the server stands at its field; what belongs to none stands 
     },
   }));
   const f = form('watering');
-  f.put(/For each plant/, '900');
+  f.put(/Per plant/, '900');
   f.submit();
   await screen.findByText('is retired');
-  const field = screen.getByLabelText<HTMLInputElement>(/For each plant/);
+  const field = screen.getByLabelText<HTMLInputElement>(/Per plant/);
   expect(field.value).toBe('900');
   expect(document.getElementById(field.getAttribute('aria-describedby')!)!.textContent).toContain(
     'must be 200 or less',

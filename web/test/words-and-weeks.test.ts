@@ -62,7 +62,7 @@ describe('faults of a form', () => {
     expect(put).toEqual([
       ['name', 'is empty'],
       ['root', 'Changed meanwhile.'],
-      ['root', 'The server cannot be reached. Nothing you wrote is lost.'],
+      ['root', 'We can’t reach the server. Nothing you wrote is lost.'],
     ]);
     expect(faultsIn(null)).toEqual([]);
     expect(faultsIn(new ApiError(409, 'Changed meanwhile.', []))).toEqual([{ path: '', reason: 'Changed meanwhile.' }]);

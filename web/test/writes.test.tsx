@@ -122,5 +122,5 @@ test('every write is known by its key, so that one that was stored can be sent l
     stale(queryKeys.plan('g')),
     stale([...queryKeys.garden('other'), 'view']),
   ]).toEqual([true, true, false]);
-  expect(() => defineWrite('record.save', () => Promise.resolve())).toThrow('two writes are called record.save');
+  expect(() => defineWrite('record.save', () => Promise.resolve())).toThrow('two writes are named record.save');
 });

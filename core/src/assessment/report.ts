@@ -138,11 +138,11 @@ function notKnown(context: CaseContext, { list, all }: DiagnosisResult): string[
     .map((u) => u.verdict.ask);
   const probe = probeFault(c);
   return [
-    ...(first === undefined ? ['no weather is on record: water and warmth cannot be reckoned'] : []),
+    ...(first === undefined ? ['no weather is recorded, so water and temperature cannot be estimated'] : []),
     ...(first && planted && planted < first ? [`no weather records before ${format.day(first)}`] : []),
-    ...(filled > 0 ? [`${filled} days without weather were filled in between their neighbours`] : []),
+    ...(filled > 0 ? [`${filled} days without weather were filled in from the days around them`] : []),
     ...(balance.days.length > 0 && !waterKnown ? [waterNotKnown(context)] : []),
-    ...(noCause ? [`no cause of it was found in the records up to ${format.day(c.asOf)}`] : []),
+    ...(noCause ? [`nothing in the records up to ${format.day(c.asOf)} explains it`] : []),
     ...(probe ? [probe] : []),
     ...new Set(asks),
   ];
@@ -151,9 +151,9 @@ function notKnown(context: CaseContext, { list, all }: DiagnosisResult): string[
 /** Why nobody can say how the water stands, and the gentlest question. */
 function waterNotKnown({ case: c, format }: CaseContext): string {
   if (isPotted(c.place) && c.place.volumeL == null)
-    return 'how much its pot holds is not known: write it down, and feel the soil meanwhile';
+    return 'we don’t know how much the pot holds: record its size, and check the soil by hand for now';
   const last = c.records.watering.at(-1)?.date;
   return last
-    ? `whether it was watered since ${format.day(last)} is not known: feel the soil a finger deep, and record the watering, or say that none was given`
-    : 'no watering is on record, so its water is not known: feel the soil a finger deep, and record the watering, or say that none was given';
+    ? `we don’t know if it was watered since ${format.day(last)}: push a finger in to check, and record the watering or “none given”`
+    : 'no watering is recorded, so we can’t estimate its water: push a finger in to check, and record a watering or “none given”';
 }

@@ -60,8 +60,8 @@ export function dealInWords(kind: 'heat' | 'frost', dealt: Dealt, here: (id: str
   const what = kind === 'heat' ? 'Cloth' : 'Covers';
   const missing =
     kind === 'heat' ? f.area(toTenth(dealt.short)) : `${dealt.short} ${dealt.short === 1 ? 'cover' : 'covers'}`;
-  if (!without) return dealt.without.length === 0 ? `${what}: enough for all` : `${what} for ${given}`;
-  const short = `(${missing} short in all). There instead: ${SUBSTITUTES[kind]}`;
+  if (!without) return dealt.without.length === 0 ? `${what}: enough for everything` : `${what} for ${given}`;
+  const short = `(${missing} short in all). Use instead: ${SUBSTITUTES[kind]}`;
   return given
     ? `${what} for ${given}; not enough for ${without} ${short}`
     : `No ${what.toLowerCase()} left for ${without} ${short}`;

@@ -10,7 +10,7 @@ export class CaseFile extends PlantCase {
   @Equals(CASE_FORMAT, { message: `must be "${CASE_FORMAT}"` })
   format: typeof CASE_FORMAT;
 
-  @Equals(CASE_VERSION, { message: 'must be 1: no other version is known' })
+  @Equals(CASE_VERSION, { message: 'must be 1: no other version is supported' })
   version: typeof CASE_VERSION;
 }
 

@@ -32,7 +32,7 @@ export function parseCase(value: unknown): PlantCase {
   ];
   const planted = file.plant.transplantedOn;
   if (planted && planted > file.asOf)
-    faults.push({ path: 'plant.transplantedOn', reason: `${planted} is after the day of the question, ${file.asOf}` });
+    faults.push({ path: 'plant.transplantedOn', reason: `${planted} is after the date of the question, ${file.asOf}` });
   if (faults.length > 0) throw new RefusedInput(faults);
   return {
     ...file,
@@ -46,6 +46,6 @@ function twice(weather: readonly { date: string }[]): Fault[] {
   return weather.flatMap((w, i) => {
     const again = seen.has(w.date);
     seen.add(w.date);
-    return again ? [{ path: `records.weather[${i}].date`, reason: `${w.date} stands here twice` }] : [];
+    return again ? [{ path: `records.weather[${i}].date`, reason: `${w.date} appears twice` }] : [];
   });
 }

@@ -19,29 +19,36 @@ const JANUARY = 0;
 const JULY = 6;
 
 const RAIN_SEASONS: readonly RainSeason[] = [
-  { label: 'Mediterranean Sea', latitude: [30, 44], longitude: [-10, 40], wettest: JANUARY, ...DRY_SUMMER },
+  { label: 'the Mediterranean', latitude: [30, 44], longitude: [-10, 40], wettest: JANUARY, ...DRY_SUMMER },
   {
-    label: 'west coast of North America',
+    label: 'the west coast of North America',
     latitude: [32, 43],
     longitude: [-125, -117],
     wettest: JANUARY,
     ...DRY_SUMMER,
   },
-  { label: 'middle of Chile', latitude: [-40, -29], longitude: [-75, -69], wettest: JULY, ...DRY_SUMMER },
-  { label: 'Cape of Africa', latitude: [-36, -31], longitude: [16, 23], wettest: JULY, ...DRY_SUMMER },
-  { label: 'south and west of Australia', latitude: [-38, -29], longitude: [113, 141], wettest: JULY, ...DRY_SUMMER },
+  { label: 'central Chile', latitude: [-40, -29], longitude: [-75, -69], wettest: JULY, ...DRY_SUMMER },
+  { label: 'the Cape region of Africa', latitude: [-36, -31], longitude: [16, 23], wettest: JULY, ...DRY_SUMMER },
+  { label: 'south and west Australia', latitude: [-38, -29], longitude: [113, 141], wettest: JULY, ...DRY_SUMMER },
   {
-    label: 'deserts of North America',
+    label: 'the deserts of North America',
     latitude: [22, 37],
     longitude: [-117, -103],
     share: 0.08,
     wettest: JULY,
     swing: 0.3,
   },
-  { label: 'Sahara and Arabia', latitude: [15, 31], longitude: [-16, 60], share: 0.03, wettest: null, swing: 0 },
-  { label: 'monsoon of Asia', latitude: [8, 40], longitude: [68, 130], share: 0.3, wettest: JULY, swing: 0.85 },
-  { label: 'northern tropics', latitude: [5, 23], longitude: [-180, 180], share: 0.35, wettest: JULY, swing: 0.7 },
-  { label: 'southern tropics', latitude: [-23, -5], longitude: [-180, 180], share: 0.35, wettest: JANUARY, swing: 0.7 },
+  { label: 'the Sahara and Arabia', latitude: [15, 31], longitude: [-16, 60], share: 0.03, wettest: null, swing: 0 },
+  { label: 'monsoon Asia', latitude: [8, 40], longitude: [68, 130], share: 0.3, wettest: JULY, swing: 0.85 },
+  { label: 'the northern tropics', latitude: [5, 23], longitude: [-180, 180], share: 0.35, wettest: JULY, swing: 0.7 },
+  {
+    label: 'the southern tropics',
+    latitude: [-23, -5],
+    longitude: [-180, 180],
+    share: 0.35,
+    wettest: JANUARY,
+    swing: 0.7,
+  },
 ];
 
 const EVEN: Pick<RainSeason, 'share' | 'wettest' | 'swing'> = { share: 0.3, wettest: null, swing: 0 };

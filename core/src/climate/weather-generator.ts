@@ -61,7 +61,7 @@ export function generateWeather(
   days: number,
   random: Random,
 ): GeneratedDay[] {
-  if (table.length !== 12) throw new RangeError(`a climate table has 12 months, this one ${table.length}`);
+  if (table.length !== 12) throw new RangeError(`a climate table has 12 months; this one has ${table.length}`);
   const out: GeneratedDay[] = [];
   let wet = false;
   let warmth = 0; // standardised departure that both temperatures share

@@ -59,7 +59,7 @@ export function weatherInPlace(
 /** What is said beside warmth that was reckoned and not measured. */
 export const warmthNote = (place: Pick<PlaceFacts, 'kind' | 'cover' | 'vents'>): string =>
   isUnderGlass(place)
-    ? ` (reckoned under the cover, vents ${place.vents ?? 'taken as shut'})`
+    ? ` (estimated under cover, vents ${place.vents ?? 'assumed closed'})`
     : coverOf(place) === 'indoors'
       ? ' (the room)'
       : '';

@@ -29,7 +29,7 @@ export class Cultivar extends KindLeanings {
   /** days from planting out to the first ripe fruit, as packets count */
   @IsOptional()
   @IsInt()
-  @Min(35, { message: 'must be 35 or more: no tomato or pepper ripens sooner after it is set out' })
+  @Min(35, { message: 'must be 35 or more: no tomato or pepper ripens sooner after planting out' })
   @Max(180, { message: 'must be 180 or less, counted from planting out' })
   daysToMaturity?: number | null;
 
@@ -58,7 +58,7 @@ export const cultivarFaults = (c: Cultivar): Fault[] => [
     .known.filter(({ row }) => row.crop !== undefined && row.crop !== c.crop)
     .map(({ code, row }) => ({
       path: 'letters',
-      reason: `${code} stands for ${row.means}, which a ${c.crop} does not get`,
+      reason: `${code} means ${row.means}, which does not affect a ${c.crop}`,
     })),
 ];
 

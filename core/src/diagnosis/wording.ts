@@ -28,7 +28,7 @@ export function chanceWord(chance: number): string {
 export function headline(list: readonly Diagnosis[], unexplained: readonly SignCode[] = []): string {
   const leader = list.find((d) => d.explains.length > 0);
   const signs = unexplained.map((s) => signRow(s).label.toLowerCase()).join(', ');
-  if (!leader) return signs ? `Nothing that is known here explains it: ${signs}.` : 'Nothing was reported.';
+  if (!leader) return signs ? `No known problem explains this: ${signs}.` : 'No problems recorded.';
   const row = disorderRow(leader.disorder);
   if (leader.probability < CLEAR_FROM)
     return `Not clear yet. It could be: ${list
@@ -41,11 +41,11 @@ export function headline(list: readonly Diagnosis[], unexplained: readonly SignC
 
 /** A sign that nothing explains: what would help, and how it stays on record. */
 export const unexplainedInWords = (signs: readonly SignCode[]): string =>
-  `Not explained by any of this: ${signs.map((s) => signRow(s).label.toLowerCase()).join(', ')}. Look again in three days whether it spreads, note where and since when, and keep a picture; it stays on record here and is read again with every new look.`;
+  `Not explained: ${signs.map((s) => signRow(s).label.toLowerCase()).join(', ')}. Look again in three days to see whether it spreads. Note where and since when, and take a photo. Each new look is checked against it.`;
 
 /** Why here, one sentence per driver, heaviest first; the days are in the sentence. */
 export function whyHere(d: Pick<Diagnosis, 'drivers'>, most = 3): string[] {
-  if (d.drivers.length === 0) return ['No cause found in the records.'];
+  if (d.drivers.length === 0) return ['Nothing in the records explains it.'];
   return d.drivers.slice(0, most).map((driver) => {
     const name = `${howMuch(driver.strength)}${DRIVERS[driver.driver]}`;
     return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${driver.summary}.`;

@@ -39,8 +39,8 @@ export function blushFirst(q: BlushQuestion): BlushFirst | null {
 }
 
 export function blushInWords(b: BlushFirst, f: Formatter): string {
-  const pick = 'Pick all that shows the first blush: it ripens indoors.';
-  if (b.because === 'birds') return `Birds are at the fruit. ${pick}`;
+  const pick = 'Pick everything at first blush: it ripens indoors.';
+  if (b.because === 'birds') return `Birds are eating the fruit. ${pick}`;
   const what = b.because === 'rain' ? `${f.rain(b.much)} of rain` : `${f.temperature(b.much)}`;
-  return `${what} on ${f.day(b.on)}${b.because === 'rain' ? ' would split it' : ' stops its colour'}. ${pick}`;
+  return `${what} on ${f.day(b.on)}${b.because === 'rain' ? ' would split it' : ' stops it colouring'}. ${pick}`;
 }

@@ -18,7 +18,7 @@ export function heavyFaults(
     return [
       {
         path: `${path}grams`,
-        reason: `one ${crop} of ${Math.round(each)} g is heavier than any: is it the weight of all, or a slip of the comma? If it is true, write why`,
+        reason: `one ${crop} of ${Math.round(each)} g is heavier than any on record. Is this the total weight, or a misplaced decimal point? If it is right, say why`,
       },
     ];
   const total = (gramsBefore + p.grams) / 1000;
@@ -26,7 +26,7 @@ export function heavyFaults(
     return [
       {
         path: `${path}grams`,
-        reason: `with this one plant has borne ${Math.round(total)} kg this season; more than ${MOST_KG[crop]} kg nobody has seen on a ${crop}. If it is true, write why`,
+        reason: `that makes ${Math.round(total)} kg from this plant this season; no ${crop} is known to bear more than ${MOST_KG[crop]} kg. If it is right, say why`,
       },
     ];
   return [];

@@ -9,13 +9,13 @@ export const sauceLitres = (kg: number, paste: boolean): number => kg * SAUCE_L_
 /** One line each (common practice; for jars only a tested recipe, handbook). */
 export const KEEPING: Record<Crop, readonly string[]> = {
   tomato: [
-    'Drying: halve, salt lightly, 55 to 60 °C until leathery and without a moist spot; keep dry and dark.',
-    'Freezing: whole or as sauce, flat in bags; skins slip off when it thaws. For cooking, within a year.',
-    'Keeping: at room temperature, stem end down; in the fridge it loses its taste. Jars only by a tested recipe, with its acid.',
+    'Drying: halve, salt lightly and dry at 55 to 60 °C until leathery with no moist spot. Store dry and dark.',
+    'Freezing: whole or as sauce, flat in bags. Skins slip off as they thaw. Cook within a year.',
+    'Storing: at room temperature, stem end down; the fridge spoils the taste. Can only by a tested recipe, with its acid.',
   ],
   pepper: [
-    'Drying: thin-walled kinds on a thread in moving air, thick ones cut, 55 °C until they snap.',
-    'Freezing: cut, raw, flat in bags; good for cooking for a year.',
-    'Keeping: one to two weeks in the cool part of the fridge. In oil only frozen or eaten within days; jars only by a tested recipe.',
+    'Drying: thin-walled varieties threaded in moving air; thick ones cut and dried at 55 °C until they snap.',
+    'Freezing: cut, raw, flat in bags. Good for cooking for a year.',
+    'Storing: one to two weeks in the cool part of the fridge. In oil only if frozen or eaten within days. Can only by a tested recipe.',
   ],
 };

@@ -37,8 +37,8 @@ export const PICK_EVERY_DAYS: Record<Crop, number> = { tomato: 3, pepper: 5 };
 /** Ripeness in words, by kind. */
 export function ripenessInWords(crop: Crop, type: PlantType | null, colour: string | null): string {
   if (crop === 'tomato')
-    return `From the first blush on (a tenth to a third coloured) it ripens indoors at room temperature and loses nothing; on the plant until ${colour ?? 'full'} colour where neither heat, rain nor birds threaten.`;
-  const hot = type === 'hot' || type === 'superhot' ? ' Gloves, and no hand near the eyes.' : '';
+    return `From first blush (a tenth to a third coloured) it ripens indoors with no loss. Leave it on the plant until ${colour ?? 'full'} colour if neither heat, rain nor birds threaten.`;
+  const hot = type === 'hot' || type === 'superhot' ? ' Wear gloves and keep hands away from your eyes.' : '';
   return `Edible green; sweetest${type === 'hot' || type === 'superhot' ? ' and hottest' : ''} in full${colour ? ` ${colour}` : ''} colour. Cut it, do not pull.${hot}`;
 }
 

@@ -15,19 +15,19 @@ export interface SalvageRow {
 }
 
 export const SALVAGE: readonly SalvageRow[] = [
-  { state: 'sound', label: 'Sound', advice: 'Eat, keep or put up.', edible: true, canning: true, keeps: true },
+  { state: 'sound', label: 'Sound', advice: 'Eat, store or preserve.', edible: true, canning: true, keeps: true },
   {
     state: 'split',
     label: 'Split',
-    advice: 'Fresh and not sour: cut out the crack, eat soon, or ripen indoors. Sour, or leaking: bin.',
+    advice: 'Fresh and not sour: cut out the crack and eat soon, or ripen indoors. Sour or leaking: bin.',
     edible: true,
     canning: false,
     keeps: false,
   },
   {
     state: 'dark-end',
-    label: 'Dark end',
-    advice: 'Dry and firm: cut the dark part off and eat the rest soon. Soft: bin.',
+    label: 'Blossom end rot',
+    advice: 'Dry and firm: cut off the dark part and eat the rest soon. Soft: bin.',
     edible: true,
     canning: false,
     keeps: false,
@@ -35,7 +35,7 @@ export const SALVAGE: readonly SalvageRow[] = [
   {
     state: 'sunscald',
     label: 'Sunscald',
-    advice: 'Dry patch: cut it out, or roast and skin. Mushy or mouldy: bin.',
+    advice: 'Dry patch: cut it out, or roast and peel. Mushy or mouldy: bin.',
     edible: true,
     canning: false,
     keeps: false,
@@ -43,7 +43,7 @@ export const SALVAGE: readonly SalvageRow[] = [
   {
     state: 'gnawed',
     label: 'Pecked or gnawed',
-    advice: 'Cut wide, or bin. With any droppings on it: bin.',
+    advice: 'Cut generously, or bin. With any droppings on it: bin.',
     edible: true,
     canning: false,
     keeps: false,
@@ -52,7 +52,7 @@ export const SALVAGE: readonly SalvageRow[] = [
   {
     state: 'blighted',
     label: 'From a plant with late blight',
-    advice: 'Firm and without a spot: eat soon. Spotted: bin. Neither canned nor stored.',
+    advice: 'Firm and unspotted: eat soon. Spotted: bin. Do not can or store it.',
     edible: true,
     canning: false,
     keeps: false,
@@ -75,14 +75,12 @@ export function salvageRow(state: PickState): SalvageRow {
 export function useFaults(p: { state: PickState; use: string }, path: string): { path: string; reason: string }[] {
   const row = salvageRow(p.state);
   if (!row.edible && p.use !== 'binned')
-    return [
-      { path: `${path}use`, reason: 'soft, sour or mouldy fruit is thrown away; the rest is written down by itself' },
-    ];
+    return [{ path: `${path}use`, reason: 'bin soft, sour or mouldy fruit; record the rest separately' }];
   if (!row.keeps && p.use === 'kept')
     return [
       {
         path: `${path}use`,
-        reason: `${row.label.toLowerCase()} fruit does not keep, and is not for canning: eat it soon, or cook it at once`,
+        reason: `${row.label.toLowerCase()} fruit does not keep and is not for canning: eat it soon, or cook it now`,
       },
     ];
   return [];

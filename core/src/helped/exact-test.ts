@@ -48,15 +48,15 @@ export function trialInWords(changed: Group, left: Group, what: string): string 
   const count = `${what}: ${changed.hit} of ${changed.of} with the change, ${left.hit} of ${left.of} without`;
   const verdict = trialVerdict(changed, left);
   const p = fisherExact(changed, left);
-  const odds = p >= 0.5 ? 'as often as not' : `about one time in ${Math.max(2, Math.round(1 / p))}`;
+  const odds = p >= 0.5 ? 'half of the time' : `about one time in ${Math.max(2, Math.round(1 / p))}`;
   switch (verdict) {
     case 'too-few':
-      return `${count}. Too few plants to tell: even if all of one group and none of the other showed it, chance could have done it.`;
+      return `${count}. Too few plants to say: even if every plant of one group and none of the other showed it, that could be chance.`;
     case 'no-difference-shown':
-      return `${count}. No difference shown: chance alone would do this ${odds}.`;
+      return `${count}. No difference found: chance alone would give this ${odds}.`;
     case 'fewer':
-      return `${count}. Fewer with the change; chance alone would do this ${odds}.`;
+      return `${count}. Fewer with the change; chance alone would give this ${odds}.`;
     case 'more':
-      return `${count}. More with the change; chance alone would do this ${odds}.`;
+      return `${count}. More with the change; chance alone would give this ${odds}.`;
   }
 }

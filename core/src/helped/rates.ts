@@ -24,7 +24,7 @@ export const rateOf = (worked: number, tried: number): Rate => ({
 });
 
 /** "better in 4 of 5 here". */
-export const rateInWords = (r: Rate): string => `better in ${r.worked} of ${r.tried} here`;
+export const rateInWords = (r: Rate): string => `better ${r.worked} of ${r.tried} times here`;
 
 /** By how much a rate differs from the prior before it shifts an order (judgement: more than chance does with five). */
 const SHIFT = 0.12;

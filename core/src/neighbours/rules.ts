@@ -8,7 +8,7 @@ export const neighbourFaults = (n: Neighbour, path: string): Fault[] =>
     ? [
         {
           path: `${path}did`,
-          reason: `${neighbourRow(n.what).label} do not lie as mulch: they carry the same troubles. Bag them`,
+          reason: `${neighbourRow(n.what).label} are no use as mulch: they carry the same problems. Bag them`,
         },
       ]
     : [];

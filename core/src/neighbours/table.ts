@@ -26,7 +26,7 @@ export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
     'French marigold',
     'ally',
     'mixed',
-    'Slows glasshouse whitefly; early and thick. No cure.',
+    'Slows glasshouse whitefly if planted early and densely. It prevents, it does not cure.',
     'Conboy et al. 2019',
   ),
   row(
@@ -34,56 +34,50 @@ export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
     'Basil',
     'ally',
     'mixed',
-    'Some trials on hornworm eggs, none reliable; for the flavour of tomatoes nothing is shown.',
+    'Some studies on hornworm eggs, none reliable. No evidence for a better tomato flavour.',
   ),
   row('sweet-alyssum', 'Sweet alyssum', 'ally', 'good', 'Its flowers feed hoverflies, whose young eat aphids.'),
-  row(
-    'dill',
-    'Dill',
-    'ally',
-    'good',
-    'Feeds small wasps and hoverflies; also a look-out plant, on which hornworms show first.',
-  ),
-  row('borage', 'Borage', 'ally', 'mixed', 'Draws bees; that it keeps hornworms off is told, not shown.'),
+  row('dill', 'Dill', 'ally', 'good', 'Feeds small wasps and hoverflies. Hornworms often show up here first.'),
+  row('borage', 'Borage', 'ally', 'mixed', 'Attracts bees. There is no evidence that it keeps hornworms away.'),
   row('chives', 'Chives', 'ally', 'mixed', 'Their smell may hide the crop from aphids a little.'),
-  row('garlic', 'Garlic', 'ally', 'mixed', 'As chives.'),
-  row('coriander', 'Coriander in flower', 'ally', 'good', 'Feeds hoverflies and small wasps.'),
+  row('garlic', 'Garlic', 'ally', 'mixed', 'Same as chives.'),
+  row('coriander', 'Flowering coriander', 'ally', 'good', 'Feeds hoverflies and small wasps.'),
   row(
     'weeds',
     'Weeds',
     'weed',
     'good',
-    'Take water and air, and house slugs and aphids. Cut before they seed, they may lie as mulch; not with seed, roots that grow again, or disease.',
+    'They take water and air, and shelter slugs and aphids. Cut before they seed they can lie as mulch; never with seed, regrowing roots or disease.',
   ),
   row(
     'nightshade-weeds',
     'Weeds of the nightshade family',
     'host',
     'good',
-    'Carry the same blights, viruses and beetles: out with the root, never as mulch.',
+    'They carry the same blights, viruses and beetles. Pull them with the root, and never use them as mulch.',
   ),
   row(
     'potatoes',
-    'Potatoes near by',
+    'Potatoes nearby',
     'host',
     'good',
-    'Late blight and potato beetles come over from them: look there first.',
+    'Late blight and potato beetles come from them: look there first.',
   ),
   row(
     'other-host',
-    'Another host plant near by',
+    'Another host plant nearby',
     'host',
     'mixed',
-    'Cucumbers and beans share whitefly, mites and mosaic; look there as well.',
+    'Cucumbers and beans share whitefly, mites and mosaic viruses: look there too.',
   ),
 ];
 
 export const neighbourRow = (code: Neighbour['what']): NeighbourRow => NEIGHBOUR_ROWS.find((r) => r.code === code)!;
 
 export const SURE_WORDS: Record<NeighbourRow['sure'], string> = {
-  good: 'well shown',
-  mixed: 'shown in part',
-  none: 'not shown',
+  good: 'good evidence',
+  mixed: 'some evidence',
+  none: 'no evidence',
 };
 
 /** May what was cut lie in the bed as mulch? */

@@ -23,15 +23,15 @@ interface GivenHere {
 export function overDoseFaults(f: Feeding, { isPot, earlier, labelGrams }: GivenHere, path: string): Fault[] {
   if (f.because?.trim()) return [];
   const times = labelGrams ? f.grams / labelGrams : 0;
-  const wayOut = 'if it really was so, write why, and it is kept';
+  const wayOut = 'if it really was so, say why and it will be saved';
   if (times > 1.05)
     return [
       {
         path: `${path}grams`,
         reason:
           times >= SLIP_TIMES
-            ? `is ${Math.round(times)} times the label's ${roundTo(labelGrams!, 1)} g: is it grams for each plant? ${capital(wayOut)}`
-            : `is more than the label's ${roundTo(labelGrams!, 1)} g for one plant: more is not better, it burns roots; ${wayOut}`,
+            ? `is ${Math.round(times)} times the label’s ${roundTo(labelGrams!, 1)} g: did you mean grams per plant? ${capital(wayOut)}`
+            : `is more than the label’s ${roundTo(labelGrams!, 1)} g per plant: more burns roots; ${wayOut}`,
       },
     ];
   const days = nitrogenWindowDays(isPot);
@@ -41,7 +41,7 @@ export function overDoseFaults(f: Feeding, { isPot, earlier, labelGrams }: Given
     ? [
         {
           path: `${path}grams`,
-          reason: `brings the nitrogen of ${days} days to ${roundTo(before + own, 1)} g, and over ${MOST_NITROGEN_G} g makes leaves instead of fruit; ${wayOut}`,
+          reason: `brings nitrogen to ${roundTo(before + own, 1)} g in ${days} days; over ${MOST_NITROGEN_G} g makes leaves instead of fruit; ${wayOut}`,
         },
       ]
     : [];

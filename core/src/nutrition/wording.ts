@@ -4,24 +4,24 @@ import type { FeedHold, FeedLead, FeedPlan } from './feed-plan.js';
 
 export const LEAD_WORDS: Record<FeedLead, string> = {
   balanced: 'a balanced feed',
-  nitrogen: 'a feed led by nitrogen, buried lightly',
-  phosphorus: 'a feed led by phosphorus',
-  potash: 'a feed with more potash than nitrogen',
+  nitrogen: 'a high-nitrogen feed, worked in lightly',
+  phosphorus: 'a high-phosphorus feed',
+  potash: 'a feed with more potassium than nitrogen',
 };
 
 /** Why a feed waits, and until when. */
 export function holdInWords(h: FeedHold, f: Formatter): string {
   switch (h.kind) {
     case 'heat':
-      return `held until ${f.day(h.until)}: ${f.temperature(h.hottestC)} is expected, and feed burns in heat`;
+      return `wait until ${f.day(h.until)}: ${f.temperature(h.hottestC)} is forecast, and feed burns roots in heat`;
     case 'dry':
-      return `held until ${f.day(h.until)}: the soil is dry, and feed on dry roots burns. Water first`;
+      return `wait until ${f.day(h.until)}: the soil is dry, and feed burns dry roots. Water first`;
     case 'wet':
-      return `held until ${f.day(h.until)}: the roots stand in water and take nothing up`;
+      return `wait until ${f.day(h.until)}: roots in waterlogged soil take up nothing`;
     case 'paused':
-      return `held until ${f.day(h.until)}: ${h.because}`;
+      return `wait until ${f.day(h.until)}: ${h.because}`;
     case 'nitrogen':
-      return `held until ${f.day(h.until)}: it had ${f.nutrient(h.grams)} of nitrogen in ${h.days} days, and more makes leaves instead of fruit`;
+      return `wait until ${f.day(h.until)}: it had ${f.nutrient(h.grams)} of nitrogen in ${h.days} days, and more makes leaves instead of fruit`;
   }
 }
 
@@ -29,9 +29,9 @@ export function holdInWords(h: FeedHold, f: Formatter): string {
 export function feedInWords(p: FeedPlan, today: Day, f: Formatter): string {
   switch (p.kind) {
     case 'ask':
-      return 'no feed is recorded this season, and none recorded is not none given. When was it fed last?';
+      return 'no feed is recorded this season. That may only mean it was not written down. When was it last fed?';
     case 'look':
-      return `look again on ${f.day(p.on)}: are the new leaves greener than before the feed of ${f.day(p.fedOn)}?`;
+      return `check on ${f.day(p.on)}: are new leaves greener than before the feed of ${f.day(p.fedOn)}?`;
     case 'rest':
       return REST_WORDS[p.because] + (p.until ? ` Until ${f.day(p.until)}` : '');
     case 'feed':
@@ -40,10 +40,10 @@ export function feedInWords(p: FeedPlan, today: Day, f: Formatter): string {
 }
 
 const REST_WORDS = {
-  bloom: 'healthy and in bloom: peppers are left unfed until fruit has set.',
-  young: 'new roots take up little yet.',
-  late: 'the season ends: what is fed now comes too late.',
-  'enough-at-start': 'a bed carries it until the first fruit has set.',
+  bloom: 'healthy and flowering: do not feed peppers until fruit has set.',
+  young: 'young roots take up little yet.',
+  late: 'the season is ending: feed given now comes too late.',
+  'enough-at-start': 'the bed feeds it until the first fruit has set.',
 } as const;
 
 function reasonOf(p: Extract<FeedPlan, { kind: 'feed' }>, f: Formatter): string {
@@ -51,9 +51,9 @@ function reasonOf(p: Extract<FeedPlan, { kind: 'feed' }>, f: Formatter): string 
     case 'starter':
       return `just planted: ${LEAD_WORDS[p.lead]}`;
     case 'pale':
-      return 'old leaves are pale all over: a light feed as a trial, looked at after a week';
+      return 'old leaves are pale all over: try a light feed and look again after a week';
     case 'first-fruit':
-      return `fruit has set and nothing was fed so far: ${LEAD_WORDS[p.lead]}`;
+      return `fruit has set and no feed is recorded yet: ${LEAD_WORDS[p.lead]}`;
     case 'rhythm':
       return `last fed ${p.lastOn ? f.day(p.lastOn) : ''}, every ${p.everyDays} days: ${LEAD_WORDS[p.lead]}`;
   }

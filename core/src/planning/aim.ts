@@ -13,22 +13,22 @@ export const AIM_ROWS: Record<Aim, AimRow> = {
   steady: {
     label: 'Picking until frost',
     habits: ['indeterminate', 'semi-determinate'],
-    why: 'a cordon goes on flowering until frost',
+    why: 'a cordon keeps flowering until frost',
   },
   'at-once': {
     label: 'One big harvest, for sauce',
     habits: ['determinate', 'semi-determinate'],
-    why: 'a bush kind ripens most of its fruit within three weeks',
+    why: 'a bush variety ripens most of its fruit within three weeks',
   },
   'short-season': {
     label: 'A short summer',
     habits: ['determinate', 'semi-determinate'],
-    why: 'a bush kind sets early and ripens what it set',
+    why: 'a bush variety sets early and ripens what it set',
   },
   'second-crop': {
     label: 'A second crop in autumn',
     habits: ['determinate'],
-    why: 'only a bush kind ripens what it set before the days grow short',
+    why: 'only a bush variety ripens its fruit before the days grow short',
   },
 };
 /** A kind for a short summer takes no longer, days (judgement: early kinds take 50 to 65). */
@@ -42,11 +42,11 @@ export function aimAgainst(
   if (!aim) return null;
   const row = AIM_ROWS[aim];
   if (kind.crop === 'tomato' && kind.habit && !row.habits.includes(kind.habit))
-    return `${row.label}: ${row.why}; this kind is ${kind.habit}.`;
+    return `${row.label}: ${row.why}; this variety is ${kind.habit}.`;
   if (aim === 'second-crop' && kind.crop === 'pepper')
-    return 'A second crop of peppers does not ripen: they take too long.';
+    return 'Peppers do not ripen as a second crop: they take too long.';
   const { days, sure } = daysToMaturityOf(kind);
   if ((aim === 'short-season' || aim === 'second-crop') && sure && days > EARLY_DAYS)
-    return `${row.label}: it takes ${days} days from planting out; kinds of ${EARLY_DAYS} or fewer are early.`;
+    return `${row.label}: it takes ${days} days from planting out; varieties of ${EARLY_DAYS} or fewer are early.`;
   return null;
 }

@@ -82,7 +82,7 @@ export function crowdingFaults(bed: Bed, count: number, spacing: readonly [numbe
     ? [
         {
           path,
-          reason: `${count} plants are too many here: at ${Math.round(spacing[0] * 100)} cm there is room for ${most}; more stand in each other's light and stay wet`,
+          reason: `${count} plants are too many here: at ${Math.round(spacing[0] * 100)} cm spacing there is room for ${most}. More would shade each other and stay wet`,
         },
       ]
     : [];
@@ -101,7 +101,7 @@ export function shadeFaults(sunHours: number | null | undefined, crop: Crop, pat
     ? [
         {
           path,
-          reason: `${sunHours} hours of sun are few for a ${crop}: it wants ${crop === 'pepper' ? '6 to 8' : '6 or more'}; in less it grows long and bears late and little`,
+          reason: `${sunHours} hours of sun are too few for a ${crop}, which needs ${crop === 'pepper' ? '6 to 8' : '6 or more'}. With less it grows leggy and bears late and little`,
         },
       ]
     : [];

@@ -159,7 +159,8 @@ export function plantingFaults(p: PlantingMake): Fault[] {
           ? `cannot be ${what} on ${day}, before it was sown on ${p.sownOn}`
           : `cannot be ${what} before it is sown`,
       });
-  if ((p.spots?.length ?? 0) > p.count) faults.push({ path: 'spots', reason: `more spots than the ${p.count} plants` });
+  if ((p.spots?.length ?? 0) > p.count)
+    faults.push({ path: 'spots', reason: `more positions than the ${p.count} plants` });
   if ((p.lost ?? 0) > (p.cells ?? Infinity))
     faults.push({ path: 'lost', reason: `more than the ${p.cells} that were sown` });
   return faults;

@@ -73,26 +73,26 @@ export function rotationInWords(r: Rotation, place: { kind: PlaceKind }, crop: C
   const parts: string[] = [];
   if (r.verdict === 'soil-borne')
     parts.push(
-      `${capital(named(r.open))} was seen here, and waits in ${potted ? 'the old mix: fill with new, and scrub the pot' : `the soil: another bed, a pot with fresh mix, or a kind with the letters for it`}.`,
+      `${capital(named(r.open))} was found here and survives in ${potted ? 'the old mix: refill with new mix and scrub the pot' : 'the soil: use another bed, a pot with fresh mix, or a variety with resistance letters for it'}.`,
     );
   else if (r.verdict === 'year-after')
     parts.push(
-      `Tomato, pepper, potato or aubergine stood here in ${r.lastYear}, the year before: another bed, or a pot.`,
+      `Tomatoes, peppers, potatoes or aubergines grew here in ${r.lastYear}, the year before. Choose another bed or a pot.`,
     );
   else if (r.verdict === 'short')
-    parts.push(`One of the family stood here in ${r.lastYear}; better is a gap of ${BETTER_GAP} years.`);
+    parts.push(`The same family grew here in ${r.lastYear}; a gap of ${BETTER_GAP} years is better.`);
   else
     parts.push(
       r.lastYear === null
-        ? `No ${crop} or relative is written down for this place.`
+        ? `No ${crop} or relative is recorded here.`
         : potted
           ? 'A pot with fresh mix starts clean.'
-          : `The last of the family stood here in ${r.lastYear}: long enough ago.`,
+          : `The same family last grew here in ${r.lastYear}: long enough ago.`,
     );
-  if (r.shielded.length > 0) parts.push(`This kind is shielded from what was seen here: ${named(r.shielded)}.`);
+  if (r.shielded.length > 0) parts.push(`This variety is resistant to what was found here: ${named(r.shielded)}.`);
   if (r.rubbish.length > 0)
     parts.push(
-      `Seen here before: ${named(r.rubbish)}. Clear what is left of old plants, mulch, and water on the soil.`,
+      `Found here before: ${named(r.rubbish)}. Clear old plant remains, mulch, and water the soil, not the leaves.`,
     );
   return parts.join(' ');
 }

@@ -13,8 +13,8 @@ export const DATE_WORDS: Record<DateKind, string> = {
   'first-fruit': 'First ripe fruit',
   'last-planting': 'Last safe planting',
   'second-sowing': 'Sow a second crop',
-  'last-feed': 'Last nitrogen',
-  top: 'Take the top off',
+  'last-feed': 'Last nitrogen feed',
+  top: 'Top the plant',
   'first-frost': 'First frost',
 };
 
@@ -32,42 +32,42 @@ const span = ([least, most]: readonly [number, number]): string => {
 
 /** Why so long: what stands behind the days of each band. */
 const REASONS: Record<DateKind, string> = {
-  sow: 'so long it is raised under glass',
-  'pot-on': 'with the first true leaves it wants a larger pot',
-  'last-frost': 'frost days scatter so far from year to year',
-  harden: 'leaves raised indoors have to get used to sun and wind',
-  'plant-out': 'soil and nights have to follow',
+  sow: 'how long it grows under cover',
+  'pot-on': 'at its first true leaves it needs a larger pot',
+  'last-frost': 'how much frost dates vary from year to year',
+  harden: 'leaves grown indoors must get used to sun and wind',
+  'plant-out': 'soil and nights must warm up first',
   mulch: 'the soil is warm by then, and the plant stands well above it',
-  'first-fruit': 'as its packet says, or as is usual for such a kind, a tenth sooner or later',
-  'last-planting': 'its days to ripeness, and two weeks before the frost',
-  'second-sowing': 'a month to raise it, its days to ripeness, and two weeks before the frost',
-  'last-feed': 'nitrogen after that makes leaves that no fruit has use for',
-  top: 'a flower that opens later ripens no fruit before the frost',
-  'first-frost': 'frost days scatter so far from year to year',
+  'first-fruit': 'by its packet or what is usual, a tenth sooner or later',
+  'last-planting': 'its days to maturity, and two weeks before the frost',
+  'second-sowing': 'a month to raise it, its days to maturity, and two weeks before the frost',
+  'last-feed': 'nitrogen later than that makes leaves the fruit can’t use',
+  top: 'a flower that opens later can’t ripen fruit before the frost',
+  'first-frost': 'how much frost dates vary from year to year',
 };
 
 /** How a date came about: "7 to 28 days after the last frost, 30 April: soil and nights have to follow." */
 export function bandReckoned({ what, of, done }: Band, f: Formatter): string {
-  if (done) return `It is written down: ${f.day(done)}.`;
+  if (done) return `Recorded: ${f.day(done)}.`;
   const [on, until] = of.on ?? [];
   const day = on === undefined ? '' : on === until ? f.day(on) : `${f.day(on)} to ${f.day(until!)}`;
   const counted = `${span(of.days)} ${of.days[1] <= 0 ? 'before' : 'after'}`;
   switch (of.from) {
     case 'frost-days':
-      return `${day} by the settings of the garden, ${Math.abs(of.days[1])} days to each side: ${REASONS[what]}.`;
+      return `${day} by the garden’s settings, ${Math.abs(of.days[1])} days either side: ${REASONS[what]}.`;
     case 'season':
-      return 'No frost day is known here: it is the part of the year in which one usually plants out.';
+      return 'We have no frost date for this garden, so this is the usual time to plant out.';
     case 'warmth':
       return warmthReckoned(of.warmth!, of.days[1] > 0, f);
     case 'last-frost':
       return `${counted} the last frost, ${day}: ${REASONS[what]}.`;
     case 'first-frost':
       return what === 'plant-out'
-        ? `${counted} the first frost, ${day}: late enough to follow another crop, and time enough to ripen.`
+        ? `${counted} the first frost, ${day}: late enough to follow another crop, with time to ripen.`
         : `${counted} the first frost, ${day}: ${REASONS[what]}.`;
     case 'sowing':
       return what === 'plant-out'
-        ? `Raised no sooner than ${of.days[0]} days after sowing, ${day}.`
+        ? `Not earlier than ${of.days[0]} days after sowing, ${day}.`
         : `${counted} sowing, ${day}: ${REASONS[what]}.`;
     case 'planting-out':
       return `${counted} planting out, ${day}: ${REASONS[what]}.`;
@@ -75,7 +75,7 @@ export function bandReckoned({ what, of, done }: Band, f: Formatter): string {
 }
 
 function warmthReckoned({ needed, had, aDay }: NonNullable<Counted['warmth']>, ahead: boolean, f: Formatter): string {
-  const needs = `the warmth above ${f.temperature(BASE_C)} that such a kind needs from planting out to ripe fruit`;
+  const needs = `the warmth above ${f.temperature(BASE_C)} that this variety needs from planting out to ripe fruit`;
   const share = (sum: number): string => `${Math.round((sum / needed) * 100)} %`;
-  return ahead ? `It has had ${share(had)} of ${needs}; a day brings ${share(aDay)} of late.` : `It has had ${needs}.`;
+  return ahead ? `It has had ${share(had)} of ${needs}; recently a day adds ${share(aDay)}.` : `It has had ${needs}.`;
 }

@@ -54,10 +54,10 @@ export function tapPlan(q: TapQuestion): TapPlan {
 
 export function tapInWords(p: TapPlan, f: Formatter): string {
   if (p.kind === 'tap')
-    return `${p.because === 'cover' ? 'neither wind nor bees come in under cover' : 'the air stands still'}; pollen is loose from ${LOOSE_HOURS.from} to ${LOOSE_HOURS.to} o’clock on a dry day`;
+    return `${p.because === 'cover' ? 'under cover neither wind nor bees get in' : 'the air is still'}; pollen is loose from ${LOOSE_HOURS.from} to ${LOOSE_HOURS.to} o’clock on a dry day`;
   if (p.kind === 'useless')
     return p.because === 'heat'
-      ? `tapping will not help now: at ${f.temperature(p.celsius)} pollen fails, whatever shakes it. Shade and water; flowers set again when it cools`
-      : `tapping will not help now: nights of ${f.temperature(p.celsius)} spoil pollen. Cover; flowers set again when it warms`;
+      ? `tapping will not help now: at ${f.temperature(p.celsius)} pollen fails. Shade and water; flowers set again when it cools`
+      : `tapping will not help now: nights of ${f.temperature(p.celsius)} spoil pollen. Cover the plants; flowers set again when it warms up`;
   return '';
 }

@@ -69,8 +69,8 @@ export function calibrationOf(answers: readonly Answered[]): Calibration | null 
 }
 
 function inWords(of: number, said: number, right: number): string {
-  if (of < ENOUGH_ANSWERS) return `After ${ENOUGH_ANSWERS} answers this says how well you know what you know.`;
-  if (said - right > FITS_WITHIN) return 'You are surer than you are right: one more check before you act.';
+  if (of < ENOUGH_ANSWERS) return `After ${ENOUGH_ANSWERS} answers this shows how well-calibrated you are.`;
+  if (said - right > FITS_WITHIN) return 'You are more certain than you are right: do one more check before you act.';
   if (right - said > FITS_WITHIN) return 'You are right more often than you think: trust what you see.';
-  return 'As sure as you are right: your sureness can be relied on.';
+  return 'You are as certain as you are right: you can rely on your judgement.';
 }

@@ -20,13 +20,13 @@ export interface ThemeRow {
 export const THEMES: Record<PracticeTheme, ThemeRow> = {
   daily: {
     title: 'Today’s plant',
-    line: 'One plant a day, the same for everybody.',
+    line: 'One plant a day, the same for everyone.',
     about: null,
     openSigns: 2,
     mostAtOnce: 0.85,
   },
   wilting: {
-    title: 'Limp leaves',
+    title: 'Drooping leaves',
     line: 'Too dry, too wet, too hot, or something in the stem.',
     about: /^leaf-(wilt|scorch-one-side)/,
     openSigns: 1,
@@ -34,7 +34,7 @@ export const THEMES: Record<PracticeTheme, ThemeRow> = {
   },
   spots: {
     title: 'Spots and colours',
-    line: 'Spots, rings, dust and fading: which of them spreads?',
+    line: 'Spots, rings, powder and fading: which of them spreads?',
     about: /^leaf-.*(spots|blotches|mould|powder|yellow|stipple|rings|mottle|bumps|purple)/,
     openSigns: 1,
     mostAtOnce: 0.6,

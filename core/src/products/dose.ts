@@ -73,7 +73,7 @@ export function labelDose(product: Product, q: DoseQuestion): DoseAnswer | Fault
       {
         path: 'strength',
         reason:
-          'more than the label says is not reckoned: it burns roots or leaves, and the label is the law in most places',
+          'more than the label says is not calculated: it burns roots or leaves, and in most places the label is the law',
       },
     ];
   return dose.per === 'litre' ? dissolved(product, dose, q, strength) : spread(product, dose, q, strength);
@@ -81,7 +81,7 @@ export function labelDose(product: Product, q: DoseQuestion): DoseAnswer | Fault
 
 function dissolved(product: Product, dose: LabelDose, q: DoseQuestion, strength: number): DoseAnswer | Fault[] {
   const { litresEach, canLitres } = q;
-  if (litresEach == null) return [{ path: 'litresEach', reason: 'must be said: the dose is by the litre' }];
+  if (litresEach == null) return [{ path: 'litresEach', reason: 'is needed: the dose is per litre' }];
   const needL = litresEach * q.plants;
   const canL = canLitres ?? needL;
   const full = Math.floor(needL / canL + 1e-9);
@@ -112,8 +112,8 @@ function spread(product: Product, dose: LabelDose, q: DoseQuestion, strength: nu
   if (times === null)
     return [
       dose.per === 'm2'
-        ? { path: 'areaM2', reason: 'must be said: the dose is by the square metre' }
-        : { path: 'potLitres', reason: 'must be said: the dose is by the litre of pot' },
+        ? { path: 'areaM2', reason: 'is needed: the dose is per square metre' }
+        : { path: 'potLitres', reason: 'is needed: the dose is per litre of pot' },
     ];
   const exact = dose.amount * strength * times;
   const each = measurable(exact, product.form);

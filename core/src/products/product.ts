@@ -39,7 +39,7 @@ export class LabelDose {
   amount: number;
 }
 
-const percent = { message: 'must be a share of its weight: 0 to 100 %' };
+const percent = { message: 'must be a percentage of its weight: 0 to 100 %' };
 
 /** A product as its label tells it. Nutrients in percent by weight, as N, P₂O₅ and K₂O. */
 export class ProductMake {
@@ -143,12 +143,12 @@ export function productFaults(p: ProductMake): Fault[] {
       ? [
           {
             path: 'n',
-            reason: `N, P₂O₅ and K₂O are shares of one weight, and these come to ${sum} %: read the label again`,
+            reason: `N, P₂O₅ and K₂O are shares of one weight; these add up to ${sum} %. Check the label again`,
           },
         ]
       : []),
     ...(p.kind === 'spray' && !p.spray
-      ? [{ path: 'spray', reason: 'must be said of a spray: what may meet it, and where it burns, hangs on its kind' }]
+      ? [{ path: 'spray', reason: 'is needed for a spray: it decides what it mixes with and when it burns' }]
       : []),
   ];
 }

@@ -14,9 +14,9 @@ const row = (id: string, name: string, p: Partial<ProductMake> & Pick<ProductMak
   ...p,
 });
 
-const DUST = 'Dust: mask and eye cover, damp it down.';
-const DOGS = 'Draws dogs and wildlife, and is dangerous to pets that eat it: bury it, lock it away.';
-const BURNS = 'Burns leaves in heat, in drought or when too strong: test one leaf 24 hours first.';
+const DUST = 'Dusty: wear a mask and eye protection, and dampen it.';
+const DOGS = 'It attracts dogs and wildlife and is dangerous to pets that eat it: bury it, and lock the bag away.';
+const BURNS = 'Burns leaves in heat, in drought or if too strong: test one leaf 24 hours before.';
 
 export const STARTERS: readonly Product[] = [
   row('tomato-feed', 'Liquid tomato feed', {
@@ -75,7 +75,7 @@ export const STARTERS: readonly Product[] = [
     dose: { per: 'litre', amount: 8 },
     everyDays: 14,
     organic: true,
-    cautions: ['As a drench, not on fruit that is eaten raw.', DOGS],
+    cautions: ['Use as a drench, not on fruit that is eaten raw.', DOGS],
   }),
   row('seaweed', 'Seaweed extract', {
     kind: 'feed',
@@ -132,7 +132,7 @@ export const STARTERS: readonly Product[] = [
     dose: { per: 'm2', amount: 100 },
     everyDays: 42,
     organic: true,
-    cautions: [DUST, 'Wash hands; dig it in lightly.'],
+    cautions: [DUST, 'Wash your hands; work it in lightly.'],
   }),
   row('compost', 'Compost', {
     kind: 'amendment',
@@ -153,7 +153,7 @@ export const STARTERS: readonly Product[] = [
     gPerMl: 0.7,
     slow: true,
     organic: true,
-    cautions: ['Well rotted only; it can carry weedkiller: test with a bean seedling.'],
+    cautions: ['Use well-rotted manure only. It can carry weedkiller: test it with a bean seedling.'],
   }),
   row('garden-lime', 'Ground limestone', {
     kind: 'amendment',
@@ -192,7 +192,7 @@ export const STARTERS: readonly Product[] = [
     harvestDays: 0,
     reentryHours: 4,
     organic: true,
-    cautions: ['On small caterpillars only; it harms those of butterflies too.'],
+    cautions: ['Only on small caterpillars; it also harms those of butterflies.'],
   }),
   row('neem', 'Neem oil concentrate', {
     kind: 'spray',
@@ -244,7 +244,7 @@ export const STARTERS: readonly Product[] = [
     harvestDays: 3,
     reentryHours: 24,
     organic: true,
-    cautions: [BURNS, 'Copper builds up in soil and harms water life: keep within the yearly limit on the label.'],
+    cautions: [BURNS, 'Copper builds up in soil and harms water life: stay within the yearly limit on the label.'],
   }),
 ];
 

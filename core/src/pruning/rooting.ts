@@ -2,8 +2,8 @@ import { addDays, type Day } from '../units/day.js';
 
 /** A removed sucker of 10 to 20 cm roots in water in one to two weeks (handbook). */
 export const ROOTING_STEPS = [
-  { code: 'look', afterDays: 7, title: 'Look for roots, change the water' },
-  { code: 'plant', afterDays: 14, title: 'Plant it deep: only the top leaves out' },
+  { code: 'look', afterDays: 7, title: 'Look for roots and change the water' },
+  { code: 'plant', afterDays: 14, title: 'Plant it deep, with only the top leaves out' },
 ] as const;
 export type RootingStep = (typeof ROOTING_STEPS)[number]['code'];
 

@@ -9,7 +9,7 @@ export function cutFaults(p: Pruning, path: string): Fault[] {
     ? [
         {
           path: `${path}cuts`,
-          reason: `${p.cuts} at once is too much for one plant: at most 3 to 4 a week, or fruit scalds and growth stops. If it was so, write why, and it is kept`,
+          reason: `${p.cuts} cuts at once are too many: more than 3 to 4 a week scalds fruit and stops growth. If it was so, say why and it will be saved`,
         },
       ]
     : [];

@@ -34,17 +34,17 @@ export function defaultTraining(q: {
 export const TRAINING_WORDS: Record<Training, string> = {
   'one-stem': 'one stem',
   'two-stems': 'two stems',
-  'keep-suckers': 'suckers kept, bare leaves below them cut',
+  'keep-suckers': 'suckers kept, bare leaves below them removed',
   'leave-alone': 'left alone',
 };
 export const TRAINING_BECAUSE: Record<TrainingChoice['because'], string> = {
   pepper: 'peppers branch by themselves',
-  determinate: 'a bush tomato bears on its suckers: only lower leaves go',
+  determinate: 'a bush tomato bears on its suckers: remove only lower leaves',
   hot: 'days are hot here: the second stem shades the fruit',
   short: 'the season is short: one stem ripens earlier',
-  humid: 'leaf spots were seen here: one stem dries faster',
+  humid: 'leaf spots were found here: one stem dries faster',
   long: 'the season is long enough for two',
-  'unknown-habit': 'its habit is not known: suckers of a bush tomato bear its fruit, so they stay',
+  'unknown-habit': 'its habit is unknown: a bush tomato bears on its suckers, so keep them',
 };
 
 /** What each choice trades, against two stems (common practice, from memory; the signs say more than the numbers). */
@@ -56,21 +56,21 @@ export const TRADES: Record<
     earlier: 'earliest',
     size: 'largest',
     perPlant: 'least',
-    perM2: 'most, planted close',
+    perM2: 'most, if planted close',
     shade: 'least: fruit may scald',
   },
   'two-stems': {
     earlier: 'a week later',
     size: 'large',
     perPlant: 'more',
-    perM2: 'as much, planted wider',
+    perM2: 'as much, if planted wider',
     shade: 'fair',
   },
   'keep-suckers': {
     earlier: 'two weeks later',
     size: 'smaller',
     perPlant: 'most',
-    perM2: 'less, it wants a metre',
+    perM2: 'less; it needs a metre',
     shade: 'good',
   },
   'leave-alone': {

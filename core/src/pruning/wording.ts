@@ -8,27 +8,27 @@ const WORDS: Record<CutKind, readonly [one: string, more: string]> = {
   'low-leaves': ['lower leaf', 'lower leaves'],
   suckers: ['sucker further up', 'suckers further up'],
   top: ['the top, two leaves above the last truss', 'tops'],
-  pinch: ['the tip, once, so that it branches', 'tips'],
+  pinch: ['the tip, once, so it branches', 'tips'],
   'first-flowers': ['of the first flowers', 'of the first flowers'],
 };
 
 export const cutInWords = (c: Cut): string =>
   c.kind === 'top' || c.kind === 'pinch'
     ? WORDS[c.kind][0]
-    : `${c.count} ${WORDS[c.kind][c.count === 1 ? 0 : 1]}${c.halve ? ', halved rather than taken' : ''}`;
+    : `${c.count} ${WORDS[c.kind][c.count === 1 ? 0 : 1]}${c.halve ? ', shortened by half instead of removed' : ''}`;
 export const cutsInWords = (cuts: readonly Cut[]): string => cuts.map(cutInWords).join(', ');
 
 export function cutHoldInWords(h: CutHold, f: Formatter): string {
-  const until = `held until ${f.day(h.until)}`;
+  const until = `wait until ${f.day(h.until)}`;
   switch (h.kind) {
     case 'heat':
-      return `${until}: heat is foreseen, and every leaf shades fruit then`;
+      return `${until}: heat is forecast, and every leaf shades fruit then`;
     case 'sunscald':
-      return `${until}: sun damage is open, every leaf is needed as shade`;
+      return `${until}: fruit or leaves are sunburnt, so every leaf is needed for shade`;
     case 'wet':
-      return `${until}: wet plants are not cut, wounds catch disease`;
+      return `${until}: do not cut wet plants, wounds catch disease`;
     case 'budget':
-      return `${until}: this week's four cuts are made`;
+      return `${until}: this week’s four cuts are done`;
   }
 }
 
@@ -39,7 +39,7 @@ export function cutsWhy(p: CutPlan, f: Formatter): string {
   const clear =
     p.clearToM !== null && p.clearToM > 0
       ? `clear to ${f.centimetres(p.clearToM * 100)} by now, more as it grows`
-      : 'only what is seen: its height is not known';
-  const silent = p.recorded ? '' : '; no cut is written down this season, and none recorded is not none made';
+      : 'only what you see: its height is not recorded';
+  const silent = p.recorded ? '' : '; no pruning is recorded this season, which may only mean it was not written down';
   return `${clear}${later}${silent}`;
 }

@@ -20,12 +20,11 @@ export interface PlantingDay {
 
 /** Schools differ about the hole; the label says how much. */
 const STARTERS: Record<StarterSchool | 'none', string> = {
-  'compost-balanced':
-    'Two handfuls of compost in the hole, and a balanced feed as its label says, none against the roots.',
-  'nitrogen-led': 'No feed in the hole: a little nitrogen with the water once new leaves show, as the label says.',
-  'phosphorus-led': 'A starter rich in phosphorus as its label says, mixed in below the roots, none against them.',
-  'by-test': 'In the hole only what the soil test lacks, as the label says.',
-  none: 'Feed, if any, as its label says: mixed in below the roots, none against them.',
+  'compost-balanced': 'Two handfuls of compost in the hole, and a balanced feed by the label, not touching the roots.',
+  'nitrogen-led': 'No feed in the hole. Add a little nitrogen to the water once new leaves show, by the label.',
+  'phosphorus-led': 'Mix in a high-phosphorus starter feed by the label, below the roots and not touching them.',
+  'by-test': 'Add only what the soil test lacks, by the label.',
+  none: 'If you feed, follow the label: mix it in below the roots, not touching them.',
 };
 
 /** What is done on the day, in the order of the hands. */
@@ -34,33 +33,33 @@ export function plantingSequence(q: PlantingDay): string[] {
   const hole =
     q.crop === 'tomato'
       ? pot
-        ? 'Fill the pot by a third: the plant stands deep, up to its first leaves, and the mix comes round it.'
-        : 'A hole as deep as the stem up to its first leaves, or a trench in which a long one is laid.'
-      : 'A hole as deep as its pot: a pepper stands no deeper than it stood.';
+        ? 'Fill the pot by a third. Set the plant deep, up to its first leaves, and fill round it.'
+        : 'Dig a hole as deep as the stem up to its first leaves, or lay a long plant in a trench.'
+      : 'Dig a hole as deep as its pot: a pepper stands no deeper than before.';
   return [
     'In the evening, or on a dull day. Soak its pot an hour before.',
     hole,
-    ...(q.boneDry ? [`Bone dry: fill ${pot ? 'the pot' : 'the hole'} with water, let it sink in, and once more.`] : []),
+    ...(q.boneDry ? [`Bone dry: fill ${pot ? 'the pot' : 'the hole'} with water, let it drain, and repeat.`] : []),
     STARTERS[q.starter ?? 'none'],
     q.crop === 'tomato'
-      ? 'Take off the leaves that would lie in the soil; set it, and press it in lightly.'
-      : 'Set it straight, its ball whole, and press it in lightly.',
-    ...(pot ? [] : ['If you like: a bottle without its bottom, buried beside it, to water through.']),
+      ? 'Remove the leaves that would be buried. Set it in and press lightly.'
+      : 'Set it upright with its root ball whole, and press lightly.',
+    ...(pot ? [] : ['Optional: bury a bottle without its bottom beside it to water through.']),
     support(q),
-    'Water it in until the soil has settled, this once even over the leaves.',
+    'Water it in until the soil settles; this once, even over the leaves.',
     ...(q.place.underCover
-      ? ['Vents open by day; shut before a cold night.']
-      : ['Fleece at hand for the first nights.']),
-    q.soilWarm ? 'Mulch, a hand wide from the stem.' : 'No mulch yet: the soil is to warm first.',
+      ? ['Open vents by day; close them before a cold night.']
+      : ['Keep fleece ready for the first nights.']),
+    q.soilWarm ? 'Mulch, a hand’s width from the stem.' : 'No mulch yet: let the soil warm first.',
   ];
 }
 
 function support(q: PlantingDay): string {
-  if (q.crop === 'pepper') return 'A short cane now, while there is no root to hurt.';
-  if (q.habit === 'determinate') return 'The cage now, while there is no root to hurt.';
+  if (q.crop === 'pepper') return 'Put in a short cane now, before there are roots to damage.';
+  if (q.habit === 'determinate') return 'Put up the cage now, before there are roots to damage.';
   return q.place.underCover
-    ? 'The string now: under the ball, or tied loosely above the first leaves.'
-    : 'The stake or string now, while there is no root to hurt.';
+    ? 'Fix the string now: under the root ball, or tied loosely above the first leaves.'
+    : 'Put in the stake or string now, before there are roots to damage.';
 }
 
 /** Nibblers are looked for until a plant is so tall, m (handbook). */

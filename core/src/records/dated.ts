@@ -10,7 +10,7 @@ export function IsCalendarDay(options?: ValidationOptions) {
       target: target.constructor,
       propertyName,
       ...(options ? { options } : {}),
-      validator: { validate: isDay, defaultMessage: () => 'must be a real calendar day, YYYY-MM-DD' },
+      validator: { validate: isDay, defaultMessage: () => 'must be a date that exists, such as 2026-07-18' },
     });
 }
 

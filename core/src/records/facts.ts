@@ -69,11 +69,11 @@ export class GardenFacts {
   elevationM: number;
 
   @IsOptional()
-  @Matches(MONTH_DAY, { message: 'must be a day of the year as month and day, such as 05-12' })
+  @Matches(MONTH_DAY, { message: 'must be a month and day, such as 05-12' })
   lastFrost?: string | null;
 
   @IsOptional()
-  @Matches(MONTH_DAY, { message: 'must be a day of the year as month and day, such as 05-12' })
+  @Matches(MONTH_DAY, { message: 'must be a month and day, such as 05-12' })
   firstFrost?: string | null;
 }
 
@@ -160,7 +160,7 @@ export class EarlierYear {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(DISORDER_CODES.length)
-  @IsIn(DISORDER_CODES, { each: true, message: 'names a trouble that is not in the handbook' })
+  @IsIn(DISORDER_CODES, { each: true, message: 'names a problem that is not in the handbook' })
   problems?: DisorderCode[];
 }
 
@@ -229,7 +229,7 @@ export class PlaceMake {
 
   @IsOptional()
   @IsNumber(FINITE)
-  @Min(0.03, { message: 'must be 0.03 litres (a seedling cell) or more for anything to grow in' })
+  @Min(0.03, { message: 'must be 0.03 litres (a seedling cell) or more' })
   @Max(5000)
   volumeL?: number | null;
 
@@ -308,7 +308,7 @@ export class PlantMake {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(DISORDER_CODES.length)
-  @IsIn(DISORDER_CODES, { each: true, message: 'names a trouble that is not in the handbook' })
+  @IsIn(DISORDER_CODES, { each: true, message: 'names a problem that is not in the handbook' })
   resistantTo?: DisorderCode[];
 }
 

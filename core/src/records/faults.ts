@@ -18,7 +18,7 @@ export function faultsOf(errors: readonly ValidationError[], under = ''): Fault[
     const own = (kind.length > 0 ? kind : broken).map(([rule, text]) => ({
       path,
       reason:
-        rule === 'whitelistValidation' ? 'is not a field known here' : inWords(rule, text, error.property, error.value),
+        rule === 'whitelistValidation' ? 'is not a known field' : inWords(rule, text, error.property, error.value),
     }));
     return [...own, ...faultsOf(error.children ?? [], path)];
   });

@@ -44,8 +44,8 @@ const PICKED_FOR: Record<Picking['use'], string> = {
   sauce: 'for sauce',
   kept: 'kept',
   given: 'given away',
-  shelf: 'on the shelf to ripen',
-  binned: 'thrown away',
+  shelf: 'set aside to ripen',
+  binned: 'binned',
 };
 
 /**
@@ -63,7 +63,7 @@ export const RECORD_KINDS = {
     done: 'watered',
     describe: (d, f) =>
       together([
-        `Watered, ${f.litres(d.litres)} a plant`,
+        `Watered, ${f.litres(d.litres)} per plant`,
         d.minutes != null ? `in ${d.minutes} minutes` : '',
         d.how === 'overhead' ? 'over the leaves' : '',
         d.end === 'ran-through' ? 'until it ran out below' : '',
@@ -77,15 +77,15 @@ export const RECORD_KINDS = {
     label: 'Feel the soil',
     done: 'soil felt',
     describe: (d, f) =>
-      `${d.by === 'probe' ? 'A probe says' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}`,
+      `${d.by === 'probe' ? 'Probe reading' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}`,
   }),
   'soil-warmth': kind<'soil-warmth'>()({
     list: null, // the open format has no place for it
     of: 'plant-or-place',
     track: 'seen',
     offeredOn: ['place'],
-    label: 'Soil warmth',
-    done: 'soil warmth read',
+    label: 'Soil temperature',
+    done: 'soil temperature',
     describe: (d, f) => `Soil ${f.temperature(d.celsius)}`,
   }),
   feeding: kind<'feeding'>()({
@@ -107,7 +107,7 @@ export const RECORD_KINDS = {
     describe: (d) =>
       together([
         `${d.cuts ?? 'Some'} cuts`,
-        d.leafSharePct != null ? `${d.leafSharePct} % of the leaf` : '',
+        d.leafSharePct != null ? `${d.leafSharePct} % of the leaves` : '',
         (d.what ?? []).map(words).join(', '),
       ]),
   }),
@@ -129,7 +129,7 @@ export const RECORD_KINDS = {
     done: 'sprayed',
     describe: (d) =>
       together([
-        `${d.trial ? 'Tried on one leaf' : 'Sprayed'}: ${d.name ?? words(d.product)}`,
+        `${d.trial ? 'Tested on one leaf' : 'Sprayed'}: ${d.name ?? words(d.product)}`,
         d.target ? `against ${d.target.toLowerCase()}` : '',
       ]),
   }),
@@ -153,7 +153,7 @@ export const RECORD_KINDS = {
       together([
         `Picked ${together([d.count != null ? String(d.count) : '', d.grams != null ? f.grams(d.grams) : ''])}`.trim(),
         d.state === 'sound' ? '' : words(d.state),
-        d.ripeness && d.ripeness !== 'ripe' ? (d.ripeness === 'blush' ? 'at the blush' : 'green') : '',
+        d.ripeness && d.ripeness !== 'ripe' ? (d.ripeness === 'blush' ? 'at first blush' : 'green') : '',
         PICKED_FOR[d.use],
       ]),
   }),
@@ -171,9 +171,9 @@ export const RECORD_KINDS = {
     of: 'garden',
     track: 'seen', // on the strand of water it would look like a watering
     offeredOn: [], // it is told on the day's own panel
-    label: 'Read the gauge',
-    done: 'gauge read',
-    describe: (d, f) => `Own gauge: ${f.rain(d.rainMm)}`,
+    label: 'Read the rain gauge',
+    done: 'rain gauge read',
+    describe: (d, f) => `Rain gauge: ${f.rain(d.rainMm)}`,
   }),
   'truss-count': kind<'truss-count'>()({
     list: null, // the open format has no place for it
@@ -190,8 +190,8 @@ export const RECORD_KINDS = {
     of: 'plant-or-place',
     track: 'work',
     offeredOn: ['place'],
-    label: 'Neighbours and weeds',
-    done: 'neighbours seen to',
+    label: 'Companion plants and weeds',
+    done: 'companion plants and weeds',
     describe: (d) => `${capital(words(d.what))} ${words(d.did)}`,
   }),
   inspection: kind<'inspection'>()({

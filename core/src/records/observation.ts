@@ -9,7 +9,7 @@ export type Severity = (typeof SEVERITIES)[number];
 
 /** One sign looked for, without its day: what an inspection holds. */
 export class SignSeen {
-  @IsIn(SIGN_CODES, { message: 'is not a sign that is known here' })
+  @IsIn(SIGN_CODES, { message: 'is not a known sign' })
   sign: SignCode;
 
   @IsBoolean()

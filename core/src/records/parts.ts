@@ -20,7 +20,7 @@ type Class = new () => object;
 export function IsPart(cls: () => Class, { optional = false } = {}): PropertyDecorator {
   return all([
     optional ? IsOptional() : IsDefined(),
-    IsObject({ message: 'must be an object with fields of its own' }),
+    IsObject({ message: 'must be an object with fields' }),
     ValidateNested(),
     Type(cls),
   ]);
@@ -37,7 +37,7 @@ export function IsListOf(
     IsArray(),
     ArrayMaxSize(n, words),
     ...(least ? [ArrayMinSize(...bound(least))] : []),
-    IsObject({ each: true, message: 'each entry must be an object with fields of its own' }),
+    IsObject({ each: true, message: 'each entry must be an object with fields' }),
     ValidateNested({ each: true }),
     Type(cls),
   ]);

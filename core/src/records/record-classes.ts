@@ -46,7 +46,7 @@ import { IsListOf } from './parts.js';
 const MOST_REASON = 200;
 const MOST_LITRES = 200;
 const MOST_MINUTES = 1440;
-const TOO_MUCH = { message: `must not be more than ${MOST_LITRES} litres for one plant` };
+const TOO_MUCH = { message: `must not be more than ${MOST_LITRES} litres per plant` };
 
 /** A watering as it is kept: always litres per plant, and the minutes that it ran where that is how it was told. */
 export class Watering extends Dated {
@@ -272,7 +272,7 @@ export class Picking extends Dated {
   @IsOptional()
   @IsNumber(FINITE)
   @Min(1)
-  @Max(50_000, { message: 'must not be more than 50 kg: no plant bears that at once' })
+  @Max(50_000, { message: 'must not be more than 50 kg: no plant bears that much at once' })
   grams?: number | null;
 
   @IsIn(PICK_STATES)

@@ -18,18 +18,18 @@ const WORDS: Record<string, (broken: Broken) => string> = {
   max: ({ limit }) => `must be ${limit} or less`,
   isString: () => 'must be text',
   minLength: ({ limit }) => (limit === '1' ? 'must not be empty' : `must be at least ${limit} letters long`),
-  maxLength: ({ limit }) => `is too long: ${limit} letters are the most`,
+  maxLength: ({ limit }) => `is too long: at most ${limit} letters`,
   isBoolean: () => 'must be yes or no (true or false)',
   isIn: ({ choices }) => `must be one of: ${choices}`,
   isArray: () => 'must be a list',
-  arrayMaxSize: ({ limit }) => `must hold ${limit} at most`,
-  arrayMinSize: ({ limit }) => `must hold ${limit} at least`,
+  arrayMaxSize: ({ limit }) => `must have ${limit} at most`,
+  arrayMinSize: ({ limit }) => `must have ${limit} at least`,
   isEmail: () => 'must be an e-mail address, such as name@example.org',
   isObject: () => 'must be a set of named values',
   isUrl: () => 'must be a web address, such as https://example.org',
-  isDefined: () => 'is needed here',
+  isDefined: () => 'is needed',
   nestedValidation: () => 'must be a set of named values',
-  isIso8601: () => 'must be a day and time, such as 2026-07-18T07:30:00Z',
+  isIso8601: () => 'must be a date and time, such as 2026-07-18T07:30:00Z',
 };
 
 export const RULES_IN_WORDS: readonly string[] = Object.keys(WORDS);
@@ -41,9 +41,9 @@ export const RULES_IN_WORDS: readonly string[] = Object.keys(WORDS);
 export function inWords(rule: string, text: string, property: string, value: unknown): string {
   const own = new RegExp(`^(each value in )?(nested property \\w+|${property}) `).exec(text);
   if (!own) return text;
-  if (value === undefined || value === null) return 'is needed here';
+  if (value === undefined || value === null) return 'is needed';
   const limit = /-?\d+(?:\.\d+)?(?=\D*$)/.exec(text)?.[0] ?? '';
   const choices = /values: (.*)$/.exec(text)?.[1] ?? '';
   const words = WORDS[rule]?.({ value, limit, choices }) ?? text.slice(own[0].length);
-  return own[1] && rule !== 'nestedValidation' ? `holds something that ${words}` : words;
+  return own[1] && rule !== 'nestedValidation' ? `contains something that ${words}` : words;
 }

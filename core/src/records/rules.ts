@@ -19,9 +19,9 @@ export function signFaults(seen: SignSeen, crop: Crop, path: string): Fault[] {
   const faults: Fault[] = [];
   const only = signRow(seen.sign).crop;
   if (only && only !== crop)
-    faults.push({ path: `${path}.sign`, reason: `${seen.sign} is seen on a ${only} only, this plant is a ${crop}` });
+    faults.push({ path: `${path}.sign`, reason: `${seen.sign} occurs only on a ${only}; this plant is a ${crop}` });
   if (seen.affected != null && seen.of != null && seen.affected > seen.of)
-    faults.push({ path: `${path}.affected`, reason: `${seen.affected} affected of only ${seen.of}` });
+    faults.push({ path: `${path}.affected`, reason: `${seen.affected} affected out of only ${seen.of}` });
   if (!seen.present && (seen.affected ?? 0) > 0)
     faults.push({ path: `${path}.affected`, reason: 'a sign that was not found cannot have a count' });
   return faults;
@@ -35,13 +35,13 @@ export function contradictions(seen: readonly (SignSeen & { date?: Day })[], pat
     const before = first.get(key);
     if (before === undefined) first.set(key, s.present);
     return before !== undefined && before !== s.present
-      ? [{ path: `${path}[${i}].present`, reason: `${s.sign} is given as both seen and not seen on one day` }]
+      ? [{ path: `${path}[${i}].present`, reason: `${s.sign} is recorded as both seen and not seen on one day` }]
       : [];
   });
 }
 
 export function typeFaults(crop: Crop, type: PlantType | null | undefined, path: string): Fault[] {
-  return type && !typesOf(crop).includes(type) ? [{ path, reason: `${type} is not a kind of ${crop}` }] : [];
+  return type && !typesOf(crop).includes(type) ? [{ path, reason: `${type} is not a type of ${crop}` }] : [];
 }
 
 type PlaceRoom = Pick<PlaceMake, 'kind' | 'volumeL' | 'roomTMinC' | 'roomTMaxC'>;
@@ -54,7 +54,7 @@ export function placeFaults(place: PlaceRoom, path: string): Fault[] {
       ? [
           {
             path: `${at}volumeL`,
-            reason: 'a container needs its volume in litres: the water it holds is reckoned from it',
+            reason: 'a container needs its volume in litres: it decides how much water it holds',
           },
         ]
       : []),
@@ -67,6 +67,6 @@ export function placeFaults(place: PlaceRoom, path: string): Fault[] {
 export function resistanceFaults(crop: Crop, codes: readonly DisorderCode[] | undefined, path: string): Fault[] {
   return (codes ?? []).flatMap((code, i) => {
     const only = onlyCropOf(code);
-    return only && only !== crop ? [{ path: `${path}[${i}]`, reason: `${code} is a trouble of ${only} only` }] : [];
+    return only && only !== crop ? [{ path: `${path}[${i}]`, reason: `${code} affects only ${only}` }] : [];
   });
 }

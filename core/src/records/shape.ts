@@ -27,23 +27,22 @@ export function shapeFaults(body: unknown, most: ShapeCaps = BODY_CAPS): Fault[]
   let values = 0;
   const look = (value: unknown, path: string, depth: number): Fault | null => {
     values += 1;
-    if (values > most.values) return { path, reason: `more than ${most.values} values in all` };
+    if (values > most.values) return { path, reason: `more than ${most.values} values in total` };
     if (typeof value === 'string')
       return value.isWellFormed() && !value.includes('\0')
         ? null
-        : { path, reason: 'holds half a character, or one that cannot be written' };
+        : { path, reason: 'contains a broken or unprintable character' };
     if (value === null || typeof value !== 'object') return null;
-    if (depth >= most.depth) return { path, reason: `is nested more than ${most.depth} deep` };
+    if (depth >= most.depth) return { path, reason: `is nested more than ${most.depth} levels deep` };
     if (Array.isArray(value)) {
-      if (value.length > most.items) return { path, reason: `holds more than ${most.items} entries` };
+      if (value.length > most.items) return { path, reason: `has more than ${most.items} entries` };
       return first(value.entries(), (item, i) => look(item, `${path}[${i}]`, depth + 1));
     }
     const entries = Object.entries(value);
     if (entries.length > most.keys) return { path, reason: `has more than ${most.keys} fields` };
     return first(entries, (item, name) => {
       const at = path === '' ? short(name) : `${path}.${short(name)}`;
-      if (name === '' || NEVER.has(name) || !name.isWellFormed())
-        return { path: at, reason: 'is not a field known here' };
+      if (name === '' || NEVER.has(name) || !name.isWellFormed()) return { path: at, reason: 'is not a known field' };
       return look(item, at, depth + 1);
     });
   };

@@ -18,7 +18,7 @@ export class SoilValue {
   @Max(1_000_000)
   amount: number;
 
-  @IsIn(SOIL_UNITS, { message: `must be one of the units known here: ${SOIL_UNITS.join(', ')}` })
+  @IsIn(SOIL_UNITS, { message: `must be a supported unit: ${SOIL_UNITS.join(', ')}` })
   unit: SoilUnit;
 }
 

@@ -65,5 +65,5 @@ function course(sign: SignCode, counts: Trend['counts']): Omit<Trend, 'sign'> {
 /** "Yellow leaves: 2, 3, 9 in 14 days: rising, faster than ageing". */
 export function trendInWords(t: Trend): string {
   const numbers = t.counts.map((c) => c.count).join(', ');
-  return `${signRow(t.sign).label}: ${numbers} in ${t.days} days: ${t.course}${t.fasterThanAgeing ? ', faster than ageing' : ''}`;
+  return `${signRow(t.sign).label}: ${numbers} in ${t.days} days: ${t.course}${t.fasterThanAgeing ? ', faster than normal ageing' : ''}`;
 }

@@ -7,21 +7,21 @@ import type { RoundReason } from './round-due.js';
 export function roundReasonInWords(r: RoundReason, today: Day, f: Formatter): string {
   switch (r.kind) {
     case 'home':
-      return `you were away for ${r.days} ${r.days === 1 ? 'day' : 'days'}, until ${f.day(r.until)}: pots first`;
+      return `you were away for ${r.days} ${r.days === 1 ? 'day' : 'days'}, until ${f.day(r.until)}: check the pots first`;
     case 'storm':
-      return `wind of ${f.windSpeed(r.windMs)} is expected ${r.on === today ? 'today' : `on ${f.day(r.on)}`}: see to ties and stakes, and pick what is ripe`;
+      return `wind of ${f.windSpeed(r.windMs)} is forecast ${r.on === today ? 'today' : `on ${f.day(r.on)}`}: check ties and stakes, and pick what is ripe`;
     case 'frost':
-      return `the night to ${f.day(r.on)} fell to ${f.temperature(r.lowestC)}`;
+      return `the night to ${f.day(r.on)} dropped to ${f.temperature(r.lowestC)}`;
     case 'wet':
-      return `${r.days} wet days on end, until ${f.day(r.until)}`;
+      return `${r.days} wet days in a row, until ${f.day(r.until)}`;
     case 'heat':
       return `${r.days} hot days, up to ${f.temperature(r.hottestC)}, until ${f.day(r.until)}`;
     case 'finding':
-      return `${disorderRow(r.disorder).label.toLowerCase()} was found here two weeks ago: see whether the others stayed sound`;
+      return `${disorderRow(r.disorder).label.toLowerCase()} was found here two weeks ago: check that the other plants stayed healthy`;
     case 'rhythm': {
-      if (r.lastOn === null) return 'nobody has written down a look at all of it yet';
+      if (r.lastOn === null) return 'no look at the whole bed is recorded yet';
       const days = daysBetween(r.lastOn, today);
-      return days === 1 ? 'the daily glance' : `last looked at ${days} days ago`;
+      return days === 1 ? 'the daily glance' : `last looked over ${days} days ago`;
     }
   }
 }

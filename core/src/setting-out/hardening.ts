@@ -83,10 +83,10 @@ export function hardeningPlan(q: HardeningQuestion): HardeningPlan {
 /** "in shade for 3 hours, then 2 hours of sun". */
 export function stepInWords(s: HardeningStep): string {
   const hours = (n: number): string => (n === 1 ? '1 hour' : `${n} hours`);
-  if (s.night) return 'out all day, and for the first time all night';
+  if (s.night) return 'out all day, and overnight for the first time';
   if (s.shadeH === 0)
     return s.sunH >= 10 ? 'out all day in the sun, in at night' : `${hours(s.sunH)} in the sun, in at night`;
   return s.sunH === 0
-    ? `${hours(s.shadeH)} in shade, out of the wind`
-    : `${hours(s.shadeH)} in shade and ${hours(s.sunH)} of sun`;
+    ? `${hours(s.shadeH)} in the shade, out of the wind`
+    : `${hours(s.shadeH)} in the shade and ${hours(s.sunH)} in the sun`;
 }

@@ -6,31 +6,27 @@ const CHECK_WORDS: Record<GateRow['check'], string> = {
   soil: 'soil',
   nights: 'coldest night of the week',
   days: 'usual day of the week',
-  frost: 'last frost',
-  wind: 'wind today',
+  frost: 'last frost date',
+  wind: 'today’s wind',
 };
 
 /** One line of the checklist. */
 export function gateRowInWords(r: GateRow, f: Formatter): string {
   const what = capital(CHECK_WORDS[r.check]);
   if (r.check === 'hardened')
-    return r.ok === null
-      ? `${what}: nothing is written down`
-      : r.ok
-        ? `${what}`
-        : `Not ${CHECK_WORDS.hardened} to the end yet`;
+    return r.ok === null ? `${what}: nothing recorded` : r.ok ? `${what}` : `not fully ${CHECK_WORDS.hardened} yet`;
   if (r.check === 'frost')
     return r.ok === null
-      ? `${what}: no frost day and no forecast`
+      ? `${what}: no frost date and no forecast`
       : r.ok
-        ? `${what} is past`
+        ? `${what} has passed`
         : r.found !== null && r.found <= r.wanted
-          ? `Frost is possible: ${f.temperature(r.found)} expected`
-          : `${what} is not past`;
-  if (r.found === null) return `${what}: nobody knows`;
+          ? `Frost is possible: ${f.temperature(r.found)} forecast`
+          : `${what} has not passed`;
+  if (r.found === null) return `${what}: unknown`;
   if (r.check === 'wind') return `${what}: ${f.windSpeed(r.found)}, ${r.ok ? 'calm enough' : 'too strong'}`;
   const error = r.error ? ` (estimated, give or take ${f.warmthBy(r.error)})` : '';
-  return `${what}: ${f.temperature(r.found)}${error}, wanted ${f.temperature(r.wanted)}`;
+  return `${what}: ${f.temperature(r.found)}${error}, needs ${f.temperature(r.wanted)}`;
 }
 
 /** What follows, in a sentence. */
@@ -40,13 +36,13 @@ export function gateInWords(g: Gate, f: Formatter): string {
   const cost =
     g.weekCosts === null
       ? ''
-      : ` A week later costs about ${plural(Math.round(g.weekCosts), 'day')} of harvest; a plant that sulks in the cold loses more.`;
+      : ` A week later costs about ${plural(Math.round(g.weekCosts), 'day')} of harvest; a plant stalled by cold loses more.`;
   if (v.go === 'today') return 'Plant out today.';
   if (v.go === 'ask')
-    return `Nothing known speaks against it, but nobody knows: ${v.about.map((c) => CHECK_WORDS[c]).join(', ')}. A thermometer at finger depth in the morning, and a look at the week’s forecast, decide.`;
+    return `Nothing known argues against it, but we don’t know: ${v.about.map((c) => CHECK_WORDS[c]).join(', ')}. Check with a thermometer at finger depth in the morning and the week’s forecast.`;
   if (v.go === 'at-risk')
-    return `At risk because of ${bad.join(' and ')}: only ${v.cover === 'fleece' ? 'under fleece or cloches by night' : 'behind a wind-break'}.${cost}`;
-  return `Wait ${v.until ? `until ${f.day(v.until)}` : 'longer than is foreseen, and look again in a week'}: ${bad.join(', ')}.${cost}`;
+    return `Risky because of ${bad.join(' and ')}: only ${v.cover === 'fleece' ? 'under fleece or cloches by night' : 'behind a wind-break'}.${cost}`;
+  return `Wait ${v.until ? `until ${f.day(v.until)}` : 'until after the forecast, and check again in a week'}: ${bad.join(', ')}.${cost}`;
 }
 const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);

@@ -63,16 +63,16 @@ export function mulchPlan(q: MulchQuestion): MulchPlan {
 export function mulchInWords(p: MulchPlan, f: Formatter): string {
   switch (p.kind) {
     case 'ask':
-      return 'no mulch is recorded here, and none recorded is not none laid. Does any lie there?';
+      return 'no mulch is recorded here. Is there any?';
     case 'lies':
-      return 'mulch lies deep enough';
+      return 'the mulch is deep enough';
     case 'wait':
       return p.because === 'cold'
-        ? `the soil is cold still: mulch keeps it so. Wait for a week of days about ${f.temperature(WARM_DAYS_C)}`
+        ? `the soil is still cold, and mulch keeps it cold. Wait for a week of days of about ${f.temperature(WARM_DAYS_C)}`
         : `the plants are small: wait until they are ${f.centimetres(TALL_M * 100)} tall`;
     case 'lay':
-      return `${p.because === 'heat' ? 'heat is coming: bare soil dries and bakes' : 'the soil lies bare, it is warm, and the plants are tall enough'}${
-        p.paper ? '; four sheets of plain paper under it, wetted, as leaf spots splash up from this soil' : ''
+      return `${p.because === 'heat' ? 'heat is forecast: bare soil dries out and bakes' : 'the soil is bare and warm, and the plants are tall enough'}${
+        p.paper ? '; four sheets of wet plain paper under it, because leaf spots splash up from this soil' : ''
       }`;
   }
 }

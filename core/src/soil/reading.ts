@@ -94,7 +94,7 @@ export function soilTestFaults(test: SoilTest, path: string): Fault[] {
       ? [
           {
             path: `${path}.values.${element}.unit`,
-            reason: `there is no ${given.unit} of ${what.toLowerCase()}: look at the sheet again`,
+            reason: `${given.unit} of ${what.toLowerCase()} is not a valid unit: check the report again`,
           },
         ]
       : [];

@@ -127,7 +127,7 @@ export const SPRAY_WORDS: Record<SprayCode, string> = {
   bicarbonate: 'bicarbonate',
   copper: 'copper',
   sulfur: 'sulfur',
-  'broad-insecticide': 'a broad insecticide',
+  'broad-insecticide': 'a broad-spectrum insecticide',
   'weedkiller-nearby': 'weedkiller',
   other: 'another spray',
 };
@@ -135,30 +135,30 @@ export const SPRAY_WORDS: Record<SprayCode, string> = {
 export function gateInWords(g: SprayGate, f: Formatter): string {
   switch (g.gate) {
     case 'pond':
-      return 'a pond is near by: no sprays there at all';
+      return 'a pond is nearby: no sprays there at all';
     case 'organic':
-      return 'your own rule: only what is allowed in organic growing';
+      return 'your own rule: only what organic growing allows';
     case 'sun':
-      return 'the sun is on the leaves: early or at dusk';
+      return 'the sun is on the leaves: spray early or at dusk';
     case 'bees':
-      return 'flowers are open and bees about: only in the evening';
+      return 'flowers are open and bees are flying: spray only in the evening';
     case 'heat':
       return `${f.temperature(g.celsius)} at that hour would burn the leaves`;
     case 'thirst':
-      return 'the plant is short of water: sprays burn it now';
+      return 'the plant is short of water, so a spray would burn it';
     case 'wind':
-      return `wind of ${f.windSpeed(g.ms)} carries it away`;
+      return `wind of ${f.windSpeed(g.ms)} would carry it away`;
     case 'rain':
       return `${f.rain(g.mm)} of rain on ${f.day(g.day)} would wash it off`;
     case 'meeting':
       return `${SPRAY_WORDS[g.other]} was sprayed on ${f.day(g.on)}: ${g.because}, so not before ${f.day(g.until)}`;
     case 'same-day':
-      return `${SPRAY_WORDS[g.other]} was sprayed that day: never two on one day`;
+      return `${SPRAY_WORDS[g.other]} was sprayed that day: never spray twice in one day`;
     case 'too-soon':
-      return `sprayed on ${f.day(g.last)}: by the label not again before ${f.day(g.until)}`;
+      return `sprayed on ${f.day(g.last)}: the label says not again before ${f.day(g.until)}`;
     case 'most-uses':
       return `sprayed ${g.uses} times this season: the label allows no more`;
     case 'harvest':
-      return `fruit is to be picked on ${f.day(g.pickOn)}, and by the label not before ${f.day(g.free)}`;
+      return `fruit is due on ${f.day(g.pickOn)}, and the label says not before ${f.day(g.free)}`;
   }
 }

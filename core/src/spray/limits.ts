@@ -26,9 +26,9 @@ export const TRIAL_LASTS_DAYS = 30;
 
 /** Two that burn when they meet, whichever comes first, and how many days lie between (handbook: oil within 14 to 30 days of sulfur; the longer). */
 export const MEETINGS: readonly { pair: readonly [SprayCode, SprayCode]; days: number; because: string }[] = [
-  { pair: ['neem', 'sulfur'], days: 30, because: 'oil and sulfur together burn' },
-  { pair: ['neem', 'soap'], days: 3, because: 'oil and soap together burn' },
-  { pair: ['copper', 'bicarbonate'], days: 7, because: 'copper and bicarbonate do not bear each other' },
+  { pair: ['neem', 'sulfur'], days: 30, because: 'oil and sulfur together burn leaves' },
+  { pair: ['neem', 'soap'], days: 3, because: 'oil and soap together burn leaves' },
+  { pair: ['copper', 'bicarbonate'], days: 7, because: 'copper and bicarbonate do not mix' },
 ];
 
 export const meetingOf = (a: SprayCode, b: SprayCode): (typeof MEETINGS)[number] | undefined =>

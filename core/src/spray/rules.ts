@@ -7,7 +7,7 @@ import { meetingOf } from './limits.js';
 
 /** Who sprays last does it by then: the wait is reckoned from there. */
 const LATEST_HOUR = 21;
-const WAY_OUT = 'if it happened all the same, write why, and it is kept';
+const WAY_OUT = 'if it happened anyway, say why and it will be saved';
 
 /** Two sprays that must not meet, either before or after, are held up where they are written down. */
 export function meetingFaults(s: Spraying, others: readonly Spraying[], path: string): Fault[] {
@@ -19,7 +19,7 @@ export function meetingFaults(s: Spraying, others: readonly Spraying[], path: st
       return [
         {
           path: `${path}product`,
-          reason: `meets ${SPRAY_WORDS[o.product]} of ${METRIC_FORMAT.day(o.date)}: ${meeting.because}; ${meeting.days} days lie between them. ${capital(WAY_OUT)}`,
+          reason: `conflicts with ${SPRAY_WORDS[o.product]} of ${METRIC_FORMAT.day(o.date)}: ${meeting.because}; leave ${meeting.days} days between them. ${capital(WAY_OUT)}`,
         },
       ];
   }
@@ -39,7 +39,7 @@ export function waitFaults(
     ? [
         {
           path: `${path}date`,
-          reason: `${waiting.name ?? SPRAY_WORDS[waiting.product]} was sprayed on ${METRIC_FORMAT.day(waiting.date)}: by its label fruit is not picked before ${METRIC_FORMAT.day(pickFrom(waiting))}. Wash it, and do not eat it yet; ${WAY_OUT}`,
+          reason: `${waiting.name ?? SPRAY_WORDS[waiting.product]} was sprayed on ${METRIC_FORMAT.day(waiting.date)}: its label says not to pick before ${METRIC_FORMAT.day(pickFrom(waiting))}. Wash it, and do not eat it yet; ${WAY_OUT}`,
         },
       ]
     : [];

@@ -42,6 +42,6 @@ export function dealOut(list: readonly Wanting[], stock: number): Dealt {
 
 /** What serves where there is no cloth (common practice). */
 export const SUBSTITUTES = {
-  heat: 'an old sheet or net on canes, an umbrella, a board leant on the west side; pots go into the shade',
-  frost: 'an old sheet, buckets, cardboard boxes; off again in the morning. Pots go indoors',
+  heat: 'an old sheet or net on canes, an umbrella, or a board on the west side; move pots into the shade',
+  frost: 'an old sheet, buckets or cardboard boxes; remove them in the morning. Move pots indoors',
 } as const;

@@ -117,9 +117,9 @@ function kindFor({ crop, habit, stock }: SupportQuestion): { kind: SupportKind; 
 }
 
 export const SUPPORT_WORDS: Record<SupportKind, string> = {
-  string: 'a string from above, looped loosely at the foot',
+  string: 'a string from above, looped loosely at the base',
   stake: 'a stake',
   cage: 'a cage',
-  'small-cage': 'a small cage, before fruit weighs',
+  'small-cage': 'a small cage, before the fruit gets heavy',
   'small-stake': 'a short cane',
 };

@@ -27,7 +27,7 @@ export const unitsOf = (quantity: QuantityName): string[] => Object.keys(QUANTIT
 /** A value of a file in our unit. @throws RangeError where the unit is none of that quantity's */
 export function inOurs(quantity: QuantityName, unit: string, value: number): number {
   const row = (QUANTITIES[quantity] as Record<string, readonly [number, number]>)[unit];
-  if (!row) throw new RangeError(`${unit} is no unit of ${quantity}`);
+  if (!row) throw new RangeError(`${unit} is not a unit of ${quantity}`);
   // to the billionth: what binary fractions leave behind is no measurement
   return Number((value * row[0] + row[1]).toFixed(9));
 }

@@ -30,7 +30,7 @@ export function readRow(
     const text = mapped ? plainCell(cells[mapped.at] ?? '') : '';
     if (text === '') {
       if (column.otherwise !== undefined) values[column.field] = column.otherwise;
-      else if (column.needed) faults.push({ field: column.field, reason: 'is not given' });
+      else if (column.needed) faults.push({ field: column.field, reason: 'is missing' });
       continue;
     }
     const read = readCell(column, text, reading, mapped?.unit);
@@ -49,14 +49,14 @@ function readCell(
   switch (column.holds) {
     case 'day': {
       const value = readDay(text, reading.dateOrder);
-      return value === null ? { reason: `"${shown(text)}" is no day that exists, in the order chosen` } : { value };
+      return value === null ? { reason: `"${shown(text)}" is not a date that exists in the chosen order` } : { value };
     }
     case 'number':
     case 'whole': {
       const value = readNumber(text, reading.decimal);
-      if (value === null) return { reason: `"${shown(text)}" is no number` };
+      if (value === null) return { reason: `"${shown(text)}" is not a number` };
       if (column.holds === 'whole' && !Number.isInteger(value))
-        return { reason: `"${shown(text)}" is no whole number` };
+        return { reason: `"${shown(text)}" is not a whole number` };
       if (column.keptUnits) return { value: { amount: value, unit: unit ?? column.keptUnits[0]! } };
       return { value: column.quantity ? inOurs(column.quantity, unit ?? '', value) : value };
     }
@@ -64,7 +64,7 @@ function readCell(
       const value = text.toLowerCase().replaceAll(/[\s_]+/g, '-');
       return column.words?.includes(value)
         ? { value }
-        : { reason: `"${shown(text)}" is not known here: ${column.words?.join(', ') ?? ''}` };
+        : { reason: `"${shown(text)}" is not supported: ${column.words?.join(', ') ?? ''}` };
     }
     default:
       return { value: text };
@@ -78,12 +78,11 @@ export function readingFaults(table: TableName, reading: Reading): CellFault[] {
   const seen = new Set<string>();
   for (const { field, unit } of reading.columns) {
     const column = columns.find((c) => c.field === field);
-    if (!column) faults.push({ field, reason: 'is no column of this table' });
-    else if (seen.has(field)) faults.push({ field, reason: 'is given twice' });
-    else if (column.quantity && !isUnit(column, unit))
-      faults.push({ field, reason: 'needs a unit that is known here' });
+    if (!column) faults.push({ field, reason: 'is not a column of this table' });
+    else if (seen.has(field)) faults.push({ field, reason: 'is there twice' });
+    else if (column.quantity && !isUnit(column, unit)) faults.push({ field, reason: 'needs a supported unit' });
     else if (column.keptUnits && unit !== undefined && !column.keptUnits.includes(unit))
-      faults.push({ field, reason: 'needs a unit that is known here' });
+      faults.push({ field, reason: 'needs a supported unit' });
     seen.add(field);
   }
   for (const c of columns)

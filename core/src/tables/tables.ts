@@ -59,7 +59,7 @@ const element = (field: string, label: string, ...names: string[]): Column => ({
  */
 export const TABLES = {
   weather: {
-    label: 'Weather, day by day',
+    label: 'Daily weather',
     columns: [
       date,
       {
@@ -116,7 +116,7 @@ export const TABLES = {
       place,
       {
         field: 'litres',
-        label: 'Water for each plant',
+        label: 'Water per plant',
         holds: 'number',
         needed: true,
         quantity: 'water',
@@ -139,7 +139,7 @@ export const TABLES = {
       },
       {
         field: 'grams',
-        label: 'Amount for each plant',
+        label: 'Amount per plant',
         holds: 'number',
         needed: true,
         quantity: 'mass',

@@ -31,7 +31,7 @@ function reckoned(day: Day): number {
   const month = Number(day.slice(5, 7));
   const date = Number(day.slice(8));
   const most = month === 2 && !isLeap(year) ? 28 : (MONTH_DAYS[month - 1] ?? 0);
-  if (!SHAPE.test(day) || date < 1 || date > most) throw new RangeError(`not a calendar day: ${day}`);
+  if (!SHAPE.test(day) || date < 1 || date > most) throw new RangeError(`not a date: ${day}`);
   const y = month <= 2 ? year - 1 : year;
   const era = Math.floor(y / 400);
   const inYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + date - 1;
@@ -73,6 +73,6 @@ const DAYS_BEFORE = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as c
 export function dayOfYear(day: Day): number {
   const month = Number(day.slice(5, 7));
   const before = DAYS_BEFORE[month - 1];
-  if (before === undefined) throw new RangeError(`not a calendar day: ${day}`);
+  if (before === undefined) throw new RangeError(`not a date: ${day}`);
   return before + Number(day.slice(8)) + (month > 2 && isLeap(Number(day.slice(0, 4))) ? 1 : 0);
 }

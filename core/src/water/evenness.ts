@@ -25,4 +25,4 @@ const LITTLE = 0.45;
 
 /** How even the water was, in a word for a gardener; the number stands behind it. */
 export const evennessInWords = (evenness: number): string =>
-  evenness >= STEADY ? 'steady' : evenness >= LITTLE ? 'swings a little' : 'swings hard';
+  evenness >= STEADY ? 'steady' : evenness >= LITTLE ? 'varies a little' : 'varies a lot';

@@ -2,7 +2,7 @@
 
 /** Litres each plant gets from a run of `minutes` at `flowLPerH` shared by `plants`. */
 export function litresFromMinutes(minutes: number, flowLPerH: number, plants: number): number {
-  if (plants < 1) throw new RangeError('a run waters at least one plant');
+  if (plants < 1) throw new RangeError('a run must water at least one plant');
   return (minutes * flowLPerH) / 60 / plants;
 }
 

@@ -61,12 +61,12 @@ export function probeFault(c: Pick<PlantCase, 'records' | 'asOf'>): string | nul
   const list = c.records.soilChecks.filter((s) => s.by === 'probe' && s.date <= c.asOf);
   const last = list.slice(-STUCK_AFTER);
   if (last.length === STUCK_AFTER && last.every((s) => s.feel === last[0]!.feel))
-    return `the probe has said ${last[0]!.feel} ${STUCK_AFTER} times running: clean it, move it, and feel with a finger`;
+    return `the probe has shown ${last[0]!.feel} ${STUCK_AFTER} times in a row: clean it, move it, and check with a finger`;
   for (let i = list.length - 1; i > 0; i--) {
     const [a, b] = [list[i - 1]!, list[i]!];
     const came = [...c.records.watering.filter((w) => w.litres > 0), ...c.records.weather.filter((w) => w.rainMm >= 2)];
     if (a.feel === 'dry' && b.feel === 'wet' && !came.some((x) => x.date >= a.date && x.date <= b.date))
-      return 'the probe jumped from dry to wet with no water on record: feel with a finger, or record the watering';
+      return 'the probe jumped from dry to wet with no watering recorded: check with a finger, or record the watering';
   }
   return null;
 }

@@ -45,7 +45,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   if (!c.allowed) return { mm: 0, why: 'not a watering day' };
   const m = { ...morning, useMm: Math.max(0, morning.useMm * c.wait - (morning.zone.isPot ? 0 : c.rainMm)) };
   const due = missingMm(m) + m.useMm >= m.limitMm;
-  if (c.held === 'today' || (c.held && !due)) return { mm: 0, why: 'held back: the soil is to dry first' };
+  if (c.held === 'today' || (c.held && !due)) return { mm: 0, why: 'watering is paused: let the soil dry first' };
   if (c.held) return { mm: refillMm(m), morningMm: refillMm(m), why: 'dry again by then' };
   const ask = (now: Morning): number =>
     c.settling ? settlingMm(now, c.settling) : SCHOOL_STRATEGIES[rules.school](now);
@@ -59,10 +59,10 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   if (c.givenMm > 0) {
     // somebody has watered today; only what is clearly missing is asked for
     if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: 'watered today' };
-    return { mm: rest, morningMm, laterMm: Math.min(rest, secondMm), why: 'more than was given is missing' };
+    return { mm: rest, morningMm, laterMm: Math.min(rest, secondMm), why: 'it is still short after that watering' };
   }
   const laterMm = secondMm;
-  if (urgent) return { mm, morningMm, laterMm, why: 'close to wilting: sooner than the rhythm has it' };
+  if (urgent) return { mm, morningMm, laterMm, why: 'close to wilting: earlier than the usual interval' };
   if (mm > 0)
     return {
       mm,
@@ -75,7 +75,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
           : whyDue(rules.school, SCHOOL_STRATEGIES[rules.school]({ ...m, useMm: 0 }) > 0),
     };
   const rainDoes = c.rainMm > 2 && ask({ ...m, useMm: morning.useMm * c.wait }) > 0;
-  return { mm: 0, why: rainDoes ? 'rain is expected to do it' : '' };
+  return { mm: 0, why: rainDoes ? 'rain is forecast to do it' : '' };
 }
 
 /** A part of an order, in the order in which they are added up. */

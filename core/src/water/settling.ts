@@ -33,5 +33,5 @@ export function settlingMm(m: Morning, settling: Settling): number {
 
 export const SETTLING_WHY: Record<Settling, string> = {
   daily: 'new roots are still in their plug: a little every day',
-  'every-other': 'weaned: every second day while new leaves show',
+  'every-other': 'weaning: every second day while new leaves show',
 };

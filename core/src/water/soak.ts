@@ -61,6 +61,6 @@ export function soakSteps(
 
 /** Flow from a bucket test, litres an hour: seconds to fill so many litres. */
 export function flowFromBucket(litres: number, seconds: number): number {
-  if (!(litres > 0) || !(seconds > 0)) throw new RangeError('a bucket test has litres and seconds above 0');
+  if (!(litres > 0) || !(seconds > 0)) throw new RangeError('a bucket test needs litres and seconds above 0');
   return (litres / seconds) * 3600;
 }

@@ -44,6 +44,6 @@ export function makeWatering(place: WateredPlace, entry: WateringEntry): Waterin
 }
 
 function litresIn({ flowLPerH, plants }: WateredPlace, minutes: number): number {
-  if (!flowLPerH) throw new FlowNotKnown('minutes need a place whose flow is known');
+  if (!flowLPerH) throw new FlowNotKnown('minutes need a bed or pot with a known flow');
   return roundTo(litresFromMinutes(minutes, flowLPerH, Math.max(1, plants)), 3);
 }

@@ -8,13 +8,13 @@ import type { Steadiness, WhatIf } from './what-if.js';
  * in reach is left: a quarter would be used".
  */
 export function whyWatered(next: PlannedWatering, asOf: Day, foreseen: boolean, f: Formatter): string {
-  const left = `about ${Math.round(next.left * 100)} % of the water in reach`;
+  const left = `about ${Math.round(next.left * 100)} % of its water`;
   if (next.date === asOf) {
-    const tonight = next.tonight === null ? '' : `, by tonight ${Math.round(next.tonight * 100)} %`;
+    const tonight = next.tonight === null ? '' : `, ${Math.round(next.tonight * 100)} % by tonight`;
     return `this morning ${left} was left${tonight}: ${next.why}`;
   }
-  const unless = foreseen ? '' : ', if the days stay as they were';
-  return `by the morning of ${f.day(next.date)} ${left} is left${unless}: ${next.why}`;
+  const unless = foreseen ? '' : ', if the weather stays the same';
+  return `by the morning of ${f.day(next.date)} ${left} will be left${unless}: ${next.why}`;
 }
 
 /** More often than this is told as times a week, days. */
@@ -39,5 +39,5 @@ export function whatIfInWords(now: Steadiness, change: WhatIf, f: Formatter): st
   const less = Math.abs(litres[1]! - litres[0]!) > SAME_WATER * Math.max(litres[0]!, litres[1]!);
   const often = was === would ? `watered ${was}, as now` : `watered ${would} instead of ${was}`;
   const water = less ? `${f.litres(litres[1]!)} a week instead of ${f.litres(litres[0]!)}` : 'as much water as now';
-  return was === would && !less ? `${changed} it would be watered as now.` : `${changed}: ${often}, ${water}.`;
+  return was === would && !less ? `${changed} watering would stay as it is.` : `${changed}: ${often}, ${water}.`;
 }

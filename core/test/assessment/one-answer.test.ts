@@ -103,7 +103,7 @@ describe('what the records could not say', () => {
   test('no watering on record is not none given: it is asked for, and not called a cause', () => {
     const unwatered = reportOn(aCase({ place: pot, observations: [seen('fruit-blossom-end-dark')] }));
     expect(unwatered.notKnown).toContainEqual(
-      expect.stringMatching(/^no watering is on record, so its water is not known: feel the soil/),
+      expect.stringMatching(/^no watering is on record, so its water is unknown: check the soil/),
     );
     const recorded = notKnown({ records: { watering: everyNDays(2, 3) } });
     expect(recorded.join()).not.toContain('no watering is on record');

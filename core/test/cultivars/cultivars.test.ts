@@ -43,6 +43,6 @@ test('a bush of hot tomato, twenty days to ripeness, letters of the other crop: 
   expect(() => checked(Cultivar, { name: 'x', crop: 'tomato', daysToMaturity: 20 })).toThrow();
   expect(cultivarFaults({ name: 'x', crop: 'tomato', type: 'hot' })).toHaveLength(1);
   expect(cultivarFaults({ name: 'x', crop: 'pepper', letters: 'TYLCV' })).toEqual([
-    { path: 'letters', reason: 'TYLCV stands for yellow leaf curl virus, which a pepper does not get' },
+    { path: 'letters', reason: 'TYLCV means yellow leaf curl virus, which does not affect a pepper' },
   ]);
 });

@@ -194,7 +194,7 @@ test('records alone never make a finding: a bone-dry pot whose leaves nobody cal
 
 test('with no sign there is no disease, and with too little the answer is a question first', () => {
   expect(lead(aCase()).r).toMatchObject({
-    headline: 'Nothing was reported.',
+    headline: 'No problems recorded.',
     diagnosis: [],
     remedies: [],
     nextChecks: [],

@@ -109,7 +109,7 @@ describe('from first blush on (handbook: saves them from heat, splitting, birds)
     expect(ask({ pecked: true })).toEqual({ because: 'birds' });
     expect(ask({ crop: 'pepper', pecked: true })).toBeNull();
     for (const b of [ask({ pecked: true })!, ask({ ahead: [day(1, { tMaxC: 34 })] })!])
-      expect(blushInWords(b, METRIC_FORMAT)).toMatch(/Pick all that shows the first blush: it ripens indoors\.$/);
+      expect(blushInWords(b, METRIC_FORMAT)).toMatch(/Pick everything at first blush: it ripens indoors\.$/);
   });
 });
 

@@ -51,13 +51,13 @@ test('three against three are too few to tell, whatever comes out; four against 
 
 test('said in words, with the count', () => {
   expect(trialInWords({ hit: 0, of: 3 }, { hit: 3, of: 3 }, 'dark ends')).toMatch(
-    /^dark ends: 0 of 3 with the change, 3 of 3 without\. Too few plants to tell/,
+    /^dark ends: 0 of 3 with with the change, 3 of 3 without\. Too few plants to tell/,
   );
   expect(trialInWords({ hit: 0, of: 4 }, { hit: 4, of: 4 }, 'dark ends')).toMatch(
-    /Fewer with the change; chance alone would do this about one time in 35/,
+    /Fewer with with the change; chance alone would do this about one time in 35/,
   );
   expect(trialInWords({ hit: 2, of: 5 }, { hit: 3, of: 5 }, 'dark ends')).toMatch(
-    /No difference shown: chance alone would do this as often as not/,
+    /No difference found: chance alone would do this half of the time/,
   );
 });
 
@@ -78,7 +78,7 @@ test('a rate lies between its prior and what was counted, and moves towards the 
     expect(all).toBeLessThan(1);
     expect(rateOf(n + 1, n + 1).shrunk).toBeGreaterThan(all);
   }
-  expect(rateInWords(rateOf(4, 5))).toBe('better in 4 of 5 here');
+  expect(rateInWords(rateOf(4, 5))).toBe('better 4 of 5 times here');
 });
 
 test('the order shifts only where there are enough cases and the difference is clear, and never across a step', () => {

@@ -113,7 +113,12 @@ test.each([
   ['heat', { hottest: { day: addDays(ASOF, 1), tMaxC: 33 } }, addDays(ASOF, 2), /33 °C is expected/],
   ['dry', { left: 0.1 }, addDays(ASOF, 2), /Water first/],
   ['wet', { wet: true }, addDays(ASOF, 1), /stand in water/],
-  ['paused', { paused: { until: addDays(ASOF, 12), because: 'burnt by feed' } }, addDays(ASOF, 12), /burnt by feed/],
+  [
+    'paused',
+    { paused: { until: addDays(ASOF, 12), because: 'fertiliser burn' } },
+    addDays(ASOF, 12),
+    /fertiliser burn/,
+  ],
   ['nitrogen', { fed: [fed(6, { n: 20, grams: 20 })] }, addDays(ASOF, 24), /4 g of nitrogen in 30 days/],
 ] as const)('held by %s, until a day and with the reason', (kind, more, until, words) => {
   const plan = feedPlan(q(more));

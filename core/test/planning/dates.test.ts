@@ -161,11 +161,11 @@ describe('each date opens to how it came about', () => {
     expect(how(q(), what)).toContain(`${told}: `);
   });
   test('late seedlings by their sowing, a second crop by the frost, and a garden without frost by the time of year', () => {
-    expect(how(q({ sownOn: '2026-05-10' }), 'plant-out')).toBe('Raised no sooner than 42 days after sowing, 10 May.');
+    expect(how(q({ sownOn: '2026-05-10' }), 'plant-out')).toBe('Not earlier than 42 days after sowing, 10 May.');
     expect(how(q({ sownOn: '2026-03-05' }), 'plant-out')).toContain('after the last frost');
     expect(how(q({ second: true }), 'plant-out')).toContain('89 to 99 days before the first frost, 28 October');
     expect(how(q({ garden: { latitude: 45 } }), 'plant-out')).toContain('No frost day is known here');
-    expect(how(q({ plantedOn: '2026-05-06' }), 'plant-out')).toBe('It is written down: 6 May.');
+    expect(how(q({ plantedOn: '2026-05-06' }), 'plant-out')).toBe('Recorded: 6 May.');
   });
   test('by warmth: what it has had and what a day brings, in shares, so that they need no unit', () => {
     const weather = Array.from({ length: 40 }, (_, i) => ({

@@ -58,7 +58,7 @@ describe('rotation (handbook: never the year after; better three years in betwee
     const pot = { kind: 'container' as const, history: [grew(2025)] };
     const r = rotationOf({ place: pot, year: 2026, shields: [] });
     expect(r.verdict).toBe('free');
-    expect(rotationInWords(r, pot, 'pepper')).toContain('fresh mix');
+    expect(rotationInWords(r, pot, 'pepper')).toContain('fresh potting mix');
     expect(
       rotationOf({ place: { ...pot, history: [grew(2025, ['root-knot-nematodes'])] }, year: 2026, shields: [] })
         .verdict,

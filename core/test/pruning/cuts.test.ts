@@ -135,7 +135,7 @@ test.each([
 
 test('where leaf is scarce long leaves are halved rather than taken; without a height only what is seen is cut', () => {
   expect(cutsInWords(cutPlan(q({ touchesSoil: true, leafScarce: true })).cuts)).toMatch(
-    /2 leaves that touch the soil, halved rather than taken/,
+    /2 leaves that touch the soil, shortened by half instead of removed/,
   );
   expect(cutPlan(q({ heightM: null }))).toMatchObject({ cuts: [], clearToM: null });
   expect(cutPlan(q({ heightM: null, touchesSoil: true })).cuts).toMatchObject([{ kind: 'touching' }]);

@@ -37,12 +37,12 @@ const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
   spray: [{ date: ASOF, product: 'broad-insecticide' }, 'Sprayed: broad insecticide'],
   picking: [
     { date: ASOF, count: 6, grams: 700, state: 'split', use: 'sauce', ripeness: 'blush' },
-    'Picked 6, 700 g, split, at the blush, for sauce',
+    'Picked 6, 700 g, split, at first blush, for sauce',
   ],
   'soil-warmth': [{ date: ASOF, celsius: 15.5 }, 'Soil 16 °C'],
   event: [{ date: ASOF, what: 'strong-wind' }, 'Strong wind'],
   'pot-weight': [{ date: ASOF, kg: 9.8, state: 'drained' }, 'Pot weighs 9.8 kg, drained'],
-  'rain-gauge': [{ date: ASOF, rainMm: 12 }, 'Own gauge: 12 mm'],
+  'rain-gauge': [{ date: ASOF, rainMm: 12 }, 'Rain gauge: 12 mm'],
   'truss-count': [{ date: ASOF, truss: 2, flowers: 3, fruit: 5 }, 'Truss 2: 3 flowers, 5 fruit set (63 %)'],
   neighbour: [{ date: ASOF, what: 'weeds', did: 'laid-as-mulch' }, 'Weeds laid as mulch'],
   inspection: [
@@ -54,7 +54,7 @@ const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
         { sign: 'leaf-wilt', present: false },
       ],
     },
-    'Seen: dark patch at the bottom (4 of 11); not seen: limp and hanging',
+    'Seen: dark patch at the bottom (4 of 11); not seen: drooping leaves',
   ],
 };
 const kinds = RECORD_KIND_CODES.map((kind) => [kind] as const);
@@ -128,7 +128,7 @@ describe('the registry of record kinds', () => {
   test('a line is told in the gardener’s own units', () => {
     const us = formatterFor({ temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
     const plain = (kind: RecordKind) => describeRecord(kind, EXAMPLES[kind][0], us).replaceAll('\u00a0', ' ');
-    expect(plain('watering')).toMatch(/^Watered, 0\.79 US gal a plant/);
+    expect(plain('watering')).toMatch(/^Watered, 0\.79 US gal per plant/);
     expect(plain('soil-check')).toBe('Soil felt dry at 2 in');
     expect(plain('feeding')).toMatch(/^Fed 0\.71 oz/);
     expect(plain('pot-weight')).toMatch(/22 lb/);

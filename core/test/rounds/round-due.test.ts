@@ -121,10 +121,12 @@ test('it opens where the reason, the open trouble and the season point, from the
 test('each reason in half a line', () => {
   const say = (r: Parameters<typeof roundReasonInWords>[0]) =>
     roundReasonInWords(r, ASOF, METRIC_FORMAT).replaceAll('\u00a0', ' ');
-  expect(say({ kind: 'wet', days: 3, until: day(1) })).toBe('3 wet days on end, until 17 July');
-  expect(say({ kind: 'home', days: 1, until: day(1) })).toBe('you were away for 1 day, until 17 July: pots first');
-  expect(say({ kind: 'rhythm', lastOn: day(9) })).toBe('last looked at 9 days ago');
+  expect(say({ kind: 'wet', days: 3, until: day(1) })).toBe('3 wet days in a row, until 17 July');
+  expect(say({ kind: 'home', days: 1, until: day(1) })).toBe(
+    'you were away for 1 day, until 17 July: check the pots first',
+  );
+  expect(say({ kind: 'rhythm', lastOn: day(9) })).toBe('last looked over 9 days ago');
   expect(say({ kind: 'rhythm', lastOn: null })).toMatch(/nobody has written down/);
-  expect(say({ kind: 'frost', on: day(1), lowestC: 2 })).toBe('the night to 17 July fell to 2 °C');
+  expect(say({ kind: 'frost', on: day(1), lowestC: 2 })).toBe('the night to 17 July dropped to 2 °C');
   expect(say({ kind: 'storm', on: ASOF, windMs: 12 })).toMatch(/is expected today/);
 });

@@ -15,7 +15,7 @@ const courses = (...counts: [number, number | null][]) =>
 
 test('two, three, nine yellow leaves in two weeks: rising, faster than ageing', () => {
   const [trend] = trendsOf(counted('leaf-yellow-slow-few', [14, 2], [7, 3], [0, 9]), ASOF);
-  expect(trendInWords(trend!)).toMatch(/: 2, 3, 9 in 14 days: rising, faster than ageing$/);
+  expect(trendInWords(trend!)).toMatch(/: 2, 3, 9 in 14 days: rising, faster than normal ageing$/);
 });
 test('ageing gives up about two a week: four more in two weeks are no alarm, five are', () => {
   expect(trendsOf(counted('leaf-yellow-slow-few', [14, 2], [7, 4], [0, 6]), ASOF)[0]!.fasterThanAgeing).toBeUndefined();

@@ -208,14 +208,14 @@ describe('in words', () => {
   test('amounts and days as the gardener reads them, with the caution at the act', () => {
     const us = formatterFor({ ...METRIC, temperature: 'F', volume: 'gal-us', area: 'ft2' }, 'MMMM d');
     expect(plain(spellInWords(heat, TODAY, METRIC_FORMAT))).toBe(
-      '32 °C or more is expected from 20 July to 22 July, up to 36 °C',
+      '32 °C or more is forecast from 20 July to 22 July, up to 36 °C',
     );
-    expect(plain(spellInWords(heat, TODAY, us))).toBe('90 °F or more is expected from July 20 to July 22, up to 97 °F');
+    expect(plain(spellInWords(heat, TODAY, us))).toBe('90 °F or more is forecast from July 20 to July 22, up to 97 °F');
     expect(plain(spellInWords(frost, TODAY, METRIC_FORMAT))).toMatch(
-      /^down to .1 °C is expected at dawn on 20 July: frost may form on the ground; cover on the evening before$/,
+      /^down to .1 °C is expected at dawn on 20 July: frost may form on ground; cover on the evening before$/,
     );
     expect(plain(spellInWords({ ...heat, to: heat.from, extremeC: 38 }, TODAY, METRIC_FORMAT))).toBe(
-      '32 °C or more is expected on 20 July, up to 38 °C',
+      '32 °C or more is forecast on 20 July, up to 38 °C',
     );
     expect(actInWords({ act: 'shade', areaM2: 2, side: 'north' }, METRIC_FORMAT)).toMatchObject({
       text: expect.stringContaining('west and north side') as string,

@@ -45,15 +45,15 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
     expect(settingOutGate(q({ weather: [], soil: { celsius: 12 } })).verdict.go).toBe('wait');
     expect(gateInWords(unknown, METRIC_FORMAT)).toMatch(/nobody knows: soil\. A thermometer/);
     expect(unknown.rows.map((r) => gateRowInWords(r, METRIC_FORMAT)).slice(0, 2)).toEqual([
-      'Hardened off: nothing is written down',
-      'Soil: nobody knows',
+      'Hardened off: nothing recorded',
+      'Soil: unknown',
     ]);
   });
   test.each([
     ['a soil of 15.9 °C', { soil: { celsius: 15.9 } }, 'soil'],
     ['not hardened', { hardened: false }, 'hardened'],
     ['frost in the forecast', { weather: [...days(0, 3, 11, 22), ...days(4, 4, 3, 18)] }, 'frost'],
-    ['the last frost is still to come', { lastFrost: TODAY }, 'frost'],
+    ['the last frost is in the future', { lastFrost: TODAY }, 'frost'],
   ])('%s: wait', (_, more, check) => {
     const gate = settingOutGate(q(more));
     expect(gate.verdict.go).toBe('wait');
@@ -75,7 +75,7 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
   test('it says until when: the first day from which all holds', () => {
     const gate = settingOutGate(q({ soil: { celsius: 20 }, weather: [...days(0, 2, 2, 15), ...days(3, 9, 12, 23)] }));
     expect(gate.verdict).toEqual({ go: 'wait', until: addDays(TODAY, 3) });
-    expect(gateInWords(gate, METRIC_FORMAT)).toMatch(/^Wait until 7 May: .*last frost.* A week later costs about/);
+    expect(gateInWords(gate, METRIC_FORMAT)).toMatch(/^Wait until 7 May: .*last frost date.* A week later costs about/);
     expect(settingOutGate(q({ weather: days(0, 9, 2, 14) })).verdict).toEqual({ go: 'wait', until: null });
     // the soil warms with the air, a tenth of the way a day: 15.5 °C under days of 19 °C
     const warming = settingOutGate(q({ soil: { celsius: 15.5 }, weather: days(0, 9, 13, 25) }));
@@ -109,8 +109,8 @@ describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, th
     const sun = HARDENING_STEPS.map((s) => s.sunH);
     expect(sun).toEqual([...sun].sort((a, b) => a - b));
     expect([stepInWords(HARDENING_STEPS[0]!), stepInWords(HARDENING_STEPS[4]!)]).toEqual([
-      '1 hour in shade, out of the wind',
-      '3 hours in shade and 2 hours of sun',
+      '1 hour in the shade, out of the wind',
+      '3 hours in the shade and 2 hours in the sun',
     ]);
   });
   test('cold nights and strong wind pause it by themselves, and it goes on where it was', () => {

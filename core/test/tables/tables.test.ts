@@ -147,17 +147,17 @@ describe('a row', () => {
       faults: [],
     });
     expect(readRow('watering', reading, ['7/18/2026', 'Red', '', 'Drip']).faults).toEqual([
-      { field: 'litres', reason: 'is not given' },
+      { field: 'litres', reason: 'is missing' },
     ]);
     const { faults } = readRow('watering', reading, ['31/31/2026', 'Red', 'much', 'by hose']);
     expect(faults.map((f) => f.field)).toEqual(['date', 'litres', 'how']);
-    expect(faults[1]!.reason).toBe('"much" is no number');
+    expect(faults[1]!.reason).toBe('"much" is not a number');
   });
 
   test('rain that nobody wrote down is not nought', () => {
     const weather = guessReading(['date', 'tmin', 'tmax', 'prcp'], [], 'weather');
     expect(readRow('weather', weather, ['2026-07-18', '12', '25', '']).faults).toEqual([
-      { field: 'rainMm', reason: 'is not given' },
+      { field: 'rainMm', reason: 'is missing' },
     ]);
     expect(readRow('weather', weather, ['2026-07-18', '12', '25', '0']).values.rainMm).toBe(0);
   });

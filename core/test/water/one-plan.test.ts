@@ -104,7 +104,7 @@ describe('day by day', () => {
     const asked = (left: number, more: Partial<PlanRules> = {}) =>
       planWeek(aCase({ place: bed }), start(left), days(14), rules({ school: 'deep', ...more })).days[0]!;
     expect(asked(0.5).litres).toBe(0);
-    expect(asked(0.1)).toMatchObject({ why: 'close to wilting: sooner than the rhythm has it' });
+    expect(asked(0.1)).toMatchObject({ why: 'close to wilting: earlier than the usual interval' });
     expect(asked(0.1).litres).toBeGreaterThan(5);
     expect(asked(0.1, { allowedDays: [(weekday(ASOF) + 3) % 7] }).litres).toBe(0);
   });
@@ -186,7 +186,7 @@ describe('the plan of a place', () => {
     const all = plants.map((p) => ({ ...p, held: true }));
     const [held] = planPlace('bed', by, all, []).pours;
     expect(held).toMatchObject({ plantIds: ['a', 'b', 'soaked'], leftOutIds: [] });
-    expect(held!.plan!.days[0]).toMatchObject({ litres: 0, why: 'held back: the soil is to dry first' });
+    expect(held!.plan!.days[0]).toMatchObject({ litres: 0, why: 'watering is paused: let the soil dry first' });
     expect(pourOf(planPlace('bed', by, plants, []), 'soaked')!.id).toBe('bed');
   });
 

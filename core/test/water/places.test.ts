@@ -25,7 +25,7 @@ describe('a plant in a pot is an island', () => {
   const litres = (heightM: number, etoMm: number, seasonDay: number) =>
     etoMm * leafCoefficient('tomato', seasonDay, heightM) * coveredM2('tomato', heightM);
   test.each([
-    ['60 cm at ETo 6, about a litre', 0.6, 6, 35, 0.8, 1.2],
+    ['60 cm at ETo 6, about per litre', 0.6, 6, 35, 0.8, 1.2],
     ['young', 0.4, 5, 20, 0.3, 0.6],
     ['in flower', 0.75, 5, 50, 1, 1.5],
     ['in full fruit on a warm day', 1.6, 6.5, 85, 2, 4],

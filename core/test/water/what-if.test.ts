@@ -59,7 +59,7 @@ describe('in words', () => {
     expect(told({ litresPerWeek: 9 })).toBe(
       'With 6 cm of mulch: watered 2 times a week, as now, 9 L a week instead of 10 L.',
     );
-    expect(told({ litresPerWeek: 9.7, daysBetween: 3.1 })).toBe('With 6 cm of mulch it would be watered as now.');
+    expect(told({ litresPerWeek: 9.7, daysBetween: 3.1 })).toBe('With 6 cm of mulch watering would stay as it is.');
     expect(told({ daysBetween: 5 }, formatterFor({ ...METRIC, length: 'in' }))).toContain('With 2.4 in of mulch');
   });
 });
@@ -72,6 +72,6 @@ test('a watering says whether the water easily had would be used up, or is', () 
       [{ date: ASOF, tMinC: 18, tMaxC: 34, rainMm: 0 }],
       { school: 'by-need', how: 'base', flowLPerH: null },
     ).days[0]!.why;
-  expect(why(0.85)).toBe('the water easily had would be used up');
-  expect(why(0.3)).toBe('the water easily had is used up');
+  expect(why(0.85)).toBe('it would soon go short');
+  expect(why(0.3)).toBe('it will soon go short');
 });

@@ -21,7 +21,7 @@ export interface Caller {
 @Injectable()
 export class AccountsService {
   /** verified against when no such account exists, so that both answers take as long */
-  private readonly decoy = hash('nobody has this password');
+  private readonly decoy = hash('no account has this password');
 
   constructor(
     @InjectRepository(AccountEntity) private readonly accounts: Repository<AccountEntity>,
@@ -61,13 +61,13 @@ export class AccountsService {
         expiresAt: MoreThan(this.clock.now()),
       }));
     if (!asked && (await this.accounts.count()) > 0)
-      throw new ForbiddenException('New accounts are made here by invitation only. Ask somebody who keeps a garden.');
+      throw new ForbiddenException('New accounts are by invitation only. Ask a garden’s manager for one.');
   }
 
   private async again(account: AccountEntity, password: string): Promise<Me> {
     await this.tries.take('account', account.email);
     if (!(await verify(account.passwordHash, password)))
-      throw new ConflictException('There is an account with this e-mail already.');
+      throw new ConflictException('An account with this e-mail already exists.');
     await this.tries.giveBack('account', account.email);
     return this.me(account);
   }
@@ -84,7 +84,8 @@ export class AccountsService {
         ] as const);
     for (const [what, key] of limits) await this.tries.take(what, key);
     const right = await verify(account?.passwordHash ?? (await this.decoy), input.password);
-    if (!account || !right) throw new UnauthorizedException('E-mail and password do not belong together.');
+    if (!account || !right)
+      throw new UnauthorizedException('E-mail or password is not right. Try again, or reset your password.');
     for (const [what, key] of limits) await this.tries.giveBack(what, key);
     return this.me(account);
   }
@@ -103,7 +104,8 @@ export class AccountsService {
   async withPassword(id: string, password: string): Promise<AccountEntity> {
     const account = await this.accounts.findOneByOrFail({ id });
     await this.tries.take('account', account.email);
-    if (!(await verify(account.passwordHash, password))) throw new ForbiddenException('This is not your password.');
+    if (!(await verify(account.passwordHash, password)))
+      throw new ForbiddenException('That is not your current password.');
     await this.tries.giveBack('account', account.email);
     return account;
   }

@@ -52,13 +52,13 @@ export class PasswordsService {
     });
     this.mail.send(
       account.email,
-      'A new password',
-      `Somebody, we hope you, asked for a new password for your account at Candid Leaf.
+      'Reset your password',
+      `Someone asked to reset the password of your Candid Leaf account.
 
-Choose it here, within an hour:
+Choose a new one here within an hour:
 ${this.mail.linkTo('/new-password', secret)}
 
-If it was not you, do nothing: your password stays as it is.
+If it was not you, do nothing: your password stays the same.
 `,
     );
   }
@@ -70,7 +70,7 @@ If it was not you, do nothing: your password stays as it is.
     await inTransaction(this.db, async (m) => {
       const link = await m.findOne(PasswordLinkEntity, { where: { secretHash }, lock: { mode: 'pessimistic_write' } });
       if (!link || link.expiresAt <= this.clock.now())
-        throw badRequest([{ path: 'secret', reason: 'has been used, or is too old: ask for a new one' }]);
+        throw badRequest([{ path: 'secret', reason: 'was already used, or has expired: ask for a new one' }]);
       await this.set(m, link.accountId, passwordHash);
     });
   }

@@ -70,7 +70,7 @@ const cut = (key: string): string => key.slice(0, 220);
 function tooMany(state: RateLimiterRes): HttpException {
   const retryAfterS = Math.max(1, Math.ceil(state.msBeforeNext / 1000));
   return new HttpException(
-    { message: `Too many tries. Wait ${Math.ceil(retryAfterS / 60)} minutes.`, retryAfterS },
+    { message: `Too many attempts. Wait ${Math.ceil(retryAfterS / 60)} minutes.`, retryAfterS },
     HttpStatus.TOO_MANY_REQUESTS,
   );
 }

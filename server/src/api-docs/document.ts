@@ -41,12 +41,12 @@ export function apiDocument(app: NestExpressApplication, version: string): OpenA
   const info = new DocumentBuilder()
     .setTitle('Candid Leaf')
     .setDescription(
-      'What the page asks, a script may ask too, with a key to one garden. Amounts are metric and days are the garden’s own; every write carries an id that you make, so sending it twice does it once.',
+      'A script can use every request of the page, with a key to one garden. Amounts are metric and dates are the garden’s own. Each write carries an id that you make, so sending it twice does it once.',
     )
     .setVersion(version)
     .setLicense('MIT', '')
     .addBearerAuth(
-      { type: 'http', scheme: 'bearer', description: 'A key to one garden, made under People and keys.' },
+      { type: 'http', scheme: 'bearer', description: 'A key to one garden, made under People and access.' },
       'key',
     )
     .addCookieAuth('candid-leaf', { type: 'apiKey', in: 'cookie' }, 'session')
@@ -89,14 +89,14 @@ function describe(
   operation.operationId = id.replace(' ', '.').replace('Controller', '');
   operation.tags = [id.split('Controller')[0] ?? ''];
   operation.summary = open
-    ? 'Open to anybody.'
-    : `${inGarden ? `For who may ${role}` : 'For whoever is signed in'}${keys ? '' : '; not for keys'}.`;
+    ? 'Open to anyone.'
+    : `${inGarden ? `For who may ${role}` : 'For anyone signed in'}${keys ? '' : '; not for keys'}.`;
   operation.security = open ? [] : [{ session: [] }, ...(keys ? [{ key: [] }] : [])];
   const file = FILES[id];
   if (file)
     operation.requestBody = { required: true, content: { [file]: { schema: { type: 'string', format: 'binary' } } } };
-  if (!open) operation.responses['401'] ??= { description: 'Neither signed in nor a key that opens.' };
-  if (inGarden) operation.responses['403'] ??= { description: 'The role does not reach.' };
+  if (!open) operation.responses['401'] ??= { description: 'Not signed in, or the key does not work.' };
+  if (inGarden) operation.responses['403'] ??= { description: 'Your role does not allow this.' };
   if (operation.requestBody) operation.responses['400'] ??= { description: 'What is wrong, field by field.' };
 }
 

@@ -45,7 +45,7 @@ function fields(name: string, schema: Schema): string {
       `<tr><th scope="row"><code>${escape(field)}</code></th><td>${wordsOf(s)}</td><td>${must.has(field) ? 'needed' : ''}</td></tr>`,
   );
   return `<section><h3 id="${escape(name)}">${escape(name)}</h3>${
-    rows.length > 0 ? `<table><tbody>${rows.join('')}</tbody></table>` : '<p>No fields of its own.</p>'
+    rows.length > 0 ? `<table><tbody>${rows.join('')}</tbody></table>` : '<p>No fields.</p>'
   }</section>`;
 }
 
@@ -57,7 +57,7 @@ function one(method: string, path: string, operation: Operation): string {
   const asks = (operation.parameters ?? []).flatMap((p) => ('name' in p && p.in === 'query' ? [p.name] : []));
   return `<li><p><code><b>${method.toUpperCase()}</b> ${escape(path)}</code></p><p>${escape(operation.summary ?? '')}${
     takes.length > 0 ? ` Takes ${takes.join(' or ')}.` : ''
-  }${asks.length > 0 ? ` May be asked with ${asks.map((a) => `<code>${escape(a)}</code>`).join(', ')}.` : ''}</p></li>`;
+  }${asks.length > 0 ? ` Can be queried with ${asks.map((a) => `<code>${escape(a)}</code>`).join(', ')}.` : ''}</p></li>`;
 }
 
 const STYLE = `:root{color-scheme:light dark}body{font:1.05rem/1.5 system-ui,sans-serif;max-width:62rem;margin:0 auto;padding:1.5rem}
@@ -81,11 +81,11 @@ export function apiPage(document: OpenAPIObject): string {
   const shapes = Object.entries(document.components?.schemas ?? {}).map(([name, s]) => fields(name, s as Schema));
   const { title, description = '', version } = document.info;
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1">
-<title>${escape(title)}: what can be asked</title><style>${STYLE}</style></head><body><main>
-<h1>${escape(title)}: what can be asked</h1><p>${escape(description)}</p>
-<p>Version ${escape(version)}. The same as a document for programs: <a href="/api/openapi.json">/api/openapi.json</a> (OpenAPI).</p>
+<title>${escape(title)}: API</title><style>${STYLE}</style></head><body><main>
+<h1>${escape(title)}: API</h1><p>${escape(description)}</p>
+<p>Version ${escape(version)}. The same as OpenAPI, for programs: <a href="/api/openapi.json">/api/openapi.json</a>.</p>
 ${routes.join('\n')}
-<h2>What is taken</h2><p>What is not listed is refused.</p>
+<h2>Request bodies</h2><p>Fields that are not listed are refused.</p>
 ${shapes.join('\n')}
 </main></body></html>`;
 }

@@ -19,7 +19,7 @@ export async function openMigrated(options: DataSourceOptions & { url: string })
     );
     if (Number(rows[0]?.mine) !== 1)
       throw new Error(
-        `Another process has been changing the tables for ${PATIENCE_S} seconds. Start again when it is through.`,
+        `Another process has been changing the tables for ${PATIENCE_S} seconds. Start again once it has finished.`,
       );
     await source.initialize();
     await source.runMigrations({ transaction: 'none' });

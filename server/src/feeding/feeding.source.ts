@@ -16,7 +16,7 @@ import { TreatmentsService } from '../treatments/treatments.service.js';
 
 /** For a place, and for each plant of it (judgement). */
 const MINUTES = { place: 3, plant: 1 } as const;
-const CAUTIONS = ['On damp soil, not in the heat.', 'The label decides; more is not better.'];
+const CAUTIONS = ['On damp soil, not in heat.', 'Always follow the label; more is not better.'];
 
 /** Plants of one place that are fed alike, on one day. */
 interface Group {
@@ -145,7 +145,7 @@ function taskFor(s: GardenSnapshot, g: Group): Task {
     placeId: place.id,
     plantIds: plants.map((p) => p.id),
     title: `Feed: ${all ? place.name : plants.map((p) => p.name).join(', ')}`,
-    where: feed ? feed.product.name : 'No feed in the shed is allowed by your own rule',
+    where: feed ? feed.product.name : 'No feed in the shed is allowed by your organic-only rule',
     why: feedInWords({ ...plan, hold: null }, s.today, s.format),
     dueOn: plan.on,
     minutes: MINUTES.place + MINUTES.plant * plants.length,
@@ -170,7 +170,7 @@ function lookTask(
     id: `${place.id}:${plant.id}:look`,
     plantId: plant.id,
     placeId: place.id,
-    title: `Look at the new leaves: ${plant.name}`,
+    title: `Check the new leaves: ${plant.name}`,
     where: place.name,
     why: feedInWords(plan, s.today, s.format),
     dueOn: plan.on,

@@ -39,9 +39,9 @@ interface KeyRow {
 
 /** What is said to a role that does not reach. */
 const TOO_FAR: Record<Role, string> = {
-  look: 'This is not open to you.',
-  record: 'You may look at this garden, and not record in it. Whoever keeps it can change that.',
-  keep: 'This is for those who keep this garden.',
+  look: 'You don’t have access to this.',
+  record: 'You can view this garden but not record in it. Ask a manager to give you more access.',
+  keep: 'Only the garden’s managers can do this.',
 };
 
 /** @throws 403 in a sentence, where a role does not reach as far as is needed */
@@ -78,7 +78,7 @@ export class GardenGuard implements CanActivate {
       }
     request.caller = { accountId: entrant.accountId, keyId: entrant.keyId };
     if (entrant.keyId !== null && (!gardenId || marked<boolean>(SESSION_ONLY_KEY)))
-      throw new ForbiddenException('A key opens one garden, and nothing of the account or of its people.');
+      throw new ForbiddenException('A key gives access to one garden only, not to accounts or people.');
     if (!gardenId) return true;
     if (!entrant.role) throw notFound('garden');
     const needed = marked<Role>(NEEDS_KEY) ?? (READS.has(request.method) ? 'look' : 'keep');

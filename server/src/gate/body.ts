@@ -25,13 +25,13 @@ export const readBody: RequestHandler = (request: Request, response: Response, n
 
 /** What the reader of a body says when it gives up, in a gardener's words. */
 const UNREAD: Record<string, string> = {
-  'entity.too.large': 'This is longer than anything that is kept here.',
-  'entity.parse.failed': 'This is not JSON.',
-  'encoding.unsupported': 'This is packed in a way that is not read here.',
-  'charset.unsupported': 'This is written in letters that are not read here: use UTF-8.',
+  'entity.too.large': 'This is too long to save.',
+  'entity.parse.failed': 'This is not valid JSON.',
+  'encoding.unsupported': 'This compression is not supported.',
+  'charset.unsupported': 'This text encoding is not supported: use UTF-8.',
 };
 
 function unread(error: unknown): unknown {
   const { type = '', status = 400 } = error as { type?: string; status?: number };
-  return status < 500 ? new HttpException({ message: UNREAD[type] ?? 'This cannot be read.' }, status) : error;
+  return status < 500 ? new HttpException({ message: UNREAD[type] ?? 'This could not be read.' }, status) : error;
 }

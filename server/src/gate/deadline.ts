@@ -14,7 +14,7 @@ export function deadline(request: Request, response: Response, next: NextFunctio
   if (TAKES_LONG.test(request.originalUrl)) return next();
   const timer = setTimeout(() => {
     if (response.headersSent) return;
-    const late = unavailable('This takes too long just now. Try again in a moment; it is safe to send it again.');
+    const late = unavailable('This is taking too long right now. Try again in a moment; sending it twice is safe.');
     response.set('Retry-After', '5').status(late.getStatus()).json(late.getResponse());
   }, DEADLINE_MS);
   response.once('close', () => clearTimeout(timer));

@@ -12,18 +12,17 @@ interface Answer {
 const OF_DATABASE: Record<DatabaseTrouble, Answer> = {
   away: {
     status: 503,
-    message: 'The records cannot be reached just now. Nothing was changed; try again in a moment.',
+    message: 'We can’t reach the records right now. Nothing was changed; try again in a moment.',
     retryAfterS: 5,
   },
   full: {
     status: 507,
-    message:
-      'This could not be kept: there is no room left on the disk. Nothing was changed; send it again when there is.',
+    message: 'Could not save: the disk is full. Nothing was changed. Free some space, then send it again.',
     retryAfterS: 60,
   },
-  duplicate: { status: 409, message: 'There is one already.' },
-  collision: { status: 409, message: 'Somebody is writing the same at this moment. Send it again.' },
-  refused: { status: 400, message: 'Some of this cannot be kept as it is.' },
+  duplicate: { status: 409, message: 'It already exists.' },
+  collision: { status: 409, message: 'Someone is saving the same thing right now. Send it again.' },
+  refused: { status: 400, message: 'Part of this can’t be saved as it is.' },
 };
 
 /**
@@ -56,8 +55,8 @@ export class FailuresFilter implements ExceptionFilter {
       return OF_DATABASE[trouble];
     }
     const { status } = error as { status?: number };
-    if (status && status >= 400 && status < 500) return { status, message: 'This cannot be read.' };
+    if (status && status >= 400 && status < 500) return { status, message: 'This could not be read.' };
     this.log.error(inFewWords(error));
-    return { status: 500, message: 'Something went wrong here, and it is our fault. Nothing was changed.' };
+    return { status: 500, message: 'Something went wrong on our side. Nothing was changed.' };
   }
 }

@@ -12,7 +12,7 @@ export const refuseForeignWrites: RequestHandler = (request: Request, _response:
   next(
     READS.has(request.method) || isOurs(request)
       ? undefined
-      : new ForbiddenException('This was sent from another page.'),
+      : new ForbiddenException('This request came from another page.'),
   );
 };
 

@@ -26,7 +26,7 @@ export class BackupWatch implements OnApplicationBootstrap {
   @Cron(CronExpression.EVERY_DAY_AT_7AM)
   async look(): Promise<void> {
     if (this.config.backups === null) return;
-    await inBackground('the look for the last backup', () => {
+    await inBackground('the check for the last backup', () => {
       const reminder = this.reminder();
       if (reminder) this.log.warn(reminder);
       return Promise.resolve();
@@ -36,7 +36,7 @@ export class BackupWatch implements OnApplicationBootstrap {
   /** What there is to say; null while the last copy is young. */
   reminder(): string | null {
     const file = join(this.config.backups ?? '', 'last.json');
-    if (!existsSync(file)) return 'No backup has been made of this database yet. Make one: npm run backup';
+    if (!existsSync(file)) return 'This database has no backup yet. Make one: npm run backup';
     const { madeAt } = JSON.parse(readFileSync(file, 'utf8')) as { madeAt: string };
     const days = Math.floor((this.clock.now().getTime() - Date.parse(madeAt)) / DAY_MS);
     return days >= OLD_DAYS ? `The last backup is ${days} days old. Make one: npm run backup` : null;

@@ -18,7 +18,7 @@ class HealthController {
   health(): Health {
     const answers = this.pulse.databaseAnswers;
     const health: Health = { ok: answers, database: answers ? 'answers' : 'away' };
-    if (!answers) throw new ServiceUnavailableException({ ...health, message: 'The database is away.' });
+    if (!answers) throw new ServiceUnavailableException({ ...health, message: 'The database is not available.' });
     return health;
   }
 

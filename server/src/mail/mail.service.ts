@@ -33,7 +33,7 @@ export class Mail implements OnModuleDestroy {
 
   /** @throws 503 where no mail is sent from here */
   mustWork(): void {
-    if (!this.works) throw unavailable('No mail is sent from here. Ask whoever runs this server.');
+    if (!this.works) throw unavailable('This server does not send mail. Ask the person who runs it.');
   }
 
   /** The address of a page here, for a link in a mail. The secret stands behind `#`: no server on the way sees or logs it. */

@@ -40,16 +40,16 @@ export class LeavingService {
     const shared = (await this.people.keptAlone(this.db.manager, accountId)).filter((g) => g.helpers > 0);
     if (shared.length > 0)
       throw new ConflictException(
-        `Others help in ${shared.map((g) => g.garden.name).join(', ')}. Let one of them keep it, or let them go; then your account can go.`,
+        `Others share ${shared.map((g) => g.garden.name).join(', ')}. Make one of them a manager or remove them first; then you can delete your account.`,
       );
     account.leavingAt ??= new Date(this.clock.now().getTime() + GRACE_MS);
     await this.db.manager.update(AccountEntity, { id: accountId }, { leavingAt: account.leavingAt });
     this.mail.send(
       account.email,
-      'Your account is going',
-      `Your account at Candid Leaf, and the gardens that only you keep, will be deleted on ${account.leavingAt.toISOString().slice(0, 10)}.
+      'Your account will be deleted',
+      `Your Candid Leaf account, and every garden only you manage, will be deleted on ${account.leavingAt.toISOString().slice(0, 10)}.
 
-Until then you can sign in and keep it. What backups hold goes with the last of them.
+Sign in before then to keep it. Backups may hold your data until they are deleted.
 `,
     );
     return this.accounts.me(account);
@@ -62,7 +62,7 @@ Until then you can sign in and keep it. What backups hold goes with the last of 
 
   @Cron(CronExpression.EVERY_HOUR)
   sweep(): Promise<void> {
-    return inBackground('the sweep of accounts that go', async () => {
+    return inBackground('the cleanup of deleted accounts', async () => {
       const due = await this.db.manager.findBy(AccountEntity, { leavingAt: LessThanOrEqual(this.clock.now()) });
       for (const { id } of due) await this.remove(id);
     });
@@ -75,7 +75,7 @@ Until then you can sign in and keep it. What backups hold goes with the last of 
       if (!account?.leavingAt || account.leavingAt > this.clock.now()) return [];
       const alone = await this.people.keptAlone(m, accountId);
       if (alone.some((g) => g.helpers > 0)) {
-        this.log.warn('an account stays for now: others help in a garden that only it keeps');
+        this.log.warn('an account stays for now: others share a garden that only it manages');
         return [];
       }
       const ids = alone.map((g) => g.garden.id);

@@ -62,7 +62,7 @@ export class PeopleService {
     await this.gardens.change(gardenId, async (m) => {
       const old = await m.findOneBy(InvitationEntity, { id: input.id });
       if (old && old.gardenId !== gardenId) throw notFound('invitation');
-      if (old?.usedBy) throw new ConflictException('Somebody has come by this invitation already.');
+      if (old?.usedBy) throw new ConflictException('This invitation has already been used.');
       await m.save(InvitationEntity, {
         ...input,
         gardenId,
@@ -87,7 +87,7 @@ export class PeopleService {
     const by = await this.db.manager.findOneBy(AccountEntity, { id: invitation.madeBy });
     return {
       garden: garden.name,
-      by: by?.name ?? 'Somebody who has left',
+      by: by?.name ?? 'A former member',
       name: invitation.name,
       role: invitation.role,
     };
@@ -146,7 +146,7 @@ export class PeopleService {
   private async mustBeKeptWithout(m: EntityManager, gardenId: string, accountId: string): Promise<void> {
     const others = await m.countBy(MembershipEntity, { gardenId, role: 'keep', accountId: Not(accountId) });
     if (others === 0)
-      throw new ConflictException('Somebody must keep this garden. Let another one keep it first, then go.');
+      throw new ConflictException('A garden needs a manager. Make someone else a manager first, then leave.');
   }
 
   /** Gardens that go with an account: those that nobody else keeps. */

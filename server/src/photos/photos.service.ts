@@ -50,7 +50,7 @@ export class PhotosService {
   }
 
   private get kept(): PhotoFiles {
-    if (!this.files) throw unavailable('Photos are not kept here. Ask whoever runs this server.');
+    if (!this.files) throw unavailable('This server does not store photos. Ask the person who runs it.');
     return this.files;
   }
 
@@ -117,19 +117,21 @@ export class PhotosService {
 
   private again(there: PhotoEntity, gardenId: string): PhotoDto {
     if (there.gardenId !== gardenId) throw notFound('photo');
-    if (there.deletedAt) throw new ConflictException('This photo was thrown away meanwhile.');
+    if (there.deletedAt) throw new ConflictException('This photo was deleted in the meantime.');
     return dto(there);
   }
 
   private async check(m: EntityManager, gardenId: string, of: PhotoOf): Promise<void> {
     const { plantId, placeId, day } = of;
     if ((plantId === undefined) === (placeId === undefined))
-      throw badRequest([{ path: 'plantId', reason: 'a photo is of one plant or of one place: give exactly one' }]);
+      throw badRequest([
+        { path: 'plantId', reason: 'a photo belongs to one plant or to one bed or pot: give exactly one' },
+      ]);
     if (plantId && !(await m.existsBy(PlantEntity, { id: plantId, gardenId }))) throw notFound('plant');
     if (placeId && !(await m.existsBy(PlaceEntity, { id: placeId, gardenId }))) throw notFound('place');
     const today = this.gardens.today(await this.gardens.get(gardenId, m));
     throwIfFaults(
-      day > today ? [{ path: 'day', reason: `${day} is still to come (today is ${today} in this garden)` }] : [],
+      day > today ? [{ path: 'day', reason: `${day} is in the future (today is ${today} in this garden)` }] : [],
     );
     const used = await m
       .createQueryBuilder(PhotoEntity, 'p')
@@ -140,7 +142,7 @@ export class PhotosService {
     if (Number(used?.bytes ?? 0) >= most * 1_000_000)
       throw new HttpException(
         {
-          message: `The photos of this garden fill their ${most} MB. Throw some away, or ask whoever runs this server.`,
+          message: `The photos of this garden use all ${most} MB. Delete some, or ask the person who runs this server.`,
         },
         413,
       );
@@ -170,7 +172,7 @@ export class PhotosService {
   /** What was thrown away long ago leaves the disk. */
   @Cron(CronExpression.EVERY_DAY_AT_3AM)
   sweep(): Promise<void> {
-    return inBackground('the sweep of photos', async () => {
+    return inBackground('the cleanup of photos', async () => {
       const before = new Date(this.clock.now().getTime() - KEPT_AFTER_MS);
       const old = await this.db.manager.findBy(PhotoEntity, { deletedAt: LessThan(before) });
       for (const { id, gardenId } of old) await this.files?.remove(gardenId, id);

@@ -35,7 +35,7 @@ async function redraw(data: Buffer, keepIfPlain: boolean): Promise<Kept> {
   const { default: sharp } = await import('sharp');
   const type = await fileTypeFromBuffer(data);
   if (!type || !TAKEN.has(type.mime))
-    throw new UnsupportedMediaTypeException('This is no photo: JPEG, PNG and WebP are taken.');
+    throw new UnsupportedMediaTypeException('This is not a photo we can read: use JPEG, PNG or WebP.');
   const at = (px: number, quality: number) =>
     sharp(data, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .rotate()
@@ -52,7 +52,7 @@ async function redraw(data: Buffer, keepIfPlain: boolean): Promise<Kept> {
       return { whole: data, small: small.data, width, height };
     return { whole: whole.data, small: small.data, width: whole.info.width, height: whole.info.height };
   } catch {
-    throw new UnsupportedMediaTypeException('This photo cannot be read: it is damaged, or far too large.');
+    throw new UnsupportedMediaTypeException('This photo can’t be read: it is damaged or far too large.');
   }
 }
 

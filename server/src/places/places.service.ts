@@ -25,7 +25,7 @@ function flowFaults(input: PlaceInput): Fault[] {
     ? [
         {
           path: 'flowLPerH',
-          reason: `is more than drip gives here (about ${Math.round(most)} L an hour): is it litres an hour, for the whole place?`,
+          reason: `is more than drip can give here (about ${Math.round(most)} L an hour): did you enter litres per hour for the whole bed or pot?`,
         },
       ]
     : [];
@@ -47,7 +47,7 @@ export class PlacesService {
         ? [
             {
               path: input.lengthM == null ? 'lengthM' : 'widthM',
-              reason: 'a bed needs its length and width: litres are reckoned over its ground',
+              reason: 'a bed needs its length and width: they decide how much water it gets',
             },
           ]
         : []),
@@ -129,6 +129,9 @@ async function refuseTakenZone(
   const taken = others.find((p) => p.watering?.timerZone === zone);
   if (taken)
     throw badRequest([
-      { path: 'watering.timerZone', reason: `outlet ${zone} waters ${taken.name}: an outlet has one place` },
+      {
+        path: 'watering.timerZone',
+        reason: `outlet ${zone} already waters ${taken.name}: one outlet serves one bed or pot`,
+      },
     ]);
 }

@@ -25,7 +25,7 @@ export class PlantsService {
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
       ...(input.transplantedOn && input.transplantedOn > today
-        ? [{ path: 'transplantedOn', reason: `${input.transplantedOn} is still to come: record it on the day` }]
+        ? [{ path: 'transplantedOn', reason: `${input.transplantedOn} is in the future: record it on the day` }]
         : []),
     ]);
     return this.gardens.change(gardenId, async (m) => {
@@ -68,7 +68,7 @@ export class PlantsService {
 
   async retire(gardenId: string, plantId: string, retired: boolean, { because, on }: PlantEnded = {}): Promise<void> {
     const today = this.gardens.today(await this.gardens.get(gardenId));
-    if (on && on > today) throwIfFaults([{ path: 'on', reason: `${on} is still to come` }]);
+    if (on && on > today) throwIfFaults([{ path: 'on', reason: `${on} is in the future` }]);
     await this.gardens.change(gardenId, async (m) => {
       const plant = await m.findOneBy(PlantEntity, { id: plantId, gardenId });
       if (on && plant?.transplantedOn && on < plant.transplantedOn)

@@ -12,11 +12,11 @@ import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
 const CAUTIONS = [
-  'Mind eyes and fingers; on a dry day.',
-  'Leaves and stems are poisonous to people and pets in quantity: wash hands afterwards.',
+  'Watch your eyes and fingers. Choose a dry day.',
+  'Leaves and stems are poisonous to people and pets in quantity. Wash your hands afterwards.',
 ];
 const BLADES =
-  'Clean the blades with 70 % alcohol first and after each sick plant; for a mosaic virus alcohol is not enough.';
+  'Clean the blades with 70 % alcohol first and after each sick plant. For a mosaic virus alcohol is not enough.';
 const ROOTING = 'rooting';
 
 /** The week's cuts of each plant within its budget, and suckers that root in a glass. */
@@ -123,12 +123,12 @@ function cutsTask(s: GardenSnapshot, place: PlaceEntity, group: readonly Planned
     plantId: null,
     placeId: place.id,
     plantIds: group.map(({ plant }) => plant.id),
-    title: count > 0 ? `${count} ${count === 1 ? 'cut' : 'cuts'}: ${names}` : `Cuts: ${names}`,
+    title: count > 0 ? `${count} ${count === 1 ? 'cut' : 'cuts'}: ${names}` : `Prune: ${names}`,
     where: group.length === 1 ? place.name : `${group.length} plants`,
     why:
       group.length === 1
         ? cutsWhy(group[0]!.plan, s.format)
-        : 'at most four a week and plant, worst first; each plant’s page shows where',
+        : 'at most four a week per plant, worst first; each plant’s page shows where',
     dueOn: longest?.until ?? s.today,
     minutes: Math.max(1, count),
     litres: null,
@@ -157,14 +157,14 @@ function rootingTask(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity):
     plantId: plant.id,
     placeId: place.id,
     title: `${next.title}: sucker of ${plant.name}`,
-    where: 'In its glass, bright and out of the sun',
-    why: `put in water on ${s.format.day(started.date)}; it roots in one to two weeks`,
+    where: 'Stand it in its glass, bright but out of the sun',
+    why: `in water since ${s.format.day(started.date)}; it roots in one to two weeks`,
     dueOn: next.on,
     minutes: next.step === 'plant' ? 10 : 2,
     litres: null,
     remedy: null,
     dose: null,
     rooting: next.step,
-    cautions: next.step === 'plant' ? ['Keep it moist for a week, and out of the sun for two days.'] : [],
+    cautions: next.step === 'plant' ? ['Keep it moist for a week and out of the sun for two days.'] : [],
   };
 }

@@ -82,7 +82,7 @@ class Thread {
     this.alive = true;
     worker.on('message', (said: Said) => this.hear(said));
     worker.on('error', (error) =>
-      this.log.warn(`a reckoning thread: ${error.name} ${(error as { code?: string }).code ?? ''}`),
+      this.log.warn(`a worker thread: ${error.name} ${(error as { code?: string }).code ?? ''}`),
     );
     worker.on('exit', () => this.replace(worker));
   }
@@ -106,7 +106,7 @@ class Thread {
 
   private look(): void {
     if (!this.ready || Date.now() - this.heard < this.limits.silenceMs) return;
-    this.log.warn('a reckoning thread is stuck; it is replaced');
+    this.log.warn('a worker thread is stuck; it is being replaced');
     void this.worker.terminate();
   }
 
@@ -126,13 +126,13 @@ class Thread {
     this.waiting.delete(id);
     clearTimeout(job.timer);
     job.reject(
-      unavailable('This garden takes too long to reckon just now. Try again in a moment; it is safe to send it again.'),
+      unavailable('This garden is taking too long to calculate. Try again in a moment; sending it twice is safe.'),
     );
   }
 }
 
 const tooLong = (): Error =>
-  unavailable('This garden takes too long to reckon just now. Try again in a moment; it is safe to send it again.');
+  unavailable('This garden is taking too long to calculate. Try again in a moment; sending it twice is safe.');
 
 /** Threads that reckon, each for its own gardens, so that what is held of a garden is held once. */
 export class Threads {
@@ -154,7 +154,7 @@ export class Threads {
     if (struck && struck.count >= MOST_STRIKES) {
       if (Date.now() < struck.at + LEFT_ALONE_MS)
         throw unavailable(
-          'This garden could not be reckoned twice. It is tried again in a minute; nothing in it is lost.',
+          'This garden could not be calculated twice in a row. We try again in a minute; nothing in it is lost.',
         );
       struck.count = MOST_STRIKES - 1; // one more try
     }

@@ -224,7 +224,7 @@ async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity
       throw badRequest([
         {
           path: 'data.minutes',
-          reason: 'minutes need a place whose flow is known: give litres, or the flow in the place’s settings',
+          reason: 'minutes need a known flow: give litres, or set the flow of the bed or pot',
         },
       ]);
     throw error;
@@ -241,7 +241,7 @@ function targetFaults(input: RecordInput): Fault[] {
     return [
       {
         path: 'plantId',
-        reason: 'a record belongs to one plant or to one place: give exactly one of plantId and placeId',
+        reason: 'a record belongs to one plant or to one bed or pot: give exactly one of plantId and placeId',
       },
     ];
   return input.placeId && isOfPlantOnly(input.type)
@@ -250,14 +250,14 @@ function targetFaults(input: RecordInput): Fault[] {
 }
 
 export function dayFaults(day: Day, today: Day, plant: PlantEntity | null): Fault[] {
-  if (day > today) return [{ path: 'data.date', reason: `${day} is still to come (today is ${today} in this garden)` }];
+  if (day > today) return [{ path: 'data.date', reason: `${day} is in the future (today is ${today} in this garden)` }];
   if (plant?.transplantedOn && day < plant.transplantedOn)
     return [{ path: 'data.date', reason: `${day} is before this plant was planted out, ${plant.transplantedOn}` }];
   if (plant?.retiredOn && day > plant.retiredOn)
     return [
       {
         path: 'data.date',
-        reason: `this plant ended on ${plant.retiredOn}, before ${day}: call it back if it still stands`,
+        reason: `this plant was archived on ${plant.retiredOn}, before ${day}: restore it if it still grows`,
       },
     ];
   return [];
@@ -269,7 +269,7 @@ function inspectionFaults(data: Entry, crop: Crop | undefined): Fault[] {
     ...data.signs.flatMap((s, i) => signFaults(s, crop, `data.signs[${i}]`)),
     ...contradictions(data.signs, 'data.signs'),
     ...(data.allClear && data.signs.some((s) => s.present && s.sign !== 'pest-none-found')
-      ? [{ path: 'data.allClear', reason: 'an all-clear cannot hold a sign of trouble' }]
+      ? [{ path: 'data.allClear', reason: '“all clear” can’t include a sign of a problem' }]
       : []),
   ];
 }

@@ -86,11 +86,11 @@ function flowersTask(s: GardenSnapshot, place: PlaceEntity, first: string): Task
   return [
     {
       ...frame(place, plants, 'last-flowers-off'),
-      title: `Take the last flowers off: ${place.name}`,
-      why: `what sets from now on is not ripe before the first frost, about ${s.format.day(first)}; its strength goes into the fruit that hangs`,
+      title: `Remove the last flowers: ${place.name}`,
+      why: `fruit that sets now will not ripen before the first frost, about ${s.format.day(first)}; let the plant ripen what it has`,
       dueOn: days[0]!,
       minutes: 2 * plants.length,
-      cautions: ['Flowers only: the leaves feed the fruit that hangs.'],
+      cautions: ['Remove flowers only: the leaves feed the remaining fruit.'],
     },
   ];
 }
@@ -102,15 +102,15 @@ function greenTask(s: GardenSnapshot, place: PlaceEntity, first: string): Task[]
   return [
     {
       ...frame(place, plants, 'green-fruit-in'),
-      title: `Bring the green fruit in: ${place.name}`,
+      title: `Bring in the green fruit: ${place.name}`,
       why: tomatoes
-        ? `the first frost comes about ${s.format.day(first)}, ten days to each side: full-sized green tomatoes ripen on the shelf, small ones are for the pan`
-        : `the first frost comes about ${s.format.day(first)}, ten days to each side: peppers that have begun to turn go on in a warm room, green ones are eaten green`,
+        ? `the first frost comes about ${s.format.day(first)}, give or take ten days. Full-sized green tomatoes ripen on the shelf; cook small ones`
+        : `the first frost comes about ${s.format.day(first)}, give or take ten days. Peppers that have begun to turn ripen in a warm room; eat green ones green`,
       dueOn: greenInOn(first),
       minutes: 4 * plants.length,
       cautions: [
-        'Weights are written down on each plant, with "on the shelf to ripen".',
-        'Fruit that frost has killed is not for canning, and does not keep.',
+        'Record the weight on each plant, as “set aside to ripen”.',
+        'Fruit killed by frost does not keep and is not for canning.',
       ],
     },
   ];

@@ -111,7 +111,7 @@ function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): T
     plantId: null,
     placeId: place.id,
     plantIds: shown.map((r) => r.plant.id),
-    title: blush ? `Pick what blushes: ${place.name}` : `Look for ripe fruit: ${place.name}`,
+    title: blush ? `Pick at first blush: ${place.name}` : `Check for ripe fruit: ${place.name}`,
     where: shown.map((r) => r.plant.name).join(', '),
     why: blush
       ? blushInWords(blush, s.format)

@@ -164,12 +164,12 @@ const LEANS: readonly [lean: 'darkEnds' | 'splits', disorders: readonly Disorder
   [
     'darkEnds',
     ['blossom-end-rot'],
-    'gets dark ends easily, and they were seen here: even water, mulch, or another kind.',
+    'gets blossom end rot easily, and it was found here: water evenly, mulch, or choose another variety.',
   ],
   [
     'splits',
     ['ring-cracking', 'radial-cracking'],
-    'splits easily, and split fruit was seen here: even water, picked at the first blush before rain, or another kind.',
+    'splits easily, and split fruit was found here: water evenly, pick at first blush before rain, or choose another variety.',
   ],
 ];
 function againstPlace(kind: CultivarEntity | undefined, history: readonly EarlierYear[], year: number): string[] {
@@ -184,7 +184,7 @@ function crowding(p: PlantingEntity, place: PlaceEntity | undefined): string[] {
   if (isPotted(place)) {
     const least = leastPotL(p.crop);
     return place.volumeL != null && place.volumeL < least
-      ? [`Pots of ${place.volumeL} L are small: a ${p.crop} wants ${least} L or more.`]
+      ? [`Pots of ${place.volumeL} L are small: a ${p.crop} needs ${least} L or more.`]
       : [];
   }
   if (!place.lengthM || !place.widthM) return [];
@@ -199,7 +199,7 @@ function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {
   const { days } = daysToMaturityOf(kind);
   return [
     late.fits > 0
-      ? `It takes ${days} days, and there are ${late.fits} until two weeks before the first frost: a kind of ${late.fits} days or less fits, or a cover.`
+      ? `It takes ${days} days, and there are ${late.fits} until two weeks before the first frost. Choose a variety of ${late.fits} days or less, or use a cover.`
       : 'It would not ripen before the first frost.',
   ];
 }

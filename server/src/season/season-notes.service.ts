@@ -28,9 +28,9 @@ export class SeasonNotesService {
   ): Promise<SeasonNotesDto> {
     return this.gardens.change(gardenId, async (m, garden) => {
       const today = this.gardens.today(garden);
-      if (closedOn && closedOn > today) throwIfFaults([{ path: 'closedOn', reason: `${closedOn} is still to come` }]);
+      if (closedOn && closedOn > today) throwIfFaults([{ path: 'closedOn', reason: `${closedOn} is in the future` }]);
       if (await m.existsBy(SeasonNotesEntity, { gardenId, year, id: Not(id), deletedAt: IsNull() }))
-        throwIfFaults([{ path: 'year', reason: 'has its look back already: change that one' }]);
+        throwIfFaults([{ path: 'year', reason: 'already has a review: change that one' }]);
       const content = {
         year,
         worked: worked?.trim() || null,

@@ -30,10 +30,10 @@ export function secondIn(s: GardenSnapshot, year: number): SeasonView['second'] 
       const text = answer.fits
         ? answer.room === 'now'
           ? 'free and clean'
-          : 'clean; its bush plants make room once they are picked'
+          : 'clean; its bush plants make room after picking'
         : answer.because === 'full'
           ? 'full until autumn'
-          : `not clean: ${answer.disorders.map((d) => disorderRow(d).label.toLowerCase()).join(', ')} was seen here`;
+          : `not clean: ${answer.disorders.map((d) => disorderRow(d).label.toLowerCase()).join(', ')} was found here`;
       return { placeId: place.id, place: place.name, fits: answer.fits, text };
     });
   return { by, places };

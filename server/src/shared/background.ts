@@ -9,6 +9,6 @@ export async function inBackground(what: string, work: () => Promise<void>): Pro
     await work();
   } catch (error) {
     const [first] = inFewWords(error).split('\n');
-    log.warn(`${what} was left for the next time: ${first}`);
+    log.warn(`${what} was left for next time: ${first}`);
   }
 }

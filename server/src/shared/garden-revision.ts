@@ -8,6 +8,6 @@ export const noteRevision = (m: EntityManager, revision: string): void => void r
 /** The revision that rows written in this transaction carry. A write outside `GardensService.change` is a fault of ours. */
 export function revisionOf(m: EntityManager): string {
   const revision = revisions.get(m);
-  if (revision === undefined) throw new Error('rows of a garden are written inside GardensService.change only');
+  if (revision === undefined) throw new Error('rows of a garden may only be written inside GardensService.change');
   return revision;
 }

@@ -14,7 +14,7 @@ const MOST_FAULTS = 20;
 export function badRequest(faults: readonly Fault[]): BadRequestException {
   const more = faults.length - MOST_FAULTS;
   return new BadRequestException({
-    message: `Some of this cannot be right.${more > 0 ? ` ${more} more faults are not listed.` : ''}`,
+    message: `Some of this is not right.${more > 0 ? ` ${more} more errors are not listed.` : ''}`,
     faults: faults.slice(0, MOST_FAULTS),
   });
 }
@@ -24,9 +24,9 @@ export function throwIfFaults(faults: readonly Fault[]): void {
   if (faults.length > 0) throw badRequest(faults);
 }
 
-export const notFound = (what: string): NotFoundException => new NotFoundException(`There is no such ${what} here.`);
+export const notFound = (what: string): NotFoundException => new NotFoundException(`This ${what} does not exist here.`);
 export const versionConflict = (): ConflictException =>
-  new ConflictException('Somebody changed this meanwhile. Look at the newer version, then change it again.');
+  new ConflictException('Someone else changed this in the meantime. Look at the newer version, then change it again.');
 export const unavailable = (message: string): ServiceUnavailableException => new ServiceUnavailableException(message);
 
 /** Every body is checked against its class; unknown fields are faults. */

@@ -2,7 +2,7 @@ import { codeOf } from './database-faults.js';
 
 /** Kind and place of an error of ours, without what it was about. */
 export function inFewWords(error: unknown): string {
-  if (!(error instanceof Error)) return `something that is no error was thrown (${typeof error})`;
+  if (!(error instanceof Error)) return `something that is not an error was thrown (${typeof error})`;
   const where = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
   const code = codeOf(error);
   const ofStatement = 'sql' in error || 'query' in error || 'driverError' in error;

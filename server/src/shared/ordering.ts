@@ -16,7 +16,7 @@ export async function reorder<E extends Ordered>(
 ): Promise<void> {
   const known = new Map((await m.find(target, { where: among })).map((r) => [r.id, r.position]));
   const strange = ids.flatMap((id, i) =>
-    known.has(id) ? [] : [{ path: `ids[${i}]`, reason: 'is not one of this garden' }],
+    known.has(id) ? [] : [{ path: `ids[${i}]`, reason: 'does not belong to this garden' }],
   );
   if (strange.length > 0) throw badRequest(strange);
   for (const [position, id] of ids.entries())

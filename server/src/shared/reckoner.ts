@@ -67,7 +67,7 @@ export abstract class Reckoner {
 export class ReckonHere extends Reckoner {
   async run(name: string, args: readonly unknown[]): Promise<string> {
     const work = this.offers.get(name);
-    if (!work) throw new Error(`nobody offers "${name}"`);
+    if (!work) throw new Error(`no handler is registered for "${name}"`);
     return JSON.stringify((await work(...(args as never[]))) ?? null);
   }
 }

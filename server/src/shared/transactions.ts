@@ -17,7 +17,7 @@ export async function inTransaction<T>(db: DataSource, work: (m: EntityManager) 
     } catch (error) {
       const trouble = databaseTrouble(error);
       if (trouble !== 'collision' && trouble !== 'duplicate') throw error;
-      if (turn === TRIES) throw new ConflictException('Somebody is writing the same at this moment. Send it again.');
+      if (turn === TRIES) throw new ConflictException('Someone is saving the same thing right now. Send it again.');
       await wait(PAUSE_MS * turn * Math.random());
     }
   }

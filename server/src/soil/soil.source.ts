@@ -35,7 +35,7 @@ export class SoilSource extends TaskSource {
           plantId: null,
           placeId: place.id,
           title: `Mulch: ${place.name}`,
-          where: 'Straw, leaves or clippings, kept off the stems',
+          where: 'Straw, leaves or clippings, away from the stems',
           why: mulchInWords(plan, s.format),
           dueOn: s.today,
           minutes: MINUTES,
@@ -44,8 +44,8 @@ export class SoilSource extends TaskSource {
           dose: null,
           amount: `${s.format.centimetres(plan.depthCm)} deep${plan.litres === null ? '' : `, ${s.format.litres(plan.litres)}`}`,
           cautions: [
-            'Hay, straw or manure from sprayed land can carry weedkiller: test with a bean seedling.',
-            'Dry material is dusty: damp it down.',
+            'Hay, straw or manure from sprayed land can carry weedkiller: test it with a bean seedling.',
+            'Dry material is dusty: dampen it.',
           ],
         },
       ];

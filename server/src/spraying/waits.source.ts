@@ -31,7 +31,7 @@ export class WaitsSource extends TaskSource {
               id: `${plant.id}`,
               plantId: plant.id,
               placeId: place.id,
-              title: `Pick nothing: ${plant.name}`,
+              title: `Do not pick: ${plant.name}`,
               where: place.name,
               why: `${name} was sprayed on ${s.format.day(spray.date)}`,
               dueOn: until,
@@ -41,10 +41,10 @@ export class WaitsSource extends TaskSource {
               dose: null,
               held: {
                 until,
-                because: `${name} was sprayed on ${s.format.day(spray.date)}; by its label fruit may be picked again on ${s.format.day(until)}`,
+                because: `${name} was sprayed on ${s.format.day(spray.date)}; its label allows picking again on ${s.format.day(until)}`,
               },
               cautions: [
-                'Keep children and pets away until it is dry; the label’s time before anybody goes in counts too.',
+                'Keep children and pets away until it is dry, and until the label’s re-entry time has passed.',
               ],
             },
           ];
@@ -84,7 +84,7 @@ function keepOutTask(
     dose: null,
     held: {
       until,
-      because: `${name} was sprayed on ${s.format.day(spray.date)}: by its label nobody goes in for ${spray.reentryHours} hours after it, children and pets neither`,
+      because: `${name} was sprayed on ${s.format.day(spray.date)}: its label says no one may enter for ${spray.reentryHours} hours, nor children or pets`,
     },
     cautions: [],
   };

@@ -72,7 +72,7 @@ function taskFor(
       plantId: null,
       placeId: place.id,
       title: `Tap the flowers: ${place.name}`,
-      where: `${tap.length} ${tap.length === 1 ? 'plant' : 'plants'}, the string or the truss, two or three times`,
+      where: `${tap.length} ${tap.length === 1 ? 'plant' : 'plants'}: tap the string or truss two or three times`,
       why: words,
       dueOn: s.today,
       minutes: Math.max(1, tap.length),

@@ -71,7 +71,7 @@ interface Planned {
   plan: SupportPlan;
 }
 const WIND = ':wind';
-const CAUTIONS = ['Put caps on cane ends. Wire ties: mind eyes and fingers.'];
+const CAUTIONS = ['Put caps on cane ends. Watch eyes and fingers with wire ties.'];
 const dueIn = (s: GardenSnapshot, plans: readonly Planned[]): Planned[] =>
   plans.filter(({ plan }) => plan.tieOn !== null && plan.tieOn <= s.today);
 
@@ -88,12 +88,12 @@ function tieTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[
       plantId: null,
       placeId: place.id,
       plantIds: own.map(({ plant }) => plant.id),
-      title: `Tie in: ${own.map(({ plant }) => plant.name).join(', ')}`,
+      title: `Tie: ${own.map(({ plant }) => plant.name).join(', ')}`,
       where: place.name,
       why:
         reTie.length > 0
-          ? `a tie cuts into ${reTie.join(' and ')}: loosen it, and leave a finger of room`
-          : `stems bend while they grow: a loose loop every ${s.format.centimetres(22)} or so, or once a week. Held by ${SUPPORT_WORDS[first.plan.kind]}${first.plan.because === 'in-stock' ? ', as the shed has it' : ''}`,
+          ? `a tie cuts into ${reTie.join(' and ')}: loosen it and leave room for a finger`
+          : `stems bend as they grow: a loose loop every ${s.format.centimetres(22)} or so, or once a week. Support: ${SUPPORT_WORDS[first.plan.kind]}${first.plan.because === 'in-stock' ? ', from your stock' : ''}`,
       dueOn: first.plan.tieOn! < s.today ? s.today : first.plan.tieOn!,
       minutes: 2 * own.length,
       litres: null,
@@ -123,7 +123,7 @@ function windTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned
       placeId: place.id,
       title: `Before the wind: ${place.name}`,
       where: `${tall.length} ${tall.length === 1 ? 'plant' : 'plants'}`,
-      why: `strong wind is foreseen on ${s.format.day(windy.plan.checkBefore!)}: pull at each stake and string, tie what is loose${windy.plan.anchor ? ', stand pots together or against a wall' : ''}, pick what is ripe`,
+      why: `strong wind is forecast for ${s.format.day(windy.plan.checkBefore!)}: test each stake and string, tie what is loose${windy.plan.anchor ? ', move pots together or against a wall' : ''}, pick what is ripe`,
       dueOn: s.today,
       minutes: 2 * tall.length,
       litres: null,

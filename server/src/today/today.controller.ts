@@ -19,10 +19,10 @@ export class TodayController {
       (gardenId: string, key: string, tick: Tick, more: Pick<TaskDone, 'reckoned' | 'at'>) =>
         today.done(gardenId, key, tick, more),
     );
-    this.takeBack = reckoner.offer('take a tick back', (gardenId: string, key: string, recordId: string | null) =>
+    this.takeBack = reckoner.offer('undo a tick', (gardenId: string, key: string, recordId: string | null) =>
       today.undo(gardenId, key, recordId),
     );
-    this.putOff = reckoner.offer('put a task off', (gardenId: string, key: string) => today.postpone(gardenId, key));
+    this.putOff = reckoner.offer('postpone a task', (gardenId: string, key: string) => today.postpone(gardenId, key));
   }
 
   @Needs('record')

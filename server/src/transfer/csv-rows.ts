@@ -10,7 +10,7 @@ export interface CsvRow {
 }
 
 const MOST_CELL = 20_000;
-const UNREAD = 'This file is written in letters that are not read here. Save it as CSV in UTF-8 and choose it again.';
+const UNREAD = 'This file’s text encoding is not supported. Save it as CSV in UTF-8 and choose it again.';
 
 /** The letters of a file, by the mark at its beginning; none: UTF-8. */
 function lettersOf(first: Uint8Array): string {
@@ -44,11 +44,11 @@ async function* textOf(bytes: AsyncIterable<Uint8Array>): AsyncGenerator<string>
 }
 
 const WHY: Record<string, string> = {
-  CSV_QUOTE_NOT_CLOSED: 'a quotation mark is opened and never closed',
-  INVALID_OPENING_QUOTE: 'a quotation mark stands in the middle of a cell; within a quoted cell it is written twice',
-  CSV_INVALID_CLOSING_QUOTE: 'something stands after the quotation mark that closes a cell',
-  CSV_NON_TRIMABLE_CHAR_AFTER_CLOSING_QUOTE: 'something stands after the quotation mark that closes a cell',
-  CSV_MAX_RECORD_SIZE: 'this line is longer than any that is read here',
+  CSV_QUOTE_NOT_CLOSED: 'a quotation mark is opened but never closed',
+  INVALID_OPENING_QUOTE: 'a quotation mark is in the middle of a cell; inside a quoted cell write it twice',
+  CSV_INVALID_CLOSING_QUOTE: 'there is text after a closing quotation mark',
+  CSV_NON_TRIMABLE_CHAR_AFTER_CLOSING_QUOTE: 'there is text after a closing quotation mark',
+  CSV_MAX_RECORD_SIZE: 'this line is too long',
 };
 
 /**
@@ -72,14 +72,16 @@ export async function* csvRows(bytes: AsyncIterable<Uint8Array>, delimiter: Deli
       if (record.length > MOST_COLUMNS)
         throw new BadRequestException(`Line ${info.lines} has more than ${MOST_COLUMNS} cells.`);
       if (++rows > MOST_ROWS + 1)
-        throw new PayloadTooLargeException(`This file has more than ${MOST_ROWS} rows. Bring it in in parts.`);
+        throw new PayloadTooLargeException(`This file has more than ${MOST_ROWS} rows. Import it in parts.`);
       yield { line: info.lines, cells: record };
     }
     await feeding;
   } catch (error) {
     if (!(error instanceof CsvError)) throw error;
     const line = Number((error as unknown as { lines?: number }).lines ?? rows + 1);
-    throw new BadRequestException(`This is no CSV: near line ${line} ${WHY[error.code] ?? 'something is broken'}.`);
+    throw new BadRequestException(
+      `This is not a valid CSV file: near line ${line} ${WHY[error.code] ?? 'something is broken'}.`,
+    );
   }
 }
 

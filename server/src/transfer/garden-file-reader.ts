@@ -23,7 +23,7 @@ const TOGETHER = 250;
 const MOST_GARDEN = 100_000;
 
 const wrong = (where: string, why: string): BadRequestException =>
-  new BadRequestException(`${where}: ${why}. Nothing was brought in.`);
+  new BadRequestException(`${where}: ${why}. Nothing was imported.`);
 
 /** Brings a garden's file into a garden that is still empty: all of it or nothing. */
 @Injectable()
@@ -62,7 +62,8 @@ export class GardenFileReader {
     const photos = new Map<string, string>();
     try {
       const manifest = await this.one(zip, 'candid-leaf.json', 'manifest');
-      if (manifest.format !== FORMAT || manifest.form !== FORM) throw wrong('candid-leaf.json', 'another form of file');
+      if (manifest.format !== FORMAT || manifest.form !== FORM)
+        throw wrong('candid-leaf.json', 'the file version is not supported');
       const settings = await this.one(zip, 'garden.json', 'garden');
       const rows = await this.gardens.change(gardenId, async (m, garden) => {
         await this.mustBeEmpty(m, gardenId);
@@ -70,7 +71,7 @@ export class GardenFileReader {
         const filled = await this.fill(m, zip, gardenId, accountId, photos, brokenOff);
         for (const [name, n] of Object.entries(manifest.rows as Record<string, number>))
           if ((filled[name] ?? 0) !== n)
-            throw wrong(`${name}.json`, `it should hold ${n} rows, and holds ${filled[name] ?? 0}`);
+            throw wrong(`${name}.json`, `it should contain ${n} rows but contains ${filled[name] ?? 0}`);
         await m.update(GardenEntity, { id: gardenId }, { weatherRevision: revisionOf(m) });
         // pictures are kept before the rows that name them can be seen
         for (const [local, id] of photos)
@@ -93,7 +94,9 @@ export class GardenFileReader {
       m.existsBy(RecordEntity, { gardenId, type: Not('rain-gauge' as never) }),
     ]);
     if (there.includes(true))
-      throw new ConflictException('A garden’s file goes into an empty garden: make a new one, and bring it in there.');
+      throw new ConflictException(
+        'A garden’s file can only be imported into an empty garden: create a new one and import it there.',
+      );
     await m.delete(WeatherEntity, { gardenId });
   }
 
@@ -103,7 +106,7 @@ export class GardenFileReader {
       value = JSON.parse((await zip.whole(name, MOST_GARDEN)).toString('utf8'));
     } catch (error) {
       if (error instanceof HttpException) throw error;
-      throw wrong(name, 'it is no JSON');
+      throw wrong(name, 'it is not valid JSON');
     }
     this.validate(definition, value, name);
     return value as Row;
@@ -154,7 +157,7 @@ export class GardenFileReader {
       let batch: Row[] = [];
       let n = 0;
       const flush = async (): Promise<void> => {
-        if (brokenOff()) throw new HttpException({ message: 'It was broken off. Nothing was changed.' }, 499);
+        if (brokenOff()) throw new HttpException({ message: 'Cancelled. Nothing was changed.' }, 499);
         if (batch.length > 0)
           await m.createQueryBuilder().insert().into(table.entity).values(batch).updateEntity(false).execute();
         batch = [];
@@ -175,7 +178,7 @@ export class GardenFileReader {
     this.validate(table.name, row, where);
     const { id: local, ...rest } = row;
     const strange = namesOf(rest).find((name) => ids.get(name) === undefined);
-    if (strange !== undefined) throw wrong(where, `it names ${strange}, which did not come before it`);
+    if (strange !== undefined) throw wrong(where, `it refers to ${strange}, which does not come before it`);
     const named = ids.change(rest, isLocal);
     try {
       table.check?.(named);
@@ -192,7 +195,7 @@ export class GardenFileReader {
     const id = uuid();
     if (table.named) {
       const name = String(local);
-      if (!name.startsWith(`#${table.one}-`) || ids.get(name) !== undefined) throw wrong(where, `it is called ${name}`);
+      if (!name.startsWith(`#${table.one}-`) || ids.get(name) !== undefined) throw wrong(where, `its name is ${name}`);
       ids.set(name, id);
       if (table.name === 'photos') photos.set(name, id);
     }
@@ -207,7 +210,7 @@ export class GardenFileReader {
     name: string,
     brokenOff: () => boolean,
   ): Promise<void> {
-    if (brokenOff()) throw new HttpException({ message: 'It was broken off. Nothing was changed.' }, 499);
+    if (brokenOff()) throw new HttpException({ message: 'Cancelled. Nothing was changed.' }, 499);
     // a garden whose picture was lost on the disk goes out without it
     if (!zip.has(name)) return;
     await this.photos.putBack(m, gardenId, id, await zip.whole(name, PHOTO_BYTES)).catch((error: unknown) => {

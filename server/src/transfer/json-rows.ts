@@ -13,7 +13,7 @@ export async function* jsonRows(from: Readable, name: string): AsyncGenerator<Ro
   const watched = new Transform({
     transform(part: Buffer, _, done) {
       since += part.length;
-      done(since > MOST_ROW ? new Error('a row of it is longer than any that is kept') : null, part);
+      done(since > MOST_ROW ? new Error('one of its rows is too long') : null, part);
     },
   });
   const rows = StreamArray.withParser();
@@ -23,11 +23,11 @@ export async function* jsonRows(from: Readable, name: string): AsyncGenerator<Ro
     for await (const { value } of rows as AsyncIterable<{ value: unknown }>) {
       since = 0;
       if (typeof value !== 'object' || value === null || Array.isArray(value))
-        throw new Error('it holds what is no row');
+        throw new Error('it contains something that is not a row');
       yield value as Row;
     }
   } catch (error) {
     if (error instanceof BadRequestException) throw error;
-    throw new BadRequestException(`${name} cannot be read: ${(error as Error).message.slice(0, 120)}.`);
+    throw new BadRequestException(`${name} can’t be read: ${(error as Error).message.slice(0, 120)}.`);
   }
 }

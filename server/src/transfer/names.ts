@@ -43,10 +43,10 @@ export class Names {
     const [one, ...more] = there.length > 1 ? there.filter(stood) : there;
     if (!one)
       return {
-        reason: `there is no plant called "${name}" ${called.length > 0 ? 'in that place, or on that day' : 'here'}`,
+        reason: `there is no plant called "${name}" ${called.length > 0 ? 'in that bed or pot, or on that day' : 'here'}`,
       };
     return more.length > 0
-      ? { reason: `${more.length + 1} plants are called "${name}": name the place too` }
+      ? { reason: `${more.length + 1} plants are called "${name}": name the bed or pot too` }
       : { row: one };
   }
 }

@@ -91,7 +91,7 @@ export class RowMaker {
     const data = checked<{ date: Day }>(RECORD_CLASSES[type], rest);
     const placeId = place === undefined ? null : this.placeOf(place);
     const of = plant === undefined ? null : this.plantOf(plant, placeId, data.date);
-    if (!of && placeId === null) refuse('plant', 'is not given, and no place either');
+    if (!of && placeId === null) refuse('plant', 'is missing, and so is the bed or pot');
     const faults = dayFaults(data.date, this.today, of);
     if (faults.length > 0) throw new Refused(asCells(faults));
     return {
@@ -107,7 +107,7 @@ export class RowMaker {
 
   private weather(values: Values): MadeRow {
     const data = checked(WeatherRecord, values);
-    if (data.date > this.today) refuse('date', `${data.date} is still to come`);
+    if (data.date > this.today) refuse('date', `${data.date} is in the future`);
     const faults = weatherFaults(data, '');
     if (faults.length > 0) throw new Refused(asCells(faults));
     return { into: 'weather', day: data.date, data };
@@ -116,8 +116,8 @@ export class RowMaker {
   private plant({ place, ...rest }: Values, line: number): MadeRow {
     const placeId = this.placeOf(place);
     const input = checked(PlantInput, { ...rest, id: this.idOf(line), placeId });
-    if ('row' in this.names.plant(input.name, placeId, null)) refuse('name', 'stands in that place already');
-    if (input.transplantedOn && input.transplantedOn > this.today) refuse('transplantedOn', 'is still to come');
+    if ('row' in this.names.plant(input.name, placeId, null)) refuse('name', 'is in that bed or pot already');
+    if (input.transplantedOn && input.transplantedOn > this.today) refuse('transplantedOn', 'is in the future');
     const faults = [
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
@@ -132,7 +132,7 @@ export class RowMaker {
     const values = Object.fromEntries(fields.filter(([k]) => SOIL_VALUES.has(k)));
     const plain = Object.fromEntries(fields.filter(([k]) => !SOIL_VALUES.has(k)));
     const test = checked(SoilTest, { ...plain, ...(Object.keys(values).length > 0 ? { values } : {}) });
-    if (test.date > this.today) refuse('date', 'is still to come');
+    if (test.date > this.today) refuse('date', 'is in the future');
     const faults = soilTestFaults(test, '');
     if (faults.length > 0) throw new Refused(asCells(faults));
     return { into: 'soil', placeId: this.placeOf(place), test };

@@ -21,7 +21,7 @@ export async function spooled<T>(request: Request, most: number, work: (file: st
     new PayloadTooLargeException(`This file is larger than ${most / 1_000_000} MB.`);
   if (Number(request.get('content-length') ?? 0) > most) throw tooLarge();
   if (atWork >= MOST_AT_ONCE)
-    throw new ServiceUnavailableException('Other files are being brought in just now. Try again in a moment.');
+    throw new ServiceUnavailableException('Other files are being imported right now. Try again in a moment.');
   atWork += 1;
   const folder = await mkdtemp(join(tmpdir(), 'leaf-file-'));
   try {
@@ -35,7 +35,7 @@ export async function spooled<T>(request: Request, most: number, work: (file: st
     });
     await pipeline(request, counted, createWriteStream(file, { mode: 0o600 })).catch((error: Error) => {
       if (error instanceof PayloadTooLargeException) throw error;
-      throw new BadRequestException('The file broke off on its way. Nothing was changed.');
+      throw new BadRequestException('The upload was interrupted. Nothing was changed.');
     });
     if (bytes === 0) throw new BadRequestException('This file is empty.');
     return await work(file);

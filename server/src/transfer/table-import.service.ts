@@ -31,7 +31,7 @@ const PREVIEW_ROWS = 12;
 /** Nothing of it was kept: the report says why, or it was only tried, or broken off. */
 class TakenBack extends Error {
   constructor(readonly report: ImportReport) {
-    super('taken back');
+    super('undone');
   }
 }
 
@@ -108,12 +108,12 @@ export class TableImportService {
       });
     } catch (error) {
       if (!(error instanceof TakenBack)) throw error;
-      if (brokenOff()) throw new HttpException({ message: 'It was broken off. Nothing was changed.' }, 499);
+      if (brokenOff()) throw new HttpException({ message: 'Cancelled. Nothing was changed.' }, 499);
       if (plan.dry) return error.report;
       const message =
         error.report.faulty > 0
-          ? 'Nothing was brought in: rows are at fault.'
-          : 'Nothing was brought in: there is nothing new in this file.';
+          ? 'Nothing was imported: some rows have errors.'
+          : 'Nothing was imported: this file has nothing new.';
       throw new HttpException({ message, report: error.report }, 422);
     }
   }
@@ -192,7 +192,7 @@ export class TableImportService {
     if (!used?.plantId) return;
     const plant = await m.findOneBy(PlantEntity, { id: used.plantId });
     throw new ConflictException(
-      `${plant?.name ?? 'One of these plants'} has been written about since. End it instead, or delete its records first.`,
+      `${plant?.name ?? 'One of these plants'} has newer records. Archive it instead, or delete its records first.`,
     );
   }
 }

@@ -43,7 +43,7 @@ export class TransferController {
   @Post('imports/preview')
   @HttpCode(200)
   async preview(@Query('table') table: string | undefined, @Req() request: Request): Promise<FilePreview> {
-    const start = await readWhole(request, BEGINNING_BYTES, 'The beginning of a file');
+    const start = await readWhole(request, BEGINNING_BYTES, 'The start of a file');
     return this.imports.preview(start, table !== undefined && isTable(table) ? table : undefined);
   }
 
@@ -118,7 +118,7 @@ function planOf(text: string | undefined): ImportPlan {
   try {
     value = JSON.parse(text ?? '');
   } catch {
-    throw badRequest([{ path: 'plan', reason: 'must be JSON that says how the file is to be read' }]);
+    throw badRequest([{ path: 'plan', reason: 'must be JSON that says how to read the file' }]);
   }
   try {
     return checked(ImportPlan, value as object);

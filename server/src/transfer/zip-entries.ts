@@ -17,7 +17,7 @@ const TEXTS: ReadonlySet<string> = new Set([
 const PHOTO = /^photos\/photo-[1-9]\d{0,5}\.jpg$/;
 
 const refuse = (why: string): never => {
-  throw new BadRequestException(`This is no garden's file: ${why}.`);
+  throw new BadRequestException(`This is not a garden file: ${why}.`);
 };
 
 /** The entries of a garden's file: only names that it can have, each once, none larger than it may be or than it says. */
@@ -30,22 +30,23 @@ export class ZipEntries {
   /** @throws 400 what is no zip, or holds what a garden's file does not */
   static async open(path: string): Promise<ZipEntries> {
     const zip = await openPromise(path, { lazyEntries: true, autoClose: false, strictFileNames: true }).catch(
-      (): never => refuse('it is no zip, or it is damaged'),
+      (): never => refuse('it is not a zip file, or it is damaged'),
     );
     try {
       const entries = new Map<string, Entry>();
       let all = 0;
-      if (zip.entryCount > MOST_ENTRIES) refuse('it holds too many files');
+      if (zip.entryCount > MOST_ENTRIES) refuse('it contains too many files');
       for await (const entry of zip.eachEntry() as AsyncIterable<Entry>) {
         const name = entry.fileName;
         const photo = PHOTO.test(name);
-        if (!photo && !TEXTS.has(name)) refuse(`it holds "${name.slice(0, 60)}"`);
-        if (entries.has(name)) refuse(`it holds ${name} twice`);
+        if (!photo && !TEXTS.has(name)) refuse(`it contains "${name.slice(0, 60)}"`);
+        if (entries.has(name)) refuse(`it contains ${name} twice`);
         const { uncompressedSize: size, compressedSize: packed } = entry;
         all += size;
-        if (size > (photo ? MOST.photo : MOST.text) || all > MOST.all) refuse(`${name} is larger than it may be`);
-        if (size > MOST_PACKED.from && size > packed * MOST_PACKED.ratio) refuse(`${name} is packed as no text is`);
-        if (entry.isEncrypted()) refuse('it is locked');
+        if (size > (photo ? MOST.photo : MOST.text) || all > MOST.all) refuse(`${name} is too large`);
+        if (size > MOST_PACKED.from && size > packed * MOST_PACKED.ratio)
+          refuse(`${name} is compressed in a suspicious way`);
+        if (entry.isEncrypted()) refuse('it has a password');
         entries.set(name, entry);
       }
       return new ZipEntries(zip, entries);
@@ -71,7 +72,7 @@ export class ZipEntries {
     let bytes = 0;
     for await (const part of (await this.read(name)) as AsyncIterable<Buffer>) {
       bytes += part.length;
-      if (bytes > most) refuse(`${name} is larger than it may be`);
+      if (bytes > most) refuse(`${name} is too large`);
       parts.push(part);
     }
     return Buffer.concat(parts);

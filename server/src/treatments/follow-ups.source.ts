@@ -33,7 +33,7 @@ export class FollowUpsSource extends TaskSource {
           placeId: null,
           title: `Look again: ${plant.name}`,
           where: s.places.find((p) => p.id === plant.placeId)?.name ?? '',
-          why: `${disorderRow(t.disorder).label}: it worked if ${t.successIs}`,
+          why: `${disorderRow(t.disorder).label}. Sign of success: ${t.successIs}`,
           dueOn: t.followUpOn,
           minutes: MINUTES,
           litres: null,

@@ -45,12 +45,12 @@ function trialsOf(s: GardenSnapshot, plant: PlantEntity): { spray: Spraying; loo
 
 /** The ladder, told where a spray is first due (handbook). */
 const LADDER =
-  'A spray comes last: know what it is; is it worth it, are there more than last time? Are allies at work? Hands and water first.';
+  'A spray comes last. Identify the pest first. Are there more than last time? Are helpful insects at work? Use hands and water first.';
 
 const HOUR_WORDS = {
-  dawn: 'early, before the sun is on it',
+  dawn: 'early, before the sun reaches it',
   midday: 'at midday',
-  evening: 'in the evening, so that it is dry before night',
+  evening: 'in the evening, so it dries before night',
 };
 
 /** The task as it stands today: what to do, when, with how much, or what it waits for. */
@@ -63,8 +63,8 @@ export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: Spray
   const waits = (until: string, because: string): Partial<Task> => ({ dueOn: until, held: { until, because } });
   const notYet = plan.against.map((g) => gateInWords(g, f)).join('; ');
   const on = (own: Partial<Task>): Partial<Task> => {
-    if (!window) return { ...own, held: { until: s.today, because: notYet || 'no fit hour within a week' } };
-    return window.on > s.today ? { ...own, ...waits(window.on, `held until ${f.day(window.on)}: ${notYet}`) } : own;
+    if (!window) return { ...own, held: { until: s.today, because: notYet || 'no suitable hour within a week' } };
+    return window.on > s.today ? { ...own, ...waits(window.on, `wait until ${f.day(window.on)}: ${notYet}`) } : own;
   };
   const withLabel = {
     ...base,
@@ -76,38 +76,38 @@ export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: Spray
       return {
         ...withLabel,
         cautions: [LADDER, ...withLabel.cautions],
-        title: `Try it on one leaf first: ${base.title}`,
-        why: `against ${target.toLowerCase()}; ${when}. Look at the leaf after 24 hours, then the rest`,
+        title: `Test on one leaf first: ${base.title}`,
+        why: `against ${target.toLowerCase()}; ${when}. Check the leaf after 24 hours, then spray the rest`,
         ...(mixed ? { amount: mixed } : {}),
         ...on({}),
       };
     case 'wait':
       return {
         ...withLabel,
-        title: `The rest of it: ${base.title}`,
+        title: `Spray the rest: ${base.title}`,
         ...waits(
           trial.until,
-          `one leaf was tried on ${f.day(trial.triedOn)}: look at it on ${f.day(trial.until)}, then the rest`,
+          `tested on one leaf on ${f.day(trial.triedOn)}: check it on ${f.day(trial.until)}, then spray the rest`,
         ),
       };
     case 'look':
       return {
         ...base,
-        title: 'Look at the leaf that was tried',
-        why: `${product.name} was tried on ${f.day(trial.triedOn)}: is it burnt, bleached or spotted?`,
+        title: 'Check the test leaf',
+        why: `${product.name} was tested on ${f.day(trial.triedOn)}: is the leaf burnt, bleached or spotted?`,
         minutes: 1,
         see: 'leaves',
       };
     case 'burnt':
       return {
         ...base,
-        title: `Leave it: ${base.title}`,
-        why: `the leaf that was tried on ${f.day(trial.triedOn)} is burnt. Not on this plant, and no second try`,
+        title: `Do not spray: ${base.title}`,
+        why: `the leaf tested on ${f.day(trial.triedOn)} is burnt. Do not use it on this plant or test it again`,
       };
     case 'passed':
       return {
         ...withLabel,
-        why: `against ${target.toLowerCase()}; the tried leaf is sound; ${when}`,
+        why: `against ${target.toLowerCase()}; the test leaf is healthy; ${when}`,
         ...(mixed ? { amount: mixed } : {}),
         ...on({}),
       };

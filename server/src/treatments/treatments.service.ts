@@ -87,7 +87,7 @@ export class TreatmentsService {
       const now = report.remedies.filter((r) => r.forDisorder === input.disorder && r.step <= 1);
       const [first] = now;
       if (!finding || !first)
-        throw badRequest([{ path: 'disorder', reason: `${input.disorder} is not a finding on this plant now` }]);
+        throw badRequest([{ path: 'disorder', reason: `${input.disorder} is not a current finding on this plant` }]);
       const treatment = m.create(TreatmentEntity, {
         id: input.id,
         gardenId,

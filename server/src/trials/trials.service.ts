@@ -57,9 +57,9 @@ function trialFaults(t: Omit<TrialInput, 'id' | 'version'>): Fault[] {
     ...(t.untouched.length === 0 ? [{ path: 'untouched', reason: 'needs at least one plant to compare with' }] : []),
     ...(t.changed.some((id) => t.untouched.includes(id)) ||
     new Set([...t.changed, ...t.untouched]).size !== t.changed.length + t.untouched.length
-      ? [{ path: 'untouched', reason: 'a plant is in one group only' }]
+      ? [{ path: 'untouched', reason: 'a plant can be in one group only' }]
       : []),
-    ...(t.judgeOn <= t.startedOn ? [{ path: 'judgeOn', reason: 'must be after the day it begins' }] : []),
+    ...(t.judgeOn <= t.startedOn ? [{ path: 'judgeOn', reason: 'must be after the start date' }] : []),
   ];
 }
 

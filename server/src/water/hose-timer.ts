@@ -48,7 +48,7 @@ export class HttpHoseTimer extends HoseTimer {
   private async ask({ address, secret }: TimerOnTap, path: string, init: RequestInit): Promise<unknown> {
     // looked at again: what is allowed may have changed since it was entered
     if (!this.config.timerHosts.includes(new URL(address).origin))
-      throw new Error('this server may not ask that address any more');
+      throw new Error('this server is no longer allowed to contact that address');
     const answer = await fetch(`${address.replace(/\/$/, '')}${path}`, {
       ...init,
       headers: { 'content-type': 'application/json', authorization: `Bearer ${secret}` },
@@ -57,7 +57,7 @@ export class HttpHoseTimer extends HoseTimer {
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
     if (answer.status === 401 || answer.status === 403)
-      throw new Error('the timer does not know this secret: it belongs to somebody else, or was paired anew');
+      throw new Error('the timer rejected the secret: it belongs to someone else or was paired again');
     if (!answer.ok) throw new Error(`the timer answered ${answer.status}`);
     const text = await answer.text();
     if (text.length > LONGEST_ANSWER) throw new Error('the timer sent something that is not a log');

@@ -36,8 +36,8 @@ export class TimerSettings {
           path: 'address',
           reason:
             timerHosts.length > 0
-              ? `this server may ask timers at ${timerHosts.join(' and ')} only; whoever runs it can allow others (TIMER_HOSTS)`
-              : 'this server may ask no timers; whoever runs it can allow addresses (TIMER_HOSTS)',
+              ? `this server may only contact timers at ${timerHosts.join(' and ')}; the person who runs it can allow others (TIMER_HOSTS)`
+              : 'this server may not contact timers; the person who runs it can allow addresses (TIMER_HOSTS)',
         },
       ]);
     await this.gardens.change(gardenId, async (m) => {

@@ -62,11 +62,13 @@ export class TimerService {
   async send(s: GardenSnapshot, place: PlaceEntity, plan: PlacePlanDto): Promise<void> {
     const zone = place.watering?.timerZone;
     if (!zone)
-      throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+      throw badRequest([
+        { path: 'watering.timerZone', reason: 'no outlet of the timer is assigned to this bed or pot' },
+      ]);
     const { flowLPerH } = place;
     if (!flowLPerH)
       throw badRequest([
-        { path: 'flowLPerH', reason: 'the timer counts minutes: the flow of this place must be known' },
+        { path: 'flowLPerH', reason: 'the timer counts minutes: set the flow of this bed or pot first' },
       ]);
     // a place on a timer is watered as one
     const [pour] = plan.pours;
@@ -123,7 +125,9 @@ export class TimerService {
     const plants = Math.max(1, livePlantsIn(s, place.id).length);
     const zone = place.watering?.timerZone;
     if (!zone)
-      throw badRequest([{ path: 'watering.timerZone', reason: 'no zone of the timer is given to this place' }]);
+      throw badRequest([
+        { path: 'watering.timerZone', reason: 'no outlet of the timer is assigned to this bed or pot' },
+      ]);
     let log: TimerLogged[] = [];
     // what the outlet gave before it was this place's, it gave to another
     const from = [addDays(s.today, -READ_BACK_DAYS), place.zoneSince ?? s.today].sort().at(-1)!;
@@ -179,6 +183,6 @@ function difference(
   if (Math.abs(share - 1) <= NEAR) return null;
   const percent = Math.round(share * 100);
   return r.ranMinutes !== null && r.ranMinutes >= r.minutes * (1 - NEAR) && share < 1
-    ? `it ran its time but gave only ${percent} % of the water: look at the filter`
+    ? `it ran its full time but gave only ${percent} % of the water: check the filter`
     : `it gave ${percent} % of what was planned`;
 }

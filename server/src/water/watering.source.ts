@@ -92,9 +92,9 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
       id: `feel-${place.id}`,
       plantId: null,
       placeId: place.id,
-      title: `Feel the soil: ${place.name}`,
+      title: `Check the soil: ${place.name}`,
       where: unknown.map((p) => p.name).join(', '),
-      why: 'nobody wrote down what was given, so no amount can be told: a finger, two knuckles deep, says how it stands',
+      why: 'no watering is recorded, so we can’t suggest an amount; push a finger in two knuckles deep to check',
       dueOn: s.today,
       minutes: FEEL_MINUTES,
       litres: null,
@@ -128,8 +128,8 @@ function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessmen
       where: whole ? `${pour.plantIds.length} ${pour.plantIds.length === 1 ? 'plant' : 'plants'}` : place.name,
       why:
         whyWatered(next, s.today, speaker.context.foreseen, s.format) +
-        (next.laterL > 0 ? `; keep ${s.format.litres(laterOf(pour, next.date))} of it for after midday` : '') +
-        (leftOut.length > 0 ? `; not ${leftOut.join(', ')}, whose soil is to dry first` : ''),
+        (next.laterL > 0 ? `; save ${s.format.litres(laterOf(pour, next.date))} for after midday` : '') +
+        (leftOut.length > 0 ? `; not ${leftOut.join(', ')}: let the soil there dry first` : ''),
       dueOn: next.date,
       minutes: Math.max(1, Math.round(minutes)),
       litres,

@@ -23,7 +23,7 @@ export class WateringListController {
       (gardenId: string, listId: string, key: string, recordId: string) => lists.tick(gardenId, listId, key, recordId),
     );
     this.undo = reckoner.offer(
-      'take back on a watering list',
+      'undo on a watering list',
       (gardenId: string, listId: string, key: string, recordId: string) => lists.undo(gardenId, listId, key, recordId),
     );
   }

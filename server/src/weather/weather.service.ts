@@ -47,7 +47,7 @@ export class WeatherService {
 
   @Cron(CronExpression.EVERY_HOUR)
   async pullAll(): Promise<void> {
-    await inBackground('the round of the weather', async () => {
+    await inBackground('the weather update', async () => {
       const gardens = await this.db.manager.find(GardenEntity, { select: { id: true } });
       for (const { id } of gardens)
         await inBackground(`weather of garden ${id}`, async () => {
@@ -96,7 +96,7 @@ export class WeatherService {
       const observed = await this.station.observed(garden, next < earliest ? earliest : next, today);
       const forecast = await this.station.forecast(garden, today);
       if (observed.length + forecast.length > 2 * MOST_DAYS)
-        throw new Error('the station sent more days than were asked for');
+        throw new Error('the station sent more days than requested');
       const ofGarden = { gardenId: garden.id };
       return {
         rows: [
@@ -163,7 +163,7 @@ export class WeatherService {
       if (known > WELL_KNOWN_DAYS && !anew) continue;
       try {
         const days = await this.station.observed(garden, from, to);
-        if (days.length > MOST_DAYS) throw new Error('the station sent more days than were asked for');
+        if (days.length > MOST_DAYS) throw new Error('the station sent more days than requested');
         const rows = days.map((d) => ({
           ...columns(plausible(d)),
           gardenId,

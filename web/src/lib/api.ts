@@ -15,9 +15,7 @@ export class ApiError extends Error {
 /** Some things are changed with the server only. */
 export class NeedsSignal extends Error {
   constructor() {
-    super(
-      'There is no signal. This is changed when it is back; what you see or do in the garden can be written down now.',
-    );
+    super('You’re offline. This can only be changed online, but you can still add observations and records.');
     this.name = 'NeedsSignal';
   }
 }

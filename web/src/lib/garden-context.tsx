@@ -8,7 +8,7 @@ export const GardenContext = createContext<GardenDto | null>(null);
 
 export function useGarden(): GardenDto {
   const garden = useContext(GardenContext);
-  if (!garden) throw new Error('this page belongs inside a garden');
+  if (!garden) throw new Error('this page must be inside a garden');
   return garden;
 }
 

@@ -33,7 +33,7 @@ export function defineWrite<Input extends OfGarden, Answer = unknown>(
   send: (input: Input) => Promise<Answer>,
   later?: Later<Input, Answer>,
 ): Write<Input, Answer> {
-  if (known.has(key)) throw new Error(`two writes are called ${key}`);
+  if (known.has(key)) throw new Error(`two writes are named ${key}`);
   const write = { key, send, later };
   known.set(key, write);
   return write;
@@ -45,14 +45,14 @@ export const mostTogether = (key: string): number => known.get(key)?.later?.toge
 /** Sends kept writes of one key and garden together, in order. */
 export function sendTogether(key: string, inputs: OfGarden[]): Promise<(ApiError | null)[]> {
   const together = known.get(key)?.later?.together;
-  if (!together) throw new Error(`${key} is sent one by one`);
+  if (!together) throw new Error(`${key} is sent one at a time`);
   return together.send(inputs as never);
 }
 
 /** Sends a write that was kept, by its key. */
 export function sendWrite(key: string, input: OfGarden): Promise<unknown> {
   const write = known.get(key);
-  if (!write) throw new Error(`nobody knows how ${key} is sent`);
+  if (!write) throw new Error(`no sender is registered for ${key}`);
   return write.send(input as never);
 }
 

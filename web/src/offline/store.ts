@@ -36,7 +36,7 @@ let opened: Promise<IDBPDatabase<OnDevice>> | null = null;
 
 /** What this device keeps. A browser that keeps nothing (a private window, an old one) rejects. */
 export function device(): Promise<IDBPDatabase<OnDevice>> {
-  if (typeof indexedDB === 'undefined') return Promise.reject(new Error('this browser keeps nothing'));
+  if (typeof indexedDB === 'undefined') return Promise.reject(new Error('this browser stores nothing'));
   opened ??= openDB<OnDevice>('candid-leaf', 1, {
     upgrade(db) {
       db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('account', 'account');

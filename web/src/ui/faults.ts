@@ -3,7 +3,7 @@ import { ApiError, NeedsSignal } from '../lib/api';
 
 /** Why nothing was heard of the server. */
 export const unheard = (error: unknown): string =>
-  error instanceof NeedsSignal ? error.message : 'The server cannot be reached. Nothing you wrote is lost.';
+  error instanceof NeedsSignal ? error.message : 'We can’t reach the server. Nothing you wrote is lost.';
 
 /** The faults of a write that failed, or a line saying that nothing was heard. */
 export const faultsIn = (error: Error | null): readonly Fault[] => {

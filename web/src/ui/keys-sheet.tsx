@@ -11,7 +11,7 @@ export default function KeysSheet({ keys, onClose }: { keys: Key[]; onClose: () 
     setOn(next);
   };
   return (
-    <Sheet open onClose={onClose} title="Keys for every day">
+    <Sheet open onClose={onClose} title="Keyboard shortcuts">
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         {keys.map(({ key, does }) => (
           <div key={key} className="col-span-2 grid grid-cols-subgrid items-center">
@@ -26,7 +26,7 @@ export default function KeysSheet({ keys, onClose }: { keys: Key[]; onClose: () 
       </dl>
       <div className="mt-3">
         <SwitchField checked={on} onChange={turn}>
-          Keys work on this device
+          Shortcuts on this device
         </SwitchField>
       </div>
     </Sheet>

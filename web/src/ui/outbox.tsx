@@ -34,10 +34,10 @@ export function OutboxBar({ list, online, asOf }: Props) {
         <p role="status" className="flex items-center gap-2 py-1.5">
           {online ? <Send aria-hidden size={18} /> : <WifiOff aria-hidden size={18} />}
           <span>
-            {!online && `No signal. The garden as it stood ${asOf ? when(asOf) : 'when it was last opened'}. `}
-            {list.length > 0 && `${list.length} ${list.length === 1 ? 'thing waits' : 'things wait'} to be sent.`}
-            {list.length === 0 && 'What you write down is kept here and sent later.'}
-            {troubled.length > 0 && ` ${troubled.length} to be settled.`}
+            {!online && `Offline. Showing your garden as of ${asOf ? when(asOf) : 'the last time you opened it'}. `}
+            {list.length > 0 && `${list.length} ${list.length === 1 ? 'change waiting' : 'changes waiting'} to sync.`}
+            {list.length === 0 && 'What you record is saved here and synced later.'}
+            {troubled.length > 0 && ` ${troubled.length} need a decision.`}
           </span>
         </p>
         {list.length > 0 && (
@@ -46,18 +46,18 @@ export function OutboxBar({ list, online, asOf }: Props) {
             className="min-h-11 shrink-0 px-2 font-semibold underline"
             onClick={() => setOpen(true)}
           >
-            Look at them
+            Review
           </button>
         )}
       </div>
-      <Sheet open={open && list.length > 0} onClose={() => setOpen(false)} title="Waiting to be sent">
+      <Sheet open={open && list.length > 0} onClose={() => setOpen(false)} title="Waiting to sync">
         <ul className="divide-y divide-line">
           {list.map((w) => (
             <li key={w.n} className="py-3">
               <p className="font-semibold">
                 <Named w={w} />
               </p>
-              <p className="text-sm text-soft">written down {when(w.at)}</p>
+              <p className="text-sm text-soft">recorded {when(w.at)}</p>
               {w.state === 'conflict' && <Conflict w={w} />}
               {w.state === 'refused' && <Refused w={w} />}
             </li>
@@ -92,9 +92,11 @@ function SendNow({ online }: { online: boolean }) {
   return (
     <div className="mt-3">
       <Button look="main" disabled={!online} onClick={() => void sendWaiting(client)}>
-        <Send aria-hidden size={17} /> Send now
+        <Send aria-hidden size={17} /> Sync now
       </Button>
-      {!online && <p className="mt-1 text-sm text-soft">They go by themselves, in this order, when there is signal.</p>}
+      {!online && (
+        <p className="mt-1 text-sm text-soft">They sync by themselves, in this order, when you’re back online.</p>
+      )}
     </div>
   );
 }
@@ -104,10 +106,10 @@ function Refused({ w }: { w: Waiting }) {
   return (
     <div className="mt-1">
       <p className="flex gap-1 text-ripe">
-        <TriangleAlert aria-hidden size={17} className="mt-1 shrink-0" /> It was not taken: {w.reason}
+        <TriangleAlert aria-hidden size={17} className="mt-1 shrink-0" /> The server rejected this: {w.reason}
       </p>
       <Button className="mt-2" onClick={() => void settle(client, w, 'theirs')}>
-        Let it go
+        Discard it
       </Button>
     </div>
   );
@@ -133,7 +135,7 @@ function Conflict({ w }: { w: Waiting }) {
     });
   return (
     <div className="mt-2">
-      <p>Somebody else changed it meanwhile. Which one stays?</p>
+      <p>Someone else edited this too. Which version do you want to keep?</p>
       <div className="mt-2 grid gap-3 sm:grid-cols-2">
         <Side title="Mine" record={mine} onKeep={() => void keepMine()} disabled={theirs == null} />
         <Side title="Theirs" record={theirs} onKeep={() => void settle(client, w, 'theirs')} disabled={false} />
@@ -156,7 +158,7 @@ function Side({ title, record, onKeep, disabled }: SideProps) {
     <section aria-label={title} className="flex flex-col justify-between rounded-lg border border-line p-3">
       <div>
         <h3 className="font-semibold">{title}</h3>
-        {record === null && <p className="text-soft">thrown away</p>}
+        {record === null && <p className="text-soft">deleted</p>}
         {record && (
           <p>
             {described(record, f)}, {f.day(record.data.date)}

@@ -25,7 +25,7 @@ export function RetireButton({ words, of, retire, restore }: Props) {
     out.mutate(
       { id },
       {
-        said: `${of.name} is retired; its records are kept.`,
+        said: `${of.name} was archived; its records are kept.`,
         undo: () => back.mutate({ id }),
         onSuccess: () => void goOn(link('garden', {})),
       },

@@ -8,8 +8,8 @@ import { DueMark, TrackMark } from './track-mark';
 const TRACK_WORDS: Record<Track, string> = {
   water: 'watered',
   feed: 'fed',
-  work: 'cut, tied, sprayed or picked',
-  seen: 'looked at, or the soil felt',
+  work: 'pruned, tied, sprayed or picked',
+  seen: 'looked over, or soil checked',
   note: 'a note',
 };
 
@@ -40,11 +40,11 @@ export function RibbonLegend({ lowC, highC }: Props) {
         >
           <ul className="flex flex-col gap-1.5">
             <Line mark={<Bar className="h-5 w-2 rounded-sm bg-warm" />}>
-              from the night&apos;s warmth to the day&apos;s; the strip reaches from {format.temperature(lowC)} to{' '}
+              from night to day temperature; the strip ranges from {format.temperature(lowC)} to{' '}
               {format.temperature(highC)}
             </Line>
             <Line mark={<Bar className="h-2 w-4 rounded-sm bg-rain" />}>
-              rain; the thicker the more, up to {format.rain(25)}
+              rain: the thicker the more, up to {format.rain(25)}
             </Line>
             {TRACKS.map((t) => (
               <Line key={t} mark={<TrackMark track={t} />}>
@@ -57,10 +57,10 @@ export function RibbonLegend({ lowC, highC }: Props) {
                 <Bar className="h-4 w-4 border border-line bg-[repeating-linear-gradient(135deg,transparent_0_3px,var(--color-line)_3px_4px)]" />
               }
             >
-              days to come, by the forecast
+              forecast days
             </Line>
           </ul>
-          <p className="mt-2 text-sm text-soft">Touch a day, and the beds show the water left on it.</p>
+          <p className="mt-2 text-sm text-soft">Touch a day to see the water left on it.</p>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -30,7 +30,7 @@ function spoken(d: RibbonDay, f: Formatter, today: Day): string {
   return [
     f.weekdayAndDay(d.day),
     d.day === today && 'today',
-    w ? f.temperatures(w.tMinC, w.tMaxC) : 'no weather known',
+    w ? f.temperatures(w.tMinC, w.tMaxC) : 'no weather recorded',
     rain && (w?.kind === 'forecast' ? `${w.rainChancePct ?? 0} % chance of ${rain}` : rain),
     ...kindsDone(d).map((k) => RECORD_KINDS[k].done),
     d.due > 0 && `${d.due} due`,

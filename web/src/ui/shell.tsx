@@ -67,7 +67,7 @@ export function Shell({ garden, role, ribbon, weather }: Props) {
       <DailyKeys />
       {role === 'look' && garden.pinnedDate && (
         <p className="mx-auto max-w-7xl px-3 pt-2 2xl:max-w-[104rem] sm:px-5">
-          <strong>Made up, to look at.</strong> This garden’s days stand still.{' '}
+          <strong>Demo garden, view only.</strong> Its dates are paused.{' '}
           <Link className="font-semibold text-leaf underline" to={ROUTES.home}>
             To your own garden
           </Link>
@@ -76,10 +76,9 @@ export function Shell({ garden, role, ribbon, weather }: Props) {
       <OutboxBar list={list} online={online} asOf={asOf} />
       {weather.trouble && (
         <p role="status" className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-3 pt-2 text-soft sm:px-5">
-          The weather station does not answer
-          {weather.newest &&
-            `; the newest day it gave is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`}
-          . Water is reckoned with what is known.
+          The weather station does not answer{' '}
+          {weather.newest && `; its newest day is ${formatterFor(garden.units, garden.dateForm).day(weather.newest)}`} .
+          The estimates use what we have.
         </p>
       )}
     </>

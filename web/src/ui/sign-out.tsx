@@ -28,17 +28,17 @@ export function SignOut({ list, className, named }: { list: readonly Waiting[]; 
           <AlertDialog.Overlay className="fixed inset-0 z-30 bg-ink/45" />
           <AlertDialog.Content className="fixed inset-x-3 top-1/3 z-40 mx-auto max-w-md rounded-2xl border border-line bg-card p-5 shadow-2xl">
             <AlertDialog.Title className="text-xl">
-              {list.length === 1 ? 'One thing waits' : `${list.length} things wait`} to be sent
+              {list.length === 1 ? 'One change is waiting' : `${list.length} changes are waiting`} to sync
             </AlertDialog.Title>
             <AlertDialog.Description className="mt-2">
-              It stays on this device and goes on its way when you sign in here again. Nobody else sees it.
+              They stay on this device and sync when you sign in here again. Nobody else sees them.
             </AlertDialog.Description>
             <div className="mt-4 flex flex-wrap justify-end gap-2">
               <AlertDialog.Cancel asChild>
-                <Button look="main">Stay</Button>
+                <Button look="main">Cancel</Button>
               </AlertDialog.Cancel>
               <AlertDialog.Action asChild>
-                <Button onClick={() => void signOut()}>Sign out all the same</Button>
+                <Button onClick={() => void signOut()}>Sign out anyway</Button>
               </AlertDialog.Action>
             </div>
           </AlertDialog.Content>

@@ -29,9 +29,9 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
     <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
       <p className="flex items-center gap-2 font-semibold">
         {lost ? <CloudOff aria-hidden size={20} /> : <TriangleAlert aria-hidden size={20} />}
-        {lost ? 'The server cannot be reached.' : error.message}
+        {lost ? 'We can’t reach the server. Check your connection and try again.' : error.message}
       </p>
-      {lost && <p className="mt-1 text-soft">Nothing you wrote is lost. Check the connection and try again.</p>}
+      {lost && <p className="mt-1 text-soft">Nothing you wrote is lost. Check your connection and try again.</p>}
       <div className="mt-3 flex flex-wrap gap-2">
         {again && <Button onClick={again}>Try again</Button>}
         {!lost && error.status === 404 && (
@@ -49,10 +49,10 @@ export function NotKept() {
   return (
     <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
       <p className="flex items-center gap-2 font-semibold">
-        <CloudOff aria-hidden size={20} /> This page was not kept on this device.
+        <CloudOff aria-hidden size={20} /> This page isn’t available offline.
       </p>
       <p className="mt-1 text-soft">
-        It comes when there is signal. The garden and the plants that were opened here are there without.
+        It will load when you’re back online. The garden and plants you opened here are available offline.
       </p>
       <Button className="mt-3" onClick={() => history.back()}>
         Back
@@ -64,8 +64,8 @@ export function NotKept() {
 /** A page for those who keep the garden, opened by somebody who does not. */
 export function NotOpen() {
   return (
-    <Empty title="This is for those who keep this garden">
-      <p>You may look and help here. Whoever keeps the garden can let you do more.</p>
+    <Empty title="Only the garden’s managers can do this">
+      <p>Ask a manager to give you more access.</p>
     </Empty>
   );
 }

@@ -29,7 +29,7 @@ export function ToldOnce({ label, hint, value, copied }: Props) {
         )}
       </Field>
       <Button className="mt-2" onClick={() => void navigator.clipboard.writeText(value).then(() => say(copied))}>
-        <Copy aria-hidden size={17} /> Copy it
+        <Copy aria-hidden size={17} /> Copy
       </Button>
     </div>
   );

@@ -5,7 +5,7 @@ import { deliver } from '../offline/outbox';
 import { faultsIn } from './faults';
 import { useSay } from './toast';
 
-const KEPT = 'Kept on this device; it is sent when there is signal.';
+const KEPT = 'Saved on this device. It will sync when you’re back online.';
 
 interface Then<Answer> {
   /** said once it is done, and only then */

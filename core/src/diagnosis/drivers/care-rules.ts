@@ -21,8 +21,8 @@ import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } f
 
 const isPot = (ctx: CaseContext): boolean => isPotted(ctx.case.place);
 
-const NO_FEEDING = 'what it was fed, and when: record it, or say that none was given';
-const NO_CUTS = 'whether leaves were cut: no cut is on record';
+const NO_FEEDING = 'what it was fed, and when: record it, or choose “none given”';
+const NO_CUTS = 'whether leaves were cut: no pruning is recorded';
 
 /** Bearing, or with flowers: from here on a feed led by nitrogen is out of time. */
 const LEAFY_STAGES = new Set(['seedling', 'establishing', 'vegetative']);
@@ -38,7 +38,7 @@ export function excessNitrogen(ctx: CaseContext): Verdict {
   const because = freed.map(({ f, grams }): Because => ({
     record: 'feeding',
     date: f.date,
-    text: `${ctx.format.grams(grams)} of nitrogen ${isSlow(f) ? 'freed from what was given' : ''} on ${ctx.format.day(f.date)}`.replace(
+    text: `${ctx.format.grams(grams)} of nitrogen ${isSlow(f) ? 'released from an earlier feed' : ''} on ${ctx.format.day(f.date)}`.replace(
       '  ',
       ' ',
     ),
@@ -56,18 +56,18 @@ export function excessNitrogen(ctx: CaseContext): Verdict {
       leafy.map((f): Because => ({
         record: 'feeding',
         date: f.date,
-        text: `a feed led by nitrogen (${f.n}-${f.p2o5}-${f.k2o}) on ${ctx.format.day(f.date)}`,
+        text: `a high-nitrogen feed (${f.n}-${f.p2o5}-${f.k2o}) on ${ctx.format.day(f.date)}`,
       })),
     );
   const test = place.soilTest;
   if (test?.nitrogen === 'high' && much < 0.5)
-    return found(0.5, [{ record: 'place', date: test.date, text: 'soil test: nitrogen high' }]);
+    return found(0.5, [{ record: 'place', date: test.date, text: 'soil test: high nitrogen' }]);
   if (records.feeding.length === 0) return unknown(NO_FEEDING);
   if (because.length === 0) return ABSENT;
   return found(
     much,
     because,
-    `${ctx.format.grams(total)} of nitrogen in ${within} days, fed on ${ctx.format.days(because.map((b) => b.date))}; ${ctx.format.grams(MOST_NITROGEN_G)} is plenty`,
+    `${ctx.format.grams(total)} of nitrogen in ${within} days, fed on ${ctx.format.days(because.map((b) => b.date))}; ${ctx.format.grams(MOST_NITROGEN_G)} is already plenty`,
   );
 }
 
@@ -99,8 +99,8 @@ export function underfeeding(ctx: CaseContext): Verdict {
   const text = last
     ? `last fed on ${ctx.format.day(last.date)}, ${daysBetween(last.date, asOf)} days ago`
     : records.feeding.length > 0
-      ? `nothing given in the ${days} days since planting out`
-      : `no feed on record in the ${days} days since planting out`;
+      ? `no feed in the ${days} days since planting out`
+      : `no feed recorded in the ${days} days since planting out`;
   return found(told, [{ record: last ? 'feeding' : 'plant', date: since, text }]);
 }
 
@@ -112,7 +112,7 @@ export function saltBuildup(ctx: CaseContext): Verdict {
       {
         record: 'place',
         date: test.date,
-        text: `soil test: salts ${test.saltsDsPerM} dS/m; a ${ctx.case.plant.crop} bears ${limit}`,
+        text: `soil test: salts ${test.saltsDsPerM} dS/m; a ${ctx.case.plant.crop} tolerates ${limit}`,
       },
     ]);
   if (ctx.present.has('soil-white-crust'))
@@ -137,7 +137,7 @@ const MUCH_K2O_G = 6;
 export function heavyPotassium(ctx: CaseContext): Verdict {
   const { records, place } = ctx.case;
   if (place.soilTest?.potassium === 'high')
-    return found(0.7, [{ record: 'place', date: place.soilTest.date, text: 'soil test: potassium high' }]);
+    return found(0.7, [{ record: 'place', date: place.soilTest.date, text: 'soil test: high potassium' }]);
   if (records.feeding.length === 0) return unknown(NO_FEEDING);
   const fed = ctx.recent(records.feeding, 42).filter((f) => f.k2o >= 1.5 * Math.max(1, f.n));
   const total = fed.reduce((sum, f) => sum + (f.grams * f.k2o) / 100, 0);
@@ -146,7 +146,7 @@ export function heavyPotassium(ctx: CaseContext): Verdict {
     fed.map((f): Because => ({
       record: 'feeding',
       date: f.date,
-      text: `a feed led by potassium (${f.n}-${f.p2o5}-${f.k2o}) on ${ctx.format.day(f.date)}`,
+      text: `a high-potassium feed (${f.n}-${f.p2o5}-${f.k2o}) on ${ctx.format.day(f.date)}`,
     })),
     `${ctx.format.grams(total)} of potash in six weeks, fed on ${ctx.format.days(fed.map((f) => f.date))}`,
   );
@@ -169,13 +169,13 @@ const tooAcid = (pH: number | undefined): { text: string; strength: number } | n
   pH === undefined
     ? null
     : { text: `pH ${pH}; under ${ACID_PH} is too acid`, strength: graded(1 + (ACID_PH - pH) / 0.5, 1, 2) };
-const ASK_PH = 'a soil test: acidity is not known';
+const ASK_PH = 'a soil test: we don’t know the pH';
 
 export const lowCalcium = (ctx: CaseContext): Verdict =>
   byTest(
     ctx,
-    (t) => (t.calcium === 'low' ? { text: 'calcium low', strength: 0.8 } : tooAcid(t.pH)),
-    'a soil test: calcium and acidity are not known',
+    (t) => (t.calcium === 'low' ? { text: 'low calcium', strength: 0.8 } : tooAcid(t.pH)),
+    'a soil test: we don’t know calcium or pH',
   );
 export const soilTooAcid = (ctx: CaseContext): Verdict => byTest(ctx, (t) => tooAcid(t.pH), ASK_PH);
 export const soilTooAlkaline = (ctx: CaseContext, { pH = ALKALINE_PH }: RuleParams): Verdict =>
@@ -203,7 +203,7 @@ export function leafLossByPruning(
     cuts.map((p): Because => ({
       record: 'pruning',
       date: p.date,
-      text: `${p.leafSharePct} % of the leaf cut on ${ctx.format.day(p.date)}`,
+      text: `${p.leafSharePct} % of the leaves cut on ${ctx.format.day(p.date)}`,
     })),
   );
 }
@@ -246,13 +246,13 @@ export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_
         .map(({ p }): Because => ({
           record: 'spray',
           date: p.date,
-          text: `${p.product} on ${ctx.format.day(p.date)}, close upon another`,
+          text: `${p.product} on ${ctx.format.day(p.date)}, soon after another spray`,
         })),
     );
   const strength = Math.max(0, ...hot.map((x) => graded(x.score, 1, 1.5) * 1.2), crowded ? 0.5 : 0);
   if (because.length > 0) return found(strength, because);
   if (ctx.present.has('after-spraying') && (burning.length === 0 || oils.some((x) => x.tMax === undefined)))
-    return unknown('what was sprayed, how strong, and how warm it was');
+    return unknown('what was sprayed, how strong, and how hot it was');
   return ctx.case.records.sprays.length === 0 ? unknown('whether anything was sprayed') : ABSENT;
 }
 
@@ -264,10 +264,10 @@ export function sprayDrift(ctx: CaseContext, { within = 21 }: RuleParams): Verdi
         near.map((p): Because => ({
           record: 'spray',
           date: p.date,
-          text: `weedkiller used near by on ${ctx.format.day(p.date)}`,
+          text: `weedkiller used nearby on ${ctx.format.day(p.date)}`,
         })),
       )
     : ctx.case.records.sprays.length === 0
-      ? unknown('whether weedkiller was used near by, or new straw or manure came in')
+      ? unknown('whether weedkiller was used nearby, or new straw or manure was brought in')
       : ABSENT;
 }

@@ -22,7 +22,7 @@ export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): V
     text: `moved on ${ctx.format.day(e.date)}`,
   }));
   if (ctx.present.has('stem-broken'))
-    because.push({ record: 'sign', date: ctx.case.asOf, text: 'a branch broke or sagged and let the sun in' });
+    because.push({ record: 'sign', date: ctx.case.asOf, text: 'a broken or sagging branch let the sun in' });
   return because.length > 0 ? found(0.7, because) : ABSENT;
 }
 
@@ -47,10 +47,10 @@ export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verd
         {
           record: 'plant',
           date: transplantedOn,
-          text: `planted out on ${ctx.format.day(transplantedOn)}; no hardening off on record`,
+          text: `planted out on ${ctx.format.day(transplantedOn)}; no hardening off recorded`,
         },
       ])
-    : unknown('whether it was hardened off before it went out');
+    : unknown('whether it was hardened off before planting out');
 }
 
 /** Advised spacing, m: 0.45 to 0.6 tomato, 0.4 to 0.5 pepper (handbook). Crowded under two thirds of it. */
@@ -66,10 +66,10 @@ export function crowding(ctx: CaseContext): Verdict {
       {
         record: 'plant',
         date: asOf,
-        text: `${ctx.format.centimetres(plant.spacingM * 100)} apart; ${ctx.format.centimetres(advised * 100)} is advised`,
+        text: `${ctx.format.centimetres(plant.spacingM * 100)} apart; we advise ${ctx.format.centimetres(advised * 100)}`,
       },
     ]);
-  return bySign(ctx, ['plant-dense'], 'so bushy that light and air do not get in', 0.5);
+  return bySign(ctx, ['plant-dense'], 'too bushy for light and air to get in', 0.5);
 }
 
 export function leavesNearSoil(ctx: CaseContext): Verdict {
@@ -78,12 +78,12 @@ export function leavesNearSoil(ctx: CaseContext): Verdict {
   const { plant, records, asOf } = ctx.case;
   const cleared = records.pruning.some((p) => p.what?.includes('lower-leaves'));
   if ((plant.heightM ?? 0) > 0.6 && !cleared && !isPotted(ctx.case.place)) {
-    if (records.pruning.length === 0 && !keepsLog(ctx)) return unknown('whether the lowest leaves were cleared');
+    if (records.pruning.length === 0 && !keepsLog(ctx)) return unknown('whether the lowest leaves were removed');
     return found(records.pruning.length > 0 ? 0.5 : 0.35, [
       {
         record: 'pruning',
         date: asOf,
-        text: `no cut of low leaves is on record on a plant ${ctx.format.centimetres((plant.heightM ?? 0) * 100)} tall`,
+        text: `no low leaves recorded as removed on a plant ${ctx.format.centimetres((plant.heightM ?? 0) * 100)} tall`,
       },
     ]);
   }
@@ -97,13 +97,11 @@ export function poorPollination(ctx: CaseContext): Verdict {
   const helped = ctx.recent(ctx.case.records.events, 10).some((e) => e.what === 'pollination-assist');
   return helped
     ? ABSENT
-    : found(0.5, [
-        { record: 'place', date: ctx.case.asOf, text: 'under cover, and no shaking of the flowers on record' },
-      ]);
+    : found(0.5, [{ record: 'place', date: ctx.case.asOf, text: 'under cover, and no record of shaking the flowers' }]);
 }
 
 export const heavyFlowerLoad = (ctx: CaseContext): Verdict =>
-  bySign(ctx, ['flower-many-open'], 'far more flowers open than it can carry', 0.8);
+  bySign(ctx, ['flower-many-open'], 'far more open flowers than it can support', 0.8);
 
 export function smallPlant(ctx: CaseContext): Verdict {
   const { heightM, crop } = ctx.case.plant;
@@ -130,11 +128,11 @@ export const pestsPresent = (ctx: CaseContext): Verdict =>
   ctx.present.has('pest-none-found') ||
   PESTS.some((sign) => ctx.present.has(sign)) ||
   PESTS.every((x) => ctx.absent.has(x))
-    ? bySign(ctx, PESTS, 'insects were seen on it', 0.7)
+    ? bySign(ctx, PESTS, 'insects were seen on the plant', 0.7)
     : unknown('whether insects sit under the leaves or in the flowers', 'look-under-leaves');
-export const diseasePresent = (ctx: CaseContext): Verdict => bySign(ctx, DISEASES, 'a leaf disease shows', 0.6);
+export const diseasePresent = (ctx: CaseContext): Verdict => bySign(ctx, DISEASES, 'signs of a leaf disease', 0.6);
 export const leafLossByDisease = (ctx: CaseContext): Verdict =>
-  bySign(ctx, LEAF_LOSS, 'leaves are being lost to spots or yellowing', 0.6);
+  bySign(ctx, LEAF_LOSS, 'leaves are lost to spots or yellowing', 0.6);
 
 export function overripeOnPlant(ctx: CaseContext): Verdict {
   const { stage } = ctx.case.plant;
@@ -147,7 +145,7 @@ export function overripeOnPlant(ctx: CaseContext): Verdict {
     {
       record: 'event',
       date: last.date,
-      text: `ripening, and last picked on ${ctx.format.day(last.date)} by the records`,
+      text: `ripe fruit, and the last recorded picking was ${ctx.format.day(last.date)}`,
     },
   ]);
 }
@@ -163,11 +161,11 @@ export function sameFamilyBefore(ctx: CaseContext): Verdict {
       {
         record: 'place',
         date: asOf,
-        text: `tomato, pepper or kin stood here in ${before.map((h) => h.year).join(', ')}`,
+        text: `tomatoes, peppers or relatives grew here in ${before.map((h) => h.year).join(', ')}`,
       },
     ]);
   }
-  return (place.history ?? []).length === 0 ? unknown('what stood here in earlier years') : ABSENT;
+  return (place.history ?? []).length === 0 ? unknown('what grew here in earlier years') : ABSENT;
 }
 
 export function noMulch(ctx: CaseContext): Verdict {
@@ -176,6 +174,6 @@ export function noMulch(ctx: CaseContext): Verdict {
   if (ctx.present.has('soil-bare')) return bySign(ctx, ['soil-bare'], 'the soil is bare', 0.6);
   // a place on which somebody wrote of mulch, or said that there is none, is bare; of another nobody knows
   return mulch
-    ? found(0.3, [{ record: 'place', date: ctx.case.asOf, text: 'no mulch on record' }])
+    ? found(0.3, [{ record: 'place', date: ctx.case.asOf, text: 'no mulch recorded' }])
     : unknown('whether the soil is covered');
 }

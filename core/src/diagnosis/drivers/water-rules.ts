@@ -21,7 +21,7 @@ import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } f
 
 /** Rules that read the water balance, as far as it is known what the plant got. Thresholds: handbook judgement unless named. */
 
-const NO_WEATHER = 'the weather of these weeks: without it the water in the soil cannot be reckoned';
+const NO_WEATHER = 'the weather of these weeks: without it we can’t estimate the water in the soil';
 const percent = (d: BalanceDay): string => `${Math.round(d.fractionAvailable * 100)} %`;
 const modelled = (d: BalanceDay, text: string): Because => ({ record: 'water-balance', date: d.date, text });
 const isPot = (ctx: CaseContext): boolean => isPotted(ctx.case.place);
@@ -43,7 +43,7 @@ function notKnown(ctx: CaseContext): Verdict {
   const last = ctx.case.records.watering.at(-1)?.date;
   return unknown(
     last
-      ? `whether water was given since ${ctx.format.day(last)}: record it, or say that none was given`
+      ? `whether it was watered since ${ctx.format.day(last)}: record it, or choose “none given”`
       : 'when and how much this plant was watered',
     'finger-test',
   );
@@ -74,8 +74,8 @@ export function drySpell(
   const worst = named.reduce((a, b) => (b.fractionAvailable < a.fractionAvailable ? b : a));
   return found(
     graded(sumOf(short), days, 3 * days),
-    named.map((d) => modelled(d, `${percent(d)} of the water left`)),
-    `short of water on ${named.length} of the last ${within} days; driest on ${ctx.format.day(worst.date)}, ${percent(worst)} left`,
+    named.map((d) => modelled(d, `${percent(d)} of its water left`)),
+    `short of water on ${named.length} of the last ${within} days; driest on ${ctx.format.day(worst.date)} with ${percent(worst)} left`,
   );
 }
 
@@ -98,14 +98,14 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, f
     return found(
       stood,
       wet.map((d) => modelled(d, 'over-full')),
-      `the soil stood over-full on ${wet.length} days: roots without air take up as little as dry ones`,
+      `the soil was waterlogged on ${wet.length} days: roots without air take up no more than dry ones`,
     );
   const named = big.filter((x) => x.score >= 0.2).map((x) => x.it);
   if (named.length === 0) return ABSENT;
   const floods = named.map((w): Because => {
     const given = ctx.case.records.watering.find((r) => r.date === w.high.date);
     return given
-      ? { record: 'watering', date: w.high.date, text: `${ctx.format.litres(given.litres)} at once filled it` }
+      ? { record: 'watering', date: w.high.date, text: `${ctx.format.litres(given.litres)} in one watering filled it` }
       : modelled(w.high, `full again, ${percent(w.high)}`);
   });
   const lows = named.map((w) => w.low);
@@ -116,7 +116,7 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, f
       ...lows.map((d) => modelled(d, `the ${label(ctx)} was down to ${percent(d)} on ${ctx.format.day(d.date)}`)),
       ...floods,
     ],
-    `the ${label(ctx)} ran dry by ${ctx.format.days(lows.map((d) => d.date))} (down to ${percent(driest)}) and was filled up again on ${ctx.format.days(named.map((w) => w.high.date))}`,
+    `the ${label(ctx)} dried out by ${ctx.format.days(lows.map((d) => d.date))} (to ${percent(driest)}) and was refilled on ${ctx.format.days(named.map((w) => w.high.date))}`,
   );
 }
 
@@ -156,7 +156,7 @@ export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdic
   return found(
     graded(best.score, 1, 2.5),
     [...dry.map((d) => modelled(d, `${percent(d)} left`)), source],
-    `down to ${percent(before)} before, then ${source.text}`,
+    `${percent(before)} before, then ${source.text}`,
   );
 }
 
@@ -188,7 +188,7 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
   const mostly = stood >= 0.5;
   const brimful: Because[] =
     full.length > 0
-      ? full.slice(-1).map((d) => modelled(d, `full to the brim on ${full.length} of the last ${window.length} days`))
+      ? full.slice(-1).map((d) => modelled(d, `full to the limit on ${full.length} of the last ${window.length} days`))
       : [];
   return found(
     Math.max(stood, byHand),
@@ -198,7 +198,7 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
       ...onWet.map((w): Because => ({
         record: 'watering',
         date: w.date,
-        text: `${ctx.format.litres(w.litres)} on soil still full`,
+        text: `${ctx.format.litres(w.litres)} given while the soil was still full`,
       })),
       ...(!mostly && felt.length === 0 && onWet.length === 0 ? brimful : []),
     ],
@@ -221,10 +221,10 @@ function overwateredInWords(
 ): string {
   return [
     full > 0 && (full > of / 2 || (felt.length === 0 && onWet.length === 0))
-      ? `full to the brim on ${full} of the last ${of} days`
+      ? `full to the limit on ${full} of the last ${of} days`
       : '',
     felt.length > 0 ? `felt wet on ${f.days(felt)}` : '',
-    onWet.length > 0 ? `watered all the same on ${f.days(onWet)}` : '',
+    onWet.length > 0 ? `and watered anyway on ${f.days(onWet)}` : '',
   ]
     .filter(Boolean)
     .join('; ');
@@ -242,16 +242,15 @@ export function poorDrainage(ctx: CaseContext): Verdict {
     because.push({
       record: 'place',
       date: asOf,
-      text: `water sinks ${ctx.format.rain(rate)} an hour; under ${ctx.format.rain(SLOW_PERCOLATION_MM_H)} is slow`,
+      text: `water drains ${ctx.format.rain(rate)} an hour; under ${ctx.format.rain(SLOW_PERCOLATION_MM_H)} is slow`,
     });
   const stands = ctx.present.has('soil-pooling');
-  if (stands) because.push({ record: 'sign', date: asOf, text: 'water stands on top' });
-  if (place.lowEnd)
-    because.push({ record: 'place', date: asOf, text: 'it lies at a low end, where water runs together' });
+  if (stands) because.push({ record: 'sign', date: asOf, text: 'water stands on the surface' });
+  if (place.lowEnd) because.push({ record: 'place', date: asOf, text: 'it is in a low spot where water collects' });
   if (because.length > 0) return found(Math.max(slow, stands ? 0.7 : 0, place.lowEnd ? LOW_END : 0), because);
   const heavy = place.texture === 'clay' || place.texture === 'clay-loam';
   return place.drainageMmPerH == null && heavy && !isPot(ctx)
-    ? unknown('how fast water sinks in a dug hole', 'percolation-test')
+    ? unknown('how fast water drains from a test hole', 'percolation-test')
     : ABSENT;
 }
 
@@ -267,7 +266,7 @@ export function smallContainer(ctx: CaseContext): Verdict {
     {
       record: 'place',
       date: asOf,
-      text: `${ctx.format.litres(place.volumeL)} of soil; a ${plant.crop} wants ${ctx.format.litres(least)} or more`,
+      text: `${ctx.format.litres(place.volumeL)} of soil; a ${plant.crop} needs ${ctx.format.litres(least)} or more`,
     },
   ]);
 }
@@ -283,7 +282,7 @@ export function leaching(ctx: CaseContext, { within = 28 }: RuleParams): Verdict
   return found(graded(total / (1.5 * taw), 1, 3.5), [
     modelled(
       drained.at(-1)!,
-      `water ran through on ${drained.length} days (${ctx.format.days(dates.slice(-3))} last) and took feed along`,
+      `water ran out below on ${drained.length} days (${ctx.format.days(dates.slice(-3))} most recently) and washed out feed`,
     ),
   ]);
 }

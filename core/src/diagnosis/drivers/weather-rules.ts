@@ -11,7 +11,7 @@ import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } f
 
 /** Rules that read the weather where the plant stands. Temperatures: handbook ("Heat and cold"); each disorder may move them. */
 
-const NO_WEATHER = 'the warmth of these weeks';
+const NO_WEATHER = 'the temperatures of these weeks';
 /** °C short of a limit at which a day or a night no longer counts. */
 const SOFT_DAY_C = 2;
 const SOFT_NIGHT_C = 1.5;
@@ -62,7 +62,7 @@ export const warmNights = (ctx: CaseContext, { atC, days = 3, within = 10, from 
     score: (w) => overLimit(w.tMinC, limit, SOFT_NIGHT_C),
     textOf: (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
     sum: (hits) =>
-      `nights of ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))} and more on ${ctx.format.days(hits.map((w) => w.date))}`,
+      `nights of ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))} or more on ${ctx.format.days(hits.map((w) => w.date))}`,
   });
 };
 
@@ -91,7 +91,7 @@ export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams
   const shade = spellOn(ctx.case.place.shade, ctx.case.asOf);
   const because = dark
     .filter((x) => x.score >= 0.4)
-    .map(({ it }): Because => ({ record: 'weather', date: it.date, text: `a dull day, ${ctx.format.day(it.date)}` }));
+    .map(({ it }): Because => ({ record: 'weather', date: it.date, text: `a dull day on ${ctx.format.day(it.date)}` }));
   const shaded = shade ? graded(shade.blockPct, 50, 90) : 0;
   if (shade && shade.blockPct >= 35)
     because.push({ record: 'place', date: shade.from, text: `shade that takes ${shade.blockPct} % of the light` });
@@ -100,7 +100,7 @@ export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams
     because.push({
       record: 'place',
       date: ctx.case.asOf,
-      text: 'it stands indoors, where a window gives a fraction of the light outside',
+      text: 'it is indoors, where a window lets in a fraction of the daylight',
     });
   const strength = Math.max(graded(sumOf(dark), days, 2 * days), shaded, inRoom ? ROOM_LIGHT : 0);
   return because.length > 0 ? found(strength, because) : ABSENT;
@@ -176,10 +176,10 @@ export function humidStillAir(ctx: CaseContext, { within = 14, pct = 85 }: RuleP
     because.push({
       record: 'weather',
       date: named.at(-1)!.it.date,
-      text: `air about ${pct} % humid or more on ${named.length} days under cover`,
+      text: `humidity of about ${pct} % or more on ${named.length} days under cover`,
     });
   const dense = ctx.present.has('plant-dense') ? 0.6 : 0;
-  if (dense > 0) because.push({ record: 'sign', date: ctx.case.asOf, text: 'so bushy that no air moves in it' });
+  if (dense > 0) because.push({ record: 'sign', date: ctx.case.asOf, text: 'too bushy for air to move' });
   if (because.length > 0) return found(Math.max(dense, graded(sumOf(damp), 3, 8)), because);
   return enclosed && measured.length === 0 ? unknown('how humid it is under the cover') : ABSENT;
 }
@@ -187,7 +187,7 @@ export function humidStillAir(ctx: CaseContext, { within = 14, pct = 85 }: RuleP
 export function plantedTooEarly(ctx: CaseContext): Verdict {
   const { plant, garden, place } = ctx.case;
   const planted = plant.transplantedOn;
-  if (!planted) return unknown('the day of planting out');
+  if (!planted) return unknown('the planting-out date');
   if (isRainless(place) && coverOf(place) === 'indoors') return ABSENT;
   const week = ctx.own.filter((w) => w.date >= planted && daysBetween(planted, w.date) < 14);
   const cold = scored(week, (w) => underLimit(w.tMinC, CHILL_NIGHT_C, SOFT_NIGHT_C));
@@ -203,7 +203,7 @@ export function plantedTooEarly(ctx: CaseContext): Verdict {
     because.push({
       record: 'weather',
       date: nights[0]!.it.date,
-      text: `${nights.length} nights about ${ctx.format.temperature(CHILL_NIGHT_C)} or colder in the two weeks after planting out`,
+      text: `${nights.length} nights of about ${ctx.format.temperature(CHILL_NIGHT_C)} or colder in the two weeks after planting out`,
     });
   if (because.length === 0) return week.length === 0 && ctx.own.length === 0 ? unknown(NO_WEATHER) : ABSENT;
   return found(Math.max(because[0]!.record === 'plant' ? 0.6 : 0, graded(sumOf(cold), 3, 7)), because);

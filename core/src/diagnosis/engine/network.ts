@@ -113,11 +113,11 @@ export function candidates(ctx: CaseContext): Candidate[] {
         shifts.push({
           code: link.driver,
           oddsFactor: link.oddsFactorIfAbsent,
-          text: 'the records show nothing of the kind',
+          text: 'nothing in the records points to it',
         });
     }
     if (ctx.case.plant.resistantTo?.includes(row.code))
-      shifts.push({ code: 'resistant', oddsFactor: RESISTANT_FACTOR, text: 'this kind is resistant' });
+      shifts.push({ code: 'resistant', oddsFactor: RESISTANT_FACTOR, text: 'this variety is resistant' });
     const shift = shifts.reduce((product, x) => product * x.oddsFactor, 1);
     const odds = (row.prior / (1 - row.prior)) * Math.min(MOST_SHIFT, Math.max(LEAST_SHIFT, shift));
     // where, how fast and after what tell that something is wrong, not yet what

@@ -25,10 +25,9 @@ export interface Offer {
   general: boolean;
 }
 
-const UNSURE = 'not sure enough yet for something that cannot be taken back: make the check first';
-const AFTER_MILDER = 'only when the milder steps were judged at their follow-up and were not enough';
-const oneSpray = (first: RemedyRow): string =>
-  `one spray at a time: see first what it does (${first.label.toLowerCase()})`;
+const UNSURE = 'not certain enough for something you can’t undo: do the check first';
+const AFTER_MILDER = 'only if the gentler steps have had their follow-up and were not enough';
+const oneSpray = (first: RemedyRow): string => `one spray at a time: first see what ${first.label.toLowerCase()} does`;
 
 /**
  * Which remedies are to be done for every disorder that is clear, the leader's first; within one, by rung and then by the weight

@@ -25,7 +25,7 @@ export interface Remedy {
   successIs: string;
 }
 
-const NONE_DUE = 'by the plan no water falls due in the coming week';
+const NONE_DUE = 'the plan has no watering in the coming week';
 
 /**
  * The offered remedies with their amounts and days. What waters is one order, whichever findings ask for it, and reads its day, amount and

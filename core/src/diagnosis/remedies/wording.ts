@@ -16,8 +16,8 @@ export function doseInWords(dose: Dose | null | undefined, f: Formatter): string
   if (dose.areaM2 != null) parts.push(f.area(dose.areaM2));
   if (dose.count != null) parts.push(`${dose.count} fruit`);
   if (dose.cutsPerWeek != null)
-    parts.push(`up to ${dose.cutsPerWeek} cuts a week${dose.sharedBudget ? ', the other cuts counted in' : ''}`);
-  if (dose.leafSharePct != null) parts.push(`up to ${dose.leafSharePct} % of the leaf`);
+    parts.push(`up to ${dose.cutsPerWeek} cuts a week${dose.sharedBudget ? ', other cuts included' : ''}`);
+  if (dose.leafSharePct != null) parts.push(`up to ${dose.leafSharePct} % of the leaves`);
   if (dose.potLitres != null) parts.push(`${f.litres(dose.potLitres)} or more`);
   if (dose.waitDays != null) parts.push(`for ${dose.waitDays} ${dose.waitDays === 1 ? 'day' : 'days'}`);
   if (dose.everyDays != null) parts.push(dose.everyDays === 1 ? 'every day' : `every ${dose.everyDays} days`);

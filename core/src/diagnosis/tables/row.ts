@@ -106,7 +106,7 @@ export const needs = (reading: RecordLink['reading'], no: number, why: string, y
 export const starts = (reading: RecordLink['reading'], yes: number, why: string, no?: number): RecordLink => ({ reading, yes, why, ...(no ? { no } : {}) });
 
 /** Leaf diseases that live over the winter on what is left of their plants (common practice). */
-export const OVERWINTERS = starts('same-trouble-before', 3, 'it lives over the winter on what is left of the plants in this soil', 0.8);
+export const OVERWINTERS = starts('same-trouble-before', 3, 'it survives the winter on plant remains in this soil', 0.8);
 
 /** Remedy links: `always('mulch')`, `against(['hot-days'], 'shade-cloth')`. */
 export const always = (...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy }));

@@ -97,7 +97,7 @@ export const NEWCOMERS: readonly SampleCase[] = [
     driver: 'wet-foliage',
   },
   {
-    name: 'white fur with black grains in a bleached stem',
+    name: 'white fluff with black grains in a bleached stem',
     group: 'disease',
     garden: OCEAN,
     weather: dampCool,
@@ -116,7 +116,7 @@ export const NEWCOMERS: readonly SampleCase[] = [
     driver: 'wet-foliage',
   },
   {
-    name: 'rolled, stiff, purple veins in the desert',
+    name: 'rolled, stiff leaves with purple veins in the desert',
     group: 'disease',
     garden: DESERT,
     weather: dry,

@@ -126,7 +126,7 @@ export const PAIRS: readonly SampleCase[] = [
     ],
   ),
   ...pair(
-    'flowers fall',
+    'flowers drop',
     'flower',
     ['flower-drop', '-leaf-dark-lush', 'pest-none-found'],
     [

@@ -691,7 +691,7 @@ export const RECORDS_DECIDE: readonly SampleCase[] = [
     ],
   ),
   ...pair(
-    'much too small',
+    'far too small',
     'nutrition',
     ['plant-stunted', 'pace-weeks'],
     [

@@ -32,7 +32,7 @@ export const WATER_AND_FOOD: readonly SampleCase[] = [
     never: ['water-less'],
   },
   {
-    name: 'limp, firm an hour after water',
+    name: 'limp, firm an hour after watering',
     group: 'water and weather',
     place: BARE,
     weather: dry,
@@ -76,7 +76,7 @@ export const WATER_AND_FOOD: readonly SampleCase[] = [
     never: ['water-now', 'nitrogen-feed'],
   },
   {
-    name: 'soggy yellow leaves, still limp after water',
+    name: 'soggy yellow leaves, still drooping after water',
     group: 'water and weather',
     place: CLAY,
     weather: rainy,
@@ -220,7 +220,7 @@ export const WATER_AND_FOOD: readonly SampleCase[] = [
     never: ['nitrogen-feed', 'light-feed'],
   },
   {
-    name: 'yellow between veins, old leaves, pot',
+    name: 'old leaves yellow between veins leaves, pot',
     group: 'nutrition',
     place: { ...TUB, soilTest: { date: '2026-05-01', pH: 5.4 } },
     records: { watering: every(1, 2.4), feeding: [feed(10, 4, 4, 8, 15)] },
@@ -229,7 +229,7 @@ export const WATER_AND_FOOD: readonly SampleCase[] = [
     driver: 'soil-too-acid',
   },
   {
-    name: 'yellow between veins, new leaves, chalky soil',
+    name: 'new leaves yellow between veins leaves, chalky soil',
     group: 'nutrition',
     place: { ...BARE, soilTest: { date: '2026-05-01', pH: 7.8 } },
     signs: ['leaf-yellow-between-veins-new', 'where-new-growth'],

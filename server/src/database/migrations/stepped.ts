@@ -33,7 +33,7 @@ export abstract class SteppedMigration implements MigrationInterface {
 
   down(): Promise<void> {
     return Promise.reject(
-      new Error('There is no way back from a migration but to restore a backup that was made before it.'),
+      new Error('Migrations cannot be reversed. To go back, restore a backup made before this one.'),
     );
   }
 }

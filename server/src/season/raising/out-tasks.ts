@@ -30,8 +30,8 @@ export function outTasks(s: GardenSnapshot, p: PlantingEntity, boneDry: boolean)
 
 const beginTask = (task: Make, kind: string, dueOn: string): Task =>
   task('harden', {
-    title: `Begin to harden off ${kind}`,
-    why: `The first day outside: ${stepInWords(HARDENING_STEPS[0]!)}; ten days, and it pauses by itself when nights are cold or the wind is strong`,
+    title: `Start hardening off ${kind}`,
+    why: `First day outside: ${stepInWords(HARDENING_STEPS[0]!)}. It takes ten days and pauses when nights are cold or the wind is strong`,
     dueOn,
     minutes: 3,
   });
@@ -49,7 +49,7 @@ function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: s
         : 'the night will be under 10 °C'.replace('10 °C', s.format.temperature(10));
     return [
       task(`day:${s.today}`, {
-        title: `${kind} stays in today`,
+        title: `Keep ${kind} in today`,
         why: `Hardening off pauses: ${because}`,
         dueOn: s.today,
         minutes: 0,
@@ -86,7 +86,7 @@ function outTask(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity, o: Ou
   const held = verdict.go === 'wait' && s.today >= addDays(from, -7);
   return [
     task('out', {
-      title: verdict.go === 'ask' ? `May ${kind} go out?` : `Plant out ${kind}`,
+      title: verdict.go === 'ask' ? `Check whether ${kind} can be planted out` : `Plant out ${kind}`,
       amount: `${p.count} plants`,
       why: text,
       dueOn: from,
@@ -103,9 +103,9 @@ function outTask(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity, o: Ou
       ...(held ? { held: { until: verdict.until ?? addDays(s.today, 7), because: text } } : {}),
       cautions: [
         p.crop === 'tomato'
-          ? 'Deep: up to the first leaves, or laid in a trench. Support now, water in, and daily for one to two weeks.'
-          : 'Only as deep as it stood in its pot. Support now, water in, and daily for one to two weeks.',
-        ...(verdict.go === 'at-risk' ? ['A cover at hand, on before dusk and off in the morning.'] : []),
+          ? 'Deep: up to the first leaves, or laid in a trench. Add support now, water in, and water daily for one to two weeks.'
+          : 'Only as deep as it stood in its pot. Add support now, water in, and water daily for one to two weeks.',
+        ...(verdict.go === 'at-risk' ? ['Keep a cover ready; on before dusk, off in the morning.'] : []),
       ],
     }),
   ];

@@ -20,10 +20,10 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
       task('sow', {
         title: `Sow ${kind}`,
         amount: `${cells} cells, ${seeds} seeds`,
-        why: `Two to a cell, the weaker snipped at 2 to 3 cm; planted out from ${s.format.day(band('plant-out').from)}`,
+        why: `Two to a cell; snip the weaker at 2 to 3 cm. Plant out from ${s.format.day(band('plant-out').from)}`,
         dueOn: band('sow').from,
         minutes: 5 + Math.ceil(cells / 2),
-        cautions: ['Light close above, a fan on, warmth below; water from below, and empty the tray after.'],
+        cautions: ['Light close above, a fan on, warmth below. Water from below and empty the tray afterwards.'],
       }),
     ];
   const tasks: Task[] = [];
@@ -32,7 +32,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
     tasks.push(
       task('light', {
         title: `Light and air for ${kind}`,
-        why: 'They come up about now: light 5 to 10 cm above, 14 to 16 hours a day, the cover off, a fan on low; else they grow long and thin',
+        why: 'They come up about now. Light 5 to 10 cm above, 14 to 16 hours a day, cover off, fan on low; otherwise they grow leggy',
         dueOn: lightOn(p.sownOn),
         minutes: 5,
       }),
@@ -42,7 +42,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
       task('thin', {
         title: `Thin ${kind}`,
         amount: 'one to a cell',
-        why: 'The stronger stays; the other is snipped at the soil when they are 2 to 3 cm tall, not pulled',
+        why: 'Keep the stronger; snip the other at the soil when they are 2 to 3 cm tall. Do not pull it',
         dueOn: thinOn(p.sownOn),
         minutes: Math.max(2, Math.ceil((p.cells ?? cells) / 4)),
       }),
@@ -62,8 +62,8 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
       amount: `${s.format.millilitres(water.ml)} from below if light`,
       why:
         water.lightG === null
-          ? 'Light: water into the tray, and pour out what is left after 20 minutes. Heavy: leave it until tomorrow'
-          : `At ${s.format.grams(water.lightG)} or less: water into the tray, and pour out what is left after 20 minutes. Heavier: leave it until tomorrow`,
+          ? 'If light: water into the tray and pour away what is left after 20 minutes. If heavy: wait until tomorrow'
+          : `At ${s.format.grams(water.lightG)} or less: water into the tray and pour away what is left after 20 minutes. If heavier: wait until tomorrow`,
       dueOn: water.dueOn,
       minutes: 3,
     }),
@@ -71,8 +71,8 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   const [first, ...more] = actsAfter(p.crop, p.looks ?? []);
   tasks.push(
     task('look', {
-      title: `Look at the seedlings of ${kind}`,
-      why: first ?? 'Done if they stand short, thick and green; what is otherwise is said on the season’s page',
+      title: `Check the seedlings of ${kind}`,
+      why: first ?? 'Done if they are short, thick and green; otherwise record it on the season’s page',
       dueOn: nextLookOn(p.sownOn, p.looks ?? []),
       minutes: 2,
       cautions: more,
@@ -83,7 +83,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
       task('pot', {
         title: `Pot on ${kind}`,
         amount: '9 cm pots',
-        why: 'First true leaves: a larger pot, tomatoes up to the seed leaves, peppers no deeper than they stood',
+        why: 'First true leaves: a larger pot. Tomatoes up to the seed leaves, peppers no deeper than before',
         dueOn: band('pot-on').from,
         minutes: 2 * p.count,
       }),

@@ -21,8 +21,8 @@ export function sendFile<T>(method: 'PUT' | 'POST', path: string, file: Blob, op
       if (report) return done(report);
       fail(new ApiError(request.status, message ?? `The server answered ${request.status}.`, faults ?? []));
     };
-    request.onerror = () => fail(new TypeError('nobody answered'));
-    request.onabort = () => fail(new DOMException('broken off', 'AbortError'));
+    request.onerror = () => fail(new TypeError('no answer'));
+    request.onabort = () => fail(new DOMException('cancelled', 'AbortError'));
     options.signal.addEventListener('abort', () => request.abort());
     request.send(file);
   });

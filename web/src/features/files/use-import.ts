@@ -24,7 +24,7 @@ export function useImport(gardenId: string) {
   const stop = useRef(new AbortController());
 
   const said = (error: unknown): void => {
-    if (error instanceof DOMException) setTrouble('Broken off. Nothing was changed.');
+    if (error instanceof DOMException) setTrouble('Cancelled. Nothing was changed.');
     else setTrouble(error instanceof ApiError && error.faults.length === 0 ? error.message : wordsOf(error as Error));
   };
   const look = async (chosen: File, table?: TableName): Promise<void> => {

@@ -14,7 +14,7 @@ export async function shrink(file: Blob): Promise<Blob> {
     canvas.width = Math.max(1, Math.round(picture.width * scale));
     canvas.height = Math.max(1, Math.round(picture.height * scale));
     const pen = canvas.getContext('2d');
-    if (!pen) throw new Error('this browser draws no pictures');
+    if (!pen) throw new Error('this browser cannot draw pictures');
     pen.drawImage(picture, 0, 0, canvas.width, canvas.height);
     return await new Promise((done, fail) =>
       canvas.toBlob(

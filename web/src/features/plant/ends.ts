@@ -13,30 +13,28 @@ export const END_WORDS: Record<PlantEnd, EndWords> = {
   'season-over': {
     now: 'The season is over',
     then: 'the season was over',
-    after:
-      'Healthy plants go on the compost, cut small. Natural string goes with them; ties are kept, cages nested, stakes brushed clean.',
+    after: 'Compost healthy plants, cut small, with any natural string. Keep ties, nest cages and brush stakes clean.',
   },
   disease: {
     now: 'It is diseased',
     then: 'it was diseased',
     after:
-      'Into a bag and the bin, roots and all, not on the compost. Clean blades, stakes and ties before they touch another plant.',
+      'Bag it with its roots and bin it; do not compost it. Clean blades, stakes and ties before they touch another plant.',
   },
   frost: {
-    now: 'Frost took it',
-    then: 'frost took it',
-    after:
-      'Pick what is firm first; the rest goes on the compost. Natural string goes with it; ties are kept, cages nested.',
+    now: 'Frost killed it',
+    then: 'frost killed it',
+    after: 'Pick firm fruit first and compost the rest, with any natural string. Keep ties and nest cages.',
   },
   died: {
     now: 'It died',
     then: 'it died',
-    after: 'Look at roots and stem before it goes; if you do not know why it died, keep it off the compost.',
+    after: 'Check roots and stem before you remove it. If you don’t know why it died, do not compost it.',
   },
   'given-away': { now: 'It was given away', then: 'it was given away', after: 'Its records stay here.' },
   'made-room': {
-    now: 'It makes room',
-    then: 'it made room',
-    after: 'Healthy plants go on the compost, cut small.',
+    now: 'It makes room for another',
+    then: 'it made room for another',
+    after: 'Compost healthy plants, cut small.',
   },
 };

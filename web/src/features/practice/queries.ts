@@ -23,7 +23,7 @@ export const practiceCaseQuery = (asked: PracticeAsked) =>
 function ask(asked: PracticeAsked, signal: AbortSignal): Promise<PracticeShown> {
   const worker = new Worker(new URL('../../workers/practice.worker.ts', import.meta.url), { type: 'module' });
   return new Promise<PracticeShown>((resolve, reject) => {
-    signal.addEventListener('abort', () => reject(new Error('no longer asked')));
+    signal.addEventListener('abort', () => reject(new Error('cancelled')));
     worker.onmessage = ({ data }: MessageEvent<PracticeTold>) =>
       data.ok ? resolve(data.shown) : reject(new Error(data.why));
     worker.onerror = (e) => reject(new Error(e.message));

@@ -9,13 +9,12 @@ export const NONE = 'none';
 export const troubleLabel = (code: Guess['trouble']): string => disorderRow(code).label;
 export const causeLabel = (code: Guess['cause']): string =>
   code === null ? 'Nothing in the records explains it' : sentence(DRIVERS[code]).slice(0, -1);
-export const actLabel = (code: Guess['act']): string =>
-  code === null ? 'Nothing has to be done' : remedyRow(code).label;
+export const actLabel = (code: Guess['act']): string => (code === null ? 'Nothing needs doing' : remedyRow(code).label);
 export const checkLabel = (code: CheckCode): string => checkRow(code).label;
 
 /** What a check showed, in a line. */
 export const showedInWords = (present: readonly SignCode[]): string =>
-  present.length > 0 ? sentence(present.map((s) => signRow(s).label.toLowerCase()).join(', ')) : 'Nothing of the kind.';
+  present.length > 0 ? sentence(present.map((s) => signRow(s).label.toLowerCase()).join(', ')) : 'None of these.';
 
 const POTS = {
   container: 'a pot',
@@ -33,4 +32,10 @@ export const plantInWords = ({ plant, place }: PlantCase): string => {
 
 /** How much a check told: bits of what it cleared up (judgement). */
 export const worthInWords = (bits: number): string =>
-  bits >= 0.5 ? 'told much' : bits >= 0.1 ? 'told a little' : bits > -0.1 ? 'told nothing' : 'made it less clear';
+  bits >= 0.5
+    ? 'showed a lot'
+    : bits >= 0.1
+      ? 'showed a little'
+      : bits > -0.1
+        ? 'showed nothing'
+        : 'made it less clear';

@@ -54,16 +54,16 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
   watering: {
     icon: Droplets,
     asks: [
-      { name: 'litres', label: 'For each plant', as: 'number', quantity: 'litres', instead: 'minutes' },
-      { name: 'minutes', label: 'or how long it ran', as: 'number', quantity: 'minutes', instead: 'litres' },
+      { name: 'litres', label: 'Per plant', as: 'number', quantity: 'litres', instead: 'minutes' },
+      { name: 'minutes', label: 'or minutes', as: 'number', quantity: 'minutes', instead: 'litres' },
       {
         name: 'how',
         label: 'How',
         as: 'choice',
         start: '',
         options: [
-          ['', 'As usual here'],
-          ...wordsOf(WATERING_WAYS, { base: 'At the foot', overhead: 'Over the leaves', bottom: 'From below' }),
+          ['', 'Usual for this bed or pot'],
+          ...wordsOf(WATERING_WAYS, { base: 'At the base', overhead: 'Over the leaves', bottom: 'From below' }),
         ],
       },
       {
@@ -71,21 +71,21 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
         label: 'Until',
         as: 'choice',
         start: 'plain',
-        options: wordsOf(WATERING_ENDS, { plain: 'That much was given', 'ran-through': 'It ran out below' }),
+        options: wordsOf(WATERING_ENDS, { plain: 'The amount is right', 'ran-through': 'It ran out below' }),
       },
     ],
   },
   'soil-check': {
     icon: Fingerprint,
     asks: [
-      { name: 'feel', label: 'It felt', as: 'choice', start: 'damp', options: wordsOf(SOIL_FEELS) },
-      { name: 'depthCm', label: 'How deep', as: 'number', quantity: 'centimetres', start: 5 },
+      { name: 'feel', label: 'Result', as: 'choice', start: 'damp', options: wordsOf(SOIL_FEELS) },
+      { name: 'depthCm', label: 'Depth', as: 'number', quantity: 'centimetres', start: 5 },
       {
         name: 'by',
         label: 'By',
         as: 'choice',
         start: 'finger',
-        options: wordsOf(CHECKED_BY, { finger: 'A finger', probe: 'A moisture probe (little trusted)' }),
+        options: wordsOf(CHECKED_BY, { finger: 'A finger', probe: 'A moisture probe (less reliable)' }),
       },
     ],
   },
@@ -96,16 +96,16 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
       { name: 'n', label: 'N', as: 'number', quantity: 'percent' },
       { name: 'p2o5', label: 'P₂O₅', as: 'number', quantity: 'percent' },
       { name: 'k2o', label: 'K₂O', as: 'number', quantity: 'percent' },
-      { name: 'grams', label: 'For each plant', as: 'number', quantity: 'grams' },
+      { name: 'grams', label: 'Per plant', as: 'number', quantity: 'grams' },
       { name: 'form', label: 'Form', as: 'choice', start: 'granular', options: wordsOf(FEED_FORMS) },
-      { name: 'because', label: 'Why it was more than usual', as: 'text', whenRefused: true },
+      { name: 'because', label: 'Why more than usual', as: 'text', whenRefused: true },
     ],
   },
   pruning: {
     icon: Scissors,
     asks: [
       { name: 'cuts', label: 'Cuts', as: 'number', quantity: 'count' },
-      { name: 'leafSharePct', label: 'Share of the leaf', as: 'number', quantity: 'percent' },
+      { name: 'leafSharePct', label: 'Share of the leaves', as: 'number', quantity: 'percent' },
       { name: 'what', label: 'What', as: 'several', options: wordsOf(CUT_KINDS) },
       { name: 'because', label: 'Why so many', as: 'text', whenRefused: true },
     ],
@@ -115,11 +115,11 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
     icon: SprayCan,
     asks: [
       { name: 'name', label: 'What', as: 'product', kinds: ['spray'] },
-      { name: 'product', label: 'Which kind', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) },
-      { name: 'batchL', label: 'Mixed in all', as: 'number', quantity: 'litres' },
+      { name: 'product', label: 'Which one', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) },
+      { name: 'batchL', label: 'Total mixed', as: 'number', quantity: 'litres' },
       { name: 'target', label: 'Against', as: 'text' },
-      { name: 'harvestDays', label: 'Days until picking, by the label', as: 'number', quantity: 'count' },
-      { name: 'because', label: 'Why all the same', as: 'text', whenRefused: true },
+      { name: 'harvestDays', label: 'Days until harvest, by the label', as: 'number', quantity: 'count' },
+      { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
     ],
   },
   event: {
@@ -133,7 +133,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
         start: 'tied',
         options: wordsOf(EVENTS.filter((e) => e !== 'harvest')),
       },
-      { name: 'because', label: 'Why all the same', as: 'text', whenRefused: true },
+      { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
     ],
   },
   picking: {
@@ -143,23 +143,23 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
       { name: 'grams', label: 'Together', as: 'number', quantity: 'grams' },
       {
         name: 'state',
-        label: 'How it is',
+        label: 'Condition',
         as: 'choice',
         start: 'sound',
         options: SALVAGE.map((r) => [r.state, r.label] as const),
       },
       {
         name: 'use',
-        label: 'What for',
+        label: 'Use',
         as: 'choice',
         start: 'eaten',
         options: [
           ['eaten', 'to eat'],
           ['sauce', 'to cook'],
-          ['kept', 'to keep: dried, frozen, in jars'],
+          ['kept', 'to preserve: dried, frozen, canned'],
           ['given', 'given away'],
-          ['shelf', 'on the shelf to ripen'],
-          ['binned', 'thrown away'],
+          ['shelf', 'set aside to ripen'],
+          ['binned', 'binned'],
         ],
       },
       {
@@ -173,7 +173,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
           ['green', 'green'],
         ],
       },
-      { name: 'because', label: 'Why all the same', as: 'text', whenRefused: true },
+      { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
     ],
   },
   'soil-warmth': {
@@ -190,9 +190,9 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
         as: 'choice',
         start: 'unknown',
         options: [
-          ['unknown', 'somewhere between'],
+          ['unknown', 'in between'],
           ['drained', 'soaked and drained'],
-          ['dry', 'at the first droop'],
+          ['dry', 'just starting to droop'],
         ],
       },
     ],
@@ -200,9 +200,9 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
   'truss-count': {
     icon: Flower,
     asks: [
-      { name: 'truss', label: 'Truss, from below', as: 'number', quantity: 'count', start: 1 },
+      { name: 'truss', label: 'Truss number, from below', as: 'number', quantity: 'count', start: 1 },
       { name: 'flowers', label: 'Flowers, open or faded', as: 'number', quantity: 'count' },
-      { name: 'fruit', label: 'Fruit that has set', as: 'number', quantity: 'count' },
+      { name: 'fruit', label: 'Fruit set', as: 'number', quantity: 'count' },
     ],
   },
   neighbour: {

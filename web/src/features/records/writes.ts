@@ -31,10 +31,10 @@ export const saveRecord = defineWrite(
 export const deleteRecord = defineWrite(
   'record.delete',
   ({ gardenId, id }: OfGarden & { id: string }) => api('DELETE', apiOf(gardenId, 'records', id)),
-  { label: () => 'A record thrown away', apply: hideRecord },
+  { label: () => 'A deleted record', apply: hideRecord },
 );
 export const restoreRecord = defineWrite(
   'record.restore',
   ({ gardenId, id }: OfGarden & { id: string }) => api('POST', apiOf(gardenId, 'records', id, 'restore')),
-  { label: () => 'A record brought back', apply: () => undefined },
+  { label: () => 'A restored record', apply: () => undefined },
 );

@@ -21,7 +21,7 @@ export const amountOf = (p: Product, amount: number, f: Formatter): string =>
 export function labelInWords(p: Product, f: Formatter): string {
   const npk = p.n + p.p2o5 + p.k2o > 0 ? `${p.n}-${p.p2o5}-${p.k2o}` : '';
   const dose = p.dose
-    ? `${p.form === 'liquid' ? `${p.dose.amount} mL` : f.grams(p.dose.amount)} ${PER_WORDS[p.dose.per]}${p.everyDays ? `, every ${p.everyDays} days at most` : ''}`
+    ? `${p.form === 'liquid' ? `${p.dose.amount} mL` : f.grams(p.dose.amount)} ${PER_WORDS[p.dose.per]}${p.everyDays ? `, at most every ${p.everyDays} days` : ''}`
     : '';
   const wait =
     p.harvestDays == null

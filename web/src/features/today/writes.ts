@@ -18,7 +18,7 @@ export const doTask = defineWrite(
   ({ gardenId, key, ...tick }: OfGarden & { key: string; recordId: string; reckoned?: number; at: string }) =>
     api<{ recordId: string | null }>('POST', apiOf(gardenId, 'tasks', key, 'done'), tick),
   {
-    label: () => 'A tick in Today',
+    label: () => 'A task done',
     apply: (client, input) => {
       takeOffList(client, input);
       return { recordId: input.recordId };
@@ -29,10 +29,10 @@ export const undoTask = defineWrite(
   'task.undo',
   ({ gardenId, key, recordId }: OfGarden & { key: string; recordId?: string | null }) =>
     api('POST', apiOf(gardenId, 'tasks', key, 'undo'), recordId ? { recordId } : {}),
-  { label: () => 'A tick taken back', apply: () => undefined },
+  { label: () => 'A task undone', apply: () => undefined },
 );
 export const postponeTask = defineWrite(
   'task.postpone',
   ({ gardenId, key }: OfGarden & { key: string }) => api('POST', apiOf(gardenId, 'tasks', key, 'not-today')),
-  { label: () => 'Put off in Today', apply: takeOffList },
+  { label: () => 'A task put off', apply: takeOffList },
 );

@@ -18,24 +18,24 @@ export function ChangePassword() {
     try {
       await api('PUT', '/account/password', body);
       reset();
-      say('The new password is kept. Other devices are signed out.');
+      say('Password changed. Other devices are signed out.');
     } catch (error) {
       applyFaults(error, setError);
     }
   });
   return (
     <Panel title="Password">
-      <p className="mt-1 text-soft">With a new one every other device is signed out, and your keys for scripts end.</p>
+      <p className="mt-1 text-soft">A new password signs out every other device and ends your keys for scripts.</p>
       <form noValidate onSubmit={(e) => void submit(e)} className="mt-3 flex flex-col gap-4">
         <TextField
-          label="The password now"
+          label="Current password"
           type="password"
           autoComplete="current-password"
           error={formState.errors.old?.message}
           {...register('old')}
         />
         <TextField
-          label="The new password"
+          label="New password"
           type="password"
           autoComplete="new-password"
           hint="10 characters or more"
@@ -44,7 +44,7 @@ export function ChangePassword() {
         />
         <RootFault errors={formState.errors} />
         <Button type="submit" disabled={formState.isSubmitting} className="self-start">
-          Change it
+          Change password
         </Button>
       </form>
     </Panel>

@@ -36,7 +36,7 @@ export function EntryCard({ to, invitation }: Props) {
         )}
         {at === 'in' && open && (
           <Button look="quiet" onClick={() => setAt('new')}>
-            I am new here
+            Create account
           </Button>
         )}
         {at === 'in' && (
@@ -45,12 +45,12 @@ export function EntryCard({ to, invitation }: Props) {
             I forgot my password
           </Button>
         )}
-        {!open && <p className="mt-2 text-soft">New accounts are made here by invitation.</p>}
+        {!open && <p className="mt-2 text-soft">New accounts are by invitation only.</p>}
       </div>
     </>
   );
 }
-const TITLES = { in: 'Sign in', new: 'A new account', forgotten: 'A new password' };
+const TITLES = { in: 'Sign in', new: 'New account', forgotten: 'Reset password' };
 
 function useEntry(to: string) {
   return async (path: string, body: unknown) => {
@@ -72,7 +72,10 @@ function SignInForm({ to }: Props) {
     try {
       await enter('/session', body);
     } catch (error) {
-      setError('root', { message: error instanceof ApiError ? error.message : 'The server cannot be reached.' });
+      setError('root', {
+        message:
+          error instanceof ApiError ? error.message : 'We can’t reach the server. Check your connection and try again.',
+      });
     }
   });
   return (
@@ -117,7 +120,7 @@ function SignUpForm({ to, invitation }: Props) {
       />
       <RootFault errors={formState.errors} />
       <Button type="submit" look="main" disabled={formState.isSubmitting}>
-        Make the account
+        Create account
       </Button>
     </form>
   );
@@ -139,9 +142,7 @@ function ForgottenForm() {
   });
   if (sent)
     return (
-      <p role="status">
-        If there is an account with this e-mail, a link is on its way. It opens for an hour, and once.
-      </p>
+      <p role="status">If there is an account with this e-mail, we’ve sent a link. It works once, within an hour.</p>
     );
   return (
     <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">

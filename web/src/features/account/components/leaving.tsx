@@ -30,17 +30,17 @@ export function Leaving({ me }: { me: Me }) {
   const stay = async (): Promise<void> => {
     try {
       client.setQueryData(queryKeys.me, await api<Me>('DELETE', '/account/leaving'));
-      say('Your account stays.');
+      say('Your account will be kept.');
     } catch (error) {
       say((error as Error).message, { bad: true });
     }
   };
   if (me.leavingAt)
     return (
-      <Panel title="This account is going" asking>
+      <Panel title="This account will be deleted" asking>
         <p className="mt-1">
-          On {format(parseISO(me.leavingAt), 'd MMMM yyyy')} it is deleted, with every garden that only you keep:
-          plants, records, photos. Until then it can stay.
+          It will be deleted on {format(parseISO(me.leavingAt), 'd MMMM yyyy')}, with every garden only you manage:
+          plants, records and photos. You can keep it until then.
         </p>
         <Button look="main" className="mt-3" onClick={() => void stay()}>
           Keep my account
@@ -48,9 +48,9 @@ export function Leaving({ me }: { me: Me }) {
       </Panel>
     );
   return (
-    <Panel title="Delete the account">
+    <Panel title="Delete account">
       <p className="mt-1 text-soft">
-        It goes in two weeks, with every garden that only you keep. What you recorded in gardens of others stays there,
+        It will be deleted in two weeks, with every garden only you manage. Your records in other people’s gardens stay,
         without your name.
       </p>
       <form noValidate onSubmit={(e) => void ask(e)} className="mt-3 flex flex-col gap-4">

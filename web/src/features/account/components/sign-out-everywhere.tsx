@@ -27,7 +27,7 @@ export function SignOutEverywhere() {
   return (
     <Panel title="Every device">
       <p className="mt-1 text-soft">
-        A phone is lost, or a browser was left open: sign out everywhere, here too. Your keys for scripts end.
+        Lost a phone or left a browser open? Sign out everywhere, including here. This also ends your keys for scripts.
       </p>
       <Button className="mt-3" disabled={busy} onClick={() => void signOut()}>
         <LogOut aria-hidden size={17} /> Sign out everywhere

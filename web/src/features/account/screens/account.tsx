@@ -12,7 +12,7 @@ import { SignOutEverywhere } from '../components/sign-out-everywhere';
 /** One's own account: password, where it is signed in, and its end. */
 export function AccountScreen() {
   return (
-    <PageGuard query={useQuery(meQuery())} waiting="Looking you up">
+    <PageGuard query={useQuery(meQuery())} waiting="Loading your account">
       {(me) => <Account me={me} />}
     </PageGuard>
   );

@@ -8,7 +8,7 @@ import { gardensQuery } from '../../garden/queries';
 /** Where one lands: the garden looked at last, or the first, or a new one; or the sign-in. */
 export function Home() {
   return (
-    <PageGuard query={useQuery(gardensQuery())} waiting="Opening the gate">
+    <PageGuard query={useQuery(gardensQuery())} waiting="Loading your garden">
       {(gardens) => {
         const here = gardens.find((g) => g.id === gardenHere()) ?? gardens[0];
         return <Navigate to={here ? linkTo('garden', { gardenId: here.id }) : ROUTES.newGarden} replace />;

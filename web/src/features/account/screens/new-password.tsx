@@ -32,7 +32,7 @@ export function NewPassword() {
       <Panel label="A new password">
         {done ? (
           <>
-            <p role="status">It is kept. Everybody who was signed in with the old one is signed out.</p>
+            <p role="status">Password changed. Other devices are signed out.</p>
             <Link className={`${buttonLook('main')} mt-3`} to={ROUTES.signIn}>
               Sign in
             </Link>
@@ -54,7 +54,7 @@ export function NewPassword() {
             )}
             <RootFault errors={formState.errors} />
             <Button type="submit" look="main" disabled={formState.isSubmitting}>
-              Keep it
+              Save
             </Button>
           </form>
         )}

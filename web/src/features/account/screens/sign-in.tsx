@@ -10,8 +10,8 @@ export function SignInScreen() {
       <div>
         <h1 className="text-4xl">Candid Leaf</h1>
         <p className="mt-3 max-w-md text-lg text-soft">
-          What ails a tomato or pepper plant, why it happened here, and what to do about it: told from what you saw and
-          what you wrote down.
+          Find out what ails your tomato or pepper plant, why it happened, and what to do, from what you saw and
+          recorded.
         </p>
         <div aria-hidden className="mt-6 max-w-md max-sm:hidden">
           <div className="flex items-end justify-around gap-2 px-4">

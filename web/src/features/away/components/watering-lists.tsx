@@ -40,27 +40,27 @@ export function WateringLists({ away }: { away: Away }) {
   });
   const e = formState.errors;
   return (
-    <Panel title="A link to tick on" className="mb-5 print:hidden">
+    <Panel title="Watering link" className="mb-5 print:hidden">
       <p className="mt-1 text-soft">
-        Whoever waters opens it on their phone, without an account: the same list, and each watering can be ticked.
+        Whoever waters opens the same list on their phone, without an account, and ticks each watering.
       </p>
       <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1fr_10rem_10rem]">
-          <TextField label="Who waters" className="max-sm:col-span-2" error={e.name?.message} {...register('name')} />
+          <TextField label="Name" className="max-sm:col-span-2" error={e.name?.message} {...register('name')} />
           <FormDayField control={control} name="from" label="First day" />
           <FormDayField control={control} name="to" label="Last day" />
         </div>
         <RootFault errors={e} />
         <Button type="submit" disabled={formState.isSubmitting} className="self-start">
-          <Link2 aria-hidden size={17} /> Make the link
+          <Link2 aria-hidden size={17} /> Create link
         </Button>
       </form>
       {made && (
         <ToldOnce
-          label={`The link for ${made.name}, shown this once`}
-          hint="Whoever has it can see what is watered, and tick it."
+          label={`The link for ${made.name}, shown only once`}
+          hint="Anyone with this link can see and tick the waterings."
           value={`${location.origin}${made.path}`}
-          copied="The link is copied."
+          copied="Link copied."
         />
       )}
       {lists.length > 0 && (
@@ -72,10 +72,10 @@ export function WateringLists({ away }: { away: Away }) {
               </span>
               <Button
                 look="quiet"
-                aria-label={`Take the link of ${l.name} back`}
+                aria-label={`Remove the link of ${l.name}`}
                 onClick={() => {
                   if (made?.id === l.id) setMade(null);
-                  back.mutate({ id: l.id }, { said: 'The link opens nothing any more.' });
+                  back.mutate({ id: l.id }, { said: 'The link no longer works.' });
                 }}
               >
                 <Trash2 aria-hidden size={17} />

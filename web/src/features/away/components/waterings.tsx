@@ -29,16 +29,14 @@ export function Waterings({ plan, away, format }: Props) {
 function OnePour({ pour, away, format }: { pour: Planned; away: Away; format: Formatter }) {
   const { plan } = pour;
   if (!pour.known || !plan)
-    return (
-      <>nobody knows what it got: feel the soil two knuckles deep each morning, and water slowly where it is dry.</>
-    );
+    return <>not recorded: push a finger in two knuckles deep each morning, and water slowly if it is dry.</>;
   const n = pour.plants.length;
   const days = plan.days.filter((d) => d.litres > 0 && d.date >= away.from && d.date <= away.to);
   const last = plan.days.at(-1)?.date ?? away.from;
   const goesOn = away.to > last && plan.rhythm;
   const amount = (litres: number): string =>
-    n === 1 ? format.litres(litres) : `${format.litres(litres * n)} in all, ${format.litres(litres)} a plant`;
-  if (days.length === 0 && !goesOn) return <>no water needed by the plan; look at it once.</>;
+    n === 1 ? format.litres(litres) : `${format.litres(litres * n)} in total, ${format.litres(litres)} per plant`;
+  if (days.length === 0 && !goesOn) return <>no watering planned; look at it once.</>;
   return (
     <span className="tabular-nums">
       {days.map((d) => `${format.weekdayAndDay(d.date)}: ${amount(d.litres)}`).join('; ')}

@@ -24,12 +24,12 @@ export function WateringScreen() {
       {secret === '' || (list.error instanceof ApiError && list.error.status === 404) ? (
         <>
           <h1 className="mb-4 text-3xl">Watering</h1>
-          <Empty title="This link opens nothing">
-            <p>Its days are over, or it was taken back. Ask whoever gave it to you.</p>
+          <Empty title="This link no longer works">
+            <p>It has expired or was removed. Ask the person who sent it for a new one.</p>
           </Empty>
         </>
       ) : list.isPending ? (
-        <Waiting what="Fetching the list" />
+        <Waiting what="Loading the list" />
       ) : list.error ? (
         <Failed error={list.error} again={() => void list.refetch()} />
       ) : (
@@ -51,9 +51,9 @@ function List({ view, secret }: { view: WateringListView; secret: string }) {
       </p>
       <Panel title={`Today, ${format.day(today)}`} main asking={view.tasks.length > 0}>
         {today < view.from ? (
-          <p className="mt-1">It begins on {format.day(view.from)}. Below is how it looks so far.</p>
+          <p className="mt-1">It starts on {format.day(view.from)}. This is how it looks so far.</p>
         ) : view.tasks.length === 0 ? (
-          <p className="mt-1">{view.done.length > 0 ? 'All is watered. Thank you.' : 'Nothing to water today.'}</p>
+          <p className="mt-1">{view.done.length > 0 ? 'All watered. Thank you.' : 'Nothing to water today.'}</p>
         ) : (
           <ul className="mt-1 divide-y divide-line">
             {view.tasks.map((task) => (
@@ -72,7 +72,7 @@ function List({ view, secret }: { view: WateringListView; secret: string }) {
         )}
       </Panel>
       <p className="mt-4 max-w-prose">{HOW_TO_WATER}</p>
-      <h2 className="mt-5 text-2xl">The days to come</h2>
+      <h2 className="mt-5 text-2xl">The next days</h2>
       <ul className="divide-y divide-line">
         {view.places.map((place) => (
           <li key={place.id} className="py-3">
@@ -106,7 +106,7 @@ function Task({ task, secret, litres }: TaskProps) {
       if (what === 'ticks') say(`Done: ${task.title}.`, { undo: () => void send('undo') });
       await client.invalidateQueries({ queryKey: wateringQuery(secret).queryKey });
     } catch (error) {
-      say(error instanceof ApiError ? error.message : 'The server cannot be reached. Try again when there is signal.', {
+      say(error instanceof ApiError ? error.message : 'We can’t reach the server. Try again when you’re back online.', {
         bad: true,
       });
     } finally {

@@ -27,7 +27,7 @@ function List({ view }: { view: GardenView }) {
   const plans = useQuery(plansQuery(garden.id));
   const away = (garden.away ?? []).find((a) => a.to >= garden.today);
   if (!away) return <Navigate to={link('settings', {})} replace />;
-  if (plans.isPending) return <Waiting what="Reckoning the days" />;
+  if (plans.isPending) return <Waiting what="Calculating the days" />;
   if (plans.error) return <Failed error={plans.error} again={() => void plans.refetch()} />;
   const places = view.places.filter((p) => p.plants.length > 0);
   return (

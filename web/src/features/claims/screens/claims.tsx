@@ -7,7 +7,7 @@ import { ClaimText } from '../components/claim-text';
 
 /** Measures claimed to help, to look up: what is known of each. */
 export function ClaimsScreen() {
-  return <GardenPage title={() => 'What is claimed to help'}>{() => <Claims />}</GardenPage>;
+  return <GardenPage title={() => 'Garden claims, checked'}>{() => <Claims />}</GardenPage>;
 }
 
 function Claims() {
@@ -20,13 +20,13 @@ function Claims() {
   return (
     <>
       <TextField
-        label="Which measure?"
+        label="Search claims"
         placeholder="eggshells, Epsom salt, marigolds"
         className="mb-4 max-w-md"
         value={asked}
         onChange={(e) => setAsked(e.target.value)}
       />
-      {found.length === 0 && <p className="text-soft">Nothing is known here of that. Try another word.</p>}
+      {found.length === 0 && <p className="text-soft">We have nothing on that. Try another word.</p>}
       <div className="flex flex-col gap-4">
         {VERDICTS.filter((v) => found.some((c) => c.verdict === v)).map((v) => (
           <Panel key={v} title={VERDICT_WORDS[v]}>

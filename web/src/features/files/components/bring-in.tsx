@@ -19,10 +19,10 @@ export function BringIn() {
   const state = useImport(garden.id);
   const { step, preview, trouble, share, name } = state;
   return (
-    <Panel title="Bring a table in">
+    <Panel title="Import a table">
       <p className="mt-1 text-soft">
-        A CSV file: weather, waterings, feeds, harvest, plants or soil tests. First you see what it would do; what came
-        in can be taken out again as a whole.
+        A CSV file of weather, waterings, feeds, harvest, plants or soil tests. You see a preview first, and can undo
+        the whole import.
       </p>
       {trouble && (
         <p role="alert" className="mt-2 text-ripe">
@@ -40,7 +40,7 @@ export function BringIn() {
           {step !== 'done' && (
             <>
               <SelectField
-                label="What it holds"
+                label="Contents"
                 options={TABLE_OPTIONS}
                 value={preview.table}
                 onChange={(chosen) => void state.become(chosen as TableName)}
@@ -62,7 +62,7 @@ function Next({ state }: { state: ImportState }) {
     return (
       <div className="flex flex-wrap gap-2">
         <Button look="main" onClick={() => void state.attempt()}>
-          Try it
+          Check file
         </Button>
         <Button look="quiet" onClick={state.begin}>
           Another file
@@ -74,8 +74,8 @@ function Next({ state }: { state: ImportState }) {
     return (
       <div>
         <p role="status">
-          {rows(report.good)} came in{report.faulty > 0 && `, ${rows(report.faulty)} at fault stayed out`}
-          {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day was' : 'days were'} known already`}.
+          {rows(report.good)} imported{report.faulty > 0 && `, ${rows(report.faulty)} with errors skipped`}{' '}
+          {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day was' : 'days were'} already here`}.
         </p>
         <Button className="mt-2" onClick={state.begin}>
           Another file
@@ -85,9 +85,9 @@ function Next({ state }: { state: ImportState }) {
   return (
     <div>
       <p role="status">
-        {rows(report.rows)} read: {report.good} would come in
-        {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day is' : 'days are'} known already`}
-        {report.faulty > 0 && `, ${report.faulty} ${report.faulty === 1 ? 'is' : 'are'} at fault`}.
+        {rows(report.rows)} read: {report.good} to import{' '}
+        {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day is' : 'days are'} already here`}{' '}
+        {report.faulty > 0 && `, ${report.faulty} ${report.faulty === 1 ? 'is' : 'are'} errors`}.
       </p>
       {report.faults.length > 0 && <Faults report={report} table={preview.table} />}
       <div className="mt-3 flex flex-wrap gap-2">
@@ -95,8 +95,8 @@ function Next({ state }: { state: ImportState }) {
           <Button look="main" onClick={() => void state.bring(report.faulty > 0)}>
             <FileUp aria-hidden size={17} />{' '}
             {report.faulty > 0
-              ? `Bring ${rows(report.good)} in, without those at fault`
-              : `Bring ${rows(report.good)} in`}
+              ? `Import ${rows(report.good)} and skip the ones with errors`
+              : `Import ${rows(report.good)}`}
           </Button>
         )}
         <Button look="quiet" onClick={state.begin}>
@@ -111,8 +111,8 @@ const rows = (n: number): string => `${n} ${n === 1 ? 'row' : 'rows'}`;
 function Faults({ report, table }: { report: ImportReport; table: TableName }) {
   const labelOf = (field: string): string => columnsOf(table).find((c) => c.field === field)?.label ?? field;
   return (
-    <Scroller label="Rows at fault" tall="mt-2 max-h-72">
-      <ul aria-label="At fault" className="divide-y divide-line text-sm">
+    <Scroller label="Rows with errors" tall="mt-2 max-h-72">
+      <ul aria-label="Error" className="divide-y divide-line text-sm">
         {report.faults.map((f, i) => (
           <li key={i} className="py-1">
             <strong>Line {f.line}</strong>

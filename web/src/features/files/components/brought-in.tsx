@@ -16,7 +16,7 @@ export function BroughtIn() {
   const undo = useWrite(undoImport, garden.id);
   if (list.length === 0) return null;
   return (
-    <Panel title="What came in">
+    <Panel title="Imports">
       <ul className="mt-1 divide-y divide-line">
         {list.map((i) => (
           <li key={i.id} className="flex items-center justify-between gap-2 py-1">
@@ -27,15 +27,15 @@ export function BroughtIn() {
               </span>
             </span>
             {i.undone ? (
-              <span className="text-soft">taken out again</span>
+              <span className="text-soft">undone</span>
             ) : (
               <Button
                 look="quiet"
-                aria-label={`Take ${i.name} out again`}
+                aria-label={`Undo the import of ${i.name}`}
                 disabled={undo.isPending}
-                onClick={() => undo.mutate({ id: i.id }, { said: `All of ${i.name} is taken out again.` })}
+                onClick={() => undo.mutate({ id: i.id }, { said: `Import of ${i.name} undone.` })}
               >
-                <Undo2 aria-hidden size={17} /> Take out
+                <Undo2 aria-hidden size={17} /> Undo
               </Button>
             )}
           </li>

@@ -39,15 +39,15 @@ export function Mapping({ preview, onChange }: Props) {
   };
   return (
     <>
-      <Scroller label="Which column is which">
+      <Scroller label="Match the columns">
         <table className="w-full min-w-96 text-left">
           <thead className="text-sm text-soft">
             <tr>
               <th scope="col" className="pr-3 font-normal">
-                Here
+                Field
               </th>
               <th scope="col" className="pr-3 font-normal">
-                In the file
+                Column in the file
               </th>
               <th scope="col" className="pr-3 font-normal">
                 Unit
@@ -65,7 +65,7 @@ export function Mapping({ preview, onChange }: Props) {
                 <tr key={column.field} className="border-t border-line">
                   <th scope="row" className="py-1 pr-3 font-semibold">
                     {column.label}
-                    {column.needed && <span className="text-sm font-normal text-soft"> needed</span>}
+                    {column.needed && <span className="text-sm font-normal text-soft"> required</span>}
                   </th>
                   <td className="py-1 pr-3">
                     <Select
@@ -73,7 +73,7 @@ export function Mapping({ preview, onChange }: Props) {
                       value={String(mapped?.at ?? -1)}
                       onChange={(at) => choose(column, Number(at))}
                       options={[
-                        ['-1', 'not in it'],
+                        ['-1', 'not in the file'],
                         ...heads.map((h, i): [string, string] => [String(i), h || `column ${i + 1}`]),
                       ]}
                     />
@@ -97,13 +97,13 @@ export function Mapping({ preview, onChange }: Props) {
       </Scroller>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
-          label="Days are written"
+          label="Date format"
           options={DATES}
           value={preview.dateOrder}
           onChange={(order) => onChange({ dateOrder: order as DateOrder })}
         />
         <SelectField
-          label="Decimals have"
+          label="Decimal mark"
           options={DECIMALS}
           value={preview.decimal}
           onChange={(mark) => onChange({ decimal: mark as Decimal })}

@@ -6,10 +6,10 @@ export function OnItsWay({ share, onStop }: { share: number; onStop: () => void 
   const percent = Math.round(share * 100);
   return (
     <div role="status" className="flex flex-wrap items-center gap-3">
-      <ShareBar label="On its way" percent={percent} className="w-48" />
+      <ShareBar label="Sending" percent={percent} className="w-48" />
       <span>{percent < 100 ? `${percent} % sent` : 'Reading it …'}</span>
       <Button look="quiet" onClick={onStop}>
-        Break it off
+        Cancel
       </Button>
     </div>
   );

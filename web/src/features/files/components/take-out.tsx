@@ -10,27 +10,26 @@ const WORDS: Record<ExportName, string> = {
   plants: 'Plants',
   records: 'Everything recorded',
   weather: 'Weather',
-  treatments: 'Troubles and what was done',
+  treatments: 'Problems and treatments',
   plantings: 'Plans',
   kinds: 'Kinds',
   products: 'Products',
   trials: 'Trials',
-  photos: 'Photos, without the pictures',
+  photos: 'Photo list, without the pictures',
 };
 
 /** All that the garden knows, in open formats: whole, or a table each. */
 export function TakeOut() {
   const garden = useGarden();
   return (
-    <Panel title="Take it with you">
+    <Panel title="Export">
       <p className="mt-1 text-soft">
-        The whole garden as one file, with its photos. It comes into an empty garden again, here or elsewhere, as it
-        was.
+        The whole garden as one file, with photos. You can import it into an empty garden, here or elsewhere.
       </p>
       <a className={`${buttonLook('main')} mt-3`} href={`/api${apiOf(garden.id, 'file')}`} download>
-        <Download aria-hidden size={18} /> The whole garden
+        <Download aria-hidden size={18} /> Whole garden
       </a>
-      <p className="mt-4 text-soft">Or a table each, as CSV, in metric units:</p>
+      <p className="mt-4 text-soft">Or single tables as CSV, in metric units:</p>
       <ul className="mt-1 grid grid-cols-1 sm:grid-cols-2">
         {EXPORTS.map((name) => (
           <li key={name}>

@@ -28,19 +28,22 @@ export function WholeGarden() {
       const typed = new Blob([file], { type: 'application/zip' });
       await sendFile('PUT', apiOf(garden.id, 'file'), typed, { onProgress: setShare, signal: stop.current.signal });
       await client.invalidateQueries();
-      say('The garden is here, as it was.');
+      say('Imported. The garden is complete.');
       await goOn(link('garden', {}));
     } catch (error) {
-      if (error instanceof DOMException) setTrouble('Broken off. Nothing was changed.');
-      else setTrouble(error instanceof ApiError ? error.message : 'The server cannot be reached.');
+      if (error instanceof DOMException) setTrouble('Cancelled. Nothing was changed.');
+      else
+        setTrouble(
+          error instanceof ApiError ? error.message : 'We can’t reach the server. Check your connection and try again.',
+        );
     } finally {
       setShare(null);
     }
   };
   return (
-    <Panel title="A garden from a file">
+    <Panel title="Import a garden">
       <p className="mt-1 text-soft">
-        This garden is still empty: the file of a whole garden can come in here. Its name and settings come with it.
+        This garden is empty, so you can import a whole garden here. Its name and settings come with it.
       </p>
       {trouble && (
         <p role="alert" className="mt-2 text-ripe">

@@ -8,7 +8,7 @@ import { WholeGarden } from '../components/whole-garden';
 /** What a garden knows, in and out, in open formats. */
 export function FilesScreen() {
   return (
-    <GardenPage title={() => 'Files in and out'}>{(view) => <Files empty={view.places.length === 0} />}</GardenPage>
+    <GardenPage title={() => 'Import and export'}>{(view) => <Files empty={view.places.length === 0} />}</GardenPage>
   );
 }
 

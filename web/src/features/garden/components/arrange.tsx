@@ -7,7 +7,7 @@ import { useWrite } from '../../../ui/use-write';
 import { orderPlaces } from '../../places/writes';
 import { PlantBoard } from './plant-board';
 
-const BY_KEYS = 'With the keyboard: space to lift, arrows to move, space to set down.';
+const BY_KEYS = 'With the keyboard: space to lift, arrows to move, space to drop.';
 
 /** The beds in the order one walks past them, and which plant stands in which: by dragging, or with the keyboard. */
 export function Arrange({ places, onDone }: { places: GardenView['places']; onDone: () => void }) {
@@ -16,16 +16,18 @@ export function Arrange({ places, onDone }: { places: GardenView['places']; onDo
   return (
     <div className="flex flex-col gap-4">
       {places.length > 1 && (
-        <Panel title="The walk from place to place">
-          <p className="mb-2 text-soft">Drag the places into the order you walk. {BY_KEYS}</p>
+        <Panel title="Walking order">
+          <p className="mb-2 text-soft">Drag beds and pots into the order you walk. {BY_KEYS}</p>
           <Sortable
             items={places.map(({ place }) => ({ id: place.id, label: place.name }))}
             onOrder={(ids) => order.mutate({ ids })}
           />
         </Panel>
       )}
-      <Panel title="Which plant stands where">
-        <p className="mb-2 text-soft">Drag a plant to another place, or within its own. Its records go with it.</p>
+      <Panel title="Plants in their beds and pots">
+        <p className="mb-2 text-soft">
+          Drag a plant to another bed or pot, or within its own. Its records move with it.
+        </p>
         <PlantBoard places={places} />
       </Panel>
       <Button look="main" className="self-start" onClick={onDone}>

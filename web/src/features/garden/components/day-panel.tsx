@@ -22,7 +22,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
   return (
     <Panel title={format.weekdayAndDay(day.day)}>
       <p className="text-sm text-soft">
-        The beds show the water left that day{day.day > garden.today ? ', if nobody waters' : ''}.
+        The beds show the water left on that day{day.day > garden.today ? ', if nobody waters' : ''}.
       </p>
       {w ? (
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
@@ -34,7 +34,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
           {day.due > 0 && <Row label="Due" value={String(day.due)} />}
         </dl>
       ) : (
-        <p className="mt-3">No weather is known of this day.</p>
+        <p className="mt-3">No weather is known for this day.</p>
       )}
       {(w?.kind === 'observed' || (!w && day.day <= garden.today)) && (
         <Gauge key={day.day} day={day.day} gauge={w?.gauge ?? null} />
@@ -47,7 +47,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
 }
 
 function rainFrom(w: NonNullable<RibbonDay['weather']>): string {
-  if (w.gauge !== null) return ' in your own gauge';
+  if (w.gauge !== null) return ' in your own rain gauge';
   return w.rainChancePct !== null ? `, ${w.rainChancePct} % likely` : '';
 }
 
@@ -72,13 +72,16 @@ function Gauge({ day, gauge }: { day: string; gauge: WeatherDto['gauge'] }) {
     if (rainMm === null) {
       if (!gauge) return;
       const id = gauge.recordId;
-      remove.mutate({ id }, { said: 'The station counts for this day again.', undo: () => restore.mutate({ id }) });
+      remove.mutate(
+        { id },
+        { said: 'The weather station counts for this day again.', undo: () => restore.mutate({ id }) },
+      );
       return;
     }
     const key = gauge ? { id: gauge.recordId, version: gauge.version } : { id: newId };
     try {
       await save.send({ record: { ...key, type: 'rain-gauge', data: { date: day, rainMm } } });
-      say('Your own gauge counts for this day.');
+      say('Your rain gauge counts for this day.');
     } catch {
       // the reason stands at the field
     }
@@ -101,7 +104,7 @@ function Gauge({ day, gauge }: { day: string; gauge: WeatherDto['gauge'] }) {
         onChange={setRainMm}
         error={faultsIn(save.error)[0]?.reason}
       />
-      <Button type="submit">Keep</Button>
+      <Button type="submit">Save</Button>
     </form>
   );
 }

@@ -5,7 +5,7 @@ import { SoilFeel } from '../../records/components/soil-feel';
 export const FeelFirst = ({ view: { place } }: { view: PlaceOnView }) => (
   <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-lg bg-leafwash px-3 py-1">
     <span>
-      Water <strong>not known: feel the soil</strong>
+      Water <strong>unknown: check the soil</strong>
     </span>
     <SoilFeel place={place} said={(felt) => `${place.name}: soil felt ${felt}.`} />
   </div>

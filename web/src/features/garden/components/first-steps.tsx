@@ -20,23 +20,23 @@ export function FirstSteps({ view }: { view: GardenView }) {
   const demo = useQuery(entryQuery()).data?.demo;
   return (
     <div className="flex flex-col gap-4">
-      <h2 className="text-2xl">No bed or pot yet: ways to begin</h2>
+      <h2 className="text-2xl">Add your first bed or pot</h2>
       <SickPlant view={view} />
       <QuickPlace view={view} />
       {demo && (
-        <Panel title="See how it can be">
-          <p className="mt-1 text-soft">A made-up garden in the middle of its season, to look round in.</p>
+        <Panel title="See an example">
+          <p className="mt-1 text-soft">A made-up garden in mid-season to look around in.</p>
           <Link className={`${buttonLook('plain')} mt-2`} to={linkTo('garden', { gardenId: demo })}>
-            <Footprints aria-hidden size={18} /> Walk through the demo garden
+            <Footprints aria-hidden size={18} /> Open the demo garden
           </Link>
         </Panel>
       )}
-      <Panel title="Bring it from elsewhere">
+      <Panel title="Import">
         <p className="mt-1">
-          A garden that was kept here before, or tables of your own, come in{' '}
+          You can import a whole garden or your own tables{' '}
           <Link className="font-semibold text-leaf underline" to={link('files', {})}>
             from a file
-          </Link>
+          </Link>{' '}
           .
         </p>
       </Panel>
@@ -68,13 +68,12 @@ function SickPlant({ view }: { view: GardenView }) {
   return (
     <Panel title="A plant looks sick now">
       <p className="mt-1 text-soft">
-        Say what you see and get an answer as good as looks alone can make it; it also says which records would make it
-        surer. A pot is taken for one of {format.litres(ROOMY_L)}, the ground for loam: where that is not so, say it on
-        the place’s own page; it can be the reason.
+        Say what you see and get the best answer that looks alone allow. We assume a pot of {format.litres(ROOMY_L)} or
+        loam in the ground; correct it later on its page. It also says which records would help.
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <Choice
-          label="Which plant"
+          label="Plant"
           value={crop}
           options={[
             ['tomato', 'A tomato'],
@@ -83,7 +82,7 @@ function SickPlant({ view }: { view: GardenView }) {
           onChange={setCrop}
         />
         <Choice
-          label="Where it stands"
+          label="Where it grows"
           value={where}
           options={[
             ['pots', 'in a pot'],

@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** A page of a garden under its title, in the garden's frame, and the states before it is there. */
-export function GardenPage({ title, waiting = 'Opening the notebook', needs = 'look', children }: Props) {
+export function GardenPage({ title, waiting = 'Opening your garden', needs = 'look', children }: Props) {
   const { gardenId = '' } = useParams();
   const role = useContext(RoleContext);
   return (

@@ -14,7 +14,7 @@ export default function NeedsSwitch({
 }) {
   return (
     <SwitchField checked={checked} onChange={onChange}>
-      Only what needs something: {count} of {of} plants
+      Only plants that need something: {count} of {of}
     </SwitchField>
   );
 }

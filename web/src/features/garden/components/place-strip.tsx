@@ -60,7 +60,7 @@ export function PlaceStrip({ view, day, tasks }: Props) {
       {day === garden.today && may('record') && plants.some((p) => p.feelFirst) && <FeelFirst view={view} />}
       {plants.length === 0 ? (
         <p className="py-6 text-center text-soft">
-          Nothing stands here yet.{' '}
+          No plants here yet.{' '}
           {may('keep') && (
             <Link className="font-semibold text-leaf underline" to={link('newPlant', { placeId: place.id })}>
               Add a plant
@@ -70,7 +70,7 @@ export function PlaceStrip({ view, day, tasks }: Props) {
       ) : (
         <ul
           className="-mx-1 mt-1 grid auto-cols-[minmax(6rem,1fr)] grid-flow-col grid-rows-[auto_auto_auto] overflow-x-auto px-1 pb-1"
-          aria-label={`Plants of ${place.name}`}
+          aria-label={`Plants in ${place.name}`}
         >
           {plants.map((p) => (
             <PlantCell
@@ -137,10 +137,10 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
   return (
     <div className="-mr-2 flex shrink-0 items-center">
       {plants.length > 0 && may('record') && <WaterButton view={view} />}
-      <Menu label={`More of ${place.name}`}>
+      <Menu label={`More about ${place.name}`}>
         {plants.length > 0 && (
           <MenuLink icon={CalendarDays} to={link('placePlan', at)}>
-            The week&apos;s water
+            Watering plan
           </MenuLink>
         )}
         {plants.length > 0 && may('record') && (
@@ -150,7 +150,7 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
         )}
         {may('record') && (
           <MenuItem icon={NotebookPen} onSelect={() => setRecording(true)}>
-            Write down what was done
+            Add a record
           </MenuItem>
         )}
         {may('keep') && (
@@ -159,16 +159,16 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
           </MenuLink>
         )}
         <MenuLink icon={Shovel} to={link('placeSoil', at)}>
-          Its soil
+          Soil
         </MenuLink>
         {may('keep') && (
           <MenuLink icon={Pencil} to={link('place', at)}>
-            Change it
+            Edit
           </MenuLink>
         )}
         {may('keep') && (
           <MenuLink icon={CopyPlus} to={link('newPlace', {}, { copy: place.id })}>
-            Another like it
+            Copy
           </MenuLink>
         )}
       </Menu>

@@ -7,7 +7,7 @@ export function PlaceTabs({ placeId }: { placeId: string }) {
   const link = useLink();
   const at = { placeId };
   return (
-    <nav aria-label="This place" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
+    <nav aria-label="This bed or pot" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
       <NavLink to={link('placePlan', at)} className={tabLook}>
         Water
       </NavLink>

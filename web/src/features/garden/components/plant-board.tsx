@@ -55,7 +55,7 @@ export function PlantBoard({ places }: Props) {
       if (plant.placeId !== target.place.id)
         await save.send({ plant: { ...asInput(plant), placeId: target.place.id } });
       await order.send({ placeId: target.place.id, ids: [...others.slice(0, into), plant.id, ...others.slice(into)] });
-      if (plant.placeId !== target.place.id) say(`${plant.name}: stands in ${target.place.name} now.`);
+      if (plant.placeId !== target.place.id) say(`${plant.name} moved to ${target.place.name}.`);
     } catch (error) {
       say((error as Error).message, { bad: true });
     }
@@ -71,7 +71,7 @@ export function PlantBoard({ places }: Props) {
       over && over.id !== active.id
         ? `${name(active.id)} is over ${name(over.id)}, ${placeOf(String(over.id))?.place.name ?? ''}.`
         : undefined,
-    onDragEnd: ({ active }) => `Set down ${name(active.id)}.`,
+    onDragEnd: ({ active }) => `Dropped ${name(active.id)}.`,
     onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
   };
   return (
@@ -99,7 +99,7 @@ function Bed({ of: { place, plants } }: { of: GardenView['places'][number] }) {
   return (
     <section
       ref={setNodeRef}
-      aria-label={`Plants of ${place.name}`}
+      aria-label={`Plants in ${place.name}`}
       className={clsx('rounded-xl border p-3', isOver ? 'border-leaf bg-leafwash' : 'border-line')}
     >
       <h3 className="mb-2 font-body font-semibold">{place.name}</h3>

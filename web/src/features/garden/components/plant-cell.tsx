@@ -103,10 +103,10 @@ function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mar
     );
   }
   if (harmless) return harmless;
-  if (!view.lastLook) return <span className="text-soft">not looked at yet</span>;
+  if (!view.lastLook) return <span className="text-soft">not looked over yet</span>;
   return (
     <span className="text-soft">
-      {view.lastLook === today ? 'looked at today' : `seen ${format.day(view.lastLook)}`}
+      {view.lastLook === today ? 'looked over today' : `seen ${format.day(view.lastLook)}`}
     </span>
   );
 }

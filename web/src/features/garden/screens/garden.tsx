@@ -57,7 +57,7 @@ function orderOf(places: GardenView['places'], task: TaskDto): number | null {
 /** The garden as it lies, with the water left in each bed and pot, and what to do today. */
 export function GardenScreen() {
   return (
-    <GardenPage title={null} waiting="Walking to the garden">
+    <GardenPage title={null} waiting="Loading the garden">
       {(view) => <Garden view={view} />}
     </GardenPage>
   );
@@ -98,16 +98,16 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
         <div className="flex min-w-0 flex-col gap-4 lg:col-start-1 lg:row-span-2 lg:row-start-1">
           {places.length === 0 &&
             (may('keep') ? (
-              <Suspense fallback={<Waiting what="Fetching the spade" />}>
+              <Suspense fallback={<Waiting what="Loading the tools" />}>
                 <FirstSteps view={view} />
               </Suspense>
             ) : (
               <Empty title="No bed or pot yet">
-                <p>Whoever keeps this garden has not set one up.</p>
+                <p>A manager of this garden has not added one yet.</p>
               </Empty>
             ))}
           {ordering ? (
-            <Suspense fallback={<Waiting what="Lifting the beds" />}>
+            <Suspense fallback={<Waiting what="Loading the beds" />}>
               <Arrange places={places} onDone={() => setOrdering(false)} />
             </Suspense>
           ) : (
@@ -130,11 +130,11 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
           {may('keep') && (
             <div className="flex flex-wrap gap-2">
               <Link to={link('newPlace', {})} className={buttonLook('plain')}>
-                <Plus aria-hidden size={18} /> Add a bed or pots
+                <Plus aria-hidden size={18} /> Add a bed or pot
               </Link>
               {plantCount > 0 && !ordering && (
                 <Button look="quiet" onClick={() => setOrdering(true)}>
-                  Move places and plants
+                  Move beds and plants
                 </Button>
               )}
             </div>

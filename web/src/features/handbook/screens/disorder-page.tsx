@@ -38,7 +38,7 @@ export function DisorderPage() {
           </div>
           <More d={d} />
           <Link className={`${buttonLook('quiet')} mt-4 -ml-4 print:hidden`} to={linkTo('handbook', { gardenId })}>
-            <ArrowLeft aria-hidden size={18} /> All troubles
+            <ArrowLeft aria-hidden size={18} /> All problems
           </Link>
         </article>
       )}
@@ -69,8 +69,8 @@ function LookAlikes({ d, crop }: { d: DisorderRow; crop: Crop }) {
   const others = Object.entries(d.lookAlikes) as [DisorderCode, string][];
   if (others.length === 0) return null;
   return (
-    <section aria-label="Not to be taken for" className="mt-7">
-      <h2 className="mb-2 text-xl">Not to be taken for</h2>
+    <section aria-label="Easily confused with" className="mt-7">
+      <h2 className="mb-2 text-xl">Easily confused with</h2>
       <ul className="grid gap-3 md:grid-cols-2">
         {others.map(([code, words]) => {
           const other = disorderRow(code);
@@ -104,10 +104,10 @@ function LookAlikes({ d, crop }: { d: DisorderRow; crop: Crop }) {
 
 function Causes({ d }: { d: DisorderRow }) {
   return (
-    <section aria-label="What brings it">
-      <h2 className="mb-2 text-xl">What brings it</h2>
+    <section aria-label="What causes it">
+      <h2 className="mb-2 text-xl">What causes it</h2>
       {d.drivers.length === 0 ? (
-        <p className="text-soft">It comes by itself; no record explains it.</p>
+        <p className="text-soft">It comes by itself; nothing in the records explains it.</p>
       ) : (
         <ul className="list-disc pl-5">
           {[...d.drivers]
@@ -138,10 +138,7 @@ function WhatToDo({ d }: { d: DisorderRow }) {
             <li key={remedy} className="py-2 first:pt-0">
               <strong>{r.label}.</strong> {r.how}
               {drivers && (
-                <span className="text-soft">
-                  {' '}
-                  Where the records show {drivers.map((x) => DRIVERS[x]).join(' or ')}.
-                </span>
+                <span className="text-soft">If the records show {drivers.map((x) => DRIVERS[x]).join(' or ')}.</span>
               )}
               {[...r.cautions, ...cautions].map((c) => (
                 <span key={c} className="mt-1 block border-l-4 border-line pl-2 text-sm">
@@ -153,10 +150,12 @@ function WhatToDo({ d }: { d: DisorderRow }) {
         })}
       </ol>
       <p className="mt-2">
-        <strong>It worked if</strong> {d.successIs}. Look again after {d.followUpDays} days.
+        <strong>Sign of success:</strong> {d.successIs}. Look again after {d.followUpDays} days.
       </p>
       <Counsel doNot={d.doNot} goodToKnow={d.goodToKnow ?? []} />
-      <p className="mt-1 text-sm text-soft">Advice, not law: the label, local rules and a licensed adviser decide.</p>
+      <p className="mt-1 text-sm text-soft">
+        Advice only. Always follow the product label and local rules; a licensed adviser knows more.
+      </p>
     </section>
   );
 }
@@ -165,7 +164,7 @@ function WhatToDo({ d }: { d: DisorderRow }) {
 function More({ d }: { d: DisorderRow }) {
   const format = useFormat();
   return (
-    <Unfold className="mt-6" look="quiet" title="More about this: how it is reckoned">
+    <Unfold className="mt-6" look="quiet" title="More: how the answer is calculated">
       {() => (
         <>
           <Scroller label="Signs, and how often they are seen">
@@ -205,8 +204,8 @@ function More({ d }: { d: DisorderRow }) {
             ))}
           </ul>
           <p className="mt-2 text-sm text-soft">
-            Code {d.code}. Before any sign: {(d.prior * 100).toFixed(1)} % of plants that somebody worries about.
-            Source: {d.source}.
+            Code {d.code}. Before any sign: {(d.prior * 100).toFixed(1)} % of plants people worry about. Source:{' '}
+            {d.source}.
           </p>
         </>
       )}

@@ -55,7 +55,7 @@ function Handbook() {
         <div className="w-full sm:w-80">
           <TextField
             label="What does it look like?"
-            placeholder="brown spots with rings, limp at noon …"
+            placeholder="brown spots with rings, drooping at noon …"
             value={words}
             onChange={(e) => set('words', e.target.value)}
           />
@@ -71,13 +71,13 @@ function Handbook() {
           onChange={(v) => set('crop', v === 'both' ? '' : v)}
         />
         <Link className={buttonLook('plain')} to={link('practice', {})}>
-          <Lightbulb aria-hidden size={18} /> Guess first: practise
+          <Lightbulb aria-hidden size={18} /> Practice
         </Link>
         <Link className={buttonLook('quiet')} to={link('signs', {})}>
           <Shapes aria-hidden size={18} /> All drawings
         </Link>
         <Link className={buttonLook('quiet')} to={link('claims', {})}>
-          <Scale aria-hidden size={18} /> What is claimed to help
+          <Scale aria-hidden size={18} /> Garden claims, checked
         </Link>
       </div>
       {found ? (
@@ -85,7 +85,7 @@ function Handbook() {
           <Cards list={found} crop={crop} />
         ) : (
           <p role="status" className="text-soft">
-            Nothing fits these words. Try the part and the colour: “brown fruit”, “yellow leaf”.
+            No match. Try the part and the colour: “brown fruit”, “yellow leaf”.
           </p>
         )
       ) : (

@@ -22,7 +22,7 @@ export function KindField<T extends FieldValues>({ control, name, crop }: Props<
       name={name}
       label="Kind"
       options={[
-        ['', kinds.length > 0 ? 'not known' : 'none on the shelf yet'],
+        ['', kinds.length > 0 ? 'not known' : 'no varieties yet'],
         ...kinds.map((k) => [k.id, k.name] as const),
       ]}
       {...emptyIsUnknown}

@@ -20,7 +20,7 @@ import { useWayOn } from '../../../ui/use-way-on';
 
 const LEANING: [string, string][] = [
   ['', 'not known'],
-  ...wordsOf(LEANINGS, { less: 'less than others', usual: 'as others', more: 'more than others' }),
+  ...wordsOf(LEANINGS, { less: 'less than others', usual: 'the same as others', more: 'more than others' }),
 ];
 
 /** One kind, as its packet tells it. */
@@ -43,7 +43,7 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
   const submit = handleSubmit(async (input) => {
     try {
       await save.send({ kind: input });
-      say(`${input.name}: on the shelf.`);
+      say(`${input.name}: saved.`);
       await goOn(link('kinds', {}));
     } catch (error) {
       applyFaults(error, setError);
@@ -56,7 +56,7 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
       <FormCards>
-        <FormCard title="What it is">
+        <FormCard title="Basics">
           <TextField label="Name" error={e.name?.message} {...register('name')} />
           <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forget} />
           <FormSelect
@@ -76,14 +76,14 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
             />
           )}
         </FormCard>
-        <FormCard title="What the packet says">
+        <FormCard title="From the packet">
           <MeasuredField
             control={control}
             name="daysToMaturity"
-            label="Days from planting out to ripe"
+            label="Days to maturity after planting out"
             quantity="count"
           />
-          <MeasuredField control={control} name="fruitG" label="One fruit" quantity="grams" />
+          <MeasuredField control={control} name="fruitG" label="Weight of one fruit" quantity="grams" />
           <FormSelect
             control={control}
             label="Ripe colour"
@@ -92,19 +92,19 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
             {...emptyIsUnknown}
           />
           <TextField
-            label="Letters for resistance"
+            label="Resistance letters"
             placeholder="VFN"
             error={e.letters?.message}
             hint={
               [
                 ...read.known.map(({ code, row }) => `${code}: ${row.means}`),
-                ...read.unknown.map((u) => `${u}: not known here, and counts for nothing`),
+                ...read.unknown.map((u) => `${u}: not a known letter, so it is ignored`),
               ].join('; ') || 'V, F, N, T and the like, as printed'
             }
             {...register('letters', emptyIsUnknown)}
           />
         </FormCard>
-        <FormCard title="Beside others">
+        <FormCard title="Compared with others">
           <FormSelect
             control={control}
             label="Sets fruit in heat"
@@ -114,22 +114,28 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
           />
           <FormSelect
             control={control}
-            label="Sets fruit in cold nights"
+            label="Sets fruit on cold nights"
             options={LEANING}
             name="coldSet"
             {...emptyIsUnknown}
           />
           <FormSelect control={control} label="Splits" options={LEANING} name="splits" {...emptyIsUnknown} />
-          <FormSelect control={control} label="Gets dark ends" options={LEANING} name="darkEnds" {...emptyIsUnknown} />
+          <FormSelect
+            control={control}
+            label="Gets blossom end rot"
+            options={LEANING}
+            name="darkEnds"
+            {...emptyIsUnknown}
+          />
         </FormCard>
       </FormCards>
       <RootFault errors={e} />
       <div className="flex flex-wrap gap-2">
         <Button look="main" type="submit" disabled={formState.isSubmitting}>
-          Keep
+          Save
         </Button>
         <Link className={buttonLook('quiet')} to={link('kinds', {})}>
-          Back
+          Cancel
         </Link>
         {own && (
           <Button
@@ -137,12 +143,12 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
             onClick={() => {
               remove.mutate(
                 { id },
-                { said: 'Thrown away. Its plants stay as they are.', undo: () => restore.mutate({ id }) },
+                { said: 'Deleted. Its plants stay as they are.', undo: () => restore.mutate({ id }) },
               );
               void goOn(link('kinds', {}));
             }}
           >
-            Throw it away
+            Delete
           </Button>
         )}
       </div>

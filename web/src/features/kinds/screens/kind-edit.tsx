@@ -11,7 +11,7 @@ import { kindsQuery } from '../queries';
 export function KindEdit() {
   const { kindId } = useParams();
   return (
-    <GardenPage needs="keep" title={() => (kindId ? 'Change a kind' : 'A kind from its packet')}>
+    <GardenPage needs="keep" title={() => (kindId ? 'Edit variety' : 'New variety')}>
       {() => (kindId ? <Change kindId={kindId} /> : <New />)}
     </GardenPage>
   );
@@ -29,7 +29,7 @@ function Change({ kindId }: { kindId: string }) {
   const garden = useGarden();
   const link = useLink();
   const query = useQuery(kindsQuery(garden.id));
-  if (query.isPending) return <Waiting what="Looking through the packets" />;
+  if (query.isPending) return <Waiting what="Loading varieties" />;
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   const kind = query.data.find((k) => k.id === kindId);
   return kind ? <KindForm kind={kind} own /> : <Navigate to={link('kinds', {})} replace />;

@@ -20,12 +20,12 @@ function Kinds() {
   const garden = useGarden();
   const link = useLink();
   const query = useQuery(kindsQuery(garden.id));
-  if (query.isPending) return <Waiting what="Looking through the packets" />;
+  if (query.isPending) return <Waiting what="Loading varieties" />;
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   return (
     <>
       <Link className={buttonLook('main')} to={link('newKind', {})}>
-        <Plus aria-hidden size={18} /> A kind from its packet
+        <Plus aria-hidden size={18} /> Add a variety
       </Link>
       {query.data.length > 0 && (
         <section aria-labelledby="own-kinds">
@@ -37,7 +37,7 @@ function Kinds() {
       )}
       <section aria-labelledby="starters">
         <h2 id="starters" className="mt-5 text-xl">
-          To begin from
+          Ready-made varieties
         </h2>
         <List kinds={STARTER_CULTIVARS} to={(k) => link('newKind', {}, { from: (k as { code?: string }).code })} />
       </section>
@@ -72,7 +72,7 @@ function lineOf(k: Cultivar, f: Formatter): string {
     k.daysToMaturity ? `${k.daysToMaturity} days` : '',
     k.ripeColour ?? '',
     k.fruitG ? f.grams(k.fruitG) : '',
-    shields.length > 0 ? `shielded from ${shields.join(', ')}` : '',
+    shields.length > 0 ? `resistant to ${shields.join(', ')}` : '',
   ]
     .filter(Boolean)
     .join(' · ');

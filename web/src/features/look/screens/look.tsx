@@ -19,7 +19,7 @@ import { useWayOn } from '../../../ui/use-way-on';
 /** Looking a plant over: touch the part, then what it looks like. */
 export function LookScreen() {
   return (
-    <PlantPage waiting="Walking up to it">
+    <PlantPage waiting="Loading the plant">
       {(view, around) => <Look key={view.plant.id} view={view} around={around} />}
     </PlantPage>
   );
@@ -116,7 +116,7 @@ function Signs({ view: { plant }, look }: PartProps) {
       <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <h2 className="text-2xl">{part && !words ? PART_WORDS[part] : headingOf(words, found.length)}</h2>
         <TextField
-          label="Or find it by words"
+          label="Or search by words"
           type="search"
           className="w-64 max-w-full"
           value={words}
@@ -127,12 +127,12 @@ function Signs({ view: { plant }, look }: PartProps) {
         <p className="text-soft">
           {found.length > 0
             ? 'Seen last time, or on the plants before. For anything else touch the part of the plant. '
-            : 'Then touch what it looks like. '}
-          Harmless looks are there too; what you looked for and did not find is worth saying.
+            : 'Then touch what it looks like. '}{' '}
+          Harmless signs are listed too. Also mark what you looked for and did not find.
         </p>
       )}
       {words && found.length === 0 && (
-        <p className="text-soft">Nothing of that name. Touch the part instead, and pick by its picture.</p>
+        <p className="text-soft">No match. Touch the part of the plant instead, and choose by picture.</p>
       )}
       <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3 xl:grid-cols-4">
         {found.map((s) => (
@@ -177,20 +177,20 @@ function Foot({ view: { plant }, look }: PartProps) {
   const at = (walk?.plants.findIndex((p) => p.plant.id === plant.id) ?? 0) + 1;
   const kept =
     inspection.signs.length > 0
-      ? `Kept: ${seen} seen${absent > 0 ? `, ${absent} not there` : ''}`
+      ? `Saved: ${seen} seen${absent > 0 ? `, ${absent} not there` : ''}`
       : `${at} of ${walk?.plants.length ?? 1}, from the soil up`;
   return (
     <div className="fixed inset-x-0 bottom-0 z-10 border-t border-line bg-paper/95 px-4 py-2">
       <div className="mx-auto flex max-w-7xl items-center justify-between gap-3">
         <p role="status" className="min-w-0 truncate">
-          {inspection.saving ? 'Writing it down …' : kept}
+          {inspection.saving ? 'Saving …' : kept}
         </p>
         <Link data-key="n" to={wayOn} className={`${buttonLook('main')} shrink-0`}>
           {!walking ? (
             'What is it?'
           ) : (
             <>
-              {after ? `On to ${after.plant.name}` : 'End of the walk'} <ArrowRight aria-hidden size={17} />
+              {after ? `Next: ${after.plant.name}` : 'End of the walk'} <ArrowRight aria-hidden size={17} />
             </>
           )}
         </Link>

@@ -14,7 +14,7 @@ const KEPT = 'candid-leaf:neighbour';
 
 /** Somebody else's plant, read from a case file: the same page, to look at only. */
 export function NeighbourScreen() {
-  return <GardenPage title={() => 'A neighbour’s plant'}>{() => <Neighbour />}</GardenPage>;
+  return <GardenPage title={() => 'A plant from another garden'}>{() => <Neighbour />}</GardenPage>;
 }
 
 function Neighbour() {
@@ -42,10 +42,10 @@ function Neighbour() {
           <FileUp aria-hidden size={18} /> {text ? 'Open another case file' : 'Open a case file'}
         </Button>
         <p className="max-w-prose text-soft">
-          A case file holds one plant’s story. It is read here, to look at only: nothing of it is added to your garden.
+          A case file holds the story of one plant. You can view it here; nothing is added to your garden.
         </p>
       </div>
-      {text && !read && <Waiting what="Reading it" here />}
+      {text && !read && <Waiting what="Reading the file" here />}
       {read && !read.ok && <Refused faults={read.faults} />}
       {read?.ok && <NeighbourPlant read={read} />}
     </>
@@ -65,7 +65,7 @@ function NeighbourPlant({ read }: { read: Extract<CaseRead, { ok: true }> }) {
 function Refused({ faults }: { faults: readonly Fault[] }) {
   return (
     <div role="alert" className="max-w-3xl rounded-xl border border-ripe bg-card p-4">
-      <p className="font-semibold">This is not a case file that can be read. Nothing was kept.</p>
+      <p className="font-semibold">This is not a case file we can read. Nothing was saved.</p>
       <ul className="mt-2 list-disc pl-5">
         {faults.slice(0, 12).map((f) => (
           <li key={`${f.path} ${f.reason}`}>

@@ -38,39 +38,39 @@ export function Invite() {
     }
   });
   return (
-    <Panel title="Ask somebody in">
-      <p className="mt-1 text-soft">You get a link to give to them. It works once, within a week.</p>
+    <Panel title="Invite someone">
+      <p className="mt-1 text-soft">You get a link to pass on. It works once, within a week.</p>
       <form noValidate onSubmit={(e) => void submit(e)} className="mt-3 flex flex-col gap-3">
-        <TextField label="For whom" error={formState.errors.name?.message} {...register('name')} />
-        <FormSelect control={control} label="What they may" options={ROLE_OPTIONS} name="role" />
+        <TextField label="Name" error={formState.errors.name?.message} {...register('name')} />
+        <FormSelect control={control} label="Access" options={ROLE_OPTIONS} name="role" />
         <RootFault errors={formState.errors} />
         <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">
-          <UserPlus aria-hidden size={17} /> Make the link
+          <UserPlus aria-hidden size={17} /> Create link
         </Button>
       </form>
       {made && (
         <ToldOnce
-          label={`The link for ${made.name}, shown this once`}
-          hint="Whoever opens it first comes in."
+          label={`The link for ${made.name}, shown only once`}
+          hint="The first person to open it gets access."
           value={`${location.origin}${made.path}`}
-          copied="The link is copied."
+          copied="Link copied."
         />
       )}
       {open.length > 0 && (
         <>
-          <h3 className="mt-4 font-semibold">Not come yet</h3>
+          <h3 className="mt-4 font-semibold">Open invitations</h3>
           <ul className="divide-y divide-line">
             {open.map((i) => (
               <li key={i.id} className="flex items-center justify-between gap-2 py-1">
                 <span>
-                  {i.name}, to {ROLE_WORDS[i.role].name.toLowerCase()}, until {format(parseISO(i.expiresAt), 'd MMMM')}
+                  {i.name}, {ROLE_WORDS[i.role].name.toLowerCase()}, until {format(parseISO(i.expiresAt), 'd MMMM')}
                 </span>
                 <Button
                   look="quiet"
-                  aria-label={`Take the invitation of ${i.name} back`}
+                  aria-label={`Cancel the invitation of ${i.name}`}
                   onClick={() => {
                     if (made?.id === i.id) setMade(null);
-                    back.mutate({ id: i.id }, { said: 'The link opens nothing any more.' });
+                    back.mutate({ id: i.id }, { said: 'The link no longer works.' });
                   }}
                 >
                   <Trash2 aria-hidden size={17} />

@@ -47,29 +47,29 @@ export function Keys() {
   });
   const e = formState.errors;
   return (
-    <Panel title="Your keys for scripts">
+    <Panel title="Keys for scripts">
       <p className="mt-1 text-soft">
-        A script at home, say of a rain gauge, writes here with a key: to this garden alone.{' '}
+        With a key, a script at home (say, of a rain gauge) can write to this garden only.{' '}
         <a className="underline" href="/api/docs">
-          What can be asked
+          API description
         </a>
       </p>
       <ul className="divide-y divide-line">
         {keys.map((k) => (
           <li key={k.id} className="flex items-center justify-between gap-2 py-1">
             <span>
-              <strong>{k.name}</strong>, to {ROLE_WORDS[k.role].name.toLowerCase()}
+              <strong>{k.name}</strong>, {ROLE_WORDS[k.role].name.toLowerCase()}{' '}
               <span className="block text-sm text-soft">
-                {k.usedAt ? `last used ${format(parseISO(k.usedAt), 'd MMMM')}` : 'not used yet'}, opens until{' '}
+                {k.usedAt ? `last used ${format(parseISO(k.usedAt), 'd MMMM')}` : 'not used yet'}, valid until{' '}
                 {format(parseISO(k.expiresAt), 'd MMMM yyyy')}
               </span>
             </span>
             <Button
               look="quiet"
-              aria-label={`Take the key ${k.name} back`}
+              aria-label={`Remove the key ${k.name}`}
               onClick={() => {
                 if (made?.id === k.id) setMade(null);
-                remove.mutate({ id: k.id }, { said: 'The key opens nothing any more.' });
+                remove.mutate({ id: k.id }, { said: 'The key no longer works.' });
               }}
             >
               <Trash2 aria-hidden size={17} />
@@ -79,10 +79,10 @@ export function Keys() {
       </ul>
       {made && (
         <ToldOnce
-          label={`The key ${made.name}, shown this once`}
-          hint="Send it as: Authorization: Bearer and the key."
+          label={`The key ${made.name}, shown only once`}
+          hint="Send the header “Authorization: Bearer” followed by the key."
           value={made.key}
-          copied="The key is copied."
+          copied="Key copied."
         />
       )}
       <Unfold
@@ -90,18 +90,18 @@ export function Keys() {
         look="act"
         title={
           <>
-            <KeyRound aria-hidden size={17} /> A new key
+            <KeyRound aria-hidden size={17} /> New key
           </>
         }
       >
         {() => (
           <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
-            <TextField label="What it is for" error={e.name?.message} {...register('name')} />
-            <FormSelect control={control} label="What it may" options={ROLE_OPTIONS} name="role" />
-            <FormSelect control={control} label="How long" options={DAYS} name="days" setValueAs={Number} />
+            <TextField label="Name" error={e.name?.message} {...register('name')} />
+            <FormSelect control={control} label="Access" options={ROLE_OPTIONS} name="role" />
+            <FormSelect control={control} label="Valid for" options={DAYS} name="days" setValueAs={Number} />
             <RootFault errors={e} />
             <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">
-              Make the key
+              Create key
             </Button>
           </form>
         )}

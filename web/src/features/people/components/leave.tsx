@@ -39,25 +39,22 @@ export function Leave() {
   return (
     <Panel title="Leave this garden">
       {alone ? (
-        <p className="mt-1 text-soft">
-          You keep it alone. To hand it over, let somebody else keep it: ask them in, or change what they may. Then you
-          can go.
-        </p>
+        <p className="mt-1 text-soft">You are the only manager. Make someone else a manager first.</p>
       ) : (
         <>
-          <p className="mt-1 text-soft">What you recorded stays here, with your name.</p>
+          <p className="mt-1 text-soft">Your records stay here, with your name.</p>
           {sure ? (
             <div className="mt-2 flex flex-wrap gap-2">
               <Button look="urgent" onClick={() => void leave()}>
                 Leave {garden.name}
               </Button>
               <Button look="quiet" onClick={() => setSure(false)}>
-                Stay
+                Cancel
               </Button>
             </div>
           ) : (
             <Button className="mt-2" onClick={() => setSure(true)}>
-              <DoorOpen aria-hidden size={17} /> Leave
+              <DoorOpen aria-hidden size={17} /> Leave garden
             </Button>
           )}
         </>

@@ -16,9 +16,9 @@ export function Members() {
   const garden = useGarden();
   const people = useQuery(peopleQuery(garden.id));
   return (
-    <Panel title="Who is here">
+    <Panel title="People">
       {people.isPending ? (
-        <Waiting what="Asking who is here" />
+        <Waiting what="Loading people" />
       ) : people.error ? (
         <Failed error={people.error} again={() => void people.refetch()} />
       ) : (
@@ -47,7 +47,7 @@ function Member({ member, role }: { member: MemberDto; role: Role }) {
       {may('keep') && !me ? (
         <span className="flex items-center gap-1">
           <Select
-            aria-label={`What ${member.name} may`}
+            aria-label={`Access of ${member.name}`}
             narrow
             value={role}
             onChange={(chosen) =>
@@ -60,9 +60,9 @@ function Member({ member, role }: { member: MemberDto; role: Role }) {
           />
           <IconButton
             icon={UserMinus}
-            label={`Let ${member.name} go`}
+            label={`Remove ${member.name}`}
             disabled={go.isPending}
-            onClick={() => go.mutate({ id: member.id }, { said: `${member.name} has left the garden.` })}
+            onClick={() => go.mutate({ id: member.id }, { said: `${member.name} was removed from the garden.` })}
           />
         </span>
       ) : (

@@ -17,13 +17,13 @@ export function JoinScreen() {
   const invitation = useQuery({ ...invitationQuery(secret), enabled: secret !== '' });
   return (
     <main className="mx-auto max-w-md p-5">
-      <h1 className="mb-4 text-3xl">An invitation</h1>
+      <h1 className="mb-4 text-3xl">Invitation</h1>
       {secret === '' || (invitation.error instanceof ApiError && invitation.error.status === 404) ? (
-        <Empty title="This link opens nothing">
-          <p>It has been used, was taken back, or is older than a week. Ask for a new one.</p>
+        <Empty title="This link no longer works">
+          <p>It was used or cancelled, or is older than a week. Ask for a new one.</p>
         </Empty>
       ) : invitation.isPending ? (
-        <Waiting what="Opening it" />
+        <Waiting what="Opening the invitation" />
       ) : invitation.error ? (
         <Failed error={invitation.error} again={() => void invitation.refetch()} />
       ) : (
@@ -47,13 +47,13 @@ function Opened({ secret, invitation }: { secret: string; invitation: Invitation
   return (
     <>
       <p className="mb-4 text-lg">
-        {invitation.by} asks {invitation.name} into <strong>{invitation.garden}</strong>: whoever comes in{' '}
+        {invitation.by} invites {invitation.name} to <strong>{invitation.garden}</strong>. With it you{' '}
         {ROLE_WORDS[invitation.role].may}.
       </p>
       {me.isPending ? (
-        <Waiting what="Looking you up" />
+        <Waiting what="Loading your account" />
       ) : me.data ? (
-        <Panel label="Come in">
+        <Panel label="Join the garden">
           <p>You are {me.data.name}.</p>
           {trouble && (
             <p role="alert" className="mt-1 text-ripe">
@@ -61,7 +61,7 @@ function Opened({ secret, invitation }: { secret: string; invitation: Invitation
             </p>
           )}
           <Button look="main" className="mt-3" onClick={() => void join()}>
-            Come in
+            Join the garden
           </Button>
         </Panel>
       ) : (

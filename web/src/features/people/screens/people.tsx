@@ -7,7 +7,7 @@ import { Members } from '../components/members';
 
 /** Who is in the garden, who is asked in, and keys for scripts. */
 export function PeopleScreen() {
-  return <GardenPage title={() => 'People and keys'}>{() => <People />}</GardenPage>;
+  return <GardenPage title={() => 'People and access'}>{() => <People />}</GardenPage>;
 }
 
 function People() {

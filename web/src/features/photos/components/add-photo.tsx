@@ -37,10 +37,10 @@ export function AddPhoto({ of, sign, label, look = 'plain', className }: Props) 
       try {
         picture = await shrink(file);
       } catch {
-        say('This cannot be opened as a photo.', { bad: true });
+        say('We can’t open this as a photo.', { bad: true });
         continue;
       }
-      save.mutate({ id: uuid(), of, day: garden.today, sign, picture }, { said: 'The photo is kept.' });
+      save.mutate({ id: uuid(), of, day: garden.today, sign, picture }, { said: 'Photo saved.' });
     }
     setBusy(false);
   };

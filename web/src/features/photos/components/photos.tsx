@@ -33,7 +33,7 @@ export function Photos({ of, name, reading = false, className }: Props) {
   return (
     <Panel title="Photos" {...(className ? { className } : {})}>
       {!now ? (
-        <p className="mt-1 text-soft">None yet. One every week or two shows what the eye forgets.</p>
+        <p className="mt-1 text-soft">No photos yet. One every week or two shows what the eye forgets.</p>
       ) : (
         <div className="mt-2 grid max-w-3xl grid-cols-2 gap-2 sm:gap-3">
           {then && <Large photo={then} name={name} mayDelete={mayAdd} />}
@@ -80,7 +80,7 @@ function Large({ photo, name, mayDelete }: { photo: Shown; name: string; mayDele
           {photo.sign && <span className="text-soft"> · {signRow(photo.sign).label}</span>}
           {photo.waiting && (
             <span className="flex items-center gap-1 text-sm text-soft">
-              <Clock aria-hidden size={14} /> waits for signal
+              <Clock aria-hidden size={14} /> waiting to sync
             </span>
           )}
         </span>
@@ -88,10 +88,8 @@ function Large({ photo, name, mayDelete }: { photo: Shown; name: string; mayDele
           <Button
             look="quiet"
             className="px-2.5"
-            aria-label={`Throw the photo of ${day} away`}
-            onClick={() =>
-              remove.mutate({ id }, { said: 'The photo is thrown away.', undo: () => restore.mutate({ id }) })
-            }
+            aria-label={`Delete the photo of ${day}`}
+            onClick={() => remove.mutate({ id }, { said: 'Photo deleted.', undo: () => restore.mutate({ id }) })}
           >
             <Trash2 aria-hidden size={17} />
           </Button>

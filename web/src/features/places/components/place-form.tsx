@@ -106,18 +106,20 @@ export function PlaceForm({ place, copied, all }: Props) {
       </FormCards>
       {copied && copied.plants.length > 0 && (
         <SwitchField checked={withPlants} onChange={setWithPlants}>
-          With as many plants ({copied.plants.length}): the same kinds, planted out on the same days
+          Also copy its plants ({copied.plants.length}): same varieties, same planting dates
         </SwitchField>
       )}
       <RootFault errors={form.formState.errors} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main" disabled={form.formState.isSubmitting}>
-          Keep
+          Save
         </Button>
         <Link to={link('garden', {})} className={buttonLook('quiet')}>
-          Leave it as it was
+          Cancel
         </Link>
-        {place && <RetireButton words="Retire this place" of={place} retire={retirePlace} restore={restorePlace} />}
+        {place && (
+          <RetireButton words="Archive this bed or pot" of={place} retire={retirePlace} restore={restorePlace} />
+        )}
       </div>
     </form>
   );
@@ -141,16 +143,16 @@ interface PartProps {
 function WhatItIs({ form: { register, control, watch, formState } }: PartProps) {
   const e = formState.errors;
   return (
-    <FormCard title="What it is">
+    <FormCard title="Basics">
       <TextField label="Name" error={e.name?.message} {...register('name')} />
       <FormSelect control={control} label="Kind" options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])} name="kind" />
       <FormSelect control={control} label="Soil" options={TEXTURES.map((t) => [t, SOILS[t].label])} name="texture" />
       {isPotted({ kind: watch('kind') }) ? (
         <>
-          <MeasuredField control={control} name="volumeL" label="One pot holds" quantity="litres" hint="of soil" />
+          <MeasuredField control={control} name="volumeL" label="Soil per pot" quantity="litres" hint="of soil" />
           <FormSelect
             control={control}
-            label="Pot is of"
+            label="Pot material"
             options={wordsOrUnknown(POT_MATERIALS)}
             name="potMaterial"
             {...emptyIsUnknown}
@@ -164,9 +166,9 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
             <MeasuredField
               control={control}
               name="fillingCm"
-              label="Filled to a depth of"
+              label="Soil depth"
               quantity="centimetres"
-              hint="Roots go no deeper than this and a little of the soil under it."
+              hint="Roots can grow to about this depth."
             />
           )}
         </>
@@ -184,7 +186,7 @@ function Overhead({ form: { control, watch, setValue } }: PartProps) {
         <FormSelect
           control={control}
           label="Stands"
-          options={[['', 'by its kind'], ...COVERS.map((c): [string, string] => [c, COVER_WORDS[c]])]}
+          options={[['', 'usual for its type'], ...COVERS.map((c): [string, string] => [c, COVER_WORDS[c]])]}
           name="cover"
           {...emptyIsUnknown}
         />
@@ -203,22 +205,22 @@ function Overhead({ form: { control, watch, setValue } }: PartProps) {
           <MeasuredField
             control={control}
             name="roomTMinC"
-            label="Room at its coldest"
+            label="Lowest room temperature"
             quantity="celsius"
-            hint="18 °C (64 °F) if left empty"
+            hint="18 °C (64 °F) if empty"
           />
           <MeasuredField
             control={control}
             name="roomTMaxC"
-            label="Room at its warmest"
+            label="Highest room temperature"
             quantity="celsius"
-            hint="22 °C (72 °F) if left empty"
+            hint="22 °C (72 °F) if empty"
           />
         </>
       )}
       {cover !== 'indoors' && (
         <CheckField checked={watch('hollow') ?? false} onChange={(hollow) => setValue('hollow', hollow)}>
-          Lies in a hollow: cold air gathers here
+          In a hollow where cold air collects
         </CheckField>
       )}
     </FormCard>
@@ -244,17 +246,17 @@ function Water({ form: { control, watch } }: PartProps) {
       <MeasuredField
         control={control}
         name="flowLPerH"
-        label="Flow for the whole place"
+        label="Flow for the whole bed or pot"
         quantity="litresPerHour"
-        hint="With it, minutes can be recorded instead of litres."
+        hint="With the flow you can record minutes instead of litres."
       />
       {!isPotted({ kind: watch('kind') }) && (
         <MeasuredField
           control={control}
           name="drainageMmPerH"
-          label="Water sinks in a dug hole"
+          label="Drainage test: fall per hour"
           quantity="millimetresPerHour"
-          hint={`A hole ${format.centimetres(HOLE_CM)} deep, filled twice, the second fall in an hour. Under ${format.rain(SLOW_MM)} is slow: mound and add compost. Over ${format.rain(FAST_MM)} is fast: water more often, less each time. Empty if never tried.`}
+          hint={`Dig a hole ${format.centimetres(HOLE_CM)} deep, fill it twice and measure the second fall in an hour. Under ${format.rain(SLOW_MM)} is slow: mound and add compost. Over ${format.rain(FAST_MM)} is fast: water less, more often. Leave empty if not tested.`}
         />
       )}
     </FormCard>
@@ -264,22 +266,22 @@ function Water({ form: { control, watch } }: PartProps) {
 /** What lies near by. */
 function Surroundings({ form: { control } }: PartProps) {
   return (
-    <FormCard title="How it lies">
+    <FormCard title="Position">
       <MeasuredField
         control={control}
         name="sunHours"
         label="Hours of sun on a clear summer day"
         quantity="count"
-        hint="Tomatoes want 6 or more, peppers 6 to 8."
+        hint="Tomatoes need 6 or more, peppers 6 to 8."
       />
       <FormSelect control={control} label="Slope" options={wordsOrUnknown(SLOPES)} name="slope" {...emptyIsUnknown} />
       <FormSelect control={control} label="Low end, stays wet" options={YES_NO} name="lowEnd" {...asFlag} />
-      <FormSelect control={control} label="Wind gets at it" options={YES_NO} name="windy" {...asFlag} />
+      <FormSelect control={control} label="Exposed to wind" options={YES_NO} name="windy" {...asFlag} />
       <FormSelect control={control} label="A footpath close by" options={YES_NO} name="footpath" {...asFlag} />
       <FormSelect
         control={control}
         label="A pond or a stream"
-        hint="By open water nothing is sprayed."
+        hint="Nothing is sprayed beside open water."
         options={YES_NO}
         name="pondNear"
         {...asFlag}
@@ -291,14 +293,14 @@ function Surroundings({ form: { control } }: PartProps) {
 /** The rhythm in which Today asks to walk along it. */
 function Looking({ form: { control } }: PartProps) {
   return (
-    <FormCard title="The walk along it">
+    <FormCard title="How you check it">
       <FormSelect
         control={control}
-        label="Walked along"
+        label="Check it"
         options={[
-          ['', 'once a week, leaves turned over'],
-          ['daily', 'at a glance every day, leaves turned over once a week'],
-          ['off', 'only after wet, heat, frost and absence'],
+          ['', 'once a week, turning leaves over'],
+          ['daily', 'a glance every day, turning leaves over once a week'],
+          ['off', 'only after rain, heat, frost or absence'],
         ]}
         name="looking"
         {...emptyIsUnknown}
@@ -321,21 +323,21 @@ function Cover({ form: { control, watch } }: PartProps) {
       <FormDayField
         control={control}
         name="mulch.0.from"
-        label="Mulch since"
+        label="Mulched since"
         max={garden.today}
         disabled={!((watch('mulch')?.at(-1)?.depthMm ?? -1) >= 0)}
       />
       <MeasuredField
         control={control}
         name="shade.0.blockPct"
-        label="Shade cloth takes"
+        label="Shade cloth blocks"
         quantity="percent"
         hint="0 for none"
       />
       <FormDayField
         control={control}
         name="shade.0.from"
-        label="Shade since"
+        label="Shaded since"
         max={garden.today}
         disabled={!watch('shade')?.at(-1)?.blockPct}
       />

@@ -51,9 +51,9 @@ export function QuickPlace({ view }: { view: GardenView }) {
     void goOn(link('garden', {}));
   };
   return (
-    <Panel title="A place and its plants, in one go">
+    <Panel title="Quick start: a bed or pots with plants">
       <RadioGroup.Root
-        aria-label="What it is"
+        aria-label="Type"
         className="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-4 lg:grid-cols-7"
         value={preset}
         onValueChange={(v) => {
@@ -78,32 +78,31 @@ export function QuickPlace({ view }: { view: GardenView }) {
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <MeasuredInput
           className="w-28"
-          label="How many"
+          label="Number of plants"
           quantity="count"
           value={count}
           min={1}
           max={MOST}
           onChange={setTyped}
         />
-        <Choice label="Of what" value={crop} options={CROPS} onChange={setCrop} />
+        <Choice label="Crop" value={crop} options={CROPS} onChange={setCrop} />
         {shared ? (
           <MeasuredInput className="w-36" label="Apart" quantity="heightMetres" value={apartM} onChange={setApartM} />
         ) : (
           <MeasuredInput
             className="w-36"
-            label="Each holds"
+            label="Litres each"
             quantity="litres"
             value={told ?? facts.volumeL ?? null}
             onChange={setTold}
           />
         )}
         <Button look="main" onClick={() => void make()} disabled={quick.making || !fits}>
-          Make it
+          Create
         </Button>
       </div>
       <p className="mt-2 text-sm text-soft">
-        The plants number themselves. What is known better (the kind, the soil, the size) is told on their own pages
-        later.
+        Plants are numbered for you. You can add variety, soil and size on their pages later.
       </p>
       {quick.trouble && (
         <p role="alert" className="mt-2 text-ripe">

@@ -46,7 +46,7 @@ export function useQuickPlace(view: GardenView) {
       id.current = uuid();
       return made;
     } catch (error) {
-      setTrouble(faultsIn(error as Error)[0]?.reason ?? 'It could not be made.');
+      setTrouble(faultsIn(error as Error)[0]?.reason ?? 'Could not create it.');
       return null;
     } finally {
       setMaking(false);

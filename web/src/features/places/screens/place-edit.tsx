@@ -21,15 +21,15 @@ export function PlaceEdit() {
   const here = (v: GardenView) => v.places.find((p) => p.place.id === placeId);
   const copied = (v: GardenView) => v.places.find((p) => p.place.id === params.get('copy')) ?? null;
   return (
-    <GardenPage needs="keep" title={(v) => here(v)?.place.name ?? 'A new place'}>
+    <GardenPage needs="keep" title={(v) => here(v)?.place.name ?? 'New bed or pot'}>
       {(v) => {
         const view = here(v);
-        if (placeId && !view) return <Empty title="This place is not in the garden any more." />;
+        if (placeId && !view) return <Empty title="This bed or pot is no longer in the garden." />;
         return (
           <div className={clsx('grid gap-5', view && 'lg:grid-cols-[1fr_24rem]')}>
             <div className="flex flex-col gap-4">
               {!view && !copied(v) && <QuickPlace view={v} />}
-              {!view && !copied(v) && <h2 className="text-xl">Or describe it in full</h2>}
+              {!view && !copied(v) && <h2 className="text-xl">Or use the full form</h2>}
               <PlaceForm place={view?.place ?? null} copied={view ? null : copied(v)} all={v} />
             </div>
             {view && <Aside view={view} />}
@@ -59,7 +59,7 @@ function Aside({ view: { place, plants } }: { view: GardenView['places'][number]
           Add a plant
         </Link>
       </Panel>
-      <Panel title="Recorded for the whole place">
+      <Panel title="Records for the whole bed or pot">
         {records.length > 0 ? (
           <RecordTable
             ofPlace
@@ -67,7 +67,7 @@ function Aside({ view: { place, plants } }: { view: GardenView['places'][number]
             targetOf={() => ({ plantId: null, placeId: place.id, name: place.name })}
           />
         ) : (
-          <p className="mt-1 text-soft">Nothing yet.</p>
+          <p className="mt-1 text-soft">No records yet.</p>
         )}
       </Panel>
     </aside>

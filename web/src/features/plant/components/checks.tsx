@@ -45,7 +45,7 @@ export function Checks({ view, from, to, reading }: Props) {
               {!reading && c.mayShow.length > 0 && (
                 <div
                   role="group"
-                  aria-label={`${row.label}: what it showed`}
+                  aria-label={`${row.label}: what did it show?`}
                   className="mt-1.5 flex flex-wrap gap-1.5 print:hidden"
                 >
                   {worthAButton(c.mayShow, from + i === 0 ? 6 : 3).map((f) => (

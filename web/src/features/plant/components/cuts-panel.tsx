@@ -30,7 +30,7 @@ export function CutsPanel({ view }: { view: PlantView }) {
   const { plant, cuts: plan } = view;
   const tomato = plant.crop === 'tomato';
   return (
-    <Panel title="Cuts and training">
+    <Panel title="Pruning and training">
       <div className="mt-2 flex gap-4">
         {plant.heightM != null && (
           <CutsDrawing
@@ -43,7 +43,7 @@ export function CutsPanel({ view }: { view: PlantView }) {
         )}
         <div className="min-w-0 flex-1">
           {plan.cuts.length === 0 ? (
-            <p>{plan.hold ? sentence(cutHoldInWords(plan.hold, f)) : 'Nothing is to be cut this week.'}</p>
+            <p>{plan.hold ? sentence(cutHoldInWords(plan.hold, f)) : 'Nothing to prune this week.'}</p>
           ) : (
             <>
               <ol className="list-decimal pl-5">
@@ -57,7 +57,7 @@ export function CutsPanel({ view }: { view: PlantView }) {
           <p className="mt-1 text-sm text-soft">{sentence(cutsWhy(plan, f))}</p>
           {plan.topOn && (
             <p className="mt-1 text-sm text-soft">
-              Topped from {f.day(plan.topOn)}: what flowers later does not ripen before the frost.
+              Top it from {f.day(plan.topOn)}: later flowers do not ripen before the frost.
             </p>
           )}
           {plan.cleanBlades && <p className="mt-1 text-sm">Clean the blades with 70 % alcohol before and after.</p>}
@@ -71,8 +71,8 @@ export function CutsPanel({ view }: { view: PlantView }) {
             <>
               <SuckerOrTruss className="w-full max-w-sm" />
               <p className="text-sm text-soft">
-                A sucker grows in the angle of leaf and stem. A shoot with flowers that rises from the stem between two
-                leaves is a truss: it stays.
+                A sucker grows in the angle of leaf and stem. A shoot with flowers from the bare stem between two leaves
+                is a truss: leave it.
               </p>
             </>
           )}
@@ -95,20 +95,19 @@ function Trained({ view: { plant, cuts } }: { view: PlantView }) {
         value={plant.training ?? ''}
         disabled={save.isPending}
         options={[
-          ['', cuts.chosen ? 'as to begin with' : `${TRAINING_WORDS[training]} (to begin with)`],
+          ['', cuts.chosen ? 'suggested' : `${TRAINING_WORDS[training]} (suggested)`],
           ...TRAININGS.map((t): [string, string] => [t, TRAINING_WORDS[t]]),
         ]}
         onChange={(chosen) =>
           save.mutate(
             { plant: { ...asInput(plant), training: (chosen || null) as Training | null } },
-            { said: 'Kept: the week’s cuts follow.' },
+            { said: 'Saved: the week’s cuts follow.' },
           )
         }
       />
       <p className="mt-1 text-sm text-soft">
-        {!cuts.chosen && `${sentence(TRAINING_BECAUSE[because])} `}
-        Fruit {trade.earlier}, {trade.size}; from one plant {trade.perPlant}, from a square metre {trade.perM2}; shade
-        on the fruit {trade.shade}.
+        {!cuts.chosen && `${sentence(TRAINING_BECAUSE[because])} `} Fruit {trade.earlier}, {trade.size}; per plant{' '}
+        {trade.perPlant}, per square metre {trade.perM2}; shade on the fruit {trade.shade}.
       </p>
     </div>
   );
@@ -123,16 +122,16 @@ function AskCut({ view: { plant } }: { view: PlantView }) {
     const id = uuid();
     save.mutate(
       { record: { id, type: 'pruning', plantId: plant.id, placeId: null, data: { date: garden.today, cuts: 0 } } },
-      { said: 'Written down: not cut so far.', undo: () => remove(id) },
+      { said: 'Recorded: no pruning so far.', undo: () => remove(id) },
     );
   };
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-3 gap-y-1">
-      <span>Was it cut this season?</span>
+      <span>Was it pruned this season?</span>
       <Button onClick={none} disabled={save.isPending}>
         Not so far
       </Button>
-      <span className="text-sm text-soft">If it was, write it down under Record.</span>
+      <span className="text-sm text-soft">If it was, add it under Record.</span>
     </div>
   );
 }
@@ -155,7 +154,7 @@ function RootIt({ view: { plant } }: { view: PlantView }) {
           data: { date: garden.today, what: 'sucker-in-water' },
         },
       },
-      { said: 'In its glass. Look for roots in a week: it stands under what is next.', undo: () => remove(id) },
+      { said: 'It is in water. In a week we’ll remind you to check for roots.', undo: () => remove(id) },
     );
   };
   return (
@@ -164,7 +163,7 @@ function RootIt({ view: { plant } }: { view: PlantView }) {
         <GlassWater aria-hidden size={18} /> Root this sucker
       </Button>
       <span className="text-sm text-soft">
-        {f.centimetres(10)} to {f.centimetres(20)} long: strip its lower leaves, stand it in water in the shade.
+        {f.centimetres(10)} to {f.centimetres(20)} long: strip the lower leaves and stand it in water in the shade.
       </span>
     </div>
   );

@@ -19,9 +19,9 @@ export function EndPlant({ plant }: { plant: PlantDto }) {
   const [because, setBecause] = useState<PlantEnd>('season-over');
   const { id } = plant;
   return (
-    <FormCard title="Its end">
+    <FormCard title="Remove plant">
       <SelectField
-        label="It ends because"
+        label="Reason"
         options={PLANT_ENDS.map((end) => [end, END_WORDS[end].now])}
         value={because}
         onChange={(chosen) => setBecause(chosen as PlantEnd)}
@@ -34,14 +34,14 @@ export function EndPlant({ plant }: { plant: PlantDto }) {
           end.mutate(
             { id, because },
             {
-              said: `${plant.name} has ended; its records are kept.`,
+              said: `${plant.name} was archived; its records are kept.`,
               undo: () => back.mutate({ id }),
               onSuccess: () => void goOn(link('garden', {})),
             },
           )
         }
       >
-        End this plant
+        Remove this plant
       </Button>
     </FormCard>
   );

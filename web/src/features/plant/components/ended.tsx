@@ -17,10 +17,10 @@ export function Ended({ view, ended }: { view: PlantView; ended: NonNullable<Pla
   const { year } = growingYearOf(view.plant.transplantedOn ?? ended.on, garden.latitude, garden.seasonMode ?? 'warm');
   const back = useWrite(restorePlant, garden.id);
   return (
-    <Panel label="It has ended" className="mb-4">
+    <Panel label="Archived plant" className="mb-4">
       <p>
-        <strong>It ended on {f.dayAndYear(ended.on)}</strong>
-        {ended.because && `: ${END_WORDS[ended.because].then}`}. All of this is as it stood that day, to be read.
+        <strong>It ended on {f.dayAndYear(ended.on)}</strong> {ended.because && `: ${END_WORDS[ended.because].then}`}.
+        You see it as it stood that day (read-only).
       </p>
       <div className="mt-1 -ml-3 flex flex-wrap print:hidden">
         <Link className={buttonLook('quiet')} to={link('season', {}, { year: String(year) })}>
@@ -33,9 +33,9 @@ export function Ended({ view, ended }: { view: PlantView; ended: NonNullable<Pla
           <Button
             look="quiet"
             disabled={back.isPending}
-            onClick={() => back.mutate({ id: view.plant.id }, { said: `${view.plant.name} stands again.` })}
+            onClick={() => back.mutate({ id: view.plant.id }, { said: `${view.plant.name} is back in the garden.` })}
           >
-            It still stands
+            It still grows
           </Button>
         )}
       </div>

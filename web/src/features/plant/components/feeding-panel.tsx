@@ -28,7 +28,7 @@ export function FeedingPanel({ view }: { view: PlantView }) {
             {(
               [
                 ['Nitrogen given', now.given],
-                ['freed so far', now.freed],
+                ['released so far', now.freed],
                 ['washed out', story.washingKnown ? now.washed : null],
               ] as const
             ).map(([what, grams]) => (
@@ -38,7 +38,7 @@ export function FeedingPanel({ view }: { view: PlantView }) {
               </div>
             ))}
             <div>
-              <dt className="text-sm text-soft">taken up by a good crop</dt>
+              <dt className="text-sm text-soft">taken up for a good crop</dt>
               <dd className="font-semibold">
                 {format.nutrient(now.takenLow)} to {format.nutrient(now.takenHigh)}
               </dd>
@@ -48,8 +48,8 @@ export function FeedingPanel({ view }: { view: PlantView }) {
             <SupplyChart story={story} />
           </Suspense>
           <p className="text-sm text-soft">
-            Reckoned for {format.kilograms(story.fruitKg[0])} to {format.kilograms(story.fruitKg[1])} of fruit; what the
-            soil itself gives is not counted. More is not better: it makes leaves.
+            Estimated for {format.kilograms(story.fruitKg[0])} to {format.kilograms(story.fruitKg[1])} of fruit, not
+            counting what the soil supplies. More nitrogen makes leaves, not fruit.
           </p>
         </>
       )}
@@ -75,7 +75,7 @@ function Ask({ view: { plant } }: { view: PlantView }) {
           data: { date: garden.today, n: 0, p2o5: 0, k2o: 0, grams: 0 },
         },
       },
-      { said: 'Written down: not fed so far.', undo: () => remove(id) },
+      { said: 'Recorded: no feeding so far.', undo: () => remove(id) },
     );
   };
   return (

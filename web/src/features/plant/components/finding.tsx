@@ -78,13 +78,13 @@ function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode 
         {dose && <span className="tabular-nums">: {dose}</span>}
         <span className="text-soft">, {first.when <= today ? 'today' : format.day(first.when)}</span>
       </p>
-      {first.general && <p className="mt-1 text-sm">The records name no cause here; the steps below say more.</p>}
+      {first.general && <p className="mt-1 text-sm">Nothing in your records points to a cause; see the steps below.</p>}
       {first.cautions.map((c) => (
         <p key={c} className="mt-1 text-sm">
           {c}
         </p>
       ))}
-      <p className="mt-1 text-sm text-soft">The label, local rules and a licensed adviser decide.</p>
+      <p className="mt-1 text-sm text-soft">Always follow the product label and local rules.</p>
     </div>
   );
 }
@@ -97,7 +97,7 @@ function OneCheck({ view, leader, clear, reading }: BesideProps & { reading: boo
   return (
     <>
       <h3 className="mt-3 font-body font-semibold">
-        {!clear ? 'Look at this first' : aboutIt ? 'To be surer' : 'Worth a look too'}
+        {!clear ? 'Look at this first' : aboutIt ? 'To be more certain' : 'Also worth a look'}
       </h3>
       <Checks view={view} from={0} to={1} reading={reading} />
     </>
@@ -112,17 +112,17 @@ export function BesidePanel({ view, reading }: Props) {
   const clear = isClear(leader);
   const more = report.nextChecks.slice(1, clear ? 2 : 4).length;
   return (
-    <Panel label="Beside that">
+    <Panel label="Also">
       {more > 0 && (
         <>
-          <h3 className="font-body font-semibold">What else would tell</h3>
+          <h3 className="font-body font-semibold">Other checks</h3>
           <Checks view={view} from={1} to={clear ? 2 : 4} reading={reading} />
         </>
       )}
       <Others view={view} leader={leader} clear={clear} />
       {report.unexplained.length > 0 && <p className="mt-3">{unexplainedInWords(report.unexplained)}</p>}
       {report.notKnown.length > 0 && (
-        <Unfold className="mt-3" look="quiet" title={`What the records could not say (${report.notKnown.length})`}>
+        <Unfold className="mt-3" look="quiet" title={`What the records could not show (${report.notKnown.length})`}>
           {() => (
             <ul className="list-disc pl-6">
               {report.notKnown.map((t) => (
@@ -152,12 +152,12 @@ function NothingReported({ plantId, reading }: { plantId: string; reading: boole
   const link = useLink();
   return (
     <Panel main label="Finding">
-      <h2 className="text-2xl">Nothing has been reported.</h2>
+      <h2 className="text-2xl">No problems recorded.</h2>
       {!reading && (
         <>
           <p className="mt-1 max-w-prose text-soft">
-            Look it over and say what you see, or that all is clear. From the first sign on, this page says what it is
-            and why here.
+            Look it over and record what you see, or that all is clear. After the first sign this page shows what it is
+            and why.
           </p>
           <Link data-key="l" className={clsx(buttonLook('main'), 'mt-3')} to={link('look', { plantId })}>
             Look it over
@@ -184,7 +184,7 @@ export function WhyPanel({ view: { plant }, leader, driver, onDriver }: WhyProps
   return (
     <Panel label="Why here">
       <h2 className="text-xl">Why here</h2>
-      {leader.drivers.length > 0 && <p className="text-sm text-soft">Touch a reason to light up its days.</p>}
+      {leader.drivers.length > 0 && <p className="text-sm text-soft">Touch a reason to highlight its days.</p>}
       {leader.drivers.length === 0 ? (
         <p className="text-soft">{why[0]}</p>
       ) : (
@@ -248,7 +248,7 @@ function Others({ view: { report, plant }, leader, clear }: BesideProps) {
   if (!clear || leader.lookAlikes.length === 0) return null;
   return (
     <>
-      <h3 className="mt-3 font-body font-semibold">Not to be taken for</h3>
+      <h3 className="mt-3 font-body font-semibold">Easily confused with</h3>
       <ul className="mt-1 flex flex-col gap-1">
         {leader.lookAlikes.slice(0, 2).map((code) => (
           <li key={code}>
@@ -275,7 +275,7 @@ function Bar({ d }: { d: Diagnosis }) {
     <div className="mt-2 flex items-center gap-3">
       <div
         role="img"
-        aria-label={`How sure: ${words}`}
+        aria-label={`How certain: ${words}`}
         className="h-2.5 w-40 overflow-hidden rounded-full border border-soft/50"
       >
         <div className="h-full bg-leaf" style={{ width: `${d.probability * 100}%` }} />
@@ -292,12 +292,12 @@ function HowSure({ probability }: Pick<Diagnosis, 'probability'>) {
   return (
     <Explained says={sureness(probability)}>
       <p>
-        <strong className="tabular-nums">{Math.min(99, Math.round(probability * 100))} in 100.</strong> Of so many
-        plants that show the same, and of which the same was written down, this many have it.
+        <strong className="tabular-nums">{Math.min(99, Math.round(probability * 100))} in 100.</strong> Out of 100
+        plants with the same signs and records, about this many have it.
       </p>
       <p className="mt-2 text-sm text-soft">
-        Reckoned from what was seen and not seen, and from the water, weather, feed and cuts in the records; each weighs
-        as the handbook says. What was not recorded weighs nothing either way.
+        Estimated from what was seen and not seen, and from recorded water, weather, feed and cuts. Anything not
+        recorded counts neither way.
       </p>
     </Explained>
   );
@@ -307,7 +307,7 @@ function Evidence({ d }: { d: Diagnosis }) {
   const shown = d.evidence.filter((e) => !(e.code in DRIVERS && e.effect === 'for'));
   if (shown.length === 0) return null;
   return (
-    <Unfold className="mt-2" look="quiet" title="What else speaks for and against it">
+    <Unfold className="mt-2" look="quiet" title="Other evidence for and against it">
       {() => (
         <ul className="mt-1 flex flex-col gap-0.5">
           {shown.map((e) => (

@@ -22,9 +22,8 @@ export function FollowUp({ view }: { view: PlantView }) {
         <Panel key={t.id} main asking label={`Did it help? ${disorderRow(t.disorder).label}`} className="mb-4">
           <h2 className="text-2xl">Did it help?</h2>
           <p className="mt-1">
-            {disorderRow(t.disorder).label}, taken on {format.day(t.openedOn)}
-            {t.step > 1 && `, step ${t.step}`}. It worked if {t.successIs}.
-            {t.stepsLeft > 0 && ' If not, the next step follows.'}
+            {disorderRow(t.disorder).label}, started on {format.day(t.openedOn)} {t.step > 1 && `, step ${t.step}`}.
+            Sign of success: {t.successIs}. {t.stepsLeft > 0 && ' If not, the next step follows.'}
           </p>
           <div className="mt-3 flex flex-wrap gap-2">
             {OUTCOMES.map((o) => (
@@ -38,8 +37,8 @@ export function FollowUp({ view }: { view: PlantView }) {
                     {
                       said:
                         o !== 'worked' && t.stepsLeft > 0
-                          ? `Kept: ${ENDED[o]}. The next step stands in Today.`
-                          : `Kept: ${ENDED[o]}.`,
+                          ? `Saved: ${ENDED[o]}. The next step is in Today.`
+                          : `Saved: ${ENDED[o]}.`,
                     },
                   )
                 }

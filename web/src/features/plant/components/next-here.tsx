@@ -12,7 +12,7 @@ export function NextHere({ view }: { view: PlantView }) {
   return (
     <Panel title="Next here">
       {lines.length === 0 ? (
-        <p className="mt-1 text-soft">Nothing stands open. A look round never hurts.</p>
+        <p className="mt-1 text-soft">Nothing is due.</p>
       ) : (
         <ul className="mt-1 divide-y divide-line">
           {lines.map((t) => (

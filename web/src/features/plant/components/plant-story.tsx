@@ -104,7 +104,7 @@ function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean
         <BesidePanel view={view} reading={reading} />
       </Fold>
       {!reading && (
-        <Fold title="Next here: water, cuts, feed, ties">
+        <Fold title="Water, pruning, feed and ties">
           <div className="grid items-start gap-4 lg:grid-cols-2">
             <div className="flex flex-col gap-4">
               <NextHere view={view} />
@@ -122,8 +122,8 @@ function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean
           <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
         </Fold>
       )}
-      <Fold title="All that was recorded">
-        <Panel title="What was recorded">
+      <Fold title="All records">
+        <Panel title="All records">
           <RecordTable
             records={view.records}
             targetOf={
@@ -191,12 +191,12 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
         <>
           {may('keep') && (
             <Link className={buttonLook('quiet')} to={link('plantEdit', at)}>
-              <Pencil aria-hidden size={17} /> Change
+              <Pencil aria-hidden size={17} /> Edit
             </Link>
           )}
           {may('keep') && (
             <Link className={buttonLook('quiet')} to={another}>
-              <CopyPlus aria-hidden size={17} /> Another
+              <CopyPlus aria-hidden size={17} /> Copy
             </Link>
           )}
           <Link className={buttonLook('quiet')} to={link('plantSheet', at)}>
@@ -204,15 +204,15 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
           </Link>
         </>
       ) : (
-        <Menu label={`More of ${plant.name}`}>
+        <Menu label={`More about ${plant.name}`}>
           {may('keep') && (
             <MenuLink icon={Pencil} to={link('plantEdit', at)}>
-              Change
+              Edit
             </MenuLink>
           )}
           {may('keep') && (
             <MenuLink icon={CopyPlus} to={another}>
-              Another like it
+              Copy
             </MenuLink>
           )}
           <MenuLink icon={FileText} to={link('plantSheet', at)}>
@@ -269,7 +269,7 @@ function Drawn({
             </>
           ) : (
             <>
-              Water <strong>not known: feel the soil</strong>
+              Water <strong>unknown: check the soil</strong>
             </>
           )}
           {evenness !== null && (

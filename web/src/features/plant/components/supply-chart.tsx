@@ -27,7 +27,7 @@ export default function SupplyChart({ story }: { story: FeedingStory }) {
     <figure className="mt-2">
       <div
         role="img"
-        aria-label={`Nitrogen: ${format.nutrient(last.supply)} could be taken up so far; a good crop has taken up ${format.nutrient(last.want[0])} to ${format.nutrient(last.want[1])}`}
+        aria-label={`Nitrogen: ${format.nutrient(last.supply)} available so far; a good crop has taken up ${format.nutrient(last.want[0])} to ${format.nutrient(last.want[1])}`}
       >
         <div aria-hidden className="h-48">
           <ResponsiveContainer width="100%" height="100%">
@@ -63,10 +63,10 @@ export default function SupplyChart({ story }: { story: FeedingStory }) {
       </div>
       <figcaption aria-hidden className="flex flex-wrap gap-x-4 text-sm text-soft">
         <span className="inline-flex items-center gap-1.5">
-          <span className="h-0.5 w-5 bg-timber" /> given and still there
+          <span className="h-0.5 w-5 bg-timber" /> given and still available
         </span>
         <span className="inline-flex items-center gap-1.5">
-          <span className="h-3 w-5 bg-leaf/20" /> what a good crop takes up
+          <span className="h-3 w-5 bg-leaf/20" /> needed by a good crop
         </span>
       </figcaption>
     </figure>

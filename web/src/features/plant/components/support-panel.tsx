@@ -17,23 +17,21 @@ export function SupportPanel({ view }: { view: PlantView }) {
   const { support: s, tap } = view.tending;
   const { trusses, share } = setByTruss(view.records.flatMap((r) => (isRecordOf(r, 'truss-count') ? [r.data] : [])));
   return (
-    <Panel title="Support and set">
+    <Panel title="Support and fruit set">
       <p className="mt-1">
-        Held by {SUPPORT_WORDS[s.kind]}
-        {s.because === 'in-stock' && ', as the shed has it'}
-        {s.lengthM > 0 && `, ${f.metres(s.lengthM)} long`}
+        Support: {SUPPORT_WORDS[s.kind]} {s.because === 'in-stock' && ', from your stock'}{' '}
+        {s.lengthM > 0 && `, ${f.metres(s.lengthM)} long`}{' '}
         {s.ties > 0 &&
-          `; ${s.ties} ${s.ties === 1 ? 'tie' : 'ties'} at its height, ${f.metres(s.tieStringM)} of soft string`}
+          `; ${s.ties} ${s.ties === 1 ? 'tie' : 'ties'} at its height, ${f.metres(s.tieStringM)} of soft string`}{' '}
         .
       </p>
       {s.lower && (
         <p className="mt-1">
-          It has outgrown its string: let it down by a hand or two and lean the bare stem along, so that the top stays
-          in reach.
+          It has outgrown its string. Lower it by a hand or two and lean the bare stem along, so the top stays in reach.
         </p>
       )}
       <p className="text-sm text-soft">
-        A tie every {f.centimetres(22)} or so, loose enough for a finger. Caps on cane ends.
+        Tie every {f.centimetres(22)} or so, with room for a finger. Put caps on cane ends.
       </p>
       {s.tieOn === null && s.ties > 0 && s.kind !== 'cage' && s.kind !== 'small-cage' && <AskTied view={view} />}
       {tap && <p className="mt-2">{sentence(tap)}</p>}
@@ -50,10 +48,10 @@ export function SupportPanel({ view }: { view: PlantView }) {
               </li>
             ))}
           </ul>
-          <p className="text-sm text-soft">{percent(share)} of the counted flowers have set.</p>
+          <p className="text-sm text-soft">{percent(share)} of the counted flowers have set fruit.</p>
         </>
       ) : (
-        <p className="mt-2 text-sm text-soft">Count a truss, flowers and fruit, and it shows whether they set.</p>
+        <p className="mt-2 text-sm text-soft">Count flowers and fruit on a truss to see how well they set.</p>
       )}
     </Panel>
   );
@@ -68,7 +66,7 @@ function AskTied({ view: { plant } }: { view: PlantView }) {
     const id = uuid();
     save.mutate(
       { record: { id, type: 'event', plantId: plant.id, placeId: null, data: { date: garden.today, what: 'tied' } } },
-      { said: 'Written down: tied in.', undo: () => remove(id) },
+      { said: 'Recorded: tied in.', undo: () => remove(id) },
     );
   };
   return (
@@ -76,9 +74,7 @@ function AskTied({ view: { plant } }: { view: PlantView }) {
       <Button onClick={tied} disabled={save.isPending}>
         Tied today
       </Button>
-      <span className="text-sm text-soft">
-        No tie is written down; from the first one on it is asked for every week.
-      </span>
+      <span className="text-sm text-soft">No tie is recorded. After the first one we’ll remind you every week.</span>
     </div>
   );
 }

@@ -19,7 +19,7 @@ export function Trends({ view }: { view: PlantView }) {
   }, [view]);
   if (trends.length === 0) return null;
   return (
-    <ul aria-label="What the counts say" className="mt-2 flex flex-col gap-1 px-1">
+    <ul aria-label="Trends" className="mt-2 flex flex-col gap-1 px-1">
       {trends.map((t) => {
         const Icon = ICONS[t.course];
         return (

@@ -52,20 +52,22 @@ function ForOne({ view, disorder, alone, reading }: Props) {
       {first ? (
         <>
           {remedies.some((r) => r.general) && (
-            <p className="mt-1 text-soft">General advice: the records name no cause here.</p>
+            <p className="mt-1 text-soft">General advice: nothing in your records points to a cause.</p>
           )}
           <Ladder remedies={remedies} helped={view.helped} />
           <p className="mt-2">
-            <strong>It worked if</strong> {first.successIs}. Look again on{' '}
+            <strong>Sign of success:</strong> {first.successIs}. Look again on{' '}
             {format.day(open?.followUpOn ?? first.followUpOn)}.
           </p>
         </>
       ) : (
-        <p className="mt-2">Nothing now: what belongs to it must wait.</p>
+        <p className="mt-2">Nothing for now: the steps must wait.</p>
       )}
       <Counsel doNot={row.doNot} goodToKnow={row.goodToKnow ?? []} />
       <HeldBack withheld={report.withheld.filter((w) => w.forDisorder === disorder)} />
-      <p className="mt-2 text-sm text-soft">Advice, not law: the label, local rules and a licensed adviser decide.</p>
+      <p className="mt-2 text-sm text-soft">
+        Advice only. Always follow the product label and local rules; a licensed adviser knows more.
+      </p>
       {!reading && first && <TakeOn view={view} disorder={disorder} openedOn={open?.openedOn ?? null} />}
     </Panel>
   );
@@ -113,14 +115,14 @@ function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | 
         </p>
         <p className="text-soft">
           {text.how}
-          {r.forDriver && ` This answers ${DRIVERS[r.forDriver]}.`}
+          {r.forDriver && ` This is for ${DRIVERS[r.forDriver]}.`}
         </p>
         {rate && (
           <p className="text-sm text-leaf">
-            Your own record: {rateInWords(rate)}
+            Your own results: {rateInWords(rate)}{' '}
             {rate.enough
-              ? `, about ${Math.round(rate.shrunk * 10)} in 10; the order goes by it.`
-              : ', too few to go by.'}
+              ? `, about ${Math.round(rate.shrunk * 10)} in 10; the order follows this.`
+              : ', too few to judge.'}
           </p>
         )}
         {r.cautions.map((c) => (
@@ -138,7 +140,7 @@ function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | 
 function HeldBack({ withheld }: { withheld: readonly Withheld[] }) {
   if (withheld.length === 0) return null;
   return (
-    <Unfold className="mt-1" look="quiet" title={`Held back for now (${withheld.length})`}>
+    <Unfold className="mt-1" look="quiet" title={`Not now (${withheld.length})`}>
       {() => (
         <ul className="list-disc pl-6">
           {withheld.map((w) => (
@@ -162,7 +164,7 @@ function TakeOn({
   if (openedOn)
     return (
       <p className="mt-3 flex items-center gap-2 font-semibold text-leaf">
-        <CheckCheck aria-hidden size={20} /> Taken on {format.day(openedOn)}; its tasks stand in Today.
+        <CheckCheck aria-hidden size={20} /> Started on {format.day(openedOn)}; the tasks are in Today.
       </p>
     );
   return (
@@ -171,7 +173,7 @@ function TakeOn({
       className="mt-3 print:hidden"
       disabled={start.isPending}
       onClick={() =>
-        start.mutate({ plantId: plant.id, id: uuid(), disorder }, { said: 'Taken on. The tasks stand in Today.' })
+        start.mutate({ plantId: plant.id, id: uuid(), disorder }, { said: 'Started. The tasks are now in Today.' })
       }
     >
       I will do this

@@ -36,10 +36,10 @@ export function PlantEdit() {
   const here = (v: GardenView) => find(v, plantId);
   const [params] = useSearchParams();
   return (
-    <GardenPage needs="keep" title={(v) => here(v)?.name ?? 'A new plant'}>
+    <GardenPage needs="keep" title={(v) => here(v)?.name ?? 'New plant'}>
       {(v) =>
         plantId && !here(v) ? (
-          <Empty title="This plant is not in the garden any more." />
+          <Empty title="This plant is no longer in the garden." />
         ) : (
           <PlantForm
             plant={here(v)}
@@ -137,17 +137,17 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
     <div className="grid items-start gap-4 lg:grid-cols-[1fr_18rem]">
       <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
         <FormCards>
-          <FormCard title="What it is">
+          <FormCard title="Basics">
             <TextField
               label="Name"
-              hint={plant ? undefined : many > 1 ? 'They number themselves.' : 'Without one it is numbered.'}
+              hint={plant ? undefined : many > 1 ? 'They are numbered for you.' : 'Without a name it gets a number.'}
               error={e.name?.message}
               {...register('name')}
             />
             {!plant && !mother && (
               <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
             )}
-            <FormSelect control={control} label="Stands in" options={places} name="placeId" />
+            <FormSelect control={control} label="Grows in" options={places} name="placeId" />
             <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetKind} />
             <FormSelect
               control={control}
@@ -160,7 +160,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
             {watch('cultivarId') && (
               <FormSelect
                 control={control}
-                label="Sure of the kind?"
+                label="Sure of the variety?"
                 options={[
                   ['', 'yes'],
                   ['true', 'no, it may be another'],
@@ -179,7 +179,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
               />
             )}
           </FormCard>
-          <FormCard title="How it stands">
+          <FormCard title="Stage and size">
             <FormDayField
               control={control}
               name="transplantedOn"
@@ -198,8 +198,8 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
             <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
             <FormSelect
               control={control}
-              label="Worth to you"
-              hint="Decides who is covered first when there is not enough for all."
+              label="Importance"
+              hint="If covers run short, the most important plants are covered first."
               options={[
                 ['', 'as the others'],
                 ['3', 'much'],
@@ -213,15 +213,15 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
         <RootFault errors={e} />
         <div className="flex flex-wrap gap-2">
           <Button type="submit" look="main" disabled={formState.isSubmitting}>
-            Keep
+            Save
           </Button>
           <Link to={back} className={buttonLook('quiet')}>
-            Leave it as it was
+            Cancel
           </Link>
         </div>
         {plant && <EndPlant plant={plant} />}
       </form>
-      <Panel label="As it is drawn" className="sticky top-40 flex justify-center max-lg:hidden">
+      <Panel label="Preview" className="sticky top-40 flex justify-center max-lg:hidden">
         <PlantDrawing plant={{ ...watch(), crop }} className="w-60" />
       </Panel>
     </div>

@@ -12,7 +12,7 @@ function nextOnTheWalk(garden: GardenView | undefined, plantId: string): PlantDt
 /** One plant that worries: drawn, with its strands, what it is, why here, and what to do. */
 export function PlantScreen() {
   return (
-    <PlantPage waiting="Fetching its story">
+    <PlantPage waiting="Loading the plant">
       {(view, around) => <PlantStory key={view.plant.id} view={view} next={nextOnTheWalk(around, view.plant.id)} />}
     </PlantPage>
   );

@@ -7,8 +7,8 @@ import type { StrandDay } from './strand-days';
 const CORRECTED: Record<CorrectedBy, string> = {
   weight: 'the pot’s weight',
   drained: 'water that ran through',
-  droop: 'the droop over dry soil',
-  finger: 'a finger',
+  droop: 'drooping over dry soil',
+  finger: 'a finger check',
   probe: 'a probe',
 };
 
@@ -18,10 +18,10 @@ export function ChosenDay({ d }: { d: StrandDay }) {
   const left = d.left ?? d.leftAhead;
   const { water, feed, work, seen, note } = d.on;
   const words = [
-    d.warmth ? format.temperatures(...d.warmth) : 'no weather known',
+    d.warmth ? format.temperatures(...d.warmth) : 'no weather recorded',
     d.rainMm > 0 ? `${format.rain(d.rainMm)} of rain` : '',
-    left !== null ? `${left} % of the water left at its end` : '',
-    d.moved ? `${CORRECTED[d.moved.by]} moved the line from ${d.moved.from} to ${d.moved.to} %` : '',
+    left !== null ? `${left} % of the water left that night` : '',
+    d.moved ? `${CORRECTED[d.moved.by]} corrected the estimate from ${d.moved.from} to ${d.moved.to} %` : '',
     d.nitrogenG > 0 ? `${format.grams(d.nitrogenG)} of nitrogen` : '',
   ].filter(Boolean);
   const done = describeAll([...water, ...feed, ...work, ...seen, ...note], format);
@@ -45,7 +45,7 @@ export function SpokenDays({ days }: { days: readonly StrandDay[] }) {
             <th>Water left</th>
             <th>Watered</th>
             <th>Rain</th>
-            <th>Done and seen</th>
+            <th>Records</th>
           </tr>
         </thead>
         <tbody>

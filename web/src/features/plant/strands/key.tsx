@@ -22,10 +22,10 @@ export function Key({ days }: { days: readonly StrandDay[] }) {
         <i aria-hidden className="ml-1 inline-block size-2.5 rounded-full border-2 border-ink" /> all clear
       </span>
       <span className="flex items-center gap-1.5">
-        <i aria-hidden className="inline-block h-4 w-1 bg-leaf" /> moved by a check
+        <i aria-hidden className="inline-block h-4 w-1 bg-leaf" /> corrected by a check
       </span>
       <span className="inline-flex items-center gap-1.5">
-        <i aria-hidden className="inline-block h-3 w-4 bg-lit" /> speaks for the finding
+        <i aria-hidden className="inline-block h-3 w-4 bg-lit" /> supports the finding
       </span>
     </span>
   );

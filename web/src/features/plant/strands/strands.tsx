@@ -28,7 +28,7 @@ export function Strands({ view, lit, photos = false }: Props) {
   const [params] = useSearchParams();
   const chosen = days.find((d) => d.day === params.get('day'));
   return (
-    <Panel as="figure" label="Strands of the last four weeks and the week ahead" className="py-2 pr-2 pl-2 sm:pr-4">
+    <Panel as="figure" label="The last four weeks and the week ahead" className="py-2 pr-2 pl-2 sm:pr-4">
       <div className="relative sm:ml-18">
         <DaysBehind days={days} lit={lit} chosen={chosen} />
         <WarmthStrand days={days} crop={view.plant.crop} />

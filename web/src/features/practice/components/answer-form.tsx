@@ -16,7 +16,7 @@ interface Props {
   onAnswer: (guess: Guess) => void;
 }
 
-const OPEN = 'Choose one: a guess counts too.';
+const OPEN = 'Choose one: guessing is fine.';
 const orNone = <C extends string>(chosen: string): C | null => (chosen === NONE ? null : (chosen as C));
 
 /** What it is, how sure, why, and what to do first. */
@@ -78,7 +78,7 @@ export function AnswerForm({ choices, crop, onAnswer }: Props) {
         ]}
       />
       <Button look="main" className="self-start" onClick={answer}>
-        That is my answer
+        Submit answer
       </Button>
     </Panel>
   );

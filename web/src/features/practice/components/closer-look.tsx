@@ -16,10 +16,10 @@ export function CloserLook({ shown, onCheck }: Props) {
   return (
     <Panel title="Look closer">
       <p className="text-sm text-soft">
-        Each check takes its minutes. {spent > 0 ? `So far ${spent} min.` : 'None is needed, if you are sure.'}
+        Each check takes time. {spent > 0 ? `So far ${spent} min.` : 'You can skip them if you are certain.'}
       </p>
       {shown.showed.length > 0 && (
-        <ul className="mt-2 flex flex-col gap-1.5" aria-label="What was looked at" aria-live="polite">
+        <ul className="mt-2 flex flex-col gap-1.5" aria-label="What the checks showed" aria-live="polite">
           {shown.showed.map(({ check, present }) => (
             <li key={check} className="rounded-lg bg-leafwash px-3 py-1.5">
               <strong>{checkLabel(check)}:</strong> {showedInWords(present)}

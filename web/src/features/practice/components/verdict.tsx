@@ -52,12 +52,12 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
           is={truth.alsoFirst.length > 0 ? truth.alsoFirst.map(actLabel).join('; or: ') : actLabel(null)}
         />
       </ul>
-      <Told title="What the records told">
+      <Told title="What the records showed">
         {whyHere(truth).map((why) => (
           <p key={why}>{why}</p>
         ))}
       </Told>
-      <Told title="What each check was worth">
+      <Told title="What each check told you">
         <p>
           At first sight {inHundred(judged.chanceAtFirst)} such plants have it; after your checks{' '}
           {inHundred(judged.chanceAfter)}.
@@ -70,28 +70,28 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
         ))}
         {judged.missed && (
           <p>
-            Most for its time would have told: <strong>{checkLabel(judged.missed.check)}</strong>,{' '}
-            {judged.missed.minutes} min.
+            The best check for its time: <strong>{checkLabel(judged.missed.check)}</strong>, {judged.missed.minutes}{' '}
+            min.
           </p>
         )}
       </Told>
       {misled && (
-        <Told title="What could mislead">
+        <Told title="What could mislead you">
           <p>
             {troubleLabel(misled.disorder)}, {inHundred(misled.chance)} at first sight.{' '}
-            {misled.tell && `Told apart by: ${misled.tell}.`}
+            {misled.tell && `How to tell them apart: ${misled.tell}.`}
           </p>
         </Told>
       )}
       <div className="-ml-3 flex flex-wrap gap-1">
         {next && (
           <Link className={buttonLook('main')} to={next}>
-            The next plant
+            Next plant
           </Link>
         )}
         <Button
           look="quiet"
-          onClick={() => void navigator.clipboard.writeText(friendLink).then(() => say('The link is copied.'))}
+          onClick={() => void navigator.clipboard.writeText(friendLink).then(() => say('Link copied.'))}
         >
           <Copy aria-hidden size={17} /> Copy the link for a friend
         </Button>

@@ -26,12 +26,12 @@ export function PracticePlantScreen() {
   const { theme = '', seed = '' } = useParams();
   const known = (PRACTICE_THEMES as readonly string[]).includes(theme) && isSeed(Number(seed));
   return (
-    <GardenPage title={() => (known ? THEMES[theme as PracticeTheme].title : 'Guess first')}>
+    <GardenPage title={() => (known ? THEMES[theme as PracticeTheme].title : 'Practice')}>
       {() =>
         known ? (
           <Plant key={`${theme} ${seed}`} theme={theme as PracticeTheme} seed={Number(seed)} />
         ) : (
-          <p role="alert">There is no such plant: the link was cut short, perhaps.</p>
+          <p role="alert">We can’t find that plant. The link may be incomplete.</p>
         )
       }
     </GardenPage>
@@ -65,7 +65,7 @@ function Plant({ theme, seed }: Of) {
     const { trouble, surePct } = given;
     keep.mutate(
       { theme, seed, trouble, surePct, right, causeRight, actRight, minutes },
-      { onError: () => say('It could not be kept with your account: no signal.', { bad: true }) },
+      { onError: () => say('Offline: this answer could not be saved to your account.', { bad: true }) },
     );
   };
   if (query.error) return <Failed error={query.error} />;
@@ -110,7 +110,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
       <About of={plantCase} seed={theme === 'daily' ? null : seed} again={!guess && own.some((a) => a.seed === seed)} />
       <div className="grid items-start gap-4 lg:grid-cols-[20rem_1fr]">
         <div className={COLUMN}>
-          <Panel title="What meets the eye" className="order-1">
+          <Panel title="What you see" className="order-1">
             <ul className="mt-1 flex flex-wrap gap-3">
               {first.map((sign) => (
                 <li key={sign} className="w-30 text-center leading-snug">
@@ -155,7 +155,7 @@ function About({ of: c, seed, again }: { of: PlantCase; seed: number | null; aga
     place.volumeL != null && ` of ${format.litres(place.volumeL)}`,
     `. ${wordOf(place.texture)}`,
     place.mulch?.length && ', mulched',
-    place.history?.length && ', the same family here last year',
+    place.history?.length && ', the same family grew here last year',
     plant.transplantedOn && `. Planted out ${format.day(plant.transplantedOn)}`,
     plant.heightM != null && `, ${format.centimetres(plant.heightM * 100)} tall`,
     `. It is ${format.day(asOf)}.`,
@@ -164,7 +164,7 @@ function About({ of: c, seed, again }: { of: PlantCase; seed: number | null; aga
     <p className="mb-4 max-w-prose text-soft">
       {seed !== null && <strong className="text-ink tabular-nums">No. {seed}. </strong>}
       {facts.filter(Boolean)}
-      {again && ' You answered this one; the first answer counts.'}
+      {again && ' You already answered this one; the first answer counts.'}
     </p>
   );
 }

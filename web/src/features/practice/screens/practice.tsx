@@ -15,7 +15,7 @@ import { troubleLabel } from '../words';
 
 /** Guess first: made-up plants to practise with. */
 export function PracticeScreen() {
-  return <GardenPage title={() => 'Guess first'}>{() => <Practice />}</GardenPage>;
+  return <GardenPage title={() => 'Practice'}>{() => <Practice />}</GardenPage>;
 }
 
 const MOST_LISTED = 12;
@@ -25,10 +25,10 @@ function Practice() {
   return (
     <>
       <p className="mb-4 max-w-prose text-soft">
-        A made-up plant with its weather and records. Look, check what you like, then say what it is, why, and what you
-        would do first. Nothing of it goes into your garden.
+        Look at a made-up plant with its weather and records, and check what you like. Then say what it is, why, and
+        what you would do first. Nothing is added to your garden.
       </p>
-      <PageGuard query={query} waiting="Laying the table">
+      <PageGuard query={query} waiting="Loading practice plants">
         {({ answers, calibration }) => (
           <div className="grid items-start gap-4 lg:grid-cols-[1fr_22rem]">
             <div className="grid gap-4 sm:grid-cols-2">
@@ -76,7 +76,7 @@ function Answered({ answers }: { answers: readonly PracticeAnswerDto[] }) {
   const link = useLink();
   const format = useFormat();
   return (
-    <Panel title="Your last answers">
+    <Panel title="Your recent answers">
       <ul className="mt-1 flex flex-col">
         {answers.slice(0, MOST_LISTED).map((a) => {
           const Mark = a.right ? Check : X;

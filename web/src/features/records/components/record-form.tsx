@@ -105,7 +105,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
         ))}
       <div className="flex gap-2">
         <Button type="submit" look="main" className="flex-1" disabled={save.isPending}>
-          {record ? 'Save the correction' : 'Record it'}
+          {record ? 'Save correction' : 'Save record'}
         </Button>
         {record && <Button onClick={() => remove(id, () => onDone())}>Delete</Button>}
       </div>

@@ -93,21 +93,21 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
             label="Kind"
             value={kind}
             onChange={(chosen) => narrow(() => setKind(chosen))}
-            options={[['', 'all kinds'], ...kinds.map((k) => [k, k] as const)]}
+            options={[['', 'all types'], ...kinds.map((k) => [k, k] as const)]}
           />
-          <TextField label="With the words" value={words} onChange={(e) => narrow(() => setWords(e.target.value))} />
+          <TextField label="Search" value={words} onChange={(e) => narrow(() => setWords(e.target.value))} />
         </div>
       )}
       <table className="w-full table-fixed border-collapse">
         <thead className="text-left text-sm text-soft">
           <tr className="border-b border-line">
             <Heading column={table.getColumn('day')!} className="w-16 @md:w-24">
-              Day
+              Date
             </Heading>
             <Heading column={table.getColumn('kind')!} className="hidden w-36 @md:table-cell">
-              Kind
+              Type
             </Heading>
-            <Heading column={table.getColumn('words')!}>What</Heading>
+            <Heading column={table.getColumn('words')!}>Record</Heading>
           </tr>
         </thead>
         <tbody className="divide-y divide-line">
@@ -124,7 +124,7 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
       </table>
       {found === 0 && rows.length > 0 && (
         <p role="status" className="py-3 text-soft">
-          None is of this kind and has these words.
+          No record of this type contains these words.
         </p>
       )}
       {found > ON_A_PAGE && (
@@ -200,7 +200,7 @@ function RecordRow({ row: { record, kind, words, by }, ofPlace, onOpen, onDelete
   const said = (
     <span>
       {words}
-      {record.placeId && !ofPlace && <span className="text-soft"> · whole place</span>}
+      {record.placeId && !ofPlace && <span className="text-soft"> · whole bed or pot</span>}
       {by && <span className="text-soft"> · {by}</span>}
     </span>
   );

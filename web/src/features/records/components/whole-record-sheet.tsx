@@ -23,19 +23,19 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: 
   // what is claimed of it is told once, after it was recorded all the same
   if (claim && claimOf(claim))
     return (
-      <Sheet open={open} onClose={close} title="About this measure">
+      <Sheet open={open} onClose={close} title="About this product or method">
         <ClaimText claim={claimOf(claim)!} />
-        <p className="mt-2 text-soft">It is recorded all the same.</p>
+        <p className="mt-2 text-soft">You can record it anyway.</p>
         <Button look="main" className="mt-3" onClick={close}>
           Good to know
         </Button>
       </Sheet>
     );
   const title = record
-    ? 'Correct a record'
+    ? 'Edit record'
     : kind
       ? `${RECORD_KINDS[kind].label}: ${target.name}`
-      : `What was done? ${target.name}`;
+      : `What did you do? ${target.name}`;
   return (
     <Sheet open={open} onClose={close} title={title}>
       {kind ? (

@@ -38,29 +38,28 @@ export function CloseYear({ season, report }: Props) {
   };
   const close = (closedOn: string | null) =>
     change({ closedOn }).then(
-      () => say(closedOn ? `${label} is closed. Next year’s plan begins with it.` : `${label} is open again.`),
+      () => say(closedOn ? `${label} is closed. It is carried over into next year’s plan.` : `${label} is open again.`),
       (error: Error) => say(error.message, { bad: true }),
     );
   return (
     <>
       <Panel title={`Close ${label}`} className="mb-4 print:hidden">
         <p className="mt-1 max-w-prose text-soft">
-          Four steps, each when there is time. All that is written down stays, and can be opened beside the years that
-          follow.
+          Four steps, whenever you have time. All records stay and can be compared with later years.
         </p>
         <div className="mt-3 grid items-start gap-x-8 gap-y-4 lg:grid-cols-2">
-          <section aria-label="Plants that still stand">
-            <h3 className="text-lg">1. Plants that still stand</h3>
+          <section aria-label="Plants still in place">
+            <h3 className="text-lg">1. Plants still in place</h3>
             {bagged.length > 0 && (
               <p className="mt-1">
-                {bagged.map((d) => disorderRow(d).label).join(', ')}: those plants go into a bag and the bin, roots and
-                all, not on the compost.
+                {bagged.map((d) => disorderRow(d).label).join(', ')}: bag those plants with their roots and bin them; do
+                not compost them.
               </p>
             )}
             <StillStanding places={places} label={label} />
           </section>
           <fieldset>
-            <legend className="text-lg font-head">2. The kit put away</legend>
+            <legend className="text-lg font-head">2. Equipment stored</legend>
             {kitFor(disorders).map((k) => (
               <CheckField key={k.code} checked={kit.includes(k.code)} onChange={(now) => tick(k.code, now)}>
                 <strong>{k.label}:</strong> {k.how}
@@ -77,7 +76,7 @@ export function CloseYear({ season, report }: Props) {
               <strong>Closed on {f.dayAndYear(notes.closedOn)}.</strong>
             </p>
             <Button look="quiet" onClick={() => void close(null)} disabled={isPending}>
-              Open it again
+              Reopen
             </Button>
           </div>
         ) : (
@@ -87,8 +86,8 @@ export function CloseYear({ season, report }: Props) {
             </Button>
             <p className="text-soft">
               {standing.length > 0
-                ? `${standing.length} ${standing.length === 1 ? 'plant still stands' : 'plants still stand'}.`
-                : 'No plant of it stands any more.'}
+                ? `${standing.length} ${standing.length === 1 ? 'plant is still in place' : 'plants are still in place'}.`
+                : 'All its plants are cleared.'}
             </p>
           </div>
         )}
@@ -109,6 +108,6 @@ function promptsOf(r: SeasonReportView, kilograms: (kg: number) => string): stri
           ]
         : [],
     ),
-    ...lost.map((l) => `${kilograms(l.kg)} thrown away: ${salvageRow(l.state).label.toLowerCase()}.`),
+    ...lost.map((l) => `${kilograms(l.kg)} binned: ${salvageRow(l.state).label.toLowerCase()}.`),
   ];
 }

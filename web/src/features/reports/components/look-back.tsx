@@ -29,15 +29,15 @@ export function LookBack({ year, notes, change, prompts }: Props) {
   const submit = handleSubmit(async (input) => {
     try {
       await change({ worked: input.worked ?? null, change: input.change ?? null });
-      say('Kept for next year.');
+      say('Saved for next year.');
     } catch (error) {
       applyFaults(error, setError);
     }
   });
   return (
-    <Panel title="3. Looking back" className="print:break-inside-avoid">
+    <Panel title="3. Review" className="print:break-inside-avoid">
       {prompts.length > 0 && (
-        <ul className="mt-1 list-disc pl-6 text-soft" aria-label="What the records say">
+        <ul className="mt-1 list-disc pl-6 text-soft" aria-label="What the records show">
           {prompts.map((p) => (
             <li key={p}>{p}</li>
           ))}
@@ -47,7 +47,11 @@ export function LookBack({ year, notes, change, prompts }: Props) {
         <Field label="What worked" error={formState.errors.worked?.message}>
           {(f) => <textarea id={f.id} rows={3} className={inputLook} {...register('worked')} />}
         </Field>
-        <Field label="What to change" error={formState.errors.change?.message} hint="Next year’s plan begins with it.">
+        <Field
+          label="What to change"
+          error={formState.errors.change?.message}
+          hint="Next year’s plan starts with this."
+        >
           {(f) => (
             <textarea
               id={f.id}
@@ -60,7 +64,7 @@ export function LookBack({ year, notes, change, prompts }: Props) {
         </Field>
         <RootFault errors={formState.errors} />
         <Button look="main" type="submit" className="self-start print:hidden" disabled={formState.isSubmitting}>
-          Keep
+          Save
         </Button>
       </form>
     </Panel>

@@ -74,8 +74,13 @@ export function ReportTable({ title, file, columns, rows, none, children }: Prop
               </tbody>
             </table>
           </Scroller>
-          <Button look="quiet" className="mt-1 -ml-3 print:hidden" onClick={take} aria-label={`${title} as a file`}>
-            <Download aria-hidden size={17} /> As a file (CSV)
+          <Button
+            look="quiet"
+            className="mt-1 -ml-3 print:hidden"
+            onClick={take}
+            aria-label={`Download ${title} as CSV`}
+          >
+            <Download aria-hidden size={17} /> Download CSV
           </Button>
         </>
       )}

@@ -11,8 +11,8 @@ export function Shelf({ rows }: { rows: readonly ShelfRow[] }) {
     <Panel title="Ripening shelf">
       {rows.length === 0 && (
         <p className="mt-1 text-soft">
-          Nothing lies there. Fruit picked at the blush ripens in about a week at room temperature, green fruit in two
-          to three.
+          No fruit is ripening. Fruit picked at first blush ripens in about a week at room temperature, green fruit in
+          two to three.
         </p>
       )}
       <ul className="mt-1 divide-y divide-line">
@@ -30,7 +30,7 @@ export function Shelf({ rows }: { rows: readonly ShelfRow[] }) {
           </li>
         ))}
       </ul>
-      <Unfold className="mt-1 print:hidden" look="act" title="Drying, freezing, keeping">
+      <Unfold className="mt-1 print:hidden" look="act" title="Drying, freezing, storing">
         {() => (
           <>
             {(['tomato', 'pepper'] as const).map((crop) => (
@@ -42,7 +42,7 @@ export function Shelf({ rows }: { rows: readonly ShelfRow[] }) {
                 ))}
               </ul>
             ))}
-            <p className="text-soft">Only sound fruit goes into jars, and only by a tested recipe.</p>
+            <p className="text-soft">Can only healthy fruit, and only by a tested recipe.</p>
           </>
         )}
       </Unfold>

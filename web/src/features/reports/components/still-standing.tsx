@@ -11,7 +11,7 @@ import { restorePlant, retirePlant } from '../../plant/writes';
 
 /** Plants of the season that have not ended, place by place: all of a place with one reason; a single one ends on its own page. */
 export function StillStanding({ places, label }: { places: readonly StoodPlace[]; label: string }) {
-  if (places.length === 0) return <p className="mt-1 text-soft">None of {label} stands any more.</p>;
+  if (places.length === 0) return <p className="mt-1 text-soft">All plants of {label} are cleared.</p>;
   return (
     <>
       <p className="mt-1 text-sm">{END_WORDS['season-over'].after}</p>
@@ -37,7 +37,7 @@ function OnePlace({ place }: { place: StoodPlace }) {
     end.mutate(
       { id: ids.at(-1)!, because },
       {
-        said: `${place.place}: ${plants.length === 1 ? 'one plant has' : `${plants.length} plants have`} ended; all that is written down stays.`,
+        said: `${place.place}: ${plants.length === 1 ? 'one plant' : `${plants.length} plants`} archived; all records stay.`,
         undo: () => ids.forEach((id) => back.mutate({ id })),
       },
     );
@@ -46,13 +46,13 @@ function OnePlace({ place }: { place: StoodPlace }) {
     <li className="py-3">
       <div className="flex flex-wrap items-end justify-between gap-x-3 gap-y-2">
         <SelectField
-          label={`${place.place}: it ends because`}
+          label={`${place.place}: reason`}
           options={PLANT_ENDS.map((e) => [e, END_WORDS[e].now])}
           value={because}
           onChange={(chosen) => setBecause(chosen as PlantEnd)}
         />
-        <Button onClick={endAll} disabled={end.isPending} aria-label={`End ${place.place}`}>
-          {plants.length === 1 ? 'End it' : `End all ${plants.length}`}
+        <Button onClick={endAll} disabled={end.isPending} aria-label={`Clear the plants in ${place.place}`}>
+          {plants.length === 1 ? 'Clear it' : `Clear all ${plants.length}`}
         </Button>
       </div>
       <p className="mt-1 text-sm text-soft">

@@ -33,7 +33,7 @@ function Report({ view }: { view: GardenView }) {
   const year = Number.isInteger(asked) ? asked : null;
   const season = useQuery(seasonQuery(garden.id, year));
   const report = useQuery(reportQuery(garden.id, year));
-  if (season.isPending || report.isPending) return <Waiting what="Adding up the year" />;
+  if (season.isPending || report.isPending) return <Waiting what="Adding up the season" />;
   if (season.error) return <Failed error={season.error} again={() => void season.refetch()} />;
   if (report.error) return <Failed error={report.error} again={() => void report.refetch()} />;
   return (
@@ -69,7 +69,7 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
         file={file('weeks')}
         columns={['Week of', 'Used', 'Thrown away']}
         rows={h.weeks.map((w) => [{ shown: f.day(w.from), value: w.from }, kg(w.kg, f), kg(w.lostKg, f)])}
-        none="Nothing was picked yet."
+        none="Nothing picked yet."
       >
         {h.weeks.length > 0 && (
           <Suspense fallback={<div className="h-44" />}>
@@ -90,17 +90,17 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
             perKg(p.litresPerKg, f.litres),
             perKg(p.nitrogenGPerKg, f.nutrient),
           ])}
-          none="No plant was set out in this season."
+          none="No plant was planted out this season."
         />
         <ReportTable
-          title="By kind"
+          title="By variety"
           file={file('kinds')}
           columns={['Kind', 'Used', 'Thrown away']}
           rows={h.kinds.map((k) => [wordOf(k.kind), kg(k.kg, f), kg(k.lostKg, f)])}
-          none="No plant was set out in this season."
+          none="No plant was planted out this season."
         />
         <ReportTable
-          title="What was lost"
+          title="Losses"
           file={file('losses')}
           columns={['Because of', 'Weight', 'Of all']}
           rows={h.losses.map((l) => [
@@ -108,14 +108,14 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
             kg(l.kg, f),
             { shown: `${Math.round(l.share * 100)} %`, value: Math.round(l.share * 1000) / 10 },
           ])}
-          none="Nothing was thrown away, as far as it is written down."
+          none="No losses recorded."
         >
           {h.savedKg > 0 && (
-            <p className="mt-1">{f.kilograms(h.savedKg)} were split, scalded or marked, and used all the same.</p>
+            <p className="mt-1">{f.kilograms(h.savedKg)} were split, scalded or marked but still used.</p>
           )}
         </ReportTable>
         <ReportTable
-          title="Troubles and remedies"
+          title="Problems and remedies"
           file={file('remedies')}
           columns={['Trouble', 'Plant', 'What was done', 'Outcome']}
           rows={r.remedies.map((t) => [
@@ -124,19 +124,19 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
             t.remedyLabels.join('; '),
             t.outcome ? wordOf(t.outcome) : 'open',
           ])}
-          none="Nothing was taken on."
+          none="No remedies were started."
         >
           {r.troubles.length > 0 && (
             <p className="mt-1 text-soft">
-              By place: {r.troubles.map((t) => `${t.label.toLowerCase()} in ${t.place}`).join(', ')}.
+              By bed or pot: {r.troubles.map((t) => `${t.label.toLowerCase()} in ${t.place}`).join(', ')}.
             </p>
           )}
         </ReportTable>
       </div>
-      <Compared rows={r.compared} file={file('beside others')} />
+      <Compared rows={r.compared} file={file('compared with other seasons')} />
       {r.ended.length > 0 && (
         <ReportTable
-          title="Plants that ended"
+          title="Cleared plants"
           file={file('ended')}
           columns={['Plant', 'Place', 'On', 'Because']}
           rows={r.ended.map((e) => [
@@ -162,24 +162,22 @@ function Sum({ harvest: h, cooked, label }: SumProps) {
   const f = useFormat();
   return (
     <Panel title={`Harvest of ${label}`} main>
-      <p className="mt-1 text-lg">
-        {h.kg > 0 ? `${f.kilograms(h.kg)} so far as it is written down.` : 'No picking is written down yet.'}
-      </p>
+      <p className="mt-1 text-lg">{h.kg > 0 ? `${f.kilograms(h.kg)} recorded so far.` : 'No picking recorded yet.'}</p>
       {cooked.kg > 0 && (
         <p>
-          Of it {f.kilograms(cooked.kg)} to cook
+          {f.kilograms(cooked.kg)} was for cooking{' '}
           {cooked.litres > 0 && `: about ${f.litres(cooked.litres)} of thick sauce`}.
         </p>
       )}
       {h.estimatedShare > 0.005 && (
         <p className="text-soft">
-          {Math.round(h.estimatedShare * 100)} % of it is reckoned from counts and the weight of one fruit.
+          {Math.round(h.estimatedShare * 100)} % of it is estimated from counts and the weight of one fruit.
         </p>
       )}
       {h.unweighed > 0 && (
         <p className="text-soft">
-          {h.unweighed} {h.unweighed === 1 ? 'picking has' : 'pickings have'} neither a weight nor a count, and stand in
-          no sum.
+          {h.unweighed} {h.unweighed === 1 ? 'picking has' : 'pickings have'} neither weight nor count and are not
+          included.
         </p>
       )}
       <Button className="mt-2 print:hidden" onClick={() => window.print()}>
@@ -195,7 +193,7 @@ function Compared({ rows, file }: { rows: readonly ComparedSeason[]; file: strin
   const each = (c: ComparedSeason): number => (c.plants === 0 ? 0 : Math.round((c.kg / c.plants) * 100) / 100);
   return (
     <ReportTable
-      title="Beside other seasons"
+      title="Compared with other seasons"
       file={file}
       columns={['Season', 'Plants', 'Used', 'A plant', 'First picked', 'Usual warmth', 'Hot days', 'Rain']}
       rows={rows.map((c) => [
@@ -204,14 +202,15 @@ function Compared({ rows, file }: { rows: readonly ComparedSeason[]; file: strin
         kg(c.kg, f),
         kg(each(c), f),
         { shown: c.firstPick ? f.day(c.firstPick) : '–', value: c.firstPick },
-        { shown: c.weather ? f.temperature(c.weather.meanC) : 'not kept', value: c.weather?.meanC ?? null },
-        { shown: c.weather ? String(c.weather.hotDays) : 'not kept', value: c.weather?.hotDays ?? null },
-        { shown: c.weather ? f.rain(c.weather.rainMm) : 'not kept', value: c.weather?.rainMm ?? null },
+        { shown: c.weather ? f.temperature(c.weather.meanC) : 'not recorded', value: c.weather?.meanC ?? null },
+        { shown: c.weather ? String(c.weather.hotDays) : 'not recorded', value: c.weather?.hotDays ?? null },
+        { shown: c.weather ? f.rain(c.weather.rainMm) : 'not recorded', value: c.weather?.rainMm ?? null },
       ])}
-      none="This is the first."
+      none="This is your first season."
     >
       <p className="mt-1 text-soft">
-        Was it the method or the weather? Warmth, hot days and rain from the first planting out to the last picking.
+        Was it the method or the weather? Average temperature, hot days and rain from the first planting out to the last
+        picking.
       </p>
     </ReportTable>
   );

@@ -91,26 +91,25 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
         )}
       </Scroller>
       <figcaption className="text-sm text-soft">
-        {f.metres(lengthM)} by {f.metres(widthM)}: {count} of at most {room}; each wants {f.centimetres(least * 100)} to{' '}
-        {f.centimetres(most * 100)}.
+        {f.metres(lengthM)} by {f.metres(widthM)}: {count} of at most {room} plants; each needs{' '}
+        {f.centimetres(least * 100)} to {f.centimetres(most * 100)}.{' '}
         {near.length > 0 && (
           <strong className="text-ripe">
-            {' '}
-            {near.length === 1 ? 'Two stand' : `${crowded.size} stand`} closer: less light, and leaves that stay wet.
+            {near.length === 1 ? 'Two stand' : `${crowded.size} stand`} too close: less light, and leaves stay wet.
           </strong>
-        )}
+        )}{' '}
         {onMove && ' Drag them; with the keyboard: space to lift, arrows to move, space to drop.'}
       </figcaption>
     </figure>
   );
 }
 
-const HOW = 'Space lifts the plant, arrows move it, space sets it down, escape leaves it where it was.';
+const HOW = 'Space lifts the plant, arrows move it, space drops it, escape puts it back.';
 const name = (id: string | number): string => `Plant ${Number(id) + 1}`;
 const SAID: Announcements = {
   onDragStart: ({ active }) => `${name(active.id)} lifted.`,
   onDragOver: () => undefined,
-  onDragEnd: ({ active }) => `${name(active.id)} set down.`,
+  onDragEnd: ({ active }) => `${name(active.id)} dropped.`,
   onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
 };
 

@@ -9,7 +9,7 @@ export function Before({ before: { label, year, notes, stood } }: { before: NonN
   const ailed = stood.filter((p) => p.troubles.length > 0);
   const sound = stood.filter((p) => p.troubles.length === 0);
   return (
-    <Panel title={`From ${label}`} className="mb-4">
+    <Panel title={`Lessons from ${label}`} className="mb-4">
       <div className="mt-1 grid gap-x-8 gap-y-2 lg:grid-cols-2">
         {notes && (notes.change || notes.worked) && (
           <div>
@@ -27,8 +27,8 @@ export function Before({ before: { label, year, notes, stood } }: { before: NonN
         )}
         {stood.length > 0 && (
           <div>
-            <h3 className="sr-only">What went wrong where</h3>
-            <ul aria-label="What went wrong where">
+            <h3 className="sr-only">Problems by bed or pot</h3>
+            <ul aria-label="Problems by bed or pot">
               {ailed.map((p) => (
                 <li key={p.placeId}>
                   <strong>{p.place}:</strong> {p.troubles.join(', ').toLowerCase()}
@@ -36,10 +36,10 @@ export function Before({ before: { label, year, notes, stood } }: { before: NonN
               ))}
             </ul>
             {sound.length > 0 && (
-              <p className="text-soft">No trouble is written down of {sound.map((p) => p.place).join(', ')}.</p>
+              <p className="text-soft">No problems recorded for {sound.map((p) => p.place).join(', ')}.</p>
             )}
             <Link className="font-semibold text-leaf underline" to={link('season', {}, { year: String(year) })}>
-              What stood where in {label}
+              What grew where in {label}
             </Link>
           </div>
         )}

@@ -18,7 +18,7 @@ export function Coming({ view: { lines, today } }: { view: SeasonView }) {
   const once = coming.filter((b, i) => b.what !== 'first-frost' || coming.findIndex((x) => x.what === b.what) === i);
   return (
     <Panel title={`The next ${WEEKS_AHEAD} weeks`}>
-      {once.length === 0 && <p className="mt-1 text-soft">Nothing of the year falls into them.</p>}
+      {once.length === 0 && <p className="mt-1 text-soft">No dates in these weeks.</p>}
       <ul className="mt-1 divide-y divide-line">
         {once.slice(0, MOST).map((b) => (
           <li key={`${b.kind} ${b.what}`} className="flex flex-wrap items-baseline justify-between gap-x-3 py-2">

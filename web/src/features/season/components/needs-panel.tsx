@@ -6,7 +6,7 @@ import { Panel } from '../../../ui/panel';
 export function NeedsPanel({ needs }: { needs: NonNullable<SeasonView['needs']> }) {
   const f = useFormat();
   const rows: [string, string][] = [
-    ['Fruit to expect', `${f.kilograms(needs.fruitKg[0])} to ${f.kilograms(needs.fruitKg[1])}`],
+    ['Expected harvest', `${f.kilograms(needs.fruitKg[0])} to ${f.kilograms(needs.fruitKg[1])}`],
     ...(needs.stringM > 0 ? [['String', f.metres(needs.stringM)] as [string, string]] : []),
     ...(needs.stakes > 0 ? [['Stakes', String(needs.stakes)] as [string, string]] : []),
     ...(needs.cages > 0 ? [['Cages', String(needs.cages)] as [string, string]] : []),
@@ -15,7 +15,7 @@ export function NeedsPanel({ needs }: { needs: NonNullable<SeasonView['needs']> 
     ...(needs.mulchL > 0 ? [['Mulch', f.litres(needs.mulchL)] as [string, string]] : []),
   ];
   return (
-    <Panel title="To have at hand">
+    <Panel title="Supplies you will need">
       <dl className="mt-1 divide-y divide-line">
         {rows.map(([what, much]) => (
           <div key={what} className="flex justify-between gap-3 py-1.5">

@@ -45,20 +45,20 @@ export function OnePlanting({ of: p, view, past, onEdit }: Props) {
       {place && <BedFromAbove place={place} count={planting.count} crop={planting.crop} spots={planting.spots} />}
       {!past && !planting.plantedOn && (
         <div className="mt-1 -ml-3 flex flex-wrap">
-          <Button look="quiet" onClick={onEdit} aria-label={`Change ${p.kind}, ${p.place}`}>
-            <Pencil aria-hidden size={17} /> Change
+          <Button look="quiet" onClick={onEdit} aria-label={`Edit ${p.kind}, ${p.place}`}>
+            <Pencil aria-hidden size={17} /> Edit
           </Button>
           <Button
             look="quiet"
-            aria-label={`Leave out ${p.kind}, ${p.place}`}
+            aria-label={`Delete ${p.kind}, ${p.place}`}
             onClick={() =>
               remove.mutate(
                 { id: planting.id },
-                { said: `${p.kind}: left out.`, undo: () => restore.mutate({ id: planting.id }) },
+                { said: `${p.kind}: deleted.`, undo: () => restore.mutate({ id: planting.id }) },
               )
             }
           >
-            Leave it out
+            Delete
           </Button>
         </div>
       )}
@@ -88,7 +88,7 @@ function HowFar({ of: p }: { of: PlantingOnView }) {
     );
   return (
     <>
-      Planned: {seeds.cells} cells, {seeds.seeds} seeds, two to a cell, with a margin for losses.
+      Planned: {seeds.cells} cells, {seeds.seeds} seeds, two to a cell, with spares for losses.
     </>
   );
 }

@@ -48,7 +48,7 @@ interface Props {
 export function PlantingForm(props: Props) {
   const garden = useGarden();
   const kinds = useQuery(kindsQuery(garden.id));
-  if (kinds.isPending) return <Waiting what="Fetching the kinds" />;
+  if (kinds.isPending) return <Waiting what="Loading varieties" />;
   if (kinds.error) return <Failed error={kinds.error} again={() => void kinds.refetch()} />;
   return <Form {...props} kinds={kinds.data} />;
 }
@@ -89,8 +89,8 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
     }
   });
   return (
-    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-3" aria-label="A planting">
-      <FormCard title={planting ? 'Change a planting' : 'A planting'}>
+    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-3" aria-label="New planting">
+      <FormCard title={planting ? 'Edit planting' : 'New planting'}>
         <FormSelect
           control={control}
           label="Where"
@@ -111,7 +111,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
           control={control}
           label="Kind"
           options={[
-            ['', own.length > 0 ? 'not decided' : 'none on the shelf yet'],
+            ['', own.length > 0 ? 'not decided' : 'no varieties yet'],
             ...own.map((k) => [k.id, k.name] as const),
           ]}
           name="cultivarId"
@@ -120,7 +120,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
         <FormSelect
           control={control}
           label="For"
-          options={[['', 'not said'], ...AIMS.map((a) => [a, AIM_ROWS[a].label] as const)]}
+          options={[['', 'not stated'], ...AIMS.map((a) => [a, AIM_ROWS[a].label] as const)]}
           name="aim"
           {...emptyIsUnknown}
         />
@@ -129,20 +129,20 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
           <>
             <FormDayField control={control} name="sownOn" label="Sown on" none="not sown yet" />
             <MeasuredField control={control} name="cells" label="Cells sown" quantity="count" />
-            <MeasuredField control={control} name="lost" label="Of them lost" quantity="count" />
+            <MeasuredField control={control} name="lost" label="Seedlings lost" quantity="count" />
             <MeasuredField
               control={control}
               name="trayWetG"
-              label="The tray, just watered and drained, weighs"
+              label="Weight of the tray, watered and drained"
               quantity="grams"
-              hint="Then Today tells the weight at which it wants water."
+              hint="Today will then show the weight at which it needs water."
             />
             <FormDayField control={control} name="hardenFrom" label="Outside by day since" none="not yet" />
           </>
         )}
       </FormCard>
       {place && (
-        <div role="status" aria-label="What speaks for and against it" className="text-soft">
+        <div role="status" aria-label="Pros and cons" className="text-soft">
           <p>
             {rotationInWords(
               rotationOf({
@@ -191,10 +191,10 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
       <RootFault errors={e} />
       <div className="flex flex-wrap gap-2">
         <Button look="main" type="submit" disabled={formState.isSubmitting}>
-          Keep
+          Save
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

@@ -16,8 +16,8 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
           title={`Nothing ${season.lines.some((l) => l.bands.some((b) => b.done)) ? 'more ' : ''}is planned for ${season.season.label}`}
         >
           <p className="mt-1 max-w-prose text-soft">
-            Say what is to grow where, and it is held against what stood and ailed there, the room in the bed and the
-            length of the summer. Then Today asks to sow, pot on, harden and plant out, each in its time.
+            Choose what to grow where. We check it against earlier crops and problems, space and season length. Today
+            then reminds you to sow, pot on, harden off and plant out.
           </p>
         </Panel>
       )}

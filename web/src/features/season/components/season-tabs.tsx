@@ -40,7 +40,7 @@ export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season
           aria-current={here === 'report' ? 'page' : undefined}
           className={tabLook({ isActive: here === 'report' })}
         >
-          Harvest and end
+          Harvest and closing
         </Link>
       </nav>
     </div>

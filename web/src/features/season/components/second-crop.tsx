@@ -10,8 +10,8 @@ export function SecondCrop({ second }: { second: NonNullable<SeasonView['second'
     <Panel title="A second crop">
       <p className="mt-1">
         {fit.length > 0
-          ? `A bush kind sown by ${f.day(second.by)} still ripens before frost. Plan it below, for a second crop in autumn.`
-          : `There would be time until ${f.day(second.by)}, but no place for it.`}
+          ? `A bush variety sown by ${f.day(second.by)} still ripens before frost. Plan it below for autumn.`
+          : `You could still sow until ${f.day(second.by)}, but no bed is free.`}
       </p>
       <ul className="mt-1">
         {second.places.map((p) => (

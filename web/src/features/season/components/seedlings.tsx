@@ -17,11 +17,11 @@ export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: str
   const [lost, setLost] = useState<number | null>(null);
   const saw = (what: SeedlingLookCode) => {
     const looks = [...(planting.looks ?? []).filter((l) => l.on !== garden.today), { on: garden.today, what }];
-    save.mutate({ planting: { ...planting, looks } }, { said: `${kind}: written down.` });
+    save.mutate({ planting: { ...planting, looks } }, { said: `${kind}: saved.` });
   };
   return (
     <div className="mt-2" role="group" aria-label={`Seedlings of ${kind}`}>
-      <p className="text-sm font-semibold">What do the seedlings look like?</p>
+      <p className="text-sm font-semibold">How do the seedlings look?</p>
       <div className="mt-1 flex flex-wrap gap-2">
         {SEEDLING_ROWS.map((r) => (
           <Button
@@ -49,7 +49,7 @@ export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: str
           {row.losses && planting.cells != null && (
             <div className="mt-2 flex flex-wrap items-end gap-2">
               <MeasuredInput
-                label="How many are lost"
+                label="How many were lost"
                 quantity="count"
                 value={lost}
                 onChange={setLost}
@@ -62,11 +62,11 @@ export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: str
                 onClick={() =>
                   save.mutate(
                     { planting: { ...planting, lost: (planting.lost ?? 0) + (lost ?? 0) } },
-                    { said: `${lost} lost, written down.`, onSuccess: () => setLost(null) },
+                    { said: `${lost} lost, saved.`, onSuccess: () => setLost(null) },
                   )
                 }
               >
-                Count them out
+                Save count
               </Button>
             </div>
           )}

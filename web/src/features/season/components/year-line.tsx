@@ -47,21 +47,20 @@ export function YearLine({ view }: { view: SeasonView }) {
         <p className="h-5" />
       </div>
       <figcaption className="text-sm text-soft">
-        {frosts.length > 0 && 'The blue bands are the frosts of this garden, ten days to each side. '}
-        Each bar is as long as its days are uncertain; grey ones are behind us, a dark stroke is a day that is written
-        down.
+        {frosts.length > 0 && 'Blue bands are the frost dates, ten days either side. '} Each bar covers the uncertain
+        days; grey bars are past, a dark line is a recorded date.
       </figcaption>
-      <Unfold className="mt-1" look="act" title="All dates in words">
+      <Unfold className="mt-1" look="act" title="All dates as a list">
         {() => (
-          <Scroller label="All dates in words">
+          <Scroller label="All dates as a list">
             <table className="w-full text-left text-sm">
               <thead>
                 <tr className="text-soft">
                   <th scope="col" className="pr-4 font-normal">
-                    Kind
+                    Variety
                   </th>
                   <th scope="col" className="pr-4 font-normal">
-                    What
+                    Step
                   </th>
                   <th scope="col" className="font-normal">
                     When

@@ -28,7 +28,7 @@ function Season({ view }: { view: GardenView }) {
     ...seasonQuery(garden.id, Number.isInteger(asked) ? asked : null),
     placeholderData: keepPreviousData,
   });
-  if (query.isPending) return <Waiting what="Reckoning the year" />;
+  if (query.isPending) return <Waiting what="Calculating the season" />;
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   const season = query.data;
   return (
@@ -36,7 +36,7 @@ function Season({ view }: { view: GardenView }) {
       <SeasonTabs season={season} here="season" />
       {season.before && !season.past && <Before before={season.before} />}
       <Panel title={season.season.label}>
-        {season.past && <p className="text-soft">An earlier season: to be read, not written.</p>}
+        {season.past && <p className="text-soft">Past season (read-only).</p>}
         <YearLine view={season} />
       </Panel>
       {(season.past || season.stood.some((p) => p.plants.some((x) => x.endedOn))) && (

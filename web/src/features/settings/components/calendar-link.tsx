@@ -24,20 +24,20 @@ export function CalendarLink() {
     <Panel title="Calendar">
       <p className="mt-1 text-soft">
         {state?.madeAt
-          ? `A calendar program may read what is due, by a link of ${format.day(state.madeAt.slice(0, 10))}.`
-          : 'Let a calendar program read what is due and the dates of the year, by a secret link.'}
+          ? `Since ${format.day(state.madeAt.slice(0, 10))} a calendar program can read your tasks by a secret link.`
+          : 'Let a calendar program show your tasks and the season’s dates, by a secret link.'}
       </p>
       {address && (
         <ToldOnce
-          label="The link, shown this once"
-          hint="Whoever has it can read it. Put it into your calendar program."
+          label="The link, shown only once"
+          hint="Add it to your calendar program. Anyone with the link can read it."
           value={address}
-          copied="The link is copied."
+          copied="Link copied."
         />
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button disabled={renew.isPending} onClick={() => void make()}>
-          <CalendarPlus aria-hidden size={17} /> {state?.madeAt ? 'A new link instead' : 'Make a link'}
+          <CalendarPlus aria-hidden size={17} /> {state?.madeAt ? 'Replace the link' : 'Create link'}
         </Button>
         {state?.madeAt && (
           <Button
@@ -45,10 +45,10 @@ export function CalendarLink() {
             disabled={revoke.isPending}
             onClick={() => {
               setMade(null);
-              revoke.mutate({}, { said: 'The link opens nothing any more.' });
+              revoke.mutate({}, { said: 'The link no longer works.' });
             }}
           >
-            <Unlink aria-hidden size={17} /> Take it back
+            <Unlink aria-hidden size={17} /> Remove link
           </Button>
         )}
       </div>

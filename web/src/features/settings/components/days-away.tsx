@@ -29,7 +29,7 @@ export function DaysAway({ garden }: { garden: GardenDto }) {
     try {
       await keep([...away, days]);
       reset();
-      say('Days away: kept.');
+      say('Days away: saved.');
     } catch (error) {
       applyFaults(error, setError, (path) => path.replace(/^away\[\d+\]\./, ''));
     }
@@ -37,7 +37,7 @@ export function DaysAway({ garden }: { garden: GardenDto }) {
   return (
     <Panel title="Days away">
       <p className="mt-1 text-soft">
-        Meanwhile nobody is asked to walk along; on your return the first walk begins with the pots.
+        While you are away no walks are due; when you return, the first walk starts with the pots.
       </p>
       {away.length > 0 && (
         <ul className="mt-2 divide-y divide-line">
@@ -48,7 +48,7 @@ export function DaysAway({ garden }: { garden: GardenDto }) {
               </span>
               <Button
                 look="quiet"
-                aria-label={`Not away from ${format.day(a.from)} to ${format.day(a.to)}`}
+                aria-label={`Remove ${format.day(a.from)} to ${format.day(a.to)}`}
                 onClick={() => void keep(away.filter((x) => x !== a))}
               >
                 <Trash2 aria-hidden size={17} />
@@ -65,11 +65,11 @@ export function DaysAway({ garden }: { garden: GardenDto }) {
         <RootFault errors={formState.errors} />
         <div className="flex flex-wrap gap-2">
           <Button type="submit" disabled={formState.isSubmitting}>
-            <CalendarOff aria-hidden size={17} /> I am away
+            <CalendarOff aria-hidden size={17} /> Add days away
           </Button>
           {away.length > 0 && (
             <Link className={buttonLook('quiet')} to={link('whileAway', {})}>
-              List for whoever waters
+              Watering list for a helper
             </Link>
           )}
         </div>

@@ -86,7 +86,7 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: 
         <FrostDay control={control} name="firstFrost" label="Usual first frost" garden={garden} />
         <FormSelect
           control={control}
-          label="Grown in"
+          label="Growing season"
           options={[
             ['', 'the warm part of the year'],
             ['mild-winter', 'the mild winter, on purpose'],
@@ -99,7 +99,7 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: 
       <OwnRules control={control} />
       <RootFault errors={e} />
       <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
-        Keep
+        Save
       </Button>
     </form>
   );

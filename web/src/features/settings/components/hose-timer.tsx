@@ -39,13 +39,13 @@ function Settings({ garden, timer }: { garden: GardenDto; timer: HoseTimerDto })
   if (timer.allowed.length === 0)
     return (
       <p className="mt-1 text-soft">
-        This server may ask no timers. Whoever runs it can allow their addresses (TIMER_HOSTS).
+        This server can’t contact hose timers. The person who runs it can allow their addresses (TIMER_HOSTS).
       </p>
     );
   const submit = form.handleSubmit(async (input) => {
     try {
       await save.send({ timer: input });
-      say('Hose timer: kept.');
+      say('Hose timer: saved.');
     } catch (error) {
       applyFaults(error, form.setError);
     }
@@ -55,8 +55,8 @@ function Settings({ garden, timer }: { garden: GardenDto; timer: HoseTimerDto })
     <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-1 flex flex-col gap-3">
       <p className="text-soft">
         {timer.address
-          ? 'Only this garden is watered by it. Its outlets are given to places on their water plans.'
-          : 'A timer on the tap can be told the week’s plan, and asked what it gave.'}
+          ? 'The timer waters only this garden. Assign its outlets on each bed’s or pot’s water plan.'
+          : 'We can send the week’s plan to a timer on your tap and read what it gave.'}
       </p>
       <TextField
         label="Address"
@@ -72,8 +72,8 @@ function Settings({ garden, timer }: { garden: GardenDto; timer: HoseTimerDto })
         autoComplete="off"
         hint={
           timer.address
-            ? 'Kept, and never shown again. Leave it empty to keep it as it is.'
-            : 'As it stands on the box, or as you set it there.'
+            ? 'Stored and never shown again. Leave empty to keep the current one.'
+            : 'As printed on the box, or as you set it there.'
         }
         error={e.secret?.message}
         {...form.register('secret', emptyIsUnknown)}
@@ -81,17 +81,15 @@ function Settings({ garden, timer }: { garden: GardenDto; timer: HoseTimerDto })
       <RootFault errors={e} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" disabled={form.formState.isSubmitting}>
-          Keep the timer
+          Save timer
         </Button>
         {timer.address && (
           <Button
             look="quiet"
             disabled={remove.isPending}
-            onClick={() =>
-              remove.mutate({}, { said: 'The timer is forgotten here. What it was told last still stands on it.' })
-            }
+            onClick={() => remove.mutate({}, { said: 'Timer removed. It will keep running its last programme.' })}
           >
-            Forget it
+            Remove timer
           </Button>
         )}
       </div>

@@ -7,21 +7,21 @@ import { emptyIsUnknown } from '../../../ui/form-faults';
 import { asFlag } from '../../../ui/yes-no';
 
 const STARTER_WORDS: Record<StarterSchool, string> = {
-  'compost-balanced': 'compost and a balanced feed (to begin with)',
-  'nitrogen-led': 'led by nitrogen: blood or fish meal, buried lightly',
-  'phosphorus-led': 'led by phosphorus',
-  'by-test': 'only what the soil test shows short',
+  'compost-balanced': 'compost and a balanced feed (suggested)',
+  'nitrogen-led': 'high nitrogen: blood or fish meal, worked in lightly',
+  'phosphorus-led': 'high phosphorus',
+  'by-test': 'only what a soil test shows is low',
 };
 
 /** What this gardener holds to; it filters what is offered. */
 export function OwnRules({ control }: { control: Control<GardenInput> }) {
   return (
-    <FormCard title="Your own rules">
+    <FormCard title="Your growing rules">
       <FormSelect
         control={control}
-        label="Products offered"
+        label="Products suggested"
         options={[
-          ['', 'any that a label allows'],
+          ['', 'any, by its label'],
           ['true', 'only those allowed in organic growing'],
         ]}
         name="organicOnly"
@@ -29,7 +29,7 @@ export function OwnRules({ control }: { control: Control<GardenInput> }) {
       />
       <FormSelect
         control={control}
-        label="Plants are started with"
+        label="Feed at planting"
         options={[
           ['', STARTER_WORDS['compost-balanced']],
           ...STARTER_SCHOOLS.slice(1).map((s): [string, string] => [s, STARTER_WORDS[s]]),

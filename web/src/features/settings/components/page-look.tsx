@@ -5,7 +5,7 @@ import { lookHere, setLook, type Look } from '../../../lib/look';
 import { Panel } from '../../../ui/panel';
 
 const CHOICES: readonly (readonly [Look, string, LucideIcon])[] = [
-  ['device', 'As the device', Smartphone],
+  ['device', 'Same as the device', Smartphone],
   ['light', 'Light', SunDim],
   ['dark', 'Dark', Moon],
   ['sun', 'Bright sun', Sun],
@@ -15,8 +15,8 @@ const CHOICES: readonly (readonly [Look, string, LucideIcon])[] = [
 export function PageLook() {
   const [look, setShown] = useState(lookHere);
   return (
-    <Panel title="The look of the page">
-      <p className="mt-1 text-soft">On this device. Bright sun is black on white, and larger.</p>
+    <Panel title="Display">
+      <p className="mt-1 text-soft">For this device only. “Bright sun” is black on white, and larger.</p>
       <div role="group" aria-label="Look" className="mt-2 grid grid-cols-2 gap-2">
         {CHOICES.map(([one, words, Icon]) => (
           <button

@@ -62,7 +62,7 @@ export function UnitsAndDates({ control }: { control: Control<GardenInput> }) {
         name="units.area"
       />
       <FormSelect control={control} label="Dates" options={DATE_FORMS.map((f) => [f, DATE_WORDS[f]])} name="dateForm" />
-      <FormSelect control={control} label="The week begins on" options={wordsOf(WEEK_STARTS)} name="weekStart" />
+      <FormSelect control={control} label="First day of the week" options={wordsOf(WEEK_STARTS)} name="weekStart" />
     </FormCard>
   );
 }

@@ -6,10 +6,9 @@ export function NewGarden() {
   const goOn = useWayOn();
   return (
     <main className="mx-auto max-w-3xl p-5">
-      <h1 className="text-3xl">A new garden</h1>
+      <h1 className="text-3xl">New garden</h1>
       <p className="mt-1 mb-4 text-soft">
-        Where it lies decides how much sun it gets and how much water goes. The rest is proposed; change what you know
-        better.
+        The location decides how much sun and water your plants get. We suggest the rest; change what you know better.
       </p>
       <GardenStart onKept={(gardenId) => void goOn(linkTo('garden', { gardenId }))} />
     </main>

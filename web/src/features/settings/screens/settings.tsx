@@ -32,7 +32,7 @@ function Settings({ view: { garden, weather } }: { view: GardenView }) {
   const keep = may('keep');
   return (
     <div className={keep ? 'grid gap-5 lg:grid-cols-[1fr_22rem]' : 'max-w-md'}>
-      {keep && <GardenForm key={garden.version} garden={garden} onKept={() => say('Settings: kept.')} />}
+      {keep && <GardenForm key={garden.version} garden={garden} onKept={() => say('Settings saved.')} />}
       <aside className="flex flex-col gap-4">
         {keep && garden.pinnedDate && <DemoDay garden={garden} />}
         <PeopleAndAccount />
@@ -56,9 +56,9 @@ function FilesLink() {
   const link = useLink();
   return (
     <Panel title="Files">
-      <p className="mt-1 text-soft">Tables of others come in, and all that is known here goes out.</p>
+      <p className="mt-1 text-soft">Import CSV files, or export everything in this garden.</p>
       <Link className={`${buttonLook('plain')} mt-2`} to={link('files', {})}>
-        <FolderOpen aria-hidden size={17} /> Files in and out
+        <FolderOpen aria-hidden size={17} /> Import and export
       </Link>
     </Panel>
   );
@@ -68,10 +68,10 @@ function PeopleAndAccount() {
   const link = useLink();
   return (
     <Panel title="People">
-      <p className="mt-1 text-soft">Who helps in this garden, keys for scripts, and your own account.</p>
+      <p className="mt-1 text-soft">Helpers, keys for scripts, and your account.</p>
       <div className="mt-2 flex flex-wrap gap-2">
         <Link className={buttonLook('plain')} to={link('people', {})}>
-          <Users aria-hidden size={17} /> People and keys
+          <Users aria-hidden size={17} /> People and access
         </Link>
         <Link className={buttonLook('quiet')} to={ROUTES.account}>
           <UserRound aria-hidden size={17} /> Your account
@@ -94,7 +94,7 @@ function DemoDay({ garden }: { garden: GardenDto }) {
   return (
     <Panel title="Demo day">
       <p className="mt-1 text-soft">
-        This garden stands still on {format.day(garden.today)}. Move it on to see what comes.
+        This demo garden is paused on {format.day(garden.today)}. Move the date on to see what comes.
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
         <Button disabled={save.isPending} onClick={() => move(1)}>
@@ -115,13 +115,13 @@ function Weather({ garden, state }: { garden: GardenDto; state: WeatherState }) 
     <Panel title="Weather">
       <p className="mt-1">
         {state.pulledAt
-          ? `Fetched ${formatDistanceToNow(parseISO(state.pulledAt), { addSuffix: true })}`
-          : 'Never fetched'}
+          ? `Updated ${formatDistanceToNow(parseISO(state.pulledAt), { addSuffix: true })}`
+          : 'Never updated'}
         {state.newest && `; newest day ${format.day(state.newest)}`}.
       </p>
-      {state.trouble && <p className="text-ripe">The station does not answer: {state.trouble}.</p>}
+      {state.trouble && <p className="text-ripe">The weather station does not answer: {state.trouble}.</p>}
       <Button className="mt-3" disabled={pull.isPending} onClick={() => pull.mutate({})}>
-        <CloudDownload aria-hidden size={17} /> Fetch now
+        <CloudDownload aria-hidden size={17} /> Update now
       </Button>
     </Panel>
   );
@@ -141,7 +141,7 @@ function OtherGardens({ current }: { current: string }) {
         ))}
       </ul>
       <Link className={`${buttonLook('plain')} mt-2`} to={ROUTES.newGarden}>
-        A new garden
+        New garden
       </Link>
     </Panel>
   );

@@ -77,18 +77,22 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
   const locate = () =>
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => void at(coords.latitude, coords.longitude),
-      () => setTrouble('This device does not say where it is. Type the next town instead.'),
+      () => setTrouble('This device does not share its location. Type the nearest town instead.'),
     );
   const at = async (latitude: number, longitude: number): Promise<void> => {
     try {
       setTown(await townNear(Math.round(latitude * 1000) / 1000, Math.round(longitude * 1000) / 1000));
       setTrouble(null);
     } catch (error) {
-      setTrouble(error instanceof ApiError ? inASentence(error) : 'The server cannot be reached.');
+      setTrouble(
+        error instanceof ApiError
+          ? inASentence(error)
+          : 'We can’t reach the server. Check your connection and try again.',
+      );
     }
   };
   const keep = async () => {
-    if (!town) return setFaults({ town: 'Where the garden lies is needed: it decides how much water goes.' });
+    if (!town) return setFaults({ town: 'We need the location: it decides how fast water evaporates.' });
     const garden = {
       id,
       name: name.trim(),
@@ -118,11 +122,11 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
         void keep();
       }}
     >
-      <Panel title="Where it lies">
+      <Panel title="Location">
         <div className="mt-2 grid gap-4 lg:grid-cols-2">
           <TownField onChoose={setTown} error={faults.town} />
           <TextField
-            label="What you call it"
+            label="Name of the garden"
             value={name}
             error={faults.name}
             onChange={(e) => setName(e.target.value)}
@@ -131,18 +135,18 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
         {town && (
           <p role="status" className="mt-2">
             <strong>{townInWords(town)}</strong>
-            <span className="text-soft"> · time of {town.timeZone.replaceAll('_', ' ')}</span>
+            <span className="text-soft"> · time zone {town.timeZone.replaceAll('_', ' ')}</span>
           </p>
         )}
         <div className="mt-2 -ml-3 flex flex-wrap gap-1">
           {'geolocation' in navigator && (
             <Button look="quiet" onClick={locate}>
-              <LocateFixed aria-hidden size={18} /> Where this device is
+              <LocateFixed aria-hidden size={18} /> Use this device’s location
             </Button>
           )}
           {!byNumbers && (
             <Button look="quiet" onClick={() => setByNumbers(true)}>
-              By numbers
+              Enter coordinates
             </Button>
           )}
         </div>
@@ -168,7 +172,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
                 point.latitude !== null && point.longitude !== null && void at(point.latitude, point.longitude)
               }
             >
-              Look there
+              Use these
             </Button>
           </div>
         )}
@@ -177,9 +181,9 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
             {trouble}
           </p>
         )}
-        <p className="mt-4 mb-1 font-semibold">How high it lies</p>
+        <p className="mt-4 mb-1 font-semibold">Height above sea level</p>
         <Choice
-          label="How high it lies"
+          label="Height above sea level"
           className="max-sm:grid max-sm:grid-cols-2 max-sm:[&>:last-child]:col-span-2 max-sm:[&>:nth-child(n+3)]:border-t"
           value={height}
           options={HEIGHT_WORDS}
@@ -198,8 +202,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
       </Panel>
       <Panel title="Frost">
         <p className="mt-1 text-soft">
-          Proposed from how far north or south and how high it lies; the sea or a hollow moves it by weeks. Your own
-          experience is better.
+          Estimated from latitude and height; the sea or a hollow can shift it by weeks. Your own experience is better.
         </p>
         <div className="mt-2 grid gap-4 sm:grid-cols-2">
           {frost('lastFrost', 'Usual last frost')}
@@ -218,7 +221,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
           ]}
           onChange={setUnits}
         />
-        <p className="mt-1 text-sm text-soft">Each can be chosen by itself in the settings later.</p>
+        <p className="mt-1 text-sm text-soft">You can set each one later in the settings.</p>
       </Panel>
       {Object.entries(faults)
         .filter(([path]) => !['town', 'name', 'lastFrost', 'firstFrost', 'elevationM'].includes(path))
@@ -229,7 +232,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
           </p>
         ))}
       <Button type="submit" look="main" className="self-start" disabled={save.isPending}>
-        Make the garden
+        Create garden
       </Button>
     </form>
   );

@@ -23,12 +23,12 @@ export function TownField({ onChoose, error }: { onChoose: (town: TownDto) => vo
   return (
     <div className="relative flex flex-col gap-1">
       <label {...box.getLabelProps()} className="font-semibold">
-        The next town
+        Nearest town
       </label>
       <input
         {...box.getInputProps()}
         className={inputLook}
-        placeholder="Type its first letters"
+        placeholder="Type the first letters"
         autoComplete="off"
         aria-invalid={Boolean(error)}
       />
@@ -58,7 +58,7 @@ export function TownField({ onChoose, error }: { onChoose: (town: TownDto) => vo
           {error}
         </p>
       ) : (
-        <p className="text-sm text-soft">Towns of GeoNames (CC BY 4.0). A few kilometres more or less do not matter.</p>
+        <p className="text-sm text-soft">Towns from GeoNames (CC BY 4.0). A few kilometres either way do not matter.</p>
       )}
     </div>
   );

@@ -25,7 +25,7 @@ const usualCan = (product: Product, volume: VolumeUnit): number =>
 const NUTRIENT_WORDS: readonly (readonly [Nutrient, string])[] = [
   ['n', 'nitrogen (N)'],
   ['p2o5', 'phosphate (P₂O₅)'],
-  ['k2o', 'potash (K₂O)'],
+  ['k2o', 'potassium (K₂O)'],
 ];
 
 /** From a label's dose to amounts for these plants and this can; and from a wanted nutrient to an amount of product. */
@@ -38,11 +38,11 @@ export function DoseCalculator({ product, view }: { product: Product; view: Gard
       {product.dose && hasNutrients && (
         <Choice
           className="mt-3"
-          label="Reckon from"
+          label="Calculate from"
           value={way}
           options={[
             ['label', 'the label’s dose'],
-            ['nutrient', 'a wanted nutrient'],
+            ['nutrient', 'a nutrient amount'],
           ]}
           onChange={setWay}
         />
@@ -53,17 +53,17 @@ export function DoseCalculator({ product, view }: { product: Product; view: Gard
         <ByNutrient product={product} />
       ) : (
         <p className="mt-3 text-soft">
-          How much of it depends on the soil: the test says, not a label. Soil is reckoned by area and texture.
+          The amount depends on the soil: go by a soil test, not a label. Ground is calculated by area and texture.
         </p>
       )}
       {(product.cautions?.length ?? 0) > 0 && (
         <div className="mt-4 border-t border-line pt-3">
-          <h3 className="font-semibold">Mind</h3>
+          <h3 className="font-semibold">Take care</h3>
           <ul className="list-disc pl-5 text-sm">
             {product.cautions!.map((c) => (
               <li key={c}>{c}</li>
             ))}
-            <li>The label and local rules decide.</li>
+            <li>Always follow the product label and local rules.</li>
           </ul>
         </div>
       )}
@@ -131,7 +131,7 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
         )}
         {per === 'pot-litre' && (
           <MeasuredInput
-            label="One pot holds"
+            label="Soil per pot"
             quantity="litres"
             value={q.potLitres}
             onChange={(potLitres) => setQ({ ...q, potLitres })}
@@ -140,14 +140,14 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
         {per === 'litre' && (
           <>
             <MeasuredInput
-              label="For each plant"
+              label="Per plant"
               quantity="litres"
               min={0.01}
               value={q.litresEach}
               onChange={(litresEach) => setQ({ ...q, litresEach })}
             />
             <MeasuredInput
-              label={product.kind === 'spray' ? 'The sprayer holds' : 'The can holds'}
+              label={product.kind === 'spray' ? 'Sprayer size' : 'Can size'}
               quantity="litres"
               min={0.1}
               value={canLitres}
@@ -186,9 +186,9 @@ const Faults = ({ faults }: { faults: readonly { path: string; reason: string }[
   </div>
 );
 const WHAT: Record<string, string> = {
-  areaM2: 'The ground',
-  potLitres: 'What a pot holds',
-  litresEach: 'What each plant gets',
+  areaM2: 'Ground',
+  potLitres: 'Pot size',
+  litresEach: 'Water per plant',
   strength: '',
 };
 
@@ -209,13 +209,14 @@ function Answer({ product, answer, plants }: { product: Product; answer: DoseAns
         </ul>
       ) : (
         <p className="text-lg">
-          <strong>{amountOf(product, answer.each, f)}</strong> for each plant
+          <strong>{amountOf(product, answer.each, f)}</strong> per plant
         </p>
       )}
       <p className="mt-1 text-sm">
-        {amountOf(product, answer.total, f)} in all for {plants} {plants === 1 ? 'plant' : 'plants'}
-        {solutionL !== null && `, ${f.litres(solutionL)} mixed`}.
-        {leftOverL > 0 && ` ${f.litres(leftOverL)} will be left over: pour it on bare soil, never in a drain or pond.`}
+        {amountOf(product, answer.total, f)} in total for {plants} {plants === 1 ? 'plant' : 'plants'}{' '}
+        {solutionL !== null && `, ${f.litres(solutionL)} mixed`}.{' '}
+        {leftOverL > 0 &&
+          ` ${f.litres(leftOverL)} will be left over: pour it on bare soil, never into a drain or pond.`}
       </p>
       {fed && (
         <p className="mt-1 text-sm">
@@ -224,7 +225,7 @@ function Answer({ product, answer, plants }: { product: Product; answer: DoseAns
       )}
       {Math.abs(roundedByPct) >= 1 && (
         <p className="mt-1 text-sm">
-          Rounded to what one can measure: {Math.abs(roundedByPct)} % {roundedByPct > 0 ? 'more' : 'less'} than exact.
+          Rounded to what you can measure: {Math.abs(roundedByPct)} % {roundedByPct > 0 ? 'more' : 'less'} than exact.
         </p>
       )}
     </div>
@@ -242,16 +243,16 @@ function ByNutrient({ product }: { product: Product }) {
     <>
       <div className="mt-3 grid grid-cols-2 gap-3">
         <SelectField label="Of" value={nutrient} options={has} onChange={(chosen) => setNutrient(chosen as Nutrient)} />
-        <MeasuredInput label="For each plant" quantity="grams" min={0} max={50} value={grams} onChange={setGrams} />
+        <MeasuredInput label="Per plant" quantity="grams" min={0} max={50} value={grams} onChange={setGrams} />
       </div>
       {amount !== null && also && (
         <div role="status" aria-label="The dose" className="mt-4 rounded-xl bg-leafwash p-4">
           <p className="text-lg">
-            <strong>{amountOf(product, amount, f)}</strong> for each plant
+            <strong>{amountOf(product, amount, f)}</strong> per plant
           </p>
           <p className="mt-1 text-sm">
             It gives {roundTo(also.n, 2)} g of N, {roundTo(also.p2o5, 2)} g of P₂O₅ and {roundTo(also.k2o, 2)} g of K₂O
-            {product.slow ? ', freed over weeks' : ''}.
+            {product.slow ? ', released over weeks' : ''}.
           </p>
         </div>
       )}

@@ -41,7 +41,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
   const submit = handleSubmit(async (input) => {
     try {
       await save.send({ product: input });
-      say(`${input.name}: on the shelf.`);
+      say(`${input.name}: saved.`);
       await goOn(link('shed', {}, { product: id }));
     } catch (error) {
       applyFaults(error, setError);
@@ -51,7 +51,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
       <FormCards>
-        <FormCard title="What it is">
+        <FormCard title="Basics">
           <TextField label="Name" error={e.name?.message} {...register('name')} />
           <FormSelect
             control={control}
@@ -61,7 +61,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
           />
           <FormSelect
             control={control}
-            label="It is"
+            label="Type"
             options={[
               ['dry', 'weighed'],
               ['liquid', 'poured'],
@@ -71,7 +71,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
           {spray && (
             <FormSelect
               control={control}
-              label="Which kind of spray"
+              label="Type of spray"
               options={[['', 'choose'], ...wordsOf(SPRAYS, { bt: 'BT' })]}
               name="spray"
               {...emptyIsUnknown}
@@ -87,20 +87,26 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
           <MeasuredField
             control={control}
             name="gPerMl"
-            label="A millilitre weighs (g)"
+            label="Weight of one millilitre (g)"
             quantity="count"
-            hint="Weigh a cupful once; without it nothing is told in spoons."
+            hint="Weigh a cupful once; without it we can’t show spoons."
           />
         </FormCard>
         {!spray && (
-          <FormCard title="What is in it">
+          <FormCard title="Nutrients">
             <MeasuredField control={control} name="n" label="N" quantity="percent" />
             <MeasuredField control={control} name="p2o5" label="P₂O₅" quantity="percent" />
             <MeasuredField control={control} name="k2o" label="K₂O" quantity="percent" />
-            <FormSelect control={control} label="Freed slowly, over weeks" options={YES_NO} name="slow" {...asFlag} />
+            <FormSelect
+              control={control}
+              label="Released slowly, over weeks"
+              options={YES_NO}
+              name="slow"
+              {...asFlag}
+            />
           </FormCard>
         )}
-        <FormCard title="What the label says">
+        <FormCard title="From the label">
           <MeasuredField
             control={control}
             name="dose.amount"
@@ -108,12 +114,12 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
             quantity="count"
           />
           <FormSelect control={control} label="for" options={DOSE_PER.map((d) => [d, PER_WORDS[d]])} name="dose.per" />
-          <MeasuredField control={control} name="everyDays" label="Days between two uses" quantity="count" />
-          <MeasuredField control={control} name="mostUses" label="Uses in a season at most" quantity="count" />
+          <MeasuredField control={control} name="everyDays" label="Days between uses" quantity="count" />
+          <MeasuredField control={control} name="mostUses" label="Most uses per season" quantity="count" />
           {spray && (
             <>
-              <MeasuredField control={control} name="harvestDays" label="Days until picking" quantity="count" />
-              <MeasuredField control={control} name="reentryHours" label="Hours until one may go in" quantity="count" />
+              <MeasuredField control={control} name="harvestDays" label="Days until harvest" quantity="count" />
+              <MeasuredField control={control} name="reentryHours" label="Hours until re-entry" quantity="count" />
             </>
           )}
         </FormCard>
@@ -121,10 +127,10 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
       <RootFault errors={formState.errors} />
       <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main" disabled={formState.isSubmitting}>
-          Keep
+          Save
         </Button>
         <Link to={back} className={buttonLook('quiet')}>
-          Leave it as it was
+          Cancel
         </Link>
         {own && (
           <Button
@@ -133,14 +139,14 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
               remove.mutate(
                 { id },
                 {
-                  said: 'Thrown away. What was recorded with it keeps its numbers.',
+                  said: 'Deleted. Records made with it keep their numbers.',
                   undo: () => restore.mutate({ id }),
                   onSuccess: () => void goOn(link('shed', {})),
                 },
               )
             }
           >
-            Throw it away
+            Delete
           </Button>
         )}
       </div>

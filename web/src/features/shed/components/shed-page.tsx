@@ -27,7 +27,7 @@ function Shelves() {
         Products<span className="max-sm:hidden">&nbsp;and doses</span>
       </NavLink>
       <NavLink to={link('kinds', {})} className={tabLook}>
-        Kinds
+        Varieties
       </NavLink>
       <NavLink to={link('sprayLog', {})} className={tabLook}>
         Sprays

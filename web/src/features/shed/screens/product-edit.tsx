@@ -11,7 +11,7 @@ import { productsQuery } from '../queries';
 export function ProductEdit() {
   const { productId } = useParams();
   return (
-    <GardenPage needs="keep" title={() => (productId ? 'Change a product' : 'A product from its label')}>
+    <GardenPage needs="keep" title={() => (productId ? 'Edit product' : 'New product')}>
       {() => (productId ? <Change productId={productId} /> : <New />)}
     </GardenPage>
   );
@@ -26,7 +26,7 @@ function Change({ productId }: { productId: string }) {
   const garden = useGarden();
   const link = useLink();
   const query = useQuery(productsQuery(garden.id));
-  if (query.isPending) return <Waiting what="Looking on the shelf" />;
+  if (query.isPending) return <Waiting what="Loading products" />;
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   const product = query.data.find((p) => p.id === productId);
   return product ? <ProductForm product={product} own /> : <Navigate to={link('shed', {})} replace />;

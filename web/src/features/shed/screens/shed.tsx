@@ -48,7 +48,7 @@ function Products({ view }: { view: GardenView }) {
         ))}
         <div>
           <Link className={buttonLook('plain')} to={link('newProduct', {})}>
-            <Plus aria-hidden size={18} /> Add a product from its label
+            <Plus aria-hidden size={18} /> Add a product
           </Link>
         </div>
       </div>
@@ -76,9 +76,9 @@ function Row({ product, chosen, onChoose }: { product: Product; chosen: boolean;
         <Link
           className={buttonLook('quiet')}
           to={own ? link('product', { productId: product.id }) : link('newProduct', {}, { from: product.id })}
-          aria-label={own ? `Change ${product.name}` : `Copy the label of ${product.name}`}
+          aria-label={own ? `Edit ${product.name}` : `Copy the label of ${product.name}`}
         >
-          {own ? 'Change' : 'My label'}
+          {own ? 'Change' : 'Copy label'}
         </Link>
         <button
           type="button"

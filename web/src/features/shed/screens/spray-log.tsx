@@ -17,21 +17,23 @@ export function SprayLogScreen() {
 function SprayLog() {
   const garden = useGarden();
   const query = useQuery(sprayLogQuery(garden.id));
-  if (query.isPending) return <Waiting what="Opening the log" />;
+  if (query.isPending) return <Waiting what="Loading the spray log" />;
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   if (query.data.length === 0)
     return (
-      <Panel title="Nothing was sprayed">
+      <Panel title="No sprays recorded">
         <p className="mt-1 max-w-prose text-soft">
-          Good. A spray comes last: know what it is, see whether it is worth it, look for allies, use hands and water
-          first. Where one is due, it stands in Today with its amount and its hour, one leaf before the plant.
+          Sprays come last: identify the pest, check whether it matters, look for helpful insects, use hands and water
+          first. If one is due, Today shows the amount and hour, with a test on one leaf first.
         </p>
       </Panel>
     );
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
-        <p className="max-w-prose text-soft">The label and local rules decide. Kept with the label as it stood then.</p>
+        <p className="max-w-prose text-soft">
+          Always follow the product label and local rules. Each entry keeps the label as it was then.
+        </p>
         <Button look="quiet" className="print:hidden" onClick={() => print()}>
           <Printer aria-hidden size={17} /> Print
         </Button>
@@ -51,7 +53,7 @@ function Row({ row }: { row: SprayLogRow }) {
   const facts: [string, string | null][] = [
     ['Where', [row.plants.join(', '), row.place].filter(Boolean).join(', ') || null],
     ['Against', s.target ?? null],
-    ['Strength', s.perLitre == null ? null : `${s.perLitre} g or mL a litre`],
+    ['Strength', s.perLitre == null ? null : `${s.perLitre} g or mL per litre`],
     ['Mixed', s.batchL == null ? null : f.litres(s.batchL)],
     ['By', row.who],
     [
@@ -60,24 +62,24 @@ function Row({ row }: { row: SprayLogRow }) {
         ? `${f.temperatures(w.tMinC, w.tMaxC)}${w.windMs === null ? '' : `, wind ${f.windSpeed(w.windMs)}`}${w.rainMm > 0 ? `, ${f.rain(w.rainMm)} of rain` : ', dry'}`
         : null,
     ],
-    ['Fruit from', row.pickFrom && f.day(row.pickFrom)],
-    ['Again from', row.againFrom && f.day(row.againFrom)],
+    ['Harvest from', row.pickFrom && f.day(row.pickFrom)],
+    ['Next spray from', row.againFrom && f.day(row.againFrom)],
   ];
   return (
     <li className="rounded-2xl border border-line bg-card p-4 break-inside-avoid">
       <h2 className="text-lg">
         {f.weekdayAndDay(row.day)}: {s.name ?? SPRAY_WORDS[s.product]}
-        {s.trial && <span className="ml-2 text-base font-normal text-soft">one leaf, to try it</span>}
+        {s.trial && <span className="ml-2 text-base font-normal text-soft">test on one leaf</span>}
       </h2>
       <dl className="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
         {facts.map(([what, told]) => (
           <div key={what}>
             <dt className="text-sm text-soft">{what}</dt>
-            <dd className={told ? 'font-semibold tabular-nums' : 'text-soft'}>{told ?? 'not written down'}</dd>
+            <dd className={told ? 'font-semibold tabular-nums' : 'text-soft'}>{told ?? 'not recorded'}</dd>
           </div>
         ))}
       </dl>
-      {s.because && <p className="mt-1 text-sm">All the same: {s.because}</p>}
+      {s.because && <p className="mt-1 text-sm">Reason given: {s.because}</p>}
     </li>
   );
 }

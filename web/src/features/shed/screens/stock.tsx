@@ -25,7 +25,7 @@ function Stock({ garden }: { garden: GardenDto }) {
     const { today: _t, ...input } = garden;
     try {
       await save.send({ garden: { ...input, stock } });
-      say('Stock: kept. What is short is told before the heat or the frost.');
+      say('Stock saved. Shortages are shown before heat or frost.');
     } catch (error) {
       applyFaults(error, setError, (path) => path.replace(/^stock\./, ''));
     }
@@ -33,15 +33,15 @@ function Stock({ garden }: { garden: GardenDto }) {
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
       <p className="text-soft">
-        When heat or frost comes and there is not enough for all, this is dealt out: first to what you value most, then
-        by the fruit at risk, how it stands and how young it is. What is left empty nobody has counted.
+        If there is not enough for every plant, it goes first to those you value most. Then fruit at risk, condition and
+        youth count. Leave empty what you have not counted.
       </p>
       <FormCards>
-        <FormCard title="To cover with">
+        <FormCard title="Covers">
           <MeasuredField control={control} name="clothM2" label="Shade cloth" quantity="squareMetres" min={0} />
-          <MeasuredField control={control} name="covers" label="Covers for frost" quantity="count" min={0} />
+          <MeasuredField control={control} name="covers" label="Frost covers" quantity="count" min={0} />
         </FormCard>
-        <FormCard title="To hold up">
+        <FormCard title="Supports">
           <MeasuredField control={control} name="cages" label="Cages" quantity="count" min={0} />
           <MeasuredField control={control} name="stakes" label="Stakes" quantity="count" min={0} />
           <MeasuredField control={control} name="canes" label="Short canes" quantity="count" min={0} />
@@ -51,7 +51,7 @@ function Stock({ garden }: { garden: GardenDto }) {
       </FormCards>
       <RootFault errors={formState.errors} />
       <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
-        Keep
+        Save
       </Button>
     </form>
   );

@@ -16,7 +16,7 @@ import { Strands } from '../../plant/strands/strands';
 /** A plant's case on one or two sheets of paper, to take to somebody who knows more. */
 export function SheetScreen() {
   return (
-    <PlantPage waiting="Writing it out">
+    <PlantPage waiting="Preparing the case sheet">
       {(view) => (
         <>
           <Acts view={view} />
@@ -39,10 +39,10 @@ function Acts({ view: { garden, plant } }: { view: PlantView }) {
         href={`/api${apiOf(garden.id, 'plants', plant.id, 'case')}`}
         download={`${plant.name.toLowerCase().replaceAll(' ', '-')}.case.json`}
       >
-        <Download aria-hidden size={18} /> Save the case file
+        <Download aria-hidden size={18} /> Save case file
       </a>
       <Link className={buttonLook('quiet')} to={link('neighbour', {})}>
-        <FileUp aria-hidden size={18} /> Read somebody’s case file
+        <FileUp aria-hidden size={18} /> Open another case file
       </Link>
       <Link className={buttonLook('quiet')} to={link('plant', { plantId: plant.id })}>
         <ArrowLeft aria-hidden size={18} /> Back to the plant
@@ -78,12 +78,12 @@ function CaseSheet({ view }: Props) {
       </Part>
       <Pictures view={view} />
       <Questions view={view} />
-      <Part title="Fed, cut, sprayed and looked over">
+      <Part title="Fed, pruned, sprayed and looked over">
         <Done view={view} />
       </Part>
       <p className="mt-3 border-t border-line pt-1 text-sm">
-        Made by Candid Leaf from this garden’s records. Advice, not law: the label, local rules and a licensed adviser
-        decide.
+        Made by Candid Leaf from this garden’s records. Advice only. Always follow the product label and local rules; a
+        licensed adviser knows more.
       </p>
     </article>
   );
@@ -143,7 +143,7 @@ function Found({ view: { report } }: Props) {
 function Seen({ view: { records } }: Props) {
   const format = useFormat();
   const looks = records.filter((r) => isRecordOf(r, 'inspection')).slice(0, MOST_LOOKS);
-  if (looks.length === 0) return <p>Nothing was reported.</p>;
+  if (looks.length === 0) return <p>No problems recorded.</p>;
   return (
     <ul className="columns-2 gap-6">
       {looks.map((r) => (
@@ -185,14 +185,14 @@ function Questions({ view: { report } }: Props) {
   const { nextChecks, notKnown, unexplained } = report;
   if (nextChecks.length === 0 && notKnown.length === 0 && unexplained.length === 0) return null;
   return (
-    <Part title="Questions open">
+    <Part title="Open questions">
       <ul className="list-disc pl-5">
         {nextChecks.map((c) => (
           <li key={c.check}>
             {checkRow(c.check).label}: {c.splits.map((d) => disorderRow(d).label.toLowerCase()).join(' or ')}?
           </li>
         ))}
-        {unexplained.length > 0 && <li>Some of what was seen is explained by none of this.</li>}
+        {unexplained.length > 0 && <li>Some signs are not explained by any of this.</li>}
         {notKnown.slice(0, MOST_QUESTIONS).map((t) => (
           <li key={t}>Not known: {t}.</li>
         ))}

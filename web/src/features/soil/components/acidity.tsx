@@ -21,27 +21,27 @@ export function Acidity({ place, crop }: { place: PlaceDto; crop: Crop }) {
   return (
     <Panel title="Lime or sulfur">
       <div className="mt-2 grid grid-cols-2 gap-3">
-        <MeasuredInput label="pH now" quantity="count" min={3} max={10} value={pH} onChange={setPh} />
-        <MeasuredInput label="pH wanted" quantity="count" min={5.5} max={7.2} value={target} onChange={setTarget} />
+        <MeasuredInput label="Current pH" quantity="count" min={3} max={10} value={pH} onChange={setPh} />
+        <MeasuredInput label="Target pH" quantity="count" min={5.5} max={7.2} value={target} onChange={setTarget} />
       </div>
       {ready ? (
         <Answer answer={acidityDose({ pH, target, texture: place.texture, areaM2, from: today })} />
       ) : (
-        <p className="mt-2 text-soft">Only with a tested pH: neither lime nor sulfur on a guess.</p>
+        <p className="mt-2 text-soft">Only with a tested pH: never add lime or sulfur on a guess.</p>
       )}
     </Panel>
   );
 }
 
 const WHY: Record<Extract<AcidityAnswer, { kind: 'refused' }>['because'], string> = {
-  pot: 'Not for a mix in a pot: this table is for ground.',
-  over: 'Never lime beyond a pH of 6.8: iron and manganese become short.',
-  'no-target': 'Tomatoes and peppers want 6 to 7: choose a pH within reach of that.',
+  pot: 'Not for potting mix: this table is for ground.',
+  over: 'Never lime above pH 6.8: iron and manganese would become deficient.',
+  'no-target': 'Tomatoes and peppers need 6 to 7: choose a pH close to that.',
 };
 
 function Answer({ answer }: { answer: AcidityAnswer }) {
   const f = useFormat();
-  if (answer.kind === 'right') return <p className="mt-3">It is right as it is. Add nothing.</p>;
+  if (answer.kind === 'right') return <p className="mt-3">The pH is right. Add nothing.</p>;
   if (answer.kind === 'refused') return <p className="mt-3 text-ripe">{WHY[answer.because]}</p>;
   const { with: what, parts, range, testAgainOn } = answer.dose;
   const name = what === 'lime' ? 'Ground limestone' : 'Elemental sulfur';
@@ -55,12 +55,14 @@ function Answer({ answer }: { answer: AcidityAnswer }) {
         ))}
       </ol>
       <p className="mt-1 text-sm">
-        {name}, {parts[0]!.gPerM2} g a square metre
-        {parts.length > 1 ? ' each time, split because it is much at once' : ''}. Recipes go from {range[0]} to{' '}
-        {range[1]} g a square metre in all: the weaker is given, more can follow. Test again from {f.day(testAgainOn)}{' '}
-        {testAgainOn.slice(0, 4)}; it takes months to act.
+        {name}, {parts[0]!.gPerM2} g per square metre{' '}
+        {parts.length > 1 ? ' each time, split because it is a lot at once' : ''}. Recipes range from {range[0]} to{' '}
+        {range[1]} g per square metre in total. We use the weaker; you can add more later. Test again from{' '}
+        {f.day(testAgainOn)} {testAgainOn.slice(0, 4)}; it takes months to act.
       </p>
-      <p className="mt-1 text-sm">Dust: mask and eye cover, damp it down. Dig in lightly; the label decides.</p>
+      <p className="mt-1 text-sm">
+        Dusty: wear a mask and eye protection, and dampen it. Work it in lightly, and follow the label.
+      </p>
     </div>
   );
 }

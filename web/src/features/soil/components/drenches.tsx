@@ -5,7 +5,7 @@ import { Panel } from '../../../ui/panel';
 /** Recipes that people give each other, with the spread between them shown and the weaker first. */
 export function Drenches() {
   return (
-    <Panel title="Drenches, as they are told">
+    <Panel title="Drenches">
       <ul className="mt-1 divide-y divide-line">
         {DRENCHES.map((d) => (
           <Row key={d.code} drench={d} />
@@ -22,10 +22,10 @@ function Row({ drench: d }: { drench: Drench }) {
     <li className="py-2">
       <p className="font-semibold">{d.name}</p>
       <p>
-        <strong>{amount(d.weaker)} a litre</strong>, {f.litres(d.litresEach)} for each plant, {d.times}.{' '}
+        <strong>{amount(d.weaker)} per litre</strong>, {f.litres(d.litresEach)} per plant, {d.times}.{' '}
         <span className="text-soft">
-          Others say up to {amount(d.stronger)}: {Math.round(d.stronger / d.weaker)} times as much. Begin with the
-          weaker.
+          Other recipes use up to {amount(d.stronger)}: {Math.round(d.stronger / d.weaker)} times as much. Start with
+          the weaker.
         </span>
       </p>
       <p className="text-sm text-soft">

@@ -27,8 +27,8 @@ export function Layers({ place, plants }: { place: PlaceDto; plants: number }) {
     <>
       <Panel title="Compost or mulch">
         <p className="mt-1 text-sm text-soft">
-          Compost {f.centimetres(6)} or so before planting, {f.centimetres(2.5)} a year after; mulch {f.centimetres(6)},
-          kept off the stems.
+          Compost: about {f.centimetres(6)} before planting, {f.centimetres(2.5)} a year later. Mulch:{' '}
+          {f.centimetres(6)}, away from the stems.
         </p>
         <div className="mt-2 grid grid-cols-3 gap-3">
           <MeasuredInput label="Ground" quantity="squareMetres" min={0.01} value={areaM2} onChange={setArea} />
@@ -48,10 +48,10 @@ export function Layers({ place, plants }: { place: PlaceDto; plants: number }) {
 }
 
 const WORDS: Record<Percolation, string> = {
-  stands: 'Water stands: raise or mound the bed, and do not water before it has gone.',
-  slow: 'Slow: water a little at a time, add compost every year.',
+  stands: 'Waterlogged: raise or mound the bed, and wait until the water has drained before you water.',
+  slow: 'Slow: water a little at a time and add compost every year.',
   good: 'Good.',
-  fast: 'Fast: it holds little; compost and mulch help, and smaller doses oftener.',
+  fast: 'Fast: it holds little water. Add compost and mulch, and water less, more often.',
 };
 
 function Percolates({ place }: { place: PlaceDto }) {
@@ -63,10 +63,10 @@ function Percolates({ place }: { place: PlaceDto }) {
   const rate = fellCm && minutes ? percolationRate(fellCm, minutes) : null;
   const known = place.drainageMmPerH;
   return (
-    <Panel title="How fast water goes down">
+    <Panel title="Drainage test">
       <p className="mt-1 text-sm text-soft">
-        Dig a hole a spade deep, fill it, let it drain, fill it again: how far does the water fall, and in how long? Ask
-        first where cables and pipes run.
+        Dig a hole a spade deep, fill it, let it drain and fill it again. How far does the water fall, and in how long?
+        Ask first where cables and pipes run.
       </p>
       {known != null && (
         <p className="mt-1">
@@ -74,7 +74,7 @@ function Percolates({ place }: { place: PlaceDto }) {
         </p>
       )}
       <div className="mt-2 grid grid-cols-2 gap-3">
-        <MeasuredInput label="It fell" quantity="centimetres" min={0} value={fellCm} onChange={setFell} />
+        <MeasuredInput label="Fall" quantity="centimetres" min={0} value={fellCm} onChange={setFell} />
         <MeasuredInput label="in" quantity="minutes" min={1} value={minutes} onChange={setMinutes} />
       </div>
       {rate !== null && (
@@ -87,11 +87,11 @@ function Percolates({ place }: { place: PlaceDto }) {
             onClick={() =>
               save.mutate(
                 { place: { ...asInput(place), drainageMmPerH: Math.round(rate * 10) / 10 } },
-                { said: 'Kept: the water plan goes by it.' },
+                { said: 'Saved: the water plan uses it.' },
               )
             }
           >
-            Keep it
+            Save
           </Button>
         </div>
       )}

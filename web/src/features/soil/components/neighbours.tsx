@@ -18,7 +18,7 @@ export function Neighbours({ place }: { place: PlaceDto }) {
   const [open, setOpen] = useState(false);
   const records = (useQuery(neighboursQuery(garden.id, place.id)).data ?? []).filter((r) => isRecordOf(r, 'neighbour'));
   return (
-    <Panel title="Neighbours and weeds">
+    <Panel title="Companion plants and weeds">
       {records.length > 0 && (
         <ul className="mt-1 divide-y divide-line">
           {records.map((r) => {
@@ -37,9 +37,9 @@ export function Neighbours({ place }: { place: PlaceDto }) {
         </ul>
       )}
       <Button className="mt-2" onClick={() => setOpen(true)}>
-        <Sprout aria-hidden size={17} /> Write one down
+        <Sprout aria-hidden size={17} /> Add a record
       </Button>
-      <Unfold className="mt-2" look="act" title="What is known of each">
+      <Unfold className="mt-2" look="act" title="About each plant">
         {() => (
           <ul className="divide-y divide-line">
             {NEIGHBOUR_ROWS.map((r) => (

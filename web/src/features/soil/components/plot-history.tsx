@@ -12,9 +12,9 @@ export function PlotHistory({ place }: { place: PlaceDto }) {
   const query = useQuery(soilQuery(useGarden().id, place.id));
   const years = [...(place.history ?? []), ...(query.data?.grown ?? [])].sort((a, b) => b.year - a.year);
   return (
-    <Panel title="What grew and ailed here">
+    <Panel title="What grew here, and its problems">
       {years.length === 0 ? (
-        <p className="mt-1 text-soft">Nothing yet. It writes itself from what you plant and what you take on.</p>
+        <p className="mt-1 text-soft">Nothing yet. It fills in from your plantings and treatments.</p>
       ) : (
         <ul className="mt-1 divide-y divide-line">
           {years.map((y, i) => (

@@ -49,10 +49,10 @@ export function SoilTestPanel({ place, crop }: { place: PlaceDto; crop: Crop }) 
       {test ? (
         <>
           <p className="text-soft">
-            Of {format.day(test.date)}, read for {crop === 'pepper' ? 'peppers' : 'tomatoes'}.{' '}
+            Soil test of {format.day(test.date)}, judged for {crop === 'pepper' ? 'peppers' : 'tomatoes'}.{' '}
             {short.length > 0
-              ? `Short: ${short.join(', ')}. Add only what is short; nitrogen is the exception, since it washes out and a test says little of it.`
-              : 'Nothing is short: add nothing but compost.'}
+              ? `Low: ${short.join(', ')}. Add only what is low. Nitrogen is the exception: it washes out, so a test says little about it.`
+              : 'Nothing is low: add only compost.'}
           </p>
           <ul className="mt-3 divide-y divide-line">
             {rows.map((r) => (
@@ -72,15 +72,14 @@ export function SoilTestPanel({ place, crop }: { place: PlaceDto; crop: Crop }) 
         </>
       ) : (
         <p className="text-soft">
-          None yet. It tells what is short, so that nothing else is added; without one compost and the label are all
-          there is to go by.
+          None yet. A test shows what is low, so you add nothing else. Without one, go by compost and the label.
         </p>
       )}
       {adding ? (
         <NewTest place={place} onDone={() => setAdding(false)} />
       ) : (
         <Button className="mt-3" onClick={() => setAdding(true)}>
-          {test ? 'A newer test' : 'Write a test down'}
+          {test ? 'Add a newer test' : 'Add a soil test'}
         </Button>
       )}
     </Panel>
@@ -97,7 +96,7 @@ function Row({ row }: { row: SoilRow }) {
       <span className="text-right tabular-nums">
         <strong>{row.value}</strong> {row.unit}{' '}
         <span className="text-sm text-soft max-sm:block">
-          (wanted {low > 0 ? `${low} to ${high}` : `up to ${high}`})
+          (target {low > 0 ? `${low} to ${high}` : `up to ${high}`})
         </span>
       </span>
       <span className={row.level === 'ok' ? 'text-leaf' : 'font-semibold text-ripe'}>{LEVEL_WORDS[row.level]}</span>
@@ -143,7 +142,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
       setOwn(found);
       if (found.length > 0) return;
       await save.send({ place: { ...asInput(place), soilTest: test } });
-      say('Soil test: kept.');
+      say('Soil test: saved.');
       onDone();
     } catch (error) {
       if (error instanceof RefusedInput) setOwn(error.faults);
@@ -203,8 +202,8 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
         </div>
       ))}
       <SelectField
-        label="Phosphorus was drawn out by"
-        hint="It stands on the sheet; without it the number says nothing."
+        label="Phosphorus method"
+        hint="It is on the lab report; without it the number means little."
         value={by}
         options={[
           ['', 'not known'],
@@ -214,10 +213,10 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
       />
       <div className="flex gap-2">
         <Button type="submit" look="main" disabled={save.isPending}>
-          Keep the test
+          Save test
         </Button>
         <Button look="quiet" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </form>

@@ -70,8 +70,8 @@ function Fed({ place }: { place: PlaceDto }) {
     <Panel title="Fed this season">
       <p className="mt-1">
         {fed === null
-          ? 'No feed is recorded here, and none recorded is not none given.'
-          : `${f.nutrient(fed.nG)} of N, ${f.nutrient(fed.pG)} of P and ${f.nutrient(fed.kG)} of K, all plants together. Each plant’s page tells what of it is free and what it wants.`}
+          ? 'No feed is recorded here. That may only mean it was not written down.'
+          : `${f.nutrient(fed.nG)} of N, ${f.nutrient(fed.pG)} of P and ${f.nutrient(fed.kG)} of K for all plants together. See each plant’s page for what is available and what it needs.`}
       </p>
     </Panel>
   );
@@ -86,7 +86,7 @@ function Mulch({ place }: { place: PlaceDto }) {
   const bare = () =>
     save.mutate(
       { place: { ...asInput(place), mulch: [{ from: garden.today, to: null, depthMm: 0 }] } },
-      { said: 'Written down: the soil lies bare.' },
+      { said: 'Recorded: the soil is bare.' },
     );
   return (
     <Panel title="Mulch">
@@ -94,10 +94,10 @@ function Mulch({ place }: { place: PlaceDto }) {
       {query.data.mulch.kind === 'ask' && (
         <div className="mt-2 flex flex-wrap gap-2">
           <Button onClick={bare} disabled={save.isPending}>
-            It lies bare
+            The soil is bare
           </Button>
           <Link className={buttonLook('quiet')} to={link('place', { placeId: place.id })}>
-            Some lies there
+            There is mulch
           </Link>
         </div>
       )}

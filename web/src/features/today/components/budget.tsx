@@ -6,13 +6,13 @@ const CHOICES = [10, 20, 30, 60, 90];
 export function Budget({ minutes, onChange }: { minutes: number | null; onChange: (minutes: number | null) => void }) {
   return (
     <label className="flex items-center gap-2 whitespace-nowrap">
-      I have
+      Time available
       <Select
-        aria-label="I have"
+        aria-label="Time available"
         narrow
         value={minutes === null ? '' : String(minutes)}
         onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
-        options={[['', 'time for all'], ...CHOICES.map((m): [string, string] => [String(m), `${m} minutes`])]}
+        options={[['', 'no limit'], ...CHOICES.map((m): [string, string] => [String(m), `${m} minutes`])]}
       />
     </label>
   );

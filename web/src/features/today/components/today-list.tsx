@@ -54,9 +54,9 @@ export function TodayList({ tasks, orderOf }: Props) {
         {all.length > 0 && <Budget minutes={budget} onChange={setBudget} />}
       </div>
       {due.length === 0 && all.length > 0 ? (
-        <p className="mt-2 text-soft">Nothing of it fits into that time.</p>
+        <p className="mt-2 text-soft">Nothing fits into that time.</p>
       ) : due.length === 0 ? (
-        <p className="mt-2 text-soft">Nothing is due. A look round never hurts.</p>
+        <p className="mt-2 text-soft">Nothing is due.</p>
       ) : (
         <>
           <p className="text-sm text-soft">
@@ -72,11 +72,11 @@ export function TodayList({ tasks, orderOf }: Props) {
       )}
       {budget !== null && left > 0 && (
         <p className="border-t border-line py-2 text-sm text-soft">
-          {left} more would take longer; the most useful is chosen, in the order of the walk.
+          {left} more would take longer. These are the most useful, in walking order.
         </p>
       )}
       {rest.length > 0 && (
-        <Unfold className="border-t border-line" look="act" title={`When there is time: ${rest.length} more`}>
+        <Unfold className="border-t border-line" look="act" title={`If you have time: ${rest.length} more`}>
           {() => (
             <ul className="divide-y divide-line">
               {rest.map((t) => (
@@ -151,7 +151,7 @@ function Steps({ task, open }: { task: TaskDto; open: boolean }) {
     acts && `What to do: ${acts.length} ${acts.length === 1 ? 'thing' : 'things'}`,
     parts && 'Plant by plant',
     sequence && 'How, step by step',
-    cautions.length > 0 && (acts || parts || sequence ? 'what to mind' : 'Mind'),
+    cautions.length > 0 && (acts || parts || sequence ? 'precautions' : 'Mind'),
   ].filter(Boolean);
   if (told.length === 0) return null;
   return (
@@ -216,15 +216,15 @@ function Answers({ task }: { task: TaskDto }) {
         <span className="ml-2">
           <SoilFeel
             place={{ id: task.placeId, name: task.where }}
-            said={(felt) => `Soil felt ${felt}: the plan follows.`}
+            said={(felt) => `Recorded: the soil felt ${felt}. The plan follows.`}
           />
         </span>
       ) : task.picks ? (
         <Picks task={task} />
       ) : task.source === 'trial' ? (
         <>
-          <Button className="ml-2" onClick={tick} disabled={done.isPending} aria-label={`Judged: ${task.title}`}>
-            <Check aria-hidden size={17} /> Judged
+          <Button className="ml-2" onClick={tick} disabled={done.isPending} aria-label={`Checked: ${task.title}`}>
+            <Check aria-hidden size={17} /> Checked
           </Button>
           <Link className={buttonLook('quiet')} to={link('trials', {})}>
             See it

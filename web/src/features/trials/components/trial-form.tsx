@@ -19,9 +19,9 @@ import { saveTrial } from '../writes';
 const USUAL_DAYS = 28;
 type Side = '' | 'changed' | 'untouched';
 const SIDES: [Side, string][] = [
-  ['', 'not in it'],
-  ['changed', 'the change'],
-  ['untouched', 'as it is'],
+  ['', 'not included'],
+  ['changed', 'with the change'],
+  ['untouched', 'without'],
 ];
 
 /** Signs that are looked for in a trial: what is counted first, then the rest. */
@@ -55,14 +55,14 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
   const submit = handleSubmit(async (trial) => {
     try {
       await save.send({ trial });
-      say(`${trial.name}: begun. Look at both groups alike.`);
+      say(`${trial.name}: started. Check both groups in the same way.`);
       onDone();
     } catch (error) {
       applyFaults(error, setError);
     }
   });
   return (
-    <Panel title="A trial">
+    <Panel title="New trial">
       <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-2 flex flex-col gap-4">
         <TextField
           label="The one change"
@@ -72,17 +72,17 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
         />
         <FormSelect
           control={control}
-          label="What is looked for"
+          label="What you look for"
           options={MEASURES.map((s) => [s, signRow(s).label])}
           name="measure"
         />
         <div className="grid grid-cols-2 gap-3">
           <FormDayField control={control} name="startedOn" label="Begins" />
-          <FormDayField control={control} name="judgeOn" label="Judged on" />
+          <FormDayField control={control} name="judgeOn" label="Judge it on" />
         </div>
         <fieldset>
           <legend className="font-semibold">
-            Which plants? Alike, and as many as you can: under four in each group tell nothing.
+            Which plants? Choose similar ones, as many as you can. Fewer than four in each group show nothing.
           </legend>
           <ul className="mt-1 divide-y divide-line">
             {plants.map((p) => (
@@ -103,7 +103,7 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
         </fieldset>
         {[
           e.changed?.message && `With the change: ${e.changed.message}`,
-          e.untouched?.message && `Left as they are: ${e.untouched.message}`,
+          e.untouched?.message && `Without: ${e.untouched.message}`,
         ]
           .filter(Boolean)
           .map((text) => (
@@ -114,10 +114,10 @@ export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => vo
         <RootFault errors={e} />
         <div className="flex gap-2">
           <Button type="submit" look="main" disabled={formState.isSubmitting}>
-            Begin it
+            Start trial
           </Button>
           <Button look="quiet" onClick={onDone}>
-            Leave it
+            Cancel
           </Button>
         </div>
       </form>

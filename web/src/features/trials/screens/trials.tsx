@@ -21,7 +21,7 @@ export function TrialsScreen() {
 function Trials({ view }: { view: GardenView }) {
   const query = useQuery(trialsQuery(view.garden.id));
   const [adding, setAdding] = useState(false);
-  if (query.isPending) return <Waiting what="Fetching the trials" />;
+  if (query.isPending) return <Waiting what="Loading trials" />;
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[1fr_26rem]">
@@ -29,8 +29,8 @@ function Trials({ view }: { view: GardenView }) {
         {query.data.length === 0 && (
           <Panel title="No trial yet">
             <p className="mt-1 max-w-prose text-soft">
-              Was it the method or the weather? Do one thing to half of the plants, leave the others as they are, look
-              at both alike, and the records say whether it made a difference, or that there were too few to tell.
+              Change one thing for half of the plants and leave the rest alone. Check both in the same way; the records
+              show whether it made a difference.
             </p>
           </Panel>
         )}
@@ -42,7 +42,7 @@ function Trials({ view }: { view: GardenView }) {
         <TrialForm view={view} onDone={() => setAdding(false)} />
       ) : (
         <Button look="main" className="justify-self-start" onClick={() => setAdding(true)}>
-          <FlaskConical aria-hidden size={18} /> Begin a trial
+          <FlaskConical aria-hidden size={18} /> Start a trial
         </Button>
       )}
     </div>
@@ -50,8 +50,8 @@ function Trials({ view }: { view: GardenView }) {
 }
 
 const VERDICT: Record<TrialVerdict, string> = {
-  'too-few': 'Too few to tell',
-  'no-difference-shown': 'No difference shown',
+  'too-few': 'Too few to say',
+  'no-difference-shown': 'No difference found',
   fewer: 'Fewer with the change',
   more: 'More with the change',
 };
@@ -64,13 +64,13 @@ function Trial({ trial: t, view }: { trial: TrialDto; view: GardenView }) {
     ids
       .map(
         (id) =>
-          view.places.flatMap((p) => p.plants).find((p) => p.plant.id === id)?.plant.name ?? 'a plant that is gone',
+          view.places.flatMap((p) => p.plants).find((p) => p.plant.id === id)?.plant.name ?? 'a plant no longer here',
       )
       .join(', ');
   return (
     <Panel title={t.name}>
       <p className="text-sm text-soft">
-        Begun {f.day(t.startedOn)}, {t.judgedOn ? `judged ${f.day(t.judgedOn)}` : `to be judged ${f.day(t.judgeOn)}`}
+        Started {f.day(t.startedOn)}, {t.judgedOn ? `judged ${f.day(t.judgedOn)}` : `judge it ${f.day(t.judgeOn)}`}
       </p>
       <p className="mt-2 text-lg font-semibold">
         {t.judgedOn ? VERDICT[t.verdict] : `So far: ${VERDICT[t.verdict].toLowerCase()}`}
@@ -82,17 +82,17 @@ function Trial({ trial: t, view }: { trial: TrialDto; view: GardenView }) {
           <dd>{names(t.changed)}</dd>
         </div>
         <div>
-          <dt className="text-soft">Left as they are</dt>
+          <dt className="text-soft">Without</dt>
           <dd>{names(t.untouched)}</dd>
         </div>
       </dl>
       <Button
         look="quiet"
         className="mt-1 -ml-3"
-        onClick={() => remove.mutate({ id: t.id }, { said: 'Thrown away.' })}
-        aria-label={`Throw away the trial ${t.name}`}
+        onClick={() => remove.mutate({ id: t.id }, { said: 'Deleted.' })}
+        aria-label={`Delete the trial ${t.name}`}
       >
-        <Trash2 aria-hidden size={17} /> Throw it away
+        <Trash2 aria-hidden size={17} /> Delete
       </Button>
     </Panel>
   );

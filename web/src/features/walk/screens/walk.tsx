@@ -36,10 +36,10 @@ function Walk({ view }: { view: GardenView }) {
     <>
       <p className="max-w-prose text-lg text-soft">
         {done === 0
-          ? 'Plant by plant, each from the soil up. One touch says that all is clear.'
+          ? 'Plant by plant, from the soil up. If all is well, touch “All clear”.'
           : next
-            ? `${done} of ${plan.plants.length} looked at today.`
-            : `All ${plan.plants.length} looked at today.`}
+            ? `${done} of ${plan.plants.length} looked over today.`
+            : `All ${plan.plants.length} looked over today.`}
       </p>
       {round && (
         <p className="mt-2 max-w-prose">
@@ -51,7 +51,7 @@ function Walk({ view }: { view: GardenView }) {
       <div className="mt-4 flex flex-wrap gap-2">
         {next && (
           <Link className={buttonLook('main')} to={to(next.plant.id)}>
-            <Footprints aria-hidden size={18} /> {done === 0 ? 'Begin with' : 'Go on with'} {next.plant.name}
+            <Footprints aria-hidden size={18} /> {done === 0 ? 'Start with' : 'Continue with'} {next.plant.name}
           </Link>
         )}
         <Link className={buttonLook(next ? 'quiet' : 'main')} to={link('garden', {})}>

@@ -22,12 +22,12 @@ interface Shown {
 
 const MEASURES: readonly Shown[] = [
   { key: 'daysShort', title: 'Days short of water', digits: 0 },
-  { key: 'blackEnds', title: 'Risk of black ends, % of days', value: (x) => 100 * x, digits: 0 },
-  { key: 'splits', title: 'Jumps that split fruit', digits: 0 },
+  { key: 'blackEnds', title: 'Risk of blossom end rot, % of days', value: (x) => 100 * x, digits: 0 },
+  { key: 'splits', title: 'Surges that split fruit', digits: 0 },
   { key: 'evenness', title: 'Evenness, 0 to 1', digits: 2 },
   { key: 'daysWet', title: 'Days too wet', digits: 0 },
-  { key: 'litres', title: 'Water used', quantity: 'litres', each: 'a plant', digits: 0 },
-  { key: 'drainedL', title: 'Water drained', quantity: 'litres', each: 'a plant', digits: 0 },
+  { key: 'litres', title: 'Water used', quantity: 'litres', each: 'per plant', digits: 0 },
+  { key: 'drainedL', title: 'Water drained', quantity: 'litres', each: 'per plant', digits: 0 },
   { key: 'nitrogenWashedG', title: 'Nitrogen washed out', quantity: 'grams', digits: 1 },
   { key: 'visits', title: 'Waterings', digits: 0 },
 ];
@@ -55,7 +55,7 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
   const many = rows[0]!.seasons.length > 1;
   const drawn = useOneByOne(MEASURES.length);
   return (
-    <section aria-label="What came of it">
+    <section aria-label="Results">
       {said && (
         <p role="status" className="max-w-prose text-lg">
           <strong>{rows[said.best]!.setUp.name} keeps this plant best.</strong> {said.why}
@@ -70,8 +70,8 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
       </ul>
       {many && (
         <p className="text-sm text-soft">
-          Bars: the middle of {rows[0]!.seasons.length} simulated seasons. Thin lines: from the 10 % lowest to the 10 %
-          highest.
+          Bars: the median of {rows[0]!.seasons.length} simulated seasons. Thin lines: from the lowest 10 % to the
+          highest 10 %.
         </p>
       )}
       <div className="mt-3 grid gap-x-6 gap-y-5 sm:grid-cols-2 lg:grid-cols-3">
@@ -172,9 +172,9 @@ const Measure = memo(function Measure({ m, rows, lines, many, best }: MeasurePro
 function Table({ rows }: { rows: readonly BenchRow[] }) {
   const { units } = useGarden();
   return (
-    <Unfold className="mt-4" look="quiet" title="In figures">
+    <Unfold className="mt-4" look="quiet" title="The figures">
       {() => (
-        <Scroller label="In figures">
+        <Scroller label="The figures">
           <table className="w-full min-w-xl text-left tabular-nums">
             <thead>
               <tr className="border-b border-line text-sm text-soft">

@@ -32,7 +32,7 @@ export function KeptSetUps({ place, now, onTake }: Props) {
     save.mutate(
       { bench: { id: uuid(), placeId: place.id, name: name.trim(), ...now } },
       {
-        said: (b) => `Kept: ${b.name}.`,
+        said: (b) => `Saved: ${b.name}.`,
         onSuccess: (b) => {
           setChosen(b.id);
           setName('');
@@ -49,7 +49,7 @@ export function KeptSetUps({ place, now, onTake }: Props) {
       {own.length > 0 && (
         <div className="flex items-end gap-1">
           <SelectField
-            label="Kept set-ups"
+            label="Saved set-ups"
             className="w-52"
             value={chosen}
             options={[['', 'choose'], ...own.map((b): [string, string] => [b.id, b.name])]}
@@ -59,8 +59,8 @@ export function KeptSetUps({ place, now, onTake }: Props) {
             <Button
               look="quiet"
               className="px-3"
-              aria-label="Throw this set-up away"
-              onClick={() => remove.mutate({ id: chosen }, { said: 'Thrown away.', onSuccess: () => setChosen('') })}
+              aria-label="Delete this set-up"
+              onClick={() => remove.mutate({ id: chosen }, { said: 'Deleted.', onSuccess: () => setChosen('') })}
             >
               <Trash2 aria-hidden size={18} />
             </Button>
@@ -69,14 +69,14 @@ export function KeptSetUps({ place, now, onTake }: Props) {
       )}
       <div className="flex items-end gap-1">
         <TextField
-          label="Keep as"
+          label="Save as"
           className="w-44"
           value={name}
           maxLength={80}
           onChange={(e) => setName(e.target.value)}
         />
         <Button disabled={name.trim() === '' || save.isPending} onClick={keep}>
-          <Save aria-hidden size={17} /> Keep
+          <Save aria-hidden size={17} /> Save
         </Button>
       </div>
     </>

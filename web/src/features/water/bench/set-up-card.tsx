@@ -18,7 +18,7 @@ interface Props {
 
 const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
   ...schoolsFor(isPot).map((s): [SetUp['strategy'], string] => [s, SCHOOLS[s].label]),
-  ['timer', 'A timer, the same each time'],
+  ['timer', 'A timer, always the same'],
   ['remembered', 'When I remember'],
   ['recorded', 'As I recorded it'],
 ];
@@ -40,7 +40,7 @@ export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
           maxLength={60}
           onChange={(e) => set({ name: e.target.value })}
         />
-        {onRemove && <IconButton icon={X} label={`Leave out ${value.name}`} onClick={onRemove} />}
+        {onRemove && <IconButton icon={X} label={`Remove ${value.name}`} onClick={onRemove} />}
       </div>
       <SelectField
         label="Habit"
@@ -59,7 +59,7 @@ export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
         <div className="mt-2 grid grid-cols-2 gap-2">
           {value.strategy === 'timer' && (
             <MeasuredInput
-              label="Every so many days"
+              label="Every how many days"
               quantity="count"
               min={1}
               max={30}
@@ -69,9 +69,9 @@ export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
             />
           )}
           <MeasuredInput
-            label="Each time, a plant"
+            label="Amount per plant each time"
             quantity="litres"
-            hint="Empty: what those days use"
+            hint="If empty: what it used in those days"
             min={0.1}
             max={100}
             value={value.litres}

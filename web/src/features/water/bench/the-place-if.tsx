@@ -24,7 +24,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
           label="Pot"
           value={String(value.volumeL ?? '')}
           options={[
-            ['', `${format.litres(place.volumeL ?? 10)}, as it is`],
+            ['', `${format.litres(place.volumeL ?? 10)}, as now`],
             ...[5, 10, 15, 20, 30, 40, 60].map((l): [string, string] => [String(l), format.litres(l)]),
           ]}
           onChange={(chosen) => set({ volumeL: numberOrAsIs(chosen) })}
@@ -34,7 +34,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
           label="Mulch"
           value={value.mulchMm == null ? '' : String(value.mulchMm)}
           options={[
-            ['', 'as it is'],
+            ['', 'as now'],
             ['0', 'none'],
             ['60', format.centimetres(6)],
           ]}
@@ -45,7 +45,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
         label="Shade"
         value={value.shadePct == null ? '' : String(value.shadePct)}
         options={[
-          ['', 'as it is'],
+          ['', 'as now'],
           ['0', 'none'],
           ['30', '30 %'],
           ['50', '50 %'],
@@ -57,7 +57,7 @@ export function ThePlaceIf({ place, value, set }: Props) {
           label="Mix"
           value={value.texture ?? ''}
           options={[
-            ['', 'as it is'],
+            ['', 'as now'],
             ['potting-mix', 'Potting mix'],
             ['porous-mix', 'Porous mix'],
           ]}

@@ -16,23 +16,23 @@ export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
   const driest = driestOf(p);
   const plants = p.pours.reduce((sum, pour) => sum + pour.plants.length, 0);
   return (
-    <Panel label="Correct it with a finger">
+    <Panel label="Check the soil">
       <p>
         {driest?.fractionAvailable == null ? (
-          <>Nobody wrote down what it got, so its water is not known.</>
+          <>No watering is recorded, so its water is unknown.</>
         ) : (
           <>
-            By the balance <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> is left
-            {plants > 1 ? ` at the driest, ${driest.speaker}` : ''}
+            The estimate is <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> left{' '}
+            {plants > 1 ? ` for the driest, ${driest.speaker}` : ''}{' '}
             {driest.uncertainty != null && `, give or take ${percent(driest.uncertainty)}`}.
           </>
         )}{' '}
         What does a finger say, two knuckles deep?
       </p>
       <div className="mt-2 flex flex-wrap gap-2">
-        <SoilFeel place={place} said={(felt) => `Soil felt ${felt}: the plan follows.`} />
+        <SoilFeel place={place} said={(felt) => `Recorded: the soil felt ${felt}. The plan follows.`} />
         <Link className={buttonLook('quiet')} to={link('bench', {}, { place: place.id })}>
-          <Scale aria-hidden size={18} /> Try other habits here
+          <Scale aria-hidden size={18} /> Compare watering methods
         </Link>
       </div>
     </Panel>

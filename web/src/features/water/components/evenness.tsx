@@ -6,12 +6,12 @@ export function Evenness({ of }: { of: number }) {
   return (
     <Explained says={evennessInWords(of)}>
       <p>
-        <strong className="tabular-nums">{of.toFixed(2)} of 1.</strong> How even the water in reach of the roots was
-        over the last three weeks: 1 is the same every day, 0 is from full to dry and back. Fruit splits and turns dark
-        at its end where it swings.
+        <strong className="tabular-nums">{of.toFixed(2)} of 1.</strong> How even the water at the roots was over the
+        last three weeks: 1 means the same every day, 0 means from full to dry and back. Uneven water causes splits and
+        blossom end rot.
       </p>
       <p className="mt-2 text-sm text-soft">
-        Reckoned from the waterings recorded here, the rain and the weather of each day, and the soil of this place.
+        Estimated from the waterings recorded here, each day’s weather and this soil.
       </p>
     </Explained>
   );

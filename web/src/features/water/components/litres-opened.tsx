@@ -5,13 +5,13 @@ import { Explained } from '../../../ui/explained';
 import { percent } from '../../../ui/water-left';
 
 const PART_WORDS: Record<OrderPart, string> = {
-  missing: 'missing to full',
-  salts: 'a tenth more, so that salts leave the pot',
-  rule: 'by the way it is watered',
-  midday: 'a small second one after midday',
-  given: 'given that day already',
-  cap: 'kept back by the weekly limit',
-  rounding: 'to an amount one can pour',
+  missing: 'to refill',
+  salts: '10 % extra to flush salts from the pot',
+  rule: 'adjusted for your watering method',
+  midday: 'a small second watering after midday',
+  given: 'already given that day',
+  cap: 'held back by the weekly limit',
+  rounding: 'rounded to pour',
 };
 
 /** A rounding that nobody would see in what is poured is not told. */
@@ -33,13 +33,13 @@ export function LitresOpened({ says, of, plants }: Props) {
     <Explained says={says}>
       <p>
         In the morning <strong className="tabular-nums">{percent(of.left)}</strong> is left of{' '}
-        {format.litres(of.inReachL)} that its roots can reach.{' '}
-        {`${of.days === 1 ? 'Over the day' : `In the ${of.days} days until it may be watered again`} about ${format.litres(of.useL)} ${
+        {format.litres(of.inReachL)} within reach of its roots.{' '}
+        {`${of.days === 1 ? 'Over the day' : `In the ${of.days} days until the next possible watering`} about ${format.litres(of.useL)} ${
           of.rainL > 0 ? `are used, less ${format.litres(of.rainL)} of rain` : 'are used'
-        }${of.limitLeft === null ? '' : `; the soil is to keep ${percent(of.limitLeft)}`}.`}
+        }${of.limitLeft === null ? '' : `; the soil should keep ${percent(of.limitLeft)}`}.`}
       </p>
       <table className="mt-2 w-full text-sm tabular-nums">
-        <caption className="text-left text-soft">{plants > 1 ? 'For each plant' : 'For this plant'}</caption>
+        <caption className="text-left text-soft">{plants > 1 ? 'Per plant' : 'For this plant'}</caption>
         <tbody>
           {of.parts.filter(isTold).map((p) => (
             <tr key={p.what}>
@@ -68,8 +68,8 @@ export function LitresOpened({ says, of, plants }: Props) {
         </tbody>
       </table>
       <p className="mt-2 text-sm text-soft">
-        {plants > 1 && 'The driest of them speaks for all. '}From the waterings, the weather and the forecast recorded
-        here, day by day by the method of FAO-56.
+        {plants > 1 && 'The driest plant decides for all. '}Estimated day by day from recorded waterings, weather and
+        forecast, by the method of FAO-56.
       </p>
     </Explained>
   );

@@ -24,7 +24,7 @@ const LEAST_CAP_L = 1;
 /** Whose way of watering is followed here, and what local rules allow. */
 export function Rules({ place, p, busy, onChange }: Props) {
   return (
-    <Panel label="How it is watered" className="flex flex-col gap-4 self-start">
+    <Panel label="Watering method" className="flex flex-col gap-4 self-start">
       <SelectField
         label="School"
         hint={SCHOOLS[p.school].line}
@@ -36,14 +36,14 @@ export function Rules({ place, p, busy, onChange }: Props) {
       <AllowedDays allowedDays={p.watering.allowedDays} busy={busy} onChange={onChange} />
       <WeeklyCap key={p.watering.weeklyCapL} capL={p.watering.weeklyCapL ?? null} onChange={onChange} />
       <SelectField
-        label="When in doubt"
+        label="If in doubt"
         value={p.watering.lean ?? ''}
         disabled={busy}
-        hint="Tomatoes rather damp than bone dry, peppers rather dry than wet."
+        hint="Keep tomatoes rather damp than bone dry, peppers rather dry than wet."
         options={[
-          ['', 'as the crop likes it'],
-          ['damp', 'rather damp'],
-          ['dry', 'rather dry'],
+          ['', 'as the crop prefers'],
+          ['damp', 'on the damp side'],
+          ['dry', 'on the dry side'],
         ]}
         onChange={(chosen) => onChange({ lean: (chosen || null) as PlaceWatering['lean'] })}
       />
@@ -53,7 +53,7 @@ export function Rules({ place, p, busy, onChange }: Props) {
         onChange={(drierFinish) => onChange({ drierFinish })}
       >
         Drier as fruit colours, for flavour
-        <span className="block text-sm text-soft">Bounded: more splits and dark ends are the price.</span>
+        <span className="block text-sm text-soft">Limited, because it costs more splits and blossom end rot.</span>
       </CheckField>
       <SelectField
         label="Hose timer"
@@ -93,7 +93,7 @@ function AllowedDays({
   };
   return (
     <fieldset>
-      <legend className="font-semibold">Watering is allowed on</legend>
+      <legend className="font-semibold">Watering days</legend>
       <div className="mt-1 flex flex-wrap gap-0.5">
         {all
           .map((i) => (i + FIRST[weekStart]) % 7)
@@ -128,9 +128,9 @@ function WeeklyCap({ capL, onChange }: { capL: number | null; onChange: Props['o
   };
   return (
     <MeasuredInput
-      label="Most in a week"
+      label="Weekly limit"
       quantity="litres"
-      hint="Where water is restricted: in any seven days, for the whole place. Empty for no limit."
+      hint="For places with water restrictions: the most in any seven days, for the whole bed or pot. Leave empty for no limit."
       min={LEAST_CAP_L}
       value={litres}
       onChange={setLitres}
@@ -155,18 +155,18 @@ function BucketTest({ place, busy, onFlow }: { place: PlaceDto; busy: boolean; o
       {() => (
         <>
           <p className="mt-1 text-sm text-soft">
-            Let everything that waters this place run into a bucket: how many seconds until {format.litres(BUCKET_L)}{' '}
-            are in it?
+            Let everything that waters this bed or pot run into a bucket. How many seconds until it holds{' '}
+            {format.litres(BUCKET_L)}?
           </p>
           <div className="mt-2 flex items-end gap-2">
             <MeasuredInput label="Time to fill it" quantity="seconds" min={0} value={seconds} onChange={setSeconds} />
             <Button disabled={busy || flow === null || odd} onClick={() => flow && onFlow(flow)}>
-              Keep
+              Save
             </Button>
           </div>
           {flow !== null && (
             <p role="status" className="mt-1 text-sm">
-              {odd ? 'That is more than a fire hose gives: are those seconds?' : `${format.litres(flow)} an hour.`}
+              {odd ? 'That is more than a fire hose gives: did you enter seconds?' : `${format.litres(flow)} an hour.`}
             </p>
           )}
         </>

@@ -32,7 +32,7 @@ export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
               ))}
             </ul>
             <Link className={`${buttonLook('quiet')} -ml-3`} to={link('bench', {})}>
-              <Scale aria-hidden size={18} /> Try habits side by side
+              <Scale aria-hidden size={18} /> Compare watering methods
             </Link>
           </>
         )}

@@ -20,11 +20,11 @@ export function TeachWeight({ place }: { place: PlaceDto }) {
   const chosen = plantId || plants[0]?.plant.id;
   if (!chosen) return null;
   return (
-    <Unfold className="rounded-2xl border border-line bg-card p-4" look="head" title="Teach a pot its weight">
+    <Unfold className="rounded-2xl border border-line bg-card p-4" look="head" title="Calibrate the pot’s weight">
       {() => (
         <>
           <p className="mt-1 max-w-prose text-soft">
-            Two weighings, once: then a lift on the scale tells the water left more surely than a finger.
+            Weigh it twice, once each way. After that, weighing shows the water left more exactly than a finger.
           </p>
           {plants.length > 1 && (
             <SelectField
@@ -42,7 +42,12 @@ export function TeachWeight({ place }: { place: PlaceDto }) {
               state="drained"
               plantId={chosen}
             />
-            <Weighing key={`${chosen} dry`} step="2. Weigh it at the first droop" state="dry" plantId={chosen} />
+            <Weighing
+              key={`${chosen} dry`}
+              step="2. Weigh it when it just starts to droop"
+              state="dry"
+              plantId={chosen}
+            />
           </ol>
         </>
       )}
@@ -60,7 +65,7 @@ function Weighing({ step, state, plantId }: { step: string; state: PotWeight['st
     if (kg === null || !(kg > LEAST_KG)) return;
     record.write(
       { type: 'pot-weight', plantId, data: { date: garden.today, kg: roundTo(kg, 2), state } },
-      'The weight is kept.',
+      'Weight saved.',
       () => setKg(null),
     );
   };
@@ -68,7 +73,7 @@ function Weighing({ step, state, plantId }: { step: string; state: PotWeight['st
     <li className="flex items-end gap-2">
       <MeasuredInput label={step} quantity="kilograms" min={LEAST_KG} value={kg} onChange={setKg} onEnter={keep} />
       <Button disabled={kg === null || !(kg > LEAST_KG) || record.isPending} onClick={keep}>
-        Keep
+        Save
       </Button>
     </li>
   );

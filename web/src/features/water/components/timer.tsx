@@ -29,29 +29,30 @@ export function Timer({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
         <div className="flex flex-wrap gap-2">
           <Button
             disabled={busy}
-            onClick={() => send.mutate({ placeId: place.id }, { onSuccess: answered('The week is on the timer.') })}
+            onClick={() =>
+              send.mutate({ placeId: place.id }, { onSuccess: answered('This week’s schedule was sent to the timer.') })
+            }
           >
-            <Send aria-hidden size={17} /> Send the week
+            <Send aria-hidden size={17} /> Send this week
           </Button>
           <Button
             look="quiet"
             disabled={busy}
             onClick={() =>
-              read.mutate({ placeId: place.id }, { onSuccess: answered('Read: what ran is in the records.') })
+              read.mutate({ placeId: place.id }, { onSuccess: answered('The timer’s log is now in the records.') })
             }
           >
-            <Download aria-hidden size={17} /> Read its log
+            <Download aria-hidden size={17} /> Read log
           </Button>
         </div>
       </div>
       {timer.trouble && (
         <p role="status" className="mt-2 flex items-center gap-2 font-semibold text-ripe">
-          <TriangleAlert aria-hidden size={18} /> It does not answer ({timer.trouble}). What stands here is as old as
-          the last time it did.
+          <TriangleAlert aria-hidden size={18} /> It does not answer ({timer.trouble}). This is its last known state.
         </p>
       )}
       <p className="mt-1 text-sm text-soft">
-        Told {at(timer.sentAt)}, asked {at(timer.readAt)}.
+        Sent {at(timer.sentAt)}, read {at(timer.readAt)}.
       </p>
       {timer.runs.length > 0 && (
         <ul className="mt-2 divide-y divide-line">
@@ -62,7 +63,8 @@ export function Timer({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
               {r.ranLitres !== null && <span className="text-soft"> · ran {format.litres(r.ranLitres)}</span>}
               {r.differs && (
                 <span className="flex items-start gap-1.5 font-semibold text-ripe">
-                  <TriangleAlert aria-hidden size={16} className="mt-1 shrink-0" /> Not as planned: {r.differs}.
+                  <TriangleAlert aria-hidden size={16} className="mt-1 shrink-0" /> Different from the plan: {r.differs}
+                  .
                 </span>
               )}
             </li>

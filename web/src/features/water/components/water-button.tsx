@@ -52,7 +52,7 @@ function Amount({ view, onDone }: { view: PlaceOnView; onDone: () => void }) {
   const write = () => {
     record.write(
       { type: 'watering', placeId: place.id, data: { date: garden.today, litres } },
-      `${place.name}: ${format.litres(litres)} for each plant.`,
+      `${place.name}: ${format.litres(litres)} per plant.`,
     );
     onDone();
   };
@@ -65,14 +65,14 @@ function Amount({ view, onDone }: { view: PlaceOnView; onDone: () => void }) {
         <p className="text-center">
           <strong className="text-xl tabular-nums">{format.litres(litres)}</strong>
           <br />
-          <span className="text-sm text-soft">for each plant</span>
+          <span className="text-sm text-soft">per plant</span>
         </p>
         <Button aria-label="More" className="px-3" onClick={() => setLitres((l) => Math.min(200, l + step))}>
           <Plus aria-hidden size={18} />
         </Button>
       </div>
       <p className="my-2 text-center text-sm text-soft">
-        {format.litres(litres * plants.length)} in all
+        {format.litres(litres * plants.length)} in total{' '}
         {place.flowLPerH ? `, ${Math.round(minutesForLitres(litres, place.flowLPerH, plants.length))} minutes` : ''}
       </p>
       <Button look="main" className="w-full" onClick={write}>

@@ -6,8 +6,8 @@ import { percent } from '../../../ui/water-left';
 const TOLD_BY: Record<CorrectedBy, string> = {
   weight: 'the weight of its pot',
   drained: 'water that ran out below',
-  droop: 'leaves that hung',
-  finger: 'a finger in its soil',
+  droop: 'drooping leaves',
+  finger: 'a soil check',
   probe: 'a probe',
 };
 
@@ -18,7 +18,7 @@ export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
   const left = daily.at(-1)?.fractionAvailable ?? null;
   const said = (
     <span>
-      <strong>{percent(left)}</strong> of the water left
+      <strong>{percent(left)}</strong> of its water left
     </span>
   );
   if (!r) return said;
@@ -28,7 +28,7 @@ export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
         <strong className="tabular-nums">
           {format.litres(r.leftL)} of {format.litres(r.inReachL)}
         </strong>{' '}
-        that its roots can reach, give or take {Math.round(r.error * 100)} in 100.
+        within reach of its roots, give or take {Math.round(r.error * 100)} in 100.
       </p>
       <table className="mt-2 w-full text-sm tabular-nums">
         <caption className="text-left text-soft">In the last {r.days} days, for this plant</caption>
@@ -54,9 +54,9 @@ export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
       </table>
       <p className="mt-2 text-sm text-soft">
         {r.toldBy
-          ? `Set right by ${TOLD_BY[r.toldBy.by]} on ${format.day(r.toldBy.on)}.`
-          : 'Nothing was measured in these days: a finger in the soil makes it surer.'}{' '}
-        Day by day by the method of FAO-56, with the weather and the waterings recorded here.
+          ? `Corrected by ${TOLD_BY[r.toldBy.by]} on ${format.day(r.toldBy.on)}.`
+          : 'Nothing was measured on these days: a soil check makes it more certain.'}{' '}
+        Estimated day by day by the method of FAO-56 from recorded weather and waterings.
       </p>
     </Explained>
   );

@@ -21,12 +21,12 @@ export function Week({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
     return (
       <Panel main as="div" className="text-soft">
         {p.pours.some((pour) => !pour.known && pour.plants.length > 0) && p.weatherUntil
-          ? 'What these plants got is not known, so no litres are told: feel the soil below, and write down what is given from now on, or that none was.'
-          : 'Without weather and a plant nothing can be reckoned. Add a plant, or pull the weather in the settings.'}
+          ? 'We don’t know how much water these plants had, so we can’t suggest an amount. Check the soil below, and record waterings from now on.'
+          : 'Without weather and a plant we can’t estimate anything. Add a plant, or update the weather in the settings.'}
       </Panel>
     );
   return (
-    <Panel label="The coming week" className="sm:p-5">
+    <Panel label="The next seven days" className="sm:p-5">
       <Summary p={p} />
       <ol className="mt-3 divide-y divide-line">
         {days.map((d) => (
@@ -47,18 +47,17 @@ function Summary({ p }: { p: PlacePlanDto }) {
     <p className="max-w-prose text-lg">
       <strong className="tabular-nums">{format.litres(overAll(p, (plan) => plan.litres))}</strong> this week
       {p.together && first?.plan && first.plants.length > 1 && (
-        <span className="text-soft"> ({format.litres(first.plan.litres)} a plant)</span>
+        <span className="text-soft"> ({format.litres(first.plan.litres)} per plant)</span>
       )}
       , {SCHOOLS[p.school].label.toLowerCase()}.
       {saves > 0 && (
         <>
-          {' '}
-          The rain expected saves <strong className="tabular-nums">{format.litres(saves)}</strong>.
+          The forecast rain saves <strong className="tabular-nums">{format.litres(saves)}</strong>.
         </>
       )}
-      {dry && ` If it does not come, give ${format.litres(dry.litres)} on ${format.day(dry.date)}.`}
-      {p.pours.some((pour) => pour.plan?.capped) && ' The weekly limit keeps some of it back.'}
-      {leftOut.length > 0 && ` Not ${leftOut.join(', ')}: the soil there is to dry first.`}
+      {dry && ` If it does not rain, give ${format.litres(dry.litres)} on ${format.day(dry.date)}.`}
+      {p.pours.some((pour) => pour.plan?.capped) && ' The weekly limit holds some of it back.'}
+      {leftOut.length > 0 && ` Not ${leftOut.join(', ')}: let the soil there dry first.`}
     </p>
   );
 }
@@ -78,7 +77,7 @@ function WeekDay({ d, place, together }: { d: PlaceDay; place: PlaceDto; togethe
       <div>
         {!together && d.litres > 0 && (
           <p className="tabular-nums">
-            <strong>{format.litres(d.litres)}</strong> in all
+            <strong>{format.litres(d.litres)}</strong> in total
           </p>
         )}
         <ul>
@@ -121,9 +120,9 @@ function PourLine({ x: { pour, day, litres }, named }: { x: PourOnDay; named: bo
         )}
         {day.litres > 0 && (
           <p className="text-sm text-soft tabular-nums">
-            {pour.plants.length > 1 && `${format.litres(day.litres)} a plant, `}
+            {pour.plants.length > 1 && `${format.litres(day.litres)} per plant, `}
             {format.rain(day.mm)} over its soil; {day.why}
-            {day.laterL > 0 && `; ${format.litres(day.laterL)} of it after midday`}
+            {day.laterL > 0 && `; save ${format.litres(day.laterL)} for after midday`}
           </p>
         )}
       </div>
@@ -145,7 +144,7 @@ function stepsInWords({ steps: s }: PourOnDay['day']): string {
   if (!s) return '';
   const each = s.minutes === null ? '' : `${Math.max(1, Math.round(s.minutes))} min`;
   if (s.times === 1) return each;
-  return `${each ? `${s.times} × ${each}` : `in ${s.times} goes`}, ${s.waitMinutes} min between`;
+  return `${each ? `${s.times} × ${each}` : `in ${s.times} rounds`}, ${s.waitMinutes} minutes apart`;
 }
 
 /** Today's watering is ticked here as it is in Today: the same task. */
@@ -163,7 +162,7 @@ function Answers({ d, place }: { d: PlaceDay; place: PlaceDto }) {
       done.mutate(
         { key, at: new Date().toISOString(), recordId: uuid() },
         {
-          said: `${name}: ${format.litres(litres)} written down.`,
+          said: `${name}: ${format.litres(litres)} saved.`,
           undo: ({ recordId }) => undo.mutate({ key, recordId }),
         },
       );

@@ -28,7 +28,7 @@ const YEARS = [20, 50, 200] as const;
 
 /** The same weather through different habits, side by side: on this soil, in this pot, the numbers decide. */
 export function BenchScreen() {
-  return <GardenPage title={() => 'Habits side by side'}>{(v) => <Choose view={v} />}</GardenPage>;
+  return <GardenPage title={() => 'Compare watering methods'}>{(v) => <Choose view={v} />}</GardenPage>;
 }
 
 function Choose({ view }: { view: GardenView }) {
@@ -42,15 +42,14 @@ function Choose({ view }: { view: GardenView }) {
   }).data;
   if (!chosen)
     return (
-      <Empty title="Nothing to try it on">
-        Add a bed or a pot with a plant in it; then habits can be tried on it here.
+      <Empty title="Nothing to compare yet">
+        Add a bed or pot with a plant in it, then compare watering methods for it here.
       </Empty>
     );
   return (
     <>
       <p className="-mt-2 mb-3 max-w-prose text-soft">
-        The same weather runs through two to six ways of watering this place. Nothing is watered by it, and nothing is
-        changed.
+        The same weather runs through two to six watering methods for this bed or pot. Nothing in your garden changes.
       </p>
       {plant ? (
         <Bench
@@ -68,7 +67,7 @@ function Choose({ view }: { view: GardenView }) {
           }
         />
       ) : (
-        <Waiting what="Fetching its weather" />
+        <Waiting what="Loading its weather" />
       )}
     </>
   );
@@ -158,7 +157,7 @@ function SetUps({ place, setUps, onChange }: { place: PlaceDto; setUps: SetUp[];
           className="min-h-24 border-dashed"
           onClick={() => onChange([...setUps, { name: 'Every morning', strategy: 'daily' }])}
         >
-          <Plus aria-hidden size={18} /> One more
+          <Plus aria-hidden size={18} /> Add another
         </Button>
       )}
     </div>
@@ -200,7 +199,7 @@ function Run({
           <Play aria-hidden size={17} /> Run
         </Button>
       )}
-      {state.at === 'stopped' && <p role="status">Stopped; nothing was kept of it.</p>}
+      {state.at === 'stopped' && <p role="status">Stopped. Nothing was saved.</p>}
     </div>
   );
 }

@@ -44,7 +44,7 @@ function Plan({ place }: { place: PlaceDto }) {
   const may = useMay();
   const plan = useQuery(placePlanQuery(garden.id, place.id));
   const save = useWrite(savePlace, garden.id);
-  if (plan.isPending) return <Waiting what="Reckoning the week" />;
+  if (plan.isPending) return <Waiting what="Calculating the week" />;
   if (plan.error) return <Failed error={plan.error} again={() => void plan.refetch()} />;
   const p = plan.data;
   const setWatering = (change: Partial<PlaceWatering>, flowLPerH?: number) =>
@@ -71,11 +71,11 @@ function Facts({ p }: { p: PlacePlanDto }) {
   const format = useFormat();
   return (
     <p className="text-sm text-soft">
-      {p.weatherUntil ? `Weather measured up to ${format.day(p.weatherUntil)}` : 'No weather measured'}
+      {p.weatherUntil ? `Weather measured up to ${format.day(p.weatherUntil)}` : 'No weather measured'}{' '}
       {p.forecastUntil
-        ? `, foreseen to ${format.day(p.forecastUntil)}`
-        : ', no forecast: the days are taken to be like the last week'}
-      . Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Morning is the time: leaves dry, and least is lost.
+        ? `, forecast to ${format.day(p.forecastUntil)}`
+        : ', no forecast: we assume days like last week’s'}{' '}
+      . Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Water in the morning: leaves dry, and least is lost.
     </p>
   );
 }
