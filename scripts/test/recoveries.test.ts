@@ -80,7 +80,7 @@ describe('the port', () => {
       try { console.log(await choosePort(${JSON.stringify(asked)})); } catch (e) { endWith(e); }`);
   test('what is no port, and one that is taken, end in a sentence with the way out', async () => {
     for (const asked of ['abc', '0', '65536', '80.5'])
-      expect(choose(asked)).toMatchObject({ code: 1, err: `\nPORT is "${asked}", which is no port number.\n` });
+      expect(choose(asked)).toMatchObject({ code: 1, err: `\nPORT is "${asked}", which is not a port number.\n` });
     const holder = createServer();
     const port = await new Promise<number>((done) =>
       holder.listen(0, '127.0.0.1', () => done((holder.address() as { port: number }).port)),

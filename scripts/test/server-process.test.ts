@@ -109,10 +109,10 @@ test('what it cannot start with is said in a sentence, without a stack and witho
   };
   const wrongPassword = Object.assign(new URL(url), { password: 'not-the-word' }).toString();
   const tries = [
-    [{ PORT: 'eighty' }, /PORT is "eighty", which is no port number/],
+    [{ PORT: 'eighty' }, /PORT is "eighty", which is not a port number/],
     [{ SESSION_SECRET: '' }, /SESSION_SECRET is not set/],
-    [{ DATABASE_URL: 'nonsense' }, /DATABASE_URL is not the address of a database/],
-    [{ DATABASE_URL: wrongPassword, PORT: '0' }, /The database does not let us in \(ER_ACCESS_DENIED_ERROR\)/],
+    [{ DATABASE_URL: 'nonsense' }, /DATABASE_URL is not a database address/],
+    [{ DATABASE_URL: wrongPassword, PORT: '0' }, /The database refused the sign-in \(ER_ACCESS_DENIED_ERROR\)/],
     [{ DATABASE_URL: 'mysql://a:b@127.0.0.1:9/c', PORT: '0' }, /does not answer \(ECONNREFUSED\)/],
   ] as const;
   const done = await Promise.all(tries.map(([more]) => start(more)));

@@ -13,6 +13,13 @@ const SILENT_NAMES = new Set(
   ).split(' '),
 );
 
+/** JSX attributes and object keys whose strings are always read, even a single word. */
+const SPOKEN_NAMES = new Set(
+  'label title aria-label placeholder alt hint says line why doing done heading summary goodToKnow doNot word words unit past may'.split(
+    ' ',
+  ),
+);
+
 /** Functions whose string arguments are never read by a person. */
 const SILENT_CALLS =
   /^(?:cn|clsx|require|query|exec|execute|sql|join|split|startsWith|endsWith|includes|indexOf|get|set|has|delete|getItem|setItem|removeItem|addEventListener|removeEventListener|dispatchEvent|querySelector|querySelectorAll|closest|matchMedia|matches|where|andWhere|orWhere|leftJoin|innerJoin|leftJoinAndSelect|select|addSelect|orderBy|addOrderBy|groupBy|addGroupBy|having|setParameter|createQueryBuilder|Column|PrimaryColumn|Entity|Index|Controller|Get|Post|Put|Patch|Delete|Header|Param|Query|Inject|fetch|replace|replaceAll|test|match|localeCompare|DateTimeFormat|NumberFormat|addStep|run|debug|describe|defineWrite|setAttribute|getAttribute|createElement|createElementNS|postMessage|Symbol|navigate|update|createHash|createHmac|from|toString|RegExp|utcToZonedTime|formatInTimeZone|format)$/;
@@ -64,6 +71,18 @@ function isSilent(node) {
 }
 
 const hole = (node, source) => ({ text: node.getText(source), start: node.getStart(source), end: node.getEnd() });
+
+/** True where even a single word is read: a label, a heading, or what stands between two tags. */
+function isSpoken(node) {
+  for (let up = node.parent; up; up = up.parent) {
+    if (ts.isJsxAttribute(up)) return SPOKEN_NAMES.has(up.name.getText());
+    if (ts.isPropertyAssignment(up)) return SPOKEN_NAMES.has(up.name.getText().replace(/['"]/g, ''));
+    if (ts.isJsxExpression(up)) return ts.isJsxElement(up.parent) || ts.isJsxFragment(up.parent);
+    if (!ts.isConditionalExpression(up) && !ts.isParenthesizedExpression(up) && !ts.isBinaryExpression(up))
+      return false;
+  }
+  return false;
+}
 
 const collapse = (text) => text.replace(/\s*\n\s*/g, ' ');
 
@@ -143,7 +162,10 @@ export function messagesOf(file, code = readFileSync(file, 'utf8')) {
     if (isText && !isSilent(node)) {
       const { text, holes } = template(node, source);
       const spoken = collapse(text).trim();
-      if (LETTERS.test(spoken.replace(/\{\d+\}/g, '')) && READS.test(spoken) && !CODE.test(spoken) && !isStyle(spoken))
+      if (
+        LETTERS.test(spoken.replace(/\{\d+\}/g, '')) &&
+        (isSpoken(node) || (READS.test(spoken) && !CODE.test(spoken) && !isStyle(spoken)))
+      )
         found.push({
           kind: ts.isTemplateExpression(node) ? 'template' : 'string',
           start: node.getStart(source),

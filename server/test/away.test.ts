@@ -43,7 +43,10 @@ test('without it every answer is 503 with the time to come back, health says so,
     await g.agent.get(g.url('/view')),
     await app.http().post('/api/session').send({ email: 'x@halt.example', password: 'wrong' }),
   ]) {
-    expect([answer.status, answer.body.message]).toEqual([503, expect.stringMatching(/cannot be reached just now/)]);
+    expect([answer.status, answer.body.message]).toEqual([
+      503,
+      expect.stringMatching(/can’t reach the records right now/),
+    ]);
     expect(Number(answer.headers['retry-after'])).toBeGreaterThan(0);
   }
   // what runs by the clock is left for the next time

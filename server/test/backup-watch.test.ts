@@ -11,7 +11,7 @@ afterAll(() => rmSync(folder, { recursive: true }));
 test('none, an old one and a young one', () => {
   let now = new Date('2026-07-18T08:00:00Z');
   const watch = new BackupWatch({ backups: folder } as Config, { now: () => now });
-  expect(watch.reminder()).toMatch(/No backup has been made/);
+  expect(watch.reminder()).toMatch(/This database has no backup yet/);
   writeFileSync(join(folder, 'last.json'), JSON.stringify({ madeAt: '2026-07-17T08:00:00Z' }));
   expect(watch.reminder()).toBeNull();
   now = new Date('2026-07-24T07:59:00Z');

@@ -38,7 +38,7 @@ test('what is due and what the year asks for, read by another’s parser without
   expect(answer.headers['content-type']).toMatch(/^text\/calendar/);
   expect(answer.headers['cache-control']).toContain('no-store');
   const events = eventsOf(answer.text);
-  const pick = events.find((e) => e.title.startsWith('Look for ripe fruit'))!;
+  const pick = events.find((e) => e.title.startsWith('Check for ripe fruit'))!;
   expect(pick).toMatchObject({ from: TODAY, to: '2026-07-19', allDay: true });
   expect(pick.text).toContain('Red, "one"; two');
   expect(events.find((e) => e.title.startsWith('Top the plant'))).toMatchObject({

@@ -46,7 +46,7 @@ test('this week’s cuts stand in Today within the budget; ticked they are writt
   ]);
   expect(view.cuts).toMatchObject({ left: 0, hold: { kind: 'budget', until: addDays(TODAY, 7) } });
   const [held] = await g.cuts();
-  expect(held!.held!.because).toMatch(/this week's four cuts are made/);
+  expect(held!.held!.because).toMatch(/this week’s four cuts are done/);
   expect((await g.tick(held!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   await g.goTo(addDays(TODAY, 7));
   expect((await g.cuts())[0]!.held).toBeUndefined();
@@ -67,7 +67,7 @@ test('forty cuts in one go are refused with the way out, and kept once explained
       .put(g.url('/records'))
       .send({ id: uuid(), type: 'pruning', plantId: g.plant, data: { date: TODAY, ...data } });
   expect((await put({ cuts: 40 }).expect(400)).body.faults).toEqual([
-    { path: 'data.cuts', reason: expect.stringMatching(/40 at once is too much/) },
+    { path: 'data.cuts', reason: expect.stringMatching(/40 cuts at once are too many/) },
   ]);
   await put({ cuts: 40, because: 'hail had shredded them' }).expect(200);
 });

@@ -29,7 +29,7 @@ test('none recorded orders nothing, and the plant’s page asks; fed two weeks a
   expect(await g.feeds()).toEqual([]);
   expect((await g.plantView(g.plants[0]!)).feeding).toMatchObject({
     plan: { kind: 'ask' },
-    text: expect.stringMatching(/none recorded is not none given/),
+    text: expect.stringMatching(/may only mean it was not written down/),
   });
   await g.fed(13);
   expect(await g.feeds()).toEqual([]);
@@ -84,12 +84,12 @@ test('more than the label, ten times as much, and over 3 g of nitrogen are refus
       .send({ id, type: 'feeding', plantId: g.plants[0], data: { ...FEED, date: TODAY, ...data } });
   const reason = async (data: object): Promise<string> => (await put(data).expect(400)).body.faults[0].reason;
   expect(await reason({ product: 'Organic granules', n: 4, grams: 60, form: 'granular' })).toMatch(
-    /more than the label's 40 g/,
+    /more than the label’s 40 g/,
   );
   expect(await reason({ product: 'Organic granules', n: 4, grams: 400, form: 'granular' })).toMatch(
-    /10 times the label's 40 g/,
+    /10 times the label’s 40 g/,
   );
-  expect(await reason({ n: 20, grams: 20 })).toMatch(/nitrogen of 14 days to 4 g/);
+  expect(await reason({ n: 20, grams: 20 })).toMatch(/nitrogen to 4 g in 14 days/);
   await put({ n: 20, grams: 20, because: 'the lid came off' }).expect(200);
   // what was given before counts, by the plant or by its place; a correction does not count against itself
   expect(await reason({ n: 20, grams: 1 })).toMatch(/nitrogen of 14 days/);
@@ -112,7 +112,7 @@ test('in the heat it waits: told until when and why, and a tick writes nothing',
   const g = await pots({ kind: 'container', cover: 'glasshouse', vents: 'shut' });
   await g.fed(20);
   const [feed] = await g.feeds();
-  expect(feed!.held!.because).toMatch(/°C is expected, and feed burns in heat/);
+  expect(feed!.held!.because).toMatch(/°C is forecast, and feed burns roots in heat/);
   expect(feed!.held!.until > TODAY).toBe(true);
   expect((await g.tick(feed!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   expect((await g.plantView(g.plants[0]!)).records.filter((r) => r.type === 'feeding' && r.day === TODAY)).toEqual([]);

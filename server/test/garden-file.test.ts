@@ -138,10 +138,13 @@ describe('the demo garden, with all that is in it', () => {
     };
     const bad: [RegExp, Buffer][] = [
       [/places\.json, row 1/, await change('places.json', (r) => (r[0]!.volumeL = -5))],
-      [/plants\.json, row 2: it names #place-99/, await change('plants.json', (r) => (r[1]!.placeId = '#place-99'))],
+      [
+        /plants\.json, row 2: it refers to #place-99/,
+        await change('plants.json', (r) => (r[1]!.placeId = '#place-99')),
+      ],
       [/records\.json, row 3/, await change('records.json', (r) => ((r[2]!.data as { date: unknown }).date = 'soon'))],
       [/records\.json, row 1/, await change('records.json', (r) => (r[0]!.gardenId = uuid()))],
-      [/season-notes\.json: it should hold/, await change('season-notes.json', (r) => r.pop())],
+      [/season-notes\.json: it should contain/, await change('season-notes.json', (r) => r.pop())],
       [
         /another form|must be equal to constant/,
         await zipped({ ...files, 'candid-leaf.json': Buffer.from('{"format":"x","form":1,"rows":{}}') }),
@@ -187,13 +190,13 @@ describe('what is no garden’s file', () => {
       'garden.json': Buffer.from('{}'),
     });
     for (const [why, data] of [
-      [/no zip, or it is damaged/, Buffer.from('PK but not really')],
+      [/not a zip file, or it is damaged/, Buffer.from('PK but not really')],
       [/damaged|no zip/, zip.subarray(0, zip.length - 30)],
-      [/it holds "passwd"/, await zipped({ ...inside, passwd: Buffer.from('x') })],
+      [/it contains "passwd"/, await zipped({ ...inside, passwd: Buffer.from('x') })],
       [/damaged|holds/, renamed(zip, 'garden.json', '../gard.jso')],
       [/damaged|holds/, renamed(zip, 'garden.json', '/etc/passwd')],
       [/damaged|holds/, renamed(zip, 'garden.json', 'C:\\gard.jso')],
-      [/packed as no text is/, bomb],
+      [/compressed in a suspicious way/, bomb],
       [/garden\.json/, deep],
     ] as [RegExp, Buffer][]) {
       const { status, body } = await into(agent, garden, data);

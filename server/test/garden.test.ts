@@ -98,7 +98,7 @@ describe('writing', () => {
     );
     await refused(
       { type: 'watering', plantId: plant, data: { date: '2026-07-19', litres: 2 } },
-      { 'data.date': /still to come/ },
+      { 'data.date': /in the future/ },
     );
     await refused(
       { type: 'watering', plantId: plant, data: { date: '2026-05-01', litres: 2 } },

@@ -54,7 +54,7 @@ describe('size', () => {
       .send({ ...place, mulch: Array.from({ length: 90 }, () => ({ from: 'yesterday', depthMm: -1 })) })
       .expect(400);
     expect(bad.body.faults).toHaveLength(20);
-    expect(bad.body.message).toMatch(/160 more faults/);
+    expect(bad.body.message).toMatch(/160 more errors/);
   });
 });
 

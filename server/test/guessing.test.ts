@@ -20,7 +20,7 @@ test('sixty guesses at once are no more than eight; who must wait is told how lo
   expect(counts(answers)).toEqual({ 401: 8, 429: 32 });
   const late = answers.find((a) => a.status === 429)!;
   expect(Number(late.headers['retry-after'])).toBeGreaterThan(600);
-  expect(late.body.message).toMatch(/Too many tries\. Wait 15 minutes\./);
+  expect(late.body.message).toMatch(/Too many attempts\. Wait 15 minutes\./);
   // the right password does not help a stranger any more
   expect((await tryWith(email, PASSWORD)).status).toBe(429);
 });

@@ -32,7 +32,7 @@ test('minutes are litres from the moment they are written: no later change of th
     .put(g.url('/records'))
     .send({ id: place, type: 'watering', placeId: place, data: { date: TODAY, minutes: 10 } })
     .expect(400);
-  expect(JSON.stringify(refused.body)).toContain('whose flow is known');
+  expect(JSON.stringify(refused.body)).toContain('need a known flow');
 });
 
 test('what a place was given before a plant stood there is not the plant’s', async () => {

@@ -22,7 +22,7 @@ test('a failed statement is told by its kind and place: nothing that anybody wro
     .mockImplementation((words: unknown) => void said.push(String(words)));
   await inBackground('the sweep', () => Promise.reject(failed));
   warn.mockRestore();
-  expect(said).toEqual([expect.stringMatching(/^the sweep was left for the next time: .*ER_DUP_ENTRY$/)]);
+  expect(said).toEqual([expect.stringMatching(/^the sweep was left for next time: .*ER_DUP_ENTRY$/)]);
   for (const error of [failed, cause]) {
     const words = inFewWords(error);
     expect(words).not.toMatch(/ann@halt|argon2|INSERT/);
@@ -63,12 +63,12 @@ test('settings that cannot be used end in a sentence that repeats no password', 
   ]);
   for (const [setting, value, said] of [
     ['DATABASE_URL', undefined, /DATABASE_URL is not set/],
-    ['DATABASE_URL', 'hidden-word', /not the address of a database/],
-    ['DATABASE_URL', 'http://leaf:hidden-word@h/d', /not the address of a database/],
+    ['DATABASE_URL', 'hidden-word', /not a database address/],
+    ['DATABASE_URL', 'http://leaf:hidden-word@h/d', /not a database address/],
     ['SESSION_SECRET', 'short', /shorter than 32/],
     ['PORT', 'eighty', /PORT is "eighty"/],
-    ['PORT', '65536', /no port number/],
-    ['TIMER_HOSTS', 'file:///etc', /no address/],
+    ['PORT', '65536', /not a port number/],
+    ['TIMER_HOSTS', 'file:///etc', /not an address/],
     ['RECKONERS', '-1', /no whole number/],
     ['SIGN_UPS_PER_HOUR', 'many', /no whole number/],
   ] as const) {

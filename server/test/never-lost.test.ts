@@ -29,7 +29,7 @@ test('a garden that is moved back and on again has its measured days and its gau
   expect(of(before, addDays(TODAY, -2))).toMatchObject({ kind: 'observed', tMaxC: 33, rainMm: 11 });
 
   await g.goTo(addDays(TODAY, -5));
-  // seen from then, what is known already is still to come
+  // seen from then, what is known already is in the future
   const then = await days();
   expect(of(then, addDays(TODAY, -2))).toMatchObject({ kind: 'forecast', tMaxC: 21 });
   expect(then.filter((w) => w.day > addDays(TODAY, -5)).every((w) => w.kind === 'forecast')).toBe(true);

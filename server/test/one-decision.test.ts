@@ -168,7 +168,7 @@ test('who is to dry first is told to hold water back, gets no watering task, and
   expect((await g.plantView(wet)).report.remedies.map((r) => r.remedy)).toContain('water-less');
   const [task] = (await g.view()).today.filter((t) => t.source === 'water');
   expect(task).toMatchObject({ key: `water:${place}`, where: '2 plants' });
-  expect(task!.why).toContain('not Wet, whose soil is to dry first');
+  expect(task!.why).toContain('not Wet: let the soil there dry first');
   const tick = { recordId: '0197f000-0000-7000-8000-0000000000aa' };
   await g.tick(task!.key, tick).expect(200);
   await g.tick(task!.key, tick).expect(200);

@@ -208,7 +208,7 @@ test('a server that keeps no photos says so', async () => {
       .put(g.url(`/photos/${uuid()}?plantId=${plant}&day=2026-07-18`))
       .send(await noise(20, 20))
       .expect(503);
-    expect((answer.body as { message: string }).message).toContain('not kept here');
+    expect((answer.body as { message: string }).message).toContain('does not store photos');
   } finally {
     await bare.stop();
   }

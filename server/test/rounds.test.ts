@@ -39,7 +39,7 @@ test('a round is asked for a week after the plant that was left out longest, and
   const [round, ...others] = await g.rounds();
   expect(others).toEqual([]);
   expect(round).toMatchObject({ placeId: g.bed, title: 'Check Bed', minutes: 4, round: { undersides: true } });
-  expect(round!.why).toMatch(/last looked at 7 days ago/);
+  expect(round!.why).toMatch(/last looked over 7 days ago/);
 
   const recordId = uuid();
   expect((await g.tick(round!.key, { recordId })).body).toEqual({ recordId });
@@ -91,7 +91,7 @@ test('while nobody is there no round is asked for, and on the return the pots co
   expect((await g.away([{ from: addDays(TODAY, -9), to: addDays(TODAY, -1) }])).status).toBe(200);
   const back = await g.rounds();
   expect(back.map((t) => t.placeId)).toEqual([g.pot, g.bed]);
-  expect(back[0]!.why).toMatch(/you were away for 9 days, until .*: pots first/);
+  expect(back[0]!.why).toMatch(/you were away for 9 days, until .*: check the pots first/);
 });
 
 test('days away that end before they begin, or last for more than a year, are refused with their place', async () => {
@@ -130,7 +130,7 @@ test('three wet days by the gardener’s own gauge ask for a round, though the s
   for (const back of [3, 2, 1]) await g.record('rain-gauge', {}, { date: addDays(TODAY, -back), rainMm: 6 });
   const rounds = await g.rounds();
   expect(rounds.map((r) => r.why)).toEqual([
-    expect.stringMatching(/3 wet days on end/),
-    expect.stringMatching(/3 wet days on end/),
+    expect.stringMatching(/3 wet days in a row/),
+    expect.stringMatching(/3 wet days in a row/),
   ]);
 });

@@ -61,7 +61,7 @@ test('planned where it stood the year before, and where a wilt was: warned; with
     place: 'Bed',
     seeds: { cells: 4, seeds: 8 },
     rotation: { verdict: 'year-after', lastYear: 2026 },
-    rotationText: expect.stringContaining('stood here in 2026, the year before'),
+    rotationText: expect.stringContaining('grew here in 2026, the year before'),
   });
   await g.changePlace(g.bed, { history: [{ year: 2025, family: 'nightshade', problems: ['vascular-wilt'] }] });
   expect((await g.season(2027)).plantings[0]!.rotation).toMatchObject({
@@ -81,7 +81,7 @@ test('too many for the bed, too long for the summer, a planting before its sowin
   const late = await g.kind({ name: 'Late one', daysToMaturity: 180 });
   await g.planting({ count: 10, cultivarId: late });
   expect((await g.season(2027)).plantings[0]!.warnings).toEqual([
-    expect.stringMatching(/^10 plants are too many here: at 45 cm there is room for 5/),
+    expect.stringMatching(/^10 plants are too many here: at 45 cm spacing there is room for 5/),
     expect.stringMatching(/^It takes 180 days, and there are 172 until two weeks before the first frost/),
   ]);
   const refused = await g
@@ -276,7 +276,7 @@ test('frost days the wrong way round are refused where the garden is described',
     .put('/api/gardens')
     .send({ ...settings, lastFrost: '10-28', firstFrost: '04-18' })
     .expect(400);
-  expect(refused.body.faults).toEqual([{ path: 'firstFrost', reason: expect.stringMatching(/are the two exchanged/) }]);
+  expect(refused.body.faults).toEqual([{ path: 'firstFrost', reason: expect.stringMatching(/Are the two swapped/) }]);
 });
 
 test('seedlings that fell: what to do stands in the task and the next look is tomorrow; a look before its sowing is refused', async () => {
@@ -286,7 +286,7 @@ test('seedlings that fell: what to do stands in the task and the next look is to
   const { id } = await g.planting({ ...make, looks: [{ on: '2026-03-14', what: 'fallen' }], trayWetG: 900 });
   const tasks = await g.raising();
   const of = (step: string) => tasks.find((t) => t.key === `raise:${id}:${step}`)!;
-  expect(of('look')).toMatchObject({ dueOn: '2026-03-15', why: expect.stringMatching(/they do not recover/) });
+  expect(of('look')).toMatchObject({ dueOn: '2026-03-15', why: expect.stringMatching(/won’t recover/) });
   expect(of('tray').why.replaceAll('\u00a0', ' ')).toMatch(/^At 825 g or less/);
   const refused = await g
     .put('/plantings', { id: uuid(), placeId: g.bed, crop: 'tomato', count: 2, ...make, thinnedOn: '2026-03-01' })
@@ -560,7 +560,7 @@ describe('the year’s end', () => {
     expect((await g.season(2027)).before).toMatchObject({ label: '2026', notes: { change: 'Plant later' } });
     expect((await g.season(2026)).before).toBeNull();
     const second = await g.put('/season/notes', { ...notes, id: uuid() }).expect(400);
-    expect(second.body.faults).toEqual([{ path: 'year', reason: expect.stringMatching(/look back already/) }]);
+    expect(second.body.faults).toEqual([{ path: 'year', reason: expect.stringMatching(/already has a review/) }]);
     // the kit is ticked beside it, and the year closed; not on a day to come
     const closed = { ...notes, version: 1, kit: ['string', 'cages'], closedOn: TODAY };
     await g.put('/season/notes', { ...closed, closedOn: '2026-12-31' }).expect(400);

@@ -87,7 +87,7 @@ test('one leaf first; the rest is not offered before it was looked at a day late
   expect((await g.tick(waiting.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   await g.look('pest-aphids');
   const rest = (await g.spray())!;
-  expect(rest).toMatchObject({ title: 'Soap spray', why: expect.stringMatching(/the tried leaf is sound/) });
+  expect(rest).toMatchObject({ title: 'Soap spray', why: expect.stringMatching(/the test leaf is healthy/) });
   expect(rest.held).toBeUndefined();
   await g.tick(rest.key, { recordId: uuid() });
   expect(await g.spray()).toBeUndefined();
@@ -110,7 +110,7 @@ test('a burnt leaf ends it: the plant is not sprayed, and ticking that writes no
 test('by a pond nothing is sprayed, however often it is ticked', async () => {
   const g = await soapDue({ pondNear: true });
   const held = (await g.spray())!;
-  expect(held.held!.because).toMatch(/pond is near by/);
+  expect(held.held!.because).toMatch(/pond is nearby/);
   expect((await g.tick(held.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   expect(await g.log()).toEqual([]);
 });
@@ -134,11 +134,11 @@ test('a picking inside the wait, and two sprays that must not meet, are refused 
   expect((await g.plantView(plant)).next.map((t) => t.title)).toContain('Do not pick: Red one');
   const refused = await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(400);
   expect(refused.body.faults).toEqual([
-    { path: 'data.date', reason: expect.stringMatching(/not picked before 24 July/) },
+    { path: 'data.date', reason: expect.stringMatching(/not to pick before 24 July/) },
   ]);
   await put('picking', { date: TODAY, state: 'sound', use: 'eaten', because: 'the children did' }).expect(200);
   await put('event', { date: TODAY, what: 'staked' }).expect(200);
   const meets = await put('spray', { date: TODAY, product: 'bicarbonate' }).expect(400);
-  expect(meets.body.faults).toEqual([{ path: 'data.product', reason: expect.stringMatching(/7 days lie between/) }]);
+  expect(meets.body.faults).toEqual([{ path: 'data.product', reason: expect.stringMatching(/leave 7 days between/) }]);
   await put('spray', { date: TODAY, product: 'soap' }).expect(200);
 });

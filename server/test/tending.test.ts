@@ -31,7 +31,7 @@ test('cordons of a place are tied in together, once a week; ticked it is written
   // nothing is written down of ties: nothing is ordered
   expect(await g.due('tie')).toEqual([]);
   for (const plantId of tall) await g.record('event', { plantId }, { date: addDays(TODAY, -10), what: 'staked' });
-  const [task, ...others] = (await g.due('tie')).filter((t) => t.title.startsWith('Tie in'));
+  const [task, ...others] = (await g.due('tie')).filter((t) => t.title.startsWith('Tie: '));
   expect(others).toEqual([]);
   expect(task).toMatchObject({
     title: 'Tie: A, B',
@@ -48,7 +48,7 @@ test('cordons of a place are tied in together, once a week; ticked it is written
       ),
     );
   expect(await tied()).toEqual([1, 2].map(() => [{ date: TODAY, what: 'tied' }]));
-  expect((await g.due('tie')).filter((t) => t.title.startsWith('Tie in'))).toEqual([]);
+  expect((await g.due('tie')).filter((t) => t.title.startsWith('Tie: '))).toEqual([]);
   expect((await g.plantView(tall[0]!)).next.find((t) => t.source === 'tie')).toMatchObject({
     dueOn: addDays(TODAY, 7),
   });
@@ -108,10 +108,10 @@ test('cloth is dealt out before heat: to what is worth most, over all places; th
   expect((await acts()).join()).not.toMatch(/[Cc]loth/);
   await g.stock({ clothM2: 0.8 });
   const [first, second] = await acts();
-  expect(first).toMatch(/Cloth for Dear; not enough for Plain \(1\.4.m² short in all\)\. There instead: an old sheet/);
+  expect(first).toMatch(/Cloth for Dear; not enough for Plain \(1\.4.m² short in all\)\. Use instead: an old sheet/);
   expect(second).toMatch(/No cloth left for Spare/);
   await g.stock({ clothM2: 10 });
-  expect((await acts())[0]).toMatch(/Cloth: enough for all/);
+  expect((await acts())[0]).toMatch(/Cloth: enough for everything/);
   expect((await g.stock({ clothM2: -1 })).status).toBe(400);
 });
 

@@ -73,7 +73,7 @@ test('a garden that brought a thread down twice is left alone for a while; the o
   }
   await expect(threads.run('bad', 'answer', ['bad'])).rejects.toMatchObject({
     response: expect.objectContaining({
-      message: expect.stringMatching(/could not be reckoned twice/) as string,
+      message: expect.stringMatching(/could not be calculated twice/) as string,
     }) as object,
   });
   expect(await answered('other')).toBe('["other"]');

@@ -42,7 +42,7 @@ test('five against five, all and none: the trial tells, from the records alone; 
   for (const [i, plant] of g.plants.entries()) await g.look(plant, 3, i >= 5);
   expect(await g.read()).toMatchObject({
     verdict: 'fewer',
-    text: expect.stringMatching(/0 of 5 with with the change, 5 of 5 without\. Fewer with with the change/),
+    text: expect.stringMatching(/0 of 5 with the change, 5 of 5 without\. Fewer with the change/),
   });
   const due = async () => (await g.view()).today.find((t) => t.source === 'trial');
   const task = (await due())!;
@@ -66,7 +66,7 @@ test('three against three are too few to tell; plants that nobody looked at, or 
   for (const [i, plant] of g.plants.entries()) await g.look(plant, i === 5 ? 20 : 3, i >= 3);
   expect(await g.read()).toMatchObject({
     verdict: 'too-few',
-    text: expect.stringMatching(/0 of 3 with with the change, 2 of 2 without\. Too few plants to tell/),
+    text: expect.stringMatching(/0 of 3 with the change, 2 of 2 without\. Too few plants to say/),
   });
 });
 

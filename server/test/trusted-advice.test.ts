@@ -59,7 +59,7 @@ test('a place keeps what stands over it and its own warmth; indoors is a pot, an
   const view = await g.view();
   expect(view.places.map((p) => p.place)).toMatchObject([told, { kind: 'indoors', roomTMinC: 17, roomTMaxC: 24 }]);
   expect(view.places[1]!.plants[0]).toMatchObject({ next: null, feelFirst: true });
-  expect((await g.plantView(seedling)).report.notKnown.join()).toMatch(/how much its pot holds is not known/);
+  expect((await g.plantView(seedling)).report.notKnown.join()).toMatch(/how much the pot holds/);
   await g.changePlace(sill, { volumeL: 0.25 });
   const [task] = (await g.view()).today.filter((t) => t.source === 'water');
   expect(task?.litres ?? 0).toBeLessThan(0.3);

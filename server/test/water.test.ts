@@ -86,7 +86,7 @@ test('a week is planned in days, litres and minutes; rules are kept; faults are 
   }
   // an emitter of 500 L/h, a pot of 0.02 L, a hole that never drains: asked about
   for (const [change, reason] of [
-    [{ flowLPerH: 500 }, /is it litres an hour/],
+    [{ flowLPerH: 500 }, /are these litres per hour/],
     [{ kind: 'container', volumeL: 0.02 }, /0.03 litres \(a seedling cell\) or more/],
     [{ drainageMmPerH: 0 }, /never drains is a pond/],
   ] as const) {
@@ -127,7 +127,7 @@ test('the plan goes to the timer and comes back as records, once; a clogged filt
   await fault(bed.garden, 'clogged=false');
   const run = read.timer!.runs.find((r) => r.day === day)!;
   expect(run.ranLitres).toBeCloseTo(run.litres * 0.4, 0);
-  expect(run.differs).toMatch(/look at the filter/);
+  expect(run.differs).toMatch(/check the filter/);
   const records = async () =>
     (
       (await bed.agent.get(bed.url(`/records?placeId=${bed.place}`)).expect(200)).body as {
@@ -199,10 +199,10 @@ test('set-ups are kept once, changed with their version, refused with a reason, 
     .put(g.url('/benches'))
     .send({ ...bench, id: uuid(), setUps: bench.setUps.slice(1) })
     .expect(400);
-  expect(JSON.stringify(one.body)).toContain('at least two are needed');
+  expect(JSON.stringify(one.body)).toContain('choose at least two');
   const tiny = { ...bench, id: uuid(), setUps: [{ name: 'a', strategy: 'daily', volumeL: 0.2 }, bench.setUps[0]] };
   expect(JSON.stringify((await g.agent.put(g.url('/benches')).send(tiny).expect(400)).body)).toContain(
-    'is it really litres?',
+    'did you mean litres?',
   );
   await g.agent.delete(g.url(`/benches/${bench.id}`)).expect(204);
   await g.agent.delete(g.url(`/benches/${bench.id}`)).expect(204);
@@ -224,7 +224,7 @@ test('a heat wave ahead stands in Today with dates and amounts, changes with the
     const [task] = await heat();
     expect(task).toMatchObject({ title: 'Heat: Pots', dueOn: TODAY });
     expect(task!.acts!.map((a) => a.text).join(' ')).toMatch(/Lift the pots.*into shade.*No feeding/s);
-    expect(task!.acts!.some((a) => /by the balance the plants use \d+ % more than lately/.test(a.text))).toBe(true);
+    expect(task!.acts!.some((a) => /Plants use about \d+ % more than recently/.test(a.text))).toBe(true);
     await g.agent.post(g.url(`/tasks/${encodeURIComponent(task!.key)}/not-today`)).expect(204);
     expect(await heat()).toEqual([]);
     await g.agent

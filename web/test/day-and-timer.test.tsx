@@ -88,7 +88,7 @@ describe('the hose timer', () => {
   test('where the server may ask none, that is said, and nothing can be entered', async () => {
     fakeServer(() => ({ status: 200, body: { address: null, allowed: [] } }));
     show(<HoseTimer garden={gardenWith()} />);
-    await screen.findByText(/This server may ask no timers/);
+    await screen.findByText(/This server can’t contact hose timers/);
     expect(screen.queryByLabelText('Address')).toBeNull();
   });
 });

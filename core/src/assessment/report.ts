@@ -155,5 +155,5 @@ function waterNotKnown({ case: c, format }: CaseContext): string {
   const last = c.records.watering.at(-1)?.date;
   return last
     ? `we don’t know if it was watered since ${format.day(last)}: push a finger in to check, and record the watering or “none given”`
-    : 'no watering is recorded, so we can’t estimate its water: push a finger in to check, and record a watering or “none given”';
+    : 'no watering is recorded, so we can’t estimate its water. Push a finger in to check, and record a watering or “none given”';
 }

@@ -9,7 +9,7 @@ import type { Formatter } from '../units/formatter.js';
 export interface FeedForPlace {
   product: Product;
   dose: DoseAnswer;
-  /** "18 mL (1 tbsp and ½ tsp) in 4 L, 1 L for each plant" */
+  /** "18 mL (1 tbsp and ½ tsp) in 4 L, 1 L per plant" */
   text: string;
 }
 
@@ -62,8 +62,8 @@ export function feedForPlace(product: Product, place: Place, strength: number, f
   const half = strength < 1 ? ' (half the label)' : '';
   const text =
     dose.solutionL !== null
-      ? `${amount(dose.total)} in ${f.litres(dose.solutionL)}${half}, ${f.litres(litresEach)} for each plant`
-      : `${amount(dose.each)} for each plant${half}`;
+      ? `${amount(dose.total)} in ${f.litres(dose.solutionL)}${half}, ${f.litres(litresEach)} per plant`
+      : `${amount(dose.each)} per plant${half}`;
   return { product, dose, text };
 }
 

@@ -152,7 +152,7 @@ export const CLAIMS: readonly Claim[] = [
     'birds-like',
     'Birds peck because they like tomatoes',
     'partly',
-    'They often want the water.',
+    'They are often thirsty.',
     'Put out a bath with fresh water every two days, and pick at first blush.',
     /birds? (like|love)/i,
   ),
@@ -198,7 +198,7 @@ export const CLAIMS: readonly Claim[] = [
   ),
   row(
     'split-waste',
-    'Split tomatoes must be thrown away',
+    'Split tomatoes must be binned',
     'no',
     'A fresh, dry split that smells sweet is good to eat today.',
     'Smell them. Bin soft, sour or mouldy ones, and never use split fruit for canning.',

@@ -51,7 +51,7 @@ export function trialInWords(changed: Group, left: Group, what: string): string 
   const odds = p >= 0.5 ? 'half of the time' : `about one time in ${Math.max(2, Math.round(1 / p))}`;
   switch (verdict) {
     case 'too-few':
-      return `${count}. Too few plants to say: even if every plant of one group and none of the other showed it, that could be chance.`;
+      return `${count}. Too few plants to say. Even if every plant of one group and none of the other showed it, that could be chance.`;
     case 'no-difference-shown':
       return `${count}. No difference found: chance alone would give this ${odds}.`;
     case 'fewer':

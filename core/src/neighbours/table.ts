@@ -41,7 +41,7 @@ export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
   row('borage', 'Borage', 'ally', 'mixed', 'Attracts bees. There is no evidence that it keeps hornworms away.'),
   row('chives', 'Chives', 'ally', 'mixed', 'Their smell may hide the crop from aphids a little.'),
   row('garlic', 'Garlic', 'ally', 'mixed', 'Same as chives.'),
-  row('coriander', 'Flowering coriander', 'ally', 'good', 'Feeds hoverflies and small wasps.'),
+  row('coriander', 'Flowering coriander', 'ally', 'good', 'Feeds small wasps and hoverflies.'),
   row(
     'weeds',
     'Weeds',
@@ -61,14 +61,14 @@ export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
     'Potatoes nearby',
     'host',
     'good',
-    'Late blight and potato beetles come from them: look there first.',
+    'Late blight and potato beetles come from them: check the potatoes first.',
   ),
   row(
     'other-host',
     'Another host plant nearby',
     'host',
     'mixed',
-    'Cucumbers and beans share whitefly, mites and mosaic viruses: look there too.',
+    'Cucumbers and beans share whitefly, mites and mosaic viruses: check those plants too.',
   ),
 ];
 

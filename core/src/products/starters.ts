@@ -14,7 +14,7 @@ const row = (id: string, name: string, p: Partial<ProductMake> & Pick<ProductMak
   ...p,
 });
 
-const DUST = 'Dusty: wear a mask and eye protection, and dampen it.';
+const DUST = 'It is dusty: wear a mask and eye protection, and dampen it.';
 const DOGS = 'It attracts dogs and wildlife and is dangerous to pets that eat it: bury it, and lock the bag away.';
 const BURNS = 'Burns leaves in heat, in drought or if too strong: test one leaf 24 hours before.';
 

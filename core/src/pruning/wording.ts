@@ -40,6 +40,6 @@ export function cutsWhy(p: CutPlan, f: Formatter): string {
     p.clearToM !== null && p.clearToM > 0
       ? `clear to ${f.centimetres(p.clearToM * 100)} by now, more as it grows`
       : 'only what you see: its height is not recorded';
-  const silent = p.recorded ? '' : '; no pruning is recorded this season, which may only mean it was not written down';
+  const silent = p.recorded ? '' : '; no pruning is recorded this season, which may only mean it was not saved';
   return `${clear}${later}${silent}`;
 }

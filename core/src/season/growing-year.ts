@@ -62,7 +62,7 @@ export function frostFaults(garden: Pick<GardenFacts, 'latitude' | 'lastFrost' |
   return [
     {
       path: 'firstFrost',
-      reason: `no summer ${latitude < 0 ? 'south' : 'north'} of the equator lies between a last frost of ${lastFrost} and a first frost of ${firstFrost}: are the two swapped?`,
+      reason: `no summer ${latitude < 0 ? 'south' : 'north'} of the equator lies between a last frost of ${lastFrost} and a first frost of ${firstFrost}. Are the two swapped?`,
     },
   ];
 }

@@ -10,7 +10,7 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
       return {
         text: what.peppers
           ? 'Pick tomatoes at first blush: they ripen indoors. Pick peppers that have begun to turn; green ones stay green.'
-          : 'Pick everything at first blush; it ripens indoors.',
+          : 'Pick everything at first blush: it ripens indoors.',
         ...hotCaution(what.hot),
       };
     case 'open-vents':
@@ -41,7 +41,7 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
     case 'mulch':
       return {
         text: `Cover the bare soil with about ${f.litres(what.litres)} of straw, leaves or clippings, away from the stems.`,
-        caution: 'Use well-rotted material only. Hay or straw from sprayed land can carry weedkiller.',
+        caution: 'Use only well-rotted material. Hay or straw from sprayed land can carry weedkiller.',
       };
     case 'heat-not':
       return {

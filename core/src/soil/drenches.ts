@@ -55,7 +55,7 @@ export const DRENCHES: readonly Drench[] = [
     unit: 'mL',
     litresEach: 1,
     times: 'every two weeks',
-    caution: 'Use as a drench, not on fruit eaten raw. It attracts animals.',
+    caution: 'Use as a drench, not on fruit that is eaten raw. It attracts animals.',
     source: 'common practice, from memory; the label takes priority',
   },
   {

@@ -103,7 +103,7 @@ describe('what the records could not say', () => {
   test('no watering on record is not none given: it is asked for, and not called a cause', () => {
     const unwatered = reportOn(aCase({ place: pot, observations: [seen('fruit-blossom-end-dark')] }));
     expect(unwatered.notKnown).toContainEqual(
-      expect.stringMatching(/^no watering is on record, so its water is unknown: check the soil/),
+      expect.stringMatching(/^no watering is recorded, so we can’t estimate its water\. Push a finger in/),
     );
     const recorded = notKnown({ records: { watering: everyNDays(2, 3) } });
     expect(recorded.join()).not.toContain('no watering is on record');
@@ -112,7 +112,7 @@ describe('what the records could not say', () => {
     const r = reportOn(
       aCase({ place: pot, records: { weather: [] }, observations: [seen('leaf-wilt'), seen('soil-dry-deep')] }),
     );
-    expect(r.notKnown[0]).toMatch(/no weather is on record/);
+    expect(r.notKnown[0]).toMatch(/no weather is recorded/);
     expect([r.water.nextWatering, r.water.tawMm, r.water.daily]).toEqual([null, null, []]);
     expect(r.remedies.filter((x) => remedyRow(x.remedy).acts === 'watering' && x.dose !== null)).toEqual([]);
   });

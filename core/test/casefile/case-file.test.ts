@@ -31,11 +31,11 @@ test('each fault is refused with its path and the reason', () => {
   );
   const faults = refusal(bad);
   expect(faults['records.watering[0].litres']).toMatch(/must be 0 or more/);
-  expect(faults['records.watering[1].date']).toMatch(/real calendar day/);
+  expect(faults['records.watering[1].date']).toMatch(/date that exists/);
   expect(faults['records.watering[1].litres']).toMatch(/200 litres/);
   expect(faults['place.soilTest.pH']).toMatch(/between 2 and 11/);
-  expect(faults['place.colour']).toMatch(/not a field/);
-  expect(faults['observations[1].sign']).toMatch(/not a sign that is known/);
+  expect(faults['place.colour']).toMatch(/not a known field/);
+  expect(faults['observations[1].sign']).toMatch(/not a known sign/);
   expect(faults['observations[2].present']).toMatch(/yes or no/);
 });
 

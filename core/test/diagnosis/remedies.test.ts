@@ -148,7 +148,7 @@ describe('nothing final on a guess', () => {
     expect(unsure.offers.map((o) => o.remedy.code)).not.toContain(code);
     const held = unsure.withheld.find((w) => w.remedy === code)!;
     expect(held).toMatchObject({ forDisorder: disorder });
-    expect(held.because).toMatch(/make the check first/);
+    expect(held.because).toMatch(/do the check first/);
     const sure = at(0.9);
     const later = sure.withheld.find((w) => w.remedy === code);
     if (later) expect(later).toMatchObject({ afterMilder: true });

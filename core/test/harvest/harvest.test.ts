@@ -24,7 +24,7 @@ test('salvage (handbook): only sound fruit is for canning; soft fruit is thrown 
   for (const r of SALVAGE)
     expect([r.state, useFaults({ state: r.state, use: 'kept' }, '').length]).toEqual([r.state, r.keeps ? 0 : 1]);
   expect(useFaults({ state: 'dark-end', use: 'eaten' }, '')).toEqual([]);
-  expect(salvageRow('blighted').advice).toMatch(/Neither canned nor stored/);
+  expect(salvageRow('blighted').advice).toMatch(/Do not can or store/);
 });
 
 describe('from set to ripe by warmth', () => {
@@ -57,7 +57,7 @@ test('the shelf: a blush in a week, a green one in two and a half, slower in a c
 });
 
 test('hot peppers are told with their caution, and no pepper is pulled', () => {
-  expect(ripenessInWords('pepper', 'hot', 'red')).toMatch(/Cut it, do not pull\. Gloves/);
+  expect(ripenessInWords('pepper', 'hot', 'red')).toMatch(/Cut it, do not pull\. Wear gloves/);
   expect(ripenessInWords('pepper', 'sweet', null)).not.toMatch(/Gloves/);
   expect(ripenessInWords('tomato', 'cherry', 'orange')).toMatch(/first blush.*orange colour/);
 });

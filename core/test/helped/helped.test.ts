@@ -51,13 +51,13 @@ test('three against three are too few to tell, whatever comes out; four against 
 
 test('said in words, with the count', () => {
   expect(trialInWords({ hit: 0, of: 3 }, { hit: 3, of: 3 }, 'dark ends')).toMatch(
-    /^dark ends: 0 of 3 with with the change, 3 of 3 without\. Too few plants to tell/,
+    /^dark ends: 0 of 3 with the change, 3 of 3 without\. Too few plants to say/,
   );
   expect(trialInWords({ hit: 0, of: 4 }, { hit: 4, of: 4 }, 'dark ends')).toMatch(
-    /Fewer with with the change; chance alone would do this about one time in 35/,
+    /Fewer with the change; chance alone would give this about one time in 35/,
   );
   expect(trialInWords({ hit: 2, of: 5 }, { hit: 3, of: 5 }, 'dark ends')).toMatch(
-    /No difference found: chance alone would do this half of the time/,
+    /No difference found: chance alone would give this half of the time/,
   );
 });
 

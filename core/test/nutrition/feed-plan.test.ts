@@ -110,9 +110,9 @@ test('the starter: balanced with compost, by the school, or as the test says', (
 });
 
 test.each([
-  ['heat', { hottest: { day: addDays(ASOF, 1), tMaxC: 33 } }, addDays(ASOF, 2), /33 °C is expected/],
+  ['heat', { hottest: { day: addDays(ASOF, 1), tMaxC: 33 } }, addDays(ASOF, 2), /33 °C is forecast/],
   ['dry', { left: 0.1 }, addDays(ASOF, 2), /Water first/],
-  ['wet', { wet: true }, addDays(ASOF, 1), /stand in water/],
+  ['wet', { wet: true }, addDays(ASOF, 1), /waterlogged/],
   [
     'paused',
     { paused: { until: addDays(ASOF, 12), because: 'fertiliser burn' } },

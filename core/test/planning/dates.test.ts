@@ -153,7 +153,7 @@ describe('each date opens to how it came about', () => {
     ['plant-out', '7 to 28 days after the last frost, 18 April'],
     ['mulch', '14 to 28 days after planting out, 25 April to 16 May'],
     ['first-fruit', '67 to 83 days after planting out, 25 April to 16 May'],
-    ['last-frost', '18 April by the settings of the garden, 10 days to each side'],
+    ['last-frost', '18 April by the garden’s settings, 10 days either side'],
     ['last-planting', '89 to 96 days before the first frost, 28 October'],
     ['second-sowing', '109 to 119 days before the first frost, 28 October'],
     ['top', '40 to 60 days before the first frost, 28 October'],
@@ -164,7 +164,7 @@ describe('each date opens to how it came about', () => {
     expect(how(q({ sownOn: '2026-05-10' }), 'plant-out')).toBe('Not earlier than 42 days after sowing, 10 May.');
     expect(how(q({ sownOn: '2026-03-05' }), 'plant-out')).toContain('after the last frost');
     expect(how(q({ second: true }), 'plant-out')).toContain('89 to 99 days before the first frost, 28 October');
-    expect(how(q({ garden: { latitude: 45 } }), 'plant-out')).toContain('No frost day is known here');
+    expect(how(q({ garden: { latitude: 45 } }), 'plant-out')).toContain('no frost date for this garden');
     expect(how(q({ plantedOn: '2026-05-06' }), 'plant-out')).toBe('Recorded: 6 May.');
   });
   test('by warmth: what it has had and what a day brings, in shares, so that they need no unit', () => {
@@ -176,7 +176,7 @@ describe('each date opens to how it came about', () => {
     }));
     // 40 days of 13 °C·d are 40 of the 75 days at 13 that the kind is reckoned with
     const told = how(q({ plantedOn: '2026-05-06', today: '2026-06-14', weather }), 'first-fruit');
-    expect(told).toMatch(/^It has had 53 % of the warmth above 10\s°C .*a day brings 1 % of late\.$/);
+    expect(told).toMatch(/^It has had 53 % of the warmth above 10\s°C .*recently a day adds 1 %\.$/);
   });
 });
 

@@ -51,14 +51,14 @@ describe('rotation (handbook: never the year after; better three years in betwee
     expect(of(wilt, ['vascular-wilt'])).toMatchObject({ verdict: 'short', shielded: ['vascular-wilt'] });
     expect(of([grew(2021, ['vascular-wilt'])]).verdict).toBe('free');
     expect(rotationInWords(of(wilt), bed([]), 'tomato')).toMatch(
-      /Wilt disease in the stem was seen here.*another bed, a pot/,
+      /Wilt disease in the stem was found here.*another bed, a pot/,
     );
   });
   test('a pot with fresh mix starts clean, unless the old mix carried something', () => {
     const pot = { kind: 'container' as const, history: [grew(2025)] };
     const r = rotationOf({ place: pot, year: 2026, shields: [] });
     expect(r.verdict).toBe('free');
-    expect(rotationInWords(r, pot, 'pepper')).toContain('fresh potting mix');
+    expect(rotationInWords(r, pot, 'pepper')).toContain('fresh mix');
     expect(
       rotationOf({ place: { ...pot, history: [grew(2025, ['root-knot-nematodes'])] }, year: 2026, shields: [] })
         .verdict,
@@ -66,7 +66,7 @@ describe('rotation (handbook: never the year after; better three years in betwee
   });
   test('leaf spots are told as what comes back with rubbish', () => {
     expect(rotationInWords(of([grew(2022, ['early-blight'])]), bed([]), 'tomato')).toMatch(
-      /Seen here before: early blight\. Clear/,
+      /Found here before: early blight\. Clear/,
     );
   });
 });
@@ -78,7 +78,10 @@ describe('plants in a bed', () => {
     expect(layOut(wall, 4, 0.5).map((s) => s.x)).toEqual([0.3, 0.9, 1.5, 2.1]);
     expect(new Set(layOut(wall, 4, 0.5).map((s) => s.y))).toEqual(new Set([0.3]));
     expect(crowdingFaults(wall, 10, SPACING_M.tomato, 'count')).toEqual([
-      { path: 'count', reason: expect.stringMatching(/^10 plants are too many here: at 45 cm there is room for 5;/) },
+      {
+        path: 'count',
+        reason: expect.stringMatching(/^10 plants are too many here: at 45 cm spacing there is room for 5\./),
+      },
     ]);
     expect(crowdingFaults(wall, 5, SPACING_M.tomato, 'count')).toEqual([]);
     expect(spacingOf('tomato', 'one-stem')).toEqual([0.3, 0.45]);
@@ -108,7 +111,9 @@ describe('plants in a bed', () => {
 test('fewer than six hours of sun are said, for either crop; what nobody counted is not', () => {
   const said = (sun: number | null, crop: 'tomato' | 'pepper') =>
     shadeFaults(sun, crop, 'placeId').map((f) => f.reason);
-  expect(said(5, 'pepper')).toEqual([expect.stringMatching(/^5 hours of sun are few for a pepper: it wants 6 to 8/)]);
+  expect(said(5, 'pepper')).toEqual([
+    expect.stringMatching(/^5 hours of sun are too few for a pepper, which needs 6 to 8/),
+  ]);
   expect([said(6, 'pepper'), said(null, 'tomato')]).toEqual([[], []]);
 });
 
@@ -167,10 +172,10 @@ describe('habit by aim (handbook: determinate for one big harvest or a short aut
     ({ crop: 'tomato', habit, daysToMaturity }) as const;
   test.each([
     ['steady', 'indeterminate', null],
-    ['steady', 'determinate', /cordon goes on flowering until frost; this kind is determinate/],
+    ['steady', 'determinate', /cordon keeps flowering until frost; this variety is determinate/],
     ['at-once', 'determinate', null],
-    ['at-once', 'indeterminate', /bush kind ripens most of its fruit within three weeks/],
-    ['second-crop', 'indeterminate', /only a bush kind/],
+    ['at-once', 'indeterminate', /bush variety ripens most of its fruit within three weeks/],
+    ['second-crop', 'indeterminate', /only a bush variety/],
     ['second-crop', 'determinate', null],
   ] as const)('%s with %s', (aim, habit, said) => {
     const against = aimAgainst(aim, kind(habit));

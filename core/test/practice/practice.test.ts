@@ -186,9 +186,9 @@ describe('calibration', () => {
 
   it('says too sure, too careful, or fitting, and nothing of it before there are enough', () => {
     const words = (list: ReturnType<typeof many>) => calibrationOf(list)!.words;
-    expect(words(many(20, 90, 10))).toMatch(/surer than you are right/);
+    expect(words(many(20, 90, 10))).toMatch(/more certain than you are right/);
     expect(words(many(20, 50, 15))).toMatch(/more often than you think/);
-    expect(words(many(20, 80, 16))).toMatch(/can be relied on/);
+    expect(words(many(20, 80, 16))).toMatch(/can rely on/);
     expect(words(many(9, 90, 0))).toMatch(/After 10 answers/);
   });
 });

@@ -22,7 +22,7 @@ import { aCase, ASOF } from '../helpers.js';
 const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
   watering: [
     { date: ASOF, litres: 3, minutes: 20, how: 'overhead', end: 'ran-through' },
-    'Watered, 3 L a plant, in 20 minutes, over the leaves, until it ran out below',
+    'Watered, 3 L per plant, in 20 minutes, over the leaves, until it ran out below',
   ],
   'soil-check': [{ date: ASOF, feel: 'dry', depthCm: 5 }, 'Soil felt dry at 5 cm'],
   feeding: [
@@ -31,7 +31,7 @@ const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
   ],
   pruning: [
     { date: ASOF, cuts: 3, leafSharePct: 5, what: ['lower-leaves', 'suckers'] },
-    '3 cuts, 5 % of the leaf, lower leaves, suckers',
+    '3 cuts, 5 % of the leaves, lower leaves, suckers',
   ],
   note: [{ date: ASOF, text: 'Found it hanging.' }, 'Found it hanging.'],
   spray: [{ date: ASOF, product: 'broad-insecticide' }, 'Sprayed: broad insecticide'],
@@ -102,7 +102,7 @@ describe('the registry of record kinds', () => {
     const bad = { ...caseFileOf(aCase()), records: { sprays: [{ date: ASOF, product: 'moonlight' }] } };
     expect(() => parseCase(bad)).toThrow(/records\.sprays\[0\]\.product/);
     const many = { ...bad, records: { watering: Array.from({ length: 4001 }, () => ({ date: ASOF, litres: 1 })) } };
-    expect(() => parseCase(many)).toThrow(/records\.watering: must hold 4000 at most/);
+    expect(() => parseCase(many)).toThrow(/records\.watering: must have 4000 at most/);
   });
 
   test('tidying puts each list in the order of its days, none later than the day, and makes missing ones empty', () => {

@@ -6,7 +6,7 @@ test('the kit (handbook: natural string to compost, ties kept, cages nested); bl
   expect(codes([])).toEqual(KIT_CODES.filter((c) => c !== 'blades'));
   expect(codes(['blossom-end-rot'])).not.toContain('blades');
   expect(codes(['vascular-wilt'])).toContain('blades');
-  expect(KIT.find((k) => k.code === 'string')!.how).toMatch(/compost/);
+  expect(KIT.find((k) => k.code === 'string')!.how).toMatch(/Compost/);
 });
 
 test('bagged is what waits in the soil, and nothing else', () => {

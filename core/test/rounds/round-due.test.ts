@@ -126,7 +126,7 @@ test('each reason in half a line', () => {
     'you were away for 1 day, until 17 July: check the pots first',
   );
   expect(say({ kind: 'rhythm', lastOn: day(9) })).toBe('last looked over 9 days ago');
-  expect(say({ kind: 'rhythm', lastOn: null })).toMatch(/nobody has written down/);
+  expect(say({ kind: 'rhythm', lastOn: null })).toMatch(/no look at the whole bed is recorded/);
   expect(say({ kind: 'frost', on: day(1), lowestC: 2 })).toBe('the night to 17 July dropped to 2 °C');
-  expect(say({ kind: 'storm', on: ASOF, windMs: 12 })).toMatch(/is expected today/);
+  expect(say({ kind: 'storm', on: ASOF, windMs: 12 })).toMatch(/is forecast today/);
 });

@@ -29,7 +29,10 @@ test('the frosts of a season lie in it, also over New Year', () => {
 
 test('frost days the wrong way round are told, in either hemisphere; near the equator either order may be', () => {
   expect(frostFaults({ latitude: 45, lastFrost: '10-28', firstFrost: '04-18' })).toEqual([
-    { path: 'firstFrost', reason: expect.stringMatching(/lies no summer north of the equator: are the two exchanged/) },
+    {
+      path: 'firstFrost',
+      reason: expect.stringMatching(/^no summer north of the equator lies between .*Are the two swapped/),
+    },
   ]);
   expect(frostFaults({ latitude: -37, lastFrost: '04-18', firstFrost: '10-28' })).toHaveLength(1);
   expect(frostFaults({ latitude: 45, lastFrost: '04-18', firstFrost: '10-28' })).toEqual([]);

@@ -112,12 +112,12 @@ test('keep out: from the evening of the spray on, by the label’s hours, whatev
 test('a picking inside a wait, and two sprays that must not meet, in either order, are held up unless it is explained', () => {
   const copper = spray('copper', 2, { harvestDays: 3 });
   expect(waitFaults(ASOF, undefined, [copper], 'data.')).toEqual([
-    { path: 'data.date', reason: expect.stringMatching(/copper was sprayed on 16 July.*not picked before 19 July/) },
+    { path: 'data.date', reason: expect.stringMatching(/copper was sprayed on 16 July.*not to pick before 19 July/) },
   ]);
   expect(waitFaults(addDays(ASOF, 1), undefined, [copper], 'data.')).toEqual([]);
   expect(waitFaults(ASOF, 'eaten by the children', [copper], 'data.')).toEqual([]);
   expect(meetingFaults(spray('neem', 0), [spray('sulfur', 10)], 'data.')).toEqual([
-    { path: 'data.product', reason: expect.stringMatching(/30 days lie between/) },
+    { path: 'data.product', reason: expect.stringMatching(/leave 30 days between/) },
   ]);
   expect(meetingFaults(spray('sulfur', 20), [spray('neem', 0)], 'data.')).toHaveLength(1);
   expect(meetingFaults(spray('neem', 0), [spray('sulfur', 30)], 'data.')).toEqual([]);

@@ -205,7 +205,7 @@ test('no weather: no balance, and the report says what is missing', () => {
   const r = reportOn(aCase({ records: { weather: [] } }));
   expect(r.water.daily).toEqual([]);
   expect(r.water.nextWatering).toBeNull();
-  expect(r.notKnown.join(' ')).toContain('no weather is on record');
+  expect(r.notKnown.join(' ')).toContain('no weather is recorded');
 });
 
 test('a missing day is filled between its neighbours and marked', () => {

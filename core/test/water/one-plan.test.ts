@@ -255,7 +255,7 @@ test('a watering of today tells the morning’s share and tonight’s, the one t
   expect(today.next.tonight).toBe(today.left);
   const percent = (share: number): number => Math.round(share * 100);
   expect(today.why).toBe(
-    `this morning about ${percent(today.next.left)} % of the water in reach was left, by tonight ${percent(today.left)} %: ${today.next.why}`,
+    `this morning about ${percent(today.next.left)} % of its water was left, ${percent(today.left)} % by tonight: ${today.next.why}`,
   );
   const later = told(9);
   expect(later.next.date > ASOF).toBe(true);

@@ -160,7 +160,7 @@ describe('measurements', () => {
           })) as never,
         },
       });
-    expect(probeFault(said(['dry', 'dry', 'dry', 'dry', 'dry']))).toMatch(/5 times running/);
+    expect(probeFault(said(['dry', 'dry', 'dry', 'dry', 'dry']))).toMatch(/5 times in a row/);
     expect(probeFault(said(['damp', 'dry', 'wet']))).toMatch(/jumped/);
     expect(probeFault(said(['damp', 'dry', 'damp']))).toBeNull();
   });

@@ -25,7 +25,7 @@ function flowFaults(input: PlaceInput): Fault[] {
     ? [
         {
           path: 'flowLPerH',
-          reason: `is more than drip can give here (about ${Math.round(most)} L an hour): did you enter litres per hour for the whole bed or pot?`,
+          reason: `is more than drip gives here (about ${Math.round(most)} L an hour): are these litres per hour for the whole bed or pot?`,
         },
       ]
     : [];

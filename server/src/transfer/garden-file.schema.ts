@@ -73,7 +73,7 @@ export function gardenFileSchema(db: DataSource): Record<string, unknown> & { $d
     $id: 'candid-leaf-garden-file-1',
     title: 'A garden of Candid Leaf as a file',
     description:
-      'A zip with candid-leaf.json (manifest), garden.json (garden), one file for each other definition, named after it, with a list of such rows, and photos/photo-N.jpg for the photo #photo-N.',
+      'A zip with candid-leaf.json (manifest) and garden.json (garden). Each other definition has a file of its name, which lists its rows. Photo #photo-N is photos/photo-N.jpg.',
     $defs: defs,
   };
 }

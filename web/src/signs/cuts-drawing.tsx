@@ -53,7 +53,7 @@ export function SuckerOrTruss({ className }: { className?: string }) {
     <svg
       viewBox="0 0 300 190"
       role="img"
-      aria-label="A sucker grows in the angle between leaf and stem; a truss rises from the bare stem between two leaves and bears flowers"
+      aria-label="A sucker grows in the angle of leaf and stem. A truss rises from the bare stem between two leaves and bears flowers"
       className={className}
     >
       <path

@@ -228,7 +228,7 @@ export const DISEASE: readonly DisorderRow[] = [
     livesIn: { warm: true, why: 'it lives only where winters are mild' },
     remedies: always('remove-plant', 'sanitize-tools', 'rotate'),
     lookAlikes: { 'vascular-wilt': 'slow, one-sided, with yellowing' },
-    doNot: ['Keep its soil and tools away from other plants.'],
+    doNot: ['Do not carry its soil or tools to other plants.'],
     goodToKnow: ['It spreads on soil and tools.'],
     followUpDays: 7,
     successIs: 'the plants beside it stay firm',

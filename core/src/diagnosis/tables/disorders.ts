@@ -20,7 +20,7 @@ export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FLOWER, ...WATER_
 const BY_CODE = new Map(DISORDERS.map((d) => [d.code, d]));
 export const disorderRow = (code: DisorderCode): DisorderRow => {
   const row = BY_CODE.get(code);
-  if (!row) throw new RangeError(`no row for the disorder ${code}`);
+  if (!row) throw new RangeError(`no row for the problem ${code}`);
   return row;
 };
 export type { DisorderRow } from './row.js';

@@ -51,7 +51,7 @@ export const CAUTIONS = {
   'wash-hands': 'Leaves and stems are poisonous to people and pets in quantity. Wash your hands afterwards.',
   salvage: 'Bin soft, sour, leaking or mouldy fruit. Do not can damaged fruit.',
   bag: 'Bag it; do not compost it.',
-  report: 'In some places this must be reported. Ask your local plant health service.',
+  report: 'In some places it must be reported. Ask your plant health service.',
   canes: 'Put caps on cane ends.',
   manure: 'Use only well-rotted material. Hay, straw or manure from sprayed land can carry weedkiller: test it with a bean seedling.',
   hot: 'Hot peppers: wear gloves, keep them away from eyes and children, and air the room when you cut, dry or seed them.',
@@ -113,7 +113,7 @@ export const REMEDIES = [
     cautions: ['salvage'],
     notWhile: [UNSOUND, FOULED, ['pepper', 'a pepper picked green stays green: leave it to colour, or eat it green. Only one that has begun to turn ripens in a warm room']],
   }),
-  remedy('eat-or-trim', 0, 'today', 'Use the sound fruit', 'Cut out the damaged part. The rest of firm, sweet-smelling fruit is good to eat; no need to throw it away.', {
+  remedy('eat-or-trim', 0, 'today', 'Use the sound fruit', 'Cut out the damaged part. The rest of firm, sweet-smelling fruit is good to eat.', {
     cautions: ['salvage'],
     notWhile: [UNSOUND, FOULED],
     fruit: true,
@@ -206,7 +206,7 @@ export const REMEDIES = [
     notWhile: [HOT, ['not-for-suckering', 'a bush tomato stops by itself, and a pepper is not topped']],
   }),
   // 3: feed and amend
-  remedy('soil-test', 3, 'this-week', 'Have the soil tested', 'Test for pH, calcium, potassium and salts. Then add only what is low.', { cautions: ['lead'] }),
+  remedy('soil-test', 3, 'this-week', 'Have the soil tested', 'Test for pH, calcium, potassium and salts. Add only what is low.', { cautions: ['lead'] }),
   remedy('pause-feeding', 3, 'today', 'Stop feeding', 'Give no feed for that long. Then start again at half strength, on moist soil.', { dose: 'pause-feed', atOnce: true }),
   remedy('light-feed', 3, 'this-week', 'A light feed', 'Low in nitrogen, at half strength, on moist soil.', { dose: 'light-feed', notWhile: [HOT] }),
   remedy('nitrogen-feed', 3, 'this-week', 'A small nitrogen feed', 'Half the label dose on moist soil, then watch for a week.', {
@@ -284,7 +284,7 @@ export const REMEDIES = [
     atOnce: true,
   }),
   remedy('bean-test', 1, 'this-week', 'A bean test', 'Sow three beans in the suspect straw, manure or compost and three in clean mix. Twisted leaves within three weeks mean weedkiller.'),
-  remedy('collar', 1, 'today', 'A collar round the stem', 'Put a ring of card or tin round each young plant, 3 cm (1 in) into the soil and 5 cm (2 in) above it.'),
+  remedy('collar', 1, 'today', 'A collar round the stem', 'Put a ring of card or tin round each young plant. Push it 3 cm (1 in) into the soil and leave 5 cm (2 in) above.'),
   remedy('dig-out-roots', 6, 'season-end', 'Dig out all the roots', 'After the harvest, lift every root with a fork and bin it. Do not compost it.', { cautions: ['bag'], onlyWhere: BEDS }),
   remedy('sanitize-tools', 5, 'today', 'Clean tools and hands', 'Soap for hands and 70 % alcohol for blades between plants. For a mosaic virus alcohol is not enough.', {
     cautions: ['blades'],
@@ -293,7 +293,7 @@ export const REMEDIES = [
   // next season
   remedy('resistant-cultivar', 6, 'season-end', 'Choose a resistant variety', 'Look for the letters on the packet.'),
   remedy('rotate', 6, 'season-end', 'Rotate the crop', 'No tomato, pepper, potato or aubergine here next year; three years is better.', { onlyWhere: BEDS }),
-  remedy('plant-later', 6, 'season-end', 'Plant out later', 'Wait for nights of 12 to 13 °C (54 to 55 °F), for peppers 13 to 15 °C (55 to 59 °F), and soil of 16 °C (60 °F). Late plants catch up.'),
+  remedy('plant-later', 6, 'season-end', 'Plant out later', 'Wait for soil of 16 °C (60 °F). Tomatoes need nights of 12 to 13 °C (54 to 55 °F), peppers 13 to 15 °C (55 to 59 °F). Late plants catch up.'),
   remedy('wider-spacing', 6, 'season-end', 'Give more room', 'Tomatoes 45 to 60 cm (18 to 24 in), peppers 40 to 50 cm (16 to 20 in).', { onlyWhere: BEDS }),
   remedy('bigger-pot', 6, 'season-end', 'Use a bigger pot next year', 'Tomato: 20 L (5 US gal) or more. Pepper: 10 to 12 L (3 US gal).', { dose: 'bigger-pot', onlyWhere: ['pot-could-be-larger'] }),
   remedy('improve-soil', 6, 'season-end', 'Build up the soil', 'Add compost every year; raise the rows where it stays wet.', { cautions: ['manure'], onlyWhere: BEDS }),

@@ -111,7 +111,7 @@ export const SIGNS = [
   row('leaf-yellow-fast', 'low-leaves', 'uncommon', 'Yellowing and dropping fast', 'Lower leaves yellowing and dropping quickly.', C),
   row('leaf-yellow-whole-old', 'low-leaves', 'rare', 'Older leaves pale all over', 'Whole older leaves evenly pale, plant light green.', C),
   row('leaf-yellow-between-veins-old', 'low-leaves', 'rare', 'Old leaves yellow between veins', 'Older leaves yellow between green veins.'),
-  row('leaf-yellow-between-veins-new', 'tip', 'telling', 'New leaves yellow between veins', 'Newest leaves yellow between green veins.'),
+  row('leaf-yellow-between-veins-new', 'tip', 'telling', 'New leaves yellow between veins', 'The newest leaves yellow between green veins.'),
   row('leaf-yellow-mushy', LEAVES, 'rare', 'Yellow and soggy', 'Yellow leaves, soft and soggy.'),
   row('leaf-yellow-crisp', LEAVES, 'rare', 'Yellow and crisp', 'Yellow leaves, dry and crisp.'),
   row('leaf-yellow-patches', 'leaves', 'uncommon', 'Scattered yellow blotches', 'Scattered yellow blotches, often in mid-leaf.'),

@@ -140,7 +140,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
     icon: ShoppingBasket,
     asks: [
       { name: 'count', label: 'How many', as: 'number', quantity: 'count' },
-      { name: 'grams', label: 'Together', as: 'number', quantity: 'grams' },
+      { name: 'grams', label: 'Total weight', as: 'number', quantity: 'grams' },
       {
         name: 'state',
         label: 'Condition',
@@ -209,7 +209,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
     icon: Sprout,
     asks: [
       { name: 'what', label: 'What', as: 'choice', start: 'weeds', options: wordsOf(NEIGHBOURS) },
-      { name: 'did', label: 'Was', as: 'choice', start: 'cleared', options: wordsOf(NEIGHBOUR_DEEDS) },
+      { name: 'did', label: 'Action', as: 'choice', start: 'cleared', options: wordsOf(NEIGHBOUR_DEEDS) },
     ],
   },
   'rain-gauge': { icon: CloudRain, asks: [] },

@@ -24,7 +24,7 @@ export function WateringScreen() {
       {secret === '' || (list.error instanceof ApiError && list.error.status === 404) ? (
         <>
           <h1 className="mb-4 text-3xl">Watering</h1>
-          <Empty title="This link no longer works">
+          <Empty title="The link no longer works">
             <p>It has expired or was removed. Ask the person who sent it for a new one.</p>
           </Empty>
         </>

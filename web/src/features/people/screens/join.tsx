@@ -19,7 +19,7 @@ export function JoinScreen() {
     <main className="mx-auto max-w-md p-5">
       <h1 className="mb-4 text-3xl">Invitation</h1>
       {secret === '' || (invitation.error instanceof ApiError && invitation.error.status === 404) ? (
-        <Empty title="This link no longer works">
+        <Empty title="The link no longer works">
           <p>It was used or cancelled, or is older than a week. Ask for a new one.</p>
         </Empty>
       ) : invitation.isPending ? (

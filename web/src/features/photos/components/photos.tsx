@@ -49,7 +49,7 @@ export function Photos({ of, name, reading = false, className }: Props) {
           ))}
         </ul>
       )}
-      {mayAdd && <AddPhoto of={of} label={`Take or choose a photo of ${name}`} className="mt-3 inline-block" />}
+      {mayAdd && <AddPhoto of={of} label={`Take or choose a photo: ${name}`} className="mt-3 inline-block" />}
     </Panel>
   );
 }

@@ -185,7 +185,7 @@ function Overhead({ form: { control, watch, setValue } }: PartProps) {
       {watch('kind') !== 'indoors' && (
         <FormSelect
           control={control}
-          label="Stands"
+          label="Where it is"
           options={[['', 'usual for its type'], ...COVERS.map((c): [string, string] => [c, COVER_WORDS[c]])]}
           name="cover"
           {...emptyIsUnknown}

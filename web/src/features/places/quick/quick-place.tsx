@@ -87,7 +87,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
         />
         <Choice label="Crop" value={crop} options={CROPS} onChange={setCrop} />
         {shared ? (
-          <MeasuredInput className="w-36" label="Apart" quantity="heightMetres" value={apartM} onChange={setApartM} />
+          <MeasuredInput className="w-36" label="Spacing" quantity="heightMetres" value={apartM} onChange={setApartM} />
         ) : (
           <MeasuredInput
             className="w-36"

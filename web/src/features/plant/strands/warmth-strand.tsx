@@ -20,7 +20,7 @@ export function WarmthStrand({ days, crop }: { days: readonly StrandDay[]; crop:
     });
   return (
     <Strand
-      label="Warmth"
+      label="Temperature"
       aside={<Scale values={limits} low={low} high={high} show={format.temperature} />}
       tall="h-22"
     >

@@ -31,8 +31,8 @@ export function CalibrationPanel({ calibration }: Pick<PracticeDto, 'calibration
       <p className="mt-3 text-sm text-soft">
         <Explained says={`Score ${brier.toFixed(2)}`}>
           <p>
-            The average squared gap between your stated certainty and the result. 0 is always right and certain, 0.25 a
-            coin toss, 1 always certain and wrong.
+            The average squared gap between your stated certainty and the result. A score of 0 is always right and
+            certain, 0.25 a coin toss, 1 always certain and wrong.
           </p>
           <p className="mt-2 text-sm text-soft">
             Brier 1950, over your last {of} answers; the first answer to a plant counts.

@@ -119,7 +119,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
         />
         <FormSelect
           control={control}
-          label="For"
+          label="Aim"
           options={[['', 'not stated'], ...AIMS.map((a) => [a, AIM_ROWS[a].label] as const)]}
           name="aim"
           {...emptyIsUnknown}

@@ -41,7 +41,7 @@ function OnePlant({ plant }: { plant: StoodPlant }) {
           <span className="block leading-5 font-semibold group-hover:underline">{plant.name}</span>
           <span className="block text-sm text-soft tabular-nums">
             {f.day(plant.plantedOn)}
-            {plant.endedOn ? ` to ${f.day(plant.endedOn)}` : ', stands'}
+            {plant.endedOn ? ` to ${f.day(plant.endedOn)}` : ', growing'}
           </span>
           {plant.because && <span className="block text-sm text-soft">{END_WORDS[plant.because].then}</span>}
         </span>

@@ -17,7 +17,7 @@ export function PageLook() {
   return (
     <Panel title="Display">
       <p className="mt-1 text-soft">For this device only. “Bright sun” is black on white, and larger.</p>
-      <div role="group" aria-label="Look" className="mt-2 grid grid-cols-2 gap-2">
+      <div role="group" aria-label="Display" className="mt-2 grid grid-cols-2 gap-2">
         {CHOICES.map(([one, words, Icon]) => (
           <button
             key={one}

@@ -17,7 +17,7 @@ export function UnitsAndDates({ control }: { control: Control<GardenInput> }) {
     <FormCard title="Units and dates">
       <FormSelect
         control={control}
-        label="Warmth"
+        label="Temperature"
         options={[
           ['C', '°C'],
           ['F', '°F'],

@@ -104,7 +104,7 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
       <div className="mt-3 grid grid-cols-2 gap-3">
         {standing.length > 0 && (
           <SelectField
-            label="For"
+            label="Bed or pot"
             className="col-span-2"
             value={placeId}
             options={standing.map((p) => [p.place.id, p.place.name])}
@@ -242,7 +242,12 @@ function ByNutrient({ product }: { product: Product }) {
   return (
     <>
       <div className="mt-3 grid grid-cols-2 gap-3">
-        <SelectField label="Of" value={nutrient} options={has} onChange={(chosen) => setNutrient(chosen as Nutrient)} />
+        <SelectField
+          label="Nutrient"
+          value={nutrient}
+          options={has}
+          onChange={(chosen) => setNutrient(chosen as Nutrient)}
+        />
         <MeasuredInput label="Per plant" quantity="grams" min={0} max={50} value={grams} onChange={setGrams} />
       </div>
       {amount !== null && also && (

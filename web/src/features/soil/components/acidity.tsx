@@ -61,7 +61,7 @@ function Answer({ answer }: { answer: AcidityAnswer }) {
         {f.day(testAgainOn)} {testAgainOn.slice(0, 4)}; it takes months to act.
       </p>
       <p className="mt-1 text-sm">
-        Dusty: wear a mask and eye protection, and dampen it. Work it in lightly, and follow the label.
+        It is dusty: wear a mask and eye protection, and dampen it. Work it in lightly, and follow the label.
       </p>
     </div>
   );

@@ -66,7 +66,7 @@ function Percolates({ place }: { place: PlaceDto }) {
     <Panel title="Drainage test">
       <p className="mt-1 text-sm text-soft">
         Dig a hole a spade deep, fill it, let it drain and fill it again. How far does the water fall, and in how long?
-        Ask first where cables and pipes run.
+        First ask where cables and pipes run.
       </p>
       {known != null && (
         <p className="mt-1">

@@ -26,7 +26,7 @@ export function Rules({ place, p, busy, onChange }: Props) {
   return (
     <Panel label="Watering method" className="flex flex-col gap-4 self-start">
       <SelectField
-        label="School"
+        label="Watering method"
         hint={SCHOOLS[p.school].line}
         value={p.school}
         disabled={busy}

@@ -58,7 +58,7 @@ function Choose({ view }: { view: GardenView }) {
           plant={plant}
           chooser={
             <SelectField
-              label="Place"
+              label="Bed or pot"
               className="w-full sm:w-64"
               value={chosen.place.id}
               options={usable.map((p) => [p.place.id, p.place.name])}
