@@ -2,7 +2,7 @@ import { IsIn, IsInt, IsString, Max, MaxLength, Min, MinLength } from 'class-val
 import { IsId } from './id.js';
 import { ROLES, type Role } from './roles.js';
 
-/** A key for a script at home: to one garden, as far as its role says. */
+/** A key for a script at home: to one garden, with a role. */
 export class AccessKeyInput {
   @IsId()
   id: string;
@@ -15,7 +15,7 @@ export class AccessKeyInput {
   @IsIn(ROLES)
   role: Role;
 
-  /** how long it opens */
+  /** days it is valid */
   @IsInt()
   @Min(1)
   @Max(366, { message: 'must be 366 or less' })
@@ -30,7 +30,7 @@ export interface AccessKeyDto {
   usedAt: string | null;
 }
 
-/** The key itself, told this once. */
+/** The key itself, shown only once. */
 export interface NewAccessKey extends AccessKeyDto {
   key: string;
 }

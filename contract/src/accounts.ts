@@ -3,7 +3,7 @@ import { IsEmail, IsOptional, IsString, Matches, MaxLength, MinLength } from 'cl
 
 const LONGEST_PASSWORD = 200;
 
-/** A password that somebody chooses. */
+/** A new password. */
 const IsNewPassword = (): PropertyDecorator =>
   applyDecorators(
     IsString(),
@@ -11,10 +11,10 @@ const IsNewPassword = (): PropertyDecorator =>
     Matches(/\S/, { message: 'must not be only spaces' }),
     MaxLength(LONGEST_PASSWORD),
   );
-/** A password as somebody gives it to come in. */
+/** A password typed to sign in. */
 const IsPassword = (): PropertyDecorator =>
   applyDecorators(IsString(), MaxLength(LONGEST_PASSWORD), MinLength(1, { message: 'must not be empty' }));
-/** The secret of a link: letters and digits that we made. */
+/** The secret of a link: letters and digits we generated. */
 const IsSecret = (): PropertyDecorator =>
   applyDecorators(
     IsString(),
@@ -43,7 +43,7 @@ export class SignUp {
   @MaxLength(80)
   name: string;
 
-  /** where only those who are asked may come in: the secret of their invitation */
+  /** the secret of their invitation, if registration is by invitation only */
   @IsOptional()
   @IsSecret()
   invitation?: string;
@@ -71,7 +71,7 @@ export class PasswordReset {
   password: string;
 }
 
-/** What cannot be taken back is asked for with the password. */
+/** The password, asked again before an irreversible act. */
 export class PasswordOnly {
   @IsPassword()
   password: string;
@@ -81,16 +81,16 @@ export interface Me {
   id: string;
   email: string;
   name: string;
-  /** it asked to be deleted, and is on this moment; null: it stays */
+  /** when the account will be deleted, if its owner asked; null: it stays */
   leavingAt: string | null;
 }
 
-/** What is open to whoever is not signed in. */
+/** What a signed-out visitor may do. */
 export interface Entry {
-  /** new accounts may be made by anybody */
+  /** anyone may create an account */
   registration: boolean;
-  /** mail is sent from here, so a password can be asked for anew */
+  /** mail is sent from here, so a password can be reset */
   mail: boolean;
-  /** the made-up garden that everybody with an account may look at */
+  /** the demo garden that anyone with an account may view */
   demo: string | null;
 }

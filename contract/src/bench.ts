@@ -3,7 +3,7 @@ import { SCHOOL_CODES, type SetUp } from '@candid-leaf/core/water';
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
-/** One way of watering, or one change, on the bench. */
+/** One watering method, or one change, to compare. */
 export class SetUpInput implements SetUp {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })

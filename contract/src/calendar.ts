@@ -1,9 +1,9 @@
-/** The link for calendar programs: since when there is one; null: there is none. */
+/** The calendar link: since when it exists; null: there is none. */
 export interface CalendarLinkDto {
   madeAt: string | null;
 }
 
-/** A new link, told once. */
+/** A new link, shown only once. */
 export interface NewCalendarLink {
   madeAt: string;
   path: string;

@@ -1,4 +1,4 @@
-/** Several checks of one field, as one. */
+/** Combines several checks of one field. */
 export const applyDecorators =
   (...checks: readonly PropertyDecorator[]): PropertyDecorator =>
   (target, property) =>

@@ -47,7 +47,7 @@ export class UnitChoice implements Units {
   area: AreaUnit;
 }
 
-/** The first and the last day on which nobody is there. */
+/** First and last day of an absence. */
 export class AwayDays implements Away {
   @IsCalendarDay()
   from: Day;
@@ -57,7 +57,7 @@ export class AwayDays implements Away {
 }
 
 const STOCK = { message: 'must be 0 to 10 000' };
-/** What there is of each; what is left out nobody has counted. */
+/** Numbers in stock; fields left out were not counted. */
 export class StockInput implements Stock {
   @IsOptional()
   @IsNumber(FINITE)
@@ -108,7 +108,7 @@ export class GardenInput extends GardenFacts {
   @IsId()
   id: string;
 
-  /** the version this change was made on; absent when the garden is new */
+  /** the version this change is based on; absent for a new garden */
   @IsOptional()
   @IsInt()
   @Min(1)
@@ -131,26 +131,26 @@ export class GardenInput extends GardenFacts {
   @IsIn(DATE_FORMS)
   dateForm: DateForm;
 
-  /** a demo garden stands still on this day until it is moved; others follow their calendar */
+  /** a demo garden is paused on this day until it is moved; others follow their calendar */
   @IsOptional()
   @IsCalendarDay()
   pinnedDate?: Day | null;
 
-  /** only products that are allowed in organic growing are offered */
+  /** offer only products allowed in organic growing */
   @IsOptional()
   @IsBoolean()
   organicOnly?: boolean | null;
 
-  /** what is in the shed to hold up and to cover with */
+  /** supports and covers in the shed */
   @IsPart(() => StockInput, { optional: true })
   stock?: StockInput | null;
 
-  /** what plants are started with; compost and a balanced feed where it is left out */
+  /** feed at planting; compost and a balanced feed if left out */
   @IsOptional()
   @IsIn(STARTER_SCHOOLS)
   starter?: StarterSchool | null;
 
-  /** the warm part of the year, or on purpose the mild winter of a hot country; warm where it is left out */
+  /** the warm part of the year, or the mild winter of a hot country, on purpose; warm if left out */
   @IsOptional()
   @IsIn(SEASON_MODES)
   seasonMode?: SeasonMode | null;
@@ -165,7 +165,7 @@ export interface GardenDto extends GardenInput {
   today: Day;
 }
 
-/** A garden in the list of those that one may see. */
+/** A garden in the list of those a person may see. */
 export interface MyGarden extends GardenDto {
   role: Role;
 }

@@ -7,12 +7,12 @@ export class RoleChange {
   role: Role;
 }
 
-/** Somebody is asked into a garden, by a link that works once. */
+/** An invitation to a garden, by a link that works once. */
 export class InvitationInput {
   @IsId()
   id: string;
 
-  /** for whom it is, as the gardener calls them */
+  /** the person's name, as the gardener calls them */
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
@@ -25,7 +25,7 @@ export class InvitationInput {
 export interface MemberDto {
   id: string;
   name: string;
-  /** null: has left, and still stands beside what was recorded */
+  /** null: has left, but is still named beside their records */
   role: Role | null;
 }
 
@@ -41,14 +41,14 @@ export interface PeopleDto {
   invitations: InvitationDto[];
 }
 
-/** A link with a secret in it, told this once. */
+/** A link with a secret, shown only once. */
 export interface NewLink {
   id: string;
   path: string;
   expiresAt: string;
 }
 
-/** What stands on an invitation, for whoever opened its link. */
+/** What an invitation shows to the person who opened its link. */
 export interface InvitationView {
   garden: string;
   by: string;

@@ -3,9 +3,9 @@ import type { Day } from '@candid-leaf/core/units';
 import { IsIn, IsOptional } from 'class-validator';
 import { IsId } from './id.js';
 
-/** Of what a photo is, sent in the address; the picture itself is the body. */
+/** What a photo is of, sent in the address; the picture itself is the body. */
 export class PhotoOf {
-  /** a photo is of one plant or of one place */
+  /** a photo belongs to one plant or to one bed or pot */
   @IsOptional()
   @IsId()
   plantId?: string;
@@ -23,7 +23,7 @@ export class PhotoOf {
   day: Day;
 }
 
-/** Which photos are asked for. */
+/** Which photos to return. */
 export class PhotosWanted {
   @IsOptional()
   @IsId()
@@ -43,12 +43,12 @@ export interface PhotoDto {
   /** px, upright */
   width: number;
   height: number;
-  /** of the picture, without its small one */
+  /** size of the picture, without its thumbnail */
   bytes: number;
   by: string;
 }
 
-/** The longer side of a picture that is kept, and of its small one, px. */
+/** Longer side of a stored picture and of its thumbnail, px. */
 export const PHOTO_PX = { whole: 1600, small: 320 } as const;
-/** What is taken in; a device shrinks before it sends, and is well below. */
+/** Largest upload; a device shrinks photos first and stays well below. */
 export const PHOTO_BYTES = 8_000_000;

@@ -17,7 +17,7 @@ import {
 import { PlaceWatering } from './water.js';
 import { IsId } from './id.js';
 
-/** A bed, or a group of like pots; `volumeL` is one pot's. */
+/** A bed, or a group of equal pots; `volumeL` is for one pot. */
 export class PlaceInput extends PlaceMake {
   @IsId()
   id: string;
@@ -48,23 +48,23 @@ export class PlaceInput extends PlaceMake {
   @IsIn(IRRIGATIONS)
   irrigation?: Irrigation | null;
 
-  /** litres an hour for the whole place */
+  /** litres an hour for the whole bed or pot */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0.1)
   @Max(5000)
   flowLPerH?: number | null;
 
-  /** how often it is walked along; weekly where it is left out */
+  /** how often it is checked; weekly if left out */
   @IsOptional()
   @IsIn(ROUND_RHYTHMS)
   looking?: RoundRhythm | null;
 
-  /** all tests of its soil; the newest is the one that counts */
+  /** all tests of its soil; the newest counts */
   @IsListOf(() => SoilTest, { most: 30, optional: true })
   soilTests?: SoilTest[] | null;
 
-  /** open water near by: no sprays */
+  /** open water nearby: no sprays */
   @IsOptional()
   @IsBoolean()
   pondNear?: boolean | null;

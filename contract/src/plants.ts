@@ -21,22 +21,22 @@ export class PlantInput extends PlantMake {
   @MaxLength(80)
   name: string;
 
-  /** what it is worth when there is not enough for all: 1 little, 2 as others, 3 much */
+  /** importance when there is not enough for all: 1 little, 2 as others, 3 much */
   @IsOptional()
   @IsIn([1, 2, 3])
   worth?: 1 | 2 | 3 | null;
 
-  /** how it is trained; by habit, season and heat where it is left out */
+  /** its training; suggested by habit, season and heat if left out */
   @IsOptional()
   @IsIn(TRAININGS)
   training?: Training | null;
 
-  /** which kind it is, where that is known */
+  /** its variety, if known */
   @IsOptional()
   @IsId()
   cultivarId?: string | null;
 
-  /** the label was lost, or the seed was mixed: it may be another */
+  /** the label was lost or the seed was mixed: it may be another variety */
   @IsOptional()
   @IsBoolean()
   kindUnsure?: boolean | null;
@@ -46,13 +46,13 @@ export class PlantInput extends PlantMake {
 export const PLANT_ENDS = ['season-over', 'disease', 'frost', 'died', 'given-away', 'made-room'] as const;
 export type PlantEnd = (typeof PLANT_ENDS)[number];
 
-/** Taking a plant out, with why, where one says so. */
+/** Archiving a plant, with a reason if given. */
 export class PlantEnded {
   @IsOptional()
   @IsIn(PLANT_ENDS)
   because?: PlantEnd | null;
 
-  /** the day, where it was not today */
+  /** the day, if it was not today */
   @IsOptional()
   @IsCalendarDay()
   on?: Day | null;

@@ -2,7 +2,10 @@ import { type Calibration, MOST_SEED, PRACTICE_THEMES, type PracticeTheme } from
 import { DISORDER_CODES, type DisorderCode } from '@candid-leaf/core/records';
 import { IsBoolean, IsIn, IsInt, Max, Min } from 'class-validator';
 
-/** What somebody said of a practice plant, and whether it was right. It is judged where it is drawn: the number says which plant it was. */
+/**
+ * An answer to a practice plant, and whether it was right. It is judged where it is drawn: the number identifies the
+ * plant.
+ */
 export class PracticeAnswerInput {
   @IsIn(PRACTICE_THEMES)
   theme: PracticeTheme;
@@ -15,7 +18,7 @@ export class PracticeAnswerInput {
   @IsIn(DISORDER_CODES, { message: 'is not a problem in the handbook' })
   trouble: DisorderCode;
 
-  /** how sure, percent */
+  /** certainty, percent */
   @IsInt()
   @Min(0)
   @Max(100)
@@ -30,7 +33,7 @@ export class PracticeAnswerInput {
   @IsBoolean()
   actRight: boolean;
 
-  /** what the checks cost */
+  /** minutes the checks took */
   @IsInt()
   @Min(0)
   @Max(1000)
@@ -42,7 +45,7 @@ export interface PracticeAnswerDto extends PracticeAnswerInput {
   answeredAt: string;
 }
 
-/** Answers of an account, newest first, and how well they say how sure they may be. */
+/** Answers of an account, newest first, and how well-calibrated they are. */
 export interface PracticeDto {
   answers: PracticeAnswerDto[];
   calibration: Calibration | null;

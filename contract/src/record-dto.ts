@@ -1,20 +1,20 @@
 import { RECORD_KINDS, type Fault, type RecordData, type RecordKind } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 
-/** Which kinds belong to one plant only, never to a whole place. */
+/** Returns which record types belong to one plant only, never to a whole bed or pot. */
 export const isOfPlantOnly = (kind: RecordKind): boolean => RECORD_KINDS[kind].of === 'plant';
-/** Which kinds belong to the garden as such. */
+/** Returns which record types belong to the garden. */
 export const isOfGarden = (kind: RecordKind): boolean => RECORD_KINDS[kind].of === 'garden';
 
-/** So many records come in one request at most. */
+/** Most records in one request. */
 export const MOST_RECORDS_AT_ONCE = 50;
 
-/** Of each record sent, in order, what stands now, or why it was not taken. */
+/** For each record sent, in order: what is stored now, or why it was rejected. */
 export interface SeveralAnswers {
   answers: ({ record: RecordDto } | { refused: { status: number; message: string; faults?: Fault[] } })[];
 }
 
-/** A record of one kind, or of any. */
+/** A record of one type, or of any. */
 export type RecordDto<K extends RecordKind = RecordKind> = {
   [T in K]: {
     id: string;
@@ -25,9 +25,12 @@ export type RecordDto<K extends RecordKind = RecordKind> = {
     day: Day;
     data: RecordData<T>;
     createdAt: string;
-    /** who wrote it down: an account, or the watering list that it was ticked on */
+    /** who recorded it: an account, or the watering list it was ticked on */
     by: string;
-    /** a measure that it names for the first time in this garden: what is known of it is told once, with the answer to the write */
+    /**
+     * a claim it names for the first time in this garden: what we know of it is shown once, with the answer to the
+     * write
+     */
     claim?: string;
   };
 }[K];

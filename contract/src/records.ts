@@ -15,7 +15,7 @@ export class RecordInput {
   @IsIn(RECORD_KIND_CODES)
   type: RecordKind;
 
-  /** a record is of one plant, of a whole place, or (a gauge reading) of the garden: then neither is named */
+  /** a record belongs to one plant, to a whole bed or pot, or (a gauge reading) to the garden: then neither is named */
   @IsOptional()
   @IsId()
   plantId?: string | null;
@@ -24,14 +24,14 @@ export class RecordInput {
   @IsId()
   placeId?: string | null;
 
-  /** checked against the class of its kind */
+  /** validated against the class of its type */
   @IsObject()
   data: object;
 }
 
-/** What a device wrote down without signal, in the order in which it was made. */
+/** Records a device made while offline, in the order they were made. */
 export class SeveralRecords {
-  /** each is checked by itself: one that cannot be right keeps no other back */
+  /** each is validated by itself: an invalid one does not block the others */
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(MOST_RECORDS_AT_ONCE)

@@ -5,7 +5,7 @@ import type { GrowingYear } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
 import type { Outcome } from './treatments.js';
 
-/** What was done about a finding, and what came of it. */
+/** What was done about a finding, and the result. */
 export interface RemedyRow {
   plant: string;
   disorder: DisorderCode;
@@ -17,18 +17,18 @@ export interface RemedyRow {
   outcome: Outcome | null;
 }
 
-/** One season beside others, with the weather of its growing time. */
+/** One season compared with others, with the weather of its growing time. */
 export interface ComparedSeason {
   label: string;
   year: number;
   plants: number;
   kg: number;
   firstPick: Day | null;
-  /** from the first planting out to the last picking, or the end: null where no weather is kept */
+  /** from the first planting out to the last picking, or the end: null without stored weather */
   weather: { days: number; meanC: number; hotDays: number; rainMm: number } | null;
 }
 
-/** Fruit that was laid out to ripen. */
+/** Fruit laid out to ripen. */
 export interface ShelfRow {
   plant: string;
   count: number | null;
@@ -40,18 +40,18 @@ export interface ShelfRow {
   ripeIn: number;
 }
 
-/** A season's end: what it bore, what was lost, what was done about it, and how it stands beside others. */
+/** A season's report: harvest, losses, treatments, and how it compares. */
 export interface SeasonReportView {
   season: GrowingYear;
   harvest: HarvestReport;
-  /** plants that ended, with why */
+  /** archived plants, with the reason */
   ended: { name: string; place: string; on: Day; because: string | null }[];
   troubles: { place: string; label: string }[];
   remedies: RemedyRow[];
-  /** what ripens indoors now, the ripest first; of the running season only */
+  /** fruit ripening indoors now, ripest first; of the current season only */
   shelf: ShelfRow[];
-  /** what was picked to cook, kg, and about how many litres of thick sauce that is */
+  /** fruit picked to cook, kg, and about how many litres of thick sauce that makes */
   cooked: { kg: number; litres: number };
-  /** the newest first */
+  /** newest first */
   compared: ComparedSeason[];
 }

@@ -9,7 +9,7 @@ import { ArrayUnique, IsArray, IsIn, IsInt, IsOptional, IsString, Max, MaxLength
 import { IsId } from './id.js';
 import type { PlantDto, PlantEnd } from './plants.js';
 
-/** A kind that the gardener grows. */
+/** A variety the gardener grows. */
 export class CultivarInput extends Cultivar {
   @IsId()
   id: string;
@@ -24,7 +24,7 @@ export interface CultivarDto extends CultivarInput {
   version: number;
 }
 
-/** So many of one kind for one place in one season. */
+/** A number of plants of one variety for one bed or pot and season. */
 export class PlantingInput extends PlantingMake {
   @IsId()
   id: string;
@@ -46,7 +46,7 @@ export interface PlantingDto extends PlantingInput {
   version: number;
 }
 
-/** A planting with all that is reckoned of it. */
+/** A planting with everything computed for it. */
 export interface PlantingOnView {
   planting: PlantingDto;
   kind: string;
@@ -54,20 +54,20 @@ export interface PlantingOnView {
   seeds: SeedNeed;
   rotation: Rotation;
   rotationText: string;
-  /** it is too much for its place, or its pot too small, or cannot ripen: each in a sentence */
+  /** too many for its bed, too small a pot, or too late to ripen: each in a sentence */
   warnings: string[];
   hardening: HardeningPlan | null;
   gate: Gate | null;
   gateText: string | null;
 }
 
-/** One kind's year. */
+/** The year of one variety. */
 export interface YearLine {
   label: string;
-  bands: (Band & { title: string; text: string; /** how it came about */ how: string })[];
+  bands: (Band & { title: string; text: string; /** how it was computed */ how: string })[];
 }
 
-/** A plant of a season: where it stood, from when to when, and how it ended. */
+/** A plant of a season: where it grew, from when to when, and how it ended. */
 export interface StoodPlant extends Pick<PlantDto, 'id' | 'name' | 'crop' | 'habit' | 'type' | 'heightM' | 'training'> {
   kind: string;
   plantedOn: Day;
@@ -75,7 +75,7 @@ export interface StoodPlant extends Pick<PlantDto, 'id' | 'name' | 'crop' | 'hab
   because: PlantEnd | null;
 }
 
-/** One place in a season: what stood there, and what ailed it. */
+/** One bed or pot in a season: what grew there, and its problems. */
 export interface StoodPlace {
   placeId: string;
   place: string;
@@ -84,7 +84,7 @@ export interface StoodPlace {
   disorders: DisorderCode[];
 }
 
-/** May a second crop stand there this year? */
+/** Whether a second crop fits there this year. */
 export interface SecondCropPlace {
   placeId: string;
   place: string;
@@ -94,27 +94,27 @@ export interface SecondCropPlace {
 
 export interface SeasonView {
   season: GrowingYear;
-  /** every season of which anything is written down, and the next; the newest first */
+  /** every season with any records, and the next; newest first */
   seasons: GrowingYear[];
   today: Day;
-  /** an earlier one is read, not written */
+  /** an earlier season is read-only */
   past: boolean;
   lines: YearLine[];
   plantings: PlantingOnView[];
-  /** what stood where in it, in walking order */
+  /** what grew where in it, in walking order */
   stood: StoodPlace[];
-  /** the look back at it */
+  /** its review */
   notes: SeasonNotesDto | null;
-  /** the season before: what stood and ailed where, and what was said of it; null where nothing is written down */
+  /** the season before: what grew where, its problems and its review; null without records */
   before: { label: string; year: number; notes: SeasonNotesDto | null; stood: StoodPlace[] } | null;
-  /** what grew and ailed in each place, by its id */
+  /** what grew in each bed or pot and its problems, by id */
   grounds: Record<string, EarlierYear[]>;
   needs: Needs | null;
-  /** of the running season, while it may still be sown: where a second crop fits, and where not, with why */
+  /** for the current season, while sowing is possible: where a second crop fits, and where not, with the reason */
   second: { by: Day; places: SecondCropPlace[] } | null;
 }
 
-/** What the gardener says of a season when it is over; the next year's plan reads it. */
+/** The gardener's review of a finished season; the next year's plan reads it. */
 export class SeasonNotesInput {
   @IsId()
   id: string;
@@ -139,14 +139,14 @@ export class SeasonNotesInput {
   @MaxLength(4000)
   change?: string | null;
 
-  /** what of the kit is put away, by its code */
+  /** equipment put away, by code */
   @IsOptional()
   @IsArray()
   @IsIn(KIT_CODES, { each: true, message: 'names something that is not in the list' })
   @ArrayUnique({ message: 'names the same thing twice' })
   kit?: KitCode[] | null;
 
-  /** the day on which the year was closed */
+  /** day the year was closed */
   @IsOptional()
   @IsCalendarDay()
   closedOn?: Day | null;

@@ -2,12 +2,12 @@ import { type Nutrients } from '@candid-leaf/core/nutrition';
 import type { EarlierYear } from '@candid-leaf/core/records';
 import type { MulchPlan } from '@candid-leaf/core/soil';
 
-/** What is concluded of a place's soil. */
+/** Conclusions about the soil of a bed or pot. */
 export interface SoilView {
   mulch: MulchPlan;
   mulchText: string;
-  /** grams of the elements that the place got this season, all plants together; null where nothing is recorded */
+  /** grams of the elements given this season, all plants together; null without records */
   fed: Nutrients | null;
-  /** what grew and ailed here, written by itself */
+  /** earlier crops and problems, filled in automatically */
   grown: EarlierYear[];
 }

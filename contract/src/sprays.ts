@@ -1,7 +1,7 @@
 import type { Spraying } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 
-/** One spray, with all that is asked of a log. */
+/** One spray, with everything a log must show. */
 export interface SprayLogRow {
   id: string;
   day: Day;
@@ -9,10 +9,10 @@ export interface SprayLogRow {
   place: string | null;
   plants: string[];
   spray: Spraying;
-  /** of that day, by the station */
+  /** of that day, from the station */
   weather: { tMinC: number; tMaxC: number; windMs: number | null; rainMm: number } | null;
-  /** the first day on which fruit may be picked; null where no label was at hand */
+  /** first day fruit may be picked; null without a label */
   pickFrom: Day | null;
-  /** the first day on which it may be sprayed again */
+  /** first day it may be sprayed again */
   againFrom: Day | null;
 }

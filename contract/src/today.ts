@@ -5,7 +5,7 @@ import type { OrderReckoned } from '@candid-leaf/core/water';
 import { IsISO8601, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsId } from './id.js';
 
-/** Where tasks come from, in the order in which Today tells them on one day. */
+/** Sources of tasks, in the order in which Today lists them on one day. */
 export const TASK_SOURCES = [
   'protect',
   'look-again',
@@ -26,18 +26,18 @@ export const TASK_SOURCES = [
 ] as const;
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 
-/** Ticking a task; a watering writes its own record under `recordId`. */
+/** Ticking a task; a watering saves its own record under `recordId`. */
 export class TaskDone {
   @IsOptional()
   @IsId()
   recordId?: string;
 
-  /** when it was done, where it is sent later than that: it counts for the garden's day of then */
+  /** when it was done, if sent later: it counts for the garden's day at that time */
   @IsOptional()
   @IsISO8601({ strict: true })
   at?: string;
 
-  /** minutes that it was reckoned to take, so that it is learned how long it took */
+  /** the estimated minutes, so the real time can be learned */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0)
@@ -51,7 +51,7 @@ export interface TaskDto {
   source: TaskSourceCode;
   plantId: string | null;
   placeId: string | null;
-  /** of a whole place: which of its plants it is for, where not for all */
+  /** for a whole bed: the plants it is for, if not all */
   plantIds?: string[];
   title: string;
   where: string;
@@ -59,34 +59,34 @@ export interface TaskDto {
   dueOn: Day;
   /** about how long it takes */
   minutes: number;
-  /** the same before this gardener's own pace was learned */
+  /** the estimate before this gardener's own pace */
   reckoned: number;
-  /** water that is carried or run, in all; null where it is none */
+  /** total water to carry or run; null if none */
   litres: number | null;
   remedy: RemedyCode | null;
-  /** for each plant */
+  /** per plant */
   dose: Dose | null;
-  /** of water by the plan: what the dose was made of, and how many plants get it */
+  /** for water from the plan: how the dose was computed, and for how many plants */
   made?: { of: OrderReckoned; plants: number };
-  /** it is answered by what a finger says of the place's soil, and not ticked */
+  /** answered by a finger check of the soil, not ticked */
   feel?: true;
-  /** a walk along the place: why, and where it begins to look */
+  /** a walk: why, and where to start looking */
   round?: { why: string[]; undersides: boolean; parts: Part[] };
-  /** a dated list, where there is more than one thing to it */
+  /** a dated list, if there is more than one act */
   acts?: { on: Day; text: string }[];
-  /** it waits: until when, and why; it is told, and not to be done */
+  /** on hold: until when, and why; shown, but not to be done */
   held?: { until: Day; because: string };
-  /** it is answered by a look at the plant, at this part first */
+  /** answered by a look at the plant, at this part first */
   see?: Part;
-  /** a sucker that roots: how far it is; planted, it becomes a plant of its own */
+  /** a rooting sucker: how far it is; once planted, it becomes its own plant */
   rooting?: 'look' | 'plant';
-  /** it is answered by what was picked, plant by plant */
+  /** answered by what was picked, plant by plant */
   picks?: true;
-  /** what is done one after the other, with the hands */
+  /** steps to do one after the other */
   sequence?: string[];
-  /** plant by plant, where it is for several */
+  /** plant by plant, if it is for several */
   parts?: string[];
-  /** the amount in words, where it is more than a dose for each plant */
+  /** the amount in words, if it is more than a dose per plant */
   amount?: string;
   cautions: string[];
 }

@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { IsNumber, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 
-/** A town by the beginning of its name. */
+/** A town by the start of its name. */
 export class TownsCalled {
   @IsString()
   @MinLength(2)
@@ -9,7 +9,7 @@ export class TownsCalled {
   name: string;
 }
 
-/** The town next to a point. */
+/** The town nearest to a point. */
 export class TownAt {
   @Type(() => Number)
   @IsNumber()

@@ -9,10 +9,10 @@ import {
 import { IsListOf } from '@candid-leaf/core/records';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 
-/** What separates the cells of a file. */
+/** Cell separators of a file. */
 export const DELIMITERS = [',', ';', '\t', '|'] as const;
 export type Delimiter = (typeof DELIMITERS)[number];
-/** Columns of the widest file that is read. */
+/** Most columns of a file. */
 export const MOST_COLUMNS = 200;
 
 export class ColumnChoice {
@@ -31,7 +31,7 @@ export class ColumnChoice {
   unit?: string;
 }
 
-/** How a file is to be brought in. It is sent in the address, as JSON; the file itself is the body. */
+/** How to import a file. It is sent in the address, as JSON; the file itself is the body. */
 export class ImportPlan implements Reading {
   @IsIn(TABLE_NAMES)
   table: TableName;
@@ -48,24 +48,24 @@ export class ImportPlan implements Reading {
   @IsIn(['.', ','])
   decimal: Decimal;
 
-  /** its name, for the list of what was brought in */
+  /** its name, for the list of imports */
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(120)
   name: string;
 
-  /** only looks whether it would go, and changes nothing */
+  /** checks only, and changes nothing */
   @IsOptional()
   @IsBoolean()
   dry?: boolean;
 
-  /** rows at fault are left out; otherwise one such row keeps the whole file out */
+  /** rows with errors are skipped; otherwise one such row rejects the whole file */
   @IsOptional()
   @IsBoolean()
   skipFaulty?: boolean;
 }
 
-/** The beginning of a file, and what it seems to be. */
+/** The start of a file, and what it seems to be. */
 export interface FilePreview extends Reading {
   table: TableName;
   delimiter: Delimiter;
@@ -74,22 +74,22 @@ export interface FilePreview extends Reading {
 }
 
 export interface RowFault {
-  /** of the file, from 1 */
+  /** line of the file, from 1 */
   line: number;
-  /** of the table; empty: the row as such */
+  /** field of the table; empty: the row itself */
   field: string;
   reason: string;
 }
 
 export interface ImportReport {
-  /** rows that were read */
+  /** rows read */
   rows: number;
-  /** rows that went in, or would */
+  /** rows imported, or importable */
   good: number;
-  /** days of weather that were known already, and stay as they are */
+  /** days of weather that were known already and stay as they are */
   known: number;
   faulty: number;
-  /** the first of what is wrong */
+  /** the first errors */
   faults: RowFault[];
 }
 
@@ -103,7 +103,7 @@ export interface ImportDto {
   undone: boolean;
 }
 
-/** Tables that can be taken out, each as one CSV file. */
+/** Tables that can be exported, each as one CSV file. */
 export const EXPORTS = [
   'places',
   'plants',
@@ -118,8 +118,8 @@ export const EXPORTS = [
 ] as const;
 export type ExportName = (typeof EXPORTS)[number];
 
-/** So many bytes of its beginning tell what a file is. */
+/** Bytes of its start needed to tell what a file is. */
 export const BEGINNING_BYTES = 60_000;
-/** Bytes of the largest files that are taken in. */
+/** Largest accepted files, bytes. */
 export const IMPORT_BYTES = { table: 64_000_000, garden: 1_000_000_000 } as const;
 export const MOST_ROWS = 200_000;

@@ -7,7 +7,7 @@ import { IsId } from './id.js';
 export const OUTCOMES = ['worked', 'no-change', 'worse'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
-/** Taking on what is proposed for a finding. */
+/** Starting what is proposed for a finding. */
 export class StartTreatment {
   @IsId()
   id: string;
@@ -21,7 +21,7 @@ export class TreatmentOutcome {
   outcome: Outcome;
 }
 
-/** A finding that was taken on, and what came of it. */
+/** A treated finding, and its result. */
 export interface TreatmentDto {
   id: string;
   plantId: string;
@@ -29,9 +29,9 @@ export interface TreatmentDto {
   openedOn: Day;
   followUpOn: Day;
   successIs: string;
-  /** remedies that were taken on so far */
+  /** remedies started so far */
   remedies: RemedyCode[];
-  /** the step it is at, and how many more there are */
+  /** the current step, and how many remain */
   step: number;
   stepsLeft: number;
   closedOn: Day | null;

@@ -4,7 +4,7 @@ import type { Day } from '@candid-leaf/core/units';
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
-/** Two groups of plants, one change, one thing that is looked for, and a day to judge. */
+/** Two groups of plants, one change, one thing to look for, and a day to judge. */
 export class TrialInput {
   @IsId()
   id: string;
@@ -14,13 +14,13 @@ export class TrialInput {
   @Min(1)
   version?: number;
 
-  /** what is changed for the one group */
+  /** what is changed for one group */
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;
 
-  /** the sign that is counted */
+  /** the sign to count */
   @IsIn(SIGN_CODES)
   measure: SignCode;
 

@@ -13,11 +13,11 @@ import type { TaskDto } from './today.js';
 import type { TreatmentDto } from './treatments.js';
 import type { WeatherDto, WeatherState } from './weather.js';
 
-/** What the ribbon shows of one day. */
+/** What the ribbon shows for one day. */
 export interface RibbonDay {
   day: Day;
   weather: WeatherDto | null;
-  /** kinds of record made that day, with how many */
+  /** record types made that day, with their counts */
   done: Partial<Record<RecordKind, number>>;
   /** tasks due that day */
   due: number;
@@ -25,20 +25,20 @@ export interface RibbonDay {
 
 export interface PlantOnView {
   plant: PlantDto;
-  /** 0 to 1; null where nothing can be reckoned, or nobody knows what the plant got */
+  /** 0 to 1; null if it can't be computed, or the watering history is unknown */
   fractionAvailable: number | null;
-  /** there is weather, and still nobody knows what the plant got: its soil is to be felt */
+  /** there is weather, but the watering history is unknown: check the soil */
   feelFirst: boolean;
-  /** water left on the days of the ribbon, the coming ones as they would go with no watering */
+  /** water left on the ribbon's days, the coming ones without watering */
   course: { day: Day; fractionAvailable: number | null }[];
-  /** the first watering of the week's plan, per plant */
+  /** first watering of the week's plan, per plant */
   next: { date: Day; litres: number } | null;
   /** the leading clear finding, if any */
   finding: { disorder: DisorderCode; label: string; probability: number; harmless: boolean } | null;
-  /** signs were given but nothing is clear yet */
+  /** signs were recorded but nothing is clear yet */
   unclear: boolean;
   lastLook: Day | null;
-  /** what was seen on it today */
+  /** signs seen on it today */
   seenToday: SignCode[];
   /** for its drawing */
   stands: Stands;
@@ -66,27 +66,27 @@ export interface FeedingView {
   story: FeedingStory | null;
 }
 
-/** This week's cuts, and how it is trained. */
+/** This week's cuts, and its training. */
 export type CutsView = ReturnType<typeof cutsOf>;
 
-/** One plant's page. Each fact stands in it once. */
+/** One plant's page. Each fact is in it once. */
 export interface PlantView {
   garden: GardenDto;
   place: PlaceDto;
   plant: PlantDto;
-  /** it has ended: all of this is as it was on that day */
+  /** archived: everything is as on that day */
   ended: { on: Day; because: PlantEnd | null } | null;
   report: Report;
-  /** of the season, measured and foreseen, the oldest first */
+  /** of the season, measured and forecast, oldest first */
   weather: WeatherDto[];
-  /** of the season, of the plant and of its place since it stands there, the newest first */
+  /** of the season, for the plant and for its bed or pot since it grows there, newest first */
   records: RecordDto[];
   treatments: TreatmentDto[];
-  /** what stands open for it or for its place, with its day: water, feed, cut, tie, spray, pick */
+  /** open tasks for this plant or its bed or pot, with due dates: water, feed, cut, tie, spray, pick */
   next: TaskDto[];
   feeding: FeedingView;
   cuts: CutsView;
-  /** what holds it up; and, in its flowering time, whether tapping helps */
+  /** its support and, while flowering, whether tapping helps */
   tending: { support: SupportPlan; tap: string };
   /** for its drawing */
   stands: Stands;

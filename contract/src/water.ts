@@ -19,7 +19,7 @@ import {
   MinLength,
 } from 'class-validator';
 
-/** How a place is watered: the gardener's school and what local rules allow. */
+/** How a bed or pot is watered: the gardener's method and what local rules allow. */
 export class PlaceWatering {
   @IsOptional()
   @IsIn(SCHOOL_CODES)
@@ -43,14 +43,14 @@ export class PlaceWatering {
   @Max(6, { each: true })
   allowedDays?: number[] | null;
 
-  /** for the whole place */
+  /** for the whole bed or pot */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(1)
   @Max(100_000)
   weeklyCapL?: number | null;
 
-  /** the outlet of the hose timer that waters this place */
+  /** the outlet of the hose timer that waters it */
   @IsOptional()
   @IsInt()
   @Min(1)
@@ -58,7 +58,7 @@ export class PlaceWatering {
   timerZone?: number | null;
 }
 
-/** Where the garden's hose timer is found, and the secret that it knows its gardener by. */
+/** Address of the garden's hose timer, and the secret that identifies its gardener. */
 export class HoseTimerInput {
   @IsUrl(
     { protocols: ['http', 'https'], require_protocol: true, require_tld: false, disallow_auth: true },
@@ -67,7 +67,7 @@ export class HoseTimerInput {
   @MaxLength(200)
   address: string;
 
-  /** left out: the one that is kept already */
+  /** if left out, the stored one stays */
   @IsOptional()
   @IsString()
   @MinLength(8, { message: 'must be 8 characters or more' })
@@ -76,21 +76,21 @@ export class HoseTimerInput {
   secret?: string | null;
 }
 
-/** What is told of it: never the secret. */
+/** What is shown of it: never the secret. */
 export interface HoseTimerDto {
   address: string | null;
-  /** addresses that this server may ask; whoever runs it says which */
+  /** addresses this server may contact; the person who runs it sets them */
   allowed: string[];
 }
 
-/** One planned run beside what the timer says it did. */
+/** One planned run and what the timer reports. */
 export interface TimerRun {
   day: Day;
   minutes: number;
   litres: number;
   ranMinutes: number | null;
   ranLitres: number | null;
-  /** in words, where what ran is not what was planned */
+  /** in words, if the run differs from the plan */
   differs: string | null;
 }
 
@@ -105,14 +105,14 @@ export interface TimerView {
 /** Plants that get the same amount at the same time: a whole bed, or one pot. */
 export interface PourDto {
   id: string;
-  /** who gets it, and who is left out because its soil is to dry first; names in walking order */
+  /** who gets it, and who is left out because its soil should dry first; names in walking order */
   plants: string[];
   leftOut: string[];
-  /** the driest of them, which speaks for all */
+  /** the driest of them, which decides for all */
   speaker: string;
-  /** per plant; null where nothing can be reckoned, or nobody knows what the plants got */
+  /** per plant; null if it can't be computed, or the watering history is unknown */
   plan: WeekPlan | null;
-  /** is it known what they got? If not, a finger is asked first, and no litres are told */
+  /** true if the watering history is known. If not, a finger check comes first and no litres are shown */
   known: boolean;
   fractionAvailable: number | null;
   /** standard error of that fraction */
@@ -120,7 +120,7 @@ export interface PourDto {
   evenness: number | null;
 }
 
-/** The coming week of one place. */
+/** The next seven days of one bed or pot. */
 export interface PlacePlanDto {
   placeId: string;
   school: SchoolCode;
@@ -132,7 +132,7 @@ export interface PlacePlanDto {
   pours: PourDto[];
   /** the least even of them */
   evenness: number | null;
-  /** days until the first watering of the plan; null for none in the week */
+  /** days until the first planned watering; null for none in the week */
   dueInDays: number | null;
   /** how its driest plant does, and what would change it */
   now: Steadiness | null;

@@ -5,7 +5,7 @@ import { IsId } from './id.js';
 import type { TaskDto } from './today.js';
 import type { PourDto } from './water.js';
 
-/** A list for whoever waters while nobody is there, behind a link that needs no account. */
+/** A watering list for a helper during absence, behind a link that needs no account. */
 export class WateringListInput {
   @IsId()
   id: string;
@@ -30,21 +30,21 @@ export interface WateringListDto {
   path?: string;
 }
 
-/** The list as whoever waters sees it: nothing else of the garden. */
+/** The list as the helper sees it: nothing else of the garden. */
 export interface WateringListView {
   garden: { name: string; units: Units; dateForm: DateForm; today: Day };
   name: string;
   from: Day;
   to: Day;
-  /** today's waterings that are still to be made */
+  /** today's waterings still to do */
   tasks: Pick<TaskDto, 'key' | 'title' | 'where' | 'why' | 'litres' | 'feel'>[];
-  /** what was watered by this list today */
+  /** what was watered from this list today */
   done: { id: string; name: string; litres: number }[];
-  /** the days of the plan, place by place in walking order */
+  /** the days of the plan, bed by bed in walking order */
   places: { id: string; name: string; together: boolean; pours: Pick<PourDto, 'id' | 'plants' | 'known' | 'plan'>[] }[];
 }
 
-/** One watering of the list, made. */
+/** One watering of the list, done. */
 export class WateringTick {
   @IsId()
   recordId: string;

@@ -5,9 +5,9 @@ export interface WeatherDto {
   kind: 'observed' | 'forecast';
   tMinC: number;
   tMaxC: number;
-  /** the gauge where there is one, else the station */
+  /** the gauge if there is one, else the station */
   rainMm: number;
-  /** the gardener's own reading for the day, with the record that holds it */
+  /** the gardener's own reading for the day, with its record */
   gauge: { recordId: string; version: number; rainMm: number } | null;
   rainChancePct: number | null;
   rhMeanPct: number | null;
@@ -16,10 +16,10 @@ export interface WeatherDto {
 }
 
 export interface WeatherState {
-  /** when the station last answered; null if it never did */
+  /** when the station last answered; null if never */
   pulledAt: string | null;
-  /** newest day measured */
+  /** newest measured day */
   newest: Day | null;
-  /** what went wrong at the last try, in words; null if it went well */
+  /** the error of the last try, in words; null if it went well */
   trouble: string | null;
 }

@@ -10,7 +10,7 @@ import type { PlaceRules } from '../water/plan-rules.js';
 import { DEFAULT_SCHOOL } from '../water/schools.js';
 import { type Report, reportFrom } from './report.js';
 
-/** A plant with all that is concluded of it. */
+/** A plant's assessment: its findings, water, remedies and report. */
 export interface PlantAssessment {
   context: CaseContext;
   report: Report;
@@ -18,7 +18,7 @@ export interface PlantAssessment {
 
 export interface PlaceAssessment {
   plan: PlacePlan;
-  /** by the plant's id */
+  /** keyed by plant id */
   plants: ReadonlyMap<string, PlantAssessment>;
 }
 
@@ -27,7 +27,7 @@ export interface PlantToAssess {
   case: PlantCase;
 }
 
-/** What is concluded of one plant before the place's water is decided. */
+/** The conclusions for one plant before the water of its bed or pot is decided. */
 export interface Concluded {
   id: string;
   context: CaseContext;
@@ -37,10 +37,9 @@ export interface Concluded {
 }
 
 /**
- * Everything that is concluded of the plants of one place, in the one order in which it can be: what each plant has, whether its
- * soil is to dry first, the place's one plan of water, and then the remedies with the plan's amounts and days.
- * Pure: the same cases and forecast always give the same answer.
- * @param forecast days after `asOf`, if any are known; without them the coming week is taken to be like the last
+ * Assesses all plants of one bed or pot in a fixed order: findings, plants whose soil should dry first, the one water
+ * plan, then remedies with the plan's amounts and days. Pure: the same cases and forecast always give the same
+ * answer. @param forecast days after `asOf`, if known; without them the coming week is assumed to be like the last
  */
 export function assessPlace(
   placeId: string,
@@ -57,7 +56,10 @@ export function assessPlace(
   );
 }
 
-/** The first half of `assessPlace`: one plant by itself. Whoever has many plants may pause between them. */
+/**
+ * Does the first half of `assessPlace`: assesses one plant by itself. Callers with many plants may pause between
+ * them.
+ */
 export function conclude(
   plant: PlantToAssess,
   forecast: readonly ForecastWeather[],
@@ -68,7 +70,7 @@ export function conclude(
   return { id: plant.id, context, result, ...offeredRemedies(context, result) };
 }
 
-/** The second half: the place's plan, and each plant's report with it. */
+/** Does the second half of `assessPlace`: makes the water plan of the bed or pot, then each plant's report. */
 export function decidePlace(
   placeId: string,
   rules: PlaceRules,
@@ -82,7 +84,7 @@ export function decidePlace(
       id,
       case: context.case,
       balance: context.balance,
-      // felt wet today by hand: whatever the model says, nothing is poured on it
+      // soil felt wet by hand today: give no water, whatever the model says
       held: asksToHoldWater(offers) || isFeltWet(context),
     })),
     forecast,
@@ -107,7 +109,7 @@ const isFeltWet = ({ felt, case: c }: CaseContext): boolean =>
 
 const ALONE = 'plant';
 
-/** The full report on one plant's case, watered by need where nothing else is known. */
+/** Returns the full report on one plant's case, watered by need where no method is chosen. */
 export function reportOn(
   c: PlantCase,
   forecast: readonly ForecastWeather[] = [],

@@ -25,12 +25,12 @@ export interface WaterReport {
   rawL?: number;
   etoMethod: EtoMethod | null;
   daily: BalanceDay[];
-  /** the coming days as they would go with no watering; from the forecast, or like the last week */
+  /** fraction left on the coming days without watering; from the forecast, or like the last week */
   ahead: { date: Day; fractionAvailable: number }[];
-  /** is it known what the plant got? If not, the balance is only what would be had nothing been given, and nothing is ordered */
+  /** true if the watering history is known. If not, the balance assumes nothing was given, and nothing is ordered */
   known: boolean;
   evenness: number | null;
-  /** the first watering of the week's plan, per plant; null where the week passes without, or nothing can be reckoned */
+  /** first watering of the week's plan, per plant; null if the week needs none or cannot be computed */
   nextWatering: { date: Day; litres: number; why: string } | null;
 }
 
@@ -45,7 +45,7 @@ export interface Report {
   nextChecks: NextCheck[];
   remedies: Remedy[];
   withheld: Withheld[];
-  /** of the leading clear finding: what not to do, and what else helps to know */
+  /** for the leading clear finding: what not to do, and what else helps to know */
   doNot: string[];
   goodToKnow: string[];
   unexplained: SignCode[];
@@ -53,11 +53,11 @@ export interface Report {
   notKnown: string[];
 }
 
-/** What a report is put together from. */
+/** The parts a report is built from. */
 export interface ReportParts {
   context: CaseContext;
   result: DiagnosisResult;
-  /** of this plant's pour */
+  /** the week plan of this plant's group */
   plan: WeekPlan | null;
   remedies: Remedy[];
   withheld: Withheld[];
@@ -84,7 +84,7 @@ export function reportFrom({ context, result, plan, remedies, withheld }: Report
   };
 }
 
-/** Millimetres to the thousandth: what the open format carries. */
+/** Rounds to a thousandth of a millimetre: the precision of the open format. */
 function rounded(day: BalanceDay): BalanceDay {
   const out: Record<string, unknown> = { ...day };
   for (const key of Object.keys(out)) {
@@ -120,7 +120,7 @@ function waterReport(
   };
 }
 
-/** What the records could not say, most useful first. */
+/** Returns what the records could not show, most useful first. */
 function notKnown(context: CaseContext, { list, all }: DiagnosisResult): string[] {
   const { case: c, balance, format, waterKnown } = context;
   const first = c.records.weather[0]?.date;
@@ -148,7 +148,7 @@ function notKnown(context: CaseContext, { list, all }: DiagnosisResult): string[
   ];
 }
 
-/** Why nobody can say how the water stands, and the gentlest question. */
+/** Returns why the water is unknown, with the gentlest question. */
 function waterNotKnown({ case: c, format }: CaseContext): string {
   if (isPotted(c.place) && c.place.volumeL == null)
     return 'we don’t know how much the pot holds: record its size, and check the soil by hand for now';

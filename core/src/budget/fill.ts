@@ -6,13 +6,13 @@ export interface Doable {
   source: string;
   dueOn: Day;
   minutes: number;
-  /** where it lies on the walk through the garden; null: nowhere */
+  /** its place in the walking order; null if it has none */
   order: number | null;
 }
 
 /**
- * What a day's delay costs, beside others (judgement: heat and frost kill in a day, thirst in two, a finding grows, the rest can wait).
- * What is not named counts as 2.
+ * Cost of a day's delay per kind of task, relative (judgement: heat and frost kill in a day, thirst in two, a finding
+ * grows, the rest can wait). Kinds not listed count as 2.
  */
 const URGENCY: Readonly<Record<string, number>> = {
   protect: 12,
@@ -28,7 +28,7 @@ const URGENCY: Readonly<Record<string, number>> = {
   tap: 3,
 };
 const USUAL_URGENCY = 2;
-/** So much a day that it is late; a week at most. */
+/** Added urgency per day late, for a week at most. */
 const LATE_A_DAY = 0.5;
 const MOST_LATE_DAYS = 7;
 
@@ -38,14 +38,14 @@ export function usefulness(d: Doable, today: Day): number {
 }
 
 /**
- * The most useful that fits into so many minutes: the set with the greatest usefulness in all, found exactly, in the order of the walk
- * (what lies nowhere comes first). What takes no time is always in it.
- * @param minutes whole minutes
+ * Returns the most useful tasks that fit into the time: the set with the greatest total usefulness, found exactly, in
+ * walking order (tasks without a position first). Tasks that take no time are always included. @param minutes whole
+ * minutes
  */
 export function fillTime<T extends Doable>(all: readonly T[], minutes: number, today: Day): T[] {
   const room = Math.max(0, Math.floor(minutes));
   const timed = all.filter((t) => t.minutes > 0);
-  // best[m]: the greatest usefulness within m minutes, and with what
+  // best[m]: greatest usefulness within m minutes, with the tasks that give it
   let best: { worth: number; of: readonly T[] }[] = Array.from({ length: room + 1 }, () => ({ worth: 0, of: [] }));
   for (const t of timed) {
     const cost = Math.ceil(t.minutes);
@@ -61,7 +61,7 @@ export function fillTime<T extends Doable>(all: readonly T[], minutes: number, t
   return inWalkingOrder(all.filter((t) => chosen.has(t)));
 }
 
-/** Grouped by place as one walks past them; within a place as they came. */
+/** Groups by bed or pot in walking order; keeps the given order within each. */
 export function inWalkingOrder<T extends Pick<Doable, 'order'>>(list: readonly T[]): T[] {
   return [...list].sort((a, b) => (a.order ?? -1) - (b.order ?? -1));
 }

@@ -10,7 +10,7 @@ import { nearestTo, nextAfter } from '../season/frost-days.js';
 import { HOT_DAY_C } from '../climate/limits.js';
 import { addDays, daysBetween } from '../units/day.js';
 
-/** Leaf looks that spread and are taken off; each is counted, or taken as one. */
+/** Signs on leaves that spread and are removed; each is counted, or counts as one. */
 const DISEASED: readonly SignCode[] = [
   'leaf-target-spots',
   'leaf-small-grey-spots',
@@ -23,7 +23,7 @@ const DISEASED: readonly SignCode[] = [
 const MOST_DISEASED = 8;
 const HOT_WEEKS_DAYS = 28;
 
-/** This week's cuts, and how it is trained by the gardener's school or the one to start with. */
+/** Returns this week's cuts and the training: chosen by the gardener, or the suggested one. */
 export function cutsOf(
   { context: c, report }: PlantAssessment,
   chosen: Training | null,

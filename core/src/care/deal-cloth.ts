@@ -6,7 +6,7 @@ import type { Formatter } from '../units/formatter.js';
 import { coveredM2, usualHeightM } from '../water/crops.js';
 import { toTenth } from '../units/rounding.js';
 
-/** A plant that heat or frost threatens, with what decides who is covered first. */
+/** A plant threatened by heat or frost, with what decides who is covered first. */
 export interface Threatened {
   id: string;
   name: string;
@@ -21,7 +21,7 @@ export interface Threatened {
 const BEARING: ReadonlySet<Stage> = new Set<Stage>(['flowering', 'fruiting', 'ripening']);
 const SMALL_POT_L = 15;
 
-/** How it stands: in the open 0.6, in a hollow or a small pot more, under a roof or glass less (judgement). */
+/** Returns exposure, 0 to 1: open ground 0.6, more in a hollow or small pot, less under a roof or glass (judgement). */
 function exposureOf({ place }: Threatened): number {
   const base = coverOf(place) === 'none' ? 0.6 : 0.2;
   return Math.min(
@@ -30,7 +30,7 @@ function exposureOf({ place }: Threatened): number {
   );
 }
 
-/** Cloth over a plant, m²: it overhangs by about half on each side that the sun comes from, as for its shade. */
+/** Returns cloth over a plant, m²: it overhangs by about half on each sunny side, as for its shade. */
 const clothFor = (p: Threatened): number =>
   toTenth(Math.max(0.3, coveredM2(p.crop, p.heightM ?? usualHeightM(p.crop, 60)) * 2));
 
@@ -49,7 +49,7 @@ export function dealFor(kind: 'heat' | 'frost', plants: readonly Threatened[], s
   );
 }
 
-/** Who gets the cover, who does not, what is missing and what serves instead. */
+/** Says which plants get cover, which do not, what is missing and what can be used instead. */
 export function dealInWords(kind: 'heat' | 'frost', dealt: Dealt, here: (id: string) => boolean, f: Formatter): string {
   const names = (list: readonly Wanting[]): string =>
     list

@@ -5,7 +5,7 @@ import type { Feeding } from '../records/record-classes.js';
 import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 
-/** What is fed, and how much, for the plants of one place. */
+/** The product and amount to feed the plants of one bed or pot. */
 export interface FeedForPlace {
   product: Product;
   dose: DoseAnswer;
@@ -17,13 +17,13 @@ interface Choosing {
   lead: FeedLead;
   isPot: boolean;
   organicOnly: boolean;
-  /** nothing with nitrogen above both others */
+  /** allow no product with more nitrogen than both other nutrients */
   inBloomOrFruit: boolean;
 }
 
 /**
- * The product that fits: the gardener's own before the starters, of the wanted lead before the next best; dissolved for pots, dry for beds.
- * Null where the gardener's own rule leaves none.
+ * Picks the product: the gardener's own before the starters, the wanted lead nutrient first; dissolved for pots, dry
+ * for beds. Null if the gardener's own rule allows none.
  */
 export function feedProduct(products: readonly Product[], c: Choosing): Product | null {
   const own = (p: Product): boolean => 'version' in p;
@@ -50,7 +50,7 @@ interface Place {
   potLitres: number | null;
 }
 
-/** Solution for a bed plant, L; a pot takes a tenth of itself (common practice: wet, not run through). */
+/** Solution per bed plant, L; a pot gets a tenth of its volume (common practice: wet, not running through). */
 export const BED_LITRES_EACH = 1;
 export const POT_SHARE = 0.1;
 
@@ -67,7 +67,7 @@ export function feedForPlace(product: Product, place: Place, strength: number, f
   return { product, dose, text };
 }
 
-/** What is written down when it is done: numbers copied from the label, so that they stay. */
+/** Returns the record to save when it is done, with the label's numbers copied so they stay. */
 export function feedingRecord({ product, dose }: FeedForPlace, date: Day): Feeding {
   return {
     date,

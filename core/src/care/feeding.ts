@@ -11,14 +11,14 @@ import { washedShare } from '../water/leaching.js';
 import { WATER_CROPS } from '../water/crops.js';
 import { seasonClock } from '../water/season.js';
 
-/** Pale all over, or fed too well: seen lately. */
+/** Signs of pale or overfed leaves seen recently. */
 const PALE = 'leaf-yellow-whole-old';
 const LUSH = 'leaf-dark-lush';
 const BURNT = 'leaf-tip-burn';
-/** Heat is looked for so many days ahead. */
+/** Days to look ahead for heat. */
 const HEAT_AHEAD_DAYS = 2;
 
-/** When a plant is to be fed next, by all that is known of it: the same facts that its findings and its water rest on. */
+/** Plans a plant's next feed from the same facts that its findings and water use. */
 export function feedingOf({ context: c, report }: PlantAssessment, school: StarterSchool): FeedPlan {
   const { asOf, plant, place, records } = c.case;
   const today = c.balance.days.at(-1);
@@ -59,15 +59,15 @@ function hottest(c: CaseContext): { day: Day; tMaxC: number } | null {
 
 export interface FeedingStory {
   days: LedgerDay[];
-  /** first flowers and first fruit as the calendar of the crop has them, brought into line with the stage that was recorded */
+  /** first flowers and first fruit by the crop's calendar, adjusted to the recorded stage */
   flowering: Day | null;
   fruiting: Day | null;
   fruitKg: readonly [number, number];
-  /** what ran out below could be reckoned */
+  /** whether drainage below the roots could be estimated */
   washingKnown: boolean;
 }
 
-/** What the plant was given since it was planted, what of it is free, what left, and what the crop wants. Null where nobody knows since when. */
+/** Returns the nitrogen given since planting, released, left and needed. Null if the planting date is unknown. */
 export function feedingStory({ context: c }: PlantAssessment): FeedingStory | null {
   const { asOf, plant, place, records } = c.case;
   const from = plant.transplantedOn;

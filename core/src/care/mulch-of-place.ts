@@ -16,17 +16,17 @@ interface PlaceWithMulch {
   widthM: number | null;
 }
 
-/** Troubles that splash up from the soil: those whose remedies lay a barrier. */
+/** Problems that splash up from the soil: those whose remedies lay a barrier. */
 const splashes = (code: DisorderCode): boolean => disorderRow(code).remedies.some((l) => l.remedy === 'splash-barrier');
 
-/** Is it time to mulch a place, and with how much? */
+/** Returns whether it is time to mulch a bed or pot, and with how much. */
 export function mulchOfPlace(
   place: PlaceWithMulch,
   plants: readonly { heightM: number | null; transplantedOn: Day | null }[],
   history: readonly EarlierYear[],
   weather: readonly WeatherDay[],
   today: Day,
-  /** somebody looked and saw bare soil */
+  /** bare soil was recorded */
   bareSeen = false,
 ): MulchPlan {
   const heights = plants.flatMap((p) => (p.heightM === null ? [] : [p.heightM]));

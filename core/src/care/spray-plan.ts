@@ -8,23 +8,23 @@ import type { Trial } from '../spray/trial.js';
 import { addDays, type Day } from '../units/day.js';
 import { isShortOfWater } from '../water/stress.js';
 
-/** Solution that wets a plant of middle size, L (common practice: until it just drips), and what a trial of one leaf takes. */
+/** Solution to wet a medium plant, L (common practice: until it just drips), and for a test on one leaf. */
 export const SPRAY_LITRES_EACH = 0.3;
 const TRIAL_LITRES = 0.25;
-/** So many days ahead a window is looked for. */
+/** Days to look ahead for a spray window. */
 const AHEAD_DAYS = 7;
-/** The order of the hours on one day: what is still to come first. */
+/** Order of the hours in one day, next first. */
 const HOURS: readonly SprayHour[] = ['evening', 'dawn'];
 
 export interface SprayPlan {
   product: Product;
-  /** what must come first; a spray that does not burn needs no trial */
+  /** the leaf test that must come first; a spray that does not burn needs none */
   trial: Trial;
-  /** the first day and hour at which nothing speaks against it; null where nothing passes */
+  /** first day and hour with nothing against it; null if none fits */
   window: { on: Day; hour: SprayHour } | null;
-  /** what speaks against this evening */
+  /** reasons against spraying this evening */
   against: SprayGate[];
-  /** mixed for one leaf, or for the plant */
+  /** the mix for one leaf, or for the plant */
   batch: DoseAnswer | null;
 }
 
@@ -34,11 +34,11 @@ export interface SprayRules {
   pickOn: Day | null;
 }
 
-/** The gardener's own product of a kind, else the starter; null where the shed knows none. */
+/** Returns the gardener's own product of a type, else the starter; null if there is neither. */
 export const sprayProduct = (products: readonly Product[], spray: SprayCode): Product | null =>
   products.find((p) => p.kind === 'spray' && p.spray === spray && p.dose) ?? null;
 
-/** When one plant may be sprayed with a product, and with how much, after which trial. */
+/** Plans when one plant may be sprayed with a product, how much, and after which leaf test. */
 export function sprayPlan(
   { context: c }: PlantAssessment,
   product: Product,
@@ -65,7 +65,7 @@ export function sprayPlan(
       weather: days.find((w) => w.date === on) ?? null,
       next: days.find((w) => w.date === addDays(on, 1)) ?? null,
       enclosed: isEnclosed(place),
-      // what is dry today can be watered by tomorrow
+      // a plant that is dry today can be watered by tomorrow
       thirsty: on === asOf && c.waterKnown && today ? isShortOfWater(today) : null,
       flowersOpen,
       pondNear: rules.pondNear,
@@ -89,7 +89,7 @@ export function sprayPlan(
 function firstWindow(asOf: Day, gatesOn: (on: Day, hour: SprayHour) => SprayGate[]): SprayPlan['window'] {
   for (let i = 0; i < AHEAD_DAYS; i++)
     for (const hour of HOURS) {
-      // this morning may be over
+      // this morning may be over already
       if (i === 0 && hour === 'dawn') continue;
       const on = addDays(asOf, i);
       if (gatesOn(on, hour).length === 0) return { on, hour };

@@ -5,15 +5,15 @@ import type { Stock, SupportKind } from '../support/support-plan.js';
 import { HANGS_LEFT } from '../water/stress.js';
 import { supportOf, tiedOn } from './tending.js';
 
-/** How a plant stands by what is recorded of it, for its drawing. */
+/** A plant's recorded state, for its drawing. */
 export interface Stands {
-  /** it hangs: seen so, or its soil is so dry that it must */
+  /** true if it droops: seen drooping, or its soil is so dry that it must */
   limp: boolean;
-  /** parts on which something is wrong now; none of what is harmless */
+  /** parts with a problem now; harmless ones are left out */
   ailing: Part[];
-  /** of its trusses, by their newest counts; null where nobody counted */
+  /** flowers and fruit of its trusses by their newest counts; null if never counted */
   load: { flowers: number; fruit: number } | null;
-  /** what holds it; null where nobody wrote down that it was staked or tied */
+  /** its support; null if no staking or tying is recorded */
   held: SupportKind | null;
 }
 

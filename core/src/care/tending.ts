@@ -11,10 +11,10 @@ const TIED: readonly Happening['what'][] = ['tied', 'staked'];
 const lastOf = (events: readonly Happening[], what: readonly Happening['what'][]): Day | null =>
   events.filter((e) => what.includes(e.what)).at(-1)?.date ?? null;
 
-/** When somebody staked or tied it last; null where nothing is written down. */
+/** Returns the day it was last staked or tied; null if none is recorded. */
 export const tiedOn = ({ records }: Pick<PlantCase, 'records'>): Day | null => lastOf(records.events, TIED);
 
-/** What holds it up, and when it is tied next. */
+/** Returns its support and when to tie it next. */
 export function supportOf({ context: c }: PlantAssessment, stock: Stock): SupportPlan {
   const { asOf, plant, place } = c.case;
   const windy = [...c.own, ...c.ownAhead].find((w) => w.date >= asOf && (w.windMs ?? 0) >= STRONG_WIND_MS);
@@ -32,7 +32,7 @@ export function supportOf({ context: c }: PlantAssessment, stock: Stock): Suppor
   });
 }
 
-/** Does tapping its flowers help today? */
+/** Returns whether tapping its flowers helps today. */
 export function tapOf({ context: c }: PlantAssessment): TapPlan {
   const { asOf, plant, place, records } = c.case;
   return tapPlan({

@@ -5,7 +5,7 @@ import { PlantCase } from '../records/plant-case.js';
 export const CASE_FORMAT = 'candid-leaf-case';
 export const CASE_VERSION = 1;
 
-/** One plant's case as an open JSON file: the format `candid-leaf-case`, version 1. */
+/** One plant's case as an open JSON file: format `candid-leaf-case`, version 1. */
 export class CaseFile extends PlantCase {
   @Equals(CASE_FORMAT, { message: `must be "${CASE_FORMAT}"` })
   format: typeof CASE_FORMAT;
@@ -14,5 +14,5 @@ export class CaseFile extends PlantCase {
   version: typeof CASE_VERSION;
 }
 
-/** A case as it is saved. */
+/** Returns a case in the form it is saved in. */
 export const caseFileOf = (c: PlantCase): CaseFile => ({ format: CASE_FORMAT, version: CASE_VERSION, ...c });

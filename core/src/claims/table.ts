@@ -1,4 +1,7 @@
-/** Measures that are claimed to help: what is known of each, why, and what does the job. Told once when somebody logs one, and to be looked up. */
+/**
+ * Measures people claim to help: the evidence, why, and what works instead. Shown once when someone records one, and
+ * in the handbook.
+ */
 export const VERDICTS = ['works', 'partly', 'no-evidence', 'no', 'harmful'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
@@ -10,7 +13,7 @@ export interface Claim {
   /** what to do instead */
   instead: string;
   source: string;
-  /** how it is named in a note, or as a product */
+  /** how it is named in a note or as a product */
   named: RegExp;
 }
 
@@ -241,10 +244,10 @@ export const CLAIMS: readonly Claim[] = [
 export type ClaimCode = string;
 export const claimOf = (code: string): Claim | undefined => CLAIMS.find((c) => c.code === code);
 
-/** The claim that a text names, the most particular first; undefined where it names none. */
+/** Returns the claim a text names, the most specific first; undefined if it names none. */
 export function claimIn(text: string): Claim | undefined {
   const named = CLAIMS.filter((c) => c.named.test(text));
-  // what is named by two words is more particular than what is named by one of them
+  // a claim named by two words is more specific than one named by one of them
   return named.sort((a, b) => b.named.source.length - a.named.source.length)[0];
 }
 

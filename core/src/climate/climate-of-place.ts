@@ -2,13 +2,14 @@ import type { WeatherDay } from './gaps.js';
 import { wetShares } from './rain-seasons.js';
 import type { ClimateTable } from './weather-generator.js';
 
-/** So many recorded days of a month tell how often it rains in it. */
+/** Recorded days of a month needed to know how often it rains in it. */
 const OWN_MONTH_DAYS = 40;
 
 /**
- * A rough climate for coordinates, for simulated years: means by latitude and height, moved to fit what was recorded.
- * Judgement after the usual zonal means (from memory): 27 °C at the equator falling with the square of the latitude,
- * 6.5 °C less per 1,000 m, a yearly swing that grows with the latitude; wet and dry seasons by the table of `rain-seasons.ts`.
+ * Returns a rough climate for coordinates, for simulated years: means by latitude and height, shifted to fit recorded
+ * weather. Judgement after the usual zonal means (from memory): 27 °C at the equator falling with the square of the
+ * latitude, 6.5 °C less per 1,000 m, a yearly swing that grows with latitude; wet and dry seasons from
+ * `rain-seasons.ts`.
  */
 export function climateOfPlace(
   latitude: number,
@@ -22,7 +23,7 @@ export function climateOfPlace(
   const warmest = latitude >= 0 ? 6.5 : 0.5; // late July, late January
   const meanOf = (month: number): number => yearly + swing * Math.cos(((month - warmest) / 12) * 2 * Math.PI);
   const byMonth = Array.from({ length: 12 }, (_, m) => recorded.filter((w) => Number(w.date.slice(5, 7)) === m + 1));
-  // how much warmer the recorded days were than this says, and how wide their days
+  // how much warmer the recorded days were than the estimate, and how wide their range
   const known = byMonth.flatMap((days, m) => days.map((w) => (w.tMinC + w.tMaxC) / 2 - meanOf(m)));
   const warmer = known.length >= 20 ? known.reduce((a, b) => a + b, 0) / known.length : 0;
   const ranges = recorded.map((w) => w.tMaxC - w.tMinC);
@@ -30,12 +31,12 @@ export function climateOfPlace(
   const wet = recorded.filter((w) => w.rainMm > 0);
   const perWetDay = wet.length >= 8 ? wet.reduce((sum, w) => sum + w.rainMm, 0) / wet.length : 7;
   const usual = wetShares(latitude, longitude);
-  // how much wetter or drier the recorded days were than the table says of their months
+  // how much wetter or drier the recorded days were than the table says for their months
   const expected = byMonth.reduce((sum, days, m) => sum + days.length * usual[m]!, 0);
   const wetter = recorded.length >= 60 ? wet.length / Math.max(1, expected) : 1;
   const shareOf = (month: number): number => {
     const own = byMonth[month]!;
-    // a month that the garden's own records know speaks for itself
+    // use the garden's own records for a month that has enough of them
     const told = own.length >= OWN_MONTH_DAYS ? own.filter((w) => w.rainMm > 0).length / own.length : null;
     return Math.min(0.7, Math.max(0.01, told ?? usual[month]! * Math.min(2, Math.max(0.4, wetter))));
   };

@@ -1,26 +1,32 @@
 import { type Day, daysBetween } from '../units/day.js';
 
-/** Warmth added up over days: how fast a crop of warm countries comes on. */
+/** Degree days: accumulated warmth that drives how fast a warm-climate crop develops. */
 
-/** Under this nothing grows, °C (tomato and pepper; common practice, e.g. UC IPM crop phenology tables). */
+/**
+ * Base temperature below which nothing grows, °C (tomato and pepper; common practice, e.g. UC IPM crop phenology
+ * tables).
+ */
 export const BASE_C = 10;
-/** Over this more warmth speeds nothing, °C (judgement; flowers fail from 32 °C on, handbook). */
+/** Upper cut-off: more warmth speeds nothing, °C (judgement; flowers fail from 32 °C on, common practice). */
 export const CEILING_C = 30;
 
 export interface DegreeDayRule {
   /** °C */
   base: number;
-  /** warmth over it counts as this, °C; none: no upper cut-off */
+  /** temperatures above it count as this, °C; none: no upper cut-off */
   ceiling?: number;
-  /** nights under the base count as the base ("method 2"); else only a whole day under it counts as none ("method 1") */
+  /**
+   * nights below the base count as the base ("method 2"); otherwise only a whole day below it counts as zero ("method
+   * 1")
+   */
   raiseNights?: boolean;
 }
 
 export const CROP_RULE: DegreeDayRule = { base: BASE_C, ceiling: CEILING_C, raiseNights: true };
 
 /**
- * Degree days of one day by the averaging method, °C·d, with and without cut-offs
- * (McMaster & Wilhelm 1997, Agricultural and Forest Meteorology 87: 291–300, methods 1 and 2).
+ * Returns the degree days of one day by the averaging method, °C·d, with and without cut-offs (McMaster & Wilhelm
+ * 1997, Agricultural and Forest Meteorology 87: 291–300, methods 1 and 2).
  */
 export function degreeDays(w: { tMinC: number; tMaxC: number }, rule: DegreeDayRule = CROP_RULE): number {
   const cut = (t: number): number => {
@@ -30,7 +36,10 @@ export function degreeDays(w: { tMinC: number; tMaxC: number }, rule: DegreeDayR
   return Math.max(0, (cut(w.tMaxC) + cut(w.tMinC)) / 2 - rule.base);
 }
 
-/** The sum over the days from `from` on, up to and with `to`, °C·d; days without weather count as the mean of the others. None at all: null. */
+/**
+ * Returns the degree-day sum from `from` through `to`, °C·d; days without weather count as the mean of the others.
+ * Null if there are none.
+ */
 export function degreeDaySum(
   weather: readonly { date: Day; tMinC: number; tMaxC: number }[],
   from: Day,

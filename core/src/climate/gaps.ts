@@ -5,13 +5,13 @@ export interface WeatherDay extends DayWeather {
   date: Day;
   rainMm: number;
   wetHours?: number | null;
-  /** true where the day was missing and was filled in */
+  /** true if the day was missing and was filled in */
   filled?: boolean;
 }
 
 /**
- * One entry for every day from `from` to `to`. A missing day takes the straight line between its neighbours'
- * temperatures (or the nearest one at the ends) and no rain, and is marked `filled`. With no weather at all: empty.
+ * Returns one entry for every day from `from` to `to`. A missing day is interpolated between its neighbours'
+ * temperatures (or takes the nearest at the ends), has no rain, and is marked `filled`. Empty without any weather.
  */
 export function fillGaps(weather: readonly WeatherDay[], from: Day, to: Day): WeatherDay[] {
   const sorted = [...weather].sort((a, b) => (a.date < b.date ? -1 : 1));

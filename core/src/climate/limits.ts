@@ -1,26 +1,29 @@
 import type { Crop } from '../records/plant.js';
 
 /**
- * Warmth at which a tomato or a pepper fails, °C. Drivers, the heat and frost plans and the timeline go by these.
- * Source: handbook ("Heat and cold"), common practice from memory.
+ * Temperatures at which a tomato or pepper fails, °C. Drivers, heat and frost plans and the timeline all use these.
+ * Source: common practice, from memory.
  */
 
-/** From this warmth on feed, sprays and hard cuts do harm (handbook: 30 °C at the hour of spraying). */
+/** Feed, sprays and hard pruning do harm from this temperature, °C (common practice: 30 °C at the hour of spraying). */
 export const TOO_HOT_FOR_CARE_C = 30;
-/** A day this warm is hot: flowers begin to fail. */
+/** A day this warm is hot: flowers begin to fail, °C. */
 export const HOT_DAY_C = 32;
-/** A night warmer than this spoils flowers. */
+/** Nights warmer than this spoil flowers, °C. */
 export const WARM_NIGHT_C: Record<Crop, number> = { tomato: 21, pepper: 24 };
-/** A night colder than this sets fruit badly. */
+/** Nights colder than this set fruit poorly, °C. */
 export const COLD_NIGHT_C: Record<Crop, number> = { tomato: 13, pepper: 15 };
-/** Under this by night growth and leaf colour stop. */
+/** Nights below this stop growth and leaf colour, °C. */
 export const CHILL_NIGHT_C = 10;
-/** A single day this warm is dangerous by itself. */
+/** A single day this hot is dangerous by itself, °C. */
 export const SCORCHING_DAY_C = 38;
-/** A night at or under this on the screen, 2 m up, may bring frost to the ground; in a hollow or on plants just set out, under this. */
+/**
+ * A screen minimum (2 m up) at or below this may bring ground frost, °C; the second value is for hollows and new
+ * plants.
+ */
 export const SCREEN_FROST_C = 3;
 export const HOLLOW_FROST_C = 5;
-/** Under film or glass frost comes in from this outdoor minimum on. */
+/** Frost gets in under film or glass from this outdoor minimum on, °C. */
 export const TUNNEL_FROST_C = -1;
-/** Wind of a day's mean that tears leaves, m/s. */
+/** Daily mean wind that tears leaves, m/s. */
 export const STRONG_WIND_MS = 8;

@@ -6,20 +6,19 @@ const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 
 const declination = (J: number): number => 0.409 * Math.sin((2 * Math.PI * J) / 365 - 1.39); // eq. 24
 
-/** Sunset hour angle ωs in radians (eq. 25), held to 0…π inside the polar circles. */
+/** Returns the sunset hour angle ωs in radians (eq. 25), clamped to 0…π inside the polar circles. */
 function sunsetHourAngle(latitude: number, J: number): number {
   const x = -Math.tan(radians(latitude)) * Math.tan(declination(J));
   return Math.acos(Math.min(1, Math.max(-1, x)));
 }
 
-/** A garden asks for the same year of suns again and again: by latitude, the days that were reckoned. */
+/** Cache by latitude: gardens ask for the same year of radiation again and again. */
 const SUNS = new Map<number, Float64Array>();
 const MOST_REMEMBERED = 50;
 
 /**
- * Extraterrestrial radiation Ra in MJ m⁻² day⁻¹ (eq. 21).
- * @param latitude degrees, south negative
- * @param J day of the year, 1 to 366
+ * Returns extraterrestrial radiation Ra in MJ m⁻² day⁻¹ (eq. 21). @param latitude degrees, south negative @param J
+ * day of the year, 1 to 366
  */
 export function extraterrestrialRadiation(latitude: number, J: number): number {
   let suns = SUNS.get(latitude);
@@ -34,7 +33,7 @@ export function extraterrestrialRadiation(latitude: number, J: number): number {
   return ra;
 }
 
-/** By the equation, without the memory. */
+/** Computes it by the equation, without the cache. */
 function reckoned(latitude: number, J: number): number {
   const phi = radians(latitude);
   const delta = declination(J);
@@ -44,16 +43,16 @@ function reckoned(latitude: number, J: number): number {
   return ((24 * 60) / Math.PI) * SOLAR_CONSTANT * dr * sunPath;
 }
 
-/** Daylight hours N (eq. 34). */
+/** Returns daylight hours N (eq. 34). */
 export const daylightHours = (latitude: number, J: number): number => (24 / Math.PI) * sunsetHourAngle(latitude, J);
 
-/** Solar radiation Rs in MJ m⁻² day⁻¹ from hours of sunshine, a = 0.25, b = 0.50 (Ångström, eq. 35). */
+/** Returns solar radiation Rs in MJ m⁻² day⁻¹ from hours of sunshine, a = 0.25, b = 0.50 (Ångström, eq. 35). */
 export const solarFromSunshine = (ra: number, sunshineHours: number, daylight: number): number =>
   (0.25 + 0.5 * (sunshineHours / daylight)) * ra;
 
-/** Solar radiation from the range of temperature (eq. 50); kRs = 0.16 for the interior of a land mass. */
+/** Returns solar radiation from the temperature range (eq. 50); kRs = 0.16 for inland places. */
 export const solarFromTemperature = (ra: number, tMinC: number, tMaxC: number): number =>
   Math.min(0.16 * Math.sqrt(Math.max(0, tMaxC - tMinC)) * ra, 0.75 * ra);
 
-/** Clear-sky solar radiation Rso (eq. 37). */
+/** Returns clear-sky solar radiation Rso (eq. 37). */
 export const clearSkySolar = (ra: number, elevationM: number): number => (0.75 + 2e-5 * elevationM) * ra;

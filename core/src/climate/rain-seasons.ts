@@ -1,16 +1,16 @@
 /**
- * When in the year it rains, roughly, for simulated years: a small table by latitude and coast (judgement after the usual climate
- * maps, from memory). The first box that a place lies in counts; elsewhere rain falls all year alike.
+ * When in the year it rains, roughly, for simulated years: a small table by latitude and coast (judgement after the
+ * usual climate maps, from memory). The first matching box counts; elsewhere rain falls evenly all year.
  */
 interface RainSeason {
   label: string;
   latitude: readonly [number, number];
   longitude: readonly [number, number];
-  /** share of days with rain over the year */
+  /** share of rainy days over the year */
   share: number;
-  /** middle of the wettest month, 0 January to 11 December; null where there is none */
+  /** middle of the wettest month, 0 January to 11 December; null if there is none */
   wettest: number | null;
-  /** how far the wettest month lies above the mean, and the driest below it, 0 to 1 */
+  /** how far the wettest month is above the mean and the driest below it, 0 to 1 */
   swing: number;
 }
 
@@ -55,7 +55,7 @@ const EVEN: Pick<RainSeason, 'share' | 'wettest' | 'swing'> = { share: 0.3, wett
 
 const within = (x: number, [low, high]: readonly [number, number]): boolean => x >= low && x <= high;
 
-/** Share of days with rain in each month, January first, for a place of which nothing is recorded. */
+/** Returns the share of rainy days in each month, January first, for a place without records. */
 export function wetShares(latitude: number, longitude: number | null): number[] {
   const { share, wettest, swing } =
     RAIN_SEASONS.find(

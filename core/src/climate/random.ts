@@ -1,7 +1,7 @@
-/** A source of numbers in [0, 1). The core never makes its own: whoever calls passes one in. */
+/** A source of numbers in [0, 1). The core never creates one: the caller passes it in. */
 export type Random = () => number;
 
-/** A small, repeatable source: mulberry32 (public-domain algorithm by T. Ettinger, from memory). */
+/** Returns a small, repeatable source: mulberry32 (public-domain algorithm by T. Ettinger, from memory). */
 export function seeded(seed: number): Random {
   let a = seed >>> 0;
   return () => {
@@ -13,11 +13,11 @@ export function seeded(seed: number): Random {
   };
 }
 
-/** Standard normal (Box & Muller 1958). */
+/** Returns a standard normal number (Box & Muller 1958). */
 export const normal = (random: Random): number =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
-/** Gamma with shape k and scale θ (Marsaglia & Tsang 2000; the boost for k < 1 is theirs too). */
+/** Returns a gamma number with shape k and scale θ (Marsaglia & Tsang 2000, including their boost for k < 1). */
 export function gamma(random: Random, k: number, theta: number): number {
   if (k < 1) return gamma(random, k + 1, theta) * (1 - random()) ** (1 / k);
   const d = k - 1 / 3;

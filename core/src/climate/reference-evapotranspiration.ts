@@ -2,20 +2,20 @@ import { clearSkySolar, extraterrestrialRadiation, solarFromTemperature } from '
 
 /** Reference evapotranspiration ETo. Equation numbers: FAO-56 (Allen et al. 1998). */
 
-/** Saturation vapour pressure e°(T) in kPa (eq. 11). */
+/** Returns saturation vapour pressure e°(T) in kPa (eq. 11). */
 export const saturationVapourPressure = (tC: number): number => 0.6108 * Math.exp((17.27 * tC) / (tC + 237.3));
 
-/** Slope of the saturation vapour pressure curve Δ in kPa °C⁻¹ (eq. 13). */
+/** Returns the slope of the saturation vapour pressure curve Δ in kPa °C⁻¹ (eq. 13). */
 export const slopeOfSaturation = (tC: number): number => (4098 * saturationVapourPressure(tC)) / (tC + 237.3) ** 2;
 
-/** Psychrometric constant γ in kPa °C⁻¹ at an elevation (eq. 7 and 8). */
+/** Returns the psychrometric constant γ in kPa °C⁻¹ at an elevation (eq. 7 and 8). */
 export const psychrometric = (elevationM: number): number =>
   0.665e-3 * 101.3 * ((293 - 0.0065 * elevationM) / 293) ** 5.26;
 
-/** Wind at 2 m from wind measured at height z (eq. 47). */
+/** Returns wind at 2 m from wind measured at height z (eq. 47). */
 export const windAt2m = (windMs: number, heightM: number): number => (windMs * 4.87) / Math.log(67.8 * heightM - 5.42);
 
-/** Net radiation Rn in MJ m⁻² day⁻¹ (eq. 38 to 40), albedo 0.23. */
+/** Returns net radiation Rn in MJ m⁻² day⁻¹ (eq. 38 to 40), albedo 0.23. */
 export function netRadiation(rs: number, rso: number, ea: number, tMinC: number, tMaxC: number): number {
   const sigma = 4.903e-9;
   const meanT4 = ((tMaxC + 273.16) ** 4 + (tMinC + 273.16) ** 4) / 2;
@@ -39,7 +39,7 @@ export interface PenmanMonteithInput {
   g?: number;
 }
 
-/** ETo in mm/day by FAO Penman–Monteith (eq. 6). */
+/** Returns ETo in mm/day by FAO Penman–Monteith (eq. 6). */
 export function penmanMonteith(x: PenmanMonteithInput): number {
   const t = (x.tMinC + x.tMaxC) / 2;
   const es = (saturationVapourPressure(x.tMinC) + saturationVapourPressure(x.tMaxC)) / 2; // eq. 12
@@ -50,7 +50,7 @@ export function penmanMonteith(x: PenmanMonteithInput): number {
   return Math.max(0, top / (delta + gamma * (1 + 0.34 * x.u2)));
 }
 
-/** ETo in mm/day from temperatures alone (Hargreaves, eq. 52); 0.408 turns Ra into mm/day (eq. 20). */
+/** Returns ETo in mm/day from temperatures alone (Hargreaves, eq. 52); 0.408 turns Ra into mm/day (eq. 20). */
 export const hargreaves = (tMinC: number, tMaxC: number, ra: number): number =>
   Math.max(0, 0.0023 * ((tMinC + tMaxC) / 2 + 17.8) * Math.sqrt(Math.max(0, tMaxC - tMinC)) * 0.408 * ra);
 
@@ -65,10 +65,9 @@ export interface DayWeather {
 }
 
 /**
- * ETo of one day from whatever was measured, in mm/day, with the method used:
- * all of humidity, wind and sun: Penman–Monteith; at least one of them: the same with the paper's estimates for
- * the missing (dew point = tMin eq. 48, wind 2 m/s, Rs eq. 50); temperatures alone: Hargreaves.
- * Humidity as a daily mean: eq. 19.
+ * Returns ETo of one day in mm/day, with the method used. All of humidity, wind and sun: Penman–Monteith. At least
+ * one of them: the same with the paper's estimates for the missing (dew point = tMin eq. 48, wind 2 m/s, Rs eq. 50).
+ * Temperatures alone: Hargreaves. Humidity as a daily mean: eq. 19.
  */
 export function referenceEvapotranspiration(
   w: DayWeather,

@@ -1,15 +1,16 @@
 /** A day of the year, MM-DD. */
 type MonthDay = string;
 
-/** The usual last frost of spring and first of autumn; null: no frost is usual here. */
+/** The usual last frost of spring and first frost of autumn; null: frost is not usual here. */
 export interface UsualFrosts {
   lastFrost: MonthDay;
   firstFrost: MonthDay;
 }
 
 /**
- * Of low land by latitude, in the north, as days of a common year. Judgement after the usual maps of frost dates (from memory): inland and by the
- * sea two or three weeks to either side, so what comes of it is a proposal and is called "about".
+ * Frost days of lowland by latitude in the north, as days of a common year. Judgement after the usual maps of frost
+ * dates (from memory): they vary by two or three weeks inland and by the sea, so the result is a suggestion and is
+ * called "about".
  */
 const LOW_LAND: readonly (readonly [latitude: number, last: number, first: number])[] = [
   [28, 32, 355],
@@ -22,20 +23,20 @@ const LOW_LAND: readonly (readonly [latitude: number, last: number, first: numbe
   [60, 147, 262],
   [66, 160, 244],
 ];
-/** Nearer to the equator than this frost is a matter of height alone. */
+/** Closer to the equator than this, frost depends on height alone. */
 const FROST_FROM = LOW_LAND[0]![0];
-/** No frost below this height near the equator (metres; judgement). */
+/** No frost below this height near the equator, m (judgement). */
 const TROPIC_FROST_M = 2000;
 /**
- * Spring comes so many days later, and autumn so many sooner, for each 100 m. Hopkins's law has 4 days for 400 feet, 3.3 for 100 m (Hopkins 1918,
- * "Periodical events and natural law as guides to agricultural research and practice"); high plains lag less (1 to 1.5), and most gardens on heights
- * lie on them or in valleys: between the two.
+ * Days that spring comes later and autumn earlier per 100 m of height. Hopkins's law gives 4 days per 400 feet, 3.3
+ * per 100 m (Hopkins 1918, "Periodical events and natural law as guides to agricultural research and practice"); high
+ * plains lag less (1 to 1.5). Most high gardens lie on plains or in valleys, so this is between the two.
  */
 const DAYS_PER_100_M = 2;
-/** The shortest summer that is proposed, days. */
+/** Shortest summer that is suggested, days. */
 const LEAST_SUMMER_DAYS = 30;
 const YEAR = 365;
-/** Half a year on: the other hemisphere. */
+/** Offset for the southern hemisphere: half a year, days. */
 const SOUTH = 182;
 
 const monthDay = (dayOfYear: number): MonthDay => {
@@ -44,10 +45,8 @@ const monthDay = (dayOfYear: number): MonthDay => {
 };
 
 /**
- * A proposal for the frost days of a place nobody has told of.
- * @param latitude degrees, south is negative
- * @param elevationM metres above the sea
- * @returns null where frost is not usual; never for a place that is too cold
+ * Suggests frost days for a place without records. @param latitude degrees, south is negative @param elevationM
+ * metres above the sea @returns null if frost is not usual; never for a place that is too cold
  */
 export function usualFrosts(latitude: number, elevationM: number): UsualFrosts | null {
   const lat = Math.abs(latitude);
@@ -59,7 +58,7 @@ export function usualFrosts(latitude: number, elevationM: number): UsualFrosts |
   const up = (DAYS_PER_100_M * elevationM) / 100;
   const spring = a[1] + share * (b[1] - a[1]) + up;
   const autumn = a[2] + share * (b[2] - a[2]) - up;
-  // where hardly a summer is left, it is still not a place without frost: a month of it, about the middle
+  // a place with hardly any summer still has frost: suggest a month without it, around midsummer
   const short = Math.max(0, LEAST_SUMMER_DAYS - (autumn - spring)) / 2;
   const last = Math.round(spring - short);
   const first = Math.round(autumn + short);

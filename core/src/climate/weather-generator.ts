@@ -3,14 +3,14 @@ import { clearSkySolar, extraterrestrialRadiation } from './radiation.js';
 import { gamma, normal, type Random } from './random.js';
 
 /**
- * A daily weather generator after Richardson (1981): a first-order wet/dry chain, gamma-distributed rain,
- * and temperatures, humidity and sun that depend on wet or dry and remember the day before.
+ * A daily weather generator after Richardson (1981): a first-order wet/dry chain, gamma-distributed rain, and
+ * temperatures, humidity and sun that depend on wet or dry and on the day before.
  */
 export interface ClimateMonth {
   /** mean daily minimum and maximum, °C */
   tMinC: number;
   tMaxC: number;
-  /** chance of a wet day after a dry one, and after a wet one */
+  /** chance of a wet day after a dry one and after a wet one */
   wetAfterDry: number;
   wetAfterWet: number;
   /** mean rain on a wet day, mm */
@@ -34,7 +34,7 @@ export interface GeneratedDay {
 
 const toTenth = (x: number): number => Math.round(x * 10) / 10;
 
-/** The climate of a day: monthly values joined through the middles of the months. */
+/** Returns the climate of a day: monthly values interpolated through mid-months. */
 function climateOn(table: ClimateTable, day: Day): ClimateMonth {
   const month = Number(day.slice(5, 7)) - 1;
   const along = (Number(day.slice(8)) - 15) / 30.4;
@@ -53,7 +53,7 @@ function climateOn(table: ClimateTable, day: Day): ClimateMonth {
   };
 }
 
-/** `days` days of weather from `from` on. The same table, place and random source give the same weather. */
+/** Generates `days` days of weather from `from` on. The same table, place and random source give the same weather. */
 export function generateWeather(
   table: ClimateTable,
   place: { latitude: number; elevationM: number },
@@ -64,7 +64,7 @@ export function generateWeather(
   if (table.length !== 12) throw new RangeError(`a climate table has 12 months; this one has ${table.length}`);
   const out: GeneratedDay[] = [];
   let wet = false;
-  let warmth = 0; // standardised departure that both temperatures share
+  let warmth = 0; // standardised departure shared by both temperatures
   for (let i = 0; i < days; i++) {
     const date = addDays(from, i);
     const c = climateOn(table, date);
@@ -94,8 +94,8 @@ export interface ForecastDay extends GeneratedDay {
 }
 
 /**
- * A forecast of days that are already drawn: the truth plus an error that grows with the lead time.
- * `truth[0]` is one day ahead.
+ * Returns a forecast of already drawn days: the truth plus an error that grows with lead time. `truth[0]` is one day
+ * ahead.
  */
 export function forecastOf(truth: readonly GeneratedDay[], random: Random): ForecastDay[] {
   return truth.map((day, i) => {

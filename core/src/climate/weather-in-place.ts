@@ -6,23 +6,26 @@ import type { WeatherDay } from './gaps.js';
 import { clearSkySolar, extraterrestrialRadiation, solarFromTemperature } from './radiation.js';
 
 /**
- * The weather where a plant stands. Outdoors it is the station's; under a cover no rain falls, the sun warms the air by day and
- * the cover keeps a little of it by night; indoors it is the room's own. Handbook, judgement: 5 to 8 °C over the outdoor maximum
- * on a sunny day with vents shut, 2 to 3 °C with vents open; a room of 18 to 22 °C where nobody said.
+ * The weather where a plant grows. Outdoors it is the station's. Under a cover no rain falls, the sun warms the air
+ * by day and the cover keeps some warmth at night. Indoors it is the room's own. Judgement: 5 to 8 °C over the
+ * outdoor maximum on a sunny day with vents closed, 2 to 3 °C with vents open; a room of 18 to 22 °C if not stated.
  */
 const RISE_IN_SUN_C = { tunnel: { shut: 6.5, open: 2.5 }, glasshouse: { shut: 8, open: 3 } } as const;
-/** Of that rise, so much comes on a dull day too. */
+/** Share of that rise on a dull day. */
 const DULL_SHARE = 0.15;
-/** What a cover keeps on a night, °C. */
+/** Warmth a cover keeps at night, °C. */
 const NIGHT_RISE_C = { tunnel: 1, glasshouse: 2 } as const;
 export const ROOM_C = { min: 18, max: 22 } as const;
-/** Share of the wind that gets through walls of film or glass; moving air in a room, m/s. */
+/** Share of the wind that gets through film or glass walls; air speed in a room, m/s. */
 const WIND_THROUGH = 0.3;
 const ROOM_WIND_MS = 0.3;
 
 type Site = { latitude: number; elevationM: number };
 
-/** How sunny a day was, 0 (dull) to 1 (clear): its solar radiation between a third and three quarters of a clear sky's. */
+/**
+ * Returns how sunny a day was, 0 (dull) to 1 (clear): its solar radiation between a third and three quarters of a
+ * clear sky's.
+ */
 export function sunShare(w: WeatherDay, { latitude, elevationM }: Site): number {
   const ra = extraterrestrialRadiation(latitude, dayOfYear(w.date));
   const clear = clearSkySolar(ra, elevationM);
@@ -56,7 +59,7 @@ export function weatherInPlace(
   };
 }
 
-/** What is said beside warmth that was reckoned and not measured. */
+/** Returns the note shown beside temperatures that were estimated, not measured. */
 export const warmthNote = (place: Pick<PlaceFacts, 'kind' | 'cover' | 'vents'>): string =>
   isUnderGlass(place)
     ? ` (estimated under cover, vents ${place.vents ?? 'assumed closed'})`

@@ -8,7 +8,7 @@ import { readLetters } from './letters.js';
 
 export const RIPE_COLOURS = ['red', 'pink', 'orange', 'yellow', 'green', 'purple', 'brown', 'white'] as const;
 export type RipeColour = (typeof RIPE_COLOURS)[number];
-/** One kind of tomato or pepper, as its packet and the gardener know it. What is left out nobody knows. */
+/** A variety of tomato or pepper, from its packet and the gardener's knowledge. Fields left out are unknown. */
 export class Cultivar extends KindLeanings {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
@@ -26,7 +26,7 @@ export class Cultivar extends KindLeanings {
   @IsIn(GROWTH_HABITS)
   habit?: GrowthHabit | null;
 
-  /** days from planting out to the first ripe fruit, as packets count */
+  /** days from planting out to the first ripe fruit, as on packets */
   @IsOptional()
   @IsInt()
   @Min(35, { message: 'must be 35 or more: no tomato or pepper ripens sooner after planting out' })
@@ -37,21 +37,21 @@ export class Cultivar extends KindLeanings {
   @IsIn(RIPE_COLOURS)
   ripeColour?: RipeColour | null;
 
-  /** one fruit, g */
+  /** weight of one fruit, g */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0.5)
   @Max(2500)
   fruitG?: number | null;
 
-  /** resistances as the packet prints them: "VFNT" */
+  /** resistance letters as printed: "VFNT" */
   @IsOptional()
   @IsString()
   @MaxLength(120)
   letters?: string | null;
 }
 
-/** What contradicts itself in it. Letters that nobody understands are kept, and said on the page; nothing is guessed. */
+/** Returns the contradictions in it. Unknown letters are kept and shown on the page; nothing is guessed. */
 export const cultivarFaults = (c: Cultivar): Fault[] => [
   ...typeFaults(c.crop, c.type, 'type'),
   ...readLetters(c.letters ?? '')
@@ -62,7 +62,7 @@ export const cultivarFaults = (c: Cultivar): Fault[] => [
     })),
 ];
 
-/** Days that each type of kind usually takes from planting out, where its packet is gone (common practice, from memory). */
+/** Usual days from planting out by type, when the packet is gone (common practice, from memory). */
 const USUAL_DAYS: Record<PlantType | Crop, number> = {
   tomato: 75,
   cherry: 62,
@@ -75,7 +75,7 @@ const USUAL_DAYS: Record<PlantType | Crop, number> = {
   superhot: 110,
 };
 
-/** Days from planting out to the first ripe fruit: of the packet, else as its type usually takes. */
+/** Returns days from planting out to the first ripe fruit: from the packet, else usual for its type. */
 export const daysToMaturityOf = (c: {
   crop: Crop;
   type?: PlantType | null;
@@ -85,7 +85,7 @@ export const daysToMaturityOf = (c: {
     ? { days: c.daysToMaturity, sure: true }
     : { days: USUAL_DAYS[c.type ?? c.crop] ?? USUAL_DAYS[c.crop], sure: false };
 
-/** One ripe fruit of each type, g, where its packet does not tell (common practice, from memory). */
+/** Weight of one ripe fruit by type, g, when the packet does not say (common practice, from memory). */
 const USUAL_FRUIT_G: Record<PlantType | Crop, number> = {
   tomato: 120,
   cherry: 15,
@@ -98,6 +98,6 @@ const USUAL_FRUIT_G: Record<PlantType | Crop, number> = {
   superhot: 8,
 };
 
-/** One fruit, g: of the packet, else as its type usually weighs. */
+/** Returns the weight of one fruit, g: from the packet, else usual for its type. */
 export const fruitGOf = (c: { crop: Crop; type?: PlantType | null; fruitG?: number | null }): number =>
   c.fruitG ?? USUAL_FRUIT_G[c.type ?? c.crop];

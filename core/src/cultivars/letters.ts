@@ -1,18 +1,19 @@
 import type { Crop } from '../records/plant.js';
 import { onlyCropOf, type DisorderCode } from '../records/vocabulary/disorders.js';
 
-/** What the letters behind a name on a packet stand for. */
+/** What a resistance letter on a packet means. */
 export interface LetterRow {
   letters: string;
   means: string;
-  /** what it shields from, in our words; null: a disease that the handbook does not know */
+  /** the problem it protects against, by our code; null: a disease the handbook does not cover */
   disorder: DisorderCode | null;
   crop?: Crop;
 }
 
 /**
- * Codes of the seed trade (International Seed Federation, "Recommended codes for pest organisms", and the short forms that packets
- * print, from memory). A letter speaks of some races only: it lowers the chance, it does not shut the disease out.
+ * Codes of the seed trade (International Seed Federation, "Recommended codes for pest organisms", and the short forms
+ * that packets print, from memory). A letter covers only some races: it lowers the chance but does not rule the
+ * disease out.
  */
 export const LETTERS: readonly LetterRow[] = [
   { letters: 'V', means: 'verticillium wilt', disorder: 'vascular-wilt' },
@@ -57,17 +58,18 @@ export const LETTERS: readonly LetterRow[] = [
 ];
 
 const byLetters = new Map(LETTERS.map((r) => [r.letters.toLowerCase(), r]));
-/** A race behind the letter ("F3", "Fol:0-2", "BLS 1–3") narrows it; what it shields from is the same. */
+/** A race after the letter ("F3", "Fol:0-2", "BLS 1–3") narrows it; the disease is the same. */
 const withoutRaces = (code: string): string => code.replace(/[\s:]*\d[\d,\s–-]*$/, '');
 
 export interface ReadLetters {
   known: { code: string; row: LetterRow }[];
-  /** what was not understood; nothing is guessed */
+  /** letters we could not read; nothing is guessed */
   unknown: string[];
 }
 
 /**
- * Reads the letters of a packet ("VFNT", "V F1 F2 N", "HR: ToMV, Fol:0-2"). Short single letters may stand without a space between them.
+ * Parses the letters of a packet ("VFNT", "V F1 F2 N", "HR: ToMV, Fol:0-2"). Single letters may be joined without
+ * spaces.
  */
 export function readLetters(text: string): ReadLetters {
   const out: ReadLetters = { known: [], unknown: [] };
@@ -88,7 +90,7 @@ export function readLetters(text: string): ReadLetters {
   return out;
 }
 
-/** What the letters shield a crop from, each once. */
+/** Returns the problems the letters protect a crop against, each once. */
 export const shieldsFrom = (text: string | null | undefined, crop: Crop): DisorderCode[] => [
   ...new Set(
     readLetters(text ?? '').known.flatMap(({ row }) =>

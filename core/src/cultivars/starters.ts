@@ -1,6 +1,9 @@
 import type { Cultivar } from './cultivar.js';
 
-/** Kinds as a shop would sort them, no names of trade: a start to change from (common practice, from memory). */
+/**
+ * Varieties by type as a shop sorts them, without trade names: a starting point to edit (common practice, from
+ * memory).
+ */
 export interface StarterCultivar extends Cultivar {
   code: string;
 }

@@ -12,44 +12,44 @@ import { isKnown } from '../water/knowledge.js';
 import type { BalanceDay } from '../water/run.js';
 
 /**
- * One plant's case with everything that rules may read, worked out once: the balance, the signs as they stand,
- * and looks back in time.
+ * One plant's case with everything the rules read, computed once: the balance, the current signs, and look-back
+ * helpers.
  */
 export interface CaseContext {
   readonly case: PlantCase;
-  /** writes amounts and days as this gardener reads them */
+  /** formats amounts and days for this gardener */
   readonly format: Formatter;
   /** up to the day of the question */
   readonly balance: Balance;
-  /** the coming days as they would go with no watering */
+  /** the coming days without watering */
   readonly ahead: readonly BalanceDay[];
-  /** the coldest night that is foreseen where the plant stands; 99 without a forecast */
+  /** coldest forecast night where the plant grows; 99 without a forecast */
   readonly coldestAhead: number;
-  /** what is foreseen where the plant stands, day by day; empty without a forecast */
+  /** forecast where the plant grows, day by day; empty without one */
   readonly ownAhead: readonly WeatherDay[];
-  /** whether those days come from a forecast */
+  /** true if those days come from a forecast */
   readonly foreseen: boolean;
   readonly present: ReadonlySet<SignCode>;
   readonly absent: ReadonlySet<SignCode>;
-  /** the newest observation of a sign */
+  /** newest observation of each sign */
   readonly seen: ReadonlyMap<SignCode, Observation>;
-  /** is it known what the plant got? If not, the balance is only what would be without any watering, and nothing may rest on it */
+  /** true if the watering history is known. If not, the balance assumes no watering, and nothing may depend on it */
   readonly waterKnown: boolean;
-  /** the newest word on its soil that still holds */
+  /** newest soil check that still counts */
   readonly felt: Felt | null;
-  /** the weather where the plant stands */
+  /** weather where the plant grows */
   readonly own: readonly WeatherDay[];
-  /** balance days of the last `n` days, up to the day of the question, of which it is known what the plant got */
+  /** balance days of the last `n` days, up to the day of the question, for which watering is known */
   water(n: number): BalanceDay[];
-  /** of the last `n` days, where the plant stands */
+  /** weather of the last `n` days, where the plant grows */
   weather(n: number): WeatherDay[];
-  /** of a list of records, those of the last `n` days */
+  /** the records of a list from the last `n` days */
   recent<T extends { date: Day }>(records: readonly T[], n: number): T[];
 }
 
-/** Signs seen longer ago than this no longer speak for today. */
+/** Signs seen longer ago than this no longer count. */
 const SIGNS_LAST_DAYS = 14;
-/** How a plant hangs is of these days, not of last week (judgement). */
+/** Drooping counts for this many days only (judgement). */
 const POSTURE_LASTS_DAYS = 4;
 const isPosture = (sign: SignCode): boolean => /^leaf-(wilt|recovers|no-recovery)/.test(sign);
 const LOOK_AHEAD_DAYS = 7;
@@ -59,7 +59,7 @@ export function contextOf(
   forecast: readonly ForecastWeather[] = [],
   format: Formatter = METRIC_FORMAT,
 ): CaseContext {
-  // one run through the past and on through the expected days; the past is what rules read
+  // one run through the past and the expected days; rules read only the past
   const whole = waterBalance(c, expectedWeather(c, forecast, LOOK_AHEAD_DAYS));
   const today = whole.days.findIndex((d) => d.date === c.asOf);
   const balance: Balance = { ...whole, days: whole.days.slice(0, today + 1) };
@@ -108,7 +108,7 @@ export function contextOf(
   };
 }
 
-/** A sign of an hour or of a few days that no longer speaks for today, or that a newer word on the soil contradicts. */
+/** True for a short-lived sign that no longer counts, or that a newer soil check contradicts. */
 function isPast(c: PlantCase, o: Observation, felt: Felt | null, ownRainMm: (day: Day) => number): boolean {
   if (isPosture(o.sign)) return daysBetween(o.date, c.asOf) > POSTURE_LASTS_DAYS;
   if (!isFleeting(o.sign) || o.date === c.asOf) return false;

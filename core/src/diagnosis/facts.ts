@@ -10,8 +10,8 @@ import { AMPLE_LEFT, DRY_LEFT, isShortOfWater } from '../water/stress.js';
 import type { CaseContext } from './context.js';
 
 /**
- * Yes-or-no readings of a case that tables may name: they move priors and withhold remedies.
- * Each reads only the plant's facts, its records and the balance.
+ * Yes-or-no readings of a case that tables may name: they move priors and hold back remedies. Each reads only the
+ * plant's facts, its records and the balance.
  */
 const now = (ctx: CaseContext) => ctx.balance.days.at(-1);
 const bearing = new Set(['fruiting', 'ripening', 'late']);
@@ -27,16 +27,16 @@ const eveningNow = (ctx: CaseContext): number => {
   const today = ctx.weather(2).at(-1);
   return today ? eveningC(today) : -99;
 };
-/** Flowers that fall now met the weather of the last two weeks. */
+/** Flowers that drop now met the weather of the last two weeks, days. */
 const FLOWER_DAYS = 14;
 const heatToSetIn = (ctx: CaseContext): boolean => warmest(ctx, FLOWER_DAYS) >= HOT_DAY_C;
 const coldToSetIn = (ctx: CaseContext): boolean =>
   ctx.weather(FLOWER_DAYS).some((w) => w.tMinC < COLD_NIGHT_C[ctx.case.plant.crop]);
-/** The pot that is advised where one is too small, litres (handbook: tomato 20 and more, pepper 10 to 12). */
+/** Pot size advised where one is too small, L (common practice: tomato 20 and more, pepper 10 to 12). */
 export const ADVISED_POT_L: Record<Crop, number> = { tomato: 25, pepper: 12 };
-/** A pot that one person can carry, litres. */
+/** Largest pot one person can carry, L. */
 export const PORTABLE_L = 25;
-/** What makes a fruit unfit to keep. */
+/** Signs that make fruit unfit to keep. */
 const NOT_SOUND = ['fruit-soft-sour', 'fruit-patch-mould', 'fruit-grubs-inside', 'plant-grey-fur'] as SignCode[];
 const sprayedWithin = (ctx: CaseContext, products: readonly string[], days: number): boolean =>
   ctx.recent(ctx.case.records.sprays, days).some((p) => products.includes(p.product));
@@ -44,7 +44,7 @@ const between = (x: number | null, low: number, high: number): boolean => x !== 
 
 export const FACTS = {
   container: (ctx: CaseContext) => isPotted(ctx.case.place),
-  // one that is as large as is advised already, or whose size nobody told, is not moved from
+  // no repotting from a pot already as large as advised, or of unknown size
   'pot-could-be-larger': ({ case: c }: CaseContext) =>
     isPotted(c.place) && (c.place.volumeL ?? Infinity) < ADVISED_POT_L[c.plant.crop],
   'in-ground': (ctx: CaseContext) => !isPotted(ctx.case.place),
@@ -73,7 +73,7 @@ export const FACTS = {
   'kind-seldom-dark-ends': (ctx: CaseContext) => ctx.case.plant.leans?.darkEnds === 'less',
   'kind-splits': (ctx: CaseContext) => ctx.case.plant.leans?.splits === 'more',
   'kind-seldom-splits': (ctx: CaseContext) => ctx.case.plant.leans?.splits === 'less',
-  // how a kind sets says something only of weather in which others do not
+  // how a variety sets matters only in weather in which others fail
   'kind-fails-in-this-heat': (ctx: CaseContext) => ctx.case.plant.leans?.heatSet === 'less' && heatToSetIn(ctx),
   'kind-sets-in-this-heat': (ctx: CaseContext) => ctx.case.plant.leans?.heatSet === 'more' && heatToSetIn(ctx),
   'kind-fails-in-this-cold': (ctx: CaseContext) => ctx.case.plant.leans?.coldSet === 'less' && coldToSetIn(ctx),
@@ -85,7 +85,7 @@ export const FACTS = {
     isPotted(ctx.case.place) &&
     ctx.case.plant.transplantedOn != null &&
     daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) >= 45,
-  // what nobody knows the plant got says nothing of it, and a finger of today beats the model
+  // no conclusion where watering is unknown; a finger check of today overrides the model
   'water-under-quarter': (ctx: CaseContext) =>
     ctx.waterKnown && !(ctx.felt && ctx.felt.feel !== 'dry') && (now(ctx)?.fractionAvailable ?? 1) < DRY_LEFT,
   'water-ample': (ctx: CaseContext) =>
@@ -94,9 +94,9 @@ export const FACTS = {
   'soil-felt-wet': feltWet,
   'soil-felt-damp': (ctx: CaseContext) => ctx.felt?.feel === 'damp' || ctx.present.has('soil-damp-deep'),
   'soil-felt-dry': feltDry,
-  // a limp plant is not watered before somebody has felt its soil or lifted its pot
+  // a drooping plant is not watered before someone checks its soil or lifts its pot
   'felt-dry': (ctx: CaseContext) => feltDry(ctx) || ctx.present.has('pot-light'),
-  // a dry plant is watered, not shaded to see what happens
+  // water a dry plant; do not shade it as a test
   'not-felt-dry': (ctx: CaseContext) => !feltDry(ctx) && !ctx.present.has('pot-light'),
   'sunscald-open': (ctx: CaseContext) =>
     ctx.present.has('fruit-pale-papery-patch') || ctx.present.has('leaf-bleached-patches'),

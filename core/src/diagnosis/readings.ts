@@ -10,31 +10,31 @@ import type { CaseContext } from './context.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 
 /**
- * What the records say of the things that a trouble cannot do without, or that start it. Yes, no, or not to be known: a factor
- * is counted only where it is known, and where the records are silent the priors stay flat.
+ * What the records say about a problem's necessary conditions and triggers. Yes, no or unknown: a factor counts only
+ * if known; where the records are silent the priors stay flat.
  */
 export type Reading = 'yes' | 'no' | 'unknown';
 
 const known = (is: boolean): Reading => (is ? 'yes' : 'no');
 
-/** Days of the window of which the weather is known; fewer than this share of them, and nobody can say "none". */
+/** Share of the window's days with weather needed to say "none". */
 const LEAST_WEATHER = 0.6;
 const coversWindow = (ctx: CaseContext, days: number): boolean => ctx.weather(days).length >= LEAST_WEATHER * days;
 
-/** Yes where one day has it; no where the window's weather is known and none has. */
+/** Yes if one day meets it; no if the window's weather is known and none does. */
 function anyDay(ctx: CaseContext, days: number, hit: (w: CaseContext['own'][number]) => boolean): Reading {
   if (ctx.weather(days).some(hit)) return 'yes';
   return coversWindow(ctx, days) ? 'no' : 'unknown';
 }
 
-/** Leaves or air were wet at some time: rain, water over the leaves, dew that was measured, or damp air. */
+/** Leaves or air were wet at some time: rain, water over the leaves, measured dew or damp air. */
 function wetWithin(ctx: CaseContext, days: number, leastDays: number): Reading {
   const { place, records } = ctx.case;
   const overhead = ctx.recent(records.watering, days).filter((w) => w.how === 'overhead').length;
   const weather = ctx.weather(days);
   const wet = weather.filter((w) => w.rainMm >= 1 || (w.wetHours ?? 0) >= 4 || (w.rhMeanPct ?? 0) >= 85).length;
   if (overhead + wet >= leastDays) return 'yes';
-  // under film or glass water condenses, and nobody sees it from outside
+  // under film or glass water condenses, unseen from outside
   if (isEnclosed(place) && coverOf(place) !== 'indoors' && weather.every((w) => w.rhMeanPct == null)) return 'unknown';
   return coversWindow(ctx, days) ? 'no' : 'unknown';
 }
@@ -42,14 +42,14 @@ function wetWithin(ctx: CaseContext, days: number, leastDays: number): Reading {
 const hasFrostEvent = (ctx: CaseContext, days: number): boolean =>
   ctx.recent(ctx.case.records.events, days).some((e) => e.what === 'frost');
 
-/** Ground frost is possible from 3 °C on the screen, in a hollow from 5 (handbook). */
+/** Ground frost is possible from 3 °C on the screen, in a hollow from 5 (common practice). */
 export const frostFromC = (place: CaseContext['case']['place']): number => (place.hollow ? 5 : 3);
 
 const sprayed = (ctx: CaseContext, days: number) => ctx.recent(ctx.case.records.sprays, days);
 const warmthOf = (ctx: CaseContext, p: { date: string; tMaxC?: number }): number | undefined =>
   p.tMaxC ?? ctx.own.find((w) => w.date === p.date)?.tMaxC;
 
-/** Soil-borne troubles that stay in a bed for years. */
+/** Soil-borne problems that stay in a bed for years. */
 function hereBefore(ctx: CaseContext, code: DisorderCode): Reading {
   if (isPotted(ctx.case.place)) return 'unknown';
   const year = Number(ctx.case.asOf.slice(0, 4));
@@ -58,7 +58,7 @@ function hereBefore(ctx: CaseContext, code: DisorderCode): Reading {
   return past.some((h) => h.problems) ? 'no' : 'unknown';
 }
 
-/** Nights or days of the last ten at which flowers cannot set: most of them, or hardly any. */
+/** Nights or days of the last ten at which flowers cannot set: most, or hardly any. */
 function settingWeather(ctx: CaseContext): Reading {
   const days = ctx.weather(10);
   if (days.length < 6) return 'unknown';
@@ -71,16 +71,16 @@ function settingWeather(ctx: CaseContext): Reading {
 }
 
 export const READINGS = {
-  /** leaves, or the air about them, were wet within three weeks */
+  /** leaves, or the air around them, were wet within three weeks */
   'wet-within-three-weeks': (ctx: CaseContext) => wetWithin(ctx, 21, 1),
-  /** wet often enough for a leaf disease to go round: on three days of the last three weeks */
+  /** wet often enough for a leaf disease to spread: on three days of the last three weeks */
   'wet-spell': (ctx: CaseContext) => wetWithin(ctx, 21, 3),
   'damp-air': (ctx: CaseContext): Reading => {
     const measured = ctx.weather(21).filter((w) => w.rhMeanPct != null);
     if (measured.filter((w) => w.rhMeanPct! >= 80).length >= 3) return 'yes';
     return measured.length >= 10 ? 'no' : wetWithin(ctx, 21, 3);
   },
-  /** air under half full of moisture on most days that were measured */
+  /** humidity under half on most measured days */
   'dry-air': (ctx: CaseContext): Reading => {
     const measured = ctx.weather(14).filter((w) => w.rhMeanPct != null);
     if (measured.length < 7) return 'unknown';
@@ -92,7 +92,7 @@ export const READINGS = {
     const cool = ctx.weather(14).filter((w) => (w.tMinC + w.tMaxC) / 2 <= 21).length;
     return known(cool >= 4);
   },
-  /** soil too cold for what rots in warm soil: the mean of day and night over two weeks under 16 °C */
+  /** soil too cold for warm-soil rots: mean of day and night under 16 °C over two weeks */
   'cool-fortnight': (ctx: CaseContext): Reading => {
     const days = ctx.weather(14);
     if (!coversWindow(ctx, 14)) return 'unknown';
@@ -127,16 +127,16 @@ export const READINGS = {
     if (events || ctx.weather(3).some((w) => (w.windMs ?? 0) >= 10)) return 'yes';
     return ctx.weather(3).length > 0 && ctx.weather(3).every((w) => w.windMs != null) ? 'no' : 'unknown';
   },
-  /** the log holds a feed that still lasts */
+  /** a recorded feed is still working */
   fed: (ctx: CaseContext): Reading => {
     const { feeding } = ctx.case.records;
     const limit = hungryAfterDays(isPotted(ctx.case.place));
     const last = feeding.filter((f) => f.grams > 0).at(-1);
     if (last) return known(daysBetween(last.date, ctx.case.asOf) < limit);
-    // somebody wrote down that none was given
+    // it was recorded that none was given
     return feeding.length > 0 ? 'no' : 'unknown';
   },
-  /** a pot that is long planted, in a log that is kept otherwise and holds no feed: that speaks, though not as loud as a record */
+  /** a pot planted long ago with a regular log that has no feed: evidence, though weaker than a record */
   'no-feed-in-a-kept-log': (ctx: CaseContext): Reading => {
     const since = ctx.case.plant.transplantedOn;
     const long = since != null && daysBetween(since, ctx.case.asOf) >= hungryAfterDays(isPotted(ctx.case.place));
@@ -150,7 +150,7 @@ export const READINGS = {
     return heightM != null ? known(heightM >= 0.5) : 'unknown';
   },
   'flowers-could-set': settingWeather,
-  /** a pot or bed that never dries: felt wet, lifted heavy, or full by a balance that is known */
+  /** a pot or bed that never dries: felt wet, lifted heavy, or full by a known balance */
   'stays-wet': (ctx: CaseContext): Reading => {
     const checks = ctx.recent(ctx.case.records.soilChecks, 10);
     const newest = checks.at(-1);
@@ -163,7 +163,7 @@ export const READINGS = {
     const week = ctx.water(10);
     if (!ctx.waterKnown || week.length < 6) return 'unknown';
     const full = week.filter((d) => d.fractionAvailable >= FULL_LEFT).length / week.length;
-    // a mix or a soil that lets go within the day is not wet for being watered every day
+    // soil that drains within the day does not count as wet for daily watering
     const stands = week.filter((d) => d.waterlogged).length / week.length;
     const slow =
       SOILS[ctx.case.place.texture].drainsPerDay < 0.8 ||

@@ -1,15 +1,15 @@
 import type { GardenFacts } from '../records/facts.js';
 
 /**
- * Where a garden lies, roughly, for troubles that live only in some parts of the world. Boxes of latitude and longitude: coarse on
- * purpose, they only shape a prior.
+ * Rough location of a garden, for problems found only in parts of the world. Boxes of latitude and longitude:
+ * deliberately coarse, they only shape a prior.
  */
 export const REGIONS = ['americas', 'europe', 'africa', 'asia', 'oceania'] as const;
 export type Region = (typeof REGIONS)[number];
 
 type Where = Pick<GardenFacts, 'latitude'> & Partial<Pick<GardenFacts, 'longitude'>>;
 
-/** The continent of a garden; null where its longitude is not known. */
+/** Returns the continent of a garden; null if its longitude is unknown. */
 export function regionOf({ latitude, longitude }: Where): Region | null {
   if (longitude == null) return null;
   if (longitude < -30) return 'americas';
@@ -23,7 +23,7 @@ export function regionOf({ latitude, longitude }: Where): Region | null {
 const WARM_LATITUDE = 38;
 export const isWarmClimate = ({ latitude }: Where): boolean => Math.abs(latitude) <= WARM_LATITUDE;
 
-/** Where a trouble lives. */
+/** The regions where a problem occurs. */
 export interface LivesIn {
   regions?: readonly Region[];
   /** only where winters are mild */
@@ -31,10 +31,10 @@ export interface LivesIn {
   why: string;
 }
 
-/** Outside of where it lives a trouble is so much less likely: it travels with plants and fruit (handbook: a tenth or less). */
+/** Factor outside its range: it travels with plants and fruit (common practice: a tenth or less). */
 export const ELSEWHERE_FACTOR = 0.06;
 
-/** Does it live here? Null where that cannot be told. */
+/** Returns whether it occurs here; null if that can't be told. */
 export function livesHere({ regions, warm }: LivesIn, garden: Where): boolean | null {
   const region = regionOf(garden);
   if (regions && region === null) return null;

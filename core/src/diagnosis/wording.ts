@@ -3,7 +3,7 @@ import { CLEAR_FROM, type Diagnosis } from './engine/diagnose.js';
 import { disorderRow } from './tables/disorders.js';
 import { DRIVERS } from './vocabulary/drivers.js';
 
-/** How sure, in words. */
+/** Returns how certain, in words. */
 export function sureness(probability: number): string {
   if (probability >= 0.97) return 'almost certain';
   if (probability >= 0.8) return 'very likely';
@@ -12,7 +12,7 @@ export function sureness(probability: number): string {
   return 'unlikely';
 }
 
-/** How often a sign is seen, in the strength words of the tables. */
+/** Returns how often a sign is seen, in the words of the tables. */
 export function chanceWord(chance: number): string {
   if (chance >= 0.9) return 'nearly always';
   if (chance >= 0.7) return 'usually';
@@ -22,8 +22,8 @@ export function chanceWord(chance: number): string {
 }
 
 /**
- * The finding as a sentence: what it is, then why here with the days that speak for it. Only what explains something that was
- * seen is named; a sign that nothing explains is said plainly.
+ * Returns the finding as a sentence: what it is, then why here with the supporting days. Names only what explains
+ * something seen; says plainly when a sign is unexplained.
  */
 export function headline(list: readonly Diagnosis[], unexplained: readonly SignCode[] = []): string {
   const leader = list.find((d) => d.explains.length > 0);
@@ -39,11 +39,11 @@ export function headline(list: readonly Diagnosis[], unexplained: readonly SignC
   return `${row.label}, ${sureness(leader.probability)}.`;
 }
 
-/** A sign that nothing explains: what would help, and how it stays on record. */
+/** Returns the text for a sign that nothing explains: what would help, and that it stays on record. */
 export const unexplainedInWords = (signs: readonly SignCode[]): string =>
   `Not explained: ${signs.map((s) => signRow(s).label.toLowerCase()).join(', ')}. Look again in three days to see whether it spreads. Note where and since when, and take a photo. Each new look is checked against it.`;
 
-/** Why here, one sentence per driver, heaviest first; the days are in the sentence. */
+/** Returns "why here", one sentence per driver with its days, heaviest first. */
 export function whyHere(d: Pick<Diagnosis, 'drivers'>, most = 3): string[] {
   if (d.drivers.length === 0) return ['Nothing in the records explains it.'];
   return d.drivers.slice(0, most).map((driver) => {
@@ -52,5 +52,5 @@ export function whyHere(d: Pick<Diagnosis, 'drivers'>, most = 3): string[] {
   });
 }
 
-/** A driver under the limit of the handbook is there a little. */
+/** A driver below its limit counts a little. */
 const howMuch = (strength: number): string => (strength < 0.3 ? 'a little: ' : strength < 0.5 ? 'somewhat: ' : '');

@@ -6,26 +6,28 @@ import { addDays, type Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import { COUNTED_CHANCE_PCT } from '../water/expected-weather.js';
 
-/** Tomatoes that show the first blush are picked before heat, much rain or birds (handbook, "Pick"). */
+/** Tomatoes at first blush are picked before heat, heavy rain or birds (common practice). */
 
-/** Looked ahead so far, days. */
+/** Days to look ahead. */
 const AHEAD_DAYS = 2;
-/** So much rain on a day splits ripe fruit; a kind that splits easily with half (judgement). */
+/** Rain on one day that splits ripe fruit, mm; half for a variety that splits easily (judgement). */
 const SPLITTING_MM: Record<Leaning, number> = { more: 6, usual: 12, less: 20 };
 
 export interface BlushQuestion {
   crop: Crop;
   splits: Leaning | null;
   today: Day;
-  /** where the plant stands: under a roof no rain comes */
+  /** where the plant grows: no rain under a roof */
   ahead: readonly (WeatherDay & { rainChancePct?: number | null })[];
-  /** pecked fruit was seen or picked lately */
+  /** pecked fruit was seen or picked recently */
   pecked: boolean;
 }
 
 export type BlushFirst = { because: 'rain' | 'heat'; on: Day; much: number } | { because: 'birds' };
 
-/** Why what blushes is picked now; null where it may hang. Peppers do not ripen well off the plant, and are left. */
+/**
+ * Returns why to pick blushing fruit now; null if it may stay. Peppers do not ripen well off the plant and are left.
+ */
 export function blushFirst(q: BlushQuestion): BlushFirst | null {
   if (q.crop !== 'tomato') return null;
   const near = q.ahead.filter((w) => w.date > q.today && w.date <= addDays(q.today, AHEAD_DAYS));

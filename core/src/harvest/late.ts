@@ -3,12 +3,12 @@ import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import { SET_TO_RIPE } from './ripening.js';
 
-/** The end of a season before frost (handbook, "Late"). */
+/** The end of the season before frost (common practice). */
 
-/** A flower that opens later bears nothing ripe before the first frost, even in usual warmth. */
+/** Returns the last day on which a flower can still ripen fruit before the first frost, in usual weather. */
 export const lastFlowersOn = (crop: Crop, firstFrost: Day): Day =>
   addDays(firstFrost, -Math.round(SET_TO_RIPE[crop] / USUAL_DEGREE_DAYS));
 
-/** A week before the day of the usual first frost one begins to bring green fruit in: it may come sooner (judgement). */
+/** Days before the usual first frost to start bringing green fruit in: it may come early (judgement). */
 const GREEN_IN_BEFORE = 7;
 export const greenInOn = (firstFrost: Day): Day => addDays(firstFrost, -GREEN_IN_BEFORE);

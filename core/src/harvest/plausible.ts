@@ -1,12 +1,12 @@
 import type { Fault } from '../records/faults.js';
 import type { Crop } from '../records/plant.js';
 
-/** The most that one plant was ever likely to bear in a season, kg (judgement: twice a good crop). */
+/** Most that one plant is ever likely to bear in a season, kg (judgement: twice a good crop). */
 const MOST_KG: Record<Crop, number> = { tomato: 20, pepper: 8 };
-/** Fruit heavier than the heaviest of its crop, g. */
+/** Heaviest plausible fruit of the crop, g. */
 const MOST_FRUIT_G: Record<Crop, number> = { tomato: 2500, pepper: 600 };
 
-/** A harvest heavier than a plant can bear is a slip of the scales, or of a comma; a reason lets it through. */
+/** Refuses a harvest heavier than a plant can bear as a typing error, unless a reason is given. */
 export function heavyFaults(
   p: { count?: number | null; grams?: number | null; because?: string | null },
   { crop, gramsBefore }: { crop: Crop; gramsBefore: number },

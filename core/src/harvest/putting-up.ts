@@ -1,12 +1,12 @@
 import type { Crop } from '../records/plant.js';
 
-/** What becomes of a basketful. */
+/** Uses for a big harvest. */
 
-/** Litres of thick sauce from a kilogram of fruit (common practice, from memory: paste kinds 0.45, juicy kinds 0.3). */
+/** Litres of thick sauce per kilogram of fruit (common practice, from memory: paste varieties 0.45, juicy ones 0.3). */
 const SAUCE_L_PER_KG = { paste: 0.45, other: 0.3 } as const;
 export const sauceLitres = (kg: number, paste: boolean): number => kg * SAUCE_L_PER_KG[paste ? 'paste' : 'other'];
 
-/** One line each (common practice; for jars only a tested recipe, handbook). */
+/** One line each (common practice; canning only by a tested recipe). */
 export const KEEPING: Record<Crop, readonly string[]> = {
   tomato: [
     'Drying: halve, salt lightly and dry at 55 to 60 °C until leathery with no moist spot. Store dry and dark.',

@@ -5,8 +5,8 @@ import type { PickRipeness } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /**
- * From set to ripe, °C·d over 10 °C: a tomato takes 45 to 55 days in usual warmth of 13 °C·d a day, a pepper to full colour 55 to 65
- * (common practice, from memory). The middle, and how far it is off.
+ * Degree days from set to ripe, °C·d over 10 °C: a tomato takes 45 to 55 days in usual weather of 13 °C·d a day, a
+ * pepper to full colour 55 to 65 (common practice, from memory). The middle, and the error.
  */
 export const SET_TO_RIPE: Record<Crop, number> = { tomato: 650, pepper: 780 };
 const SPREAD = 0.1;
@@ -16,7 +16,7 @@ export interface RipeWhen {
   to: Day;
 }
 
-/** When fruit that set on a day will be ripe: by the warmth it had, and from today on by the rate of the newest two weeks. */
+/** Returns when fruit that set on a day will be ripe: by the warmth so far, then at the rate of the last two weeks. */
 export function ripeFromSet(crop: Crop, setOn: Day, today: Day, weather: readonly WeatherDay[]): RipeWhen | null {
   const had = weather.filter((w) => w.date > setOn && w.date <= today);
   const near = weather.filter((w) => w.date > addDays(today, -14));
@@ -31,10 +31,10 @@ export function ripeFromSet(crop: Crop, setOn: Day, today: Day, weather: readonl
   return { from: on(SET_TO_RIPE[crop] * (1 - SPREAD)), to: on(SET_TO_RIPE[crop] * (1 + SPREAD)) };
 }
 
-/** How often one looks for ripe fruit once it comes (handbook: pick often): days. */
+/** Days between checks for ripe fruit once it comes (common practice: pick often). */
 export const PICK_EVERY_DAYS: Record<Crop, number> = { tomato: 3, pepper: 5 };
 
-/** Ripeness in words, by kind. */
+/** Returns ripeness in words, by type. */
 export function ripenessInWords(crop: Crop, type: PlantType | null, colour: string | null): string {
   if (crop === 'tomato')
     return `From first blush (a tenth to a third coloured) it ripens indoors with no loss. Leave it on the plant until ${colour ?? 'full'} colour if neither heat, rain nor birds threaten.`;
@@ -42,9 +42,9 @@ export function ripenessInWords(crop: Crop, type: PlantType | null, colour: stri
   return `Edible green; sweetest${type === 'hot' || type === 'superhot' ? ' and hottest' : ''} in full${colour ? ` ${colour}` : ''} colour. Cut it, do not pull.${hot}`;
 }
 
-/** Days on the shelf until ripe, at a room's 18 to 21 °C (common practice, from memory); cooler takes longer. */
+/** Days on the shelf until ripe at a room's 18 to 21 °C (common practice, from memory); cooler takes longer. */
 const SHELF_DAYS: Record<PickRipeness, number> = { ripe: 0, blush: 7, green: 18 };
-/** And so long it is good then (judgement). */
+/** Days it stays good after that (judgement). */
 const GOOD_DAYS = 5;
 const SHELF_BASE_C = BASE_C;
 const SHELF_USUAL_C = 20;
@@ -53,11 +53,14 @@ export interface OnShelf {
   /** days until it is ripe; 0: now */
   ripeIn: number;
   ripeOn: Day;
-  /** eat it by then */
+  /** last day to eat it */
   eatBy: Day;
 }
 
-/** Fruit on the ripening shelf; a cooler room slows it by its warmth over 10 °C, under 12 °C it spoils rather than ripens. */
+/**
+ * Returns when fruit on the ripening shelf is ready; a cooler room slows it by its warmth over 10 °C, under 12 °C it
+ * spoils.
+ */
 export function onShelf(ripeness: PickRipeness, pickedOn: Day, today: Day, roomC = SHELF_USUAL_C): OnShelf {
   const days = Math.round((SHELF_DAYS[ripeness] * (SHELF_USUAL_C - SHELF_BASE_C)) / Math.max(2, roomC - SHELF_BASE_C));
   const ripeOn = addDays(pickedOn, days);

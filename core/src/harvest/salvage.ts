@@ -1,16 +1,19 @@
 import type { PickState } from '../records/choices.js';
 
-/** What to do with fruit that is not sound. Source: handbook ("Salvage"); canning follows a tested recipe (USDA Complete Guide to Home Canning). */
+/**
+ * What to do with damaged fruit. Sources: common practice; canning follows a tested recipe (USDA Complete Guide to
+ * Home Canning).
+ */
 export interface SalvageRow {
   state: PickState;
   label: string;
   /** what to do */
   advice: string;
-  /** may it be eaten, at least in part? */
+  /** edible, at least in part */
   edible: boolean;
-  /** may it go into jars? Only what is sound may */
+  /** may be canned: only sound fruit may */
   canning: boolean;
-  /** may it be kept for long, or ripened on the shelf? */
+  /** keeps for long, or ripens on the shelf */
   keeps: boolean;
 }
 
@@ -71,7 +74,7 @@ export function salvageRow(state: PickState): SalvageRow {
   return SALVAGE.find((r) => r.state === state)!;
 }
 
-/** What is never done with such fruit, with the way out. */
+/** Refuses uses that are unsafe for such fruit, and says what to do instead. */
 export function useFaults(p: { state: PickState; use: string }, path: string): { path: string; reason: string }[] {
   const row = salvageRow(p.state);
   if (!row.edible && p.use !== 'binned')

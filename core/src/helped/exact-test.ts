@@ -1,4 +1,4 @@
-/** ln n!, exact sums: tables here are small. */
+/** ln n!, exact sums: the tables here are small. */
 const lnFactorials: number[] = [0, 0];
 const lnFactorial = (n: number): number => {
   for (let i = lnFactorials.length; i <= n; i++) lnFactorials[i] = lnFactorials[i - 1]! + Math.log(i);
@@ -13,8 +13,9 @@ export interface Group {
 }
 
 /**
- * Fisher's exact test of two groups, two-sided: the chance, were there no difference, of a table as unlikely as this one or more so
- * (sum of all tables whose probability is not above the observed one's, as statistical packages reckon it).
+ * Returns Fisher's exact test of two groups, two-sided: the chance, without a difference, of a table at least as
+ * unlikely as this one (the sum over all tables no more probable than the observed one, as statistical packages do
+ * it).
  */
 export function fisherExact(a: Group, b: Group): number {
   const hits = a.hit + b.hit;
@@ -28,22 +29,22 @@ export function fisherExact(a: Group, b: Group): number {
   return Math.min(1, sum);
 }
 
-/** The least p that this many plants could give, were the groups as different as can be: if even that is not small, they are too few. */
+/** Returns the least p these plants could give with the largest difference: if that is not small, there are too few. */
 export const leastP = (a: Group, b: Group): number => fisherExact({ hit: a.of, of: a.of }, { hit: 0, of: b.of });
 
-/** Under this a difference is more than chance does (the usual one in twenty). */
+/** Below this a difference is more than chance (the usual one in twenty). */
 export const TELLING_P = 0.05;
 
 export type TrialVerdict = 'too-few' | 'no-difference-shown' | 'fewer' | 'more';
 
-/** What two groups say: whether the changed one showed it more or less often than the other, or nothing. */
+/** Returns whether the changed group showed it more or less often than the other, or no difference. */
 export function trialVerdict(changed: Group, left: Group): TrialVerdict {
   if (changed.of === 0 || left.of === 0 || leastP(changed, left) >= TELLING_P) return 'too-few';
   if (fisherExact(changed, left) >= TELLING_P) return 'no-difference-shown';
   return changed.hit / changed.of < left.hit / left.of ? 'fewer' : 'more';
 }
 
-/** In words: chance told as one in so many. */
+/** Returns it in words, with chance as one time in n. */
 export function trialInWords(changed: Group, left: Group, what: string): string {
   const count = `${what}: ${changed.hit} of ${changed.of} with the change, ${left.hit} of ${left.of} without`;
   const verdict = trialVerdict(changed, left);

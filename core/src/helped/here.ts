@@ -1,6 +1,6 @@
 import { type Rate, rateOf } from './rates.js';
 
-/** A finding that was taken on: what was done at each step, and what came of the last. */
+/** A finding that was treated: what was done at each step, and the result of the last. */
 export interface TakenOn {
   disorder: string;
   steps: readonly (readonly string[])[];
@@ -10,7 +10,7 @@ export interface TakenOn {
 
 export const helpedKey = (disorder: string, remedy: string): string => `${disorder}:${remedy}`;
 
-/** The garden's own record. A step that was followed by another was not enough; the last one speaks once it is judged. */
+/** The garden's own results. A step followed by another was not enough; the last one counts once it is judged. */
 export function helpedHere(list: readonly TakenOn[]): Map<string, Rate> {
   const counts = new Map<string, { worked: number; tried: number }>();
   const count = (key: string, worked: boolean): void => {

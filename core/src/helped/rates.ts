@@ -1,10 +1,10 @@
 /**
- * What helped here: a rate from few cases, shrunk towards what is usual. Beta-binomial: with a prior Beta(a, b) and `worked` of `tried`, the
- * posterior mean is (a + worked) / (a + b + tried). The prior says that of measures that a finding proposes about six in ten help, with the
- * weight of four cases (judgement).
+ * What helped here: a rate from few cases, shrunk towards the usual one. Beta-binomial: with a prior Beta(a, b) and
+ * `worked` of `tried`, the posterior mean is (a + worked) (a + b + tried). The prior says that about six in ten
+ * proposed measures help, with the weight of four cases (judgement).
  */
 export const PRIOR = { a: 2.4, b: 1.6 } as const;
-/** Fewer cases than this shift no order: they are only told. */
+/** Fewer cases than this change no order; they are only shown. */
 export const ENOUGH = 5;
 
 export interface Rate {
@@ -12,7 +12,7 @@ export interface Rate {
   tried: number;
   /** posterior mean, 0 to 1 */
   shrunk: number;
-  /** there are enough to go by */
+  /** enough cases to change the order */
   enough: boolean;
 }
 
@@ -26,13 +26,13 @@ export const rateOf = (worked: number, tried: number): Rate => ({
 /** "better in 4 of 5 here". */
 export const rateInWords = (r: Rate): string => `better ${r.worked} of ${r.tried} times here`;
 
-/** By how much a rate differs from the prior before it shifts an order (judgement: more than chance does with five). */
+/** Difference from the prior needed to change the order (judgement: more than chance with five). */
 const SHIFT = 0.12;
 const PRIOR_MEAN = PRIOR.a / (PRIOR.a + PRIOR.b);
 
 /**
- * The order in which remedies of one rung and step are told: those that helped here clearly oftener first, those that clearly did not last; where
- * there are too few cases, or the difference is small, the order stays.
+ * Sorts remedies of the same rung and step by local success rate: clearly better ones first, clearly worse ones last;
+ * with too few cases or a small difference the order stays.
  */
 export function orderByRate<T>(list: readonly T[], groupOf: (x: T) => string, rate: (x: T) => Rate | undefined): T[] {
   const shift = (x: T): number => {

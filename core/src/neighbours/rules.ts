@@ -2,7 +2,7 @@ import type { Fault } from '../records/faults.js';
 import type { Neighbour } from '../records/record-classes.js';
 import { mayLie, neighbourRow } from './table.js';
 
-/** What carries the crop's own troubles does not lie under it. */
+/** Plants that carry the crop's problems are not used as its mulch. */
 export const neighbourFaults = (n: Neighbour, path: string): Fault[] =>
   n.did === 'laid-as-mulch' && !mayLie(n.what)
     ? [

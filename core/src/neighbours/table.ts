@@ -1,12 +1,12 @@
 import type { Neighbour } from '../records/record-classes.js';
 
-/** What stands beside the crop, and what is known of it: no promise without its measure of certainty. */
+/** A companion plant and the evidence about it: no promise without its certainty. */
 export interface NeighbourRow {
   code: Neighbour['what'];
   label: string;
   kind: 'ally' | 'weed' | 'host';
   known: string;
-  /** how sure that is */
+  /** how certain that is */
   sure: 'good' | 'mixed' | 'none';
   source: string;
 }
@@ -80,5 +80,5 @@ export const SURE_WORDS: Record<NeighbourRow['sure'], string> = {
   none: 'no evidence',
 };
 
-/** May what was cut lie in the bed as mulch? */
+/** Returns whether the cut plants may be used as mulch. */
 export const mayLie = (what: Neighbour['what']): boolean => neighbourRow(what).kind === 'weed';

@@ -6,11 +6,11 @@ import { DRY_LEFT } from '../water/stress.js';
 import { isSlow, nitrogenFreedG } from './release.js';
 import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
 
-/** What gardeners start with. Which fits follows from the test; where there is none, compost and a balanced feed (handbook). */
+/** Feed to start with. A soil test decides; without one, compost and a balanced feed (common practice). */
 export const STARTER_SCHOOLS = ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test'] as const;
 export type StarterSchool = (typeof STARTER_SCHOOLS)[number];
 
-/** What a feed is led by: its largest share, against what is wanted now. */
+/** A feed's lead nutrient, compared with what is needed now. */
 export type FeedLead = 'balanced' | 'nitrogen' | 'phosphorus' | 'potash';
 
 export type FeedReason = 'starter' | 'first-fruit' | 'rhythm' | 'pale';
@@ -23,11 +23,11 @@ export type FeedHold =
   | { kind: 'wet'; until: Day };
 
 export type FeedPlan =
-  /** to be given on a day, at the label's dose or half of it; held until something is past */
+  /** a feed due on a day, at label strength or half; on hold until something is past */
   | {
       kind: 'feed';
       on: Day;
-      /** when it would be due if nothing held it */
+      /** when it would be due without the hold */
       wantedOn: Day;
       reason: FeedReason;
       lead: FeedLead;
@@ -36,11 +36,11 @@ export type FeedPlan =
       lastOn: Day | null;
       hold: FeedHold | null;
     }
-  /** a week after a feed that was tried on a pale plant: are the new leaves greener? */
+  /** a week after a trial feed on a pale plant: are the new leaves greener? */
   | { kind: 'look'; on: Day; fedOn: Day }
-  /** healthy and in bloom, too young, or at the end of its season: nothing is due */
+  /** healthy and flowering, too young, or near the end of its season: nothing is due */
   | { kind: 'rest'; because: 'bloom' | 'young' | 'late' | 'enough-at-start'; until: Day | null }
-  /** nobody wrote down whether it was ever fed: none recorded is not none given */
+  /** unknown whether it was ever fed: not recorded does not mean not given */
   | { kind: 'ask' };
 
 export interface FeedQuestion {
@@ -49,50 +49,53 @@ export interface FeedQuestion {
   isPot: boolean;
   stage: Stage | null;
   plantedOn: Day | null;
-  /** the older first; 0 g is "not fed" */
+  /** oldest first; 0 g is "not fed" */
   fed: readonly Feeding[];
   school: StarterSchool;
-  /** of a soil test, where there is one */
+  /** from a soil test, if there is one */
   test: { nitrogen?: string | null; phosphorus?: string | null } | null;
-  /** the day old leaves were last seen pale all over, where that still holds */
+  /** day old leaves were last seen pale all over, if that still holds */
   paleOn: Day | null;
-  /** dark and lush, seen lately */
+  /** dark and lush, seen recently */
   lush: boolean;
-  /** the warmest of today and the two days that follow, where it stands */
+  /** hottest of today and the next two days, where it grows */
   hottest: { day: Day; tMaxC: number } | null;
-  /** share of the water in reach that is left; null where nobody knows */
+  /** share of its available water left; null if unknown */
   left: number | null;
-  /** the day its next watering falls due */
+  /** day its next watering is due */
   waterOn: Day | null;
-  /** roots stand in water */
+  /** roots are waterlogged */
   wet: boolean;
-  /** a finding that asks for no feed: until when, and what it is called */
+  /** a finding that pauses feeding: until when, and its name */
   paused: { until: Day; because: string } | null;
-  /** tips or roots burnt: what follows is half strength */
+  /** tips or roots are burnt: the next feed is half strength */
   burnt: boolean;
 }
 
-/** Bed plants from first fruit every 3 to 4 weeks, pots every 2 weeks in full growth (handbook); the middle of the span. */
+/**
+ * Bed plants are fed every 3 to 4 weeks from first fruit, pots every 2 weeks in full growth (common practice); the
+ * middle of the range.
+ */
 export const BED_EVERY_DAYS = 25;
 export const POT_EVERY_DAYS = 14;
-/** What frees its nitrogen slowly needs no next one for six weeks (judgement: release.ts, half of a meal's span and more). */
+/** Days until the next feed after a slow-release one (judgement: release.ts, half of a meal's span and more). */
 export const SLOW_EVERY_DAYS = 42;
-/** A starter belongs to the first ten days; later it is the rhythm that counts. */
+/** A starter feed belongs in the first ten days; later the rhythm counts. */
 const STARTER_DAYS = 10;
 /** New roots take up little for three weeks (common practice). */
 const YOUNG_DAYS = 21;
-/** A trial feed is looked at after a week (handbook). */
+/** Days until a trial feed is checked (common practice). */
 export const TRIAL_LOOK_DAYS = 7;
 const inGrowth = (stage: Stage | null): boolean => stage === 'vegetative' || stage === 'flowering' || inFruit(stage);
 const inFruit = (stage: Stage | null): boolean => stage === 'fruiting' || stage === 'ripening';
 
-/** The next feed, or why there is none. Nothing is ordered where nobody wrote down what was given. */
+/** Returns the next feed, or why there is none. Orders nothing if the feeding history is unknown. */
 export function feedPlan(q: FeedQuestion): FeedPlan {
   const given = q.fed.filter((f) => f.grams > 0);
   const last = given.at(-1) ?? null;
   const since = q.plantedOn === null ? null : daysBetween(q.plantedOn, q.today);
   if (q.stage === 'late') return { kind: 'rest', because: 'late', until: null };
-  // it was planted with compost or a feed, or nobody wrote down anything: then the starter is asked for only while it is time
+  // planted with compost or feed, or nothing recorded: ask about the starter only while it is time
   if (since !== null && since >= 0 && since <= STARTER_DAYS && q.fed.length === 0)
     return feed(q, q.today, 'starter', starterLead(q), 1, null, null);
   if (q.fed.length === 0) return { kind: 'ask' };
@@ -103,7 +106,7 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   if (since !== null && since < YOUNG_DAYS && !inFruit(q.stage))
     return { kind: 'rest', because: 'young', until: addDays(q.plantedOn!, YOUNG_DAYS) };
   if (q.stage === 'seedling' || q.stage === 'establishing') return { kind: 'rest', because: 'young', until: null };
-  // peppers in bloom: healthy ones are left unfed (handbook)
+  // healthy peppers in flower are not fed (common practice)
   if (q.crop === 'pepper' && q.stage === 'flowering') return { kind: 'rest', because: 'bloom', until: null };
   if (!q.isPot && !inFruit(q.stage)) return { kind: 'rest', because: 'enough-at-start', until: null };
   if (q.isPot && !inGrowth(q.stage)) return { kind: 'rest', because: 'young', until: null };
@@ -139,7 +142,7 @@ function feed(
   };
 }
 
-/** What must be past before anything is given; the longest stands. */
+/** Returns what must pass before any feed; the longest hold counts. */
 function holdOf(q: FeedQuestion): FeedHold | null {
   const holds: FeedHold[] = [];
   if (q.paused && q.paused.until > q.today) holds.push({ kind: 'paused', ...q.paused });
@@ -154,7 +157,7 @@ function holdOf(q: FeedQuestion): FeedHold | null {
   return holds.sort((a, b) => (a.until < b.until ? 1 : -1))[0] ?? null;
 }
 
-/** A feed that was given to a pale plant is a trial: from a week later on it is looked at before anything more is given. */
+/** A feed given to a pale plant is a trial: check it after a week before giving more. */
 function trialLook(q: FeedQuestion, last: Feeding | null): FeedPlan | null {
   if (!last || q.paleOn === null || last.date >= q.today) return null;
   const on = addDays(last.date, TRIAL_LOOK_DAYS);
@@ -168,11 +171,13 @@ function starterLead(q: FeedQuestion): FeedLead {
   return q.school === 'nitrogen-led' ? 'nitrogen' : q.school === 'phosphorus-led' ? 'phosphorus' : 'balanced';
 }
 
-/** What a product is led by. At bloom nothing with N above both P and K is given (handbook). */
+/**
+ * Returns the lead nutrient of a product. In flower no product with N above both P and K is given (common practice).
+ */
 export function leadOf(p: { n: number; p2o5: number; k2o: number }): FeedLead {
   const most = Math.max(p.n, p.p2o5, p.k2o);
   const clear = (x: number): boolean => x === most && [p.n, p.p2o5, p.k2o].filter((y) => y > 0.75 * most).length === 1;
   return clear(p.n) ? 'nitrogen' : clear(p.p2o5) ? 'phosphorus' : clear(p.k2o) ? 'potash' : 'balanced';
 }
-/** Does nitrogen lead, above both others? */
+/** True if nitrogen is above both others. */
 export const nitrogenLeads = (p: { n: number; p2o5: number; k2o: number }): boolean => p.n > p.p2o5 && p.n > p.k2o;

@@ -14,7 +14,7 @@ export interface Fed {
   grams: number;
 }
 
-/** Grams of nitrogen in a feed. */
+/** Returns the grams of nitrogen in a feed. */
 export const nitrogenGrams = (f: Pick<Fed, 'n' | 'grams'>): number => (f.grams * f.n) / 100;
 
 export interface Nutrients {
@@ -23,7 +23,7 @@ export interface Nutrients {
   kG: number;
 }
 
-/** What a list of feeds gave in all, in grams of the elements. */
+/** Returns what a list of feeds gave in total, in grams of the elements. */
 export function ledger(fed: readonly Fed[]): Nutrients {
   return fed.reduce<Nutrients>(
     (sum, f) => ({

@@ -4,16 +4,16 @@ import { uptakeShare } from './uptake.js';
 import { nitrogenFreedG } from './release.js';
 import { nitrogenGrams } from './feeding.js';
 
-/** Nitrogen of one plant on a day, all since planting out, grams. */
+/** Nitrogen of one plant by day since planting out, g. */
 export interface LedgerDay {
   day: Day;
-  /** as it was given, slow kinds whole */
+  /** as given, slow feeds whole */
   given: number;
-  /** what of it could be taken up so far */
+  /** available so far */
   freed: number;
-  /** what heavy watering or rain carried out below */
+  /** washed out by heavy watering or rain */
   washed: number;
-  /** what the crop has taken up by now, between two bounds */
+  /** taken up by the crop so far, lower and upper bound */
   takenLow: number;
   takenHigh: number;
 }
@@ -22,15 +22,18 @@ interface LedgerQuestion {
   from: Day;
   to: Day;
   fed: readonly Feeding[];
-  /** share of what is dissolved that left with the water that ran through, by day; only where the water is known */
+  /** share of the dissolved nitrogen that left with drainage, by day; only where the water is known */
   washedShare: ReadonlyMap<Day, number>;
-  /** nitrogen of the whole season, low and high, g */
+  /** nitrogen for the whole season, low and high, g */
   season: readonly [number, number];
-  /** day of the season on the first day, and how many of its days pass in one */
+  /** day of the season on the first day, and season days per calendar day */
   pace: number;
 }
 
-/** The ledger of one plant, day by day: what is dissolved and not yet taken up can be carried out below (`washedShare` of the water core). */
+/**
+ * Returns the nitrogen ledger of one plant by day: dissolved nitrogen not yet taken up can wash out (`washedShare` of
+ * the water core).
+ */
 export function ledgerDays(q: LedgerQuestion): LedgerDay[] {
   const out: LedgerDay[] = [];
   let given = 0;
@@ -47,7 +50,7 @@ export function ledgerDays(q: LedgerQuestion): LedgerDay[] {
     const share = uptakeShare(i * q.pace);
     const inSoil = Math.max(0, freed - washed - taken);
     washed += inSoil * (q.washedShare.get(day) ?? 0);
-    // it takes what it wants while there is some
+    // it takes what it needs while some is left
     taken = Math.min(share * middle, freed - washed);
     out.push({ day, given, freed, washed, takenLow: share * q.season[0], takenHigh: share * q.season[1] });
   }

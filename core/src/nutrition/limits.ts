@@ -1,5 +1,5 @@
-/** So much nitrogen for one plant is too much, within the days given (handbook). */
+/** Nitrogen per plant that is too much within the given days, g (common practice). */
 export const MOST_NITROGEN_G = 3;
 export const nitrogenWindowDays = (isPot: boolean): number => (isPot ? 14 : 30);
-/** Days after which a plant without a feed goes hungry (handbook). */
+/** Returns the days after which an unfed plant goes hungry (common practice). */
 export const hungryAfterDays = (isPot: boolean): number => (isPot ? 28 : 56);

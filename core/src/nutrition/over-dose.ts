@@ -5,20 +5,20 @@ import { roundTo } from '../units/rounding.js';
 import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
 import { nitrogenFreedG } from './release.js';
 
-/** So many times the label is nearly always a slip of the unit. */
+/** A multiple of the label that is nearly always a unit mix-up. */
 const SLIP_TIMES = 10;
 
 interface GivenHere {
   isPot: boolean;
-  /** other feeds of the same plant, any order */
+  /** other feeds of the same plant, in any order */
   earlier: readonly Feeding[];
-  /** grams of this product for one plant by its label; null where nobody knows */
+  /** grams of this product per plant by its label; null if unknown */
   labelGrams: number | null;
 }
 
 /**
- * A feed that is more than is told to be safe is refused, unless the gardener says why: what happened can always be written down.
- * @param path where the feed stands in what was sent
+ * Refuses a feed above the safe amount unless a reason is given: what really happened can always be recorded. @param
+ * path where the feed is in the request
  */
 export function overDoseFaults(f: Feeding, { isPot, earlier, labelGrams }: GivenHere, path: string): Fault[] {
   if (f.because?.trim()) return [];

@@ -3,14 +3,14 @@ import { type Day, daysBetween } from '../units/day.js';
 import { nitrogenGrams } from './feeding.js';
 
 /**
- * Nitrogen that a feed has freed by a day. What is dissolved or granular is there at once; organics free theirs over months, and
- * compost or manure only a part of it in a season.
+ * Nitrogen released by a feed up to a day. Dissolved or granular feeds release at once; organic ones over months, and
+ * compost or manure only part of it in a season.
  */
 
 interface ProductKind {
-  /** in the name of the product */
+  /** found in the product's name */
   named: RegExp;
-  /** share of its nitrogen that becomes available in one season, and over how many days, evenly */
+  /** share of its nitrogen available in one season, released evenly over this many days */
   share: number;
   days: number;
 }
@@ -26,9 +26,9 @@ const SLOW_KINDS: readonly ProductKind[] = [
   { named: /blood|feather|fish meal|hoof|horn|meal|pellet|wool|soy|alfalfa|lucerne|cake/i, share: 0.65, days: 60 },
   { named: /slow|coated|controlled|organic/i, share: 0.8, days: 90 },
 ];
-/** An amendment of which nothing more is known is taken as compost. */
+/** An amendment with no other information counts as compost. */
 const AMENDMENT: Omit<ProductKind, 'named'> = { share: 0.12, days: 120 };
-/** Granules dissolve within a few days, what is poured is there at once. */
+/** Granules dissolve within a few days; liquids act at once. */
 const AT_ONCE: Omit<ProductKind, 'named'> = { share: 1, days: 0 };
 
 const kindOf = (f: Pick<Feeding, 'product' | 'form'>): Omit<ProductKind, 'named'> => {
@@ -37,10 +37,10 @@ const kindOf = (f: Pick<Feeding, 'product' | 'form'>): Omit<ProductKind, 'named'
   return f.form === 'amendment' ? AMENDMENT : AT_ONCE;
 };
 
-/** Is its nitrogen freed slowly? */
+/** True if its nitrogen is released slowly. */
 export const isSlow = (f: Pick<Feeding, 'product' | 'form'>): boolean => kindOf(f).days > 0;
 
-/** Grams of nitrogen that a feed frees between two days, the first left out. */
+/** Returns the grams of nitrogen a feed releases between two days, excluding the first. */
 export function nitrogenFreedG(
   f: Pick<Feeding, 'date' | 'product' | 'form' | 'n' | 'grams'>,
   after: Day,

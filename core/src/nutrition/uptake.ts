@@ -2,15 +2,16 @@ import { isPotted, type PlaceKind } from '../records/place.js';
 import type { Crop } from '../records/plant.js';
 
 /**
- * What a crop takes up, grams of the element for a kilogram of fruit, plant and all. Ranges as fertiliser manuals print them (IFA World Fertilizer
- * Use Manual 1992, from memory: tomato 2.2 to 3.0 N, 0.3 to 0.5 P, 3.5 to 5.0 K; sweet pepper 3.0 to 4.5 N, 0.4 to 0.7 P, 3.5 to 5.0 K).
+ * Uptake of a crop, g of the element per kg of fruit, whole plant included. Ranges from fertiliser manuals (IFA World
+ * Fertilizer Use Manual 1992, from memory: tomato 2.2 to 3.0 N, 0.3 to 0.5 P, 3.5 to 5.0 K; sweet pepper 3.0 to 4.5
+ * N, 0.4 to 0.7 P, 3.5 to 5.0 K).
  */
 export const UPTAKE_G_PER_KG: Record<Crop, Record<'n' | 'p' | 'k', readonly [number, number]>> = {
   tomato: { n: [2.2, 3], p: [0.3, 0.5], k: [3.5, 5] },
   pepper: { n: [3, 4.5], p: [0.4, 0.7], k: [3.5, 5] },
 };
 
-/** Fruit of one plant in a season, kg: a range in a bed, and no more than the pot can bear (judgement, from memory). */
+/** Fruit per plant and season, kg: a range for beds, limited by the size of a pot (judgement, from memory). */
 const FRUIT_KG: Record<Crop, readonly [number, number]> = { tomato: [2.5, 5], pepper: [0.8, 2] };
 const POT_KG_PER_L = 0.15;
 
@@ -24,11 +25,14 @@ export function expectedFruitKg(
   return [Math.min(low, most / 2), Math.min(high, most)];
 }
 
-/** Half of it is taken up by about this day of the season, and most of it in the weeks around (an S; judgement after published uptake curves, from memory). */
+/**
+ * Day of the season by which half is taken up; most is in the weeks around it (an S-curve; judgement after published
+ * uptake curves, from memory).
+ */
 const HALF_DAY = 62;
 const STEEP_DAYS = 14;
 const shareAt = (day: number): number => 1 / (1 + Math.exp((HALF_DAY - day) / STEEP_DAYS));
 
-/** Share of the season's uptake that is behind a plant on a day of its season, 0 to 1. */
+/** Returns the share of the season's uptake completed on a day of its season, 0 to 1. */
 export const uptakeShare = (seasonDay: number): number =>
   Math.max(0, (shareAt(seasonDay) - shareAt(0)) / (1 - shareAt(0)));

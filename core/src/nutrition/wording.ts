@@ -9,7 +9,7 @@ export const LEAD_WORDS: Record<FeedLead, string> = {
   potash: 'a feed with more potassium than nitrogen',
 };
 
-/** Why a feed waits, and until when. */
+/** Returns why a feed is on hold and until when. */
 export function holdInWords(h: FeedHold, f: Formatter): string {
   switch (h.kind) {
     case 'heat':
@@ -25,7 +25,7 @@ export function holdInWords(h: FeedHold, f: Formatter): string {
   }
 }
 
-/** Why a feed is due, or why nothing is. */
+/** Returns why a feed is due, or why none is. */
 export function feedInWords(p: FeedPlan, today: Day, f: Formatter): string {
   switch (p.kind) {
     case 'ask':

@@ -2,10 +2,13 @@ import { daysToMaturityOf } from '../cultivars/cultivar.js';
 import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
 import type { Aim } from './planting.js';
 
-/** What a planting is for, and which habit serves it (handbook: determinate for one big harvest or a short autumn crop, indeterminate for picking until frost). */
+/**
+ * The aim of a planting and the habit that suits it (common practice: determinate for one big harvest or a short
+ * autumn crop, indeterminate for picking until frost).
+ */
 interface AimRow {
   label: string;
-  /** the habits of a tomato that serve it, the best first */
+  /** tomato habits that suit it, best first */
   habits: readonly GrowthHabit[];
   why: string;
 }
@@ -31,10 +34,10 @@ export const AIM_ROWS: Record<Aim, AimRow> = {
     why: 'only a bush variety ripens its fruit before the days grow short',
   },
 };
-/** A kind for a short summer takes no longer, days (judgement: early kinds take 50 to 65). */
+/** Most days to maturity for a short summer (judgement: early varieties take 50 to 65). */
 const EARLY_DAYS = 68;
 
-/** What speaks against this kind for this aim; null where nothing does, or nobody knows its habit. */
+/** Returns what argues against this variety for this aim; null if nothing does or its habit is unknown. */
 export function aimAgainst(
   aim: Aim | null | undefined,
   kind: { crop: Crop; type?: PlantType | null; habit?: GrowthHabit | null; daysToMaturity?: number | null },

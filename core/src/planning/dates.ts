@@ -6,7 +6,7 @@ import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
 import { frostsOf, type GrowingYear, type SeasonMode } from '../season/growing-year.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-/** The dates of a year, reckoned for one garden and one kind, each as a band as wide as it is uncertain. */
+/** The dates of a year for one garden and variety, each as a band as wide as its uncertainty. */
 
 export const DATE_KINDS = [
   'sow',
@@ -27,14 +27,14 @@ export type DateKind = (typeof DATE_KINDS)[number];
 /** What a date is counted from. */
 export type CountedFrom = 'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth';
 
-/** How a band came about. */
+/** How a band was computed. */
 export interface Counted {
   from: CountedFrom;
-  /** the days counted from, the earliest and the latest; null where it is a part of the year */
+  /** earliest and latest start date; null for a part of the year */
   on: readonly [Day, Day] | null;
-  /** so many days on (below 0: before), at the least and at the most */
+  /** days to add (negative: before), least and most */
   days: readonly [number, number];
-  /** of ripeness by warmth, °C·d: what the kind needs, what it has had, and what a day brings of late */
+  /** for ripeness by warmth, °C·d: needed, had so far, and added per day recently */
   warmth?: { needed: number; had: number; aDay: number };
 }
 
@@ -43,7 +43,7 @@ export interface Band {
   from: Day;
   to: Day;
   of: Counted;
-  /** the day it was done, where it is written down */
+  /** date it was done, if recorded */
   done?: Day;
 }
 
@@ -53,59 +53,66 @@ export interface DatesQuestion {
   season: GrowingYear;
   today: Day;
   kind: { crop: Crop; type?: PlantType | null; habit?: GrowthHabit | null; daysToMaturity?: number | null };
-  /** the day it was set out, where that is written down */
+  /** date it was planted out, if recorded */
   plantedOn?: Day | null;
   sownOn?: Day | null;
-  /** sown in summer after a first crop, or beside it */
+  /** sown in summer after, or beside, a first crop */
   second?: boolean;
-  /** the day on which the first ripe fruit was picked */
+  /** date the first ripe fruit was picked */
   pickedOn?: Day | null;
-  /** measured and foreseen, where it stands */
+  /** measured and forecast, where it grows */
   weather?: readonly WeatherDay[];
 }
 
 export interface YearDates {
   bands: Band[];
-  /** it cannot ripen before the first frost: the longest kind that would, days from planting out; null where it fits */
+  /** it can't ripen before the first frost: the longest days to maturity that would fit; null if it fits */
   tooLong: { fits: number } | null;
-  /** how first fruit was reckoned */
+  /** how first fruit was estimated */
   by: 'days' | 'degree-days';
 }
 
-/** Weeks under glass before planting out (handbook: 6 to 8, peppers 8 to 10), days. */
+/** Days under cover before planting out (common practice: 6 to 8 weeks, peppers 8 to 10). */
 export const RAISED_DAYS: Record<Crop, readonly [number, number]> = { tomato: [42, 56], pepper: [56, 70] };
-/** Planting out after the last frost, days: soil and nights have to follow (common practice: one to four weeks, peppers a week later). */
+/**
+ * Days from last frost to planting out: soil and nights must warm up (common practice: one to four weeks, peppers a
+ * week later).
+ */
 const AFTER_FROST_DAYS: Record<Crop, readonly [number, number]> = { tomato: [7, 28], pepper: [14, 35] };
-/** From sowing to the first larger pot: at the first true leaves (common practice). */
+/** Days from sowing to the first larger pot: at the first true leaves (common practice). */
 const POT_ON_DAYS = [21, 28] as const;
-/** Handbook: 7 to 14 days. */
+/** Common practice: 7 to 14 days. */
 export const HARDEN_DAYS = [7, 14] as const;
-/** Mulch when the soil is warm and the plant 30 cm tall (handbook): about so long after planting out (judgement). */
+/** Days from planting out until mulching: when the soil is warm and the plant 30 cm tall (judgement). */
 const MULCH_DAYS = [14, 28] as const;
-/** What frost dates scatter by from year to year, days to each side (common practice: the 10 and 90 % dates lie about two weeks apart). */
+/**
+ * Year-to-year scatter of frost dates, days either side (common practice: the 10 and 90 % dates are about two weeks
+ * apart).
+ */
 const FROST_SCATTER = 10;
 /** A packet's days are right to about a tenth (judgement). */
 const MATURITY_SHARE = 0.1;
-/** Fruit before frost needs two weeks on top (handbook). */
+/** Days added so fruit ripens before frost (common practice). */
 export const BEFORE_FROST_DAYS = 14;
-/** A second crop is raised quickly, in warmth (judgement). */
+/** Days to raise a second crop: quick, in warm weather (judgement). */
 const SECOND_RAISED_DAYS = 30;
-/** Nitrogen ends with topping (handbook: late), and a little before at the earliest. */
+/** Days before frost of the last nitrogen feed: with topping, or a little before (common practice). */
 const LAST_FEED_BEFORE = [70, 45] as const;
-/** Ten days to each side of the day that the cuts go by (handbook: 40 to 60 days). */
+/** Ten days either side of the topping date (common practice: 40 to 60 days before frost). */
 const TOP_BAND = [TOP_BEFORE_DAYS + 10, TOP_BEFORE_DAYS - 10] as const;
-/** A fast bush kind for a second crop, days from planting out, where the kind itself is no bush. */
+/** Days to maturity of a fast bush variety for a second crop, if the variety itself is no bush. */
 export const SECOND_CROP_DAYS = 65;
 
 /**
- * Warmth of a usual day in the weeks for which packets count their days, °C·d: a mean of about 23 °C over the base of 10 °C
- * (judgement; 75 days then take about 1,000 °C·d, within what processing tomatoes take from transplant to first ripe fruit, UC IPM, from memory).
+ * Degree days of a usual day in the weeks for which packets count, °C·d: a mean of about 23 °C over the base of 10 °C
+ * (judgement; 75 days then take about 1,000 °C·d, within what processing tomatoes take from transplant to first ripe
+ * fruit, UC IPM, from memory).
  */
 export const USUAL_DEGREE_DAYS = 13;
 const LEAST_RATE = 2;
 const RATE_DAYS = 14;
 
-/** Where no frost day is known: the part of the year in which one plants out (judgement), month-days north of the equator. */
+/** Planting-out season without a known frost date (judgement), month-days north of the equator. */
 const FROST_FREE_PLANTING: Record<SeasonMode, readonly [string, string]> = {
   warm: ['02-15', '04-15'],
   'mild-winter': ['09-15', '11-15'],
@@ -115,14 +122,14 @@ const HALF_YEAR_MONTHS = 6;
 export function yearDates(q: DatesQuestion): YearDates {
   const { crop } = q.kind;
   const { days: usual, sure } = daysToMaturityOf(q.kind);
-  // a second crop is of a fast bush kind, where its packet does not say
+  // a second crop uses a fast bush variety unless its packet says otherwise
   const days = q.second && !sure ? SECOND_CROP_DAYS : usual;
   const frosts = frostsOf(q.garden, q.season);
-  // in the mild winter frost is a guest, not the end of the season
+  // in the mild winter frost is occasional, not the end of the season
   const end = q.mode === 'warm' ? frosts.first : null;
   const second = q.second && end ? secondWindow(end, days) : null;
   const window = second?.out ?? plantingWindow(q, frosts.last);
-  /** Days on from some days, the earliest and the latest; where it was done, that day. */
+  /** Returns a band some days after its start dates, earliest and latest; the recorded day if it was done. */
   const band = (what: DateKind, of: Counted & { on: readonly [Day, Day] }, done?: Day | null): Band => ({
     what,
     from: done ?? addDays(of.on[0], of.days[0]),
@@ -169,7 +176,7 @@ export function yearDates(q: DatesQuestion): YearDates {
     if (crop === 'tomato') {
       if (q.kind.habit === 'indeterminate' || !q.kind.habit) bands.push(before('top', ...TOP_BAND));
       const by = secondSowing(end, q.kind.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
-      // sown while the first crop is still raised it would be no second one
+      // sown while the first crop is still raised it would not be a second one
       if (by > addDays(outTo, RAISED_DAYS.tomato[0]))
         bands.push(before('second-sowing', daysBetween(by, end) + SECOND_BAND_DAYS, daysBetween(by, end)));
     }
@@ -182,20 +189,20 @@ export function yearDates(q: DatesQuestion): YearDates {
   };
 }
 
-/** Latest sowing of a second crop of a bush kind: raised in a month, its days, and two weeks before frost. */
+/** Returns the latest sowing of a second bush crop: a month to raise, its days, and two weeks before frost. */
 export const secondSowing = (firstFrost: Day, days: number): Day =>
   addDays(firstFrost, -(days + BEFORE_FROST_DAYS + SECOND_RAISED_DAYS));
 
-/** So long one may wait with the sowing of a second crop, days before its last day. */
+/** Days before its last sowing day that a second crop may be sown. */
 const SECOND_BAND_DAYS = 10;
 const SECOND_RAISED = [SECOND_RAISED_DAYS, SECOND_RAISED_DAYS] as const;
-/** A second crop is set out as soon as it is raised, so that it ripens two weeks before frost. */
+/** Returns when to plant out a second crop: as soon as raised, so it ripens two weeks before frost. */
 function secondWindow(firstFrost: Day, days: number): { out: readonly [Day, Day] } {
   const last = addDays(secondSowing(firstFrost, days), SECOND_RAISED_DAYS);
   return { out: [addDays(last, -SECOND_BAND_DAYS), last] };
 }
 
-/** Seedlings go out no sooner than they are raised; those of a second crop as soon as they are. */
+/** Seedlings go out no earlier than they are raised; those of a second crop as soon as they are. */
 function whenRaised(window: readonly [Day, Day], raised: Day | null, second: boolean): readonly [Day, Day] {
   if (raised === null) return window;
   const from = second || raised > window[0] ? raised : window[0];
@@ -203,7 +210,7 @@ function whenRaised(window: readonly [Day, Day], raised: Day | null, second: boo
   return [from, aWeekOn > window[1] ? aWeekOn : window[1]];
 }
 
-/** What the window of planting out was counted from; a second crop goes out so long before the first frost that it ripens. */
+/** Returns what the planting-out window is counted from; a second crop is counted back from the first frost. */
 function outFrom(q: DatesQuestion, lastFrost: Day | null, end: Day | null, window: readonly [Day, Day]): Counted {
   if (end)
     return { from: 'first-frost', on: [end, end], days: [daysBetween(end, window[0]), daysBetween(end, window[1])] };
@@ -212,7 +219,7 @@ function outFrom(q: DatesQuestion, lastFrost: Day | null, end: Day | null, windo
   return { from: 'season', on: null, days: [0, 0] };
 }
 
-/** When one may expect to plant out. */
+/** Returns when to expect planting out. */
 function plantingWindow(q: DatesQuestion, lastFrost: Day | null): readonly [Day, Day] {
   if (lastFrost && q.mode === 'warm') {
     const [least, most] = AFTER_FROST_DAYS[q.kind.crop];
@@ -234,8 +241,8 @@ const inSeason = (season: GrowingYear, monthDay: string): Day => {
 };
 
 /**
- * The first ripe fruit. Before it is set out: by the packet's days. After: what warmth it has had by now counts, and the rest comes at the rate of
- * the newest two weeks (with what is foreseen); what is uncertain shrinks as the day nears.
+ * Returns the first ripe fruit. Before planting out: by the packet's days. After: by the warmth so far, then at the
+ * rate of the last two weeks (and the forecast); the uncertainty shrinks as the day nears.
  */
 function firstFruit(q: DatesQuestion, days: number, out: Day, outTo: Day): Counted & { on: readonly [Day, Day] } {
   const margin = Math.round(days * MATURITY_SHARE);
@@ -266,7 +273,7 @@ function warmthSince(
   const rate = near.reduce((t, w) => t + degreeDays(w), 0) / Math.max(1, near.length);
   return {
     sum,
-    // neither does a cold week stop it for good, nor a hot one outrun the usual by much
+    // a cold week does not stop it for good, nor does a hot one far outrun the usual
     rate: Math.min(USUAL_DEGREE_DAYS * 1.4, Math.max(LEAST_RATE, rate)),
     reached: (needed) => {
       let so = 0;

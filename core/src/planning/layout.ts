@@ -2,13 +2,13 @@ import type { Fault } from '../records/faults.js';
 import type { Crop } from '../records/plant.js';
 import type { Training } from '../pruning/schools.js';
 
-/** Where plants stand in a bed, from above, m from its corner. */
+/** Position of a plant in a bed, seen from above, m from its corner. */
 export interface Spot {
   x: number;
   y: number;
 }
 
-/** Spacing that handbook and packets give, m: 45 to 60 cm, single stems 30 to 45, peppers 40 to 50. */
+/** Spacing from common practice and packets, m: 45 to 60 cm, single stems 30 to 45, peppers 40 to 50. */
 export const SPACING_M: Record<Crop | 'one-stem', readonly [number, number]> = {
   tomato: [0.45, 0.6],
   pepper: [0.4, 0.5],
@@ -22,16 +22,16 @@ export interface Bed {
   widthM: number;
 }
 
-/** How many fit along and across: half a spacing from each edge. */
+/** Returns how many fit along and across: half a spacing from each edge. */
 const fitIn = (side: number, spacing: number): number => Math.max(1, Math.floor(side / spacing + 1e-9));
 
-/** The most plants that a bed takes at a spacing. */
+/** Returns the most plants a bed takes at a spacing. */
 export const mostIn = (bed: Bed, spacingM: number): number =>
   fitIn(bed.lengthM, spacingM) * fitIn(bed.widthM, spacingM);
 
 /**
- * Spots for so many plants, spread evenly: in one row down the middle where one is enough, else in as few rows as take them, every second
- * row shifted by half a step, so that light and air come between.
+ * Spreads plants evenly: in one row down the middle if it fits them, else in as few rows as needed, every second row
+ * shifted by half a step, for light and air.
  */
 export function layOut(bed: Bed, count: number, spacingM: number): Spot[] {
   if (count <= 0) return [];
@@ -48,14 +48,14 @@ export function layOut(bed: Bed, count: number, spacingM: number): Spot[] {
     };
   });
 }
-/** The spots as the gardener laid them; those that were not laid, or lie outside, as they would be spread. */
+/** Returns the positions the gardener chose; missing or outside ones are spread evenly. */
 export function spotsOf(bed: Bed, count: number, spacingM: number, laid: readonly Spot[] | null | undefined): Spot[] {
   return layOut(bed, count, spacingM).map((even, i) => {
     const own = laid?.[i];
     return own ? inBed(bed, own) : even;
   });
 }
-/** As near as it can be. */
+/** Moves a position inside the bed. */
 export const inBed = (bed: Bed, { x, y }: Spot): Spot => ({
   x: round(Math.min(bed.lengthM, Math.max(0, x))),
   y: round(Math.min(bed.widthM, Math.max(0, y))),
@@ -63,7 +63,7 @@ export const inBed = (bed: Bed, { x, y }: Spot): Spot => ({
 
 const round = (m: number): number => Math.round(m * 100) / 100;
 
-/** Pairs that stand closer than the least spacing, as they lie; a hand's breadth of slack (judgement). */
+/** Pairs closer than the least spacing; a hand's width of slack (judgement). */
 const SLACK_M = 0.05;
 export function tooClose(spots: readonly Spot[], leastM: number): [number, number][] {
   return spots.flatMap((a, i) =>
@@ -75,7 +75,7 @@ export function tooClose(spots: readonly Spot[], leastM: number): [number, numbe
   );
 }
 
-/** More plants than the bed takes, with what would fit. */
+/** Refuses more plants than the bed takes, and says how many fit. */
 export function crowdingFaults(bed: Bed, count: number, spacing: readonly [number, number], path: string): Fault[] {
   const most = mostIn(bed, spacing[0]);
   return count > most
@@ -88,13 +88,13 @@ export function crowdingFaults(bed: Bed, count: number, spacing: readonly [numbe
     : [];
 }
 
-/** Pots that are large enough, L (handbook: tomato 20, large kinds 60; pepper 10). */
+/** Returns the least suitable pot size, L (common practice: tomato 20, large varieties 60; pepper 10). */
 export function leastPotL(crop: Crop, type?: string | null): number {
   if (crop === 'pepper') return 10;
   return type === 'beefsteak' ? 60 : 20;
 }
 
-/** Hours of sun that a crop wants (common practice: six or more; peppers six to eight). */
+/** Hours of sun a crop needs (common practice: six or more; peppers six to eight). */
 const SUN_FROM_H = 6;
 export function shadeFaults(sunHours: number | null | undefined, crop: Crop, path: string): Fault[] {
   return sunHours != null && sunHours < SUN_FROM_H

@@ -5,9 +5,9 @@ import { layer } from '../soil/volumes.js';
 import { MULCH_DEPTH_CM } from '../soil/mulch-plan.js';
 import { type Stock, supportPlan } from '../support/support-plan.js';
 
-/** Two seeds to a cell, the weaker snipped (handbook). */
+/** Two seeds per cell; the weaker is snipped (common practice). */
 const SEEDS_A_CELL = 2;
-/** What is lost on the way from the cell to the bed (judgement). */
+/** Share lost between cell and bed (judgement). */
 const LOST_SHARE = 0.15;
 
 export interface SeedNeed {
@@ -15,7 +15,7 @@ export interface SeedNeed {
   seeds: number;
 }
 
-/** Cells and seeds for so many plants, with a margin for losses: never less than one cell more than plants. */
+/** Returns cells and seeds for a number of plants, with spares for losses: at least one cell more than plants. */
 export function seedsFor(plants: number): SeedNeed {
   if (plants <= 0) return { cells: 0, seeds: 0 };
   const cells = Math.max(plants + 1, Math.ceil(plants / (1 - LOST_SHARE)));
@@ -30,21 +30,21 @@ export interface Planned {
 }
 
 export interface Needs {
-  /** kg of fruit in a season, from and to */
+  /** kg of fruit in a season, low and high */
   fruitKg: readonly [number, number];
   stringM: number;
   stakes: number;
   cages: number;
   canes: number;
-  /** for every bed that is planted, once */
+  /** once for every planted bed */
   mulchL: number;
   compostL: number;
 }
 
-/** Compost in spring, so deep (handbook: 2.5 cm a year). */
+/** Compost depth in spring (common practice: 2.5 cm a year). */
 const COMPOST_CM = 2.5;
 
-/** What has to be at hand for what is planned. Beds count once, however many kinds stand in them. */
+/** Returns the supplies a plan needs. Each bed counts once, however many varieties grow in it. */
 export function needsOf(planned: readonly (Planned & { placeId: string })[], today: string, stock: Stock = {}): Needs {
   const needs = { low: 0, high: 0, stringM: 0, stakes: 0, cages: 0, canes: 0, mulchL: 0, compostL: 0 };
   const beds = new Map(planned.map((p) => [p.placeId, p.place]));

@@ -7,11 +7,11 @@ import type { Fault } from '../records/faults.js';
 import { type Crop, CROPS } from '../records/plant.js';
 import type { Day } from '../units/day.js';
 
-/** What a planting is for. */
+/** The aim of a planting. */
 export const AIMS = ['steady', 'at-once', 'short-season', 'second-crop'] as const;
 export type Aim = (typeof AIMS)[number];
 
-/** Where a plant stands in its bed, m from the corner. */
+/** Position of a plant in its bed, m from the corner. */
 export class PlantSpot {
   @IsNumber(FINITE)
   @Min(0)
@@ -24,7 +24,7 @@ export class PlantSpot {
   y: number;
 }
 
-/** One look at the seedlings. */
+/** One check of the seedlings. */
 export class SeedlingLook {
   @IsCalendarDay()
   on: Day;
@@ -33,9 +33,12 @@ export class SeedlingLook {
   what: SeedlingLookCode;
 }
 
-/** So many of one kind for one place in one season: from the plan over tray and hardening to the day they are set out. */
+/**
+ * A number of plants of one variety for one bed or pot and season: from plan through tray and hardening off to
+ * planting out.
+ */
 export class PlantingMake {
-  /** of the season's first day */
+  /** year of the season's first day */
   @IsInt()
   @Min(1990)
   @Max(2200)
@@ -66,7 +69,7 @@ export class PlantingMake {
   @Max(2000)
   cells?: number | null;
 
-  /** of them lost so far */
+  /** how many of them were lost */
   @IsOptional()
   @IsInt()
   @Min(0)
@@ -78,19 +81,19 @@ export class PlantingMake {
   @IsCalendarDay()
   litOn?: Day | null;
 
-  /** thinned to one a cell */
+  /** thinned to one per cell */
   @IsOptional()
   @IsCalendarDay()
   thinnedOn?: Day | null;
 
-  /** days on which the trays were watered from below, the newest last */
+  /** days the trays were watered from below, newest last */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(60)
   @IsCalendarDay({ each: true })
   trayDays?: Day[] | null;
 
-  /** what the trays weigh just watered and drained, g */
+  /** weight of the trays, watered and drained, g */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(50)
@@ -104,7 +107,7 @@ export class PlantingMake {
   @IsIn(AIMS)
   aim?: Aim | null;
 
-  /** where each is to stand; left out: spread evenly */
+  /** positions of the plants; if left out, spread evenly */
   @IsListOf(() => PlantSpot, { most: 200, optional: true })
   spots?: PlantSpot[] | null;
 
@@ -112,12 +115,12 @@ export class PlantingMake {
   @IsCalendarDay()
   pottedOn?: Day | null;
 
-  /** the first day outside */
+  /** first day outside */
   @IsOptional()
   @IsCalendarDay()
   hardenFrom?: Day | null;
 
-  /** the days on which it was outside */
+  /** days it was outside */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(60)
@@ -129,7 +132,7 @@ export class PlantingMake {
   plantedOn?: Day | null;
 }
 
-/** Days that contradict each other: each step after the one before. */
+/** Refuses contradicting dates: each step must follow the one before. */
 export function plantingFaults(p: PlantingMake): Fault[] {
   const steps = [
     ['sownOn', p.sownOn, 'sown'],
@@ -166,5 +169,5 @@ export function plantingFaults(p: PlantingMake): Fault[] {
   return faults;
 }
 
-/** How many are left to set out; what was not sown is not known. */
+/** Returns how many are left to plant out; unknown if not sown. */
 export const leftOf = (p: PlantingMake): number | null => (p.cells == null ? null : p.cells - (p.lost ?? 0));

@@ -4,9 +4,9 @@ import type { Crop } from '../records/plant.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { disorderRow } from '../diagnosis/index.js';
 
-/** Years in between that are better (handbook: never the year after; better three years). */
+/** Years of gap that are better (common practice: never the year after; three years is better). */
 export const BETTER_GAP = 3;
-/** Diseases that wait in the soil for the next plant of the family (handbook; common practice). */
+/** Diseases that survive in the soil for the next plant of the family (common practice). */
 export const SOIL_BORNE: readonly DisorderCode[] = [
   'vascular-wilt',
   'bacterial-wilt',
@@ -16,7 +16,7 @@ export const SOIL_BORNE: readonly DisorderCode[] = [
   'white-mould',
   'bacterial-canker',
 ];
-/** Those that winter on rubbish of the plants, and come back with it. */
+/** Diseases that survive the winter on plant remains. */
 export const ON_RUBBISH: readonly DisorderCode[] = [
   'early-blight',
   'septoria-leaf-spot',
@@ -27,25 +27,28 @@ export const ON_RUBBISH: readonly DisorderCode[] = [
 
 export interface RotationQuestion {
   place: { kind: PlaceKind; history: readonly EarlierYear[] };
-  /** of the season that is planned */
+  /** year of the planned season */
   year: number;
-  /** what the kind that is to stand here is shielded from */
+  /** problems the planned variety resists */
   shields: readonly DisorderCode[];
 }
 
 export interface Rotation {
   verdict: 'free' | 'short' | 'year-after' | 'soil-borne';
-  /** the last year in which one of the family stood here; null: none that is written down */
+  /** last year one of the family grew here; null if none is recorded */
   lastYear: number | null;
-  /** soil-borne troubles seen here within the gap, that the kind is not shielded from */
+  /** soil-borne problems found here within the gap that the variety does not resist */
   open: DisorderCode[];
-  /** seen here, and the kind is shielded from them */
+  /** found here, and the variety resists them */
   shielded: DisorderCode[];
-  /** other troubles seen here that come back with rubbish */
+  /** other problems found here that survive on plant remains */
   rubbish: DisorderCode[];
 }
 
-/** Tomato, pepper, potato and aubergine count as one family. Pots are filled anew, so that only what is open in old mix counts. */
+/**
+ * Judges crop rotation. Tomato, pepper, potato and aubergine count as one family. Pots get new mix, so only problems
+ * of old mix count.
+ */
 export function rotationOf({ place, year, shields }: RotationQuestion): Rotation {
   const before = place.history.filter((h) => h.family === 'nightshade' && h.year < year);
   const lastYear = before.length > 0 ? Math.max(...before.map((h) => h.year)) : null;
@@ -67,7 +70,7 @@ export function rotationOf({ place, year, shields }: RotationQuestion): Rotation
 
 const named = (list: readonly DisorderCode[]): string => list.map((d) => disorderRow(d).label.toLowerCase()).join(', ');
 
-/** Said in words: what stands against it, and what would fit. */
+/** Says what argues against it, and what would fit. */
 export function rotationInWords(r: Rotation, place: { kind: PlaceKind }, crop: Crop): string {
   const potted = isPotted(place);
   const parts: string[] = [];

@@ -3,13 +3,13 @@ import { isPotted, type PlaceKind } from '../records/place.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { ON_RUBBISH, SOIL_BORNE } from './rotation.js';
 
-/** A second crop of a bush kind in summer: where it fits, and where the bed is clean (handbook, "Late"). */
+/** A second bush crop in summer: where it fits, and where the bed is clean (common practice). */
 export interface SecondCropQuestion {
   place: { kind: PlaceKind; history: readonly EarlierYear[] };
   year: number;
-  /** plants that stand there and go on */
+  /** plants there that keep growing */
   standing: number;
-  /** bush kinds among them, or plants that are through: they make room by then */
+  /** bush plants among them, or finished ones: they make room by then */
   leaving: number;
   shields: readonly DisorderCode[];
 }
@@ -19,7 +19,10 @@ export type SecondCrop =
   | { fits: false; because: 'full' }
   | { fits: false; because: 'not-clean'; disorders: DisorderCode[] };
 
-/** Two crops of one family in one bed and year: only where nothing of what waits in soil or rubbish was seen this year; a pot gets new mix. */
+/**
+ * Returns whether two crops of one family fit in one bed and year: only if nothing soil-borne or on plant remains was
+ * found this year. A pot gets new mix.
+ */
 export function secondCropIn({ place, year, standing, leaving, shields }: SecondCropQuestion): SecondCrop {
   const seen = place.history.filter((h) => h.year === year || h.year === year - 1).flatMap((h) => h.problems ?? []);
   const against = [...SOIL_BORNE, ...ON_RUBBISH].filter((d) => seen.includes(d) && !shields.includes(d));

@@ -2,7 +2,7 @@ import { BASE_C } from '../climate/degree-days.js';
 import type { Formatter } from '../units/formatter.js';
 import type { Band, Counted, DateKind } from './dates.js';
 
-/** What stands on the year line. */
+/** Names of the dates on the year chart. */
 export const DATE_WORDS: Record<DateKind, string> = {
   sow: 'Sow',
   'pot-on': 'Pot on',
@@ -30,7 +30,7 @@ const span = ([least, most]: readonly [number, number]): string => {
   return a === b ? `${a} days` : `${a} to ${b} days`;
 };
 
-/** Why so long: what stands behind the days of each band. */
+/** Reasons behind the days of each band. */
 const REASONS: Record<DateKind, string> = {
   sow: 'how long it grows under cover',
   'pot-on': 'at its first true leaves it needs a larger pot',
@@ -46,7 +46,7 @@ const REASONS: Record<DateKind, string> = {
   'first-frost': 'how much frost dates vary from year to year',
 };
 
-/** How a date came about: "7 to 28 days after the last frost, 30 April: soil and nights have to follow." */
+/** Says how a date was computed: "7 to 28 days after the last frost, 30 April: soil and nights must warm up first." */
 export function bandReckoned({ what, of, done }: Band, f: Formatter): string {
   if (done) return `Recorded: ${f.day(done)}.`;
   const [on, until] = of.on ?? [];

@@ -1,6 +1,6 @@
 import type { Day } from '../units/day.js';
 
-/** One truss as it was counted: flowers open or faded, and fruit that has set. */
+/** One truss as counted: open or faded flowers, and fruit set. */
 export interface TrussSeen {
   date: Day;
   truss: number;
@@ -8,11 +8,11 @@ export interface TrussSeen {
   fruit: number;
 }
 
-/** Share of the flowers that set, 0 to 1; null where nothing was counted. */
+/** Returns the share of flowers that set, 0 to 1; null if none were counted. */
 export const shareSet = (t: Pick<TrussSeen, 'flowers' | 'fruit'>): number | null =>
   t.flowers + t.fruit > 0 ? t.fruit / (t.flowers + t.fruit) : null;
 
-/** Each truss by its newest count, from below, and all together. */
+/** Returns each truss by its newest count, from below, and the total. */
 export function setByTruss(counts: readonly TrussSeen[]): { trusses: TrussSeen[]; share: number | null } {
   const newest = new Map<number, TrussSeen>();
   for (const c of [...counts].sort((a, b) => (a.date < b.date ? -1 : 1))) newest.set(c.truss, c);

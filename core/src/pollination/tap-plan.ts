@@ -5,14 +5,14 @@ import { type Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 
 /**
- * Tomato and pepper flowers pollinate themselves when they are shaken: by wind, bees, or a tap; late morning to early afternoon, on dry days, at 15 to
- * 30 °C (handbook). Under cover daily.
+ * Tomato and pepper flowers pollinate themselves when shaken by wind, bees or a tap: late morning to early afternoon,
+ * on dry days, at 15 to 30 °C (common practice). Daily under cover.
  */
 export const LOOSE_HOURS = { from: 10, to: 15 } as const;
 const LEAST_C = 15;
-/** A day's mean wind under which the air is still, m/s (judgement). */
+/** Daily mean wind below which the air is still, m/s (judgement). */
 const STILL_MS = 0.8;
-/** Over this pollen clumps (judgement). */
+/** Humidity above which pollen clumps, % (judgement). */
 const DAMP_RH_PCT = 85;
 
 export interface TapQuestion {
@@ -21,17 +21,17 @@ export interface TapQuestion {
   stage: Stage | null;
   /** neither wind nor bees come in */
   enclosed: boolean;
-  /** seen: no wind or bees get here */
+  /** recorded: no wind or bees get here */
   still: boolean;
-  /** where it stands: of today, of the night before, and how the last days were */
+  /** where it grows: today, the night before, and the last days */
   weather: WeatherDay | null;
-  /** the day somebody tapped, last */
+  /** last day someone tapped */
   tappedOn: Day | null;
 }
 
 export type TapPlan =
   | { kind: 'tap'; because: 'cover' | 'still' }
-  /** shaking does not help: pollen fails in the heat or in the cold */
+  /** shaking does not help: pollen fails in heat or cold */
   | { kind: 'useless'; because: 'heat' | 'cold'; celsius: number }
   | { kind: 'none'; because: 'no-flowers' | 'wind-does-it' | 'done' | 'damp' | 'not-known' };
 

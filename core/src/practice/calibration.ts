@@ -1,4 +1,4 @@
-/** How sure somebody was, and whether it was right. */
+/** A stated certainty, and whether it was right. */
 export interface Answered {
   /** percent */
   surePct: number;
@@ -9,7 +9,7 @@ export interface CalibrationStep {
   from: number;
   to: number;
   of: number;
-  /** mean of what was said, and share that was right, percent */
+  /** mean of the stated certainty and share that was right, percent */
   saidPct: number;
   rightPct: number;
 }
@@ -19,7 +19,7 @@ export interface Calibration {
   right: number;
   saidPct: number;
   rightPct: number;
-  /** mean square of what was said less what was so, 0 (always right and sure) to 1 (Brier 1950) */
+  /** mean square of stated certainty minus outcome, 0 (always right and certain) to 1 (Brier 1950) */
   brier: number;
   steps: CalibrationStep[];
   words: string;
@@ -31,9 +31,12 @@ const STEPS: readonly (readonly [number, number])[] = [
   [60, 80],
   [80, 101],
 ];
-/** Fewer answers than this say nothing of how well somebody knows what they know (judgement). */
+/** Fewer answers than this say nothing about calibration (judgement). */
 export const ENOUGH_ANSWERS = 10;
-/** Said and right no further apart than this fit, percent (judgement: the error of a share of twenty or thirty). */
+/**
+ * Stated and right within this distance are well-calibrated, percentage points (judgement: the error of a share of
+ * twenty or thirty).
+ */
 const FITS_WITHIN = 10;
 
 const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / list.length;

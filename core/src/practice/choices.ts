@@ -11,7 +11,7 @@ import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { contextAfter, explainsFirst, type Practice } from './draw.js';
 import { truthOf } from './truth.js';
 
-/** What can be answered, and what can still be looked at. */
+/** What can be answered, and what can still be checked. */
 export interface Choices {
   troubles: DisorderCode[];
   /** causes; "nothing in the records" is always one more */
@@ -24,7 +24,7 @@ const MOST_TROUBLES = 6;
 const MOST_CAUSES = 5;
 const MOST_ACTS = 5;
 
-/** The same for all who practise with this plant, whatever they checked: in an order that tells nothing. */
+/** Returns the same choices for everyone with this plant, whatever they checked: in an order that reveals nothing. */
 export function choicesOf(practice: Practice, done: readonly CheckCode[]): Choices {
   const first = diagnose(contextAfter(practice, []));
   const ctx = contextAfter(practice, done);
@@ -54,19 +54,19 @@ export function choicesOf(practice: Practice, done: readonly CheckCode[]): Choic
     troubles: shuffled(troubles),
     causes: shuffled(causes),
     acts: shuffled(acts),
-    // in the handbook's order: which of them is worth it is the question
+    // in handbook order: which check is worth it is the question
     checks: open.length > 0 ? open : asked,
   };
 }
 
 const unique = <T>(list: readonly T[]): T[] => [...new Set(list)];
-/** Not all of one trouble: every second of the list first. */
+/** Spreads problems: every second of the list first. */
 const everyOther = <T>(list: readonly T[]): T[] => [
   ...list.filter((_, i) => i % 2 === 0),
   ...list.filter((_, i) => i % 2 === 1),
 ];
 
-/** Fisher and Yates, by the plant's own seed. */
+/** Shuffles by the plant's own seed (Fisher and Yates). */
 function inNoOrder(seed: number): <T>(list: readonly T[]) => T[] {
   const random = seeded(seed + 101);
   return (list) => {

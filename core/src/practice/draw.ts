@@ -14,28 +14,28 @@ import { madeUpPlant } from './made-up.js';
 import { fitsTheme, isSeed, PRACTICE_THEMES, type PracticeTheme, THEMES } from './themes.js';
 import { drawSigns, drawTrouble } from './world.js';
 
-/** A made-up plant to guess at: the same theme and seed give the same one to everybody. */
+/** A made-up plant to diagnose: the same theme and seed give everyone the same one. */
 export interface Practice {
   theme: PracticeTheme;
   seed: number;
-  /** with its weather and records, and what lies open at first sight */
+  /** with its weather and records, and the signs visible at first sight */
   plant: PlantCase;
-  /** what is wrong with it */
+  /** its problem */
   trouble: DisorderCode;
-  /** all that can be seen on it by who looks for it */
+  /** all signs on it that a careful look finds */
   there: ReadonlySet<SignCode>;
 }
 
-/** Somebody who checks everything must be able to know it this well. */
+/** Someone who checks everything must be able to know it this well. */
 const KNOWABLE_FROM = 0.6;
-/** Before any check it is worth a thought, at least. */
+/** Least chance at first sight. */
 const LEAST_AT_ONCE = 0.005;
-/** Plants drawn before one is found that can be known and is not told at first sight; a few are enough for most seeds. */
+/** Most plants to draw until one can be known but is not obvious; a few are enough for most seeds. */
 const MOST_TRIES = 400;
 
 /**
- * Draws a plant: its weather and records, then what ails it by the odds that these give, then what that shows.
- * @throws RangeError where the seed is not a whole number of at most six figures
+ * Draws a plant: weather and records, then a problem by its odds, then signs. @throws RangeError if the seed is not a
+ * whole number of at most six digits
  */
 export function drawPractice(theme: PracticeTheme, seed: number): Practice {
   if (!isSeed(seed)) throw new RangeError(`${seed} is not a number of a practice plant`);
@@ -67,11 +67,14 @@ function tryOnce(random: Random, theme: PracticeTheme): Omit<Practice, 'theme' |
 export const chanceOf = ({ all, marginals }: DiagnosisResult, code: DisorderCode): number =>
   marginals[all.findIndex((c) => c.row.code === code)] ?? 0;
 
-/** Could this trouble have caused one of the signs that meet the eye? */
+/** Returns whether this problem could have caused one of the visible signs. */
 export const explainsFirst = ({ plant }: Pick<Practice, 'plant'>, row: DisorderRow): boolean =>
   row.signs.some(([sign]) => signRow(sign).kind === 'sign' && plant.observations.some((o) => o.sign === sign));
 
-/** What meets the eye first: of the trouble's own signs those that say least by themselves, with where it sits. */
+/**
+ * Picks the signs visible at first: of the problem's own signs those that say least by themselves, with where they
+ * are.
+ */
 function openAtFirst(theme: PracticeTheme, { row }: Candidate, there: ReadonlySet<SignCode>): SignCode[] {
   const own = row.signs
     .filter(([sign]) => there.has(sign) && signRow(sign).kind === 'sign' && isPlain(sign) && fitsTheme(theme, sign))
@@ -81,11 +84,11 @@ function openAtFirst(theme: PracticeTheme, { row }: Candidate, there: ReadonlySe
   return own.length === 0 ? [] : [...own.slice(0, THEMES[theme].openSigns), ...where.slice(0, 1)];
 }
 
-/** Seen from the path, with nothing dug up, cut, lifted or watched for. */
+/** Visible from the path, without digging, cutting, lifting or waiting. */
 const isPlain = (sign: SignCode): boolean =>
   !/^(root|soil|pot)-|after-water|at-dawn|midday|-inside|-ooze|-under$|webbing|droppings/.test(sign);
 
-/** The plant with these signs seen there, and these looked for and not found, on the day of the question. */
+/** Returns the plant with these signs seen, and these looked for and not found, on the day of the question. */
 export function withSeen(plant: PlantCase, present: Iterable<SignCode>, absent: Iterable<SignCode>): PlantCase {
   const seen = new Map<SignCode, Observation>(plant.observations.map((o) => [o.sign, o]));
   for (const sign of absent) if (!seen.has(sign)) seen.set(sign, { sign, present: false, date: plant.asOf });
@@ -93,7 +96,7 @@ export function withSeen(plant: PlantCase, present: Iterable<SignCode>, absent: 
   return { ...plant, observations: [...seen.values()] };
 }
 
-/** What a check shows on it: of the signs that one who does it has before the eyes, those that are there and those that are not. */
+/** Returns what a check shows: which of its visible signs are there and which are not. */
 export function shows(
   { plant, there }: Pick<Practice, 'plant' | 'there'>,
   check: CheckCode,
@@ -108,14 +111,14 @@ export function shows(
   };
 }
 
-/** After these checks, in this order. */
+/** Returns the plant after these checks, in this order. */
 export const afterChecks = (practice: Practice, done: readonly CheckCode[]): PlantCase =>
   done.reduce((plant, check) => {
     const { present, absent } = shows(practice, check);
     return withSeen(plant, present, absent);
   }, practice.plant);
 
-/** After everything that anybody could look at. */
+/** Returns the plant after every possible check. */
 export const lookedOver = (practice: Omit<Practice, 'theme' | 'seed'>): PlantCase =>
   CHECKS.reduce((plant, { code }) => {
     const { present, absent } = shows(practice, code);

@@ -12,14 +12,14 @@ import { chanceOf, contextAfter, explainsFirst, type Practice, shows } from './d
 import { CHECK_MINUTES } from './prices.js';
 import { type Truth, truthOf } from './truth.js';
 
-/** What somebody says of a practice plant. */
+/** An answer to a practice plant. */
 export interface Guess {
   trouble: DisorderCode;
-  /** how sure, percent */
+  /** certainty, percent */
   surePct: number;
   /** null: nothing in the records explains it */
   cause: DriverCode | null;
-  /** null: nothing is to be done */
+  /** null: nothing needs doing */
   act: RemedyCode | null;
 }
 
@@ -27,29 +27,32 @@ export interface CheckMade {
   check: CheckCode;
   minutes: number;
   present: SignCode[];
-  /** what it told: the fall in entropy over what could have caused what meets the eye, bits; below 0 where it made things less clear */
+  /**
+   * what it told: the fall in entropy over the possible causes of what is visible, bits; below 0 if it made things
+   * less clear
+   */
   bits: number;
 }
 
 export interface Judged {
-  /** what it was */
+  /** the true problem */
   trouble: DisorderCode;
   right: boolean;
   causeRight: boolean;
   actRight: boolean;
   minutes: number;
   truth: Truth;
-  /** chance of what it is, at first sight and after the checks that were made */
+  /** chance of the true problem at first sight and after the checks made */
   chanceAtFirst: number;
   chanceAfter: number;
   checks: CheckMade[];
-  /** the check that would have told most for its minutes, of those not made; null where it was clear */
+  /** the most informative check for its time among those not made; null if it was clear */
   missed: { check: CheckCode; minutes: number; bits: number } | null;
-  /** what looked likeliest at first sight and is not it, with what tells the two apart */
+  /** the likeliest wrong answer at first sight, with what tells them apart */
   misled: { disorder: DisorderCode; chance: number; tell: string | null } | null;
 }
 
-/** Under this chance nothing misled. */
+/** Below this chance nothing misled. */
 const MISLEADS_FROM = 0.05;
 
 export function judge(practice: Practice, done: readonly CheckCode[], guess: Guess, format?: Formatter): Judged {
@@ -57,7 +60,7 @@ export function judge(practice: Practice, done: readonly CheckCode[], guess: Gue
   const results = [...done.keys(), done.length].map((n) => diagnose(contextAfter(practice, done.slice(0, n))));
   const first = results[0]!;
   const last = results.at(-1)!;
-  // over what could have caused what meets the eye: that a look also rules out what nobody thought of is not its worth
+  // only over causes of what is visible: ruling out what no one considered is not its worth
   const asked = first.all.flatMap((c, i) => (explainsFirst(practice, c.row) ? [i] : []));
   const open = results.map((r) => entropyBits(asked.map((i) => r.marginals[i]!)));
   const checks = done.map((check, i) => ({

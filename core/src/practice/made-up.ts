@@ -9,7 +9,7 @@ import type { Feeding, Pruning, Watering } from '../records/record-classes.js';
 import { addDays, type Day } from '../units/day.js';
 import { rimAreaM2 } from '../water/root-zone.js';
 
-/** A made-up plant with its garden, weather and records: everything but what is wrong with it. */
+/** A made-up plant with its garden, weather and records: everything but its problem. */
 
 export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
@@ -40,14 +40,14 @@ const PLACES: readonly ((random: Random) => PlaceFacts)[] = [
   () => ({ kind: 'tunnel-bed', texture: 'loam', areaM2: 0.25, vents: 'open' }),
 ];
 
-/** How somebody waters: whether this morning, and how much of what such a place usually gets. */
+/** How someone waters: whether this morning, and what share of the usual amount. */
 type Habit = (random: Random, i: number, sinceLast: number) => number;
 const HABITS: readonly Habit[] = [
   // steady
   (_r, _i, since) => (since >= 2 ? 1 : 0),
   // every morning, and plenty
   () => 0.9,
-  // when it comes to mind, and then a lot
+  // when they remember, and then a lot
   (r, _i, since) => (since >= 6 || (since >= 4 && chance(r, 0.4)) ? 1.8 : 0),
   // once a week
   (_r, i) => (i % 7 === 0 ? 2.5 : 0),
@@ -55,14 +55,17 @@ const HABITS: readonly Habit[] = [
   (_r, i) => (i % 2 === 0 ? 0.35 : 0),
 ];
 
-/** What one watering usually is there, litres: a good tenth of a pot, or about 8 mm over a plant's ground with room for roots beside it. */
+/**
+ * Returns the usual amount of one watering, L: a tenth of a pot or more, or about 8 mm over a plant's ground with the
+ * roots around it.
+ */
 const usualLitres = (place: PlaceFacts): number =>
   isPotted(place) ? Math.max(1, 0.13 * (place.volumeL ?? 10)) : Math.max(2, 12 * (place.areaM2 ?? rimAreaM2(20)));
 
 function watering(random: Random, place: PlaceFacts, days: readonly Day[]): Watering[] {
   const habit = pick(random, HABITS);
   const usual = usualLitres(place);
-  // overhead wets leaves: a habit of its own
+  // overhead watering wets leaves: a habit of its own
   const how = chance(random, 0.3) ? 'overhead' : 'base';
   const out: Watering[] = [];
   let since = 9;
@@ -93,7 +96,7 @@ function pruning(random: Random, crop: Crop, days: readonly Day[]): Pruning[] {
   return days.filter((_, i) => i % 10 === 8).map((date) => ({ date, cuts: 2, leafSharePct: 4, what: [what] }));
 }
 
-/** How far a plant is, by the days since planting out (common practice). */
+/** Returns the stage by days since planting out (common practice). */
 const stageAfter = (days: number): PlantFacts['stage'] =>
   days < 18 ? 'establishing' : days < 32 ? 'vegetative' : days < 45 ? 'flowering' : days < 70 ? 'fruiting' : 'ripening';
 

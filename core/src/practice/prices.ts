@@ -1,6 +1,6 @@
 import type { CheckCode } from '../diagnosis/tables/checks.js';
 
-/** What a check costs somebody who stands in the garden, minutes of work (judgement; waiting for morning costs none). */
+/** Time a check takes in the garden, minutes of work (judgement; waiting for morning costs none). */
 export const CHECK_MINUTES: Record<CheckCode, number> = {
   'finger-test': 1,
   'pot-weight': 1,

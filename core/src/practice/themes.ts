@@ -1,22 +1,25 @@
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { type Day, dayNumber } from '../units/day.js';
 
-/** What one practises: a short one a day, and harder series by what is seen. */
+/** What to practise: a short one, and harder series by what is visible. */
 export const PRACTICE_THEMES = ['daily', 'wilting', 'spots', 'fruit'] as const;
 export type PracticeTheme = (typeof PRACTICE_THEMES)[number];
 
 export interface ThemeRow {
   title: string;
   line: string;
-  /** of a theme: what the plant must show */
+  /** what the plant of a theme must show */
   about: RegExp | null;
-  /** how many of the signs lie open before any check */
+  /** number of signs visible before any check */
   openSigns: number;
-  /** the first look alone must not say more of it than this */
+  /** the first look alone must not say more than this */
   mostAtOnce: number;
 }
 
-/** Judgement: a short one may be half clear at first sight; a series begins in the dark, but for limp leaves, whose records often say half of it. */
+/**
+ * Judgement: a short one may be half clear at first sight; a series starts in the dark, except drooping leaves, whose
+ * records often say half of it.
+ */
 export const THEMES: Record<PracticeTheme, ThemeRow> = {
   daily: {
     title: 'Today’s plant',
@@ -50,9 +53,9 @@ export const THEMES: Record<PracticeTheme, ThemeRow> = {
 
 export const fitsTheme = (theme: PracticeTheme, sign: SignCode): boolean => THEMES[theme].about?.test(sign) ?? true;
 
-/** The plant of a day: its number. */
+/** Returns the number of a day's plant. */
 export const dailySeed = (day: Day): number => dayNumber(day);
 
-/** Seeds are whole numbers that a person can read out. */
+/** Seeds are whole numbers a person can read out. */
 export const MOST_SEED = 999_999;
 export const isSeed = (n: number): boolean => Number.isInteger(n) && n >= 0 && n <= MOST_SEED;

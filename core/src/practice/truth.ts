@@ -7,19 +7,19 @@ import type { DriverCode } from '../diagnosis/vocabulary/drivers.js';
 import { type Formatter, METRIC_FORMAT } from '../units/formatter.js';
 import { lookedOver, type Practice } from './draw.js';
 
-/** What the answer is: as the report would have it once everything was looked at. */
+/** The right answer: what the report would say after every check. */
 export interface Truth {
   report: Report;
   drivers: FoundDriver[];
-  /** causes that tell at least half of what the heaviest does; none where the records hold none */
+  /** causes with at least half the weight of the heaviest; empty if the records show none */
   causes: DriverCode[];
-  /** what is done first; null where nothing is to be done */
+  /** first remedy; null if nothing needs doing */
   firstAct: RemedyCode | null;
-  /** acts that are as gentle as the first one and as right */
+  /** remedies as gentle and right as the first one */
   alsoFirst: RemedyCode[];
 }
 
-/** A cause this heavy beside the heaviest is as right an answer (judgement). */
+/** A cause this heavy compared with the heaviest is also a right answer (judgement). */
 const AS_GOOD = 0.5;
 
 export function truthOf(practice: Practice, format: Formatter = METRIC_FORMAT): Truth {

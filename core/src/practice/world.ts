@@ -5,12 +5,12 @@ import { impliedAbsent, type Part, type SignCode, signRow, SIGNS } from '../reco
 import { AMPLE_LEFT, DRY_LEFT } from '../water/stress.js';
 
 /**
- * What a made-up plant bears, drawn from the network turned round: a trouble by its odds, then each sign by its chance where that
- * trouble is, or by its leak. What the records tell already (how dry the soil is, whether it rained) is taken from them, so that
- * nothing which can be looked up contradicts what can be seen.
+ * The signs of a made-up plant, drawn from the network in reverse: a problem by its odds, then each sign by its
+ * chance with that problem, or by its leak. Signs the records decide (how dry the soil is, whether it rained) are
+ * taken from them, so what can be looked up never contradicts what can be seen.
  */
 
-/** Draws one of the troubles by its odds, evened out so that rare ones are practised too (square root; judgement). */
+/** Draws a problem by its odds, flattened so rare ones are practised too (square root; judgement). */
 export function drawTrouble(random: Random, among: readonly Candidate[]): Candidate {
   const weights = among.map((c) => Math.sqrt(c.odds));
   let at = random() * weights.reduce((a, b) => a + b, 0);
@@ -26,7 +26,7 @@ const TOLD: readonly RegExp[] = [
   /^plant-walnut/,
 ];
 
-/** Of what the records tell: is it so? Null where they tell nothing of it. */
+/** Returns whether the records decide this sign; null if they do not. */
 function toldByRecords(ctx: CaseContext, sign: SignCode): boolean | null {
   if (!TOLD.some((told) => told.test(sign))) return null;
   const { case: c } = ctx;
@@ -59,17 +59,17 @@ function toldByRecords(ctx: CaseContext, sign: SignCode): boolean | null {
   }
 }
 
-/** From here on soil feels wet a finger deep; a judgement beside the marks of the balance. */
+/** From this fraction on soil feels wet a finger deep (judgement). */
 const WET_LEFT = 0.9;
 const LATELY_DAYS = 7;
 
-/** Is it so far that it has this part? */
+/** Returns whether the plant has this part yet. */
 function bears({ case: { plant } }: CaseContext, part: Part): boolean {
   if (part === 'fruit') return plant.stage === 'fruiting' || plant.stage === 'ripening';
   return part !== 'flowers' || (plant.stage !== 'establishing' && plant.stage !== 'vegetative');
 }
 
-/** A sign where the trouble is: what is nearly sure is drawn first, so that of two that shut each other out the likelier stays. */
+/** Draws the signs with the problem: near-certain ones first, so of two exclusive signs the likelier stays. */
 export function drawSigns(random: Random, ctx: CaseContext, trouble: Candidate): Set<SignCode> {
   const own = new Map(trouble.row.signs.map(([sign, chance]) => [sign, chance]));
   const crop = ctx.case.plant.crop;
@@ -81,7 +81,7 @@ export function drawSigns(random: Random, ctx: CaseContext, trouble: Candidate):
     .sort((a, b) => b.chance - a.chance);
   for (const { code, chance, dice } of order) {
     const told = toldByRecords(ctx, code);
-    // of what is no sign by itself, only what this trouble brings
+    // of settings, only what this problem brings
     const may = told ?? (dice < chance && (own.has(code) || signRow(code).kind === 'sign'));
     if (!may || out.has(code)) continue;
     there.add(code);

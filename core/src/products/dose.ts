@@ -2,57 +2,57 @@ import type { Fault } from '../records/faults.js';
 import { roundTo } from '../units/rounding.js';
 import type { LabelDose, Product } from './product.js';
 
-/** Nutrients that can be asked for, as the label tells them. */
+/** Nutrients as labels name them. */
 export const NUTRIENTS = ['n', 'p2o5', 'k2o'] as const;
 export type Nutrient = (typeof NUTRIENTS)[number];
 
-/** What is to be treated, and with which can. */
+/** What to treat, and with which can. */
 export interface DoseQuestion {
   plants: number;
   /** ground of the whole place, m² */
   areaM2?: number | null;
   /** of one pot, L */
   potLitres?: number | null;
-  /** solution that each plant gets, L */
+  /** solution per plant, L */
   litresEach?: number | null;
-  /** what the can or the sprayer holds, L */
+  /** volume of the can or sprayer, L */
   canLitres?: number | null;
-  /** of the label's dose: 1, or ½ */
+  /** share of the label's dose: 1, or ½ */
   strength?: number;
 }
 
 export interface Batch {
-  /** how many cans of this kind */
+  /** number of cans of this size */
   cans: number;
   waterL: number;
-  /** grams or millilitres that go into one can, as one can measure them */
+  /** grams or millilitres for one can, rounded to measure */
   amount: number;
 }
 
 export interface DoseAnswer {
-  /** grams (dry) or millilitres (liquid) in all, as measured */
+  /** grams (dry) or millilitres (liquid) in total, as measured */
   total: number;
   /** for one plant */
   each: number;
-  /** solution in all, and the cans it is mixed in; none where nothing is dissolved */
+  /** total solution and the cans it is mixed in; none if nothing is dissolved */
   solutionL: number | null;
   batches: Batch[];
-  /** what stays in the last can, L */
+  /** left in the last can, L */
   leftOverL: number;
-  /** what rounding to a measurable amount changes, percent of the exact one */
+  /** change from rounding to a measurable amount, percent of the exact one */
   roundedByPct: number;
-  /** grams of nutrient that each plant gets */
+  /** grams of nutrient per plant */
   nutrientsEach: Record<Nutrient, number>;
 }
 
-/** More than the label, and ten times as much: the one needs a reason, the other is a slip. */
+/** Multiples of the label: above the first a reason is needed, the second is a mistake. */
 export const MOST_STRENGTH = 1;
-/** A can is mixed to the half litre, so that its marks help. */
+/** A can is mixed in steps of half a litre, so its marks help. */
 const CAN_STEP_L = 0.5;
 
 /**
- * What one can weigh or pour: to the gram from 10 g on, to the half gram under it; to the millilitre from 10 mL on, under it to the quarter of a
- * teaspoon that a 1 or 2 mL syringe reads well (0.1 mL). Never to nothing.
+ * Rounds to what a person can measure: whole grams from 10 g, half grams below; whole millilitres from 10 mL, below
+ * that steps of 0.1 mL (1 or 2 mL syringe). Never to zero.
  */
 export function measurable(amount: number, form: Product['form']): number {
   if (amount <= 0) return 0;
@@ -61,8 +61,8 @@ export function measurable(amount: number, form: Product['form']): number {
 }
 
 /**
- * A label's dose as amounts for these plants and this can.
- * @returns the faults where what the label counts by is not known here
+ * Returns a label's dose as amounts for these plants and this can. @returns the faults if the quantity the label
+ * counts by is missing
  */
 export function labelDose(product: Product, q: DoseQuestion): DoseAnswer | Fault[] {
   const { dose } = product;
@@ -130,7 +130,7 @@ function spread(product: Product, dose: LabelDose, q: DoseQuestion, strength: nu
 interface Sum {
   total: number;
   exact: number;
-  /** of it that one plant gets */
+  /** share for one plant */
   share: number;
   solutionL: number | null;
   batches: Batch[];
@@ -150,11 +150,11 @@ function answer(product: Product, { total, exact, share, solutionL, batches, lef
   };
 }
 
-/** Grams that an amount of product weighs. */
+/** Returns the grams an amount of product weighs. */
 export const gramsOf = (product: Product, amount: number): number =>
   product.form === 'liquid' ? amount * (product.gPerMl ?? 1) : amount;
 
-/** Grams of N, P₂O₅ and K₂O in an amount (g or mL). */
+/** Returns grams of N, P₂O₅ and K₂O in an amount (g or mL). */
 export function nutrientsIn(product: Product, amount: number): Record<Nutrient, number> {
   const g = gramsOf(product, amount);
   return {
@@ -165,9 +165,8 @@ export function nutrientsIn(product: Product, amount: number): Record<Nutrient, 
 }
 
 /**
- * The other way round: how much product holds so many grams of a nutrient.
- * @param gramsEach of the nutrient, for each plant
- * @returns grams (dry) or millilitres (liquid) for each plant, as measured; null where the product has none of it
+ * Returns how much product holds a given amount of a nutrient. @param gramsEach of the nutrient, per plant @returns
+ * grams (dry) or millilitres (liquid) per plant, as measured; null if the product has none of it
  */
 export function amountFor(product: Product, nutrient: Nutrient, gramsEach: number): number | null {
   const pct = product[nutrient];
@@ -176,7 +175,7 @@ export function amountFor(product: Product, nutrient: Nutrient, gramsEach: numbe
   return measurable(product.form === 'liquid' ? grams / (product.gPerMl ?? 1) : grams, product.form);
 }
 
-/** Grams for one plant by the label; null where it counts by the litre of water, or by what is not known here. */
+/** Returns grams per plant by the label; null if it counts by litres of water or by something unknown here. */
 export function labelGramsEach(
   product: Product,
   here: { m2?: number | null; potLitres?: number | null },

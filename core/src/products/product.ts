@@ -19,16 +19,16 @@ import { IsPart } from '../records/parts.js';
 import { SPRAYS } from '../records/choices.js';
 import { type Spraying } from '../records/record-classes.js';
 
-/** What is bought, made or carted in, and put on soil or plant. */
+/** Products applied to soil or plants: bought, home-made or brought in. */
 export const PRODUCT_KINDS = ['feed', 'amendment', 'spray'] as const;
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
-/** Weighed, or poured. */
+/** Weighed or poured. */
 export const PRODUCT_FORMS = ['dry', 'liquid'] as const;
-/** What the label counts its dose by. */
+/** What the label's dose is counted by. */
 export const DOSE_PER = ['litre', 'plant', 'm2', 'pot-litre'] as const;
 export type DosePer = (typeof DOSE_PER)[number];
 
-/** Grams (dry) or millilitres (liquid) for each litre of water, plant, square metre, or litre of pot. */
+/** Grams (dry) or millilitres (liquid) per litre of water, plant, square metre or litre of pot. */
 export class LabelDose {
   @IsIn(DOSE_PER)
   per: DosePer;
@@ -41,7 +41,7 @@ export class LabelDose {
 
 const percent = { message: 'must be a percentage of its weight: 0 to 100 %' };
 
-/** A product as its label tells it. Nutrients in percent by weight, as N, P₂O₅ and K₂O. */
+/** A product as on its label. Nutrients in percent by weight, as N, P₂O₅ and K₂O. */
 export class ProductMake {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
@@ -69,14 +69,14 @@ export class ProductMake {
   @Max(100, percent)
   k2o: number;
 
-  /** weight of a millilitre: of a liquid, or of loose powder; without it nothing is told in spoons */
+  /** weight of a millilitre, of a liquid or loose powder; without it no spoons are shown */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0.1)
   @Max(3)
   gPerMl?: number | null;
 
-  /** its nitrogen is freed over weeks or months */
+  /** nitrogen is released over weeks or months */
   @IsOptional()
   @IsBoolean()
   slow?: boolean | null;
@@ -84,28 +84,28 @@ export class ProductMake {
   @IsPart(() => LabelDose, { optional: true })
   dose?: LabelDose | null;
 
-  /** days between two uses, by the label */
+  /** days between uses, by the label */
   @IsOptional()
   @IsInt()
   @Min(1)
   @Max(365)
   everyDays?: number | null;
 
-  /** uses in one season at most */
+  /** most uses in one season */
   @IsOptional()
   @IsInt()
   @Min(1)
   @Max(50)
   mostUses?: number | null;
 
-  /** days from the spray to the next picking */
+  /** days from spraying to harvest */
   @IsOptional()
   @IsInt()
   @Min(0)
   @Max(365)
   harvestDays?: number | null;
 
-  /** hours until anybody may go among the plants */
+  /** hours until anyone may go among the plants */
   @IsOptional()
   @IsInt()
   @Min(0)
@@ -116,7 +116,7 @@ export class ProductMake {
   @IsBoolean()
   organic?: boolean | null;
 
-  /** of a spray: which kind it is */
+  /** type of spray */
   @IsOptional()
   @IsIn(SPRAYS)
   spray?: Spraying['product'] | null;
@@ -129,13 +129,13 @@ export class ProductMake {
   cautions?: string[] | null;
 }
 
-/** A product that is ready to be used: a starter, or the gardener's own. */
+/** A product ready to use: a starter, or the gardener's own. */
 export interface Product extends ProductMake {
-  /** a starter's code, or the id of an own one */
+  /** a starter's code, or the id of the gardener's own */
   id: string;
 }
 
-/** What one field alone cannot tell. N, P₂O₅ and K₂O are shares of one weight. */
+/** Checks fields together. N, P₂O₅ and K₂O are shares of one weight. */
 export function productFaults(p: ProductMake): Fault[] {
   const sum = p.n + p.p2o5 + p.k2o;
   return [

@@ -1,8 +1,8 @@
 import type { Product, ProductMake } from './product.js';
 
 /**
- * Products to begin with: kinds, no brands. Nutrients are usual ones of the kind (from memory; extension tables of organic feeds give the same
- * within a percent or two); doses are weak ones of common practice. A gardener's own label replaces them, and it wins.
+ * Starter products by type, no brands. Nutrients are usual values (from memory; extension tables of organic feeds
+ * agree within a percent or two); doses are weak ones of common practice. A gardener's own label replaces them.
  */
 const row = (id: string, name: string, p: Partial<ProductMake> & Pick<ProductMake, 'kind' | 'form'>): Product => ({
   id,

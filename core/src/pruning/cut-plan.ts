@@ -3,18 +3,21 @@ import type { Pruning } from '../records/record-classes.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { Training } from './schools.js';
 
-/** At most so many a week and plant (handbook: 3 to 4). */
+/** Most cuts per week and plant (common practice: 3 to 4). */
 export const WEEKLY_CUTS = 4;
-/** Leaves stand about so far apart on a tomato's stem (judgement: 7 to 9 cm). */
+/** Distance between leaves on a tomato's stem, m (judgement: 7 to 9 cm). */
 const LEAF_EVERY_M = 0.08;
-/** The clear height that is aimed at, m; never more than a third of the height (handbook: 30 cm, 20 to 40). */
+/** Target height of bare stem, m; never more than a third of the height (common practice: 30 cm, 20 to 40). */
 const GOAL_CLEAR_M = 0.3;
 const CLEAR_SHARE = 1 / 3;
-/** From this height on no leaf touches the soil (handbook). */
+/** From this height on no leaf may touch the soil, m (common practice). */
 const TOUCHING_FROM_M = 0.6;
-/** Topping: so many days before the first frost (handbook: 40 to 60). */
+/** Days before the first frost to top the plant (common practice: 40 to 60). */
 export const TOP_BEFORE_DAYS = 50;
-/** Peppers are pinched once at 15 to 20 cm where the season is long, and their first flowers for three weeks (handbook). */
+/**
+ * Peppers are pinched once at 15 to 20 cm in a long season, and their first flowers for three weeks (common
+ * practice).
+ */
 const PINCH_FROM_M = 0.15;
 const PINCH_TO_M = 0.25;
 const FIRST_FLOWERS_DAYS = 21;
@@ -25,10 +28,10 @@ export type CutKind =
 export interface Cut {
   kind: CutKind;
   count: number;
-  /** where on the plant, m above the soil */
+  /** position on the plant, m above the soil */
   fromM: number;
   toM: number;
-  /** a long leaf is halved where leaf is scarce, rather than taken */
+  /** shorten a long leaf by half where leaves are scarce, instead of removing it */
   halve?: true;
 }
 
@@ -40,15 +43,15 @@ export interface CutQuestion {
   habit: GrowthHabit | null;
   training: Training;
   stage: Stage | null;
-  /** measured; null where nobody did */
+  /** measured; null if not */
   heightM: number | null;
   plantedOn: Day | null;
-  /** the older first */
+  /** oldest first */
   pruned: readonly Pruning[];
-  /** leaves with spots or mould, as counted or at least one */
+  /** leaves with spots or mould, as counted, or at least one */
   diseased: number;
   touchesSoil: boolean;
-  /** many leaves lost or cut lately: leaf is scarce */
+  /** many leaves lost or cut recently: leaves are scarce */
   leafScarce: boolean;
   sunscald: boolean;
   heatAhead: Day | null;
@@ -60,23 +63,23 @@ export interface CutQuestion {
 export interface CutPlan {
   /** this week's, worst first, within the budget */
   cuts: Cut[];
-  /** of the week's budget, what is left before them */
+  /** what is left of the week's budget before them */
   left: number;
-  /** what stays for the weeks after, in all, and how many weeks that takes */
+  /** what remains for later weeks, in total, and how many weeks it takes */
   backlog: number;
   weeks: number;
   hold: CutHold | null;
-  /** somebody wrote a cut down this season; else nobody knows what is there still */
+  /** pruning was recorded this season; otherwise the state is unknown */
   recorded: boolean;
-  /** blades are cleaned first */
+  /** clean blades first */
   cleanBlades: boolean;
-  /** how high it is to be clear by now, m; null where its height is not known */
+  /** target height of bare stem now, m; null if its height is unknown */
   clearToM: number | null;
-  /** the day to top it */
+  /** day to top it */
   topOn: Day | null;
 }
 
-/** The week's cuts of one plant. Without a height nothing but what is seen is cut. */
+/** Plans the week's cuts of one plant. Without a height only visible damage is cut. */
 export function cutPlan(q: CutQuestion): CutPlan {
   const sum = (since: Day, what?: NonNullable<Pruning['what']>[number]): number =>
     q.pruned.filter((p) => p.date >= since && (!what || p.what?.includes(what))).reduce((n, p) => n + (p.cuts ?? 0), 0);
@@ -87,7 +90,7 @@ export function cutPlan(q: CutQuestion): CutPlan {
   const cuts: Cut[] = [];
   let room = left;
   for (const cut of wanted) {
-    // what is sick comes off whatever the budget (the remedy says the same)
+    // diseased leaves come off whatever the budget (the remedy says the same)
     const count = cut.kind === 'diseased' ? cut.count : Math.min(room, cut.count);
     if (count > 0)
       cuts.push({
@@ -114,14 +117,17 @@ export function cutPlan(q: CutQuestion): CutPlan {
 
 const isLeaf = (kind: CutKind): boolean => kind === 'diseased' || kind === 'touching' || kind === 'low-leaves';
 
-/** Clear from the soil up as it grows: a third of its height, up to the goal; from 60 cm on at least what touches. */
+/**
+ * Returns the target height of bare stem: a third of the height, up to the goal; from 60 cm at least what touches the
+ * soil.
+ */
 function clearHeight({ heightM, crop }: CutQuestion): number | null {
   if (heightM === null) return null;
   const goal = crop === 'pepper' ? 0.1 : GOAL_CLEAR_M;
   return Math.min(goal, heightM * CLEAR_SHARE);
 }
 
-/** All that is to be cut, worst first. */
+/** Returns everything to cut, worst first. */
 function wantedCuts(
   q: CutQuestion,
   clearToM: number | null,
@@ -133,11 +139,11 @@ function wantedCuts(
   if (q.heightM !== null && q.crop === 'pepper' && q.pruned.length > 0) out.push(...pepperCuts(q, sum(season, 'top')));
   if (q.touchesSoil && (q.heightM === null || q.heightM >= TOUCHING_FROM_M || q.crop === 'pepper'))
     out.push({ kind: 'touching', count: 2, fromM: 0, toM: 0.1 });
-  // none recorded is not none made: beyond what is seen nothing is ordered
+  // not recorded does not mean not done: order nothing beyond visible damage
   if (q.heightM === null || clearToM === null || q.crop === 'pepper' || q.pruned.length === 0) return out;
   const trained = q.training === 'one-stem' || q.training === 'two-stems';
   const weeks = q.plantedOn ? Math.max(0, daysBetween(q.plantedOn, q.today) / 7) : 0;
-  // suckers: about one a week and stem that is kept, less what was cut
+  // suckers: about one a week per kept stem, minus what was cut
   const grown = trained && q.habit !== 'determinate' ? Math.max(0, Math.round(weeks - 2) - sum(season, 'suckers')) : 0;
   if (grown > 0) out.push({ kind: 'low-suckers', count: Math.min(grown, 2), fromM: 0.1, toM: Math.max(0.3, clearToM) });
   const leaves =
@@ -179,7 +185,10 @@ function topDay({ habit, crop, firstFrost }: CutQuestion): Day | null {
     : null;
 }
 
-/** What is not to be cut now, and why (handbook): in a heat wave or before it, with open sunscald, on wet plants, over the budget. */
+/**
+ * Returns what must not be cut now, and why (common practice): before or in a heat wave, with sunscald, on wet
+ * plants, over the budget.
+ */
 function holdOf(q: CutQuestion, left: number): CutHold | null {
   if (q.sunscald) return { kind: 'sunscald', until: addDays(q.today, 7) };
   if (q.heatAhead !== null) return { kind: 'heat', until: addDays(q.heatAhead, 1) };
@@ -191,7 +200,7 @@ function holdOf(q: CutQuestion, left: number): CutHold | null {
   return null;
 }
 
-/** What a cut is written down as. */
+/** How each cut is recorded. */
 export const RECORDED_AS: Record<CutKind, NonNullable<Pruning['what']>[number]> = {
   diseased: 'lower-leaves',
   touching: 'lower-leaves',

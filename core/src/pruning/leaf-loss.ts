@@ -1,12 +1,12 @@
 import type { Pruning } from '../records/record-classes.js';
 
-/** So much of the leaf cut within a fortnight lays fruit bare to the sun, percent (handbook). */
+/** Share of leaves cut within two weeks that exposes fruit to the sun, % (common practice). */
 export const LEAF_LOSS_PCT = 25;
 export const LEAF_LOSS_WITHIN_DAYS = 14;
-/** More cuts than this in a fortnight, or this share at once, are a setback (judgement). */
+/** More cuts than this in two weeks, or this share at once, are a setback (judgement). */
 export const MOST_CUTS = 8;
 export const MOST_SHARE_PCT = 30;
 
-/** Share of the leaf that several cuts took together, percent: each takes its share of what the one before left. */
+/** Returns the share of leaves that several cuts removed together, %: each takes its share of what was left. */
 export const leafLostPct = (cuts: readonly Pick<Pruning, 'leafSharePct'>[]): number =>
   100 * (1 - cuts.reduce((left, cut) => left * (1 - (cut.leafSharePct ?? 0) / 100), 1));

@@ -1,7 +1,7 @@
 import type { Fault } from '../records/faults.js';
 import type { Pruning } from '../records/record-classes.js';
 
-/** Three weeks of cuts at once are more than a plant bears. */
+/** Three weeks of cuts at once: more than a plant tolerates. */
 const MOST_AT_ONCE = 12;
 
 export function cutFaults(p: Pruning, path: string): Fault[] {

@@ -1,6 +1,6 @@
 import type { Crop, GrowthHabit } from '../records/plant.js';
 
-/** How a plant is trained. The gardener chooses; what is started with has its reason (handbook, schools). */
+/** How a plant is trained. The gardener chooses; the suggestion has its reason (common practice). */
 export const TRAININGS = ['one-stem', 'two-stems', 'keep-suckers', 'leave-alone'] as const;
 export type Training = (typeof TRAININGS)[number];
 
@@ -9,17 +9,17 @@ export interface TrainingChoice {
   because: 'pepper' | 'determinate' | 'hot' | 'short' | 'humid' | 'long' | 'unknown-habit';
 }
 
-/** Season shorter than this is short, days between frosts (judgement). */
+/** A season shorter than this between frosts is short, days (judgement). */
 const SHORT_SEASON_DAYS = 150;
 
 export function defaultTraining(q: {
   crop: Crop;
   habit: GrowthHabit | null;
-  /** between the frosts; null without */
+  /** days between the frosts; null without frost */
   seasonDays: number | null;
-  /** share of the last weeks' days that were hot, 0 to 1 */
+  /** share of recent days that were hot, 0 to 1 */
   hotShare: number;
-  /** leaf diseases were seen here */
+  /** leaf diseases were found here */
   disease: boolean;
 }): TrainingChoice {
   if (q.crop === 'pepper') return { training: 'leave-alone', because: 'pepper' };
@@ -47,7 +47,9 @@ export const TRAINING_BECAUSE: Record<TrainingChoice['because'], string> = {
   'unknown-habit': 'its habit is unknown: a bush tomato bears on its suckers, so keep them',
 };
 
-/** What each choice trades, against two stems (common practice, from memory; the signs say more than the numbers). */
+/**
+ * What each choice trades against two stems (common practice, from memory; the direction is surer than the numbers).
+ */
 export const TRADES: Record<
   Training,
   { earlier: string; size: string; perPlant: string; perM2: string; shade: string }

@@ -32,7 +32,7 @@ export function cutHoldInWords(h: CutHold, f: Formatter): string {
   }
 }
 
-/** Why so few, and how it goes on. */
+/** Says why so few cuts, and how it continues. */
 export function cutsWhy(p: CutPlan, f: Formatter): string {
   const later =
     p.backlog > 0 ? `; ${p.backlog} more over ${p.weeks} ${p.weeks === 1 ? 'week' : 'weeks'}, at most four a week` : '';

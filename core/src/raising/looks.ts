@@ -1,7 +1,7 @@
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 
-/** What young plants look like before they are set out, and what is done about it. Source: common practice, from memory. */
+/** What young plants look like before planting out, and what to do. Source: common practice, from memory. */
 export const SEEDLING_LOOKS = ['sound', 'leggy', 'fallen', 'gnawed'] as const;
 export type SeedlingLookCode = (typeof SEEDLING_LOOKS)[number];
 
@@ -13,9 +13,9 @@ export interface SeedlingLookRow {
   is: string;
   /** what to do, gentlest first */
   acts: readonly string[];
-  /** look again after so many days */
+  /** days until the next check */
   againDays: number;
-  /** it ends what it takes: how many is asked */
+  /** plants are lost: ask how many */
   losses: boolean;
 }
 
@@ -59,16 +59,16 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
 ];
 export const seedlingRow = (code: SeedlingLookCode): SeedlingLookRow => SEEDLING_ROWS.find((r) => r.code === code)!;
 
-/** Lying seedlings are seen from the first on; nothing is up in the first days. */
+/** First day to check: nothing is up in the first days. */
 const FIRST_LOOK_DAYS = 6;
 
-/** When the seedlings are looked at next. */
+/** Returns when to check the seedlings next. */
 export const nextLookOn = (sownOn: Day, looks: readonly { on: Day; what: SeedlingLookCode }[]): Day => {
   const last = looks.reduce<{ on: Day; what: SeedlingLookCode } | null>((a, b) => (a && a.on > b.on ? a : b), null);
   return last ? addDays(last.on, seedlingRow(last.what).againDays) : addDays(sownOn, FIRST_LOOK_DAYS);
 };
 
-/** What the newest look asks for, of this crop; empty where all is sound, or nobody has looked. */
+/** Returns what the newest check asks for, for this crop; empty if all is sound or nothing was checked. */
 export function actsAfter(crop: Crop, looks: readonly { on: Day; what: SeedlingLookCode }[]): readonly string[] {
   const last = [...looks].sort((a, b) => (a.on < b.on ? -1 : 1)).at(-1);
   if (!last) return [];

@@ -4,21 +4,21 @@ import type { StarterSchool } from '../nutrition/feed-plan.js';
 import type { Crop, GrowthHabit } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-/** Planting day and the weeks after it. Source: handbook ("Plant out", "Establish"); what is from memory says so. */
+/** Planting day and the weeks after it. Source: common practice; rows from memory say so. */
 
 export interface PlantingDay {
   crop: Crop;
   habit: GrowthHabit | null;
   place: { kind: PlaceKind; underCover: boolean };
-  /** by which school a starter is given; null: nobody chose one */
+  /** the chosen way of feeding at planting; null: none chosen */
   starter: StarterSchool | null;
-  /** the soil is bone dry, as it was felt or reckoned */
+  /** the soil is bone dry, felt or estimated */
   boneDry: boolean;
   /** the soil is warm enough for mulch */
   soilWarm: boolean;
 }
 
-/** Schools differ about the hole; the label says how much. */
+/** Practice differs about feed in the hole; the label says how much. */
 const STARTERS: Record<StarterSchool | 'none', string> = {
   'compost-balanced': 'Two handfuls of compost in the hole, and a balanced feed by the label, not touching the roots.',
   'nitrogen-led': 'No feed in the hole. Add a little nitrogen to the water once new leaves show, by the label.',
@@ -27,7 +27,7 @@ const STARTERS: Record<StarterSchool | 'none', string> = {
   none: 'If you feed, follow the label: mix it in below the roots, not touching them.',
 };
 
-/** What is done on the day, in the order of the hands. */
+/** Returns the steps of the day, in order. */
 export function plantingSequence(q: PlantingDay): string[] {
   const pot = isPotted(q.place);
   const hole =
@@ -62,13 +62,13 @@ function support(q: PlantingDay): string {
     : 'Put in the stake or string now, before there are roots to damage.';
 }
 
-/** Nibblers are looked for until a plant is so tall, m (handbook). */
+/** Check for slugs and other nibblers until the plant is this tall, m (common practice). */
 export const NIBBLED_UNTIL_M = 0.3;
-/** And no longer than the weeks in which it establishes (handbook: 1 to 4). */
+/** And no longer than it takes to establish, days (common practice: 1 to 4 weeks). */
 const ESTABLISH_DAYS = 28;
 const LOOK_EVERY_DAYS = 3;
 
-/** When one looks for slugs and other nibblers; null where the plant is past it. */
+/** Returns when to check for slugs and other nibblers; null once the plant has outgrown them. */
 export function nibblersOn(q: {
   plantedOn: Day | null;
   heightM: number | null;

@@ -1,10 +1,13 @@
 import { addDays, type Day } from '../units/day.js';
 
-/** Small steps between sowing and potting on, each once (handbook: light close, fan on, warmth; thin to the stronger by snipping). */
+/**
+ * Small steps between sowing and potting on, each once (common practice: light close, fan on, warmth; thin by
+ * snipping the weaker).
+ */
 
-/** The first stand after about a week, in warmth (common practice). */
+/** The first are up after about a week in warmth, days (common practice). */
 const UP_DAYS = 6;
-/** 2 to 3 cm tall, and the first true leaf begins (handbook: thin at 2 to 3 cm). */
+/** 2 to 3 cm tall, at the first true leaf, days (common practice). */
 const THIN_DAYS = 14;
 
 export const lightOn = (sownOn: Day): Day => addDays(sownOn, UP_DAYS);

@@ -1,23 +1,26 @@
 import { SOILS } from '../water/soils.js';
 import { addDays, type Day } from '../units/day.js';
 
-/** Water for what grows in cells and small pots: from below, by weight or by rhythm, and the tray emptied after (handbook). */
+/**
+ * Watering of cells and small pots: from below, by weight or rhythm, and the tray emptied afterwards (common
+ * practice).
+ */
 
 interface Vessel {
-  /** mix in one, mL */
+  /** mix per cell or pot, mL */
   mixMl: number;
-  /** what a seedling in it uses on a day in a room, mL (judgement) */
+  /** daily use of a seedling indoors, mL (judgement) */
   usesMl: number;
 }
-/** Common sizes of trays and pots; the use is judgement. */
+/** Common sizes of cells and pots; the use is judgement. */
 const VESSELS: Record<'cell' | 'pot', Vessel> = {
   cell: { mixMl: 50, usesMl: 5 },
   // 9 cm
   pot: { mixMl: 350, usesMl: 22 },
 };
-/** Half of what the mix lets go may be used before it is filled again (judgement; a seedling has no reserve). */
+/** Share of the mix's water to use before refilling (judgement; a seedling has no reserve). */
 const USED_SHARE = 0.5;
-/** Until the seedlings stand, the tray is covered and hardly dries. */
+/** Until the seedlings are up, the covered tray hardly dries, days. */
 const COVERED_DAYS = 7;
 const COVERED_EVERY = 3;
 
@@ -26,9 +29,9 @@ export interface TrayQuestion {
   pottedOn?: Day | null;
   /** the newest watering */
   wateredOn?: Day | null;
-  /** cells, or pots, that still stand */
+  /** cells or pots that still have plants */
   count: number;
-  /** what the tray weighed just watered and drained, g */
+  /** weight of the tray, watered and drained, g */
   wetG?: number | null;
   today: Day;
 }
@@ -36,13 +39,13 @@ export interface TrayQuestion {
 export interface TrayWater {
   dueOn: Day;
   everyDays: number;
-  /** into the tray, mL; what is left after 20 minutes is poured out */
+  /** amount into the tray, mL; pour away what is left after 20 minutes */
   ml: number;
-  /** it is watered at this weight or less, g; null where nobody weighed it wet */
+  /** water at this weight or less, g; null if the wet weight is unknown */
   lightG: number | null;
 }
 
-/** When the tray is looked at next, and how much it takes. A millilitre of water weighs a gram. */
+/** Returns when to check the tray next, and how much it takes. A millilitre of water weighs a gram. */
 export function trayWater(q: TrayQuestion): TrayWater {
   const vessel = VESSELS[q.pottedOn ? 'pot' : 'cell'];
   const { fieldCapacity, wiltingPoint } = SOILS['potting-mix'];

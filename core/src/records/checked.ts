@@ -3,12 +3,12 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { faultsOf, RefusedInput } from './faults.js';
 
-/** Options under which every class of ours is checked, here and where the server lets input in. */
+/** Options for validating every class, here and at the server's edge. */
 export const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
 
 /**
- * Checks a value against one of our classes and returns an instance.
- * @throws RefusedInput with a path and a reason for every fault; unknown fields are faults too.
+ * Validates a value against one of our classes and returns an instance. @throws RefusedInput with a path and a reason
+ * for every fault; unknown fields are faults too
  */
 export function checked<T extends object>(cls: new () => T, value: unknown): T {
   if (value === null || typeof value !== 'object' || Array.isArray(value))

@@ -1,4 +1,4 @@
-/** The words among which a record chooses. */
+/** The choices a record offers. */
 export const WATERING_WAYS = ['base', 'overhead', 'drip', 'soaker', 'bottom', 'buried-bottle'] as const;
 export const WATERING_ENDS = ['plain', 'ran-through'] as const;
 export const CHECKED_BY = ['finger', 'probe'] as const;
@@ -35,13 +35,13 @@ export const EVENTS = [
   'green-fruit-in',
 ] as const;
 
-/** How picked fruit is. */
+/** Condition of picked fruit. */
 export const PICK_STATES = ['sound', 'split', 'dark-end', 'sunscald', 'gnawed', 'soft', 'blighted', 'frosted'] as const;
 export type PickState = (typeof PICK_STATES)[number];
 /** How far it had coloured. */
 export const PICK_RIPENESS = ['green', 'blush', 'ripe'] as const;
 export type PickRipeness = (typeof PICK_RIPENESS)[number];
-/** What became of it. */
+/** What it was used for. */
 export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] as const;
 export type PickUse = (typeof PICK_USES)[number];
 

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { registerDecorator, type ValidationOptions } from 'class-validator';
 import { type Day, isDay } from '../units/day.js';
 
-/** Refuses anything that is not a calendar day, YYYY-MM-DD, that exists. */
+/** Refuses anything but an existing date, YYYY-MM-DD. */
 export function IsCalendarDay(options?: ValidationOptions) {
   return (target: object, propertyName: string): void =>
     registerDecorator({
@@ -20,8 +20,8 @@ export class Dated {
   date: Day;
 }
 
-/** Numbers as every class of ours takes them: finite. */
+/** Options for numbers in every class: finite. */
 export const FINITE = { allowNaN: false, allowInfinity: false } as const;
 
-/** Older first; for `sort`. */
+/** Sorts older first. */
 export const byDate = (a: { date: Day }, b: { date: Day }): number => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0);

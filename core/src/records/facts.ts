@@ -44,11 +44,11 @@ import {
 import { SoilValues } from './soil-values.js';
 import { DISORDER_CODES, type DisorderCode } from './vocabulary/disorders.js';
 
-/** What is known of a garden, a place and a plant, beside what is recorded of them day by day. */
+/** Facts about a garden, a bed or pot, and a plant, besides its daily records. */
 
 const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 const LEVELS = ['low', 'ok', 'high'] as const;
-/** Spells of mulch or shade, and earlier years, that one place may have: a hundred of each is a lifetime. */
+/** Most spells of mulch or shade, and earlier years, for one bed or pot: a hundred of each is a lifetime. */
 const MOST_SPELLS = 100;
 export type Level = (typeof LEVELS)[number];
 
@@ -143,7 +143,7 @@ export class SoilTest extends Dated {
   @Max(60)
   saltsDsPerM?: number;
 
-  /** the numbers as the laboratory gave them; the levels above are read from them */
+  /** the laboratory's own numbers; the levels above are read from them */
   @IsPart(() => SoilValues, { optional: true })
   values?: SoilValues | null;
 }
@@ -164,7 +164,7 @@ export class EarlierYear {
   problems?: DisorderCode[];
 }
 
-/** What a place is made of; both a case file's place and a garden's have it. */
+/** What describes a bed or pot; a case file and a garden both use it. */
 export class PlaceMake {
   @IsIn(PLACE_KINDS)
   kind: PlaceKind;
@@ -172,17 +172,17 @@ export class PlaceMake {
   @IsIn(TEXTURES)
   texture: Texture;
 
-  /** what stands over it; by its kind where it is left out */
+  /** its cover; usual for its type if left out */
   @IsOptional()
   @IsIn(COVERS)
   cover?: Cover | null;
 
-  /** of a tunnel or a glasshouse, by day; taken as shut where nobody said */
+  /** vents of a tunnel or glasshouse by day; assumed closed if not stated */
   @IsOptional()
   @IsIn(VENTS)
   vents?: Vents | null;
 
-  /** cold air gathers here at night */
+  /** cold air collects here at night */
   @IsOptional()
   @IsBoolean()
   hollow?: boolean | null;
@@ -194,17 +194,17 @@ export class PlaceMake {
   @Max(18)
   sunHours?: number | null;
 
-  /** the low end of a slope, or of the garden: water runs together here, and it stays wet */
+  /** low end of a slope or garden: water collects here */
   @IsOptional()
   @IsBoolean()
   lowEnd?: boolean | null;
 
-  /** how steep it lies: on a slope water runs off sooner */
+  /** how steep it is: water runs off a slope sooner */
   @IsOptional()
   @IsIn(SLOPES)
   slope?: Slope | null;
 
-  /** wind gets at it */
+  /** exposed to wind */
   @IsOptional()
   @IsBoolean()
   windy?: boolean | null;
@@ -214,7 +214,7 @@ export class PlaceMake {
   @IsBoolean()
   footpath?: boolean | null;
 
-  /** indoors: the room's own coldest and warmest of a day, °C */
+  /** indoors: lowest and highest room temperature of a day, °C */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(-10)
@@ -233,7 +233,7 @@ export class PlaceMake {
   @Max(5000)
   volumeL?: number | null;
 
-  /** of a raised bed: how deep it is filled, cm */
+  /** soil depth of a raised bed, cm */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(5)
@@ -264,7 +264,7 @@ export class PlaceMake {
 }
 
 export class PlaceFacts extends PlaceMake {
-  /** soil per plant; the spacing squared where it is not given */
+  /** soil per plant; the spacing squared if not given */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0.01)
@@ -272,7 +272,7 @@ export class PlaceFacts extends PlaceMake {
   areaM2?: number | null;
 }
 
-/** What a plant is; both a case file's plant and a garden's have it. */
+/** What describes a plant; a case file and a garden both use it. */
 export class PlantMake {
   @IsIn(CROPS)
   crop: Crop;
@@ -313,7 +313,7 @@ export class PlantMake {
 }
 
 export class PlantFacts extends PlantMake {
-  /** what its kind does more or less than others */
+  /** how its variety differs from others */
   @IsPart(() => KindLeanings, { optional: true })
   leans?: KindLeanings | null;
 

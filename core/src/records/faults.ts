@@ -1,7 +1,7 @@
 import type { ValidationError } from 'class-validator';
 import { inWords } from './refusals.js';
 
-/** One thing wrong with an input: where, and why. */
+/** One fault in an input: where, and why. */
 export interface Fault {
   path: string;
   reason: string;
@@ -13,7 +13,7 @@ export function faultsOf(errors: readonly ValidationError[], under = ''): Fault[
     const index = /^\d+$/.test(error.property);
     const path = index ? `${under}[${error.property}]` : under ? `${under}.${error.property}` : error.property;
     const broken = Object.entries(error.constraints ?? {});
-    // where it is not even a number, that it is not under 200 either is no news
+    // if it is not a number, do not also report its range
     const kind = broken.filter(([rule]) => rule.startsWith('is'));
     const own = (kind.length > 0 ? kind : broken).map(([rule, text]) => ({
       path,

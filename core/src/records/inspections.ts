@@ -9,9 +9,7 @@ export interface Looked {
   signs: readonly SignSeen[];
 }
 
-/**
- * Inspections as observations. An all-clear says that every sign seen before and not given again is gone.
- */
+/** Turns looks into observations. An all-clear means that every sign seen before and not recorded again is gone. */
 export function observationsOf(inspections: readonly Looked[]): Observation[] {
   const stillSeen = new Set<SignCode>();
   const out: Observation[] = [];
@@ -26,7 +24,7 @@ export function observationsOf(inspections: readonly Looked[]): Observation[] {
     }
     for (const s of look.signs) {
       const again = out.findIndex((o) => o.date === look.date && o.sign === s.sign);
-      if (again >= 0) out.splice(again, 1); // the later look of a day stands
+      if (again >= 0) out.splice(again, 1); // the later look of a day counts
       out.push({ ...s, date: look.date });
       if (s.present) stillSeen.add(s.sign);
       else stillSeen.delete(s.sign);

@@ -2,33 +2,33 @@ import type { Formatter } from '../units/formatter.js';
 import type { Picking, RECORD_CLASSES } from './record-classes.js';
 import { signRow } from './vocabulary/signs.js';
 
-/** The strand of the timeline, and the shape of mark, that a kind belongs to. */
+/** The chart of the timeline, and the shape of mark, for a record type. */
 export const TRACKS = ['water', 'feed', 'work', 'seen', 'note'] as const;
 export type Track = (typeof TRACKS)[number];
 
-/** Where a sheet offers to record it. */
+/** Where the record sheet offers it. */
 export type OfferedOn = 'plant' | 'place';
 
 export type RecordKind = keyof typeof RECORD_CLASSES;
-/** What is kept of a kind of record. */
+/** The stored data of a record type. */
 export type RecordData<K extends RecordKind = RecordKind> = InstanceType<(typeof RECORD_CLASSES)[K]>;
 
 interface KindRow<C, L extends string | null> {
-  /** its list in a case file; null: kept elsewhere there, or not at all */
+  /** its list in a case file; null: stored elsewhere there, or not at all */
   list: L;
-  /** of one plant only, of a whole place too, or of the garden as such */
+  /** belongs to one plant only, to a whole bed or pot too, or to the garden */
   of: 'plant' | 'plant-or-place' | 'garden';
   track: Track;
   offeredOn: readonly OfferedOn[];
   /** on a button: "Feed" */
   label: string;
-  /** of a day: "fed" */
+  /** past form: "fed" */
   done: string;
   /** one line for a list */
   describe: (data: C, f: Formatter) => string;
 }
 
-/** Its list is known to the compiler too. */
+/** The compiler knows its list too. */
 const kind =
   <K extends RecordKind>() =>
   <L extends string | null>(row: KindRow<RecordData<K>, L>): KindRow<RecordData<K>, L> =>
@@ -49,9 +49,10 @@ const PICKED_FOR: Record<Picking['use'], string> = {
 };
 
 /**
- * Every kind of record, in the order in which a sheet offers them. Case file, tidying, case building, the API, the record
- * sheet, the ribbon and the timeline all derive from this table; a new kind is one more row, its class, and its form and
- * icon on the page (the compiler asks for those). The classes stand apart: a page that only names what was done need not load them.
+ * Every record type, in the order in which the sheet offers them. Case file, tidying, case building, the API, the
+ * record sheet, the ribbon and the timeline all derive from this table. A new type is one more row, its class, and
+ * its form and icon on the page (the compiler asks for those). The classes are separate, so a page that only names
+ * records need not load them.
  */
 export const RECORD_KINDS = {
   watering: kind<'watering'>()({
@@ -80,7 +81,7 @@ export const RECORD_KINDS = {
       `${d.by === 'probe' ? 'Probe reading' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}`,
   }),
   'soil-warmth': kind<'soil-warmth'>()({
-    list: null, // the open format has no place for it
+    list: null, // the open format has no list for it
     of: 'plant-or-place',
     track: 'seen',
     offeredOn: ['place'],
@@ -143,7 +144,7 @@ export const RECORD_KINDS = {
     describe: (d) => capital(words(d.what)),
   }),
   picking: kind<'picking'>()({
-    list: null, // in a case file it stands among the events
+    list: null, // in a case file it is one of the events
     of: 'plant',
     track: 'work',
     offeredOn: ['plant'],
@@ -167,16 +168,16 @@ export const RECORD_KINDS = {
     describe: (d, f) => `Pot weighs ${f.kilograms(d.kg)}${d.state === 'unknown' ? '' : `, ${d.state}`}`,
   }),
   'rain-gauge': kind<'rain-gauge'>()({
-    list: null, // it stands in the weather of the case
+    list: null, // in the weather of the case file
     of: 'garden',
-    track: 'seen', // on the strand of water it would look like a watering
-    offeredOn: [], // it is told on the day's own panel
+    track: 'seen', // in the water chart it would look like a watering
+    offeredOn: [], // recorded in the day's own panel
     label: 'Read the rain gauge',
     done: 'rain gauge read',
     describe: (d, f) => `Rain gauge: ${f.rain(d.rainMm)}`,
   }),
   'truss-count': kind<'truss-count'>()({
-    list: null, // the open format has no place for it
+    list: null, // the open format has no list for it
     of: 'plant',
     track: 'seen',
     offeredOn: ['plant'],
@@ -186,7 +187,7 @@ export const RECORD_KINDS = {
       `Truss ${d.truss}: ${d.flowers} flowers, ${d.fruit} fruit set${d.flowers + d.fruit > 0 ? ` (${Math.round((100 * d.fruit) / (d.flowers + d.fruit))} %)` : ''}`,
   }),
   neighbour: kind<'neighbour'>()({
-    list: null, // the open format has no place for it
+    list: null, // the open format has no list for it
     of: 'plant-or-place',
     track: 'work',
     offeredOn: ['place'],
@@ -215,7 +216,7 @@ export const RECORD_KINDS = {
   }),
 } as const;
 
-/** " (4 of 11)", " (4)" or nothing. */
+/** Returns " (4 of 11)", " (4)" or an empty text. */
 const counted = (s: { affected?: number | null; of?: number | null }): string =>
   s.affected == null ? '' : ` (${s.affected}${s.of != null ? ` of ${s.of}` : ''})`;
 
@@ -224,10 +225,10 @@ type Rows = typeof RECORD_KINDS;
 export const RECORD_KIND_CODES = Object.keys(RECORD_KINDS) as RecordKind[];
 
 type InCaseFile = { [K in RecordKind]: Rows[K]['list'] extends string ? K : never }[RecordKind];
-/** The lists of a case file that hold records of a kind. */
+/** The lists of a case file that hold records of a type. */
 export type RecordLists = { [K in InCaseFile as Rows[K]['list'] & string]: RecordData<K>[] };
 
-/** The kinds that have a list of their own in a case file, with its name. */
+/** The record types with a list of their own in a case file, and its name. */
 export const CASE_LISTS = RECORD_KIND_CODES.flatMap((code) => {
   const { list } = RECORD_KINDS[code];
   return list === null ? [] : [{ kind: code as InCaseFile, list }];
@@ -235,10 +236,10 @@ export const CASE_LISTS = RECORD_KIND_CODES.flatMap((code) => {
 
 export const isRecordKind = (code: string): code is RecordKind => code in RECORD_KINDS;
 
-/** A record in one line, for lists and for the reader of a screen. */
+/** Returns a record in one line, for lists and screen readers. */
 export const describeRecord = (kind: RecordKind, data: RecordData, f: Formatter): string =>
   (RECORD_KINDS[kind].describe as (data: RecordData, f: Formatter) => string)(data, f);
 
-/** Which kinds are offered on a plant's or a place's sheet, in order. */
+/** Returns the types offered on the sheet of a plant or of a bed or pot, in order. */
 export const kindsOfferedOn = (on: OfferedOn): RecordKind[] =>
   RECORD_KIND_CODES.filter((code) => RECORD_KINDS[code].offeredOn.includes(on));

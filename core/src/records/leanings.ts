@@ -1,12 +1,12 @@
 import { IsIn, IsOptional } from 'class-validator';
 
-/** How a kind stands to something, beside others of its crop. */
+/** How a variety compares with others of its crop. */
 export const LEANINGS = ['less', 'usual', 'more'] as const;
 export type Leaning = (typeof LEANINGS)[number];
 
-/** What a kind does more or less than others; what is left out nobody knows. */
+/** How a variety differs from others; fields left out are unknown. */
 export class KindLeanings {
-  /** sets fruit in heat, and in cold nights */
+  /** sets fruit in heat, and on cold nights */
   @IsOptional()
   @IsIn(LEANINGS)
   heatSet?: Leaning | null;
@@ -15,7 +15,7 @@ export class KindLeanings {
   @IsIn(LEANINGS)
   coldSet?: Leaning | null;
 
-  /** splits, and gets dark ends */
+  /** splits, and gets blossom end rot */
   @IsOptional()
   @IsIn(LEANINGS)
   splits?: Leaning | null;

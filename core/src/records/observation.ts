@@ -7,7 +7,7 @@ import { SIGN_CODES, type SignCode } from './vocabulary/signs.js';
 export const SEVERITIES = ['slight', 'moderate', 'severe'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-/** One sign looked for, without its day: what an inspection holds. */
+/** One sign looked for, without its day: the content of a look. */
 export class SignSeen {
   @IsIn(SIGN_CODES, { message: 'is not a known sign' })
   sign: SignCode;

@@ -14,8 +14,8 @@ import {
 type Class = new () => object;
 
 /**
- * A field that holds one thing of a class. A list in its place is refused: the checker of nested things would otherwise look into the
- * list and find nothing wrong with it.
+ * A field with one object of a class. A list is refused: the nested validator would look inside and find nothing
+ * wrong.
  */
 export function IsPart(cls: () => Class, { optional = false } = {}): PropertyDecorator {
   return all([
@@ -26,7 +26,7 @@ export function IsPart(cls: () => Class, { optional = false } = {}): PropertyDec
   ]);
 }
 
-/** A field that holds a list of things of a class: no longer than `most`, and no lists within the list. */
+/** A field with a list of objects of a class: at most `most`, no lists inside the list. */
 export function IsListOf(
   cls: () => Class,
   { most, least, optional = false }: { most: Bound; least?: Bound; optional?: boolean },
@@ -43,7 +43,7 @@ export function IsListOf(
   ]);
 }
 
-/** How many, and how it is said where that says more than the number. */
+/** The limit, and how to say it if a number is not enough. */
 type Bound = number | { count: number; message: string };
 const bound = (b: Bound): [number, ValidationOptions | undefined] =>
   typeof b === 'number' ? [b, undefined] : [b.count, { message: b.message }];

@@ -1,15 +1,15 @@
-/** The words that describe where a plant stands. */
+/** The words that describe where a plant grows. */
 export const PLACE_KINDS = ['ground', 'raised-bed', 'container', 'tunnel-bed', 'indoors'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
 export const POT_MATERIALS = ['plastic', 'glazed', 'terracotta', 'fabric'] as const;
 export type PotMaterial = (typeof POT_MATERIALS)[number];
 
-/** What stands over a place. Any kind of place may have one; a tunnel bed and a place indoors have theirs by what they are. */
+/** The cover of a bed or pot. Any type may have one; a tunnel bed and an indoor place have theirs by type. */
 export const COVERS = ['none', 'roof', 'tunnel', 'glasshouse', 'indoors'] as const;
 export type Cover = (typeof COVERS)[number];
 
-/** Doors and vents of a tunnel or a glasshouse by day. */
+/** Vents of a tunnel or glasshouse by day. */
 export const SLOPES = ['flat', 'gentle', 'steep'] as const;
 export type Slope = (typeof SLOPES)[number];
 export const VENTS = ['open', 'shut'] as const;
@@ -26,16 +26,16 @@ export function coverOf({ kind, cover }: Covered): Cover {
   return cover ?? 'none';
 }
 
-/** No rain reaches it. */
+/** True if no rain reaches it. */
 export const isRainless = (place: Covered): boolean => coverOf(place) !== 'none';
-/** Walls round it keep wind, and most bees, away. */
+/** True if walls keep out wind, and most bees. */
 export const isEnclosed = (place: Covered): boolean => ['tunnel', 'glasshouse', 'indoors'].includes(coverOf(place));
-/** A tunnel or a glasshouse: warmed by the sun, aired by its doors and vents. */
+/** True for a tunnel or glasshouse: warmed by the sun, aired by doors and vents. */
 export const isUnderGlass = (place: Covered): boolean => ['tunnel', 'glasshouse'].includes(coverOf(place));
-/** The roots have a pot to themselves and no ground below; indoors everything stands in one. */
+/** True if the roots are in a pot with no ground below; indoors everything is. */
 export const isPotted = ({ kind }: Pick<Covered, 'kind'>): boolean => kind === 'container' || kind === 'indoors';
 
-/** Soils and mixes. What each holds stands in `water/soils.ts`. */
+/** Soils and mixes. `water/soils.ts` has their properties. */
 export const TEXTURES = [
   'sand',
   'loamy-sand',
@@ -49,6 +49,6 @@ export const TEXTURES = [
 ] as const;
 export type Texture = (typeof TEXTURES)[number];
 
-/** How water gets to a place. */
+/** How water gets to a bed or pot. */
 export const IRRIGATIONS = ['can', 'hose', 'drip', 'soaker', 'buried-bottle'] as const;
 export type Irrigation = (typeof IRRIGATIONS)[number];

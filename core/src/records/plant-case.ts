@@ -10,7 +10,7 @@ import { WeatherRecord } from './record-classes.js';
 
 const MOST_RECORDS = 4000;
 
-/** Records by kind: the weather, and one list for each kind of the registry that a case file holds. */
+/** Records by type: the weather, and one list for each type of the registry that a case file holds. */
 export type CaseRecords = { weather: WeatherRecord[] } & RecordLists;
 class CheckedRecords {}
 const listOf = (cls: new () => object, name: string): void =>
@@ -22,7 +22,7 @@ export const CaseRecords = CheckedRecords as new () => Partial<CaseRecords>;
 export const noRecords = (): CaseRecords =>
   ({ weather: [], ...Object.fromEntries(CASE_LISTS.map(({ list }) => [list, []])) }) as unknown as CaseRecords;
 
-/** Each list in the order of its days, none later than `asOf`; a list that is missing is empty. */
+/** Sorts each list by day and drops records after `asOf`; a missing list is empty. */
 export function tidyRecords(records: Partial<CaseRecords>, asOf: Day): CaseRecords {
   const kept = (list: readonly Dated[] | null | undefined): Dated[] =>
     (list ?? []).filter((r) => r.date <= asOf).sort(byDate);
@@ -32,7 +32,7 @@ export function tidyRecords(records: Partial<CaseRecords>, asOf: Day): CaseRecor
   return out;
 }
 
-/** One plant (or one uniform group): its garden, its place, its records and what was seen, up to a day. */
+/** One plant (or one uniform group): its garden, bed or pot, records and observations, up to a day. */
 export class PlantCase {
   /** the day of the question; later records are ignored */
   @IsCalendarDay()

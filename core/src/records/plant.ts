@@ -13,5 +13,5 @@ export type PlantType = (typeof PLANT_TYPES)[number];
 export const STAGES = ['seedling', 'establishing', 'vegetative', 'flowering', 'fruiting', 'ripening', 'late'] as const;
 export type Stage = (typeof STAGES)[number];
 
-/** The types that belong to a crop. */
+/** Returns the types that belong to a crop. */
 export const typesOf = (crop: Crop): readonly PlantType[] => (crop === 'tomato' ? TOMATO_TYPES : PEPPER_TYPES);

@@ -38,17 +38,17 @@ import { SignSeen } from './observation.js';
 import { IsListOf } from './parts.js';
 
 /**
- * What can be recorded of a plant or a place, one class a kind. Case file, API and forms all read these same classes,
- * so a limit stands in one place. Which kinds there are, and what each is for, stands in `kinds.ts`.
+ * What can be recorded, one class per record type. Case file, API and forms all use these classes, so each limit is
+ * defined once. `kinds.ts` says which types there are and what they are for.
  */
 
-/** Letters of a reason given for what is usually refused. */
+/** Most letters of a reason given for something usually refused. */
 const MOST_REASON = 200;
 const MOST_LITRES = 200;
 const MOST_MINUTES = 1440;
 const TOO_MUCH = { message: `must not be more than ${MOST_LITRES} litres per plant` };
 
-/** A watering as it is kept: always litres per plant, and the minutes that it ran where that is how it was told. */
+/** A watering as stored: always litres per plant, plus the minutes it ran if entered that way. */
 export class Watering extends Dated {
   @IsNumber(FINITE)
   @Min(0)
@@ -65,13 +65,13 @@ export class Watering extends Dated {
   @IsIn(WATERING_WAYS)
   how?: WaterMethod;
 
-  /** until it ran out below: then the store was full */
+  /** until it ran out below: the store was full then */
   @IsOptional()
   @IsIn(WATERING_ENDS)
   end?: (typeof WATERING_ENDS)[number];
 }
 
-/** A watering as it is told: litres for each plant, or minutes where the place's flow is known. */
+/** A watering as entered: litres per plant, or minutes if the flow is known. Stored form: `Watering`. */
 export class WateringEntry extends Dated {
   @ValidateIf((o: WateringEntry) => o.minutes == null || o.litres != null)
   @IsNumber(FINITE, { message: 'must be a number of litres (or give minutes instead)' })
@@ -85,7 +85,7 @@ export class WateringEntry extends Dated {
   @Max(MOST_MINUTES)
   minutes?: number | null;
 
-  /** as this place is watered, where it is left out */
+  /** how it was given; usual for this bed or pot if left out */
   @IsOptional()
   @IsIn(WATERING_WAYS)
   how?: WaterMethod | null;
@@ -110,7 +110,7 @@ export class SoilCheck extends Dated {
   by?: (typeof CHECKED_BY)[number];
 }
 
-/** A thermometer in the soil, in the morning. */
+/** Soil temperature in the morning. */
 export class SoilWarmth extends Dated {
   @IsNumber(FINITE)
   @Min(-10, { message: 'must be a soil temperature' })
@@ -159,7 +159,7 @@ export class Feeding extends Dated {
   @IsIn(FEED_FORMS)
   form?: (typeof FEED_FORMS)[number];
 
-  /** why it was more than is told to be safe */
+  /** why it was more than the safe amount */
   @IsOptional()
   @IsString()
   @MaxLength(MOST_REASON)
@@ -202,52 +202,52 @@ export class Spraying extends Dated {
   @Max(60)
   tMaxC?: number;
 
-  /** what it is called on its label */
+  /** its name on the label */
   @IsOptional()
   @IsString()
   @MaxLength(80)
   name?: string;
 
-  /** against what */
+  /** the problem it was against */
   @IsOptional()
   @IsString()
   @MaxLength(80)
   target?: string;
 
-  /** grams or millilitres of product in a litre of water */
+  /** grams or millilitres of product per litre of water */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0)
   @Max(1000)
   perLitre?: number;
 
-  /** litres that were mixed in all */
+  /** total litres mixed */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0)
   @Max(MOST_LITRES)
   batchL?: number;
 
-  /** on one leaf only, to see if it burns */
+  /** on one leaf only, to test for burns */
   @IsOptional()
   @IsBoolean()
   trial?: boolean;
 
-  /** days until fruit may be picked, by the label as it stood then */
+  /** days until harvest, by the label at that time */
   @IsOptional()
   @IsInt()
   @Min(0)
   @Max(365)
   harvestDays?: number;
 
-  /** hours until anybody goes in again, by the label as it stood then */
+  /** hours until re-entry, by the label at that time */
   @IsOptional()
   @IsInt()
   @Min(0)
   @Max(720)
   reentryHours?: number;
 
-  /** days until it may be sprayed again, by the label as it stood then */
+  /** days until the next spray, by the label at that time */
   @IsOptional()
   @IsInt()
   @Min(0)
@@ -260,7 +260,7 @@ export class Spraying extends Dated {
   because?: string;
 }
 
-/** Fruit that was picked, of one state: how many, how heavy, and what for. */
+/** Picked fruit of one condition: how many, how heavy, and for what use. */
 export class Picking extends Dated {
   @IsOptional()
   @IsInt()
@@ -268,7 +268,7 @@ export class Picking extends Dated {
   @Max(2000, { message: 'must not be more than 2000 fruit at once' })
   count?: number | null;
 
-  /** together, g */
+  /** total weight, g */
   @IsOptional()
   @IsNumber(FINITE)
   @Min(1)
@@ -285,7 +285,7 @@ export class Picking extends Dated {
   @IsIn(PICK_RIPENESS)
   ripeness?: PickRipeness | null;
 
-  /** why it was picked against a wait, or weighs so much */
+  /** why it was picked during a waiting time, or weighs so much */
   @IsOptional()
   @IsString()
   @MaxLength(MOST_REASON)
@@ -296,14 +296,14 @@ export class Happening extends Dated {
   @IsIn(EVENTS)
   what: (typeof EVENTS)[number];
 
-  /** why it was done against a wait */
+  /** why it was done during a waiting time */
   @IsOptional()
   @IsString()
   @MaxLength(MOST_REASON)
   because?: string;
 }
 
-/** One look at a plant: signs found and not found, or simply all clear. */
+/** One look at a plant: signs found and not found, or all clear. */
 export class Inspection extends Dated {
   @IsBoolean()
   allClear: boolean;
@@ -323,9 +323,9 @@ export class Note extends Dated {
   text: string;
 }
 
-/** One truss as it was counted: flowers open or faded, and fruit that has set. */
+/** One truss as counted: open or faded flowers, and fruit set. */
 export class TrussCount extends Dated {
-  /** from below */
+  /** counted from below */
   @IsInt()
   @Min(1)
   @Max(40)
@@ -342,7 +342,7 @@ export class TrussCount extends Dated {
   fruit: number;
 }
 
-/** What stands in the bed beside the crop: companions, weeds, host plants. */
+/** What grows beside the crop: companions, weeds, host plants. */
 export class Neighbour extends Dated {
   @IsIn(NEIGHBOURS)
   what: (typeof NEIGHBOURS)[number];
@@ -351,7 +351,7 @@ export class Neighbour extends Dated {
   did: (typeof NEIGHBOUR_DEEDS)[number];
 }
 
-/** What the gardener's own rain gauge held for a day. It overrules the station; the last reading of a day counts. */
+/** The gardener's own rain gauge for a day. It overrides the station; the last reading of a day counts. */
 export class RainGauge extends Dated {
   @IsNumber(FINITE)
   @Min(0)
@@ -359,7 +359,7 @@ export class RainGauge extends Dated {
   rainMm: number;
 }
 
-/** One day's weather: °C, mm, %, m/s, MJ/m², hours of wet leaves. */
+/** One day's weather: °C, mm, %, m/s, MJ/m², hours of leaf wetness. */
 export class WeatherRecord extends Dated {
   @IsNumber(FINITE)
   @Min(-60)
@@ -401,7 +401,7 @@ export class WeatherRecord extends Dated {
   wetHours?: number | null;
 }
 
-/** What is kept of each kind of record. */
+/** The stored class of each record type. */
 export const RECORD_CLASSES = {
   watering: Watering,
   'soil-check': SoilCheck,
@@ -419,5 +419,5 @@ export const RECORD_CLASSES = {
   inspection: Inspection,
 };
 
-/** What is told of each, where that is more than what is kept. */
+/** The entry class of each, where it differs from the stored one. */
 export const ENTRY_CLASSES = { ...RECORD_CLASSES, watering: WateringEntry };

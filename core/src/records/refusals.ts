@@ -1,4 +1,4 @@
-/** What a rule broke on, for whoever must put it right. */
+/** What a rule broke on, for the person who must fix it. */
 interface Broken {
   value: unknown;
   /** the number in the rule: a limit, a length */
@@ -8,8 +8,8 @@ interface Broken {
 }
 
 /**
- * What the validator's rules refuse, in words that follow a label ("Width must be more than …"). A rule that brings words of its own keeps them.
- * Every rule that our classes use without words must stand here; a test goes through all of them.
+ * What the validator's rules refuse, in words that follow a label ("Width must be more than …"). A rule with words of
+ * its own keeps them. Every rule our classes use without words must be listed here; a test checks all of them.
  */
 const WORDS: Record<string, (broken: Broken) => string> = {
   isNumber: () => 'must be a number, such as 2.5',
@@ -35,8 +35,8 @@ const WORDS: Record<string, (broken: Broken) => string> = {
 export const RULES_IN_WORDS: readonly string[] = Object.keys(WORDS);
 
 /**
- * @param text what the validator says: where it begins with the field's name it is the library's own, and is put in ours
- * @returns the reason, without the field's name: the path says it
+ * @param text the validator's message: if it begins with the field's name it is the library's own, and is reworded
+ * @returns the reason without the field's name: the path says it
  */
 export function inWords(rule: string, text: string, property: string, value: unknown): string {
   const own = new RegExp(`^(each value in )?(nested property \\w+|${property}) `).exec(text);

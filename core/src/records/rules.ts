@@ -27,7 +27,7 @@ export function signFaults(seen: SignSeen, crop: Crop, path: string): Fault[] {
   return faults;
 }
 
-/** The same sign both there and not there within one day. */
+/** Refuses the same sign as both present and absent on one day. */
 export function contradictions(seen: readonly (SignSeen & { date?: Day })[], path: string): Fault[] {
   const first = new Map<string, boolean>();
   return seen.flatMap((s, i) => {

@@ -1,6 +1,6 @@
 import type { Fault } from './faults.js';
 
-/** How large a body may be in its shape. */
+/** Limits on the shape of a request body. */
 export interface ShapeCaps {
   /** fields of one object */
   keys: number;
@@ -12,17 +12,20 @@ export interface ShapeCaps {
 }
 
 /**
- * What any body may look like, before any class sees it. The classes are strict about what they know; these caps keep what
- * they do not know from costing anything: reading an unknown key costs in proportion to all the others.
+ * Limits on any body before a class validates it. The classes are strict about what they know; these caps keep what
+ * they do not know cheap: reading an unknown key costs in proportion to all the others.
  */
 export const BODY_CAPS: ShapeCaps = { keys: 60, depth: 10, items: 2000, values: 20_000 };
-/** The same for a case file, whose lists are longer; how long each may be its class says. */
+/** The same for a case file, whose lists are longer; its class limits each list. */
 export const FILE_CAPS: ShapeCaps = { keys: 60, depth: 10, items: 5000, values: 400_000 };
 
-/** Names that mean something to the language itself. They are refused: dropped silently, a sender would think them kept. */
+/**
+ * Names with a meaning in the language itself. They are refused: if dropped silently, the sender would think them
+ * saved.
+ */
 const NEVER = new Set(['__proto__', 'constructor', 'prototype']);
 
-/** The faults of a parsed body's shape, at most one of a kind; none: the classes may look at it. */
+/** Returns the faults of a parsed body's shape, at most one of each sort; if none, the classes may read it. */
 export function shapeFaults(body: unknown, most: ShapeCaps = BODY_CAPS): Fault[] {
   let values = 0;
   const look = (value: unknown, path: string, depth: number): Fault | null => {
@@ -60,6 +63,6 @@ function first<K>(items: Iterable<[K, unknown]>, look: (value: unknown, key: K) 
   return null;
 }
 
-/** A field's name in an answer is not as long as whoever sent it likes. */
+/** Shortens a field's name in an answer: the sender must not decide its length. */
 const short = (name: string): string =>
   name === '' ? '(no name)' : (name.length > 60 ? `${name.slice(0, 60)}…` : name).toWellFormed();

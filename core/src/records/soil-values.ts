@@ -3,11 +3,11 @@ import { IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { FINITE } from './dated.js';
 import { IsPart } from './parts.js';
 
-/** Units in which laboratories give what they found. The first four are of the element; the last two of what the label calls it. */
+/** Units laboratories use. The first four are of the element; the last two of what the label calls it. */
 export const SOIL_UNITS = ['ppm', 'mg/kg', 'kg/ha', 'lb/acre', 'meq/100g', 'mg/100g', 'mg/100g-oxide'] as const;
 export type SoilUnit = (typeof SOIL_UNITS)[number];
 
-/** How phosphorus was drawn out: the same soil gives other numbers by another way. */
+/** Extraction method for phosphorus: the same soil gives different numbers by another method. */
 export const P_METHODS = ['mehlich-3', 'olsen', 'bray'] as const;
 export type PMethod = (typeof P_METHODS)[number];
 

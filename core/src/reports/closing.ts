@@ -1,12 +1,12 @@
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { SOIL_BORNE } from '../planning/rotation.js';
 
-/** Closing the year: the kit that is put away (handbook, "Close the year"; common practice). */
+/** Closing the year: equipment to store (common practice). */
 interface KitRow {
   code: string;
   label: string;
   how: string;
-  /** only where something was diseased */
+  /** only if something was diseased */
   afterDisease?: true;
 }
 const rows = <C extends string>(list: readonly (KitRow & { code: C })[]): readonly (KitRow & { code: C })[] => list;
@@ -38,10 +38,10 @@ export const KIT = rows([
 export type KitCode = (typeof KIT)[number]['code'];
 export const KIT_CODES: KitCode[] = KIT.map((k) => k.code);
 
-/** The list for a season: with the row for sick plants only where there were any. */
+/** Returns the list for a season: with the row for sick plants only if there were any. */
 export const kitFor = (disorders: readonly DisorderCode[]): (typeof KIT)[number][] =>
   KIT.filter((k) => !k.afterDisease || disorders.some((d) => SOIL_BORNE.includes(d)));
 
-/** Those whose plants are bagged and binned, roots and all. */
+/** Returns the problems whose plants are bagged and binned with their roots. */
 export const baggedFor = (disorders: readonly DisorderCode[]): DisorderCode[] =>
   disorders.filter((d) => SOIL_BORNE.includes(d));

@@ -8,16 +8,16 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 export interface ReportPlant {
   id: string;
   name: string;
-  /** its kind by name, else its type */
+  /** its variety by name, else its type */
   kind: string;
   place: string;
   crop: Crop;
   type?: PlantType | null;
-  /** one fruit of its kind, g */
+  /** weight of one fruit of its variety, g */
   fruitG?: number | null;
-  /** litres that it got by hand, hose or drip as far as they are written down; null: nothing is */
+  /** recorded litres given by hand, hose or drip; null if none are recorded */
   litres: number | null;
-  /** nitrogen that it was given, g; null: nothing is written down */
+  /** recorded nitrogen given, g; null if none is recorded */
   nitrogenG: number | null;
 }
 
@@ -39,29 +39,29 @@ export interface PlantRow {
   /** picked and used */
   kg: number;
   lostKg: number;
-  /** litres of water for each kg that was used; null where one of the two is not written down, or it has borne less than one */
+  /** litres of water per kg used; null if one is not recorded, or it bore less than a kilogram */
   litresPerKg: number | null;
   nitrogenGPerKg: number | null;
 }
 
 export interface HarvestReport {
-  /** used: eaten, cooked, kept, given */
+  /** used: eaten, cooked, stored, given */
   kg: number;
-  /** of all weights, so much was reckoned from a count and the weight of one fruit */
+  /** share of all weight estimated from counts and the weight of one fruit */
   estimatedShare: number;
-  /** pickings with neither a weight nor a count: they are in no sum */
+  /** pickings with neither weight nor count: in no sum */
   unweighed: number;
   plants: PlantRow[];
   kinds: { kind: string; kg: number; lostKg: number }[];
-  /** by the first day of each week, from the first picking to the last, without a gap */
+  /** by the first day of each week, from the first picking to the last, without gaps */
   weeks: { from: Day; kg: number; lostKg: number }[];
-  /** what was thrown away, by what was wrong with it, the most first; share of all that was picked */
+  /** binned fruit by its problem, most first; share of everything picked */
   losses: { state: PickState; kg: number; share: number }[];
-  /** not sound, and used all the same */
+  /** damaged but used */
   savedKg: number;
 }
 
-/** Under a kilogram the share of the water says more about the day than about the plant (judgement). */
+/** Below a kilogram the water per kg says more about the day than the plant, g (judgement). */
 const LEAST_FOR_A_SHARE_G = 1000;
 
 const sum = (list: readonly number[]): number => list.reduce((t, x) => t + x, 0);

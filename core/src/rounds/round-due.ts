@@ -4,28 +4,29 @@ import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /**
- * When a place is to be walked along, and why: by the gardener's own rhythm, and after what lets trouble grow unseen. Handbook: a daily
- * glance, a weekly round with undersides, and after wet spells, heat, frost and absence; before a storm; two weeks after a finding.
+ * When to check a bed or pot, and why: by the gardener's rhythm, and after anything that lets problems grow unseen.
+ * Common practice: a daily glance, a weekly walk with undersides, and after wet spells, heat, frost and absence;
+ * before a storm; two weeks after a finding.
  */
 export const ROUND_RHYTHMS = ['daily', 'weekly', 'off'] as const;
 export type RoundRhythm = (typeof ROUND_RHYTHMS)[number];
 export const DEFAULT_RHYTHM: RoundRhythm = 'weekly';
 
-/** Days between two rounds. A daily glance does not turn leaves over; once a week it does. */
+/** Days between two walks. A daily glance does not turn leaves over; once a week it does. */
 const EVERY_DAYS = { daily: 1, weekly: 7 } as const;
 
-/** A day counts as wet from so much rain on, mm; so many in a row are a spell (handbook: three or more). */
+/** Rain that makes a day wet, mm; this many in a row are a spell (common practice: three or more). */
 const WET_MM = 1;
 const WET_SPELL_DAYS = 3;
 const HEAT_SPELL_DAYS = 2;
-/** What is over for longer calls for no round of its own any more: the rhythm sees to it. */
+/** Older events need no walk of their own: the rhythm covers them, days. */
 const FRESH_DAYS = 4;
-/** A storm is told so many days before. */
+/** Days ahead to warn of a storm. */
 const STORM_AHEAD_DAYS = 2;
-/** After a finding was taken on, the neighbours are looked at (issue and handbook: two weeks). */
+/** Days after a finding to check the plants beside it (common practice: two weeks). */
 const AFTER_FINDING_DAYS = 14;
 
-/** The first and the last day away. */
+/** First and last day away. */
 export interface Away {
   from: Day;
   to: Day;
@@ -43,31 +44,31 @@ export type RoundReason =
 export interface RoundQuestion {
   today: Day;
   rhythm: RoundRhythm;
-  /** when each plant of the place was last looked at; null for never. No plants, no round */
+  /** when each plant was last looked over; null for never. No plants: no walk */
   lastLooks: readonly (Day | null)[];
-  /** when each was planted out: what was just planted is no week without a look */
+  /** when each was planted out: a new plant is not a week without a look */
   plantedOn: readonly (Day | null)[];
-  /** the weather where the plants stand, past and foreseen; days in order */
+  /** weather where the plants grow, past and forecast; in order of days */
   weather: readonly WeatherDay[];
-  /** night minimum from which on frost threatens here, °C */
+  /** night minimum from which frost is a risk here, °C */
   frostFromC: number;
   away: readonly Away[];
-  /** findings that were taken on here */
+  /** findings that were treated here */
   findings: readonly { disorder: DisorderCode; openedOn: Day }[];
 }
 
 export interface RoundDue {
-  /** the weightiest first */
+  /** most important first */
   reasons: RoundReason[];
-  /** leaves are to be turned over */
+  /** turn the leaves over */
   undersides: boolean;
 }
 
-/** The round that is due today; null where none is. While somebody is away nobody is asked. */
+/** Returns the walk due today; null if none. While the gardener is away none is due. */
 export function roundDue(q: RoundQuestion): RoundDue | null {
   if (q.lastLooks.length === 0) return null;
   if (q.away.some((a) => a.from <= q.today && a.to >= q.today)) return null;
-  // a place is looked at when its last plant was
+  // a bed counts as looked over when its last plant was
   const lastOn = q.lastLooks.reduce<Day | null>(
     (a, b) => (a === null || b === null ? null : b < a ? b : a),
     '9999-12-31',
@@ -86,7 +87,7 @@ export function roundDue(q: RoundQuestion): RoundDue | null {
   if (storm && unseenSince(addDays(q.today, -1)))
     reasons.push({ kind: 'storm', on: storm.date, windMs: storm.windMs! });
   const frost = past.filter((w) => daysBetween(w.date, q.today) <= 2 && w.tMinC <= q.frostFromC).at(-1);
-  // the night of a day ends on its morning: a look on that day has seen it
+  // a night ends on its morning: a look that day has seen it
   if (frost && unseenSince(addDays(frost.date, -1)))
     reasons.push({ kind: 'frost', on: frost.date, lowestC: frost.tMinC });
   const wet = lastRun(past, (w) => w.rainMm >= WET_MM);
@@ -131,12 +132,12 @@ export function roundDue(q: RoundQuestion): RoundDue | null {
 function isDue(q: RoundQuestion, lastOn: Day | null): boolean {
   const every = EVERY_DAYS[q.rhythm as keyof typeof EVERY_DAYS];
   if (lastOn !== null) return daysBetween(lastOn, q.today) >= every;
-  // never looked at: as if on the day it was planted
+  // never looked over: counts from the day it was planted
   const planted = q.plantedOn.filter((_, i) => q.lastLooks[i] === null);
   return planted.some((day) => day === null || daysBetween(day, q.today) >= every);
 }
 
-/** The run of days that meet the condition, if the last days do or did; it may have ended. */
+/** Returns the latest run of days that meet the condition; it may have ended. */
 function lastRun(days: readonly WeatherDay[], hit: (w: WeatherDay) => boolean): WeatherDay[] | null {
   const end = days.findLastIndex(hit);
   if (end < 0) return null;

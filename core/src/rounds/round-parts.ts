@@ -4,7 +4,7 @@ import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { PARTS, type Part, signRow } from '../records/vocabulary/signs.js';
 import type { RoundDue, RoundReason } from './round-due.js';
 
-/** Where a round begins to look, by why it was asked (common practice: wet shows low and beneath, heat above, cold at the tip). */
+/** Where to start looking, by reason (common practice: wet shows low and underneath, heat above, cold at the tip). */
 const BY_REASON: Record<RoundReason['kind'], readonly Part[]> = {
   home: ['posture', 'soil', 'fruit'],
   storm: ['posture', 'stem', 'fruit'],
@@ -15,7 +15,10 @@ const BY_REASON: Record<RoundReason['kind'], readonly Part[]> = {
   rhythm: [],
 };
 
-/** What the season's creatures and ailments begin with, by the plant's age: cutworms and damping at the stem, mites and spots in the leaf, then fruit. */
+/**
+ * Where the season's pests and diseases start, by the plant's age: cutworms and damping off at the stem, mites and
+ * spots in the leaves, then fruit.
+ */
 const BY_STAGE: Record<Stage, readonly Part[]> = {
   seedling: ['stem', 'soil'],
   establishing: ['stem', 'low-leaves'],
@@ -27,10 +30,10 @@ const BY_STAGE: Record<Stage, readonly Part[]> = {
 };
 
 const MOST_PARTS = 4;
-/** A sign seen at least this often with a trouble shows where to look for it. */
+/** A sign seen at least this often with a problem shows where to look for it. */
 const SHOWS_FROM = 0.5;
 
-/** The parts to open a round on, the most pressing first: open troubles, then why it was asked, then the season. */
+/** Returns the parts to start with, most pressing first: open problems, then the reason, then the season. */
 export function partsFor(due: RoundDue, stage: Stage | null | undefined, open: readonly DisorderCode[]): Part[] {
   const ofTrouble = (code: DisorderCode): readonly Part[] =>
     disorderRow(code)
@@ -44,6 +47,6 @@ export function partsFor(due: RoundDue, stage: Stage | null | undefined, open: r
     ...(stage ? BY_STAGE[stage] : (['low-leaves', 'leaves'] as const)),
   ];
   const first = [...new Set(parts)].slice(0, MOST_PARTS);
-  // walked from the soil up, as one walks it
+  // in the order from the soil up
   return PARTS.filter((p) => first.includes(p));
 }

@@ -1,24 +1,24 @@
 import { type SignCode, signRow } from '../records/vocabulary/signs.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-/** What was counted of one sign over the rounds of a while, and where it goes. */
+/** The counts of one sign over several walks, and their trend. */
 export interface Trend {
   sign: SignCode;
   counts: { day: Day; count: number }[];
   days: number;
   course: 'rising' | 'falling' | 'steady';
-  /** more than a plant sheds by growing old; of yellow leaves only */
+  /** more than normal ageing; for yellow leaves only */
   fasterThanAgeing?: true;
 }
 
-/** So far back counts are put side by side. */
+/** Days back that counts are compared over. */
 const WINDOW_DAYS = 21;
-/** Fewer counts tell no course. */
+/** Fewer counts show no trend. */
 const LEAST_COUNTS = 3;
-/** Half as many again, and at least two, is more than two people count differently (judgement). */
+/** Half as many again, and at least two, is more than counting differences (judgement). */
 const CHANGE_SHARE = 0.5;
 const CHANGE_LEAST = 2;
-/** A sound plant gives up about two old leaves a week (judgement). */
+/** A healthy plant drops about two old leaves a week (judgement). */
 const AGEING_A_WEEK = 2;
 const YELLOW: ReadonlySet<SignCode> = new Set<SignCode>([
   'leaf-yellow-slow-few',
@@ -33,7 +33,7 @@ interface Counted {
   affected?: number | null;
 }
 
-/** Signs that were counted at least three times in three weeks, each with its course; not there counts as none. */
+/** Returns signs counted at least three times in three weeks, each with its trend; absent counts as zero. */
 export function trendsOf(observations: readonly Counted[], today: Day): Trend[] {
   const from = addDays(today, -WINDOW_DAYS);
   const bySign = new Map<SignCode, Map<Day, number>>();

@@ -3,7 +3,7 @@ import { type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import type { RoundReason } from './round-due.js';
 
-/** Why a round is asked for, one reason in half a line. */
+/** Returns why a walk is due, one reason in half a line. */
 export function roundReasonInWords(r: RoundReason, today: Day, f: Formatter): string {
   switch (r.kind) {
     case 'home':

@@ -2,13 +2,13 @@ import type { GardenFacts } from '../records/facts.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /**
- * A garden's own frost days, in its own hemisphere. Month-days come round every year: the last frost of spring is the one nearest
- * to a day, the first of autumn the next one ahead.
+ * A garden's frost days, in its own hemisphere. Month-days recur every year: the last frost of spring is the one
+ * nearest to a day, the first of autumn the next one ahead.
  */
 
 const onYear = (monthDay: string, year: number): Day => `${year}-${monthDay === '02-29' ? '02-28' : monthDay}`;
 
-/** The occurrence of a month-day that lies nearest to `day`. */
+/** Returns the occurrence of a month-day nearest to `day`. */
 export function nearestTo(day: Day, monthDay: string): Day {
   const year = Number(day.slice(0, 4));
   return [year - 1, year, year + 1]
@@ -16,14 +16,14 @@ export function nearestTo(day: Day, monthDay: string): Day {
     .reduce((a, b) => (Math.abs(daysBetween(day, b)) < Math.abs(daysBetween(day, a)) ? b : a));
 }
 
-/** The next occurrence of a month-day on or after `day`. */
+/** Returns the next occurrence of a month-day on or after `day`. */
 export function nextAfter(day: Day, monthDay: string): Day {
   const year = Number(day.slice(0, 4));
   const now = onYear(monthDay, year);
   return now >= day ? now : onYear(monthDay, year + 1);
 }
 
-/** So near to the usual last frost, before it, a planting is early; a planting months away from it belongs to another season. */
+/** Days before the usual last frost in which a planting is early; months away it belongs to another season. */
 const EARLY_WITHIN_DAYS = 75;
 
 export function plantedBeforeLastFrost({ lastFrost }: Pick<GardenFacts, 'lastFrost'>, planted: Day): boolean {
@@ -32,14 +32,14 @@ export function plantedBeforeLastFrost({ lastFrost }: Pick<GardenFacts, 'lastFro
   return ahead > 0 && ahead <= EARLY_WITHIN_DAYS;
 }
 
-/** Where no frost day is known: the end of the warm season, by hemisphere (judgement). */
+/** End of the warm season without a known frost date, by hemisphere (judgement). */
 const USUAL_END = { north: '11-01', south: '05-01' } as const;
-/** Past this year's first frost the work of after the season is near. */
+/** After this year's first frost by this many days, post-season work starts. */
 const AFTER_FROST_DAYS = 14;
 
 /**
- * When the season of a day ends: the garden's first frost; without one (or where there is none) the usual end of its hemisphere, and
- * on the equator's side of 15 degrees, where one season follows the other, six months on.
+ * Returns when the season of a day ends: the garden's first frost; without one the usual end for its hemisphere, and
+ * within 15 degrees of the equator, where seasons follow each other, six months on.
  */
 export function seasonEnd(garden: Pick<GardenFacts, 'latitude' | 'firstFrost'>, day: Day): Day {
   if (!garden.firstFrost && Math.abs(garden.latitude) < 15) return addDays(day, 180);

@@ -3,13 +3,13 @@ import type { Fault } from '../records/faults.js';
 import { type Day, daysBetween } from '../units/day.js';
 import { nextAfter } from './frost-days.js';
 
-/** The warm part of the year, or on purpose the mild winter of a hot country. */
+/** The warm part of the year, or the mild winter of a hot country, on purpose. */
 export const SEASON_MODES = ['warm', 'mild-winter'] as const;
 export type SeasonMode = (typeof SEASON_MODES)[number];
 
-/** One growing season: a year in the north; over New Year in the south, and where the mild winter is what is grown in. */
+/** One growing season: a year in the north; across New Year in the south, and where the mild winter is used. */
 export interface GrowingYear {
-  /** of its first day; it names the season */
+  /** year of its first day; it names the season */
   year: number;
   /** "2026", or "2026/27" */
   label: string;
@@ -18,7 +18,7 @@ export interface GrowingYear {
   to: Day;
 }
 
-/** Does a season of this garden run over New Year? */
+/** Returns whether a season of this garden runs across New Year. */
 const overNewYear = (latitude: number, mode: SeasonMode): boolean => latitude < 0 !== (mode === 'mild-winter');
 
 export function growingYear(year: number, latitude: number, mode: SeasonMode = 'warm'): GrowingYear {
@@ -32,14 +32,14 @@ export function growingYear(year: number, latitude: number, mode: SeasonMode = '
     : { year, label: String(year), from: `${year}-01-01`, to: `${year}-12-31` };
 }
 
-/** The season that a day belongs to. */
+/** Returns the season a day belongs to. */
 export function growingYearOf(day: Day, latitude: number, mode: SeasonMode = 'warm'): GrowingYear {
   const year = Number(day.slice(0, 4));
   const here = growingYear(year, latitude, mode);
   return day >= here.from ? here : growingYear(year - 1, latitude, mode);
 }
 
-/** The frost days of one season; null where the garden knows none. */
+/** Returns the frost days of one season; null if unknown. */
 export function frostsOf(
   garden: Pick<GardenFacts, 'lastFrost' | 'firstFrost'>,
   season: GrowingYear,
@@ -48,10 +48,10 @@ export function frostsOf(
   return { last, first: garden.firstFrost ? nextAfter(last ?? season.from, garden.firstFrost) : null };
 }
 
-/** Nearer to the equator either order may be right. */
+/** Nearer to the equator either order may be right, degrees. */
 const TROPICS = 23.5;
 
-/** Frost days that are the wrong way round for their hemisphere: between the last and the first lies no midsummer. */
+/** Refuses swapped frost days for the hemisphere: no midsummer lies between last and first frost. */
 export function frostFaults(garden: Pick<GardenFacts, 'latitude' | 'lastFrost' | 'firstFrost'>): Fault[] {
   const { latitude, lastFrost, firstFrost } = garden;
   if (!lastFrost || !firstFrost || Math.abs(latitude) < TROPICS) return [];

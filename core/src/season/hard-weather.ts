@@ -13,12 +13,12 @@ import type { Stage } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
 
-/** Heat, frost and cold nights in the forecast, and what to do about them place by place. Limits: handbook, common practice from memory. */
+/** Heat, frost and cold nights in the forecast, and what to do bed by bed. Limits: common practice, from memory. */
 
 const WAVE_DAYS = 2;
-/** A plan is told so many days before, in time to act. */
+/** Days ahead to show a plan, in time to act. */
 export const AHEAD_DAYS = 3;
-/** So long a plant that was set out counts as newly planted. */
+/** Days a plant counts as newly planted. */
 export const NEWLY_PLANTED_DAYS = 21;
 
 export interface HardSpell {
@@ -29,16 +29,16 @@ export interface HardSpell {
   extremeC: number;
 }
 
-/** What of a place decides from which warmth on a night is dangerous. */
+/** What decides from which temperature a night is dangerous in a bed or pot. */
 export interface Exposure {
   facts: Pick<PlaceFacts, 'kind' | 'cover' | 'hollow'>;
-  /** one of its plants was set out within three weeks */
+  /** one of its plants was planted out within three weeks */
   newlyPlanted: boolean;
 }
 
 /**
- * From which screen minimum on a place is in danger of frost, °C: ground frost is possible from 3 °C, from 5 where cold air gathers
- * or plants were just set out; under film or glass from −1; indoors never (handbook).
+ * Returns the screen minimum from which frost threatens a bed or pot, °C: 3 °C for ground frost, 5 where cold air
+ * collects or plants are new; under film or glass −1; indoors never (common practice).
  */
 export function frostFrom({ facts, newlyPlanted }: Exposure): number {
   const cover = coverOf(facts);
@@ -47,7 +47,7 @@ export function frostFrom({ facts, newlyPlanted }: Exposure): number {
   return facts.hollow || newlyPlanted ? HOLLOW_FROST_C : SCREEN_FROST_C;
 }
 
-/** The first run of days that meet a condition, at least `least` long; null where there is none. */
+/** Returns the first run of at least `least` days that meet a condition; null if there is none. */
 function firstRun(days: readonly WeatherDay[], least: number, hit: (d: WeatherDay) => boolean): WeatherDay[] | null {
   for (let i = 0; i < days.length; i++) {
     let n = 0;
@@ -66,10 +66,9 @@ const spellOf = (kind: HardSpell['kind'], days: readonly WeatherDay[]): HardSpel
 });
 
 /**
- * The next heat (two or more days at 32 °C or more, or a single one at 38), the next frost and, where plants were just set out, the
- * next cold nights under 10 °C, if the forecast holds one. Indoors none.
- * @param ahead the forecast of the open; frost limits are stated for the screen out there
- * @param own the same days where the plants stand: heat is what they feel
+ * Returns the next heat (two or more days at 32 °C or more, or one at 38), the next frost and, for new plants, the
+ * next cold nights under 10 °C, if forecast. Indoors none. @param ahead the outdoor forecast; frost limits refer to
+ * the screen outdoors @param own the same days where the plants grow: heat is what they feel
  */
 export function hardSpells(
   today: Day,
@@ -95,27 +94,27 @@ export function hardSpells(
   ];
 }
 
-/** What the plan must know of a place. Amounts are for the whole place. */
+/** What the plan needs to know of a bed or pot. Amounts are for the whole of it. */
 export interface PlaceInSpell {
   facts: PlaceFacts;
   plants: number;
-  /** ground of the whole place, m²; null where nobody measured it */
+  /** its ground, m²; null if not measured */
   areaM2: number | null;
   stages: readonly (Stage | null | undefined)[];
-  /** null where nothing can be reckoned */
+  /** null if it can't be computed */
   water: WaterInSpell | null;
   latitude: number;
-  /** hot kinds stand here */
+  /** hot peppers grow here */
   hotPeppers?: boolean;
   peppers?: boolean;
 }
 
-/** Litres for the whole place. */
+/** Litres for the whole bed or pot. */
 export interface WaterInSpell {
-  /** what its plants used a day lately, and will in the spell, by the balance */
+  /** daily use of its plants recently, and during the spell, by the balance */
   usedPerDayL: number;
   spellPerDayL: number;
-  /** what the place's plan gives on a day, and of it after midday */
+  /** the plan's amount on a day, and how much of it after midday */
   plannedOn: (day: Day) => number;
   laterOn?: (day: Day) => number;
 }
@@ -139,14 +138,14 @@ export interface DatedAct {
   what: SpellAct;
 }
 
-/** A pot that one person can carry, litres. */
+/** Largest pot one person can carry, L. */
 const PORTABLE_L = 25;
 const MULCH_DEPTH_M = 0.06;
 const AREA_PER_PLANT_M2 = 0.3;
 
 /**
- * The dated list for one place: what there is to do before and in the spell, with amounts; empty where nothing is needed. A minimum falls at
- * dawn: what guards against it is done on the evening of the day before, again for every night of the spell.
+ * Returns the dated list for one bed or pot: what to do before and during the spell, with amounts; empty if nothing
+ * is needed. A minimum falls at dawn, so protection goes on the evening before, again for every night of the spell.
  */
 export function spellPlan(spell: HardSpell, today: Day, p: PlaceInSpell): DatedAct[] {
   if (p.plants === 0) return [];
@@ -212,12 +211,12 @@ function heatPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, p
   return acts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }
 
-/** Use rises by less than this share: nothing to tell. */
+/** A smaller rise in use is not mentioned. */
 const WORTH_TELLING = 0.03;
-/** The common habit in a heat wave: half as long again. */
+/** The common habit in a heat wave: half as much again. */
 const HABIT_FACTOR = 1.5;
 
-/** How the plan waters through a heat wave, beside the habit; null where use hardly rises, or the plan gives nothing then. */
+/** Compares the plan's water in a heat wave with the habit; null if use hardly rises, or the plan gives none then. */
 function waterMore(spell: HardSpell, water: WaterInSpell): SpellAct | null {
   const days = daysFrom(spell.from, spell.to);
   const litres = toTenth(days.reduce((sum, day) => sum + water.plannedOn(day), 0));

@@ -3,7 +3,7 @@ import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import type { HardSpell, SpellAct } from './hard-weather.js';
 
-/** An act of a heat or frost plan in the gardener's words and units, with its caution where it has one. */
+/** Returns an act of a heat or frost plan in the gardener's words and units, with its caution if it has one. */
 export function actInWords(what: SpellAct, f: Formatter): { text: string; caution?: string } {
   switch (what.act) {
     case 'harvest':
@@ -78,7 +78,7 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
 const hotCaution = (hot: boolean): { caution?: string } =>
   hot ? { caution: 'Hot peppers: wear gloves, and keep hands away from your eyes.' } : {};
 
-/** What is coming and when: "32 °C or more is expected from 20 July to 22 July, up to 36 °C". */
+/** Says what is coming and when: "32 °C or more is forecast from 20 July to 22 July, up to 36 °C". */
 export function spellInWords(s: HardSpell, today: Day, f: Formatter): string {
   const until = s.to === s.from ? '' : ` to ${f.day(s.to)}`;
   if (s.kind === 'heat') {

@@ -6,51 +6,51 @@ import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, SOIL_FROM_C, WEEK_DAYS } from './limits.js';
 
-/** May it go out? Each condition by itself, and what follows from all. */
+/** Whether a plant can be planted out: each condition by itself, and the result. */
 
 export type GateCheck = 'hardened' | 'soil' | 'nights' | 'days' | 'frost' | 'wind';
 
 export interface GateRow {
   check: GateCheck;
-  /** null: nobody knows */
+  /** null: unknown */
   ok: boolean | null;
-  /** what it is and what is wanted, °C or m/s; null where nobody knows */
+  /** the value and the needed one, °C or m/s; null if unknown */
   found: number | null;
   wanted: number;
-  /** °C, of a soil that was estimated from the air */
+  /** error of a soil temperature estimated from the air, °C */
   error?: number;
 }
 
 export type GateVerdict =
   | { go: 'today' }
-  /** nothing known speaks against it, and too little is known to say so: these are to be found out first */
+  /** nothing known argues against it, but too little is known: these must be found out first */
   | { go: 'ask'; about: GateCheck[] }
-  /** it would live, under this cover, and stand still */
+  /** it would survive under this cover, but not grow */
   | { go: 'at-risk'; cover: 'fleece' | 'wind-break' }
-  /** until this day as far as is foreseen; null: longer than that */
+  /** until this day by the forecast; null: longer than that */
   | { go: 'wait'; until: Day | null };
 
 export interface GateQuestion {
   crop: Crop;
   today: Day;
   lastFrost: Day | null;
-  /** where the plant will stand, measured and foreseen */
+  /** where the plant will grow, measured and forecast */
   weather: readonly WeatherDay[];
-  /** felt with a thermometer, °C, or estimated with its error */
+  /** measured with a thermometer, °C, or estimated with its error */
   soil: { celsius: number; error?: number } | null;
-  /** the last hardening day is done; null where nothing is written down */
+  /** the last hardening day is done; null if nothing is recorded */
   hardened: boolean | null;
 }
 
 export interface Gate {
   rows: GateRow[];
   verdict: GateVerdict;
-  /** days that first fruit comes sooner when planted today rather than in a week; a cold week is worth little */
+  /** days that first fruit comes earlier when planted today instead of in a week; a cold week is worth little */
   weekCosts: number | null;
 }
 
 const WEEK_NEEDS_DAYS = 3;
-/** Without these nobody can say that it may go out. */
+/** Without these we can't say that it may go out. */
 const NEEDED: readonly GateCheck[] = ['soil', 'nights'];
 
 export function settingOutGate(q: GateQuestion): Gate {
@@ -61,7 +61,7 @@ export function settingOutGate(q: GateQuestion): Gate {
 }
 
 function verdictOf(q: GateQuestion, bad: readonly GateRow[], unknown: GateCheck[]): GateVerdict {
-  // none known is not none cold: without soil and nights nothing is let out
+  // unknown does not mean not cold: without soil and nights nothing goes out
   if (bad.length === 0) return unknown.length === 0 ? { go: 'today' } : { go: 'ask', about: unknown };
   const night = bad.find((r) => r.check === 'nights');
   const coverable =
@@ -76,7 +76,7 @@ function verdictOf(q: GateQuestion, bad: readonly GateRow[], unknown: GateCheck[
   return { go: 'wait', until: null };
 }
 
-/** The conditions as they would be on a day, by the days that are foreseen from then on. */
+/** Returns the conditions on a day, using the forecast from then on. */
 function gateRows(q: GateQuestion, on: Day): GateRow[] {
   const ahead = q.weather.filter((w) => w.date >= on && w.date < addDays(on, WEEK_DAYS));
   const known = ahead.length >= WEEK_NEEDS_DAYS || on > q.today;
@@ -106,7 +106,7 @@ function gateRows(q: GateQuestion, on: Day): GateRow[] {
   ];
 }
 
-/** The soil of a later day comes nearer to the air of the days until then, by a tenth a day (as in the daily model named beside the estimate). */
+/** A later day's soil moves towards the air by a tenth a day (as in the daily model named beside the estimate). */
 const SOIL_FOLLOWS = 0.1;
 function soilOn(q: GateQuestion, on: Day): number | null {
   if (!q.soil) return null;
@@ -115,7 +115,7 @@ function soilOn(q: GateQuestion, on: Day): number | null {
     .reduce((soil, w) => soil + SOIL_FOLLOWS * ((w.tMinC + w.tMaxC) / 2 - soil), q.soil.celsius);
 }
 
-/** What the coming week is worth, in days of usual growth. */
+/** Returns what the coming week is worth, in days of usual growth. */
 function weekCosts({ weather, today }: GateQuestion): number | null {
   const week = weather.filter((w) => w.date >= today && w.date < addDays(today, WEEK_DAYS));
   if (week.length < WEEK_NEEDS_DAYS) return null;

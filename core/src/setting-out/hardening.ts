@@ -3,7 +3,10 @@ import { STRONG_WIND_MS } from '../climate/limits.js';
 import { addDays, type Day } from '../units/day.js';
 import { HARDEN_NIGHT_C } from './limits.js';
 
-/** What a young plant gets on each day outside (handbook: shade 1 to 2 h, longer each day, then sun, then a full day and night). */
+/**
+ * What a young plant gets on each day outside (common practice: shade for 1 to 2 h, longer each day, then sun, then a
+ * full day and night).
+ */
 export interface HardeningStep {
   shadeH: number;
   sunH: number;
@@ -25,41 +28,41 @@ export const HARDENING_STEPS: readonly HardeningStep[] = [
 
 export interface HardeningDay {
   day: Day;
-  /** which step, from 0; null: a pause */
+  /** step number from 0; null: a pause */
   step: number | null;
   pause?: 'cold' | 'wind';
   done: boolean;
 }
 
 export interface HardeningQuestion {
-  /** the first day outside */
+  /** first day outside */
   startOn: Day;
   today: Day;
-  /** days on which it was outside, as written down */
+  /** days it was outside, as recorded */
   done: readonly Day[];
-  /** where it stands by day, measured and foreseen */
+  /** weather where it stands, measured and forecast */
   weather: readonly WeatherDay[];
 }
 
 export interface HardeningPlan {
   days: HardeningDay[];
-  /** the day after its first full night; a plan that pauses moves it */
+  /** the day after its first full night; a pause moves it */
   readyOn: Day;
 }
 
-/** Why a day is a pause; null where it is none, or nobody knows its weather. */
+/** Returns why a day is a pause; null if it is none, or its weather is unknown. */
 export function pauseOf(w: WeatherDay | undefined): HardeningDay['pause'] | null {
   if (!w) return null;
   if (w.tMinC < HARDEN_NIGHT_C) return 'cold';
   return (w.windMs ?? 0) >= STRONG_WIND_MS ? 'wind' : null;
 }
 
-/** It must come to an end, however long the cold lasts. */
+/** Most days, however long the cold lasts. */
 const MOST_DAYS = 60;
 
 /**
- * The plan day by day. What was done counts; a day that was let go by is not made up for in one leap: the step waits for the next day that is
- * fit. Cold nights and strong wind pause it by themselves.
+ * Returns the plan day by day. Done days count; a missed day is not made up in one leap: the step waits for the next
+ * suitable day. Cold nights and strong wind pause it.
  */
 export function hardeningPlan(q: HardeningQuestion): HardeningPlan {
   const byDay = new Map(q.weather.map((w) => [w.date, w]));

@@ -2,15 +2,15 @@ import type { WeatherDay } from '../climate/gaps.js';
 import type { Day } from '../units/day.js';
 
 /**
- * The soil follows the air at some distance: the eleven-day running mean of the air stands for the soil at 10 cm
- * (after Zheng, Hunt & Running 1993, Climate Research 2: 183–191; whose daily model is off by 1.3 to 2.9 °C, from memory).
+ * The soil follows the air with a delay: the eleven-day running mean of the air stands for the soil at 10 cm (after
+ * Zheng, Hunt & Running 1993, Climate Research 2: 183–191; their daily model is off by 1.3 to 2.9 °C, from memory).
  */
 export const SOIL_MEAN_DAYS = 11;
-/** How far off it may be, °C: bare soil in the sun is warmer, wet and mulched soil colder. */
+/** Possible error, °C: bare soil in the sun is warmer, wet and mulched soil colder. */
 export const SOIL_ERROR_C = 2.5;
 const LEAST_DAYS = 5;
 
-/** °C at a finger's depth on a day; null with fewer than five days of weather in the eleven before. */
+/** Returns °C at finger depth on a day; null with fewer than five days of weather in the eleven before. */
 export function soilWarmth(weather: readonly WeatherDay[], on: Day): { celsius: number; error: number } | null {
   const days = weather.filter((w) => w.date <= on).slice(-SOIL_MEAN_DAYS);
   if (days.length < LEAST_DAYS) return null;

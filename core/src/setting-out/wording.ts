@@ -10,7 +10,7 @@ const CHECK_WORDS: Record<GateRow['check'], string> = {
   wind: 'today’s wind',
 };
 
-/** One line of the checklist. */
+/** Returns one line of the checklist. */
 export function gateRowInWords(r: GateRow, f: Formatter): string {
   const what = capital(CHECK_WORDS[r.check]);
   if (r.check === 'hardened')
@@ -29,7 +29,7 @@ export function gateRowInWords(r: GateRow, f: Formatter): string {
   return `${what}: ${f.temperature(r.found)}${error}, needs ${f.temperature(r.wanted)}`;
 }
 
-/** What follows, in a sentence. */
+/** Returns the result in a sentence. */
 export function gateInWords(g: Gate, f: Formatter): string {
   const bad = g.rows.filter((r) => r.ok === false).map((r) => CHECK_WORDS[r.check]);
   const v = g.verdict;

@@ -3,8 +3,8 @@ import { addDays, type Day } from '../units/day.js';
 import { MOST_PH_FOR_LIME } from './limits.js';
 
 /**
- * Ground limestone for +1.0 pH and elemental sulfur for −1.0, g/m² over the top 15 cm, by texture (handbook ranges, from memory). Sandy loam
- * lies between sand and loam.
+ * Ground limestone for +1.0 pH and elemental sulfur for −1.0, g/m² over the top 15 cm, by texture (common ranges,
+ * from memory). Sandy loam is between sand and loam.
  */
 type Weight = 'sand' | 'sandy-loam' | 'loam' | 'clay';
 const LIME: Record<Weight, readonly [number, number]> = {
@@ -28,17 +28,17 @@ const WEIGHT: Partial<Record<Texture, Weight>> = {
   'clay-loam': 'clay',
   clay: 'clay',
 };
-/** More at once is split (handbook), and the next part waits until the one before has acted. */
+/** Larger amounts are split (common practice), and the next part waits until the one before has acted, g/m². */
 const MOST_AT_ONCE = { lime: 500, sulfur: 100 } as const;
 const APART_DAYS = { lime: 180, sulfur: 90 } as const;
 
 export interface AcidityDose {
   with: 'lime' | 'sulfur';
-  /** g/m² in all, from the weaker to the stronger recipe */
+  /** total g/m², from the weaker to the stronger recipe */
   range: readonly [number, number];
-  /** what is given: the weaker end, in parts */
+  /** what to give: the weaker end, in parts */
   parts: { on: Day; gPerM2: number; grams: number }[];
-  /** pH is measured again before the next part */
+  /** measure the pH again before the next part */
   testAgainOn: Day;
 }
 
@@ -46,8 +46,8 @@ export type AcidityAnswer =
   { kind: 'dose'; dose: AcidityDose } | { kind: 'right' } | { kind: 'refused'; because: 'pot' | 'over' | 'no-target' };
 
 /**
- * Lime or sulfur from one pH to another. The weaker end of the range is given: more can follow a test, and nothing can be taken back.
- * @param areaM2 ground of the place
+ * Returns lime or sulfur from one pH to another. It gives the weaker end of the range: more can follow a test, but
+ * nothing can be undone. @param areaM2 ground of the bed
  */
 export function acidityDose(q: {
   pH: number;

@@ -1,23 +1,23 @@
-/** Drenches as they are told, with the spread between the recipes: the weaker is given first, and they are never averaged. */
+/** Drenches with the spread between recipes: the weaker is given first, and they are never averaged. */
 export interface Drench {
   code: string;
   name: string;
-  /** only where this was shown; what it is for */
+  /** only if this was shown; what it is for */
   when: string;
   /** in a litre of water */
   weaker: number;
   stronger: number;
   unit: 'mL' | 'g';
-  /** loose weight of a millilitre, for spoons of a powder */
+  /** loose weight of a millilitre, for spoons of powder */
   gPerMl?: number;
-  /** of the mixture, for each plant */
+  /** solution per plant, L */
   litresEach: number;
   times: string;
   caution: string;
   source: string;
 }
 
-/** A tablespoon of garden lime in 4 L (handbook). */
+/** A tablespoon of garden lime in 4 L (common practice). */
 export const LIME_WATER_ML_PER_L = 15 / 4;
 
 export const DRENCHES: readonly Drench[] = [

@@ -1,9 +1,12 @@
 import type { Crop } from '../records/plant.js';
 
-/** Under this a soil is too acid, over the other too alkaline (handbook). */
+/** Below the first a soil is too acid, above the second too alkaline (common practice). */
 export const ACID_PH = 5.8;
 export const ALKALINE_PH = 7.2;
-/** Salts of a soil test that harm, dS/m of the saturation extract (FAO Irrigation and Drainage Paper 29, Table 4: tomato 2.5, pepper 1.5). */
+/**
+ * Harmful salts in a soil test, dS/m of the saturation extract (FAO Irrigation and Drainage Paper 29, Table 4: tomato
+ * 2.5, pepper 1.5).
+ */
 export const SALTY_DS_PER_M: Record<Crop, number> = { tomato: 2.5, pepper: 1.5 };
-/** Never lime over this pH (handbook). */
+/** Never lime above this pH (common practice). */
 export const MOST_PH_FOR_LIME = 6.8;

@@ -2,39 +2,42 @@ import type { WeatherDay } from '../climate/gaps.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 
-/** Handbook: 5 to 8 cm, kept off the stem, once the soil is warm (days about 21 °C) and the plant is 30 cm tall; in a heat wave at once. */
+/**
+ * Common practice: 5 to 8 cm, away from the stem, once the soil is warm (days about 21 °C) and the plant is 30 cm
+ * tall; in a heat wave at once.
+ */
 export const MULCH_DEPTH_CM = 6;
 const WARM_DAYS_C = 21;
 const TALL_M = 0.3;
 const WARM_FOR_DAYS = 7;
-/** Under this it no longer covers. */
+/** A thinner layer no longer covers, mm. */
 const THIN_MM = 30;
 
 export interface MulchQuestion {
   today: Day;
-  /** a heat spell is foreseen within days: then the plan for the heat asks for it */
+  /** heat is forecast within days: the heat plan then asks for mulch */
   heatAhead: boolean;
-  /** measured where the plants stand */
+  /** measured where the plants grow */
   weather: readonly WeatherDay[];
-  /** of the shortest plant; null where nobody measured */
+  /** of the shortest plant; null if not measured */
   heightM: number | null;
   plantedOn: Day | null;
-  /** what lies there now, mm; null where nobody ever said */
+  /** current mulch, mm; null if never recorded */
   liesMm: number | null;
   areaM2: number | null;
-  /** spots of the leaves that splash up from the soil were seen here, this year or before */
+  /** leaf spots that splash up from the soil were found here, this year or before */
   leafSpot: boolean;
   isPot: boolean;
 }
 
 export type MulchPlan =
   | { kind: 'lies' }
-  /** nobody wrote down whether any lies there: none recorded is not none laid */
+  /** unknown whether there is mulch: not recorded does not mean not laid */
   | { kind: 'ask' }
   | { kind: 'wait'; because: 'cold' | 'small' }
   | { kind: 'lay'; because: 'warm' | 'heat'; paper: boolean; depthCm: number; litres: number | null };
 
-/** So long after planting a plant of unknown height is taken as tall enough (judgement). */
+/** Days after planting when a plant of unknown height counts as tall enough (judgement). */
 const TALL_AFTER_DAYS = 30;
 
 export function mulchPlan(q: MulchQuestion): MulchPlan {

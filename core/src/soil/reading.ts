@@ -6,7 +6,10 @@ import { roundTo } from '../units/rounding.js';
 import { SALTY_DS_PER_M } from './limits.js';
 import { inPpm, type SoilElement } from './units.js';
 
-/** From the first number on enough, from the second on plenty: mg/kg of the element (ranges of extension tables, from memory; they differ by region). */
+/**
+ * Enough from the first number, plenty from the second: mg/kg of the element (ranges of extension tables, from
+ * memory; they differ by region).
+ */
 const BANDS: Record<Exclude<SoilElement, 'phosphorus'>, readonly [number, number]> = {
   nitrate: [10, 30],
   potassium: [120, 250],
@@ -14,7 +17,7 @@ const BANDS: Record<Exclude<SoilElement, 'phosphorus'>, readonly [number, number
   magnesium: [60, 300],
 };
 const P_BANDS: Record<PMethod, readonly [number, number]> = { 'mehlich-3': [30, 100], olsen: [12, 40], bray: [20, 60] };
-/** Handbook: tomato 6.0 to 6.8, pepper 6.0 to 7.0. */
+/** Common practice: tomato 6.0 to 6.8, pepper 6.0 to 7.0. */
 export const PH_BAND: Record<Crop, readonly [number, number]> = { tomato: [6, 6.8], pepper: [6, 7] };
 const ORGANIC_BAND = [3, 8] as const;
 
@@ -28,10 +31,10 @@ const ELEMENTS: readonly (readonly [SoilElement, string])[] = [
 
 export interface SoilRow {
   what: string;
-  /** as it is read: mg/kg, pH, dS/m or % */
+  /** value in mg/kg, pH, dS/m or % */
   value: number;
   unit: string;
-  /** what is wanted */
+  /** the target range */
   band: readonly [number, number];
   level: Level;
 }
@@ -39,7 +42,7 @@ export interface SoilRow {
 const levelOf = (x: number, [low, high]: readonly [number, number]): Level =>
   x < low ? 'low' : x > high ? 'high' : 'ok';
 
-/** A soil test read for one crop: what is short, what is plenty. */
+/** Reads a soil test for one crop: what is low, what is plenty. */
 export function readSoilTest(test: SoilTest, crop: Crop): SoilRow[] {
   const rows: SoilRow[] = [];
   if (test.pH != null)
@@ -61,13 +64,13 @@ export function readSoilTest(test: SoilTest, crop: Crop): SoilRow[] {
   return rows;
 }
 
-/** Phosphorus is read by the way it was drawn out, and not at all where nobody says which. */
+/** Phosphorus is judged by its extraction method, and not at all if that is unknown. */
 function bandOf(element: SoilElement, values: SoilValues | null | undefined): readonly [number, number] | null {
   if (element !== 'phosphorus') return BANDS[element];
   return values?.phosphorusBy ? P_BANDS[values.phosphorusBy] : null;
 }
 
-/** The levels that findings go by, read from the numbers where they are there; those that were told as words stay. */
+/** Adds the levels that findings use, read from the numbers if present; levels given as words stay. */
 export function withLevels(test: SoilTest): SoilTest {
   const v = test.values;
   if (!v) return test;
@@ -86,7 +89,7 @@ export function withLevels(test: SoilTest): SoilTest {
   return { ...test, ...Object.fromEntries(read.filter(([, l]) => l !== undefined)) };
 }
 
-/** A unit that cannot be of this element. */
+/** Refuses a unit that does not fit this element. */
 export function soilTestFaults(test: SoilTest, path: string): Fault[] {
   return ELEMENTS.flatMap(([element, what]) => {
     const given = test.values?.[element];

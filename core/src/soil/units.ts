@@ -1,10 +1,10 @@
 import type { SoilUnit, SoilValue } from '../records/soil-values.js';
 
 /**
- * Laboratory units, brought to mg of the element in a kg of soil (the same as ppm).
- * kg/ha and lb/acre: the top 15 cm of a hectare taken as 2 000 000 kg and the acre furrow slice as 2 000 000 lb (common practice of soil
- * laboratories), so that both halve. meq/100 g: equivalent weights from atomic weights (K 39.10, Ca 20.04, Mg 12.15), times ten. Oxides: P = 0.4364 P₂O₅,
- * K = 0.8301 K₂O, Ca = 0.7147 CaO, Mg = 0.6030 MgO.
+ * Converts laboratory units to mg of the element per kg of soil (the same as ppm). kg/ha and lb/acre: the top 15 cm
+ * of a hectare taken as 2 000 000 kg and the acre furrow slice as 2 000 000 lb (common practice of soil
+ * laboratories), so both halve. meq/100 g: equivalent weights from atomic weights (K 39.10, Ca 20.04, Mg 12.15),
+ * times ten. Oxides: P = 0.4364 P₂O₅, K = 0.8301 K₂O, Ca = 0.7147 CaO, Mg = 0.6030 MgO.
  */
 export type SoilElement = 'nitrate' | 'phosphorus' | 'potassium' | 'calcium' | 'magnesium';
 
@@ -16,7 +16,7 @@ const OF_OXIDE: Partial<Record<SoilElement, number>> = {
   magnesium: 0.603,
 };
 
-/** @returns null where the unit does not fit the element (there are no milliequivalents of phosphorus) */
+/** @returns null if the unit does not fit the element (there are no milliequivalents of phosphorus) */
 export function inPpm(element: SoilElement, { amount, unit }: SoilValue): number | null {
   switch (unit) {
     case 'ppm':
@@ -35,6 +35,6 @@ export function inPpm(element: SoilElement, { amount, unit }: SoilValue): number
 }
 const times = (x: number, factor: number | undefined): number | null => (factor === undefined ? null : x * factor);
 
-/** Units that make sense of an element. */
+/** Returns the units that make sense for an element. */
 export const unitsOf = (element: SoilElement, all: readonly SoilUnit[]): SoilUnit[] =>
   all.filter((unit) => inPpm(element, { amount: 1, unit }) !== null);

@@ -1,21 +1,21 @@
-/** What is carted in and laid on: its volume, in litres, bags and barrow-loads. */
+/** Volume of material to spread: litres, bags and barrow-loads. */
 export interface Volume {
   litres: number;
   bags: number;
   barrows: number;
 }
-/** A usual barrow, heaped no higher than one can push (common practice). */
+/** A usual barrow, heaped no higher than you can push (common practice), L. */
 export const BARROW_L = 80;
 
-/** @param depthCm as laid, not as it settles */
+/** @param depthCm as laid, before it settles */
 export function layer(areaM2: number, depthCm: number, bagL: number): Volume {
   const litres = areaM2 * depthCm * 10;
   return { litres, bags: Math.ceil(litres / bagL - 1e-9), barrows: Math.ceil((litres / BARROW_L) * 2 - 1e-9) / 2 };
 }
 
-/** Percolation of a hole that was filled twice: mm an hour, and what that means (common practice, from memory). */
+/** Drainage of a hole filled twice: mm per hour, and what that means (common practice, from memory). */
 export type Percolation = 'stands' | 'slow' | 'good' | 'fast';
 export const percolationOf = (mmPerH: number): Percolation =>
   mmPerH < 5 ? 'stands' : mmPerH < 25 ? 'slow' : mmPerH <= 100 ? 'good' : 'fast';
-/** From what was measured: how far the water fell, in how long. */
+/** Returns the rate from how far the water fell, and in how long. */
 export const percolationRate = (fellCm: number, minutes: number): number => (fellCm * 10 * 60) / minutes;

@@ -13,7 +13,7 @@ import {
   WASHED_OFF_MM,
 } from './limits.js';
 
-/** When on a day: before the sun reaches the leaves, in the sun, or when it is off them. */
+/** Time of day: before the sun reaches the leaves, in the sun, or after it has left them. */
 export const SPRAY_HOURS = ['dawn', 'midday', 'evening'] as const;
 export type SprayHour = (typeof SPRAY_HOURS)[number];
 
@@ -30,18 +30,18 @@ export interface SprayQuestion {
   label: SprayLabel;
   on: Day;
   hour: SprayHour;
-  /** where it stands: of that day, and of the next; null where nobody knows */
+  /** where it grows: that day and the next; null if unknown */
   weather: (WeatherDay & { rainChancePct?: number | null }) | null;
   next: (WeatherDay & { rainChancePct?: number | null }) | null;
-  /** neither rain nor wind reaches it */
+  /** no rain or wind reaches it */
   enclosed: boolean;
-  /** short of water; null where nobody knows */
+  /** short of water; null if unknown */
   thirsty: boolean | null;
   flowersOpen: boolean;
   pondNear: boolean;
   /** of the same plant, this season */
   earlier: readonly Spraying[];
-  /** a picking that is planned */
+  /** a planned picking */
   pickOn: Day | null;
   organicOnly: boolean;
 }
@@ -59,16 +59,19 @@ export type SprayGate =
   | { gate: 'most-uses'; uses: number }
   | { gate: 'harvest'; pickOn: Day; free: Day };
 
-/** The first day on which fruit may be picked again, by the label. Days are the garden's own: a spray after dusk counts on that evening's day. */
+/**
+ * Returns the first day fruit may be picked again, by the label. Days are the garden's own: a spray after dusk counts
+ * on that evening's day.
+ */
 export const pickFrom = (s: { date: Day; harvestDays?: number | null }): Day => addDays(s.date, s.harvestDays ?? 0);
 
-/** The hour from which on one may go in again, on the garden's own clock, across midnight. */
+/** Returns the hour of re-entry on the garden's own clock, across midnight. */
 export function enterFrom(s: { date: Day; hour: number }, reentryHours: number): { day: Day; hour: number } {
   const hours = s.hour + reentryHours;
   return { day: addDays(s.date, Math.floor(hours / 24)), hour: hours % 24 };
 }
 
-/** All that speaks against a spray at an hour of a day. Weedkiller that drifted over from elsewhere is no spray of the gardener's. */
+/** Returns everything against a spray at an hour of a day. Weedkiller that drifted in is not the gardener's spray. */
 export function sprayGates(q: SprayQuestion): SprayGate[] {
   const gates: SprayGate[] = [];
   const earlier = q.earlier.filter((s) => s.product !== 'weedkiller-nearby' && s.date <= q.on);
@@ -102,7 +105,7 @@ export function sprayGates(q: SprayQuestion): SprayGate[] {
       });
     else if (s.date === q.on && s.product !== q.spray) gates.push({ gate: 'same-day', other: s.product });
   }
-  // a leaf that was tried is not the plant that was treated
+  // a test on a leaf does not count as treating the plant
   const same = earlier.filter((s) => s.product === q.spray && !s.trial);
   const last = same.at(-1);
   if (last && q.label.everyDays !== null && daysBetween(last.date, q.on) < q.label.everyDays)
@@ -116,7 +119,7 @@ export function sprayGates(q: SprayQuestion): SprayGate[] {
   return gates;
 }
 
-/** Pond, rule and the label's most uses do not pass with the days. */
+/** True for a pond, the organic rule and the label's most uses: these do not pass with time. */
 export const neverPasses = (g: SprayGate): boolean =>
   g.gate === 'pond' || g.gate === 'organic' || g.gate === 'most-uses';
 

@@ -3,28 +3,31 @@ import type { Spraying } from '../records/record-classes.js';
 
 export type SprayCode = Spraying['product'];
 
-/** What burns leaves when it is sprayed in the heat, and from which warmth on (handbook, judgement). */
+/** Products that burn leaves in heat, and from which temperature on (judgement). */
 const BURNING: ReadonlySet<SprayCode> = new Set(['neem', 'soap', 'bicarbonate', 'copper', 'sulfur', 'other']);
 export const BURNS_FROM_C = TOO_HOT_FOR_CARE_C;
 export const burnsInHeat = (product: SprayCode): boolean => BURNING.has(product);
 
-/** Sprays go on when the sun is off the leaves: nearly halfway from the day’s warmest to its coldest (judgement). */
+/** Sprays go on when the sun has left the leaves: nearly halfway from the day's warmest to its coldest (judgement). */
 const EVENING_SHARE = 0.45;
-/** From here on oils, soaps and the like burn even in the evening (judgement; labels say about 27 to 32 °C). */
+/** From here on oils, soaps and the like burn even in the evening, °C (judgement; labels say about 27 to 32 °C). */
 export const EVENING_LIMIT_C = 27;
 export const eveningC = (day: { tMinC: number; tMaxC: number }): number =>
   day.tMaxC - EVENING_SHARE * (day.tMaxC - day.tMinC);
 
-/** Wind that carries a spray away, m/s (handbook). A day's mean; under it mornings and evenings are calmer still. */
+/** Wind that carries a spray away, m/s (common practice). A daily mean; mornings and evenings are calmer still. */
 export const MOST_WIND_MS = 4;
-/** So much rain within a day washes it off, mm (judgement). */
+/** Rain within a day that washes a spray off, mm (judgement). */
 export const WASHED_OFF_MM = 2;
-/** A trial is looked at after so many days: 24 hours (handbook). */
+/** Days until a leaf test is checked: 24 hours (common practice). */
 export const TRIAL_DAYS = 1;
-/** A trial of this season speaks for so long; new leaves are softer (judgement). */
+/** Days a leaf test of this season stays valid; new leaves are softer (judgement). */
 export const TRIAL_LASTS_DAYS = 30;
 
-/** Two that burn when they meet, whichever comes first, and how many days lie between (handbook: oil within 14 to 30 days of sulfur; the longer). */
+/**
+ * Pairs that burn together, in either order, and the days between them (common practice: oil within 14 to 30 days of
+ * sulfur; the longer).
+ */
 export const MEETINGS: readonly { pair: readonly [SprayCode, SprayCode]; days: number; because: string }[] = [
   { pair: ['neem', 'sulfur'], days: 30, because: 'oil and sulfur together burn leaves' },
   { pair: ['neem', 'soap'], days: 3, because: 'oil and soap together burn leaves' },

@@ -5,11 +5,11 @@ import { type Day, daysBetween } from '../units/day.js';
 import { pickFrom, SPRAY_WORDS, enterFrom } from './gates.js';
 import { meetingOf } from './limits.js';
 
-/** Who sprays last does it by then: the wait is reckoned from there. */
+/** Latest hour of spraying: the waiting time counts from there. */
 const LATEST_HOUR = 21;
 const WAY_OUT = 'if it happened anyway, say why and it will be saved';
 
-/** Two sprays that must not meet, either before or after, are held up where they are written down. */
+/** Refuses two sprays that conflict, before or after, when they are recorded. */
 export function meetingFaults(s: Spraying, others: readonly Spraying[], path: string): Fault[] {
   if (s.because?.trim()) return [];
   for (const o of others) {
@@ -26,7 +26,7 @@ export function meetingFaults(s: Spraying, others: readonly Spraying[], path: st
   return [];
 }
 
-/** A picking before the wait of a spray is over. */
+/** Refuses a picking before a spray's waiting time is over. */
 export function waitFaults(
   pickedOn: Day,
   because: string | undefined,
@@ -46,14 +46,14 @@ export function waitFaults(
 }
 const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 
-/** Days on which the time before anybody goes in again is running, whatever the hour it was sprayed at. */
+/** Days on which a re-entry time is running, whatever hour it was sprayed at. */
 export const keepOutOn = (today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] =>
   sprays
     .filter((s) => (s.reentryHours ?? 0) > 0 && s.date <= today)
     .map((spray) => ({ spray, until: enterFrom({ date: spray.date, hour: LATEST_HOUR }, spray.reentryHours!).day }))
     .filter(({ until }) => until >= today);
 
-/** Sprays whose wait is not over: until when fruit is not picked, the longest of each product. */
+/** Sprays whose waiting time is not over: until when not to pick, the longest for each product. */
 export function waitsOn(today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] {
   return sprays
     .filter((s) => !s.trial && s.date <= today && pickFrom(s) > today)

@@ -3,7 +3,10 @@ import type { SignCode } from '../records/vocabulary/signs.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { type SprayCode, TRIAL_DAYS, TRIAL_LASTS_DAYS } from './limits.js';
 
-/** How far the test on one leaf is: nothing is sprayed whole before it was looked at, 24 hours later, and found unburnt (handbook). */
+/**
+ * The state of the test on one leaf: nothing is sprayed whole until it was checked 24 hours later and found unburnt
+ * (common practice).
+ */
 export type Trial =
   | { state: 'try' }
   | { state: 'wait'; until: Day; triedOn: Day }
@@ -11,7 +14,7 @@ export type Trial =
   | { state: 'passed'; triedOn: Day }
   | { state: 'burnt'; triedOn: Day; seenOn: Day };
 
-/** What a spray that was too much leaves behind. */
+/** Signs of too much spray. */
 const BURNS: readonly SignCode[] = [
   'leaf-tip-burn',
   'leaf-bleached-patches',
@@ -24,9 +27,7 @@ interface Look {
   signs: readonly { sign: SignCode; present: boolean }[];
 }
 
-/**
- * @param sprays of the plants of one crop in the garden, with the looks at the plant that each was put on; the older first
- */
+/** @param sprays of the plants of one crop in the garden, with the looks at each plant; oldest first */
 export function trialOf(
   spray: SprayCode,
   sprays: readonly { spray: Spraying; looks: readonly Look[] }[],
@@ -41,7 +42,7 @@ export function trialOf(
   const from = addDays(triedOn, TRIAL_DAYS);
   if (today < from) return { state: 'wait', until: from, triedOn };
   const after = tried.looks.filter((l) => l.date >= from && l.date <= today);
-  // what it had before it was tried is not from it
+  // signs it had before the test are not from it
   const before = new Set(
     tried.looks.filter((l) => l.date <= triedOn).flatMap((l) => l.signs.filter((s) => s.present).map((s) => s.sign)),
   );

@@ -1,16 +1,16 @@
-/** A plant that wants cover when there is not enough for all. */
+/** A plant that needs cover when there is not enough for all. */
 export interface Wanting {
   id: string;
   name: string;
-  /** what it is worth to the gardener: 1 little, 2 as others, 3 much */
+  /** importance to the gardener: 1 little, 2 as others, 3 much */
   value: 1 | 2 | 3;
   /** fruit or flowers that would be lost */
   atRisk: boolean;
-  /** 0 sheltered to 1 in the open, a hollow, or a small pot */
+  /** 0 sheltered to 1 open, in a hollow or in a small pot */
   exposure: number;
-  /** set out within weeks */
+  /** planted out within weeks */
   young: boolean;
-  /** cover that it takes */
+  /** cover it needs */
   needs: number;
 }
 
@@ -21,11 +21,11 @@ export interface Dealt {
   short: number;
 }
 
-/** What the gardener sets counts most, then fruit at risk, then how it stands, then youth (judgement). */
+/** Priority: the gardener's own ranking, fruit at risk, exposure, age (judgement). */
 export const rankOf = (w: Wanting): number =>
   10 * w.value + 6 * Number(w.atRisk) + 4 * w.exposure + 3 * Number(w.young);
 
-/** The cover is dealt out by rank; what does not fit any more goes to the next that it does. */
+/** Gives cover out by rank; what does not fit goes to the next plant it fits. */
 export function dealOut(list: readonly Wanting[], stock: number): Dealt {
   const ranked = [...list].sort((a, b) => rankOf(b) - rankOf(a) || a.name.localeCompare(b.name));
   const given: Wanting[] = [];
@@ -40,7 +40,7 @@ export function dealOut(list: readonly Wanting[], stock: number): Dealt {
   return { given, without, short: without.reduce((sum, w) => sum + w.needs, 0) };
 }
 
-/** What serves where there is no cloth (common practice). */
+/** What to use without cloth (common practice). */
 export const SUBSTITUTES = {
   heat: 'an old sheet or net on canes, an umbrella, or a board on the west side; move pots into the shade',
   frost: 'an old sheet, buckets or cardboard boxes; remove them in the morning. Move pots indoors',

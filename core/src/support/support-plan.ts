@@ -1,7 +1,7 @@
 import type { Crop, GrowthHabit, Stage } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-/** What is in the shed to hold plants up, and to cover them. */
+/** What the shed has to support and cover plants. */
 export interface Stock {
   clothM2?: number | null;
   covers?: number | null;
@@ -13,18 +13,21 @@ export interface Stock {
 }
 export const STOCK_ITEMS = ['clothM2', 'covers', 'cages', 'stakes', 'canes', 'stringM', 'ties'] as const;
 
-/** Handbook: cordons string, stake or mesh of 1.8 m and more; bushes a cage or a short stake; peppers a small cage or stake before fruit weighs. */
+/**
+ * Common practice: cordons on string, stake or mesh of 1.8 m and more; bushes in a cage or on a short stake; peppers
+ * in a small cage or on a stake before fruit gets heavy.
+ */
 export type SupportKind = 'string' | 'stake' | 'cage' | 'small-cage' | 'small-stake';
 const CORDON_M = 1.8;
 const BUSH_STAKE_M = 1.2;
 const PEPPER_STAKE_M = 0.8;
-/** In the ground, and for the loops round the stem (judgement: a spade's depth; half as long again). */
+/** Length in the ground, and extra for loops round the stem (judgement: a spade's depth; half as long again), m. */
 const IN_GROUND_M = 0.3;
 const STRING_SHARE = 1.3;
-/** Ties every 20 to 25 cm, or weekly (handbook). */
+/** Distance between ties: every 20 to 25 cm, or weekly (common practice). */
 const TIE_EVERY_M = 0.22;
 const TIE_EVERY_DAYS = 7;
-/** A tie takes so much string for a loop with room to grow (judgement). */
+/** String per tie for a loop with room to grow, m (judgement). */
 const TIE_STRING_M = 0.3;
 const LEAST_TIED_M = 0.35;
 const WIND_AHEAD_DAYS = 3;
@@ -36,30 +39,30 @@ export interface SupportQuestion {
   stage: Stage | null;
   heightM: number | null;
   isPot: boolean;
-  /** the day somebody staked or tied it last; null where nothing is written down */
+  /** day it was last staked or tied; null if not recorded */
   tiedOn: Day | null;
-  /** a tie was seen to cut in */
+  /** a tie cuts in, as seen */
   tieCuts: boolean;
-  /** the next day of strong wind that is foreseen */
+  /** next forecast day of strong wind */
   windOn: Day | null;
   stock: Stock;
 }
 
 export interface SupportPlan {
   kind: SupportKind;
-  /** why this one: what fits best, or what there is of it */
+  /** why this one: it fits best, or it is in stock */
   because: 'fits' | 'in-stock';
   /** of the stake or cane, or of the string, m */
   lengthM: number;
-  /** ties that it wants at its height */
+  /** ties it needs at its height */
   ties: number;
   tieStringM: number;
-  /** when it is to be tied next; null for a bush in its cage, and for what is too small */
+  /** when to tie next; null for a bush in its cage, and for small plants */
   tieOn: Day | null;
   reTie: boolean;
-  /** it has outgrown its string: let it down and lean the stem along, so that the top stays in reach */
+  /** it has outgrown its string: lower it and lean the stem, so the top stays in reach */
   lower: boolean;
-  /** check it before this day of wind; a pot is anchored */
+  /** check it before this windy day; anchor a pot */
   checkBefore: Day | null;
   anchor: boolean;
 }
@@ -84,7 +87,7 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
     lengthM,
     ties,
     tieStringM: ties * TIE_STRING_M,
-    // a cordon bends as it grows: weekly. Where nothing is written down nothing is ordered: the plant's page asks
+    // a cordon bends as it grows: weekly. Without records nothing is ordered: the plant's page asks
     tieOn: q.tieCuts
       ? q.today
       : cordon && ties > 0 && q.stage !== 'late'
@@ -99,7 +102,7 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
   };
 }
 
-/** What fits its habit, unless the shed has none of it and something as good. */
+/** Returns what fits its habit, unless the shed has none and something as good is there. */
 function kindFor({ crop, habit, stock }: SupportQuestion): { kind: SupportKind; because: SupportPlan['because'] } {
   const has = (x: number | null | undefined): boolean => (x ?? 0) > 0;
   const none = (x: number | null | undefined): boolean => x === 0;

@@ -1,14 +1,14 @@
 import { isDay, type Day } from '../units/day.js';
 
-/** In which order day, month and year stand where a date is not written as YYYY-MM-DD. */
+/** The order of day, month and year in dates not written as YYYY-MM-DD. */
 export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
 const padded = (n: string): string => n.padStart(2, '0');
-/** Two figures of a year: of this century up to 69, as common programs read them (POSIX strptime, %y). */
+/** Two-digit years: this century up to 69, as common programs read them (POSIX strptime, %y). */
 const fullYear = (y: string): string => (y.length === 2 ? `${Number(y) < 69 ? '20' : '19'}${y}` : y);
 
-/** A day as it stands in a cell, with or without a time after it; null: it is none. */
+/** Reads a date from a cell, with or without a time; null if it is none. */
 export function readDay(text: string, order: DateOrder): Day | null {
   const parts =
     /^(\d{1,4})[-./ ](\d{1,2})[-./ ](\d{1,4})(?:[T ,].*)?$/.exec(text) ?? /^(\d{4})(\d{2})(\d{2})$/.exec(text);
@@ -19,7 +19,7 @@ export function readDay(text: string, order: DateOrder): Day | null {
   return isDay(day) ? day : null;
 }
 
-/** The order that all samples bear; where several do, the first of: year, day, month first. */
+/** Returns the order that fits all samples; if several do, the first of: year, day, month first. */
 export function guessDateOrder(samples: readonly string[]): DateOrder {
   const given = samples.filter((s) => s !== '');
   return DATE_ORDERS.find((order) => given.every((s) => readDay(s, order) !== null)) ?? 'ymd';
@@ -27,7 +27,10 @@ export function guessDateOrder(samples: readonly string[]): DateOrder {
 
 export type Decimal = '.' | ',';
 
-/** A number as it stands in a cell; null: it is none. Thousands may be kept apart by the other mark, a blank or an apostrophe. */
+/**
+ * Reads a number from a cell; null if it is none. Thousands may be separated by the other mark, a space or an
+ * apostrophe.
+ */
 export function readNumber(text: string, decimal: Decimal): number | null {
   const [, sign = '', digits = '', power = '0'] =
     /^([-+\u2212]?)([\d.,'\u00a0\u202f ]*\d[.,]?|[.,]\d+)(?:e([-+]?\d+))?$/i.exec(text) ?? [];
@@ -41,15 +44,15 @@ export function readNumber(text: string, decimal: Decimal): number | null {
   return Number.isFinite(value) ? (sign === '-' || sign === '\u2212' ? -value : value) : null;
 }
 
-/** The mark of decimals that more samples bear; a point where both do. */
+/** Returns the decimal mark that fits more samples; a point if both do. */
 export function guessDecimal(samples: readonly string[]): Decimal {
   const bears = (d: Decimal): number => samples.filter((s) => readNumber(s, d) !== null).length;
-  // "1,5" is fifteen hundred to nobody: a comma before one or two figures at the end is a decimal one
+  // "1,5" is never fifteen hundred: a comma before one or two final digits is a decimal comma
   const commas = samples.filter((s) => /^[-+\u2212]?\d+,\d{1,2}$/.test(s)).length;
   const points = samples.filter((s) => /^[-+\u2212]?\d+\.\d+$/.test(s)).length;
   if (commas !== points) return commas > points ? ',' : '.';
   return bears(',') > bears('.') ? ',' : '.';
 }
 
-/** A cell as somebody meant it: a sign that was put before it so that no program takes it for a formula is taken off. */
+/** Removes a mark that was put before a cell so that no program reads it as a formula. */
 export const plainCell = (text: string): string => text.trim().replace(/^'(?=[=+\-@\t\r\uff1d\uff0b\uff0d\uff20])/, '');

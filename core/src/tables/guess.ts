@@ -5,20 +5,20 @@ import { columnsOf, TABLE_NAMES, type TableColumn, type TableName } from './tabl
 /** One column of a file, and what it is. */
 export interface MappedColumn {
   field: string;
-  /** which column of the file, from 0 */
+  /** column of the file, from 0 */
   at: number;
-  /** the unit in which it stands, where it has one */
+  /** its unit, if it has one */
   unit?: string | undefined;
 }
 
-/** How a file is to be read. */
+/** How to read a file. */
 export interface Reading {
   columns: MappedColumn[];
   dateOrder: DateOrder;
   decimal: Decimal;
 }
 
-/** Words that stand for units in the heads of columns. */
+/** Words for units in column headings. */
 const UNIT_WORDS: readonly (readonly [RegExp, string])[] = [
   [/°?f(ahrenheit)?$/, 'F'],
   [/°?c(elsius)?$/, 'C'],
@@ -46,7 +46,10 @@ const bare = (head: string): string =>
     .replace(/[([].*?[)\]]/g, '')
     .replace(/[^a-z0-9]/g, '');
 
-/** The unit that a head names: in brackets or after the last blank or sign. Where it names none: wind in km/h under the name of public records, else ours. */
+/**
+ * Returns the unit a heading names: in brackets or after the last space or symbol. If none: wind in km/h under the
+ * name of public records, else ours.
+ */
 function unitIn(head: string, column: TableColumn): string | undefined {
   if (column.keptUnits) return column.keptUnits.find((u) => head.toLowerCase().includes(u)) ?? column.keptUnits[0];
   if (!column.quantity) return undefined;
@@ -58,7 +61,7 @@ function unitIn(head: string, column: TableColumn): string | undefined {
   return bare(head) === 'wspd' ? 'km/h' : known[0];
 }
 
-/** The columns that a table finds in the heads of a file: each of its own once, the first that fits. */
+/** Matches a table's columns to the headings of a file: each once, the first that fits. */
 function fit(table: TableName, heads: readonly string[]): MappedColumn[] {
   const taken = new Set<number>();
   return columnsOf(table).flatMap((column): MappedColumn[] => {
@@ -81,8 +84,9 @@ const isWhole = (table: TableName, found: readonly MappedColumn[]): boolean =>
   columnsOf(table).every((c) => !c.needed || found.some((f) => f.field === c.field));
 
 /**
- * What a file seems to be: the table of which it has all that is needed, and the most columns; and how its days and numbers are written.
- * @param heads of its columns @param rows some of its rows
+ * Guesses what a file is: the table whose required columns are there, with the most columns; and how its dates and
+ * numbers are written. @param heads of its columns
+ * @param rows some of its rows
  */
 export function guessReading(
   heads: readonly string[],

@@ -1,6 +1,7 @@
 /**
- * Units in which a column of a file may stand, each with what takes it to ours: value × factor + offset.
- * Factors: NIST SP 811 (2008), appendix B; the imperial gallon from the UK Weights and Measures Act 1985; the knot from the same SP, table 9.
+ * Units a column of a file may use, each with its conversion to ours: value × factor + offset. Factors: NIST SP 811
+ * (2008), appendix B; the imperial gallon from the UK Weights and Measures Act 1985; the knot from the same SP, table
+ * 9.
  */
 export const QUANTITIES = {
   /** °C */
@@ -21,13 +22,16 @@ export const QUANTITIES = {
 
 export type QuantityName = keyof typeof QUANTITIES;
 
-/** Units of a quantity; ours is the first. */
+/** Returns the units of a quantity; ours is the first. */
 export const unitsOf = (quantity: QuantityName): string[] => Object.keys(QUANTITIES[quantity]);
 
-/** A value of a file in our unit. @throws RangeError where the unit is none of that quantity's */
+/**
+ * Converts a value of a file to our unit.
+ * @throws RangeError if the unit does not belong to that quantity
+ */
 export function inOurs(quantity: QuantityName, unit: string, value: number): number {
   const row = (QUANTITIES[quantity] as Record<string, readonly [number, number]>)[unit];
   if (!row) throw new RangeError(`${unit} is not a unit of ${quantity}`);
-  // to the billionth: what binary fractions leave behind is no measurement
+  // to a billionth: binary fractions leave noise that is not a measurement
   return Number((value * row[0] + row[1]).toFixed(9));
 }

@@ -3,7 +3,7 @@ import type { Reading } from './guess.js';
 import { inOurs } from './quantities.js';
 import { columnsOf, type TableColumn, type TableName } from './tables.js';
 
-/** One thing wrong with a cell: of which field, and why. */
+/** One fault in a cell: which field, and why. */
 export interface CellFault {
   field: string;
   reason: string;
@@ -15,8 +15,8 @@ const MOST_SHOWN = 40;
 const shown = (text: string): string => (text.length > MOST_SHOWN ? `${text.slice(0, MOST_SHOWN)}…` : text);
 
 /**
- * One row of a file as fields in our units. An empty cell is a field that is not known, and never nought.
- * @throws nothing: what cannot be read is told, cell by cell
+ * Reads one row of a file as fields in our units. An empty cell is unknown, never zero. Never throws: faults are
+ * returned cell by cell
  */
 export function readRow(
   table: TableName,
@@ -71,7 +71,7 @@ function readCell(
   }
 }
 
-/** What is wrong with how a file is to be read, before any of its rows is. */
+/** Returns what is wrong with how a file is to be read, before any row is read. */
 export function readingFaults(table: TableName, reading: Reading): CellFault[] {
   const columns = columnsOf(table);
   const faults: CellFault[] = [];

@@ -16,18 +16,18 @@ import type { QuantityName } from './quantities.js';
 /** What a column holds. */
 interface Column {
   field: string;
-  /** for whoever chooses it */
+  /** shown when choosing it */
   label: string;
   holds: 'day' | 'number' | 'whole' | 'word' | 'text' | 'plant' | 'place';
   needed?: true;
-  /** of a number that has a unit */
+  /** for a number with a unit */
   quantity?: QuantityName;
-  /** units that are kept as they are, beside the number */
+  /** units kept as they are, beside the number */
   keptUnits?: readonly string[];
   words?: readonly string[];
-  /** where the cell is empty */
+  /** value for an empty cell */
   otherwise?: string;
-  /** names that such a column goes by, in small letters without blanks and signs */
+  /** names such a column goes by, lower case without spaces and symbols */
   names: readonly string[];
 }
 export type TableColumn = Readonly<Column>;
@@ -54,9 +54,7 @@ const element = (field: string, label: string, ...names: string[]): Column => ({
   names: [field.toLowerCase(), ...names],
 });
 
-/**
- * Tables that can be brought in, each with its columns. Names of weather columns: those that public daily records commonly go by.
- */
+/** Tables that can be imported, each with its columns. Names of weather columns: those of public daily records. */
 export const TABLES = {
   weather: {
     label: 'Daily weather',

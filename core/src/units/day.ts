@@ -1,4 +1,4 @@
-/** A calendar day, `YYYY-MM-DD`. It has no time zone; whoever calls the core decides which day it is there. */
+/** A calendar day, `YYYY-MM-DD`, without a time zone; the caller decides which day it is there. */
 export type Day = string;
 
 const MS_PER_DAY = 86_400_000;
@@ -6,14 +6,14 @@ const SHAPE = /^\d{4}-\d{2}-\d{2}$/;
 const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 const isLeap = (year: number): boolean => (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0;
 
-/** A balance and its drivers ask for the same few hundred days a million times. */
+/** Cache: a balance and its drivers ask for the same few hundred days a million times. */
 const NUMBERS = new Map<Day, number>();
 const DAYS = new Map<number, Day>();
 const MOST_REMEMBERED = 20_000;
 
 /**
- * Days since 1970-01-01. Reckoned and not parsed, and remembered
- * (days from a civil date, H. Hinnant, public domain). Throws a RangeError for anything that is not a real calendar day.
+ * Returns days since 1970-01-01, computed and cached (days from a civil date, H. Hinnant, public domain). Throws a
+ * RangeError for a date that does not exist.
  */
 export function dayNumber(day: Day): number {
   let n = NUMBERS.get(day);
@@ -25,7 +25,7 @@ export function dayNumber(day: Day): number {
   return n;
 }
 
-/** By the rule, without the memory. */
+/** Computes it, without the cache. */
 function reckoned(day: Day): number {
   const year = Number(day.slice(0, 4));
   const month = Number(day.slice(5, 7));
@@ -39,7 +39,7 @@ function reckoned(day: Day): number {
   return era * 146_097 + yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + inYear - 719_468;
 }
 
-/** The calendar day of a day number. */
+/** Returns the calendar day of a day number. */
 export function dayOf(n: number): Day {
   let day = DAYS.get(n);
   if (day === undefined) {
@@ -50,13 +50,13 @@ export function dayOf(n: number): Day {
   return day;
 }
 
-/** `n` days after (or, negative, before) `day`. */
+/** Returns the day `n` days after (or, if negative, before) `day`. */
 export const addDays = (day: Day, n: number): Day => dayOf(dayNumber(day) + n);
 
-/** Whole days from `from` to `to`; negative when `to` is earlier. */
+/** Returns whole days from `from` to `to`; negative if `to` is earlier. */
 export const daysBetween = (from: Day, to: Day): number => dayNumber(to) - dayNumber(from);
 
-/** True for a real calendar day written `YYYY-MM-DD` (31 April is not one). */
+/** Returns true for an existing date written `YYYY-MM-DD` (31 April is not one). */
 export function isDay(text: unknown): text is Day {
   if (typeof text !== 'string') return false;
   try {
@@ -69,7 +69,7 @@ export function isDay(text: unknown): text is Day {
 
 const DAYS_BEFORE = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as const;
 
-/** Day of the year, 1 to 366 (J in FAO-56). */
+/** Returns the day of the year, 1 to 366 (J in FAO-56). */
 export function dayOfYear(day: Day): number {
   const month = Number(day.slice(5, 7));
   const before = DAYS_BEFORE[month - 1];

@@ -6,16 +6,16 @@ import { measureOf, type Quantity } from './measures.js';
 import { type DateForm, METRIC, type Units } from './units.js';
 
 /**
- * Writes amounts and days down as this gardener reads them. The one way from a number or a day to words: screens use it,
- * and every function of the core that makes a sentence takes it.
+ * Formats amounts and days for this gardener. The only way from a number or a day to words: screens use it, and every
+ * function of the core that makes a sentence takes it.
  */
 export interface Formatter {
   readonly units: Units;
   litres: (litres: number) => string;
   temperature: (celsius: number) => string;
-  /** a span of warmth: the unit stands once */
+  /** a temperature range: the unit appears once */
   temperatures: (lowC: number, highC: number) => string;
-  /** a difference of temperatures: "2.5 °C", "4.5 °F" */
+  /** a temperature difference: "2.5 °C", "4.5 °F" */
   warmthBy: (kelvin: number) => string;
   rain: (mm: number) => string;
   centimetres: (cm: number) => string;
@@ -25,7 +25,7 @@ export interface Formatter {
   kilograms: (kg: number) => string;
   /** a small amount to pour, with spoons beside it: "6.5 mL (1¼ tsp)" */
   millilitres: (ml: number) => string;
-  /** a powder, in spoons beside its weight where that of a millilitre is known: "5 g (1 tsp)" */
+  /** a powder, with spoons beside its weight if its density is known: "5 g (1 tsp)" */
   powder: (grams: number, gPerMl?: number | null) => string;
   /** grams of a nutrient, to the tenth */
   nutrient: (grams: number) => string;
@@ -35,7 +35,7 @@ export interface Formatter {
   day: (day: Day) => string;
   /** "9 July 2025", of another year */
   dayAndYear: (day: Day) => string;
-  /** "3, 9 and 12 July": days named together, each month once */
+  /** "3, 9 and 12 July": several days, each month once */
   days: (days: readonly Day[]) => string;
   /** "Thursday 9 July" */
   weekdayAndDay: (day: Day) => string;
@@ -62,7 +62,7 @@ const DAY_AND_YEAR: Record<DateForm, string> = {
 };
 const DAY_SHORT: Record<DateForm, string> = { 'd MMMM': 'd MMM', 'MMMM d': 'MMM d', 'yyyy-MM-dd': 'MM-dd' };
 
-/** A day in a form. The same days are told again and again: each is worked out once for its form. */
+/** Cache of formatted days: the same ones are shown again and again. */
 const WRITTEN = new Map<string, string>();
 const MOST_REMEMBERED = 5000;
 const inForm =
@@ -81,7 +81,7 @@ const inForm =
 const joined = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-/** Days named together in one form; a month that several share is named once, where the form allows it. */
+/** Formats several days together; a month they share appears once, if the form allows it. */
 function daysTogether(days: readonly Day[], form: DateForm): string {
   const sorted = [...new Set(days)].sort();
   const shares = (a: Day | undefined, b: Day): boolean => a?.slice(0, 7) === b.slice(0, 7);

@@ -19,20 +19,20 @@ export const spoonsOf = (volume: VolumeUnit): Record<'tsp' | 'tbsp' | 'cup', num
 
 /** What a person can measure with spoons and a cup. */
 export interface Spooned {
-  /** millilitres that are really taken */
+  /** millilitres really taken */
   ml: number;
   /** "1¼ tsp", "2 tbsp and ½ tsp", "1½ cups" */
   text: string;
 }
 
 const QUARTERS = ['', '¼', '½', '¾'] as const;
-/** From so many teaspoons on a tablespoon is taken, from so many tablespoons on a cup. */
+/** From this many teaspoons use tablespoons, from this many tablespoons cups. */
 const TBSP_FROM_TSP = 3;
 const CUP_FROM_TBSP = 8;
 
 /**
- * An amount in spoons: to the quarter of a teaspoon, above a tablespoon to the half of one, above half a cup to the quarter of a cup; null where it is under an eighth of a teaspoon and needs a syringe.
- * @param ml millilitres
+ * Returns an amount in spoons: to a quarter teaspoon, above a tablespoon to half a one, above half a cup to a quarter
+ * cup; null below an eighth of a teaspoon, which needs a syringe. @param ml millilitres
  */
 export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
   const spoon = spoonsOf(volume);

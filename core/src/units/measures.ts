@@ -1,8 +1,8 @@
 import type { AreaUnit, LengthUnit, MassUnit, TemperatureUnit, Units, VolumeUnit } from './units.js';
 
 /**
- * How a quantity is shown in the gardener's units, and taken back. Metric in, metric out.
- * Factors: NIST SP 811 (2008), appendix B; the imperial gallon from the UK Weights and Measures Act 1985.
+ * How a quantity is shown in the gardener's units and read back. Metric in, metric out. Factors: NIST SP 811 (2008),
+ * appendix B; the imperial gallon from the UK Weights and Measures Act 1985.
  */
 export const LITRES_PER: Record<VolumeUnit, number> = { L: 1, 'gal-us': 3.785411784, 'gal-imp': 4.54609 };
 const CM_PER: Record<LengthUnit, number> = { cm: 1, in: 2.54 };
@@ -26,12 +26,12 @@ const SYMBOLS: Record<TemperatureUnit | VolumeUnit | LengthUnit | MassUnit | Are
   ft2: 'ft²',
 };
 
-/** One way of showing a quantity. `fromMetric` and `toMetric` undo each other. */
+/** One way of showing a quantity. `fromMetric` and `toMetric` are inverse. */
 export interface Measure {
   symbol: string;
   fromMetric: (metric: number) => number;
   toMetric: (shown: number) => number;
-  /** decimals that a field shows */
+  /** decimals shown in a field */
   digits: number;
 }
 
@@ -42,10 +42,10 @@ const scaled = (symbol: string, metricPerShown: number, digits = 3): Measure => 
   digits,
 });
 
-/** Every quantity that is typed or shown; its metric unit stands in its name or comment. */
+/** Every quantity that is typed or shown; its name or comment gives its metric unit. */
 export const MEASURES = {
   litres: (u: Units) => scaled(SYMBOLS[u.volume], LITRES_PER[u.volume]),
-  /** of a whole place */
+  /** for a whole bed or pot */
   litresPerHour: (u: Units) => scaled(`${SYMBOLS[u.volume]} an hour`, LITRES_PER[u.volume]),
   celsius: (u: Units): Measure =>
     u.temperature === 'C'
@@ -58,7 +58,7 @@ export const MEASURES = {
   metres: (u: Units) => (u.length === 'cm' ? scaled('m', 1) : scaled('ft', M_PER_FOOT)),
   /** elevation */
   elevationMetres: (u: Units) => (u.length === 'cm' ? scaled('m', 1, 0) : scaled('ft', M_PER_FOOT, 0)),
-  /** rain goes with the length unit: millimetres beside centimetres, inches beside inches */
+  /** rain follows the length unit: millimetres with centimetres, inches with inches */
   rainMillimetres: (u: Units) => (u.length === 'cm' ? scaled('mm', 1) : scaled('in', MM_PER_INCH)),
   millimetresPerHour: (u: Units) => (u.length === 'cm' ? scaled('mm an hour', 1) : scaled('in an hour', MM_PER_INCH)),
   /** a depth of mulch, kept in mm */
@@ -72,15 +72,15 @@ export const MEASURES = {
   minutes: () => scaled('minutes', 1),
   seconds: () => scaled('seconds', 1),
   degrees: () => scaled('°', 1, 4),
-  /** how many, how many days: no unit beside the number */
+  /** a count or a number of days: no unit */
   count: () => scaled('', 1),
 } satisfies Record<string, (u: Units) => Measure>;
 export type Quantity = keyof typeof MEASURES;
 export const measureOf = (quantity: Quantity, units: Units): Measure => MEASURES[quantity](units);
 
 /**
- * What somebody typed as a number, with a decimal comma or point.
- * @returns null for nothing typed; NaN for what is no number (also "1,000.5", which may mean two things)
+ * Parses a typed number with a decimal comma or point. @returns null for empty text; NaN for what is not a number
+ * (also "1,000.5", which may mean two things)
  */
 export function parseDecimal(text: string): number | null {
   const t = text.trim();

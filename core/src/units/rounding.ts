@@ -1,12 +1,12 @@
-/** Rounded to so many decimals. */
+/** Rounds to a number of decimals. */
 export const roundTo = (x: number, digits: number): number => {
   const scale = SCALES[digits] ?? 10 ** digits;
   return Math.round(x * scale) / scale;
 };
 const SCALES = [1, 10, 100, 1000, 10_000] as const;
 
-/** To the tenth: decilitres, tenths of a degree. */
+/** Rounds to a tenth: decilitres, tenths of a degree. */
 export const toTenth = (x: number): number => Math.round(x * 10) / 10;
 
-/** Litres that one can pour: to the decilitre, under a litre to the centilitre. */
+/** Rounds litres to what can be poured: decilitres, below a litre centilitres. */
 export const toPourable = (litres: number): number => roundTo(litres, litres < 1 ? 2 : 1);

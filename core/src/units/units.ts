@@ -1,6 +1,6 @@
 /**
- * The units that a gardener may choose. Everything inside is metric; `measures.ts` turns it into these and back,
- * `formatter.ts` writes it down.
+ * The units a gardener may choose. Everything inside is metric; `measures.ts` converts both ways, `formatter.ts`
+ * writes it.
  */
 export type TemperatureUnit = 'C' | 'F';
 export type VolumeUnit = 'L' | 'gal-us' | 'gal-imp';
@@ -18,6 +18,6 @@ export interface Units {
 
 export const METRIC: Units = { temperature: 'C', volume: 'L', length: 'cm', mass: 'g', area: 'm2' };
 
-/** How days are written: "9 July", "July 9", "2026-07-09". */
+/** How dates are written: "9 July", "July 9", "2026-07-09". */
 export const DATE_FORMS = ['d MMMM', 'MMMM d', 'yyyy-MM-dd'] as const;
 export type DateForm = (typeof DATE_FORMS)[number];

@@ -13,22 +13,21 @@ import { demands } from './season.js';
 export interface Balance {
   days: BalanceDay[];
   etoMethod: EtoMethod | null;
-  /** where the run stood at the end of `asOf`, to go on from; null without a balance */
+  /** state of the run at the end of `asOf`, to continue from; null without a balance */
   end: RunState | null;
   /** the same on the morning of `asOf`, before that day's rain and water */
   before: RunState | null;
 }
 
-/** Longest look back when nobody said when the plant was planted out. */
+/** Longest look back if the planting date is unknown, days. */
 const UNKNOWN_START_DAYS = 60;
-/** The root zone is full after planting in; where the records begin later nobody knows. */
+/** The root zone is full after planting in; if the records begin later it is unknown. */
 const START_PLANTED: Estimate = { fraction: 1, sd: 0.05 };
 const START_UNKNOWN: Estimate = { fraction: 0.7, sd: 0.3 };
 
 /**
- * The water balance of one plant's root zone from its records, day by day up to `asOf`; then, where `forecast`
- * is given, onward through it without any watering.
- * Empty when there is no weather at all: a balance is never made from nothing.
+ * Computes the water balance of one plant's root zone day by day up to `asOf`; then, with a `forecast`, onward
+ * without watering. Empty without any weather: a balance is never made from nothing.
  */
 export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = []): Balance {
   const { records, plant, place } = c;
@@ -61,7 +60,7 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
   return { days, etoMethod, end, before };
 }
 
-/** Litres a day, and the widest share of the surface that they wetted. */
+/** Sums litres per day, with the widest share of the surface wetted. */
 function wateringByDay(list: PlantCase['records']['watering']): Map<Day, Given> {
   const out = new Map<Day, Given>();
   for (const w of list) {

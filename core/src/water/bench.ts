@@ -4,13 +4,13 @@ import type { PlantCase } from '../records/plant-case.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { SchoolCode } from './schools.js';
 
-/** A way of watering or a change to be tried: what is left out stays as the place is. */
+/** A watering method or change to try: fields left out stay as they are. */
 export interface SetUp {
   name: string;
   strategy: SchoolCode | 'timer' | 'remembered' | 'recorded';
-  /** timer: every so many days */
+  /** timer: every this many days */
   everyDays?: number | null;
-  /** timer and remembered: litres each time, per plant; by default what the rhythm's days use on average */
+  /** timer and remembered: litres per plant each time; by default the average use of those days */
   litres?: number | null;
   mulchMm?: number | null;
   volumeL?: number | null;
@@ -23,12 +23,12 @@ export interface SeasonResult {
   litres: number;
   drainedL: number;
   visits: number;
-  /** days with Ks under 0.8, and days with water standing above field capacity */
+  /** days with Ks under 0.8, and days above field capacity */
   daysShort: number;
   daysWet: number;
   evenness: number;
   nitrogenWashedG: number;
-  /** share of fruiting days on which the records would speak for black ends (the rules of the diagnosis) */
+  /** share of fruiting days on which the records would point to blossom end rot (the rules of the diagnosis) */
   blackEnds: number;
   /** jumps from dry to wet that split fruit, in the season */
   splits: number;
@@ -64,11 +64,12 @@ const KEYS = [
 export type BenchMeasure = (typeof KEYS)[number];
 export const BENCH_MEASURES: readonly BenchMeasure[] = KEYS;
 
-/** The plain verdict: which set-up keeps the plant best, and what it costs beside the others. */
+/** Returns the verdict: which set-up keeps the plant best, and what it costs compared with the others. */
 export function verdict(rows: readonly BenchRow[]): { best: number; why: string } | null {
   if (rows.length === 0 || rows[0]!.seasons.length === 0) return null;
   const mid = (row: BenchRow, key: BenchMeasure): number => middle(row.seasons.map((s) => s[key])).mid;
-  // short of water weighs most, then a rhythm that harms fruit, then wet feet; water and visits only decide among equals
+  // shortage of water weighs most, then a rhythm that harms fruit, then waterlogging; water and visits only decide
+  // ties
   const cost = (row: BenchRow): number =>
     mid(row, 'daysShort') +
     30 * mid(row, 'blackEnds') +
@@ -91,7 +92,7 @@ export function verdict(rows: readonly BenchRow[]): { best: number; why: string 
   };
 }
 
-/** The calendar of a season: from planting out (or the last frost and a fortnight) on. */
+/** Returns the season's calendar: from planting out (or the last frost and two weeks) on. */
 export function seasonSpan(
   garden: PlantCase['garden'],
   year: number,

@@ -1,6 +1,6 @@
 /**
- * A record of the soil corrects the modelled fraction of available water: one scalar Kalman step
- * (Kalman 1960). Values and errors: handbook judgement.
+ * A soil check corrects the modelled fraction of available water: one scalar Kalman step (Kalman 1960). Values and
+ * errors: judgement.
  */
 export interface Estimate {
   fraction: number;
@@ -13,21 +13,21 @@ export const FEEL: Record<'dry' | 'damp' | 'wet', Estimate> = {
   wet: { fraction: 0.95, sd: 0.1 },
 };
 
-/** A cheap moisture probe is heard, and little trusted. */
+/** A cheap moisture probe counts, but little. */
 export const PROBE_SD = 0.35;
-/** A plant that droops over dry soil, and water that runs out below, pin the store from either end. */
+/** Drooping over dry soil, and water running out below, fix the store at either end. */
 export const DROOPED: Estimate = { fraction: 0.1, sd: 0.07 };
 export const RAN_THROUGH: Estimate = { fraction: 1, sd: 0.05 };
 
-/** What told the model better. */
+/** What corrected the model. */
 export type CorrectedBy = 'weight' | 'drained' | 'droop' | 'finger' | 'probe';
 export interface Measured extends Estimate {
   by: CorrectedBy;
-  /** of a finger or a probe: how deep it felt, cm; it speaks of the soil down to about twice that */
+  /** for a finger or probe: depth in cm; it covers the soil down to about twice that */
   depthCm?: number;
 }
 
-/** What the model's error grows by in a day, and where it stops growing. */
+/** Daily growth of the model's error, and its maximum. */
 export const ERROR_PER_DAY = 0.05;
 export const MOST_ERROR = 0.3;
 
@@ -39,8 +39,8 @@ export function corrected(model: Estimate, seen: Estimate): Estimate {
 export const grown = (sd: number): number => Math.min(MOST_ERROR, Math.hypot(sd, ERROR_PER_DAY));
 
 /**
- * Fraction available from a pot's weight by two anchor weights: drained after a soaking is 1, dry is 0.
- * Null while an anchor is missing or the anchors make no sense.
+ * Returns the fraction available from a pot's weight by two anchor weights: drained after a soaking is 1, dry is 0.
+ * Null if an anchor is missing or the anchors make no sense.
  */
 export function fractionFromWeight(kg: number, anchors: { dryKg?: number; drainedKg?: number }): Estimate | null {
   const { dryKg, drainedKg } = anchors;

@@ -1,8 +1,8 @@
 import type { Crop, Stage } from '../records/plant.js';
 
 /**
- * How a crop uses water. Kcb: FAO-56 Table 17; stage lengths: Table 11; p: Table 22 (all from memory).
- * Root depths: Table 22 with the handbook range for garden plants. Canopy widths: judgement.
+ * How a crop uses water. Kcb: FAO-56 Table 17; stage lengths: Table 11; p: Table 22 (all from memory). Root depths:
+ * Table 22 with the usual range for garden plants. Canopy widths: judgement.
  */
 export interface WaterCrop {
   /** basal crop coefficients: what the leaves transpire, without the soil */
@@ -16,7 +16,7 @@ export interface WaterCrop {
   depletionFraction: number;
   rootDepthStartM: number;
   rootDepthFullM: number;
-  /** ground that a full-grown plant covers, m² */
+  /** ground covered by a full-grown plant, m² */
   fullCoverM2: number;
 }
 
@@ -45,7 +45,7 @@ export const WATER_CROPS: Record<Crop, WaterCrop> = {
   },
 };
 
-/** Where in the four-part season each recorded stage lies: [from, to] in units of the parts' ends. */
+/** Where each recorded stage lies in the four-part season: [from, to] in units of the parts' ends. */
 const STAGE_SPAN: Record<Stage, readonly [number, number]> = {
   seedling: [0, 1],
   establishing: [0, 1],
@@ -63,8 +63,8 @@ const endOf = (crop: WaterCrop, part: number): number => {
 };
 
 /**
- * Factor on the days since planting out that brings the calendar into line with the stage a person recorded:
- * 1 when that stage is where the tables expect it, else the nearest edge of the stage.
+ * Returns the factor on the days since planting out that fits the calendar to the recorded stage: 1 if the stage is
+ * where the tables expect it, else the nearest edge of the stage.
  */
 export function stageClock(crop: Crop, stage: Stage, daysSincePlanting: number): number {
   if (daysSincePlanting <= 0) return 1;
@@ -72,7 +72,7 @@ export function stageClock(crop: Crop, stage: Stage, daysSincePlanting: number):
   return Math.min(Math.max(daysSincePlanting, from), to) / daysSincePlanting;
 }
 
-/** Kcb on a day of the (stage-adjusted) season: flat, rising, flat, falling (FAO-56 fig. 37, eq. 66). */
+/** Returns Kcb on a day of the (stage-adjusted) season: flat, rising, flat, falling (FAO-56 fig. 37, eq. 66). */
 export function basalCoefficient(crop: Crop, seasonDay: number, heightM: number): number {
   const c = WATER_CROPS[crop];
   const [ini, dev, mid, late] = c.stageDays;
@@ -83,24 +83,24 @@ export function basalCoefficient(crop: Crop, seasonDay: number, heightM: number)
   return kcbMid + Math.min(1, (seasonDay - ini - dev - mid) / late) * (c.kcbEnd - kcbMid);
 }
 
-/** Rooting depth in m: from planting out to the end of development, straight (FAO-56 ch. 8). */
+/** Returns rooting depth in m: linear from planting out to the end of development (FAO-56 ch. 8). */
 export function rootDepthM(crop: Crop, seasonDay: number): number {
   const c = WATER_CROPS[crop];
   const share = Math.min(1, Math.max(0, seasonDay / (c.stageDays[0] + c.stageDays[1])));
   return c.rootDepthStartM + share * (c.rootDepthFullM - c.rootDepthStartM);
 }
 
-/** A plant in the open is about so wide for its height, until it has its full width (judgement: 0.95 m tomato, 0.7 m pepper). */
+/** Width of an open-grown plant per height, up to its full width (judgement: 0.95 m tomato, 0.7 m pepper). */
 const WIDTH_FOR_HEIGHT = 0.7;
 
-/** Ground that the plant's leaves cover, m²: a disc as wide as 0.7 of its height, up to the full cover. */
+/** Returns the ground covered by leaves, m²: a disc 0.7 of the height wide, up to full cover. */
 export const coveredM2 = (crop: Crop, heightM: number): number =>
   Math.min(WATER_CROPS[crop].fullCoverM2, (Math.PI / 4) * (WIDTH_FOR_HEIGHT * heightM) ** 2);
 
 /**
- * What leaves transpire of ETo over the area that they cover, for a plant that stands alone: about 1.0 to 1.15 at every stage
- * (FAO-56 ch. 7 and 9: Kcb of Table 17 speaks for ground and cover together, so it is not multiplied by the cover again). Young
- * leaves 1.0, the grown plant its mid-season Kcb, at the end 1.0 again.
+ * Returns leaf transpiration as a share of ETo over the covered area, for a plant by itself: about 1.0 to 1.15 at
+ * every stage (FAO-56 ch. 7 and 9: Kcb of Table 17 covers ground and cover together, so it is not multiplied by the
+ * cover again). Young leaves 1.0, the grown plant its mid-season Kcb, 1.0 again at the end.
  */
 export function leafCoefficient(crop: Crop, seasonDay: number, heightM: number): number {
   const c = WATER_CROPS[crop];
@@ -112,13 +112,13 @@ export function leafCoefficient(crop: Crop, seasonDay: number, heightM: number):
   return grown + Math.min(1, (seasonDay - ini - dev - mid) / late) * (1 - grown);
 }
 
-/** Height on an earlier day when only today's is known: straight growth from 0.15 m at planting out. */
+/** Returns the height on an earlier day if only today's is known: linear growth from 0.15 m at planting out. */
 export function heightOnDay(heightTodayM: number, day: number, today: number): number {
   if (today <= 0 || day >= today) return heightTodayM;
   const start = Math.min(0.15, heightTodayM);
   return start + (heightTodayM - start) * Math.max(0, day / today);
 }
 
-/** A usual height for a plant whose height nobody recorded, m (judgement). */
+/** Returns the usual height of a plant without a recorded one, m (judgement). */
 export const usualHeightM = (crop: Crop, seasonDay: number): number =>
   (crop === 'tomato' ? 1.5 : 0.65) * Math.min(1, Math.max(0.1, seasonDay / 75));

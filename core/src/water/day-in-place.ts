@@ -6,7 +6,10 @@ import type { PlantCase } from '../records/plant-case.js';
 import { dayOfYear } from '../units/day.js';
 import { etoAtPlant } from './season.js';
 
-/** One day as the plant has it: the weather where it stands, and the reference evapotranspiration that reaches it. */
+/**
+ * One day as the plant experiences it: the weather where it grows, and the reference evapotranspiration that reaches
+ * it.
+ */
 export interface DayInPlace {
   own: WeatherDay;
   etoMm: number;
@@ -15,7 +18,7 @@ export interface DayInPlace {
 
 type Standing = Pick<PlantCase, 'place' | 'garden'>;
 
-/** ETo of the open, or of the room for a plant indoors, mm. */
+/** Returns ETo outdoors, or in the room for an indoor plant, mm. */
 export function openEto({ place, garden }: Standing, w: WeatherDay, own: WeatherDay) {
   const felt = coverOf(place) === 'indoors' ? own : w;
   return referenceEvapotranspiration(felt, garden.latitude, garden.elevationM, dayOfYear(w.date));

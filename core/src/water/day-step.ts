@@ -5,17 +5,17 @@ import { depletionFraction, type RootZone, stressCoefficient } from './root-zone
  * One day of the balance, mm over the plant's own soil (FAO-56 eq. 85 with the drainage of eq. 88 spread by texture).
  * Depletion below zero is water above field capacity; it drains over days.
  *
- * In the ground the order is: Ks from the depletion before, then rain and water in, then use, then overflow.
- * A pot holds no more than a day or two of use, and the equations are meant for stores that hold many: there the water
- * comes first (in the morning) and Ks is followed through the day, which is solved exactly. Either way a wetter start
- * ends at least as wet, and a bigger pot never dries sooner.
+ * In the ground the order is: Ks from the depletion before, then rain and watering, then use, then overflow. A pot
+ * holds only a day or two of use, while the equations are meant for stores that hold many. There the water comes
+ * first (in the morning) and Ks is followed through the day, solved exactly. Either way a wetter start ends at least
+ * as wet, and a bigger pot never dries sooner.
  */
 export interface DayFlows {
   rainMm: number;
   irrigationMm: number;
-  /** what the plant would transpire with water to spare, over its soil, mm */
+  /** transpiration without water shortage, over its soil, mm */
   demandMm: number;
-  /** what the surface would lose, mm */
+  /** evaporation from the surface, mm */
   evaporationMm: number;
   /** (Kcb + Ke) ETo, for the depletion fraction, mm */
   etcMm: number;
@@ -39,14 +39,14 @@ export function stepDay(depletionBeforeMm: number, zone: RootZone, crop: Crop, f
   const transpiredMm = zone.isPot
     ? usedThroughTheDay(watered, zone.tawMm, p, f.demandMm)
     : stressCoefficient(depletionBeforeMm, zone.tawMm, p) * Math.min(f.demandMm, (1 - p) * zone.tawMm);
-  // the surface takes no more than is left above the wilting point
+  // the surface can take no more than is left above the wilting point
   const evaporatedMm = Math.min(f.evaporationMm, Math.max(0, zone.tawMm - watered - transpiredMm));
   const usedMm = transpiredMm + evaporatedMm;
   const { depletionMm, drainedMm } = overflow(watered + usedMm, zone);
   return { depletionMm, ks: f.demandMm > 0 ? transpiredMm / f.demandMm : 1, usedMm, evaporatedMm, drainedMm };
 }
 
-/** Use over one day while Ks falls with the store: full demand down to RAW, then the store dies away exponentially. */
+/** Returns the use over one day while Ks falls with the store: full demand down to RAW, then exponential decay. */
 function usedThroughTheDay(depletionMm: number, tawMm: number, p: number, demandMm: number): number {
   if (demandMm <= 0) return 0;
   const rawMm = p * tawMm;
@@ -56,7 +56,7 @@ function usedThroughTheDay(depletionMm: number, tawMm: number, p: number, demand
   return easy * demandMm + Math.max(0, stressed);
 }
 
-/** What stands above field capacity: over the room there is, it runs out at once; the rest by the soil's pace. */
+/** Drains the water above field capacity: beyond the room it runs out at once; the rest by the soil's rate. */
 function overflow(depletionMm: number, zone: RootZone): { depletionMm: number; drainedMm: number } {
   if (depletionMm >= 0) return { depletionMm, drainedMm: 0 };
   const overRoom = Math.max(0, -depletionMm - zone.roomAboveMm);

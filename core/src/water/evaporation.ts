@@ -3,7 +3,7 @@ import type { Texture } from '../records/place.js';
 import type { WaterMethod } from '../records/choices.js';
 import { SOILS } from './soils.js';
 
-/** Evaporation from the soil surface beside the plant's own use: the dual crop coefficient of FAO-56 ch. 7. */
+/** Evaporation from the soil surface in addition to the plant's own use: the dual crop coefficient of FAO-56 ch. 7. */
 
 /** Ze: depth of the layer that dries by evaporation, m (FAO-56: 0.10 to 0.15). */
 const ZE_M = 0.1;
@@ -14,7 +14,10 @@ const KC_MIN = 0.15;
 export const totalEvaporableMm = (texture: Texture): number =>
   1000 * (SOILS[texture].fieldCapacity - 0.5 * SOILS[texture].wiltingPoint) * ZE_M;
 
-/** RHmin: least relative humidity of a day, percent: from the mean where it was measured, else from the range of warmth (eq. 64). */
+/**
+ * RHmin: lowest relative humidity of a day, percent: from the mean if measured, else from the temperature range (eq.
+ * 64).
+ */
 export function leastHumidityPct(tMinC: number, tMaxC: number, meanPct?: number | null): number {
   const atWarmest = saturationVapourPressure(tMaxC);
   const vapour =
@@ -36,7 +39,7 @@ export const mostKc = (kcb: number, climate: number): number => Math.max(1.2 + c
 export const coverShare = (kcb: number, kcMax: number, heightM: number): number =>
   Math.min(0.99, (Math.max(0.01, kcb - KC_MIN) / Math.max(0.01, kcMax - KC_MIN)) ** (1 + 0.5 * heightM));
 
-/** fw: share of the surface that a way of watering wets (FAO-56 Table 20; bottle, bottom and can: judgement). */
+/** fw: share of the surface that a watering method wets (FAO-56 Table 20; bottle, bottom and can: judgement). */
 export const WETTED_SHARE: Record<WaterMethod, number> = {
   overhead: 1,
   base: 0.5,
@@ -46,19 +49,19 @@ export const WETTED_SHARE: Record<WaterMethod, number> = {
   bottom: 0.1,
 };
 
-/** Share of evaporation that organic mulch lets through: half under 50 mm and more (FAO-56 ch. 10, about). */
+/** Share of evaporation that passes through organic mulch: half under 50 mm and more (FAO-56 ch. 10, about). */
 export const throughMulch = (depthMm: number): number => 1 - 0.5 * Math.min(1, Math.max(0, depthMm) / 50);
 
-/** The drying top layer. `depletionMm` is De over the part that is wet and bare. */
+/** The drying top layer. `depletionMm` is De over the wet, bare part. */
 export interface TopLayer {
   texture: Texture;
   depletionMm: number;
 }
 
 /**
- * Evaporation of a day from the exposed and wetted share (few), mm over that share. Full up to REW, then falling with what is
- * left (eq. 74), followed through the day so that a day never takes more than there is.
- * @param potentialMm what a wet surface would lose over that share
+ * Returns a day's evaporation from the exposed and wetted share (few), mm over that share. Full up to REW, then
+ * falling with what is left (eq. 74), followed through the day so it never takes more than there is. @param
+ * potentialMm evaporation of a wet surface over that share
  */
 export function evaporated(layer: TopLayer, potentialMm: number): number {
   if (potentialMm <= 0) return 0;

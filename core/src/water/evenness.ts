@@ -1,15 +1,15 @@
 import type { BalanceDay } from './run.js';
 import { isShortOfWater } from './stress.js';
 
-/** Days over which fruit that shows trouble today was growing. */
+/** Days in which fruit with a problem today was growing. */
 export const FRUIT_WINDOW_DAYS = 21;
 
 type EvennessDay = Pick<BalanceDay, 'fractionAvailable' | 'ks' | 'waterlogged'>;
 
 /**
- * How steady the water was, 0 (violent swings) to 1 (steady), over the days given (usually the last 21):
- * 1 − mean absolute day-to-day change ÷ 0.25, floored at 0, times the share of days neither short of water
- * (Ks ≥ 0.8) nor waterlogged. Judgement; a steadier series never scores lower. Null for fewer than 5 days.
+ * Returns how steady the water was, 0 (violent swings) to 1 (steady), over the given days (usually the last 21): 1 −
+ * mean absolute day-to-day change ÷ 0.25, floored at 0, times the share of days neither short of water (Ks ≥ 0.8) nor
+ * waterlogged. Judgement; a steadier series never scores lower. Null for fewer than 5 days.
  */
 export function evenness(days: readonly EvennessDay[]): number | null {
   if (days.length < 5) return null;
@@ -19,10 +19,10 @@ export function evenness(days: readonly EvennessDay[]): number | null {
   return steady * (days.filter((d) => !isShortOfWater(d) && !d.waterlogged).length / days.length);
 }
 
-/** From here on the water is steady, or at least swings only a little (judgement). */
+/** From this score on the water is steady, or varies only a little (judgement). */
 const STEADY = 0.7;
 const LITTLE = 0.45;
 
-/** How even the water was, in a word for a gardener; the number stands behind it. */
+/** Returns how even the water was in words; the screen shows the number behind them. */
 export const evennessInWords = (evenness: number): string =>
   evenness >= STEADY ? 'steady' : evenness >= LITTLE ? 'varies a little' : 'varies a lot';

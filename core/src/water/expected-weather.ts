@@ -6,13 +6,13 @@ export interface ForecastWeather extends WeatherDay {
   rainChancePct?: number | null;
 }
 
-/** Rain is counted on from this chance, percent (handbook; the plan says so on screen). */
+/** Chance from which rain counts, percent (common practice; the plan shows it). */
 export const COUNTED_CHANCE_PCT = 60;
 const LIKE_THE_LAST_DAYS = 7;
 
 /**
- * The `days` days after `asOf` as they are reckoned with: the forecast with the rain that is likely enough, and after it
- * (or without one) dry days like the last seven. Empty without any weather at all.
+ * Returns the `days` days after `asOf` that the plan assumes: the forecast with the rain that is likely enough, then
+ * (or without a forecast) dry days like the last seven. Empty without any weather.
  */
 export function expectedWeather(
   c: Pick<PlantCase, 'asOf' | 'records'>,

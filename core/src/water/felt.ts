@@ -5,8 +5,9 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 import { fractionFromWeight } from './corrections.js';
 
 /**
- * What is known of the soil by hand, and for how long that holds. Today's word beats all before; one that is older lapses after
- * a day in a pot and three in a bed, and with any watering or rain since that would change the answer (handbook).
+ * The latest soil check by hand, and how long it counts. Today's overrides all before; an older one expires after a
+ * day in a pot and three in a bed, and with any later watering or rain that would change the answer (common
+ * practice).
  */
 export interface Felt {
   feel: 'dry' | 'damp' | 'wet';
@@ -19,7 +20,7 @@ const SIGN_FEEL: Partial<Record<SignCode, Felt['feel']>> = {
   'soil-damp-deep': 'damp',
   'soil-wet-deep': 'wet',
 };
-/** Signs that speak of the hour in which they were seen: they lapse as a check does. */
+/** Signs of the hour in which they were seen: they expire like a check. */
 const FLEETING: ReadonlySet<SignCode> = new Set<SignCode>([
   'soil-dry-deep',
   'soil-damp-deep',
@@ -33,18 +34,21 @@ export const isFleeting = (sign: SignCode): boolean => FLEETING.has(sign);
 
 export const checkLastsDays = (place: PlantCase['place']): number => (isPotted(place) ? 1 : 3);
 
-/** Rain that reaches a finger's depth, mm; less only wets leaves and mulch. */
+/** Rain that reaches finger depth, mm; less only wets leaves and mulch. */
 const TELLING_RAIN_MM = 5;
-/** A weighed pot under the one share of its water is dry, over the other it is wet (judgement, as the feel of a finger). */
+/**
+ * Below the first share of its water a weighed pot is dry, above the second it is wet (judgement, as a finger would
+ * feel it).
+ */
 const LIGHT_LEFT = 0.35;
 const HEAVY_LEFT = 0.85;
 
 type Told = Pick<PlantCase, 'asOf' | 'place' | 'records' | 'observations'>;
 
-/** Does a word on the soil of that day still hold on the day of the question? */
+/** Returns whether a soil check of that day still counts on the day of the question. */
 export function stillHolds(c: Told, on: Day, feel: Felt['feel'], ownRainMm: (day: Day) => number): boolean {
   if (on === c.asOf) {
-    // felt, then watered: a dry or damp finger of that morning is past
+    // checked, then watered: a dry or damp check of that morning is out of date
     return feel === 'wet' || !c.records.watering.some((w) => w.date === on && w.litres > 0 && !w.end);
   }
   if (daysBetween(on, c.asOf) > checkLastsDays(c.place)) return false;
@@ -54,7 +58,10 @@ export function stillHolds(c: Told, on: Day, feel: Felt['feel'], ownRainMm: (day
   return !watered && days.every((day) => ownRainMm(day) < TELLING_RAIN_MM);
 }
 
-/** The newest word on the soil that still holds; null where nobody has one. On one day a sign of the look beats a weight, that a finger, that a probe. */
+/**
+ * Returns the newest soil check that still counts; null if there is none. On one day a sign overrides a weight, that
+ * a finger, that a probe.
+ */
 export function feltNow(c: Told, ownRainMm: (day: Day) => number): Felt | null {
   const words: Felt[] = [];
   for (const o of c.observations) {

@@ -1,11 +1,11 @@
-/** Flow is for the whole place, litres per hour. */
+/** Flow is for the whole bed or pot, litres per hour. */
 
-/** Litres each plant gets from a run of `minutes` at `flowLPerH` shared by `plants`. */
+/** Returns the litres each plant gets from a run of `minutes` at `flowLPerH` shared by `plants`. */
 export function litresFromMinutes(minutes: number, flowLPerH: number, plants: number): number {
   if (plants < 1) throw new RangeError('a run must water at least one plant');
   return (minutes * flowLPerH) / 60 / plants;
 }
 
-/** Minutes that give each of `plants` its `litres` at `flowLPerH`. */
+/** Returns the minutes that give each of `plants` its `litres` at `flowLPerH`. */
 export const minutesForLitres = (litres: number, flowLPerH: number, plants: number): number =>
   (litres * plants * 60) / flowLPerH;

@@ -5,15 +5,15 @@ import type { Balance } from './balance.js';
 import type { BalanceDay } from './run.js';
 
 /**
- * "None recorded" is not "none given". A day of the balance is known where somebody wrote down what the plant got (or felt its
- * soil, or weighed its pot) not long before, or where it stayed moist by planting in and rain alone: then more water would have
- * changed nothing. Whatever else the model says of a day is only what would be if nothing had been given.
+ * "Not recorded" does not mean "not given". A day of the balance is known if someone recorded what the plant got (or
+ * checked its soil, or weighed its pot) shortly before, or if it stayed moist from planting in and rain alone: more
+ * water would have changed nothing then. Otherwise the model only says what would be if nothing had been given.
  */
 
-/** So long a log may be silent, days: a pot that got nothing for longer would be dead, a bed would be bone dry (judgement). */
+/** Days a log may be silent: a pot without water for longer would be dead, a bed bone dry (judgement). */
 export const silenceLasts = (place: PlantCase['place']): number => (isPotted(place) ? 10 : 21);
 
-/** Days on which something was written down of the water; 0 litres says that none was given. */
+/** Days with a record about water; 0 litres means none was given. */
 function wordsOnWater(c: Pick<PlantCase, 'records' | 'observations'>): Set<Day> {
   const { watering, soilChecks, potWeights } = c.records;
   return new Set([
@@ -24,7 +24,7 @@ function wordsOnWater(c: Pick<PlantCase, 'records' | 'observations'>): Set<Day> 
   ]);
 }
 
-/** Marks each day of a balance as known or not; in order, from the first on. */
+/** Marks each day of a balance as known or not, from the first on. */
 export function markKnown(
   c: Pick<PlantCase, 'place' | 'records' | 'observations'>,
   days: BalanceDay[],
@@ -32,7 +32,7 @@ export function markKnown(
 ): void {
   const words = wordsOnWater(c);
   const lasts = silenceLasts(c.place);
-  // how much a pot holds decides everything in it
+  // everything in a pot depends on its size
   const sized = !isPotted(c.place) || c.place.volumeL != null;
   let last: Day | null = null;
   let moist = startKnown;
@@ -44,5 +44,5 @@ export function markKnown(
   }
 }
 
-/** Is it known how the water stands on the day of the question? */
+/** Returns whether the water is known on the day of the question. */
 export const isKnown = ({ days }: Pick<Balance, 'days'>): boolean => days.at(-1)?.known ?? false;

@@ -2,13 +2,13 @@ import type { PlantCase } from '../records/plant-case.js';
 import type { Day } from '../units/day.js';
 import { DROOPED, FEEL, fractionFromWeight, type Measured, PROBE_SD, RAN_THROUGH } from './corrections.js';
 
-/** To the second knuckle, where nobody said how deep. */
+/** Depth of a finger check if not recorded: the second knuckle, cm. */
 const FINGER_CM = 5;
 const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet-deep': 'wet' } as const;
 
 /**
- * The best measurement of each day, up to the day of the question: a pot's weight before water that ran through, before a
- * plant that drooped over dry soil, before a finger (a record of its own or a sign of that day), before a probe.
+ * Returns the best measurement of each day, up to the day of the question: a pot's weight before water that ran
+ * through, then a plant drooping over dry soil, a finger (a record or a sign of that day), a probe.
  */
 export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'asOf'>): Map<Day, Measured> {
   const best = new Map<Day, Measured>();
@@ -16,7 +16,7 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
     if (day <= c.asOf && !best.has(day)) best.set(day, m);
   };
   const { potWeights, soilChecks, watering } = c.records;
-  // the newest of a day stands
+  // the newest of a day counts
   for (const w of [...potWeights].reverse()) {
     const known = potWeights.filter((x) => x.date <= w.date);
     const anchors = {
@@ -53,10 +53,13 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
   return best;
 }
 
-/** How many readings in a row a probe must repeat before somebody should look at it. */
+/** Equal readings in a row after which a probe should be checked. */
 const STUCK_AFTER = 5;
 
-/** What is odd about a probe's readings: it repeats itself, or jumps from dry to wet with no water on record. Null when nothing is. */
+/**
+ * Returns what is odd about a probe's readings: it repeats itself, or jumps from dry to wet with no watering
+ * recorded. Null if nothing is.
+ */
 export function probeFault(c: Pick<PlantCase, 'records' | 'asOf'>): string | null {
   const list = c.records.soilChecks.filter((s) => s.by === 'probe' && s.date <= c.asOf);
   const last = list.slice(-STUCK_AFTER);

@@ -2,7 +2,7 @@ import type { Balance } from './balance.js';
 import type { RunState } from './run.js';
 
 /**
- * Where the store stood on the morning of the day of the question; what was measured that day is known from the morning on.
+ * Returns the store on the morning of the day of the question; what was measured that day counts from the morning on.
  * Null without a balance.
  */
 export function morningOf({ before, end, days }: Balance): RunState | null {

@@ -3,44 +3,44 @@ import { whyDue } from './schools.js';
 import { type Settling, SETTLING_WHY, settlingMm } from './settling.js';
 import { missingMm, type Morning, refillMm, SCHOOL_STRATEGIES } from './strategies.js';
 
-/** What one morning asks for, and what that was made of. */
+/** The order for one morning, and how it was computed. */
 
-/** A plant this close to wilting is watered whatever the school says, where watering is allowed (judgement). */
+/** A plant this close to wilting is watered whatever the method says, if watering is allowed that day (judgement). */
 const ALMOST_WILTING_LEFT = 0.15;
-/** So small a rest of a day's watering is not worth a second walk. */
+/** A remainder smaller than this share of a day's watering is not worth a second walk. */
 const REST_WORTH = 0.25;
 
-/** A second watering of less than this share of the day's use is not worth the walk. */
+/** A second watering below this share of the day's use is not worth the walk. */
 const SECOND_WORTH = 0.1;
 
 export interface Order {
   mm: number;
-  /** of the morning's watering alone, before what was given is taken off */
+  /** the morning's watering alone, before subtracting what was given */
   morningMm?: number;
-  /** of it, for after midday */
+  /** part of it for after midday */
   laterMm?: number;
   why: string;
 }
 
 export interface Circumstances {
   allowed: boolean;
-  /** mornings until one on which watering is allowed again */
+  /** mornings until the next allowed watering */
   wait: number;
   rainMm: number;
   held: 'today' | 'until-limit' | null;
   leftInTheMorning: number;
   givenMm: number;
-  /** just planted out: its own rhythm goes before the school's */
+  /** newly planted: its own rhythm comes before the method's */
   settling: Settling | null;
 }
 
-/** A second, small watering where even a full pot would not last the day, mm. */
+/** Returns a second, small watering if even a full pot would not last the day, mm. */
 function secondWatering({ zone, useMm, limitMm }: Morning): number {
   const mm = zone.isPot ? useMm - limitMm : 0;
   return mm >= SECOND_WORTH * useMm ? mm : 0;
 }
 
-/** What this morning asks for, mm over the plant's soil; what the day has had already is taken off. */
+/** Returns the order for this morning, mm over the plant's soil, minus what the day has had already. */
 export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
   if (!c.allowed) return { mm: 0, why: 'not a watering day' };
   const m = { ...morning, useMm: Math.max(0, morning.useMm * c.wait - (morning.zone.isPot ? 0 : c.rainMm)) };
@@ -49,7 +49,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   if (c.held) return { mm: refillMm(m), morningMm: refillMm(m), why: 'dry again by then' };
   const ask = (now: Morning): number =>
     c.settling ? settlingMm(now, c.settling) : SCHOOL_STRATEGIES[rules.school](now);
-  // rain that is expected to do it spares the walk
+  // forecast rain that is enough saves the walk
   const asked = c.settling && c.rainMm >= missingMm(morning) + 1 ? 0 : ask(m);
   const urgent = asked === 0 && c.leftInTheMorning < ALMOST_WILTING_LEFT;
   const morningMm = urgent ? refillMm(m) : asked;
@@ -57,7 +57,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   const mm = morningMm + secondMm;
   const rest = mm - c.givenMm;
   if (c.givenMm > 0) {
-    // somebody has watered today; only what is clearly missing is asked for
+    // already watered today; only a clear shortfall is ordered
     if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: 'watered today' };
     return { mm: rest, morningMm, laterMm: Math.min(rest, secondMm), why: 'it is still short after that watering' };
   }
@@ -78,33 +78,32 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   return { mm: 0, why: rainDoes ? 'rain is forecast to do it' : '' };
 }
 
-/** A part of an order, in the order in which they are added up. */
+/** A part of an order, in the order in which the parts are added. */
 export type OrderPart = 'missing' | 'salts' | 'rule' | 'midday' | 'given' | 'cap' | 'rounding';
 
-/** What the litres of a day were made of, for whoever asks; litres are of one plant, and the parts add up to what is to be given. */
+/** How the litres of a day were computed; litres are for one plant, and the parts add up to the order. */
 export interface OrderReckoned {
-  /** what its roots can reach when the soil is full, and the share that is left that morning */
+  /** water within reach of its roots when the soil is full, and the share left that morning */
   inReachL: number;
   left: number;
-  /** the share at which it is watered, where that decides; null where the school or the first weeks go by something else */
+  /** the share at which it is watered, if that decides; null if the method or the first weeks use another rule */
   limitLeft: number | null;
-  /** mornings until one may water again, and what is used until then */
+  /** mornings until the next allowed watering, and the use until then */
   days: number;
   useL: number;
-  /** rain counted on in that time, what stays on leaves taken off; in a pot none is */
+  /** rain counted in that time, minus what stays on leaves; none in a pot */
   rainL: number;
   parts: { what: OrderPart; litres: number }[];
-  /** to be given: what the parts add up to */
+  /** the order: the sum of the parts */
   litres: number;
 }
 
-/** Less than this is not told. */
+/** Smaller amounts are not shown, L. */
 const TOLD_L = 0.005;
 
 /**
- * @param order what the morning asked for
- * @param litres what became of it: with what the cap keeps back, in litres that can be poured
- * @param cappedL so much the cap kept back
+ * @param order the morning's order @param litres the result: after the cap, rounded to pour @param cappedL litres
+ * held back by the cap
  */
 export function orderReckoned(
   m: Morning,
@@ -117,7 +116,7 @@ export function orderReckoned(
   const inLitres = (mm: number): number => mm * m.zone.soilM2;
   const missing = inLitres(missingMm(m));
   const asked = inLitres(order.morningMm ?? order.mm);
-  // a refill with a tenth more, or another amount that the rule of the school or of the first weeks gives
+  // a refill with a tenth more, or another amount from the method or the first weeks
   const refill = inLitres(refillMm(m));
   const bySalts = Math.abs(asked - refill) < TOLD_L ? refill - missing : 0;
   const parts: OrderReckoned['parts'] = [

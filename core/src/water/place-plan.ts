@@ -10,8 +10,8 @@ import { type PlaceRules, rulesPerPlant } from './plan-rules.js';
 import { type PlanStart, planWeek, WEEK_DAYS, type WeekPlan } from './plan.js';
 
 /**
- * The one decision about water. Today, the strips, the plant's page, the week, the remedies and the timer all read from what
- * `planPlace` returns; nothing else says when or how much to water.
+ * The one decision about water. Today, the strips, the plant's page, the week, the remedies and the timer all read
+ * what `planPlace` returns; nothing else decides when or how much to water.
  */
 
 /** A plant as the plan sees it. */
@@ -19,21 +19,21 @@ export interface PlannedPlant {
   id: string;
   case: PlantCase;
   balance: Balance;
-  /** its soil is to dry first: it was felt wet today, or a finding asks to hold the water back */
+  /** its soil should dry first: it felt wet today, or a finding pauses watering */
   held: boolean;
 }
 
 /** Plants that get the same amount at the same time: a whole bed, or one pot. */
 export interface Pour {
-  /** the place's id where it is watered as one, else the plant's */
+  /** the id of the bed or pot if it is watered as one, else the plant's */
   id: string;
   /** who gets it, in walking order */
   plantIds: string[];
-  /** who is left out, because its soil is to dry first */
+  /** who is left out because its soil should dry first */
   leftOutIds: string[];
-  /** the driest of them, which speaks for all */
+  /** the driest of them, which decides for all */
   speakerId: string;
-  /** per plant; null where no balance can be reckoned, or nobody knows what the plant got */
+  /** per plant; null if no balance can be computed, or the watering history is unknown */
   plan: WeekPlan | null;
 }
 
@@ -43,19 +43,18 @@ export interface PlacePlan {
   pours: Pour[];
 }
 
-/** Weather beyond the week that is shown, so that a slow rhythm shows too. */
+/** Days of weather beyond the week shown, so a slow rhythm can be seen. */
 const RHYTHM_DAYS = 14;
 
-/** Beds are watered as a whole, and so are pots on a line or a timer; other pots one by one. */
+/** Beds are watered as a whole, and so are pots on a line or timer; other pots one by one. */
 export const isWateredTogether = (
   kind: PlaceKind,
   { irrigation, byTimer }: { irrigation?: Irrigation | null; byTimer?: boolean },
 ): boolean => !isPotted({ kind }) || irrigation === 'drip' || irrigation === 'soaker' || byTimer === true;
 
 /**
- * The coming week of a place, from the day of the question on.
- * @param placeId names the pour where the place is watered as one
- * @param plants those that stand there, in walking order; all of one place
+ * Returns the next seven days of one bed or group of pots, from the day of the question. @param placeId names the
+ * group if watered as one @param plants those growing there, in walking order; all of one bed or pot
  */
 export function planPlace(
   placeId: string,
@@ -70,7 +69,7 @@ export function planPlace(
     together,
     pours: groups.map((group): Pour => {
       const thirsty = group.filter((p) => !p.held);
-      // where all are to dry first, the driest of them says until when
+      // if all should dry first, the driest decides until when
       const considered = thirsty.length > 0 ? thirsty : group;
       const speaker = considered.reduce((a, b) => (leftOf(b) < leftOf(a) ? b : a));
       return {
@@ -84,7 +83,7 @@ export function planPlace(
   };
 }
 
-/** Water left at the end of the day; a plant whose balance nobody knows speaks last. */
+/** Returns the water left at the end of the day; a plant with an unknown balance counts last. */
 const leftOf = (p: PlannedPlant): number => (isKnown(p.balance) ? (p.balance.days.at(-1)?.fractionAvailable ?? 2) : 2);
 
 function planFor(
@@ -95,19 +94,19 @@ function planFor(
 ): WeekPlan | null {
   const state = morningOf(balance);
   const newest = c.records.weather.at(-1);
-  // where nobody knows what the plant got, no litres are ordered: a finger is asked first
+  // if the watering history is unknown, no litres are ordered: a finger check comes first
   if (!state || !newest || !isKnown(balance)) return null;
   const today = newest.date === c.asOf ? newest : { ...newest, date: c.asOf, rainMm: 0 };
   const start: PlanStart = { state, held, ...given(c.records.watering, c.asOf) };
   const ahead = expectedWeather(c, forecast, RHYTHM_DAYS - 1);
   const plan = planWeek(c, start, [today, ...ahead], rulesPerPlant(rules, plants));
-  // the strips show what is left by tonight: whoever is told of this morning is told of that too
+  // the strips show what is left tonight, so a text about this morning gives both
   const last = balance.days.at(-1);
   if (plan.next?.date === c.asOf && last?.date === c.asOf) plan.next.tonight = last.fractionAvailable;
   return plan;
 }
 
-/** What the records say was given before and on the day. */
+/** Returns what the records say was given before and on the day. */
 export function given(
   watering: readonly { date: Day; litres: number }[],
   asOf: Day,
@@ -122,17 +121,17 @@ export function given(
   };
 }
 
-/** Days since the last watering where none is on record. */
+/** Days since the last watering if none is recorded. */
 export const NEVER_WATERED = 99;
 
-/** The pour that a plant has part in, or would have if its soil were not to dry first. */
+/** Returns the group a plant belongs to, or would if its soil need not dry first. */
 export const pourOf = (plan: PlacePlan, plantId: string): Pour | undefined =>
   plan.pours.find((p) => p.plantIds.includes(plantId) || p.leftOutIds.includes(plantId));
 
-/** Litres that a whole pour takes on a day of the plan. */
+/** Returns the litres a whole group takes on a day of the plan. */
 export const litresOf = (pour: Pour, date: Day): number =>
   toPourable((pour.plan?.days.find((d) => d.date === date)?.litres ?? 0) * pour.plantIds.length);
 
-/** Of these, litres that are kept for after midday. */
+/** Returns how many of these are saved for after midday. */
 export const laterOf = (pour: Pour, date: Day): number =>
   toPourable((pour.plan?.days.find((d) => d.date === date)?.laterL ?? 0) * pour.plantIds.length);

@@ -3,33 +3,33 @@ import type { WaterMethod } from '../records/choices.js';
 import type { SchoolCode } from './schools.js';
 import { wayOf } from './watering.js';
 
-/** How the gardener waters a place, and what local rules allow. */
+/** How the gardener waters a bed or pot, and what local rules allow. */
 export interface PlaceRules {
   school: SchoolCode;
   irrigation?: Irrigation | null;
-  /** of the whole place, litres an hour */
+  /** for the whole bed or pot, litres an hour */
   flowLPerH?: number | null;
-  /** when in doubt rather damp or rather dry; by default as the crop likes it */
+  /** if in doubt damp or dry; by default what the crop prefers */
   lean?: 'damp' | 'dry' | null;
   drierFinish?: boolean | null;
   /** weekdays on which watering is allowed, 0 Sunday to 6 Saturday; empty or missing: all */
   allowedDays?: readonly number[] | null;
-  /** most litres that the whole place may have in any seven days */
+  /** most litres for the whole bed or pot in any seven days */
   weeklyCapL?: number | null;
   /** a timer on the tap waters it */
   byTimer?: boolean;
 }
 
-/** The same as it holds for one of its plants. */
+/** The same rules for one of its plants. */
 export interface PlanRules {
   school: SchoolCode;
   how: WaterMethod;
-  /** per plant; null where it is carried by hand */
+  /** per plant; null if carried by hand */
   flowLPerH: number | null;
   lean?: 'damp' | 'dry' | null;
   drierFinish?: boolean;
   allowedDays?: readonly number[] | null;
-  /** most litres a plant may have in any seven days */
+  /** most litres per plant in any seven days */
   weeklyCapL?: number | null;
 }
 

@@ -13,65 +13,65 @@ import { type Circumstances, decide, type Order, orderReckoned, type OrderReckon
 import { settlingOn } from './settling.js';
 import { missingMm, type Morning, wateringLimit } from './strategies.js';
 
-/** Days that a plan shows. */
+/** Days a plan shows. */
 export const WEEK_DAYS = 7;
 
 export interface PlanDay {
   date: Day;
-  /** to give, per plant; 0 for no watering */
+  /** litres to give per plant; 0 for no watering */
   litres: number;
-  /** of these so much after midday: a small pot cannot hold a hot day's water at once */
+  /** part of it after midday: a small pot can't hold a hot day's water at once */
   laterL: number;
-  /** per plant, on record for that day already */
+  /** per plant, already recorded for that day */
   givenL: number;
   mm: number;
   steps: SoakSteps | null;
-  /** what decided: in a few words, without amounts */
+  /** the deciding reason: in a few words, without amounts */
   why: string;
-  /** what the litres were made of; null where none are to be given */
+  /** how the litres were computed; null if none are to be given */
   of: OrderReckoned | null;
   rainMm: number;
   allowed: boolean;
-  /** water left at the day's end by this plan, and if the counted rain does not come */
+  /** water left at the day's end with this plan, and if the counted rain does not come */
   left: number;
   leftWithoutRain: number;
 }
 
-/** A watering that the plan holds. */
+/** A planned watering. */
 export interface PlannedWatering {
   date: Day;
   /** per plant */
   litres: number;
-  /** of these so much after midday */
+  /** part of it after midday */
   laterL: number;
   /** share of the available water left on that morning */
   left: number;
-  /** of today: the share that is left by tonight as it stands; null for another day */
+  /** for today: the share left tonight; null for another day */
   tonight: number | null;
   why: string;
-  /** what the litres were made of */
+  /** how the litres were computed */
   of: OrderReckoned | null;
 }
 
-/** How often and how much, as the plan goes on. */
+/** How often and how much, as the plan continues. */
 export interface Rhythm {
   litres: number;
   everyDays: number;
 }
 
-/** The coming week of one plant, day 0 being the day of the question. */
+/** The next seven days of one plant, starting on the day of the question. */
 export interface WeekPlan {
   days: PlanDay[];
   litres: number;
-  /** what a week without the counted rain would take more, what is missing at its end counted in, litres a plant */
+  /** extra litres per plant for a week without the counted rain, including what would be missing at its end */
   rainSavesL: number;
-  /** the first day on which the plant would be short if the rain does not come, and how much to give then */
+  /** first day the plant would be short without the rain, and how much to give then */
   withoutRain: { date: Day; litres: number } | null;
-  /** the cap kept some of the water back */
+  /** the cap held some of the water back */
   capped: boolean;
-  /** the first watering of the week; null where the week passes without */
+  /** first watering of the week; null if there is none */
   next: PlannedWatering | null;
-  /** null where not even two weeks hold a watering */
+  /** null if not even two weeks have a watering */
   rhythm: Rhythm | null;
 }
 
@@ -79,32 +79,32 @@ export type PlannedCase = Pick<PlantCase, 'place' | 'plant' | 'garden' | 'asOf'>
 
 /** Where a plan begins. */
 export interface PlanStart {
-  /** on the morning of the first day of the plan */
+  /** on the morning of the plan's first day */
   state: RunState;
-  /** days since the last watering before that day; 99 when there was none */
+  /** days since the last watering before that day; 99 if none */
   since: number;
-  /** litres a plant of the six days before, the oldest first; for the cap */
+  /** litres per plant on the six days before, oldest first; for the cap */
   recentL?: readonly number[];
-  /** litres a plant that the first day has had already */
+  /** litres per plant already given on the first day */
   givenL?: number;
-  /** the soil is to dry first: nothing on the first day, and nothing before the limit is reached */
+  /** the soil should dry first: nothing on the first day, and nothing before the limit is reached */
   held?: boolean;
 }
 
-/** 0 Sunday to 6 Saturday. Day 0 of the count, 1 January 1970, was a Thursday. */
+/** 0 Sunday to 6 Saturday. Day 0, 1 January 1970, was a Thursday. */
 export const weekday = (day: Day): number => (dayNumber(day) + 4) % 7;
 
 /**
- * The coming days under a school: a watering is given on the morning of a day on which it would fall due before the next
- * morning on which one is allowed.
- * @param weather from the day of the question on, with the rain to count on; what goes beyond a week only shapes the rhythm
+ * Plans the coming days by a watering method: it waters on the morning of a day on which it would fall due before the
+ * next allowed morning. @param weather from the day of the question on, with the rain to count; days beyond a week
+ * only shape the rhythm
  */
 export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly WeatherDay[], rules: PlanRules): WeekPlan {
   const whole = runPlan(c, start, weather, rules, 'plan');
   const wet = whole.slice(0, WEEK_DAYS);
   const noRain = weather.slice(0, WEEK_DAYS).map((w) => ({ ...w, rainMm: 0 }));
   const dry = runPlan(c, start, noRain, rules, 'plan');
-  // the same waterings, and no rain
+  // the same waterings without rain
   const failed = runPlan(
     c,
     start,
@@ -126,7 +126,7 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
     left: r.day.fractionAvailable,
     leftWithoutRain: failed[i]!.day.fractionAvailable,
   }));
-  // short for want of the rain, not for a limit that this plan passes anyway
+  // short because the rain failed, not because of a limit that this plan exceeds anyway
   const short = failed.find(
     (r, i) => r.day.depletionMm >= r.limitMm && r.day.fractionAvailable < wet[i]!.day.fractionAvailable - 0.02,
   );
@@ -143,13 +143,13 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
   };
 }
 
-/** Ground that the water reaches, m² a plant: a pot is wetted all over. */
+/** Returns the ground the water reaches, m² per plant: a pot is wetted all over. */
 const wettedM2 = (c: PlannedCase, r: PlannedDay, rules: PlanRules): number =>
   isPotted(c.place) ? r.day.soilM2 : r.day.soilM2 * WETTED_SHARE[rules.how];
 
 const total = (list: readonly PlannedDay[]): number => list.reduce((sum, r) => sum + r.ordered, 0);
 
-/** What a run leaves to be refilled after its last day, litres a plant. */
+/** Returns what a run leaves to refill after its last day, litres per plant. */
 export const missingAtEnd = (list: readonly PlannedDay[]): number => {
   const last = list.at(-1);
   return last ? Math.max(0, last.day.depletionMm) * last.day.soilM2 : 0;
@@ -170,7 +170,7 @@ function nextOf(list: readonly PlannedDay[]): PlannedWatering | null {
     : null;
 }
 
-/** A single watering in the time stands for one a week. */
+/** A single watering in the period counts as one a week. */
 function rhythmOf(list: readonly PlannedDay[]): Rhythm | null {
   const given = list.filter((r) => r.ordered > 0);
   const first = given[0];
@@ -182,20 +182,20 @@ function rhythmOf(list: readonly PlannedDay[]): Rhythm | null {
   };
 }
 
-/** One day of a plan as it was run. */
+/** One day of a plan as run. */
 export interface PlannedDay {
   day: BalanceDay;
-  /** litres a plant: on record already, and what the plan adds */
+  /** litres per plant: already recorded, and added by the plan */
   given: number;
   ordered: number;
-  /** of what the plan adds, for after midday */
+  /** part of what the plan adds, for after midday */
   later: number;
   leftInTheMorning: number;
   why: string;
   allowed: boolean;
   limitMm: number;
   capped: boolean;
-  /** what the plan's litres were made of */
+  /** how the plan's litres were computed */
   of: OrderReckoned | null;
 }
 
@@ -213,7 +213,7 @@ export function runPlan(
   const wets = WETTED_SHARE[rules.how];
   const isAllowed = (day: Day): boolean => !rules.allowedDays?.length || rules.allowedDays.includes(weekday(day));
   let since = start.since;
-  // what the six days before each day had: the cap holds for any seven days
+  // litres of the six days before each day: the cap applies to any seven days
   const recent = [...(start.recentL ?? [])].slice(1 - WEEK_DAYS);
   const days = weather.map((w) => dayInPlace(c, w));
   return days.map(({ own: w, etoMm }, i): PlannedDay => {
@@ -238,7 +238,7 @@ export function runPlan(
       circumstances = {
         allowed,
         wait,
-        // until the next morning on which watering is allowed
+        // until the next allowed morning
         rainMm: days.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.own.rainMm - 2), 0),
         held: start.held ? (i === 0 ? 'today' : 'until-limit') : null,
         leftInTheMorning,

@@ -2,28 +2,28 @@ import type { Day } from '../units/day.js';
 import type { CorrectedBy } from './corrections.js';
 import type { BalanceDay } from './run.js';
 
-/** What the water left was reckoned from, for whoever asks; litres are of one plant. */
+/** How the water left was estimated; litres are for one plant. */
 export interface WaterReckoned {
-  /** what its roots can reach when the soil is full, and what of it is left */
+  /** water within reach of its roots when the soil is full, and what is left of it */
   inReachL: number;
   leftL: number;
-  /** the days summed here */
+  /** number of days summed here */
   days: number;
   waterings: number;
   givenL: number;
   rainL: number;
   usedL: number;
   drainedL: number;
-  /** the last measurement that told the balance better; null where none did in these days */
+  /** the last measurement that corrected the balance; null if there was none in these days */
   toldBy: { by: CorrectedBy; on: Day } | null;
-  /** standard error of the share that is left */
+  /** standard error of the share left */
   error: number;
 }
 
-/** Longer ago a balance remembers little of (judgement: a pot a few days, a bed two or three weeks). */
+/** Older days hardly affect a balance (judgement: a pot a few days, a bed two or three weeks). */
 const LOOK_BACK_DAYS = 14;
 
-/** The last two weeks of a balance in sums; null where there is none, or where nobody knows what the plant got. */
+/** Sums the last two weeks of a balance; null if there is none, or the watering history is unknown. */
 export function waterReckoned(daily: readonly BalanceDay[]): WaterReckoned | null {
   const last = daily.at(-1);
   if (!last?.known) return null;

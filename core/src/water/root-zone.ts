@@ -4,19 +4,19 @@ import type { Crop } from '../records/plant.js';
 import { rootDepthM, WATER_CROPS } from './crops.js';
 import { availableShare, SLOW_PERCOLATION_MM_H, SOILS } from './soils.js';
 
-/** The store of water that one plant's roots can reach. Depths of water are mm over `soilM2`. */
+/** The water store one plant's roots can reach. Depths are mm over `soilM2`. */
 export interface RootZone {
-  /** ground or rim area that belongs to this plant, m²; 1 mm over it is soilM2 litres */
+  /** ground or rim area of this plant, m²; 1 mm over it is soilM2 litres */
   soilM2: number;
   /** total available water, mm (FAO-56 eq. 82; containers: share of the volume) */
   tawMm: number;
-  /** how deep the roots reach, m; a pot is about as high as it is wide */
+  /** rooting depth, m; a pot is about as high as it is wide */
   depthM: number;
   /** room above field capacity, mm */
   roomAboveMm: number;
-  /** share of the water above field capacity that leaves in a day */
+  /** share of the water above field capacity that drains in a day */
   drainsPerDay: number;
-  /** a container: its store is small beside a day's use */
+  /** a container: its store is small compared with a day's use */
   isPot: boolean;
   /** factor on use for water lost through a pot's wall */
   wallLoss: number;
@@ -24,35 +24,35 @@ export interface RootZone {
 
 const DEFAULT_SPACING_M: Record<Crop, number> = { tomato: 0.5, pepper: 0.45 };
 
-/** A pot about as wide as it is high: its diameter, m. */
+/** Returns the diameter of a pot about as wide as it is high, m. */
 const potWidthM = (volumeL: number): number => ((4 * volumeL) / 1000 / Math.PI) ** (1 / 3);
 
-/** Rim area of a pot about as wide as it is high, m². */
+/** Returns the rim area of a pot about as wide as it is high, m². */
 export const rimAreaM2 = (volumeL: number): number => (Math.PI / 4) * potWidthM(volumeL) ** 2;
 
-/** Where nobody told how much a pot holds; then no litres are ordered either. */
+/** Volume assumed for a pot of unknown size, L; no litres are ordered then. */
 const UNKNOWN_POT_L = 10;
 
-/** Ground that belongs to one plant, m²: stated, or the spacing squared; a pot's rim. */
+/** Returns the ground of one plant, m²: as stated, or the spacing squared; for a pot its rim. */
 export function soilAreaM2(place: PlaceFacts, crop: Crop, spacingM?: number | null): number {
   if (isPotted(place)) return rimAreaM2(place.volumeL ?? UNKNOWN_POT_L);
   return place.areaM2 ?? (spacingM ?? DEFAULT_SPACING_M[crop]) ** 2;
 }
 
-/** A raised bed whose filling nobody measured is taken as this deep, cm. */
+/** Depth assumed for a raised bed that was not measured, cm. */
 const USUAL_FILLING_CM = 30;
-/** What roots take of the soil under a raised bed, m: where water sinks slowly they stay out of it (judgement). */
+/** Rooting depth into the soil under a raised bed, m: roots stay out where water drains slowly (judgement). */
 const UNDER_BED_M = { plain: 0.3, slow: 0.1 } as const;
 
-/** How deep roots can go at most: a raised bed's filling and what the soil under it lets through. */
+/** Returns the maximum rooting depth: a raised bed's filling and what the soil under it allows. */
 function deepestM(place: PlaceFacts, slow: boolean): number {
   if (place.kind !== 'raised-bed') return Infinity;
   return (place.fillingCm ?? USUAL_FILLING_CM) / 100 + (slow ? UNDER_BED_M.slow : UNDER_BED_M.plain);
 }
 
 /**
- * The root zone by day of the season. A pot holds the same on every day; in the ground it grows with the roots.
- * Made once for a run: it is asked for on each of its days.
+ * Returns the root zone by day of the season. A pot's is constant; in the ground it grows with the roots. Built once
+ * per run: it is read on each of its days.
  */
 export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | null): (seasonDay: number) => RootZone {
   const soil = SOILS[place.texture];
@@ -60,7 +60,7 @@ export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | nul
   const share = availableShare(place.texture);
   const isPot = isPotted(place);
   const slow = place.drainageMmPerH != null && place.drainageMmPerH < SLOW_PERCOLATION_MM_H;
-  // at a low end the water of the rest comes together: it drains as a slow soil does, whatever it is made of (judgement)
+  // water collects at a low end: it drains like a slow soil, whatever its texture (judgement)
   const staysWet = slow || (place.lowEnd === true && !isPot);
   const drainsPerDay = staysWet ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay;
   const wallLoss = place.potMaterial === 'terracotta' || place.potMaterial === 'fabric' ? 1.2 : 1;
@@ -85,10 +85,10 @@ export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | nul
   };
 }
 
-/** Depletion fraction p for the day's demand (FAO-56 Table 22 footnote), kept in 0.1 to 0.8. */
+/** Returns the depletion fraction p for the day's demand (FAO-56 Table 22 footnote), clamped to 0.1 to 0.8. */
 export const depletionFraction = (crop: Crop, etcMm: number): number =>
   Math.min(0.8, Math.max(0.1, WATER_CROPS[crop].depletionFraction + 0.04 * (5 - etcMm)));
 
-/** Stress coefficient Ks (FAO-56 eq. 84). */
+/** Returns the stress coefficient Ks (FAO-56 eq. 84). */
 export const stressCoefficient = (depletionMm: number, tawMm: number, p: number): number =>
   Math.min(1, Math.max(0, (tawMm - depletionMm) / ((1 - p) * tawMm)));

@@ -16,7 +16,7 @@ export interface BalanceDay {
   etoMm: number;
   /** Kcb + Ke */
   kc: number;
-  /** what the leaves use of ETo, and what the bare soil does (FAO-56 eq. 69) */
+  /** share of ETo used by the leaves and by the bare soil (FAO-56 eq. 69) */
   kcb: number;
   ke: number;
   /** (Kcb + Ke) ETo, mm */
@@ -26,7 +26,7 @@ export interface BalanceDay {
   runoffMm: number;
   irrigationMm: number;
   irrigationL: number;
-  /** what the plant would use with water to spare, litres */
+  /** use without water shortage, litres */
   demandL: number;
   /** transpired and evaporated */
   usedMm: number;
@@ -41,29 +41,29 @@ export interface BalanceDay {
   ks: number;
   drainedMm: number;
   drainedL: number;
-  /** what a measurement moved the depletion by, mm, and which */
+  /** depletion change by a measurement, mm, and which measurement */
   correctionMm: number;
   correctedBy: CorrectedBy | null;
-  /** water stood above field capacity at the day's end */
+  /** water above field capacity at the day's end */
   waterlogged: boolean;
   /** the day's weather was missing and was filled in */
   filled: boolean;
-  /** somebody wrote down what it got, or nothing that nobody wrote down could have changed it */
+  /** the water given is recorded, or any unrecorded water would have changed nothing */
   known: boolean;
   tawMm: number;
   rawMm: number;
   soilM2: number;
 }
 
-/** Where a run stands at a day's end; what a further day needs to know of all days before. */
+/** State of a run at a day's end: everything a further day needs from the days before. */
 export interface RunState {
   /** null before the first day: it follows from the fraction and that day's store */
   depletionMm: number | null;
   fraction: number;
   sd: number;
-  /** depletion of the top that a finger feels, mm; null before the first day, and where it is all of the store */
+  /** depletion of the top that a finger feels, mm; null before the first day, and if it is the whole store */
   topMm: number | null;
-  /** depletion De of the evaporating top layer, and the share of the surface that was wetted last */
+  /** depletion De of the evaporating top layer, and the share of the surface wetted last */
   surfaceMm: number;
   wetShare: number;
 }
@@ -80,12 +80,12 @@ export const startOf = ({ fraction, sd }: Estimate): RunState => ({
 export interface Given {
   /** per plant */
   litres: number;
-  /** share of the surface that it wets */
+  /** share of the surface it wets */
   wets: number;
 }
 export const NOTHING_GIVEN: Given = { litres: 0, wets: 1 };
 
-/** Rain that leaves catch and that runs off, mm. */
+/** Returns rain caught by leaves and rain that runs off, mm. */
 function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interceptedMm: number; runoffMm: number } {
   const threshold = Math.min(2, Math.max(0.2 * etoMm, 0.5));
   const interceptedMm = Math.min(rainMm, threshold);
@@ -96,8 +96,9 @@ function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interce
 }
 
 /**
- * One day more, by the weather where the plant stands: what comes in, what is used, what drains, and what a measurement says of it. Changes the state in place:
- * a season is two hundred of these, and the bench runs many thousand seasons.
+ * Runs one more day in the weather where the plant grows: what comes in, what is used, what drains, and what a
+ * measurement says. Changes the state in place: a season is two hundred of these, and the comparison runs many
+ * thousand seasons.
  */
 export function stepRun(
   state: RunState,
@@ -115,7 +116,7 @@ export function stepRun(
   const losses = rainLosses(place, rainMm, etoMm);
   const soakedMm = rainMm - losses.interceptedMm - losses.runoffMm;
   const irrigationMm = litres / zone.soilM2;
-  // the surface is as the last wetting left it; the part that leaves shade or no drop reached does not evaporate
+  // the surface is as the last watering left it; shaded or dry parts do not evaporate
   if (soakedMm > 0) state.wetShare = 1;
   else if (litres > 0) state.wetShare = wets;
   const exposed = Math.min(bareShare, state.wetShare);
@@ -149,7 +150,7 @@ export function stepRun(
   state.depletionMm = after;
   state.fraction = Math.min(1, Math.max(0, 1 - after / zone.tawMm));
   state.sd = sd;
-  // the top is a part of the whole: where that is full, so is the top
+  // the top is part of the whole: if that is full, so is the top
   state.surfaceMm = Math.min(layer, Math.max(0, after) / Math.max(0.05, exposed));
   return {
     date: w.date,
@@ -159,7 +160,7 @@ export function stepRun(
     ke,
     etcMm,
     effectiveRainMm: soakedMm,
-    // named one by one: spread into so large an object they cost more than all equations of the day
+    // named one by one: spreading them into so large an object cost more than all equations of the day
     interceptedMm: losses.interceptedMm,
     runoffMm: losses.runoffMm,
     irrigationMm,

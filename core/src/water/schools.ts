@@ -4,13 +4,13 @@ interface SchoolRow {
   for: 'all' | 'bed' | 'pot';
   /** why a watering falls due */
   why: string;
-  /** the same where it has come to that already */
+  /** the same, once it is due */
   due?: string;
 }
 
 /**
- * Ways of watering among which good gardeners disagree; each may be planned by, and each can be tried on the bench.
- * Source: common practice, from memory; what decides between them here is the balance.
+ * Watering methods among which good gardeners disagree; each can be planned by, and compared on the bench. Source:
+ * common practice, from memory; the balance shows which suits a bed.
  */
 export const SCHOOLS = {
   'by-need': {
@@ -61,7 +61,7 @@ export const SCHOOLS = {
 } as const satisfies Record<string, SchoolRow>;
 
 export type SchoolCode = keyof typeof SCHOOLS;
-/** Why a school waters on a morning: for what the day would use, or for what is used already. */
+/** Returns why a method waters on a morning: for what the day would use, or for what is used already. */
 export function whyDue(school: SchoolCode, already: boolean): string {
   const row: SchoolRow = SCHOOLS[school];
   return already && row.due ? row.due : row.why;
@@ -69,6 +69,6 @@ export function whyDue(school: SchoolCode, already: boolean): string {
 export const SCHOOL_CODES = Object.keys(SCHOOLS) as SchoolCode[];
 export const DEFAULT_SCHOOL: SchoolCode = 'by-need';
 
-/** Which schools make sense here. */
+/** Returns the methods that make sense here. */
 export const schoolsFor = (isPot: boolean): SchoolCode[] =>
   SCHOOL_CODES.filter((code) => SCHOOLS[code].for === 'all' || SCHOOLS[code].for === (isPot ? 'pot' : 'bed'));

@@ -14,9 +14,9 @@ import { dayNeed, type Demand, demands, etoAtPlant } from './season.js';
 import { remembered, SCHOOL_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
 import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } from './stress.js';
 
-/** A season of a way of watering, day by day. Many thousand of these are run at once, so what set-ups share is worked out once. */
+/** Seasons of watering methods, day by day. Many thousands run at once, so what set-ups share is computed once. */
 
-/** One season's weather where the plant stands, with the reference evapotranspiration there, worked out once for all set-ups. */
+/** One season's weather where the plant grows, with its reference evapotranspiration, computed once for all set-ups. */
 export interface SeasonWeather {
   days: readonly WeatherDay[];
   etoMm: readonly number[];
@@ -27,12 +27,12 @@ export function seasonWeather(c: Pick<PlantCase, 'garden' | 'place'>, days: read
   return { days: own, etoMm: days.map((w, i) => openEto(c, w, own[i]!).etoMm) };
 }
 
-/** Fruit swells from here on, days after planting out (judgement). */
+/** Fruit swells from this day after planting out (judgement). */
 const FRUITING_FROM = 45;
-/** A feed of 1 g of nitrogen a fortnight, and what a plant takes of it a day (common habit; judgement). */
+/** A feed of 1 g of nitrogen every two weeks, and a plant's daily uptake (common habit; judgement). */
 const FEED = { everyDays: 14, grams: 1, takenPerDay: 0.06 } as const;
 
-/** The place as the set-up would have it. */
+/** Returns the bed or pot as the set-up changes it. */
 export function placeWith(place: PlaceFacts, s: SetUp, from: Day): PlaceFacts {
   return {
     ...place,
@@ -43,12 +43,12 @@ export function placeWith(place: PlaceFacts, s: SetUp, from: Day): PlaceFacts {
   };
 }
 
-/** What a day asks of whoever waters, the same for every way of watering a place. */
+/** A day's demands, the same for every watering method. */
 interface DayAsks {
   w: WeatherDay;
   etoMm: number;
   demand: Demand;
-  /** the day's use with water to spare, and the depletion at which to water, mm */
+  /** the day's use without shortage, and the depletion at which to water, mm */
   useMm: number;
   limitMm: number;
 }
@@ -58,7 +58,7 @@ interface SeasonAsks {
   days: readonly DayAsks[];
 }
 
-/** What the days of a season ask for in the place as a set-up has it. */
+/** Returns the demands of a season's days with the set-up's changes. */
 function seasonAsks(subject: BenchPlant, s: SetUp, weather: SeasonWeather): SeasonAsks {
   const first = weather.days[0]!.date;
   const place = placeWith(subject.place, s, first);
@@ -76,7 +76,7 @@ function seasonAsks(subject: BenchPlant, s: SetUp, weather: SeasonWeather): Seas
   return { place, days };
 }
 
-/** One season of one set-up, day by day from planting out. */
+/** Runs one season of one set-up, day by day from planting out. */
 export const runSeason = (subject: BenchPlant, s: SetUp, weather: SeasonWeather, random: Random): SeasonResult =>
   run(subject, s, seasonAsks(subject, s, weather), random);
 
@@ -121,10 +121,10 @@ function run(subject: BenchPlant, s: SetUp, asks: SeasonAsks, random: Random): S
   };
 }
 
-/** Usual use of a grown plant, mm of ETo a day, for a timer whose amount nobody gave (judgement). */
+/** Usual ETo of a day for a grown plant, mm, for a timer without an amount (judgement). */
 const USUAL_ETO_MM = 4.5;
 
-/** Null for the waterings that were written down: they follow no rule. */
+/** Returns null for recorded waterings: they follow no rule. */
 function strategyOf(s: SetUp, random: Random): WateringStrategy | null {
   if (s.strategy === 'recorded') return null;
   if (s.strategy !== 'timer' && s.strategy !== 'remembered') return SCHOOL_STRATEGIES[s.strategy];
@@ -135,10 +135,10 @@ function strategyOf(s: SetUp, random: Random): WateringStrategy | null {
   };
 }
 
-/** Share of days on which the weeks in which today's fruit grew hold uneven watering or a dry spell, by the rules of the drivers. */
+/** Returns the share of days whose last weeks had uneven watering or a dry spell, by the rules of the drivers. */
 function blackEndDays(days: readonly BalanceDay[]): number {
   if (days.length === 0) return 0;
-  // what the window holds, carried from day to day
+  // counts within the window, updated from day to day
   const highs = new Set(swings(days).map((swing) => swing.high));
   let short = 0;
   let swung = 0;
@@ -156,20 +156,20 @@ function blackEndDays(days: readonly BalanceDay[]): number {
   return hit / days.length;
 }
 
-/** How often a dry time ended with a jump that splits fruit. */
+/** Counts how often a dry time ended with a jump that splits fruit. */
 const splitJumps = (days: readonly BalanceDay[]): number => days.filter((_, i) => isDryThenWet(days, i)).length;
 
-/** A seed of its own for every year, the same for all set-ups: they differ by what they do, not by luck. */
+/** Returns a seed per year, the same for all set-ups: they differ by what they do, not by luck. */
 export const yearSeed = (seed: number, year: number): number => seed * 7919 + year;
 
-/** All set-ups through one year's weather. */
+/** Runs all set-ups through one year's weather. */
 export function runYear(
   subject: BenchPlant,
   setUps: readonly SetUp[],
   weather: SeasonWeather,
   seed: number,
 ): SeasonResult[] {
-  // set-ups that differ only in when they water share what the days ask for
+  // set-ups that differ only in when they water share the demands
   const shared = new Map<string, SeasonAsks>();
   return setUps.map((s) => {
     const key = [s.volumeL, s.texture, s.mulchMm, s.shadePct].join();

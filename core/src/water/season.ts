@@ -16,24 +16,24 @@ import {
 import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
 import { depletionFraction, type RootZone, rootZones } from './root-zone.js';
 
-/** What a plant and its soil ask for on a day of its season. */
+/** What a plant and its soil demand on a day of its season. */
 
-/** Days since planting out, or a guess from the stage where no day was recorded. */
+/** Returns days since planting out, or a guess from the stage if no day was recorded. */
 function daysInGround(plant: PlantFacts, asOf: Day): number {
   if (plant.transplantedOn) return Math.max(0, daysBetween(plant.transplantedOn, asOf));
   return plant.stage === 'seedling' || plant.stage === 'establishing' ? 10 : 60;
 }
 
-/** A spell of mulch or shade that holds on a day, if any. */
+/** Returns the spell of mulch or shade on a day, if any. */
 export const spellOn = <T extends { from: Day; to?: Day | null }>(
   spells: readonly T[] | undefined,
   day: Day,
 ): T | undefined => spells?.find((s) => s.from <= day && (s.to == null || day <= s.to));
 
-/** Film and glass take a fifth (handbook, judgement); a roof stands so high that the light comes in beside it. */
+/** Film and glass take a fifth of the light (judgement); a roof is high, so light comes in from the side. */
 const THROUGH_COVER = { none: 1, roof: 1, tunnel: 0.8, glasshouse: 0.8, indoors: 0.8 } as const;
 
-/** ETo as it reaches the plant: shade cloth and cover take their part (judgement). */
+/** Returns ETo as it reaches the plant: shade cloth and cover take their share (judgement). */
 export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number {
   const shade = spellOn(place.shade, day);
   return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * THROUGH_COVER[coverOf(place)];
@@ -41,11 +41,11 @@ export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number 
 
 export interface Demand {
   kcb: number;
-  /** Kcb ETo over the plant's soil, what it would transpire with water to spare, mm */
+  /** Kcb ETo over the plant's soil: transpiration without water shortage, mm */
   demandMm: number;
-  /** what a wet bare surface would lose, mm over the exposed share of the soil */
+  /** evaporation of a wet bare surface, mm over the exposed share of the soil */
   surfaceMm: number;
-  /** share of the ground that leaves do not cover */
+  /** share of the ground not covered by leaves */
   bareShare: number;
   zone: RootZone;
   seasonDay: number;
@@ -53,12 +53,12 @@ export interface Demand {
 
 type DemandWeather = Pick<WeatherDay, 'date' | 'tMinC' | 'tMaxC' | 'windMs' | 'rhMeanPct'>;
 
-/** Where a plant stands in its season, worked out once for a run. */
+/** Where a plant is in its season, computed once per run. */
 export interface SeasonClock {
   /** days since planting out, on the day of the question */
   today: number;
   asOf: number;
-  /** season days per calendar day, by the stage that was recorded */
+  /** season days per calendar day, by the recorded stage */
   pace: number;
   heightTodayM: number;
 }
@@ -75,8 +75,8 @@ export function seasonClock({ plant, asOf }: Pick<PlantCase, 'plant' | 'asOf'>):
 }
 
 /**
- * What the plant and the bare soil beside it would use with water to spare, and from which store, by day. What all days of a run
- * share is worked out once. `dayNo` is the day's number, where it is known already.
+ * Returns what the plant and the bare soil beside it would use without shortage, and from which store, by day. What
+ * all days of a run share is computed once. `dayNo` is the day's number if already known.
  */
 export function demands({
   place,
@@ -87,14 +87,14 @@ export function demands({
   const clock = seasonClock({ plant, asOf });
   const zoneOn = rootZones(place, crop, plant.spacingM);
   const potted = isPotted(place);
-  // a bed's Kcb speaks for all of its ground; only ground far wider than the plant is left out
+  // a bed's Kcb covers all of its ground; only ground far wider than the plant is left out
   const mostGroundM2 = 1.3 * WATER_CROPS[crop].fullCoverM2;
   return (w, etoMm, dayNo = dayNumber(w.date)) => {
     const since = clock.today - (clock.asOf - dayNo);
     const seasonDay = Math.max(0, since * clock.pace);
     const height = heightOnDay(clock.heightTodayM, since, clock.today);
     const zone = zoneOn(seasonDay);
-    // without a wind gauge the standard climate of the tables stands: 2 m/s and 45 %
+    // without a wind gauge use the tables' standard climate: 2 m/s and 45 %
     const climate =
       w.windMs == null ? 0 : climateTerm(w.windMs, leastHumidityPct(w.tMinC, w.tMaxC, w.rhMeanPct), height);
     const plain = basalCoefficient(crop, seasonDay, height);
@@ -102,7 +102,7 @@ export function demands({
     const kcMax = mostKc(kcb, climate);
     const bareShare = 1 - coverShare(kcb, kcMax, height);
     const litres = potted
-      ? // a plant in a pot is an island: what its leaves take over the area that they cover
+      ? // a plant in a pot is an island: use what its leaves take over the area they cover
         Math.max(0.9, leafCoefficient(crop, seasonDay, height) + climate) *
         etoMm *
         coveredM2(crop, height) *
@@ -114,10 +114,10 @@ export function demands({
   };
 }
 
-/** Share of what a wet bare surface would lose that a surface between two waterings does lose, on average (judgement). */
+/** Average evaporation of a surface between two waterings, as a share of a wet one (judgement). */
 const SURFACE_BETWEEN = 0.3;
 
-/** What a morning reckons with, mm over the plant's soil: the day's use with water to spare, and RAW at that use. */
+/** Returns what a morning assumes, mm over the plant's soil: the day's use without shortage, and RAW at that use. */
 export const dayNeed = (d: Demand, etoMm: number, crop: Crop): { useMm: number; rawMm: number } => ({
   useMm: d.demandMm + SURFACE_BETWEEN * d.surfaceMm * d.bareShare,
   rawMm: depletionFraction(crop, d.kcb * etoMm) * d.zone.tawMm,

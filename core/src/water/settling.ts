@@ -3,18 +3,18 @@ import { type Day, daysBetween } from '../units/day.js';
 import { missingMm, type Morning, refillMm } from './strategies.js';
 
 /**
- * The first weeks after planting out: roots are still in their plug, whatever the soil around it holds. Water daily for one to two weeks, then
- * wean (handbook, "Plant out"; the days in between are judgement).
+ * The first weeks after planting out: roots are still in their plug, whatever the soil around it holds. Water daily
+ * for one to two weeks, then wean (common practice; the days in between are judgement).
  */
 const DAILY_DAYS = 10;
 const WEANED_DAYS = 21;
 const EVERY_OTHER = 2;
-/** Before new leaves show; whoever records a later stage has seen them, and is through with it. */
+/** Stages before new leaves; a later recorded stage means it has settled in. */
 const STILL: ReadonlySet<string> = new Set(['seedling', 'establishing']);
 
 export type Settling = 'daily' | 'every-other';
 
-/** Whether a plant still settles on a day; null where it does not, or nobody wrote down when it was set out. */
+/** Returns whether a plant is still settling in on a day; null if not, or if its planting date is unknown. */
 export function settlingOn(plant: Pick<PlantFacts, 'transplantedOn' | 'stage'>, day: Day): Settling | null {
   if (!plant.transplantedOn || (plant.stage != null && !STILL.has(plant.stage))) return null;
   const out = daysBetween(plant.transplantedOn, day);
@@ -22,10 +22,10 @@ export function settlingOn(plant: Pick<PlantFacts, 'transplantedOn' | 'stage'>, 
   return out < DAILY_DAYS ? 'daily' : 'every-other';
 }
 
-/** So little is not worth the can, mm. */
+/** Smaller amounts are not worth the can, mm. */
 const WORTH_MM = 0.5;
 
-/** Millimetres to give this morning to a plant that settles; 0 for none. */
+/** Returns the millimetres to give this morning to a plant settling in; 0 for none. */
 export function settlingMm(m: Morning, settling: Settling): number {
   if (settling === 'every-other' && m.since < EVERY_OTHER) return 0;
   return missingMm(m) >= WORTH_MM ? refillMm(m) : 0;

@@ -1,15 +1,14 @@
 import type { PlaceFacts } from '../records/facts.js';
 import { isPotted, type Slope, type Texture } from '../records/place.js';
 
-/** What a surface holds back on a slope, beside level ground (judgement). A pot stands level wherever it stands. */
+/** Share of rain a sloping surface holds compared with level ground (judgement). A pot is always level. */
 const SLOPE_HOLDS: Record<Slope, number> = { flat: 1, gentle: 0.75, steep: 0.5 };
 export const slopeHolds = (place: Pick<PlaceFacts, 'kind' | 'slope'>): number =>
   isPotted(place) ? 1 : SLOPE_HOLDS[place.slope ?? 'flat'];
 
 /**
- * What a soil or mix holds and how fast it takes and lets go of water.
- * Field capacity and wilting point: FAO-56 Table 19, middle of each range (from memory).
- * Infiltration and drainage: common practice, judgement.
+ * How much water a soil or mix holds, and how fast it takes it in and drains. Field capacity and wilting point:
+ * FAO-56 Table 19, middle of each range (from memory). Infiltration and drainage: common practice, judgement.
  */
 export interface Soil {
   label: string;
@@ -18,11 +17,11 @@ export interface Soil {
   wiltingPoint: number;
   /** readily evaporable water REW of the top 10 cm, mm (Table 19, middle; mixes: judgement) */
   rewMm: number;
-  /** most rain that soaks in on one day before the rest runs off, mm */
+  /** most rain that soaks in on one day before it runs off, mm */
   soaksInMm: number;
-  /** share of the water above field capacity that is gone after a day */
+  /** share of the water above field capacity gone after a day */
   drainsPerDay: number;
-  /** water above field capacity that the soil can hold, as a share of the water between θFC and θWP */
+  /** water above field capacity the soil can hold, as a share of the water between θFC and θWP */
   roomAbove: number;
 }
 
@@ -72,7 +71,7 @@ export const SOILS: Record<Texture, Soil> = {
     drainsPerDay: 0.8,
     roomAbove: 0.35,
   },
-  // Table 19 has no clay loam row of its own; the middle of silt clay loam (0.30–0.37, 0.17–0.24) stands for it.
+  // Table 19 has no clay loam row; this uses the middle of silt clay loam (0.30–0.37, 0.17–0.24).
   'clay-loam': {
     label: 'Clay loam',
     fieldCapacity: 0.335,
@@ -112,8 +111,8 @@ export const SOILS: Record<Texture, Soil> = {
   },
 };
 
-/** Available water as a share of the soil's volume, θFC − θWP. */
+/** Returns available water as a share of the soil's volume, θFC − θWP. */
 export const availableShare = (texture: Texture): number => SOILS[texture].fieldCapacity - SOILS[texture].wiltingPoint;
 
-/** A percolation slower than this stands as poor drainage (mm per hour; common practice, from memory). */
+/** Percolation slower than this is poor drainage, mm per hour (common practice, from memory). */
 export const SLOW_PERCOLATION_MM_H = 25;

@@ -8,30 +8,33 @@ import type { SchoolCode } from './schools.js';
 export interface Morning {
   state: RunState;
   zone: RootZone;
-  /** what the plant and the soil would use today with water to spare, mm over its soil */
+  /** what plant and soil would use today without shortage, mm over its soil */
   useMm: number;
-  /** depletion at which it should be watered (RAW, or less while fruit swells), mm */
+  /** depletion at which to water (RAW, or less while fruit swells), mm */
   limitMm: number;
-  /** days since the last watering; 99 when there was none */
+  /** days since the last watering; 99 if none */
   since: number;
 }
 
-/** Millimetres to give this morning; 0 for none. */
+/** Returns the millimetres to give this morning; 0 for none. */
 export type WateringStrategy = (m: Morning) => number;
 
-/** Depletion this morning, mm. */
+/** Returns this morning's depletion, mm. */
 export const missingMm = ({ state, zone }: Pick<Morning, 'state' | 'zone'>): number =>
   Math.max(0, state.depletionMm ?? (1 - state.fraction) * zone.tawMm);
-/** Pots get a tenth more, so that salts leave. */
+/** Pots get a tenth more, to flush salts. */
 export const refillMm = (m: Pick<Morning, 'state' | 'zone'>): number => missingMm(m) * (m.zone.isPot ? 1.1 : 1);
-/** As much as is not worth carrying a can for, mm. */
+/** Amounts below this are not worth carrying a can for, mm. */
 const WORTH_MM = 1;
 const worth = (mm: number): number => (mm >= WORTH_MM ? mm : 0);
 
-/** Dry at a finger's depth: about 0.25 of the store left in the top, which goes before the rest (judgement: 0.4 of all). */
+/**
+ * Fraction left at which a finger feels dry: about 0.25 of the top's store, which empties before the rest (judgement:
+ * 0.4 of all).
+ */
 const FINGER_DRY = 0.4;
 
-/** The schools as strategies. Each is a rule of the morning; amounts follow from the store. */
+/** The watering methods as strategies. Each is a rule for the morning; amounts follow from the store. */
 export const SCHOOL_STRATEGIES: Record<SchoolCode, WateringStrategy> = {
   'by-need': (m) => (missingMm(m) + m.useMm >= m.limitMm ? refillMm(m) : 0),
   deep: (m) => (m.since >= 6 || (m.since >= 5 && missingMm(m) + m.useMm > m.zone.tawMm * 0.6) ? worth(refillMm(m)) : 0),
@@ -42,7 +45,7 @@ export const SCHOOL_STRATEGIES: Record<SchoolCode, WateringStrategy> = {
   'half-often': (m) => (missingMm(m) + m.useMm >= 0.33 * m.zone.tawMm ? refillMm(m) / 2 : 0),
 };
 
-/** A clock that gives the same every so many days, whatever the weather. */
+/** A timer that gives the same every few days, whatever the weather. */
 export const timer =
   (everyDays: number, mm: number): WateringStrategy =>
   (m) =>
@@ -54,28 +57,31 @@ export const remembered =
   () =>
     random() < 0.25 ? mm : 0;
 
-/** Fraction of the store that may be used before it is refilled while fruit swells (no drier than 60 % left). */
+/** Fraction of the store to use before refilling while fruit swells (no drier than 60 % left). */
 export const FRUIT_LIMIT = 0.4;
-/** A bounded "drier finish": half as far again once fruit colours, and never beyond 70 % used. */
+/** A limited "drier finish": half as much again once fruit colours, and never beyond 70 % used. */
 const DRIER_FINISH = 1.5;
 
 /**
- * How far a pepper is let drier than a tomato: to where its Ks has fallen by a fifth, less a hair. Peppers like the air that comes
- * with it, and Ks stays above what counts as short of water (common practice; judgement). p of Table 22 alone would have a
- * pepper watered the sooner of the two.
+ * Ks down to which a pepper may dry, compared with a tomato: a fifth less, minus a hair. Peppers like the air that
+ * comes with it, and Ks stays above the limit of water shortage (common practice; judgement). By p of Table 22 alone
+ * a pepper would be watered sooner.
  */
 const PEPPER_KS = 0.81;
 
 export interface Leaning {
   crop: Crop;
   stage: Stage | null | undefined;
-  /** hold water back as fruit colours, for flavour */
+  /** let the soil get drier as fruit colours, for flavour */
   drierFinish?: boolean;
-  /** tomatoes rather damp than bone dry, peppers rather dry than wet, unless the gardener says otherwise */
+  /** tomatoes rather damp than bone dry, peppers rather dry than wet, unless the gardener chooses */
   lean?: 'damp' | 'dry' | null;
 }
 
-/** Depletion at which this plant should be watered, mm: RAW, or less while a tomato's fruit swells, moved by how one leans. */
+/**
+ * Returns the depletion at which to water this plant, mm: RAW, or less while a tomato's fruit swells, moved by the
+ * gardener's preference.
+ */
 export function wateringLimit({ crop, stage, drierFinish, lean }: Leaning, rawMm: number, tawMm: number): number {
   const swelling = stage === 'fruiting' || stage === 'ripening';
   const own = crop === 'tomato' ? 'damp' : 'dry';

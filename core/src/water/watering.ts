@@ -4,10 +4,10 @@ import type { Watering, WateringEntry } from '../records/record-classes.js';
 import { roundTo } from '../units/rounding.js';
 import { litresFromMinutes } from './flow.js';
 
-/** What must be known of a place to write a watering of it down. */
+/** What a bed or pot must provide to save a watering of it. */
 export interface WateredPlace {
   irrigation?: Irrigation | null;
-  /** of the whole place, litres an hour */
+  /** for the whole bed or pot, litres an hour */
   flowLPerH?: number | null;
   /** plants that share the flow */
   plants: number;
@@ -21,16 +21,16 @@ const WAYS: Record<Irrigation, WaterMethod> = {
   'buried-bottle': 'buried-bottle',
 };
 
-/** How a place is watered unless somebody says otherwise. */
+/** Returns how a bed or pot is watered unless stated otherwise. */
 export const wayOf = (irrigation: Irrigation | null | undefined): WaterMethod => WAYS[irrigation ?? 'can'];
 
-/** Minutes that were told for a place whose flow nobody knows. */
+/** Minutes were given but the flow is not known. */
 export class FlowNotKnown extends RangeError {}
 
 /**
- * The one way a watering is written: from the place, what was told of the amount, and the day. Minutes become litres per plant here,
- * with the flow of that day, so that a later change of the place changes nothing of it.
- * @throws FlowNotKnown for minutes alone where the place's flow is not known
+ * Builds a watering record: the only way to make one, from the bed or pot, the stated amount and the day. Minutes
+ * become litres per plant here, with the flow of that day, so a later change of the bed or pot does not change it.
+ * @throws FlowNotKnown for minutes alone without a known flow
  */
 export function makeWatering(place: WateredPlace, entry: WateringEntry): Watering {
   const { date, litres, minutes, how, end } = entry;

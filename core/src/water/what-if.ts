@@ -10,7 +10,7 @@ import { missingAtEnd, type PlannedCase, runPlan } from './plan.js';
 import { startOf } from './run.js';
 import { spellOn } from './season.js';
 
-/** How a place does under its school, over a while. */
+/** How steady a bed or pot is with its watering method, over a while. */
 export interface Steadiness {
   litresPerWeek: number;
   daysBetween: number;
@@ -24,11 +24,14 @@ export interface WhatIf extends Steadiness {
   size: number;
 }
 
-/** The what-ifs are tried on so many days just past. */
+/** Past days over which the what-ifs run. */
 const TRIED_DAYS = 28;
 const MULCH_MM = 60;
 
-/** The last four weeks again under the same school: as it is, and with one thing changed. Limits of the place are left aside. */
+/**
+ * Runs the last four weeks again with the same watering method: as it is, and with one thing changed. Ignores local
+ * limits.
+ */
 export function whatIf(c: PlantCase, rules: PlaceRules): { now: Steadiness | null; whatIf: WhatIf[] } {
   const first = c.records.weather[0]?.date;
   if (!first || first > c.asOf) return { now: null, whatIf: [] };
@@ -60,7 +63,7 @@ function tryOn(c: PlannedCase, days: readonly WeatherDay[], rules: PlanRules): S
   const run = runPlan(c, { state: startOf({ fraction: 1, sd: 0 }), since: 1 }, days, rules, 'plan');
   const given = run.filter((r) => r.ordered > 0);
   const ordered = given.reduce((sum, r) => sum + r.ordered, 0);
-  // what is still to be refilled counts too, else the day on which the time ends would decide between two places
+  // what is still to refill counts too, otherwise the last day would decide between two set-ups
   const litres = ordered + missingAtEnd(run);
   const visits = given.length === 0 ? 1 : (litres / ordered) * given.length;
   return {

@@ -4,8 +4,8 @@ import type { PlannedWatering } from './plan.js';
 import type { Steadiness, WhatIf } from './what-if.js';
 
 /**
- * Why a watering of the plan stands on its day, by what is left in its morning: "by the morning of 20 July about 38 % of the water
- * in reach is left: a quarter would be used".
+ * Says why a planned watering is on its day, by what is left that morning: "by the morning of 20 July about 38 % of
+ * its water will be left: it would have used a quarter".
  */
 export function whyWatered(next: PlannedWatering, asOf: Day, foreseen: boolean, f: Formatter): string {
   const left = `about ${Math.round(next.left * 100)} % of its water`;
@@ -17,20 +17,23 @@ export function whyWatered(next: PlannedWatering, asOf: Day, foreseen: boolean, 
   return `by the morning of ${f.day(next.date)} ${left} will be left${unless}: ${next.why}`;
 }
 
-/** More often than this is told as times a week, days. */
+/** More often than this is shown as times a week, days. */
 const TIMES_A_WEEK_UNDER = 3.5;
 
-/** "4 times a week", "every 9 days": a rhythm as one keeps it. */
+/** Returns a rhythm in words: "4 times a week", "every 9 days". */
 export function rhythmInWords(everyDays: number): string {
   if (everyDays >= TIMES_A_WEEK_UNDER) return `every ${Math.round(everyDays)} days`;
   const times = Math.round(7 / everyDays);
   return times === 7 ? 'every day' : times > 7 ? 'more than once a day' : `${times} times a week`;
 }
 
-/** Less of a difference in litres is not told, as a share. */
+/** A smaller difference in litres is not mentioned, as a share. */
 const SAME_WATER = 0.07;
 
-/** What one change would do: "With 6 cm of mulch: watered every 9 days instead of every 6, 8 L a week instead of 11 L." */
+/**
+ * Says what one change would do: "With 6 cm of mulch: watered every 9 days instead of every 6, 8 L a week instead of
+ * 11 L."
+ */
 export function whatIfInWords(now: Steadiness, change: WhatIf, f: Formatter): string {
   const changed =
     change.what === 'mulch' ? `With ${f.centimetres(change.size / 10)} of mulch` : `In ${f.litres(change.size)}`;

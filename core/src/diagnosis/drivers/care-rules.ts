@@ -24,7 +24,7 @@ const isPot = (ctx: CaseContext): boolean => isPotted(ctx.case.place);
 const NO_FEEDING = 'what it was fed, and when: record it, or choose “none given”';
 const NO_CUTS = 'whether leaves were cut: no pruning is recorded';
 
-/** Bearing, or with flowers: from here on a feed led by nitrogen is out of time. */
+/** Fruiting or flowering: from here on a high-nitrogen feed is too late. */
 const LEAFY_STAGES = new Set(['seedling', 'establishing', 'vegetative']);
 
 export function excessNitrogen(ctx: CaseContext): Verdict {
@@ -71,13 +71,13 @@ export function excessNitrogen(ctx: CaseContext): Verdict {
   );
 }
 
-/** So many care records in six weeks make a log that would hold a feed as well (judgement). */
+/** Care records in six weeks that make a regular log, which would include a feed (judgement). */
 const KEPT_LOG = 6;
 const LOG_DAYS = 42;
-/** Where no feed at all is on record in a log that is kept otherwise, it speaks half as loud. */
+/** Strength of "no feed recorded" in a regular log. */
 const SILENT_SHARE = 0.6;
 
-/** Does this gardener write down what is done? Then what is not written down was probably not done. */
+/** Returns whether this gardener keeps a regular log. If so, what is not recorded was probably not done. */
 export function keepsLog(ctx: CaseContext): boolean {
   const { watering, pruning, feeding, sprays, events } = ctx.case.records;
   const lists: readonly (readonly { date: Day }[])[] = [watering, pruning, feeding, sprays, events];
@@ -89,11 +89,11 @@ export function underfeeding(ctx: CaseContext): Verdict {
   const limit = hungryAfterDays(isPot(ctx));
   const { plant, records, asOf } = ctx.case;
   const last = records.feeding.filter((f) => f.grams > 0 && f.n + f.p2o5 + f.k2o > 0).at(-1);
-  // none recorded is not none given: only a log that is kept otherwise lets it be thought
+  // not recorded does not mean not given: only a regular log suggests it
   if (!last && records.feeding.length === 0 && !keepsLog(ctx)) return unknown('when it was fed last');
   const since = last?.date ?? plant.transplantedOn;
   if (!since) return unknown('when it was fed last');
-  // a slow kind goes on feeding for as long as it frees something
+  // a slow feed keeps feeding as long as it releases nitrogen
   const days = daysBetween(since, asOf) - (last && isSlow(last) ? 30 : 0);
   const told = graded(days / limit, 1, 2.2) * (last || records.feeding.length > 0 ? 1 : SILENT_SHARE);
   const text = last
@@ -131,7 +131,7 @@ export function saltBuildup(ctx: CaseContext): Verdict {
   );
 }
 
-/** A heavy hand with potassium keeps magnesium out: so many grams of K₂O more than the plant's nitrogen, in six weeks (judgement). */
+/** Excess of K₂O over the plant's nitrogen in six weeks that blocks magnesium, g (judgement). */
 const MUCH_K2O_G = 6;
 
 export function heavyPotassium(ctx: CaseContext): Verdict {
@@ -152,7 +152,7 @@ export function heavyPotassium(ctx: CaseContext): Verdict {
   );
 }
 
-/** A soil test low (or a pH outside a limit) for one nutrient; `strength` 0 where it is not. */
+/** Judges a soil test as low (or a pH outside a limit) for one nutrient; `strength` 0 if it is not. */
 function byTest(
   ctx: CaseContext,
   low: (t: SoilTest) => { text: string; strength: number } | null,
@@ -164,7 +164,7 @@ function byTest(
   return said ? found(said.strength, [{ record: 'place', date: test.date, text: `soil test: ${said.text}` }]) : ABSENT;
 }
 
-/** pH a whole step beyond the limit tells all that it can. */
+/** a pH one whole step beyond the limit has full strength */
 const tooAcid = (pH: number | undefined): { text: string; strength: number } | null =>
   pH === undefined
     ? null
@@ -227,7 +227,7 @@ export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_
   const burning = ctx
     .recent(ctx.case.records.sprays, within)
     .filter((p) => burnsInHeat(p.product))
-    // no weather of that day, and none told: nobody knows how warm it was
+    // without weather or a recorded temperature for that day, the heat is unknown
     .map((p) => ({ p, tMax: p.tMaxC ?? ctx.own.find((w) => w.date === p.date)?.tMaxC }));
   const hot = burning.map((x) => ({ ...x, score: x.tMax === undefined ? 0 : overLimit(x.tMax, atC, 4) }));
   const oils = burning.filter((x) => x.p.product === 'neem' || x.p.product === 'other' || x.p.product === 'soap');

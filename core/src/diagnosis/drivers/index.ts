@@ -8,7 +8,7 @@ import * as weather from './weather-rules.js';
 
 export type { Because, RuleParams, Verdict } from './verdict.js';
 
-/** Every driver and the rule that reads it from the records. */
+/** Every driver with the rule that reads it from the records. */
 export const DRIVER_RULES: Record<DriverCode, (ctx: CaseContext, params: RuleParams) => Verdict> = {
   'dry-spell': water.drySpell,
   'uneven-watering': water.unevenWatering,

@@ -7,7 +7,7 @@ import { keepsLog } from './care-rules.js';
 import { graded } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read the plant, its place, its history and the signs that are a setting rather than a trouble. */
+/** Rules that read the plant, its bed or pot, its history, and signs that describe a setting rather than a problem. */
 
 const bySign = (ctx: CaseContext, signs: readonly SignCode[], text: string, strength = 0.6): Verdict =>
   signs.some((sign) => ctx.present.has(sign))
@@ -26,14 +26,14 @@ export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): V
   return because.length > 0 ? found(0.7, because) : ABSENT;
 }
 
-/** Days before planting out in which hardening off would stand on record. */
+/** Days before planting out in which hardening off would be recorded. */
 const HARDENED_WITHIN_DAYS = 30;
 
 export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verdict {
   const { plant, records, place, asOf } = ctx.case;
   const { transplantedOn } = plant;
   if (!transplantedOn || daysBetween(transplantedOn, asOf) > within) return ABSENT;
-  if (isEnclosed(place)) return ABSENT; // it did not go out
+  if (isEnclosed(place)) return ABSENT; // true if it did not go out
   const hardened = records.events.some(
     (e) =>
       e.what === 'hardened-off' &&
@@ -41,7 +41,7 @@ export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verd
       daysBetween(e.date, transplantedOn) <= HARDENED_WITHIN_DAYS,
   );
   if (hardened) return ABSENT;
-  // none recorded is not none done: in a log that is kept otherwise it speaks, in an empty one it is asked
+  // not recorded does not mean not done: a regular log is evidence, an empty one is a question
   return keepsLog(ctx) || records.events.length > 0
     ? found(0.5, [
         {
@@ -53,7 +53,7 @@ export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verd
     : unknown('whether it was hardened off before planting out');
 }
 
-/** Advised spacing, m: 0.45 to 0.6 tomato, 0.4 to 0.5 pepper (handbook). Crowded under two thirds of it. */
+/** Advised spacing, m: 0.45 to 0.6 tomato, 0.4 to 0.5 pepper (common practice). Crowded below two thirds of it. */
 const ADVISED_SPACING_M = { tomato: 0.5, pepper: 0.45 } as const;
 
 export function crowding(ctx: CaseContext): Verdict {
@@ -123,7 +123,7 @@ const DISEASES: readonly SignCode[] = [
 ];
 const LEAF_LOSS: readonly SignCode[] = ['leaf-target-spots', 'leaf-small-grey-spots', 'leaf-yellow-fast'];
 
-/** Nobody knows of insects where nobody looked for them. */
+/** Insects are unknown if no one looked for them. */
 export const pestsPresent = (ctx: CaseContext): Verdict =>
   ctx.present.has('pest-none-found') ||
   PESTS.some((sign) => ctx.present.has(sign)) ||
@@ -139,7 +139,7 @@ export function overripeOnPlant(ctx: CaseContext): Verdict {
   if (stage !== 'ripening' && stage !== 'late') return ABSENT;
   const harvests = ctx.case.records.events.filter((e) => e.what === 'harvest');
   const last = harvests.at(-1);
-  // nobody who never wrote a picking down is told that none was made
+  // without any recorded picking we can't say that none was made
   if (!last) return unknown('when it was picked last');
   return found(graded(daysBetween(last.date, ctx.case.asOf) / 10, 1, 2) * 0.9, [
     {
@@ -172,7 +172,7 @@ export function noMulch(ctx: CaseContext): Verdict {
   const { mulch } = ctx.case.place;
   if (spellOn(mulch, ctx.case.asOf)) return ABSENT;
   if (ctx.present.has('soil-bare')) return bySign(ctx, ['soil-bare'], 'the soil is bare', 0.6);
-  // a place on which somebody wrote of mulch, or said that there is none, is bare; of another nobody knows
+  // bare only if mulch, or its absence, was recorded; otherwise unknown
   return mulch
     ? found(0.3, [{ record: 'place', date: ctx.case.asOf, text: 'no mulch recorded' }])
     : unknown('whether the soil is covered');

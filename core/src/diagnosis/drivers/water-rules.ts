@@ -19,7 +19,7 @@ import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, scored, sumOf } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read the water balance, as far as it is known what the plant got. Thresholds: handbook judgement unless named. */
+/** Rules that read the water balance, where the watering history is known. Thresholds: judgement unless named. */
 
 const NO_WEATHER = 'the weather of these weeks: without it we can’t estimate the water in the soil';
 const percent = (d: BalanceDay): string => `${Math.round(d.fractionAvailable * 100)} %`;
@@ -27,17 +27,17 @@ const modelled = (d: BalanceDay, text: string): Because => ({ record: 'water-bal
 const isPot = (ctx: CaseContext): boolean => isPotted(ctx.case.place);
 const label = (ctx: CaseContext): string => (isPot(ctx) ? 'pot' : 'soil');
 
-/** Known days that cover less than this share of a window say nothing about it. */
+/** A window with less than this share of known days is ignored. */
 const LEAST_KNOWN = 0.4;
 
-/** The window's known days; null where too few are known, and then why is told. */
+/** Returns the window's known days; null with the reason if too few are known. */
 function knownDays(ctx: CaseContext, within: number, from = 0): BalanceDay[] | null {
   const days = ctx.water(within).filter((d) => daysBetween(d.date, ctx.case.asOf) >= from);
   const all = ctx.recent(ctx.balance.days, within).length - from;
   return days.length >= Math.max(3, LEAST_KNOWN * all) ? days : null;
 }
 
-/** Where nothing at all is on record in a dry time, nobody knows whether none was given or none written down. */
+/** With no records in a dry time, we can't tell whether none was given or none was recorded. */
 function notKnown(ctx: CaseContext): Verdict {
   if (ctx.balance.days.length === 0) return unknown(NO_WEATHER, 'finger-test');
   const last = ctx.case.records.watering.at(-1)?.date;
@@ -49,7 +49,7 @@ function notKnown(ctx: CaseContext): Verdict {
   );
 }
 
-/** A day at the Ks that counts as short of water is one; halfway to none short, a quarter. */
+/** Counts a day at the Ks limit as one, halfway to no stress as a quarter. */
 const shortness = (d: BalanceDay): number => Math.min(2, ((1 - d.ks) / (1 - SHORT_OF_WATER_KS)) ** 2);
 
 export function drySpell(
@@ -79,14 +79,14 @@ export function drySpell(
   );
 }
 
-/** A rise of less than this share of the store is the plain course of watering. */
+/** A rise below this share of the store is normal watering. */
 const LEAST_SWING = 0.2;
 
 export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, from = 0 }: RuleParams): Verdict {
   const window = knownDays(ctx, within);
   if (!window || window.length < 7) return notKnown(ctx);
   const inTime = (d: BalanceDay): number => nearness(daysBetween(d.date, ctx.case.asOf), { from, to: within });
-  // a rise at the limit counts as one; smaller ones fall off with the cube, so that a plain rhythm is not called uneven
+  // a rise at the limit counts as one; smaller ones fall with the cube, so a normal rhythm is not called uneven
   const big = swings(window, LEAST_SWING).map((it) => ({
     it,
     score: Math.min(1.4, (it.high.fractionAvailable - it.low.fractionAvailable) / SWING_SIZE) ** 3 * inTime(it.high),
@@ -127,7 +127,7 @@ export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdic
   let best: { score: number; at: number } = { score: 0, at: -1 };
   for (let i = dryDays; i < days.length; i++) {
     const before = days.slice(i - dryDays, i);
-    if (daysBetween(before[0]!.date, days[i]!.date) !== dryDays) continue; // days unknown between
+    if (daysBetween(before[0]!.date, days[i]!.date) !== dryDays) continue; // unknown days in between
     const jump = days[i]!.fractionAvailable - before.at(-1)!.fractionAvailable;
     const wettest = Math.max(...before.map((d) => d.fractionAvailable));
     const back = daysBetween(days[i]!.date, ctx.case.asOf);
@@ -163,7 +163,7 @@ export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdic
 export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Verdict {
   const window = knownDays(ctx, within) ?? [];
   const wetChecks = ctx.recent(ctx.case.records.soilChecks, within).filter((r) => r.feel === 'wet');
-  // a finger that found it drier lately beats what the model says of these days
+  // a recent finger check that found it drier overrides the model for these days
   const newest = ctx.recent(ctx.case.records.soilChecks, within).at(-1)?.feel;
   const drier = newest === 'dry' ? 0 : newest === 'damp' ? 0.5 : 1;
   const felt: Because[] = wetChecks.map((r) => ({
@@ -230,7 +230,7 @@ function overwateredInWords(
     .join('; ');
 }
 
-/** As telling as water that sinks somewhat slowly (judgement). */
+/** As strong as soil that drains somewhat slowly (judgement). */
 const LOW_END = 0.5;
 
 export function poorDrainage(ctx: CaseContext): Verdict {

@@ -9,24 +9,24 @@ import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, reachOf, scored, sumOf, underLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read the weather where the plant stands. Temperatures: handbook ("Heat and cold"); each disorder may move them. */
+/** Rules that read the weather where the plant grows. Temperatures: common practice; each problem may shift them. */
 
 const NO_WEATHER = 'the temperatures of these weeks';
-/** °C short of a limit at which a day or a night no longer counts. */
+/** °C below a limit at which a day or night stops counting. */
 const SOFT_DAY_C = 2;
 const SOFT_NIGHT_C = 1.5;
 
 interface Counted {
   within: number;
   from: number;
-  /** so many stand at one half */
+  /** number at strength one half */
   half: number;
   score: (w: WeatherDay) => number;
   textOf: (w: WeatherDay) => string;
   sum: (hits: readonly WeatherDay[]) => string;
 }
 
-/** Days that count, each as far as it is out and near in time; no weather in the window: unknown. */
+/** Counts days by how far beyond the limit and how near in time they are; no weather in the window: unknown. */
 function counted(ctx: CaseContext, { within, from, half, score, textOf, sum }: Counted): Verdict {
   const span = { from, to: within - 1 };
   const { first, last } = reachOf(span, ctx.case.asOf);
@@ -79,10 +79,13 @@ export const coldNights = (ctx: CaseContext, { atC, days = 3, within = 14, from 
   });
 };
 
-/** A day this dark feeds no flowers, MJ/m² (judgement). */
+/** A day this dull feeds no flowers, MJ/m² (judgement). */
 const DULL_MJ = 10;
 
-/** How strongly a room speaks for little light, where nobody measured: mostly it is the window that is short, sometimes there is a lamp (judgement). */
+/**
+ * Strength of "indoors" as evidence of little light when not measured: usually the window is too small, sometimes
+ * there is a lamp (judgement).
+ */
 const ROOM_LIGHT = 0.6;
 
 export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams): Verdict {

@@ -17,35 +17,35 @@ export interface NextCheck {
   /** expected fall in entropy, bits */
   gain: number;
   splits: DisorderCode[];
-  /** what it may show here, likeliest first, and what to record then */
+  /** what it may show here, most likely first, and what to record then */
   mayShow: CheckOutcome[];
 }
 
 const LEAST_GAIN = 0.01;
-/** With a leader this sure, whose causes are all known, a check is for more than the last hundredths. */
+/** With a leader this certain and its causes known, a check must add more than the last hundredths. */
 const SETTLED_FROM = 0.9;
 const SETTLED_GAIN = 0.05;
-/** An answer less likely than this is not worth planning for. */
+/** An outcome less likely than this is not planned for. */
 const POSSIBLE = 0.02;
-/** At most so many answers are named beside a check, and "none of these". */
+/** Most outcomes named beside a check, plus "none of these". */
 const MOST_NAMED = 6;
-/** So many of the things that a check shows are reckoned jointly; the work doubles with each. */
+/** Number of a check's signs computed jointly; the work doubles with each. */
 const JOINTLY = 4;
 
-/** Does this check make sense on this plant, and is there still something for it to show? */
+/** Returns whether this check makes sense on this plant and can still show something. */
 export function isOpen(ctx: CaseContext, check: CheckRow): boolean {
   if (check.needs && !check.needs.some((sign) => ctx.present.has(sign))) return false;
   if (!(check.onlyWhile ?? []).every((fact) => FACTS[fact](ctx))) return false;
-  // one of several exclusive answers was already given
+  // one of several exclusive outcomes was already recorded
   if (check.oneOf && shownBy(check).some((sign) => ctx.present.has(sign))) return false;
   return true;
 }
 
 /**
- * What each open check would tell about these disorders. A check with one answer out of several: the expected fall in
- * entropy over its answers. A check that may show several things at once: the same over all combinations of the few that tell
- * most, which is a lower bound of what all of them would tell. Left out are checks that tell too little, and, where something is
- * clear, those of which no likely answer would change the advice.
+ * Returns what each open check would tell about these problems. With one outcome out of several: the expected fall in
+ * entropy. With several possible at once: the same over all combinations of the few most telling ones, a lower bound
+ * for all of them. Checks that tell too little are left out and, once something is clear, those of which no likely
+ * outcome would change the advice.
  */
 export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: readonly Candidate[]): NextCheck[] {
   const causes = causesOf(asked);
@@ -81,7 +81,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     const { parts, gain } = judge(c.oneOf ? open : combinations(mostTelling(open.flatMap((f) => f.present))));
     const advises = now === '' || parts.some((o) => o.chance >= POSSIBLE && advice(o.marginals) !== now);
     const isMark = open.some((f) => f.present.some((sign) => marks.has(sign)));
-    // the leader's own mark is looked for before anything is done, unless all is settled and it would tell nothing more
+    // look for the leader's own mark before any treatment, unless all is settled and it would add nothing
     const marked = proving.includes(c.code) || (isMark && (!settled || gain >= LEAST_GAIN));
     if (!marked && !(advises && gain >= (settled ? SETTLED_GAIN : LEAST_GAIN))) return [];
     const moved = asked
@@ -105,13 +105,13 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
 }
 
 interface Judged {
-  /** the outcomes with their chances, together 1, and what would then be thought */
+  /** the outcomes with their chances (sum 1), and the belief after each */
   parts: { chance: number; marginals: number[] }[];
   /** bits */
   gain: number;
 }
 
-/** Marginals over the likely sets once something more is found, and the chance of finding it. */
+/** Returns marginals over the likely sets once something more is found, and the chance of finding it. */
 function marginalsOf(
   sets: readonly LikelySet[],
   of: number,
@@ -128,7 +128,7 @@ function marginalsOf(
   return { chance, marginals: chance > 0 ? marginals.map((x) => x / chance) : marginals };
 }
 
-/** What is advised turns on what is clear and, where a remedy asks for more sureness, on that. */
+/** The advice depends on what is clear and, where a remedy needs more certainty, on that. */
 function adviceOf(asked: readonly Candidate[]): (marginals: readonly number[]) => string {
   const steps = asked.map(({ row }) => [
     CLEAR_FROM,
@@ -138,7 +138,7 @@ function adviceOf(asked: readonly Candidate[]): (marginals: readonly number[]) =
     m.flatMap((p, i) => (p >= CLEAR_FROM ? [`${i}:${steps[i]!.filter((step) => p >= step).length}`] : [])).join(' ');
 }
 
-/** The leaks, with the troubles that nobody asked about folded in at their present chance (mean field). */
+/** Returns the leaks, with problems no one asked about folded in at their present chance (mean field). */
 function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) => boolean): number[] {
   const silent = LEAKS.map((leak) => 1 - leak);
   all.forEach((c, i) => {
@@ -147,7 +147,7 @@ function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) =
   return silent.map((q) => 1 - q);
 }
 
-/** It is clear what it is, and the records say why: a check over which nothing turns is not asked for. */
+/** True if the problem is clear and the records explain it: no check is needed then. */
 export function isSettled({ list, all }: DiagnosisResult): boolean {
   const leader = list[0];
   if (!leader || leader.probability <= SETTLED_FROM) return false;
@@ -156,7 +156,7 @@ export function isSettled({ list, all }: DiagnosisResult): boolean {
 }
 
 /**
- * The marks that what leads nearly always bears and that nobody has looked for: no finding is acted on before its own mark
+ * Returns the leader's nearly constant signs that no one has looked for: no finding is treated before its own mark
  * was looked for, however well the rest fits.
  */
 function ownMarks(ctx: CaseContext, { list, all }: DiagnosisResult): Set<SignCode> {

@@ -20,7 +20,7 @@ export interface Evidence {
 export interface FoundDriver {
   driver: DriverCode;
   weight: number;
-  /** one half stands at the limit of the handbook; under it, it is there a little */
+  /** one half is the limit; below it counts a little */
   strength: number;
   because: Because[];
   /** all of it in one line */
@@ -29,7 +29,7 @@ export interface FoundDriver {
 
 export interface Diagnosis {
   disorder: DisorderCode;
-  /** marginal chance that this disorder is present */
+  /** marginal chance that this problem is present */
   probability: number;
   explains: SignCode[];
   evidence: Evidence[];
@@ -37,14 +37,14 @@ export interface Diagnosis {
   lookAlikes: DisorderCode[];
 }
 
-/** A disorder is listed above this chance, at most so many. */
+/** Problems above this chance are listed, up to a maximum. */
 const LISTED_ABOVE = 0.02;
 const MOST_LISTED = 10;
-/** A disorder that explains nothing seen is ranked as if it were so much less likely (judgement). */
+/** Rank factor for a problem that explains nothing seen (judgement). */
 const BACKGROUND_RANK = 0.5;
-/** From here on a finding is a finding; below it is a question. */
+/** From this chance on it is a finding; below, a question. */
 export const CLEAR_FROM = 0.5;
-/** A sign seen here at least this often counts as explained. */
+/** A sign seen at least this often with a problem counts as explained. */
 const EXPLAINS_FROM = 0.2;
 
 const strengthOf = (change: number): Strength => {
@@ -52,7 +52,7 @@ const strengthOf = (change: number): Strength => {
   return size >= 3 ? 'decisive' : size >= 1.5 ? 'strong' : size >= 0.5 ? 'moderate' : 'weak';
 };
 
-/** Changes smaller than this are not worth a line. */
+/** Changes smaller than this are not shown. */
 const WORTH_TELLING = 0.15;
 
 export interface DiagnosisResult {
@@ -62,7 +62,7 @@ export interface DiagnosisResult {
   unexplained: SignCode[];
 }
 
-/** Which disorders, how sure, and why here. With no sign at all the answer is empty: nothing was reported. */
+/** Returns which problems, how certain, and why here. Without any sign the answer is empty. */
 export function diagnose(ctx: CaseContext): DiagnosisResult {
   const all = candidates(ctx);
   const spoken = [...ctx.seen.keys()].filter((c) => signRow(c).kind === 'sign' || ctx.present.has(c));
@@ -71,7 +71,7 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
 
   const causes = causesOf(all);
   const { marginals } = posterior(causes, LEAKS, observedOf(ctx.present, ctx.absent));
-  // what explains nothing that was seen is background: it stands behind what answers the question
+  // problems that explain nothing seen rank behind those that do
   const rank = (x: { p: number; i: number }): number =>
     x.p * (explainedBy(all[x.i]!, ctx).length > 0 ? 1 : BACKGROUND_RANK);
   const listed = marginals
@@ -80,7 +80,7 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
     .sort((a, b) => rank(b) - rank(a))
     .slice(0, MOST_LISTED);
 
-  // One run without each observation, for the evidence of all listed disorders at once.
+  // Runs once without each observation, to get the evidence of all listed problems together.
   const observed = [...ctx.present, ...[...ctx.absent].filter((c) => ctx.seen.has(c))].filter((c) =>
     spoken.includes(c),
   );
@@ -127,7 +127,7 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
   return { list, all, marginals, unexplained: unexplained.sort() };
 }
 
-/** The present signs that a disorder accounts for. */
+/** Returns the present signs that a problem explains. */
 const explainedBy = ({ row }: Candidate, ctx: CaseContext): SignCode[] =>
   row.signs.filter(([sign, chance]) => chance >= EXPLAINS_FROM && ctx.present.has(sign)).map(([sign]) => sign);
 

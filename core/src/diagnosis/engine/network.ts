@@ -10,7 +10,7 @@ import { DISORDERS } from '../tables/disorders.js';
 import type { DisorderRow, DriverLink } from '../tables/row.js';
 import type { Cause, Observed } from './noisy-or.js';
 
-/** The tables as a network for one case: priors shaped by setting and records. */
+/** The tables as a network for one case, with priors shaped by setting and records. */
 
 const SIGN_INDEX = new Map<SignCode, number>(SIGNS.map((sign, i) => [sign.code, i]));
 export const signIndex = (code: SignCode): number => SIGN_INDEX.get(code)!;
@@ -24,14 +24,14 @@ const CHANCES = new Map(
   }),
 );
 
-/** Links that ask one and the same thing of the records are answered together. */
+/** Links that ask the same of the records are evaluated together. */
 const ASKS = new Map<DriverLink, string>(
   DISORDERS.flatMap((d) =>
     d.drivers.map((l) => [l, `${l.driver} ${l.params ? JSON.stringify(l.params) : ''}`] as const),
   ),
 );
 
-/** Something other than a sign that moved a disorder's prior. */
+/** A fact other than a sign that moved a problem's prior. */
 export interface PriorShift {
   code: string;
   oddsFactor: number;
@@ -54,27 +54,27 @@ export interface Candidate {
 const rowsFor = (crop: Crop): readonly DisorderRow[] => DISORDERS.filter((d) => !d.crop || d.crop === crop);
 
 /**
- * Records alone never make a finding: without a sign of its own a disorder stays under about 0.3, however well the
- * records fit (judgement; a gardener who came to report one thing would have seen the other). With one the cap falls.
+ * Cap for records alone: without a sign of its own a problem stays below about 0.3, however well the records fit
+ * (judgement; the gardener would have seen more). With a sign the cap is lifted.
  */
 const MOST_PRIOR_ODDS = 0.4;
-/** A sign seen at least this often where the disorder is, is one of its own. */
+/** A sign seen at least this often with the problem is one of its own. */
 const OWN_SIGN_FROM = 0.2;
-/** Records move the odds no further than this, either way: they may be wrong, or of another plant (judgement). */
+/** Records move the odds no further than this, either way: they may be wrong, or about another plant (judgement). */
 const MOST_SHIFT = 200;
 const LEAST_SHIFT = 0.003;
 
-/** Resistance makes a disorder much less likely, not impossible (judgement). */
+/** Resistance makes a problem much less likely, not impossible (judgement). */
 const RESISTANT_FACTOR = 0.1;
 
 /**
- * Factor of a driver found at a strength: its full factor at 1, none of it at 0; where its absence speaks against the disorder, that
- * fades in the same way, and is gone at one half.
+ * Returns the factor of a driver at a strength: full at 1, none at 0. Where its absence counts against the problem,
+ * that fades in the same way and is gone at one half.
  */
 export const driverFactor = (link: DriverLink, strength: number): number =>
   (link.oddsFactorIfAbsent ?? 1) ** Math.max(0, 1 - 2 * strength) * (1 + (link.oddsFactor - 1) * strength);
 
-/** Every disorder of the crop with its prior odds for this case, and what moved them. */
+/** Returns every problem of the crop with its prior odds for this case, and what moved them. */
 export function candidates(ctx: CaseContext): Candidate[] {
   const facts = remembered((code: keyof typeof FACTS): boolean => FACTS[code](ctx));
   const readings = remembered((code: ReadingCode): Reading => READINGS[code](ctx));
@@ -120,7 +120,7 @@ export function candidates(ctx: CaseContext): Candidate[] {
       shifts.push({ code: 'resistant', oddsFactor: RESISTANT_FACTOR, text: 'this variety is resistant' });
     const shift = shifts.reduce((product, x) => product * x.oddsFactor, 1);
     const odds = (row.prior / (1 - row.prior)) * Math.min(MOST_SHIFT, Math.max(LEAST_SHIFT, shift));
-    // where, how fast and after what tell that something is wrong, not yet what
+    // where, how fast and after what say that something is wrong, not what
     const ownSign = row.signs.some(
       ([sign, chance]) => chance >= OWN_SIGN_FROM && signRow(sign).kind === 'sign' && ctx.present.has(sign),
     );
@@ -128,7 +128,7 @@ export function candidates(ctx: CaseContext): Candidate[] {
   });
 }
 
-/** Each worked out once for a case. */
+/** Remembers each result for a case. */
 function remembered<K, V>(work: (key: K) => V): (key: K) => V {
   const known = new Map<K, V>();
   return (key) => {
@@ -140,7 +140,7 @@ function remembered<K, V>(work: (key: K) => V): (key: K) => V {
 export const causesOf = (list: readonly Candidate[]): Cause[] =>
   list.map((c) => ({ odds: c.odds, chances: CHANCES.get(c.row.code)! }));
 
-/** Sign codes as the engine's findings, with what each present sign rules out. */
+/** Turns sign codes into the engine's findings, with what each present sign rules out. */
 export function observedOf(present: Iterable<SignCode>, absent: Iterable<SignCode>): Observed {
   const yes = new Set(present);
   const no = new Set(absent);
@@ -154,6 +154,9 @@ export function observedOf(present: Iterable<SignCode>, absent: Iterable<SignCod
   };
 }
 
-/** How strongly a found driver speaks in the story of a disorder, 0 to 1; one half of a driver's strength is its limit. */
+/**
+ * Returns how much a found driver counts in the story of a problem, 0 to 1; one half of a driver's strength is its
+ * limit.
+ */
 export const driverWeight = ({ link, verdict: { strength } }: DriverFound): number =>
   link.weight * (strength < 0.5 ? 1.4 * strength : 0.4 + 0.6 * strength);

@@ -9,16 +9,16 @@ import { entropyBits } from './noisy-or.js';
 import { provingChecks } from './proofs.js';
 
 const MOST_CHECKS = 5;
-/** Chance that a cause nobody has looked for is there, where its check is still open (judgement). */
+/** Chance that a cause not yet looked for is there, while its check is open (judgement). */
 const UNSEEN_DRIVER = 0.25;
-/** A trouble that nobody reported is looked for when the records alone make it this likely (judgement). */
+/** A problem no one reported is looked for when the records alone make it this likely (judgement). */
 const SUSPECTED_FROM = 0.1;
-/** Beside something that is settled only what the records nearly say by themselves is worth another look. */
+/** Beside a settled finding, only a problem this likely from the records is worth another look. */
 const SUSPECTED_BESIDE = 0.25;
 
 /**
- * The checks that would tell most, by expected information over the disorders that could have caused what was seen and,
- * once one is settled, over what drove it. With all of that settled, the look goes on to what the records alone make likely.
+ * Returns the most informative checks over the problems that could explain the signs and, once one is settled, over
+ * its causes. With those settled too, over what the records alone make likely.
  */
 export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck[] {
   const { all, list, marginals } = result;
@@ -26,10 +26,10 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   const pointedAt = all.filter((c) => c.row.signs.some(([sign]) => ctx.present.has(sign)));
   const suspect = isSettled(result) ? SUSPECTED_BESIDE : SUSPECTED_FROM;
   const suspected = all.filter((_, i) => marginals[i]! >= suspect);
-  // a circumstance may point through a driver alone: still air at the flowers, to flowers that fall
+  // a circumstance may point to a problem through a driver alone: still air at the flowers, to flower drop
   const through = all.filter((c) => c.found.some((f) => f.verdict.because.some((b) => b.record === 'sign')));
   const listed = all.filter((c) => list.some((d) => d.disorder === c.row.code));
-  // a trouble that none of the present signs points to is not screened for first
+  // problems that no present sign points to are not screened first
   const asked = [pointedAt, through, listed].find((l) => l.length > 0);
   if (!asked) return [];
   const narrow = checkGains(ctx, result, asked);
@@ -40,12 +40,12 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   return proofsFirst(ordered, provingChecks(ctx, result)).slice(0, MOST_CHECKS);
 }
 
-/** Nothing is clear, and what was seen points to nothing that a look would tell apart. */
+/** Below this gain nothing seen points to a problem that a look would tell apart. */
 const VAGUE_GAIN = 0.3;
 const isVague = (list: DiagnosisResult['list'], gains: readonly NextCheck[]): boolean =>
   (list[0]?.probability ?? 0) < CLEAR_FROM && gains.every((c) => c.gain < VAGUE_GAIN);
 
-/** Then the look is a wide one: over what is likeliest at all. */
+/** Number of likely problems a wide look covers. */
 const MOST_BROADENED = 14;
 function broadened({ all, marginals }: DiagnosisResult, asked: readonly Candidate[]): Candidate[] {
   const likeliest = all
@@ -60,11 +60,16 @@ function broadened({ all, marginals }: DiagnosisResult, asked: readonly Candidat
 const TIE = 0.05;
 const ORDER = new Map(CHECKS.map((c, i) => [c.code, i]));
 
-/** What a check is worth beside one that costs nothing: digging at the roots of a limp plant comes after a finger in its soil (judgement). */
+/**
+ * Value of a check by effort: digging at the roots of a drooping plant comes after a finger in its soil (judgement).
+ */
 const WORTH = [1, 0.95, 0.75] as const;
 const worth = (c: NextCheck): number => c.gain * WORTH[effort(c)];
 
-/** By gain for the effort; among those that tie with the best that is left, the least effort, then (at the same gain) the narrower look, then the gain, then the handbook's order. */
+/**
+ * Sorts by gain per effort. In a tie with the best: least effort, then the narrower look, then gain, then table
+ * order.
+ */
 function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {
   const left = [...list].sort((a, b) => worth(b) - worth(a));
   const out: NextCheck[] = [];
@@ -81,20 +86,20 @@ function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {
   return out;
 }
 
-/** What a remedy waits for is looked for before anything else. */
+/** Puts the checks a remedy waits for first. */
 const proofsFirst = (list: readonly NextCheck[], proving: readonly CheckCode[]): NextCheck[] => [
   ...proving.flatMap((code) => list.find((c) => c.check === code) ?? []),
   ...list.filter((c) => !proving.includes(c.check)),
 ];
 
-/** Gains that are the same, bits: then the look at fewer things is the quicker one. */
+/** Gains this close are equal, bits: the look at fewer things is quicker. */
 const SAME = 0.02;
 const breadth = (c: NextCheck): number => shownBy(checkRow(c.check)).length;
 const narrower = (a: NextCheck, b: NextCheck): number =>
   Math.abs(a.gain - b.gain) < SAME ? breadth(b) - breadth(a) : 0;
 const effort = (c: NextCheck): 0 | 1 | 2 => checkRow(c.check).effort;
 
-/** Once it is clear what it is: checks for causes that no record speaks of and that would weigh more than those found. */
+/** Once the problem is clear: checks for unrecorded causes that would outweigh those found. */
 function forDrivers(ctx: CaseContext, { list, all }: DiagnosisResult, taken: ReadonlySet<CheckCode>): NextCheck[] {
   const leader = list[0];
   if (!leader || leader.probability < CLEAR_FROM) return [];

@@ -1,11 +1,11 @@
 /**
- * A two-layer noisy-OR network over small sets of disorders (QMR-DT: Shwe et al. 1991; Heckerman 1989), exact over
- * all sets of at most three. It knows nothing of gardens: disorders and signs are indices.
+ * A two-layer noisy-OR network over small sets of problems (QMR-DT: Shwe et al. 1991; Heckerman 1989), exact over all
+ * sets of at most three. It knows nothing of gardens: problems and signs are indices.
  */
 export interface Cause {
-  /** prior odds that the disorder is present */
+  /** prior odds that the problem is present */
   odds: number;
-  /** chance of each sign where this disorder is, by the sign's index; 0 where it never causes it */
+  /** chance of each sign with this problem, by sign index; 0 if it never causes it */
   chances: Float64Array;
 }
 
@@ -17,18 +17,17 @@ export interface Observed {
 export interface Posterior {
   /** marginal probability of each cause */
   marginals: number[];
-  /** log of the probability of the findings, up to the constant of the priors */
+  /** log probability of the findings, up to the constant of the priors */
   logEvidence: number;
 }
 
-/** Largest number of disorders that may be present together. */
+/** Most problems that may be present together. */
 const MOST_TOGETHER = 3;
 
 /**
- * Marginals of all causes given the findings. Causes that explain none of the present signs only multiply the
- * weight of a set, so they are summed in closed form (elementary symmetric sums) and the rest enumerated: the result is the
- * full sum over all sets of at most three.
- * @param leaks chance of each sign for no listed reason
+ * Returns the marginals of all causes given the findings. Causes that explain none of the present signs only multiply
+ * the weight of a set, so they are summed in closed form (elementary symmetric sums) and the rest enumerated: the
+ * result is the full sum over all sets of at most three. @param leaks chance of each sign for no listed reason
  */
 export function posterior(causes: readonly Cause[], leaks: readonly number[], findings: Observed): Posterior {
   const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
@@ -89,18 +88,18 @@ export function posterior(causes: readonly Cause[], leaks: readonly number[], fi
   return { marginals, logEvidence: Math.log(total) };
 }
 
-/** A set of disorders that may be present together, and its share of the posterior. */
+/** A set of problems that may be present together, with its share of the posterior. */
 export interface LikelySet {
   members: readonly number[];
   share: number;
 }
 
-/** Sets with less than this share of the likeliest are left out of `likelySets`. */
+/** Sets below this share of the likeliest are left out of `likelySets`. */
 const NEGLIGIBLE = 1e-3;
 
 /**
- * The posterior written out set by set, for asking what a further sign would change: with it, what one sign would do is a
- * sum over this list instead of another run. Sets of a negligible share are left out.
+ * Writes the posterior out set by set, so that the effect of one further sign is a sum over this list instead of
+ * another run. Negligible sets are left out.
  */
 export function likelySets(causes: readonly Cause[], leaks: readonly number[], findings: Observed): LikelySet[] {
   const signs = findings.present;
@@ -115,8 +114,8 @@ export function likelySets(causes: readonly Cause[], leaks: readonly number[], f
     if (share > most) most = share;
     if (share >= most * NEGLIGIBLE) found.push({ members, share });
   };
-  // each further member multiplies a set's weight by no more than this, and the findings only lower it: what cannot reach the limit
-  // any more is not walked
+  // each further member multiplies a set's weight by at most this, and findings only lower it: prune sets that can't
+  // reach the limit
   const growth = Math.max(1, ...weight);
   // what each level of the walk leaves silent, in place
   const level = Array.from({ length: MOST_TOGETHER + 1 }, () => new Float64Array(n));
@@ -134,7 +133,7 @@ export function likelySets(causes: readonly Cause[], leaks: readonly number[], f
       walk([...members, i], prior * weight[i]!, i + 1);
     }
   };
-  // the likeliest set is often a single one: knowing it first spares most of the rest
+  // the likeliest set is often a single one: knowing it first saves most of the work
   for (let i = 0; i < causes.length; i++) {
     let share = weight[i]!;
     for (let f = 0; f < n; f++) share *= 1 - level[0]![f]! * miss[i]![f]!;
@@ -146,17 +145,17 @@ export function likelySets(causes: readonly Cause[], leaks: readonly number[], f
   return kept.map((s) => ({ members: s.members, share: s.share / total }));
 }
 
-/** e₀…e₃ of the numbers. */
+/** Returns e₀…e₃ of the numbers. */
 function symmetricSums(numbers: readonly number[]): number[] {
   const e = [1, 0, 0, 0];
   for (const x of numbers) for (let k = MOST_TOGETHER; k >= 1; k--) e[k]! += x * e[k - 1]!;
   return e;
 }
 
-/** Entropy in bits of a set of independent yes-or-no questions. */
+/** Returns the entropy in bits of independent yes-or-no questions. */
 export function entropyBits(probabilities: readonly number[]): number {
   let nats = 0;
-  // most are certain: nothing of theirs is open
+  // most are certain and add nothing
   for (const p of probabilities) if (p > 0 && p < 1) nats -= p * Math.log(p) + (1 - p) * Math.log1p(-p);
   return nats / Math.LN2;
 }

@@ -11,10 +11,10 @@ export interface CheckOutcome {
   absent: SignCode[];
 }
 
-/** Chance of what was found, for each likely set. */
+/** Chance of the findings, for each likely set. */
 export type Likelihood = Float64Array;
 
-/** What the check may show that nobody has looked at yet, on this crop. */
+/** Returns what the check may show on this crop that is not recorded yet. */
 export function openOutcomes(check: CheckRow, ctx: CaseContext): CheckOutcome[] {
   const known = (sign: SignCode): boolean => ctx.present.has(sign) || ctx.absent.has(sign);
   const fits = (sign: SignCode): boolean =>
@@ -28,7 +28,7 @@ export function openOutcomes(check: CheckRow, ctx: CaseContext): CheckOutcome[] 
     }));
 }
 
-/** What to record when it shows none of it. */
+/** Returns what to record when it shows none of it. */
 export const noneOf = (check: CheckRow, open: readonly CheckOutcome[]): CheckOutcome => ({
   text: 'none of these',
   present: [],
@@ -41,7 +41,7 @@ export interface Chances {
   likelihood(finding: Pick<CheckOutcome, 'present' | 'absent'>): Likelihood;
 }
 
-/** Chances of signs under the likely sets, each worked out once. */
+/** Returns chances of signs under the likely sets, each computed once. */
 export function chancesUnder(sets: readonly LikelySet[], causes: readonly Cause[], leaks: readonly number[]): Chances {
   const cache = new Map<SignCode, Float64Array>();
   const of = (sign: SignCode): Float64Array => {
@@ -72,7 +72,7 @@ export function chancesUnder(sets: readonly LikelySet[], causes: readonly Cause[
   return { of, likelihood };
 }
 
-/** Every combination of these signs seen and not seen. */
+/** Returns every combination of these signs seen and not seen. */
 export function combinations(signs: readonly SignCode[]): Pick<CheckOutcome, 'present' | 'absent'>[] {
   return Array.from({ length: 2 ** signs.length }, (_, mask) => ({
     present: signs.filter((_, i) => mask & (1 << i)),

@@ -2,7 +2,7 @@ import type { CaseContext } from '../context.js';
 import { type CheckCode, checkRow, shownBy } from '../tables/checks.js';
 import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 
-/** Checks, in their order, that could still show what a remedy against the leader waits for. */
+/** Returns the checks, in order, that could still show what a remedy against the leader waits for. */
 export function provingChecks(ctx: CaseContext, { list, all }: DiagnosisResult): CheckCode[] {
   const leader = list[0];
   if (!leader || leader.probability < CLEAR_FROM) return [];

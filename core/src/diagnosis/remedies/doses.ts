@@ -8,22 +8,22 @@ import type { CaseContext } from '../context.js';
 import { ADVISED_POT_L } from '../facts.js';
 import type { DoseKind, When } from '../tables/remedies.js';
 
-/** Amounts, per plant. Only what applies is there. */
+/** Amounts per plant. Only those that apply are present. */
 export interface Dose {
   litres?: number;
   everyDays?: number;
-  /** nothing until this many days have passed */
+  /** no action until this many days have passed */
   waitDays?: number;
   depthMm?: number;
   areaM2?: number;
   blockPct?: number;
   millilitres?: number;
-  /** how many pieces of fruit */
+  /** number of fruits */
   count?: number;
   cutsPerWeek?: number;
-  /** it shares the week's cuts with another remedy */
+  /** shares the week's cuts with another remedy */
   sharedBudget?: true;
-  /** of the leaf at once, at most */
+  /** share of the leaves to remove at once, at most, % */
   leafSharePct?: number;
   potLitres?: number;
 }
@@ -39,10 +39,10 @@ const cover = (ctx: CaseContext): number =>
   coveredM2(ctx.case.plant.crop, ctx.case.plant.heightM ?? usualHeightM(ctx.case.plant.crop, 60));
 
 /**
- * How much, for each kind of dose; null where the records do not allow a number (then the remedy says what to
- * record). Litres to water with come from the plan, never from a habit.
+ * The one order for water: the amount of the plan's next watering, and its rhythm. Null if the records allow no
+ * number.
  */
-/** The one order of water: the amount of the plan's next watering, and how often it goes on. */
+/** The one order for water: the amount of the plan's next watering, and how often it repeats. */
 const orderOf = (plan: WeekPlan | null): Dose | null =>
   plan?.next ? { litres: plan.next.litres, ...(plan.rhythm ? { everyDays: plan.rhythm.everyDays } : {}) } : null;
 
@@ -54,16 +54,15 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
   }),
   mulch: (ctx) => {
     const area = ctx.balance.days.at(-1)?.soilM2 ?? ctx.case.place.areaM2;
-    // nobody knows how much ground: then only how deep
+    // ground area unknown: give the depth only
     if (area == null) return { depthMm: 60 };
     return { depthMm: 60, areaM2: Math.max(0.05, Math.round(area * 100) / 100), litres: toTenth(area * 60) };
   },
-  // the cloth overhangs the leaves by about half on each side that the sun comes from (judgement)
+  // cloth overhangs the leaves by about half on each sunny side (judgement)
   shade: (ctx) => ({ blockPct: 40, areaM2: toTenth(Math.max(0.3, cover(ctx) * 2)) }),
   flush: ({ case: c }) => (c.place.volumeL ? { litres: toTenth(3 * c.place.volumeL) } : null),
   'pause-feed': () => ({ waitDays: 28 }),
-  'light-feed': () => null, // the label decides; the text says half strength
-  // the dose goes with the water that is really poured: 15 mL in 4 L, so half of it in 2
+  'light-feed': () => null, // the label decides; the text says half strength. The dose goes with the water really given: 15 mL in 4 L, so half in 2 L
   'lime-drench': ({ case: c }) => {
     if (!c.place.volumeL) return null;
     const litres = toTenth(Math.max(0.1, Math.min(4, c.place.volumeL / 10)));
@@ -79,7 +78,7 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
   'bigger-pot': ({ case: c }) => ({ potLitres: ADVISED_POT_L[c.plant.crop] }),
 };
 
-/** The day a remedy of this timing falls on. */
+/** Returns the day a remedy with this timing is due. */
 export function dueOn({ case: c }: CaseContext, when: When, plan: WeekPlan | null): Day {
   switch (when) {
     case 'today':

@@ -6,22 +6,22 @@ import { disorderRow } from '../tables/disorders.js';
 import { type RemedyCode, remedyRow, type RemedyRow } from '../tables/remedies.js';
 import type { DisorderRow, RemedyLink } from '../tables/row.js';
 
-/** A remedy that belongs to a trouble but must not be done now, and why. */
+/** A remedy for a problem that must not be done now, and why. */
 export interface Withheld {
   remedy: RemedyCode;
   forDisorder: DisorderCode;
   because: string;
-  /** comes by itself when the milder steps were not enough */
+  /** comes by itself when gentler steps were not enough */
   afterMilder?: true;
 }
 
-/** A remedy that is to be done, before its amount and day are known. */
+/** A remedy to be done, before its amount and day are known. */
 export interface Offer {
   remedy: RemedyRow & { code: RemedyCode };
   disorder: DisorderRow;
   driver: FoundDriver | undefined;
   link: RemedyLink;
-  /** the records name no cause: general advice */
+  /** general advice: the records point to no cause */
   general: boolean;
 }
 
@@ -30,9 +30,9 @@ const AFTER_MILDER = 'only if the gentler steps have had their follow-up and wer
 const oneSpray = (first: RemedyRow): string => `one spray at a time: first see what ${first.label.toLowerCase()} does`;
 
 /**
- * Which remedies are to be done for every disorder that is clear, the leader's first; within one, by rung and then by the weight
- * of the driver they answer. Those that the setting speaks against are withheld with the reason. No amounts yet: those of water
- * follow from the plan, and the plan follows from whether one of these asks to hold the water back.
+ * Returns the remedies for every clear problem, the leader's first; within one, by rung and then by the weight of the
+ * driver they answer. Those the setting rules out are held back with the reason. No amounts yet: water amounts come
+ * from the plan, and the plan depends on whether one of these pauses watering.
  */
 export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): { offers: Offer[]; withheld: Withheld[] } {
   const offers: Offer[] = [];
@@ -63,11 +63,11 @@ export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): { of
   return { offers, withheld };
 }
 
-/** A place-bound remedy is spoken of only where the place fits. */
+/** A remedy for certain beds or pots is offered only where it fits. */
 export const fits = (ctx: CaseContext, remedy: RemedyRow): boolean =>
   !remedy.onlyWhere || remedy.onlyWhere.some((fact) => FACTS[fact](ctx));
 
-/** Weaker than this a driver calls for nothing, unless it is the strongest that there is. */
+/** A weaker driver calls for nothing, unless it is the strongest there is. */
 const CALLS_FROM = 0.3;
 
 interface Answer {
@@ -77,8 +77,8 @@ interface Answer {
 }
 
 /**
- * The disorder's remedies whose driver was found, whose fact holds, or that are offered always; in the order to do them. Where the
- * records name no driver, the gentle default of its row, as general advice.
+ * Returns the problem's remedies whose driver was found, whose fact holds, or that are always offered; in the order
+ * to do them. Where the records point to no driver: the gentle default of its row, as general advice.
  */
 function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis): Answer[] {
   const calling = d.drivers.filter((f, i) => i === 0 || f.strength >= CALLS_FROM);
@@ -91,7 +91,7 @@ function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis): Answer[] {
   for (const remedy of inGeneral)
     if (!found.some((o) => o.link.remedy === remedy))
       found.push({ link: { remedy }, driver: undefined, general: true });
-  // a remedy that answers the trouble itself, whatever drove it, stands with the heaviest driver
+  // a remedy for the problem itself, whatever its driver, ranks with the heaviest driver
   const weight = (o: Answer): number => o.driver?.weight ?? 1;
   const sorted = found.sort(
     (a, b) => remedyRow(a.link.remedy).rung - remedyRow(b.link.remedy).rung || weight(b) - weight(a),
@@ -99,7 +99,7 @@ function answering(ctx: CaseContext, row: DisorderRow, d: Diagnosis): Answer[] {
   return paperFirst(sorted);
 }
 
-/** Newspaper lies under the mulch that covers it. */
+/** Newspaper goes under the mulch that covers it. */
 function paperFirst(list: Answer[]): Answer[] {
   const paper = list.findIndex((o) => o.link.remedy === 'splash-barrier');
   const mulch = list.findIndex((o) => o.link.remedy === 'mulch');
@@ -109,7 +109,7 @@ function paperFirst(list: Answer[]): Answer[] {
   return list;
 }
 
-/** Why a remedy must wait; undefined where nothing speaks against it. */
+/** Returns why a remedy must wait; undefined if nothing is against it. */
 function heldBack(ctx: CaseContext, remedy: RemedyRow, link: RemedyLink, probability: number): string | undefined {
   const against = [...remedy.notWhile, ...(link.notWhile ?? [])].find(([fact]) => FACTS[fact](ctx));
   if (against) return against[1];
@@ -117,6 +117,6 @@ function heldBack(ctx: CaseContext, remedy: RemedyRow, link: RemedyLink, probabi
   return probability < (remedy.sureFrom ?? 0) ? UNSURE : undefined;
 }
 
-/** One of the remedies asks to hold the water back: the plan gives this plant none before its soil is dry. */
+/** True if a remedy pauses watering: the plan then gives this plant none until its soil is dry. */
 export const asksToHoldWater = (offers: readonly Offer[]): boolean =>
   offers.some((o) => o.remedy.acts === 'hold-water');

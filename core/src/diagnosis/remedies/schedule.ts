@@ -12,11 +12,11 @@ import { stepsOf } from './steps.js';
 export interface Remedy {
   remedy: RemedyCode;
   rung: number;
-  /** 1 now; each next one when the follow-up of the one before says "not enough"; 0 for next season */
+  /** 1 now; each later one when the follow-up says "not enough"; 0 for next season */
   step: number;
   forDisorder: DisorderCode;
   forDriver: DriverCode | null;
-  /** general advice, not drawn from the records */
+  /** general advice, not based on the records */
   general: boolean;
   when: Day;
   dose: Dose | null;
@@ -28,9 +28,10 @@ export interface Remedy {
 const NONE_DUE = 'the plan has no watering in the coming week';
 
 /**
- * The offered remedies with their amounts and days. What waters is one order, whichever findings ask for it, and reads its day, amount and
- * rhythm from the plan, so that nothing orders other water than Today and the week do; where the plan holds none, it is withheld.
- * @param plan of this plant's pour; null where no balance can be reckoned, and then no litres are told
+ * Returns the offered remedies with amounts and days. All watering is one order, whichever findings ask for it; it
+ * reads its day, amount and rhythm from the plan, so it never differs from Today or the week. If the plan has none,
+ * it is held back. @param plan of this plant's group; null if no balance can be computed, and then no litres are
+ * shown
  */
 export function scheduleRemedies(
   ctx: CaseContext,
@@ -72,10 +73,10 @@ export function scheduleRemedies(
   return { remedies, withheld };
 }
 
-/** From so many days between two waterings on, a rhythm is the long soak of a bed. */
+/** A rhythm of this many days or more is the long soak of a bed. */
 const DEEP_FROM_DAYS = 5;
 
-/** Of all that waters the one that is told: now where it is due today or felt dry, a deep soak where the rhythm is slow, else evenly. */
+/** Picks the one watering to show: now if due today or felt dry, a deep soak if the rhythm is slow, else evenly. */
 function oneOrder(ctx: CaseContext, offers: readonly Offer[], plan: WeekPlan | null): Offer | undefined {
   const watering = offers.filter((o) => o.remedy.acts === 'watering');
   const of = (code: RemedyCode): Offer | undefined => watering.find((o) => o.remedy.code === code);
@@ -86,7 +87,7 @@ function oneOrder(ctx: CaseContext, offers: readonly Offer[], plan: WeekPlan | n
   );
 }
 
-/** The ladder of each finding by itself. */
+/** Returns the ladder of each finding by itself. */
 function stepsByFinding(offers: readonly Offer[]): number[] {
   const out = new Array<number>(offers.length).fill(1);
   for (const code of new Set(offers.map((o) => o.disorder.code))) {
@@ -97,7 +98,9 @@ function stepsByFinding(offers: readonly Offer[]): number[] {
   return out;
 }
 
-/** The glove and eye caution of hot peppers stands where their fruit or shoots are handled; so does the bin for what was gnawed. */
+/**
+ * The glove and eye caution for hot peppers goes where fruit or shoots are handled; so does the bin for gnawed fruit.
+ */
 function cautionsOf(ctx: CaseContext, own: readonly CautionCode[], handles: boolean): readonly CautionCode[] {
   const { case: c } = ctx;
   const hot = c.plant.crop === 'pepper' && (c.plant.type === 'hot' || c.plant.type === 'superhot');

@@ -1,14 +1,15 @@
 import type { RemedyRow } from '../tables/remedies.js';
 
-/** The ladder: what runs together is one step, and the next waits for the follow-up of the one before. */
+/** The ladder: remedies that run together form a step, and the next step waits for the follow-up of the one before. */
 type Climbed = Pick<RemedyRow, 'rung' | 'acts' | 'atOnce' | 'sprays' | 'when'>;
 
-/** Next season's work hangs on no follow-up: it comes due by itself. */
+/** Next season's work waits for no follow-up. */
 export const ofNextSeason = (r: Pick<Climbed, 'when'>): boolean => r.when === 'season-end';
 
 /**
- * Step of each remedy of one finding, from 1 on; 0 for next season's. Leaving things as they are, water, cover and handling run together with what
- * is not put off; cuts come after them, feeds after these, and every spray is a step by itself. The first there is, is step 1.
+ * Returns the step of each remedy of one finding, from 1; 0 for next season's. Leaving alone, water, cover and
+ * handling run together with what can't wait; cuts come after them, feeds after these, and each spray is a step by
+ * itself. The first step present is step 1.
  */
 export function stepsOf(list: readonly Climbed[]): number[] {
   const ladder = list.map((r) => {

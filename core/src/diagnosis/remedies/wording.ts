@@ -1,7 +1,7 @@
 import type { Formatter } from '../../units/formatter.js';
 import type { Dose } from './doses.js';
 
-/** A dose in the gardener's units: "2.2 L every day", "6 cm deep, 3 L". Empty where there is no amount. */
+/** Returns a dose in the gardener's units: "2.2 L every day", "6 cm deep, 3 L". Empty if there is no amount. */
 export function doseInWords(dose: Dose | null | undefined, f: Formatter): string {
   if (!dose) return '';
   if (dose.depthMm != null) {

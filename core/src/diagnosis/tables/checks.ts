@@ -1,7 +1,7 @@
 import { type SignCode, signRow, SIGNS } from '../../records/vocabulary/signs.js';
 import type { FactCode } from '../facts.js';
 
-/** One possible outcome of a check: what it would show present (what that rules out follows). */
+/** One possible outcome of a check: the signs it would show (what that rules out follows). */
 export interface Answer {
   text: string;
   present: readonly SignCode[];
@@ -10,17 +10,17 @@ export interface Answer {
 export interface CheckRow {
   code: string;
   label: string;
-  /** what to do, in a sentence or two */
+  /** what to do, in one or two sentences */
   how: string;
-  /** 0 costs nothing, 1 a little time, 2 disturbs the plant or costs money */
+  /** 0 no effort, 1 a little time, 2 disturbs the plant or costs money */
   effort: 0 | 1 | 2;
-  /** what it may show; none for a check that brings a record instead of a sign */
+  /** what it may show; empty for a check that adds a record instead of a sign */
   answers: readonly Answer[];
-  /** one of the answers is always true; otherwise it may also show nothing of it, and then all of it is absent */
+  /** exactly one outcome is true; otherwise it may show none, and then all are absent */
   oneOf?: true;
-  /** disturbs the plant or waits: makes sense only where one of these signs was seen */
+  /** for checks that disturb the plant or wait: only if one of these signs was seen */
   needs?: readonly SignCode[];
-  /** makes sense only while all of these facts hold */
+  /** only while all of these facts hold */
   onlyWhile?: readonly FactCode[];
 }
 
@@ -69,12 +69,12 @@ const seen = (text: string, ...present: SignCode[]): Answer => ({ text, present 
 /** Signs that the check shows one by one, in their own words. */
 const any = (...signs: SignCode[]): Answer[] => signs.map((sign) => ({ text: signRow(sign).label.toLowerCase(), present: [sign] }));
 
-/** Every sign of these kinds that one who does the check has before the eyes. */
+/** Every sign of these groups that is visible during the check. */
 const all = (pattern: RegExp, ...more: SignCode[]): Answer[] => any(...new Set([...SIGNS.filter((s) => pattern.test(s.code)).map((s) => s.code), ...more]));
 
 /**
- * Checks: what to do next to tell causes apart, with everything that somebody who does it would see on the way.
- * Source: common practice, from memory.
+ * Checks: what to look at next to tell causes apart, with every sign visible on the way. Source: common practice,
+ * from memory.
  */
 export const CHECKS = [
   check(
@@ -270,5 +270,5 @@ export type CheckCode = (typeof CHECKS)[number]['code'];
 const BY_CODE = new Map<CheckCode, CheckRow & { code: CheckCode }>(CHECKS.map((c) => [c.code, c]));
 export const checkRow = (code: CheckCode): CheckRow & { code: CheckCode } => BY_CODE.get(code)!;
 
-/** Every sign that the check would show if it is there. */
+/** Returns every sign the check would show if it is there. */
 export const shownBy = (row: CheckRow): SignCode[] => [...new Set(row.answers.flatMap((a) => a.present))];

@@ -3,7 +3,7 @@ import { NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUALLY } fr
 
 const PRE = { group: 'creatures', source: HANDBOOK } as const;
 
-/** Those that bite off leaves, shoots and stems. */
+/** Animals that bite off leaves, shoots and stems. */
 export const CHEWERS: readonly DisorderRow[] = [
   {
     ...PRE,

@@ -14,7 +14,7 @@ const withCrop = (row: Omit<DisorderRow, 'crop'>): DisorderRow => {
   return crop ? { ...row, crop } : row;
 };
 
-/** Everything that is known of the disorders, in the order of the handbook. */
+/** All problems, in handbook order. */
 export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FLOWER, ...WATER_AND_WEATHER, ...NUTRITION, ...NATURAL_AND_MECHANICAL, ...CREATURES, ...CHEWERS, ...DISEASE, ...ROTS].map(withCrop);
 
 const BY_CODE = new Map(DISORDERS.map((d) => [d.code, d]));

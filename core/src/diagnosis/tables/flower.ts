@@ -1,7 +1,7 @@
 import { against, always, by, type DisorderRow, HANDBOOK, needs } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SOMETIMES, UNCOMMON, USUALLY } from './strengths.js';
 
-/** Troubles of flowers and setting. */
+/** Problems of flowers and fruit set. */
 export const FLOWER: readonly DisorderRow[] = [
   {
     code: 'blossom-drop',
@@ -12,7 +12,7 @@ export const FLOWER: readonly DisorderRow[] = [
     line: 'Flowers fall before they set because something prevents pollination or fruit set.',
     setting: [
       ['hot-type', 0.7, 'small hot peppers tolerate more heat'],
-      // judgement: in weather in which others do not set, a kind that does is less likely to drop its flowers
+      // judgement: in weather in which others fail, a variety that sets is less likely to drop its flowers
       ['kind-fails-in-this-heat', 1.5, 'this variety sets poorly in such heat'],
       ['kind-sets-in-this-heat', 0.7, 'this variety sets in heat'],
       ['kind-fails-in-this-cold', 1.5, 'this variety sets poorly on such cold nights'],

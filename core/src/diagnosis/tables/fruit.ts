@@ -1,7 +1,7 @@
 import { against, always, by, type DisorderRow, HANDBOOK, needs, starts, where } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
-/** Troubles of the fruit itself, harmless looks included. */
+/** Problems of the fruit itself, including harmless ones. */
 export const FRUIT: readonly DisorderRow[] = [
   {
     code: 'blossom-end-rot',
@@ -14,7 +14,7 @@ export const FRUIT: readonly DisorderRow[] = [
       ['paste-type', 2, 'in long fruit the end is far from the stalk'],
       ['sweet-pepper', 1.3, 'large sweet peppers get it more often'],
       ['cherry-type', 0.3, 'small round fruit rarely gets it'],
-      // judgement: what its packet says of a kind counts about as much as its type does
+      // judgement: the packet of a variety counts about as much as its type does
       ['kind-gets-dark-ends', 1.6, 'this variety gets blossom end rot easily'],
       ['kind-seldom-dark-ends', 0.5, 'this variety rarely gets blossom end rot'],
     ],
@@ -66,7 +66,7 @@ export const FRUIT: readonly DisorderRow[] = [
     setting: [
       ['ripening', 2, 'skin stretches least when ripe'],
       ['large-fruited', 1.5, 'large fruit stretches more'],
-      // judgement: what its packet says of a kind counts about as much as its type does
+      // judgement: the packet of a variety counts about as much as its type does
       ['kind-splits', 1.8, 'this variety splits easily'],
       ['kind-seldom-splits', 0.5, 'this variety rarely splits'],
     ],
@@ -93,7 +93,7 @@ export const FRUIT: readonly DisorderRow[] = [
     line: 'The skin split from the stem down, after a surge of water or from heat on exposed fruit.',
     setting: [
       ['ripening', 2, 'skin stretches least when ripe'],
-      // judgement: what its packet says of a kind counts about as much as its type does
+      // judgement: the packet of a variety counts about as much as its type does
       ['kind-splits', 1.8, 'this variety splits easily'],
       ['kind-seldom-splits', 0.5, 'this variety rarely splits'],
     ],

@@ -1,7 +1,7 @@
 import { against, always, by, type DisorderRow, HANDBOOK, needs, starts, where } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
-/** Too little, too much, or not to be had. */
+/** Nutrients: too little, too much, or locked up. */
 export const NUTRITION: readonly DisorderRow[] = [
   {
     code: 'nitrogen-shortage',
@@ -170,7 +170,7 @@ export const NUTRITION: readonly DisorderRow[] = [
     records: [needs('fed', 0.25, 'no feed for weeks')],
     remedies: [
       ...always('flush-pot'),
-      // 10 to 14 days: longer on nothing, and a flushed pot starves
+      // 10 to 14 days: without feed for longer, a flushed pot starves
       { remedy: 'pause-feeding', dose: { waitDays: 12 } },
     ],
     lookAlikes: { 'broad-mites': 'mites curl and bronze the newest leaves: use a lens', 'potassium-shortage': 'only old leaves' },
@@ -237,7 +237,7 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
     source: HANDBOOK,
     prior: USUAL,
     line: 'Wind, hail or someone passing tore it.',
-    // twice as often where there is something to tear it (judgement)
+    // twice as often where something can tear it (judgement)
     setting: [
       ['by-a-path', 2, 'people pass close by'],
       ['wind-gets-at-it', 2, 'it is open to wind'],

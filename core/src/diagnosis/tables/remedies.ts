@@ -1,10 +1,10 @@
 import type { SprayCode } from '../../spray/limits.js';
 import type { FactCode } from '../facts.js';
 
-/** How a remedy's dose is worked out; the rules stand in `../remedies/doses.ts`. */
+/** How a remedy's dose is computed; the rules are in `../remedies/doses.ts`. */
 export type DoseKind = 'next-watering' | 'rhythm' | 'hold-water' | 'mulch' | 'shade' | 'flush' | 'pause-feed' | 'light-feed' | 'lime-drench' | 'gypsum' | 'affected' | 'leaf-budget' | 'third-of-leaf' | 'bigger-pot';
 
-/** When it is done: from the day of the question on. */
+/** When to do it, counted from the day of the question. */
 export type When = 'today' | 'tomorrow' | 'next-watering' | 'this-week' | 'season-end';
 
 export interface RemedyRow {
@@ -14,27 +14,27 @@ export interface RemedyRow {
   how: string;
   when: When;
   dose?: DoseKind;
-  /** it is a watering, or asks for none: both are the plan's to say when and how much */
+  /** a watering, or a pause in watering: the plan decides when and how much */
   acts?: 'watering' | 'hold-water';
   /** about how long it takes */
   minutes: number;
-  /** lines from `cautions.ts` that stand where the act is */
+  /** cautions shown with the act */
   cautions: readonly CautionCode[];
-  /** withheld while this holds, and why */
+  /** held back while this fact holds, and why */
   notWhile: readonly (readonly [fact: FactCode, because: string])[];
-  /** makes sense only where one of these holds; elsewhere it is not spoken of */
+  /** only where one of these facts holds; not mentioned elsewhere */
   onlyWhere?: readonly FactCode[];
-  /** only once the milder steps were judged at their follow-up and were not enough */
+  /** only once gentler steps had their follow-up and were not enough */
   afterMilder?: true;
-  /** something is sprayed: one at a time */
+  /** a spray: one at a time */
   sprays?: SprayCode;
-  /** leaf is cut: all that cut share one budget */
+  /** removes leaves: all such remedies share one budget */
   cuts?: true;
-  /** is not put off: leaving off what harms, picking, taking out what spreads */
+  /** never postponed: stopping harm, picking, removing what spreads */
   atOnce?: true;
-  /** fruit is handled: the caution of hot peppers stands here */
+  /** fruit is handled: the hot-pepper caution applies */
   fruit?: true;
-  /** withheld until the finding is this sure: what cannot be taken back is not done on a guess */
+  /** held back until the finding is this certain: nothing irreversible on a guess */
   sureFrom?: number;
 }
 
@@ -65,7 +65,7 @@ export const CAUTIONS = {
 export type CautionCode = keyof typeof CAUTIONS;
 
 type Extra = Partial<Pick<RemedyRow, 'dose' | 'acts' | 'cautions' | 'notWhile' | 'sureFrom' | 'onlyWhere' | 'afterMilder' | 'sprays' | 'cuts' | 'fruit' | 'atOnce'>>;
-/** Minutes that a remedy of a rung takes on one plant, unless its row says otherwise (judgement). */
+/** Minutes per plant for a remedy of a rung, unless its row says otherwise (judgement). */
 const MINUTES: Record<RemedyRow['rung'], number> = { 0: 1, 1: 10, 2: 10, 3: 10, 4: 20, 5: 20, 6: 5 };
 
 const remedy = <C extends string>(code: C, rung: RemedyRow['rung'], when: When, label: string, how: string, extra: Extra = {}): RemedyRow & { code: C } => ({
@@ -88,7 +88,7 @@ const HOT: RemedyRow['notWhile'][number] = ['hot-now', 'it is 30 °C (86 °F) or
 const WARM_EVENING: RemedyRow['notWhile'][number] = ['evening-too-warm', 'even the evening stays at 27 °C (81 °F) or more: it would burn the leaves'];
 const TODAY_ONE: RemedyRow['notWhile'][number] = ['sprayed-today', 'something was sprayed today: never spray twice in one day'];
 const THIRSTY: RemedyRow['notWhile'][number] = ['short-of-water', 'the plant is short of water, so a spray would burn it'];
-/** Spraying before knowing is the second worst mistake in this job; nine in ten is knowing (judgement). */
+/** Certainty needed before spraying: spraying without knowing is the second-worst mistake here (judgement). */
 const KNOWN = 0.9;
 const spraying = (sprays: SprayCode, ...more: RemedyRow['notWhile']): Extra => ({
   cautions: ['spray', 'test-spray'],
@@ -232,7 +232,7 @@ export const REMEDIES = [
   }),
   remedy('sulfur-soil', 3, 'season-end', 'Add sulfur by a soil test', 'In split doses over months, guided by the test.', { cautions: ['dust'], onlyWhere: BEDS }),
   remedy('compost', 3, 'season-end', 'Compost', 'Spread 2 to 3 cm (1 in) a year on the bed.', { cautions: ['manure'], onlyWhere: BEDS }),
-  // 4: soft sprays and allies
+  // 4: soft sprays and helpful insects
   remedy(
     'soap-spray',
     4,

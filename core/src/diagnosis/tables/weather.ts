@@ -1,7 +1,7 @@
 import { against, always, by, type DisorderRow, HANDBOOK, needs, starts, where } from './row.js';
 import { EVERYDAY, NEARLY_ALWAYS, OFTEN, RARELY, SCARCE, SOMETIMES, UNCOMMON, USUAL, USUALLY } from './strengths.js';
 
-/** Troubles of water, heat, cold and light. */
+/** Problems of water, heat, cold and light. */
 export const WATER_AND_WEATHER: readonly DisorderRow[] = [
   {
     code: 'dry-wilt',

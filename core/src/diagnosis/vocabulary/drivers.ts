@@ -1,4 +1,4 @@
-/** Why it happened here: what the records can show. `line` completes "because of …". */
+/** Why it happened here: the drivers records can show. Each line completes "because of …". */
 export const DRIVERS = {
   'dry-spell': 'a dry spell at the roots',
   'uneven-watering': 'water that swung between dry and full',

@@ -1,6 +1,6 @@
 import type { Crop } from '../plant.js';
 
-/** Codes of the disorders. What is known of each stands in the tables of the diagnosis. */
+/** Codes of the problems. The diagnosis tables hold what we know about each. */
 export const DISORDER_CODES = [
   // fruit
   'blossom-end-rot',
@@ -98,7 +98,7 @@ export const DISORDER_CODES = [
 ] as const;
 export type DisorderCode = (typeof DISORDER_CODES)[number];
 
-/** Disorders that only one of the crops gets. */
+/** Problems that affect only one of the crops. */
 const ONLY_ON: Partial<Record<DisorderCode, Crop>> = {
   'septoria-leaf-spot': 'tomato',
   'late-blight': 'tomato',
@@ -117,5 +117,5 @@ const ONLY_ON: Partial<Record<DisorderCode, Crop>> = {
   'russet-mites': 'tomato',
 };
 
-/** The one crop that gets it; undefined for both. */
+/** Returns the one crop that gets it; undefined for both. */
 export const onlyCropOf = (code: DisorderCode): Crop | undefined => ONLY_ON[code];

@@ -1,16 +1,16 @@
 import type { Crop } from '../plant.js';
 
-/** The parts of a plant one looks at, in the order of the body and the eye. */
+/** The parts of a plant, from the soil up. */
 export const PARTS = ['soil', 'low-leaves', 'stem', 'leaves', 'tip', 'flowers', 'fruit', 'posture'] as const;
 export type Part = (typeof PARTS)[number];
 
 /**
- * What a sign does: `sign` speaks for disorders; `setting` tells where, how fast and after what;
- * `salvage` decides what may still be eaten.
+ * What a sign does: `sign` is evidence for problems; `setting` says where, how fast and after what; `salvage` decides
+ * what may still be eaten.
  */
 export type SignKind = 'sign' | 'setting' | 'salvage';
 
-/** Chance of seeing a sign for no listed reason at all. Judgement: how often gardeners meet it on sound plants. */
+/** Chance of seeing a sign for no listed reason. Judgement: how often gardeners meet it on healthy plants. */
 const LEAK = { common: 0.05, uncommon: 0.02, rare: 0.005, telling: 0.001 } as const;
 
 export interface SignRow {
@@ -43,7 +43,7 @@ const C = { counted: true } as const;
 const setting = { kind: 'setting' } as const;
 const LEAVES = ['low-leaves', 'leaves'] as const;
 
-/** Every sign: what a person can see, feel or smell. Wording ours; meanings fixed by the shared vocabulary. */
+/** Every sign: what a person can see, feel or smell. Our wording; fixed meanings. */
 export const SIGNS = [
   // fruit
   row('fruit-blossom-end-dark', 'fruit', 'rare', 'Dark patch at the bottom', 'A dark, leathery or sunken patch at the end away from the stem; on a pepper also low on the side.', C),
@@ -232,12 +232,13 @@ export const isSign = (code: string): code is SignCode => BY_CODE.has(code);
 export const signRow = (code: SignCode): SignRow & { code: SignCode } => BY_CODE.get(code)!;
 
 /**
- * Where, how far, how fast or after what: a circumstance tells that something is wrong, though not yet what, and so does still
- * air at the flowers, which nobody reports of flowers that set. The other settings (bare soil, no insects found, sound roots) tell nothing of the kind.
+ * True for where, how far, how fast or after what: a circumstance says that something is wrong, though not what; so
+ * does still air at the flowers, which no one reports if they set. The other settings (bare soil, no insects found,
+ * healthy roots) do not.
  */
 export const isCircumstance = (sign: SignCode): boolean => /^(where|spread|pace|after)-/.test(sign) || sign === 'flower-still-air';
 
-/** Signs of which at most one can be true on one day: seeing one tells that the others are not there. */
+/** Signs of which at most one can be true on one day: seeing one rules the others out. */
 const ONE_OF: readonly (readonly SignCode[])[] = [
   ['soil-dry-deep', 'soil-damp-deep', 'soil-wet-deep'],
   ['pot-light', 'pot-heavy'],
@@ -247,7 +248,7 @@ const ONE_OF: readonly (readonly SignCode[])[] = [
   ['flower-many-open', 'flower-few'],
 ];
 
-/** What else is known to be absent when a sign is present. */
+/** Returns what else is absent when a sign is present. */
 export function impliedAbsent(sign: SignCode): SignCode[] {
   if (sign === 'pest-none-found') return SIGN_CODES.filter((c) => (c.startsWith('pest-') && c !== sign) || c === 'flower-tiny-insects');
   return ONE_OF.filter((g) => g.includes(sign)).flatMap((g) => g.filter((c) => c !== sign));
