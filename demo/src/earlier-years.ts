@@ -2,7 +2,7 @@ import type { PlantEnd, PlantInput, RecordInput, SeasonNotesInput } from '@candi
 import { addDays, type Day } from '@candid-leaf/core/units';
 import { idOf } from './ids.js';
 
-/** Two seasons before this one: a wilt in one bed, an early planting that gained nothing, and mulch that did. */
+/** Two earlier seasons: a wilt in one bed, an early planting that gained nothing, and mulch that did. */
 export interface PastPlant {
   plant: PlantInput;
   endedOn: Day;
@@ -37,13 +37,13 @@ export const PAST_PLANTS: PastPlant[] = [
   past('Branch Line', 'platform bed', '2024-05-08', '2024-08-09', 'disease'),
   past('Water Tower', 'platform bed', '2024-05-08', '2024-08-17', 'disease'),
   past('Milk Train', 'clay pots', '2024-05-12', '2024-10-20', 'frost', { type: 'cherry' }),
-  // the same kind, three weeks apart: the early one sulked in cold soil
+  // the same variety, three weeks apart: the early one stalled in cold soil
   past('Early Express', 'fabric bags', '2025-04-14', '2025-10-22', 'frost'),
   past('Late Express', 'fabric bags', '2025-05-06', '2025-10-22', 'frost'),
   past('Buffer Stop', 'clay pots', '2025-05-12', '2025-10-12', 'season-over', { type: 'paste', habit: 'determinate' }),
 ];
 
-/** Every week from the first picking on, so many grams. */
+/** Weekly pickings from the first one on, g. */
 const picks = (plant: string, first: Day, grams: readonly number[], lost: readonly number[] = []): RecordInput[] => [
   ...grams.map((g, i) => pick(plant, addDays(first, 7 * i), g)),
   ...lost.map((g, i) => pick(plant, addDays(first, 7 * i), g, true)),

@@ -3,7 +3,7 @@ import { METRIC } from '@candid-leaf/core/units';
 import { DEMO_DAY } from './account.js';
 import { idOf } from './ids.js';
 
-/** A walled garden behind a disused railway halt, tended by three neighbours. All of it made up. */
+/** A walled garden behind a disused railway halt, tended by three neighbours. All invented. */
 export const GARDEN: GardenInput = {
   id: idOf('garden'),
   name: 'Behind the old halt',
@@ -156,7 +156,7 @@ export const PLANTS: PlantInput[] = [
   pepper('Down Line', 'fabric bags', { transplantedOn: '2026-05-18', heightM: 0.55 }),
 ];
 
-/** What one of the three mixed a label for. */
+/** Products with labels one of the three mixed up. */
 export const PRODUCTS: ProductInput[] = [
   {
     id: idOf('our tomato feed'),
@@ -174,7 +174,7 @@ export const PRODUCTS: ProductInput[] = [
   },
 ];
 
-/** Splits come after rain: do fewer split where they are picked at the blush? */
+/** Splits follow rain: do fewer split if picked at first blush? */
 export const TRIALS: TrialInput[] = [
   {
     id: idOf('picked at first blush'),

@@ -1,7 +1,7 @@
 import type { CultivarInput, PlantingInput } from '@candid-leaf/contract';
 import { idOf } from './ids.js';
 
-/** The packets in the tin; the names are ours. */
+/** The varieties; invented names. */
 const kind = (name: string, more: Omit<CultivarInput, 'id' | 'name'>): CultivarInput => ({
   id: idOf(`kind ${name}`),
   name,
@@ -55,7 +55,7 @@ export const KINDS: CultivarInput[] = [
   }),
 ];
 
-/** What is planned for next year, with what that is warned of. */
+/** Plans for next year, with their warnings. */
 export const PLANTINGS: PlantingInput[] = [
   {
     id: idOf('planting 2027 a'),

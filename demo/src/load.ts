@@ -11,15 +11,15 @@ import { PAST_TREATMENTS } from './treatments.js';
 
 export interface LoadOptions {
   who?: typeof DEMO_ACCOUNT;
-  /** names a copy of the demo with ids of its own, for somebody else's account */
+  /** names a copy of the demo with its own ids, for another account */
   copy?: string;
-  /** where the stand-in of the hose timer is; each garden has a box of its own there */
+  /** address of the simulated hose timer; each garden has its own box */
   timerUrl?: string;
 }
 
 /**
- * Loads the demo garden through the same API that any gardener's browser uses. Every id is fixed, so a load that
- * was cut short can simply be run again.
+ * Loads the demo garden through the same API a browser uses. Every id is fixed, so an interrupted load can simply run
+ * again.
  */
 export async function loadDemo(
   url: string,
@@ -30,7 +30,7 @@ export async function loadDemo(
   const send = async (method: string, path: string, body?: unknown): Promise<Response> => {
     const answer = await fetch(`${url}/api${path}`, {
       method,
-      // where cookies are for https only, this stands in for the proxy; elsewhere nobody looks at it
+      // stands in for the proxy if cookies are for https only
       headers: {
         'content-type': body instanceof Uint8Array ? 'image/jpeg' : 'application/json',
         'x-forwarded-proto': 'https',
@@ -53,7 +53,7 @@ export async function loadDemo(
 
   const { id: gardenId } = own(GARDEN);
   const garden = `/gardens/${gardenId}`;
-  /** The garden as it is, standing on a day; a load that was cut short may have left it on another. */
+  /** The garden paused on a day; an interrupted load may have left it on another. */
   const standOn = async (pinnedDate: string): Promise<void> => {
     const old = await send('GET', garden);
     const version = old.ok ? { version: ((await old.json()) as { version: number }).version } : {};
@@ -79,7 +79,7 @@ export async function loadDemo(
     await must('POST', `${garden}/plants/${own(plant).id}/retire`, { on: endedOn, because });
   for (const notes of PAST_NOTES) await must('PUT', `${garden}/season/notes`, own(notes));
   for (const planting of PLANTINGS) await must('PUT', `${garden}/plantings`, own(planting));
-  // what was taken on earlier is taken on and closed on its own days; then the garden stands on its day again
+  // earlier treatments start and close on their own days; then the garden returns to its day
   for (const t of PAST_TREATMENTS.map(own)) {
     await standOn(t.openedOn);
     await must('POST', `${garden}/plants/${t.plantId}/treatments`, { id: t.id, disorder: t.disorder });
@@ -92,10 +92,10 @@ export async function loadDemo(
   return { gardenId };
 }
 
-/** Both the source and what is built of it stand beside the pictures. */
+/** The source and its build are both beside the pictures. */
 const photoFile = (name: string): URL => new URL(`../photos/${name}`, import.meta.url);
 
-/** The same with every id changed in one and the same way. */
+/** Returns the data with every id changed in the same way. */
 function withOwnIds<T>(data: T, copy: string): T {
   if (copy === '') return data;
   const isId = (key: string): boolean => key === 'id' || key.endsWith('Id');

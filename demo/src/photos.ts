@@ -8,7 +8,7 @@ const photo = (plant: string, day: string, file: string) => ({
   file,
 });
 
-/** Photos of the demo garden: drawn, as everything in it is made up. */
+/** Photos of the demo garden: drawn, like everything in it. */
 export const PHOTOS = [
   photo('Sleeper Paste', '2026-05-24', 'paste-young.jpg'),
   photo('Sleeper Paste', '2026-06-25', 'paste-flowering.jpg'),

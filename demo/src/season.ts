@@ -6,9 +6,9 @@ import { PLANTS } from './garden.js';
 import { PAST_RECORDS } from './earlier-years.js';
 import { idOf } from './ids.js';
 
-/** A season of records from April to mid July, with the habits that lead to what the demo finds. */
+/** A season of records from April to mid July, with the habits behind the demo's findings. */
 
-/** Whom a record is of, by name. */
+/** The subject of a record, by name. */
 interface Of {
   plant?: string;
   place?: string;
@@ -22,7 +22,7 @@ const record = <K extends RecordKind>(type: K, of: Of, data: RecordData<K>, n = 
   data,
 });
 
-/** Every `n`-th day from `from` to `to`. */
+/** Returns every `n`-th day from `from` to `to`. */
 const every = (n: number, from: Day, to: Day): Day[] =>
   Array.from({ length: Math.floor(daysBetween(from, to) / n) + 1 }, (_, i) => addDays(from, i * n));
 
@@ -36,7 +36,7 @@ const WATERING: RecordInput[] = [
   ...water({ place: 'platform bed' }, every(2, '2026-05-16', '2026-07-17'), 3.2, 'drip'),
   ...water({ place: 'tunnel' }, every(3, '2026-04-24', '2026-05-30'), 4, 'soaker'),
   ...water({ place: 'tunnel' }, every(2, '2026-06-01', '2026-07-17'), 3.4, 'soaker'),
-  // Sleeper Paste: small and daily at first; since mid June a flood whenever somebody remembers
+  // Sleeper Paste: small and daily at first; a flood now and then since mid June
   ...water({ plant: 'Sleeper Paste' }, every(1, '2026-05-08', '2026-06-12'), 1.2, 'base'),
   ...water(
     { plant: 'Sleeper Paste' },
@@ -76,7 +76,7 @@ const FEEDING: RecordInput[] = [
   feed({ place: 'wall bed' }, '2026-06-28', 'tomato feed', [4, 4, 8], 25, 'granular'),
   feed({ place: 'platform bed' }, '2026-06-20', 'tomato feed', [4, 4, 8], 20, 'granular'),
   feed({ place: 'tunnel' }, '2026-06-14', 'tomato feed', [4, 4, 8], 20, 'granular'),
-  // one of the three meant well
+  // a well-meant feed
   feed({ plant: 'Footplate' }, '2026-06-18', 'lawn feed', [20, 5, 5], 25, 'granular', MEANT_WELL),
   feed({ plant: 'Footplate' }, '2026-06-27', 'lawn feed', [20, 5, 5], 25, 'granular', MEANT_WELL),
   feed({ plant: 'Footplate' }, '2026-07-07', 'lawn feed', [20, 5, 5], 30, 'granular', MEANT_WELL),
@@ -133,7 +133,7 @@ const CARE: RecordInput[] = [
     record('event', { plant }, { date: '2026-06-02', what: 'staked' }),
     record('event', { plant }, { date: '2026-07-13', what: 'tied' }, 1),
   ]),
-  // one leaf first, and the rest two days later
+  // one leaf first, the rest two days later
   record(
     'spray',
     { plant: 'Coal Scuttle' },
@@ -213,7 +213,7 @@ const LOOKS: RecordInput[] = [
   ),
 ];
 
-/** In the order in which they were made. */
+/** In the order they were made. */
 export const RECORDS: RecordInput[] = [...WATERING, ...FEEDING, ...CARE, ...LOOKS, ...PAST_RECORDS]
   .filter((r) => (r.data as { date: Day }).date <= DEMO_DAY)
   .sort((a, b) => ((a.data as { date: Day }).date < (b.data as { date: Day }).date ? -1 : 1));

@@ -3,7 +3,7 @@ import type { DisorderCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { idOf } from './ids.js';
 
-/** Findings that were taken on earlier in the season, and what came of them. */
+/** Earlier treatments of the season and their results. */
 export interface PastTreatment {
   id: string;
   plantId: string;

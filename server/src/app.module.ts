@@ -77,10 +77,10 @@ const FEATURES = [
   WateringListModule,
 ];
 
-/** The features, the one guard, and the one check of what comes in. */
+/** The features, the one guard, and the one validation of input. */
 @Module({})
 export class AppModule {
-  /** @param options `background`: what runs by the clock runs here */
+  /** @param options `background`: whether scheduled work runs here */
   static with(config: Config, { background = true } = {}): DynamicModule {
     const reckoner = config.reckoners > 0 ? new ThreadedReckoner(config) : new ReckonHere();
     return {

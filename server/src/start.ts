@@ -10,15 +10,18 @@ import { installGate } from './gate/install.js';
 import { inFewWords } from './shared/in-few-words.js';
 import { openLog } from './shared/log.js';
 
-/** As the packages carry it. */
+/** The version in package.json. */
 const { version: VERSION } = createRequire(import.meta.url)('../package.json') as { version: string };
 
-/** The longest that requests which are under way hold up the end. */
+/** Longest time open requests delay the shutdown, ms. */
 const LAST_ANSWERS_MS = 4000;
-/** How long a connection that is asked nothing stays open. */
+/** Idle time before a connection closes, ms. */
 const IDLE_MS = 75_000;
 
-/** The server as a process: it starts or ends with a sentence, nothing that happens meanwhile ends it, and it ends when it is asked to. */
+/**
+ * Runs the server as a process: it starts or fails with a sentence, nothing ends it in between, and it stops when
+ * asked.
+ */
 export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
   const log = openLog(env.LOG_LEVEL);
   let config: Config;
@@ -29,7 +32,7 @@ export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
     process.stderr.write(`${error.message}\n`);
     process.exit(2);
   }
-  // what nobody caught is a fault of ours: it is said, and everybody else goes on
+  // an uncaught error is a bug: log it and keep serving
   process.on('unhandledRejection', (error) => void log.error(inFewWords(error)));
   process.on('uncaughtException', (error) => void log.error(inFewWords(error)));
   try {
@@ -42,7 +45,7 @@ export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
     const { close } = installGate(app, config);
     installApiDocs(app, VERSION);
     const http = await app.listen(config.port, '127.0.0.1');
-    // longer than whoever asks keeps a connection for the next request: nothing is sent into one that is just being closed
+    // longer than clients keep idle connections: no request goes into one that is just closing
     http.keepAliveTimeout = IDLE_MS;
     http.headersTimeout = IDLE_MS + 1000;
     process.stdout.write(`listening on ${config.port}\n`);

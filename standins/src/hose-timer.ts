@@ -2,19 +2,17 @@ import { createServer } from 'node:http';
 import { isDay } from '@candid-leaf/core/units';
 
 /**
- * Hose timers in small: boxes on taps that run programs and keep a log. A box that has never been paired takes the first secret that it is
- * shown; from then on it answers to no other.
- *   PUT  /boxes/NAME/zones/N/program   { flowLPerH, runs: [{ date, start, minutes, times, waitMinutes }] }  replaces what was there
- *   GET  /boxes/NAME/zones/N/program
- *   GET  /boxes/NAME/zones/N/log?from&to   what ran on those days: [{ date, minutes, litres }]
- *   POST /fault?box=NAME&clogged=true|false&offline=true|false
- * Each but the last with `Authorization: Bearer SECRET`. They have no clock of their own: a day has run once somebody asks about it, so that a
- * garden that stands still on one day can use them.
+ * Simulated hose timers: boxes on taps that run programmes and keep a log. An unpaired box accepts the first secret
+ * it is shown and from then on no other.   PUT  /boxes/NAME/zones/N/program   { flowLPerH, runs: [{ date, start,
+ * minutes, times, waitMinutes }] }  replaces the programme   GET  /boxes/NAME/zones/N/program   GET
+ * /boxes/NAME/zones/N/log?from&to   what ran on those days: [{ date, minutes, litres }]   POST
+ * /fault?box=NAME&clogged=true|false&offline=true|false All but the last with `Authorization: Bearer SECRET`. They
+ * have no clock: a day has run once someone asks about it, so a paused garden can use them.
  */
 interface Run {
   date: string;
   start: string;
-  /** of water, each time */
+  /** minutes of water per round */
   minutes: number;
   times: number;
   waitMinutes: number;
@@ -31,7 +29,7 @@ export interface Logged {
   litres: number;
 }
 
-/** Share of the flow that a clogged filter lets through. */
+/** Share of the flow through a clogged filter. */
 const CLOGGED = 0.4;
 
 export interface HoseTimer {
@@ -50,7 +48,7 @@ class Box {
   private secret: string | null = null;
   readonly fault = { clogged: false, offline: false };
 
-  /** Pairs with the first secret; later ones must be the same. */
+  /** Pairs with the first secret; later ones must match. */
   knows(secret: string | undefined): boolean {
     if (!secret) return false;
     this.secret ??= secret;
@@ -65,7 +63,7 @@ class Box {
     this.programs.set(zone, program);
   }
 
-  /** What the programs say of these days is done, once, with the fault that stands then. */
+  /** Runs the programmes of these days once, with the current fault. */
   log(zone: string, from: string, to: string): Logged[] {
     const done = this.done.get(zone) ?? new Map<string, Logged>();
     this.done.set(zone, done);
@@ -80,7 +78,7 @@ class Box {
   }
 }
 
-/** Starts the boxes on a port of the loopback address; 0 takes any free one. */
+/** Starts the boxes on a loopback port; 0 takes any free one. */
 export function startHoseTimer(port = 0): Promise<HoseTimer> {
   const boxes = new Map<string, Box>();
   const boxOf = (name: string): Box => {

@@ -2,7 +2,7 @@ import { createServer, type Server } from 'node:http';
 import PostalMime from 'postal-mime';
 import { SMTPServer } from 'smtp-server';
 
-/** A mail as it was taken in. */
+/** A received mail. */
 export interface KeptMail {
   at: string;
   to: string[];
@@ -11,9 +11,9 @@ export interface KeptMail {
 }
 
 export interface MailStandIn {
-  /** where mail is taken, `smtp://…` */
+  /** where mail is accepted, `smtp://…` */
   smtpUrl: string;
-  /** where what was taken can be read: a page at `/`, JSON at `/mails?to=…` */
+  /** where received mail can be read: a page at `/`, JSON at `/mails?to=…` */
   url: string;
   close: () => Promise<void>;
 }
@@ -21,7 +21,7 @@ export interface MailStandIn {
 const MOST_KEPT = 500;
 const MOST_BYTES = 1_000_000;
 
-/** A mail server in small, on the loopback address: it takes every mail, sends none on, and shows what came. */
+/** A simulated mail server on loopback: it accepts every mail, forwards none, and shows what came. */
 export async function startMail(smtpPort = 0, port = 0): Promise<MailStandIn> {
   const kept: KeptMail[] = [];
   const smtp = new SMTPServer({
@@ -59,7 +59,7 @@ export async function startMail(smtpPort = 0, port = 0): Promise<MailStandIn> {
     smtp.once('error', fail);
     smtp.listen(smtpPort, '127.0.0.1', done);
   });
-  smtp.on('error', () => undefined); // a sender that breaks off is no news
+  smtp.on('error', () => undefined); // a sender that disconnects is not an error
   await listening(web, port);
   return {
     smtpUrl: `smtp://127.0.0.1:${portOf(smtp.server as unknown as Server)}`,

@@ -2,7 +2,7 @@ import { startHoseTimer } from './hose-timer.js';
 import { startMail } from './mail.js';
 import { startStation } from './station.js';
 
-/** The seed gives the demo garden's season a hot spell in early July and a storm in June. */
+/** This seed gives the demo garden a hot spell in early July and a storm in June. */
 const seed = Number(process.env.STATION_SEED ?? 45);
 const station = await startStation(seed, Number(process.env.STATION_PORT ?? 0));
 const timer = await startHoseTimer(Number(process.env.TIMER_PORT ?? 0));

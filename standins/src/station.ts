@@ -10,14 +10,12 @@ import {
 import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
 
 /**
- * A weather station and forecast service in small. It plays a place's weather from a climate table and a seed: the
- * same question always gets the same answer.
- *   GET /observed?latitude&longitude&elevation&from&to
- *   GET /forecast?latitude&longitude&elevation&issued
- *   POST /fault?down=true|false   switches the station off and on
+ * A simulated weather station and forecast. It draws a place's weather from a climate table and a seed: the same
+ * question always gets the same answer.   GET /observed?latitude&longitude&elevation&from&to   GET
+ * /forecast?latitude&longitude&elevation&issued   POST /fault?down=true|false   switches the station off and on
  */
 
-/** An inland plain at the foot of mountains, invented: cold winters, warm thundery summers. */
+/** An invented inland plain near mountains: cold winters, warm thundery summers. */
 const INLAND: ClimateTable = [
   [-2, 6, 0.16, 0.45, 6, 80, 1.4],
   [-1, 9, 0.16, 0.45, 6, 75, 1.6],
@@ -44,7 +42,7 @@ const INLAND: ClimateTable = [
 const FIRST_DAY = '2024-01-01';
 const FORECAST_DAYS = 7;
 
-/** Like most stations it measures the wind 10 m up. */
+/** Like most stations it measures wind 10 m up. */
 const WIND_HEIGHT_M = 10;
 const windUpThere = <D extends GeneratedDay>(day: D) => ({
   ...day,
@@ -58,7 +56,7 @@ interface Question {
   elevationM: number;
 }
 
-/** The season's weather at a place; longer ones are drawn anew from the same seed, so the beginning never changes. */
+/** Returns the season's weather at a place; longer ones use the same seed, so the beginning never changes. */
 function weatherAt(q: Question, seed: number, to: string): GeneratedDay[] {
   const own = seed + Math.round(q.latitude * 100) * 7919 + Math.round(q.longitude * 100) * 104729;
   return generateWeather(INLAND, q, FIRST_DAY, daysBetween(FIRST_DAY, to) + 1, seeded(own));
@@ -77,7 +75,7 @@ export interface Station {
   close(): Promise<void>;
 }
 
-/** Starts the station on a free port of the loopback address. */
+/** Starts the station on a free loopback port. */
 export function startStation(seed: number, port = 0): Promise<Station> {
   let down = false;
   const answer = (request: IncomingMessage, response: ServerResponse): void => {

@@ -15,10 +15,10 @@ import { router } from './routes';
 import './theme.css';
 import { ToastArea } from './ui/toast';
 
-/** An answer is taken for the newest so long. */
+/** Answers stay fresh this long, ms. */
 const SHORT_MS = 15_000;
 
-/** A garden that is no longer open to whoever looks leaves the device too. */
+/** Removes a garden from the device once the user has lost access. */
 const dropWhatIsGone = new QueryCache({
   onError: (error, { queryKey: [what, gardenId, part] }) => {
     if (!(error instanceof ApiError) || error.status !== 404 || what !== 'garden' || part !== 'view') return;
@@ -34,7 +34,7 @@ const client = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: SHORT_MS,
-      // what is kept on the device is held in the page too
+      // data kept on the device is also kept in memory
       gcTime: Infinity,
       retry: (count, error) => !(error instanceof ApiError) && count < 2,
     },
@@ -42,10 +42,10 @@ const client = new QueryClient({
   },
 });
 registerWrites(client);
-// a page that is opened without signal is told of none until it comes or goes
+// a page opened offline gets no event until the connection changes
 onlineManager.setOnline(navigator.onLine);
 
-/** What is shown without signal: gardens and their plants. What is reckoned long, or is of one moment, is not kept. */
+/** Query keys available offline: gardens and their plants. Slow or momentary answers are not stored. */
 const KEPT: ReadonlySet<unknown> = new Set(['gardens', 'garden']);
 const keeping = {
   persister: keptViews,
@@ -58,7 +58,7 @@ const keeping = {
   },
 };
 
-/** What was kept is shown at once, and asked for anew where it is looked at: a reload is a reload. */
+/** Stored data is shown at once and refetched where visible: a reload is a reload. */
 function afterRestore(): void {
   const longAgo = Date.now() - SHORT_MS;
   for (const q of client.getQueryCache().getAll())
@@ -81,7 +81,7 @@ createRoot(root).render(
 );
 const keepPage = (): void => void navigator.serviceWorker.register('/sw.js');
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
-  // while it was asked who is here, the page may have been loaded already
+  // the page may have finished loading while the account was being determined
   if (document.readyState === 'complete') keepPage();
   else addEventListener('load', keepPage);
 }

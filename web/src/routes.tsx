@@ -16,10 +16,10 @@ const plantEdit = async () => ({ Component: (await import('./features/plant/scre
 
 const plant = async () => ({ Component: (await import('./features/plant/screens/plant')).PlantScreen });
 
-/** So long the garden stands before the page of a plant is made ready, ms. */
+/** Delay before the plant page is preloaded, ms. */
 const AT_REST_MS = 1000;
 
-/** From the garden one goes to a plant: its page is read while nobody waits for it, and not when it is touched. */
+/** Preloads the plant page from the garden, so it is ready when touched. */
 function PlantReady() {
   const busy = useIsFetching({ predicate: ({ queryKey }) => queryKey[2] === 'view' }) > 0;
   useEffect(() => {
@@ -30,7 +30,7 @@ function PlantReady() {
   return null;
 }
 
-/** A page opens at its top, and one that was left where it was left; a day touched on the ribbon moves nothing. */
+/** A new page opens at its top, a previous one where it was left; selecting a ribbon day scrolls nothing. */
 const pages = (
   <>
     <TitleFollowsHeading />
@@ -41,7 +41,7 @@ const pages = (
 
 const Unforeseen = () => <Failed error={new Error('unexpected')} again={() => location.reload()} />;
 
-/** Who was in a garden lands there at once; its page is drawn from what the device keeps, not after a look at the list. */
+/** Opens the last garden at once from the device, without waiting for the list. */
 function landInGarden(): void {
   const last = gardenHere();
   if (location.pathname === ROUTES.home && accountHere() !== null && last !== null)
@@ -49,7 +49,7 @@ function landInGarden(): void {
 }
 landInGarden();
 
-/** Pages opened later are fetched when they are opened. */
+/** Pages opened later are loaded on demand. */
 export const router = createBrowserRouter([
   {
     element: pages,

@@ -1,7 +1,7 @@
 import type { Role } from '@candid-leaf/contract';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** A key for a script: somebody's, to one garden, as far as its role says. Only a hash of it is kept. */
+/** A person's key for a script, to one garden, with a role. Only its hash is stored. */
 @Entity('access_key')
 export class AccessKeyEntity {
   @PrimaryColumn('uuid')

@@ -14,11 +14,14 @@ export class AccountEntity {
   @Column('varchar', { length: 80 })
   name: string;
 
-  /** sessions of an earlier number open nothing: it goes up when somebody signs out everywhere, or has a new password */
+  /**
+   * sessions with an earlier number are invalid; it is raised when someone signs out everywhere or changes the
+   * password
+   */
   @Column('int', { default: 0 })
   sessionsSince: number;
 
-  /** it goes at this moment, unless its owner keeps it */
+  /** when the account will be deleted, unless its owner keeps it */
   @Column('datetime', { precision: 3, nullable: true })
   leavingAt: Date | null;
 }

@@ -12,7 +12,7 @@ import { AccountEntity } from './account.entity.js';
 import { InvitationEntity } from './invitation.entity.js';
 import { Tries } from './tries.js';
 
-/** Who tries to come in: the address, and the browser's own name where the account knows it. */
+/** The origin of a sign-in: the address, and the browser's own name if the account knows it. */
 export interface Caller {
   address: string;
   deviceKnownTo: (accountId: string) => string | null;
@@ -20,7 +20,7 @@ export interface Caller {
 
 @Injectable()
 export class AccountsService {
-  /** verified against when no such account exists, so that both answers take as long */
+  /** verified against when no such account exists, so both answers take equally long */
   private readonly decoy = hash('no account has this password');
 
   constructor(
@@ -30,7 +30,10 @@ export class AccountsService {
     @Inject(CONFIG) private readonly config: Config,
   ) {}
 
-  /** Makes an account. Sent again with the same password it is the same account: the answer to the first may have been lost. */
+  /**
+   * Creates an account. Sending the same password again returns the same account: the first answer may have been
+   * lost.
+   */
   async signUp(input: SignUp, address: string): Promise<Me> {
     await this.tries.take('sign-up', address);
     const email = canonical(input.email);
@@ -43,14 +46,14 @@ export class AccountsService {
     try {
       await this.accounts.insert(account);
     } catch (error) {
-      // somebody else was as quick
+      // another request was faster
       if (databaseTrouble(error) !== 'duplicate') throw error;
       return this.again(await this.accounts.findOneByOrFail({ email }), input.password);
     }
     return this.me(account);
   }
 
-  /** Where registration is off, whoever holds an invitation may come in, and the very first: somebody must begin. */
+  /** With registration off, only invited people may sign up, and the very first one. */
   private async mustBeOpenTo(invitation: string | undefined): Promise<void> {
     if (this.config.registration) return;
     const asked =
@@ -95,12 +98,12 @@ export class AccountsService {
     return account && this.me(account);
   }
 
-  /** How many times its sessions were ended: a new one carries the number. */
+  /** Returns how many times its sessions were ended: a new session carries the number. */
   async sessionsSince(id: string): Promise<number> {
     return (await this.accounts.findOneBy({ id }))?.sessionsSince ?? 0;
   }
 
-  /** The account, for whoever gives its password with the wish. Tries are counted as those of a sign-in are. */
+  /** Returns the account if the password is right. Attempts count like those of a sign-in. */
   async withPassword(id: string, password: string): Promise<AccountEntity> {
     const account = await this.accounts.findOneByOrFail({ id });
     await this.tries.take('account', account.email);
@@ -115,5 +118,5 @@ export class AccountsService {
   }
 }
 
-/** One e-mail is written one way: small letters, and each accented letter as one. */
+/** Normalises an e-mail: lower case, each accented letter as one character. */
 export const canonical = (email: string): string => email.normalize('NFC').toLowerCase();

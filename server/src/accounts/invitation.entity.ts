@@ -1,7 +1,7 @@
 import type { Role } from '@candid-leaf/contract';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** Somebody is asked into a garden, by a link that works once; only a hash of its secret is kept. */
+/** An invitation to a garden by a link that works once; only the hash of its secret is stored. */
 @Entity('invitation')
 export class InvitationEntity {
   @PrimaryColumn('uuid')
@@ -25,7 +25,7 @@ export class InvitationEntity {
   @Column('datetime', { precision: 3 })
   expiresAt: Date;
 
-  /** who came by it; null: nobody yet */
+  /** who used it; null: no one yet */
   @Column('uuid', { nullable: true })
   usedBy: string | null;
 }

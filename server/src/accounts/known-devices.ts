@@ -6,18 +6,18 @@ import { CONFIG, type Config } from '../config.js';
 import { cookieName } from '../shared/cookie-name.js';
 
 const YEAR_MS = 365 * 24 * 3600 * 1000;
-/** Accounts that one browser may be known to. */
+/** Most accounts one browser may be known to. */
 const MOST = 4;
 
 /**
- * Browsers in which somebody has signed in before. Whoever guesses at an account from outside uses up the account's tries; its owner, on a
- * browser that is known to the account, has tries of their own.
+ * Browsers from which someone has signed in before. Guesses from outside use up the account's attempts; its owner, on
+ * a known browser, has attempts of their own.
  */
 @Injectable()
 export class KnownDevices {
   constructor(@Inject(CONFIG) private readonly config: Config) {}
 
-  /** The device's own name, if it is known to the account. */
+  /** Returns the device's own name, if the account knows it. */
   known(request: Request, accountId: string): string | null {
     return (
       this.tokens(request)

@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** A link to choose a new password with. It works once, and not for long; only a hash of its secret is kept. */
+/** A link to choose a new password. It works once and expires soon; only the hash of its secret is stored. */
 @Entity('password_link')
 export class PasswordLinkEntity {
   @PrimaryColumn('char', { length: 64 })

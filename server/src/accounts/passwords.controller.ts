@@ -9,7 +9,7 @@ import { beginSession, endSession } from './sessions.js';
 export class PasswordsController {
   constructor(private readonly passwords: PasswordsService) {}
 
-  /** All other sessions end; this one goes on. */
+  /** Ends all other sessions; this one continues. */
   @Put('account/password')
   @HttpCode(204)
   async change(@AccountId() accountId: string, @Body() body: PasswordChange, @Req() request: Request): Promise<void> {

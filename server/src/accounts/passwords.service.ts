@@ -13,10 +13,10 @@ import { AccountsService, canonical } from './accounts.service.js';
 import { PasswordLinkEntity } from './password-link.entity.js';
 import { Tries } from './tries.js';
 
-/** A link for a new password opens so long. */
+/** Lifetime of a password link, ms. */
 const LINK_MS = 3600 * 1000;
 
-/** New passwords, and what follows from them: whoever was signed in with the old one is so no longer. */
+/** Changes passwords and ends everything opened with the old one. */
 @Injectable()
 export class PasswordsService {
   constructor(
@@ -27,7 +27,7 @@ export class PasswordsService {
     private readonly clock: Clock,
   ) {}
 
-  /** @returns the number that a session must carry from now on */
+  /** @returns the number a session must carry from now on */
   async change(accountId: string, old: string, fresh: string): Promise<number> {
     const account = await this.accounts.withPassword(accountId, old);
     const passwordHash = await hash(fresh);
@@ -35,7 +35,7 @@ export class PasswordsService {
     return this.accounts.sessionsSince(account.id);
   }
 
-  /** Sends a link, where there is such an account; the answer is the same where there is none. */
+  /** Sends a link if there is such an account; the answer is the same if not. */
   async forgotten(email: string, address: string): Promise<void> {
     this.mail.mustWork();
     await this.tries.take('mail-from', address);
@@ -75,7 +75,7 @@ If it was not you, do nothing: your password stays the same.
     });
   }
 
-  /** Ends every session of the account, this one too, and every key. */
+  /** Ends every session of the account, including this one, and every key. */
   async signOutEverywhere(accountId: string): Promise<void> {
     await inTransaction(this.db, (m) => this.endAll(m, accountId));
   }

@@ -5,15 +5,15 @@ import type { Request } from 'express';
 declare module 'express-session' {
   interface SessionData {
     accountId: string;
-    /** the account's number of sessions when this one began */
+    /** the account's session number when this one began */
     since: number;
   }
 }
 
-/** Who asks, as the guard found it. */
+/** The caller, as the guard found them. */
 export interface Caller {
   accountId: string;
-  /** the key that a script came with; null: a session */
+  /** the key a script used; null: a session */
   keyId: string | null;
 }
 
@@ -24,19 +24,19 @@ declare module 'express' {
 }
 
 const PUBLIC = 'public';
-/** A route that needs no session. Everything else does. */
+/** Marks a route that needs no session. All others do. */
 export const Public = () => SetMetadata(PUBLIC, true);
 export const PUBLIC_KEY = PUBLIC;
 
 export const NEEDS_KEY = 'needs';
-/** How far the role of whoever asks must reach in the garden of the path. Where nothing is said: reading needs `look`, all else `keep`. */
+/** Sets the role needed in the garden of the path. By default reading needs `look`, everything else `keep`. */
 export const Needs = (role: Role) => SetMetadata(NEEDS_KEY, role);
 
 export const SESSION_ONLY_KEY = 'session-only';
-/** A route of a garden that is for people only: a key that is lost must not make further keys, or let somebody in. */
+/** Marks a garden route for people only: a lost key must not create keys or invite anyone. */
 export const PeopleOnly = () => SetMetadata(SESSION_ONLY_KEY, true);
 
-/** Id of the account that asks. The guard has made sure that there is one. */
+/** Returns the id of the calling account; the guard has made sure there is one. */
 export const AccountId = createParamDecorator(
   (_: unknown, context: ExecutionContext): string => context.switchToHttp().getRequest<Request>().caller!.accountId,
 );

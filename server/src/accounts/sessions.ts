@@ -1,12 +1,12 @@
 import { promisify } from 'node:util';
 import type { Request } from 'express';
 
-/** A fresh session id at every sign-in, so that an old one cannot be handed on. */
+/** Starts a new session id at every sign-in, so an old one can't be passed on. */
 export async function beginSession(request: Request, accountId: string, since: number): Promise<void> {
   await promisify(request.session.regenerate.bind(request.session))();
   request.session.accountId = accountId;
   request.session.since = since;
-  // kept before it is answered: a session that could not be kept is a sign-in that failed
+  // saved before answering: if the session can't be stored, the sign-in failed
   await promisify(request.session.save.bind(request.session))();
 }
 

@@ -5,7 +5,7 @@ import type { DataSource } from 'typeorm';
 import { inBackground } from '../shared/background.js';
 import { Clock } from '../shared/clock.js';
 
-/** Sessions and counted tries that are out of date leave the database. */
+/** Removes expired sessions and counted attempts from the database. */
 @Injectable()
 export class Sweep {
   constructor(

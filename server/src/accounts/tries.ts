@@ -5,16 +5,18 @@ import { CONFIG, type Config } from '../config.js';
 
 const QUARTER_S = 15 * 60;
 const HOUR_S = 3600;
-/** Sign-ins that may fail within a quarter of an hour: on one account from browsers it does not know, on one known browser, from one address. */
+/**
+ * Failed sign-ins allowed per quarter of an hour: per account from unknown browsers, per known browser, per address.
+ */
 const TRIES = { account: 8, device: 8, address: 60 };
-/** Mails that may be asked for in an hour: to one address of mail, from one address of the net. */
+/** Mails allowed per hour: to one mailbox, from one network address. */
 const MAILS = { 'mail-to': 3, 'mail-from': 20 };
 
 type What = keyof typeof TRIES | keyof typeof MAILS | 'sign-up';
 
 /**
- * How often somebody may try. A try is taken before it is looked at, so that sixty at once are no more than sixty one after
- * the other; it is given back where it was right.
+ * Limits attempts. An attempt is taken before it is checked, so sixty at once count like sixty in a row; it is given
+ * back if it succeeded.
  */
 @Injectable()
 export class Tries implements OnModuleDestroy {
@@ -26,7 +28,7 @@ export class Tries implements OnModuleDestroy {
     const limiter = (keyPrefix: string, points: number, duration: number) =>
       new RateLimiterMySQL({
         storeClient: this.pool,
-        storeType: 'pool', // a connection for each try: its reading and its writing belong together
+        storeType: 'pool', // one connection per attempt: its read and write belong together
         dbName: new URL(config.databaseUrl).pathname.slice(1),
         tableName: 'login_attempt',
         tableCreated: true,
@@ -49,7 +51,10 @@ export class Tries implements OnModuleDestroy {
     await new Promise<void>((done) => this.pool.end(() => done()));
   }
 
-  /** Takes a try. @throws 429 with the time to wait when there is none left */
+  /**
+   * Takes an attempt.
+   * @throws 429 with the waiting time when none is left
+   */
   async take(what: What, key: string): Promise<void> {
     try {
       await this.limiters[what].consume(cut(key));
@@ -64,7 +69,7 @@ export class Tries implements OnModuleDestroy {
   }
 }
 
-/** What the table has room for. */
+/** Cuts a key to the table's column width. */
 const cut = (key: string): string => key.slice(0, 220);
 
 function tooMany(state: RateLimiterRes): HttpException {

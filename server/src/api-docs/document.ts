@@ -11,7 +11,7 @@ import { NEEDS_KEY, PUBLIC_KEY, SESSION_ONLY_KEY } from '../accounts/session.js'
 type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
 const METHODS = ['get', 'put', 'post', 'delete'] as const;
 
-/** What a class cannot say of its fields in the language of schemas is said by the name of its check. */
+/** Check names for rules that a schema can't express. */
 const CHECKS = {
   isCalendarDay: { type: 'string', format: 'date' },
   isUrl: { type: 'string', format: 'uri' },
@@ -26,8 +26,8 @@ const FILES: Record<string, string> = {
 };
 
 /**
- * The API as an OpenAPI document, made from what answers: the routes as the router has them, each body from the class that it is checked with,
- * and who may use each from the marks that the guard reads.
+ * Builds the OpenAPI document from the running code: routes from the router, bodies from their validation classes,
+ * and access from the guard's marks.
  */
 export function apiDocument(app: NestExpressApplication, version: string): OpenAPIObject {
   const handlers = new Map<string, { handler: object; controller: Type }>();
@@ -75,7 +75,7 @@ function describe(
   const targets = [found.handler, found.controller] as never[];
   const marked = <T>(key: string): T | undefined => new Reflector().getAllAndOverride<T>(key, targets);
   const inGarden = path.includes('{gardenId}');
-  // what a handler does not ask for stands in its address all the same
+  // path parameters a handler does not read are in its address all the same
   const told = new Set((operation.parameters ?? []).flatMap((p) => ('name' in p && p.in === 'path' ? [p.name] : [])));
   for (const [, name] of path.matchAll(/\{(\w+)\}/g))
     if (!told.has(name!))
@@ -100,7 +100,7 @@ function describe(
   if (operation.requestBody) operation.responses['400'] ??= { description: 'What is wrong, field by field.' };
 }
 
-/** Every class that something is checked with, as a schema; what is not in the class is refused. */
+/** Returns every validation class as a schema; fields not in the class are refused. */
 function schemas(): Record<string, object> {
   const made = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage as never,

@@ -2,7 +2,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { apiDocument } from './document.js';
 import { apiPage } from './page.js';
 
-/** The document at `/api/openapi.json`, and a page of it at `/api/docs`: made when somebody first asks. */
+/** Serves the document at `/api/openapi.json` and a page at `/api/docs`, built on first use. */
 export function installApiDocs(app: NestExpressApplication, version: string): void {
   let made: { json: string; page: string } | null = null;
   const docs = (): { json: string; page: string } => {

@@ -18,10 +18,10 @@ type Operation = NonNullable<OpenAPIObject['paths'][string]['get']>;
 
 const METHODS = ['get', 'put', 'post', 'delete'] as const;
 const nameIn = (ref: string): string => ref.split('/').at(-1) ?? '';
-/** More choices than this are not listed. */
+/** Lists with more choices than this are shortened. */
 const MOST_CHOICES = 8;
 
-/** What a field holds, in few words. */
+/** Describes a field's type in a few words. */
 function wordsOf(s: Schema): string {
   if (s.$ref) return `<a href="#${escape(nameIn(s.$ref))}">${escape(nameIn(s.$ref))}</a>`;
   if (s.anyOf?.length) return s.anyOf.map(wordsOf).join(' or ');
@@ -65,7 +65,7 @@ h1,h2,h3{line-height:1.2}h2{margin-top:2.5rem}ul{list-style:none;padding:0}li{bo
 li p,section h3{margin:.15rem 0}code{overflow-wrap:anywhere}section{margin-top:1.25rem}table{border-collapse:collapse}th{text-align:left;font-weight:400}
 td,th{padding:.15rem 1.25rem .15rem 0;vertical-align:top}a{color:inherit}`;
 
-/** The document as a page to be read: no script, nothing fetched. */
+/** Renders the document as a readable page: no script, nothing fetched. */
 export function apiPage(document: OpenAPIObject): string {
   const groups = new Map<string, string[]>();
   for (const [path, operations] of Object.entries(document.paths))

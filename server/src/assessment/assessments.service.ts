@@ -21,10 +21,10 @@ import { notFound } from '../shared/http-errors.js';
 import { forecastIn, plantCaseOf } from './plant-case.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
-/** After so long at a stretch others get their turn. */
+/** Work longer than this yields to other requests, ms. */
 const SLICE_MS = 5;
 
-/** How a place is watered, as the plan reads it. */
+/** Returns the watering rules of a bed or pot, as the plan reads them. */
 const rulesOf = (place: PlaceEntity): PlaceRules => ({
   school: place.watering?.school ?? DEFAULT_SCHOOL,
   irrigation: place.irrigation,
@@ -37,12 +37,12 @@ const rulesOf = (place: PlaceEntity): PlaceRules => ({
 });
 
 /**
- * What the core concludes of places and their plants, worked out when asked. Each is kept beside the garden's rows with the versions of all that it
- * rests on, and worked out anew when one of these has moved on: a write costs what it touched.
+ * The core's conclusions about beds and plants, computed on request. Each is cached with the versions of everything
+ * it depends on and recomputed when one of these changes, so a write costs what it touches.
  */
 @Injectable()
 export class Assessments {
-  /** All places of a garden, one after the other, with turns for other requests between. */
+  /** Assesses all beds of a garden in turn, yielding to other requests in between. */
   async all(s: GardenSnapshot): Promise<Map<string, PlaceAssessment>> {
     const out = new Map<string, PlaceAssessment>();
     for (const place of livePlaces(s)) out.set(place.id, await this.of(s, place));
@@ -53,7 +53,7 @@ export class Assessments {
     return assess(s, place, livePlantsIn(s, place.id));
   }
 
-  /** The plants that stand in a place, each with what is concluded of it. */
+  /** Returns the plants of a bed or pot, each with its assessment. */
   async plantsIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; own: PlantAssessment }[]> {
     const assessed = await this.of(s, place);
     return livePlantsIn(s, place.id).flatMap((plant) => {
@@ -62,7 +62,7 @@ export class Assessments {
     });
   }
 
-  /** One plant with its place's plan behind it; one that is retired stands by itself. */
+  /** Assesses one plant with the plan of its bed; an archived one by itself. */
   async ofPlant(s: GardenSnapshot, plant: PlantEntity): Promise<PlantAssessment> {
     const place = s.places.find((p) => p.id === plant.placeId);
     if (!place) throw notFound('place');
@@ -72,7 +72,7 @@ export class Assessments {
     return own;
   }
 
-  /** What a change of the place would do, by its driest plant. */
+  /** Returns what a change of the bed would do, judged by its driest plant. */
   async whatIf(
     s: GardenSnapshot,
     place: PlaceEntity,
@@ -85,7 +85,7 @@ export class Assessments {
   }
 }
 
-/** Plant by plant with a turn between, then the place's decision. Those who ask at the same time wait for the same. */
+/** Assesses plant by plant, yielding in between, then the bed's plan. Concurrent callers share one computation. */
 function assess(s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): Promise<PlaceAssessment> {
   const key = `place ${place.id} ${plants.length === 1 ? plants[0]!.id : ''}`;
   return kept(s, key, placeStamp(s, place, plants), async () => {
@@ -112,14 +112,14 @@ const concludedOf = (
     conclude({ id: plant.id, case: plantCaseOf(s, plant, place) }, forecast, s.format),
   );
 
-/** The versions of all that a plant's conclusion rests on. */
+/** Returns the versions of everything a plant's assessment depends on. */
 const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): string =>
   [
     ...commonStamp(s, place),
     plant.revision,
     s.cultivarOf(plant)?.revision ?? '',
     s.kept.stampOf(plant.id),
-    // a bed's ground is shared among those that stand in it
+    // a bed's ground is shared by its plants
     livePlantsIn(s, place.id).length,
   ].join(' ');
 
@@ -133,11 +133,11 @@ const commonStamp = (s: GardenSnapshot, place: PlaceEntity): readonly string[] =
   s.today,
   String(s.garden.version),
   s.kept.weatherRevision,
-  s.kept.stampOf(), // the gauge
+  s.kept.stampOf(), // the rain gauge
   place.revision,
   s.kept.stampOf(place.id),
 ];
 
-/** What was worked out before, if nothing that it rests on has moved on. */
+/** Returns the cached result if nothing it depends on has changed. */
 const kept = <T>(s: GardenSnapshot, key: string, stamp: string, work: () => T): T =>
   s.kept.remember(key, stamp, s.tentative, work);

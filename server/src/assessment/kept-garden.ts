@@ -9,14 +9,14 @@ import { RecordEntity } from '../records/record.entity.js';
 import type { GardenRow } from '../shared/garden-row.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
 
-/** After all days that one can stand on. */
+/** A date after every valid one. */
 const LAST_DAY = '9999-12-31';
-/** Under what a record is found that is of no plant and no place: the garden's own. */
+/** Key of records that belong to the garden itself. */
 const GARDEN = '';
 
 /**
- * The rows of one garden's season as they stood at one revision. It is never changed: what was written since makes a new one, which shares
- * with the old whatever was not touched. So a write costs what it touched, however long the season's records are.
+ * The rows of one garden's season at one revision. It is immutable: later writes make a new one that shares
+ * everything untouched, so a write costs what it touches, however many records the season has.
  */
 export class KeptGarden {
   private constructor(
@@ -25,18 +25,18 @@ export class KeptGarden {
     readonly weatherRevision: string,
     readonly places: readonly PlaceEntity[],
     readonly plants: readonly PlantEntity[],
-    /** kinds by their id; those thrown away too, as plants may still be of them */
+    /** varieties by id, including deleted ones, since plants may still refer to them */
     readonly cultivars: ReadonlyMap<string, CultivarEntity>,
     readonly weather: readonly WeatherEntity[],
     private readonly byTarget: ReadonlyMap<string, readonly RecordEntity[]>,
     private readonly byDay: ReadonlyMap<Day, readonly RecordEntity[]>,
     private readonly touched: ReadonlyMap<string, string>,
-    /** how many records are held */
+    /** number of records held */
     readonly size: number,
     private readonly worked: Map<string, { stamp: string; value: unknown }>,
   ) {}
 
-  /** Reads everything, or up to a day that is long past. */
+  /** Reads everything, or up to a day long past. */
   static async read(m: EntityManager, garden: GardenEntity, from: Day, to: Day = LAST_DAY): Promise<KeptGarden> {
     const places = await rows(m, PlaceEntity, { gardenId: garden.id, deletedAt: IsNull() });
     const plants = await rows(m, PlantEntity, { gardenId: garden.id, deletedAt: IsNull() });
@@ -65,7 +65,7 @@ export class KeptGarden {
     );
   }
 
-  /** The same garden at a later revision: only what was written since is read. */
+  /** Returns the same garden at a later revision, reading only what was written since. */
   async at(m: EntityManager, garden: GardenEntity): Promise<KeptGarden> {
     const since = { gardenId: garden.id, revision: MoreThan(this.revision) };
     const places = await rows(m, PlaceEntity, since);
@@ -107,7 +107,7 @@ export class KeptGarden {
     );
   }
 
-  /** The record as it was, wherever it stood: its day and its subject may have been changed. */
+  /** Finds the previous version of a record: its day and subject may have changed. */
   private find(r: RecordEntity): RecordEntity | undefined {
     const same = (o: RecordEntity): boolean => o.id === r.id;
     const near = this.recordsOf(subjectOf(r)).find(same);
@@ -119,12 +119,12 @@ export class KeptGarden {
     return undefined;
   }
 
-  /** Records of a plant or a place, the older first. */
+  /** Records of a plant or bed, oldest first. */
   recordsOf(id: string): readonly RecordEntity[] {
     return this.byTarget.get(id) ?? [];
   }
 
-  /** Records of the garden as such. */
+  /** Records of the garden itself. */
   get own(): readonly RecordEntity[] {
     return this.recordsOf(GARDEN);
   }
@@ -134,9 +134,9 @@ export class KeptGarden {
   }
 
   /**
-   * What was worked out under the same stamp before; else it is worked out now, and kept for as long as nothing it rests on has moved on.
-   * @param stamp the versions of all that it rests on
-   * @param tentative it rests on a transaction that may be undone: it is not kept
+   * Returns the cached value for this stamp; otherwise computes and caches it while nothing it depends on changes.
+   * @param stamp the versions of everything it depends on @param tentative depends on a transaction that may be
+   * undone: not cached
    */
   remember<T>(key: string, stamp: string, tentative: boolean, work: () => T): T {
     const known = this.worked.get(key);
@@ -144,18 +144,21 @@ export class KeptGarden {
     const value = work();
     if (tentative) return value;
     this.worked.set(key, { stamp, value });
-    // what failed is tried anew when it is asked again
+    // a failed computation is retried on the next request
     if (value instanceof Promise) value.catch(() => this.worked.delete(key));
     return value;
   }
 
-  /** Changes whenever a record of this subject (none: of the garden as such) was written, changed or thrown away since it was first read. */
+  /**
+   * Changes whenever a record of this subject (none: the garden itself) was written, changed or deleted since it was
+   * first read.
+   */
   stampOf(id: string = GARDEN): string {
     return this.touched.get(id) ?? '0';
   }
 }
 
-/** The day from which a garden's season is read. */
+/** Returns the day from which a garden's season is read. */
 export const seasonFrom = (garden: Pick<GardenEntity, 'latitude' | 'seasonMode'>, today: Day): Day =>
   seasonStart(today, garden.latitude, garden.seasonMode ?? 'warm');
 
@@ -167,8 +170,8 @@ const rows = <E extends GardenRow>(m: EntityManager, entity: new () => E, where:
 const AT_ONCE = 5000;
 
 /**
- * The records of a season, some thousands at a time, as plain rows: a garden of tens of thousands is read without ever holding it twice,
- * and others get their turn between.
+ * Streams the records of a season, a few thousand at a time, as plain rows: even tens of thousands are never held
+ * twice, and other requests run in between.
  */
 async function* seasonsRecords(m: EntityManager, gardenId: string, from: Day, to: Day): AsyncGenerator<RecordEntity> {
   for (let last = { day: from, id: NO_ID }; ;) {
@@ -195,7 +198,7 @@ interface Positioned {
   deletedAt: Date | null;
 }
 
-/** In walking order. */
+/** Sorts by walking order. */
 const inOrder = <E extends Positioned>(list: readonly E[]): E[] =>
   [...list].sort((a, b) => a.position - b.position || (a.id < b.id ? -1 : 1));
 
@@ -243,7 +246,7 @@ class RecordIndex {
     for (const list of this.own) list.sort(older);
   }
 
-  /** Each id is held once, not once for each row that it stands in. */
+  /** Stores each id string once, not once per row. */
   private share(r: RecordEntity): void {
     const once = (text: string): string => this.ids.get(text) ?? (this.ids.set(text, text), text);
     r.gardenId = once(r.gardenId);

@@ -20,13 +20,13 @@ import { livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
 const MOST_AREA_M2 = 1;
 
-/** The soil that one plant of a bed has to itself: the bed's ground shared among those that stand in it. */
+/** Returns the soil of one plant in a bed: the bed's ground shared by its plants. */
 function areaPerPlant(place: PlaceEntity, plants: number): number | null {
   if (isPotted(place) || place.lengthM == null || place.widthM == null) return null;
   return Math.min(MOST_AREA_M2, (place.lengthM * place.widthM) / Math.max(1, plants));
 }
 
-/** What is recorded of a plant: its own, and its place's since it stands there; none later than today. */
+/** Returns a plant's records: its own, and its bed's since it grows there; none later than today. */
 export function recordsOfPlant(s: GardenSnapshot, plant: PlantEntity): RecordEntity[] {
   const since = plant.transplantedOn;
   return [...s.recordsOf(plant.id), ...s.recordsOf(plant.placeId).filter((r) => !since || r.day >= since)]
@@ -37,7 +37,7 @@ export function recordsOfPlant(s: GardenSnapshot, plant: PlantEntity): RecordEnt
 const pickingsAsEvents = (records: readonly RecordEntity[]): Happening[] =>
   records.filter((r) => r.type === 'picking').map((r) => ({ date: r.day, what: 'harvest' }));
 
-/** One plant's case as the records of the garden tell it, up to the garden's day. */
+/** Builds one plant's case from the garden's records, up to the garden's day. */
 export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): PlantCase {
   const { garden, today } = s;
   const mine = recordsOfPlant(s, plant);
@@ -89,7 +89,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       leans: leaningsOf(s.cultivarOf(plant)),
       resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.cultivarOf(plant)?.letters, plant.crop)])],
     },
-    // fruit that was picked stands among the events of a case
+    // in a case, picked fruit is one of the events
     records: tidyRecords({ ...lists, events: [...(lists.events ?? []), ...pickingsAsEvents(mine)], weather }, today),
     observations: observationsOf(mine.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection)),
   };
@@ -98,7 +98,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
 const leaningsOf = (kind: CultivarEntity | undefined): KindLeanings | null =>
   kind ? { heatSet: kind.heatSet, coldSet: kind.coldSet, splits: kind.splits, darkEnds: kind.darkEnds } : null;
 
-/** A day's weather as the core reads it; the gardener's own gauge overrules the station. */
+/** Returns a day's weather as the core reads it; the gardener's gauge overrides the station. */
 const asRecord = (w: WeatherOfDay) => ({
   date: w.day,
   tMinC: w.tMinC,
@@ -109,7 +109,7 @@ const asRecord = (w: WeatherOfDay) => ({
   solarMj: w.solarMj,
 });
 
-/** Lists made of a garden's weather: one each for all its plants, for as long as that weather stands. */
+/** Lists derived from a garden's weather: shared by all its plants while that weather is current. */
 const perWeather = <T>(make: (s: GardenSnapshot) => T): ((s: GardenSnapshot) => T) => {
   const known = new WeakMap<GardenSnapshot['weather'], { today: string; list: T }>();
   return (s) => {
@@ -121,13 +121,13 @@ const perWeather = <T>(make: (s: GardenSnapshot) => T): ((s: GardenSnapshot) => 
   };
 };
 
-/** The days up to the garden's own, as they were measured. */
+/** Returns measured days up to the garden's day. */
 const measuredIn = perWeather((s) => s.weather.filter((w) => w.kind === 'observed' && w.day <= s.today).map(asRecord));
 
-/** All days the garden knows of, measured or foreseen, in order. */
+/** Returns all known days, measured or forecast, in order. */
 export const weatherIn = perWeather((s): readonly ReturnType<typeof asRecord>[] => s.weather.map(asRecord));
 
-/** The days after the garden's own, as they are foreseen. */
+/** Returns forecast days after the garden's day. */
 export const forecastIn = perWeather((s): readonly ForecastWeather[] =>
   s.weather
     .filter((w) => w.kind === 'forecast' && w.day > s.today)

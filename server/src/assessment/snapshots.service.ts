@@ -11,25 +11,25 @@ import type { RecordEntity } from '../records/record.entity.js';
 import { weatherDays, type WeatherOfDay } from '../weather/weather-days.js';
 import { KeptGarden, seasonFrom } from './kept-garden.js';
 
-/** What is written down of one garden in the season of its day, as it stood at one moment. */
+/** The records of one garden in the season of its day, at one moment. */
 export interface GardenSnapshot {
   garden: GardenEntity;
   today: Day;
-  /** read inside a transaction that may yet be undone: nothing that follows from it is kept */
+  /** read inside a transaction that may be undone: nothing derived from it is cached */
   tentative: boolean;
-  /** writes amounts and days as this gardener reads them */
+  /** formats amounts and days for this gardener */
   format: Formatter;
-  /** in walking order; retired ones too */
+  /** in walking order; archived ones too */
   places: readonly PlaceEntity[];
   plants: readonly PlantEntity[];
-  /** the kind that a plant is of; undefined where nobody said */
+  /** the variety of a plant; undefined if unknown */
   cultivarOf: (plant: Pick<PlantEntity, 'cultivarId'>) => CultivarEntity | undefined;
-  /** one a day: what counts on the garden's day */
+  /** one per day: the weather that counts on the garden's day */
   weather: readonly WeatherOfDay[];
-  /** the older first */
+  /** oldest first */
   recordsOf: (id: string) => readonly RecordEntity[];
   recordsOn: (day: Day) => readonly RecordEntity[];
-  /** the plants that stand in a place, in walking order */
+  /** the plants in a bed or pot, in walking order */
   plantsIn: (placeId: string) => readonly PlantEntity[];
   kept: KeptGarden;
 }
@@ -38,15 +38,15 @@ export const livePlaces = (s: GardenSnapshot): PlaceEntity[] => s.places.filter(
 export const livePlantsIn = (s: GardenSnapshot, placeId: string): PlantEntity[] =>
   s.plantsIn(placeId).filter((p) => !p.retiredOn);
 
-/** How much is held of all gardens together, in records; the garden that was not asked for longest goes first. */
+/** Most records held for all gardens together; the least recently used garden goes first. */
 const MOST_HELD = 100_000;
-/** What is concluded of a plant takes about as much room as so many records. */
+/** Size of a plant's assessment, in records. */
 const PLANT_WEIGHS = 60;
 const weightOf = (kept: KeptGarden): number => kept.size + PLANT_WEIGHS * kept.plants.length;
 
 /**
- * Reads gardens. Nothing is read twice: what is held of a garden is brought up to its newest revision by what was written since. What is held can always
- * be read again; another process simply does so.
+ * Reads gardens. Nothing is read twice: a cached garden is brought up to its newest revision from what was written
+ * since. The cache can always be rebuilt; another process simply does so.
  */
 @Injectable()
 export class Snapshots {
@@ -58,7 +58,7 @@ export class Snapshots {
     private readonly gardens: GardensService,
   ) {}
 
-  /** @param transaction to read in, with what it has written so far; by default none */
+  /** @param transaction to read in, including its own writes; none by default */
   async load(gardenId: string, transaction?: EntityManager): Promise<GardenSnapshot> {
     const garden = await this.gardens.get(gardenId, transaction);
     const today = this.gardens.today(garden);
@@ -71,8 +71,8 @@ export class Snapshots {
   }
 
   /**
-   * The garden as it stood on an earlier day, with the records of that day's season: read anew, and nothing that follows from it is kept.
-   * What ended on that day or later stands in it.
+   * Returns the garden on an earlier day, with that day's season: read fresh, and nothing derived from it is cached.
+   * Plants archived on that day or later are included.
    */
   async asOf(gardenId: string, day: Day): Promise<GardenSnapshot> {
     return this.db.transaction('REPEATABLE READ', async (m) => {
@@ -88,7 +88,7 @@ export class Snapshots {
   private async newest(garden: GardenEntity, from: Day): Promise<KeptGarden> {
     const held = this.shelf.get(garden.id);
     if (held?.from === from && held.revision === garden.revision) return this.hold(garden.id, held);
-    // those who ask at the same time wait for the same reading
+    // concurrent callers share one read
     const key = `${garden.id} ${garden.revision} ${from}`;
     const under = this.underWay.get(key);
     if (under) return under;
@@ -107,7 +107,7 @@ export class Snapshots {
   private hold(gardenId: string, kept: KeptGarden): KeptGarden {
     const held = this.shelf.get(gardenId);
     this.shelf.delete(gardenId);
-    // two readings may end in the other order than they began
+    // two reads may finish in a different order than they started
     const newer = held?.from === kept.from && BigInt(held.revision) > BigInt(kept.revision) ? held : kept;
     this.shelf.set(gardenId, newer);
     let total = [...this.shelf.values()].reduce((sum, k) => sum + weightOf(k), 0);
@@ -120,11 +120,11 @@ export class Snapshots {
   }
 }
 
-/** What had not yet ended then. */
+/** Keeps what was not archived yet then. */
 const then = <E extends PlaceEntity | PlantEntity>(e: E, day: Day): E =>
   e.retiredOn && e.retiredOn >= day ? { ...e, retiredOn: null } : e;
 
-/** Nor did anybody know then what would ail there later. */
+/** Hides problems found there later. */
 function placeThen(place: PlaceEntity, day: Day): PlaceEntity {
   const year = Number(day.slice(0, 4));
   return then(

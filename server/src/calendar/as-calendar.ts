@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import ical from 'ical-generator';
 
-/** One thing of whole days. */
+/** One all-day entry. */
 export interface Entry {
-  /** stays the same from reading to reading, so that a calendar moves it and does not double it */
+  /** stable between readings, so a calendar moves it instead of doubling it */
   id: string;
   from: Day;
   /** its last day */
@@ -13,10 +13,10 @@ export interface Entry {
   text: string;
 }
 
-/** How often a calendar program should look again, s. */
+/** How often a calendar program should refresh, s. */
 const TTL_S = 4 * 3600;
 
-/** An iCalendar file (RFC 5545): all-day events, whose end is the day after their last. */
+/** Writes an iCalendar file (RFC 5545): all-day events that end on the day after their last. */
 export function asCalendar(name: string, entries: readonly Entry[], now: Date): string {
   const calendar = ical({ name, prodId: { company: 'Candid Leaf', product: 'garden', language: 'EN' }, ttl: TTL_S });
   for (const e of entries)
@@ -32,5 +32,5 @@ export function asCalendar(name: string, entries: readonly Entry[], now: Date): 
     });
   return calendar.toString();
 }
-/** The library writes the day that a moment has at Greenwich, whatever the machine's own time zone. */
+/** The library writes the UTC day of an instant, whatever the machine's time zone. */
 const midnight = (day: Day): Date => new Date(`${day}T00:00:00Z`);

@@ -26,7 +26,7 @@ export class CalendarController {
     return this.calendar.revoke(gardenId);
   }
 
-  /** Calendar programs have no session: the secret in the address is all they know. */
+  /** Calendar programs have no session, only the secret in the address. */
   @Public()
   @Get('calendars/:secret/garden.ics')
   @Header('content-type', 'text/calendar; charset=utf-8')

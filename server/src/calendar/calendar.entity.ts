@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** The link under which a garden's days can be read by a calendar program: only a hash of its secret is kept. */
+/** The link by which a calendar program reads a garden's days: only the hash of its secret is stored. */
 @Entity('calendar_link')
 export class CalendarLinkEntity {
   @PrimaryColumn('uuid')

@@ -13,10 +13,10 @@ import { TodayService } from '../today/today.service.js';
 import { CalendarLinkEntity } from './calendar.entity.js';
 import { asCalendar, type Entry } from './as-calendar.js';
 
-/** Tasks further ahead than this are not yet sure enough to stand in a calendar. */
+/** Days ahead beyond which tasks are too uncertain for a calendar. */
 const AHEAD_DAYS = 60;
 
-/** What a calendar program may read of a garden, behind a secret link that can be taken back. */
+/** The calendar of a garden, behind a secret link that can be removed. */
 @Injectable()
 export class CalendarService {
   constructor(
@@ -32,7 +32,7 @@ export class CalendarService {
     return { madeAt: link?.madeAt.toISOString() ?? null };
   }
 
-  /** A new secret; the one before it opens nothing any more. It is told this once. */
+  /** Creates a new secret and ends the one before it. It is shown only once. */
   async renew(gardenId: string): Promise<NewCalendarLink> {
     const secret = newSecret();
     const madeAt = this.clock.now();
@@ -46,7 +46,7 @@ export class CalendarService {
     await this.db.manager.delete(CalendarLinkEntity, { gardenId });
   }
 
-  /** The calendar as text. A secret that is not known, or no longer, is told no more than that there is nothing. */
+  /** Returns the calendar as text. An unknown or expired secret gets only "not found". */
   async read(secret: string): Promise<string> {
     const link = await this.db.manager.findOneBy(CalendarLinkEntity, { secretHash: hashOf(secret) });
     if (!link) throw notFound('calendar');
@@ -57,7 +57,7 @@ export class CalendarService {
       .filter((t) => !t.held && t.dueOn <= until)
       .map((t): Entry => ({
         id: t.key,
-        // what was due before is still to be done
+        // overdue tasks are due today
         from: t.dueOn < s.today ? s.today : t.dueOn,
         to: t.dueOn < s.today ? s.today : t.dueOn,
         title: t.amount ? `${t.title}: ${t.amount}` : t.title,

@@ -4,7 +4,7 @@ import type { Crop, GrowthHabit, PlantType } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
-/** A kind that the gardener grows, as its packet tells it. */
+/** A variety the gardener grows, as on its packet. */
 @Entity('cultivar')
 export class CultivarEntity extends GardenRow {
   @Column('varchar', { length: 80 })

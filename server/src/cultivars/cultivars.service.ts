@@ -46,7 +46,7 @@ export class CultivarsService {
     );
   }
 
-  /** Plants that were of it keep what they are; only its name stands no more on the shelf. */
+  /** Plants of this variety keep their facts; only the variety is hidden. */
   setDeleted(gardenId: string, id: string, deleted: boolean): Promise<void> {
     return this.gardens.change(gardenId, async (m) => {
       const found = await updateRows(m, CultivarEntity, { id, gardenId }, { deletedAt: deleted ? new Date() : null });

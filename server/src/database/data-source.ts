@@ -70,7 +70,7 @@ const ENTITIES = [
   PracticeAnswerEntity,
 ];
 
-/** `dateStrings` for DATE keeps calendar days calendar days, whatever the time zone of the machine. */
+/** `dateStrings` for DATE keeps calendar days unchanged, whatever the machine's time zone. */
 export const dataSourceOptions = (url: string): DataSourceOptions & { url: string } => ({
   type: 'mariadb',
   url,
@@ -97,6 +97,6 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
   charset: 'utf8mb4',
   poolSize: 10,
   connectTimeout: 3000,
-  // a failed statement holds what people wrote: it is not logged
+  // a failed statement contains what people wrote: do not log it
   logging: false,
 });

@@ -1,13 +1,12 @@
 import mysql from 'mysql2/promise';
 import { DataSource, type DataSourceOptions } from 'typeorm';
 
-/** How long a second process waits for the first to be through, s. */
+/** How long a second process waits for the first, s. */
 const PATIENCE_S = 120;
 
 /**
- * Brings the database up to date. One process at a time: the lock is held by a connection of its own, and falls with it if the process
- * is killed.
- * @returns the data source, open
+ * Migrates the database. One process at a time: the lock is held by its own connection, so it is released if the
+ * process is killed. @returns the open data source
  */
 export async function openMigrated(options: DataSourceOptions & { url: string }): Promise<DataSource> {
   const lock = await mysql.createConnection({ uri: options.url, connectTimeout: 10_000 });

@@ -14,11 +14,11 @@ import { RecordsService } from '../records/records.service.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
-/** For a place, and for each plant of it (judgement). */
+/** Per bed, and per plant in it, minutes (judgement). */
 const MINUTES = { place: 3, plant: 1 } as const;
 const CAUTIONS = ['On damp soil, not in heat.', 'Always follow the label; more is not better.'];
 
-/** Plants of one place that are fed alike, on one day. */
+/** Plants of one bed fed alike on one day. */
 interface Group {
   place: PlaceEntity;
   plants: PlantEntity[];
@@ -26,7 +26,7 @@ interface Group {
   feed: FeedForPlace | null;
 }
 
-/** Feeds that fall due, place by place, with the product and the amount; and the look a week after a trial. */
+/** Feeds that are due, bed by bed, with product and amount; and the check a week after a trial feed. */
 @Injectable()
 export class FeedingSource extends TaskSource {
   readonly code = 'feed';
@@ -54,7 +54,7 @@ export class FeedingSource extends TaskSource {
     return tasks;
   }
 
-  /** Fed: one record for each plant of the group, with the numbers of the label. Held, or done already, nothing happens. */
+  /** Saves one record per plant of the group, with the label's numbers. On hold or already done: does nothing. */
   async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
     const place = livePlaces(s).find((p) => id.startsWith(p.id));
@@ -84,7 +84,7 @@ export class FeedingSource extends TaskSource {
     );
   }
 
-  /** A feed that a finding asked for is told by its own task. */
+  /** A feed asked for by a finding has its own task. */
   private fedElsewhere(s: GardenSnapshot): Promise<ReadonlySet<string>> {
     return this.treatments.plantsWith(s.garden.id, (r) => r.dose === 'light-feed');
   }
@@ -105,7 +105,7 @@ export const planOf = (s: GardenSnapshot, own: PlantAssessment): FeedPlan =>
 
 const idOf = (g: Pick<Group, 'place' | 'plants'>): string => `${g.place.id}:${g.plants[0]!.id}`;
 
-/** Those of a place whose next feed falls on one day, alike in what and how strong, are fed together. */
+/** Groups plants of a bed whose next feed has the same day, product and strength. */
 function groupsOf(
   s: GardenSnapshot,
   place: PlaceEntity,

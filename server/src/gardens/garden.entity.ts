@@ -43,30 +43,30 @@ export class GardenEntity {
   @Column('date', { nullable: true })
   pinnedDate: string | null;
 
-  /** days on which nobody is there */
+  /** days away */
   @Column('simple-json', { nullable: true })
   away: Away[] | null;
 
-  /** only products that are allowed in organic growing are offered */
+  /** offer only products allowed in organic growing */
   @Column('boolean', { nullable: true })
   organicOnly: boolean | null;
 
-  /** what is in the shed to hold up and to cover with */
+  /** supports and covers in the shed */
   @Column('simple-json', { nullable: true })
   stock: Stock | null;
 
-  /** the warm part of the year, or on purpose the mild winter; warm where nobody said */
+  /** the warm part of the year, or the mild winter on purpose; warm by default */
   @Column('varchar', { length: 12, nullable: true })
   seasonMode: SeasonMode | null;
 
-  /** what plants are started with */
+  /** feed at planting */
   @Column('varchar', { length: 20, nullable: true })
   starter: StarterSchool | null;
 
   @Column('int')
   version: number;
 
-  /** goes up with every write in the garden; what was worked out for an older one is stale */
+  /** raised with every write in the garden; cached results of older ones are stale */
   @Column('bigint', { default: 1 })
   revision: string;
 
@@ -76,7 +76,7 @@ export class GardenEntity {
   @Column('varchar', { length: 300, nullable: true })
   weatherTrouble: string | null;
 
-  /** the revision at which its weather was last written */
+  /** revision of the last weather write */
   @Column('bigint', { default: 1 })
   weatherRevision: string;
 }

@@ -19,10 +19,10 @@ import { notFound } from '../shared/http-errors.js';
 import { hashOf } from '../shared/secrets.js';
 
 const READS = new Set(['GET', 'HEAD']);
-/** A key that is used is noted so often, and not at every request. */
+/** How often use of a key is noted, ms. */
 const NOTE_EVERY_MS = 3600 * 1000;
 
-/** Who came in, and what may be done in the garden of the path. */
+/** The caller, and their role in the garden of the path. */
 interface Entrant extends Caller {
   role: Role | null;
 }
@@ -33,25 +33,25 @@ interface KeyRow {
   gardenId: string;
   role: Role;
   usedAt: Date | null;
-  /** what its owner may in that garden; null: nothing any more */
+  /** the owner's role in that garden; null: none any more */
   own: Role | null;
 }
 
-/** What is said to a role that does not reach. */
+/** The refusal for a role that is not enough. */
 const TOO_FAR: Record<Role, string> = {
   look: 'You don’t have access to this.',
   record: 'You can view this garden but not record in it. Ask a manager to give you more access.',
   keep: 'Only the garden’s managers can do this.',
 };
 
-/** @throws 403 in a sentence, where a role does not reach as far as is needed */
+/** @throws 403 with a sentence if the role is not enough */
 export function mustReach(role: Role, needed: Role): void {
   if (!reaches(role, needed)) throw new ForbiddenException(TOO_FAR[needed]);
 }
 
 /**
- * The one guard, on every route. No session and no key: 401. A garden in the path that is not the account's, or any id in the
- * path that is no id: 404, the same as if it did not exist. A role that does not reach: 403.
+ * The one guard, on every route. No session and no key: 401. A garden in the path that is not the account's, or a
+ * malformed id: 404, as if it did not exist. A role that is not enough: 403.
  */
 @Injectable()
 export class GardenGuard implements CanActivate {
@@ -73,7 +73,7 @@ export class GardenGuard implements CanActivate {
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id')) {
         if (!isUUID(value)) throw notFound('page');
-        // capital letters name the same row
+        // upper case means the same row
         request.params[name] = String(value).toLowerCase();
       }
     request.caller = { accountId: entrant.accountId, keyId: entrant.keyId };
@@ -92,7 +92,7 @@ export class GardenGuard implements CanActivate {
     return key === undefined ? this.bySession(request, garden) : this.byKey(key, garden);
   }
 
-  /** A session opens until its account signs out everywhere, has a new password, or is gone. */
+  /** A session is valid until its account signs out everywhere, changes the password, or is deleted. */
   private async bySession(request: Request, gardenId: string | null): Promise<Entrant | null> {
     const { accountId, since = 0 } = request.session;
     if (!accountId) return null;
@@ -101,12 +101,12 @@ export class GardenGuard implements CanActivate {
       [gardenId, accountId],
     );
     if (!row || row.sessionsSince !== since) return null;
-    // the made-up garden is open to all who have an account, to look at
+    // anyone with an account may view the demo garden
     const open = gardenId !== null && gardenId.toLowerCase() === this.config.demoGarden;
     return { accountId, keyId: null, role: row.role ?? (open ? 'look' : null) };
   }
 
-  /** A key opens its own garden, as far as its role and that of its owner reach, until it ends. */
+  /** A key opens its own garden, limited by its role and its owner's, until it expires. */
   private async byKey(key: string, gardenId: string | null): Promise<Entrant | null> {
     const now = this.clock.now();
     const [row] = await this.db.query<KeyRow[]>(

@@ -12,7 +12,7 @@ export class GardensController {
     return this.gardens.listFor(accountId);
   }
 
-  /** The id in the path is new to the account when the garden is being made, so the guard cannot know it yet. */
+  /** The id in the path is new when a garden is created, so the guard can't know it yet. */
   @Put()
   put(@AccountId() accountId: string, @Body() body: GardenInput): Promise<GardenDto> {
     return this.gardens.put(accountId, body);

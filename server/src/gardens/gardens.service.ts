@@ -14,10 +14,10 @@ import { GardenEntity } from './garden.entity.js';
 import { mustReach } from './garden.guard.js';
 import { MembershipEntity } from './membership.entity.js';
 
-/** How far a garden's standing day may be from today. */
+/** Most days a pinned day may be from today. */
 const MOST_DAYS_AWAY = 731;
 
-/** Longer away than this is no absence but another garden. */
+/** Longest absence, days. */
 const MOST_AWAY_DAYS = 366;
 
 const awayFaults = (away: GardenInput['away']): Fault[] =>
@@ -37,7 +37,7 @@ export class GardensService {
     private readonly clock: Clock,
   ) {}
 
-  /** The garden's calendar day: pinned, or today in its own time zone. */
+  /** Returns the garden's calendar day: pinned, or today in its time zone. */
   today(garden: Pick<GardenEntity, 'pinnedDate' | 'timeZone'>): string {
     return garden.pinnedDate ?? dayIn(garden.timeZone, this.clock.now());
   }
@@ -64,12 +64,12 @@ export class GardensService {
     return mine.map((g) => ({ ...this.dto(g), role: roles.get(g.id) ?? 'look' }));
   }
 
-  /** Whoever must follow a garden that was made or changed (the weather does) says so here. */
+  /** Registers a follower of created or changed gardens (the weather). */
   onSaved(follow: (garden: GardenDto, moved: boolean) => Promise<void>): void {
     this.followers.push(follow);
   }
 
-  /** Creates or changes; sending the same again changes nothing. Those who follow are told whether it was moved on the map. */
+  /** Creates or changes a garden; repeating it changes nothing. Followers learn whether it moved on the map. */
   async put(accountId: string, input: GardenInput): Promise<GardenDto> {
     const { garden, moved } = await this.save(accountId, input);
     for (const follow of this.followers) await follow(garden, moved);
@@ -108,7 +108,7 @@ export class GardensService {
         await m.insert(MembershipEntity, { accountId, gardenId: input.id, role: 'keep', since: this.clock.now() });
         return { garden: this.dto(garden), moved: false };
       }
-      // its id stands in the body, where the guard does not look
+      // its id is in the body, where the guard does not look
       const membership = await m.findOneBy(MembershipEntity, { accountId, gardenId: input.id });
       if (!membership) throw notFound('garden');
       mustReach(membership.role, 'keep');
@@ -122,7 +122,7 @@ export class GardensService {
     });
   }
 
-  /** Days are reckoned up to the garden's own, so it stands no further from the real one than somebody may want to look back or ahead. */
+  /** The computation reaches up to the garden's day, so that day is limited to a useful distance from today. */
   private pinFaults(pinned: string | null, timeZone: string): Fault[] {
     if (pinned === null) return [];
     const away = Math.abs(daysBetween(dayIn(timeZone, this.clock.now()), pinned));
@@ -130,9 +130,8 @@ export class GardensService {
   }
 
   /**
-   * Runs writes of one garden in a transaction and marks what was worked out before as stale. The garden's row is
-   * locked first: writes of one garden go one after the other and can never lock each other out; those of
-   * different gardens do not wait for each other.
+   * Runs writes of one garden in a transaction and marks cached results as stale. The garden's row is locked first,
+   * so writes of one garden run in turn and can't deadlock; different gardens do not wait for each other.
    */
   async change<T>(gardenId: string, work: (m: EntityManager, garden: GardenEntity) => Promise<T>): Promise<T> {
     return inTransaction(this.db, async (m) => {

@@ -3,16 +3,16 @@ import { HttpException } from '@nestjs/common';
 import { badRequest } from '../shared/http-errors.js';
 import { shapeFaults } from '@candid-leaf/core/records';
 
-/** Bytes of a body: of somebody who is not signed in, and of a gardener's longest place or order of plants. */
+/** Body limits in bytes: signed out, and signed in (the longest place or order of plants). */
 export const BODY_LIMIT = { anybody: '10kb', gardener: '200kb' } as const;
 
-/** Where anybody may write. */
+/** Routes anyone may write to. */
 const PUBLIC_WRITES = /^\/api\/(accounts|session|password\/\w+|watering\/.*)\/?$/i;
 
 const small = json({ limit: BODY_LIMIT.anybody, strict: false });
 const large = json({ limit: BODY_LIMIT.gardener, strict: false });
 
-/** Reads the body, no more of it than whoever sends it may; what has the wrong shape goes no further. */
+/** Reads the body, up to the caller's limit; a body with the wrong shape goes no further. */
 export const readBody: RequestHandler = (request: Request, response: Response, next: NextFunction) => {
   const read = request.session.accountId && !PUBLIC_WRITES.test(request.baseUrl + request.path) ? large : small;
   read(request, response, (error?: unknown) => {
@@ -23,7 +23,7 @@ export const readBody: RequestHandler = (request: Request, response: Response, n
   });
 };
 
-/** What the reader of a body says when it gives up, in a gardener's words. */
+/** Messages for unreadable bodies. */
 const UNREAD: Record<string, string> = {
   'entity.too.large': 'This is too long to save.',
   'entity.parse.failed': 'This is not valid JSON.',

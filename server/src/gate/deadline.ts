@@ -1,15 +1,13 @@
 import type { NextFunction, Request, Response } from 'express';
 import { unavailable } from '../shared/http-errors.js';
 
-/** The longest that anybody waits for an answer. */
+/** Longest wait for an answer, ms. */
 export const DEADLINE_MS = 15_000;
 
-/** Whole files come and go as fast as they can be carried; whoever sent them sees how far they are, and can break off. */
+/** Whole files take as long as they need; the sender sees the progress and can cancel. */
 const TAKES_LONG = /^\/api\/gardens\/[\w-]+\/(imports|exports|file)\b/i;
 
-/**
- * Whoever waits longer is told to come back. What was begun may still be done: every write can be sent again.
- */
+/** Answers after the deadline with "try again". The work may still finish: every write can be sent again. */
 export function deadline(request: Request, response: Response, next: NextFunction): void {
   if (TAKES_LONG.test(request.originalUrl)) return next();
   const timer = setTimeout(() => {

@@ -26,8 +26,8 @@ const OF_DATABASE: Record<DatabaseTrouble, Answer> = {
 };
 
 /**
- * The one place where a failure becomes an answer. What we refused is told as we put it; what the database says is told by its kind, and
- * is never repeated: not in the answer, and not in the log either, for a failed statement holds what people wrote.
+ * The one place where a failure becomes an answer. Our refusals are shown as written; database errors only by type,
+ * never quoted in the answer or the log, because a failed statement contains what people wrote.
  */
 @Catch()
 export class FailuresFilter implements ExceptionFilter {

@@ -15,8 +15,8 @@ const neverKept: RequestHandler = (_request, response, next) => {
 };
 
 /**
- * What stands before every route, in the order in which a request passes it: headers, origin, who it is, what it holds. Static files
- * pass the first of these only. Returns what must be closed at the end.
+ * Installs everything before the routes, in order: headers, origin, session, body. Static files pass only the first.
+ * Returns what to close at the end.
  */
 export function installGate(app: NestExpressApplication, config: Config): { close: () => Promise<void> } {
   app.set('trust proxy', config.trustProxy);
@@ -36,7 +36,7 @@ export function installGate(app: NestExpressApplication, config: Config): { clos
   );
   if (config.webRoot) app.use(thePage(config.webRoot));
   const { handler, close } = sessions(config);
-  // health answers whatever the database does, so it has no session either
+  // health answers without the database, so it has no session
   const unlessHealth =
     (work: RequestHandler): RequestHandler =>
     (request, response, next) =>

@@ -5,8 +5,8 @@ const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 const OURS = new Set(['same-origin', 'none']);
 
 /**
- * Writes come from our own pages, or from no page at all. A browser says where a request comes from and no page can change what it
- * says; a program that sends neither header has no gardener's cookie that it did not get itself.
+ * Refuses writes from foreign pages. A browser states a request's origin and no page can change it; a program without
+ * these headers has no gardener's cookie that it did not get itself.
  */
 export const refuseForeignWrites: RequestHandler = (request: Request, _response: Response, next: NextFunction) => {
   next(
@@ -21,6 +21,6 @@ function isOurs(request: Request): boolean {
   if (site !== undefined) return OURS.has(site);
   const origin = request.get('origin');
   if (origin === undefined) return true;
-  // behind a proxy that is trusted, `host` and `protocol` are what the browser sees
+  // behind a trusted proxy, `host` and `protocol` are what the browser sees
   return origin === `${request.protocol}://${request.host}`;
 }

@@ -4,7 +4,7 @@ import packed from 'express-static-gzip';
 
 const FOR_GOOD = 'public, max-age=31536000, immutable';
 
-/** The files of a folder, in the smallest form that the build made of them and the browser reads. */
+/** Serves the files of a folder in the smallest form the browser accepts. */
 const files = (folder: string, keep: string): RequestHandler =>
   packed(folder, {
     enableBrotli: true,
@@ -14,8 +14,8 @@ const files = (folder: string, keep: string): RequestHandler =>
   });
 
 /**
- * The built page: its files, and the page itself for every address that is none of the API's. What stands in `assets` has its content in its
- * name and never changes; the rest is asked for again each time.
+ * Serves the built page: its files, and the page itself for every address outside the API. Files in `assets` have
+ * their content hash in the name and never change; the rest is revalidated each time.
  */
 export function thePage(folder: string): RequestHandler {
   const page = Router();

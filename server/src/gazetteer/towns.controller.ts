@@ -2,7 +2,7 @@ import { TownAt, TownsCalled, type TownDto } from '@candid-leaf/contract';
 import { Controller, Get, Query } from '@nestjs/common';
 import { townNear, townsCalled } from './gazetteer.js';
 
-/** Where in the world a garden lies, by a town's name or by a point. */
+/** Locations for gardens, by a town's name or by a point. */
 @Controller('api/towns')
 export class TownsController {
   @Get()

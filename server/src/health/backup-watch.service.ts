@@ -9,7 +9,7 @@ import { Clock } from '../shared/clock.js';
 const OLD_DAYS = 7;
 const DAY_MS = 24 * 3600 * 1000;
 
-/** Reminds in the log, once a day, when the last copy of the database is old or there is none. */
+/** Reminds in the log, once a day, when the last backup is old or missing. */
 @Injectable()
 export class BackupWatch implements OnApplicationBootstrap {
   private readonly log = new Logger('Backups');
@@ -33,7 +33,7 @@ export class BackupWatch implements OnApplicationBootstrap {
     });
   }
 
-  /** What there is to say; null while the last copy is young. */
+  /** Returns the reminder; null while the last backup is recent. */
   reminder(): string | null {
     const file = join(this.config.backups ?? '', 'last.json');
     if (!existsSync(file)) return 'This database has no backup yet. Make one: npm run backup';

@@ -12,7 +12,7 @@ interface Health {
 class HealthController {
   constructor(private readonly pulse: Pulse) {}
 
-  /** Is it well? 503 while the database is away. */
+  /** Reports health: 503 while the database is away. */
   @Public()
   @Get('health')
   health(): Health {
@@ -22,7 +22,7 @@ class HealthController {
     return health;
   }
 
-  /** May requests be sent to it? 503 while it is starting, too. */
+  /** Reports readiness: 503 also while starting. */
   @Public()
   @Get('ready')
   ready(): { ok: true } {

@@ -4,13 +4,10 @@ import type { DataSource } from 'typeorm';
 import { Reckoner } from '../shared/reckoner.js';
 
 const EVERY_MS = 1000;
-/** A database that has not answered for so long is away. */
+/** A database silent for this long is away, ms. */
 const PATIENCE_MS = 2500;
 
-/**
- * Feels the pulse of what the server stands on, once a second, so that whoever asks for its health is told at once and truly,
- * whatever else goes on.
- */
+/** Polls the database once a second so /health answers at once even under load. */
 @Injectable()
 export class Pulse implements OnModuleInit, OnModuleDestroy {
   private answeredAt = Date.now();
@@ -40,7 +37,7 @@ export class Pulse implements OnModuleInit, OnModuleDestroy {
     return this.databaseAnswers && this.reckoner.ready;
   }
 
-  /** One beat; while one is not answered no other is sent. */
+  /** Sends one poll; none while another is unanswered. */
   async feel(): Promise<void> {
     if (this.asking) return;
     this.asking = true;

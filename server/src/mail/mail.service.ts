@@ -6,7 +6,7 @@ import { unavailable } from '../shared/http-errors.js';
 
 const PATIENCE_MS = 10_000;
 
-/** The one way out for mail: an SMTP server of the configuration's choice, or none. */
+/** Sends mail through the configured SMTP server, if any. */
 @Injectable()
 export class Mail implements OnModuleDestroy {
   private readonly transport: Transporter | null;
@@ -26,22 +26,22 @@ export class Mail implements OnModuleDestroy {
     this.transport?.close();
   }
 
-  /** Can mail be sent from here? Its links lead back only where it is known under which address this server is found. */
+  /** True if mail can be sent: links also need a known public address. */
   get works(): boolean {
     return this.transport !== null && this.config.publicUrl !== null;
   }
 
-  /** @throws 503 where no mail is sent from here */
+  /** @throws 503 if no mail can be sent */
   mustWork(): void {
     if (!this.works) throw unavailable('This server does not send mail. Ask the person who runs it.');
   }
 
-  /** The address of a page here, for a link in a mail. The secret stands behind `#`: no server on the way sees or logs it. */
+  /** Returns the address of a page for a mail. The secret is behind `#`, so no server on the way sees or logs it. */
   linkTo(path: string, secret: string): string {
     return `${this.config.publicUrl ?? ''}${path}#${secret}`;
   }
 
-  /** Sends it while nobody waits, so that how long an answer takes tells nothing of whether there was somebody to write to. */
+  /** Sends in the background, so the response time does not reveal whether there was a recipient. */
   send(to: string, subject: string, text: string): void {
     void inBackground('a mail', async () => {
       await this.transport?.sendMail({ from: this.config.mailFrom, to, subject, text });

@@ -3,7 +3,7 @@ import { AccessKeyInput, type AccessKeyDto, type NewAccessKey } from '@candid-le
 import { AccountId, Needs, PeopleOnly } from '../accounts/session.js';
 import { AccessKeysService } from './access-keys.service.js';
 
-/** Everybody who is in a garden may have keys; a key reaches no further than its owner. */
+/** Every member may have keys; a key can do no more than its owner. */
 @PeopleOnly()
 @Needs('look')
 @Controller('api/gardens/:gardenId/keys')

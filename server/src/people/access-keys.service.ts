@@ -9,7 +9,7 @@ import { hashOf, newSecret } from '../shared/secrets.js';
 
 const DAY_MS = 24 * 3600 * 1000;
 
-/** Somebody's keys for scripts, to one garden each. */
+/** A person's keys for scripts, each for one garden. */
 @Injectable()
 export class AccessKeysService {
   constructor(
@@ -25,7 +25,7 @@ export class AccessKeysService {
     return keys.map(asDto);
   }
 
-  /** Makes a key. Sent again it is the same one with a new secret: what the first answer said may have been lost. */
+  /** Creates a key. Sent again it is the same key with a new secret: the first answer may have been lost. */
   async make(gardenId: string, accountId: string, input: AccessKeyInput): Promise<NewAccessKey> {
     const old = await this.db.manager.findOneBy(AccessKeyEntity, { id: input.id });
     if (old && (old.gardenId !== gardenId || old.accountId !== accountId)) throw notFound('key');

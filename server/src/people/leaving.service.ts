@@ -12,10 +12,10 @@ import { Clock } from '../shared/clock.js';
 import { inTransaction } from '../shared/transactions.js';
 import { PeopleService } from './people.service.js';
 
-/** An account that was asked to go can be kept for so long. */
+/** Grace time of an account to be deleted, ms. */
 const GRACE_MS = 14 * 24 * 3600 * 1000;
 
-/** Accounts that go: first marked, and after a time of grace deleted, with the gardens that nobody else keeps. */
+/** Deletes accounts: marked first, then removed after a grace time, with the gardens no one else manages. */
 @Injectable()
 export class LeavingService {
   private readonly log = new Logger('Leaving');
@@ -29,12 +29,12 @@ export class LeavingService {
     private readonly clock: Clock,
   ) {}
 
-  /** Whoever keeps something of a garden outside the database says so here; it is told after the garden is gone. */
+  /** Registers cleanup of garden data outside the database; runs after the garden is gone. */
   onGone(follow: (gardenId: string) => Promise<void>): void {
     this.followers.push(follow);
   }
 
-  /** @throws 409 where helpers would lose a garden: it is handed over first, or they are let go */
+  /** @throws 409 if helpers would lose a garden: hand it over or remove them first */
   async ask(accountId: string, password: string): Promise<Me> {
     const account = await this.accounts.withPassword(accountId, password);
     const shared = (await this.people.keptAlone(this.db.manager, accountId)).filter((g) => g.helpers > 0);
@@ -68,7 +68,7 @@ Sign in before then to keep it. Backups may hold your data until they are delete
     });
   }
 
-  /** All or nothing of one account. Somebody who came to help meanwhile keeps a garden from going. */
+  /** Deletes one account completely or not at all. A helper who joined in between keeps the garden. */
   private async remove(accountId: string): Promise<void> {
     const gone = await inTransaction(this.db, async (m) => {
       const account = await m.findOne(AccountEntity, { where: { id: accountId }, lock: { mode: 'pessimistic_write' } });
@@ -79,7 +79,7 @@ Sign in before then to keep it. Backups may hold your data until they are delete
         return [];
       }
       const ids = alone.map((g) => g.garden.id);
-      // a plant holds on to its place, and a record to both: so these go from the leaves to the root
+      // delete from the leaves up: records refer to plants, plants to beds
       for (const id of ids) {
         for (const table of ['record', 'treatment', 'plant', 'place'])
           await m.query(`DELETE FROM ${table} WHERE gardenId = ?`, [id]);

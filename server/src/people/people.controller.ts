@@ -48,7 +48,7 @@ export class PeopleController {
     return this.people.remove(gardenId, memberId);
   }
 
-  /** Whoever may do no more than look may go. */
+  /** Even viewers may leave. */
   @PeopleOnly()
   @Needs('look')
   @Post('gardens/:gardenId/leave')

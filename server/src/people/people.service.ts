@@ -14,10 +14,10 @@ import { notFound } from '../shared/http-errors.js';
 import { hashOf, newSecret } from '../shared/secrets.js';
 import { WateringListEntity } from '../watering-list/watering-list.entity.js';
 
-/** An invitation opens so long. */
+/** Lifetime of an invitation, ms. */
 const INVITATION_MS = 7 * 24 * 3600 * 1000;
 
-/** Who is in a garden and as what. A garden is never without somebody who keeps it. */
+/** Members of a garden and their roles. A garden always has a manager. */
 @Injectable()
 export class PeopleService {
   constructor(
@@ -26,7 +26,7 @@ export class PeopleService {
     private readonly clock: Clock,
   ) {}
 
-  /** Members, those who left but stand beside records, and invitations that nobody has taken yet. */
+  /** Returns members, former members named on records, and open invitations. */
   async list(gardenId: string): Promise<PeopleDto> {
     const m = this.db.manager;
     const memberships = await m.find(MembershipEntity, { where: { gardenId }, order: { since: 'ASC' } });
@@ -55,7 +55,10 @@ export class PeopleService {
     return rows.map((r) => r.by);
   }
 
-  /** An invitation, with its link. Sent again it is the same invitation with a new link; the one before opens nothing. */
+  /**
+   * Creates an invitation with its link. Sent again it is the same invitation with a new link; the old link stops
+   * working.
+   */
   async invite(gardenId: string, madeBy: string, input: InvitationInput): Promise<NewLink> {
     const secret = newSecret();
     const expiresAt = new Date(this.clock.now().getTime() + INVITATION_MS);
@@ -80,7 +83,7 @@ export class PeopleService {
     if (!affected) throw notFound('invitation');
   }
 
-  /** What stands on an invitation; one that is used, taken back or too old tells no more than that there is none. */
+  /** Returns an invitation's text; a used, cancelled or expired one is "not found". */
   async read(secret: string): Promise<InvitationView> {
     const invitation = await this.openOne(this.db.manager, secret);
     const garden = await this.gardens.get(invitation.gardenId);
@@ -93,7 +96,7 @@ export class PeopleService {
     };
   }
 
-  /** Lets the account in; whoever is in already loses nothing by it. Sent again by the same account, it is still in. */
+  /** Adds the account; existing members keep their role. Repeating it is harmless. */
   async accept(secret: string, accountId: string): Promise<{ gardenId: string }> {
     const used = await this.db.manager.findOneBy(InvitationEntity, { secretHash: hashOf(secret), usedBy: accountId });
     if (used && (await this.db.manager.existsBy(MembershipEntity, { accountId, gardenId: used.gardenId })))
@@ -126,7 +129,7 @@ export class PeopleService {
     });
   }
 
-  /** Somebody goes, by themselves or shown the gate: their keys and open invitations go with them. */
+  /** Removes a member, by themselves or by a manager, with their keys and open invitations. */
   async remove(gardenId: string, memberId: string): Promise<void> {
     await this.gardens.change(gardenId, async (m) => {
       await this.member(m, gardenId, memberId);
@@ -149,7 +152,7 @@ export class PeopleService {
       throw new ConflictException('A garden needs a manager. Make someone else a manager first, then leave.');
   }
 
-  /** Gardens that go with an account: those that nobody else keeps. */
+  /** Returns gardens that would go with an account: those no one else manages. */
   async keptAlone(m: EntityManager, accountId: string): Promise<{ garden: GardenEntity; helpers: number }[]> {
     const kept = await m.findBy(MembershipEntity, { accountId, role: 'keep' });
     const alone: { garden: GardenEntity; helpers: number }[] = [];

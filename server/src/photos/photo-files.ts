@@ -5,7 +5,10 @@ import { join } from 'node:path';
 /** Which of a photo's two files. */
 export type Size = 'whole' | 'small';
 
-/** The pictures, beside the database: a folder for each garden, two files for each photo. Their names are ids that we checked, never what somebody called them. */
+/**
+ * Picture files, outside the database: a folder per garden, two files per photo. Names are checked ids, never user
+ * text.
+ */
 export class PhotoFiles {
   constructor(private readonly root: string) {}
 
@@ -16,7 +19,7 @@ export class PhotoFiles {
     return join(this.folder(gardenId), `${id}${size === 'small' ? '-small' : ''}.jpg`);
   }
 
-  /** Whole or not at all: written beside its place, then moved there. */
+  /** Writes completely or not at all: to a temporary file, then renamed. */
   async write(gardenId: string, id: string, size: Size, data: Buffer): Promise<void> {
     await mkdir(this.folder(gardenId), { recursive: true, mode: 0o700 });
     const path = this.path(gardenId, id, size);

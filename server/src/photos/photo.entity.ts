@@ -2,7 +2,7 @@ import type { SignCode } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
-/** What is known of a picture; the picture itself is a file. */
+/** Facts about a picture; the picture itself is a file. */
 @Entity('photo')
 export class PhotoEntity extends GardenRow {
   @Column('uuid', { nullable: true })

@@ -48,7 +48,7 @@ export class PhotosController {
     return this.send(gardenId, photoId, 'small', request, response);
   }
 
-  /** A browser keeps the picture and asks each time whether it still may show it: whoever is signed out sees nothing. */
+  /** The browser caches the picture but asks each time whether it may still show it: signed-out users see nothing. */
   private async send(gardenId: string, id: string, size: Size, request: Request, response: Response): Promise<void> {
     const picture = await this.photos.picture(gardenId, id, size);
     const tag = `"${id}-${size}"`;

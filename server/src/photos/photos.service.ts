@@ -17,7 +17,7 @@ import { PhotoEntity } from './photo.entity.js';
 import { PhotoFiles, type Size } from './photo-files.js';
 import { asKept } from './pictures.js';
 
-/** A photo that was thrown away can be brought back for so long. */
+/** How long a deleted photo can be restored, ms. */
 const KEPT_AFTER_MS = 30 * 24 * 3600 * 1000;
 const MOST_LISTED = 400;
 
@@ -33,7 +33,7 @@ const dto = ({ id, plantId, placeId, sign, day, width, height, bytes, createdBy 
   by: createdBy,
 });
 
-/** Photos of plants and places: rows in the database, pictures in files. */
+/** Photos of plants and beds: rows in the database, pictures in files. */
 @Injectable()
 export class PhotosService {
   private readonly files: PhotoFiles | null;
@@ -54,7 +54,7 @@ export class PhotosService {
     return this.files;
   }
 
-  /** The newest first. */
+  /** Newest first. */
   async list(gardenId: string, wanted: PhotosWanted): Promise<PhotoDto[]> {
     const rows = await this.db.manager.find(PhotoEntity, {
       where: { gardenId, deletedAt: IsNull(), ...wanted },
@@ -64,7 +64,7 @@ export class PhotosService {
     return rows.map(dto);
   }
 
-  /** Keeps a photo. Sent twice it is kept once; a picture is never put in another's stead. */
+  /** Stores a photo. Sent twice it is stored once; a picture never replaces another. */
   async put(gardenId: string, accountId: string, id: string, of: PhotoOf, data: Buffer): Promise<PhotoDto> {
     const files = this.kept;
     const there = await this.db.manager.findOneBy(PhotoEntity, { id });
@@ -99,8 +99,8 @@ export class PhotosService {
   }
 
   /**
-   * A picture that comes back from a garden's file, for a row that is there. One that is as it would be kept stays byte for byte; any other is drawn
-   * anew.
+   * Restores a picture from a garden file for an existing row. One already in stored form stays byte for byte; any
+   * other is redrawn.
    */
   async putBack(m: EntityManager, gardenId: string, id: string, data: Buffer): Promise<void> {
     const kept = await asKept(data, true);
@@ -110,7 +110,7 @@ export class PhotosService {
     await m.update(PhotoEntity, { id, gardenId }, { width, height, bytes: kept.whole.length });
   }
 
-  /** Pictures whose rows do not stand leave the disk. */
+  /** Removes pictures without rows from the disk. */
   async forget(gardenId: string, ids: readonly string[]): Promise<void> {
     for (const id of ids) await this.files?.remove(gardenId, id);
   }
@@ -148,7 +148,7 @@ export class PhotosService {
       );
   }
 
-  /** The picture. A file that is gone is told as such, and takes nothing else along. */
+  /** Returns the picture. A missing file is reported without affecting anything else. */
   async picture(gardenId: string, id: string, size: Size): Promise<Buffer> {
     const row = await this.db.manager.findOneBy(PhotoEntity, { id, gardenId, deletedAt: IsNull() });
     if (!row) throw notFound('photo');
@@ -169,7 +169,7 @@ export class PhotosService {
     });
   }
 
-  /** What was thrown away long ago leaves the disk. */
+  /** Removes photos deleted long ago from the disk. */
   @Cron(CronExpression.EVERY_DAY_AT_3AM)
   sweep(): Promise<void> {
     return inBackground('the cleanup of photos', async () => {

@@ -1,13 +1,13 @@
 import { UnsupportedMediaTypeException } from '@nestjs/common';
 import { PHOTO_PX } from '@candid-leaf/contract';
 
-/** What is looked into at all, by what stands in the file and not by its name. A drawing in XML, for one, could ask for other files. */
+/** Accepted formats, by file content, not by name. An XML drawing, for one, could request other files. */
 const TAKEN: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp']);
-/** Pixels of the largest picture that is opened: a phone's; a small file may say that it holds a wall. */
+/** Most pixels of a picture to open: a phone's; a small file may claim to be a wall. */
 const MOST_PIXELS = 64_000_000;
 const QUALITY = { whole: 80, small: 70 };
 
-/** One at a time: a picture that is opened takes some memory. */
+/** One at a time: an open picture uses a lot of memory. */
 let turn: Promise<unknown> = Promise.resolve();
 
 export interface Kept {
@@ -18,10 +18,9 @@ export interface Kept {
 }
 
 /**
- * A picture as it is kept: upright, no larger than it must be, and drawn anew from its pixels, so that nothing else that stood in the file is
- * kept: no place, no maker, no time.
- * @param keepIfPlain one that is no larger and holds nothing but its pixels stays as it is
- * @throws 415 what is no picture, or is not what it says
+ * Returns the picture as stored: upright, no larger than needed, redrawn from its pixels, so nothing else in the file
+ * remains: no location, device or time. @param keepIfPlain keeps one that is no larger and contains only pixels
+ * @throws 415 if it is not a picture, or not what it claims
  */
 export function asKept(data: Buffer, keepIfPlain = false): Promise<Kept> {
   const work = turn.then(() => redraw(data, keepIfPlain));
@@ -30,7 +29,7 @@ export function asKept(data: Buffer, keepIfPlain = false): Promise<Kept> {
 }
 
 async function redraw(data: Buffer, keepIfPlain: boolean): Promise<Kept> {
-  // what draws is loaded with the first photo: most processes never need it
+  // loaded with the first photo: most processes never need it
   const { fileTypeFromBuffer } = await import('file-type');
   const { default: sharp } = await import('sharp');
   const type = await fileTypeFromBuffer(data);
@@ -56,5 +55,5 @@ async function redraw(data: Buffer, keepIfPlain: boolean): Promise<Kept> {
   }
 }
 
-/** Nothing stands behind the end of the picture (the mark FF D9). */
+/** Returns whether nothing follows the end of the picture (mark FF D9). */
 const endsWithPicture = (data: Buffer): boolean => data.at(-2) === 0xff && data.at(-1) === 0xd9;

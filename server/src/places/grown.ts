@@ -3,7 +3,10 @@ import type { EntityManager } from 'typeorm';
 import { updateRows } from '../shared/rows.js';
 import { PlaceEntity } from './place.entity.js';
 
-/** Writes down by itself what grew in a place in a year, and what ailed there. The gardener's own notes of earlier years stay beside it. */
+/**
+ * Notes automatically what grew in a bed in a year, and its problems. The gardener's own notes of earlier years stay
+ * beside it.
+ */
 export async function noteGrown(
   m: EntityManager,
   placeId: string,

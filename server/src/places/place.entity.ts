@@ -94,27 +94,27 @@ export class PlaceEntity extends GardenRow {
   @Column('simple-json')
   history: EarlierYear[];
 
-  /** earlier soil tests, the older first */
+  /** earlier soil tests, oldest first */
   @Column('simple-json', { nullable: true })
   soilTests: SoilTest[] | null;
 
-  /** what grew and ailed here, written by itself */
+  /** earlier crops and problems, filled in automatically */
   @Column('simple-json', { nullable: true })
   grown: EarlierYear[] | null;
 
-  /** how it is watered: the gardener's school and what is allowed */
+  /** watering method and local rules */
   @Column('simple-json', { nullable: true })
   watering: PlaceWatering | null;
 
-  /** the day since which its outlet of the hose timer is its own */
+  /** day its timer outlet was assigned */
   @Column('date', { nullable: true })
   zoneSince: string | null;
 
-  /** how often it is walked along; weekly where nobody said */
+  /** how often it is checked; weekly by default */
   @Column('varchar', { length: 10, nullable: true })
   looking: RoundRhythm | null;
 
-  /** open water near by: no sprays */
+  /** open water nearby: no sprays */
   @Column('boolean', { nullable: true })
   pondNear: boolean | null;
 

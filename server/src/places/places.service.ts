@@ -14,10 +14,10 @@ export const placeDto = (p: PlaceEntity): PlaceDto => {
   return rest;
 };
 
-/** Drip gives at most so much over a square metre, L an hour (twenty emitters of 8 L), or to a pot. */
+/** Most drip flow per square metre, L an hour (twenty emitters of 8 L), and per pot. */
 const MOST_DRIP = { perM2: 160, perPot: 32 };
 
-/** A flow that no drip line gives is asked about: it is nearly always a slip of the unit. */
+/** Questions a flow no drip line gives: nearly always a unit mix-up. */
 function flowFaults(input: PlaceInput): Fault[] {
   if (input.irrigation !== 'drip' || !input.flowLPerH) return [];
   const most = isPotted(input) ? MOST_DRIP.perPot * 20 : MOST_DRIP.perM2 * (input.lengthM ?? 1) * (input.widthM ?? 1);
@@ -105,7 +105,7 @@ export class PlacesService {
     return this.gardens.change(gardenId, (m) => reorder(m, PlaceEntity, ids, { gardenId }));
   }
 
-  /** Retired places leave the garden view; nothing recorded is lost, and it can be taken back. */
+  /** Archived beds leave the garden view; nothing recorded is lost, and it can be undone. */
   async retire(gardenId: string, placeId: string, retired: boolean): Promise<void> {
     await this.gardens.change(gardenId, async (m, garden) => {
       const today = this.gardens.today(garden);
@@ -117,7 +117,7 @@ export class PlacesService {
   }
 }
 
-/** An outlet of the timer waters one place. */
+/** Refuses an outlet that already waters another bed or pot. */
 async function refuseTakenZone(
   m: EntityManager,
   gardenId: string,

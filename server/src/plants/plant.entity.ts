@@ -36,15 +36,15 @@ export class PlantEntity extends GardenRow {
   @Column('simple-json')
   resistantTo: DisorderCode[];
 
-  /** what it is worth to the gardener when there is not enough for all: 1 little, 2 as others, 3 much */
+  /** importance when there is not enough for all: 1 little, 2 as others, 3 much */
   @Column('int', { nullable: true })
   worth: 1 | 2 | 3 | null;
 
-  /** how it is trained, where the gardener chose */
+  /** its training, if the gardener chose one */
   @Column('varchar', { length: 20, nullable: true })
   training: Training | null;
 
-  /** which kind it is; the gardener may be unsure, and may correct it later */
+  /** its variety; the gardener may be unsure and correct it later */
   @Column('uuid', { nullable: true })
   cultivarId: string | null;
 
@@ -57,7 +57,7 @@ export class PlantEntity extends GardenRow {
   @Column('date', { nullable: true })
   retiredOn: string | null;
 
-  /** why it ended, where that was said */
+  /** why it ended, if stated */
   @Column('varchar', { length: 20, nullable: true })
   endedBecause: PlantEnd | null;
 }

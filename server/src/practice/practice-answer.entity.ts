@@ -2,7 +2,7 @@ import type { PracticeTheme } from '@candid-leaf/core/practice';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** What an account said of a practice plant; the first answer counts. It belongs to the account, not to a garden. */
+/** An account's answer to a practice plant; the first one counts. It belongs to the account, not to a garden. */
 @Entity('practice_answer')
 export class PracticeAnswerEntity {
   @PrimaryColumn('uuid')

@@ -3,7 +3,7 @@ import { Body, Controller, Get, Put } from '@nestjs/common';
 import { AccountId } from '../accounts/session.js';
 import { PracticeService } from './practice.service.js';
 
-/** Guesses at made-up plants: of whoever is signed in, and of nobody else. */
+/** Practice answers, for the signed-in account only. */
 @Controller('api/practice')
 export class PracticeController {
   constructor(private readonly practice: PracticeService) {}

@@ -6,9 +6,9 @@ import { LessThan, type DataSource } from 'typeorm';
 import { Clock } from '../shared/clock.js';
 import { PracticeAnswerEntity } from './practice-answer.entity.js';
 
-/** So many answers are shown, and tell how well somebody knows what they know now. */
+/** Answers shown and used for calibration. */
 const MOST_SHOWN = 200;
-/** Of one account so many are kept, the newest. */
+/** Most answers stored per account, newest first. */
 export const MOST_KEPT = 1000;
 
 @Injectable()
@@ -31,7 +31,7 @@ export class PracticeService {
     return { answers, calibration: calibrationOf(answers) };
   }
 
-  /** Keeps the first answer to a plant: what is said again, after the answer was read, tells nothing. */
+  /** Stores the first answer to a plant: later ones were given after reading the solution. */
   async keep(accountId: string, answer: PracticeAnswerInput): Promise<PracticeDto> {
     await this.db.manager
       .createQueryBuilder()

@@ -2,7 +2,7 @@ import type { LabelDose, ProductMake } from '@candid-leaf/core/products';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
-/** A product with the label that the gardener holds in their hand. */
+/** A product with the label the gardener has. */
 @Entity('product')
 export class ProductEntity extends GardenRow {
   @Column('varchar', { length: 80 })

@@ -10,7 +10,7 @@ import { ProductEntity } from './product.entity.js';
 
 const productDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: ProductEntity): ProductDto => rest;
 
-/** The gardener's own products. The starters are known to everybody and stand in no table. */
+/** The gardener's own products. Starters are built in and stored in no table. */
 @Injectable()
 export class ProductsService {
   constructor(
@@ -26,7 +26,7 @@ export class ProductsService {
     return rows.map(productDto);
   }
 
-  /** The own ones, and after them the starters. */
+  /** The gardener's own first, then the starters. */
   async all(gardenId: string, m?: EntityManager): Promise<Product[]> {
     return [...(await this.list(gardenId, m)), ...STARTERS];
   }
@@ -52,7 +52,7 @@ export class ProductsService {
     );
   }
 
-  /** What was recorded with it keeps its numbers: a record copies them. */
+  /** Records made with it keep their numbers: they are copies. */
   setDeleted(gardenId: string, id: string, deleted: boolean): Promise<void> {
     return this.gardens.change(gardenId, async (m) => {
       const found = await updateRows(m, ProductEntity, { id, gardenId }, { deletedAt: deleted ? new Date() : null });

@@ -26,10 +26,10 @@ import { taskKey } from '../today/today.service.js';
 
 type PlaceInSpell = Parameters<typeof spellPlan>[2];
 
-/** Minutes for each act, on average (judgement). */
+/** Average minutes per act (judgement). */
 const MINUTES_AN_ACT = 5;
 
-/** What heat and frost in the forecast ask for, place by place, from three days before on. Nothing of it is stored but the tick. */
+/** Tasks for heat and frost in the forecast, bed by bed, from three days before. Only the tick is stored. */
 @Injectable()
 export class HardWeatherSource extends TaskSource {
   readonly code = 'protect';
@@ -57,20 +57,20 @@ export class HardWeatherSource extends TaskSource {
     );
   }
 
-  /** Done is done for this day: tomorrow of the same spell asks again. */
+  /** Done for today: tomorrow of the same spell asks again. */
   async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
     if (!(await this.knows(m, s, id))) throw notFound('task');
     await this.postponements.hide(m, s.garden.id, taskKey(this.code, id));
     return null;
   }
 
-  /** Showing it again, which Today does, is all. */
+  /** Today shows it again; nothing else to do. */
   undo(): Promise<void> {
     return Promise.resolve();
   }
 }
 
-/** What threatens a place: heat as its plants feel it, frost by the screen and how it lies. */
+/** Returns what threatens a bed: heat as its plants feel it, frost by the screen and its position. */
 function spellsOf(s: GardenSnapshot, place: PlaceEntity, ahead: readonly WeatherDay[]): HardSpell[] {
   const plants = livePlantsIn(s, place.id);
   const newlyPlanted = plants.some(
@@ -95,7 +95,7 @@ function taskFor(
 ): Task[] {
   const acts = spellPlan(spell, s.today, inSpell(s, place, spell, assessed)).filter((a) => a.on >= s.today);
   if (acts.length === 0) return [];
-  // what is asked for every day again is told once: tomorrow asks for it anew
+  // daily acts are listed once: tomorrow asks again
   const said = acts
     .map((a) => ({ on: a.on, ...actInWords(a.what, s.format) }))
     .filter((a, i, all) => all.findIndex((x) => x.text === a.text) === i);
@@ -122,7 +122,7 @@ type Covered = 'heat' | 'frost';
 const coveredKind = (spell: HardSpell): Covered | null =>
   spell.kind === 'heat' || spell.kind === 'frost' ? spell.kind : null;
 
-/** Where the stock is counted, cloth and covers are dealt out among all that are threatened, wherever they stand. */
+/** If the stock was counted, shares cloth and covers among all threatened plants, wherever they are. */
 function dealtOut(
   s: GardenSnapshot,
   threatened: readonly { place: PlaceEntity; spells: readonly HardSpell[] }[],

@@ -19,7 +19,7 @@ const BLADES =
   'Clean the blades with 70 % alcohol first and after each sick plant. For a mosaic virus alcohol is not enough.';
 const ROOTING = 'rooting';
 
-/** The week's cuts of each plant within its budget, and suckers that root in a glass. */
+/** The week's cuts of each plant within its budget, and suckers rooting in water. */
 @Injectable()
 export class CutsSource extends TaskSource {
   readonly code = 'cut';
@@ -33,7 +33,7 @@ export class CutsSource extends TaskSource {
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
-    // cuts that a finding asked for are told by its own task, and share the week's budget
+    // cuts asked for by a finding have their own task and share the week's budget
     const elsewhere = await this.treatments.plantsWith(s.garden.id, (r) => r.cuts === true);
     const tasks: Task[] = [];
     for (const place of livePlaces(s)) {
@@ -49,7 +49,7 @@ export class CutsSource extends TaskSource {
     return tasks;
   }
 
-  /** Cut: written down with what it was. A rooted sucker that was planted: the glass is empty. */
+  /** Saves what was cut. A planted sucker empties its glass. */
   async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
     const [of, what] = id.split(':');
@@ -96,7 +96,7 @@ export class CutsSource extends TaskSource {
     return this.records.writeEach(m, s.garden.id, tick, [plant!.id], 'event', { date: s.today, what } as Happening);
   }
 
-  /** Plants that have something to be cut, or to wait with. */
+  /** Returns plants with something to cut, or on hold. */
   private async plansIn(s: GardenSnapshot, plants: readonly PlantEntity[]): Promise<Planned[]> {
     const out: Planned[] = [];
     for (const plant of plants) {
@@ -113,7 +113,7 @@ interface Planned {
 }
 const countOf = (plan: CutPlan): number => plan.cuts.reduce((n, c) => n + c.count, 0);
 
-/** The cuts of one place together: what is cut on which plant; those that wait, with the longest wait. */
+/** Groups the cuts of one bed: what to cut on which plant; held ones with the longest wait. */
 function cutsTask(s: GardenSnapshot, place: PlaceEntity, group: readonly Planned[]): Task {
   const count = group.reduce((n, { plan }) => n + countOf(plan), 0);
   const [longest] = group.flatMap(({ plan }) => plan.hold ?? []).sort((a, b) => (a.until < b.until ? 1 : -1));
@@ -141,7 +141,7 @@ function cutsTask(s: GardenSnapshot, place: PlaceEntity, group: readonly Planned
   };
 }
 
-/** A sucker that stands in water: what is next. */
+/** Returns the next step of a sucker in water. */
 function rootingTask(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity): Task | null {
   const events = s
     .recordsOf(plant.id)

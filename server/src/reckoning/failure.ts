@@ -1,7 +1,7 @@
 import { HttpException } from '@nestjs/common';
 import { codeOf, databaseTrouble } from '../shared/database-faults.js';
 
-/** A failure as it crosses from one thread to another. */
+/** A failure in a form that can cross between threads. */
 export type Failure =
   | { kind: 'refused'; status: number; body: string | object }
   | { kind: 'database'; code: string }
@@ -10,7 +10,7 @@ export type Failure =
 export function failureOf(error: unknown): Failure {
   if (error instanceof HttpException) return { kind: 'refused', status: error.getStatus(), body: error.getResponse() };
   const trouble = databaseTrouble(error);
-  // words of the database hold what people wrote: its code is enough
+  // database messages contain what people wrote: pass only the code
   if (trouble) return { kind: 'database', code: codeOf(error as object) || 'PROTOCOL_CONNECTION_LOST' };
   const { name = 'Error', message = '', stack = '' } = (error ?? {}) as Error;
   const ofStatement = typeof error === 'object' && error !== null && ('sql' in error || 'driverError' in error);

@@ -1,6 +1,6 @@
 import type { Failure } from './failure.js';
 
-/** What is said between the thread that answers and those that reckon. */
+/** Messages between the main thread and the workers. */
 export interface Job {
   id: number;
   name: string;

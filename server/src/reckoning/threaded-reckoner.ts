@@ -3,7 +3,7 @@ import type { Config } from '../config.js';
 import { Reckoner } from '../shared/reckoner.js';
 import { Threads } from './threads.js';
 
-/** Has its work done in other threads, where the same rooms offer the same work. */
+/** Runs jobs in worker threads, where the same modules offer the same work. */
 export class ThreadedReckoner extends Reckoner implements OnApplicationShutdown {
   private readonly threads: Threads;
 

@@ -5,18 +5,18 @@ import { errorOf } from './failure.js';
 import type { Job, Said } from './messages.js';
 
 export interface Limits {
-  /** the longest that a job may take, ms */
+  /** longest job, ms */
   jobMs: number;
-  /** a thread from which nothing was heard for so long is stuck, ms */
+  /** a thread silent for this long is stuck, ms */
   silenceMs: number;
   /** memory of a thread, MB */
   heapMb: number;
 }
 
-/** Room for what is made and thrown away at once; more of it makes nothing faster here. */
+/** Size of the young generation, MB; more makes nothing faster here. */
 const YOUNG_MB = 12;
 const USUAL: Limits = { jobMs: 12_000, silenceMs: 5000, heapMb: 170 };
-/** A garden that was being reckoned when a thread had to be ended so often is left alone for a while. */
+/** A garden whose job ended a thread this often is paused for a while. */
 const MOST_STRIKES = 2;
 const LEFT_ALONE_MS = 60_000;
 const FORGOTTEN_MS = 10 * 60_000;
@@ -29,7 +29,7 @@ interface Waiting {
   timer: NodeJS.Timeout;
 }
 
-/** One thread that reckons. Stuck, dead or out of memory, it is replaced; what it was asked meanwhile is answered with 503. */
+/** One worker thread. If stuck, dead or out of memory it is replaced; its pending jobs get a 503. */
 class Thread {
   private worker!: Worker;
   private heard = Date.now();
@@ -37,7 +37,7 @@ class Thread {
   private deaths = 0;
   private ended = false;
   ready = false;
-  /** between one that has ended and the next there is none */
+  /** false between the end of one and the start of the next */
   private alive = false;
   private readonly waiting = new Map<number, Waiting>();
   private readonly watch: NodeJS.Timeout;
@@ -134,7 +134,7 @@ class Thread {
 const tooLong = (): Error =>
   unavailable('This garden is taking too long to calculate. Try again in a moment; sending it twice is safe.');
 
-/** Threads that reckon, each for its own gardens, so that what is held of a garden is held once. */
+/** Worker threads, each responsible for its own gardens, so each garden is cached once. */
 export class Threads {
   private readonly threads: Thread[];
   private readonly strikes = new Map<string, { count: number; at: number }>();
@@ -156,7 +156,7 @@ export class Threads {
         throw unavailable(
           'This garden could not be calculated twice in a row. We try again in a minute; nothing in it is lost.',
         );
-      struck.count = MOST_STRIKES - 1; // one more try
+      struck.count = MOST_STRIKES - 1; // retried once more
     }
     return this.threads[hash(gardenId) % this.threads.length]!.run(gardenId, name, args);
   }

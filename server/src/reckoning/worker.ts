@@ -7,7 +7,7 @@ import { Reckoner } from '../shared/reckoner.js';
 import { failureOf } from './failure.js';
 import type { Job, Said } from './messages.js';
 
-/** A thread that reckons: the same rooms, without the door to the street and without anything that runs by the clock. */
+/** A worker thread: the same modules, without the HTTP server and without scheduled work. */
 const BEAT_MS = 500;
 
 const say = (said: Said): void => parentPort?.postMessage(said);
@@ -23,6 +23,6 @@ parentPort?.on('message', ({ id, name, args }: Job) => {
     (error: unknown) => say({ id, failure: failureOf(error) }),
   );
 });
-// silence means that something here does not let go
+// silence means something here is blocked
 setInterval(() => say({ beat: true }), BEAT_MS);
 say({ ready: true });

@@ -32,8 +32,8 @@ interface Standing {
 }
 
 /**
- * What a record is held to beside its own form: the rules of care, which read what was done before. They stop slips, not the truth: a reason
- * that is given lets everything through.
+ * Checks of a record beyond its own form: rules of care that read earlier records. They stop mistakes, not the truth:
+ * any of them passes with a reason.
  */
 @Injectable()
 export class CareRules {
@@ -66,7 +66,7 @@ export class CareRules {
   }
 }
 
-/** Two sprays that burn where they meet, whichever was first. */
+/** Refuses two sprays that burn together, in either order. */
 async function sprayFaults(m: EntityManager, id: string, s: Spraying, at: Standing): Promise<Fault[]> {
   const { place } = at;
   if (!place) return [];
@@ -78,7 +78,7 @@ async function sprayFaults(m: EntityManager, id: string, s: Spraying, at: Standi
   );
 }
 
-/** Fruit is not picked before a spray's wait is over. */
+/** Refuses picking before a spray's waiting time is over. */
 async function harvestFaults(m: EntityManager, id: string, h: Happening | Picking, at: Standing): Promise<Fault[]> {
   const { place } = at;
   if (!place) return [];
@@ -91,7 +91,7 @@ async function harvestFaults(m: EntityManager, id: string, h: Happening | Pickin
   );
 }
 
-/** Fruit inside a wait, of a state that is not for that, or heavier than a plant can bear. */
+/** Refuses fruit picked during a waiting time, used unsafely, or heavier than a plant can bear. */
 async function pickFaults(m: EntityManager, id: string, p: Picking, at: Standing): Promise<Fault[]> {
   const { plant } = at;
   if (!plant) return [];
@@ -104,17 +104,20 @@ async function pickFaults(m: EntityManager, id: string, p: Picking, at: Standing
     ...(await harvestFaults(m, id, p, at)),
   ];
 }
-/** A plant bears for no longer at a stretch. */
+/** Longest time a plant bears, days. */
 const SEASON_DAYS = 270;
 
-/** The plant that the record is of, or those that stand in its place. */
+/** Returns the plant the record belongs to, or those in its bed. */
 async function standingIn(m: EntityManager, { place, plant }: Standing): Promise<string[]> {
   if (plant) return [plant.id];
   const plants = await m.findBy(PlantEntity, { placeId: place!.id, retiredOn: IsNull(), deletedAt: IsNull() });
   return plants.map((p) => p.id);
 }
 
-/** Records of a kind that reach one of these plants, by its own name or its place's; without the one that is being corrected. */
+/**
+ * Returns records of a type that affect one of these plants, directly or through its bed; without the one being
+ * edited.
+ */
 async function recordsOf<T extends RecordData>(
   m: EntityManager,
   type: RecordKind,

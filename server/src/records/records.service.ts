@@ -50,7 +50,7 @@ export const recordDto = ({
     by: createdBy,
   }) as RecordDto;
 
-/** What a list of records may be narrowed to. */
+/** Filters of a list of records. */
 export interface RecordsWanted {
   plantId?: string;
   placeId?: string;
@@ -83,8 +83,8 @@ export class RecordsService {
   }
 
   /**
-   * Each in turn, as if each had come by itself: what one is refused for keeps no other back. When the database fails, none is kept, and all may be
-   * sent again.
+   * Saves each in turn, as if sent by itself: one refusal does not block the others. If the database fails, none is
+   * saved, and all may be sent again.
    */
   async putSeveral(gardenId: string, accountId: string, inputs: readonly object[]): Promise<SeveralAnswers> {
     return this.gardens.change(gardenId, async (m, garden) => {
@@ -105,7 +105,7 @@ export class RecordsService {
     });
   }
 
-  /** The same within somebody else's transaction. */
+  /** The same within another transaction. */
   async write(
     m: EntityManager,
     gardenId: string,
@@ -137,7 +137,9 @@ export class RecordsService {
     return { ...recordDto(row), ...(claim ? { claim } : {}) };
   }
 
-  /** One record for each of several plants, all of one tick: the first under the tick's own id, the others under ids that follow from it. */
+  /**
+   * Saves one record per plant for one tick: the first under the tick's own id, the others under ids derived from it.
+   */
   async writeEach(
     m: EntityManager,
     gardenId: string,
@@ -156,7 +158,7 @@ export class RecordsService {
     return plantIds.length > 0 ? tick.recordId : null;
   }
 
-  /** Takes all records of such a tick back. */
+  /** Undoes all records of such a tick. */
   async takeBackEach(
     m: EntityManager,
     gardenId: string,
@@ -168,12 +170,12 @@ export class RecordsService {
     await updateRows(m, RecordEntity, { id: In(ids), gardenId, deletedAt: IsNull() }, { deletedAt: new Date() });
   }
 
-  /** Does a record stand under this id? */
+  /** Returns whether a record exists under this id. */
   exists(m: EntityManager, gardenId: string, id: string): Promise<boolean> {
     return m.existsBy(RecordEntity, { id, gardenId, deletedAt: IsNull() });
   }
 
-  /** Was one ever written under one of these ids, even if it was thrown away since? */
+  /** Returns whether one was ever saved under one of these ids, even if deleted since. */
   wasEverWritten(m: EntityManager, ...ids: string[]): Promise<boolean> {
     return m.existsBy(RecordEntity, { id: In(ids) });
   }
@@ -193,12 +195,12 @@ export class RecordsService {
   }
 }
 
-/** The id of a further record of one tick. */
+/** Returns the id of a further record of one tick. */
 export const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
 
 type Entry = RecordData | WateringEntry;
 
-/** What was told, checked against its class; faults are told with what leads to them. */
+/** Validates input against its class; faults carry their path. */
 function asInput<T extends object>(cls: new () => T, told: object, under = ''): T {
   try {
     return checked(cls, told);
@@ -208,11 +210,11 @@ function asInput<T extends object>(cls: new () => T, told: object, under = ''): 
   }
 }
 
-/** What was told, checked against the class of its kind. */
+/** Validates input against the class of its type. */
 const checkedEntry = (input: RecordInput): Entry =>
   asInput(ENTRY_CLASSES[input.type] as new () => Entry, input.data, 'data.');
 
-/** A watering as it is kept: litres, by the flow that the place has now. */
+/** Returns a watering as stored: litres, by the current flow of the bed or pot. */
 async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity | null): Promise<RecordData> {
   const plants = place
     ? await m.countBy(PlantEntity, { placeId: place.id, retiredOn: IsNull(), deletedAt: IsNull() })
@@ -274,13 +276,13 @@ function inspectionFaults(data: Entry, crop: Crop | undefined): Fault[] {
   ];
 }
 
-/** What of a record names a measure: a note, or what was fed or sprayed. */
+/** Returns the text of a record that may name a claim: a note, or what was fed or sprayed. */
 const namedIn = (data: object): string => {
   const { text, product, name } = data as { text?: string; product?: string; name?: string };
   return [text, product, name].filter(Boolean).join(' ');
 };
 
-/** The measure that a record names, if it is the first in this garden to name it: the verdict is told once. */
+/** Returns the claim a record names, if it is the first in this garden: the verdict is shown once. */
 async function firstClaim(m: EntityManager, gardenId: string, id: string, data: object): Promise<string | undefined> {
   const claim = claimIn(namedIn(data));
   if (!claim) return undefined;

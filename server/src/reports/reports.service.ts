@@ -15,11 +15,11 @@ import { RecordEntity } from '../records/record.entity.js';
 import { kindName, modeOf, placeOf, seasonOf, yearOf } from '../season/planting-on-view.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 
-/** So many seasons stand beside each other. */
+/** Most seasons to compare. */
 const MOST_COMPARED = 8;
 const WEEK_STARTS = { monday: 1, sunday: 0, saturday: 6 } as const;
 
-/** What a season came to. It reads the one season that is asked for, and of the others only sums. */
+/** The season's report. It reads the requested season in full, and only sums of the others. */
 @Injectable()
 export class ReportsService {
   constructor(
@@ -62,7 +62,7 @@ export class ReportsService {
     const picks = await this.records<Picking>(s, season, 'picking');
     const waterings = await this.records<Watering>(s, season, 'watering');
     const feedings = await this.records<Feeding>(s, season, 'feeding');
-    /** of a plant, and of its place since it stands there */
+    /** of a plant, and of its bed since it grows there */
     const ofPlant = <T extends RecordData>(list: readonly Dated<T>[], p: PlantEntity): T[] =>
       list
         .filter(
@@ -92,7 +92,7 @@ export class ReportsService {
     );
   }
 
-  /** What lies on the shelf: green and blushing fruit that was laid out, until it should be eaten. */
+  /** Returns the ripening shelf: green and blushing fruit set aside, until its last day. */
   private async shelf(s: GardenSnapshot, season: GrowingYear): Promise<ShelfRow[]> {
     if (season.to < s.today) return [];
     const picks = await this.records<Picking>(s, season, 'picking');
@@ -151,7 +151,7 @@ export class ReportsService {
     }));
   }
 
-  /** The sums of a season: what it bore, and the weather from its first planting out to its last picking. */
+  /** Returns the sums of a season: its harvest, and the weather from first planting out to last picking. */
   private async compared(s: GardenSnapshot, year: number): Promise<ComparedSeason> {
     const season = seasonOf(s, year);
     const plants = plantsOf(s, year);
@@ -196,6 +196,6 @@ interface Dated<T> {
   data: T;
 }
 
-/** Plants that were set out in a season. */
+/** Returns the plants planted out in a season. */
 const plantsOf = (s: GardenSnapshot, year: number): PlantEntity[] =>
   s.plants.filter((p) => p.transplantedOn && yearOf(s, p.transplantedOn) === year);

@@ -21,13 +21,16 @@ import { RecordsService } from '../records/records.service.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 
-/** Minutes for one plant: a glance, and with its leaves turned over (judgement). */
+/** Minutes per plant: a glance, and with leaves turned over (judgement). */
 const GLANCE_MINUTES = 0.5;
 const TURNED_MINUTES = 2;
-/** Weather further back speaks of no round any more. */
+/** Days back that weather can call for a walk. */
 const BACK_DAYS = 30;
 
-/** Rounds that are due, place by place. Walked or called all clear, they are past: what decides is only when each plant was looked at. */
+/**
+ * Walks that are due, bed by bed. Walked or called all clear, they are done: only the last look at each plant
+ * decides.
+ */
 @Injectable()
 export class RoundsSource extends TaskSource {
   readonly code = 'round';
@@ -45,14 +48,14 @@ export class RoundsSource extends TaskSource {
       const round = dueIn(s, place, taken);
       return round ? [{ place, ...round }] : [];
     });
-    // who comes home sees to the pots first
+    // after an absence the pots come first
     const potsFirst = due.some((d) => d.round.reasons.some((r) => r.kind === 'home'));
     return (potsFirst ? [...due].sort((a, b) => Number(isPotted(b.place)) - Number(isPotted(a.place))) : due).map((d) =>
       taskFor(s, d.place, d.plants, d.round, d.open),
     );
   }
 
-  /** "All clear": one look at every plant that nobody has looked at today. What was looked at meanwhile is left as it is. */
+  /** "All clear": saves one look for every plant not looked over today. */
   async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const place = livePlaces(s).find((p) => idOf(s.today, p) === id);
     if (!place || !dueIn(s, place, await this.takenOn(m, s)))
@@ -77,7 +80,7 @@ export class RoundsSource extends TaskSource {
     );
   }
 
-  /** Findings that were taken on in the last weeks, or are open still. */
+  /** Returns findings treated in the last weeks, or still open. */
   private takenOn(m: EntityManager, s: GardenSnapshot): Promise<TreatmentEntity[]> {
     return m.findBy(TreatmentEntity, {
       gardenId: s.garden.id,

@@ -13,7 +13,7 @@ import { modeOf, yearOf } from './planting-on-view.js';
 
 type What = 'last-flowers-off' | 'green-fruit-in';
 
-/** Before frost: the last flowers off, and green fruit in. The top is taken off by the week's cuts. */
+/** Before frost: remove the last flowers and bring in green fruit. The weekly cuts include topping. */
 @Injectable()
 export class LateSource extends TaskSource {
   readonly code = 'late';
@@ -51,11 +51,11 @@ export class LateSource extends TaskSource {
   }
 }
 
-/** Of this season; in a mild winter frost is a guest, and ends nothing. */
+/** The first frost of this season; in a mild winter frost is occasional and ends nothing. */
 const firstFrost = (s: GardenSnapshot): string | null =>
   modeOf(s) === 'warm' ? frostsOf(s.garden, growingYearOf(s.today, s.garden.latitude, modeOf(s))).first : null;
 
-/** Plants of this season for which it is not written down yet; indoors no frost comes. */
+/** Returns plants of this season for which it is not recorded yet; indoors no frost comes. */
 const still = (s: GardenSnapshot, place: PlaceEntity, what: What): PlantEntity[] =>
   coverOf(place) === 'indoors'
     ? []
@@ -64,7 +64,7 @@ const still = (s: GardenSnapshot, place: PlaceEntity, what: What): PlantEntity[]
           p.transplantedOn !== null &&
           yearOf(s, p.transplantedOn) === yearOf(s, s.today) &&
           newestEvent(s, p.id, what) === null &&
-          // a bush kind is through by then
+          // a bush variety is finished by then
           (what === 'green-fruit-in' || p.crop === 'pepper' || p.habit !== 'determinate'),
       );
 

@@ -23,11 +23,13 @@ import { datesOf, yearOf } from './planting-on-view.js';
 interface Ripe {
   plant: PlantEntity;
   on: Day;
-  /** what blushes is picked now */
+  /** pick blushing fruit now */
   blush: BlushFirst | null;
 }
 
-/** Ripe fruit to be looked for: from the day it should be there, and then every few days. It is picked on the plant's own form. */
+/**
+ * Checks for ripe fruit: from the expected day on, then every few days. Pickings are saved with the plant's own form.
+ */
 @Injectable()
 export class PickingSource extends TaskSource {
   readonly code = 'pick';
@@ -46,7 +48,7 @@ export class PickingSource extends TaskSource {
     );
   }
 
-  /** What was picked is written down plant by plant, and answers it. */
+  /** Recording what was picked, plant by plant, answers it. */
   done(): Promise<null> {
     return Promise.resolve(null);
   }
@@ -55,7 +57,7 @@ export class PickingSource extends TaskSource {
   }
 }
 
-/** The day on which one should look; null where nothing tells. A plant inside a wait is not told. */
+/** Returns the day to look; null if nothing indicates one. Plants in a waiting time are left out. */
 function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day | null {
   const records = s.recordsOf(plant.id).filter((r) => r.day <= s.today);
   const sprays = [...records, ...s.recordsOf(place.id)]
@@ -67,7 +69,7 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
   if (plant.stage === 'ripening') return s.today;
   const set = records.find((r) => r.type === 'truss-count' && (r.data as TrussCount).fruit > 0);
   if (set) return ripeFromSet(plant.crop, set.day, s.today, weatherIn(s))?.from ?? null;
-  // by the packet alone only where the packet is known
+  // by the packet alone only if the packet is known
   const kind = s.cultivarOf(plant);
   if (!kind || !plant.transplantedOn || !daysToMaturityOf(kind).sure) return null;
   return datesOf(s, yearOf(s, plant.transplantedOn), kind, { plantedOn: plant.transplantedOn }).bands.find(
@@ -75,7 +77,7 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
   )!.from;
 }
 
-/** Before much rain, heat or birds: only where fruit ripens, or will within days. */
+/** Days within which fruit must ripen to be worth picking before rain, heat or birds. */
 const RIPENS_WITHIN_DAYS = 7;
 const PECKED_DAYS = 14;
 function blushOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, on: Day): BlushFirst | null {

@@ -33,21 +33,21 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
 import { plantingDto } from './plantings.service.js';
 
-/** So long a thermometer's word on the soil holds. */
+/** Days a soil thermometer reading stays valid. */
 const READING_HOLDS_DAYS = 3;
 
 export const modeOf = (s: GardenSnapshot): 'warm' | 'mild-winter' => s.garden.seasonMode ?? 'warm';
 export const seasonOf = (s: GardenSnapshot, year: number): GrowingYear =>
   growingYear(year, s.garden.latitude, modeOf(s));
 
-/** The season, by its first year, that a day belongs to. */
+/** Returns the season, by its first year, that a day belongs to. */
 export const yearOf = (s: GardenSnapshot, day: string): number => growingYearOf(day, s.garden.latitude, modeOf(s)).year;
 
-/** What a kind is called: its own name, else its crop. */
+/** Returns the variety's name, else the crop. */
 export const kindName = (kind: CultivarEntity | undefined, crop: string): string =>
   kind?.name ?? (crop === 'tomato' ? 'Tomato' : 'Pepper');
 
-/** What stands, by its kind or by its type. */
+/** Returns the plant's variety, else its type. */
 export const nameOf = (s: GardenSnapshot, p: PlantEntity): string =>
   s.cultivarOf(p)?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop;
 
@@ -66,7 +66,7 @@ const TYPE_NAMES: Record<string, string> = {
 export const placeOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'placeId'>): PlaceEntity | undefined =>
   s.places.find((x) => x.id === p.placeId);
 
-/** The dates of a kind in a season of this garden. */
+/** Returns the dates of a variety in a season of this garden. */
 export const datesOf = (
   s: GardenSnapshot,
   year: number,
@@ -86,7 +86,7 @@ export const datesOf = (
 export const kindOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'cultivarId' | 'crop'>): DatesQuestion['kind'] =>
   s.cultivarOf(p) ?? { crop: p.crop };
 
-/** The dates of what is planned, by what is done of it. */
+/** Returns the dates of a planting, given what is done. */
 export const datesOfPlanting = (s: GardenSnapshot, p: PlantingEntity): YearDates =>
   datesOf(s, p.year, kindOf(s, p), {
     plantedOn: p.plantedOn,
@@ -94,18 +94,18 @@ export const datesOfPlanting = (s: GardenSnapshot, p: PlantingEntity): YearDates
     second: p.aim === 'second-crop',
   });
 
-/** The plan of its days outside; null before it has begun. */
+/** Returns the hardening plan; null before it starts. */
 export function hardeningOf(s: GardenSnapshot, p: PlantingEntity): HardeningPlan | null {
   if (!p.hardenFrom) return null;
-  // what is hardened stands in the open by day
+  // hardening plants are outside by day
   return hardeningPlan({ startOn: p.hardenFrom, today: s.today, done: p.outDays ?? [], weather: weatherIn(s) });
 }
 
-/** May it go out today? Null where it is not time to ask, or it is out. */
+/** Returns whether it can be planted out today; null if it is too early to ask, or it is out. */
 export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
   const place = placeOf(s, p);
   if (!place || p.plantedOn || !p.sownOn) return null;
-  // what is just sown is not asked about: it is told from a week before its time on
+  // ask from a week before its time
   const out = datesOfPlanting(s, p).bands.find((b) => b.what === 'plant-out')!;
   if (!p.hardenFrom && s.today < addDays(out.from, -7)) return null;
   const weather = weatherIn(s).map((w) => weatherInPlace(place, w, s.garden));
@@ -124,7 +124,7 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
   });
 }
 
-/** What grew and ailed in a place: as the gardener told it, and as it was written down by itself. */
+/** Returns earlier crops and problems of a bed: from the gardener, and filled in automatically. */
 export const groundOf = (place: PlaceEntity): EarlierYear[] => [...place.history, ...(place.grown ?? [])];
 
 export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOnView {
@@ -159,7 +159,7 @@ const againstAim = (p: PlantingEntity, kind: CultivarEntity | undefined): string
   return text ? [text] : [];
 };
 
-/** What a kind does easily, in a place where it happened in the two years before. */
+/** A variety's weakness where the same problem happened in the two years before. */
 const LEANS: readonly [lean: 'darkEnds' | 'splits', disorders: readonly DisorderCode[], text: string][] = [
   [
     'darkEnds',

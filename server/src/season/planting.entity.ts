@@ -3,7 +3,7 @@ import type { Crop } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
-/** So many of one kind for one place in one season, and how far they are. */
+/** A number of plants of one variety for one bed and season, and their progress. */
 @Entity('planting')
 export class PlantingEntity extends GardenRow {
   @Column('int')

@@ -2,7 +2,7 @@ import type { KitCode } from '@candid-leaf/core/reports';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
-/** What was said of a season when it was over. */
+/** The review of a finished season. */
 @Entity('season_notes')
 export class SeasonNotesEntity extends GardenRow {
   @Column('int')

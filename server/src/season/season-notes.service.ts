@@ -9,7 +9,7 @@ import { SeasonNotesEntity } from './season-notes.entity.js';
 
 const notesDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: SeasonNotesEntity): SeasonNotesDto => rest;
 
-/** The look back at a season: what worked, what to change. One for each. */
+/** Season reviews: what worked, what to change. One per season. */
 @Injectable()
 export class SeasonNotesService {
   constructor(

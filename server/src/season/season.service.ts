@@ -31,13 +31,13 @@ import { stoodIn } from './stood.js';
 import { SeasonNotesService } from './season-notes.service.js';
 import { PlantingsService } from './plantings.service.js';
 
-/** More lines than this one cannot read at a glance. */
+/** Most lines that can be read at a glance. */
 const MOST_LINES = 14;
 const BEFORE_OUT: ReadonlySet<DateKind> = new Set<DateKind>(['sow', 'pot-on', 'harden']);
 const STILL: ReadonlySet<DateKind> = new Set<DateKind>(['last-planting', 'second-sowing']);
 type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second'>;
 
-/** Where one is in the year, and what is planned. */
+/** The season page: where the year stands, and what is planned. */
 @Injectable()
 export class SeasonService {
   constructor(
@@ -51,7 +51,7 @@ export class SeasonService {
     const now = growingYearOf(today.today, today.garden.latitude, modeOf(today));
     const year = asked ?? now.year;
     const season = seasonOf(today, year);
-    // an earlier season is read with its own records and weather
+    // an earlier season uses its own records and weather
     const past = season.to < today.today;
     const s = past ? { ...(await this.snapshots.asOf(gardenId, season.to)), plants: today.plants } : today;
     const all = await this.plantings.of(gardenId);
@@ -86,7 +86,7 @@ export class SeasonService {
     return notes || stood.length > 0 ? { label: seasonOf(s, year).label, year, notes, stood } : null;
   }
 
-  /** This year and the next, and every other of which something is written down. */
+  /** Seasons to offer: this one, the next, and any with records. */
   private seasons(s: GardenSnapshot, all: readonly PlantingEntity[], now: number): number[] {
     const years = new Set([now, now + 1, ...all.map((p) => p.year)]);
     for (const p of s.plants) if (p.transplantedOn) years.add(yearOf(s, p.transplantedOn));
@@ -101,7 +101,7 @@ function neededFor(s: GardenSnapshot, p: PlantingEntity) {
   return [{ crop: p.crop, habit, count: p.count, place, placeId: place.id }];
 }
 
-/** One line for each kind that is planned or stands; without any, one for each crop, so that the year can be seen before it is planned. */
+/** One line per planned or growing variety; without any, one per crop, so the year shows before it is planned. */
 function linesOf(
   s: GardenSnapshot,
   year: number,
@@ -140,7 +140,7 @@ function linesOf(
       s,
       plants.filter((x) => nameOf(s, x) === label),
     );
-    // how it was raised is not written down, and what may still be planted is told once
+    // how it was raised is not recorded, and what can still be planned is listed once
     add(
       label,
       s.cultivarOf(p) ?? p,

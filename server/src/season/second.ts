@@ -7,10 +7,10 @@ import { addDays } from '@candid-leaf/core/units';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { groundOf, modeOf, seasonOf } from './planting-on-view.js';
 
-/** It is spoken of from so many days before its last sowing on. */
+/** Days before its last sowing day from which a second crop is suggested. */
 const AHEAD_DAYS = 42;
 
-/** Where a second crop may stand this year, while there is time to sow it; null outside of that time, or without frost. */
+/** Returns where a second crop can grow this year, while it can be sown; null outside that time, or without frost. */
 export function secondIn(s: GardenSnapshot, year: number): SeasonView['second'] {
   const { first } = frostsOf(s.garden, seasonOf(s, year));
   if (first === null || modeOf(s) !== 'warm') return null;

@@ -10,7 +10,7 @@ import { newestEvent } from './newest-event.js';
 
 const WHAT = 'slugs-looked-for';
 
-/** The first weeks outside: until a plant stands 30 cm tall, slugs and other nibblers are looked for. Its water is the plan's. */
+/** Checks for slugs and other nibblers until a plant is 30 cm tall. The plan waters it. */
 @Injectable()
 export class SettlingSource extends TaskSource {
   readonly code = 'settle';

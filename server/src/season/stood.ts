@@ -3,7 +3,7 @@ import { disorderRow } from '@candid-leaf/core/diagnosis';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import { groundOf, nameOf, yearOf } from './planting-on-view.js';
 
-/** What stood where in a season, in walking order, and what ailed there; places of which nothing is known are left out. */
+/** Returns what grew where in a season, in walking order, and its problems; beds without records are left out. */
 export function stoodIn(s: GardenSnapshot, year: number): StoodPlace[] {
   return s.places.flatMap((place): StoodPlace[] => {
     const plants = s

@@ -1,6 +1,6 @@
 import { StreamableFile } from '@nestjs/common';
 import type { Rendered } from './reckoner.js';
 
-/** Sends JSON that was rendered elsewhere as it is. */
+/** Sends JSON rendered elsewhere unchanged. */
 export const asJson = (json: Rendered<unknown>): StreamableFile =>
   new StreamableFile(Buffer.from(json), { type: 'application/json; charset=utf-8' });

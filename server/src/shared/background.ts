@@ -3,7 +3,7 @@ import { inFewWords } from './in-few-words.js';
 
 const log = new Logger('Background');
 
-/** Work that nobody waits for. Whatever goes wrong in it is said in the log; it is tried again at its next time, and nothing ends. */
+/** Runs work no one waits for. Failures go to the log; it is retried at its next time, and nothing ends. */
 export async function inBackground(what: string, work: () => Promise<void>): Promise<void> {
   try {
     await work();

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 
-/** The only place that knows what time it is; tests put another in its stead. */
+/** The only source of the current time; tests replace it. */
 @Injectable()
 export class Clock {
   now(): Date {
@@ -8,6 +8,6 @@ export class Clock {
   }
 }
 
-/** The calendar day of an instant in a time zone. */
+/** Returns the calendar day of an instant in a time zone. */
 export const dayIn = (timeZone: string, instant: Date): string =>
   new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(instant);

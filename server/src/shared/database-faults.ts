@@ -1,4 +1,4 @@
-/** What kind of trouble a failed statement is in. Read from the driver's own codes, never from its words. */
+/** The type of database trouble, from the driver's codes, never its words. */
 export type DatabaseTrouble = 'away' | 'full' | 'duplicate' | 'collision' | 'refused';
 
 const AWAY = new Set([
@@ -16,11 +16,11 @@ const AWAY = new Set([
   'ER_CON_COUNT_ERROR',
   'ER_QUERY_INTERRUPTED',
   'ER_CONNECTION_KILLED',
-  'ER_OPTION_PREVENTS_STATEMENT', // read only, while it is being looked after
+  'ER_OPTION_PREVENTS_STATEMENT', // read-only during maintenance
 ]);
 const FULL = new Set(['ER_DISK_FULL', 'ER_RECORD_FILE_FULL', 'ER_ERROR_ON_WRITE', 'ER_OUT_OF_RESOURCES', 'ENOSPC']);
 const COLLISION = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD']);
-/** The value itself cannot be kept: a fault of whoever sent it that no class has found. */
+/** The value itself can't be stored: a fault of the sender that no class found. */
 const REFUSED = new Set([
   'ER_DATA_TOO_LONG',
   'ER_TRUNCATED_WRONG_VALUE',
@@ -40,7 +40,7 @@ interface Coded {
   errors?: Coded[];
 }
 
-/** The trouble that an error tells of; null where it is none of the database's. */
+/** Returns the trouble of an error; null if it is not from the database. */
 export function databaseTrouble(error: unknown): DatabaseTrouble | null {
   const e = error as Coded | null | undefined;
   if (e === null || typeof e !== 'object') return null;

@@ -1,6 +1,6 @@
 import { Column, PrimaryColumn } from 'typeorm';
 
-/** A row that people wrote and that belongs to a garden: versioned, and marked instead of deleted. */
+/** A row written by people that belongs to a garden: versioned, and marked instead of deleted. */
 export abstract class GardenRow {
   @PrimaryColumn('uuid')
   id: string;
@@ -11,7 +11,7 @@ export abstract class GardenRow {
   @Column('int')
   version: number;
 
-  /** the garden's revision at which it was last written */
+  /** the garden's revision at its last write */
   @Column('bigint')
   revision: string;
 

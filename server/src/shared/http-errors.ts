@@ -7,10 +7,10 @@ import {
 } from '@nestjs/common';
 import { faultsOf, STRICT, type Fault } from '@candid-leaf/core/records';
 
-/** Who sends a thousand faults is told of the first ones. */
+/** Most faults reported at once. */
 const MOST_FAULTS = 20;
 
-/** 400 with the path and reason of every fault, up to twenty. */
+/** Builds a 400 with the path and reason of every fault, up to twenty. */
 export function badRequest(faults: readonly Fault[]): BadRequestException {
   const more = faults.length - MOST_FAULTS;
   return new BadRequestException({
@@ -19,7 +19,7 @@ export function badRequest(faults: readonly Fault[]): BadRequestException {
   });
 }
 
-/** Throws a 400 when there are faults. */
+/** Throws a 400 if there are faults. */
 export function throwIfFaults(faults: readonly Fault[]): void {
   if (faults.length > 0) throw badRequest(faults);
 }
@@ -29,6 +29,6 @@ export const versionConflict = (): ConflictException =>
   new ConflictException('Someone else changed this in the meantime. Look at the newer version, then change it again.');
 export const unavailable = (message: string): ServiceUnavailableException => new ServiceUnavailableException(message);
 
-/** Every body is checked against its class; unknown fields are faults. */
+/** Validates every body against its class; unknown fields are faults. */
 export const validationPipe = (): ValidationPipe =>
   new ValidationPipe({ ...STRICT, transform: true, exceptionFactory: (errors) => badRequest(faultsOf(errors)) });

@@ -1,6 +1,6 @@
 import { codeOf } from './database-faults.js';
 
-/** Kind and place of an error of ours, without what it was about. */
+/** Returns type and place of an internal error, without its content. */
 export function inFewWords(error: unknown): string {
   if (!(error instanceof Error)) return `something that is not an error was thrown (${typeof error})`;
   const where = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));

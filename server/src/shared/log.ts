@@ -4,13 +4,13 @@ import { pino } from 'pino';
 import { pinoHttp } from 'pino-http';
 
 export interface Log extends LoggerService {
-  /** one line for each request, at the levels that are wanted */
+  /** one line per request, at the chosen levels */
   requests: RequestHandler;
 }
 
 /**
- * The log: one line of JSON each, to standard output. A disk that is full takes nothing, and ends nothing. Requests are told by
- * method, path and answer: no bodies, no cookies, and of a failure only its kind and place.
+ * The log: one JSON line each, to standard output. A full disk loses lines but stops nothing. Requests are logged by
+ * method, path and status: no bodies, no cookies; failures only by type and place.
  */
 export function openLog(level = 'warn'): Log {
   const out = pino.destination({ fd: 1, sync: true });
@@ -26,7 +26,7 @@ export function openLog(level = 'warn'): Log {
       res: ({ statusCode }: { statusCode: number }) => ({ status: statusCode }),
       err: kindOnly,
     },
-    // whoever watches over us asks every few moments
+    // health checks come every few moments
     autoLogging: { ignore: (request) => /^\/api\/(health|ready)\b/.test(request.url ?? '') },
     customLogLevel: (_request, response, error) => (error || response.statusCode >= 500 ? 'warn' : 'info'),
   });
@@ -46,6 +46,6 @@ export function openLog(level = 'warn'): Log {
 
 const kindOnly = (error: Error & { code?: unknown }): object => ({ kind: error.name, code: error.code });
 
-/** A secret that stands in an address is not for the log. */
+/** Removes secrets from addresses before logging. */
 export const withoutSecrets = (path: string): string =>
   path.replace(/^(\/api\/(?:calendars|invitations|watering)\/)[^/]+/, '$1…');

@@ -7,7 +7,7 @@ interface Ordered extends GardenRow {
   position: number;
 }
 
-/** Puts the named rows in the order given. Every id must be one of the rows that `among` holds. */
+/** Puts rows in the given order. Every id must be one of `among`. */
 export async function reorder<E extends Ordered>(
   m: EntityManager,
   target: EntityTarget<E>,
@@ -24,7 +24,7 @@ export async function reorder<E extends Ordered>(
       await updateRows(m, target, { id } as FindOptionsWhere<E>, { position } as Partial<E>);
 }
 
-/** Where a new row goes: after the last. */
+/** Returns the position of a new row: after the last. */
 export async function nextPosition<E extends Ordered>(
   m: EntityManager,
   target: EntityTarget<E>,

@@ -1,7 +1,10 @@
 import { BadRequestException, PayloadTooLargeException } from '@nestjs/common';
 import type { Request } from 'express';
 
-/** Reads a body that is no JSON, no more of it than it may hold. @throws 413 more; 400 nothing */
+/**
+ * Reads a non-JSON body up to a limit.
+ * @throws 413 if larger; 400 if empty
+ */
 export async function readWhole(request: Request, most: number, what: string): Promise<Buffer> {
   const tooLarge = (): PayloadTooLargeException =>
     new PayloadTooLargeException(`${what} is larger than ${most / 1_000_000} MB.`);

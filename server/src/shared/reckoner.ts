@@ -1,22 +1,22 @@
-/** JSON, ready to be sent. It is text from where it was worked out to the wire: nobody in between takes it apart. */
+/** JSON ready to send. It stays text from the worker to the wire: nothing in between parses it. */
 export type Rendered<T> = string & { readonly of?: T };
 
 const ignore = (): void => undefined;
 
-/** Anything that may be asked for by name: its arguments and its answer can cross to another thread. */
+/** Work callable by name: arguments and answer can cross to another thread. */
 type Work = (...args: never[]) => Promise<unknown>;
 
 /**
- * Where the heavy work is done: whatever reads a garden whole and reckons on it. Rooms offer their work here by name, and ask
- * for it here; whether it is done in this thread or in another is not their business.
+ * Where heavy work runs: everything that reads a whole garden. Modules offer work by name and call it here; the
+ * thread does not matter to them.
  */
 export abstract class Reckoner {
   protected readonly offers = new Map<string, Work>();
 
-  /** what is being read, and who waits for it to be read once more */
+  /** reads in progress, and callers waiting for the next one */
   private readonly flights = new Map<string, { now: Promise<string>; next: Promise<string> | null }>();
 
-  /** Offers work under a name, and gives back how it is asked for. The first argument is the garden's id. */
+  /** Offers work under a name and returns how to call it. The first argument is the garden's id. */
   offer<A extends [gardenId: string, ...rest: unknown[]], R>(
     name: string,
     work: (...args: A) => Promise<R>,
@@ -25,7 +25,7 @@ export abstract class Reckoner {
     return (...args) => this.run(name, args);
   }
 
-  /** The same for work that only reads: many who ask the same at once are answered together. */
+  /** The same for read-only work: concurrent identical calls share one answer. */
   offerReading<A extends [gardenId: string, ...rest: unknown[]], R>(
     name: string,
     work: (...args: A) => Promise<R>,
@@ -35,8 +35,8 @@ export abstract class Reckoner {
   }
 
   /**
-   * Whoever asks while the same is being read waits until that is through, and then all who came meanwhile are answered by one reading more: it
-   * begins after each of them asked, so it knows of whatever each has written before.
+   * Callers arriving during a read wait until it ends, then share one more read: it starts after each of them asked,
+   * so it includes their writes.
    */
   private together(key: string, read: () => Promise<string>): Promise<string> {
     const flight = this.flights.get(key);
@@ -54,7 +54,7 @@ export abstract class Reckoner {
     return flight.now;
   }
 
-  /** May work be asked for yet? */
+  /** Returns whether work may be called yet. */
   get ready(): boolean {
     return true;
   }
@@ -63,7 +63,7 @@ export abstract class Reckoner {
   abstract run(name: string, args: readonly unknown[]): Promise<string>;
 }
 
-/** Work that is done where it is asked for. */
+/** Runs work in the calling thread. */
 export class ReckonHere extends Reckoner {
   async run(name: string, args: readonly unknown[]): Promise<string> {
     const work = this.offers.get(name);

@@ -4,11 +4,11 @@ import type { GardenRow } from './garden-row.entity.js';
 import { revisionOf } from './garden-revision.js';
 import { notFound, versionConflict } from './http-errors.js';
 
-/** Do two values hold the same, whatever the order of their fields and whichever class they are of? */
+/** Returns whether two values have the same content, whatever the order of fields and their class. */
 export const sameContent = (a: unknown, b: unknown): boolean => isDeepStrictEqual(plain(a), plain(b));
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
 
-/** Which row, and the version that its change was made on; none for a new one. */
+/** A row and the version its change is based on; none for a new one. */
 export interface RowKey {
   id: string;
   gardenId: string;
@@ -16,10 +16,9 @@ export interface RowKey {
 }
 
 /**
- * Writes a row that a person made, so that sending the same write twice changes nothing:
- * no such id: it is made; the version given is the newest: it is changed; older, but the content is already the same: nothing;
- * older and different: 409. A row of another garden under this id is treated as not there (404).
- * @returns the row as it now stands
+ * Writes a row so that sending the same write twice changes nothing. No such id: created. Newest version: changed.
+ * Older, same content: nothing. Older and different: 409. A row of another garden under this id counts as missing
+ * (404). @returns the row as it is now
  */
 export async function putVersioned<E extends GardenRow>(
   m: EntityManager,
@@ -49,7 +48,7 @@ export async function putVersioned<E extends GardenRow>(
   return old;
 }
 
-/** Changes rows of a garden without a new version: their order, and whether they are put away. Returns how many there were. */
+/** Changes rows without a new version: their order, and whether they are archived. Returns the count. */
 export async function updateRows<E extends GardenRow>(
   m: EntityManager,
   target: EntityTarget<E>,

@@ -3,7 +3,7 @@ import { CONFIG, type Config } from '../config.js';
 import { Clock } from './clock.js';
 import { Reckoner } from './reckoner.js';
 
-/** What every room may ask for: the configuration, the time, and where heavy work is done. */
+/** Providers available to every module: config, clock, reckoner. */
 @Global()
 @Module({})
 export class SharedModule {

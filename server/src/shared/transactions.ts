@@ -7,8 +7,8 @@ const TRIES = 5;
 const PAUSE_MS = 15;
 
 /**
- * Work that is done whole or not at all. Two that get in each other's way (a deadlock, or both making the same row) are told
- * apart by doing one again: it then finds what the other has written.
+ * Runs work completely or not at all. Conflicts (a deadlock, or both creating one row) are resolved by retrying one:
+ * it then finds what the other wrote.
  */
 export async function inTransaction<T>(db: DataSource, work: (m: EntityManager) => Promise<T>): Promise<T> {
   for (let turn = 1; ; turn++) {

@@ -14,7 +14,7 @@ import { TaskSource, type Task } from '../today/task-source.js';
 
 const MINUTES = 20;
 
-/** Mulch, when the soil is warm and the plants are tall enough. In heat it stands among what the heat asks for. */
+/** Mulch, when the soil is warm and the plants are tall enough. In heat it is part of the heat plan. */
 @Injectable()
 export class SoilSource extends TaskSource {
   readonly code = 'soil';
@@ -52,7 +52,7 @@ export class SoilSource extends TaskSource {
     });
   }
 
-  /** Laid: the place has it from today on. */
+  /** Laid: the bed has mulch from today on. */
   async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<string | null> {
     const place = livePlaces(s).find((p) => p.id === id);
     const plan = place && mulchOf(s, place);
@@ -76,7 +76,7 @@ export class SoilSource extends TaskSource {
       );
   }
 
-  /** Of a place that is mulched by now nothing can be put off, but it is known. */
+  /** A mulched bed has nothing to postpone, but the task is known. */
   override knows(_m: EntityManager, s: GardenSnapshot, id: string): Promise<boolean> {
     return Promise.resolve(livePlaces(s).some((p) => p.id === id));
   }
@@ -99,7 +99,7 @@ async function keep(m: EntityManager, id: string, mulch: PlaceEntity['mulch']): 
 }
 
 const BARE_LASTS_DAYS = 30;
-/** The newest look at one of its plants that says so, later than any mulch that was laid. */
+/** Returns the newest look that shows bare soil, later than any mulch laid. */
 function bareSeen(s: GardenSnapshot, place: PlaceEntity): boolean {
   const since = [addDays(s.today, -BARE_LASTS_DAYS), ...place.mulch.map((x) => x.from)].sort().at(-1)!;
   return livePlantsIn(s, place.id).some((plant) =>

@@ -9,7 +9,10 @@ import { AccountEntity } from '../accounts/account.entity.js';
 import { Snapshots, livePlantsIn } from '../assessment/snapshots.service.js';
 import { RecordEntity } from '../records/record.entity.js';
 
-/** Every spray of the garden, with all that an inspector asks: when, who, what, against what, how strong, where, the weather, the waits. */
+/**
+ * The spray log, with everything an inspector asks for: when, who, what, against what, how strong, where, weather,
+ * waiting times.
+ */
 @Injectable()
 export class SprayLogService {
   constructor(

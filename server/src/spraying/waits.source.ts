@@ -7,7 +7,7 @@ import { SPRAY_WORDS, waitsOn, keepOutOn } from '@candid-leaf/core/spray';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { TaskSource, type Task } from '../today/task-source.js';
 
-/** Fruit that must not be picked yet: nothing to do, and told until it is over. */
+/** Fruit that must not be picked yet: nothing to do, shown until it is over. */
 @Injectable()
 export class WaitsSource extends TaskSource {
   readonly code = 'spray';
@@ -53,7 +53,7 @@ export class WaitsSource extends TaskSource {
     );
   }
 
-  /** There is nothing to tick. */
+  /** Nothing to tick. */
   done(): Promise<null> {
     return Promise.resolve(null);
   }
@@ -62,7 +62,7 @@ export class WaitsSource extends TaskSource {
   }
 }
 
-/** The time before anybody may go among the plants again. */
+/** The re-entry time of a spray. */
 function keepOutTask(
   s: GardenSnapshot,
   place: PlaceEntity,

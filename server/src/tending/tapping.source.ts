@@ -10,7 +10,10 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 
-/** Flowers to be tapped where neither wind nor bees do it; and a word that it will not help, where heat or cold spoils the pollen. */
+/**
+ * Flowers to tap where neither wind nor bees reach; and a note that tapping won't help when heat or cold spoils
+ * pollen.
+ */
 @Injectable()
 export class TappingSource extends TaskSource {
   readonly code = 'tap';

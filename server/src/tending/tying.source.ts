@@ -10,7 +10,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 
-/** Cordons that are to be tied in, place by place; supports that are checked before a strong wind. */
+/** Cordons to tie, bed by bed; supports to check before strong wind. */
 @Injectable()
 export class TyingSource extends TaskSource {
   readonly code = 'tie';
@@ -31,7 +31,7 @@ export class TyingSource extends TaskSource {
     return tasks;
   }
 
-  /** Tied: one record for each plant that was due. A check before wind is a tie as well: what is loose is tied. */
+  /** Saves one record per plant that was due. A check before wind counts as a tie: loose ones are tied. */
   async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
     const place = livePlaces(s).find((p) => id.startsWith(p.id));
@@ -109,7 +109,7 @@ function windTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned
   const windy = plans.find(({ plan }) => plan.checkBefore !== null);
   const tall = plans.filter(({ plan }) => plan.ties > 0 || plan.anchor);
   if (!windy || tall.length === 0) return [];
-  // who tied today has checked it
+  // tied today counts as checked
   if (
     tall.every(({ plant }) =>
       s.recordsOf(plant.id).some((r) => r.day === s.today && (r.data as { what?: string }).what === 'tied'),

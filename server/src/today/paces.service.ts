@@ -4,7 +4,7 @@ import type { EntityManager } from 'typeorm';
 import { Clock } from '../shared/clock.js';
 import { TaskPaceEntity } from './task-pace.entity.js';
 
-/** How long things take in a garden, learned tick by tick. */
+/** How long tasks take in a garden, learned from ticks. */
 @Injectable()
 export class Paces {
   constructor(private readonly clock: Clock) {}
@@ -14,7 +14,7 @@ export class Paces {
     return new Map(rows.map((r) => [r.source, r]));
   }
 
-  /** A tick: the time since the one before it, of whatever kind, is what this one took. */
+  /** Notes a tick: the time since the previous one, of any type, is what this one took. */
   async note(m: EntityManager, gardenId: string, source: string, reckoned: number): Promise<void> {
     const rows = await m.findBy(TaskPaceEntity, { gardenId });
     const now = this.clock.now();

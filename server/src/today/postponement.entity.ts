@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** "Not today" said to a task: it is hidden until a day, which for one that is done for good never comes. */
+/** A task postponed with "not today": hidden until a day, or for good. */
 @Entity('postponement')
 export class PostponementEntity {
   @PrimaryColumn('uuid')

@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** How long one kind of task took in a garden, by the time between two ticks. */
+/** How long one type of task takes in a garden, by the time between two ticks. */
 @Entity('task_pace')
 export class TaskPaceEntity {
   @PrimaryColumn('uuid')
@@ -12,11 +12,11 @@ export class TaskPaceEntity {
   @Column('int')
   ticks: number;
 
-  /** minutes by the clock */
+  /** minutes measured */
   @Column('double')
   took: number;
 
-  /** minutes as they were reckoned */
+  /** minutes estimated */
   @Column('double')
   reckoned: number;
 

@@ -2,35 +2,35 @@ import type { TaskDto, TaskSourceCode } from '@candid-leaf/contract';
 import type { EntityManager } from 'typeorm';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 
-/** A task as its source knows it: `id` is its name there. */
+/** A task as its source knows it; `id` is its name there. */
 export type Task = Omit<TaskDto, 'key' | 'source' | 'reckoned'> & { id: string };
 
-/** A tick: who, and the id under which a record that it writes is kept. */
+/** A tick: who, and the id for a record it writes. */
 export interface Tick {
   accountId: string;
   recordId: string;
 }
 
 /**
- * Something that brings tasks to Today. Each lives in the room of its feature and registers itself; Today knows no other
- * way. Every task says why it is asked for and about how many minutes it takes.
+ * A source of tasks for Today. Each is in its feature's module and registers itself; Today has no other way in. Every
+ * task says why it is due and about how many minutes it takes.
  */
 export abstract class TaskSource {
   abstract readonly code: TaskSourceCode;
 
-  /** What stands open, also what falls due later, in walking order. */
+  /** Lists open tasks, including later ones, in walking order. */
   abstract list(s: GardenSnapshot): Promise<Task[]>;
 
   /**
-   * Ticks a task, inside the garden's lock; ticked already (or no longer asked for), nothing happens.
-   * @returns the id of the record that it wrote, if any
+   * Ticks a task inside the garden's lock; if already ticked or no longer due, does nothing. @returns the id of the
+   * record it wrote, if any
    */
   abstract done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null>;
 
-  /** Takes a tick back; `recordId` is what `done` gave. */
+  /** Undoes a tick; `recordId` is what `done` returned. */
   abstract undo(m: EntityManager, s: GardenSnapshot, id: string, recordId: string | null): Promise<void>;
 
-  /** Is this a task of this source that can be put off? What is not is answered with 404. */
+  /** Returns whether this is a task of this source that can be postponed; otherwise 404. */
   async knows(_m: EntityManager, s: GardenSnapshot, id: string): Promise<boolean> {
     return (await this.list(s)).some((t) => t.id === id);
   }

@@ -14,13 +14,13 @@ import type { TaskSource, Tick } from './task-source.js';
 
 export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
 
-/** A tick that comes later than this counts for the day on which it comes. */
+/** A tick later than this counts for the day it arrives. */
 const MOST_LATE_DAYS = 14;
 
-/** What the table of those put off has room for; no task's key is as long. */
+/** Column width of task keys; no key is as long. */
 const LONGEST_KEY = 120;
 
-/** What is to be done: every source's tasks in one list, with one way to tick, take back and put off. */
+/** Today: the tasks of every source in one list, with one way to tick, undo and postpone. */
 @Injectable()
 export class TodayService {
   private readonly sources = new Map<TaskSourceCode, TaskSource>();
@@ -37,7 +37,7 @@ export class TodayService {
     this.sources.set(source.code, source);
   }
 
-  /** All that stands open, and of it what is due now, sorted for the day. */
+  /** Returns all open tasks, and those due now, sorted for the day. */
   async list(s: GardenSnapshot): Promise<{ due: TaskDto[]; all: TaskDto[] }> {
     const hidden = await this.postponements.hiddenOn(this.db.manager, s.garden.id, s.today);
     const paces = await this.paces.of(this.db.manager, s.garden.id);
@@ -55,13 +55,13 @@ export class TodayService {
         })),
       );
     }
-    // what waits is told beside what is due, for as long as its reason stands
+    // tasks on hold are shown beside those due, as long as their reason lasts
     const due = all.filter((t) => (t.dueOn <= s.today || t.held) && !hidden.has(t.key));
     const rank = (t: TaskDto): number => TASK_SOURCES.indexOf(t.source);
     return { due: due.sort((a, b) => rank(a) - rank(b) || (a.dueOn < b.dueOn ? -1 : 1)), all };
   }
 
-  /** Ticks a task; sending it twice does it once. Returns the id of the record that it wrote, if any. */
+  /** Ticks a task; sending it twice does it once. Returns the id of the record it wrote, if any. */
   done(
     gardenId: string,
     key: string,
@@ -70,21 +70,21 @@ export class TodayService {
   ): Promise<{ recordId: string | null }> {
     return this.inGarden(gardenId, key, async (m, now, source, id) => {
       const s = this.asDone(now, at);
-      // what was sent later tells nothing of the time between two ticks
+      // a late tick says nothing about the time between two ticks
       if (s === now) await this.paces.note(m, gardenId, source.code, reckoned);
       await this.postponements.show(m, gardenId, key);
       return { recordId: await source.done(m, s, id, tick) };
     });
   }
 
-  /** A tick that was kept on a device counts for the day on which it was made, if that is not long ago. */
+  /** A tick saved offline counts for the day it was made, if that is recent. */
   private asDone(s: GardenSnapshot, at: string | undefined): GardenSnapshot {
     if (at === undefined || s.garden.pinnedDate !== null) return s;
     const day = dayIn(s.garden.timeZone, new Date(at));
     return day < s.today && day >= addDays(s.today, -MOST_LATE_DAYS) ? { ...s, today: day } : s;
   }
 
-  /** Takes a tick or a "not today" back. */
+  /** Undoes a tick or a "not today". */
   undo(gardenId: string, key: string, recordId: string | null): Promise<void> {
     return this.inGarden(gardenId, key, async (m, s, source, id) => {
       await this.postponements.show(m, gardenId, key);
@@ -92,7 +92,7 @@ export class TodayService {
     });
   }
 
-  /** Puts a task off until tomorrow. */
+  /** Postpones a task until tomorrow. */
   postpone(gardenId: string, key: string): Promise<void> {
     return this.inGarden(gardenId, key, async (m, s, source, id) => {
       if (!(await source.knows(m, s, id))) throw notFound('task');
@@ -100,7 +100,7 @@ export class TodayService {
     });
   }
 
-  /** The work inside the garden's lock, on what stands there then: two who tick at once tick one after the other. */
+  /** Runs inside the garden's lock on current data: two simultaneous ticks run in turn. */
   private inGarden<T>(
     gardenId: string,
     key: string,

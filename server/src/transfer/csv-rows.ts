@@ -3,7 +3,7 @@ import { BadRequestException, PayloadTooLargeException } from '@nestjs/common';
 import { DELIMITERS, IMPORT_BYTES, MOST_COLUMNS, MOST_ROWS, type Delimiter } from '@candid-leaf/contract';
 import { CsvError, parse } from 'csv-parse';
 
-/** One line of a file: where it stands, and its cells. */
+/** One line of a file, with its number and cells. */
 export interface CsvRow {
   line: number;
   cells: string[];
@@ -12,7 +12,7 @@ export interface CsvRow {
 const MOST_CELL = 20_000;
 const UNREAD = 'This file’s text encoding is not supported. Save it as CSV in UTF-8 and choose it again.';
 
-/** The letters of a file, by the mark at its beginning; none: UTF-8. */
+/** Returns the encoding of a file by its byte-order mark; none: UTF-8. */
 function lettersOf(first: Uint8Array): string {
   const [a, b] = first;
   if (a === 0xff && b === 0xfe) return 'utf-16le';
@@ -20,7 +20,10 @@ function lettersOf(first: Uint8Array): string {
   return 'utf-8';
 }
 
-/** Text of bytes as they come. @throws 400 what is no text; 413 more than is taken */
+/**
+ * Decodes bytes as they arrive.
+ * @throws 400 if not text; 413 if too large
+ */
 async function* textOf(bytes: AsyncIterable<Uint8Array>): AsyncGenerator<string> {
   let decoder: TextDecoder | null = null;
   let read = 0;
@@ -29,7 +32,7 @@ async function* textOf(bytes: AsyncIterable<Uint8Array>): AsyncGenerator<string>
       read += part.length;
       if (read > IMPORT_BYTES.table)
         throw new PayloadTooLargeException(`This file is larger than ${IMPORT_BYTES.table / 1_000_000} MB.`);
-      // the mark itself is taken off by the decoder
+      // the decoder removes the mark itself
       decoder ??= new TextDecoder(lettersOf(part), { fatal: true });
       const text = decoder.decode(part, { stream: true });
       if (text.includes('\0')) throw new BadRequestException(UNREAD);
@@ -52,9 +55,8 @@ const WHY: Record<string, string> = {
 };
 
 /**
- * The rows of a CSV file (RFC 4180), one after the other, never all at once. Lines may end in CR, LF or both, and be of different
- * lengths; blank ones are left out.
- * @throws 400 with the line where it is broken
+ * Reads the rows of a CSV file (RFC 4180) one at a time, never all at once. Lines may end in CR, LF or both and
+ * differ in length; blank ones are skipped. @throws 400 with the number of a broken line
  */
 export async function* csvRows(bytes: AsyncIterable<Uint8Array>, delimiter: Delimiter): AsyncGenerator<CsvRow> {
   const parser = parse({
@@ -87,7 +89,7 @@ export async function* csvRows(bytes: AsyncIterable<Uint8Array>, delimiter: Deli
 
 async function feed(parser: ReturnType<typeof parse>, text: AsyncIterable<string>): Promise<void> {
   for await (const part of text) {
-    // whoever reads has seen enough
+    // the reader has seen enough
     if (parser.destroyed) return;
     if (!parser.write(part))
       await new Promise<void>((drained, failed) => {
@@ -105,7 +107,7 @@ async function feed(parser: ReturnType<typeof parse>, text: AsyncIterable<string
   parser.end();
 }
 
-/** The mark that separates cells: the one that the first line has most of, outside quotation marks. */
+/** Guesses the delimiter: the most frequent one in the first line, outside quotes. */
 export function guessDelimiter(text: string): Delimiter {
   const [line = ''] = text.replaceAll(/"(?:[^"]|"")*"/g, '').split(/\r\n|\n|\r/, 1);
   const count = (d: string): number => line.split(d).length;

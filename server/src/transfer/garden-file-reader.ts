@@ -25,7 +25,7 @@ const MOST_GARDEN = 100_000;
 const wrong = (where: string, why: string): BadRequestException =>
   new BadRequestException(`${where}: ${why}. Nothing was imported.`);
 
-/** Brings a garden's file into a garden that is still empty: all of it or nothing. */
+/** Imports a garden file into an empty garden: completely or not at all. */
 @Injectable()
 export class GardenFileReader {
   private validators: Map<string, ValidateFunction> | null = null;
@@ -36,7 +36,7 @@ export class GardenFileReader {
     private readonly photos: PhotosService,
   ) {}
 
-  /** Made when the first file comes: most processes never see one. */
+  /** Built with the first file: most processes never see one. */
   private validatorOf(definition: string): ValidateFunction {
     this.validators ??= this.makeValidators();
     return this.validators.get(definition)!;
@@ -73,14 +73,14 @@ export class GardenFileReader {
           if ((filled[name] ?? 0) !== n)
             throw wrong(`${name}.json`, `it should contain ${n} rows but contains ${filled[name] ?? 0}`);
         await m.update(GardenEntity, { id: gardenId }, { weatherRevision: revisionOf(m) });
-        // pictures are kept before the rows that name them can be seen
+        // pictures are stored before the rows that name them become visible
         for (const [local, id] of photos)
           await this.picture(m, zip, gardenId, id, `photos/${local.slice(1)}.jpg`, brokenOff);
         return filled;
       });
       return { rows, photos: photos.size };
     } catch (error) {
-      // what was written beside rows that do not stand
+      // pictures of rows that were rolled back
       await this.photos.forget(gardenId, [...photos.values()]);
       throw error;
     } finally {
@@ -173,7 +173,7 @@ export class GardenFileReader {
     return filled;
   }
 
-  /** One row with ids of this server; what it names must have come before it. */
+  /** Builds one row with ids of this server; what it refers to must come before it. */
   private row(table: GardenTable, row: Row, ids: LocalIds, photos: Map<string, string>, where: string): Row {
     this.validate(table.name, row, where);
     const { id: local, ...rest } = row;
@@ -211,7 +211,7 @@ export class GardenFileReader {
     brokenOff: () => boolean,
   ): Promise<void> {
     if (brokenOff()) throw new HttpException({ message: 'Cancelled. Nothing was changed.' }, 499);
-    // a garden whose picture was lost on the disk goes out without it
+    // a garden whose picture was lost on disk is exported without it
     if (!zip.has(name)) return;
     await this.photos.putBack(m, gardenId, id, await zip.whole(name, PHOTO_BYTES)).catch((error: unknown) => {
       throw error instanceof HttpException ? wrong(name, error.message) : error;
@@ -219,7 +219,7 @@ export class GardenFileReader {
   }
 }
 
-/** Every local id that a row names. */
+/** Returns every local id a row refers to. */
 function namesOf(value: unknown): string[] {
   if (isLocal(value)) return [value];
   if (Array.isArray(value)) return value.flatMap(namesOf);

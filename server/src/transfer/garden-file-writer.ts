@@ -11,10 +11,10 @@ import { GARDEN_TABLES, NOT_OF_GARDEN, type GardenTable, type Row } from './gard
 import { LocalIds } from './local-ids.js';
 import { rowsInOrder } from './rows-in-order.js';
 
-/** Every entry carries the same moment, so that the same garden is the same file. */
+/** All entries carry the same time, so the same garden is the same file. */
 const MOMENT = new Date('2020-01-01T00:00:00Z');
 
-/** Keys in the order of the alphabet, so that the same content is the same text. */
+/** Sorts keys, so the same content is the same text. */
 function inOrder(value: unknown): unknown {
   if (value instanceof Date) return value.toISOString();
   if (Array.isArray(value)) return value.map(inOrder);
@@ -24,7 +24,7 @@ function inOrder(value: unknown): unknown {
 }
 const textOf = (value: unknown): string => JSON.stringify(inOrder(value));
 
-/** Writes a garden as one file: rows as JSON in files of their own, photos beside them; read and written as it goes. */
+/** Writes a garden as one file: rows as JSON files, photos beside them, streamed. */
 @Injectable()
 export class GardenFileWriter {
   constructor(
@@ -32,7 +32,7 @@ export class GardenFileWriter {
     private readonly photos: PhotosService,
   ) {}
 
-  /** What stands in the garden at one moment, however long the writing takes. */
+  /** Streams the garden as of one moment, however long it takes. */
   stream(gardenId: string): Readable {
     const zip = new ZipFile();
     const out = zip.outputStream as Readable;
@@ -69,10 +69,10 @@ export class GardenFileWriter {
     await new Promise<void>((done) => out.once('close', done).once('end', done));
   }
 
-  /** One entry after the other: the next is read when this one is through. */
+  /** Writes one entry at a time: the next is read when this one is done. */
   private entry(zip: ZipFile, name: string, out: Readable, from: Readable, compress: boolean): Promise<void> {
     return new Promise((done, fail) => {
-      // whoever broke it off reads no more
+      // stop reading if the download was cancelled
       const stop = (): void => void from.destroy();
       out.once('close', stop);
       from.once('error', fail).once('close', () => {

@@ -1,11 +1,11 @@
 import type { DataSource } from 'typeorm';
 import { GARDEN_TABLES, NOT_OF_GARDEN } from './garden-tables.js';
 
-/** The number of the form; a file of another is not read. */
+/** Version of the file format; others are refused. */
 export const FORM = 1;
 export const FORMAT = 'candid-leaf-garden';
 
-/** What of a garden's own row is in its file. */
+/** The fields of the garden's own row in its file. */
 export const GARDEN_FIELDS = [
   'name', 'latitude', 'longitude', 'elevationM', 'lastFrost', 'firstFrost', 'timeZone', 'units', 'weekStart', 'dateForm',
   'pinnedDate', 'away', 'organicOnly', 'stock', 'seasonMode', 'starter',
@@ -13,7 +13,7 @@ export const GARDEN_FIELDS = [
 
 const LOCAL_ID = { type: 'string', pattern: '^#[a-z]+-[1-9][0-9]*$' };
 
-/** How a column of the database stands in the file. */
+/** Maps a database column to its type in the file. */
 function typeOf(column: { type: unknown; length: string; isNullable: boolean; propertyName: string }): object {
   const { type, length, isNullable, propertyName } = column;
   const or = (t: string, more: object = {}): object => ({ type: isNullable ? [t, 'null'] : t, ...more });
@@ -37,7 +37,7 @@ function typeOf(column: { type: unknown; length: string; isNullable: boolean; pr
   }
 }
 
-/** The published schema (JSON Schema 2020-12) of the files within a garden's file, one definition each. */
+/** Returns the published schema (JSON Schema 2020-12) of the files in a garden file, one definition each. */
 export function gardenFileSchema(db: DataSource): Record<string, unknown> & { $defs: Record<string, object> } {
   const defs: Record<string, object> = {
     manifest: {

@@ -18,30 +18,30 @@ import { WeatherEntity } from '../weather/weather.entity.js';
 
 export type Row = Record<string, unknown>;
 
-/** One table of a garden's file. */
+/** One table of a garden file. */
 export interface GardenTable {
-  /** its file, and its name in the ids */
+  /** its file name, also used in local ids */
   name: string;
   one: string;
   entity: EntityTarget<ObjectLiteral>;
-  /** rows are marked when they are thrown away, and those are left out */
+  /** rows are marked when deleted, and those are left out */
   marked: boolean;
-  /** others name its rows, so each has an id in the file */
+  /** other tables refer to its rows, so each has an id in the file */
   named: boolean;
-  /** @throws what is wrong with a row, by the class that the page's own input is checked with */
+  /** @throws what is wrong with a row, by the class that validates the page's input */
   check?: (row: Row) => void;
 }
 
 const within = <T extends object>(cls: new () => T, row: Row, more: Row = {}): void => {
   const fields = new Set(Object.keys(row));
-  // what only the server sets is checked by the schema alone
+  // fields only the server sets are checked by the schema alone
   for (const own of SERVERS) fields.delete(own);
   checked(cls, { ...Object.fromEntries([...fields].map((f) => [f, row[f]])), ...more });
 };
 const SERVERS = ['position', 'retiredOn', 'zoneSince', 'grown', 'endedBecause', 'closedOn', 'judgedOn', 'spots'];
 const ANY = { id: '00000000-0000-7000-8000-000000000000' };
 
-/** Every table of a garden, in the order in which a new one is filled: what others name comes first. */
+/** Every table of a garden, in import order: referenced tables first. */
 export const GARDEN_TABLES: readonly GardenTable[] = [
   {
     name: 'places',
@@ -116,7 +116,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
   { name: 'photos', one: 'photo', entity: PhotoEntity, marked: true, named: true },
 ];
 
-/** What belongs to one server and not to the garden: it is not written down, and set anew where it is brought in. */
+/** Columns that belong to a server, not the garden: not exported, and set anew on import. */
 export const NOT_OF_GARDEN: ReadonlySet<string> = new Set([
   'gardenId',
   'version',
@@ -125,7 +125,7 @@ export const NOT_OF_GARDEN: ReadonlySet<string> = new Set([
   'createdBy',
   'bytes',
 ]);
-/** Words that somebody wrote: an id is never looked for in them. */
+/** Fields with people's text: never searched for ids. */
 export const WORDS: ReadonlySet<string> = new Set([
   'name',
   'text',

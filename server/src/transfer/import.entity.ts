@@ -1,7 +1,7 @@
 import type { TableName } from '@candid-leaf/core/tables';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** A file that was brought in: what of it went in, and what it takes to undo it. */
+/** An imported file: what was added, and what undo needs. */
 @Entity('import')
 export class ImportEntity {
   @PrimaryColumn('uuid')
@@ -22,7 +22,7 @@ export class ImportEntity {
   @Column('simple-json')
   report: object;
 
-  /** what stood there before, or the days that were new */
+  /** earlier values, or the new days */
   @Column('simple-json')
   before: unknown;
 

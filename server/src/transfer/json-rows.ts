@@ -7,7 +7,10 @@ import type { Row } from './garden-tables.js';
 /** Bytes of the longest row. */
 const MOST_ROW = 2_000_000;
 
-/** The rows of a JSON list, one after the other, never all at once. @throws 400 what is no such list, with its name */
+/**
+ * Reads the rows of a JSON list one at a time, never all at once.
+ * @throws 400 if it is not such a list, with its name
+ */
 export async function* jsonRows(from: Readable, name: string): AsyncGenerator<Row> {
   let since = 0;
   const watched = new Transform({
@@ -17,7 +20,7 @@ export async function* jsonRows(from: Readable, name: string): AsyncGenerator<Ro
     },
   });
   const rows = StreamArray.withParser();
-  // what fails on the way is heard by whoever reads the rows
+  // errors on the way reach the reader of the rows
   pipeline(from, watched, rows, () => undefined);
   try {
     for await (const { value } of rows as AsyncIterable<{ value: unknown }>) {

@@ -8,14 +8,14 @@ const LOCAL = new RegExp(
 export const isLocal = (value: unknown): value is string => typeof value === 'string' && LOCAL.test(value);
 
 /**
- * Ids within one file: `#plant-12` is its twelfth plant. The same garden has the same ones whatever ids a server gave it, so a garden that
- * went out and in again goes out the same.
+ * Ids within one file: `#plant-12` is its twelfth plant. They do not depend on the server's ids, so a garden that is
+ * exported, imported and exported again gives the same file.
  */
 export class LocalIds {
   private readonly others = new Map<string, string>();
   private readonly counts = new Map<string, number>();
 
-  /** The next id of a table, for the row that is known as `id` elsewhere. */
+  /** Returns the next id of a table for a row known as `id` elsewhere. */
   next(one: string, id: string): string {
     const n = (this.counts.get(one) ?? 0) + 1;
     this.counts.set(one, n);
@@ -33,8 +33,8 @@ export class LocalIds {
   }
 
   /**
-   * The same value with every id in it changed to its other form; in what people wrote none is looked for. One that is known nowhere (its row was
-   * thrown away) is left out of lists, and is nothing elsewhere.
+   * Returns the value with every id converted; people's text is not searched. Unknown ids (their row was deleted) are
+   * dropped from lists and null elsewhere.
    */
   change<T>(value: T, isId: (v: unknown) => boolean, key = ''): T {
     if (WORDS.has(key)) return value;

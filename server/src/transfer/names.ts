@@ -7,7 +7,7 @@ const key = (name: string): string => name.trim().toLocaleLowerCase('en').normal
 
 type Found<T> = { row: T } | { reason: string };
 
-/** The garden's places and plants by the names that people write. */
+/** A garden's beds and plants by the names people write. */
 export class Names {
   private readonly places = new Map<string, PlaceEntity[]>();
   private readonly plants = new Map<string, PlantEntity[]>();
@@ -34,7 +34,7 @@ export class Names {
     return more.length > 0 ? { reason: `there are ${more.length + 1} called "${name}" here` } : { row: one };
   }
 
-  /** Of several that are called alike, the one of the place, or the one that stood there on that day. */
+  /** Of several with one name: the one in that bed, or growing there on that day. */
   plant(name: string, placeId: string | null, day: string | null): Found<PlantEntity> {
     const called = this.plants.get(key(name)) ?? [];
     const there = placeId === null ? called : called.filter((p) => p.placeId === placeId);

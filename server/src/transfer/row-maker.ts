@@ -19,7 +19,7 @@ import { dayFaults } from '../records/records.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { Names } from './names.js';
 
-/** One row as it goes in. */
+/** One row as it will be stored. */
 export type MadeRow =
   | {
       into: 'record';
@@ -44,7 +44,7 @@ const SOIL_VALUES = new Set([...SOIL_ELEMENTS, 'phosphorusBy', 'organicMatterPct
 
 const wordsOf = (value: Values[string] | undefined): string => (typeof value === 'string' ? value : '');
 
-/** What is refused, by the cell that it stands in. */
+/** A refusal, with its cell. */
 class Refused extends Error {
   constructor(readonly faults: CellFault[]) {
     super('refused');
@@ -56,7 +56,7 @@ const refuse = (field: string, reason: string): never => {
 const asCells = (faults: readonly Fault[]): CellFault[] =>
   faults.map((f) => ({ field: f.path.split(/[.[]/).at(-1) ?? '', reason: f.reason }));
 
-/** Makes rows of what a file says, by the same classes and rules that one record at a time is checked with. */
+/** Builds rows from a file, using the same classes and rules as single records. */
 export class RowMaker {
   constructor(
     private readonly table: TableName,
@@ -65,7 +65,7 @@ export class RowMaker {
     private readonly names: Names,
   ) {}
 
-  /** The id that a line of this import always has. */
+  /** Returns the id a line of this import always gets. */
   idOf(line: number): string {
     return nameUuid(String(line), this.importId);
   }

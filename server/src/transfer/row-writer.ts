@@ -16,16 +16,16 @@ type Of<K extends MadeRow['into']> = Extract<MadeRow, { into: K }>;
 const of = <K extends MadeRow['into']>(rows: readonly MadeRow[], into: K): Of<K>[] =>
   rows.filter((r): r is Of<K> => r.into === into);
 
-/** What it takes to undo an import besides its lines. */
+/** What undo needs besides the lines. */
 export interface Before {
   lastLine: number;
-  /** days of weather that were new */
+  /** new days of weather */
   days: string[];
-  /** soil tests as they stood */
+  /** soil tests as they were */
   soil: { placeId: string; soilTest: SoilTest | null; soilTests: SoilTest[] | null }[];
 }
 
-/** Puts made rows in, many at a time, within one transaction. */
+/** Writes built rows in batches within one transaction. */
 export class RowWriter {
   readonly before: Before = { lastLine: 0, days: [], soil: [] };
   private readonly seenDays = new Set<string>();
@@ -36,7 +36,7 @@ export class RowWriter {
     private readonly accountId: string,
   ) {}
 
-  /** @returns how many went in; days of weather that are known already do not */
+  /** @returns how many were added; days of weather already known are not */
   async write(rows: readonly MadeRow[]): Promise<number> {
     await this.records(of(rows, 'record'));
     const days = await this.weather(of(rows, 'weather'));
@@ -55,7 +55,7 @@ export class RowWriter {
     await this.m.createQueryBuilder().insert().into(RecordEntity).values(values).updateEntity(false).execute();
   }
 
-  /** What the station or somebody else has told already stays. */
+  /** Weather already known stays. */
   private async weather(rows: Of<'weather'>[]): Promise<number> {
     const days = rows.map((r) => r.day);
     if (days.length === 0) return 0;
@@ -134,7 +134,7 @@ export class RowWriter {
     }
   }
 
-  /** Takes what an import put in out again. */
+  /** Undoes an import. */
   async undo(before: Before, ids: readonly string[]): Promise<void> {
     const gone = { deletedAt: new Date(), revision: revisionOf(this.m) };
     for (let i = 0; i < ids.length; i += MOST_IDS) {

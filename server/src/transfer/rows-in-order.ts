@@ -3,7 +3,7 @@ import type { GardenTable, Row } from './garden-tables.js';
 
 const PAGE = 500;
 
-/** The rows of one table of a garden by their keys, a page at a time: a garden of any size takes the same room. */
+/** Streams the rows of one table by key, a page at a time: memory does not depend on the garden's size. */
 export async function* rowsInOrder(m: EntityManager, table: GardenTable, gardenId: string): AsyncGenerator<Row> {
   const { primaryColumns, tableName } = m.connection.getMetadata(table.entity);
   const keys = primaryColumns.map((c) => c.propertyName).filter((k) => k !== 'gardenId');

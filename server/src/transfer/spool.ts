@@ -7,14 +7,14 @@ import { pipeline } from 'node:stream/promises';
 import { BadRequestException, PayloadTooLargeException, ServiceUnavailableException } from '@nestjs/common';
 import type { Request } from 'express';
 
-/** So many files are worked on at a time. */
+/** Most files processed at once. */
 const MOST_AT_ONCE = 2;
 let atWork = 0;
 
 /**
- * Takes a file in whole before anything is done with it: whoever sends slowly holds nobody up, and what breaks off on the way has changed
- * nothing. The file is gone when the work is done.
- * @param most bytes @throws 413 more; 400 nothing, or broken off; 503 others are at it
+ * Receives a file completely before work starts: a slow sender blocks no one, and an interrupted upload changes
+ * nothing. The file is removed afterwards. @param most bytes
+ * @throws 413 if larger; 400 if empty or interrupted; 503 if others are being processed
  */
 export async function spooled<T>(request: Request, most: number, work: (file: string) => Promise<T>): Promise<T> {
   const tooLarge = (): PayloadTooLargeException =>

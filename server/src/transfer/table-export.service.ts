@@ -9,12 +9,12 @@ import { PlantEntity } from '../plants/plant.entity.js';
 import { GARDEN_TABLES, NOT_OF_GARDEN, type Row } from './garden-tables.js';
 import { rowsInOrder } from './rows-in-order.js';
 
-/** One table of a garden as CSV: a line each, in metric units; what is a list within a row stands in it as JSON. */
+/** One table of a garden as CSV in metric units; lists within a row as JSON. */
 @Injectable()
 export class TableExportService {
   constructor(@InjectDataSource() private readonly db: DataSource) {}
 
-  /** Written as it is read: the size of the garden is no matter. Cells that a program could take for a formula are made harmless. */
+  /** Streamed: the garden's size does not matter. Cells that look like formulas are made harmless. */
   async stream(gardenId: string, name: ExportName): Promise<Readable> {
     const m = this.db.manager;
     const table = GARDEN_TABLES.find((t) => t.name === name)!;
@@ -26,7 +26,7 @@ export class TableExportService {
       new Map((await m.findBy(entity, { gardenId, deletedAt: IsNull() })).map((r) => [r.id, r.name]));
     const [places, plants] = [await named(PlaceEntity), await named(PlantEntity)];
     const lines = async function* (): AsyncGenerator<unknown[]> {
-      // beside the ids stand the names, for whoever reads it
+      // names beside the ids, for human readers
       yield [
         ...columns,
         ...(columns.includes('placeId') ? ['place'] : []),

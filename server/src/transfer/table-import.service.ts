@@ -22,13 +22,13 @@ import { Names } from './names.js';
 import { RowMaker, type MadeRow } from './row-maker.js';
 import { RowWriter, type Before } from './row-writer.js';
 
-/** Rows that are written at a time. */
+/** Rows written per batch. */
 const TOGETHER = 500;
-/** Of what is wrong so much is told. */
+/** Most errors reported. */
 const MOST_FAULTS = 100;
 const PREVIEW_ROWS = 12;
 
-/** Nothing of it was kept: the report says why, or it was only tried, or broken off. */
+/** Rolled back: the report says why, or it was only a check, or cancelled. */
 class TakenBack extends Error {
   constructor(readonly report: ImportReport) {
     super('undone');
@@ -45,7 +45,7 @@ const asDto = (i: ImportEntity): ImportDto => ({
   undone: i.undoneAt !== null,
 });
 
-/** Brings tables of others in: all of a file or nothing, once, and out again as a whole. */
+/** Imports tables: a whole file or nothing, once, and undoes it as a whole. */
 @Injectable()
 export class TableImportService {
   constructor(
@@ -54,7 +54,7 @@ export class TableImportService {
     private readonly clock: Clock,
   ) {}
 
-  /** What the beginning of a file seems to be. */
+  /** Guesses what the start of a file is. */
   async preview(start: Buffer, table?: TableName): Promise<FilePreview> {
     const letters = start[0] === 0xff ? 'utf-16le' : start[0] === 0xfe && start[1] === 0xff ? 'utf-16be' : 'utf-8';
     const delimiter = guessDelimiter(new TextDecoder(letters).decode(start));
@@ -63,7 +63,7 @@ export class TableImportService {
       for await (const row of csvRows(wholeLetters(start, letters), delimiter))
         if (rows.push(row) > PREVIEW_ROWS) break;
     } catch (error) {
-      // the end of the beginning may stand in the middle of a row; that of a whole file may not
+      // the sample may end within a row; a whole file may not
       if (rows.length === 0 || start.length < BEGINNING_BYTES) throw error;
     }
     const [head, ...body] = rows.map((r) => r.cells);
@@ -71,7 +71,7 @@ export class TableImportService {
     return { ...guessReading(head, body, table), delimiter, heads: head, rows: body };
   }
 
-  /** Sent twice it goes in once: the second answer is that of the first. */
+  /** Sent twice it is imported once: the second answer is the first one's. */
   async run(
     gardenId: string,
     accountId: string,
@@ -166,7 +166,7 @@ export class TableImportService {
     return rows.map(asDto);
   }
 
-  /** Takes an import out again, whole. Plants that were written about since stay, and with them all of it. */
+  /** Undoes an import as a whole. If plants have newer records, all of it stays. */
   async undo(gardenId: string, importId: string): Promise<void> {
     await this.gardens.change(gardenId, async (m) => {
       const found = await m.findOne(ImportEntity, {
@@ -197,12 +197,12 @@ export class TableImportService {
   }
 }
 
-/** The beginning of a file, without the half of a letter that its end may have cut. */
+/** Cuts a sample back to whole characters. */
 function wholeLetters(start: Buffer, letters: string): Readable {
   let end = start.length;
   if (letters !== 'utf-8') end -= end % 2;
   else {
-    // a letter of UTF-8 begins with no byte of the form 10xxxxxx
+    // a UTF-8 character never starts with a byte 10xxxxxx
     let back = end;
     while (back > 0 && end - back < 4 && (start[back - 1]! & 0xc0) === 0x80) back -= 1;
     if (back > 0 && start[back - 1]! >= 0xc0) end = back - 1;

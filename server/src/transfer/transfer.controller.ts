@@ -39,7 +39,7 @@ export class TransferController {
     return this.imports.list(gardenId);
   }
 
-  /** The body is the beginning of the file. */
+  /** The body is the start of the file. */
   @Post('imports/preview')
   @HttpCode(200)
   async preview(@Query('table') table: string | undefined, @Req() request: Request): Promise<FilePreview> {
@@ -47,7 +47,7 @@ export class TransferController {
     return this.imports.preview(start, table !== undefined && isTable(table) ? table : undefined);
   }
 
-  /** The body is the whole file; how it is to be read stands in the address, as JSON. */
+  /** The body is the whole file; the address says how to read it, as JSON. */
   @Put('imports/:importId')
   async run(
     @Param('gardenId') gardenId: string,
@@ -87,7 +87,7 @@ export class TransferController {
     await send(response, this.writer.stream(gardenId), 'application/zip', `${plainName(name)}.garden.zip`);
   }
 
-  /** Into a garden that is still empty; the body is the file. */
+  /** Into an empty garden; the body is the file. */
   @Put('file')
   async fill(
     @Param('gardenId') gardenId: string,
@@ -109,7 +109,7 @@ const plainName = (name: string): string =>
 
 async function send(response: Response, from: Readable, type: string, name: string): Promise<void> {
   response.type(type).attachment(name);
-  // whoever breaks it off has what came so far, and knows it
+  // a cancelled download has only its beginning, and the client knows
   await pipeline(from, response).catch(() => response.destroy());
 }
 

@@ -4,9 +4,9 @@ import { openPromise, type Entry, type ZipFile } from 'yauzl';
 import { GARDEN_TABLES } from './garden-tables.js';
 
 const MOST_ENTRIES = 20_000;
-/** Bytes that one of its files, and all of them, may come to. */
+/** Most bytes of one file, and of all. */
 const MOST = { text: 400_000_000, photo: 8_000_000, all: 3_000_000_000 };
-/** JSON packs well, but not a thousand times. */
+/** JSON compresses well, but not a thousandfold. */
 const MOST_PACKED = { ratio: 100, from: 1_000_000 };
 
 const TEXTS: ReadonlySet<string> = new Set([
@@ -20,14 +20,14 @@ const refuse = (why: string): never => {
   throw new BadRequestException(`This is not a garden file: ${why}.`);
 };
 
-/** The entries of a garden's file: only names that it can have, each once, none larger than it may be or than it says. */
+/** Entries of a garden file: only expected names, each once, within size limits and no larger than stated. */
 export class ZipEntries {
   private constructor(
     private readonly zip: ZipFile,
     private readonly entries: ReadonlyMap<string, Entry>,
   ) {}
 
-  /** @throws 400 what is no zip, or holds what a garden's file does not */
+  /** @throws 400 if it is not a zip, or contains unexpected files */
   static async open(path: string): Promise<ZipEntries> {
     const zip = await openPromise(path, { lazyEntries: true, autoClose: false, strictFileNames: true }).catch(
       (): never => refuse('it is not a zip file, or it is damaged'),
@@ -61,7 +61,10 @@ export class ZipEntries {
     return this.entries.has(name);
   }
 
-  /** What it holds, as it is read: no more of it than it says. @throws 400 where it is not there */
+  /**
+   * Streams an entry up to its stated size.
+   * @throws 400 if missing
+   */
   async read(name: string): Promise<Readable> {
     const entry = this.entries.get(name) ?? refuse(`${name} is missing`);
     return this.zip.openReadStreamPromise(entry).catch((): never => refuse(`${name} is damaged`));

@@ -10,7 +10,7 @@ import { TreatmentEntity } from './treatment.entity.js';
 
 const MINUTES = 2;
 
-/** "Did it help?": one look again for every open treatment. It is answered on the plant's page, which closes it. */
+/** "Did it help?": one follow-up for every open treatment. The plant's page answers and closes it. */
 @Injectable()
 export class FollowUpsSource extends TaskSource {
   readonly code = 'look-again';
@@ -45,7 +45,7 @@ export class FollowUpsSource extends TaskSource {
     });
   }
 
-  /** It is answered on the plant's page, not ticked. */
+  /** Answered on the plant's page, not ticked. */
   async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
     await this.find(m, s, id);
     return null;

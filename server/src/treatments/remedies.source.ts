@@ -14,7 +14,7 @@ import { isOver, mayDo, sprayRecord, sprayStep, sprayTask, type SprayStep } from
 import { TreatmentEntity } from './treatment.entity.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
 
-/** Remedies that were taken on, each once. A spray goes by its trial and its gates, as they stand on the day. */
+/** Tasks of started remedies, each once. A spray follows its leaf test and limits on the day. */
 @Injectable()
 export class RemediesSource extends TaskSource {
   readonly code = 'remedy';
@@ -36,7 +36,7 @@ export class RemediesSource extends TaskSource {
     const treatments = await this.db.manager.findBy(TreatmentEntity, { id: In(sprays.map((t) => t.treatmentId)) });
     const tasks: Task[] = [];
     for (const t of stored) {
-      // next season's work belongs to the place: it stays when the plant is gone
+      // next season's work belongs to the bed: it stays when the plant is gone
       const plant = s.plants.find((p) => p.id === t.plantId && (t.seasonal || !p.retiredOn));
       if (!plant) continue;
       const base = baseTask(s, t, plant);
@@ -46,7 +46,7 @@ export class RemediesSource extends TaskSource {
     return tasks;
   }
 
-  /** Ticked before its day, or a second time: nothing happens. A spray is written down; one leaf that was tried leaves its task open. */
+  /** Ticked early or twice: does nothing. A spray is recorded; a leaf test leaves its task open. */
   async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const task = await this.find(m, s, id);
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;

@@ -10,7 +10,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import type { Task } from '../today/task-source.js';
 import type { TreatmentTaskEntity } from './treatment-task.entity.js';
 
-/** Where a spray of a treatment stands: one leaf first, a look after a day, and only then the plant. */
+/** State of a spray in a treatment: one leaf first, a check after a day, only then the plant. */
 export interface SprayStep {
   plan: SprayPlan;
   target: string;
@@ -31,7 +31,7 @@ export function sprayStep(
   return { plan: sprayPlan(at.own, product, trial, rules), target: disorderRow(disorder).label };
 }
 
-/** Sprays put on plants of the same crop, with the looks at each: one plant tries for all. */
+/** Returns sprays on plants of the same crop, with their looks: one plant tests for all. */
 function trialsOf(s: GardenSnapshot, plant: PlantEntity): { spray: Spraying; looks: Inspection[] }[] {
   return s.plants
     .filter((p) => p.crop === plant.crop)
@@ -43,7 +43,7 @@ function trialsOf(s: GardenSnapshot, plant: PlantEntity): { spray: Spraying; loo
     .sort((a, b) => (a.spray.date < b.spray.date ? -1 : 1));
 }
 
-/** The ladder, told where a spray is first due (handbook). */
+/** The order of steps, shown where a spray is first due (common practice). */
 const LADDER =
   'A spray comes last. Identify the pest first. Are there more than last time? Are helpful insects at work? Use hands and water first.';
 
@@ -53,7 +53,7 @@ const HOUR_WORDS = {
   evening: 'in the evening, so it dries before night',
 };
 
-/** The task as it stands today: what to do, when, with how much, or what it waits for. */
+/** Returns the task for today: what, when, how much, or what it waits for. */
 export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: SprayStep): Task {
   const { trial, window, batch, product } = plan;
   const f = s.format;
@@ -114,7 +114,7 @@ export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: Spray
   }
 }
 
-/** What is written down when it was done; null where nothing was sprayed. */
+/** Returns the record to save when done; null if nothing was sprayed. */
 export function sprayRecord(today: string, { plan, target }: SprayStep): Spraying | null {
   const { trial, product, batch } = plan;
   if (trial.state !== 'try' && trial.state !== 'passed') return null;
@@ -133,7 +133,7 @@ export function sprayRecord(today: string, { plan, target }: SprayStep): Sprayin
   };
 }
 
-/** May it be done now? Not while it waits for an hour, a day or a look. */
+/** Returns whether it may be done now: not while waiting for an hour, a day or a check. */
 export const mayDo = (today: string, plan: SprayPlan): boolean =>
   (plan.trial.state === 'try' || plan.trial.state === 'passed') && plan.window?.on === today;
 export const isOver = (trial: Trial): boolean => trial.state === 'burnt';

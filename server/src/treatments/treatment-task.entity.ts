@@ -1,7 +1,7 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** Something to do for a treatment, once. Waterings are not among them: they are the plan's to order. */
+/** A one-time task of a treatment. Waterings are not among them: the plan orders those. */
 @Entity('treatment_task')
 export class TreatmentTaskEntity {
   @PrimaryColumn('uuid')
@@ -31,7 +31,7 @@ export class TreatmentTaskEntity {
   @Column('varchar', { length: 400 })
   why: string;
 
-  /** of next season: no follow-up closes it */
+  /** for next season: no follow-up closes it */
   @Column('boolean', { default: false })
   seasonal: boolean;
 

@@ -3,17 +3,17 @@ import type { Diagnosis, Remedy, RemedyCode } from '@candid-leaf/core/diagnosis'
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** The finding and its evidence as they stood on the day it was taken on. */
+/** The finding and its evidence on the day treatment started. */
 export interface FindingThen {
   headline: string;
   finding: Diagnosis;
-  /** the steps that come one by one where a follow-up says "not enough"; the next first */
+  /** later steps, each after a follow-up says "not enough"; next first */
   later?: Remedy[][];
-  /** what was taken at each step so far */
+  /** remedies started at each step so far */
   taken?: RemedyCode[][];
 }
 
-/** A finding that was taken on: kept with what it rested on, and with what came of it. */
+/** A treated finding: stored with its evidence and its result. */
 @Entity('treatment')
 export class TreatmentEntity {
   @PrimaryColumn('uuid')
@@ -43,7 +43,7 @@ export class TreatmentEntity {
   @Column('simple-json')
   remedies: RemedyCode[];
 
-  /** how far up the ladder it is, from 1 on */
+  /** current step, from 1 */
   @Column('int', { default: 1 })
   step: number;
 

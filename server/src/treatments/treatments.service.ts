@@ -40,7 +40,7 @@ export class TreatmentsService {
     return rows.map(treatmentDto);
   }
 
-  /** How often each remedy helped against each trouble in this garden. */
+  /** Returns how often each remedy helped against each problem in this garden. */
   async helped(gardenId: string): Promise<Map<string, Rate>> {
     const rows = await this.db.manager.findBy(TreatmentEntity, { gardenId });
     return helpedHere(
@@ -53,15 +53,15 @@ export class TreatmentsService {
     );
   }
 
-  /** Plants of which an open task of a treatment is such a remedy: it is told by that task, and by no other. */
+  /** Returns plants whose open treatment task is such a remedy: only that task shows it. */
   async plantsWith(gardenId: string, such: (remedy: ReturnType<typeof remedyRow>) => boolean): Promise<Set<string>> {
     const open = await this.db.manager.findBy(TreatmentTaskEntity, { gardenId, doneOn: IsNull() });
     return new Set(open.filter((t) => such(remedyRow(t.remedy))).map((t) => t.plantId));
   }
 
   /**
-   * Takes on a finding that stands on the plant's page now: a treatment is opened, and what is to be done first becomes tasks. The
-   * steps after it wait for the follow-up; next season's work comes due by itself.
+   * Starts treating a current finding: opens a treatment and creates tasks for the first step. Later steps wait for
+   * the follow-up; next season's work comes due by itself.
    */
   async start(gardenId: string, plantId: string, input: StartTreatment): Promise<TreatmentDto> {
     return this.gardens.change(gardenId, async (m) => {
@@ -70,7 +70,7 @@ export class TreatmentsService {
         if (existing.gardenId !== gardenId || existing.plantId !== plantId) throw notFound('treatment');
         return treatmentDto(existing);
       }
-      // one open treatment of a kind on a plant: taking it on twice gives the same one
+      // one open treatment per problem and plant: starting twice returns the same one
       const open = await m.findOneBy(TreatmentEntity, {
         gardenId,
         plantId,
@@ -110,8 +110,8 @@ export class TreatmentsService {
   }
 
   /**
-   * What came of it. "Worked" also records that its signs are gone. Anything else goes on to the next step, if there is one; else, and
-   * where it worked, the treatment is closed. An answer ends the tasks of the steps before it, and nothing of next season's.
+   * Saves the result. "Worked" also records that its signs are gone. Otherwise the next step follows, if any; else,
+   * and if it worked, the treatment closes. A result ends the tasks of earlier steps, but none of next season's.
    */
   async close(gardenId: string, accountId: string, treatmentId: string, outcome: Outcome): Promise<TreatmentDto> {
     return this.gardens.change(gardenId, async (m, garden) => {
@@ -119,7 +119,7 @@ export class TreatmentsService {
       if (!treatment) throw notFound('treatment');
       if (treatment.closedOn !== null) return treatmentDto(treatment);
       const today = this.gardens.today(garden);
-      // sent twice: the first time moved the follow-up on
+      // sent twice: the first one moved the follow-up
       if (treatment.followUpOn > today && treatment.step > 1 && outcome !== 'worked') return treatmentDto(treatment);
       await m.update(TreatmentTaskEntity, { treatmentId, doneOn: IsNull(), seasonal: false }, { doneOn: today });
       if (outcome !== 'worked' && (await this.climb(m, treatment, today))) return treatmentDto(treatment);
@@ -142,8 +142,8 @@ export class TreatmentsService {
   }
 
   /**
-   * The next step, with what of it may be done now: by the report of today, which knows the weather, the wait between two sprays and the
-   * rest. A step of which nothing may be done yet is asked about again after the same while.
+   * Starts what is allowed of the next step, by today's report with its weather and spray intervals. If none is
+   * allowed yet, it asks again after the same time.
    */
   private async climb(m: EntityManager, treatment: TreatmentEntity, today: string): Promise<boolean> {
     const [next, ...later] = treatment.report.later ?? [];
@@ -170,14 +170,14 @@ export class TreatmentsService {
     return true;
   }
 
-  /** What waters is ordered by the plan alone: a task beside it would be a second order. */
+  /** Only the plan orders watering: a task beside it would be a second order. */
   private async schedule(m: EntityManager, treatment: TreatmentEntity, remedies: readonly Remedy[]): Promise<void> {
     const tasks = remedies.filter((r) => !remedyRow(r.remedy).acts).map((r) => taskOf(r, treatment));
     if (tasks.length > 0) await m.insert(TreatmentTaskEntity, tasks);
   }
 }
 
-/** The steps after the first, one by one; what waits for milder steps stands at their end. */
+/** Returns the steps after the first; what waits for gentler steps comes last. */
 function ladderOf(report: Report, disorder: DisorderCode): Remedy[][] {
   const own = report.remedies.filter((r) => r.forDisorder === disorder);
   const steps = [...new Set(own.map((r) => r.step).filter((step) => step > 1))].sort((a, b) => a - b);
@@ -189,7 +189,7 @@ function ladderOf(report: Report, disorder: DisorderCode): Remedy[][] {
   ];
 }
 
-/** A remedy that was held back until now, as it is told when its turn comes. */
+/** Returns a remedy held back until now, as shown when its turn comes. */
 function afterMilder(code: RemedyCode, sample: Remedy): Remedy {
   const row = remedyRow(code);
   return {

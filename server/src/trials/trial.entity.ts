@@ -2,7 +2,7 @@ import type { SignCode } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
-/** A trial of the gardener's own: two groups, one change, one measure. */
+/** A gardener's trial: two groups, one change, one measure. */
 @Entity('trial')
 export class TrialEntity extends GardenRow {
   @Column('varchar', { length: 80 })

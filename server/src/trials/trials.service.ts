@@ -63,7 +63,7 @@ function trialFaults(t: Omit<TrialInput, 'id' | 'version'>): Fault[] {
   ];
 }
 
-/** Of the plants that were looked at since it began, how many showed it. A plant nobody looked at says nothing. */
+/** Returns how many of the plants looked over since it began showed it. Plants not looked over do not count. */
 function groupOf(s: GardenSnapshot, t: TrialEntity, plants: readonly string[]): Group {
   const until = t.judgedOn ?? s.today;
   const looks = plants.map((id) =>

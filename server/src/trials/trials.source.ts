@@ -6,7 +6,7 @@ import { TrialEntity } from './trial.entity.js';
 import { trialDto, TrialsService } from './trials.service.js';
 import { updateRows } from '../shared/rows.js';
 
-/** The day on which a trial is judged: one look at every plant of both groups, and what they say. */
+/** The day to judge a trial: one look at every plant of both groups, and the result. */
 @Injectable()
 export class TrialsSource extends TaskSource {
   readonly code = 'trial';

@@ -29,7 +29,7 @@ export class ViewsController {
     return asJson(await this.ofPlant(gardenId, plantId));
   }
 
-  /** The plant's case file, as the headless command reads it. */
+  /** The plant's case file, as `npm run case` reads it. */
   @Get('plants/:plantId/case')
   async case(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<StreamableFile> {
     return asJson(await this.caseOf(gardenId, plantId));

@@ -34,10 +34,10 @@ import { stateOf } from '../weather/weather.service.js';
 
 const BACK_DAYS = 14;
 const AHEAD_DAYS = 7;
-/** How many records a plant's page carries. */
+/** Most records on a plant's page. */
 const RECORDS_SHOWN = 300;
 
-/** What a screen shows, put together from one snapshot and what is concluded of it. */
+/** Builds the screens' views from one snapshot and its assessments. */
 @Injectable()
 export class ViewsService {
   constructor(
@@ -68,7 +68,7 @@ export class ViewsService {
     const { report } = own;
     const plan = planOf(s, own);
     const helped = await this.treatments.helped(gardenId);
-    // nothing is asked for at what has ended
+    // nothing is due for an archived plant
     const { all } = ended ? { all: [] } : await this.today.list(s);
     return {
       garden: { ...this.gardens.dto(s.garden), today: s.today },
@@ -98,7 +98,7 @@ export class ViewsService {
     return caseFileOf(plantCaseOf(s, plant, place));
   }
 
-  /** The garden in which a plant stands; of one that has ended the garden of its last day, in its own season. */
+  /** Returns the garden of a plant; for an archived one, the garden on its last day, in its season. */
   private async standing(gardenId: string, plantId: string): Promise<{ s: GardenSnapshot; ended: PlantView['ended'] }> {
     const s = await this.snapshots.load(gardenId);
     const { plant } = find(s, plantId);
@@ -108,7 +108,7 @@ export class ViewsService {
   }
 }
 
-/** Within one rung and step of a trouble, what helped here clearly oftener comes first. */
+/** Within one rung and step, remedies that clearly helped here more often come first. */
 const inOwnOrder = (remedies: readonly Remedy[], helped: ReadonlyMap<string, Rate>): Remedy[] =>
   orderByRate(
     remedies,
@@ -163,7 +163,7 @@ function plantOnView(s: GardenSnapshot, plant: PlantEntity, own: PlantAssessment
   };
 }
 
-/** Its trusses as they were counted. */
+/** Returns its trusses as counted. */
 const countsOf = (s: GardenSnapshot, plantId: string): TrussCount[] =>
   s
     .recordsOf(plantId)
@@ -190,7 +190,7 @@ function ribbon(s: GardenSnapshot, tasks: readonly TaskDto[]): RibbonDay[] {
   }
   for (const on of days.values()) for (const r of s.recordsOn(on.day)) on.done[r.type] = (on.done[r.type] ?? 0) + 1;
   for (const t of tasks) {
-    // what is overdue is due today
+    // overdue counts as due today
     const on = days.get(t.dueOn < s.today ? s.today : t.dueOn);
     if (on) on.due += 1;
   }

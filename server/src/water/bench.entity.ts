@@ -2,7 +2,7 @@ import type { SetUp } from '@candid-leaf/core/water';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
-/** Set-ups of the bench, named and kept. */
+/** Named and saved set-ups of a comparison. */
 @Entity('bench')
 export class BenchEntity extends GardenRow {
   @Column('uuid')

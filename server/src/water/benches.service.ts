@@ -18,7 +18,7 @@ const benchDto = ({ id, version, placeId, name, weather, years, setUps }: BenchE
   setUps: setUps,
 });
 
-/** Set-ups of the bench that somebody wants to come back to. The runs themselves are made in the page. */
+/** Saved set-ups. The page runs them. */
 @Injectable()
 export class BenchesService {
   constructor(

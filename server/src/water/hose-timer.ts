@@ -13,13 +13,13 @@ export interface TimerLogged {
   litres: number;
 }
 
-/** Whose timer is asked: where it is, and what it knows its gardener by. */
+/** The timer to contact: its address, and the secret that identifies its gardener. */
 export interface TimerOnTap {
   address: string;
   secret: string;
 }
 
-/** The one way to a timer on the tap. Another make is another class behind this. */
+/** The one interface to a hose timer. Another make is another class. */
 export abstract class HoseTimer {
   abstract write(timer: TimerOnTap, zone: number, program: TimerProgram): Promise<void>;
   abstract log(timer: TimerOnTap, zone: number, from: Day, to: Day): Promise<TimerLogged[]>;
@@ -46,13 +46,13 @@ export class HttpHoseTimer extends HoseTimer {
   }
 
   private async ask({ address, secret }: TimerOnTap, path: string, init: RequestInit): Promise<unknown> {
-    // looked at again: what is allowed may have changed since it was entered
+    // checked again: the allowed addresses may have changed since it was entered
     if (!this.config.timerHosts.includes(new URL(address).origin))
       throw new Error('this server is no longer allowed to contact that address');
     const answer = await fetch(`${address.replace(/\/$/, '')}${path}`, {
       ...init,
       headers: { 'content-type': 'application/json', authorization: `Bearer ${secret}` },
-      // an address that is allowed must not send us on to one that is not
+      // an allowed address must not redirect to one that is not
       redirect: 'error',
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
@@ -65,7 +65,7 @@ export class HttpHoseTimer extends HoseTimer {
   }
 }
 
-/** A timer is outside: what it tells is checked like anybody's input. */
+/** Timers are outside: their answers are validated like any input. */
 function isLogged(run: unknown): run is TimerLogged {
   const { date, minutes, litres } = (run ?? {}) as Partial<TimerLogged>;
   return isDay(date) && within(minutes, 1440) && within(litres, 100_000);

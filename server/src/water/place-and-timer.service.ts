@@ -6,7 +6,7 @@ import { notFound } from '../shared/http-errors.js';
 import { PlanService } from './plan.service.js';
 import { TimerService } from './timer.service.js';
 
-/** A place's plan with its timer beside it. */
+/** The plan of a bed or pot with its timer. */
 @Injectable()
 export class PlaceAndTimer {
   constructor(
@@ -34,7 +34,7 @@ export class PlaceAndTimer {
   async read(gardenId: string, placeId: string, accountId: string): Promise<PlacePlanDto> {
     const before = await this.snapshots.load(gardenId);
     await this.timers.read(before, accountId, placeIn(before, placeId));
-    // what ran is on record now, and the plan follows from it
+    // the runs are now recorded, and the plan follows from them
     return this.one(gardenId, placeId);
   }
 

@@ -9,7 +9,7 @@ import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 
-/** The place's plan as the page shows it. The plan itself is made in the core. */
+/** The plan of a bed as the page shows it; the core makes it. */
 @Injectable()
 export class PlanService {
   constructor(private readonly assessments: Assessments) {}

@@ -8,8 +8,8 @@ import { badRequest } from '../shared/http-errors.js';
 import { HoseTimerEntity } from './timer.entities.js';
 
 /**
- * Which timer a garden has. A gardener names the address, and the server then asks it: so that nobody can make the server knock at doors of the
- * house that it stands in, only addresses that whoever runs it has allowed are taken.
+ * A garden's timer settings. The gardener names the address and the server contacts it; so no one can make the server
+ * probe the local network, only addresses allowed by the person who runs it are accepted.
  */
 @Injectable()
 export class TimerSettings {
@@ -42,7 +42,7 @@ export class TimerSettings {
       ]);
     await this.gardens.change(gardenId, async (m) => {
       const old = await m.findOneBy(HoseTimerEntity, { gardenId });
-      // a secret goes to the address that it was given for, and to no other
+      // a secret goes only to the address it was given for
       const kept = old?.address === input.address ? old.secret : null;
       const secret = input.secret ?? kept;
       if (!secret) throw badRequest([{ path: 'secret', reason: 'the timer at this address needs its secret' }]);

@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** A run that the timer was told to make on a day, and what its log says of it. */
+/** A run sent to the timer for a day, and what its log says. */
 @Entity('timer_run')
 export class TimerRunEntity {
   @PrimaryColumn('uuid')
@@ -15,7 +15,7 @@ export class TimerRunEntity {
   @Column('double')
   minutes: number;
 
-  /** for the whole place */
+  /** for the whole bed or pot */
   @Column('double')
   litres: number;
 
@@ -26,7 +26,7 @@ export class TimerRunEntity {
   ranLitres: number | null;
 }
 
-/** When a place's timer was last told and last asked, and what went wrong. */
+/** When the timer of a bed was last sent and read, and the last error. */
 @Entity('timer_state')
 export class TimerStateEntity {
   @PrimaryColumn('uuid')
@@ -45,7 +45,7 @@ export class TimerStateEntity {
   trouble: string | null;
 }
 
-/** The timer on the garden's tap. Its secret leaves this table towards the timer only. */
+/** The timer on the garden's tap. Its secret is sent only to the timer. */
 @Entity('hose_timer')
 export class HoseTimerEntity {
   @PrimaryColumn('uuid')

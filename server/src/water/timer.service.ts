@@ -13,15 +13,15 @@ import { HoseTimer, type TimerLogged, type TimerOnTap } from './hose-timer.js';
 import { TimerSettings } from './timer-settings.service.js';
 import { TimerRunEntity, TimerStateEntity } from './timer.entities.js';
 
-/** Runs begin at this hour: the morning, when least is lost. */
+/** Runs start at this hour: in the morning least is lost. */
 const START = '06:00';
 const READ_BACK_DAYS = 14;
-/** What ran counts as what was planned within this share. */
+/** A run within this share of the plan counts as planned. */
 const NEAR = 0.15;
-/** Ids of the waterings that a timer's log makes: the same run always writes the same record. */
+/** Namespace of ids for timer waterings: the same run always writes the same record. */
 const RUN_IDS = '5f0c2ad8-2f6a-4f0e-9b43-0b7f1b6f6d11';
 
-/** Tells a place's plan to the timer on its tap, and reads back what ran as watering records. */
+/** Sends a plan to the hose timer and reads what ran back as watering records. */
 @Injectable()
 export class TimerService {
   constructor(
@@ -58,7 +58,7 @@ export class TimerService {
     };
   }
 
-  /** Writes the coming days of the plan to the timer. A timer that does not answer leaves everything as it was, and says so. */
+  /** Sends the coming days of the plan to the timer. If it does not answer, nothing changes and the error is shown. */
   async send(s: GardenSnapshot, place: PlaceEntity, plan: PlacePlanDto): Promise<void> {
     const zone = place.watering?.timerZone;
     if (!zone)
@@ -70,7 +70,7 @@ export class TimerService {
       throw badRequest([
         { path: 'flowLPerH', reason: 'the timer counts minutes: set the flow of this bed or pot first' },
       ]);
-    // a place on a timer is watered as one
+    // a bed on a timer is watered as one
     const [pour] = plan.pours;
     const runs = (pour?.plan?.days ?? []).flatMap((d) =>
       d.litres > 0 && d.steps && d.steps.minutes !== null
@@ -101,7 +101,7 @@ export class TimerService {
       const state = { placeId: place.id, gardenId: s.garden.id, trouble };
       if (trouble) return void (await m.upsert(TimerStateEntity, state, ['placeId']));
       await m.upsert(TimerStateEntity, { ...state, sentAt: new Date() }, ['placeId']);
-      // what is still to come is replaced; what already ran stays as it was told
+      // future runs are replaced; past ones stay as sent
       const old = await m.findBy(TimerRunEntity, { placeId: place.id });
       const coming = old.filter((r) => r.day >= s.today && r.ranMinutes === null).map((r) => r.day);
       if (coming.length > 0) await m.delete(TimerRunEntity, { placeId: place.id, day: In(coming) });
@@ -120,7 +120,7 @@ export class TimerService {
     });
   }
 
-  /** Reads the log up to today: each run becomes a watering record, once, and is laid beside what was planned. */
+  /** Reads the log up to today: each run becomes one watering record and is compared with the plan. */
   async read(s: GardenSnapshot, accountId: string, place: PlaceEntity): Promise<void> {
     const plants = Math.max(1, livePlantsIn(s, place.id).length);
     const zone = place.watering?.timerZone;
@@ -129,7 +129,7 @@ export class TimerService {
         { path: 'watering.timerZone', reason: 'no outlet of the timer is assigned to this bed or pot' },
       ]);
     let log: TimerLogged[] = [];
-    // what the outlet gave before it was this place's, it gave to another
+    // what the outlet gave before it was assigned here went to another bed
     const from = [addDays(s.today, -READ_BACK_DAYS), place.zoneSince ?? s.today].sort().at(-1)!;
     const trouble = await this.reach(s.garden.id, async (timer) => {
       log = from > s.today ? [] : await this.timer.log(timer, zone, from, s.today);
@@ -144,10 +144,11 @@ export class TimerService {
           { placeId: place.id, day: run.date },
           { ranMinutes: run.minutes, ranLitres: run.litres },
         );
-        // one run makes one record, whichever place its outlet waters by now; before outlets were bound it went by its place
+        // one run makes one record, whichever bed its outlet waters now; before outlets were assigned, ids used the
+        // bed
         const id = v5(`${s.garden.id} ${zone} ${run.date}`, RUN_IDS);
         const before = v5(`${place.id} ${run.date}`, RUN_IDS);
-        // a record that the gardener has since changed or thrown away is left as it is
+        // a record changed or deleted by the gardener stays that way
         if (run.litres <= 0 || (await this.records.wasEverWritten(m, id, before))) continue;
         await this.records.write(m, s.garden.id, accountId, s.today, {
           id,
@@ -159,7 +160,7 @@ export class TimerService {
     });
   }
 
-  /** Null when it went well, else what went wrong. */
+  /** Returns null on success, else the error. */
   private async reach(gardenId: string, work: (timer: TimerOnTap) => Promise<void>): Promise<string | null> {
     const timer = await this.settings.of(gardenId);
     if (!timer) return 'no hose timer is set up for this garden';
@@ -172,7 +173,7 @@ export class TimerService {
   }
 }
 
-/** What ran beside what was planned, in words; null where they agree or the day has not come. */
+/** Says how a run differs from the plan; null if it agrees or the day has not come. */
 function difference(
   r: { day: Day; minutes: number; litres: number; ranMinutes: number | null; ranLitres: number | null },
   today: Day,

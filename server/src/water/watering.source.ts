@@ -10,11 +10,11 @@ import type { PlaceEntity } from '../places/place.entity.js';
 import { RecordsService } from '../records/records.service.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 
-/** Carrying and pouring: minutes for each litre, and for each plant (judgement). */
+/** Carrying and pouring: minutes per litre and per plant (judgement). */
 const MINUTES_A_LITRE = 0.3;
 const MINUTES_A_PLANT = 0.5;
 
-/** The waterings of the plan: pots one by one, beds as a whole. What is ordered is day 0 of the week, and nothing else. */
+/** Waterings of the plan: pots one by one, beds as a whole. It orders day 0 of the week, nothing else. */
 @Injectable()
 export class WateringSource extends TaskSource {
   readonly code = 'water';
@@ -36,10 +36,7 @@ export class WateringSource extends TaskSource {
     });
   }
 
-  /**
-   * Writes today's watering of the pour. Asked for no longer (somebody else has watered meanwhile, or it is not today's):
-   * nothing is written.
-   */
+  /** Saves today's watering of the group. No longer due (watered by someone else, or not today's): saves nothing. */
   async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const writes = await this.recordsFor(s, id, tick.recordId);
     if (writes.length === 0) return (await this.records.exists(m, s.garden.id, tick.recordId)) ? tick.recordId : null;
@@ -56,7 +53,7 @@ export class WateringSource extends TaskSource {
         await this.records.markDeleted(m, s.garden.id, written, true);
   }
 
-  /** One record for the whole place; plant by plant where some of it is left out. */
+  /** One record for the whole bed; plant by plant if some are left out. */
   private async recordsFor(s: GardenSnapshot, id: string, recordId: string): Promise<RecordInput[]> {
     const plant = s.plants.find((p) => p.id === id);
     const place = livePlaces(s).find((p) => p.id === (plant?.placeId ?? id));
@@ -74,13 +71,16 @@ export class WateringSource extends TaskSource {
   }
 }
 
-/** Id of one plant's record where a tick writes several: the same tick always writes the same. */
+/** Returns the id of one plant's record of a tick with several: the same tick always gives the same. */
 const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
 
-/** A finger in the soil takes a minute. */
+/** Minutes for a finger check. */
 const FEEL_MINUTES = 1;
 
-/** Where nobody knows what plants got, no litres are ordered: their soil is to be felt. It is answered by a finger, not by a tick. */
+/**
+ * If the watering history is unknown no litres are ordered: the soil must be checked. A finger check answers it, not
+ * a tick.
+ */
 function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment): Task[] {
   const unknown = livePlantsIn(s, place.id).filter((plant) => {
     const context = assessed.plants.get(plant.id)?.context;

@@ -47,7 +47,7 @@ export class WateringListController {
     return this.lists.revoke(gardenId, listId);
   }
 
-  /** Whoever waters has no account: the secret in the address is all they know. */
+  /** The helper has no account, only the secret in the address. */
   @Public()
   @Get('watering/:secret')
   async read(@Param('secret') secret: string): Promise<StreamableFile> {

@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** A list for whoever waters, behind a secret link. What is ticked on it stands in the records under its id. */
+/** A watering list behind a secret link. Records ticked on it carry its id. */
 @Entity('watering_list')
 export class WateringListEntity {
   @PrimaryColumn('uuid')
@@ -21,7 +21,7 @@ export class WateringListEntity {
   @Column('date')
   toDay: string;
 
-  /** it opens nothing any more; its name still stands beside what was ticked on it */
+  /** no longer valid; its name still shows on records ticked on it */
   @Column('datetime', { precision: 3, nullable: true })
   revokedAt: Date | null;
 }

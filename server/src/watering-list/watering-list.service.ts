@@ -14,12 +14,12 @@ import { TodayService } from '../today/today.service.js';
 import { PlanService } from '../water/plan.service.js';
 import { WateringListEntity } from './watering-list.entity.js';
 
-/** Nobody is away for longer. */
+/** Longest absence, days. */
 const MOST_DAYS = 92;
-/** Ticking belongs to the waterings, and to nothing else of Today. */
+/** Only waterings of Today can be ticked here. */
 const WATER = 'water:';
 
-/** A list for whoever waters while nobody is there. It tells what the one plan says, and a tick on it is a tick of Today. */
+/** The watering list for an absence. It shows the one plan, and a tick on it is a tick in Today. */
 @Injectable()
 export class WateringListService {
   constructor(
@@ -39,7 +39,7 @@ export class WateringListService {
     return lists.map((l) => ({ id: l.id, name: l.name, from: l.fromDay, to: l.toDay }));
   }
 
-  /** Makes a list with its link. Sent again it is the same list with a new link; the one before opens nothing any more. */
+  /** Creates a list with its link. Sent again it is the same list with a new link; the old one stops working. */
   async make(gardenId: string, input: WateringListInput): Promise<NewLink> {
     if (input.to < input.from) throw badRequest([{ path: 'to', reason: 'must not be before the first day' }]);
     if (daysBetween(input.from, input.to) >= MOST_DAYS)
@@ -70,7 +70,7 @@ export class WateringListService {
     if (!affected) throw notFound('list');
   }
 
-  /** The list that a secret opens. Not known, taken back or over: there is none. */
+  /** Returns the list of a secret; unknown, removed or expired: none. */
   async opened(secret: string): Promise<WateringListEntity> {
     const found = await this.db.manager.findOneBy(WateringListEntity, {
       secretHash: hashOf(secret),
@@ -138,13 +138,13 @@ export class WateringListService {
     );
   }
 
-  /** Ticks one of today's waterings, in the days of the list. Sent twice it waters once. */
+  /** Ticks one of today's waterings during the list's days. Sent twice it waters once. */
   async tick(gardenId: string, listId: string, key: string, recordId: string): Promise<{ recordId: string | null }> {
     await this.mayTick(gardenId, listId, key);
     return this.today.done(gardenId, key, { accountId: listId, recordId });
   }
 
-  /** Takes a tick of this list back. What others wrote stays. */
+  /** Undoes a tick of this list. Other records stay. */
   async undo(gardenId: string, listId: string, key: string, recordId: string): Promise<void> {
     await this.mayTick(gardenId, listId, key);
     const own = await this.db.manager.existsBy(RecordEntity, { id: recordId, gardenId, createdBy: listId });

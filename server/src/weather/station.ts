@@ -11,7 +11,7 @@ export interface StationDay {
   rhMeanPct: number | null;
   /** at the station's own height */
   windMs: number | null;
-  /** where it measures the wind, m above the ground; 2 where it does not say */
+  /** height of the wind sensor, m above ground; 2 if not stated */
   windHeightM?: number | null;
   solarMj: number | null;
 }
@@ -26,21 +26,21 @@ export interface StationPlace {
   elevationM: number;
 }
 
-/** The one way to weather from outside. Another source is another class behind this. */
+/** The one interface to outside weather. Another source is another class. */
 export abstract class WeatherStation {
-  /** Days measured from `from` to `to`, both included. */
+  /** Returns measured days from `from` to `to`, inclusive. */
   abstract observed(place: StationPlace, from: Day, to: Day): Promise<StationDay[]>;
-  /** The days after `issued`, as they were foreseen on it. */
+  /** Returns the days after `issued`, as forecast on it. */
   abstract forecast(place: StationPlace, issued: Day): Promise<StationForecastDay[]>;
 }
 
 const PATIENCE_MS = 5000;
 
-/** Heights at which wind is measured; another is a slip. */
+/** Plausible heights for measuring wind, m. */
 const LOWEST_M = 1;
 const HIGHEST_M = 100;
 
-/** Wind measured higher up is brought to 2 m, for which the equations are made (FAO-56 eq. 47). */
+/** Converts wind measured higher up to 2 m, as the equations need (FAO-56 eq. 47). */
 function windBroughtDown(day: StationDay): StationDay {
   const { windMs, windHeightM, ...rest } = day;
   const height = windHeightM ?? 2;

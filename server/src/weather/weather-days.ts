@@ -8,10 +8,9 @@ import type { WeatherEntity } from './weather.entity.js';
 export type WeatherOfDay = WeatherEntity & Pick<WeatherDto, 'gauge'>;
 
 /**
- * Of each day what counts: up to the garden's day what was measured (what was foreseen, where the station has not told yet), after
- * it what is foreseen, even if it is known already because the garden once stood on a later day. The gardener's own gauge is laid beside it.
- * @param rows by day
- * @param gauges readings, the older first: the last of a day counts
+ * Picks what counts for each day: up to the garden's day the measurement (or the forecast if the station has not
+ * reported yet), after it the forecast, even if a measurement exists because the garden was once on a later day. The
+ * gardener's gauge is attached. @param rows by day @param gauges readings, oldest first: the last of a day counts
  */
 export function weatherDays(
   rows: readonly WeatherEntity[],
@@ -27,7 +26,7 @@ export function weatherDays(
   return [...ofDay.values()].map((row) => ({ ...row, gauge: gaugeOf.get(row.day) ?? null }));
 }
 
-/** The gauge where there is one, else the station. */
+/** Returns the gauge reading if there is one, else the station's rain. */
 export const rainOf = (w: WeatherOfDay): number => w.gauge?.rainMm ?? w.rainMm;
 
 export const weatherDto = (w: WeatherOfDay): WeatherDto => {

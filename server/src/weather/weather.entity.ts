@@ -1,6 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
-/** One day of a garden's weather as the station measured it, or as it was foreseen: the two stand side by side. */
+/** One day of a garden's weather, measured or forecast: both are stored. */
 @Entity('weather')
 export class WeatherEntity {
   @PrimaryColumn('uuid')

@@ -15,14 +15,14 @@ import { PlantEntity } from '../plants/plant.entity.js';
 import { WeatherStation, type StationDay } from './station.js';
 import { WeatherEntity } from './weather.entity.js';
 
-/** How far back the first pull of a garden reaches, and how far any. */
+/** Days back of a garden's first update, and of any. */
 const HISTORY_DAYS = 120;
 const MOST_DAYS = 400;
-/** Earlier seasons whose weather is fetched, and from how many days on one counts as known. */
+/** Earlier seasons to fetch, and the days from which one counts as known. */
 const MOST_EARLIER = 10;
 const WELL_KNOWN_DAYS = 300;
 
-/** When the station last answered, and what it gave; from what is at hand. */
+/** Returns when the station last answered and what it gave, from stored data. */
 export const stateOf = (
   garden: GardenEntity,
   weather: readonly Pick<WeatherEntity, 'kind' | 'day'>[],
@@ -34,7 +34,7 @@ export const stateOf = (
 
 @Injectable()
 export class WeatherService {
-  /** earlier seasons that this process has asked for: a station that does not have them is not asked every hour */
+  /** earlier seasons already requested by this process: a station without them is not asked every hour */
   private readonly tried = new Set<string>();
   private readonly log = new Logger(WeatherService.name);
 
@@ -58,10 +58,9 @@ export class WeatherService {
   }
 
   /**
-   * Fetches what is new up to the garden's day, and the forecast after it. A station that does not answer leaves
-   * everything as it was, with the reason kept for the page to show. What was measured is never deleted and never
-   * overwritten by what was foreseen.
-   * @param anew fetches the days that are known already too: the garden was moved on the map
+   * Fetches what is new up to the garden's day, and the forecast after it. If the station does not answer, nothing
+   * changes and the reason is stored for the page. Measurements are never deleted or overwritten by a forecast.
+   * @param anew also fetches known days: the garden was moved on the map
    */
   async pull(gardenId: string, anew = false): Promise<WeatherState> {
     const garden = await this.gardens.get(gardenId);
@@ -121,7 +120,7 @@ export class WeatherService {
     }
   }
 
-  /** After a garden was made or changed: weather for its new day or its new place on earth, if it needs any. */
+  /** Updates the weather of a created or changed garden for its new day or location, if needed. */
   async follow(garden: GardenDto, moved: boolean): Promise<void> {
     const { id: gardenId, today } = garden;
     const measured = (await this.newestObserved(gardenId, today)) === today;
@@ -135,9 +134,8 @@ export class WeatherService {
   }
 
   /**
-   * Fetches the days of earlier seasons in which plants stood, once, so that years can be held beside each other with their weather. What the
-   * station does not have any more stays unknown.
-   * @param anew fetches what is known already too: the garden was moved on the map
+   * Fetches the weather of earlier seasons with plants, once, so years can be compared. What the station no longer
+   * has stays unknown. @param anew also fetches known days: the garden was moved on the map
    */
   async pullEarlier(gardenId: string, anew = false): Promise<void> {
     const garden = await this.gardens.get(gardenId);
@@ -159,7 +157,7 @@ export class WeatherService {
         kind: 'observed',
         day: Between(from, to),
       });
-      // the newest earlier season may be known from this one's first pull in part
+      // the newest earlier season may be partly known from this one's first update
       if (known > WELL_KNOWN_DAYS && !anew) continue;
       try {
         const days = await this.station.observed(garden, from, to);
@@ -183,7 +181,7 @@ export class WeatherService {
     }
   }
 
-  /** The newest day that was measured, of those up to the garden's own: a garden that once stood later has newer ones. */
+  /** Returns the newest measured day up to the garden's own: a garden once on a later day has newer ones. */
   private async newestObserved(gardenId: string, today: Day): Promise<Day | null> {
     const [newest] = await this.db.manager.find(WeatherEntity, {
       where: { gardenId, kind: 'observed', day: LessThanOrEqual(today) },
@@ -204,7 +202,7 @@ const columns = ({ date, ...rest }: StationDay) => ({
   solarMj: rest.solarMj ?? null,
 });
 
-/** A station is outside: its days are checked like anybody's input. */
+/** A station is outside: its days are validated like any input. */
 function plausible<D extends StationDay>(day: D): D {
   const { date, tMinC, tMaxC, rainMm, rhMeanPct, windMs, solarMj } = day;
   checked(WeatherRecord, { date, tMinC, tMaxC, rainMm, rhMeanPct, windMs, solarMj });

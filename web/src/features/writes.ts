@@ -1,4 +1,4 @@
-/** Every feature's writes, so that one that waits to be sent is known by its key whichever page is open. */
+/** Imports every feature's writes, so a waiting one is known by its key whichever page is open. */
 import './files/writes';
 import './garden/writes';
 import './places/writes';

@@ -1,6 +1,6 @@
 import type { Fault } from '@candid-leaf/core/records';
 
-/** An answer of the server that is not what was hoped for, with its reasons. */
+/** An error answer of the server, with its reasons. */
 export class ApiError extends Error {
   constructor(
     readonly status: number,
@@ -12,7 +12,7 @@ export class ApiError extends Error {
   }
 }
 
-/** Some things are changed with the server only. */
+/** A change that needs the server. */
 export class NeedsSignal extends Error {
   constructor() {
     super('You’re offline. This can only be changed online, but you can still add observations and records.');
@@ -20,7 +20,7 @@ export class NeedsSignal extends Error {
   }
 }
 
-/** Sends JSON, or a file as it is, to the server and reads its answer. */
+/** Sends JSON, or a file as it is, and reads the answer. */
 export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
   const answer = await fetch(`/api${path}`, {
     method,
@@ -38,7 +38,7 @@ const asJson = (body: unknown): RequestInit => ({
   body: JSON.stringify(body),
 });
 
-/** What a proxy in between says, or a page of errors, is no JSON; its status says enough. */
+/** A proxy's answer or an error page is not JSON; its status is enough. */
 function parsed(text: string): unknown {
   try {
     return text ? JSON.parse(text) : undefined;

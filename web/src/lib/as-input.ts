@@ -1,4 +1,4 @@
-/** A place or plant as it is sent back: without what only the server sets. */
+/** Returns a bed or plant as input: without server-only fields. */
 export function asInput<T extends { position: number; retiredOn: string | null; endedBecause?: unknown }>(
   dto: T,
 ): Omit<T, 'position' | 'retiredOn' | 'endedBecause'> {

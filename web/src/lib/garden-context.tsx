@@ -12,19 +12,19 @@ export function useGarden(): GardenDto {
   return garden;
 }
 
-/** How far whoever looks may go in this garden. The server decides; this only hides what it would refuse. */
+/** The user's role in this garden. The server decides; this only hides what it would refuse. */
 export const RoleContext = createContext<Role>('keep');
 
-/** May whoever looks do this here? */
+/** Returns whether the user may do this here. */
 export function useMay(): (needed: Role) => boolean {
   const role = useContext(RoleContext);
   return (needed) => reaches(role, needed);
 }
 
-/** The gardener's units; metric where there is no garden yet. */
+/** Returns the gardener's units; metric without a garden. */
 export const useUnits = (): Units => useContext(GardenContext)?.units ?? METRIC;
 
-/** Writes amounts and days as this gardener reads them. */
+/** Returns the formatter of this garden. */
 export function useFormat(): Formatter {
   const { units, dateForm } = useGarden();
   return useMemo(() => formatterFor(units, dateForm), [units, dateForm]);
@@ -32,7 +32,7 @@ export function useFormat(): Formatter {
 
 type WithinGarden<R extends Route> = Omit<RouteParams<R>, 'gardenId'>;
 
-/** Addresses within this garden. */
+/** Returns links within this garden. */
 export function useLink() {
   const { id } = useGarden();
   return <R extends Route>(route: R, params: WithinGarden<R>, query?: Query): string =>

@@ -1,4 +1,4 @@
-/** How the page looks on this device: as the device says, or as somebody chose here. */
+/** The display mode of this device: as the device, or as chosen here. */
 export const LOOKS = ['device', 'light', 'dark', 'sun'] as const;
 export type Look = (typeof LOOKS)[number];
 
@@ -10,7 +10,7 @@ export function lookHere(): Look {
   return isLook(kept) ? kept : 'device';
 }
 
-/** Shows the page in the look that was chosen; called before anything is drawn. */
+/** Applies the chosen display mode; called before anything is drawn. */
 export function showLook(look: Look = lookHere()): void {
   if (look === 'device') delete document.documentElement.dataset.theme;
   else document.documentElement.dataset.theme = look;

@@ -47,7 +47,7 @@ export const ROUTES = {
 } as const;
 export type Route = keyof typeof ROUTES;
 
-/** Names of the parts of a path that stand for ids. */
+/** Parameter names in a path. */
 type NamesIn<P extends string> = P extends `${string}:${infer Name}/${infer Rest}`
   ? Name | NamesIn<`/${Rest}`>
   : P extends `${string}:${infer Name}`
@@ -56,13 +56,13 @@ type NamesIn<P extends string> = P extends `${string}:${infer Name}/${infer Rest
 export type RouteParams<R extends Route> = Record<NamesIn<(typeof ROUTES)[R]>, string>;
 export type Query = Readonly<Record<string, string | undefined>>;
 
-/** The address of a page; a query that is undefined is left out. */
+/** Returns the address of a page; undefined query values are left out. */
 export function linkTo<R extends Route>(route: R, params: RouteParams<R>, query: Query = {}): string {
   const path = generatePath<string>(ROUTES[route], params);
   const asked = new URLSearchParams(Object.entries(query).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]])));
   return asked.size > 0 ? `${path}?${asked}` : path;
 }
 
-/** Where the server keeps a garden's things: `apiOf(id, 'plan')`. */
+/** Returns the API path of a garden's things: `apiOf(id, 'plan')`. */
 export const apiOf = (gardenId: string, ...path: readonly string[]): string =>
   `/gardens/${[gardenId, ...path].map(encodeURIComponent).join('/')}`;

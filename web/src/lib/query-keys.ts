@@ -1,6 +1,6 @@
 /**
- * Where answers of the server are kept. A write of a garden makes `garden` and `plan` stale, whole; what is reckoned longer (the
- * plan) stands apart, so that nobody waits for it.
+ * Cache keys of server answers. A write makes `garden` and `plan` stale; the plan takes longer to compute, so it is
+ * separate and blocks no one.
  */
 export const queryKeys = {
   me: ['me'] as const,

@@ -2,32 +2,32 @@ import type { QueryClient } from '@tanstack/react-query';
 import type { ApiError } from './api';
 import { queryKeys } from './query-keys';
 
-/** What every write says: of which garden it is. The rest is plain data too, so that it can be stored and sent later. */
+/** What every write has: its garden. Everything is plain data, so it can be stored and sent later. */
 export interface OfGarden {
   gardenId: string;
 }
 
-/** How a write is kept where there is no signal. */
+/** How a write works offline. */
 export interface Later<Input, Answer> {
-  /** what it is, in a line, while it waits */
+  /** its description while waiting */
   label: (input: Input) => string;
-  /** what it comes to meanwhile: shown where it can be, and answered to whoever made it */
+  /** Optimistic update: applied to cached queries and returned to the caller while offline. */
   apply: (client: QueryClient, input: Input) => Answer;
-  /** many that waited, of one garden, in one request: for each in order why it was refused, or null */
+  /** sends many waiting ones of a garden in one request: for each, in order, why it was refused, or null */
   together?: { most: number; send: (inputs: Input[]) => Promise<(ApiError | null)[]> };
 }
 
-/** A write, known by its key: what is stored of it is the key and the input, and the function is found again by the key. */
+/** A write, known by its key: only key and input are stored, and the function is found by the key. */
 export interface Write<Input extends OfGarden, Answer> {
   key: string;
   send: (input: Input) => Promise<Answer>;
-  /** it may be made without signal, and is sent later; what has none needs signal */
+  /** can be made offline and sent later; without it the write needs a connection */
   later?: Later<Input, Answer> | undefined;
 }
 
 const known = new Map<string, Write<never, unknown>>();
 
-/** Defines a write. Each feature's writes stand in its `writes.ts`; all of them are known before the page is drawn. */
+/** Defines a write. Each feature's writes are in its `writes.ts`; all are registered before the page is drawn. */
 export function defineWrite<Input extends OfGarden, Answer = unknown>(
   key: string,
   send: (input: Input) => Promise<Answer>,
@@ -39,42 +39,42 @@ export function defineWrite<Input extends OfGarden, Answer = unknown>(
   return write;
 }
 
-/** How many writes of this key may be sent together. */
+/** Returns how many writes of this key may be sent together. */
 export const mostTogether = (key: string): number => known.get(key)?.later?.together?.most ?? 1;
 
-/** Sends kept writes of one key and garden together, in order. */
+/** Sends stored writes of one key and garden together, in order. */
 export function sendTogether(key: string, inputs: OfGarden[]): Promise<(ApiError | null)[]> {
   const together = known.get(key)?.later?.together;
   if (!together) throw new Error(`${key} is sent one at a time`);
   return together.send(inputs as never);
 }
 
-/** Sends a write that was kept, by its key. */
+/** Sends a stored write by its key. */
 export function sendWrite(key: string, input: OfGarden): Promise<unknown> {
   const write = known.get(key);
   if (!write) throw new Error(`no sender is registered for ${key}`);
   return write.send(input as never);
 }
 
-/** Shows again what waits, after the page was opened anew. */
+/** Shows waiting writes again after a reload. */
 export function showWrite(client: QueryClient, key: string, input: OfGarden): void {
   known.get(key)?.later?.apply(client, input as never);
 }
 
-/** Tells the client every write by its key, and what each makes stale. */
+/** Registers every write with the client by its key, and what each makes stale. */
 export function registerWrites(client: QueryClient): void {
   for (const { key, send, later } of known.values())
     client.setMutationDefaults([key], {
       mutationFn: send as (input: unknown) => Promise<unknown>,
       onSuccess: (_answer: unknown, input: unknown) => refresh(client, (input as OfGarden).gardenId),
-      // what can wait is not tried again while somebody looks on: it is kept, and sent later
+      // writes that can wait are not retried while the user watches: they are stored and sent later
       ...(later ? { retry: false, networkMode: 'always' as const } : {}),
     });
 }
 
 export const writeKeys = (): string[] => [...known.keys()];
 
-/** Everything asked of a garden before is stale. The plan follows by itself; nobody need wait for it. */
+/** Marks everything of a garden as stale. The plan follows by itself; no one needs to wait for it. */
 async function refresh(client: QueryClient, gardenId: string): Promise<void> {
   void client.invalidateQueries({ queryKey: queryKeys.plan(gardenId) });
   await Promise.all([

@@ -1,4 +1,4 @@
-/** Whose device this is just now. What is kept here stands under this account, and no other sees it. */
+/** The device's current account. Everything stored here belongs to it, and no other account sees it. */
 const KEY = 'candid-leaf:account';
 
 export const accountHere = (): string | null => localStorage.getItem(KEY);
@@ -9,7 +9,7 @@ export function setAccountHere(id: string | null): void {
   else localStorage.setItem(KEY, id);
 }
 
-/** The garden that was looked at last: where one lands. */
+/** Last-opened garden; the app opens here. */
 const GARDEN_KEY = 'candid-leaf:garden';
 
 export const gardenHere = (): string | null => localStorage.getItem(GARDEN_KEY);
@@ -19,7 +19,7 @@ export function setGardenHere(id: string | null): void {
   else localStorage.setItem(GARDEN_KEY, id);
 }
 
-/** Asks who is signed in, where nothing is written down here yet. Without signal nobody knows, and nothing is shown. */
+/** Asks who is signed in if unknown here. Offline it stays unknown, and nothing is shown. */
 export async function findAccount(): Promise<void> {
   if (accountHere() !== null) return;
   try {

@@ -4,9 +4,9 @@ import { device } from './store';
 
 declare const __BUILT__: string;
 
-/** So long what was seen last is kept to be shown without signal. */
+/** How long the last views are kept for offline use. */
 export const KEPT_MS = 30 * 24 * 3600 * 1000;
-/** Another build may want another form of it. */
+/** Another build may use another format. */
 export const KEPT_FOR: string = typeof __BUILT__ === 'undefined' ? 'dev' : __BUILT__;
 
 const WRITE_AFTER_MS = 500;
@@ -22,18 +22,18 @@ async function write(): Promise<void> {
   try {
     await (await device()).put('views', now.views, now.account);
   } catch {
-    // a full device keeps what it kept before
+    // a full device keeps its earlier data
   }
 }
-// a page that goes to the background may never come back
+// a page in the background may never return
 if (typeof document !== 'undefined')
   document.addEventListener('visibilitychange', () => document.visibilityState === 'hidden' && void write());
 
-/** What the server answered last, on the device, under the account that asked. */
+/** The server's last answers, stored on the device under the account. */
 export const keptViews: Persister = {
   persistClient(views: PersistedClient) {
     newest = { account: accountHere(), views };
-    // answers come in flocks: the newest state is written once for all
+    // answers arrive in groups: write the newest state once
     due ??= setTimeout(() => void write(), WRITE_AFTER_MS);
   },
   async restoreClient() {

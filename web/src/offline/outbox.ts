@@ -5,17 +5,17 @@ import { accountHere } from './account';
 import { device, type Waiting } from './store';
 
 /**
- * Writes on their way. Each is written down on the device before it is sent, and taken off when the server has it; so a page that is closed, reloaded
- * or killed loses nothing. What did not arrive is sent again later, in the order in which it was made; each carries an id of its own, so that
- * arriving twice is arriving once.
+ * Writes on their way. Each is stored on the device before it is sent and removed once the server has it, so a page
+ * that is closed, reloaded or killed loses nothing. Failed ones are sent again later in the order they were made;
+ * each has its own id, so arriving twice counts once.
  */
 
 const TAB = Math.random().toString(36).slice(2);
-/** Sent again after so long, where the server did not answer though there is signal. */
+/** Retry interval if the server does not answer while online, ms. */
 const AGAIN_MS = 15_000;
-/** While much is sent, it is shown so often how much is left. */
+/** How often progress is updated during a long sync, ms. */
 const TELL_MS = 250;
-/** A page that was killed while it sent leaves its write fresh; another page sends it after so long. */
+/** A page killed while sending leaves its write "fresh"; another page sends it after this time, ms. */
 const FRESH_MS = 60_000;
 
 const listeners = new Set<() => void>();
@@ -27,7 +27,7 @@ const changed = (): void => {
   channel?.postMessage('changed');
 };
 
-/** Calls whenever what waits has changed, in this page or another. */
+/** Calls back whenever waiting writes change, in this page or another. */
 export function onOutbox(tell: () => void): () => void {
   listeners.add(tell);
   return () => listeners.delete(tell);
@@ -41,7 +41,7 @@ const mine = async (): Promise<Waiting[]> => {
 const isFresh = (w: Waiting): boolean =>
   w.state === 'fresh' && (w.tab === TAB || Date.now() - w.at < FRESH_MS) && Date.now() - w.at < FRESH_MS;
 
-/** What waits, the oldest first; what is just being sent is not spoken of. */
+/** Returns waiting writes, oldest first, without those just being sent. */
 export async function waiting(): Promise<Waiting[]> {
   try {
     return (await mine()).filter((w) => !isFresh(w));
@@ -57,14 +57,10 @@ async function takeOff(n: number): Promise<void> {
   await (await device()).delete('outbox', n);
 }
 
-/** No signal, or nobody there: not an answer of the server. */
+/** True if offline or unreachable, not an answer of the server. */
 const isLost = (error: unknown): boolean => !(error instanceof ApiError) || error.status >= 500;
 
-/**
- * Sends a write, or keeps it for later.
- * @param now sends it
- * @returns the server's answer, or what it comes to meanwhile
- */
+/** Sends a write, or stores it for later. @param now sends it @returns the server's answer, or the optimistic one */
 export async function deliver<Input extends OfGarden, Answer>(
   client: QueryClient,
   write: Write<Input, Answer>,
@@ -90,7 +86,7 @@ export async function deliver<Input extends OfGarden, Answer>(
   } catch {
     return { answer: await now(), kept: false };
   }
-  // nothing overtakes what was made before it
+  // Keep order: a later edit of the same row would otherwise arrive first and be refused as a version conflict.
   const before = (await mine()).some((w) => w.n < row.n && w.state === 'waiting');
   if (onlineManager.isOnline() && !before)
     try {
@@ -115,7 +111,7 @@ function sendSoon(client: QueryClient, ms = AGAIN_MS): void {
   timer = setTimeout(() => void sendWaiting(client), ms);
 }
 
-/** What may be sent in one request: neighbours of one kind and garden. */
+/** Groups consecutive writes of one key and garden for one request. */
 function runsOf(rows: readonly Waiting[]): Waiting[][] {
   const runs: Waiting[][] = [];
   for (const w of rows) {
@@ -127,10 +123,7 @@ function runsOf(rows: readonly Waiting[]): Waiting[][] {
   return runs;
 }
 
-/**
- * Sends what may be sent together, and notes what the server said of each.
- * @throws when it did not arrive
- */
+/** Sends writes together and notes the server's answer to each. @throws if it did not arrive */
 async function sendRun(run: readonly Waiting[]): Promise<void> {
   const { key } = run[0]!;
   const inputs = run.map((w) => w.input);
@@ -139,7 +132,7 @@ async function sendRun(run: readonly Waiting[]): Promise<void> {
     answers = inputs.length > 1 ? await sendTogether(key, inputs) : [await sendWrite(key, inputs[0]!).then(() => null)];
   } catch (error) {
     if (didNotArrive(error)) throw error;
-    // refused as a whole (too long, say): each for itself, then
+    // rejected as a whole (too long, say): send each by itself
     if (run.length > 1) {
       for (const w of run) await sendRun([w]);
       return;
@@ -154,7 +147,7 @@ const didNotArrive = (error: unknown): boolean => isLost(error) || (error as Api
 const keepRefused = (w: Waiting, { status, message, faults }: ApiError): Promise<void> =>
   put({ ...w, state: status === 409 ? 'conflict' : 'refused', reason: faults[0]?.reason ?? message });
 
-/** Sends what waits, in order, by one page at a time. */
+/** Sends waiting writes in order, from one page at a time. */
 export async function sendWaiting(client: QueryClient): Promise<void> {
   if (!onlineManager.isOnline()) return;
   const work = async (): Promise<void> => {
@@ -169,7 +162,7 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
         lost = true;
         break;
       }
-      // each telling reads all that waits: with hundreds it is told now and then
+      // each update reads all waiting writes: with hundreds, update now and then
       if (Date.now() - told > TELL_MS) {
         told = Date.now();
         changed();
@@ -187,7 +180,7 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
   }
 }
 
-/** Settles what somebody else changed meanwhile: mine once more, on top of theirs, or theirs as it stands. */
+/** Resolves a conflict: mine again on top of theirs, or theirs as it is. */
 export async function settle(
   client: QueryClient,
   w: Waiting,
@@ -204,7 +197,7 @@ export async function settle(
   if (keep === 'theirs') await client.invalidateQueries({ predicate: (q) => q.queryKey.includes(w.input.gardenId) });
 }
 
-/** From the page's start on: what waits is sent now, when the signal is back, and now and then. */
+/** Starts syncing: now, when back online, and at intervals. */
 export async function startOutbox(client: QueryClient): Promise<void> {
   for (const w of await waiting()) showWrite(client, w.key, w.input);
   onlineManager.subscribe((online) => online && void sendWaiting(client));

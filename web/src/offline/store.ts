@@ -2,17 +2,17 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { PersistedClient } from '@tanstack/react-query-persist-client';
 
 export type WaitState =
-  /** being sent by a page that is open */
+  /** being sent by an open page */
   | 'fresh'
   | 'waiting'
-  /** somebody else changed the same meanwhile */
+  /** someone else edited the same row */
   | 'conflict'
-  /** the server will not take it */
+  /** rejected by the server */
   | 'refused';
 
-/** One write that is not known to have arrived: its key and its input are all that is needed to send it. */
+/** A write not known to have arrived: its key and input are enough to send it. */
 export interface Waiting {
-  /** in the order in which they were made */
+  /** order in which they were made */
   n: number;
   account: string;
   key: string;
@@ -20,10 +20,10 @@ export interface Waiting {
   label: string;
   /** ms since 1970 */
   at: number;
-  /** which page made it */
+  /** the page that made it */
   tab: string;
   state: WaitState;
-  /** why it was not taken */
+  /** why it was rejected */
   reason?: string;
 }
 
@@ -34,7 +34,7 @@ interface OnDevice extends DBSchema {
 
 let opened: Promise<IDBPDatabase<OnDevice>> | null = null;
 
-/** What this device keeps. A browser that keeps nothing (a private window, an old one) rejects. */
+/** What this device stores. A browser without storage (a private window, an old one) rejects. */
 export function device(): Promise<IDBPDatabase<OnDevice>> {
   if (typeof indexedDB === 'undefined') return Promise.reject(new Error('this browser stores nothing'));
   opened ??= openDB<OnDevice>('candid-leaf', 1, {
@@ -42,7 +42,7 @@ export function device(): Promise<IDBPDatabase<OnDevice>> {
       db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('account', 'account');
       db.createObjectStore('views');
     },
-    // a newer page wants another form of it: let go
+    // a newer page needs another format: close this connection
     blocking: () => void opened?.then((db) => db.close()).then(() => (opened = null)),
   });
   return opened;

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { onOutbox, waiting } from './outbox';
 import type { Waiting } from './store';
 
-/** What waits to be sent from this device, the oldest first. */
+/** Writes waiting on this device, oldest first. */
 export function useOutbox(): readonly Waiting[] {
   const [list, setList] = useState<readonly Waiting[]>([]);
   useEffect(() => {

@@ -5,7 +5,7 @@ import { PlantDrawing } from './plant/plant-drawing';
 
 const SOIL_Y = 262;
 
-/** This plant in its form, with the height that is to be clear and the places of the cuts, at its own height. */
+/** This plant in its own form, with the height to clear and the cuts in place. */
 export function CutsDrawing({
   plant,
   heightM,
@@ -46,7 +46,7 @@ export function CutsDrawing({
   );
 }
 
-/** Which shoot is a sucker, and which is a truss: the one grows where a leaf meets the stem, the other bears flowers and rises between two leaves. */
+/** Sucker or truss: a sucker grows where a leaf meets the stem, a truss bears flowers between two leaves. */
 export function SuckerOrTruss({ className }: { className?: string }) {
   const leaf = 'M0 0C10 -14 30 -14 44 0C30 14 10 14 0 0Z';
   return (
@@ -68,7 +68,7 @@ export function SuckerOrTruss({ className }: { className?: string }) {
       <g transform="translate(154 48) rotate(-16) scale(1.5)">
         <path d={leaf} className="fill-greendark" />
       </g>
-      {/* the sucker, out of the angle */}
+      {/* the sucker, in the leaf angle */}
       <path
         d="M147 130C136 116 126 104 118 92"
         className="fill-none stroke-green"
@@ -80,7 +80,7 @@ export function SuckerOrTruss({ className }: { className?: string }) {
           <path d={leaf} className="fill-green" />
         </g>
       ))}
-      {/* the truss, from the stem itself */}
+      {/* the truss, from the bare stem */}
       <path
         d="M153 96C176 92 196 96 214 108"
         className="fill-none stroke-green"

@@ -8,7 +8,7 @@ import { STEM_AND_SOIL } from './stem-and-soil';
 import { CIRCUMSTANCES } from './circumstances';
 import type { Drawing } from './marks';
 
-/** One drawing for each sign; tomato and pepper forms where they differ. */
+/** One drawing per sign; tomato and pepper forms where they differ. */
 export const DRAWINGS: Record<SignCode, Drawing> = {
   ...FRUIT,
   ...FLOWERS,

@@ -2,7 +2,7 @@ import type { Crop } from '@candid-leaf/core/records';
 import type { ReactNode } from 'react';
 import { INK, Leaf, LINE } from './shapes';
 
-/** Small pieces that several drawings are put together from. */
+/** Small pieces shared by several drawings. */
 export type Drawing = (crop: Crop) => ReactNode;
 export const P = (d: string, fill: string, more: object = {}) => <path d={d} fill={fill} {...LINE} {...more} />;
 export const L = (d: string, stroke: string = INK.outline, strokeWidth = 1.8) => (

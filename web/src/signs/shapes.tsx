@@ -2,11 +2,11 @@ import type { Crop } from '@candid-leaf/core/records';
 import type { ReactNode } from 'react';
 
 /**
- * The shapes that all sign drawings share, in a box of 96 by 96. Natural colours stay the same in both themes:
- * a leaf is green by night too.
+ * Shapes shared by all sign drawings, in a box of 96 by 96. Natural colours are the same in both themes: a leaf stays
+ * green in the dark.
  */
 export const INK = {
-  /** turns light in the dark theme, so that thin lines can be seen */
+  /** lighter in the dark theme, so thin lines stay visible */
   outline: 'var(--drawn)',
   leaf: '#5c9148',
   leafDark: '#2f6330',
@@ -35,7 +35,7 @@ export const INK = {
 export const LINE = { stroke: INK.outline, strokeWidth: 1.6, strokeLinejoin: 'round', strokeLinecap: 'round' } as const;
 export const HAIR = { stroke: INK.outline, strokeWidth: 1.1, fill: 'none', strokeLinecap: 'round' } as const;
 
-/** `n` points spread evenly over an ellipse, always the same ones. */
+/** Returns `n` points spread evenly over an ellipse, always the same. */
 export const spread = (n: number, cx: number, cy: number, rx: number, ry = rx): [number, number][] =>
   Array.from({ length: n }, (_, i) => {
     const r = Math.sqrt((i + 0.6) / n);
@@ -64,7 +64,7 @@ const TOMATO_LEAF =
 const PEPPER_LEAF = 'M48 6C66 20 76 42 70 62C66 76 56 84 48 89C40 84 30 76 26 62C20 42 30 20 48 6Z';
 const leafPath = (crop: Crop): string => (crop === 'tomato' ? TOMATO_LEAF : PEPPER_LEAF);
 
-/** One leaf or leaflet, tip upward, with its veins; what is drawn inside lies on the blade. */
+/** One leaf or leaflet, tip up, with veins; children lie on the blade. */
 export function Leaf({
   crop,
   fill = INK.leaf,
@@ -96,7 +96,7 @@ export function Leaf({
 const BELL =
   'M30 26C16 30 14 50 20 68C24 82 34 90 40 84C44 90 52 90 56 84C62 90 72 82 76 68C82 50 80 30 66 26C58 22 38 22 30 26Z';
 
-/** One fruit, stem upward. */
+/** One fruit, stem up. */
 export function Fruit({ crop, fill = INK.red, children }: { crop: Crop; fill?: string; children?: ReactNode }) {
   return (
     <g>
@@ -189,7 +189,7 @@ export const PotShape = ({ children, y = 0 }: { children?: ReactNode; y?: number
   </g>
 );
 
-/** A small whole plant; `droop` bends its leaves down (0 firm, 1 hanging). */
+/** A small whole plant; `droop` bends its leaves down (0 firm, 1 drooping). */
 export function WholePlant({
   droop = 0,
   side,
@@ -258,7 +258,7 @@ export const Lens = ({ children }: { children?: ReactNode }) => (
   </g>
 );
 
-/** Words under the picture are not needed; a cross over it says that something was looked for and is not there. */
+/** A cross over a picture: looked for and not there. */
 export const Crossed = () => (
   <path d="M14 14L82 82M82 14L14 82" stroke={INK.red} strokeWidth="5" strokeLinecap="round" opacity="0.85" />
 );

@@ -16,7 +16,7 @@ export const buttonLook = (look: Look = 'plain'): string =>
     LOOKS[look],
   );
 
-/** A thing to touch: never under 44 px high. */
+/** A button, at least 44 px high. */
 export function Button({
   look = 'plain',
   className,

@@ -6,22 +6,22 @@ import type { CalendarProps } from './calendar';
 import { Field } from './field';
 import { IconButton } from './icon-button';
 
-// opened rarely, and large: it comes when it is opened
+// rarely opened and large: loaded on demand
 const Calendar = lazy(() => import('./calendar'));
 
 interface Props extends CalendarProps {
   label: string;
-  /** the day as the gardener reads it, or what stands where there is none */
+  /** the day as formatted, or the text for none */
   words: string;
   error?: string | undefined;
   hint?: string | undefined;
   disabled?: boolean | undefined;
   className?: string | undefined;
-  /** taken away again: what is then said, and done */
+  /** removes the day: label and action */
   clear?: { label: string; onClear: () => void } | null | undefined;
 }
 
-/** A day, chosen on a calendar that opens beside its field. */
+/** A date field with a calendar. */
 export function CalendarField({ label, words, error, hint, disabled, className, clear, ...calendar }: Props) {
   const [open, setOpen] = useState(false);
   return (

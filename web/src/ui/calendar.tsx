@@ -8,21 +8,21 @@ const WEEKDAYS = { sunday: 0, monday: 1, saturday: 6 } as const;
 
 export interface CalendarProps {
   selected: Day | null;
-  /** where it opens when nothing is selected */
+  /** where it opens without a selection */
   opensAt: Day;
   weekStart: GardenInput['weekStart'];
-  /** days outside cannot be chosen */
+  /** days outside can't be chosen */
   from?: Day | undefined;
   to?: Day | undefined;
-  /** a day that comes round every year: the year is not told */
+  /** a yearly date: the year is not shown */
   everyYear?: boolean | undefined;
   onPick: (day: Day) => void;
 }
 
-/** How far the list of years reaches, where nothing bounds it. */
+/** Years listed without limits. */
 const YEARS = 10;
 
-/** A month to choose a day from, in the gardener's week. */
+/** A month calendar in the gardener's week. */
 export default function Calendar({ selected, opensAt, weekStart, from, to, everyYear, onPick }: CalendarProps) {
   const at = selected ? parseISO(selected) : undefined;
   const month = at ?? parseISO(opensAt);

@@ -9,7 +9,7 @@ interface Props {
   children: ReactNode;
 }
 
-/** A box to tick, with its words beside it. */
+/** A checkbox with its label. */
 export function CheckField({ checked, onChange, disabled, children }: Props) {
   const id = useId();
   return (
@@ -19,7 +19,7 @@ export function CheckField({ checked, onChange, disabled, children }: Props) {
         checked={checked}
         disabled={disabled}
         onCheckedChange={(now) => onChange(now === true)}
-        // as large to a thumb as the line, as large to the eye as a letter
+        // target as large as the line, box as large as a letter
         className="group -m-2.5 grid size-11 shrink-0 place-items-center rounded-lg disabled:opacity-50"
       >
         <span className="grid size-5.5 place-items-center rounded-md border-2 border-soft bg-card group-data-[state=checked]:border-leaf group-data-[state=checked]:bg-leaf">

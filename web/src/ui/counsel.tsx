@@ -1,4 +1,4 @@
-/** What not to do, and what else helps to know: each under its own words. */
+/** What not to do, and what is good to know. */
 export function Counsel({ doNot, goodToKnow }: { doNot: readonly string[]; goodToKnow: readonly string[] }) {
   return (
     <dl className="mt-3 grid gap-x-8 gap-y-2 sm:grid-cols-2">

@@ -7,18 +7,18 @@ export interface DayFieldProps {
   label: string;
   value: Day | null | undefined;
   onChange: (day: Day | null) => void;
-  /** days before and after cannot be chosen */
+  /** days before and after can't be chosen */
   min?: Day | undefined;
   max?: Day | undefined;
   error?: string | undefined;
   hint?: string | undefined;
   disabled?: boolean | undefined;
   className?: string | undefined;
-  /** what stands where there is none; with it the day can be taken away again */
+  /** text for no day; with it the day can be removed */
   none?: string | undefined;
 }
 
-/** A day in the garden's own form and week. */
+/** A date in the garden's format and week. */
 export function DayField({ label, value, onChange, min, max, none, ...rest }: DayFieldProps) {
   const { today, weekStart } = useGarden();
   const format = useFormat();

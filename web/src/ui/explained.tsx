@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 
-/** A figure in words that opens to what it is and how it was reckoned. */
+/** A figure in words that opens to its meaning and source. */
 export function Explained({ says, children }: { says: ReactNode; children: ReactNode }) {
   return (
     <Popover.Root>

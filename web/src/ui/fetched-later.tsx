@@ -1,12 +1,12 @@
 import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
 
-/** When the browser has nothing better to do. */
+/** Runs work when the browser is idle. */
 const whenIdle = (work: () => void): void => {
   if (typeof requestIdleCallback === 'undefined') setTimeout(work, 1);
   else requestIdleCallback(work);
 };
 
-/** Something that opens, whose script is fetched after the page stands, so that the page itself comes sooner. */
+/** A dialog whose script loads after the page, so the page comes sooner. */
 export function fetchedLater<Props extends { open: boolean }>(load: () => Promise<ComponentType<Props>>) {
   let loading: Promise<{ default: ComponentType<Props> }> | undefined;
   const once = () => (loading ??= load().then((c) => ({ default: c })));

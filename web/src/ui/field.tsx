@@ -12,7 +12,7 @@ interface FrameProps {
   className?: string | undefined;
 }
 
-/** A label over its field, with the reason underneath where something is wrong. */
+/** A label over its field, with the error underneath. */
 export function Field({ label, error, hint, children, className }: FrameProps) {
   const id = useId();
   const describedBy = error ? `${id}-error` : hint ? `${id}-hint` : undefined;

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Unfold } from './unfold';
 import { useWide } from './use-wide';
 
-/** What would make a page too long for a phone: open at a desk, behind a touch on a phone. */
+/** Content too long for a phone: open on a desk, folded on a phone. */
 export function Fold({ title, className, children }: { title: string; className?: string; children: ReactNode }) {
   if (useWide()) return <div className={className}>{children}</div>;
   return (

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { FieldErrors, FieldValues } from 'react-hook-form';
 
-/** The cards of a form: under each other, and in two columns where there is room for them. */
+/** Form cards: stacked, or two columns if there is room. */
 export const FormCards = ({ children }: { children: ReactNode }) => (
   <div className="@container">
     <div className="-mb-2 gap-4 @4xl:columns-2 *:mb-4 *:break-inside-avoid">{children}</div>
@@ -17,7 +17,7 @@ export function FormCard({ title, children }: { title: string; children: ReactNo
   );
 }
 
-/** What is wrong with the form as a whole, above its button. */
+/** A form-level error, above its button. */
 export function RootFault<T extends FieldValues>({ errors }: { errors: FieldErrors<T> }) {
   return errors.root?.message ? (
     <p role="alert" className="text-ripe">

@@ -11,8 +11,7 @@ import { ApiError } from '../lib/api';
 import { unheard } from './faults';
 
 /**
- * Checks a form with the class that the server checks with, so that both say the same. `tidy` first takes out what
- * the form shows but the gardener left empty.
+ * Validates a form with the server's class, so both say the same. `tidy` first removes what the gardener left empty.
  */
 export function resolverFor<T extends FieldValues & object>(
   cls: new () => T,
@@ -30,7 +29,10 @@ export function resolverFor<T extends FieldValues & object>(
   };
 }
 
-/** Puts each fault that the server found on the field it belongs to (`fieldOf`, where the form is only a part of what was sent); what belongs to none goes above the button. */
+/**
+ * Puts each server fault at its field (`fieldOf`, if the form is only part of the input); the rest go above the
+ * button.
+ */
 export function applyFaults<T extends FieldValues>(
   error: unknown,
   setError: UseFormSetError<T>,
@@ -44,5 +46,5 @@ export function applyFaults<T extends FieldValues>(
   for (const fault of error.faults) setError(fieldOf(fault.path) as Path<T>, { message: fault.reason });
 }
 
-/** For `register`: an empty choice or text is "not known". */
+/** For `register`: an empty choice or text means "not known". */
 export const emptyIsUnknown = { setValueAs: (v: unknown) => (v === '' ? null : v) };

@@ -4,13 +4,13 @@ import { Tip } from './tip';
 
 interface Props {
   icon: LucideIcon;
-  /** what it does: its name, and told where a mouse or the keyboard is on it */
+  /** its name, also shown as a tooltip */
   label: string;
   onClick: () => void;
   disabled?: boolean;
 }
 
-/** An act that has only a picture. */
+/** An icon button. */
 export function IconButton({ icon: Icon, label, ...rest }: Props) {
   return (
     <Tip says={label}>

@@ -1,4 +1,4 @@
-/** Single keys can be switched off on a device: who speaks to it, or leans on it, may press them unmeant. */
+/** Shortcuts can be switched off on a device, for people using speech or resting on keys. */
 const OFF = 'candid-leaf:keys-off';
 
 export const areKeysOn = (): boolean => localStorage.getItem(OFF) === null;
@@ -8,7 +8,7 @@ export function turnKeys(on: boolean): void {
   else localStorage.setItem(OFF, 'yes');
 }
 
-/** A key, and what it does here. */
+/** A key and its action here. */
 export interface Key {
   key: string;
   does: string;

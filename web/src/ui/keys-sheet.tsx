@@ -3,7 +3,7 @@ import { areKeysOn, type Key, turnKeys } from './keys-on';
 import { Sheet } from './sheet';
 import { SwitchField } from './switch-field';
 
-/** Which keys do what here. */
+/** Lists the shortcuts. */
 export default function KeysSheet({ keys, onClose }: { keys: Key[]; onClose: () => void }) {
   const [on, setOn] = useState(areKeysOn);
   const turn = (next: boolean): void => {

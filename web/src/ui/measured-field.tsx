@@ -6,7 +6,7 @@ interface FieldProps<T extends FieldValues> extends Omit<MeasuredInputProps, 'va
   name: FieldPath<T>;
 }
 
-/** A measured input in a form: empty is "not known". */
+/** A measured input in a form: empty means "not known". */
 export function MeasuredField<T extends FieldValues>({ control, name, ...rest }: FieldProps<T>) {
   return (
     <Controller

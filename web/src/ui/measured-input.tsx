@@ -6,13 +6,13 @@ import { Field, inputLook } from './field';
 export interface MeasuredInputProps {
   label: string;
   quantity: Quantity;
-  /** metric; null where nothing is known, NaN while what stands there is no number */
+  /** metric; null if unknown, NaN while it is not a number */
   value: number | null | undefined;
   onChange: (metric: number | null) => void;
-  /** metric; what is beyond is told at once, and refused by whoever takes it */
+  /** metric; values beyond are shown as errors and refused by the caller */
   min?: number;
   max?: number;
-  /** told to a screen reader; whoever takes the value refuses nothing where something must stand */
+  /** announced to screen readers */
   required?: boolean;
   error?: string | undefined;
   hint?: string | undefined;
@@ -24,8 +24,8 @@ export interface MeasuredInputProps {
 }
 
 /**
- * The one field for a number: shown in the gardener's unit, kept metric, with a decimal comma or point. What is typed stands as it was
- * typed; what it cannot be is said underneath.
+ * The one number field: shown in the gardener's unit, stored metric, with decimal comma or point. Typed text stays as
+ * typed; errors are shown underneath.
  */
 export function MeasuredInput(props: MeasuredInputProps) {
   const { label, quantity, value, onChange, required, error, hint, className, disabled, name, onBlur, onEnter } = props;
@@ -34,7 +34,7 @@ export function MeasuredInput(props: MeasuredInputProps) {
     metric == null || Number.isNaN(metric) ? '' : String(Number(measure.fromMetric(metric).toFixed(measure.digits)));
   const [text, setText] = useState(() => shown(value));
   const [reported, setReported] = useState(value);
-  // a value that came from elsewhere than this field replaces what stands in it
+  // a value from elsewhere replaces the text
   if (!Object.is(reported, value)) {
     setReported(value);
     setText(shown(value));
@@ -78,7 +78,7 @@ export function MeasuredInput(props: MeasuredInputProps) {
   );
 }
 
-/** What is wrong with what stands there, in words that follow the label. */
+/** Returns what is wrong with the text, in words that follow the label. */
 function ownFault(
   text: string,
   toMetric: (shown: number) => number,

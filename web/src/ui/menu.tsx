@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { buttonLook } from './button';
 
-/** What can be done with a thing, behind one touch. */
+/** A menu of actions. */
 export function Menu({ label, children }: { label: string; children: ReactNode }) {
   return (
     <DropdownMenu.Root modal={false}>

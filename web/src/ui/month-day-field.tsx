@@ -2,24 +2,24 @@ import { type DateForm, formatterFor, METRIC } from '@candid-leaf/core/units';
 import { CalendarField } from './calendar-field';
 import type { CalendarProps } from './calendar';
 
-/** A common year to show the days of: a frost day comes round every year. */
+/** A common year for yearly dates. */
 const YEAR = '2025';
 
 interface Props {
   label: string;
-  /** MM-DD; null: there is none */
+  /** MM-DD; null: none */
   value: string | null;
   onChange: (monthDay: string | null) => void;
   dateForm: DateForm;
   weekStart: CalendarProps['weekStart'];
-  /** said where there is none */
+  /** text if none */
   none: string;
-  /** the day is a guess, and is called so */
+  /** an estimated day, shown with "about" */
   about?: boolean | undefined;
   error?: string | undefined;
 }
 
-/** A day of the year, chosen on a calendar in the gardener's own form and week. */
+/** A day of the year from a calendar in the gardener's format and week. */
 export function MonthDayField({ label, value, onChange, dateForm, weekStart, none, about, error }: Props) {
   const day = value === null ? null : `${YEAR}-${value}`;
   return (

@@ -17,13 +17,13 @@ import { Sheet } from './sheet';
 interface Props {
   list: readonly Waiting[];
   online: boolean;
-  /** when what is shown was last heard of, ms since 1970 */
+  /** when the shown data was last updated, ms since 1970 */
   asOf: number | undefined;
 }
 
 const when = (at: number): string => format(at, isToday(at) ? 'HH:mm' : 'd MMMM, HH:mm');
 
-/** Whether there is signal, how old the garden shown is, and what waits to be sent; opened, each of these. */
+/** Offline state, age of the data, and waiting changes; opens to a list. */
 export function OutboxBar({ list, online, asOf }: Props) {
   const [open, setOpen] = useState(false);
   const troubled = list.filter((w) => w.state === 'conflict' || w.state === 'refused');
@@ -115,7 +115,7 @@ function Refused({ w }: { w: Waiting }) {
   );
 }
 
-/** Mine and theirs side by side: one of the two stays. */
+/** Mine and theirs side by side: one of them stays. */
 function Conflict({ w }: { w: Waiting }) {
   const client = useQueryClient();
   const mine = recordIn(w);
@@ -151,7 +151,7 @@ interface SideProps {
   disabled: boolean;
 }
 
-/** One of the two, told as it would stand in the list of records. */
+/** One of the two, as in the list of records. */
 function Side({ title, record, onKeep, disabled }: SideProps) {
   const f = useFormat();
   return (
@@ -172,7 +172,7 @@ function Side({ title, record, onKeep, disabled }: SideProps) {
   );
 }
 
-/** Minutes of water become litres on the server only. */
+/** Only the server converts minutes of water to litres. */
 const described = (r: Kept, f: Formatter): string =>
   r.type === 'watering' && !('litres' in r.data)
     ? RECORD_KINDS.watering.label

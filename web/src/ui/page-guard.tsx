@@ -7,18 +7,18 @@ import { Failed, Waiting } from './states';
 
 interface Props<T> {
   query: UseQueryResult<T>;
-  /** what is said meanwhile */
+  /** text while waiting */
   waiting: string;
   children: (data: T) => ReactNode;
 }
 
-/** The one guard before a page: waits, sends to the sign-in, says what failed; then shows the page. */
+/** The one guard of a page: waits, redirects to sign-in, shows errors; then the page. */
 export function PageGuard<T>({ query, waiting, children }: Props<T>) {
-  // what the device keeps is being read
+  // reading from the device
   if (query.isPending && query.fetchStatus === 'idle') return null;
   if (query.isPending) return <Waiting what={waiting} />;
   if (query.error instanceof ApiError && query.error.status === 401) return <Navigate to={ROUTES.signIn} replace />;
-  // what is known is shown, also where the newest cannot be had
+  // show known data even if an update fails
   if (query.error && query.data !== undefined && !(query.error instanceof ApiError)) return children(query.data);
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   return children(query.data);

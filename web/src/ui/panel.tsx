@@ -2,10 +2,10 @@ import clsx from 'clsx';
 import { useId, type CSSProperties, type ReactNode } from 'react';
 
 interface Props {
-  /** its heading; a panel without one has a `label` for those who do not see it */
+  /** its heading; a panel without one has a `label` for screen readers */
   title?: string;
   label?: string;
-  /** larger, with more room: what a page is about */
+  /** larger: the page's main content */
   main?: boolean;
   /** framed: it asks for an answer */
   asking?: boolean;
@@ -15,7 +15,7 @@ interface Props {
   children: ReactNode;
 }
 
-/** A card on the page: one thing with its heading. */
+/** A card: one thing with its heading. */
 export function Panel({ title, label, main, asking, as: Tag = 'section', className, style, children }: Props) {
   const id = useId();
   return (

@@ -11,7 +11,7 @@ export interface PickOption {
 
 interface Props {
   label: string;
-  /** empty: nothing is chosen yet */
+  /** empty: nothing chosen yet */
   value: string;
   options: readonly PickOption[];
   onChange: (value: string) => void;
@@ -19,7 +19,7 @@ interface Props {
   className?: string;
 }
 
-/** One of several, each on a line of its own. */
+/** One of several, each on its own line. */
 export function PickOne({ label, value, options, onChange, error, className }: Props) {
   const id = useId();
   return (

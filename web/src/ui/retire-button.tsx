@@ -13,7 +13,7 @@ interface Props {
   restore: ById;
 }
 
-/** Takes a place or a plant out of the garden view; nothing recorded is lost, and it can be called back. */
+/** Archives a bed or plant; nothing recorded is lost, and it can be undone. */
 export function RetireButton({ words, of, retire, restore }: Props) {
   const garden = useGarden();
   const link = useLink();

@@ -14,12 +14,12 @@ const TRACK_WORDS: Record<Track, string> = {
 };
 
 interface Props {
-  /** between which the warmth of the days is drawn, °C */
+  /** range of the ribbon's temperature bars, °C */
   lowC: number;
   highC: number;
 }
 
-/** What the marks of the ribbon mean, one touch away. */
+/** Meaning of the ribbon's marks. */
 export function RibbonLegend({ lowC, highC }: Props) {
   const format = useFormat();
   return (

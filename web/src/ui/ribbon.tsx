@@ -10,10 +10,10 @@ import { RibbonLegend } from './ribbon-legend';
 import { DueMark, TrackMark } from './track-mark';
 
 const HEIGHT = 34;
-/** Days to each side of today where there is room for a week. */
+/** Days either side of today if only a week fits. */
 const NEAR = 3;
 
-/** Warmth on one scale for all days shown, °C. */
+/** Returns one temperature scale for all shown days, °C. */
 function scaleOf(days: readonly RibbonDay[]): { low: number; high: number; y: (celsius: number) => number } {
   const lows = days.flatMap((d) => (d.weather ? [d.weather.tMinC] : []));
   const highs = days.flatMap((d) => (d.weather ? [d.weather.tMaxC] : []));
@@ -39,7 +39,7 @@ function spoken(d: RibbonDay, f: Formatter, today: Day): string {
     .join(', ');
 }
 
-/** Two weeks back, today, a week ahead. Touching a day makes the page speak of that day; touching it again, of today. */
+/** Two weeks back, today, a week ahead. Touching a day selects it; touching it again returns to today. */
 export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
   const [params, setParams] = useSearchParams();
   const format = useFormat();
@@ -88,12 +88,12 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
                 <DayWeather d={d} ahead={ahead} y={y} />
                 <Marks d={d} />
               </button>
-              {/* the same words for the eye, where a mouse, the keyboard or a held thumb is on it */}
+              {/* the same words as a tooltip */}
               <span
                 aria-hidden
                 className={clsx(
                   'pointer-events-none z-30 hidden rounded-lg border border-line bg-card px-2.5 py-1 text-sm shadow-lg peer-focus-visible:block after:content-[attr(data-says)]',
-                  // by thumb while it is held, across the width under the ribbon
+                  // on a phone, full width under the ribbon
                   'max-sm:fixed max-sm:inset-x-3 max-sm:top-34 max-sm:peer-active:block',
                   'sm:absolute sm:top-full sm:whitespace-nowrap sm:peer-hover:block',
                   i < shown.length / 2 ? 'sm:left-0' : 'sm:right-0',
@@ -109,7 +109,7 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
   );
 }
 
-/** From the night's warmth to the day's, with the rain under it. */
+/** Night to day temperature, with rain below. */
 function DayWeather({ d, ahead, y }: { d: RibbonDay; ahead: boolean; y: (celsius: number) => number }) {
   const w = d.weather;
   return (
@@ -140,7 +140,7 @@ function DayWeather({ d, ahead, y }: { d: RibbonDay; ahead: boolean; y: (celsius
   );
 }
 
-/** What was done that day, a shape for each track, and a call for what is due. */
+/** What was done that day, one shape per track, and a mark for due tasks. */
 function Marks({ d }: { d: RibbonDay }) {
   const done = new Set(kindsDone(d).map((k) => RECORD_KINDS[k].track));
   return (

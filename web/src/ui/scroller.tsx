@@ -3,9 +3,9 @@ import { ScrollArea } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 interface Props {
-  /** what is in it, for whoever goes through it with the keyboard */
+  /** its content, for keyboard users */
   label: string;
-  /** it is long, and not wide: how high it may be */
+  /** maximum height for long content */
   tall?: string;
   children: ReactNode;
 }
@@ -13,7 +13,7 @@ interface Props {
 const barLook =
   'flex touch-none p-0.5 select-none data-[orientation=horizontal]:h-2.5 data-[orientation=horizontal]:flex-col data-[orientation=vertical]:w-2.5';
 
-/** What is wider or longer than its room, moved within it; its bars are there only where there is more. */
+/** Scrolls content larger than its box; bars only if needed. */
 export function Scroller({ label, tall, children }: Props) {
   return (
     <ScrollArea.Root type="auto" className="relative max-w-full overflow-hidden">

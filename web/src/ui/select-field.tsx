@@ -10,7 +10,7 @@ export interface SelectFieldProps extends Pick<SelectProps, 'value' | 'onChange'
   className?: string | undefined;
 }
 
-/** One of a list, with its label. */
+/** A list choice with its label. */
 export function SelectField({ label, error, hint, className, ...rest }: SelectFieldProps) {
   return (
     <Field label={label} error={error} hint={hint} className={className}>
@@ -22,7 +22,7 @@ export function SelectField({ label, error, hint, className, ...rest }: SelectFi
 interface FormProps<T extends FieldValues> extends Omit<SelectFieldProps, 'value' | 'onChange' | 'error' | 'ref'> {
   control: Control<T>;
   name: FieldPath<T>;
-  /** what stands in the form for a choice, where that is not its text */
+  /** value stored for a choice, if not its text */
   setValueAs?: (chosen: string) => unknown;
   onChosen?: () => void;
 }

@@ -4,15 +4,15 @@ import { Select as Parts } from 'radix-ui';
 import type { Ref } from 'react';
 import { type SelectProps, triggerLook, wordsOfChosen } from './select-parts';
 
-/** Radix keeps the empty string for "nothing chosen yet"; in our lists it is a choice like others. */
+/** Radix reserves the empty string for "nothing chosen"; in our lists it is a choice. */
 const NONE = '(none)';
 const keyOf = (value: string): string => (value === '' ? NONE : value);
 
-/** That there is more, above or below. */
+/** Marks that there is more above or below. */
 const more =
   'pointer-events-none absolute inset-x-0 z-10 grid h-6 place-items-center from-card from-40% to-transparent text-leaf';
 
-/** A list in the theme, for a mouse or the keyboard. */
+/** A themed list for mouse and keyboard. */
 export default function SelectList({ value, onChange, options, narrow, disabled, ref, ...rest }: SelectProps) {
   const choose = (key: string): void => {
     const chosen = options.find(([v]) => keyOf(v) === key);
@@ -21,7 +21,7 @@ export default function SelectList({ value, onChange, options, narrow, disabled,
   return (
     <Parts.Root value={keyOf(value)} onValueChange={choose} disabled={disabled ?? false}>
       <Parts.Trigger {...rest} ref={ref as Ref<HTMLButtonElement>} className={triggerLook(narrow)}>
-        {/* a long choice is cut, and never widens the page */}
+        {/* a long choice is cut and never widens the page */}
         <span className={clsx('truncate', !narrow && 'w-0 flex-1')}>
           <Parts.Value>{wordsOfChosen(options, value)}</Parts.Value>
         </span>
@@ -34,7 +34,7 @@ export default function SelectList({ value, onChange, options, narrow, disabled,
           collisionPadding={12}
           className="relative z-50 max-h-[min(24rem,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) overflow-hidden rounded-xl border border-line bg-card p-1 shadow-xl"
         >
-          {/* they come and go as it scrolls: over the list, so that no choice moves away under a click */}
+          {/* they come and go while scrolling: over the list, so no choice moves under a click */}
           <Parts.ScrollUpButton className={`${more} top-0 bg-linear-to-b`}>
             <ChevronUp aria-hidden size={16} />
           </Parts.ScrollUpButton>

@@ -5,10 +5,10 @@ import { fieldLook } from './field';
 import { type SelectProps, triggerLook, wordsOfChosen } from './select-parts';
 import { useMedia } from './use-media';
 
-// no phone fetches it
+// phones never load it
 const SelectList = lazy(() => import('./select-list'));
 
-/** One of a list: the device's own under a finger, whose wheel or page is made for thumbs; a list in the theme under a mouse. */
+/** A list choice: the device's own for touch, a themed list for mouse. */
 export function Select(props: SelectProps) {
   const finger = useMedia('(pointer: coarse)');
   if (finger) return <OfTheDevice {...props} />;
@@ -37,7 +37,7 @@ function OfTheDevice({ value, onChange, options, narrow, ref, ...rest }: SelectP
   );
 }
 
-/** The same before the list has come. */
+/** The same until the list has loaded. */
 function NotYet({ value, options, narrow, id }: SelectProps) {
   return (
     <button type="button" id={id} disabled className={triggerLook(narrow)}>

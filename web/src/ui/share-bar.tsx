@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { Progress } from 'radix-ui';
 
-/** A share of a whole as a bar; its words stand beside it. */
+/** A share as a bar; its words are beside it. */
 export function ShareBar({ label, percent, className }: { label: string; percent: number; className?: string }) {
   return (
     <Progress.Root

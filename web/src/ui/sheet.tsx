@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 
-/** A sheet over the page: from below on a phone, in the middle at the desk. */
+/** A sheet over the page: from below on a phone, centred on a desk. */
 export function Sheet({
   open,
   onClose,

@@ -17,14 +17,14 @@ const navLook = ({ isActive }: { isActive: boolean }) =>
 
 interface Props {
   garden: GardenDto;
-  /** how far whoever looks may go here */
+  /** the user's role here */
   role: Role;
-  /** null: these days are not spoken of here */
+  /** null: no ribbon on this page */
   ribbon: RibbonDay[] | null;
   weather: WeatherState;
 }
 
-/** What stands over every page of a garden: its name, the ways about, the ribbon of days, and what must be known about what is shown. */
+/** Header of every garden page: name, navigation, ribbon, and notices. */
 export function Shell({ garden, role, ribbon, weather }: Props) {
   const online = useOnline();
   const list = useOutbox();

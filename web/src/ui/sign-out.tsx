@@ -8,14 +8,14 @@ import { keptViews } from '../offline/kept-views';
 import type { Waiting } from '../offline/store';
 import { Button } from './button';
 
-/** Signs out; where something waits to be sent, it says so first. What waits stays on the device for whoever signs in with this account. */
+/** Signs out, with a warning if changes are waiting. They stay on the device for this account. */
 export function SignOut({ list, className, named }: { list: readonly Waiting[]; className: string; named?: boolean }) {
   const [asking, setAsking] = useState(false);
   const signOut = async (): Promise<void> => {
     await api('DELETE', '/session');
     await Promise.resolve(keptViews.removeClient()).catch(() => undefined);
     setAccountHere(null);
-    // begun anew: nothing of this account is left in the page
+    // full reload: nothing of this account stays in the page
     location.assign(ROUTES.signIn);
   };
   return (

@@ -7,12 +7,12 @@ interface Props {
   min: number;
   max: number;
   step: number;
-  /** the value in words, beside the label and for who hears it */
+  /** the value in words, beside the label and for screen readers */
   says: string;
   onChange: (value: number) => void;
 }
 
-/** A value that is rather pushed than typed. */
+/** A slider. */
 export function SliderField({ label, value, min, max, step, says, onChange }: Props) {
   const id = useId();
   return (

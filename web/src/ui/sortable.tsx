@@ -24,7 +24,7 @@ interface Item {
   label: string;
 }
 
-/** A list that can be put in order by dragging or with the keyboard. */
+/** A list to sort by dragging or keyboard. */
 export function Sortable({ items, onOrder }: { items: readonly Item[]; onOrder: (ids: string[]) => void }) {
   const [list, setList] = useState([...items]);
   const sensors = useSensors(
@@ -59,7 +59,7 @@ export function Sortable({ items, onOrder }: { items: readonly Item[]; onOrder: 
   );
 }
 
-/** A thing that can be lifted. */
+/** A draggable item. */
 export const sortableLook =
   'flex min-h-12 items-center gap-2 rounded-lg border border-line bg-paper px-3 font-semibold';
 

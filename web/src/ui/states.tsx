@@ -5,11 +5,11 @@ import { ROUTES } from '../lib/paths';
 import { Button, buttonLook } from './button';
 import { useOnline } from './use-online';
 
-/** What a page shows while it waits, when it could not, and when there is nothing yet. */
+/** Loading, error and empty states of a page. */
 
 interface WaitingProps {
   what: string;
-  /** nothing is fetched for it: it comes without signal too */
+  /** loads nothing: works offline too */
   here?: boolean;
 }
 
@@ -44,7 +44,7 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
   );
 }
 
-/** Without signal, and never seen on this device. */
+/** Offline, and never opened on this device. */
 export function NotKept() {
   return (
     <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
@@ -61,7 +61,7 @@ export function NotKept() {
   );
 }
 
-/** A page for those who keep the garden, opened by somebody who does not. */
+/** A managers' page opened by someone else. */
 export function NotOpen() {
   return (
     <Empty title="Only the garden’s managers can do this">

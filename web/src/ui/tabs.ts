@@ -1,3 +1,3 @@
-/** How a link among pages that belong together looks. */
+/** Style of a tab link. */
 export const tabLook = ({ isActive }: { isActive: boolean }): string =>
   `inline-flex min-h-11 items-center border-b-4 px-2 font-semibold ${isActive ? 'border-leaf text-leaf' : 'border-transparent text-soft hover:border-line'}`;

@@ -1,14 +1,14 @@
 import { Tooltip } from 'radix-ui';
 import type { ReactNode } from 'react';
 
-/** The name of what has only a picture, where a mouse or the keyboard is on it. */
+/** A tooltip for icons. */
 export function Tip({ says, children }: { says: string; children: ReactNode }) {
   return (
     <Tooltip.Provider delayDuration={400}>
       <Tooltip.Root>
         <Tooltip.Trigger
           asChild
-          // a mouse that closed what it had opened gives the focus back: that is no question
+          // focus returned after closing a menu is not a question
           onFocus={(e) => {
             if (!e.currentTarget.matches(':focus-visible')) e.preventDefault();
           }}

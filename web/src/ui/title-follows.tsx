@@ -11,8 +11,8 @@ function goOnFromHeading(): void {
 }
 
 /**
- * The browser's title says what the page's own heading says; and whoever opened another page goes on from its heading, by eye, by ear
- * or by keys, unless the page already put them somewhere.
+ * The browser's title follows the page's heading, and focus moves to the heading of a newly opened page, unless the
+ * page already moved it.
  */
 export function TitleFollowsHeading() {
   const { pathname } = useLocation();
@@ -31,7 +31,7 @@ export function TitleFollowsHeading() {
       if (document.title !== title) document.title = title;
       if (!heading || !moved.current) return;
       moved.current = false;
-      // once the page was painted: before that the focus would have it laid out twice
+      // after painting: earlier focus would lay out the page twice
       requestAnimationFrame(() => setTimeout(goOnFromHeading));
     };
     tell();

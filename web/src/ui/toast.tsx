@@ -12,7 +12,7 @@ interface Said {
 const UNDO_MS = 10_000;
 const SayContext = createContext<(text: string, more?: { undo?: () => void; bad?: boolean }) => void>(() => undefined);
 
-/** Says in a line what was done, and for ten seconds offers to take it back. */
+/** Confirms an action in a line, and offers undo for ten seconds. */
 export const useSay = () => useContext(SayContext);
 
 export function ToastArea({ children }: { children: ReactNode }) {

@@ -7,11 +7,11 @@ interface Props {
   label: string;
   hint: string;
   value: string;
-  /** what is said when it is copied */
+  /** text after copying */
   copied: string;
 }
 
-/** A secret that is shown this once: to be copied. */
+/** A secret shown once, to copy. */
 export function ToldOnce({ label, hint, value, copied }: Props) {
   const say = useSay();
   return (

@@ -2,8 +2,8 @@ import type { Track } from '@candid-leaf/core/records';
 import type { ReactNode } from 'react';
 
 /**
- * One small shape for each track of records, so that none rests on colour: drop, square, cross, ring, line. The same on the
- * ribbon and wherever else a record is marked.
+ * One small shape per record track, so none relies on colour: drop, square, cross, ring, line. The same on the ribbon
+ * and everywhere else.
  */
 const SHAPES: Record<Track, ReactNode> = {
   water: <path d="M5 0.5C7.5 4 8.5 5.6 8.5 6.8a3.4 3.4 0 0 1-7 0C1.5 5.6 2.5 4 5 0.5z" className="fill-rain" />,
@@ -21,7 +21,7 @@ export function TrackMark({ track }: { track: Track }) {
   );
 }
 
-/** Something is due: a call. */
+/** A mark for due tasks. */
 export function DueMark() {
   return (
     <svg viewBox="0 0 10 10" className="size-2.5 shrink-0" aria-hidden>

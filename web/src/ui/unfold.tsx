@@ -3,7 +3,7 @@ import { ChevronRight } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 
-/** Of the line that opens it: something to do or read, something by the way, a card of its own, the head of a panel. */
+/** Styles of the opening line: an action, a note, a card, a panel head. */
 const LOOKS = {
   act: 'min-h-11 py-2 font-semibold text-leaf',
   quiet: 'min-h-11 py-2 text-soft',
@@ -16,11 +16,11 @@ interface Props {
   look: keyof typeof LOOKS;
   className?: string | undefined;
   open?: boolean;
-  /** drawn when it is first opened */
+  /** drawn when first opened */
   children: () => ReactNode;
 }
 
-/** Behind a touch, and not drawn before it: what is long would only make the page slow. Closed again, it keeps what was typed in it. */
+/** Content behind a touch, drawn only then, so long content costs nothing. Closed again, it keeps typed text. */
 export function Unfold({ title, look, className, open: given = false, children }: Props) {
   const [before, setBefore] = useState(given);
   const [open, setOpen] = useState(given);

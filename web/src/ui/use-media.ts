@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-/** Whether a media query holds, followed as the window and what points at it change. */
+/** Returns whether a media query matches, updated on changes. */
 export const useMedia = (query: string): boolean =>
   useSyncExternalStore(
     (tell) => {

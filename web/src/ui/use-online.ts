@@ -1,7 +1,7 @@
 import { onlineManager } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 
-/** Is there signal, as far as the device knows? */
+/** Returns whether the device is online, as far as it knows. */
 export const useOnline = (): boolean =>
   useSyncExternalStore(
     (notify) => onlineManager.subscribe(notify),

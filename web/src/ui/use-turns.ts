@@ -2,9 +2,8 @@ import { startTransition, useEffect, useState } from 'react';
 import { NavigationType, useNavigationType } from 'react-router';
 
 /**
- * A long page is drawn in turns, each after the one before was painted, so that a slow phone answers a touch meanwhile. Whoever
- * comes back to a page finds it whole at once, as long as it was left.
- * @returns how many of the turns may be drawn
+ * Draws a long page in turns, each after the previous was painted, so a slow phone stays responsive. Going back shows
+ * it complete at once. @returns how many turns may be drawn
  */
 export function useTurns(all: number): number {
   const back = useNavigationType() === NavigationType.Pop;

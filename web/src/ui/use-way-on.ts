@@ -1,6 +1,6 @@
 import { useLocation, useNavigate } from 'react-router';
 
-/** Goes on to another page once something is done. Whoever went elsewhere meanwhile is left where they are. */
+/** Opens another page once something is done, unless the user has left already. */
 export function useWayOn(): (to: string) => Promise<void> {
   const navigate = useNavigate();
   const { pathname } = useLocation();

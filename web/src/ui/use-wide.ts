@@ -1,4 +1,4 @@
 import { useMedia } from './use-media';
 
-/** Where two columns stand side by side: what is long may stand open. */
+/** Returns whether two columns fit. */
 export const useWide = (): boolean => useMedia('(min-width: 64rem)');

@@ -8,17 +8,17 @@ import { useSay } from './toast';
 const KEPT = 'Saved on this device. It will sync when you’re back online.';
 
 interface Then<Answer> {
-  /** said once it is done, and only then */
+  /** shown once it is done, and only then */
   said?: string | ((answer: Answer) => string);
-  /** offered for ten seconds beside what was said */
+  /** offered for ten seconds with the confirmation */
   undo?: (answer: Answer) => void;
   onSuccess?: (answer: Answer) => void;
 }
 
 /**
- * The one way to write. Writes of a garden go one after the other, in the order they were made. What failed is said, unless the caller
- * takes `send` and shows the reasons at its fields. What is to be said afterwards is said even if what was touched is gone by
- * then: a task that is done leaves the list.
+ * The one way to write. Writes of a garden run in order. Failures are shown, unless the caller uses `send` and shows
+ * the reasons at its fields. The confirmation appears even if the touched element is gone by then: a finished task
+ * leaves the list.
  */
 export function useWrite<Input extends OfGarden, Answer>(write: Write<Input, Answer>, gardenId: string) {
   const say = useSay();
@@ -52,7 +52,7 @@ export function useWrite<Input extends OfGarden, Answer>(write: Write<Input, Ans
   return { send, mutate, isPending: mutation.isPending, error: mutation.error };
 }
 
-/** Where one field is at fault its reason says more than that there is a fault. */
+/** A single field's reason says more than the general error. */
 const whyNot = (error: Error): string => {
   const [first] = faultsIn(error);
   return error instanceof ApiError && first ? sentence(first.reason) : error.message;

@@ -8,7 +8,7 @@ export const percent = (fraction: number | null): string =>
 const MULCH =
   'bg-lit bg-[repeating-linear-gradient(65deg,var(--color-timber)_0_1.5px,transparent_1.5px_6px),repeating-linear-gradient(-50deg,var(--color-timber)_0_1px,transparent_1px_9px)]';
 
-/** A slice of a bed's soil, moist from below as far as there is water in the root zone. Slices join to one bed. */
+/** A slice of a bed's soil, moist from below by the water in the root zone. Slices join into one bed. */
 export function SoilSlice({ fraction, mulched = false }: { fraction: number | null; mulched?: boolean }) {
   return (
     <span aria-hidden className="relative block h-9 w-full overflow-hidden bg-dry">
@@ -20,7 +20,7 @@ export function SoilSlice({ fraction, mulched = false }: { fraction: number | nu
   );
 }
 
-/** A pot or bag, filled from below as far as there is water. */
+/** A pot or bag, filled from below by its water. */
 export function Pot({
   fraction,
   material,
@@ -52,7 +52,7 @@ export function Pot({
   );
 }
 
-/** What stands over a place, in a word; nothing for the open sky. */
+/** The cover of a bed, in words; nothing for open sky. */
 export const COVER_WORDS: Record<Cover, string> = {
   none: 'Open sky',
   roof: 'Under a roof',

@@ -1,4 +1,4 @@
-/** A choice of yes, no, and not known, for `register`: what stands in a form's values is true, false or null. */
+/** A choice of yes, no and not known for `register`: stored as true, false or null. */
 export const YES_NO: [string, string][] = [
   ['', 'not known'],
   ['true', 'yes'],

@@ -22,7 +22,7 @@ export interface BenchAsked {
 
 export type BenchTold = { done: number; of: number } | { rows: BenchRow[]; tookMs: number };
 
-/** The season of the calendar's year is drawn anew for every simulated year; the dates stay, the weather differs. */
+/** Each simulated year draws new weather for the season; the dates stay. */
 const SEED = 20;
 
 function run(asked: BenchAsked): void {

@@ -9,14 +9,14 @@ export interface CaseAsked {
   text: string;
   units: Units;
   dateForm: DateForm;
-  /** what is foreseen, where it is known */
+  /** the forecast, if known */
   forecast?: ForecastWeather[];
 }
 
 export type CaseRead =
   { ok: true; plantCase: PlantCase; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
 
-/** Reads somebody's case file and reckons its report, off the page's own thread. */
+/** Reads a case file and computes its report in a worker. */
 function read({ text, units, dateForm, forecast = [] }: CaseAsked): CaseRead {
   let json: unknown;
   try {
@@ -28,7 +28,7 @@ function read({ text, units, dateForm, forecast = [] }: CaseAsked): CaseRead {
     const plantCase = parseCase(json);
     const from = performance.now();
     const report = reportOn(plantCase, forecast, formatterFor(units, dateForm));
-    // as plain objects: a class does not survive the way back
+    // as plain objects: a class does not survive the transfer
     return { ok: true, plantCase: structuredClone({ ...plantCase }), report, tookMs: performance.now() - from };
   } catch (error) {
     if (error instanceof RefusedInput) return { ok: false, faults: error.faults };

@@ -29,16 +29,16 @@ export interface PracticeShown {
   plantCase: PlantCase;
   report: Report;
   choices: Choices;
-  /** what lay open at first sight */
+  /** signs visible at first sight */
   first: SignCode[];
-  /** what each check that was made showed */
+  /** results of the checks made */
   showed: { check: CheckCode; present: SignCode[] }[];
   judged: Judged | null;
 }
 
 export type PracticeTold = { ok: true; shown: PracticeShown } | { ok: false; why: string };
 
-/** Draws a practice plant, and what is known of it after the checks, off the page's own thread. */
+/** Draws a practice plant and the belief after its checks, in a worker. */
 function tell({ theme, seed, done, units, dateForm, guess }: PracticeAsked): PracticeShown {
   const format = formatterFor(units, dateForm);
   const practice = drawPractice(theme, seed);

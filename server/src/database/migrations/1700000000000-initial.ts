@@ -10,11 +10,11 @@ export class Initial1700000000000 extends SteppedMigration {
   protected readonly steps = [
     table(`account (id uuid PRIMARY KEY, email varchar(200) NOT NULL UNIQUE, passwordHash varchar(255) NOT NULL, name varchar(80) NOT NULL,
         createdAt datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3))`),
-    // the shape that the session store expects
+    // the shape the session store expects
     table(
       `session (session_id varchar(128) COLLATE utf8mb4_bin PRIMARY KEY, expires int unsigned NOT NULL, data mediumtext)`,
     ),
-    // the shape that the rate limiter expects
+    // the shape the rate limiter expects
     table(
       `login_attempt (\`key\` varchar(255) PRIMARY KEY, points int NOT NULL DEFAULT 0, expire bigint unsigned NULL)`,
     ),

@@ -3,7 +3,7 @@ import { SteppedMigration, table } from './stepped.js';
 const OF_GARDEN = `FOREIGN KEY (gardenId) REFERENCES garden(id) ON DELETE CASCADE`;
 const OF_PLACE = `FOREIGN KEY (placeId) REFERENCES place(id)`;
 
-/** How a place is watered, what a hose timer was told and did, and set-ups of the bench. */
+/** Watering rules, hose timer runs, and saved set-ups. */
 export class WaterPlan1700000100000 extends SteppedMigration {
   readonly name = 'WaterPlan1700000100000';
 

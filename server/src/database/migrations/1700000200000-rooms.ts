@@ -9,8 +9,8 @@ interface StoredWatering {
 }
 
 /**
- * Findings that were taken on are treatments; "not today" holds until a day; waterings are ordered by the plan alone and kept
- * in litres; set-ups of the bench name their strategy.
+ * Started findings become treatments; "not today" lasts until a day; the plan alone orders waterings, stored in
+ * litres; set-ups name their strategy.
  */
 export class Rooms1700000200000 extends SteppedMigration {
   readonly name = 'Rooms1700000200000';
@@ -67,7 +67,7 @@ async function putOffAsDismissals(q: QueryRunner): Promise<void> {
     FROM dismissal GROUP BY gardenId, taskKey`);
 }
 
-/** Minutes were turned into litres whenever they were read, by the flow the place has now; from here on they are kept in litres. */
+/** Minutes used to be converted at every read, with the current flow; from here on litres are stored. */
 async function wateringsInLitres(q: QueryRunner): Promise<void> {
   const rows = (await q.query(`SELECT r.id, r.data, p.flowLPerH,
       (SELECT COUNT(*) FROM plant WHERE plant.placeId = p.id AND plant.retiredOn IS NULL AND plant.deletedAt IS NULL) AS plants
@@ -80,7 +80,7 @@ async function wateringsInLitres(q: QueryRunner): Promise<void> {
       const litres = Math.round(each * 1000) / 1000;
       await q.query(`UPDATE record SET data = ? WHERE id = ?`, [JSON.stringify({ ...data, litres }), row.id]);
     } else if (data.litres == null) {
-      // nobody can say any more how much that was: it stays as a note
+      // the amount can't be recovered: keep it as a note
       const text = `Watered for ${data.minutes} minutes; the flow was not known.`;
       await q.query(`UPDATE record SET type = 'note', data = ? WHERE id = ?`, [
         JSON.stringify({ date: data.date, text }),

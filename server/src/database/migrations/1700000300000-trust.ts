@@ -2,13 +2,12 @@ import type { QueryRunner } from 'typeorm';
 import { v5 as nameUuid } from 'uuid';
 import { hasColumn, SteppedMigration, table, type Step } from './stepped.js';
 
-/** Ids of the records that gauge readings became: the same reading always becomes the same record. */
+/** Namespace of ids for gauge readings: the same reading always becomes the same record. */
 const GAUGE_IDS = '0a5a3f0e-5d0b-4f0c-8f5b-2f2f6a1f9c11';
 
 /**
- * What makes the house trustworthy: an e-mail is what it is to the letter; rows say at which revision of their garden they were
- * written; what was measured and what was foreseen of a day stand side by side; a gauge reading is a record; a hose timer
- * belongs to a garden.
+ * Exact e-mails; revisions on rows; measured and forecast weather side by side; gauge readings as records; hose
+ * timers per garden.
  */
 export class Trust1700000300000 extends SteppedMigration {
   readonly name = 'Trust1700000300000';

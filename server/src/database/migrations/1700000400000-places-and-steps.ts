@@ -1,6 +1,6 @@
 import { SteppedMigration, type Step } from './stepped.js';
 
-/** Places have a cover, a hollow and a warmth of their own; what is taken on is climbed step by step. */
+/** Cover, hollow and room temperature of a bed; treatment steps. */
 export class PlacesAndSteps1700000400000 extends SteppedMigration {
   readonly name = 'PlacesAndSteps1700000400000';
 

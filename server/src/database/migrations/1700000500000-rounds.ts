@@ -1,6 +1,6 @@
 import { SteppedMigration, type Step } from './stepped.js';
 
-/** Places have a rhythm in which they are walked along; gardens know when nobody is there. */
+/** Walk rhythm per bed; days away. */
 export class Rounds1700000500000 extends SteppedMigration {
   readonly name = 'Rounds1700000500000';
 

@@ -4,7 +4,7 @@ const OF_GARDEN = 'FOREIGN KEY (gardenId) REFERENCES garden(id) ON DELETE CASCAD
 const ROW = `id uuid PRIMARY KEY, gardenId uuid NOT NULL, version int NOT NULL DEFAULT 1, revision bigint NOT NULL DEFAULT 1, deletedAt datetime(3) NULL,
   createdAt datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)`;
 
-/** Care: what is in the shed, and the gardener's own rules. */
+/** Stock in the shed, and the gardener's own rules. */
 export class Care1700000600000 extends SteppedMigration {
   readonly name = 'Care1700000600000';
 

@@ -4,7 +4,7 @@ const OF_GARDEN = 'FOREIGN KEY (gardenId) REFERENCES garden(id) ON DELETE CASCAD
 const ROW = `id uuid PRIMARY KEY, gardenId uuid NOT NULL, version int NOT NULL DEFAULT 1, revision bigint NOT NULL DEFAULT 1, deletedAt datetime(3) NULL,
   createdAt datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)`;
 
-/** The season: kinds, what is planned, and picking as a record of its own. */
+/** Varieties, plantings, and pickings as records. */
 export class Season1700000700000 extends SteppedMigration {
   readonly name = 'Season1700000700000';
 

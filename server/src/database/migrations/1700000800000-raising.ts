@@ -5,7 +5,7 @@ const column = (table: string, name: string, type: string): Step => ({
   run: `ALTER TABLE ${table} ADD COLUMN IF NOT EXISTS ${name} ${type} NULL`,
 });
 
-/** What happens between seed and bed, where each plant is to stand, and the close of a year. */
+/** Raising seedlings, plant positions, and closing a year. */
 export class Raising1700000800000 extends SteppedMigration {
   readonly name = 'Raising1700000800000';
 

@@ -3,12 +3,12 @@ import { SteppedMigration, table, type Step } from './stepped.js';
 const OF_GARDEN = 'FOREIGN KEY (gardenId) REFERENCES garden(id) ON DELETE CASCADE';
 const OF_ACCOUNT = 'FOREIGN KEY (accountId) REFERENCES account(id) ON DELETE CASCADE';
 
-/** More than one person in a garden: roles, invitations, links and keys; new passwords, and accounts that leave. */
+/** Several people per garden: roles, invitations, links and keys; password resets; leaving accounts. */
 export class People1700000900000 extends SteppedMigration {
   readonly name = 'People1700000900000';
 
   protected readonly steps: readonly Step[] = [
-    // whoever was a member before made the garden
+    // existing members created their garden
     {
       name: 'membership.role',
       run: `ALTER TABLE membership ADD COLUMN IF NOT EXISTS role varchar(8) NOT NULL DEFAULT 'keep'`,

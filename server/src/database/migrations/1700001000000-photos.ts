@@ -1,6 +1,6 @@
 import { SteppedMigration, table, type Step } from './stepped.js';
 
-/** Photos: what is known of each; the pictures are files. */
+/** Photos: a row for each; the pictures are files. */
 export class Photos1700001000000 extends SteppedMigration {
   readonly name = 'Photos1700001000000';
 

@@ -1,6 +1,6 @@
 import { SteppedMigration, table, type Step } from './stepped.js';
 
-/** Files that were brought in. */
+/** Imported files. */
 export class Transfer1700001100000 extends SteppedMigration {
   readonly name = 'Transfer1700001100000';
 

@@ -1,6 +1,6 @@
 import { SteppedMigration, table, type Step } from './stepped.js';
 
-/** What somebody said of practice plants. */
+/** Answers to practice plants. */
 export class Practice1700001200000 extends SteppedMigration {
   readonly name = 'Practice1700001200000';
 

@@ -1,6 +1,6 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-/** One change that can be made again without harm, and its name in the ledger. */
+/** One repeatable change, and its name in the ledger. */
 export interface Step {
   name: string;
   run: string | ((q: QueryRunner) => Promise<void>);
@@ -10,8 +10,8 @@ const LEDGER = `CREATE TABLE IF NOT EXISTS migration_step (migration varchar(80)
   doneAt datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3), PRIMARY KEY (migration, step)) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4`;
 
 /**
- * A migration in steps. MariaDB keeps each change of a table at once, so a migration that is killed has been made in part: the ledger says up to
- * where. The step that was killed is made again, which each must bear; those before it are not.
+ * A migration in steps. MariaDB commits each table change at once, so a killed migration is partly done: the ledger
+ * says up to where. The step that was killed runs again, so each must be repeatable; earlier ones do not.
  */
 export abstract class SteppedMigration implements MigrationInterface {
   abstract readonly name: string;

@@ -5,7 +5,7 @@ import type { PlantingEntity } from '../planting.entity.js';
 type Told = Pick<Task, 'title' | 'why' | 'dueOn' | 'minutes'>;
 export type Make = (step: string, more: Told & Partial<Task>) => Task;
 
-/** Tasks of one planting, each a step of it. */
+/** Builds the tasks of one planting, one per step. */
 export const makerOf =
   (p: PlantingEntity, place: PlaceEntity): Make =>
   (step, more) => ({

@@ -9,12 +9,12 @@ import type { PlantingEntity } from '../planting.entity.js';
 import { datesOfPlanting, gateOf, hardeningOf, kindName, placeOf } from '../planting-on-view.js';
 import { makerOf, type Make } from './make.js';
 
-/** Which step of hardening falls on the garden's day; null: a pause, or none. */
+/** Returns the hardening step of the garden's day; null: a pause, or none. */
 export function stepOn(s: GardenSnapshot, p: PlantingEntity): number | null {
   return hardeningOf(s, p)?.days.find((d) => d.day === s.today)?.step ?? null;
 }
 
-/** From the tray to the bed: each day of hardening off, and planting out as soon as it may be. */
+/** Tasks from tray to bed: each day of hardening off, and planting out as soon as possible. */
 export function outTasks(s: GardenSnapshot, p: PlantingEntity, boneDry: boolean): Task[] {
   const place = placeOf(s, p);
   if (!place) return [];
@@ -36,7 +36,7 @@ const beginTask = (task: Make, kind: string, dueOn: string): Task =>
     minutes: 3,
   });
 
-/** Today's step, or why it pauses. */
+/** Returns today's step, or why it pauses. */
 function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: string): Task[] {
   const plan = hardeningOf(s, p);
   const today = plan?.days.find((d) => d.day === s.today);
@@ -69,7 +69,7 @@ function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: s
   ];
 }
 
-/** The checklist of planting out: today, at risk, or held. Told from a week before its time on. */
+/** The planting-out checklist: today, at risk, or on hold. Shown from a week before its time. */
 interface Out {
   task: Make;
   kind: string;

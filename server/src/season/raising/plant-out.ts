@@ -10,11 +10,11 @@ import type { PlantingEntity } from '../planting.entity.js';
 import { kindName } from '../planting-on-view.js';
 
 const OWN_NAMES = 'b9a7c0de-51a5-4c0a-9b0e-6f1f2d3c4b5a';
-/** The same plants however often it is told. */
+/** Returns the same plants however often it is called. */
 export const plantIds = (p: PlantingEntity): string[] =>
   Array.from({ length: p.count }, (_, i) => nameUuid(`${p.id} ${i}`, OWN_NAMES));
 
-/** They stand in their place now, each a plant of its own. */
+/** Creates the plants in their bed. */
 export async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingEntity): Promise<void> {
   const kind = s.cultivarOf(p);
   const name = kindName(kind, p.crop);

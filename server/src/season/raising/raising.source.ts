@@ -18,12 +18,12 @@ import { plantIds, plantOut } from './plant-out.js';
 import { seedlingTasks } from './seedling-tasks.js';
 
 type Step = 'sow' | 'light' | 'thin' | 'tray' | 'look' | 'pot' | 'harden' | 'day' | 'out';
-/** So long a finger's word on bare soil holds. */
+/** Days a finger check of bare soil stays valid. */
 const FELT_HOLDS_DAYS = 3;
-/** A row keeps no more days of water than this. */
+/** Most watering days stored per row. */
 const MOST_DAYS = 60;
 
-/** From the seed to the bed: sowing, potting on, each day of hardening off, and planting out as soon as it may be. */
+/** From seed to bed: sowing, potting on, hardening off, and planting out as soon as possible. */
 @Injectable()
 export class RaisingSource extends TaskSource {
   readonly code = 'raise';
@@ -63,7 +63,7 @@ export class RaisingSource extends TaskSource {
     if (step === 'harden' && !p.hardenFrom) return set({ hardenFrom: s.today, outDays: [s.today] });
     if (step === 'day' && day === s.today && !(p.outDays ?? []).includes(s.today) && stepOn(s, p) !== null)
       return set({ outDays: [...(p.outDays ?? []), s.today] });
-    // what a gardener does without a forecast is theirs to say: only a "wait" holds it
+    // without a forecast the gardener decides: only a "wait" blocks it
     if (step === 'out' && gateOf(s, p)?.verdict.go !== 'wait') {
       await plantOut(m, s, p);
       return set({ plantedOn: s.today });
@@ -89,7 +89,7 @@ export class RaisingSource extends TaskSource {
     }
   }
 
-  /** As a finger felt it lately, or as it is reckoned where others stand there. */
+  /** By a recent finger check, or by the estimate of plants growing there. */
   private async isBoneDry(s: GardenSnapshot, p: PlantingEntity): Promise<boolean> {
     const place = s.places.find((x) => x.id === p.placeId);
     if (!place) return false;
@@ -102,7 +102,7 @@ export class RaisingSource extends TaskSource {
     return water.some((w) => w.known && (w.daily.at(-1)?.fractionAvailable ?? 1) < DRY_LEFT);
   }
 
-  /** `planting:step`, and of a day of hardening the day too. */
+  /** Finds `planting:step`, for hardening with the day. */
   private async find(
     m: EntityManager,
     s: GardenSnapshot,

@@ -6,7 +6,7 @@ import type { PlantingEntity } from '../planting.entity.js';
 import { datesOfPlanting, kindName, placeOf } from '../planting-on-view.js';
 import { makerOf } from './make.js';
 
-/** From the seed to its pot: sowing, light, thinning, water from below, a look now and then, potting on. */
+/** From seed to pot: sowing, light, thinning, water from below, checks, potting on. */
 export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   const place = placeOf(s, p);
   if (!place) return [];
@@ -52,7 +52,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
     pottedOn: p.pottedOn,
     wateredOn: p.trayDays?.at(-1) ?? null,
     count: p.pottedOn ? (leftOf(p) ?? p.count) : (p.cells ?? cells),
-    // what was weighed in cells says nothing of pots
+    // the weight in cells says nothing about pots
     wetG: p.pottedOn ? null : p.trayWetG,
     today: s.today,
   });

@@ -1,4 +1,4 @@
-/** What whoever waters is told, on paper and on the page alike. */
+/** Instructions for the helper, on paper and on the page. */
 export const HOW_TO_WATER =
   'Water the soil slowly in the morning. Skip it after good rain, or if the soil is damp two knuckles deep. Please pick what is ripe; no feeding, cutting or spraying needed.';
 export const IN_HEAT =

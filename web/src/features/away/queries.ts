@@ -10,7 +10,7 @@ export const wateringListsQuery = (gardenId: string) =>
     queryFn: () => api<WateringListDto[]>('GET', apiOf(gardenId, 'watering-lists')),
   });
 
-/** The list as whoever waters sees it. */
+/** The list as the helper sees it. */
 export const wateringQuery = (secret: string) =>
   queryOptions({
     queryKey: ['watering', secret] as const,

@@ -6,7 +6,7 @@ interface Options {
   signal: AbortSignal;
 }
 
-/** Sends a file as it is, told how far it is; it can be broken off. The one thing for which the browser's older way of asking is still needed. */
+/** Sends a file with progress; it can be cancelled. The only use of XMLHttpRequest, for upload progress. */
 export function sendFile<T>(method: 'PUT' | 'POST', path: string, file: Blob, options: Options): Promise<T> {
   return new Promise((done, fail) => {
     const request = new XMLHttpRequest();
@@ -17,7 +17,7 @@ export function sendFile<T>(method: 'PUT' | 'POST', path: string, file: Blob, op
       const body = parsed(request.responseText);
       if (request.status < 400) return done(body as T);
       const { message, faults, report } = (body ?? {}) as { message?: string; faults?: ApiError['faults']; report?: T };
-      // a file that stayed out says of each row why
+      // a rejected file lists the reason for each row
       if (report) return done(report);
       fail(new ApiError(request.status, message ?? `The server answered ${request.status}.`, faults ?? []));
     };

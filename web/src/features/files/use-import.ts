@@ -11,7 +11,7 @@ import { sendFile } from './send-file';
 
 export type Step = 'choose' | 'map' | 'tried' | 'done';
 
-/** One file on its way in: looked at, mapped, tried, brought in. */
+/** State of one import: preview, mapping, check, import. */
 export function useImport(gardenId: string) {
   const client = useQueryClient();
   const [file, setFile] = useState<File | null>(null);
@@ -75,7 +75,7 @@ export function useImport(gardenId: string) {
     trouble,
     name: file?.name ?? '',
     look,
-    /** another table, with what its columns seem to be */
+    /** switches to another table and guesses its columns */
     become: (table: TableName) => file && look(file, table),
     change: (more: Partial<FilePreview>) => {
       setPreview((p) => p && { ...p, ...more });

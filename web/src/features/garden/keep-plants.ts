@@ -3,14 +3,11 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { plantCaseQuery, plantViewQuery } from '../plant/queries';
 
-/** So many plants are kept for when there is no signal, each as it was at most so long ago. */
+/** Most plants stored for offline use, and their maximum age. */
 const MOST = 60;
 const FRESH_MS = 6 * 3600 * 1000;
 
-/**
- * Fetches the plants of a garden one after the other while nothing else is asked, so that they can be opened in the garden without signal. Only
- * where the page itself is kept on the device.
- */
+/** Prefetches the garden's plants one by one while idle, so they open offline. Only if the page itself is cached. */
 export function useKeptPlants(view: GardenView): void {
   const client = useQueryClient();
   const { id } = view.garden;

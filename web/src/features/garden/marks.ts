@@ -1,7 +1,7 @@
 import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
 import { DRY_LEFT, FULL_LEFT } from '@candid-leaf/core/water';
 
-/** What a plant in the garden asks for, the most pressing first; each has a shape and a word of its own. */
+/** What a plant needs, most urgent first; each has its own shape and word. */
 export const MARKS = ['sick', 'unclear', 'dry', 'ripe', 'look', 'wet'] as const;
 export type Mark = (typeof MARKS)[number];
 
@@ -11,8 +11,8 @@ const isFor = (task: TaskDto, plantId: string, placeId: string): boolean =>
     : task.placeId === placeId && (task.plantIds?.includes(plantId) ?? true);
 
 /**
- * The marks of a plant, from what is known of it and from today's tasks.
- * @param tasks those of the garden; what is held counts for nothing
+ * Returns the marks of a plant from its view and today's tasks. @param tasks those of the garden; tasks on hold do
+ * not count
  */
 export function marksOf(view: PlantOnView, placeId: string, tasks: readonly TaskDto[], today: string): Mark[] {
   const due = tasks.filter((t) => !t.held && t.dueOn <= today && isFor(t, view.plant.id, placeId));
@@ -28,7 +28,7 @@ export function marksOf(view: PlantOnView, placeId: string, tasks: readonly Task
   return MARKS.filter((m) => has[m]);
 }
 
-/** Plants that need something today: a mark that asks for an act. */
+/** Returns plants with a mark that asks for action today. */
 export function inNeed({ places, today, garden }: GardenView): ReadonlySet<string> {
   const asks = (m: Mark): boolean => m !== 'wet';
   return new Set(

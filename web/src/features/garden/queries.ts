@@ -13,10 +13,10 @@ export const gardenViewQuery = (gardenId: string) =>
     queryFn: () => api<GardenView>('GET', apiOf(gardenId, 'view')),
   });
 
-/** How far whoever looks may go in this garden; until that is known nothing is hidden, and the server decides. */
+/** Returns the user's role in this garden; until it is known nothing is hidden, and the server decides. */
 export const useRoleIn = (gardenId: string): Role => roleAmong(useQuery(gardensQuery()).data, gardenId);
 
-/** Before the list is there all is shown; a garden that is not in it is the made-up one, to look at. The server decides. */
+/** Until the list is loaded everything is shown; a garden not in it is the demo. The server decides. */
 function roleAmong(gardens: readonly { id: string; role?: Role }[] | undefined, gardenId: string): Role {
   return gardens ? (gardens.find((g) => g.id === gardenId)?.role ?? 'look') : 'keep';
 }

@@ -2,7 +2,7 @@ import { DRIVERS, DISORDERS } from '@candid-leaf/core/diagnosis';
 import { type DisorderCode, signRow } from '@candid-leaf/core/records';
 import MiniSearch from 'minisearch';
 
-/** What a gardener may call it: the names and words of the trouble, of its signs and of what brings it. */
+/** Search index: names and words of the problem, its signs and causes. */
 const index = new MiniSearch<{ id: DisorderCode; label: string; line: string; signs: string; more: string }>({
   fields: ['label', 'line', 'signs', 'more'],
   searchOptions: { prefix: true, fuzzy: 0.2, boost: { label: 4, signs: 2 }, combineWith: 'AND' },
@@ -17,11 +17,11 @@ index.addAll(
   })),
 );
 
-/** Disorders that fit the words, best first; with no word, null. */
+/** Returns problems that match the words, best first; null without words. */
 export function disordersFor(words: string): DisorderCode[] | null {
   if (words.trim() === '') return null;
   const all = index.search(words);
-  // every word must fit; where none fits all of them, any of them will do
+  // every word must match; if none matches all, any will do
   const hits = all.length > 0 ? all : index.search(words, { combineWith: 'OR' });
   return hits.map((h) => h.id as DisorderCode);
 }

@@ -2,7 +2,7 @@ import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import type { SignCode, SignSeen } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 
-/** What was seen of this plant the last time before today, to compare with: "4 of 11 on 11 July". */
+/** Returns what was seen on this plant before today: "4 of 11 on 11 July". */
 export function lastTime(view: Pick<PlantView, 'records' | 'garden'>): Map<SignCode, { day: Day; seen: SignSeen }> {
   const before = view.records.filter((r) => isRecordOf(r, 'inspection')).filter((r) => r.day < view.garden.today);
   const newest = before.reduce<Day>((d, r) => (r.day > d ? r.day : d), '');

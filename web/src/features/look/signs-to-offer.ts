@@ -5,16 +5,16 @@ interface Asked {
   part: Part | null;
   /** typed by the gardener */
   words: string;
-  /** was it there before? */
+  /** whether it was there before */
   wasThere: (code: SignCode) => boolean;
 }
 
-/** The commonest thing to say comes early. */
+/** "None found" comes early: it is the most common answer. */
 const NOTHING_THERE: SignCode = 'pest-none-found';
-/** So many letters, and words are looked for. */
+/** Letters needed to start a search. */
 const LEAST_LETTERS = 2;
 
-/** Which signs stand to be touched: those that fit the words, else those of the part, else those that were there before. */
+/** Returns the signs to show: those that match the search, else those of the part, else those seen before. */
 export function signsToOffer({ crop, part, words, wasThere }: Asked): (SignRow & { code: SignCode })[] {
   const typed = words.trim().toLowerCase();
   const rank = (code: SignCode): number => (wasThere(code) ? 2 : code === NOTHING_THERE ? 1 : 0);

@@ -9,14 +9,14 @@ type PartOfDay = NonNullable<Inspection['partOfDay']>;
 const partOfDayNow = (): PartOfDay => (new Date().getHours() < 12 ? 'morning' : 'afternoon');
 
 /**
- * Today's look at a plant, written down as it is touched: every touch is kept at once, so a walk can be broken off
- * anywhere. Touches that come while one is being sent are sent together after it.
+ * Today's look at a plant, saved at every touch, so a walk can be interrupted anywhere. Touches during a request are
+ * sent together after it.
  */
 export function useInspection(view: PlantView, onError: (e: Error) => void) {
   const { garden, plant } = view;
   const save = useWrite(saveRecord, garden.id);
   const remove = useWrite(deleteRecord, garden.id);
-  // today's look goes on where it stands; an all-clear of today is a look of its own
+  // continues today's look; an all-clear of today is a separate one
   const todays = view.records
     .filter((r) => isRecordOf(r, 'inspection'))
     .find((r) => r.day === garden.today && r.plantId === plant.id && !r.data.allClear);
@@ -75,10 +75,10 @@ export function useInspection(view: PlantView, onError: (e: Error) => void) {
       setPartOfDay(p);
       if (latest.current.length > 0) void send();
     },
-    /** Puts one sign as given, or takes it out when null. */
+    /** Sets one sign, or removes it if null. */
     put: (sign: SignSeen['sign'], seen: SignSeen | null): void =>
       change([...latest.current.filter((s) => s.sign !== sign), ...(seen ? [seen] : [])]),
-    /** Puts several at once: what a check showed. */
+    /** Sets several at once: the result of a check. */
     putAll: (seen: readonly SignSeen[]): void =>
       change([...latest.current.filter((s) => !seen.some((x) => x.sign === s.sign)), ...seen]),
   };

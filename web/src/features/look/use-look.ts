@@ -11,7 +11,7 @@ import { useInspection } from './use-inspection';
 
 const isPart = (part: string | null): part is Part => PARTS.includes(part as Part);
 
-/** Where one is in looking a plant over: which part, what stands, what was there before, and the way on. */
+/** State of looking a plant over: which part, what is recorded, what was there before, and the next step. */
 export function useLook(view: PlantView, around: GardenView | undefined) {
   const { plant } = view;
   const say = useSay();
@@ -30,13 +30,13 @@ export function useLook(view: PlantView, around: GardenView | undefined) {
   return {
     part,
     walking,
-    /** the parts in the order to look at them: what this round is for comes first */
+    /** parts in the order to check: the reason for this walk first */
     order: inOrder(walking ? roundOf(around, plant.placeId)?.parts : []),
     walk,
     after,
     inspection,
     of,
-    /** the way on from here: the next plant of the walk, its end, or this plant's page */
+    /** the next step: the next plant of the walk, its end, or this plant's page */
     wayOn: !walking
       ? link('plant', { plantId: plant.id })
       : after
@@ -44,14 +44,14 @@ export function useLook(view: PlantView, around: GardenView | undefined) {
         : link('placeWalk', { placeId: plant.placeId }),
     choose: (next: Part | null) =>
       setParams({ ...(next ? { part: next } : {}), ...(walking ? { walk: '1' } : {}) }, { replace: true }),
-    /** what was seen of a sign the last time, or today on a plant near by */
+    /** what was seen of a sign last time, or today on a plant nearby */
     before: (code: SignCode): string | undefined => {
       const last = earlier.get(code);
       if (last) return `${numbersOf(last.seen)} on ${format.day(last.day)}`;
       const on = nearby.get(code);
       return on && `today on ${on}`;
     },
-    /** Puts a sign; what is ruled out by something seen is taken back, so that a day never says both. */
+    /** Sets a sign and removes what it rules out, so a day never contains both. */
     put: (code: SignCode, seen: SignSeen | null): void => {
       if (seen?.present) for (const out of impliedAbsent(code)) if (of(out)?.present) inspection.put(out, null);
       inspection.put(code, seen);

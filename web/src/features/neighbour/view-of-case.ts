@@ -38,7 +38,7 @@ const NO_SUPPORT: PlantView['tending']['support'] = {
 const NOTHING_KNOWN: PlantView['stands'] = { limp: false, ailing: [], load: null, held: null };
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
-/** A case as the view of a plant, so that somebody else's plant is shown by the same page. */
+/** Turns a case into a plant's view, so the same page can show it. */
 export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenDto): PlantView {
   const { garden, place, plant, records, observations, asOf } = plantCase;
   const given = CASE_LISTS.flatMap(({ kind, list }) => records[list].map((data, i) => recordOf(kind, i, data)));
@@ -75,7 +75,7 @@ const recordOf = (type: RecordKind, i: number, data: RecordData): RecordDto =>
     createdAt: data.date,
   }) as RecordDto;
 
-/** Signs of one day as one look. */
+/** Turns signs of one day into one look. */
 function looksOf(observations: readonly Observation[]): Inspection[] {
   const days = new Map<Day, Inspection>();
   for (const { date, ...sign } of observations) {

@@ -9,7 +9,7 @@ export const peopleQuery = (gardenId: string) =>
   queryOptions({
     queryKey: [...queryKeys.garden(gardenId), 'people'] as const,
     queryFn: () => api<PeopleDto>('GET', apiOf(gardenId, 'people')),
-    // somebody new may have written what is looked at now
+    // a new member may have written what is shown now
     staleTime: 0,
   });
 
@@ -27,7 +27,7 @@ export const invitationQuery = (secret: string) =>
 
 export const meQuery = () => queryOptions({ queryKey: queryKeys.me, queryFn: () => api<Me>('GET', '/session') });
 
-/** Whose record it is, where it is not one's own; null: one's own, or nobody knows. */
+/** Returns who recorded it, if not the user; null: the user, or unknown. */
 export function useNames(gardenId: string): (by: string) => string | null {
   const { data } = useQuery(peopleQuery(gardenId));
   const me = accountHere();

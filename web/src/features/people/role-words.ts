@@ -1,6 +1,6 @@
 import type { Role } from '@candid-leaf/contract';
 
-/** What each role is called, and what it may. */
+/** Names and descriptions of the roles. */
 export const ROLE_WORDS: Record<Role, { name: string; may: string }> = {
   look: { name: 'Look', may: 'can see everything, change nothing' },
   record: { name: 'Record', may: 'can water, look plants over, tick tasks and add records' },

@@ -4,7 +4,7 @@ import { api } from '../../lib/api';
 import { apiOf } from '../../lib/paths';
 import { queryKeys } from '../../lib/query-keys';
 
-/** Of what photos are: one plant, or one place. */
+/** Subject of photos: one plant, or one bed. */
 export type PhotoSubject = { plantId: string } | { placeId: string };
 
 export const photosQuery = (gardenId: string, of: PhotoSubject) =>

@@ -8,7 +8,7 @@ import { useOutbox } from '../../offline/use-outbox';
 import { photosQuery, type PhotoSubject } from './queries';
 import { PHOTO_SAVE, type PhotoToSave } from './writes';
 
-/** A photo as it is shown: the server's, or one that waits on the device. */
+/** A photo to show: from the server, or waiting on the device. */
 export interface Shown {
   id: string;
   day: Day;
@@ -21,7 +21,7 @@ export interface Shown {
 const isOf = (w: Waiting, of: PhotoSubject): boolean =>
   w.key === PHOTO_SAVE && JSON.stringify((w.input as unknown as PhotoToSave).of) === JSON.stringify(of);
 
-/** Addresses of pictures that wait here, for as long as they are shown. */
+/** Object URLs of waiting pictures, for as long as they are shown. */
 function useLocal(list: readonly Waiting[]): ReadonlyMap<string, string> {
   const [urls, setUrls] = useState<ReadonlyMap<string, string>>(new Map());
   const ids = list.map((w) => w.n).join();
@@ -40,7 +40,7 @@ function useLocal(list: readonly Waiting[]): ReadonlyMap<string, string> {
   return urls;
 }
 
-/** A plant's or a place's photos, the newest first; what waits on the device is among them. */
+/** The photos of a plant or bed, newest first, including waiting ones. */
 export function usePhotos(gardenId: string, of: PhotoSubject): Shown[] {
   const { data = [] } = useQuery(photosQuery(gardenId, of));
   const waiting = useOutbox().filter((w) => isOf(w, of));

@@ -11,7 +11,7 @@ export interface PhotoToSave extends OfGarden {
   of: PhotoSubject;
   day: Day;
   sign?: SignCode | undefined;
-  /** as it was made small here */
+  /** as shrunk on this device */
   picture: Blob;
 }
 
@@ -27,7 +27,7 @@ export const savePhoto = defineWrite(
     ),
   {
     label: () => 'A photo',
-    // it is shown from what waits, where its picture is
+    // shown from the waiting picture
     apply: (_client, { id, of, day, sign, picture }): PhotoDto => ({
       id,
       plantId: 'plantId' in of ? of.plantId : null,

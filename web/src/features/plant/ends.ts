@@ -1,11 +1,11 @@
 import type { PlantEnd } from '@candid-leaf/contract';
 
 interface EndWords {
-  /** to choose */
+  /** as a choice */
   now: string;
-  /** looking back, after the day: "frost took it" */
+  /** in the past: "frost killed it" */
   then: string;
-  /** what becomes of the plant, and of what held it (handbook: close the year) */
+  /** what to do with the plant and its support (common practice) */
   after: string;
 }
 

@@ -11,7 +11,7 @@ export const plantViewQuery = (gardenId: string, plantId: string) =>
     queryFn: () => api<PlantView>('GET', apiOf(gardenId, 'plants', plantId, 'view')),
   });
 
-/** All that the plant's report is reckoned from: kept with it, so that it can be reckoned here where there is no signal. */
+/** Everything the plant's report needs, stored so it can be computed offline. */
 export const plantCaseQuery = (gardenId: string, plantId: string) =>
   queryOptions({
     queryKey: [...queryKeys.garden(gardenId), 'case', plantId] as const,

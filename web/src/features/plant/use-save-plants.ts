@@ -5,7 +5,7 @@ import { useGarden } from '../../lib/garden-context';
 import { useWrite } from '../../ui/use-write';
 import { savePlant } from './writes';
 
-/** Makes several plants, one after the other. Sent again after a failure it makes none of them twice: their ids stay. */
+/** Creates several plants in turn. Retrying after a failure duplicates nothing: their ids stay. */
 export function useSavePlants() {
   const garden = useGarden();
   const plant = useWrite(savePlant, garden.id);

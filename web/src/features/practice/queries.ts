@@ -4,13 +4,13 @@ import { api } from '../../lib/api';
 import { queryKeys } from '../../lib/query-keys';
 import type { PracticeAsked, PracticeShown, PracticeTold } from '../../workers/practice.worker';
 
-/** Answers of the account, whatever the garden. */
+/** The account's answers, whatever the garden. */
 export const practiceQuery = queryOptions({
   queryKey: queryKeys.practice,
   queryFn: () => api<PracticeDto>('GET', '/practice'),
 });
 
-/** Draws and judges in a worker of its own; the same question has the same answer for ever. */
+/** Draws and judges in its own worker; the same question always has the same answer. */
 export const practiceCaseQuery = (asked: PracticeAsked) =>
   queryOptions({
     queryKey: [...queryKeys.practice, 'plant', asked] as const,
@@ -31,7 +31,7 @@ function ask(asked: PracticeAsked, signal: AbortSignal): Promise<PracticeShown> 
   }).finally(() => worker.terminate());
 }
 
-/** Keeps an answer with the account. */
+/** Saves an answer to the account. */
 export function useKeepAnswer() {
   const client: QueryClient = useQueryClient();
   return useMutation({

@@ -3,7 +3,7 @@ import { checkRow, type CheckCode, DRIVERS, disorderRow, remedyRow } from '@cand
 import { type PlantCase, signRow, type SignCode } from '@candid-leaf/core/records';
 import { sentence } from '../../lib/words';
 
-/** Answers that are none of the list: no cause in the records, nothing to be done. */
+/** Choices outside the list: no cause in the records, nothing needs doing. */
 export const NONE = 'none';
 
 export const troubleLabel = (code: Guess['trouble']): string => disorderRow(code).label;
@@ -12,7 +12,7 @@ export const causeLabel = (code: Guess['cause']): string =>
 export const actLabel = (code: Guess['act']): string => (code === null ? 'Nothing needs doing' : remedyRow(code).label);
 export const checkLabel = (code: CheckCode): string => checkRow(code).label;
 
-/** What a check showed, in a line. */
+/** Returns what a check showed, in a line. */
 export const showedInWords = (present: readonly SignCode[]): string =>
   present.length > 0 ? sentence(present.map((s) => signRow(s).label.toLowerCase()).join(', ')) : 'None of these.';
 
@@ -30,7 +30,7 @@ export const plantInWords = ({ plant, place }: PlantCase): string => {
   return `${/^[aeiou]/.test(words) ? 'An' : 'A'} ${words} in ${POTS[place.kind]}`;
 };
 
-/** How much a check told: bits of what it cleared up (judgement). */
+/** Says how much a check told, by the bits it resolved (judgement). */
 export const worthInWords = (bits: number): string =>
   bits >= 0.5
     ? 'showed a lot'

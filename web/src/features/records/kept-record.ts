@@ -7,7 +7,7 @@ import { reckonHere } from './reckon-here';
 
 type Input = { gardenId: string; record: RecordInput };
 
-/** A record as it will stand once it is sent. */
+/** Returns a record as it will be once synced. */
 export const recordKept = ({ record }: Input): RecordDto =>
   ({
     ...record,
@@ -19,7 +19,7 @@ export const recordKept = ({ record }: Input): RecordDto =>
     by: accountHere() ?? '',
   }) as RecordDto;
 
-/** A watering told in minutes, in litres by the flow of its place as this device knows it; untouched where that is not known. */
+/** Converts minutes to litres by the flow this device knows; unchanged if unknown. */
 function inLitres(client: QueryClient, gardenId: string, record: RecordDto): RecordDto {
   if (isWhole(record)) return record;
   for (const [, view] of client.getQueriesData<GardenView>({ queryKey: [...queryKeys.garden(gardenId), 'view'] })) {
@@ -33,12 +33,12 @@ function inLitres(client: QueryClient, gardenId: string, record: RecordDto): Rec
   return record;
 }
 
-/** What waits without litres is shown when the server has made them. */
+/** A waiting record without litres is shown once the server computed them. */
 const isWhole = (r: RecordDto): boolean => r.type !== 'watering' || (r.data as { litres?: number }).litres != null;
 
 const isPlantView = (data: unknown): data is PlantView => typeof data === 'object' && data !== null && 'report' in data;
 
-/** Puts a record that waits where it is looked for: on the plants that it is of, and in the garden’s last look. */
+/** Shows a waiting record where it belongs: on its plants and in the garden's last look. */
 export function showRecord(client: QueryClient, input: Input): RecordDto {
   const record = inLitres(client, input.gardenId, recordKept(input));
   const of = queryKeys.garden(input.gardenId);
@@ -55,7 +55,7 @@ export function showRecord(client: QueryClient, input: Input): RecordDto {
   return record;
 }
 
-/** Takes a record off again that was thrown away while there is no signal. */
+/** Hides a record deleted offline. */
 export function hideRecord(client: QueryClient, { gardenId, id }: { gardenId: string; id: string }): void {
   client.setQueriesData<unknown>({ queryKey: [...queryKeys.garden(gardenId), 'plant'] }, (old: unknown) =>
     isPlantView(old) ? { ...old, records: old.records.filter((r) => r.id !== id) } : old,

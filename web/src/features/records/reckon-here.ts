@@ -5,7 +5,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import type { CaseAsked, CaseRead } from '../../workers/case.worker';
 import { plantCaseQuery, plantViewQuery } from '../plant/queries';
 
-/** A case with one record more. What a look shows takes the place of what the same day's look showed of the same signs. */
+/** Returns a case with one more record. Signs of a look replace those of the same day's look. */
 export function caseWith(file: CaseFile, record: RecordDto): CaseFile {
   const asOf = record.day > file.asOf ? record.day : file.asOf;
   if (record.type === 'inspection') {
@@ -14,15 +14,15 @@ export function caseWith(file: CaseFile, record: RecordDto): CaseFile {
     return { ...file, asOf, observations: [...old, ...seen] };
   }
   const { list } = RECORD_KINDS[record.type];
-  // a correction has no name in a case, and waits for the server
+  // a case has no ids for edits, so they wait for the server
   if (list === null || record.version > 1) return { ...file, asOf };
   return { ...file, asOf, records: { ...file.records, [list]: [...file.records[list], record.data] } };
 }
 
-/** One at a time for each plant: what is reckoned with less is let go. */
+/** One per plant at a time: older computations are dropped. */
 const running = new Map<string, Worker>();
 
-/** Reckons a plant's report anew on this device, with what waits to be sent; by the same core as the server's, off the page's own thread. */
+/** Recomputes a plant's report on this device with waiting records, using the server's core in a worker. */
 export function reckonHere(client: QueryClient, gardenId: string, plantId: string, record: RecordDto): void {
   const { queryKey: ofCase } = plantCaseQuery(gardenId, plantId);
   const { queryKey: ofView } = plantViewQuery(gardenId, plantId);

@@ -33,23 +33,23 @@ import {
 } from 'lucide-react';
 import { wordsOf } from '../../lib/words';
 
-/** One thing that the form of a record asks for; `name` is the field of the record. */
+/** One field of a record form; `name` is the record's field. */
 export type Asked =
   | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number; instead?: string }
   | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
   | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
-  /** `whenRefused`: asked only once the record was refused, or where it was given before */
+  /** `whenRefused`: shown only after a refusal, or if it has a value */
   | { name: string; label: string; as: 'text'; long?: boolean; whenRefused?: true }
-  /** fills what its label tells into the other fields */
+  /** fills the other fields from a label */
   | { name: string; label: string; as: 'product'; kinds: readonly ProductKind[] };
 
 interface RecordForm {
   icon: LucideIcon;
-  /** nothing here: it has a page of its own */
+  /** empty: it has its own page */
   asks: readonly Asked[];
 }
 
-/** How each kind of record is asked for, and its icon. What it is called and how it reads stands in the core's registry. */
+/** Form fields and icon of each record type. Its name and text are in the core's registry. */
 export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
   watering: {
     icon: Droplets,
@@ -125,7 +125,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
   event: {
     icon: CalendarDays,
     asks: [
-      // fruit that is picked has a form of its own
+      // picked fruit has its own form
       {
         name: 'what',
         label: 'What',

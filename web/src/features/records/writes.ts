@@ -9,7 +9,7 @@ interface Kept extends OfGarden {
   record: RecordInput;
 }
 
-/** Those of one garden, in the order in which they were made. */
+/** Records of one garden, in the order they were made. */
 async function saveSeveral(kept: Kept[]): Promise<(ApiError | null)[]> {
   const { answers } = await api<SeveralAnswers>('PUT', apiOf(kept[0]!.gardenId, 'records', 'several'), {
     records: kept.map((k) => k.record),

@@ -8,8 +8,8 @@ import { saveNotes } from './writes';
 export type NotesPatch = Partial<Pick<SeasonNotesInput, 'worked' | 'change' | 'kit' | 'closedOn'>>;
 
 /**
- * The look back of a season, changed in parts that follow each other quickly: a tick here, a sentence there. Each part is put onto what the one
- * before it came to, so that none overwrites another or is refused as an older version.
+ * The season's review, saved in parts that follow each other quickly. Each part builds on the one before, so none
+ * overwrites another or is rejected as outdated.
  */
 export function useNotes(year: number, notes: SeasonNotesDto | null) {
   const garden = useGarden();
@@ -19,7 +19,7 @@ export function useNotes(year: number, notes: SeasonNotesDto | null) {
   const last = useRef<Promise<unknown>>(Promise.resolve());
   const change = (patch: NotesPatch): Promise<SeasonNotesDto> => {
     const next = last.current.then(async () => {
-      // somebody else's change came in with a reading meanwhile
+      // someone else's change arrived in the meantime
       if (notes && notes.version > (newest.current?.version ?? 0)) newest.current = notes;
       newest.current = await save.send({ notes: { ...(newest.current ?? { id, year }), ...patch } });
       return newest.current;

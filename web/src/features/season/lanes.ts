@@ -1,10 +1,10 @@
 import { DATE_WORDS, type Band } from '@candid-leaf/core/planning';
 import { addDays, type Day } from '@candid-leaf/core/units';
 
-/** A letter of a label is as wide as so many days on a desk's year. */
+/** Days of the desk's year chart per letter of a label. */
 const DAYS_A_LETTER = 2.7;
 
-/** In which lane each band stands, so that neither bars nor their words lie on each other; the bands come by their first day. */
+/** Assigns lanes so bars and labels do not overlap; bands are sorted by first day. */
 export function laneOf(bands: readonly Band[]): number[] {
   const free: Day[] = [];
   return bands.map((b) => {

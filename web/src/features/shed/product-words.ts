@@ -13,11 +13,11 @@ export const PER_WORDS: Record<DosePer, string> = {
   'pot-litre': 'a litre of pot',
 };
 
-/** An amount of a product as one measures it: poured or weighed, with spoons beside it. */
+/** Returns an amount of a product as measured: poured or weighed, with spoons beside it. */
 export const amountOf = (p: Product, amount: number, f: Formatter): string =>
   p.form === 'liquid' ? f.millilitres(amount) : f.powder(amount, p.gPerMl);
 
-/** "4-3-8 · 4.4 mL a litre of water, every 14 days". */
+/** Returns "4-3-8 · 4.4 mL a litre of water, every 14 days". */
 export function labelInWords(p: Product, f: Formatter): string {
   const npk = p.n + p.p2o5 + p.k2o > 0 ? `${p.n}-${p.p2o5}-${p.k2o}` : '';
   const dose = p.dose

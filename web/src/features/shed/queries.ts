@@ -17,7 +17,7 @@ export const sprayLogQuery = (gardenId: string) =>
     queryFn: () => api<SprayLogRow[]>('GET', apiOf(gardenId, 'sprays')),
   });
 
-/** The gardener's own products, and after them the starters. */
+/** The gardener's own products, then the starters. */
 export function useProducts(gardenId: string): readonly Product[] {
   const own = useQuery(productsQuery(gardenId)).data ?? [];
   return [...own, ...STARTERS];

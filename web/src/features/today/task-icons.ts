@@ -19,7 +19,7 @@ import {
   ShoppingBasket,
 } from 'lucide-react';
 
-/** One icon for each kind of task, wherever it is told. */
+/** One icon per type of task. */
 export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   water: Droplets,
   remedy: Hand,

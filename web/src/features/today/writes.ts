@@ -5,7 +5,7 @@ import { apiOf } from '../../lib/paths';
 import { queryKeys } from '../../lib/query-keys';
 import { defineWrite, type OfGarden } from '../../lib/writes';
 
-/** Ticked or put off: it leaves the list, also while the tick waits for signal. */
+/** Removes a ticked or postponed task from the list, also while offline. */
 function takeOffList(client: QueryClient, { gardenId, key }: OfGarden & { key: string }): void {
   client.setQueriesData<GardenView>(
     { queryKey: [...queryKeys.garden(gardenId), 'view'] },

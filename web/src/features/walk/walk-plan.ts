@@ -1,14 +1,14 @@
 import type { GardenView, PlaceOnView, PlantOnView } from '@candid-leaf/contract';
 import type { SignCode } from '@candid-leaf/core/records';
 
-/** A walk along one place. It needs no memory of its own: what was looked at today is done, the rest is still to do. */
+/** A walk along one bed. It needs no state: plants looked over today are done. */
 export interface WalkPlan {
   place: PlaceOnView;
   plants: readonly PlantOnView[];
   looked: (p: PlantOnView) => boolean;
-  /** the next plant after this one (or from the start) that nobody has looked at today */
+  /** the next plant after this one (or from the start) not looked over today */
   next: (after?: string) => PlantOnView | null;
-  /** signs found today on the other plants of the place, to be offered here */
+  /** signs found today on other plants of the bed, offered here */
   offered: (plantId: string) => { sign: SignCode; on: string }[];
 }
 

@@ -2,7 +2,7 @@ import type { PlacePlanDto, PourDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
 import type { PlanDay, WeekPlan } from '@candid-leaf/core/water';
 
-/** One pour on one day of the week. */
+/** One group on one day of the week. */
 export interface PourOnDay {
   pour: PourDto;
   day: PlanDay;
@@ -10,7 +10,7 @@ export interface PourOnDay {
   litres: number;
 }
 
-/** A day of the week across all pours of a place. */
+/** A day of the week across all groups of a bed. */
 export interface PlaceDay {
   date: Day;
   litres: number;
@@ -19,7 +19,7 @@ export interface PlaceDay {
   pours: PourOnDay[];
 }
 
-/** The week of a place, day by day; empty where nothing can be reckoned. */
+/** Returns the week of a bed by day; empty if it can't be computed. */
 export function weekOf(p: PlacePlanDto): PlaceDay[] {
   const planned = p.pours.flatMap((pour) => (pour.plan ? [{ pour, plan: pour.plan }] : []));
   return (planned[0]?.plan.days ?? []).map((first, i): PlaceDay => {
@@ -37,11 +37,11 @@ export function weekOf(p: PlacePlanDto): PlaceDay[] {
   });
 }
 
-/** A sum over all pours of what each plant's plan says. */
+/** Sums a value over all groups. */
 export const overAll = (p: PlacePlanDto, value: (plan: WeekPlan) => number): number =>
   p.pours.reduce((sum, pour) => sum + (pour.plan ? value(pour.plan) * pour.plants.length : 0), 0);
 
-/** The first day on which one would run short if the rain does not come, and what all of those need then. */
+/** Returns the first day of shortage if the rain fails, and the total amount needed then. */
 export function withoutRain(p: PlacePlanDto): { date: Day; litres: number } | null {
   const short = p.pours.flatMap((pour) =>
     pour.plan?.withoutRain

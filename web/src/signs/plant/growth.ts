@@ -2,8 +2,8 @@ import type { Training } from '@candid-leaf/core/pruning';
 import type { Crop, GrowthHabit, PlantType, Stage } from '@candid-leaf/core/records';
 
 /**
- * How a plant stands, worked out from what is recorded of it: its crop, habit and training give its stems, its stage how far they
- * have grown, its counts what it bears, and how it hangs. Pure numbers, in a box 200 wide and 300 high; the soil begins at SOIL_Y.
+ * A plant's form from its records: crop, habit and training give its stems, the stage its size, counts its fruit, and
+ * its posture. Numbers only, in a box 200 wide and 300 high; the soil begins at SOIL_Y.
  */
 
 export const SOIL_Y = 264;
@@ -14,13 +14,13 @@ export interface Standing {
   type?: PlantType | null | undefined;
   stage?: Stage | null | undefined;
   training?: Training | null | undefined;
-  /** as it was counted; by its stage where nobody counted */
+  /** as counted; by stage if not */
   load?: { flowers: number; fruit: number } | null | undefined;
-  /** it hangs: seen so, or so dry that it must */
+  /** drooping: seen so, or so dry that it must */
   limp?: boolean | undefined;
 }
 
-/** How a plant grows: one tall stem, two, many from below, or in forks. */
+/** Growth form: one tall stem, two, several from the base, or forks. */
 export type Form = 'one-stem' | 'two-stems' | 'bush' | 'forked';
 
 export function formOf({ crop, habit, training }: Pick<Standing, 'crop' | 'habit' | 'training'>): Form {
@@ -30,10 +30,10 @@ export function formOf({ crop, habit, training }: Pick<Standing, 'crop' | 'habit
   return habit === 'determinate' || training === 'leave-alone' || training === 'keep-suckers' ? 'bush' : 'one-stem';
 }
 
-/** Where the grown plant of a form ends. */
+/** Top of the full-grown plant of a form. */
 const GROWN_TOP: Record<Form, number> = { 'one-stem': 34, 'two-stems': 60, bush: 104, forked: 100 };
 
-/** How much of its height a plant has, and what it bears, by its stage; a full one where nobody told. */
+/** Share of full height and load by stage; full-grown if unknown. */
 const BY_STAGE: Record<Stage, { grown: number; flowers: number; fruit: number; ripe: number }> = {
   seedling: { grown: 0.24, flowers: 0, fruit: 0, ripe: 0 },
   establishing: { grown: 0.4, flowers: 0, fruit: 0, ripe: 0 },
@@ -44,7 +44,7 @@ const BY_STAGE: Record<Stage, { grown: number; flowers: number; fruit: number; r
   late: { grown: 1, flowers: 0, fruit: 4, ripe: 4 },
 };
 const UNTOLD = BY_STAGE.ripening;
-/** More than this is not drawn: it would be a blot. */
+/** Most fruit drawn: more would be a blot. */
 const MOST_FRUIT = 12;
 const MOST_FLOWERS = 9;
 
@@ -63,7 +63,7 @@ export interface Growth {
   leaves: Leaf[];
   fruit: { x: number; y: number; ripe: boolean }[];
   flowers: { x: number; y: number }[];
-  /** where its highest leaf ends */
+  /** top of its highest leaf */
   topY: number;
 }
 
@@ -79,7 +79,7 @@ const round = (n: number): number => Math.round(n * 10) / 10;
 const path = ([a, b, c]: Stem): string =>
   `M${round(a[0])} ${round(a[1])}Q${round(b[0])} ${round(b[1])} ${round(c[0])} ${round(c[1])}`;
 
-/** The stems of a form, the grown one's heights shrunk to how far it is. */
+/** Returns the stems of a form, scaled to its growth. */
 function stemsOf(form: Form, grown: number): Stem[] {
   const y = (full: number): number => SOIL_Y - (SOIL_Y - full) * grown;
   const x = (full: number): number => 100 + (full - 100) * Math.max(0.35, grown);
@@ -112,7 +112,7 @@ function stemsOf(form: Form, grown: number): Stem[] {
   }
 }
 
-/** Leaves on a stem: so many pairs of sides on the grown one, and from which share of it on. */
+/** Leaves on a stem: pairs on the grown one, and the share of it where they start. */
 const LEAVES: Record<Form, readonly { count: number; from: number }[]> = {
   'one-stem': [{ count: 10, from: 0.1 }],
   'two-stems': [
@@ -136,7 +136,7 @@ const LEAVES: Record<Form, readonly { count: number; from: number }[]> = {
   ],
 };
 
-/** A limp leaf hangs along its stem, a turgid one stands off it. */
+/** A limp leaf hangs along its stem, a turgid one stands out. */
 const hanging = (right: boolean): number => (right ? -62 : 242);
 const standing = (right: boolean, t: number): number => (right ? 14 + 34 * t : 166 - 34 * t);
 
@@ -155,7 +155,7 @@ function leavesOf(form: Form, stems: readonly Stem[], grown: number, limp: boole
         x,
         y,
         turn: limp ? hanging(right) : last ? (right ? 58 : 122) : standing(right, t),
-        // young leaves at the tip are small, and so are those of a plant that is small itself
+        // young leaves at the tip are small, and so are those of a small plant
         size: (last ? 0.58 : 1.08 - 0.28 * t) * (0.5 + 0.5 * grown),
         part: last ? 'tip' : y > low ? 'low-leaves' : 'leaves',
       });
@@ -164,7 +164,7 @@ function leavesOf(form: Form, stems: readonly Stem[], grown: number, limp: boole
   return out;
 }
 
-/** Where trusses, or the fruit of a fork, hang; from below. */
+/** Returns where trusses, or fruit at forks, hang; from below. */
 function hangersOf(form: Form, stems: readonly Stem[]): Point[] {
   const bearing = stems.length === 1 ? stems : stems.slice(1);
   const shares = form === 'one-stem' ? [0.3, 0.48, 0.66] : form === 'two-stems' ? [0.26, 0.5, 0.72] : [0.32, 0.66];
@@ -186,7 +186,7 @@ const IN_TRUSS: readonly Point[] = [
   [4, 17],
 ];
 
-/** How the plant stands. */
+/** Returns the plant's form. */
 export function growthOf(standing: Standing): Growth {
   const form = formOf(standing);
   const stage = standing.stage ? BY_STAGE[standing.stage] : UNTOLD;
@@ -197,7 +197,7 @@ export function growthOf(standing: Standing): Growth {
   const fruits = Math.min(MOST_FRUIT, load?.fruit ?? stage.fruit);
   const flowers = Math.min(MOST_FLOWERS, load?.flowers ?? stage.flowers);
   const ripe = stage.fruit > 0 ? Math.round((fruits * stage.ripe) / stage.fruit) : 0;
-  // fruit from below, flowers above it; a pepper bears one at a fork, a tomato in trusses
+  // fruit below, flowers above; one per fork on a pepper, trusses on a tomato
   const inOne = form === 'forked' ? 1 : IN_TRUSS.length;
   const fruit = Array.from({ length: fruits }, (_, i) => {
     const [x, y] = hangers[Math.floor(i / inOne) % hangers.length]!;

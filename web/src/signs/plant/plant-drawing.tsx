@@ -8,19 +8,19 @@ import { Support } from './support';
 
 interface Props {
   plant: Pick<PlantDto, 'crop' | 'habit' | 'type' | 'stage' | 'training'> & Pick<Standing, 'load' | 'limp'>;
-  /** what holds it up, where that was written down */
+  /** its support, if recorded */
   held?: SupportKind | null | undefined;
-  /** parts on which something is wrong: each bears a ring */
+  /** parts with a problem: each gets a ring */
   ailing?: readonly Part[] | undefined;
-  /** wraps each part, so that it can be touched; without it the drawing is only a picture */
+  /** wraps each part so it can be touched; without it the drawing is a picture */
   wrap?: (part: Part, drawing: ReactNode) => ReactNode;
-  /** without soil, to stand in something drawn elsewhere */
+  /** without soil, to place inside another drawing */
   bare?: boolean;
   className?: string;
   style?: CSSProperties;
 }
 
-/** A plant in its own form, as it is recorded. Parts come in the order in which they are painted. */
+/** A plant in its recorded form. Parts come in painting order. */
 export function PlantDrawing({ plant, held, ailing = [], wrap, bare = false, className, style }: Props) {
   const growth = growthOf(plant);
   const leaves = (part: Leaf['part']) => (
@@ -32,7 +32,7 @@ export function PlantDrawing({ plant, held, ailing = [], wrap, bare = false, cla
   return (
     <svg
       viewBox={bare ? `20 ${top.toFixed(0)} 160 ${(SOIL_Y - top).toFixed(0)}` : '0 0 200 300'}
-      // it stands on the ground, however wide its box is
+      // it stands on the ground, however wide its box
       preserveAspectRatio={bare ? 'xMidYMax meet' : undefined}
       className={className}
       style={style}
@@ -68,7 +68,7 @@ export function PlantDrawing({ plant, held, ailing = [], wrap, bare = false, cla
   );
 }
 
-/** Where a part is, for the mark on it. */
+/** Returns a part's position, for its mark. */
 function anchorOf({ leaves, flowers, fruit, topY }: Growth, part: Part): { x: number; y: number } {
   const on = (own: Leaf['part']) => {
     const leaf = leaves.find((l) => l.part === own) ?? leaves[0]!;

@@ -4,7 +4,7 @@ import type { Leaf } from './growth';
 
 type Point = readonly [x: number, y: number];
 
-/** A toothed leaflet from its foot, so long and turned so far. */
+/** Returns a toothed leaflet from its base, with a length and angle. */
 const leaflet = (x: number, y: number, turn: number, length: number): Point[] => {
   const a = (turn * Math.PI) / 180;
   const p = (along: number, off: number): Point => {
@@ -21,7 +21,10 @@ const leaflet = (x: number, y: number, turn: number, length: number): Point[] =>
   return [p(0, 0), ...side(1), p(1, 0), ...side(-1).reverse()];
 };
 
-/** A tomato's leaf is made of leaflets, toothed, two pairs and one at the end; a pepper's is one, smooth and pointed. Outlines, and the vein. */
+/**
+ * A tomato leaf has toothed leaflets, two pairs and one at the end; a pepper leaf is single, smooth and pointed.
+ * Outlines and vein.
+ */
 const LEAVES: Record<Crop, { outlines: readonly (readonly Point[])[]; vein: readonly Point[] }> = {
   tomato: {
     outlines: [
@@ -51,7 +54,7 @@ const LEAVES: Record<Crop, { outlines: readonly (readonly Point[])[]; vein: read
   },
 };
 
-/** A smooth leaf with its stalk, widest before its middle. */
+/** Returns a smooth leaf with its stalk, widest before its middle. */
 function smooth(length: number, half: number): Point[] {
   const side = (s: 1 | -1): Point[] =>
     Array.from({ length: 9 }, (_, i): Point => {
@@ -61,7 +64,7 @@ function smooth(length: number, half: number): Point[] {
   return [[0, 0.9], [8, 1], ...side(1), [length, 0], ...side(-1).reverse(), [8, -1], [0, -0.9]];
 }
 
-/** Where the points of a leaf come to lie, in one path for all leaves: a plant of many leaves is still few shapes. */
+/** Returns the points of all leaves in one path: a plant of many leaves is still few shapes. */
 const laid = (leaves: readonly Leaf[], lines: (l: Leaf) => readonly (readonly Point[])[], closed: boolean): string =>
   leaves
     .flatMap((leaf) => {
@@ -100,7 +103,7 @@ interface FruitProps {
   type: PlantDto['type'];
 }
 
-/** A fruit as its type bears it, with its green cap. */
+/** Fruit outline for the variety's type, with calyx. */
 export function Fruit({ at: { x, y, ripe }, crop, type }: FruitProps) {
   const skin = `${ripe ? 'fill-ripe' : 'fill-green'} stroke-paper`;
   const cap = (
@@ -156,7 +159,7 @@ const ray = (i: number, r: number): string => {
 };
 const STAR = `M${Array.from({ length: 10 }, (_, i) => ray(i, i % 2 ? 2.6 : 6.5)).join('L')}Z`;
 
-/** A tomato's flower is a yellow star, a pepper's a white one. */
+/** A tomato flower is a yellow star, a pepper's a white one. */
 export const Flower = ({ x, y, crop }: { x: number; y: number; crop: PlantDto['crop'] }) => (
   <path
     d={STAR}

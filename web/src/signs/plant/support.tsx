@@ -4,7 +4,7 @@ import { SOIL_Y } from './growth';
 const WOOD = 'fill-none stroke-timber';
 const WIRE = 'fill-none stroke-soft';
 
-/** A round of wire seen from a little above. */
+/** A wire ring seen slightly from above. */
 const ring = (y: number, w: number): string =>
   `M${100 - w} ${y}a${w} ${w / 5} 0 1 0 ${2 * w} 0a${w} ${w / 5} 0 1 0 ${-2 * w} 0`;
 const cage = (top: number, w: number): string =>
@@ -15,7 +15,7 @@ const cage = (top: number, w: number): string =>
     `M${100 - w} ${top}L${100 - w * 0.7} ${SOIL_Y}M${100 + w} ${top}L${100 + w * 0.7} ${SOIL_Y}`,
   ].join('');
 
-/** What holds it, as it was written down, up to a little above its top. */
+/** The recorded support, to a little above its top. */
 export function Support({ kind, topY }: { kind: SupportKind; topY: number }) {
   const top = Math.max(6, topY - 6);
   switch (kind) {

@@ -11,13 +11,13 @@ import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { entryQuery } from '../queries';
 
 interface Props {
-  /** the page that one comes to */
+  /** page to open afterwards */
   to: string;
-  /** the secret of an invitation, where only those who are asked may come in */
+  /** secret of an invitation, if registration is by invitation only */
   invitation?: string;
 }
 
-/** Signing in, or making an account where that is open. */
+/** Sign-in sign-up form (sign-up only if registration is on). */
 export function EntryCard({ to, invitation }: Props) {
   const { data: entry } = useQuery(entryQuery());
   const [at, setAt] = useState<'in' | 'new' | 'forgotten'>(invitation ? 'new' : 'in');
@@ -40,7 +40,7 @@ export function EntryCard({ to, invitation }: Props) {
           </Button>
         )}
         {at === 'in' && (
-          // its room is kept while nobody knows yet: nothing moves under a finger
+          // reserve its space while unknown, so nothing moves under a finger
           <Button look="quiet" className={entry?.mail ? '' : 'invisible'} onClick={() => setAt('forgotten')}>
             I forgot my password
           </Button>
@@ -56,7 +56,7 @@ function useEntry(to: string) {
   return async (path: string, body: unknown) => {
     const me = await api<Me>('POST', path, body);
     setAccountHere(me.id);
-    // begun anew: nothing of whoever was here before is left in the page
+    // full reload: nothing of the previous user stays in the page
     location.assign(to);
   };
 }
@@ -126,7 +126,7 @@ function SignUpForm({ to, invitation }: Props) {
   );
 }
 
-/** Asks for a link by mail. Whether there is such an account is not told. */
+/** Requests a reset link by mail. It does not reveal whether the account exists. */
 function ForgottenForm() {
   const [sent, setSent] = useState(false);
   const { register, handleSubmit, setError, formState } = useForm<PasswordForgotten>({

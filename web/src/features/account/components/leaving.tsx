@@ -11,7 +11,7 @@ import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 
-/** The end of an account: asked for with its password, and taken back within two weeks. */
+/** Account deletion: confirmed by password, reversible for two weeks. */
 export function Leaving({ me }: { me: Me }) {
   const client = useQueryClient();
   const say = useSay();

@@ -8,7 +8,7 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 
-/** A phone was lost, or a browser left open somewhere. */
+/** Sign out on all devices, after losing a phone or leaving a browser open. */
 export function SignOutEverywhere() {
   const say = useSay();
   const [busy, setBusy] = useState(false);

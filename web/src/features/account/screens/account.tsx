@@ -9,7 +9,7 @@ import { ChangePassword } from '../components/change-password';
 import { Leaving } from '../components/leaving';
 import { SignOutEverywhere } from '../components/sign-out-everywhere';
 
-/** One's own account: password, where it is signed in, and its end. */
+/** The account page: password, devices, deletion. */
 export function AccountScreen() {
   return (
     <PageGuard query={useQuery(meQuery())} waiting="Loading your account">

@@ -5,7 +5,7 @@ import { linkTo, ROUTES } from '../../../lib/paths';
 import { PageGuard } from '../../../ui/page-guard';
 import { gardensQuery } from '../../garden/queries';
 
-/** Where one lands: the garden looked at last, or the first, or a new one; or the sign-in. */
+/** The start page: opens the last garden, or the first, or a new one; or the sign-in. */
 export function Home() {
   return (
     <PageGuard query={useQuery(gardensQuery())} waiting="Loading your garden">

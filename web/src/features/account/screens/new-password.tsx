@@ -10,7 +10,7 @@ import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 
-/** Where the link of a mail leads: a new password, once. */
+/** Password reset page, opened by the link in a mail; works once. */
 export function NewPassword() {
   const secret = useLocation().hash.slice(1);
   const [done, setDone] = useState(false);

@@ -34,7 +34,7 @@ export function SignInScreen() {
               className="h-40"
             />
           </div>
-          {/* one soil under all of them */}
+          {/* one strip of soil under all of them */}
           <SoilSlice fraction={0.7} mulched />
         </div>
       </div>

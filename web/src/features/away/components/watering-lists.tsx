@@ -17,7 +17,7 @@ import { useWrite } from '../../../ui/use-write';
 import { wateringListsQuery } from '../queries';
 import { makeWateringList, takeWateringListBack } from '../writes';
 
-/** Links to the list for whoever waters: opened without an account, each watering can be ticked there. */
+/** Links to the watering list: opened without an account, each watering can be ticked. */
 export function WateringLists({ away }: { away: Away }) {
   const garden = useGarden();
   const format = useFormat();

@@ -10,7 +10,7 @@ interface Props {
   format: Formatter;
 }
 
-/** What the one plan says of a place in those days. */
+/** What the one plan says about a bed in those days. */
 export function Waterings({ plan, away, format }: Props) {
   if (!plan || plan.pours.length === 0) return <p className="text-soft">Nothing to water.</p>;
   return (
@@ -25,7 +25,7 @@ export function Waterings({ plan, away, format }: Props) {
   );
 }
 
-/** The days of the plan that fall into the absence, and the rhythm for those beyond the week. */
+/** The plan's days within the absence, and the rhythm for those beyond the week. */
 function OnePour({ pour, away, format }: { pour: Planned; away: Away; format: Formatter }) {
   const { plan } = pour;
   if (!pour.known || !plan)

@@ -15,7 +15,7 @@ import { Waterings } from '../components/waterings';
 import { HOW_TO_WATER, IN_HEAT } from '../how';
 import { wateringQuery } from '../queries';
 
-/** The list for whoever waters, opened by its link: nothing else of the garden, and no account. */
+/** The watering list opened by its link: nothing else of the garden, no account. */
 export function WateringScreen() {
   const secret = useLocation().hash.slice(1);
   const list = useQuery({ ...wateringQuery(secret), enabled: secret !== '' });
@@ -95,7 +95,7 @@ interface TaskProps {
 function Task({ task, secret, litres }: TaskProps) {
   const client = useQueryClient();
   const say = useSay();
-  // the same watering always goes under the same id, however often the button is touched
+  // the same watering always uses the same id, however often the button is touched
   const [recordId] = useState(() => uuid());
   const [busy, setBusy] = useState(false);
   const at = `/watering/${encodeURIComponent(secret)}`;

@@ -11,7 +11,7 @@ import { Waterings } from '../components/waterings';
 import { HOW_TO_WATER, IN_HEAT } from '../how';
 import { plansQuery } from '../../water/queries';
 
-/** A sheet for whoever waters meanwhile: place by place in walking order, by the one plan. */
+/** A printed sheet for the helper: bed by bed in walking order, from the one plan. */
 export function WhileAwayScreen() {
   return (
     <GardenPage needs="keep" title={() => 'While you are away'}>

@@ -1,6 +1,6 @@
 import { VERDICT_WORDS, type Claim } from '@candid-leaf/core/claims';
 
-/** What is known of a measure: the verdict, why, and what does the job. */
+/** The verdict on a claim, why, and what works instead. */
 export function ClaimText({ claim }: { claim: Claim }) {
   return (
     <>

@@ -5,7 +5,7 @@ import { Panel } from '../../../ui/panel';
 import { GardenPage } from '../../garden/components/garden-page';
 import { ClaimText } from '../components/claim-text';
 
-/** Measures claimed to help, to look up: what is known of each. */
+/** Garden claims to look up, with the evidence. */
 export function ClaimsScreen() {
   return <GardenPage title={() => 'Garden claims, checked'}>{() => <Claims />}</GardenPage>;
 }

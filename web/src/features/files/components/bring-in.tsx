@@ -13,7 +13,7 @@ import { OnItsWay } from './on-its-way';
 
 const TABLE_OPTIONS = TABLE_NAMES.map((t) => [t, TABLES[t].label] as const);
 
-/** A table of somebody else's: chosen, looked at, tried, and brought in as a whole. */
+/** Imports a table: choose, preview, check, import. */
 export function BringIn() {
   const garden = useGarden();
   const state = useImport(garden.id);
@@ -55,7 +55,7 @@ export function BringIn() {
   );
 }
 
-/** What came of it so far, and the next act. */
+/** The result so far, and the next step. */
 function Next({ state }: { state: ImportState }) {
   const { step, report, preview } = state;
   if (step === 'map')

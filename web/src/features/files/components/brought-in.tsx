@@ -9,7 +9,7 @@ import { useWrite } from '../../../ui/use-write';
 import { importsQuery } from '../queries';
 import { undoImport } from '../writes';
 
-/** Files that came in; each can be taken out again as a whole. */
+/** Imported files; each can be undone as a whole. */
 export function BroughtIn() {
   const garden = useGarden();
   const list = useQuery(importsQuery(garden.id)).data ?? [];

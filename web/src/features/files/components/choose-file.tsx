@@ -8,7 +8,7 @@ interface Props {
   onFile: (file: File) => void;
 }
 
-/** A button that opens the device's own choice of files. */
+/** A button that opens the device's file picker. */
 export function ChooseFile({ label, accept, onFile }: Props) {
   const id = useId();
   return (

@@ -29,7 +29,7 @@ const unitWords = (unit: string): string =>
     .replace('gal-imp', 'imp gal')
     .replace('m2', 'm²');
 
-/** Which column of the file is which, in which unit, with what stands in its first rows. */
+/** Matches the file's columns and units, showing the first row. */
 export function Mapping({ preview, onChange }: Props) {
   const { table, columns, heads, rows } = preview;
   const choose = (column: TableColumn, at: number, unit?: string): void => {

@@ -1,7 +1,7 @@
 import { Button } from '../../../ui/button';
 import { ShareBar } from '../../../ui/share-bar';
 
-/** How far a file is; once it is there, the server reads it. */
+/** Upload progress; once complete, the server reads the file. */
 export function OnItsWay({ share, onStop }: { share: number; onStop: () => void }) {
   const percent = Math.round(share * 100);
   return (

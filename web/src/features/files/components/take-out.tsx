@@ -18,7 +18,7 @@ const WORDS: Record<ExportName, string> = {
   photos: 'Photo list, without the pictures',
 };
 
-/** All that the garden knows, in open formats: whole, or a table each. */
+/** Exports everything in open formats: whole, or single tables. */
 export function TakeOut() {
   const garden = useGarden();
   return (

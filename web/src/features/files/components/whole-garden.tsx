@@ -10,7 +10,7 @@ import { ChooseFile } from './choose-file';
 import { OnItsWay } from './on-its-way';
 import { useWayOn } from '../../../ui/use-way-on';
 
-/** A garden's file, into this one while it is still empty. */
+/** Imports a garden file into this empty garden. */
 export function WholeGarden() {
   const garden = useGarden();
   const client = useQueryClient();

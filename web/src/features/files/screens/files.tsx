@@ -5,7 +5,7 @@ import { BroughtIn } from '../components/brought-in';
 import { TakeOut } from '../components/take-out';
 import { WholeGarden } from '../components/whole-garden';
 
-/** What a garden knows, in and out, in open formats. */
+/** The import and export page. */
 export function FilesScreen() {
   return (
     <GardenPage title={() => 'Import and export'}>{(view) => <Files empty={view.places.length === 0} />}</GardenPage>

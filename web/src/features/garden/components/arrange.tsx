@@ -9,7 +9,7 @@ import { PlantBoard } from './plant-board';
 
 const BY_KEYS = 'With the keyboard: space to lift, arrows to move, space to drop.';
 
-/** The beds in the order one walks past them, and which plant stands in which: by dragging, or with the keyboard. */
+/** Walking order of the beds, and plants in beds: by dragging or keyboard. */
 export function Arrange({ places, onDone }: { places: GardenView['places']; onDone: () => void }) {
   const garden = useGarden();
   const order = useWrite(orderPlaces, garden.id);

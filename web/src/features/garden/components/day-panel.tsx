@@ -12,7 +12,7 @@ import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { deleteRecord, restoreRecord, saveRecord } from '../../records/writes';
 
-/** What the garden knows of one day. */
+/** Everything known about one day. */
 export function DayPanel({ day }: { day: RibbonDay }) {
   const garden = useGarden();
   const format = useFormat();
@@ -58,7 +58,7 @@ const Row = ({ label, value }: { label: string; value: string }) => (
   </>
 );
 
-/** The gardener's own gauge: a record of the garden's day like any other. Emptied, the reading is thrown away. */
+/** The gardener's rain gauge: a record like any other. Emptying it deletes the reading. */
 function Gauge({ day, gauge }: { day: string; gauge: WeatherDto['gauge'] }) {
   const garden = useGarden();
   const [rainMm, setRainMm] = useState(gauge?.rainMm ?? null);
@@ -83,7 +83,7 @@ function Gauge({ day, gauge }: { day: string; gauge: WeatherDto['gauge'] }) {
       await save.send({ record: { ...key, type: 'rain-gauge', data: { date: day, rainMm } } });
       say('Your rain gauge counts for this day.');
     } catch {
-      // the reason stands at the field
+      // the reason is shown at the field
     }
   };
   return (

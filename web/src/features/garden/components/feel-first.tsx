@@ -1,7 +1,7 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
 import { SoilFeel } from '../../records/components/soil-feel';
 
-/** Nobody knows what the plants of this place got: no water is told before a finger was asked, and one touch tells it. */
+/** The watering history of this bed is unknown: no amount before a finger check, which one touch records. */
 export const FeelFirst = ({ view: { place } }: { view: PlaceOnView }) => (
   <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-1 rounded-lg bg-leafwash px-3 py-1">
     <span>

@@ -14,7 +14,7 @@ import { QuickPlace } from '../../places/quick/quick-place';
 import { useQuickPlace } from '../../places/quick/use-quick-place';
 import { useWayOn } from '../../../ui/use-way-on';
 
-/** What to do first in a garden with nothing in it. */
+/** First steps in an empty garden. */
 export function FirstSteps({ view }: { view: GardenView }) {
   const link = useLink();
   const demo = useQuery(entryQuery()).data?.demo;
@@ -44,10 +44,10 @@ export function FirstSteps({ view }: { view: GardenView }) {
   );
 }
 
-/** So roomy that the size, which nobody told, is no reason for anything (litres). */
+/** Assumed size so large that it explains nothing, L. */
 const ROOMY_L = 60;
 
-/** Something is wrong with a plant now: it is set down with the least that must be known, and looked over. */
+/** A sick plant: added with the least facts needed, then looked over. */
 function SickPlant({ view }: { view: GardenView }) {
   const format = useFormat();
   const [crop, setCrop] = useState<Crop>('tomato');

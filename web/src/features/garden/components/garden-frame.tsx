@@ -7,15 +7,15 @@ import { Shell } from '../../../ui/shell';
 import { gardenViewQuery, useRoleIn } from '../queries';
 
 /**
- * What all pages of a garden stand in. It stays while one goes from page to page, so that a touch has only the page itself to draw.
- * It waits for nothing: a page says itself what it waits for, and of which garden it speaks.
+ * Frame of all garden pages. It stays mounted between pages, so a touch redraws only the page. It waits for nothing:
+ * each page states its own waiting and its garden.
  */
 export function GardenFrame() {
   const { gardenId = '' } = useParams();
   const role = useRoleIn(gardenId);
   const { data: view, isPending } = useQuery(gardenViewQuery(gardenId));
   const [ofTheseDays, setOfTheseDays] = useState(true);
-  // the made-up garden is looked at, and not where one lands
+  // the demo garden is only viewed, never the start page
   const known = view !== undefined && !(role === 'look' && view.garden.pinnedDate);
   useEffect(() => {
     if (known) setGardenHere(gardenId);
@@ -36,7 +36,7 @@ export function GardenFrame() {
   );
 }
 
-/** A page that stands on a day gone by says so: the ribbon, which tells of these days, is not shown over it. */
+/** Hides the ribbon on a page about a past day. */
 export function useDayGoneBy(is: boolean): void {
   const setOfTheseDays = useOutletContext<(is: boolean) => void>();
   useLayoutEffect(() => {

@@ -8,15 +8,15 @@ import { NotOpen } from '../../../ui/states';
 import { gardenViewQuery } from '../queries';
 
 interface Props {
-  /** its heading; null where the page has one of its own */
+  /** its heading; null if the page has its own */
   title: ((view: GardenView) => string) | null;
   waiting?: string;
-  /** who may open it; what is only looked at is open to all */
+  /** role needed; viewing is open to all */
   needs?: Role;
   children: (view: GardenView) => ReactNode;
 }
 
-/** A page of a garden under its title, in the garden's frame, and the states before it is there. */
+/** A garden page with its title, in the garden's frame, and its loading states. */
 export function GardenPage({ title, waiting = 'Opening your garden', needs = 'look', children }: Props) {
   const { gardenId = '' } = useParams();
   const role = useContext(RoleContext);

@@ -1,6 +1,6 @@
 import { SwitchField } from '../../../ui/switch-field';
 
-/** In a large garden: only the plants that ask for something today. */
+/** Large gardens: shows only plants that need something today. */
 export default function NeedsSwitch({
   checked,
   onChange,

@@ -23,14 +23,14 @@ const mean = (list: readonly (number | null)[]): number | null => {
 interface Props {
   view: PlaceOnView;
   day: Day;
-  /** of the garden, for what each plant asks for */
+  /** of the garden, for the marks of each plant */
   tasks: readonly TaskDto[];
 }
 
-/** A plant in its strip wants so much room, a strip so much more (rem): strips stand side by side as long as they fit. */
+/** Width of a plant and of a strip's margins, rem: strips stand side by side while they fit. */
 const ROOM = { plant: 6, strip: 2 };
 
-/** One bed, or one group of pots, drawn as one walks past it; its plants stand in one row that scrolls sideways where they are many. */
+/** One bed or group of pots, drawn as you walk past it; many plants scroll sideways. */
 export function PlaceStrip({ view, day, tasks }: Props) {
   const garden = useGarden();
   const link = useLink();
@@ -90,14 +90,14 @@ export function PlaceStrip({ view, day, tasks }: Props) {
   );
 }
 
-/** What is drawn over its plants: cloth that hangs there that day, or else a roof or film that stands there. */
+/** Returns what is drawn over its plants: shade cloth that day, or its roof or film. */
 function coverOver(place: PlaceOnView['place'], day: Day): Over {
   if (spellOn(place.shade, day)) return 'cloth';
   const cover = coverOf(place);
   return cover === 'tunnel' || cover === 'glasshouse' || cover === 'roof' ? cover : null;
 }
 
-/** What it is, and how much water is left in all of it. */
+/** Its type, and the water left in it. */
 function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | null }) {
   const format = useFormat();
   const cover = coverOf(place);
@@ -127,7 +127,7 @@ function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | nu
   );
 }
 
-/** What can be done at the whole place: water with one touch, the rest behind another. */
+/** Actions for the whole bed: water with one touch, the rest in a menu. */
 function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
   const link = useLink();
   const may = useMay();

@@ -2,7 +2,7 @@ import { NavLink } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
 import { tabLook } from '../../../ui/tabs';
 
-/** The pages of one place. */
+/** Tabs of one bed or pot. */
 export function PlaceTabs({ placeId }: { placeId: string }) {
   const link = useLink();
   const at = { placeId };

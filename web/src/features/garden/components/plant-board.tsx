@@ -25,7 +25,7 @@ interface Props {
   places: GardenView['places'];
 }
 
-/** Where each plant stands: dragged from place to place, or moved with the keyboard. Its records go with it. */
+/** Moves plants between beds by dragging or keyboard. Their records move with them. */
 export function PlantBoard({ places }: Props) {
   const garden = useGarden();
   const say = useSay();
@@ -48,7 +48,7 @@ export function PlantBoard({ places }: Props) {
     const others = target.plants.map((x) => x.plant.id).filter((id) => id !== plant.id);
     const from = target.plants.findIndex((x) => x.plant.id === plant.id);
     const at = target.plants.findIndex((x) => x.plant.id === over);
-    // onto a plant: into its stead, the rest moves on; onto the place: behind all others
+    // dropped on a plant: takes its position; on a bed: goes last
     const into = at < 0 ? others.length : at;
     if (from === into) return;
     try {

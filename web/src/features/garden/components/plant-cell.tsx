@@ -10,10 +10,10 @@ import { percent, Pot, SoilSlice } from '../../../ui/water-left';
 import type { Mark } from '../marks';
 import { useRecordOnce } from '../../records/components/use-record-once';
 
-/** What hangs or stands over the plants of a place. */
+/** Cover over the plants of a bed. */
 export type Over = 'cloth' | 'roof' | 'tunnel' | 'glasshouse' | null;
 
-/** Drawn behind the plants, from one to the next: cloth as a woven band, film and glass as their frame. */
+/** Drawn behind the plants: cloth as a woven band, film and glass as their frame. */
 const OVER: Record<NonNullable<Over>, string> = {
   cloth:
     'bg-[repeating-linear-gradient(45deg,var(--color-cloth)_0_1.5px,transparent_1.5px_5px),repeating-linear-gradient(-45deg,var(--color-cloth)_0_1.5px,transparent_1.5px_5px)] bg-[length:100%_0.9rem] bg-no-repeat',
@@ -23,23 +23,23 @@ const OVER: Record<NonNullable<Over>, string> = {
     'border-t-3 border-soft bg-[linear-gradient(to_right,var(--color-line)_0_2px,transparent_2px)] bg-[length:2.5rem_100%]',
 };
 
-/** Water left on a day of the ribbon. */
+/** Returns the water left on a day of the ribbon. */
 export const leftOn = (p: PlantOnView, day: Day): number | null =>
   p.course.find((c) => c.day === day)?.fractionAvailable ?? null;
 
 interface Props {
   view: PlantOnView;
   left: number | null;
-  /** what it asks for, the most pressing first */
+  /** what it needs, most urgent first */
   marks: readonly Mark[];
-  /** what its pot is of; null in a bed */
+  /** its pot's material; null in a bed */
   pot: PotMaterial | null;
   over: Over;
   mulched: boolean;
   isToday: boolean;
 }
 
-/** A plant as it stands in its strip, with the soil under it and what there is to say of it: three rows that all plants of the strip share. */
+/** A plant in its strip, with the soil under it and its status: three rows shared by all plants of the strip. */
 export function PlantCell({ view, left, marks, pot, over, mulched, isToday }: Props) {
   const link = useLink();
   const { plant, stands } = view;
@@ -77,7 +77,7 @@ export function PlantCell({ view, left, marks, pot, over, mulched, isToday }: Pr
   );
 }
 
-/** Each mark by shape and word; what asks for an act stands out. */
+/** Each mark by shape and word; urgent ones stand out. */
 const LOOKS: Record<Mark, { icon: LucideIcon; word: string; look: string }> = {
   sick: { icon: CircleDot, word: '', look: 'font-semibold text-ripe' },
   unclear: { icon: TriangleAlert, word: 'Not clear yet', look: 'font-semibold' },
@@ -87,12 +87,12 @@ const LOOKS: Record<Mark, { icon: LucideIcon; word: string; look: string }> = {
   wet: { icon: Waves, word: 'Wet', look: 'text-soft' },
 };
 
-/** What is said under a plant: what it asks for first, or when it was seen. */
+/** Text under a plant: what it needs first, or when it was seen. */
 function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mark[] }) {
   const format = useFormat();
   const { today } = useGarden();
   const harmless = view.finding?.harmless && <span className="text-soft">{view.finding.label}: harmless</span>;
-  // that a look is due stands in the day's list too; that it is wet is said where nothing else is
+  // "look due" is also in Today; "wet" is only shown if nothing else is
   const told = first === 'look' ? !harmless : first === 'wet' ? !harmless && view.lastLook !== today : first;
   if (first && told) {
     const { icon: Icon, word, look } = LOOKS[first];
@@ -111,7 +111,7 @@ function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mar
   );
 }
 
-/** One touch: looked at, nothing wrong. */
+/** One touch: looked over, nothing wrong. */
 function AllClear({ plant }: { plant: PlantOnView['plant'] }) {
   const garden = useGarden();
   const record = useRecordOnce(garden.id);

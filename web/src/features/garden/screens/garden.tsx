@@ -13,15 +13,15 @@ import { PlaceStrip } from '../components/place-strip';
 import { inNeed } from '../marks';
 import { useKeptPlants } from '../keep-plants';
 
-/** In a large garden only. */
+/** Large gardens only. */
 const NeedsSwitch = lazy(() => import('../components/needs-switch'));
-/** Fetched when somebody changes the order. */
+/** Loaded when someone changes the order. */
 const Arrange = lazy(async () => ({ default: (await import('../components/arrange')).Arrange }));
 
-/** Once the garden was drawn, it is drawn whole from then on, so that going back finds it as long as it was. */
+/** Once drawn completely, the garden is always drawn completely, so going back restores its length. */
 let drawnOnce = false;
 
-/** False until the page was painted for the first time. */
+/** Returns false until the page was first painted. */
 function useAfterFirstPaint(): boolean {
   const [painted, setPainted] = useState(drawnOnce);
   useEffect(() => {
@@ -41,12 +41,12 @@ function useAfterFirstPaint(): boolean {
   return painted;
 }
 
-/** With more plants than this, one may look at those only that need something. */
+/** Above this number of plants a filter is offered. */
 const LARGE = 20;
 
 const FirstSteps = lazy(async () => ({ default: (await import('../components/first-steps')).FirstSteps }));
 
-/** Where a task lies on the walk through the garden. */
+/** Returns a task's place in the walking order. */
 function orderOf(places: GardenView['places'], task: TaskDto): number | null {
   const at = places.findIndex(
     (p) => p.place.id === task.placeId || p.plants.some(({ plant }) => plant.id === task.plantId),
@@ -54,7 +54,7 @@ function orderOf(places: GardenView['places'], task: TaskDto): number | null {
   return at < 0 ? null : at;
 }
 
-/** The garden as it lies, with the water left in each bed and pot, and what to do today. */
+/** The garden page: beds with their water left, and Today. */
 export function GardenScreen() {
   return (
     <GardenPage title={null} waiting="Loading the garden">
@@ -63,7 +63,7 @@ export function GardenScreen() {
   );
 }
 
-/** Drawn anew when something of it is another, and not each time it was asked for. */
+/** Redrawn only if its data changed, not at every refetch. */
 const Garden = memo(function Garden({ view }: { view: GardenView }) {
   const { garden, ribbon, places, today } = view;
   useKeptPlants(view);
@@ -81,7 +81,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
         .map((p) => ({ ...p, plants: p.plants.filter((x) => needy.has(x.plant.id)) }))
         .filter((p) => p.plants.length > 0)
     : places;
-  // when the page opens, what to do today is there first, and the beds a moment later
+  // on opening, Today comes first and the beds a moment later
   const whole = useAfterFirstPaint();
   return (
     <>
@@ -94,7 +94,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
             <TodayList tasks={today} orderOf={(t) => orderOf(places, t)} />
           )}
         </div>
-        {/* the beds as they lie, by the walk */}
+        {/* the beds in walking order */}
         <div className="flex min-w-0 flex-col gap-4 lg:col-start-1 lg:row-span-2 lg:row-start-1">
           {places.length === 0 &&
             (may('keep') ? (

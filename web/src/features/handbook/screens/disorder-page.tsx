@@ -14,7 +14,7 @@ import { ownDrawing } from '../own-drawing';
 import { Unfold } from '../../../ui/unfold';
 import { Scroller } from '../../../ui/scroller';
 
-/** One trouble: what it looks like, what it is taken for, what brings it, what to do and what not. */
+/** One problem: what it looks like, look-alikes, causes, what to do and what not. */
 export function DisorderPage() {
   const { gardenId = '', disorder = '' } = useParams();
   const [params] = useSearchParams();
@@ -160,7 +160,7 @@ function WhatToDo({ d }: { d: DisorderRow }) {
   );
 }
 
-/** The row as the reckoning reads it, so that a person can disagree with it. */
+/** The table row, so a person can disagree with it. */
 function More({ d }: { d: DisorderRow }) {
   const format = useFormat();
   return (

@@ -22,7 +22,7 @@ const GROUPS: readonly [DisorderRow['group'], string][] = [
   ['disease', 'Diseases'],
 ];
 
-/** Everything that can be wrong, or only looks so: found by its picture or by plain words. */
+/** The handbook: every problem and harmless look, by picture or words. */
 export function HandbookScreen() {
   return <GardenPage title={() => 'Handbook'}>{() => <Handbook />}</GardenPage>;
 }

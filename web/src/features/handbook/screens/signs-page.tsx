@@ -5,7 +5,7 @@ import { PART_WORDS } from '../../plant/components/touch-plant';
 import { SignPicture } from '../../../signs/sign-picture';
 import { GardenPage } from '../../garden/components/garden-page';
 
-/** All drawings together, part by part. */
+/** All drawings, by part. */
 export function SignsPage() {
   const [params, setParams] = useSearchParams();
   const crop: Crop = params.get('crop') === 'pepper' ? 'pepper' : 'tomato';

@@ -12,7 +12,7 @@ interface Props<T extends FieldValues> {
   crop: Crop;
 }
 
-/** Which of the gardener's own kinds it is. */
+/** Chooses one of the gardener's varieties. */
 export function KindField<T extends FieldValues>({ control, name, crop }: Props<T>) {
   const garden = useGarden();
   const kinds = (useQuery(kindsQuery(garden.id)).data ?? []).filter((k) => k.crop === crop);

@@ -23,7 +23,7 @@ const LEANING: [string, string][] = [
   ...wordsOf(LEANINGS, { less: 'less than others', usual: 'the same as others', more: 'more than others' }),
 ];
 
-/** One kind, as its packet tells it. */
+/** Form for one variety, as on its packet. */
 export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; own: boolean }) {
   const garden = useGarden();
   const link = useLink();

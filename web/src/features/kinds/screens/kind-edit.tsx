@@ -7,7 +7,7 @@ import { GardenPage } from '../../garden/components/garden-page';
 import { KindForm } from '../components/kind-form';
 import { kindsQuery } from '../queries';
 
-/** A kind, from its packet or from a generic one, or changed. */
+/** Adds a variety from its packet or a generic one, or edits it. */
 export function KindEdit() {
   const { kindId } = useParams();
   return (

@@ -11,7 +11,7 @@ import { Failed, Waiting } from '../../../ui/states';
 import { ShedPage } from '../../shed/components/shed-page';
 import { kindsQuery } from '../queries';
 
-/** The kinds that are grown here, and generic ones to begin from. */
+/** The varieties grown here, and generic ones to start from. */
 export function KindsScreen() {
   return <ShedPage>{() => <Kinds />}</ShedPage>;
 }
@@ -63,7 +63,7 @@ function List({ kinds, to }: { kinds: readonly Cultivar[]; to: (k: Cultivar) => 
   );
 }
 
-/** What its packet says, in one line. */
+/** Returns its packet data in one line. */
 function lineOf(k: Cultivar, f: Formatter): string {
   const shields = [...new Set(readLetters(k.letters ?? '').known.map(({ row }) => row.means))];
   return [

@@ -8,14 +8,14 @@ interface Props {
   sign: SignCode;
   crop: Crop;
   seen: SignSeen | undefined;
-  /** what was seen before, here or near by: drawn faintly, to compare with */
+  /** what was seen before, here or nearby: drawn faintly for comparison */
   before?: string | undefined;
   onPut: (seen: SignSeen | null) => void;
-  /** a photo of it can be taken, once it is seen */
+  /** lets the user photograph it once seen */
   photo?: ReactNode;
 }
 
-/** One sign as a drawing to touch: seen, or looked for and not there; with a count where it can be counted. */
+/** One sign as a drawing to touch: seen, or looked for and not there; with a count if countable. */
 export function SignTile({ sign, crop, seen, before, onPut, photo }: Props) {
   const row = signRow(sign);
   const yes = seen?.present === true;

@@ -30,7 +30,7 @@ function Look({ view, around }: { view: PlantView; around: GardenView | undefine
   return (
     <div className="grid gap-4 pb-20 lg:grid-cols-[22rem_1fr]">
       <ThePlant view={view} look={look} />
-      {/* fixed below all signs, and before them for who goes by keys */}
+      {/* fixed below all signs, and before them in keyboard order */}
       {(look.walking || look.inspection.signs.length > 0) && <Foot view={view} look={look} />}
       <Signs view={view} look={look} />
     </div>
@@ -101,7 +101,7 @@ function AllClear({ plant, look }: { plant: PlantView['plant']; look: LookState 
   );
 }
 
-/** The signs of the part as drawings to touch; or by words. */
+/** The signs of the part as drawings to touch; or by search. */
 function Signs({ view: { plant }, look }: PartProps) {
   const [words, setWords] = useState('');
   const { part, walking, before, of, put, choose } = look;
@@ -169,7 +169,7 @@ function headingOf(words: string, found: number): string {
   return found > 0 ? 'Still there?' : 'Touch a part of the plant';
 }
 
-/** What is kept of this look, and the way on. */
+/** What this look has saved, and the next step. */
 function Foot({ view: { plant }, look }: PartProps) {
   const { inspection, walking, walk, after, wayOn } = look;
   const seen = inspection.signs.filter(isSeen).length;

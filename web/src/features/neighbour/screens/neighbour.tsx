@@ -9,10 +9,10 @@ import { GardenPage } from '../../garden/components/garden-page';
 import { PlantStory } from '../../plant/components/plant-story';
 import { viewOfCase } from '../view-of-case';
 
-/** What was read last is still there after a reload, in this tab only; nothing of it is sent or stored with the garden. */
+/** The last file read survives a reload, in this tab only; nothing is sent or stored with the garden. */
 const KEPT = 'candid-leaf:neighbour';
 
-/** Somebody else's plant, read from a case file: the same page, to look at only. */
+/** A plant from another garden's case file: the same page, read-only. */
 export function NeighbourScreen() {
   return <GardenPage title={() => 'A plant from another garden'}>{() => <Neighbour />}</GardenPage>;
 }
@@ -78,7 +78,7 @@ function Refused({ faults }: { faults: readonly Fault[] }) {
   );
 }
 
-/** Reads the text in a worker; null while it reads. */
+/** Reads the text in a worker; null while reading. */
 function useReading(text: string | null, { units, dateForm }: Omit<CaseAsked, 'text'>): CaseRead | null {
   const [answer, setAnswer] = useState<{ to: string; read: CaseRead } | null>(null);
   useEffect(() => {

@@ -18,7 +18,7 @@ import { peopleQuery } from '../queries';
 import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
 import { inviteSomebody, takeInvitationBack } from '../writes';
 
-/** Asks somebody in by a link that works once, and shows who has not come yet. */
+/** Invites someone by a link that works once, and lists open invitations. */
 export function Invite() {
   const garden = useGarden();
   const open = useQuery(peopleQuery(garden.id)).data?.invitations ?? [];

@@ -26,7 +26,7 @@ const DAYS = [
 ] as const;
 const fresh = () => ({ id: uuid(), name: '', role: 'record', days: 92 }) as const;
 
-/** Keys for small scripts at home: to this garden alone, as far as their role says. */
+/** Keys for scripts at home: for this garden only, limited by role. */
 export function Keys() {
   const garden = useGarden();
   const keys = useQuery(keysQuery(garden.id)).data ?? [];

@@ -13,7 +13,7 @@ import { accountHere } from '../../../offline/account';
 import { peopleQuery } from '../queries';
 import { useWayOn } from '../../../ui/use-way-on';
 
-/** Going, where somebody else keeps the garden; whoever keeps it alone hands it over first. */
+/** Leaving a garden; its only manager must hand it over first. */
 export function Leave() {
   const garden = useGarden();
   const may = useMay();
@@ -29,7 +29,7 @@ export function Leave() {
       await api('POST', apiOf(garden.id, 'leave'));
       client.setQueryData<MyGarden[]>(queryKeys.gardens, (old) => old?.filter((g) => g.id !== garden.id));
       await goOn(ROUTES.home);
-      // nothing of it stays on the device
+      // remove its data from the device
       client.removeQueries({ queryKey: queryKeys.garden(garden.id) });
       client.removeQueries({ queryKey: queryKeys.plan(garden.id) });
     } catch (error) {

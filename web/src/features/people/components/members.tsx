@@ -30,7 +30,7 @@ export function Members() {
   );
 }
 
-/** Whoever keeps the garden says what each of the others may. */
+/** Managers set the access of each member. */
 function Member({ member, role }: { member: MemberDto; role: Role }) {
   const garden = useGarden();
   const may = useMay();

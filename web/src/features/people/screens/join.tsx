@@ -11,7 +11,7 @@ import { EntryCard } from '../../account/components/entry';
 import { invitationQuery, meQuery } from '../queries';
 import { ROLE_WORDS } from '../role-words';
 
-/** Where the link of an invitation leads: what it is, who one is, and in. */
+/** Page of an invitation link: explains it and lets the person join. */
 export function JoinScreen() {
   const secret = useLocation().hash.slice(1);
   const invitation = useQuery({ ...invitationQuery(secret), enabled: secret !== '' });

@@ -5,7 +5,7 @@ import { Keys } from '../components/keys';
 import { Leave } from '../components/leave';
 import { Members } from '../components/members';
 
-/** Who is in the garden, who is asked in, and keys for scripts. */
+/** People and access: members, invitations, and keys for scripts. */
 export function PeopleScreen() {
   return <GardenPage title={() => 'People and access'}>{() => <People />}</GardenPage>;
 }

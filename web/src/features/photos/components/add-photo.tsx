@@ -14,13 +14,13 @@ import { savePhoto } from '../writes';
 interface Props {
   of: PhotoSubject;
   sign?: SignCode;
-  /** what it is called, for those who do not see it */
+  /** its accessible name */
   label: string;
   look?: 'plain' | 'quiet';
   className?: string;
 }
 
-/** Takes a photo, or one that was taken: made small here, then sent or kept until there is signal. */
+/** Takes or chooses a photo: shrunk here, then sent or kept until online. */
 export function AddPhoto({ of, sign, label, look = 'plain', className }: Props) {
   const garden = useGarden();
   const say = useSay();

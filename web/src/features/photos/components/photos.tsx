@@ -14,12 +14,12 @@ import { AddPhoto } from './add-photo';
 interface Props {
   of: PhotoSubject;
   name: string;
-  /** to look at only */
+  /** read-only */
   reading?: boolean;
   className?: string;
 }
 
-/** The same plant over time: the newest beside one from before, and all of them in a row to choose from. */
+/** The plant over time: the newest photo beside an earlier one, and all to choose from. */
 export function Photos({ of, name, reading = false, className }: Props) {
   const garden = useGarden();
   const may = useMay();

@@ -37,7 +37,7 @@ import { useSavePlants } from '../../plant/use-save-plants';
 import { restorePlace, retirePlace, savePlace } from '../writes';
 import { useWayOn } from '../../../ui/use-way-on';
 
-/** No depth, no mulch (one of nothing says that the soil lies bare); no share of light taken, no shade. */
+/** Removes empty spells: no depth, no mulch (zero would mean bare soil); no share of light, no shade. */
 const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
   ...p,
   mulch: (p.mulch ?? []).filter((m) => m.depthMm >= 0),
@@ -46,12 +46,12 @@ const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
 
 interface Props {
   place: PlaceDto | null;
-  /** what a new one is to be like */
+  /** the bed to copy */
   copied: PlaceOnView | null;
   all: GardenView;
 }
 
-/** As another place is, but for what it went through: its years, its tests, what was laid on it; and one outlet waters one place. */
+/** Copies a bed without its history: years, tests and layers; an outlet waters only one bed. */
 function alike({ place }: PlaceOnView, id: string, { places }: GardenView): PlaceInput {
   const { version: _version, soilTest: _test, soilTests: _tests, watering, ...rest } = asInput(place);
   const taken = places.map((p) => p.place.name);
@@ -66,7 +66,7 @@ function alike({ place }: PlaceOnView, id: string, { places }: GardenView): Plac
   };
 }
 
-/** A bed, or a group of like pots: made, or changed. */
+/** Form for a bed or a group of equal pots. */
 export function PlaceForm({ place, copied, all }: Props) {
   const garden = useGarden();
   const link = useLink();
@@ -125,7 +125,7 @@ export function PlaceForm({ place, copied, all }: Props) {
   );
 }
 
-/** Plants as those of another place are, each with the next number of its name. */
+/** Copies plants, each with the next number of its name. */
 function plantsAlike({ plants }: PlaceOnView, placeId: string, taken: readonly string[]): Omit<PlantInput, 'id'>[] {
   const names = [...taken];
   return plants.map(({ plant }) => {
@@ -177,7 +177,7 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
   );
 }
 
-/** What stands over it, and the warmth that it has of its own. */
+/** Cover and room temperature. */
 function Overhead({ form: { control, watch, setValue } }: PartProps) {
   const cover = coverOf({ kind: watch('kind'), cover: watch('cover') ?? null });
   return (
@@ -227,7 +227,7 @@ function Overhead({ form: { control, watch, setValue } }: PartProps) {
   );
 }
 
-/** Depth of the hole, and the falls from which water sinks slowly or fast. */
+/** Depth of the test hole, and limits of slow and fast drainage. */
 const HOLE_CM = 30;
 const SLOW_MM = 25;
 const FAST_MM = 100;
@@ -263,7 +263,7 @@ function Water({ form: { control, watch } }: PartProps) {
   );
 }
 
-/** What lies near by. */
+/** Surroundings. */
 function Surroundings({ form: { control } }: PartProps) {
   return (
     <FormCard title="Position">
@@ -290,7 +290,7 @@ function Surroundings({ form: { control } }: PartProps) {
   );
 }
 
-/** The rhythm in which Today asks to walk along it. */
+/** How often Today asks to check it. */
 function Looking({ form: { control } }: PartProps) {
   return (
     <FormCard title="How you check it">

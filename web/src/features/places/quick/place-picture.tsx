@@ -3,7 +3,7 @@ import type { PresetCode } from './presets';
 const SOIL = 'fill-moist';
 const FRAME = 'fill-none stroke-clay';
 
-/** What each kind of place looks like, in a few lines. */
+/** A small picture for each type of bed or pot. */
 const PICTURES: Record<PresetCode, React.ReactNode> = {
   bed: <path d="M4 34Q32 26 60 34V44H4Z" className={SOIL} />,
   raised: (

@@ -4,11 +4,11 @@ export const PRESET_CODES = ['bed', 'raised', 'pots', 'bags', 'tunnel', 'glassho
 export type PresetCode = (typeof PRESET_CODES)[number];
 
 interface Preset {
-  /** on its tile, and the name of the place until somebody gives another */
+  /** on its tile, and the default name */
   label: string;
-  /** a sensible beginning; each can be changed on the place's own page (judgement: the usual) */
+  /** sensible defaults; each can be edited on the bed's page (judgement: the usual) */
   facts: Pick<PlaceInput, 'kind' | 'texture'> & Partial<PlaceInput>;
-  /** its plants share one soil, so it has a length by their number */
+  /** its plants share one soil, so their number gives its length */
   shared: boolean;
   plants: number;
 }
@@ -43,10 +43,10 @@ export const PRESETS: Record<PresetCode, Preset> = {
   },
 };
 
-/** One row wide (m; judgement). */
+/** Width of one row, m (judgement). */
 const ROW_M = 0.6;
 
-/** The place of a preset for so many plants; pots hold what is told, or else what is usual. */
+/** Builds a bed or pots from a preset and a number of plants; pot size as given, else usual. */
 export function placeOf(
   code: PresetCode,
   id: string,

@@ -19,10 +19,10 @@ const CROPS = [
   ['pepper', 'Peppers'],
 ] as const satisfies [Crop, string][];
 const MOST = 40;
-/** Between plants (m; common practice for both): 45 cm, or 18 inches. */
+/** Spacing between plants, m (common practice for both crops): 45 cm, or 18 inches. */
 const APART_M = { cm: 0.45, in: 0.4572 };
 
-/** A place and its plants in one go: what it is, how many of what. */
+/** Quick start: a bed or pots with plants, in one step. */
 export function QuickPlace({ view }: { view: GardenView }) {
   const [preset, setPreset] = useState<PresetCode>('bed');
   const [crop, setCrop] = useState<Crop>('tomato');

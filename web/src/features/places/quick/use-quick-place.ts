@@ -14,11 +14,11 @@ export interface Wanted {
   crop: Crop;
   count: number;
   apartM: number;
-  /** of each pot, where it was told */
+  /** per pot, if given */
   volumeL?: number | undefined;
 }
 
-/** Makes a place and the plants in it in one go. Sent again after a failure it makes none of them twice: the ids stay. */
+/** Creates a bed and its plants together. Retrying after a failure duplicates nothing: the ids stay. */
 export function useQuickPlace(view: GardenView) {
   const { garden, places } = view;
   const id = useRef(uuid());

@@ -7,7 +7,7 @@ import { Button, buttonLook } from '../../../ui/button';
 import { useSay } from '../../../ui/toast';
 import { useInspection } from '../../look/use-inspection';
 
-/** The likeliest answers, and "none of these" where there is one. */
+/** The likeliest outcomes, plus "none of these" if possible. */
 const worthAButton = (shown: readonly CheckOutcome[], most: number): CheckOutcome[] => [
   ...shown.filter((f) => f.present.length > 0).slice(0, most),
   ...shown.filter((f) => f.present.length === 0),
@@ -15,13 +15,13 @@ const worthAButton = (shown: readonly CheckOutcome[], most: number): CheckOutcom
 
 interface Props {
   view: PlantView;
-  /** of the checks, the most telling first: from this one, to before that one */
+  /** range of checks, most informative first: from this one, before that one */
   from: number;
   to: number;
   reading: boolean;
 }
 
-/** What to look at to be surer. What it showed is told with one touch, and the finding moves at once. */
+/** Checks that make the finding more certain. One touch records the result, and the finding updates at once. */
 export function Checks({ view, from, to, reading }: Props) {
   const say = useSay();
   const inspection = useInspection(view, (e) => say(e.message, { bad: true }));

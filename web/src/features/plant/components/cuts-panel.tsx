@@ -24,7 +24,7 @@ import { saveRecord } from '../../records/writes';
 import { savePlant } from '../writes';
 import { Unfold } from '../../../ui/unfold';
 
-/** This week's cuts, drawn where they are made; how it is trained, and what that trades. */
+/** This week's cuts, drawn in place; its training and the trade-off. */
 export function CutsPanel({ view }: { view: PlantView }) {
   const f = useFormat();
   const { plant, cuts: plan } = view;
@@ -113,7 +113,7 @@ function Trained({ view: { plant, cuts } }: { view: PlantView }) {
   );
 }
 
-/** The gentlest question: none recorded is not none made. */
+/** The gentlest question: not recorded does not mean not done. */
 function AskCut({ view: { plant } }: { view: PlantView }) {
   const garden = useGarden();
   const save = useWrite(saveRecord, garden.id);
@@ -136,7 +136,7 @@ function AskCut({ view: { plant } }: { view: PlantView }) {
   );
 }
 
-/** A sucker that was cut becomes a plant. */
+/** A removed sucker becomes a plant. */
 function RootIt({ view: { plant } }: { view: PlantView }) {
   const f = useFormat();
   const garden = useGarden();

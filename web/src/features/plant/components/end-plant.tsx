@@ -9,7 +9,7 @@ import { END_WORDS } from '../ends';
 import { restorePlant, retirePlant } from '../writes';
 import { useWayOn } from '../../../ui/use-way-on';
 
-/** The plant ends: with why, so that next year’s plan knows. Its records are kept, and it can be called back. */
+/** Archives a plant with a reason, so next year's plan knows. Records are kept, and it can be restored. */
 export function EndPlant({ plant }: { plant: PlantDto }) {
   const garden = useGarden();
   const link = useLink();

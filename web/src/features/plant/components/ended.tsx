@@ -8,7 +8,7 @@ import { useWrite } from '../../../ui/use-write';
 import { END_WORDS } from '../ends';
 import { restorePlant } from '../writes';
 
-/** Says that all of the page is as it was on the plant's last day. Where the end was a slip, it is called back. */
+/** Says that the page shows the plant's last day, and lets the user restore it. */
 export function Ended({ view, ended }: { view: PlantView; ended: NonNullable<PlantView['ended']> }) {
   const garden = useGarden();
   const link = useLink();

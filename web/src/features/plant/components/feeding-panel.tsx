@@ -13,7 +13,7 @@ import { saveRecord } from '../../records/writes';
 
 const SupplyChart = lazy(() => import('./supply-chart'));
 
-/** How it was fed: what was given, freed and washed out beside what the crop wants; and the next feed, or why there is none. */
+/** Feeding: given, released and washed-out nitrogen compared with need; and the next feed, or why there is none. */
 export function FeedingPanel({ view }: { view: PlantView }) {
   const format = useFormat();
   const { plan, text, story } = view.feeding;
@@ -57,7 +57,7 @@ export function FeedingPanel({ view }: { view: PlantView }) {
   );
 }
 
-/** The gentlest question: none recorded is not none given. */
+/** The gentlest question: not recorded does not mean not given. */
 function Ask({ view: { plant } }: { view: PlantView }) {
   const garden = useGarden();
   const save = useWrite(saveRecord, garden.id);

@@ -25,16 +25,16 @@ import { Unfold } from '../../../ui/unfold';
 
 interface Props {
   view: PlantView;
-  /** somebody else's plant: nothing can be recorded */
+  /** a plant from another garden: read-only */
   reading: boolean;
 }
 
-/** What explains something that was seen; what explains nothing is background, and no answer. */
+/** Returns the leading finding that explains something seen; others are background. */
 export const leaderOf = ({ report }: PlantView): Diagnosis | undefined =>
   report.diagnosis.find((d) => d.explains.length > 0);
 export const isClear = (d: Diagnosis): boolean => d.probability >= CLEAR_FROM;
 
-/** The answer in one look: what it is, how sure, what to do first, and the one check that would change it. */
+/** The answer at a glance: what it is, how certain, what to do first, and the check that would change it. */
 export function AnswerPanel({ view, reading }: Props) {
   const { report, plant } = view;
   const leader = leaderOf(view);
@@ -63,7 +63,7 @@ export function AnswerPanel({ view, reading }: Props) {
   );
 }
 
-/** The gentlest thing that helps, with its amount, its day and what to mind. */
+/** The gentlest remedy, with amount, day and precautions. */
 function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode }) {
   const format = useFormat();
   const { today } = useGarden();
@@ -92,7 +92,7 @@ function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode 
 function OneCheck({ view, leader, clear, reading }: BesideProps & { reading: boolean }) {
   const [first] = view.report.nextChecks;
   if (!first) return null;
-  // once it is settled, the look goes on to what the records make likely beside it
+  // once settled, the check is about what the records make likely besides
   const aboutIt = first.splits.includes(leader.disorder);
   return (
     <>
@@ -104,7 +104,7 @@ function OneCheck({ view, leader, clear, reading }: BesideProps & { reading: boo
   );
 }
 
-/** What it could be beside that, what else would tell, and what nobody knows. */
+/** What else it could be, other checks, and what is unknown. */
 export function BesidePanel({ view, reading }: Props) {
   const { report } = view;
   const leader = leaderOf(view);
@@ -136,7 +136,7 @@ export function BesidePanel({ view, reading }: Props) {
   );
 }
 
-/** Something was seen that nothing known here explains. */
+/** Something seen that no known problem explains. */
 function Unexplained({ view, reading }: { view: PlantView; reading: boolean }) {
   const { report } = view;
   return (
@@ -176,7 +176,7 @@ interface WhyProps {
   onDriver: (driver: string | null) => void;
 }
 
-/** Why here: each reason lights up its days when it is touched. */
+/** Why here: touching a reason highlights its days. */
 export function WhyPanel({ view: { plant }, leader, driver, onDriver }: WhyProps & { leader: Diagnosis }) {
   const link = useLink();
   const row = disorderRow(leader.disorder);
@@ -224,7 +224,7 @@ interface BesideProps {
   clear: boolean;
 }
 
-/** What else it could be; where nothing else is likely, what it is easily taken for. */
+/** What else it could be; if nothing else is likely, its look-alikes. */
 function Others({ view: { report, plant }, leader, clear }: BesideProps) {
   const row = disorderRow(leader.disorder);
   const others = report.diagnosis
@@ -287,7 +287,7 @@ function Bar({ d }: { d: Diagnosis }) {
   );
 }
 
-/** How sure, in a word that opens to its number. */
+/** Certainty in words; opens to the number. */
 function HowSure({ probability }: Pick<Diagnosis, 'probability'>) {
   return (
     <Explained says={sureness(probability)}>

@@ -9,7 +9,7 @@ import { closeTreatment } from '../writes';
 const WORDS: Record<Outcome, string> = { worked: 'It worked', 'no-change': 'No change', worse: 'It got worse' };
 const ENDED: Record<Outcome, string> = { worked: 'it worked', 'no-change': 'no change', worse: 'it got worse' };
 
-/** Asks whether it helped, once the day has come; and tells what came of earlier troubles. */
+/** Asks whether it helped once the day has come, and lists results of earlier problems. */
 export function FollowUp({ view }: { view: PlantView }) {
   const { garden, treatments } = view;
   const format = useFormat();

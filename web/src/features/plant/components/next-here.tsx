@@ -6,7 +6,7 @@ import { Panel } from '../../../ui/panel';
 import { LitresOpened } from '../../water/components/litres-opened';
 import { TASK_ICONS } from '../../today/task-icons';
 
-/** What comes next for this plant, one dated line each: the same tasks that Today tells when their day has come. */
+/** Next tasks of this plant with dates: the same ones Today shows on their day. */
 export function NextHere({ view }: { view: PlantView }) {
   const lines = [...view.next].sort((a, b) => (a.dueOn < b.dueOn ? -1 : 1));
   return (

@@ -10,16 +10,16 @@ import { plantViewQuery } from '../queries';
 
 interface Props {
   waiting: string;
-  /** `around`: the garden it stands in, as soon as that is there */
+  /** `around`: its garden, once loaded */
   children: (view: PlantView, around: GardenView | undefined) => ReactNode;
 }
 
-/** A page of one plant; it does not wait for the garden round it. */
+/** A plant page; it does not wait for its garden. */
 export function PlantPage({ waiting, children }: Props) {
   const { gardenId = '', plantId = '' } = useParams();
   const around = useQuery(gardenViewQuery(gardenId)).data;
   const query = useQuery(plantViewQuery(gardenId, plantId));
-  // what has ended stands on its last day
+  // archived plants are shown on their last day
   useDayGoneBy(Boolean(query.data?.ended));
   return (
     <PageGuard query={query} waiting={waiting}>

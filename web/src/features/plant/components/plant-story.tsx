@@ -30,10 +30,10 @@ import { TouchPlant } from './touch-plant';
 import { Trends } from './trends';
 import { WhatToDo } from './what-to-do';
 
-/** Reasons that have no day of their own to light up. */
+/** Reasons without days to highlight. */
 const WITHOUT_DAY: ReadonlySet<string> = new Set(['place', 'plant', 'sign']);
 
-/** All days that speak for the leading finding, until one reason is touched. */
+/** Returns all days that support the leading finding, until one reason is touched. */
 function litDays(view: PlantView, driver: string | null): Set<Day> {
   const [leader] = view.report.diagnosis;
   if (!leader || !isClear(leader)) return new Set();
@@ -46,18 +46,18 @@ function litDays(view: PlantView, driver: string | null): Set<Day> {
 
 interface Props {
   view: PlantView;
-  /** somebody else's plant, on a page of another name: to look at only */
+  /** a plant from another garden, on its own page: read-only */
   neighbours?: boolean;
   /** the next plant on the walk */
   next?: PlantView['plant'] | null;
 }
 
-/** The page is drawn in so many turns. */
+/** Number of turns the page is drawn in. */
 const TURNS = 7;
 
 /**
- * A plant drawn, with its strands, what it is, why here, and what to do. Drawn anew when what is told of it is another, and not each
- * time it was asked for.
+ * A plant: drawing, charts, finding, why here, and what to do. Redrawn only if its data changed, not at every
+ * refetch.
  */
 export const PlantStory = memo(function PlantStory({ view, neighbours = false, next = null }: Props) {
   const { ended } = view;
@@ -91,7 +91,7 @@ export const PlantStory = memo(function PlantStory({ view, neighbours = false, n
   );
 });
 
-/** What follows from it and what is beside it: folded on a phone. */
+/** What follows from it and details: folded on a phone. */
 function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean; neighbours: boolean }) {
   const { plant, place } = view;
   const target = { plantId: plant.id, placeId: null, name: plant.name };
@@ -136,7 +136,7 @@ function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean
   );
 }
 
-/** Its name and make, and what can be done. */
+/** Its name and facts, and its actions. */
 function Heading({ view: { plant, place, ended }, neighbours = false, next = null }: Props) {
   const format = useFormat();
   const link = useLink();
@@ -238,7 +238,7 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
   );
 }
 
-/** The plant as it is drawn, to be touched where something is wrong; and its water now and next. */
+/** The drawn plant, to touch where something is wrong; its water now and next. */
 function Drawn({
   view: { garden, plant, place, report, ended, stands },
   reading,

@@ -4,7 +4,7 @@ import { useFormat } from '../../../lib/garden-context';
 
 const TICK = { fill: 'var(--color-soft)', fontSize: 12 };
 
-/** Nitrogen that could be taken up, against what a good crop takes up by then; flowers and fruit marked. */
+/** Available nitrogen compared with a good crop's need; flowers and fruit marked. */
 export default function SupplyChart({ story }: { story: FeedingStory }) {
   const format = useFormat();
   const data = story.days.map((d) => ({

@@ -11,7 +11,7 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { percent } from '../../../ui/water-left';
 
-/** What holds it up, how long it must be and how it is tied; and how its flowers set, truss by truss. */
+/** Its support, length and ties; and fruit set by truss. */
 export function SupportPanel({ view }: { view: PlantView }) {
   const f = useFormat();
   const { support: s, tap } = view.tending;
@@ -57,7 +57,7 @@ export function SupportPanel({ view }: { view: PlantView }) {
   );
 }
 
-/** Nothing is written down of ties: from the first one on it is asked for weekly. */
+/** No tie is recorded: after the first one a weekly reminder starts. */
 function AskTied({ view: { plant } }: { view: PlantView }) {
   const garden = useGarden();
   const save = useWrite(saveRecord, garden.id);

@@ -15,7 +15,7 @@ export const PART_WORDS: Record<Part, string> = {
   posture: 'The whole plant',
 };
 
-/** Where the name of each part stands, beside the drawing, in percent of its height. */
+/** Position of each part's label beside the drawing, % of its height. */
 const PLACE: Record<Part, { side: 'left' | 'right'; top: number }> = {
   posture: { side: 'left', top: 2 },
   tip: { side: 'right', top: 12 },
@@ -29,16 +29,16 @@ const PLACE: Record<Part, { side: 'left' | 'right'; top: number }> = {
 
 interface Props {
   plant: PlantDto;
-  /** how it stands, where that is known */
+  /** its state, if known */
   stands?: Stands | undefined;
   chosen?: Part | null;
-  /** signs that stand now; their parts are marked */
+  /** current signs; their parts are marked */
   signs: readonly SignCode[];
-  /** null: to look at only */
+  /** null: read-only */
   onTouch: ((part: Part) => void) | null;
 }
 
-/** The plant as its own form: each part of the drawing, and its name beside it, can be touched. */
+/** The plant as a form: each part of the drawing, and its label, can be touched. */
 export function TouchPlant({ plant, stands, chosen, signs, onTouch }: Props) {
   const marked = (part: Part) =>
     signs.filter((s) => signRow(s).kind !== 'setting' && signRow(s).parts[0] === part).length;

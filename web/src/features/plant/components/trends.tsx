@@ -9,7 +9,7 @@ const ICONS: Record<Trend['course'], LucideIcon> = {
   steady: MoveRight,
 };
 
-/** What was counted at every round, told as a course: "yellow leaves: 2, 3, 9 in 14 days: rising". */
+/** Trends of counts: "yellow leaves: 2, 3, 9 in 14 days: rising". */
 export function Trends({ view }: { view: PlantView }) {
   const trends = useMemo(() => {
     const seen = view.records.flatMap((r) =>

@@ -21,7 +21,7 @@ import { stepsFor } from './steps';
 import { startTreatment } from '../writes';
 import { Unfold } from '../../../ui/unfold';
 
-/** What to do, gentlest first: each with its amount, its day, its cautions, and the sign that it worked. */
+/** What to do, gentlest first: each with amount, day, cautions and the sign of success. */
 export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean }) {
   const { diagnosis, remedies, withheld } = view.report;
   const clear = diagnosis
@@ -73,7 +73,7 @@ function ForOne({ view, disorder, alone, reading }: Props) {
   );
 }
 
-/** Step by step: what comes now, what comes only if that was not enough, and what waits for next season. */
+/** Steps: now, only if that was not enough, and next season. */
 function Ladder({ remedies, helped }: { remedies: readonly Remedy[]; helped: PlantView['helped'] }) {
   const steps = [...new Set(remedies.map((r) => r.step))].sort((a, b) => (a || Infinity) - (b || Infinity));
   return steps.map((step) => {
@@ -136,7 +136,7 @@ function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | 
   );
 }
 
-/** What belongs to this trouble but must wait, and why. */
+/** Remedies for this problem that must wait, and why. */
 function HeldBack({ withheld }: { withheld: readonly Withheld[] }) {
   if (withheld.length === 0) return null;
   return (

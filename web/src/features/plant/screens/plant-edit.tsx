@@ -55,7 +55,7 @@ export function PlantEdit() {
   );
 }
 
-/** What a rooted sucker has of its mother. */
+/** What a rooted sucker inherits from its mother. */
 const sameKind = (m: PlantDto) => ({
   name: `${m.name}, from a sucker`,
   crop: m.crop,
@@ -67,23 +67,23 @@ const sameKind = (m: PlantDto) => ({
 
 interface Props {
   plant: PlantDto | null;
-  /** what it was cut from: it is of the same kind */
+  /** its mother plant: the same variety */
   mother: PlantDto | null;
-  /** what it is to be like */
+  /** the plant to copy */
   copied: PlantDto | null;
-  /** names that other plants have */
+  /** names already in use */
   taken: readonly string[];
   placeId: string | null;
   places: [id: string, name: string][];
 }
 
-/** As another plant is, but for what is its own. */
+/** Copies a plant without its own history. */
 function alike(other: PlantDto): Omit<PlantInput, 'id' | 'name' | 'placeId'> {
   const { id: _id, version: _version, name: _name, placeId: _place, ...rest } = asInput(other);
   return rest;
 }
 
-/** Plants made at once. */
+/** Most plants created at once. */
 const MOST = 40;
 
 function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
@@ -96,7 +96,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
   const [id] = useState(() => plant?.id ?? uuid());
   const [count, setCount] = useState<number | null>(1);
   const many = plant ? 1 : Math.min(MOST, Math.max(1, Math.round(count ?? 1)));
-  /** One keeps its name; several, and those that have none, number themselves. */
+  /** A single plant keeps its name; several, or unnamed ones, are numbered. */
   const called = ({ name, crop }: PlantInput): string[] =>
     many === 1 && name ? [name] : numbered(withoutNumber(name) || CROP_WORDS[crop], many, taken);
   const { register, control, handleSubmit, setError, setValue, watch, formState } = useForm<PlantInput>({

@@ -12,7 +12,7 @@ const CORRECTED: Record<CorrectedBy, string> = {
   probe: 'a probe',
 };
 
-/** The day touched on the ribbon, in a sentence. */
+/** The selected ribbon day in a sentence. */
 export function ChosenDay({ d }: { d: StrandDay }) {
   const format = useFormat();
   const left = d.left ?? d.leftAhead;
@@ -32,7 +32,7 @@ export function ChosenDay({ d }: { d: StrandDay }) {
   );
 }
 
-/** The same for a screen reader: the days on which something was done or seen. */
+/** For screen readers: the days with records. */
 export function SpokenDays({ days }: { days: readonly StrandDay[] }) {
   const format = useFormat();
   return (

@@ -1,7 +1,7 @@
 import { useFormat } from '../../../lib/garden-context';
 import type { StrandDay } from './strand-days';
 
-/** What the shapes mean; the bars' own scale is told by their tallest. */
+/** Meaning of the shapes; the tallest bar gives the scale. */
 export function Key({ days }: { days: readonly StrandDay[] }) {
   const format = useFormat();
   const water = format.litres(Math.max(0, ...days.map((d) => d.wateredL)));

@@ -10,11 +10,11 @@ interface Props {
   days: readonly StrandDay[];
 }
 
-/** The records of one strand and day in words. */
+/** Describes the records of one chart and day. */
 export const describeAll = (records: readonly RecordDto[], f: Formatter): string =>
   records.map((r) => describeRecord(r.type, r.data, f)).join('; ');
 
-/** A strand of marks, one place for each day. */
+/** A row of marks, one position per day. */
 function Marks({
   label,
   days,
@@ -49,7 +49,7 @@ function Marks({
   );
 }
 
-/** Size tells how much nitrogen was in it. */
+/** Size shows the amount of nitrogen. */
 export function FeedStrand({ days }: Props) {
   return (
     <Marks
@@ -74,7 +74,7 @@ export function WorkStrand({ days }: Props) {
   );
 }
 
-/** A ring where all was clear, filled where a sign was seen; else the soil's feel by its first letter. */
+/** A ring for all clear, filled if a sign was seen; else the first letter of a soil check. */
 export function SeenStrand({ days }: Props) {
   return (
     <Marks

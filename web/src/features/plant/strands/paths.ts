@@ -1,7 +1,7 @@
-/** Paths of the strands, drawn by ourselves: in a box as many units wide as there are days and 100 high, a day's middle at its half. */
+/** Chart paths, drawn by ourselves: a box as wide as there are days and 100 high; a day's middle is at its half. */
 
 export interface Point {
-  /** the day's number */
+  /** day index */
   i: number;
   y: number;
 }
@@ -9,7 +9,7 @@ export interface Point {
 const x = (i: number): string => (i + 0.5).toFixed(1);
 const f = (n: number): string => n.toFixed(2);
 
-/** Neighbouring days that have a value; a gap ends a run. */
+/** Consecutive days with a value; a gap ends a run. */
 export function runs<T>(days: readonly { i: number; of: T | null }[]): { i: number; of: T }[][] {
   const out: { i: number; of: T }[][] = [];
   let last = -2;
@@ -22,11 +22,11 @@ export function runs<T>(days: readonly { i: number; of: T | null }[]): { i: numb
   return out;
 }
 
-/** A line through points. */
+/** Returns a line through points. */
 export const line = (points: readonly Point[]): string =>
   points.map((p, k) => `${k === 0 ? 'M' : 'L'}${x(p.i)} ${f(p.y)}`).join('');
 
-/** The field between a line and another one, or the floor at 100. */
+/** Returns the area between two lines, or down to 100. */
 export function field(above: readonly Point[], below: readonly Point[] | null = null): string {
   if (above.length === 0) return '';
   const floor = below ?? above.map((p) => ({ i: p.i, y: 100 }));
@@ -36,6 +36,6 @@ export function field(above: readonly Point[], below: readonly Point[] | null = 
     .join('')}Z`;
 }
 
-/** Where a value stands between the ends of a scale: 0 at the top, 100 at the bottom. */
+/** Returns the position of a value on a scale: 0 at the top, 100 at the bottom. */
 export const heightOf = (value: number, low: number, high: number): number =>
   100 - ((value - low) / (high - low)) * 100;

@@ -3,7 +3,7 @@ import { usePhotos } from '../../photos/use-photos';
 import { Strand } from './strand';
 import type { StrandDay } from './strand-days';
 
-/** Its photos on the days on which they were taken, small, each to be opened. */
+/** Its photos on their days, as small links. */
 export function PhotoStrand({ days, plantId }: { days: readonly StrandDay[]; plantId: string }) {
   const garden = useGarden();
   const format = useFormat();

@@ -4,7 +4,7 @@ import { RECORD_KINDS, type Track } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import type { BalanceDay, CorrectedBy } from '@candid-leaf/core/water';
 
-/** One day across all strands. */
+/** One day across all charts. */
 export interface StrandDay {
   i: number;
   day: Day;
@@ -13,19 +13,19 @@ export interface StrandDay {
   rainMm: number;
   /** litres given to this plant */
   wateredL: number;
-  /** percent of the water in reach; past and coming are drawn apart */
+  /** percent of its water; past and future are drawn separately */
   left: number | null;
   leftAhead: number | null;
-  /** what a measurement moved the line by, percent from and to, and which */
+  /** correction by a measurement: percent from and to, and by what */
   moved: { from: number; to: number; by: CorrectedBy } | null;
   nitrogenG: number;
-  /** the day's records, by the strand they belong to */
+  /** the day's records by chart */
   on: Record<Track, RecordDto[]>;
 }
 
 const BACK = 27;
 const AHEAD = 7;
-/** A correction of less than this is not worth a mark. */
+/** Smaller corrections get no mark, %. */
 const WORTH_PERCENT = 3;
 
 const percentOf = (fraction: number): number => Math.round(fraction * 100);
@@ -37,14 +37,14 @@ function movedOn(d: BalanceDay | undefined): StrandDay['moved'] {
   return Math.abs(to - from) < WORTH_PERCENT ? null : { from, to, by: d.correctedBy };
 }
 
-/** Records of a day by strand; a new kind of record finds its strand in the registry. */
+/** Groups a day's records by chart; a new record type finds its chart through the registry. */
 function byTrack(records: readonly RecordDto[]): StrandDay['on'] {
   const on: StrandDay['on'] = { water: [], feed: [], work: [], seen: [], note: [] };
   for (const r of records) on[RECORD_KINDS[r.type].track].push(r);
   return on;
 }
 
-/** Four weeks back to a week ahead, everything that is recorded or reckoned of each day. */
+/** Returns four weeks back to a week ahead: everything recorded or estimated for each day. */
 export function strandDays(v: PlantView): StrandDay[] {
   const { today } = v.garden;
   const { daily, ahead } = v.report.water;
@@ -57,7 +57,7 @@ export function strandDays(v: PlantView): StrandDay[] {
     const day = addDays(today, i - BACK);
     const w = weather.get(day);
     const reckoned = balance.get(day);
-    // where nobody knows what it got there is no line
+    // no line while the watering history is unknown
     const left = reckoned?.known ? reckoned.fractionAvailable : null;
     const next = coming.get(day);
     const records = recorded.get(day) ?? [];
@@ -69,7 +69,7 @@ export function strandDays(v: PlantView): StrandDay[] {
       rainMm: w?.rainMm ?? 0,
       wateredL: records.reduce((sum, r) => sum + (isRecordOf(r, 'watering') ? r.data.litres : 0), 0),
       left: left == null ? null : percentOf(left),
-      // the last known day joins the two lines
+      // the last known day connects both lines
       leftAhead: day === today && left != null ? percentOf(left) : next == null ? null : percentOf(next),
       moved: reckoned?.known ? movedOn(reckoned) : null,
       nitrogenG: records.reduce((sum, r) => sum + (isRecordOf(r, 'feeding') ? nitrogenGrams(r.data) : 0), 0),

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
-/** One strand: its name at the left, its own scale at the right edge. */
+/** One chart row: name on the left, its scale on the right. */
 export function Strand({
   label,
   aside,
@@ -24,7 +24,7 @@ export function Strand({
   );
 }
 
-/** A few numbers on the strand's own scale. */
+/** A few numbers on the row's scale. */
 export function Scale({
   values,
   low,
@@ -52,7 +52,7 @@ export function Scale({
   );
 }
 
-/** A strand's own drawing: as many units wide as there are days, 100 high, with a little air above and below. */
+/** A row's drawing area: one unit per day wide, 100 high, with a little margin. */
 export function Drawn({ days, children }: { days: number; children: ReactNode }) {
   return (
     <svg
@@ -66,7 +66,7 @@ export function Drawn({ days, children }: { days: number; children: ReactNode })
   );
 }
 
-/** A hairline at a height of the strand. */
+/** A hairline at a height of the row. */
 export const Level = ({ at, days }: { at: number; days: number }) => (
   <path
     d={`M0 ${at}H${days}`}

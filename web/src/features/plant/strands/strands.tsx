@@ -15,13 +15,13 @@ import { WaterStrand } from './water-strand';
 
 interface Props {
   view: PlantView;
-  /** days that speak for the finding that is touched; they light up across all strands */
+  /** days that support the touched finding; highlighted across all rows */
   lit: ReadonlySet<Day>;
-  /** with a strand of its photos, where it has any */
+  /** with a row of photos, if any */
   photos?: boolean;
 }
 
-/** A plant's records as parallel strands on one time axis: where signs and records meet. */
+/** A plant's records as parallel charts on one time axis. */
 export function Strands({ view, lit, photos = false }: Props) {
   const days = strandDays(view);
   const turn = useTurns(2);
@@ -48,7 +48,7 @@ export function Strands({ view, lit, photos = false }: Props) {
   );
 }
 
-/** Behind all strands: the days that speak for the finding, those to come, the one chosen, and today. */
+/** Behind all rows: supporting days, future days, the selected day, and today. */
 function DaysBehind({
   days,
   lit,

@@ -5,7 +5,7 @@ import { field, heightOf, line, runs } from './paths';
 import { Drawn, Level, Scale, Strand } from './strand';
 import type { StrandDay } from './strand-days';
 
-/** From the night's warmth to the day's, with the limits at which this crop's flowers fail as hairlines. */
+/** Night to day temperature, with the limits of flower failure as hairlines. */
 export function WarmthStrand({ days, crop }: { days: readonly StrandDay[]; crop: Crop }) {
   const { today } = useGarden();
   const format = useFormat();

@@ -2,13 +2,13 @@ import { field, heightOf, line, runs } from './paths';
 import { Drawn, Level, Scale, Strand } from './strand';
 import type { StrandDay } from './strand-days';
 
-/** Bars take the lower part of the strand. */
+/** Bars use the lower part of the row. */
 const BARS_UNDER = 2.2;
-/** How wide the bars of rain and of watering are, in days. */
+/** Width of rain and watering bars, days. */
 const RAIN_DAYS = 0.5;
 const WATER_DAYS = 0.28;
 
-/** The water left in the root zone through rain and watering, and what a check moved it by. */
+/** Water left in the root zone with rain, watering and corrections. */
 export function WaterStrand({ days }: { days: readonly StrandDay[] }) {
   const mostRain = Math.max(10, ...days.map((d) => d.rainMm));
   const mostWater = Math.max(4, ...days.map((d) => d.wateredL));

@@ -19,7 +19,7 @@ interface Props {
 const OPEN = 'Choose one: guessing is fine.';
 const orNone = <C extends string>(chosen: string): C | null => (chosen === NONE ? null : (chosen as C));
 
-/** What it is, how sure, why, and what to do first. */
+/** What it is, how certain, why, and what to do first. */
 export function AnswerForm({ choices, crop, onAnswer }: Props) {
   const [trouble, setTrouble] = useState('');
   const [surePct, setSurePct] = useState(50);

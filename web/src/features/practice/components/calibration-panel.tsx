@@ -3,7 +3,7 @@ import { Explained } from '../../../ui/explained';
 import { Panel } from '../../../ui/panel';
 import { ShareBar } from '../../../ui/share-bar';
 
-/** How sure somebody was beside how often it was right. */
+/** Stated certainty compared with results. */
 export function CalibrationPanel({ calibration }: Pick<PracticeDto, 'calibration'>) {
   if (!calibration)
     return (

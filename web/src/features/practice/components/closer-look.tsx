@@ -6,11 +6,11 @@ import { checkLabel, showedInWords } from '../words';
 
 interface Props {
   shown: PracticeShown;
-  /** null once it was answered */
+  /** null once answered */
   onCheck: ((check: CheckCode) => void) | null;
 }
 
-/** What can be looked at, each with its price, and what it showed. */
+/** Possible checks with their time, and their results. */
 export function CloserLook({ shown, onCheck }: Props) {
   const spent = shown.showed.reduce((sum, s) => sum + CHECK_MINUTES[s.check], 0);
   return (

@@ -14,19 +14,19 @@ interface Props {
   judged: Judged;
   guess: Guess;
   crop: Crop;
-  /** the same plant for somebody else, and the one after it */
+  /** links to the same plant and to the next one */
   friendLink: string;
   next: string | null;
 }
 
-/** The answer: what it was, what the records told, what each check was worth, and what misled. */
+/** The solution: what it was, what the records and each check showed, and what misled. */
 export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
   const link = useLink();
   const say = useSay();
   const { trouble } = judged;
   const row = disorderRow(trouble);
   const heading = useRef<HTMLHeadingElement>(null);
-  // what opened is where one goes on reading
+  // move reading focus to the new part
   useEffect(() => heading.current?.focus(), []);
   const { truth, misled } = judged;
   return (

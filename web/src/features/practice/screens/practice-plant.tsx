@@ -21,7 +21,7 @@ import { nextSeed } from '../next-seed';
 import { practiceCaseQuery, practiceQuery, useKeepAnswer } from '../queries';
 import { plantInWords } from '../words';
 
-/** One made-up plant to guess at. */
+/** One made-up plant to diagnose. */
 export function PracticePlantScreen() {
   const { theme = '', seed = '' } = useParams();
   const known = (PRACTICE_THEMES as readonly string[]).includes(theme) && isSeed(Number(seed));
@@ -49,7 +49,7 @@ function Plant({ theme, seed }: Of) {
   const say = useSay();
   const [params, setParams] = useSearchParams();
   const [guess, setGuess] = useState<Guess | null>(null);
-  // what was checked stands in the address: a reload loses nothing
+  // checks are in the address, so a reload loses nothing
   const done = (params.get('checked')?.split(',') ?? []).filter((c): c is CheckCode => KNOWN_CHECKS.has(c));
   const asked = { theme, seed, done, units, dateForm };
   const query = useQuery({
@@ -91,7 +91,7 @@ interface DrawnProps {
   onAnswer: (guess: Guess) => void;
 }
 
-/** Two columns at the desk; on a phone one, and then the records come before the checks. */
+/** Two columns on a desk, one on a phone with records before checks. */
 const COLUMN = 'contents lg:flex lg:min-w-0 lg:flex-col lg:gap-4';
 
 function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnProps) {

@@ -13,7 +13,7 @@ import { nextSeed } from '../next-seed';
 import { practiceQuery } from '../queries';
 import { troubleLabel } from '../words';
 
-/** Guess first: made-up plants to practise with. */
+/** Practice with made-up plants. */
 export function PracticeScreen() {
   return <GardenPage title={() => 'Practice'}>{() => <Practice />}</GardenPage>;
 }

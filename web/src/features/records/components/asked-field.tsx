@@ -16,7 +16,7 @@ interface Props {
 
 const textOf = (value: unknown): string => (typeof value === 'string' ? value : '');
 
-/** One thing that a record's form asks for, by what it is. */
+/** One field of a record form, by its type. */
 export function AskedField({ asked, value, error, onChange, onFill }: Props) {
   switch (asked.as) {
     case 'number':

@@ -5,19 +5,19 @@ import { SelectField } from '../../../ui/select-field';
 import { useProducts } from '../../shed/queries';
 
 interface Props {
-  /** the field of the record that holds its name */
+  /** the record field with its name */
   name: string;
   label: string;
   kinds: readonly ProductKind[];
   value: string;
   error: string | undefined;
-  /** the name alone, or with what its label tells */
+  /** the name alone, or with its label data */
   onChange: (filled: Record<string, unknown>) => void;
 }
 
 const OTHER = 'other';
 
-/** Which product: from the shed, with what its label tells, or by a name of its own. */
+/** Chooses a product: from the shed with its label data, or by a free name. */
 export function ProductField({ name, label, kinds, value, error, onChange }: Props) {
   const products = useProducts(useGarden().id).filter((p) => kinds.includes(p.kind));
   const known = products.find((p) => p.name === value);
@@ -47,7 +47,7 @@ export function ProductField({ name, label, kinds, value, error, onChange }: Pro
   );
 }
 
-/** What a record copies from a label: it keeps its meaning when the label changes. */
+/** Returns what a record copies from a label, so it keeps its meaning when the label changes. */
 function filledBy(p: Product): Record<string, unknown> {
   if (p.kind === 'spray')
     return {

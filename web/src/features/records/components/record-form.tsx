@@ -20,7 +20,7 @@ interface Props {
   target: RecordTarget;
   day: Day;
   record: RecordDto | undefined;
-  /** `claim`: what it names for the first time */
+  /** `claim`: a claim it names for the first time */
   onDone: (claim?: string) => void;
 }
 
@@ -28,7 +28,7 @@ type Values = Record<string, unknown>;
 const startOf = (a: Asked): unknown => ('start' in a ? a.start : a.as === 'several' ? [] : undefined);
 const isEmpty = (v: unknown): boolean => v === undefined || v === null || v === '';
 
-/** The form of one kind of record, as its row asks for it. */
+/** The form of one record type, from its table row. */
 export function RecordForm({ kind, target, day, record, onDone }: Props) {
   const garden = useGarden();
   const say = useSay();
@@ -43,7 +43,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
     setValues((old) => ({
       ...old,
       [a.name]: value,
-      // litres or minutes: what is told last counts
+      // litres or minutes: the last entry counts
       ...('instead' in a && a.instead && !isEmpty(value) ? { [a.instead]: null } : {}),
     }));
   const faults = faultsIn(save.error);
@@ -51,7 +51,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
   const named = new Set(['date', ...asks.map((a) => a.name)].map((n) => `data.${n}`));
 
   const submit = async () => {
-    // what is no number is told at its field, and nothing is sent
+    // invalid numbers are shown at their field, and nothing is sent
     if (asks.some((a) => Number.isNaN(values[a.name]))) return;
     const data = Object.fromEntries(Object.entries(values).filter(([, v]) => !isEmpty(v)));
     const { plantId, placeId } = target;
@@ -60,7 +60,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
     try {
       ({ claim } = await save.send({ record: { id, type: kind, plantId, placeId, data, ...version } }));
     } catch {
-      return; // the reasons stand at their fields
+      return; // the reasons are shown at their fields
     }
     if (record) say('Corrected.');
     else say(`${RECORD_KINDS[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });

@@ -3,7 +3,7 @@ import type { RecordKind } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { fetchedLater } from '../../../ui/fetched-later';
 
-/** What a record is of. */
+/** The subject of a record. */
 export type RecordTarget =
   { plantId: string; placeId: null; name: string } | { plantId: null; placeId: string; name: string };
 
@@ -12,11 +12,11 @@ export interface RecordSheetProps {
   onClose: () => void;
   target: RecordTarget;
   day: Day;
-  /** only these kinds are offered; by default all that fit */
+  /** only these types are offered; all that fit by default */
   kinds?: readonly RecordKind[];
-  /** a record to correct; without it a new one is made */
+  /** a record to edit; otherwise a new one */
   record?: RecordDto;
 }
 
-/** Records something done, or corrects it. Its forms come when the page has time, or when it is first opened. */
+/** Records or edits something. Its forms load when idle or first opened. */
 export const RecordSheet = fetchedLater(async () => (await import('./whole-record-sheet')).WholeRecordSheet);

@@ -24,9 +24,9 @@ import { IconButton } from '../../../ui/icon-button';
 
 interface Props {
   records: readonly RecordDto[];
-  /** null: to look at only */
+  /** null: read-only */
   targetOf: ((r: RecordDto) => RecordTarget) | null;
-  /** the list of a place: that a record is of the whole place goes without saying */
+  /** a bed's list: no need to say "whole bed" */
   ofPlace?: boolean;
 }
 
@@ -38,7 +38,7 @@ interface Row {
   by: string;
 }
 
-/** So many on a page; a shorter list needs no filter. */
+/** Rows per page; shorter lists have no filter. */
 const ON_A_PAGE = 12;
 const column = createColumnHelper<Row>();
 const COLUMNS = [
@@ -47,7 +47,7 @@ const COLUMNS = [
   column.accessor('words', { header: 'What' }),
 ];
 
-/** Records, newest first: filtered by kind or words, sorted, page by page; touching one opens it to be corrected. */
+/** Records, newest first: filter, search, sort, pages; touching one opens it for editing. */
 export function RecordTable({ records, targetOf, ofPlace }: Props) {
   const garden = useGarden();
   const remove = useDeleteWithUndo(garden.id);
@@ -76,7 +76,7 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
       setSorting(next);
       setPage(0);
     },
-    // a list that comes anew with every drawing must not turn the page back each time
+    // a refetched list must not reset the page
     autoResetPageIndex: false,
     getCoreRowModel: getCoreRowModel(),
     getFilteredRowModel: getFilteredRowModel(),

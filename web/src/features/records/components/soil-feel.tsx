@@ -4,10 +4,10 @@ import { wordOf } from '../../../lib/words';
 import { Button } from '../../../ui/button';
 import { useRecordOnce } from './use-record-once';
 
-/** Two knuckles. */
+/** Two knuckles, cm. */
 const FINGER_CM = 5;
 
-/** What a finger says of a place's soil, kept with one touch. */
+/** Records a finger check of the soil with one touch. */
 export function SoilFeel({
   place,
   said,

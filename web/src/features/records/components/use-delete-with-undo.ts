@@ -1,7 +1,7 @@
 import { useWrite } from '../../../ui/use-write';
 import { deleteRecord, restoreRecord } from '../writes';
 
-/** Deletes a record; says so once it is, and offers it back. */
+/** Deletes a record, then confirms and offers undo. */
 export function useDeleteWithUndo(gardenId: string) {
   const remove = useWrite(deleteRecord, gardenId);
   const restore = useWrite(restoreRecord, gardenId);

@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid';
 import { useWrite } from '../../../ui/use-write';
 import { deleteRecord, saveRecord } from '../writes';
 
-/** Writes something down with one touch: said when it is kept, and offered back for ten seconds. */
+/** Records something with one touch, confirms it, and offers undo for ten seconds. */
 export function useRecordOnce(gardenId: string) {
   const save = useWrite(saveRecord, gardenId);
   const remove = useWrite(deleteRecord, gardenId);

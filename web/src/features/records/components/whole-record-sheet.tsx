@@ -8,7 +8,7 @@ import { RECORD_FORMS } from '../record-forms';
 import { RecordForm } from './record-form';
 import type { RecordSheetProps } from './record-sheet';
 
-/** Records something done, or corrects it. */
+/** Records something done, or edits it. */
 export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: RecordSheetProps) {
   const offered = kinds ?? kindsOfferedOn(target.plantId ? 'plant' : 'place');
   const only = offered.length === 1 ? offered[0] : undefined;
@@ -20,7 +20,7 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: 
     setClaim(undefined);
     onClose();
   };
-  // what is claimed of it is told once, after it was recorded all the same
+  // after saving anyway, the claim's verdict is shown once
   if (claim && claimOf(claim))
     return (
       <Sheet open={open} onClose={close} title="About this product or method">

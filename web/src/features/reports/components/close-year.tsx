@@ -17,7 +17,7 @@ interface Props {
   report: SeasonReportView;
 }
 
-/** The close of a year in four steps: what still stands, the kit, the look back, and done. Nothing is lost by it. */
+/** Closing a year in four steps: remaining plants, equipment, review, done. Nothing is lost. */
 export function CloseYear({ season, report }: Props) {
   const garden = useGarden();
   const f = useFormat();
@@ -29,7 +29,7 @@ export function CloseYear({ season, report }: Props) {
   const bagged = baggedFor(disorders);
   const places = season.stood.filter((p) => p.plants.some((x) => x.endedOn === null));
   const standing = places.flatMap((p) => p.plants.filter((x) => x.endedOn === null));
-  // a tick stands at once, and is sent after it
+  // a tick shows at once and is sent after
   const [kit, setKit] = useState<readonly KitCode[]>(notes?.kit ?? []);
   const tick = (code: KitCode, on: boolean) => {
     const now = [...kit.filter((k) => k !== code), ...(on ? [code] : [])];
@@ -96,7 +96,7 @@ export function CloseYear({ season, report }: Props) {
   );
 }
 
-/** What the records say of the year, to begin with. */
+/** Suggestions from the year's records. */
 function promptsOf(r: SeasonReportView, kilograms: (kg: number) => string): string[] {
   const lost = r.harvest.losses.slice(0, 3);
   return [

@@ -8,18 +8,18 @@ import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import type { NotesPatch } from '../use-notes';
 
-/** Until the first part of it is written its id is made elsewhere. */
+/** Placeholder id: created elsewhere with the first part. */
 const NONE = '00000000-0000-7000-8000-000000000000';
 
 interface Props {
   year: number;
   notes: SeasonNotesDto | null;
   change: (patch: NotesPatch) => Promise<unknown>;
-  /** what the year says by itself */
+  /** suggestions from the year */
   prompts: readonly string[];
 }
 
-/** What worked, and what to change: next year's plan reads it. */
+/** What worked and what to change: next year's plan reads it. */
 export function LookBack({ year, notes, change, prompts }: Props) {
   const say = useSay();
   const { register, handleSubmit, setError, formState } = useForm<SeasonNotesInput>({

@@ -4,25 +4,25 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Scroller } from '../../../ui/scroller';
 
-/** A cell: what is shown, and what stands in the file where that is a bare number. */
+/** A cell: the shown text, and the file's value if that is a plain number. */
 export type Cell = string | { shown: string; value: number | string | null };
 const shown = (c: Cell): string => (typeof c === 'string' ? c : c.shown);
-/** Words begin where they begin; numbers end under each other. */
+/** Text aligns left, numbers right. */
 const side = (c: Cell | undefined): string => (typeof c === 'object' ? 'text-right' : 'text-left');
 const value = (c: Cell): string | number => (typeof c === 'string' ? c : (c.value ?? ''));
 
 interface Props {
   title: string;
-  /** the file’s name, without its ending */
+  /** file name without extension */
   file: string;
   columns: readonly string[];
   rows: readonly (readonly Cell[])[];
-  /** said where there is nothing */
+  /** shown if empty */
   none: string;
   children?: React.ReactNode;
 }
 
-/** A table that is read, printed, and taken away as a file; numbers stand in it without their units. */
+/** A table to read, print and download; numbers without units. */
 export function ReportTable({ title, file, columns, rows, none, children }: Props) {
   const take = () => {
     const csv = Papa.unparse({ fields: [...columns], data: rows.map((r) => r.map(value)) }, { escapeFormulae: true });

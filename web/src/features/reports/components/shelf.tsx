@@ -4,7 +4,7 @@ import { useFormat } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { Unfold } from '../../../ui/unfold';
 
-/** The ripening shelf with the days that are left, and how to keep what is too much. */
+/** The ripening shelf with days left, and how to store a surplus. */
 export function Shelf({ rows }: { rows: readonly ShelfRow[] }) {
   const f = useFormat();
   return (

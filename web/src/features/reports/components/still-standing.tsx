@@ -9,7 +9,7 @@ import { useWrite } from '../../../ui/use-write';
 import { END_WORDS } from '../../plant/ends';
 import { restorePlant, retirePlant } from '../../plant/writes';
 
-/** Plants of the season that have not ended, place by place: all of a place with one reason; a single one ends on its own page. */
+/** Plants of the season not yet archived, bed by bed, with one reason for all; single ones on their own page. */
 export function StillStanding({ places, label }: { places: readonly StoodPlace[]; label: string }) {
   if (places.length === 0) return <p className="mt-1 text-soft">All plants of {label} are cleared.</p>;
   return (

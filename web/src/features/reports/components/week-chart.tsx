@@ -5,7 +5,7 @@ import { useFormat, useUnits } from '../../../lib/garden-context';
 
 const TICK = { fill: 'var(--color-soft)', fontSize: 12 };
 
-/** The harvest week by week, and on top what was thrown away; its table stands below it. */
+/** Harvest by week with losses on top; its table is below. */
 export default function WeekChart({ weeks }: { weeks: HarvestReport['weeks'] }) {
   const format = useFormat();
   const mass = measureOf('kilograms', useUnits());

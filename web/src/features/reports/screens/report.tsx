@@ -21,7 +21,7 @@ import { reportQuery } from '../queries';
 
 const WeekChart = lazy(() => import('../components/week-chart'));
 
-/** What a season came to, on one page that can be printed. */
+/** The season's report on one printable page. */
 export function ReportScreen() {
   return <GardenPage title={() => 'Season'}>{(view) => <Report view={view} />}</GardenPage>;
 }

@@ -20,16 +20,16 @@ interface Props {
   count: number;
   crop: Crop;
   spots?: readonly PlantSpot[] | null | undefined;
-  /** they may be moved, by drag or with the keyboard */
+  /** plants can be moved, by drag or keyboard */
   onMove?: (spots: Spot[]) => void;
 }
 
-/** With the keyboard a plant moves so far at a time, m. */
+/** Keyboard step, m. */
 const STEP_M = 0.05;
-/** A plant is as large to a finger; a long bed scrolls sideways rather than crowd them. */
+/** Least size of a plant on screen, px; a long bed scrolls sideways. */
 const FINGER_PX = 44;
 
-/** The bed from above, to scale: the plants as they are to stand, the room that each wants, and who stands too close. */
+/** A bed from above, to scale: plants, the room each needs, and which are too close. */
 export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props) {
   const f = useFormat();
   const ground = useRef<HTMLDivElement>(null);
@@ -146,7 +146,7 @@ function Mover({ onMove, step, children }: MoverProps) {
 interface PlantProps {
   spot: Spot;
   bed: { lengthM: number; widthM: number };
-  /** across the room that it wants */
+  /** diameter of the room it needs */
   roomM: number;
   close: boolean;
 }

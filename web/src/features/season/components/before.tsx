@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 
-/** What went wrong where in the season before, and what was said of it: this one's plan begins with it. */
+/** Problems by bed in the season before, and its review: input for this plan. */
 export function Before({ before: { label, year, notes, stood } }: { before: NonNullable<SeasonView['before']> }) {
   const link = useLink();
   const ailed = stood.filter((p) => p.troubles.length > 0);

@@ -7,14 +7,14 @@ import { Panel } from '../../../ui/panel';
 const WEEKS_AHEAD = 8;
 const MOST = 8;
 
-/** What runs now and what the next weeks ask for, kind by kind, the nearest first. */
+/** Current and coming dates, by variety, soonest first. */
 export function Coming({ view: { lines, today } }: { view: SeasonView }) {
   const until = addDays(today, WEEKS_AHEAD * 7);
   const coming = lines
     .flatMap((line) => line.bands.map((b) => ({ ...b, kind: line.label })))
     .filter((b) => !b.done && b.to >= today && b.from <= until && b.what !== 'last-frost')
     .sort((a, b) => (a.from < b.from ? -1 : 1));
-  // frost is of the garden, and told once
+  // frost belongs to the garden and is shown once
   const once = coming.filter((b, i) => b.what !== 'first-frost' || coming.findIndex((x) => x.what === b.what) === i);
   return (
     <Panel title={`The next ${WEEKS_AHEAD} weeks`}>

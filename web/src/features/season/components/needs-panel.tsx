@@ -2,7 +2,7 @@ import type { SeasonView } from '@candid-leaf/contract';
 import { useFormat } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 
-/** What has to be at hand for the plan, and what it may bear. */
+/** Supplies for the plan, and its expected harvest. */
 export function NeedsPanel({ needs }: { needs: NonNullable<SeasonView['needs']> }) {
   const f = useFormat();
   const rows: [string, string][] = [

@@ -16,7 +16,7 @@ interface Props {
   onEdit: () => void;
 }
 
-/** One planting: how far it is, what speaks against it, and the bed with it. */
+/** One planting: progress, warnings, and its bed. */
 export function OnePlanting({ of: p, view, past, onEdit }: Props) {
   const garden = useGarden();
   const remove = useWrite(deletePlanting, garden.id);
@@ -66,7 +66,7 @@ export function OnePlanting({ of: p, view, past, onEdit }: Props) {
   );
 }
 
-/** One line: where it is between seed and bed. */
+/** One line of progress between seed and bed. */
 function HowFar({ of: p }: { of: PlantingOnView }) {
   const f = useFormat();
   const { planting, seeds, hardening } = p;

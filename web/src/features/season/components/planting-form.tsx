@@ -44,7 +44,7 @@ interface Props {
   onDone: () => void;
 }
 
-/** What is to grow where. It waits for the kinds: a choice whose options come later would forget what was chosen. */
+/** What to grow where. It waits for the varieties: late options would lose the choice. */
 export function PlantingForm(props: Props) {
   const garden = useGarden();
   const kinds = useQuery(kindsQuery(garden.id));
@@ -53,7 +53,7 @@ export function PlantingForm(props: Props) {
   return <Form {...props} kinds={kinds.data} />;
 }
 
-/** Held against the bed while it is written. */
+/** Checked against the bed while typing. */
 function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds: readonly CultivarDto[] }) {
   const garden = useGarden();
   const say = useSay();
@@ -80,7 +80,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
   const against = aimAgainst(aim, kind ?? { crop });
   const submit = handleSubmit(async (input) => {
     try {
-      // what was laid for more plants than there are now is let go
+      // drops positions beyond the current number of plants
       await save.send({ planting: { ...input, spots: input.spots?.slice(0, input.count) ?? null } });
       say('Planned.');
       onDone();

@@ -6,7 +6,7 @@ import { Panel } from '../../../ui/panel';
 import { OnePlanting } from './one-planting';
 import { PlantingForm } from './planting-form';
 
-/** What is planned for a season, place by place, and how far it is. */
+/** Plantings of a season, bed by bed, with progress. */
 export function Plantings({ season, view }: { season: SeasonView; view: GardenView }) {
   const [open, setOpen] = useState<string | null>(null);
   return (

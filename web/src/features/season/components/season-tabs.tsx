@@ -3,10 +3,10 @@ import { Link, useSearchParams } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
 import { tabLook } from '../../../ui/tabs';
 
-/** Which season, and which side of it: its year and plan, or what it came to. */
+/** Chooses the season and its side: year and plan, or harvest and closing. */
 export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season' | 'report' }) {
   const link = useLink();
-  // what is asked for stands in the address; what is shown may still be the season before it
+  // the address has the requested season; the page may still show the previous one
   const [params] = useSearchParams();
   const asked = params.get('year') ?? String(season.season.year);
   const year = { year: asked };

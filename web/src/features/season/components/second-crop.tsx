@@ -2,7 +2,7 @@ import type { SeasonView } from '@candid-leaf/contract';
 import { useFormat } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 
-/** Where a second crop of a bush kind may stand, while there is time to sow it. */
+/** Where a second bush crop fits, while it can be sown. */
 export function SecondCrop({ second }: { second: NonNullable<SeasonView['second']> }) {
   const f = useFormat();
   const fit = second.places.filter((p) => p.fits);

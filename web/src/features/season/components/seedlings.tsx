@@ -7,7 +7,7 @@ import { MeasuredInput } from '../../../ui/measured-input';
 import { useWrite } from '../../../ui/use-write';
 import { savePlanting } from '../writes';
 
-/** What the seedlings look like, with what is done about it; those that are lost are counted. */
+/** Records how the seedlings look and how many were lost, with advice. */
 export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: string }) {
   const garden = useGarden();
   const f = useFormat();

@@ -5,7 +5,7 @@ import { Panel } from '../../../ui/panel';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { END_WORDS } from '../../plant/ends';
 
-/** The garden as it stood in a season: each place in walking order with its plants, from when to when, and what ailed there. */
+/** What grew where in a season: beds in walking order with plants, dates and problems. */
 export function Stood({ places, label }: { places: readonly StoodPlace[]; label: string }) {
   if (places.length === 0) return null;
   return (

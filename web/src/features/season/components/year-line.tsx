@@ -11,7 +11,7 @@ import { Scroller } from '../../../ui/scroller';
 type Band = Line['bands'][number];
 const isFrost = (b: Band): boolean => b.what === 'last-frost' || b.what === 'first-frost';
 
-/** The year of each kind on one line, with today on it. What is drawn stands in words in the table below it. */
+/** The year of each variety on one line with today marked; the table below has the same in words. */
 export function YearLine({ view }: { view: SeasonView }) {
   const { season, today, lines } = view;
   const days = daysBetween(season.from, season.to) + 1;

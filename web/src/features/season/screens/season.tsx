@@ -15,7 +15,7 @@ import { Stood } from '../components/stood';
 import { YearLine } from '../components/year-line';
 import { seasonQuery } from '../queries';
 
-/** Where one is in the year: its line, what comes next, what is planned. */
+/** The season page: the year's line, what comes next, what is planned. */
 export function SeasonScreen() {
   return <GardenPage title={() => 'Season'}>{(view) => <Season view={view} />}</GardenPage>;
 }

@@ -10,7 +10,7 @@ import { useWrite } from '../../../ui/use-write';
 import { calendarQuery } from '../queries';
 import { renewCalendar, revokeCalendar } from '../writes';
 
-/** A link for calendar programs, told once; whoever has it can read what is due, and nothing else. */
+/** A link for calendar programs, shown once; it lets anyone with it read the tasks only. */
 export function CalendarLink() {
   const garden = useGarden();
   const format = useFormat();

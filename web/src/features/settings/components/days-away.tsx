@@ -12,7 +12,7 @@ import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../garden/writes';
 
-/** "I am away from … to …": nobody is asked meanwhile, the first round after it begins with the pots, and there is a list for whoever waters. */
+/** Days away: no walks are due, the first one afterwards starts with the pots, and there is a list for a helper. */
 export function DaysAway({ garden }: { garden: GardenDto }) {
   const save = useWrite(saveGarden, garden.id);
   const format = useFormat();

@@ -12,7 +12,7 @@ import { saveGarden } from '../../garden/writes';
 import { OwnRules } from './own-rules';
 import { UnitsAndDates } from './units-and-dates';
 
-/** A day of frost, or none, on a calendar. */
+/** A frost date, or none, from a calendar. */
 function FrostDay({
   control,
   name,

@@ -12,7 +12,7 @@ import { useWrite } from '../../../ui/use-write';
 import { hoseTimerQuery } from '../../water/queries';
 import { removeHoseTimer, saveHoseTimer } from '../../water/writes';
 
-/** The timer on this garden's tap: where it is, and what it knows its gardener by. */
+/** The garden's hose timer: its address and secret. */
 export function HoseTimer({ garden }: { garden: GardenDto }) {
   const timer = useQuery(hoseTimerQuery(garden.id));
   return (

@@ -13,7 +13,7 @@ const STARTER_WORDS: Record<StarterSchool, string> = {
   'by-test': 'only what a soil test shows is low',
 };
 
-/** What this gardener holds to; it filters what is offered. */
+/** The gardener's rules; they filter suggestions. */
 export function OwnRules({ control }: { control: Control<GardenInput> }) {
   return (
     <FormCard title="Your growing rules">

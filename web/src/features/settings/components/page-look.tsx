@@ -11,7 +11,7 @@ const CHOICES: readonly (readonly [Look, string, LucideIcon])[] = [
   ['sun', 'Bright sun', Sun],
 ];
 
-/** How the page looks on this device; for the garden at noon there is one of black on white. */
+/** Display settings of this device; the sunlight mode is black on white. */
 export function PageLook() {
   const [look, setShown] = useState(lookHere);
   return (

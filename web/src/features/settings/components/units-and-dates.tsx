@@ -11,7 +11,7 @@ const DATE_WORDS: Record<DateForm, string> = {
   'yyyy-MM-dd': '2026-07-09',
 };
 
-/** How this gardener reads amounts and days. */
+/** Units and date formats. */
 export function UnitsAndDates({ control }: { control: Control<GardenInput> }) {
   return (
     <FormCard title="Units and dates">

@@ -25,7 +25,7 @@ export function SettingsScreen() {
   return <GardenPage title={() => 'Settings'}>{(view) => <Settings view={view} />}</GardenPage>;
 }
 
-/** What a garden is and how it is looked after; who only helps here finds what is theirs: people, account, other gardens. */
+/** Settings; members without edit rights see only people, account and other gardens. */
 function Settings({ view: { garden, weather } }: { view: GardenView }) {
   const say = useSay();
   const may = useMay();
@@ -76,14 +76,14 @@ function PeopleAndAccount() {
         <Link className={buttonLook('quiet')} to={ROUTES.account}>
           <UserRound aria-hidden size={17} /> Your account
         </Link>
-        {/* at a desk it stands in the header */}
+        {/* on a desk it is in the header */}
         <SignOut named list={useOutbox()} className={`${buttonLook('quiet')} sm:hidden`} />
       </div>
     </Panel>
   );
 }
 
-/** The demo garden stands still on one day; here it is moved on. */
+/** The demo garden is paused on one day; this moves it on. */
 function DemoDay({ garden }: { garden: GardenDto }) {
   const save = useWrite(saveGarden, garden.id);
   const format = useFormat();

@@ -19,7 +19,7 @@ import { UNIT_SETS, waysOf, type UnitSet } from './own-ways';
 import { townNear } from './queries';
 import { TownField, townInWords } from './town-field';
 
-/** How high a garden lies, where nobody knows it to the metre (judgement: the middle of what the words mean). */
+/** Heights by description, m (judgement: the middle of what the words mean). */
 const HEIGHTS = { sea: 5, low: 100, hills: 350, mountains: 900 } as const;
 type Height = keyof typeof HEIGHTS | 'known';
 const HEIGHT_WORDS: [Height, string][] = [
@@ -32,13 +32,13 @@ const HEIGHT_WORDS: [Height, string][] = [
 type Frosts = { lastFrost: string | null; firstFrost: string | null };
 const NO_FROST: Frosts = { lastFrost: null, firstFrost: null };
 
-/** What was refused of a point, with the field's name. */
+/** Returns an error about a point with the field's name. */
 function inASentence(error: ApiError): string {
   const [fault] = error.faults;
   return fault ? sentence(`${fault.path} ${fault.reason}`) : error.message;
 }
 
-/** A garden in a minute: where it lies, by a town's name; all else is proposed and can be changed. */
+/** A garden in a minute: location by town; everything else is suggested and editable. */
 export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) {
   const [id] = useState(() => uuid());
   const [ways] = useState(() => waysOf(navigator.language));

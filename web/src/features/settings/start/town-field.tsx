@@ -9,7 +9,7 @@ import { townsQuery } from './queries';
 const countries = new Intl.DisplayNames(['en'], { type: 'region' });
 export const townInWords = (t: TownDto): string => `${t.name}, ${countries.of(t.country) ?? t.country}`;
 
-/** The next town, found by its first letters. */
+/** Finds the nearest town by its first letters. */
 export function TownField({ onChoose, error }: { onChoose: (town: TownDto) => void; error?: string | undefined }) {
   const [typed, setTyped] = useState('');
   const found = useQuery(townsQuery(useDeferredValue(typed.trim()))).data ?? [];

@@ -28,7 +28,7 @@ const NUTRIENT_WORDS: readonly (readonly [Nutrient, string])[] = [
   ['k2o', 'potassium (K₂O)'],
 ];
 
-/** From a label's dose to amounts for these plants and this can; and from a wanted nutrient to an amount of product. */
+/** Converts a label's dose to amounts for these plants and this can, and a nutrient to an amount of product. */
 export function DoseCalculator({ product, view }: { product: Product; view: GardenView }) {
   const [way, setWay] = useState<'label' | 'nutrient'>(product.dose ? 'label' : 'nutrient');
   const hasNutrients = product.n + product.p2o5 + product.k2o > 0;

@@ -20,9 +20,9 @@ import { KIND_OF_PRODUCT, PER_WORDS } from '../product-words';
 import { deleteProduct, restoreProduct, saveProduct } from '../writes';
 import { useWayOn } from '../../../ui/use-way-on';
 
-/** No amount, no dose. */
+/** An empty amount means no dose. */
 const withoutEmptyDose = (p: ProductInput): ProductInput => ({ ...p, dose: p.dose?.amount == null ? null : p.dose });
-/** A product, copied from its label. */
+/** Form for a product, from its label. */
 export function ProductForm({ product, own }: { product: Product | null; own: boolean }) {
   const garden = useGarden();
   const link = useLink();

@@ -5,7 +5,7 @@ import { useLink } from '../../../lib/garden-context';
 import { tabLook } from '../../../ui/tabs';
 import { GardenPage } from '../../garden/components/garden-page';
 
-/** A page of the shed, with its shelves: what is in it, how much, and what it is good for. */
+/** A page of the shed with its tabs. */
 export function ShedPage({ children }: { children: (view: GardenView) => ReactNode }) {
   return (
     <GardenPage title={() => 'Shed'}>

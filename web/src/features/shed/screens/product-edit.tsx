@@ -7,7 +7,7 @@ import { GardenPage } from '../../garden/components/garden-page';
 import { ProductForm } from '../components/product-form';
 import { productsQuery } from '../queries';
 
-/** A product of one's own, made from its label or from a starter, or changed. */
+/** Adds a product from its label or a starter, or edits it. */
 export function ProductEdit() {
   const { productId } = useParams();
   return (

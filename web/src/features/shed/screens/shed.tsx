@@ -11,7 +11,7 @@ import { ShedPage } from '../components/shed-page';
 import { KIND_OF_PRODUCT, labelInWords } from '../product-words';
 import { useProducts } from '../queries';
 
-/** What feeds, mends and sprays there are, and how much of each for these plants and this can. */
+/** Feeds, amendments and sprays, and the dose for these plants and this can. */
 export function ShedScreen() {
   return <ShedPage>{(view) => <Products view={view} />}</ShedPage>;
 }
@@ -38,7 +38,7 @@ function Products({ view }: { view: GardenView }) {
                     chosen={p === chosen}
                     onChoose={() => {
                       setParams({ product: p.id }, { replace: true });
-                      // on a phone it stands above the list
+                      // on a phone it is above the list
                       answer.current?.scrollIntoView({ block: 'nearest' });
                     }}
                   />

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useFormat, useLink } from '../../../lib/garden-context';
 import { ShedPage } from '../components/shed-page';
 
-/** The soil of every place: when it was tested, and what is short. */
+/** The soil of every bed: when tested, and what is low. */
 export function SoilsScreen() {
   return (
     <ShedPage>

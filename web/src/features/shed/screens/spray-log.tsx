@@ -9,7 +9,7 @@ import { Failed, Waiting } from '../../../ui/states';
 import { ShedPage } from '../components/shed-page';
 import { sprayLogQuery } from '../queries';
 
-/** Every spray with all that is asked of a log; it prints as it stands. */
+/** The spray log; it prints as shown. */
 export function SprayLogScreen() {
   return <ShedPage>{() => <SprayLog />}</ShedPage>;
 }

@@ -9,7 +9,7 @@ import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../garden/writes';
 import { ShedPage } from '../components/shed-page';
 
-/** What there is to hold up and to cover with. */
+/** Supports and covers in stock. */
 export function StockScreen() {
   return <ShedPage>{(view) => <Stock key={view.garden.version} garden={view.garden} />}</ShedPage>;
 }

@@ -13,7 +13,7 @@ import { usePhotos } from '../../photos/use-photos';
 import { PlantPage } from '../../plant/components/plant-page';
 import { Strands } from '../../plant/strands/strands';
 
-/** A plant's case on one or two sheets of paper, to take to somebody who knows more. */
+/** A plant's case on one or two printed pages, for an adviser. */
 export function SheetScreen() {
   return (
     <PlantPage waiting="Preparing the case sheet">
@@ -52,7 +52,7 @@ function Acts({ view: { garden, plant } }: { view: PlantView }) {
 }
 
 const NO_DAYS: ReadonlySet<Day> = new Set();
-/** What fits on the paper. */
+/** Most looks that fit on paper. */
 const MOST_LOOKS = 4;
 const MOST_RECORDS = 18;
 const MOST_QUESTIONS = 6;
@@ -155,7 +155,7 @@ function Seen({ view: { records } }: Props) {
   );
 }
 
-/** The newest, as many as fit in a row. */
+/** The newest photos that fit in a row. */
 function Pictures({ view: { garden, plant } }: Props) {
   const format = useFormat();
   const photos = usePhotos(garden.id, { plantId: plant.id }).slice(0, MOST_PHOTOS);

@@ -6,11 +6,11 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 
-/** What it is, where that is right; else the middle of what is wanted, from above its upper end. */
+/** Returns the current pH if it is right, else the middle of the target. */
 const startTarget = (pH: number | null, low: number, high: number): number =>
   pH === null || pH < low ? 6.5 : pH > high ? high : pH;
 
-/** Lime or sulfur from what the pH is to what it should be: by texture, in parts, with dates; the weaker end of the recipes. */
+/** Lime or sulfur from current to target pH: by texture, in dated parts; the weaker recipes. */
 export function Acidity({ place, crop }: { place: PlaceDto; crop: Crop }) {
   const { today } = useGarden();
   const [low, high] = PH_BAND[crop];

@@ -2,7 +2,7 @@ import { DRENCHES, type Drench } from '@candid-leaf/core/soil';
 import { useFormat } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 
-/** Recipes that people give each other, with the spread between them shown and the weaker first. */
+/** Common recipes with their spread, weaker first. */
 export function Drenches() {
   return (
     <Panel title="Drenches">

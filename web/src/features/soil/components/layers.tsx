@@ -10,12 +10,12 @@ import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { savePlace } from '../../places/writes';
 
-/** A usual pot's top, m² (judgement: a pot of 20 L is about 30 cm wide). */
+/** Area of a usual pot, m² (judgement: a pot of 20 L is about 30 cm wide). */
 const potTopM2 = (litres: number): number => 0.07 * (litres / 20) ** (2 / 3);
 const DEPTH_CM = 5;
 const BAG_L = 40;
 
-/** Compost or mulch by volume, bags and barrow-loads; and how fast water goes down. */
+/** Compost or mulch by volume, bags and barrow-loads; and the drainage test. */
 export function Layers({ place, plants }: { place: PlaceDto; plants: number }) {
   const f = useFormat();
   const own = isPotted(place) ? plants * potTopM2(place.volumeL ?? 20) : (place.lengthM ?? 1) * (place.widthM ?? 1);

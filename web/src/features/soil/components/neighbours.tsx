@@ -11,7 +11,7 @@ import { RecordSheet } from '../../records/components/record-sheet';
 import { neighboursQuery } from '../queries';
 import { Unfold } from '../../../ui/unfold';
 
-/** What stands beside the crop: what was planted, seen and cleared, with what is known of each. */
+/** Companion plants: planted, seen and cleared, with the evidence. */
 export function Neighbours({ place }: { place: PlaceDto }) {
   const garden = useGarden();
   const f = useFormat();

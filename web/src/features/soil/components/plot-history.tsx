@@ -6,7 +6,7 @@ import { useGarden, useLink } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { soilQuery } from '../queries';
 
-/** What grew and ailed here, year by year: written by itself, beside what the gardener told of earlier years. */
+/** Earlier crops and problems by year: filled in automatically, with the gardener's own notes. */
 export function PlotHistory({ place }: { place: PlaceDto }) {
   const link = useLink();
   const query = useQuery(soilQuery(useGarden().id, place.id));

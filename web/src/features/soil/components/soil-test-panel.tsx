@@ -37,7 +37,7 @@ const UNIT_WORDS: Partial<Record<SoilUnit, string>> = {
 };
 const LEVEL_WORDS: Record<Level, string> = { low: 'short', ok: 'enough', high: 'plenty' };
 
-/** The newest test of a place's soil, read for what grows there; and a new one, in the units of the sheet. */
+/** The newest soil test, judged for the crop; and a new one in the report's units. */
 export function SoilTestPanel({ place, crop }: { place: PlaceDto; crop: Crop }) {
   const format = useFormat();
   const [adding, setAdding] = useState(false);
@@ -146,7 +146,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
       onDone();
     } catch (error) {
       if (error instanceof RefusedInput) setOwn(error.faults);
-      // else the reasons stand at their fields
+      // otherwise the reasons are shown at their fields
     }
   };
   return (

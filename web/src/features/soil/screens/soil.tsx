@@ -20,7 +20,7 @@ import { PlotHistory } from '../components/plot-history';
 import { SoilTestPanel } from '../components/soil-test-panel';
 import { soilQuery } from '../queries';
 
-/** One place's soil: its test, what is short, lime or sulfur, what is laid on it, and what grew and ailed there. */
+/** The soil of one bed: test, lime or sulfur, layers, earlier crops and problems. */
 export function SoilScreen() {
   const { gardenId = '', placeId = '' } = useParams();
   return (
@@ -61,7 +61,7 @@ function Soil({ at }: { at: PlaceOnView }) {
   );
 }
 
-/** What the place got this season, all its plants together. */
+/** What the bed got this season, all plants together. */
 function Fed({ place }: { place: PlaceDto }) {
   const f = useFormat();
   const fed = useQuery(soilQuery(useGarden().id, place.id)).data?.fed;

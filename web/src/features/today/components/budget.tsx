@@ -2,7 +2,7 @@ import { Select } from '../../../ui/select';
 
 const CHOICES = [10, 20, 30, 60, 90];
 
-/** "I have twenty minutes": the most useful first. */
+/** Time available: the most useful tasks first. */
 export function Budget({ minutes, onChange }: { minutes: number | null; onChange: (minutes: number | null) => void }) {
   return (
     <label className="flex items-center gap-2 whitespace-nowrap">

@@ -5,7 +5,7 @@ import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { RecordSheet } from '../../records/components/record-sheet';
 
-/** What was picked, plant by plant: one touch opens its form. */
+/** Records picked fruit, plant by plant. */
 export function Picks({ task }: { task: TaskDto }) {
   const garden = useGarden();
   const [plantId, setPlantId] = useState<string | null>(null);

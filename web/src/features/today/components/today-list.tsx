@@ -19,20 +19,20 @@ import { Picks } from './picks';
 import { TASK_ICONS } from '../task-icons';
 import { doTask, postponeTask, undoTask } from '../writes';
 
-/** So many lines stand open, on a phone and at a desk; the rest folds. */
+/** Maximum lines shown before folding, on a phone and on a desk. */
 const MOST_OPEN = { phone: 3, desk: 5 };
-/** In a list of no more than this, all of each task stands open. */
+/** Lists this short show every task fully. */
 const SHORT = 3;
-/** So many things that wait are told in full. */
+/** Most tasks on hold shown fully. */
 const MOST_WAITING = 3;
 
 interface Props {
   tasks: readonly TaskDto[];
-  /** where it lies on the walk; null: nowhere */
+  /** its place in the walking order; null: none */
   orderOf: (task: TaskDto) => number | null;
 }
 
-/** What to do today: short, each with its amount and its why, done or put off with one touch. What waits says until when. */
+/** Today: short, each task with amount and reason, done or postponed with one touch. Tasks on hold show until when. */
 export function TodayList({ tasks, orderOf }: Props) {
   const format = useFormat();
   const { today } = useGarden();
@@ -43,7 +43,7 @@ export function TodayList({ tasks, orderOf }: Props) {
   const held = tasks.filter((t) => t.held);
   const litres = due.reduce((sum, t) => sum + (t.litres ?? 0), 0);
   const minutes = due.reduce((sum, t) => sum + t.minutes, 0);
-  // what fits into a given time stands open, all of it
+  // with a time limit, everything that fits is shown
   const most = useWide() ? MOST_OPEN.desk : MOST_OPEN.phone;
   const rest = budget === null ? due.slice(most) : [];
   const left = all.length - due.length;
@@ -142,7 +142,7 @@ function Task({ task, short }: { task: TaskDto; short: boolean }) {
   );
 }
 
-/** What is done in it, plant by plant, day by day or hand by hand, and what to mind: behind one touch, so that the list stays short. */
+/** Steps and precautions of a task behind one touch, so the list stays short. */
 function Steps({ task, open }: { task: TaskDto; open: boolean }) {
   const format = useFormat();
   const { today } = useGarden();
@@ -196,7 +196,7 @@ function Steps({ task, open }: { task: TaskDto; open: boolean }) {
   );
 }
 
-/** Done, or not today; what is to be looked at again is answered where it stands. */
+/** Done or not today; follow-ups are answered where they are. */
 function Answers({ task }: { task: TaskDto }) {
   const garden = useGarden();
   const link = useLink();

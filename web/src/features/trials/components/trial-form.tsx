@@ -24,12 +24,12 @@ const SIDES: [Side, string][] = [
   ['untouched', 'without'],
 ];
 
-/** Signs that are looked for in a trial: what is counted first, then the rest. */
+/** Signs for a trial: countable ones first. */
 const MEASURES = [...SIGN_CODES]
   .filter((s) => signRow(s).kind === 'sign')
   .sort((a, b) => Number(signRow(b).counted ?? 0) - Number(signRow(a).counted ?? 0));
 
-/** A trial, set up: what is changed, for whom, and what is looked for. */
+/** Sets up a trial: the change, the groups, and the measure. */
 export function TrialForm({ view, onDone }: { view: GardenView; onDone: () => void }) {
   const { garden } = view;
   const say = useSay();

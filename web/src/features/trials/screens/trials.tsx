@@ -13,7 +13,7 @@ import { TrialForm } from '../components/trial-form';
 import { trialsQuery } from '../queries';
 import { deleteTrial } from '../writes';
 
-/** Trials of one’s own: two groups of plants, one change, one thing that is looked for, a day to judge. */
+/** Trials: two groups of plants, one change, one measure, a day to judge. */
 export function TrialsScreen() {
   return <ShedPage>{(view) => <Trials view={view} />}</ShedPage>;
 }

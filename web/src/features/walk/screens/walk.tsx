@@ -10,7 +10,7 @@ import { PART_WORDS } from '../../plant/components/touch-plant';
 import { roundOf } from '../round-of';
 import { walkPlan } from '../walk-plan';
 
-/** A walk along a bed: where it stands, and the way on. Broken off, it is taken up again at the first plant not yet looked at. */
+/** A walk along a bed. Interrupted, it continues at the first plant not yet looked over. */
 export function WalkScreen() {
   const { placeId = '' } = useParams();
   return (

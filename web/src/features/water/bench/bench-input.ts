@@ -2,10 +2,10 @@ import { isPotted } from '@candid-leaf/core/records';
 import { isRecordOf, type BenchDto, type PlantView } from '@candid-leaf/contract';
 import type { BenchAsked } from '../../../workers/bench.worker';
 
-/** Longest season that is run, days. */
+/** Longest season to run, days. */
 const MOST_DAYS = 200;
 
-/** What the worker needs of a plant to run the bench on it. */
+/** Returns what the worker needs of a plant. */
 export function benchInputOf(
   { garden, place, plant, report, weather, records }: PlantView,
   { setUps, weather: from, years }: Pick<BenchDto, 'setUps' | 'weather' | 'years'>,

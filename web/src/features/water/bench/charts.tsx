@@ -11,11 +11,11 @@ const LETTERS = 'ABCDEF';
 interface Shown {
   key: BenchMeasure;
   title: string;
-  /** a quantity is told in the gardener's unit */
+  /** quantity, shown in the gardener's unit */
   quantity?: Quantity;
-  /** of each plant */
+  /** per plant */
   each?: string;
-  /** from the core's number to the one shown, where it is none with a unit */
+  /** converts the core's number for display if it has no unit */
   value?: (x: number) => number;
   digits: number;
 }
@@ -39,7 +39,7 @@ const titleOf = (m: Shown, u: Units): string =>
 const shownValue = (m: Shown, x: number, u: Units): number =>
   m.quantity ? measureOf(m.quantity, u).fromMetric(x) : (m.value?.(x) ?? x);
 
-/** While the years run, the frame of what is coming; the first chart warms the drawing up, so that the last step is short. */
+/** Chart placeholders while running; the first chart warms up rendering so the last step is short. */
 export function ChartsToCome({ setUps }: { setUps: readonly SetUp[] }) {
   const rows = useMemo(() => setUps.map((setUp) => ({ setUp, seasons: [] })), [setUps]);
   return (
@@ -49,7 +49,7 @@ export function ChartsToCome({ setUps }: { setUps: readonly SetUp[] }) {
   );
 }
 
-/** What came of each set-up, measure by measure, aligned; the thin line is the spread from dry to wet years. */
+/** Results of each set-up, measure by measure; the thin line is the spread from dry to wet years. */
 export function Charts({ rows }: { rows: readonly BenchRow[] }) {
   const said = verdict(rows);
   const many = rows[0]!.seasons.length > 1;
@@ -96,7 +96,7 @@ const shown = (m: Shown, row: BenchRow, u: Units) => {
   return { mid, spread: [mid - low, high - mid] as [number, number] };
 };
 
-/** Nine charts at once would hold the page up: they are drawn one after the other, each in a turn of its own. */
+/** Nine charts at once would block the page: they are drawn one by one, each in its own turn. */
 function useOneByOne(of: number): number {
   const [drawn, setDrawn] = useState(0);
   useEffect(() => {
@@ -168,7 +168,7 @@ const Measure = memo(function Measure({ m, rows, lines, many, best }: MeasurePro
   );
 });
 
-/** The same for reading: in figures. */
+/** The same as figures. */
 function Table({ rows }: { rows: readonly BenchRow[] }) {
   const { units } = useGarden();
   return (

@@ -19,7 +19,7 @@ interface Props {
   onTake: (tried: Tried) => void;
 }
 
-/** Set-ups that were named and kept. */
+/** Saved set-ups. */
 export function KeptSetUps({ place, now, onTake }: Props) {
   const garden = useGarden();
   const benches = useQuery(benchesQuery(garden.id));

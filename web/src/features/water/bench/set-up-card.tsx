@@ -25,7 +25,7 @@ const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
 
 const USUAL_EVERY_DAYS = 3;
 
-/** One habit or change: what is left as it is needs no touch. */
+/** One watering method or change; fields left alone need no touch. */
 export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
   const isPot = isPotted(place);
   const set = (change: Partial<SetUp>) => onChange({ ...value, ...change });

@@ -10,10 +10,10 @@ interface Props {
   set: (change: Partial<SetUp>) => void;
 }
 
-/** What a choice stands for: its number, or as it is. */
+/** Parses a choice: its number, or "as now". */
 const numberOrAsIs = (text: string): number | null => (text === '' ? null : Number(text));
 
-/** What may be other than it is about the place itself. */
+/** Changes to the bed itself. */
 export function ThePlaceIf({ place, value, set }: Props) {
   const format = useFormat();
   const isPot = isPotted(place);

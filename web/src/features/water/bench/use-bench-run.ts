@@ -8,7 +8,7 @@ export type RunState =
   | { at: 'done'; rows: BenchRow[]; tookMs: number }
   | { at: 'stopped' };
 
-/** Runs the bench in a worker; it can be stopped at any time, and a new run ends the one before. */
+/** Runs the comparison in a worker; it can be stopped, and a new run ends the previous one. */
 export function useBenchRun() {
   const worker = useRef<Worker | null>(null);
   const [state, setState] = useState<RunState>({ at: 'rest' });

@@ -10,7 +10,7 @@ import { SoilFeel } from '../../records/components/soil-feel';
 const driestOf = (p: PlacePlanDto): PourDto | undefined =>
   [...p.pours].sort((a, b) => (a.fractionAvailable ?? 2) - (b.fractionAvailable ?? 2))[0];
 
-/** A finger in the soil moves the plan at once. */
+/** A finger check updates the plan at once. */
 export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
   const link = useLink();
   const driest = driestOf(p);

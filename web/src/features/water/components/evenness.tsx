@@ -1,7 +1,7 @@
 import { evennessInWords } from '@candid-leaf/core/water';
 import { Explained } from '../../../ui/explained';
 
-/** How even the water was, in words, with the number behind them. */
+/** Evenness of water in words, with the number behind it. */
 export function Evenness({ of }: { of: number }) {
   return (
     <Explained says={evennessInWords(of)}>

@@ -14,18 +14,18 @@ const PART_WORDS: Record<OrderPart, string> = {
   rounding: 'rounded to pour',
 };
 
-/** A rounding that nobody would see in what is poured is not told. */
+/** Rounding too small to notice when pouring is not listed. */
 const isTold = ({ what, litres }: OrderReckoned['parts'][number]): boolean =>
   what !== 'rounding' || Math.abs(litres) >= 0.1;
 
 interface Props {
   says: ReactNode;
   of: OrderReckoned | null | undefined;
-  /** how many plants get it */
+  /** number of plants */
   plants: number;
 }
 
-/** Litres that are to be given; they open to what they were made of. */
+/** Litres to give; opens to how they were computed. */
 export function LitresOpened({ says, of, plants }: Props) {
   const format = useFormat();
   if (!of) return says;

@@ -18,10 +18,10 @@ interface Props {
   onChange: (change: Partial<PlaceWatering>, flowLPerH?: number) => void;
 }
 
-/** Least weekly limit that the server takes, litres. */
+/** Smallest weekly limit the server accepts, L. */
 const LEAST_CAP_L = 1;
 
-/** Whose way of watering is followed here, and what local rules allow. */
+/** Watering method of this bed, and local rules. */
 export function Rules({ place, p, busy, onChange }: Props) {
   return (
     <Panel label="Watering method" className="flex flex-col gap-4 self-start">
@@ -118,7 +118,7 @@ function AllowedDays({
   );
 }
 
-/** Kept when the field is left. */
+/** Saved when the field loses focus. */
 function WeeklyCap({ capL, onChange }: { capL: number | null; onChange: Props['onChange'] }) {
   const [litres, setLitres] = useState(capL);
   const keep = () => {
@@ -141,10 +141,10 @@ function WeeklyCap({ capL, onChange }: { capL: number | null; onChange: Props['o
 }
 
 const BUCKET_L = 10;
-/** More than a garden tap gives, litres an hour; the server takes no more. */
+/** More than a garden tap gives, L an hour; the server's maximum. */
 const MOST_FLOW_L_H = 5000;
 
-/** Seconds to fill a bucket give the flow; nobody knows it otherwise. */
+/** Measures the flow by seconds to fill a bucket. */
 function BucketTest({ place, busy, onFlow }: { place: PlaceDto; busy: boolean; onFlow: (flowLPerH: number) => void }) {
   const format = useFormat();
   const [seconds, setSeconds] = useState<number | null>(null);

@@ -11,7 +11,7 @@ import { useWide } from '../../../ui/use-wide';
 import { Evenness } from './evenness';
 import { plansQuery } from '../queries';
 
-/** Which places swing and which are due first, and what would change it; the most worrying first. */
+/** Which beds swing and which are due first, with what-ifs; most worrying first. */
 export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
   const garden = useGarden();
   const link = useLink();

@@ -11,7 +11,7 @@ import { gardenViewQuery } from '../../garden/queries';
 import { useRecordOnce } from '../../records/components/use-record-once';
 import { Unfold } from '../../../ui/unfold';
 
-/** Two weights teach a pot: soaked and drained, and at the first droop. From then on a scale tells the water left. */
+/** Calibrates a pot by two weights: soaked and drained, and starting to droop. */
 export function TeachWeight({ place }: { place: PlaceDto }) {
   const garden = useGarden();
   const view = useQuery(gardenViewQuery(garden.id));

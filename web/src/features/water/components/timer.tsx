@@ -8,7 +8,7 @@ import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { readTimer, sendTimer } from '../writes';
 
-/** The timer on the tap: told the plan, asked what it did, and the two laid side by side. */
+/** The hose timer: sends the plan, reads the log, compares both. */
 export function Timer({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
   const garden = useGarden();
   const format = useFormat();

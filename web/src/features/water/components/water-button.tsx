@@ -9,7 +9,7 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { useRecordOnce } from '../../records/components/use-record-once';
 
-/** What the plan gives next, to begin with; where it gives none this week, what a can holds for one plant. */
+/** Default amount: the plan's next watering; if none this week, a can per plant. */
 const usual = (view: PlaceOnView): number => {
   const planned = view.plants.flatMap((p) => (p.next ? [p.next.litres] : []));
   if (planned.length > 0) return planned.reduce((a, b) => a + b, 0) / planned.length;
@@ -18,7 +18,7 @@ const usual = (view: PlaceOnView): number => {
   return Math.min(2, (view.place.volumeL ?? 10) / 4);
 };
 
-/** A watering of a whole place in two touches: the first shows the amount, the second records it. */
+/** Waters a whole bed in two touches: the first shows the amount, the second records it. */
 export function WaterButton({ view }: { view: PlaceOnView }) {
   const { place } = view;
   const [open, setOpen] = useState(false);
@@ -40,7 +40,7 @@ export function WaterButton({ view }: { view: PlaceOnView }) {
   );
 }
 
-/** The amount for each plant, in half steps of the gardener's own unit. */
+/** The amount per plant, in half steps of the gardener's unit. */
 function Amount({ view, onDone }: { view: PlaceOnView; onDone: () => void }) {
   const garden = useGarden();
   const format = useFormat();

@@ -11,7 +11,7 @@ const TOLD_BY: Record<CorrectedBy, string> = {
   probe: 'a probe',
 };
 
-/** The share of the water that is left; it opens to what it was reckoned from, and how sure that is. */
+/** The share of water left; opens to how it was estimated, and how certain. */
 export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
   const format = useFormat();
   const r = waterReckoned(daily);

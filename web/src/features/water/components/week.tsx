@@ -14,7 +14,7 @@ import { doTask, undoTask } from '../../today/writes';
 import { LitresOpened } from './litres-opened';
 import { overAll, weekOf, withoutRain, type PlaceDay, type PourOnDay } from '../week-of';
 
-/** The week of a place in sentences and days. */
+/** The week of a bed in sentences and days. */
 export function Week({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
   const days = weekOf(p);
   if (days.length === 0)
@@ -96,7 +96,7 @@ function WeekDay({ d, place, together }: { d: PlaceDay; place: PlaceDto; togethe
   );
 }
 
-/** What one pour gets that day, how, and what is left at night. */
+/** What one group gets that day, how, and what is left at night. */
 function PourLine({ x: { pour, day, litres }, named }: { x: PourOnDay; named: boolean }) {
   const format = useFormat();
   return (
@@ -139,7 +139,7 @@ function PourLine({ x: { pour, day, litres }, named }: { x: PourOnDay; named: bo
   );
 }
 
-/** "18 min", or in steps where the soil takes it slowly. */
+/** Returns "18 min", or rounds if the soil takes it slowly. */
 function stepsInWords({ steps: s }: PourOnDay['day']): string {
   if (!s) return '';
   const each = s.minutes === null ? '' : `${Math.max(1, Math.round(s.minutes))} min`;
@@ -147,7 +147,7 @@ function stepsInWords({ steps: s }: PourOnDay['day']): string {
   return `${each ? `${s.times} × ${each}` : `in ${s.times} rounds`}, ${s.waitMinutes} minutes apart`;
 }
 
-/** Today's watering is ticked here as it is in Today: the same task. */
+/** Ticks today's watering: the same task as in Today. */
 function Answers({ d, place }: { d: PlaceDay; place: PlaceDto }) {
   const garden = useGarden();
   const format = useFormat();

@@ -26,7 +26,7 @@ import { useBenchRun } from '../bench/use-bench-run';
 const MOST = 6;
 const YEARS = [20, 50, 200] as const;
 
-/** The same weather through different habits, side by side: on this soil, in this pot, the numbers decide. */
+/** Compares watering methods under the same weather, for this soil and pot. */
 export function BenchScreen() {
   return <GardenPage title={() => 'Compare watering methods'}>{(v) => <Choose view={v} />}</GardenPage>;
 }
@@ -165,11 +165,11 @@ function SetUps({ place, setUps, onChange }: { place: PlaceDto; setUps: SetUp[];
 }
 
 const isNumber = (x: number | null | undefined): boolean => typeof x === 'number' && !Number.isNaN(x);
-/** It has a name, and what is asked of it is a number. */
+/** Returns whether it has a name and valid numbers. */
 const isReady = (s: SetUp): boolean =>
   s.name.trim() !== '' && (s.strategy !== 'timer' || isNumber(s.everyDays)) && (s.litres == null || isNumber(s.litres));
 
-/** Starts the run, shows how far it is, stops it. */
+/** Starts and stops the run, and shows its progress. */
 function Run({
   bench,
   ready,
@@ -206,7 +206,7 @@ function Run({
 
 const isSchool = (strategy: SetUp['strategy']): strategy is SchoolCode => (SCHOOL_CODES as string[]).includes(strategy);
 
-/** A set-up that is one of the schools can become the way this place is planned. */
+/** Applies a compared watering method to this bed's plan. */
 function Adopt({ place, setUps }: { place: PlaceDto; setUps: readonly SetUp[] }) {
   const garden = useGarden();
   const save = useWrite(savePlace, garden.id);

@@ -19,7 +19,7 @@ import { Timer } from '../components/timer';
 import { Week } from '../components/week';
 import { placePlanQuery } from '../queries';
 
-/** One place's coming week: which mornings, how much, how long; what rain saves, and what if it does not come. */
+/** The water plan of one bed: mornings, amounts and minutes; what rain saves, and what if it fails. */
 export function PlanScreen() {
   const { gardenId = '', placeId = '' } = useParams();
   return (
@@ -66,7 +66,7 @@ function Plan({ place }: { place: PlaceDto }) {
   );
 }
 
-/** How old the facts are that the plan stands on. */
+/** How recent the plan's data are. */
 function Facts({ p }: { p: PlacePlanDto }) {
   const format = useFormat();
   return (
