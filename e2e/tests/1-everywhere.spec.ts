@@ -153,5 +153,5 @@ test('with the keyboard alone: sign in, choose a day, open a plant, record a sig
   await page.keyboard.press('Space');
   await expect(page.getByText('Saved: 1 seen')).toBeVisible();
   await page.keyboard.press('Space');
-  await expect(page.getByText('Kept:')).toBeHidden();
+  await expect(page.getByText('Saved:')).toBeHidden();
 });

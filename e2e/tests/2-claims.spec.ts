@@ -16,8 +16,8 @@ test('a measure that is logged is answered once, kindly, and recorded all the sa
   };
   await note('Crushed eggshells round the stem');
   const told = page.getByRole('dialog', { name: 'About this product or method' });
-  await expect(told).toContainText('No evidence that it helps. They dissolve over years');
-  await expect(told).toContainText('Better: Even water');
+  await expect(told).toContainText('No evidence that it helps. They take years to dissolve');
+  await expect(told).toContainText('Better: Water evenly');
   await told.getByRole('button', { name: 'Good to know' }).click();
   await expect(page.getByRole('button', { name: /Crushed eggshells round the stem/ })).toBeVisible();
   await note('More eggshells');

@@ -37,12 +37,12 @@ test('a backlog of cuts: this week’s within the budget, drawn on the plant; ma
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
   await page.getByLabel('Cuts', { exact: true }).fill('40');
   await page.getByRole('button', { name: 'Save record' }).click();
-  await expect(page.getByText(/40 at once is too much for one plant/)).toBeVisible();
+  await expect(page.getByText(/40 cuts at once are too many/)).toBeVisible();
   await page.keyboard.press('Escape');
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await today.getByRole('button', { name: /^Done: 4 cuts: The plant/ }).click();
-  await expect(today.getByRole('list', { name: 'Not now' })).toContainText("this week's four cuts are made");
+  await today.getByRole('button', { name: /^Done: Prune: The plant/ }).click();
+  await expect(today.getByRole('list', { name: 'Not now' })).toContainText('this week’s four cuts are done');
 });
 
 test('a sucker is put in a glass, looked at, planted, and becomes a plant of its own', async ({ page }) => {

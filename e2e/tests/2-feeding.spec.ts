@@ -24,11 +24,11 @@ test('a feed asks where nothing is recorded, is held in the heat, and is given w
   await signIn(page, own.who);
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByRole('list', { name: 'Not now' })).toContainText(
-    /Not now: Feed: Glass pot.*feed burns in heat/,
+    /Not now: Feed: Glass pot.*feed burns roots in heat/,
   );
 
   await page.getByRole('link', { name: /^Cool one/ }).click();
-  await expect(page.getByText('none recorded is not none given')).toBeVisible();
+  await expect(page.getByText('may only mean it was not written down')).toBeVisible();
   await page.getByRole('button', { name: 'Not fed so far' }).click();
   const next = page.getByRole('region', { name: 'Next here' });
   await expect(next.getByText(/8\.8.mL \(1¾ tsp\) in 2.L/)).toBeVisible();
@@ -37,7 +37,7 @@ test('a feed asks where nothing is recorded, is held in the heat, and is given w
   await expect(today.getByText('Feed: Hall pot')).toBeHidden();
   await page.getByRole('link', { name: /^Cool one/ }).click();
   await expect(page.getByRole('button', { name: /Fed .* of Liquid tomato feed \(4-3-8\)/ })).toBeVisible();
-  await expect(page.getByRole('img', { name: /^Nitrogen: .* could be taken up so far/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Nitrogen: .* available so far/ })).toBeVisible();
 });
 
 test('ten times the label is refused with the way out, and kept once it is explained', async ({ page }) => {
@@ -47,10 +47,10 @@ test('ten times the label is refused with the way out, and kept once it is expla
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Feed' }).click();
-  await choose(page, 'What', 'Organic granules');
+  await choose(page, 'Details', 'Organic granules');
   await page.getByLabel('Per plant (g)').fill('400');
   await page.getByRole('button', { name: 'Save record' }).click();
-  await expect(page.getByText(/is 10 times the label's 40 g: is it grams per plant\?/)).toBeVisible();
+  await expect(page.getByText(/is 10 times the label’s 40 g: did you mean grams per plant\?/)).toBeVisible();
   await page.getByLabel('Why more than usual').fill('the bag tipped over');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('button', { name: 'Fed 400 g of Organic granules (4-4-4)' })).toBeVisible();

@@ -22,12 +22,12 @@ test('a notebook of somebody else’s comes in: looked at, its units chosen, tri
   await expect(panel.getByLabel('Decimal mark')).toHaveText('a comma: 1,5');
   await choose(panel, 'Unit of Water per plant', 'US gal');
   await panel.getByRole('button', { name: 'Check file' }).click();
-  await expect(panel.getByText('3 rows read: 2 would come in, 1 is at fault.')).toBeVisible();
+  await expect(panel.getByText('3 rows read: 2 to import, 1 with errors.')).toBeVisible();
   await expect(panel.getByRole('list', { name: 'Error' })).toContainText(
     'Line 4, Plant: there is no plant called "Blue one" here',
   );
   await panel.getByRole('button', { name: 'Import 2 rows and skip the ones with errors' }).click();
-  await expect(panel.getByText('2 rows imported, 1 row at fault stayed out.')).toBeVisible();
+  await expect(panel.getByText('2 rows imported, 1 row with errors skipped.')).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
   const records = page.getByRole('region', { name: 'All records' });

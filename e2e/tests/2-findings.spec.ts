@@ -37,7 +37,7 @@ test('the same pale fruit patch, decided by what was recorded: thinned before th
   await page.getByRole('button', { name: 'Not there: Dark patch at the bottom' }).click();
   await whatIsIt(page);
   await expect(page.getByRole('heading', { name: /^Sunscald/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /Leaves removed: 40 % of the leaf cut on 9 July/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Leaves removed: 40 % of the leaves cut on 9 July/ })).toBeVisible();
   const todo = page.getByRole('region', { name: /What to do/ });
   await expect(todo.getByText('Hang shade cloth')).toBeVisible();
   await expect(todo.getByText('Use the sound fruit')).toBeVisible();
@@ -64,7 +64,7 @@ test('two troubles at once are both told, each with its own remedies; one is tak
   await expect(aphids.getByText('after the next look').first()).toBeVisible();
   await expect(aphids.getByText('No broad-spectrum insecticide: it kills the helpful insects first.')).toBeVisible();
   await aphids.getByRole('button', { name: 'I will do this' }).click();
-  await expect(aphids.getByText(/Taken on 18 July/)).toBeVisible();
+  await expect(aphids.getByText(/Started on 18 July/)).toBeVisible();
   await expect(rot.getByRole('button', { name: 'I will do this' })).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Today' }).getByText('Rinse them off with water')).toBeVisible();

@@ -51,7 +51,7 @@ test('“I am new here”, with the keyboard alone: from the sign-up to the firs
   await expect(page.getByRole('option', { name: /Savannah, .*United States/ }).first()).toBeVisible();
   await page.keyboard.press('ArrowDown');
   await his.press(town);
-  await expect(page.getByText(/time of America/)).toBeVisible();
+  await expect(page.getByText(/time zone America/)).toBeVisible();
   await expect(page.getByRole('radio', { name: 'US' })).toBeChecked();
   await his.press(page.getByRole('button', { name: 'Create garden' }));
   await his.press(page.getByRole('button', { name: 'Look it over' }));

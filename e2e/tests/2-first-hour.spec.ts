@@ -37,7 +37,7 @@ test('“I am new here”: from the sign-up to the first answer in twelve inputs
   const town = page.getByRole('combobox', { name: 'Nearest town' });
   await her.type(town, 'zuri');
   await her.tap(page.getByRole('option', { name: 'Zürich, Switzerland' }));
-  await expect(page.getByText('time of Europe/Zurich')).toBeVisible();
+  await expect(page.getByText('time zone Europe/Zurich')).toBeVisible();
   // proposed, and said to be a guess; amounts by the device's language
   await expect(page.getByRole('button', { name: /^Usual last frost date: about \d+ May$/ })).toBeVisible();
   await expect(page.getByRole('radio', { name: 'Metric' })).toBeChecked();
@@ -92,7 +92,7 @@ test('a garden with no town is refused in words, and one is found by numbers too
   expect(made.ok()).toBe(true);
   await page.goto('/gardens/new');
   await page.getByRole('button', { name: 'Create garden' }).click();
-  await expect(page.getByText('Where the garden lies is needed')).toBeVisible();
+  await expect(page.getByText('We need the location')).toBeVisible();
   await page.getByRole('button', { name: 'Enter coordinates' }).click();
   await page.getByLabel('Latitude (°)').fill('-41.3');
   await page.getByLabel('Longitude (°)').fill('174.8');

@@ -99,7 +99,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await page.getByRole('link', { name: 'Edit' }).click();
     await page.getByRole('button', { name: 'Remove this plant' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeHidden();
-    await page.getByRole('listitem').filter({ hasText: 'has ended' }).getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('listitem').filter({ hasText: 'was archived' }).getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeVisible();
   });
 });
@@ -143,8 +143,8 @@ test('the station is down: the page says so and goes on; a gauge of one’s own 
   try {
     await page.getByRole('link', { name: 'Settings' }).click();
     await page.getByRole('button', { name: 'Update now' }).click();
-    await expect(page.getByText('The station does not answer: the station answered 503')).toBeVisible();
-    await expect(page.getByText(/newest day it gave is 18 July/)).toBeVisible();
+    await expect(page.getByText('The weather station does not answer: the station answered 503')).toBeVisible();
+    await expect(page.getByText(/its newest day is 18 July/)).toBeVisible();
   } finally {
     await page.request.post(`${station}/fault?down=false`);
   }

@@ -63,10 +63,10 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   const own = await kept(page);
   await context.setOffline(true);
   await page.reload();
-  await expect(page.getByText(/^No signal. The garden as it stood \d\d:\d\d/)).toBeVisible();
+  await expect(page.getByText(/^Offline. Showing your garden as of \d\d:\d\d/)).toBeVisible();
   await page.getByRole('button', { name: 'Near one: all clear' }).click();
-  await expect(page.getByText(/all clear. Kept on this device/).first()).toBeVisible();
-  await expect(page.getByText('1 thing waits to sync.', { exact: false })).toBeVisible();
+  await expect(page.getByText(/all clear. Saved on this device/).first()).toBeVisible();
+  await expect(page.getByText('1 change waiting to sync.', { exact: false })).toBeVisible();
   await page.getByRole('link', { name: /^Far one/ }).click();
   await page.getByRole('button', { name: 'Water', exact: true }).click();
   const sheet = page.getByRole('dialog');
@@ -76,10 +76,10 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await expect(page.getByRole('button', { name: /Watered, 2.L per plant/ })).toBeVisible();
   // and so does a photo
   const photo = { name: 'Far one on 18 July' };
-  await page.getByLabel('Take or choose a photo of Far one').setInputFiles(await phonePhoto());
+  await page.getByLabel('Take or choose a photo: Far one').setInputFiles(await phonePhoto());
   await expect(page.getByRole('img', photo)).toBeVisible();
   await page.reload();
-  await expect(page.getByText('3 things wait to sync.', { exact: false })).toBeVisible();
+  await expect(page.getByText('3 changes waiting to sync.', { exact: false })).toBeVisible();
   await expect(page.getByRole('button', { name: /Watered, 2.L per plant/ })).toBeVisible();
   await expect(page.getByRole('img', photo)).toBeVisible();
   const address = page.url();
@@ -95,7 +95,7 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await again.keyboard.press('Escape');
   // the signal comes back
   await context.setOffline(false);
-  await expect(again.getByText('to be sent.', { exact: false })).toBeHidden();
+  await expect(again.getByText('to sync.', { exact: false })).toBeHidden();
   expect((await recordsOf(again, own, own.near)).map((r) => r.type)).toEqual(['inspection']);
   expect((await recordsOf(again, own, own.far)).map((r) => [r.type, r.data.litres])).toEqual([['watering', 2]]);
   const photos = async (): Promise<unknown[]> =>
@@ -111,7 +111,7 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await context.setOffline(true);
   await again.getByRole('link', { name: 'Edit', exact: true }).click();
   await again.getByRole('button', { name: 'Save' }).click();
-  await expect(again.getByText(/There is no signal. This is changed when it is back/).first()).toBeVisible();
+  await expect(again.getByText(/You’re offline. This can only be changed online/).first()).toBeVisible();
 });
 
 test('a look without signal is answered on the device, by the same core as on the server', async ({
@@ -127,7 +127,7 @@ test('a look without signal is answered on the device, by the same core as on th
   await expect(finding).toContainText('Blossom end rot');
   const here = await finding.textContent();
   await context.setOffline(false);
-  await expect(page.getByText('to be sent.', { exact: false })).toBeHidden();
+  await expect(page.getByText('to sync.', { exact: false })).toBeHidden();
   const { report } = await (await page.request.get(`/api/gardens/${own.garden}/plants/${own.near}/view`)).json();
   expect(report.headline).toBe(here);
   expect(report.diagnosis[0].disorder).toBe('blossom-end-rot');
@@ -159,7 +159,7 @@ async function correct(page: Page, litres: string): Promise<void> {
   const sheet = page.getByRole('dialog');
   await sheet.getByLabel('Per plant (L)').fill(litres);
   await sheet.getByRole('button', { name: 'Save correction' }).click();
-  await expect(page.getByText('1 thing waits', { exact: false })).toBeVisible();
+  await expect(page.getByText('1 change waiting', { exact: false })).toBeVisible();
 }
 
 test('two helpers change one record of a plant, both without signal: who comes back later sees both side by side, and one of them is kept', async ({
@@ -178,7 +178,7 @@ test('two helpers change one record of a plant, both without signal: who comes b
   await correct(hers, '3');
   // she has signal first
   await hers.context().setOffline(false);
-  await expect(hers.getByText('to be sent.', { exact: false })).toBeHidden();
+  await expect(hers.getByText('to sync.', { exact: false })).toBeHidden();
   await hers.context().close();
   await context.setOffline(false);
   await expect(page.getByText('1 need a decision.', { exact: false })).toBeVisible();
@@ -186,7 +186,7 @@ test('two helpers change one record of a plant, both without signal: who comes b
   await expect(page.getByRole('region', { name: 'Mine' })).toContainText(/Watered, 5.L per plant, 18 July/);
   await expect(page.getByRole('region', { name: 'Theirs' })).toContainText(/Watered, 3.L per plant, 18 July/);
   await page.getByRole('button', { name: 'Keep mine' }).click();
-  await expect(page.getByText('to be sent.', { exact: false })).toBeHidden();
+  await expect(page.getByText('to sync.', { exact: false })).toBeHidden();
   expect((await recordsOf(page, own, own.far)).map((r) => r.data.litres)).toEqual([5]);
 });
 
@@ -196,16 +196,16 @@ test('signing out with something waiting warns; another account sees nothing of 
   const own = await kept(page);
   await page.route('**/api/gardens/*/records', (route) => route.abort());
   await page.getByRole('button', { name: 'Near one: all clear' }).click();
-  await expect(page.getByText('1 thing waits to sync.', { exact: false })).toBeVisible();
+  await expect(page.getByText('1 change waiting to sync.', { exact: false })).toBeVisible();
   // what could be sent does not overtake it
   await page
     .getByRole('button', { name: /^Not today/ })
     .first()
     .click();
-  await expect(page.getByText('2 things wait to sync.', { exact: false })).toBeVisible();
+  await expect(page.getByText('2 changes waiting to sync.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Sign out' }).click();
   const asked = page.getByRole('alertdialog');
-  await expect(asked).toContainText('2 things wait to sync');
+  await expect(asked).toContainText('2 changes waiting to sync');
   await asked.getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await asked.getByRole('button', { name: 'Sign out anyway' }).click();
@@ -213,7 +213,7 @@ test('signing out with something waiting warns; another account sees nothing of 
   await page.unroute('**/api/gardens/*/records');
   const other = await ownGarden(page);
   await signIn(page, other.who);
-  await expect(page.getByText('to be sent.', { exact: false })).toBeHidden();
+  await expect(page.getByText('to sync.', { exact: false })).toBeHidden();
   await expect(page.getByText('Near one')).toBeHidden();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();

@@ -27,7 +27,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
 
   const hers = await elsewhere(browser);
   await hers.goto(link);
-  await expect(hers.getByText('Bo asks Mia into')).toBeVisible();
+  await expect(hers.getByText('Bo invites Mia to')).toBeVisible();
   await openToAll(hers);
   await hers.getByLabel('Your name').fill('Mia');
   await hers.getByLabel('E-mail').fill(`${randomUUID()}@halt.example`);
@@ -49,7 +49,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   // the link works once
   const third = await elsewhere(browser);
   await third.goto(link);
-  await expect(third.getByText('This link no longer works')).toBeVisible();
+  await expect(third.getByText('The link no longer works')).toBeVisible();
   await third.context().close();
 
   // what she wrote stands with her name
@@ -60,7 +60,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   ).toContainText('Mia');
   // she is let keep it, and the first one can go
   await page.goto(`/gardens/${own.garden}/people`);
-  await expect(page.getByText('You keep it alone.')).toBeVisible();
+  await expect(page.getByText('You are the only manager.')).toBeVisible();
   await choose(page, 'Access of Mia', 'Save');
   await page.getByRole('button', { name: 'Leave garden', exact: true }).click();
   await page.getByRole('button', { name: 'Leave Own garden' }).click();
@@ -109,7 +109,7 @@ test('a holiday list is opened and ticked by somebody without account, until its
   await page.getByRole('button', { name: 'Remove the link of Grandma' }).click();
   await expect(page.getByText('The link no longer works.', { exact: true })).toBeVisible();
   await hers.reload();
-  await expect(hers.getByText('This link no longer works')).toBeVisible();
+  await expect(hers.getByText('The link no longer works')).toBeVisible();
   await hers.context().close();
 });
 
@@ -125,7 +125,7 @@ test('a forgotten password comes back by mail; with the new one everybody else i
   await page.getByRole('button', { name: 'I forgot my password' }).click();
   await page.getByLabel('E-mail').fill(own.who.email);
   await page.getByRole('button', { name: 'Send me a link' }).click();
-  await expect(page.getByText('a link is sending')).toBeVisible();
+  await expect(page.getByText('we’ve sent a link')).toBeVisible();
   const newest = async (): Promise<string> => {
     const mails = (await (await fetch(`${process.env.MAIL_URL}/mails?to=${own.who.email}`)).json()) as {
       text: string;

@@ -61,7 +61,7 @@ test('photos of a plant and of a sign: upright, small and without their place be
 
   // what is no photo is said to be none, and changes nothing
   await photos
-    .getByLabel('Take or choose a photo of Red one')
+    .getByLabel('Take or choose a photo: Red one')
     .setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
   await expect(page.getByText('We can’t open this as a photo.', { exact: true })).toBeVisible();
   await photos.getByRole('button', { name: 'Delete the photo of 18 July' }).click();
@@ -77,6 +77,6 @@ test('photos of a plant and of a sign: upright, small and without their place be
   // a place has photos too
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('region', { name: 'Wall pot' }).getByRole('link', { name: 'Wall pot', exact: true }).click();
-  await page.getByLabel('Take or choose a photo of Wall pot').setInputFiles(await phonePhoto());
+  await page.getByLabel('Take or choose a photo: Wall pot').setInputFiles(await phonePhoto());
   await expect(page.getByRole('img', { name: 'Wall pot on 18 July' })).toBeVisible();
 });

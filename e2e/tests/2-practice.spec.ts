@@ -11,7 +11,7 @@ test('a made-up plant: checked for a price, answered, told why; kept once, and t
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Handbook', exact: true }).click();
   await page.getByRole('link', { name: 'Practice' }).click();
-  await expect(page.getByText('After the first answers this shows')).toBeVisible();
+  await expect(page.getByText('After a few answers this shows')).toBeVisible();
   await page.getByRole('region', { name: 'Drooping leaves' }).getByRole('link', { name: 'Plant 1' }).click();
   await expect(page.getByRole('heading', { name: 'What you see' })).toBeVisible();
 
@@ -39,7 +39,7 @@ test('a made-up plant: checked for a price, answered, told why; kept once, and t
   const answer = page.getByRole('region', { name: 'The answer' });
   await expect(answer.getByRole('heading', { name: `Right: ${trouble.toLowerCase()}.` })).toBeFocused();
   await expect(answer.getByText('What each check told you')).toBeVisible();
-  await expect(answer.getByText(/Feel the soil a finger check deep, 1 min: /)).toBeVisible();
+  await expect(answer.getByText(/Feel the soil a finger deep, 1 min: /)).toBeVisible();
   await expect(answer.getByRole('link', { name: 'Next plant' })).toHaveAttribute('href', /wilting\/2$/);
   const seen = await page
     .getByRole('listitem')
@@ -69,5 +69,5 @@ test('a made-up plant: checked for a price, answered, told why; kept once, and t
   ).toBe(seen);
   await expect(there.getByText('the first answer counts')).toHaveCount(0);
   await there.goto(there.url().replace(/wilting.*/, 'wilting/nowhere'));
-  await expect(there.getByRole('alert')).toContainText('no such plant');
+  await expect(there.getByRole('alert')).toContainText('We can’t find that plant');
 });

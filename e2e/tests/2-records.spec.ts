@@ -31,11 +31,11 @@ test('the records of a plant: page by page, the oldest first, one kind, some wor
   expect(oldest).toEqual([...oldest].sort((a, b) => a - b));
   expect(oldest[0]).toBeLessThan(first.at(-1)!);
 
-  await choose(panel, 'Kind', 'Cut');
+  await choose(panel, 'Type', 'Cut');
   await expect(rows.filter({ hasText: 'Cut' })).toHaveCount((await rows.count()) - 1);
   await expect(panel.getByRole('button', { name: /11 cuts/ })).toBeVisible();
   await panel.getByLabel('Search').fill('watered');
   await expect(panel.getByRole('status')).toHaveText('No record of this type contains these words.');
-  await choose(panel, 'Kind', 'all types');
+  await choose(panel, 'Type', 'all types');
   await expect(rows.filter({ hasText: 'Watered' })).toHaveCount((await rows.count()) - 1);
 });

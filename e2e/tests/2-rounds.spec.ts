@@ -20,9 +20,9 @@ test('after three wet days Today asks for a round, which knows why and opens whe
   for (const back of [3, 2, 1])
     await own.put('/records', { id: randomUUID(), type: 'rain-gauge', data: { date: day(back), rainMm: 6 } });
   await signIn(page, own.who);
-  await expect(page.getByText(/\d wet days on end, until 17 July/)).toBeVisible();
-  await page.getByRole('link', { name: 'Start: Walk along: Rain bed' }).click();
-  await expect(page.getByText(/Why now: \d wet days on end/)).toBeVisible();
+  await expect(page.getByText(/\d wet days in a row, until 17 July/)).toBeVisible();
+  await page.getByRole('link', { name: 'Start: Check Rain bed' }).click();
+  await expect(page.getByText(/Why now: \d wet days in a row/)).toBeVisible();
   await expect(page.getByText(/Look first at low leaves/)).toContainText('turn the leaves over');
   await page.getByRole('link', { name: 'Begin with The plant' }).click();
   await page.getByRole('button', { name: 'Begin: low leaves' }).click();
@@ -32,7 +32,7 @@ test('after three wet days Today asks for a round, which knows why and opens whe
   await page.getByRole('link', { name: 'End of the walk' }).click();
   await expect(page.getByText('All 1 looked over today.')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the garden' }).click();
-  await expect(page.getByText(/wet days on end/)).toBeHidden();
+  await expect(page.getByText(/wet days in a row/)).toBeHidden();
   await page.getByRole('link', { name: /^The plant/ }).click();
   await expect(page.getByRole('list', { name: 'Trends' })).toContainText(
     ': 2, 3, 9 in 14 days: rising, faster than normal ageing.',
@@ -46,7 +46,7 @@ test('days away: a list for whoever waters, no round meanwhile; days that end be
   await tomatoIn(own, { name: 'Door pot', volumeL: 14 });
   await own.post('/weather/pull');
   await signIn(page, own.who);
-  await expect(page.getByText(/nobody has written down a look/i)).toBeVisible();
+  await expect(page.getByText(/no look at the whole bed is recorded/i)).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
   await pickDay(page, 'From', day(-6));
   await pickDay(page, 'To', day(-1));
@@ -58,7 +58,7 @@ test('days away: a list for whoever waters, no round meanwhile; days that end be
   await expect(page.getByText('18 July to 23 July')).toBeVisible();
   await page.getByRole('link', { name: 'Watering list for a helper' }).click();
   await expect(page.getByRole('heading', { name: 'Door pot' })).toBeVisible();
-  await expect(page.getByText(/nobody knows what it got: feel the soil two knuckles deep/)).toBeVisible();
+  await expect(page.getByText(/not recorded: push a finger in two knuckles deep/)).toBeVisible();
   await page.getByRole('link', { name: 'Own garden' }).click();
-  await expect(page.getByText(/nobody has written down a look/i)).toBeHidden();
+  await expect(page.getByText(/no look at the whole bed is recorded/i)).toBeHidden();
 });

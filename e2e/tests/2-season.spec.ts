@@ -36,11 +36,11 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await expect(page.getByText('Nothing is planned for 2026')).toBeVisible();
   await page.getByRole('button', { name: 'Plan a planting' }).click();
   const said = page.getByRole('status', { name: 'Pros and cons' });
-  await expect(said).toContainText('Wilt disease in the stem was seen here, and waits in the soil');
+  await expect(said).toContainText('Wilt disease in the stem was found here and survives in the soil');
   await page.getByLabel('Number of plants').fill('9');
-  await expect(said).toContainText('9 plants are too many here: at 45 cm there is room for 5');
-  await choose(page, 'Kind', 'Track Red');
-  await expect(said).toContainText('stood here in 2025, the year before');
+  await expect(said).toContainText('9 plants are too many here: at 45 cm spacing there is room for 5');
+  await choose(page, 'Variety', 'Track Red');
+  await expect(said).toContainText('grew here in 2025, the year before');
   await page.getByLabel('Number of plants').fill('2');
   await expect(said).toContainText('3 cells, 6 seeds');
   await page.getByRole('button', { name: 'Save' }).click();
@@ -66,7 +66,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await page.getByRole('link', { name: 'Season' }).click();
   const seedlings = page.getByRole('group', { name: 'Seedlings of Track Red' });
   await seedlings.getByRole('button', { name: 'Collapsed at the soil line' }).click();
-  await expect(seedlings).toContainText('no water before the top is dry');
+  await expect(seedlings).toContainText('Do not water until the top is dry');
   await seedlings.getByLabel('How many were lost').fill('1');
   await seedlings.getByRole('button', { name: 'Save count' }).click();
   await expect(page.getByText('Sown on 5 March, 3 cells, 1 lost.')).toBeVisible();
@@ -76,10 +76,10 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await goTo('2026-04-13');
   // the night is cold: it pauses by itself, and goes on where it was
   await expect(page.getByRole('list', { name: 'Not now' })).toContainText(
-    'Track Red stays in today. Hardening off pauses: the night will be under 10',
+    'Keep Track Red in today. Hardening off pauses: the night will be under 10',
   );
   await goTo('2026-05-27');
-  await expect(page.getByText(/^Put Track Red outside: 2 hours in shade/)).toBeVisible();
+  await expect(page.getByText(/^Put Track Red outside: 2 hours in the shade/)).toBeVisible();
   await tick('Put Track Red outside');
 
   // the other days are written down; a cold soil holds it still, a warm one lets it out
@@ -96,7 +96,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await soil(18, { version: 1 });
   await goTo('2026-05-27');
   await expect(page.getByText(/Hardened off$/)).toBeVisible();
-  await expect(page.getByText('Water it in until the soil has settled', { exact: false })).toBeVisible();
+  await expect(page.getByText('Water it in until the soil settles', { exact: false })).toBeVisible();
   await tick('Plant out Track Red');
   await expect(page.getByRole('link', { name: /^Track Red 2/ })).toBeVisible();
   await page.getByRole('link', { name: 'Season' }).click();
@@ -107,11 +107,11 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await page.getByRole('button', { name: 'Pick: Track Red 1' }).click();
   const sheet = page.getByRole('dialog');
   await sheet.getByLabel('Number of plants').fill('6');
-  await sheet.getByLabel('Together (g)').fill('700');
+  await sheet.getByLabel('Total weight (g)').fill('700');
   await choose(sheet, 'Condition', 'Blossom end rot');
   await choose(sheet, 'Use', 'to preserve: dried, frozen, canned');
   await sheet.getByRole('button', { name: 'Record' }).click();
-  await expect(sheet.getByText(/does not keep, and is not for canning/)).toBeVisible();
+  await expect(sheet.getByText(/does not keep and is not for canning/)).toBeVisible();
   await choose(sheet, 'Use', 'to cook');
   await sheet.getByRole('button', { name: 'Record' }).click();
   await expect(page.getByRole('button', { name: 'Pick: Track Red 1' })).toBeHidden();
@@ -123,8 +123,8 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await expect(page.getByText('0.7 kg recorded so far.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Close 2026' })).toBeDisabled();
   await choose(page, 'Long bed: reason', 'It is diseased');
-  await expect(page.getByText('Into a bag and the bin, roots and all', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'End Long bed' }).click();
+  await expect(page.getByText('Bag it with its roots and bin it', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Clear the plants in Long bed' }).click();
   await expect(page.getByText('All plants of 2026 are cleared.')).toBeVisible();
   await page.getByLabel('What to change').fill('Water twice a week in August.');
   await page.getByRole('checkbox', { name: /^String/ }).check();
@@ -140,8 +140,8 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   const before = page.getByRole('region', { name: 'From 2026' });
   await expect(before).toContainText('To change: Water twice a week in August.');
   await page.getByRole('button', { name: 'Plan a planting' }).click();
-  await choose(page, 'Kind', 'Track Red');
-  await expect(said).toContainText('stood here in 2026, the year before');
+  await choose(page, 'Variety', 'Track Red');
+  await expect(said).toContainText('grew here in 2026, the year before');
   // what stood opens as it stood
   await before.getByRole('link', { name: 'What grew where in 2026' }).click();
   await page
@@ -167,7 +167,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Season' }).click();
   await page.getByRole('button', { name: 'Edit Tomato, Long bed' }).click();
-  await choose(page, 'For', 'One big harvest, for sauce');
+  await choose(page, 'Aim', 'One big harvest, for sauce');
   const second = page.getByRole('button', { name: /^Plant 2,/ });
   await expect(second).toHaveAccessibleName(/Plant 2, 120.cm along, 30.cm across/);
   await second.focus();
@@ -175,7 +175,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await expect(page.getByText('Plant 2 lifted.')).toBeAttached();
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('Space');
-  await expect(second).toHaveAccessibleName(/Plant 2, 60.cm along, 30.cm across, sown too close/);
+  await expect(second).toHaveAccessibleName(/Plant 2, 60.cm along, 30.cm across, too close/);
   await expect(page.getByText('Two stand closer', { exact: false })).toBeVisible();
   const third = page.getByRole('button', { name: /^Plant 3,/ });
   const at = (await third.boundingBox())!;
@@ -218,7 +218,7 @@ test('twenty minutes: the most useful stays; a calendar program subscribes, unti
   await page.getByRole('button', { name: 'Create link' }).click();
   const address = await page.getByLabel('The link, shown only once').inputValue();
   const read = await request.get(address);
-  expect(await read.text()).toMatch(/(Look for it it needs ripe fruit|Pick what blushes): North bed/);
+  expect(await read.text()).toMatch(/(Check for ripe fruit|Pick at first blush): North bed/);
   await page.getByRole('button', { name: 'Remove link' }).click();
   await expect(page.getByText('The link no longer works.', { exact: true })).toBeVisible();
   expect((await request.get(address)).status()).toBe(404);

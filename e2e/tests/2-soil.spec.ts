@@ -19,7 +19,7 @@ test('a soil test in the units of its sheet, what is short, and a split dose of 
   await expect(form.getByText('pH must be a soil pH between 2 and 11')).toBeVisible();
   await form.getByLabel('pH', { exact: true }).fill('5.0');
   await form.getByRole('button', { name: 'Save test' }).click();
-  await expect(form.getByText(/Short: pH, potassium/)).toBeVisible();
+  await expect(form.getByText(/Low: pH, potassium/)).toBeVisible();
   await expect(form.getByText('78', { exact: true })).toBeVisible();
 
   const dose = page.getByRole('status', { name: 'The dose' });
@@ -27,13 +27,13 @@ test('a soil test in the units of its sheet, what is short, and a split dose of 
     '1172\u00a0g on 18 July 2026',
     '1172\u00a0g on 14 January 2027',
   ]);
-  await expect(dose).toContainText('Recipes go from 585 to 810 g a square metre in total');
+  await expect(dose).toContainText('Recipes range from 585 to 810 g per square metre in total');
   await page.getByLabel('Target pH').fill('7');
-  await expect(page.getByText(/Never lime beyond a pH of 6.8/)).toBeVisible();
+  await expect(page.getByText(/Never lime above pH 6.8/)).toBeVisible();
   await expect(page.getByText(/4 times as much. Start with the weaker/).first()).toBeVisible();
 
   await page.getByRole('button', { name: 'The soil is bare' }).click();
-  await expect(page.getByText(/The soil lies bare, it is warm/)).toBeVisible();
+  await expect(page.getByText(/The soil is bare and warm/)).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   const today = page.getByRole('region', { name: 'Today' });
   await today.getByRole('button', { name: /^Done: Mulch: Sour bed/ }).click();

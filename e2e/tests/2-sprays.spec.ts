@@ -28,7 +28,7 @@ test('a spray is due: one leaf first, held a day, looked at, then the rest; refu
   for (let week = 0; week < 4; week++) {
     await page.getByRole('link', { name: 'Settings' }).click();
     await page.getByRole('button', { name: 'One week' }).click();
-    await expect(page.getByText(/stands still on/)).toBeVisible();
+    await expect(page.getByText(/is paused on/)).toBeVisible();
     await own.post(`/treatments/${id}/outcome`, { outcome: 'no-change' });
     await own.put('/records', {
       id: randomUUID(),
@@ -42,9 +42,9 @@ test('a spray is due: one leaf first, held a day, looked at, then the rest; refu
   }
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.reload();
-  await today.getByRole('button', { name: /^Done: Check file on one leaf first: Soap spray/ }).click();
+  await today.getByRole('button', { name: /^Done: Test on one leaf first: Soap spray/ }).click();
   await expect(today.getByRole('list', { name: 'Not now' })).toContainText(
-    'Not now: The rest of it: Soap spray. One leaf was tried',
+    'Not now: Spray the rest: Soap spray. Tested on one leaf',
   );
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Sprays' }).click();
@@ -78,14 +78,14 @@ test('two sprays that must not meet are refused where they are written down, and
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Spray', exact: true }).click();
-  await choose(page, 'What', 'Neem oil concentrate');
+  await choose(page, 'Details', 'Neem oil concentrate');
   await page.getByRole('button', { name: 'Save record' }).click();
-  await expect(page.getByText(/oil and sulfur together burn leaves; 30 days lie between them/)).toBeVisible();
+  await expect(page.getByText(/oil and sulfur together burn leaves; leave 30 days between them/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Pick', exact: true }).click();
   await page.getByRole('button', { name: 'Save record' }).click();
-  await expect(page.getByText(/not picked before 21 July/)).toBeVisible();
+  await expect(page.getByText(/not to pick before 21 July/)).toBeVisible();
   await page.getByLabel('Why anyway').fill('only one, washed');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('row', { name: /18 Jul Pick/ })).toBeVisible();

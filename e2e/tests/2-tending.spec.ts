@@ -20,7 +20,7 @@ test('a bed is strung up: what holds it, how much string, tied with one touch; t
   await signIn(page, own.who);
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByText(/one tie each, 0\.3.m of soft string/)).toBeVisible();
-  await today.getByRole('button', { name: /^Done: Tie in: The plant/ }).click();
+  await today.getByRole('button', { name: /^Done: Tie: The plant/ }).click();
   await expect(today.getByText('Tie: The plant')).toBeHidden();
   await page.getByRole('link', { name: /^The plant/ }).click();
   const panel = page.getByRole('region', { name: 'Support and fruit set' });
@@ -54,10 +54,10 @@ test('cloth is dealt out before the heat: to what is worth most first, and what 
   await page.getByRole('link', { name: 'Cloth and stakes' }).click();
   await page.getByLabel('Shade cloth (m²)').fill('0.8');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText(/^Stock: kept/).first()).toBeVisible();
+  await expect(page.getByText(/^Stock saved/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await expect(
-    page.getByText(/Cloth for Dear one; not enough for Plain one .* There instead: an old sheet/),
+    page.getByText(/Cloth for Dear one; not enough for Plain one .* Use instead: an old sheet/),
   ).toBeVisible();
 });
 
@@ -71,13 +71,13 @@ test('neighbours and weeds are written down with what is known of them; what car
   const panel = page.getByRole('region', { name: 'Companion plants and weeds' });
   const write = async (what: string, did: string) => {
     await panel.getByRole('button', { name: 'Add a record' }).click();
-    await choose(page, 'What', what);
-    await choose(page, 'Was', did);
+    await choose(page, 'Details', what);
+    await choose(page, 'Action', did);
     await page.getByRole('button', { name: 'Save record' }).click();
   };
   // a long list tells that there is more, and no choice moves away under a click for that
   await panel.getByRole('button', { name: 'Add a record' }).click();
-  await page.getByRole('combobox', { name: 'What' }).click();
+  await page.getByRole('combobox', { name: 'Details' }).click();
   const choices = page.locator('[data-radix-select-viewport]');
   const height = () => choices.evaluate((el) => el.clientHeight);
   const least = await choices.evaluate((el) => el.scrollTo(0, 0)).then(height);
@@ -90,7 +90,7 @@ test('neighbours and weeds are written down with what is known of them; what car
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await write('Nightshade weeds', 'Laid as mulch');
-  await expect(page.getByText(/do not lie as mulch: they carry the same troubles/)).toBeVisible();
+  await expect(page.getByText(/are no use as mulch: they carry the same problems/)).toBeVisible();
   await page.keyboard.press('Escape');
   await write('Sweet alyssum', 'Planted');
   await expect(panel.getByText(/Its flowers feed hoverflies.*good evidence/).first()).toBeVisible();

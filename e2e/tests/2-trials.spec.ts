@@ -18,14 +18,14 @@ test('a trial is set up, judged from the looks of both groups, and told in words
   await page.getByLabel('The one change').fill('Mulch');
   await page.getByRole('button', { name: 'Start trial' }).click();
   await expect(page.getByText('With the change: needs at least one plant')).toBeVisible();
-  for (const [i, p] of plants.entries()) await choose(page, p.name, i < 4 ? 'with the change' : 'as it is');
+  for (const [i, p] of plants.entries()) await choose(page, p.name, i < 4 ? 'with the change' : 'without');
   await pickDay(page, 'Judge it on', '2026-07-25');
   await page.getByRole('button', { name: 'Start trial' }).click();
   await expect(page.getByText('So far: too few to say')).toBeVisible();
 
   await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('button', { name: 'One week' }).click();
-  await expect(page.getByText('stands still on 25 July')).toBeVisible();
+  await expect(page.getByText('is paused on 25 July')).toBeVisible();
   for (const [i, p] of plants.entries())
     await own.put('/records', {
       id: randomUUID(),
@@ -36,9 +36,7 @@ test('a trial is set up, judged from the looks of both groups, and told in words
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.reload();
   const today = page.getByRole('region', { name: 'Today' });
-  await expect(
-    today.getByText(/0 of 4 with with the change, 4 of 4 without. Fewer with with the change/),
-  ).toBeVisible();
+  await expect(today.getByText(/0 of 4 with the change, 4 of 4 without. Fewer with the change/)).toBeVisible();
   await today.getByRole('button', { name: 'Checked: Judge the trial: Mulch' }).click();
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Trials' }).click();

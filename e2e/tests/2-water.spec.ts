@@ -12,7 +12,7 @@ async function addPlace(
 ): Promise<void> {
   await page.getByRole('link', { name: 'Add a bed or pot' }).click();
   await page.getByLabel('Name').fill(name);
-  await choose(page, 'Kind', kind);
+  await choose(page, 'Type', kind);
   for (const [label, value] of Object.entries(choices)) await choose(page, label, value);
   for (const [label, value] of Object.entries(fields)) await page.getByLabel(label).fill(value);
   await page.getByRole('button', { name: 'Save' }).click();
@@ -74,12 +74,12 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await expect(
       today
         .getByText(
-          /US gal in all over these days: by the balance the plants use \d+ % more than lately\. Half as long again, the common habit, would be/,
+          /US gal in total over these days. Plants use about \d+ % more than lately\. Half as long again, the common habit, would be/,
         )
         .first(),
     ).toBeVisible();
     await expect(today.getByText(/ft² of shade cloth/).first()).toBeVisible();
-    await expect(today.getByText('Pick everything at first blush; it ripens indoors.')).toBeVisible();
+    await expect(today.getByText('Pick everything at first blush: it ripens indoors.')).toBeVisible();
     await today.getByRole('button', { name: 'Done: Heat: Tunnel, Tunnel' }).click();
     await expect(today.getByText('Heat: Tunnel')).toBeHidden();
     await expect(
@@ -111,7 +111,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     const week = page.getByRole('region', { name: 'The next seven days' });
     await expect(week.getByText(/US gal this week/)).toBeVisible();
     await expect(week.locator('ol > li')).toHaveCount(7);
-    await choose(page, 'School', 'Evenly moist');
+    await choose(page, 'Watering method', 'Evenly moist');
     await expect(week.getByText(/evenly moist/)).toBeVisible();
     await page.getByRole('button', { name: 'Thursday', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Thursday', exact: true })).toHaveAttribute('aria-pressed', 'false');
@@ -127,7 +127,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await settings.getByLabel('Address').fill('http://192.0.2.7/boxes/hers');
     await settings.getByLabel('Secret').fill('her-own-secret');
     await settings.getByRole('button', { name: 'Save timer' }).click();
-    await expect(settings.getByText(/this server may ask timers at .* only/)).toBeVisible();
+    await expect(settings.getByText(/this server may only contact timers at .* only/)).toBeVisible();
     await settings.getByLabel('Address').fill(`${process.env.TIMER_URL!}/boxes/${own.garden}`);
     await settings.getByRole('button', { name: 'Save timer' }).click();
     await expect(page.getByText('Hose timer: saved.', { exact: true })).toBeVisible();
@@ -153,7 +153,7 @@ test('one big weekly soak against small waterings in her own pot: the better one
   await signIn(page, own.who);
   await page.getByRole('region', { name: 'Pot' }).getByRole('link', { name: 'Pot', exact: true }).click();
   await page.getByRole('link', { name: 'Compare watering methods' }).click();
-  await expect(page.getByLabel('Place')).toHaveText('Pot');
+  await expect(page.getByLabel('Bed or pot')).toHaveText('Pot');
   await expect(page.getByRole('group', { name: 'A' }).getByLabel('Name')).toHaveValue('One big weekly soak');
   await choose(page, 'Years', '20');
   await page.getByLabel('Save as').fill('Soak or sip');

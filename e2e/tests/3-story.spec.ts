@@ -28,7 +28,7 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
     // the first act, with its amount and its day, stands with the answer
     await expect(finding.getByText(/^First: .+, (today|\d+ July)$/)).toBeVisible();
     const water = page.getByRole('region', { name: 'Why here' }).getByRole('button', {
-      name: /Water that swung between dry and full: the pot ran dry by .* and was filled up again on/,
+      name: /Water that swung between dry and full: the pot dried out by .* and was refilled on/,
     });
     await expect(water).toBeVisible();
     await expect(
@@ -43,11 +43,11 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
     expect(await lit.count()).toBeLessThan(20);
     const todo = page.getByRole('region', { name: /What to do/ });
     await expect(todo.getByText(/Water evenly: \d+(\.\d+)?\sL every (day|\d days)/)).toBeVisible();
-    await expect(todo.getByText(/fruit that set after with the change has clean ends/)).toBeVisible();
+    await expect(todo.getByText(/fruit that set after the change has clean ends/)).toBeVisible();
     await expect(todo.getByText(/No calcium sprays/)).toBeVisible();
     await expect(todo.getByText(/1 August/)).toBeVisible();
     await todo.getByRole('button', { name: 'I will do this' }).click();
-    await expect(todo.getByText(/Taken on 18 July/)).toBeVisible();
+    await expect(todo.getByText(/Started on 18 July/)).toBeVisible();
   });
 
   await test.step('the tasks stand in Today; she ticks the watering', async () => {
@@ -68,7 +68,7 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
     await page.getByRole('link', { name: 'Settings' }).click();
     for (const day of ['25 July', '1 August']) {
       await page.getByRole('button', { name: 'One week' }).click();
-      await expect(page.getByText(`This garden stands still on ${day}.`)).toBeVisible();
+      await expect(page.getByText(`This garden is paused on ${day}.`)).toBeVisible();
       await expect(page.getByRole('button', { name: 'One week' })).toBeEnabled();
     }
     await page.getByRole('link', { name: 'Garden', exact: true }).click();

@@ -104,7 +104,7 @@ export async function see(page: Page, part: RegExp, ...signs: string[]): Promise
   }
 }
 export const whatIsIt = async (page: Page) => {
-  await expect(page.getByText(/^Kept:/)).toBeVisible();
+  await expect(page.getByText(/^Saved:/)).toBeVisible();
   await page.getByRole('link', { name: 'What is it?' }).click();
 };
 
@@ -142,7 +142,7 @@ export async function openToAll(page: Page): Promise<void> {
 
 /** What can be done with a place stands behind one touch. */
 export async function ofPlace(page: Page, place: string, item: string): Promise<void> {
-  await page.getByRole('button', { name: `More of ${place}` }).click();
+  await page.getByRole('button', { name: `More about ${place}` }).click();
   await page.getByRole('menuitem', { name: item }).click();
 }
 

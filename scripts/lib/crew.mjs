@@ -36,7 +36,7 @@ export class Crew {
 
   /**
    * Begins a program that is expected, and keeps it running.
-   * @param begin () => Promise<ChildProcess>, once it answers; called again whenever it has ended by itself
+   * @param begin () => Promise<ChildProcess>, once it answers; called again whenever it was archived by itself
    */
   async begin(name, begin) {
     const member = this.#members.find((m) => m.name === name);

@@ -1,4 +1,4 @@
-// A small process beside the starter. It does nothing but hold the other end of a pipe; when that falls silent, because the starter has ended in
+// A small process beside the starter. It does nothing but hold the other end of a pipe; when that falls silent, because the starter was archived in
 // whatever way, it ends the programs that the starter had begun or was about to begin, the last first.
 import { createInterface } from 'node:readline';
 import { endMarked } from './processes.mjs';

@@ -3,7 +3,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
 
-/** The arguments of a process; none if there is no such process. One that has ended and is not yet buried has none. */
+/** The arguments of a process; none if there is no such process. One that was archived and is not yet buried has none. */
 export function argumentsOf(pid) {
   try {
     return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');

@@ -62,7 +62,7 @@ const exit = (child: ChildProcess): Promise<number | string | null> =>
 
 test('a disk that takes no word of its log does not end it; asked to end, it does, with what was under way answered', async () => {
   const { at, child } = await server(openSync('/dev/full', 'w'));
-  // a line that was left open may be shut in the moment in which it is used again; a server that has ended answers no second time either
+  // a line that was left open may be shut in the moment in which it is used again; a server that was archived answers no second time either
   const ask = (path: string): Promise<Response> => fetch(`${at}${path}`).catch(() => fetch(`${at}${path}`));
   for (let i = 0; i < 40; i++) expect((await ask('/gardens')).status).toBe(401);
   const healthy = await ask('/health');

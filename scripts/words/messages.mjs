@@ -8,14 +8,14 @@ const SILENT_NAMES = new Set(
     'className class d key id to type rel href src name value role variant tone size path method transform viewBox points fill stroke ' +
     'autoComplete inputMode htmlFor data-testid data-part side align dataKey stackId yAxisId xAxisId clipPath mask overflow ' +
     'preserveAspectRatio strokeDasharray strokeLinecap strokeLinejoin textAnchor dominantBaseline as position display background ' +
-    'padding margin gridTemplateColumns gridArea width height left top font colour color url pattern selector columns table ' +
+    'padding margin gridTemplateColumns gridArea width height left top font colour color url pattern selector table ' +
     'collation charset engine orderBy sql accept capture enctype scope strokeWidth style marker transformOrigin flexBasis'
   ).split(' '),
 );
 
 /** JSX attributes and object keys whose strings are always read, even a single word. */
 const SPOKEN_NAMES = new Set(
-  'label title aria-label placeholder alt hint says line why doing done heading summary goodToKnow doNot word words unit past may'.split(
+  'label title aria-label placeholder alt hint says line why doing done heading summary goodToKnow doNot word words unit past may header'.split(
     ' ',
   ),
 );

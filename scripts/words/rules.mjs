@@ -20,6 +20,7 @@ export const BANNED = [
   [/\btroubles?\b/i, 'problem'],
   [/\bdisorders?\b/i, 'problem'],
   [/\bcultivars?\b/i, 'variety'],
+  [/^kind$/i, 'variety, type'],
   [/\bkinds\b|\b(?:this|that|another|a|each|one|bush|resistant) kind\b(?! of)/i, 'variety, type'],
   [/\bschools?\b/i, 'watering method'],
   [/\bwhat they may\b/i, 'access'],

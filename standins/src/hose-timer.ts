@@ -3,11 +3,15 @@ import { isDay } from '@candid-leaf/core/units';
 
 /**
  * Simulated hose timers: boxes on taps that run programmes and keep a log. An unpaired box accepts the first secret
- * it is shown and from then on no other.   PUT  /boxes/NAME/zones/N/program   { flowLPerH, runs: [{ date, start,
- * minutes, times, waitMinutes }] }  replaces the programme   GET  /boxes/NAME/zones/N/program   GET
- * /boxes/NAME/zones/N/log?from&to   what ran on those days: [{ date, minutes, litres }]   POST
- * /fault?box=NAME&clogged=true|false&offline=true|false All but the last with `Authorization: Bearer SECRET`. They
- * have no clock: a day has run once someone asks about it, so a paused garden can use them.
+ * it is shown and from then on no other.
+ *
+ *   PUT  /boxes/NAME/zones/N/program   { flowLPerH, runs: [{ date, start, minutes, times, waitMinutes }] }  replaces it
+ *   GET  /boxes/NAME/zones/N/program
+ *   GET  /boxes/NAME/zones/N/log?from&to   what ran on those days: [{ date, minutes, litres }]
+ *   POST /fault?box=NAME&clogged=true|false&offline=true|false
+ *
+ * All but the last with `Authorization: Bearer SECRET`. They have no clock: a day has run once someone asks about it,
+ * so a paused garden can use them.
  */
 interface Run {
   date: string;

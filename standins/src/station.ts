@@ -11,8 +11,11 @@ import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
 
 /**
  * A simulated weather station and forecast. It draws a place's weather from a climate table and a seed: the same
- * question always gets the same answer.   GET /observed?latitude&longitude&elevation&from&to   GET
- * /forecast?latitude&longitude&elevation&issued   POST /fault?down=true|false   switches the station off and on
+ * question always gets the same answer.
+ *
+ *   GET /observed?latitude&longitude&elevation&from&to
+ *   GET /forecast?latitude&longitude&elevation&issued
+ *   POST /fault?down=true|false   switches the station off and on
  */
 
 /** An invented inland plain near mountains: cold winters, warm thundery summers. */

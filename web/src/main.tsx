@@ -3,7 +3,7 @@ import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
-import './features/writes';
+import './data/all-writes';
 import { ApiError } from './lib/api';
 import { showLook } from './lib/look';
 import { queryKeys } from './lib/query-keys';

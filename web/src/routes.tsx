@@ -2,19 +2,19 @@ import { useIsFetching } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { createBrowserRouter, Navigate, Outlet, ScrollRestoration } from 'react-router';
 import { Home } from './features/account/screens/home';
-import { GardenFrame } from './features/garden/components/garden-frame';
+import { GardenFrame } from './frame/garden-frame';
 import { GardenScreen } from './features/garden/screens/garden';
 import { linkTo, ROUTES } from './lib/paths';
 import { accountHere, gardenHere } from './offline/account';
 import { Failed } from './ui/states';
-import { TitleFollowsHeading } from './ui/title-follows';
+import { TitleFollowsHeading } from './frame/title-follows';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
 const productEdit = async () => ({ Component: (await import('./features/shed/screens/product-edit')).ProductEdit });
-const kindEdit = async () => ({ Component: (await import('./features/kinds/screens/kind-edit')).KindEdit });
-const plantEdit = async () => ({ Component: (await import('./features/plant/screens/plant-edit')).PlantEdit });
+const kindEdit = async () => ({ Component: (await import('./features/varieties/screens/variety-edit')).KindEdit });
+const plantEdit = async () => ({ Component: (await import('./features/looking/screens/plant-edit')).PlantEdit });
 
-const plant = async () => ({ Component: (await import('./features/plant/screens/plant')).PlantScreen });
+const plant = async () => ({ Component: (await import('./features/looking/screens/plant')).PlantScreen });
 
 /** Delay before the plant page is preloaded, ms. */
 const AT_REST_MS = 1000;
@@ -74,7 +74,7 @@ export const router = createBrowserRouter([
       },
       {
         path: ROUTES.watering,
-        lazy: async () => ({ Component: (await import('./features/away/screens/watering')).WateringScreen }),
+        lazy: async () => ({ Component: (await import('./features/while-away/screens/watering')).WateringScreen }),
       },
       {
         path: ROUTES.account,
@@ -86,7 +86,7 @@ export const router = createBrowserRouter([
         children: [
           {
             path: ROUTES.files,
-            lazy: async () => ({ Component: (await import('./features/files/screens/files')).FilesScreen }),
+            lazy: async () => ({ Component: (await import('./features/import-export/screens/files')).FilesScreen }),
           },
           {
             path: ROUTES.people,
@@ -113,7 +113,9 @@ export const router = createBrowserRouter([
           },
           {
             path: ROUTES.whileAway,
-            lazy: async () => ({ Component: (await import('./features/away/screens/while-away')).WhileAwayScreen }),
+            lazy: async () => ({
+              Component: (await import('./features/while-away/screens/while-away')).WhileAwayScreen,
+            }),
           },
           {
             path: ROUTES.shed,
@@ -145,7 +147,7 @@ export const router = createBrowserRouter([
           },
           {
             path: ROUTES.kinds,
-            lazy: async () => ({ Component: (await import('./features/kinds/screens/kinds')).KindsScreen }),
+            lazy: async () => ({ Component: (await import('./features/varieties/screens/varieties')).KindsScreen }),
           },
           {
             path: ROUTES.report,
@@ -161,7 +163,7 @@ export const router = createBrowserRouter([
           },
           {
             path: ROUTES.placeWalk,
-            lazy: async () => ({ Component: (await import('./features/walk/screens/walk')).WalkScreen }),
+            lazy: async () => ({ Component: (await import('./features/looking/screens/walk')).WalkScreen }),
           },
           { path: ROUTES.newPlant, lazy: plantEdit },
           { path: ROUTES.plantEdit, lazy: plantEdit },
@@ -171,15 +173,17 @@ export const router = createBrowserRouter([
           },
           {
             path: ROUTES.plantSheet,
-            lazy: async () => ({ Component: (await import('./features/sheet/screens/sheet')).SheetScreen }),
+            lazy: async () => ({ Component: (await import('./features/case-sheet/screens/case-sheet')).SheetScreen }),
           },
           {
             path: ROUTES.look,
-            lazy: async () => ({ Component: (await import('./features/look/screens/look')).LookScreen }),
+            lazy: async () => ({ Component: (await import('./features/looking/screens/look')).LookScreen }),
           },
           {
             path: ROUTES.neighbour,
-            lazy: async () => ({ Component: (await import('./features/neighbour/screens/neighbour')).NeighbourScreen }),
+            lazy: async () => ({
+              Component: (await import('./features/looking/screens/other-garden')).NeighbourScreen,
+            }),
           },
           {
             path: ROUTES.handbook,

@@ -1,7 +1,7 @@
 import type { RibbonDay } from '@candid-leaf/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { DayPanel } from '../src/features/garden/components/day-panel';
-import '../src/features/writes';
+import '../src/data/all-writes';
 import { HoseTimer } from '../src/features/settings/components/hose-timer';
 import { fakeServer, gardenWith, show } from './page';
 

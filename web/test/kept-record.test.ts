@@ -1,6 +1,6 @@
 import type { RecordDto } from '@candid-leaf/contract';
 import { QueryClient } from '@tanstack/react-query';
-import { showRecord } from '../src/features/records/kept-record';
+import { showRecord } from '../src/data/kept-record';
 import { queryKeys } from '../src/lib/query-keys';
 
 const garden = queryKeys.garden('g');

@@ -3,11 +3,11 @@ import { SIGNS, type Inspection, type SignCode } from '@candid-leaf/core/records
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import '../src/features/writes';
-import { lastTime, numbersOf } from '../src/features/look/last-time';
-import { signsToOffer } from '../src/features/look/signs-to-offer';
-import { useInspection } from '../src/features/look/use-inspection';
-import { walkPlan } from '../src/features/walk/walk-plan';
+import '../src/data/all-writes';
+import { lastTime, numbersOf } from '../src/features/looking/last-time';
+import { signsToOffer } from '../src/features/looking/signs-to-offer';
+import { useInspection } from '../src/features/looking/use-inspection';
+import { walkPlan } from '../src/features/looking/walk-plan';
 import { registerWrites } from '../src/lib/writes';
 import { fakeServer, gardenWith, TODAY } from './page';
 

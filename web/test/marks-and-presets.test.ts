@@ -2,8 +2,8 @@ import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
 import { PlaceInput } from '@candid-leaf/contract';
 import { checked } from '@candid-leaf/core/records';
 import { inNeed, marksOf } from '../src/features/garden/marks';
-import { placeOf, PRESET_CODES } from '../src/features/places/quick/presets';
-import { freeName, numbered, withoutNumber } from '../src/features/plant/names';
+import { placeOf, PRESET_CODES } from '../src/frame/acts/presets';
+import { freeName, numbered, withoutNumber } from '../src/lib/plant-names';
 import { waysOf } from '../src/features/settings/start/own-ways';
 
 const TODAY = '2026-07-18';

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { deserialize, serialize } from 'node:v8';
 import { QueryClient } from '@tanstack/react-query';
-import '../src/features/writes';
+import '../src/data/all-writes';
 import { setAccountHere } from '../src/offline/account';
 import { sendWaiting, waiting } from '../src/offline/outbox';
 import { device, type Waiting } from '../src/offline/store';

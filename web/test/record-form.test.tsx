@@ -1,8 +1,8 @@
 import { RECORD_KIND_CODES, RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import '../src/features/writes';
-import { RecordForm } from '../src/features/records/components/record-form';
-import { RECORD_FORMS } from '../src/features/records/record-forms';
+import '../src/data/all-writes';
+import { RecordForm } from '../src/frame/acts/record-form';
+import { RECORD_FORMS } from '../src/frame/acts/record-forms';
 import { fakeServer, show, TODAY, gardenWith } from './page';
 
 const target = { plantId: 'p1', placeId: null, name: 'Paste' } as never;

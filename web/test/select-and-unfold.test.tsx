@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { DailyKeys } from '../src/ui/daily-keys';
+import { DailyKeys } from '../src/frame/daily-keys';
 import { emptyIsUnknown } from '../src/ui/form-faults';
 import { FormSelect } from '../src/ui/select-field';
 import { Select } from '../src/ui/select';

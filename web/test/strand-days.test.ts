@@ -1,8 +1,8 @@
 import { reportOn } from '@candid-leaf/core/assessment';
 import { parseCase } from '@candid-leaf/core/casefile';
 import { addDays, METRIC } from '@candid-leaf/core/units';
-import { viewOfCase } from '../src/features/neighbour/view-of-case';
-import { strandDays } from '../src/features/plant/strands/strand-days';
+import { viewOfCase } from '../src/data/view-of-case';
+import { strandDays } from '../src/frame/charts/chart-days';
 
 const TODAY = '2026-07-18';
 const weather = Array.from({ length: 30 }, (_, i) => ({

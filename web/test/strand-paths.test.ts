@@ -1,4 +1,4 @@
-import { field, heightOf, line, runs } from '../src/features/plant/strands/paths';
+import { field, heightOf, line, runs } from '../src/frame/charts/paths';
 
 test('values stand on their scale from the bottom up, each in the middle of its day', () => {
   expect(heightOf(32, 8, 32)).toBe(0);

@@ -1,8 +1,8 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { QueryClient } from '@tanstack/react-query';
-import '../src/features/writes';
-import { useDeleteWithUndo } from '../src/features/records/components/use-delete-with-undo';
-import { saveRecord } from '../src/features/records/writes';
+import '../src/data/all-writes';
+import { useDeleteWithUndo } from '../src/frame/acts/use-delete-with-undo';
+import { saveRecord } from '../src/data/records';
 import { queryKeys } from '../src/lib/query-keys';
 import { defineWrite, registerWrites, writeKeys } from '../src/lib/writes';
 import { useWrite } from '../src/ui/use-write';

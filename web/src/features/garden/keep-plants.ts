@@ -1,7 +1,7 @@
 import type { GardenView } from '@candid-leaf/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { plantCaseQuery, plantViewQuery } from '../plant/queries';
+import { plantCaseQuery, plantViewQuery } from '../../data/plants';
 
 /** Most plants stored for offline use, and their maximum age. */
 const MOST = 60;

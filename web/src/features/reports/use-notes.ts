@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../lib/garden-context';
 import { useWrite } from '../../ui/use-write';
-import { saveNotes } from './writes';
+import { saveNotes } from '../../data/reports';
 
 export type NotesPatch = Partial<Pick<SeasonNotesInput, 'worked' | 'change' | 'kit' | 'closedOn'>>;
 

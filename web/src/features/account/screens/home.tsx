@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Navigate } from 'react-router';
 import { gardenHere } from '../../../offline/account';
 import { linkTo, ROUTES } from '../../../lib/paths';
-import { PageGuard } from '../../../ui/page-guard';
-import { gardensQuery } from '../../garden/queries';
+import { PageGuard } from '../../../frame/page-guard';
+import { gardensQuery } from '../../../data/gardens';
 
 /** The start page: opens the last garden, or the first, or a new one; or the sign-in. */
 export function Home() {

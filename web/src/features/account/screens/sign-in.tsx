@@ -1,7 +1,7 @@
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { SoilSlice } from '../../../ui/water-left';
 import { ROUTES } from '../../../lib/paths';
-import { EntryCard } from '../components/entry';
+import { EntryCard } from '../../../frame/entry';
 
 /** Sign in, or make an account. */
 export function SignInScreen() {

@@ -2,8 +2,8 @@ import { CLAIMS, VERDICT_WORDS, VERDICTS } from '@candid-leaf/core/claims';
 import { useState } from 'react';
 import { TextField } from '../../../ui/field';
 import { Panel } from '../../../ui/panel';
-import { GardenPage } from '../../garden/components/garden-page';
-import { ClaimText } from '../components/claim-text';
+import { GardenPage } from '../../../frame/garden-page';
+import { ClaimText } from '../../../ui/claim-text';
 
 /** Garden claims to look up, with the evidence. */
 export function ClaimsScreen() {

@@ -4,7 +4,7 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Sortable } from '../../../ui/sortable';
 import { useWrite } from '../../../ui/use-write';
-import { orderPlaces } from '../../places/writes';
+import { orderPlaces } from '../../../data/places';
 import { PlantBoard } from './plant-board';
 
 const BY_KEYS = 'With the keyboard: space to lift, arrows to move, space to drop.';

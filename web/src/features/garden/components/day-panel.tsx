@@ -10,7 +10,7 @@ import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { deleteRecord, restoreRecord, saveRecord } from '../../records/writes';
+import { deleteRecord, restoreRecord, saveRecord } from '../../../data/records';
 
 /** Everything known about one day. */
 export function DayPanel({ day }: { day: RibbonDay }) {

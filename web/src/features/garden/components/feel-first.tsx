@@ -1,5 +1,5 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
-import { SoilFeel } from '../../records/components/soil-feel';
+import { SoilFeel } from '../../../frame/acts/soil-feel';
 
 /** The watering history of this bed is unknown: no amount before a finger check, which one touch records. */
 export const FeelFirst = ({ view: { place } }: { view: PlaceOnView }) => (

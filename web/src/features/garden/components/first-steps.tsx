@@ -9,9 +9,9 @@ import { linkTo } from '../../../lib/paths';
 import { buttonLook, Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { Panel } from '../../../ui/panel';
-import { entryQuery } from '../../account/queries';
-import { QuickPlace } from '../../places/quick/quick-place';
-import { useQuickPlace } from '../../places/quick/use-quick-place';
+import { entryQuery } from '../../../data/account';
+import { QuickPlace } from '../../../frame/acts/quick-place';
+import { useQuickPlace } from '../../../frame/acts/use-quick-place';
 import { useWayOn } from '../../../ui/use-way-on';
 
 /** First steps in an empty garden. */

@@ -10,8 +10,8 @@ import { Menu, MenuItem, MenuLink } from '../../../ui/menu';
 import { Panel } from '../../../ui/panel';
 import { COVER_WORDS, KIND_WORDS, percent } from '../../../ui/water-left';
 import { FeelFirst } from './feel-first';
-import { RecordSheet } from '../../records/components/record-sheet';
-import { WaterButton } from '../../water/components/water-button';
+import { RecordSheet } from '../../../frame/acts/record-sheet';
+import { WaterButton } from '../../../frame/acts/water-button';
 import { marksOf } from '../marks';
 import { leftOn, type Over, PlantCell } from './plant-cell';
 

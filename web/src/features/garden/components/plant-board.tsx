@@ -19,7 +19,7 @@ import { useGarden } from '../../../lib/garden-context';
 import { sortableLook, SortableRow } from '../../../ui/sortable';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { orderPlants, savePlant } from '../../plant/writes';
+import { orderPlants, savePlant } from '../../../data/plants';
 
 interface Props {
   places: GardenView['places'];

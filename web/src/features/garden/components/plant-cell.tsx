@@ -8,7 +8,7 @@ import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { percent, Pot, SoilSlice } from '../../../ui/water-left';
 import type { Mark } from '../marks';
-import { useRecordOnce } from '../../records/components/use-record-once';
+import { useRecordOnce } from '../../../frame/acts/use-record-once';
 
 /** Cover over the plants of a bed. */
 export type Over = 'cloth' | 'roof' | 'tunnel' | 'glasshouse' | null;

@@ -9,8 +9,8 @@ import { sentence, wordOf } from '../../../lib/words';
 import { buttonLook } from '../../../ui/button';
 import { SignPicture } from '../../../signs/sign-picture';
 import { Counsel } from '../../../ui/counsel';
-import { GardenPage } from '../../garden/components/garden-page';
-import { ownDrawing } from '../own-drawing';
+import { GardenPage } from '../../../frame/garden-page';
+import { ownDrawing } from '../../../signs/own-drawing';
 import { Unfold } from '../../../ui/unfold';
 import { Scroller } from '../../../ui/scroller';
 

@@ -8,8 +8,8 @@ import { buttonLook } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
 import { Choice } from '../../../ui/choice';
 import { SignPicture } from '../../../signs/sign-picture';
-import { GardenPage } from '../../garden/components/garden-page';
-import { ownDrawing } from '../own-drawing';
+import { GardenPage } from '../../../frame/garden-page';
+import { ownDrawing } from '../../../signs/own-drawing';
 import { disordersFor } from '../search';
 
 const GROUPS: readonly [DisorderRow['group'], string][] = [

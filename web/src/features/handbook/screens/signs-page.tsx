@@ -1,9 +1,9 @@
 import { type Crop, PARTS, SIGNS } from '@candid-leaf/core/records';
 import { useSearchParams } from 'react-router';
 import { Choice } from '../../../ui/choice';
-import { PART_WORDS } from '../../plant/components/touch-plant';
+import { PART_WORDS } from '../../../signs/plant/touch-plant';
 import { SignPicture } from '../../../signs/sign-picture';
-import { GardenPage } from '../../garden/components/garden-page';
+import { GardenPage } from '../../../frame/garden-page';
 
 /** All drawings, by part. */
 export function SignsPage() {

@@ -14,9 +14,9 @@ import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { ToldOnce } from '../../../ui/told-once';
 import { useWrite } from '../../../ui/use-write';
-import { peopleQuery } from '../queries';
+import { peopleQuery } from '../../../data/people';
 import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
-import { inviteSomebody, takeInvitationBack } from '../writes';
+import { inviteSomebody, takeInvitationBack } from '../../../data/people';
 
 /** Invites someone by a link that works once, and lists open invitations. */
 export function Invite() {

@@ -14,9 +14,9 @@ import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { ToldOnce } from '../../../ui/told-once';
 import { useWrite } from '../../../ui/use-write';
-import { keysQuery } from '../queries';
+import { keysQuery } from '../../../data/people';
 import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
-import { makeKey, removeKey } from '../writes';
+import { makeKey, removeKey } from '../../../data/people';
 import { Unfold } from '../../../ui/unfold';
 
 const DAYS = [

@@ -10,7 +10,7 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { accountHere } from '../../../offline/account';
-import { peopleQuery } from '../queries';
+import { peopleQuery } from '../../../data/people';
 import { useWayOn } from '../../../ui/use-way-on';
 
 /** Leaving a garden; its only manager must hand it over first. */

@@ -7,9 +7,9 @@ import { Select } from '../../../ui/select';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
-import { peopleQuery } from '../queries';
+import { peopleQuery } from '../../../data/people';
 import { ROLE_WORDS } from '../role-words';
-import { letGo, setRole } from '../writes';
+import { letGo, setRole } from '../../../data/people';
 import { IconButton } from '../../../ui/icon-button';
 
 export function Members() {

@@ -7,8 +7,8 @@ import { linkTo, ROUTES } from '../../../lib/paths';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Empty, Failed, Waiting } from '../../../ui/states';
-import { EntryCard } from '../../account/components/entry';
-import { invitationQuery, meQuery } from '../queries';
+import { EntryCard } from '../../../frame/entry';
+import { invitationQuery, meQuery } from '../../../data/people';
 import { ROLE_WORDS } from '../role-words';
 
 /** Page of an invitation link: explains it and lets the person join. */

@@ -1,5 +1,5 @@
 import { useMay } from '../../../lib/garden-context';
-import { GardenPage } from '../../garden/components/garden-page';
+import { GardenPage } from '../../../frame/garden-page';
 import { Invite } from '../components/invite';
 import { Keys } from '../components/keys';
 import { Leave } from '../components/leave';

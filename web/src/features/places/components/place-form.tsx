@@ -32,9 +32,9 @@ import { useWrite } from '../../../ui/use-write';
 import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
 import { SwitchField } from '../../../ui/switch-field';
-import { freeName, numbered, plantNames, withoutNumber } from '../../plant/names';
-import { useSavePlants } from '../../plant/use-save-plants';
-import { restorePlace, retirePlace, savePlace } from '../writes';
+import { freeName, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
+import { useSavePlants } from '../../../frame/acts/use-save-plants';
+import { restorePlace, retirePlace, savePlace } from '../../../data/places';
 import { useWayOn } from '../../../ui/use-way-on';
 
 /** Removes empty spells: no depth, no mulch (zero would mean bare soil); no share of light, no shade. */
@@ -145,7 +145,7 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
   return (
     <FormCard title="Basics">
       <TextField label="Name" error={e.name?.message} {...register('name')} />
-      <FormSelect control={control} label="Kind" options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])} name="kind" />
+      <FormSelect control={control} label="Type" options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])} name="kind" />
       <FormSelect control={control} label="Soil" options={TEXTURES.map((t) => [t, SOILS[t].label])} name="texture" />
       {isPotted({ kind: watch('kind') }) ? (
         <>

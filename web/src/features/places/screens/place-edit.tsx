@@ -8,11 +8,11 @@ import { Panel } from '../../../ui/panel';
 import { Sortable } from '../../../ui/sortable';
 import { Empty } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
-import { GardenPage } from '../../garden/components/garden-page';
-import { orderPlants } from '../../plant/writes';
-import { RecordTable } from '../../records/components/record-table';
-import { placeRecordsQuery } from '../../records/queries';
-import { QuickPlace } from '../quick/quick-place';
+import { GardenPage } from '../../../frame/garden-page';
+import { orderPlants } from '../../../data/plants';
+import { RecordTable } from '../../../frame/acts/record-table';
+import { placeRecordsQuery } from '../../../data/records';
+import { QuickPlace } from '../../../frame/acts/quick-place';
 import { PlaceForm } from '../components/place-form';
 
 export function PlaceEdit() {

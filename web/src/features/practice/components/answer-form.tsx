@@ -7,7 +7,7 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { PickOne } from '../../../ui/pick-one';
 import { SliderField } from '../../../ui/slider-field';
-import { ownDrawing } from '../../handbook/own-drawing';
+import { ownDrawing } from '../../../signs/own-drawing';
 import { actLabel, causeLabel, NONE, troubleLabel } from '../words';
 
 interface Props {

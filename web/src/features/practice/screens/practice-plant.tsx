@@ -11,14 +11,14 @@ import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import type { PracticeShown } from '../../../workers/practice.worker';
-import { GardenPage } from '../../garden/components/garden-page';
-import { viewOfCase } from '../../neighbour/view-of-case';
-import { Strands } from '../../plant/strands/strands';
+import { GardenPage } from '../../../frame/garden-page';
+import { viewOfCase } from '../../../data/view-of-case';
+import { Strands } from '../../../frame/charts/plant-charts';
 import { AnswerForm } from '../components/answer-form';
 import { CloserLook } from '../components/closer-look';
 import { Verdict } from '../components/verdict';
 import { nextSeed } from '../next-seed';
-import { practiceCaseQuery, practiceQuery, useKeepAnswer } from '../queries';
+import { practiceCaseQuery, practiceQuery, useKeepAnswer } from '../../../data/practice';
 import { plantInWords } from '../words';
 
 /** One made-up plant to diagnose. */

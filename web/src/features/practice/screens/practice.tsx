@@ -5,12 +5,12 @@ import { Check, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
-import { PageGuard } from '../../../ui/page-guard';
+import { PageGuard } from '../../../frame/page-guard';
 import { Panel } from '../../../ui/panel';
-import { GardenPage } from '../../garden/components/garden-page';
+import { GardenPage } from '../../../frame/garden-page';
 import { CalibrationPanel } from '../components/calibration-panel';
 import { nextSeed } from '../next-seed';
-import { practiceQuery } from '../queries';
+import { practiceQuery } from '../../../data/practice';
 import { troubleLabel } from '../words';
 
 /** Practice with made-up plants. */

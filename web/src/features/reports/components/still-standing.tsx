@@ -6,8 +6,8 @@ import { useGarden, useLink } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { SelectField } from '../../../ui/select-field';
 import { useWrite } from '../../../ui/use-write';
-import { END_WORDS } from '../../plant/ends';
-import { restorePlant, retirePlant } from '../../plant/writes';
+import { END_WORDS } from '../../../ui/plant-ends';
+import { restorePlant, retirePlant } from '../../../data/plants';
 
 /** Plants of the season not yet archived, bed by bed, with one reason for all; single ones on their own page. */
 export function StillStanding({ places, label }: { places: readonly StoodPlace[]; label: string }) {

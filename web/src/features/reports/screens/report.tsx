@@ -11,13 +11,13 @@ import { wordOf } from '../../../lib/words';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
-import { GardenPage } from '../../garden/components/garden-page';
-import { SeasonTabs } from '../../season/components/season-tabs';
-import { seasonQuery } from '../../season/queries';
+import { GardenPage } from '../../../frame/garden-page';
+import { SeasonTabs } from '../../../frame/season-tabs';
+import { seasonQuery } from '../../../data/season';
 import { Shelf } from '../components/shelf';
 import { CloseYear } from '../components/close-year';
 import { ReportTable, type Cell } from '../components/report-table';
-import { reportQuery } from '../queries';
+import { reportQuery } from '../../../data/reports';
 
 const WeekChart = lazy(() => import('../components/week-chart'));
 
@@ -67,7 +67,7 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
       <ReportTable
         title="By week"
         file={file('weeks')}
-        columns={['Week of', 'Used', 'Thrown away']}
+        columns={['Week of', 'Used', 'Binned']}
         rows={h.weeks.map((w) => [{ shown: f.day(w.from), value: w.from }, kg(w.kg, f), kg(w.lostKg, f)])}
         none="Nothing picked yet."
       >
@@ -81,7 +81,7 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
         <ReportTable
           title="By plant"
           file={file('plants')}
-          columns={['Plant', 'Place', 'Used', 'Thrown away', 'Water for 1 kg', 'Nitrogen for 1 kg']}
+          columns={['Plant', 'Bed or pot', 'Used', 'Binned', 'Water for 1 kg', 'Nitrogen for 1 kg']}
           rows={h.plants.map((p) => [
             p.name,
             p.place,
@@ -95,7 +95,7 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
         <ReportTable
           title="By variety"
           file={file('kinds')}
-          columns={['Kind', 'Used', 'Thrown away']}
+          columns={['Variety', 'Used', 'Binned']}
           rows={h.kinds.map((k) => [wordOf(k.kind), kg(k.kg, f), kg(k.lostKg, f)])}
           none="No plant was planted out this season."
         />
@@ -138,7 +138,7 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
         <ReportTable
           title="Cleared plants"
           file={file('ended')}
-          columns={['Plant', 'Place', 'On', 'Because']}
+          columns={['Plant', 'Bed or pot', 'On', 'Because']}
           rows={r.ended.map((e) => [
             e.name,
             e.place,

@@ -5,7 +5,7 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
-import { deletePlanting, restorePlanting } from '../writes';
+import { deletePlanting, restorePlanting } from '../../../data/season';
 import { BedFromAbove } from './bed-from-above';
 import { Seedlings } from './seedlings';
 

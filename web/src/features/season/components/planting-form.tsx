@@ -32,8 +32,8 @@ import { MeasuredField } from '../../../ui/measured-field';
 import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { kindsQuery } from '../../kinds/queries';
-import { savePlanting } from '../writes';
+import { kindsQuery } from '../../../data/varieties';
+import { savePlanting } from '../../../data/season';
 import { BedFromAbove } from './bed-from-above';
 
 interface Props {
@@ -109,7 +109,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
         />
         <FormSelect
           control={control}
-          label="Kind"
+          label="Variety"
           options={[
             ['', own.length > 0 ? 'not decided' : 'no varieties yet'],
             ...own.map((k) => [k.id, k.name] as const),

@@ -5,7 +5,7 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { useWrite } from '../../../ui/use-write';
-import { savePlanting } from '../writes';
+import { savePlanting } from '../../../data/season';
 
 /** Records how the seedlings look and how many were lost, with advice. */
 export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: string }) {

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useFormat, useLink } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
-import { END_WORDS } from '../../plant/ends';
+import { END_WORDS } from '../../../ui/plant-ends';
 
 /** What grew where in a season: beds in walking order with plants, dates and problems. */
 export function Stood({ places, label }: { places: readonly StoodPlace[]; label: string }) {

@@ -4,16 +4,16 @@ import { useSearchParams } from 'react-router';
 import { useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
-import { GardenPage } from '../../garden/components/garden-page';
+import { GardenPage } from '../../../frame/garden-page';
 import { Before } from '../components/before';
 import { Coming } from '../components/coming';
 import { NeedsPanel } from '../components/needs-panel';
 import { SecondCrop } from '../components/second-crop';
-import { SeasonTabs } from '../components/season-tabs';
+import { SeasonTabs } from '../../../frame/season-tabs';
 import { Plantings } from '../components/plantings';
 import { Stood } from '../components/stood';
 import { YearLine } from '../components/year-line';
-import { seasonQuery } from '../queries';
+import { seasonQuery } from '../../../data/season';
 
 /** The season page: the year's line, what comes next, what is planned. */
 export function SeasonScreen() {

@@ -7,8 +7,8 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { ToldOnce } from '../../../ui/told-once';
 import { useWrite } from '../../../ui/use-write';
-import { calendarQuery } from '../queries';
-import { renewCalendar, revokeCalendar } from '../writes';
+import { calendarQuery } from '../../../data/settings';
+import { renewCalendar, revokeCalendar } from '../../../data/settings';
 
 /** A link for calendar programs, shown once; it lets anyone with it read the tasks only. */
 export function CalendarLink() {

@@ -10,7 +10,7 @@ import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { saveGarden } from '../../garden/writes';
+import { saveGarden } from '../../../data/gardens';
 
 /** Days away: no walks are due, the first one afterwards starts with the pots, and there is a list for a helper. */
 export function DaysAway({ garden }: { garden: GardenDto }) {

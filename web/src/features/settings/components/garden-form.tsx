@@ -8,7 +8,7 @@ import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-fault
 import { MonthDayField } from '../../../ui/month-day-field';
 import { MeasuredField } from '../../../ui/measured-field';
 import { useWrite } from '../../../ui/use-write';
-import { saveGarden } from '../../garden/writes';
+import { saveGarden } from '../../../data/gardens';
 import { OwnRules } from './own-rules';
 import { UnitsAndDates } from './units-and-dates';
 

@@ -9,8 +9,8 @@ import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { hoseTimerQuery } from '../../water/queries';
-import { removeHoseTimer, saveHoseTimer } from '../../water/writes';
+import { hoseTimerQuery } from '../../../data/water';
+import { removeHoseTimer, saveHoseTimer } from '../../../data/water';
 
 /** The garden's hose timer: its address and secret. */
 export function HoseTimer({ garden }: { garden: GardenDto }) {

@@ -14,9 +14,9 @@ import { MeasuredInput } from '../../../ui/measured-input';
 import { MonthDayField } from '../../../ui/month-day-field';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
-import { saveGarden } from '../../garden/writes';
+import { saveGarden } from '../../../data/gardens';
 import { UNIT_SETS, waysOf, type UnitSet } from './own-ways';
-import { townNear } from './queries';
+import { townNear } from '../../../data/towns';
 import { TownField, townInWords } from './town-field';
 
 /** Heights by description, m (judgement: the middle of what the words mean). */

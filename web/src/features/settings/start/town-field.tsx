@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { useCombobox } from 'downshift';
 import { useDeferredValue, useState } from 'react';
 import { inputLook } from '../../../ui/field';
-import { townsQuery } from './queries';
+import { townsQuery } from '../../../data/towns';
 
 const countries = new Intl.DisplayNames(['en'], { type: 'region' });
 export const townInWords = (t: TownDto): string => `${t.name}, ${countries.of(t.country) ?? t.country}`;

@@ -17,7 +17,7 @@ import { useSay } from '../../../ui/toast';
 import { asFlag, YES_NO } from '../../../ui/yes-no';
 import { useWrite } from '../../../ui/use-write';
 import { KIND_OF_PRODUCT, PER_WORDS } from '../product-words';
-import { deleteProduct, restoreProduct, saveProduct } from '../writes';
+import { deleteProduct, restoreProduct, saveProduct } from '../../../data/products';
 import { useWayOn } from '../../../ui/use-way-on';
 
 /** An empty amount means no dose. */
@@ -55,13 +55,13 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
           <TextField label="Name" error={e.name?.message} {...register('name')} />
           <FormSelect
             control={control}
-            label="Kind"
+            label="Type"
             options={PRODUCT_KINDS.map((k) => [k, KIND_OF_PRODUCT[k]])}
             name="kind"
           />
           <FormSelect
             control={control}
-            label="Type"
+            label="Measured"
             options={[
               ['dry', 'weighed'],
               ['liquid', 'poured'],

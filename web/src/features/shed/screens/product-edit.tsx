@@ -3,9 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Navigate, useParams, useSearchParams } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { Failed, Waiting } from '../../../ui/states';
-import { GardenPage } from '../../garden/components/garden-page';
+import { GardenPage } from '../../../frame/garden-page';
 import { ProductForm } from '../components/product-form';
-import { productsQuery } from '../queries';
+import { productsQuery } from '../../../data/products';
 
 /** Adds a product from its label or a starter, or edits it. */
 export function ProductEdit() {

@@ -7,9 +7,9 @@ import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { DoseCalculator } from '../components/dose-calculator';
-import { ShedPage } from '../components/shed-page';
+import { ShedPage } from '../../../frame/shed-page';
 import { KIND_OF_PRODUCT, labelInWords } from '../product-words';
-import { useProducts } from '../queries';
+import { useProducts } from '../../../data/products';
 
 /** Feeds, amendments and sprays, and the dose for these plants and this can. */
 export function ShedScreen() {

@@ -2,7 +2,7 @@ import type { PlaceOnView } from '@candid-leaf/contract';
 import { readSoilTest } from '@candid-leaf/core/soil';
 import { Link } from 'react-router';
 import { useFormat, useLink } from '../../../lib/garden-context';
-import { ShedPage } from '../components/shed-page';
+import { ShedPage } from '../../../frame/shed-page';
 
 /** The soil of every bed: when tested, and what is low. */
 export function SoilsScreen() {

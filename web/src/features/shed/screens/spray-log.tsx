@@ -6,8 +6,8 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
-import { ShedPage } from '../components/shed-page';
-import { sprayLogQuery } from '../queries';
+import { ShedPage } from '../../../frame/shed-page';
+import { sprayLogQuery } from '../../../data/products';
 
 /** The spray log; it prints as shown. */
 export function SprayLogScreen() {

@@ -6,8 +6,8 @@ import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { MeasuredField } from '../../../ui/measured-field';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { saveGarden } from '../../garden/writes';
-import { ShedPage } from '../components/shed-page';
+import { saveGarden } from '../../../data/gardens';
+import { ShedPage } from '../../../frame/shed-page';
 
 /** Supports and covers in stock. */
 export function StockScreen() {

@@ -8,7 +8,7 @@ import { Button } from '../../../ui/button';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
-import { savePlace } from '../../places/writes';
+import { savePlace } from '../../../data/places';
 
 /** Area of a usual pot, m² (judgement: a pot of 20 L is about 30 cm wide). */
 const potTopM2 = (litres: number): number => 0.07 * (litres / 20) ** (2 / 3);

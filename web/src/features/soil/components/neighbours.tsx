@@ -7,8 +7,8 @@ import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
-import { RecordSheet } from '../../records/components/record-sheet';
-import { neighboursQuery } from '../queries';
+import { RecordSheet } from '../../../frame/acts/record-sheet';
+import { neighboursQuery } from '../../../data/soil';
 import { Unfold } from '../../../ui/unfold';
 
 /** Companion plants: planted, seen and cleared, with the evidence. */

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
-import { soilQuery } from '../queries';
+import { soilQuery } from '../../../data/soil';
 
 /** Earlier crops and problems by year: filled in automatically, with the gardener's own notes. */
 export function PlotHistory({ place }: { place: PlaceDto }) {

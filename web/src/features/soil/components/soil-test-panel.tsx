@@ -21,7 +21,7 @@ import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { savePlace } from '../../places/writes';
+import { savePlace } from '../../../data/places';
 
 const ELEMENTS: readonly (readonly [SoilElement, string])[] = [
   ['nitrate', 'Nitrate nitrogen'],

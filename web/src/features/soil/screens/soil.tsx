@@ -1,5 +1,5 @@
 import { asInput } from '../../../lib/as-input';
-import { savePlace } from '../../places/writes';
+import { savePlace } from '../../../data/places';
 import { useWrite } from '../../../ui/use-write';
 import { Button, buttonLook } from '../../../ui/button';
 import { Neighbours } from '../components/neighbours';
@@ -11,14 +11,14 @@ import { useGarden, useFormat, useLink } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
 import { sentence } from '../../../lib/words';
 import { Panel } from '../../../ui/panel';
-import { PlaceTabs } from '../../garden/components/place-tabs';
-import { GardenPage } from '../../garden/components/garden-page';
+import { PlaceTabs } from '../../../frame/place-tabs';
+import { GardenPage } from '../../../frame/garden-page';
 import { Acidity } from '../components/acidity';
 import { Drenches } from '../components/drenches';
 import { Layers } from '../components/layers';
 import { PlotHistory } from '../components/plot-history';
 import { SoilTestPanel } from '../components/soil-test-panel';
-import { soilQuery } from '../queries';
+import { soilQuery } from '../../../data/soil';
 
 /** The soil of one bed: test, lime or sulfur, layers, earlier crops and problems. */
 export function SoilScreen() {

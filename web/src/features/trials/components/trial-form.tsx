@@ -14,7 +14,7 @@ import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { saveTrial } from '../writes';
+import { saveTrial } from '../../../data/trials';
 
 const USUAL_DAYS = 28;
 type Side = '' | 'changed' | 'untouched';

@@ -8,10 +8,10 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
-import { ShedPage } from '../../shed/components/shed-page';
+import { ShedPage } from '../../../frame/shed-page';
 import { TrialForm } from '../components/trial-form';
-import { trialsQuery } from '../queries';
-import { deleteTrial } from '../writes';
+import { trialsQuery } from '../../../data/trials';
+import { deleteTrial } from '../../../data/trials';
 
 /** Trials: two groups of plants, one change, one measure, a day to judge. */
 export function TrialsScreen() {

@@ -8,8 +8,8 @@ import { Button } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
 import { SelectField } from '../../../ui/select-field';
 import { useWrite } from '../../../ui/use-write';
-import { benchesQuery } from '../queries';
-import { deleteBench, saveBench } from '../writes';
+import { benchesQuery } from '../../../data/water';
+import { deleteBench, saveBench } from '../../../data/water';
 
 type Tried = Pick<BenchDto, 'setUps' | 'weather' | 'years'>;
 

@@ -5,7 +5,7 @@ import { useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { percent } from '../../../ui/water-left';
-import { SoilFeel } from '../../records/components/soil-feel';
+import { SoilFeel } from '../../../frame/acts/soil-feel';
 
 const driestOf = (p: PlacePlanDto): PourDto | undefined =>
   [...p.pours].sort((a, b) => (a.fractionAvailable ?? 2) - (b.fractionAvailable ?? 2))[0];

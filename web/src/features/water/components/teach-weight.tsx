@@ -7,8 +7,8 @@ import { useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
-import { gardenViewQuery } from '../../garden/queries';
-import { useRecordOnce } from '../../records/components/use-record-once';
+import { gardenViewQuery } from '../../../data/gardens';
+import { useRecordOnce } from '../../../frame/acts/use-record-once';
 import { Unfold } from '../../../ui/unfold';
 
 /** Calibrates a pot by two weights: soaked and drained, and starting to droop. */

@@ -6,7 +6,7 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { readTimer, sendTimer } from '../writes';
+import { readTimer, sendTimer } from '../../../data/water';
 
 /** The hose timer: sends the plan, reads the log, compares both. */
 export function Timer({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {

@@ -9,9 +9,9 @@ import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { percent } from '../../../ui/water-left';
-import { RecordSheet } from '../../records/components/record-sheet';
-import { doTask, undoTask } from '../../today/writes';
-import { LitresOpened } from './litres-opened';
+import { RecordSheet } from '../../../frame/acts/record-sheet';
+import { doTask, undoTask } from '../../../data/tasks';
+import { LitresOpened } from '../../../ui/litres-opened';
 import { overAll, weekOf, withoutRain, type PlaceDay, type PourOnDay } from '../week-of';
 
 /** The week of a bed in sentences and days. */

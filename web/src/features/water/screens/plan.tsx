@@ -8,16 +8,16 @@ import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
-import { GardenPage } from '../../garden/components/garden-page';
-import { PlaceTabs } from '../../garden/components/place-tabs';
-import { Photos } from '../../photos/components/photos';
-import { savePlace } from '../../places/writes';
+import { GardenPage } from '../../../frame/garden-page';
+import { PlaceTabs } from '../../../frame/place-tabs';
+import { Photos } from '../../../frame/acts/photos';
+import { savePlace } from '../../../data/places';
 import { Correct } from '../components/correct';
 import { Rules } from '../components/rules';
 import { TeachWeight } from '../components/teach-weight';
 import { Timer } from '../components/timer';
 import { Week } from '../components/week';
-import { placePlanQuery } from '../queries';
+import { placePlanQuery } from '../../../data/water';
 
 /** The water plan of one bed: mornings, amounts and minutes; what rain saves, and what if it fails. */
 export function PlanScreen() {

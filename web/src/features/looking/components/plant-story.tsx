@@ -1,0 +1,300 @@
+import { SupportPanel } from './support-panel';
+import { CutsPanel } from './cuts-panel';
+import type { PlantView } from '@candid-leaf/contract';
+import type { Part } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import clsx from 'clsx';
+import { ArrowRight, CopyPlus, Droplets, FileText, Pencil, Plus } from 'lucide-react';
+import { memo, useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
+import { sentence } from '../../../lib/words';
+import { Button, buttonLook } from '../../../ui/button';
+import { Fold } from '../../../ui/fold';
+import { Menu, MenuLink } from '../../../ui/menu';
+import { Panel } from '../../../ui/panel';
+import { useTurns } from '../../../ui/use-turns';
+import { useWide } from '../../../ui/use-wide';
+import { Evenness } from '../../../ui/evenness';
+import { WaterLeftOpened } from '../../../ui/water-left-opened';
+import { Photos } from '../../../frame/acts/photos';
+import { RecordTable } from '../../../frame/acts/record-table';
+import { RecordSheet } from '../../../frame/acts/record-sheet';
+import { Strands } from '../../../frame/charts/plant-charts';
+import { Ended } from './ended';
+import { FeedingPanel } from './feeding-panel';
+import { AnswerPanel, BesidePanel, isClear, leaderOf, WhyPanel } from './finding';
+import { FollowUp } from './follow-up';
+import { NextHere } from './next-here';
+import { TouchPlant } from '../../../signs/plant/touch-plant';
+import { Trends } from './trends';
+import { WhatToDo } from './what-to-do';
+
+/** Reasons without days to highlight. */
+const WITHOUT_DAY: ReadonlySet<string> = new Set(['place', 'plant', 'sign']);
+
+/** Returns all days that support the leading finding, until one reason is touched. */
+function litDays(view: PlantView, driver: string | null): Set<Day> {
+  const [leader] = view.report.diagnosis;
+  if (!leader || !isClear(leader)) return new Set();
+  return new Set(
+    leader.drivers
+      .filter((d) => driver === null || d.driver === driver)
+      .flatMap((d) => d.because.filter((b) => !WITHOUT_DAY.has(b.record)).map((b) => b.date)),
+  );
+}
+
+interface Props {
+  view: PlantView;
+  /** a plant from another garden, on its own page: read-only */
+  neighbours?: boolean;
+  /** the next plant on the walk */
+  next?: PlantView['plant'] | null;
+}
+
+/** Number of turns the page is drawn in. */
+const TURNS = 7;
+
+/**
+ * A plant: drawing, charts, finding, why here, and what to do. Redrawn only if its data changed, not at every
+ * refetch.
+ */
+export const PlantStory = memo(function PlantStory({ view, neighbours = false, next = null }: Props) {
+  const { ended } = view;
+  const may = useMay();
+  const reading = neighbours || ended !== null || !may('record');
+  const [driver, setDriver] = useState<string | null>(null);
+  const lit = useMemo(() => litDays(view, driver), [view, driver]);
+  const leader = leaderOf(view);
+  const turn = useTurns(TURNS);
+  return (
+    <>
+      <Heading view={view} neighbours={neighbours} next={next} />
+      {ended ? <Ended view={view} ended={ended} /> : <FollowUp view={view} />}
+      <div className="grid gap-4 lg:grid-cols-[19rem_1fr]">
+        <div className="min-w-0 lg:order-2">
+          {turn > 1 ? <AnswerPanel view={view} reading={reading} /> : <div className="min-h-60" />}
+        </div>
+        {turn > 2 ? <Drawn view={view} reading={reading} /> : <div className="min-h-90" />}
+      </div>
+      <div className={clsx('mt-4 grid gap-4', leader && isClear(leader) && 'lg:grid-cols-[24rem_1fr]')}>
+        {turn > 3 && leader && isClear(leader) && (
+          <WhyPanel view={view} leader={leader} driver={driver} onDriver={setDriver} />
+        )}
+        <div className="min-w-0">
+          {turn > 4 && <Strands view={view} lit={lit} photos={!neighbours} />}
+          {turn > 5 && <Trends view={view} />}
+        </div>
+      </div>
+      {turn > 6 && <Rest view={view} reading={reading} neighbours={neighbours} />}
+    </>
+  );
+});
+
+/** What follows from it and details: folded on a phone. */
+function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean; neighbours: boolean }) {
+  const { plant, place } = view;
+  const target = { plantId: plant.id, placeId: null, name: plant.name };
+  return (
+    <div className="mt-4 flex flex-col gap-4">
+      <Fold title="What to do, step by step">
+        <WhatToDo view={view} reading={reading} />
+      </Fold>
+      <Fold title="What else it could be">
+        <BesidePanel view={view} reading={reading} />
+      </Fold>
+      {!reading && (
+        <Fold title="Water, pruning, feed and ties">
+          <div className="grid items-start gap-4 lg:grid-cols-2">
+            <div className="flex flex-col gap-4">
+              <NextHere view={view} />
+              <CutsPanel view={view} />
+            </div>
+            <div className="flex flex-col gap-4">
+              <FeedingPanel view={view} />
+              <SupportPanel view={view} />
+            </div>
+          </div>
+        </Fold>
+      )}
+      {!neighbours && (
+        <Fold title="Photos" className="print:hidden">
+          <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
+        </Fold>
+      )}
+      <Fold title="All records">
+        <Panel title="All records">
+          <RecordTable
+            records={view.records}
+            targetOf={
+              reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
+            }
+          />
+        </Panel>
+      </Fold>
+    </div>
+  );
+}
+
+/** Its name and facts, and its actions. */
+function Heading({ view: { plant, place, ended }, neighbours = false, next = null }: Props) {
+  const format = useFormat();
+  const link = useLink();
+  const Title = neighbours ? 'h2' : 'h1';
+  const facts = [
+    `${sentence([plant.habit, plant.type, plant.crop].filter(Boolean).join(' ')).slice(0, -1)} in `,
+    plant.transplantedOn && `, planted out ${format.day(plant.transplantedOn)}`,
+    plant.heightM != null && `, ${format.centimetres(plant.heightM * 100)} tall`,
+  ];
+  return (
+    <div className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+      <div>
+        <Title className="text-3xl">{plant.name}</Title>
+        <p className="text-soft">
+          {facts[0]}
+          {neighbours ? (
+            place.name
+          ) : (
+            <Link className="underline" to={link('garden', {})}>
+              {place.name}
+            </Link>
+          )}
+          {facts.slice(1)}
+        </p>
+      </div>
+      {!neighbours && !ended && <Acts plant={plant} next={next} />}
+    </div>
+  );
+}
+
+function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['plant'] | null }) {
+  const garden = useGarden();
+  const link = useLink();
+  const may = useMay();
+  const [recording, setRecording] = useState<'watering' | 'any' | null>(null);
+  const at = { plantId: plant.id };
+  const wide = useWide();
+  const another = link('newPlant', { placeId: plant.placeId }, { copy: plant.id });
+  return (
+    <div className="flex flex-wrap gap-1 max-sm:*:min-w-11 max-sm:*:px-2.5 print:hidden">
+      {may('record') && (
+        <>
+          <Button look="quiet" data-key="w" onClick={() => setRecording('watering')}>
+            <Droplets aria-hidden size={18} /> Water
+          </Button>
+          <Button look="quiet" data-key="r" onClick={() => setRecording('any')}>
+            <Plus aria-hidden size={18} /> Record
+          </Button>
+        </>
+      )}
+      {wide ? (
+        <>
+          {may('keep') && (
+            <Link className={buttonLook('quiet')} to={link('plantEdit', at)}>
+              <Pencil aria-hidden size={17} /> Edit
+            </Link>
+          )}
+          {may('keep') && (
+            <Link className={buttonLook('quiet')} to={another}>
+              <CopyPlus aria-hidden size={17} /> Copy
+            </Link>
+          )}
+          <Link className={buttonLook('quiet')} to={link('plantSheet', at)}>
+            <FileText aria-hidden size={17} /> Case sheet
+          </Link>
+        </>
+      ) : (
+        <Menu label={`More about ${plant.name}`}>
+          {may('keep') && (
+            <MenuLink icon={Pencil} to={link('plantEdit', at)}>
+              Edit
+            </MenuLink>
+          )}
+          {may('keep') && (
+            <MenuLink icon={CopyPlus} to={another}>
+              Copy
+            </MenuLink>
+          )}
+          <MenuLink icon={FileText} to={link('plantSheet', at)}>
+            Case sheet
+          </MenuLink>
+        </Menu>
+      )}
+      {next && (
+        <Link data-key="n" className={buttonLook('quiet')} to={link('plant', { plantId: next.id })}>
+          {wide ? `Next: ${next.name}` : 'Next'} <ArrowRight aria-hidden size={17} />
+        </Link>
+      )}
+      {recording && (
+        <RecordSheet
+          open
+          onClose={() => setRecording(null)}
+          target={{ plantId: plant.id, placeId: null, name: plant.name }}
+          day={garden.today}
+          {...(recording === 'watering' ? { kinds: ['watering'] as const } : {})}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The drawn plant, to touch where something is wrong; its water now and next. */
+function Drawn({
+  view: { garden, plant, place, report, ended, stands },
+  reading,
+}: {
+  view: PlantView;
+  reading: boolean;
+}) {
+  const format = useFormat();
+  const link = useLink();
+  const navigate = useNavigate();
+  const signs = useMemo(
+    () => [...new Set(report.diagnosis.flatMap((d) => d.explains).concat(report.unexplained))],
+    [report],
+  );
+  const look = (part: Part) => void navigate(link('look', { plantId: plant.id }, { part }));
+  const { daily, evenness, known, nextWatering: next } = report.water;
+  const when = (n: NonNullable<typeof next>): string =>
+    `${format.litres(n.litres)} ${n.date === garden.today ? 'today' : `on ${format.day(n.date)}`}`;
+  return (
+    <Panel label="The plant" className="p-3 print:hidden">
+      {!reading && <p className="mb-1 text-sm text-soft">Something looks wrong? Touch where.</p>}
+      <TouchPlant plant={plant} stands={stands} signs={signs} onTouch={reading ? null : look} />
+      {!ended && (
+        <p className="mt-2 text-center tabular-nums">
+          {known ? (
+            <>
+              <WaterLeftOpened daily={daily} />
+            </>
+          ) : (
+            <>
+              Water <strong>unknown: check the soil</strong>
+            </>
+          )}
+          {evenness !== null && (
+            <span className="text-soft">
+              {' '}
+              · <Evenness of={evenness} />
+            </span>
+          )}
+        </p>
+      )}
+      {next && !ended && (
+        <p className="text-center text-sm text-soft">
+          Next water:{' '}
+          {reading ? (
+            when(next)
+          ) : (
+            <Link
+              className="-my-2.5 inline-flex min-h-11 items-center underline decoration-dotted underline-offset-4"
+              to={link('placePlan', { placeId: place.id })}
+            >
+              {when(next)}
+            </Link>
+          )}
+        </p>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,200 @@
+import type { GardenView, PlantView } from '@candid-leaf/contract';
+import type { SignSeen } from '@candid-leaf/core/records';
+import { ArrowRight, Check } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useGarden } from '../../../lib/garden-context';
+import { Button, buttonLook } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { Panel } from '../../../ui/panel';
+import { AddPhoto } from '../../../frame/acts/add-photo';
+import { PlantPage } from '../../../frame/plant-page';
+import { PART_WORDS, TouchPlant } from '../../../signs/plant/touch-plant';
+import { useRecordOnce } from '../../../frame/acts/use-record-once';
+import { SignTile } from '../components/sign-tile';
+import { signsToOffer } from '../signs-to-offer';
+import { useLook, type LookState } from '../use-look';
+import { useWayOn } from '../../../ui/use-way-on';
+
+/** Looking a plant over: touch the part, then what it looks like. */
+export function LookScreen() {
+  return (
+    <PlantPage waiting="Loading the plant">
+      {(view, around) => <Look key={view.plant.id} view={view} around={around} />}
+    </PlantPage>
+  );
+}
+
+function Look({ view, around }: { view: PlantView; around: GardenView | undefined }) {
+  const look = useLook(view, around);
+  return (
+    <div className="grid gap-4 pb-20 lg:grid-cols-[22rem_1fr]">
+      <ThePlant view={view} look={look} />
+      {/* fixed below all signs, and before them in keyboard order */}
+      {(look.walking || look.inspection.signs.length > 0) && <Foot view={view} look={look} />}
+      <Signs view={view} look={look} />
+    </div>
+  );
+}
+
+interface PartProps {
+  view: PlantView;
+  look: LookState;
+}
+
+const isSeen = (s: SignSeen): boolean => s.present;
+
+/** The drawn plant to touch, "all clear", and the time of day. */
+function ThePlant({ view: { plant, stands }, look }: PartProps) {
+  const { part, inspection, choose } = look;
+  const present = inspection.signs.filter(isSeen);
+  return (
+    <Panel label="The plant" className="self-start p-3 lg:sticky lg:top-32">
+      <div className="mb-2 flex items-center justify-between gap-2">
+        <h1 className="text-2xl">{plant.name}</h1>
+        {present.length === 0 && <AllClear plant={plant} look={look} />}
+      </div>
+      <div className={part ? 'max-lg:hidden' : ''}>
+        <TouchPlant plant={plant} stands={stands} chosen={part} signs={present.map((s) => s.sign)} onTouch={choose} />
+      </div>
+      {part && (
+        <Button look="quiet" className="w-full lg:hidden" onClick={() => choose(null)}>
+          Back to the plant
+        </Button>
+      )}
+      <fieldset className="mt-3 flex items-center gap-2 text-sm">
+        <legend className="sr-only">Time of day</legend>
+        {(['morning', 'afternoon'] as const).map((p) => (
+          <button
+            key={p}
+            type="button"
+            aria-pressed={inspection.partOfDay === p}
+            onClick={() => inspection.setPartOfDay(p)}
+            className={`min-h-11 flex-1 rounded-lg border px-3 ${inspection.partOfDay === p ? 'border-leaf bg-leafwash font-semibold text-leaf' : 'border-line'}`}
+          >
+            {p === 'morning' ? 'In the morning' : 'In the afternoon'}
+          </button>
+        ))}
+      </fieldset>
+    </Panel>
+  );
+}
+
+function AllClear({ plant, look }: { plant: PlantView['plant']; look: LookState }) {
+  const garden = useGarden();
+  const goOn = useWayOn();
+  const record = useRecordOnce(garden.id);
+  const allClear = () =>
+    record.write(
+      {
+        type: 'inspection',
+        plantId: plant.id,
+        data: { date: garden.today, allClear: true, partOfDay: look.inspection.partOfDay, signs: [] },
+      },
+      `${plant.name}: all clear.`,
+      () => void goOn(look.wayOn),
+    );
+  return (
+    <Button onClick={allClear} disabled={record.isPending}>
+      <Check aria-hidden size={17} /> All clear
+    </Button>
+  );
+}
+
+/** The signs of the part as drawings to touch; or by search. */
+function Signs({ view: { plant }, look }: PartProps) {
+  const [words, setWords] = useState('');
+  const { part, walking, before, of, put, choose } = look;
+  const found = signsToOffer({ crop: plant.crop, part, words, wasThere: (code) => before(code) !== undefined });
+  const next = look.order[part ? look.order.indexOf(part) + 1 : 0];
+  const go = (to: NonNullable<typeof next>) => {
+    setWords('');
+    choose(to);
+  };
+  return (
+    <section aria-label="What it looks like">
+      <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
+        <h2 className="text-2xl">{part && !words ? PART_WORDS[part] : headingOf(words, found.length)}</h2>
+        <TextField
+          label="Or search by words"
+          type="search"
+          className="w-64 max-w-full"
+          value={words}
+          onChange={(e) => setWords(e.target.value)}
+        />
+      </div>
+      {!part && !words && (
+        <p className="text-soft">
+          {found.length > 0
+            ? 'Seen last time, or on the plants before. For anything else touch the part of the plant. '
+            : 'Then touch what it looks like. '}{' '}
+          Harmless signs are listed too. Also mark what you looked for and did not find.
+        </p>
+      )}
+      {words && found.length === 0 && (
+        <p className="text-soft">No match. Touch the part of the plant instead, and choose by picture.</p>
+      )}
+      <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3 xl:grid-cols-4">
+        {found.map((s) => (
+          <SignTile
+            key={s.code}
+            sign={s.code}
+            crop={plant.crop}
+            seen={of(s.code)}
+            before={before(s.code)}
+            onPut={(v) => put(s.code, v)}
+            photo={
+              <AddPhoto
+                of={{ plantId: plant.id }}
+                sign={s.code}
+                label={`Take or choose a photo: ${s.label}`}
+                look="quiet"
+                className="border-t border-line"
+              />
+            }
+          />
+        ))}
+      </ul>
+      {!words && next && (part || walking) && (
+        <Button look="quiet" className="mt-3" onClick={() => go(next)}>
+          {part ? 'Next' : 'Begin'}: {PART_WORDS[next].toLowerCase()} <ArrowRight aria-hidden size={17} />
+        </Button>
+      )}
+    </section>
+  );
+}
+
+function headingOf(words: string, found: number): string {
+  if (words) return 'Found';
+  return found > 0 ? 'Still there?' : 'Touch a part of the plant';
+}
+
+/** What this look has saved, and the next step. */
+function Foot({ view: { plant }, look }: PartProps) {
+  const { inspection, walking, walk, after, wayOn } = look;
+  const seen = inspection.signs.filter(isSeen).length;
+  const absent = inspection.signs.length - seen;
+  const at = (walk?.plants.findIndex((p) => p.plant.id === plant.id) ?? 0) + 1;
+  const kept =
+    inspection.signs.length > 0
+      ? `Saved: ${seen} seen${absent > 0 ? `, ${absent} not there` : ''}`
+      : `${at} of ${walk?.plants.length ?? 1}, from the soil up`;
+  return (
+    <div className="fixed inset-x-0 bottom-0 z-10 border-t border-line bg-paper/95 px-4 py-2">
+      <div className="mx-auto flex max-w-7xl items-center justify-between gap-3">
+        <p role="status" className="min-w-0 truncate">
+          {inspection.saving ? 'Saving …' : kept}
+        </p>
+        <Link data-key="n" to={wayOn} className={`${buttonLook('main')} shrink-0`}>
+          {!walking ? (
+            'What is it?'
+          ) : (
+            <>
+              {after ? `Next: ${after.plant.name}` : 'End of the walk'} <ArrowRight aria-hidden size={17} />
+            </>
+          )}
+        </Link>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,229 @@
+import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contract';
+import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { asInput } from '../../../lib/as-input';
+import { useGarden, useLink } from '../../../lib/garden-context';
+import { wordsOf, wordsOrUnknown } from '../../../lib/words';
+import { FormDayField } from '../../../ui/day-field';
+import { Button, buttonLook } from '../../../ui/button';
+import { TextField } from '../../../ui/field';
+import { FormSelect } from '../../../ui/select-field';
+import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
+import { Panel } from '../../../ui/panel';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
+import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
+import { MeasuredField } from '../../../ui/measured-field';
+import { MeasuredInput } from '../../../ui/measured-input';
+import { Empty } from '../../../ui/states';
+import { useSay } from '../../../ui/toast';
+import { useWrite } from '../../../ui/use-write';
+import { asFlag } from '../../../ui/yes-no';
+import { GardenPage } from '../../../frame/garden-page';
+import { KindField } from '../components/variety-field';
+import { EndPlant } from '../components/end-plant';
+import { CROP_WORDS, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
+import { useSavePlants } from '../../../frame/acts/use-save-plants';
+import { savePlant } from '../../../data/plants';
+import { useWayOn } from '../../../ui/use-way-on';
+
+export function PlantEdit() {
+  const { plantId, placeId } = useParams();
+  const find = (v: GardenView, id: string | null | undefined) =>
+    v.places.flatMap((p) => p.plants).find((p) => p.plant.id === id)?.plant ?? null;
+  const here = (v: GardenView) => find(v, plantId);
+  const [params] = useSearchParams();
+  return (
+    <GardenPage needs="keep" title={(v) => here(v)?.name ?? 'New plant'}>
+      {(v) =>
+        plantId && !here(v) ? (
+          <Empty title="This plant is no longer in the garden." />
+        ) : (
+          <PlantForm
+            plant={here(v)}
+            mother={find(v, params.get('from'))}
+            copied={find(v, params.get('copy'))}
+            taken={plantNames(v)}
+            placeId={placeId ?? null}
+            places={v.places.map((p) => [p.place.id, p.place.name])}
+          />
+        )
+      }
+    </GardenPage>
+  );
+}
+
+/** What a rooted sucker inherits from its mother. */
+const sameKind = (m: PlantDto) => ({
+  name: `${m.name}, from a sucker`,
+  crop: m.crop,
+  habit: m.habit ?? null,
+  type: m.type ?? null,
+  resistantTo: m.resistantTo ?? [],
+  heightM: 0.1,
+});
+
+interface Props {
+  plant: PlantDto | null;
+  /** its mother plant: the same variety */
+  mother: PlantDto | null;
+  /** the plant to copy */
+  copied: PlantDto | null;
+  /** names already in use */
+  taken: readonly string[];
+  placeId: string | null;
+  places: [id: string, name: string][];
+}
+
+/** Copies a plant without its own history. */
+function alike(other: PlantDto): Omit<PlantInput, 'id' | 'name' | 'placeId'> {
+  const { id: _id, version: _version, name: _name, placeId: _place, ...rest } = asInput(other);
+  return rest;
+}
+
+/** Most plants created at once. */
+const MOST = 40;
+
+function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
+  const garden = useGarden();
+  const link = useLink();
+  const goOn = useWayOn();
+  const say = useSay();
+  const save = useWrite(savePlant, garden.id);
+  const saveSeveral = useSavePlants();
+  const [id] = useState(() => plant?.id ?? uuid());
+  const [count, setCount] = useState<number | null>(1);
+  const many = plant ? 1 : Math.min(MOST, Math.max(1, Math.round(count ?? 1)));
+  /** A single plant keeps its name; several, or unnamed ones, are numbered. */
+  const called = ({ name, crop }: PlantInput): string[] =>
+    many === 1 && name ? [name] : numbered(withoutNumber(name) || CROP_WORDS[crop], many, taken);
+  const { register, control, handleSubmit, setError, setValue, watch, formState } = useForm<PlantInput>({
+    resolver: resolverFor(PlantInput, (p) => (plant ? p : { ...p, name: p.name || called(p)[0]! })),
+    defaultValues: plant
+      ? asInput(plant)
+      : {
+          id,
+          placeId: placeId ?? places[0]?.[0] ?? '',
+          name: '',
+          crop: 'tomato',
+          stage: 'establishing',
+          transplantedOn: garden.today,
+          ...(mother ? sameKind(mother) : {}),
+          ...(copied ? { ...alike(copied), name: numbered(withoutNumber(copied.name), 1, taken)[0]! } : {}),
+        },
+  });
+  const crop = watch('crop');
+  const e = formState.errors;
+  const back = plant ? link('plant', { plantId: plant.id }) : link('garden', {});
+  const submit = handleSubmit(async (input) => {
+    try {
+      const names = called(input);
+      if (plant || many === 1) await save.send({ plant: { ...input, name: names[0]! } });
+      else await saveSeveral(names.map((name) => ({ ...input, name })));
+      say(many === 1 ? `${names[0]}: kept.` : `${names[0]} to ${names.at(-1)}: ${many} plants.`);
+      await goOn(back);
+    } catch (error) {
+      applyFaults(error, setError);
+    }
+  });
+  const forgetKind = () => {
+    setValue('type', null);
+    setValue('habit', null);
+    setValue('cultivarId', null);
+  };
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[1fr_18rem]">
+      <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
+        <FormCards>
+          <FormCard title="Basics">
+            <TextField
+              label="Name"
+              hint={plant ? undefined : many > 1 ? 'They are numbered for you.' : 'Without a name it gets a number.'}
+              error={e.name?.message}
+              {...register('name')}
+            />
+            {!plant && !mother && (
+              <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
+            )}
+            <FormSelect control={control} label="Grows in" options={places} name="placeId" />
+            <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetKind} />
+            <FormSelect
+              control={control}
+              label="Type"
+              options={wordsOrUnknown(typesOf(crop))}
+              name="type"
+              {...emptyIsUnknown}
+            />
+            <KindField control={control} name="cultivarId" crop={crop} />
+            {watch('cultivarId') && (
+              <FormSelect
+                control={control}
+                label="Sure of the variety?"
+                options={[
+                  ['', 'yes'],
+                  ['true', 'no, it may be another'],
+                ]}
+                name="kindUnsure"
+                {...asFlag}
+              />
+            )}
+            {crop === 'tomato' && (
+              <FormSelect
+                control={control}
+                label="Habit"
+                options={wordsOrUnknown(GROWTH_HABITS)}
+                name="habit"
+                {...emptyIsUnknown}
+              />
+            )}
+          </FormCard>
+          <FormCard title="Stage and size">
+            <FormDayField
+              control={control}
+              name="transplantedOn"
+              label="Planted out"
+              max={garden.today}
+              none="not known"
+            />
+            <FormSelect
+              control={control}
+              label="Stage"
+              options={wordsOrUnknown(STAGES)}
+              name="stage"
+              {...emptyIsUnknown}
+            />
+            <MeasuredField control={control} name="heightM" label="Height" quantity="heightMetres" />
+            <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
+            <FormSelect
+              control={control}
+              label="Importance"
+              hint="If covers run short, the most important plants are covered first."
+              options={[
+                ['', 'as the others'],
+                ['3', 'much'],
+                ['1', 'little'],
+              ]}
+              name="worth"
+              setValueAs={(v) => (v === '' ? null : Number(v))}
+            />
+          </FormCard>
+        </FormCards>
+        <RootFault errors={e} />
+        <div className="flex flex-wrap gap-2">
+          <Button type="submit" look="main" disabled={formState.isSubmitting}>
+            Save
+          </Button>
+          <Link to={back} className={buttonLook('quiet')}>
+            Cancel
+          </Link>
+        </div>
+        {plant && <EndPlant plant={plant} />}
+      </form>
+      <Panel label="Preview" className="sticky top-40 flex justify-center max-lg:hidden">
+        <PlantDrawing plant={{ ...watch(), crop }} className="w-60" />
+      </Panel>
+    </div>
+  );
+}

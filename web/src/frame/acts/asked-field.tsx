@@ -1,0 +1,116 @@
+import clsx from 'clsx';
+import { Field, inputLook, TextField } from '../../ui/field';
+import { SelectField } from '../../ui/select-field';
+import { MeasuredInput } from '../../ui/measured-input';
+import type { Asked } from './record-forms';
+import { ProductField } from './product-field';
+
+interface Props {
+  asked: Asked;
+  value: unknown;
+  error: string | undefined;
+  onChange: (v: unknown) => void;
+  /** several fields at once */
+  onFill: (filled: Record<string, unknown>) => void;
+}
+
+const textOf = (value: unknown): string => (typeof value === 'string' ? value : '');
+
+/** One field of a record form, by its type. */
+export function AskedField({ asked, value, error, onChange, onFill }: Props) {
+  switch (asked.as) {
+    case 'number':
+      return (
+        <MeasuredInput
+          label={asked.label}
+          quantity={asked.quantity}
+          min={0}
+          value={value as number | null | undefined}
+          error={error}
+          onChange={onChange}
+        />
+      );
+    case 'choice':
+      return (
+        <SelectField
+          label={asked.label}
+          options={asked.options}
+          error={error}
+          value={textOf(value)}
+          onChange={onChange}
+        />
+      );
+    case 'product':
+      return (
+        <ProductField
+          name={asked.name}
+          label={asked.label}
+          kinds={asked.kinds}
+          value={textOf(value)}
+          error={error}
+          onChange={onFill}
+        />
+      );
+    case 'several':
+      return <Several asked={asked} value={(value ?? []) as string[]} onChange={onChange} />;
+    case 'text':
+      return asked.long ? (
+        <Field label={asked.label} error={error} className="col-span-2">
+          {(f) => (
+            <textarea
+              id={f.id}
+              rows={3}
+              aria-describedby={f.describedBy}
+              aria-invalid={f.invalid}
+              className={inputLook}
+              value={textOf(value)}
+              onChange={(e) => onChange(e.target.value)}
+            />
+          )}
+        </Field>
+      ) : (
+        <TextField
+          label={asked.label}
+          className="col-span-2"
+          error={error}
+          value={textOf(value)}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      );
+  }
+}
+
+function Several({
+  asked,
+  value,
+  onChange,
+}: {
+  asked: Extract<Asked, { as: 'several' }>;
+  value: string[];
+  onChange: (v: string[]) => void;
+}) {
+  return (
+    <fieldset className="col-span-2">
+      <legend className="font-semibold">{asked.label}</legend>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {asked.options.map(([code, label]) => {
+          const on = value.includes(code);
+          return (
+            <button
+              key={code}
+              type="button"
+              aria-pressed={on}
+              onClick={() => onChange(on ? value.filter((c) => c !== code) : [...value, code])}
+              className={clsx(
+                'min-h-11 rounded-lg border px-3',
+                on ? 'border-leaf bg-leafwash font-semibold text-leaf' : 'border-soft/60',
+              )}
+            >
+              {label}
+            </button>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}

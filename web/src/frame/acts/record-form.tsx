@@ -1,0 +1,114 @@
+import type { RecordDto } from '@candid-leaf/contract';
+import { RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { useGarden } from '../../lib/garden-context';
+import { DayField } from '../../ui/day-field';
+import { Button } from '../../ui/button';
+import { faultsIn } from '../../ui/faults';
+import { useSay } from '../../ui/toast';
+import { useWrite } from '../../ui/use-write';
+import { RECORD_FORMS, type Asked } from './record-forms';
+import { saveRecord } from '../../data/records';
+import { AskedField } from './asked-field';
+import type { RecordTarget } from './record-sheet';
+import { useDeleteWithUndo } from './use-delete-with-undo';
+
+interface Props {
+  kind: RecordKind;
+  target: RecordTarget;
+  day: Day;
+  record: RecordDto | undefined;
+  /** `claim`: a claim it names for the first time */
+  onDone: (claim?: string) => void;
+}
+
+type Values = Record<string, unknown>;
+const startOf = (a: Asked): unknown => ('start' in a ? a.start : a.as === 'several' ? [] : undefined);
+const isEmpty = (v: unknown): boolean => v === undefined || v === null || v === '';
+
+/** The form of one record type, from its table row. */
+export function RecordForm({ kind, target, day, record, onDone }: Props) {
+  const garden = useGarden();
+  const say = useSay();
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useDeleteWithUndo(garden.id);
+  const [id] = useState(() => record?.id ?? uuid());
+  const { asks } = RECORD_FORMS[kind];
+  const [values, setValues] = useState<Values>(() =>
+    record ? { ...record.data } : { ...Object.fromEntries(asks.map((a) => [a.name, startOf(a)])), date: day },
+  );
+  const change = (a: Asked, value: unknown) =>
+    setValues((old) => ({
+      ...old,
+      [a.name]: value,
+      // litres or minutes: the last entry counts
+      ...('instead' in a && a.instead && !isEmpty(value) ? { [a.instead]: null } : {}),
+    }));
+  const faults = faultsIn(save.error);
+  const reason = (name: string) => faults.find((f) => f.path === `data.${name}`)?.reason;
+  const named = new Set(['date', ...asks.map((a) => a.name)].map((n) => `data.${n}`));
+
+  const submit = async () => {
+    // invalid numbers are shown at their field, and nothing is sent
+    if (asks.some((a) => Number.isNaN(values[a.name]))) return;
+    const data = Object.fromEntries(Object.entries(values).filter(([, v]) => !isEmpty(v)));
+    const { plantId, placeId } = target;
+    const version = record ? { version: record.version } : {};
+    let claim: string | undefined;
+    try {
+      ({ claim } = await save.send({ record: { id, type: kind, plantId, placeId, data, ...version } }));
+    } catch {
+      return; // the reasons are shown at their fields
+    }
+    if (record) say('Corrected.');
+    else say(`${RECORD_KINDS[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });
+    onDone(claim);
+  };
+  return (
+    <form
+      noValidate
+      className="flex flex-col gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void submit();
+      }}
+    >
+      <div className="grid grid-cols-2 gap-3">
+        {asks
+          .filter((a) => !('whenRefused' in a) || faults.length > 0 || !isEmpty(values[a.name]))
+          .map((a) => (
+            <AskedField
+              key={a.name}
+              asked={a}
+              value={values[a.name]}
+              error={reason(a.name)}
+              onChange={(v) => change(a, v)}
+              onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
+            />
+          ))}
+        <DayField
+          label="Day"
+          max={garden.today}
+          value={typeof values.date === 'string' ? values.date : null}
+          error={reason('date')}
+          onChange={(date) => setValues((old) => ({ ...old, date }))}
+        />
+      </div>
+      {faults
+        .filter((f) => !named.has(f.path))
+        .map((f) => (
+          <p key={f.path} role="alert" className="text-ripe">
+            {f.reason}
+          </p>
+        ))}
+      <div className="flex gap-2">
+        <Button type="submit" look="main" className="flex-1" disabled={save.isPending}>
+          {record ? 'Save correction' : 'Save record'}
+        </Button>
+        {record && <Button onClick={() => remove(id, () => onDone())}>Delete</Button>}
+      </div>
+    </form>
+  );
+}

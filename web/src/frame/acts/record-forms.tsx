@@ -1,0 +1,217 @@
+import {
+  CHECKED_BY,
+  CUT_KINDS,
+  EVENTS,
+  FEED_FORMS,
+  SOIL_FEELS,
+  SPRAYS,
+  WATERING_ENDS,
+  WATERING_WAYS,
+  type RecordKind,
+  NEIGHBOURS,
+  NEIGHBOUR_DEEDS,
+} from '@candid-leaf/core/records';
+import { SALVAGE } from '@candid-leaf/core/harvest';
+import type { ProductKind } from '@candid-leaf/core/products';
+import type { Quantity } from '@candid-leaf/core/units';
+import {
+  CalendarDays,
+  CloudRain,
+  Droplets,
+  Eye,
+  Fingerprint,
+  NotebookPen,
+  Scale,
+  Scissors,
+  ShoppingBasket,
+  SprayCan,
+  Thermometer,
+  Wheat,
+  type LucideIcon,
+  Flower,
+  Sprout,
+} from 'lucide-react';
+import { wordsOf } from '../../lib/words';
+
+/** One field of a record form; `name` is the record's field. */
+export type Asked =
+  | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number; instead?: string }
+  | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
+  | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
+  /** `whenRefused`: shown only after a refusal, or if it has a value */
+  | { name: string; label: string; as: 'text'; long?: boolean; whenRefused?: true }
+  /** fills the other fields from a label */
+  | { name: string; label: string; as: 'product'; kinds: readonly ProductKind[] };
+
+interface RecordForm {
+  icon: LucideIcon;
+  /** empty: it has its own page */
+  asks: readonly Asked[];
+}
+
+/** Form fields and icon of each record type. Its name and text are in the core's registry. */
+export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
+  watering: {
+    icon: Droplets,
+    asks: [
+      { name: 'litres', label: 'Per plant', as: 'number', quantity: 'litres', instead: 'minutes' },
+      { name: 'minutes', label: 'or minutes', as: 'number', quantity: 'minutes', instead: 'litres' },
+      {
+        name: 'how',
+        label: 'Method',
+        as: 'choice',
+        start: '',
+        options: [
+          ['', 'Usual for this bed or pot'],
+          ...wordsOf(WATERING_WAYS, { base: 'At the base', overhead: 'Over the leaves', bottom: 'From below' }),
+        ],
+      },
+      {
+        name: 'end',
+        label: 'Until',
+        as: 'choice',
+        start: 'plain',
+        options: wordsOf(WATERING_ENDS, { plain: 'The amount is right', 'ran-through': 'It ran out below' }),
+      },
+    ],
+  },
+  'soil-check': {
+    icon: Fingerprint,
+    asks: [
+      { name: 'feel', label: 'Result', as: 'choice', start: 'damp', options: wordsOf(SOIL_FEELS) },
+      { name: 'depthCm', label: 'Depth', as: 'number', quantity: 'centimetres', start: 5 },
+      {
+        name: 'by',
+        label: 'Checked with',
+        as: 'choice',
+        start: 'finger',
+        options: wordsOf(CHECKED_BY, { finger: 'A finger', probe: 'A moisture probe (less reliable)' }),
+      },
+    ],
+  },
+  feeding: {
+    icon: Wheat,
+    asks: [
+      { name: 'product', label: 'Product', as: 'product', kinds: ['feed', 'amendment'] },
+      { name: 'n', label: 'N', as: 'number', quantity: 'percent' },
+      { name: 'p2o5', label: 'P₂O₅', as: 'number', quantity: 'percent' },
+      { name: 'k2o', label: 'K₂O', as: 'number', quantity: 'percent' },
+      { name: 'grams', label: 'Per plant', as: 'number', quantity: 'grams' },
+      { name: 'form', label: 'Form', as: 'choice', start: 'granular', options: wordsOf(FEED_FORMS) },
+      { name: 'because', label: 'Why more than usual', as: 'text', whenRefused: true },
+    ],
+  },
+  pruning: {
+    icon: Scissors,
+    asks: [
+      { name: 'cuts', label: 'Cuts', as: 'number', quantity: 'count' },
+      { name: 'leafSharePct', label: 'Share of the leaves', as: 'number', quantity: 'percent' },
+      { name: 'what', label: 'What was cut', as: 'several', options: wordsOf(CUT_KINDS) },
+      { name: 'because', label: 'Why so many', as: 'text', whenRefused: true },
+    ],
+  },
+  note: { icon: NotebookPen, asks: [{ name: 'text', label: 'Note', as: 'text', long: true }] },
+  spray: {
+    icon: SprayCan,
+    asks: [
+      { name: 'name', label: 'Product', as: 'product', kinds: ['spray'] },
+      { name: 'product', label: 'Type of spray', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) },
+      { name: 'batchL', label: 'Total mixed', as: 'number', quantity: 'litres' },
+      { name: 'target', label: 'Against', as: 'text' },
+      { name: 'harvestDays', label: 'Days until harvest, by the label', as: 'number', quantity: 'count' },
+      { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
+    ],
+  },
+  event: {
+    icon: CalendarDays,
+    asks: [
+      // picked fruit has its own form
+      {
+        name: 'what',
+        label: 'What happened',
+        as: 'choice',
+        start: 'tied',
+        options: wordsOf(EVENTS.filter((e) => e !== 'harvest')),
+      },
+      { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
+    ],
+  },
+  picking: {
+    icon: ShoppingBasket,
+    asks: [
+      { name: 'count', label: 'How many', as: 'number', quantity: 'count' },
+      { name: 'grams', label: 'Total weight', as: 'number', quantity: 'grams' },
+      {
+        name: 'state',
+        label: 'Condition',
+        as: 'choice',
+        start: 'sound',
+        options: SALVAGE.map((r) => [r.state, r.label] as const),
+      },
+      {
+        name: 'use',
+        label: 'Use',
+        as: 'choice',
+        start: 'eaten',
+        options: [
+          ['eaten', 'to eat'],
+          ['sauce', 'to cook'],
+          ['kept', 'to preserve: dried, frozen, canned'],
+          ['given', 'given away'],
+          ['shelf', 'set aside to ripen'],
+          ['binned', 'binned'],
+        ],
+      },
+      {
+        name: 'ripeness',
+        label: 'Colour',
+        as: 'choice',
+        start: 'ripe',
+        options: [
+          ['ripe', 'ripe'],
+          ['blush', 'first blush'],
+          ['green', 'green'],
+        ],
+      },
+      { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
+    ],
+  },
+  'soil-warmth': {
+    icon: Thermometer,
+    asks: [{ name: 'celsius', label: 'Soil at finger depth, in the morning', as: 'number', quantity: 'celsius' }],
+  },
+  'pot-weight': {
+    icon: Scale,
+    asks: [
+      { name: 'kg', label: 'Weight', as: 'number', quantity: 'kilograms' },
+      {
+        name: 'state',
+        label: 'The pot is',
+        as: 'choice',
+        start: 'unknown',
+        options: [
+          ['unknown', 'in between'],
+          ['drained', 'soaked and drained'],
+          ['dry', 'just starting to droop'],
+        ],
+      },
+    ],
+  },
+  'truss-count': {
+    icon: Flower,
+    asks: [
+      { name: 'truss', label: 'Truss number, from below', as: 'number', quantity: 'count', start: 1 },
+      { name: 'flowers', label: 'Flowers, open or faded', as: 'number', quantity: 'count' },
+      { name: 'fruit', label: 'Fruit set', as: 'number', quantity: 'count' },
+    ],
+  },
+  neighbour: {
+    icon: Sprout,
+    asks: [
+      { name: 'what', label: 'Plant or weed', as: 'choice', start: 'weeds', options: wordsOf(NEIGHBOURS) },
+      { name: 'did', label: 'Action', as: 'choice', start: 'cleared', options: wordsOf(NEIGHBOUR_DEEDS) },
+    ],
+  },
+  'rain-gauge': { icon: CloudRain, asks: [] },
+  inspection: { icon: Eye, asks: [] },
+};

@@ -1,0 +1,66 @@
+import { ClaimText } from '../../ui/claim-text';
+import { claimOf } from '@candid-leaf/core/claims';
+import { kindsOfferedOn, RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import { useState } from 'react';
+import { Button } from '../../ui/button';
+import { Sheet } from '../../ui/sheet';
+import { RECORD_FORMS } from './record-forms';
+import { RecordForm } from './record-form';
+import type { RecordSheetProps } from './record-sheet';
+
+/** Records something done, or edits it. */
+export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: RecordSheetProps) {
+  const offered = kinds ?? kindsOfferedOn(target.plantId ? 'plant' : 'place');
+  const only = offered.length === 1 ? offered[0] : undefined;
+  const [claim, setClaim] = useState<string | undefined>();
+  const [chosen, setChosen] = useState<RecordKind | undefined>();
+  const kind = record?.type ?? chosen ?? only;
+  const close = () => {
+    setChosen(undefined);
+    setClaim(undefined);
+    onClose();
+  };
+  // after saving anyway, the claim's verdict is shown once
+  if (claim && claimOf(claim))
+    return (
+      <Sheet open={open} onClose={close} title="About this product or method">
+        <ClaimText claim={claimOf(claim)!} />
+        <p className="mt-2 text-soft">You can record it anyway.</p>
+        <Button look="main" className="mt-3" onClick={close}>
+          Good to know
+        </Button>
+      </Sheet>
+    );
+  const title = record
+    ? 'Edit record'
+    : kind
+      ? `${RECORD_KINDS[kind].label}: ${target.name}`
+      : `What did you do? ${target.name}`;
+  return (
+    <Sheet open={open} onClose={close} title={title}>
+      {kind ? (
+        <RecordForm
+          key={record?.id ?? kind}
+          kind={kind}
+          target={target}
+          day={day}
+          record={record}
+          onDone={(named) => (named ? setClaim(named) : close())}
+        />
+      ) : (
+        <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+          {offered.map((k) => {
+            const { icon: Icon } = RECORD_FORMS[k];
+            return (
+              <li key={k}>
+                <Button className="w-full justify-start" onClick={() => setChosen(k)}>
+                  <Icon aria-hidden size={18} /> {RECORD_KINDS[k].label}
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </Sheet>
+  );
+}

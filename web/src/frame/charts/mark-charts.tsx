@@ -1,0 +1,101 @@
+import { isRecordOf, type RecordDto } from '@candid-leaf/contract';
+import { describeRecord } from '@candid-leaf/core/records';
+import type { Formatter } from '@candid-leaf/core/units';
+import type { ReactNode } from 'react';
+import { useFormat } from '../../lib/garden-context';
+import { Strand } from './chart-row';
+import type { StrandDay } from './chart-days';
+
+interface Props {
+  days: readonly StrandDay[];
+}
+
+/** Describes the records of one chart and day. */
+export const describeAll = (records: readonly RecordDto[], f: Formatter): string =>
+  records.map((r) => describeRecord(r.type, r.data, f)).join('; ');
+
+/** A row of marks, one position per day. */
+function Marks({
+  label,
+  days,
+  records,
+  mark,
+}: Props & {
+  label: string;
+  records: (d: StrandDay) => readonly RecordDto[];
+  mark: (d: StrandDay) => ReactNode;
+}) {
+  const format = useFormat();
+  return (
+    <Strand label={label} tall="h-9">
+      <div
+        className="grid h-full items-center"
+        style={{ gridTemplateColumns: `repeat(${days.length}, minmax(0, 1fr))` }}
+      >
+        {days.map((d) => {
+          const on = records(d);
+          return (
+            <span
+              key={d.day}
+              className="grid place-items-center overflow-visible leading-none"
+              title={on.length > 0 ? `${format.day(d.day)}: ${describeAll(on, format)}` : undefined}
+            >
+              {on.length > 0 && mark(d)}
+            </span>
+          );
+        })}
+      </div>
+    </Strand>
+  );
+}
+
+/** Size shows the amount of nitrogen. */
+export function FeedStrand({ days }: Props) {
+  return (
+    <Marks
+      label="Feed"
+      days={days}
+      records={(d) => d.on.feed}
+      mark={(d) => {
+        const r = 3 + Math.min(8, Math.sqrt(d.nitrogenG) * 3);
+        return (
+          <svg width="24" height="24" viewBox="-12 -12 24 24" className="shrink-0 overflow-visible" aria-hidden>
+            <rect x={-r} y={-r} width={2 * r} height={2 * r} rx="1.5" className="fill-moist" />
+          </svg>
+        );
+      }}
+    />
+  );
+}
+
+export function WorkStrand({ days }: Props) {
+  return (
+    <Marks label="Work" days={days} records={(d) => d.on.work} mark={() => <span className="text-leaf">▾</span>} />
+  );
+}
+
+/** A ring for all clear, filled if a sign was seen; else the first letter of a soil check. */
+export function SeenStrand({ days }: Props) {
+  return (
+    <Marks
+      label="Seen"
+      days={days}
+      records={(d) => d.on.seen}
+      mark={({ on }) => {
+        const looks = on.seen.filter((r) => isRecordOf(r, 'inspection'));
+        const felt = on.seen.filter((r) => isRecordOf(r, 'soil-check'))[0]?.data.feel;
+        if (looks.length > 0)
+          return (
+            <svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden>
+              <circle
+                r="5"
+                className={looks.some((r) => !r.data.allClear) ? 'fill-ripe' : 'fill-none stroke-ink'}
+                strokeWidth="1.8"
+              />
+            </svg>
+          );
+        return <span className="text-xs font-semibold text-moist">{felt ? felt.charAt(0).toUpperCase() : '·'}</span>;
+      }}
+    />
+  );
+}

@@ -1,0 +1,103 @@
+import type { PlantView } from '@candid-leaf/contract';
+import type { Day } from '@candid-leaf/core/units';
+import clsx from 'clsx';
+import { useSearchParams } from 'react-router';
+import { useFormat, useGarden } from '../../lib/garden-context';
+import { Panel } from '../../ui/panel';
+import { useTurns } from '../../ui/use-turns';
+import { ChosenDay, SpokenDays } from './described-days';
+import { Key } from './key';
+import { FeedStrand, SeenStrand, WorkStrand } from './mark-charts';
+import { PhotoStrand } from './photo-chart';
+import { strandDays, type StrandDay } from './chart-days';
+import { WarmthStrand } from './temperature-chart';
+import { WaterStrand } from './water-chart';
+
+interface Props {
+  view: PlantView;
+  /** days that support the touched finding; highlighted across all rows */
+  lit: ReadonlySet<Day>;
+  /** with a row of photos, if any */
+  photos?: boolean;
+}
+
+/** A plant's records as parallel charts on one time axis. */
+export function Strands({ view, lit, photos = false }: Props) {
+  const days = strandDays(view);
+  const turn = useTurns(2);
+  const [params] = useSearchParams();
+  const chosen = days.find((d) => d.day === params.get('day'));
+  return (
+    <Panel as="figure" label="The last four weeks and the week ahead" className="py-2 pr-2 pl-2 sm:pr-4">
+      <div className="relative sm:ml-18">
+        <DaysBehind days={days} lit={lit} chosen={chosen} />
+        <WarmthStrand days={days} crop={view.plant.crop} />
+        <WaterStrand days={days} />
+        <FeedStrand days={days} />
+        <WorkStrand days={days} />
+        <SeenStrand days={days} />
+        {photos && <PhotoStrand days={days} plantId={view.plant.id} />}
+        <TimeAxis days={days} past={view.ended !== null} />
+      </div>
+      <figcaption className="mt-1 text-sm text-soft sm:ml-18">
+        <Key days={days} />
+      </figcaption>
+      {chosen && <ChosenDay d={chosen} />}
+      {turn > 1 && <SpokenDays days={days} />}
+    </Panel>
+  );
+}
+
+/** Behind all rows: supporting days, future days, the selected day, and today. */
+function DaysBehind({
+  days,
+  lit,
+  chosen,
+}: {
+  days: readonly StrandDay[];
+  lit: ReadonlySet<Day>;
+  chosen: StrandDay | undefined;
+}) {
+  const { today } = useGarden();
+  const n = days.length;
+  const at = (d: StrandDay) => ({ left: `${(d.i / n) * 100}%`, width: `${100 / n}%` });
+  const now = days.find((d) => d.day === today);
+  const ahead = days.find((d) => d.ahead);
+  return (
+    <div aria-hidden className="absolute inset-0">
+      {ahead && (
+        <div
+          className="absolute inset-y-0 right-0 bg-[repeating-linear-gradient(135deg,transparent_0_6px,color-mix(in_srgb,var(--color-line)_40%,transparent)_6px_7px)]"
+          style={{ left: at(ahead).left }}
+        />
+      )}
+      {days
+        .filter((d) => lit.has(d.day))
+        .map((d) => (
+          <div key={d.day} data-lit className="absolute inset-y-0 bg-lit" style={at(d)} />
+        ))}
+      {chosen && <div className="absolute inset-y-0 border-x-2 border-leaf" style={at(chosen)} />}
+      {now && <div className="absolute inset-y-0 border-r-2 border-ink" style={at(now)} />}
+    </div>
+  );
+}
+
+function TimeAxis({ days, past }: { days: readonly StrandDay[]; past: boolean }) {
+  const { today } = useGarden();
+  const format = useFormat();
+  return (
+    <div aria-hidden className="relative mt-1 h-5 text-xs text-soft tabular-nums">
+      {days
+        .filter((d) => d.i % 7 === 6 || d.day === today)
+        .map((d) => (
+          <span
+            key={d.day}
+            className={clsx('absolute -translate-x-1/2 whitespace-nowrap', d.day === today && 'font-bold text-ink')}
+            style={{ left: `${((d.i + 0.5) / days.length) * 100}%` }}
+          >
+            {d.day === today && !past ? 'today' : format.dayShort(d.day)}
+          </span>
+        ))}
+    </div>
+  );
+}

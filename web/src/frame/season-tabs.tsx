@@ -1,0 +1,48 @@
+import type { SeasonView } from '@candid-leaf/contract';
+import { Link, useSearchParams } from 'react-router';
+import { useLink } from '../lib/garden-context';
+import { tabLook } from '../ui/tabs';
+
+/** Chooses the season and its side: year and plan, or harvest and closing. */
+export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season' | 'report' }) {
+  const link = useLink();
+  // the address has the requested season; the page may still show the previous one
+  const [params] = useSearchParams();
+  const asked = params.get('year') ?? String(season.season.year);
+  const year = { year: asked };
+  return (
+    <div className="mb-4 flex flex-wrap items-center justify-between gap-x-6 border-b border-line print:hidden">
+      <nav aria-label="Seasons" className="flex flex-wrap gap-x-3">
+        {season.seasons.map((s) => {
+          const open = String(s.year) === asked;
+          return (
+            <Link
+              key={s.year}
+              to={link(here, {}, { year: String(s.year) })}
+              aria-current={open ? 'page' : undefined}
+              className={tabLook({ isActive: open })}
+            >
+              {s.label}
+            </Link>
+          );
+        })}
+      </nav>
+      <nav aria-label="Of this season" className="flex gap-x-3">
+        <Link
+          to={link('season', {}, year)}
+          aria-current={here === 'season' ? 'page' : undefined}
+          className={tabLook({ isActive: here === 'season' })}
+        >
+          Year and plan
+        </Link>
+        <Link
+          to={link('report', {}, year)}
+          aria-current={here === 'report' ? 'page' : undefined}
+          className={tabLook({ isActive: here === 'report' })}
+        >
+          Harvest and closing
+        </Link>
+      </nav>
+    </div>
+  );
+}
