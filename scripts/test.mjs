@@ -79,6 +79,7 @@ try {
       await check('Types of its service worker', 'tsc', ['-p', 'web/sw', '--noEmit']);
       await check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
       await check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
+      await check('Words', process.execPath, [join(ROOT, 'scripts/words.mjs'), '--faults']);
       await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.cjs']);
       await check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
     })(),
