@@ -27,7 +27,7 @@ test('several plants at once, one more like another, a whole bed once more; then
   await test.step('three more, and they number themselves', async () => {
     await ofPlace(page, 'Long bed', 'Add plants');
     await page.getByLabel('Name').fill('Bush');
-    await page.getByLabel('Number of plants').fill('3');
+    await page.getByLabel('How many').fill('3');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(plantsOf(page, 'Long bed')).toHaveText([/South cordon/, /Bush 1/, /Bush 2/, /Bush 3/]);
   });

@@ -65,7 +65,7 @@ test('a sucker is put in a glass, looked at, planted, and becomes a plant of its
   await week();
   await page.getByRole('button', { name: /^Done: Look for roots/ }).click();
   await week();
-  await page.getByRole('link', { name: /^New plant: Plant it deep/ }).click();
+  await page.getByRole('link', { name: /^Add plant: Plant it deep/ }).click();
   await expect(page.getByLabel('Name')).toHaveValue('The plant, from a sucker');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('link', { name: /^The plant, from a sucker/ })).toBeVisible();

@@ -47,7 +47,7 @@ test('ten times the label is refused with the way out, and kept once it is expla
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Feed' }).click();
-  await choose(page, 'Details', 'Organic granules');
+  await choose(page, 'Product', 'Organic granules');
   await page.getByLabel('Per plant (g)').fill('400');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText(/is 10 times the label’s 40 g: did you mean grams per plant\?/)).toBeVisible();

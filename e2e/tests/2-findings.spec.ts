@@ -41,7 +41,7 @@ test('the same pale fruit patch, decided by what was recorded: thinned before th
   const todo = page.getByRole('region', { name: /What to do/ });
   await expect(todo.getByText('Hang shade cloth')).toBeVisible();
   await expect(todo.getByText('Use the sound fruit')).toBeVisible();
-  await expect(todo.getByText(/Poles and steps on firm ground/)).toBeVisible();
+  await expect(todo.getByText(/Stand poles and steps on firm ground/)).toBeVisible();
 });
 
 test('two troubles at once are both told, each with its own remedies; one is taken on without the other', async ({

@@ -7,7 +7,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
 }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);
-  await expect(page.getByText('No bed or pot yet')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Add your first bed or pot' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Add a bed or pot' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
@@ -22,7 +22,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
   await expect(page.getByRole('heading', { name: 'Long bed' })).toBeVisible();
 
   for (const name of ['First cordon', 'Second cordon']) {
-    await ofPlace(page, 'Long bed', 'Edit it');
+    await ofPlace(page, 'Long bed', 'Edit');
     await expect(page.getByRole('heading', { level: 1, name: 'Long bed' })).toBeVisible();
     await page.getByRole('link', { name: 'Add a plant' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'New plant' })).toBeVisible();
@@ -40,7 +40,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await page.getByRole('button', { name: 'Watered today' }).click();
     await expect(page.getByText(/^Long bed: .* per plant\.$/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await ofPlace(page, 'Long bed', 'Edit it');
+    await ofPlace(page, 'Long bed', 'Edit');
     await expect(page.getByText('No records yet.')).toBeVisible();
   });
 

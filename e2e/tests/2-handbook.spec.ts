@@ -54,7 +54,7 @@ test('a walk along a bed: last time’s sign to compare, a sign offered on the n
   });
   await signIn(page, own.who);
   await ofPlace(page, 'Long bed', 'Walk along it');
-  await page.getByRole('link', { name: 'Begin with The plant' }).click();
+  await page.getByRole('link', { name: 'Start with The plant' }).click();
   // last time's sign stands there faintly, to say whether it is still there
   await expect(page.getByText('4 of 11 on 11 July')).toBeVisible();
   await page.getByRole('button', { name: 'In the morning' }).click();

@@ -205,7 +205,7 @@ test('signing out with something waiting warns; another account sees nothing of 
   await expect(page.getByText('2 changes waiting to sync.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Sign out' }).click();
   const asked = page.getByRole('alertdialog');
-  await expect(asked).toContainText('2 changes waiting to sync');
+  await expect(asked).toContainText('2 changes are waiting to sync');
   await asked.getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('button', { name: 'Sign out' }).click();
   await asked.getByRole('button', { name: 'Sign out anyway' }).click();

@@ -20,7 +20,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('link', { name: 'People and access' }).click();
-  await page.getByLabel('Name').fill('Mia');
+  await page.getByLabel('Their name').fill('Mia');
   await page.getByRole('button', { name: 'Create link' }).click();
   const link = await page.getByLabel('The link for Mia, shown only once').inputValue();
   await expect(page.getByText('Mia, to record, until')).toBeVisible();
@@ -38,7 +38,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   // she may record, and not change what stands here
   await hers.getByRole('button', { name: 'More about Wall pot' }).click();
   await expect(hers.getByRole('menuitem', { name: 'Add a record' })).toBeVisible();
-  await expect(hers.getByRole('menuitem', { name: 'Edit it' })).toHaveCount(0);
+  await expect(hers.getByRole('menuitem', { name: 'Edit' })).toHaveCount(0);
   await hers.keyboard.press('Escape');
   await expect(hers.getByRole('link', { name: 'Add a bed or pot' })).toHaveCount(0);
   await hers.getByRole('link', { name: /^Red one/ }).click();
@@ -67,7 +67,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await expect(page.getByRole('heading', { name: 'New garden' })).toBeVisible();
   await hers.goto(`/gardens/${own.garden}`);
   await hers.getByRole('button', { name: 'More about Wall pot' }).click();
-  await expect(hers.getByRole('menuitem', { name: 'Edit it' })).toBeVisible();
+  await expect(hers.getByRole('menuitem', { name: 'Edit' })).toBeVisible();
   await hers.keyboard.press('Escape');
   await hers.context().close();
 });
@@ -85,7 +85,7 @@ test('a holiday list is opened and ticked by somebody without account, until its
   await pickDay(page, 'To', '2026-07-28');
   await page.getByRole('button', { name: 'Add days away' }).click();
   await page.getByRole('link', { name: 'Watering list for a helper' }).click();
-  await page.getByLabel('Name').fill('Grandma');
+  await page.getByLabel('Their name').fill('Grandma');
   await page.getByRole('button', { name: 'Create link' }).click();
   const link = await page.getByLabel('The link for Grandma, shown only once').inputValue();
 
@@ -148,7 +148,7 @@ test('a forgotten password comes back by mail; with the new one everybody else i
   await page.goto('/account');
   await page.getByLabel('Current password').fill('not this one');
   await page.getByLabel('New password').fill('under the signal box');
-  await page.getByRole('button', { name: 'Edit it' }).click();
+  await page.getByRole('button', { name: 'Edit' }).click();
   await expect(page.getByText('That is not your current password.')).toBeVisible();
   await page.getByLabel('Your password').fill('beside the new points');
   await page.getByRole('button', { name: 'Delete it in two weeks' }).click();

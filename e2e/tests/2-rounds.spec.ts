@@ -24,7 +24,7 @@ test('after three wet days Today asks for a round, which knows why and opens whe
   await page.getByRole('link', { name: 'Start: Check Rain bed' }).click();
   await expect(page.getByText(/Why now: \d wet days in a row/)).toBeVisible();
   await expect(page.getByText(/Look first at low leaves/)).toContainText('turn the leaves over');
-  await page.getByRole('link', { name: 'Begin with The plant' }).click();
+  await page.getByRole('link', { name: 'Start with The plant' }).click();
   await page.getByRole('button', { name: 'Begin: low leaves' }).click();
   await page.getByRole('button', { name: 'Yellowing and dropping fast', exact: true }).click();
   await page.getByLabel('Yellowing and dropping fast: how many', { exact: true }).fill('9');

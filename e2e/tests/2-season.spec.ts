@@ -37,11 +37,11 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await page.getByRole('button', { name: 'Plan a planting' }).click();
   const said = page.getByRole('status', { name: 'Pros and cons' });
   await expect(said).toContainText('Wilt disease in the stem was found here and survives in the soil');
-  await page.getByLabel('Number of plants').fill('9');
+  await page.getByLabel('How many').fill('9');
   await expect(said).toContainText('9 plants are too many here: at 45 cm spacing there is room for 5');
   await choose(page, 'Variety', 'Track Red');
   await expect(said).toContainText('grew here in 2025, the year before');
-  await page.getByLabel('Number of plants').fill('2');
+  await page.getByLabel('How many').fill('2');
   await expect(said).toContainText('3 cells, 6 seeds');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: '2 Track Red, Long bed' })).toBeVisible();
@@ -106,7 +106,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await goTo('2026-08-25');
   await page.getByRole('button', { name: 'Pick: Track Red 1' }).click();
   const sheet = page.getByRole('dialog');
-  await sheet.getByLabel('Number of plants').fill('6');
+  await sheet.getByLabel('How many').fill('6');
   await sheet.getByLabel('Total weight (g)').fill('700');
   await choose(sheet, 'Condition', 'Blossom end rot');
   await choose(sheet, 'Use', 'to preserve: dried, frozen, canned');
@@ -176,7 +176,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('Space');
   await expect(second).toHaveAccessibleName(/Plant 2, 60.cm along, 30.cm across, too close/);
-  await expect(page.getByText('Two stand closer', { exact: false })).toBeVisible();
+  await expect(page.getByText('Two are too close', { exact: false })).toBeVisible();
   const third = page.getByRole('button', { name: /^Plant 3,/ });
   const at = (await third.boundingBox())!;
   await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
@@ -186,7 +186,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await expect(third).not.toHaveAccessibleName(/200.cm along/);
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('For: one big harvest, for sauce.', { exact: false })).toBeVisible();
-  await expect(page.getByText('Two stand closer', { exact: false })).toBeVisible();
+  await expect(page.getByText('Two are too close', { exact: false })).toBeVisible();
 });
 
 test('twenty minutes: the most useful stays; a calendar program subscribes, until the link is taken back', async ({

@@ -47,7 +47,7 @@ test('a label of one’s own: a nitrogen of 120 % is refused where it stands; th
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Feed' }).click();
-  await choose(page, 'Details', 'Grey sack');
+  await choose(page, 'Product', 'Grey sack');
   await expect(page.getByLabel('N (%)')).toHaveValue('6');
   await expect(page.getByLabel('Per plant (g)')).toHaveValue('40');
   await page.getByRole('button', { name: 'Save record' }).click();

@@ -78,7 +78,7 @@ test('two sprays that must not meet are refused where they are written down, and
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Spray', exact: true }).click();
-  await choose(page, 'Details', 'Neem oil concentrate');
+  await choose(page, 'Product', 'Neem oil concentrate');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByText(/oil and sulfur together burn leaves; leave 30 days between them/)).toBeVisible();
   await page.keyboard.press('Escape');

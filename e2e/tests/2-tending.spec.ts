@@ -71,13 +71,13 @@ test('neighbours and weeds are written down with what is known of them; what car
   const panel = page.getByRole('region', { name: 'Companion plants and weeds' });
   const write = async (what: string, did: string) => {
     await panel.getByRole('button', { name: 'Add a record' }).click();
-    await choose(page, 'Details', what);
+    await choose(page, 'Plant or weed', what);
     await choose(page, 'Action', did);
     await page.getByRole('button', { name: 'Save record' }).click();
   };
   // a long list tells that there is more, and no choice moves away under a click for that
   await panel.getByRole('button', { name: 'Add a record' }).click();
-  await page.getByRole('combobox', { name: 'Details' }).click();
+  await page.getByRole('combobox', { name: 'Plant or weed' }).click();
   const choices = page.locator('[data-radix-select-viewport]');
   const height = () => choices.evaluate((el) => el.clientHeight);
   const least = await choices.evaluate((el) => el.scrollTo(0, 0)).then(height);

@@ -20,7 +20,7 @@ async function addPlace(
 }
 
 async function addPlant(page: Page, place: string, name: string, stage: string): Promise<void> {
-  await ofPlace(page, place, 'Edit it');
+  await ofPlace(page, place, 'Edit');
   await page.getByRole('link', { name: 'Add a plant' }).click();
   // the page before has a field of the same name
   await expect(page.getByRole('heading', { name: 'New plant' })).toBeVisible();
@@ -185,7 +185,7 @@ test('one big weekly soak against small waterings in her own pot: the better one
   });
   await expect(page.getByText('Stopped. Nothing was saved.')).toBeVisible();
   await page.reload();
-  await choose(page, 'Place', 'Pot');
+  await choose(page, 'Bed or pot', 'Pot');
   await page.getByLabel('Saved set-ups').click();
   await expect(page.getByRole('option', { name: 'Soak or sip' })).toBeVisible();
 });

@@ -34,7 +34,7 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
     await expect(
       page.getByRole('region', { name: 'Also' }).getByText(/sunscald patch is pale and papery/),
     ).toBeVisible();
-    await expect(finding.getByRole('img', { name: /How sure/ })).toBeVisible();
+    await expect(finding.getByRole('img', { name: /How certain/ })).toBeVisible();
     const strands = page.getByRole('figure', { name: /Strands/ });
     await water.click();
     // the days on which it ran dry and was flooded are lit across the strands, and only some days are

@@ -43,7 +43,10 @@ export async function copyPhotos(reader, photos, folder) {
   return { sums, missing };
 }
 
-/** Are all photos of a copy there, as they were? @throws which is not */
+/**
+ * Are all photos of a copy there, as they were?
+ * @throws which is not
+ */
 export function checkPhotos(sums, folder) {
   for (const [name, sum] of Object.entries(sums ?? {})) {
     const file = join(folder, 'photos', name);

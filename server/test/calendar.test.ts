@@ -89,3 +89,21 @@ test('days are whole days also over New Year and a leap day; the secret of an ad
   expect(withoutSecrets('/api/calendars/abcDEF/garden.ics')).toBe('/api/calendars/…/garden.ics');
   expect(withoutSecrets('/api/gardens/x/view')).toBe('/api/gardens/x/view');
 });
+
+test('what is on hold is not in the calendar: nothing there can be done on that day', async () => {
+  const g = await gardenOf(app);
+  const plant = await g.plant(await g.place({ name: 'Bed' }), { name: 'Red one', stage: 'ripening' });
+  await g.record('spray', { plantId: plant }, { date: TODAY, product: 'copper', name: 'Blue powder', harvestDays: 7 });
+  const held = (await g.view()).today.filter((t) => t.held);
+  expect(held.map((t) => t.title)).toContain('Do not pick: Red one');
+  const titles = eventsOf(
+    (
+      await app
+        .http()
+        .get(await link(g))
+        .expect(200)
+    ).text,
+  ).map((e) => e.title);
+  expect(titles.length).toBeGreaterThan(0);
+  for (const t of held) expect(titles.some((title) => title.startsWith(t.title))).toBe(false);
+});

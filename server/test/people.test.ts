@@ -347,3 +347,47 @@ describe('an account that goes', () => {
     await mia.agent.get(g.url('/view')).expect(200);
   });
 });
+
+test('the only manager can neither step down nor leave: a garden is never without one', async () => {
+  const g = await gardener(app);
+  const mia = await helper(app, g, 'record');
+  const own = ((await g.agent.get('/api/session').expect(200)).body as { id: string }).id;
+  for (const role of ['look', 'record'])
+    await g.agent
+      .put(g.url(`/people/${own}`))
+      .send({ role })
+      .expect(409);
+  const people = (await g.agent.get(g.url('/people')).expect(200)).body as PeopleDto;
+  expect(people.members).toContainEqual(expect.objectContaining({ id: own, role: 'keep' }));
+  // with a second manager they may
+  await g.agent
+    .put(g.url(`/people/${mia.id}`))
+    .send({ role: 'keep' })
+    .expect(204);
+  await g.agent
+    .put(g.url(`/people/${own}`))
+    .send({ role: 'look' })
+    .expect(204);
+});
+
+test('a watering link opens on its last day and on none after it', async () => {
+  const g = await gardener(app);
+  await potted(g);
+  const { body } = await g.agent
+    .post(g.url('/watering-lists'))
+    .send({ id: uuid(), name: 'Grandma', from: '2026-07-18', to: '2026-07-20' })
+    .expect(200);
+  const at = `/api/watering/${secretIn((body as { path: string }).path)}`;
+  const { today: _t, ...garden } = (await g.agent.get(g.url('')).expect(200)).body as { today: string };
+  const on = (pinnedDate: string) =>
+    g.agent
+      .put('/api/gardens')
+      .send({ ...garden, pinnedDate })
+      .expect(200);
+  await on('2026-07-20');
+  await app.http().get(at).expect(200);
+  await on('2026-07-21');
+  await app.http().get(at).expect(404);
+  await app.http().post(`${at}/ticks`).send({ key: 'water:x', recordId: uuid() }).expect(404);
+  await app.http().post(`${at}/undo`).send({ key: 'water:x', recordId: uuid() }).expect(404);
+});

@@ -213,3 +213,16 @@ test('a server that keeps no photos says so', async () => {
     await bare.stop();
   }
 });
+
+test('a list holds the photos of its own garden and subject only, whatever ids are asked for', async () => {
+  const [a, b] = [await started(), await started()];
+  await a.put(await fromPhone()).expect(200);
+  await b.put(await fromPhone()).expect(200);
+  const ids = async (g: typeof a, query = '') =>
+    ((await g.agent.get(g.url(`/photos${query}`))).body as { id: string }[]).map?.((p) => p.id);
+  const own = await ids(a, `?plantId=${a.plant}`);
+  expect(own).toHaveLength(1);
+  expect(await ids(b, `?plantId=${b.plant}`)).toHaveLength(1);
+  expect(await ids(b)).not.toContain(own[0]);
+  expect((await ids(b, `?plantId=${a.plant}`)) ?? []).toEqual([]);
+});

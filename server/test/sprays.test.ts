@@ -142,3 +142,17 @@ test('a picking inside the wait, and two sprays that must not meet, are refused 
   expect(meets.body.faults).toEqual([{ path: 'data.product', reason: expect.stringMatching(/leave 7 days between/) }]);
   await put('spray', { date: TODAY, product: 'soap' }).expect(200);
 });
+
+test('a spray that was deleted stands in the way of nothing', async () => {
+  const g = await gardenOf(app);
+  const plant = await g.plant(await g.place({}), { name: 'Red one' });
+  const put = (type: string, data: object) =>
+    g.agent.put(g.url('/records')).send({ id: uuid(), type, plantId: plant, data });
+  const id = await g.record('spray', { plantId: plant }, { date: TODAY, product: 'copper', harvestDays: 7 });
+  await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(400);
+  await put('spray', { date: TODAY, product: 'bicarbonate' }).expect(400);
+  await g.agent.delete(g.url(`/records/${id}`)).expect(204);
+  await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(200);
+  await put('spray', { date: TODAY, product: 'bicarbonate' }).expect(200);
+  expect((await g.view()).today.filter((t) => t.source === 'spray')).toEqual([]);
+});

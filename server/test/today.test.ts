@@ -1,6 +1,7 @@
 import { TASK_SOURCES } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
+import { Clock } from '../src/shared/clock.js';
 import { startApp, type App } from './app.js';
 import { gardenOf } from './gardening.js';
 
@@ -168,4 +169,46 @@ test('how long things take is learned from the time between two ticks; a long pa
   // one tick of three times the length against four of the reckoned
   expect(later.minutes).toBe(Math.round(first.reckoned * (7 / 5)));
   await g.tick(later.key, { recordId: uuid(), reckoned: -5 }).expect(400);
+});
+
+test('a tick saved offline counts for the day it was in the garden, not in Greenwich', async () => {
+  const g = await gardenOf(app);
+  const { today: _t, ...garden } = (await g.agent.get(g.url('')).expect(200)).body as { today: string };
+  // 20 July, 23:30 in Auckland, half a day ahead of Greenwich
+  jest.spyOn(app.service(Clock), 'now').mockImplementation(() => new Date('2026-07-20T11:30:00Z'));
+  await g.agent
+    .put('/api/gardens')
+    .send({
+      ...garden,
+      timeZone: 'Pacific/Auckland',
+      latitude: -36.8,
+      longitude: 174.8,
+      lastFrost: null,
+      firstFrost: null,
+      pinnedDate: null,
+    })
+    .expect(200);
+  const plants = await Promise.all(
+    ['A', 'B'].map(async (name) =>
+      g.plant(await g.place({ name }), { name, habit: 'indeterminate', transplantedOn: '2026-05-01' }),
+    ),
+  );
+  for (const plantId of plants) await g.record('event', { plantId }, { date: '2026-07-05', what: 'staked' });
+  const ties = (await g.view()).today.filter((t) => t.source === 'tie');
+  expect(ties).toHaveLength(2);
+  // 19 July, 01:30 there; in Greenwich it was still the 18th. And 18 July, 23:00 there
+  for (const [task, at] of [
+    [ties[0]!, '2026-07-18T13:30:00Z'],
+    [ties[1]!, '2026-07-18T11:00:00Z'],
+  ] as const)
+    await g.tick(task.key, { recordId: uuid(), at }).expect(200);
+  const tied = await Promise.all(
+    plants.map(
+      async (p) =>
+        (await g.plantView(p)).records.find((r) => r.type === 'event' && (r.data as { what: string }).what === 'tied')
+          ?.day,
+    ),
+  );
+  expect(tied.sort()).toEqual(['2026-07-18', '2026-07-19']);
+  jest.restoreAllMocks();
 });

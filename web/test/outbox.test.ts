@@ -2,8 +2,10 @@ import 'fake-indexeddb/auto';
 import { deserialize, serialize } from 'node:v8';
 import { QueryClient } from '@tanstack/react-query';
 import '../src/data/all-writes';
+import { deleteRecord } from '../src/data/records';
+import { registerWrites } from '../src/lib/writes';
 import { setAccountHere } from '../src/offline/account';
-import { sendWaiting, waiting } from '../src/offline/outbox';
+import { deliver, sendWaiting, waiting } from '../src/offline/outbox';
 import { device, type Waiting } from '../src/offline/store';
 import { fakeServer, type Sent } from './page';
 
@@ -93,4 +95,17 @@ test('another account on the device neither sees nor sends them', async () => {
   const { sent } = fakeServer();
   await sendWaiting(client);
   expect([await waiting(), sent]).toEqual([[], []]);
+});
+
+test('a new write waits behind one that waits already, also of another key, and arrives after it', async () => {
+  await wait(note('first'));
+  const { sent } = fakeServer(taken);
+  registerWrites(client);
+  const { kept } = await deliver(client, deleteRecord, { gardenId: 'g', id: 'first' }, () =>
+    Promise.reject(new Error('the write overtook the one that waits')),
+  );
+  expect(kept).toBe(true);
+  await sendWaiting(client);
+  expect(sent.map((s) => s.method)).toEqual(['PUT', 'DELETE']);
+  expect(await waiting()).toEqual([]);
 });

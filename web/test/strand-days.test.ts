@@ -11,7 +11,7 @@ const weather = Array.from({ length: 30 }, (_, i) => ({
   tMaxC: 28,
   rainMm: i === 20 ? 8 : 0,
 }));
-const plantCase = parseCase({
+const fileOf = {
   format: 'candid-leaf-case',
   version: 1,
   asOf: TODAY,
@@ -27,8 +27,9 @@ const plantCase = parseCase({
     feeding: [{ date: addDays(TODAY, -2), n: 4, p2o5: 4, k2o: 8, grams: 25 }],
   },
   observations: [],
-});
-const view = viewOfCase(plantCase, reportOn(plantCase), {
+};
+const plantCase = parseCase(fileOf);
+const garden = {
   ...plantCase.garden,
   id: 'garden',
   name: 'Reader',
@@ -38,7 +39,8 @@ const view = viewOfCase(plantCase, reportOn(plantCase), {
   units: METRIC,
   weekStart: 'monday',
   dateForm: 'd MMMM',
-});
+} as const;
+const view = viewOfCase(plantCase, reportOn(plantCase), garden);
 
 test('one entry a day, four weeks back to a week ahead, with what was given added up', () => {
   const days = strandDays(view);
@@ -56,4 +58,22 @@ test('what is known and what is expected are apart, and meet on today', () => {
   expect(days.filter((d) => d.left !== null && d.day > TODAY)).toEqual([]);
   expect(days.filter((d) => d.leftAhead !== null && d.day < TODAY)).toEqual([]);
   expect(days.at(-1)!.leftAhead).toBeLessThanOrEqual(today.left!);
+});
+
+test('a dry finger draws the line down to where it ends, a wet one up: from the estimate to the correction', () => {
+  const after = (feel: 'dry' | 'wet', litres: number) => {
+    const watering = [{ date: addDays(TODAY, -1), litres }];
+    const checked = parseCase({
+      ...fileOf,
+      records: { ...fileOf.records, watering, soilChecks: [{ date: TODAY, feel }] },
+    });
+    const days = strandDays(viewOfCase(checked, reportOn(checked), garden));
+    return days.find((d) => d.day === TODAY)!;
+  };
+  const dry = after('dry', 10);
+  expect(dry.moved).toMatchObject({ by: 'finger', to: dry.left });
+  expect(dry.moved!.from).toBeGreaterThan(dry.moved!.to);
+  const wet = after('wet', 1);
+  expect(wet.moved!.to).toBe(wet.left);
+  expect(wet.moved!.from).toBeLessThan(wet.moved!.to);
 });

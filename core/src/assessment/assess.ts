@@ -39,7 +39,8 @@ export interface Concluded {
 /**
  * Assesses all plants of one bed or pot in a fixed order: findings, plants whose soil should dry first, the one water
  * plan, then remedies with the plan's amounts and days. Pure: the same cases and forecast always give the same
- * answer. @param forecast days after `asOf`, if known; without them the coming week is assumed to be like the last
+ * answer.
+ * @param forecast days after `asOf`, if known; without them the coming week is assumed to be like the last
  */
 export function assessPlace(
   placeId: string,

@@ -39,8 +39,8 @@ export function usefulness(d: Doable, today: Day): number {
 
 /**
  * Returns the most useful tasks that fit into the time: the set with the greatest total usefulness, found exactly, in
- * walking order (tasks without a position first). Tasks that take no time are always included. @param minutes whole
- * minutes
+ * walking order (tasks without a position first). Tasks that take no time are always included.
+ * @param minutes whole minutes
  */
 export function fillTime<T extends Doable>(all: readonly T[], minutes: number, today: Day): T[] {
   const room = Math.max(0, Math.floor(minutes));

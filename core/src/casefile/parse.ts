@@ -13,8 +13,8 @@ import { FILE_CAPS, shapeFaults } from '../records/shape.js';
 import { CaseFile } from './case-file.js';
 
 /**
- * Parses a case file: validates it whole, drops records later than `asOf`, sorts the rest. @throws RefusedInput
- * naming every fault with its path
+ * Parses a case file: validates it whole, drops records later than `asOf`, sorts the rest.
+ * @throws RefusedInput naming every fault with its path
  */
 export function parseCase(value: unknown): PlantCase {
   const shape = shapeFaults(value, FILE_CAPS);

@@ -17,8 +17,9 @@ const SUNS = new Map<number, Float64Array>();
 const MOST_REMEMBERED = 50;
 
 /**
- * Returns extraterrestrial radiation Ra in MJ m⁻² day⁻¹ (eq. 21). @param latitude degrees, south negative @param J
- * day of the year, 1 to 366
+ * Returns extraterrestrial radiation Ra in MJ m⁻² day⁻¹ (eq. 21).
+ * @param latitude degrees, south negative
+ * @param J day of the year, 1 to 366
  */
 export function extraterrestrialRadiation(latitude: number, J: number): number {
   let suns = SUNS.get(latitude);

@@ -45,8 +45,10 @@ const monthDay = (dayOfYear: number): MonthDay => {
 };
 
 /**
- * Suggests frost days for a place without records. @param latitude degrees, south is negative @param elevationM
- * metres above the sea @returns null if frost is not usual; never for a place that is too cold
+ * Suggests frost days for a place without records.
+ * @param latitude degrees, south is negative
+ * @param elevationM metres above the sea
+ * @returns null if frost is not usual; never for a place that is too cold
  */
 export function usualFrosts(latitude: number, elevationM: number): UsualFrosts | null {
   const lat = Math.abs(latitude);

@@ -34,8 +34,8 @@ const LEAST_AT_ONCE = 0.005;
 const MOST_TRIES = 400;
 
 /**
- * Draws a plant: weather and records, then a problem by its odds, then signs. @throws RangeError if the seed is not a
- * whole number of at most six digits
+ * Draws a plant: weather and records, then a problem by its odds, then signs.
+ * @throws RangeError if the seed is not a whole number of at most six digits
  */
 export function drawPractice(theme: PracticeTheme, seed: number): Practice {
   if (!isSeed(seed)) throw new RangeError(`${seed} is not a number of a practice plant`);

@@ -61,8 +61,8 @@ export function measurable(amount: number, form: Product['form']): number {
 }
 
 /**
- * Returns a label's dose as amounts for these plants and this can. @returns the faults if the quantity the label
- * counts by is missing
+ * Returns a label's dose as amounts for these plants and this can.
+ * @returns the faults if the quantity the label counts by is missing
  */
 export function labelDose(product: Product, q: DoseQuestion): DoseAnswer | Fault[] {
   const { dose } = product;
@@ -165,8 +165,9 @@ export function nutrientsIn(product: Product, amount: number): Record<Nutrient, 
 }
 
 /**
- * Returns how much product holds a given amount of a nutrient. @param gramsEach of the nutrient, per plant @returns
- * grams (dry) or millilitres (liquid) per plant, as measured; null if the product has none of it
+ * Returns how much product holds a given amount of a nutrient.
+ * @param gramsEach of the nutrient, per plant
+ * @returns grams (dry) or millilitres (liquid) per plant, as measured; null if the product has none of it
  */
 export function amountFor(product: Product, nutrient: Nutrient, gramsEach: number): number | null {
   const pct = product[nutrient];

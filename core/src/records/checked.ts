@@ -7,8 +7,8 @@ import { faultsOf, RefusedInput } from './faults.js';
 export const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
 
 /**
- * Validates a value against one of our classes and returns an instance. @throws RefusedInput with a path and a reason
- * for every fault; unknown fields are faults too
+ * Validates a value against one of our classes and returns an instance.
+ * @throws RefusedInput with a path and a reason for every fault; unknown fields are faults too
  */
 export function checked<T extends object>(cls: new () => T, value: unknown): T {
   if (value === null || typeof value !== 'object' || Array.isArray(value))

@@ -67,8 +67,9 @@ const spellOf = (kind: HardSpell['kind'], days: readonly WeatherDay[]): HardSpel
 
 /**
  * Returns the next heat (two or more days at 32 °C or more, or one at 38), the next frost and, for new plants, the
- * next cold nights under 10 °C, if forecast. Indoors none. @param ahead the outdoor forecast; frost limits refer to
- * the screen outdoors @param own the same days where the plants grow: heat is what they feel
+ * next cold nights under 10 °C, if forecast. Indoors none.
+ * @param ahead the outdoor forecast; frost limits refer to the screen outdoors
+ * @param own the same days where the plants grow: heat is what they feel
  */
 export function hardSpells(
   today: Day,

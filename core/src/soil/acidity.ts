@@ -47,7 +47,8 @@ export type AcidityAnswer =
 
 /**
  * Returns lime or sulfur from one pH to another. It gives the weaker end of the range: more can follow a test, but
- * nothing can be undone. @param areaM2 ground of the bed
+ * nothing can be undone.
+ * @param areaM2 ground of the bed
  */
 export function acidityDose(q: {
   pH: number;

@@ -9,6 +9,12 @@ import { meetingOf } from './limits.js';
 const LATEST_HOUR = 21;
 const WAY_OUT = 'if it happened anyway, say why and it will be saved';
 
+/**
+ * Returns whether fruit must still wait on a day. A test on one leaf counts like any spray: Today, the plant's page and
+ * a picking ask this one question, and where the label sets a wait the cautious answer costs a few days at most.
+ */
+const isWaiting = (s: Spraying, on: Day): boolean => s.date <= on && pickFrom(s) > on;
+
 /** Refuses two sprays that conflict, before or after, when they are recorded. */
 export function meetingFaults(s: Spraying, others: readonly Spraying[], path: string): Fault[] {
   if (s.because?.trim()) return [];
@@ -34,7 +40,7 @@ export function waitFaults(
   path: string,
 ): Fault[] {
   if (because?.trim()) return [];
-  const waiting = sprays.find((s) => s.date <= pickedOn && pickFrom(s) > pickedOn);
+  const waiting = sprays.find((s) => isWaiting(s, pickedOn));
   return waiting
     ? [
         {
@@ -56,6 +62,6 @@ export const keepOutOn = (today: Day, sprays: readonly Spraying[]): { spray: Spr
 /** Sprays whose waiting time is not over: until when not to pick, the longest for each product. */
 export function waitsOn(today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] {
   return sprays
-    .filter((s) => !s.trial && s.date <= today && pickFrom(s) > today)
+    .filter((s) => isWaiting(s, today))
     .map((spray) => ({ spray, until: pickFrom(spray) }));
 }

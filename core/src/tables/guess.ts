@@ -85,7 +85,8 @@ const isWhole = (table: TableName, found: readonly MappedColumn[]): boolean =>
 
 /**
  * Guesses what a file is: the table whose required columns are there, with the most columns; and how its dates and
- * numbers are written. @param heads of its columns
+ * numbers are written.
+ * @param heads of its columns
  * @param rows some of its rows
  */
 export function guessReading(

@@ -32,7 +32,8 @@ const CUP_FROM_TBSP = 8;
 
 /**
  * Returns an amount in spoons: to a quarter teaspoon, above a tablespoon to half a one, above half a cup to a quarter
- * cup; null below an eighth of a teaspoon, which needs a syringe. @param ml millilitres
+ * cup; null below an eighth of a teaspoon, which needs a syringe.
+ * @param ml millilitres
  */
 export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
   const spoon = spoonsOf(volume);

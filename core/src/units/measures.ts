@@ -79,8 +79,8 @@ export type Quantity = keyof typeof MEASURES;
 export const measureOf = (quantity: Quantity, units: Units): Measure => MEASURES[quantity](units);
 
 /**
- * Parses a typed number with a decimal comma or point. @returns null for empty text; NaN for what is not a number
- * (also "1,000.5", which may mean two things)
+ * Parses a typed number with a decimal comma or point.
+ * @returns null for empty text; NaN for what is not a number (also "1,000.5", which may mean two things)
  */
 export function parseDecimal(text: string): number | null {
   const t = text.trim();

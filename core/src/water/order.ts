@@ -102,8 +102,9 @@ export interface OrderReckoned {
 const TOLD_L = 0.005;
 
 /**
- * @param order the morning's order @param litres the result: after the cap, rounded to pour @param cappedL litres
- * held back by the cap
+ * @param order the morning's order
+ * @param litres the result: after the cap, rounded to pour
+ * @param cappedL litres held back by the cap
  */
 export function orderReckoned(
   m: Morning,

@@ -53,8 +53,9 @@ export const isWateredTogether = (
 ): boolean => !isPotted({ kind }) || irrigation === 'drip' || irrigation === 'soaker' || byTimer === true;
 
 /**
- * Returns the next seven days of one bed or group of pots, from the day of the question. @param placeId names the
- * group if watered as one @param plants those growing there, in walking order; all of one bed or pot
+ * Returns the next seven days of one bed or group of pots, from the day of the question.
+ * @param placeId names the group if watered as one
+ * @param plants those growing there, in walking order; all of one bed or pot
  */
 export function planPlace(
   placeId: string,

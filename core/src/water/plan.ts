@@ -96,8 +96,8 @@ export const weekday = (day: Day): number => (dayNumber(day) + 4) % 7;
 
 /**
  * Plans the coming days by a watering method: it waters on the morning of a day on which it would fall due before the
- * next allowed morning. @param weather from the day of the question on, with the rain to count; days beyond a week
- * only shape the rhythm
+ * next allowed morning.
+ * @param weather from the day of the question on, with the rain to count; days beyond a week only shape the rhythm
  */
 export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly WeatherDay[], rules: PlanRules): WeekPlan {
   const whole = runPlan(c, start, weather, rules, 'plan');

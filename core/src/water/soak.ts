@@ -35,9 +35,10 @@ export interface SoakSteps {
 }
 
 /**
- * Returns how to give `litres` per plant over its wetted ground. @param flowLPerH per plant; null for a can, which is
- * emptied in a minute or two @param wettedM2 ground per plant that the water reaches @param place its texture, and
- * its measured percolation if known
+ * Returns how to give `litres` per plant over its wetted ground.
+ * @param flowLPerH per plant; null for a can, which is emptied in a minute or two
+ * @param wettedM2 ground per plant that the water reaches
+ * @param place its texture, and its measured percolation if known
  */
 export function soakSteps(
   litres: number,

@@ -1,5 +1,6 @@
 import {
   amountFor,
+  gramsOf,
   labelDose,
   measurable,
   nutrientsIn,
@@ -135,4 +136,13 @@ test('every starter could be entered by hand, has a name of its own, and dusty o
     expect([id, productFaults(checked(ProductMake, make))]).toEqual([id, []]);
     if (make.kind === 'spray') expect(make.cautions!.length).toBeGreaterThan(0);
   }
+});
+
+test('a millilitre of a liquid is weighed by its density, a gram of a dry feed is a gram', () => {
+  const liquid = { ...STARTERS.find((p) => p.form === 'liquid' && p.kind === 'feed')!, gPerMl: 1.2 };
+  expect(gramsOf(liquid, 10)).toBeCloseTo(12, 6);
+  const dry = STARTERS.find((p) => p.form === 'dry' && p.kind === 'feed')!;
+  expect(gramsOf({ ...dry, gPerMl: 0.8 }, 10)).toBe(10);
+  // what a record keeps is grams of product, so its nitrogen is that of the weight
+  expect(nutrientsIn({ ...liquid, n: 5, p2o5: 0, k2o: 0 }, 10).n).toBeCloseTo(0.6, 6);
 });

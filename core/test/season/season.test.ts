@@ -246,3 +246,12 @@ describe('which season a day belongs to', () => {
     );
   });
 });
+
+test('frost is judged by the screen outdoors, never by the warmer or colder air where the plants grow', () => {
+  const outdoors = ahead([15, 14, 15], [8, 2, 8]);
+  const inside = outdoors.map((d) => ({ ...d, tMinC: d.tMinC + 4 }));
+  const frosts = (out: WeatherDay[], own: WeatherDay[]) =>
+    hardSpells(TODAY, out, bed, own).filter((s) => s.kind === 'frost');
+  expect(frosts(outdoors, inside)).toMatchObject([{ from: addDays(TODAY, 1), extremeC: 2 }]);
+  expect(frosts(inside, outdoors)).toEqual([]);
+});

@@ -88,13 +88,21 @@ test('waits run by the garden’s own days and hours, across midnight, months an
   expect(enterFrom({ date: ASOF, hour: 6 }, 0)).toEqual({ day: ASOF, hour: 6 });
 });
 
-test('waits that are running: whole sprays only, until their day', () => {
+test('waits that are running, a leaf test like any spray: the same answer as a picking gets', () => {
   const list = [
     spray('copper', 2, { harvestDays: 3 }),
     spray('neem', 1, { harvestDays: 1 }),
     spray('soap', 0, { harvestDays: 5, trial: true }),
   ];
-  expect(waitsOn(ASOF, list)).toEqual([{ spray: list[0], until: addDays(ASOF, 1) }]);
+  expect(waitsOn(ASOF, list)).toEqual([
+    { spray: list[0], until: addDays(ASOF, 1) },
+    { spray: list[2], until: addDays(ASOF, 5) },
+  ]);
+  for (const s of list)
+    for (let ahead = 0; ahead <= 6; ahead++) {
+      const on = addDays(ASOF, ahead);
+      expect(waitFaults(on, undefined, [s], '').length).toBe(waitsOn(on, [s]).length);
+    }
 });
 
 test('keep out: from the evening of the spray on, by the label’s hours, whatever the harvest', () => {

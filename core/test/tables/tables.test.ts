@@ -162,3 +162,8 @@ describe('a row', () => {
     expect(readRow('weather', weather, ['2026-07-18', '12', '25', '0']).values.rainMm).toBe(0);
   });
 });
+
+test('a mean of 200 W/m² over a day is 17.28 MJ/m² (200 J/s · 86,400 s); 5 kWh/m² are 18', () => {
+  expect(inOurs('sun', 'W/m2', 200)).toBeCloseTo(17.28, 6);
+  expect(inOurs('sun', 'kWh/m2', 5)).toBeCloseTo(18, 6);
+});

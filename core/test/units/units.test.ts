@@ -7,6 +7,7 @@ import {
   formatterFor,
   isDay,
   measureOf,
+  METRIC,
   METRIC_FORMAT,
   type Units,
 } from '@candid-leaf/core/units';
@@ -63,4 +64,14 @@ test('an all-clear clears what was seen before, and nothing seen after it', () =
     ['2026-07-14', 'pest-aphids', false],
     ['2026-07-15', 'fruit-burst', true],
   ]);
+});
+
+test('a difference of temperatures scales without the 32 of the scale: 2.5 K is 4.5 °F, 0 K is 0 °F (NIST SP 811)', () => {
+  const us = formatterFor({ ...METRIC, temperature: 'F' }, 'MMMM d');
+  expect([us.warmthBy(2.5), us.warmthBy(0), us.warmthBy(-1)].map((t) => t.replaceAll('\u00a0', ' '))).toEqual([
+    '4.5 °F',
+    '0 °F',
+    '-1.8 °F',
+  ]);
+  expect(us.temperature(0).replaceAll('\u00a0', ' ')).toBe('32 °F');
 });

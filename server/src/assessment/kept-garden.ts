@@ -135,8 +135,8 @@ export class KeptGarden {
 
   /**
    * Returns the cached value for this stamp; otherwise computes and caches it while nothing it depends on changes.
-   * @param stamp the versions of everything it depends on @param tentative depends on a transaction that may be
-   * undone: not cached
+   * @param stamp the versions of everything it depends on
+   * @param tentative depends on a transaction that may be undone: not cached
    */
   remember<T>(key: string, stamp: string, tentative: boolean, work: () => T): T {
     const known = this.worked.get(key);

@@ -6,7 +6,8 @@ const PATIENCE_S = 120;
 
 /**
  * Migrates the database. One process at a time: the lock is held by its own connection, so it is released if the
- * process is killed. @returns the open data source
+ * process is killed.
+ * @returns the open data source
  */
 export async function openMigrated(options: DataSourceOptions & { url: string }): Promise<DataSource> {
   const lock = await mysql.createConnection({ uri: options.url, connectTimeout: 10_000 });

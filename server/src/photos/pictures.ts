@@ -19,7 +19,8 @@ export interface Kept {
 
 /**
  * Returns the picture as stored: upright, no larger than needed, redrawn from its pixels, so nothing else in the file
- * remains: no location, device or time. @param keepIfPlain keeps one that is no larger and contains only pixels
+ * remains: no location, device or time.
+ * @param keepIfPlain keeps one that is no larger and contains only pixels
  * @throws 415 if it is not a picture, or not what it claims
  */
 export function asKept(data: Buffer, keepIfPlain = false): Promise<Kept> {

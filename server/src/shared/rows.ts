@@ -18,7 +18,8 @@ export interface RowKey {
 /**
  * Writes a row so that sending the same write twice changes nothing. No such id: created. Newest version: changed.
  * Older, same content: nothing. Older and different: 409. A row of another garden under this id counts as missing
- * (404). @returns the row as it is now
+ * (404).
+ * @returns the row as it is now
  */
 export async function putVersioned<E extends GardenRow>(
   m: EntityManager,

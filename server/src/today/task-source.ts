@@ -22,8 +22,8 @@ export abstract class TaskSource {
   abstract list(s: GardenSnapshot): Promise<Task[]>;
 
   /**
-   * Ticks a task inside the garden's lock; if already ticked or no longer due, does nothing. @returns the id of the
-   * record it wrote, if any
+   * Ticks a task inside the garden's lock; if already ticked or no longer due, does nothing.
+   * @returns the id of the record it wrote, if any
    */
   abstract done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null>;
 

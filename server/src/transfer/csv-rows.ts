@@ -56,7 +56,8 @@ const WHY: Record<string, string> = {
 
 /**
  * Reads the rows of a CSV file (RFC 4180) one at a time, never all at once. Lines may end in CR, LF or both and
- * differ in length; blank ones are skipped. @throws 400 with the number of a broken line
+ * differ in length; blank ones are skipped.
+ * @throws 400 with the number of a broken line
  */
 export async function* csvRows(bytes: AsyncIterable<Uint8Array>, delimiter: Delimiter): AsyncGenerator<CsvRow> {
   const parser = parse({

@@ -13,7 +13,8 @@ let atWork = 0;
 
 /**
  * Receives a file completely before work starts: a slow sender blocks no one, and an interrupted upload changes
- * nothing. The file is removed afterwards. @param most bytes
+ * nothing. The file is removed afterwards.
+ * @param most bytes
  * @throws 413 if larger; 400 if empty or interrupted; 503 if others are being processed
  */
 export async function spooled<T>(request: Request, most: number, work: (file: string) => Promise<T>): Promise<T> {

@@ -10,7 +10,9 @@ export type WeatherOfDay = WeatherEntity & Pick<WeatherDto, 'gauge'>;
 /**
  * Picks what counts for each day: up to the garden's day the measurement (or the forecast if the station has not
  * reported yet), after it the forecast, even if a measurement exists because the garden was once on a later day. The
- * gardener's gauge is attached. @param rows by day @param gauges readings, oldest first: the last of a day counts
+ * gardener's gauge is attached.
+ * @param rows by day
+ * @param gauges readings, oldest first: the last of a day counts
  */
 export function weatherDays(
   rows: readonly WeatherEntity[],

@@ -135,7 +135,8 @@ export class WeatherService {
 
   /**
    * Fetches the weather of earlier seasons with plants, once, so years can be compared. What the station no longer
-   * has stays unknown. @param anew also fetches known days: the garden was moved on the map
+   * has stays unknown.
+   * @param anew also fetches known days: the garden was moved on the map
    */
   async pullEarlier(gardenId: string, anew = false): Promise<void> {
     const garden = await this.gardens.get(gardenId);

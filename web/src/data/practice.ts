@@ -21,7 +21,7 @@ export const practiceCaseQuery = (asked: PracticeAsked) =>
   });
 
 function ask(asked: PracticeAsked, signal: AbortSignal): Promise<PracticeShown> {
-  const worker = new Worker(new URL('../../workers/practice.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('../workers/practice.worker.ts', import.meta.url), { type: 'module' });
   return new Promise<PracticeShown>((resolve, reject) => {
     signal.addEventListener('abort', () => reject(new Error('cancelled')));
     worker.onmessage = ({ data }: MessageEvent<PracticeTold>) =>

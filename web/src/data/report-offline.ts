@@ -31,7 +31,7 @@ export function reckonHere(client: QueryClient, gardenId: string, plantId: strin
   const file = caseWith(before, record);
   client.setQueryData(ofCase, file);
   running.get(plantId)?.terminate();
-  const worker = new Worker(new URL('../../workers/case.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('../workers/case.worker.ts', import.meta.url), { type: 'module' });
   running.set(plantId, worker);
   worker.onmessage = ({ data }: MessageEvent<CaseRead>) => {
     worker.terminate();

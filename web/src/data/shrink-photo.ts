@@ -3,8 +3,8 @@ import { PHOTO_PX } from '@candid-leaf/contract';
 const QUALITY = 0.82;
 
 /**
- * Shrinks a photo on the device: upright, at stored size, redrawn so its location never leaves the phone. @throws if
- * the browser can't open it as a picture
+ * Shrinks a photo on the device: upright, at stored size, redrawn so its location never leaves the phone.
+ * @throws if the browser can't open it as a picture
  */
 export async function shrink(file: Blob): Promise<Blob> {
   const picture = await createImageBitmap(file, { imageOrientation: 'from-image' });

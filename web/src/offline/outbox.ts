@@ -60,7 +60,11 @@ async function takeOff(n: number): Promise<void> {
 /** True if offline or unreachable, not an answer of the server. */
 const isLost = (error: unknown): boolean => !(error instanceof ApiError) || error.status >= 500;
 
-/** Sends a write, or stores it for later. @param now sends it @returns the server's answer, or the optimistic one */
+/**
+ * Sends a write, or stores it for later.
+ * @param now sends it
+ * @returns the server's answer, or the optimistic one
+ */
 export async function deliver<Input extends OfGarden, Answer>(
   client: QueryClient,
   write: Write<Input, Answer>,
@@ -123,7 +127,10 @@ function runsOf(rows: readonly Waiting[]): Waiting[][] {
   return runs;
 }
 
-/** Sends writes together and notes the server's answer to each. @throws if it did not arrive */
+/**
+ * Sends writes together and notes the server's answer to each.
+ * @throws if it did not arrive
+ */
 async function sendRun(run: readonly Waiting[]): Promise<void> {
   const { key } = run[0]!;
   const inputs = run.map((w) => w.input);

@@ -3,7 +3,8 @@ import { NavigationType, useNavigationType } from 'react-router';
 
 /**
  * Draws a long page in turns, each after the previous was painted, so a slow phone stays responsive. Going back shows
- * it complete at once. @returns how many turns may be drawn
+ * it complete at once.
+ * @returns how many turns may be drawn
  */
 export function useTurns(all: number): number {
   const back = useNavigationType() === NavigationType.Pop;

@@ -27,7 +27,8 @@ const MOST_TOGETHER = 3;
 /**
  * Returns the marginals of all causes given the findings. Causes that explain none of the present signs only multiply
  * the weight of a set, so they are summed in closed form (elementary symmetric sums) and the rest enumerated: the
- * result is the full sum over all sets of at most three. @param leaks chance of each sign for no listed reason
+ * result is the full sum over all sets of at most three.
+ * @param leaks chance of each sign for no listed reason
  */
 export function posterior(causes: readonly Cause[], leaks: readonly number[], findings: Observed): Posterior {
   const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));

@@ -30,8 +30,8 @@ const NONE_DUE = 'the plan has no watering in the coming week';
 /**
  * Returns the offered remedies with amounts and days. All watering is one order, whichever findings ask for it; it
  * reads its day, amount and rhythm from the plan, so it never differs from Today or the week. If the plan has none,
- * it is held back. @param plan of this plant's group; null if no balance can be computed, and then no litres are
- * shown
+ * it is held back.
+ * @param plan of this plant's group; null if no balance can be computed, and then no litres are shown
  */
 export function scheduleRemedies(
   ctx: CaseContext,

@@ -11,8 +11,8 @@ const isFor = (task: TaskDto, plantId: string, placeId: string): boolean =>
     : task.placeId === placeId && (task.plantIds?.includes(plantId) ?? true);
 
 /**
- * Returns the marks of a plant from its view and today's tasks. @param tasks those of the garden; tasks on hold do
- * not count
+ * Returns the marks of a plant from its view and today's tasks.
+ * @param tasks those of the garden; tasks on hold do not count
  */
 export function marksOf(view: PlantOnView, placeId: string, tasks: readonly TaskDto[], today: string): Mark[] {
   const due = tasks.filter((t) => !t.held && t.dueOn <= today && isFor(t, view.plant.id, placeId));

@@ -72,7 +72,7 @@ function Amount({ view, onDone }: { view: PlaceOnView; onDone: () => void }) {
         </Button>
       </div>
       <p className="my-2 text-center text-sm text-soft">
-        {format.litres(litres * plants.length)} in total{' '}
+        {format.litres(litres * plants.length)} in total
         {place.flowLPerH ? `, ${Math.round(minutesForLitres(litres, place.flowLPerH, plants.length))} minutes` : ''}
       </p>
       <Button look="main" className="w-full" onClick={write}>

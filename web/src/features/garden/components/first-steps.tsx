@@ -36,7 +36,7 @@ export function FirstSteps({ view }: { view: GardenView }) {
           You can import a whole garden or your own tables{' '}
           <Link className="font-semibold text-leaf underline" to={link('files', {})}>
             from a file
-          </Link>{' '}
+          </Link>
           .
         </p>
       </Panel>

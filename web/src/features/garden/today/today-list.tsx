@@ -235,9 +235,9 @@ function Answers({ task }: { task: TaskDto }) {
           <Link
             className={buttonLook('main')}
             to={link('newPlant', { placeId: task.placeId }, { from: task.plantId ?? undefined })}
-            aria-label={`A new plant: ${task.title}`}
+            aria-label={`Add plant: ${task.title}`}
           >
-            <Sprout aria-hidden size={17} /> A new plant
+            <Sprout aria-hidden size={17} /> Add plant
           </Link>
           <Button
             look="quiet"

@@ -74,7 +74,7 @@ function Next({ state }: { state: ImportState }) {
     return (
       <div>
         <p role="status">
-          {rows(report.good)} imported{report.faulty > 0 && `, ${rows(report.faulty)} with errors skipped`}{' '}
+          {rows(report.good)} imported{report.faulty > 0 && `, ${rows(report.faulty)} with errors skipped`}
           {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day was' : 'days were'} already here`}.
         </p>
         <Button className="mt-2" onClick={state.begin}>
@@ -85,9 +85,9 @@ function Next({ state }: { state: ImportState }) {
   return (
     <div>
       <p role="status">
-        {rows(report.rows)} read: {report.good} to import{' '}
-        {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day is' : 'days are'} already here`}{' '}
-        {report.faulty > 0 && `, ${report.faulty} ${report.faulty === 1 ? 'is' : 'are'} errors`}.
+        {rows(report.rows)} read: {report.good} to import
+        {report.known > 0 && `, ${report.known} ${report.known === 1 ? 'day is' : 'days are'} already here`}
+        {report.faulty > 0 && `, ${report.faulty} with errors`}.
       </p>
       {report.faults.length > 0 && <Faults report={report} table={preview.table} />}
       <div className="mt-3 flex flex-wrap gap-2">

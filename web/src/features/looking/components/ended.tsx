@@ -19,8 +19,8 @@ export function Ended({ view, ended }: { view: PlantView; ended: NonNullable<Pla
   return (
     <Panel label="Archived plant" className="mb-4">
       <p>
-        <strong>It ended on {f.dayAndYear(ended.on)}</strong> {ended.because && `: ${END_WORDS[ended.because].then}`}.
-        You see it as it stood that day (read-only).
+        <strong>It ended on {f.dayAndYear(ended.on)}</strong>
+        {ended.because && `: ${END_WORDS[ended.because].then}`}. You see it as it stood that day (read-only).
       </p>
       <div className="mt-1 -ml-3 flex flex-wrap print:hidden">
         <Link className={buttonLook('quiet')} to={link('season', {}, { year: String(year) })}>

@@ -22,8 +22,9 @@ export function FollowUp({ view }: { view: PlantView }) {
         <Panel key={t.id} main asking label={`Did it help? ${disorderRow(t.disorder).label}`} className="mb-4">
           <h2 className="text-2xl">Did it help?</h2>
           <p className="mt-1">
-            {disorderRow(t.disorder).label}, started on {format.day(t.openedOn)} {t.step > 1 && `, step ${t.step}`}.
-            Sign of success: {t.successIs}. {t.stepsLeft > 0 && ' If not, the next step follows.'}
+            {disorderRow(t.disorder).label}, started on {format.day(t.openedOn)}
+            {t.step > 1 && `, step ${t.step}`}. Sign of success: {t.successIs}.{' '}
+            {t.stepsLeft > 0 && ' If not, the next step follows.'}
           </p>
           <div className="mt-3 flex flex-wrap gap-2">
             {OUTCOMES.map((o) => (

@@ -19,10 +19,11 @@ export function SupportPanel({ view }: { view: PlantView }) {
   return (
     <Panel title="Support and fruit set">
       <p className="mt-1">
-        Support: {SUPPORT_WORDS[s.kind]} {s.because === 'in-stock' && ', from your stock'}{' '}
-        {s.lengthM > 0 && `, ${f.metres(s.lengthM)} long`}{' '}
+        Support: {SUPPORT_WORDS[s.kind]}
+        {s.because === 'in-stock' && ', from your stock'}
+        {s.lengthM > 0 && `, ${f.metres(s.lengthM)} long`}
         {s.ties > 0 &&
-          `; ${s.ties} ${s.ties === 1 ? 'tie' : 'ties'} at its height, ${f.metres(s.tieStringM)} of soft string`}{' '}
+          `; ${s.ties} ${s.ties === 1 ? 'tie' : 'ties'} at its height, ${f.metres(s.tieStringM)} of soft string`}
         .
       </p>
       {s.lower && (

@@ -119,7 +119,7 @@ function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | 
         </p>
         {rate && (
           <p className="text-sm text-leaf">
-            Your own results: {rateInWords(rate)}{' '}
+            Your own results: {rateInWords(rate)}
             {rate.enough
               ? `, about ${Math.round(rate.shrunk * 10)} in 10; the order follows this.`
               : ', too few to judge.'}

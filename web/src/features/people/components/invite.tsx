@@ -41,7 +41,7 @@ export function Invite() {
     <Panel title="Invite someone">
       <p className="mt-1 text-soft">You get a link to pass on. It works once, within a week.</p>
       <form noValidate onSubmit={(e) => void submit(e)} className="mt-3 flex flex-col gap-3">
-        <TextField label="Name" error={formState.errors.name?.message} {...register('name')} />
+        <TextField label="Their name" error={formState.errors.name?.message} {...register('name')} />
         <FormSelect control={control} label="Access" options={ROLE_OPTIONS} name="role" />
         <RootFault errors={formState.errors} />
         <Button type="submit" look="main" disabled={formState.isSubmitting} className="self-start">

@@ -96,7 +96,7 @@ export function Keys() {
       >
         {() => (
           <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
-            <TextField label="Name" error={e.name?.message} {...register('name')} />
+            <TextField label="Name of the key" error={e.name?.message} {...register('name')} />
             <FormSelect control={control} label="Access" options={ROLE_OPTIONS} name="role" />
             <FormSelect control={control} label="Valid for" options={DAYS} name="days" setValueAs={Number} />
             <RootFault errors={e} />

@@ -165,7 +165,7 @@ function Sum({ harvest: h, cooked, label }: SumProps) {
       <p className="mt-1 text-lg">{h.kg > 0 ? `${f.kilograms(h.kg)} recorded so far.` : 'No picking recorded yet.'}</p>
       {cooked.kg > 0 && (
         <p>
-          {f.kilograms(cooked.kg)} was for cooking{' '}
+          {f.kilograms(cooked.kg)} was for cooking
           {cooked.litres > 0 && `: about ${f.litres(cooked.litres)} of thick sauce`}.
         </p>
       )}

@@ -95,7 +95,7 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
         {f.centimetres(least * 100)} to {f.centimetres(most * 100)}.{' '}
         {near.length > 0 && (
           <strong className="text-ripe">
-            {near.length === 1 ? 'Two stand' : `${crowded.size} stand`} too close: less light, and leaves stay wet.
+            {near.length === 1 ? 'Two are' : `${crowded.size} are`} too close: less light, and leaves stay wet.
           </strong>
         )}{' '}
         {onMove && ' Drag them; with the keyboard: space to lift, arrows to move, space to drop.'}

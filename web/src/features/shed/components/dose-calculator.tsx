@@ -213,7 +213,7 @@ function Answer({ product, answer, plants }: { product: Product; answer: DoseAns
         </p>
       )}
       <p className="mt-1 text-sm">
-        {amountOf(product, answer.total, f)} in total for {plants} {plants === 1 ? 'plant' : 'plants'}{' '}
+        {amountOf(product, answer.total, f)} in total for {plants} {plants === 1 ? 'plant' : 'plants'}
         {solutionL !== null && `, ${f.litres(solutionL)} mixed`}.{' '}
         {leftOverL > 0 &&
           ` ${f.litres(leftOverL)} will be left over: pour it on bare soil, never into a drain or pond.`}

@@ -55,7 +55,7 @@ function Answer({ answer }: { answer: AcidityAnswer }) {
         ))}
       </ol>
       <p className="mt-1 text-sm">
-        {name}, {parts[0]!.gPerM2} g per square metre{' '}
+        {name}, {parts[0]!.gPerM2} g per square metre
         {parts.length > 1 ? ' each time, split because it is a lot at once' : ''}. Recipes range from {range[0]} to{' '}
         {range[1]} g per square metre in total. We use the weaker; you can add more later. Test again from{' '}
         {f.day(testAgainOn)} {testAgainOn.slice(0, 4)}; it takes months to act.

@@ -23,7 +23,7 @@ export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
         ) : (
           <>
             The estimate is <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> left{' '}
-            {plants > 1 ? ` for the driest, ${driest.speaker}` : ''}{' '}
+            {plants > 1 ? ` for the driest, ${driest.speaker}` : ''}
             {driest.uncertainty != null && `, give or take ${percent(driest.uncertainty)}`}.
           </>
         )}{' '}

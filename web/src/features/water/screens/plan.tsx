@@ -71,10 +71,10 @@ function Facts({ p }: { p: PlacePlanDto }) {
   const format = useFormat();
   return (
     <p className="text-sm text-soft">
-      {p.weatherUntil ? `Weather measured up to ${format.day(p.weatherUntil)}` : 'No weather measured'}{' '}
+      {p.weatherUntil ? `Weather measured up to ${format.day(p.weatherUntil)}` : 'No weather measured'}
       {p.forecastUntil
         ? `, forecast to ${format.day(p.forecastUntil)}`
-        : ', no forecast: we assume days like last week’s'}{' '}
+        : ', no forecast: we assume days like last week’s'}
       . Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Water in the morning: leaves dry, and least is lost.
     </p>
   );

@@ -46,7 +46,7 @@ export function WateringLists({ away }: { away: Away }) {
       </p>
       <form noValidate onSubmit={(ev) => void submit(ev)} className="mt-3 flex flex-col gap-3">
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1fr_10rem_10rem]">
-          <TextField label="Name" className="max-sm:col-span-2" error={e.name?.message} {...register('name')} />
+          <TextField label="Their name" className="max-sm:col-span-2" error={e.name?.message} {...register('name')} />
           <FormDayField control={control} name="from" label="First day" />
           <FormDayField control={control} name="to" label="Last day" />
         </div>
