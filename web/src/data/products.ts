@@ -1,6 +1,5 @@
 import type { ProductDto, ProductInput, SprayLogRow } from '@candid-leaf/contract';
-import { type Product, STARTERS } from '@candid-leaf/core/products';
-import { queryOptions, useQuery } from '@tanstack/react-query';
+import { queryOptions } from '@tanstack/react-query';
 import { api } from '../lib/api';
 import { apiOf } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
@@ -17,12 +16,6 @@ export const sprayLogQuery = (gardenId: string) =>
     queryKey: [...queryKeys.garden(gardenId), 'sprays'] as const,
     queryFn: () => api<SprayLogRow[]>('GET', apiOf(gardenId, 'sprays')),
   });
-
-/** The gardener's own products, then the starters. */
-export function useProducts(gardenId: string): readonly Product[] {
-  const own = useQuery(productsQuery(gardenId)).data ?? [];
-  return [...own, ...STARTERS];
-}
 
 export const saveProduct = defineWrite('product.save', ({ gardenId, product }: OfGarden & { product: ProductInput }) =>
   api<ProductDto>('PUT', apiOf(gardenId, 'products'), product),

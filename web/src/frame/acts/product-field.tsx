@@ -2,7 +2,7 @@ import { gramsOf, type Product, type ProductKind } from '@candid-leaf/core/produ
 import { useGarden } from '../../lib/garden-context';
 import { TextField } from '../../ui/field';
 import { SelectField } from '../../ui/select-field';
-import { useProducts } from '../../data/products';
+import { useProducts } from '../../data/use-products';
 
 interface Props {
   /** the record field with its name */

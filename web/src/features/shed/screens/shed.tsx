@@ -9,7 +9,7 @@ import { Panel } from '../../../ui/panel';
 import { DoseCalculator } from '../components/dose-calculator';
 import { ShedPage } from '../../../frame/shed-page';
 import { KIND_OF_PRODUCT, labelInWords } from '../product-words';
-import { useProducts } from '../../../data/products';
+import { useProducts } from '../../../data/use-products';
 
 /** Feeds, amendments and sprays, and the dose for these plants and this can. */
 export function ShedScreen() {
