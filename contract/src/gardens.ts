@@ -12,7 +12,6 @@ import {
   type DateForm,
 } from '@candid-leaf/core/units';
 import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
-import { SEASON_MODES, type SeasonMode } from '@candid-leaf/core/season';
 import type { Away } from '@candid-leaf/core/rounds';
 import {
   IsBoolean,
@@ -149,11 +148,6 @@ export class GardenInput extends GardenFacts {
   @IsOptional()
   @IsIn(STARTER_SCHOOLS)
   starter?: StarterSchool | null;
-
-  /** the warm part of the year, or the mild winter of a hot country, on purpose; warm if left out */
-  @IsOptional()
-  @IsIn(SEASON_MODES)
-  seasonMode?: SeasonMode | null;
 
   @IsListOf(() => AwayDays, { most: 20, optional: true })
   away?: AwayDays[] | null;

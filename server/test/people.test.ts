@@ -378,12 +378,13 @@ test('a watering link opens on its last day and on none after it', async () => {
     .send({ id: uuid(), name: 'Grandma', from: '2026-07-18', to: '2026-07-20' })
     .expect(200);
   const at = `/api/watering/${secretIn((body as { path: string }).path)}`;
-  const { today: _t, ...garden } = (await g.agent.get(g.url('')).expect(200)).body as { today: string };
-  const on = (pinnedDate: string) =>
-    g.agent
+  const on = async (pinnedDate: string) => {
+    const { today: _t, ...garden } = (await g.agent.get(g.url('')).expect(200)).body as { today: string };
+    await g.agent
       .put('/api/gardens')
       .send({ ...garden, pinnedDate })
       .expect(200);
+  };
   await on('2026-07-20');
   await app.http().get(at).expect(200);
   await on('2026-07-21');

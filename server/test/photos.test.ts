@@ -219,7 +219,7 @@ test('a list holds the photos of its own garden and subject only, whatever ids a
   await a.put(await fromPhone()).expect(200);
   await b.put(await fromPhone()).expect(200);
   const ids = async (g: typeof a, query = '') =>
-    ((await g.agent.get(g.url(`/photos${query}`))).body as { id: string }[]).map?.((p) => p.id);
+    ((await g.g.agent.get(g.g.url(`/photos${query}`))).body as { id: string }[]).map?.((p) => p.id);
   const own = await ids(a, `?plantId=${a.plant}`);
   expect(own).toHaveLength(1);
   expect(await ids(b, `?plantId=${b.plant}`)).toHaveLength(1);

@@ -573,3 +573,47 @@ describe('the year’s end', () => {
     await stranger.put('/season/notes', { ...notes, year: 2025 }).expect(404);
   });
 });
+
+test('south of the equator a wilt found in January counts when August is planned', async () => {
+  const g = await gardenOf(app);
+  const { today: _t, ...settings } = (await g.agent.get(g.url('')).expect(200)).body as Record<string, unknown>;
+  await g.agent
+    .put('/api/gardens')
+    .send({
+      ...settings,
+      latitude: -37,
+      longitude: 145,
+      timeZone: 'Australia/Melbourne',
+      lastFrost: '10-01',
+      firstFrost: '05-01',
+      pinnedDate: '2026-01-20',
+    })
+    .expect(200);
+  const bed = await g.place({ name: 'Bed' });
+  const plant = await g.plant(bed, { transplantedOn: '2025-11-10' });
+  await g.record(
+    'inspection',
+    { plantId: plant },
+    {
+      date: '2026-01-20',
+      allClear: false,
+      signs: ['stem-brown-inside', 'leaf-wilt-one-side', 'leaf-yellow-one-side'].map((sign) => ({
+        sign,
+        present: true,
+      })),
+    },
+  );
+  const [finding] = (await g.plantView(plant)).report.diagnoses;
+  await g.agent
+    .post(g.url(`/plants/${plant}/treatments`))
+    .send({ id: uuid(), disorder: finding!.code })
+    .expect(200);
+  const { grown } = (await g.agent.get(g.url(`/places/${bed}/soil`)).expect(200)).body as { grown: object[] };
+  expect(finding!.code).toBe('vascular-wilt');
+  expect(grown).toEqual([{ year: 2025, family: 'nightshade', problems: ['vascular-wilt'] }]);
+  await g.goTo('2026-08-05');
+  const id = uuid();
+  await g.agent.put(g.url('/plantings')).send({ id, year: 2026, placeId: bed, crop: 'tomato', count: 2 }).expect(200);
+  const season = (await g.agent.get(g.url('/season')).expect(200)).body as { plantings: { rotation: object }[] };
+  expect(season.plantings[0]!.rotation).toMatchObject({ verdict: 'soil-borne', open: ['vascular-wilt'] });
+});

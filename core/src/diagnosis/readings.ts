@@ -8,6 +8,7 @@ import { FULL_LEFT } from '../water/stress.js';
 import { keepsLog } from './drivers/care-rules.js';
 import type { CaseContext } from './context.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
+import { seasonYear } from '../season/growing-year.js';
 
 /**
  * What the records say about a problem's necessary conditions and triggers. Yes, no or unknown: a factor counts only
@@ -52,7 +53,7 @@ const warmthOf = (ctx: CaseContext, p: { date: string; tMaxC?: number }): number
 /** Soil-borne problems that stay in a bed for years. */
 function hereBefore(ctx: CaseContext, code: DisorderCode): Reading {
   if (isPotted(ctx.case.place)) return 'unknown';
-  const year = Number(ctx.case.asOf.slice(0, 4));
+  const year = seasonYear(ctx.case.garden, ctx.case.asOf);
   const past = (ctx.case.place.history ?? []).filter((h) => h.year < year && h.year >= year - 5);
   if (past.some((h) => h.problems?.includes(code))) return 'yes';
   return past.some((h) => h.problems) ? 'no' : 'unknown';

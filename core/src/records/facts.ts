@@ -52,6 +52,10 @@ const LEVELS = ['low', 'ok', 'high'] as const;
 const MOST_SPELLS = 100;
 export type Level = (typeof LEVELS)[number];
 
+/** The warm part of the year, or the mild winter of a hot country, on purpose. */
+export const SEASON_MODES = ['warm', 'mild-winter'] as const;
+export type SeasonMode = (typeof SEASON_MODES)[number];
+
 export class GardenFacts {
   @IsNumber(FINITE)
   @Min(-66)
@@ -75,6 +79,11 @@ export class GardenFacts {
   @IsOptional()
   @Matches(MONTH_DAY, { message: 'must be a month and day, such as 05-12' })
   firstFrost?: string | null;
+
+  /** the warm part of the year, or the mild winter of a hot country, on purpose; warm if left out */
+  @IsOptional()
+  @IsIn(SEASON_MODES)
+  seasonMode?: SeasonMode | null;
 }
 
 export class MulchSpell {

@@ -1,11 +1,9 @@
-import type { GardenFacts } from '../records/facts.js';
+import { type GardenFacts, SEASON_MODES, type SeasonMode } from '../records/facts.js';
 import type { Fault } from '../records/faults.js';
 import { type Day, daysBetween } from '../units/day.js';
 import { nextAfter } from './frost-days.js';
 
-/** The warm part of the year, or the mild winter of a hot country, on purpose. */
-export const SEASON_MODES = ['warm', 'mild-winter'] as const;
-export type SeasonMode = (typeof SEASON_MODES)[number];
+export { SEASON_MODES, type SeasonMode };
 
 /** One growing season: a year in the north; across New Year in the south, and where the mild winter is used. */
 export interface GrowingYear {
@@ -38,6 +36,14 @@ export function growingYearOf(day: Day, latitude: number, mode: SeasonMode = 'wa
   const here = growingYear(year, latitude, mode);
   return day >= here.from ? here : growingYear(year - 1, latitude, mode);
 }
+
+/**
+ * Returns the year that names the season of a day in a garden: everything that counts years (earlier crops, rotation,
+ * problems in the soil) counts these. South of the equator January belongs to the season that began the year before.
+ * @example seasonYear({ latitude: -37 }, '2027-01-20') // 2026
+ */
+export const seasonYear = (garden: Pick<GardenFacts, 'latitude' | 'seasonMode'>, day: Day): number =>
+  growingYearOf(day, garden.latitude, garden.seasonMode ?? 'warm').year;
 
 /** Returns the frost days of one season; null if unknown. */
 export function frostsOf(

@@ -1,4 +1,7 @@
-import { frostFaults, frostsOf, growingYear, growingYearOf } from '../../src/season/index.js';
+import { contextOf } from '../../src/diagnosis/context.js';
+import { SAME_TROUBLE_BEFORE } from '../../src/diagnosis/readings.js';
+import { frostFaults, frostsOf, growingYear, growingYearOf, seasonYear } from '../../src/season/index.js';
+import { aCase } from '../helpers';
 
 test.each([
   ['2026-07-18', 45, 'warm', '2026'],
@@ -38,4 +41,27 @@ test('frost days the wrong way round are told, in either hemisphere; near the eq
   expect(frostFaults({ latitude: 45, lastFrost: '04-18', firstFrost: '10-28' })).toEqual([]);
   expect(frostFaults({ latitude: -37, lastFrost: '10-05', firstFrost: '05-10' })).toEqual([]);
   expect(frostFaults({ latitude: 10, lastFrost: '10-28', firstFrost: '04-18' })).toEqual([]);
+});
+
+test('January in the south belongs to the season that began the year before; a mild winter turns that round', () => {
+  const [north, south] = [{ latitude: 45 }, { latitude: -37 }];
+  expect(['2026-01-20', '2026-08-01'].map((d) => seasonYear(north, d))).toEqual([2026, 2026]);
+  expect(['2027-01-20', '2026-08-01', '2026-06-30'].map((d) => seasonYear(south, d))).toEqual([2026, 2026, 2025]);
+  expect(seasonYear({ latitude: 25, seasonMode: 'mild-winter' }, '2027-01-20')).toBe(2026);
+});
+
+test('a wilt of this very season is no earlier year to a diagnosis in January, south of the equator', () => {
+  const at = (latitude: number, year: number) =>
+    SAME_TROUBLE_BEFORE(
+      contextOf(
+        aCase({
+          asOf: '2027-01-20',
+          garden: { ...aCase().garden, latitude },
+          place: { ...aCase().place, history: [{ year, family: 'nightshade', problems: ['vascular-wilt'] }] },
+        }),
+      ),
+      'vascular-wilt',
+    );
+  expect([at(-37, 2026), at(-37, 2025)]).toEqual(['unknown', 'yes']);
+  expect([at(45, 2026), at(45, 2027)]).toEqual(['yes', 'unknown']);
 });

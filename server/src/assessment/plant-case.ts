@@ -53,6 +53,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       elevationM: garden.elevationM,
       lastFrost: garden.lastFrost,
       firstFrost: garden.firstFrost,
+      ...(garden.seasonMode ? { seasonMode: garden.seasonMode } : {}),
     },
     place: {
       kind: place.kind,

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { seasonYear } from '@candid-leaf/core/season';
 import { formatterFor, type Day, type Formatter } from '@candid-leaf/core/units';
 import type { DataSource, EntityManager } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
@@ -79,7 +80,7 @@ export class Snapshots {
       const garden = await this.gardens.get(gardenId, m);
       const kept = await KeptGarden.read(m, garden, seasonFrom(garden, day), day);
       return snapshot(garden, day, kept, true, {
-        places: kept.places.map((p) => placeThen(p, day)),
+        places: kept.places.map((p) => placeThen(garden, p, day)),
         plants: kept.plants.filter((p) => !p.transplantedOn || p.transplantedOn <= day).map((p) => then(p, day)),
       });
     });
@@ -125,8 +126,8 @@ const then = <E extends PlaceEntity | PlantEntity>(e: E, day: Day): E =>
   e.retiredOn && e.retiredOn >= day ? { ...e, retiredOn: null } : e;
 
 /** Hides problems found there later. */
-function placeThen(place: PlaceEntity, day: Day): PlaceEntity {
-  const year = Number(day.slice(0, 4));
+function placeThen(garden: GardenEntity, place: PlaceEntity, day: Day): PlaceEntity {
+  const year = seasonYear(garden, day);
   return then(
     {
       ...place,

@@ -38,6 +38,7 @@ import { People1700000900000 } from './migrations/1700000900000-people.js';
 import { Photos1700001000000 } from './migrations/1700001000000-photos.js';
 import { Transfer1700001100000 } from './migrations/1700001100000-transfer.js';
 import { Practice1700001200000 } from './migrations/1700001200000-practice.js';
+import { SeasonYears1700001300000 } from './migrations/1700001300000-season-years.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -89,6 +90,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Photos1700001000000,
     Transfer1700001100000,
     Practice1700001200000,
+    SeasonYears1700001300000,
   ],
   migrationsRun: false,
   synchronize: false,

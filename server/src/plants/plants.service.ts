@@ -54,7 +54,7 @@ export class PlantsService {
         },
         { position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }), retiredOn: null },
       );
-      if (row.transplantedOn) await noteGrown(m, row.placeId, Number(row.transplantedOn.slice(0, 4)));
+      if (row.transplantedOn) await noteGrown(m, row.placeId, row.transplantedOn);
       return plantDto(row);
     });
   }

@@ -15,7 +15,7 @@ import {
   type YearDates,
 } from '@candid-leaf/core/planning';
 import { isPotted, type DisorderCode, type EarlierYear, type SoilWarmth } from '@candid-leaf/core/records';
-import { frostsOf, growingYear, growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
+import { frostsOf, growingYear, seasonYear, type GrowingYear } from '@candid-leaf/core/season';
 import {
   gateInWords,
   hardeningPlan,
@@ -41,7 +41,7 @@ export const seasonOf = (s: GardenSnapshot, year: number): GrowingYear =>
   growingYear(year, s.garden.latitude, modeOf(s));
 
 /** Returns the season, by its first year, that a day belongs to. */
-export const yearOf = (s: GardenSnapshot, day: string): number => growingYearOf(day, s.garden.latitude, modeOf(s)).year;
+export const yearOf = (s: GardenSnapshot, day: string): number => seasonYear(s.garden, day);
 
 /** Returns the variety's name, else the crop. */
 export const kindName = (kind: CultivarEntity | undefined, crop: string): string =>

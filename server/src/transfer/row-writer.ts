@@ -115,7 +115,7 @@ export class RowWriter {
         resistantTo: [],
       };
       await this.m.insert(PlantEntity, { ...blank, ...rest, ...this.row, position });
-      if (input.transplantedOn) await noteGrown(this.m, input.placeId, Number(input.transplantedOn.slice(0, 4)));
+      if (input.transplantedOn) await noteGrown(this.m, input.placeId, input.transplantedOn);
     }
   }
 

@@ -104,7 +104,7 @@ export class TreatmentsService {
       });
       await m.insert(TreatmentEntity, treatment);
       await this.schedule(m, treatment, now);
-      await noteGrown(m, plant.placeId, Number(s.today.slice(0, 4)), [input.disorder]);
+      await noteGrown(m, plant.placeId, s.today, [input.disorder]);
       return treatmentDto(treatment);
     });
   }

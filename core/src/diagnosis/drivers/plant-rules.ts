@@ -6,6 +6,7 @@ import type { CaseContext } from '../context.js';
 import { keepsLog } from './care-rules.js';
 import { graded } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
+import { seasonYear } from '../../season/growing-year.js';
 
 /** Rules that read the plant, its bed or pot, its history, and signs that describe a setting rather than a problem. */
 
@@ -153,7 +154,7 @@ export function overripeOnPlant(ctx: CaseContext): Verdict {
 export function sameFamilyBefore(ctx: CaseContext): Verdict {
   const { place, asOf } = ctx.case;
   if (isPotted(place)) return ABSENT;
-  const year = Number(asOf.slice(0, 4));
+  const year = seasonYear(ctx.case.garden, asOf);
   const before = (place.history ?? []).filter((h) => h.family === 'nightshade' && h.year < year && h.year >= year - 3);
   if (before.length > 0) {
     const newest = Math.max(...before.map((h) => h.year));

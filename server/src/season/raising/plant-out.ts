@@ -50,5 +50,5 @@ export async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingE
       endedBecause: null,
     });
   }
-  await noteGrown(m, p.placeId, Number(s.today.slice(0, 4)));
+  await noteGrown(m, p.placeId, s.today);
 }
