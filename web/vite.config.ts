@@ -15,6 +15,13 @@ const OF_FORMS =
 // packed once, as small as it gets; the server hands it on as it lies
 const packed = compression({ algorithms: ['brotliCompress'], include: /\.(js|css|svg|webmanifest)$/, threshold: 1000 });
 
+/** What pages share later, from the layer that imports nothing of the others upwards. */
+const SHARED: [string, RegExp][] = [
+  ['packages', /node_modules/],
+  ['core', /(core|contract).dist/],
+  ['shared', /web.src/],
+];
+
 export default defineConfig({
   plugins: [react(), tailwindcss(), serviceWorker(readdirSync(new URL('public', import.meta.url))), packed],
   // what a device has kept is of one build: another may want another form of it
@@ -42,7 +49,15 @@ export default defineConfig({
               test: (id: string) => !OF_FORMS.test(id),
               includeDependenciesRecursively: false,
             },
-            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 20_000 },
+            // layer by layer, so that no file waits for one that waits for it
+            ...SHARED.map(([name, test]) => ({
+              name,
+              test,
+              minShareCount: 2,
+              entriesAware: name === 'packages',
+              entriesAwareMergeThreshold: 20_000,
+              includeDependenciesRecursively: false,
+            })),
           ],
         },
       },

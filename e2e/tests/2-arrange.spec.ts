@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { ofPlace, ownGarden, signIn, tomatoIn } from './helpers.js';
 
 const plantsOf = (page: Page, place: string) =>
-  page.getByRole('list', { name: `Plants of ${place}` }).getByRole('link');
+  page.getByRole('list', { name: `Plants in ${place}` }).getByRole('link');
 
 test('several plants at once, one more like another, a whole bed once more; then moved by drag and with the keyboard', async ({
   page,
@@ -61,7 +61,7 @@ test('several plants at once, one more like another, a whole bed once more; then
 
   await test.step('one is dragged into the other bed, and one is carried with the keyboard', async () => {
     await page.getByRole('button', { name: 'Move beds and plants' }).click();
-    const bed = (name: string) => page.getByRole('region', { name: `Plants of ${name}`, exact: true });
+    const bed = (name: string) => page.getByRole('region', { name: `Plants in ${name}`, exact: true });
     const handle = page.getByRole('button', { name: 'Move Bush 1' });
     const from = (await handle.boundingBox())!;
     const over = (await bed('Long bed 2').getByRole('button', { name: 'Move Bush 4' }).boundingBox())!;

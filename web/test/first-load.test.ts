@@ -1,5 +1,5 @@
 import { DISORDERS } from '@candid-leaf/core/diagnosis';
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 
@@ -7,13 +7,17 @@ import { gzipSync } from 'node:zlib';
 const MOST_BYTES = 200 * 1024;
 const built = join(__dirname, '../dist');
 
+/** The scripts that one script imports before it runs. */
+const importsOf = (file: string): string[] =>
+  [...readFileSync(join(built, file), 'utf8').matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)].map(
+    (m) => `assets/${m[1]}`,
+  );
+
 /** The scripts that the page asks for by itself, and what those ask for in turn. */
 function firstScripts(): string[] {
   const page = readFileSync(join(built, 'index.html'), 'utf8');
   const found = new Set([...page.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1]!));
-  for (const file of found)
-    for (const [, next] of readFileSync(join(built, file), 'utf8').matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g))
-      found.add(`assets/${next}`);
+  for (const file of found) for (const next of importsOf(file)) found.add(next);
   return [...found];
 }
 
@@ -27,4 +31,20 @@ test('what is loaded first is under 200 KB packed, and holds neither forms nor t
   expect(sentences.filter((s) => text.includes(s))).toEqual([]);
   // what class-validator says of a number
   expect(text).not.toContain('must be a number conforming');
+});
+
+test('no script imports one that imports it back: half-loaded, its page would stay empty', () => {
+  const circles: string[] = [];
+  const done = new Set<string>();
+  const visit = (file: string, above: string[]) => {
+    if (above.includes(file)) circles.push([...above.slice(above.indexOf(file)), file].join(' > '));
+    else if (!done.has(file)) {
+      for (const next of importsOf(file)) visit(next, [...above, file]);
+      done.add(file);
+    }
+  };
+  const scripts = readdirSync(join(built, 'assets')).filter((f) => f.endsWith('.js'));
+  expect(scripts.length).toBeGreaterThan(10);
+  for (const file of scripts) visit(`assets/${file}`, []);
+  expect(circles).toEqual([]);
 });

@@ -29,7 +29,7 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
     <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
       <p className="flex items-center gap-2 font-semibold">
         {lost ? <CloudOff aria-hidden size={20} /> : <TriangleAlert aria-hidden size={20} />}
-        {lost ? 'We can’t reach the server. Check your connection and try again.' : error.message}
+        {lost ? 'This page could not be loaded.' : error.message}
       </p>
       {lost && <p className="mt-1 text-soft">Nothing you wrote is lost. Check your connection and try again.</p>}
       <div className="mt-3 flex flex-wrap gap-2">

@@ -107,7 +107,7 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
             <Heading column={table.getColumn('kind')!} className="hidden w-36 @md:table-cell">
               Type
             </Heading>
-            <Heading column={table.getColumn('words')!}>Record</Heading>
+            <Heading column={table.getColumn('words')!}>Details</Heading>
           </tr>
         </thead>
         <tbody className="divide-y divide-line">
