@@ -80,7 +80,7 @@ try {
       await check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
       await check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
       await check('Words', process.execPath, [join(ROOT, 'scripts/words.mjs'), '--faults']);
-      await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.cjs']);
+      await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.mjs']);
       await check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
     })(),
   ]);

@@ -7,7 +7,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
 }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);
-  await expect(page.getByRole('region', { name: 'Add your first bed or pot' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Add your first bed or pot' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Add a bed or pot' }).click();
   await page.getByRole('button', { name: 'Save' }).click();

@@ -23,7 +23,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await page.getByLabel('Their name').fill('Mia');
   await page.getByRole('button', { name: 'Create link' }).click();
   const link = await page.getByLabel('The link for Mia, shown only once').inputValue();
-  await expect(page.getByText('Mia, to record, until')).toBeVisible();
+  await expect(page.getByText('Mia, record, until')).toBeVisible();
 
   const hers = await elsewhere(browser);
   await hers.goto(link);
@@ -61,7 +61,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   // she is let keep it, and the first one can go
   await page.goto(`/gardens/${own.garden}/people`);
   await expect(page.getByText('You are the only manager.')).toBeVisible();
-  await choose(page, 'Access of Mia', 'Save');
+  await choose(page, 'Access of Mia', 'Keep');
   await page.getByRole('button', { name: 'Leave garden', exact: true }).click();
   await page.getByRole('button', { name: 'Leave Own garden' }).click();
   await expect(page.getByRole('heading', { name: 'New garden' })).toBeVisible();
@@ -148,7 +148,7 @@ test('a forgotten password comes back by mail; with the new one everybody else i
   await page.goto('/account');
   await page.getByLabel('Current password').fill('not this one');
   await page.getByLabel('New password').fill('under the signal box');
-  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByRole('button', { name: 'Change password' }).click();
   await expect(page.getByText('That is not your current password.')).toBeVisible();
   await page.getByLabel('Your password').fill('beside the new points');
   await page.getByRole('button', { name: 'Delete it in two weeks' }).click();

@@ -28,7 +28,7 @@ test('a bed is strung up: what holds it, how much string, tied with one touch; t
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Count a truss' }).click();
   await page.getByLabel('Flowers, open or faded').fill('2');
-  await page.getByLabel('Fruit set').fill('6');
+  await page.getByLabel('Fruit set', { exact: true }).fill('6');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(panel.getByRole('list', { name: 'Trusses' })).toContainText('75 %');
 });

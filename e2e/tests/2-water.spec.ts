@@ -16,7 +16,7 @@ async function addPlace(
   for (const [label, value] of Object.entries(choices)) await choose(page, label, value);
   for (const [label, value] of Object.entries(fields)) await page.getByLabel(label).fill(value);
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('heading', { name })).toBeVisible();
+  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
 }
 
 async function addPlant(page: Page, place: string, name: string, stage: string): Promise<void> {
@@ -74,7 +74,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await expect(
       today
         .getByText(
-          /US gal in total over these days. Plants use about \d+ % more than lately\. Half as long again, the common habit, would be/,
+          /US gal in total over these days. Plants use about \d+ % more than recently\. Half as much again, a common habit, would be/,
         )
         .first(),
     ).toBeVisible();

@@ -35,10 +35,10 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
       page.getByRole('region', { name: 'Also' }).getByText(/sunscald patch is pale and papery/),
     ).toBeVisible();
     await expect(finding.getByRole('img', { name: /How certain/ })).toBeVisible();
-    const strands = page.getByRole('figure', { name: /Strands/ });
+    const charts = page.getByRole('figure', { name: /^The last four weeks/ });
     await water.click();
-    // the days on which it ran dry and was flooded are lit across the strands, and only some days are
-    const lit = strands.locator('[data-lit]');
+    // the days on which it ran dry and was flooded are lit across the charts, and only some days are
+    const lit = charts.locator('[data-lit]');
     expect(await lit.count()).toBeGreaterThanOrEqual(4);
     expect(await lit.count()).toBeLessThan(20);
     const todo = page.getByRole('region', { name: /What to do/ });
@@ -68,7 +68,7 @@ test('the pot with black ends: seen, explained, taken on, watered, asked again, 
     await page.getByRole('link', { name: 'Settings' }).click();
     for (const day of ['25 July', '1 August']) {
       await page.getByRole('button', { name: 'One week' }).click();
-      await expect(page.getByText(`This garden is paused on ${day}.`)).toBeVisible();
+      await expect(page.getByText(`This demo garden is paused on ${day}.`)).toBeVisible();
       await expect(page.getByRole('button', { name: 'One week' })).toBeEnabled();
     }
     await page.getByRole('link', { name: 'Garden', exact: true }).click();

@@ -39,7 +39,7 @@ export async function choosePort(asked) {
   if (asked) {
     const port = Number(asked);
     if (!Number.isInteger(port) || port < 1 || port > 65535)
-      throw new Plain(`PORT is "${asked}", which is no port number.`);
+      throw new Plain(`PORT is "${asked}", which is not a port number.`);
     if (!(await portIsFree(port)))
       throw new Plain(`Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm start`);
     return port;

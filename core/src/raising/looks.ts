@@ -13,6 +13,8 @@ export interface SeedlingLookRow {
   is: string;
   /** what to do, gentlest first */
   acts: readonly string[];
+  /** what to do besides, for tomatoes only */
+  tomatoActs?: readonly string[];
   /** days until the next check */
   againDays: number;
   /** plants are lost: ask how many */
@@ -28,8 +30,9 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
     acts: [
       'Lower the light to 5 to 10 cm for 14 to 16 hours a day, with a fan on low.',
       'Keep them three degrees cooler, and brush your hand over them twice a day.',
-      'Pot tomatoes on deeper, up to the seed leaves; not peppers.',
     ],
+    // a tomato roots along a buried stem, a pepper does not (common practice)
+    tomatoActs: ['Pot on deeper, up to the seed leaves.'],
     againDays: 4,
     losses: false,
   },
@@ -72,5 +75,6 @@ export const nextLookOn = (sownOn: Day, looks: readonly { on: Day; what: Seedlin
 export function actsAfter(crop: Crop, looks: readonly { on: Day; what: SeedlingLookCode }[]): readonly string[] {
   const last = [...looks].sort((a, b) => (a.on < b.on ? -1 : 1)).at(-1);
   if (!last) return [];
-  return seedlingRow(last.what).acts.filter((a) => crop === 'tomato' || !a.startsWith('Tomatoes'));
+  const row = seedlingRow(last.what);
+  return [...row.acts, ...((crop === 'tomato' && row.tomatoActs) || [])];
 }

@@ -61,7 +61,5 @@ export const keepOutOn = (today: Day, sprays: readonly Spraying[]): { spray: Spr
 
 /** Sprays whose waiting time is not over: until when not to pick, the longest for each product. */
 export function waitsOn(today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] {
-  return sprays
-    .filter((s) => isWaiting(s, today))
-    .map((spray) => ({ spray, until: pickFrom(spray) }));
+  return sprays.filter((s) => isWaiting(s, today)).map((spray) => ({ spray, until: pickFrom(spray) }));
 }

@@ -106,7 +106,7 @@ describe('what the records could not say', () => {
       expect.stringMatching(/^no watering is recorded, so we can’t estimate its water\. Push a finger in/),
     );
     const recorded = notKnown({ records: { watering: everyNDays(2, 3) } });
-    expect(recorded.join()).not.toContain('no watering is on record');
+    expect(recorded.join()).not.toContain('no watering is recorded');
   });
   test('no weather: nothing is reckoned, and no litres are told anywhere', () => {
     const r = reportOn(

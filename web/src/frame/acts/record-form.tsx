@@ -89,7 +89,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
             />
           ))}
         <DayField
-          label="Day"
+          label="Date"
           max={garden.today}
           value={typeof values.date === 'string' ? values.date : null}
           error={reason('date')}

@@ -1,5 +1,5 @@
 import type { PlantingDto } from '@candid-leaf/contract';
-import { SEEDLING_ROWS, seedlingRow, type SeedlingLookCode } from '@candid-leaf/core/raising';
+import { actsAfter, SEEDLING_ROWS, seedlingRow, type SeedlingLookCode } from '@candid-leaf/core/raising';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
@@ -14,6 +14,7 @@ export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: str
   const save = useWrite(savePlanting, garden.id);
   const last = planting.looks?.at(-1);
   const row = last ? seedlingRow(last.what) : null;
+  const acts = actsAfter(planting.crop, planting.looks ?? []);
   const [lost, setLost] = useState<number | null>(null);
   const saw = (what: SeedlingLookCode) => {
     const looks = [...(planting.looks ?? []).filter((l) => l.on !== garden.today), { on: garden.today, what }];
@@ -39,9 +40,9 @@ export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: str
           <p>
             <strong>{row.label}</strong>, seen on {f.day(last.on)}. {row.is}
           </p>
-          {row.acts.length > 0 && (
+          {acts.length > 0 && (
             <ol className="list-decimal pl-6">
-              {row.acts.map((a) => (
+              {acts.map((a) => (
                 <li key={a}>{a}</li>
               ))}
             </ol>

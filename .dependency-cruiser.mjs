@@ -2,8 +2,8 @@
  * The rooms of the project and what each may import. Runs in `npm test`, or alone with `npm run rooms`.
  * Each list is in order: a room may import those after it, never one before it.
  */
-const { readdirSync } = require('node:fs');
-const { join } = require('node:path');
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 
 const CORE = [
   'tables',
@@ -80,7 +80,7 @@ const PACKAGES = ['scripts', 'e2e', 'demo', 'web', 'server', 'standins', 'contra
 /** Throws if a folder is in no list: a new room must say what it may import. */
 function allListed(folder, ...lists) {
   const listed = new Set(lists.flat());
-  const found = readdirSync(join(__dirname, folder), { withFileTypes: true }).filter((entry) => entry.isDirectory());
+  const found = readdirSync(join(import.meta.dirname, folder), { withFileTypes: true }).filter((entry) => entry.isDirectory());
   const missing = found.map((entry) => entry.name).filter((name) => !listed.has(name));
   if (missing.length > 0)
     throw new Error(`${folder} has rooms that no list in .dependency-cruiser.cjs names: ${missing.join(', ')}`);
@@ -110,7 +110,7 @@ const MAY_USE = {
   e2e: ['demo', 'contract', 'core'],
 };
 
-module.exports = {
+export default {
   forbidden: [
     {
       name: 'no-circles',
