@@ -80,7 +80,9 @@ const PACKAGES = ['scripts', 'e2e', 'demo', 'web', 'server', 'standins', 'contra
 /** Throws if a folder is in no list: a new room must say what it may import. */
 function allListed(folder, ...lists) {
   const listed = new Set(lists.flat());
-  const found = readdirSync(join(import.meta.dirname, folder), { withFileTypes: true }).filter((entry) => entry.isDirectory());
+  const found = readdirSync(join(import.meta.dirname, folder), { withFileTypes: true }).filter((entry) =>
+    entry.isDirectory(),
+  );
   const missing = found.map((entry) => entry.name).filter((name) => !listed.has(name));
   if (missing.length > 0)
     throw new Error(`${folder} has rooms that no list in .dependency-cruiser.cjs names: ${missing.join(', ')}`);

@@ -23,7 +23,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await page.getByLabel('Their name').fill('Mia');
   await page.getByRole('button', { name: 'Create link' }).click();
   const link = await page.getByLabel('The link for Mia, shown only once').inputValue();
-  await expect(page.getByText('Mia, record, until')).toBeVisible();
+  await expect(page.getByText('Mia, helper, until')).toBeVisible();
 
   const hers = await elsewhere(browser);
   await hers.goto(link);
@@ -61,7 +61,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   // she is let keep it, and the first one can go
   await page.goto(`/gardens/${own.garden}/people`);
   await expect(page.getByText('You are the only manager.')).toBeVisible();
-  await choose(page, 'Access of Mia', 'Keep');
+  await choose(page, 'Access of Mia', 'Manager');
   await page.getByRole('button', { name: 'Leave garden', exact: true }).click();
   await page.getByRole('button', { name: 'Leave Own garden' }).click();
   await expect(page.getByRole('heading', { name: 'New garden' })).toBeVisible();

@@ -40,7 +40,7 @@ test('a label of one’s own: a nitrogen of 120 % is refused where it stands; th
   await expect(page.getByText('N (%) must be a percentage of its weight: 0 to 100 %')).toBeVisible();
   await page.getByLabel('N (%)').fill('6');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('heading', { name: 'How much grey sack?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Grey sack: how much?' })).toBeVisible();
   await expect(page.getByRole('status', { name: 'The dose' })).toContainText('2.4 g of N');
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();

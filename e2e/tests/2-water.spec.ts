@@ -79,7 +79,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
         .first(),
     ).toBeVisible();
     await expect(today.getByText(/ft² of shade cloth/).first()).toBeVisible();
-    await expect(today.getByText('Pick everything at first blush: it ripens indoors.')).toBeVisible();
+    await expect(today.getByText('Pick everything at first blush: it ripens indoors.').first()).toBeVisible();
     await today.getByRole('button', { name: 'Done: Heat: Tunnel, Tunnel' }).click();
     await expect(today.getByText('Heat: Tunnel')).toBeHidden();
     await expect(

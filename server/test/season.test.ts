@@ -603,13 +603,13 @@ test('south of the equator a wilt found in January counts when August is planned
       })),
     },
   );
-  const [finding] = (await g.plantView(plant)).report.diagnoses;
+  const [finding] = (await g.plantView(plant)).report.diagnosis;
   await g.agent
     .post(g.url(`/plants/${plant}/treatments`))
-    .send({ id: uuid(), disorder: finding!.code })
+    .send({ id: uuid(), disorder: finding!.disorder })
     .expect(200);
   const { grown } = (await g.agent.get(g.url(`/places/${bed}/soil`)).expect(200)).body as { grown: object[] };
-  expect(finding!.code).toBe('vascular-wilt');
+  expect(finding!.disorder).toBe('vascular-wilt');
   expect(grown).toEqual([{ year: 2025, family: 'nightshade', problems: ['vascular-wilt'] }]);
   await g.goTo('2026-08-05');
   const id = uuid();

@@ -4,7 +4,7 @@ import type { PlanDay } from '@candid-leaf/core/water';
 import { disordersFor } from '../src/features/handbook/search';
 import { overAll, weekOf, withoutRain } from '../src/features/water/week-of';
 import { ApiError } from '../src/lib/api';
-import { sentence, wordOf, wordsOrUnknown } from '../src/lib/words';
+import { sentence, whereAndWhy, wordOf, wordsOrUnknown } from '../src/lib/words';
 import { faultsIn } from '../src/ui/faults';
 import { applyFaults, resolverFor } from '../src/ui/form-faults';
 
@@ -85,4 +85,10 @@ describe('the handbook’s search', () => {
     expect(disordersFor('   ')).toBeNull();
     expect(disordersFor('qqqqqq')).toEqual([]);
   });
+});
+
+test('a task names its place once: not again in its reason if the title has it', () => {
+  const task = { title: 'Heat: Tunnel', where: 'Tunnel', why: '32 °C is forecast' };
+  expect(whereAndWhy(task)).toBe('32 °C is forecast.');
+  expect(whereAndWhy({ ...task, title: 'Water Red one' })).toBe('Tunnel. 32 °C is forecast.');
 });

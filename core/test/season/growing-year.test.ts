@@ -1,7 +1,7 @@
 import { contextOf } from '../../src/diagnosis/context.js';
 import { SAME_TROUBLE_BEFORE } from '../../src/diagnosis/readings.js';
 import { frostFaults, frostsOf, growingYear, growingYearOf, seasonYear } from '../../src/season/index.js';
-import { aCase } from '../helpers';
+import { aCase } from '../helpers.js';
 
 test.each([
   ['2026-07-18', 45, 'warm', '2026'],

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { corrected } from '../../src/water/corrections';
-import type { RootZone } from '../../src/water/root-zone';
-import { correctedStore } from '../../src/water/top-layer';
+import { corrected } from '../../src/water/corrections.js';
+import type { RootZone } from '../../src/water/root-zone.js';
+import { correctedStore } from '../../src/water/top-layer.js';
 
 const share = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 

@@ -8,6 +8,10 @@ export const wordsOf = (codes: readonly string[], own: Readonly<Record<string, s
 /** The same with "not known". */
 export const wordsOrUnknown = (codes: readonly string[]): [string, string][] => [['', 'not known'], ...wordsOf(codes)];
 
+/** Returns where and why for a task; the place is left out if the title names it. */
+export const whereAndWhy = (task: { title: string; where: string; why: string }): string =>
+  task.title.includes(task.where) ? sentence(task.why) : `${task.where}. ${sentence(task.why)}`;
+
 /** Returns a sentence: first letter upper case, full stop. */
 export function sentence(text: string): string {
   const capital = text.charAt(0).toUpperCase() + text.slice(1);

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
-import { sentence } from '../../../lib/words';
+import { sentence, whereAndWhy } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Unfold } from '../../../ui/unfold';
@@ -131,9 +131,7 @@ function Task({ task, short }: { task: TaskDto; short: boolean }) {
               </span>
             )}
           </p>
-          <p className="text-sm text-soft">
-            {task.where}. {sentence(task.why)}
-          </p>
+          <p className="text-sm text-soft">{whereAndWhy(task)}</p>
           <Steps task={task} open={short} />
           {may('record') && <Answers task={task} />}
         </div>

@@ -47,7 +47,7 @@ function Opened({ secret, invitation }: { secret: string; invitation: Invitation
   return (
     <>
       <p className="mb-4 text-lg">
-        {invitation.by} invites {invitation.name} to <strong>{invitation.garden}</strong>. With it you{' '}
+        {invitation.by} invites {invitation.name} to <strong>{invitation.garden}</strong>. You{' '}
         {ROLE_WORDS[invitation.role].may}.
       </p>
       {me.isPending ? (

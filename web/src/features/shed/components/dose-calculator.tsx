@@ -33,7 +33,7 @@ export function DoseCalculator({ product, view }: { product: Product; view: Gard
   const [way, setWay] = useState<'label' | 'nutrient'>(product.dose ? 'label' : 'nutrient');
   const hasNutrients = product.n + product.p2o5 + product.k2o > 0;
   return (
-    <Panel title={`How much ${product.name.toLowerCase()}?`} main>
+    <Panel title={`${product.name}: how much?`} main>
       <p className="text-sm text-soft tabular-nums">{labelInWords(product, useFormat())}</p>
       {product.dose && hasNutrients && (
         <Choice

@@ -78,7 +78,7 @@ function Row({ product, chosen, onChoose }: { product: Product; chosen: boolean;
           to={own ? link('product', { productId: product.id }) : link('newProduct', {}, { from: product.id })}
           aria-label={own ? `Edit ${product.name}` : `Copy the label of ${product.name}`}
         >
-          {own ? 'Change' : 'Copy label'}
+          {own ? 'Edit' : 'Copy label'}
         </Link>
         <button
           type="button"

@@ -52,6 +52,7 @@ function Summary({ p }: { p: PlacePlanDto }) {
       , {SCHOOLS[p.school].label.toLowerCase()}.
       {saves > 0 && (
         <>
+          {' '}
           The forecast rain saves <strong className="tabular-nums">{format.litres(saves)}</strong>.
         </>
       )}

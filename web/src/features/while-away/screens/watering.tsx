@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { api, ApiError } from '../../../lib/api';
-import { sentence } from '../../../lib/words';
+import { whereAndWhy } from '../../../lib/words';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Empty, Failed, Waiting } from '../../../ui/states';
@@ -120,9 +120,7 @@ function Task({ task, secret, litres }: TaskProps) {
           {task.title}
           {task.litres !== null && <span className="tabular-nums">: {litres(task.litres)}</span>}
         </p>
-        <p className="text-sm text-soft">
-          {task.where}. {sentence(task.why)}
-        </p>
+        <p className="text-sm text-soft">{whereAndWhy(task)}</p>
       </div>
       {!task.feel && (
         <Button look="main" disabled={busy} aria-label={`Watered: ${task.title}`} onClick={() => void send('ticks')}>
