@@ -75,13 +75,13 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
     await sheet.getByRole('button', { name: 'Water' }).click();
     await sheet.getByRole('button', { name: 'Save record' }).click();
     await expect(sheet.getByText(/litres \(or give minutes instead\)/)).toBeVisible();
-    await sheet.getByLabel('or minutes (minutes)').fill('30');
+    await sheet.getByLabel('Or how long (minutes)').fill('30');
     await pickDay(sheet, 'Date', '2026-07-17');
     await sheet.getByRole('button', { name: 'Save record' }).click();
     await expect(sheet).toBeHidden();
     await page.getByRole('link', { name: /First cordon/ }).click();
     await page.getByRole('button', { name: /Watered, 30 L per plant, in 30 minutes/ }).click();
-    await sheet.getByLabel('or minutes (minutes)').fill('20');
+    await sheet.getByLabel('Or how long (minutes)').fill('20');
     await sheet.getByRole('button', { name: 'Save correction' }).click();
     await expect(page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ })).toBeVisible();
     await page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ }).click();

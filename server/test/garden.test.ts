@@ -106,7 +106,7 @@ describe('writing', () => {
     );
     await refused(
       { type: 'watering', plantId: plant, data: { date: TODAY, litres: 2, colour: 'blue' } },
-      { 'data.colour': /not a field/ },
+      { 'data.colour': /not a known field/ },
     );
     await refused(
       { type: 'watering', plantId: plant, placeId: place, data: { date: TODAY, litres: 2 } },

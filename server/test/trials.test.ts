@@ -48,7 +48,7 @@ test('five against five, all and none: the trial tells, from the records alone; 
   const task = (await due())!;
   expect(task).toMatchObject({
     title: 'Judge the trial: Mulch',
-    why: expect.stringMatching(/Fewer with with the change/),
+    why: expect.stringMatching(/Fewer with the change/),
   });
   await g.tick(task.key);
   expect(await due()).toBeUndefined();
@@ -56,7 +56,7 @@ test('five against five, all and none: the trial tells, from the records alone; 
   // what is seen after it was judged no longer counts
   await g.goTo(addDays(TODAY, 3));
   await g.look(g.plants[0]!, -2, true);
-  expect((await g.read()).text).toMatch(/0 of 5 with with the change/);
+  expect((await g.read()).text).toMatch(/0 of 5 with the change/);
   await g.untick(task.key).expect(204);
   expect((await g.read()).judgedOn).toBeNull();
 });

@@ -31,7 +31,7 @@ test('litres or minutes: what is told last counts, empty fields are not sent, un
   const { sent } = fakeServer((s) => ({ status: 200, body: s.body }));
   const f = form('watering', { volume: 'gal-us' });
   f.put(/Per plant/, '2');
-  f.put(/or minutes/, '30');
+  f.put(/Or how long/, '30');
   f.put(/Per plant/, '1');
   f.submit();
   await waitFor(() => expect(f.isDone()).toBe(true));

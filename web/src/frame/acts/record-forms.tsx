@@ -55,7 +55,7 @@ export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
     icon: Droplets,
     asks: [
       { name: 'litres', label: 'Per plant', as: 'number', quantity: 'litres', instead: 'minutes' },
-      { name: 'minutes', label: 'or minutes', as: 'number', quantity: 'minutes', instead: 'litres' },
+      { name: 'minutes', label: 'Or how long', as: 'number', quantity: 'minutes', instead: 'litres' },
       {
         name: 'how',
         label: 'Method',

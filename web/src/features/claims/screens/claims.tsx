@@ -35,7 +35,7 @@ function Claims() {
                 .filter((c) => c.verdict === v)
                 .map((c) => (
                   <li key={c.code} className="py-3">
-                    <ClaimText claim={c} />
+                    <ClaimText claim={c} underVerdict />
                   </li>
                 ))}
             </ul>

@@ -16,7 +16,7 @@ export function WalkScreen() {
   return (
     <GardenPage
       needs="record"
-      title={(v) => `Along the ${(walkPlan(v, placeId)?.place.place.name ?? 'bed').toLowerCase()}`}
+      title={(v) => `Look over: ${walkPlan(v, placeId)?.place.place.name ?? 'the bed'}`}
     >
       {(view) => <Walk view={view} />}
     </GardenPage>

@@ -43,7 +43,7 @@ export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
         {onRemove && <IconButton icon={X} label={`Remove ${value.name}`} onClick={onRemove} />}
       </div>
       <SelectField
-        label="Habit"
+        label="Watering method"
         className="mt-2"
         value={value.strategy}
         options={strategiesFor(isPot)}

@@ -81,7 +81,7 @@ const startFor = (isPot: boolean): SetUp[] =>
         { name: 'By need', strategy: 'by-need' },
       ]
     : [
-        { name: 'Deep and seldom', strategy: 'deep' },
+        { name: 'Deep and rare', strategy: 'deep' },
         { name: 'Evenly moist', strategy: 'evenly-moist' },
         { name: 'By need, mulched', strategy: 'by-need', mulchMm: 60 },
       ];
