@@ -114,7 +114,7 @@ describe('writing', () => {
     );
     await refused(
       { type: 'watering', placeId: place, data: { date: TODAY, minutes: 5 } },
-      { 'data.minutes': /flow is known/ },
+      { 'data.minutes': /need a known flow/ },
     );
     await refused({ type: 'dancing', plantId: plant, data: {} }, { type: /one of: / });
     await refused(
@@ -123,7 +123,7 @@ describe('writing', () => {
         plantId: plant,
         data: { date: TODAY, allClear: false, signs: [{ sign: 'fruit-burst', present: true, affected: 5, of: 3 }] },
       },
-      { 'data.signs[0].affected': /5 affected of only 3/ },
+      { 'data.signs[0].affected': /5 affected out of only 3/ },
     );
     await refused(
       {
@@ -131,7 +131,7 @@ describe('writing', () => {
         plantId: plant,
         data: { date: TODAY, allClear: false, signs: [{ sign: 'fruit-cork-lines', present: true }] },
       },
-      { 'data.signs[0].sign': /pepper only/ },
+      { 'data.signs[0].sign': /only on a pepper/ },
     );
     const bed = await g.agent
       .put(g.url('/places'))
