@@ -14,10 +14,7 @@ import { walkPlan } from '../walk-plan';
 export function WalkScreen() {
   const { placeId = '' } = useParams();
   return (
-    <GardenPage
-      needs="record"
-      title={(v) => `Look over: ${walkPlan(v, placeId)?.place.place.name ?? 'the bed'}`}
-    >
+    <GardenPage needs="record" title={(v) => `Look over: ${walkPlan(v, placeId)?.place.place.name ?? 'the bed'}`}>
       {(view) => <Walk view={view} />}
     </GardenPage>
   );
