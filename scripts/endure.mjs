@@ -100,7 +100,7 @@ async function fullDisk(home) {
         // there is no room any more: it is refused with 507, and said so; the server stands
         const refused = async () => {
           const answer = await tell('n'.repeat(2000));
-          return answer.status === 507 && /could not be kept/.test(await answer.text());
+          return answer.status === 507 && /Could not save/.test(await answer.text());
         };
         await comesAbout(row, refused, 20_000);
         await comesAbout(row, () => answers(running.url));

@@ -95,7 +95,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     const week = page.getByRole('region', { name: 'The next seven days' });
     const left = () =>
       week
-        .getByText(/% left it works at night/)
+        .getByText(/% left at night/)
         .first()
         .textContent();
     const before = await left();
