@@ -127,7 +127,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
     await settings.getByLabel('Address').fill('http://192.0.2.7/boxes/hers');
     await settings.getByLabel('Secret').fill('her-own-secret');
     await settings.getByRole('button', { name: 'Save timer' }).click();
-    await expect(settings.getByText(/this server may only contact timers at .* only/)).toBeVisible();
+    await expect(settings.getByText(/this server may only contact timers at/)).toBeVisible();
     await settings.getByLabel('Address').fill(`${process.env.TIMER_URL!}/boxes/${own.garden}`);
     await settings.getByRole('button', { name: 'Save timer' }).click();
     await expect(page.getByText('Hose timer: saved.', { exact: true })).toBeVisible();
