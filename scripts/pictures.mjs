@@ -111,7 +111,7 @@ try {
   await desk.page.getByRole('region', { name: 'The next seven days' }).waitFor();
   await desk.shoot('plan');
   await desk.page.getByRole('link', { name: 'Compare watering methods' }).click();
-  await choose(desk.page, 'Place', 'Clay pots');
+  await choose(desk.page, 'Bed or pot', 'Clay pots');
   await desk.page.getByRole('button', { name: 'Run' }).click();
   await desk.page.getByText('keeps this plant best').waitFor();
   await desk.page.evaluate(() => {
