@@ -173,7 +173,12 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await second.focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Plant 2 lifted.')).toBeAttached();
-  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
+  // the arrows are listened to one task after the plant is lifted
+  await page.evaluate(() => new Promise((done) => setTimeout(done)));
+  for (let at = 115; at >= 60; at -= 5) {
+    await page.keyboard.press('ArrowLeft');
+    await expect(page.getByText(new RegExp(`^Plant 2: ${at}.cm along`))).toBeAttached();
+  }
   await page.keyboard.press('Space');
   await expect(second).toHaveAccessibleName(/Plant 2, 60.cm along, 30.cm across, too close/);
   await expect(page.getByText('Two are too close', { exact: false })).toBeVisible();

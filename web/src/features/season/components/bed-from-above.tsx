@@ -42,11 +42,15 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
   const near = tooClose(spots, least);
   const crowded = new Set(near.flat());
   const pxPerM = (): number => (ground.current?.clientWidth ?? 0) / lengthM;
-  const move = (i: number, dx: number, dy: number): void => {
-    const scale = pxPerM();
-    if (!scale || (dx === 0 && dy === 0)) return;
-    onMove?.(spots.map((s, k) => (k === i ? inBed(bed, { x: s.x + dx / scale, y: s.y + dy / scale }) : s)));
+  const shifted = (i: number, dx: number, dy: number): Spot => {
+    const scale = pxPerM() || Infinity;
+    const { x, y } = spots[i]!;
+    return inBed(bed, { x: x + dx / scale, y: y + dy / scale });
   };
+  const move = (i: number, dx: number, dy: number): void => {
+    if (dx !== 0 || dy !== 0) onMove?.(spots.map((s, k) => (k === i ? shifted(i, dx, dy) : s)));
+  };
+  const where = ({ x, y }: Spot): string => `${f.centimetres(x * 100)} along, ${f.centimetres(y * 100)} across`;
   const step = (): number => Math.max(1, STEP_M * pxPerM());
   const drawn = (
     <div
@@ -69,7 +73,7 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
             key={i}
             index={i}
             {...look}
-            said={`Plant ${i + 1}, ${f.centimetres(spot.x * 100)} along, ${f.centimetres(spot.y * 100)} across${look.close ? ', too close' : ''}`}
+            said={`Plant ${i + 1}, ${where(spot)}${look.close ? ', too close' : ''}`}
           />
         ) : (
           <span key={i} className={plantLook(look.close)} style={plantPlace(look)}>
@@ -83,7 +87,7 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
     <figure className="mt-2">
       <Scroller label={`${place.name}, drawn from above`}>
         {onMove ? (
-          <Mover onMove={move} step={step}>
+          <Mover onMove={move} step={step} whereTo={(i, dx, dy) => where(shifted(i, dx, dy))}>
             {drawn}
           </Mover>
         ) : (
@@ -106,20 +110,27 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
 
 const HOW = 'Space lifts the plant, arrows move it, space drops it, escape puts it back.';
 const name = (id: string | number): string => `Plant ${Number(id) + 1}`;
-const SAID: Announcements = {
+const announcements = (whereTo: MoverProps['whereTo']): Announcements => ({
   onDragStart: ({ active }) => `${name(active.id)} lifted.`,
+  onDragMove: ({ active: { id, rect } }) => {
+    const { initial, translated } = rect.current;
+    if (!initial || !translated) return undefined;
+    return `${name(id)}: ${whereTo(Number(id), translated.left - initial.left, translated.top - initial.top)}.`;
+  },
   onDragOver: () => undefined,
   onDragEnd: ({ active }) => `${name(active.id)} dropped.`,
   onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
-};
+});
 
 interface MoverProps {
   onMove: (index: number, dx: number, dy: number) => void;
   step: () => number;
+  /** the position a plant would have after a move, in words */
+  whereTo: (index: number, dx: number, dy: number) => string;
   children: React.ReactNode;
 }
 
-function Mover({ onMove, step, children }: MoverProps) {
+function Mover({ onMove, step, whereTo, children }: MoverProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 3 } }),
     useSensor(KeyboardSensor, {
@@ -135,7 +146,7 @@ function Mover({ onMove, step, children }: MoverProps) {
   return (
     <DndContext
       sensors={sensors}
-      accessibility={{ announcements: SAID, screenReaderInstructions: { draggable: HOW } }}
+      accessibility={{ announcements: announcements(whereTo), screenReaderInstructions: { draggable: HOW } }}
       onDragEnd={({ active, delta }) => onMove(Number(active.id), delta.x, delta.y)}
     >
       {children}
