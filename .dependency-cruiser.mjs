@@ -27,7 +27,7 @@ const CORE = [
   'nutrition',
   'soil',
   'products',
-  'cultivars',
+  'varieties',
   'water',
   'climate',
   'records',
@@ -37,7 +37,7 @@ const CORE = [
 ];
 const SERVER = [
   'api-docs',
-  'reckoning',
+  'workers',
   'views',
   'transfer',
   'photos',
@@ -63,7 +63,7 @@ const SERVER = [
   'weather',
   'records',
   'plants',
-  'cultivars',
+  'varieties',
   'places',
   'products',
   'gardens',
@@ -85,7 +85,7 @@ function allListed(folder, ...lists) {
   );
   const missing = found.map((entry) => entry.name).filter((name) => !listed.has(name));
   if (missing.length > 0)
-    throw new Error(`${folder} has rooms that no list in .dependency-cruiser.cjs names: ${missing.join(', ')}`);
+    throw new Error(`${folder} has rooms that no list in .dependency-cruiser.mjs names: ${missing.join(', ')}`);
 }
 allListed('core/src', CORE, ['casefile']);
 allListed('server/src', SERVER, ['database']);

@@ -75,7 +75,7 @@ async function water(core) {
     tMaxC: 30,
     rainMm: i === 3 ? 6 : 0,
   }));
-  const rules = { school: 'by-need', how: 'drip', flowLPerH: 4 };
+  const rules = { method: 'by-need', how: 'drip', flowLPerH: 4 };
   for (const places of [75, 150, 300])
     row(
       `Plan of the week for ${places} places (core)`,
@@ -116,7 +116,7 @@ function besideABareLoop(core, subject, setUps, years) {
     share: core.availableShare(texture),
     rew: mix.rewMm,
     tew: core.totalEvaporableMm(texture),
-    wets: core.WETTED_SHARE.base,
+    wettedShare: core.WETTED_SHARE.base,
   };
   const arrays = years.map(typed);
   const byNeed = { name: 'by need', strategy: 'by-need' };
@@ -221,7 +221,7 @@ async function largeGardens(stack, cookie, core) {
     measuring = true;
     const from = performance.now();
     await view();
-    say(`\n${name}: read and reckoned for the first time in ${((performance.now() - from) / 1000).toFixed(2)} s`);
+    say(`\n${name}: read and computed for the first time in ${((performance.now() - from) / 1000).toFixed(2)} s`);
     row('  its view again', await timed(20, view), 'under 60');
     const after = [];
     for (let i = 0; i < 20; i++) {

@@ -1,5 +1,5 @@
 import { FINITE, IsListOf, TEXTURES, type Texture } from '@candid-leaf/core/records';
-import { SCHOOL_CODES, type SetUp } from '@candid-leaf/core/water';
+import { METHOD_CODES, type SetUp } from '@candid-leaf/core/water';
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
@@ -10,7 +10,7 @@ export class SetUpInput implements SetUp {
   @MaxLength(60)
   name: string;
 
-  @IsIn([...SCHOOL_CODES, 'timer', 'remembered', 'recorded'])
+  @IsIn([...METHOD_CODES, 'timer', 'remembered', 'recorded'])
   strategy: SetUp['strategy'];
 
   @IsOptional()

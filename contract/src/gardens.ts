@@ -11,7 +11,7 @@ import {
   DATE_FORMS,
   type DateForm,
 } from '@candid-leaf/core/units';
-import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
+import { STARTER_METHODS, type StarterMethod } from '@candid-leaf/core/nutrition';
 import type { Away } from '@candid-leaf/core/rounds';
 import {
   IsBoolean,
@@ -146,8 +146,8 @@ export class GardenInput extends GardenFacts {
 
   /** feed at planting; compost and a balanced feed if left out */
   @IsOptional()
-  @IsIn(STARTER_SCHOOLS)
-  starter?: StarterSchool | null;
+  @IsIn(STARTER_METHODS)
+  starter?: StarterMethod | null;
 
   @IsListOf(() => AwayDays, { most: 20, optional: true })
   away?: AwayDays[] | null;

@@ -34,12 +34,12 @@ export class PlantInput extends PlantMake {
   /** its variety, if known */
   @IsOptional()
   @IsId()
-  cultivarId?: string | null;
+  varietyId?: string | null;
 
   /** the label was lost or the seed was mixed: it may be another variety */
   @IsOptional()
   @IsBoolean()
-  kindUnsure?: boolean | null;
+  varietyUnsure?: boolean | null;
 }
 
 /** Why a plant ended. */

@@ -1,10 +1,10 @@
-import { RECORD_KINDS, type Fault, type RecordData, type RecordKind } from '@candid-leaf/core/records';
+import { RECORD_TYPES, type Fault, type RecordData, type RecordType } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 
 /** Returns which record types belong to one plant only, never to a whole bed or pot. */
-export const isOfPlantOnly = (kind: RecordKind): boolean => RECORD_KINDS[kind].of === 'plant';
+export const isOfPlantOnly = (kind: RecordType): boolean => RECORD_TYPES[kind].of === 'plant';
 /** Returns which record types belong to the garden. */
-export const isOfGarden = (kind: RecordKind): boolean => RECORD_KINDS[kind].of === 'garden';
+export const isOfGarden = (kind: RecordType): boolean => RECORD_TYPES[kind].of === 'garden';
 
 /** Most records in one request. */
 export const MOST_RECORDS_AT_ONCE = 50;
@@ -15,7 +15,7 @@ export interface SeveralAnswers {
 }
 
 /** A record of one type, or of any. */
-export type RecordDto<K extends RecordKind = RecordKind> = {
+export type RecordDto<K extends RecordType = RecordType> = {
   [T in K]: {
     id: string;
     version: number;
@@ -35,5 +35,5 @@ export type RecordDto<K extends RecordKind = RecordKind> = {
   };
 }[K];
 
-export const isRecordOf = <K extends RecordKind>(r: RecordDto, kind: K): r is Extract<RecordDto, { type: K }> =>
+export const isRecordOf = <K extends RecordType>(r: RecordDto, kind: K): r is Extract<RecordDto, { type: K }> =>
   r.type === kind;

@@ -1,4 +1,4 @@
-import { RECORD_KIND_CODES, type RecordKind } from '@candid-leaf/core/records';
+import { RECORD_TYPE_CODES, type RecordType } from '@candid-leaf/core/records';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional, Min } from 'class-validator';
 import { IsId } from './id.js';
 import { MOST_RECORDS_AT_ONCE } from './record-dto.js';
@@ -12,8 +12,8 @@ export class RecordInput {
   @Min(1)
   version?: number;
 
-  @IsIn(RECORD_KIND_CODES)
-  type: RecordKind;
+  @IsIn(RECORD_TYPE_CODES)
+  type: RecordType;
 
   /** a record belongs to one plant, to a whole bed or pot, or (a gauge reading) to the garden: then neither is named */
   @IsOptional()

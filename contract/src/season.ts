@@ -1,4 +1,4 @@
-import { Cultivar } from '@candid-leaf/core/cultivars';
+import { Variety } from '@candid-leaf/core/varieties';
 import { PlantingMake, type Band, type Needs, type Rotation, type SeedNeed } from '@candid-leaf/core/planning';
 import type { Gate, HardeningPlan } from '@candid-leaf/core/setting-out';
 import type { GrowingYear } from '@candid-leaf/core/season';
@@ -10,7 +10,7 @@ import { IsId } from './id.js';
 import type { PlantDto, PlantEnd } from './plants.js';
 
 /** A variety the gardener grows. */
-export class CultivarInput extends Cultivar {
+export class VarietyInput extends Variety {
   @IsId()
   id: string;
 
@@ -20,7 +20,7 @@ export class CultivarInput extends Cultivar {
   version?: number;
 }
 
-export interface CultivarDto extends CultivarInput {
+export interface VarietyDto extends VarietyInput {
   version: number;
 }
 
@@ -39,7 +39,7 @@ export class PlantingInput extends PlantingMake {
 
   @IsOptional()
   @IsId()
-  cultivarId?: string | null;
+  varietyId?: string | null;
 }
 
 export interface PlantingDto extends PlantingInput {
@@ -49,7 +49,7 @@ export interface PlantingDto extends PlantingInput {
 /** A planting with everything computed for it. */
 export interface PlantingOnView {
   planting: PlantingDto;
-  kind: string;
+  variety: string;
   place: string;
   seeds: SeedNeed;
   rotation: Rotation;
@@ -69,7 +69,7 @@ export interface YearLine {
 
 /** A plant of a season: where it grew, from when to when, and how it ended. */
 export interface StoodPlant extends Pick<PlantDto, 'id' | 'name' | 'crop' | 'habit' | 'type' | 'heightM' | 'training'> {
-  kind: string;
+  variety: string;
   plantedOn: Day;
   endedOn: Day | null;
   because: PlantEnd | null;

@@ -1,7 +1,7 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { Day } from '@candid-leaf/core/units';
 import { FINITE, type Part } from '@candid-leaf/core/records';
-import type { OrderReckoned } from '@candid-leaf/core/water';
+import type { OrderParts } from '@candid-leaf/core/water';
 import { IsISO8601, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsId } from './id.js';
 
@@ -42,7 +42,7 @@ export class TaskDone {
   @IsNumber(FINITE)
   @Min(0)
   @Max(1440)
-  reckoned?: number;
+  estimatedMinutes?: number;
 }
 
 export interface TaskDto {
@@ -60,14 +60,14 @@ export interface TaskDto {
   /** about how long it takes */
   minutes: number;
   /** the estimate before this gardener's own pace */
-  reckoned: number;
+  estimatedMinutes: number;
   /** total water to carry or run; null if none */
   litres: number | null;
   remedy: RemedyCode | null;
   /** per plant */
   dose: Dose | null;
   /** for water from the plan: how the dose was computed, and for how many plants */
-  made?: { of: OrderReckoned; plants: number };
+  made?: { of: OrderParts; plants: number };
   /** answered by a finger check of the soil, not ticked */
   feel?: true;
   /** a walk: why, and where to start looking */

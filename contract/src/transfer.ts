@@ -111,7 +111,7 @@ export const EXPORTS = [
   'weather',
   'treatments',
   'plantings',
-  'kinds',
+  'varieties',
   'products',
   'trials',
   'photos',

@@ -3,7 +3,7 @@ import { type Rate } from '@candid-leaf/core/helped';
 import type { Report } from '@candid-leaf/core/assessment';
 import type { cutsOf, FeedingStory, Stands } from '@candid-leaf/core/care';
 import type { FeedPlan } from '@candid-leaf/core/nutrition';
-import type { DisorderCode, RecordKind, SignCode } from '@candid-leaf/core/records';
+import type { DisorderCode, RecordType, SignCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import type { GardenDto } from './gardens.js';
 import type { PlaceDto } from './places.js';
@@ -18,7 +18,7 @@ export interface RibbonDay {
   day: Day;
   weather: WeatherDto | null;
   /** record types made that day, with their counts */
-  done: Partial<Record<RecordKind, number>>;
+  done: Partial<Record<RecordType, number>>;
   /** tasks due that day */
   due: number;
 }

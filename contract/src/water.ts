@@ -1,6 +1,6 @@
 import { FINITE } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { SCHOOL_CODES, type SchoolCode, type Steadiness, type WeekPlan, type WhatIf } from '@candid-leaf/core/water';
+import { METHOD_CODES, type MethodCode, type Steadiness, type WeekPlan, type WhatIf } from '@candid-leaf/core/water';
 import {
   ArrayMaxSize,
   ArrayUnique,
@@ -22,16 +22,16 @@ import {
 /** How a bed or pot is watered: the gardener's method and what local rules allow. */
 export class PlaceWatering {
   @IsOptional()
-  @IsIn(SCHOOL_CODES)
-  school?: SchoolCode | null;
+  @IsIn(METHOD_CODES)
+  method?: MethodCode | null;
 
   @IsOptional()
   @IsIn(['damp', 'dry'])
-  lean?: 'damp' | 'dry' | null;
+  moisture?: 'damp' | 'dry' | null;
 
   @IsOptional()
   @IsBoolean()
-  drierFinish?: boolean | null;
+  drierRipening?: boolean | null;
 
   /** 0 Sunday to 6 Saturday; none or all seven: no restriction */
   @IsOptional()
@@ -123,8 +123,8 @@ export interface PourDto {
 /** The next seven days of one bed or pot. */
 export interface PlacePlanDto {
   placeId: string;
-  school: SchoolCode;
-  schools: SchoolCode[];
+  method: MethodCode;
+  methods: MethodCode[];
   watering: PlaceWatering;
   /** one amount for all its plants */
   together: boolean;

@@ -1,4 +1,4 @@
-import { checked, ENTRY_CLASSES, RECORD_KIND_CODES, RefusedInput } from '@candid-leaf/core/records';
+import { checked, ENTRY_CLASSES, RECORD_TYPE_CODES, RefusedInput } from '@candid-leaf/core/records';
 import { GardenInput, PlaceInput, SignUp } from '../src/index.js';
 
 const faults = (cls: new () => object, value: unknown): string[] => {
@@ -12,7 +12,7 @@ const faults = (cls: new () => object, value: unknown): string[] => {
 };
 
 test('every kind of record asks for a real day and refuses fields that it does not know', () => {
-  for (const type of RECORD_KIND_CODES) {
+  for (const type of RECORD_TYPE_CODES) {
     const found = faults(ENTRY_CLASSES[type], { date: '2026-02-30', mystery: 1 });
     expect(found).toEqual(expect.arrayContaining(['date', 'mystery']));
   }

@@ -8,7 +8,7 @@ import { STARTERS } from '../src/products/index.js';
 import { SEEDLING_ROWS } from '../src/raising/index.js';
 import { SIGNS } from '../src/records/index.js';
 import { DRENCHES } from '../src/soil/index.js';
-import { SCHOOLS } from '../src/water/index.js';
+import { WATERING_METHODS } from '../src/water/index.js';
 import { factsOfTables } from './facts.js';
 
 const kept: unknown = JSON.parse(readFileSync(join(__dirname, 'facts.json'), 'utf8'));
@@ -25,7 +25,7 @@ test('each row of the tables has the numbers and codes that it had before it was
     NEIGHBOUR_ROWS,
     REMEDIES,
     SALVAGE,
-    SCHOOLS,
+    WATERING_METHODS,
     SEEDLING_ROWS,
     SIGNS,
     STARTERS,

@@ -75,7 +75,7 @@ export const PAST_NOTES: SeasonNotesInput[] = [
     id: idOf('notes 2024'),
     year: 2024,
     worked: 'The cherry in the pot, watered small and often.',
-    change: 'Wilt took both tomatoes of the platform bed: no tomato there for years, or only kinds with V and F.',
+    change: 'Wilt took both tomatoes of the platform bed: no tomato there for years, or only varieties with V and F.',
   },
   {
     id: idOf('notes 2025'),

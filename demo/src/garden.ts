@@ -118,30 +118,30 @@ const pepper = (name: string, place: string, more: Partial<PlantInput>): PlantIn
 });
 
 export const PLANTS: PlantInput[] = [
-  tomato('Semaphore Red', 'wall bed', { cultivarId: idOf('kind Signal Round') }),
+  tomato('Semaphore Red', 'wall bed', { varietyId: idOf('variety Signal Round') }),
   tomato('Quiet Siding', 'wall bed', { type: 'cherry', heightM: 1.7, stage: 'ripening', training: 'two-stems' }),
   tomato('Ballast Pink', 'wall bed', { type: 'beefsteak', heightM: 1.3 }),
   tomato('Lantern Gold', 'wall bed', {
-    cultivarId: idOf('kind Siding Cherry'),
-    kindUnsure: true,
+    varietyId: idOf('variety Siding Cherry'),
+    varietyUnsure: true,
     type: 'cherry',
     heightM: 1.6,
     stage: 'ripening',
   }),
-  pepper('Junction Bell', 'platform bed', { worth: 3, cultivarId: idOf('kind Junction Block') }),
+  pepper('Junction Bell', 'platform bed', { worth: 3, varietyId: idOf('variety Junction Block') }),
   pepper('Tender Sweet', 'platform bed', { heightM: 0.55 }),
   pepper('Ember Points', 'platform bed', { type: 'hot', heightM: 0.5 }),
   tomato('Footplate', 'tunnel', { transplantedOn: '2026-04-24', type: 'beefsteak', heightM: 1.9, stage: 'flowering' }),
   tomato('Night Mail', 'tunnel', { transplantedOn: '2026-04-24', heightM: 1.8, stage: 'ripening' }),
   pepper('Coal Scuttle', 'tunnel', { transplantedOn: '2026-04-30', heightM: 0.7 }),
   tomato('Sleeper Paste', 'clay pots', {
-    cultivarId: idOf('kind Sleeper Plum'),
+    varietyId: idOf('variety Sleeper Plum'),
     type: 'paste',
     heightM: 1.1,
     transplantedOn: '2026-05-08',
   }),
   pepper('Whistle Hot', 'clay pots', {
-    cultivarId: idOf('kind Whistle Hot'),
+    varietyId: idOf('variety Whistle Hot'),
     type: 'hot',
     heightM: 0.4,
     stage: 'flowering',

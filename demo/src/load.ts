@@ -4,7 +4,7 @@ import { v5 as nameUuid } from 'uuid';
 import { DEMO_ACCOUNT, DEMO_DAY } from './account.js';
 import { GARDEN, PLACES, PLANTS, PRODUCTS, TRIALS } from './garden.js';
 import { PAST_NOTES, PAST_PLANTS } from './earlier-years.js';
-import { KINDS, PLANTINGS } from './kinds.js';
+import { VARIETIES, PLANTINGS } from './varieties.js';
 import { PHOTOS } from './photos.js';
 import { RECORDS } from './season.js';
 import { PAST_TREATMENTS } from './treatments.js';
@@ -63,7 +63,7 @@ export async function loadDemo(
   if (timerUrl)
     await must('PUT', `${garden}/timer`, { address: `${timerUrl}/boxes/${gardenId}`, secret: `tap-of-${gardenId}` });
   for (const place of PLACES) await must('PUT', `${garden}/places`, own(place));
-  for (const kind of KINDS) await must('PUT', `${garden}/kinds`, own(kind));
+  for (const variety of VARIETIES) await must('PUT', `${garden}/varieties`, own(variety));
   for (const plant of PLANTS) await must('PUT', `${garden}/plants`, own(plant));
   for (const { plant } of PAST_PLANTS) await must('PUT', `${garden}/plants`, own(plant));
   for (const product of PRODUCTS) await must('PUT', `${garden}/products`, own(product));

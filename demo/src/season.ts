@@ -1,5 +1,5 @@
 import type { RecordInput } from '@candid-leaf/contract';
-import type { Feeding, Inspection, RecordData, RecordKind, WaterMethod } from '@candid-leaf/core/records';
+import type { Feeding, Inspection, RecordData, RecordType, WaterMethod } from '@candid-leaf/core/records';
 import { addDays, type Day, daysBetween } from '@candid-leaf/core/units';
 import { DEMO_DAY } from './account.js';
 import { PLANTS } from './garden.js';
@@ -14,7 +14,7 @@ interface Of {
   place?: string;
 }
 
-const record = <K extends RecordKind>(type: K, of: Of, data: RecordData<K>, n = 0): RecordInput => ({
+const record = <K extends RecordType>(type: K, of: Of, data: RecordData<K>, n = 0): RecordInput => ({
   id: idOf(`${type} ${of.plant ?? of.place} ${data.date} ${n}`),
   type,
   plantId: of.plant ? idOf(of.plant) : null,

@@ -18,7 +18,7 @@ test('several plants at once, one more like another, a whole bed once more; then
       lengthM: 4,
       widthM: 0.6,
       mulch: [{ from: '2026-06-01', depthMm: 50 }],
-      watering: { timerZone: 3, lean: 'dry' },
+      watering: { timerZone: 3, moisture: 'dry' },
     },
     { name: 'South cordon', habit: 'indeterminate' },
   );
@@ -54,8 +54,8 @@ test('several plants at once, one more like another, a whole bed once more; then
     await expect(plantsOf(page, 'Long bed 2')).toHaveText([/cordon 3/, /Bush 4/, /Bush 5/, /Bush 6/, /cordon 4/]);
     const { places } = (await (await page.request.get(`/api/gardens/${own.garden}/view`)).json()) as GardenView;
     expect(places.map(({ place }) => place.watering)).toMatchObject([
-      { timerZone: 3, lean: 'dry' },
-      { timerZone: null, lean: 'dry' },
+      { timerZone: 3, moisture: 'dry' },
+      { timerZone: null, moisture: 'dry' },
     ]);
   });
 

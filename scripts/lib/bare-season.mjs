@@ -1,6 +1,6 @@
 // A yardstick for the comparison of habits: one season of a tomato in a 14 l pot, watered by need, as a bare loop over
 // typed arrays: the equations of core/src/water and nothing else (no records, no objects, no choice of soil, place or habit).
-// It is only a measure of cost; that it reckons the same is checked each time it is run.
+// It is only a measure of cost; that it computes the same is checked each time it is run.
 
 const SOIL_M2 = (volumeL) => (Math.PI / 4) * ((4 * volumeL) / 1000 / Math.PI) ** (2 / 3);
 const es = (t) => 0.6108 * Math.exp((17.27 * t) / (t + 237.3));
@@ -17,7 +17,7 @@ export const typed = ({ days, etoMm }) => ({
 
 /**
  * @param w typed arrays tMin, tMax, rain, wind (m/s), rh (%), eto (mm), one value a day
- * @param soil share (available of the volume), roomAbove, drainsPerDay, tew, rew, volumeL, wets
+ * @param soil share (available of the volume), roomAbove, drainsPerDay, tew, rew, volumeL, wettedShare
  * @returns litres given over the season, days short of water, and what drained
  */
 export function bareSeason(w, soil, heightM) {
@@ -30,7 +30,7 @@ export function bareSeason(w, soil, heightM) {
   const ks = new Float64Array(n);
   let dr = 0;
   let surface = 0;
-  let wetShare = 1;
+  let lastWettedShare = 1;
   for (let i = 0; i < n; i++) {
     const eto = w.eto[i];
     const start = Math.min(0.15, heightM);
@@ -72,10 +72,10 @@ export function bareSeason(w, soil, heightM) {
     const caught = Math.min(rain, Math.min(2, Math.max(0.2 * eto, 0.5)));
     const runoff = Math.max(0, rain - caught - soil.soaksInMm);
     const soaked = rain - caught - runoff;
-    if (soaked > 0) wetShare = 1;
-    else if (given > 0) wetShare = soil.wets;
-    const exposed = Math.min(bare, wetShare);
-    let layer = Math.max(0, surface - soaked - given / Math.max(given > 0 ? soil.wets : 1, exposed));
+    if (soaked > 0) lastWettedShare = 1;
+    else if (given > 0) lastWettedShare = soil.wettedShare;
+    const exposed = Math.min(bare, lastWettedShare);
+    let layer = Math.max(0, surface - soaked - given / Math.max(given > 0 ? soil.wettedShare : 1, exposed));
     let lost = 0;
     if (wet > 0) {
       const rew = Math.min(soil.rew, 0.9 * soil.tew);

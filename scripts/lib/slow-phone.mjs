@@ -60,10 +60,10 @@ export async function slowPhone(url, cookie) {
     { stdio: ['ignore', 'ignore', 'pipe'] },
   );
   try {
-    const port = await new Promise((told) => {
+    const port = await new Promise((done) => {
       browser.stderr.on('data', (text) => {
         const found = /ws:\/\/127\.0\.0\.1:(\d+)\//.exec(String(text));
-        if (found) told(found[1]);
+        if (found) done(found[1]);
       });
     });
     const { send, close } = await speakTo(port);

@@ -1,6 +1,6 @@
 import { ReportsModule } from './reports/reports.module.js';
 import { CalendarModule } from './calendar/calendar.module.js';
-import { CultivarsModule } from './cultivars/cultivars.module.js';
+import { VarietiesModule } from './varieties/varieties.module.js';
 import { SeasonModule } from './season/season.module.js';
 import { TendingModule } from './tending/tending.module.js';
 import { TrialsModule } from './trials/trials.module.js';
@@ -25,11 +25,11 @@ import { PlantsModule } from './plants/plants.module.js';
 import { PracticeModule } from './practice/practice.module.js';
 import { ProductsModule } from './products/products.module.js';
 import { ProtectionModule } from './protection/protection.module.js';
-import { ThreadedReckoner } from './reckoning/threaded-reckoner.js';
+import { ThreadedWorkers } from './workers/threaded-workers.js';
 import { RecordsModule } from './records/records.module.js';
 import { validationPipe } from './shared/http-errors.js';
 import { RoundsModule } from './rounds/rounds.module.js';
-import { ReckonHere } from './shared/reckoner.js';
+import { InlineWorkers } from './shared/workers.js';
 import { SharedModule } from './shared/shared.module.js';
 import { SoilModule } from './soil/soil.module.js';
 import { SprayingModule } from './spraying/spraying.module.js';
@@ -52,7 +52,7 @@ const FEATURES = [
   PlantsModule,
   PracticeModule,
   ProductsModule,
-  CultivarsModule,
+  VarietiesModule,
   RecordsModule,
   WeatherModule,
   AssessmentModule,
@@ -82,11 +82,11 @@ const FEATURES = [
 export class AppModule {
   /** @param options `background`: whether scheduled work runs here */
   static with(config: Config, { background = true } = {}): DynamicModule {
-    const reckoner = config.reckoners > 0 ? new ThreadedReckoner(config) : new ReckonHere();
+    const workers = config.workers > 0 ? new ThreadedWorkers(config) : new InlineWorkers();
     return {
       module: AppModule,
       imports: [
-        SharedModule.with(config, reckoner),
+        SharedModule.with(config, workers),
         TypeOrmModule.forRootAsync({
           useFactory: () => ({ ...dataSourceOptions(config.databaseUrl), retryAttempts: 0, verboseRetryLog: false }),
           dataSourceFactory: () => openMigrated(dataSourceOptions(config.databaseUrl)),

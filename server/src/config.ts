@@ -17,7 +17,7 @@ export interface Config {
   /** new accounts from one address in an hour */
   signUpsPerHour: number;
   /** number of worker threads; 0 computes in the main thread */
-  reckoners: number;
+  workers: number;
   /** anyone may sign up; otherwise only invited people, and the very first */
   registration: boolean;
   /** SMTP server with user and password; null: no mail is sent */
@@ -53,7 +53,8 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     secureCookies: env.SECURE_COOKIES === 'true',
     trustProxy: proxyFrom(env.TRUST_PROXY),
     signUpsPerHour: countFrom('SIGN_UPS_PER_HOUR', env.SIGN_UPS_PER_HOUR, 20),
-    reckoners: countFrom('RECKONERS', env.RECKONERS, 1),
+    // RECKONERS is its name before 0.14
+    workers: countFrom('WORKERS', env.WORKERS ?? env.RECKONERS, 1),
     registration: env.REGISTRATION !== 'off',
     smtpUrl: env.SMTP_URL ? smtpFrom(env.SMTP_URL) : null,
     mailFrom: env.MAIL_FROM ?? 'Candid Leaf <leaf@localhost>',

@@ -70,7 +70,7 @@ export async function startApp(
     secureCookies: false,
     trustProxy: false,
     signUpsPerHour: 10_000,
-    reckoners: 0,
+    workers: 0,
     registration: true,
     smtpUrl: null,
     mailFrom: 'leaf@halt.example',

@@ -52,7 +52,7 @@ test('this week’s cuts stand in Today within the budget; ticked they are writt
   expect((await g.cuts())[0]!.held).toBeUndefined();
 });
 
-test('the gardener’s own school decides: left alone, only what touches is cut', async () => {
+test('the gardener’s own method decides: left alone, only what touches is cut', async () => {
   const g = await cordon({ training: 'leave-alone' });
   expect(await g.cuts()).toEqual([]);
   await g.look('plant-leaves-touch-soil');

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { RecordInput } from '@candid-leaf/contract';
-import { ENTRY_CLASSES, RECORD_KIND_CODES } from '@candid-leaf/core/records';
+import { ENTRY_CLASSES, RECORD_TYPE_CODES } from '@candid-leaf/core/records';
 import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 // @ts-expect-error: the package keeps the types of its own tables to itself
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
@@ -135,8 +135,8 @@ function changeOf(cls: new () => object, depth = 0): fc.Arbitrary<(body: Record<
 }
 
 /** A record of any kind, with its own fields changed. */
-const ofAnyKind: fc.Arbitrary<(body: Record<string, unknown>) => void> = fc
-  .constantFrom(...RECORD_KIND_CODES)
+const ofAnyType: fc.Arbitrary<(body: Record<string, unknown>) => void> = fc
+  .constantFrom(...RECORD_TYPE_CODES)
   .chain((kind) =>
     fc
       .array(changeOf(ENTRY_CLASSES[kind]), { minLength: 1, maxLength: 5 })
@@ -192,7 +192,7 @@ test('no body brings the server down, is half kept, or is refused without its fi
   let run = 0;
   const body = ([, { cls, body: good }]: (typeof writes)[number]) =>
     fc
-      .array(cls === RecordInput ? fc.oneof(ofAnyKind, changeOf(cls)) : changeOf(cls), { minLength: 0, maxLength: 2 })
+      .array(cls === RecordInput ? fc.oneof(ofAnyType, changeOf(cls)) : changeOf(cls), { minLength: 0, maxLength: 2 })
       .map((changes) => {
         const made = JSON.parse(JSON.stringify(good!(w))) as Record<string, unknown>;
         for (const change of changes) change(made);

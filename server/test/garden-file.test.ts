@@ -106,6 +106,41 @@ describe('the demo garden, with all that is in it', () => {
     }
   }, 120_000);
 
+  test('a file of the version before, with its old names, gives the same garden', async () => {
+    const old: Record<string, string> = {
+      varietyId: 'cultivarId',
+      varietyUnsure: 'kindUnsure',
+      method: 'school',
+      moisture: 'lean',
+      drierRipening: 'drierFinish',
+      estimatedMinutes: 'reckoned',
+      varieties: 'kinds',
+    };
+    const asBefore = (text: string): string =>
+      Object.entries(old)
+        .reduce((t, [now, before]) => t.replaceAll(`"${now}":`, `"${before}":`), text)
+        .replaceAll('"#variety-', '"#kind-')
+        .replace('"form":2', '"form":1');
+    const places = Buffer.from(
+      files['places.json']!.toString().replace('"watering":null', '"watering":{"method":"deep","moisture":"dry"}'),
+    );
+    const now: Files = { ...files, 'places.json': places };
+    const { 'varieties.json': kinds, ...others } = now;
+    const before = Object.fromEntries(
+      Object.entries({ ...others, 'kinds.json': kinds! }).map(([name, data]) => [
+        name,
+        name.endsWith('.json') ? Buffer.from(asBefore(data.toString())) : data,
+      ]),
+    );
+    expect(before['plants.json']!.toString()).toContain('"cultivarId":"#kind-');
+    expect(before['places.json']!.toString()).toContain('"school":');
+    const { agent: other, garden } = await empty();
+    await into(other, garden, await zipped(before)).expect(200);
+    const again = await unzipped(await out(other, garden));
+    for (const [name, data] of Object.entries(now))
+      expect([name, again[name]!.toString()]).toEqual([name, data.toString()]);
+  }, 120_000);
+
   test('every row is as the published schema says, by a validator that is not ours; no id and no address of a person is in it', async () => {
     const ajv = new Ajv2020({ allowUnionTypes: true, strictTypes: false });
     addFormats.default(ajv);
@@ -115,7 +150,7 @@ describe('the demo garden, with all that is in it', () => {
       if (!name.endsWith('.json')) continue;
       const content = JSON.parse(data.toString()) as unknown;
       const definition = name === 'candid-leaf.json' ? 'manifest' : name.replace('.json', '');
-      const validate = ajv.getSchema(`candid-leaf-garden-file-1#/$defs/${definition}`)!;
+      const validate = ajv.getSchema(`candid-leaf-garden-file-2#/$defs/${definition}`)!;
       for (const row of Array.isArray(content) ? content : [content])
         if (!validate(row)) throw new Error(`${name}: ${JSON.stringify(validate.errors)} of ${JSON.stringify(row)}`);
       expect([name, /[0-9a-f]{8}-[0-9a-f]{4}-/.test(data.toString())]).toEqual([name, false]);
@@ -186,7 +221,7 @@ describe('what is no garden’s file', () => {
     const zip = await zipped(inside);
     const bomb = await zipped({ ...inside, 'records.json': Buffer.alloc(50_000_000, '[') });
     const deep = await zipped({
-      'candid-leaf.json': Buffer.from('{"format":"candid-leaf-garden","form":1,"rows":{}}'),
+      'candid-leaf.json': Buffer.from('{"format":"candid-leaf-garden","form":2,"rows":{}}'),
       'garden.json': Buffer.from('{}'),
     });
     for (const [why, data] of [

@@ -1,5 +1,5 @@
 import type { GardenView, PlacePlanDto, PlantView, RecordInput } from '@candid-leaf/contract';
-import type { RecordKind } from '@candid-leaf/core/records';
+import type { RecordType } from '@candid-leaf/core/records';
 import { v7 as uuid } from 'uuid';
 import { gardener, type App } from './app.js';
 
@@ -42,7 +42,7 @@ export async function gardenOf(app: App) {
         .expect(200);
       return id;
     },
-    record: async (type: RecordKind, of: Pick<RecordInput, 'plantId' | 'placeId'>, data: object): Promise<string> => {
+    record: async (type: RecordType, of: Pick<RecordInput, 'plantId' | 'placeId'>, data: object): Promise<string> => {
       const id = uuid();
       await g.agent
         .put(g.url('/records'))

@@ -20,7 +20,7 @@ const DRIP = { irrigation: 'drip', flowLPerH: 20 };
 
 async function dripGarden(address: string | null, secret: string, zone = 1) {
   const g = await gardenOf(app);
-  const bed = await g.place({ ...DRIP, watering: { school: 'daily', timerZone: zone } });
+  const bed = await g.place({ ...DRIP, watering: { method: 'daily', timerZone: zone } });
   await g.plant(bed);
   await g.weather();
   await g.record('soil-check', { placeId: bed }, { date: addDays(TODAY, -1), feel: 'damp' });
@@ -81,7 +81,7 @@ test('an outlet has one place; what it gave before it was this place’s is not 
   const g = await dripGarden(`${timer.url}/boxes/beds`, 'for-both-beds', 2);
   const other = await g.place({ ...DRIP, name: 'Other bed' });
   await g.plant(other);
-  const taken = { watering: { school: 'daily', timerZone: 2 } };
+  const taken = { watering: { method: 'daily', timerZone: 2 } };
   const refused = await g.agent.put(g.url('/places')).send({
     id: other,
     version: 1,
@@ -102,12 +102,12 @@ test('an outlet has one place; what it gave before it was this place’s is not 
   const ran = await g.waterings();
   expect(ran).toBeGreaterThan(0);
   // the outlet is laid to the other bed: the runs of the days before stay with the first
-  await g.changePlace(g.bed, { watering: { school: 'daily' } });
+  await g.changePlace(g.bed, { watering: { method: 'daily' } });
   await g.changePlace(other, taken);
   await g.act('read', other);
   expect([await g.waterings(), await g.waterings(other)]).toEqual([ran, 0]);
   // the first bed is retired, given back, and cannot be while its old outlet is the other's
-  await g.changePlace(other, { watering: { school: 'daily' } });
+  await g.changePlace(other, { watering: { method: 'daily' } });
   await g.changePlace(g.bed, taken);
   await g.agent.post(g.url(`/places/${g.bed}/retire`)).expect(204);
   await g.changePlace(other, taken);
@@ -121,8 +121,8 @@ test('runs of the days before an outlet was bound are nobody’s here, even if t
   await g.act('send');
   const day = addDays(TODAY, 4);
   await g.goTo(day);
-  await g.changePlace(g.bed, { watering: { school: 'daily' } });
-  await g.changePlace(other, { watering: { school: 'daily', timerZone: 4 } });
+  await g.changePlace(g.bed, { watering: { method: 'daily' } });
+  await g.changePlace(other, { watering: { method: 'daily', timerZone: 4 } });
   await g.act('read', other);
   const { body } = await g.agent.get(g.url(`/records?placeId=${other}&type=watering`)).expect(200);
   expect((body as RecordDto[]).filter((r) => r.day < day)).toEqual([]);

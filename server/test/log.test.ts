@@ -69,7 +69,8 @@ test('settings that cannot be used end in a sentence that repeats no password', 
     ['PORT', 'eighty', /PORT is "eighty"/],
     ['PORT', '65536', /not a port number/],
     ['TIMER_HOSTS', 'file:///etc', /not an address/],
-    ['RECKONERS', '-1', /not a whole number/],
+    ['WORKERS', '-1', /not a whole number/],
+    ['RECKONERS', '-1', /WORKERS.*not a whole number/],
     ['SIGN_UPS_PER_HOUR', 'many', /not a whole number/],
   ] as const) {
     const attempt = () => configFrom({ ...good, [setting]: value });

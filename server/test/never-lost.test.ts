@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { startApp, type App } from './app.js';
 import { gardenOf } from './gardening.js';
 
-/** What was measured is never lost, and never overwritten by what was foreseen. */
+/** What was measured is never lost, and never overwritten by a forecast. */
 let app: App;
 beforeEach(async () => {
   app = await startApp();
@@ -14,7 +14,7 @@ afterEach(() => app.stop());
 const TODAY = '2026-07-18';
 
 test('a garden that is moved back and on again has its measured days and its gauge as before', async () => {
-  // each day is measured in one way, and foreseen in another
+  // each day is measured in one way, and forecast in another
   app.station.lie = { tMaxC: 33, rainMm: 4 };
   app.station.ahead = { tMaxC: 21, rainMm: 0 };
   const g = await gardenOf(app);

@@ -1,6 +1,6 @@
 import { PLACE_KINDS } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
-import { SCHOOL_CODES } from '@candid-leaf/core/water';
+import { METHOD_CODES } from '@candid-leaf/core/water';
 import fc from 'fast-check';
 import { startApp, type App } from './app.js';
 import { gardenOf } from './gardening.js';
@@ -18,9 +18,9 @@ const anyPlace = fc.record({
     irrigation: fc.constantFrom('can', 'drip', 'soaker'),
     flowLPerH: fc.constantFrom(null, 12, 40),
     watering: fc.record({
-      school: fc.constantFrom(...SCHOOL_CODES.filter((s) => s !== 'half-often')),
-      lean: fc.constantFrom(null, 'damp', 'dry'),
-      drierFinish: fc.boolean(),
+      method: fc.constantFrom(...METHOD_CODES.filter((s) => s !== 'half-often')),
+      moisture: fc.constantFrom(null, 'damp', 'dry'),
+      drierRipening: fc.boolean(),
       allowedDays: fc.subarray([0, 1, 2, 3, 4, 5, 6], { minLength: 1 }),
       weeklyCapL: fc.constantFrom(null, 2, 15),
     }),
@@ -93,16 +93,16 @@ test('for any places, rules and records, what Today asks for is day 0 of the wee
 
 test('on a day on which watering is not allowed Today asks for none, and a cap of two litres is two', async () => {
   const g = await gardenOf(app);
-  const place = await g.place({ watering: { school: 'by-need', allowedDays: [3] } });
+  const place = await g.place({ watering: { method: 'by-need', allowedDays: [3] } });
   for (const name of ['A', 'B']) await g.plant(place, { name });
   await g.record('watering', { placeId: place }, { date: addDays(TODAY, -14), litres: 3 });
   await g.weather();
   const water = async () => (await g.view()).today.filter((t) => t.source === 'water');
   expect(await water()).toEqual([]); // 18 July 2026 is a Saturday
-  await g.changePlace(place, { watering: { school: 'by-need' } });
+  await g.changePlace(place, { watering: { method: 'by-need' } });
   const [whole] = await water();
   expect(whole!.litres).toBeGreaterThan(10);
-  await g.changePlace(place, { watering: { school: 'by-need', weeklyCapL: 2 } });
+  await g.changePlace(place, { watering: { method: 'by-need', weeklyCapL: 2 } });
   const [capped] = await water();
   expect(capped!.litres).toBeCloseTo(2, 1);
 });

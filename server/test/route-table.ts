@@ -15,7 +15,7 @@ import {
   TaskDone,
   TreatmentOutcome,
   TrialInput,
-  CultivarInput,
+  VarietyInput,
   PlantEnded,
   SeasonNotesInput,
   PlantingInput,
@@ -46,7 +46,7 @@ export interface World {
   benchId: string;
   productId: string;
   trialId: string;
-  kindId: string;
+  varietyId: string;
   plantingId: string;
   /** a second plant */
   otherId: string;
@@ -93,7 +93,7 @@ const place = (w: World): object => ({
   potMaterial: 'terracotta',
   irrigation: 'drip',
   flowLPerH: 20,
-  watering: { school: 'daily', timerZone: 1 },
+  watering: { method: 'daily', timerZone: 1 },
 });
 const plant = (w: World): object => ({ id: uuid(), placeId: w.placeId, name: 'Copy', crop: 'tomato' });
 const record = (w: World, data: object = { date: '2026-07-18', litres: 1 }): object => ({
@@ -119,7 +119,7 @@ const planting = (w: World): object => ({
   id: uuid(),
   year: 2027,
   placeId: w.placeId,
-  cultivarId: w.kindId || null,
+  varietyId: w.varietyId || null,
   crop: 'tomato',
   count: 2,
 });
@@ -305,7 +305,6 @@ export const ROUTES: Record<string, Row> = {
   'GET /api/gardens/:gardenId/timer': READ,
   'GET /api/gardens/:gardenId/products': READ,
   'GET /api/gardens/:gardenId/trials': READ,
-  'GET /api/gardens/:gardenId/kinds': READ,
   'GET /api/gardens/:gardenId/season/report': READ,
   'PUT /api/gardens/:gardenId/season/notes': {
     member: 200,
@@ -435,24 +434,25 @@ export const ROUTES: Record<string, Row> = {
     ],
   },
   'DELETE /api/gardens/:gardenId/trials/:trialId': ACT(204),
-  'PUT /api/gardens/:gardenId/kinds': {
+  'GET /api/gardens/:gardenId/varieties': READ,
+  'PUT /api/gardens/:gardenId/varieties': {
     member: 200,
-    cls: CultivarInput,
+    cls: VarietyInput,
     body: kind,
     foreign: (_m, t) => [
-      { ...kind(), id: t.kindId },
-      { ...kind(), id: t.kindId, version: 1 },
+      { ...kind(), id: t.varietyId },
+      { ...kind(), id: t.varietyId, version: 1 },
     ],
   },
-  'DELETE /api/gardens/:gardenId/kinds/:kindId': ACT(204),
-  'POST /api/gardens/:gardenId/kinds/:kindId/restore': ACT(204),
+  'DELETE /api/gardens/:gardenId/varieties/:varietyId': ACT(204),
+  'POST /api/gardens/:gardenId/varieties/:varietyId/restore': ACT(204),
   'PUT /api/gardens/:gardenId/plantings': {
     member: 200,
     cls: PlantingInput,
     body: planting,
     foreign: (m, t) => [
       planting({ ...m, placeId: t.placeId }),
-      planting({ ...m, kindId: t.kindId }),
+      planting({ ...m, varietyId: t.varietyId }),
       { ...planting(m), id: t.plantingId, version: 1 },
     ],
   },
@@ -504,7 +504,7 @@ export async function worldOf(
     benchId: '',
     productId: '',
     trialId: '',
-    kindId: '',
+    varietyId: '',
     plantingId: '',
     otherId: '',
     memberId: '',
@@ -521,8 +521,8 @@ export async function worldOf(
   const { id: productId } = await ok('put', '/products', product());
   const { id: otherId } = await ok('put', '/plants', plant(w));
   const { id: trialId } = await ok('put', '/trials', trial({ ...w, trialId: otherId }));
-  const { id: kindId } = await ok('put', '/kinds', kind());
-  const { id: plantingId } = await ok('put', '/plantings', planting({ ...w, kindId }));
+  const { id: varietyId } = await ok('put', '/varieties', kind());
+  const { id: plantingId } = await ok('put', '/plantings', planting({ ...w, varietyId }));
   await g.agent
     .put(g.url(`/imports/${w.importId}?plan=${encodeURIComponent(JSON.stringify(WATER_PLAN))}`))
     .send(Buffer.from('date,plant,litres\n2026-07-18,Paste,1\n'))
@@ -535,7 +535,7 @@ export async function worldOf(
     .put(g.url(`/photos/${w.photoId}?plantId=${plantId}&day=2026-07-18`))
     .send(DOT)
     .expect(200);
-  const ids = { benchId, productId, trialId, otherId, kindId, plantingId, invitationId, listId, keyId, memberId };
+  const ids = { benchId, productId, trialId, otherId, varietyId, plantingId, invitationId, listId, keyId, memberId };
   const signIn = () => g.agent.post('/api/session').send({ email, password: PASSWORD }).expect(201);
   return { agent: g.agent, w: { ...w, ...ids, key: `look-again:${treatmentId}` }, signIn };
 }

@@ -47,7 +47,7 @@ async function sumOf(w: World): Promise<string> {
     'timer_run',
     'product',
     'trial',
-    'cultivar',
+    'variety',
     'planting',
     'invitation',
     'watering_list',

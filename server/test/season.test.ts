@@ -17,9 +17,9 @@ async function garden() {
   const season = async (year?: number) =>
     (await g.agent.get(g.url(`/season${year ? `?year=${year}` : ''}`)).expect(200)).body as SeasonView;
   const put = (path: string, body: object) => g.agent.put(g.url(path)).send(body);
-  const kind = async (facts: object = {}): Promise<string> => {
+  const variety = async (facts: object = {}): Promise<string> => {
     const id = uuid();
-    await put('/kinds', {
+    await put('/varieties', {
       id,
       name: 'Red one',
       crop: 'tomato',
@@ -37,7 +37,7 @@ async function garden() {
     const { today: _t, ...rest } = (await g.agent.get(g.url('')).expect(200)).body as Record<string, unknown>;
     return rest;
   };
-  return { ...g, bed, settings, season, put, kind, planting, raising };
+  return { ...g, bed, settings, season, put, variety, planting, raising };
 }
 
 test('a year before it is planned: a line for each crop, this season and the next', async () => {
@@ -57,7 +57,7 @@ test('planned where it stood the year before, and where a wilt was: warned; with
   await g.planting();
   const [p] = (await g.season(2027)).plantings;
   expect(p).toMatchObject({
-    kind: 'Tomato',
+    variety: 'Tomato',
     place: 'Bed',
     seeds: { cells: 4, seeds: 8 },
     rotation: { verdict: 'year-after', lastYear: 2026 },
@@ -68,9 +68,9 @@ test('planned where it stood the year before, and where a wilt was: warned; with
     verdict: 'soil-borne',
     open: ['vascular-wilt'],
   });
-  const shielded = await g.kind({ letters: 'VF' });
-  await g.planting({ cultivarId: shielded });
-  expect((await g.season(2027)).plantings.find((x) => x.kind === 'Red one')!.rotation).toMatchObject({
+  const shielded = await g.variety({ letters: 'VF' });
+  await g.planting({ varietyId: shielded });
+  expect((await g.season(2027)).plantings.find((x) => x.variety === 'Red one')!.rotation).toMatchObject({
     verdict: 'year-after',
     shielded: ['vascular-wilt'],
   });
@@ -78,8 +78,8 @@ test('planned where it stood the year before, and where a wilt was: warned; with
 
 test('too many for the bed, too long for the summer, a planting before its sowing: said, or refused, with what would fit', async () => {
   const g = await garden();
-  const late = await g.kind({ name: 'Late one', daysToMaturity: 180 });
-  await g.planting({ count: 10, cultivarId: late });
+  const late = await g.variety({ name: 'Late one', daysToMaturity: 180 });
+  await g.planting({ count: 10, varietyId: late });
   expect((await g.season(2027)).plantings[0]!.warnings).toEqual([
     expect.stringMatching(/^10 plants are too many here: at 45 cm spacing there is room for 5/),
     expect.stringMatching(/^It takes 180 days, and there are 172 until two weeks before the first frost/),
@@ -98,14 +98,14 @@ test('too many for the bed, too long for the summer, a planting before its sowin
   expect(refused.body.faults).toEqual([
     { path: 'plantedOn', reason: 'cannot be planted out on 2027-03-01, before it was sown on 2027-03-10' },
   ]);
-  const pepper = await g.kind({ crop: 'pepper', type: 'sweet', habit: null });
+  const pepper = await g.variety({ crop: 'pepper', type: 'sweet', habit: null });
   const wrong = await g
-    .put('/plantings', { id: uuid(), year: 2027, placeId: g.bed, crop: 'tomato', count: 2, cultivarId: pepper })
+    .put('/plantings', { id: uuid(), year: 2027, placeId: g.bed, crop: 'tomato', count: 2, varietyId: pepper })
     .expect(400);
-  expect(wrong.body.faults).toEqual([{ path: 'cultivarId', reason: 'Red one is a pepper, and not a tomato' }]);
+  expect(wrong.body.faults).toEqual([{ path: 'varietyId', reason: 'Red one is a pepper, and not a tomato' }]);
 });
 
-test('a kind is corrected later without losing a record; its letters speak for the plant, and cease with it', async () => {
+test('a variety is corrected later without losing a record; its letters speak for the plant, and cease with it', async () => {
   const g = await garden();
   const plant = await g.plant(g.bed);
   await g.record(
@@ -124,26 +124,30 @@ test('a kind is corrected later without losing a record; its letters speak for t
     (await g.plantView(plant)).report.diagnosis.find((d) => d.disorder === 'vascular-wilt')?.probability ?? 0;
   const before = await wilt();
   expect(before).toBeGreaterThan(0.1);
-  const kind = await g.kind({ letters: 'VFF' });
+  const variety = await g.variety({ letters: 'VFF' });
   const own = (await g.plantView(plant)).plant;
   const { position: _p, retiredOn: _r, endedBecause: _e, ...facts } = own;
-  await g.put('/plants', { ...facts, cultivarId: kind, kindUnsure: true }).expect(200);
+  await g.put('/plants', { ...facts, varietyId: variety, varietyUnsure: true }).expect(200);
   const shielded = await wilt();
   expect(shielded).toBeLessThan(before);
   const view = await g.plantView(plant);
-  expect([view.plant.cultivarId, view.plant.kindUnsure, view.records.length]).toEqual([kind, true, 1]);
+  expect([view.plant.varietyId, view.plant.varietyUnsure, view.records.length]).toEqual([variety, true, 1]);
   // the packet is read again: no V, no F
-  await g.put('/kinds', { id: kind, version: 1, name: 'Red one', crop: 'tomato', letters: 'N' }).expect(200);
+  // a device that was offline since before 0.14 sends the old names
+  const { varietyId: _v, varietyUnsure: _u, ...older } = facts;
+  await g.put('/plants', { ...older, version: 2, cultivarId: variety, kindUnsure: false }).expect(200);
+  expect((await g.plantView(plant)).plant).toMatchObject({ varietyId: variety, varietyUnsure: false });
+  await g.put('/kinds', { id: variety, version: 1, name: 'Red one', crop: 'tomato', letters: 'N' }).expect(200);
   expect(await wilt()).toBe(before);
-  await g.put('/plants', { ...facts, version: 2, cultivarId: uuid() }).expect(404);
+  await g.put('/plants', { ...facts, version: 3, varietyId: uuid() }).expect(404);
 });
 
 describe('from the seed to the bed', () => {
   test('sown, potted on, hardened day by day, and out: each asked for in its time, ticked twice done once, taken back', async () => {
     const g = await garden();
     await g.goTo('2026-03-05');
-    const kind = await g.kind();
-    const { id } = await g.planting({ year: 2026, cultivarId: kind });
+    const variety = await g.variety();
+    const { id } = await g.planting({ year: 2026, varietyId: variety });
     const find = async () => (await g.season(2026)).plantings[0]!.planting;
     const keys = async () => (await g.raising()).map((t) => t.key.replace(id, 'it'));
     expect(await keys()).toEqual(['raise:it:sow']);
@@ -192,15 +196,15 @@ describe('from the seed to the bed', () => {
   test('out: plants stand in the bed, their days begin; sent twice they stand once, and it can be taken back', async () => {
     const g = await garden();
     await g.goTo('2026-05-20');
-    const kind = await g.kind();
-    const { id } = await g.planting({ year: 2026, cultivarId: kind, sownOn: '2026-03-10', cells: 4 });
+    const variety = await g.variety();
+    const { id } = await g.planting({ year: 2026, varietyId: variety, sownOn: '2026-03-10', cells: 4 });
     const standing = async () =>
       (await g.view()).places
         .find((p) => p.place.id === g.bed)!
-        .plants.map(({ plant }) => [plant.name, plant.transplantedOn, plant.cultivarId]);
+        .plants.map(({ plant }) => [plant.name, plant.transplantedOn, plant.varietyId]);
     await g.tick(`raise:${id}:out`).expect(200);
     await g.tick(`raise:${id}:out`).expect(200);
-    expect(await standing()).toEqual([1, 2, 3].map((n) => [`Red one ${n}`, '2026-05-20', kind]));
+    expect(await standing()).toEqual([1, 2, 3].map((n) => [`Red one ${n}`, '2026-05-20', variety]));
     expect((await g.season(2026)).plantings[0]!.planting.plantedOn).toBe('2026-05-20');
     await g.untick(`raise:${id}:out`).expect(204);
     expect(await standing()).toEqual([]);
@@ -350,7 +354,7 @@ test('a tick that was kept on a device counts for the day on which it was made, 
   await g.tick(`settle:${g.bed}`, { at: 'yesterday' }).expect(400);
 });
 
-test('before frost: the last flowers off, green fruit in; a bush kind keeps its flowers; ticked it is a record of each', async () => {
+test('before frost: the last flowers off, green fruit in; a bush variety keeps its flowers; ticked it is a record of each', async () => {
   const g = await garden();
   const [cordon, bush] = [
     await g.plant(g.bed, { name: 'Cordon', habit: 'indeterminate' }),
@@ -378,8 +382,8 @@ test('before frost: the last flowers off, green fruit in; a bush kind keeps its 
 
 test('much rain ahead: what blushes is picked today, also where one looked yesterday', async () => {
   const g = await garden();
-  const kind = await g.kind({ splits: 'more' });
-  const plant = await g.plant(g.bed, { name: 'A', stage: 'ripening', cultivarId: kind });
+  const variety = await g.variety({ splits: 'more' });
+  const plant = await g.plant(g.bed, { name: 'A', stage: 'ripening', varietyId: variety });
   await g.record('picking', { plantId: plant }, { date: TODAY, count: 2, state: 'sound', use: 'eaten' });
   const picks = async () => (await g.view()).today.filter((t) => t.source === 'pick');
   expect(await picks()).toEqual([]);
@@ -403,15 +407,15 @@ test('a second crop: told in its time, where the bed is clean; planned as one it
   await g.goTo('2026-07-05');
   const view = (await g.season(2026)).second!;
   expect(view).toMatchObject({ by: '2026-07-11', places: [{ place: 'Bed', fits: true, text: 'free and clean' }] });
-  const kind = await g.kind({ habit: 'determinate', daysToMaturity: 65 });
-  await g.planting({ year: 2026, aim: 'second-crop', cultivarId: kind });
+  const variety = await g.variety({ habit: 'determinate', daysToMaturity: 65 });
+  await g.planting({ year: 2026, aim: 'second-crop', varietyId: variety });
   expect((await g.raising()).map((t) => t.title)).toEqual(['Sow Red one']);
   // one date for a second crop, wherever it is told
   await g.plant(g.bed, { name: 'Stands' });
   const line = (await g.season(2026)).lines.find((l) => l.label === 'After a loss, or a second crop')!;
   expect(line.bands.find((b) => b.what === 'second-sowing')!.to).toBe(view.by);
   // two weeks old it is not spoken of planting out, however warm it is
-  await g.planting({ year: 2026, aim: 'second-crop', cultivarId: kind, sownOn: '2026-06-25' });
+  await g.planting({ year: 2026, aim: 'second-crop', varietyId: variety, sownOn: '2026-06-25' });
   const young = (await g.season(2026)).plantings.find((p) => p.planting.sownOn)!;
   expect([young.gate, young.gateText]).toEqual([null, null]);
   await g.changePlace(g.bed, { history: [{ year: 2026, family: 'nightshade', problems: ['early-blight'] }] });

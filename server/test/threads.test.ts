@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { pathToFileURL } from 'node:url';
 import { HttpException, Logger } from '@nestjs/common';
-import { Threads } from '../src/reckoning/threads.js';
+import { Threads } from '../src/workers/threads.js';
 import { databaseTrouble } from '../src/shared/database-faults.js';
 
 /** Threads that reckon, and what becomes of those that do not let go. */

@@ -152,23 +152,25 @@ test('how long things take is learned from the time between two ticks; a long pa
     ]);
   const round = async () => (await g.view()).today.find((t) => t.source === 'round');
   const first = (await round())!;
-  expect(first.minutes).toBe(first.reckoned);
-  await g.tick(first.key, { recordId: uuid(), reckoned: first.reckoned }).expect(200);
+  expect(first.minutes).toBe(first.estimatedMinutes);
+  await g.tick(first.key, { recordId: uuid(), estimatedMinutes: first.estimatedMinutes }).expect(200);
   // nothing was ticked before: nothing is learned
   await g.untick(first.key).expect(204);
-  await lastTick(3 * first.reckoned);
-  await g.tick(first.key, { recordId: uuid(), reckoned: first.reckoned }).expect(200);
+  await lastTick(3 * first.estimatedMinutes);
+  await g.tick(first.key, { recordId: uuid(), estimatedMinutes: first.estimatedMinutes }).expect(200);
   await lastTick(300);
-  await g.tick(first.key, { recordId: uuid(), reckoned: first.reckoned }).expect(200);
-  const [rows] = await db.query('SELECT ticks, took, reckoned FROM task_pace WHERE gardenId = ?', [g.garden]);
+  await g.tick(first.key, { recordId: uuid(), estimatedMinutes: first.estimatedMinutes }).expect(200);
+  const [rows] = await db.query('SELECT ticks, took, estimatedMinutes FROM task_pace WHERE gardenId = ?', [g.garden]);
   await db.end();
-  expect(rows).toEqual([{ ticks: 1, took: expect.closeTo(3 * first.reckoned, 0), reckoned: first.reckoned }]);
+  expect(rows).toEqual([
+    { ticks: 1, took: expect.closeTo(3 * first.estimatedMinutes, 0), estimatedMinutes: first.estimatedMinutes },
+  ]);
   await g.goTo('2026-07-26');
   const later = (await round())!;
-  expect(later.reckoned).toBe(first.reckoned);
-  // one tick of three times the length against four of the reckoned
-  expect(later.minutes).toBe(Math.round(first.reckoned * (7 / 5)));
-  await g.tick(later.key, { recordId: uuid(), reckoned: -5 }).expect(400);
+  expect(later.estimatedMinutes).toBe(first.estimatedMinutes);
+  // one tick of three times the length against four of the estimated
+  expect(later.minutes).toBe(Math.round(first.estimatedMinutes * (7 / 5)));
+  await g.tick(later.key, { recordId: uuid(), estimatedMinutes: -5 }).expect(400);
 });
 
 test('a tick saved offline counts for the day it was in the garden, not in Greenwich', async () => {

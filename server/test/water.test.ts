@@ -28,7 +28,7 @@ async function dripBed() {
     widthM: 0.5,
     irrigation: 'drip',
     flowLPerH: 16,
-    watering: { school: 'by-need', timerZone: 2 },
+    watering: { method: 'by-need', timerZone: 2 },
   };
   await g.agent
     .put(g.url('/timer'))
@@ -72,12 +72,12 @@ test('a week is planned in days, litres and minutes; rules are kept; faults are 
   const run = p.pours[0]!.plan!.days.find((d) => d.litres > 0)!;
   // two plants share 16 L/h: 8 each
   expect(run.steps!.minutes! * run.steps!.times).toBeCloseTo((run.litres / 8) * 60, 4);
-  expect(p.schools).not.toContain('half-often');
-  expect((await bed.put({ watering: { school: 'by-need', allowedDays: [3], timerZone: 2 } })).status).toBe(200);
+  expect(p.methods).not.toContain('half-often');
+  expect((await bed.put({ watering: { method: 'by-need', allowedDays: [3], timerZone: 2 } })).status).toBe(200);
   for (const d of (await bed.plan()).pours[0]!.plan!.days)
     if (d.litres > 0) expect(new Date(d.date).getUTCDay()).toBe(3);
   for (const [watering, path] of [
-    [{ school: 'moonlight' }, 'watering.school'],
+    [{ method: 'moonlight' }, 'watering.method'],
     [{ allowedDays: [7] }, 'watering.allowedDays'],
     [{ timerZone: 9 }, 'watering.timerZone'],
   ] as const) {

@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import './data/all-writes';
 import { ApiError } from './lib/api';
-import { showLook } from './lib/look';
+import { applyDisplayMode } from './lib/display-mode';
 import { queryKeys } from './lib/query-keys';
 import { registerWrites } from './lib/writes';
 import { findAccount, gardenHere, setGardenHere } from './offline/account';
@@ -66,7 +66,7 @@ function afterRestore(): void {
   void startOutbox(client);
 }
 
-showLook();
+applyDisplayMode();
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root element');
 await findAccount();

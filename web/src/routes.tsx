@@ -1,17 +1,25 @@
 import { useIsFetching } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { createBrowserRouter, Navigate, Outlet, ScrollRestoration } from 'react-router';
+import {
+  createBrowserRouter,
+  generatePath,
+  Navigate,
+  Outlet,
+  ScrollRestoration,
+  useLocation,
+  useParams,
+} from 'react-router';
 import { Home } from './features/account/screens/home';
 import { GardenFrame } from './frame/garden-frame';
 import { GardenScreen } from './features/garden/screens/garden';
-import { linkTo, ROUTES } from './lib/paths';
+import { linkTo, ROUTES, OLD_PATHS } from './lib/paths';
 import { accountHere, gardenHere } from './offline/account';
 import { Failed } from './ui/states';
 import { TitleFollowsHeading } from './frame/title-follows';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
 const productEdit = async () => ({ Component: (await import('./features/shed/screens/product-edit')).ProductEdit });
-const kindEdit = async () => ({ Component: (await import('./features/varieties/screens/variety-edit')).KindEdit });
+const varietyEdit = async () => ({ Component: (await import('./features/varieties/screens/variety-edit')).KindEdit });
 const plantEdit = async () => ({ Component: (await import('./features/looking/screens/plant-edit')).PlantEdit });
 
 const plant = async () => ({ Component: (await import('./features/looking/screens/plant')).PlantScreen });
@@ -39,7 +47,13 @@ const pages = (
   </>
 );
 
-const Unforeseen = () => <Failed error={new Error('unexpected')} again={() => location.reload()} />;
+/** Leads from an address of an earlier version to today's. */
+function Moved({ to }: { to: string }) {
+  const { search } = useLocation();
+  return <Navigate to={generatePath(to, useParams()) + search} replace />;
+}
+
+const UnexpectedError = () => <Failed error={new Error('unexpected')} again={() => location.reload()} />;
 
 /** Opens the last garden at once from the device, without waiting for the list. */
 function landInGarden(): void {
@@ -53,7 +67,7 @@ landInGarden();
 export const router = createBrowserRouter([
   {
     element: pages,
-    ErrorBoundary: Unforeseen,
+    ErrorBoundary: UnexpectedError,
     children: [
       { path: ROUTES.home, element: <Home /> },
       {
@@ -146,15 +160,15 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./features/season/screens/season')).SeasonScreen }),
           },
           {
-            path: ROUTES.kinds,
-            lazy: async () => ({ Component: (await import('./features/varieties/screens/varieties')).KindsScreen }),
+            path: ROUTES.varieties,
+            lazy: async () => ({ Component: (await import('./features/varieties/screens/varieties')).VarietiesScreen }),
           },
           {
             path: ROUTES.report,
             lazy: async () => ({ Component: (await import('./features/reports/screens/report')).ReportScreen }),
           },
-          { path: ROUTES.newKind, lazy: kindEdit },
-          { path: ROUTES.kind, lazy: kindEdit },
+          { path: ROUTES.newVariety, lazy: varietyEdit },
+          { path: ROUTES.variety, lazy: varietyEdit },
           { path: ROUTES.newProduct, lazy: productEdit },
           { path: ROUTES.product, lazy: productEdit },
           {
@@ -180,7 +194,7 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./features/looking/screens/look')).LookScreen }),
           },
           {
-            path: ROUTES.neighbour,
+            path: ROUTES.otherGarden,
             lazy: async () => ({
               Component: (await import('./features/looking/screens/other-garden')).NeighbourScreen,
             }),
@@ -213,6 +227,7 @@ export const router = createBrowserRouter([
           },
         ],
       },
+      ...OLD_PATHS.map(([from, to]) => ({ path: from, element: <Moved to={to} /> })),
       { path: '*', element: <Navigate to={ROUTES.home} replace /> },
     ],
   },

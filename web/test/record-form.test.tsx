@@ -1,4 +1,4 @@
-import { RECORD_KIND_CODES, RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import { RECORD_TYPE_CODES, RECORD_TYPES, type RecordType } from '@candid-leaf/core/records';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import '../src/data/all-writes';
 import { RecordForm } from '../src/frame/acts/record-form';
@@ -6,7 +6,7 @@ import { RECORD_FORMS } from '../src/frame/acts/record-forms';
 import { fakeServer, show, TODAY, gardenWith } from './page';
 
 const target = { plantId: 'p1', placeId: null, name: 'Paste' } as never;
-const form = (kind: RecordKind, units = {}) => {
+const form = (kind: RecordType, units = {}) => {
   let done = false;
   show(<RecordForm kind={kind} target={target} day={TODAY} record={undefined} onDone={() => (done = true)} />, {
     garden: gardenWith(units),
@@ -19,11 +19,11 @@ const form = (kind: RecordKind, units = {}) => {
 };
 
 test('every kind that is recorded by a form asks for fields of its own class', () => {
-  for (const kind of RECORD_KIND_CODES.filter((k) => RECORD_KINDS[k].offeredOn.length > 0)) {
+  for (const kind of RECORD_TYPE_CODES.filter((k) => RECORD_TYPES[k].offeredOn.length > 0)) {
     const { asks } = RECORD_FORMS[kind];
     expect([kind, asks.length > 0]).toEqual([kind, true]);
     expect(new Set(asks.map((a) => a.name)).size).toBe(asks.length);
-    expect(RECORD_KINDS[kind].label.length).toBeGreaterThan(2);
+    expect(RECORD_TYPES[kind].label.length).toBeGreaterThan(2);
   }
 });
 

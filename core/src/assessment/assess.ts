@@ -7,7 +7,7 @@ import { type Formatter, METRIC_FORMAT } from '../units/formatter.js';
 import type { ForecastWeather } from '../water/expected-weather.js';
 import { type PlacePlan, planPlace, pourOf } from '../water/place-plan.js';
 import type { PlaceRules } from '../water/plan-rules.js';
-import { DEFAULT_SCHOOL } from '../water/schools.js';
+import { DEFAULT_METHOD } from '../water/methods.js';
 import { type Report, reportFrom } from './report.js';
 
 /** A plant's assessment: its findings, water, remedies and report. */
@@ -115,7 +115,7 @@ export function reportOn(
   c: PlantCase,
   forecast: readonly ForecastWeather[] = [],
   format: Formatter = METRIC_FORMAT,
-  rules: PlaceRules = { school: DEFAULT_SCHOOL },
+  rules: PlaceRules = { method: DEFAULT_METHOD },
 ): Report {
   const concluded = conclude({ id: ALONE, case: c }, forecast, format);
   return decidePlace(ALONE, rules, [concluded], forecast).plants.get(ALONE)!.report;

@@ -95,7 +95,7 @@ function rounded(day: BalanceDay): BalanceDay {
 }
 
 function waterReport(
-  { case: c, balance, ahead, foreseen, format, waterKnown }: CaseContext,
+  { case: c, balance, ahead, hasForecast, format, waterKnown }: CaseContext,
   plan: WeekPlan | null,
 ): WaterReport {
   const { days } = balance;
@@ -115,7 +115,7 @@ function waterReport(
     ahead: ahead.map((d) => ({ date: d.date, fractionAvailable: roundTo(d.fractionAvailable, 3) })),
     evenness: even === null ? null : roundTo(even, 2),
     nextWatering: next
-      ? { date: next.date, litres: next.litres, why: whyWatered(next, c.asOf, foreseen, format) }
+      ? { date: next.date, litres: next.litres, why: whyWatered(next, c.asOf, hasForecast, format) }
       : null,
   };
 }

@@ -4,10 +4,10 @@
 export interface Pace {
   ticks: number;
   took: number;
-  reckoned: number;
+  estimatedMinutes: number;
 }
 
-export const NO_PACE: Pace = { ticks: 0, took: 0, reckoned: 0 };
+export const NO_PACE: Pace = { ticks: 0, took: 0, estimatedMinutes: 0 };
 
 /** Longer gaps between two ticks are breaks; shorter ones mean the work was done before (judgement). */
 const MOST_MINUTES = 40;
@@ -17,19 +17,19 @@ const WEIGHS = 4;
 const [LEAST, MOST] = [0.4, 3] as const;
 
 /** Adds one tick. `sinceLast` is the time since the tick before it, in minutes. A break teaches nothing. */
-export function learn(p: Pace, reckoned: number, sinceLast: number | null): Pace {
-  if (sinceLast === null || sinceLast > MOST_MINUTES || sinceLast < LEAST_MINUTES || reckoned <= 0) return p;
-  return { ticks: p.ticks + 1, took: p.took + sinceLast, reckoned: p.reckoned + reckoned };
+export function learn(p: Pace, estimatedMinutes: number, sinceLast: number | null): Pace {
+  if (sinceLast === null || sinceLast > MOST_MINUTES || sinceLast < LEAST_MINUTES || estimatedMinutes <= 0) return p;
+  return { ticks: p.ticks + 1, took: p.took + sinceLast, estimatedMinutes: p.estimatedMinutes + estimatedMinutes };
 }
 
 /** Returns the factor that stretches estimated minutes: 1 without ticks, closer to the real times with each. */
 export function paceFactor(p: Pace): number {
   if (p.ticks === 0) return 1;
-  const usual = p.reckoned / p.ticks;
-  const factor = (p.took + WEIGHS * usual) / (p.reckoned + WEIGHS * usual);
+  const usual = p.estimatedMinutes / p.ticks;
+  const factor = (p.took + WEIGHS * usual) / (p.estimatedMinutes + WEIGHS * usual);
   return Math.min(MOST, Math.max(LEAST, factor));
 }
 
 /** Returns whole minutes, at least 1. */
-export const minutesAtPace = (reckoned: number, p: Pace): number =>
-  reckoned <= 0 ? reckoned : Math.max(1, Math.round(reckoned * paceFactor(p)));
+export const minutesAtPace = (estimatedMinutes: number, p: Pace): number =>
+  estimatedMinutes <= 0 ? estimatedMinutes : Math.max(1, Math.round(estimatedMinutes * paceFactor(p)));

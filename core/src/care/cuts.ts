@@ -2,7 +2,7 @@ import type { PlantAssessment } from '../assessment/assess.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
 import { cutPlan, type CutPlan } from '../pruning/cut-plan.js';
 import { LEAF_LOSS_PCT, LEAF_LOSS_WITHIN_DAYS, leafLostPct } from '../pruning/leaf-loss.js';
-import { defaultTraining, type Training, type TrainingChoice } from '../pruning/schools.js';
+import { defaultTraining, type Training, type TrainingChoice } from '../pruning/methods.js';
 import { isRainless } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { AHEAD_DAYS, hardSpells } from '../season/hard-weather.js';

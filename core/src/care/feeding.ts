@@ -2,7 +2,7 @@ import type { PlantAssessment } from '../assessment/assess.js';
 import type { CaseContext } from '../diagnosis/context.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
 import { remedyRow } from '../diagnosis/tables/remedies.js';
-import { feedPlan, type FeedPlan, type StarterSchool } from '../nutrition/feed-plan.js';
+import { feedPlan, type FeedPlan, type StarterMethod } from '../nutrition/feed-plan.js';
 import { type LedgerDay, ledgerDays } from '../nutrition/ledger-days.js';
 import { expectedFruitKg, UPTAKE_G_PER_KG } from '../nutrition/uptake.js';
 import { isPotted } from '../records/place.js';
@@ -19,7 +19,7 @@ const BURNT = 'leaf-tip-burn';
 const HEAT_AHEAD_DAYS = 2;
 
 /** Plans a plant's next feed from the same facts that its findings and water use. */
-export function feedingOf({ context: c, report }: PlantAssessment, school: StarterSchool): FeedPlan {
+export function feedingOf({ context: c, report }: PlantAssessment, method: StarterMethod): FeedPlan {
   const { asOf, plant, place, records } = c.case;
   const today = c.balance.days.at(-1);
   const pausing = report.remedies.find((r) => remedyRow(r.remedy).dose === 'pause-feed');
@@ -30,7 +30,7 @@ export function feedingOf({ context: c, report }: PlantAssessment, school: Start
     stage: plant.stage ?? null,
     plantedOn: plant.transplantedOn ?? null,
     fed: records.feeding,
-    school,
+    method,
     test: place.soilTest ?? null,
     paleOn: c.present.has(PALE) ? (c.seen.get(PALE)?.date ?? null) : null,
     lush: c.present.has(LUSH),

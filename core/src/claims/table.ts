@@ -168,7 +168,7 @@ export const CLAIMS: readonly Claim[] = [
     /one crop a year/i,
   ),
   row(
-    'mixing-kinds',
+    'mixing-varieties',
     'Mixing varieties improves fruit set by crossing',
     'no',
     'Flowers pollinate themselves; what matters is movement.',

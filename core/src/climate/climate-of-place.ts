@@ -1,5 +1,5 @@
 import type { WeatherDay } from './gaps.js';
-import { wetShares } from './rain-seasons.js';
+import { monthlyRainShares } from './rain-seasons.js';
 import type { ClimateTable } from './weather-generator.js';
 
 /** Recorded days of a month needed to know how often it rains in it. */
@@ -30,15 +30,15 @@ export function climateOfPlace(
   const range = ranges.length >= 20 ? ranges.reduce((a, b) => a + b, 0) / ranges.length : 10;
   const wet = recorded.filter((w) => w.rainMm > 0);
   const perWetDay = wet.length >= 8 ? wet.reduce((sum, w) => sum + w.rainMm, 0) / wet.length : 7;
-  const usual = wetShares(latitude, longitude);
+  const usual = monthlyRainShares(latitude, longitude);
   // how much wetter or drier the recorded days were than the table says for their months
   const expected = byMonth.reduce((sum, days, m) => sum + days.length * usual[m]!, 0);
   const wetter = recorded.length >= 60 ? wet.length / Math.max(1, expected) : 1;
   const shareOf = (month: number): number => {
     const own = byMonth[month]!;
     // use the garden's own records for a month that has enough of them
-    const told = own.length >= OWN_MONTH_DAYS ? own.filter((w) => w.rainMm > 0).length / own.length : null;
-    return Math.min(0.7, Math.max(0.01, told ?? usual[month]! * Math.min(2, Math.max(0.4, wetter))));
+    const ownShare = own.length >= OWN_MONTH_DAYS ? own.filter((w) => w.rainMm > 0).length / own.length : null;
+    return Math.min(0.7, Math.max(0.01, ownShare ?? usual[month]! * Math.min(2, Math.max(0.4, wetter))));
   };
   return Array.from({ length: 12 }, (_, m) => {
     const mean = meanOf(m) + warmer;

@@ -29,13 +29,13 @@ export function extraterrestrialRadiation(latitude: number, J: number): number {
   }
   const known = suns[J];
   if (known !== undefined && !Number.isNaN(known)) return known;
-  const ra = reckoned(latitude, J);
+  const ra = compute(latitude, J);
   suns[J] = ra;
   return ra;
 }
 
 /** Computes it by the equation, without the cache. */
-function reckoned(latitude: number, J: number): number {
+function compute(latitude: number, J: number): number {
   const phi = radians(latitude);
   const delta = declination(J);
   const ws = sunsetHourAngle(latitude, J);

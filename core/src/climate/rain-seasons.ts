@@ -56,7 +56,7 @@ const EVEN: Pick<RainSeason, 'share' | 'wettest' | 'swing'> = { share: 0.3, wett
 const within = (x: number, [low, high]: readonly [number, number]): boolean => x >= low && x <= high;
 
 /** Returns the share of rainy days in each month, January first, for a place without records. */
-export function wetShares(latitude: number, longitude: number | null): number[] {
+export function monthlyRainShares(latitude: number, longitude: number | null): number[] {
   const { share, wettest, swing } =
     RAIN_SEASONS.find(
       (s) =>

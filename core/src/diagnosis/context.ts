@@ -28,7 +28,7 @@ export interface CaseContext {
   /** forecast where the plant grows, day by day; empty without one */
   readonly ownAhead: readonly WeatherDay[];
   /** true if those days come from a forecast */
-  readonly foreseen: boolean;
+  readonly hasForecast: boolean;
   readonly present: ReadonlySet<SignCode>;
   readonly absent: ReadonlySet<SignCode>;
   /** newest observation of each sign */
@@ -78,7 +78,7 @@ export function contextOf(
   const own = c.records.weather.map((w) => weatherInPlace(c.place, w, c.garden));
   const rainOn = new Map(own.map((w) => [w.date, w.rainMm]));
   const ownRainMm = (day: Day): number => rainOn.get(day) ?? 0;
-  const foreseen = forecast
+  const daysAhead = forecast
     .filter((f) => f.date > c.asOf && f.date <= addDays(c.asOf, LOOK_AHEAD_DAYS))
     .map((w) => weatherInPlace(c.place, w, c.garden));
   const felt = feltNow(c, ownRainMm);
@@ -93,9 +93,9 @@ export function contextOf(
     format,
     balance,
     ahead: whole.days.slice(today + 1),
-    coldestAhead: Math.min(99, ...foreseen.map((w) => w.tMinC)),
-    ownAhead: foreseen,
-    foreseen: forecast.some((f) => f.date > c.asOf),
+    coldestAhead: Math.min(99, ...daysAhead.map((w) => w.tMinC)),
+    ownAhead: daysAhead,
+    hasForecast: forecast.some((f) => f.date > c.asOf),
     present,
     absent,
     seen,

@@ -3,7 +3,7 @@ import { MOST_PH_FOR_LIME } from '../soil/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
 import type { Crop } from '../records/plant.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
-import { EVENING_LIMIT_C, eveningC, meetingOf } from '../spray/limits.js';
+import { EVENING_LIMIT_C, eveningC, conflictOf } from '../spray/limits.js';
 import { daysBetween } from '../units/day.js';
 import { spellOn } from '../water/season.js';
 import { AMPLE_LEFT, DRY_LEFT, isShortOfWater } from '../water/stress.js';
@@ -69,15 +69,15 @@ export const FACTS = {
   'cherry-type': (ctx: CaseContext) => ctx.case.plant.type === 'cherry',
   'large-fruited': (ctx: CaseContext) => ctx.case.plant.type === 'beefsteak',
   'hot-type': (ctx: CaseContext) => ctx.case.plant.type === 'hot',
-  'kind-gets-dark-ends': (ctx: CaseContext) => ctx.case.plant.leans?.darkEnds === 'more',
-  'kind-seldom-dark-ends': (ctx: CaseContext) => ctx.case.plant.leans?.darkEnds === 'less',
-  'kind-splits': (ctx: CaseContext) => ctx.case.plant.leans?.splits === 'more',
-  'kind-seldom-splits': (ctx: CaseContext) => ctx.case.plant.leans?.splits === 'less',
+  'variety-gets-dark-ends': (ctx: CaseContext) => ctx.case.plant.tendencies?.darkEnds === 'more',
+  'variety-seldom-dark-ends': (ctx: CaseContext) => ctx.case.plant.tendencies?.darkEnds === 'less',
+  'variety-splits': (ctx: CaseContext) => ctx.case.plant.tendencies?.splits === 'more',
+  'variety-seldom-splits': (ctx: CaseContext) => ctx.case.plant.tendencies?.splits === 'less',
   // how a variety sets matters only in weather in which others fail
-  'kind-fails-in-this-heat': (ctx: CaseContext) => ctx.case.plant.leans?.heatSet === 'less' && heatToSetIn(ctx),
-  'kind-sets-in-this-heat': (ctx: CaseContext) => ctx.case.plant.leans?.heatSet === 'more' && heatToSetIn(ctx),
-  'kind-fails-in-this-cold': (ctx: CaseContext) => ctx.case.plant.leans?.coldSet === 'less' && coldToSetIn(ctx),
-  'kind-sets-in-this-cold': (ctx: CaseContext) => ctx.case.plant.leans?.coldSet === 'more' && coldToSetIn(ctx),
+  'variety-fails-in-this-heat': (ctx: CaseContext) => ctx.case.plant.tendencies?.heatSet === 'less' && heatToSetIn(ctx),
+  'variety-sets-in-this-heat': (ctx: CaseContext) => ctx.case.plant.tendencies?.heatSet === 'more' && heatToSetIn(ctx),
+  'variety-fails-in-this-cold': (ctx: CaseContext) => ctx.case.plant.tendencies?.coldSet === 'less' && coldToSetIn(ctx),
+  'variety-sets-in-this-cold': (ctx: CaseContext) => ctx.case.plant.tendencies?.coldSet === 'more' && coldToSetIn(ctx),
   pepper: (ctx: CaseContext) => ctx.case.plant.crop === 'pepper',
   'just-planted': (ctx: CaseContext) =>
     ctx.case.plant.transplantedOn != null && daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) <= 21,
@@ -106,11 +106,11 @@ export const FACTS = {
   'cool-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 5 && between(meanTemperature(ctx, 14), 8, 20),
   'warm-wet-weather': (ctx: CaseContext) => rainyDays(ctx, 14) >= 4 && between(meanTemperature(ctx, 14), 18, 29),
   'dry-warm-weather': (ctx: CaseContext) => rainyDays(ctx, 14) <= 1 && between(meanTemperature(ctx, 14), 20, 40),
-  'no-rain-lately': (ctx: CaseContext) => ctx.weather(14).length > 0 && rainyDays(ctx, 14) === 0,
-  'cold-nights-lately': (ctx: CaseContext) => ctx.weather(10).filter((w) => w.tMinC < CHILL_NIGHT_C).length >= 2,
-  'warm-lately': (ctx: CaseContext) =>
+  'no-rain-recently': (ctx: CaseContext) => ctx.weather(14).length > 0 && rainyDays(ctx, 14) === 0,
+  'cold-nights-recently': (ctx: CaseContext) => ctx.weather(10).filter((w) => w.tMinC < CHILL_NIGHT_C).length >= 2,
+  'warm-recently': (ctx: CaseContext) =>
     ctx.weather(10).length > 0 && ctx.weather(10).every((w) => w.tMinC >= COLD_NIGHT_C.tomato),
-  'fed-lately': (ctx: CaseContext) => ctx.recent(ctx.case.records.feeding, 14).length > 0,
+  'fed-recently': (ctx: CaseContext) => ctx.recent(ctx.case.records.feeding, 14).length > 0,
   mulched: (ctx: CaseContext) => spellOn(ctx.case.place.mulch, ctx.case.asOf) !== undefined,
   shaded: (ctx: CaseContext) => (spellOn(ctx.case.place.shade, ctx.case.asOf)?.blockPct ?? 0) >= 25,
   'short-of-water': (ctx: CaseContext) =>
@@ -140,10 +140,10 @@ export const FACTS = {
   'warm-nights-ahead': (ctx: CaseContext) =>
     ctx.coldestAhead >= 10 && ctx.weather(3).length > 0 && ctx.weather(3).every((w) => w.tMinC >= 10),
   'frost-ahead': (ctx: CaseContext) => ctx.coldestAhead <= 5,
-  'oil-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], meetingOf('neem', 'sulfur')!.days),
-  'sulfur-lately': (ctx: CaseContext) => sprayedWithin(ctx, ['sulfur'], meetingOf('neem', 'sulfur')!.days),
-  'oil-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], meetingOf('neem', 'soap')!.days),
-  'soap-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['soap'], meetingOf('neem', 'soap')!.days),
+  'oil-recently': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], conflictOf('neem', 'sulfur')!.days),
+  'sulfur-recently': (ctx: CaseContext) => sprayedWithin(ctx, ['sulfur'], conflictOf('neem', 'sulfur')!.days),
+  'oil-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['neem'], conflictOf('neem', 'soap')!.days),
+  'soap-in-three-days': (ctx: CaseContext) => sprayedWithin(ctx, ['soap'], conflictOf('neem', 'soap')!.days),
   'sprayed-today': (ctx: CaseContext) =>
     ctx.recent(ctx.case.records.sprays, 1).some((p) => p.product !== 'weedkiller-nearby'),
 } satisfies Record<string, (ctx: CaseContext) => boolean>;

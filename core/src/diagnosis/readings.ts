@@ -99,12 +99,12 @@ export const READINGS = {
     if (!coversWindow(ctx, 14)) return 'unknown';
     return known(days.reduce((sum, w) => sum + (w.tMinC + w.tMaxC) / 2, 0) / days.length < 16);
   },
-  'hot-lately': (ctx: CaseContext) => anyDay(ctx, 5, (w) => w.tMaxC >= 30),
+  'hot-recently': (ctx: CaseContext) => anyDay(ctx, 5, (w) => w.tMaxC >= 30),
   'freeze-within-three-days': (ctx: CaseContext) =>
     hasFrostEvent(ctx, 3) ? 'yes' : anyDay(ctx, 3, (w) => w.tMinC < 0),
   'night-near-frost': (ctx: CaseContext): Reading =>
     hasFrostEvent(ctx, 5) ? 'yes' : anyDay(ctx, 5, (w) => w.tMinC < frostFromC(ctx.case.place)),
-  'cold-night-lately': (ctx: CaseContext) => anyDay(ctx, 14, (w) => w.tMinC < 11),
+  'cold-night-recently': (ctx: CaseContext) => anyDay(ctx, 14, (w) => w.tMinC < 11),
   'cold-when-those-flowers-opened': (ctx: CaseContext): Reading => {
     const then = ctx.own.filter((w) => {
       const back = daysBetween(w.date, ctx.case.asOf);
@@ -113,7 +113,7 @@ export const READINGS = {
     if (then.length < 14) return 'unknown';
     return known(then.filter((w) => w.tMinC < 13.5).length >= 2);
   },
-  'burning-spray-lately': (ctx: CaseContext): Reading => {
+  'burning-spray-recently': (ctx: CaseContext): Reading => {
     const within = sprayed(ctx, 8).filter((p) => burnsInHeat(p.product));
     if (within.some((p) => (warmthOf(ctx, p) ?? 0) >= BURNS_FROM_C)) return 'yes';
     if (within.length > 0) return 'unknown';
@@ -179,11 +179,11 @@ export const READINGS = {
     if (!ctx.waterKnown || left === undefined) return 'unknown';
     return left < 0.3 ? 'yes' : left > 0.6 ? 'no' : 'unknown';
   },
-  'planted-lately': (ctx: CaseContext): Reading => {
+  'planted-recently': (ctx: CaseContext): Reading => {
     const { transplantedOn } = ctx.case.plant;
     return transplantedOn ? known(daysBetween(transplantedOn, ctx.case.asOf) <= 25) : 'unknown';
   },
-  'cut-hard-lately': (ctx: CaseContext): Reading => {
+  'cut-hard-recently': (ctx: CaseContext): Reading => {
     const { pruning } = ctx.case.records;
     if (ctx.recent(pruning, 16).some((p) => (p.leafSharePct ?? 0) >= 20 || (p.cuts ?? 0) > 8)) return 'yes';
     return pruning.length > 0 ? 'no' : 'unknown';

@@ -1,6 +1,6 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import { HOT_DAY_C } from '../climate/limits.js';
-import type { Leaning } from '../records/leanings.js';
+import type { TendencyLevel } from '../records/tendencies.js';
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
@@ -11,11 +11,11 @@ import { COUNTED_CHANCE_PCT } from '../water/expected-weather.js';
 /** Days to look ahead. */
 const AHEAD_DAYS = 2;
 /** Rain on one day that splits ripe fruit, mm; half for a variety that splits easily (judgement). */
-const SPLITTING_MM: Record<Leaning, number> = { more: 6, usual: 12, less: 20 };
+const SPLITTING_MM: Record<TendencyLevel, number> = { more: 6, usual: 12, less: 20 };
 
 export interface BlushQuestion {
   crop: Crop;
-  splits: Leaning | null;
+  splits: TendencyLevel | null;
   today: Day;
   /** where the plant grows: no rain under a roof */
   ahead: readonly (WeatherDay & { rainChancePct?: number | null })[];

@@ -7,8 +7,8 @@ import { isSlow, nitrogenFreedG } from './release.js';
 import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
 
 /** Feed to start with. A soil test decides; without one, compost and a balanced feed (common practice). */
-export const STARTER_SCHOOLS = ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test'] as const;
-export type StarterSchool = (typeof STARTER_SCHOOLS)[number];
+export const STARTER_METHODS = ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test'] as const;
+export type StarterMethod = (typeof STARTER_METHODS)[number];
 
 /** A feed's lead nutrient, compared with what is needed now. */
 export type FeedLead = 'balanced' | 'nitrogen' | 'phosphorus' | 'potash';
@@ -51,7 +51,7 @@ export interface FeedQuestion {
   plantedOn: Day | null;
   /** oldest first; 0 g is "not fed" */
   fed: readonly Feeding[];
-  school: StarterSchool;
+  method: StarterMethod;
   /** from a soil test, if there is one */
   test: { nitrogen?: string | null; phosphorus?: string | null } | null;
   /** day old leaves were last seen pale all over, if that still holds */
@@ -166,9 +166,9 @@ function trialLook(q: FeedQuestion, last: Feeding | null): FeedPlan | null {
 
 function starterLead(q: FeedQuestion): FeedLead {
   const low = (x: string | null | undefined): boolean => x === 'low';
-  if (q.test && (q.school === 'by-test' || q.school === 'compost-balanced'))
+  if (q.test && (q.method === 'by-test' || q.method === 'compost-balanced'))
     return low(q.test.phosphorus) ? 'phosphorus' : low(q.test.nitrogen) ? 'nitrogen' : 'balanced';
-  return q.school === 'nitrogen-led' ? 'nitrogen' : q.school === 'phosphorus-led' ? 'phosphorus' : 'balanced';
+  return q.method === 'nitrogen-led' ? 'nitrogen' : q.method === 'phosphorus-led' ? 'phosphorus' : 'balanced';
 }
 
 /**

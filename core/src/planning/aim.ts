@@ -1,4 +1,4 @@
-import { daysToMaturityOf } from '../cultivars/cultivar.js';
+import { daysToMaturityOf } from '../varieties/variety.js';
 import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
 import type { Aim } from './planting.js';
 
@@ -40,15 +40,15 @@ const EARLY_DAYS = 68;
 /** Returns what argues against this variety for this aim; null if nothing does or its habit is unknown. */
 export function aimAgainst(
   aim: Aim | null | undefined,
-  kind: { crop: Crop; type?: PlantType | null; habit?: GrowthHabit | null; daysToMaturity?: number | null },
+  variety: { crop: Crop; type?: PlantType | null; habit?: GrowthHabit | null; daysToMaturity?: number | null },
 ): string | null {
   if (!aim) return null;
   const row = AIM_ROWS[aim];
-  if (kind.crop === 'tomato' && kind.habit && !row.habits.includes(kind.habit))
-    return `${row.label}: ${row.why}; this variety is ${kind.habit}.`;
-  if (aim === 'second-crop' && kind.crop === 'pepper')
+  if (variety.crop === 'tomato' && variety.habit && !row.habits.includes(variety.habit))
+    return `${row.label}: ${row.why}; this variety is ${variety.habit}.`;
+  if (aim === 'second-crop' && variety.crop === 'pepper')
     return 'Peppers do not ripen as a second crop: they take too long.';
-  const { days, sure } = daysToMaturityOf(kind);
+  const { days, sure } = daysToMaturityOf(variety);
   if ((aim === 'short-season' || aim === 'second-crop') && sure && days > EARLY_DAYS)
     return `${row.label}: it takes ${days} days from planting out; varieties of ${EARLY_DAYS} or fewer are early.`;
   return null;

@@ -1,4 +1,4 @@
-import { daysToMaturityOf } from '../cultivars/cultivar.js';
+import { daysToMaturityOf } from '../varieties/variety.js';
 import { type WeatherDay } from '../climate/gaps.js';
 import { degreeDays, degreeDaySum } from '../climate/degree-days.js';
 import { TOP_BEFORE_DAYS } from '../pruning/cut-plan.js';
@@ -52,7 +52,7 @@ export interface DatesQuestion {
   mode: SeasonMode;
   season: GrowingYear;
   today: Day;
-  kind: { crop: Crop; type?: PlantType | null; habit?: GrowthHabit | null; daysToMaturity?: number | null };
+  variety: { crop: Crop; type?: PlantType | null; habit?: GrowthHabit | null; daysToMaturity?: number | null };
   /** date it was planted out, if recorded */
   plantedOn?: Day | null;
   sownOn?: Day | null;
@@ -120,8 +120,8 @@ const FROST_FREE_PLANTING: Record<SeasonMode, readonly [string, string]> = {
 const HALF_YEAR_MONTHS = 6;
 
 export function yearDates(q: DatesQuestion): YearDates {
-  const { crop } = q.kind;
-  const { days: usual, sure } = daysToMaturityOf(q.kind);
+  const { crop } = q.variety;
+  const { days: usual, sure } = daysToMaturityOf(q.variety);
   // a second crop uses a fast bush variety unless its packet says otherwise
   const days = q.second && !sure ? SECOND_CROP_DAYS : usual;
   const frosts = frostsOf(q.garden, q.season);
@@ -174,8 +174,8 @@ export function yearDates(q: DatesQuestion): YearDates {
     if (addDays(end, -least) >= out && !second) bands.push(before('last-planting', least + 7, least));
     bands.push(before('last-feed', ...LAST_FEED_BEFORE));
     if (crop === 'tomato') {
-      if (q.kind.habit === 'indeterminate' || !q.kind.habit) bands.push(before('top', ...TOP_BAND));
-      const by = secondSowing(end, q.kind.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
+      if (q.variety.habit === 'indeterminate' || !q.variety.habit) bands.push(before('top', ...TOP_BAND));
+      const by = secondSowing(end, q.variety.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
       // sown while the first crop is still raised it would not be a second one
       if (by > addDays(outTo, RAISED_DAYS.tomato[0]))
         bands.push(before('second-sowing', daysBetween(by, end) + SECOND_BAND_DAYS, daysBetween(by, end)));
@@ -215,14 +215,14 @@ function outFrom(q: DatesQuestion, lastFrost: Day | null, end: Day | null, windo
   if (end)
     return { from: 'first-frost', on: [end, end], days: [daysBetween(end, window[0]), daysBetween(end, window[1])] };
   if (lastFrost && q.mode === 'warm')
-    return { from: 'last-frost', on: [lastFrost, lastFrost], days: AFTER_FROST_DAYS[q.kind.crop] };
+    return { from: 'last-frost', on: [lastFrost, lastFrost], days: AFTER_FROST_DAYS[q.variety.crop] };
   return { from: 'season', on: null, days: [0, 0] };
 }
 
 /** Returns when to expect planting out. */
 function plantingWindow(q: DatesQuestion, lastFrost: Day | null): readonly [Day, Day] {
   if (lastFrost && q.mode === 'warm') {
-    const [least, most] = AFTER_FROST_DAYS[q.kind.crop];
+    const [least, most] = AFTER_FROST_DAYS[q.variety.crop];
     return [addDays(lastFrost, least), addDays(lastFrost, most)];
   }
   const [from, to] = FROST_FREE_PLANTING[q.mode].map((md) =>

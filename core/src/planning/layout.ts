@@ -1,6 +1,6 @@
 import type { Fault } from '../records/faults.js';
 import type { Crop } from '../records/plant.js';
-import type { Training } from '../pruning/schools.js';
+import type { Training } from '../pruning/methods.js';
 
 /** Position of a plant in a bed, seen from above, m from its corner. */
 export interface Spot {

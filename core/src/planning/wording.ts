@@ -47,7 +47,7 @@ const REASONS: Record<DateKind, string> = {
 };
 
 /** Says how a date was computed: "7 to 28 days after the last frost, 30 April: soil and nights must warm up first." */
-export function bandReckoned({ what, of, done }: Band, f: Formatter): string {
+export function bandExplained({ what, of, done }: Band, f: Formatter): string {
   if (done) return `Recorded: ${f.day(done)}.`;
   const [on, until] = of.on ?? [];
   const day = on === undefined ? '' : on === until ? f.day(on) : `${f.day(on)} to ${f.day(until!)}`;
@@ -58,7 +58,7 @@ export function bandReckoned({ what, of, done }: Band, f: Formatter): string {
     case 'season':
       return 'We have no frost date for this garden, so this is the usual time to plant out.';
     case 'warmth':
-      return warmthReckoned(of.warmth!, of.days[1] > 0, f);
+      return warmthExplained(of.warmth!, of.days[1] > 0, f);
     case 'last-frost':
       return `${counted} the last frost, ${day}: ${REASONS[what]}.`;
     case 'first-frost':
@@ -74,7 +74,7 @@ export function bandReckoned({ what, of, done }: Band, f: Formatter): string {
   }
 }
 
-function warmthReckoned({ needed, had, aDay }: NonNullable<Counted['warmth']>, ahead: boolean, f: Formatter): string {
+function warmthExplained({ needed, had, aDay }: NonNullable<Counted['warmth']>, ahead: boolean, f: Formatter): string {
   const needs = `the warmth above ${f.temperature(BASE_C)} that this variety needs from planting out to ripe fruit`;
   const share = (sum: number): string => `${Math.round((sum / needed) * 100)} %`;
   return ahead ? `It has had ${share(had)} of ${needs}; recently a day adds ${share(aDay)}.` : `It has had ${needs}.`;

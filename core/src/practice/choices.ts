@@ -33,8 +33,8 @@ export function choicesOf(practice: Practice, done: readonly CheckCode[]): Choic
     .map((c, i) => ({ code: c.row.code, p: first.marginals[i]!, explains: explainsFirst(practice, c.row) }))
     .sort((a, b) => Number(b.explains) - Number(a.explains) || b.p - a.p)
     .map((x) => x.code);
-  const told = Object.keys(disorderRow(practice.trouble).lookAlikes) as DisorderCode[];
-  const others = unique([...likely.slice(0, MOST_TROUBLES - 2), ...told, ...likely]).filter(
+  const lookAlikes = Object.keys(disorderRow(practice.trouble).lookAlikes) as DisorderCode[];
+  const others = unique([...likely.slice(0, MOST_TROUBLES - 2), ...lookAlikes, ...likely]).filter(
     (code) => code !== practice.trouble,
   );
   const troubles = [practice.trouble, ...others.slice(0, MOST_TROUBLES - 1)];

@@ -18,7 +18,7 @@ export function drawTrouble(random: Random, among: readonly Candidate[]): Candid
 }
 
 const SOIL_IS = { dry: 'soil-dry-deep', damp: 'soil-damp-deep', wet: 'soil-wet-deep' } as const;
-const TOLD: readonly RegExp[] = [
+const RECORDED_SIGNS: readonly RegExp[] = [
   /^soil-(dry|damp|wet)-deep$/,
   /^pot-(light|heavy)$/,
   /^soil-bare$/,
@@ -27,8 +27,8 @@ const TOLD: readonly RegExp[] = [
 ];
 
 /** Returns whether the records decide this sign; null if they do not. */
-function toldByRecords(ctx: CaseContext, sign: SignCode): boolean | null {
-  if (!TOLD.some((told) => told.test(sign))) return null;
+function seenInRecords(ctx: CaseContext, sign: SignCode): boolean | null {
+  if (!RECORDED_SIGNS.some((pattern) => pattern.test(sign))) return null;
   const { case: c } = ctx;
   const left = ctx.balance.days.at(-1)?.fractionAvailable ?? AMPLE_LEFT;
   const feel = left < DRY_LEFT ? 'dry' : left > WET_LEFT ? 'wet' : 'damp';
@@ -80,9 +80,9 @@ export function drawSigns(random: Random, ctx: CaseContext, trouble: Candidate):
     .map((s) => ({ code: s.code, chance: chanceOf(s.code, s.leak), dice: random() }))
     .sort((a, b) => b.chance - a.chance);
   for (const { code, chance, dice } of order) {
-    const told = toldByRecords(ctx, code);
+    const recorded = seenInRecords(ctx, code);
     // of settings, only what this problem brings
-    const may = told ?? (dice < chance && (own.has(code) || signRow(code).kind === 'sign'));
+    const may = recorded ?? (dice < chance && (own.has(code) || signRow(code).kind === 'sign'));
     if (!may || out.has(code)) continue;
     there.add(code);
     for (const not of impliedAbsent(code)) out.add(not);

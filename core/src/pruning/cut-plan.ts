@@ -1,7 +1,7 @@
 import type { Crop, GrowthHabit, Stage } from '../records/plant.js';
 import type { Pruning } from '../records/record-classes.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
-import type { Training } from './schools.js';
+import type { Training } from './methods.js';
 
 /** Most cuts per week and plant (common practice: 3 to 4). */
 export const WEEKLY_CUTS = 4;

@@ -1,6 +1,6 @@
 import type { PlaceKind } from '../records/place.js';
 import { isPotted } from '../records/place.js';
-import type { StarterSchool } from '../nutrition/feed-plan.js';
+import type { StarterMethod } from '../nutrition/feed-plan.js';
 import type { Crop, GrowthHabit } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
@@ -11,7 +11,7 @@ export interface PlantingDay {
   habit: GrowthHabit | null;
   place: { kind: PlaceKind; underCover: boolean };
   /** the chosen way of feeding at planting; null: none chosen */
-  starter: StarterSchool | null;
+  starter: StarterMethod | null;
   /** the soil is bone dry, felt or estimated */
   boneDry: boolean;
   /** the soil is warm enough for mulch */
@@ -19,7 +19,7 @@ export interface PlantingDay {
 }
 
 /** Practice differs about feed in the hole; the label says how much. */
-const STARTERS: Record<StarterSchool | 'none', string> = {
+const STARTERS: Record<StarterMethod | 'none', string> = {
   'compost-balanced': 'Two handfuls of compost in the hole, and a balanced feed by the label, not touching the roots.',
   'nitrogen-led': 'No feed in the hole. Add a little nitrogen to the water once new leaves show, by the label.',
   'phosphorus-led': 'Mix in a high-phosphorus starter feed by the label, below the roots and not touching them.',

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { faultsOf, RefusedInput } from './faults.js';
+import { withCurrentNames } from './old-names.js';
 
 /** Options for validating every class, here and at the server's edge. */
 export const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
@@ -13,7 +14,7 @@ export const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnkno
 export function checked<T extends object>(cls: new () => T, value: unknown): T {
   if (value === null || typeof value !== 'object' || Array.isArray(value))
     throw new RefusedInput([{ path: '(whole)', reason: 'must be a JSON object' }]);
-  const instance = plainToInstance(cls, value);
+  const instance = plainToInstance(cls, withCurrentNames(value));
   const faults = faultsOf(validateSync(instance, STRICT));
   if (faults.length > 0) throw new RefusedInput(faults);
   return instance;

@@ -14,7 +14,7 @@ import {
   Min,
 } from 'class-validator';
 import type { Day } from '../units/day.js';
-import { KindLeanings } from './leanings.js';
+import { VarietyTendencies } from './tendencies.js';
 import { Dated, FINITE, IsCalendarDay } from './dated.js';
 import { IsListOf, IsPart } from './parts.js';
 import {
@@ -323,8 +323,8 @@ export class PlantMake {
 
 export class PlantFacts extends PlantMake {
   /** how its variety differs from others */
-  @IsPart(() => KindLeanings, { optional: true })
-  leans?: KindLeanings | null;
+  @IsPart(() => VarietyTendencies, { optional: true })
+  tendencies?: VarietyTendencies | null;
 
   @IsOptional()
   @IsString()

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import type { Day } from '../units/day.js';
 import { byDate, type Dated, IsCalendarDay } from './dated.js';
 import { GardenFacts, PlaceFacts, PlantFacts } from './facts.js';
-import { CASE_LISTS, type RecordLists } from './kinds.js';
+import { CASE_LISTS, type RecordLists } from './record-types.js';
 import { RECORD_CLASSES } from './record-classes.js';
 import { Observation } from './observation.js';
 import { IsListOf, IsPart } from './parts.js';

@@ -39,7 +39,7 @@ import { IsListOf } from './parts.js';
 
 /**
  * What can be recorded, one class per record type. Case file, API and forms all use these classes, so each limit is
- * defined once. `kinds.ts` says which types there are and what they are for.
+ * defined once. `record-types.ts` says which types there are and what they are for.
  */
 
 /** Most letters of a reason given for something usually refused. */

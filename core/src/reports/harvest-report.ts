@@ -1,4 +1,4 @@
-import { fruitGOf } from '../cultivars/cultivar.js';
+import { fruitGOf } from '../varieties/variety.js';
 import type { Crop, PlantType } from '../records/plant.js';
 import type { PickState, PickUse } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -9,7 +9,7 @@ export interface ReportPlant {
   id: string;
   name: string;
   /** its variety by name, else its type */
-  kind: string;
+  variety: string;
   place: string;
   crop: Crop;
   type?: PlantType | null;
@@ -33,7 +33,7 @@ export interface ReportPick {
 export interface PlantRow {
   id: string;
   name: string;
-  kind: string;
+  variety: string;
   place: string;
   count: number;
   /** picked and used */
@@ -52,7 +52,7 @@ export interface HarvestReport {
   /** pickings with neither weight nor count: in no sum */
   unweighed: number;
   plants: PlantRow[];
-  kinds: { kind: string; kg: number; lostKg: number }[];
+  varieties: { variety: string; kg: number; lostKg: number }[];
   /** by the first day of each week, from the first picking to the last, without gaps */
   weeks: { from: Day; kg: number; lostKg: number }[];
   /** binned fruit by its problem, most first; share of everything picked */
@@ -98,7 +98,7 @@ export function harvestReport(
     return {
       id: plant.id,
       name: plant.name,
-      kind: plant.kind,
+      variety: plant.variety,
       place: plant.place,
       count: sum(own.map((p) => p.count ?? 0)),
       kg: kgOf(used),
@@ -107,9 +107,9 @@ export function harvestReport(
       nitrogenGPerKg: perKg(plant.nitrogenG),
     };
   });
-  const kinds = [...new Set(plants.map((p) => p.kind))].map((kind) => {
-    const own = weighed.filter((p) => p.plant.kind === kind);
-    return { kind, kg: kgOf(grams(own, false)), lostKg: kgOf(grams(own, true)) };
+  const varieties = [...new Set(plants.map((p) => p.variety))].map((variety) => {
+    const own = weighed.filter((p) => p.plant.variety === variety);
+    return { variety, kg: kgOf(grams(own, false)), lostKg: kgOf(grams(own, true)) };
   });
   const states = [...new Set(weighed.filter(isLost).map((p) => p.state))];
   return {
@@ -117,7 +117,7 @@ export function harvestReport(
     estimatedShare: all === 0 ? 0 : estimated / all,
     unweighed,
     plants: rows.sort((a, b) => b.kg - a.kg || (a.name < b.name ? -1 : 1)),
-    kinds: kinds.sort((a, b) => b.kg - a.kg || (a.kind < b.kind ? -1 : 1)),
+    varieties: varieties.sort((a, b) => b.kg - a.kg || (a.variety < b.variety ? -1 : 1)),
     weeks: weeksOf(weighed, weekStart),
     losses: states
       .map((state) => {

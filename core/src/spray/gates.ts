@@ -7,7 +7,7 @@ import {
   burnsInHeat,
   EVENING_LIMIT_C,
   eveningC,
-  meetingOf,
+  conflictOf,
   MOST_WIND_MS,
   type SprayCode,
   WASHED_OFF_MM,
@@ -53,7 +53,7 @@ export type SprayGate =
   | { gate: 'thirst' }
   | { gate: 'wind'; ms: number }
   | { gate: 'rain'; mm: number; day: Day }
-  | { gate: 'meeting'; other: SprayCode; on: Day; until: Day; because: string }
+  | { gate: 'conflict'; other: SprayCode; on: Day; until: Day; because: string }
   | { gate: 'same-day'; other: SprayCode }
   | { gate: 'too-soon'; last: Day; until: Day }
   | { gate: 'most-uses'; uses: number }
@@ -94,14 +94,14 @@ export function sprayGates(q: SprayQuestion): SprayGate[] {
       }
   }
   for (const s of earlier) {
-    const meeting = meetingOf(q.spray, s.product);
-    if (meeting && daysBetween(s.date, q.on) < meeting.days)
+    const conflict = conflictOf(q.spray, s.product);
+    if (conflict && daysBetween(s.date, q.on) < conflict.days)
       gates.push({
-        gate: 'meeting',
+        gate: 'conflict',
         other: s.product,
         on: s.date,
-        until: addDays(s.date, meeting.days),
-        because: meeting.because,
+        until: addDays(s.date, conflict.days),
+        because: conflict.because,
       });
     else if (s.date === q.on && s.product !== q.spray) gates.push({ gate: 'same-day', other: s.product });
   }
@@ -153,7 +153,7 @@ export function gateInWords(g: SprayGate, f: Formatter): string {
       return `wind of ${f.windSpeed(g.ms)} would carry it away`;
     case 'rain':
       return `${f.rain(g.mm)} of rain on ${f.day(g.day)} would wash it off`;
-    case 'meeting':
+    case 'conflict':
       return `${SPRAY_WORDS[g.other]} was sprayed on ${f.day(g.on)}: ${g.because}, so not before ${f.day(g.until)}`;
     case 'same-day':
       return `${SPRAY_WORDS[g.other]} was sprayed that day: never spray twice in one day`;

@@ -28,11 +28,11 @@ export const TRIAL_LASTS_DAYS = 30;
  * Pairs that burn together, in either order, and the days between them (common practice: oil within 14 to 30 days of
  * sulfur; the longer).
  */
-export const MEETINGS: readonly { pair: readonly [SprayCode, SprayCode]; days: number; because: string }[] = [
+export const SPRAY_CONFLICTS: readonly { pair: readonly [SprayCode, SprayCode]; days: number; because: string }[] = [
   { pair: ['neem', 'sulfur'], days: 30, because: 'oil and sulfur together burn leaves' },
   { pair: ['neem', 'soap'], days: 3, because: 'oil and soap together burn leaves' },
   { pair: ['copper', 'bicarbonate'], days: 7, because: 'copper and bicarbonate do not mix' },
 ];
 
-export const meetingOf = (a: SprayCode, b: SprayCode): (typeof MEETINGS)[number] | undefined =>
-  MEETINGS.find(({ pair }) => pair.includes(a) && pair.includes(b) && a !== b);
+export const conflictOf = (a: SprayCode, b: SprayCode): (typeof SPRAY_CONFLICTS)[number] | undefined =>
+  SPRAY_CONFLICTS.find(({ pair }) => pair.includes(a) && pair.includes(b) && a !== b);

@@ -3,7 +3,7 @@ import type { Spraying } from '../records/record-classes.js';
 import { METRIC_FORMAT } from '../units/formatter.js';
 import { type Day, daysBetween } from '../units/day.js';
 import { pickFrom, SPRAY_WORDS, enterFrom } from './gates.js';
-import { meetingOf } from './limits.js';
+import { conflictOf } from './limits.js';
 
 /** Latest hour of spraying: the waiting time counts from there. */
 const LATEST_HOUR = 21;
@@ -16,16 +16,16 @@ const WAY_OUT = 'if it happened anyway, say why and it will be saved';
 const isWaiting = (s: Spraying, on: Day): boolean => s.date <= on && pickFrom(s) > on;
 
 /** Refuses two sprays that conflict, before or after, when they are recorded. */
-export function meetingFaults(s: Spraying, others: readonly Spraying[], path: string): Fault[] {
+export function conflictFaults(s: Spraying, others: readonly Spraying[], path: string): Fault[] {
   if (s.because?.trim()) return [];
   for (const o of others) {
-    const meeting = meetingOf(s.product, o.product);
+    const conflict = conflictOf(s.product, o.product);
     const days = Math.abs(daysBetween(o.date, s.date));
-    if (meeting && days < meeting.days)
+    if (conflict && days < conflict.days)
       return [
         {
           path: `${path}product`,
-          reason: `conflicts with ${SPRAY_WORDS[o.product]} of ${METRIC_FORMAT.day(o.date)}: ${meeting.because}; leave ${meeting.days} days between them. ${capital(WAY_OUT)}`,
+          reason: `conflicts with ${SPRAY_WORDS[o.product]} of ${METRIC_FORMAT.day(o.date)}: ${conflict.because}; leave ${conflict.days} days between them. ${capital(WAY_OUT)}`,
         },
       ];
   }

@@ -54,10 +54,10 @@ function unitIn(head: string, column: TableColumn): string | undefined {
   if (column.keptUnits) return column.keptUnits.find((u) => head.toLowerCase().includes(u)) ?? column.keptUnits[0];
   if (!column.quantity) return undefined;
   const known = unitsOf(column.quantity);
-  const told = /[([](.+?)[)\]]\s*$/.exec(head)?.[1] ?? /[_\s-]([^_\s-]+)$/.exec(head)?.[1] ?? head;
-  const found = UNIT_WORDS.find(([words, unit]) => words.test(told.toLowerCase().trim()) && known.includes(unit))?.[1];
-  const named = told !== head || bare(head).length <= 7;
-  if (found && named && bare(told) !== 'wspd') return found;
+  const given = /[([](.+?)[)\]]\s*$/.exec(head)?.[1] ?? /[_\s-]([^_\s-]+)$/.exec(head)?.[1] ?? head;
+  const found = UNIT_WORDS.find(([words, unit]) => words.test(given.toLowerCase().trim()) && known.includes(unit))?.[1];
+  const named = given !== head || bare(head).length <= 7;
+  if (found && named && bare(given) !== 'wspd') return found;
   return bare(head) === 'wspd' ? 'km/h' : known[0];
 }
 

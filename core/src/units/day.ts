@@ -18,7 +18,7 @@ const MOST_REMEMBERED = 20_000;
 export function dayNumber(day: Day): number {
   let n = NUMBERS.get(day);
   if (n === undefined) {
-    n = reckoned(day);
+    n = compute(day);
     if (NUMBERS.size >= MOST_REMEMBERED) NUMBERS.clear();
     NUMBERS.set(day, n);
   }
@@ -26,7 +26,7 @@ export function dayNumber(day: Day): number {
 }
 
 /** Computes it, without the cache. */
-function reckoned(day: Day): number {
+function compute(day: Day): number {
   const year = Number(day.slice(0, 4));
   const month = Number(day.slice(5, 7));
   const date = Number(day.slice(8));

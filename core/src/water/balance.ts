@@ -64,8 +64,11 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
 function wateringByDay(list: PlantCase['records']['watering']): Map<Day, Given> {
   const out = new Map<Day, Given>();
   for (const w of list) {
-    const before = out.get(w.date) ?? { litres: 0, wets: 0.1 };
-    out.set(w.date, { litres: before.litres + w.litres, wets: Math.max(before.wets, WETTED_SHARE[w.how ?? 'base']) });
+    const before = out.get(w.date) ?? { litres: 0, wettedShare: 0.1 };
+    out.set(w.date, {
+      litres: before.litres + w.litres,
+      wettedShare: Math.max(before.wettedShare, WETTED_SHARE[w.how ?? 'base']),
+    });
   }
   return out;
 }

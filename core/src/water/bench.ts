@@ -2,12 +2,12 @@ import { evennessInWords } from './evenness.js';
 import type { PlaceFacts } from '../records/facts.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
-import type { SchoolCode } from './schools.js';
+import type { MethodCode } from './methods.js';
 
 /** A watering method or change to try: fields left out stay as they are. */
 export interface SetUp {
   name: string;
-  strategy: SchoolCode | 'timer' | 'remembered' | 'recorded';
+  strategy: MethodCode | 'timer' | 'remembered' | 'recorded';
   /** timer: every this many days */
   everyDays?: number | null;
   /** timer and remembered: litres per plant each time; by default the average use of those days */
@@ -29,7 +29,7 @@ export interface SeasonResult {
   evenness: number;
   nitrogenWashedG: number;
   /** share of fruiting days on which the records would point to blossom end rot (the rules of the diagnosis) */
-  blackEnds: number;
+  blossomEndRotShare: number;
   /** jumps from dry to wet that split fruit, in the season */
   splits: number;
 }
@@ -58,7 +58,7 @@ const KEYS = [
   'daysWet',
   'evenness',
   'nitrogenWashedG',
-  'blackEnds',
+  'blossomEndRotShare',
   'splits',
 ] as const;
 export type BenchMeasure = (typeof KEYS)[number];
@@ -72,7 +72,7 @@ export function verdict(rows: readonly BenchRow[]): { best: number; why: string 
   // ties
   const cost = (row: BenchRow): number =>
     mid(row, 'daysShort') +
-    30 * mid(row, 'blackEnds') +
+    30 * mid(row, 'blossomEndRotShare') +
     3 * mid(row, 'splits') +
     mid(row, 'daysWet') +
     10 * (1 - mid(row, 'evenness')) +

@@ -19,20 +19,20 @@ export function expectedWeather(
   forecast: readonly ForecastWeather[],
   days: number,
 ): WeatherDay[] {
-  const foreseen = forecast
+  const forecastDays = forecast
     .filter((f) => f.date > c.asOf)
     .slice(0, days)
     .map((f) => ((f.rainChancePct ?? 0) >= COUNTED_CHANCE_PCT ? f : { ...f, rainMm: 0 }));
   const last = c.records.weather.slice(-LIKE_THE_LAST_DAYS);
-  if (last.length === 0) return foreseen;
+  if (last.length === 0) return forecastDays;
   const mean = (key: 'tMinC' | 'tMaxC'): number => last.reduce((sum, w) => sum + w[key], 0) / last.length;
-  const newest = foreseen.at(-1)?.date ?? c.asOf;
-  const more = Math.max(0, days - foreseen.length);
+  const newest = forecastDays.at(-1)?.date ?? c.asOf;
+  const more = Math.max(0, days - forecastDays.length);
   const usual = Array.from({ length: more }, (_, i) => ({
     date: addDays(newest, i + 1),
     tMinC: mean('tMinC'),
     tMaxC: mean('tMaxC'),
     rainMm: 0,
   }));
-  return [...foreseen, ...usual];
+  return [...forecastDays, ...usual];
 }

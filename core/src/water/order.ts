@@ -1,7 +1,7 @@
 import type { PlanRules } from './plan-rules.js';
-import { whyDue } from './schools.js';
+import { whyDue } from './methods.js';
 import { type Settling, SETTLING_WHY, settlingMm } from './settling.js';
-import { missingMm, type Morning, refillMm, SCHOOL_STRATEGIES } from './strategies.js';
+import { missingMm, type Morning, refillMm, METHOD_STRATEGIES } from './strategies.js';
 
 /** The order for one morning, and how it was computed. */
 
@@ -48,7 +48,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   if (c.held === 'today' || (c.held && !due)) return { mm: 0, why: 'watering is paused: let the soil dry first' };
   if (c.held) return { mm: refillMm(m), morningMm: refillMm(m), why: 'dry again by then' };
   const ask = (now: Morning): number =>
-    c.settling ? settlingMm(now, c.settling) : SCHOOL_STRATEGIES[rules.school](now);
+    c.settling ? settlingMm(now, c.settling) : METHOD_STRATEGIES[rules.method](now);
   // forecast rain that is enough saves the walk
   const asked = c.settling && c.rainMm >= missingMm(morning) + 1 ? 0 : ask(m);
   const urgent = asked === 0 && c.leftInTheMorning < ALMOST_WILTING_LEFT;
@@ -72,7 +72,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
         ? SETTLING_WHY[c.settling]
         : c.wait > 1
           ? 'would run short before the next watering day'
-          : whyDue(rules.school, SCHOOL_STRATEGIES[rules.school]({ ...m, useMm: 0 }) > 0),
+          : whyDue(rules.method, METHOD_STRATEGIES[rules.method]({ ...m, useMm: 0 }) > 0),
     };
   const rainDoes = c.rainMm > 2 && ask({ ...m, useMm: morning.useMm * c.wait }) > 0;
   return { mm: 0, why: rainDoes ? 'rain is forecast to do it' : '' };
@@ -82,7 +82,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
 export type OrderPart = 'missing' | 'salts' | 'rule' | 'midday' | 'given' | 'cap' | 'rounding';
 
 /** How the litres of a day were computed; litres are for one plant, and the parts add up to the order. */
-export interface OrderReckoned {
+export interface OrderParts {
   /** water within reach of its roots when the soil is full, and the share left that morning */
   inReachL: number;
   left: number;
@@ -106,21 +106,21 @@ const TOLD_L = 0.005;
  * @param litres the result: after the cap, rounded to pour
  * @param cappedL litres held back by the cap
  */
-export function orderReckoned(
+export function orderParts(
   m: Morning,
   order: Order,
   rules: PlanRules,
   c: Circumstances,
   litres: number,
   cappedL: number,
-): OrderReckoned {
+): OrderParts {
   const inLitres = (mm: number): number => mm * m.zone.soilM2;
   const missing = inLitres(missingMm(m));
   const asked = inLitres(order.morningMm ?? order.mm);
   // a refill with a tenth more, or another amount from the method or the first weeks
   const refill = inLitres(refillMm(m));
   const bySalts = Math.abs(asked - refill) < TOLD_L ? refill - missing : 0;
-  const parts: OrderReckoned['parts'] = [
+  const parts: OrderParts['parts'] = [
     { what: 'missing', litres: missing },
     { what: 'salts', litres: bySalts },
     { what: 'rule', litres: asked - missing - bySalts },
@@ -133,7 +133,7 @@ export function orderReckoned(
   return {
     inReachL: inLitres(m.zone.tawMm),
     left: c.leftInTheMorning,
-    limitLeft: rules.school === 'by-need' && !c.settling ? 1 - m.limitMm / m.zone.tawMm : null,
+    limitLeft: rules.method === 'by-need' && !c.settling ? 1 - m.limitMm / m.zone.tawMm : null,
     days: c.wait,
     useL: inLitres(m.useMm * c.wait),
     rainL: m.zone.isPot ? 0 : inLitres(c.rainMm),

@@ -1,17 +1,17 @@
 import type { Irrigation } from '../records/place.js';
 import type { WaterMethod } from '../records/choices.js';
-import type { SchoolCode } from './schools.js';
+import type { MethodCode } from './methods.js';
 import { wayOf } from './watering.js';
 
 /** How the gardener waters a bed or pot, and what local rules allow. */
 export interface PlaceRules {
-  school: SchoolCode;
+  method: MethodCode;
   irrigation?: Irrigation | null;
   /** for the whole bed or pot, litres an hour */
   flowLPerH?: number | null;
   /** if in doubt damp or dry; by default what the crop prefers */
-  lean?: 'damp' | 'dry' | null;
-  drierFinish?: boolean | null;
+  moisture?: 'damp' | 'dry' | null;
+  drierRipening?: boolean | null;
   /** weekdays on which watering is allowed, 0 Sunday to 6 Saturday; empty or missing: all */
   allowedDays?: readonly number[] | null;
   /** most litres for the whole bed or pot in any seven days */
@@ -22,12 +22,12 @@ export interface PlaceRules {
 
 /** The same rules for one of its plants. */
 export interface PlanRules {
-  school: SchoolCode;
+  method: MethodCode;
   how: WaterMethod;
   /** per plant; null if carried by hand */
   flowLPerH: number | null;
-  lean?: 'damp' | 'dry' | null;
-  drierFinish?: boolean;
+  moisture?: 'damp' | 'dry' | null;
+  drierRipening?: boolean;
   allowedDays?: readonly number[] | null;
   /** most litres per plant in any seven days */
   weeklyCapL?: number | null;
@@ -40,11 +40,11 @@ export function rulesPerPlant(rules: PlaceRules, plants: number): PlanRules {
   const shared = (whole: number | null | undefined): number | null =>
     whole != null ? whole / Math.max(1, plants) : null;
   return {
-    school: rules.school,
+    method: rules.method,
     how: wayOf(rules.irrigation),
     flowLPerH: runsByClock(rules.irrigation) ? shared(rules.flowLPerH || null) : null,
-    lean: rules.lean ?? null,
-    drierFinish: rules.drierFinish ?? false,
+    moisture: rules.moisture ?? null,
+    drierRipening: rules.drierRipening ?? false,
     allowedDays: rules.allowedDays?.length ? rules.allowedDays : null,
     weeklyCapL: shared(rules.weeklyCapL),
   };

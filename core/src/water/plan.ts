@@ -9,7 +9,7 @@ import type { PlanRules } from './plan-rules.js';
 import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js';
 import { dayNeed, demands } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
-import { type Circumstances, decide, type Order, orderReckoned, type OrderReckoned } from './order.js';
+import { type Circumstances, decide, type Order, orderParts, type OrderParts } from './order.js';
 import { settlingOn } from './settling.js';
 import { missingMm, type Morning, wateringLimit } from './strategies.js';
 
@@ -29,7 +29,7 @@ export interface PlanDay {
   /** the deciding reason: in a few words, without amounts */
   why: string;
   /** how the litres were computed; null if none are to be given */
-  of: OrderReckoned | null;
+  of: OrderParts | null;
   rainMm: number;
   allowed: boolean;
   /** water left at the day's end with this plan, and if the counted rain does not come */
@@ -50,7 +50,7 @@ export interface PlannedWatering {
   tonight: number | null;
   why: string;
   /** how the litres were computed */
-  of: OrderReckoned | null;
+  of: OrderParts | null;
 }
 
 /** How often and how much, as the plan continues. */
@@ -196,7 +196,7 @@ export interface PlannedDay {
   limitMm: number;
   capped: boolean;
   /** how the plan's litres were computed */
-  of: OrderReckoned | null;
+  of: OrderParts | null;
 }
 
 /** Runs a plan (or given litres, day by day) through the weather. */
@@ -210,7 +210,7 @@ export function runPlan(
   const demandOn = demands(c);
   const made = { place: c.place, crop: c.plant.crop };
   const state = { ...start.state };
-  const wets = WETTED_SHARE[rules.how];
+  const wettedShare = WETTED_SHARE[rules.how];
   const isAllowed = (day: Day): boolean => !rules.allowedDays?.length || rules.allowedDays.includes(weekday(day));
   let since = start.since;
   // litres of the six days before each day: the cap applies to any seven days
@@ -221,7 +221,12 @@ export function runPlan(
     const { zone } = demand;
     const { useMm, rawMm } = dayNeed(demand, etoMm, c.plant.crop);
     const limitMm = wateringLimit(
-      { crop: c.plant.crop, stage: c.plant.stage, drierFinish: rules.drierFinish ?? false, lean: rules.lean ?? null },
+      {
+        crop: c.plant.crop,
+        stage: c.plant.stage,
+        drierRipening: rules.drierRipening ?? false,
+        moisture: rules.moisture ?? null,
+      },
       rawMm,
       zone.tawMm,
     );
@@ -259,13 +264,11 @@ export function runPlan(
       why = ordered > 0 ? 'the weekly limit leaves no more' : 'the weekly limit is used up';
     }
     const of =
-      circumstances && ordered > 0
-        ? orderReckoned(morning, order, rules, circumstances, ordered, asked - ordered)
-        : null;
+      circumstances && ordered > 0 ? orderParts(morning, order, rules, circumstances, ordered, asked - ordered) : null;
     const litres = given + ordered;
     recent.push(litres);
     if (recent.length >= WEEK_DAYS) recent.shift();
-    const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wets } : NOTHING_GIVEN, null);
+    const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wettedShare } : NOTHING_GIVEN, null);
     since = litres > 0 ? 1 : since + 1;
     return { day, given, ordered, later, leftInTheMorning, why, allowed, limitMm, capped, of };
   });

@@ -65,7 +65,7 @@ export interface RunState {
   topMm: number | null;
   /** depletion De of the evaporating top layer, and the share of the surface wetted last */
   surfaceMm: number;
-  wetShare: number;
+  lastWettedShare: number;
 }
 
 export const startOf = ({ fraction, sd }: Estimate): RunState => ({
@@ -74,16 +74,16 @@ export const startOf = ({ fraction, sd }: Estimate): RunState => ({
   sd,
   topMm: null,
   surfaceMm: 0,
-  wetShare: 1,
+  lastWettedShare: 1,
 });
 
 export interface Given {
   /** per plant */
   litres: number;
   /** share of the surface it wets */
-  wets: number;
+  wettedShare: number;
 }
-export const NOTHING_GIVEN: Given = { litres: 0, wets: 1 };
+export const NOTHING_GIVEN: Given = { litres: 0, wettedShare: 1 };
 
 /** Returns rain caught by leaves and rain that runs off, mm. */
 function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interceptedMm: number; runoffMm: number } {
@@ -111,16 +111,16 @@ export function stepRun(
 ): BalanceDay {
   const { kcb, demandMm, surfaceMm, bareShare, zone } = demand;
   const before = state.depletionMm ?? (1 - state.fraction) * zone.tawMm;
-  const { litres, wets } = given;
+  const { litres, wettedShare } = given;
   const { rainMm } = w;
   const losses = rainLosses(place, rainMm, etoMm);
   const soakedMm = rainMm - losses.interceptedMm - losses.runoffMm;
   const irrigationMm = litres / zone.soilM2;
   // the surface is as the last watering left it; shaded or dry parts do not evaporate
-  if (soakedMm > 0) state.wetShare = 1;
-  else if (litres > 0) state.wetShare = wets;
-  const exposed = Math.min(bareShare, state.wetShare);
-  let layer = Math.max(0, state.surfaceMm - soakedMm - irrigationMm / Math.max(wets, exposed));
+  if (soakedMm > 0) state.lastWettedShare = 1;
+  else if (litres > 0) state.lastWettedShare = wettedShare;
+  const exposed = Math.min(bareShare, state.lastWettedShare);
+  let layer = Math.max(0, state.surfaceMm - soakedMm - irrigationMm / Math.max(wettedShare, exposed));
   const layerMm = evaporated({ texture: place.texture, depletionMm: layer }, surfaceMm);
   layer += layerMm;
   const evaporationMm = exposed * layerMm * zone.wallLoss;

@@ -11,7 +11,7 @@ import { WETTED_SHARE } from './evaporation.js';
 import { evenness, FRUIT_WINDOW_DAYS } from './evenness.js';
 import { type BalanceDay, NOTHING_GIVEN, startOf, stepRun } from './run.js';
 import { dayNeed, type Demand, demands, etoAtPlant } from './season.js';
-import { remembered, SCHOOL_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
+import { remembered, METHOD_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
 import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } from './stress.js';
 
 /** Seasons of watering methods, day by day. Many thousands run at once, so what set-ups share is computed once. */
@@ -83,7 +83,7 @@ export const runSeason = (subject: BenchPlant, s: SetUp, weather: SeasonWeather,
 function run(subject: BenchPlant, s: SetUp, asks: SeasonAsks, random: Random): SeasonResult {
   const made = { place: asks.place, crop: subject.plant.crop };
   const state = startOf({ fraction: 1, sd: 0 });
-  const wets = WETTED_SHARE.base;
+  const wettedShare = WETTED_SHARE.base;
   const recorded = new Map((subject.watering ?? []).map((w) => [w.date.slice(5), w.litres]));
   const strategy = strategyOf(s, random);
   const days: BalanceDay[] = [];
@@ -97,7 +97,7 @@ function run(subject: BenchPlant, s: SetUp, asks: SeasonAsks, random: Random): S
     const litres = strategy
       ? strategy({ state, zone, useMm, limitMm, since }) * zone.soilM2
       : (recorded.get(w.date.slice(5)) ?? 0);
-    const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wets } : NOTHING_GIVEN, null);
+    const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wettedShare } : NOTHING_GIVEN, null);
     days.push(day);
     since = litres > 0 ? 1 : since + 1;
     if (litres > 0) visits += 1;
@@ -116,7 +116,7 @@ function run(subject: BenchPlant, s: SetUp, asks: SeasonAsks, random: Random): S
     daysWet: days.filter((d) => d.waterlogged).length,
     evenness: evenness(fruiting) ?? 0,
     nitrogenWashedG: washedG,
-    blackEnds: blackEndDays(fruiting),
+    blossomEndRotShare: blossomEndRotDays(fruiting),
     splits: splitJumps(fruiting),
   };
 }
@@ -127,7 +127,7 @@ const USUAL_ETO_MM = 4.5;
 /** Returns null for recorded waterings: they follow no rule. */
 function strategyOf(s: SetUp, random: Random): WateringStrategy | null {
   if (s.strategy === 'recorded') return null;
-  if (s.strategy !== 'timer' && s.strategy !== 'remembered') return SCHOOL_STRATEGIES[s.strategy];
+  if (s.strategy !== 'timer' && s.strategy !== 'remembered') return METHOD_STRATEGIES[s.strategy];
   const every = s.strategy === 'timer' ? (s.everyDays ?? 3) : 4;
   return (m) => {
     const mm = s.litres != null ? s.litres / m.zone.soilM2 : USUAL_ETO_MM * every * (m.zone.isPot ? 3 : 1);
@@ -136,7 +136,7 @@ function strategyOf(s: SetUp, random: Random): WateringStrategy | null {
 }
 
 /** Returns the share of days whose last weeks had uneven watering or a dry spell, by the rules of the drivers. */
-function blackEndDays(days: readonly BalanceDay[]): number {
+function blossomEndRotDays(days: readonly BalanceDay[]): number {
   if (days.length === 0) return 0;
   // counts within the window, updated from day to day
   const highs = new Set(swings(days).map((swing) => swing.high));

@@ -2,7 +2,7 @@ import type { Random } from '../climate/random.js';
 import type { Crop, Stage } from '../records/plant.js';
 import type { RootZone } from './root-zone.js';
 import type { RunState } from './run.js';
-import type { SchoolCode } from './schools.js';
+import type { MethodCode } from './methods.js';
 
 /** What a gardener knows on a morning. */
 export interface Morning {
@@ -35,7 +35,7 @@ const worth = (mm: number): number => (mm >= WORTH_MM ? mm : 0);
 const FINGER_DRY = 0.4;
 
 /** The watering methods as strategies. Each is a rule for the morning; amounts follow from the store. */
-export const SCHOOL_STRATEGIES: Record<SchoolCode, WateringStrategy> = {
+export const METHOD_STRATEGIES: Record<MethodCode, WateringStrategy> = {
   'by-need': (m) => (missingMm(m) + m.useMm >= m.limitMm ? refillMm(m) : 0),
   deep: (m) => (m.since >= 6 || (m.since >= 5 && missingMm(m) + m.useMm > m.zone.tawMm * 0.6) ? worth(refillMm(m)) : 0),
   'twice-a-week': (m) => (m.since >= 3 ? worth(refillMm(m)) : 0),
@@ -69,25 +69,29 @@ const DRIER_FINISH = 1.5;
  */
 const PEPPER_KS = 0.81;
 
-export interface Leaning {
+interface DrynessPreference {
   crop: Crop;
   stage: Stage | null | undefined;
   /** let the soil get drier as fruit colours, for flavour */
-  drierFinish?: boolean;
+  drierRipening?: boolean;
   /** tomatoes rather damp than bone dry, peppers rather dry than wet, unless the gardener chooses */
-  lean?: 'damp' | 'dry' | null;
+  moisture?: 'damp' | 'dry' | null;
 }
 
 /**
  * Returns the depletion at which to water this plant, mm: RAW, or less while a tomato's fruit swells, moved by the
  * gardener's preference.
  */
-export function wateringLimit({ crop, stage, drierFinish, lean }: Leaning, rawMm: number, tawMm: number): number {
+export function wateringLimit(
+  { crop, stage, drierRipening, moisture }: DrynessPreference,
+  rawMm: number,
+  tawMm: number,
+): number {
   const swelling = stage === 'fruiting' || stage === 'ripening';
   const own = crop === 'tomato' ? 'damp' : 'dry';
   const base =
     crop === 'pepper' ? tawMm - PEPPER_KS * (tawMm - rawMm) : swelling ? Math.min(rawMm, FRUIT_LIMIT * tawMm) : rawMm;
-  const finish = drierFinish && (stage === 'ripening' || stage === 'late') ? DRIER_FINISH : 1;
-  const leaning = !lean || lean === own ? 1 : lean === 'damp' ? 0.85 : 1.15;
-  return Math.min(0.7 * tawMm, base * finish * leaning);
+  const finish = drierRipening && (stage === 'ripening' || stage === 'late') ? DRIER_FINISH : 1;
+  const preference = !moisture || moisture === own ? 1 : moisture === 'damp' ? 0.85 : 1.15;
+  return Math.min(0.7 * tawMm, base * finish * preference);
 }

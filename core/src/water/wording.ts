@@ -7,13 +7,13 @@ import type { Steadiness, WhatIf } from './what-if.js';
  * Says why a planned watering is on its day, by what is left that morning: "by the morning of 20 July about 38 % of
  * its water will be left: it would have used a quarter".
  */
-export function whyWatered(next: PlannedWatering, asOf: Day, foreseen: boolean, f: Formatter): string {
+export function whyWatered(next: PlannedWatering, asOf: Day, hasForecast: boolean, f: Formatter): string {
   const left = `about ${Math.round(next.left * 100)} % of its water`;
   if (next.date === asOf) {
     const tonight = next.tonight === null ? '' : `, ${Math.round(next.tonight * 100)} % by tonight`;
     return `this morning ${left} was left${tonight}: ${next.why}`;
   }
-  const unless = foreseen ? '' : ', if the weather stays the same';
+  const unless = hasForecast ? '' : ', if the weather stays the same';
   return `by the morning of ${f.day(next.date)} ${left} will be left${unless}: ${next.why}`;
 }
 

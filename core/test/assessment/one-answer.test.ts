@@ -3,7 +3,7 @@ import { assessPlace, reportOn, type PlantToAssess } from '@candid-leaf/core/ass
 import { remedyRow } from '@candid-leaf/core/diagnosis';
 import type { PlantCase } from '@candid-leaf/core/records';
 import { addDays, formatterFor, METRIC, METRIC_FORMAT } from '@candid-leaf/core/units';
-import { litresOf, pourOf, SCHOOL_CODES, type PlaceRules } from '@candid-leaf/core/water';
+import { litresOf, pourOf, METHOD_CODES, type PlaceRules } from '@candid-leaf/core/water';
 import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
 
 /** What the page shows of one plant comes from one decision: these hold for whatever was recorded. */
@@ -28,7 +28,7 @@ const anyCase = fc
     }),
   );
 const anyRules = fc.record({
-  school: fc.constantFrom(...SCHOOL_CODES),
+  method: fc.constantFrom(...METHOD_CODES),
   allowedDays: fc.subarray([0, 1, 2, 3, 4, 5, 6], { minLength: 1 }),
   irrigation: fc.constantFrom<PlaceRules['irrigation']>('can', 'drip', 'soaker'),
 });
@@ -58,7 +58,7 @@ test('a report’s next watering, its watering remedies and the pour tell one da
   );
 });
 
-test('who is told to hold the water back is given none today, whatever the school, and the others of a bed still get theirs', () => {
+test('who is told to hold the water back is given none today, whatever the method, and the others of a bed still get theirs', () => {
   const bed = { kind: 'raised-bed', texture: 'clay-loam', areaM2: 0.2, drainageMmPerH: 12 } as const;
   const soaked = aCase({
     place: bed,
@@ -66,14 +66,14 @@ test('who is told to hold the water back is given none today, whatever the schoo
     observations: [seen('leaf-wilt'), seen('soil-wet-deep')],
   });
   const dry = aCase({ place: bed, records: { watering: everyNDays(9, 3) } });
-  for (const school of SCHOOL_CODES) {
-    const alone = assessPlace('bed', { school }, plants([soaked]), [], METRIC_FORMAT);
+  for (const method of METHOD_CODES) {
+    const alone = assessPlace('bed', { method }, plants([soaked]), [], METRIC_FORMAT);
     expect(alone.plants.get('p0')!.report.remedies.map((r) => r.remedy)).toContain('water-less');
-    expect([school, litresOf(alone.plan.pours[0]!, ASOF)]).toEqual([school, 0]);
-    const both = assessPlace('bed', { school }, plants([soaked, dry]), [], METRIC_FORMAT);
+    expect([method, litresOf(alone.plan.pours[0]!, ASOF)]).toEqual([method, 0]);
+    const both = assessPlace('bed', { method }, plants([soaked, dry]), [], METRIC_FORMAT);
     expect(both.plan.pours[0]).toMatchObject({ plantIds: ['p1'], leftOutIds: ['p0'], speakerId: 'p1' });
   }
-  const need = assessPlace('bed', { school: 'by-need' }, plants([soaked, dry]), [], METRIC_FORMAT);
+  const need = assessPlace('bed', { method: 'by-need' }, plants([soaked, dry]), [], METRIC_FORMAT);
   expect(litresOf(need.plan.pours[0]!, ASOF)).toBeGreaterThan(1);
 });
 

@@ -73,7 +73,7 @@ describe('minutes are learned from use', () => {
     const factors = [paceFactor(p)];
     for (let i = 0; i < 12; i++) factors.push(paceFactor((p = learn(p, 5, 10))));
     expect(factors[0]).toBe(1);
-    // (10 + 4 × 5) / (5 + 4 × 5), the reckoned time weighing as four ticks
+    // (10 + 4 × 5) / (5 + 4 × 5), the estimated time weighing as four ticks
     expect(factors[1]).toBeCloseTo(1.2, 9);
     expect(factors).toEqual([...factors].sort((a, b) => a - b));
     expect(factors.at(-1)).toBeLessThan(2);
@@ -85,6 +85,6 @@ describe('minutes are learned from use', () => {
     expect(learn(NO_PACE, 5, null)).toBe(NO_PACE);
     expect(learn(NO_PACE, 0, 4)).toBe(NO_PACE);
     expect(minutesAtPace(0, NO_PACE)).toBe(0);
-    expect(minutesAtPace(1, { ticks: 50, took: 20, reckoned: 100 })).toBe(1);
+    expect(minutesAtPace(1, { ticks: 50, took: 20, estimatedMinutes: 100 })).toBe(1);
   });
 });

@@ -1,15 +1,15 @@
 import { assessPlace } from '@candid-leaf/core/assessment';
 import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
-import { DEFAULT_SCHOOL } from '@candid-leaf/core/water';
+import { DEFAULT_METHOD } from '@candid-leaf/core/water';
 import { feedingOf, feedingStory } from '../../src/care/index.js';
 import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
 
 const RULES = {
-  school: DEFAULT_SCHOOL,
+  method: DEFAULT_METHOD,
   irrigation: null,
   flowLPerH: null,
-  lean: null,
-  drierFinish: false,
+  moisture: null,
+  drierRipening: false,
   allowedDays: null,
   weeklyCapL: null,
   byTimer: false,

@@ -6,7 +6,7 @@ import { aCase, ASOF, everyNDays, notSeen, seen } from '../helpers.js';
 type Change = Parameters<typeof aCase>[0];
 type Counts = Parameters<typeof standsOf>[2];
 function stands(change: Change, counts: Counts = []) {
-  const assessed = assessPlace('p', { school: 'by-need' }, [{ id: 'a', case: aCase(change) }], [], METRIC_FORMAT);
+  const assessed = assessPlace('p', { method: 'by-need' }, [{ id: 'a', case: aCase(change) }], [], METRIC_FORMAT);
   return standsOf(assessed.plants.get('a')!, {}, counts);
 }
 const watered = { watering: everyNDays(2, 4) };

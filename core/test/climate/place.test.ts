@@ -5,7 +5,7 @@ import {
   seeded,
   type WeatherDay,
   weatherInPlace,
-  wetShares,
+  monthlyRainShares,
 } from '@candid-leaf/core/climate';
 import { addDays } from '@candid-leaf/core/units';
 
@@ -57,7 +57,7 @@ test('a gap is filled on the straight line between its neighbours, dry, and mark
 });
 
 describe('wet and dry seasons', () => {
-  const shares = (latitude: number, longitude: number) => wetShares(latitude, longitude);
+  const shares = (latitude: number, longitude: number) => monthlyRainShares(latitude, longitude);
   test('summers are dry by the Mediterranean and on the coasts like it, in both hemispheres', () => {
     for (const [latitude, longitude] of [
       [37, -3],

@@ -16,7 +16,7 @@ const week = (left: number, volumeL = 60, rainMm = 0) =>
     aCase({ place: { ...pot, volumeL } }),
     { state: startOf({ fraction: left, sd: 0.1 }), since: 2 },
     Array.from({ length: 14 }, (_, i) => ({ date: addDays(ASOF, i), tMinC: 17, tMaxC: 30, rainMm })),
-    { school: 'by-need', how: 'base', flowLPerH: null },
+    { method: 'by-need', how: 'base', flowLPerH: null },
   );
 
 describe('amounts', () => {

@@ -75,10 +75,10 @@ describe('what records say both ways', () => {
     records: { sprays: [{ date: addDays(ASOF, -back), product: 'soap', tMaxC }] },
   });
   test('a spray in the heat starts a burn, a log with none lately speaks against it, no log says nothing', () => {
-    expect(factor('spray-injury', 'burning-spray-lately', spray(3, 34))).toBe(12);
-    expect(factor('spray-injury', 'burning-spray-lately', spray(3, 24))).toBeUndefined();
-    expect(factor('spray-injury', 'burning-spray-lately', spray(30, 24))).toBe(0.05);
-    expect(factor('spray-injury', 'burning-spray-lately', {})).toBeUndefined();
+    expect(factor('spray-injury', 'burning-spray-recently', spray(3, 34))).toBe(12);
+    expect(factor('spray-injury', 'burning-spray-recently', spray(3, 24))).toBeUndefined();
+    expect(factor('spray-injury', 'burning-spray-recently', spray(30, 24))).toBe(0.05);
+    expect(factor('spray-injury', 'burning-spray-recently', {})).toBeUndefined();
   });
   test('the same disease in this bed before speaks for it, another known history a little against it, a pot says nothing', () => {
     const past = (problems: DisorderCode[], place: Change['place'] = {}): Change => ({
@@ -112,10 +112,10 @@ describe('what the packet says of a kind', () => {
   const hot = bareCase().records.weather.map((w) => ({ ...w, tMaxC: 34 }));
   const odds = (
     d: DisorderCode,
-    leans: object | null,
+    tendencies: object | null,
     records: object = {},
     observations: Change['observations'] = [],
-  ) => of(d, { plant: { leans }, records, observations }).odds;
+  ) => of(d, { plant: { tendencies }, records, observations }).odds;
   test.each([
     ['blossom-end-rot', 'darkEnds'],
     ['ring-cracking', 'splits'],
@@ -132,8 +132,8 @@ describe('what the packet says of a kind', () => {
     },
   );
   test('how it sets in heat counts in heat only, and in cold nights only in these', () => {
-    const drop = (leans: object | null, records: object = {}) =>
-      odds('blossom-drop', leans, records, [seen('flower-drop')]);
+    const drop = (tendencies: object | null, records: object = {}) =>
+      odds('blossom-drop', tendencies, records, [seen('flower-drop')]);
     expect(drop({ heatSet: 'less' })).toBe(drop(null));
     expect(drop({ heatSet: 'less' }, { weather: hot })).toBeGreaterThan(drop(null, { weather: hot }));
     expect(drop({ heatSet: 'more' }, { weather: hot })).toBeLessThan(drop(null, { weather: hot }));

@@ -68,9 +68,9 @@ const WHILE: Partial<Record<FactCode, Change>> = {
   'sprayed-today': { records: { sprays: [{ date: ASOF, product: 'bt' }] } },
   'oil-in-three-days': { records: { sprays: [{ date: addDays(ASOF, -2), product: 'neem' }] } },
   'soap-in-three-days': { records: { sprays: [{ date: addDays(ASOF, -2), product: 'soap' }] } },
-  'oil-lately': { records: { sprays: [{ date: addDays(ASOF, -29), product: 'neem' }] } },
-  'sulfur-lately': { records: { sprays: [{ date: addDays(ASOF, -29), product: 'sulfur' }] } },
-  'fed-lately': { records: { feeding: [{ date: addDays(ASOF, -3), n: 4, p2o5: 2, k2o: 6, grams: 10 }] } },
+  'oil-recently': { records: { sprays: [{ date: addDays(ASOF, -29), product: 'neem' }] } },
+  'sulfur-recently': { records: { sprays: [{ date: addDays(ASOF, -29), product: 'sulfur' }] } },
+  'fed-recently': { records: { feeding: [{ date: addDays(ASOF, -3), n: 4, p2o5: 2, k2o: 6, grams: 10 }] } },
 };
 
 /** A case in which it does not hold, where a plain one is no such case. */
@@ -202,7 +202,7 @@ describe('which, and in what order', () => {
 describe('water is the plan’s to say', () => {
   const plan = (left: number, more: object = {}): WeekPlan =>
     planWeek(aCase({ place: pot }), { state: startOf({ fraction: left, sd: 0.1 }), since: 2 }, days(14), {
-      school: 'by-need',
+      method: 'by-need',
       how: 'base',
       flowLPerH: null,
       ...more,
@@ -226,7 +226,7 @@ describe('water is the plan’s to say', () => {
       expect(remedy!.dose).toEqual({ litres: p.next!.litres, everyDays: p.rhythm!.everyDays });
       expect(scheduleRemedies(ctx, own, null).remedies[0]!.dose).toBeNull();
       const wet = planWeek(aCase(), { state: startOf({ fraction: 1, sd: 0.05 }), since: 0 }, days(14, 25), {
-        school: 'by-need',
+        method: 'by-need',
         how: 'base',
         flowLPerH: null,
       });
@@ -246,7 +246,7 @@ describe('water is the plan’s to say', () => {
     };
     expect(of(pot, plan(0.2))).toEqual(['water-now']);
     const later = planWeek(aCase(), { state: startOf({ fraction: 0.9, sd: 0.05 }), since: 2 }, days(14), {
-      school: 'by-need',
+      method: 'by-need',
       how: 'base',
       flowLPerH: null,
     });
@@ -359,8 +359,8 @@ describe('facts at their limits', () => {
   const rows: [FactCode, Change, boolean][] = [
     ['hot-now', warm(30), true],
     ['hot-now', warm(29.9), false],
-    ['warm-lately', cold(13), true],
-    ['warm-lately', cold(12.9), false],
+    ['warm-recently', cold(13), true],
+    ['warm-recently', cold(12.9), false],
     ['by-a-path', { place: { footpath: true } }, true],
     ['by-a-path', { place: { windy: true } }, false],
     ['wind-gets-at-it', { place: { windy: true } }, true],
@@ -370,8 +370,8 @@ describe('facts at their limits', () => {
     ['long-in-pot', { place: pot, plant: { transplantedOn: addDays(ASOF, -45) } }, true],
     ['long-in-pot', { place: pot, plant: { transplantedOn: addDays(ASOF, -44) } }, false],
     ['long-in-pot', { plant: { transplantedOn: addDays(ASOF, -90) } }, false],
-    ['fed-lately', { records: { feeding: [{ date: addDays(ASOF, -13), n: 4, p2o5: 4, k2o: 4, grams: 5 }] } }, true],
-    ['fed-lately', { records: { feeding: [{ date: addDays(ASOF, -14), n: 4, p2o5: 4, k2o: 4, grams: 5 }] } }, false],
+    ['fed-recently', { records: { feeding: [{ date: addDays(ASOF, -13), n: 4, p2o5: 4, k2o: 4, grams: 5 }] } }, true],
+    ['fed-recently', { records: { feeding: [{ date: addDays(ASOF, -14), n: 4, p2o5: 4, k2o: 4, grams: 5 }] } }, false],
     ['shaded', { place: { shade: [{ from: '2026-06-01', blockPct: 24 }] } }, false],
     ['shaded', { place: { shade: [{ from: '2026-06-01', to: '2026-07-01', blockPct: 40 }] } }, false],
     ['mulched', { place: { mulch: [{ from: addDays(ASOF, 1), depthMm: 50 }] } }, false],

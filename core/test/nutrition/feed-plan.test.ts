@@ -19,7 +19,7 @@ const q = (more: Partial<FeedQuestion> = {}): FeedQuestion => ({
   stage: 'fruiting',
   plantedOn: addDays(ASOF, -60),
   fed: [fed(40)],
-  school: 'compost-balanced',
+  method: 'compost-balanced',
   test: null,
   paleOn: null,
   lush: false,
@@ -95,17 +95,17 @@ test('pale at bloom: a light feed as a trial, looked at a week later before anyt
   expect(feedPlan(q({ ...pale, wet: true, fed: [fed(30)] }))).toMatchObject({ kind: 'rest' });
 });
 
-test('the starter: balanced with compost, by the school, or as the test says', () => {
+test('the starter: balanced with compost, by the method, or as the test says', () => {
   const planted = { plantedOn: addDays(ASOF, -1), stage: 'establishing' as const, fed: [] };
   const lead = (more: object) => {
     const p = feedPlan(q({ ...planted, ...more }));
     return p.kind === 'feed' ? [p.reason, p.lead] : p.kind;
   };
   expect(lead({})).toEqual(['starter', 'balanced']);
-  expect(lead({ school: 'nitrogen-led' })).toEqual(['starter', 'nitrogen']);
-  expect(lead({ school: 'phosphorus-led' })).toEqual(['starter', 'phosphorus']);
+  expect(lead({ method: 'nitrogen-led' })).toEqual(['starter', 'nitrogen']);
+  expect(lead({ method: 'phosphorus-led' })).toEqual(['starter', 'phosphorus']);
   expect(lead({ test: { phosphorus: 'low' } })).toEqual(['starter', 'phosphorus']);
-  expect(lead({ test: { nitrogen: 'low' }, school: 'by-test' })).toEqual(['starter', 'nitrogen']);
+  expect(lead({ test: { nitrogen: 'low' }, method: 'by-test' })).toEqual(['starter', 'nitrogen']);
   expect(lead({ plantedOn: addDays(ASOF, -11) })).toBe('ask');
 });
 

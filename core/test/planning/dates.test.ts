@@ -1,6 +1,6 @@
 import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
 import fc from 'fast-check';
-import { bandInWords, bandReckoned, yearDates, type DateKind, type DatesQuestion } from '../../src/planning/index.js';
+import { bandInWords, bandExplained, yearDates, type DateKind, type DatesQuestion } from '../../src/planning/index.js';
 import { METRIC_FORMAT } from '../../src/units/index.js';
 import { growingYear, type SeasonMode } from '../../src/season/index.js';
 
@@ -11,7 +11,7 @@ const q = (more: Partial<DatesQuestion> = {}): DatesQuestion => ({
   mode: 'warm',
   season: growingYear(2026, NORTH.latitude),
   today: '2026-02-01',
-  kind: { crop: 'tomato', habit: 'indeterminate', daysToMaturity: 75 },
+  variety: { crop: 'tomato', habit: 'indeterminate', daysToMaturity: 75 },
   ...more,
 });
 const at = (d: DatesQuestion, what: DateKind) => {
@@ -37,30 +37,30 @@ test('a northern year by hand: frost 18 April and 28 October, 75 days', () => {
 test('sown late, it goes out no sooner than it is raised: six weeks for a tomato, eight for a pepper', () => {
   expect(at(q({ sownOn: '2026-03-05' }), 'plant-out')).toEqual(['2026-04-25', '2026-05-16']);
   expect(at(q({ sownOn: '2026-05-10' }), 'plant-out')).toEqual(['2026-06-21', '2026-06-28']);
-  expect(at(q({ sownOn: '2026-03-20', kind: { crop: 'pepper' } }), 'plant-out')![0]).toBe('2026-05-15');
+  expect(at(q({ sownOn: '2026-03-20', variety: { crop: 'pepper' } }), 'plant-out')![0]).toBe('2026-05-15');
 });
 
 test('a second crop: raised in a month, out by 75 and 14 days before frost at the latest, and no third one told', () => {
-  const second = q({ second: true, kind: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } });
+  const second = q({ second: true, variety: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } });
   // 28 October less 65 and 14 days is 10 August; thirty days before it is sown
   expect(at(second, 'plant-out')).toEqual(['2026-07-31', '2026-08-10']);
   expect(at(second, 'sow')).toEqual(['2026-07-01', '2026-07-01']);
   expect([at(second, 'second-sowing'), at(second, 'last-planting')]).toEqual([null, null]);
   // where the packet does not say, the same fast bush kind is meant wherever a second crop is spoken of
   const unknown = { crop: 'tomato' as const, habit: 'determinate' as const };
-  expect(at(q({ second: true, kind: unknown }), 'plant-out')![1]).toBe('2026-08-10');
-  expect(at(q({ kind: unknown }), 'second-sowing')![1]).toBe('2026-07-11');
+  expect(at(q({ second: true, variety: unknown }), 'plant-out')![1]).toBe('2026-08-10');
+  expect(at(q({ variety: unknown }), 'second-sowing')![1]).toBe('2026-07-11');
   // sown sooner it goes out as soon as it is raised
   expect(at({ ...second, sownOn: '2026-06-10' }, 'plant-out')).toEqual(['2026-07-10', '2026-08-10']);
   expect(yearDates(second).tooLong).toBeNull();
 });
 
 test('peppers are sown 8 to 10 weeks ahead, a week later out, and never topped', () => {
-  const pepper = q({ kind: { crop: 'pepper', daysToMaturity: 80 } });
+  const pepper = q({ variety: { crop: 'pepper', daysToMaturity: 80 } });
   expect(at(pepper, 'plant-out')).toEqual(['2026-05-02', '2026-05-23']);
   expect(at(pepper, 'sow')).toEqual(['2026-02-21', '2026-03-07']);
   expect([at(pepper, 'top'), at(pepper, 'second-sowing')]).toEqual([null, null]);
-  expect(at(q({ kind: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } }), 'top')).toBeNull();
+  expect(at(q({ variety: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } }), 'top')).toBeNull();
 });
 
 test('south of the equator the year runs over New Year', () => {
@@ -94,7 +94,7 @@ test('a kind that cannot ripen before frost is said to be too long, with what wo
   const short = q({ garden: { latitude: 62, lastFrost: '06-05', firstFrost: '08-25' } });
   // 12 June to 25 August, less two weeks
   expect(yearDates(short).tooLong).toEqual({ fits: 60 });
-  expect(yearDates({ ...short, kind: { crop: 'tomato', daysToMaturity: 60 } }).tooLong).toBeNull();
+  expect(yearDates({ ...short, variety: { crop: 'tomato', daysToMaturity: 60 } }).tooLong).toBeNull();
   expect(at(short, 'last-planting')).toBeNull();
 });
 
@@ -142,7 +142,7 @@ describe('once it is set out, warmth decides', () => {
 
 describe('each date opens to how it came about', () => {
   const how = (d: DatesQuestion, what: DateKind, format = METRIC_FORMAT) =>
-    bandReckoned(
+    bandExplained(
       yearDates(d).bands.find((b) => b.what === what)!,
       format,
     );
@@ -180,7 +180,7 @@ describe('each date opens to how it came about', () => {
   });
 });
 
-test('for any garden and kind: real days, none ends before it begins, sow before harden before plant out before fruit', () => {
+test('for any garden and variety: real days, none ends before it begins, sow before harden before plant out before fruit', () => {
   fc.assert(
     fc.property(
       fc.integer({ min: -60, max: 60 }),
@@ -205,7 +205,7 @@ test('for any garden and kind: real days, none ends before it begins, sow before
             second,
             sownOn: sown === null ? null : addDays(season.from, sown),
             today: `${year}-02-29`.replace('02-29', '02-28'),
-            kind: { crop, daysToMaturity },
+            variety: { crop, daysToMaturity },
           }),
         );
         for (const b of bands) {

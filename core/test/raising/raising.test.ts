@@ -108,7 +108,7 @@ describe('planting day', () => {
     expect(covered).toMatch(/Open vents by day/);
     expect(covered).not.toMatch(/fleece/i);
   });
-  test('each school feeds in its own way, and every one of them by the label', () => {
+  test('each method feeds in its own way, and every one of them by the label', () => {
     for (const starter of ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test', null] as const)
       expect(day({ starter })).toMatch(/by the label|the label:/);
     expect(day({ starter: 'nitrogen-led' })).toMatch(/No feed in the hole/);

@@ -5,7 +5,7 @@ import { PICK_STATES, PICK_USES } from '../../src/records/index.js';
 const plant = (id: string, more: Partial<ReportPlant> = {}): ReportPlant => ({
   id,
   name: id.toUpperCase(),
-  kind: 'Red one',
+  variety: 'Red one',
   place: 'Bed',
   crop: 'tomato',
   type: 'slicer',
@@ -22,9 +22,9 @@ const pick = (plantId: string, date: string, grams: number | null, more: Partial
   ...more,
 });
 
-test('a season by hand: by plant, kind and week; what was lost and to what; what salvage saved; water for a kilogram', () => {
+test('a season by hand: by plant, variety and week; what was lost and to what; what salvage saved; water for a kilogram', () => {
   const r = harvestReport(
-    [plant('a', { litres: 90, nitrogenG: 12 }), plant('b', { kind: 'Plum' })],
+    [plant('a', { litres: 90, nitrogenG: 12 }), plant('b', { variety: 'Plum' })],
     [
       pick('a', '2026-07-20', 2000),
       pick('a', '2026-08-04', 1000, { state: 'split', use: 'sauce' }),
@@ -40,9 +40,9 @@ test('a season by hand: by plant, kind and week; what was lost and to what; what
   ]);
   // less than a kilogram tells nothing of it yet
   expect(harvestReport([plant('a', { litres: 90 })], [pick('a', '2026-07-20', 999)]).plants[0]!.litresPerKg).toBeNull();
-  expect(r.kinds).toEqual([
-    { kind: 'Red one', kg: 3, lostKg: 0.5 },
-    { kind: 'Plum', kg: 1.2, lostKg: 0.3 },
+  expect(r.varieties).toEqual([
+    { variety: 'Red one', kg: 3, lostKg: 0.5 },
+    { variety: 'Plum', kg: 1.2, lostKg: 0.3 },
   ]);
   // 20 July 2026 is a Monday; the 26th a Sunday
   expect(r.weeks).toEqual([
@@ -71,7 +71,7 @@ test('a count alone is reckoned by the weight of one fruit, and said; neither is
   expect(harvestReport([], []).weeks).toEqual([]);
 });
 
-test('whatever was picked: every gram is used or lost, once, and weeks, plants and kinds agree', () => {
+test('whatever was picked: every gram is used or lost, once, and weeks, plants and varieties agree', () => {
   const picks = fc.array(
     fc.record({
       plantId: fc.constantFrom('a', 'b', 'gone'),
@@ -83,13 +83,13 @@ test('whatever was picked: every gram is used or lost, once, and weeks, plants a
   );
   fc.assert(
     fc.property(picks, (list) => {
-      const r = harvestReport([plant('a'), plant('b', { kind: 'Plum' })], list);
+      const r = harvestReport([plant('a'), plant('b', { variety: 'Plum' })], list);
       const known = list.filter((p) => p.plantId !== 'gone');
       const total = known.reduce((t, p) => t + p.grams, 0) / 1000;
       const lost = known.filter((p) => p.use === 'binned').reduce((t, p) => t + p.grams, 0) / 1000;
       const both = (rows: readonly { kg: number; lostKg: number }[]) => rows.reduce((t, x) => t + x.kg + x.lostKg, 0);
       expect(r.kg).toBeCloseTo(total - lost, 6);
-      for (const rows of [r.plants, r.kinds, r.weeks]) expect(both(rows)).toBeCloseTo(total, 6);
+      for (const rows of [r.plants, r.varieties, r.weeks]) expect(both(rows)).toBeCloseTo(total, 6);
       expect(r.losses.reduce((t, x) => t + x.kg, 0)).toBeCloseTo(lost, 6);
     }),
   );

@@ -3,7 +3,7 @@ import {
   enterFrom,
   gateInWords,
   keepOutOn,
-  meetingFaults,
+  conflictFaults,
   pickFrom,
   sprayGates,
   trialOf,
@@ -51,8 +51,8 @@ test.each([
   ['wind', { weather: { ...mild, windMs: 4.1 } }],
   ['rain', { weather: { ...mild, rainMm: 3 } }],
   ['rain', { next: { ...mild, date: addDays(ASOF, 1), rainMm: 5, rainChancePct: 70 } }],
-  ['meeting', { earlier: [spray('sulfur', 29)] }],
-  ['meeting', { earlier: [spray('soap', 2)] }],
+  ['conflict', { earlier: [spray('sulfur', 29)] }],
+  ['conflict', { earlier: [spray('soap', 2)] }],
   ['same-day', { earlier: [spray('bt', 0)] }],
   ['too-soon', { earlier: [spray('neem', 6)] }],
   ['most-uses', { earlier: [spray('neem', 60), spray('neem', 40), spray('neem', 20)] }],
@@ -124,14 +124,14 @@ test('a picking inside a wait, and two sprays that must not meet, in either orde
   ]);
   expect(waitFaults(addDays(ASOF, 1), undefined, [copper], 'data.')).toEqual([]);
   expect(waitFaults(ASOF, 'eaten by the children', [copper], 'data.')).toEqual([]);
-  expect(meetingFaults(spray('neem', 0), [spray('sulfur', 10)], 'data.')).toEqual([
+  expect(conflictFaults(spray('neem', 0), [spray('sulfur', 10)], 'data.')).toEqual([
     { path: 'data.product', reason: expect.stringMatching(/leave 30 days between/) },
   ]);
-  expect(meetingFaults(spray('sulfur', 20), [spray('neem', 0)], 'data.')).toHaveLength(1);
-  expect(meetingFaults(spray('neem', 0), [spray('sulfur', 30)], 'data.')).toEqual([]);
+  expect(conflictFaults(spray('sulfur', 20), [spray('neem', 0)], 'data.')).toHaveLength(1);
+  expect(conflictFaults(spray('neem', 0), [spray('sulfur', 30)], 'data.')).toEqual([]);
   // written down late: the other came long after it
-  expect(meetingFaults(spray('sulfur', 40), [spray('neem', 0)], 'data.')).toEqual([]);
-  expect(meetingFaults({ ...spray('neem', 0), because: 'I forgot' }, [spray('sulfur', 10)], 'data.')).toEqual([]);
+  expect(conflictFaults(spray('sulfur', 40), [spray('neem', 0)], 'data.')).toEqual([]);
+  expect(conflictFaults({ ...spray('neem', 0), because: 'I forgot' }, [spray('sulfur', 10)], 'data.')).toEqual([]);
 });
 
 test('one leaf first; looked at a day later; burnt leaves end it, and what was there before is not from it', () => {

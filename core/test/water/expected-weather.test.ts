@@ -4,7 +4,7 @@ import { aCase, ASOF } from '../helpers.js';
 
 const day = (n: number, tMaxC: number) => ({ date: addDays(ASOF, n), tMinC: 15, tMaxC, rainMm: 0, rainChancePct: 0 });
 
-test('only days to come are foreseen; after the forecast the days are dry and like the last seven, one after the other', () => {
+test('only days to come use the forecast; after the forecast the days are dry and like the last seven, one after the other', () => {
   // long cool, the last seven days warm
   const weather = aCase().records.weather.map((w, i, all) => ({
     ...w,

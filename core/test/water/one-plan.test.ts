@@ -6,7 +6,7 @@ import {
   planPlace,
   planWeek,
   pourOf,
-  SCHOOL_CODES,
+  METHOD_CODES,
   startOf,
   waterBalance,
   weekday,
@@ -22,7 +22,7 @@ import { aCase, ASOF, everyNDays } from '../helpers.js';
 const bed: Partial<PlaceFacts> = { kind: 'ground', texture: 'loam', areaM2: 0.25 };
 const pot: Partial<PlaceFacts> = { kind: 'container', texture: 'potting-mix', volumeL: 14 };
 const rules = (more: Partial<PlanRules> = {}): PlanRules => ({
-  school: 'by-need',
+  method: 'by-need',
   how: 'base',
   flowLPerH: null,
   ...more,
@@ -69,15 +69,15 @@ describe('day by day', () => {
     expect(plan.days.some((d) => d.why.startsWith('the weekly limit'))).toBe(true);
   });
 
-  test('no school waters on a day on which it is not allowed, and each looks ahead to the next that is', () => {
+  test('no method waters on a day on which it is not allowed, and each looks ahead to the next that is', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...SCHOOL_CODES),
+        fc.constantFrom(...METHOD_CODES),
         fc.subarray([0, 1, 2, 3, 4, 5, 6], { minLength: 1, maxLength: 6 }),
         fc.constantFrom(pot, bed),
         fc.double({ min: 0.05, max: 1, noNaN: true }),
-        (school, allowedDays, place, left) => {
-          const plan = planWeek(aCase({ place }), start(left), days(14), rules({ school, allowedDays }));
+        (method, allowedDays, place, left) => {
+          const plan = planWeek(aCase({ place }), start(left), days(14), rules({ method, allowedDays }));
           for (const d of plan.days) {
             expect(d.allowed).toBe(allowedDays.includes(weekday(d.date)));
             if (!d.allowed) expect(d.litres).toBe(0);
@@ -90,11 +90,11 @@ describe('day by day', () => {
     expect(first).toMatchObject({ why: 'would run short before the next watering day' });
   });
 
-  test('held back: none today in any school, and none before the soil is dry', () => {
-    for (const school of SCHOOL_CODES)
+  test('held back: none today in any method, and none before the soil is dry', () => {
+    for (const method of METHOD_CODES)
       for (const left of [0.9, 0.5, 0.05]) {
-        const plan = planWeek(aCase({ place: pot }), start(left, { held: true }), days(14), rules({ school }));
-        expect([school, left, plan.days[0]!.litres]).toEqual([school, left, 0]);
+        const plan = planWeek(aCase({ place: pot }), start(left, { held: true }), days(14), rules({ method }));
+        expect([method, left, plan.days[0]!.litres]).toEqual([method, left, 0]);
         const next = plan.days.find((d) => d.litres > 0);
         if (next) expect(plan.days[plan.days.indexOf(next) - 1]!.left).toBeLessThan(0.75);
       }
@@ -102,7 +102,7 @@ describe('day by day', () => {
 
   test('close to wilting it is watered whatever the rhythm says, but never on a day that is not allowed', () => {
     const asked = (left: number, more: Partial<PlanRules> = {}) =>
-      planWeek(aCase({ place: bed }), start(left), days(14), rules({ school: 'deep', ...more })).days[0]!;
+      planWeek(aCase({ place: bed }), start(left), days(14), rules({ method: 'deep', ...more })).days[0]!;
     expect(asked(0.5).litres).toBe(0);
     expect(asked(0.1)).toMatchObject({ why: 'close to wilting: earlier than the usual interval' });
     expect(asked(0.1).litres).toBeGreaterThan(5);
@@ -113,12 +113,12 @@ describe('day by day', () => {
     fc.assert(
       fc.property(
         // a rhythm that waters in steps of days may be shifted into the week by rain; the sum of need may not
-        fc.constantFrom<PlanRules['school']>('by-need', 'daily', 'evenly-moist'),
+        fc.constantFrom<PlanRules['method']>('by-need', 'daily', 'evenly-moist'),
         fc.integer({ min: 0, max: 30 }),
         fc.integer({ min: 1, max: 30 }),
-        (school, rain, more) => {
+        (method, rain, more) => {
           const week = (mm: number) =>
-            planWeek(aCase({ place: bed }), start(0.6), days(7, mm), rules({ school })).litres;
+            planWeek(aCase({ place: bed }), start(0.6), days(7, mm), rules({ method })).litres;
           // a wet surface may lose a little more on the next day; a decilitre is the grain of the plan
           expect(week(rain + more)).toBeLessThanOrEqual(week(rain) + 0.2);
         },
@@ -135,12 +135,12 @@ describe('day by day', () => {
   test('a drier plant never gets less in the week', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom<PlanRules['school']>('by-need', 'daily', 'evenly-moist', 'twice-a-week'),
+        fc.constantFrom<PlanRules['method']>('by-need', 'daily', 'evenly-moist', 'twice-a-week'),
         fc.constantFrom(pot, bed),
         fc.double({ min: 0.05, max: 0.9, noNaN: true }),
-        (school, place, left) => {
+        (method, place, left) => {
           const week = (fraction: number) => {
-            const plan = planWeek(aCase({ place }), start(fraction), days(7), rules({ school }));
+            const plan = planWeek(aCase({ place }), start(fraction), days(7), rules({ method }));
             return plan.litres + (1 - plan.days.at(-1)!.left) * 4;
           };
           expect(week(left)).toBeGreaterThan(week(Math.min(1, left + 0.1)) - 0.5);
@@ -154,7 +154,7 @@ describe('day by day', () => {
     const hot = planWeek(aCase({ place: pot }), start(0.3), days(14, 0, 34), rules());
     const mild = planWeek(aCase({ place: { ...pot, volumeL: 60 } }), start(0.8), days(14, 0, 22), rules());
     expect(hot.rhythm!.everyDays).toBeLessThan(mild.rhythm!.everyDays);
-    const deep = planWeek(aCase({ place: bed }), start(0.5), days(14), rules({ school: 'deep' })).rhythm!;
+    const deep = planWeek(aCase({ place: bed }), start(0.5), days(14), rules({ method: 'deep' })).rhythm!;
     expect(deep.everyDays).toBeGreaterThanOrEqual(5);
     expect(planWeek(aCase({ place: bed }), start(1), days(14, 15), rules()).rhythm).toBeNull();
   });
@@ -163,7 +163,7 @@ describe('day by day', () => {
 describe('the plan of a place', () => {
   const dry = aCase({ place: pot, records: given(6, 2) });
   const wet = aCase({ place: pot, records: given(1, 3) });
-  const by: PlaceRules = { school: 'by-need' };
+  const by: PlaceRules = { method: 'by-need' };
 
   test('pots are watered one by one, each by its own store; on a line or a timer all alike, by the driest', () => {
     const plants = [planned('dry', dry), planned('wet', wet)];
@@ -246,7 +246,7 @@ test('a watering of today tells the morning’s share and tonight’s, the one t
   const told = (litres: number) => {
     const c = aCase({ place: pot, records: given(1, litres) });
     const one = planned('p', c);
-    const plan = planPlace('here', { school: 'by-need', irrigation: null, flowLPerH: null }, [one], days());
+    const plan = planPlace('here', { method: 'by-need', irrigation: null, flowLPerH: null }, [one], days());
     const next = plan.pours[0]!.plan!.next!;
     return { next, left: one.balance.days.at(-1)!.fractionAvailable, why: whyWatered(next, ASOF, true, METRIC_FORMAT) };
   };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { WeatherDay } from '../../src/climate/index.js';
 import type { PlantCase } from '../../src/records/index.js';
 import { addDays } from '../../src/units/index.js';
-import { type OrderPart, type PlanRules, planWeek, SCHOOL_CODES, startOf } from '../../src/water/index.js';
+import { type OrderPart, type PlanRules, planWeek, METHOD_CODES, startOf } from '../../src/water/index.js';
 import { aCase, ASOF } from '../helpers.js';
 
 const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
@@ -19,7 +19,7 @@ interface Given {
 }
 const days = ({ place = bed, rules = {}, weather = week(), fraction = 0.5, givenL = 0 }: Given) =>
   planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 4, givenL }, weather, {
-    school: 'by-need',
+    method: 'by-need',
     how: 'drip',
     flowLPerH: 4,
     ...rules,
@@ -28,13 +28,13 @@ const first = (g: Given) => days(g).find((d) => d.litres > 0)!;
 const part = (g: Given, what: OrderPart): number => first(g).of!.parts.find((p) => p.what === what)?.litres ?? 0;
 
 describe('what the litres of a day were made of', () => {
-  it('adds up to what is to be given, whatever the school, the place, the cap, the weather and what was given', () => {
+  it('adds up to what is to be given, whatever the method, the place, the cap, the weather and what was given', () => {
     fc.assert(
       fc.property(
         fc.record({
           place: fc.constantFrom<PlantCase['place'][]>(bed, pot, { ...pot, volumeL: 5 }),
           rules: fc.record({
-            school: fc.constantFrom(...SCHOOL_CODES),
+            method: fc.constantFrom(...METHOD_CODES),
             weeklyCapL: fc.option(fc.integer({ min: 1, max: 9 })),
             allowedDays: fc.option(fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 6 })),
           }),
@@ -68,8 +68,8 @@ describe('what the litres of a day were made of', () => {
     expect(due.left).toBeGreaterThan(due.limitLeft!);
     expect(due.left * due.inReachL - due.useL).toBeLessThanOrEqual(due.limitLeft! * due.inReachL + 1e-9);
     // where another rule decides, that limit explains nothing, and is not told
-    for (const school of ['daily', 'evenly-moist', 'finger'] as const)
-      expect(first({ rules: { school }, fraction: 0.2 }).of!.limitLeft).toBeNull();
+    for (const method of ['daily', 'evenly-moist', 'finger'] as const)
+      expect(first({ rules: { method }, fraction: 0.2 }).of!.limitLeft).toBeNull();
   });
 
   it('a pot gets a tenth more, so that salts leave; a small one in heat a second time after midday', () => {
@@ -78,15 +78,15 @@ describe('what the litres of a day were made of', () => {
     expect(part({ place: bed }, 'salts')).toBe(0);
   });
 
-  it('names what the school takes off, what was given, and what the cap keeps back', () => {
-    const half: Given = { rules: { school: 'half-often' } };
+  it('names what the method takes off, what was given, and what the cap keeps back', () => {
+    const half: Given = { rules: { method: 'half-often' } };
     expect(part(half, 'rule')).toBeCloseTo(-part(half, 'missing') / 2, 6);
     expect(part({ givenL: 1, fraction: 0.2 }, 'given')).toBeCloseTo(-1, 9);
     expect(part({ rules: { weeklyCapL: 2 }, fraction: 0.2 }, 'cap')).toBeLessThan(-1);
   });
 
   it('tells the rain that is counted on in a bed, and none in a pot', () => {
-    const rules = { school: 'daily' as const };
+    const rules = { method: 'daily' as const };
     expect(first({ rules, weather: week(5) }).of!.rainL).toBeCloseTo(3 * 0.25, 9);
     expect(first({ rules, weather: week(5), place: pot }).of!.rainL).toBe(0);
   });

@@ -231,7 +231,7 @@ test('a small pot on a scorching day gets a second, small watering after midday;
       aCase({ place: pot(volumeL), plant: { heightM: 1.2, stage: 'fruiting' } }),
       { state: startOf({ fraction: 0.6, sd: 0.1 }), since: 1 },
       Array.from({ length: 14 }, (_, i) => ({ date: addDays(ASOF, i), tMinC: 22, tMaxC, rainMm: 0 })),
-      { school: 'by-need', how: 'base', flowLPerH: null },
+      { method: 'by-need', how: 'base', flowLPerH: null },
     ).days[0]!;
   const small = week(8, 38);
   expect(small.laterL).toBeGreaterThan(0);

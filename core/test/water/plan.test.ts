@@ -12,7 +12,7 @@ import {
   probeFault,
   runSeason,
   runYear,
-  SCHOOL_CODES,
+  METHOD_CODES,
   seasonWeather,
   type SetUp,
   soakSteps,
@@ -29,7 +29,7 @@ const week = (rainMm: (i: number) => number = () => 0, tMaxC = 28): WeatherDay[]
   Array.from({ length: 7 }, (_, i) => ({ date: addDays(ASOF, i + 1), tMinC: 16, tMaxC, rainMm: rainMm(i) }));
 const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
 const pot = { kind: 'container', texture: 'potting-mix', volumeL: 14 } as const;
-const rules = (more: Partial<PlanRules> = {}): PlanRules => ({ school: 'by-need', how: 'drip', flowLPerH: 4, ...more });
+const rules = (more: Partial<PlanRules> = {}): PlanRules => ({ method: 'by-need', how: 'drip', flowLPerH: 4, ...more });
 const planOf = (place: PlantCase['place'], more: Partial<PlanRules> = {}, weather = week(), fraction = 0.6) =>
   planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 2 }, weather, rules(more));
 
@@ -82,11 +82,11 @@ describe('the week’s plan', () => {
     expect(capped.capped).toBe(true);
     expect(weekday('2026-11-23')).toBe(1); // a Monday
   });
-  test('each school does what it says', () => {
-    const visits = (school: PlanRules['school'], place: PlantCase['place'] = bed) =>
+  test('each method does what it says', () => {
+    const visits = (method: PlanRules['method'], place: PlantCase['place'] = bed) =>
       planOf(
         place,
-        { school },
+        { method },
         week(() => 0, 32),
         0.9,
       ).days.filter((d) => d.litres > 0);
@@ -95,14 +95,14 @@ describe('the week’s plan', () => {
     expect(visits('deep').length).toBeLessThanOrEqual(2);
     expect(visits('half-often', tub).length).toBeGreaterThan(visits('by-need', tub).length);
     expect(visits('half-often', tub)[0]!.litres).toBeLessThan(visits('by-need', tub)[0]!.litres);
-    for (const school of SCHOOL_CODES) expect(() => visits(school)).not.toThrow();
+    for (const method of METHOD_CODES) expect(() => visits(method)).not.toThrow();
     // a drier finish waits longer, but only once fruit colours
-    const first = (drierFinish: boolean, stage: 'fruiting' | 'ripening') =>
+    const first = (drierRipening: boolean, stage: 'fruiting' | 'ripening') =>
       planWeek(
         aCase({ place: bed, plant: { stage } }),
         { state: startOf({ fraction: 0.8, sd: 0.1 }), since: 2 },
         week(),
-        rules({ drierFinish }),
+        rules({ drierRipening }),
       ).days.findIndex((d) => d.litres > 0);
     expect(first(true, 'ripening')).toBeGreaterThan(first(false, 'ripening'));
     expect(first(true, 'fruiting')).toBe(first(false, 'fruiting'));
@@ -183,7 +183,7 @@ describe('the bench', () => {
     const often = run({ strategy: 'half-often' });
     expect(soak.daysShort).toBeGreaterThan(often.daysShort);
     expect(soak.evenness).toBeLessThan(often.evenness);
-    expect(soak.blackEnds).toBeGreaterThan(often.blackEnds);
+    expect(soak.blossomEndRotShare).toBeGreaterThan(often.blossomEndRotShare);
     expect(soak.drainedL).toBeGreaterThan(often.drainedL);
     expect(soak.nitrogenWashedG).toBeGreaterThan(often.nitrogenWashedG);
     expect(soak.visits).toBeLessThan(often.visits);
@@ -204,7 +204,7 @@ describe('the bench', () => {
     // watered every day but for ten dry days soon after the first fruit
     const dry = (i: number): boolean => i >= 60 && i < 70;
     const watering = weather.days.flatMap((w, i) => (dry(i) ? [] : [{ date: w.date, litres: 6 }]));
-    const { blackEnds, daysShort } = runSeason(
+    const { blossomEndRotShare, daysShort } = runSeason(
       { ...subject, watering },
       { name: 'x', strategy: 'recorded' },
       weather,
@@ -212,8 +212,8 @@ describe('the bench', () => {
     );
     expect(daysShort).toBeGreaterThanOrEqual(3);
     // of 105 fruiting days those ten and the three weeks after them, at most
-    expect(blackEnds).toBeGreaterThan(0.1);
-    expect(blackEnds).toBeLessThanOrEqual(31 / 105);
+    expect(blossomEndRotShare).toBeGreaterThan(0.1);
+    expect(blossomEndRotShare).toBeLessThanOrEqual(31 / 105);
   });
   test('set-ups that run together come to what each comes to by itself', () => {
     const setUps: SetUp[] = [
@@ -253,7 +253,7 @@ describe('a plant that settles', () => {
       (d) => d.litres > 0,
     );
 
-  test('daily in the first ten days, every second day until the third week is over, then by its school', () => {
+  test('daily in the first ten days, every second day until the third week is over, then by its method', () => {
     // handbook: daily for one to two weeks, then wean. The plan’s first day is the day after the question
     expect(waterings(out(1)).slice(1)).toEqual(Array.from({ length: 6 }, () => true));
     const weaned = waterings(out(11));

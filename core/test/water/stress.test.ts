@@ -95,7 +95,7 @@ test('the bench calls best what keeps the plant best: never the less even of two
     daysWet: 2,
     evenness: 0.6,
     nitrogenWashedG: 1,
-    blackEnds: 0.1,
+    blossomEndRotShare: 0.1,
     splits: 1,
     ...more,
   });
@@ -106,7 +106,7 @@ test('the bench calls best what keeps the plant best: never the less even of two
   const best = (a: Partial<SeasonResult>, b: Partial<SeasonResult>) => verdict([row('a', a), row('b', b)])!.best;
   expect(best({ evenness: 0.4 }, { evenness: 0.9 })).toBe(1);
   expect(best({ daysShort: 20 }, { daysShort: 3 })).toBe(1);
-  expect(best({ blackEnds: 0.5 }, { blackEnds: 0 })).toBe(1);
+  expect(best({ blossomEndRotShare: 0.5 }, { blossomEndRotShare: 0 })).toBe(1);
   expect(best({ splits: 5 }, { splits: 0 })).toBe(1);
   expect(best({ daysWet: 20 }, { daysWet: 0 })).toBe(1);
   // among equals the one that takes less water and work

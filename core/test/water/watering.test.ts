@@ -73,13 +73,13 @@ test('minutes and litres turn into each other, shared by the plants', () => {
 });
 
 test('the rules of a place as they hold for one of its plants', () => {
-  const place = { school: 'deep' as const, irrigation: 'drip' as const, flowLPerH: 20, weeklyCapL: 50 };
+  const place = { method: 'deep' as const, irrigation: 'drip' as const, flowLPerH: 20, weeklyCapL: 50 };
   expect(rulesPerPlant(place, 5)).toEqual({
-    school: 'deep',
+    method: 'deep',
     how: 'drip',
     flowLPerH: 4,
-    lean: null,
-    drierFinish: false,
+    moisture: null,
+    drierRipening: false,
     allowedDays: null,
     weeklyCapL: 10,
   });

@@ -6,7 +6,7 @@ import { aCase, ASOF } from '../helpers.js';
 
 const pot = (volumeL: number) => ({ kind: 'container' as const, texture: 'potting-mix' as const, volumeL });
 const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
-const RULES = { school: 'by-need', irrigation: null, flowLPerH: null } as const;
+const RULES = { method: 'by-need', irrigation: null, flowLPerH: null } as const;
 const tried = (place: PlantCase['place']) => whatIf(aCase({ place }, 40), RULES);
 
 describe('the last four weeks again with one thing changed', () => {
@@ -70,7 +70,7 @@ test('a watering says whether the water easily had would be used up, or is', () 
       aCase({ place: pot(14) }),
       { state: startOf({ fraction, sd: 0.1 }), since: 2 },
       [{ date: ASOF, tMinC: 18, tMaxC: 34, rainMm: 0 }],
-      { school: 'by-need', how: 'base', flowLPerH: null },
+      { method: 'by-need', how: 'base', flowLPerH: null },
     ).days[0]!.why;
   expect(why(0.85)).toBe('it would soon go short');
   expect(why(0.3)).toBe('it will soon go short');

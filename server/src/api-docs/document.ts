@@ -76,9 +76,9 @@ function describe(
   const marked = <T>(key: string): T | undefined => new Reflector().getAllAndOverride<T>(key, targets);
   const inGarden = path.includes('{gardenId}');
   // path parameters a handler does not read are in its address all the same
-  const told = new Set((operation.parameters ?? []).flatMap((p) => ('name' in p && p.in === 'path' ? [p.name] : [])));
+  const listed = new Set((operation.parameters ?? []).flatMap((p) => ('name' in p && p.in === 'path' ? [p.name] : [])));
   for (const [, name] of path.matchAll(/\{(\w+)\}/g))
-    if (!told.has(name!))
+    if (!listed.has(name!))
       operation.parameters = [
         ...(operation.parameters ?? []),
         { name: name!, in: 'path', required: true, schema: { type: 'string' } },

@@ -8,7 +8,7 @@ import {
   type PlantAssessment,
 } from '@candid-leaf/core/assessment';
 import {
-  DEFAULT_SCHOOL,
+  DEFAULT_METHOD,
   whatIf,
   type ForecastWeather,
   type PlaceRules,
@@ -26,11 +26,11 @@ const SLICE_MS = 5;
 
 /** Returns the watering rules of a bed or pot, as the plan reads them. */
 const rulesOf = (place: PlaceEntity): PlaceRules => ({
-  school: place.watering?.school ?? DEFAULT_SCHOOL,
+  method: place.watering?.method ?? DEFAULT_METHOD,
   irrigation: place.irrigation,
   flowLPerH: place.flowLPerH,
-  lean: place.watering?.lean ?? null,
-  drierFinish: place.watering?.drierFinish ?? false,
+  moisture: place.watering?.moisture ?? null,
+  drierRipening: place.watering?.drierRipening ?? false,
   allowedDays: place.watering?.allowedDays ?? null,
   weeklyCapL: place.watering?.weeklyCapL ?? null,
   byTimer: place.watering?.timerZone != null,
@@ -117,7 +117,7 @@ const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): 
   [
     ...commonStamp(s, place),
     plant.revision,
-    s.cultivarOf(plant)?.revision ?? '',
+    s.varietyOf(plant)?.revision ?? '',
     s.kept.stampOf(plant.id),
     // a bed's ground is shared by its plants
     livePlantsIn(s, place.id).length,
@@ -126,7 +126,7 @@ const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): 
 const placeStamp = (s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): string =>
   [
     ...commonStamp(s, place),
-    ...plants.flatMap((p) => [p.id, p.revision, s.cultivarOf(p)?.revision ?? '', s.kept.stampOf(p.id)]),
+    ...plants.flatMap((p) => [p.id, p.revision, s.varietyOf(p)?.revision ?? '', s.kept.stampOf(p.id)]),
   ].join(' ');
 
 const commonStamp = (s: GardenSnapshot, place: PlaceEntity): readonly string[] => [

@@ -2,7 +2,7 @@ import { seasonStart } from '@candid-leaf/core/season';
 import type { Day } from '@candid-leaf/core/units';
 import { Between, IsNull, MoreThan, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
-import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { VarietyEntity } from '../varieties/variety.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
@@ -26,7 +26,7 @@ export class KeptGarden {
     readonly places: readonly PlaceEntity[],
     readonly plants: readonly PlantEntity[],
     /** varieties by id, including deleted ones, since plants may still refer to them */
-    readonly cultivars: ReadonlyMap<string, CultivarEntity>,
+    readonly varieties: ReadonlyMap<string, VarietyEntity>,
     readonly weather: readonly WeatherEntity[],
     private readonly byTarget: ReadonlyMap<string, readonly RecordEntity[]>,
     private readonly byDay: ReadonlyMap<Day, readonly RecordEntity[]>,
@@ -40,7 +40,7 @@ export class KeptGarden {
   static async read(m: EntityManager, garden: GardenEntity, from: Day, to: Day = LAST_DAY): Promise<KeptGarden> {
     const places = await rows(m, PlaceEntity, { gardenId: garden.id, deletedAt: IsNull() });
     const plants = await rows(m, PlantEntity, { gardenId: garden.id, deletedAt: IsNull() });
-    const cultivars = await rows(m, CultivarEntity, { gardenId: garden.id });
+    const varieties = await rows(m, VarietyEntity, { gardenId: garden.id });
     const weather = await weatherOf(m, garden.id, from, to);
     const index = new RecordIndex();
     let size = 0;
@@ -55,7 +55,7 @@ export class KeptGarden {
       garden.weatherRevision,
       inOrder(places),
       inOrder(plants),
-      new Map(cultivars.map((c) => [c.id, c])),
+      new Map(varieties.map((c) => [c.id, c])),
       weather,
       index.byTarget,
       index.byDay,
@@ -70,7 +70,7 @@ export class KeptGarden {
     const since = { gardenId: garden.id, revision: MoreThan(this.revision) };
     const places = await rows(m, PlaceEntity, since);
     const plants = await rows(m, PlantEntity, since);
-    const cultivars = await rows(m, CultivarEntity, since);
+    const varieties = await rows(m, VarietyEntity, since);
     const records = await rows(m, RecordEntity, since);
     const weather =
       garden.weatherRevision === this.weatherRevision ? this.weather : await weatherOf(m, garden.id, this.from);
@@ -95,9 +95,9 @@ export class KeptGarden {
       garden.weatherRevision,
       merged(this.places, places),
       merged(this.plants, plants),
-      cultivars.length === 0
-        ? this.cultivars
-        : new Map([...this.cultivars, ...cultivars.map((c) => [c.id, c] as const)]),
+      varieties.length === 0
+        ? this.varieties
+        : new Map([...this.varieties, ...varieties.map((c) => [c.id, c] as const)]),
       weather,
       index.byTarget,
       index.byDay,

@@ -7,11 +7,11 @@ import {
   type CaseRecords,
   type Happening,
   type Inspection,
-  type KindLeanings,
+  type VarietyTendencies,
   type PlantCase,
 } from '@candid-leaf/core/records';
-import { shieldsFrom } from '@candid-leaf/core/cultivars';
-import type { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { shieldsFrom } from '@candid-leaf/core/varieties';
+import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
@@ -87,8 +87,8 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       transplantedOn: plant.transplantedOn,
       heightM: plant.heightM,
       spacingM: plant.spacingM,
-      leans: leaningsOf(s.cultivarOf(plant)),
-      resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.cultivarOf(plant)?.letters, plant.crop)])],
+      tendencies: tendenciesOf(s.varietyOf(plant)),
+      resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.varietyOf(plant)?.letters, plant.crop)])],
     },
     // in a case, picked fruit is one of the events
     records: tidyRecords({ ...lists, events: [...(lists.events ?? []), ...pickingsAsEvents(mine)], weather }, today),
@@ -96,8 +96,10 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
   };
 }
 
-const leaningsOf = (kind: CultivarEntity | undefined): KindLeanings | null =>
-  kind ? { heatSet: kind.heatSet, coldSet: kind.coldSet, splits: kind.splits, darkEnds: kind.darkEnds } : null;
+const tendenciesOf = (variety: VarietyEntity | undefined): VarietyTendencies | null =>
+  variety
+    ? { heatSet: variety.heatSet, coldSet: variety.coldSet, splits: variety.splits, darkEnds: variety.darkEnds }
+    : null;
 
 /** Returns a day's weather as the core reads it; the gardener's gauge overrides the station. */
 const asRecord = (w: WeatherOfDay) => ({

@@ -5,7 +5,7 @@ import { formatterFor, type Day, type Formatter } from '@candid-leaf/core/units'
 import type { DataSource, EntityManager } from 'typeorm';
 import type { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
-import type { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
@@ -24,7 +24,7 @@ export interface GardenSnapshot {
   places: readonly PlaceEntity[];
   plants: readonly PlantEntity[];
   /** the variety of a plant; undefined if unknown */
-  cultivarOf: (plant: Pick<PlantEntity, 'cultivarId'>) => CultivarEntity | undefined;
+  varietyOf: (plant: Pick<PlantEntity, 'varietyId'>) => VarietyEntity | undefined;
   /** one per day: the weather that counts on the garden's day */
   weather: readonly WeatherOfDay[];
   /** oldest first */
@@ -158,7 +158,7 @@ function snapshot(
     format: formatterFor(garden.units, garden.dateForm),
     places,
     plants,
-    cultivarOf: (plant) => (plant.cultivarId ? kept.cultivars.get(plant.cultivarId) : undefined),
+    varietyOf: (plant) => (plant.varietyId ? kept.varieties.get(plant.varietyId) : undefined),
     weather: kept.remember('weather', `${today} ${kept.weatherRevision} ${kept.stampOf()}`, tentative, () =>
       weatherDays(
         kept.weather,

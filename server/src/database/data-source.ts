@@ -1,5 +1,5 @@
 import { CalendarLinkEntity } from '../calendar/calendar.entity.js';
-import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { VarietyEntity } from '../varieties/variety.entity.js';
 import { SeasonNotesEntity } from '../season/season-notes.entity.js';
 import { PlantingEntity } from '../season/planting.entity.js';
 import { TrialEntity } from '../trials/trial.entity.js';
@@ -39,6 +39,7 @@ import { Photos1700001000000 } from './migrations/1700001000000-photos.js';
 import { Transfer1700001100000 } from './migrations/1700001100000-transfer.js';
 import { Practice1700001200000 } from './migrations/1700001200000-practice.js';
 import { SeasonYears1700001300000 } from './migrations/1700001300000-season-years.js';
+import { PlainNames1700001400000 } from './migrations/1700001400000-plain-names.js';
 
 const ENTITIES = [
   AccountEntity,
@@ -57,7 +58,7 @@ const ENTITIES = [
   TimerRunEntity,
   TimerStateEntity,
   HoseTimerEntity,
-  CultivarEntity,
+  VarietyEntity,
   PlantingEntity,
   CalendarLinkEntity,
   TaskPaceEntity,
@@ -91,6 +92,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Transfer1700001100000,
     Practice1700001200000,
     SeasonYears1700001300000,
+    PlainNames1700001400000,
   ],
   migrationsRun: false,
   synchronize: false,

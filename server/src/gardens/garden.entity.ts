@@ -1,6 +1,6 @@
 import { type Stock } from '@candid-leaf/core/support';
 import type { UnitChoice } from '@candid-leaf/contract';
-import type { StarterSchool } from '@candid-leaf/core/nutrition';
+import type { StarterMethod } from '@candid-leaf/core/nutrition';
 import type { SeasonMode } from '@candid-leaf/core/season';
 import type { Away } from '@candid-leaf/core/rounds';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
@@ -61,7 +61,7 @@ export class GardenEntity {
 
   /** feed at planting */
   @Column('varchar', { length: 20, nullable: true })
-  starter: StarterSchool | null;
+  starter: StarterMethod | null;
 
   @Column('int')
   version: number;

@@ -23,7 +23,7 @@ const READS = new Set(['GET', 'HEAD']);
 const NOTE_EVERY_MS = 3600 * 1000;
 
 /** The caller, and their role in the garden of the path. */
-interface Entrant extends Caller {
+interface GardenVisitor extends Caller {
   role: Role | null;
 }
 
@@ -68,32 +68,32 @@ export class GardenGuard implements CanActivate {
     if (marked<boolean>(PUBLIC_KEY)) return true;
     const request = context.switchToHttp().getRequest<Request>();
     const gardenId = String(request.params.gardenId ?? '').toLowerCase();
-    const entrant = await this.entrant(request, gardenId);
-    if (!entrant) throw new UnauthorizedException('Sign in first.');
+    const visitor = await this.visitor(request, gardenId);
+    if (!visitor) throw new UnauthorizedException('Sign in first.');
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id')) {
         if (!isUUID(value)) throw notFound('page');
         // upper case means the same row
         request.params[name] = String(value).toLowerCase();
       }
-    request.caller = { accountId: entrant.accountId, keyId: entrant.keyId };
-    if (entrant.keyId !== null && (!gardenId || marked<boolean>(SESSION_ONLY_KEY)))
+    request.caller = { accountId: visitor.accountId, keyId: visitor.keyId };
+    if (visitor.keyId !== null && (!gardenId || marked<boolean>(SESSION_ONLY_KEY)))
       throw new ForbiddenException('A key gives access to one garden only, not to accounts or people.');
     if (!gardenId) return true;
-    if (!entrant.role) throw notFound('garden');
+    if (!visitor.role) throw notFound('garden');
     const needed = marked<Role>(NEEDS_KEY) ?? (READS.has(request.method) ? 'look' : 'keep');
-    mustReach(entrant.role, needed);
+    mustReach(visitor.role, needed);
     return true;
   }
 
-  private entrant(request: Request, gardenId: string): Promise<Entrant | null> {
+  private visitor(request: Request, gardenId: string): Promise<GardenVisitor | null> {
     const key = /^Bearer +(\S+)$/i.exec(request.get('authorization') ?? '')?.[1];
     const garden = isUUID(gardenId) ? gardenId : null;
     return key === undefined ? this.bySession(request, garden) : this.byKey(key, garden);
   }
 
   /** A session is valid until its account signs out everywhere, changes the password, or is deleted. */
-  private async bySession(request: Request, gardenId: string | null): Promise<Entrant | null> {
+  private async bySession(request: Request, gardenId: string | null): Promise<GardenVisitor | null> {
     const { accountId, since = 0 } = request.session;
     if (!accountId) return null;
     const [row] = await this.db.query<{ sessionsSince: number; role: Role | null }[]>(
@@ -107,7 +107,7 @@ export class GardenGuard implements CanActivate {
   }
 
   /** A key opens its own garden, limited by its role and its owner's, until it expires. */
-  private async byKey(key: string, gardenId: string | null): Promise<Entrant | null> {
+  private async byKey(key: string, gardenId: string | null): Promise<GardenVisitor | null> {
     const now = this.clock.now();
     const [row] = await this.db.query<KeyRow[]>(
       `SELECT k.id, k.accountId, k.gardenId, k.role, k.usedAt, m.role AS own FROM access_key k

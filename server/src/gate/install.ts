@@ -3,6 +3,7 @@ import compression from 'compression';
 import type { RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Config } from '../config.js';
+import { oldPaths } from './old-paths.js';
 import { readBody } from './body.js';
 import { deadline } from './deadline.js';
 import { refuseForeignWrites } from './origin.js';
@@ -41,6 +42,6 @@ export function installGate(app: NestExpressApplication, config: Config): { clos
     (work: RequestHandler): RequestHandler =>
     (request, response, next) =>
       /^\/(health|ready)\/?$/i.test(request.path) ? next() : void work(request, response, next);
-  app.use('/api', neverKept, refuseForeignWrites, deadline, unlessHealth(handler), unlessHealth(readBody));
+  app.use('/api', oldPaths, neverKept, refuseForeignWrites, deadline, unlessHealth(handler), unlessHealth(readBody));
   return { close };
 }

@@ -1,7 +1,7 @@
 import { Injectable, type OnModuleDestroy, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource } from 'typeorm';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 
 const EVERY_MS = 1000;
 /** A database silent for this long is away, ms. */
@@ -17,7 +17,7 @@ export class Pulse implements OnModuleInit, OnModuleDestroy {
 
   constructor(
     @InjectDataSource() private readonly db: DataSource,
-    private readonly reckoner: Reckoner,
+    private readonly workers: Workers,
   ) {}
 
   onModuleInit(): void {
@@ -34,7 +34,7 @@ export class Pulse implements OnModuleInit, OnModuleDestroy {
   }
 
   get ready(): boolean {
-    return this.databaseAnswers && this.reckoner.ready;
+    return this.databaseAnswers && this.workers.ready;
   }
 
   /** Sends one poll; none while another is unanswered. */

@@ -46,10 +46,10 @@ export class PlantEntity extends GardenRow {
 
   /** its variety; the gardener may be unsure and correct it later */
   @Column('uuid', { nullable: true })
-  cultivarId: string | null;
+  varietyId: string | null;
 
   @Column('boolean', { nullable: true })
-  kindUnsure: boolean | null;
+  varietyUnsure: boolean | null;
 
   @Column('int', { default: 0 })
   position: number;

@@ -4,7 +4,7 @@ import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
 import { GardensService } from '../gardens/gardens.service.js';
 import { noteGrown } from '../places/grown.js';
 import { PlaceEntity } from '../places/place.entity.js';
-import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { VarietyEntity } from '../varieties/variety.entity.js';
 import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { nextPosition, reorder } from '../shared/ordering.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
@@ -30,7 +30,7 @@ export class PlantsService {
     ]);
     return this.gardens.change(gardenId, async (m) => {
       if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw notFound('place');
-      if (input.cultivarId && !(await m.existsBy(CultivarEntity, { id: input.cultivarId, gardenId })))
+      if (input.varietyId && !(await m.existsBy(VarietyEntity, { id: input.varietyId, gardenId })))
         throw notFound('kind');
       const row = await putVersioned(
         m,
@@ -49,8 +49,8 @@ export class PlantsService {
           resistantTo: input.resistantTo ?? [],
           training: input.training ?? null,
           worth: input.worth ?? null,
-          cultivarId: input.cultivarId ?? null,
-          kindUnsure: input.kindUnsure ?? null,
+          varietyId: input.varietyId ?? null,
+          varietyUnsure: input.varietyUnsure ?? null,
         },
         { position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }), retiredOn: null },
       );

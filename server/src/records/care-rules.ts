@@ -5,7 +5,7 @@ import { Injectable } from '@nestjs/common';
 import type { RecordInput } from '@candid-leaf/contract';
 import { nitrogenWindowDays, overDoseFaults } from '@candid-leaf/core/nutrition';
 import { labelGramsEach } from '@candid-leaf/core/products';
-import { meetingFaults, waitFaults } from '@candid-leaf/core/spray';
+import { conflictFaults, waitFaults } from '@candid-leaf/core/spray';
 import {
   Feeding,
   Happening,
@@ -13,7 +13,7 @@ import {
   Spraying,
   type Fault,
   type RecordData,
-  type RecordKind,
+  type RecordType,
   Pruning,
   Neighbour,
   Picking,
@@ -71,7 +71,7 @@ async function sprayFaults(m: EntityManager, id: string, s: Spraying, at: Standi
   const { place } = at;
   if (!place) return [];
   const others = await recordsOf<Spraying>(m, 'spray', place.id, await standingIn(m, at), addDays(s.date, -60), id);
-  return meetingFaults(
+  return conflictFaults(
     s,
     others.map((r) => r.data),
     'data.',
@@ -120,7 +120,7 @@ async function standingIn(m: EntityManager, { place, plant }: Standing): Promise
  */
 async function recordsOf<T extends RecordData>(
   m: EntityManager,
-  type: RecordKind,
+  type: RecordType,
   placeId: string,
   plantIds: readonly string[],
   since: Day,

@@ -1,11 +1,11 @@
-import type { RecordData, RecordKind } from '@candid-leaf/core/records';
+import type { RecordData, RecordType } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
 @Entity('record')
 export class RecordEntity extends GardenRow {
   @Column('varchar', { length: 20 })
-  type: RecordKind;
+  type: RecordType;
 
   @Column('uuid', { nullable: true })
   plantId: string | null;

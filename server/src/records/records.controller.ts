@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
 import { IsId, RecordInput, SeveralRecords, type RecordDto, type SeveralAnswers } from '@candid-leaf/contract';
-import { RECORD_KIND_CODES, type RecordKind } from '@candid-leaf/core/records';
+import { RECORD_TYPE_CODES, type RecordType } from '@candid-leaf/core/records';
 import { IsIn, IsOptional } from 'class-validator';
 import { AccountId, Needs } from '../accounts/session.js';
 import { RecordsService } from './records.service.js';
@@ -15,8 +15,8 @@ class RecordFilter {
   placeId?: string;
 
   @IsOptional()
-  @IsIn(RECORD_KIND_CODES)
-  type?: RecordKind;
+  @IsIn(RECORD_TYPE_CODES)
+  type?: RecordType;
 }
 
 @Controller('api/gardens/:gardenId/records')

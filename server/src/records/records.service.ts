@@ -14,7 +14,7 @@ import {
   type Crop,
   type Fault,
   type RecordData,
-  type RecordKind,
+  type RecordType,
 } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { FlowNotKnown, makeWatering } from '@candid-leaf/core/water';
@@ -54,7 +54,7 @@ export const recordDto = ({
 export interface RecordsWanted {
   plantId?: string;
   placeId?: string;
-  type?: RecordKind;
+  type?: RecordType;
 }
 
 const MOST_LISTED = 500;
@@ -145,7 +145,7 @@ export class RecordsService {
     gardenId: string,
     tick: { accountId: string; recordId: string },
     plantIds: readonly string[],
-    type: RecordKind,
+    type: RecordType,
     data: { date: Day },
   ): Promise<string | null> {
     for (const [i, plantId] of plantIds.entries())
@@ -201,9 +201,9 @@ export const partOf = (recordId: string, plantId: string): string => nameUuid(pl
 type Entry = RecordData | WateringEntry;
 
 /** Validates input against its class; faults carry their path. */
-function asInput<T extends object>(cls: new () => T, told: object, under = ''): T {
+function asInput<T extends object>(cls: new () => T, value: object, under = ''): T {
   try {
-    return checked(cls, told);
+    return checked(cls, value);
   } catch (error) {
     if (error instanceof RefusedInput) throw badRequest(error.faults.map((f) => ({ ...f, path: under + f.path })));
     throw error;

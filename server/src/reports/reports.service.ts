@@ -1,18 +1,18 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { ComparedSeason, RemedyRow, SeasonReportView, ShelfRow } from '@candid-leaf/contract';
-import { fruitGOf } from '@candid-leaf/core/cultivars';
+import { fruitGOf } from '@candid-leaf/core/varieties';
 import { onShelf, sauceLitres } from '@candid-leaf/core/harvest';
 import { HOT_DAY_C } from '@candid-leaf/core/climate';
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
-import type { Feeding, Picking, RecordData, RecordKind, Watering } from '@candid-leaf/core/records';
+import type { Feeding, Picking, RecordData, RecordType, Watering } from '@candid-leaf/core/records';
 import { harvestReport, type HarvestReport, type ReportPick } from '@candid-leaf/core/reports';
 import { growingYearOf, type GrowingYear } from '@candid-leaf/core/season';
 import { Between, IsNull, type DataSource } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
-import { kindName, modeOf, placeOf, seasonOf, yearOf } from '../season/planting-on-view.js';
+import { varietyName, modeOf, placeOf, seasonOf, yearOf } from '../season/planting-on-view.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 
 /** Most seasons to compare. */
@@ -74,15 +74,15 @@ export class ReportsService {
     return harvestReport(
       plants.map((p) => {
         const [water, feed] = [ofPlant(waterings, p), ofPlant(feedings, p)];
-        const kind = s.cultivarOf(p);
+        const variety = s.varietyOf(p);
         return {
           id: p.id,
           name: p.name,
-          kind: kind ? kindName(kind, p.crop) : (p.type ?? p.crop),
+          variety: variety ? varietyName(variety, p.crop) : (p.type ?? p.crop),
           place: placeOf(s, p)?.name ?? '',
           crop: p.crop,
-          type: kind?.type ?? p.type,
-          fruitG: kind?.fruitG ?? null,
+          type: variety?.type ?? p.type,
+          fruitG: variety?.fruitG ?? null,
           litres: water.length === 0 ? null : water.reduce((t, w) => t + w.litres, 0),
           nitrogenG: feed.length === 0 ? null : feed.reduce((t, f) => t + (f.grams * f.n) / 100, 0),
         };
@@ -115,10 +115,10 @@ export class ReportsService {
     for (const r of picks) {
       const plant = s.plants.find((p) => p.id === r.plantId);
       if (!plant) continue;
-      const kind = s.cultivarOf(plant) ?? plant;
-      const own = (r.data.grams ?? (r.data.count ?? 0) * fruitGOf(kind)) / 1000;
+      const variety = s.varietyOf(plant) ?? plant;
+      const own = (r.data.grams ?? (r.data.count ?? 0) * fruitGOf(variety)) / 1000;
       kg += own;
-      if (plant.crop === 'tomato') litres += sauceLitres(own, kind.type === 'paste');
+      if (plant.crop === 'tomato') litres += sauceLitres(own, variety.type === 'paste');
     }
     return { kg: Math.round(kg * 100) / 100, litres: Math.round(litres * 10) / 10 };
   }
@@ -126,7 +126,7 @@ export class ReportsService {
   private async records<T extends RecordData>(
     s: GardenSnapshot,
     season: GrowingYear,
-    type: RecordKind,
+    type: RecordType,
   ): Promise<Dated<T>[]> {
     const rows = await this.db.manager.find(RecordEntity, {
       where: { gardenId: s.garden.id, type, deletedAt: IsNull(), day: Between(season.from, season.to) },

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { weatherInPlace } from '@candid-leaf/core/climate';
-import { daysToMaturityOf } from '@candid-leaf/core/cultivars';
+import { daysToMaturityOf } from '@candid-leaf/core/varieties';
 import {
   blushFirst,
   blushInWords,
@@ -70,9 +70,9 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
   const set = records.find((r) => r.type === 'truss-count' && (r.data as TrussCount).fruit > 0);
   if (set) return ripeFromSet(plant.crop, set.day, s.today, weatherIn(s))?.from ?? null;
   // by the packet alone only if the packet is known
-  const kind = s.cultivarOf(plant);
-  if (!kind || !plant.transplantedOn || !daysToMaturityOf(kind).sure) return null;
-  return datesOf(s, yearOf(s, plant.transplantedOn), kind, { plantedOn: plant.transplantedOn }).bands.find(
+  const variety = s.varietyOf(plant);
+  if (!variety || !plant.transplantedOn || !daysToMaturityOf(variety).sure) return null;
+  return datesOf(s, yearOf(s, plant.transplantedOn), variety, { plantedOn: plant.transplantedOn }).bands.find(
     (b) => b.what === 'first-fruit',
   )!.from;
 }
@@ -95,7 +95,7 @@ function blushOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, on: 
     );
   return blushFirst({
     crop: plant.crop,
-    splits: s.cultivarOf(plant)?.splits ?? null,
+    splits: s.varietyOf(plant)?.splits ?? null,
     today: s.today,
     ahead: forecastIn(s).map((w) => ({ ...w, ...weatherInPlace(place, w, s.garden) })),
     pecked,
@@ -117,7 +117,7 @@ function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): T
     where: shown.map((r) => r.plant.name).join(', '),
     why: blush
       ? blushInWords(blush, s.format)
-      : ripenessInWords(plant.crop, plant.type, s.cultivarOf(plant)?.ripeColour ?? null),
+      : ripenessInWords(plant.crop, plant.type, s.varietyOf(plant)?.ripeColour ?? null),
     dueOn: first!.on,
     minutes: 2 * shown.length,
     litres: null,

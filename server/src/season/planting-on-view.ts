@@ -1,6 +1,6 @@
 import type { PlantingOnView } from '@candid-leaf/contract';
 import { weatherInPlace } from '@candid-leaf/core/climate';
-import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/cultivars';
+import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/varieties';
 import {
   aimAgainst,
   crowdingFaults,
@@ -27,7 +27,7 @@ import {
 import { addDays } from '@candid-leaf/core/units';
 import { weatherIn } from '../assessment/plant-case.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
-import type { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
@@ -44,12 +44,12 @@ export const seasonOf = (s: GardenSnapshot, year: number): GrowingYear =>
 export const yearOf = (s: GardenSnapshot, day: string): number => seasonYear(s.garden, day);
 
 /** Returns the variety's name, else the crop. */
-export const kindName = (kind: CultivarEntity | undefined, crop: string): string =>
-  kind?.name ?? (crop === 'tomato' ? 'Tomato' : 'Pepper');
+export const varietyName = (variety: VarietyEntity | undefined, crop: string): string =>
+  variety?.name ?? (crop === 'tomato' ? 'Tomato' : 'Pepper');
 
 /** Returns the plant's variety, else its type. */
 export const nameOf = (s: GardenSnapshot, p: PlantEntity): string =>
-  s.cultivarOf(p)?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop;
+  s.varietyOf(p)?.name ?? TYPE_NAMES[p.type ?? p.crop] ?? p.crop;
 
 const TYPE_NAMES: Record<string, string> = {
   tomato: 'Tomato',
@@ -70,7 +70,7 @@ export const placeOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'placeId'>): 
 export const datesOf = (
   s: GardenSnapshot,
   year: number,
-  kind: DatesQuestion['kind'],
+  variety: DatesQuestion['variety'],
   done: Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second'> = {},
 ): YearDates =>
   yearDates({
@@ -78,17 +78,19 @@ export const datesOf = (
     mode: modeOf(s),
     season: seasonOf(s, year),
     today: s.today,
-    kind,
+    variety,
     ...done,
     weather: weatherIn(s),
   });
 
-export const kindOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'cultivarId' | 'crop'>): DatesQuestion['kind'] =>
-  s.cultivarOf(p) ?? { crop: p.crop };
+export const varietyDatesOf = (
+  s: GardenSnapshot,
+  p: Pick<PlantingEntity, 'varietyId' | 'crop'>,
+): DatesQuestion['variety'] => s.varietyOf(p) ?? { crop: p.crop };
 
 /** Returns the dates of a planting, given what is done. */
 export const datesOfPlanting = (s: GardenSnapshot, p: PlantingEntity): YearDates =>
-  datesOf(s, p.year, kindOf(s, p), {
+  datesOf(s, p.year, varietyDatesOf(s, p), {
     plantedOn: p.plantedOn,
     sownOn: p.sownOn,
     second: p.aim === 'second-crop',
@@ -128,23 +130,23 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
 export const groundOf = (place: PlaceEntity): EarlierYear[] => [...place.history, ...(place.grown ?? [])];
 
 export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOnView {
-  const kind = s.cultivarOf(p);
+  const variety = s.varietyOf(p);
   const place = placeOf(s, p);
-  const shields = shieldsFrom(kind?.letters, p.crop);
+  const shields = shieldsFrom(variety?.letters, p.crop);
   const history = place ? groundOf(place) : [];
   const rotation = rotationOf({ place: { kind: place?.kind ?? 'ground', history }, year: p.year, shields });
   const gate = gateOf(s, p);
   return {
     planting: plantingDto(p),
-    kind: kindName(kind, p.crop),
+    variety: varietyName(variety, p.crop),
     place: place?.name ?? '',
     seeds: seedsFor(p.count),
     rotation,
     rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground' }, p.crop),
     warnings: [
       ...shadeFaults(place?.sunHours, p.crop, 'placeId').map((f) => `${f.reason}.`),
-      ...againstAim(p, kind),
-      ...againstPlace(kind, history, p.year),
+      ...againstAim(p, variety),
+      ...againstPlace(variety, history, p.year),
       ...crowding(p, place),
       ...tooLong(s, p),
     ],
@@ -154,28 +156,29 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
   };
 }
 
-const againstAim = (p: PlantingEntity, kind: CultivarEntity | undefined): string[] => {
-  const text = aimAgainst(p.aim, kind ?? { crop: p.crop });
+const againstAim = (p: PlantingEntity, variety: VarietyEntity | undefined): string[] => {
+  const text = aimAgainst(p.aim, variety ?? { crop: p.crop });
   return text ? [text] : [];
 };
 
 /** A variety's weakness where the same problem happened in the two years before. */
-const LEANS: readonly [lean: 'darkEnds' | 'splits', disorders: readonly DisorderCode[], text: string][] = [
+const TENDENCY_LESSONS: readonly [tendency: 'darkEnds' | 'splits', disorders: readonly DisorderCode[], text: string][] =
   [
-    'darkEnds',
-    ['blossom-end-rot'],
-    'gets blossom end rot easily, and it was found here: water evenly, mulch, or choose another variety.',
-  ],
-  [
-    'splits',
-    ['ring-cracking', 'radial-cracking'],
-    'splits easily, and split fruit was found here: water evenly, pick at first blush before rain, or choose another variety.',
-  ],
-];
-function againstPlace(kind: CultivarEntity | undefined, history: readonly EarlierYear[], year: number): string[] {
+    [
+      'darkEnds',
+      ['blossom-end-rot'],
+      'gets blossom end rot easily, and it was found here: water evenly, mulch, or choose another variety.',
+    ],
+    [
+      'splits',
+      ['ring-cracking', 'radial-cracking'],
+      'splits easily, and split fruit was found here: water evenly, pick at first blush before rain, or choose another variety.',
+    ],
+  ];
+function againstPlace(variety: VarietyEntity | undefined, history: readonly EarlierYear[], year: number): string[] {
   const seen = history.filter((h) => h.year < year && h.year >= year - 2).flatMap((h) => h.problems ?? []);
-  return LEANS.flatMap(([lean, disorders, text]) =>
-    kind?.[lean] === 'more' && disorders.some((d) => seen.includes(d)) ? [`${kind.name} ${text}`] : [],
+  return TENDENCY_LESSONS.flatMap(([tendency, disorders, text]) =>
+    variety?.[tendency] === 'more' && disorders.some((d) => seen.includes(d)) ? [`${variety.name} ${text}`] : [],
   );
 }
 
@@ -193,10 +196,10 @@ function crowding(p: PlantingEntity, place: PlaceEntity | undefined): string[] {
 }
 
 function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {
-  const kind = kindOf(s, p);
+  const variety = varietyDatesOf(s, p);
   const { tooLong: late } = datesOfPlanting(s, p);
   if (!late) return [];
-  const { days } = daysToMaturityOf(kind);
+  const { days } = daysToMaturityOf(variety);
   return [
     late.fits > 0
       ? `It takes ${days} days, and there are ${late.fits} until two weeks before the first frost. Choose a variety of ${late.fits} days or less, or use a cover.`

@@ -13,7 +13,7 @@ export class PlantingEntity extends GardenRow {
   placeId: string;
 
   @Column('uuid', { nullable: true })
-  cultivarId: string | null;
+  varietyId: string | null;
 
   @Column('varchar', { length: 10 })
   crop: Crop;

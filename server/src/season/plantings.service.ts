@@ -3,7 +3,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import type { PlantingDto, PlantingInput } from '@candid-leaf/contract';
 import { plantingFaults } from '@candid-leaf/core/planning';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
-import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { VarietyEntity } from '../varieties/variety.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { notFound, throwIfFaults } from '../shared/http-errors.js';
@@ -32,7 +32,7 @@ export class PlantingsService {
     const content = {
       year: make.year,
       placeId: make.placeId,
-      cultivarId: make.cultivarId ?? null,
+      varietyId: make.varietyId ?? null,
       crop: make.crop,
       count: make.count,
       spacingM: make.spacingM ?? null,
@@ -53,11 +53,13 @@ export class PlantingsService {
     };
     return this.gardens.change(gardenId, async (m) => {
       if (!(await m.existsBy(PlaceEntity, { id: make.placeId, gardenId }))) throw notFound('place');
-      if (make.cultivarId) {
-        const kind = await m.findOneBy(CultivarEntity, { id: make.cultivarId, gardenId });
-        if (!kind) throw notFound('kind');
-        if (kind.crop !== make.crop)
-          throwIfFaults([{ path: 'cultivarId', reason: `${kind.name} is a ${kind.crop}, and not a ${make.crop}` }]);
+      if (make.varietyId) {
+        const variety = await m.findOneBy(VarietyEntity, { id: make.varietyId, gardenId });
+        if (!variety) throw notFound('variety');
+        if (variety.crop !== make.crop)
+          throwIfFaults([
+            { path: 'varietyId', reason: `${variety.name} is a ${variety.crop}, and not a ${make.crop}` },
+          ]);
       }
       return plantingDto(await putVersioned(m, PlantingEntity, { id, gardenId, version }, content));
     });

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { SeasonView, YearLine } from '@candid-leaf/contract';
 import {
   bandInWords,
-  bandReckoned,
+  bandExplained,
   DATE_WORDS,
   needsOf,
   type Band,
@@ -16,8 +16,8 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
 import {
   datesOf,
-  kindName,
-  kindOf,
+  varietyName,
+  varietyDatesOf,
   modeOf,
   nameOf,
   placeOf,
@@ -97,7 +97,7 @@ export class SeasonService {
 function neededFor(s: GardenSnapshot, p: PlantingEntity) {
   const place = placeOf(s, p);
   if (!place) return [];
-  const habit = s.cultivarOf(p)?.habit ?? null;
+  const habit = s.varietyOf(p)?.habit ?? null;
   return [{ crop: p.crop, habit, count: p.count, place, placeId: place.id }];
 }
 
@@ -112,24 +112,24 @@ function linesOf(
   const lines = new Map<string, YearLine>();
   const add = (
     label: string,
-    kind: DatesQuestion['kind'],
+    variety: DatesQuestion['variety'],
     done: Done = {},
     only: (b: Band) => boolean = () => true,
   ) => {
     if (lines.has(label)) return;
-    const bands = datesOf(s, year, kind, done).bands.filter(only);
+    const bands = datesOf(s, year, variety, done).bands.filter(only);
     lines.set(label, {
       label,
       bands: bands.map((b) => ({
         ...b,
         title: DATE_WORDS[b.what],
         text: bandInWords(b, s.format),
-        how: bandReckoned(b, s.format),
+        how: bandExplained(b, s.format),
       })),
     });
   };
   for (const p of plantings)
-    add(kindName(s.cultivarOf(p), p.crop), kindOf(s, p), {
+    add(varietyName(s.varietyOf(p), p.crop), varietyDatesOf(s, p), {
       plantedOn: p.plantedOn,
       sownOn: p.sownOn,
       second: p.aim === 'second-crop',
@@ -143,7 +143,7 @@ function linesOf(
     // how it was raised is not recorded, and what can still be planned is listed once
     add(
       label,
-      s.cultivarOf(p) ?? p,
+      s.varietyOf(p) ?? p,
       { plantedOn: p.transplantedOn, pickedOn },
       (b) => !BEFORE_OUT.has(b.what) && !STILL.has(b.what),
     );

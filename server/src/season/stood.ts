@@ -17,7 +17,7 @@ export function stoodIn(s: GardenSnapshot, year: number): StoodPlace[] {
         type: p.type,
         heightM: p.heightM,
         training: p.training,
-        kind: nameOf(s, p),
+        variety: nameOf(s, p),
         plantedOn: p.transplantedOn!,
         endedOn: p.retiredOn,
         because: p.endedBecause,

@@ -1,5 +1,5 @@
 import { StreamableFile } from '@nestjs/common';
-import type { Rendered } from './reckoner.js';
+import type { Rendered } from './workers.js';
 
 /** Sends JSON rendered elsewhere unchanged. */
 export const asJson = (json: Rendered<unknown>): StreamableFile =>

@@ -1,11 +1,12 @@
 import {
+  type ArgumentMetadata,
   BadRequestException,
   ConflictException,
   NotFoundException,
   ServiceUnavailableException,
   ValidationPipe,
 } from '@nestjs/common';
-import { faultsOf, STRICT, type Fault } from '@candid-leaf/core/records';
+import { faultsOf, STRICT, withCurrentNames, type Fault } from '@candid-leaf/core/records';
 
 /** Most faults reported at once. */
 const MOST_FAULTS = 20;
@@ -29,6 +30,12 @@ export const versionConflict = (): ConflictException =>
   new ConflictException('Someone else changed this in the meantime. Look at the newer version, then change it again.');
 export const unavailable = (message: string): ServiceUnavailableException => new ServiceUnavailableException(message);
 
-/** Validates every body against its class; unknown fields are faults. */
+/** Validates every body against its class; unknown fields are faults. Field names of the version before are read. */
+class InputPipe extends ValidationPipe {
+  override transform(value: unknown, metadata: ArgumentMetadata): Promise<unknown> {
+    return super.transform(withCurrentNames(value), metadata) as Promise<unknown>;
+  }
+}
+
 export const validationPipe = (): ValidationPipe =>
-  new ValidationPipe({ ...STRICT, transform: true, exceptionFactory: (errors) => badRequest(faultsOf(errors)) });
+  new InputPipe({ ...STRICT, transform: true, exceptionFactory: (errors) => badRequest(faultsOf(errors)) });

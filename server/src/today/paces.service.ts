@@ -15,13 +15,13 @@ export class Paces {
   }
 
   /** Notes a tick: the time since the previous one, of any type, is what this one took. */
-  async note(m: EntityManager, gardenId: string, source: string, reckoned: number): Promise<void> {
+  async note(m: EntityManager, gardenId: string, source: string, estimatedMinutes: number): Promise<void> {
     const rows = await m.findBy(TaskPaceEntity, { gardenId });
     const now = this.clock.now();
     const last = Math.max(...rows.map((r) => r.lastAt.getTime()));
-    const { ticks, took, reckoned: before } = rows.find((r) => r.source === source) ?? NO_PACE;
+    const { ticks, took, estimatedMinutes: before } = rows.find((r) => r.source === source) ?? NO_PACE;
     const since = Number.isFinite(last) ? (now.getTime() - last) / 60_000 : null;
-    const pace = learn({ ticks, took, reckoned: before }, reckoned, since);
+    const pace = learn({ ticks, took, estimatedMinutes: before }, estimatedMinutes, since);
     await m.upsert(TaskPaceEntity, { gardenId, source, ...pace, lastAt: now }, ['gardenId', 'source']);
   }
 }

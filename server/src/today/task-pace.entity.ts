@@ -18,7 +18,7 @@ export class TaskPaceEntity {
 
   /** minutes estimated */
   @Column('double')
-  reckoned: number;
+  estimatedMinutes: number;
 
   @Column('datetime', { precision: 3 })
   lastAt: Date;

@@ -3,7 +3,7 @@ import type { EntityManager } from 'typeorm';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 
 /** A task as its source knows it; `id` is its name there. */
-export type Task = Omit<TaskDto, 'key' | 'source' | 'reckoned'> & { id: string };
+export type Task = Omit<TaskDto, 'key' | 'source' | 'estimatedMinutes'> & { id: string };
 
 /** A tick: who, and the id for a record it writes. */
 export interface Tick {

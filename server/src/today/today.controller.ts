@@ -3,7 +3,7 @@ import { TaskDone } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
 import { AccountId, Needs } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 import type { Tick } from './task-source.js';
 import { TodayService } from './today.service.js';
 
@@ -13,16 +13,16 @@ export class TodayController {
   private readonly takeBack;
   private readonly putOff;
 
-  constructor(today: TodayService, reckoner: Reckoner) {
-    this.tick = reckoner.offer(
+  constructor(today: TodayService, workers: Workers) {
+    this.tick = workers.offer(
       'tick a task',
-      (gardenId: string, key: string, tick: Tick, more: Pick<TaskDone, 'reckoned' | 'at'>) =>
+      (gardenId: string, key: string, tick: Tick, more: Pick<TaskDone, 'estimatedMinutes' | 'at'>) =>
         today.done(gardenId, key, tick, more),
     );
-    this.takeBack = reckoner.offer('undo a tick', (gardenId: string, key: string, recordId: string | null) =>
+    this.takeBack = workers.offer('undo a tick', (gardenId: string, key: string, recordId: string | null) =>
       today.undo(gardenId, key, recordId),
     );
-    this.putOff = reckoner.offer('postpone a task', (gardenId: string, key: string) => today.postpone(gardenId, key));
+    this.putOff = workers.offer('postpone a task', (gardenId: string, key: string) => today.postpone(gardenId, key));
   }
 
   @Needs('record')
@@ -34,13 +34,13 @@ export class TodayController {
     @Param('key') key: string,
     @Body() body: TaskDone,
   ): Promise<StreamableFile> {
-    const { recordId = uuid(), reckoned, at } = body;
+    const { recordId = uuid(), estimatedMinutes, at } = body;
     return asJson(
       await this.tick(
         gardenId,
         key,
         { accountId, recordId },
-        { ...(reckoned ? { reckoned } : {}), ...(at ? { at } : {}) },
+        { ...(estimatedMinutes ? { estimatedMinutes } : {}), ...(at ? { at } : {}) },
       ),
     );
   }

@@ -51,7 +51,7 @@ export class TodayService {
           source: code,
           ...task,
           minutes: minutesAtPace(task.minutes, pace),
-          reckoned: task.minutes,
+          estimatedMinutes: task.minutes,
         })),
       );
     }
@@ -66,12 +66,12 @@ export class TodayService {
     gardenId: string,
     key: string,
     tick: Tick,
-    { reckoned = 0, at }: Pick<TaskDone, 'reckoned' | 'at'> = {},
+    { estimatedMinutes = 0, at }: Pick<TaskDone, 'estimatedMinutes' | 'at'> = {},
   ): Promise<{ recordId: string | null }> {
     return this.inGarden(gardenId, key, async (m, now, source, id) => {
       const s = this.asDone(now, at);
       // a late tick says nothing about the time between two ticks
-      if (s === now) await this.paces.note(m, gardenId, source.code, reckoned);
+      if (s === now) await this.paces.note(m, gardenId, source.code, estimatedMinutes);
       await this.postponements.show(m, gardenId, key);
       return { recordId: await source.done(m, s, id, tick) };
     });

@@ -1,7 +1,7 @@
 import { BadRequestException, ConflictException, HttpException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { GardenInput, PHOTO_BYTES } from '@candid-leaf/contract';
-import { checked, RefusedInput } from '@candid-leaf/core/records';
+import { checked, RefusedInput, RENAMED_TABLES, withCurrentNames } from '@candid-leaf/core/records';
 import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { Not, type DataSource, type EntityManager } from 'typeorm';
@@ -13,7 +13,7 @@ import { PlaceEntity } from '../places/place.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
 import { revisionOf } from '../shared/garden-revision.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
-import { FORM, FORMAT, gardenFileSchema } from './garden-file.schema.js';
+import { FORM, FORMAT, gardenFileSchema, OLD_FORM } from './garden-file.schema.js';
 import { GARDEN_TABLES, type GardenTable, type Row } from './garden-tables.js';
 import { jsonRows } from './json-rows.js';
 import { isLocal, LocalIds } from './local-ids.js';
@@ -21,6 +21,18 @@ import { ZipEntries } from './zip-entries.js';
 
 const TOGETHER = 250;
 const MOST_GARDEN = 100_000;
+
+/** Today's table names, with those of the version before. */
+const OLD_FILES = new Map(Object.entries(RENAMED_TABLES).map(([old, now]) => [now, old]));
+const rowsNow = ([name, n]: [string, number]): [string, number] => [RENAMED_TABLES[name] ?? name, n];
+/** Converts a row of the version before: field names, and ids such as `#kind-1`. */
+const rowNow = (row: Row): Row =>
+  Object.fromEntries(
+    Object.entries(withCurrentNames(row)).map(([field, v]) => [
+      field,
+      field.endsWith('Id') || field === 'id' ? (typeof v === 'string' ? v.replace(/^#kind-/, '#variety-') : v) : v,
+    ]),
+  );
 
 const wrong = (where: string, why: string): BadRequestException =>
   new BadRequestException(`${where}: ${why}. Nothing was imported.`);
@@ -61,15 +73,19 @@ export class GardenFileReader {
     const zip = await ZipEntries.open(file);
     const photos = new Map<string, string>();
     try {
-      const manifest = await this.one(zip, 'candid-leaf.json', 'manifest');
+      let old = false;
+      const manifest = await this.one(zip, 'candid-leaf.json', 'manifest', (m) => {
+        old = m.form === OLD_FORM;
+        return old ? { ...m, form: FORM } : m;
+      });
       if (manifest.format !== FORMAT || manifest.form !== FORM)
         throw wrong('candid-leaf.json', 'the file version is not supported');
       const settings = await this.one(zip, 'garden.json', 'garden');
       const rows = await this.gardens.change(gardenId, async (m, garden) => {
         await this.mustBeEmpty(m, gardenId);
         await this.settings(m, garden, settings);
-        const filled = await this.fill(m, zip, gardenId, accountId, photos, brokenOff);
-        for (const [name, n] of Object.entries(manifest.rows as Record<string, number>))
+        const filled = await this.fill(m, zip, old, gardenId, accountId, photos, brokenOff);
+        for (const [name, n] of Object.entries(manifest.rows as Record<string, number>).map(rowsNow))
           if ((filled[name] ?? 0) !== n)
             throw wrong(`${name}.json`, `it should contain ${n} rows but contains ${filled[name] ?? 0}`);
         await m.update(GardenEntity, { id: gardenId }, { weatherRevision: revisionOf(m) });
@@ -100,10 +116,15 @@ export class GardenFileReader {
     await m.delete(WeatherEntity, { gardenId });
   }
 
-  private async one(zip: ZipEntries, name: string, definition: string): Promise<Row> {
+  private async one(
+    zip: ZipEntries,
+    name: string,
+    definition: string,
+    current: (value: Row) => Row = withCurrentNames,
+  ): Promise<Row> {
     let value: unknown;
     try {
-      value = JSON.parse((await zip.whole(name, MOST_GARDEN)).toString('utf8'));
+      value = current(JSON.parse((await zip.whole(name, MOST_GARDEN)).toString('utf8')) as Row);
     } catch (error) {
       if (error instanceof HttpException) throw error;
       throw wrong(name, 'it is not valid JSON');
@@ -134,6 +155,7 @@ export class GardenFileReader {
   private async fill(
     m: EntityManager,
     zip: ZipEntries,
+    old: boolean,
     gardenId: string,
     accountId: string,
     photos: Map<string, string>,
@@ -162,9 +184,10 @@ export class GardenFileReader {
           await m.createQueryBuilder().insert().into(table.entity).values(batch).updateEntity(false).execute();
         batch = [];
       };
-      for await (const row of jsonRows(await zip.read(`${table.name}.json`), `${table.name}.json`)) {
+      const file = `${(old && OLD_FILES.get(table.name)) || table.name}.json`;
+      for await (const row of jsonRows(await zip.read(file), file)) {
         n += 1;
-        batch.push(own(this.row(table, row, ids, photos, `${table.name}.json, row ${n}`)));
+        batch.push(own(this.row(table, old ? rowNow(row) : row, ids, photos, `${file}, row ${n}`)));
         if (batch.length >= TOGETHER) await flush();
       }
       await flush();

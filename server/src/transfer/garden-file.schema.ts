@@ -1,8 +1,10 @@
 import type { DataSource } from 'typeorm';
 import { GARDEN_TABLES, NOT_OF_GARDEN } from './garden-tables.js';
 
-/** Version of the file format; others are refused. */
-export const FORM = 1;
+/** Version of the file format. */
+export const FORM = 2;
+/** The version before, with old field names: still read. Others are refused. */
+export const OLD_FORM = 1;
 export const FORMAT = 'candid-leaf-garden';
 
 /** The fields of the garden's own row in its file. */
@@ -70,7 +72,7 @@ export function gardenFileSchema(db: DataSource): Record<string, unknown> & { $d
   }
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
-    $id: 'candid-leaf-garden-file-1',
+    $id: `candid-leaf-garden-file-${FORM}`,
     title: 'A garden of Candid Leaf as a file',
     description:
       'A zip with candid-leaf.json (manifest) and garden.json (garden). Each other definition has a file of its name, which lists its rows. Photo #photo-N is photos/photo-N.jpg.',

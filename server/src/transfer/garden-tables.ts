@@ -1,7 +1,7 @@
-import { CultivarInput, PlaceInput, PlantInput, PlantingInput, ProductInput, TrialInput } from '@candid-leaf/contract';
-import { checked, RECORD_CLASSES, WeatherRecord, type RecordKind } from '@candid-leaf/core/records';
+import { VarietyInput, PlaceInput, PlantInput, PlantingInput, ProductInput, TrialInput } from '@candid-leaf/contract';
+import { checked, RECORD_CLASSES, WeatherRecord, type RecordType } from '@candid-leaf/core/records';
 import type { EntityTarget, ObjectLiteral } from 'typeorm';
-import { CultivarEntity } from '../cultivars/cultivar.entity.js';
+import { VarietyEntity } from '../varieties/variety.entity.js';
 import { PhotoEntity } from '../photos/photo.entity.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
@@ -52,12 +52,12 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     check: (r) => within(PlaceInput, r, ANY),
   },
   {
-    name: 'kinds',
-    one: 'kind',
-    entity: CultivarEntity,
+    name: 'varieties',
+    one: 'variety',
+    entity: VarietyEntity,
     marked: true,
     named: true,
-    check: (r) => within(CultivarInput, r, ANY),
+    check: (r) => within(VarietyInput, r, ANY),
   },
   {
     name: 'products',
@@ -73,7 +73,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: PlantEntity,
     marked: true,
     named: true,
-    check: (r) => within(PlantInput, r, { ...ANY, placeId: ANY.id, cultivarId: null }),
+    check: (r) => within(PlantInput, r, { ...ANY, placeId: ANY.id, varietyId: null }),
   },
   {
     name: 'records',
@@ -81,7 +81,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: RecordEntity,
     marked: true,
     named: false,
-    check: ({ type, data }) => checked(RECORD_CLASSES[type as RecordKind] as new () => object, data as object),
+    check: ({ type, data }) => checked(RECORD_CLASSES[type as RecordType] as new () => object, data as object),
   },
   {
     name: 'weather',
@@ -108,7 +108,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: PlantingEntity,
     marked: true,
     named: false,
-    check: (r) => within(PlantingInput, r, { ...ANY, placeId: ANY.id, cultivarId: null }),
+    check: (r) => within(PlantingInput, r, { ...ANY, placeId: ANY.id, varietyId: null }),
   },
   { name: 'season-notes', one: 'notes', entity: SeasonNotesEntity, marked: true, named: false },
   { name: 'benches', one: 'bench', entity: BenchEntity, marked: true, named: false },

@@ -9,7 +9,7 @@ import {
   weatherFaults,
   WeatherRecord,
   type Fault,
-  type RecordKind,
+  type RecordType,
 } from '@candid-leaf/core/records';
 import { soilTestFaults } from '@candid-leaf/core/soil';
 import type { CellFault, TableName, Values } from '@candid-leaf/core/tables';
@@ -24,7 +24,7 @@ export type MadeRow =
   | {
       into: 'record';
       id: string;
-      type: RecordKind;
+      type: RecordType;
       plantId: string | null;
       placeId: string | null;
       day: Day;
@@ -34,7 +34,7 @@ export type MadeRow =
   | { into: 'plant'; input: PlantInput }
   | { into: 'soil'; placeId: string; test: SoilTest };
 
-const RECORDS: Partial<Record<TableName, RecordKind>> = {
+const RECORDS: Partial<Record<TableName, RecordType>> = {
   watering: 'watering',
   feeding: 'feeding',
   harvest: 'picking',
@@ -87,7 +87,7 @@ export class RowMaker {
     return this.table === 'plants' ? this.plant(values, line) : this.soil(values);
   }
 
-  private record(type: RecordKind, { plant, place, ...rest }: Values, line: number): MadeRow {
+  private record(type: RecordType, { plant, place, ...rest }: Values, line: number): MadeRow {
     const data = checked<{ date: Day }>(RECORD_CLASSES[type], rest);
     const placeId = place === undefined ? null : this.placeOf(place);
     const of = plant === undefined ? null : this.plantOf(plant, placeId, data.date);

@@ -1,4 +1,5 @@
 import { BadRequestException } from '@nestjs/common';
+import { RENAMED_TABLES } from '@candid-leaf/core/records';
 import type { Readable } from 'node:stream';
 import { openPromise, type Entry, type ZipFile } from 'yauzl';
 import { GARDEN_TABLES } from './garden-tables.js';
@@ -13,6 +14,7 @@ const TEXTS: ReadonlySet<string> = new Set([
   'candid-leaf.json',
   'garden.json',
   ...GARDEN_TABLES.map((t) => `${t.name}.json`),
+  ...Object.keys(RENAMED_TABLES).map((name) => `${name}.json`),
 ]);
 const PHOTO = /^photos\/photo-[1-9]\d{0,5}\.jpg$/;
 

@@ -2,7 +2,7 @@ import { Body, Controller, HttpCode, Param, Post, StreamableFile } from '@nestjs
 import { StartTreatment, TreatmentOutcome, type Outcome } from '@candid-leaf/contract';
 import { AccountId, Needs } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 import { TreatmentsService } from './treatments.service.js';
 
 @Controller('api/gardens/:gardenId')
@@ -10,11 +10,11 @@ export class TreatmentsController {
   private readonly takeOn;
   private readonly tell;
 
-  constructor(treatments: TreatmentsService, reckoner: Reckoner) {
-    this.takeOn = reckoner.offer('start a treatment', (gardenId: string, plantId: string, input: StartTreatment) =>
+  constructor(treatments: TreatmentsService, workers: Workers) {
+    this.takeOn = workers.offer('start a treatment', (gardenId: string, plantId: string, input: StartTreatment) =>
       treatments.start(gardenId, plantId, input),
     );
-    this.tell = reckoner.offer(
+    this.tell = workers.offer(
       'close a treatment',
       (gardenId: string, accountId: string, treatmentId: string, outcome: Outcome) =>
         treatments.close(gardenId, accountId, treatmentId, outcome),

@@ -1,6 +1,6 @@
 import { Controller, Get, Param, StreamableFile } from '@nestjs/common';
 import { asJson } from '../shared/as-json.js';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 import { ViewsService } from './views.service.js';
 
 @Controller('api/gardens/:gardenId')
@@ -9,12 +9,12 @@ export class ViewsController {
   private readonly ofPlant;
   private readonly caseOf;
 
-  constructor(views: ViewsService, reckoner: Reckoner) {
-    this.ofGarden = reckoner.offerReading('view of the garden', (gardenId: string) => views.garden(gardenId));
-    this.ofPlant = reckoner.offerReading('view of a plant', (gardenId: string, plantId: string) =>
+  constructor(views: ViewsService, workers: Workers) {
+    this.ofGarden = workers.offerReading('view of the garden', (gardenId: string) => views.garden(gardenId));
+    this.ofPlant = workers.offerReading('view of a plant', (gardenId: string, plantId: string) =>
       views.plant(gardenId, plantId),
     );
-    this.caseOf = reckoner.offerReading('case of a plant', (gardenId: string, plantId: string) =>
+    this.caseOf = workers.offerReading('case of a plant', (gardenId: string, plantId: string) =>
       views.caseFile(gardenId, plantId),
     );
   }

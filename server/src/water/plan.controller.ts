@@ -1,7 +1,7 @@
 import { Controller, Get, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
 import { AccountId, Needs } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 import { PlaceAndTimer } from './place-and-timer.service.js';
 
 @Controller('api/gardens/:gardenId')
@@ -11,15 +11,15 @@ export class PlanController {
   private readonly sendPlan;
   private readonly readLog;
 
-  constructor(places: PlaceAndTimer, reckoner: Reckoner) {
-    this.planOfAll = reckoner.offerReading('plan of the garden', (gardenId: string) => places.all(gardenId));
-    this.planOf = reckoner.offerReading('plan of a place', (gardenId: string, placeId: string) =>
+  constructor(places: PlaceAndTimer, workers: Workers) {
+    this.planOfAll = workers.offerReading('plan of the garden', (gardenId: string) => places.all(gardenId));
+    this.planOf = workers.offerReading('plan of a place', (gardenId: string, placeId: string) =>
       places.one(gardenId, placeId),
     );
-    this.sendPlan = reckoner.offer('send to the timer', (gardenId: string, placeId: string) =>
+    this.sendPlan = workers.offer('send to the timer', (gardenId: string, placeId: string) =>
       places.send(gardenId, placeId),
     );
-    this.readLog = reckoner.offer('read the timer', (gardenId: string, placeId: string, accountId: string) =>
+    this.readLog = workers.offer('read the timer', (gardenId: string, placeId: string, accountId: string) =>
       places.read(gardenId, placeId, accountId),
     );
   }

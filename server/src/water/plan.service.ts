@@ -4,7 +4,7 @@ import type { PlacePlanDto, PourDto } from '@candid-leaf/contract';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
 import { isPotted } from '@candid-leaf/core/records';
 import { daysBetween } from '@candid-leaf/core/units';
-import { DEFAULT_SCHOOL, schoolsFor, type Pour } from '@candid-leaf/core/water';
+import { DEFAULT_METHOD, methodsFor, type Pour } from '@candid-leaf/core/water';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -33,8 +33,8 @@ export class PlanService {
     const even = pours.flatMap((p) => p.evenness ?? []);
     return {
       placeId: place.id,
-      school: place.watering?.school ?? DEFAULT_SCHOOL,
-      schools: schoolsFor(isPotted(place)),
+      method: place.watering?.method ?? DEFAULT_METHOD,
+      methods: methodsFor(isPotted(place)),
       watering: place.watering ?? {},
       together: plan.together,
       pours,

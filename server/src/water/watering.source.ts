@@ -127,7 +127,7 @@ function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessmen
       title: `Water ${whole ? place.name : (only ?? '')}`,
       where: whole ? `${pour.plantIds.length} ${pour.plantIds.length === 1 ? 'plant' : 'plants'}` : place.name,
       why:
-        whyWatered(next, s.today, speaker.context.foreseen, s.format) +
+        whyWatered(next, s.today, speaker.context.hasForecast, s.format) +
         (next.laterL > 0 ? `; save ${s.format.litres(laterOf(pour, next.date))} for after midday` : '') +
         (leftOut.length > 0 ? `; not ${leftOut.join(', ')}: let the soil there dry first` : ''),
       dueOn: next.date,

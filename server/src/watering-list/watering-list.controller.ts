@@ -2,7 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Post, StreamableFile } 
 import { WateringListInput, WateringTick, type NewLink, type WateringListDto } from '@candid-leaf/contract';
 import { PeopleOnly, Public } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 import { WateringListService } from './watering-list.service.js';
 
 @Controller('api')
@@ -13,16 +13,16 @@ export class WateringListController {
 
   constructor(
     private readonly lists: WateringListService,
-    reckoner: Reckoner,
+    workers: Workers,
   ) {
-    this.view = reckoner.offerReading('a watering list', (gardenId: string, listId: string) =>
+    this.view = workers.offerReading('a watering list', (gardenId: string, listId: string) =>
       lists.view(gardenId, listId),
     );
-    this.tick = reckoner.offer(
+    this.tick = workers.offer(
       'tick on a watering list',
       (gardenId: string, listId: string, key: string, recordId: string) => lists.tick(gardenId, listId, key, recordId),
     );
-    this.undo = reckoner.offer(
+    this.undo = workers.offer(
       'undo on a watering list',
       (gardenId: string, listId: string, key: string, recordId: string) => lists.undo(gardenId, listId, key, recordId),
     );

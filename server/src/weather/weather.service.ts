@@ -66,14 +66,14 @@ export class WeatherService {
     const garden = await this.gardens.get(gardenId);
     const today = this.gardens.today(garden);
     const newest = anew ? null : await this.newestObserved(gardenId, today);
-    const told = await this.ask(garden, today, newest);
+    const answer = await this.ask(garden, today, newest);
     await this.gardens.change(gardenId, async (m) => {
-      if ('trouble' in told) {
-        await m.update(GardenEntity, { id: gardenId }, { weatherTrouble: told.trouble });
+      if ('trouble' in answer) {
+        await m.update(GardenEntity, { id: gardenId }, { weatherTrouble: answer.trouble });
         return;
       }
       await m.delete(WeatherEntity, { gardenId, kind: 'forecast' });
-      await m.upsert(WeatherEntity, told.rows, ['gardenId', 'day', 'kind']);
+      await m.upsert(WeatherEntity, answer.rows, ['gardenId', 'day', 'kind']);
       await m.update(
         GardenEntity,
         { id: gardenId },
@@ -124,12 +124,12 @@ export class WeatherService {
   async follow(garden: GardenDto, moved: boolean): Promise<void> {
     const { id: gardenId, today } = garden;
     const measured = (await this.newestObserved(gardenId, today)) === today;
-    const foreseen = await this.db.manager.existsBy(WeatherEntity, {
+    const hasForecast = await this.db.manager.existsBy(WeatherEntity, {
       gardenId,
       kind: 'forecast',
       day: addDays(today, 1),
     });
-    if (moved || !measured || !foreseen) await this.pull(gardenId, moved);
+    if (moved || !measured || !hasForecast) await this.pull(gardenId, moved);
     await this.pullEarlier(gardenId, moved);
   }
 

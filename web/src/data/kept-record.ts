@@ -3,7 +3,7 @@ import { makeWatering } from '@candid-leaf/core/water';
 import type { QueryClient } from '@tanstack/react-query';
 import { queryKeys } from '../lib/query-keys';
 import { accountHere } from '../offline/account';
-import { reckonHere } from './report-offline';
+import { assessHere } from './report-offline';
 
 type Input = { gardenId: string; record: RecordInput };
 
@@ -50,7 +50,7 @@ export function showRecord(client: QueryClient, input: Input): RecordDto {
     );
   for (const [, data] of client.getQueriesData({ queryKey: [...of, 'plant'] }))
     if (isPlantView(data) && isWhole(record) && (data.plant.id === record.plantId || data.place.id === record.placeId))
-      reckonHere(client, input.gardenId, data.plant.id, record);
+      assessHere(client, input.gardenId, data.plant.id, record);
   client.setQueriesData<GardenView>({ queryKey: [...of, 'view'] }, (old) => old && withLook(old, record));
   return record;
 }

@@ -54,7 +54,7 @@ export const takeInvitationBack = defineWrite('people.uninvite', ({ gardenId, id
 export const setRole = defineWrite('people.role', ({ gardenId, id, role }: OfGarden & { id: string; role: Role }) =>
   api('PUT', apiOf(gardenId, 'people', id), { role }),
 );
-export const letGo = defineWrite('people.let-go', ({ gardenId, id }: OfGarden & { id: string }) =>
+export const removeMember = defineWrite('people.let-go', ({ gardenId, id }: OfGarden & { id: string }) =>
   api('DELETE', apiOf(gardenId, 'people', id)),
 );
 export const makeKey = defineWrite('keys.make', ({ gardenId, ...input }: OfGarden & AccessKeyInput) =>

@@ -2,7 +2,7 @@ import type { PracticeAnswerInput, PracticeDto } from '@candid-leaf/contract';
 import { type QueryClient, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { api } from '../lib/api';
 import { queryKeys } from '../lib/query-keys';
-import type { PracticeAsked, PracticeShown, PracticeTold } from '../workers/practice.worker';
+import type { PracticeAsked, PracticeShown, PracticeReply } from '../workers/practice.worker';
 
 /** The account's answers, whatever the garden. */
 export const practiceQuery = queryOptions({
@@ -24,7 +24,7 @@ function ask(asked: PracticeAsked, signal: AbortSignal): Promise<PracticeShown> 
   const worker = new Worker(new URL('../workers/practice.worker.ts', import.meta.url), { type: 'module' });
   return new Promise<PracticeShown>((resolve, reject) => {
     signal.addEventListener('abort', () => reject(new Error('cancelled')));
-    worker.onmessage = ({ data }: MessageEvent<PracticeTold>) =>
+    worker.onmessage = ({ data }: MessageEvent<PracticeReply>) =>
       data.ok ? resolve(data.shown) : reject(new Error(data.why));
     worker.onerror = (e) => reject(new Error(e.message));
     worker.postMessage(asked);

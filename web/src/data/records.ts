@@ -1,5 +1,5 @@
 import { MOST_RECORDS_AT_ONCE, type RecordDto, type RecordInput, type SeveralAnswers } from '@candid-leaf/contract';
-import { RECORD_KINDS } from '@candid-leaf/core/records';
+import { RECORD_TYPES } from '@candid-leaf/core/records';
 import { queryOptions } from '@tanstack/react-query';
 import { api, ApiError } from '../lib/api';
 import { apiOf } from '../lib/paths';
@@ -31,7 +31,7 @@ export const saveRecord = defineWrite(
   'record.save',
   ({ gardenId, record }: Kept) => api<RecordDto>('PUT', apiOf(gardenId, 'records'), record),
   {
-    label: ({ record }) => RECORD_KINDS[record.type].label,
+    label: ({ record }) => RECORD_TYPES[record.type].label,
     apply: showRecord,
     together: { most: MOST_RECORDS_AT_ONCE, send: saveSeveral },
   },

@@ -1,6 +1,6 @@
 import type { PlantView, RecordDto } from '@candid-leaf/contract';
 import type { CaseFile } from '@candid-leaf/core/casefile';
-import { observationsOf, RECORD_KINDS } from '@candid-leaf/core/records';
+import { observationsOf, RECORD_TYPES } from '@candid-leaf/core/records';
 import type { QueryClient } from '@tanstack/react-query';
 import type { CaseAsked, CaseRead } from '../workers/case.worker';
 import { plantCaseQuery, plantViewQuery } from './plants';
@@ -13,7 +13,7 @@ export function caseWith(file: CaseFile, record: RecordDto): CaseFile {
     const old = file.observations.filter((o) => !seen.some((s) => s.date === o.date && s.sign === o.sign));
     return { ...file, asOf, observations: [...old, ...seen] };
   }
-  const { list } = RECORD_KINDS[record.type];
+  const { list } = RECORD_TYPES[record.type];
   // a case has no ids for edits, so they wait for the server
   if (list === null || record.version > 1) return { ...file, asOf };
   return { ...file, asOf, records: { ...file.records, [list]: [...file.records[list], record.data] } };
@@ -23,7 +23,7 @@ export function caseWith(file: CaseFile, record: RecordDto): CaseFile {
 const running = new Map<string, Worker>();
 
 /** Recomputes a plant's report on this device with waiting records, using the server's core in a worker. */
-export function reckonHere(client: QueryClient, gardenId: string, plantId: string, record: RecordDto): void {
+export function assessHere(client: QueryClient, gardenId: string, plantId: string, record: RecordDto): void {
   const { queryKey: ofCase } = plantCaseQuery(gardenId, plantId);
   const { queryKey: ofView } = plantViewQuery(gardenId, plantId);
   const [before, view] = [client.getQueryData(ofCase), client.getQueryData(ofView)];

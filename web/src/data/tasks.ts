@@ -15,7 +15,7 @@ function takeOffList(client: QueryClient, { gardenId, key }: OfGarden & { key: s
 
 export const doTask = defineWrite(
   'task.done',
-  ({ gardenId, key, ...tick }: OfGarden & { key: string; recordId: string; reckoned?: number; at: string }) =>
+  ({ gardenId, key, ...tick }: OfGarden & { key: string; recordId: string; estimatedMinutes?: number; at: string }) =>
     api<{ recordId: string | null }>('POST', apiOf(gardenId, 'tasks', key, 'done'), tick),
   {
     label: () => 'A task done',

@@ -1,22 +1,22 @@
-import type { CultivarDto, CultivarInput } from '@candid-leaf/contract';
+import type { VarietyDto, VarietyInput } from '@candid-leaf/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { api } from '../lib/api';
 import { apiOf } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
 import { defineWrite, type OfGarden } from '../lib/writes';
 
-export const kindsQuery = (gardenId: string) =>
+export const varietiesQuery = (gardenId: string) =>
   queryOptions({
-    queryKey: [...queryKeys.garden(gardenId), 'kinds'] as const,
-    queryFn: () => api<CultivarDto[]>('GET', apiOf(gardenId, 'kinds')),
+    queryKey: [...queryKeys.garden(gardenId), 'varieties'] as const,
+    queryFn: () => api<VarietyDto[]>('GET', apiOf(gardenId, 'varieties')),
   });
 
-export const saveKind = defineWrite('kind.save', ({ gardenId, kind }: OfGarden & { kind: CultivarInput }) =>
-  api<CultivarDto>('PUT', apiOf(gardenId, 'kinds'), kind),
+export const saveVariety = defineWrite('variety.save', ({ gardenId, variety }: OfGarden & { variety: VarietyInput }) =>
+  api<VarietyDto>('PUT', apiOf(gardenId, 'varieties'), variety),
 );
-export const deleteKind = defineWrite('kind.delete', ({ gardenId, id }: OfGarden & { id: string }) =>
-  api('DELETE', apiOf(gardenId, 'kinds', id)),
+export const deleteVariety = defineWrite('variety.delete', ({ gardenId, id }: OfGarden & { id: string }) =>
+  api('DELETE', apiOf(gardenId, 'varieties', id)),
 );
-export const restoreKind = defineWrite('kind.restore', ({ gardenId, id }: OfGarden & { id: string }) =>
-  api('POST', apiOf(gardenId, 'kinds', id, 'restore')),
+export const restoreVariety = defineWrite('variety.restore', ({ gardenId, id }: OfGarden & { id: string }) =>
+  api('POST', apiOf(gardenId, 'varieties', id, 'restore')),
 );

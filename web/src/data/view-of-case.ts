@@ -6,7 +6,7 @@ import {
   type Observation,
   type PlantCase,
   type RecordData,
-  type RecordKind,
+  type RecordType,
 } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 
@@ -63,7 +63,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
 
 const OF_NOBODY = { id: NOBODY, version: 1, position: 0, retiredOn: null } as const;
 
-const recordOf = (type: RecordKind, i: number, data: RecordData): RecordDto =>
+const recordOf = (type: RecordType, i: number, data: RecordData): RecordDto =>
   ({
     id: `${type}-${i}`,
     version: 1,

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { format, isToday } from 'date-fns';
 import { Send, TriangleAlert, WifiOff } from 'lucide-react';
 import type { GardenView, RecordInput } from '@candid-leaf/contract';
-import { RECORD_KINDS } from '@candid-leaf/core/records';
+import { RECORD_TYPES } from '@candid-leaf/core/records';
 import type { Formatter } from '@candid-leaf/core/units';
 import { useEffect, useState } from 'react';
 import { api } from '../lib/api';
@@ -175,5 +175,5 @@ function Side({ title, record, onKeep, disabled }: SideProps) {
 /** Only the server converts minutes of water to litres. */
 const described = (r: Kept, f: Formatter): string =>
   r.type === 'watering' && !('litres' in r.data)
-    ? RECORD_KINDS.watering.label
-    : (RECORD_KINDS[r.type].describe as (data: object, f: Formatter) => string)(r.data, f);
+    ? RECORD_TYPES.watering.label
+    : (RECORD_TYPES[r.type].describe as (data: object, f: Formatter) => string)(r.data, f);

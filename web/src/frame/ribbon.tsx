@@ -1,5 +1,5 @@
 import type { RibbonDay } from '@candid-leaf/contract';
-import { RECORD_KINDS, TRACKS, type RecordKind } from '@candid-leaf/core/records';
+import { RECORD_TYPES, TRACKS, type RecordType } from '@candid-leaf/core/records';
 import type { Day, Formatter } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { format as inForm, parseISO } from 'date-fns';
@@ -22,7 +22,7 @@ function scaleOf(days: readonly RibbonDay[]): { low: number; high: number; y: (c
   return { low, high, y: (c) => HEIGHT - ((c - low) / (high - low)) * HEIGHT };
 }
 
-const kindsDone = (d: RibbonDay): RecordKind[] => Object.keys(d.done) as RecordKind[];
+const typesDone = (d: RibbonDay): RecordType[] => Object.keys(d.done) as RecordType[];
 
 function spoken(d: RibbonDay, f: Formatter, today: Day): string {
   const w = d.weather;
@@ -32,7 +32,7 @@ function spoken(d: RibbonDay, f: Formatter, today: Day): string {
     d.day === today && 'today',
     w ? f.temperatures(w.tMinC, w.tMaxC) : 'no weather recorded',
     rain && (w?.kind === 'forecast' ? `${w.rainChancePct ?? 0} % chance of ${rain}` : rain),
-    ...kindsDone(d).map((k) => RECORD_KINDS[k].done),
+    ...typesDone(d).map((k) => RECORD_TYPES[k].done),
     d.due > 0 && `${d.due} due`,
   ]
     .filter(Boolean)
@@ -142,7 +142,7 @@ function DayWeather({ d, ahead, y }: { d: RibbonDay; ahead: boolean; y: (celsius
 
 /** What was done that day, one shape per track, and a mark for due tasks. */
 function Marks({ d }: { d: RibbonDay }) {
-  const done = new Set(kindsDone(d).map((k) => RECORD_KINDS[k].track));
+  const done = new Set(typesDone(d).map((k) => RECORD_TYPES[k].track));
   return (
     <span aria-hidden className="mb-0.5 flex h-2.5 max-w-full justify-center overflow-hidden">
       {TRACKS.filter((t) => done.has(t)).map((t) => (

@@ -26,7 +26,7 @@ function Shelves() {
       <NavLink to={link('shed', {})} end className={tabLook}>
         Products<span className="max-sm:hidden">&nbsp;and doses</span>
       </NavLink>
-      <NavLink to={link('kinds', {})} className={tabLook}>
+      <NavLink to={link('varieties', {})} className={tabLook}>
         Varieties
       </NavLink>
       <NavLink to={link('sprayLog', {})} className={tabLook}>

@@ -22,13 +22,13 @@ export const ROUTES = {
   soils: '/gardens/:gardenId/shed/soil',
   placeSoil: '/gardens/:gardenId/places/:placeId/soil',
   sprayLog: '/gardens/:gardenId/shed/sprays',
-  kinds: '/gardens/:gardenId/shed/kinds',
-  newKind: '/gardens/:gardenId/shed/kinds/new',
-  kind: '/gardens/:gardenId/shed/kinds/:kindId',
+  varieties: '/gardens/:gardenId/shed/varieties',
+  newVariety: '/gardens/:gardenId/shed/varieties/new',
+  variety: '/gardens/:gardenId/shed/varieties/:varietyId',
   newProduct: '/gardens/:gardenId/shed/products/new',
   product: '/gardens/:gardenId/shed/products/:productId',
   bench: '/gardens/:gardenId/bench',
-  neighbour: '/gardens/:gardenId/neighbour',
+  otherGarden: '/gardens/:gardenId/other-garden',
   handbook: '/gardens/:gardenId/handbook',
   signs: '/gardens/:gardenId/handbook/signs',
   claims: '/gardens/:gardenId/handbook/claims',
@@ -45,6 +45,11 @@ export const ROUTES = {
   plantSheet: '/gardens/:gardenId/plants/:plantId/sheet',
   look: '/gardens/:gardenId/plants/:plantId/look',
 } as const;
+/** Addresses before 0.14, which bookmarks still have, with those that replaced them. */
+export const OLD_PATHS: readonly (readonly [from: string, to: string])[] = [
+  ['/gardens/:gardenId/shed/kinds/*', '/gardens/:gardenId/shed/varieties/*'],
+  ['/gardens/:gardenId/neighbour', ROUTES.otherGarden],
+];
 export type Route = keyof typeof ROUTES;
 
 /** Parameter names in a path. */

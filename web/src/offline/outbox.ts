@@ -160,7 +160,7 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
   const work = async (): Promise<void> => {
     const gardens = new Set<string>();
     let lost = false;
-    let told = Date.now();
+    let saidAt = Date.now();
     for (const run of runsOf((await waiting()).filter((w) => w.state === 'waiting' || w.state === 'fresh'))) {
       try {
         await sendRun(run);
@@ -170,8 +170,8 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
         break;
       }
       // each update reads all waiting writes: with hundreds, update now and then
-      if (Date.now() - told > TELL_MS) {
-        told = Date.now();
+      if (Date.now() - saidAt > TELL_MS) {
+        saidAt = Date.now();
         changed();
       }
     }

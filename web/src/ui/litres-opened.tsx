@@ -1,4 +1,4 @@
-import type { OrderPart, OrderReckoned } from '@candid-leaf/core/water';
+import type { OrderPart, OrderParts } from '@candid-leaf/core/water';
 import type { ReactNode } from 'react';
 import { useFormat } from '../lib/garden-context';
 import { Explained } from './explained';
@@ -15,12 +15,12 @@ const PART_WORDS: Record<OrderPart, string> = {
 };
 
 /** Rounding too small to notice when pouring is not listed. */
-const isTold = ({ what, litres }: OrderReckoned['parts'][number]): boolean =>
+const isShown = ({ what, litres }: OrderParts['parts'][number]): boolean =>
   what !== 'rounding' || Math.abs(litres) >= 0.1;
 
 interface Props {
   says: ReactNode;
-  of: OrderReckoned | null | undefined;
+  of: OrderParts | null | undefined;
   /** number of plants */
   plants: number;
 }
@@ -41,7 +41,7 @@ export function LitresOpened({ says, of, plants }: Props) {
       <table className="mt-2 w-full text-sm tabular-nums">
         <caption className="text-left text-soft">{plants > 1 ? 'Per plant' : 'For this plant'}</caption>
         <tbody>
-          {of.parts.filter(isTold).map((p) => (
+          {of.parts.filter(isShown).map((p) => (
             <tr key={p.what}>
               <th scope="row" className="pr-3 text-left font-normal">
                 {PART_WORDS[p.what]}

@@ -1,4 +1,4 @@
-import { type BalanceDay, type CorrectedBy, waterReckoned } from '@candid-leaf/core/water';
+import { type BalanceDay, type CorrectedBy, waterExplained } from '@candid-leaf/core/water';
 import { useFormat } from '../lib/garden-context';
 import { Explained } from './explained';
 import { percent } from './water-left';
@@ -14,7 +14,7 @@ const TOLD_BY: Record<CorrectedBy, string> = {
 /** The share of water left; opens to how it was estimated, and how certain. */
 export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
   const format = useFormat();
-  const r = waterReckoned(daily);
+  const r = waterExplained(daily);
   const left = daily.at(-1)?.fractionAvailable ?? null;
   const said = (
     <span>
@@ -53,8 +53,8 @@ export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
         </tbody>
       </table>
       <p className="mt-2 text-sm text-soft">
-        {r.toldBy
-          ? `Corrected by ${TOLD_BY[r.toldBy.by]} on ${format.day(r.toldBy.on)}.`
+        {r.correctedBy
+          ? `Corrected by ${TOLD_BY[r.correctedBy.by]} on ${format.day(r.correctedBy.on)}.`
           : 'Nothing was measured on these days: a soil check makes it more certain.'}{' '}
         Estimated day by day by the method of FAO-56 from recorded weather and waterings.
       </p>

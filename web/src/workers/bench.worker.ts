@@ -20,7 +20,7 @@ export interface BenchAsked {
   year: number;
 }
 
-export type BenchTold = { done: number; of: number } | { rows: BenchRow[]; tookMs: number };
+export type BenchReply = { done: number; of: number } | { rows: BenchRow[]; tookMs: number };
 
 /** Each simulated year draws new weather for the season; the dates stay. */
 const SEED = 20;
@@ -44,10 +44,10 @@ function run(asked: BenchAsked): void {
     const now = performance.now();
     if (now - reportedAt > 50) {
       reportedAt = now;
-      self.postMessage({ done: y + 1, of: years } satisfies BenchTold);
+      self.postMessage({ done: y + 1, of: years } satisfies BenchReply);
     }
   }
-  self.postMessage({ rows, tookMs: performance.now() - from } satisfies BenchTold);
+  self.postMessage({ rows, tookMs: performance.now() - from } satisfies BenchReply);
 }
 
 self.onmessage = (e: MessageEvent<BenchAsked>) => run(e.data);

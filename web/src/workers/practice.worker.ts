@@ -36,7 +36,7 @@ export interface PracticeShown {
   judged: Judged | null;
 }
 
-export type PracticeTold = { ok: true; shown: PracticeShown } | { ok: false; why: string };
+export type PracticeReply = { ok: true; shown: PracticeShown } | { ok: false; why: string };
 
 /** Draws a practice plant and the belief after its checks, in a worker. */
 function tell({ theme, seed, done, units, dateForm, guess }: PracticeAsked): PracticeShown {
@@ -55,8 +55,8 @@ function tell({ theme, seed, done, units, dateForm, guess }: PracticeAsked): Pra
 
 self.onmessage = (e: MessageEvent<PracticeAsked>) => {
   try {
-    self.postMessage({ ok: true, shown: tell(e.data) } satisfies PracticeTold);
+    self.postMessage({ ok: true, shown: tell(e.data) } satisfies PracticeReply);
   } catch (error) {
-    self.postMessage({ ok: false, why: (error as Error).message } satisfies PracticeTold);
+    self.postMessage({ ok: false, why: (error as Error).message } satisfies PracticeReply);
   }
 };

@@ -95,13 +95,13 @@ export function underfeeding(ctx: CaseContext): Verdict {
   if (!since) return unknown('when it was fed last');
   // a slow feed keeps feeding as long as it releases nitrogen
   const days = daysBetween(since, asOf) - (last && isSlow(last) ? 30 : 0);
-  const told = graded(days / limit, 1, 2.2) * (last || records.feeding.length > 0 ? 1 : SILENT_SHARE);
+  const strength = graded(days / limit, 1, 2.2) * (last || records.feeding.length > 0 ? 1 : SILENT_SHARE);
   const text = last
     ? `last fed on ${ctx.format.day(last.date)}, ${daysBetween(last.date, asOf)} days ago`
     : records.feeding.length > 0
       ? `no feed in the ${days} days since planting out`
       : `no feed recorded in the ${days} days since planting out`;
-  return found(told, [{ record: last ? 'feeding' : 'plant', date: since, text }]);
+  return found(strength, [{ record: last ? 'feeding' : 'plant', date: since, text }]);
 }
 
 export function saltBuildup(ctx: CaseContext): Verdict {

@@ -184,7 +184,7 @@ export const CHEWERS: readonly DisorderRow[] = [
       ['fruit-pale-papery-patch', RARELY, 'exposed fruit gets sunburnt'],
     ],
     drivers: [by('hot-days', 2, 0.8, { params: { atC: 30, days: 3, within: 21 } }), by('dry-spell', 1.4, 0.4)],
-    records: [needs('hot-lately', 0.5, 'they need heat')],
+    records: [needs('hot-recently', 0.5, 'they need heat')],
     remedies: always('remove-infected-leaves', 'sulfur-spray'),
     lookAlikes: { 'early-blight': 'spots with rings, no bronzed stem', 'spider-mites': 'pale dots and webbing on leaves', 'broad-mites': 'the newest leaves, not the lowest' },
     doNot: ['No spray until you have seen them under a strong lens.'],

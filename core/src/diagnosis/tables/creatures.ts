@@ -55,7 +55,7 @@ export const CREATURES: readonly DisorderRow[] = [
     label: 'Spider mites',
     prior: UNCOMMON,
     line: 'Tiny mites that stipple leaves in hot, dry weather.',
-    setting: [['no-rain-lately', 1.6, 'dry air suits them']],
+    setting: [['no-rain-recently', 1.6, 'dry air suits them']],
     signs: [
       ['leaf-stipple', USUALLY, 'each dot is a bite'],
       ['leaf-webbing', OFTEN, 'many of them together'],
@@ -266,7 +266,7 @@ export const CREATURES: readonly DisorderRow[] = [
     line: 'Birds peck ripe fruit, often for the water.',
     setting: [
       ['ripening', 2.5, 'it needs ripe fruit'],
-      ['no-rain-lately', 1.5, 'little water nearby'],
+      ['no-rain-recently', 1.5, 'little water nearby'],
       ['under-cover', 0.2, 'a cover keeps them out'],
     ],
     signs: [

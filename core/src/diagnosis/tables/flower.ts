@@ -13,10 +13,10 @@ export const FLOWER: readonly DisorderRow[] = [
     setting: [
       ['hot-type', 0.7, 'small hot peppers tolerate more heat'],
       // judgement: in weather in which others fail, a variety that sets is less likely to drop its flowers
-      ['kind-fails-in-this-heat', 1.5, 'this variety sets poorly in such heat'],
-      ['kind-sets-in-this-heat', 0.7, 'this variety sets in heat'],
-      ['kind-fails-in-this-cold', 1.5, 'this variety sets poorly on such cold nights'],
-      ['kind-sets-in-this-cold', 0.7, 'this variety sets on cold nights'],
+      ['variety-fails-in-this-heat', 1.5, 'this variety sets poorly in such heat'],
+      ['variety-sets-in-this-heat', 0.7, 'this variety sets in heat'],
+      ['variety-fails-in-this-cold', 1.5, 'this variety sets poorly on such cold nights'],
+      ['variety-sets-in-this-cold', 0.7, 'this variety sets on cold nights'],
     ],
     signs: [
       ['flower-drop', NEARLY_ALWAYS, 'the defining sign'],

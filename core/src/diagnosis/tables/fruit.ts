@@ -15,8 +15,8 @@ export const FRUIT: readonly DisorderRow[] = [
       ['sweet-pepper', 1.3, 'large sweet peppers get it more often'],
       ['cherry-type', 0.3, 'small round fruit rarely gets it'],
       // judgement: the packet of a variety counts about as much as its type does
-      ['kind-gets-dark-ends', 1.6, 'this variety gets blossom end rot easily'],
-      ['kind-seldom-dark-ends', 0.5, 'this variety rarely gets blossom end rot'],
+      ['variety-gets-dark-ends', 1.6, 'this variety gets blossom end rot easily'],
+      ['variety-seldom-dark-ends', 0.5, 'this variety rarely gets blossom end rot'],
     ],
     signs: [
       ['fruit-blossom-end-dark', NEARLY_ALWAYS, 'the defining sign'],
@@ -67,8 +67,8 @@ export const FRUIT: readonly DisorderRow[] = [
       ['ripening', 2, 'skin stretches least when ripe'],
       ['large-fruited', 1.5, 'large fruit stretches more'],
       // judgement: the packet of a variety counts about as much as its type does
-      ['kind-splits', 1.8, 'this variety splits easily'],
-      ['kind-seldom-splits', 0.5, 'this variety rarely splits'],
+      ['variety-splits', 1.8, 'this variety splits easily'],
+      ['variety-seldom-splits', 0.5, 'this variety rarely splits'],
     ],
     signs: [
       ['fruit-ring-cracks', NEARLY_ALWAYS, 'the defining sign'],
@@ -76,7 +76,7 @@ export const FRUIT: readonly DisorderRow[] = [
       ['fruit-soft-sour', RARELY, 'rot enters through old cracks'],
     ],
     drivers: [by('dry-then-wet', 4, 1), by('overripe-on-plant', 1.5, 0.4), by('uneven-watering', 2, 0.6)],
-    remedies: [...always('eat-or-trim', 'ripen-indoors', 'harvest-early'), ...against(['dry-then-wet', 'uneven-watering'], 'even-watering', 'mulch'), ...always('resistant-cultivar')],
+    remedies: [...always('eat-or-trim', 'ripen-indoors', 'harvest-early'), ...against(['dry-then-wet', 'uneven-watering'], 'even-watering', 'mulch'), ...always('resistant-variety')],
     lookAlikes: { slugs: 'eaten edges have missing flesh, slime or droppings; a crack only opens', fruitworm: 'a hole with droppings goes inwards; a crack only opens' },
     doNot: ['Do not bin split fruit that is firm and does not smell sour.'],
     goodToKnow: ['Fresh splits are good to eat the same day.'],
@@ -94,8 +94,8 @@ export const FRUIT: readonly DisorderRow[] = [
     setting: [
       ['ripening', 2, 'skin stretches least when ripe'],
       // judgement: the packet of a variety counts about as much as its type does
-      ['kind-splits', 1.8, 'this variety splits easily'],
-      ['kind-seldom-splits', 0.5, 'this variety rarely splits'],
+      ['variety-splits', 1.8, 'this variety splits easily'],
+      ['variety-seldom-splits', 0.5, 'this variety rarely splits'],
     ],
     signs: [
       ['fruit-radial-cracks', NEARLY_ALWAYS, 'the defining sign'],
@@ -111,7 +111,7 @@ export const FRUIT: readonly DisorderRow[] = [
       ...against(['leaf-loss-by-pruning'], 'keep-shading-leaves'),
       ...against(['hot-days'], 'shade-cloth'),
       ...against(['crowding'], 'wider-spacing'),
-      ...always('resistant-cultivar'),
+      ...always('resistant-variety'),
     ],
     lookAlikes: { slugs: 'eaten edges have missing flesh, slime or droppings; a crack only opens', birds: 'pecks are small and V-shaped, on ripe fruit' },
     doNot: ['Do not bin split fruit that is firm and does not smell sour.'],
@@ -143,7 +143,7 @@ export const FRUIT: readonly DisorderRow[] = [
       by('sudden-exposure', 3, 0.9),
       by('hot-days', 2, 0.6, { params: { atC: 32, days: 2, within: 10 }, oddsFactorIfAbsent: 0.6 }),
     ],
-    records: [starts('cut-hard-lately', 2, 'pruning took the shade away', 0.7), needs('hot-lately', 0.5, 'hot sun causes it')],
+    records: [starts('cut-hard-recently', 2, 'pruning took the shade away', 0.7), needs('hot-recently', 0.5, 'hot sun causes it')],
     remedies: always('shade-cloth', 'keep-shading-leaves', 'eat-or-trim'),
     lookAlikes: {
       'blossom-end-rot': 'blossom end rot is dark and sunken, at the end or low on the side of a pepper',

@@ -52,7 +52,7 @@ export const ROTS: readonly DisorderRow[] = [
       ['spread-one-plant', OFTEN, 'plant by plant'],
     ],
     drivers: [by('hot-days', 1.8, 0.6, { params: { atC: 30, days: 3, within: 14 } }), by('overwatering', 1.5, 0.5), by('same-family-before', 1.6, 0.5)],
-    records: [starts('same-trouble-before', 12, 'it was found in this soil before', 0.7), needs('hot-lately', 0.4, 'it needs heat'), starts('cool-fortnight', 0.1, 'it needs hot soil')],
+    records: [starts('same-trouble-before', 12, 'it was found in this soil before', 0.7), needs('hot-recently', 0.4, 'it needs heat'), starts('cool-fortnight', 0.1, 'it needs hot soil')],
     livesIn: { warm: true, why: 'it lives only where winters are mild' },
     remedies: always('remove-plant', 'sanitize-tools', 'rotate'),
     lookAlikes: { 'phytophthora-blight': 'a dark, wet band, no threads', 'white-mould': 'black grains inside the stem, in cool weather' },

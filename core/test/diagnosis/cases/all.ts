@@ -1,7 +1,7 @@
 import { FRUIT_AND_FLOWER } from './fruit-and-flower.js';
 import { LIVING } from './living.js';
 import { DOUBLES, PAIRS } from './pairs.js';
-import { NEWCOMERS } from './newcomers.js';
+import { NEWCOMERS } from './later-signs.js';
 import { RECORDS_DECIDE } from './records-decide.js';
 import type { SampleCase } from './sample-case.js';
 import { WRITTEN_BLIND } from './written-blind.js';

@@ -2,8 +2,8 @@ import type { PlaceEntity } from '../../places/place.entity.js';
 import type { Task } from '../../today/task-source.js';
 import type { PlantingEntity } from '../planting.entity.js';
 
-type Told = Pick<Task, 'title' | 'why' | 'dueOn' | 'minutes'>;
-export type Make = (step: string, more: Told & Partial<Task>) => Task;
+type Explained = Pick<Task, 'title' | 'why' | 'dueOn' | 'minutes'>;
+export type Make = (step: string, more: Explained & Partial<Task>) => Task;
 
 /** Builds the tasks of one planting, one per step. */
 export const makerOf =

@@ -6,7 +6,7 @@ import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../../places/place.entity.js';
 import type { Task } from '../../today/task-source.js';
 import type { PlantingEntity } from '../planting.entity.js';
-import { datesOfPlanting, gateOf, hardeningOf, kindName, placeOf } from '../planting-on-view.js';
+import { datesOfPlanting, gateOf, hardeningOf, varietyName, placeOf } from '../planting-on-view.js';
 import { makerOf, type Make } from './make.js';
 
 /** Returns the hardening step of the garden's day; null: a pause, or none. */
@@ -20,24 +20,24 @@ export function outTasks(s: GardenSnapshot, p: PlantingEntity, boneDry: boolean)
   if (!place) return [];
   const { bands } = datesOfPlanting(s, p);
   const from = (what: string) => bands.find((b) => b.what === what)!.from;
-  const kind = kindName(s.cultivarOf(p), p.crop);
+  const variety = varietyName(s.varietyOf(p), p.crop);
   const task = makerOf(p, place);
   return [
-    ...(p.hardenFrom ? hardeningTask(s, p, task, kind) : [beginTask(task, kind, from('harden'))]),
-    ...outTask(s, p, place, { task, kind, from: from('plant-out'), boneDry }),
+    ...(p.hardenFrom ? hardeningTask(s, p, task, variety) : [beginTask(task, variety, from('harden'))]),
+    ...outTask(s, p, place, { task, variety, from: from('plant-out'), boneDry }),
   ];
 }
 
-const beginTask = (task: Make, kind: string, dueOn: string): Task =>
+const beginTask = (task: Make, variety: string, dueOn: string): Task =>
   task('harden', {
-    title: `Start hardening off ${kind}`,
+    title: `Start hardening off ${variety}`,
     why: `First day outside: ${stepInWords(HARDENING_STEPS[0]!)}. It takes ten days and pauses when nights are cold or the wind is strong`,
     dueOn,
     minutes: 3,
   });
 
 /** Returns today's step, or why it pauses. */
-function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: string): Task[] {
+function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, variety: string): Task[] {
   const plan = hardeningOf(s, p);
   const today = plan?.days.find((d) => d.day === s.today);
   if (!plan || !today || today.done) return [];
@@ -49,7 +49,7 @@ function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: s
         : 'the night will be under 10 °C'.replace('10 °C', s.format.temperature(10));
     return [
       task(`day:${s.today}`, {
-        title: `Keep ${kind} in today`,
+        title: `Keep ${variety} in today`,
         why: `Hardening off pauses: ${because}`,
         dueOn: s.today,
         minutes: 0,
@@ -60,7 +60,7 @@ function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: s
   const step = HARDENING_STEPS[today.step]!;
   return [
     task(`day:${s.today}`, {
-      title: `Put ${kind} outside`,
+      title: `Put ${variety} outside`,
       amount: stepInWords(step),
       why: `Hardening off, day ${today.step + 1} of ${HARDENING_STEPS.length}; ready on ${s.format.day(plan.readyOn)}`,
       dueOn: s.today,
@@ -72,13 +72,13 @@ function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, kind: s
 /** The planting-out checklist: today, at risk, or on hold. Shown from a week before its time. */
 interface Out {
   task: Make;
-  kind: string;
+  variety: string;
   from: string;
   boneDry: boolean;
 }
 
 function outTask(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity, o: Out): Task[] {
-  const { task, kind, from } = o;
+  const { task, variety, from } = o;
   const gate = gateOf(s, p);
   if (!gate) return [];
   const { verdict } = gate;
@@ -86,7 +86,7 @@ function outTask(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity, o: Ou
   const held = verdict.go === 'wait' && s.today >= addDays(from, -7);
   return [
     task('out', {
-      title: verdict.go === 'ask' ? `Check whether ${kind} can be planted out` : `Plant out ${kind}`,
+      title: verdict.go === 'ask' ? `Check whether ${variety} can be planted out` : `Plant out ${variety}`,
       amount: `${p.count} plants`,
       why: text,
       dueOn: from,
@@ -94,7 +94,7 @@ function outTask(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity, o: Ou
       parts: gate.rows.map((r) => gateRowInWords(r, s.format)),
       sequence: plantingSequence({
         crop: p.crop,
-        habit: s.cultivarOf(p)?.habit ?? null,
+        habit: s.varietyOf(p)?.habit ?? null,
         place: { kind: place.kind, underCover: isUnderGlass(place) },
         starter: s.garden.starter,
         boneDry: o.boneDry,

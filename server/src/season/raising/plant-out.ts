@@ -7,7 +7,7 @@ import { revisionOf } from '../../shared/garden-revision.js';
 import { nextPosition } from '../../shared/ordering.js';
 import { updateRows } from '../../shared/rows.js';
 import type { PlantingEntity } from '../planting.entity.js';
-import { kindName } from '../planting-on-view.js';
+import { varietyName } from '../planting-on-view.js';
 
 const OWN_NAMES = 'b9a7c0de-51a5-4c0a-9b0e-6f1f2d3c4b5a';
 /** Returns the same plants however often it is called. */
@@ -16,8 +16,8 @@ export const plantIds = (p: PlantingEntity): string[] =>
 
 /** Creates the plants in their bed. */
 export async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingEntity): Promise<void> {
-  const kind = s.cultivarOf(p);
-  const name = kindName(kind, p.crop);
+  const variety = s.varietyOf(p);
+  const name = varietyName(variety, p.crop);
   let position = await nextPosition(m, PlantEntity, { gardenId: s.garden.id, placeId: p.placeId });
   for (const [i, id] of plantIds(p).entries()) {
     const old = await m.findOneBy(PlantEntity, { id });
@@ -34,8 +34,8 @@ export async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingE
       placeId: p.placeId,
       name: p.count === 1 ? name : `${name} ${i + 1}`,
       crop: p.crop,
-      habit: kind?.habit ?? null,
-      type: kind?.type ?? null,
+      habit: variety?.habit ?? null,
+      type: variety?.type ?? null,
       stage: 'establishing',
       transplantedOn: s.today,
       heightM: null,
@@ -43,8 +43,8 @@ export async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingE
       resistantTo: [],
       worth: null,
       training: null,
-      cultivarId: p.cultivarId,
-      kindUnsure: null,
+      varietyId: p.varietyId,
+      varietyUnsure: null,
       position: position++,
       retiredOn: null,
       endedBecause: null,

@@ -3,7 +3,7 @@ import { actsAfter, lightOn, nextLookOn, thinOn, trayWater } from '@candid-leaf/
 import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
 import type { Task } from '../../today/task-source.js';
 import type { PlantingEntity } from '../planting.entity.js';
-import { datesOfPlanting, kindName, placeOf } from '../planting-on-view.js';
+import { datesOfPlanting, varietyName, placeOf } from '../planting-on-view.js';
 import { makerOf } from './make.js';
 
 /** From seed to pot: sowing, light, thinning, water from below, checks, potting on. */
@@ -12,13 +12,13 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   if (!place) return [];
   const { bands } = datesOfPlanting(s, p);
   const band = (what: string) => bands.find((b) => b.what === what)!;
-  const kind = kindName(s.cultivarOf(p), p.crop);
+  const variety = varietyName(s.varietyOf(p), p.crop);
   const task = makerOf(p, place);
   const { cells, seeds } = seedsFor(p.count);
   if (!p.sownOn)
     return [
       task('sow', {
-        title: `Sow ${kind}`,
+        title: `Sow ${variety}`,
         amount: `${cells} cells, ${seeds} seeds`,
         why: `Two to a cell; snip the weaker at 2 to 3 cm. Plant out from ${s.format.day(band('plant-out').from)}`,
         dueOn: band('sow').from,
@@ -31,7 +31,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   if (!p.litOn && young)
     tasks.push(
       task('light', {
-        title: `Light and air for ${kind}`,
+        title: `Light and air for ${variety}`,
         why: 'They come up about now. Light 5 to 10 cm above, 14 to 16 hours a day, cover off, fan on low; otherwise they grow leggy',
         dueOn: lightOn(p.sownOn),
         minutes: 5,
@@ -40,7 +40,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   if (!p.thinnedOn && young)
     tasks.push(
       task('thin', {
-        title: `Thin ${kind}`,
+        title: `Thin ${variety}`,
         amount: 'one to a cell',
         why: 'Keep the stronger; snip the other at the soil when they are 2 to 3 cm tall. Do not pull it',
         dueOn: thinOn(p.sownOn),
@@ -58,7 +58,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   });
   tasks.push(
     task('tray', {
-      title: `Lift the ${p.pottedOn ? 'pots' : 'tray'} of ${kind}`,
+      title: `Lift the ${p.pottedOn ? 'pots' : 'tray'} of ${variety}`,
       amount: `${s.format.millilitres(water.ml)} from below if light`,
       why:
         water.lightG === null
@@ -71,7 +71,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   const [first, ...more] = actsAfter(p.crop, p.looks ?? []);
   tasks.push(
     task('look', {
-      title: `Check the seedlings of ${kind}`,
+      title: `Check the seedlings of ${variety}`,
       why: first ?? 'Done if they are short, thick and green; otherwise record it on the season’s page',
       dueOn: nextLookOn(p.sownOn, p.looks ?? []),
       minutes: 2,
@@ -81,7 +81,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   if (young)
     tasks.push(
       task('pot', {
-        title: `Pot on ${kind}`,
+        title: `Pot on ${variety}`,
         amount: '9 cm pots',
         why: 'First true leaves: a larger pot. Tomatoes up to the seed leaves, peppers no deeper than before',
         dueOn: band('pot-on').from,

@@ -27,7 +27,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
   const [preset, setPreset] = useState<PresetCode>('bed');
   const [crop, setCrop] = useState<Crop>('tomato');
   const [typed, setTyped] = useState<number | null>(null);
-  const [told, setTold] = useState<number | null>(null);
+  const [volume, setVolume] = useState<number | null>(null);
   const { shared, facts } = PRESETS[preset];
   const usual = APART_M[view.garden.units.length];
   const [apartM, setApartM] = useState<number | null>(usual);
@@ -44,7 +44,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
       crop,
       count,
       apartM: apartM && apartM > 0 ? apartM : usual,
-      volumeL: told && told > 0 ? told : undefined,
+      volumeL: volume && volume > 0 ? volume : undefined,
     });
     if (!made) return;
     say(`${PRESETS[preset].label}: ${count} ${count === 1 ? 'plant' : 'plants'} in it.`);
@@ -58,7 +58,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
         value={preset}
         onValueChange={(v) => {
           setPreset(v as PresetCode);
-          setTold(null);
+          setVolume(null);
         }}
       >
         {PRESET_CODES.map((code) => (
@@ -93,8 +93,8 @@ export function QuickPlace({ view }: { view: GardenView }) {
             className="w-36"
             label="Litres each"
             quantity="litres"
-            value={told ?? facts.volumeL ?? null}
-            onChange={setTold}
+            value={volume ?? facts.volumeL ?? null}
+            onChange={setVolume}
           />
         )}
         <Button look="main" onClick={() => void make()} disabled={quick.making || !fits}>

@@ -1,5 +1,5 @@
 import type { RecordDto } from '@candid-leaf/contract';
-import { RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import { RECORD_TYPES, type RecordType } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -16,7 +16,7 @@ import type { RecordTarget } from './record-sheet';
 import { useDeleteWithUndo } from './use-delete-with-undo';
 
 interface Props {
-  kind: RecordKind;
+  kind: RecordType;
   target: RecordTarget;
   day: Day;
   record: RecordDto | undefined;
@@ -63,7 +63,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
       return; // the reasons are shown at their fields
     }
     if (record) say('Corrected.');
-    else say(`${RECORD_KINDS[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });
+    else say(`${RECORD_TYPES[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });
     onDone(claim);
   };
   return (

@@ -7,7 +7,7 @@ import {
   SPRAYS,
   WATERING_ENDS,
   WATERING_WAYS,
-  type RecordKind,
+  type RecordType,
   NEIGHBOURS,
   NEIGHBOUR_DEEDS,
 } from '@candid-leaf/core/records';
@@ -50,7 +50,7 @@ interface RecordForm {
 }
 
 /** Form fields and icon of each record type. Its name and text are in the core's registry. */
-export const RECORD_FORMS: Record<RecordKind, RecordForm> = {
+export const RECORD_FORMS: Record<RecordType, RecordForm> = {
   watering: {
     icon: Droplets,
     asks: [

@@ -1,5 +1,5 @@
 import type { RecordDto } from '@candid-leaf/contract';
-import type { RecordKind } from '@candid-leaf/core/records';
+import type { RecordType } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { fetchedLater } from '../../ui/fetched-later';
 
@@ -13,7 +13,7 @@ export interface RecordSheetProps {
   target: RecordTarget;
   day: Day;
   /** only these types are offered; all that fit by default */
-  kinds?: readonly RecordKind[];
+  kinds?: readonly RecordType[];
   /** a record to edit; otherwise a new one */
   record?: RecordDto;
 }

@@ -1,5 +1,5 @@
 import type { RecordDto } from '@candid-leaf/contract';
-import { describeRecord, RECORD_KINDS } from '@candid-leaf/core/records';
+import { describeRecord, RECORD_TYPES } from '@candid-leaf/core/records';
 import {
   type Column,
   createColumnHelper,
@@ -157,7 +157,7 @@ function useRows(records: readonly RecordDto[]): Row[] {
       records.map((record) => ({
         record,
         day: record.day,
-        kind: RECORD_KINDS[record.type].label,
+        kind: RECORD_TYPES[record.type].label,
         words: describeRecord(record.type, record.data, format),
         by: nameOf(record.by) ?? '',
       })),

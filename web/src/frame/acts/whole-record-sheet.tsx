@@ -1,6 +1,6 @@
 import { ClaimText } from '../../ui/claim-text';
 import { claimOf } from '@candid-leaf/core/claims';
-import { kindsOfferedOn, RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import { typesOfferedOn, RECORD_TYPES, type RecordType } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { Button } from '../../ui/button';
 import { Sheet } from '../../ui/sheet';
@@ -10,10 +10,10 @@ import type { RecordSheetProps } from './record-sheet';
 
 /** Records something done, or edits it. */
 export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: RecordSheetProps) {
-  const offered = kinds ?? kindsOfferedOn(target.plantId ? 'plant' : 'place');
+  const offered = kinds ?? typesOfferedOn(target.plantId ? 'plant' : 'place');
   const only = offered.length === 1 ? offered[0] : undefined;
   const [claim, setClaim] = useState<string | undefined>();
-  const [chosen, setChosen] = useState<RecordKind | undefined>();
+  const [chosen, setChosen] = useState<RecordType | undefined>();
   const kind = record?.type ?? chosen ?? only;
   const close = () => {
     setChosen(undefined);
@@ -34,7 +34,7 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: 
   const title = record
     ? 'Edit record'
     : kind
-      ? `${RECORD_KINDS[kind].label}: ${target.name}`
+      ? `${RECORD_TYPES[kind].label}: ${target.name}`
       : `What did you do? ${target.name}`;
   return (
     <Sheet open={open} onClose={close} title={title}>
@@ -54,7 +54,7 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: 
             return (
               <li key={k}>
                 <Button className="w-full justify-start" onClick={() => setChosen(k)}>
-                  <Icon aria-hidden size={18} /> {RECORD_KINDS[k].label}
+                  <Icon aria-hidden size={18} /> {RECORD_TYPES[k].label}
                 </Button>
               </li>
             );

@@ -1,11 +1,11 @@
 import { isRecordOf, type PlantView, type RecordDto } from '@candid-leaf/contract';
 import { nitrogenGrams } from '@candid-leaf/core/nutrition';
-import { RECORD_KINDS, type Track } from '@candid-leaf/core/records';
+import { RECORD_TYPES, type Track } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import type { BalanceDay, CorrectedBy } from '@candid-leaf/core/water';
 
 /** One day across all charts. */
-export interface StrandDay {
+export interface ChartDay {
   i: number;
   day: Day;
   ahead: boolean;
@@ -30,7 +30,7 @@ const WORTH_PERCENT = 3;
 
 const percentOf = (fraction: number): number => Math.round(fraction * 100);
 
-function movedOn(d: BalanceDay | undefined): StrandDay['moved'] {
+function movedOn(d: BalanceDay | undefined): ChartDay['moved'] {
   if (!d?.correctedBy) return null;
   const to = percentOf(d.fractionAvailable);
   const from = percentOf(Math.min(1, Math.max(0, d.fractionAvailable + d.correctionMm / d.tawMm)));
@@ -38,14 +38,14 @@ function movedOn(d: BalanceDay | undefined): StrandDay['moved'] {
 }
 
 /** Groups a day's records by chart; a new record type finds its chart through the registry. */
-function byTrack(records: readonly RecordDto[]): StrandDay['on'] {
-  const on: StrandDay['on'] = { water: [], feed: [], work: [], seen: [], note: [] };
-  for (const r of records) on[RECORD_KINDS[r.type].track].push(r);
+function byTrack(records: readonly RecordDto[]): ChartDay['on'] {
+  const on: ChartDay['on'] = { water: [], feed: [], work: [], seen: [], note: [] };
+  for (const r of records) on[RECORD_TYPES[r.type].track].push(r);
   return on;
 }
 
 /** Returns four weeks back to a week ahead: everything recorded or estimated for each day. */
-export function strandDays(v: PlantView): StrandDay[] {
+export function chartDays(v: PlantView): ChartDay[] {
   const { today } = v.garden;
   const { daily, ahead } = v.report.water;
   const balance = new Map(daily.map((d) => [d.date, d]));
@@ -53,12 +53,12 @@ export function strandDays(v: PlantView): StrandDay[] {
   const weather = new Map(v.weather.map((w) => [w.day, w]));
   const recorded = new Map<Day, RecordDto[]>();
   for (const r of v.records) recorded.set(r.day, [...(recorded.get(r.day) ?? []), r]);
-  return Array.from({ length: BACK + 1 + AHEAD }, (_, i): StrandDay => {
+  return Array.from({ length: BACK + 1 + AHEAD }, (_, i): ChartDay => {
     const day = addDays(today, i - BACK);
     const w = weather.get(day);
-    const reckoned = balance.get(day);
+    const balanceDay = balance.get(day);
     // no line while the watering history is unknown
-    const left = reckoned?.known ? reckoned.fractionAvailable : null;
+    const left = balanceDay?.known ? balanceDay.fractionAvailable : null;
     const next = coming.get(day);
     const records = recorded.get(day) ?? [];
     return {
@@ -71,7 +71,7 @@ export function strandDays(v: PlantView): StrandDay[] {
       left: left == null ? null : percentOf(left),
       // the last known day connects both lines
       leftAhead: day === today && left != null ? percentOf(left) : next == null ? null : percentOf(next),
-      moved: reckoned?.known ? movedOn(reckoned) : null,
+      moved: balanceDay?.known ? movedOn(balanceDay) : null,
       nitrogenG: records.reduce((sum, r) => sum + (isRecordOf(r, 'feeding') ? nitrogenGrams(r.data) : 0), 0),
       on: byTrack(records),
     };

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
 /** One chart row: name on the left, its scale on the right. */
-export function Strand({
+export function ChartRow({
   label,
   aside,
   tall,

@@ -2,7 +2,7 @@ import type { CorrectedBy } from '@candid-leaf/core/water';
 import { useFormat } from '../../lib/garden-context';
 import { sentence } from '../../lib/words';
 import { describeAll } from './mark-charts';
-import type { StrandDay } from './chart-days';
+import type { ChartDay } from './chart-days';
 
 const CORRECTED: Record<CorrectedBy, string> = {
   weight: 'the pot’s weight',
@@ -13,7 +13,7 @@ const CORRECTED: Record<CorrectedBy, string> = {
 };
 
 /** The selected ribbon day in a sentence. */
-export function ChosenDay({ d }: { d: StrandDay }) {
+export function ChosenDay({ d }: { d: ChartDay }) {
   const format = useFormat();
   const left = d.left ?? d.leftAhead;
   const { water, feed, work, seen, note } = d.on;
@@ -33,7 +33,7 @@ export function ChosenDay({ d }: { d: StrandDay }) {
 }
 
 /** For screen readers: the days with records. */
-export function SpokenDays({ days }: { days: readonly StrandDay[] }) {
+export function SpokenDays({ days }: { days: readonly ChartDay[] }) {
   const format = useFormat();
   return (
     <div className="sr-only">

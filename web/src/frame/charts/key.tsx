@@ -1,8 +1,8 @@
 import { useFormat } from '../../lib/garden-context';
-import type { StrandDay } from './chart-days';
+import type { ChartDay } from './chart-days';
 
 /** Meaning of the shapes; the tallest bar gives the scale. */
-export function Key({ days }: { days: readonly StrandDay[] }) {
+export function Key({ days }: { days: readonly ChartDay[] }) {
   const format = useFormat();
   const water = format.litres(Math.max(0, ...days.map((d) => d.wateredL)));
   const rain = format.rain(Math.max(0, ...days.map((d) => d.rainMm)));

@@ -3,11 +3,11 @@ import { describeRecord } from '@candid-leaf/core/records';
 import type { Formatter } from '@candid-leaf/core/units';
 import type { ReactNode } from 'react';
 import { useFormat } from '../../lib/garden-context';
-import { Strand } from './chart-row';
-import type { StrandDay } from './chart-days';
+import { ChartRow } from './chart-row';
+import type { ChartDay } from './chart-days';
 
 interface Props {
-  days: readonly StrandDay[];
+  days: readonly ChartDay[];
 }
 
 /** Describes the records of one chart and day. */
@@ -22,12 +22,12 @@ function Marks({
   mark,
 }: Props & {
   label: string;
-  records: (d: StrandDay) => readonly RecordDto[];
-  mark: (d: StrandDay) => ReactNode;
+  records: (d: ChartDay) => readonly RecordDto[];
+  mark: (d: ChartDay) => ReactNode;
 }) {
   const format = useFormat();
   return (
-    <Strand label={label} tall="h-9">
+    <ChartRow label={label} tall="h-9">
       <div
         className="grid h-full items-center"
         style={{ gridTemplateColumns: `repeat(${days.length}, minmax(0, 1fr))` }}
@@ -45,12 +45,12 @@ function Marks({
           );
         })}
       </div>
-    </Strand>
+    </ChartRow>
   );
 }
 
 /** Size shows the amount of nitrogen. */
-export function FeedStrand({ days }: Props) {
+export function FeedChart({ days }: Props) {
   return (
     <Marks
       label="Feed"
@@ -68,14 +68,14 @@ export function FeedStrand({ days }: Props) {
   );
 }
 
-export function WorkStrand({ days }: Props) {
+export function WorkChart({ days }: Props) {
   return (
     <Marks label="Work" days={days} records={(d) => d.on.work} mark={() => <span className="text-leaf">▾</span>} />
   );
 }
 
 /** A ring for all clear, filled if a sign was seen; else the first letter of a soil check. */
-export function SeenStrand({ days }: Props) {
+export function SeenChart({ days }: Props) {
   return (
     <Marks
       label="Seen"

@@ -1,10 +1,10 @@
 import { useFormat, useGarden } from '../../lib/garden-context';
 import { usePhotos } from '../../data/use-photos';
-import { Strand } from './chart-row';
-import type { StrandDay } from './chart-days';
+import { ChartRow } from './chart-row';
+import type { ChartDay } from './chart-days';
 
 /** Its photos on their days, as small links. */
-export function PhotoStrand({ days, plantId }: { days: readonly StrandDay[]; plantId: string }) {
+export function PhotoChart({ days, plantId }: { days: readonly ChartDay[]; plantId: string }) {
   const garden = useGarden();
   const format = useFormat();
   const photos = usePhotos(garden.id, { plantId });
@@ -14,7 +14,7 @@ export function PhotoStrand({ days, plantId }: { days: readonly StrandDay[]; pla
   });
   if (shown.length === 0) return null;
   return (
-    <Strand label="Photos" tall="h-18 sm:h-13">
+    <ChartRow label="Photos" tall="h-18 sm:h-13">
       {shown.map(({ d, photo }) => (
         <a
           key={photo.id}
@@ -28,6 +28,6 @@ export function PhotoStrand({ days, plantId }: { days: readonly StrandDay[]; pla
           <img src={photo.small} alt="" className="size-11 rounded-[3px] object-cover" />
         </a>
       ))}
-    </Strand>
+    </ChartRow>
   );
 }

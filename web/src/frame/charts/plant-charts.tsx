@@ -7,11 +7,11 @@ import { Panel } from '../../ui/panel';
 import { useTurns } from '../../ui/use-turns';
 import { ChosenDay, SpokenDays } from './described-days';
 import { Key } from './key';
-import { FeedStrand, SeenStrand, WorkStrand } from './mark-charts';
-import { PhotoStrand } from './photo-chart';
-import { strandDays, type StrandDay } from './chart-days';
-import { WarmthStrand } from './temperature-chart';
-import { WaterStrand } from './water-chart';
+import { FeedChart, SeenChart, WorkChart } from './mark-charts';
+import { PhotoChart } from './photo-chart';
+import { chartDays, type ChartDay } from './chart-days';
+import { TemperatureChart } from './temperature-chart';
+import { WaterChart } from './water-chart';
 
 interface Props {
   view: PlantView;
@@ -22,8 +22,8 @@ interface Props {
 }
 
 /** A plant's records as parallel charts on one time axis. */
-export function Strands({ view, lit, photos = false }: Props) {
-  const days = strandDays(view);
+export function PlantCharts({ view, lit, photos = false }: Props) {
+  const days = chartDays(view);
   const turn = useTurns(2);
   const [params] = useSearchParams();
   const chosen = days.find((d) => d.day === params.get('day'));
@@ -31,12 +31,12 @@ export function Strands({ view, lit, photos = false }: Props) {
     <Panel as="figure" label="The last four weeks and the week ahead" className="py-2 pr-2 pl-2 sm:pr-4">
       <div className="relative sm:ml-18">
         <DaysBehind days={days} lit={lit} chosen={chosen} />
-        <WarmthStrand days={days} crop={view.plant.crop} />
-        <WaterStrand days={days} />
-        <FeedStrand days={days} />
-        <WorkStrand days={days} />
-        <SeenStrand days={days} />
-        {photos && <PhotoStrand days={days} plantId={view.plant.id} />}
+        <TemperatureChart days={days} crop={view.plant.crop} />
+        <WaterChart days={days} />
+        <FeedChart days={days} />
+        <WorkChart days={days} />
+        <SeenChart days={days} />
+        {photos && <PhotoChart days={days} plantId={view.plant.id} />}
         <TimeAxis days={days} past={view.ended !== null} />
       </div>
       <figcaption className="mt-1 text-sm text-soft sm:ml-18">
@@ -54,13 +54,13 @@ function DaysBehind({
   lit,
   chosen,
 }: {
-  days: readonly StrandDay[];
+  days: readonly ChartDay[];
   lit: ReadonlySet<Day>;
-  chosen: StrandDay | undefined;
+  chosen: ChartDay | undefined;
 }) {
   const { today } = useGarden();
   const n = days.length;
-  const at = (d: StrandDay) => ({ left: `${(d.i / n) * 100}%`, width: `${100 / n}%` });
+  const at = (d: ChartDay) => ({ left: `${(d.i / n) * 100}%`, width: `${100 / n}%` });
   const now = days.find((d) => d.day === today);
   const ahead = days.find((d) => d.ahead);
   return (
@@ -82,7 +82,7 @@ function DaysBehind({
   );
 }
 
-function TimeAxis({ days, past }: { days: readonly StrandDay[]; past: boolean }) {
+function TimeAxis({ days, past }: { days: readonly ChartDay[]; past: boolean }) {
   const { today } = useGarden();
   const format = useFormat();
   return (

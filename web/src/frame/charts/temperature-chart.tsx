@@ -2,24 +2,24 @@ import { COLD_NIGHT_C, HOT_DAY_C } from '@candid-leaf/core/climate';
 import type { Crop } from '@candid-leaf/core/records';
 import { useFormat, useGarden } from '../../lib/garden-context';
 import { field, heightOf, line, runs } from './paths';
-import { Drawn, Level, Scale, Strand } from './chart-row';
-import type { StrandDay } from './chart-days';
+import { Drawn, Level, Scale, ChartRow } from './chart-row';
+import type { ChartDay } from './chart-days';
 
 /** Night to day temperature, with the limits of flower failure as hairlines. */
-export function WarmthStrand({ days, crop }: { days: readonly StrandDay[]; crop: Crop }) {
+export function TemperatureChart({ days, crop }: { days: readonly ChartDay[]; crop: Crop }) {
   const { today } = useGarden();
   const format = useFormat();
   const limits = [HOT_DAY_C, COLD_NIGHT_C[crop]];
   const warm = days.flatMap((d) => d.warmth ?? []);
   const low = Math.floor(Math.min(8, ...warm));
   const high = Math.ceil(Math.max(HOT_DAY_C + 2, ...warm));
-  const bands = (of: (d: StrandDay) => boolean) =>
+  const bands = (of: (d: ChartDay) => boolean) =>
     runs(days.map((d) => ({ i: d.i, of: of(d) ? d.warmth : null }))).map((run) => {
       const edge = (k: 0 | 1) => run.map((p) => ({ i: p.i, y: heightOf(p.of[k], low, high) }));
       return { area: field(edge(1), edge(0)), edges: line(edge(0)) + line(edge(1)) };
     });
   return (
-    <Strand
+    <ChartRow
       label="Temperature"
       aside={<Scale values={limits} low={low} high={high} show={format.temperature} />}
       tall="h-22"
@@ -43,6 +43,6 @@ export function WarmthStrand({ days, crop }: { days: readonly StrandDay[]; crop:
           </g>
         ))}
       </Drawn>
-    </Strand>
+    </ChartRow>
   );
 }

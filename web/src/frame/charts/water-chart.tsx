@@ -1,6 +1,6 @@
 import { field, heightOf, line, runs } from './paths';
-import { Drawn, Level, Scale, Strand } from './chart-row';
-import type { StrandDay } from './chart-days';
+import { Drawn, Level, Scale, ChartRow } from './chart-row';
+import type { ChartDay } from './chart-days';
 
 /** Bars use the lower part of the row. */
 const BARS_UNDER = 2.2;
@@ -9,16 +9,16 @@ const RAIN_DAYS = 0.5;
 const WATER_DAYS = 0.28;
 
 /** Water left in the root zone with rain, watering and corrections. */
-export function WaterStrand({ days }: { days: readonly StrandDay[] }) {
+export function WaterChart({ days }: { days: readonly ChartDay[] }) {
   const mostRain = Math.max(10, ...days.map((d) => d.rainMm));
   const mostWater = Math.max(4, ...days.map((d) => d.wateredL));
-  const points = (of: (d: StrandDay) => number | null) =>
+  const points = (of: (d: ChartDay) => number | null) =>
     runs(days.map((d) => ({ i: d.i, of: of(d) }))).map((run) =>
       run.map((p) => ({ i: p.i, y: heightOf(p.of, 0, 100) })),
     );
   const bar = (i: number, share: number, wide: number): string =>
     `M${i + 0.5 - wide / 2} 100v${-share * 100}h${wide}v${share * 100}Z`;
-  const bars = (of: (d: StrandDay) => number, most: number, wide: number): string =>
+  const bars = (of: (d: ChartDay) => number, most: number, wide: number): string =>
     days
       .filter((d) => of(d) > 0)
       .map((d) => bar(d.i, of(d) / (most * BARS_UNDER), wide))
@@ -26,7 +26,7 @@ export function WaterStrand({ days }: { days: readonly StrandDay[] }) {
   const level = { className: 'fill-none stroke-moist', strokeWidth: 2.5, vectorEffect: 'non-scaling-stroke' } as const;
   const past = points((d) => d.left);
   return (
-    <Strand
+    <ChartRow
       label="Water left"
       aside={<Scale values={[100, 50]} low={0} high={100} show={(p) => `${p} %`} />}
       tall="h-32"
@@ -62,6 +62,6 @@ export function WaterStrand({ days }: { days: readonly StrandDay[] }) {
         <path d={bars((d) => d.rainMm, mostRain, RAIN_DAYS)} className="fill-rain" opacity={0.45} />
         <path d={bars((d) => d.wateredL, mostWater, WATER_DAYS)} className="fill-rain" />
       </Drawn>
-    </Strand>
+    </ChartRow>
   );
 }

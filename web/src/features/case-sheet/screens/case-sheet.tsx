@@ -11,7 +11,7 @@ import { sentence } from '../../../lib/words';
 import { Button, buttonLook } from '../../../ui/button';
 import { usePhotos } from '../../../data/use-photos';
 import { PlantPage } from '../../../frame/plant-page';
-import { Strands } from '../../../frame/charts/plant-charts';
+import { PlantCharts } from '../../../frame/charts/plant-charts';
 
 /** A plant's case on one or two printed pages, for an adviser. */
 export function SheetScreen() {
@@ -41,7 +41,7 @@ function Acts({ view: { garden, plant } }: { view: PlantView }) {
       >
         <Download aria-hidden size={18} /> Save case file
       </a>
-      <Link className={buttonLook('quiet')} to={link('neighbour', {})}>
+      <Link className={buttonLook('quiet')} to={link('otherGarden', {})}>
         <FileUp aria-hidden size={18} /> Open another case file
       </Link>
       <Link className={buttonLook('quiet')} to={link('plant', { plantId: plant.id })}>
@@ -74,7 +74,7 @@ function CaseSheet({ view }: Props) {
         <Seen view={view} />
       </Part>
       <Part title="The last four weeks">
-        <Strands view={view} lit={NO_DAYS} />
+        <PlantCharts view={view} lit={NO_DAYS} />
       </Part>
       <Pictures view={view} />
       <Questions view={view} />

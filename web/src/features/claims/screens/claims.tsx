@@ -14,8 +14,8 @@ function Claims() {
   const [asked, setAsked] = useState('');
   const words = asked.toLowerCase().split(/\s+/).filter(Boolean);
   const found = CLAIMS.filter((c) => {
-    const told = `${c.claim} ${c.reason} ${c.instead}`.toLowerCase();
-    return words.every((w) => told.includes(w));
+    const text = `${c.claim} ${c.reason} ${c.instead}`.toLowerCase();
+    return words.every((w) => text.includes(w));
   });
   return (
     <>

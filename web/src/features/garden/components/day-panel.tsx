@@ -1,5 +1,5 @@
 import type { RibbonDay, WeatherDto } from '@candid-leaf/contract';
-import { RECORD_KINDS, type RecordKind } from '@candid-leaf/core/records';
+import { RECORD_TYPES, type RecordType } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -18,7 +18,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
   const format = useFormat();
   const [, setParams] = useSearchParams();
   const w = day.weather;
-  const done = Object.entries(day.done) as [RecordKind, number][];
+  const done = Object.entries(day.done) as [RecordType, number][];
   return (
     <Panel title={format.weekdayAndDay(day.day)}>
       <p className="text-sm text-soft">
@@ -29,7 +29,7 @@ export function DayPanel({ day }: { day: RibbonDay }) {
           <Row label={w.kind === 'forecast' ? 'Forecast' : 'Warmth'} value={format.temperatures(w.tMinC, w.tMaxC)} />
           <Row label="Rain" value={`${format.rain(w.rainMm)}${rainFrom(w)}`} />
           {done.map(([kind, n]) => (
-            <Row key={kind} label={RECORD_KINDS[kind].label} value={n === 1 ? 'once' : `${n} times`} />
+            <Row key={kind} label={RECORD_TYPES[kind].label} value={n === 1 ? 'once' : `${n} times`} />
           ))}
           {day.due > 0 && <Row label="Due" value={String(day.due)} />}
         </dl>

@@ -93,8 +93,8 @@ function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mar
   const { today } = useGarden();
   const harmless = view.finding?.harmless && <span className="text-soft">{view.finding.label}: harmless</span>;
   // "look due" is also in Today; "wet" is only shown if nothing else is
-  const told = first === 'look' ? !harmless : first === 'wet' ? !harmless && view.lastLook !== today : first;
-  if (first && told) {
+  const mark = first === 'look' ? !harmless : first === 'wet' ? !harmless && view.lastLook !== today : first;
+  if (first && mark) {
     const { icon: Icon, word, look } = LOOKS[first];
     return (
       <span className={`inline-flex items-start gap-1 text-left ${look}`}>

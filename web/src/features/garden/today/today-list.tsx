@@ -145,15 +145,15 @@ function Steps({ task, open }: { task: TaskDto; open: boolean }) {
   const format = useFormat();
   const { today } = useGarden();
   const { parts, acts, sequence, cautions } = task;
-  const told = [
+  const sections = [
     acts && `What to do: ${acts.length} ${acts.length === 1 ? 'thing' : 'things'}`,
     parts && 'Plant by plant',
     sequence && 'How, step by step',
-    cautions.length > 0 && (acts || parts || sequence ? 'precautions' : 'Mind'),
+    cautions.length > 0 && (acts || parts || sequence ? 'precautions' : 'Precautions'),
   ].filter(Boolean);
-  if (told.length === 0) return null;
+  if (sections.length === 0) return null;
   return (
-    <Unfold className="text-sm" open={open} look="act" title={told.join(', ')}>
+    <Unfold className="text-sm" open={open} look="act" title={sections.join(', ')}>
       {() => (
         <>
           {acts && (
@@ -204,7 +204,7 @@ function Answers({ task }: { task: TaskDto }) {
   const { key } = task;
   const tick = () =>
     done.mutate(
-      { key, recordId: uuid(), reckoned: task.reckoned, at: new Date().toISOString() },
+      { key, recordId: uuid(), estimatedMinutes: task.estimatedMinutes, at: new Date().toISOString() },
       { said: `Done: ${task.title}.`, undo: ({ recordId }) => undo.mutate({ key, recordId }) },
     );
   const putOff = () => later.mutate({ key }, { said: `Not today: ${task.title}.`, undo: () => undo.mutate({ key }) });

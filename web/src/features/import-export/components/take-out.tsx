@@ -12,7 +12,7 @@ const WORDS: Record<ExportName, string> = {
   weather: 'Weather',
   treatments: 'Problems and treatments',
   plantings: 'Plans',
-  kinds: 'Varieties',
+  varieties: 'Varieties',
   products: 'Products',
   trials: 'Trials',
   photos: 'Photo list, without the pictures',

@@ -20,7 +20,7 @@ import { WaterLeftOpened } from '../../../ui/water-left-opened';
 import { Photos } from '../../../frame/acts/photos';
 import { RecordTable } from '../../../frame/acts/record-table';
 import { RecordSheet } from '../../../frame/acts/record-sheet';
-import { Strands } from '../../../frame/charts/plant-charts';
+import { PlantCharts } from '../../../frame/charts/plant-charts';
 import { Ended } from './ended';
 import { FeedingPanel } from './feeding-panel';
 import { AnswerPanel, BesidePanel, isClear, leaderOf, WhyPanel } from './finding';
@@ -47,7 +47,7 @@ function litDays(view: PlantView, driver: string | null): Set<Day> {
 interface Props {
   view: PlantView;
   /** a plant from another garden, on its own page: read-only */
-  neighbours?: boolean;
+  fromOther?: boolean;
   /** the next plant on the walk */
   next?: PlantView['plant'] | null;
 }
@@ -59,17 +59,17 @@ const TURNS = 7;
  * A plant: drawing, charts, finding, why here, and what to do. Redrawn only if its data changed, not at every
  * refetch.
  */
-export const PlantStory = memo(function PlantStory({ view, neighbours = false, next = null }: Props) {
+export const PlantStory = memo(function PlantStory({ view, fromOther = false, next = null }: Props) {
   const { ended } = view;
   const may = useMay();
-  const reading = neighbours || ended !== null || !may('record');
+  const reading = fromOther || ended !== null || !may('record');
   const [driver, setDriver] = useState<string | null>(null);
   const lit = useMemo(() => litDays(view, driver), [view, driver]);
   const leader = leaderOf(view);
   const turn = useTurns(TURNS);
   return (
     <>
-      <Heading view={view} neighbours={neighbours} next={next} />
+      <Heading view={view} fromOther={fromOther} next={next} />
       {ended ? <Ended view={view} ended={ended} /> : <FollowUp view={view} />}
       <div className="grid gap-4 lg:grid-cols-[19rem_1fr]">
         <div className="min-w-0 lg:order-2">
@@ -82,17 +82,17 @@ export const PlantStory = memo(function PlantStory({ view, neighbours = false, n
           <WhyPanel view={view} leader={leader} driver={driver} onDriver={setDriver} />
         )}
         <div className="min-w-0">
-          {turn > 4 && <Strands view={view} lit={lit} photos={!neighbours} />}
+          {turn > 4 && <PlantCharts view={view} lit={lit} photos={!fromOther} />}
           {turn > 5 && <Trends view={view} />}
         </div>
       </div>
-      {turn > 6 && <Rest view={view} reading={reading} neighbours={neighbours} />}
+      {turn > 6 && <Rest view={view} reading={reading} fromOther={fromOther} />}
     </>
   );
 });
 
 /** What follows from it and details: folded on a phone. */
-function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean; neighbours: boolean }) {
+function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean; fromOther: boolean }) {
   const { plant, place } = view;
   const target = { plantId: plant.id, placeId: null, name: plant.name };
   return (
@@ -117,7 +117,7 @@ function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean
           </div>
         </Fold>
       )}
-      {!neighbours && (
+      {!fromOther && (
         <Fold title="Photos" className="print:hidden">
           <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
         </Fold>
@@ -137,10 +137,10 @@ function Rest({ view, reading, neighbours }: { view: PlantView; reading: boolean
 }
 
 /** Its name and facts, and its actions. */
-function Heading({ view: { plant, place, ended }, neighbours = false, next = null }: Props) {
+function Heading({ view: { plant, place, ended }, fromOther = false, next = null }: Props) {
   const format = useFormat();
   const link = useLink();
-  const Title = neighbours ? 'h2' : 'h1';
+  const Title = fromOther ? 'h2' : 'h1';
   const facts = [
     `${sentence([plant.habit, plant.type, plant.crop].filter(Boolean).join(' ')).slice(0, -1)} in `,
     plant.transplantedOn && `, planted out ${format.day(plant.transplantedOn)}`,
@@ -152,7 +152,7 @@ function Heading({ view: { plant, place, ended }, neighbours = false, next = nul
         <Title className="text-3xl">{plant.name}</Title>
         <p className="text-soft">
           {facts[0]}
-          {neighbours ? (
+          {fromOther ? (
             place.name
           ) : (
             <Link className="underline" to={link('garden', {})}>
@@ -162,7 +162,7 @@ function Heading({ view: { plant, place, ended }, neighbours = false, next = nul
           {facts.slice(1)}
         </p>
       </div>
-      {!neighbours && !ended && <Acts plant={plant} next={next} />}
+      {!fromOther && !ended && <Acts plant={plant} next={next} />}
     </div>
   );
 }

@@ -4,7 +4,7 @@ import type { Control, FieldPath, FieldValues } from 'react-hook-form';
 import { useGarden } from '../../../lib/garden-context';
 import { emptyIsUnknown } from '../../../ui/form-faults';
 import { FormSelect } from '../../../ui/select-field';
-import { kindsQuery } from '../../../data/varieties';
+import { varietiesQuery } from '../../../data/varieties';
 
 interface Props<T extends FieldValues> {
   control: Control<T>;
@@ -15,15 +15,15 @@ interface Props<T extends FieldValues> {
 /** Chooses one of the gardener's varieties. */
 export function KindField<T extends FieldValues>({ control, name, crop }: Props<T>) {
   const garden = useGarden();
-  const kinds = (useQuery(kindsQuery(garden.id)).data ?? []).filter((k) => k.crop === crop);
+  const varieties = (useQuery(varietiesQuery(garden.id)).data ?? []).filter((k) => k.crop === crop);
   return (
     <FormSelect
       control={control}
       name={name}
       label="Variety"
       options={[
-        ['', kinds.length > 0 ? 'not known' : 'no varieties yet'],
-        ...kinds.map((k) => [k.id, k.name] as const),
+        ['', varieties.length > 0 ? 'not known' : 'no varieties yet'],
+        ...varieties.map((k) => [k.id, k.name] as const),
       ]}
       {...emptyIsUnknown}
     />

@@ -57,7 +57,7 @@ function NeighbourPlant({ read }: { read: Extract<CaseRead, { ok: true }> }) {
   const view = viewOfCase(read.plantCase, read.report, garden);
   return (
     <GardenContext.Provider value={view.garden}>
-      <PlantStory view={view} neighbours />
+      <PlantStory view={view} fromOther />
     </GardenContext.Provider>
   );
 }

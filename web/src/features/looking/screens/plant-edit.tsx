@@ -56,7 +56,7 @@ export function PlantEdit() {
 }
 
 /** What a rooted sucker inherits from its mother. */
-const sameKind = (m: PlantDto) => ({
+const sameVariety = (m: PlantDto) => ({
   name: `${m.name}, from a sucker`,
   crop: m.crop,
   habit: m.habit ?? null,
@@ -110,7 +110,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
           crop: 'tomato',
           stage: 'establishing',
           transplantedOn: garden.today,
-          ...(mother ? sameKind(mother) : {}),
+          ...(mother ? sameVariety(mother) : {}),
           ...(copied ? { ...alike(copied), name: numbered(withoutNumber(copied.name), 1, taken)[0]! } : {}),
         },
   });
@@ -128,10 +128,10 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
       applyFaults(error, setError);
     }
   });
-  const forgetKind = () => {
+  const forgetVariety = () => {
     setValue('type', null);
     setValue('habit', null);
-    setValue('cultivarId', null);
+    setValue('varietyId', null);
   };
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[1fr_18rem]">
@@ -148,7 +148,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
               <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
             )}
             <FormSelect control={control} label="Grows in" options={places} name="placeId" />
-            <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetKind} />
+            <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetVariety} />
             <FormSelect
               control={control}
               label="Type"
@@ -156,8 +156,8 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
               name="type"
               {...emptyIsUnknown}
             />
-            <KindField control={control} name="cultivarId" crop={crop} />
-            {watch('cultivarId') && (
+            <KindField control={control} name="varietyId" crop={crop} />
+            {watch('varietyId') && (
               <FormSelect
                 control={control}
                 label="Sure of the variety?"
@@ -165,7 +165,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
                   ['', 'yes'],
                   ['true', 'no, it may be another'],
                 ]}
-                name="kindUnsure"
+                name="varietyUnsure"
                 {...asFlag}
               />
             )}

@@ -12,7 +12,7 @@ import { FormSelect } from '../../../ui/select-field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
-import { ToldOnce } from '../../../ui/told-once';
+import { ShownOnce } from '../../../ui/shown-once';
 import { useWrite } from '../../../ui/use-write';
 import { peopleQuery } from '../../../data/people';
 import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
@@ -49,7 +49,7 @@ export function Invite() {
         </Button>
       </form>
       {made && (
-        <ToldOnce
+        <ShownOnce
           label={`The link for ${made.name}, shown only once`}
           hint="The first person to open it gets access."
           value={`${location.origin}${made.path}`}

@@ -12,7 +12,7 @@ import { FormSelect } from '../../../ui/select-field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
-import { ToldOnce } from '../../../ui/told-once';
+import { ShownOnce } from '../../../ui/shown-once';
 import { useWrite } from '../../../ui/use-write';
 import { keysQuery } from '../../../data/people';
 import { ROLE_OPTIONS, ROLE_WORDS } from '../role-words';
@@ -78,7 +78,7 @@ export function Keys() {
         ))}
       </ul>
       {made && (
-        <ToldOnce
+        <ShownOnce
           label={`The key ${made.name}, shown only once`}
           hint="Send the header “Authorization: Bearer” followed by the key."
           value={made.key}

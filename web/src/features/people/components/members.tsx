@@ -9,7 +9,7 @@ import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
 import { peopleQuery } from '../../../data/people';
 import { ROLE_WORDS } from '../role-words';
-import { letGo, setRole } from '../../../data/people';
+import { removeMember, setRole } from '../../../data/people';
 import { IconButton } from '../../../ui/icon-button';
 
 export function Members() {
@@ -35,7 +35,7 @@ function Member({ member, role }: { member: MemberDto; role: Role }) {
   const garden = useGarden();
   const may = useMay();
   const change = useWrite(setRole, garden.id);
-  const go = useWrite(letGo, garden.id);
+  const go = useWrite(removeMember, garden.id);
   const me = member.id === accountHere();
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 py-2">

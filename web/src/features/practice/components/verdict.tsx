@@ -52,12 +52,12 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
           is={truth.alsoFirst.length > 0 ? truth.alsoFirst.map(actLabel).join('; or: ') : actLabel(null)}
         />
       </ul>
-      <Told title="What the records showed">
+      <Explained title="What the records showed">
         {whyHere(truth).map((why) => (
           <p key={why}>{why}</p>
         ))}
-      </Told>
-      <Told title="What each check told you">
+      </Explained>
+      <Explained title="What each check told you">
         <p>
           At first sight {inHundred(judged.chanceAtFirst)} such plants have it; after your checks{' '}
           {inHundred(judged.chanceAfter)}.
@@ -74,14 +74,14 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
             min.
           </p>
         )}
-      </Told>
+      </Explained>
       {misled && (
-        <Told title="What could mislead you">
+        <Explained title="What could mislead you">
           <p>
             {troubleLabel(misled.disorder)}, {inHundred(misled.chance)} at first sight.{' '}
             {misled.tell && `How to tell them apart: ${misled.tell}.`}
           </p>
-        </Told>
+        </Explained>
       )}
       <div className="-ml-3 flex flex-wrap gap-1">
         {next && (
@@ -118,7 +118,7 @@ function Part({ right, what, said, is }: { right: boolean; what: string; said: s
   );
 }
 
-function Told({ title, children }: { title: string; children: ReactNode }) {
+function Explained({ title, children }: { title: string; children: ReactNode }) {
   return (
     <div className="flex max-w-prose flex-col gap-1">
       <h3 className="font-body font-semibold">{title}</h3>

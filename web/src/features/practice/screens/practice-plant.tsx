@@ -13,7 +13,7 @@ import { useSay } from '../../../ui/toast';
 import type { PracticeShown } from '../../../workers/practice.worker';
 import { GardenPage } from '../../../frame/garden-page';
 import { viewOfCase } from '../../../data/view-of-case';
-import { Strands } from '../../../frame/charts/plant-charts';
+import { PlantCharts } from '../../../frame/charts/plant-charts';
 import { AnswerForm } from '../components/answer-form';
 import { CloserLook } from '../components/closer-look';
 import { Verdict } from '../components/verdict';
@@ -126,7 +126,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
         </div>
         <div className={COLUMN}>
           <div className="order-2 min-w-0">
-            <Strands view={view} lit={lit} />
+            <PlantCharts view={view} lit={lit} />
           </div>
           <div className="order-4">
             {judged && guess ? (

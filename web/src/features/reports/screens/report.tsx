@@ -94,9 +94,9 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
         />
         <ReportTable
           title="By variety"
-          file={file('kinds')}
+          file={file('varieties')}
           columns={['Variety', 'Used', 'Binned']}
-          rows={h.kinds.map((k) => [wordOf(k.kind), kg(k.kg, f), kg(k.lostKg, f)])}
+          rows={h.varieties.map((k) => [wordOf(k.variety), kg(k.kg, f), kg(k.lostKg, f)])}
           none="No plant was planted out this season."
         />
         <ReportTable

@@ -11,7 +11,7 @@ const MOST = 8;
 export function Coming({ view: { lines, today } }: { view: SeasonView }) {
   const until = addDays(today, WEEKS_AHEAD * 7);
   const coming = lines
-    .flatMap((line) => line.bands.map((b) => ({ ...b, kind: line.label })))
+    .flatMap((line) => line.bands.map((b) => ({ ...b, variety: line.label })))
     .filter((b) => !b.done && b.to >= today && b.from <= until && b.what !== 'last-frost')
     .sort((a, b) => (a.from < b.from ? -1 : 1));
   // frost belongs to the garden and is shown once
@@ -21,10 +21,10 @@ export function Coming({ view: { lines, today } }: { view: SeasonView }) {
       {once.length === 0 && <p className="mt-1 text-soft">No dates in these weeks.</p>}
       <ul className="mt-1 divide-y divide-line">
         {once.slice(0, MOST).map((b) => (
-          <li key={`${b.kind} ${b.what}`} className="flex flex-wrap items-baseline justify-between gap-x-3 py-2">
+          <li key={`${b.variety} ${b.what}`} className="flex flex-wrap items-baseline justify-between gap-x-3 py-2">
             <span>
               <strong>{DATE_WORDS[b.what]}</strong>
-              {b.what !== 'first-frost' && <span className="text-soft">, {b.kind}</span>}
+              {b.what !== 'first-frost' && <span className="text-soft">, {b.variety}</span>}
             </span>
             <Explained says={<span className="tabular-nums text-soft">{b.text}</span>}>{b.how}</Explained>
           </li>

@@ -25,12 +25,12 @@ export function OnePlanting({ of: p, view, past, onEdit }: Props) {
   const place = view.places.find((x) => x.place.id === planting.placeId)?.place;
   const warned = p.rotation.verdict === 'soil-borne' || p.rotation.verdict === 'year-after';
   return (
-    <Panel title={`${planting.count} ${p.kind}, ${p.place}`}>
+    <Panel title={`${planting.count} ${p.variety}, ${p.place}`}>
       <p className="text-soft">
         <HowFar of={p} />
         {planting.aim && ` For: ${AIM_ROWS[planting.aim].label.toLowerCase()}.`}
       </p>
-      {!past && planting.sownOn && !planting.plantedOn && <Seedlings planting={planting} kind={p.kind} />}
+      {!past && planting.sownOn && !planting.plantedOn && <Seedlings planting={planting} variety={p.variety} />}
       {!planting.plantedOn && (
         <>
           <p className={warned ? 'mt-2 font-semibold text-ripe' : 'mt-2'}>{p.rotationText}</p>
@@ -45,16 +45,16 @@ export function OnePlanting({ of: p, view, past, onEdit }: Props) {
       {place && <BedFromAbove place={place} count={planting.count} crop={planting.crop} spots={planting.spots} />}
       {!past && !planting.plantedOn && (
         <div className="mt-1 -ml-3 flex flex-wrap">
-          <Button look="quiet" onClick={onEdit} aria-label={`Edit ${p.kind}, ${p.place}`}>
+          <Button look="quiet" onClick={onEdit} aria-label={`Edit ${p.variety}, ${p.place}`}>
             <Pencil aria-hidden size={17} /> Edit
           </Button>
           <Button
             look="quiet"
-            aria-label={`Delete ${p.kind}, ${p.place}`}
+            aria-label={`Delete ${p.variety}, ${p.place}`}
             onClick={() =>
               remove.mutate(
                 { id: planting.id },
-                { said: `${p.kind}: deleted.`, undo: () => restore.mutate({ id: planting.id }) },
+                { said: `${p.variety}: deleted.`, undo: () => restore.mutate({ id: planting.id }) },
               )
             }
           >

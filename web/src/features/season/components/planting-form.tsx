@@ -1,11 +1,11 @@
 import {
   PlantingInput,
-  type CultivarDto,
+  type VarietyDto,
   type GardenView,
   type PlantingDto,
   type SeasonView,
 } from '@candid-leaf/contract';
-import { shieldsFrom } from '@candid-leaf/core/cultivars';
+import { shieldsFrom } from '@candid-leaf/core/varieties';
 import {
   AIM_ROWS,
   aimAgainst,
@@ -32,7 +32,7 @@ import { MeasuredField } from '../../../ui/measured-field';
 import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { kindsQuery } from '../../../data/varieties';
+import { varietiesQuery } from '../../../data/varieties';
 import { savePlanting } from '../../../data/season';
 import { BedFromAbove } from './bed-from-above';
 
@@ -47,14 +47,14 @@ interface Props {
 /** What to grow where. It waits for the varieties: late options would lose the choice. */
 export function PlantingForm(props: Props) {
   const garden = useGarden();
-  const kinds = useQuery(kindsQuery(garden.id));
-  if (kinds.isPending) return <Waiting what="Loading varieties" />;
-  if (kinds.error) return <Failed error={kinds.error} again={() => void kinds.refetch()} />;
-  return <Form {...props} kinds={kinds.data} />;
+  const varieties = useQuery(varietiesQuery(garden.id));
+  if (varieties.isPending) return <Waiting what="Loading varieties" />;
+  if (varieties.error) return <Failed error={varieties.error} again={() => void varieties.refetch()} />;
+  return <Form {...props} varieties={varieties.data} />;
 }
 
 /** Checked against the bed while typing. */
-function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds: readonly CultivarDto[] }) {
+function Form({ planting, year, view, grounds, onDone, varieties }: Props & { varieties: readonly VarietyDto[] }) {
   const garden = useGarden();
   const say = useSay();
   const save = useWrite(savePlanting, garden.id);
@@ -63,21 +63,21 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
     resolver: resolverFor(PlantingInput),
     defaultValues: planting
       ? planting
-      : { id, year, placeId: view.places[0]?.place.id ?? '', crop: 'tomato', cultivarId: null, count: 3 },
+      : { id, year, placeId: view.places[0]?.place.id ?? '', crop: 'tomato', varietyId: null, count: 3 },
   });
   const e = formState.errors;
-  const [placeId, cultivarId, crop, count, aim, spots] = watch([
+  const [placeId, varietyId, crop, count, aim, spots] = watch([
     'placeId',
-    'cultivarId',
+    'varietyId',
     'crop',
     'count',
     'aim',
     'spots',
   ]);
   const place = view.places.find((p) => p.place.id === placeId)?.place;
-  const own = kinds.filter((k) => k.crop === crop);
-  const kind = kinds.find((k) => k.id === cultivarId);
-  const against = aimAgainst(aim, kind ?? { crop });
+  const own = varieties.filter((k) => k.crop === crop);
+  const variety = varieties.find((k) => k.id === varietyId);
+  const against = aimAgainst(aim, variety ?? { crop });
   const submit = handleSubmit(async (input) => {
     try {
       // drops positions beyond the current number of plants
@@ -105,7 +105,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
             ['pepper', 'Pepper'],
           ]}
           name="crop"
-          onChosen={() => setValue('cultivarId', null)}
+          onChosen={() => setValue('varietyId', null)}
         />
         <FormSelect
           control={control}
@@ -114,7 +114,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
             ['', own.length > 0 ? 'not decided' : 'no varieties yet'],
             ...own.map((k) => [k.id, k.name] as const),
           ]}
-          name="cultivarId"
+          name="varietyId"
           {...emptyIsUnknown}
         />
         <FormSelect
@@ -148,7 +148,7 @@ function Form({ planting, year, view, grounds, onDone, kinds }: Props & { kinds:
               rotationOf({
                 place: { kind: place.kind, history: grounds[place.id] ?? [] },
                 year,
-                shields: shieldsFrom(kind?.letters, crop),
+                shields: shieldsFrom(variety?.letters, crop),
               }),
               place,
               crop,

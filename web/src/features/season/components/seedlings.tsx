@@ -8,7 +8,7 @@ import { useWrite } from '../../../ui/use-write';
 import { savePlanting } from '../../../data/season';
 
 /** Records how the seedlings look and how many were lost, with advice. */
-export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: string }) {
+export function Seedlings({ planting, variety }: { planting: PlantingDto; variety: string }) {
   const garden = useGarden();
   const f = useFormat();
   const save = useWrite(savePlanting, garden.id);
@@ -18,10 +18,10 @@ export function Seedlings({ planting, kind }: { planting: PlantingDto; kind: str
   const [lost, setLost] = useState<number | null>(null);
   const saw = (what: SeedlingLookCode) => {
     const looks = [...(planting.looks ?? []).filter((l) => l.on !== garden.today), { on: garden.today, what }];
-    save.mutate({ planting: { ...planting, looks } }, { said: `${kind}: saved.` });
+    save.mutate({ planting: { ...planting, looks } }, { said: `${variety}: saved.` });
   };
   return (
-    <div className="mt-2" role="group" aria-label={`Seedlings of ${kind}`}>
+    <div className="mt-2" role="group" aria-label={`Seedlings of ${variety}`}>
       <p className="text-sm font-semibold">How do the seedlings look?</p>
       <div className="mt-1 flex flex-wrap gap-2">
         {SEEDLING_ROWS.map((r) => (

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
-import { ToldOnce } from '../../../ui/told-once';
+import { ShownOnce } from '../../../ui/shown-once';
 import { useWrite } from '../../../ui/use-write';
 import { calendarQuery } from '../../../data/settings';
 import { renewCalendar, revokeCalendar } from '../../../data/settings';
@@ -28,7 +28,7 @@ export function CalendarLink() {
           : 'Let a calendar program show your tasks and the season’s dates, by a secret link.'}
       </p>
       {address && (
-        <ToldOnce
+        <ShownOnce
           label="The link, shown only once"
           hint="Add it to your calendar program. Anyone with the link can read it."
           value={address}

@@ -1,12 +1,12 @@
 import type { GardenInput } from '@candid-leaf/contract';
-import { STARTER_SCHOOLS, type StarterSchool } from '@candid-leaf/core/nutrition';
+import { STARTER_METHODS, type StarterMethod } from '@candid-leaf/core/nutrition';
 import type { Control } from 'react-hook-form';
 import { FormSelect } from '../../../ui/select-field';
 import { FormCard } from '../../../ui/form-card';
 import { emptyIsUnknown } from '../../../ui/form-faults';
 import { asFlag } from '../../../ui/yes-no';
 
-const STARTER_WORDS: Record<StarterSchool, string> = {
+const STARTER_WORDS: Record<StarterMethod, string> = {
   'compost-balanced': 'compost and a balanced feed (suggested)',
   'nitrogen-led': 'high nitrogen: blood or fish meal, worked in lightly',
   'phosphorus-led': 'high phosphorus',
@@ -32,7 +32,7 @@ export function OwnRules({ control }: { control: Control<GardenInput> }) {
         label="Feed at planting"
         options={[
           ['', STARTER_WORDS['compost-balanced']],
-          ...STARTER_SCHOOLS.slice(1).map((s): [string, string] => [s, STARTER_WORDS[s]]),
+          ...STARTER_METHODS.slice(1).map((s): [string, string] => [s, STARTER_WORDS[s]]),
         ]}
         name="starter"
         {...emptyIsUnknown}

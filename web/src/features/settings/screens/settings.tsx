@@ -17,7 +17,7 @@ import { gardensQuery } from '../../../data/gardens';
 import { pullWeather, saveGarden } from '../../../data/gardens';
 import { CalendarLink } from '../components/calendar-link';
 import { DaysAway } from '../components/days-away';
-import { PageLook } from '../components/page-look';
+import { DisplaySettings } from '../components/display';
 import { HoseTimer } from '../components/hose-timer';
 import { GardenForm } from '../components/garden-form';
 
@@ -45,7 +45,7 @@ function Settings({ view: { garden, weather } }: { view: GardenView }) {
           </>
         )}
         <FilesLink />
-        <PageLook />
+        <DisplaySettings />
         <OtherGardens current={garden.id} />
       </aside>
     </div>

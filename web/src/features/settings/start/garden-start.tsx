@@ -109,8 +109,8 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
       await save.send({ garden: checked(GardenInput, garden) });
       onKept(id);
     } catch (error) {
-      const told = error instanceof RefusedInput ? error.faults : faultsIn(error as Error);
-      setFaults(Object.fromEntries(told.map((f) => [f.path, f.reason])));
+      const found = error instanceof RefusedInput ? error.faults : faultsIn(error as Error);
+      setFaults(Object.fromEntries(found.map((f) => [f.path, f.reason])));
     }
   };
   return (

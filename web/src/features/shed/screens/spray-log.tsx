@@ -72,10 +72,10 @@ function Row({ row }: { row: SprayLogRow }) {
         {s.trial && <span className="ml-2 text-base font-normal text-soft">test on one leaf</span>}
       </h2>
       <dl className="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
-        {facts.map(([what, told]) => (
+        {facts.map(([what, value]) => (
           <div key={what}>
             <dt className="text-sm text-soft">{what}</dt>
-            <dd className={told ? 'font-semibold tabular-nums' : 'text-soft'}>{told ?? 'not recorded'}</dd>
+            <dd className={value ? 'font-semibold tabular-nums' : 'text-soft'}>{value ?? 'not recorded'}</dd>
           </div>
         ))}
       </dl>

@@ -130,14 +130,14 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
     const values = Object.fromEntries(
       ELEMENTS.flatMap(([e]) => (amounts[e] == null ? [] : [[e, { amount: amounts[e], unit: units[e] }]])),
     );
-    const told = {
+    const entered = {
       date,
       ...(pH !== null ? { pH } : {}),
       ...(salts !== null ? { saltsDsPerM: salts } : {}),
       values: { ...values, ...(by ? { phosphorusBy: by } : {}), ...(om !== null ? { organicMatterPct: om } : {}) },
     };
     try {
-      const test = checked(SoilTest, told);
+      const test = checked(SoilTest, entered);
       const found = soilTestFaults(test, 'soilTest');
       setOwn(found);
       if (found.length > 0) return;

@@ -1,6 +1,6 @@
-import { CultivarInput, type CultivarDto } from '@candid-leaf/contract';
-import { type Cultivar, readLetters, RIPE_COLOURS } from '@candid-leaf/core/cultivars';
-import { CROPS, GROWTH_HABITS, LEANINGS, typesOf } from '@candid-leaf/core/records';
+import { VarietyInput, type VarietyDto } from '@candid-leaf/contract';
+import { type Variety, readLetters, RIPE_COLOURS } from '@candid-leaf/core/varieties';
+import { CROPS, GROWTH_HABITS, TENDENCIES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -15,36 +15,36 @@ import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-fault
 import { MeasuredField } from '../../../ui/measured-field';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { deleteKind, restoreKind, saveKind } from '../../../data/varieties';
+import { deleteVariety, restoreVariety, saveVariety } from '../../../data/varieties';
 import { useWayOn } from '../../../ui/use-way-on';
 
 const LEANING: [string, string][] = [
   ['', 'not known'],
-  ...wordsOf(LEANINGS, { less: 'less than others', usual: 'the same as others', more: 'more than others' }),
+  ...wordsOf(TENDENCIES, { less: 'less than others', usual: 'the same as others', more: 'more than others' }),
 ];
 
 /** Form for one variety, as on its packet. */
-export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; own: boolean }) {
+export function VarietyForm({ variety, own }: { variety: Variety | VarietyDto | null; own: boolean }) {
   const garden = useGarden();
   const link = useLink();
   const goOn = useWayOn();
   const say = useSay();
-  const save = useWrite(saveKind, garden.id);
-  const remove = useWrite(deleteKind, garden.id);
-  const restore = useWrite(restoreKind, garden.id);
-  const [id] = useState(() => (own && kind && 'id' in kind ? kind.id : uuid()));
-  const { register, control, watch, setValue, handleSubmit, setError, formState } = useForm<CultivarInput>({
-    resolver: resolverFor(CultivarInput),
-    defaultValues: kind ? { ...kind, id } : { id, name: '', crop: 'tomato' },
+  const save = useWrite(saveVariety, garden.id);
+  const remove = useWrite(deleteVariety, garden.id);
+  const restore = useWrite(restoreVariety, garden.id);
+  const [id] = useState(() => (own && variety && 'id' in variety ? variety.id : uuid()));
+  const { register, control, watch, setValue, handleSubmit, setError, formState } = useForm<VarietyInput>({
+    resolver: resolverFor(VarietyInput),
+    defaultValues: variety ? { ...variety, id } : { id, name: '', crop: 'tomato' },
   });
   const e = formState.errors;
   const [crop, letters] = watch(['crop', 'letters']);
   const read = readLetters(letters ?? '');
   const submit = handleSubmit(async (input) => {
     try {
-      await save.send({ kind: input });
+      await save.send({ variety: input });
       say(`${input.name}: saved.`);
-      await goOn(link('kinds', {}));
+      await goOn(link('varieties', {}));
     } catch (error) {
       applyFaults(error, setError);
     }
@@ -134,7 +134,7 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
         <Button look="main" type="submit" disabled={formState.isSubmitting}>
           Save
         </Button>
-        <Link className={buttonLook('quiet')} to={link('kinds', {})}>
+        <Link className={buttonLook('quiet')} to={link('varieties', {})}>
           Cancel
         </Link>
         {own && (
@@ -145,7 +145,7 @@ export function KindForm({ kind, own }: { kind: Cultivar | CultivarDto | null; o
                 { id },
                 { said: 'Deleted. Its plants stay as they are.', undo: () => restore.mutate({ id }) },
               );
-              void goOn(link('kinds', {}));
+              void goOn(link('varieties', {}));
             }}
           >
             Delete

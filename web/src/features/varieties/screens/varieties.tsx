@@ -1,5 +1,5 @@
-import type { CultivarDto } from '@candid-leaf/contract';
-import { readLetters, STARTER_CULTIVARS, type Cultivar } from '@candid-leaf/core/cultivars';
+import type { VarietyDto } from '@candid-leaf/contract';
+import { readLetters, STARTER_VARIETIES, type Variety } from '@candid-leaf/core/varieties';
 import type { Formatter } from '@candid-leaf/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
@@ -9,47 +9,50 @@ import { wordOf } from '../../../lib/words';
 import { buttonLook } from '../../../ui/button';
 import { Failed, Waiting } from '../../../ui/states';
 import { ShedPage } from '../../../frame/shed-page';
-import { kindsQuery } from '../../../data/varieties';
+import { varietiesQuery } from '../../../data/varieties';
 
 /** The varieties grown here, and generic ones to start from. */
-export function KindsScreen() {
-  return <ShedPage>{() => <Kinds />}</ShedPage>;
+export function VarietiesScreen() {
+  return <ShedPage>{() => <OwnVarieties />}</ShedPage>;
 }
 
-function Kinds() {
+function OwnVarieties() {
   const garden = useGarden();
   const link = useLink();
-  const query = useQuery(kindsQuery(garden.id));
+  const query = useQuery(varietiesQuery(garden.id));
   if (query.isPending) return <Waiting what="Loading varieties" />;
   if (query.error) return <Failed error={query.error} again={() => void query.refetch()} />;
   return (
     <>
-      <Link className={buttonLook('main')} to={link('newKind', {})}>
+      <Link className={buttonLook('main')} to={link('newVariety', {})}>
         <Plus aria-hidden size={18} /> Add a variety
       </Link>
       {query.data.length > 0 && (
-        <section aria-labelledby="own-kinds">
-          <h2 id="own-kinds" className="mt-5 text-xl">
+        <section aria-labelledby="own-varieties">
+          <h2 id="own-varieties" className="mt-5 text-xl">
             Grown here
           </h2>
-          <List kinds={query.data} to={(k) => link('kind', { kindId: (k as CultivarDto).id })} />
+          <List varieties={query.data} to={(k) => link('variety', { varietyId: (k as VarietyDto).id })} />
         </section>
       )}
       <section aria-labelledby="starters">
         <h2 id="starters" className="mt-5 text-xl">
           Ready-made varieties
         </h2>
-        <List kinds={STARTER_CULTIVARS} to={(k) => link('newKind', {}, { from: (k as { code?: string }).code })} />
+        <List
+          varieties={STARTER_VARIETIES}
+          to={(k) => link('newVariety', {}, { from: (k as { code?: string }).code })}
+        />
       </section>
     </>
   );
 }
 
-function List({ kinds, to }: { kinds: readonly Cultivar[]; to: (k: Cultivar) => string }) {
+function List({ varieties, to }: { varieties: readonly Variety[]; to: (k: Variety) => string }) {
   const f = useFormat();
   return (
     <ul className="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-      {kinds.map((k) => (
+      {varieties.map((k) => (
         <li key={to(k)} className="relative rounded-2xl border border-line bg-card p-4">
           <h3 className="text-lg">
             <Link to={to(k)} className="text-leaf after:absolute after:inset-0">
@@ -64,7 +67,7 @@ function List({ kinds, to }: { kinds: readonly Cultivar[]; to: (k: Cultivar) => 
 }
 
 /** Returns its packet data in one line. */
-function lineOf(k: Cultivar, f: Formatter): string {
+function lineOf(k: Variety, f: Formatter): string {
   const shields = [...new Set(readLetters(k.letters ?? '').known.map(({ row }) => row.means))];
   return [
     wordOf(k.type ?? k.crop),

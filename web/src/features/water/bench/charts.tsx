@@ -22,7 +22,7 @@ interface Shown {
 
 const MEASURES: readonly Shown[] = [
   { key: 'daysShort', title: 'Days short of water', digits: 0 },
-  { key: 'blackEnds', title: 'Risk of blossom end rot, % of days', value: (x) => 100 * x, digits: 0 },
+  { key: 'blossomEndRotShare', title: 'Risk of blossom end rot, % of days', value: (x) => 100 * x, digits: 0 },
   { key: 'splits', title: 'Surges that split fruit', digits: 0 },
   { key: 'evenness', title: 'Evenness, 0 to 1', digits: 2 },
   { key: 'daysWet', title: 'Days too wet', digits: 0 },

@@ -1,6 +1,6 @@
 import { isPotted } from '@candid-leaf/core/records';
 import type { PlaceDto } from '@candid-leaf/contract';
-import { SCHOOLS, schoolsFor, type SetUp } from '@candid-leaf/core/water';
+import { WATERING_METHODS, methodsFor, type SetUp } from '@candid-leaf/core/water';
 import { X } from 'lucide-react';
 import { TextField } from '../../../ui/field';
 import { SelectField } from '../../../ui/select-field';
@@ -17,7 +17,7 @@ interface Props {
 }
 
 const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
-  ...schoolsFor(isPot).map((s): [SetUp['strategy'], string] => [s, SCHOOLS[s].label]),
+  ...methodsFor(isPot).map((s): [SetUp['strategy'], string] => [s, WATERING_METHODS[s].label]),
   ['timer', 'A timer, always the same'],
   ['remembered', 'When I remember'],
   ['recorded', 'As I recorded it'],

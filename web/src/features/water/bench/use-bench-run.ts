@@ -1,6 +1,6 @@
 import type { BenchRow } from '@candid-leaf/core/water';
 import { useEffect, useRef, useState } from 'react';
-import type { BenchAsked, BenchTold } from '../../../workers/bench.worker';
+import type { BenchAsked, BenchReply } from '../../../workers/bench.worker';
 
 export type RunState =
   | { at: 'rest' }
@@ -24,7 +24,7 @@ export function useBenchRun() {
       setState({ at: 'running', done: 0, of: asked.weather === 'recorded' ? 1 : asked.years });
       const w = new Worker(new URL('../../../workers/bench.worker.ts', import.meta.url), { type: 'module' });
       worker.current = w;
-      w.onmessage = (e: MessageEvent<BenchTold>) => {
+      w.onmessage = (e: MessageEvent<BenchReply>) => {
         if ('rows' in e.data) {
           setState({ at: 'done', ...e.data });
           end();

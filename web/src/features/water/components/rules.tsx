@@ -1,6 +1,6 @@
 import type { PlaceDto, PlacePlanDto, PlaceWatering } from '@candid-leaf/contract';
 import { roundTo } from '@candid-leaf/core/units';
-import { flowFromBucket, SCHOOLS, type SchoolCode } from '@candid-leaf/core/water';
+import { flowFromBucket, WATERING_METHODS, type MethodCode } from '@candid-leaf/core/water';
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
@@ -27,17 +27,17 @@ export function Rules({ place, p, busy, onChange }: Props) {
     <Panel label="Watering method" className="flex flex-col gap-4 self-start">
       <SelectField
         label="Watering method"
-        hint={SCHOOLS[p.school].line}
-        value={p.school}
+        hint={WATERING_METHODS[p.method].line}
+        value={p.method}
         disabled={busy}
-        options={p.schools.map((s) => [s, SCHOOLS[s].label])}
-        onChange={(chosen) => onChange({ school: chosen as SchoolCode })}
+        options={p.methods.map((s) => [s, WATERING_METHODS[s].label])}
+        onChange={(chosen) => onChange({ method: chosen as MethodCode })}
       />
       <AllowedDays allowedDays={p.watering.allowedDays} busy={busy} onChange={onChange} />
       <WeeklyCap key={p.watering.weeklyCapL} capL={p.watering.weeklyCapL ?? null} onChange={onChange} />
       <SelectField
         label="If in doubt"
-        value={p.watering.lean ?? ''}
+        value={p.watering.moisture ?? ''}
         disabled={busy}
         hint="Keep tomatoes rather damp than bone dry, peppers rather dry than wet."
         options={[
@@ -45,12 +45,12 @@ export function Rules({ place, p, busy, onChange }: Props) {
           ['damp', 'on the damp side'],
           ['dry', 'on the dry side'],
         ]}
-        onChange={(chosen) => onChange({ lean: (chosen || null) as PlaceWatering['lean'] })}
+        onChange={(chosen) => onChange({ moisture: (chosen || null) as PlaceWatering['moisture'] })}
       />
       <CheckField
-        checked={p.watering.drierFinish ?? false}
+        checked={p.watering.drierRipening ?? false}
         disabled={busy}
-        onChange={(drierFinish) => onChange({ drierFinish })}
+        onChange={(drierRipening) => onChange({ drierRipening })}
       >
         Drier as fruit colours, for flavour
         <span className="block text-sm text-soft">Limited, because it costs more splits and blossom end rot.</span>

@@ -1,5 +1,5 @@
 import type { PlaceDto, PlacePlanDto } from '@candid-leaf/contract';
-import { SCHOOLS } from '@candid-leaf/core/water';
+import { WATERING_METHODS } from '@candid-leaf/core/water';
 import clsx from 'clsx';
 import { Check, CloudRain, Droplets } from 'lucide-react';
 import { useState } from 'react';
@@ -49,7 +49,7 @@ function Summary({ p }: { p: PlacePlanDto }) {
       {p.together && first?.plan && first.plants.length > 1 && (
         <span className="text-soft"> ({format.litres(first.plan.litres)} per plant)</span>
       )}
-      , {SCHOOLS[p.school].label.toLowerCase()}.
+      , {WATERING_METHODS[p.method].label.toLowerCase()}.
       {saves > 0 && (
         <>
           {' '}

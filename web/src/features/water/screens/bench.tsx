@@ -1,6 +1,6 @@
 import { isPotted } from '@candid-leaf/core/records';
 import type { BenchDto, GardenView, PlaceDto, PlaceOnView, PlantView } from '@candid-leaf/contract';
-import { SCHOOL_CODES, SCHOOLS, type SchoolCode, type SetUp } from '@candid-leaf/core/water';
+import { METHOD_CODES, WATERING_METHODS, type MethodCode, type SetUp } from '@candid-leaf/core/water';
 import { useQuery } from '@tanstack/react-query';
 import { Play, Plus, Square } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
@@ -204,25 +204,25 @@ function Run({
   );
 }
 
-const isSchool = (strategy: SetUp['strategy']): strategy is SchoolCode => (SCHOOL_CODES as string[]).includes(strategy);
+const isMethod = (strategy: SetUp['strategy']): strategy is MethodCode => (METHOD_CODES as string[]).includes(strategy);
 
 /** Applies a compared watering method to this bed's plan. */
 function Adopt({ place, setUps }: { place: PlaceDto; setUps: readonly SetUp[] }) {
   const garden = useGarden();
   const save = useWrite(savePlace, garden.id);
-  const schools = [...new Set(setUps.map((s) => s.strategy).filter(isSchool))];
-  if (schools.length === 0) return null;
-  const adopt = (school: SchoolCode) =>
+  const methods = [...new Set(setUps.map((s) => s.strategy).filter(isMethod))];
+  if (methods.length === 0) return null;
+  const adopt = (method: MethodCode) =>
     save.mutate(
-      { place: { ...asInput(place), watering: { ...place.watering, school } } },
-      { said: `${place.name} is now planned: ${SCHOOLS[school].label.toLowerCase()}.` },
+      { place: { ...asInput(place), watering: { ...place.watering, method } } },
+      { said: `${place.name} is now planned: ${WATERING_METHODS[method].label.toLowerCase()}.` },
     );
   return (
     <div className="mt-4 flex flex-wrap items-center gap-2">
       <span className="font-semibold">Plan {place.name} by:</span>
-      {schools.map((s) => (
-        <Button key={s} disabled={save.isPending || place.watering?.school === s} onClick={() => adopt(s)}>
-          {SCHOOLS[s].label}
+      {methods.map((s) => (
+        <Button key={s} disabled={save.isPending || place.watering?.method === s} onClick={() => adopt(s)}>
+          {WATERING_METHODS[s].label}
         </Button>
       ))}
     </div>

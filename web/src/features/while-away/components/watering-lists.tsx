@@ -12,7 +12,7 @@ import { TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
-import { ToldOnce } from '../../../ui/told-once';
+import { ShownOnce } from '../../../ui/shown-once';
 import { useWrite } from '../../../ui/use-write';
 import { wateringListsQuery } from '../../../data/watering-lists';
 import { makeWateringList, takeWateringListBack } from '../../../data/watering-lists';
@@ -56,7 +56,7 @@ export function WateringLists({ away }: { away: Away }) {
         </Button>
       </form>
       {made && (
-        <ToldOnce
+        <ShownOnce
           label={`The link for ${made.name}, shown only once`}
           hint="Anyone with this link can see and tick the waterings."
           value={`${location.origin}${made.path}`}

@@ -1,10 +1,10 @@
 import clsx from 'clsx';
 import { Moon, Smartphone, Sun, SunDim, type LucideIcon } from 'lucide-react';
 import { useState } from 'react';
-import { lookHere, setLook, type Look } from '../../../lib/look';
+import { displayMode, setDisplayMode, type DisplayMode } from '../../../lib/display-mode';
 import { Panel } from '../../../ui/panel';
 
-const CHOICES: readonly (readonly [Look, string, LucideIcon])[] = [
+const CHOICES: readonly (readonly [DisplayMode, string, LucideIcon])[] = [
   ['device', 'Same as the device', Smartphone],
   ['light', 'Light', SunDim],
   ['dark', 'Dark', Moon],
@@ -12,8 +12,8 @@ const CHOICES: readonly (readonly [Look, string, LucideIcon])[] = [
 ];
 
 /** Display settings of this device; the sunlight mode is black on white. */
-export function PageLook() {
-  const [look, setShown] = useState(lookHere);
+export function DisplaySettings() {
+  const [mode, setShown] = useState(displayMode);
   return (
     <Panel title="Display">
       <p className="mt-1 text-soft">For this device only. “Bright sun” is black on white, and larger.</p>
@@ -22,14 +22,14 @@ export function PageLook() {
           <button
             key={one}
             type="button"
-            aria-pressed={look === one}
+            aria-pressed={mode === one}
             onClick={() => {
-              setLook(one);
+              setDisplayMode(one);
               setShown(one);
             }}
             className={clsx(
               'flex min-h-11 items-center justify-center gap-2 rounded-lg border px-2',
-              look === one ? 'border-leaf bg-leafwash font-semibold text-leaf' : 'border-line hover:bg-leafwash',
+              mode === one ? 'border-leaf bg-leafwash font-semibold text-leaf' : 'border-line hover:bg-leafwash',
             )}
           >
             <Icon aria-hidden size={18} /> {words}

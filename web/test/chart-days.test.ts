@@ -2,7 +2,7 @@ import { reportOn } from '@candid-leaf/core/assessment';
 import { parseCase } from '@candid-leaf/core/casefile';
 import { addDays, METRIC } from '@candid-leaf/core/units';
 import { viewOfCase } from '../src/data/view-of-case';
-import { strandDays } from '../src/frame/charts/chart-days';
+import { chartDays } from '../src/frame/charts/chart-days';
 
 const TODAY = '2026-07-18';
 const weather = Array.from({ length: 30 }, (_, i) => ({
@@ -43,7 +43,7 @@ const garden = {
 const view = viewOfCase(plantCase, reportOn(plantCase), garden);
 
 test('one entry a day, four weeks back to a week ahead, with what was given added up', () => {
-  const days = strandDays(view);
+  const days = chartDays(view);
   expect(days).toHaveLength(35);
   expect([days[0]!.day, days.at(-1)!.day]).toEqual([addDays(TODAY, -27), addDays(TODAY, 7)]);
   expect(days.find((d) => d.day === addDays(TODAY, -4))!.wateredL).toBe(5);
@@ -52,7 +52,7 @@ test('one entry a day, four weeks back to a week ahead, with what was given adde
 });
 
 test('what is known and what is expected are apart, and meet on today', () => {
-  const days = strandDays(view);
+  const days = chartDays(view);
   const today = days.find((d) => d.day === TODAY)!;
   expect(today.left).toBe(today.leftAhead);
   expect(days.filter((d) => d.left !== null && d.day > TODAY)).toEqual([]);
@@ -67,7 +67,7 @@ test('a dry finger draws the line down to where it ends, a wet one up: from the 
       ...fileOf,
       records: { ...fileOf.records, watering, soilChecks: [{ date: TODAY, feel }] },
     });
-    const days = strandDays(viewOfCase(checked, reportOn(checked), garden));
+    const days = chartDays(viewOfCase(checked, reportOn(checked), garden));
     return days.find((d) => d.day === TODAY)!;
   };
   const dry = after('dry', 10);

@@ -1,12 +1,12 @@
-import type { RipeColour } from '@candid-leaf/core/cultivars';
-import type { Leaning } from '@candid-leaf/core/records';
+import type { RipeColour } from '@candid-leaf/core/varieties';
+import type { TendencyLevel } from '@candid-leaf/core/records';
 import type { Crop, GrowthHabit, PlantType } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
 /** A variety the gardener grows, as on its packet. */
-@Entity('cultivar')
-export class CultivarEntity extends GardenRow {
+@Entity('variety')
+export class VarietyEntity extends GardenRow {
   @Column('varchar', { length: 80 })
   name: string;
 
@@ -32,14 +32,14 @@ export class CultivarEntity extends GardenRow {
   letters: string | null;
 
   @Column('varchar', { length: 8, nullable: true })
-  heatSet: Leaning | null;
+  heatSet: TendencyLevel | null;
 
   @Column('varchar', { length: 8, nullable: true })
-  coldSet: Leaning | null;
+  coldSet: TendencyLevel | null;
 
   @Column('varchar', { length: 8, nullable: true })
-  splits: Leaning | null;
+  splits: TendencyLevel | null;
 
   @Column('varchar', { length: 8, nullable: true })
-  darkEnds: Leaning | null;
+  darkEnds: TendencyLevel | null;
 }

@@ -1,4 +1,4 @@
-interface SchoolRow {
+interface MethodRow {
   label: string;
   line: string;
   for: 'all' | 'bed' | 'pot';
@@ -12,7 +12,7 @@ interface SchoolRow {
  * Watering methods among which good gardeners disagree; each can be planned by, and compared on the bench. Source:
  * common practice, from memory; the balance shows which suits a bed.
  */
-export const SCHOOLS = {
+export const WATERING_METHODS = {
   'by-need': {
     label: 'By need',
     line: 'Water when it will soon go short, and sooner while fruit swells.',
@@ -58,17 +58,19 @@ export const SCHOOLS = {
     why: 'it would have used a third',
     due: 'it has used a third',
   },
-} as const satisfies Record<string, SchoolRow>;
+} as const satisfies Record<string, MethodRow>;
 
-export type SchoolCode = keyof typeof SCHOOLS;
+export type MethodCode = keyof typeof WATERING_METHODS;
 /** Returns why a method waters on a morning: for what the day would use, or for what is used already. */
-export function whyDue(school: SchoolCode, already: boolean): string {
-  const row: SchoolRow = SCHOOLS[school];
+export function whyDue(method: MethodCode, already: boolean): string {
+  const row: MethodRow = WATERING_METHODS[method];
   return already && row.due ? row.due : row.why;
 }
-export const SCHOOL_CODES = Object.keys(SCHOOLS) as SchoolCode[];
-export const DEFAULT_SCHOOL: SchoolCode = 'by-need';
+export const METHOD_CODES = Object.keys(WATERING_METHODS) as MethodCode[];
+export const DEFAULT_METHOD: MethodCode = 'by-need';
 
 /** Returns the methods that make sense here. */
-export const schoolsFor = (isPot: boolean): SchoolCode[] =>
-  SCHOOL_CODES.filter((code) => SCHOOLS[code].for === 'all' || SCHOOLS[code].for === (isPot ? 'pot' : 'bed'));
+export const methodsFor = (isPot: boolean): MethodCode[] =>
+  METHOD_CODES.filter(
+    (code) => WATERING_METHODS[code].for === 'all' || WATERING_METHODS[code].for === (isPot ? 'pot' : 'bed'),
+  );

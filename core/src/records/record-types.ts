@@ -9,9 +9,9 @@ export type Track = (typeof TRACKS)[number];
 /** Where the record sheet offers it. */
 export type OfferedOn = 'plant' | 'place';
 
-export type RecordKind = keyof typeof RECORD_CLASSES;
+export type RecordType = keyof typeof RECORD_CLASSES;
 /** The stored data of a record type. */
-export type RecordData<K extends RecordKind = RecordKind> = InstanceType<(typeof RECORD_CLASSES)[K]>;
+export type RecordData<K extends RecordType = RecordType> = InstanceType<(typeof RECORD_CLASSES)[K]>;
 
 interface KindRow<C, L extends string | null> {
   /** its list in a case file; null: stored elsewhere there, or not at all */
@@ -30,7 +30,7 @@ interface KindRow<C, L extends string | null> {
 
 /** The compiler knows its list too. */
 const kind =
-  <K extends RecordKind>() =>
+  <K extends RecordType>() =>
   <L extends string | null>(row: KindRow<RecordData<K>, L>): KindRow<RecordData<K>, L> =>
     row;
 
@@ -54,7 +54,7 @@ const PICKED_FOR: Record<Picking['use'], string> = {
  * its form and icon on the page (the compiler asks for those). The classes are separate, so a page that only names
  * records need not load them.
  */
-export const RECORD_KINDS = {
+export const RECORD_TYPES = {
   watering: kind<'watering'>()({
     list: 'watering',
     of: 'plant-or-place',
@@ -220,26 +220,26 @@ export const RECORD_KINDS = {
 const counted = (s: { affected?: number | null; of?: number | null }): string =>
   s.affected == null ? '' : ` (${s.affected}${s.of != null ? ` of ${s.of}` : ''})`;
 
-type Rows = typeof RECORD_KINDS;
+type Rows = typeof RECORD_TYPES;
 
-export const RECORD_KIND_CODES = Object.keys(RECORD_KINDS) as RecordKind[];
+export const RECORD_TYPE_CODES = Object.keys(RECORD_TYPES) as RecordType[];
 
-type InCaseFile = { [K in RecordKind]: Rows[K]['list'] extends string ? K : never }[RecordKind];
+type InCaseFile = { [K in RecordType]: Rows[K]['list'] extends string ? K : never }[RecordType];
 /** The lists of a case file that hold records of a type. */
 export type RecordLists = { [K in InCaseFile as Rows[K]['list'] & string]: RecordData<K>[] };
 
 /** The record types with a list of their own in a case file, and its name. */
-export const CASE_LISTS = RECORD_KIND_CODES.flatMap((code) => {
-  const { list } = RECORD_KINDS[code];
+export const CASE_LISTS = RECORD_TYPE_CODES.flatMap((code) => {
+  const { list } = RECORD_TYPES[code];
   return list === null ? [] : [{ kind: code as InCaseFile, list }];
 });
 
-export const isRecordKind = (code: string): code is RecordKind => code in RECORD_KINDS;
+export const isRecordType = (code: string): code is RecordType => code in RECORD_TYPES;
 
 /** Returns a record in one line, for lists and screen readers. */
-export const describeRecord = (kind: RecordKind, data: RecordData, f: Formatter): string =>
-  (RECORD_KINDS[kind].describe as (data: RecordData, f: Formatter) => string)(data, f);
+export const describeRecord = (kind: RecordType, data: RecordData, f: Formatter): string =>
+  (RECORD_TYPES[kind].describe as (data: RecordData, f: Formatter) => string)(data, f);
 
 /** Returns the types offered on the sheet of a plant or of a bed or pot, in order. */
-export const kindsOfferedOn = (on: OfferedOn): RecordKind[] =>
-  RECORD_KIND_CODES.filter((code) => RECORD_KINDS[code].offeredOn.includes(on));
+export const typesOfferedOn = (on: OfferedOn): RecordType[] =>
+  RECORD_TYPE_CODES.filter((code) => RECORD_TYPES[code].offeredOn.includes(on));

@@ -1,3 +1,3 @@
-export * from './cultivar.js';
+export * from './variety.js';
 export * from './letters.js';
 export * from './starters.js';

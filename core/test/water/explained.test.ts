@@ -1,21 +1,21 @@
-import { waterBalance, waterReckoned } from '../../src/water/index.js';
+import { waterBalance, waterExplained } from '../../src/water/index.js';
 import { aCase, ASOF, everyNDays } from '../helpers.js';
 
 const pot = { kind: 'container' as const, texture: 'potting-mix' as const, volumeL: 20 };
-const reckoned = (records: object) => waterReckoned(waterBalance(aCase({ place: pot, records }, 30)).days);
+const reckoned = (records: object) => waterExplained(waterBalance(aCase({ place: pot, records }, 30)).days);
 
 describe('what the water left is reckoned from', () => {
   it('sums what was given, used and drained, so that the books balance', () => {
     const c = aCase({ place: pot, records: { watering: everyNDays(2, 9, 30) } }, 30);
     const { days } = waterBalance(c);
-    const r = waterReckoned(days)!;
+    const r = waterExplained(days)!;
     // a quarter of 20 litres of mix is water within reach (SOILS)
     expect(r.inReachL).toBeCloseTo(5, 1);
     expect(r.waterings).toBe(7);
     expect(r.givenL).toBeCloseTo(63, 6);
     // far more than it holds: the rest ran through
     expect(r.drainedL).toBeGreaterThan(10);
-    expect([r.rainL, r.toldBy]).toEqual([0, null]);
+    expect([r.rainL, r.correctedBy]).toEqual([0, null]);
     const before = days.at(-15)!;
     const stood = (d: (typeof days)[number]): number => -d.depletionMm * d.soilM2;
     expect(r.givenL + r.rainL - r.usedL - r.drainedL).toBeCloseTo(stood(days.at(-1)!) - stood(before), 6);
@@ -30,7 +30,7 @@ describe('what the water left is reckoned from', () => {
         { date: ASOF, feel: 'damp' },
       ],
     })!;
-    expect(told.toldBy).toEqual({ by: 'finger', on: ASOF });
+    expect(told.correctedBy).toEqual({ by: 'finger', on: ASOF });
     expect(reckoned({})).toBeNull();
   });
 });

@@ -1,32 +1,32 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { CultivarDto, CultivarInput } from '@candid-leaf/contract';
-import { cultivarFaults } from '@candid-leaf/core/cultivars';
+import type { VarietyDto, VarietyInput } from '@candid-leaf/contract';
+import { varietyFaults } from '@candid-leaf/core/varieties';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
-import { CultivarEntity } from './cultivar.entity.js';
+import { VarietyEntity } from './variety.entity.js';
 
-const cultivarDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: CultivarEntity): CultivarDto => rest;
+const varietyDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: VarietyEntity): VarietyDto => rest;
 
 @Injectable()
-export class CultivarsService {
+export class VarietiesService {
   constructor(
     private readonly gardens: GardensService,
     @InjectDataSource() private readonly db: DataSource,
   ) {}
 
-  async list(gardenId: string, m: EntityManager = this.db.manager): Promise<CultivarDto[]> {
-    const rows = await m.find(CultivarEntity, {
+  async list(gardenId: string, m: EntityManager = this.db.manager): Promise<VarietyDto[]> {
+    const rows = await m.find(VarietyEntity, {
       where: { gardenId, deletedAt: IsNull() },
       order: { crop: 'DESC', name: 'ASC', id: 'ASC' },
     });
-    return rows.map(cultivarDto);
+    return rows.map(varietyDto);
   }
 
-  put(gardenId: string, { id, version, ...make }: CultivarInput): Promise<CultivarDto> {
-    throwIfFaults(cultivarFaults(make));
+  put(gardenId: string, { id, version, ...make }: VarietyInput): Promise<VarietyDto> {
+    throwIfFaults(varietyFaults(make));
     const content = {
       name: make.name,
       crop: make.crop,
@@ -42,15 +42,15 @@ export class CultivarsService {
       darkEnds: make.darkEnds ?? null,
     };
     return this.gardens.change(gardenId, async (m) =>
-      cultivarDto(await putVersioned(m, CultivarEntity, { id, gardenId, version }, content)),
+      varietyDto(await putVersioned(m, VarietyEntity, { id, gardenId, version }, content)),
     );
   }
 
   /** Plants of this variety keep their facts; only the variety is hidden. */
   setDeleted(gardenId: string, id: string, deleted: boolean): Promise<void> {
     return this.gardens.change(gardenId, async (m) => {
-      const found = await updateRows(m, CultivarEntity, { id, gardenId }, { deletedAt: deleted ? new Date() : null });
-      if (found === 0) throw notFound('kind');
+      const found = await updateRows(m, VarietyEntity, { id, gardenId }, { deletedAt: deleted ? new Date() : null });
+      if (found === 0) throw notFound('variety');
     });
   }
 }

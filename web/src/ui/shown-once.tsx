@@ -12,7 +12,7 @@ interface Props {
 }
 
 /** A secret shown once, to copy. */
-export function ToldOnce({ label, hint, value, copied }: Props) {
+export function ShownOnce({ label, hint, value, copied }: Props) {
   const say = useSay();
   return (
     <div className="mt-3 rounded-xl border border-leaf bg-leafwash p-3">

@@ -10,7 +10,7 @@ type Work = (...args: never[]) => Promise<unknown>;
  * Where heavy work runs: everything that reads a whole garden. Modules offer work by name and call it here; the
  * thread does not matter to them.
  */
-export abstract class Reckoner {
+export abstract class Workers {
   protected readonly offers = new Map<string, Work>();
 
   /** reads in progress, and callers waiting for the next one */
@@ -64,7 +64,7 @@ export abstract class Reckoner {
 }
 
 /** Runs work in the calling thread. */
-export class ReckonHere extends Reckoner {
+export class InlineWorkers extends Workers {
   async run(name: string, args: readonly unknown[]): Promise<string> {
     const work = this.offers.get(name);
     if (!work) throw new Error(`no handler is registered for "${name}"`);

@@ -3,7 +3,7 @@ import { parentPort, workerData } from 'node:worker_threads';
 import { NestFactory } from '@nestjs/core';
 import { AppModule } from '../app.module.js';
 import type { Config } from '../config.js';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 import { failureOf } from './failure.js';
 import type { Job, Said } from './messages.js';
 
@@ -12,13 +12,13 @@ const BEAT_MS = 500;
 
 const say = (said: Said): void => parentPort?.postMessage(said);
 const app = await NestFactory.createApplicationContext(
-  AppModule.with({ ...(workerData as Config), reckoners: 0, webRoot: null, backups: null }, { background: false }),
+  AppModule.with({ ...(workerData as Config), workers: 0, webRoot: null, backups: null }, { background: false }),
   { logger: ['warn', 'error'], abortOnError: false },
 );
-const reckoner = app.get(Reckoner, { strict: false });
+const workers = app.get(Workers, { strict: false });
 
 parentPort?.on('message', ({ id, name, args }: Job) => {
-  reckoner.run(name, args).then(
+  workers.run(name, args).then(
     (json) => say({ id, json }),
     (error: unknown) => say({ id, failure: failureOf(error) }),
   );

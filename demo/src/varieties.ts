@@ -1,15 +1,15 @@
-import type { CultivarInput, PlantingInput } from '@candid-leaf/contract';
+import type { VarietyInput, PlantingInput } from '@candid-leaf/contract';
 import { idOf } from './ids.js';
 
 /** The varieties; invented names. */
-const kind = (name: string, more: Omit<CultivarInput, 'id' | 'name'>): CultivarInput => ({
-  id: idOf(`kind ${name}`),
+const variety = (name: string, more: Omit<VarietyInput, 'id' | 'name'>): VarietyInput => ({
+  id: idOf(`variety ${name}`),
   name,
   ...more,
 });
 
-export const KINDS: CultivarInput[] = [
-  kind('Signal Round', {
+export const VARIETIES: VarietyInput[] = [
+  variety('Signal Round', {
     crop: 'tomato',
     type: 'slicer',
     habit: 'indeterminate',
@@ -18,7 +18,7 @@ export const KINDS: CultivarInput[] = [
     fruitG: 130,
     letters: 'VF',
   }),
-  kind('Siding Cherry', {
+  variety('Siding Cherry', {
     crop: 'tomato',
     type: 'cherry',
     habit: 'indeterminate',
@@ -28,7 +28,7 @@ export const KINDS: CultivarInput[] = [
     splits: 'more',
     darkEnds: 'less',
   }),
-  kind('Sleeper Plum', {
+  variety('Sleeper Plum', {
     crop: 'tomato',
     type: 'paste',
     habit: 'determinate',
@@ -37,7 +37,7 @@ export const KINDS: CultivarInput[] = [
     fruitG: 80,
     darkEnds: 'more',
   }),
-  kind('Junction Block', {
+  variety('Junction Block', {
     crop: 'pepper',
     type: 'sweet',
     daysToMaturity: 84,
@@ -45,7 +45,7 @@ export const KINDS: CultivarInput[] = [
     fruitG: 170,
     darkEnds: 'more',
   }),
-  kind('Whistle Hot', {
+  variety('Whistle Hot', {
     crop: 'pepper',
     type: 'hot',
     daysToMaturity: 86,
@@ -61,7 +61,7 @@ export const PLANTINGS: PlantingInput[] = [
     id: idOf('planting 2027 a'),
     year: 2027,
     placeId: idOf('wall bed'),
-    cultivarId: idOf('kind Signal Round'),
+    varietyId: idOf('variety Signal Round'),
     crop: 'tomato',
     count: 4,
   },
@@ -69,7 +69,7 @@ export const PLANTINGS: PlantingInput[] = [
     id: idOf('planting 2027 b'),
     year: 2027,
     placeId: idOf('tunnel'),
-    cultivarId: idOf('kind Junction Block'),
+    varietyId: idOf('variety Junction Block'),
     crop: 'pepper',
     count: 3,
   },
@@ -77,7 +77,7 @@ export const PLANTINGS: PlantingInput[] = [
     id: idOf('planting 2027 c'),
     year: 2027,
     placeId: idOf('fabric bags'),
-    cultivarId: idOf('kind Siding Cherry'),
+    varietyId: idOf('variety Siding Cherry'),
     crop: 'tomato',
     count: 2,
   },

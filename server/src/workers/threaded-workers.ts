@@ -1,15 +1,15 @@
 import type { OnApplicationShutdown } from '@nestjs/common';
 import type { Config } from '../config.js';
-import { Reckoner } from '../shared/reckoner.js';
+import { Workers } from '../shared/workers.js';
 import { Threads } from './threads.js';
 
 /** Runs jobs in worker threads, where the same modules offer the same work. */
-export class ThreadedReckoner extends Reckoner implements OnApplicationShutdown {
+export class ThreadedWorkers extends Workers implements OnApplicationShutdown {
   private readonly threads: Threads;
 
   constructor(config: Config) {
     super();
-    this.threads = new Threads(new URL('./worker.js', import.meta.url), config, config.reckoners);
+    this.threads = new Threads(new URL('./worker.js', import.meta.url), config, config.workers);
   }
 
   override get ready(): boolean {

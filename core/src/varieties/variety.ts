@@ -1,7 +1,7 @@
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { FINITE } from '../records/dated.js';
 import type { Fault } from '../records/faults.js';
-import { KindLeanings } from '../records/leanings.js';
+import { VarietyTendencies } from '../records/tendencies.js';
 import { type Crop, CROPS, GROWTH_HABITS, type GrowthHabit, PLANT_TYPES, type PlantType } from '../records/plant.js';
 import { typeFaults } from '../records/rules.js';
 import { readLetters } from './letters.js';
@@ -9,7 +9,7 @@ import { readLetters } from './letters.js';
 export const RIPE_COLOURS = ['red', 'pink', 'orange', 'yellow', 'green', 'purple', 'brown', 'white'] as const;
 export type RipeColour = (typeof RIPE_COLOURS)[number];
 /** A variety of tomato or pepper, from its packet and the gardener's knowledge. Fields left out are unknown. */
-export class Cultivar extends KindLeanings {
+export class Variety extends VarietyTendencies {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
@@ -52,7 +52,7 @@ export class Cultivar extends KindLeanings {
 }
 
 /** Returns the contradictions in it. Unknown letters are kept and shown on the page; nothing is guessed. */
-export const cultivarFaults = (c: Cultivar): Fault[] => [
+export const varietyFaults = (c: Variety): Fault[] => [
   ...typeFaults(c.crop, c.type, 'type'),
   ...readLetters(c.letters ?? '')
     .known.filter(({ row }) => row.crop !== undefined && row.crop !== c.crop)

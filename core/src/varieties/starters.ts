@@ -1,14 +1,14 @@
-import type { Cultivar } from './cultivar.js';
+import type { Variety } from './variety.js';
 
 /**
  * Varieties by type as a shop sorts them, without trade names: a starting point to edit (common practice, from
  * memory).
  */
-export interface StarterCultivar extends Cultivar {
+export interface StarterVariety extends Variety {
   code: string;
 }
 
-export const STARTER_CULTIVARS: readonly StarterCultivar[] = [
+export const STARTER_VARIETIES: readonly StarterVariety[] = [
   {
     code: 'cherry',
     name: 'Cherry tomato',

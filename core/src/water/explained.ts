@@ -3,7 +3,7 @@ import type { CorrectedBy } from './corrections.js';
 import type { BalanceDay } from './run.js';
 
 /** How the water left was estimated; litres are for one plant. */
-export interface WaterReckoned {
+export interface WaterExplained {
   /** water within reach of its roots when the soil is full, and what is left of it */
   inReachL: number;
   leftL: number;
@@ -15,7 +15,7 @@ export interface WaterReckoned {
   usedL: number;
   drainedL: number;
   /** the last measurement that corrected the balance; null if there was none in these days */
-  toldBy: { by: CorrectedBy; on: Day } | null;
+  correctedBy: { by: CorrectedBy; on: Day } | null;
   /** standard error of the share left */
   error: number;
 }
@@ -24,12 +24,12 @@ export interface WaterReckoned {
 const LOOK_BACK_DAYS = 14;
 
 /** Sums the last two weeks of a balance; null if there is none, or the watering history is unknown. */
-export function waterReckoned(daily: readonly BalanceDay[]): WaterReckoned | null {
+export function waterExplained(daily: readonly BalanceDay[]): WaterExplained | null {
   const last = daily.at(-1);
   if (!last?.known) return null;
   const days = daily.slice(-LOOK_BACK_DAYS);
   const sum = (of: (d: BalanceDay) => number): number => days.reduce((total, d) => total + of(d), 0);
-  const told = days.filter((d) => d.correctedBy !== null).at(-1);
+  const corrected = days.filter((d) => d.correctedBy !== null).at(-1);
   return {
     inReachL: last.tawMm * last.soilM2,
     leftL: last.fractionAvailable * last.tawMm * last.soilM2,
@@ -39,7 +39,7 @@ export function waterReckoned(daily: readonly BalanceDay[]): WaterReckoned | nul
     rainL: sum((d) => d.effectiveRainMm * d.soilM2),
     usedL: sum((d) => d.usedL),
     drainedL: sum((d) => d.drainedL),
-    toldBy: told ? { by: told.correctedBy!, on: told.date } : null,
+    correctedBy: corrected ? { by: corrected.correctedBy!, on: corrected.date } : null,
     error: last.uncertainty,
   };
 }

@@ -3,23 +3,23 @@ import {
   CASE_LISTS,
   checked,
   describeRecord,
-  kindsOfferedOn,
+  typesOfferedOn,
   noRecords,
-  RECORD_KIND_CODES,
+  RECORD_TYPE_CODES,
   ENTRY_CLASSES,
   RECORD_CLASSES,
-  RECORD_KINDS,
+  RECORD_TYPES,
   RefusedInput,
   tidyRecords,
   TRACKS,
   type RecordData,
-  type RecordKind,
+  type RecordType,
 } from '@candid-leaf/core/records';
 import { formatterFor, METRIC_FORMAT } from '@candid-leaf/core/units';
 import { aCase, ASOF } from '../helpers.js';
 
 /** One of each, and how it reads. */
-const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
+const EXAMPLES: { [K in RecordType]: [RecordData<K>, words: string] } = {
   watering: [
     { date: ASOF, litres: 3, minutes: 20, how: 'overhead', end: 'ran-through' },
     'Watered, 3 L per plant, in 20 minutes, over the leaves, until it ran out below',
@@ -57,12 +57,12 @@ const EXAMPLES: { [K in RecordKind]: [RecordData<K>, words: string] } = {
     'Seen: dark patch at the bottom (4 of 11); not seen: drooping leaves',
   ],
 };
-const kinds = RECORD_KIND_CODES.map((kind) => [kind] as const);
+const kinds = RECORD_TYPE_CODES.map((kind) => [kind] as const);
 
 describe('the registry of record kinds', () => {
   test.each(kinds)('%s passes its own class, reads as a line, and has its place', (kind) => {
     const [data, words] = EXAMPLES[kind];
-    const row = RECORD_KINDS[kind];
+    const row = RECORD_TYPES[kind];
     expect(checked(RECORD_CLASSES[kind] as new () => object, data)).toEqual(data);
     expect(describeRecord(kind, data, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toBe(words);
     expect(TRACKS).toContain(row.track);
@@ -114,10 +114,10 @@ describe('the registry of record kinds', () => {
   });
 
   test('a plant is weighed in its own pot only; a look has a page of its own; the rest is offered in both places', () => {
-    const ofBoth = kindsOfferedOn('place').filter((k) => k !== 'neighbour' && k !== 'soil-warmth');
-    expect(kindsOfferedOn('plant')).toEqual([...ofBoth, 'picking', 'pot-weight', 'truss-count']);
-    expect(kindsOfferedOn('place')).not.toContain('inspection');
-    expect(RECORD_KIND_CODES.filter((k) => RECORD_KINDS[k].of === 'plant').sort()).toEqual([
+    const ofBoth = typesOfferedOn('place').filter((k) => k !== 'neighbour' && k !== 'soil-warmth');
+    expect(typesOfferedOn('plant')).toEqual([...ofBoth, 'picking', 'pot-weight', 'truss-count']);
+    expect(typesOfferedOn('place')).not.toContain('inspection');
+    expect(RECORD_TYPE_CODES.filter((k) => RECORD_TYPES[k].of === 'plant').sort()).toEqual([
       'inspection',
       'picking',
       'pot-weight',
@@ -127,7 +127,7 @@ describe('the registry of record kinds', () => {
 
   test('a line is told in the gardener’s own units', () => {
     const us = formatterFor({ temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
-    const plain = (kind: RecordKind) => describeRecord(kind, EXAMPLES[kind][0], us).replaceAll('\u00a0', ' ');
+    const plain = (kind: RecordType) => describeRecord(kind, EXAMPLES[kind][0], us).replaceAll('\u00a0', ' ');
     expect(plain('watering')).toMatch(/^Watered, 0\.79 US gal per plant/);
     expect(plain('soil-check')).toBe('Soil felt dry at 2 in');
     expect(plain('feeding')).toMatch(/^Fed 0\.71 oz/);
@@ -136,5 +136,5 @@ describe('the registry of record kinds', () => {
 });
 
 test('only a watering stands on the strand of water: nothing else may look like one', () => {
-  expect(RECORD_KIND_CODES.filter((kind) => RECORD_KINDS[kind].track === 'water')).toEqual(['watering']);
+  expect(RECORD_TYPE_CODES.filter((kind) => RECORD_TYPES[kind].track === 'water')).toEqual(['watering']);
 });

@@ -1,12 +1,12 @@
 import {
-  cultivarFaults,
+  varietyFaults,
   daysToMaturityOf,
   LETTERS,
   readLetters,
   shieldsFrom,
-  STARTER_CULTIVARS,
-} from '../../src/cultivars/index.js';
-import { Cultivar } from '../../src/cultivars/cultivar.js';
+  STARTER_VARIETIES,
+} from '../../src/varieties/index.js';
+import { Variety } from '../../src/varieties/variety.js';
 import { checked } from '../../src/records/checked.js';
 
 test.each([
@@ -31,18 +31,18 @@ test('what nobody knows is kept and said, and nothing is guessed from it', () =>
 });
 
 test('every generic start would pass the door, and none contradicts itself', () => {
-  for (const { code: _, ...c } of STARTER_CULTIVARS) {
-    checked(Cultivar, c);
-    expect([c.name, cultivarFaults(c)]).toEqual([c.name, []]);
+  for (const { code: _, ...c } of STARTER_VARIETIES) {
+    checked(Variety, c);
+    expect([c.name, varietyFaults(c)]).toEqual([c.name, []]);
   }
   expect(daysToMaturityOf({ crop: 'tomato', type: 'cherry' })).toEqual({ days: 62, sure: false });
   expect(daysToMaturityOf({ crop: 'pepper', daysToMaturity: 91 })).toEqual({ days: 91, sure: true });
 });
 
 test('a bush of hot tomato, twenty days to ripeness, letters of the other crop: refused with the reason', () => {
-  expect(() => checked(Cultivar, { name: 'x', crop: 'tomato', daysToMaturity: 20 })).toThrow();
-  expect(cultivarFaults({ name: 'x', crop: 'tomato', type: 'hot' })).toHaveLength(1);
-  expect(cultivarFaults({ name: 'x', crop: 'pepper', letters: 'TYLCV' })).toEqual([
+  expect(() => checked(Variety, { name: 'x', crop: 'tomato', daysToMaturity: 20 })).toThrow();
+  expect(varietyFaults({ name: 'x', crop: 'tomato', type: 'hot' })).toHaveLength(1);
+  expect(varietyFaults({ name: 'x', crop: 'pepper', letters: 'TYLCV' })).toEqual([
     { path: 'letters', reason: 'TYLCV means yellow leaf curl virus, which does not affect a pepper' },
   ]);
 });

@@ -1,0 +1,24 @@
+import { withCurrentNames } from '../../src/records/index.js';
+
+test('old field names become today’s at any depth; what has none stays the very same object', () => {
+  expect(withCurrentNames({ watering: { school: 'deep', lean: 'dry' }, plants: [{ kindUnsure: true }] })).toEqual({
+    watering: { method: 'deep', moisture: 'dry' },
+    plants: [{ varietyUnsure: true }],
+  });
+  expect(withCurrentNames({ remedy: 'resistant-cultivar', text: 'resistant-cultivar' })).toEqual({
+    remedy: 'resistant-variety',
+    text: 'resistant-cultivar',
+  });
+  const today = { method: 'deep', list: [1, { a: null }] };
+  expect(withCurrentNames(today)).toBe(today);
+});
+
+test('under both names the new one counts, whichever comes first', () => {
+  expect(withCurrentNames({ cultivarId: 'old', varietyId: null })).toEqual({ varietyId: null });
+  expect(withCurrentNames({ varietyId: 'new', cultivarId: 'old' })).toEqual({ varietyId: 'new' });
+});
+
+test('names of every object are left alone', () => {
+  const odd = JSON.parse('{"constructor":1,"toString":2,"hasOwnProperty":3}') as object;
+  expect(withCurrentNames(odd)).toBe(odd);
+});
