@@ -22,6 +22,7 @@ export class AccessKeyInput {
   days: number;
 }
 
+/** An access key as its garden's managers see it; the secret is shown once only. */
 export interface AccessKeyDto {
   id: string;
   name: string;

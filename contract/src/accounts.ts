@@ -21,6 +21,7 @@ const IsSecret = (): PropertyDecorator =>
     Matches(/^[\w-]{43}$/, { message: 'is incomplete: open the link exactly as it was sent' }),
   );
 
+/** Signing in. */
 export class SignIn {
   @IsEmail({}, { message: 'must be an e-mail address' })
   @MaxLength(200)
@@ -30,6 +31,7 @@ export class SignIn {
   password: string;
 }
 
+/** Creating an account. */
 export class SignUp {
   @IsEmail({}, { message: 'must be an e-mail address' })
   @MaxLength(200)
@@ -49,6 +51,7 @@ export class SignUp {
   invitation?: string;
 }
 
+/** Changing the password while signed in. */
 export class PasswordChange {
   @IsPassword()
   old: string;
@@ -57,12 +60,14 @@ export class PasswordChange {
   password: string;
 }
 
+/** Asking for a link to set a new password. */
 export class PasswordForgotten {
   @IsEmail({}, { message: 'must be an e-mail address' })
   @MaxLength(200)
   email: string;
 }
 
+/** Setting a new password with the secret from the mail. */
 export class PasswordReset {
   @IsSecret()
   secret: string;
@@ -77,6 +82,7 @@ export class PasswordOnly {
   password: string;
 }
 
+/** The signed-in account. */
 export interface Me {
   id: string;
   email: string;

@@ -4,7 +4,7 @@ import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLe
 import { IsId } from './id.js';
 
 /** One watering method, or one change, to compare. */
-export class SetUpInput implements SetUp {
+class SetUpInput implements SetUp {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(60)
@@ -48,6 +48,7 @@ export class SetUpInput implements SetUp {
   shadePct?: number | null;
 }
 
+/** A comparison of watering methods to save. */
 export class BenchInput {
   @IsId()
   id: string;
@@ -80,6 +81,7 @@ export class BenchInput {
   setUps: SetUpInput[];
 }
 
+/** A saved comparison of watering methods. */
 export interface BenchDto extends BenchInput {
   version: number;
 }

@@ -29,6 +29,7 @@ import {
 import { IsId } from './id.js';
 import type { Role } from './roles.js';
 
+/** The units a garden uses. */
 export class UnitChoice implements Units {
   @IsIn(['C', 'F'])
   temperature: TemperatureUnit;
@@ -101,8 +102,10 @@ export class StockInput implements Stock {
   ties?: number | null;
 }
 
+/** Days on which a week may start. */
 export const WEEK_STARTS = ['monday', 'sunday', 'saturday'] as const;
 
+/** A garden's settings as entered. */
 export class GardenInput extends GardenFacts {
   @IsId()
   id: string;
@@ -153,6 +156,7 @@ export class GardenInput extends GardenFacts {
   away?: AwayDays[] | null;
 }
 
+/** A garden's settings as stored. */
 export interface GardenDto extends GardenInput {
   version: number;
   /** the garden's calendar day */

@@ -2,6 +2,7 @@ import { IsIn, IsString, MaxLength, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 import { ROLES, type Role } from './roles.js';
 
+/** A member's new role. */
 export class RoleChange {
   @IsIn(ROLES)
   role: Role;
@@ -22,6 +23,7 @@ export class InvitationInput {
   role: Role;
 }
 
+/** A member of a garden, or someone who has left. */
 export interface MemberDto {
   id: string;
   name: string;
@@ -29,13 +31,14 @@ export interface MemberDto {
   role: Role | null;
 }
 
-export interface InvitationDto {
+interface InvitationDto {
   id: string;
   name: string;
   role: Role;
   expiresAt: string;
 }
 
+/** Members of a garden, and open invitations. */
 export interface PeopleDto {
   members: MemberDto[];
   invitations: InvitationDto[];

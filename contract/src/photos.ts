@@ -34,6 +34,7 @@ export class PhotosWanted {
   placeId?: string;
 }
 
+/** A photo without its picture. */
 export interface PhotoDto {
   id: string;
   plantId: string | null;

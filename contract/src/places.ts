@@ -73,6 +73,7 @@ export class PlaceInput extends PlaceMake {
   watering?: PlaceWatering | null;
 }
 
+/** A bed or pot as stored. */
 export interface PlaceDto extends PlaceInput {
   version: number;
   position: number;

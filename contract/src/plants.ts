@@ -4,6 +4,7 @@ import { TRAININGS, type Training } from '@candid-leaf/core/pruning';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 
+/** A plant as entered. */
 export class PlantInput extends PlantMake {
   @IsId()
   id: string;
@@ -44,6 +45,7 @@ export class PlantInput extends PlantMake {
 
 /** Why a plant ended. */
 export const PLANT_ENDS = ['season-over', 'disease', 'frost', 'died', 'given-away', 'made-room'] as const;
+/** Why a plant ended. */
 export type PlantEnd = (typeof PLANT_ENDS)[number];
 
 /** Archiving a plant, with a reason if given. */
@@ -58,6 +60,7 @@ export class PlantEnded {
   on?: Day | null;
 }
 
+/** A plant as stored. */
 export interface PlantDto extends PlantInput {
   endedBecause?: PlantEnd | null;
   version: number;

@@ -40,6 +40,7 @@ export class PracticeAnswerInput {
   minutes: number;
 }
 
+/** An answer given in practice. */
 export interface PracticeAnswerDto extends PracticeAnswerInput {
   /** when it was given, as an instant */
   answeredAt: string;

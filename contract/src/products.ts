@@ -13,6 +13,7 @@ export class ProductInput extends ProductMake {
   version?: number;
 }
 
+/** A product as stored. */
 export interface ProductDto extends ProductInput {
   version: number;
 }

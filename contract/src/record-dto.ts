@@ -35,5 +35,6 @@ export type RecordDto<K extends RecordType = RecordType> = {
   };
 }[K];
 
+/** Returns whether a record is of this type, and narrows it. */
 export const isRecordOf = <K extends RecordType>(r: RecordDto, kind: K): r is Extract<RecordDto, { type: K }> =>
   r.type === kind;

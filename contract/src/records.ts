@@ -3,6 +3,7 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsObject, IsOptional,
 import { IsId } from './id.js';
 import { MOST_RECORDS_AT_ONCE } from './record-dto.js';
 
+/** A record as entered: its type, what it is about, and its data. */
 export class RecordInput {
   @IsId()
   id: string;

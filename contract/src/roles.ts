@@ -1,5 +1,6 @@
 /** Access to a garden; each role includes those before it: view, record, manage. */
 export const ROLES = ['look', 'record', 'keep'] as const;
+/** A member's role. */
 export type Role = (typeof ROLES)[number];
 
 /** Returns whether a role includes another. */

@@ -20,6 +20,7 @@ export class VarietyInput extends Variety {
   version?: number;
 }
 
+/** A variety as stored. */
 export interface VarietyDto extends VarietyInput {
   version: number;
 }
@@ -42,6 +43,7 @@ export class PlantingInput extends PlantingMake {
   varietyId?: string | null;
 }
 
+/** A planting as stored. */
 export interface PlantingDto extends PlantingInput {
   version: number;
 }
@@ -85,13 +87,14 @@ export interface StoodPlace {
 }
 
 /** Whether a second crop fits there this year. */
-export interface SecondCropPlace {
+interface SecondCropPlace {
   placeId: string;
   place: string;
   fits: boolean;
   text: string;
 }
 
+/** The season page of one year. */
 export interface SeasonView {
   season: GrowingYear;
   /** every season with any records, and the next; newest first */
@@ -152,6 +155,7 @@ export class SeasonNotesInput {
   closedOn?: Day | null;
 }
 
+/** Notes on a season as stored. */
 export interface SeasonNotesDto extends SeasonNotesInput {
   version: number;
 }

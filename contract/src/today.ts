@@ -24,6 +24,7 @@ export const TASK_SOURCES = [
   'trial',
   'round',
 ] as const;
+/** Code of a task source. */
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 
 /** Ticking a task; a watering saves its own record under `recordId`. */
@@ -45,6 +46,7 @@ export class TaskDone {
   estimatedMinutes?: number;
 }
 
+/** A task on Today. */
 export interface TaskDto {
   /** its source and its name there: `water:…` */
   key: string;

@@ -24,6 +24,7 @@ export class TownAt {
   longitude: number;
 }
 
+/** A town to choose as the garden's location. */
 export interface TownDto {
   name: string;
   /** two letters, ISO 3166 */

@@ -11,11 +11,12 @@ import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min, MinL
 
 /** Cell separators of a file. */
 export const DELIMITERS = [',', ';', '\t', '|'] as const;
+/** Separator of the columns in a CSV file. */
 export type Delimiter = (typeof DELIMITERS)[number];
 /** Most columns of a file. */
 export const MOST_COLUMNS = 200;
 
-export class ColumnChoice {
+class ColumnChoice {
   @IsString()
   @MaxLength(40)
   field: string;
@@ -73,7 +74,7 @@ export interface FilePreview extends Reading {
   rows: string[][];
 }
 
-export interface RowFault {
+interface RowFault {
   /** line of the file, from 1 */
   line: number;
   /** field of the table; empty: the row itself */
@@ -81,6 +82,7 @@ export interface RowFault {
   reason: string;
 }
 
+/** What an import did, or would do. */
 export interface ImportReport {
   /** rows read */
   rows: number;
@@ -93,6 +95,7 @@ export interface ImportReport {
   faults: RowFault[];
 }
 
+/** An import of the past, which can be undone. */
 export interface ImportDto {
   id: string;
   table: TableName;
@@ -116,10 +119,12 @@ export const EXPORTS = [
   'trials',
   'photos',
 ] as const;
+/** Name of a table that can be exported. */
 export type ExportName = (typeof EXPORTS)[number];
 
 /** Bytes of its start needed to tell what a file is. */
 export const BEGINNING_BYTES = 60_000;
 /** Largest accepted files, bytes. */
 export const IMPORT_BYTES = { table: 64_000_000, garden: 1_000_000_000 } as const;
+/** Most rows in one import. */
 export const MOST_ROWS = 200_000;

@@ -4,7 +4,9 @@ import type { Day } from '@candid-leaf/core/units';
 import { IsIn } from 'class-validator';
 import { IsId } from './id.js';
 
+/** How a treatment turned out. */
 export const OUTCOMES = ['worked', 'no-change', 'worse'] as const;
+/** How a treatment turned out. */
 export type Outcome = (typeof OUTCOMES)[number];
 
 /** Starting what is proposed for a finding. */
@@ -16,6 +18,7 @@ export class StartTreatment {
   disorder: DisorderCode;
 }
 
+/** The answer to "did it help?". */
 export class TreatmentOutcome {
   @IsIn(OUTCOMES)
   outcome: Outcome;

@@ -41,6 +41,7 @@ export class TrialInput {
   judgeOn: Day;
 }
 
+/** A trial as stored, with what its records say. */
 export interface TrialDto extends TrialInput {
   version: number;
   judgedOn: Day | null;

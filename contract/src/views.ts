@@ -23,6 +23,7 @@ export interface RibbonDay {
   due: number;
 }
 
+/** A plant on the garden page. */
 export interface PlantOnView {
   plant: PlantDto;
   /** 0 to 1; null if it can't be computed, or the watering history is unknown */
@@ -44,12 +45,14 @@ export interface PlantOnView {
   stands: Stands;
 }
 
+/** A bed or pot on the garden page. */
 export interface PlaceOnView {
   place: PlaceDto;
   fractionAvailable: number | null;
   plants: PlantOnView[];
 }
 
+/** Everything on the garden page. */
 export interface GardenView {
   garden: GardenDto;
   ribbon: RibbonDay[];
@@ -59,7 +62,7 @@ export interface GardenView {
 }
 
 /** How it was fed, and what comes next. */
-export interface FeedingView {
+interface FeedingView {
   plan: FeedPlan;
   /** the plan in words */
   text: string;
@@ -67,7 +70,7 @@ export interface FeedingView {
 }
 
 /** This week's cuts, and its training. */
-export type CutsView = ReturnType<typeof cutsOf>;
+type CutsView = ReturnType<typeof cutsOf>;
 
 /** One plant's page. Each fact is in it once. */
 export interface PlantView {

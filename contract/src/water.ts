@@ -84,7 +84,7 @@ export interface HoseTimerDto {
 }
 
 /** One planned run and what the timer reports. */
-export interface TimerRun {
+interface TimerRun {
   day: Day;
   minutes: number;
   litres: number;
@@ -94,6 +94,7 @@ export interface TimerRun {
   differs: string | null;
 }
 
+/** An outlet of a hose timer, with what was sent and what it ran. */
 export interface TimerView {
   zone: number;
   sentAt: string | null;

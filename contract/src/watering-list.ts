@@ -22,6 +22,7 @@ export class WateringListInput {
   to: Day;
 }
 
+/** A watering list for someone without an account. */
 export interface WateringListDto {
   id: string;
   name: string;

@@ -1,5 +1,6 @@
 import type { Day } from '@candid-leaf/core/units';
 
+/** A day of weather: measured or forecast. */
 export interface WeatherDto {
   day: Day;
   kind: 'observed' | 'forecast';
@@ -15,6 +16,7 @@ export interface WeatherDto {
   solarMj: number | null;
 }
 
+/** When weather last came in, and what went wrong. */
 export interface WeatherState {
   /** when the station last answered; null if never */
   pulledAt: string | null;

@@ -3,7 +3,7 @@ import { addDays, type Day } from '@candid-leaf/core/units';
 import { idOf } from './ids.js';
 
 /** Two earlier seasons: a wilt in one bed, an early planting that gained nothing, and mulch that did. */
-export interface PastPlant {
+interface PastPlant {
   plant: PlantInput;
   endedOn: Day;
   because: PlantEnd;

@@ -9,7 +9,7 @@ import { PHOTOS } from './photos.js';
 import { RECORDS } from './season.js';
 import { PAST_TREATMENTS } from './treatments.js';
 
-export interface LoadOptions {
+interface LoadOptions {
   who?: typeof DEMO_ACCOUNT;
   /** names a copy of the demo with its own ids, for another account */
   copy?: string;

@@ -4,7 +4,7 @@ import type { Day } from '@candid-leaf/core/units';
 import { idOf } from './ids.js';
 
 /** Earlier treatments of the season and their results. */
-export interface PastTreatment {
+interface PastTreatment {
   id: string;
   plantId: string;
   disorder: DisorderCode;

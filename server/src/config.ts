@@ -39,6 +39,7 @@ export interface Config {
 /** A setting that can't be used, in a sentence for the person who set it. */
 export class BadSetting extends Error {}
 
+/** Returns the configuration. Throws BadSetting naming the variable and what is wrong with it. */
 export function configFrom(env: NodeJS.ProcessEnv): Config {
   const sessionSecret = env.SESSION_SECRET;
   if (!sessionSecret || sessionSecret.length < 32)
@@ -116,4 +117,5 @@ function proxyFrom(text: string | undefined): Config['trustProxy'] {
   return /^\d+$/.test(text) ? Number(text) : text;
 }
 
+/** Injection token of the configuration. */
 export const CONFIG = Symbol('config');

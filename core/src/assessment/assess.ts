@@ -16,12 +16,14 @@ export interface PlantAssessment {
   report: Report;
 }
 
+/** One bed or pot with its plan, and each of its plants, assessed together. */
 export interface PlaceAssessment {
   plan: PlacePlan;
   /** keyed by plant id */
   plants: ReadonlyMap<string, PlantAssessment>;
 }
 
+/** A plant to assess, by its id. */
 export interface PlantToAssess {
   id: string;
   case: PlantCase;

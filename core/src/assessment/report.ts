@@ -17,7 +17,7 @@ import type { WeekPlan } from '../water/plan.js';
 import type { BalanceDay } from '../water/run.js';
 import { whyWatered } from '../water/wording.js';
 
-export interface WaterReport {
+interface WaterReport {
   tawMm: number | null;
   rawMm: number | null;
   /** containers only */
@@ -54,7 +54,7 @@ export interface Report {
 }
 
 /** The parts a report is built from. */
-export interface ReportParts {
+interface ReportParts {
   context: CaseContext;
   result: DiagnosisResult;
   /** the week plan of this plant's group */
@@ -63,6 +63,7 @@ export interface ReportParts {
   withheld: Withheld[];
 }
 
+/** Returns the report of a diagnosis: findings, water, remedies and checks, each with its reason. */
 export function reportFrom({ context, result, plan, remedies, withheld }: ReportParts): Report {
   const likely = result.list.filter((d) => d.probability >= CLEAR_FROM);
   const lead = likely[0] && disorderRow(likely[0].disorder);

@@ -32,6 +32,7 @@ const USUAL_URGENCY = 2;
 const LATE_A_DAY = 0.5;
 const MOST_LATE_DAYS = 7;
 
+/** Returns how much a task is worth doing today, relative: its urgency, and more the later it is. Days: whole days. */
 export function usefulness(d: Doable, today: Day): number {
   const late = Math.min(MOST_LATE_DAYS, Math.max(0, daysBetween(d.dueOn, today)));
   return (URGENCY[d.source] ?? USUAL_URGENCY) + LATE_A_DAY * late;
@@ -62,6 +63,6 @@ export function fillTime<T extends Doable>(all: readonly T[], minutes: number, t
 }
 
 /** Groups by bed or pot in walking order; keeps the given order within each. */
-export function inWalkingOrder<T extends Pick<Doable, 'order'>>(list: readonly T[]): T[] {
+function inWalkingOrder<T extends Pick<Doable, 'order'>>(list: readonly T[]): T[] {
   return [...list].sort((a, b) => (a.order ?? -1) - (b.order ?? -1));
 }

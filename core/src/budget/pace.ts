@@ -7,6 +7,7 @@ export interface Pace {
   estimatedMinutes: number;
 }
 
+/** Pace of a task type nobody has ticked yet. */
 export const NO_PACE: Pace = { ticks: 0, took: 0, estimatedMinutes: 0 };
 
 /** Longer gaps between two ticks are breaks; shorter ones mean the work was done before (judgement). */

@@ -7,7 +7,7 @@ import { coveredM2, usualHeightM } from '../water/crops.js';
 import { toTenth } from '../units/rounding.js';
 
 /** A plant threatened by heat or frost, with what decides who is covered first. */
-export interface Threatened {
+interface Threatened {
   id: string;
   name: string;
   crop: Crop;
@@ -34,6 +34,10 @@ function exposureOf({ place }: Threatened): number {
 const clothFor = (p: Threatened): number =>
   toTenth(Math.max(0.3, coveredM2(p.crop, p.heightM ?? usualHeightM(p.crop, 60)) * 2));
 
+/**
+ * Returns how a stock of cloth or covers is dealt out among the plants a spell threatens. Stock: m² for heat, pieces
+ * for frost.
+ */
 export function dealFor(kind: 'heat' | 'frost', plants: readonly Threatened[], stock: number): Dealt {
   return dealOut(
     plants.map((p): Wanting => ({

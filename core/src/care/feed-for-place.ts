@@ -52,8 +52,10 @@ interface Place {
 
 /** Solution per bed plant, L; a pot gets a tenth of its volume (common practice: wet, not running through). */
 export const BED_LITRES_EACH = 1;
+/** Liquid a pot takes in one feeding, as a share of its volume (common practice). */
 export const POT_SHARE = 0.1;
 
+/** Returns the dose of a product for a bed or pot in words and amounts, or null if its label gives none for it. */
 export function feedForPlace(product: Product, place: Place, strength: number, f: Formatter): FeedForPlace | null {
   const litresEach = place.potLitres === null ? BED_LITRES_EACH : POT_SHARE * place.potLitres;
   const dose = labelDose(product, { ...place, litresEach, strength });

@@ -57,6 +57,7 @@ function hottest(c: CaseContext): { day: Day; tMaxC: number } | null {
   );
 }
 
+/** What a plant was fed, and when it needs how much. */
 export interface FeedingStory {
   days: LedgerDay[];
   /** first flowers and first fruit by the crop's calendar, adjusted to the recorded stage */

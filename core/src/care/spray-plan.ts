@@ -16,6 +16,7 @@ const AHEAD_DAYS = 7;
 /** Order of the hours in one day, next first. */
 const HOURS: readonly SprayHour[] = ['evening', 'dawn'];
 
+/** Plan for one spray on one plant: the leaf test, the next allowed hour, and the dose. */
 export interface SprayPlan {
   product: Product;
   /** the leaf test that must come first; a spray that does not burn needs none */
@@ -28,7 +29,7 @@ export interface SprayPlan {
   batch: DoseAnswer | null;
 }
 
-export interface SprayRules {
+interface SprayRules {
   pondNear: boolean;
   organicOnly: boolean;
   pickOn: Day | null;

@@ -17,6 +17,7 @@ export interface Stands {
   held: SupportKind | null;
 }
 
+/** Returns how a plant does, for comparing plants: water, findings and trusses. */
 export function standsOf(assessment: PlantAssessment, stock: Stock, counts: readonly TrussSeen[]): Stands {
   const { context, report } = assessment;
   const present = [...context.present];

@@ -2,8 +2,8 @@ import 'reflect-metadata';
 import { Equals } from 'class-validator';
 import { PlantCase } from '../records/plant-case.js';
 
-export const CASE_FORMAT = 'candid-leaf-case';
-export const CASE_VERSION = 1;
+const CASE_FORMAT = 'candid-leaf-case';
+const CASE_VERSION = 1;
 
 /** One plant's case as an open JSON file: format `candid-leaf-case`, version 1. */
 export class CaseFile extends PlantCase {

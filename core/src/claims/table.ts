@@ -3,8 +3,10 @@
  * in the handbook.
  */
 export const VERDICTS = ['works', 'partly', 'no-evidence', 'no', 'harmful'] as const;
+/** A claim's verdict. */
 export type Verdict = (typeof VERDICTS)[number];
 
+/** A garden claim, judged, with what to do instead. */
 export interface Claim {
   code: string;
   claim: string;
@@ -28,6 +30,7 @@ const row = (
   source = COMMON,
 ): Claim => ({ code, claim, verdict, reason, instead, named, source });
 
+/** Garden claims with verdict, reason and source. */
 export const CLAIMS: readonly Claim[] = [
   row(
     'copper-coin',
@@ -241,7 +244,7 @@ export const CLAIMS: readonly Claim[] = [
   ),
 ];
 
-export type ClaimCode = string;
+/** Returns the claim with this code, or undefined. */
 export const claimOf = (code: string): Claim | undefined => CLAIMS.find((c) => c.code === code);
 
 /** Returns the claim a text names, the most specific first; undefined if it names none. */
@@ -251,6 +254,7 @@ export function claimIn(text: string): Claim | undefined {
   return named.sort((a, b) => b.named.source.length - a.named.source.length)[0];
 }
 
+/** Verdicts as shown on screen. */
 export const VERDICT_WORDS: Record<Verdict, string> = {
   works: 'It works',
   partly: 'It partly helps',

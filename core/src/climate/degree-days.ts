@@ -8,9 +8,9 @@ import { type Day, daysBetween } from '../units/day.js';
  */
 export const BASE_C = 10;
 /** Upper cut-off: more warmth speeds nothing, °C (judgement; flowers fail from 32 °C on, common practice). */
-export const CEILING_C = 30;
+const CEILING_C = 30;
 
-export interface DegreeDayRule {
+interface DegreeDayRule {
   /** °C */
   base: number;
   /** temperatures above it count as this, °C; none: no upper cut-off */
@@ -22,7 +22,7 @@ export interface DegreeDayRule {
   raiseNights?: boolean;
 }
 
-export const CROP_RULE: DegreeDayRule = { base: BASE_C, ceiling: CEILING_C, raiseNights: true };
+const CROP_RULE: DegreeDayRule = { base: BASE_C, ceiling: CEILING_C, raiseNights: true };
 
 /**
  * Returns the degree days of one day by the averaging method, °C·d, with and without cut-offs (McMaster & Wilhelm

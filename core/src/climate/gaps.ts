@@ -1,6 +1,7 @@
 import { type Day, dayNumber, dayOf } from '../units/day.js';
 import type { DayWeather } from './reference-evapotranspiration.js';
 
+/** Weather of one day, °C, mm, hours. */
 export interface WeatherDay extends DayWeather {
   date: Day;
   rainMm: number;

@@ -22,6 +22,7 @@ export const SCORCHING_DAY_C = 38;
  * plants.
  */
 export const SCREEN_FROST_C = 3;
+/** Degrees by which a hollow is colder than its surroundings on a clear, still night, °C. */
 export const HOLLOW_FROST_C = 5;
 /** Frost gets in under film or glass from this outdoor minimum on, °C. */
 export const TUNNEL_FROST_C = -1;

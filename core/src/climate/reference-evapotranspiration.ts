@@ -23,7 +23,7 @@ export function netRadiation(rs: number, rso: number, ea: number, tMinC: number,
   return 0.77 * rs - sigma * meanT4 * (0.34 - 0.14 * Math.sqrt(ea)) * cloud;
 }
 
-export interface PenmanMonteithInput {
+interface PenmanMonteithInput {
   tMinC: number;
   tMaxC: number;
   /** actual vapour pressure, kPa */
@@ -54,8 +54,13 @@ export function penmanMonteith(x: PenmanMonteithInput): number {
 export const hargreaves = (tMinC: number, tMaxC: number, ra: number): number =>
   Math.max(0, 0.0023 * ((tMinC + tMaxC) / 2 + 17.8) * Math.sqrt(Math.max(0, tMaxC - tMinC)) * 0.408 * ra);
 
+/** Equation used for reference evapotranspiration. */
 export type EtoMethod = 'penman-monteith' | 'penman-monteith-estimated' | 'hargreaves';
 
+/**
+ * Weather needed for reference evapotranspiration: °C, %, m/s, MJ/m² a day. Radiation, humidity and wind may be
+ * missing.
+ */
 export interface DayWeather {
   tMinC: number;
   tMaxC: number;

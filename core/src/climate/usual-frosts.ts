@@ -2,7 +2,7 @@
 type MonthDay = string;
 
 /** The usual last frost of spring and first frost of autumn; null: frost is not usual here. */
-export interface UsualFrosts {
+interface UsualFrosts {
   lastFrost: MonthDay;
   firstFrost: MonthDay;
 }

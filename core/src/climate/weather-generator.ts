@@ -6,7 +6,7 @@ import { gamma, normal, type Random } from './random.js';
  * A daily weather generator after Richardson (1981): a first-order wet/dry chain, gamma-distributed rain, and
  * temperatures, humidity and sun that depend on wet or dry and on the day before.
  */
-export interface ClimateMonth {
+interface ClimateMonth {
   /** mean daily minimum and maximum, °C */
   tMinC: number;
   tMaxC: number;
@@ -22,6 +22,7 @@ export interface ClimateMonth {
 /** Twelve months, January first. */
 export type ClimateTable = readonly ClimateMonth[];
 
+/** A simulated day of weather: °C, mm, %, m/s, MJ/m². */
 export interface GeneratedDay {
   date: Day;
   tMinC: number;
@@ -88,7 +89,7 @@ export function generateWeather(
   return out;
 }
 
-export interface ForecastDay extends GeneratedDay {
+interface ForecastDay extends GeneratedDay {
   /** chance of 1 mm or more, percent */
   rainChancePct: number;
 }

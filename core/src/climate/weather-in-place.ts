@@ -15,7 +15,7 @@ const RISE_IN_SUN_C = { tunnel: { shut: 6.5, open: 2.5 }, glasshouse: { shut: 8,
 const DULL_SHARE = 0.15;
 /** Warmth a cover keeps at night, °C. */
 const NIGHT_RISE_C = { tunnel: 1, glasshouse: 2 } as const;
-export const ROOM_C = { min: 18, max: 22 } as const;
+const ROOM_C = { min: 18, max: 22 } as const;
 /** Share of the wind that gets through film or glass walls; air speed in a room, m/s. */
 const WIND_THROUGH = 0.3;
 const ROOM_WIND_MS = 0.3;
@@ -26,7 +26,7 @@ type Site = { latitude: number; elevationM: number };
  * Returns how sunny a day was, 0 (dull) to 1 (clear): its solar radiation between a third and three quarters of a
  * clear sky's.
  */
-export function sunShare(w: WeatherDay, { latitude, elevationM }: Site): number {
+function sunShare(w: WeatherDay, { latitude, elevationM }: Site): number {
   const ra = extraterrestrialRadiation(latitude, dayOfYear(w.date));
   const clear = clearSkySolar(ra, elevationM);
   if (clear <= 0) return 0;
@@ -34,6 +34,7 @@ export function sunShare(w: WeatherDay, { latitude, elevationM }: Site): number 
   return Math.min(1, Math.max(0, (solar / clear - 0.33) / 0.42));
 }
 
+/** Returns the weather a plant gets where it grows: under a roof, in a tunnel or in a room. Same units as the input. */
 export function weatherInPlace(
   place: Pick<PlaceFacts, 'kind' | 'cover' | 'vents' | 'roomTMinC' | 'roomTMaxC'>,
   w: WeatherDay,

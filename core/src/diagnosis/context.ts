@@ -54,6 +54,10 @@ const POSTURE_LASTS_DAYS = 4;
 const isPosture = (sign: SignCode): boolean => /^leaf-(wilt|recovers|no-recovery)/.test(sign);
 const LOOK_AHEAD_DAYS = 7;
 
+/**
+ * Returns everything diagnosis and advice read about a case, computed once: weather, water balance, forecast and
+ * signs.
+ */
 export function contextOf(
   c: PlantCase,
   forecast: readonly ForecastWeather[] = [],

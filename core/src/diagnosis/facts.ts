@@ -42,6 +42,7 @@ const sprayedWithin = (ctx: CaseContext, products: readonly string[], days: numb
   ctx.recent(ctx.case.records.sprays, days).some((p) => products.includes(p.product));
 const between = (x: number | null, low: number, high: number): boolean => x !== null && x >= low && x <= high;
 
+/** Facts about a case that remedies and settings ask for, each true or false. */
 export const FACTS = {
   container: (ctx: CaseContext) => isPotted(ctx.case.place),
   // no repotting from a pot already as large as advised, or of unknown size
@@ -148,4 +149,5 @@ export const FACTS = {
     ctx.recent(ctx.case.records.sprays, 1).some((p) => p.product !== 'weedkiller-nearby'),
 } satisfies Record<string, (ctx: CaseContext) => boolean>;
 
+/** Code of a fact. */
 export type FactCode = keyof typeof FACTS;

@@ -71,6 +71,7 @@ function settingWeather(ctx: CaseContext): Reading {
   return bad >= 4 ? 'no' : bad <= 1 ? 'yes' : 'unknown';
 }
 
+/** Readings of the records: yes, no, or unknown where nothing is recorded. */
 export const READINGS = {
   /** leaves, or the air around them, were wet within three weeks */
   'wet-within-three-weeks': (ctx: CaseContext) => wetWithin(ctx, 21, 1),
@@ -191,6 +192,7 @@ export const READINGS = {
   'under-glass': (ctx: CaseContext) => known(isUnderGlass(ctx.case.place)),
 } satisfies Record<string, (ctx: CaseContext) => Reading>;
 
+/** Code of a reading. */
 export type ReadingCode = keyof typeof READINGS;
 
 /** The same disease in this soil in one of the five years before. */

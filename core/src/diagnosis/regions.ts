@@ -4,7 +4,8 @@ import type { GardenFacts } from '../records/facts.js';
  * Rough location of a garden, for problems found only in parts of the world. Boxes of latitude and longitude:
  * deliberately coarse, they only shape a prior.
  */
-export const REGIONS = ['americas', 'europe', 'africa', 'asia', 'oceania'] as const;
+const REGIONS = ['americas', 'europe', 'africa', 'asia', 'oceania'] as const;
+/** A region of the world, for where problems occur. */
 export type Region = (typeof REGIONS)[number];
 
 type Where = Pick<GardenFacts, 'latitude'> & Partial<Pick<GardenFacts, 'longitude'>>;
@@ -21,7 +22,7 @@ export function regionOf({ latitude, longitude }: Where): Region | null {
 
 /** Winters without hard frost: within 38 degrees of the equator (judgement). */
 const WARM_LATITUDE = 38;
-export const isWarmClimate = ({ latitude }: Where): boolean => Math.abs(latitude) <= WARM_LATITUDE;
+const isWarmClimate = ({ latitude }: Where): boolean => Math.abs(latitude) <= WARM_LATITUDE;
 
 /** The regions where a problem occurs. */
 export interface LivesIn {

@@ -13,7 +13,7 @@ const AHEAD_DAYS = 2;
 /** Rain on one day that splits ripe fruit, mm; half for a variety that splits easily (judgement). */
 const SPLITTING_MM: Record<TendencyLevel, number> = { more: 6, usual: 12, less: 20 };
 
-export interface BlushQuestion {
+interface BlushQuestion {
   crop: Crop;
   splits: TendencyLevel | null;
   today: Day;
@@ -23,6 +23,7 @@ export interface BlushQuestion {
   pecked: boolean;
 }
 
+/** Why fruit is picked at first blush, the day, and how much: mm or °C. */
 export type BlushFirst = { because: 'rain' | 'heat'; on: Day; much: number } | { because: 'birds' };
 
 /**
@@ -40,6 +41,7 @@ export function blushFirst(q: BlushQuestion): BlushFirst | null {
   return q.pecked ? { because: 'birds' } : null;
 }
 
+/** Returns the reason to pick at first blush as a sentence. */
 export function blushInWords(b: BlushFirst, f: Formatter): string {
   const pick = 'Pick everything at first blush: it ripens indoors.';
   if (b.because === 'birds') return `Birds are eating the fruit. ${pick}`;

@@ -11,4 +11,5 @@ export const lastFlowersOn = (crop: Crop, firstFrost: Day): Day =>
 
 /** Days before the usual first frost to start bringing green fruit in: it may come early (judgement). */
 const GREEN_IN_BEFORE = 7;
+/** Returns the day to bring in green fruit, before the first frost. */
 export const greenInOn = (firstFrost: Day): Day => addDays(firstFrost, -GREEN_IN_BEFORE);

@@ -11,7 +11,7 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 export const SET_TO_RIPE: Record<Crop, number> = { tomato: 650, pepper: 780 };
 const SPREAD = 0.1;
 
-export interface RipeWhen {
+interface RipeWhen {
   from: Day;
   to: Day;
 }
@@ -49,7 +49,7 @@ const GOOD_DAYS = 5;
 const SHELF_BASE_C = BASE_C;
 const SHELF_USUAL_C = 20;
 
-export interface OnShelf {
+interface OnShelf {
   /** days until it is ripe; 0: now */
   ripeIn: number;
   ripeOn: Day;

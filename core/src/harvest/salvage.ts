@@ -4,7 +4,7 @@ import type { PickState } from '../records/choices.js';
  * What to do with damaged fruit. Sources: common practice; canning follows a tested recipe (USDA Complete Guide to
  * Home Canning).
  */
-export interface SalvageRow {
+interface SalvageRow {
   state: PickState;
   label: string;
   /** what to do */
@@ -17,6 +17,7 @@ export interface SalvageRow {
   keeps: boolean;
 }
 
+/** States of picked fruit, and what each may be used for. */
 export const SALVAGE: readonly SalvageRow[] = [
   { state: 'sound', label: 'Sound', advice: 'Eat, store or preserve.', edible: true, canning: true, keeps: true },
   {
@@ -70,6 +71,7 @@ export const SALVAGE: readonly SalvageRow[] = [
   },
 ];
 
+/** Returns the row of a state of picked fruit. */
 export function salvageRow(state: PickState): SalvageRow {
   return SALVAGE.find((r) => r.state === state)!;
 }

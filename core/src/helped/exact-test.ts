@@ -33,8 +33,9 @@ export function fisherExact(a: Group, b: Group): number {
 export const leastP = (a: Group, b: Group): number => fisherExact({ hit: a.of, of: a.of }, { hit: 0, of: b.of });
 
 /** Below this a difference is more than chance (the usual one in twenty). */
-export const TELLING_P = 0.05;
+const TELLING_P = 0.05;
 
+/** What a trial of two groups showed. */
 export type TrialVerdict = 'too-few' | 'no-difference-shown' | 'fewer' | 'more';
 
 /** Returns whether the changed group showed it more or less often than the other, or no difference. */

@@ -1,13 +1,14 @@
 import { type Rate, rateOf } from './rates.js';
 
 /** A finding that was treated: what was done at each step, and the result of the last. */
-export interface TakenOn {
+interface TakenOn {
   disorder: string;
   steps: readonly (readonly string[])[];
   closed: boolean;
   worked: boolean;
 }
 
+/** Returns the key of a problem and remedy in the local success rates. */
 export const helpedKey = (disorder: string, remedy: string): string => `${disorder}:${remedy}`;
 
 /** The garden's own results. A step followed by another was not enough; the last one counts once it is judged. */

@@ -3,10 +3,11 @@
  * `worked` of `tried`, the posterior mean is (a + worked) (a + b + tried). The prior says that about six in ten
  * proposed measures help, with the weight of four cases (judgement).
  */
-export const PRIOR = { a: 2.4, b: 1.6 } as const;
+const PRIOR = { a: 2.4, b: 1.6 } as const;
 /** Fewer cases than this change no order; they are only shown. */
 export const ENOUGH = 5;
 
+/** How often a remedy worked here. */
 export interface Rate {
   worked: number;
   tried: number;
@@ -16,6 +17,7 @@ export interface Rate {
   enough: boolean;
 }
 
+/** Returns the success rate of a remedy, shrunk towards the prior while there are few cases. */
 export const rateOf = (worked: number, tried: number): Rate => ({
   worked,
   tried,

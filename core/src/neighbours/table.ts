@@ -1,7 +1,7 @@
 import type { Neighbour } from '../records/record-classes.js';
 
 /** A companion plant and the evidence about it: no promise without its certainty. */
-export interface NeighbourRow {
+interface NeighbourRow {
   code: Neighbour['what'];
   label: string;
   kind: 'ally' | 'weed' | 'host';
@@ -20,6 +20,7 @@ const row = (
   source = 'common practice',
 ): NeighbourRow => ({ code, label, kind, known, sure, source });
 
+/** Companion plants and weeds, with their effect and how well it is known. */
 export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
   row(
     'french-marigold',
@@ -72,8 +73,10 @@ export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
   ),
 ];
 
+/** Returns the row of a companion plant or weed. */
 export const neighbourRow = (code: Neighbour['what']): NeighbourRow => NEIGHBOUR_ROWS.find((r) => r.code === code)!;
 
+/** How well an effect is known, as shown on screen. */
 export const SURE_WORDS: Record<NeighbourRow['sure'], string> = {
   good: 'good evidence',
   mixed: 'some evidence',

@@ -8,13 +8,15 @@ import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
 
 /** Feed to start with. A soil test decides; without one, compost and a balanced feed (common practice). */
 export const STARTER_METHODS = ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test'] as const;
+/** How the feed at planting out is chosen. */
 export type StarterMethod = (typeof STARTER_METHODS)[number];
 
 /** A feed's lead nutrient, compared with what is needed now. */
 export type FeedLead = 'balanced' | 'nitrogen' | 'phosphorus' | 'potash';
 
-export type FeedReason = 'starter' | 'first-fruit' | 'rhythm' | 'pale';
+type FeedReason = 'starter' | 'first-fruit' | 'rhythm' | 'pale';
 
+/** Why a feed waits, and until when. */
 export type FeedHold =
   | { kind: 'heat'; until: Day; hottestC: number }
   | { kind: 'dry'; until: Day }
@@ -22,6 +24,7 @@ export type FeedHold =
   | { kind: 'nitrogen'; until: Day; grams: number; days: number }
   | { kind: 'wet'; until: Day };
 
+/** What feeding is due, and when. */
 export type FeedPlan =
   /** a feed due on a day, at label strength or half; on hold until something is past */
   | {
@@ -43,6 +46,7 @@ export type FeedPlan =
   /** unknown whether it was ever fed: not recorded does not mean not given */
   | { kind: 'ask' };
 
+/** What the feed plan needs to know. Amounts in grams, dates as garden days. */
 export interface FeedQuestion {
   today: Day;
   crop: Crop;
@@ -76,16 +80,16 @@ export interface FeedQuestion {
  * Bed plants are fed every 3 to 4 weeks from first fruit, pots every 2 weeks in full growth (common practice); the
  * middle of the range.
  */
-export const BED_EVERY_DAYS = 25;
-export const POT_EVERY_DAYS = 14;
+const BED_EVERY_DAYS = 25;
+const POT_EVERY_DAYS = 14;
 /** Days until the next feed after a slow-release one (judgement: release.ts, half of a meal's span and more). */
-export const SLOW_EVERY_DAYS = 42;
+const SLOW_EVERY_DAYS = 42;
 /** A starter feed belongs in the first ten days; later the rhythm counts. */
 const STARTER_DAYS = 10;
 /** New roots take up little for three weeks (common practice). */
 const YOUNG_DAYS = 21;
 /** Days until a trial feed is checked (common practice). */
-export const TRIAL_LOOK_DAYS = 7;
+const TRIAL_LOOK_DAYS = 7;
 const inGrowth = (stage: Stage | null): boolean => stage === 'vegetative' || stage === 'flowering' || inFruit(stage);
 const inFruit = (stage: Stage | null): boolean => stage === 'fruiting' || stage === 'ripening';
 

@@ -2,9 +2,10 @@
  * Feeding arithmetic. Grams of nutrient = grams of product × percent ÷ 100; labels give P₂O₅ and K₂O.
  * Oxide factors from atomic weights: P = 0.4364 P₂O₅, K = 0.8301 K₂O.
  */
-export const P_PER_P2O5 = 0.4364;
-export const K_PER_K2O = 0.8301;
+const P_PER_P2O5 = 0.4364;
+const K_PER_K2O = 0.8301;
 
+/** A feeding as it counts: nutrients in percent by weight, and grams of product. */
 export interface Fed {
   /** percent by weight */
   n: number;
@@ -17,6 +18,7 @@ export interface Fed {
 /** Returns the grams of nitrogen in a feed. */
 export const nitrogenGrams = (f: Pick<Fed, 'n' | 'grams'>): number => (f.grams * f.n) / 100;
 
+/** Nutrients as elements, grams. */
 export interface Nutrients {
   nG: number;
   pG: number;

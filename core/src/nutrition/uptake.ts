@@ -15,6 +15,7 @@ export const UPTAKE_G_PER_KG: Record<Crop, Record<'n' | 'p' | 'k', readonly [num
 const FRUIT_KG: Record<Crop, readonly [number, number]> = { tomato: [2.5, 5], pepper: [0.8, 2] };
 const POT_KG_PER_L = 0.15;
 
+/** Returns the fruit a plant can bear in a season, kg, low and high; less in a small pot. */
 export function expectedFruitKg(
   crop: Crop,
   place: { kind: PlaceKind; volumeL?: number | null },

@@ -2,7 +2,7 @@ import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import type { FeedHold, FeedLead, FeedPlan } from './feed-plan.js';
 
-export const LEAD_WORDS: Record<FeedLead, string> = {
+const LEAD_WORDS: Record<FeedLead, string> = {
   balanced: 'a balanced feed',
   nitrogen: 'a high-nitrogen feed, worked in lightly',
   phosphorus: 'a high-phosphorus feed',
@@ -10,7 +10,7 @@ export const LEAD_WORDS: Record<FeedLead, string> = {
 };
 
 /** Returns why a feed is on hold and until when. */
-export function holdInWords(h: FeedHold, f: Formatter): string {
+function holdInWords(h: FeedHold, f: Formatter): string {
   switch (h.kind) {
     case 'heat':
       return `wait until ${f.day(h.until)}: ${f.temperature(h.hottestC)} is forecast, and feed burns roots in heat`;

@@ -12,6 +12,7 @@ interface AimRow {
   habits: readonly GrowthHabit[];
   why: string;
 }
+/** What a planting is grown for, the habits that fit, and why. */
 export const AIM_ROWS: Record<Aim, AimRow> = {
   steady: {
     label: 'Picking until frost',

@@ -8,7 +8,7 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /** The dates of a year for one garden and variety, each as a band as wide as its uncertainty. */
 
-export const DATE_KINDS = [
+const DATE_KINDS = [
   'sow',
   'pot-on',
   'last-frost',
@@ -22,10 +22,11 @@ export const DATE_KINDS = [
   'top',
   'first-frost',
 ] as const;
+/** Code of a step in a season's plan. */
 export type DateKind = (typeof DATE_KINDS)[number];
 
 /** What a date is counted from. */
-export type CountedFrom = 'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth';
+type CountedFrom = 'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth';
 
 /** How a band was computed. */
 export interface Counted {
@@ -38,6 +39,7 @@ export interface Counted {
   warmth?: { needed: number; had: number; aDay: number };
 }
 
+/** A step of the season with its first and last good day, and how they were counted. */
 export interface Band {
   what: DateKind;
   from: Day;
@@ -47,6 +49,7 @@ export interface Band {
   done?: Day;
 }
 
+/** What the dates of a season are computed from. */
 export interface DatesQuestion {
   garden: { latitude: number; lastFrost?: string | null; firstFrost?: string | null };
   mode: SeasonMode;
@@ -64,6 +67,7 @@ export interface DatesQuestion {
   weather?: readonly WeatherDay[];
 }
 
+/** The dates of one planting's season. */
 export interface YearDates {
   bands: Band[];
   /** it can't ripen before the first frost: the longest days to maturity that would fit; null if it fits */
@@ -73,7 +77,7 @@ export interface YearDates {
 }
 
 /** Days under cover before planting out (common practice: 6 to 8 weeks, peppers 8 to 10). */
-export const RAISED_DAYS: Record<Crop, readonly [number, number]> = { tomato: [42, 56], pepper: [56, 70] };
+const RAISED_DAYS: Record<Crop, readonly [number, number]> = { tomato: [42, 56], pepper: [56, 70] };
 /**
  * Days from last frost to planting out: soil and nights must warm up (common practice: one to four weeks, peppers a
  * week later).
@@ -82,7 +86,7 @@ const AFTER_FROST_DAYS: Record<Crop, readonly [number, number]> = { tomato: [7, 
 /** Days from sowing to the first larger pot: at the first true leaves (common practice). */
 const POT_ON_DAYS = [21, 28] as const;
 /** Common practice: 7 to 14 days. */
-export const HARDEN_DAYS = [7, 14] as const;
+const HARDEN_DAYS = [7, 14] as const;
 /** Days from planting out until mulching: when the soil is warm and the plant 30 cm tall (judgement). */
 const MULCH_DAYS = [14, 28] as const;
 /**
@@ -93,7 +97,7 @@ const FROST_SCATTER = 10;
 /** A packet's days are right to about a tenth (judgement). */
 const MATURITY_SHARE = 0.1;
 /** Days added so fruit ripens before frost (common practice). */
-export const BEFORE_FROST_DAYS = 14;
+const BEFORE_FROST_DAYS = 14;
 /** Days to raise a second crop: quick, in warm weather (judgement). */
 const SECOND_RAISED_DAYS = 30;
 /** Days before frost of the last nitrogen feed: with topping, or a little before (common practice). */
@@ -119,6 +123,7 @@ const FROST_FREE_PLANTING: Record<SeasonMode, readonly [string, string]> = {
 };
 const HALF_YEAR_MONTHS = 6;
 
+/** Returns the dates of a planting's season, from sowing to the last harvest. Days: garden days. */
 export function yearDates(q: DatesQuestion): YearDates {
   const { crop } = q.variety;
   const { days: usual, sure } = daysToMaturityOf(q.variety);

@@ -14,9 +14,11 @@ export const SPACING_M: Record<Crop | 'one-stem', readonly [number, number]> = {
   pepper: [0.4, 0.5],
   'one-stem': [0.3, 0.45],
 };
+/** Returns the advised distance between plants, m, low and high. */
 export const spacingOf = (crop: Crop, training?: Training | null): readonly [number, number] =>
   crop === 'tomato' && training === 'one-stem' ? SPACING_M['one-stem'] : SPACING_M[crop];
 
+/** Inner size of a bed, m. */
 export interface Bed {
   lengthM: number;
   widthM: number;
@@ -65,6 +67,7 @@ const round = (m: number): number => Math.round(m * 100) / 100;
 
 /** Pairs closer than the least spacing; a hand's width of slack (judgement). */
 const SLACK_M = 0.05;
+/** Returns the pairs of plants, by index, that stand closer than the least distance, m. */
 export function tooClose(spots: readonly Spot[], leastM: number): [number, number][] {
   return spots.flatMap((a, i) =>
     spots
@@ -96,6 +99,7 @@ export function leastPotL(crop: Crop, type?: string | null): number {
 
 /** Hours of sun a crop needs (common practice: six or more; peppers six to eight). */
 const SUN_FROM_H = 6;
+/** Returns a fault if a bed gets too few hours of sun for the crop. */
 export function shadeFaults(sunHours: number | null | undefined, crop: Crop, path: string): Fault[] {
   return sunHours != null && sunHours < SUN_FROM_H
     ? [

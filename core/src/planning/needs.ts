@@ -10,6 +10,7 @@ const SEEDS_A_CELL = 2;
 /** Share lost between cell and bed (judgement). */
 const LOST_SHARE = 0.15;
 
+/** Cells to sow, and seeds for them. */
 export interface SeedNeed {
   cells: number;
   seeds: number;
@@ -22,6 +23,7 @@ export function seedsFor(plants: number): SeedNeed {
   return { cells, seeds: cells * SEEDS_A_CELL };
 }
 
+/** A planting as far as its needs depend on it. */
 export interface Planned {
   crop: Crop;
   habit: GrowthHabit | null;
@@ -29,6 +31,7 @@ export interface Planned {
   place: { kind: PlaceKind; volumeL?: number | null; lengthM?: number | null; widthM?: number | null };
 }
 
+/** What a season needs, and the fruit it may give. */
 export interface Needs {
   /** kg of fruit in a season, low and high */
   fruitKg: readonly [number, number];

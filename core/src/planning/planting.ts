@@ -9,6 +9,7 @@ import type { Day } from '../units/day.js';
 
 /** The aim of a planting. */
 export const AIMS = ['steady', 'at-once', 'short-season', 'second-crop'] as const;
+/** What a planting is grown for. */
 export type Aim = (typeof AIMS)[number];
 
 /** Position of a plant in its bed, m from the corner. */

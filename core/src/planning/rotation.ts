@@ -5,7 +5,7 @@ import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { disorderRow } from '../diagnosis/index.js';
 
 /** Years of gap that are better (common practice: never the year after; three years is better). */
-export const BETTER_GAP = 3;
+const BETTER_GAP = 3;
 /** Diseases that survive in the soil for the next plant of the family (common practice). */
 export const SOIL_BORNE: readonly DisorderCode[] = [
   'vascular-wilt',
@@ -25,7 +25,7 @@ export const ON_RUBBISH: readonly DisorderCode[] = [
   'fruit-anthracnose',
 ];
 
-export interface RotationQuestion {
+interface RotationQuestion {
   place: { kind: PlaceKind; history: readonly EarlierYear[] };
   /** year of the planned season */
   year: number;
@@ -33,6 +33,7 @@ export interface RotationQuestion {
   shields: readonly DisorderCode[];
 }
 
+/** Whether a bed may be planted with this family again. */
 export interface Rotation {
   verdict: 'free' | 'short' | 'year-after' | 'soil-borne';
   /** last year one of the family grew here; null if none is recorded */

@@ -4,7 +4,7 @@ import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { ON_RUBBISH, SOIL_BORNE } from './rotation.js';
 
 /** A second bush crop in summer: where it fits, and where the bed is clean (common practice). */
-export interface SecondCropQuestion {
+interface SecondCropQuestion {
   place: { kind: PlaceKind; history: readonly EarlierYear[] };
   year: number;
   /** plants there that keep growing */
@@ -14,6 +14,7 @@ export interface SecondCropQuestion {
   shields: readonly DisorderCode[];
 }
 
+/** Whether a second crop fits, and if not, why. */
 export type SecondCrop =
   | { fits: true; room: 'now' | 'when-cleared' }
   | { fits: false; because: 'full' }

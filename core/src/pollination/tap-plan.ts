@@ -8,13 +8,14 @@ import type { Formatter } from '../units/formatter.js';
  * Tomato and pepper flowers pollinate themselves when shaken by wind, bees or a tap: late morning to early afternoon,
  * on dry days, at 15 to 30 °C (common practice). Daily under cover.
  */
-export const LOOSE_HOURS = { from: 10, to: 15 } as const;
+const LOOSE_HOURS = { from: 10, to: 15 } as const;
 const LEAST_C = 15;
 /** Daily mean wind below which the air is still, m/s (judgement). */
 const STILL_MS = 0.8;
 /** Humidity above which pollen clumps, % (judgement). */
 const DAMP_RH_PCT = 85;
 
+/** What tapping the flowers depends on. */
 export interface TapQuestion {
   today: Day;
   crop: Crop;
@@ -29,6 +30,7 @@ export interface TapQuestion {
   tappedOn: Day | null;
 }
 
+/** Whether to tap the flowers, and why. */
 export type TapPlan =
   | { kind: 'tap'; because: 'cover' | 'still' }
   /** shaking does not help: pollen fails in heat or cold */
@@ -37,6 +39,7 @@ export type TapPlan =
 
 const FLOWERS: ReadonlySet<Stage> = new Set<Stage>(['flowering', 'fruiting', 'ripening']);
 
+/** Returns whether to tap the flowers today. */
 export function tapPlan(q: TapQuestion): TapPlan {
   if (q.stage === null || !FLOWERS.has(q.stage)) return { kind: 'none', because: 'no-flowers' };
   const still = q.enclosed || q.still || (q.weather?.windMs != null && q.weather.windMs < STILL_MS);
@@ -52,6 +55,7 @@ export function tapPlan(q: TapQuestion): TapPlan {
   return { kind: 'tap', because: q.enclosed ? 'cover' : 'still' };
 }
 
+/** Returns the reason to tap, or not to, as a clause. */
 export function tapInWords(p: TapPlan, f: Formatter): string {
   if (p.kind === 'tap')
     return `${p.because === 'cover' ? 'under cover neither wind nor bees get in' : 'the air is still'}; pollen is loose from ${LOOSE_HOURS.from} to ${LOOSE_HOURS.to} o’clock on a dry day`;

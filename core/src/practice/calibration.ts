@@ -5,7 +5,7 @@ export interface Answered {
   right: boolean;
 }
 
-export interface CalibrationStep {
+interface CalibrationStep {
   from: number;
   to: number;
   of: number;
@@ -14,6 +14,7 @@ export interface CalibrationStep {
   rightPct: number;
 }
 
+/** How well stated certainty matched the outcomes. */
 export interface Calibration {
   of: number;
   right: number;
@@ -32,7 +33,7 @@ const STEPS: readonly (readonly [number, number])[] = [
   [80, 101],
 ];
 /** Fewer answers than this say nothing about calibration (judgement). */
-export const ENOUGH_ANSWERS = 10;
+const ENOUGH_ANSWERS = 10;
 /**
  * Stated and right within this distance are well-calibrated, percentage points (judgement: the error of a share of
  * twenty or thirty).

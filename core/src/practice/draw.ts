@@ -64,6 +64,7 @@ function tryOnce(random: Random, theme: PracticeTheme): Omit<Practice, 'theme' |
   return whole.list[0]?.disorder === practice.trouble && whole.list[0].probability >= KNOWABLE_FROM ? practice : null;
 }
 
+/** Returns the chance of a problem in a result, 0 to 1. */
 export const chanceOf = ({ all, marginals }: DiagnosisResult, code: DisorderCode): number =>
   marginals[all.findIndex((c) => c.row.code === code)] ?? 0;
 
@@ -89,7 +90,7 @@ const isPlain = (sign: SignCode): boolean =>
   !/^(root|soil|pot)-|after-water|at-dawn|midday|-inside|-ooze|-under$|webbing|droppings/.test(sign);
 
 /** Returns the plant with these signs seen, and these looked for and not found, on the day of the question. */
-export function withSeen(plant: PlantCase, present: Iterable<SignCode>, absent: Iterable<SignCode>): PlantCase {
+function withSeen(plant: PlantCase, present: Iterable<SignCode>, absent: Iterable<SignCode>): PlantCase {
   const seen = new Map<SignCode, Observation>(plant.observations.map((o) => [o.sign, o]));
   for (const sign of absent) if (!seen.has(sign)) seen.set(sign, { sign, present: false, date: plant.asOf });
   for (const sign of present) seen.set(sign, { sign, present: true, date: plant.asOf });
@@ -125,6 +126,7 @@ export const lookedOver = (practice: Omit<Practice, 'theme' | 'seed'>): PlantCas
     return withSeen(plant, present, absent);
   }, practice.plant);
 
+/** Returns the context of a practice plant after these checks. */
 export const contextAfter = (
   practice: Practice,
   done: readonly CheckCode[],

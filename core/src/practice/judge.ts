@@ -23,6 +23,7 @@ export interface Guess {
   act: RemedyCode | null;
 }
 
+/** A check made in practice, with its time and what it resolved. */
 export interface CheckMade {
   check: CheckCode;
   minutes: number;
@@ -34,6 +35,7 @@ export interface CheckMade {
   bits: number;
 }
 
+/** The judgement of a practice answer. */
 export interface Judged {
   /** the true problem */
   trouble: DisorderCode;
@@ -55,6 +57,7 @@ export interface Judged {
 /** Below this chance nothing misled. */
 const MISLEADS_FROM = 0.05;
 
+/** Returns how good a practice answer was: problem, cause, act and time. */
 export function judge(practice: Practice, done: readonly CheckCode[], guess: Guess, format?: Formatter): Judged {
   const truth = truthOf(practice, format);
   const results = [...done.keys(), done.length].map((n) => diagnose(contextAfter(practice, done.slice(0, n))));

@@ -3,9 +3,10 @@ import { type Day, dayNumber } from '../units/day.js';
 
 /** What to practise: a short one, and harder series by what is visible. */
 export const PRACTICE_THEMES = ['daily', 'wilting', 'spots', 'fruit'] as const;
+/** A theme of practice plants. */
 export type PracticeTheme = (typeof PRACTICE_THEMES)[number];
 
-export interface ThemeRow {
+interface ThemeRow {
   title: string;
   line: string;
   /** what the plant of a theme must show */
@@ -51,6 +52,7 @@ export const THEMES: Record<PracticeTheme, ThemeRow> = {
   },
 };
 
+/** Returns whether a sign belongs to a theme. */
 export const fitsTheme = (theme: PracticeTheme, sign: SignCode): boolean => THEMES[theme].about?.test(sign) ?? true;
 
 /** Returns the number of a day's plant. */
@@ -58,4 +60,5 @@ export const dailySeed = (day: Day): number => dayNumber(day);
 
 /** Seeds are whole numbers a person can read out. */
 export const MOST_SEED = 999_999;
+/** Returns whether a number can be the seed of a practice plant. */
 export const isSeed = (n: number): boolean => Number.isInteger(n) && n >= 0 && n <= MOST_SEED;

@@ -22,6 +22,7 @@ export interface Truth {
 /** A cause this heavy compared with the heaviest is also a right answer (judgement). */
 const AS_GOOD = 0.5;
 
+/** Returns what was wrong with a practice plant, and why. */
 export function truthOf(practice: Practice, format: Formatter = METRIC_FORMAT): Truth {
   const report = reportOn(lookedOver(practice), [], format);
   const drivers = report.diagnosis.find((d) => d.disorder === practice.trouble)?.drivers ?? [];

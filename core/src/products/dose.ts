@@ -3,11 +3,12 @@ import { roundTo } from '../units/rounding.js';
 import type { LabelDose, Product } from './product.js';
 
 /** Nutrients as labels name them. */
-export const NUTRIENTS = ['n', 'p2o5', 'k2o'] as const;
+const NUTRIENTS = ['n', 'p2o5', 'k2o'] as const;
+/** A nutrient a dose can be computed for. */
 export type Nutrient = (typeof NUTRIENTS)[number];
 
 /** What to treat, and with which can. */
-export interface DoseQuestion {
+interface DoseQuestion {
   plants: number;
   /** ground of the whole place, m² */
   areaM2?: number | null;
@@ -21,7 +22,7 @@ export interface DoseQuestion {
   strength?: number;
 }
 
-export interface Batch {
+interface Batch {
   /** number of cans of this size */
   cans: number;
   waterL: number;
@@ -29,6 +30,7 @@ export interface Batch {
   amount: number;
 }
 
+/** A computed dose: totals and how to mix it. */
 export interface DoseAnswer {
   /** grams (dry) or millilitres (liquid) in total, as measured */
   total: number;
@@ -46,7 +48,7 @@ export interface DoseAnswer {
 }
 
 /** Multiples of the label: above the first a reason is needed, the second is a mistake. */
-export const MOST_STRENGTH = 1;
+const MOST_STRENGTH = 1;
 /** A can is mixed in steps of half a litre, so its marks help. */
 const CAN_STEP_L = 0.5;
 

@@ -21,11 +21,13 @@ import { type Spraying } from '../records/record-classes.js';
 
 /** Products applied to soil or plants: bought, home-made or brought in. */
 export const PRODUCT_KINDS = ['feed', 'amendment', 'spray'] as const;
+/** Kind of product: feed, soil amendment or spray. */
 export type ProductKind = (typeof PRODUCT_KINDS)[number];
 /** Weighed or poured. */
-export const PRODUCT_FORMS = ['dry', 'liquid'] as const;
+const PRODUCT_FORMS = ['dry', 'liquid'] as const;
 /** What the label's dose is counted by. */
 export const DOSE_PER = ['litre', 'plant', 'm2', 'pot-litre'] as const;
+/** What a label's dose refers to. */
 export type DosePer = (typeof DOSE_PER)[number];
 
 /** Grams (dry) or millilitres (liquid) per litre of water, plant, square metre or litre of pot. */

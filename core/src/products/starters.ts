@@ -18,6 +18,7 @@ const DUST = 'It is dusty: wear a mask and eye protection, and dampen it.';
 const DOGS = 'It attracts dogs and wildlife and is dangerous to pets that eat it: bury it, and lock the bag away.';
 const BURNS = 'Burns leaves in heat, in drought or if too strong: test one leaf 24 hours before.';
 
+/** Common products with usual label values; people adjust them to their own label. */
 export const STARTERS: readonly Product[] = [
   row('tomato-feed', 'Liquid tomato feed', {
     kind: 'feed',
@@ -248,4 +249,5 @@ export const STARTERS: readonly Product[] = [
   }),
 ];
 
+/** Returns the common product with this id, or undefined. */
 export const starterOf = (id: string): Product | undefined => STARTERS.find((p) => p.id === id);

@@ -22,9 +22,11 @@ const PINCH_FROM_M = 0.15;
 const PINCH_TO_M = 0.25;
 const FIRST_FLOWERS_DAYS = 21;
 
+/** What a cut removes. */
 export type CutKind =
   'diseased' | 'touching' | 'low-suckers' | 'low-leaves' | 'suckers' | 'top' | 'pinch' | 'first-flowers';
 
+/** A planned cut and where it is on the plant, m above the soil. */
 export interface Cut {
   kind: CutKind;
   count: number;
@@ -35,8 +37,10 @@ export interface Cut {
   halve?: true;
 }
 
+/** Why cuts wait, and until when. */
 export type CutHold = { kind: 'heat' | 'sunscald' | 'wet'; until: Day } | { kind: 'budget'; until: Day };
 
+/** What the cut plan depends on. Heights in m. */
 export interface CutQuestion {
   today: Day;
   crop: Crop;
@@ -60,6 +64,7 @@ export interface CutQuestion {
   seasonDays: number | null;
 }
 
+/** Cuts due this week and later. */
 export interface CutPlan {
   /** this week's, worst first, within the budget */
   cuts: Cut[];

@@ -2,8 +2,10 @@ import type { Crop, GrowthHabit } from '../records/plant.js';
 
 /** How a plant is trained. The gardener chooses; the suggestion has its reason (common practice). */
 export const TRAININGS = ['one-stem', 'two-stems', 'keep-suckers', 'leave-alone'] as const;
+/** How a plant is trained. */
 export type Training = (typeof TRAININGS)[number];
 
+/** The training chosen where nobody chose one, and why. */
 export interface TrainingChoice {
   training: Training;
   because: 'pepper' | 'determinate' | 'hot' | 'short' | 'humid' | 'long' | 'unknown-habit';
@@ -12,6 +14,7 @@ export interface TrainingChoice {
 /** A season shorter than this between frosts is short, days (judgement). */
 const SHORT_SEASON_DAYS = 150;
 
+/** Returns the training that suits crop, habit and climate. */
 export function defaultTraining(q: {
   crop: Crop;
   habit: GrowthHabit | null;
@@ -31,12 +34,14 @@ export function defaultTraining(q: {
   return { training: 'two-stems', because: 'long' };
 }
 
+/** Trainings as shown on screen. */
 export const TRAINING_WORDS: Record<Training, string> = {
   'one-stem': 'one stem',
   'two-stems': 'two stems',
   'keep-suckers': 'suckers kept, bare leaves below them removed',
   'leave-alone': 'left alone',
 };
+/** Reasons for a training, as shown on screen. */
 export const TRAINING_BECAUSE: Record<TrainingChoice['because'], string> = {
   pepper: 'peppers branch by themselves',
   determinate: 'a bush tomato bears on its suckers: remove only lower leaves',

@@ -1,11 +1,11 @@
 import { addDays, type Day } from '../units/day.js';
 
 /** A removed sucker of 10 to 20 cm roots in water in one to two weeks (common practice). */
-export const ROOTING_STEPS = [
+const ROOTING_STEPS = [
   { code: 'look', afterDays: 7, title: 'Look for roots and change the water' },
   { code: 'plant', afterDays: 14, title: 'Plant it deep, with only the top leaves out' },
 ] as const;
-export type RootingStep = (typeof ROOTING_STEPS)[number]['code'];
+type RootingStep = (typeof ROOTING_STEPS)[number]['code'];
 
 /** Returns the next step of a rooting sucker; null once it is planted. */
 export function rootingOn(

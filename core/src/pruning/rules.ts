@@ -4,6 +4,7 @@ import type { Pruning } from '../records/record-classes.js';
 /** Three weeks of cuts at once: more than a plant tolerates. */
 const MOST_AT_ONCE = 12;
 
+/** Returns a fault if more cuts were made at once than a plant bears, unless a reason is given. */
 export function cutFaults(p: Pruning, path: string): Fault[] {
   return (p.cuts ?? 0) > MOST_AT_ONCE && !p.because?.trim()
     ? [

@@ -12,12 +12,15 @@ const WORDS: Record<CutKind, readonly [one: string, more: string]> = {
   'first-flowers': ['of the first flowers', 'of the first flowers'],
 };
 
+/** Returns a cut in words. */
 export const cutInWords = (c: Cut): string =>
   c.kind === 'top' || c.kind === 'pinch'
     ? WORDS[c.kind][0]
     : `${c.count} ${WORDS[c.kind][c.count === 1 ? 0 : 1]}${c.halve ? ', shortened by half instead of removed' : ''}`;
+/** Returns a list of cuts in words. */
 export const cutsInWords = (cuts: readonly Cut[]): string => cuts.map(cutInWords).join(', ');
 
+/** Returns why cuts wait, and until when, as a clause. */
 export function cutHoldInWords(h: CutHold, f: Formatter): string {
   const until = `wait until ${f.day(h.until)}`;
   switch (h.kind) {

@@ -3,9 +3,10 @@ import { addDays, type Day } from '../units/day.js';
 
 /** What young plants look like before planting out, and what to do. Source: common practice, from memory. */
 export const SEEDLING_LOOKS = ['sound', 'leggy', 'fallen', 'gnawed'] as const;
+/** How seedlings look. */
 export type SeedlingLookCode = (typeof SEEDLING_LOOKS)[number];
 
-export interface SeedlingLookRow {
+interface SeedlingLookRow {
   code: SeedlingLookCode;
   /** on a button */
   label: string;
@@ -21,6 +22,7 @@ export interface SeedlingLookRow {
   losses: boolean;
 }
 
+/** How seedlings may look, and what to do about it. */
 export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
   { code: 'sound', label: 'Sound', is: 'Short, thick and green.', acts: [], againDays: 4, losses: false },
   {
@@ -60,6 +62,7 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
     losses: true,
   },
 ];
+/** Returns the row of a seedling's look. */
 export const seedlingRow = (code: SeedlingLookCode): SeedlingLookRow => SEEDLING_ROWS.find((r) => r.code === code)!;
 
 /** First day to check: nothing is up in the first days. */

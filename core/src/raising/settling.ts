@@ -63,7 +63,7 @@ function support(q: PlantingDay): string {
 }
 
 /** Check for slugs and other nibblers until the plant is this tall, m (common practice). */
-export const NIBBLED_UNTIL_M = 0.3;
+const NIBBLED_UNTIL_M = 0.3;
 /** And no longer than it takes to establish, days (common practice: 1 to 4 weeks). */
 const ESTABLISH_DAYS = 28;
 const LOOK_EVERY_DAYS = 3;

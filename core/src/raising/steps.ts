@@ -10,5 +10,7 @@ const UP_DAYS = 6;
 /** 2 to 3 cm tall, at the first true leaf, days (common practice). */
 const THIN_DAYS = 14;
 
+/** Returns the day on which seedlings need light. */
 export const lightOn = (sownOn: Day): Day => addDays(sownOn, UP_DAYS);
+/** Returns the day on which to thin seedlings. */
 export const thinOn = (sownOn: Day): Day => addDays(sownOn, THIN_DAYS);

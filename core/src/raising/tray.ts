@@ -24,6 +24,7 @@ const USED_SHARE = 0.5;
 const COVERED_DAYS = 7;
 const COVERED_EVERY = 3;
 
+/** What watering a seed tray depends on. Weights in grams. */
 export interface TrayQuestion {
   sownOn: Day;
   pottedOn?: Day | null;
@@ -36,7 +37,7 @@ export interface TrayQuestion {
   today: Day;
 }
 
-export interface TrayWater {
+interface TrayWater {
   dueOn: Day;
   everyDays: number;
   /** amount into the tray, mL; pour away what is left after 20 minutes */

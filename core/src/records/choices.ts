@@ -1,11 +1,18 @@
 /** The choices a record offers. */
 export const WATERING_WAYS = ['base', 'overhead', 'drip', 'soaker', 'bottom', 'buried-bottle'] as const;
+/** How a watering ended: as planned, or when water ran out below. */
 export const WATERING_ENDS = ['plain', 'ran-through'] as const;
+/** What a soil check was made with. */
 export const CHECKED_BY = ['finger', 'probe'] as const;
+/** How water is given. */
 export type WaterMethod = (typeof WATERING_WAYS)[number];
+/** What the soil feels like two knuckles deep. */
 export const SOIL_FEELS = ['dry', 'damp', 'wet'] as const;
+/** Forms of feed. */
 export const FEED_FORMS = ['granular', 'liquid', 'foliar', 'amendment'] as const;
+/** What was cut. */
 export const CUT_KINDS = ['lower-leaves', 'suckers', 'top', 'thinning'] as const;
+/** Sprays that can be recorded. */
 export const SPRAYS = [
   'neem',
   'soap',
@@ -17,6 +24,7 @@ export const SPRAYS = [
   'weedkiller-nearby',
   'other',
 ] as const;
+/** Events that can be recorded. */
 export const EVENTS = [
   'hail',
   'strong-wind',
@@ -37,14 +45,18 @@ export const EVENTS = [
 
 /** Condition of picked fruit. */
 export const PICK_STATES = ['sound', 'split', 'dark-end', 'sunscald', 'gnawed', 'soft', 'blighted', 'frosted'] as const;
+/** State of picked fruit. */
 export type PickState = (typeof PICK_STATES)[number];
 /** How far it had coloured. */
 export const PICK_RIPENESS = ['green', 'blush', 'ripe'] as const;
+/** Ripeness of picked fruit. */
 export type PickRipeness = (typeof PICK_RIPENESS)[number];
 /** What it was used for. */
 export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] as const;
+/** What picked fruit was used for. */
 export type PickUse = (typeof PICK_USES)[number];
 
+/** Companion plants and weeds that can be recorded. */
 export const NEIGHBOURS = [
   'french-marigold',
   'basil',
@@ -59,4 +71,5 @@ export const NEIGHBOURS = [
   'potatoes',
   'other-host',
 ] as const;
+/** What was done with a companion plant or weed. */
 export const NEIGHBOUR_DEEDS = ['planted', 'seen', 'cleared', 'laid-as-mulch'] as const;

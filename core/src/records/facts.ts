@@ -50,12 +50,15 @@ const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 const LEVELS = ['low', 'ok', 'high'] as const;
 /** Most spells of mulch or shade, and earlier years, for one bed or pot: a hundred of each is a lifetime. */
 const MOST_SPELLS = 100;
+/** A level in a soil test: low, right or high. */
 export type Level = (typeof LEVELS)[number];
 
 /** The warm part of the year, or the mild winter of a hot country, on purpose. */
 export const SEASON_MODES = ['warm', 'mild-winter'] as const;
+/** When the growing season lies: in the warm months, or through a mild winter. */
 export type SeasonMode = (typeof SEASON_MODES)[number];
 
+/** The garden as far as advice depends on it. */
 export class GardenFacts {
   @IsNumber(FINITE)
   @Min(-66)
@@ -86,6 +89,7 @@ export class GardenFacts {
   seasonMode?: SeasonMode | null;
 }
 
+/** Mulch from one day to another, with its material and depth, mm. */
 export class MulchSpell {
   @IsCalendarDay()
   from: Day;
@@ -105,6 +109,7 @@ export class MulchSpell {
   depthMm: number;
 }
 
+/** Shade from one day to another, %. */
 export class ShadeSpell {
   @IsCalendarDay()
   from: Day;
@@ -119,6 +124,7 @@ export class ShadeSpell {
   blockPct: number;
 }
 
+/** A soil test as its sheet gives it. */
 export class SoilTest extends Dated {
   @IsOptional()
   @IsNumber(FINITE)
@@ -157,6 +163,7 @@ export class SoilTest extends Dated {
   values?: SoilValues | null;
 }
 
+/** What grew in a bed in an earlier year, and its problems. */
 export class EarlierYear {
   @IsInt()
   @Min(1900)
@@ -272,6 +279,7 @@ export class PlaceMake {
   history?: EarlierYear[];
 }
 
+/** A bed or pot as far as advice depends on it. */
 export class PlaceFacts extends PlaceMake {
   /** soil per plant; the spacing squared if not given */
   @IsOptional()
@@ -321,6 +329,7 @@ export class PlantMake {
   resistantTo?: DisorderCode[];
 }
 
+/** A plant as far as advice depends on it. */
 export class PlantFacts extends PlantMake {
   /** how its variety differs from others */
   @IsPart(() => VarietyTendencies, { optional: true })

@@ -4,8 +4,9 @@ import type { Day } from '../units/day.js';
 import { IsCalendarDay } from './dated.js';
 import { SIGN_CODES, type SignCode } from './vocabulary/signs.js';
 
+/** How bad a sign is. */
 export const SEVERITIES = ['slight', 'moderate', 'severe'] as const;
-export type Severity = (typeof SEVERITIES)[number];
+type Severity = (typeof SEVERITIES)[number];
 
 /** One sign looked for, without its day: the content of a look. */
 export class SignSeen {
@@ -32,6 +33,7 @@ export class SignSeen {
   severity?: Severity | null;
 }
 
+/** A sign that was seen, or looked for, on a day. */
 export class Observation extends SignSeen {
   @IsCalendarDay()
   date: Day;

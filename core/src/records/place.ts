@@ -1,18 +1,25 @@
 /** The words that describe where a plant grows. */
 export const PLACE_KINDS = ['ground', 'raised-bed', 'container', 'tunnel-bed', 'indoors'] as const;
+/** Kind of growing place. */
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
+/** Materials of pots. */
 export const POT_MATERIALS = ['plastic', 'glazed', 'terracotta', 'fabric'] as const;
+/** Material of a pot. */
 export type PotMaterial = (typeof POT_MATERIALS)[number];
 
 /** The cover of a bed or pot. Any type may have one; a tunnel bed and an indoor place have theirs by type. */
 export const COVERS = ['none', 'roof', 'tunnel', 'glasshouse', 'indoors'] as const;
+/** What is over the plants. */
 export type Cover = (typeof COVERS)[number];
 
 /** Vents of a tunnel or glasshouse by day. */
 export const SLOPES = ['flat', 'gentle', 'steep'] as const;
+/** How steep a bed is. */
 export type Slope = (typeof SLOPES)[number];
+/** Whether vents are open or shut. */
 export const VENTS = ['open', 'shut'] as const;
+/** State of the vents. */
 export type Vents = (typeof VENTS)[number];
 
 interface Covered {
@@ -20,6 +27,7 @@ interface Covered {
   cover?: Cover | null;
 }
 
+/** Returns what is over the plants; a room and a tunnel are covered by nature. */
 export function coverOf({ kind, cover }: Covered): Cover {
   if (kind === 'indoors') return 'indoors';
   if (kind === 'tunnel-bed') return cover && cover !== 'none' ? cover : 'tunnel';
@@ -47,8 +55,10 @@ export const TEXTURES = [
   'potting-mix',
   'porous-mix',
 ] as const;
+/** Texture of soil or mix. */
 export type Texture = (typeof TEXTURES)[number];
 
 /** How water gets to a bed or pot. */
 export const IRRIGATIONS = ['can', 'hose', 'drip', 'soaker', 'buried-bottle'] as const;
+/** How a bed is watered. */
 export type Irrigation = (typeof IRRIGATIONS)[number];

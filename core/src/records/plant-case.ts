@@ -17,8 +17,10 @@ const listOf = (cls: new () => object, name: string): void =>
   IsListOf(() => cls, { most: MOST_RECORDS, optional: true })(CheckedRecords.prototype, name);
 listOf(WeatherRecord, 'weather');
 for (const { kind, list } of CASE_LISTS) listOf(RECORD_CLASSES[kind], list);
+/** The records of a case, validated list by list. */
 export const CaseRecords = CheckedRecords as new () => Partial<CaseRecords>;
 
+/** Returns a case's records with every list empty. */
 export const noRecords = (): CaseRecords =>
   ({ weather: [], ...Object.fromEntries(CASE_LISTS.map(({ list }) => [list, []])) }) as unknown as CaseRecords;
 

@@ -95,6 +95,7 @@ export class WateringEntry extends Dated {
   end?: (typeof WATERING_ENDS)[number] | null;
 }
 
+/** A soil check: dry, damp or wet, and how deep, cm. */
 export class SoilCheck extends Dated {
   @IsIn(SOIL_FEELS)
   feel: (typeof SOIL_FEELS)[number];
@@ -118,6 +119,7 @@ export class SoilWarmth extends Dated {
   celsius: number;
 }
 
+/** A weighed pot, kg. */
 export class PotWeight extends Dated {
   @IsNumber(FINITE)
   @Min(0.1)
@@ -166,6 +168,7 @@ export class Feeding extends Dated {
   because?: string;
 }
 
+/** A cut: what, how much, and its share of the leaves, %. */
 export class Pruning extends Dated {
   @IsOptional()
   @IsInt()
@@ -192,6 +195,7 @@ export class Pruning extends Dated {
   because?: string;
 }
 
+/** A spray: product, amount and reason. */
 export class Spraying extends Dated {
   @IsIn(SPRAYS)
   product: (typeof SPRAYS)[number];
@@ -292,6 +296,7 @@ export class Picking extends Dated {
   because?: string;
 }
 
+/** An event, such as hail, a move or a tie. */
 export class Happening extends Dated {
   @IsIn(EVENTS)
   what: (typeof EVENTS)[number];
@@ -316,6 +321,7 @@ export class Inspection extends Dated {
   signs: SignSeen[];
 }
 
+/** A note in one's own words. */
 export class Note extends Dated {
   @IsString()
   @MinLength(1, { message: 'must not be empty' })

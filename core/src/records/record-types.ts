@@ -4,11 +4,13 @@ import { signRow } from './vocabulary/signs.js';
 
 /** The chart of the timeline, and the shape of mark, for a record type. */
 export const TRACKS = ['water', 'feed', 'work', 'seen', 'note'] as const;
+/** The chart on which a record type is shown. */
 export type Track = (typeof TRACKS)[number];
 
 /** Where the record sheet offers it. */
-export type OfferedOn = 'plant' | 'place';
+type OfferedOn = 'plant' | 'place';
 
+/** Type of record. */
 export type RecordType = keyof typeof RECORD_CLASSES;
 /** The stored data of a record type. */
 export type RecordData<K extends RecordType = RecordType> = InstanceType<(typeof RECORD_CLASSES)[K]>;
@@ -222,6 +224,7 @@ const counted = (s: { affected?: number | null; of?: number | null }): string =>
 
 type Rows = typeof RECORD_TYPES;
 
+/** Codes of all record types. */
 export const RECORD_TYPE_CODES = Object.keys(RECORD_TYPES) as RecordType[];
 
 type InCaseFile = { [K in RecordType]: Rows[K]['list'] extends string ? K : never }[RecordType];
@@ -233,8 +236,6 @@ export const CASE_LISTS = RECORD_TYPE_CODES.flatMap((code) => {
   const { list } = RECORD_TYPES[code];
   return list === null ? [] : [{ kind: code as InCaseFile, list }];
 });
-
-export const isRecordType = (code: string): code is RecordType => code in RECORD_TYPES;
 
 /** Returns a record in one line, for lists and screen readers. */
 export const describeRecord = (kind: RecordType, data: RecordData, f: Formatter): string =>

@@ -32,6 +32,7 @@ const WORDS: Record<string, (broken: Broken) => string> = {
   isIso8601: () => 'must be a date and time, such as 2026-07-18T07:30:00Z',
 };
 
+/** The validation rules that have a message of their own. */
 export const RULES_IN_WORDS: readonly string[] = Object.keys(WORDS);
 
 /**

@@ -15,6 +15,7 @@ export function weatherFaults(w: Pick<WeatherRecord, 'tMinC' | 'tMaxC'>, path: s
     : [];
 }
 
+/** Returns a fault if a sign cannot occur on this crop, or needs a count. */
 export function signFaults(seen: SignSeen, crop: Crop, path: string): Fault[] {
   const faults: Fault[] = [];
   const only = signRow(seen.sign).crop;
@@ -40,12 +41,14 @@ export function contradictions(seen: readonly (SignSeen & { date?: Day })[], pat
   });
 }
 
+/** Returns a fault if a type does not belong to the crop. */
 export function typeFaults(crop: Crop, type: PlantType | null | undefined, path: string): Fault[] {
   return type && !typesOf(crop).includes(type) ? [{ path, reason: `${type} is not a type of ${crop}` }] : [];
 }
 
 type PlaceRoom = Pick<PlaceMake, 'kind' | 'volumeL' | 'roomTMinC' | 'roomTMaxC'>;
 
+/** Returns the faults of a bed or pot: a size that is missing, or temperatures that are swapped. */
 export function placeFaults(place: PlaceRoom, path: string): Fault[] {
   const at = path === '' ? '' : `${path}.`;
   const { kind, volumeL, roomTMinC, roomTMaxC } = place;
@@ -64,6 +67,7 @@ export function placeFaults(place: PlaceRoom, path: string): Fault[] {
   ];
 }
 
+/** Returns faults for resistances against problems the crop cannot have. */
 export function resistanceFaults(crop: Crop, codes: readonly DisorderCode[] | undefined, path: string): Fault[] {
   return (codes ?? []).flatMap((code, i) => {
     const only = onlyCropOf(code);

@@ -1,7 +1,7 @@
 import type { Fault } from './faults.js';
 
 /** Limits on the shape of a request body. */
-export interface ShapeCaps {
+interface ShapeCaps {
   /** fields of one object */
   keys: number;
   depth: number;

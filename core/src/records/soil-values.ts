@@ -5,10 +5,12 @@ import { IsPart } from './parts.js';
 
 /** Units laboratories use. The first four are of the element; the last two of what the label calls it. */
 export const SOIL_UNITS = ['ppm', 'mg/kg', 'kg/ha', 'lb/acre', 'meq/100g', 'mg/100g', 'mg/100g-oxide'] as const;
+/** Unit of a soil test value. */
 export type SoilUnit = (typeof SOIL_UNITS)[number];
 
 /** Extraction method for phosphorus: the same soil gives different numbers by another method. */
 export const P_METHODS = ['mehlich-3', 'olsen', 'bray'] as const;
+/** Extraction method of a phosphorus test. */
 export type PMethod = (typeof P_METHODS)[number];
 
 /** One number as the laboratory wrote it. */

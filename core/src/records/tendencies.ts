@@ -2,6 +2,7 @@ import { IsIn, IsOptional } from 'class-validator';
 
 /** How a variety compares with others of its crop. */
 export const TENDENCIES = ['less', 'usual', 'more'] as const;
+/** How a variety compares with others: less, usual or more. */
 export type TendencyLevel = (typeof TENDENCIES)[number];
 
 /** How a variety differs from others; fields left out are unknown. */

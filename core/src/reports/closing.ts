@@ -10,6 +10,7 @@ interface KitRow {
   afterDisease?: true;
 }
 const rows = <C extends string>(list: readonly (KitRow & { code: C })[]): readonly (KitRow & { code: C })[] => list;
+/** What is put away at the end of a season, and how. */
 export const KIT = rows([
   {
     code: 'string',
@@ -35,7 +36,9 @@ export const KIT = rows([
     afterDisease: true,
   },
 ]);
+/** Code of an item to put away. */
 export type KitCode = (typeof KIT)[number]['code'];
+/** Codes of all items to put away. */
 export const KIT_CODES: KitCode[] = KIT.map((k) => k.code);
 
 /** Returns the list for a season: with the row for sick plants only if there were any. */

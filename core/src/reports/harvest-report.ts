@@ -21,6 +21,7 @@ export interface ReportPlant {
   nitrogenG: number | null;
 }
 
+/** A picking as the harvest report reads it, grams. */
 export interface ReportPick {
   plantId: string;
   date: Day;
@@ -30,7 +31,7 @@ export interface ReportPick {
   use: PickUse;
 }
 
-export interface PlantRow {
+interface PlantRow {
   id: string;
   name: string;
   variety: string;
@@ -44,6 +45,7 @@ export interface PlantRow {
   nitrogenGPerKg: number | null;
 }
 
+/** A season's harvest in numbers. */
 export interface HarvestReport {
   /** used: eaten, cooked, stored, given */
   kg: number;
@@ -67,6 +69,7 @@ const LEAST_FOR_A_SHARE_G = 1000;
 const sum = (list: readonly number[]): number => list.reduce((t, x) => t + x, 0);
 const kgOf = (g: number): number => Math.round(g) / 1000;
 
+/** Returns a season's harvest, by plant, variety, week and use. Weights in kg. */
 export function harvestReport(
   plants: readonly ReportPlant[],
   picks: readonly ReportPick[],

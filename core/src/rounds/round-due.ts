@@ -9,7 +9,9 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
  * before a storm; two weeks after a finding.
  */
 export const ROUND_RHYTHMS = ['daily', 'weekly', 'off'] as const;
+/** How often the garden is walked. */
 export type RoundRhythm = (typeof ROUND_RHYTHMS)[number];
+/** How often the garden is walked unless the gardener chooses. */
 export const DEFAULT_RHYTHM: RoundRhythm = 'weekly';
 
 /** Days between two walks. A daily glance does not turn leaves over; once a week it does. */
@@ -32,6 +34,7 @@ export interface Away {
   to: Day;
 }
 
+/** Why a walk is due. */
 export type RoundReason =
   | { kind: 'home'; days: number; until: Day }
   | { kind: 'storm'; on: Day; windMs: number }
@@ -41,6 +44,7 @@ export type RoundReason =
   | { kind: 'finding'; disorder: DisorderCode; on: Day }
   | { kind: 'rhythm'; lastOn: Day | null };
 
+/** What a walk depends on. */
 export interface RoundQuestion {
   today: Day;
   rhythm: RoundRhythm;
@@ -57,6 +61,7 @@ export interface RoundQuestion {
   findings: readonly { disorder: DisorderCode; openedOn: Day }[];
 }
 
+/** A walk that is due. */
 export interface RoundDue {
   /** most important first */
   reasons: RoundReason[];

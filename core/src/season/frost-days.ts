@@ -26,6 +26,7 @@ export function nextAfter(day: Day, monthDay: string): Day {
 /** Days before the usual last frost in which a planting is early; months away it belongs to another season. */
 const EARLY_WITHIN_DAYS = 75;
 
+/** Returns whether a plant was set out before the last frost of its spring. */
 export function plantedBeforeLastFrost({ lastFrost }: Pick<GardenFacts, 'lastFrost'>, planted: Day): boolean {
   if (!lastFrost) return false;
   const ahead = daysBetween(planted, nearestTo(planted, lastFrost));

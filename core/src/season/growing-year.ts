@@ -19,6 +19,7 @@ export interface GrowingYear {
 /** Returns whether a season of this garden runs across New Year. */
 const overNewYear = (latitude: number, mode: SeasonMode): boolean => latitude < 0 !== (mode === 'mild-winter');
 
+/** Returns the growing season a year names, with its first and last day; across New Year where the season is. */
 export function growingYear(year: number, latitude: number, mode: SeasonMode = 'warm'): GrowingYear {
   return overNewYear(latitude, mode)
     ? {

@@ -21,6 +21,7 @@ export const AHEAD_DAYS = 3;
 /** Days a plant counts as newly planted. */
 export const NEWLY_PLANTED_DAYS = 21;
 
+/** A spell of heat, frost or chill. */
 export interface HardSpell {
   kind: 'heat' | 'frost' | 'chill';
   from: Day;
@@ -111,7 +112,7 @@ export interface PlaceInSpell {
 }
 
 /** Litres for the whole bed or pot. */
-export interface WaterInSpell {
+interface WaterInSpell {
   /** daily use of its plants recently, and during the spell, by the balance */
   usedPerDayL: number;
   spellPerDayL: number;
@@ -120,6 +121,7 @@ export interface WaterInSpell {
   laterOn?: (day: Day) => number;
 }
 
+/** Something to do before or during a spell. */
 export type SpellAct =
   | { act: 'harvest'; peppers: boolean; hot: boolean }
   | { act: 'open-vents' }
@@ -134,7 +136,7 @@ export type SpellAct =
   | { act: 'pots-in'; pots: number }
   | { act: 'harvest-tender'; peppers: boolean; hot: boolean };
 
-export interface DatedAct {
+interface DatedAct {
   on: Day;
   what: SpellAct;
 }

@@ -8,8 +8,9 @@ import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, SOIL_FROM_C, WEEK_DAYS } from
 
 /** Whether a plant can be planted out: each condition by itself, and the result. */
 
-export type GateCheck = 'hardened' | 'soil' | 'nights' | 'days' | 'frost' | 'wind';
+type GateCheck = 'hardened' | 'soil' | 'nights' | 'days' | 'frost' | 'wind';
 
+/** One condition for planting out, with the value found and needed. */
 export interface GateRow {
   check: GateCheck;
   /** null: unknown */
@@ -21,7 +22,7 @@ export interface GateRow {
   error?: number;
 }
 
-export type GateVerdict =
+type GateVerdict =
   | { go: 'today' }
   /** nothing known argues against it, but too little is known: these must be found out first */
   | { go: 'ask'; about: GateCheck[] }
@@ -30,6 +31,7 @@ export type GateVerdict =
   /** until this day by the forecast; null: longer than that */
   | { go: 'wait'; until: Day | null };
 
+/** What planting out depends on. */
 export interface GateQuestion {
   crop: Crop;
   today: Day;
@@ -42,6 +44,7 @@ export interface GateQuestion {
   hardened: boolean | null;
 }
 
+/** Whether to plant out now. */
 export interface Gate {
   rows: GateRow[];
   verdict: GateVerdict;
@@ -53,6 +56,7 @@ const WEEK_NEEDS_DAYS = 3;
 /** Without these we can't say that it may go out. */
 const NEEDED: readonly GateCheck[] = ['soil', 'nights'];
 
+/** Returns whether the crop can be planted out today, condition by condition. */
 export function settingOutGate(q: GateQuestion): Gate {
   const rows = gateRows(q, q.today);
   const bad = rows.filter((r) => r.ok === false);

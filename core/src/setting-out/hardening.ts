@@ -7,12 +7,13 @@ import { HARDEN_NIGHT_C } from './limits.js';
  * What a young plant gets on each day outside (common practice: shade for 1 to 2 h, longer each day, then sun, then a
  * full day and night).
  */
-export interface HardeningStep {
+interface HardeningStep {
   shadeH: number;
   sunH: number;
   night: boolean;
 }
 
+/** Hours outside on each day of hardening off. */
 export const HARDENING_STEPS: readonly HardeningStep[] = [
   { shadeH: 1, sunH: 0, night: false },
   { shadeH: 2, sunH: 0, night: false },
@@ -26,7 +27,7 @@ export const HARDENING_STEPS: readonly HardeningStep[] = [
   { shadeH: 0, sunH: 12, night: true },
 ];
 
-export interface HardeningDay {
+interface HardeningDay {
   day: Day;
   /** step number from 0; null: a pause */
   step: number | null;
@@ -34,7 +35,7 @@ export interface HardeningDay {
   done: boolean;
 }
 
-export interface HardeningQuestion {
+interface HardeningQuestion {
   /** first day outside */
   startOn: Day;
   today: Day;
@@ -44,6 +45,7 @@ export interface HardeningQuestion {
   weather: readonly WeatherDay[];
 }
 
+/** The days of hardening off. */
 export interface HardeningPlan {
   days: HardeningDay[];
   /** the day after its first full night; a pause moves it */

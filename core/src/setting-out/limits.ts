@@ -5,7 +5,9 @@ import type { Crop } from '../records/plant.js';
  * warmer ends for peppers).
  */
 export const SOIL_FROM_C = 16;
+/** Lowest night for planting out, °C. */
 export const NIGHT_FROM_C: Record<Crop, number> = { tomato: 10, pepper: 13 };
+/** Lowest day for planting out, °C. */
 export const DAY_FROM_C: Record<Crop, number> = { tomato: 18, pepper: 21 };
 /**
  * Mulch keeps soil as it is, so it is laid from this temperature on, °C (judgement: two degrees above what roots

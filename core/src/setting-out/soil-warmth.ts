@@ -5,7 +5,7 @@ import type { Day } from '../units/day.js';
  * The soil follows the air with a delay: the eleven-day running mean of the air stands for the soil at 10 cm (after
  * Zheng, Hunt & Running 1993, Climate Research 2: 183–191; their daily model is off by 1.3 to 2.9 °C, from memory).
  */
-export const SOIL_MEAN_DAYS = 11;
+const SOIL_MEAN_DAYS = 11;
 /** Possible error, °C: bare soil in the sun is warmer, wet and mulched soil colder. */
 export const SOIL_ERROR_C = 2.5;
 const LEAST_DAYS = 5;

@@ -32,7 +32,7 @@ const WEIGHT: Partial<Record<Texture, Weight>> = {
 const MOST_AT_ONCE = { lime: 500, sulfur: 100 } as const;
 const APART_DAYS = { lime: 180, sulfur: 90 } as const;
 
-export interface AcidityDose {
+interface AcidityDose {
   with: 'lime' | 'sulfur';
   /** total g/m², from the weaker to the stronger recipe */
   range: readonly [number, number];
@@ -42,6 +42,7 @@ export interface AcidityDose {
   testAgainOn: Day;
 }
 
+/** The lime or sulfur a bed needs, or why none is given. */
 export type AcidityAnswer =
   { kind: 'dose'; dose: AcidityDose } | { kind: 'right' } | { kind: 'refused'; because: 'pot' | 'over' | 'no-target' };
 

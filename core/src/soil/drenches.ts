@@ -20,6 +20,7 @@ export interface Drench {
 /** A tablespoon of garden lime in 4 L (common practice). */
 export const LIME_WATER_ML_PER_L = 15 / 4;
 
+/** Soil drenches people use, and what they do. */
 export const DRENCHES: readonly Drench[] = [
   {
     code: 'lime-water',

@@ -2,6 +2,7 @@ import type { Crop } from '../records/plant.js';
 
 /** Below the first a soil is too acid, above the second too alkaline (common practice). */
 export const ACID_PH = 5.8;
+/** Soil pH above which iron and manganese become short. */
 export const ALKALINE_PH = 7.2;
 /**
  * Harmful salts in a soil test, dS/m of the saturation extract (FAO Irrigation and Drainage Paper 29, Table 4: tomato

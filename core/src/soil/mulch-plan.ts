@@ -13,6 +13,7 @@ const WARM_FOR_DAYS = 7;
 /** A thinner layer no longer covers, mm. */
 const THIN_MM = 30;
 
+/** What mulching depends on. Depths in mm. */
 export interface MulchQuestion {
   today: Day;
   /** heat is forecast within days: the heat plan then asks for mulch */
@@ -30,6 +31,7 @@ export interface MulchQuestion {
   isPot: boolean;
 }
 
+/** Whether to lay mulch, how deep, and why. */
 export type MulchPlan =
   | { kind: 'lies' }
   /** unknown whether there is mulch: not recorded does not mean not laid */
@@ -40,6 +42,7 @@ export type MulchPlan =
 /** Days after planting when a plant of unknown height counts as tall enough (judgement). */
 const TALL_AFTER_DAYS = 30;
 
+/** Returns whether to lay mulch now. */
 export function mulchPlan(q: MulchQuestion): MulchPlan {
   const { liesMm } = q;
   if (liesMm === null) return { kind: 'ask' };
@@ -63,6 +66,7 @@ export function mulchPlan(q: MulchQuestion): MulchPlan {
   return tall ? lay('warm') : { kind: 'wait', because: 'small' };
 }
 
+/** Returns the reason to lay mulch, or to wait, as a clause. */
 export function mulchInWords(p: MulchPlan, f: Formatter): string {
   switch (p.kind) {
     case 'ask':

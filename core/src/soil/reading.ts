@@ -29,6 +29,7 @@ const ELEMENTS: readonly (readonly [SoilElement, string])[] = [
   ['magnesium', 'Magnesium'],
 ];
 
+/** One value of a soil test against its target. */
 export interface SoilRow {
   what: string;
   /** value in mg/kg, pH, dS/m or % */

@@ -5,7 +5,7 @@ export interface Volume {
   barrows: number;
 }
 /** A usual barrow, heaped no higher than you can push (common practice), L. */
-export const BARROW_L = 80;
+const BARROW_L = 80;
 
 /** @param depthCm as laid, before it settles */
 export function layer(areaM2: number, depthCm: number, bagL: number): Volume {
@@ -15,6 +15,7 @@ export function layer(areaM2: number, depthCm: number, bagL: number): Volume {
 
 /** Drainage of a hole filled twice: mm per hour, and what that means (common practice, from memory). */
 export type Percolation = 'stands' | 'slow' | 'good' | 'fast';
+/** Returns how well water sinks in, from mm an hour in a dug hole. */
 export const percolationOf = (mmPerH: number): Percolation =>
   mmPerH < 5 ? 'stands' : mmPerH < 25 ? 'slow' : mmPerH <= 100 ? 'good' : 'fast';
 /** Returns the rate from how far the water fell, and in how long. */

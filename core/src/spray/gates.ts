@@ -14,10 +14,11 @@ import {
 } from './limits.js';
 
 /** Time of day: before the sun reaches the leaves, in the sun, or after it has left them. */
-export const SPRAY_HOURS = ['dawn', 'midday', 'evening'] as const;
+const SPRAY_HOURS = ['dawn', 'midday', 'evening'] as const;
+/** Time of day for a spray. */
 export type SprayHour = (typeof SPRAY_HOURS)[number];
 
-export interface SprayLabel {
+interface SprayLabel {
   everyDays: number | null;
   mostUses: number | null;
   harvestDays: number | null;
@@ -25,6 +26,7 @@ export interface SprayLabel {
   organic: boolean | null;
 }
 
+/** What a spray must wait for. */
 export interface SprayQuestion {
   spray: SprayCode;
   label: SprayLabel;
@@ -46,6 +48,7 @@ export interface SprayQuestion {
   organicOnly: boolean;
 }
 
+/** Something that forbids a spray now. */
 export type SprayGate =
   | { gate: 'pond' | 'organic' }
   | { gate: 'sun' | 'bees' }
@@ -123,6 +126,7 @@ export function sprayGates(q: SprayQuestion): SprayGate[] {
 export const neverPasses = (g: SprayGate): boolean =>
   g.gate === 'pond' || g.gate === 'organic' || g.gate === 'most-uses';
 
+/** Sprays as shown on screen. */
 export const SPRAY_WORDS: Record<SprayCode, string> = {
   neem: 'neem oil',
   soap: 'soap',
@@ -135,6 +139,7 @@ export const SPRAY_WORDS: Record<SprayCode, string> = {
   other: 'another spray',
 };
 
+/** Returns why a spray is not allowed now, as a clause. */
 export function gateInWords(g: SprayGate, f: Formatter): string {
   switch (g.gate) {
     case 'pond':

@@ -14,6 +14,7 @@ export interface Wanting {
   needs: number;
 }
 
+/** Who gets some of a short stock, and who does not. */
 export interface Dealt {
   given: Wanting[];
   without: Wanting[];

@@ -11,7 +11,6 @@ export interface Stock {
   stringM?: number | null;
   ties?: number | null;
 }
-export const STOCK_ITEMS = ['clothM2', 'covers', 'cages', 'stakes', 'canes', 'stringM', 'ties'] as const;
 
 /**
  * Common practice: cordons on string, stake or mesh of 1.8 m and more; bushes in a cage or on a short stake; peppers
@@ -32,6 +31,7 @@ const TIE_STRING_M = 0.3;
 const LEAST_TIED_M = 0.35;
 const WIND_AHEAD_DAYS = 3;
 
+/** What support depends on. Heights in m. */
 export interface SupportQuestion {
   today: Day;
   crop: Crop;
@@ -48,6 +48,7 @@ export interface SupportQuestion {
   stock: Stock;
 }
 
+/** The support a plant needs, and what is due. */
 export interface SupportPlan {
   kind: SupportKind;
   /** why this one: it fits best, or it is in stock */
@@ -67,6 +68,7 @@ export interface SupportPlan {
   anchor: boolean;
 }
 
+/** Returns the support that fits a plant, from what is in stock first, and whether a tie is due. */
 export function supportPlan(q: SupportQuestion): SupportPlan {
   const { kind, because } = kindFor(q);
   const cordon = kind === 'string' || (kind === 'stake' && q.habit !== 'determinate');
@@ -119,6 +121,7 @@ function kindFor({ crop, habit, stock }: SupportQuestion): { kind: SupportKind; 
     : { kind: 'string', because: 'fits' };
 }
 
+/** Supports as shown on screen. */
 export const SUPPORT_WORDS: Record<SupportKind, string> = {
   string: 'a string from above, looped loosely at the base',
   stake: 'a stake',

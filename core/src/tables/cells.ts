@@ -2,6 +2,7 @@ import { isDay, type Day } from '../units/day.js';
 
 /** The order of day, month and year in dates not written as YYYY-MM-DD. */
 export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const;
+/** Order of day, month and year in a file. */
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
 const padded = (n: string): string => n.padStart(2, '0');
@@ -25,6 +26,7 @@ export function guessDateOrder(samples: readonly string[]): DateOrder {
   return DATE_ORDERS.find((order) => given.every((s) => readDay(s, order) !== null)) ?? 'ymd';
 }
 
+/** Decimal sign of a file. */
 export type Decimal = '.' | ',';
 
 /**

@@ -3,7 +3,7 @@ import { unitsOf } from './quantities.js';
 import { columnsOf, TABLE_NAMES, type TableColumn, type TableName } from './tables.js';
 
 /** One column of a file, and what it is. */
-export interface MappedColumn {
+interface MappedColumn {
   field: string;
   /** column of the file, from 0 */
   at: number;

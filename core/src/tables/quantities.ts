@@ -20,6 +20,7 @@ export const QUANTITIES = {
   sun: { 'MJ/m2': [1, 0], 'kWh/m2': [3.6, 0], 'W/m2': [0.0864, 0] },
 } as const satisfies Record<string, Record<string, readonly [factor: number, offset: number]>>;
 
+/** A quantity with units in imported files. */
 export type QuantityName = keyof typeof QUANTITIES;
 
 /** Returns the units of a quantity; ours is the first. */

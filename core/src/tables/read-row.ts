@@ -9,6 +9,7 @@ export interface CellFault {
   reason: string;
 }
 
+/** Values of one imported row. */
 export type Values = Record<string, string | number | { amount: number; unit: string }>;
 
 const MOST_SHOWN = 40;

@@ -30,6 +30,7 @@ interface Column {
   /** names such a column goes by, lower case without spaces and symbols */
   names: readonly string[];
 }
+/** A column of a table that can be imported. */
 export type TableColumn = Readonly<Column>;
 
 const date: Column = {
@@ -242,7 +243,11 @@ export const TABLES = {
   },
 } as const satisfies Record<string, { label: string; columns: readonly Column[] }>;
 
+/** Name of a table that can be imported. */
 export type TableName = keyof typeof TABLES;
+/** Names of all tables that can be imported. */
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
+/** Returns the columns of a table. */
 export const columnsOf = (table: TableName): readonly TableColumn[] => TABLES[table].columns;
+/** Returns whether a name is that of a table. */
 export const isTable = (name: string): name is TableName => name in TABLES;

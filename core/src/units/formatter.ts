@@ -95,6 +95,7 @@ function daysTogether(days: readonly Day[], form: DateForm): string {
   );
 }
 
+/** Returns a formatter for these units and this form of dates. All amounts go in as metric. */
 export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM'): Formatter {
   const shown =
     (quantity: Quantity, write: (value: number) => string = sensible) =>

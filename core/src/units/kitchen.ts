@@ -2,23 +2,23 @@ import type { VolumeUnit } from './units.js';
 
 /**
  * Spoons and cups. US: NIST Handbook 44, appendix C (1 tsp = 1/6 US fluid ounce = 4.92892 mL). Elsewhere the spoons of kitchen
- * scales hold 5 and 15 mL (metric spoons, common practice); the imperial fluid ounce from the UK Weights and Measures Act 1985.
+ * scales hold 5 and 15 mL (metric spoons, common practice).
  */
 const US_FLUID_OUNCE_ML = 29.5735295625;
-export const IMPERIAL_FLUID_OUNCE_ML = 28.4130625;
+/** US spoons and cup, mL. */
 export const US_SPOONS = {
   tsp: US_FLUID_OUNCE_ML / 6,
   tbsp: US_FLUID_OUNCE_ML / 2,
   cup: US_FLUID_OUNCE_ML * 8,
 } as const;
-export const METRIC_SPOONS = { tsp: 5, tbsp: 15, cup: 250 } as const;
+const METRIC_SPOONS = { tsp: 5, tbsp: 15, cup: 250 } as const;
 export { US_FLUID_OUNCE_ML };
 
-export const spoonsOf = (volume: VolumeUnit): Record<'tsp' | 'tbsp' | 'cup', number> =>
+const spoonsOf = (volume: VolumeUnit): Record<'tsp' | 'tbsp' | 'cup', number> =>
   volume === 'gal-us' ? US_SPOONS : METRIC_SPOONS;
 
 /** What a person can measure with spoons and a cup. */
-export interface Spooned {
+interface Spooned {
   /** millilitres really taken */
   ml: number;
   /** "1¼ tsp", "2 tbsp and ½ tsp", "1½ cups" */

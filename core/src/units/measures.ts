@@ -75,7 +75,9 @@ export const MEASURES = {
   /** a count or a number of days: no unit */
   count: () => scaled('', 1),
 } satisfies Record<string, (u: Units) => Measure>;
+/** A quantity that can be shown and entered in several units. */
 export type Quantity = keyof typeof MEASURES;
+/** Returns unit, factor and digits of a quantity in these units. */
 export const measureOf = (quantity: Quantity, units: Units): Measure => MEASURES[quantity](units);
 
 /**

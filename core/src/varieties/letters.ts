@@ -2,7 +2,7 @@ import type { Crop } from '../records/plant.js';
 import { onlyCropOf, type DisorderCode } from '../records/vocabulary/disorders.js';
 
 /** What a resistance letter on a packet means. */
-export interface LetterRow {
+interface LetterRow {
   letters: string;
   means: string;
   /** the problem it protects against, by our code; null: a disease the handbook does not cover */
@@ -61,7 +61,7 @@ const byLetters = new Map(LETTERS.map((r) => [r.letters.toLowerCase(), r]));
 /** A race after the letter ("F3", "Fol:0-2", "BLS 1–3") narrows it; the disease is the same. */
 const withoutRaces = (code: string): string => code.replace(/[\s:]*\d[\d,\s–-]*$/, '');
 
-export interface ReadLetters {
+interface ReadLetters {
   known: { code: string; row: LetterRow }[];
   /** letters we could not read; nothing is guessed */
   unknown: string[];

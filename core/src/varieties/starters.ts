@@ -4,10 +4,11 @@ import type { Variety } from './variety.js';
  * Varieties by type as a shop sorts them, without trade names: a starting point to edit (common practice, from
  * memory).
  */
-export interface StarterVariety extends Variety {
+interface StarterVariety extends Variety {
   code: string;
 }
 
+/** Common varieties to start from. */
 export const STARTER_VARIETIES: readonly StarterVariety[] = [
   {
     code: 'cherry',

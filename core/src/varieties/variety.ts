@@ -6,7 +6,9 @@ import { type Crop, CROPS, GROWTH_HABITS, type GrowthHabit, PLANT_TYPES, type Pl
 import { typeFaults } from '../records/rules.js';
 import { readLetters } from './letters.js';
 
+/** Colours of ripe fruit. */
 export const RIPE_COLOURS = ['red', 'pink', 'orange', 'yellow', 'green', 'purple', 'brown', 'white'] as const;
+/** Colour of ripe fruit. */
 export type RipeColour = (typeof RIPE_COLOURS)[number];
 /** A variety of tomato or pepper, from its packet and the gardener's knowledge. Fields left out are unknown. */
 export class Variety extends VarietyTendencies {

@@ -10,6 +10,7 @@ import { measuredByDay } from './measured.js';
 import { type BalanceDay, type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from './run.js';
 import { demands } from './season.js';
 
+/** The water balance of a plant, day by day. */
 export interface Balance {
   days: BalanceDay[];
   etoMethod: EtoMethod | null;

@@ -18,6 +18,7 @@ export interface SetUp {
   shadePct?: number | null;
 }
 
+/** One simulated season of a set-up. */
 export interface SeasonResult {
   /** all per plant */
   litres: number;
@@ -34,15 +35,18 @@ export interface SeasonResult {
   splits: number;
 }
 
+/** A plant as the comparison of watering methods needs it. */
 export type BenchPlant = Pick<PlantCase, 'place' | 'plant' | 'garden'> & {
   watering?: PlantCase['records']['watering'];
 };
 
+/** A set-up and its simulated seasons. */
 export interface BenchRow {
   setUp: SetUp;
   seasons: SeasonResult[];
 }
 
+/** Returns the tenth, fiftieth and ninetieth percentile. */
 export const middle = (list: readonly number[]): { low: number; mid: number; high: number } => {
   const sorted = [...list].sort((a, b) => a - b);
   const at = (share: number): number =>
@@ -61,8 +65,8 @@ const KEYS = [
   'blossomEndRotShare',
   'splits',
 ] as const;
+/** A measure of the comparison of watering methods. */
 export type BenchMeasure = (typeof KEYS)[number];
-export const BENCH_MEASURES: readonly BenchMeasure[] = KEYS;
 
 /** Returns the verdict: which set-up keeps the plant best, and what it costs compared with the others. */
 export function verdict(rows: readonly BenchRow[]): { best: number; why: string } | null {

@@ -7,6 +7,7 @@ export interface Estimate {
   sd: number;
 }
 
+/** Fraction of available water that a finger stands for, with its standard error (judgement). */
 export const FEEL: Record<'dry' | 'damp' | 'wet', Estimate> = {
   dry: { fraction: 0.25, sd: 0.15 },
   damp: { fraction: 0.6, sd: 0.2 },
@@ -17,10 +18,12 @@ export const FEEL: Record<'dry' | 'damp' | 'wet', Estimate> = {
 export const PROBE_SD = 0.35;
 /** Drooping over dry soil, and water running out below, fix the store at either end. */
 export const DROOPED: Estimate = { fraction: 0.1, sd: 0.07 };
+/** After water ran out below, the pot is full. */
 export const RAN_THROUGH: Estimate = { fraction: 1, sd: 0.05 };
 
 /** What corrected the model. */
 export type CorrectedBy = 'weight' | 'drained' | 'droop' | 'finger' | 'probe';
+/** A measured fraction of available water, and how. */
 export interface Measured extends Estimate {
   by: CorrectedBy;
   /** for a finger or probe: depth in cm; it covers the soil down to about twice that */
@@ -28,14 +31,16 @@ export interface Measured extends Estimate {
 }
 
 /** Daily growth of the model's error, and its maximum. */
-export const ERROR_PER_DAY = 0.05;
-export const MOST_ERROR = 0.3;
+const ERROR_PER_DAY = 0.05;
+const MOST_ERROR = 0.3;
 
+/** Returns the estimate after a measurement: a Kalman update of two normal errors, fractions 0 to 1. */
 export function corrected(model: Estimate, seen: Estimate): Estimate {
   const gain = model.sd ** 2 / (model.sd ** 2 + seen.sd ** 2);
   return { fraction: model.fraction + gain * (seen.fraction - model.fraction), sd: Math.sqrt(1 - gain) * model.sd };
 }
 
+/** Returns the standard error one day later without a measurement. */
 export const grown = (sd: number): number => Math.min(MOST_ERROR, Math.hypot(sd, ERROR_PER_DAY));
 
 /**

@@ -4,7 +4,7 @@ import type { Crop, Stage } from '../records/plant.js';
  * How a crop uses water. Kcb: FAO-56 Table 17; stage lengths: Table 11; p: Table 22 (all from memory). Root depths:
  * Table 22 with the usual range for garden plants. Canopy widths: judgement.
  */
-export interface WaterCrop {
+interface WaterCrop {
   /** basal crop coefficients: what the leaves transpire, without the soil */
   kcbInitial: number;
   kcbMid: number;
@@ -20,6 +20,7 @@ export interface WaterCrop {
   fullCoverM2: number;
 }
 
+/** Crop coefficients and root depths (FAO-56 Tables 11, 17, 22; basal values Table 17). */
 export const WATER_CROPS: Record<Crop, WaterCrop> = {
   tomato: {
     kcbInitial: 0.15,

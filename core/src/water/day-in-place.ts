@@ -10,7 +10,7 @@ import { etoAtPlant } from './season.js';
  * One day as the plant experiences it: the weather where it grows, and the reference evapotranspiration that reaches
  * it.
  */
-export interface DayInPlace {
+interface DayInPlace {
   own: WeatherDay;
   etoMm: number;
   method: EtoMethod;
@@ -24,6 +24,7 @@ export function openEto({ place, garden }: Standing, w: WeatherDay, own: Weather
   return referenceEvapotranspiration(felt, garden.latitude, garden.elevationM, dayOfYear(w.date));
 }
 
+/** Returns a day's weather and reference evapotranspiration where the plant grows. */
 export function dayInPlace(c: Standing, w: WeatherDay): DayInPlace {
   const own = weatherInPlace(c.place, w, c.garden);
   const open = openEto(c, w, own);

@@ -10,7 +10,7 @@ import { depletionFraction, type RootZone, stressCoefficient } from './root-zone
  * first (in the morning) and Ks is followed through the day, solved exactly. Either way a wetter start ends at least
  * as wet, and a bigger pot never dries sooner.
  */
-export interface DayFlows {
+interface DayFlows {
   rainMm: number;
   irrigationMm: number;
   /** transpiration without water shortage, over its soil, mm */
@@ -23,6 +23,7 @@ export interface DayFlows {
   runoffMm: number;
 }
 
+/** One day of the water balance: mm over the root zone. */
 export interface DayResult {
   depletionMm: number;
   ks: number;
@@ -32,6 +33,7 @@ export interface DayResult {
   drainedMm: number;
 }
 
+/** Returns the root zone after one day (FAO-56 eq. 85). All in mm. */
 export function stepDay(depletionBeforeMm: number, zone: RootZone, crop: Crop, f: DayFlows): DayResult {
   const p = depletionFraction(crop, f.etcMm);
   const inMm = f.rainMm - f.interceptedMm - f.runoffMm + f.irrigationMm;

@@ -53,7 +53,7 @@ export const WETTED_SHARE: Record<WaterMethod, number> = {
 export const throughMulch = (depthMm: number): number => 1 - 0.5 * Math.min(1, Math.max(0, depthMm) / 50);
 
 /** The drying top layer. `depletionMm` is De over the wet, bare part. */
-export interface TopLayer {
+interface TopLayer {
   texture: Texture;
   depletionMm: number;
 }

@@ -2,6 +2,7 @@ import type { WeatherDay } from '../climate/gaps.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays } from '../units/day.js';
 
+/** A forecast day. */
 export interface ForecastWeather extends WeatherDay {
   rainChancePct?: number | null;
 }

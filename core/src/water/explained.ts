@@ -3,7 +3,7 @@ import type { CorrectedBy } from './corrections.js';
 import type { BalanceDay } from './run.js';
 
 /** How the water left was estimated; litres are for one plant. */
-export interface WaterExplained {
+interface WaterExplained {
   /** water within reach of its roots when the soil is full, and what is left of it */
   inReachL: number;
   leftL: number;

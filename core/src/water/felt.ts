@@ -30,9 +30,10 @@ const FLEETING: ReadonlySet<SignCode> = new Set<SignCode>([
   'soil-pooling',
   'soil-pulls-from-pot',
 ]);
+/** Returns whether a sign of water passes within hours. */
 export const isFleeting = (sign: SignCode): boolean => FLEETING.has(sign);
 
-export const checkLastsDays = (place: PlantCase['place']): number => (isPotted(place) ? 1 : 3);
+const checkLastsDays = (place: PlantCase['place']): number => (isPotted(place) ? 1 : 3);
 
 /** Rain that reaches finger depth, mm; less only wets leaves and mulch. */
 const TELLING_RAIN_MM = 5;

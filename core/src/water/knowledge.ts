@@ -11,7 +11,7 @@ import type { BalanceDay } from './run.js';
  */
 
 /** Days a log may be silent: a pot without water for longer would be dead, a bed bone dry (judgement). */
-export const silenceLasts = (place: PlantCase['place']): number => (isPotted(place) ? 10 : 21);
+const silenceLasts = (place: PlantCase['place']): number => (isPotted(place) ? 10 : 21);
 
 /** Days with a record about water; 0 litres means none was given. */
 function wordsOnWater(c: Pick<PlantCase, 'records' | 'observations'>): Set<Day> {

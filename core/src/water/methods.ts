@@ -60,13 +60,16 @@ export const WATERING_METHODS = {
   },
 } as const satisfies Record<string, MethodRow>;
 
+/** Code of a watering method. */
 export type MethodCode = keyof typeof WATERING_METHODS;
 /** Returns why a method waters on a morning: for what the day would use, or for what is used already. */
 export function whyDue(method: MethodCode, already: boolean): string {
   const row: MethodRow = WATERING_METHODS[method];
   return already && row.due ? row.due : row.why;
 }
+/** Codes of all watering methods. */
 export const METHOD_CODES = Object.keys(WATERING_METHODS) as MethodCode[];
+/** The watering method unless the gardener chooses. */
 export const DEFAULT_METHOD: MethodCode = 'by-need';
 
 /** Returns the methods that make sense here. */

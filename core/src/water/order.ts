@@ -13,6 +13,7 @@ const REST_WORTH = 0.25;
 /** A second watering below this share of the day's use is not worth the walk. */
 const SECOND_WORTH = 0.1;
 
+/** Water asked for, mm, with its reason. */
 export interface Order {
   mm: number;
   /** the morning's watering alone, before subtracting what was given */
@@ -22,6 +23,7 @@ export interface Order {
   why: string;
 }
 
+/** What turns an order into litres. */
 export interface Circumstances {
   allowed: boolean;
   /** mornings until the next allowed watering */

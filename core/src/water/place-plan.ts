@@ -37,6 +37,7 @@ export interface Pour {
   plan: WeekPlan | null;
 }
 
+/** The plan of one bed or pot: what each plant gets. */
 export interface PlacePlan {
   /** one amount for all its plants */
   together: boolean;
@@ -47,7 +48,7 @@ export interface PlacePlan {
 const RHYTHM_DAYS = 14;
 
 /** Beds are watered as a whole, and so are pots on a line or timer; other pots one by one. */
-export const isWateredTogether = (
+const isWateredTogether = (
   kind: PlaceKind,
   { irrigation, byTimer }: { irrigation?: Irrigation | null; byTimer?: boolean },
 ): boolean => !isPotted({ kind }) || irrigation === 'drip' || irrigation === 'soaker' || byTimer === true;

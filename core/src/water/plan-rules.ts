@@ -36,6 +36,7 @@ export interface PlanRules {
 /** A can is emptied in a minute or two: its flow does not matter. */
 const runsByClock = (irrigation: Irrigation | null | undefined): boolean => !!irrigation && irrigation !== 'can';
 
+/** Returns a bed's rules for one of its plants: shared flows and amounts are divided. */
 export function rulesPerPlant(rules: PlaceRules, plants: number): PlanRules {
   const shared = (whole: number | null | undefined): number | null =>
     whole != null ? whole / Math.max(1, plants) : null;

@@ -16,6 +16,7 @@ import { missingMm, type Morning, wateringLimit } from './strategies.js';
 /** Days a plan shows. */
 export const WEEK_DAYS = 7;
 
+/** One day of the plan, litres per plant. */
 export interface PlanDay {
   date: Day;
   /** litres to give per plant; 0 for no watering */
@@ -54,7 +55,7 @@ export interface PlannedWatering {
 }
 
 /** How often and how much, as the plan continues. */
-export interface Rhythm {
+interface Rhythm {
   litres: number;
   everyDays: number;
 }
@@ -75,6 +76,7 @@ export interface WeekPlan {
   rhythm: Rhythm | null;
 }
 
+/** A case as the water plan needs it. */
 export type PlannedCase = Pick<PlantCase, 'place' | 'plant' | 'garden' | 'asOf'>;
 
 /** Where a plan begins. */
@@ -183,7 +185,7 @@ function rhythmOf(list: readonly PlannedDay[]): Rhythm | null {
 }
 
 /** One day of a plan as run. */
-export interface PlannedDay {
+interface PlannedDay {
   day: BalanceDay;
   /** litres per plant: already recorded, and added by the plan */
   given: number;

@@ -34,7 +34,7 @@ export const rimAreaM2 = (volumeL: number): number => (Math.PI / 4) * potWidthM(
 const UNKNOWN_POT_L = 10;
 
 /** Returns the ground of one plant, m²: as stated, or the spacing squared; for a pot its rim. */
-export function soilAreaM2(place: PlaceFacts, crop: Crop, spacingM?: number | null): number {
+function soilAreaM2(place: PlaceFacts, crop: Crop, spacingM?: number | null): number {
   if (isPotted(place)) return rimAreaM2(place.volumeL ?? UNKNOWN_POT_L);
   return place.areaM2 ?? (spacingM ?? DEFAULT_SPACING_M[crop]) ** 2;
 }

@@ -68,6 +68,7 @@ export interface RunState {
   lastWettedShare: number;
 }
 
+/** Returns the state of a water balance that starts at an estimate. */
 export const startOf = ({ fraction, sd }: Estimate): RunState => ({
   depletionMm: null,
   fraction,
@@ -77,12 +78,14 @@ export const startOf = ({ fraction, sd }: Estimate): RunState => ({
   lastWettedShare: 1,
 });
 
+/** Water given on a day, litres per plant. */
 export interface Given {
   /** per plant */
   litres: number;
   /** share of the surface it wets */
   wettedShare: number;
 }
+/** No watering. */
 export const NOTHING_GIVEN: Given = { litres: 0, wettedShare: 1 };
 
 /** Returns rain caught by leaves and rain that runs off, mm. */

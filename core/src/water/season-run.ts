@@ -17,11 +17,12 @@ import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } f
 /** Seasons of watering methods, day by day. Many thousands run at once, so what set-ups share is computed once. */
 
 /** One season's weather where the plant grows, with its reference evapotranspiration, computed once for all set-ups. */
-export interface SeasonWeather {
+interface SeasonWeather {
   days: readonly WeatherDay[];
   etoMm: readonly number[];
 }
 
+/** Returns the weather of a season where the plant grows, with evapotranspiration, mm. */
 export function seasonWeather(c: Pick<PlantCase, 'garden' | 'place'>, days: readonly WeatherDay[]): SeasonWeather {
   const own = days.map((w) => weatherInPlace(c.place, w, c.garden));
   return { days: own, etoMm: days.map((w, i) => openEto(c, w, own[i]!).etoMm) };

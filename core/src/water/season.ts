@@ -39,6 +39,7 @@ export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number 
   return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * THROUGH_COVER[coverOf(place)];
 }
 
+/** A plant's demand on one day. */
 export interface Demand {
   kcb: number;
   /** Kcb ETo over the plant's soil: transpiration without water shortage, mm */
@@ -54,7 +55,7 @@ export interface Demand {
 type DemandWeather = Pick<WeatherDay, 'date' | 'tMinC' | 'tMaxC' | 'windMs' | 'rhMeanPct'>;
 
 /** Where a plant is in its season, computed once per run. */
-export interface SeasonClock {
+interface SeasonClock {
   /** days since planting out, on the day of the question */
   today: number;
   asOf: number;
@@ -63,6 +64,7 @@ export interface SeasonClock {
   heightTodayM: number;
 }
 
+/** Returns the clock of a plant's season: days in the ground, adjusted to the recorded stage. */
 export function seasonClock({ plant, asOf }: Pick<PlantCase, 'plant' | 'asOf'>): SeasonClock {
   const today = daysInGround(plant, asOf);
   const pace = plant.stage ? stageClock(plant.crop, plant.stage, today) : 1;

@@ -12,6 +12,7 @@ const EVERY_OTHER = 2;
 /** Stages before new leaves; a later recorded stage means it has settled in. */
 const STILL: ReadonlySet<string> = new Set(['seedling', 'establishing']);
 
+/** How a new transplant is watered. */
 export type Settling = 'daily' | 'every-other';
 
 /** Returns whether a plant is still settling in on a day; null if not, or if its planting date is unknown. */
@@ -31,6 +32,7 @@ export function settlingMm(m: Morning, settling: Settling): number {
   return missingMm(m) >= WORTH_MM ? refillMm(m) : 0;
 }
 
+/** Why a new transplant is watered so, as shown on screen. */
 export const SETTLING_WHY: Record<Settling, string> = {
   daily: 'new roots are still in their plug: a little every day',
   'every-other': 'weaning: every second day while new leaves show',

@@ -5,7 +5,7 @@ import { slopeHolds } from './soils.js';
 /** Water given faster than the soil takes it puddles, runs off or runs down the pot's wall, so it is given in steps. */
 
 /** Infiltration of wet soil, mm per hour (common practice, from memory; judgement). */
-export const INFILTRATION_MM_H: Record<Texture, number> = {
+const INFILTRATION_MM_H: Record<Texture, number> = {
   sand: 50,
   'loamy-sand': 40,
   'sandy-loam': 25,
@@ -23,6 +23,7 @@ const MOST_STEPS = 4;
 /** Longest wait between steps; by then most of it has soaked in. */
 const LONGEST_WAIT_MIN = 45;
 
+/** How to give a large amount so that it soaks in. */
 export interface SoakSteps {
   /** number of rounds */
   times: number;

@@ -3,6 +3,7 @@ import { isPotted, type Slope, type Texture } from '../records/place.js';
 
 /** Share of rain a sloping surface holds compared with level ground (judgement). A pot is always level. */
 const SLOPE_HOLDS: Record<Slope, number> = { flat: 1, gentle: 0.75, steep: 0.5 };
+/** Returns the share of rain and water that a slope holds, 0 to 1. */
 export const slopeHolds = (place: Pick<PlaceFacts, 'kind' | 'slope'>): number =>
   isPotted(place) ? 1 : SLOPE_HOLDS[place.slope ?? 'flat'];
 
@@ -25,6 +26,7 @@ export interface Soil {
   roomAbove: number;
 }
 
+/** Water held by each texture: fractions of volume, mm (FAO-56 Table 19; mixes: judgement). */
 export const SOILS: Record<Texture, Soil> = {
   sand: {
     label: 'Sand',

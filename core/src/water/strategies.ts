@@ -58,7 +58,7 @@ export const remembered =
     random() < 0.25 ? mm : 0;
 
 /** Fraction of the store to use before refilling while fruit swells (no drier than 60 % left). */
-export const FRUIT_LIMIT = 0.4;
+const FRUIT_LIMIT = 0.4;
 /** A limited "drier finish": half as much again once fruit colours, and never beyond 70 % used. */
 const DRIER_FINISH = 1.5;
 

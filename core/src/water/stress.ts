@@ -7,12 +7,14 @@ import type { BalanceDay } from './run.js';
 
 /** Below this Ks a plant is short of water. */
 export const SHORT_OF_WATER_KS = 0.8;
+/** Returns whether a plant was short of water on a day: Ks below 0.8. */
 export const isShortOfWater = (d: Pick<BalanceDay, 'ks'>): boolean => d.ks < SHORT_OF_WATER_KS;
 /** Days short of water in a row that make a dry spell. */
 export const DRY_SPELL_DAYS = 3;
 
 /** Below the first share of its available water a bed or pot is dry, above the second it has plenty. */
 export const DRY_LEFT = 0.25;
+/** Share of available water from which it is ample. */
 export const AMPLE_LEFT = 0.5;
 /** Below this share a plant droops (judgement: what drooping over dry soil means, 0.1, plus half of its error). */
 export const HANGS_LEFT = 0.13;
@@ -21,12 +23,13 @@ export const FULL_LEFT = 0.97;
 
 /** A rise of this share of the store is a swing; this many are uneven watering. */
 export const SWING_SIZE = 0.5;
+/** Swings between dry and wet from which watering counts as uneven. */
 export const UNEVEN_SWINGS = 2;
 /** Days waterlogged after which roots take up as little as dry ones. */
 export const OVERFULL_DAYS = 5;
 
 /** A rise from a dry low to a wet high. */
-export interface Swing<D> {
+interface Swing<D> {
   low: D;
   high: D;
 }

@@ -33,6 +33,7 @@ export function topAfter(beforeMm: number, zone: RootZone, step: DayResult, inMm
   return step.depletionMm <= 0 ? 0 : Math.min(most, Math.max(dried, step.depletionMm - rest, 0));
 }
 
+/** The root zone's store with its top layer, mm. */
 export interface Store {
   depletionMm: number;
   sd: number;

@@ -5,7 +5,7 @@ import { roundTo } from '../units/rounding.js';
 import { litresFromMinutes } from './flow.js';
 
 /** What a bed or pot must provide to save a watering of it. */
-export interface WateredPlace {
+interface WateredPlace {
   irrigation?: Irrigation | null;
   /** for the whole bed or pot, litres an hour */
   flowLPerH?: number | null;

@@ -1,5 +1,6 @@
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
+/** An account; passwords are stored as scrypt hashes only. */
 @Entity('account')
 export class AccountEntity {
   @PrimaryColumn('uuid')

@@ -20,6 +20,7 @@ import { KnownDevices } from './known-devices.js';
 import { beginSession, endSession } from './sessions.js';
 import { AccountId, Public } from './session.js';
 
+/** Routes of the signed-in account: sign up, sign in, sign out. */
 @Controller('api')
 export class AccountsController {
   constructor(

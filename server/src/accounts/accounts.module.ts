@@ -10,6 +10,7 @@ import { PasswordsService } from './passwords.service.js';
 import { Sweep } from './sweep.service.js';
 import { Tries } from './tries.js';
 
+/** Accounts, sessions and passwords. */
 @Module({
   imports: [MailModule, TypeOrmModule.forFeature([AccountEntity])],
   controllers: [AccountsController, PasswordsController],

@@ -18,6 +18,7 @@ export interface Caller {
   deviceKnownTo: (accountId: string) => string | null;
 }
 
+/** Creates accounts and checks passwords. */
 @Injectable()
 export class AccountsService {
   /** verified against when no such account exists, so both answers take equally long */

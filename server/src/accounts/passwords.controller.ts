@@ -5,6 +5,7 @@ import { PasswordsService } from './passwords.service.js';
 import { AccountId, Public } from './session.js';
 import { beginSession, endSession } from './sessions.js';
 
+/** Routes to change and reset a password. */
 @Controller('api')
 export class PasswordsController {
   constructor(private readonly passwords: PasswordsService) {}

@@ -26,12 +26,15 @@ declare module 'express' {
 const PUBLIC = 'public';
 /** Marks a route that needs no session. All others do. */
 export const Public = () => SetMetadata(PUBLIC, true);
+/** Metadata key of a route anyone may call. */
 export const PUBLIC_KEY = PUBLIC;
 
+/** Metadata key of the role a route needs. */
 export const NEEDS_KEY = 'needs';
 /** Sets the role needed in the garden of the path. By default reading needs `look`, everything else `keep`. */
 export const Needs = (role: Role) => SetMetadata(NEEDS_KEY, role);
 
+/** Metadata key of a route that access keys may not call. */
 export const SESSION_ONLY_KEY = 'session-only';
 /** Marks a garden route for people only: a lost key must not create keys or invite anyone. */
 export const PeopleOnly = () => SetMetadata(SESSION_ONLY_KEY, true);

@@ -10,5 +10,6 @@ export async function beginSession(request: Request, accountId: string, since: n
   await promisify(request.session.save.bind(request.session))();
 }
 
+/** Ends the session of a request. */
 export const endSession = (request: Request): Promise<void> =>
   promisify(request.session.destroy.bind(request.session))();

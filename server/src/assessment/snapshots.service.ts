@@ -35,7 +35,9 @@ export interface GardenSnapshot {
   kept: KeptGarden;
 }
 
+/** Returns the beds and pots that are not archived. */
 export const livePlaces = (s: GardenSnapshot): PlaceEntity[] => s.places.filter((p) => !p.retiredOn);
+/** Returns the plants in a bed that are not removed. */
 export const livePlantsIn = (s: GardenSnapshot, placeId: string): PlantEntity[] =>
   s.plantsIn(placeId).filter((p) => !p.retiredOn);
 

@@ -3,6 +3,7 @@ import type { CalendarLinkDto, NewCalendarLink } from '@candid-leaf/contract';
 import { PeopleOnly, Public } from '../accounts/session.js';
 import { CalendarService } from './calendar.service.js';
 
+/** Routes of the calendar link. */
 @Controller('api')
 export class CalendarController {
   constructor(private readonly calendar: CalendarService) {}

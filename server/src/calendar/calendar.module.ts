@@ -5,6 +5,7 @@ import { TodayModule } from '../today/today.module.js';
 import { CalendarController } from './calendar.controller.js';
 import { CalendarService } from './calendar.service.js';
 
+/** Tasks and season dates as a calendar. */
 @Module({
   imports: [AssessmentModule, SeasonModule, TodayModule],
   controllers: [CalendarController],

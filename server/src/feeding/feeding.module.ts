@@ -7,6 +7,7 @@ import { TodayService } from '../today/today.service.js';
 import { TreatmentsModule } from '../treatments/treatments.module.js';
 import { FeedingSource } from './feeding.source.js';
 
+/** Feeding as a source of tasks. */
 @Module({
   imports: [AssessmentModule, ProductsModule, RecordsModule, TodayModule, TreatmentsModule],
   providers: [FeedingSource],

@@ -100,6 +100,7 @@ export class FeedingSource extends TaskSource {
   }
 }
 
+/** Returns the feed plan of a plant. */
 export const planOf = (s: GardenSnapshot, own: PlantAssessment): FeedPlan =>
   feedingOf(own, s.garden.starter ?? 'compost-balanced');
 

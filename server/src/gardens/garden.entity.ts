@@ -5,6 +5,7 @@ import type { SeasonMode } from '@candid-leaf/core/season';
 import type { Away } from '@candid-leaf/core/rounds';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
+/** A garden with its settings. */
 @Entity('garden')
 export class GardenEntity {
   @PrimaryColumn('uuid')

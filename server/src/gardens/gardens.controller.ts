@@ -3,6 +3,7 @@ import { GardenInput, type GardenDto, type MyGarden } from '@candid-leaf/contrac
 import { AccountId } from '../accounts/session.js';
 import { GardensService } from './gardens.service.js';
 
+/** Routes of the gardens themselves. */
 @Controller('api/gardens')
 export class GardensController {
   constructor(private readonly gardens: GardensService) {}

@@ -4,6 +4,7 @@ import { GardensController } from './gardens.controller.js';
 import { GardensService } from './gardens.service.js';
 import { MembershipEntity } from './membership.entity.js';
 
+/** Gardens and who belongs to them. */
 @Module({
   imports: [TypeOrmModule.forFeature([MembershipEntity])],
   controllers: [GardensController],

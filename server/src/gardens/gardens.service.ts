@@ -28,6 +28,7 @@ const awayFaults = (away: GardenInput['away']): Fault[] =>
       : [];
   });
 
+/** Reads and changes gardens. Every write to a garden runs inside `change`. */
 @Injectable()
 export class GardensService {
   private readonly followers: ((garden: GardenDto, moved: boolean) => Promise<void>)[] = [];

@@ -1,6 +1,7 @@
 import type { Role } from '@candid-leaf/contract';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
+/** A person's role in a garden. */
 @Entity('membership')
 export class MembershipEntity {
   @PrimaryColumn('uuid')

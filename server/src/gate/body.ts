@@ -4,7 +4,7 @@ import { badRequest } from '../shared/http-errors.js';
 import { shapeFaults } from '@candid-leaf/core/records';
 
 /** Body limits in bytes: signed out, and signed in (the longest place or order of plants). */
-export const BODY_LIMIT = { anybody: '10kb', gardener: '200kb' } as const;
+const BODY_LIMIT = { anybody: '10kb', gardener: '200kb' } as const;
 
 /** Routes anyone may write to. */
 const PUBLIC_WRITES = /^\/api\/(accounts|session|password\/\w+|watering\/.*)\/?$/i;

@@ -31,5 +31,6 @@ class HealthController {
   }
 }
 
+/** Health and readiness. */
 @Module({ controllers: [HealthController], providers: [Pulse, BackupWatch] })
 export class HealthModule {}

@@ -3,6 +3,7 @@ import { PasswordOnly, type Me } from '@candid-leaf/contract';
 import { AccountId } from '../accounts/session.js';
 import { LeavingService } from './leaving.service.js';
 
+/** Routes to delete one's account, and to change one's mind. */
 @Controller('api/account/leaving')
 export class LeavingController {
   constructor(private readonly leaving: LeavingService) {}

@@ -3,6 +3,7 @@ import { InvitationInput, RoleChange, type InvitationView, type NewLink, type Pe
 import { AccountId, Needs, PeopleOnly, Public } from '../accounts/session.js';
 import { PeopleService } from './people.service.js';
 
+/** Routes of members, invitations and roles. */
 @Controller('api')
 export class PeopleController {
   constructor(private readonly people: PeopleService) {}

@@ -9,6 +9,7 @@ import { LeavingService } from './leaving.service.js';
 import { PeopleController } from './people.controller.js';
 import { PeopleService } from './people.service.js';
 
+/** Members, invitations, access keys and leaving. */
 @Module({
   imports: [AccountsModule, GardensModule, MailModule],
   controllers: [PeopleController, LeavingController, AccessKeysController],

@@ -6,6 +6,7 @@ import { readWhole } from '../shared/read-whole.js';
 import type { Size } from './photo-files.js';
 import { PhotosService } from './photos.service.js';
 
+/** Routes of photos. */
 @Controller('api/gardens/:gardenId/photos')
 export class PhotosController {
   constructor(private readonly photos: PhotosService) {}

@@ -4,6 +4,7 @@ import { PeopleModule } from '../people/people.module.js';
 import { PhotosController } from './photos.controller.js';
 import { PhotosService } from './photos.service.js';
 
+/** Photos and where their pictures are stored. */
 @Module({
   imports: [GardensModule, PeopleModule],
   controllers: [PhotosController],

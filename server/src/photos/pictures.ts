@@ -10,6 +10,7 @@ const QUALITY = { whole: 80, small: 70 };
 /** One at a time: an open picture uses a lot of memory. */
 let turn: Promise<unknown> = Promise.resolve();
 
+/** A picture ready to store: re-encoded, upright, without metadata. */
 export interface Kept {
   whole: Buffer;
   small: Buffer;

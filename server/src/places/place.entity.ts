@@ -16,6 +16,7 @@ import type { RoundRhythm } from '@candid-leaf/core/rounds';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
+/** A bed or pot. */
 @Entity('place')
 export class PlaceEntity extends GardenRow {
   @Column('varchar', { length: 80 })

@@ -2,6 +2,7 @@ import { Body, Controller, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { NewOrder, PlaceInput, type PlaceDto } from '@candid-leaf/contract';
 import { PlacesService } from './places.service.js';
 
+/** Routes of beds and pots. */
 @Controller('api/gardens/:gardenId/places')
 export class PlacesController {
   constructor(private readonly places: PlacesService) {}

@@ -9,6 +9,7 @@ import { nextPosition, reorder } from '../shared/ordering.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
 import { PlaceEntity } from './place.entity.js';
 
+/** Returns a bed or pot without the server's own fields. */
 export const placeDto = (p: PlaceEntity): PlaceDto => {
   const { gardenId: _g, deletedAt: _d, revision: _r, zoneSince: _z, grown: _w, ...rest } = p;
   return rest;
@@ -31,6 +32,7 @@ function flowFaults(input: PlaceInput): Fault[] {
     : [];
 }
 
+/** Creates and changes beds and pots. */
 @Injectable()
 export class PlacesService {
   constructor(private readonly gardens: GardensService) {}

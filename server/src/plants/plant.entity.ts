@@ -4,6 +4,7 @@ import type { Training } from '@candid-leaf/core/pruning';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
+/** A plant. */
 @Entity('plant')
 export class PlantEntity extends GardenRow {
   @Column('uuid')

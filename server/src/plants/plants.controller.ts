@@ -2,6 +2,7 @@ import { Body, Controller, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { NewOrder, PlantEnded, PlantInput, type PlantDto } from '@candid-leaf/contract';
 import { PlantsService } from './plants.service.js';
 
+/** Routes of plants. */
 @Controller('api/gardens/:gardenId')
 export class PlantsController {
   constructor(private readonly plants: PlantsService) {}

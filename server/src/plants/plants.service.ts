@@ -10,11 +10,13 @@ import { nextPosition, reorder } from '../shared/ordering.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
 import { PlantEntity } from './plant.entity.js';
 
+/** Returns a plant without the server's own fields. */
 export const plantDto = (p: PlantEntity): PlantDto => {
   const { gardenId: _g, deletedAt: _d, revision: _r, ...rest } = p;
   return rest;
 };
 
+/** Creates and changes plants. */
 @Injectable()
 export class PlantsService {
   constructor(private readonly gardens: GardensService) {}

@@ -2,5 +2,6 @@ import { Module } from '@nestjs/common';
 import { PracticeController } from './practice.controller.js';
 import { PracticeService } from './practice.service.js';
 
+/** Answers given in practice. */
 @Module({ controllers: [PracticeController], providers: [PracticeService] })
 export class PracticeModule {}

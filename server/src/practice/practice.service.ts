@@ -11,6 +11,7 @@ const MOST_SHOWN = 200;
 /** Most answers stored per account, newest first. */
 export const MOST_KEPT = 1000;
 
+/** Stores the answers given in practice, per account. */
 @Injectable()
 export class PracticeService {
   constructor(

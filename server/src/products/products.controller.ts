@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nest
 import { ProductInput, type ProductDto } from '@candid-leaf/contract';
 import { ProductsService } from './products.service.js';
 
+/** Routes of the shelf of products. */
 @Controller('api/gardens/:gardenId/products')
 export class ProductsController {
   constructor(private readonly products: ProductsService) {}

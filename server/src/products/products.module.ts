@@ -5,6 +5,7 @@ import { ProductEntity } from './product.entity.js';
 import { ProductsController } from './products.controller.js';
 import { ProductsService } from './products.service.js';
 
+/** Products on the shelf. */
 @Module({
   imports: [TypeOrmModule.forFeature([ProductEntity]), GardensModule],
   controllers: [ProductsController],

@@ -4,6 +4,7 @@ import { TodayModule } from '../today/today.module.js';
 import { TodayService } from '../today/today.service.js';
 import { HardWeatherSource } from './hard-weather.source.js';
 
+/** Heat and frost as a source of tasks. */
 @Module({ imports: [AssessmentModule, TodayModule], providers: [HardWeatherSource] })
 export class ProtectionModule implements OnModuleInit {
   constructor(

@@ -6,6 +6,7 @@ import { TodayService } from '../today/today.service.js';
 import { TreatmentsModule } from '../treatments/treatments.module.js';
 import { CutsSource } from './cuts.source.js';
 
+/** Pruning as a source of tasks. */
 @Module({ imports: [AssessmentModule, RecordsModule, TodayModule, TreatmentsModule], providers: [CutsSource] })
 export class PruningModule implements OnModuleInit {
   constructor(

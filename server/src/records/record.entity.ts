@@ -2,6 +2,7 @@ import type { RecordData, RecordType } from '@candid-leaf/core/records';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
+/** A record: its type, day and data. */
 @Entity('record')
 export class RecordEntity extends GardenRow {
   @Column('varchar', { length: 20 })

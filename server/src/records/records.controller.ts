@@ -19,6 +19,7 @@ class RecordFilter {
   type?: RecordType;
 }
 
+/** Routes of records. */
 @Controller('api/gardens/:gardenId/records')
 export class RecordsController {
   constructor(private readonly records: RecordsService) {}

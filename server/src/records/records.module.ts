@@ -7,6 +7,7 @@ import { RecordEntity } from './record.entity.js';
 import { RecordsController } from './records.controller.js';
 import { RecordsService } from './records.service.js';
 
+/** Records of all types. */
 @Module({
   imports: [TypeOrmModule.forFeature([RecordEntity]), GardensModule, ProductsModule],
   controllers: [RecordsController],

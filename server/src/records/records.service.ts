@@ -27,6 +27,7 @@ import { putVersioned, updateRows } from '../shared/rows.js';
 import { CareRules } from './care-rules.js';
 import { RecordEntity } from './record.entity.js';
 
+/** Returns a record without the server's own fields. */
 export const recordDto = ({
   id,
   version,
@@ -51,7 +52,7 @@ export const recordDto = ({
   }) as RecordDto;
 
 /** Filters of a list of records. */
-export interface RecordsWanted {
+interface RecordsWanted {
   plantId?: string;
   placeId?: string;
   type?: RecordType;
@@ -59,6 +60,7 @@ export interface RecordsWanted {
 
 const MOST_LISTED = 500;
 
+/** Creates, changes and finds records. */
 @Injectable()
 export class RecordsService {
   constructor(
@@ -251,6 +253,7 @@ function targetFaults(input: RecordInput): Fault[] {
     : [];
 }
 
+/** Returns a fault if a record is in the future, or before its plant was there. */
 export function dayFaults(day: Day, today: Day, plant: PlantEntity | null): Fault[] {
   if (day > today) return [{ path: 'data.date', reason: `${day} is in the future (today is ${today} in this garden)` }];
   if (plant?.transplantedOn && day < plant.transplantedOn)

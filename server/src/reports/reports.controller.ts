@@ -2,6 +2,7 @@ import { Controller, Get, Param, ParseIntPipe, Query } from '@nestjs/common';
 import type { SeasonReportView } from '@candid-leaf/contract';
 import { ReportsService } from './reports.service.js';
 
+/** Routes of harvest report and case sheet. */
 @Controller('api/gardens/:gardenId')
 export class ReportsController {
   constructor(private readonly reports: ReportsService) {}

@@ -3,6 +3,7 @@ import { AssessmentModule } from '../assessment/assessment.module.js';
 import { ReportsController } from './reports.controller.js';
 import { ReportsService } from './reports.service.js';
 
+/** Reports of a season. */
 @Module({
   imports: [AssessmentModule],
   controllers: [ReportsController],

@@ -4,6 +4,7 @@ import { TodayModule } from '../today/today.module.js';
 import { TodayService } from '../today/today.service.js';
 import { RoundsSource } from './rounds.source.js';
 
+/** Walks as a source of tasks. */
 @Module({ imports: [RecordsModule, TodayModule], providers: [RoundsSource] })
 export class RoundsModule implements OnModuleInit {
   constructor(

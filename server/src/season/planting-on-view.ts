@@ -36,7 +36,9 @@ import { plantingDto } from './plantings.service.js';
 /** Days a soil thermometer reading stays valid. */
 const READING_HOLDS_DAYS = 3;
 
+/** Returns when this garden's season lies. */
 export const modeOf = (s: GardenSnapshot): 'warm' | 'mild-winter' => s.garden.seasonMode ?? 'warm';
+/** Returns the garden's season of a year. */
 export const seasonOf = (s: GardenSnapshot, year: number): GrowingYear =>
   growingYear(year, s.garden.latitude, modeOf(s));
 
@@ -63,6 +65,7 @@ const TYPE_NAMES: Record<string, string> = {
   superhot: 'Very hot pepper',
 };
 
+/** Returns the bed or pot of a planting. */
 export const placeOf = (s: GardenSnapshot, p: Pick<PlantingEntity, 'placeId'>): PlaceEntity | undefined =>
   s.places.find((x) => x.id === p.placeId);
 
@@ -83,6 +86,7 @@ export const datesOf = (
     weather: weatherIn(s),
   });
 
+/** Returns what a planting's dates need to know of its variety. */
 export const varietyDatesOf = (
   s: GardenSnapshot,
   p: Pick<PlantingEntity, 'varietyId' | 'crop'>,
@@ -129,6 +133,7 @@ export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
 /** Returns earlier crops and problems of a bed: from the gardener, and filled in automatically. */
 export const groundOf = (place: PlaceEntity): EarlierYear[] => [...place.history, ...(place.grown ?? [])];
 
+/** Returns a planting with rotation, dates and warnings. */
 export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOnView {
   const variety = s.varietyOf(p);
   const place = placeOf(s, p);

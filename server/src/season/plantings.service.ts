@@ -10,9 +10,11 @@ import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
 import { PlantingEntity } from './planting.entity.js';
 
+/** Returns a planting without the server's own fields. */
 export const plantingDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: PlantingEntity): PlantingDto =>
   rest;
 
+/** Creates and changes plantings. */
 @Injectable()
 export class PlantingsService {
   constructor(

@@ -10,6 +10,7 @@ import { SeasonNotesService } from './season-notes.service.js';
 import { PlantingsService } from './plantings.service.js';
 import { SeasonService } from './season.service.js';
 
+/** Routes of the season page. */
 @Controller('api/gardens/:gardenId')
 export class SeasonController {
   constructor(

@@ -13,6 +13,7 @@ import { SeasonController } from './season.controller.js';
 import { SeasonService } from './season.service.js';
 import { SettlingSource } from './settling.source.js';
 
+/** The season: plantings, dates, raising and picking. */
 @Module({
   imports: [AssessmentModule, GardensModule, RecordsModule, TodayModule],
   controllers: [SeasonController],

@@ -53,6 +53,7 @@ export function databaseTrouble(error: unknown): DatabaseTrouble | null {
   return null;
 }
 
+/** Returns the driver's error code, however deep it is wrapped; empty if there is none. */
 export const codeOf = (e: Coded): string =>
   [e.code, e.driverError?.code, (e.cause as Coded | undefined)?.code, e.errors?.[0]?.code].find(
     (c) => typeof c === 'string',

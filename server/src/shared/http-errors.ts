@@ -25,9 +25,12 @@ export function throwIfFaults(faults: readonly Fault[]): void {
   if (faults.length > 0) throw badRequest(faults);
 }
 
+/** Returns a 404 naming what is missing. */
 export const notFound = (what: string): NotFoundException => new NotFoundException(`This ${what} does not exist here.`);
+/** Returns a 409: the row changed since it was read. */
 export const versionConflict = (): ConflictException =>
   new ConflictException('Someone else changed this in the meantime. Look at the newer version, then change it again.');
+/** Returns a 503 with a message. */
 export const unavailable = (message: string): ServiceUnavailableException => new ServiceUnavailableException(message);
 
 /** Validates every body against its class; unknown fields are faults. Field names of the version before are read. */
@@ -37,5 +40,6 @@ class InputPipe extends ValidationPipe {
   }
 }
 
+/** Returns the pipe that validates every body. */
 export const validationPipe = (): ValidationPipe =>
   new InputPipe({ ...STRICT, transform: true, exceptionFactory: (errors) => badRequest(faultsOf(errors)) });

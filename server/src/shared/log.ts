@@ -3,7 +3,7 @@ import type { RequestHandler } from 'express';
 import { pino } from 'pino';
 import { pinoHttp } from 'pino-http';
 
-export interface Log extends LoggerService {
+interface Log extends LoggerService {
   /** one line per request, at the chosen levels */
   requests: RequestHandler;
 }

@@ -9,7 +9,7 @@ export const sameContent = (a: unknown, b: unknown): boolean => isDeepStrictEqua
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
 
 /** A row and the version its change is based on; none for a new one. */
-export interface RowKey {
+interface RowKey {
   id: string;
   gardenId: string;
   version?: number | undefined;

@@ -7,6 +7,7 @@ import { Snapshots } from '../assessment/snapshots.service.js';
 import { notFound } from '../shared/http-errors.js';
 import { mulchOf } from './soil.source.js';
 
+/** Routes of a bed's soil page. */
 @Controller('api/gardens/:gardenId/places/:placeId/soil')
 export class SoilController {
   constructor(private readonly snapshots: Snapshots) {}

@@ -6,6 +6,7 @@ import { TreatmentsModule } from '../treatments/treatments.module.js';
 import { SoilController } from './soil.controller.js';
 import { SoilSource } from './soil.source.js';
 
+/** Soil and mulch as a source of tasks. */
 @Module({
   imports: [AssessmentModule, TodayModule, TreatmentsModule],
   controllers: [SoilController],

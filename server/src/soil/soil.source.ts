@@ -82,6 +82,7 @@ export class SoilSource extends TaskSource {
   }
 }
 
+/** Returns whether a bed needs mulch. */
 export const mulchOf = (s: GardenSnapshot, place: PlaceEntity): MulchPlan =>
   mulchOfPlace(
     place,

@@ -6,6 +6,7 @@ import { SprayLogController } from './spray-log.controller.js';
 import { SprayLogService } from './spray-log.service.js';
 import { WaitsSource } from './waits.source.js';
 
+/** Waiting times as a source of tasks, and the spray log. */
 @Module({
   imports: [AssessmentModule, TodayModule],
   controllers: [SprayLogController],

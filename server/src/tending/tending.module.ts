@@ -6,6 +6,7 @@ import { TodayService } from '../today/today.service.js';
 import { TappingSource } from './tapping.source.js';
 import { TyingSource } from './tying.source.js';
 
+/** Tying and tapping flowers as sources of tasks. */
 @Module({ imports: [AssessmentModule, RecordsModule, TodayModule], providers: [TyingSource, TappingSource] })
 export class TendingModule implements OnModuleInit {
   constructor(

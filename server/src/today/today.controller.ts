@@ -7,6 +7,7 @@ import { Workers } from '../shared/workers.js';
 import type { Tick } from './task-source.js';
 import { TodayService } from './today.service.js';
 
+/** Routes to tick, undo and postpone a task. */
 @Controller('api/gardens/:gardenId/tasks/:key')
 export class TodayController {
   private readonly tick;

@@ -6,6 +6,7 @@ import { Postponements } from './postponements.service.js';
 import { TodayController } from './today.controller.js';
 import { TodayService } from './today.service.js';
 
+/** Today: tasks of all sources, postponed tasks and pace. */
 @Module({
   imports: [GardensModule, AssessmentModule],
   controllers: [TodayController],

@@ -12,6 +12,7 @@ import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
 import type { TaskSource, Tick } from './task-source.js';
 
+/** Returns the key of a task: its source and its id there. */
 export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
 
 /** A tick later than this counts for the day it arrives. */

@@ -5,6 +5,7 @@ import { GARDEN_TABLES, NOT_OF_GARDEN } from './garden-tables.js';
 export const FORM = 2;
 /** The version before, with old field names: still read. Others are refused. */
 export const OLD_FORM = 1;
+/** Name of the garden file format. */
 export const FORMAT = 'candid-leaf-garden';
 
 /** The fields of the garden's own row in its file. */

@@ -16,6 +16,7 @@ import { TrialEntity } from '../trials/trial.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
 
+/** A row as read from a file. */
 export type Row = Record<string, unknown>;
 
 /** One table of a garden file. */

@@ -5,6 +5,7 @@ const LOCAL = new RegExp(
     .map((t) => t.one)
     .join('|')})-[1-9]\\d*$`,
 );
+/** Returns whether a value is an id within a file, such as `#plant-12`. */
 export const isLocal = (value: unknown): value is string => typeof value === 'string' && LOCAL.test(value);
 
 /**

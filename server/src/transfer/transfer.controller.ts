@@ -24,6 +24,7 @@ import { spooled } from './spool.js';
 import { TableExportService } from './table-export.service.js';
 import { TableImportService } from './table-import.service.js';
 
+/** Routes of import and export. */
 @Controller('api/gardens/:gardenId')
 export class TransferController {
   constructor(

@@ -7,6 +7,7 @@ import { TableExportService } from './table-export.service.js';
 import { TableImportService } from './table-import.service.js';
 import { TransferController } from './transfer.controller.js';
 
+/** Import and export, as tables and as a whole garden. */
 @Module({
   imports: [GardensModule, PhotosModule],
   controllers: [TransferController],

@@ -16,6 +16,7 @@ export interface SprayStep {
   target: string;
 }
 
+/** Returns the next step of a spray for one treatment task, or null if there is nothing to do. */
 export function sprayStep(
   s: GardenSnapshot,
   task: TreatmentTaskEntity,
@@ -136,4 +137,5 @@ export function sprayRecord(today: string, { plan, target }: SprayStep): Sprayin
 /** Returns whether it may be done now: not while waiting for an hour, a day or a check. */
 export const mayDo = (today: string, plan: SprayPlan): boolean =>
   (plan.trial.state === 'try' || plan.trial.state === 'passed') && plan.window?.on === today;
+/** Returns whether a leaf test ended the spray: the leaf burnt. */
 export const isOver = (trial: Trial): boolean => trial.state === 'burnt';

@@ -5,6 +5,7 @@ import { asJson } from '../shared/as-json.js';
 import { Workers } from '../shared/workers.js';
 import { TreatmentsService } from './treatments.service.js';
 
+/** Routes to start a treatment and to say how it went. */
 @Controller('api/gardens/:gardenId')
 export class TreatmentsController {
   private readonly takeOn;

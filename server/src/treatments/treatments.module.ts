@@ -10,6 +10,7 @@ import { RemediesSource } from './remedies.source.js';
 import { TreatmentsController } from './treatments.controller.js';
 import { TreatmentsService } from './treatments.service.js';
 
+/** Treatments and their tasks. */
 @Module({
   imports: [GardensModule, ProductsModule, RecordsModule, AssessmentModule, TodayModule],
   controllers: [TreatmentsController],

@@ -22,6 +22,7 @@ const treatmentDto = (t: TreatmentEntity): TreatmentDto => {
   return { ...rest, stepsLeft: report.later?.length ?? 0 };
 };
 
+/** Starts treatments, and moves them to the next remedy. */
 @Injectable()
 export class TreatmentsService {
   constructor(

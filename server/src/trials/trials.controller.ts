@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/com
 import { TrialInput, type TrialDto } from '@candid-leaf/contract';
 import { TrialsService } from './trials.service.js';
 
+/** Routes of trials. */
 @Controller('api/gardens/:gardenId/trials')
 export class TrialsController {
   constructor(private readonly trials: TrialsService) {}

@@ -7,6 +7,7 @@ import { TrialsController } from './trials.controller.js';
 import { TrialsService } from './trials.service.js';
 import { TrialsSource } from './trials.source.js';
 
+/** Trials of two groups of plants. */
 @Module({
   imports: [AssessmentModule, GardensModule, TodayModule],
   controllers: [TrialsController],

@@ -11,6 +11,7 @@ import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
 import { TrialEntity } from './trial.entity.js';
 
+/** Creates and judges trials. */
 @Injectable()
 export class TrialsService {
   constructor(
@@ -79,6 +80,7 @@ function groupOf(s: GardenSnapshot, t: TrialEntity, plants: readonly string[]): 
   };
 }
 
+/** Returns a trial with its verdict from the records so far. */
 export function trialDto(s: GardenSnapshot, t: TrialEntity): TrialDto {
   const { gardenId: _g, deletedAt: _d, revision: _r, ...rest } = t;
   const [changed, untouched] = [groupOf(s, t, t.changed), groupOf(s, t, t.untouched)];

@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nest
 import { VarietyInput, type VarietyDto } from '@candid-leaf/contract';
 import { VarietiesService } from './varieties.service.js';
 
+/** Routes of varieties. */
 @Controller('api/gardens/:gardenId/varieties')
 export class VarietiesController {
   constructor(private readonly varieties: VarietiesService) {}

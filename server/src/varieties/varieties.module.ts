@@ -3,6 +3,7 @@ import { GardensModule } from '../gardens/gardens.module.js';
 import { VarietiesController } from './varieties.controller.js';
 import { VarietiesService } from './varieties.service.js';
 
+/** Varieties on the shelf. */
 @Module({
   imports: [GardensModule],
   controllers: [VarietiesController],

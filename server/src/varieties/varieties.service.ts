@@ -10,6 +10,7 @@ import { VarietyEntity } from './variety.entity.js';
 
 const varietyDto = ({ gardenId: _g, deletedAt: _d, revision: _r, ...rest }: VarietyEntity): VarietyDto => rest;
 
+/** Creates and changes varieties. */
 @Injectable()
 export class VarietiesService {
   constructor(

@@ -3,6 +3,7 @@ import { asJson } from '../shared/as-json.js';
 import { Workers } from '../shared/workers.js';
 import { ViewsService } from './views.service.js';
 
+/** Routes of the garden page, the plant page and the case file. */
 @Controller('api/gardens/:gardenId')
 export class ViewsController {
   private readonly ofGarden;

@@ -7,6 +7,7 @@ import { WeatherModule } from '../weather/weather.module.js';
 import { ViewsController } from './views.controller.js';
 import { ViewsService } from './views.service.js';
 
+/** What the garden page and the plant page show. */
 @Module({
   imports: [GardensModule, WeatherModule, AssessmentModule, TodayModule, TreatmentsModule],
   controllers: [ViewsController],

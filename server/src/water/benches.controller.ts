@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/com
 import { BenchInput, type BenchDto } from '@candid-leaf/contract';
 import { BenchesService } from './benches.service.js';
 
+/** Routes of saved comparisons of watering methods. */
 @Controller('api/gardens/:gardenId/benches')
 export class BenchesController {
   constructor(private readonly benches: BenchesService) {}

@@ -2,11 +2,12 @@ import { Inject, Injectable } from '@nestjs/common';
 import { isDay, type Day } from '@candid-leaf/core/units';
 import { CONFIG, type Config } from '../config.js';
 
-export interface TimerProgram {
+interface TimerProgram {
   flowLPerH: number;
   runs: { date: Day; start: string; minutes: number; times: number; waitMinutes: number }[];
 }
 
+/** A run in a hose timer's log: minutes and litres. */
 export interface TimerLogged {
   date: Day;
   minutes: number;

@@ -4,6 +4,7 @@ import { asJson } from '../shared/as-json.js';
 import { Workers } from '../shared/workers.js';
 import { PlaceAndTimer } from './place-and-timer.service.js';
 
+/** Routes of the water plan. */
 @Controller('api/gardens/:gardenId')
 export class PlanController {
   private readonly planOfAll;

@@ -2,6 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/com
 import { HoseTimerInput, type HoseTimerDto } from '@candid-leaf/contract';
 import { TimerSettings } from './timer-settings.service.js';
 
+/** Routes of the hose timer's address and outlets. */
 @Controller('api/gardens/:gardenId/timer')
 export class TimerSettingsController {
   constructor(private readonly timers: TimerSettings) {}

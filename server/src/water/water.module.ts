@@ -17,6 +17,7 @@ import { TimerSettings } from './timer-settings.service.js';
 import { TimerService } from './timer.service.js';
 import { WateringSource } from './watering.source.js';
 
+/** The water plan, hose timers, and watering as a source of tasks. */
 @Module({
   imports: [TypeOrmModule.forFeature([BenchEntity]), GardensModule, RecordsModule, AssessmentModule, TodayModule],
   controllers: [PlanController, BenchesController, TimerSettingsController],

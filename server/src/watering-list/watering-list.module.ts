@@ -6,6 +6,7 @@ import { WaterModule } from '../water/water.module.js';
 import { WateringListController } from './watering-list.controller.js';
 import { WateringListService } from './watering-list.service.js';
 
+/** Watering lists for someone without an account. */
 @Module({
   imports: [AssessmentModule, GardensModule, TodayModule, WaterModule],
   controllers: [WateringListController],

@@ -3,6 +3,7 @@ import { windAt2m } from '@candid-leaf/core/climate';
 import type { Day } from '@candid-leaf/core/units';
 import { CONFIG, type Config } from '../config.js';
 
+/** A measured day at a weather station, metric. */
 export interface StationDay {
   date: Day;
   tMinC: number;
@@ -16,11 +17,12 @@ export interface StationDay {
   solarMj: number | null;
 }
 
+/** A forecast day of a weather station. */
 export interface StationForecastDay extends StationDay {
   rainChancePct: number;
 }
 
-export interface StationPlace {
+interface StationPlace {
   latitude: number;
   longitude: number;
   elevationM: number;

@@ -31,6 +31,7 @@ export function weatherDays(
 /** Returns the gauge reading if there is one, else the station's rain. */
 export const rainOf = (w: WeatherOfDay): number => w.gauge?.rainMm ?? w.rainMm;
 
+/** Returns a day of weather; a gauge in the garden counts before the station. */
 export const weatherDto = (w: WeatherOfDay): WeatherDto => {
   const { gardenId: _g, ...rest } = w;
   return { ...rest, rainMm: rainOf(w) };

@@ -3,6 +3,7 @@ import { Controller, HttpCode, Param, Post } from '@nestjs/common';
 import type { WeatherState } from '@candid-leaf/contract';
 import { WeatherService } from './weather.service.js';
 
+/** Routes of weather and rain gauge. */
 @Controller('api/gardens/:gardenId/weather')
 export class WeatherController {
   constructor(private readonly weather: WeatherService) {}

@@ -5,6 +5,7 @@ import { HttpWeatherStation, WeatherStation } from './station.js';
 import { WeatherController } from './weather.controller.js';
 import { WeatherService } from './weather.service.js';
 
+/** Weather from the station, and gauge readings. */
 @Module({
   imports: [GardensModule],
   controllers: [WeatherController],

@@ -32,6 +32,7 @@ export const stateOf = (
   trouble: garden.weatherTrouble,
 });
 
+/** Fetches weather and answers for it when the station is down. */
 @Injectable()
 export class WeatherService {
   /** earlier seasons already requested by this process: a station without them is not asked every hour */

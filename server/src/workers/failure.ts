@@ -7,6 +7,7 @@ export type Failure =
   | { kind: 'database'; code: string }
   | { kind: 'fault'; name: string; message: string; stack: string };
 
+/** Returns an error in a form that can cross between threads; messages of the database are left out. */
 export function failureOf(error: unknown): Failure {
   if (error instanceof HttpException) return { kind: 'refused', status: error.getStatus(), body: error.getResponse() };
   const trouble = databaseTrouble(error);
@@ -19,6 +20,7 @@ export function failureOf(error: unknown): Failure {
     : { kind: 'fault', name, message, stack };
 }
 
+/** Returns the error a failure stands for. */
 export function errorOf(failure: Failure): Error {
   if (failure.kind === 'refused') return new HttpException(failure.body, failure.status);
   if (failure.kind === 'database') return Object.assign(new Error('the database'), { code: failure.code });

@@ -7,4 +7,5 @@ export interface Job {
   args: readonly unknown[];
 }
 
+/** Messages from a worker: ready, alive, an answer or a failure. */
 export type Said = { ready: true } | { beat: true } | { id: number; json: string } | { id: number; failure: Failure };

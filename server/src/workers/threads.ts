@@ -4,6 +4,7 @@ import { unavailable } from '../shared/http-errors.js';
 import { errorOf } from './failure.js';
 import type { Job, Said } from './messages.js';
 
+/** Limits of the worker threads. */
 export interface Limits {
   /** longest job, ms */
   jobMs: number;

@@ -8,7 +8,7 @@ import { assessHere } from './report-offline';
 type Input = { gardenId: string; record: RecordInput };
 
 /** Returns a record as it will be once synced. */
-export const recordKept = ({ record }: Input): RecordDto =>
+const recordKept = ({ record }: Input): RecordDto =>
   ({
     ...record,
     version: (record.version ?? 0) + 1,

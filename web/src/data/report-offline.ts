@@ -6,7 +6,7 @@ import type { CaseAsked, CaseRead } from '../workers/case.worker';
 import { plantCaseQuery, plantViewQuery } from './plants';
 
 /** Returns a case with one more record. Signs of a look replace those of the same day's look. */
-export function caseWith(file: CaseFile, record: RecordDto): CaseFile {
+function caseWith(file: CaseFile, record: RecordDto): CaseFile {
   const asOf = record.day > file.asOf ? record.day : file.asOf;
   if (record.type === 'inspection') {
     const seen = observationsOf([record.data]);

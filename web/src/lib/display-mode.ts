@@ -1,5 +1,5 @@
 /** The display mode of this device: as the device, or as chosen here. */
-export const DISPLAY_MODES = ['device', 'light', 'dark', 'sun'] as const;
+const DISPLAY_MODES = ['device', 'light', 'dark', 'sun'] as const;
 export type DisplayMode = (typeof DISPLAY_MODES)[number];
 
 const KEY = 'candid-leaf:look';

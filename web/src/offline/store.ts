@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { PersistedClient } from '@tanstack/react-query-persist-client';
 
-export type WaitState =
+type WaitState =
   /** being sent by an open page */
   | 'fresh'
   | 'waiting'

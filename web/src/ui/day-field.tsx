@@ -3,7 +3,7 @@ import { Controller, type Control, type FieldPath, type FieldValues } from 'reac
 import { useFormat, useGarden } from '../lib/garden-context';
 import { CalendarField } from './calendar-field';
 
-export interface DayFieldProps {
+interface DayFieldProps {
   label: string;
   value: Day | null | undefined;
   onChange: (day: Day | null) => void;

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { RadioGroup } from 'radix-ui';
 import { type ReactNode, useId } from 'react';
 
-export interface PickOption {
+interface PickOption {
   value: string;
   label: string;
   /** drawn beside the label */

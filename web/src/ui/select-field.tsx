@@ -3,7 +3,7 @@ import { Field } from './field';
 import { Select } from './select';
 import type { SelectProps } from './select-parts';
 
-export interface SelectFieldProps extends Pick<SelectProps, 'value' | 'onChange' | 'options' | 'disabled' | 'ref'> {
+interface SelectFieldProps extends Pick<SelectProps, 'value' | 'onChange' | 'options' | 'disabled' | 'ref'> {
   label: string;
   error?: string | undefined;
   hint?: string | undefined;

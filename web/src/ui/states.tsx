@@ -45,7 +45,7 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
 }
 
 /** Offline, and never opened on this device. */
-export function NotKept() {
+function NotKept() {
   return (
     <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
       <p className="flex items-center gap-2 font-semibold">

@@ -27,6 +27,9 @@ const NO_CUTS = 'whether leaves were cut: no pruning is recorded';
 /** Fruiting or flowering: from here on a high-nitrogen feed is too late. */
 const LEAFY_STAGES = new Set(['seedling', 'establishing', 'vegetative']);
 
+/**
+ * Returns whether it had too much nitrogen within the window: 14 days in a pot, 30 in a bed.
+ */
 export function excessNitrogen(ctx: CaseContext): Verdict {
   const { asOf, records, place, plant } = ctx.case;
   const within = nitrogenWindowDays(isPot(ctx));
@@ -85,6 +88,10 @@ export function keepsLog(ctx: CaseContext): boolean {
   return count >= KEPT_LOG;
 }
 
+/**
+ * Returns whether feeding stopped for too long. Without any feeding record the strength is lowered: not recorded is
+ * not "not fed".
+ */
 export function underfeeding(ctx: CaseContext): Verdict {
   const limit = hungryAfterDays(isPot(ctx));
   const { plant, records, asOf } = ctx.case;
@@ -104,6 +111,7 @@ export function underfeeding(ctx: CaseContext): Verdict {
   return found(strength, [{ record: last ? 'feeding' : 'plant', date: since, text }]);
 }
 
+/** Returns whether salts have built up: by a soil test, else a white crust, else much feed in a pot. */
 export function saltBuildup(ctx: CaseContext): Verdict {
   const test = ctx.case.place.soilTest;
   const limit = SALTY_DS_PER_M[ctx.case.plant.crop];
@@ -134,6 +142,7 @@ export function saltBuildup(ctx: CaseContext): Verdict {
 /** Excess of K₂O over the plant's nitrogen in six weeks that blocks magnesium, g (judgement). */
 const MUCH_K2O_G = 6;
 
+/** Returns whether potassium is so high that it blocks calcium and magnesium. */
 export function heavyPotassium(ctx: CaseContext): Verdict {
   const { records, place } = ctx.case;
   if (place.soilTest?.potassium === 'high')
@@ -171,13 +180,16 @@ const tooAcid = (pH: number | undefined): { text: string; strength: number } | n
     : { text: `pH ${pH}; under ${ACID_PH} is too acid`, strength: graded(1 + (ACID_PH - pH) / 0.5, 1, 2) };
 const ASK_PH = 'a soil test: we don’t know the pH';
 
+/** Returns whether a soil test shows low calcium, or a pH so low that little is available. */
 export const lowCalcium = (ctx: CaseContext): Verdict =>
   byTest(
     ctx,
     (t) => (t.calcium === 'low' ? { text: 'low calcium', strength: 0.8 } : tooAcid(t.pH)),
     'a soil test: we don’t know calcium or pH',
   );
+/** Returns whether a soil test shows a pH below the limit. */
 export const soilTooAcid = (ctx: CaseContext): Verdict => byTest(ctx, (t) => tooAcid(t.pH), ASK_PH);
+/** Returns whether a soil test shows a pH above the limit, by default 7.2. */
 export const soilTooAlkaline = (ctx: CaseContext, { pH = ALKALINE_PH }: RuleParams): Verdict =>
   byTest(
     ctx,
@@ -188,6 +200,7 @@ export const soilTooAlkaline = (ctx: CaseContext, { pH = ALKALINE_PH }: RulePara
     ASK_PH,
   );
 
+/** Returns whether too large a share of the leaves was cut within the window, %. */
 export function leafLossByPruning(
   ctx: CaseContext,
   { pct = LEAF_LOSS_PCT, within = LEAF_LOSS_WITHIN_DAYS }: RuleParams,
@@ -208,6 +221,7 @@ export function leafLossByPruning(
   );
 }
 
+/** Returns whether it was cut too hard or too often within the window, days. */
 export function overPruning(ctx: CaseContext, { within = LEAF_LOSS_WITHIN_DAYS, from = 0 }: RuleParams): Verdict {
   const cuts = ctx.recent(ctx.case.records.pruning, within).filter((p) => daysBetween(p.date, ctx.case.asOf) >= from);
   if (ctx.case.records.pruning.length === 0) return unknown(NO_CUTS);
@@ -223,6 +237,7 @@ export function overPruning(ctx: CaseContext, { within = LEAF_LOSS_WITHIN_DAYS, 
   );
 }
 
+/** Returns whether a spray that burns was used in heat, or two within three days. */
 export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_C }: RuleParams): Verdict {
   const burning = ctx
     .recent(ctx.case.records.sprays, within)
@@ -256,6 +271,7 @@ export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_
   return ctx.case.records.sprays.length === 0 ? unknown('whether anything was sprayed') : ABSENT;
 }
 
+/** Returns whether weedkiller was sprayed nearby within the window, days. */
 export function sprayDrift(ctx: CaseContext, { within = 21 }: RuleParams): Verdict {
   const near = ctx.recent(ctx.case.records.sprays, within).filter((p) => p.product === 'weedkiller-nearby');
   return near.length > 0

@@ -19,10 +19,11 @@ export function graded(x: number, half: number, full: number): number {
 /** Counts a day (or night) at the limit as one, one `soft` short of it as zero, one further out a little more. */
 export const overLimit = (value: number, limit: number, soft: number): number =>
   Math.min(1.2, Math.max(0, 1 + (value - limit) / soft)) ** 2;
+/** Returns how far a value is below a limit, 0 to 1; one half at the limit. */
 export const underLimit = (value: number, limit: number, soft: number): number => overLimit(-value, -limit, soft);
 
 /** The days back that count for a problem, nearest and farthest. */
-export interface Window {
+interface Window {
   from: number;
   to: number;
 }
@@ -46,7 +47,7 @@ export function reachOf({ from, to }: Window, asOf: Day): { first: Day; last: Da
   };
 }
 
-export interface Scored<T> {
+interface Scored<T> {
   it: T;
   score: number;
 }
@@ -55,4 +56,5 @@ export interface Scored<T> {
 export function scored<T extends { date: Day }>(list: readonly T[], score: (it: T) => number): Scored<T>[] {
   return list.map((it) => ({ it, score: score(it) })).filter((x) => x.score > 0.05);
 }
+/** Returns the sum of all scores. */
 export const sumOf = (list: readonly Scored<unknown>[]): number => list.reduce((sum, x) => sum + x.score, 0);

@@ -15,6 +15,7 @@ const bySign = (ctx: CaseContext, signs: readonly SignCode[], text: string, stre
     ? found(strength, [{ record: 'sign', date: ctx.case.asOf, text }])
     : ABSENT;
 
+/** Returns whether it suddenly got more sun: it was moved within the window, days, or a branch broke. */
 export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): Verdict {
   const moved = ctx.recent(ctx.case.records.events, within).filter((e) => e.what === 'moved');
   const because: Because[] = moved.map((e) => ({
@@ -30,6 +31,7 @@ export function suddenExposure(ctx: CaseContext, { within = 14 }: RuleParams): V
 /** Days before planting out in which hardening off would be recorded. */
 const HARDENED_WITHIN_DAYS = 30;
 
+/** Returns whether it was planted out without hardening off, within the window, days. */
 export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verdict {
   const { plant, records, place, asOf } = ctx.case;
   const { transplantedOn } = plant;
@@ -57,6 +59,7 @@ export function noHardening(ctx: CaseContext, { within = 21 }: RuleParams): Verd
 /** Advised spacing, m: 0.45 to 0.6 tomato, 0.4 to 0.5 pepper (common practice). Crowded below two thirds of it. */
 const ADVISED_SPACING_M = { tomato: 0.5, pepper: 0.45 } as const;
 
+/** Returns whether plants stand closer than advised, or the plant is too bushy. */
 export function crowding(ctx: CaseContext): Verdict {
   const { plant, asOf } = ctx.case;
   const advised = ADVISED_SPACING_M[plant.crop];
@@ -73,6 +76,7 @@ export function crowding(ctx: CaseContext): Verdict {
   return bySign(ctx, ['plant-dense'], 'too bushy for light and air to get in', 0.5);
 }
 
+/** Returns whether leaves touch the soil, or were never cleared from it. */
 export function leavesNearSoil(ctx: CaseContext): Verdict {
   if (ctx.present.has('plant-leaves-touch-soil'))
     return bySign(ctx, ['plant-leaves-touch-soil'], 'leaves touch the soil', 0.8);
@@ -91,6 +95,7 @@ export function leavesNearSoil(ctx: CaseContext): Verdict {
   return ABSENT;
 }
 
+/** Returns whether pollination fails for lack of wind, bees or a hand. */
 export function poorPollination(ctx: CaseContext): Verdict {
   if (ctx.present.has('flower-still-air'))
     return bySign(ctx, ['flower-still-air'], 'neither wind nor bees reach the flowers', 0.8);
@@ -101,9 +106,11 @@ export function poorPollination(ctx: CaseContext): Verdict {
     : found(0.5, [{ record: 'place', date: ctx.case.asOf, text: 'under cover, and no record of shaking the flowers' }]);
 }
 
+/** Returns whether it has far more open flowers than it can support. */
 export const heavyFlowerLoad = (ctx: CaseContext): Verdict =>
   bySign(ctx, ['flower-many-open'], 'far more open flowers than it can support', 0.8);
 
+/** Returns whether it is small for its age. */
 export function smallPlant(ctx: CaseContext): Verdict {
   const { heightM, crop } = ctx.case.plant;
   const least = crop === 'tomato' ? 0.5 : 0.3;
@@ -131,10 +138,13 @@ export const pestsPresent = (ctx: CaseContext): Verdict =>
   PESTS.every((x) => ctx.absent.has(x))
     ? bySign(ctx, PESTS, 'insects were seen on the plant', 0.7)
     : unknown('whether insects sit under the leaves or in the flowers', 'look-under-leaves');
+/** Returns whether it shows signs of a leaf disease. */
 export const diseasePresent = (ctx: CaseContext): Verdict => bySign(ctx, DISEASES, 'signs of a leaf disease', 0.6);
+/** Returns whether it loses leaves to spots or yellowing. */
 export const leafLossByDisease = (ctx: CaseContext): Verdict =>
   bySign(ctx, LEAF_LOSS, 'leaves are lost to spots or yellowing', 0.6);
 
+/** Returns whether ripe fruit was left hanging. Without any recorded picking this stays unknown. */
 export function overripeOnPlant(ctx: CaseContext): Verdict {
   const { stage } = ctx.case.plant;
   if (stage !== 'ripening' && stage !== 'late') return ABSENT;
@@ -151,6 +161,7 @@ export function overripeOnPlant(ctx: CaseContext): Verdict {
   ]);
 }
 
+/** Returns whether tomatoes, peppers or relatives grew here within the last three seasons. */
 export function sameFamilyBefore(ctx: CaseContext): Verdict {
   const { place, asOf } = ctx.case;
   if (isPotted(place)) return ABSENT;
@@ -169,6 +180,7 @@ export function sameFamilyBefore(ctx: CaseContext): Verdict {
   return (place.history ?? []).length === 0 ? unknown('what grew here in earlier years') : ABSENT;
 }
 
+/** Returns whether the soil is bare. Bare only if a record says so; otherwise unknown. */
 export function noMulch(ctx: CaseContext): Verdict {
   const { mulch } = ctx.case.place;
   if (spellOn(mulch, ctx.case.asOf)) return ABSENT;

@@ -26,9 +26,11 @@ export type Verdict =
   | { state: 'unknown'; ask: string; check?: CheckCode };
 
 /** Weaker than this is not mentioned. */
-export const LEAST_STRENGTH = 0.12;
+const LEAST_STRENGTH = 0.12;
 
+/** The driver is not there. */
 export const ABSENT: Verdict = { state: 'absent' };
+/** Returns that a driver can't be judged, what to ask, and the check that would tell. */
 export const unknown = (ask: string, check?: CheckCode): Verdict =>
   check ? { state: 'unknown', ask, check } : { state: 'unknown', ask };
 /**

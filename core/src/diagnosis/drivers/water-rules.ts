@@ -52,6 +52,7 @@ function notKnown(ctx: CaseContext): Verdict {
 /** Counts a day at the Ks limit as one, halfway to no stress as a quarter. */
 const shortness = (d: BalanceDay): number => Math.min(2, ((1 - d.ks) / (1 - SHORT_OF_WATER_KS)) ** 2);
 
+/** Returns whether the root zone dried out within the window: a soil check first, else the water balance. */
 export function drySpell(
   ctx: CaseContext,
   { days = DRY_SPELL_DAYS, within = FRUIT_WINDOW_DAYS, from = 0 }: RuleParams,
@@ -82,6 +83,7 @@ export function drySpell(
 /** A rise below this share of the store is normal watering. */
 const LEAST_SWING = 0.2;
 
+/** Returns whether water swung between dry and wet within the window. */
 export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, from = 0 }: RuleParams): Verdict {
   const window = knownDays(ctx, within);
   if (!window || window.length < 7) return notKnown(ctx);
@@ -120,6 +122,7 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, f
   );
 }
 
+/** Returns whether a soak followed a dry spell within the window, days. */
 export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdict {
   const { dryDays, left, jump: least } = DRY_THEN_WET;
   const days = ctx.water(within + dryDays + 4);
@@ -160,6 +163,10 @@ export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdic
   );
 }
 
+/**
+ * Returns whether the soil stayed too wet within the window. A soil check that found it drier wins over the
+ * estimate.
+ */
 export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Verdict {
   const window = knownDays(ctx, within) ?? [];
   const wetChecks = ctx.recent(ctx.case.records.soilChecks, within).filter((r) => r.feel === 'wet');
@@ -233,6 +240,7 @@ function overwateredInWords(
 /** As strong as soil that drains somewhat slowly (judgement). */
 const LOW_END = 0.5;
 
+/** Returns whether water stands: slow percolation, pooling, or a low spot. Clay alone leaves it unknown. */
 export function poorDrainage(ctx: CaseContext): Verdict {
   const { place, asOf } = ctx.case;
   const because: Because[] = [];
@@ -256,6 +264,7 @@ export function poorDrainage(ctx: CaseContext): Verdict {
 
 const LEAST_POT_L = { tomato: 15, pepper: 10 } as const;
 
+/** Returns whether the pot is too small for the plant (LEAST_POT_L, litres). */
 export function smallContainer(ctx: CaseContext): Verdict {
   const { place, plant, asOf } = ctx.case;
   if (!isPot(ctx) || place.volumeL == null) return ABSENT;
@@ -271,6 +280,7 @@ export function smallContainer(ctx: CaseContext): Verdict {
   ]);
 }
 
+/** Returns whether water washed feed out of the root zone within the window, days. */
 export function leaching(ctx: CaseContext, { within = 28 }: RuleParams): Verdict {
   const days = knownDays(ctx, within);
   if (!days) return notKnown(ctx);

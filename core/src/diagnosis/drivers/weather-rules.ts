@@ -42,6 +42,7 @@ function counted(ctx: CaseContext, { within, from, half, score, textOf, sum }: C
   );
 }
 
+/** Returns whether recent days were too hot for fruit set, by default 3 days of 32 °C within 10 days. */
 export const hotDays = (ctx: CaseContext, { atC = HOT_DAY_C, days = 3, within = 10, from = 0 }: RuleParams): Verdict =>
   counted(ctx, {
     within,
@@ -53,6 +54,7 @@ export const hotDays = (ctx: CaseContext, { atC = HOT_DAY_C, days = 3, within = 
       `${ctx.format.temperature(Math.floor(Math.min(...hits.map((w) => w.tMaxC))))} or more on ${ctx.format.days(hits.map((w) => w.date))}, up to ${ctx.format.temperature(Math.max(...hits.map((w) => w.tMaxC)))}`,
   });
 
+/** Returns whether recent nights were too warm for fruit set; the limit depends on the crop, °C. */
 export const warmNights = (ctx: CaseContext, { atC, days = 3, within = 10, from = 0 }: RuleParams): Verdict => {
   const limit = atC ?? WARM_NIGHT_C[ctx.case.plant.crop];
   return counted(ctx, {
@@ -66,6 +68,7 @@ export const warmNights = (ctx: CaseContext, { atC, days = 3, within = 10, from 
   });
 };
 
+/** Returns whether recent nights were too cold for fruit set; the limit depends on the crop, °C. */
 export const coldNights = (ctx: CaseContext, { atC, days = 3, within = 14, from = 0 }: RuleParams): Verdict => {
   const limit = atC ?? COLD_NIGHT_C[ctx.case.plant.crop];
   return counted(ctx, {
@@ -88,6 +91,7 @@ const DULL_MJ = 10;
  */
 const ROOM_LIGHT = 0.6;
 
+/** Returns whether light was too low: dull days (MJ/m²) or shade over the plant. */
 export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams): Verdict {
   const measured = ctx.weather(within).filter((w) => w.solarMj != null);
   const dark = scored(measured, (w) => underLimit(w.solarMj!, DULL_MJ, 4));
@@ -109,6 +113,7 @@ export function lowLight(ctx: CaseContext, { days = 5, within = 14 }: RuleParams
   return because.length > 0 ? found(strength, because) : ABSENT;
 }
 
+/** Returns whether wind or hail may have damaged it within the window, days. */
 export function windOrHail(ctx: CaseContext, { within = 14 }: RuleParams): Verdict {
   const span = { from: 0, to: 4 };
   const near = (date: string): number => Math.max(0.3, nearness(daysBetween(date, ctx.case.asOf), span));
@@ -134,6 +139,7 @@ export function windOrHail(ctx: CaseContext, { within = 14 }: RuleParams): Verdi
   return because.length > 0 ? found(graded(much, 1, 3), because) : ABSENT;
 }
 
+/** Returns whether leaves were often wet within the window: rain, dew or watering from above. */
 export function wetFoliage(ctx: CaseContext, { within = 14, days = 5 }: RuleParams): Verdict {
   const overhead = ctx.recent(ctx.case.records.watering, within).filter((w) => w.how === 'overhead');
   const weather = ctx.weather(within);
@@ -169,6 +175,7 @@ export function wetFoliage(ctx: CaseContext, { within = 14, days = 5 }: RulePara
   return weather.length === 0 ? unknown('the rain of the last two weeks') : ABSENT;
 }
 
+/** Returns whether the air around it is humid and still: measured humidity under cover, or crowding. */
 export function humidStillAir(ctx: CaseContext, { within = 14, pct = 85 }: RuleParams): Verdict {
   const enclosed = isEnclosed(ctx.case.place);
   const measured = ctx.weather(within).filter((w) => w.rhMeanPct != null);
@@ -187,6 +194,7 @@ export function humidStillAir(ctx: CaseContext, { within = 14, pct = 85 }: RuleP
   return enclosed && measured.length === 0 ? unknown('how humid it is under the cover') : ABSENT;
 }
 
+/** Returns whether it was planted out before the last frost, or into cold nights. */
 export function plantedTooEarly(ctx: CaseContext): Verdict {
   const { plant, garden, place } = ctx.case;
   const planted = plant.transplantedOn;

@@ -12,6 +12,7 @@ import { entropyBits, type LikelySet, likelySets } from './noisy-or.js';
 import { provingChecks } from './proofs.js';
 import { chancesUnder, type CheckOutcome, combinations, type Likelihood, noneOf, openOutcomes } from './outcomes.js';
 
+/** A check worth doing, what it would settle and how much. */
 export interface NextCheck {
   check: CheckCode;
   /** expected fall in entropy, bits */

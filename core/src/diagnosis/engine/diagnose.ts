@@ -7,8 +7,10 @@ import { type DriverCode, DRIVERS } from '../vocabulary/drivers.js';
 import { type Candidate, candidates, causesOf, driverWeight, LEAKS, observedOf } from './network.js';
 import { logOdds, posterior } from './noisy-or.js';
 
+/** How strongly one piece of evidence moves the odds. */
 export type Strength = 'decisive' | 'strong' | 'moderate' | 'weak';
 
+/** A sign or record that speaks for or against a problem. */
 export interface Evidence {
   kind: 'sign' | 'record';
   code: string;
@@ -17,6 +19,7 @@ export interface Evidence {
   text: string;
 }
 
+/** A driver found in the records, with its share in the problem. */
 export interface FoundDriver {
   driver: DriverCode;
   weight: number;
@@ -27,6 +30,7 @@ export interface FoundDriver {
   summary: string;
 }
 
+/** A likely problem with its evidence, drivers and look-alikes. */
 export interface Diagnosis {
   disorder: DisorderCode;
   /** marginal chance that this problem is present */
@@ -55,6 +59,7 @@ const strengthOf = (change: number): Strength => {
 /** Changes smaller than this are not shown. */
 const WORTH_TELLING = 0.15;
 
+/** The ranked problems, and the network they were computed in. */
 export interface DiagnosisResult {
   list: Diagnosis[];
   all: Candidate[];

@@ -13,7 +13,9 @@ import type { Cause, Observed } from './noisy-or.js';
 /** The tables as a network for one case, with priors shaped by setting and records. */
 
 const SIGN_INDEX = new Map<SignCode, number>(SIGNS.map((sign, i) => [sign.code, i]));
+/** Returns the index of a sign in the network's arrays. */
 export const signIndex = (code: SignCode): number => SIGN_INDEX.get(code)!;
+/** Chance of each sign on a plant without any problem, by sign index. */
 export const LEAKS: readonly number[] = SIGNS.map((s) => s.leak);
 
 const CHANCES = new Map(
@@ -32,17 +34,18 @@ const ASKS = new Map<DriverLink, string>(
 );
 
 /** A fact other than a sign that moved a problem's prior. */
-export interface PriorShift {
+interface PriorShift {
   code: string;
   oddsFactor: number;
   text: string;
 }
 
-export interface DriverFound {
+interface DriverFound {
   link: DriverLink;
   verdict: Extract<Verdict, { state: 'found' }>;
 }
 
+/** A problem with its prior odds here and the drivers that moved them. */
 export interface Candidate {
   row: DisorderRow;
   odds: number;
@@ -137,6 +140,7 @@ function remembered<K, V>(work: (key: K) => V): (key: K) => V {
   };
 }
 
+/** Returns the candidates as causes of the noisy-OR network. */
 export const causesOf = (list: readonly Candidate[]): Cause[] =>
   list.map((c) => ({ odds: c.odds, chances: CHANCES.get(c.row.code)! }));
 

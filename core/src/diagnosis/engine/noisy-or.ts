@@ -9,12 +9,13 @@ export interface Cause {
   chances: Float64Array;
 }
 
+/** Signs by index that were seen, and that were looked for and not seen. */
 export interface Observed {
   present: readonly number[];
   absent: readonly number[];
 }
 
-export interface Posterior {
+interface Posterior {
   /** marginal probability of each cause */
   marginals: number[];
   /** log probability of the findings, up to the constant of the priors */
@@ -161,4 +162,5 @@ export function entropyBits(probabilities: readonly number[]): number {
   return nats / Math.LN2;
 }
 
+/** Returns the natural log of the odds of a probability; limited so that 0 and 1 stay finite. */
 export const logOdds = (p: number): number => Math.log(Math.max(p, 1e-12) / Math.max(1 - p, 1e-12));

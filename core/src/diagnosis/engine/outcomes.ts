@@ -35,6 +35,7 @@ export const noneOf = (check: CheckRow, open: readonly CheckOutcome[]): CheckOut
   absent: shownBy(check).filter((sign) => open.some((f) => f.present.includes(sign))),
 });
 
+/** Chances of signs under the likely sets of problems. */
 export interface Chances {
   /** chance of seeing the sign under each likely set (noisy-OR with its leak) */
   of(sign: SignCode): Float64Array;

@@ -46,6 +46,7 @@ const cover = (ctx: CaseContext): number =>
 const orderOf = (plan: WeekPlan | null): Dose | null =>
   plan?.next ? { litres: plan.next.litres, ...(plan.rhythm ? { everyDays: plan.rhythm.everyDays } : {}) } : null;
 
+/** Dose of each remedy that has one; amounts of water come from the plan. */
 export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) => Dose | null> = {
   'next-watering': (_ctx, plan) => orderOf(plan),
   rhythm: (_ctx, plan) => orderOf(plan),

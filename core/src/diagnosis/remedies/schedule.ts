@@ -9,6 +9,7 @@ import { type Dose, DOSES, dueOn } from './doses.js';
 import type { Offer, Withheld } from './offer.js';
 import { stepsOf } from './steps.js';
 
+/** A remedy offered for a problem, with its order, dose and cautions. */
 export interface Remedy {
   remedy: RemedyCode;
   rung: number;

@@ -7,6 +7,7 @@ export interface Answer {
   present: readonly SignCode[];
 }
 
+/** A check: what to look at, how, and its effort. */
 export interface CheckRow {
   code: string;
   label: string;
@@ -266,8 +267,10 @@ export const CHECKS = [
   ),
 ] as const;
 
+/** Code of a check. */
 export type CheckCode = (typeof CHECKS)[number]['code'];
 const BY_CODE = new Map<CheckCode, CheckRow & { code: CheckCode }>(CHECKS.map((c) => [c.code, c]));
+/** Returns the row of a check. */
 export const checkRow = (code: CheckCode): CheckRow & { code: CheckCode } => BY_CODE.get(code)!;
 
 /** Returns every sign the check would show if it is there. */

@@ -18,6 +18,7 @@ const withCrop = (row: Omit<DisorderRow, 'crop'>): DisorderRow => {
 export const DISORDERS: readonly DisorderRow[] = [...FRUIT, ...FLOWER, ...WATER_AND_WEATHER, ...NUTRITION, ...NATURAL_AND_MECHANICAL, ...CREATURES, ...CHEWERS, ...DISEASE, ...ROTS].map(withCrop);
 
 const BY_CODE = new Map(DISORDERS.map((d) => [d.code, d]));
+/** Returns the row of a problem. Throws a RangeError for an unknown code. */
 export const disorderRow = (code: DisorderCode): DisorderRow => {
   const row = BY_CODE.get(code);
   if (!row) throw new RangeError(`no row for the problem ${code}`);

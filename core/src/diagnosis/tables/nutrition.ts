@@ -180,6 +180,7 @@ export const NUTRITION: readonly DisorderRow[] = [
     successIs: 'new leaves with clean tips',
   },
 ];
+/** Natural and mechanical causes: ageing, wind, hail, twisting. */
 export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
   {
     code: 'leaf-ageing',

@@ -7,6 +7,7 @@ export type DoseKind = 'next-watering' | 'rhythm' | 'hold-water' | 'mulch' | 'sh
 /** When to do it, counted from the day of the question. */
 export type When = 'today' | 'tomorrow' | 'next-watering' | 'this-week' | 'season-end';
 
+/** A remedy: what to do, how, when, and its place in the order from gentle to drastic. */
 export interface RemedyRow {
   code: string;
   rung: 0 | 1 | 2 | 3 | 4 | 5 | 6;
@@ -62,6 +63,7 @@ export const CAUTIONS = {
   lime: 'Use ground garden limestone only, never hydrated lime or quicklime.',
   lead: 'Near roads or old painted walls, have the soil tested for lead before you grow food.',
 } as const;
+/** Code of a caution. */
 export type CautionCode = keyof typeof CAUTIONS;
 
 type Extra = Partial<Pick<RemedyRow, 'dose' | 'acts' | 'cautions' | 'notWhile' | 'sureFrom' | 'onlyWhere' | 'afterMilder' | 'sprays' | 'cuts' | 'fruit' | 'atOnce'>>;
@@ -299,6 +301,8 @@ export const REMEDIES = [
   remedy('improve-soil', 6, 'season-end', 'Build up the soil', 'Add compost every year; raise the rows where it stays wet.', { cautions: ['manure'], onlyWhere: BEDS }),
 ] as const;
 
+/** Code of a remedy. */
 export type RemedyCode = (typeof REMEDIES)[number]['code'];
 const BY_CODE = new Map<RemedyCode, RemedyRow & { code: RemedyCode }>(REMEDIES.map((r) => [r.code, r]));
+/** Returns the row of a remedy. */
 export const remedyRow = (code: RemedyCode): RemedyRow & { code: RemedyCode } => BY_CODE.get(code)!;

@@ -14,22 +14,23 @@ import type { CautionCode, RemedyCode } from './remedies.js';
  * `chance` of seeing `sign` with the problem, and why. A creature that was seen is linked to its own row only: it is
  * there, whatever else is wrong; drivers say what attracts it or what it brings.
  */
-export type SignLink = readonly [sign: SignCode, chance: number, why: string];
+type SignLink = readonly [sign: SignCode, chance: number, why: string];
 
 /** A fact that multiplies the prior odds, by how much, and why. */
-export type SettingLink = readonly [fact: FactCode, oddsFactor: number, why: string];
+type SettingLink = readonly [fact: FactCode, oddsFactor: number, why: string];
 
 /**
  * Necessary conditions and triggers of the problem: factors on its odds if the records say yes, and if they say no.
  * Unknown counts for nothing. `same-trouble-before` is its own earlier years in this soil.
  */
-export interface RecordLink {
+interface RecordLink {
   reading: ReadingCode | 'same-trouble-before';
   yes?: number;
   no?: number;
   why: string;
 }
 
+/** How a driver raises the odds of a problem and explains it. */
 export interface DriverLink {
   driver: DriverCode;
   /** factor on the prior odds when the driver is found at full strength */
@@ -44,6 +45,7 @@ export interface DriverLink {
   why?: string;
 }
 
+/** A remedy of a problem, and when it is offered. */
 export interface RemedyLink {
   remedy: RemedyCode;
   /** offered only if one of these drivers was found or one of these facts holds */
@@ -94,6 +96,7 @@ export interface DisorderRow {
   successIs: string;
 }
 
+/** Source of rows that rest on common practice. */
 export const HANDBOOK = 'common practice and extension teaching, from memory';
 
 /** Writes a driver link in one line. */
@@ -106,6 +109,7 @@ export const by = (driver: DriverCode, oddsFactor: number, weight: number, more:
 
 /** Writes record links: `needs('wet-spell', 0.04, 'no spore without water')`, `starts('storm-yesterday', 20, '…')`. */
 export const needs = (reading: RecordLink['reading'], no: number, why: string, yes?: number): RecordLink => ({ reading, no, why, ...(yes ? { yes } : {}) });
+/** Returns a link from a reading to a problem: the factor on its odds if yes, and if no. */
 export const starts = (reading: RecordLink['reading'], yes: number, why: string, no?: number): RecordLink => ({ reading, yes, why, ...(no ? { no } : {}) });
 
 /** Leaf diseases that survive the winter on plant remains (common practice). */
@@ -113,5 +117,7 @@ export const OVERWINTERS = starts('same-trouble-before', 3, 'it survives the win
 
 /** Writes remedy links: `always('mulch')`, `against(['hot-days'], 'shade-cloth')`. */
 export const always = (...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy }));
+/** Returns remedies offered only if one of these drivers was found. */
 export const against = (drivers: readonly DriverCode[], ...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy, drivers }));
+/** Returns remedies offered only if one of these facts holds. */
 export const where = (facts: readonly FactCode[], ...remedies: RemedyCode[]): RemedyLink[] => remedies.map((remedy) => ({ remedy, facts }));

@@ -40,5 +40,7 @@ export const DRIVERS = {
   'spray-drift': 'weedkiller or spray drift',
   leaching: 'feed washed out',
 } as const;
+/** Code of a driver. */
 export type DriverCode = keyof typeof DRIVERS;
+/** Codes of all drivers. */
 export const DRIVER_CODES = Object.keys(DRIVERS) as DriverCode[];

@@ -96,6 +96,7 @@ export const DISORDER_CODES = [
   'bacterial-canker',
   'curly-top-virus',
 ] as const;
+/** Code of a problem. */
 export type DisorderCode = (typeof DISORDER_CODES)[number];
 
 /** Problems that affect only one of the crops. */

@@ -2,17 +2,19 @@ import type { Crop } from '../plant.js';
 
 /** The parts of a plant, from the soil up. */
 export const PARTS = ['soil', 'low-leaves', 'stem', 'leaves', 'tip', 'flowers', 'fruit', 'posture'] as const;
+/** Part of a plant. */
 export type Part = (typeof PARTS)[number];
 
 /**
  * What a sign does: `sign` is evidence for problems; `setting` says where, how fast and after what; `salvage` decides
  * what may still be eaten.
  */
-export type SignKind = 'sign' | 'setting' | 'salvage';
+type SignKind = 'sign' | 'setting' | 'salvage';
 
 /** Chance of seeing a sign for no listed reason. Judgement: how often gardeners meet it on healthy plants. */
 const LEAK = { common: 0.05, uncommon: 0.02, rare: 0.005, telling: 0.001 } as const;
 
+/** A sign: what a person sees, on which part, and how common it is on healthy plants. */
 export interface SignRow {
   code: string;
   parts: readonly Part[];
@@ -224,11 +226,13 @@ export const SIGNS = [
   row('after-pruning', 'posture', 'common', 'After pruning', 'It began after pruning.', setting),
 ] as const;
 
+/** Code of a sign. */
 export type SignCode = (typeof SIGNS)[number]['code'];
+/** Codes of all signs. */
 export const SIGN_CODES: readonly SignCode[] = SIGNS.map((s) => s.code);
 
 const BY_CODE = new Map<string, SignRow & { code: SignCode }>(SIGNS.map((s) => [s.code, s]));
-export const isSign = (code: string): code is SignCode => BY_CODE.has(code);
+/** Returns the row of a sign. */
 export const signRow = (code: SignCode): SignRow & { code: SignCode } => BY_CODE.get(code)!;
 
 /**

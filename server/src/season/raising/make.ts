@@ -3,6 +3,7 @@ import type { Task } from '../../today/task-source.js';
 import type { PlantingEntity } from '../planting.entity.js';
 
 type Explained = Pick<Task, 'title' | 'why' | 'dueOn' | 'minutes'>;
+/** Builds a task of one raising step. */
 export type Make = (step: string, more: Explained & Partial<Task>) => Task;
 
 /** Builds the tasks of one planting, one per step. */

@@ -2,7 +2,7 @@ import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
 import { DRY_LEFT, FULL_LEFT } from '@candid-leaf/core/water';
 
 /** What a plant needs, most urgent first; each has its own shape and word. */
-export const MARKS = ['sick', 'unclear', 'dry', 'ripe', 'look', 'wet'] as const;
+const MARKS = ['sick', 'unclear', 'dry', 'ripe', 'look', 'wet'] as const;
 export type Mark = (typeof MARKS)[number];
 
 const isFor = (task: TaskDto, plantId: string, placeId: string): boolean =>

@@ -9,7 +9,7 @@ import { CROP_WORDS, freeName, numbered, plantNames } from '../../lib/plant-name
 import { useSavePlants } from './use-save-plants';
 import { placeOf, PRESETS, type PresetCode } from './presets';
 
-export interface Wanted {
+interface Wanted {
   preset: PresetCode;
   crop: Crop;
   count: number;
