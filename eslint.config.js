@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import globals from 'globals';
+import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
@@ -49,6 +50,23 @@ export default ts.config(
       '@typescript-eslint/no-unsafe-return': 'off',
       '@typescript-eslint/require-await': 'off',
       '@typescript-eslint/unbound-method': 'off',
+    },
+  },
+  {
+    // every exported name says what it is or returns; migrations are named by their file
+    files: ['{core,contract,server}/src/**/*.ts'],
+    ignores: ['server/src/database/migrations/*'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          contexts: ['ExportNamedDeclaration[declaration]'],
+          require: { FunctionDeclaration: false },
+          enableFixer: false,
+        },
+      ],
+      'jsdoc/no-bad-blocks': 'error',
     },
   },
   { files: ['**/*.mjs', '**/*.cjs', '*.js', 'scripts/**'], languageOptions: { globals: globals.node } },

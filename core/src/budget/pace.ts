@@ -1,4 +1,4 @@
-/** How long tasks take this gardener, learned from when they tick them. */
+// How long tasks take this gardener, learned from when they tick them.
 
 /** For one kind of task: how many ticks, and the time they took against the estimate, minutes. */
 export interface Pace {

@@ -1,6 +1,6 @@
 import { type Day, daysBetween } from '../units/day.js';
 
-/** Degree days: accumulated warmth that drives how fast a warm-climate crop develops. */
+// Degree days: accumulated warmth that drives how fast a warm-climate crop develops.
 
 /**
  * Base temperature below which nothing grows, °C (tomato and pepper; common practice, e.g. UC IPM crop phenology

@@ -1,4 +1,4 @@
-/** Sun and day length. All equation numbers: FAO Irrigation and Drainage Paper 56 (Allen et al. 1998). */
+// Sun and day length. All equation numbers: FAO Irrigation and Drainage Paper 56 (Allen et al. 1998).
 
 const SOLAR_CONSTANT = 0.082; // MJ m⁻² min⁻¹, text below eq. 21
 

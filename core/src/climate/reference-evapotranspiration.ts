@@ -1,6 +1,6 @@
 import { clearSkySolar, extraterrestrialRadiation, solarFromTemperature } from './radiation.js';
 
-/** Reference evapotranspiration ETo. Equation numbers: FAO-56 (Allen et al. 1998). */
+// Reference evapotranspiration ETo. Equation numbers: FAO-56 (Allen et al. 1998).
 
 /** Returns saturation vapour pressure e°(T) in kPa (eq. 11). */
 export const saturationVapourPressure = (tC: number): number => 0.6108 * Math.exp((17.27 * tC) / (tC + 237.3));

@@ -1,12 +1,10 @@
 import type { GardenFacts } from '../records/facts.js';
 
-/**
- * Rough location of a garden, for problems found only in parts of the world. Boxes of latitude and longitude:
- * deliberately coarse, they only shape a prior.
- */
-const REGIONS = ['americas', 'europe', 'africa', 'asia', 'oceania'] as const;
+// Rough location of a garden, for problems found only in parts of the world. Boxes of latitude and longitude:
+// deliberately coarse, they only shape a prior.
+
 /** A region of the world, for where problems occur. */
-export type Region = (typeof REGIONS)[number];
+export type Region = 'americas' | 'europe' | 'africa' | 'asia' | 'oceania';
 
 type Where = Pick<GardenFacts, 'latitude'> & Partial<Pick<GardenFacts, 'longitude'>>;
 

@@ -6,7 +6,7 @@ import { addDays, type Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import { COUNTED_CHANCE_PCT } from '../water/expected-weather.js';
 
-/** Tomatoes at first blush are picked before heat, heavy rain or birds (common practice). */
+// Tomatoes at first blush are picked before heat, heavy rain or birds (common practice).
 
 /** Days to look ahead. */
 const AHEAD_DAYS = 2;

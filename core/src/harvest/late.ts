@@ -3,7 +3,7 @@ import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import { SET_TO_RIPE } from './ripening.js';
 
-/** The end of the season before frost (common practice). */
+// The end of the season before frost (common practice).
 
 /** Returns the last day on which a flower can still ripen fruit before the first frost, in usual weather. */
 export const lastFlowersOn = (crop: Crop, firstFrost: Day): Day =>

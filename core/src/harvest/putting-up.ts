@@ -1,6 +1,6 @@
 import type { Crop } from '../records/plant.js';
 
-/** Uses for a big harvest. */
+// Uses for a big harvest.
 
 /** Litres of thick sauce per kilogram of fruit (common practice, from memory: paste varieties 0.45, juicy ones 0.3). */
 const SAUCE_L_PER_KG = { paste: 0.45, other: 0.3 } as const;

@@ -6,24 +6,22 @@ import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
 import { frostsOf, type GrowingYear, type SeasonMode } from '../season/growing-year.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-/** The dates of a year for one garden and variety, each as a band as wide as its uncertainty. */
+// The dates of a year for one garden and variety, each as a band as wide as its uncertainty.
 
-const DATE_KINDS = [
-  'sow',
-  'pot-on',
-  'last-frost',
-  'harden',
-  'plant-out',
-  'mulch',
-  'first-fruit',
-  'last-planting',
-  'second-sowing',
-  'last-feed',
-  'top',
-  'first-frost',
-] as const;
 /** Code of a step in a season's plan. */
-export type DateKind = (typeof DATE_KINDS)[number];
+export type DateKind =
+  | 'sow'
+  | 'pot-on'
+  | 'last-frost'
+  | 'harden'
+  | 'plant-out'
+  | 'mulch'
+  | 'first-fruit'
+  | 'last-planting'
+  | 'second-sowing'
+  | 'last-feed'
+  | 'top'
+  | 'first-frost';
 
 /** What a date is counted from. */
 type CountedFrom = 'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth';

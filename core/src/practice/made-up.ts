@@ -9,8 +9,9 @@ import type { Feeding, Pruning, Watering } from '../records/record-classes.js';
 import { addDays, type Day } from '../units/day.js';
 import { rimAreaM2 } from '../water/root-zone.js';
 
-/** A made-up plant with its garden, weather and records: everything but its problem. */
+// A made-up plant with its garden, weather and records: everything but its problem.
 
+/** Returns an element at random. */
 export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
 const chance = (random: Random, p: number): boolean => random() < p;

@@ -2,10 +2,8 @@ import type { Fault } from '../records/faults.js';
 import { roundTo } from '../units/rounding.js';
 import type { LabelDose, Product } from './product.js';
 
-/** Nutrients as labels name them. */
-const NUTRIENTS = ['n', 'p2o5', 'k2o'] as const;
 /** A nutrient a dose can be computed for. */
-export type Nutrient = (typeof NUTRIENTS)[number];
+export type Nutrient = 'n' | 'p2o5' | 'k2o';
 
 /** What to treat, and with which can. */
 interface DoseQuestion {

@@ -4,8 +4,9 @@ import type { StarterMethod } from '../nutrition/feed-plan.js';
 import type { Crop, GrowthHabit } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-/** Planting day and the weeks after it. Source: common practice; rows from memory say so. */
+// Planting day and the weeks after it. Source: common practice; rows from memory say so.
 
+/** What planting a seedling depends on. */
 export interface PlantingDay {
   crop: Crop;
   habit: GrowthHabit | null;

@@ -44,7 +44,7 @@ import {
 import { SoilValues } from './soil-values.js';
 import { DISORDER_CODES, type DisorderCode } from './vocabulary/disorders.js';
 
-/** Facts about a garden, a bed or pot, and a plant, besides its daily records. */
+// Facts about a garden, a bed or pot, and a plant, besides its daily records.
 
 const MONTH_DAY = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 const LEVELS = ['low', 'ok', 'high'] as const;

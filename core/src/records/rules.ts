@@ -7,8 +7,9 @@ import type { WeatherRecord } from './record-classes.js';
 import { type DisorderCode, onlyCropOf } from './vocabulary/disorders.js';
 import { signRow } from './vocabulary/signs.js';
 
-/** Rules that need two fields at once. Each returns the faults it finds under `path`. */
+// Rules that need two fields at once. Each returns the faults it finds under `path`.
 
+/** Returns a fault if a day's lowest temperature is above its highest. */
 export function weatherFaults(w: Pick<WeatherRecord, 'tMinC' | 'tMaxC'>, path: string): Fault[] {
   return w.tMinC > w.tMaxC
     ? [{ path: `${path}.tMinC`, reason: `${w.tMinC} °C is above the day's warmest, ${w.tMaxC} °C` }]

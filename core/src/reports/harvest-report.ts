@@ -3,8 +3,9 @@ import type { Crop, PlantType } from '../records/plant.js';
 import type { PickState, PickUse } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-/** What a season bore, lost and saved. All weights in kg. */
+// What a season bore, lost and saved. All weights in kg.
 
+/** A plant as the harvest report reads it. */
 export interface ReportPlant {
   id: string;
   name: string;

@@ -13,7 +13,7 @@ import type { Stage } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
 
-/** Heat, frost and cold nights in the forecast, and what to do bed by bed. Limits: common practice, from memory. */
+// Heat, frost and cold nights in the forecast, and what to do bed by bed. Limits: common practice, from memory.
 
 const WAVE_DAYS = 2;
 /** Days ahead to show a plan, in time to act. */

@@ -6,7 +6,7 @@ import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, SOIL_FROM_C, WEEK_DAYS } from './limits.js';
 
-/** Whether a plant can be planted out: each condition by itself, and the result. */
+// Whether a plant can be planted out: each condition by itself, and the result.
 
 type GateCheck = 'hardened' | 'soil' | 'nights' | 'days' | 'frost' | 'wind';
 

@@ -14,9 +14,7 @@ import {
 } from './limits.js';
 
 /** Time of day: before the sun reaches the leaves, in the sun, or after it has left them. */
-const SPRAY_HOURS = ['dawn', 'midday', 'evening'] as const;
-/** Time of day for a spray. */
-export type SprayHour = (typeof SPRAY_HOURS)[number];
+export type SprayHour = 'dawn' | 'midday' | 'evening';
 
 interface SprayLabel {
   everyDays: number | null;

@@ -54,19 +54,17 @@ export const middle = (list: readonly number[]): { low: number; mid: number; hig
   return { low: at(0.1), mid: at(0.5), high: at(0.9) };
 };
 
-const KEYS = [
-  'litres',
-  'drainedL',
-  'visits',
-  'daysShort',
-  'daysWet',
-  'evenness',
-  'nitrogenWashedG',
-  'blossomEndRotShare',
-  'splits',
-] as const;
 /** A measure of the comparison of watering methods. */
-export type BenchMeasure = (typeof KEYS)[number];
+export type BenchMeasure =
+  | 'litres'
+  | 'drainedL'
+  | 'visits'
+  | 'daysShort'
+  | 'daysWet'
+  | 'evenness'
+  | 'nitrogenWashedG'
+  | 'blossomEndRotShare'
+  | 'splits';
 
 /** Returns the verdict: which set-up keeps the plant best, and what it costs compared with the others. */
 export function verdict(rows: readonly BenchRow[]): { best: number; why: string } | null {

@@ -3,7 +3,7 @@ import type { Texture } from '../records/place.js';
 import type { WaterMethod } from '../records/choices.js';
 import { SOILS } from './soils.js';
 
-/** Evaporation from the soil surface in addition to the plant's own use: the dual crop coefficient of FAO-56 ch. 7. */
+// Evaporation from the soil surface in addition to the plant's own use: the dual crop coefficient of FAO-56 ch. 7.
 
 /** Ze: depth of the layer that dries by evaporation, m (FAO-56: 0.10 to 0.15). */
 const ZE_M = 0.1;

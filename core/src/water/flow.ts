@@ -1,4 +1,4 @@
-/** Flow is for the whole bed or pot, litres per hour. */
+// Flow is for the whole bed or pot, litres per hour.
 
 /** Returns the litres each plant gets from a run of `minutes` at `flowLPerH` shared by `plants`. */
 export function litresFromMinutes(minutes: number, flowLPerH: number, plants: number): number {

@@ -3,7 +3,7 @@ import { whyDue } from './methods.js';
 import { type Settling, SETTLING_WHY, settlingMm } from './settling.js';
 import { missingMm, type Morning, refillMm, METHOD_STRATEGIES } from './strategies.js';
 
-/** The order for one morning, and how it was computed. */
+// The order for one morning, and how it was computed.
 
 /** A plant this close to wilting is watered whatever the method says, if watering is allowed that day (judgement). */
 const ALMOST_WILTING_LEFT = 0.15;

@@ -14,7 +14,7 @@ import { dayNeed, type Demand, demands, etoAtPlant } from './season.js';
 import { remembered, METHOD_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
 import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } from './stress.js';
 
-/** Seasons of watering methods, day by day. Many thousands run at once, so what set-ups share is computed once. */
+// Seasons of watering methods, day by day. Many thousands run at once, so what set-ups share is computed once.
 
 /** One season's weather where the plant grows, with its reference evapotranspiration, computed once for all set-ups. */
 interface SeasonWeather {

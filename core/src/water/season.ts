@@ -16,7 +16,7 @@ import {
 import { climateTerm, coverShare, leastHumidityPct, mostKc, throughMulch } from './evaporation.js';
 import { depletionFraction, type RootZone, rootZones } from './root-zone.js';
 
-/** What a plant and its soil demand on a day of its season. */
+// What a plant and its soil demand on a day of its season.
 
 /** Returns days since planting out, or a guess from the stage if no day was recorded. */
 function daysInGround(plant: PlantFacts, asOf: Day): number {

@@ -2,7 +2,7 @@ import type { PlaceFacts } from '../records/facts.js';
 import type { Texture } from '../records/place.js';
 import { slopeHolds } from './soils.js';
 
-/** Water given faster than the soil takes it puddles, runs off or runs down the pot's wall, so it is given in steps. */
+// Water given faster than the soil takes it puddles, runs off or runs down the pot's wall, so it is given in steps.
 
 /** Infiltration of wet soil, mm per hour (common practice, from memory; judgement). */
 const INFILTRATION_MM_H: Record<Texture, number> = {

@@ -17,7 +17,7 @@ import type { CaseContext } from '../context.js';
 import { graded, overLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read feeding, soil tests, cuts and sprays. */
+// Rules that read feeding, soil tests, cuts and sprays.
 
 const isPot = (ctx: CaseContext): boolean => isPotted(ctx.case.place);
 

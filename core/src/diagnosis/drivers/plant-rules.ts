@@ -8,7 +8,7 @@ import { graded } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 import { seasonYear } from '../../season/growing-year.js';
 
-/** Rules that read the plant, its bed or pot, its history, and signs that describe a setting rather than a problem. */
+// Rules that read the plant, its bed or pot, its history, and signs that describe a setting rather than a problem.
 
 const bySign = (ctx: CaseContext, signs: readonly SignCode[], text: string, strength = 0.6): Verdict =>
   signs.some((sign) => ctx.present.has(sign))

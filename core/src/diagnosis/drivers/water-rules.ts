@@ -19,7 +19,7 @@ import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, scored, sumOf } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read the water balance, where the watering history is known. Thresholds: judgement unless named. */
+// Rules that read the water balance, where the watering history is known. Thresholds: judgement unless named.
 
 const NO_WEATHER = 'the weather of these weeks: without it we can’t estimate the water in the soil';
 const percent = (d: BalanceDay): string => `${Math.round(d.fractionAvailable * 100)} %`;

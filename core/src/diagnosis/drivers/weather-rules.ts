@@ -9,7 +9,7 @@ import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, reachOf, scored, sumOf, underLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
 
-/** Rules that read the weather where the plant grows. Temperatures: common practice; each problem may shift them. */
+// Rules that read the weather where the plant grows. Temperatures: common practice; each problem may shift them.
 
 const NO_WEATHER = 'the temperatures of these weeks';
 /** °C below a limit at which a day or night stops counting. */

@@ -10,7 +10,7 @@ import { DISORDERS } from '../tables/disorders.js';
 import type { DisorderRow, DriverLink } from '../tables/row.js';
 import type { Cause, Observed } from './noisy-or.js';
 
-/** The tables as a network for one case, with priors shaped by setting and records. */
+// The tables as a network for one case, with priors shaped by setting and records.
 
 const SIGN_INDEX = new Map<SignCode, number>(SIGNS.map((sign, i) => [sign.code, i]));
 /** Returns the index of a sign in the network's arrays. */
