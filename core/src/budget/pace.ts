@@ -23,7 +23,10 @@ export function learn(p: Pace, estimatedMinutes: number, sinceLast: number | nul
   return { ticks: p.ticks + 1, took: p.took + sinceLast, estimatedMinutes: p.estimatedMinutes + estimatedMinutes };
 }
 
-/** Returns the factor that stretches estimated minutes: 1 without ticks, closer to the real times with each. */
+/**
+ * Returns the factor that stretches estimated minutes: 1 without ticks, closer to the real times with each.
+ * @example paceFactor({ ticks: 5, took: 60, estimatedMinutes: 40 }) // 1.278
+ */
 export function paceFactor(p: Pace): number {
   if (p.ticks === 0) return 1;
   const usual = p.estimatedMinutes / p.ticks;
@@ -31,6 +34,9 @@ export function paceFactor(p: Pace): number {
   return Math.min(MOST, Math.max(LEAST, factor));
 }
 
-/** Returns whole minutes, at least 1. */
+/**
+ * Returns whole minutes, at least 1.
+ * @example minutesAtPace(10, { ticks: 5, took: 60, estimatedMinutes: 40 }) // 13
+ */
 export const minutesAtPace = (estimatedMinutes: number, p: Pace): number =>
   estimatedMinutes <= 0 ? estimatedMinutes : Math.max(1, Math.round(estimatedMinutes * paceFactor(p)));

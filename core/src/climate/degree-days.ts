@@ -27,6 +27,7 @@ const CROP_RULE: DegreeDayRule = { base: BASE_C, ceiling: CEILING_C, raiseNights
 /**
  * Returns the degree days of one day by the averaging method, °C·d, with and without cut-offs (McMaster & Wilhelm
  * 1997, Agricultural and Forest Meteorology 87: 291–300, methods 1 and 2).
+ * @example degreeDays({ tMinC: 12, tMaxC: 26 }) // 9
  */
 export function degreeDays(w: { tMinC: number; tMaxC: number }, rule: DegreeDayRule = CROP_RULE): number {
   const cut = (t: number): number => {

@@ -20,6 +20,7 @@ const MOST_REMEMBERED = 50;
  * Returns extraterrestrial radiation Ra in MJ m⁻² day⁻¹ (eq. 21).
  * @param latitude degrees, south negative
  * @param J day of the year, 1 to 366
+ * @example extraterrestrialRadiation(-20, 246) // 32.19
  */
 export function extraterrestrialRadiation(latitude: number, J: number): number {
   let suns = SUNS.get(latitude);
@@ -44,16 +45,28 @@ function compute(latitude: number, J: number): number {
   return ((24 * 60) / Math.PI) * SOLAR_CONSTANT * dr * sunPath;
 }
 
-/** Returns daylight hours N (eq. 34). */
+/**
+ * Returns daylight hours N (eq. 34).
+ * @example daylightHours(-20, 246) // 11.67
+ */
 export const daylightHours = (latitude: number, J: number): number => (24 / Math.PI) * sunsetHourAngle(latitude, J);
 
-/** Returns solar radiation Rs in MJ m⁻² day⁻¹ from hours of sunshine, a = 0.25, b = 0.50 (Ångström, eq. 35). */
+/**
+ * Returns solar radiation Rs in MJ m⁻² day⁻¹ from hours of sunshine, a = 0.25, b = 0.50 (Ångström, eq. 35).
+ * @example solarFromSunshine(25.1, 7.1, 10.9) // 14.45
+ */
 export const solarFromSunshine = (ra: number, sunshineHours: number, daylight: number): number =>
   (0.25 + 0.5 * (sunshineHours / daylight)) * ra;
 
-/** Returns solar radiation from the temperature range (eq. 50); kRs = 0.16 for inland places. */
+/**
+ * Returns solar radiation from the temperature range (eq. 50); kRs = 0.16 for inland places.
+ * @example solarFromTemperature(40.6, 14.8, 26.6) // 22.31
+ */
 export const solarFromTemperature = (ra: number, tMinC: number, tMaxC: number): number =>
   Math.min(0.16 * Math.sqrt(Math.max(0, tMaxC - tMinC)) * ra, 0.75 * ra);
 
-/** Returns clear-sky solar radiation Rso (eq. 37). */
+/**
+ * Returns clear-sky solar radiation Rso (eq. 37).
+ * @example clearSkySolar(41.1, 100) // 30.91
+ */
 export const clearSkySolar = (ra: number, elevationM: number): number => (0.75 + 2e-5 * elevationM) * ra;

@@ -1,7 +1,10 @@
 /** A source of numbers in [0, 1). The core never creates one: the caller passes it in. */
 export type Random = () => number;
 
-/** Returns a small, repeatable source: mulberry32 (public-domain algorithm by T. Ettinger, from memory). */
+/**
+ * Returns a small, repeatable source: mulberry32 (public-domain algorithm by T. Ettinger, from memory).
+ * @example seeded(1)() === seeded(1)() // true
+ */
 export function seeded(seed: number): Random {
   let a = seed >>> 0;
   return () => {

@@ -2,17 +2,29 @@ import { clearSkySolar, extraterrestrialRadiation, solarFromTemperature } from '
 
 // Reference evapotranspiration ETo. Equation numbers: FAO-56 (Allen et al. 1998).
 
-/** Returns saturation vapour pressure e°(T) in kPa (eq. 11). */
+/**
+ * Returns saturation vapour pressure e°(T) in kPa (eq. 11).
+ * @example saturationVapourPressure(24.5) // 3.075
+ */
 export const saturationVapourPressure = (tC: number): number => 0.6108 * Math.exp((17.27 * tC) / (tC + 237.3));
 
-/** Returns the slope of the saturation vapour pressure curve Δ in kPa °C⁻¹ (eq. 13). */
+/**
+ * Returns the slope of the saturation vapour pressure curve Δ in kPa °C⁻¹ (eq. 13).
+ * @example slopeOfSaturation(16.9) // 0.1221
+ */
 export const slopeOfSaturation = (tC: number): number => (4098 * saturationVapourPressure(tC)) / (tC + 237.3) ** 2;
 
-/** Returns the psychrometric constant γ in kPa °C⁻¹ at an elevation (eq. 7 and 8). */
+/**
+ * Returns the psychrometric constant γ in kPa °C⁻¹ at an elevation (eq. 7 and 8).
+ * @example psychrometric(1800) // 0.05437
+ */
 export const psychrometric = (elevationM: number): number =>
   0.665e-3 * 101.3 * ((293 - 0.0065 * elevationM) / 293) ** 5.26;
 
-/** Returns wind at 2 m from wind measured at height z (eq. 47). */
+/**
+ * Returns wind at 2 m from wind measured at height z (eq. 47).
+ * @example windAt2m(3.2, 10) // 2.393
+ */
 export const windAt2m = (windMs: number, heightM: number): number => (windMs * 4.87) / Math.log(67.8 * heightM - 5.42);
 
 /** Returns net radiation Rn in MJ m⁻² day⁻¹ (eq. 38 to 40), albedo 0.23. */
@@ -50,7 +62,10 @@ export function penmanMonteith(x: PenmanMonteithInput): number {
   return Math.max(0, top / (delta + gamma * (1 + 0.34 * x.u2)));
 }
 
-/** Returns ETo in mm/day from temperatures alone (Hargreaves, eq. 52); 0.408 turns Ra into mm/day (eq. 20). */
+/**
+ * Returns ETo in mm/day from temperatures alone (Hargreaves, eq. 52); 0.408 turns Ra into mm/day (eq. 20).
+ * @example hargreaves(14.8, 26.6, 40.6) // 5.039
+ */
 export const hargreaves = (tMinC: number, tMaxC: number, ra: number): number =>
   Math.max(0, 0.0023 * ((tMinC + tMaxC) / 2 + 17.8) * Math.sqrt(Math.max(0, tMaxC - tMinC)) * 0.408 * ra);
 

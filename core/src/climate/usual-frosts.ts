@@ -49,6 +49,7 @@ const monthDay = (dayOfYear: number): MonthDay => {
  * @param latitude degrees, south is negative
  * @param elevationM metres above the sea
  * @returns null if frost is not usual; never for a place that is too cold
+ * @example usualFrosts(48, 200) // { lastFrost: '05-06', firstFrost: '10-09' }
  */
 export function usualFrosts(latitude: number, elevationM: number): UsualFrosts | null {
   const lat = Math.abs(latitude);

@@ -4,7 +4,10 @@ import type { Crop } from '../records/plant.js';
 
 /** Litres of thick sauce per kilogram of fruit (common practice, from memory: paste varieties 0.45, juicy ones 0.3). */
 const SAUCE_L_PER_KG = { paste: 0.45, other: 0.3 } as const;
-/** Returns the litres of sauce that kilograms of fruit cook down to. */
+/**
+ * Returns the litres of sauce that kilograms of fruit cook down to.
+ * @example sauceLitres(5, true) // 2.25
+ */
 export const sauceLitres = (kg: number, paste: boolean): number => kg * SAUCE_L_PER_KG[paste ? 'paste' : 'other'];
 
 /** One line each (common practice; canning only by a tested recipe). */

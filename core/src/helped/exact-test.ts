@@ -16,6 +16,7 @@ export interface Group {
  * Returns Fisher's exact test of two groups, two-sided: the chance, without a difference, of a table at least as
  * unlikely as this one (the sum over all tables no more probable than the observed one, as statistical packages do
  * it).
+ * @example fisherExact({ hit: 3, of: 4 }, { hit: 1, of: 4 }) // 0.4857
  */
 export function fisherExact(a: Group, b: Group): number {
   const hits = a.hit + b.hit;

@@ -8,7 +8,10 @@ interface TakenOn {
   worked: boolean;
 }
 
-/** Returns the key of a problem and remedy in the local success rates. */
+/**
+ * Returns the key of a problem and remedy in the local success rates.
+ * @example helpedKey('aphids', 'hose-off') // 'aphids:hose-off'
+ */
 export const helpedKey = (disorder: string, remedy: string): string => `${disorder}:${remedy}`;
 
 /** The garden's own results. A step followed by another was not enough; the last one counts once it is judged. */

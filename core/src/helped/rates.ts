@@ -25,7 +25,10 @@ export const rateOf = (worked: number, tried: number): Rate => ({
   enough: tried >= ENOUGH,
 });
 
-/** "better in 4 of 5 here". */
+/**
+ * "better in 4 of 5 here".
+ * @example rateInWords(rateOf(3, 4)) // 'better 3 of 4 times here'
+ */
 export const rateInWords = (r: Rate): string => `better ${r.worked} of ${r.tried} times here`;
 
 /** Difference from the prior needed to change the order (judgement: more than chance with five). */

@@ -83,5 +83,8 @@ export const SURE_WORDS: Record<NeighbourRow['sure'], string> = {
   none: 'no evidence',
 };
 
-/** Returns whether the cut plants may be used as mulch. */
+/**
+ * Returns whether the cut plants may be used as mulch.
+ * @example mayLie('weeds') // true
+ */
 export const mayLie = (what: Neighbour['what']): boolean => neighbourRow(what).kind === 'weed';

@@ -177,11 +177,15 @@ function starterLead(q: FeedQuestion): FeedLead {
 
 /**
  * Returns the lead nutrient of a product. In flower no product with N above both P and K is given (common practice).
+ * @example leadOf({ n: 4, p2o5: 3, k2o: 8 }) // 'potash'
  */
 export function leadOf(p: { n: number; p2o5: number; k2o: number }): FeedLead {
   const most = Math.max(p.n, p.p2o5, p.k2o);
   const clear = (x: number): boolean => x === most && [p.n, p.p2o5, p.k2o].filter((y) => y > 0.75 * most).length === 1;
   return clear(p.n) ? 'nitrogen' : clear(p.p2o5) ? 'phosphorus' : clear(p.k2o) ? 'potash' : 'balanced';
 }
-/** True if nitrogen is above both others. */
+/**
+ * True if nitrogen is above both others.
+ * @example nitrogenLeads({ n: 10, p2o5: 3, k2o: 3 }) // true
+ */
 export const nitrogenLeads = (p: { n: number; p2o5: number; k2o: number }): boolean => p.n > p.p2o5 && p.n > p.k2o;

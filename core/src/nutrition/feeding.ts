@@ -15,7 +15,10 @@ export interface Fed {
   grams: number;
 }
 
-/** Returns the grams of nitrogen in a feed. */
+/**
+ * Returns the grams of nitrogen in a feed.
+ * @example nitrogenGrams({ n: 5, grams: 40 }) // 2
+ */
 export const nitrogenGrams = (f: Pick<Fed, 'n' | 'grams'>): number => (f.grams * f.n) / 100;
 
 /** Nutrients as elements, grams. */
@@ -25,7 +28,10 @@ export interface Nutrients {
   kG: number;
 }
 
-/** Returns what a list of feeds gave in total, in grams of the elements. */
+/**
+ * Returns what a list of feeds gave in total, in grams of the elements.
+ * @example ledger([{ n: 5, p2o5: 10, k2o: 5, grams: 100 }]) // { nG: 5, pG: 4.364, kG: 4.15 }
+ */
 export function ledger(fed: readonly Fed[]): Nutrients {
   return fed.reduce<Nutrients>(
     (sum, f) => ({

@@ -37,7 +37,10 @@ const kindOf = (f: Pick<Feeding, 'product' | 'form'>): Omit<ProductKind, 'named'
   return f.form === 'amendment' ? AMENDMENT : AT_ONCE;
 };
 
-/** True if its nitrogen is released slowly. */
+/**
+ * True if its nitrogen is released slowly.
+ * @example isSlow({ product: 'Compost', form: 'amendment' }) // true
+ */
 export const isSlow = (f: Pick<Feeding, 'product' | 'form'>): boolean => kindOf(f).days > 0;
 
 /** Returns the grams of nitrogen a feed releases between two days, excluding the first. */

@@ -15,7 +15,10 @@ export const UPTAKE_G_PER_KG: Record<Crop, Record<'n' | 'p' | 'k', readonly [num
 const FRUIT_KG: Record<Crop, readonly [number, number]> = { tomato: [2.5, 5], pepper: [0.8, 2] };
 const POT_KG_PER_L = 0.15;
 
-/** Returns the fruit a plant can bear in a season, kg, low and high; less in a small pot. */
+/**
+ * Returns the fruit a plant can bear in a season, kg, low and high; less in a small pot.
+ * @example expectedFruitKg('tomato', { kind: 'container', volumeL: 10 }) // [0.75, 1.5]
+ */
 export function expectedFruitKg(
   crop: Crop,
   place: { kind: PlaceKind; volumeL?: number | null },
@@ -34,6 +37,9 @@ const HALF_DAY = 62;
 const STEEP_DAYS = 14;
 const shareAt = (day: number): number => 1 / (1 + Math.exp((HALF_DAY - day) / STEEP_DAYS));
 
-/** Returns the share of the season's uptake completed on a day of its season, 0 to 1. */
+/**
+ * Returns the share of the season's uptake completed on a day of its season, 0 to 1.
+ * @example uptakeShare(60) // 0.458
+ */
 export const uptakeShare = (seasonDay: number): number =>
   Math.max(0, (shareAt(seasonDay) - shareAt(0)) / (1 - shareAt(0)));

@@ -192,7 +192,10 @@ export function yearDates(q: DatesQuestion): YearDates {
   };
 }
 
-/** Returns the latest sowing of a second bush crop: a month to raise, its days, and two weeks before frost. */
+/**
+ * Returns the latest sowing of a second bush crop: a month to raise, its days, and two weeks before frost.
+ * @example secondSowing('2026-10-20', 60) // '2026-07-08'
+ */
 export const secondSowing = (firstFrost: Day, days: number): Day =>
   addDays(firstFrost, -(days + BEFORE_FROST_DAYS + SECOND_RAISED_DAYS));
 

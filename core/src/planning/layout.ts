@@ -14,7 +14,10 @@ export const SPACING_M: Record<Crop | 'one-stem', readonly [number, number]> = {
   pepper: [0.4, 0.5],
   'one-stem': [0.3, 0.45],
 };
-/** Returns the advised distance between plants, m, low and high. */
+/**
+ * Returns the advised distance between plants, m, low and high.
+ * @example spacingOf('pepper') // [0.4, 0.5]
+ */
 export const spacingOf = (crop: Crop, training?: Training | null): readonly [number, number] =>
   crop === 'tomato' && training === 'one-stem' ? SPACING_M['one-stem'] : SPACING_M[crop];
 
@@ -27,13 +30,17 @@ export interface Bed {
 /** Returns how many fit along and across: half a spacing from each edge. */
 const fitIn = (side: number, spacing: number): number => Math.max(1, Math.floor(side / spacing + 1e-9));
 
-/** Returns the most plants a bed takes at a spacing. */
+/**
+ * Returns the most plants a bed takes at a spacing.
+ * @example mostIn({ lengthM: 2.4, widthM: 0.6 }, 0.45) // 5
+ */
 export const mostIn = (bed: Bed, spacingM: number): number =>
   fitIn(bed.lengthM, spacingM) * fitIn(bed.widthM, spacingM);
 
 /**
  * Spreads plants evenly: in one row down the middle if it fits them, else in as few rows as needed, every second row
  * shifted by half a step, for light and air.
+ * @example layOut({ lengthM: 2, widthM: 0.6 }, 2, 0.5) // [{ x: 0.5, y: 0.3 }, { x: 1.5, y: 0.3 }]
  */
 export function layOut(bed: Bed, count: number, spacingM: number): Spot[] {
   if (count <= 0) return [];
@@ -57,7 +64,10 @@ export function spotsOf(bed: Bed, count: number, spacingM: number, laid: readonl
     return own ? inBed(bed, own) : even;
   });
 }
-/** Moves a position inside the bed. */
+/**
+ * Moves a position inside the bed.
+ * @example inBed({ lengthM: 2, widthM: 0.6 }, { x: 3, y: 0.2 }) // { x: 2, y: 0.2 }
+ */
 export const inBed = (bed: Bed, { x, y }: Spot): Spot => ({
   x: round(Math.min(bed.lengthM, Math.max(0, x))),
   y: round(Math.min(bed.widthM, Math.max(0, y))),
@@ -67,7 +77,10 @@ const round = (m: number): number => Math.round(m * 100) / 100;
 
 /** Pairs closer than the least spacing; a hand's width of slack (judgement). */
 const SLACK_M = 0.05;
-/** Returns the pairs of plants, by index, that stand closer than the least distance, m. */
+/**
+ * Returns the pairs of plants, by index, that stand closer than the least distance, m.
+ * @example tooClose([{ x: 0, y: 0 }, { x: 0.3, y: 0 }], 0.5) // [[0, 1]]
+ */
 export function tooClose(spots: readonly Spot[], leastM: number): [number, number][] {
   return spots.flatMap((a, i) =>
     spots
@@ -91,7 +104,10 @@ export function crowdingFaults(bed: Bed, count: number, spacing: readonly [numbe
     : [];
 }
 
-/** Returns the least suitable pot size, L (common practice: tomato 20, large varieties 60; pepper 10). */
+/**
+ * Returns the least suitable pot size, L (common practice: tomato 20, large varieties 60; pepper 10).
+ * @example leastPotL('pepper') // 10
+ */
 export function leastPotL(crop: Crop, type?: string | null): number {
   if (crop === 'pepper') return 10;
   return type === 'beefsteak' ? 60 : 20;

@@ -16,7 +16,10 @@ export interface SeedNeed {
   seeds: number;
 }
 
-/** Returns cells and seeds for a number of plants, with spares for losses: at least one cell more than plants. */
+/**
+ * Returns cells and seeds for a number of plants, with spares for losses: at least one cell more than plants.
+ * @example seedsFor(6) // { cells: 8, seeds: 16 }
+ */
 export function seedsFor(plants: number): SeedNeed {
   if (plants <= 0) return { cells: 0, seeds: 0 };
   const cells = Math.max(plants + 1, Math.ceil(plants / (1 - LOST_SHARE)));

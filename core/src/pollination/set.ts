@@ -8,7 +8,10 @@ export interface TrussSeen {
   fruit: number;
 }
 
-/** Returns the share of flowers that set, 0 to 1; null if none were counted. */
+/**
+ * Returns the share of flowers that set, 0 to 1; null if none were counted.
+ * @example shareSet({ flowers: 8, fruit: 6 }) // 0.4286
+ */
 export const shareSet = (t: Pick<TrussSeen, 'flowers' | 'fruit'>): number | null =>
   t.flowers + t.fruit > 0 ? t.fruit / (t.flowers + t.fruit) : null;
 

@@ -53,6 +53,7 @@ const CAN_STEP_L = 0.5;
 /**
  * Rounds to what a person can measure: whole grams from 10 g, half grams below; whole millilitres from 10 mL, below
  * that steps of 0.1 mL (1 or 2 mL syringe). Never to zero.
+ * @example measurable(13.37, 'granular') // 13
  */
 export function measurable(amount: number, form: Product['form']): number {
   if (amount <= 0) return 0;

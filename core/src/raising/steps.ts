@@ -10,7 +10,13 @@ const UP_DAYS = 6;
 /** 2 to 3 cm tall, at the first true leaf, days (common practice). */
 const THIN_DAYS = 14;
 
-/** Returns the day on which seedlings need light. */
+/**
+ * Returns the day on which seedlings need light.
+ * @example lightOn('2026-03-01') // '2026-03-07'
+ */
 export const lightOn = (sownOn: Day): Day => addDays(sownOn, UP_DAYS);
-/** Returns the day on which to thin seedlings. */
+/**
+ * Returns the day on which to thin seedlings.
+ * @example thinOn('2026-03-01') // '2026-03-15'
+ */
 export const thinOn = (sownOn: Day): Day => addDays(sownOn, THIN_DAYS);

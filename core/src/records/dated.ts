@@ -23,5 +23,8 @@ export class Dated {
 /** Options for numbers in every class: finite. */
 export const FINITE = { allowNaN: false, allowInfinity: false } as const;
 
-/** Sorts older first. */
+/**
+ * Sorts older first.
+ * @example byDate({ date: '2026-07-01' }, { date: '2026-07-02' }) < 0 // true
+ */
 export const byDate = (a: { date: Day }, b: { date: Day }): number => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0);

@@ -27,20 +27,32 @@ interface Covered {
   cover?: Cover | null;
 }
 
-/** Returns what is over the plants; a room and a tunnel are covered by nature. */
+/**
+ * Returns what is over the plants; a room and a tunnel are covered by nature.
+ * @example coverOf({ kind: 'tunnel-bed' }) // 'tunnel'
+ */
 export function coverOf({ kind, cover }: Covered): Cover {
   if (kind === 'indoors') return 'indoors';
   if (kind === 'tunnel-bed') return cover && cover !== 'none' ? cover : 'tunnel';
   return cover ?? 'none';
 }
 
-/** True if no rain reaches it. */
+/**
+ * True if no rain reaches it.
+ * @example isRainless({ kind: 'indoors' }) // true
+ */
 export const isRainless = (place: Covered): boolean => coverOf(place) !== 'none';
-/** True if walls keep out wind, and most bees. */
+/**
+ * True if walls keep out wind, and most bees.
+ * @example isEnclosed({ kind: 'ground', cover: 'roof' }) // false
+ */
 export const isEnclosed = (place: Covered): boolean => ['tunnel', 'glasshouse', 'indoors'].includes(coverOf(place));
 /** True for a tunnel or glasshouse: warmed by the sun, aired by doors and vents. */
 export const isUnderGlass = (place: Covered): boolean => ['tunnel', 'glasshouse'].includes(coverOf(place));
-/** True if the roots are in a pot with no ground below; indoors everything is. */
+/**
+ * True if the roots are in a pot with no ground below; indoors everything is.
+ * @example isPotted({ kind: 'container' }) // true
+ */
 export const isPotted = ({ kind }: Pick<Covered, 'kind'>): boolean => kind === 'container' || kind === 'indoors';
 
 /** Soils and mixes. `water/soils.ts` has their properties. */

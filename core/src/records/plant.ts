@@ -20,5 +20,8 @@ export const STAGES = ['seedling', 'establishing', 'vegetative', 'flowering', 'f
 /** Growth stage. */
 export type Stage = (typeof STAGES)[number];
 
-/** Returns the types that belong to a crop. */
+/**
+ * Returns the types that belong to a crop.
+ * @example typesOf('pepper') // ['sweet', 'hot', 'superhot']
+ */
 export const typesOf = (crop: Crop): readonly PlantType[] => (crop === 'tomato' ? TOMATO_TYPES : PEPPER_TYPES);

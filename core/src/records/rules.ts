@@ -9,7 +9,10 @@ import { signRow } from './vocabulary/signs.js';
 
 // Rules that need two fields at once. Each returns the faults it finds under `path`.
 
-/** Returns a fault if a day's lowest temperature is above its highest. */
+/**
+ * Returns a fault if a day's lowest temperature is above its highest.
+ * @example weatherFaults({ tMinC: 10, tMaxC: 20 }, 'weather') // []
+ */
 export function weatherFaults(w: Pick<WeatherRecord, 'tMinC' | 'tMaxC'>, path: string): Fault[] {
   return w.tMinC > w.tMaxC
     ? [{ path: `${path}.tMinC`, reason: `${w.tMinC} °C is above the day's warmest, ${w.tMaxC} °C` }]

@@ -8,7 +8,10 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 
 const onYear = (monthDay: string, year: number): Day => `${year}-${monthDay === '02-29' ? '02-28' : monthDay}`;
 
-/** Returns the occurrence of a month-day nearest to `day`. */
+/**
+ * Returns the occurrence of a month-day nearest to `day`.
+ * @example nearestTo('2026-12-20', '01-05') // '2027-01-05'
+ */
 export function nearestTo(day: Day, monthDay: string): Day {
   const year = Number(day.slice(0, 4));
   return [year - 1, year, year + 1]
@@ -16,7 +19,10 @@ export function nearestTo(day: Day, monthDay: string): Day {
     .reduce((a, b) => (Math.abs(daysBetween(day, b)) < Math.abs(daysBetween(day, a)) ? b : a));
 }
 
-/** Returns the next occurrence of a month-day on or after `day`. */
+/**
+ * Returns the next occurrence of a month-day on or after `day`.
+ * @example nextAfter('2026-11-01', '10-20') // '2027-10-20'
+ */
 export function nextAfter(day: Day, monthDay: string): Day {
   const year = Number(day.slice(0, 4));
   const now = onYear(monthDay, year);
@@ -26,7 +32,10 @@ export function nextAfter(day: Day, monthDay: string): Day {
 /** Days before the usual last frost in which a planting is early; months away it belongs to another season. */
 const EARLY_WITHIN_DAYS = 75;
 
-/** Returns whether a plant was set out before the last frost of its spring. */
+/**
+ * Returns whether a plant was set out before the last frost of its spring.
+ * @example plantedBeforeLastFrost({ lastFrost: '05-15' }, '2026-05-01') // true
+ */
 export function plantedBeforeLastFrost({ lastFrost }: Pick<GardenFacts, 'lastFrost'>, planted: Day): boolean {
   if (!lastFrost) return false;
   const ahead = daysBetween(planted, nearestTo(planted, lastFrost));

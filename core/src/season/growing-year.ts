@@ -19,7 +19,10 @@ export interface GrowingYear {
 /** Returns whether a season of this garden runs across New Year. */
 const overNewYear = (latitude: number, mode: SeasonMode): boolean => latitude < 0 !== (mode === 'mild-winter');
 
-/** Returns the growing season a year names, with its first and last day; across New Year where the season is. */
+/**
+ * Returns the growing season a year names, with its first and last day; across New Year where the season is.
+ * @example growingYear(2026, -37).label // '2026/27'
+ */
 export function growingYear(year: number, latitude: number, mode: SeasonMode = 'warm'): GrowingYear {
   return overNewYear(latitude, mode)
     ? {
@@ -31,7 +34,10 @@ export function growingYear(year: number, latitude: number, mode: SeasonMode = '
     : { year, label: String(year), from: `${year}-01-01`, to: `${year}-12-31` };
 }
 
-/** Returns the season a day belongs to. */
+/**
+ * Returns the season a day belongs to.
+ * @example growingYearOf('2027-01-20', -37).year // 2026
+ */
 export function growingYearOf(day: Day, latitude: number, mode: SeasonMode = 'warm'): GrowingYear {
   const year = Number(day.slice(0, 4));
   const here = growingYear(year, latitude, mode);

@@ -15,8 +15,14 @@ export function layer(areaM2: number, depthCm: number, bagL: number): Volume {
 
 /** Drainage of a hole filled twice: mm per hour, and what that means (common practice, from memory). */
 export type Percolation = 'stands' | 'slow' | 'good' | 'fast';
-/** Returns how well water sinks in, from mm an hour in a dug hole. */
+/**
+ * Returns how well water sinks in, from mm an hour in a dug hole.
+ * @example percolationOf(10) // 'slow'
+ */
 export const percolationOf = (mmPerH: number): Percolation =>
   mmPerH < 5 ? 'stands' : mmPerH < 25 ? 'slow' : mmPerH <= 100 ? 'good' : 'fast';
-/** Returns the rate from how far the water fell, and in how long. */
+/**
+ * Returns the rate from how far the water fell, and in how long.
+ * @example percolationRate(5, 30) // 100
+ */
 export const percolationRate = (fellCm: number, minutes: number): number => (fellCm * 10 * 60) / minutes;

@@ -63,10 +63,14 @@ export type SprayGate =
 /**
  * Returns the first day fruit may be picked again, by the label. Days are the garden's own: a spray after dusk counts
  * on that evening's day.
+ * @example pickFrom({ date: '2026-07-01', harvestDays: 3 }) // '2026-07-04'
  */
 export const pickFrom = (s: { date: Day; harvestDays?: number | null }): Day => addDays(s.date, s.harvestDays ?? 0);
 
-/** Returns the hour of re-entry on the garden's own clock, across midnight. */
+/**
+ * Returns the hour of re-entry on the garden's own clock, across midnight.
+ * @example enterFrom({ date: '2026-07-01', hour: 20 }, 12) // { day: '2026-07-02', hour: 8 }
+ */
 export function enterFrom(s: { date: Day; hour: number }, reentryHours: number): { day: Day; hour: number } {
   const hours = s.hour + reentryHours;
   return { day: addDays(s.date, Math.floor(hours / 24)), hour: hours % 24 };

@@ -8,14 +8,20 @@ export type SprayCode = Spraying['product'];
 const BURNING: ReadonlySet<SprayCode> = new Set(['neem', 'soap', 'bicarbonate', 'copper', 'sulfur', 'other']);
 /** Temperature from which sprays burn leaves, °C. */
 export const BURNS_FROM_C = TOO_HOT_FOR_CARE_C;
-/** Returns whether a spray burns leaves in heat. */
+/**
+ * Returns whether a spray burns leaves in heat.
+ * @example burnsInHeat('sulfur') // true
+ */
 export const burnsInHeat = (product: SprayCode): boolean => BURNING.has(product);
 
 /** Sprays go on when the sun has left the leaves: nearly halfway from the day's warmest to its coldest (judgement). */
 const EVENING_SHARE = 0.45;
 /** From here on oils, soaps and the like burn even in the evening, °C (judgement; labels say about 27 to 32 °C). */
 export const EVENING_LIMIT_C = 27;
-/** Returns the temperature in the evening, °C, from the day's extremes. */
+/**
+ * Returns the temperature in the evening, °C, from the day's extremes.
+ * @example eveningC({ tMinC: 15, tMaxC: 30 }) // 23.25
+ */
 export const eveningC = (day: { tMinC: number; tMaxC: number }): number =>
   day.tMaxC - EVENING_SHARE * (day.tMaxC - day.tMinC);
 
@@ -38,6 +44,9 @@ const SPRAY_CONFLICTS: readonly { pair: readonly [SprayCode, SprayCode]; days: n
   { pair: ['copper', 'bicarbonate'], days: 7, because: 'copper and bicarbonate do not mix' },
 ];
 
-/** Returns the conflict of two sprays, or undefined if they may follow each other. */
+/**
+ * Returns the conflict of two sprays, or undefined if they may follow each other.
+ * @example conflictOf('neem', 'sulfur')?.days // 30
+ */
 export const conflictOf = (a: SprayCode, b: SprayCode): (typeof SPRAY_CONFLICTS)[number] | undefined =>
   SPRAY_CONFLICTS.find(({ pair }) => pair.includes(a) && pair.includes(b) && a !== b);

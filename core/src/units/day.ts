@@ -14,6 +14,7 @@ const MOST_REMEMBERED = 20_000;
 /**
  * Returns days since 1970-01-01, computed and cached (days from a civil date, H. Hinnant, public domain). Throws a
  * RangeError for a date that does not exist.
+ * @example dayNumber('2000-01-01') // 10957
  */
 export function dayNumber(day: Day): number {
   let n = NUMBERS.get(day);
@@ -39,7 +40,10 @@ function compute(day: Day): number {
   return era * 146_097 + yearOfEra * 365 + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100) + inYear - 719_468;
 }
 
-/** Returns the calendar day of a day number. */
+/**
+ * Returns the calendar day of a day number.
+ * @example dayOf(10_957) // '2000-01-01'
+ */
 export function dayOf(n: number): Day {
   let day = DAYS.get(n);
   if (day === undefined) {
@@ -50,13 +54,22 @@ export function dayOf(n: number): Day {
   return day;
 }
 
-/** Returns the day `n` days after (or, if negative, before) `day`. */
+/**
+ * Returns the day `n` days after (or, if negative, before) `day`.
+ * @example addDays('2026-02-27', 2) // '2026-03-01'
+ */
 export const addDays = (day: Day, n: number): Day => dayOf(dayNumber(day) + n);
 
-/** Returns whole days from `from` to `to`; negative if `to` is earlier. */
+/**
+ * Returns whole days from `from` to `to`; negative if `to` is earlier.
+ * @example daysBetween('2026-03-01', '2026-04-01') // 31
+ */
 export const daysBetween = (from: Day, to: Day): number => dayNumber(to) - dayNumber(from);
 
-/** Returns true for an existing date written `YYYY-MM-DD` (31 April is not one). */
+/**
+ * Returns true for an existing date written `YYYY-MM-DD` (31 April is not one).
+ * @example isDay('2026-02-30') // false
+ */
 export function isDay(text: unknown): text is Day {
   if (typeof text !== 'string') return false;
   try {
@@ -69,7 +82,10 @@ export function isDay(text: unknown): text is Day {
 
 const DAYS_BEFORE = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334] as const;
 
-/** Returns the day of the year, 1 to 366 (J in FAO-56). */
+/**
+ * Returns the day of the year, 1 to 366 (J in FAO-56).
+ * @example dayOfYear('2026-12-31') // 365
+ */
 export function dayOfYear(day: Day): number {
   const month = Number(day.slice(5, 7));
   const before = DAYS_BEFORE[month - 1];

@@ -34,6 +34,7 @@ const CUP_FROM_TBSP = 8;
  * Returns an amount in spoons: to a quarter teaspoon, above a tablespoon to half a one, above half a cup to a quarter
  * cup; null below an eighth of a teaspoon, which needs a syringe.
  * @param ml millilitres
+ * @example inSpoons(10, 'gal-us') // { ml: 9.858, text: '2 tsp' }
  */
 export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
   const spoon = spoonsOf(volume);

@@ -83,6 +83,7 @@ export const measureOf = (quantity: Quantity, units: Units): Measure => MEASURES
 /**
  * Parses a typed number with a decimal comma or point.
  * @returns null for empty text; NaN for what is not a number (also "1,000.5", which may mean two things)
+ * @example parseDecimal('1,5') // 1.5
  */
 export function parseDecimal(text: string): number | null {
   const t = text.trim();

@@ -90,7 +90,10 @@ export function readLetters(text: string): ReadLetters {
   return out;
 }
 
-/** Returns the problems the letters protect a crop against, each once. */
+/**
+ * Returns the problems the letters protect a crop against, each once.
+ * @example shieldsFrom('VF', 'tomato') // ['vascular-wilt']
+ */
 export const shieldsFrom = (text: string | null | undefined, crop: Crop): DisorderCode[] => [
   ...new Set(
     readLetters(text ?? '').known.flatMap(({ row }) =>

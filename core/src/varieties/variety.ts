@@ -77,7 +77,10 @@ const USUAL_DAYS: Record<PlantType | Crop, number> = {
   superhot: 110,
 };
 
-/** Returns days from planting out to the first ripe fruit: from the packet, else usual for its type. */
+/**
+ * Returns days from planting out to the first ripe fruit: from the packet, else usual for its type.
+ * @example daysToMaturityOf({ crop: 'tomato', type: 'cherry' }) // { days: 62, sure: false }
+ */
 export const daysToMaturityOf = (c: {
   crop: Crop;
   type?: PlantType | null;
@@ -100,6 +103,9 @@ const USUAL_FRUIT_G: Record<PlantType | Crop, number> = {
   superhot: 8,
 };
 
-/** Returns the weight of one fruit, g: from the packet, else usual for its type. */
+/**
+ * Returns the weight of one fruit, g: from the packet, else usual for its type.
+ * @example fruitGOf({ crop: 'tomato', type: 'cherry' }) // 15
+ */
 export const fruitGOf = (c: { crop: Crop; type?: PlantType | null; fruitG?: number | null }): number =>
   c.fruitG ?? USUAL_FRUIT_G[c.type ?? c.crop];

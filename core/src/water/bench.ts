@@ -46,7 +46,10 @@ export interface BenchRow {
   seasons: SeasonResult[];
 }
 
-/** Returns the tenth, fiftieth and ninetieth percentile. */
+/**
+ * Returns the tenth, fiftieth and ninetieth percentile.
+ * @example middle([1, 2, 3, 4, 5]) // { low: 1, mid: 3, high: 5 }
+ */
 export const middle = (list: readonly number[]): { low: number; mid: number; high: number } => {
   const sorted = [...list].sort((a, b) => a - b);
   const at = (share: number): number =>

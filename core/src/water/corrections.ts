@@ -34,18 +34,25 @@ export interface Measured extends Estimate {
 const ERROR_PER_DAY = 0.05;
 const MOST_ERROR = 0.3;
 
-/** Returns the estimate after a measurement: a Kalman update of two normal errors, fractions 0 to 1. */
+/**
+ * Returns the estimate after a measurement: a Kalman update of two normal errors, fractions 0 to 1.
+ * @example corrected({ fraction: 0.5, sd: 0.1 }, { fraction: 0.7, sd: 0.1 }) // { fraction: 0.6, sd: 0.07071 }
+ */
 export function corrected(model: Estimate, seen: Estimate): Estimate {
   const gain = model.sd ** 2 / (model.sd ** 2 + seen.sd ** 2);
   return { fraction: model.fraction + gain * (seen.fraction - model.fraction), sd: Math.sqrt(1 - gain) * model.sd };
 }
 
-/** Returns the standard error one day later without a measurement. */
+/**
+ * Returns the standard error one day later without a measurement.
+ * @example grown(0.1) // 0.1118
+ */
 export const grown = (sd: number): number => Math.min(MOST_ERROR, Math.hypot(sd, ERROR_PER_DAY));
 
 /**
  * Returns the fraction available from a pot's weight by two anchor weights: drained after a soaking is 1, dry is 0.
  * Null if an anchor is missing or the anchors make no sense.
+ * @example fractionFromWeight(12, { dryKg: 9, drainedKg: 15 }) // { fraction: 0.5, sd: 0.05 }
  */
 export function fractionFromWeight(kg: number, anchors: { dryKg?: number; drainedKg?: number }): Estimate | null {
   const { dryKg, drainedKg } = anchors;

@@ -73,7 +73,10 @@ export function stageClock(crop: Crop, stage: Stage, daysSincePlanting: number):
   return Math.min(Math.max(daysSincePlanting, from), to) / daysSincePlanting;
 }
 
-/** Returns Kcb on a day of the (stage-adjusted) season: flat, rising, flat, falling (FAO-56 fig. 37, eq. 66). */
+/**
+ * Returns Kcb on a day of the (stage-adjusted) season: flat, rising, flat, falling (FAO-56 fig. 37, eq. 66).
+ * @example basalCoefficient('tomato', 85, 1) // 1.1
+ */
 export function basalCoefficient(crop: Crop, seasonDay: number, heightM: number): number {
   const c = WATER_CROPS[crop];
   const [ini, dev, mid, late] = c.stageDays;
@@ -84,7 +87,10 @@ export function basalCoefficient(crop: Crop, seasonDay: number, heightM: number)
   return kcbMid + Math.min(1, (seasonDay - ini - dev - mid) / late) * (c.kcbEnd - kcbMid);
 }
 
-/** Returns rooting depth in m: linear from planting out to the end of development (FAO-56 ch. 8). */
+/**
+ * Returns rooting depth in m: linear from planting out to the end of development (FAO-56 ch. 8).
+ * @example rootDepthM('tomato', 30) // 0.45
+ */
 export function rootDepthM(crop: Crop, seasonDay: number): number {
   const c = WATER_CROPS[crop];
   const share = Math.min(1, Math.max(0, seasonDay / (c.stageDays[0] + c.stageDays[1])));
@@ -94,7 +100,10 @@ export function rootDepthM(crop: Crop, seasonDay: number): number {
 /** Width of an open-grown plant per height, up to its full width (judgement: 0.95 m tomato, 0.7 m pepper). */
 const WIDTH_FOR_HEIGHT = 0.7;
 
-/** Returns the ground covered by leaves, m²: a disc 0.7 of the height wide, up to full cover. */
+/**
+ * Returns the ground covered by leaves, m²: a disc 0.7 of the height wide, up to full cover.
+ * @example coveredM2('tomato', 1.2) // 0.35
+ */
 export const coveredM2 = (crop: Crop, heightM: number): number =>
   Math.min(WATER_CROPS[crop].fullCoverM2, (Math.PI / 4) * (WIDTH_FOR_HEIGHT * heightM) ** 2);
 
@@ -120,6 +129,9 @@ export function heightOnDay(heightTodayM: number, day: number, today: number): n
   return start + (heightTodayM - start) * Math.max(0, day / today);
 }
 
-/** Returns the usual height of a plant without a recorded one, m (judgement). */
+/**
+ * Returns the usual height of a plant without a recorded one, m (judgement).
+ * @example usualHeightM('pepper', 60) // 0.52
+ */
 export const usualHeightM = (crop: Crop, seasonDay: number): number =>
   (crop === 'tomato' ? 1.5 : 0.65) * Math.min(1, Math.max(0.1, seasonDay / 75));

@@ -10,13 +10,17 @@ const ZE_M = 0.1;
 /** Kcmin: Kc of dry bare soil (FAO-56: 0.15 to 0.20). */
 const KC_MIN = 0.15;
 
-/** TEW: total evaporable water of the top layer, mm (eq. 73). */
+/**
+ * TEW: total evaporable water of the top layer, mm (eq. 73).
+ * @example totalEvaporableMm('loam') // 19
+ */
 export const totalEvaporableMm = (texture: Texture): number =>
   1000 * (SOILS[texture].fieldCapacity - 0.5 * SOILS[texture].wiltingPoint) * ZE_M;
 
 /**
  * RHmin: lowest relative humidity of a day, percent: from the mean if measured, else from the temperature range (eq.
  * 64).
+ * @example leastHumidityPct(15, 28) // 45.12
  */
 export function leastHumidityPct(tMinC: number, tMaxC: number, meanPct?: number | null): number {
   const atWarmest = saturationVapourPressure(tMaxC);
@@ -27,7 +31,10 @@ export function leastHumidityPct(tMinC: number, tMaxC: number, meanPct?: number 
   return Math.min(80, Math.max(20, (100 * vapour) / atWarmest));
 }
 
-/** What wind and dry air add to a coefficient (the bracket of eq. 62, 70 and 72). */
+/**
+ * What wind and dry air add to a coefficient (the bracket of eq. 62, 70 and 72).
+ * @example climateTerm(3, 30, 1) // 0.07192
+ */
 export const climateTerm = (windMs: number, leastRhPct: number, heightM: number): number =>
   (0.04 * (Math.min(6, Math.max(1, windMs)) - 2) - 0.004 * (Math.min(80, Math.max(20, leastRhPct)) - 45)) *
   (Math.max(0.05, heightM) / 3) ** 0.3;
@@ -35,7 +42,10 @@ export const climateTerm = (windMs: number, leastRhPct: number, heightM: number)
 /** Kcmax: upper limit of Kc from energy (eq. 72). */
 export const mostKc = (kcb: number, climate: number): number => Math.max(1.2 + climate, kcb + 0.05);
 
-/** fc: share of the ground that leaves cover, 0 to 0.99 (eq. 76). */
+/**
+ * fc: share of the ground that leaves cover, 0 to 0.99 (eq. 76).
+ * @example coverShare(0.7, 1.2, 0.5) // 0.4456
+ */
 export const coverShare = (kcb: number, kcMax: number, heightM: number): number =>
   Math.min(0.99, (Math.max(0.01, kcb - KC_MIN) / Math.max(0.01, kcMax - KC_MIN)) ** (1 + 0.5 * heightM));
 
@@ -49,7 +59,10 @@ export const WETTED_SHARE: Record<WaterMethod, number> = {
   bottom: 0.1,
 };
 
-/** Share of evaporation that passes through organic mulch: half under 50 mm and more (FAO-56 ch. 10, about). */
+/**
+ * Share of evaporation that passes through organic mulch: half under 50 mm and more (FAO-56 ch. 10, about).
+ * @example throughMulch(50) // 0.5
+ */
 export const throughMulch = (depthMm: number): number => 1 - 0.5 * Math.min(1, Math.max(0, depthMm) / 50);
 
 /** The drying top layer. `depletionMm` is De over the wet, bare part. */

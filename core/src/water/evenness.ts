@@ -23,6 +23,9 @@ export function evenness(days: readonly EvennessDay[]): number | null {
 const STEADY = 0.7;
 const LITTLE = 0.45;
 
-/** Returns how even the water was in words; the screen shows the number behind them. */
+/**
+ * Returns how even the water was in words; the screen shows the number behind them.
+ * @example evennessInWords(0.9) // 'steady'
+ */
 export const evennessInWords = (evenness: number): string =>
   evenness >= STEADY ? 'steady' : evenness >= LITTLE ? 'varies a little' : 'varies a lot';

@@ -72,7 +72,10 @@ export const METHOD_CODES = Object.keys(WATERING_METHODS) as MethodCode[];
 /** The watering method unless the gardener chooses. */
 export const DEFAULT_METHOD: MethodCode = 'by-need';
 
-/** Returns the methods that make sense here. */
+/**
+ * Returns the methods that make sense here.
+ * @example methodsFor(true) // ['by-need', 'evenly-moist', 'daily', 'finger', 'half-often']
+ */
 export const methodsFor = (isPot: boolean): MethodCode[] =>
   METHOD_CODES.filter(
     (code) => WATERING_METHODS[code].for === 'all' || WATERING_METHODS[code].for === (isPot ? 'pot' : 'bed'),

@@ -93,7 +93,10 @@ export interface PlanStart {
   held?: boolean;
 }
 
-/** 0 Sunday to 6 Saturday. Day 0, 1 January 1970, was a Thursday. */
+/**
+ * 0 Sunday to 6 Saturday. Day 0, 1 January 1970, was a Thursday.
+ * @example weekday('2026-11-29') // 0
+ */
 export const weekday = (day: Day): number => (dayNumber(day) + 4) % 7;
 
 /**

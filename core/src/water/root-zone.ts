@@ -27,7 +27,10 @@ const DEFAULT_SPACING_M: Record<Crop, number> = { tomato: 0.5, pepper: 0.45 };
 /** Returns the diameter of a pot about as wide as it is high, m. */
 const potWidthM = (volumeL: number): number => ((4 * volumeL) / 1000 / Math.PI) ** (1 / 3);
 
-/** Returns the rim area of a pot about as wide as it is high, m². */
+/**
+ * Returns the rim area of a pot about as wide as it is high, m².
+ * @example rimAreaM2(20) // 0.06798
+ */
 export const rimAreaM2 = (volumeL: number): number => (Math.PI / 4) * potWidthM(volumeL) ** 2;
 
 /** Volume assumed for a pot of unknown size, L; no litres are ordered then. */
@@ -85,10 +88,16 @@ export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | nul
   };
 }
 
-/** Returns the depletion fraction p for the day's demand (FAO-56 Table 22 footnote), clamped to 0.1 to 0.8. */
+/**
+ * Returns the depletion fraction p for the day's demand (FAO-56 Table 22 footnote), clamped to 0.1 to 0.8.
+ * @example depletionFraction('tomato', 7) // 0.32
+ */
 export const depletionFraction = (crop: Crop, etcMm: number): number =>
   Math.min(0.8, Math.max(0.1, WATER_CROPS[crop].depletionFraction + 0.04 * (5 - etcMm)));
 
-/** Returns the stress coefficient Ks (FAO-56 eq. 84). */
+/**
+ * Returns the stress coefficient Ks (FAO-56 eq. 84).
+ * @example stressCoefficient(60, 100, 0.4) // 0.6667
+ */
 export const stressCoefficient = (depletionMm: number, tawMm: number, p: number): number =>
   Math.min(1, Math.max(0, (tawMm - depletionMm) / ((1 - p) * tawMm)));

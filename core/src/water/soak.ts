@@ -60,7 +60,10 @@ export function soakSteps(
   return { times, minutes: minutes === null ? null : minutes / times, litres: litres / times, waitMinutes };
 }
 
-/** Returns flow from a bucket test, litres per hour: seconds to fill the given litres. */
+/**
+ * Returns flow from a bucket test, litres per hour: seconds to fill the given litres.
+ * @example flowFromBucket(10, 30) // 1200
+ */
 export function flowFromBucket(litres: number, seconds: number): number {
   if (!(litres > 0) || !(seconds > 0)) throw new RangeError('a bucket test needs litres and seconds above 0');
   return (litres / seconds) * 3600;

@@ -3,7 +3,10 @@ import { isPotted, type Slope, type Texture } from '../records/place.js';
 
 /** Share of rain a sloping surface holds compared with level ground (judgement). A pot is always level. */
 const SLOPE_HOLDS: Record<Slope, number> = { flat: 1, gentle: 0.75, steep: 0.5 };
-/** Returns the share of rain and water that a slope holds, 0 to 1. */
+/**
+ * Returns the share of rain and water that a slope holds, 0 to 1.
+ * @example slopeHolds({ kind: 'ground', slope: 'steep' }) // 0.5
+ */
 export const slopeHolds = (place: Pick<PlaceFacts, 'kind' | 'slope'>): number =>
   isPotted(place) ? 1 : SLOPE_HOLDS[place.slope ?? 'flat'];
 
@@ -113,7 +116,10 @@ export const SOILS: Record<Texture, Soil> = {
   },
 };
 
-/** Returns available water as a share of the soil's volume, θFC − θWP. */
+/**
+ * Returns available water as a share of the soil's volume, θFC − θWP.
+ * @example availableShare('loam') // 0.13
+ */
 export const availableShare = (texture: Texture): number => SOILS[texture].fieldCapacity - SOILS[texture].wiltingPoint;
 
 /** Percolation slower than this is poor drainage, mm per hour (common practice, from memory). */

@@ -81,6 +81,7 @@ interface DrynessPreference {
 /**
  * Returns the depletion at which to water this plant, mm: RAW, or less while a tomato's fruit swells, moved by the
  * gardener's preference.
+ * @example wateringLimit({ crop: 'tomato', stage: 'fruiting' }, 40, 80) // 32
  */
 export function wateringLimit(
   { crop, stage, drierRipening, moisture }: DrynessPreference,

@@ -7,7 +7,10 @@ import type { BalanceDay } from './run.js';
 
 /** Below this Ks a plant is short of water. */
 export const SHORT_OF_WATER_KS = 0.8;
-/** Returns whether a plant was short of water on a day: Ks below 0.8. */
+/**
+ * Returns whether a plant was short of water on a day: Ks below 0.8.
+ * @example isShortOfWater({ ks: 0.7 }) // true
+ */
 export const isShortOfWater = (d: Pick<BalanceDay, 'ks'>): boolean => d.ks < SHORT_OF_WATER_KS;
 /** Days short of water in a row that make a dry spell. */
 export const DRY_SPELL_DAYS = 3;

@@ -21,7 +21,10 @@ const WAYS: Record<Irrigation, WaterMethod> = {
   'buried-bottle': 'buried-bottle',
 };
 
-/** Returns how a bed or pot is watered unless stated otherwise. */
+/**
+ * Returns how a bed or pot is watered unless stated otherwise.
+ * @example wayOf('drip') // 'drip'
+ */
 export const wayOf = (irrigation: Irrigation | null | undefined): WaterMethod => WAYS[irrigation ?? 'can'];
 
 /** Minutes were given but the flow is not known. */

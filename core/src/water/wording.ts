@@ -20,7 +20,10 @@ export function whyWatered(next: PlannedWatering, asOf: Day, hasForecast: boolea
 /** More often than this is shown as times a week, days. */
 const TIMES_A_WEEK_UNDER = 3.5;
 
-/** Returns a rhythm in words: "4 times a week", "every 9 days". */
+/**
+ * Returns a rhythm in words: "4 times a week", "every 9 days".
+ * @example rhythmInWords(2) // '4 times a week'
+ */
 export function rhythmInWords(everyDays: number): string {
   if (everyDays >= TIMES_A_WEEK_UNDER) return `every ${Math.round(everyDays)} days`;
   const times = Math.round(7 / everyDays);

@@ -19,7 +19,10 @@ export function graded(x: number, half: number, full: number): number {
 /** Counts a day (or night) at the limit as one, one `soft` short of it as zero, one further out a little more. */
 export const overLimit = (value: number, limit: number, soft: number): number =>
   Math.min(1.2, Math.max(0, 1 + (value - limit) / soft)) ** 2;
-/** Returns how far a value is below a limit, 0 to 1; one half at the limit. */
+/**
+ * Returns how far a value is below a limit, 0 to 1; one half at the limit.
+ * @example underLimit(10, 12, 2) // 1.44
+ */
 export const underLimit = (value: number, limit: number, soft: number): number => overLimit(-value, -limit, soft);
 
 /** The days back that count for a problem, nearest and farthest. */

@@ -162,5 +162,8 @@ export function entropyBits(probabilities: readonly number[]): number {
   return nats / Math.LN2;
 }
 
-/** Returns the natural log of the odds of a probability; limited so that 0 and 1 stay finite. */
+/**
+ * Returns the natural log of the odds of a probability; limited so that 0 and 1 stay finite.
+ * @example logOdds(0.5) // 0
+ */
 export const logOdds = (p: number): number => Math.log(Math.max(p, 1e-12) / Math.max(1 - p, 1e-12));
