@@ -1,7 +1,28 @@
-import { P, L, bug, caterpillar, type Drawing } from './marks';
-import { Ground, INK, Leaf, Lens, LINE, spread, Stem } from './shapes';
+import { type Drawing, L, P, bug, caterpillar } from './marks';
+import { Dots, Ground, INK, LINE, Leaf, Lens, Stem, spread } from './shapes';
 
+/** Creatures on the plant. */
 export const CREATURES = {
+  'pest-potato-beetle': (c) => (
+    <Leaf crop={c}>
+      <g transform="translate(40 40)">
+        {L('M-18 -8L-10 -4M-19 2H-11M-16 12L-9 7M18 -8L10 -4M19 2H11M16 12L9 7', INK.outline, 1.8)}
+        <ellipse rx="13" ry="17" fill={INK.sky} {...LINE} />
+        {L('M-8 -11C-10 0 -9 8 -6 13M-3 -15V16M3 -15V16M8 -11C10 0 9 8 6 13', INK.dark, 2.2)}
+        <circle cy="-18" r="6" fill={INK.orange} {...LINE} />
+      </g>
+      <ellipse cx="66" cy="68" rx="11" ry="8" fill={INK.red} {...LINE} />
+      <Dots
+        at={[
+          [60, 68],
+          [66, 68],
+          [72, 68],
+        ]}
+        r={1.6}
+        fill={INK.dark}
+      />
+    </Leaf>
+  ),
   'pest-aphids': (c) => (
     <>
       {L('M48 94C46 60 50 40 48 6', INK.leafDark, 7)}

@@ -1,7 +1,28 @@
-import { L, type Drawing } from './marks';
+import { type Drawing, L, P } from './marks';
 import { Crossed, Flower, INK, LINE, Truss, WholePlant } from './shapes';
 
+/** Flowers and fruitlets. */
 export const FLOWERS = {
+  'flower-bud-holes': () => (
+    <Truss>
+      {[
+        [34, 30],
+        [56, 34],
+      ].map(([x = 0, y = 0]) => (
+        <g key={x}>{P(`M${x} ${y}c-7 6 -7 16 0 20c7 -4 7 -14 0 -20Z`, INK.green)}</g>
+      ))}
+      {[
+        [28, 80],
+        [66, 84],
+      ].map(([x = 0, y = 0]) => (
+        <g key={x}>
+          {L(`M${x - 14} ${y - 6}L${x - 7} ${y}`, INK.leafDark, 4)}
+          {P(`M${x - 8} ${y - 4}c10 -6 24 0 26 8c-6 8 -20 8 -27 1c-4 -4 -3 -7 1 -9Z`, INK.green)}
+          <circle cx={x + 3} cy={y + 1} r="2.6" fill={INK.dark} />
+        </g>
+      ))}
+    </Truss>
+  ),
   'flower-drop': (c) => (
     <Truss>
       <Flower crop={c} x={42} y={26} size={0.5} />
