@@ -118,7 +118,7 @@ export default {
       name: 'no-circles',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
     },
     ...Object.entries(MAY_USE).map(([room, may]) => ({
       name: `${room}-uses-only-its-own`,

@@ -1,7 +1,6 @@
 import { isPotted } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { type Day, daysBetween } from '../units/day.js';
-import type { Balance } from './balance.js';
 import type { BalanceDay } from './run.js';
 
 /**
@@ -45,4 +44,4 @@ export function markKnown(
 }
 
 /** Returns whether the water is known on the day of the question. */
-export const isKnown = ({ days }: Pick<Balance, 'days'>): boolean => days.at(-1)?.known ?? false;
+export const isKnown = ({ days }: { days: readonly BalanceDay[] }): boolean => days.at(-1)?.known ?? false;

@@ -12,7 +12,7 @@ import { useWrite } from '../../ui/use-write';
 import { RECORD_FORMS, type Asked } from './record-forms';
 import { saveRecord } from '../../data/records';
 import { AskedField } from './asked-field';
-import type { RecordTarget } from './record-sheet';
+import type { RecordTarget } from './record-target';
 import { useDeleteWithUndo } from './use-delete-with-undo';
 
 interface Props {

@@ -18,7 +18,8 @@ import { TextField } from '../../ui/field';
 import { SelectField } from '../../ui/select-field';
 import { RECORD_FORMS } from './record-forms';
 import { useNames } from '../../data/people';
-import { RecordSheet, type RecordTarget } from './record-sheet';
+import { RecordSheet } from './record-sheet';
+import type { RecordTarget } from './record-target';
 import { useDeleteWithUndo } from './use-delete-with-undo';
 import { IconButton } from '../../ui/icon-button';
 

@@ -6,7 +6,7 @@ import { Button } from '../../ui/button';
 import { Sheet } from '../../ui/sheet';
 import { RECORD_FORMS } from './record-forms';
 import { RecordForm } from './record-form';
-import type { RecordSheetProps } from './record-sheet';
+import type { RecordSheetProps } from './record-target';
 
 /** Records something done, or edits it. */
 export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: RecordSheetProps) {

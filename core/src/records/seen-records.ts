@@ -1,0 +1,123 @@
+import 'reflect-metadata';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+} from 'class-validator';
+import {
+  EVENTS,
+  PICK_STATES,
+  type PickState,
+  PICK_RIPENESS,
+  type PickRipeness,
+  PICK_USES,
+  type PickUse,
+  NEIGHBOURS,
+  NEIGHBOUR_DEEDS,
+} from './choices.js';
+import { Dated, FINITE } from './dated.js';
+import { MOST_REASON } from './record-limits.js';
+import { SignSeen } from './observation.js';
+import { IsListOf } from './parts.js';
+
+// Records of what was seen, counted and picked.
+
+/** Picked fruit of one condition: how many, how heavy, and for what use. */
+export class Picking extends Dated {
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(2000, { message: 'must not be more than 2000 fruit at once' })
+  count?: number | null;
+
+  /** total weight, g */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(1)
+  @Max(50_000, { message: 'must not be more than 50 kg: no plant bears that much at once' })
+  grams?: number | null;
+
+  @IsIn(PICK_STATES)
+  state: PickState;
+
+  @IsIn(PICK_USES)
+  use: PickUse;
+
+  @IsOptional()
+  @IsIn(PICK_RIPENESS)
+  ripeness?: PickRipeness | null;
+
+  /** why it was picked during a waiting time, or weighs so much */
+  @IsOptional()
+  @IsString()
+  @MaxLength(MOST_REASON)
+  because?: string;
+}
+
+/** An event, such as hail, a move or a tie. */
+export class Happening extends Dated {
+  @IsIn(EVENTS)
+  what: (typeof EVENTS)[number];
+
+  /** why it was done during a waiting time */
+  @IsOptional()
+  @IsString()
+  @MaxLength(MOST_REASON)
+  because?: string;
+}
+
+/** One look at a plant: signs found and not found, or all clear. */
+export class Inspection extends Dated {
+  @IsBoolean()
+  allClear: boolean;
+
+  @IsOptional()
+  @IsIn(['morning', 'afternoon'])
+  partOfDay?: 'morning' | 'afternoon';
+
+  @IsListOf(() => SignSeen, { most: 200 })
+  signs: SignSeen[];
+}
+
+/** A note in one's own words. */
+export class Note extends Dated {
+  @IsString()
+  @MinLength(1, { message: 'must not be empty' })
+  @MaxLength(2000)
+  text: string;
+}
+
+/** One truss as counted: open or faded flowers, and fruit set. */
+export class TrussCount extends Dated {
+  /** counted from below */
+  @IsInt()
+  @Min(1)
+  @Max(40)
+  truss: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(200)
+  flowers: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(200)
+  fruit: number;
+}
+
+/** What grows beside the crop: companions, weeds, host plants. */
+export class Neighbour extends Dated {
+  @IsIn(NEIGHBOURS)
+  what: (typeof NEIGHBOURS)[number];
+
+  @IsIn(NEIGHBOUR_DEEDS)
+  did: (typeof NEIGHBOUR_DEEDS)[number];
+}

@@ -1,0 +1,142 @@
+import 'reflect-metadata';
+import { IsIn, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
+import { WATERING_WAYS, WATERING_ENDS, CHECKED_BY, type WaterMethod, SOIL_FEELS } from './choices.js';
+import { Dated, FINITE } from './dated.js';
+import { MOST_LITRES } from './record-limits.js';
+
+// Records of water, soil moisture and weather.
+
+const MOST_MINUTES = 1440;
+const TOO_MUCH = { message: `must not be more than ${MOST_LITRES} litres per plant` };
+
+/** A watering as stored: always litres per plant, plus the minutes it ran if entered that way. */
+export class Watering extends Dated {
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(MOST_LITRES, TOO_MUCH)
+  litres: number;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(MOST_MINUTES)
+  minutes?: number;
+
+  @IsOptional()
+  @IsIn(WATERING_WAYS)
+  how?: WaterMethod;
+
+  /** until it ran out below: the store was full then */
+  @IsOptional()
+  @IsIn(WATERING_ENDS)
+  end?: (typeof WATERING_ENDS)[number];
+}
+
+/** A watering as entered: litres per plant, or minutes if the flow is known. Stored form: `Watering`. */
+export class WateringEntry extends Dated {
+  @ValidateIf((o: WateringEntry) => o.minutes == null || o.litres != null)
+  @IsNumber(FINITE, { message: 'must be a number of litres (or give minutes instead)' })
+  @Min(0)
+  @Max(MOST_LITRES, TOO_MUCH)
+  litres?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(MOST_MINUTES)
+  minutes?: number | null;
+
+  /** how it was given; usual for this bed or pot if left out */
+  @IsOptional()
+  @IsIn(WATERING_WAYS)
+  how?: WaterMethod | null;
+
+  @IsOptional()
+  @IsIn(WATERING_ENDS)
+  end?: (typeof WATERING_ENDS)[number] | null;
+}
+
+/** A soil check: dry, damp or wet, and how deep, cm. */
+export class SoilCheck extends Dated {
+  @IsIn(SOIL_FEELS)
+  feel: (typeof SOIL_FEELS)[number];
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(60)
+  depthCm?: number;
+
+  @IsOptional()
+  @IsIn(CHECKED_BY)
+  by?: (typeof CHECKED_BY)[number];
+}
+
+/** Soil temperature in the morning. */
+export class SoilWarmth extends Dated {
+  @IsNumber(FINITE)
+  @Min(-10, { message: 'must be a soil temperature' })
+  @Max(45, { message: 'must be a soil temperature' })
+  celsius: number;
+}
+
+/** A weighed pot, kg. */
+export class PotWeight extends Dated {
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(300)
+  kg: number;
+
+  @IsIn(['dry', 'drained', 'unknown'])
+  state: 'dry' | 'drained' | 'unknown';
+}
+
+/** The gardener's own rain gauge for a day. It overrides the station; the last reading of a day counts. */
+export class RainGauge extends Dated {
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(500)
+  rainMm: number;
+}
+
+/** One day's weather: °C, mm, %, m/s, MJ/m², hours of leaf wetness. */
+export class WeatherRecord extends Dated {
+  @IsNumber(FINITE)
+  @Min(-60)
+  @Max(60)
+  tMinC: number;
+
+  @IsNumber(FINITE)
+  @Min(-60)
+  @Max(60)
+  tMaxC: number;
+
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(800)
+  rainMm: number;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100)
+  rhMeanPct?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(60)
+  windMs?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(50)
+  solarMj?: number | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(24)
+  wetHours?: number | null;
+}

@@ -1,0 +1,19 @@
+import type { RecordDto } from '@candid-leaf/contract';
+import type { RecordType } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+
+/** The subject of a record. */
+export type RecordTarget =
+  { plantId: string; placeId: null; name: string } | { plantId: null; placeId: string; name: string };
+
+/** What the sheet to record something needs. */
+export interface RecordSheetProps {
+  open: boolean;
+  onClose: () => void;
+  target: RecordTarget;
+  day: Day;
+  /** only these types are offered; all that fit by default */
+  kinds?: readonly RecordType[];
+  /** a record to edit; otherwise a new one */
+  record?: RecordDto;
+}
