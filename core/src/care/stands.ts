@@ -1,6 +1,7 @@
 import type { PlantAssessment } from '../assessment/assess.js';
 import { setByTruss, type TrussSeen } from '../pollination/set.js';
 import { type Part, signRow } from '../records/vocabulary/signs.js';
+import { DROOPING } from '../records/vocabulary/sign-groups.js';
 import type { Stock, SupportKind } from '../support/support-plan.js';
 import { HANGS_LEFT } from '../water/stress.js';
 import { supportOf, tiedOn } from './tending.js';
@@ -24,7 +25,7 @@ export function standsOf(assessment: PlantAssessment, stock: Stock, counts: read
   const left = context.waterKnown ? context.balance.days.at(-1)?.fractionAvailable : undefined;
   const { trusses } = setByTruss(counts);
   return {
-    limp: present.some((sign) => sign.startsWith('leaf-wilt')) || (left !== undefined && left < HANGS_LEFT),
+    limp: present.some((sign) => DROOPING.has(sign)) || (left !== undefined && left < HANGS_LEFT),
     ailing: report.harmless
       ? []
       : [...new Set(present.filter((s) => signRow(s).kind === 'sign').map((s) => signRow(s).parts[0]!))],

@@ -1,4 +1,5 @@
 import type { Observation } from '../records/observation.js';
+import { POSTURE } from '../records/vocabulary/sign-groups.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { impliedAbsent, type SignCode } from '../records/vocabulary/signs.js';
 import type { WeatherDay } from '../climate/gaps.js';
@@ -51,7 +52,7 @@ export interface CaseContext {
 const SIGNS_LAST_DAYS = 14;
 /** Drooping counts for this many days only (judgement). */
 const POSTURE_LASTS_DAYS = 4;
-const isPosture = (sign: SignCode): boolean => /^leaf-(wilt|recovers|no-recovery)/.test(sign);
+const isPosture = (sign: SignCode): boolean => POSTURE.has(sign);
 const LOOK_AHEAD_DAYS = 7;
 
 /**

@@ -1,6 +1,7 @@
 import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
 import { MOST_PH_FOR_LIME } from '../soil/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
+import { isOf } from '../records/vocabulary/sign-groups.js';
 import type { Crop } from '../records/plant.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { EVENING_LIMIT_C, eveningC, conflictOf } from '../spray/limits.js';
@@ -61,9 +62,7 @@ export const FACTS = {
   bearing: (ctx: CaseContext) => bearing.has(ctx.case.plant.stage ?? ''),
   'not-bearing': (ctx: CaseContext) => ctx.case.plant.stage != null && !bearing.has(ctx.case.plant.stage),
   'may-bear': (ctx: CaseContext) =>
-    ctx.case.plant.stage == null ||
-    bearing.has(ctx.case.plant.stage) ||
-    [...ctx.present].some((x) => x.startsWith('fruit-')),
+    ctx.case.plant.stage == null || bearing.has(ctx.case.plant.stage) || [...ctx.present].some((x) => isOf(x, 'fruit')),
   ripening: (ctx: CaseContext) => ctx.case.plant.stage === 'ripening' || ctx.case.plant.stage === 'late',
   'paste-type': (ctx: CaseContext) => ctx.case.plant.type === 'paste',
   'sweet-pepper': (ctx: CaseContext) => ctx.case.plant.type === 'sweet',

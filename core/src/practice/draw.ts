@@ -6,6 +6,7 @@ import { type CheckCode, CHECKS, checkRow, shownBy } from '../diagnosis/tables/c
 import type { DisorderRow } from '../diagnosis/tables/row.js';
 import { OFTEN } from '../diagnosis/tables/strengths.js';
 import type { Observation } from '../records/observation.js';
+import { HIDDEN } from '../records/vocabulary/sign-groups.js';
 import type { PlantCase } from '../records/plant-case.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { isCircumstance, type SignCode, signRow } from '../records/vocabulary/signs.js';
@@ -86,8 +87,7 @@ function openAtFirst(theme: PracticeTheme, { row }: Candidate, there: ReadonlySe
 }
 
 /** Visible from the path, without digging, cutting, lifting or waiting. */
-const isPlain = (sign: SignCode): boolean =>
-  !/^(root|soil|pot)-|after-water|at-dawn|midday|-inside|-ooze|-under$|webbing|droppings/.test(sign);
+const isPlain = (sign: SignCode): boolean => !HIDDEN.has(sign);
 
 /** Returns the plant with these signs seen, and these looked for and not found, on the day of the question. */
 function withSeen(plant: PlantCase, present: Iterable<SignCode>, absent: Iterable<SignCode>): PlantCase {

@@ -1,4 +1,5 @@
 import type { SignCode } from '../records/vocabulary/signs.js';
+import { DROOPING, isOf, LEAF_SPOTS_AND_COLOURS } from '../records/vocabulary/sign-groups.js';
 import { type Day, dayNumber } from '../units/day.js';
 
 /** What to practise: a short one, and harder series by what is visible. */
@@ -10,7 +11,7 @@ interface ThemeRow {
   title: string;
   line: string;
   /** what the plant of a theme must show */
-  about: RegExp | null;
+  about: ((sign: SignCode) => boolean) | null;
   /** number of signs visible before any check */
   openSigns: number;
   /** the first look alone must not say more than this */
@@ -32,28 +33,28 @@ export const THEMES: Record<PracticeTheme, ThemeRow> = {
   wilting: {
     title: 'Drooping leaves',
     line: 'Too dry, too wet, too hot, or something in the stem.',
-    about: /^leaf-(wilt|scorch-one-side)/,
+    about: (sign) => DROOPING.has(sign) || sign === 'leaf-scorch-one-side',
     openSigns: 1,
     mostAtOnce: 0.75,
   },
   spots: {
     title: 'Spots and colours',
     line: 'Spots, rings, powder and fading: which of them spreads?',
-    about: /^leaf-.*(spots|blotches|mould|powder|yellow|stipple|rings|mottle|bumps|purple)/,
+    about: (sign) => LEAF_SPOTS_AND_COLOURS.has(sign),
     openSigns: 1,
     mostAtOnce: 0.6,
   },
   fruit: {
     title: 'Damaged fruit',
     line: 'Sun, water, cold, teeth or rot.',
-    about: /^fruit-/,
+    about: (sign) => isOf(sign, 'fruit'),
     openSigns: 1,
     mostAtOnce: 0.6,
   },
 };
 
 /** Returns whether a sign belongs to a theme. */
-export const fitsTheme = (theme: PracticeTheme, sign: SignCode): boolean => THEMES[theme].about?.test(sign) ?? true;
+export const fitsTheme = (theme: PracticeTheme, sign: SignCode): boolean => THEMES[theme].about?.(sign) ?? true;
 
 /** Returns the number of a day's plant. */
 export const dailySeed = (day: Day): number => dayNumber(day);

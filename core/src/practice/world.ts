@@ -2,6 +2,7 @@ import type { Random } from '../climate/random.js';
 import type { CaseContext } from '../diagnosis/context.js';
 import type { Candidate } from '../diagnosis/engine/network.js';
 import { impliedAbsent, type Part, type SignCode, signRow, SIGNS } from '../records/vocabulary/signs.js';
+import { isOf, SOIL_MOISTURE } from '../records/vocabulary/sign-groups.js';
 import { AMPLE_LEFT, DRY_LEFT } from '../water/stress.js';
 
 /**
@@ -18,17 +19,13 @@ export function drawTrouble(random: Random, among: readonly Candidate[]): Candid
 }
 
 const SOIL_IS = { dry: 'soil-dry-deep', damp: 'soil-damp-deep', wet: 'soil-wet-deep' } as const;
-const RECORDED_SIGNS: readonly RegExp[] = [
-  /^soil-(dry|damp|wet)-deep$/,
-  /^pot-(light|heavy)$/,
-  /^soil-bare$/,
-  /^after-/,
-  /^plant-walnut/,
-];
+/** Signs that the records decide: soil moisture, mulch, and what happened before. */
+const isRecorded = (sign: SignCode): boolean =>
+  SOIL_MOISTURE.has(sign) || isOf(sign, 'after') || sign === 'soil-bare' || sign === 'plant-walnut-near';
 
 /** Returns whether the records decide this sign; null if they do not. */
 function seenInRecords(ctx: CaseContext, sign: SignCode): boolean | null {
-  if (!RECORDED_SIGNS.some((pattern) => pattern.test(sign))) return null;
+  if (!isRecorded(sign)) return null;
   const { case: c } = ctx;
   const left = ctx.balance.days.at(-1)?.fractionAvailable ?? AMPLE_LEFT;
   const feel = left < DRY_LEFT ? 'dry' : left > WET_LEFT ? 'wet' : 'damp';

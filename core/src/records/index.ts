@@ -19,3 +19,4 @@ export * from './rules.js';
 export * from './shape.js';
 export * from './vocabulary/disorders.js';
 export * from './vocabulary/signs.js';
+export * from './vocabulary/sign-groups.js';

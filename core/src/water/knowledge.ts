@@ -1,4 +1,5 @@
 import { isPotted } from '../records/place.js';
+import { SOIL_MOISTURE } from '../records/vocabulary/sign-groups.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { type Day, daysBetween } from '../units/day.js';
 import type { BalanceDay } from './run.js';
@@ -17,9 +18,7 @@ function wordsOnWater(c: Pick<PlantCase, 'records' | 'observations'>): Set<Day> 
   const { watering, soilChecks, potWeights } = c.records;
   return new Set([
     ...[...watering, ...soilChecks, ...potWeights].map((r) => r.date),
-    ...c.observations
-      .filter((o) => o.present && /^(soil-(dry|damp|wet)-deep|pot-(light|heavy))$/.test(o.sign))
-      .map((o) => o.date),
+    ...c.observations.filter((o) => o.present && SOIL_MOISTURE.has(o.sign)).map((o) => o.date),
   ]);
 }
 

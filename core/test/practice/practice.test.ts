@@ -73,7 +73,7 @@ describe('a practice plant', () => {
         expect(first.length).toBeGreaterThan(0);
         expect(first.every((sign) => there.has(sign))).toBe(true);
         expect(disorderRow(trouble).signs.some(([sign]) => first.includes(sign))).toBe(true);
-        if (THEMES[theme].about) expect(first.some((sign) => THEMES[theme].about!.test(sign))).toBe(true);
+        if (THEMES[theme].about) expect(first.some((sign) => THEMES[theme].about!(sign))).toBe(true);
         expect(chanceOf(diagnose(contextOf(plant)), trouble)).toBeLessThanOrEqual(THEMES[theme].mostAtOnce);
         const whole = truthOf(practice).report.diagnosis[0]!;
         expect(whole.disorder).toBe(trouble);

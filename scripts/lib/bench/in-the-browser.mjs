@@ -15,7 +15,7 @@ export async function benchInThePage(url) {
   const page = await browser.newPage({ baseURL: url });
   await page.request.post('/api/session', { data: { email: DEMO_ACCOUNT.email, password: DEMO_ACCOUNT.password } });
   await page.goto(`/gardens/${GARDEN.id}/bench`);
-  await choose(page, 'Place', 'Clay pots');
+  await choose(page, 'Bed or pot', 'Clay pots');
   await choose(page, 'Years', '200');
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Add another' }).click();
   await page.evaluate(() => {

@@ -1,3 +1,4 @@
+import { isOf } from '../../records/vocabulary/sign-groups.js';
 import { addDays, type Day, daysBetween } from '../../units/day.js';
 import { toTenth } from '../../units/rounding.js';
 import { coveredM2, usualHeightM } from '../../water/crops.js';
@@ -29,9 +30,7 @@ export interface Dose {
 }
 
 const affected = (ctx: CaseContext): number | undefined => {
-  const counts = [...ctx.seen.values()]
-    .filter((o) => o.present && o.sign.startsWith('fruit-'))
-    .map((o) => o.affected ?? 0);
+  const counts = [...ctx.seen.values()].filter((o) => o.present && isOf(o.sign, 'fruit')).map((o) => o.affected ?? 0);
   const most = Math.max(0, ...counts);
   return most > 0 ? most : undefined;
 };

@@ -235,12 +235,15 @@ const BY_CODE = new Map<string, SignRow & { code: SignCode }>(SIGNS.map((s) => [
 /** Returns the row of a sign. */
 export const signRow = (code: SignCode): SignRow & { code: SignCode } => BY_CODE.get(code)!;
 
+/** Families of signs that say where, how far, how fast or after what. */
+const CIRCUMSTANCES = ['where', 'spread', 'pace', 'after'] as const;
+
 /**
  * True for where, how far, how fast or after what: a circumstance says that something is wrong, though not what; so
  * does still air at the flowers, which no one reports if they set. The other settings (bare soil, no insects found,
  * healthy roots) do not.
  */
-export const isCircumstance = (sign: SignCode): boolean => /^(where|spread|pace|after)-/.test(sign) || sign === 'flower-still-air';
+export const isCircumstance = (sign: SignCode): boolean => CIRCUMSTANCES.some((family) => sign.startsWith(`${family}-`)) || sign === 'flower-still-air';
 
 /** Signs of which at most one can be true on one day: seeing one rules the others out. */
 const ONE_OF: readonly (readonly SignCode[])[] = [
