@@ -9,6 +9,7 @@ import { type PlacePlan, planPlace, pourOf } from '../water/place-plan.js';
 import type { PlaceRules } from '../water/plan-rules.js';
 import { DEFAULT_METHOD } from '../water/methods.js';
 import { type Report, reportFrom } from './report.js';
+import { must } from '../units/lists.js';
 
 /** A plant's assessment: its findings, water, remedies and report. */
 export interface PlantAssessment {
@@ -120,5 +121,5 @@ export function reportOn(
   rules: PlaceRules = { method: DEFAULT_METHOD },
 ): Report {
   const concluded = conclude({ id: ALONE, case: c }, forecast, format);
-  return decidePlace(ALONE, rules, [concluded], forecast).plants.get(ALONE)!.report;
+  return must(decidePlace(ALONE, rules, [concluded], forecast).plants.get(ALONE)).report;
 }

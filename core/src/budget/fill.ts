@@ -1,4 +1,5 @@
 import { type Day, daysBetween } from '../units/day.js';
+import { at } from '../units/lists.js';
 
 /** Something that could be done today. */
 export interface Doable {
@@ -52,13 +53,13 @@ export function fillTime<T extends Doable>(all: readonly T[], minutes: number, t
     const cost = Math.ceil(t.minutes);
     const worth = usefulness(t, today);
     best = best.map((b, m) => {
-      const before = m >= cost ? best[m - cost]! : null;
+      const before = m >= cost ? at(best, m - cost) : null;
       return before && before.worth + worth > b.worth + 1e-9
         ? { worth: before.worth + worth, of: [...before.of, t] }
         : b;
     });
   }
-  const chosen = new Set<T>([...all.filter((t) => t.minutes <= 0), ...best[room]!.of]);
+  const chosen = new Set<T>([...all.filter((t) => t.minutes <= 0), ...at(best, room).of]);
   return inWalkingOrder(all.filter((t) => chosen.has(t)));
 }
 

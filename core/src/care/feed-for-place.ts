@@ -4,6 +4,7 @@ import type { Product } from '../products/product.js';
 import type { Feeding } from '../records/record-classes.js';
 import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
+import { roundTo } from '../units/rounding.js';
 
 /** The product and amount to feed the plants of one bed or pot. */
 export interface FeedForPlace {
@@ -77,7 +78,7 @@ export function feedingRecord({ product, dose }: FeedForPlace, date: Day): Feedi
     n: product.n,
     p2o5: product.p2o5,
     k2o: product.k2o,
-    grams: Math.round(gramsOf(product, dose.each) * 100) / 100,
+    grams: roundTo(gramsOf(product, dose.each), 2),
     form: dose.solutionL !== null ? 'liquid' : 'granular',
   };
 }

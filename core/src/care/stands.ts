@@ -5,6 +5,7 @@ import { DROOPING } from '../records/vocabulary/sign-groups.js';
 import type { Stock, SupportKind } from '../support/support-plan.js';
 import { HANGS_LEFT } from '../water/stress.js';
 import { supportOf, tiedOn } from './tending.js';
+import { first } from '../units/lists.js';
 
 /** A plant's recorded state, for its drawing. */
 export interface Stands {
@@ -28,7 +29,7 @@ export function standsOf(assessment: PlantAssessment, stock: Stock, counts: read
     limp: present.some((sign) => DROOPING.has(sign)) || (left !== undefined && left < HANGS_LEFT),
     ailing: report.harmless
       ? []
-      : [...new Set(present.filter((s) => signRow(s).kind === 'sign').map((s) => signRow(s).parts[0]!))],
+      : [...new Set(present.filter((s) => signRow(s).kind === 'sign').map((s) => first(signRow(s).parts)))],
     load:
       trusses.length > 0
         ? {

@@ -1,6 +1,7 @@
 import type { WeatherDay } from './gaps.js';
 import { monthlyRainShares } from './rain-seasons.js';
 import type { ClimateTable } from './weather-generator.js';
+import { at } from '../units/lists.js';
 
 /** Recorded days of a month needed to know how often it rains in it. */
 const OWN_MONTH_DAYS = 40;
@@ -32,13 +33,13 @@ export function climateOfPlace(
   const perWetDay = wet.length >= 8 ? wet.reduce((sum, w) => sum + w.rainMm, 0) / wet.length : 7;
   const usual = monthlyRainShares(latitude, longitude);
   // how much wetter or drier the recorded days were than the table says for their months
-  const expected = byMonth.reduce((sum, days, m) => sum + days.length * usual[m]!, 0);
+  const expected = byMonth.reduce((sum, days, m) => sum + days.length * at(usual, m), 0);
   const wetter = recorded.length >= 60 ? wet.length / Math.max(1, expected) : 1;
   const shareOf = (month: number): number => {
-    const own = byMonth[month]!;
+    const own = at(byMonth, month);
     // use the garden's own records for a month that has enough of them
     const ownShare = own.length >= OWN_MONTH_DAYS ? own.filter((w) => w.rainMm > 0).length / own.length : null;
-    return Math.min(0.7, Math.max(0.01, ownShare ?? usual[month]! * Math.min(2, Math.max(0.4, wetter))));
+    return Math.min(0.7, Math.max(0.01, ownShare ?? at(usual, month) * Math.min(2, Math.max(0.4, wetter))));
   };
   return Array.from({ length: 12 }, (_, m) => {
     const mean = meanOf(m) + warmer;

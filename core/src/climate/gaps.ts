@@ -1,5 +1,6 @@
 import { type Day, dayNumber, dayOf } from '../units/day.js';
 import type { DayWeather } from './reference-evapotranspiration.js';
+import { at } from '../units/lists.js';
 
 /** Weather of one day, °C, mm, hours. */
 export interface WeatherDay extends DayWeather {
@@ -23,7 +24,7 @@ export function fillGaps(weather: readonly WeatherDay[], from: Day, to: Day): We
   const last = dayNumber(to);
   const numbers = sorted.map((w) => dayNumber(w.date));
   for (let n = first; n <= last; n++) {
-    while (next < sorted.length && numbers[next]! < n) next++;
+    while (next < sorted.length && at(numbers, next) < n) next++;
     const here = sorted[next];
     if (here && numbers[next] === n) {
       days.push(here);

@@ -1,3 +1,4 @@
+import { at, first, last } from '../units/lists.js';
 /** A day of the year, MM-DD. */
 type MonthDay = string;
 
@@ -24,7 +25,7 @@ const LOW_LAND: readonly (readonly [latitude: number, last: number, first: numbe
   [66, 160, 244],
 ];
 /** Closer to the equator than this, frost depends on height alone. */
-const FROST_FROM = LOW_LAND[0]![0];
+const FROST_FROM = first(LOW_LAND)[0];
 /** No frost below this height near the equator, m (judgement). */
 const TROPIC_FROST_M = 2000;
 /**
@@ -56,15 +57,15 @@ export function usualFrosts(latitude: number, elevationM: number): UsualFrosts |
   if (lat < FROST_FROM && elevationM < TROPIC_FROST_M) return null;
   const above = LOW_LAND.findIndex(([l]) => l >= lat);
   const [b, a] =
-    above < 0 ? [LOW_LAND.at(-1)!, LOW_LAND.at(-1)!] : [LOW_LAND[above]!, LOW_LAND[Math.max(0, above - 1)]!];
+    above < 0 ? [last(LOW_LAND), last(LOW_LAND)] : [at(LOW_LAND, above), at(LOW_LAND, Math.max(0, above - 1))];
   const share = b[0] === a[0] ? 0 : (lat - a[0]) / (b[0] - a[0]);
   const up = (DAYS_PER_100_M * elevationM) / 100;
   const spring = a[1] + share * (b[1] - a[1]) + up;
   const autumn = a[2] + share * (b[2] - a[2]) - up;
   // a place with hardly any summer still has frost: suggest a month without it, around midsummer
   const short = Math.max(0, LEAST_SUMMER_DAYS - (autumn - spring)) / 2;
-  const last = Math.round(spring - short);
-  const first = Math.round(autumn + short);
+  const lastDay = Math.round(spring - short);
+  const firstDay = Math.round(autumn + short);
   const shift = latitude < 0 ? SOUTH : 0;
-  return { lastFrost: monthDay(last + shift), firstFrost: monthDay(first + shift) };
+  return { lastFrost: monthDay(lastDay + shift), firstFrost: monthDay(firstDay + shift) };
 }

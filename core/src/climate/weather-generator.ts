@@ -1,6 +1,8 @@
 import { addDays, type Day, dayOfYear } from '../units/day.js';
 import { clearSkySolar, extraterrestrialRadiation } from './radiation.js';
 import { gamma, normal, type Random } from './random.js';
+import { at } from '../units/lists.js';
+import { toTenth } from '../units/rounding.js';
 
 /**
  * A daily weather generator after Richardson (1981): a first-order wet/dry chain, gamma-distributed rain, and
@@ -33,14 +35,12 @@ export interface GeneratedDay {
   solarMj: number;
 }
 
-const toTenth = (x: number): number => Math.round(x * 10) / 10;
-
 /** Returns the climate of a day: monthly values interpolated through mid-months. */
 function climateOn(table: ClimateTable, day: Day): ClimateMonth {
   const month = Number(day.slice(5, 7)) - 1;
   const along = (Number(day.slice(8)) - 15) / 30.4;
-  const other = table[(month + (along < 0 ? 11 : 1)) % 12]!;
-  const here = table[month]!;
+  const other = at(table, (month + (along < 0 ? 11 : 1)) % 12);
+  const here = at(table, month);
   const share = Math.abs(along);
   const mix = (key: keyof ClimateMonth): number => here[key] * (1 - share) + other[key] * share;
   return {

@@ -2,6 +2,7 @@ import { type SignCode, signRow } from '../records/vocabulary/signs.js';
 import { CLEAR_FROM, type Diagnosis } from './engine/diagnose.js';
 import { disorderRow } from './tables/disorders.js';
 import { DRIVERS } from './vocabulary/drivers.js';
+import { capital } from '../units/text.js';
 
 /** Returns how certain, in words. */
 export function sureness(probability: number): string {
@@ -48,7 +49,7 @@ export function whyHere(d: Pick<Diagnosis, 'drivers'>, most = 3): string[] {
   if (d.drivers.length === 0) return ['Nothing in the records explains it.'];
   return d.drivers.slice(0, most).map((driver) => {
     const name = `${howMuch(driver.strength)}${DRIVERS[driver.driver]}`;
-    return `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${driver.summary}.`;
+    return `${capital(name)}: ${driver.summary}.`;
   });
 }
 

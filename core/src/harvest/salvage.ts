@@ -1,4 +1,5 @@
 import type { PickState } from '../records/choices.js';
+import { must } from '../units/lists.js';
 
 /**
  * What to do with damaged fruit. Sources: common practice; canning follows a tested recipe (USDA Complete Guide to
@@ -73,7 +74,7 @@ export const SALVAGE: readonly SalvageRow[] = [
 
 /** Returns the row of a state of picked fruit. */
 export function salvageRow(state: PickState): SalvageRow {
-  return SALVAGE.find((r) => r.state === state)!;
+  return must(SALVAGE.find((r) => r.state === state));
 }
 
 /** Refuses uses that are unsafe for such fruit, and says what to do instead. */

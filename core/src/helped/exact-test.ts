@@ -1,8 +1,9 @@
+import { at } from '../units/lists.js';
 /** ln n!, exact sums: the tables here are small. */
 const lnFactorials: number[] = [0, 0];
 const lnFactorial = (n: number): number => {
-  for (let i = lnFactorials.length; i <= n; i++) lnFactorials[i] = lnFactorials[i - 1]! + Math.log(i);
-  return lnFactorials[n]!;
+  for (let i = lnFactorials.length; i <= n; i++) lnFactorials[i] = at(lnFactorials, i - 1) + Math.log(i);
+  return at(lnFactorials, n);
 };
 const lnChoose = (n: number, k: number): number => lnFactorial(n) - lnFactorial(k) - lnFactorial(n - k);
 

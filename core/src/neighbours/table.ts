@@ -1,4 +1,5 @@
 import type { Neighbour } from '../records/record-classes.js';
+import { must } from '../units/lists.js';
 
 /** A companion plant and the evidence about it: no promise without its certainty. */
 interface NeighbourRow {
@@ -74,7 +75,8 @@ export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
 ];
 
 /** Returns the row of a companion plant or weed. */
-export const neighbourRow = (code: Neighbour['what']): NeighbourRow => NEIGHBOUR_ROWS.find((r) => r.code === code)!;
+export const neighbourRow = (code: Neighbour['what']): NeighbourRow =>
+  must(NEIGHBOUR_ROWS.find((r) => r.code === code));
 
 /** How well an effect is known, as shown on screen. */
 export const SURE_WORDS: Record<NeighbourRow['sure'], string> = {

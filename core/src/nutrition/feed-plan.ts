@@ -5,6 +5,7 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 import { DRY_LEFT } from '../water/stress.js';
 import { isSlow, nitrogenFreedG } from './release.js';
 import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
+import { last } from '../units/lists.js';
 
 /** Feed to start with. A soil test decides; without one, compost and a balanced feed (common practice). */
 export const STARTER_METHODS = ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test'] as const;
@@ -154,7 +155,7 @@ function holdOf(q: FeedQuestion): FeedHold | null {
     holds.push({ kind: 'heat', until: addDays(q.hottest.day, 1), hottestC: q.hottest.tMaxC });
   const days = nitrogenWindowDays(q.isPot);
   const grams = q.fed.reduce((sum, f) => sum + nitrogenFreedG(f, addDays(q.today, -days), q.today), 0);
-  if (grams > MOST_NITROGEN_G) holds.push({ kind: 'nitrogen', until: addDays(q.fed.at(-1)!.date, days), grams, days });
+  if (grams > MOST_NITROGEN_G) holds.push({ kind: 'nitrogen', until: addDays(last(q.fed).date, days), grams, days });
   if (q.wet) holds.push({ kind: 'wet', until: addDays(q.today, 1) });
   else if (q.left !== null && q.left < DRY_LEFT)
     holds.push({ kind: 'dry', until: later(addDays(q.today, 1), q.waterOn) });

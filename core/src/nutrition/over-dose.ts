@@ -4,6 +4,7 @@ import { addDays } from '../units/day.js';
 import { roundTo } from '../units/rounding.js';
 import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
 import { nitrogenFreedG } from './release.js';
+import { capital } from '../units/text.js';
 
 /** A multiple of the label that is nearly always a unit mix-up. */
 const SLIP_TIMES = 10;
@@ -46,4 +47,3 @@ export function overDoseFaults(f: Feeding, { isPot, earlier, labelGrams }: Given
       ]
     : [];
 }
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);

@@ -1,6 +1,7 @@
 import type { Fault } from '../records/faults.js';
 import type { Crop } from '../records/plant.js';
 import type { Training } from '../pruning/methods.js';
+import { roundTo } from '../units/rounding.js';
 
 /** Position of a plant in a bed, seen from above, m from its corner. */
 export interface Spot {
@@ -73,7 +74,7 @@ export const inBed = (bed: Bed, { x, y }: Spot): Spot => ({
   y: round(Math.min(bed.widthM, Math.max(0, y))),
 });
 
-const round = (m: number): number => Math.round(m * 100) / 100;
+const round = (m: number): number => roundTo(m, 2);
 
 /** Pairs closer than the least spacing; a hand's width of slack (judgement). */
 const SLACK_M = 0.05;

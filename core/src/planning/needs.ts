@@ -4,6 +4,7 @@ import type { Crop, GrowthHabit } from '../records/plant.js';
 import { layer } from '../soil/volumes.js';
 import { MULCH_DEPTH_CM } from '../soil/mulch-plan.js';
 import { type Stock, supportPlan } from '../support/support-plan.js';
+import { roundTo } from '../units/rounding.js';
 
 /** Two seeds per cell; the weaker is snipped (common practice). */
 const SEEDS_A_CELL = 2;
@@ -84,4 +85,4 @@ export function needsOf(planned: readonly (Planned & { placeId: string })[], tod
   const { low, high, ...rest } = needs;
   return { fruitKg: [round(low), round(high)], ...rest, stringM: Math.ceil(needs.stringM) };
 }
-const round = (kg: number): number => (kg >= 10 ? Math.round(kg) : Math.round(kg * 10) / 10);
+const round = (kg: number): number => (kg >= 10 ? Math.round(kg) : roundTo(kg, 1));

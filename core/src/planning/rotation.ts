@@ -3,6 +3,7 @@ import { isPotted, type PlaceKind } from '../records/place.js';
 import type { Crop } from '../records/plant.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { disorderRow } from '../diagnosis/index.js';
+import { capital } from '../units/text.js';
 
 /** Years of gap that are better (common practice: never the year after; three years is better). */
 const BETTER_GAP = 3;
@@ -100,4 +101,3 @@ export function rotationInWords(r: Rotation, place: { kind: PlaceKind }, crop: C
     );
   return parts.join(' ');
 }
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);

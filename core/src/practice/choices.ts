@@ -10,6 +10,7 @@ import { type DriverCode } from '../diagnosis/vocabulary/drivers.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { contextAfter, explainsFirst, type Practice } from './draw.js';
 import { truthOf } from './truth.js';
+import { at } from '../units/lists.js';
 
 /** What can be answered, and what can still be checked. */
 export interface Choices {
@@ -30,7 +31,7 @@ export function choicesOf(practice: Practice, done: readonly CheckCode[]): Choic
   const ctx = contextAfter(practice, done);
   const truth = truthOf(practice);
   const likely = first.all
-    .map((c, i) => ({ code: c.row.code, p: first.marginals[i]!, explains: explainsFirst(practice, c.row) }))
+    .map((c, i) => ({ code: c.row.code, p: at(first.marginals, i), explains: explainsFirst(practice, c.row) }))
     .sort((a, b) => Number(b.explains) - Number(a.explains) || b.p - a.p)
     .map((x) => x.code);
   const lookAlikes = Object.keys(disorderRow(practice.trouble).lookAlikes) as DisorderCode[];
@@ -73,7 +74,7 @@ function inNoOrder(seed: number): <T>(list: readonly T[]) => T[] {
     const out = [...list];
     for (let i = out.length - 1; i > 0; i--) {
       const j = Math.floor(random() * (i + 1));
-      [out[i], out[j]] = [out[j]!, out[i]!];
+      [out[i], out[j]] = [at(out, j), at(out, i)];
     }
     return out;
   };

@@ -11,6 +11,7 @@ import type { Formatter } from '../units/formatter.js';
 import { chanceOf, contextAfter, explainsFirst, type Practice, shows } from './draw.js';
 import { CHECK_MINUTES } from './prices.js';
 import { type Truth, truthOf } from './truth.js';
+import { at, first, last } from '../units/lists.js';
 
 /** An answer to a practice plant. */
 export interface Guess {
@@ -61,16 +62,16 @@ const MISLEADS_FROM = 0.05;
 export function judge(practice: Practice, done: readonly CheckCode[], guess: Guess, format?: Formatter): Judged {
   const truth = truthOf(practice, format);
   const results = [...done.keys(), done.length].map((n) => diagnose(contextAfter(practice, done.slice(0, n))));
-  const first = results[0]!;
-  const last = results.at(-1)!;
+  const firstLook = first(results);
+  const lastLook = last(results);
   // only over causes of what is visible: ruling out what no one considered is not its worth
-  const asked = first.all.flatMap((c, i) => (explainsFirst(practice, c.row) ? [i] : []));
-  const open = results.map((r) => entropyBits(asked.map((i) => r.marginals[i]!)));
+  const asked = firstLook.all.flatMap((c, i) => (explainsFirst(practice, c.row) ? [i] : []));
+  const open = results.map((r) => entropyBits(asked.map((i) => at(r.marginals, i))));
   const checks = done.map((check, i) => ({
     check,
     minutes: CHECK_MINUTES[check],
     present: shows(practice, check).present,
-    bits: open[i]! - open[i + 1]!,
+    bits: at(open, i) - at(open, i + 1),
   }));
   return {
     trouble: practice.trouble,
@@ -80,11 +81,11 @@ export function judge(practice: Practice, done: readonly CheckCode[], guess: Gue
     actRight: truth.firstAct === null ? guess.act === null : guess.act !== null && truth.alsoFirst.includes(guess.act),
     minutes: checks.reduce((sum, c) => sum + c.minutes, 0),
     truth,
-    chanceAtFirst: chanceOf(first, practice.trouble),
-    chanceAfter: chanceOf(last, practice.trouble),
+    chanceAtFirst: chanceOf(firstLook, practice.trouble),
+    chanceAfter: chanceOf(lastLook, practice.trouble),
     checks,
-    missed: missed(practice, done, last),
-    misled: misled(practice, first),
+    missed: missed(practice, done, lastLook),
+    misled: misled(practice, firstLook),
   };
 }
 

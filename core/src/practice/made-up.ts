@@ -8,11 +8,13 @@ import { type Crop, typesOf } from '../records/plant.js';
 import type { Feeding, Pruning, Watering } from '../records/record-classes.js';
 import { addDays, type Day } from '../units/day.js';
 import { rimAreaM2 } from '../water/root-zone.js';
+import { at } from '../units/lists.js';
+import { roundTo } from '../units/rounding.js';
 
 // A made-up plant with its garden, weather and records: everything but its problem.
 
 /** Returns an element at random. */
-export const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+export const pick = <T>(random: Random, list: readonly T[]): T => at(list, Math.floor(random() * list.length));
 const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
 const chance = (random: Random, p: number): boolean => random() < p;
 
@@ -73,7 +75,7 @@ function watering(random: Random, place: PlaceFacts, days: readonly Day[]): Wate
   days.forEach((date, i) => {
     const share = habit(random, i, since);
     since = share > 0 ? 1 : since + 1;
-    if (share > 0) out.push({ date, litres: Math.round(share * usual * 10) / 10, how });
+    if (share > 0) out.push({ date, litres: roundTo(share * usual, 1), how });
   });
   return out;
 }
@@ -126,7 +128,8 @@ export function madeUpPlant(random: Random): PlantCase {
     feeding: feeding(random, days),
     pruning: age > 35 ? pruning(random, crop, days) : [],
   };
-  if (chance(random, 0.4)) place.mulch = [{ from: days[Math.min(10, days.length - 1)]!, depthMm: 50, kind: 'straw' }];
+  if (chance(random, 0.4))
+    place.mulch = [{ from: at(days, Math.min(10, days.length - 1)), depthMm: 50, kind: 'straw' }];
   if (!isPotted(place) && chance(random, 0.4)) place.history = [{ year: YEAR - 1, family: 'nightshade', problems: [] }];
   const tall = crop === 'tomato' ? 1.7 : 0.75;
   const plant: PlantFacts = {

@@ -4,6 +4,7 @@ import type { Candidate } from '../diagnosis/engine/network.js';
 import { impliedAbsent, type Part, type SignCode, signRow, SIGNS } from '../records/vocabulary/signs.js';
 import { isOf, SOIL_MOISTURE } from '../records/vocabulary/sign-groups.js';
 import { AMPLE_LEFT, DRY_LEFT } from '../water/stress.js';
+import { at, last } from '../units/lists.js';
 
 /**
  * The signs of a made-up plant, drawn from the network in reverse: a problem by its odds, then each sign by its
@@ -14,8 +15,8 @@ import { AMPLE_LEFT, DRY_LEFT } from '../water/stress.js';
 /** Draws a problem by its odds, flattened so rare ones are practised too (square root; judgement). */
 export function drawTrouble(random: Random, among: readonly Candidate[]): Candidate {
   const weights = among.map((c) => Math.sqrt(c.odds));
-  let at = random() * weights.reduce((a, b) => a + b, 0);
-  return among.find((_, i) => (at -= weights[i]!) < 0) ?? among.at(-1)!;
+  let left = random() * weights.reduce((a, b) => a + b, 0);
+  return among.find((_, i) => (left -= at(weights, i)) < 0) ?? last(among);
 }
 
 const SOIL_IS = { dry: 'soil-dry-deep', damp: 'soil-damp-deep', wet: 'soil-wet-deep' } as const;

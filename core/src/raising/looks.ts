@@ -1,5 +1,6 @@
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
+import { must } from '../units/lists.js';
 
 /** What young plants look like before planting out, and what to do. Source: common practice, from memory. */
 export const SEEDLING_LOOKS = ['sound', 'leggy', 'fallen', 'gnawed'] as const;
@@ -63,7 +64,8 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
   },
 ];
 /** Returns the row of a seedling's look. */
-export const seedlingRow = (code: SeedlingLookCode): SeedlingLookRow => SEEDLING_ROWS.find((r) => r.code === code)!;
+export const seedlingRow = (code: SeedlingLookCode): SeedlingLookRow =>
+  must(SEEDLING_ROWS.find((r) => r.code === code));
 
 /** First day to check: nothing is up in the first days. */
 const FIRST_LOOK_DAYS = 6;

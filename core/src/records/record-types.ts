@@ -1,6 +1,7 @@
 import type { Formatter } from '../units/formatter.js';
 import type { Picking, RECORD_CLASSES } from './record-classes.js';
 import { signRow } from './vocabulary/signs.js';
+import { capital } from '../units/text.js';
 
 /** The chart of the timeline, and the shape of mark, for a record type. */
 export const TRACKS = ['water', 'feed', 'work', 'seen', 'note'] as const;
@@ -38,7 +39,6 @@ const kind =
 
 const BOTH: readonly OfferedOn[] = ['place', 'plant'];
 const words = (code: string): string => code.replaceAll('-', ' ');
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const together = (parts: readonly string[], by = ', '): string => parts.filter(Boolean).join(by);
 
 const PICKED_FOR: Record<Picking['use'], string> = {

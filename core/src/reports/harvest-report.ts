@@ -2,6 +2,8 @@ import { fruitGOf } from '../varieties/variety.js';
 import type { Crop, PlantType } from '../records/plant.js';
 import type { PickState, PickUse } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
+import { first, last } from '../units/lists.js';
+import { roundTo } from '../units/rounding.js';
 
 // What a season bore, lost and saved. All weights in kg.
 
@@ -98,7 +100,7 @@ export function harvestReport(
     const own = weighed.filter((p) => p.plantId === plant.id);
     const used = grams(own, false);
     const perKg = (much: number | null): number | null =>
-      much === null || used < LEAST_FOR_A_SHARE_G ? null : Math.round((much / (used / 1000)) * 10) / 10;
+      much === null || used < LEAST_FOR_A_SHARE_G ? null : roundTo(much / (used / 1000), 1);
     return {
       id: plant.id,
       name: plant.name,
@@ -140,10 +142,10 @@ const weekOf = (day: Day, start: number): Day => addDays(day, -((weekdayOf(day) 
 function weeksOf(picks: readonly { date: Day; g: number; use: PickUse }[], start: number): HarvestReport['weeks'] {
   if (picks.length === 0) return [];
   const days = picks.map((p) => p.date).sort();
-  const first = weekOf(days[0]!, start);
-  const n = daysBetween(first, weekOf(days.at(-1)!, start)) / 7 + 1;
+  const firstWeek = weekOf(first(days), start);
+  const n = daysBetween(firstWeek, weekOf(last(days), start)) / 7 + 1;
   return Array.from({ length: n }, (_, i) => {
-    const from = addDays(first, 7 * i);
+    const from = addDays(firstWeek, 7 * i);
     const own = picks.filter((p) => weekOf(p.date, start) === from);
     const g = (lost: boolean): number => sum(own.filter((p) => (p.use === 'binned') === lost).map((p) => p.g));
     return { from, kg: kgOf(g(false)), lostKg: kgOf(g(true)) };

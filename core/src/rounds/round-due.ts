@@ -2,6 +2,7 @@ import { HOT_DAY_C, STRONG_WIND_MS } from '../climate/limits.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
+import { at, last } from '../units/lists.js';
 
 /**
  * When to check a bed or pot, and why: by the gardener's rhythm, and after anything that lets problems grow unseen.
@@ -102,21 +103,21 @@ export function roundDue(q: RoundQuestion): RoundDue | null {
     wet.length >= WET_SPELL_DAYS &&
     over(wet, q.today) &&
     !(now && now.rainMm >= WET_MM) &&
-    unseenSince(wet.at(-1)!.date)
+    unseenSince(last(wet).date)
   )
-    reasons.push({ kind: 'wet', days: wet.length, until: wet.at(-1)!.date });
+    reasons.push({ kind: 'wet', days: wet.length, until: last(wet).date });
   const heat = lastRun(past, (w) => w.tMaxC >= HOT_DAY_C);
   if (
     heat &&
     heat.length >= HEAT_SPELL_DAYS &&
     over(heat, q.today) &&
     !(now && now.tMaxC >= HOT_DAY_C) &&
-    unseenSince(heat.at(-1)!.date)
+    unseenSince(last(heat).date)
   )
     reasons.push({
       kind: 'heat',
       days: heat.length,
-      until: heat.at(-1)!.date,
+      until: last(heat).date,
       hottestC: Math.max(...heat.map((w) => w.tMaxC)),
     });
   for (const f of q.findings) {
@@ -147,8 +148,9 @@ function lastRun(days: readonly WeatherDay[], hit: (w: WeatherDay) => boolean): 
   const end = days.findLastIndex(hit);
   if (end < 0) return null;
   let start = end;
-  while (start > 0 && hit(days[start - 1]!) && days[start - 1]!.date === addDays(days[start]!.date, -1)) start -= 1;
+  while (start > 0 && hit(at(days, start - 1)) && at(days, start - 1).date === addDays(at(days, start).date, -1))
+    start -= 1;
   return days.slice(start, end + 1);
 }
 
-const over = (run: readonly WeatherDay[], today: Day): boolean => daysBetween(run.at(-1)!.date, today) <= FRESH_DAYS;
+const over = (run: readonly WeatherDay[], today: Day): boolean => daysBetween(last(run).date, today) <= FRESH_DAYS;

@@ -1,5 +1,6 @@
 import { type SignCode, signRow } from '../records/vocabulary/signs.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
+import { first, last } from '../units/lists.js';
 
 /** The counts of one sign over several walks, and their trend. */
 export interface Trend {
@@ -52,11 +53,11 @@ export function trendsOf(observations: readonly Counted[], today: Day): Trend[] 
 }
 
 function course(sign: SignCode, counts: Trend['counts']): Omit<Trend, 'sign'> {
-  const first = counts[0]!;
-  const last = counts.at(-1)!;
-  const days = Math.max(1, daysBetween(first.day, last.day));
-  const change = last.count - first.count;
-  const telling = Math.max(CHANGE_LEAST, CHANGE_SHARE * Math.max(first.count, last.count));
+  const oldest = first(counts);
+  const newest = last(counts);
+  const days = Math.max(1, daysBetween(oldest.day, newest.day));
+  const change = newest.count - oldest.count;
+  const telling = Math.max(CHANGE_LEAST, CHANGE_SHARE * Math.max(oldest.count, newest.count));
   const way = change >= telling ? 'rising' : -change >= telling ? 'falling' : 'steady';
   const fast = way === 'rising' && YELLOW.has(sign) && (change / days) * 7 > AGEING_A_WEEK;
   return { counts, days, course: way, ...(fast ? { fasterThanAgeing: true as const } : {}) };

@@ -12,6 +12,7 @@ import { coverOf, isPotted, isUnderGlass } from '../records/place.js';
 import type { Stage } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
+import { at, first, last } from '../units/lists.js';
 
 // Heat, frost and cold nights in the forecast, and what to do bed by bed. Limits: common practice, from memory.
 
@@ -52,7 +53,7 @@ export function frostFrom({ facts, newlyPlanted }: Exposure): number {
 function firstRun(days: readonly WeatherDay[], least: number, hit: (d: WeatherDay) => boolean): WeatherDay[] | null {
   for (let i = 0; i < days.length; i++) {
     let n = 0;
-    while (i + n < days.length && hit(days[i + n]!)) n++;
+    while (i + n < days.length && hit(at(days, i + n))) n++;
     if (n >= least) return days.slice(i, i + n);
     i += n;
   }
@@ -61,8 +62,8 @@ function firstRun(days: readonly WeatherDay[], least: number, hit: (d: WeatherDa
 
 const spellOf = (kind: HardSpell['kind'], days: readonly WeatherDay[]): HardSpell => ({
   kind,
-  from: days[0]!.date,
-  to: days.at(-1)!.date,
+  from: first(days).date,
+  to: last(days).date,
   extremeC: kind === 'heat' ? Math.max(...days.map((d) => d.tMaxC)) : Math.min(...days.map((d) => d.tMinC)),
 });
 
@@ -85,7 +86,7 @@ export function hardSpells(
   const limit = frostFrom(exposure);
   const scorch = inside.findIndex((d) => d.tMaxC >= SCORCHING_DAY_C);
   const wave = firstRun(inside, WAVE_DAYS, (d) => d.tMaxC >= HOT_DAY_C);
-  const alone = scorch >= 0 && (!wave || inside[scorch]!.date < wave[0]!.date) ? [inside[scorch]!] : null;
+  const alone = scorch >= 0 && (!wave || at(inside, scorch).date < first(wave).date) ? [at(inside, scorch)] : null;
   const heat = alone ?? wave;
   const frost = firstRun(outside, 1, (d) => d.tMinC <= limit);
   const chill = exposure.newlyPlanted && !frost ? firstRun(inside, 1, (d) => d.tMinC < CHILL_NIGHT_C) : null;
@@ -205,12 +206,12 @@ function heatPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, p
           secondL: toTenth(p.water?.laterOn?.(on) ?? 0),
         },
       });
-  if (portable) acts.push({ on: days[0]!, what: { act: 'move-pots', pots: p.plants } });
+  if (portable) acts.push({ on: first(days), what: { act: 'move-pots', pots: p.plants } });
   else if (!now(p.facts.shade))
     acts.push({ on: before, what: { act: 'shade', areaM2: area, side: p.latitude < 0 ? 'north' : 'south' } });
   if (!isPots && !now(p.facts.mulch))
     acts.push({ on: before, what: { act: 'mulch', litres: Math.round(area * MULCH_DEPTH_M * 1000) } });
-  acts.push({ on: days[0]!, what: { act: 'heat-not' } });
+  acts.push({ on: first(days), what: { act: 'heat-not' } });
   return acts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }
 

@@ -5,6 +5,7 @@ import { USUAL_DEGREE_DAYS } from '../planning/dates.js';
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, SOIL_FROM_C, WEEK_DAYS } from './limits.js';
+import { roundTo } from '../units/rounding.js';
 
 // Whether a plant can be planted out: each condition by itself, and the result.
 
@@ -91,7 +92,7 @@ function gateRows(q: GateQuestion, on: Day): GateRow[] {
   const least = (check: GateCheck, found: number | null, wanted: number): GateRow => ({
     check,
     ok: found === null ? null : found >= wanted,
-    found: found === null ? null : Math.round(found * 10) / 10,
+    found: found === null ? null : roundTo(found, 1),
     wanted,
   });
   const frostAhead = coldest !== null && coldest <= SCREEN_FROST_C;
@@ -103,7 +104,7 @@ function gateRows(q: GateQuestion, on: Day): GateRow[] {
     {
       check: 'frost',
       ok: frostAhead ? false : q.lastFrost === null ? (coldest === null ? null : true) : on > q.lastFrost,
-      found: coldest === null ? null : Math.round(coldest * 10) / 10,
+      found: coldest === null ? null : roundTo(coldest, 1),
       wanted: SCREEN_FROST_C,
     },
     { check: 'wind', ok: wind === null ? null : wind < STRONG_WIND_MS, found: wind, wanted: STRONG_WIND_MS },
@@ -124,5 +125,5 @@ function weekCosts({ weather, today }: GateQuestion): number | null {
   const week = weather.filter((w) => w.date >= today && w.date < addDays(today, WEEK_DAYS));
   if (week.length < WEEK_NEEDS_DAYS) return null;
   const mean = week.reduce((t, w) => t + degreeDays(w), 0) / week.length;
-  return Math.round(((mean * WEEK_DAYS) / USUAL_DEGREE_DAYS) * 10) / 10;
+  return roundTo((mean * WEEK_DAYS) / USUAL_DEGREE_DAYS, 1);
 }

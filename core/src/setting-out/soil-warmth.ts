@@ -1,5 +1,6 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import type { Day } from '../units/day.js';
+import { roundTo } from '../units/rounding.js';
 
 /**
  * The soil follows the air with a delay: the eleven-day running mean of the air stands for the soil at 10 cm (after
@@ -15,5 +16,5 @@ export function soilWarmth(weather: readonly WeatherDay[], on: Day): { celsius: 
   const days = weather.filter((w) => w.date <= on).slice(-SOIL_MEAN_DAYS);
   if (days.length < LEAST_DAYS) return null;
   const mean = days.reduce((t, w) => t + (w.tMinC + w.tMaxC) / 2, 0) / days.length;
-  return { celsius: Math.round(mean * 10) / 10, error: SOIL_ERROR_C };
+  return { celsius: roundTo(mean, 1), error: SOIL_ERROR_C };
 }

@@ -1,5 +1,6 @@
 import type { Formatter } from '../units/formatter.js';
 import type { Gate, GateRow } from './gate.js';
+import { capital } from '../units/text.js';
 
 const CHECK_WORDS: Record<GateRow['check'], string> = {
   hardened: 'hardened off',
@@ -45,4 +46,3 @@ export function gateInWords(g: Gate, f: Formatter): string {
   return `Wait ${v.until ? `until ${f.day(v.until)}` : 'until after the forecast, and check again in a week'}: ${bad.join(', ')}.${cost}`;
 }
 const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);

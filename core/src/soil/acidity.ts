@@ -1,6 +1,7 @@
 import type { Texture } from '../records/place.js';
 import { addDays, type Day } from '../units/day.js';
 import { MOST_PH_FOR_LIME } from './limits.js';
+import { last } from '../units/lists.js';
 
 /**
  * Ground limestone for +1.0 pH and elemental sulfur for −1.0, g/m² over the top 15 cm, by texture (common ranges,
@@ -74,5 +75,5 @@ export function acidityDose(q: {
     gPerM2,
     grams: Math.round(gPerM2 * q.areaM2),
   }));
-  return { kind: 'dose', dose: { with: what, range, parts, testAgainOn: addDays(parts.at(-1)!.on, APART_DAYS[what]) } };
+  return { kind: 'dose', dose: { with: what, range, parts, testAgainOn: addDays(last(parts).on, APART_DAYS[what]) } };
 }

@@ -4,6 +4,7 @@ import { METRIC_FORMAT } from '../units/formatter.js';
 import { type Day, daysBetween } from '../units/day.js';
 import { pickFrom, SPRAY_WORDS, enterFrom } from './gates.js';
 import { conflictOf } from './limits.js';
+import { capital } from '../units/text.js';
 
 /** Latest hour of spraying: the waiting time counts from there. */
 const LATEST_HOUR = 21;
@@ -50,7 +51,6 @@ export function waitFaults(
       ]
     : [];
 }
-const capital = (t: string): string => t.charAt(0).toUpperCase() + t.slice(1);
 
 /** Days on which a re-entry time is running, whatever hour it was sprayed at. */
 export const keepOutOn = (today: Day, sprays: readonly Spraying[]): { spray: Spraying; until: Day }[] =>

@@ -1,4 +1,5 @@
 import { isDay, type Day } from '../units/day.js';
+import { first } from '../units/lists.js';
 
 /** The order of day, month and year in dates not written as YYYY-MM-DD. */
 export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const;
@@ -40,7 +41,7 @@ export function readNumber(text: string, decimal: Decimal): number | null {
   if (digits === '' || more.length > 0 || /\D/.test(after)) return null;
   const groups = before.split(decimal === '.' ? /[,'\u00a0\u202f ]/ : /[.'\u00a0\u202f ]/);
   const grouped = groups.length > 1;
-  if (grouped && !(/^\d{1,3}$/.test(groups[0]!) && groups.slice(1).every((g) => /^\d{3}$/.test(g)))) return null;
+  if (grouped && !(/^\d{1,3}$/.test(first(groups)) && groups.slice(1).every((g) => /^\d{3}$/.test(g)))) return null;
   if (!grouped && /\D/.test(before)) return null;
   const value = Number(`${groups.join('') || '0'}.${after || '0'}e${power}`);
   return Number.isFinite(value) ? (sign === '-' || sign === '\u2212' ? -value : value) : null;

@@ -1,6 +1,7 @@
 import { guessDateOrder, guessDecimal, type DateOrder, type Decimal } from './cells.js';
 import { unitsOf } from './quantities.js';
 import { columnsOf, TABLE_NAMES, type TableColumn, type TableName } from './tables.js';
+import { at, must } from '../units/lists.js';
 
 /** One column of a file, and what it is. */
 interface MappedColumn {
@@ -72,11 +73,11 @@ function fit(table: TableName, heads: readonly string[]): MappedColumn[] {
         names.includes(b) || names.some((n) => n.length > 2 && b.replace(/(mm|cm|in|f|c|l|g|kg|kmh|mph|ms)$/, '') === n)
       );
     };
-    const at = heads.findIndex((h, i) => !taken.has(i) && is(h));
-    if (at < 0) return [];
-    taken.add(at);
-    const unit = unitIn(heads[at]!, column);
-    return [{ field: column.field, at, ...(unit ? { unit } : {}) }];
+    const found = heads.findIndex((h, i) => !taken.has(i) && is(h));
+    if (found < 0) return [];
+    taken.add(found);
+    const unit = unitIn(at(heads, found), column);
+    return [{ field: column.field, at: found, ...(unit ? { unit } : {}) }];
   });
 }
 
@@ -102,7 +103,7 @@ export function guessReading(
   const columns = fit(best, heads);
   const samples = (holds: readonly string[]): string[] =>
     columns
-      .filter((c) => holds.includes(columnsOf(best).find((x) => x.field === c.field)!.holds))
+      .filter((c) => holds.includes(must(columnsOf(best).find((x) => x.field === c.field)).holds))
       .flatMap((c) => rows.map((r) => (r[c.at] ?? '').trim()));
   return {
     table: best,

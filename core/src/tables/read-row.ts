@@ -2,6 +2,7 @@ import { plainCell, readDay, readNumber } from './cells.js';
 import type { Reading } from './guess.js';
 import { inOurs } from './quantities.js';
 import { columnsOf, type TableColumn, type TableName } from './tables.js';
+import { first } from '../units/lists.js';
 
 /** One fault in a cell: which field, and why. */
 export interface CellFault {
@@ -58,7 +59,7 @@ function readCell(
       if (value === null) return { reason: `"${shown(text)}" is not a number` };
       if (column.holds === 'whole' && !Number.isInteger(value))
         return { reason: `"${shown(text)}" is not a whole number` };
-      if (column.keptUnits) return { value: { amount: value, unit: unit ?? column.keptUnits[0]! } };
+      if (column.keptUnits) return { value: { amount: value, unit: unit ?? first(column.keptUnits) } };
       return { value: column.quantity ? inOurs(column.quantity, unit ?? '', value) : value };
     }
     case 'word': {

@@ -4,3 +4,5 @@ export * from './kitchen.js';
 export { LITRES_PER, MEASURES, measureOf, parseDecimal, type Measure, type Quantity } from './measures.js';
 export { formatterFor, METRIC_FORMAT, type Formatter } from './formatter.js';
 export { roundTo, toPourable, toTenth } from './rounding.js';
+export * from './lists.js';
+export * from './text.js';

@@ -1,4 +1,5 @@
 import type { VolumeUnit } from './units.js';
+import { at } from './lists.js';
 
 /**
  * Spoons and cups. US: NIST Handbook 44, appendix C (1 tsp = 1/6 US fluid ounce = 4.92892 mL). Elsewhere the spoons of kitchen
@@ -55,4 +56,4 @@ export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
 }
 
 const counted = (quarters: number): string =>
-  `${quarters >= 4 ? Math.floor(quarters / 4) : ''}${QUARTERS[quarters % 4]!}`;
+  `${quarters >= 4 ? Math.floor(quarters / 4) : ''}${at(QUARTERS, quarters % 4)}`;

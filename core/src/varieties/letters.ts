@@ -1,5 +1,6 @@
 import type { Crop } from '../records/plant.js';
 import { onlyCropOf, type DisorderCode } from '../records/vocabulary/disorders.js';
+import { must } from '../units/lists.js';
 
 /** What a resistance letter on a packet means. */
 interface LetterRow {
@@ -84,7 +85,7 @@ export function readLetters(text: string): ReadLetters {
     if (row) out.known.push({ code: word, row });
     else if (/^([VFNTASC]\d*)+$/.test(word))
       for (const letter of word.replace(/\d/g, ''))
-        out.known.push({ code: letter, row: byLetters.get(letter.toLowerCase())! });
+        out.known.push({ code: letter, row: must(byLetters.get(letter.toLowerCase())) });
     else out.unknown.push(word);
   }
   return out;

@@ -3,6 +3,7 @@ import type { PlaceFacts } from '../records/facts.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { MethodCode } from './methods.js';
+import { at, first } from '../units/lists.js';
 
 /** A watering method or change to try: fields left out stay as they are. */
 export interface SetUp {
@@ -71,7 +72,7 @@ export type BenchMeasure =
 
 /** Returns the verdict: which set-up keeps the plant best, and what it costs compared with the others. */
 export function verdict(rows: readonly BenchRow[]): { best: number; why: string } | null {
-  if (rows.length === 0 || rows[0]!.seasons.length === 0) return null;
+  if (rows.length === 0 || first(rows).seasons.length === 0) return null;
   const mid = (row: BenchRow, key: BenchMeasure): number => middle(row.seasons.map((s) => s[key])).mid;
   // shortage of water weighs most, then a rhythm that harms fruit, then waterlogging; water and visits only decide
   // ties
@@ -83,8 +84,8 @@ export function verdict(rows: readonly BenchRow[]): { best: number; why: string 
     10 * (1 - mid(row, 'evenness')) +
     mid(row, 'litres') / 100 +
     mid(row, 'visits') / 20;
-  const best = rows.reduce((b, row, i) => (cost(row) < cost(rows[b]!) ? i : b), 0);
-  const row = rows[best]!;
+  const best = rows.reduce((b, row, i) => (cost(row) < cost(at(rows, b)) ? i : b), 0);
+  const row = at(rows, best);
   const others = rows.filter((_, i) => i !== best);
   const worst = others.reduce<BenchRow | null>((w, r) => (!w || cost(r) > cost(w) ? r : w), null);
   const says = (r: BenchRow): string =>

@@ -1,4 +1,5 @@
 import type { Crop, Stage } from '../records/plant.js';
+import { at } from '../units/lists.js';
 
 /**
  * How a crop uses water. Kcb: FAO-56 Table 17; stage lengths: Table 11; p: Table 22 (all from memory). Root depths:
@@ -59,7 +60,7 @@ const STAGE_SPAN: Record<Stage, readonly [number, number]> = {
 
 const endOf = (crop: WaterCrop, part: number): number => {
   let days = 0;
-  for (let i = 0; i < Math.floor(part); i++) days += crop.stageDays[i]!;
+  for (let i = 0; i < Math.floor(part); i++) days += at(crop.stageDays, i);
   return days + (part % 1) * (crop.stageDays[Math.floor(part)] ?? 0);
 };
 

@@ -1,5 +1,6 @@
 import type { BalanceDay } from './run.js';
 import { isShortOfWater } from './stress.js';
+import { at } from '../units/lists.js';
 
 /** Days in which fruit with a problem today was growing. */
 export const FRUIT_WINDOW_DAYS = 21;
@@ -14,7 +15,8 @@ type EvennessDay = Pick<BalanceDay, 'fractionAvailable' | 'ks' | 'waterlogged'>;
 export function evenness(days: readonly EvennessDay[]): number | null {
   if (days.length < 5) return null;
   let change = 0;
-  for (let i = 1; i < days.length; i++) change += Math.abs(days[i]!.fractionAvailable - days[i - 1]!.fractionAvailable);
+  for (let i = 1; i < days.length; i++)
+    change += Math.abs(at(days, i).fractionAvailable - at(days, i - 1).fractionAvailable);
   const steady = Math.max(0, 1 - change / (days.length - 1) / 0.25);
   return steady * (days.filter((d) => !isShortOfWater(d) && !d.waterlogged).length / days.length);
 }

@@ -1,6 +1,7 @@
 import type { PlantCase } from '../records/plant-case.js';
 import type { Day } from '../units/day.js';
 import { DROOPED, FEEL, fractionFromWeight, type Measured, PROBE_SD, RAN_THROUGH } from './corrections.js';
+import { at, first } from '../units/lists.js';
 
 /** Depth of a finger check if not recorded: the second knuckle, cm. */
 const FINGER_CM = 5;
@@ -63,10 +64,10 @@ const STUCK_AFTER = 5;
 export function probeFault(c: Pick<PlantCase, 'records' | 'asOf'>): string | null {
   const list = c.records.soilChecks.filter((s) => s.by === 'probe' && s.date <= c.asOf);
   const last = list.slice(-STUCK_AFTER);
-  if (last.length === STUCK_AFTER && last.every((s) => s.feel === last[0]!.feel))
-    return `the probe has shown ${last[0]!.feel} ${STUCK_AFTER} times in a row: clean it, move it, and check with a finger`;
+  if (last.length === STUCK_AFTER && last.every((s) => s.feel === first(last).feel))
+    return `the probe has shown ${first(last).feel} ${STUCK_AFTER} times in a row: clean it, move it, and check with a finger`;
   for (let i = list.length - 1; i > 0; i--) {
-    const [a, b] = [list[i - 1]!, list[i]!];
+    const [a, b] = [at(list, i - 1), at(list, i)];
     const came = [...c.records.watering.filter((w) => w.litres > 0), ...c.records.weather.filter((w) => w.rainMm >= 2)];
     if (a.feel === 'dry' && b.feel === 'wet' && !came.some((x) => x.date >= a.date && x.date <= b.date))
       return 'the probe jumped from dry to wet with no watering recorded: check with a finger, or record the watering';

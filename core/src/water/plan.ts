@@ -12,6 +12,7 @@ import { soakSteps, type SoakSteps } from './soak.js';
 import { type Circumstances, decide, type Order, orderParts, type OrderParts } from './order.js';
 import { settlingOn } from './settling.js';
 import { missingMm, type Morning, wateringLimit } from './strategies.js';
+import { at, last } from '../units/lists.js';
 
 /** Days a plan shows. */
 export const WEEK_DAYS = 7;
@@ -126,14 +127,14 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
     steps: r.ordered > 0 ? soakSteps(r.ordered, rules.flowLPerH, wettedM2(c, r, rules), c.place) : null,
     why: r.why,
     of: r.of,
-    rainMm: weather[i]!.rainMm,
+    rainMm: at(weather, i).rainMm,
     allowed: r.allowed,
     left: r.day.fractionAvailable,
-    leftWithoutRain: failed[i]!.day.fractionAvailable,
+    leftWithoutRain: at(failed, i).day.fractionAvailable,
   }));
   // short because the rain failed, not because of a limit that this plan exceeds anyway
   const short = failed.find(
-    (r, i) => r.day.depletionMm >= r.limitMm && r.day.fractionAvailable < wet[i]!.day.fractionAvailable - 0.02,
+    (r, i) => r.day.depletionMm >= r.limitMm && r.day.fractionAvailable < at(wet, i).day.fractionAvailable - 0.02,
   );
   return {
     days,
@@ -180,7 +181,7 @@ function rhythmOf(list: readonly PlannedDay[]): Rhythm | null {
   const given = list.filter((r) => r.ordered > 0);
   const first = given[0];
   if (!first) return null;
-  const span = daysBetween(first.day.date, given.at(-1)!.day.date);
+  const span = daysBetween(first.day.date, last(given).day.date);
   return {
     litres: toPourable(total(given) / given.length),
     everyDays: given.length > 1 ? Math.max(1, Math.round(span / (given.length - 1))) : WEEK_DAYS,
@@ -241,10 +242,10 @@ export function runPlan(
     const morning: Morning = { state, zone, useMm, limitMm, since };
     let order: Order;
     let circumstances: Circumstances | null = null;
-    if (by !== 'plan') order = { mm: by[i]! / zone.soilM2, why: '' };
+    if (by !== 'plan') order = { mm: at(by, i) / zone.soilM2, why: '' };
     else {
       let wait = 1;
-      while (wait < WEEK_DAYS && i + wait < weather.length && !isAllowed(weather[i + wait]!.date)) wait++;
+      while (wait < WEEK_DAYS && i + wait < weather.length && !isAllowed(at(weather, i + wait).date)) wait++;
       circumstances = {
         allowed,
         wait,

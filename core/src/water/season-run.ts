@@ -13,6 +13,7 @@ import { type BalanceDay, NOTHING_GIVEN, startOf, stepRun } from './run.js';
 import { dayNeed, type Demand, demands, etoAtPlant } from './season.js';
 import { remembered, METHOD_STRATEGIES, timer, wateringLimit, type WateringStrategy } from './strategies.js';
 import { DRY_SPELL_DAYS, isDryThenWet, isShortOfWater, swings, UNEVEN_SWINGS } from './stress.js';
+import { at, first, last } from '../units/lists.js';
 
 // Seasons of watering methods, day by day. Many thousands run at once, so what set-ups share is computed once.
 
@@ -25,7 +26,7 @@ interface SeasonWeather {
 /** Returns the weather of a season where the plant grows, with evapotranspiration, mm. */
 export function seasonWeather(c: Pick<PlantCase, 'garden' | 'place'>, days: readonly WeatherDay[]): SeasonWeather {
   const own = days.map((w) => weatherInPlace(c.place, w, c.garden));
-  return { days: own, etoMm: days.map((w, i) => openEto(c, w, own[i]!).etoMm) };
+  return { days: own, etoMm: days.map((w, i) => openEto(c, w, at(own, i)).etoMm) };
 }
 
 /** Fruit swells from this day after planting out (judgement). */
@@ -61,13 +62,13 @@ interface SeasonAsks {
 
 /** Returns the demands of a season's days with the set-up's changes. */
 function seasonAsks(subject: BenchPlant, s: SetUp, weather: SeasonWeather): SeasonAsks {
-  const first = weather.days[0]!.date;
-  const place = placeWith(subject.place, s, first);
-  const plant = { ...subject.plant, transplantedOn: first, stage: null };
-  const demandOn = demands({ place, plant, asOf: weather.days.at(-1)!.date });
-  const firstNo = dayNumber(first);
+  const firstDay = first(weather.days).date;
+  const place = placeWith(subject.place, s, firstDay);
+  const plant = { ...subject.plant, transplantedOn: firstDay, stage: null };
+  const demandOn = demands({ place, plant, asOf: last(weather.days).date });
+  const firstNo = dayNumber(firstDay);
   const days = weather.days.map((w, i): DayAsks => {
-    const etoMm = etoAtPlant(place, w.date, weather.etoMm[i]!);
+    const etoMm = etoAtPlant(place, w.date, at(weather.etoMm, i));
     const demand = demandOn(w, etoMm, firstNo + i);
     const { useMm, rawMm } = dayNeed(demand, etoMm, plant.crop);
     const stage = i >= FRUITING_FROM ? 'fruiting' : 'vegetative';

@@ -1,4 +1,5 @@
 import type { BalanceDay } from './run.js';
+import { at } from '../units/lists.js';
 
 /**
  * Readings of a balance shared by drivers, bench, facts, and the marks on the garden and the timeline. Limits:
@@ -42,7 +43,7 @@ export function swings<D extends { fractionAvailable: number }>(days: readonly D
   const found: Swing<D>[] = [];
   let low = days[0];
   for (let i = 1; i < days.length; i++) {
-    const day = days[i]!;
+    const day = at(days, i);
     if (!low || day.fractionAvailable < low.fractionAvailable) {
       low = day;
       continue;
@@ -62,6 +63,6 @@ export const DRY_THEN_WET = { dryDays: 3, left: 0.5, jump: 0.35 } as const;
 export function isDryThenWet(days: readonly { fractionAvailable: number }[], i: number): boolean {
   if (i < DRY_THEN_WET.dryDays) return false;
   for (let back = 1; back <= DRY_THEN_WET.dryDays; back++)
-    if (days[i - back]!.fractionAvailable >= DRY_THEN_WET.left) return false;
-  return days[i]!.fractionAvailable - days[i - 1]!.fractionAvailable >= DRY_THEN_WET.jump;
+    if (at(days, i - back).fractionAvailable >= DRY_THEN_WET.left) return false;
+  return at(days, i).fractionAvailable - at(days, i - 1).fractionAvailable >= DRY_THEN_WET.jump;
 }

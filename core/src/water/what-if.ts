@@ -9,6 +9,7 @@ import { type PlaceRules, type PlanRules, rulesPerPlant } from './plan-rules.js'
 import { missingAtEnd, type PlannedCase, runPlan } from './plan.js';
 import { startOf } from './run.js';
 import { spellOn } from './season.js';
+import { first } from '../units/lists.js';
 
 /** How steady a bed or pot is with its watering method, over a while. */
 export interface Steadiness {
@@ -33,10 +34,10 @@ const MULCH_MM = 60;
  * limits.
  */
 export function whatIf(c: PlantCase, rules: PlaceRules): { now: Steadiness | null; whatIf: WhatIf[] } {
-  const first = c.records.weather[0]?.date;
-  if (!first || first > c.asOf) return { now: null, whatIf: [] };
+  const oldest = c.records.weather[0]?.date;
+  if (!oldest || oldest > c.asOf) return { now: null, whatIf: [] };
   const from = addDays(c.asOf, 1 - TRIED_DAYS);
-  const days = fillGaps(c.records.weather, first > from ? first : from, c.asOf);
+  const days = fillGaps(c.records.weather, oldest > from ? oldest : from, c.asOf);
   const free = rulesPerPlant({ ...rules, allowedDays: null, weeklyCapL: null }, 1);
   const tried = (place: PlaceFacts): Steadiness => tryOn({ ...c, place }, days, free);
   const isPot = isPotted(c.place);
@@ -51,7 +52,7 @@ export function whatIf(c: PlantCase, rules: PlaceRules): { now: Steadiness | nul
             {
               what: 'mulch' as const,
               size: MULCH_MM,
-              ...tried({ ...c.place, mulch: [{ from: days[0]!.date, depthMm: MULCH_MM }] }),
+              ...tried({ ...c.place, mulch: [{ from: first(days).date, depthMm: MULCH_MM }] }),
             },
           ]
         : []),

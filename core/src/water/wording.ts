@@ -2,6 +2,7 @@ import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import type { PlannedWatering } from './plan.js';
 import type { Steadiness, WhatIf } from './what-if.js';
+import { at, first } from '../units/lists.js';
 
 /**
  * Says why a planned watering is on its day, by what is left that morning: "by the morning of 20 July about 38 % of
@@ -42,8 +43,10 @@ export function whatIfInWords(now: Steadiness, change: WhatIf, f: Formatter): st
     change.what === 'mulch' ? `With ${f.centimetres(change.size / 10)} of mulch` : `In ${f.litres(change.size)}`;
   const [was, would] = [rhythmInWords(now.daysBetween), rhythmInWords(change.daysBetween)];
   const litres = [now.litresPerWeek, change.litresPerWeek];
-  const less = Math.abs(litres[1]! - litres[0]!) > SAME_WATER * Math.max(litres[0]!, litres[1]!);
+  const less = Math.abs(at(litres, 1) - first(litres)) > SAME_WATER * Math.max(first(litres), at(litres, 1));
   const often = was === would ? `watered ${was}, as now` : `watered ${would} instead of ${was}`;
-  const water = less ? `${f.litres(litres[1]!)} a week instead of ${f.litres(litres[0]!)}` : 'as much water as now';
+  const water = less
+    ? `${f.litres(at(litres, 1))} a week instead of ${f.litres(first(litres))}`
+    : 'as much water as now';
   return was === would && !less ? `${changed} watering would stay as it is.` : `${changed}: ${often}, ${water}.`;
 }

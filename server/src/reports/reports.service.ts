@@ -14,6 +14,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
 import { varietyName, modeOf, placeOf, seasonOf, yearOf } from '../season/planting-on-view.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
+import { roundTo } from '@candid-leaf/core/units';
 
 /** Most seasons to compare. */
 const MOST_COMPARED = 8;
@@ -120,7 +121,7 @@ export class ReportsService {
       kg += own;
       if (plant.crop === 'tomato') litres += sauceLitres(own, variety.type === 'paste');
     }
-    return { kg: Math.round(kg * 100) / 100, litres: Math.round(litres * 10) / 10 };
+    return { kg: roundTo(kg, 2), litres: roundTo(litres, 1) };
   }
 
   private async records<T extends RecordData>(
@@ -181,7 +182,7 @@ export class ReportsService {
           ? null
           : {
               days: n,
-              meanC: Math.round(Number(row!.meanC) * 10) / 10,
+              meanC: roundTo(Number(row!.meanC), 1),
               hotDays: Number(row!.hotDays),
               rainMm: Math.round(Number(row!.rainMm)),
             },

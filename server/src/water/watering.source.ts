@@ -3,11 +3,10 @@ import type { RecordInput } from '@candid-leaf/contract';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
 import { laterOf, litresOf, minutesForLitres, whyWatered, type Pour } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
-import { v5 as nameUuid } from 'uuid';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
-import { RecordsService } from '../records/records.service.js';
+import { RecordsService, partOf } from '../records/records.service.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 
 /** Carrying and pouring: minutes per litre and per plant (judgement). */
@@ -70,9 +69,6 @@ export class WateringSource extends TaskSource {
     ];
   }
 }
-
-/** Returns the id of one plant's record of a tick with several: the same tick always gives the same. */
-const partOf = (recordId: string, plantId: string): string => nameUuid(plantId, recordId);
 
 /** Minutes for a finger check. */
 const FEEL_MINUTES = 1;

@@ -1,5 +1,7 @@
+import { capital } from '@candid-leaf/core/units';
+
 /** Returns "Clay loam" for "clay-loam". */
-export const wordOf = (code: string): string => code.charAt(0).toUpperCase() + code.slice(1).replaceAll('-', ' ');
+export const wordOf = (code: string): string => capital(code.replaceAll('-', ' '));
 
 /** Returns codes with their words for a choice; some have their own. */
 export const wordsOf = (codes: readonly string[], own: Readonly<Record<string, string>> = {}): [string, string][] =>
@@ -14,6 +16,5 @@ export const whereAndWhy = (task: { title: string; where: string; why: string })
 
 /** Returns a sentence: first letter upper case, full stop. */
 export function sentence(text: string): string {
-  const capital = text.charAt(0).toUpperCase() + text.slice(1);
-  return /[.!?]$/.test(capital) ? capital : `${capital}.`;
+  return /[.!?]$/.test(text) ? capital(text) : `${capital(text)}.`;
 }

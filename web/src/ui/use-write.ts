@@ -4,6 +4,7 @@ import type { OfGarden, Write } from '../lib/writes';
 import { deliver } from '../offline/outbox';
 import { faultsIn } from './faults';
 import { useSay } from './toast';
+import { sentence } from '../lib/words';
 
 const KEPT = 'Saved on this device. It will sync when you’re back online.';
 
@@ -57,5 +58,3 @@ const whyNot = (error: Error): string => {
   const [first] = faultsIn(error);
   return error instanceof ApiError && first ? sentence(first.reason) : error.message;
 };
-const sentence = (text: string): string =>
-  `${text.charAt(0).toUpperCase()}${text.slice(1)}${/[.!?]$/.test(text) ? '' : '.'}`;

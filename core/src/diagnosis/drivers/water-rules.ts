@@ -18,6 +18,7 @@ import {
 import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, scored, sumOf } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
+import { at, first, last } from '../../units/lists.js';
 
 // Rules that read the water balance, where the watering history is known. Thresholds: judgement unless named.
 
@@ -130,10 +131,10 @@ export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdic
   let best: { score: number; at: number } = { score: 0, at: -1 };
   for (let i = dryDays; i < days.length; i++) {
     const before = days.slice(i - dryDays, i);
-    if (daysBetween(before[0]!.date, days[i]!.date) !== dryDays) continue; // unknown days in between
-    const jump = days[i]!.fractionAvailable - before.at(-1)!.fractionAvailable;
+    if (daysBetween(first(before).date, at(days, i).date) !== dryDays) continue; // unknown days in between
+    const jump = at(days, i).fractionAvailable - last(before).fractionAvailable;
     const wettest = Math.max(...before.map((d) => d.fractionAvailable));
-    const back = daysBetween(days[i]!.date, ctx.case.asOf);
+    const back = daysBetween(at(days, i).date, ctx.case.asOf);
     const score =
       overLimit(-wettest, -left, 0.2) *
       Math.min(1.6, Math.max(0, jump / least)) ** 2 *
@@ -142,8 +143,8 @@ export function dryThenWet(ctx: CaseContext, { within = 7 }: RuleParams): Verdic
   }
   if (best.at < 0) return ABSENT;
   const dry = days.slice(best.at - dryDays, best.at);
-  const before = dry.at(-1)!;
-  const day = days[best.at]!;
+  const before = last(dry);
+  const day = at(days, best.at);
   const rain = day.effectiveRainMm > day.irrigationMm;
   const source: Because = rain
     ? {
@@ -286,12 +287,12 @@ export function leaching(ctx: CaseContext, { within = 28 }: RuleParams): Verdict
   if (!days) return notKnown(ctx);
   const drained = days.filter((d) => d.drainedMm > 0);
   const total = drained.reduce((sum, d) => sum + d.drainedMm, 0);
-  const taw = days.at(-1)!.tawMm;
+  const taw = last(days).tawMm;
   if (drained.length === 0) return ABSENT;
   const dates: Day[] = drained.map((d) => d.date);
   return found(graded(total / (1.5 * taw), 1, 3.5), [
     modelled(
-      drained.at(-1)!,
+      last(drained),
       `water ran out below on ${drained.length} days (${ctx.format.days(dates.slice(-3))} most recently) and washed out feed`,
     ),
   ]);

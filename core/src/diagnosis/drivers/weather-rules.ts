@@ -8,6 +8,7 @@ import { spellOn } from '../../water/season.js';
 import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, reachOf, scored, sumOf, underLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
+import { first, last } from '../../units/lists.js';
 
 // Rules that read the weather where the plant grows. Temperatures: common practice; each problem may shift them.
 
@@ -78,7 +79,7 @@ export const coldNights = (ctx: CaseContext, { atC, days = 3, within = 14, from 
     score: (w) => underLimit(w.tMinC, limit, SOFT_NIGHT_C),
     textOf: (w) => `night at ${ctx.format.temperature(w.tMinC)}, ${ctx.format.day(w.date)}`,
     sum: (hits) =>
-      `${hits.length === 1 ? 'a night' : `${hits.length} nights`} down to ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))}, the last on ${ctx.format.day(hits.at(-1)!.date)}`,
+      `${hits.length === 1 ? 'a night' : `${hits.length} nights`} down to ${ctx.format.temperature(Math.min(...hits.map((w) => w.tMinC)))}, the last on ${ctx.format.day(last(hits).date)}`,
   });
 };
 
@@ -155,7 +156,7 @@ export function wetFoliage(ctx: CaseContext, { within = 14, days = 5 }: RulePara
       ? [
           {
             record: 'weather',
-            date: rain.at(-1)!.date,
+            date: last(rain).date,
             text: `rain on ${rain.length} of the last ${within} days`,
           } as Because,
         ]
@@ -164,7 +165,7 @@ export function wetFoliage(ctx: CaseContext, { within = 14, days = 5 }: RulePara
       ? [
           {
             record: 'weather',
-            date: longWet.at(-1)!.date,
+            date: last(longWet).date,
             text: `leaves wet over 8 hours on ${ctx.format.days(longWet.map((w) => w.date))}`,
           } as Because,
         ]
@@ -185,7 +186,7 @@ export function humidStillAir(ctx: CaseContext, { within = 14, pct = 85 }: RuleP
   if (named.length > 0)
     because.push({
       record: 'weather',
-      date: named.at(-1)!.it.date,
+      date: last(named).it.date,
       text: `humidity of about ${pct} % or more on ${named.length} days under cover`,
     });
   const dense = ctx.present.has('plant-dense') ? 0.6 : 0;
@@ -213,9 +214,9 @@ export function plantedTooEarly(ctx: CaseContext): Verdict {
   if (nights.length > 0)
     because.push({
       record: 'weather',
-      date: nights[0]!.it.date,
+      date: first(nights).it.date,
       text: `${nights.length} nights of about ${ctx.format.temperature(CHILL_NIGHT_C)} or colder in the two weeks after planting out`,
     });
   if (because.length === 0) return week.length === 0 && ctx.own.length === 0 ? unknown(NO_WEATHER) : ABSENT;
-  return found(Math.max(because[0]!.record === 'plant' ? 0.6 : 0, graded(sumOf(cold), 3, 7)), because);
+  return found(Math.max(first(because).record === 'plant' ? 0.6 : 0, graded(sumOf(cold), 3, 7)), because);
 }

@@ -11,6 +11,7 @@ import { type Candidate, causesOf, LEAKS, observedOf, signIndex } from './networ
 import { entropyBits, type LikelySet, likelySets } from './noisy-or.js';
 import { provingChecks } from './proofs.js';
 import { chancesUnder, type CheckOutcome, combinations, type Likelihood, noneOf, openOutcomes } from './outcomes.js';
+import { at, must } from '../../units/lists.js';
 
 /** A check worth doing, what it would settle and how much. */
 export interface NextCheck {
@@ -70,7 +71,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
   const single = new Map<SignCode, number>();
   const singleGain = (sign: SignCode): number => {
     if (!single.has(sign)) single.set(sign, judge(combinations([sign])).gain);
-    return single.get(sign)!;
+    return must(single.get(sign));
   };
 
   const mostTelling = (signs: SignCode[]): SignCode[] =>
@@ -88,12 +89,12 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     const moved = asked
       .map(({ row }, i) => ({
         code: row.code,
-        spread: Math.sqrt(parts.reduce((sum, o) => sum + o.chance * (o.marginals[i]! - before[i]!) ** 2, 0)),
+        spread: Math.sqrt(parts.reduce((sum, o) => sum + o.chance * (at(o.marginals, i) - at(before, i)) ** 2, 0)),
       }))
       .sort((a, b) => b.spread - a.spread)
       .filter((x, i) => i === 0 || x.spread > 0.02);
     const chance = new Map(open.map((f) => [f, marginalsOf(sets, 0, chances.likelihood(f)).chance]));
-    const named = [...open].sort((a, b) => chance.get(b)! - chance.get(a)!).slice(0, MOST_NAMED);
+    const named = [...open].sort((a, b) => must(chance.get(b)) - must(chance.get(a))).slice(0, MOST_NAMED);
     return [
       {
         check: c.code,
@@ -121,8 +122,8 @@ function marginalsOf(
   const marginals = new Array<number>(of).fill(0);
   let chance = 0;
   for (let k = 0; k < sets.length; k++) {
-    const { members, share } = sets[k]!;
-    const w = likelihood ? share * likelihood[k]! : share;
+    const { members, share } = at(sets, k);
+    const w = likelihood ? share * at(likelihood, k) : share;
     chance += w;
     if (of > 0) for (const i of members) marginals[i]! += w;
   }
@@ -136,14 +137,14 @@ function adviceOf(asked: readonly Candidate[]): (marginals: readonly number[]) =
     ...row.remedies.flatMap((r) => remedyRow(r.remedy).sureFrom ?? []),
   ]);
   return (m) =>
-    m.flatMap((p, i) => (p >= CLEAR_FROM ? [`${i}:${steps[i]!.filter((step) => p >= step).length}`] : [])).join(' ');
+    m.flatMap((p, i) => (p >= CLEAR_FROM ? [`${i}:${at(steps, i).filter((step) => p >= step).length}`] : [])).join(' ');
 }
 
 /** Returns the leaks, with problems no one asked about folded in at their present chance (mean field). */
 function leaksWith({ all, marginals }: DiagnosisResult, folded: (c: Candidate) => boolean): number[] {
   const silent = LEAKS.map((leak) => 1 - leak);
   all.forEach((c, i) => {
-    if (folded(c)) for (const [sign, chance] of c.row.signs) silent[signIndex(sign)]! *= 1 - marginals[i]! * chance;
+    if (folded(c)) for (const [sign, chance] of c.row.signs) silent[signIndex(sign)]! *= 1 - at(marginals, i) * chance;
   });
   return silent.map((q) => 1 - q);
 }

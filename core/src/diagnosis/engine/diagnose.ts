@@ -6,6 +6,7 @@ import type { Because } from '../drivers/verdict.js';
 import { type DriverCode, DRIVERS } from '../vocabulary/drivers.js';
 import { type Candidate, candidates, causesOf, driverWeight, LEAKS, observedOf } from './network.js';
 import { logOdds, posterior } from './noisy-or.js';
+import { at, must } from '../../units/lists.js';
 
 /** How strongly one piece of evidence moves the odds. */
 export type Strength = 'decisive' | 'strong' | 'moderate' | 'weak';
@@ -78,7 +79,7 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
   const { marginals } = posterior(causes, LEAKS, observedOf(ctx.present, ctx.absent));
   // problems that explain nothing seen rank behind those that do
   const rank = (x: { p: number; i: number }): number =>
-    x.p * (explainedBy(all[x.i]!, ctx).length > 0 ? 1 : BACKGROUND_RANK);
+    x.p * (explainedBy(at(all, x.i), ctx).length > 0 ? 1 : BACKGROUND_RANK);
   const listed = marginals
     .map((p, i) => ({ p, i }))
     .filter((x) => x.p > LISTED_ABOVE)
@@ -97,9 +98,9 @@ export function diagnose(ctx: CaseContext): DiagnosisResult {
   );
 
   const list = listed.map(({ p, i }): Diagnosis => {
-    const c = all[i]!;
+    const c = at(all, i);
     const fromSigns = observed.map((sign): Evidence & { change: number } => {
-      const change = logOdds(p) - logOdds(without.get(sign)![i]!);
+      const change = logOdds(p) - logOdds(at(must(without.get(sign)), i));
       const row = signRow(sign);
       const why = c.row.signs.find(([code]) => code === sign)?.[2];
       const said = ctx.present.has(sign) ? row.label : `Not seen: ${row.label.toLowerCase()}`;

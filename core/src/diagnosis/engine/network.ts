@@ -9,12 +9,13 @@ import { ELSEWHERE_FACTOR, livesHere } from '../regions.js';
 import { DISORDERS } from '../tables/disorders.js';
 import type { DisorderRow, DriverLink } from '../tables/row.js';
 import type { Cause, Observed } from './noisy-or.js';
+import { must } from '../../units/lists.js';
 
 // The tables as a network for one case, with priors shaped by setting and records.
 
 const SIGN_INDEX = new Map<SignCode, number>(SIGNS.map((sign, i) => [sign.code, i]));
 /** Returns the index of a sign in the network's arrays. */
-export const signIndex = (code: SignCode): number => SIGN_INDEX.get(code)!;
+export const signIndex = (code: SignCode): number => must(SIGN_INDEX.get(code));
 /** Chance of each sign on a plant without any problem, by sign index. */
 export const LEAKS: readonly number[] = SIGNS.map((s) => s.leak);
 
@@ -83,7 +84,7 @@ export function candidates(ctx: CaseContext): Candidate[] {
   const readings = remembered((code: ReadingCode): Reading => READINGS[code](ctx));
   const verdicts = new Map<string, Verdict>();
   const verdictOf = (link: DriverLink): Verdict => {
-    const key = ASKS.get(link)!;
+    const key = must(ASKS.get(link));
     let verdict = verdicts.get(key);
     if (!verdict) verdicts.set(key, (verdict = DRIVER_RULES[link.driver](ctx, link.params ?? {})));
     return verdict;
@@ -136,13 +137,13 @@ function remembered<K, V>(work: (key: K) => V): (key: K) => V {
   const known = new Map<K, V>();
   return (key) => {
     if (!known.has(key)) known.set(key, work(key));
-    return known.get(key)!;
+    return must(known.get(key));
   };
 }
 
 /** Returns the candidates as causes of the noisy-OR network. */
 export const causesOf = (list: readonly Candidate[]): Cause[] =>
-  list.map((c) => ({ odds: c.odds, chances: CHANCES.get(c.row.code)! }));
+  list.map((c) => ({ odds: c.odds, chances: must(CHANCES.get(c.row.code)) }));
 
 /** Turns sign codes into the engine's findings, with what each present sign rules out. */
 export function observedOf(present: Iterable<SignCode>, absent: Iterable<SignCode>): Observed {

@@ -7,6 +7,7 @@ import { CLEAR_FROM, type DiagnosisResult } from './diagnose.js';
 import { type Candidate, driverWeight } from './network.js';
 import { entropyBits } from './noisy-or.js';
 import { provingChecks } from './proofs.js';
+import { at, first, must } from '../../units/lists.js';
 
 const MOST_CHECKS = 5;
 /** Chance that a cause not yet looked for is there, while its check is open (judgement). */
@@ -25,7 +26,7 @@ export function nextChecks(ctx: CaseContext, result: DiagnosisResult): NextCheck
   if (list.length === 0 && ctx.present.size === 0) return [];
   const pointedAt = all.filter((c) => c.row.signs.some(([sign]) => ctx.present.has(sign)));
   const suspect = isSettled(result) ? SUSPECTED_BESIDE : SUSPECTED_FROM;
-  const suspected = all.filter((_, i) => marginals[i]! >= suspect);
+  const suspected = all.filter((_, i) => at(marginals, i) >= suspect);
   // a circumstance may point to a problem through a driver alone: still air at the flowers, to flower drop
   const through = all.filter((c) => c.found.some((f) => f.verdict.because.some((b) => b.record === 'sign')));
   const listed = all.filter((c) => list.some((d) => d.disorder === c.row.code));
@@ -49,7 +50,7 @@ const isVague = (list: DiagnosisResult['list'], gains: readonly NextCheck[]): bo
 const MOST_BROADENED = 14;
 function broadened({ all, marginals }: DiagnosisResult, asked: readonly Candidate[]): Candidate[] {
   const likeliest = all
-    .map((c, i) => ({ c, p: marginals[i]! }))
+    .map((c, i) => ({ c, p: at(marginals, i) }))
     .sort((a, b) => b.p - a.p)
     .slice(0, MOST_BROADENED)
     .map((x) => x.c);
@@ -74,9 +75,12 @@ function gentlestFirst(list: readonly NextCheck[]): NextCheck[] {
   const left = [...list].sort((a, b) => worth(b) - worth(a));
   const out: NextCheck[] = [];
   while (left.length > 0) {
-    const tied = left.filter((c) => worth(left[0]!) - worth(c) < TIE);
+    const tied = left.filter((c) => worth(first(left)) - worth(c) < TIE);
     const next = tied.reduce((a, b) =>
-      (effort(b) - effort(a) || narrower(a, b) || a.gain - b.gain || ORDER.get(b.check)! - ORDER.get(a.check)!) < 0
+      (effort(b) - effort(a) ||
+        narrower(a, b) ||
+        a.gain - b.gain ||
+        must(ORDER.get(b.check)) - must(ORDER.get(a.check))) < 0
         ? b
         : a,
     );
@@ -103,7 +107,7 @@ const effort = (c: NextCheck): 0 | 1 | 2 => checkRow(c.check).effort;
 function forDrivers(ctx: CaseContext, { list, all }: DiagnosisResult, taken: ReadonlySet<CheckCode>): NextCheck[] {
   const leader = list[0];
   if (!leader || leader.probability < CLEAR_FROM) return [];
-  const candidate = all.find((c) => c.row.code === leader.disorder)!;
+  const candidate = must(all.find((c) => c.row.code === leader.disorder));
   const heaviest = Math.max(0, ...candidate.found.map(driverWeight));
   const gains = new Map<CheckCode, number>();
   for (const { link, verdict } of candidate.unknown) {

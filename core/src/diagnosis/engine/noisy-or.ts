@@ -1,3 +1,5 @@
+import { at, first } from '../../units/lists.js';
+
 /**
  * A two-layer noisy-OR network over small sets of problems (QMR-DT: Shwe et al. 1991; Heckerman 1989), exact over all
  * sets of at most three. It knows nothing of gardens: problems and signs are indices.
@@ -32,62 +34,83 @@ const MOST_TOGETHER = 3;
  * @param leaks chance of each sign for no listed reason
  */
 export function posterior(causes: readonly Cause[], leaks: readonly number[], findings: Observed): Posterior {
-  const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
-  const isLinked = causes.map((c) => findings.present.some((sign) => c.chances[sign]! > 0));
-  const linked = causes.flatMap((_, i) => (isLinked[i] ? [i] : []));
-  const free = causes.flatMap((_, i) => (isLinked[i] ? [] : [i]));
   const signs = findings.present;
-  const n = signs.length;
-  const miss = linked.map((i) => Float64Array.from(signs, (sign) => 1 - causes[i]!.chances[sign]!));
-  const noLeak = signs.map((sign) => 1 - leaks[sign]!);
-  const e = symmetricSums(free.map((i) => weight[i]!));
-  const room = [e[0]!, e[0]! + e[1]!, e[0]! + e[1]! + e[2]!, e[0]! + e[1]! + e[2]! + e[3]!];
+  const linked: Linked[] = [];
+  const free: { index: number; weight: number }[] = [];
+  causes.forEach((c, index) => {
+    const weight = weightOf(c, findings);
+    if (signs.some((sign) => at(c.chances, sign) > 0))
+      linked.push({ index, weight, missed: missedBy(c, signs), mass: 0 });
+    else free.push({ index, weight });
+  });
+  const noLeak = Float64Array.from(signs, (sign) => 1 - at(leaks, sign));
+  const [e1, e2, e3] = symmetricSums(free.map((c) => c.weight));
+  // weight of the free causes beside a linked set of two, of one, and of none
+  const [beside2, beside1, beside0] = [1 + e1, 1 + e1 + e2, 1 + e1 + e2 + e3];
 
-  const bySize = [1, 0, 0, 0]; // weights of linked sets of each size, without the free causes
-  for (let f = 0; f < n; f++) bySize[0]! *= 1 - noLeak[f]!;
-  const mass = new Float64Array(linked.length);
-  const qi = new Float64Array(n);
-  const qj = new Float64Array(n);
-  for (let i = 0; i < linked.length; i++) {
-    const wi = weight[linked[i]!]!;
-    let w1 = wi;
-    for (let f = 0; f < n; f++) {
-      qi[f] = noLeak[f]! * miss[i]![f]!;
-      w1 *= 1 - qi[f]!;
-    }
-    bySize[1]! += w1;
-    mass[i]! += w1 * room[2]!;
+  // weights of linked sets by size, without the free causes
+  const none = noLeak.reduce((w, silent) => w * (1 - silent), 1);
+  let [one, two, three] = [0, 0, 0];
+  const [silentA, silentB, silentC] = [0, 1, 2].map(() => new Float64Array(signs.length)) as Three<Float64Array>;
+  linked.forEach((a, i) => {
+    const wa = a.weight * silence(silentA, noLeak, a.missed);
+    one += wa;
+    a.mass += wa * beside1;
     for (let j = i + 1; j < linked.length; j++) {
-      const wj = wi * weight[linked[j]!]!;
-      let w2 = wj;
-      for (let f = 0; f < n; f++) {
-        qj[f] = qi[f]! * miss[j]![f]!;
-        w2 *= 1 - qj[f]!;
-      }
-      bySize[2]! += w2;
-      mass[i]! += w2 * room[1]!;
-      mass[j]! += w2 * room[1]!;
+      const b = at(linked, j);
+      const ab = a.weight * b.weight;
+      const wb = ab * silence(silentB, silentA, b.missed);
+      two += wb;
+      a.mass += wb * beside2;
+      b.mass += wb * beside2;
       for (let k = j + 1; k < linked.length; k++) {
-        let w3 = wj * weight[linked[k]!]!;
-        const missK = miss[k]!;
-        for (let f = 0; f < n; f++) w3 *= 1 - qj[f]! * missK[f]!;
-        bySize[3]! += w3;
-        mass[i]! += w3;
-        mass[j]! += w3;
-        mass[k]! += w3;
+        const c = at(linked, k);
+        const wc = ab * c.weight * silence(silentC, silentB, c.missed);
+        three += wc;
+        a.mass += wc;
+        b.mass += wc;
+        c.mass += wc;
       }
     }
-  }
-  const total = bySize[0]! * room[3]! + bySize[1]! * room[2]! + bySize[2]! * room[1]! + bySize[3]!;
+  });
+  const total = none * beside0 + one * beside1 + two * beside2 + three;
   const marginals = causes.map(() => 0);
-  linked.forEach((cause, i) => (marginals[cause] = mass[i]! / total));
-  for (const i of free) {
-    const w = weight[i]!;
-    const e1 = e[1]! - w; // sums over the other free causes
-    const e2 = e[2]! - w * e1;
-    marginals[i] = (w * (bySize[0]! * (1 + e1 + e2) + bySize[1]! * (1 + e1) + bySize[2]!)) / total;
+  for (const { index, mass } of linked) marginals[index] = mass / total;
+  for (const { index, weight } of free) {
+    const others1 = e1 - weight; // sums over the other free causes
+    const others2 = e2 - weight * others1;
+    marginals[index] = (weight * (none * (1 + others1 + others2) + one * (1 + others1) + two)) / total;
   }
   return { marginals, logEvidence: Math.log(total) };
+}
+
+type Three<T> = [T, T, T];
+
+/** A cause of some sign that is present; `mass` adds up the weight of all sets it is in. */
+interface Linked {
+  index: number;
+  weight: number;
+  missed: Float64Array;
+  mass: number;
+}
+
+/** Returns the odds of a cause, lowered by the signs that were looked for and not seen. */
+const weightOf = (c: Cause, { absent }: Observed): number =>
+  absent.reduce((w, sign) => w * (1 - at(c.chances, sign)), c.odds);
+
+/** Returns the chance of each sign to be missing with this cause. */
+const missedBy = (c: Cause, signs: readonly number[]): Float64Array =>
+  Float64Array.from(signs, (sign) => 1 - at(c.chances, sign));
+
+/** Fills `next` with the chance of each sign to stay silent with one more cause; returns the chance of all signs. */
+function silence(next: Float64Array, before: Float64Array, missed: Float64Array): number {
+  let all = 1;
+  for (let f = 0; f < before.length; f++) {
+    const silent = at(before, f) * at(missed, f);
+    next[f] = silent;
+    all *= 1 - silent;
+  }
+  return all;
 }
 
 /** A set of problems that may be present together, with its share of the posterior. */
@@ -105,53 +128,55 @@ const NEGLIGIBLE = 1e-3;
  */
 export function likelySets(causes: readonly Cause[], leaks: readonly number[], findings: Observed): LikelySet[] {
   const signs = findings.present;
-  const weight = causes.map((c) => findings.absent.reduce((w, sign) => w * (1 - c.chances[sign]!), c.odds));
-  const miss = causes.map((c) => Float64Array.from(signs, (sign) => 1 - c.chances[sign]!));
-  const n = signs.length;
+  const each = causes.map((c) => ({ weight: weightOf(c, findings), missed: missedBy(c, signs) }));
   const found: LikelySet[] = [];
   let most = 0;
-  const keep = (members: readonly number[], prior: number, silent: Float64Array): void => {
-    let share = prior;
-    for (let f = 0; f < n; f++) share *= 1 - silent[f]!;
+  const keep = (members: readonly number[], share: number): void => {
     if (share > most) most = share;
     if (share >= most * NEGLIGIBLE) found.push({ members, share });
   };
   // each further member multiplies a set's weight by at most this, and findings only lower it: prune sets that can't
   // reach the limit
-  const growth = Math.max(1, ...weight);
+  const growth = Math.max(1, ...each.map((c) => c.weight));
   // what each level of the walk leaves silent, in place
-  const level = Array.from({ length: MOST_TOGETHER + 1 }, () => new Float64Array(n));
-  signs.forEach((sign, f) => (level[0]![f] = 1 - leaks[sign]!));
+  const level = Array.from({ length: MOST_TOGETHER + 1 }, () => new Float64Array(signs.length));
+  const nobody = first(level);
+  signs.forEach((sign, f) => (nobody[f] = 1 - at(leaks, sign)));
   const walk = (members: readonly number[], prior: number, from: number): void => {
-    const silent = level[members.length]!;
-    keep(members, prior, silent);
     const next = level[members.length + 1];
     if (!next) return;
+    const silent = at(level, members.length);
     const canGrow = growth ** (MOST_TOGETHER - members.length - 1);
-    for (let i = from; i < causes.length; i++) {
-      if (prior * weight[i]! * canGrow < most * NEGLIGIBLE) continue;
-      const missed = miss[i]!;
-      for (let f = 0; f < n; f++) next[f] = silent[f]! * missed[f]!;
-      walk([...members, i], prior * weight[i]!, i + 1);
+    for (let i = from; i < each.length; i++) {
+      const { weight, missed } = at(each, i);
+      if (prior * weight * canGrow < most * NEGLIGIBLE) continue;
+      const set = [...members, i];
+      keep(set, prior * weight * silence(next, silent, missed));
+      walk(set, prior * weight, i + 1);
     }
   };
   // the likeliest set is often a single one: knowing it first saves most of the work
-  for (let i = 0; i < causes.length; i++) {
-    let share = weight[i]!;
-    for (let f = 0; f < n; f++) share *= 1 - level[0]![f]! * miss[i]![f]!;
-    if (share > most) most = share;
-  }
+  const scratch = new Float64Array(signs.length);
+  for (const { weight, missed } of each) most = Math.max(most, weight * silence(scratch, nobody, missed));
+  keep(
+    [],
+    nobody.reduce((w, silent) => w * (1 - silent), 1),
+  );
   walk([], 1, 0);
   const kept = found.filter((s) => s.share >= most * NEGLIGIBLE);
   const total = kept.reduce((sum, s) => sum + s.share, 0);
   return kept.map((s) => ({ members: s.members, share: s.share / total }));
 }
 
-/** Returns e₀…e₃ of the numbers. */
-function symmetricSums(numbers: readonly number[]): number[] {
-  const e = [1, 0, 0, 0];
-  for (const x of numbers) for (let k = MOST_TOGETHER; k >= 1; k--) e[k]! += x * e[k - 1]!;
-  return e;
+/** Returns the elementary symmetric sums e₁, e₂ and e₃ of the numbers. */
+function symmetricSums(numbers: readonly number[]): Three<number> {
+  let [e1, e2, e3] = [0, 0, 0];
+  for (const x of numbers) {
+    e3 += x * e2;
+    e2 += x * e1;
+    e1 += x;
+  }
+  return [e1, e2, e3];
 }
 
 /** Returns the entropy in bits of independent yes-or-no questions. */

@@ -3,6 +3,7 @@ import type { CaseContext } from '../context.js';
 import { type CheckRow, shownBy } from '../tables/checks.js';
 import { signIndex } from './network.js';
 import type { Cause, LikelySet } from './noisy-or.js';
+import { at } from '../../units/lists.js';
 
 /** What a check may show, and what to record then. */
 export interface CheckOutcome {
@@ -48,10 +49,10 @@ export function chancesUnder(sets: readonly LikelySet[], causes: readonly Cause[
   const of = (sign: SignCode): Float64Array => {
     let row = cache.get(sign);
     if (!row) {
-      const at = signIndex(sign);
+      const index = signIndex(sign);
       row = Float64Array.from(sets, ({ members }) => {
-        let q = 1 - leaks[at]!;
-        for (const i of members) q *= 1 - causes[i]!.chances[at]!;
+        let q = 1 - at(leaks, index);
+        for (const i of members) q *= 1 - at(at(causes, i).chances, index);
         return 1 - q;
       });
       cache.set(sign, row);
@@ -62,11 +63,11 @@ export function chancesUnder(sets: readonly LikelySet[], causes: readonly Cause[
     const p = new Float64Array(sets.length).fill(1);
     for (const sign of present) {
       const chance = of(sign);
-      for (let k = 0; k < p.length; k++) p[k]! *= chance[k]!;
+      for (let k = 0; k < p.length; k++) p[k]! *= at(chance, k);
     }
     for (const sign of absent) {
       const chance = of(sign);
-      for (let k = 0; k < p.length; k++) p[k]! *= 1 - chance[k]!;
+      for (let k = 0; k < p.length; k++) p[k]! *= 1 - at(chance, k);
     }
     return p;
   };

@@ -1,6 +1,6 @@
 import { isOf } from '../../records/vocabulary/sign-groups.js';
 import { addDays, type Day, daysBetween } from '../../units/day.js';
-import { toTenth } from '../../units/rounding.js';
+import { toTenth, roundTo } from '../../units/rounding.js';
 import { coveredM2, usualHeightM } from '../../water/crops.js';
 import { seasonEnd } from '../../season/frost-days.js';
 import { LIME_WATER_ML_PER_L } from '../../soil/drenches.js';
@@ -56,7 +56,7 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
     const area = ctx.balance.days.at(-1)?.soilM2 ?? ctx.case.place.areaM2;
     // ground area unknown: give the depth only
     if (area == null) return { depthMm: 60 };
-    return { depthMm: 60, areaM2: Math.max(0.05, Math.round(area * 100) / 100), litres: toTenth(area * 60) };
+    return { depthMm: 60, areaM2: Math.max(0.05, roundTo(area, 2)), litres: toTenth(area * 60) };
   },
   // cloth overhangs the leaves by about half on each sunny side (judgement)
   shade: (ctx) => ({ blockPct: 40, areaM2: toTenth(Math.max(0.3, cover(ctx) * 2)) }),

@@ -8,6 +8,7 @@ import type { DriverCode } from '../vocabulary/drivers.js';
 import { type Dose, DOSES, dueOn } from './doses.js';
 import type { Offer, Withheld } from './offer.js';
 import { stepsOf } from './steps.js';
+import { at } from '../../units/lists.js';
 
 /** A remedy offered for a problem, with its order, dose and cautions. */
 export interface Remedy {
@@ -55,7 +56,7 @@ export function scheduleRemedies(
     remedies.push({
       remedy: remedy.code,
       rung: remedy.rung,
-      step: steps[i]!,
+      step: at(steps, i),
       forDisorder: disorder.code,
       forDriver: driver?.driver ?? null,
       general,
@@ -93,8 +94,8 @@ function stepsByFinding(offers: readonly Offer[]): number[] {
   const out = new Array<number>(offers.length).fill(1);
   for (const code of new Set(offers.map((o) => o.disorder.code))) {
     const own = offers.flatMap((o, i) => (o.disorder.code === code ? [i] : []));
-    const steps = stepsOf(own.map((i) => offers[i]!.remedy));
-    own.forEach((i, k) => (out[i] = steps[k]!));
+    const steps = stepsOf(own.map((i) => at(offers, i).remedy));
+    own.forEach((i, k) => (out[i] = at(steps, k)));
   }
   return out;
 }

@@ -1,5 +1,6 @@
 import { type SignCode, signRow, SIGNS } from '../../records/vocabulary/signs.js';
 import type { FactCode } from '../facts.js';
+import { must } from '../../units/lists.js';
 
 /** One possible outcome of a check: the signs it would show (what that rules out follows). */
 export interface Answer {
@@ -271,7 +272,7 @@ export const CHECKS = [
 export type CheckCode = (typeof CHECKS)[number]['code'];
 const BY_CODE = new Map<CheckCode, CheckRow & { code: CheckCode }>(CHECKS.map((c) => [c.code, c]));
 /** Returns the row of a check. */
-export const checkRow = (code: CheckCode): CheckRow & { code: CheckCode } => BY_CODE.get(code)!;
+export const checkRow = (code: CheckCode): CheckRow & { code: CheckCode } => must(BY_CODE.get(code));
 
 /** Returns every sign the check would show if it is there. */
 export const shownBy = (row: CheckRow): SignCode[] => [...new Set(row.answers.flatMap((a) => a.present))];

@@ -1,5 +1,6 @@
 import type { SprayCode } from '../../spray/limits.js';
 import type { FactCode } from '../facts.js';
+import { must } from '../../units/lists.js';
 
 /** How a remedy's dose is computed; the rules are in `../remedies/doses.ts`. */
 export type DoseKind = 'next-watering' | 'rhythm' | 'hold-water' | 'mulch' | 'shade' | 'flush' | 'pause-feed' | 'light-feed' | 'lime-drench' | 'gypsum' | 'affected' | 'leaf-budget' | 'third-of-leaf' | 'bigger-pot';
@@ -305,4 +306,4 @@ export const REMEDIES = [
 export type RemedyCode = (typeof REMEDIES)[number]['code'];
 const BY_CODE = new Map<RemedyCode, RemedyRow & { code: RemedyCode }>(REMEDIES.map((r) => [r.code, r]));
 /** Returns the row of a remedy. */
-export const remedyRow = (code: RemedyCode): RemedyRow & { code: RemedyCode } => BY_CODE.get(code)!;
+export const remedyRow = (code: RemedyCode): RemedyRow & { code: RemedyCode } => must(BY_CODE.get(code));

@@ -1,4 +1,5 @@
 import type { Crop } from '../plant.js';
+import { must } from '../../units/lists.js';
 
 /** The parts of a plant, from the soil up. */
 export const PARTS = ['soil', 'low-leaves', 'stem', 'leaves', 'tip', 'flowers', 'fruit', 'posture'] as const;
@@ -233,7 +234,7 @@ export const SIGN_CODES: readonly SignCode[] = SIGNS.map((s) => s.code);
 
 const BY_CODE = new Map<string, SignRow & { code: SignCode }>(SIGNS.map((s) => [s.code, s]));
 /** Returns the row of a sign. */
-export const signRow = (code: SignCode): SignRow & { code: SignCode } => BY_CODE.get(code)!;
+export const signRow = (code: SignCode): SignRow & { code: SignCode } => must(BY_CODE.get(code));
 
 /** Families of signs that say where, how far, how fast or after what. */
 const CIRCUMSTANCES = ['where', 'spread', 'pace', 'after'] as const;

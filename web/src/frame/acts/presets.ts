@@ -1,4 +1,5 @@
 import type { PlaceInput } from '@candid-leaf/contract';
+import { roundTo } from '@candid-leaf/core/units';
 
 export const PRESET_CODES = ['bed', 'raised', 'pots', 'bags', 'tunnel', 'glasshouse', 'sill'] as const;
 export type PresetCode = (typeof PRESET_CODES)[number];
@@ -54,6 +55,6 @@ export function placeOf(
   { plants, apartM, volumeL }: { plants: number; apartM: number; volumeL?: number | undefined },
 ): PlaceInput {
   const { facts, shared } = PRESETS[code];
-  const length = Math.max(1, Math.round(plants * apartM * 10) / 10);
+  const length = Math.max(1, roundTo(plants * apartM, 1));
   return { id, name, ...facts, ...(shared ? { lengthM: length, widthM: ROW_M } : volumeL ? { volumeL } : {}) };
 }

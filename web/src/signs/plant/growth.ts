@@ -1,5 +1,6 @@
 import type { Training } from '@candid-leaf/core/pruning';
 import type { Crop, GrowthHabit, PlantType, Stage } from '@candid-leaf/core/records';
+import { roundTo } from '@candid-leaf/core/units';
 
 /**
  * A plant's form from its records: crop, habit and training give its stems, the stage its size, counts its fruit, and
@@ -75,7 +76,7 @@ const at = ([a, b, c]: Stem, t: number): Point => [
   (1 - t) ** 2 * a[0] + 2 * t * (1 - t) * b[0] + t ** 2 * c[0],
   (1 - t) ** 2 * a[1] + 2 * t * (1 - t) * b[1] + t ** 2 * c[1],
 ];
-const round = (n: number): number => Math.round(n * 10) / 10;
+const round = (n: number): number => roundTo(n, 1);
 const path = ([a, b, c]: Stem): string =>
   `M${round(a[0])} ${round(a[1])}Q${round(b[0])} ${round(b[1])} ${round(c[0])} ${round(c[1])}`;
 

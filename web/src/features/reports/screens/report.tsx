@@ -1,7 +1,7 @@
 import type { ComparedSeason, GardenView, SeasonReportView } from '@candid-leaf/contract';
 import { salvageRow } from '@candid-leaf/core/harvest';
 import type { HarvestReport } from '@candid-leaf/core/reports';
-import type { Formatter } from '@candid-leaf/core/units';
+import { type Formatter, roundTo } from '@candid-leaf/core/units';
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { lazy, Suspense } from 'react';
@@ -190,7 +190,7 @@ function Sum({ harvest: h, cooked, label }: SumProps) {
 /** Was it the method or the weather? */
 function Compared({ rows, file }: { rows: readonly ComparedSeason[]; file: string }) {
   const f = useFormat();
-  const each = (c: ComparedSeason): number => (c.plants === 0 ? 0 : Math.round((c.kg / c.plants) * 100) / 100);
+  const each = (c: ComparedSeason): number => (c.plants === 0 ? 0 : roundTo(c.kg / c.plants, 2));
   return (
     <ReportTable
       title="Compared with other seasons"

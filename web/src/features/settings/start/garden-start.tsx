@@ -18,6 +18,7 @@ import { saveGarden } from '../../../data/gardens';
 import { UNIT_SETS, waysOf, type UnitSet } from './own-ways';
 import { townNear } from '../../../data/towns';
 import { TownField, townInWords } from './town-field';
+import { roundTo } from '@candid-leaf/core/units';
 
 /** Heights by description, m (judgement: the middle of what the words mean). */
 const HEIGHTS = { sea: 5, low: 100, hills: 350, mountains: 900 } as const;
@@ -81,7 +82,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
     );
   const at = async (latitude: number, longitude: number): Promise<void> => {
     try {
-      setTown(await townNear(Math.round(latitude * 1000) / 1000, Math.round(longitude * 1000) / 1000));
+      setTown(await townNear(roundTo(latitude, 3), roundTo(longitude, 3)));
       setTrouble(null);
     } catch (error) {
       setTrouble(

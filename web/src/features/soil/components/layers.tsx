@@ -9,6 +9,7 @@ import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { savePlace } from '../../../data/places';
+import { roundTo } from '@candid-leaf/core/units';
 
 /** Area of a usual pot, m² (judgement: a pot of 20 L is about 30 cm wide). */
 const potTopM2 = (litres: number): number => 0.07 * (litres / 20) ** (2 / 3);
@@ -19,7 +20,7 @@ const BAG_L = 40;
 export function Layers({ place, plants }: { place: PlaceDto; plants: number }) {
   const f = useFormat();
   const own = isPotted(place) ? plants * potTopM2(place.volumeL ?? 20) : (place.lengthM ?? 1) * (place.widthM ?? 1);
-  const [areaM2, setArea] = useState<number | null>(Math.round(own * 100) / 100);
+  const [areaM2, setArea] = useState<number | null>(roundTo(own, 2));
   const [depthCm, setDepth] = useState<number | null>(DEPTH_CM);
   const [bagL, setBag] = useState<number | null>(BAG_L);
   const v = areaM2 && depthCm && bagL ? layer(areaM2, depthCm, bagL) : null;
@@ -86,7 +87,7 @@ function Percolates({ place }: { place: PlaceDto }) {
             disabled={save.isPending}
             onClick={() =>
               save.mutate(
-                { place: { ...asInput(place), drainageMmPerH: Math.round(rate * 10) / 10 } },
+                { place: { ...asInput(place), drainageMmPerH: roundTo(rate, 1) } },
                 { said: 'Saved: the water plan uses it.' },
               )
             }

@@ -22,6 +22,7 @@ import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { savePlace } from '../../../data/places';
+import { wordsOf } from '../../../lib/words';
 
 const ELEMENTS: readonly (readonly [SoilElement, string])[] = [
   ['nitrate', 'Nitrate nitrogen'],
@@ -205,10 +206,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
         label="Phosphorus method"
         hint="It is on the lab report; without it the number means little."
         value={by}
-        options={[
-          ['', 'not known'],
-          ...P_METHODS.map((m): [string, string] => [m, m.charAt(0).toUpperCase() + m.slice(1).replace('-', ' ')]),
-        ]}
+        options={[['', 'not known'], ...wordsOf(P_METHODS)]}
         onChange={setBy}
       />
       <div className="flex gap-2">

@@ -1,0 +1,34 @@
+/**
+ * Returns the value; a missing one is an error of ours.
+ * @throws RangeError if it is undefined
+ * @example must(new Map([['a', 1]]).get('a')) // 1
+ */
+export function must<T>(value: T | undefined, what = 'a value'): T {
+  if (value === undefined) throw new RangeError(`${what} is missing`);
+  return value;
+}
+
+/**
+ * Returns an element of a list.
+ * @throws RangeError if the list has none at that index
+ * @example at([5, 7], 1) // 7
+ */
+export function at<T>(list: { readonly length: number; readonly [i: number]: T }, i: number): T {
+  const value = list[i];
+  if (value === undefined) throw new RangeError(`no element ${i} of ${list.length}`);
+  return value;
+}
+
+/**
+ * Returns the first element.
+ * @throws RangeError if the list is empty
+ * @example first([5, 7]) // 5
+ */
+export const first = <T>(list: readonly T[]): T => at(list, 0);
+
+/**
+ * Returns the last element.
+ * @throws RangeError if the list is empty
+ * @example last([5, 7]) // 7
+ */
+export const last = <T>(list: readonly T[]): T => at(list, list.length - 1);
