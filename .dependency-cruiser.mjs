@@ -32,8 +32,8 @@ const CORE = [
   'climate',
   'records',
   'budget',
-  'units',
   'helped',
+  'units',
 ];
 const SERVER = [
   'api-docs',

@@ -16,19 +16,22 @@ interface PlaceWithMulch {
   widthM: number | null;
 }
 
+interface MulchedPlace {
+  place: PlaceWithMulch;
+  plants: readonly { heightM: number | null; transplantedOn: Day | null }[];
+  history: readonly EarlierYear[];
+  /** where the plants grow */
+  weather: readonly WeatherDay[];
+  today: Day;
+  /** bare soil was recorded */
+  bareSeen: boolean;
+}
+
 /** Problems that splash up from the soil: those whose remedies lay a barrier. */
 const splashes = (code: DisorderCode): boolean => disorderRow(code).remedies.some((l) => l.remedy === 'splash-barrier');
 
 /** Returns whether it is time to mulch a bed or pot, and with how much. */
-export function mulchOfPlace(
-  place: PlaceWithMulch,
-  plants: readonly { heightM: number | null; transplantedOn: Day | null }[],
-  history: readonly EarlierYear[],
-  weather: readonly WeatherDay[],
-  today: Day,
-  /** bare soil was recorded */
-  bareSeen = false,
-): MulchPlan {
+export function mulchOfPlace({ place, plants, history, weather, today, bareSeen }: MulchedPlace): MulchPlan {
   const heights = plants.flatMap((p) => (p.heightM === null ? [] : [p.heightM]));
   const planted = plants.flatMap((p) => (p.transplantedOn === null ? [] : [p.transplantedOn])).sort();
   const ahead = weather.filter((w) => w.date >= today);

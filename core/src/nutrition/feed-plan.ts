@@ -102,12 +102,18 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   if (q.stage === 'late') return { kind: 'rest', because: 'late', until: null };
   // planted with compost or feed, or nothing recorded: ask about the starter only while it is time
   if (since !== null && since >= 0 && since <= STARTER_DAYS && q.fed.length === 0)
-    return feed(q, q.today, 'starter', starterLead(q), 1, null, null);
+    return feed(q, { on: q.today, reason: 'starter', lead: starterLead(q) });
   if (q.fed.length === 0) return { kind: 'ask' };
   const trial = trialLook(q, last);
   if (trial) return trial;
   if (q.paleOn !== null && !q.wet)
-    return feed(q, later(q.today, last && addDays(last.date, TRIAL_LOOK_DAYS)), 'pale', 'balanced', 0.5, null, last);
+    return feed(q, {
+      on: later(q.today, last && addDays(last.date, TRIAL_LOOK_DAYS)),
+      reason: 'pale',
+      lead: 'balanced',
+      strength: 0.5,
+      last,
+    });
   if (since !== null && since < YOUNG_DAYS && !inFruit(q.stage))
     return { kind: 'rest', because: 'young', until: addDays(q.plantedOn!, YOUNG_DAYS) };
   if (q.stage === 'seedling' || q.stage === 'establishing') return { kind: 'rest', because: 'young', until: null };
@@ -118,20 +124,28 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   const every = last && isSlow(last) ? SLOW_EVERY_DAYS : q.isPot ? POT_EVERY_DAYS : BED_EVERY_DAYS;
   const on = last ? addDays(last.date, every) : q.today;
   const lead: FeedLead = q.stage === 'vegetative' ? 'balanced' : 'potash';
-  return feed(q, later(q.today, on), last ? 'rhythm' : 'first-fruit', lead, q.lush ? 0.5 : 1, every, last);
+  return feed(q, {
+    on: later(q.today, on),
+    reason: last ? 'rhythm' : 'first-fruit',
+    lead,
+    strength: q.lush ? 0.5 : 1,
+    everyDays: every,
+    last,
+  });
 }
 
 const later = (a: Day, b: Day | null): Day => (b !== null && b > a ? b : a);
 
-function feed(
-  q: FeedQuestion,
-  on: Day,
-  reason: FeedReason,
-  lead: FeedLead,
-  strength: 1 | 0.5,
-  everyDays: number | null,
-  last: Feeding | null,
-): FeedPlan {
+interface Due {
+  on: Day;
+  reason: FeedReason;
+  lead: FeedLead;
+  strength?: 1 | 0.5;
+  everyDays?: number | null;
+  last?: Feeding | null;
+}
+
+function feed(q: FeedQuestion, { on, reason, lead, strength = 1, everyDays = null, last = null }: Due): FeedPlan {
   const hold = holdOf(q);
   const waits = hold && hold.until > on ? hold : null;
   return {

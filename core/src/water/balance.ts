@@ -53,7 +53,7 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
     const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
     if (w.date === c.asOf) before = { ...state };
-    const day = stepRun(state, made, own, etoMm, demandOn(own, etoMm, firstNo + i), given, seen);
+    const day = stepRun(state, made, { w: own, etoMm, demand: demandOn(own, etoMm, firstNo + i), given, seen });
     if (w.date === c.asOf) end = { ...state };
     return day;
   });

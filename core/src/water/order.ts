@@ -113,8 +113,7 @@ export function orderParts(
   order: Order,
   rules: PlanRules,
   c: Circumstances,
-  litres: number,
-  cappedL: number,
+  { litres, cappedL }: { litres: number; cappedL: number },
 ): OrderParts {
   const inLitres = (mm: number): number => mm * m.zone.soilM2;
   const missing = inLitres(missingMm(m));

@@ -270,11 +270,13 @@ export function runPlan(
       why = ordered > 0 ? 'the weekly limit leaves no more' : 'the weekly limit is used up';
     }
     const of =
-      circumstances && ordered > 0 ? orderParts(morning, order, rules, circumstances, ordered, asked - ordered) : null;
+      circumstances && ordered > 0
+        ? orderParts(morning, order, rules, circumstances, { litres: ordered, cappedL: asked - ordered })
+        : null;
     const litres = given + ordered;
     recent.push(litres);
     if (recent.length >= WEEK_DAYS) recent.shift();
-    const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wettedShare } : NOTHING_GIVEN, null);
+    const day = stepRun(state, made, { w, etoMm, demand, given: litres > 0 ? { litres, wettedShare } : NOTHING_GIVEN });
     since = litres > 0 ? 1 : since + 1;
     return { day, given, ordered, later, leftInTheMorning, why, allowed, limitMm, capped, of };
   });

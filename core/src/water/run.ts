@@ -98,6 +98,15 @@ function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interce
   };
 }
 
+/** What a day brings: weather where the plant grows, its demand, water given, and what was measured. */
+export interface DayIn {
+  w: WeatherDay;
+  etoMm: number;
+  demand: Demand;
+  given: Given;
+  seen?: Measured | null;
+}
+
 /**
  * Runs one more day in the weather where the plant grows: what comes in, what is used, what drains, and what a
  * measurement says. Changes the state in place: a season is two hundred of these, and the comparison runs many
@@ -106,11 +115,7 @@ function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interce
 export function stepRun(
   state: RunState,
   { place, crop }: { place: PlaceFacts; crop: Crop },
-  w: WeatherDay,
-  etoMm: number,
-  demand: Demand,
-  given: Given,
-  seen: Measured | null,
+  { w, etoMm, demand, given, seen = null }: DayIn,
 ): BalanceDay {
   const { kcb, demandMm, surfaceMm, bareShare, zone } = demand;
   const before = state.depletionMm ?? (1 - state.fraction) * zone.tawMm;

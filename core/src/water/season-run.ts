@@ -99,7 +99,8 @@ function run(subject: BenchPlant, s: SetUp, asks: SeasonAsks, random: Random): S
     const litres = strategy
       ? strategy({ state, zone, useMm, limitMm, since }) * zone.soilM2
       : (recorded.get(w.date.slice(5)) ?? 0);
-    const day = stepRun(state, made, w, etoMm, demand, litres > 0 ? { litres, wettedShare } : NOTHING_GIVEN, null);
+    const given = litres > 0 ? { litres, wettedShare } : NOTHING_GIVEN;
+    const day = stepRun(state, made, { w, etoMm, demand, given });
     days.push(day);
     since = litres > 0 ? 1 : since + 1;
     if (litres > 0) visits += 1;

@@ -65,14 +65,11 @@ export class FeedingSource extends TaskSource {
         (g) => idOf(g) === id,
       );
     if (!group?.feed || group.plan.hold || group.plan.on > s.today) return null;
-    return this.records.writeEach(
-      m,
-      s.garden.id,
-      tick,
-      group.plants.map((p) => p.id),
-      'feeding',
-      feedingRecord(group.feed, s.today),
-    );
+    return this.records.writeEach(m, s.garden.id, tick, {
+      plantIds: group.plants.map((p) => p.id),
+      type: 'feeding',
+      data: feedingRecord(group.feed, s.today),
+    });
   }
 
   undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {

@@ -93,7 +93,11 @@ export class CutsSource extends TaskSource {
     const task = plant && place && rootingTask(s, place, plant);
     if (!task?.rooting || task.dueOn > s.today) return null;
     const what = task.rooting === 'plant' ? 'sucker-planted' : 'roots-looked-for';
-    return this.records.writeEach(m, s.garden.id, tick, [plant!.id], 'event', { date: s.today, what } as Happening);
+    return this.records.writeEach(m, s.garden.id, tick, {
+      plantIds: [plant!.id],
+      type: 'event',
+      data: { date: s.today, what } as Happening,
+    });
   }
 
   /** Returns plants with something to cut, or on hold. */

@@ -58,7 +58,9 @@ export class CareRules {
     const labelGrams = product ? labelGramsEach(product, { m2, potLitres: place.volumeL }) : null;
     const since = addDays(f.date, -nitrogenWindowDays(isPot));
     for (const plantId of standing) {
-      const earlier = (await recordsOf<Feeding>(m, 'feeding', place.id, [plantId], since, id)).map((r) => r.data);
+      const earlier = (
+        await recordsOf<Feeding>(m, 'feeding', { placeId: place.id, plantIds: [plantId], since, without: id })
+      ).map((r) => r.data);
       const faults = overDoseFaults(f, { isPot, earlier, labelGrams }, 'data.');
       if (faults.length > 0) return faults;
     }
@@ -70,7 +72,12 @@ export class CareRules {
 async function sprayFaults(m: EntityManager, id: string, s: Spraying, at: Standing): Promise<Fault[]> {
   const { place } = at;
   if (!place) return [];
-  const others = await recordsOf<Spraying>(m, 'spray', place.id, await standingIn(m, at), addDays(s.date, -60), id);
+  const others = await recordsOf<Spraying>(m, 'spray', {
+    placeId: place.id,
+    plantIds: await standingIn(m, at),
+    since: addDays(s.date, -60),
+    without: id,
+  });
   return conflictFaults(
     s,
     others.map((r) => r.data),
@@ -82,7 +89,12 @@ async function sprayFaults(m: EntityManager, id: string, s: Spraying, at: Standi
 async function harvestFaults(m: EntityManager, id: string, h: Happening | Picking, at: Standing): Promise<Fault[]> {
   const { place } = at;
   if (!place) return [];
-  const sprays = await recordsOf<Spraying>(m, 'spray', place.id, await standingIn(m, at), addDays(h.date, -365), id);
+  const sprays = await recordsOf<Spraying>(m, 'spray', {
+    placeId: place.id,
+    plantIds: await standingIn(m, at),
+    since: addDays(h.date, -365),
+    without: id,
+  });
   return waitFaults(
     h.date,
     h.because,
@@ -96,7 +108,12 @@ async function pickFaults(m: EntityManager, id: string, p: Picking, at: Standing
   const { plant } = at;
   if (!plant) return [];
   const since = addDays(p.date, -SEASON_DAYS);
-  const before = await recordsOf<Picking>(m, 'picking', plant.placeId, [plant.id], since, id);
+  const before = await recordsOf<Picking>(m, 'picking', {
+    placeId: plant.placeId,
+    plantIds: [plant.id],
+    since,
+    without: id,
+  });
   const gramsBefore = before.reduce((t, r) => t + (r.data.grams ?? 0), 0);
   return [
     ...useFaults(p, 'data.'),
@@ -121,10 +138,7 @@ async function standingIn(m: EntityManager, { place, plant }: Standing): Promise
 async function recordsOf<T extends RecordData>(
   m: EntityManager,
   type: RecordType,
-  placeId: string,
-  plantIds: readonly string[],
-  since: Day,
-  without: string,
+  { placeId, plantIds, since, without }: { placeId: string; plantIds: readonly string[]; since: Day; without: string },
 ): Promise<{ day: Day; data: T }[]> {
   const common = { type, deletedAt: IsNull(), day: MoreThanOrEqual(since), id: Not(without) };
   const rows = await m.find(RecordEntity, {

@@ -146,9 +146,7 @@ export class RecordsService {
     m: EntityManager,
     gardenId: string,
     tick: { accountId: string; recordId: string },
-    plantIds: readonly string[],
-    type: RecordType,
-    data: { date: Day },
+    { plantIds, type, data }: { plantIds: readonly string[]; type: RecordType; data: { date: Day } },
   ): Promise<string | null> {
     for (const [i, plantId] of plantIds.entries())
       await this.write(m, gardenId, tick.accountId, data.date, {

@@ -61,14 +61,11 @@ export class RoundsSource extends TaskSource {
     if (!place || !dueIn(s, place, await this.takenOn(m, s)))
       return (await this.records.exists(m, s.garden.id, tick.recordId)) ? tick.recordId : null;
     const plants = livePlantsIn(s, place.id).filter((p) => lastLook(s, p) !== s.today);
-    return this.records.writeEach(
-      m,
-      s.garden.id,
-      tick,
-      plants.map((p) => p.id),
-      'inspection',
-      { date: s.today, allClear: true, signs: [] } as Inspection,
-    );
+    return this.records.writeEach(m, s.garden.id, tick, {
+      plantIds: plants.map((p) => p.id),
+      type: 'inspection',
+      data: { date: s.today, allClear: true, signs: [] } as Inspection,
+    });
   }
 
   undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {

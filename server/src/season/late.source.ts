@@ -38,7 +38,11 @@ export class LateSource extends TaskSource {
     const place = livePlaces(s).find((p) => p.id === placeId);
     if (!place || first === null || (what !== 'last-flowers-off' && what !== 'green-fruit-in')) return null;
     const plants = still(s, place, what).map((p) => p.id);
-    return this.records.writeEach(m, s.garden.id, tick, plants, 'event', { date: s.today, what } as Happening);
+    return this.records.writeEach(m, s.garden.id, tick, {
+      plantIds: plants,
+      type: 'event',
+      data: { date: s.today, what } as Happening,
+    });
   }
 
   undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {

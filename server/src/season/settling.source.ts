@@ -51,7 +51,11 @@ export class SettlingSource extends TaskSource {
     const plants = youngIn(s, id)
       .filter((y) => y.on <= s.today)
       .map((y) => y.plant.id);
-    return this.records.writeEach(m, s.garden.id, tick, plants, 'event', { date: s.today, what: WHAT } as Happening);
+    return this.records.writeEach(m, s.garden.id, tick, {
+      plantIds: plants,
+      type: 'event',
+      data: { date: s.today, what: WHAT } as Happening,
+    });
   }
 
   undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {

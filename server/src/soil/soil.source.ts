@@ -84,14 +84,14 @@ export class SoilSource extends TaskSource {
 
 /** Returns whether a bed needs mulch. */
 export const mulchOf = (s: GardenSnapshot, place: PlaceEntity): MulchPlan =>
-  mulchOfPlace(
+  mulchOfPlace({
     place,
-    livePlantsIn(s, place.id),
-    [...place.history, ...(place.grown ?? [])],
-    weatherIn(s).map((w) => weatherInPlace(place, w, s.garden)),
-    s.today,
-    bareSeen(s, place),
-  );
+    plants: livePlantsIn(s, place.id),
+    history: [...place.history, ...(place.grown ?? [])],
+    weather: weatherIn(s).map((w) => weatherInPlace(place, w, s.garden)),
+    today: s.today,
+    bareSeen: bareSeen(s, place),
+  });
 
 async function keep(m: EntityManager, id: string, mulch: PlaceEntity['mulch']): Promise<void> {
   const place = await m.findOneByOrFail(PlaceEntity, { id });

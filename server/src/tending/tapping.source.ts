@@ -35,14 +35,11 @@ export class TappingSource extends TaskSource {
     if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
     const place = livePlaces(s).find((p) => p.id === id);
     const due = place ? (await this.plansIn(s, place)).filter(({ plan }) => plan.kind === 'tap') : [];
-    return this.records.writeEach(
-      m,
-      s.garden.id,
-      tick,
-      due.map(({ plant }) => plant.id),
-      'event',
-      { date: s.today, what: 'pollination-assist' } as Happening,
-    );
+    return this.records.writeEach(m, s.garden.id, tick, {
+      plantIds: due.map(({ plant }) => plant.id),
+      type: 'event',
+      data: { date: s.today, what: 'pollination-assist' } as Happening,
+    });
   }
 
   undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {

@@ -38,14 +38,11 @@ export class TyingSource extends TaskSource {
     if (!place) return null;
     const plans = await this.plansIn(s, place);
     const due = id.endsWith(WIND) ? plans : dueIn(s, plans);
-    return this.records.writeEach(
-      m,
-      s.garden.id,
-      tick,
-      due.map(({ plant }) => plant.id),
-      'event',
-      { date: s.today, what: 'tied' } as Happening,
-    );
+    return this.records.writeEach(m, s.garden.id, tick, {
+      plantIds: due.map(({ plant }) => plant.id),
+      type: 'event',
+      data: { date: s.today, what: 'tied' } as Happening,
+    });
   }
 
   undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {

@@ -37,6 +37,15 @@ const rowNow = (row: Row): Row =>
 const wrong = (where: string, why: string): BadRequestException =>
   new BadRequestException(`${where}: ${why}. Nothing was imported.`);
 
+interface ReadJob {
+  zip: ZipEntries;
+  /** written by the version before */
+  old: boolean;
+  gardenId: string;
+  accountId: string;
+  brokenOff: () => boolean;
+}
+
 /** Imports a garden file into an empty garden: completely or not at all. */
 @Injectable()
 export class GardenFileReader {
@@ -81,17 +90,17 @@ export class GardenFileReader {
       if (manifest.format !== FORMAT || manifest.form !== FORM)
         throw wrong('candid-leaf.json', 'the file version is not supported');
       const settings = await this.one(zip, 'garden.json', 'garden');
+      const job: ReadJob = { zip, old, gardenId, accountId, brokenOff };
       const rows = await this.gardens.change(gardenId, async (m, garden) => {
         await this.mustBeEmpty(m, gardenId);
         await this.settings(m, garden, settings);
-        const filled = await this.fill(m, zip, old, gardenId, accountId, photos, brokenOff);
+        const filled = await this.fill(m, job, photos);
         for (const [name, n] of Object.entries(manifest.rows as Record<string, number>).map(rowsNow))
           if ((filled[name] ?? 0) !== n)
             throw wrong(`${name}.json`, `it should contain ${n} rows but contains ${filled[name] ?? 0}`);
         await m.update(GardenEntity, { id: gardenId }, { weatherRevision: revisionOf(m) });
         // pictures are stored before the rows that name them become visible
-        for (const [local, id] of photos)
-          await this.picture(m, zip, gardenId, id, `photos/${local.slice(1)}.jpg`, brokenOff);
+        for (const [local, id] of photos) await this.picture(m, job, id, `photos/${local.slice(1)}.jpg`);
         return filled;
       });
       return { rows, photos: photos.size };
@@ -154,12 +163,8 @@ export class GardenFileReader {
 
   private async fill(
     m: EntityManager,
-    zip: ZipEntries,
-    old: boolean,
-    gardenId: string,
-    accountId: string,
+    { zip, old, gardenId, accountId, brokenOff }: ReadJob,
     photos: Map<string, string>,
-    brokenOff: () => boolean,
   ): Promise<Record<string, number>> {
     const ids = new LocalIds();
     const filled: Record<string, number> = {};
@@ -227,11 +232,9 @@ export class GardenFileReader {
 
   private async picture(
     m: EntityManager,
-    zip: ZipEntries,
-    gardenId: string,
+    { zip, gardenId, brokenOff }: ReadJob,
     id: string,
     name: string,
-    brokenOff: () => boolean,
   ): Promise<void> {
     if (brokenOff()) throw new HttpException({ message: 'Cancelled. Nothing was changed.' }, 499);
     // a garden whose picture was lost on disk is exported without it

@@ -45,6 +45,15 @@ const asDto = (i: ImportEntity): ImportDto => ({
   undone: i.undoneAt !== null,
 });
 
+/** One import: whose, its id from the sender, the uploaded file, and whether it was cancelled. */
+interface ImportJob {
+  gardenId: string;
+  accountId: string;
+  importId: string;
+  file: string;
+  brokenOff: () => boolean;
+}
+
 /** Imports tables: a whole file or nothing, once, and undoes it as a whole. */
 @Injectable()
 export class TableImportService {
@@ -72,14 +81,7 @@ export class TableImportService {
   }
 
   /** Sent twice it is imported once: the second answer is the first one's. */
-  async run(
-    gardenId: string,
-    accountId: string,
-    importId: string,
-    plan: ImportPlan,
-    file: string,
-    brokenOff: () => boolean,
-  ): Promise<ImportReport> {
+  async run({ gardenId, accountId, importId, file, brokenOff }: ImportJob, plan: ImportPlan): Promise<ImportReport> {
     const wrong = readingFaults(plan.table, plan);
     if (wrong.length > 0) throw badRequest(wrong.map((f) => ({ path: `columns.${f.field}`, reason: f.reason })));
     const there = await this.db.manager.findOneBy(ImportEntity, { id: importId });

@@ -61,7 +61,7 @@ export class TransferController {
     const read = planOf(plan);
     const brokenOff = (): boolean => response.destroyed;
     return spooled(request, IMPORT_BYTES.table, (file) =>
-      this.imports.run(gardenId, accountId, importId, read, file, brokenOff),
+      this.imports.run({ gardenId, accountId, importId, file, brokenOff }, read),
     );
   }
 
