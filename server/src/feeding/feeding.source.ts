@@ -11,7 +11,8 @@ import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { ProductsService } from '../products/products.service.js';
 import { RecordsService } from '../records/records.service.js';
-import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
 /** Per bed, and per plant in it, minutes (judgement). */
@@ -28,16 +29,16 @@ interface Group {
 
 /** Feeds that are due, bed by bed, with product and amount; and the check a week after a trial feed. */
 @Injectable()
-export class FeedingSource extends TaskSource {
+export class FeedingSource extends RecordingSource {
   readonly code = 'feed';
 
   constructor(
     private readonly assessments: Assessments,
     private readonly products: ProductsService,
-    private readonly records: RecordsService,
+    records: RecordsService,
     private readonly treatments: TreatmentsService,
   ) {
-    super();
+    super(records);
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
@@ -55,8 +56,7 @@ export class FeedingSource extends TaskSource {
   }
 
   /** Saves one record per plant of the group, with the label's numbers. On hold or already done: does nothing. */
-  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
-    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const place = livePlaces(s).find((p) => id.startsWith(p.id));
     const products = await this.products.all(s.garden.id, m);
     const group =
@@ -70,15 +70,6 @@ export class FeedingSource extends TaskSource {
       type: 'feeding',
       data: feedingRecord(group.feed, s.today),
     });
-  }
-
-  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    return this.records.takeBackEach(
-      m,
-      s.garden.id,
-      recordId,
-      s.plants.map((p) => p.id),
-    );
   }
 
   /** A feed asked for by a finding has its own task. */

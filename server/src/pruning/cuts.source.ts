@@ -8,7 +8,8 @@ import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/sna
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService, partOf } from '../records/records.service.js';
-import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
 const CAUTIONS = [
@@ -21,15 +22,15 @@ const ROOTING = 'rooting';
 
 /** The week's cuts of each plant within its budget, and suckers rooting in water. */
 @Injectable()
-export class CutsSource extends TaskSource {
+export class CutsSource extends RecordingSource {
   readonly code = 'cut';
 
   constructor(
     private readonly assessments: Assessments,
-    private readonly records: RecordsService,
+    records: RecordsService,
     private readonly treatments: TreatmentsService,
   ) {
-    super();
+    super(records);
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
@@ -50,8 +51,7 @@ export class CutsSource extends TaskSource {
   }
 
   /** Saves what was cut. A planted sucker empties its glass. */
-  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
-    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const [of, what] = id.split(':');
     if (what === ROOTING) return this.rooted(m, s, of, tick);
     const place = livePlaces(s).find((p) => p.id === of);
@@ -71,15 +71,6 @@ export class CutsSource extends TaskSource {
         },
       });
     return open.length > 0 ? tick.recordId : null;
-  }
-
-  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    return this.records.takeBackEach(
-      m,
-      s.garden.id,
-      recordId,
-      s.plants.map((p) => p.id),
-    );
   }
 
   private async rooted(

@@ -18,7 +18,8 @@ import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/sna
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
-import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
 
 /** Minutes per plant: a glance, and with leaves turned over (judgement). */
@@ -32,14 +33,14 @@ const BACK_DAYS = 30;
  * decides.
  */
 @Injectable()
-export class RoundsSource extends TaskSource {
+export class RoundsSource extends RecordingSource {
   readonly code = 'round';
 
   constructor(
     @InjectDataSource() private readonly db: DataSource,
-    private readonly records: RecordsService,
+    records: RecordsService,
   ) {
-    super();
+    super(records);
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
@@ -56,25 +57,15 @@ export class RoundsSource extends TaskSource {
   }
 
   /** "All clear": saves one look for every plant not looked over today. */
-  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const place = livePlaces(s).find((p) => idOf(s.today, p) === id);
-    if (!place || !dueIn(s, place, await this.takenOn(m, s)))
-      return (await this.records.exists(m, s.garden.id, tick.recordId)) ? tick.recordId : null;
+    if (!place || !dueIn(s, place, await this.takenOn(m, s))) return null;
     const plants = livePlantsIn(s, place.id).filter((p) => lastLook(s, p) !== s.today);
     return this.records.writeEach(m, s.garden.id, tick, {
       plantIds: plants.map((p) => p.id),
       type: 'inspection',
       data: { date: s.today, allClear: true, signs: [] } as Inspection,
     });
-  }
-
-  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    return this.records.takeBackEach(
-      m,
-      s.garden.id,
-      recordId,
-      s.plants.map((p) => p.id),
-    );
   }
 
   /** Returns findings treated in the last weeks, or still open. */

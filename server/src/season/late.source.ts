@@ -7,7 +7,8 @@ import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/sna
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
-import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 import { newestEvent } from './newest-event.js';
 import { modeOf, yearOf } from './planting-on-view.js';
 
@@ -15,11 +16,11 @@ type What = 'last-flowers-off' | 'green-fruit-in';
 
 /** Before frost: remove the last flowers and bring in green fruit. The weekly cuts include topping. */
 @Injectable()
-export class LateSource extends TaskSource {
+export class LateSource extends RecordingSource {
   readonly code = 'late';
 
-  constructor(private readonly records: RecordsService) {
-    super();
+  constructor(records: RecordsService) {
+    super(records);
   }
 
   list(s: GardenSnapshot): Promise<Task[]> {
@@ -31,8 +32,7 @@ export class LateSource extends TaskSource {
     );
   }
 
-  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
-    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const [placeId = '', what] = id.split(':') as [string, What];
     const first = firstFrost(s);
     const place = livePlaces(s).find((p) => p.id === placeId);
@@ -43,15 +43,6 @@ export class LateSource extends TaskSource {
       type: 'event',
       data: { date: s.today, what } as Happening,
     });
-  }
-
-  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    return this.records.takeBackEach(
-      m,
-      s.garden.id,
-      recordId,
-      s.plants.map((p) => p.id),
-    );
   }
 }
 

@@ -5,18 +5,19 @@ import type { EntityManager } from 'typeorm';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
-import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 import { newestEvent } from './newest-event.js';
 
 const WHAT = 'slugs-looked-for';
 
 /** Checks for slugs and other nibblers until a plant is 30 cm tall. The plan waters it. */
 @Injectable()
-export class SettlingSource extends TaskSource {
+export class SettlingSource extends RecordingSource {
   readonly code = 'settle';
 
-  constructor(private readonly records: RecordsService) {
-    super();
+  constructor(records: RecordsService) {
+    super(records);
   }
 
   list(s: GardenSnapshot): Promise<Task[]> {
@@ -46,8 +47,7 @@ export class SettlingSource extends TaskSource {
     );
   }
 
-  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
-    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const plants = youngIn(s, id)
       .filter((y) => y.on <= s.today)
       .map((y) => y.plant.id);
@@ -56,15 +56,6 @@ export class SettlingSource extends TaskSource {
       type: 'event',
       data: { date: s.today, what: WHAT } as Happening,
     });
-  }
-
-  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    return this.records.takeBackEach(
-      m,
-      s.garden.id,
-      recordId,
-      s.plants.map((p) => p.id),
-    );
   }
 }
 

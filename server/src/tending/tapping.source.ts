@@ -8,21 +8,22 @@ import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
-import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 
 /**
  * Flowers to tap where neither wind nor bees reach; and a note that tapping won't help when heat or cold spoils
  * pollen.
  */
 @Injectable()
-export class TappingSource extends TaskSource {
+export class TappingSource extends RecordingSource {
   readonly code = 'tap';
 
   constructor(
     private readonly assessments: Assessments,
-    private readonly records: RecordsService,
+    records: RecordsService,
   ) {
-    super();
+    super(records);
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
@@ -31,8 +32,7 @@ export class TappingSource extends TaskSource {
     return tasks;
   }
 
-  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
-    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const place = livePlaces(s).find((p) => p.id === id);
     const due = place ? (await this.plansIn(s, place)).filter(({ plan }) => plan.kind === 'tap') : [];
     return this.records.writeEach(m, s.garden.id, tick, {
@@ -40,15 +40,6 @@ export class TappingSource extends TaskSource {
       type: 'event',
       data: { date: s.today, what: 'pollination-assist' } as Happening,
     });
-  }
-
-  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    return this.records.takeBackEach(
-      m,
-      s.garden.id,
-      recordId,
-      s.plants.map((p) => p.id),
-    );
   }
 
   private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<{ plant: PlantEntity; plan: TapPlan }[]> {

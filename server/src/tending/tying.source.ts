@@ -8,18 +8,19 @@ import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
-import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 
 /** Cordons to tie, bed by bed; supports to check before strong wind. */
 @Injectable()
-export class TyingSource extends TaskSource {
+export class TyingSource extends RecordingSource {
   readonly code = 'tie';
 
   constructor(
     private readonly assessments: Assessments,
-    private readonly records: RecordsService,
+    records: RecordsService,
   ) {
-    super();
+    super(records);
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
@@ -32,8 +33,7 @@ export class TyingSource extends TaskSource {
   }
 
   /** Saves one record per plant that was due. A check before wind counts as a tie: loose ones are tied. */
-  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
-    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const place = livePlaces(s).find((p) => id.startsWith(p.id));
     if (!place) return null;
     const plans = await this.plansIn(s, place);
@@ -43,15 +43,6 @@ export class TyingSource extends TaskSource {
       type: 'event',
       data: { date: s.today, what: 'tied' } as Happening,
     });
-  }
-
-  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
-    return this.records.takeBackEach(
-      m,
-      s.garden.id,
-      recordId,
-      s.plants.map((p) => p.id),
-    );
   }
 
   private async plansIn(s: GardenSnapshot, place: PlaceEntity): Promise<Planned[]> {
