@@ -1,9 +1,8 @@
-import { Module, type OnModuleInit } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { ProductsModule } from '../products/products.module.js';
 import { RecordsModule } from '../records/records.module.js';
 import { TodayModule } from '../today/today.module.js';
-import { TodayService } from '../today/today.service.js';
 import { TreatmentsModule } from '../treatments/treatments.module.js';
 import { FeedingSource } from './feeding.source.js';
 
@@ -12,13 +11,4 @@ import { FeedingSource } from './feeding.source.js';
   imports: [AssessmentModule, ProductsModule, RecordsModule, TodayModule, TreatmentsModule],
   providers: [FeedingSource],
 })
-export class FeedingModule implements OnModuleInit {
-  constructor(
-    private readonly today: TodayService,
-    private readonly source: FeedingSource,
-  ) {}
-
-  onModuleInit(): void {
-    this.today.register(this.source);
-  }
-}
+export class FeedingModule {}

@@ -1,9 +1,8 @@
-import { Module, type OnModuleInit } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
 import { RecordsModule } from '../records/records.module.js';
 import { TodayModule } from '../today/today.module.js';
-import { TodayService } from '../today/today.service.js';
 import { LateSource } from './late.source.js';
 import { PickingSource } from './picking.source.js';
 import { PlantingsService } from './plantings.service.js';
@@ -28,16 +27,4 @@ import { SettlingSource } from './settling.source.js';
   ],
   exports: [SeasonService],
 })
-export class SeasonModule implements OnModuleInit {
-  constructor(
-    private readonly today: TodayService,
-    private readonly raising: RaisingSource,
-    private readonly settling: SettlingSource,
-    private readonly picking: PickingSource,
-    private readonly late: LateSource,
-  ) {}
-
-  onModuleInit(): void {
-    for (const source of [this.raising, this.settling, this.picking, this.late]) this.today.register(source);
-  }
-}
+export class SeasonModule {}

@@ -1,7 +1,6 @@
-import { Module, type OnModuleInit } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { TodayModule } from '../today/today.module.js';
-import { TodayService } from '../today/today.service.js';
 import { TreatmentsModule } from '../treatments/treatments.module.js';
 import { SoilController } from './soil.controller.js';
 import { SoilSource } from './soil.source.js';
@@ -12,13 +11,4 @@ import { SoilSource } from './soil.source.js';
   controllers: [SoilController],
   providers: [SoilSource],
 })
-export class SoilModule implements OnModuleInit {
-  constructor(
-    private readonly today: TodayService,
-    private readonly source: SoilSource,
-  ) {}
-
-  onModuleInit(): void {
-    this.today.register(this.source);
-  }
-}
+export class SoilModule {}

@@ -1,7 +1,6 @@
-import { Module, type OnModuleInit } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { TodayModule } from '../today/today.module.js';
-import { TodayService } from '../today/today.service.js';
 import { SprayLogController } from './spray-log.controller.js';
 import { SprayLogService } from './spray-log.service.js';
 import { WaitsSource } from './waits.source.js';
@@ -12,13 +11,4 @@ import { WaitsSource } from './waits.source.js';
   controllers: [SprayLogController],
   providers: [WaitsSource, SprayLogService],
 })
-export class SprayingModule implements OnModuleInit {
-  constructor(
-    private readonly today: TodayService,
-    private readonly source: WaitsSource,
-  ) {}
-
-  onModuleInit(): void {
-    this.today.register(this.source);
-  }
-}
+export class SprayingModule {}

@@ -12,8 +12,8 @@ export interface Tick {
 }
 
 /**
- * A source of tasks for Today. Each is in its feature's module and registers itself; Today has no other way in. Every
- * task says why it is due and about how many minutes it takes.
+ * A source of tasks for Today. Each is a provider of its feature's module, where Today finds it; there is no other way
+ * in. Every task says why it is due and about how many minutes it takes.
  */
 export abstract class TaskSource {
   abstract readonly code: TaskSourceCode;

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { DiscoveryModule } from '@nestjs/core';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
 import { Paces } from './paces.service.js';
@@ -8,7 +9,7 @@ import { TodayService } from './today.service.js';
 
 /** Today: tasks of all sources, postponed tasks and pace. */
 @Module({
-  imports: [GardensModule, AssessmentModule],
+  imports: [GardensModule, AssessmentModule, DiscoveryModule],
   controllers: [TodayController],
   providers: [TodayService, Postponements, Paces],
   exports: [TodayService, Postponements],

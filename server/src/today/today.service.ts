@@ -1,4 +1,5 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, type OnModuleInit } from '@nestjs/common';
+import { DiscoveryService } from '@nestjs/core';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { TASK_SOURCES, type TaskDone, type TaskDto, type TaskSourceCode } from '@candid-leaf/contract';
 import { minutesAtPace, NO_PACE } from '@candid-leaf/core/budget';
@@ -10,7 +11,7 @@ import { dayIn } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
 import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
-import type { TaskSource, Tick } from './task-source.js';
+import { TaskSource, type Tick } from './task-source.js';
 
 /** Returns the key of a task: its source and its id there. */
 export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
@@ -23,7 +24,7 @@ const LONGEST_KEY = 120;
 
 /** Today: the tasks of every source in one list, with one way to tick, undo and postpone. */
 @Injectable()
-export class TodayService {
+export class TodayService implements OnModuleInit {
   private readonly sources = new Map<TaskSourceCode, TaskSource>();
 
   constructor(
@@ -32,10 +33,13 @@ export class TodayService {
     private readonly snapshots: Snapshots,
     private readonly postponements: Postponements,
     private readonly paces: Paces,
+    private readonly discovery: DiscoveryService,
   ) {}
 
-  register(source: TaskSource): void {
-    this.sources.set(source.code, source);
+  /** Finds the sources: every provider that is one. */
+  onModuleInit(): void {
+    for (const { instance } of this.discovery.getProviders())
+      if (instance instanceof TaskSource) this.sources.set(instance.code, instance);
   }
 
   /** Returns all open tasks, and those due now, sorted for the day. */

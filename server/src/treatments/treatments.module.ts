@@ -1,10 +1,9 @@
-import { Module, type OnModuleInit } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
 import { ProductsModule } from '../products/products.module.js';
 import { RecordsModule } from '../records/records.module.js';
 import { TodayModule } from '../today/today.module.js';
-import { TodayService } from '../today/today.service.js';
 import { FollowUpsSource } from './follow-ups.source.js';
 import { RemediesSource } from './remedies.source.js';
 import { TreatmentsController } from './treatments.controller.js';
@@ -17,15 +16,4 @@ import { TreatmentsService } from './treatments.service.js';
   providers: [TreatmentsService, RemediesSource, FollowUpsSource],
   exports: [TreatmentsService],
 })
-export class TreatmentsModule implements OnModuleInit {
-  constructor(
-    private readonly today: TodayService,
-    private readonly remedies: RemediesSource,
-    private readonly followUps: FollowUpsSource,
-  ) {}
-
-  onModuleInit(): void {
-    this.today.register(this.remedies);
-    this.today.register(this.followUps);
-  }
-}
+export class TreatmentsModule {}

@@ -1,8 +1,7 @@
-import { Module, type OnModuleInit } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
 import { TodayModule } from '../today/today.module.js';
-import { TodayService } from '../today/today.service.js';
 import { TrialsController } from './trials.controller.js';
 import { TrialsService } from './trials.service.js';
 import { TrialsSource } from './trials.source.js';
@@ -13,13 +12,4 @@ import { TrialsSource } from './trials.source.js';
   controllers: [TrialsController],
   providers: [TrialsService, TrialsSource],
 })
-export class TrialsModule implements OnModuleInit {
-  constructor(
-    private readonly today: TodayService,
-    private readonly source: TrialsSource,
-  ) {}
-
-  onModuleInit(): void {
-    this.today.register(this.source);
-  }
-}
+export class TrialsModule {}

@@ -1,10 +1,9 @@
-import { Module, type OnModuleInit } from '@nestjs/common';
+import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
 import { RecordsModule } from '../records/records.module.js';
 import { TodayModule } from '../today/today.module.js';
-import { TodayService } from '../today/today.service.js';
 import { BenchEntity } from './bench.entity.js';
 import { BenchesController } from './benches.controller.js';
 import { BenchesService } from './benches.service.js';
@@ -32,13 +31,4 @@ import { WateringSource } from './watering.source.js';
   ],
   exports: [PlanService],
 })
-export class WaterModule implements OnModuleInit {
-  constructor(
-    private readonly today: TodayService,
-    private readonly source: WateringSource,
-  ) {}
-
-  onModuleInit(): void {
-    this.today.register(this.source);
-  }
-}
+export class WaterModule {}

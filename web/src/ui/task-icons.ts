@@ -4,6 +4,7 @@ import {
   Eye,
   Footprints,
   Hand,
+  ListTodo,
   Scissors,
   Shovel,
   SprayCan,
@@ -19,8 +20,7 @@ import {
   ShoppingBasket,
 } from 'lucide-react';
 
-/** One icon per type of task. */
-export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
+const ICONS: Partial<Record<TaskSourceCode, LucideIcon>> = {
   water: Droplets,
   remedy: Hand,
   'look-again': Eye,
@@ -38,3 +38,6 @@ export const TASK_ICONS: Record<TaskSourceCode, LucideIcon> = {
   late: Snowflake,
   round: Footprints,
 };
+
+/** Returns the icon of a type of task. */
+export const taskIcon = (source: TaskSourceCode): LucideIcon => ICONS[source] ?? ListTodo;

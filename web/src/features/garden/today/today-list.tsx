@@ -16,7 +16,7 @@ import { LitresOpened } from '../../../ui/litres-opened';
 import { SoilFeel } from '../../../frame/acts/soil-feel';
 import { Budget } from './budget';
 import { Picks } from './picks';
-import { TASK_ICONS } from '../../../ui/task-icons';
+import { taskIcon } from '../../../ui/task-icons';
 import { doTask, postponeTask, undoTask } from '../../../data/tasks';
 
 /** Maximum lines shown before folding, on a phone and on a desk. */
@@ -112,7 +112,7 @@ function Task({ task, short }: { task: TaskDto; short: boolean }) {
   const garden = useGarden();
   const may = useMay();
   const format = useFormat();
-  const Icon = TASK_ICONS[task.source];
+  const Icon = taskIcon(task.source);
   const dose = task.amount ?? doseInWords(task.dose, format);
   return (
     <li className="py-2.5">

@@ -4,7 +4,7 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { Panel } from '../../../ui/panel';
 import { LitresOpened } from '../../../ui/litres-opened';
-import { TASK_ICONS } from '../../../ui/task-icons';
+import { taskIcon } from '../../../ui/task-icons';
 
 /** Next tasks of this plant with dates: the same ones Today shows on their day. */
 export function NextHere({ view }: { view: PlantView }) {
@@ -27,7 +27,7 @@ export function NextHere({ view }: { view: PlantView }) {
 function Line({ task }: { task: TaskDto }) {
   const format = useFormat();
   const { today } = useGarden();
-  const Icon = TASK_ICONS[task.source];
+  const Icon = taskIcon(task.source);
   const amount = task.amount ?? doseInWords(task.dose, format);
   const day = task.held
     ? task.held.until <= today
