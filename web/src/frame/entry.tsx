@@ -9,6 +9,7 @@ import { TextField } from '../ui/field';
 import { RootFault } from '../ui/form-card';
 import { applyFaults, resolverFor } from '../ui/form-faults';
 import { entryQuery } from '../data/account';
+import { PasswordField } from '../ui/password-field';
 
 interface Props {
   /** page to open afterwards */
@@ -81,13 +82,7 @@ function SignInForm({ to }: Props) {
   return (
     <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
       <EmailField error={formState.errors.email?.message} {...register('email')} />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        error={formState.errors.password?.message}
-        {...register('password')}
-      />
+      <PasswordField error={formState.errors.password?.message} {...register('password')} />
       <RootFault errors={formState.errors} />
       <Button type="submit" look="main" disabled={formState.isSubmitting}>
         Sign in
@@ -110,14 +105,7 @@ function SignUpForm({ to, invitation }: Props) {
     <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
       <TextField label="Your name" autoComplete="name" error={formState.errors.name?.message} {...register('name')} />
       <EmailField error={formState.errors.email?.message} {...register('email')} />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        hint="10 characters or more"
-        error={formState.errors.password?.message}
-        {...register('password')}
-      />
+      <PasswordField fresh error={formState.errors.password?.message} {...register('password')} />
       <RootFault errors={formState.errors} />
       <Button type="submit" look="main" disabled={formState.isSubmitting}>
         Create account

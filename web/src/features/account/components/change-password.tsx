@@ -2,11 +2,11 @@ import { PasswordChange } from '@candid-leaf/contract';
 import { useForm } from 'react-hook-form';
 import { api } from '../../../lib/api';
 import { Button } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
+import { PasswordField } from '../../../ui/password-field';
 
 export function ChangePassword() {
   const say = useSay();
@@ -27,18 +27,10 @@ export function ChangePassword() {
     <Panel title="Password">
       <p className="mt-1 text-soft">A new password signs out every other device and ends your keys for scripts.</p>
       <form noValidate onSubmit={(e) => void submit(e)} className="mt-3 flex flex-col gap-4">
-        <TextField
-          label="Current password"
-          type="password"
-          autoComplete="current-password"
-          error={formState.errors.old?.message}
-          {...register('old')}
-        />
-        <TextField
+        <PasswordField label="Current password" error={formState.errors.old?.message} {...register('old')} />
+        <PasswordField
           label="New password"
-          type="password"
-          autoComplete="new-password"
-          hint="10 characters or more"
+          fresh
           error={formState.errors.password?.message}
           {...register('password')}
         />

@@ -5,11 +5,11 @@ import { useForm } from 'react-hook-form';
 import { api } from '../../../lib/api';
 import { queryKeys } from '../../../lib/query-keys';
 import { Button } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
+import { PasswordField } from '../../../ui/password-field';
 
 /** Account deletion: confirmed by password, reversible for two weeks. */
 export function Leaving({ me }: { me: Me }) {
@@ -54,13 +54,7 @@ export function Leaving({ me }: { me: Me }) {
         without your name.
       </p>
       <form noValidate onSubmit={(e) => void ask(e)} className="mt-3 flex flex-col gap-4">
-        <TextField
-          label="Your password"
-          type="password"
-          autoComplete="current-password"
-          error={formState.errors.password?.message}
-          {...register('password')}
-        />
+        <PasswordField label="Your password" error={formState.errors.password?.message} {...register('password')} />
         <RootFault errors={formState.errors} />
         <Button type="submit" look="urgent" disabled={formState.isSubmitting} className="self-start">
           Delete it in two weeks

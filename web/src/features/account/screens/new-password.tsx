@@ -5,10 +5,10 @@ import { Link, useLocation } from 'react-router';
 import { api } from '../../../lib/api';
 import { ROUTES } from '../../../lib/paths';
 import { Button, buttonLook } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
 import { RootFault } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Panel } from '../../../ui/panel';
+import { PasswordField } from '../../../ui/password-field';
 
 /** Password reset page, opened by the link in a mail; works once. */
 export function NewPassword() {
@@ -39,14 +39,7 @@ export function NewPassword() {
           </>
         ) : (
           <form noValidate onSubmit={(e) => void submit(e)} className="flex flex-col gap-4">
-            <TextField
-              label="Password"
-              type="password"
-              autoComplete="new-password"
-              hint="10 characters or more"
-              error={formState.errors.password?.message}
-              {...register('password')}
-            />
+            <PasswordField fresh error={formState.errors.password?.message} {...register('password')} />
             {formState.errors.secret && (
               <p role="alert" className="text-ripe">
                 The link {formState.errors.secret.message}

@@ -1,21 +1,18 @@
 import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contract';
 import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { FormProvider, useForm } from 'react-hook-form';
+import { useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
-import { FormDayField } from '../../../ui/day-field';
-import { Button, buttonLook } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
-import { FormSelect } from '../../../ui/select-field';
-import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
+
+import { FormCard, FormCards } from '../../../ui/form-card';
 import { Panel } from '../../../ui/panel';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
-import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
-import { MeasuredField } from '../../../ui/measured-field';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Empty } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
@@ -28,6 +25,9 @@ import { CROP_WORDS, numbered, plantNames, withoutNumber } from '../../../lib/pl
 import { useSavePlants } from '../../../frame/acts/use-save-plants';
 import { savePlant } from '../../../data/plants';
 import { useWayOn } from '../../../ui/use-way-on';
+import { fieldsOf, FormEnd } from '../../../ui/form-kit';
+
+const F = fieldsOf<PlantInput>();
 
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
@@ -99,7 +99,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
   /** A single plant keeps its name; several, or unnamed ones, are numbered. */
   const called = ({ name, crop }: PlantInput): string[] =>
     many === 1 && name ? [name] : numbered(withoutNumber(name) || CROP_WORDS[crop], many, taken);
-  const { register, control, handleSubmit, setError, setValue, watch, formState } = useForm<PlantInput>({
+  const form = useForm<PlantInput>({
     resolver: resolverFor(PlantInput, (p) => (plant ? p : { ...p, name: p.name || called(p)[0]! })),
     defaultValues: plant
       ? asInput(plant)
@@ -114,15 +114,15 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
           ...(copied ? { ...alike(copied), name: numbered(withoutNumber(copied.name), 1, taken)[0]! } : {}),
         },
   });
+  const { control, handleSubmit, setError, setValue, watch } = form;
   const crop = watch('crop');
-  const e = formState.errors;
   const back = plant ? link('plant', { plantId: plant.id }) : link('garden', {});
   const submit = handleSubmit(async (input) => {
     try {
       const names = called(input);
       if (plant || many === 1) await save.send({ plant: { ...input, name: names[0]! } });
       else await saveSeveral(names.map((name) => ({ ...input, name })));
-      say(many === 1 ? `${names[0]}: kept.` : `${names[0]} to ${names.at(-1)}: ${many} plants.`);
+      say(many === 1 ? `${names[0]}: saved.` : `${names[0]} to ${names.at(-1)}: ${many} plants.`);
       await goOn(back);
     } catch (error) {
       applyFaults(error, setError);
@@ -135,92 +135,57 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
   };
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[1fr_18rem]">
-      <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
-        <FormCards>
-          <FormCard title="Basics">
-            <TextField
-              label="Name"
-              hint={plant ? undefined : many > 1 ? 'They are numbered for you.' : 'Without a name it gets a number.'}
-              error={e.name?.message}
-              {...register('name')}
-            />
-            {!plant && !mother && (
-              <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
-            )}
-            <FormSelect control={control} label="Grows in" options={places} name="placeId" />
-            <FormSelect control={control} label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetVariety} />
-            <FormSelect
-              control={control}
-              label="Type"
-              options={wordsOrUnknown(typesOf(crop))}
-              name="type"
-              {...emptyIsUnknown}
-            />
-            <KindField control={control} name="varietyId" crop={crop} />
-            {watch('varietyId') && (
-              <FormSelect
-                control={control}
-                label="Sure of the variety?"
+      <FormProvider {...form}>
+        <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
+          <FormCards>
+            <FormCard title="Basics">
+              <F.Text
+                name="name"
+                label="Name"
+                hint={plant ? undefined : many > 1 ? 'They are numbered for you.' : 'Without a name it gets a number.'}
+              />
+              {!plant && !mother && (
+                <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
+              )}
+              <F.Choice label="Grows in" options={places} name="placeId" />
+              <F.Choice label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetVariety} />
+              <F.Maybe label="Type" options={wordsOrUnknown(typesOf(crop))} name="type" />
+              <KindField control={control} name="varietyId" crop={crop} />
+              {watch('varietyId') && (
+                <F.Choice
+                  label="Sure of the variety?"
+                  options={[
+                    ['', 'yes'],
+                    ['true', 'no, it may be another'],
+                  ]}
+                  name="varietyUnsure"
+                  {...asFlag}
+                />
+              )}
+              {crop === 'tomato' && <F.Maybe label="Habit" options={wordsOrUnknown(GROWTH_HABITS)} name="habit" />}
+            </FormCard>
+            <FormCard title="Stage and size">
+              <F.Date name="transplantedOn" label="Planted out" max={garden.today} none="not known" />
+              <F.Maybe label="Stage" options={wordsOrUnknown(STAGES)} name="stage" />
+              <F.Amount name="heightM" label="Height" quantity="heightMetres" />
+              <F.Amount name="spacingM" label="Distance to the next" quantity="heightMetres" />
+              <F.Choice
+                label="Importance"
+                hint="If covers run short, the most important plants are covered first."
                 options={[
-                  ['', 'yes'],
-                  ['true', 'no, it may be another'],
+                  ['', 'as the others'],
+                  ['3', 'much'],
+                  ['1', 'little'],
                 ]}
-                name="varietyUnsure"
-                {...asFlag}
+                name="worth"
+                setValueAs={(v) => (v === '' ? null : Number(v))}
               />
-            )}
-            {crop === 'tomato' && (
-              <FormSelect
-                control={control}
-                label="Habit"
-                options={wordsOrUnknown(GROWTH_HABITS)}
-                name="habit"
-                {...emptyIsUnknown}
-              />
-            )}
-          </FormCard>
-          <FormCard title="Stage and size">
-            <FormDayField
-              control={control}
-              name="transplantedOn"
-              label="Planted out"
-              max={garden.today}
-              none="not known"
-            />
-            <FormSelect
-              control={control}
-              label="Stage"
-              options={wordsOrUnknown(STAGES)}
-              name="stage"
-              {...emptyIsUnknown}
-            />
-            <MeasuredField control={control} name="heightM" label="Height" quantity="heightMetres" />
-            <MeasuredField control={control} name="spacingM" label="Distance to the next" quantity="heightMetres" />
-            <FormSelect
-              control={control}
-              label="Importance"
-              hint="If covers run short, the most important plants are covered first."
-              options={[
-                ['', 'as the others'],
-                ['3', 'much'],
-                ['1', 'little'],
-              ]}
-              name="worth"
-              setValueAs={(v) => (v === '' ? null : Number(v))}
-            />
-          </FormCard>
-        </FormCards>
-        <RootFault errors={e} />
-        <div className="flex flex-wrap gap-2">
-          <Button type="submit" look="main" disabled={formState.isSubmitting}>
-            Save
-          </Button>
-          <Link to={back} className={buttonLook('quiet')}>
-            Cancel
-          </Link>
-        </div>
-        {plant && <EndPlant plant={plant} />}
-      </form>
+            </FormCard>
+          </FormCards>
+          <FormEnd back={back} />
+          {plant && <EndPlant plant={plant} />}
+        </form>
+      </FormProvider>
       <Panel label="Preview" className="sticky top-40 flex justify-center max-lg:hidden">
         <PlantDrawing plant={{ ...watch(), crop }} className="w-60" />
       </Panel>

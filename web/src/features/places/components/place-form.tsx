@@ -12,30 +12,30 @@ import {
 } from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
 import { useState } from 'react';
-import { useForm, type UseFormReturn } from 'react-hook-form';
-import { Link } from 'react-router';
+import { FormProvider, useForm, type UseFormReturn } from 'react-hook-form';
+
 import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOrUnknown } from '../../../lib/words';
 import { CheckField } from '../../../ui/check-field';
-import { FormDayField } from '../../../ui/day-field';
-import { Button, buttonLook } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
-import { FormSelect } from '../../../ui/select-field';
-import { FormCard, FormCards, RootFault } from '../../../ui/form-card';
-import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
-import { MeasuredField } from '../../../ui/measured-field';
+
+import { FormCard, FormCards } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+
 import { RetireButton } from '../../../ui/retire-button';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { asFlag, YES_NO } from '../../../ui/yes-no';
+
 import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
 import { SwitchField } from '../../../ui/switch-field';
 import { freeName, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
 import { useSavePlants } from '../../../frame/acts/use-save-plants';
 import { restorePlace, retirePlace, savePlace } from '../../../data/places';
 import { useWayOn } from '../../../ui/use-way-on';
+import { fieldsOf, FormEnd } from '../../../ui/form-kit';
+
+const F = fieldsOf<PlaceInput>();
 
 /** Removes empty spells: no depth, no mulch (zero would mean bare soil); no share of light, no shade. */
 const withoutEmptySpells = (p: PlaceInput): PlaceInput => ({
@@ -88,40 +88,35 @@ export function PlaceForm({ place, copied, all }: Props) {
     try {
       await save.send({ place: input });
       if (copied && withPlants) await savePlants(plantsAlike(copied, id, plantNames(all)));
-      say(`${input.name}: kept.`);
+      say(`${input.name}: saved.`);
       await goOn(link('garden', {}));
     } catch (error) {
       applyFaults(error, form.setError);
     }
   });
   return (
-    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
-      <FormCards>
-        <WhatItIs form={form} />
-        <Overhead form={form} />
-        <Water form={form} />
-        <Cover form={form} />
-        <Looking form={form} />
-        <Surroundings form={form} />
-      </FormCards>
-      {copied && copied.plants.length > 0 && (
-        <SwitchField checked={withPlants} onChange={setWithPlants}>
-          Also copy its plants ({copied.plants.length}): same varieties, same planting dates
-        </SwitchField>
-      )}
-      <RootFault errors={form.formState.errors} />
-      <div className="flex flex-wrap gap-2">
-        <Button type="submit" look="main" disabled={form.formState.isSubmitting}>
-          Save
-        </Button>
-        <Link to={link('garden', {})} className={buttonLook('quiet')}>
-          Cancel
-        </Link>
-        {place && (
-          <RetireButton words="Archive this bed or pot" of={place} retire={retirePlace} restore={restorePlace} />
+    <FormProvider {...form}>
+      <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
+        <FormCards>
+          <WhatItIs form={form} />
+          <Overhead form={form} />
+          <Water form={form} />
+          <Cover form={form} />
+          <Looking />
+          <Surroundings />
+        </FormCards>
+        {copied && copied.plants.length > 0 && (
+          <SwitchField checked={withPlants} onChange={setWithPlants}>
+            Also copy its plants ({copied.plants.length}): same varieties, same planting dates
+          </SwitchField>
         )}
-      </div>
-    </form>
+        <FormEnd back={link('garden', {})}>
+          {place && (
+            <RetireButton words="Archive this bed or pot" of={place} retire={retirePlace} restore={restorePlace} />
+          )}
+        </FormEnd>
+      </form>
+    </FormProvider>
   );
 }
 
@@ -140,31 +135,23 @@ interface PartProps {
   form: UseFormReturn<PlaceInput>;
 }
 
-function WhatItIs({ form: { register, control, watch, formState } }: PartProps) {
-  const e = formState.errors;
+function WhatItIs({ form: { watch } }: PartProps) {
   return (
     <FormCard title="Basics">
-      <TextField label="Name" error={e.name?.message} {...register('name')} />
-      <FormSelect control={control} label="Type" options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])} name="kind" />
-      <FormSelect control={control} label="Soil" options={TEXTURES.map((t) => [t, SOILS[t].label])} name="texture" />
+      <F.Text name="name" label="Name" />
+      <F.Choice label="Type" options={PLACE_KINDS.map((k) => [k, KIND_WORDS[k]])} name="kind" />
+      <F.Choice label="Soil" options={TEXTURES.map((t) => [t, SOILS[t].label])} name="texture" />
       {isPotted({ kind: watch('kind') }) ? (
         <>
-          <MeasuredField control={control} name="volumeL" label="Soil per pot" quantity="litres" hint="of soil" />
-          <FormSelect
-            control={control}
-            label="Pot material"
-            options={wordsOrUnknown(POT_MATERIALS)}
-            name="potMaterial"
-            {...emptyIsUnknown}
-          />
+          <F.Amount name="volumeL" label="Soil per pot" quantity="litres" hint="of soil" />
+          <F.Maybe label="Pot material" options={wordsOrUnknown(POT_MATERIALS)} name="potMaterial" />
         </>
       ) : (
         <>
-          <MeasuredField control={control} name="lengthM" label="Length" quantity="metres" />
-          <MeasuredField control={control} name="widthM" label="Width" quantity="metres" />
+          <F.Amount name="lengthM" label="Length" quantity="metres" />
+          <F.Amount name="widthM" label="Width" quantity="metres" />
           {watch('kind') === 'raised-bed' && (
-            <MeasuredField
-              control={control}
+            <F.Amount
               name="fillingCm"
               label="Soil depth"
               quantity="centimetres"
@@ -178,39 +165,24 @@ function WhatItIs({ form: { register, control, watch, formState } }: PartProps) 
 }
 
 /** Cover and room temperature. */
-function Overhead({ form: { control, watch, setValue } }: PartProps) {
+function Overhead({ form: { watch, setValue } }: PartProps) {
   const cover = coverOf({ kind: watch('kind'), cover: watch('cover') ?? null });
   return (
     <FormCard title="Overhead">
       {watch('kind') !== 'indoors' && (
-        <FormSelect
-          control={control}
+        <F.Maybe
           label="Where it is"
           options={[['', 'usual for its type'], ...COVERS.map((c): [string, string] => [c, COVER_WORDS[c]])]}
           name="cover"
-          {...emptyIsUnknown}
         />
       )}
       {(cover === 'tunnel' || cover === 'glasshouse') && (
-        <FormSelect
-          control={control}
-          label="Doors and vents by day"
-          options={wordsOrUnknown(VENTS)}
-          name="vents"
-          {...emptyIsUnknown}
-        />
+        <F.Maybe label="Doors and vents by day" options={wordsOrUnknown(VENTS)} name="vents" />
       )}
       {cover === 'indoors' && (
         <>
-          <MeasuredField
-            control={control}
-            name="roomTMinC"
-            label="Lowest room temperature"
-            quantity="celsius"
-            hint="18 °C (64 °F) if empty"
-          />
-          <MeasuredField
-            control={control}
+          <F.Amount name="roomTMinC" label="Lowest room temperature" quantity="celsius" hint="18 °C (64 °F) if empty" />
+          <F.Amount
             name="roomTMaxC"
             label="Highest room temperature"
             quantity="celsius"
@@ -232,27 +204,19 @@ const HOLE_CM = 30;
 const SLOW_MM = 25;
 const FAST_MM = 100;
 
-function Water({ form: { control, watch } }: PartProps) {
+function Water({ form: { watch } }: PartProps) {
   const format = useFormat();
   return (
     <FormCard title="Water">
-      <FormSelect
-        control={control}
-        label="Watered by"
-        options={wordsOrUnknown(IRRIGATIONS)}
-        name="irrigation"
-        {...emptyIsUnknown}
-      />
-      <MeasuredField
-        control={control}
+      <F.Maybe label="Watered by" options={wordsOrUnknown(IRRIGATIONS)} name="irrigation" />
+      <F.Amount
         name="flowLPerH"
         label="Flow for the whole bed or pot"
         quantity="litresPerHour"
         hint="With the flow you can record minutes instead of litres."
       />
       {!isPotted({ kind: watch('kind') }) && (
-        <MeasuredField
-          control={control}
+        <F.Amount
           name="drainageMmPerH"
           label="Drainage test: fall per hour"
           quantity="millimetresPerHour"
@@ -264,38 +228,29 @@ function Water({ form: { control, watch } }: PartProps) {
 }
 
 /** Surroundings. */
-function Surroundings({ form: { control } }: PartProps) {
+function Surroundings() {
   return (
     <FormCard title="Position">
-      <MeasuredField
-        control={control}
+      <F.Amount
         name="sunHours"
         label="Hours of sun on a clear summer day"
         quantity="count"
         hint="Tomatoes need 6 or more, peppers 6 to 8."
       />
-      <FormSelect control={control} label="Slope" options={wordsOrUnknown(SLOPES)} name="slope" {...emptyIsUnknown} />
-      <FormSelect control={control} label="Low end, stays wet" options={YES_NO} name="lowEnd" {...asFlag} />
-      <FormSelect control={control} label="Exposed to wind" options={YES_NO} name="windy" {...asFlag} />
-      <FormSelect control={control} label="A footpath close by" options={YES_NO} name="footpath" {...asFlag} />
-      <FormSelect
-        control={control}
-        label="A pond or a stream"
-        hint="Nothing is sprayed beside open water."
-        options={YES_NO}
-        name="pondNear"
-        {...asFlag}
-      />
+      <F.Maybe label="Slope" options={wordsOrUnknown(SLOPES)} name="slope" />
+      <F.YesNo label="Low end, stays wet" name="lowEnd" />
+      <F.YesNo label="Exposed to wind" name="windy" />
+      <F.YesNo label="A footpath close by" name="footpath" />
+      <F.YesNo label="A pond or a stream" hint="Nothing is sprayed beside open water." name="pondNear" />
     </FormCard>
   );
 }
 
 /** How often Today asks to check it. */
-function Looking({ form: { control } }: PartProps) {
+function Looking() {
   return (
     <FormCard title="How you check it">
-      <FormSelect
-        control={control}
+      <F.Maybe
         label="Check it"
         options={[
           ['', 'once a week, turning leaves over'],
@@ -303,39 +258,24 @@ function Looking({ form: { control } }: PartProps) {
           ['off', 'only after rain, heat, frost or absence'],
         ]}
         name="looking"
-        {...emptyIsUnknown}
       />
     </FormCard>
   );
 }
 
-function Cover({ form: { control, watch } }: PartProps) {
+function Cover({ form: { watch } }: PartProps) {
   const garden = useGarden();
   return (
     <FormCard title="Mulch and shade">
-      <MeasuredField
-        control={control}
-        name="mulch.0.depthMm"
-        label="Mulch"
-        quantity="depthMillimetres"
-        hint="0 for none"
-      />
-      <FormDayField
-        control={control}
+      <F.Amount name="mulch.0.depthMm" label="Mulch" quantity="depthMillimetres" hint="0 for none" />
+      <F.Date
         name="mulch.0.from"
         label="Mulched since"
         max={garden.today}
         disabled={!((watch('mulch')?.at(-1)?.depthMm ?? -1) >= 0)}
       />
-      <MeasuredField
-        control={control}
-        name="shade.0.blockPct"
-        label="Shade cloth blocks"
-        quantity="percent"
-        hint="0 for none"
-      />
-      <FormDayField
-        control={control}
+      <F.Amount name="shade.0.blockPct" label="Shade cloth blocks" quantity="percent" hint="0 for none" />
+      <F.Date
         name="shade.0.from"
         label="Shaded since"
         max={garden.today}

@@ -20,21 +20,22 @@ import {
 import { isPotted } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { FormProvider, useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
-import { FormDayField } from '../../../ui/day-field';
-import { Button } from '../../../ui/button';
-import { FormSelect } from '../../../ui/select-field';
-import { FormCard, RootFault } from '../../../ui/form-card';
-import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
-import { MeasuredField } from '../../../ui/measured-field';
+
+import { FormCard } from '../../../ui/form-card';
+import { applyFaults, resolverFor } from '../../../ui/form-faults';
+
 import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { varietiesQuery } from '../../../data/varieties';
 import { savePlanting } from '../../../data/season';
 import { BedFromAbove } from './bed-from-above';
+import { fieldsOf, FormEnd } from '../../../ui/form-kit';
+
+const F = fieldsOf<PlantingInput>();
 
 interface Props {
   planting: PlantingDto | null;
@@ -59,13 +60,13 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
   const say = useSay();
   const save = useWrite(savePlanting, garden.id);
   const [id] = useState(() => planting?.id ?? uuid());
-  const { control, watch, handleSubmit, setError, setValue, formState } = useForm<PlantingInput>({
+  const form = useForm<PlantingInput>({
     resolver: resolverFor(PlantingInput),
     defaultValues: planting
       ? planting
       : { id, year, placeId: view.places[0]?.place.id ?? '', crop: 'tomato', varietyId: null, count: 3 },
   });
-  const e = formState.errors;
+  const { watch, handleSubmit, setError, setValue } = form;
   const [placeId, varietyId, crop, count, aim, spots] = watch([
     'placeId',
     'varietyId',
@@ -89,114 +90,97 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
     }
   });
   return (
-    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-3" aria-label="New planting">
-      <FormCard title={planting ? 'Edit planting' : 'New planting'}>
-        <FormSelect
-          control={control}
-          label="Where"
-          options={view.places.map((p) => [p.place.id, p.place.name])}
-          name="placeId"
-        />
-        <FormSelect
-          control={control}
-          label="Crop"
-          options={[
-            ['tomato', 'Tomato'],
-            ['pepper', 'Pepper'],
-          ]}
-          name="crop"
-          onChosen={() => setValue('varietyId', null)}
-        />
-        <FormSelect
-          control={control}
-          label="Variety"
-          options={[
-            ['', own.length > 0 ? 'not decided' : 'no varieties yet'],
-            ...own.map((k) => [k.id, k.name] as const),
-          ]}
-          name="varietyId"
-          {...emptyIsUnknown}
-        />
-        <FormSelect
-          control={control}
-          label="Aim"
-          options={[['', 'not stated'], ...AIMS.map((a) => [a, AIM_ROWS[a].label] as const)]}
-          name="aim"
-          {...emptyIsUnknown}
-        />
-        <MeasuredField control={control} name="count" label="How many" quantity="count" />
-        {planting && (
-          <>
-            <FormDayField control={control} name="sownOn" label="Sown on" none="not sown yet" />
-            <MeasuredField control={control} name="cells" label="Cells sown" quantity="count" />
-            <MeasuredField control={control} name="lost" label="Seedlings lost" quantity="count" />
-            <MeasuredField
-              control={control}
-              name="trayWetG"
-              label="Weight of the tray, watered and drained"
-              quantity="grams"
-              hint="Today will then show the weight at which it needs water."
-            />
-            <FormDayField control={control} name="hardenFrom" label="Outside by day since" none="not yet" />
-          </>
-        )}
-      </FormCard>
-      {place && (
-        <div role="status" aria-label="Pros and cons" className="text-soft">
-          <p>
-            {rotationInWords(
-              rotationOf({
-                place: { kind: place.kind, history: grounds[place.id] ?? [] },
-                year,
-                shields: shieldsFrom(variety?.letters, crop),
-              }),
-              place,
-              crop,
-            )}
-          </p>
-          {against && <p className="font-semibold text-ripe">{against}</p>}
-          {shadeFaults(place.sunHours, crop, '').map((x) => (
-            <p key={x.reason} className="font-semibold text-ripe">
-              {x.reason}.
-            </p>
-          ))}
-          {count > 0 && (
+    <FormProvider {...form}>
+      <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-3" aria-label="New planting">
+        <FormCard title={planting ? 'Edit planting' : 'New planting'}>
+          <F.Choice label="Where" options={view.places.map((p) => [p.place.id, p.place.name])} name="placeId" />
+          <F.Choice
+            label="Crop"
+            options={[
+              ['tomato', 'Tomato'],
+              ['pepper', 'Pepper'],
+            ]}
+            name="crop"
+            onChosen={() => setValue('varietyId', null)}
+          />
+          <F.Maybe
+            label="Variety"
+            options={[
+              ['', own.length > 0 ? 'not decided' : 'no varieties yet'],
+              ...own.map((k) => [k.id, k.name] as const),
+            ]}
+            name="varietyId"
+          />
+          <F.Maybe
+            label="Aim"
+            options={[['', 'not stated'], ...AIMS.map((a) => [a, AIM_ROWS[a].label] as const)]}
+            name="aim"
+          />
+          <F.Amount name="count" label="How many" quantity="count" />
+          {planting && (
             <>
-              {!isPotted(place) &&
-                place.lengthM &&
-                place.widthM &&
-                crowdingFaults({ lengthM: place.lengthM, widthM: place.widthM }, count, spacingOf(crop), '').map(
-                  (x) => (
-                    <p key={x.reason} className="font-semibold text-ripe">
-                      {x.reason}.
-                    </p>
-                  ),
-                )}
-              <p>
-                {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
-              </p>
+              <F.Date name="sownOn" label="Sown on" none="not sown yet" />
+              <F.Amount name="cells" label="Cells sown" quantity="count" />
+              <F.Amount name="lost" label="Seedlings lost" quantity="count" />
+              <F.Amount
+                name="trayWetG"
+                label="Weight of the tray, watered and drained"
+                quantity="grams"
+                hint="Today will then show the weight at which it needs water."
+              />
+              <F.Date name="hardenFrom" label="Outside by day since" none="not yet" />
             </>
           )}
-        </div>
-      )}
-      {place && count > 0 && (
-        <BedFromAbove
-          place={place}
-          count={count}
-          crop={crop}
-          spots={spots}
-          onMove={(laid) => setValue('spots', laid, { shouldDirty: true })}
-        />
-      )}
-      <RootFault errors={e} />
-      <div className="flex flex-wrap gap-2">
-        <Button look="main" type="submit" disabled={formState.isSubmitting}>
-          Save
-        </Button>
-        <Button look="quiet" onClick={onDone}>
-          Cancel
-        </Button>
-      </div>
-    </form>
+        </FormCard>
+        {place && (
+          <div role="status" aria-label="Pros and cons" className="text-soft">
+            <p>
+              {rotationInWords(
+                rotationOf({
+                  place: { kind: place.kind, history: grounds[place.id] ?? [] },
+                  year,
+                  shields: shieldsFrom(variety?.letters, crop),
+                }),
+                place,
+                crop,
+              )}
+            </p>
+            {against && <p className="font-semibold text-ripe">{against}</p>}
+            {shadeFaults(place.sunHours, crop, '').map((x) => (
+              <p key={x.reason} className="font-semibold text-ripe">
+                {x.reason}.
+              </p>
+            ))}
+            {count > 0 && (
+              <>
+                {!isPotted(place) &&
+                  place.lengthM &&
+                  place.widthM &&
+                  crowdingFaults({ lengthM: place.lengthM, widthM: place.widthM }, count, spacingOf(crop), '').map(
+                    (x) => (
+                      <p key={x.reason} className="font-semibold text-ripe">
+                        {x.reason}.
+                      </p>
+                    ),
+                  )}
+                <p>
+                  {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
+                </p>
+              </>
+            )}
+          </div>
+        )}
+        {place && count > 0 && (
+          <BedFromAbove
+            place={place}
+            count={count}
+            crop={crop}
+            spots={spots}
+            onMove={(laid) => setValue('spots', laid, { shouldDirty: true })}
+          />
+        )}
+        <FormEnd back={onDone} />
+      </form>
+    </FormProvider>
   );
 }
