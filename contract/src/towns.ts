@@ -27,6 +27,8 @@ export class TownAt {
 /** A town to choose as the garden's location. */
 export interface TownDto {
   name: string;
+  /** state, province or county, in English; null if unknown */
+  region: string | null;
   /** two letters, ISO 3166 */
   country: string;
   latitude: number;

@@ -10,6 +10,10 @@ afterAll(() => app.stop());
 test('a town is found by its first letters, whatever its accents; with its point and its time zone', async () => {
   const { agent } = await gardener(app);
   const called = async (name: string) => (await agent.get('/api/towns').query({ name }).expect(200)).body as TownDto[];
+  // of one name, each with its state or region
+  const regions = (await called('Winchester')).map((t) => t.region);
+  expect(new Set(regions).size).toBe(regions.length);
+  expect(regions).toEqual(expect.arrayContaining(['Virginia', 'England', 'Kentucky']));
   // the larger of the same name first
   expect((await called('Portland')).slice(0, 2).map((t) => [t.country, t.timeZone])).toEqual([
     ['US', 'America/Los_Angeles'],

