@@ -7,6 +7,7 @@ import {
   type BenchPlant,
   flowFromBucket,
   placeWith,
+  settlingOn,
   type PlanRules,
   planWeek,
   probeFault,
@@ -259,6 +260,9 @@ describe('a plant that settles', () => {
     const weaned = waterings(out(11));
     expect(weaned.filter(Boolean).length).toBeGreaterThanOrEqual(3);
     expect(weaned.some((w, i) => w && weaned[i + 1])).toBe(false);
+    // day 20 is its last of settling, day 21 is not (judgement)
+    const settling = (daysAgo: number) => settlingOn({ transplantedOn: addDays(ASOF, -daysAgo), stage: null }, ASOF);
+    expect([0, 9, 10, 20, 21].map(settling)).toEqual(['daily', 'daily', 'every-other', 'every-other', null]);
     const old = waterings(out(30));
     expect(old.filter(Boolean).length).toBeLessThan(weaned.filter(Boolean).length);
   });

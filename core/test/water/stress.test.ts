@@ -70,6 +70,19 @@ describe('what was measured on a day', () => {
     expect(checks('dry', 'wet')!.fraction).toBe(checks('wet')!.fraction);
     expect(checks('dry')!.fraction).toBeLessThan(checks('wet')!.fraction);
   });
+  test('of two weights of a day the newer one stands', () => {
+    const dry = { date: addDays(ASOF, -9), kg: 9, state: 'dry' };
+    const drained = { date: addDays(ASOF, -8), kg: 15, state: 'drained' };
+    const weighed = (...kgs: number[]) =>
+      on({ potWeights: [dry, drained, ...kgs.map((kg) => ({ date: ASOF, kg, state: 'unknown' }))] })!.fraction;
+    expect(weighed(10, 14)).toBe(weighed(14));
+    expect(weighed(14, 10)).toBe(weighed(10));
+    expect(weighed(10)).toBeLessThan(weighed(14));
+  });
+  test('only a finger makes a droop a measure of dry soil: a probe alone does not', () => {
+    const probe = { soilChecks: [{ date: ASOF, feel: 'dry', by: 'probe' }] };
+    expect(on(probe, [seen('leaf-wilt')])!.by).toBe('probe');
+  });
   test('a weight beats water that ran through, that beats a droop, a droop a finger, a finger a probe', () => {
     const finger = { soilChecks: [{ date: ASOF, feel: 'dry', by: 'finger' }] };
     const probe = { soilChecks: [{ date: ASOF, feel: 'wet', by: 'probe' }] };

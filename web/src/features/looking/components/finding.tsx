@@ -20,7 +20,7 @@ import { buttonLook } from '../../../ui/button';
 import { Explained } from '../../../ui/explained';
 import { Panel } from '../../../ui/panel';
 import { Checks } from './checks';
-import { stepsFor } from './steps';
+import { stepsFor, WHAT_TO_DO } from './steps';
 import { Unfold } from '../../../ui/unfold';
 
 interface Props {
@@ -47,7 +47,9 @@ export function AnswerPanel({ view, reading }: Props) {
   const clear = isClear(leader);
   return (
     <Panel main label="Finding">
-      <h2 className="text-2xl">{headline(report.diagnosis, report.unexplained)}</h2>
+      <h2 className="text-2xl">
+        {clear ? disorderRow(leader.disorder).label : headline(report.diagnosis, report.unexplained)}
+      </h2>
       {clear && (
         <>
           <p className="mt-1 max-w-prose">
@@ -63,7 +65,7 @@ export function AnswerPanel({ view, reading }: Props) {
   );
 }
 
-/** The gentlest remedy, with amount, day and precautions. */
+/** The gentlest remedy with amount and day; it leads to how it is done, where its precautions are. */
 function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode }) {
   const format = useFormat();
   const { today } = useGarden();
@@ -78,13 +80,9 @@ function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode 
         {dose && <span className="tabular-nums">: {dose}</span>}
         <span className="text-soft">, {first.when <= today ? 'today' : format.day(first.when)}</span>
       </p>
-      {first.general && <p className="mt-1 text-sm">Nothing in your records points to a cause; see the steps below.</p>}
-      {first.cautions.map((c) => (
-        <p key={c} className="mt-1 text-sm">
-          {c}
-        </p>
-      ))}
-      <p className="mt-1 text-sm text-soft">Always follow the product label and local rules.</p>
+      <a href={`#${WHAT_TO_DO}`} className="mt-1 inline-block text-sm font-semibold text-leaf underline">
+        {first.cautions.length > 0 ? 'How, and precautions' : 'How'}
+      </a>
     </div>
   );
 }

@@ -17,7 +17,7 @@ import { Button } from '../../../ui/button';
 import { Counsel } from '../../../ui/counsel';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
-import { stepsFor } from './steps';
+import { stepsFor, WHAT_TO_DO } from './steps';
 import { startTreatment } from '../../../data/plants';
 import { Unfold } from '../../../ui/unfold';
 
@@ -27,9 +27,17 @@ export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean 
   const clear = diagnosis
     .filter((d) => d.probability >= CLEAR_FROM)
     .filter((d) => [...remedies, ...withheld].some((r) => r.forDisorder === d.disorder));
-  return clear.map((d) => (
-    <ForOne key={d.disorder} view={view} disorder={d.disorder} alone={clear.length === 1} reading={reading} />
-  ));
+  if (clear.length === 0) return null;
+  return (
+    <div id={WHAT_TO_DO} className="mb-4 scroll-mt-40">
+      {clear.map((d) => (
+        <ForOne key={d.disorder} view={view} disorder={d.disorder} alone={clear.length === 1} reading={reading} />
+      ))}
+      <p className="text-sm text-soft">
+        Advice only. Always follow the product label and local rules; a licensed adviser knows more.
+      </p>
+    </div>
+  );
 }
 
 interface Props {
@@ -65,9 +73,6 @@ function ForOne({ view, disorder, alone, reading }: Props) {
       )}
       <Counsel doNot={row.doNot} goodToKnow={row.goodToKnow ?? []} />
       <HeldBack withheld={report.withheld.filter((w) => w.forDisorder === disorder)} />
-      <p className="mt-2 text-sm text-soft">
-        Advice only. Always follow the product label and local rules; a licensed adviser knows more.
-      </p>
       {!reading && first && <TakeOn view={view} disorder={disorder} openedOn={open?.openedOn ?? null} />}
     </Panel>
   );

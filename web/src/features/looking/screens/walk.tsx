@@ -77,7 +77,7 @@ function Walk({ view }: { view: GardenView }) {
                     </span>
                   )
                 ) : (
-                  <span className="text-soft">not yet</span>
+                  <span className="text-soft">not looked over yet</span>
                 )}
               </span>
             </Link>

@@ -88,7 +88,7 @@ function WeekDay({ d, place, together }: { d: PlaceDay; place: PlaceDto; togethe
         </ul>
         {d.rainMm >= 1 && (
           <p className="flex items-center gap-1.5 text-sm text-soft">
-            <CloudRain aria-hidden size={16} /> {format.rain(d.rainMm)} of rain {isToday ? 'so far' : 'expected'}
+            <CloudRain aria-hidden size={16} /> {format.rain(d.rainMm)} of rain {isToday ? 'so far' : 'forecast'}
           </p>
         )}
         {isToday && d.litres > 0 && <Answers d={d} place={place} />}
@@ -145,7 +145,7 @@ function stepsInWords({ steps: s }: PourOnDay['day']): string {
   if (!s) return '';
   const each = s.minutes === null ? '' : `${Math.max(1, Math.round(s.minutes))} min`;
   if (s.times === 1) return each;
-  return `${each ? `${s.times} × ${each}` : `in ${s.times} rounds`}, ${s.waitMinutes} minutes apart`;
+  return `${each ? `${s.times} rounds of ${each}` : `in ${s.times} rounds`}, ${s.waitMinutes} minutes apart`;
 }
 
 /** Ticks today's watering: the same task as in Today. */

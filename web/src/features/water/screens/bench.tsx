@@ -107,7 +107,7 @@ function Bench({ on: { place }, plant, chooser }: { on: PlaceOnView; plant: Plan
           value={weather}
           options={[
             ['simulated', 'Simulated years'],
-            ['recorded', 'This season’s'],
+            ['recorded', 'This season'],
           ]}
           onChange={(v) => change({ weather: v })}
         />
