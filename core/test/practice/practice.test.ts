@@ -14,6 +14,7 @@ import {
   shows,
   THEMES,
 } from '../../src/practice/index.js';
+import { HIDDEN } from '../../src/records/vocabulary/sign-groups.js';
 import { impliedAbsent, signRow } from '../../src/records/vocabulary/signs.js';
 import { parseCase } from '../../src/casefile/index.js';
 import { contextOf } from '../../src/diagnosis/context.js';
@@ -72,6 +73,7 @@ describe('a practice plant', () => {
         const first = plant.observations.map((o) => o.sign);
         expect(first.length).toBeGreaterThan(0);
         expect(first.every((sign) => there.has(sign))).toBe(true);
+        expect(first.filter((sign) => HIDDEN.has(sign))).toEqual([]);
         expect(disorderRow(trouble).signs.some(([sign]) => first.includes(sign))).toBe(true);
         if (THEMES[theme].about) expect(first.some((sign) => THEMES[theme].about!(sign))).toBe(true);
         expect(chanceOf(diagnose(contextOf(plant)), trouble)).toBeLessThanOrEqual(THEMES[theme].mostAtOnce);
