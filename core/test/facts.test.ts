@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { CLAIMS } from '../src/claims/index.js';
 import { DISORDERS, CHECKS, REMEDIES, CAUTIONS } from '../src/diagnosis/index.js';
@@ -11,9 +11,11 @@ import { DRENCHES } from '../src/soil/index.js';
 import { WATERING_METHODS } from '../src/water/index.js';
 import { factsOfTables } from './facts.js';
 
-const kept: unknown = JSON.parse(readFileSync(join(__dirname, 'facts.json'), 'utf8'));
+const FILE = join(__dirname, 'facts.json');
+const kept = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, string>;
 
-// A change of wording must not change what a row says. Where a fact is meant to change, change its line in facts.json too.
+// A change of wording must not change what a row says. Where a fact is meant to change, WRITE_FACTS=1 writes its line in
+// facts.json: read the difference before you commit it. Rows that are new are not compared.
 test('each row of the tables has the numbers and codes that it had before it was reworded', () => {
   const now = factsOfTables({
     CAUTIONS,
@@ -30,5 +32,7 @@ test('each row of the tables has the numbers and codes that it had before it was
     SIGNS,
     STARTERS,
   });
-  expect(now).toEqual(kept);
+  if (process.env.WRITE_FACTS) writeFileSync(FILE, `${JSON.stringify(now, null, 2)}\n`);
+  expect(Object.keys(kept).length).toBeGreaterThan(400);
+  expect(Object.fromEntries(Object.keys(kept).map((row) => [row, now[row]]))).toEqual(kept);
 });

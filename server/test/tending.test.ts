@@ -39,8 +39,8 @@ test('cordons of a place are tied in together, once a week; ticked it is written
     why: expect.stringMatching(/a string from above/),
   });
   const recordId = uuid();
-  await g.tick(task!.key, { recordId });
-  await g.tick(task!.key, { recordId });
+  // sent twice it is one tick, and both get the same answer
+  for (const _ of ['once', 'again']) expect((await g.tick(task!.key, { recordId })).body).toEqual({ recordId });
   const tied = async () =>
     Promise.all(
       tall.map(async (p) =>
