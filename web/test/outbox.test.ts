@@ -51,6 +51,15 @@ test('records that waited go together, fifty at a time, and nothing overtakes an
   expect(await waiting()).toEqual([]);
 });
 
+test('a write that is just being sent does not wait; one that a killed page left behind does', async () => {
+  const db = await device();
+  await wait();
+  const fresh = { account: 'me', label: 'x', tab: 'another', state: 'fresh' };
+  await db.add('outbox', { ...note('now'), ...fresh, at: Date.now() } as never);
+  await db.add('outbox', { ...note('long ago'), ...fresh, at: Date.now() - 61_000 } as never);
+  expect(await left()).toEqual([['long ago', 'fresh', undefined]]);
+});
+
 test('of those that went together, one that is refused is kept with its reason, and one that somebody changed is to be settled', async () => {
   await wait(note('a'), note('b'), note('c'));
   fakeServer(() => ({
