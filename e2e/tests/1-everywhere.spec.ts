@@ -75,7 +75,7 @@ const DEVICES = {
 } as const;
 
 for (const where of ['desk', 'phone'] as const)
-  test(`no view has an accessibility violation or runs sideways: ${where}`, async ({ browser }) => {
+  test(`every view is accessible and fits the screen: ${where}`, async ({ browser }) => {
     test.setTimeout(300_000); // each view is looked at element by element
     const { other, ...device } = DEVICES[where];
     const context = await browser.newContext({ ...device, colorScheme: 'light' });
@@ -121,7 +121,7 @@ for (const where of ['desk', 'phone'] as const)
     await context.close();
   });
 
-test('with the keyboard alone: sign in, choose a day, open a plant, record a sign', async ({ page }) => {
+test('keyboard only: sign in, pick a day, open a plant, record a sign', async ({ page }) => {
   const who = await ownDemo();
   await page.goto('/sign-in');
   const tabTo = async (name: RegExp) => {

@@ -5,9 +5,7 @@ import { ofPlace, ownGarden, signIn, tomatoIn } from './helpers.js';
 const plantsOf = (page: Page, place: string) =>
   page.getByRole('list', { name: `Plants in ${place}` }).getByRole('link');
 
-test('several plants at once, one more like another, a whole bed once more; then moved by drag and with the keyboard', async ({
-  page,
-}) => {
+test('add several plants, copy a plant, copy a bed, then move them by drag and by keyboard', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(
     own,

@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { ownGarden, signIn, tomatoIn } from './helpers.js';
 
-test('a measure that is logged is answered once, kindly, and recorded all the same; the page looks them up', async ({
-  page,
-}) => {
+test('a logged home remedy is saved and commented on once; claims can be searched', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
   await signIn(page, own.who);

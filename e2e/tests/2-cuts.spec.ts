@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, day, ownGarden, signIn, tomatoIn } from './helpers.js';
 
-test('a backlog of cuts: this week’s within the budget, drawn on the plant; made with one touch, and the rest waits; forty at once are refused', async ({
+test('a backlog of cuts: this week’s budget is drawn and ticked, the rest waits, forty at once are refused', async ({
   page,
 }) => {
   const own = await ownGarden(page);
@@ -45,7 +45,7 @@ test('a backlog of cuts: this week’s within the budget, drawn on the plant; ma
   await expect(today.getByRole('list', { name: 'Not now' })).toContainText('this week’s four cuts are done');
 });
 
-test('a sucker is put in a glass, looked at, planted, and becomes a plant of its own', async ({ page }) => {
+test('a sucker roots in water, is planted and becomes a plant', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(
     own,

@@ -4,9 +4,7 @@ import { choose, day, ownGarden, signIn, tomatoIn, watered } from './helpers.js'
 
 const FEED = { product: 'Something', n: 4, p2o5: 3, k2o: 8, grams: 10, form: 'liquid' };
 
-test('a feed asks where nothing is recorded, is held in the heat, and is given with its amount where it is cool', async ({
-  page,
-}) => {
+test('feeding: asks if nothing is recorded, waits in heat, shows the amount when it is cool', async ({ page }) => {
   const own = await ownGarden(page);
   const hot = await tomatoIn(
     own,
@@ -40,7 +38,7 @@ test('a feed asks where nothing is recorded, is held in the heat, and is given w
   await expect(page.getByRole('img', { name: /^Nitrogen: .* available so far/ })).toBeVisible();
 });
 
-test('ten times the label is refused with the way out, and kept once it is explained', async ({ page }) => {
+test('ten times the label dose is refused, and saved with a reason', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
   await signIn(page, own.who);

@@ -5,9 +5,7 @@ import { choose, ownDemo, ownGarden, signIn, tomatoIn } from './helpers.js';
 
 const csv = (text: string, name = 'notebook.csv') => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
-test('a notebook of somebody else’s comes in: looked at, its units chosen, tried, brought in without the row at fault, and taken out again', async ({
-  page,
-}) => {
+test('import a CSV: preview, choose units, dry run, import without the faulty row, undo', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Wall pot', kind: 'container', volumeL: 20 }, { name: 'Red one' });
   await signIn(page, own.who);
@@ -48,9 +46,7 @@ test('a notebook of somebody else’s comes in: looked at, its units chosen, tri
   await expect(panel.getByRole('alert')).toContainText('a quotation mark is opened but never closed');
 });
 
-test('a whole garden goes out as one file, into an empty one, and out again the same, byte for byte', async ({
-  page,
-}) => {
+test('export a garden, import it into an empty one, export the same bytes again', async ({ page }) => {
   const who = await ownDemo();
   await signIn(page, who);
   await page.getByRole('link', { name: 'Settings' }).click();

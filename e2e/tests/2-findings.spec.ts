@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { day, DEMO, noSideways, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
 
-test('limp leaves are not clear at first; the proposed check settles it, and water is held back', async ({ page }) => {
+test('drooping leaves: unclear at first, the proposed check decides, watering is held back', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Clay bed', kind: 'ground', texture: 'clay', lengthM: 1, widthM: 0.5 });
   await signIn(page, own.who);
@@ -20,9 +20,7 @@ test('limp leaves are not clear at first; the proposed check settles it, and wat
   await expect(todo.getByText('Water now')).toBeHidden();
 });
 
-test('the same pale fruit patch, decided by what was recorded: thinned before the heat, so shade and no more cuts', async ({
-  page,
-}) => {
+test('a pale fruit patch after thinning and heat: shade it and stop cutting', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
   await own.put('/records', {
@@ -44,9 +42,7 @@ test('the same pale fruit patch, decided by what was recorded: thinned before th
   await expect(todo.getByText(/Stand poles and steps on firm ground/)).toBeVisible();
 });
 
-test('two troubles at once are both told, each with its own remedies; one is taken on without the other', async ({
-  page,
-}) => {
+test('two problems at once: each has its remedies, one is started without the other', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { volumeL: 12, potMaterial: 'terracotta' }, { type: 'paste' });
   await watered(own, plant, [25, 20, 15, 10, 5], 9);
@@ -70,7 +66,7 @@ test('two troubles at once are both told, each with its own remedies; one is tak
   await expect(page.getByRole('region', { name: 'Today' }).getByText('Rinse them off with water')).toBeVisible();
 });
 
-test('a harmless look is called harmless, is not marked as trouble, and an all-clear clears it', async ({ page }) => {
+test('a harmless sign is called harmless, is not marked, and goes away with an all-clear', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { volumeL: 40 });
   await watered(own, plant, [12, 10, 8, 6, 4, 2, 1, 0], 3);
@@ -94,9 +90,7 @@ test('a harmless look is called harmless, is not marked as trouble, and an all-c
   await expect(page.getByText('Old leaves finishing: harmless')).toBeVisible();
 });
 
-test('a sign is found by words; what it rules out is taken back; a day on the ribbon is told in a sentence', async ({
-  page,
-}) => {
+test('find a sign by words; it replaces the signs it rules out; the ribbon describes a day', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { volumeL: 14 });
   await watered(own, plant, [3], 2);
@@ -117,12 +111,10 @@ test('a sign is found by words; what it rules out is taken back; a day on the ri
   await expect(page.getByText('Saved: 1 seen')).toBeVisible();
 });
 
-test.describe('by thumb', () => {
+test.describe('by touch', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  test('a day of the ribbon is told in words while a thumb rests on it, and nothing runs sideways', async ({
-    page,
-  }) => {
+  test('holding a day of the ribbon describes it, and the page does not scroll sideways', async ({ page }) => {
     await signIn(page, DEMO);
     const day = page.getByRole('list', { name: 'Days' }).getByRole('button').nth(2);
     const said = day.locator('xpath=following-sibling::*[@data-says]');

@@ -36,7 +36,7 @@ function byKeys(page: Page) {
 
 test.use({ viewport: { width: 1280, height: 800 }, locale: 'en-US' });
 
-test('“I am new here”, with the keyboard alone: from the sign-up to the first answer, then a bed of six, watered and all clear', async ({
+test('keyboard only: from sign-up to the first finding, then six plants, a watering and an all-clear', async ({
   page,
 }) => {
   const his = byKeys(page);

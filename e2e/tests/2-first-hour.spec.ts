@@ -22,9 +22,7 @@ function counted(page: Page) {
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, locale: 'de-CH' });
 
-test('“I am new here”: from the sign-up to the first answer in twelve inputs, by thumb; then six plants at once', async ({
-  page,
-}) => {
+test('by touch: from sign-up to the first finding in twelve inputs, then six plants at once', async ({ page }) => {
   const her = counted(page);
   await page.goto('/');
   // the first screen: who she is
@@ -83,7 +81,7 @@ test('“I am new here”: from the sign-up to the first answer in twelve inputs
   await expect(page).toHaveURL(/\/walk$/);
 });
 
-test('a garden with no town is refused in words, and one is found by numbers too', async ({ page }) => {
+test('a garden needs a location, by town or by coordinates', async ({ page }) => {
   await page.goto('/sign-in');
   const email = `${randomUUID()}@halt.example`;
   const made = await page.request.post('/api/accounts', {
@@ -120,9 +118,7 @@ test('a garden with no town is refused in words, and one is found by numbers too
   await expect(page.getByRole('button', { name: /^Usual last frost: 12 May/ })).toBeVisible();
 });
 
-test('somebody new walks through the made-up garden: to look at only, marked, and back to what is hers', async ({
-  page,
-}) => {
+test('a newcomer visits the demo garden, read-only, and returns to her own', async ({ page }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Open the demo garden' }).click();

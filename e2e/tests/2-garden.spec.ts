@@ -2,9 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
 
-test('from an empty garden: a bed and plants are added, told what is wrong with them, ordered, recorded in, and retired', async ({
-  page,
-}) => {
+test('from an empty garden: add a bed and plants, fix errors, reorder, record, archive', async ({ page }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);
   await expect(page.getByRole('heading', { name: 'Add your first bed or pot' })).toBeVisible();
@@ -104,7 +102,7 @@ test('from an empty garden: a bed and plants are added, told what is wrong with 
   });
 });
 
-test('a gardener with Fahrenheit, gallons and inches sees and types nothing else', async ({ page }) => {
+test('a garden in US units shows and takes nothing else', async ({ page }) => {
   const own = await ownGarden(page, { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
   const tub = randomUUID();
   await own.put('/places', {
@@ -135,7 +133,7 @@ test('a gardener with Fahrenheit, gallons and inches sees and types nothing else
   await expect(page.locator('main')).not.toContainText(/\d (L|°C|cm|mm)\b/);
 });
 
-test('the station is down: the page says so and goes on; a gauge of one’s own counts', async ({ page }) => {
+test('the weather station is down: the page says so; the own rain gauge counts', async ({ page }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);
   const station = process.env.STATION_URL!;
@@ -157,7 +155,7 @@ test('the station is down: the page says so and goes on; a gauge of one’s own 
   await expect(page.getByText('12 mm in your own rain gauge')).toBeVisible();
 });
 
-test('with single keys from plant to plant; "?" lists them, and they can be switched off', async ({ page }) => {
+test('keyboard shortcuts move between plants, are listed by "?", and can be switched off', async ({ page }) => {
   const own = await ownGarden(page);
   const { place } = await tomatoIn(own, { name: 'Key bed', kind: 'container', volumeL: 20 }, { name: 'First' });
   await own.put('/plants', { id: randomUUID(), placeId: place, name: 'Second', crop: 'pepper' });
@@ -185,7 +183,7 @@ test('with single keys from plant to plant; "?" lists them, and they can be swit
   await expect(page).toHaveTitle(/Season|20\d\d/);
 });
 
-test('whoever goes elsewhere while something is being kept stays there once it is', async ({ page }) => {
+test('leaving the page while saving does not lead back', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Slow pot', kind: 'container', volumeL: 20 });
   await signIn(page, own.who);

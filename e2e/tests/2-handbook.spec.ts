@@ -2,7 +2,9 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { day, ofPlace, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
 
-test('from a finding to the handbook and its look-alike; found by plain words too', async ({ page }) => {
+test('from a finding to its handbook page and look-alike; the handbook is searched by plain words', async ({
+  page,
+}) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { volumeL: 12, potMaterial: 'terracotta' });
   await watered(own, plant, [25, 20, 15, 10, 5], 9);
@@ -24,9 +26,7 @@ test('from a finding to the handbook and its look-alike; found by plain words to
   await expect(page.getByText(/^No match/)).toBeVisible();
 });
 
-test('a walk along a bed: last time’s sign to compare, a sign offered on the next plant, broken off and taken up again', async ({
-  page,
-}) => {
+test('a walk along a bed: compares with last time, offers the same sign, can be interrupted', async ({ page }) => {
   const own = await ownGarden(page);
   const { place, plant } = await tomatoIn(own, {
     name: 'Long bed',
@@ -80,9 +80,7 @@ test('a walk along a bed: last time’s sign to compare, a sign offered on the n
   await expect(page.getByRole('button', { name: 'In the morning' })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('a case goes out as a file and a sheet of paper, and comes in as a neighbour’s plant to look at only', async ({
-  page,
-}) => {
+test('export a case as file and sheet, open it as a plant from another garden', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { volumeL: 12, potMaterial: 'terracotta' });
   await watered(own, plant, [25, 20, 15, 10, 5], 9);

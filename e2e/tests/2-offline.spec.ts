@@ -56,7 +56,7 @@ const isKept = (page: Page, plants: string[]): Promise<void> =>
 const recordsOf = async (page: Page, own: Own, plant: string): Promise<{ type: string; data: { litres?: number } }[]> =>
   (await page.request.get(`/api/gardens/${own.garden}/records?plantId=${plant}`)).json();
 
-test('without signal: opened, looked at and watered; reloaded, closed and opened again; then sent, in order and once', async ({
+test('offline: open, look over, water, reload, reopen; later everything syncs once and in order', async ({
   page,
   context,
 }) => {
@@ -114,10 +114,7 @@ test('without signal: opened, looked at and watered; reloaded, closed and opened
   await expect(again.getByText(/You’re offline. This can only be changed online/).first()).toBeVisible();
 });
 
-test('a look without signal is answered on the device, by the same core as on the server', async ({
-  page,
-  context,
-}) => {
+test('offline: a look is diagnosed on the device as on the server', async ({ page, context }) => {
   const own = await kept(page);
   await context.setOffline(true);
   await page.getByRole('link', { name: /^Near one/ }).click();
@@ -162,7 +159,7 @@ async function correct(page: Page, litres: string): Promise<void> {
   await expect(page.getByText('1 change waiting', { exact: false })).toBeVisible();
 }
 
-test('two helpers change one record of a plant, both without signal: who comes back later sees both side by side, and one of them is kept', async ({
+test('two helpers edit one record offline: the later one compares both and chooses', async ({
   page,
   context,
   browser,
@@ -190,9 +187,7 @@ test('two helpers change one record of a plant, both without signal: who comes b
   expect((await recordsOf(page, own, own.far)).map((r) => r.data.litres)).toEqual([5]);
 });
 
-test('signing out with something waiting warns; another account sees nothing of it; back again, it goes on its way', async ({
-  page,
-}) => {
+test('signing out with changes waiting warns; another account does not see them; they sync later', async ({ page }) => {
   const own = await kept(page);
   await page.route('**/api/gardens/*/records', (route) => route.abort());
   await page.getByRole('button', { name: 'Near one: all clear' }).click();

@@ -10,10 +10,7 @@ async function elsewhere(browser: Browser): Promise<Page> {
   return context.newPage();
 }
 
-test('a helper is asked in, makes an account by the link, may record and no more, then keeps the garden; the first one goes', async ({
-  page,
-  browser,
-}) => {
+test('invite a helper who may only record, make them a manager, and leave', async ({ page, browser }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { name: 'Wall pot', kind: 'container', volumeL: 20 }, { name: 'Red one' });
   await watered(own, plant, [6, 4, 2, 1], 2);
@@ -72,7 +69,7 @@ test('a helper is asked in, makes an account by the link, may record and no more
   await hers.context().close();
 });
 
-test('a holiday list is opened and ticked by somebody without account, until its link is taken back', async ({
+test('a watering list is opened and ticked without an account, until its link is revoked', async ({
   page,
   browser,
 }) => {
@@ -113,10 +110,7 @@ test('a holiday list is opened and ticked by somebody without account, until its
   await hers.context().close();
 });
 
-test('a forgotten password comes back by mail; with the new one everybody else is signed out', async ({
-  page,
-  browser,
-}) => {
+test('reset a forgotten password by mail; other sessions end', async ({ page, browser }) => {
   const own = await ownGarden(page);
   const elsewhereSignedIn = await elsewhere(browser);
   await signIn(elsewhereSignedIn, own.who);

@@ -7,7 +7,7 @@ interface Watched {
   lastPicture?: string;
 }
 
-test('photos of a plant and of a sign: upright, small and without their place before they leave the phone; side by side, on the strands, on the sheet', async ({
+test('photos are upright, small and without location before upload; shown side by side, in charts and on the sheet', async ({
   page,
 }) => {
   const own = await ownGarden(page);

@@ -3,7 +3,7 @@ import { drawPractice } from '@candid-leaf/core/practice';
 import { disorderRow } from '@candid-leaf/core/diagnosis';
 import { ownGarden, signIn } from './helpers.js';
 
-test('a made-up plant: checked for a price, answered, told why; kept once, and the same for a friend by its link', async ({
+test('practice: checks cost time, the answer is explained and saved once, a link shares the same plant', async ({
   page,
   browser,
 }) => {

@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { choose, DEMO, signIn } from './helpers.js';
 
-test('the records of a plant: page by page, the oldest first, one kind, some words; none that fits is said', async ({
-  page,
-}) => {
+test('a plant’s records: pages, order, type, search, and an empty result', async ({ page }) => {
   await signIn(page, DEMO);
   await page.getByRole('link', { name: 'Junction Bell' }).first().click();
   const panel = page.getByRole('region', { name: 'All records' });

@@ -2,9 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { day, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
 
-test('after three wet days Today asks for a round, which knows why and opens where it matters; counts become a course', async ({
-  page,
-}) => {
+test('after three wet days Today asks for a walk and says why; counts show a trend', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { name: 'Rain bed', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 });
   const counted = (back: number, affected: number) =>
@@ -39,9 +37,7 @@ test('after three wet days Today asks for a round, which knows why and opens whe
   );
 });
 
-test('days away: a list for whoever waters, no round meanwhile; days that end before they begin are refused where they stand', async ({
-  page,
-}) => {
+test('while away: a watering list, no walks; an end before the start is refused', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Door pot', volumeL: 14 });
   await own.post('/weather/pull');

@@ -2,9 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, ownGarden, signIn } from './helpers.js';
 
-test('a year from its plan to the next: warned, sown, hardened with a pause, held by a cold soil, planted out, picked, closed, learned from', async ({
-  page,
-}) => {
+test('a season from plan to lessons: sow, harden off, wait for warm soil, plant out, pick, close', async ({ page }) => {
   test.slow(); // a whole year
   const own = await ownGarden(page, {}, '2026-03-05');
   const bed = randomUUID();
@@ -157,9 +155,7 @@ test('a year from its plan to the next: warned, sown, hardened with a pause, hel
   await expect(page.getByRole('list', { name: 'Days' })).toBeVisible();
 });
 
-test('plants are moved in their bed with the keyboard and by drag; those that stand too close are said, and it is kept', async ({
-  page,
-}) => {
+test('move plants in their bed by keyboard and by drag; too close is shown; it is saved', async ({ page }) => {
   const own = await ownGarden(page, {}, '2026-03-05');
   const bed = randomUUID();
   await own.put('/places', { id: bed, name: 'Long bed', kind: 'ground', texture: 'loam', lengthM: 2.4, widthM: 0.6 });
@@ -194,7 +190,7 @@ test('plants are moved in their bed with the keyboard and by drag; those that st
   await expect(page.getByText('Two are too close', { exact: false })).toBeVisible();
 });
 
-test('twenty minutes: the most useful stays; a calendar program subscribes, until the link is taken back', async ({
+test('twenty minutes: the most useful tasks stay; the calendar link works until it is revoked', async ({
   page,
   request,
 }) => {

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { choose, ownGarden, signIn, tomatoIn } from './helpers.js';
 
-test('a dose for a US-gallon sprayer, with spoons and what is left over; the other way round, from a nutrient to an amount', async ({
+test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a nutrient to an amount', async ({
   page,
 }) => {
   const own = await ownGarden(page, { volume: 'gal-us', mass: 'oz' });
@@ -25,7 +25,7 @@ test('a dose for a US-gallon sprayer, with spoons and what is left over; the oth
   await expect(dose).toContainText('2.04 g of N');
 });
 
-test('a label of one’s own: a nitrogen of 120 % is refused where it stands; then it is on the shelf and fills the form of a feed', async ({
+test('an own product: 120 % nitrogen is refused at its field; later the product fills the feed form', async ({
   page,
 }) => {
   const own = await ownGarden(page);

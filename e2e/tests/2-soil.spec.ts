@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { choose, ownGarden, signIn, tomatoIn } from './helpers.js';
 
-test('a soil test in the units of its sheet, what is short, and a split dose of lime with its dates; mulch laid from Today', async ({
-  page,
-}) => {
+test('a soil test in its own units, what is short, a split dose of lime, and mulch from Today', async ({ page }) => {
   const own = await ownGarden(page);
   await tomatoIn(own, { name: 'Sour bed', kind: 'ground', texture: 'clay', lengthM: 2, widthM: 2 });
   await signIn(page, own.who);

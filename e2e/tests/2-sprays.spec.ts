@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
 
-test('a spray is due: one leaf first, held a day, looked at, then the rest; refused beside sulfur; in the log; and no picking meanwhile', async ({
+test('a spray: leaf test, a day’s wait, a look, then the plant; sulfur conflicts; the log; no picking', async ({
   page,
 }) => {
   const own = await ownGarden(page);
@@ -60,9 +60,7 @@ test('a spray is due: one leaf first, held a day, looked at, then the rest; refu
   await expect(today.getByRole('button', { name: /^Done: Soap spray/ })).toBeVisible();
 });
 
-test('two sprays that must not meet are refused where they are written down, and so is a picking inside the wait', async ({
-  page,
-}) => {
+test('conflicting sprays are refused in the form, and so is picking during the wait', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(own, { name: 'Bed', kind: 'ground', texture: 'loam', lengthM: 1, widthM: 0.5 });
   await own.put('/records', {

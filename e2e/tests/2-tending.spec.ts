@@ -2,9 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, day, ownGarden, signIn, tomatoIn } from './helpers.js';
 
-test('a bed is strung up: what holds it, how much string, tied with one touch; trusses are counted and show what set', async ({
-  page,
-}) => {
+test('tying a bed: support, string, one tick; truss counts show fruit set', async ({ page }) => {
   const own = await ownGarden(page);
   const { plant } = await tomatoIn(
     own,
@@ -33,9 +31,7 @@ test('a bed is strung up: what holds it, how much string, tied with one touch; t
   await expect(panel.getByRole('list', { name: 'Trusses' })).toContainText('75 %');
 });
 
-test('cloth is dealt out before the heat: to what is worth most first, and what is short is said with what serves instead', async ({
-  page,
-}) => {
+test('shade cloth before heat: most important first, and what to do about the shortage', async ({ page }) => {
   const own = await ownGarden(page);
   const glass = { cover: 'glasshouse', vents: 'shut', volumeL: 20 };
   const { place } = await tomatoIn(own, { ...glass, name: 'Glass' }, { name: 'Plain one' });
@@ -61,9 +57,7 @@ test('cloth is dealt out before the heat: to what is worth most first, and what 
   ).toBeVisible();
 });
 
-test('neighbours and weeds are written down with what is known of them; what carries disease does not lie as mulch', async ({
-  page,
-}) => {
+test('companion plants and weeds are recorded; weeds that carry disease may not lie as mulch', async ({ page }) => {
   const own = await ownGarden(page);
   const { place } = await tomatoIn(own, { name: 'Wall', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 0.5 });
   await signIn(page, own.who);

@@ -2,9 +2,7 @@ import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, ownGarden, pickDay, signIn } from './helpers.js';
 
-test('a trial is set up, judged from the looks of both groups, and told in words; a group of nobody is refused', async ({
-  page,
-}) => {
+test('a trial: set up, judged from both groups, explained; an empty group is refused', async ({ page }) => {
   const own = await ownGarden(page);
   const bed = randomUUID();
   await own.put('/places', { id: bed, name: 'Long bed', kind: 'ground', texture: 'loam', lengthM: 4, widthM: 1 });

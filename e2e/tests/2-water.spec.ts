@@ -32,7 +32,7 @@ async function addPlant(page: Page, place: string, name: string, stage: string):
   await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
 }
 
-test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, corrected by a finger; a heat wave ahead', async ({
+test('a week of water in gallons: sent to the hose timer, corrected by a soil check, with heat ahead', async ({
   page,
 }) => {
   test.setTimeout(90_000);
@@ -145,9 +145,7 @@ test('a drip bed, a pot and a tunnel: the week in gallons, sent to the timer, co
   });
 });
 
-test('one big weekly soak against small waterings in her own pot: the better one becomes the plan; a long run can be stopped', async ({
-  page,
-}) => {
+test('compare a weekly soak with small waterings, use the better one, stop a long run', async ({ page }) => {
   const own = await ownGarden(page, AMERICAN, '2026-07-07');
   await tomatoIn(own, { name: 'Pot', volumeL: 13 });
   await signIn(page, own.who);

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { ownDemo, signIn } from './helpers.js';
 
-test('the pot with black ends: seen, explained, taken on, watered, asked again, and it worked', async ({ page }) => {
+test('blossom end rot in a pot: seen, explained, treated, watered, followed up, better', async ({ page }) => {
   await signIn(page, await ownDemo());
 
   await test.step('the garden as it lies: the pot is dry and marked', async () => {
