@@ -1,4 +1,4 @@
-// Reads a case file and prints the report. Faults go to standard error, one a line, and the exit code is 2.
+// Reads a case file and prints the report. Faults go to standard error, one per line, with exit code 2.
 import { existsSync, readFileSync } from 'node:fs';
 import { buildCore } from './lib/build.mjs';
 

@@ -1,5 +1,5 @@
-// npm run cluster: tries Candid Leaf on a MariaDB Galera cluster: three nodes on loopback, a server process on each of two, one node killed
-// and brought back while people write. Everything happens in a throw-away folder. CLUSTER_REPORT names a file for the figures.
+// npm run cluster: tests Candid Leaf on a MariaDB Galera cluster of three nodes, with a server process on each of two. One node is killed
+// and restarted during writes. Everything is in a temporary folder. CLUSTER_REPORT names a file for the figures.
 import { randomBytes } from 'node:crypto';
 import { rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -13,7 +13,7 @@ import { endWith, say } from './lib/say.mjs';
 import { startServer } from './lib/server.mjs';
 
 const NODES = 3;
-/** how long people write before, between and after */
+/** Seconds of writing before, during and after the failure. */
 const WRITING_MS = Number(process.env.CLUSTER_MS ?? 6000);
 
 let home;
@@ -29,7 +29,7 @@ try {
   await ensureModules();
   await buildAll(say);
   home = throwAwayFolder('cluster');
-  // both servers keep photos in one folder, as docs/club.md asks
+  // both servers store photos in one folder, as docs/club.md requires
   const photos = join(home, 'photos');
   const ports = await Promise.all(Array.from({ length: NODES }, freePort));
   say('Starting three nodes …');
@@ -64,7 +64,7 @@ try {
       say('Killing the first node …');
       row.tried += 1;
       nodes[0].kill();
-      // the second goes on by itself, with the third
+      // the second node continues with the third
       await comesAbout(row, () => answers(servers[1].url));
       await wait(WRITING_MS);
       say('Bringing it back …');
@@ -75,7 +75,7 @@ try {
       await wait(WRITING_MS);
     },
   );
-  // every node holds everything
+  // every node has all rows
   const each = [];
   for (const node of nodes) {
     const here = { ...row, lost: 0, doubled: 0, writes: 0 };

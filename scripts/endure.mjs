@@ -1,5 +1,5 @@
-// npm run endure [-- ROUNDS]: kills, freezes and fills up what it stands on while people write, and counts what was lost. Everything
-// happens in throw-away folders. ENDURE_REPORT names a file for the figures.
+// npm run endure [-- ROUNDS]: kills and freezes processes and fills the disk during writes, and counts what was lost. Everything is in
+// temporary folders. ENDURE_REPORT names a file for the figures.
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { rmSync, writeFileSync } from 'node:fs';
@@ -12,11 +12,11 @@ import { endWith, say } from './lib/say.mjs';
 import { makeStack } from './lib/stack.mjs';
 
 const ROUNDS = Number(process.argv[2] ?? 30);
-/** how long a frozen database stays so; twenty seconds when it is done in earnest */
+/** Seconds a frozen database stays frozen; twenty in a full run. */
 const FROZEN_MS = ROUNDS >= 10 ? 20_000 : 3000;
 const quiet = { SIGN_UPS_PER_HOUR: '100000', LOG_LEVEL: 'error' };
 
-/** All that a start has begun ends within this time. */
+/** Everything a start has begun must end within this time, ms. */
 const TOGETHER_MS = 10_000;
 const hasEnded = (child) => child.exitCode !== null || child.signalCode !== null;
 
@@ -28,7 +28,7 @@ function tryToKill(pid) {
   }
 }
 
-/** One of the programs is killed again and again while people write; nobody helps it up. */
+/** Kills one of the programs again and again during writes, without help. */
 async function kills(stack, name, what) {
   const row = outcome(what);
   const writers = await underWrites(stack.url, row, async (failed) => {
@@ -44,7 +44,7 @@ async function kills(stack, name, what) {
   return row;
 }
 
-/** The database goes silent, and comes to; health tells the truth meanwhile, and at once. */
+/** Freezes the database and wakes it; /health must tell the truth at once. */
 async function frozen(stack) {
   const row = outcome(`database frozen for ${FROZEN_MS / 1000} s`);
   const rounds = Math.max(1, Math.round(ROUNDS / 10));
@@ -64,7 +64,7 @@ async function frozen(stack) {
   return row;
 }
 
-/** A database with room for so much and no more: what does not fit is refused in words, and writing goes on when it is given more. */
+/** Limits the space of the database: writes that do not fit are refused with a message, and writing continues when there is space. */
 async function fullDisk(home) {
   const row = outcome('disk that fills');
   const room = (mb) => `--innodb-data-file-path=ibdata1:12M:autoextend:max:${mb}M`;
@@ -97,14 +97,14 @@ async function fullDisk(home) {
             size /= 2;
         }
         await db.end();
-        // there is no room any more: it is refused with 507, and said so; the server stands
+        // no space left: it is refused with 507 and a message, and the server keeps running
         const refused = async () => {
           const answer = await tell('n'.repeat(2000));
           return answer.status === 507 && /Could not save/.test(await answer.text());
         };
         await comesAbout(row, refused, 20_000);
         await comesAbout(row, () => answers(running.url));
-        // somebody makes room
+        // space is freed
         settings[1] = room(96 + 64 * i);
         process.kill(running.pidOf('database'), 'SIGTERM');
         await comesAbout(row, async () => (await tell('fits again')).ok);
@@ -117,16 +117,16 @@ async function fullDisk(home) {
   return row;
 }
 
-/** Starts that are ended at every stage, in every way: nothing stays behind, and the next start needs no help. */
+/** Ends starts at every stage, in every way: nothing is left behind, and the next start works. */
 async function starts(home) {
   const row = outcome('starts ended at every stage');
   const stages = ['Creating the database', 'Starting the server', 'Loading the demo', 'Candid Leaf is at'];
   const ways = ROUNDS >= 10 ? ['SIGKILL', 'SIGINT', 'SIGHUP', 'SIGTERM'] : ['SIGKILL'];
   for (const how of ways)
     for (const stage of stages) {
-      // the database is made once only, unless the start is to be killed while it is
+      // the database is created once, unless the start is to be killed during that
       if (stage === stages[0]) rmSync(home, { recursive: true, force: true });
-      // once the demo is there it is not loaded again
+      // the demo garden is loaded once
       if (stage === 'Loading the demo' && how !== ways[0]) continue;
       const { child } = await startUntil(home, stage, how);
       row.tried += 1;
@@ -151,7 +151,7 @@ async function starts(home) {
   return row;
 }
 
-/** Migrations killed before and after every statement; a few of them where it is not done in earnest, which the other tests do. */
+/** Kills migrations before and after every statement; only a few in a short run, as the other tests do that too. */
 function migrations(databaseUrl) {
   const row = outcome('migrations killed at every statement');
   const done = spawnSync(

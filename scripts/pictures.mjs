@@ -1,4 +1,4 @@
-// npm run pictures: takes the README's pictures anew, from the demo garden in a throw-away database.
+// npm run pictures: takes the README's pictures from the demo garden in a temporary database.
 import { createRequire } from 'node:module';
 import { mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';

@@ -1,4 +1,4 @@
-// npm run restore -- FILE: puts a copy back. What stands in the database meanwhile is set aside, not deleted.
+// npm run restore -- FILE: restores a backup. What the database holds now is set aside, not deleted.
 import { resolve } from 'node:path';
 import { restoreBackup } from './lib/backups.mjs';
 import { databaseInUse } from './lib/database-in-use.mjs';

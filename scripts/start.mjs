@@ -1,4 +1,4 @@
-// npm start: sets up what is missing, starts everything, watches over it, and stops all of it on Ctrl-C.
+// npm start: installs what is missing, starts everything, restarts what ends, and stops it all on Ctrl-C.
 import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './lib/build.mjs';
@@ -31,7 +31,7 @@ async function end() {
   process.exit();
 }
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, end);
-// a terminal that is closed, or a disk that is full, takes no words; that is no reason to end
+// a closed terminal or a full disk takes no output; that is no reason to end
 for (const out of [process.stdout, process.stderr]) out.on('error', () => {});
 
 try {

@@ -1,4 +1,4 @@
-// npm test: sets up what is missing, then checks everything on a throw-away database. The last line counts.
+// npm test: installs what is missing, then runs every check on a temporary database. The last line counts.
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -8,13 +8,13 @@ import { exec, stopTools } from './lib/exec.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
 
-/** Whose imports are held against the rooms of the house. */
+/** Folders whose imports are checked against the list of rooms. */
 const ROOMS = ['core/src', 'contract/src', 'server/src', 'web/src', 'standins/src', 'demo/src', 'e2e/tests'];
 
 const counts = { passed: 0, failed: 0 };
 const bin = (name) => (name.includes('/') ? name : join(ROOT, 'node_modules', '.bin', name));
 
-/** Runs a tool and shows what it said when it is done; its exit code is one check. */
+/** Runs a tool and prints its output when it is done; its exit code is one check. */
 async function check(what, name, args) {
   const done = await exec(bin(name), args, { cwd: ROOT });
   say(`\n— ${what}\n${done.stdout}${done.stderr}`.trimEnd());
@@ -35,7 +35,7 @@ function tests(what, name, args, env, report, read) {
   if (done.status !== 0 && found.failed === 0) counts.failed += 1;
 }
 
-/** Runs beside the checks: it mostly waits, for processes of its own. */
+/** Runs beside the checks, as it mostly waits for its own processes. */
 async function endured() {
   const report = join(home, 'endure.json');
   const done = await exec(process.execPath, [join(ROOT, 'scripts/endure.mjs'), '3'], {
@@ -71,7 +71,7 @@ try {
     stopTools();
     void stop().finally(() => process.exit(130));
   });
-  // two at a time, as the machine has two cores: the linter takes as long as all others together
+  // two at a time, for two cores: the linter takes as long as all others together
   const checked = Promise.all([
     check('Lint', 'eslint', ['.']),
     (async () => {

@@ -19,7 +19,7 @@ import { createGunzip, createGzip } from 'node:zlib';
 import { checkPhotos, copyPhotos, putPhotosBack } from './photo-copies.mjs';
 import { Plain } from './say.mjs';
 
-/** What is there again by itself: sessions (everybody signs in again) and counted tries. */
+/** Tables that are not backed up: sessions (everyone signs in again) and counted tries. */
 const NOT_KEPT = ['session', 'login_attempt'];
 const stamp = () => new Date().toISOString().replaceAll(':', '-');
 
@@ -35,7 +35,7 @@ async function tablesOf(db) {
   return rows.map((r) => r.name);
 }
 
-/** Of each table how many rows, and a sum over all that stands in them: the same only if the content is the same. */
+/** Returns rows and a checksum of each table; equal only if the content is equal. */
 async function sumsOf(db) {
   const sums = {};
   for (const table of (await tablesOf(db)).filter((t) => !NOT_KEPT.includes(t))) {
@@ -56,7 +56,7 @@ function differences(a, b) {
   return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((t) => a[t] !== b[t]);
 }
 
-/** A client of the database; its password is given where no list of processes shows it. */
+/** Returns a database client; its password is not visible in the process list. */
 function client(program, url, args) {
   const at = new URL(url);
   return spawn(
@@ -87,7 +87,7 @@ async function fingerprint(file) {
   return hash.digest('hex');
 }
 
-/** Loads a copy into a database of its own and says what stands in it. */
+/** Loads a backup into a database of its own and returns what it contains. */
 async function loadInto(url, name, file) {
   const db = await connect(url);
   await db.query(`CREATE DATABASE \`${name}\``);
@@ -95,7 +95,7 @@ async function loadInto(url, name, file) {
   const loader = client('mariadb', url, [name]);
   const done = ended(loader, 'Loading the copy');
   done.catch(() => {});
-  // the loader that gave up says why; that its pipe broke is no news
+  // a loader that gave up says why; its broken pipe is no news
   await pipeline(createReadStream(file), createGunzip(), loader.stdin).catch((error) => {
     if (!['EPIPE', 'ERR_STREAM_PREMATURE_CLOSE'].includes(error.code))
       throw new Plain(`The copy cannot be read: ${error.message}`);
@@ -116,8 +116,8 @@ async function drop(url, name) {
 }
 
 /**
- * Makes a copy of a database that may be in use, and checks it: it is loaded into a second database and compared, row by row, with what
- * the first held at the moment of the copy.
+ * Backs up a database that may be in use, and checks the backup: loads it into a second database and compares it row by row with what
+ * the first contained at that moment.
  * @param photos the folder of the photos, which are copied beside it
  * @returns the file, the sums of its tables, and the photos
  */
@@ -130,7 +130,7 @@ export async function makeBackup(url, folder, photos) {
   const check = `${name}_check_${process.pid}`;
   const [writers, reader] = [await connect(url), await connect(url)];
   try {
-    // nobody writes for the moment in which the copy and its reader take the same picture; then all goes on
+    // no one writes while the backup and its reader open the same snapshot; then writing continues
     const tables = await tablesOf(writers);
     if (tables.length === 0) throw new Plain('There is nothing in this database yet.');
     await writers.query(`LOCK TABLES ${tables.map((t) => `\`${t}\` READ`).join(', ')}`);
@@ -145,10 +145,10 @@ export async function makeBackup(url, folder, photos) {
     ]);
     const done = ended(dump, 'The copy');
     done.catch(() => {});
-    // its first words come after it has taken its picture
+    // its first output comes after it has opened its snapshot
     await Promise.race([new Promise((first) => dump.stdout.once('readable', first)), done]);
     await writers.query('UNLOCK TABLES');
-    // of that same moment: what is thrown away later stays on the disk for a month
+    // photos of the same moment: deleted ones stay on disk for a month
     const sums = sumsOf(reader).then(async (tables) => ({
       tables,
       pictures: await copyPhotos(reader, photos, folder),
@@ -169,7 +169,7 @@ export async function makeBackup(url, folder, photos) {
     };
     writeFileSync(`${file}.json`, `${JSON.stringify(manifest, null, 1)}\n`, { mode: 0o600 });
     renameSync(partial, file);
-    // the server looks here how old the last one is
+    // the server reads the age of the last backup here
     writeFileSync(join(folder, 'last.json'), JSON.stringify({ madeAt: manifest.madeAt, file: basename(file) }), {
       mode: 0o600,
     });
@@ -190,9 +190,9 @@ export async function makeBackup(url, folder, photos) {
 }
 
 /**
- * Puts a copy back. What stands in the database is not deleted: it is set aside in a database with a dated name.
- * @param photos the folder that its photos go back into
- * @returns the name under which it was set aside, and how many photos came back
+ * Restores a backup. What the database holds is not deleted but set aside in a database with a dated name.
+ * @param photos the folder its photos are restored into
+ * @returns the name it was set aside under, and how many photos were restored
  */
 export async function restoreBackup(url, file, photos) {
   if (!existsSync(file)) throw new Plain(`${file}: there is no such file.`);
@@ -218,7 +218,7 @@ export async function restoreBackup(url, file, photos) {
       ...old.map((t) => `\`${name}\`.\`${t}\` TO \`${aside}\`.\`${t}\``),
       ...now.map((t) => `\`${fresh}\`.\`${t}\` TO \`${name}\`.\`${t}\``),
     ];
-    // pictures that nobody names harm nothing; rows without theirs would
+    // pictures without rows do no harm; rows without pictures would
     const back = putPhotosBack(manifest.photos, dirname(file), photos);
     // all or none
     await db.query(`RENAME TABLE ${moves.join(', ')}`);

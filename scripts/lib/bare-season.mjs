@@ -1,6 +1,6 @@
-// A yardstick for the comparison of habits: one season of a tomato in a 14 l pot, watered by need, as a bare loop over
-// typed arrays: the equations of core/src/water and nothing else (no records, no objects, no choice of soil, place or habit).
-// It is only a measure of cost; that it computes the same is checked each time it is run.
+// A yardstick for the comparison of watering methods: one season of a tomato in a 14 l pot, watered by need, as a bare loop over
+// typed arrays: only the equations of core/src/water (no records, no objects, no choice of soil, place or method).
+// It measures cost only; each run checks that it computes the same.
 
 const SOIL_M2 = (volumeL) => (Math.PI / 4) * ((4 * volumeL) / 1000 / Math.PI) ** (2 / 3);
 const es = (t) => 0.6108 * Math.exp((17.27 * t) / (t + 237.3));

@@ -1,4 +1,4 @@
-// Building, as quietly as it may: the TypeScript compiler only does what has changed.
+// Builds quietly: the TypeScript compiler does only what has changed.
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -7,7 +7,7 @@ import { exec } from './exec.mjs';
 
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 
-/** Runs a program of the project's own node_modules; throws with its output when it fails. */
+/** Runs a program of the project's node_modules; throws with its output if it fails. */
 async function runTool(name, args, options = {}) {
   const done = await exec(join(ROOT, 'node_modules', '.bin', name), args, { cwd: ROOT, ...options });
   if (done.status !== 0) throw new Error(`${name} ${args.join(' ')} failed:\n${done.stdout}${done.stderr}`);
@@ -22,7 +22,7 @@ export async function buildCore() {
   await runTool('tsc', ['-b', 'core']);
 }
 
-/** Everything that `npm start` serves; skipped when no source has changed since the last time. */
+/** Builds everything `npm start` serves; skipped if no source has changed since. */
 export async function buildAll(tell) {
   const stampFile = join(ROOT, '.data', 'built');
   const now = stampOfSources();

@@ -1,4 +1,4 @@
-// The programs of one start. They are watched: what ends by itself is begun again, with growing pauses, and it is said. They end together, the
+// The programs of one start. One that ends by itself is restarted, with growing pauses and a message. They end together, the
 // last first, whether the starter ends them or is killed.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
@@ -25,8 +25,8 @@ export class Crew {
   }
 
   /**
-   * Makes a program known before there is anything of it, so that whatever it has begun by then is ended with the others.
-   * @param mark the word that its command line carries: by it, and by nothing else, it is found again and ended
+   * Registers a program before it runs, so that whatever it has begun by then ends with the others.
+   * @param mark the word in its command line by which, and only by which, it is found and ended
    */
   async expect({ name, what, mark, patienceMs }) {
     if (this.#stopping) throw new Plain('Stopped while starting.');
@@ -35,8 +35,8 @@ export class Crew {
   }
 
   /**
-   * Begins a program that is expected, and keeps it running.
-   * @param begin () => Promise<ChildProcess>, once it answers; called again whenever it was archived by itself
+   * Starts a registered program and keeps it running.
+   * @param begin () => Promise<ChildProcess>, once it answers; called again whenever it ends by itself
    */
   async begin(name, begin) {
     const member = this.#members.find((m) => m.name === name);
@@ -44,7 +44,7 @@ export class Crew {
     await this.#launch(member);
   }
 
-  /** The process that runs under a name now. */
+  /** Returns the process that runs under a name now. */
   pidOf(name) {
     return this.#members.find((m) => m.name === name)?.child?.pid;
   }
@@ -66,7 +66,7 @@ export class Crew {
     if (this.#stopping) await endMarked(member.mark, member.patienceMs);
   }
 
-  /** One that was up is begun again at once; one that does not come up, after a pause that grows. */
+  /** Restarts at once what was up; what does not come up, after a growing pause. */
   async #ended(member, how) {
     for (let pause = SHORTEST_PAUSE_MS; !this.#stopping; pause = Math.min(LONGEST_PAUSE_MS, pause * 2)) {
       this.#tell(`${member.what} ended by itself (${how}). It is started again …`);

@@ -1,4 +1,4 @@
-// The database of a script that is not the starter: the one that is running, else our own, begun for as long as it is needed.
+// The database for a script other than the starter: the running one, else our own, started for as long as needed.
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { DATA } from './machine.mjs';
@@ -7,8 +7,8 @@ import { Plain } from './say.mjs';
 import { takeTurn } from './turn.mjs';
 
 /**
- * @param alone nobody else may use it meanwhile
- * @returns its address, and what ends it again
+ * @param alone no one else may use it in the meantime
+ * @returns its address, and how to stop it
  */
 export async function databaseInUse({ alone = false } = {}) {
   const outside = process.env.DATABASE_URL;

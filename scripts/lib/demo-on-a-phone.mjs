@@ -1,9 +1,9 @@
-// The demo garden, opened on a phone of usual size. For measuring only.
+// Opens the demo garden on a phone of usual size, for measuring.
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { ROOT } from './build.mjs';
 
-/** Whoever asks closes the browser. */
+/** The caller closes the browser. */
 export async function demoOnAPhone(url, { email, password }) {
   const { chromium, devices } = createRequire(join(ROOT, 'e2e', 'package.json'))('@playwright/test');
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });

@@ -1,4 +1,4 @@
-// The attacks of `npm run endure`: what is tried, and how it is counted what was lost, doubled, or needed a person's help.
+// The attacks of `npm run endure`, and how lost, doubled and stuck writes are counted.
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync } from 'node:fs';
@@ -10,7 +10,7 @@ import { markOfDatabase } from './mariadb.mjs';
 import { carriersOf, markOf } from './processes.mjs';
 
 const WRITERS = 6;
-/** Answers after which the same is sent again: not now, no room, and somebody was at it in the same moment. */
+/** Answers after which the same write is sent again: not now, no space, or changed at the same moment. */
 const AGAIN = new Set([503, 507, 409]);
 const TODAY = '2026-07-18';
 const WATERINGS = {
@@ -26,12 +26,12 @@ const WATERINGS = {
   ],
 };
 
-/** What came of one kind of attack. */
+/** Result of one kind of attack. */
 export const outcome = (what) => ({ what, tried: 0, writes: 0, lost: 0, doubled: 0, help: 0 });
 
 /**
- * Somebody with a garden and a plant, who sends each write until it is acknowledged.
- * @param urls where servers are; the next is asked where one does not answer
+ * A person with a garden and a plant who sends each write until it is acknowledged.
+ * @param urls servers; the next is asked if one does not answer
  */
 export async function writer(urls) {
   const servers = [urls].flat();
@@ -77,7 +77,7 @@ const note = (w) => {
 };
 const taken = (w, { id, data }) => w.acknowledged.set(id, data.text);
 
-/** Writes until it is told to stop: notes, now and then two at once, a photo, or a file; each sent again until it is taken, and some once more after. */
+/** Writes until stopped: notes, sometimes two at once, a photo, or a file; each is sent until acknowledged, some once more. */
 async function keepWriting(w, signal) {
   while (!signal.aborted) {
     w.asked += 1;
@@ -91,7 +91,7 @@ async function keepWriting(w, signal) {
   }
 }
 
-/** As what waited on a device without signal. */
+/** Writes as a device that was offline does. */
 async function twoAtOnce(w) {
   const two = [note(w), note(w)];
   const answer = await w.must('PUT', `${w.at}/records/several`, { records: two });
@@ -106,7 +106,7 @@ async function photo(w) {
 }
 
 let drawn = null;
-/** A picture as a phone might send it, only smaller. */
+/** A picture as a phone sends it, but smaller. */
 const picture = () =>
   (drawn ??= import('sharp').then(({ default: sharp }) =>
     sharp({ create: { width: 64, height: 48, channels: 3, background: '#4a7a35' } })
@@ -114,14 +114,14 @@ const picture = () =>
       .toBuffer(),
   ));
 
-/** A file of two waterings: both stand there in the end, or neither. */
+/** A file of two waterings: in the end both are there, or neither. */
 async function file(w) {
   const rows = Buffer.from(`date,plant,litres\n${TODAY},P,1\n${TODAY},P,2\n`);
   await w.must('PUT', `${w.at}/imports/${randomUUID()}?plan=${encodeURIComponent(JSON.stringify(WATERINGS))}`, rows);
   w.files += 1;
 }
 
-/** Writers at work while `attack` is made; of several servers each writer begins with another. */
+/** Runs writers during an attack; with several servers each writer begins at another. */
 export async function underWrites(urls, row, attack) {
   const servers = [urls].flat();
   const from = (i) => [...servers.slice(i % servers.length), ...servers.slice(0, i % servers.length)];
@@ -144,7 +144,7 @@ export async function underWrites(urls, row, attack) {
 }
 
 /**
- * Is everything there that was acknowledged, once, and as it was sent?
+ * Returns whether everything acknowledged is there, once, and as it was sent.
  * @param photos the folder of the photos
  */
 export async function count(databaseUrl, writers, row, photos) {
@@ -157,7 +157,7 @@ export async function count(databaseUrl, writers, row, photos) {
       if (found.has(id)) row.doubled += 1;
       found.set(id, JSON.parse(data).text);
     }
-    // each text is written under one id only, so a text that stands twice was doubled
+    // each text is written under one id, so a text found twice was doubled
     row.doubled += rows.length - new Set(rows.map((r) => JSON.parse(r.data).text)).size;
     for (const [id, text] of w.acknowledged) if (found.get(id) !== text) row.lost += 1;
     const [pictures] = await db.query('SELECT id FROM photo WHERE gardenId = ?', [w.garden]);
@@ -170,14 +170,14 @@ export async function count(databaseUrl, writers, row, photos) {
       [w.garden],
     );
     row.lost += Math.max(0, 2 * w.files - n);
-    // the last file may have been taken without anybody hearing of it; more of it, or half of it, is a fault
+    // the last file may have arrived without an answer; more of it, or half of it, is a fault
     row.doubled += n > 2 * (w.files + 1) || n % 2 === 1 ? 1 : 0;
     row.writes += w.acknowledged.size + w.photos.length + w.files;
   }
   await db.end();
 }
 
-/** Waits until something is so; a person would have to help where it is not within the time. */
+/** Waits for a condition; if it takes too long, a person would have to help. */
 export async function comesAbout(row, what, ms = 60_000) {
   for (const until = Date.now() + ms; Date.now() < until; await wait(50))
     if (await Promise.resolve(what()).catch(() => false)) return true;
@@ -188,7 +188,7 @@ export async function comesAbout(row, what, ms = 60_000) {
 export const answers = (url, path = '/api/ready') =>
   fetch(`${url}${path}`, { signal: AbortSignal.timeout(2000) }).then((r) => r.ok);
 
-/** Runs `npm start` in a folder of its own until it says something, and sends it a signal then; null: none. */
+/** Runs `npm start` in its own folder until it prints something, then sends a signal; null: none. */
 export async function startUntil(folder, words, how) {
   mkdirSync(folder, { recursive: true });
   const port = await freePort();
@@ -219,6 +219,6 @@ export async function startUntil(folder, words, how) {
   return { url, child };
 }
 
-/** Programs that a start of this folder has begun and that run now. */
+/** Returns the running programs that a start of this folder began. */
 export const programsOf = (folder) =>
   [markOf('server', folder), markOf('station', folder), markOfDatabase(join(folder, 'mariadb'))].flatMap(carriersOf);

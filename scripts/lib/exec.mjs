@@ -1,10 +1,10 @@
-// Running a tool to its end, so that whoever wants to stop meanwhile is not kept waiting.
+// Runs a tool to its end without blocking, so that it can be stopped.
 import { spawn } from 'node:child_process';
 
 const running = new Set();
 let stopped = false;
 
-/** Ends every tool that is running, and lets no other begin. */
+/** Ends every running tool, and starts no other. */
 export function stopTools() {
   stopped = true;
   for (const child of running) child.kill('SIGTERM');
@@ -12,7 +12,7 @@ export function stopTools() {
 
 /**
  * Runs a program to its end.
- * @returns its exit status (null: it was stopped, or could not be begun) and what it printed
+ * @returns its exit status (null: stopped, or could not start) and its output
  */
 export function exec(program, args, options = {}) {
   if (stopped) return Promise.resolve({ status: null, stdout: '', stderr: 'stopped' });

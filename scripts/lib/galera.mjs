@@ -1,4 +1,4 @@
-// Nodes of a MariaDB Galera cluster on the loopback address, each with a folder and ports of its own.
+// Nodes of a MariaDB Galera cluster on loopback, each with its own folder and ports.
 import { mkdirSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
 import { freePort } from './port.mjs';
@@ -8,9 +8,9 @@ import { Plain } from './say.mjs';
 const PROVIDER = '/usr/lib/galera/libgalera_smm.so';
 
 /**
- * Starts one node. The first founds the cluster; the others, and the first when it comes back, take over what the others hold.
- * @param ports of all nodes, for what they say to each other
- * @param other a node that runs already; none: this one founds the cluster
+ * Starts one node. The first founds the cluster; the others, and the first after a restart, copy what the others hold.
+ * @param ports of all nodes, for their traffic
+ * @param other a running node; without one, this node founds the cluster
  */
 export async function galeraNode(home, i, ports, other) {
   mkdirSync(home, { recursive: true });
@@ -29,11 +29,11 @@ export async function galeraNode(home, i, ports, other) {
     `--wsrep-provider-options=base_port=${ports[i]};gmcast.listen_addr=tcp://127.0.0.1:${ports[i]};ist.recv_addr=127.0.0.1:${ist};gcache.size=32M`,
     '--wsrep-sst-method=rsync',
     `--wsrep-sst-receive-address=127.0.0.1:${sst}`,
-    // what a server reads after it was told "kept" is what was kept, on whichever node
+    // a server must read what was acknowledged, on whichever node
     '--wsrep-sync-wait=1',
     ...(other ? [] : ['--wsrep-new-cluster']),
   ]);
-  // whoever joins holds what the others hold, also their passwords
+  // a joining node takes over what the others hold, including passwords
   const url = other ? Object.assign(new URL(other.url), { port: new URL(db.url).port }).toString() : db.url;
   for (let tries = 0; (await nodeState(url).catch(() => null))?.state !== 'Synced'; tries++) {
     if (tries > 600) throw new Plain(`Node ${i + 1} did not join within a minute.`);
@@ -42,7 +42,7 @@ export async function galeraNode(home, i, ports, other) {
   return { url, stop: db.stop, kill: () => db.child.kill('SIGKILL') };
 }
 
-/** How many nodes it sees, and whether it is up to date. */
+/** Returns how many nodes it sees, and whether it is up to date. */
 export async function nodeState(url) {
   const { createConnection } = await import('mysql2/promise');
   const db = await createConnection({ uri: url, connectTimeout: 2000 });

@@ -1,5 +1,5 @@
-// A small process beside the starter. It does nothing but hold the other end of a pipe; when that falls silent, because the starter was archived in
-// whatever way, it ends the programs that the starter had begun or was about to begin, the last first.
+// A small process beside the starter. It only holds the other end of a pipe; when the pipe closes, because the starter ended in
+// any way, it ends the programs the starter had started or was about to start, the last first.
 import { createInterface } from 'node:readline';
 import { endMarked } from './processes.mjs';
 

@@ -1,13 +1,13 @@
-// A garden of the size that few have, written straight into the database: for measuring only.
+// A larger garden than most, written directly into the database, for measuring.
 import { randomUUID } from 'node:crypto';
 
 const SIGNS = ['fruit-blossom-end-dark', 'leaf-target-spots', 'leaf-wilt', 'flower-drop', 'pest-aphids'];
 const DAYS = 100;
 
 /**
- * @param send sends to the API as somebody who is signed in: (method, path, body) => text
+ * @param send sends to the API as a signed-in person: (method, path, body) => text
  * @param db a connection to the database
- * @param shape how many plants, how many stand together, how many records each has in a season, how many seasons
+ * @param shape number of plants, plants per bed, records per plant and season, seasons
  */
 export async function largeGarden(send, db, addDays, { plants, together, records, seasons = 1 }) {
   const { GARDEN } = await import('@candid-leaf/demo');

@@ -1,4 +1,4 @@
-// What the machine must have: Node.js, a few Debian packages, room on the disk, the npm packages.
+// What the machine needs: Node.js, a few Debian packages, disk space, the npm packages.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, statfsSync, writeFileSync } from 'node:fs';
@@ -7,7 +7,7 @@ import { ROOT } from './build.mjs';
 import { exec } from './exec.mjs';
 import { Plain, say } from './say.mjs';
 
-/** Where everything is kept that a start makes; elsewhere by DATA_FOLDER. */
+/** Folder for everything a start creates; DATA_FOLDER moves it. */
 export const DATA = process.env.DATA_FOLDER ? resolve(process.env.DATA_FOLDER) : join(ROOT, '.data');
 const NEEDED_MB = 1200;
 
@@ -30,7 +30,7 @@ export function checkDisk(needMb = NEEDED_MB) {
 const has = (program) => spawnSync('sh', ['-c', `command -v ${program}`]).status === 0;
 export const isRoot = () => process.getuid?.() === 0;
 
-/** A folder for one run only, which the database's own user may enter. */
+/** A folder for one run, readable by the database's own user. */
 export function throwAwayFolder(name) {
   mkdirSync(DATA, { recursive: true });
   const folder = mkdtempSync(join(DATA, `${name}-`));
@@ -63,7 +63,7 @@ export async function ensurePackages(wanted) {
   if (!(await run(command))) throw new Plain(`Installing ${missing.join(' and ')} did not work. ${byHand}`);
 }
 
-/** Installs the npm packages when they are missing or the lock file has changed. */
+/** Installs the npm packages if they are missing or the lock file has changed. */
 export async function ensureModules() {
   const stamp = join(ROOT, 'node_modules', '.candid-leaf');
   const wanted = createHash('sha256')
@@ -79,5 +79,5 @@ export async function ensureModules() {
   writeFileSync(stamp, wanted);
 }
 
-/** Where the photos are, for whoever copies them. */
+/** Where the photos are, for backups. */
 export const photosFolder = () => process.env.PHOTOS ?? join(DATA, 'photos');

@@ -1,4 +1,4 @@
-// Copies of photos, beside those of the database: each picture once, however many copies name it. A picture never changes under its name.
+// Backups of photos, beside those of the database: each picture once, however many backups name it. A picture never changes.
 import { createHash } from 'node:crypto';
 import { copyFileSync, existsSync, mkdirSync, readFileSync, renameSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -14,7 +14,7 @@ function put(from, to) {
   renameSync(`${to}.partial`, to);
 }
 
-/** The files of the photos that a database names at this moment. */
+/** Returns the photo files a database names at this moment. */
 async function filesNamedIn(reader) {
   const [tables] = await reader.query(`SHOW TABLES LIKE 'photo'`);
   if (tables.length === 0) return [];
@@ -23,9 +23,9 @@ async function filesNamedIn(reader) {
 }
 
 /**
- * Copies the photos that a database names into `photos` in the folder of copies, those that are not there yet.
- * @param reader a connection that sees the moment of the copy
- * @returns each with its sum; and how many are named and not on the disk
+ * Copies the photos a database names into `photos` in the backup folder, unless they are there.
+ * @param reader a connection that sees the moment of the backup
+ * @returns each with its checksum, and how many are named but missing on disk
  */
 export async function copyPhotos(reader, photos, folder) {
   const sums = {};
@@ -44,7 +44,7 @@ export async function copyPhotos(reader, photos, folder) {
 }
 
 /**
- * Are all photos of a copy there, as they were?
+ * Returns whether all photos of a backup are there, unchanged.
  * @throws which is not
  */
 export function checkPhotos(sums, folder) {
