@@ -1,0 +1,114 @@
+import fc from 'fast-check';
+import { DATE_WORDS, type Band } from '@candid-leaf/core/planning';
+import { STARTERS } from '@candid-leaf/core/products';
+import { addDays, formatterFor, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { nextSeed } from '../src/features/practice/next-seed';
+import { causeLabel, plantInWords, showedInWords, worthInWords } from '../src/features/practice/words';
+import { laneOf } from '../src/features/season/lanes';
+import { townInWords } from '../src/features/settings/start/town-field';
+import { amountOf, labelInWords } from '../src/features/shed/product-words';
+import { benchInputOf } from '../src/features/water/bench/bench-input';
+
+test('season: no bar of a lane begins before the one before it has ended, and lanes are filled from the first', () => {
+  const what = fc.constantFrom(...(Object.keys(DATE_WORDS) as Band['what'][]));
+  const bands = fc
+    .array(fc.tuple(what, fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 60 })), { maxLength: 15 })
+    .map((list) =>
+      list
+        .sort(([, a], [, b]) => a - b)
+        .map(([w, from, days]) => ({
+          what: w,
+          from: addDays('2026-01-01', from),
+          to: addDays('2026-01-01', from + days),
+        })),
+    );
+  fc.assert(
+    fc.property(bands, (list) => {
+      const lanes = laneOf(list as unknown as Band[]);
+      list.forEach((band, i) => {
+        const before = list.filter((_, k) => k < i && lanes[k] === lanes[i]).at(-1);
+        if (before) expect(band.from > before.to).toBe(true);
+        expect(lanes[i]).toBeLessThanOrEqual(new Set(lanes.slice(0, i)).size);
+      });
+    }),
+  );
+});
+
+describe('shed', () => {
+  const product = (more: object) => ({ ...STARTERS[0]!, ...more });
+  test('a label in a line: nutrients, dose, interval; the wait of sprays only', () => {
+    const feed = product({ n: 4, p2o5: 3, k2o: 8, form: 'liquid', dose: { per: 'litre', amount: 4.4 }, everyDays: 14 });
+    expect(labelInWords(feed, METRIC_FORMAT)).toBe('4-3-8 · 4.4 mL a litre of water, at most every 14 days');
+    const spray = { kind: 'spray', n: 0, p2o5: 0, k2o: 0, dose: null } as const;
+    expect([0, 1, 3].map((harvestDays) => labelInWords(product({ ...spray, harvestDays }), METRIC_FORMAT))).toEqual([
+      'pick the same day',
+      'pick after 1 day',
+      'pick after 3 days',
+    ]);
+    expect(
+      labelInWords(product({ kind: 'feed', harvestDays: 3, dose: null, n: 0, p2o5: 0, k2o: 0 }), METRIC_FORMAT),
+    ).toBe('');
+  });
+  test('what is poured is in millilitres, what is weighed in the garden’s own mass', () => {
+    const us = formatterFor({ temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
+    expect(amountOf(product({ form: 'liquid' }), 20, METRIC_FORMAT)).toMatch(/20.mL/);
+    expect(amountOf(product({ form: 'dry', gPerMl: null }), 50, METRIC_FORMAT)).toMatch(/50.g/);
+    expect(amountOf(product({ form: 'dry', gPerMl: null }), 56.7, us)).toContain('oz');
+  });
+});
+
+describe('practice', () => {
+  test('the next plant is the first not yet answered', () => {
+    expect(nextSeed([])).toBe(1);
+    expect(nextSeed([{ seed: 1 }, { seed: 2 }, { seed: 4 }])).toBe(3);
+    expect(nextSeed([{ seed: 1 }, { seed: 2 }, { seed: 4 }], 3)).toBe(5);
+  });
+  test('words: causes without a full stop, nothing seen, the worth of a check, the plant', () => {
+    expect(causeLabel(null)).toBe('Nothing in the records explains it');
+    expect(causeLabel('hot-days')).toMatch(/^[A-Z].*[^.]$/);
+    expect(showedInWords([])).toBe('None of these.');
+    expect([0.5, 0.1, 0, -0.1].map(worthInWords)).toEqual([
+      'showed a lot',
+      'showed a little',
+      'showed nothing',
+      'made it less clear',
+    ]);
+    const plant = (habit: string | null) =>
+      plantInWords({ plant: { habit, type: 'paste', crop: 'tomato' }, place: { kind: 'raised-bed' } } as never);
+    expect(plant('indeterminate')).toBe('An indeterminate paste tomato in a raised bed');
+    expect(plant(null)).toBe('A paste tomato in a raised bed');
+  });
+});
+
+test('a town is named with its region, unless both have one name', () => {
+  const town = (name: string, region: string | null, country: string) =>
+    townInWords({ name, region, country, latitude: 0, longitude: 0, timeZone: 'UTC' });
+  expect(town('Winchester', 'Ohio', 'US')).toBe('Winchester, Ohio, United States');
+  expect(town('Zürich', 'Zurich', 'CH')).toBe('Zürich, Switzerland');
+  expect(town('Alba', null, 'IT')).toBe('Alba, Italy');
+});
+
+test('the comparison of watering methods gets measured days since planting, 200 at most, and no area for a pot', () => {
+  const day = (i: number) => addDays('2026-01-01', i);
+  const view = (kind: string, transplantedOn: string | null) =>
+    ({
+      garden: { latitude: 45, longitude: 9, elevationM: 100, today: day(300) },
+      place: { kind },
+      plant: { transplantedOn },
+      report: { water: { daily: [{ soilM2: 0.3 }] } },
+      weather: Array.from({ length: 320 }, (_, i) => ({ day: day(i), kind: i > 300 ? 'forecast' : 'observed' })),
+      records: [
+        { type: 'watering', data: { date: day(9) } },
+        { type: 'note', data: { date: day(8) } },
+        { type: 'watering', data: { date: day(7) } },
+      ],
+    }) as never;
+  const asked = { setUps: [], weather: 'recorded', years: 1 } as never;
+  const bed = benchInputOf(view('ground', day(250)), asked);
+  expect([bed.recorded[0]!.date, bed.recorded.at(-1)!.date]).toEqual([day(250), day(300)]);
+  expect(bed.plant.place.areaM2).toBe(0.3);
+  expect(bed.plant.watering!.map((w) => w.date)).toEqual([day(7), day(9)]);
+  const pot = benchInputOf(view('container', null), asked);
+  expect(pot.recorded).toHaveLength(200);
+  expect(pot.plant.place.areaM2).toBeNull();
+});
