@@ -46,7 +46,7 @@ async function views(page: Page): Promise<[string, string][]> {
     ['soils', `${garden}/shed/soil`],
     ['a product', `${garden}/shed/products/new?from=neem`],
     ['days away', `${garden}/away`],
-    ['plant of another garden', `${garden}/neighbour`],
+    ['plant of another garden', `${garden}/other-garden`],
     ['import and export', `${garden}/files`],
     ['people and access', `${garden}/people`],
     ['account', '/account'],

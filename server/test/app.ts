@@ -45,6 +45,16 @@ export class TestStation extends WeatherStation {
 
 /** The real application on a database of its own. */
 /** @param through another way to the database than the straight one */
+/** Starts an application before the tests of a file, and stops it after them. */
+export function useApp(...how: Parameters<typeof startApp>): App {
+  let running: App | undefined;
+  beforeAll(async () => {
+    running = await startApp(...how);
+  });
+  afterAll(() => running?.stop());
+  return new Proxy({} as App, { get: (_, name) => Reflect.get(running ?? {}, name) as unknown });
+}
+
 /** @param install what is put onto it besides, before it begins */
 export async function startApp(
   more: Partial<Config> = {},

@@ -2,14 +2,10 @@ import type { NewCalendarLink } from '@candid-leaf/contract';
 import ICAL from 'ical.js';
 import { asCalendar } from '../src/calendar/as-calendar.js';
 import { withoutSecrets } from '../src/shared/log.js';
-import { gardener, startApp, type App } from './app.js';
+import { gardener, useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 const TODAY = '2026-07-18';
 
 /** As another program reads it: an independent parser. */

@@ -1,12 +1,8 @@
 import { v7 as uuid } from 'uuid';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 test('what is claimed of a measure is told with the first record that names it, and is recorded all the same; once', async () => {
   const g = await gardenOf(app);

@@ -1,13 +1,9 @@
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 const TODAY = '2026-07-18';
 
 /** An indeterminate tomato of 1.2 m in a cool room, its lowest leaves on the soil. */

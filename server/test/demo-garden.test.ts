@@ -2,14 +2,10 @@ import { GARDEN } from '@candid-leaf/demo';
 import type { GardenDto } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
 import { DEMO_ACCOUNT } from '@candid-leaf/demo';
-import { gardener, startApp, type App } from './app.js';
+import { gardener, useApp } from './app.js';
 
 /** A garden that the setting names as the made-up one. */
-let app: App;
-beforeAll(async () => {
-  app = await startApp({ demoGarden: GARDEN.id });
-});
-afterAll(() => app.stop());
+const app = useApp({ demoGarden: GARDEN.id });
 
 test('the made-up garden is open to all who have an account, to look at and no more', async () => {
   const at = `/api/gardens/${GARDEN.id}`;

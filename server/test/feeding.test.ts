@@ -1,13 +1,9 @@
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 const TODAY = '2026-07-18';
 const FEED = { product: 'Something', n: 4, p2o5: 3, k2o: 8, grams: 10, form: 'liquid' };
 

@@ -2,13 +2,9 @@ import type { GardenView, PlantView } from '@candid-leaf/contract';
 import { parseCase } from '@candid-leaf/core/casefile';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
-import { gardener, potted, startApp, type App } from './app.js';
+import { gardener, potted, useApp } from './app.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 const TODAY = '2026-07-18';
 const watering = (of: object, date: string, litres: number) => ({

@@ -1,11 +1,7 @@
 import type { TownDto } from '@candid-leaf/contract';
-import { gardener, startApp, type App } from './app.js';
+import { gardener, useApp } from './app.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 test('a town is found by its first letters, whatever its accents; with its point and its time zone', async () => {
   const { agent } = await gardener(app);

@@ -1,13 +1,9 @@
 import type { PlantCase } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 const TODAY = '2026-07-18';
 
 test('minutes are litres from the moment they are written: no later change of the place touches them', async () => {

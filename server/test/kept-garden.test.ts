@@ -6,15 +6,11 @@ import { Assessments } from '../src/assessment/assessments.service.js';
 import { RecordsService } from '../src/records/records.service.js';
 import { GardensService } from '../src/gardens/gardens.service.js';
 import { DataSource } from 'typeorm';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
 /** What is held of a garden, brought up to date write by write, is what somebody reads who has never seen it. */
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 const TODAY = '2026-07-18';
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value));

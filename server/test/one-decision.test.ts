@@ -2,14 +2,10 @@ import { PLACE_KINDS } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { METHOD_CODES } from '@candid-leaf/core/water';
 import fc from 'fast-check';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 const TODAY = '2026-07-18';
 
 const anyPlace = fc.record({

@@ -1,13 +1,9 @@
 import type { PracticeAnswerInput, PracticeDto } from '@candid-leaf/contract';
 import { MOST_KEPT } from '../src/practice/practice.service.js';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 const ANSWER: PracticeAnswerInput = {
   theme: 'wilting',

@@ -1,12 +1,8 @@
 import type { ProductDto } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
-import { gardener, startApp, type App } from './app.js';
+import { gardener, useApp } from './app.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 const feed = (facts: object = {}) => ({
   id: uuid(),

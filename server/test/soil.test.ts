@@ -1,14 +1,10 @@
 import type { SoilView } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 const TODAY = '2026-07-18';
 
 test('a soil test as the laboratory gave it: read into levels that findings go by; an older one stays, the newest counts', async () => {

@@ -2,13 +2,9 @@ import type { FilePreview, ImportPlan, ImportReport } from '@candid-leaf/contrac
 import { parse } from 'csv-parse/sync';
 import { v7 as uuid } from 'uuid';
 import { csvRows, guessDelimiter } from '../src/transfer/csv-rows.js';
-import { gardener, helper, potted, startApp, type App } from './app.js';
+import { gardener, helper, potted, useApp } from './app.js';
 
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 async function* pieces(text: string | Buffer, size = 7): AsyncGenerator<Buffer> {
   const all = Buffer.from(text as string);

@@ -1,14 +1,10 @@
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
-import { startApp, type App } from './app.js';
+import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
 /** What is not known is asked, what is taken on is climbed step by step, and a place has a weather of its own. */
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 const TODAY = '2026-07-18';
 const POT = { kind: 'container', texture: 'potting-mix', volumeL: 14 };
 

@@ -1,14 +1,10 @@
 import { GARDEN } from '@candid-leaf/demo';
 import type { GardenView, RecordDto, SeveralAnswers } from '@candid-leaf/contract';
 import { v7 as uuid } from 'uuid';
-import { gardener, potted, startApp, type App } from './app.js';
+import { gardener, potted, useApp } from './app.js';
 
 /** The same write sent again, in other letters, or at the same moment by two. */
-let app: App;
-beforeAll(async () => {
-  app = await startApp();
-});
-afterAll(() => app.stop());
+const app = useApp();
 
 const statuses = (answers: { status: number }[]) => [...new Set(answers.map((a) => a.status))].sort();
 const atOnce = <T>(n: number, work: (i: number) => PromiseLike<T>): Promise<T[]> =>

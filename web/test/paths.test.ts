@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { apiOf, linkTo, ROUTES, type Route } from '../src/lib/paths';
+import { apiOf, linkTo, OLD_PATHS, ROUTES, type Route } from '../src/lib/paths';
 
 const files = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((e) =>
@@ -15,6 +15,14 @@ test('a link fills in its ids, and leaves out what was not asked', () => {
   expect(linkTo('garden', { gardenId: 'g' })).toBe('/gardens/g');
   expect(linkTo('disorder', { gardenId: 'g', disorder: 'a/b' })).toBe('/gardens/g/handbook/a%2Fb');
   expect(apiOf('g', 'tasks', 'water:1/2', 'done')).toBe('/gardens/g/tasks/water%3A1%2F2/done');
+});
+
+test('an address of the version before leads to one of today’s', () => {
+  const today = Object.values(ROUTES) as string[];
+  for (const [from, to] of OLD_PATHS) {
+    expect([to, today.includes(to.replace('/*', ''))]).toEqual([to, true]);
+    expect([from, today.includes(from.replace('/*', ''))]).toEqual([from, false]);
+  }
 });
 
 test('every address has a page, and no page writes an address by hand', () => {

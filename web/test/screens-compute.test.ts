@@ -5,6 +5,7 @@ import { addDays, formatterFor, METRIC_FORMAT } from '@candid-leaf/core/units';
 import { nextSeed } from '../src/features/practice/next-seed';
 import { causeLabel, plantInWords, showedInWords, worthInWords } from '../src/features/practice/words';
 import { laneOf } from '../src/features/season/lanes';
+import { cautionsOnce } from '../src/lib/cautions';
 import { townInWords } from '../src/features/settings/start/town-field';
 import { amountOf, labelInWords } from '../src/features/shed/product-words';
 import { benchInputOf } from '../src/features/water/bench/bench-input';
@@ -111,4 +112,20 @@ test('the comparison of watering methods gets measured days since planting, 200 
   const pot = benchInputOf(view('container', null), asked);
   expect(pot.recorded).toHaveLength(200);
   expect(pot.plant.place.areaM2).toBeNull();
+});
+
+test('precautions of a list: each in full once, where it first applies; after that the act it was shown with', () => {
+  expect(
+    cautionsOnce([
+      { label: 'Lime', cautions: ['dust', 'gloves'] },
+      { label: 'Mulch', cautions: [] },
+      { label: 'Sulfur', cautions: ['gloves', 'eyes', 'dust'] },
+      { label: 'Cut', cautions: ['eyes'] },
+    ]),
+  ).toEqual([
+    { inFull: ['dust', 'gloves'], asFor: [] },
+    { inFull: [], asFor: [] },
+    { inFull: ['eyes'], asFor: ['Lime'] },
+    { inFull: [], asFor: ['Sulfur'] },
+  ]);
 });

@@ -13,6 +13,8 @@ import { GardenPage } from '../../../frame/garden-page';
 import { ownDrawing } from '../../../signs/own-drawing';
 import { Unfold } from '../../../ui/unfold';
 import { Scroller } from '../../../ui/scroller';
+import { cautionsOnce } from '../../../lib/cautions';
+import { Precautions } from '../../../ui/precautions';
 
 /** One problem: what it looks like, look-alikes, causes, what to do and what not. */
 export function DisorderPage() {
@@ -128,23 +130,25 @@ function WhatToDo({ d }: { d: DisorderRow }) {
   const remedies = [...new Map(d.remedies.map((l) => [l.remedy, l])).values()].sort(
     (a, b) => remedyRow(a.remedy).rung - remedyRow(b.remedy).rung,
   );
+  const precautions = cautionsOnce(
+    remedies.map(({ remedy, cautions = [] }) => {
+      const r = remedyRow(remedy);
+      return { label: r.label, cautions: [...r.cautions, ...cautions] };
+    }),
+  );
   return (
     <section aria-label="What to do">
       <h2 className="mb-2 text-xl">What to do, gentlest first</h2>
       <ol className="flex flex-col divide-y divide-line">
-        {remedies.map(({ remedy, drivers, cautions = [] }) => {
+        {remedies.map(({ remedy, drivers }, i) => {
           const r = remedyRow(remedy);
           return (
             <li key={remedy} className="py-2 first:pt-0">
-              <strong>{r.label}.</strong> {r.how}
+              <strong>{r.label}.</strong> {r.how}{' '}
               {drivers && (
                 <span className="text-soft">If the records show {drivers.map((x) => DRIVERS[x]).join(' or ')}.</span>
               )}
-              {[...r.cautions, ...cautions].map((c) => (
-                <span key={c} className="mt-1 block border-l-4 border-line pl-2 text-sm">
-                  {CAUTIONS[c]}
-                </span>
-              ))}
+              <Precautions {...precautions[i]!} text={(c) => CAUTIONS[c]} />
             </li>
           );
         })}

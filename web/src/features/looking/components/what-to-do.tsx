@@ -20,6 +20,8 @@ import { useWrite } from '../../../ui/use-write';
 import { stepsFor, WHAT_TO_DO } from './steps';
 import { startTreatment } from '../../../data/plants';
 import { Unfold } from '../../../ui/unfold';
+import { Precautions } from '../../../ui/precautions';
+import { cautionsOnce } from '../../../lib/cautions';
 
 /** What to do, gentlest first: each with amount, day, cautions and the sign of success. */
 export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean }) {
@@ -80,6 +82,7 @@ function ForOne({ view, disorder, alone, reading }: Props) {
 
 /** Steps: now, only if that was not enough, and next season. */
 function Ladder({ remedies, helped }: { remedies: readonly Remedy[]; helped: PlantView['helped'] }) {
+  const precautions = cautionsOnce(remedies.map((r) => ({ label: remedyRow(r.remedy).label, cautions: r.cautions })));
   const steps = [...new Set(remedies.map((r) => r.step))].sort((a, b) => (a || Infinity) - (b || Infinity));
   return steps.map((step) => {
     const own = remedies.filter((r) => r.step === step);
@@ -92,6 +95,7 @@ function Ladder({ remedies, helped }: { remedies: readonly Remedy[]; helped: Pla
             <Step
               key={r.remedy}
               remedy={r}
+              precautions={precautions[remedies.indexOf(r)]!}
               n={remedies.indexOf(r) + 1}
               rate={helped[helpedKey(r.forDisorder, r.remedy)]}
             />
@@ -102,7 +106,14 @@ function Ladder({ remedies, helped }: { remedies: readonly Remedy[]; helped: Pla
   });
 }
 
-function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | undefined }) {
+interface StepProps {
+  remedy: Remedy;
+  precautions: ReturnType<typeof cautionsOnce<string>>[number];
+  n: number;
+  rate: Rate | undefined;
+}
+
+function Step({ remedy: r, precautions, n, rate }: StepProps) {
   const format = useFormat();
   const { today } = useGarden();
   const text = remedyRow(r.remedy);
@@ -130,11 +141,7 @@ function Step({ remedy: r, n, rate }: { remedy: Remedy; n: number; rate: Rate | 
               : ', too few to judge.'}
           </p>
         )}
-        {r.cautions.map((c) => (
-          <p key={c} className="mt-1 border-l-4 border-line pl-2 text-sm">
-            {c}
-          </p>
-        ))}
+        <Precautions {...precautions} text={(c) => c} />
       </div>
       <p className="text-soft tabular-nums sm:text-right">{r.step <= 1 && r.when === today ? 'today' : when}</p>
     </li>

@@ -11,6 +11,7 @@ export function Drenches() {
           <Row key={d.code} drench={d} />
         ))}
       </ul>
+      <p className="mt-1 text-sm text-soft">Source: {[...new Set(DRENCHES.map((d) => d.source))].join('; ')}.</p>
     </Panel>
   );
 }
@@ -29,7 +30,7 @@ function Row({ drench: d }: { drench: Drench }) {
         </span>
       </p>
       <p className="text-sm text-soft">
-        Only for {d.when}. {d.caution} Source: {d.source}.
+        Only for {d.when}. {d.caution}
       </p>
     </li>
   );
