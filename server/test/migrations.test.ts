@@ -8,7 +8,7 @@ let db: Connection;
 let source: DataSource;
 const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
 const [account, garden, drip, can, plant, second, trouble, variety] = Array.from({ length: 8 }, () => uuid());
-const [minutes, lost, litres, task, watering, bench, resistant] = Array.from({ length: 7 }, () => uuid());
+const [minutes, lost, litres, task, watering, bench] = Array.from({ length: 6 }, () => uuid());
 
 beforeAll(async () => {
   const root = process.env.TEST_DATABASE_URL;
@@ -87,7 +87,6 @@ beforeAll(async () => {
     why: 'why',
   };
   await insert('task', { ...asked, id: task, remedy: 'pick-off-affected-fruit', laterUntil: '2026-07-20' });
-  await insert('task', { ...asked, id: resistant, remedy: 'fleece' });
   await insert('task', { ...asked, id: watering, remedy: 'even-watering', everyDays: 2 });
   for (const [taskKey, day] of [
     [`look:${trouble}`, '2026-07-15'],
@@ -113,7 +112,6 @@ beforeAll(async () => {
   await put('UPDATE plant SET cultivarId = ?, kindUnsure = 1 WHERE id = ?', variety, plant);
   await put('UPDATE place SET watering = ? WHERE id = ?', '{"school":"deep","lean":"dry","drierFinish":true}', drip);
   await put(`INSERT INTO task_pace VALUES (?, 'water', 2, 9, 12, '2026-07-01')`, garden);
-  await put(`UPDATE treatment_task SET remedy = 'resistant-cultivar' WHERE id = ?`, resistant);
   await before.destroy();
   source = new DataSource({ ...options, migrations: [first!, then!, ...newer] });
   await source.initialize();
@@ -147,10 +145,9 @@ test('a finding that was taken on is a treatment with its remedies; waterings ar
   expect(treatment).toMatchObject({ id: trouble, disorder: 'blossom-end-rot' });
   expect((JSON.parse(treatment!.remedies as string) as string[]).sort()).toEqual([
     'even-watering',
-    'fleece',
     'pick-off-affected-fruit',
   ]);
-  expect(await all(`SELECT id, treatmentId, remedy FROM treatment_task WHERE id <> '${resistant}'`)).toEqual([
+  expect(await all('SELECT id, treatmentId, remedy FROM treatment_task')).toEqual([
     { id: task, treatmentId: trouble, remedy: 'pick-off-affected-fruit' },
   ]);
 });
@@ -165,7 +162,7 @@ test('what was put off stays put off, until the day on which it was to come back
   ]);
 });
 
-test('varieties, watering methods, estimated minutes and remedies keep their values under their new names', async () => {
+test('varieties, watering methods and estimated minutes keep their values under their new names', async () => {
   expect(await all('SELECT id, name FROM variety')).toEqual([{ id: variety, name: 'Packet' }]);
   const [own] = await all(`SELECT varietyId, varietyUnsure FROM plant WHERE id = '${plant}'`);
   expect(own).toEqual({ varietyId: variety, varietyUnsure: 1 });
@@ -174,8 +171,6 @@ test('varieties, watering methods, estimated minutes and remedies keep their val
   expect(await all('SELECT ticks, took, estimatedMinutes FROM task_pace')).toEqual([
     { ticks: 2, took: 9, estimatedMinutes: 12 },
   ]);
-  const [remedy] = await all(`SELECT remedy FROM treatment_task WHERE id = '${resistant}'`);
-  expect(remedy).toEqual({ remedy: 'resistant-variety' });
 });
 
 test('set-ups of the bench name their strategy', async () => {

@@ -8,7 +8,6 @@ const RENAMED_FIELDS: Readonly<Record<string, string>> = {
   drierFinish: 'drierRipening',
   reckoned: 'estimatedMinutes',
 };
-const RENAMED_REMEDIES: Readonly<Record<string, string>> = { 'resistant-cultivar': 'resistant-variety' };
 
 /** Names of garden-file tables of earlier versions. */
 export const RENAMED_TABLES: Readonly<Record<string, string>> = { kinds: 'varieties' };
@@ -26,17 +25,17 @@ export function withCurrentNames<T>(value: T): T {
   }
   if (value === null || typeof value !== 'object' || Object.getPrototypeOf(value) !== Object.prototype) return value;
   let changed = false;
-  const row: Record<string, unknown> = {};
+  const fields: [string, unknown][] = [];
   for (const [name, old] of Object.entries(value)) {
     const current = Object.hasOwn(RENAMED_FIELDS, name) ? RENAMED_FIELDS[name]! : name;
     if (current !== name && Object.hasOwn(value, current)) {
       changed = true;
       continue;
     }
-    const now =
-      current === 'remedy' && typeof old === 'string' ? (RENAMED_REMEDIES[old] ?? old) : withCurrentNames<unknown>(old);
+    const now = withCurrentNames<unknown>(old);
     if (current !== name || now !== old) changed = true;
-    row[current] = now;
+    fields.push([current, now]);
   }
-  return changed ? (row as T) : value;
+  // fromEntries: a field called __proto__ stays a field, to be refused
+  return changed ? (Object.fromEntries(fields) as T) : value;
 }

@@ -58,7 +58,7 @@ test('a report’s next watering, its watering remedies and the pour tell one da
   );
 });
 
-test('who is told to hold the water back is given none today, whatever the method, and the others of a bed still get theirs', () => {
+test('a plant whose water is held back gets none today with any method; the others in its bed still get theirs', () => {
   const bed = { kind: 'raised-bed', texture: 'clay-loam', areaM2: 0.2, drainageMmPerH: 12 } as const;
   const soaked = aCase({
     place: bed,

@@ -18,7 +18,7 @@ test('water, cover and picking run together; cuts after them, then feeds, then o
 });
 test('the first there is, is step 1; next season’s hang on no follow-up', () => {
   expect(steps('soap-spray', 'rotate', 'neem-spray')).toEqual([1, 0, 2]);
-  expect(steps('rotate', 'resistant-variety')).toEqual([0, 0]);
+  expect(steps('rotate', 'resistant-cultivar')).toEqual([0, 0]);
 });
 test('property: in every trouble steps have no gap, sprays never share one, and a gentler rung never waits for a stronger', () => {
   for (const d of DISORDERS) {

@@ -2,9 +2,9 @@ import { waterBalance, waterExplained } from '../../src/water/index.js';
 import { aCase, ASOF, everyNDays } from '../helpers.js';
 
 const pot = { kind: 'container' as const, texture: 'potting-mix' as const, volumeL: 20 };
-const reckoned = (records: object) => waterExplained(waterBalance(aCase({ place: pot, records }, 30)).days);
+const explain = (records: object) => waterExplained(waterBalance(aCase({ place: pot, records }, 30)).days);
 
-describe('what the water left is reckoned from', () => {
+describe('what the water left is computed from', () => {
   it('sums what was given, used and drained, so that the books balance', () => {
     const c = aCase({ place: pot, records: { watering: everyNDays(2, 9, 30) } }, 30);
     const { days } = waterBalance(c);
@@ -23,7 +23,7 @@ describe('what the water left is reckoned from', () => {
   });
 
   it('names the last word that told it better, and says nothing where nobody knows what it got', () => {
-    const told = reckoned({
+    const told = explain({
       watering: everyNDays(2, 3, 30),
       soilChecks: [
         { date: '2026-07-12', feel: 'dry' },
@@ -31,6 +31,6 @@ describe('what the water left is reckoned from', () => {
       ],
     })!;
     expect(told.correctedBy).toEqual({ by: 'finger', on: ASOF });
-    expect(reckoned({})).toBeNull();
+    expect(explain({})).toBeNull();
   });
 });

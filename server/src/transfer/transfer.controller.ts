@@ -9,7 +9,7 @@ import {
   type ImportDto,
   type ImportReport,
 } from '@candid-leaf/contract';
-import { checked, RefusedInput } from '@candid-leaf/core/records';
+import { checked, RefusedInput, RENAMED_TABLES } from '@candid-leaf/core/records';
 import { isTable } from '@candid-leaf/core/tables';
 import type { Request, Response } from 'express';
 import { pipeline } from 'node:stream/promises';
@@ -77,8 +77,9 @@ export class TransferController {
     @Param('name') name: string,
     @Res() response: Response,
   ): Promise<void> {
-    if (!EXPORTS.includes(name as ExportName)) throw notFound('table');
-    await send(response, await this.exports.stream(gardenId, name as ExportName), 'text/csv', `${name}.csv`);
+    const table = (RENAMED_TABLES[name] ?? name) as ExportName;
+    if (!EXPORTS.includes(table)) throw notFound('table');
+    await send(response, await this.exports.stream(gardenId, table), 'text/csv', `${table}.csv`);
   }
 
   /** The whole garden. */

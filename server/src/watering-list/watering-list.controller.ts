@@ -5,7 +5,7 @@ import { asJson } from '../shared/as-json.js';
 import { Workers } from '../shared/workers.js';
 import { WateringListService } from './watering-list.service.js';
 
-/** Routes of a watering list, open to whoever has its link. */
+/** Routes of a watering list, open to anyone with its link. */
 @Controller('api')
 export class WateringListController {
   private readonly view;

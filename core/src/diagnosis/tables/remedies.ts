@@ -294,7 +294,7 @@ export const REMEDIES = [
     atOnce: true,
   }),
   // next season
-  remedy('resistant-variety', 6, 'season-end', 'Choose a resistant variety', 'Look for the letters on the packet.'),
+  remedy('resistant-cultivar', 6, 'season-end', 'Choose a resistant variety', 'Look for the letters on the packet.'),
   remedy('rotate', 6, 'season-end', 'Rotate the crop', 'No tomato, pepper, potato or aubergine here next year; three years is better.', { onlyWhere: BEDS }),
   remedy('plant-later', 6, 'season-end', 'Plant out later', 'Wait for soil of 16 °C (60 °F). Tomatoes need nights of 12 to 13 °C (54 to 55 °F), peppers 13 to 15 °C (55 to 59 °F). Late plants catch up.'),
   remedy('wider-spacing', 6, 'season-end', 'Give more room', 'Tomatoes 45 to 60 cm (18 to 24 in), peppers 40 to 50 cm (16 to 20 in).', { onlyWhere: BEDS }),

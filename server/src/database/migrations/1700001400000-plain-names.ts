@@ -31,9 +31,5 @@ export class PlainNames1700001400000 extends SteppedMigration {
     column('planting', 'cultivarId', 'varietyId', 'uuid NULL'),
     column('task_pace', 'reckoned', 'estimatedMinutes', 'double NOT NULL'),
     keys('place', 'watering', WATERING),
-    {
-      name: 'remedy resistant-variety',
-      run: `UPDATE treatment_task SET remedy = 'resistant-variety' WHERE remedy = 'resistant-cultivar'`,
-    },
   ];
 }
