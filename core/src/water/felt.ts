@@ -44,10 +44,10 @@ const TELLING_RAIN_MM = 5;
 const LIGHT_LEFT = 0.35;
 const HEAVY_LEFT = 0.85;
 
-type Explained = Pick<PlantCase, 'asOf' | 'place' | 'records' | 'observations'>;
+type FeltQuestion = Pick<PlantCase, 'asOf' | 'place' | 'records' | 'observations'>;
 
 /** Returns whether a soil check of that day still counts on the day of the question. */
-export function stillHolds(c: Explained, on: Day, feel: Felt['feel'], ownRainMm: (day: Day) => number): boolean {
+export function stillHolds(c: FeltQuestion, on: Day, feel: Felt['feel'], ownRainMm: (day: Day) => number): boolean {
   if (on === c.asOf) {
     // checked, then watered: a dry or damp check of that morning is out of date
     return feel === 'wet' || !c.records.watering.some((w) => w.date === on && w.litres > 0 && !w.end);
@@ -63,7 +63,7 @@ export function stillHolds(c: Explained, on: Day, feel: Felt['feel'], ownRainMm:
  * Returns the newest soil check that still counts; null if there is none. On one day a sign overrides a weight, that
  * a finger, that a probe.
  */
-export function feltNow(c: Explained, ownRainMm: (day: Day) => number): Felt | null {
+export function feltNow(c: FeltQuestion, ownRainMm: (day: Day) => number): Felt | null {
   const words: Felt[] = [];
   for (const o of c.observations) {
     const feel = SIGN_FEEL[o.sign];

@@ -2,9 +2,9 @@ import type { PlaceEntity } from '../../places/place.entity.js';
 import type { Task } from '../../today/task-source.js';
 import type { PlantingEntity } from '../planting.entity.js';
 
-type Explained = Pick<Task, 'title' | 'why' | 'dueOn' | 'minutes'>;
+type TaskBasics = Pick<Task, 'title' | 'why' | 'dueOn' | 'minutes'>;
 /** Builds a task of one raising step. */
-export type Make = (step: string, more: Explained & Partial<Task>) => Task;
+export type Make = (step: string, more: TaskBasics & Partial<Task>) => Task;
 
 /** Builds the tasks of one planting, one per step. */
 export const makerOf =

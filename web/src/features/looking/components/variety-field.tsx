@@ -13,7 +13,7 @@ interface Props<T extends FieldValues> {
 }
 
 /** Chooses one of the gardener's varieties. */
-export function KindField<T extends FieldValues>({ control, name, crop }: Props<T>) {
+export function VarietyField<T extends FieldValues>({ control, name, crop }: Props<T>) {
   const garden = useGarden();
   const varieties = (useQuery(varietiesQuery(garden.id)).data ?? []).filter((k) => k.crop === crop);
   return (

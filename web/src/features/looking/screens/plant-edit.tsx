@@ -7,19 +7,17 @@ import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
-
 import { FormCard, FormCards } from '../../../ui/form-card';
 import { Panel } from '../../../ui/panel';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
-
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Empty } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { asFlag } from '../../../ui/yes-no';
 import { GardenPage } from '../../../frame/garden-page';
-import { KindField } from '../components/variety-field';
+import { VarietyField } from '../components/variety-field';
 import { EndPlant } from '../components/end-plant';
 import { CROP_WORDS, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
 import { useSavePlants } from '../../../frame/acts/use-save-plants';
@@ -150,7 +148,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
               <F.Choice label="Grows in" options={places} name="placeId" />
               <F.Choice label="Crop" options={wordsOf(CROPS)} name="crop" onChosen={forgetVariety} />
               <F.Maybe label="Type" options={wordsOrUnknown(typesOf(crop))} name="type" />
-              <KindField control={control} name="varietyId" crop={crop} />
+              <VarietyField control={control} name="varietyId" crop={crop} />
               {watch('varietyId') && (
                 <F.Choice
                   label="Sure of the variety?"

@@ -13,20 +13,16 @@ import {
 import { SOILS } from '@candid-leaf/core/water';
 import { useState } from 'react';
 import { FormProvider, useForm, type UseFormReturn } from 'react-hook-form';
-
 import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOrUnknown } from '../../../lib/words';
 import { CheckField } from '../../../ui/check-field';
-
 import { FormCard, FormCards } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
-
 import { RetireButton } from '../../../ui/retire-button';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-
 import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
 import { SwitchField } from '../../../ui/switch-field';
 import { freeName, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';

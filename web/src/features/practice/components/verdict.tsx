@@ -52,12 +52,12 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
           is={truth.alsoFirst.length > 0 ? truth.alsoFirst.map(actLabel).join('; or: ') : actLabel(null)}
         />
       </ul>
-      <Explained title="What the records showed">
+      <Lesson title="What the records showed">
         {whyHere(truth).map((why) => (
           <p key={why}>{why}</p>
         ))}
-      </Explained>
-      <Explained title="What each check told you">
+      </Lesson>
+      <Lesson title="What each check told you">
         <p>
           At first sight {inHundred(judged.chanceAtFirst)} such plants have it; after your checks{' '}
           {inHundred(judged.chanceAfter)}.
@@ -74,14 +74,14 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
             min.
           </p>
         )}
-      </Explained>
+      </Lesson>
       {misled && (
-        <Explained title="What could mislead you">
+        <Lesson title="What could mislead you">
           <p>
             {troubleLabel(misled.disorder)}, {inHundred(misled.chance)} at first sight.{' '}
             {misled.tell && `How to tell them apart: ${misled.tell}.`}
           </p>
-        </Explained>
+        </Lesson>
       )}
       <div className="-ml-3 flex flex-wrap gap-1">
         {next && (
@@ -118,7 +118,7 @@ function Part({ right, what, said, is }: { right: boolean; what: string; said: s
   );
 }
 
-function Explained({ title, children }: { title: string; children: ReactNode }) {
+function Lesson({ title, children }: { title: string; children: ReactNode }) {
   return (
     <div className="flex max-w-prose flex-col gap-1">
       <h3 className="font-body font-semibold">{title}</h3>

@@ -23,10 +23,8 @@ import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../../lib/garden-context';
-
 import { FormCard } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
-
 import { Failed, Waiting } from '../../../ui/states';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';

@@ -3,16 +3,12 @@ import { DOSE_PER, PRODUCT_KINDS, type Product } from '@candid-leaf/core/product
 import { SPRAYS } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-
 import { v7 as uuid } from 'uuid';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf } from '../../../lib/words';
-
 import { FormCard, FormCards } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
-
 import { useSay } from '../../../ui/toast';
-
 import { useWrite } from '../../../ui/use-write';
 import { KIND_OF_PRODUCT, PER_WORDS } from '../product-words';
 import { deleteProduct, restoreProduct, saveProduct } from '../../../data/products';

@@ -3,14 +3,11 @@ import { type Variety, readLetters, RIPE_COLOURS } from '@candid-leaf/core/varie
 import { CROPS, GROWTH_HABITS, TENDENCIES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-
 import { v7 as uuid } from 'uuid';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
-
 import { FormCard, FormCards } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
-
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { deleteVariety, restoreVariety, saveVariety } from '../../../data/varieties';
