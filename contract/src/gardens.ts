@@ -12,7 +12,7 @@ import {
   type DateForm,
 } from '@candid-leaf/core/units';
 import { STARTER_METHODS, type StarterMethod } from '@candid-leaf/core/nutrition';
-import type { Away } from '@candid-leaf/core/rounds';
+import type { Away } from '@candid-leaf/core/walks';
 import {
   IsBoolean,
   IsIn,

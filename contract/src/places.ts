@@ -1,5 +1,5 @@
 import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE, IsListOf, IsPart, SoilTest } from '@candid-leaf/core/records';
-import { ROUND_RHYTHMS, type RoundRhythm } from '@candid-leaf/core/rounds';
+import { WALK_RHYTHMS, type WalkRhythm } from '@candid-leaf/core/walks';
 import {
   ArrayMaxSize,
   IsArray,
@@ -57,8 +57,8 @@ export class PlaceInput extends PlaceMake {
 
   /** how often it is checked; weekly if left out */
   @IsOptional()
-  @IsIn(ROUND_RHYTHMS)
-  looking?: RoundRhythm | null;
+  @IsIn(WALK_RHYTHMS)
+  looking?: WalkRhythm | null;
 
   /** all tests of its soil; the newest counts */
   @IsListOf(() => SoilTest, { most: 30, optional: true })

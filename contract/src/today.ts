@@ -22,7 +22,7 @@ export const TASK_SOURCES = [
   'pick',
   'late',
   'trial',
-  'round',
+  'walk',
 ] as const;
 /** Code of a task source. */
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
@@ -73,7 +73,7 @@ export interface TaskDto {
   /** answered by a finger check of the soil, not ticked */
   feel?: true;
   /** a walk: why, and where to start looking */
-  round?: { why: string[]; undersides: boolean; parts: Part[] };
+  walk?: { why: string[]; undersides: boolean; parts: Part[] };
   /** a dated list, if there is more than one act */
   acts?: { on: Day; text: string }[];
   /** on hold: until when, and why; shown, but not to be done */

@@ -11,14 +11,14 @@ const faults = (cls: new () => object, value: unknown): string[] => {
   }
 };
 
-test('every kind of record asks for a real day and refuses fields that it does not know', () => {
+test('every record type needs a real date and refuses unknown fields', () => {
   for (const type of RECORD_TYPE_CODES) {
     const found = faults(ENTRY_CLASSES[type], { date: '2026-02-30', mystery: 1 });
     expect(found).toEqual(expect.arrayContaining(['date', 'mystery']));
   }
 });
 
-test('a watering is litres, or minutes instead', () => {
+test('a watering has litres, or minutes instead', () => {
   const cls = ENTRY_CLASSES.watering;
   expect(faults(cls, { date: '2026-07-01', litres: 2 })).toEqual([]);
   expect(faults(cls, { date: '2026-07-01', minutes: 20 })).toEqual([]);

@@ -50,7 +50,7 @@ const refusals = (cls: new () => object): string[] =>
     }),
   );
 
-test('whatever is refused, is refused in a gardener’s words, in every class', () => {
+test('every class refuses in a gardener’s words', () => {
   const all = [...new Set(CLASSES.flatMap(refusals))];
   expect(CLASSES.length).toBeGreaterThan(40);
   expect(all.length).toBeGreaterThan(500);
@@ -59,7 +59,7 @@ test('whatever is refused, is refused in a gardener’s words, in every class', 
   expect(all.filter((r) => /\.(\w+)\S* \1 /.test(r))).toEqual([]);
 });
 
-test('a rule without words of its own is one that is put in ours', () => {
+test('a rule without its own message gets one of ours', () => {
   const bare = CLASSES.flatMap((cls) =>
     getMetadataStorage()
       .getTargetValidationMetadatas(cls as never, '', false, false)

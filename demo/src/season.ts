@@ -166,8 +166,8 @@ const CARE: RecordInput[] = [
   record('truss-count', { plant: 'Night Mail' }, { date: '2026-07-12', truss: 1, flowers: 1, fruit: 6 }, 1),
   record('truss-count', { plant: 'Night Mail' }, { date: '2026-07-12', truss: 2, flowers: 2, fruit: 4 }, 2),
   record('truss-count', { plant: 'Night Mail' }, { date: '2026-07-12', truss: 3, flowers: 6, fruit: 1 }, 3),
-  record('neighbour', { place: 'wall bed' }, { date: '2026-05-20', what: 'french-marigold', did: 'planted' }),
-  record('neighbour', { place: 'wall bed' }, { date: '2026-07-10', what: 'weeds', did: 'laid-as-mulch' }),
+  record('companion', { place: 'wall bed' }, { date: '2026-05-20', what: 'french-marigold', did: 'planted' }),
+  record('companion', { place: 'wall bed' }, { date: '2026-07-10', what: 'weeds', did: 'laid-as-mulch' }),
   record('event', { plant: 'Quiet Siding' }, { date: '2026-07-14', what: 'sucker-in-water' }, 2),
   record(
     'note',

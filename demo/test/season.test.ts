@@ -13,7 +13,7 @@ test('the garden has its five places and fourteen plants, each in one of them', 
   expect(GARDEN.pinnedDate).toBe(DEMO_DAY);
 });
 
-test('everything in it would pass the door that anybody’s data passes', () => {
+test('every part of it passes the same checks as anyone’s data', () => {
   for (const p of PLACES) checked(PlaceInput, p);
   for (const p of PLANTS) checked(PlantInput, p);
   for (const r of RECORDS) {
@@ -22,7 +22,7 @@ test('everything in it would pass the door that anybody’s data passes', () => 
   }
 });
 
-test('what was taken on earlier was seen on that plant before, and closed within the season', () => {
+test('every treatment had its problem seen on that plant before, and closed within the season', () => {
   expect(PAST_TREATMENTS.length).toBeGreaterThan(0);
   for (const t of PAST_TREATMENTS) {
     const seen = RECORDS.filter(

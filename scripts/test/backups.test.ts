@@ -66,7 +66,7 @@ const databases = async () =>
     (r) => Object.values(r)[0]!,
   );
 
-test('photos are copied beside it, each once, and come back; one that was damaged in the copy keeps all of it out', async () => {
+test('photos are copied once each and restored; a damaged copy stops the whole restore', async () => {
   const photos = mkdtempSync(join(tmpdir(), 'photos-'));
   process.env.PHOTOS = photos;
   try {
@@ -105,7 +105,7 @@ test('photos are copied beside it, each once, and come back; one that was damage
   }
 });
 
-test('a copy is compared with what it was made of, and put back it is that to the letter; what stood there is set aside', async () => {
+test('a copy is compared with its source, and restores it exactly; what stood there is set aside', async () => {
   const before = await all('garden');
   const made = run('backup', folder);
   expect([made.code, made.err]).toEqual([0, '']);
@@ -130,7 +130,7 @@ test('a copy is compared with what it was made of, and put back it is that to th
   expect(((await db.query(`SELECT COUNT(*) AS n FROM ${aside}.record`))[0] as { n: number }[])[0]!.n).toBe(1);
 });
 
-test('a copy that was damaged, or is not what it says, is refused, and nothing is touched', async () => {
+test('a damaged or foreign copy is refused, and nothing changes', async () => {
   expect(run('backup', folder).code).toBe(0);
   const copy = copyIn();
   const manifest = readFileSync(`${copy}.json`, 'utf8');
@@ -156,7 +156,7 @@ test('a copy that was damaged, or is not what it says, is refused, and nothing i
   expect(await databases()).toEqual([name]);
 });
 
-test('a copy that cannot be made leaves nothing that looks like one', () => {
+test('a failed copy leaves nothing that looks like one', () => {
   const done = spawnSync(process.execPath, [join(ROOT, 'scripts/backup.mjs'), folder], {
     cwd: ROOT,
     encoding: 'utf8',

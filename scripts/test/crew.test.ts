@@ -70,7 +70,7 @@ async function begin(): Promise<ChildProcess> {
 }
 const nobody = (): boolean => ['first', 'second', 'deaf'].every((name) => pids(name).every((pid) => !runs(pid)));
 
-test('one that ends by itself is started again, and it is said; one that does not come up is tried again until it does', async () => {
+test('a process that ends by itself is restarted and reported; one that does not come up is tried again', async () => {
   await begin();
   process.kill(pids('first')[0]!, 'SIGKILL');
   await until(() => read('said').includes('The first is back.'));
@@ -84,7 +84,7 @@ test('one that ends by itself is started again, and it is said; one that does no
 });
 
 test.each(['SIGTERM', 'SIGKILL'] as const)(
-  'a starter that ends by %s takes them along, the last first, and the deaf too',
+  'a starter ended by %s ends its processes, the last first, and those that ignore the signal too',
   async (how) => {
     const child = await begin();
     child.kill(how);

@@ -57,7 +57,7 @@ describe('one start at a time', () => {
     `import { takeTurn } from './scripts/lib/turn.mjs';
      import { endWith } from './scripts/lib/say.mjs';
      try { const leave = takeTurn(${JSON.stringify(folder)}, 'a-start'); ${then} } catch (e) { endWith(e); }`;
-  test('a second one is told who runs; a mark whose process is gone, or is another program, does not count', async () => {
+  test('a second start is told who runs; a mark whose process is gone, or is another program, does not count', async () => {
     const first = await background(take("console.log('mine'); setInterval(() => {}, 1000);"), 'mine', ['a-start']);
     const second = node(take("console.log('mine too')"));
     expect([second.code, second.out]).toEqual([1, '']);
@@ -78,7 +78,7 @@ describe('the port', () => {
     node(`import { choosePort } from './scripts/lib/port.mjs';
       import { endWith } from './scripts/lib/say.mjs';
       try { console.log(await choosePort(${JSON.stringify(asked)})); } catch (e) { endWith(e); }`);
-  test('what is no port, and one that is taken, end in a sentence with the way out', async () => {
+  test('an invalid port, or one in use, ends in a sentence with the way out', async () => {
     for (const asked of ['abc', '0', '65536', '80.5'])
       expect(choose(asked)).toMatchObject({ code: 1, err: `\nPORT is "${asked}", which is not a port number.\n` });
     const holder = createServer();
@@ -94,17 +94,17 @@ describe('the port', () => {
   });
 });
 
-test('a full disk and a fault of ours are told apart', () => {
+test('a full disk and our own faults are told apart', () => {
   const end = (error: string) => node(`import { endWith, Plain } from './scripts/lib/say.mjs'; endWith(${error});`);
   expect(end("Object.assign(new Error('write'), { code: 'ENOSPC' })").err).toMatch(/The disk is full.*nothing is lost/);
   expect(end("new Plain('Do this.')").err).toBe('\nDo this.\n');
   expect(end("new Error('odd')").err).toMatch(/odd\nThis was not expected/);
 });
 
-describe('programs that a killed start left running', () => {
+describe('programs left running by a killed start', () => {
   const clear = () =>
     node(`import { clearLeftovers } from './scripts/lib/stack.mjs'; await clearLeftovers(${JSON.stringify(folder)});`);
-  test('ours are ended; those of another folder, and what is none of ours, are left alone', async () => {
+  test('ours are ended; those of another folder, and foreign ones, stay', async () => {
     const idle = "console.log('up'); setInterval(() => {}, 1000);";
     const ours = await background(idle, 'up', ['on', `--candid-leaf-server=${folder}`]);
     const neighbour = await background(idle, 'up', ['on', `--candid-leaf-server=${folder}-else`]);
@@ -139,7 +139,7 @@ describe('the database', () => {
   const home = (...path: string[]) => join(folder, 'home', ...path);
   const COUNT = 'SELECT COUNT(*) AS n FROM kept';
 
-  test('is made once, and outlives its starter’s death; what was made by halves is begun anew; nothing found is deleted', () => {
+  test('is made once and survives its starter; a half-made one is begun again; nothing found is deleted', () => {
     // a start that was killed while it made the data directory
     mkdirSync(home('db'), { recursive: true });
     writeFileSync(home('db', 'half'), '');

@@ -60,7 +60,7 @@ async function server(log: number): Promise<{ at: string; child: ChildProcess }>
 const exit = (child: ChildProcess): Promise<number | string | null> =>
   new Promise((done) => child.once('exit', (code, signal) => done(code ?? signal)));
 
-test('a disk that takes no word of its log does not end it; asked to end, it does, with what was under way answered', async () => {
+test('a full log disk does not end it; asked to end, it answers what was under way first', async () => {
   const { at, child } = await server(openSync('/dev/full', 'w'));
   // a line that was left open may be shut in the moment in which it is used again; a server that was archived answers no second time either
   const ask = (path: string): Promise<Response> => fetch(`${at}${path}`).catch(() => fetch(`${at}${path}`));
@@ -74,7 +74,7 @@ test('a disk that takes no word of its log does not end it; asked to end, it doe
   expect(await ended).toBe(0);
 });
 
-test('its log holds methods, paths and answers, and neither bodies nor cookies nor what was asked for', async () => {
+test('its log holds methods, paths and answers, and no bodies, cookies or queries', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'log-'));
   const file = join(folder, 'server.log');
   writeFileSync(file, '', { mode: 0o600 });
@@ -99,7 +99,7 @@ test('its log holds methods, paths and answers, and neither bodies nor cookies n
   rmSync(folder, { recursive: true });
 });
 
-test('what it cannot start with is said in a sentence, without a stack and without a password', async () => {
+test('settings it cannot start with are explained, without a stack and without a password', async () => {
   const start = async (more: NodeJS.ProcessEnv): Promise<{ status: unknown; stderr: string }> => {
     const child = spawn(process.execPath, [MAIN], { env: env(more), stdio: ['ignore', 'ignore', 'pipe'] });
     children.push(child);
@@ -123,7 +123,7 @@ test('what it cannot start with is said in a sentence, without a stack and witho
   }
 });
 
-test('the logs and secrets of a start are its owner’s alone', () => {
+test('the logs and secrets of a start are readable by its owner only', () => {
   const home = process.env.TEST_HOME;
   if (!home) throw new Error('TEST_HOME is not set: run the tests with npm test');
   for (const file of ['log', 'log/server.log', 'log/station.log', 'mariadb/db.log', 'mariadb/secrets.json'])

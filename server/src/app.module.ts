@@ -28,7 +28,7 @@ import { ProtectionModule } from './protection/protection.module.js';
 import { ThreadedWorkers } from './workers/threaded-workers.js';
 import { RecordsModule } from './records/records.module.js';
 import { validationPipe } from './shared/http-errors.js';
-import { RoundsModule } from './rounds/rounds.module.js';
+import { WalksModule } from './walks/walks.module.js';
 import { InlineWorkers } from './shared/workers.js';
 import { SharedModule } from './shared/shared.module.js';
 import { SoilModule } from './soil/soil.module.js';
@@ -66,7 +66,7 @@ const FEATURES = [
   SprayingModule,
   SoilModule,
   TrialsModule,
-  RoundsModule,
+  WalksModule,
   SeasonModule,
   ReportsModule,
   CalendarModule,

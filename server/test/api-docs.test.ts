@@ -25,7 +25,7 @@ afterAll(async () => {
   await timer.close();
 });
 
-test('the document is a valid one, as a validator that is not ours says, and its page comes from here alone', async () => {
+test('the document is valid by an independent validator, and its page loads only from here', async () => {
   expect(await new Validator().validate(structuredClone(document) as never)).toMatchObject({ valid: true });
   const page = await app.http().get('/api/docs').expect(200);
   const { text } = page;
@@ -53,7 +53,7 @@ test('it has every route that answers, with who may use it', () => {
   }
 });
 
-test('what the server takes its schemas take too, as a validator that is not ours says; what has a strange field neither', async () => {
+test('its schemas accept what the server accepts, by an independent validator; neither accepts an unknown field', async () => {
   const { w } = await worldOf(app, timer.url);
   const ajv = new Ajv2020({ strict: false });
   addFormats.default(ajv);
@@ -70,7 +70,7 @@ test('what the server takes its schemas take too, as a validator that is not our
   expect(checked.length).toBeGreaterThan(20);
 });
 
-test('the examples of the docs run as they stand there', async () => {
+test('the examples of the docs run as written', async () => {
   const g = await gardener(app);
   const { plant, place } = await potted(g);
   const made = await g.agent.post(g.url('/keys')).send({ id: uuid(), name: 'k', role: 'record', days: 1 }).expect(200);

@@ -29,7 +29,7 @@ const until = async (what: () => Promise<boolean>): Promise<void> => {
   }
 };
 
-test('without it every answer is 503 with the time to come back, health says so, static things and the process stand; then all goes on', async () => {
+test('without the database every answer is 503 with a time to retry, health says so, static files still work; then everything recovers', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({}));
   const water = (id: string) =>
@@ -68,7 +68,7 @@ test('without it every answer is 503 with the time to come back, health says so,
   expect((await g.agent.get(g.url('/records')).expect(200)).body).toHaveLength(1);
 });
 
-test('a database that does not answer is away too, after a moment; whoever asks for health is told at once', async () => {
+test('a database that hangs counts as down after a moment; health answers at once', async () => {
   await gardenOf(app);
   const pulse = app.service(Pulse);
   await pulse.feel();
@@ -84,7 +84,7 @@ test('a database that does not answer is away too, after a moment; whoever asks 
   });
 });
 
-test('sessions and tries that are out of date are swept, the others stay', async () => {
+test('expired sessions and tries are removed, the others stay', async () => {
   const g = await gardenOf(app);
   const db = await app.connect();
   await db.query("INSERT INTO session VALUES ('old', 1, '{}')");

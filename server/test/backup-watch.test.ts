@@ -8,7 +8,7 @@ import { BackupWatch } from '../src/health/backup-watch.service.js';
 const folder = mkdtempSync(join(tmpdir(), 'watch-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-test('none, an old one and a young one', () => {
+test('none, an old one and a recent one', () => {
   let now = new Date('2026-07-18T08:00:00Z');
   const watch = new BackupWatch({ backups: folder } as Config, { now: () => now });
   expect(watch.reminder()).toMatch(/This database has no backup yet/);

@@ -25,7 +25,7 @@ const eventsOf = (text: string) =>
 const link = async (g: Awaited<ReturnType<typeof gardenOf>>): Promise<string> =>
   ((await g.agent.post(g.url('/calendar')).expect(200)).body as NewCalendarLink).path;
 
-test('what is due and what the year asks for, read by another’s parser without a session', async () => {
+test('tasks due and dates of the season, read by an independent parser without a session', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({ name: 'Bed' }), { name: 'Red, "one"; two', stage: 'ripening' });
   await g.record('inspection', { plantId: plant }, { date: TODAY, allClear: true, signs: [] });
@@ -47,7 +47,7 @@ test('what is due and what the year asks for, read by another’s parser without
   expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
 });
 
-test('a link is told once, and opens nothing when it is renewed or taken back; a guess opens nothing', async () => {
+test('a link is shown once, and stops working when renewed or revoked; a guess opens nothing', async () => {
   const g = await gardenOf(app);
   const state = async () => (await g.agent.get(g.url('/calendar')).expect(200)).body as { madeAt: string | null };
   expect(await state()).toEqual({ madeAt: null });
@@ -69,7 +69,7 @@ test('a link is told once, and opens nothing when it is renewed or taken back; a
   await stranger.agent.post(g.url('/calendar')).expect(404);
 });
 
-test('days are whole days also over New Year and a leap day; the secret of an address is not logged', () => {
+test('days are whole days, also over New Year and a leap day; the secret of the address is not logged', () => {
   const text = asCalendar(
     'Garden',
     [
@@ -86,7 +86,7 @@ test('days are whole days also over New Year and a leap day; the secret of an ad
   expect(withoutSecrets('/api/gardens/x/view')).toBe('/api/gardens/x/view');
 });
 
-test('what is on hold is not in the calendar: nothing there can be done on that day', async () => {
+test('tasks on hold are not in the calendar: nothing can be done on that day', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({ name: 'Bed' }), { name: 'Red one', stage: 'ripening' });
   await g.record('spray', { plantId: plant }, { date: TODAY, product: 'copper', name: 'Blue powder', harvestDays: 7 });

@@ -4,7 +4,7 @@ import { gardenOf } from './gardening.js';
 
 const app = useApp();
 
-test('what is claimed of a measure is told with the first record that names it, and is recorded all the same; once', async () => {
+test('a home remedy’s claim is shown with the first record that names it, once, and the record is saved', async () => {
   const g = await gardenOf(app);
   const place = await g.place({});
   const put = async (type: string, data: object, id = uuid()) =>

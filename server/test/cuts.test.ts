@@ -23,7 +23,7 @@ async function cordon(facts: object = {}) {
   return { ...g, place, plant, look, cuts };
 }
 
-test('this week’s cuts stand in Today within the budget; ticked they are written down, and the rest waits a week', async () => {
+test('this week’s cuts are in Today within the budget; ticked, they are recorded and the rest waits a week', async () => {
   const g = await cordon();
   await g.look('plant-leaves-touch-soil');
   const [task, ...others] = await g.cuts();
@@ -48,7 +48,7 @@ test('this week’s cuts stand in Today within the budget; ticked they are writt
   expect((await g.cuts())[0]!.held).toBeUndefined();
 });
 
-test('the gardener’s own method decides: left alone, only what touches is cut', async () => {
+test('the gardener’s own method decides: left alone, only leaves that touch are cut', async () => {
   const g = await cordon({ training: 'leave-alone' });
   expect(await g.cuts()).toEqual([]);
   await g.look('plant-leaves-touch-soil');
@@ -56,7 +56,7 @@ test('the gardener’s own method decides: left alone, only what touches is cut'
   expect((await g.plantView(g.plant)).cuts).toMatchObject({ chosen: true, training: { training: 'leave-alone' } });
 });
 
-test('forty cuts in one go are refused with the way out, and kept once explained', async () => {
+test('forty cuts at once are refused with the way out, and saved once explained', async () => {
   const g = await cordon();
   const put = (data: object) =>
     g.agent
@@ -68,7 +68,7 @@ test('forty cuts in one go are refused with the way out, and kept once explained
   await put({ cuts: 40, because: 'hail had shredded them' }).expect(200);
 });
 
-test('a sucker in a glass: looked at for roots after a week, planted after two', async () => {
+test('a sucker in water: checked for roots after a week, planted after two', async () => {
   const g = await cordon({ training: 'leave-alone' });
   await g.record('event', { plantId: g.plant }, { date: addDays(TODAY, -6), what: 'sucker-in-water' });
   const next = async () => (await g.plantView(g.plant)).next.find((t) => t.rooting);

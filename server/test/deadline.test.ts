@@ -14,7 +14,7 @@ const waitFor = (answer: Answer): void => deadline({} as Request, answer as unkn
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-test('nothing before its time, then 503 with the time to come back', () => {
+test('nothing before its time, then 503 with a time to retry', () => {
   const answer = new Answer();
   waitFor(answer);
   jest.advanceTimersByTime(DEADLINE_MS - 1);
@@ -23,7 +23,7 @@ test('nothing before its time, then 503 with the time to come back', () => {
   expect(answer.said).toEqual(['Retry-After: 5', 503, expect.objectContaining({ statusCode: 503 })]);
 });
 
-test('one that was answered, or has gone, is left alone', () => {
+test('a request that was answered or has gone is left alone', () => {
   const [answered, gone] = [new Answer(), new Answer()];
   for (const one of [answered, gone]) waitFor(one);
   answered.headersSent = true;

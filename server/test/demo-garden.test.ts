@@ -7,7 +7,7 @@ import { gardener, useApp } from './app.js';
 /** A garden that the setting names as the made-up one. */
 const app = useApp({ demoGarden: GARDEN.id });
 
-test('the made-up garden is open to all who have an account, to look at and no more', async () => {
+test('the demo garden is open to all who have an account, read-only', async () => {
   const at = `/api/gardens/${GARDEN.id}`;
   const visitor = await gardener(app);
   await visitor.agent.get(`${at}/view`).expect(404); // not made yet

@@ -39,7 +39,7 @@ test('none recorded orders nothing, and the plant’s page asks; fed two weeks a
   expect(feed!.amount!.replaceAll('\u00a0', ' ')).toBe('18 mL (1 tbsp and ½ tsp) in 4 L, 2 L per plant');
 });
 
-test('ticked it writes one feed for each plant with the label’s numbers; sent twice once; taken back nothing stays', async () => {
+test('a tick saves one feed for each plant with the label’s numbers; sent twice, once; undone, none', async () => {
   const g = await pots();
   await g.fed(20);
   const [feed] = await g.feeds();
@@ -59,7 +59,7 @@ test('ticked it writes one feed for each plant with the label’s numbers; sent 
   expect(await written()).toEqual([[], []]);
 });
 
-test('the gardener’s own rule filters: organic only offers no other', async () => {
+test('the gardener’s own rule filters: organic only offers nothing else', async () => {
   const g = await pots();
   await g.fed(20);
   const { today: _t, ...settings } = (await g.view()).garden;
@@ -72,7 +72,7 @@ test('the gardener’s own rule filters: organic only offers no other', async ()
   expect(['Organic granules', 'Seaweed extract', 'Fish emulsion']).toContain(feed!.where);
 });
 
-test('more than the label, ten times as much, and over 3 g of nitrogen are refused with the way out; a reason is kept', async () => {
+test('more than the label, ten times as much, and over 3 g of nitrogen are refused with the way out; a reason is saved', async () => {
   const g = await pots();
   const put = (data: object, id = uuid()) =>
     g.agent
@@ -104,7 +104,7 @@ test('more than the label, ten times as much, and over 3 g of nitrogen are refus
     .expect(200);
 });
 
-test('in the heat it waits: told until when and why, and a tick writes nothing', async () => {
+test('in heat it waits: says until when and why, and a tick saves nothing', async () => {
   const g = await pots({ kind: 'container', cover: 'glasshouse', vents: 'shut' });
   await g.fed(20);
   const [feed] = await g.feeds();
@@ -114,7 +114,7 @@ test('in the heat it waits: told until when and why, and a tick writes nothing',
   expect((await g.plantView(g.plants[0]!)).records.filter((r) => r.type === 'feeding' && r.day === TODAY)).toEqual([]);
 });
 
-test('a feed that was deleted counts for nothing in the next one', async () => {
+test('a deleted feed does not count for the next one', async () => {
   const g = await pots();
   const id = await g.fed(3, { n: 20, grams: 10 });
   const put = () =>

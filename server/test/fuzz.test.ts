@@ -185,7 +185,7 @@ async function looksWell(agent: Agent, w: World): Promise<void> {
   }
 }
 
-test('no body brings the server down, is half kept, or is refused without its field being named; and all of it can be looked at after', async () => {
+test('no body crashes the server, is half saved, or is refused without naming its field; everything can be viewed after', async () => {
   const { agent, w } = await worldOf(app, timer.url);
   const db = await app.connect();
   const seen: Record<string, number> = {};

@@ -73,7 +73,7 @@ async function empty(): Promise<{ agent: Agent; garden: string }> {
   return { agent: g.agent, garden: g.garden };
 }
 
-describe('the demo garden, with all that is in it', () => {
+describe('the demo garden, with everything in it', () => {
   let file: Buffer;
   let files: Files;
   let agent: Agent;
@@ -86,7 +86,7 @@ describe('the demo garden, with all that is in it', () => {
     files = await unzipped(file);
   }, 120_000);
 
-  test('goes out, into an empty garden, and out again the same, byte for byte; and a third time', async () => {
+  test('exported, imported into an empty garden, and exported again: the same bytes, three times', async () => {
     for (const { agent: other, garden } of [await empty(), await empty()]) {
       const { body } = await into(other, garden, file).expect((r) => {
         if (r.status !== 200) throw new Error(r.text);
@@ -141,7 +141,7 @@ describe('the demo garden, with all that is in it', () => {
       expect([name, again[name]!.toString()]).toEqual([name, data.toString()]);
   }, 120_000);
 
-  test('every row is as the published schema says, by a validator that is not ours; no id and no address of a person is in it', async () => {
+  test('every row fits the published schema, by an independent validator; it holds no id and no address of a person', async () => {
     const ajv = new Ajv2020({ allowUnionTypes: true, strictTypes: false });
     addFormats.default(ajv);
     const published = JSON.parse(readFileSync(join(__dirname, '../../docs/garden-file.schema.json'), 'utf8')) as object;
@@ -158,14 +158,14 @@ describe('the demo garden, with all that is in it', () => {
     }
   });
 
-  test('the published schema is that of the code', () => {
+  test('the published schema matches the code', () => {
     const path = join(__dirname, '../../docs/garden-file.schema.json');
     const now = `${JSON.stringify(gardenFileSchema(app.service(DataSource)), null, 2)}\n`;
     if (process.env.WRITE_SCHEMA) writeFileSync(path, now);
     expect(readFileSync(path, 'utf8')).toBe(now);
   });
 
-  test('a row that is wrong, names what is not there, or stands where it may not keeps all of it out', async () => {
+  test('a row that is wrong, dangling or out of place stops the whole import', async () => {
     const change = (name: string, work: (rows: Record<string, unknown>[]) => void): Promise<Buffer> => {
       const rows = JSON.parse(files[name]!.toString()) as Record<string, unknown>[];
       work(rows);
@@ -201,7 +201,7 @@ describe('the demo garden, with all that is in it', () => {
     await into(other, garden, file).expect(200);
   }, 120_000);
 
-  test('a photo that holds more than its pixels is drawn anew as it comes in', async () => {
+  test('a photo with hidden data is redrawn on import', async () => {
     const withPlace = await sharp(files['photos/photo-1.jpg'])
       .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '45/1 36/1 0/1' } })
       .jpeg()
@@ -214,8 +214,8 @@ describe('the demo garden, with all that is in it', () => {
   });
 });
 
-describe('what is no garden’s file', () => {
-  test('no zip, strange names, ways out of its folder, bombs: each is refused in a sentence', async () => {
+describe('what is not a garden file', () => {
+  test('no zip, odd names, paths out of its folder, bombs: each is refused with a sentence', async () => {
     const { agent, garden } = await empty();
     const inside = { 'candid-leaf.json': Buffer.from('{}'), 'garden.json': Buffer.from('{}') };
     const zip = await zipped(inside);
@@ -239,7 +239,7 @@ describe('what is no garden’s file', () => {
     }
   });
 
-  test('what somebody wrote is never taken for an id, and what was thrown away stays behind', async () => {
+  test('text is never taken for an id, and deleted things are not exported', async () => {
     const g = await gardener(app);
     const { plant } = await potted(g);
     const note = async (text: string) => {
@@ -261,7 +261,7 @@ describe('what is no garden’s file', () => {
     expect((await out(agent, garden)).equals(file)).toBe(true);
   });
 
-  test('a garden that is not empty takes none, and only its keepers may bring one', async () => {
+  test('a garden that is not empty takes none, and only its managers may import one', async () => {
     const g = await gardener(app);
     const mia = await helper(app, g, 'record');
     const file = await out(g.agent, g.garden);

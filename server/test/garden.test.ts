@@ -14,8 +14,8 @@ const watering = (of: object, date: string, litres: number) => ({
   data: { date, litres, how: 'base' },
 });
 
-describe('who may see what', () => {
-  test('no session: 401 on every kind of route', async () => {
+describe('access', () => {
+  test('no session: 401 on every type of route', async () => {
     const id = uuid();
     for (const path of [
       '/api/session',
@@ -28,7 +28,7 @@ describe('who may see what', () => {
     await app.http().put(`/api/gardens/${id}/records`).send({}).expect(401);
   });
 
-  test('another’s garden and wrong ids are not there: 404, for reading and for writing', async () => {
+  test('another’s garden and wrong ids do not exist: 404, for reading and for writing', async () => {
     const mine = await gardener(app);
     const theirs = await gardener(app);
     const { plant, place } = await potted(theirs);
@@ -59,7 +59,7 @@ describe('who may see what', () => {
     await agent.get('/api/session').expect(401);
   });
 
-  test('the cookie is for the server only', async () => {
+  test('the cookie is only for the server', async () => {
     const answer = await app
       .http()
       .post('/api/accounts')
@@ -71,7 +71,7 @@ describe('who may see what', () => {
 });
 
 describe('writing', () => {
-  test('each fault is named with its path, and nothing is stored', async () => {
+  test('each fault is named with its path, and nothing is saved', async () => {
     const g = await gardener(app);
     const { plant, place } = await potted(g);
     const refused = async (body: object, faults: Record<string, RegExp>) => {
@@ -137,7 +137,7 @@ describe('writing', () => {
     expect((await g.agent.get(g.url('/records')).expect(200)).body).toEqual([]);
   });
 
-  test('sending the same twice changes nothing; a change on an old version is refused', async () => {
+  test('sending the same twice changes nothing; a change to an old version is refused', async () => {
     const g = await gardener(app);
     const { plant } = await potted(g);
     const record = watering({ plantId: plant }, TODAY, 2);
@@ -173,7 +173,7 @@ describe('writing', () => {
     expect((await g.agent.get(g.url('/records')).expect(200)).body).toHaveLength(20);
   });
 
-  test('deleted is marked, not gone: it leaves every view and can be taken back', async () => {
+  test('deleted means marked, not gone: it leaves every view and can be restored', async () => {
     const g = await gardener(app);
     const { plant } = await potted(g);
     const record = watering({ plantId: plant }, TODAY, 2);
@@ -184,7 +184,7 @@ describe('writing', () => {
     expect((await g.agent.get(g.url('/records'))).body).toHaveLength(1);
   });
 
-  test('places are put in order; a strange id in the order is refused and nothing moves', async () => {
+  test('places are reordered; an unknown id in the order is refused and nothing moves', async () => {
     const g = await gardener(app);
     const names = ['one', 'two', 'three'];
     const ids = names.map(() => uuid());
@@ -211,7 +211,7 @@ describe('writing', () => {
 });
 
 describe('weather', () => {
-  test('is pulled, survives the station being down or lying, and the gardener’s own gauge overrules it', async () => {
+  test('is fetched, survives a station that is down or wrong, and the gardener’s own gauge overrides it', async () => {
     const g = await gardener(app);
     const { plant } = await potted(g);
     // a new garden has its weather at once
@@ -245,7 +245,7 @@ describe('weather', () => {
     expect((await g.agent.post(g.url('/weather/pull')).expect(200)).body.trouble).toBeNull();
   });
 
-  test('a garden without a pinned day lives by the calendar of its own time zone', async () => {
+  test('a garden without a fixed day follows the calendar of its own time zone', async () => {
     const g = await gardener(app);
     const { today: _t, ...settings } = (await g.agent.get(g.url('')).expect(200)).body;
     const there = async (timeZone: string, version: number) =>
@@ -261,7 +261,7 @@ describe('weather', () => {
   });
 });
 
-test('the story behind the page: signs, finding, taking it on, ticking, two weeks later, it worked', async () => {
+test('the story behind the page: signs, finding, treatment, ticks, two weeks later, it worked', async () => {
   const g = await gardener(app);
   const { plant } = await potted(g);
   for (const back of [25, 20, 15, 10, 5])
@@ -360,7 +360,7 @@ test('the story behind the page: signs, finding, taking it on, ticking, two week
   expect((await page()).report.diagnosis).toEqual([]);
 });
 
-test('while the reports of a large garden are made, others are answered', async () => {
+test('while a large garden’s reports are computed, others are answered', async () => {
   const big = await gardener(app);
   const { place } = await potted(big);
   for (let i = 0; i < 40; i++)

@@ -24,7 +24,7 @@ const WHO = { email: 'nobody@halt.example', password: 'does not matter' };
 const faults = (answer: { body: { faults?: Fault[] } }): string[] => (answer.body.faults ?? []).map((f) => f.path);
 
 describe('size', () => {
-  test('somebody who is not signed in may send ten kilobytes, a gardener two hundred; more is 413 and is not read', async () => {
+  test('without a session a body may have ten kilobytes, with one two hundred; more is 413 and is not read', async () => {
     const send = (bytes: number) =>
       app
         .http()
@@ -43,7 +43,7 @@ describe('size', () => {
       .expect(413);
   });
 
-  test('a body of many unknown keys is refused before any class reads it; of many faults twenty are told', async () => {
+  test('a body of many unknown keys is refused before any class reads it; at most twenty faults are listed', async () => {
     const many = Object.fromEntries(Array.from({ length: 500 }, (_, i) => [`k${i}`, 1]));
     const refused = await app.http().post('/api/session').send(many).expect(400);
     expect(refused.body.faults).toEqual([{ path: '(whole)', reason: 'has more than 60 fields' }]);
@@ -58,7 +58,7 @@ describe('size', () => {
   });
 });
 
-test('what is no JSON, or not of a shape that is kept here, is a 400 with its place', async () => {
+test('invalid JSON, or an unknown shape, is a 400 with its place', async () => {
   const g = await gardener(app);
   const put = (body: string) => g.agent.put(g.url('/places')).set('content-type', 'application/json').send(body);
   expect((await put('{"id":').expect(400)).body.message).toBe('This is not valid JSON.');
@@ -76,7 +76,7 @@ test('what is no JSON, or not of a shape that is kept here, is a 400 with its pl
   await put(withField('mulch', `[${spell}]`)).expect(200);
 });
 
-test('a write that a page of somebody else’s sends is refused; reads, our own pages and programs are not', async () => {
+test('a write sent by a foreign page is refused; reads, our own pages and programs are not', async () => {
   const g = await gardener(app);
   const { plant } = await potted(g);
   const water = (headers: Record<string, string>) =>
@@ -97,7 +97,7 @@ test('a write that a page of somebody else’s sends is refused; reads, our own 
   expect(body).toHaveLength(3);
 });
 
-test('answers are never kept and are packed; the page’s scripts are packed and kept for good, and need no session', async () => {
+test('answers are never cached and are compressed; scripts are compressed, cached for good, and need no session', async () => {
   const g = await gardener(app);
   for (let i = 0; i < 4; i++) await potted(g);
   const view = await g.agent.get(g.url('/view')).set('accept-encoding', 'gzip').expect(200);
@@ -125,7 +125,7 @@ test('answers are never kept and are packed; the page’s scripts are packed and
   }
 });
 
-test('behind a proxy, by configuration: cookies are for https and this host alone, and the origin is the browser’s', async () => {
+test('behind a proxy, by configuration: cookies only for https and this host, and the origin is the browser’s', async () => {
   const proxied = await startApp({ secureCookies: true, trustProxy: 1 });
   try {
     const through = {
@@ -158,7 +158,7 @@ test('behind a proxy, by configuration: cookies are for https and this host alon
   }
 });
 
-test('that a session is used is written down once an hour, not at every request', async () => {
+test('the use of a session is saved once an hour, not at every request', async () => {
   const agent = app.agent();
   const who = { email: `${uuid()}@halt.example`, password: 'beside the old line', name: 'B' };
   await agent.post('/api/accounts').send(who).expect(201);

@@ -3,7 +3,7 @@ import { gardener, useApp } from './app.js';
 
 const app = useApp();
 
-test('a town is found by its first letters, whatever its accents; with its point and its time zone', async () => {
+test('a town is found by its first letters, whatever its accents; with its coordinates and time zone', async () => {
   const { agent } = await gardener(app);
   const called = async (name: string) => (await agent.get('/api/towns').query({ name }).expect(200)).body as TownDto[];
   // of one name, each with its state or region
@@ -25,7 +25,7 @@ test('a town is found by its first letters, whatever its accents; with its point
   expect((await called('san')).length).toBe(8);
 });
 
-test('a point has its nearest town and its own time zone, also across the line of the date', async () => {
+test('coordinates have their nearest town and time zone, also across the date line', async () => {
   const { agent } = await gardener(app);
   const near = async (latitude: number, longitude: number) =>
     (await agent.get('/api/towns/near').query({ latitude, longitude }).expect(200)).body as TownDto;
@@ -33,7 +33,7 @@ test('a point has its nearest town and its own time zone, also across the line o
   expect((await near(-17, -179.99)).country).toBe('FJ');
 });
 
-test('what is no name and no point is refused in words', async () => {
+test('something that is neither a name nor coordinates is refused with a sentence', async () => {
   const { agent } = await gardener(app);
   for (const [path, field] of [
     ['/api/towns', 'name'],

@@ -13,7 +13,7 @@ const tryWith = (email: string, password: string) => app.http().post('/api/sessi
 const counts = (answers: { status: number }[]) =>
   answers.reduce<Record<number, number>>((sum, { status }) => ({ ...sum, [status]: (sum[status] ?? 0) + 1 }), {});
 
-test('sixty guesses at once are no more than eight; who must wait is told how long', async () => {
+test('sixty guesses at once are no more than eight; the answer says how long to wait', async () => {
   const email = `${uuid()}@halt.example`;
   await gardener(app, email);
   const answers = await Promise.all(Array.from({ length: 40 }, (_, i) => tryWith(email, `guess ${i}`)));
@@ -25,7 +25,7 @@ test('sixty guesses at once are no more than eight; who must wait is told how lo
   expect((await tryWith(email, PASSWORD)).status).toBe(429);
 });
 
-test('the owner, on a browser that the account knows, still comes in; the browser of another account does not', async () => {
+test('the owner still gets in with a browser that the account knows; another account’s browser does not', async () => {
   const email = `${uuid()}@halt.example`;
   const owner = await gardener(app, email);
   const other = await gardener(app);
@@ -40,7 +40,7 @@ test('the owner, on a browser that the account knows, still comes in; the browse
   expect(counts(answers)).toEqual({ 401: 8, 429: 2 });
 });
 
-test('a right password gives its try back; one address may fail sixty times, whoever it asks for', async () => {
+test('a right password gives its try back; one address may fail sixty times, whatever the account', async () => {
   const email = `${uuid()}@halt.example`;
   await gardener(app, email);
   for (let i = 0; i < 20; i++) await tryWith(email, PASSWORD).expect(201);
@@ -49,7 +49,7 @@ test('a right password gives its try back; one address may fail sixty times, who
   expect(counts(answers)).toEqual({ 401: 60, 429: 4 });
 });
 
-test('signing up with an e-mail that is taken is a guess like any other', async () => {
+test('signing up with an e-mail in use is a guess like any other', async () => {
   const email = `${uuid()}@halt.example`;
   await gardener(app, email);
   const answers = [];
@@ -63,7 +63,7 @@ test('signing up with an e-mail that is taken is a guess like any other', async 
   expect(counts(answers)).toEqual({ 409: 8, 429: 2 });
 });
 
-test('an address makes so many accounts in an hour, and no more', async () => {
+test('an address may create a limited number of accounts an hour', async () => {
   const make = () =>
     app
       .http()
@@ -73,7 +73,7 @@ test('an address makes so many accounts in an hour, and no more', async () => {
   expect(counts(answers)).toEqual({ 201: 12, 429: 3 });
 });
 
-test('an e-mail is what it is to the letter, but for capitals; ten blanks are no password', async () => {
+test('an e-mail is compared exactly, except for capitals; ten blanks are not a password', async () => {
   const sign = (email: string, password = PASSWORD) =>
     app.http().post('/api/accounts').send({ email, password, name: 'B' });
   await sign('ann@halt.example').expect(201);

@@ -6,7 +6,7 @@ import { gardenOf } from './gardening.js';
 const app = useApp();
 const TODAY = '2026-07-18';
 
-test('minutes are litres from the moment they are written: no later change of the place touches them', async () => {
+test('minutes are litres from the moment they are saved: no later change of the place affects them', async () => {
   const g = await gardenOf(app);
   const place = await g.place({ irrigation: 'drip', flowLPerH: 12 });
   const plant = await g.plant(place, { name: 'A' });
@@ -31,7 +31,7 @@ test('minutes are litres from the moment they are written: no later change of th
   expect(JSON.stringify(refused.body)).toContain('need a known flow');
 });
 
-test('what a place was given before a plant stood there is not the plant’s', async () => {
+test('water a place got before a plant stood there is not the plant’s', async () => {
   const g = await gardenOf(app);
   const place = await g.place({});
   const plant = await g.plant(place, { transplantedOn: addDays(TODAY, -10) });
@@ -50,7 +50,7 @@ test('what a place was given before a plant stood there is not the plant’s', a
   expect((await g.plantView(plant)).records.map((r) => r.day)).toEqual([addDays(TODAY, -10)]);
 });
 
-test('of two checks on one day the later word counts', async () => {
+test('of two checks on one day the later one counts', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({ kind: 'container', texture: 'potting-mix', volumeL: 14 }));
   await g.weather();
@@ -64,7 +64,7 @@ test('of two checks on one day the later word counts', async () => {
   expect((body as PlantCase).records.soilChecks.at(-1)).toMatchObject({ feel: 'dry' });
 });
 
-test('a page reads its season: what was written years ago is kept, and not sent', async () => {
+test('a page loads its season: older records are stored, and not sent', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({}), { transplantedOn: null });
   const old = await g.record('note', { plantId: plant }, { date: '2025-09-30', text: 'Two seasons ago.' });

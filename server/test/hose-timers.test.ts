@@ -33,7 +33,7 @@ async function dripGarden(address: string | null, secret: string, zone = 1) {
   return { ...g, bed, tell, act, waterings };
 }
 
-test('a stranger who knows the address but not the secret drives nothing, reads nothing and is credited nothing', async () => {
+test('someone who knows the address but not the secret controls nothing, reads nothing and gets no credit', async () => {
   const address = `${timer.url}/boxes/ann`;
   const ann = await dripGarden(address, 'ann-has-paired-it');
   expect((await ann.act('send')).timer!.trouble).toBeNull();
@@ -48,7 +48,7 @@ test('a stranger who knows the address but not the secret drives nothing, reads 
   expect(await ann.waterings()).toBeGreaterThan(0);
 });
 
-test('its settings are kept, its secret is never shown, and goes to no address that it was not given for', async () => {
+test('its settings are saved, its secret is never shown, and is sent to no address but its own', async () => {
   const g = await dripGarden(`${timer.url}/boxes/own`, 'only-for-this-box');
   const settings = async () => (await g.agent.get(g.url('/timer')).expect(200)).body as HoseTimerDto;
   expect(await settings()).toEqual({ address: `${timer.url}/boxes/own`, allowed: [timer.url] });
@@ -62,7 +62,7 @@ test('its settings are kept, its secret is never shown, and goes to no address t
   expect((await g.act('send')).timer!.trouble).toMatch(/no hose timer/);
 });
 
-test('the server asks no address that whoever runs it has not allowed', async () => {
+test('the server calls no address that its operator has not allowed', async () => {
   const g = await dripGarden(null, '');
   for (const address of [
     'http://127.0.0.1:1/boxes/x',
@@ -77,7 +77,7 @@ test('the server asks no address that whoever runs it has not allowed', async ()
     await g.tell({ address, secret: 'long-enough' }).expect(400);
 });
 
-test('an outlet has one place; what it gave before it was this place’s is not this place’s', async () => {
+test('an outlet has one place; water it gave before belongs to no other', async () => {
   const g = await dripGarden(`${timer.url}/boxes/beds`, 'for-both-beds', 2);
   const other = await g.place({ ...DRIP, name: 'Other bed' });
   await g.plant(other);
@@ -114,7 +114,7 @@ test('an outlet has one place; what it gave before it was this place’s is not 
   await g.agent.post(g.url(`/places/${g.bed}/restore`)).expect(400);
 });
 
-test('runs of the days before an outlet was bound are nobody’s here, even if they were never read', async () => {
+test('runs from before an outlet was bound belong to nobody here, even if never read', async () => {
   const g = await dripGarden(`${timer.url}/boxes/unread`, 'nobody-has-asked', 4);
   const other = await g.place({ ...DRIP, name: 'Other bed' });
   await g.plant(other);
@@ -128,7 +128,7 @@ test('runs of the days before an outlet was bound are nobody’s here, even if t
   expect((body as RecordDto[]).filter((r) => r.day < day)).toEqual([]);
 });
 
-test('what a timer tells is checked like anybody’s word', async () => {
+test('data from a timer is checked like anyone’s', async () => {
   const g = await dripGarden(`${timer.url}/boxes/liar`, 'it-tells-stories', 3);
   const real = globalThis.fetch;
   const tells = async (log: unknown) => {

@@ -26,7 +26,7 @@ const content = (s: GardenSnapshot) =>
     size: s.kept.size,
   });
 
-test('after any writes in any order, held and read anew are the same, and so is what is concluded', async () => {
+test('after any writes in any order, cached and reloaded gardens are equal, and so are their findings', async () => {
   const g = await gardenOf(app);
   const beds = [await g.place({ name: 'A' }), await g.place({ name: 'B' })];
   const plants = [await g.plant(beds[0]!), await g.plant(beds[0]!), await g.plant(beds[1]!)];
@@ -91,7 +91,7 @@ test('after any writes in any order, held and read anew are the same, and so is 
   );
 });
 
-test('what is worked out inside a transaction that is undone is not kept', async () => {
+test('values computed inside a transaction that is undone are not cached', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({}));
   const [snapshots, assessments] = [app.service(Snapshots), app.service(Assessments)];

@@ -83,7 +83,7 @@ async function shapeOf(url: string): Promise<unknown> {
   return { columns, indexes, checks };
 }
 
-test('killed at a statement, before it or after it, they are begun again and come to the same tables', async () => {
+test('killed before or after a statement, they start again and end with the same tables', async () => {
   const whole = await emptyDatabase();
   const statements = await migrateUntil(whole, Infinity, 'before');
   expect(statements).toBeGreaterThan(60);
@@ -102,7 +102,7 @@ test('killed at a statement, before it or after it, they are begun again and com
   if (process.env.KILL_EVERY) process.stdout.write(`\nkilled at ${tried.length} places of ${statements} statements\n`);
 }, 600_000);
 
-test('a step that was through is not made again: a later one may have taken away what it needs', async () => {
+test('a completed step does not run again: a later one may have removed what it needs', async () => {
   const source = new DataSource(dataSourceOptions(await emptyDatabase()));
   await source.initialize();
   const runner = source.createQueryRunner();
@@ -122,7 +122,7 @@ test('a step that was through is not made again: a later one may have taken away
   await source.destroy();
 });
 
-test('many processes that begin at once: one migrates, the others wait for it and find it done', async () => {
+test('many processes starting at once: one migrates, the others wait and find it done', async () => {
   const url = await emptyDatabase();
   const sources = await Promise.all(Array.from({ length: 4 }, () => openMigrated(dataSourceOptions(url))));
   const rows = await sources[0]!.query<{ name: string }[]>('SELECT name FROM migrations');

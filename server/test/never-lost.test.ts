@@ -13,7 +13,7 @@ afterEach(() => app.stop());
 
 const TODAY = '2026-07-18';
 
-test('a garden that is moved back and on again has its measured days and its gauge as before', async () => {
+test('a garden moved away and back has its measured days and its gauge as before', async () => {
   // each day is measured in one way, and forecast in another
   app.station.lie = { tMaxC: 33, rainMm: 4 };
   app.station.ahead = { tMaxC: 21, rainMm: 0 };
@@ -46,7 +46,7 @@ test('a garden that is moved back and on again has its measured days and its gau
   await db.end();
 });
 
-test('a pull asks for what is missing only, and for no more than four hundred days', async () => {
+test('a fetch asks only for missing days, and for four hundred at most', async () => {
   const g = await gardenOf(app);
   app.station.asked.length = 0;
   await g.weather();
@@ -65,7 +65,7 @@ test('a pull asks for what is missing only, and for no more than four hundred da
   expect(app.station.asked.at(-1)).toEqual({ from: addDays(TODAY, 3 - 400), to: addDays(TODAY, 3) });
 });
 
-test('the last reading of a day counts; thrown away, the one before counts, and then the station', async () => {
+test('the last reading of a day counts; deleted, the one before counts, and then the station', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({}));
   const day = addDays(TODAY, -1);

@@ -36,7 +36,7 @@ const anyPlace = fc.record({
   ),
 });
 
-test('for any places, rules and records, what Today asks for is day 0 of the week, to the decilitre', async () => {
+test('for any places, rules and records, Today’s watering is day 0 of the week, to the decilitre', async () => {
   let asked = 0;
   await fc.assert(
     fc.asyncProperty(fc.array(anyPlace, { minLength: 1, maxLength: 2 }), async (places) => {
@@ -87,7 +87,7 @@ test('for any places, rules and records, what Today asks for is day 0 of the wee
   expect(asked).toBeGreaterThan(3);
 });
 
-test('on a day on which watering is not allowed Today asks for none, and a cap of two litres is two', async () => {
+test('on a forbidden day Today asks for none, and a cap of two litres is two', async () => {
   const g = await gardenOf(app);
   const place = await g.place({ watering: { method: 'by-need', allowedDays: [3] } });
   for (const name of ['A', 'B']) await g.plant(place, { name });
@@ -103,7 +103,7 @@ test('on a day on which watering is not allowed Today asks for none, and a cap o
   expect(capped!.litres).toBeCloseTo(2, 1);
 });
 
-test('a remedy that waters never makes a second watering, and its amount is Today’s', async () => {
+test('a watering remedy never makes a second watering, and its amount is Today’s', async () => {
   const g = await gardenOf(app);
   const place = await g.place({ kind: 'container', texture: 'potting-mix', volumeL: 14 });
   const plant = await g.plant(place);
@@ -131,7 +131,7 @@ test('a remedy that waters never makes a second watering, and its amount is Toda
   expect(litres.map((t) => [t.source, t.dose!.litres])).toEqual([['water', now.dose!.litres]]);
 });
 
-test('who is to dry first is told to hold water back, gets no watering task, and a bed waters the others', async () => {
+test('a plant held back from water gets no watering task, and a bed waters the others', async () => {
   const g = await gardenOf(app);
   const place = await g.place({
     texture: 'clay-loam',

@@ -34,7 +34,7 @@ const secretIn = (path: string): string => path.split('#')[1]!.trim();
 const who = (email: string, password = DEMO_ACCOUNT.password) => ({ email, password });
 
 describe('passwords', () => {
-  test('a forgotten one: a link by mail, once, for an hour; sessions and keys of before open nothing', async () => {
+  test('forgotten: a link by mail, once, for an hour; earlier sessions and keys stop working', async () => {
     const email = `${uuid()}@halt.example`;
     const g = await gardener(app, email);
     const made = await g.agent.post(g.url('/keys')).send({ id: uuid(), name: 'k', role: 'keep', days: 5 }).expect(200);
@@ -66,7 +66,7 @@ describe('passwords', () => {
     await app.http().post('/api/session').send(who(email, 'a longer word')).expect(201);
   });
 
-  test('changed: the others are signed out, this one goes on; a wrong old one changes nothing', async () => {
+  test('changed: other sessions end, this one stays; a wrong old one changes nothing', async () => {
     const email = `${uuid()}@halt.example`;
     const g = await gardener(app, email);
     const elsewhere = app.agent();
@@ -81,7 +81,7 @@ describe('passwords', () => {
     await g.agent.get('/api/session').expect(401);
   });
 
-  test('asked for again and again: three mails an hour to one address', async () => {
+  test('asked repeatedly: three mails an hour to one address', async () => {
     const email = `${uuid()}@halt.example`;
     const ask = () => app.http().post('/api/password/forgotten').send({ email });
     for (let i = 0; i < 3; i++) await ask().expect(202);
@@ -89,7 +89,7 @@ describe('passwords', () => {
   });
 });
 
-test('registration switched off: only who is invited comes in, and the very first', async () => {
+test('registration off: only invited people and the very first one get in', async () => {
   const shut = await startApp({ registration: false });
   try {
     const g = await gardener(shut);
@@ -120,7 +120,7 @@ test('registration switched off: only who is invited comes in, and the very firs
 });
 
 describe('in one garden', () => {
-  test('an invitation works once, within a week, until it is taken back, and is told again with a new link', async () => {
+  test('an invitation works once, within a week, until it is revoked, and is renewed with a new link', async () => {
     const g = await gardener(app);
     const stranger = await gardener(app);
     const id = uuid();
@@ -149,7 +149,7 @@ describe('in one garden', () => {
     await stranger.agent.post(`/api/invitations/${secretIn((body as { path: string }).path)}/accept`).expect(404);
   });
 
-  test('who recorded what is kept, also when they have left; a garden is handed over before its last keeper goes', async () => {
+  test('who recorded something stays known after they left; a garden is handed over before its last manager goes', async () => {
     const g = await gardener(app);
     const { plant } = await potted(g);
     const mia = await helper(app, g, 'record');
@@ -187,7 +187,7 @@ describe('in one garden', () => {
     expect(people.members).toEqual([{ id: mia.id, name: 'Mia', role: 'keep' }]);
   });
 
-  test('somebody who goes takes no key along, and stands beside what they wrote', async () => {
+  test('someone who leaves takes no key along, and stays beside what they wrote', async () => {
     const g = await gardener(app);
     const { plant } = await potted(g);
     const mia = await helper(app, g, 'record');
@@ -217,7 +217,7 @@ describe('in one garden', () => {
 const me = async (g: Awaited<ReturnType<typeof gardener>>) =>
   (await g.agent.get('/api/session').expect(200)).body as { id: string };
 
-describe('a list for whoever waters', () => {
+describe('a watering list', () => {
   const made = async (from = '2026-07-18', to = '2026-07-20') => {
     const g = await gardener(app);
     const { plant } = await potted(g);
@@ -238,7 +238,7 @@ describe('a list for whoever waters', () => {
     return { g, id, at, read, tick, plant };
   };
 
-  test('tells what the one plan says, and a tick on it is a record of the list, once', async () => {
+  test('shows what the one plan says, and a tick on it is a record of the list, once', async () => {
     const { g, id, at, read, tick, plant } = await made();
     const view = await read();
     const { body: plans } = await g.agent.get(g.url('/plan')).expect(200);
@@ -264,7 +264,7 @@ describe('a list for whoever waters', () => {
     expect((await read()).tasks).toHaveLength(1);
   });
 
-  test('opens nothing else, nothing of others, nothing before its days or after, nor when it is taken back', async () => {
+  test('opens nothing else, nothing of others, nothing outside its days, nor once it is revoked', async () => {
     const { g, id, at, read, tick, plant } = await made('2026-07-19');
     expect(await read()).toMatchObject({ tasks: [], done: [] });
     await tick(`water:${plant}`, uuid()).expect(404);
@@ -294,10 +294,10 @@ describe('a list for whoever waters', () => {
   });
 });
 
-describe('an account that goes', () => {
+describe('closing an account', () => {
   const sweep = () => app.service(LeavingService).sweep();
 
-  test('is marked, can stay within two weeks, and then is gone with the gardens that only it kept', async () => {
+  test('is marked, can be kept within two weeks, and then is gone with the gardens that only it managed', async () => {
     const email = `${uuid()}@halt.example`;
     const g = await gardener(app, email);
     const { plant } = await potted(g);
@@ -331,7 +331,7 @@ describe('an account that goes', () => {
     await shared.agent.get(other.url('/view')).expect(200);
   });
 
-  test('cannot take a garden from its helpers', async () => {
+  test('cannot take a garden away from its helpers', async () => {
     const g = await gardener(app);
     const mia = await helper(app, g, 'look');
     const ask = () => g.agent.post('/api/account/leaving').send({ password: DEMO_ACCOUNT.password });
@@ -348,7 +348,7 @@ describe('an account that goes', () => {
   });
 });
 
-test('the only manager can neither step down nor leave: a garden is never without one', async () => {
+test('the only manager can neither step down nor leave: a garden always has one', async () => {
   const g = await gardener(app);
   const mia = await helper(app, g, 'record');
   const own = ((await g.agent.get('/api/session').expect(200)).body as { id: string }).id;
@@ -370,7 +370,7 @@ test('the only manager can neither step down nor leave: a garden is never withou
     .expect(204);
 });
 
-test('a watering link opens on its last day and on none after it', async () => {
+test('a watering list opens on its last day and on none after it', async () => {
   const g = await gardener(app);
   await potted(g);
   const { body } = await g.agent

@@ -61,7 +61,7 @@ async function started() {
   return { g, plant, place, put };
 }
 
-test('it is turned upright, made smaller, and tells no more where and with what it was taken', async () => {
+test('it is turned upright, made smaller, and loses where and with what it was taken', async () => {
   const { g, plant, put } = await started();
   const raw = await fromPhone();
   expect(await exifr.gps(raw)).toMatchObject({ latitude: 45.6, longitude: 8.9 });
@@ -92,7 +92,7 @@ test('it is turned upright, made smaller, and tells no more where and with what 
   expect(large.body).toMatchObject({ width: 1600, height: 800 });
 });
 
-test('a browser may keep it, and asks each time whether it still may show it', async () => {
+test('a browser may cache it, and asks each time whether it may still show it', async () => {
   const { g, put } = await started();
   const id = uuid();
   await put(await fromPhone(), id).expect(200);
@@ -110,7 +110,7 @@ test('a browser may keep it, and asks each time whether it still may show it', a
     .expect(401);
 });
 
-test('sent twice it is kept once; thrown away it can be brought back for a month, and then leaves the disk', async () => {
+test('sent twice, saved once; deleted, it can be restored for a month, and then leaves the disk', async () => {
   const { g, plant, put } = await started();
   const id = uuid();
   const raw = await fromPhone();
@@ -134,7 +134,7 @@ test('sent twice it is kept once; thrown away it can be brought back for a month
   expect(readdirSync(join(folder, g.garden))).toEqual([]);
 });
 
-test('what is no photo is refused by what it holds, whatever it is called, and leaves nothing behind', async () => {
+test('a file that is not a photo is refused by its content, whatever its name, and leaves nothing behind', async () => {
   const { g, put } = await started();
   const whole = await fromPhone();
   const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><image href="file:///etc/passwd"/></svg>');
@@ -161,7 +161,7 @@ test('what is no photo is refused by what it holds, whatever it is called, and l
   expect(existsSync(join(folder, g.garden))).toBe(false);
 });
 
-test('it belongs to one plant or place of this garden, on a day that was, in the room that there is', async () => {
+test('it belongs to one plant or place of this garden, on a past day, within the limits', async () => {
   const { g, plant, place, put } = await started();
   const theirs = await started();
   const dot = await noise(20, 20);
@@ -183,7 +183,7 @@ test('it belongs to one plant or place of this garden, on a day that was, in the
   await put(dot).expect(413);
 });
 
-test('a picture that is gone from the disk takes nothing else along; an account that goes takes its pictures', async () => {
+test('a photo missing from the disk takes nothing else along; an account that goes takes its photos', async () => {
   const { g, put } = await started();
   const [a, b] = [uuid(), uuid()];
   await put(await noise(20, 20), a).expect(200);
@@ -199,7 +199,7 @@ test('a picture that is gone from the disk takes nothing else along; an account 
   expect(existsSync(join(folder, 'other'))).toBe(true);
 });
 
-test('a server that keeps no photos says so', async () => {
+test('a server that stores no photos says so', async () => {
   const bare = await startApp({ photos: null });
   try {
     const g = await gardener(bare);
@@ -214,7 +214,7 @@ test('a server that keeps no photos says so', async () => {
   }
 });
 
-test('a list holds the photos of its own garden and subject only, whatever ids are asked for', async () => {
+test('a list holds only the photos of its own garden and subject, whatever ids are asked for', async () => {
   const [a, b] = [await started(), await started()];
   await a.put(await fromPhone()).expect(200);
   await b.put(await fromPhone()).expect(200);

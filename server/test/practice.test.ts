@@ -19,7 +19,7 @@ type Agent = Awaited<ReturnType<typeof gardenOf>>['agent'];
 const mine = async (agent: Agent) => (await agent.get('/api/practice').expect(200)).body as PracticeDto;
 const put = (agent: Agent, answer: object) => agent.put('/api/practice').send(answer);
 
-test('the first answer to a plant counts, sent twice or told otherwise later; another plant is another answer', async () => {
+test('the first answer to a plant counts, even if sent twice or changed later; another plant is another answer', async () => {
   const { agent } = await gardenOf(app);
   expect(await mine(agent)).toEqual({ answers: [], calibration: null });
   await put(agent, ANSWER).expect(200);
@@ -35,7 +35,7 @@ test('the first answer to a plant counts, sent twice or told otherwise later; an
   expect(both.calibration).toMatchObject({ of: 2, right: 1, brier: expect.closeTo(0.34, 10) });
 });
 
-test('answers are of one account: nobody else reads them, and they go with it', async () => {
+test('answers belong to one account: nobody else reads them, and they go with it', async () => {
   const [one, other] = [await gardenOf(app), await gardenOf(app)];
   await put(one.agent, ANSWER).expect(200);
   expect((await mine(other.agent)).answers).toEqual([]);
@@ -43,7 +43,7 @@ test('answers are of one account: nobody else reads them, and they go with it', 
   expect((await mine(one.agent)).answers).toEqual([expect.objectContaining({ right: true })]);
 });
 
-test('what is no answer is refused where it stands, and nothing is kept', async () => {
+test('an invalid answer is refused at its field, and nothing is saved', async () => {
   const { agent } = await gardenOf(app);
   for (const [field, value] of [
     ['surePct', 101],
@@ -59,7 +59,7 @@ test('what is no answer is refused where it stands, and nothing is kept', async 
   expect((await mine(agent)).answers).toEqual([]);
 });
 
-test('of one account the newest thousand are kept; those of others stand', async () => {
+test('an account keeps its newest thousand; those of others stay', async () => {
   const [one, other] = [await gardenOf(app), await gardenOf(app)];
   await put(one.agent, { ...ANSWER, seed: 9001 }).expect(200);
   await put(other.agent, { ...ANSWER, seed: 9002 }).expect(200);

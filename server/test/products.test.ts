@@ -18,7 +18,7 @@ const feed = (facts: object = {}) => ({
   ...facts,
 });
 
-test('a product of one’s own is kept, corrected, thrown away and taken back; sent twice it stands once', async () => {
+test('an own product is saved, edited, deleted and restored; sent twice it exists once', async () => {
   const { agent, url } = await gardener(app);
   const own = feed();
   const list = async () => (await agent.get(url('/products')).expect(200)).body as ProductDto[];
@@ -41,7 +41,7 @@ test('a product of one’s own is kept, corrected, thrown away and taken back; s
   expect(await list()).toHaveLength(1);
 });
 
-test('a label that cannot be is refused at its field, and nothing is kept', async () => {
+test('an impossible label is refused at its field, and nothing is saved', async () => {
   const { agent, url } = await gardener(app);
   const faults = async (facts: object) => (await agent.put(url('/products')).send(feed(facts)).expect(400)).body.faults;
   expect(await faults({ n: 120 })).toEqual([{ path: 'n', reason: 'must be a percentage of its weight: 0 to 100 %' }]);
@@ -51,7 +51,7 @@ test('a label that cannot be is refused at its field, and nothing is kept', asyn
   expect((await agent.get(url('/products')).expect(200)).body).toEqual([]);
 });
 
-test('the neighbour’s products are nobody else’s', async () => {
+test('products of another garden stay private', async () => {
   const [ann, bo] = [await gardener(app), await gardener(app)];
   const own = feed();
   await ann.agent.put(ann.url('/products')).send(own).expect(200);

@@ -14,7 +14,7 @@ function slowReading() {
   return { read, removeMember, turn };
 }
 
-test('many who ask while it is being read are answered together, by one reading that begins after they asked', async () => {
+test('many readers who ask during a reading share one reading that begins after they asked', async () => {
   const { read, removeMember, turn } = slowReading();
   const first = read('g', 'view');
   const others = [read('g', 'view'), read('g', 'view'), read('g', 'view')];
@@ -37,7 +37,7 @@ test('many who ask while it is being read are answered together, by one reading 
   expect(await again).toBe('"view 4"');
 });
 
-test('other questions and other gardens do not wait; what fails fails for who asked, and the next is read all the same', async () => {
+test('other questions and other gardens do not wait; a failure fails its askers, and the next reading runs', async () => {
   const { read, removeMember, turn } = slowReading();
   const [a, b] = [read('g', 'view'), read('h', 'view')];
   const after = read('g', 'view');

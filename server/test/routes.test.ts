@@ -68,11 +68,11 @@ async function sumOf(w: World): Promise<string> {
   return createHash('sha256').update(still).digest('hex');
 }
 
-test('the table names every route that answers, and none that does not', () => {
+test('the table names every route that answers, and no other', () => {
   expect(Object.keys(ROUTES).sort()).toEqual(app.routes());
 });
 
-test('each route is shut to nobody and to strangers, in path and in body, and open to its members', async () => {
+test('each route is closed to nobody and to strangers, in path and in body, and open to its members', async () => {
   const mine = await worldOf(app, timer.url);
   const theirs = await worldOf(app, timer.url);
   const before = await sumOf(theirs.w);
@@ -120,7 +120,7 @@ test('each route is shut to nobody and to strangers, in path and in body, and op
   expect(await sumOf(theirs.w)).toBe(before);
 });
 
-test('each route is shut to a role, and to a key, that does not reach it', async () => {
+test('each route is closed to a role, and to a key, that it is not for', async () => {
   const { agent, w } = await worldOf(app, timer.url);
   const own = { agent, url: (path: string) => `/api/gardens/${w.gardenId}${path}` };
   const surprises: string[] = [];

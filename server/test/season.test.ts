@@ -47,7 +47,7 @@ test('a year before it is planned: a line for each crop, this season and the nex
   await g.agent.get(g.url('/season?year=soon')).expect(400);
 });
 
-test('planned where it stood the year before, and where a wilt was: warned; with the letters for it only of the gap', async () => {
+test('planned where it stood last year or where a wilt was: warned; with the letters only of the gap', async () => {
   const g = await garden();
   await g.plant(g.bed);
   await g.planting();
@@ -72,7 +72,7 @@ test('planned where it stood the year before, and where a wilt was: warned; with
   });
 });
 
-test('too many for the bed, too long for the summer, a planting before its sowing: said, or refused, with what would fit', async () => {
+test('too many for the bed, too slow for the summer, planted before its sowing: warned or refused, with what would fit', async () => {
   const g = await garden();
   const late = await g.variety({ name: 'Late one', daysToMaturity: 180 });
   await g.planting({ count: 10, varietyId: late });
@@ -101,7 +101,7 @@ test('too many for the bed, too long for the summer, a planting before its sowin
   expect(wrong.body.faults).toEqual([{ path: 'varietyId', reason: 'Red one is a pepper, and not a tomato' }]);
 });
 
-test('a variety is corrected later without losing a record; its letters speak for the plant, and cease with it', async () => {
+test('a variety is corrected later without losing a record; its letters count for the plant, and stop with it', async () => {
   const g = await garden();
   const plant = await g.plant(g.bed);
   await g.record(
@@ -138,8 +138,8 @@ test('a variety is corrected later without losing a record; its letters speak fo
   await g.put('/plants', { ...facts, version: 3, varietyId: uuid() }).expect(404);
 });
 
-describe('from the seed to the bed', () => {
-  test('sown, potted on, hardened day by day, and out: each asked for in its time, ticked twice done once, taken back', async () => {
+describe('from seed to bed', () => {
+  test('sown, potted on, hardened day by day, planted out: each due in its time, ticked twice done once, undone', async () => {
     const g = await garden();
     await g.goTo('2026-03-05');
     const variety = await g.variety();
@@ -189,7 +189,7 @@ describe('from the seed to the bed', () => {
     expect((await find()).outDays).toEqual(['2026-04-12', '2026-04-13']);
   });
 
-  test('out: plants stand in the bed, their days begin; sent twice they stand once, and it can be taken back', async () => {
+  test('planted out: plants exist in the bed, their days begin; sent twice they exist once, and it can be undone', async () => {
     const g = await garden();
     await g.goTo('2026-05-20');
     const variety = await g.variety();
@@ -208,7 +208,7 @@ describe('from the seed to the bed', () => {
     expect(await standing()).toHaveLength(3);
   });
 
-  test('the gate is held by a cold soil that was measured, and a tick against it does nothing', async () => {
+  test('measured cold soil holds planting out, and a tick does nothing then', async () => {
     const g = await garden();
     await g.goTo('2026-05-06');
     await g.planting({ year: 2026, sownOn: '2026-03-10' });
@@ -230,7 +230,7 @@ describe('from the seed to the bed', () => {
 });
 
 describe('picking', () => {
-  test('is asked for from blush on, every three days, place by place; and not inside a wait', async () => {
+  test('is due from blush on, every three days, place by place; and not during a wait', async () => {
     const g = await garden();
     const [a, b] = [
       await g.plant(g.bed, { name: 'A', stage: 'ripening' }),
@@ -246,7 +246,7 @@ describe('picking', () => {
     expect(await picks()).toMatchObject([{ plantIds: [a] }]);
   });
 
-  test('soft fruit that is to be eaten, dark ends for the jar, and 60 kg are refused at their field', async () => {
+  test('soft fruit to eat, blossom end rot for canning, and 60 kg are refused at their field', async () => {
     const g = await garden();
     const plant = await g.plant(g.bed);
     const faults = async (data: object) =>
@@ -269,7 +269,7 @@ describe('picking', () => {
   });
 });
 
-test('frost days the wrong way round are refused where the garden is described', async () => {
+test('frost days the wrong way round are refused in the garden’s settings', async () => {
   const g = await garden();
   const { today: _t, ...settings } = (await g.agent.get(g.url('')).expect(200)).body;
   const refused = await g.agent
@@ -279,7 +279,7 @@ test('frost days the wrong way round are refused where the garden is described',
   expect(refused.body.faults).toEqual([{ path: 'firstFrost', reason: expect.stringMatching(/Are the two swapped/) }]);
 });
 
-test('seedlings that fell: what to do stands in the task and the next look is tomorrow; a look before its sowing is refused', async () => {
+test('seedlings that collapsed: the task says what to do and the next look is tomorrow; a look before sowing is refused', async () => {
   const g = await garden();
   await g.goTo('2026-03-15');
   const make = { year: 2026, sownOn: '2026-03-05', cells: 12 };
@@ -304,7 +304,7 @@ test('seedlings that fell: what to do stands in the task and the next look is to
     .expect(400);
 });
 
-test('what is just set out: slugs are looked for every third day until it stands 30 cm tall', async () => {
+test('new plants: slugs are checked every third day until they are 30 cm tall', async () => {
   const g = await garden();
   const plant = await g.plant(g.bed, {
     name: 'Young',
@@ -324,7 +324,7 @@ test('what is just set out: slugs are looked for every third day until it stands
   expect(await settle()).toHaveLength(1);
 });
 
-test('a tick that was kept on a device counts for the day on which it was made, if that is not long ago', async () => {
+test('an offline tick counts for its own day, if that is recent', async () => {
   const g = await garden();
   await g.agent
     .put('/api/gardens')
@@ -350,7 +350,7 @@ test('a tick that was kept on a device counts for the day on which it was made, 
   await g.tick(`settle:${g.bed}`, { at: 'yesterday' }).expect(400);
 });
 
-test('before frost: the last flowers off, green fruit in; a bush variety keeps its flowers; ticked it is a record of each', async () => {
+test('before frost: the last flowers off, green fruit in; a bush variety keeps its flowers; a tick saves a record of each', async () => {
   const g = await garden();
   const [cordon, bush] = [
     await g.plant(g.bed, { name: 'Cordon', habit: 'indeterminate' }),
@@ -376,7 +376,7 @@ test('before frost: the last flowers off, green fruit in; a bush variety keeps i
   expect(await late()).toEqual([]);
 });
 
-test('much rain ahead: what blushes is picked today, also where one looked yesterday', async () => {
+test('heavy rain ahead: blushing fruit is picked today, even if checked yesterday', async () => {
   const g = await garden();
   const variety = await g.variety({ splits: 'more' });
   const plant = await g.plant(g.bed, { name: 'A', stage: 'ripening', varietyId: variety });
@@ -398,7 +398,7 @@ test('much rain ahead: what blushes is picked today, also where one looked yeste
   }
 });
 
-test('a second crop: told in its time, where the bed is clean; planned as one it is sown in July', async () => {
+test('a second crop: suggested in its time, if the bed is clean; planned, it is sown in July', async () => {
   const g = await garden();
   await g.goTo('2026-07-05');
   const view = (await g.season(2026)).second!;
@@ -424,7 +424,7 @@ test('a second crop: told in its time, where the bed is clean; planned as one it
 });
 
 describe('an earlier season', () => {
-  test('opens beside this one: what stood where, and a plant as it stood on its last day, by that season’s weather alone', async () => {
+  test('opens beside this one: what grew where, and a plant on its last day, with only that season’s weather', async () => {
     const g = await garden();
     const old = await g.plant(g.bed, { name: 'Old', transplantedOn: '2025-05-12' });
     const rec = (date: string) => g.record('watering', { plantId: old }, { date, litres: 2 });
@@ -462,7 +462,7 @@ describe('an earlier season', () => {
     expect(report.compared.find((c) => c.year === 2025)!.weather).toMatchObject({ meanC: 23, hotDays: 0 });
   });
 
-  test('a station that does not have it is asked once; the rest stands', async () => {
+  test('a station without data for it is asked once; the rest is shown', async () => {
     const g = await garden();
     await g.plant(g.bed, { name: 'Old', transplantedOn: '2019-05-12' });
     app.station.down = true;
@@ -488,7 +488,7 @@ describe('the year’s end', () => {
   const report = async (g: Awaited<ReturnType<typeof garden>>, year = 2026) =>
     (await g.agent.get(g.url(`/season/report?year=${year}`)).expect(200)).body as SeasonReportView;
 
-  test('what it bore, what was lost and saved, water for a kilogram; a place’s watering counts since a plant stands there', async () => {
+  test('harvest, losses and savings, water per kilogram; a place’s water counts from its planting day', async () => {
     const g = await garden();
     const a = await g.plant(g.bed, { name: 'A', type: 'slicer' });
     const b = await g.plant(g.bed, { name: 'B', transplantedOn: '2026-06-10', type: 'paste' });
@@ -518,7 +518,7 @@ describe('the year’s end', () => {
     await g.agent.get(g.url('/season/report?year=2026.5')).expect(400);
   });
 
-  test('the shelf tells what ripens and until when; eaten up or spoilt, it is told no more; sauce in litres', async () => {
+  test('the ripening shelf shows what and until when; eaten or spoilt, it is gone; sauce in litres', async () => {
     const g = await garden();
     const plant = await g.plant(g.bed, { name: 'Plum', type: 'paste' });
     const pick = (date: string, data: object) =>
@@ -536,7 +536,7 @@ describe('the year’s end', () => {
     expect((await report(g, 2025)).shelf).toEqual([]);
   });
 
-  test('a plant ends with its reason, is told in the report, and can be called back', async () => {
+  test('a plant ends with its reason, is in the report, and can be restored', async () => {
     const g = await garden();
     const plant = await g.plant(g.bed, { name: 'Sick one' });
     const end = (body: object) => g.agent.post(g.url(`/plants/${plant}/retire`)).send(body);
@@ -551,7 +551,7 @@ describe('the year’s end', () => {
     expect((await report(g)).ended).toMatchObject([{ because: null }]);
   });
 
-  test('the look back is kept once for a season, and the next year’s plan begins with it', async () => {
+  test('the review is saved once a season, and the next year’s plan begins with it', async () => {
     const g = await garden();
     const notes = { id: uuid(), year: 2026, worked: 'Mulch', change: 'Plant later' };
     await g.put('/season/notes', notes).expect(200);

@@ -7,7 +7,7 @@ import { gardenOf } from './gardening.js';
 const app = useApp();
 const TODAY = '2026-07-18';
 
-test('a soil test as the laboratory gave it: read into levels that findings go by; an older one stays, the newest counts', async () => {
+test('a soil test as the laboratory gave it: judged by levels that findings use; an older one stays, the newest counts', async () => {
   const g = await gardenOf(app);
   const place = await g.place({});
   const plant = await g.plant(place);
@@ -25,7 +25,7 @@ test.each([
   [{ pH: 12 }, 'soilTest.pH'],
   [{ values: { potassium: { amount: 1, unit: 'grains' } } }, 'soilTest.values.potassium.unit'],
   [{ values: { phosphorus: { amount: 1, unit: 'meq/100g' } } }, 'soilTest.values.phosphorus.unit'],
-])('a test that cannot be, %j, is refused at %s', async (test, path) => {
+])('an impossible test, %j, is refused at %s', async (test, path) => {
   const g = await gardenOf(app);
   const answer = await g.agent.put(g.url('/places')).send({
     id: uuid(),
@@ -39,7 +39,7 @@ test.each([
   expect([answer.status, answer.body.faults.map((f: { path: string }) => f.path)]).toEqual([400, [path]]);
 });
 
-test('mulch is asked for when the soil is warm, laid with one touch, and taken back; a bed that has it is left alone', async () => {
+test('mulch is due when the soil is warm, laid with one tick, and undone; a mulched bed is left alone', async () => {
   const g = await gardenOf(app);
   const bed = await g.place({ name: 'Long bed', lengthM: 2, widthM: 1 });
   const plant = await g.plant(bed);
@@ -63,7 +63,7 @@ test('mulch is asked for when the soil is warm, laid with one touch, and taken b
   expect((await g.view()).places[0]!.place.mulch).toEqual([]);
 });
 
-test('what grew and ailed is written down by itself, and speaks in the next year', async () => {
+test('what grew and its problems are recorded automatically, and count in the next year', async () => {
   const g = await gardenOf(app);
   const bed = await g.place({});
   const plant = await g.plant(bed);

@@ -55,7 +55,7 @@ async function soapDue(facts: object = {}) {
   return { ...g, place, plant, spray, log, look, nextDay, today };
 }
 
-test('one leaf first; the rest is not offered before it was looked at a day later; the log holds what an inspector asks', async () => {
+test('one leaf first; the rest only after a look a day later; the log holds what an inspector needs', async () => {
   const g = await soapDue();
   const first = (await g.spray())!;
   expect(first.title).toBe('Test on one leaf first: Soap spray');
@@ -90,7 +90,7 @@ test('one leaf first; the rest is not offered before it was looked at a day late
   expect((await g.log()).map((r) => r.spray.trial ?? false)).toEqual([false, true]);
 });
 
-test('a burnt leaf ends it: the plant is not sprayed, and ticking that writes no spray', async () => {
+test('a burnt leaf ends it: the plant is not sprayed, and a tick saves no spray', async () => {
   const g = await soapDue();
   const first = (await g.spray())!;
   await g.tick(first.key, { recordId: uuid() });
@@ -103,7 +103,7 @@ test('a burnt leaf ends it: the plant is not sprayed, and ticking that writes no
   expect(await g.log()).toHaveLength(1);
 });
 
-test('by a pond nothing is sprayed, however often it is ticked', async () => {
+test('beside a pond nothing is sprayed, however often it is ticked', async () => {
   const g = await soapDue({ pondNear: true });
   const held = (await g.spray())!;
   expect(held.held!.because).toMatch(/pond is nearby/);
@@ -111,7 +111,7 @@ test('by a pond nothing is sprayed, however often it is ticked', async () => {
   expect(await g.log()).toEqual([]);
 });
 
-test('a picking inside the wait, and two sprays that must not meet, are refused with the way out; the wait stands in Today and on the plant', async () => {
+test('a picking during the wait, and two conflicting sprays, are refused with the way out; the wait shows in Today and on the plant', async () => {
   const g = await gardenOf(app);
   const place = await g.place({});
   const plant = await g.plant(place, { name: 'Red one' });
@@ -139,7 +139,7 @@ test('a picking inside the wait, and two sprays that must not meet, are refused 
   await put('spray', { date: TODAY, product: 'soap' }).expect(200);
 });
 
-test('a spray that was deleted stands in the way of nothing', async () => {
+test('a deleted spray blocks nothing', async () => {
   const g = await gardenOf(app);
   const plant = await g.plant(await g.place({}), { name: 'Red one' });
   const put = (type: string, data: object) =>

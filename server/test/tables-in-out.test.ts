@@ -16,7 +16,7 @@ async function cellsOf(text: string | Buffer, delimiter: ',' | ';' = ','): Promi
   return rows;
 }
 
-describe('RFC 4180, the examples of its section 2, in pieces that cut anywhere', () => {
+describe('RFC 4180, the examples of its section 2, in pieces cut anywhere', () => {
   test.each([
     [
       '1: lines that end in CRLF',
@@ -70,7 +70,7 @@ describe('files as they come', () => {
     expect(guessDelimiter('a;b,5;c')).toBe(';');
   });
 
-  test('what is broken is refused in a sentence that says where', async () => {
+  test('a broken file is refused with a sentence that says where', async () => {
     await expect(cellsOf('a,b\n1,"2\n3,4\n')).rejects.toThrow(
       /near line \d+ a quotation mark is opened but never closed/,
     );
@@ -111,10 +111,10 @@ async function started() {
   return { g, plant, preview, plan, send, records };
 }
 
-describe('a table comes in', () => {
+describe('importing a table', () => {
   const WATER = 'Date;Plant;Water (gal)\n7/16/2026;Paste;0,5\n7/17/2026;paste;1\n';
 
-  test('looked at, tried, brought in once, and taken out again as a whole', async () => {
+  test('previewed, tried, imported once, and undone as a whole', async () => {
     const { g, send, preview, records, plant } = await started();
     expect(await preview(WATER)).toMatchObject({
       table: 'watering',
@@ -151,7 +151,7 @@ describe('a table comes in', () => {
     expect(await records('watering')).toEqual([]);
   });
 
-  test('one row at fault keeps all of it out, and each fault is told with its line; or the others go in without it', async () => {
+  test('one wrong row stops the import, and each fault has its line; or the others are imported without it', async () => {
     const { send, records } = await started();
     const text =
       'date,plant,litres\n2026-07-16,Paste,1\n2026-07-17,Nobody,1\n2026-07-30,Paste,1\n2026-07-18,Paste,-2\n2026-05-01,Paste,1\nx,Paste,\n';
@@ -188,7 +188,7 @@ describe('a table comes in', () => {
     ]);
   });
 
-  test('weather fills the days that nobody has told of; undone, they are unknown again', async () => {
+  test('weather fills unknown days; undone, they are unknown again', async () => {
     const { g, send } = await started();
     const text =
       'date,tavg,tmin,tmax,prcp,wspd\n2024-07-01,20,14,27,0.0,10.8\n2024-07-02,21,15,28,3.5,7.2\n2026-07-17,21,15,28,3.5,7.2\n';
@@ -217,7 +217,7 @@ describe('a table comes in', () => {
     await db.end();
   });
 
-  test('plants and soil tests; plants that were written about since are not taken out again', async () => {
+  test('plants and soil tests; plants with later records are not removed by undoing', async () => {
     const { g, send } = await started();
     const id = uuid();
     const text =
@@ -243,7 +243,7 @@ describe('a table comes in', () => {
     expect((await place()).soilTest).toBeNull();
   });
 
-  test('what is no table, too large, or planned wrongly is refused; a recorder brings nothing in', async () => {
+  test('a file that is no table, too large, or mapped wrongly is refused; a helper may not import', async () => {
     const { g, send, plan } = await started();
     const good = 'date,plant,litres\n2026-07-16,Paste,1\n';
     expect((await send(good, { columns: [] })).status).toBe(400);
@@ -275,8 +275,8 @@ describe('a table comes in', () => {
   });
 });
 
-describe('a table goes out', () => {
-  test('with names beside the ids; what could be taken for a formula is harmless, and is itself again when it comes in', async () => {
+describe('exporting a table', () => {
+  test('with names beside the ids; a cell that looks like a formula is made harmless, and comes back unchanged', async () => {
     const { g, plant, records } = await started();
     const put = (data: object, type: string) =>
       g.agent.put(g.url('/records')).send({ id: uuid(), type, plantId: plant, data }).expect(200);

@@ -16,7 +16,7 @@ const garden = async () => {
   return { ...g, due, stock };
 };
 
-test('cordons of a place are tied in together, once a week; ticked it is written down for each, and taken back for each', async () => {
+test('cordons of a place are tied together, once a week; a tick is saved for each, and undone for each', async () => {
   const g = await garden();
   const bed = await g.place({ name: 'Wall' });
   const tall = [
@@ -52,7 +52,7 @@ test('cordons of a place are tied in together, once a week; ticked it is written
   expect(await tied()).toEqual([[], []]);
 });
 
-test('with no string in the shed and stakes there, it says so', async () => {
+test('without string but with stakes in the shed, it says so', async () => {
   const g = await garden();
   const plantId = await g.plant(await g.place({}), { habit: 'indeterminate' });
   await g.record('event', { plantId }, { date: addDays(TODAY, -10), what: 'staked' });
@@ -60,7 +60,7 @@ test('with no string in the shed and stakes there, it says so', async () => {
   expect((await g.due('tie'))[0]!.why).toMatch(/a stake, from your stock/);
 });
 
-test('flowers are tapped where neither wind nor bees come; under shut glass in the heat it says that it will not help', async () => {
+test('flowers are tapped without wind and bees; under closed glass in heat it says that it will not help', async () => {
   const g = await garden();
   const hall = await g.place({ name: 'Hall', kind: 'indoors', texture: 'potting-mix', volumeL: 20 });
   await g.plant(hall, { stage: 'flowering' });
@@ -90,7 +90,7 @@ test('flowers are tapped where neither wind nor bees come; under shut glass in t
   expect((await g.due('tap'))[0]!.title).toBe('Tap the flowers: Hall');
 });
 
-test('cloth is dealt out before heat: to what is worth most, over all places; the shortfall and what serves instead are said', async () => {
+test('cloth before heat: to the most important plants, over all places; the shortage and alternatives are shown', async () => {
   const g = await garden();
   const glass = { kind: 'container', texture: 'potting-mix', volumeL: 20, cover: 'glasshouse', vents: 'shut' };
   const [one, two] = [await g.place({ ...glass, name: 'One' }), await g.place({ ...glass, name: 'Two' })];
@@ -111,17 +111,17 @@ test('cloth is dealt out before heat: to what is worth most, over all places; th
   expect((await g.stock({ clothM2: -1 })).status).toBe(400);
 });
 
-test('trusses are counted, neighbours are written down; what cannot be is refused', async () => {
+test('trusses are counted, companion plants recorded; impossible ones are refused', async () => {
   const g = await garden();
   const bed = await g.place({});
   const plant = await g.plant(bed);
   await g.record('truss-count', { plantId: plant }, { date: TODAY, truss: 1, flowers: 2, fruit: 6 });
-  await g.record('neighbour', { placeId: bed }, { date: TODAY, what: 'french-marigold', did: 'planted' });
-  expect((await g.plantView(plant)).records.map((r) => r.type).sort()).toEqual(['neighbour', 'truss-count']);
+  await g.record('companion', { placeId: bed }, { date: TODAY, what: 'french-marigold', did: 'planted' });
+  expect((await g.plantView(plant)).records.map((r) => r.type).sort()).toEqual(['companion', 'truss-count']);
   const put = (type: string, of: object, data: object) =>
     g.agent.put(g.url('/records')).send({ id: uuid(), type, ...of, data: { date: TODAY, ...data } });
   await put('truss-count', { plantId: plant }, { truss: 0, flowers: 1, fruit: 1 }).expect(400);
-  await put('neighbour', { placeId: bed }, { what: 'unicorns', did: 'seen' }).expect(400);
+  await put('companion', { placeId: bed }, { what: 'unicorns', did: 'seen' }).expect(400);
   // the case file's open format knows neither, and the case is whole without them
   await g.agent.get(g.url(`/plants/${plant}/case`)).expect(200);
 });

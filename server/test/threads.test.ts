@@ -31,7 +31,7 @@ async function answered(garden: string): Promise<string> {
   }
 }
 
-test('an answer, a refusal and the database’s trouble come through as they were', async () => {
+test('an answer, a refusal and a database failure pass through unchanged', async () => {
   expect(await threads.run('a', 'answer', ['a', { b: [1, null] }])).toBe('["a",{"b":[1,null]}]');
   await expect(threads.run('a', 'refuse', [])).rejects.toMatchObject({
     status: 404,
@@ -40,7 +40,7 @@ test('an answer, a refusal and the database’s trouble come through as they wer
   expect(databaseTrouble(await threads.run('a', 'away', []).catch((e: unknown) => e))).toBe('away');
 });
 
-test('one garden that is never through holds up nobody: it is told to come back, its thread is replaced, the others go on', async () => {
+test('a garden that never finishes holds up nobody: it is asked to retry, its thread is replaced, the others go on', async () => {
   const gardens = ['garden a', 'garden b', 'garden c', 'garden d'];
   await Promise.all(gardens.map(answered));
   const stuck = threads.run('garden a', 'spin', []);
@@ -52,7 +52,7 @@ test('one garden that is never through holds up nobody: it is told to come back,
   for (const g of gardens.slice(1)) expect(await answered(g)).toBe(`["${g}"]`);
 });
 
-test('work that is merely slow is told to come back, and its thread goes on', async () => {
+test('slow work is asked to retry, and its thread goes on', async () => {
   await answered('a');
   const [slow, other] = await Promise.all([statusOf(threads.run('a', 'sleep', [])), answered('a')]);
   expect([slow, other]).toEqual([503, '["a"]']);
@@ -66,7 +66,7 @@ test('a thread that dies or runs out of memory is replaced', async () => {
   }
 });
 
-test('a garden that brought a thread down twice is left alone for a while; the others are not', async () => {
+test('a garden that crashed a thread twice is left alone for a while; the others are not', async () => {
   for (let i = 0; i < 2; i++) {
     expect(await answered('bad')).toBe('["bad"]');
     await statusOf(threads.run('bad', 'die', []));

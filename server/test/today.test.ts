@@ -36,7 +36,7 @@ async function busy() {
   return { ...g, place, plant, treatment, today, waterings };
 }
 
-test('every task says where it comes from, why, and about how many minutes it takes', async () => {
+test('every task shows its source, its reason, and about how many minutes it takes', async () => {
   const g = await busy();
   const tasks = await g.today();
   expect([...new Set(tasks.map((t) => t.source))]).toEqual(expect.arrayContaining(['water', 'remedy']));
@@ -49,7 +49,7 @@ test('every task says where it comes from, why, and about how many minutes it ta
   expect((await g.plantView(g.plant)).treatments[0]!.remedies).toContain('pick-off-affected-fruit');
 });
 
-test('two who tick the same watering at the same moment write it down once', async () => {
+test('two people ticking the same watering at once save it once', async () => {
   const g = await busy();
   const water = (await g.today()).find((t) => t.source === 'water')!;
   const answers = await Promise.all([1, 2, 3].map(() => g.tick(water.key, { recordId: uuid() })));
@@ -63,7 +63,7 @@ test('two who tick the same watering at the same moment write it down once', asy
   expect(await g.waterings()).toHaveLength(1);
 });
 
-test('a tick that was taken back and sent again stays taken back once, done once', async () => {
+test('a tick undone and sent again stays undone once, done once', async () => {
   const g = await busy();
   const water = (await g.today()).find((t) => t.source === 'water')!;
   const tick = { recordId: uuid() };
@@ -76,7 +76,7 @@ test('a tick that was taken back and sent again stays taken back once, done once
   expect(await g.waterings()).toHaveLength(1);
 });
 
-test('a remedy is done once, can be taken back, and cannot be ticked before its day', async () => {
+test('a remedy is done once, can be undone, and cannot be ticked before its day', async () => {
   const g = await busy();
   const pick = (await g.today()).find((t) => t.remedy === 'pick-off-affected-fruit')!;
   expect(pick.dose).toEqual({ count: 3 });
@@ -92,7 +92,7 @@ test('a remedy is done once, can be taken back, and cannot be ticked before its 
   expect(await open()).toBe(true);
 });
 
-test('“not today” hides a task until tomorrow, of whatever source', async () => {
+test('“not today” hides a task of any source until tomorrow', async () => {
   const g = await busy();
   for (const { key } of await g.today()) await g.notToday(key).expect(204);
   expect(await g.today()).toEqual([]);
@@ -101,7 +101,7 @@ test('“not today” hides a task until tomorrow, of whatever source', async ()
   expect(tomorrow).toEqual(expect.arrayContaining(['water', 'remedy']));
 });
 
-test('the look again stands from its day on until it is answered, and can be put off', async () => {
+test('the follow-up is due from its day until it is answered, and can be postponed', async () => {
   const g = await busy();
   const again = async () => (await g.today()).filter((t) => t.source === 'look-again');
   expect(await again()).toEqual([]);
@@ -116,17 +116,17 @@ test('the look again stands from its day on until it is answered, and can be put
   expect(await again()).toHaveLength(1);
 });
 
-test('Today is in the order of its sources, and within one the longest due first', async () => {
+test('Today follows the order of its sources, and within one the longest due first', async () => {
   const g = await busy();
   await g.goTo(addDays(TODAY, 14));
   const tasks = await g.today();
   const order = tasks.map((t) => [TASK_SOURCES.indexOf(t.source), t.dueOn] as const);
-  expect(tasks.map((t) => t.source)).toEqual(expect.arrayContaining(['look-again', 'water', 'remedy', 'round']));
+  expect(tasks.map((t) => t.source)).toEqual(expect.arrayContaining(['look-again', 'water', 'remedy', 'walk']));
   expect(order).toEqual([...order].sort(([a, x], [b, y]) => a - b || (x < y ? -1 : x > y ? 1 : 0)));
   expect(new Set(tasks.filter((t) => t.source === 'remedy').map((t) => t.dueOn)).size).toBeGreaterThan(1);
 });
 
-test('keys that mean nothing, or are another’s, are not there', async () => {
+test('meaningless and foreign keys do not exist', async () => {
   const [mine, other] = [await busy(), await busy()];
   const theirs = (await other.today()).map((t) => t.key);
   for (const key of ['nonsense', ':', 'water', 'moon:1', `remedy:${uuid()}`, `water:${uuid()}`, ...theirs])
@@ -136,7 +136,7 @@ test('keys that mean nothing, or are another’s, are not there', async () => {
   expect(await other.waterings()).toEqual([]);
 });
 
-test('how long things take is learned from the time between two ticks; a long pause teaches nothing', async () => {
+test('task times are learned from the time between two ticks; a long pause teaches nothing', async () => {
   const g = await gardenOf(app);
   const bed = await g.place({ name: 'Bed' });
   await g.plant(bed);
@@ -146,8 +146,8 @@ test('how long things take is learned from the time between two ticks; a long pa
       minutesAgo * 60,
       g.garden,
     ]);
-  const round = async () => (await g.view()).today.find((t) => t.source === 'round');
-  const first = (await round())!;
+  const walk = async () => (await g.view()).today.find((t) => t.source === 'walk');
+  const first = (await walk())!;
   expect(first.minutes).toBe(first.estimatedMinutes);
   await g.tick(first.key, { recordId: uuid(), estimatedMinutes: first.estimatedMinutes }).expect(200);
   // nothing was ticked before: nothing is learned
@@ -162,14 +162,14 @@ test('how long things take is learned from the time between two ticks; a long pa
     { ticks: 1, took: expect.closeTo(3 * first.estimatedMinutes, 0), estimatedMinutes: first.estimatedMinutes },
   ]);
   await g.goTo('2026-07-26');
-  const later = (await round())!;
+  const later = (await walk())!;
   expect(later.estimatedMinutes).toBe(first.estimatedMinutes);
   // one tick of three times the length against four of the estimated
   expect(later.minutes).toBe(Math.round(first.estimatedMinutes * (7 / 5)));
   await g.tick(later.key, { recordId: uuid(), estimatedMinutes: -5 }).expect(400);
 });
 
-test('a tick saved offline counts for the day it was in the garden, not in Greenwich', async () => {
+test('an offline tick counts for the garden’s own day, not Greenwich’s', async () => {
   const g = await gardenOf(app);
   const { today: _t, ...garden } = (await g.agent.get(g.url('')).expect(200)).body as { today: string };
   // 20 July, 23:30 in Auckland, half a day ahead of Greenwich

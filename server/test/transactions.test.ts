@@ -15,7 +15,7 @@ const failing = (...codes: (string | null)[]) => {
   return { db, turns: () => turn };
 };
 
-test('a deadlock and a row that both make are tried again, up to five times, and then it is a conflict in words', async () => {
+test('a deadlock and a doubled row are retried up to five times, and then become a conflict in words', async () => {
   for (const code of ['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_DUP_ENTRY']) {
     const twice = failing(code, code, null);
     expect(await inTransaction(twice.db, () => Promise.resolve('done'))).toBe('done');
@@ -26,7 +26,7 @@ test('a deadlock and a row that both make are tried again, up to five times, and
   }
 });
 
-test('anything else goes through as it is, at once', async () => {
+test('any other fault passes through at once', async () => {
   for (const code of ['ECONNREFUSED', 'ER_DATA_TOO_LONG', 'ER_PARSE_ERROR']) {
     const { db, turns } = failing(code);
     await expect(inTransaction(db, () => Promise.resolve('done'))).rejects.toMatchObject({ code });

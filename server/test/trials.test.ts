@@ -33,7 +33,7 @@ async function trialOf(each: number) {
   return { ...g, trial, plants, look, read };
 }
 
-test('five against five, all and none: the trial tells, from the records alone; judged with one touch, and taken back', async () => {
+test('five against five, all and none: the trial decides from the records; judged with one tap, and undone', async () => {
   const g = await trialOf(5);
   for (const [i, plant] of g.plants.entries()) await g.look(plant, 3, i >= 5);
   expect(await g.read()).toMatchObject({
@@ -57,7 +57,7 @@ test('five against five, all and none: the trial tells, from the records alone; 
   expect((await g.read()).judgedOn).toBeNull();
 });
 
-test('three against three are too few to tell; plants that nobody looked at, or only before it began, are not counted', async () => {
+test('three against three are too few; plants nobody looked at, or only before it began, are not counted', async () => {
   const g = await trialOf(3);
   for (const [i, plant] of g.plants.entries()) await g.look(plant, i === 5 ? 20 : 3, i >= 3);
   expect(await g.read()).toMatchObject({
@@ -66,7 +66,7 @@ test('three against three are too few to tell; plants that nobody looked at, or 
   });
 });
 
-test('groups that overlap, are empty, or a day that lies before the beginning are refused at their fields', async () => {
+test('overlapping and empty groups, or a day before the beginning, are refused at their fields', async () => {
   const g = await trialOf(2);
   const fault = async (facts: object) => {
     const answer = await g.agent.put(g.url('/trials')).send({ ...g.trial, id: uuid(), ...facts });
@@ -78,7 +78,7 @@ test('groups that overlap, are empty, or a day that lies before the beginning ar
   expect(await fault({ measure: 'looks-nice' })).toEqual([400, 'measure']);
 });
 
-test('what helped here stands beside each proposal with its count, step by step', async () => {
+test('what helped here stands beside each remedy with its count, step by step', async () => {
   const g = await gardenOf(app);
   const bed = await g.place({ kind: 'container', texture: 'potting-mix', volumeL: 14, potMaterial: 'plastic' });
   for (const worked of [true, false]) {

@@ -8,7 +8,7 @@ const app = useApp();
 const TODAY = '2026-07-18';
 const POT = { kind: 'container', texture: 'potting-mix', volumeL: 14 };
 
-test('where nothing was written down no litres are told anywhere; a finger is asked, and then the plan speaks', async () => {
+test('without watering records no litres are shown anywhere; a finger check is asked, and then the plan counts', async () => {
   const g = await gardenOf(app);
   const place = await g.place(POT);
   const plant = await g.plant(place);
@@ -37,7 +37,7 @@ test('where nothing was written down no litres are told anywhere; a finger is as
   expect(dry.remedies.find((r) => r.remedy === 'water-now')!.dose!.litres).toBe(after.today[0]!.dose!.litres);
 });
 
-test('a place keeps what stands over it and its own warmth; indoors is a pot, and without its size no litres are told', async () => {
+test('a place keeps its cover and its own warmth; indoors is a pot, and without its size no litres are shown', async () => {
   const g = await gardenOf(app);
   const told = { cover: 'glasshouse', vents: 'open', hollow: true, fillingCm: null, roomTMinC: null, roomTMaxC: null };
   await g.place({ ...told, name: 'Glass' });
@@ -99,7 +99,7 @@ describe('step by step', () => {
     return { ...g, plant, start, answer, remedies };
   }
 
-  test('taking a finding on schedules what comes first; the next step only after its follow-up says "not enough"', async () => {
+  test('starting a treatment schedules what comes first; the next step only after its follow-up says "not enough"', async () => {
     const g = await taken();
     expect(await g.remedies()).toEqual(expect.arrayContaining(['water-jet']));
     expect(await g.remedies()).not.toContain('soap-spray');
@@ -124,7 +124,7 @@ describe('step by step', () => {
     expect(last.stepsLeft).toBe(0);
   });
 
-  test('a follow-up closes what belongs to it; next season’s work stays and comes due by itself', async () => {
+  test('a follow-up closes its own tasks; next season’s tasks stay and come due by themselves', async () => {
     const g = await gardenOf(app);
     const place = await g.place({});
     const plant = await g.plant(place);
@@ -159,7 +159,7 @@ describe('step by step', () => {
   });
 });
 
-test('a cold night ahead asks each place by how it lies, on the evening before', async () => {
+test('a cold night ahead asks each place by its exposure, on the evening before', async () => {
   const g = await gardenOf(app);
   const old = { transplantedOn: '2026-05-10' };
   for (const [name, facts] of Object.entries({

@@ -10,7 +10,7 @@ const statuses = (answers: { status: number }[]) => [...new Set(answers.map((a) 
 const atOnce = <T>(n: number, work: (i: number) => PromiseLike<T>): Promise<T[]> =>
   Promise.all(Array.from({ length: n }, (_, i) => work(i)));
 
-test('an account that is sent many times at once is made once, and all are told the same; with another password it is refused', async () => {
+test('an account sent many times at once is created once, with one answer for all; another password is refused', async () => {
   const body = { email: `${uuid()}@halt.example`, password: 'beside the old line', name: 'B' };
   const sign = (more: object = {}) =>
     app
@@ -23,7 +23,7 @@ test('an account that is sent many times at once is made once, and all are told 
   await sign({ password: 'somebody else’s word' }).expect(409);
 });
 
-test('a garden, a place, a plant and a record that are sent many times at once stand there once, and all are told the same', async () => {
+test('a garden, a place, a plant and a record sent many times at once exist once, with one answer for all', async () => {
   const { agent } = await gardener(app);
   const garden = uuid();
   const url = `/api/gardens/${garden}`;
@@ -41,7 +41,7 @@ test('a garden, a place, a plant and a record that are sent many times at once s
   expect(view.places.map((p) => [p.place.id, p.plants.length])).toEqual([[place, 1]]);
 });
 
-test('two gardens that reach for the same id at once: one has it, the other is told that it is not there', async () => {
+test('two gardens that claim the same id at once: one gets it, the other hears that it does not exist', async () => {
   const [a, b] = [await gardener(app), await gardener(app)];
   for (let round = 0; round < 5; round++) {
     const id = uuid();
@@ -75,7 +75,7 @@ test('capital letters in an id and another order of the fields are the same writ
   expect([garden.id, garden.version]).toEqual([g.garden, 1]);
 });
 
-test('a garden cannot be made to stand more than two years from today', async () => {
+test('a garden cannot be set more than two years from today', async () => {
   const g = await gardener(app);
   const settings = { ...GARDEN, id: g.garden, version: 1 };
   for (const pinnedDate of ['9999-01-01', '2029-11-25', '2019-01-01']) {
@@ -93,7 +93,7 @@ test('a garden cannot be made to stand more than two years from today', async ()
     .expect(400);
 });
 
-test('several records in one request are each taken or refused as if it had come alone, and again is once', async () => {
+test('several records in one request are each saved or refused as if alone, and repeating changes nothing', async () => {
   const g = await gardener(app);
   const { plant } = await potted(g);
   const note = (more: object = {}) => ({

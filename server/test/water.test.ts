@@ -64,7 +64,7 @@ async function dripBed() {
 }
 const fault = (garden: string, query: string) => fetch(`${timer.url}/fault?box=${garden}&${query}`, { method: 'POST' });
 
-test('a week is planned in days, litres and minutes; rules are kept; faults are named', async () => {
+test('a week is planned in days, litres and minutes; rules hold; faults are named', async () => {
   const bed = await dripBed();
   const p = await bed.plan();
   expect(p.pours[0]!.plan!.days).toHaveLength(7);
@@ -148,7 +148,7 @@ test('the plan goes to the timer and comes back as records, once; a clogged filt
   expect((await bed.timerAct('send')).timer!.trouble).toBeNull();
 });
 
-test('nobody else’s plan, timer or bench can be reached', async () => {
+test('nobody else’s plan, timer or comparison can be reached', async () => {
   const mine = await gardener(app);
   const bed = await dripBed();
   await mine.agent.get(bed.url('/plan')).expect(404);
@@ -169,7 +169,7 @@ test('nobody else’s plan, timer or bench can be reached', async () => {
   await mine.agent.put(mine.url('/benches')).send(bench).expect(404);
 });
 
-test('set-ups are kept once, changed with their version, refused with a reason, and thrown away', async () => {
+test('set-ups are saved once, changed with their version, refused with a reason, and deleted', async () => {
   const g = await gardener(app);
   const { place } = await potted(g);
   const bench = {
@@ -209,7 +209,7 @@ test('set-ups are kept once, changed with their version, refused with a reason, 
   expect(await list()).toEqual([]);
 });
 
-test('a heat wave ahead stands in Today with dates and amounts, changes with the forecast, and can be put off or done', async () => {
+test('a heat wave ahead is in Today with dates and amounts, changes with the forecast, and can be postponed or done', async () => {
   const g = await gardener(app);
   const { plant } = await potted(g);
   const watered = { id: uuid(), type: 'watering', plantId: plant, data: { date: addDays(TODAY, -1), litres: 3 } };
@@ -255,7 +255,7 @@ test('a heat wave ahead stands in Today with dates and amounts, changes with the
   expect(await heat()).toEqual([]); // the forecast has changed
 });
 
-test('where measurements moved the line is told day by day', async () => {
+test('where measurements moved the estimate is listed day by day', async () => {
   const g = await gardener(app);
   const { plant } = await potted(g);
   await g.agent.post(g.url('/weather/pull')).expect(200);

@@ -31,13 +31,13 @@ test('a program runs on its days, once, in litres by its flow', async () => {
   expect((await ask('/zones/2/program')).body).toMatchObject({ runs: [{ minutes: 5 }] });
 });
 
-test('zones know nothing of each other', async () => {
+test('zones are independent of each other', async () => {
   await program(1, [run('2026-07-18')]);
   expect(await log(2)).toEqual([]);
   expect((await ask('/zones/2/program')).body).toEqual({ flowLPerH: 0, runs: [] });
 });
 
-test('a clogged filter lets four tenths through from then on; the minutes are the same', async () => {
+test('a clogged filter lets four tenths through from then on; the minutes stay', async () => {
   await program(1, [run('2026-07-18'), run('2026-07-19')]);
   await log(1, '2026-07-18', '2026-07-18');
   await ask('/fault?box=shed&clogged=true', 'POST');
@@ -47,7 +47,7 @@ test('a clogged filter lets four tenths through from then on; the minutes are th
   ]);
 });
 
-test('offline it answers 503 to everything, and has forgotten nothing when it is back', async () => {
+test('offline it answers 503 to everything, and remembers everything when it is back', async () => {
   await program(1, [run('2026-07-18')]);
   await ask('/fault?box=shed&offline=true', 'POST');
   for (const path of ['/zones/1/program', '/zones/1/log?from=2026-07-01&to=2026-07-31'])
@@ -57,7 +57,7 @@ test('offline it answers 503 to everything, and has forgotten nothing when it is
   expect(await log(1)).toHaveLength(1);
 });
 
-test('what it cannot run is refused, and the old program stands', async () => {
+test('an impossible program is refused, and the old one stays', async () => {
   await program(1, [run('2026-07-18')]);
   const bad = [
     'no JSON',
@@ -74,7 +74,7 @@ test('what it cannot run is refused, and the old program stands', async () => {
   expect((await ask('/zones/1/log?from=yesterday&to=2026-07-18')).status).toBe(400);
 });
 
-test('a box answers to the first secret that it was shown, and to no other; another box knows nothing of it', async () => {
+test('a box answers to the first secret it was shown, and to no other; another box knows nothing about it', async () => {
   await program(1, [run('2026-07-18')]);
   secret = 'somebody else';
   for (const answer of [

@@ -7,7 +7,7 @@ beforeAll(async () => {
 });
 afterAll(() => mail.close());
 
-test('what is sent is kept, shown with its letters made harmless, and told by who it went to', async () => {
+test('sent mail is kept, shown with its letters made harmless, and listed by its recipient', async () => {
   const out = createTransport({ url: mail.smtpUrl });
   const send = (to: string, subject: string) => out.sendMail({ from: 'a@halt.example', to, subject, text: 'Grüße' });
   await send('b@halt.example', '<b>Über den Zaun</b>');

@@ -13,7 +13,7 @@ const ask = async (path: string) => {
 };
 type Days = { date: string; tMinC: number; tMaxC: number; rainMm: number; rainChancePct?: number }[];
 
-test('the same days are always told the same, however they are asked for', async () => {
+test('the same days always have the same weather, however they are asked for', async () => {
   const all = (await ask(`/observed?${HALT}&from=2026-07-01&to=2026-07-20`)).body as Days;
   const some = (await ask(`/observed?${HALT}&from=2026-07-10&to=2026-07-12`)).body as Days;
   expect(all).toHaveLength(20);
@@ -21,20 +21,20 @@ test('the same days are always told the same, however they are asked for', async
   expect(all.every((d) => d.tMinC < d.tMaxC && d.rainMm >= 0)).toBe(true);
 });
 
-test('elsewhere the weather is another', async () => {
+test('elsewhere the weather differs', async () => {
   const here = (await ask(`/observed?${HALT}&from=2026-07-01&to=2026-07-05`)).body as Days;
   const there = (await ask('/observed?latitude=52&longitude=8.9&elevation=20&from=2026-07-01&to=2026-07-05'))
     .body as Days;
   expect(there).not.toEqual(here);
 });
 
-test('a forecast begins the day after it is issued, is a week long, and tells the chance of rain', async () => {
+test('a forecast begins the day after it is issued, is a week long, and has the chance of rain', async () => {
   const days = (await ask(`/forecast?${HALT}&issued=2026-07-18`)).body as Days;
   expect(days.map((d) => d.date)).toEqual(['19', '20', '21', '22', '23', '24', '25'].map((d) => `2026-07-${d}`));
   expect(days.every((d) => d.rainChancePct! >= 0 && d.rainChancePct! <= 100)).toBe(true);
 });
 
-test('what cannot be asked is refused with the reason; off, it answers 503', async () => {
+test('an impossible question is refused with the reason; switched off, it answers 503', async () => {
   expect(await ask('/observed?latitude=45.6&from=2026-07-01&to=2026-07-02')).toMatchObject({
     status: 400,
     body: { message: expect.stringContaining('longitude') },

@@ -42,7 +42,7 @@ const garden = {
 } as const;
 const view = viewOfCase(plantCase, reportOn(plantCase), garden);
 
-test('one entry a day, four weeks back to a week ahead, with what was given added up', () => {
+test('one entry a day, four weeks back to a week ahead, with waterings added up', () => {
   const days = chartDays(view);
   expect(days).toHaveLength(35);
   expect([days[0]!.day, days.at(-1)!.day]).toEqual([addDays(TODAY, -27), addDays(TODAY, 7)]);
@@ -51,7 +51,7 @@ test('one entry a day, four weeks back to a week ahead, with what was given adde
   expect(days.find((d) => d.rainMm > 0)!.day).toBe(addDays(TODAY, -9));
 });
 
-test('what is known and what is expected are apart, and meet on today', () => {
+test('known and forecast days are separate, and meet on today', () => {
   const days = chartDays(view);
   const today = days.find((d) => d.day === TODAY)!;
   expect(today.left).toBe(today.leftAhead);
@@ -60,7 +60,7 @@ test('what is known and what is expected are apart, and meet on today', () => {
   expect(days.at(-1)!.leftAhead).toBeLessThanOrEqual(today.left!);
 });
 
-test('a dry finger draws the line down to where it ends, a wet one up: from the estimate to the correction', () => {
+test('a dry finger draws the line down to its end, a wet one up: from the estimate to the correction', () => {
   const after = (feel: 'dry' | 'wet', litres: number) => {
     const watering = [{ date: addDays(TODAY, -1), litres }];
     const checked = parseCase({

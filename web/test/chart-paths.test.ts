@@ -1,6 +1,6 @@
 import { field, heightOf, line, runs } from '../src/frame/charts/paths';
 
-test('values stand on their scale from the bottom up, each in the middle of its day', () => {
+test('values rise from the bottom of their scale, each in the middle of its day', () => {
   expect(heightOf(32, 8, 32)).toBe(0);
   expect(heightOf(8, 8, 32)).toBe(100);
   expect(heightOf(20, 8, 32)).toBe(50);
@@ -12,13 +12,13 @@ test('values stand on their scale from the bottom up, each in the middle of its 
   ).toBe('M0.5 25.00L1.5 50.00');
 });
 
-test('a day without a value breaks the line: nothing is drawn across what nobody knows', () => {
+test('a day without a value breaks the line: nothing is drawn across unknown days', () => {
   const days = [3, 4, null, 6, null, null, 7].map((of, i) => ({ i, of }));
   expect(runs(days).map((run) => run.map((p) => p.i))).toEqual([[0, 1], [3], [6]]);
   expect(runs([])).toEqual([]);
 });
 
-test('a field closes over the floor, or between two lines', () => {
+test('an area closes at the floor, or between two lines', () => {
   const above = [
     { i: 0, y: 20 },
     { i: 1, y: 30 },

@@ -24,7 +24,7 @@ const day = (gauge: NonNullable<RibbonDay['weather']>['gauge']): RibbonDay => ({
   },
 });
 
-test('a reading is a record of the garden’s day; changed, it keeps its id; emptied, it is thrown away and can be had back', async () => {
+test('a reading is a record of the garden’s day; changed, it keeps its id; emptied, it is deleted and can be restored', async () => {
   const server = fakeServer();
   const { again } = show(<DayPanel day={day(null)} />);
   const field = () => screen.getByLabelText('Your rain gauge (mm)');
@@ -52,7 +52,7 @@ test('a reading is a record of the garden’s day; changed, it keeps its id; emp
   await waitFor(() => expect(server.sent.at(-1)!.path).toBe('/api/gardens/garden/records/r1/restore'));
 });
 
-test('a disk that is full is said where it was to be kept, and what was typed stays', async () => {
+test('a full disk is reported at the field, and what was typed stays', async () => {
   fakeServer(() => ({ status: 507, body: { message: 'This could not be kept: there is no room left on the disk.' } }));
   show(<DayPanel day={day(null)} />);
   const field = screen.getByLabelText('Your rain gauge (mm)');
@@ -64,7 +64,7 @@ test('a disk that is full is said where it was to be kept, and what was typed st
 
 describe('the hose timer', () => {
   const settings = { address: 'http://10.0.0.7:80/boxes/a', allowed: ['http://10.0.0.7:80'] };
-  test('its address is shown and its secret is not; what the server refuses stands at the field', async () => {
+  test('its address is shown and its secret is not; the server’s refusal appears at the field', async () => {
     const server = fakeServer(({ method }) =>
       method === 'GET'
         ? { status: 200, body: settings }
@@ -85,7 +85,7 @@ describe('the hose timer', () => {
     expect(server.sent.at(-1)).toMatchObject({ method: 'PUT', body: { address: 'http://192.0.2.9/x', secret: null } });
   });
 
-  test('where the server may ask none, that is said, and nothing can be entered', async () => {
+  test('where the server may call none, it says so, and nothing can be entered', async () => {
     fakeServer(() => ({ status: 200, body: { address: null, allowed: [] } }));
     show(<HoseTimer garden={gardenWith()} />);
     await screen.findByText(/This server can’t contact hose timers/);

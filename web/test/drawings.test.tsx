@@ -2,7 +2,7 @@ import { CROPS, SIGNS } from '@candid-leaf/core/records';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { SignPicture } from '../src/signs/sign-picture';
 
-test('every sign has a drawing on each crop that can show it, and no two of a crop are the same', () => {
+test('every sign has a drawing on each crop that can show it, and no two of a crop are equal', () => {
   for (const crop of CROPS) {
     const seen = new Map<string, string>();
     for (const s of SIGNS) {

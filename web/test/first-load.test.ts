@@ -21,7 +21,7 @@ function firstScripts(): string[] {
   return [...found];
 }
 
-test('what is loaded first is under 200 KB packed, and holds neither forms nor the diagnosis', () => {
+test('the first load is under 200 KB packed, and holds neither forms nor the diagnosis', () => {
   if (!existsSync(built)) throw new Error('the page is not built: npm run build');
   const scripts = firstScripts().map((f) => readFileSync(join(built, f)));
   expect(scripts.length).toBeGreaterThan(0);

@@ -14,7 +14,7 @@ const standing: fc.Arbitrary<Standing> = fc.record({
 });
 const cordon: Standing = { crop: 'tomato', habit: 'indeterminate', training: 'one-stem', stage: 'ripening' };
 
-describe('a plant as it is drawn', () => {
+describe('the plant drawing', () => {
   it('has its form by crop, training and habit', () => {
     expect(formOf({ crop: 'pepper', habit: null, training: null })).toBe('forked');
     expect(formOf({ crop: 'tomato', habit: 'determinate', training: null })).toBe('bush');
@@ -24,7 +24,7 @@ describe('a plant as it is drawn', () => {
     expect(growthOf({ ...cordon, training: 'two-stems' }).stems).toHaveLength(3);
   });
 
-  it('grows from stage to stage, and bears only from its time on', () => {
+  it('grows from stage to stage, and bears fruit only from its stage on', () => {
     const tops = STAGES.slice(0, 5).map((stage) => growthOf({ ...cordon, stage }).topY);
     expect(tops).toEqual([...tops].sort((a, b) => b - a));
     expect(new Set(tops).size).toBe(5);
@@ -34,7 +34,7 @@ describe('a plant as it is drawn', () => {
     expect(growthOf(cordon).fruit.filter((f) => f.ripe)).toHaveLength(3);
   });
 
-  it('bears what was counted, ripe from below', () => {
+  it('carries the fruit that was counted, ripe from below', () => {
     const { fruit, flowers } = growthOf({ ...cordon, load: { flowers: 2, fruit: 8 } });
     expect([fruit.length, flowers.length]).toEqual([8, 2]);
     const ripe = fruit.filter((f) => f.ripe).map((f) => f.y);
@@ -43,7 +43,7 @@ describe('a plant as it is drawn', () => {
     expect(Math.min(...ripe)).toBeGreaterThanOrEqual(Math.min(...green));
   });
 
-  it('lets every leaf hang where it is limp, and none where it is not', () => {
+  it('droops every leaf if it is limp, and none if not', () => {
     const down = (s: Standing) => growthOf(s).leaves.filter((l) => Math.sin((l.turn * Math.PI) / 180) < 0).length;
     expect(down(cordon)).toBe(0);
     expect(down({ ...cordon, limp: true })).toBe(growthOf(cordon).leaves.length);

@@ -21,7 +21,7 @@ const run = (of: object) => ({
   record: { id: 'w', type: 'watering' as const, data: { date: '2026-07-18', minutes: 20 }, ...of },
 });
 
-test('minutes that wait to be sent are shown as the litres that the server will make of them', () => {
+test('minutes waiting to sync are shown as the litres that the server will compute', () => {
   // 20 minutes of 18 L an hour are 6 L, 2 L for each of three
   for (const target of [{ placeId: 'bed' }, { plantId: 'p' }]) {
     const client = device(18);
@@ -30,7 +30,7 @@ test('minutes that wait to be sent are shown as the litres that the server will 
   }
 });
 
-test('where nobody knows the flow they wait unseen: nothing is made up', () => {
+test('without a known flow they wait unseen: nothing is invented', () => {
   const client = device(null);
   showRecord(client, run({ placeId: 'bed' }));
   expect(recordsOn(client)).toEqual([]);

@@ -47,9 +47,9 @@ describe('what was there before', () => {
   });
 });
 
-describe('signs to touch', () => {
+describe('sign buttons', () => {
   const asked = { crop: 'tomato', part: null, words: '', wasThere: () => false } as const;
-  test('of the part, those that were there first; “nothing found” early', () => {
+  test('of the part, earlier signs first; “nothing found” early', () => {
     const was: SignCode = SIGNS.filter((s) => s.parts.includes('leaves')).at(-1)!.code;
     const offered = signsToOffer({ ...asked, part: 'leaves', wasThere: (c) => c === was });
     expect(offered[0]!.code).toBe(was);
@@ -58,7 +58,7 @@ describe('signs to touch', () => {
     const creatures = signsToOffer({ ...asked, part: none.parts[0]! });
     expect(creatures[0]!.code).toBe('pest-none-found');
   });
-  test('with no part, what was there; from two letters on, what fits the words, whatever the part', () => {
+  test('without a part, earlier signs; from two letters on, what fits the words, in any part', () => {
     expect(signsToOffer(asked)).toEqual([]);
     expect(signsToOffer({ ...asked, words: 'w' })).toEqual([]);
     const wilting = signsToOffer({ ...asked, part: 'fruit', words: '  LIMP ' });
@@ -74,7 +74,7 @@ describe('signs to touch', () => {
   });
 });
 
-describe('a walk along a place', () => {
+describe('a walk along a bed', () => {
   const on = (id: string, lastLook: string | null, seenToday: SignCode[] = []) => ({
     plant: { id, name: `Plant ${id}` },
     lastLook,
@@ -83,7 +83,7 @@ describe('a walk along a place', () => {
   const garden = (...plants: ReturnType<typeof on>[]) =>
     ({ garden: gardenWith(), places: [{ place: { id: 'bed' }, plants }] }) as unknown as GardenView;
 
-  test('goes on with the next that nobody looked at today, round the end, and ends when all are', () => {
+  test('goes to the next plant nobody looked at today, round the end, and ends when all are done', () => {
     const walk = walkPlan(garden(on('a', null), on('b', TODAY), on('c', '2026-07-10'), on('d', TODAY)), 'bed')!;
     expect(walk.next()!.plant.id).toBe('a');
     expect(walk.next('a')!.plant.id).toBe('c');
@@ -106,7 +106,7 @@ describe('a walk along a place', () => {
   });
 });
 
-describe('today’s look, kept as it is touched', () => {
+describe('today’s look, saved with each tap', () => {
   function start(view: PlantView, onError: (e: Error) => void = () => undefined) {
     const client = new QueryClient({ defaultOptions: { mutations: { retry: false } } });
     registerWrites(client);
@@ -117,7 +117,7 @@ describe('today’s look, kept as it is touched', () => {
   }
   type Kept = { id: string; version?: number; data: Inspection };
 
-  test('touches that come while one is being sent are sent together after it, on its version', async () => {
+  test('taps during a save are sent together after it, on its version', async () => {
     const waiting: (() => void)[] = [];
     let version = 0;
     const { sent } = fakeServer(async (s) => {
@@ -140,7 +140,7 @@ describe('today’s look, kept as it is touched', () => {
     expect(sent).toHaveLength(2);
   });
 
-  test('goes on with the look of today; an all-clear of today is a look of its own', async () => {
+  test('continues today’s look; an all-clear of today is its own look', async () => {
     const { sent } = fakeServer((s) => ({ status: 200, body: { ...(s.body as object), version: 4 } }));
     const { result } = start(viewWith(look('clear', TODAY, [], { allClear: true }), look('mine', TODAY, [rot(2)])));
     act(() => result.current.putAll([{ sign: 'leaf-wilt', present: true }, rot(5)]));
@@ -152,7 +152,7 @@ describe('today’s look, kept as it is touched', () => {
     });
   });
 
-  test('with its last sign taken out the look is deleted, and the next touch begins a new one', async () => {
+  test('removing its last sign deletes the look, and the next tap begins a new one', async () => {
     const { sent } = fakeServer((s) => ({ status: 200, body: { ...(s.body as object | null), version: 1 } }));
     const { result } = start(viewWith(look('mine', TODAY, [rot(2)])));
     act(() => result.current.put('fruit-blossom-end-dark', null));
@@ -164,7 +164,7 @@ describe('today’s look, kept as it is touched', () => {
     expect((sent[1]!.body as Kept).version).toBeUndefined();
   });
 
-  test('what could not be kept is said, stays on the screen, and goes along with the next touch', async () => {
+  test('a failed save is shown, stays on screen, and goes along with the next tap', async () => {
     let down = true;
     const { sent } = fakeServer((s) =>
       down

@@ -17,7 +17,7 @@ const plant = (more: Partial<PlantOnView> = {}): PlantOnView =>
     ...more,
   }) as PlantOnView;
 const task = (more: Partial<TaskDto>): TaskDto =>
-  ({ plantId: null, placeId: 'bed', dueOn: TODAY, source: 'round', ...more }) as TaskDto;
+  ({ plantId: null, placeId: 'bed', dueOn: TODAY, source: 'walk', ...more }) as TaskDto;
 const finding = (harmless: boolean): PlantOnView['finding'] => ({
   disorder: 'sunscald',
   label: 'Sunscald',
@@ -25,8 +25,8 @@ const finding = (harmless: boolean): PlantOnView['finding'] => ({
   harmless,
 });
 
-describe('what a plant asks for', () => {
-  test('the most pressing first, each by what is known', () => {
+describe('a plant’s marks', () => {
+  test('the most urgent first, each by what is known', () => {
     const picks = task({ picks: true, plantIds: ['p'], source: 'pick' });
     expect(marksOf(plant({ finding: finding(false), fractionAvailable: 0.1 }), 'bed', [picks], TODAY)).toEqual([
       'sick',
@@ -38,18 +38,18 @@ describe('what a plant asks for', () => {
   });
 
   test('a task counts for its own plants, from its day on, and not while it waits', () => {
-    const round = { round: { why: [], undersides: false, parts: [] } };
-    const marks = (t: Partial<TaskDto>) => marksOf(plant(), 'bed', [task({ ...round, ...t })], TODAY);
+    const walk = { walk: { why: [], undersides: false, parts: [] } };
+    const marks = (t: Partial<TaskDto>) => marksOf(plant(), 'bed', [task({ ...walk, ...t })], TODAY);
     expect(marks({})).toEqual(['look']);
     expect(marks({ placeId: 'other' })).toEqual([]);
     expect(marks({ plantIds: ['q'] })).toEqual([]);
     expect(marks({ plantId: 'q' })).toEqual([]);
     expect(marks({ dueOn: '2026-07-19' })).toEqual([]);
     expect(marks({ held: { until: '2026-07-20', because: 'rain' } })).toEqual([]);
-    expect(marksOf(plant({ lastLook: TODAY }), 'bed', [task(round)], TODAY)).toEqual([]);
+    expect(marksOf(plant({ lastLook: TODAY }), 'bed', [task(walk)], TODAY)).toEqual([]);
   });
 
-  test('in a large garden those are shown that ask for an act; wet soil asks for none', () => {
+  test('in a large garden only marks that need an act are shown; wet soil needs none', () => {
     const places = [
       {
         place: { id: 'bed' },
@@ -60,21 +60,21 @@ describe('what a plant asks for', () => {
   });
 });
 
-describe('a place and its plants in one go', () => {
-  test.each(PRESET_CODES)('%s passes the door that every place passes', (code) => {
+describe('a bed and its plants in one step', () => {
+  test.each(PRESET_CODES)('%s passes the checks of every place', (code) => {
     const place = placeOf(code, '0190e2a4-0000-7000-8000-000000000001', 'One', { plants: 6, apartM: 0.45 });
     expect(checked(PlaceInput, place)).toMatchObject({ name: 'One' });
     // six at 45 cm are 2.7 m of bed; what stands in pots has no length
     expect('lengthM' in place ? place.lengthM : null).toBe(['pots', 'bags', 'sill'].includes(code) ? null : 2.7);
   });
 
-  test('the size of a pot that was told stands', () => {
+  test('the entered size of a pot stays', () => {
     const pot = (volumeL?: number) => placeOf('pots', 'p', 'One', { plants: 1, apartM: 0.5, volumeL }).volumeL;
     expect(pot()).toBe(20);
     expect(pot(8)).toBe(8);
   });
 
-  test('names number themselves after those that are there', () => {
+  test('names count on from the existing ones', () => {
     expect(numbered('Tomato', 2, ['Tomato 3', 'Tomato', 'Pepper 9', 'Old Tomato 7'])).toEqual(['Tomato 4', 'Tomato 5']);
     // one that stands without a number is the first of them
     expect(numbered('South cordon', 1, ['South cordon'])).toEqual(['South cordon 2']);
@@ -90,6 +90,6 @@ test.each([
   ['en-GB', 'metric', 'monday', 'd MMMM'],
   ['ja', 'metric', 'sunday', 'yyyy-MM-dd'],
   ['not a language', 'metric', 'monday', 'd MMMM'],
-] as const)('a device that speaks %s', (language, units, weekStart, dateForm) => {
+] as const)('a device with the language %s', (language, units, weekStart, dateForm) => {
   expect(waysOf(language)).toEqual({ units, weekStart, dateForm });
 });

@@ -43,7 +43,7 @@ test('2.5 and 2,5 are two and a half, never twenty-five', () => {
   expect([f.kept.value, f.input().value, f.fault()]).toEqual([2.5, '2,5', null]);
 });
 
-test('empty is not known; what is no number is said and told apart from empty', () => {
+test('empty means unknown; an invalid number is reported and differs from empty', () => {
   const f = field({ start: 3 });
   f.type('');
   expect([f.kept.value, f.fault()]).toEqual([null, null]);
@@ -54,7 +54,7 @@ test('empty is not known; what is no number is said and told apart from empty', 
   expect(f.input().value).toBe('a few');
 });
 
-test('shown in the gardener’s unit, kept metric', () => {
+test('shown in the gardener’s unit, saved in metric', () => {
   const gallons = field({ start: 3.785411784, units: { volume: 'gal-us' } });
   expect(gallons.input().value).toBe('1');
   expect(screen.getByLabelText('Amount (US gal)')).toBe(gallons.input());
@@ -70,7 +70,7 @@ test('degrees Fahrenheit go through the freezing point', () => {
   expect(f.kept.value).toBeCloseTo(-40, 9);
 });
 
-test('limits are metric, and said in the unit that is shown', () => {
+test('limits are metric, and shown in the chosen unit', () => {
   const f = field({ min: 0.5, max: 100, units: { volume: 'gal-us' } });
   f.type('0.1');
   expect(f.fault()).toMatch(/must be 0\.132 or more/);
@@ -80,7 +80,7 @@ test('limits are metric, and said in the unit that is shown', () => {
   expect(f.fault()).toBeNull();
 });
 
-test('a value from elsewhere replaces what stands there; its own does not come back rounded', () => {
+test('a new value from outside replaces the text; its own does not come back rounded', () => {
   const f = field();
   f.type('2.50');
   expect(f.input().value).toBe('2.50');

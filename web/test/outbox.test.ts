@@ -36,7 +36,7 @@ const taken = (sent: Sent) => ({
 
 beforeEach(() => setAccountHere('me'));
 
-test('records that waited go together, fifty at a time, and nothing overtakes another', async () => {
+test('waiting records go together, fifty at a time, and nothing overtakes another', async () => {
   const many = Array.from({ length: 60 }, (_, i) => note(`n${i}`));
   await wait(...many, { key: 'record.delete', input: { gardenId: 'g', id: 'n3' } }, note('z'), note('other', 'h'));
   const { sent } = fakeServer(taken);
@@ -51,7 +51,7 @@ test('records that waited go together, fifty at a time, and nothing overtakes an
   expect(await waiting()).toEqual([]);
 });
 
-test('a write that is just being sent does not wait; one that a killed page left behind does', async () => {
+test('a write that is being sent does not wait; one left behind by a closed page does', async () => {
   const db = await device();
   await wait();
   const fresh = { account: 'me', label: 'x', tab: 'another', state: 'fresh' };
@@ -60,7 +60,7 @@ test('a write that is just being sent does not wait; one that a killed page left
   expect(await left()).toEqual([['long ago', 'fresh', undefined]]);
 });
 
-test('of those that went together, one that is refused is kept with its reason, and one that somebody changed is to be settled', async () => {
+test('of several sent together, a refused one stays with its reason, and a conflicting one is to be decided', async () => {
   await wait(note('a'), note('b'), note('c'));
   fakeServer(() => ({
     status: 200,
@@ -106,7 +106,7 @@ test('another account on the device neither sees nor sends them', async () => {
   expect([await waiting(), sent]).toEqual([[], []]);
 });
 
-test('a new write waits behind one that waits already, also of another key, and arrives after it', async () => {
+test('a new write queues behind a waiting one, also of another key, and arrives after it', async () => {
   await wait(note('first'));
   const { sent } = fakeServer(taken);
   registerWrites(client);

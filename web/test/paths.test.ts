@@ -8,7 +8,7 @@ const files = (folder: string): string[] =>
   );
 const SOURCES = files(join(__dirname, '../src')).map((path) => ({ path, text: readFileSync(path, 'utf8') }));
 
-test('a link fills in its ids, and leaves out what was not asked', () => {
+test('a link fills in its ids, and leaves out empty filters', () => {
   expect(linkTo('look', { gardenId: 'g', plantId: 'p' }, { walk: '1', part: undefined })).toBe(
     '/gardens/g/plants/p/look?walk=1',
   );

@@ -18,7 +18,7 @@ const form = (kind: RecordType, units = {}) => {
   };
 };
 
-test('every kind that is recorded by a form asks for fields of its own class', () => {
+test('every record form asks for fields of its own class', () => {
   for (const kind of RECORD_TYPE_CODES.filter((k) => RECORD_TYPES[k].offeredOn.length > 0)) {
     const { asks } = RECORD_FORMS[kind];
     expect([kind, asks.length > 0]).toEqual([kind, true]);
@@ -27,7 +27,7 @@ test('every kind that is recorded by a form asks for fields of its own class', (
   }
 });
 
-test('litres or minutes: what is told last counts, empty fields are not sent, units are turned to metric', async () => {
+test('litres or minutes: the last entry counts, empty fields are not sent, units convert to metric', async () => {
   const { sent } = fakeServer((s) => ({ status: 200, body: s.body }));
   const f = form('watering', { volume: 'gal-us' });
   f.put(/Per plant/, '2');
@@ -39,7 +39,7 @@ test('litres or minutes: what is told last counts, empty fields are not sent, un
   expect(data).toEqual({ date: TODAY, litres: expect.closeTo(3.785, 2) as number, end: 'plain' });
 });
 
-test('what is no number is not sent', () => {
+test('an invalid number is not sent', () => {
   const { sent } = fakeServer();
   const f = form('watering');
   f.put(/Per plant/, 'some');
@@ -48,7 +48,7 @@ test('what is no number is not sent', () => {
   expect(screen.getByRole('alert').textContent).toContain('must be a number');
 });
 
-test('each fault of the server stands at its field; what belongs to none stands above the button; nothing is lost', async () => {
+test('each fault of the server appears at its field; others above the button; nothing is lost', async () => {
   fakeServer(() => ({
     status: 400,
     body: {

@@ -10,7 +10,7 @@ import { townInWords } from '../src/features/settings/start/town-field';
 import { amountOf, labelInWords } from '../src/features/shed/product-words';
 import { benchInputOf } from '../src/features/water/bench/bench-input';
 
-test('season: no bar of a lane begins before the one before it has ended, and lanes are filled from the first', () => {
+test('season: no bar of a lane begins before the previous one ended, and lanes fill from the first', () => {
   const what = fc.constantFrom(...(Object.keys(DATE_WORDS) as Band['what'][]));
   const bands = fc
     .array(fc.tuple(what, fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 60 })), { maxLength: 15 })
@@ -37,7 +37,7 @@ test('season: no bar of a lane begins before the one before it has ended, and la
 
 describe('shed', () => {
   const product = (more: object) => ({ ...STARTERS[0]!, ...more });
-  test('a label in a line: nutrients, dose, interval; the wait of sprays only', () => {
+  test('a label in one line: nutrients, dose, interval; only the wait of sprays', () => {
     const feed = product({ n: 4, p2o5: 3, k2o: 8, form: 'liquid', dose: { per: 'litre', amount: 4.4 }, everyDays: 14 });
     expect(labelInWords(feed, METRIC_FORMAT)).toBe('4-3-8 · 4.4 mL a litre of water, at most every 14 days');
     const spray = { kind: 'spray', n: 0, p2o5: 0, k2o: 0, dose: null } as const;
@@ -50,7 +50,7 @@ describe('shed', () => {
       labelInWords(product({ kind: 'feed', harvestDays: 3, dose: null, n: 0, p2o5: 0, k2o: 0 }), METRIC_FORMAT),
     ).toBe('');
   });
-  test('what is poured is in millilitres, what is weighed in the garden’s own mass', () => {
+  test('poured amounts are in millilitres, weighed ones in the garden’s own mass', () => {
     const us = formatterFor({ temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
     expect(amountOf(product({ form: 'liquid' }), 20, METRIC_FORMAT)).toMatch(/20.mL/);
     expect(amountOf(product({ form: 'dry', gPerMl: null }), 50, METRIC_FORMAT)).toMatch(/50.g/);
@@ -59,12 +59,12 @@ describe('shed', () => {
 });
 
 describe('practice', () => {
-  test('the next plant is the first not yet answered', () => {
+  test('the next plant is the first one not yet answered', () => {
     expect(nextSeed([])).toBe(1);
     expect(nextSeed([{ seed: 1 }, { seed: 2 }, { seed: 4 }])).toBe(3);
     expect(nextSeed([{ seed: 1 }, { seed: 2 }, { seed: 4 }], 3)).toBe(5);
   });
-  test('words: causes without a full stop, nothing seen, the worth of a check, the plant', () => {
+  test('words: causes without a full stop, nothing seen, the value of a check, the plant', () => {
     expect(causeLabel(null)).toBe('Nothing in the records explains it');
     expect(causeLabel('hot-days')).toMatch(/^[A-Z].*[^.]$/);
     expect(showedInWords([])).toBe('None of these.');

@@ -51,7 +51,7 @@ beforeAll(() => {
 });
 
 describe('one of a list', () => {
-  it('is the device’s own under a finger, a list in the theme under a mouse; both say and give the same', async () => {
+  it('is the device’s own with touch, a themed list with a mouse; both give the same', async () => {
     for (const coarse of [true, false]) {
       pointing(coarse);
       const got: string[] = [];
@@ -67,7 +67,7 @@ describe('one of a list', () => {
     }
   });
 
-  it('knows none from not chosen: it can be taken back, and stands in a form as nothing', async () => {
+  it('"none" differs from not chosen: it can be undone, and is nothing in a form', async () => {
     pointing(false);
     let kept: unknown = 'nothing kept yet';
     function Form() {
@@ -82,7 +82,7 @@ describe('one of a list', () => {
     expect(screen.getByRole('combobox').textContent).toBe('not known');
   });
 
-  it('shows nothing, and changes nothing, where what is kept is not in the list', async () => {
+  it('shows nothing, and changes nothing, if the saved value is not in the list', async () => {
     pointing(false);
     const got: string[] = [];
     show(
@@ -95,7 +95,7 @@ describe('one of a list', () => {
   });
 });
 
-test('a letter on a closed list looks up a choice, and is no key of the day', async () => {
+test('a letter on a closed list finds a choice, and is not a shortcut', async () => {
   pointing(false);
   const pressed: string[] = [];
   show(
@@ -113,10 +113,10 @@ test('a letter on a closed list looks up a choice, and is no key of the day', as
   expect(pressed).toEqual(['l']);
 });
 
-describe('what unfolds', () => {
+describe('a fold', () => {
   const line = () => screen.getByRole('button', { name: 'More' });
 
-  it('is drawn when it is first opened, and keeps what was typed when it is closed', () => {
+  it('is drawn when first opened, and keeps what was typed when closed', () => {
     let drawn = 0;
     const Inside = () => {
       drawn++;
@@ -137,7 +137,7 @@ describe('what unfolds', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Seconds').value).toBe('42');
   });
 
-  it('follows whoever says that it stands open', () => {
+  it('follows the state it is given', () => {
     const page = (open: boolean) => (
       <Unfold look="act" title="More" open={open}>
         {() => <p>inside</p>}

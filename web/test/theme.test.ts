@@ -32,14 +32,14 @@ const LOOKS = {
   sun: [colours(":root[data-theme='sun']"), 7],
 } as const;
 
-test('the reckoning of contrast gives the published ends of the scale: 21 and 1 (WCAG 2.2)', () => {
+test('computed contrast gives the published ends of the scale: 21 and 1 (WCAG 2.2)', () => {
   expect(contrast('#000000', '#ffffff')).toBeCloseTo(21, 5);
   expect(contrast('#777777', '#777777')).toBe(1);
   expect(contrast('#777777', '#ffffff')).toBeCloseTo(4.48, 2);
 });
 
 test.each(Object.entries(LOOKS))(
-  'words stand out from what is behind them in the %s: 4.5 (AA), in the sun 7 (AAA)',
+  'words contrast with their background in the %s theme: 4.5 (AA), in sunlight 7 (AAA)',
   (_, [c, least]) => {
     expect(Object.keys(c).length).toBeGreaterThan(18);
     for (const ground of ['paper', 'card', 'leafwash'])
@@ -53,7 +53,7 @@ test.each(Object.entries(LOOKS))(
   },
 );
 
-test('in the sun lines and the shapes of marks stand out too (3, WCAG 1.4.11)', () => {
+test('in sunlight lines and the shapes of marks contrast too (3, WCAG 1.4.11)', () => {
   const [c] = LOOKS.sun;
   for (const shape of ['line', 'moist', 'rain', 'ripe', 'leaf', 'warm'])
     expect(contrast(c[shape]!, c.card!)).toBeGreaterThanOrEqual(3);

@@ -25,7 +25,7 @@ describe('the week of a place', () => {
     pour(['c'], [1, 4], { date: '2026-07-20', litres: 5 }),
     { id: 'none', plants: ['d'], plan: null },
   );
-  test('adds up over all pours, each times its plants; what cannot be reckoned is left out', () => {
+  test('adds up all waterings, each times its plants; unknown ones are left out', () => {
     expect(weekOf(two).map((d) => [d.date, d.litres, d.pours.length])).toEqual([
       ['2026-07-18', 5, 2],
       ['2026-07-19', 4, 2],
@@ -33,7 +33,7 @@ describe('the week of a place', () => {
     expect(overAll(two, (p) => p.litres)).toBe(2 * 2 + 5);
     expect(weekOf(plan({ id: 'x', plants: ['d'], plan: null }))).toEqual([]);
   });
-  test('without the rain the first to run short is told, with what all of that day need', () => {
+  test('without rain the first to run short is named, with what all of that day need', () => {
     expect(withoutRain(two)).toEqual({ date: '2026-07-20', litres: 5 });
     const same = plan(
       pour(['a', 'b'], [0, 0], { date: '2026-07-20', litres: 3 }),
@@ -53,7 +53,7 @@ describe('faults of a form', () => {
     expect(Object.keys(errors).sort()).toEqual(['date', 'litres']);
     expect((errors as { litres: { message: string } }).litres.message.length).toBeGreaterThan(3);
   });
-  test('of the server go to their fields, of nobody above the button', () => {
+  test('of the server go to their fields, others above the button', () => {
     const put: [string, string][] = [];
     const setError = (path: string, { message }: { message?: string }) => put.push([path, message ?? '']);
     applyFaults(new ApiError(400, 'Not kept.', [{ path: 'name', reason: 'is empty' }]), setError as never);
@@ -70,7 +70,7 @@ describe('faults of a form', () => {
   });
 });
 
-test('words of codes and sentences', () => {
+test('words for codes and sentences', () => {
   expect(wordOf('clay-loam')).toBe('Clay loam');
   expect(wordsOrUnknown(['deep'])[0]).toEqual(['', 'not known']);
   expect(sentence('it held')).toBe('It held.');
@@ -78,7 +78,7 @@ test('words of codes and sentences', () => {
 });
 
 describe('the handbook’s search', () => {
-  test('finds by name, by sign and by what brings it, with a slip of the finger', () => {
+  test('finds by name, by sign and by cause, with a typing error', () => {
     expect(disordersFor('blossom end rot')![0]).toBe('blossom-end-rot');
     expect(disordersFor('blosom end')![0]).toBe('blossom-end-rot');
     expect(disordersFor('target spots')).toContain('early-blight');

@@ -26,7 +26,7 @@ function Deleter() {
   return <button onClick={() => remove('r1')}>Delete</button>;
 }
 
-test('“Deleted” is said when it is, not before; and it can be called back', async () => {
+test('“Deleted” appears after the deletion, and it can be undone', async () => {
   const door = gate();
   const { sent } = fakeServer(async (s) => {
     if (s.method === 'DELETE') await door.passed;
@@ -47,7 +47,7 @@ test('“Deleted” is said when it is, not before; and it can be called back', 
   );
 });
 
-test('what failed is said, and nothing is said to be done', async () => {
+test('a failure is shown, and nothing is claimed to be done', async () => {
   let succeeded = false;
   fakeServer(() => ({ status: 409, body: { message: 'This was changed meanwhile.' } }));
   show(<Saver onSuccess={() => (succeeded = true)} />);
@@ -56,14 +56,14 @@ test('what failed is said, and nothing is said to be done', async () => {
   expect([screen.queryByText('Kept.'), succeeded]).toEqual([null, false]);
 });
 
-test('a server that cannot be reached is said too', async () => {
+test('an unreachable server is reported too', async () => {
   globalThis.fetch = () => Promise.reject(new TypeError('fetch failed'));
   show(<Saver />);
   fireEvent.click(screen.getByText('Save'));
   expect(await screen.findByText(/fetch failed|cannot be reached/)).toBeTruthy();
 });
 
-test('what is to be said is said even when what was touched is gone by then', async () => {
+test('the message appears even if the element is gone by then', async () => {
   const door = gate();
   fakeServer(async () => {
     await door.passed;
@@ -76,7 +76,7 @@ test('what is to be said is said even when what was touched is gone by then', as
   await screen.findByText('Kept.');
 });
 
-test('writes of a garden go one after the other, in the order they were made', async () => {
+test('writes of a garden go one after another, in their order', async () => {
   const door = gate();
   const { sent } = fakeServer(async () => {
     await door.passed;
@@ -96,7 +96,7 @@ test('writes of a garden go one after the other, in the order they were made', a
   await waitFor(() => expect(sent.map((s) => s.method)).toEqual(['PUT', 'DELETE']));
 });
 
-test('every write is known by its key, so that one that was stored can be sent later', async () => {
+test('every write is known by its key, so that a stored one can be sent later', async () => {
   const { sent } = fakeServer();
   const client = new QueryClient();
   registerWrites(client);

@@ -23,7 +23,7 @@ const URGENCY: Readonly<Record<string, number>> = {
   raise: 6,
   pick: 5,
   feed: 4,
-  round: 4,
+  walk: 4,
   cut: 3,
   tie: 3,
   tap: 3,

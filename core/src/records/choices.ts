@@ -57,7 +57,7 @@ export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] 
 export type PickUse = (typeof PICK_USES)[number];
 
 /** Companion plants and weeds that can be recorded. */
-export const NEIGHBOURS = [
+export const COMPANIONS = [
   'french-marigold',
   'basil',
   'sweet-alyssum',
@@ -72,4 +72,4 @@ export const NEIGHBOURS = [
   'other-host',
 ] as const;
 /** What was done with a companion plant or weed. */
-export const NEIGHBOUR_DEEDS = ['planted', 'seen', 'cleared', 'laid-as-mulch'] as const;
+export const COMPANION_DEEDS = ['planted', 'seen', 'cleared', 'laid-as-mulch'] as const;

@@ -9,11 +9,14 @@ const RENAMED_FIELDS: Readonly<Record<string, string>> = {
   reckoned: 'estimatedMinutes',
 };
 
+/** Record types of earlier versions. */
+const RENAMED_TYPES: ReadonlyMap<unknown, string> = new Map([['neighbour', 'companion']]);
+
 /** Names of garden-file tables of earlier versions. */
 export const RENAMED_TABLES: Readonly<Record<string, string>> = { kinds: 'varieties' };
 
 /**
- * Returns the same data with today's field names: files, links, saved pages and devices of the version before still
+ * Returns the same data with today's names of fields and record types: files, links, saved pages and devices of the version before still
  * send the old ones. A field that is there under both names keeps the new one. Returns the value itself if nothing
  * had an old name.
  * @example withCurrentNames({ school: 'by-need' }) // { method: 'by-need' }
@@ -32,7 +35,7 @@ export function withCurrentNames<T>(value: T): T {
       changed = true;
       continue;
     }
-    const now = withCurrentNames<unknown>(old);
+    const now = withCurrentNames<unknown>(name === 'type' ? (RENAMED_TYPES.get(old) ?? old) : old);
     if (current !== name || now !== old) changed = true;
     fields.push([current, now]);
   }

@@ -1,6 +1,6 @@
 import { PotWeight, RainGauge, SoilCheck, SoilWarmth, Watering, WateringEntry } from './water-records.js';
 import { Feeding, Pruning, Spraying } from './care-records.js';
-import { Happening, Inspection, Neighbour, Note, Picking, TrussCount } from './seen-records.js';
+import { Happening, Companion, Inspection, Note, Picking, TrussCount } from './seen-records.js';
 
 export * from './water-records.js';
 export * from './care-records.js';
@@ -23,7 +23,7 @@ export const RECORD_CLASSES = {
   'pot-weight': PotWeight,
   'rain-gauge': RainGauge,
   'truss-count': TrussCount,
-  neighbour: Neighbour,
+  companion: Companion,
   inspection: Inspection,
 };
 

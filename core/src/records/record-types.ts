@@ -188,7 +188,7 @@ export const RECORD_TYPES = {
     describe: (d) =>
       `Truss ${d.truss}: ${d.flowers} flowers, ${d.fruit} fruit set${d.flowers + d.fruit > 0 ? ` (${Math.round((100 * d.fruit) / (d.flowers + d.fruit))} %)` : ''}`,
   }),
-  neighbour: kind<'neighbour'>()({
+  companion: kind<'companion'>()({
     list: null, // the open format has no list for it
     of: 'plant-or-place',
     track: 'work',

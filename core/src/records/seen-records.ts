@@ -19,8 +19,8 @@ import {
   type PickRipeness,
   PICK_USES,
   type PickUse,
-  NEIGHBOURS,
-  NEIGHBOUR_DEEDS,
+  COMPANIONS,
+  COMPANION_DEEDS,
 } from './choices.js';
 import { Dated, FINITE } from './dated.js';
 import { MOST_REASON } from './record-limits.js';
@@ -114,10 +114,10 @@ export class TrussCount extends Dated {
 }
 
 /** What grows beside the crop: companions, weeds, host plants. */
-export class Neighbour extends Dated {
-  @IsIn(NEIGHBOURS)
-  what: (typeof NEIGHBOURS)[number];
+export class Companion extends Dated {
+  @IsIn(COMPANIONS)
+  what: (typeof COMPANIONS)[number];
 
-  @IsIn(NEIGHBOUR_DEEDS)
-  did: (typeof NEIGHBOUR_DEEDS)[number];
+  @IsIn(COMPANION_DEEDS)
+  did: (typeof COMPANION_DEEDS)[number];
 }

@@ -34,7 +34,7 @@ const anyRules = fc.record({
 });
 const plants = (cases: readonly PlantCase[]): PlantToAssess[] => cases.map((c, i) => ({ id: `p${i}`, case: c }));
 
-test('a report’s next watering, its watering remedies and the pour tell one day and one amount', () => {
+test('a report’s next watering, its watering remedies and today’s amount agree on day and litres', () => {
   fc.assert(
     fc.property(fc.array(anyCase, { minLength: 1, maxLength: 3 }), anyRules, (cases, rules) => {
       const place = cases[0]!.place; // all of one place
@@ -58,7 +58,7 @@ test('a report’s next watering, its watering remedies and the pour tell one da
   );
 });
 
-test('a plant whose water is held back gets none today with any method; the others in its bed still get theirs', () => {
+test('a plant held back from water gets none today with any method; the others in its bed still do', () => {
   const bed = { kind: 'raised-bed', texture: 'clay-loam', areaM2: 0.2, drainageMmPerH: 12 } as const;
   const soaked = aCase({
     place: bed,
@@ -98,9 +98,9 @@ test('the same case always gives the same report, in any order of its records', 
   );
 });
 
-describe('what the records could not say', () => {
+describe('what the records do not show', () => {
   const notKnown = (change: Parameters<typeof aCase>[0], days?: number) => reportOn(aCase(change, days)).notKnown;
-  test('no watering on record is not none given: it is asked for, and not called a cause', () => {
+  test('no watering on record does not mean none was given: it is asked for, and not called a cause', () => {
     const unwatered = reportOn(aCase({ place: pot, observations: [seen('fruit-blossom-end-dark')] }));
     expect(unwatered.notKnown).toContainEqual(
       expect.stringMatching(/^no watering is recorded, so we can’t estimate its water\. Push a finger in/),
@@ -108,7 +108,7 @@ describe('what the records could not say', () => {
     const recorded = notKnown({ records: { watering: everyNDays(2, 3) } });
     expect(recorded.join()).not.toContain('no watering is recorded');
   });
-  test('no weather: nothing is reckoned, and no litres are told anywhere', () => {
+  test('no weather: nothing is computed, and no litres are shown anywhere', () => {
     const r = reportOn(
       aCase({ place: pot, records: { weather: [] }, observations: [seen('leaf-wilt'), seen('soil-dry-deep')] }),
     );
@@ -116,7 +116,7 @@ describe('what the records could not say', () => {
     expect([r.water.nextWatering, r.water.tawMm, r.water.daily]).toEqual([null, null, []]);
     expect(r.remedies.filter((x) => remedyRow(x.remedy).acts === 'watering' && x.dose !== null)).toEqual([]);
   });
-  test('days before the first weather and days filled in are named, in the gardener’s date form', () => {
+  test('days before the first weather and interpolated days are named, in the gardener’s date form', () => {
     const text = (form: 'd MMMM' | 'MMMM d') =>
       reportOn(aCase({}, 20), [], formatterFor(METRIC, form)).notKnown.map((t) => t.replaceAll('\u00a0', ' '));
     expect(text('d MMMM')).toContain('no weather records before 29 June');
@@ -126,7 +126,7 @@ describe('what the records could not say', () => {
   });
 });
 
-test('a finding that needs nothing says so; one trouble beside it and it does not', () => {
+test('a finding that needs nothing says so, unless there is a problem beside it', () => {
   const harmless = reportOn(
     aCase({
       records: { watering: everyNDays(3, 8) },

@@ -22,7 +22,7 @@ const task = (source: string, minutes: number, more: Partial<Doable> = {}): Doab
 const worth = (list: readonly Doable[]) => list.reduce((t, x) => t + usefulness(x, ASOF), 0);
 const time = (list: readonly Doable[]) => list.reduce((t, x) => t + x.minutes, 0);
 
-test('twenty minutes: the most useful that fits, in walking order; heat before ties', () => {
+test('twenty minutes: the most useful tasks that fit, in walking order; heat before ties', () => {
   const all = [
     task('tie', 10, { order: 0 }),
     task('water', 8, { order: 2 }),
@@ -39,12 +39,12 @@ test('twenty minutes: the most useful that fits, in walking order; heat before t
   expect(fillTime([task('spray', 0), task('cut', 20)], 5, ASOF).map((t) => t.source)).toEqual(['spray']);
 });
 
-test('what is late counts more, up to a week', () => {
+test('overdue tasks count more, up to a week', () => {
   const late = (days: number) => usefulness(task('cut', 5, { dueOn: addDays(ASOF, -days) }), ASOF);
   expect([late(0) < late(3), late(7) === late(30), late(-2) === late(0)]).toEqual([true, true, true]);
 });
 
-test('never over the time, and never less useful than any other choice (all of them tried)', () => {
+test('never over the time, and never less useful than any other choice (all tried)', () => {
   const source = fc.constantFrom('protect', 'water', 'feed', 'cut', 'trial');
   fc.assert(
     fc.property(
@@ -68,7 +68,7 @@ test('never over the time, and never less useful than any other choice (all of t
 });
 
 describe('minutes are learned from use', () => {
-  test('one who takes twice as long is believed more with every tick, and never wholly', () => {
+  test('someone who takes twice as long is trusted more with every tick, and never fully', () => {
     let p = NO_PACE;
     const factors = [paceFactor(p)];
     for (let i = 0; i < 12; i++) factors.push(paceFactor((p = learn(p, 5, 10))));
@@ -79,7 +79,7 @@ describe('minutes are learned from use', () => {
     expect(factors.at(-1)).toBeLessThan(2);
     expect(minutesAtPace(5, p)).toBe(9);
   });
-  test('a pause, a slip of the finger and what takes no time teach nothing', () => {
+  test('pauses, accidental taps and tasks that take no time teach nothing', () => {
     expect(learn(NO_PACE, 5, 41)).toBe(NO_PACE);
     expect(learn(NO_PACE, 5, 0.2)).toBe(NO_PACE);
     expect(learn(NO_PACE, 5, null)).toBe(NO_PACE);

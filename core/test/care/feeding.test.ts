@@ -34,7 +34,7 @@ const assessed = (change: Parameters<typeof aCase>[0], forecast: { tMinC: number
   ).plants.get('a')!;
 const pot = { kind: 'container', texture: 'potting-mix', volumeL: 20, areaM2: undefined } as const;
 
-test('what its findings and its water know, its feeding knows: pale leaves, heat to come, a dry pot, burnt roots', () => {
+test('feeding knows what findings and water know: pale leaves, heat ahead, a dry pot, burnt roots', () => {
   const watered = { watering: everyNDays(1, 4), feeding: [feed(30)] };
   const of = (change: object, ahead?: { tMinC: number; tMaxC: number }[]) =>
     feedingOf(assessed({ place: pot, records: watered, ...change }, ahead), 'compost-balanced');
@@ -51,7 +51,7 @@ test('what its findings and its water know, its feeding knows: pale leaves, heat
   expect(burnt).toMatchObject({ strength: 0.5, hold: { kind: 'paused', until: addDays(ASOF, 12) } });
 });
 
-test('its story: given, freed and washed out of a flooded pot, with flowers and fruit marked; a plant of no known age has none', () => {
+test('its history: given, released and washed out of a flooded pot, with flowers and fruit marked; none for a plant of unknown age', () => {
   const flooded = feedingStory(
     assessed({ place: pot, records: { watering: everyNDays(1, 12), feeding: [feed(30, { grams: 25 })] } }),
   )!;

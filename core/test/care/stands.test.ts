@@ -11,8 +11,8 @@ function stands(change: Change, counts: Counts = []) {
 }
 const watered = { watering: everyNDays(2, 4) };
 
-describe('how a plant stands, for its drawing', () => {
-  it('bears a mark on each part on which something is wrong, once; none for what is harmless, absent or only a circumstance', () => {
+describe('how a plant looks in its drawing', () => {
+  it('marks each part with a problem once; nothing for harmless, absent or circumstantial signs', () => {
     expect(
       stands({
         records: watered,
@@ -25,7 +25,7 @@ describe('how a plant stands, for its drawing', () => {
     expect(stands({ records: watered, observations: [seen('stem-root-bumps')] }).ailing).toEqual([]);
   });
 
-  it('hangs where that was seen, or where its soil must be that dry; not where nobody knows what it got', () => {
+  it('droops where drooping was seen or the soil must be that dry; not if watering is unknown', () => {
     const pot = { place: { kind: 'container' as const, texture: 'potting-mix' as const, volumeL: 12 } };
     expect(stands({ records: watered }).limp).toBe(false);
     expect(stands({ records: watered, observations: [seen('leaf-wilt')] }).limp).toBe(true);
@@ -34,7 +34,7 @@ describe('how a plant stands, for its drawing', () => {
     expect(stands({ ...pot, records: { watering: [] } }).limp).toBe(false);
   });
 
-  it('bears what its trusses bore at their newest count, and is held only where somebody wrote it down', () => {
+  it('carries the fruit of the newest truss counts, and is supported only if that was recorded', () => {
     const none = stands({ records: watered });
     expect([none.load, none.held]).toEqual([null, null]);
     const counts = [

@@ -39,7 +39,7 @@ test('each fault is refused with its path and the reason', () => {
   expect(faults['observations[2].present']).toMatch(/yes or no/);
 });
 
-test('rules across fields: tMin over tMax, counts, contradictions, the wrong crop, a pot without volume', () => {
+test('rules across fields: tMin above tMax, counts, contradictions, the wrong crop, a pot without a volume', () => {
   const bad = file();
   bad.records.weather[0] = { ...bad.records.weather[0], tMinC: 30, tMaxC: 20 };
   bad.observations = [

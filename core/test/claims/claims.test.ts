@@ -28,7 +28,7 @@ test.each([
   expect(claimIn(text)).toBeUndefined();
 });
 
-test('every claim has a verdict, a reason, something better and a source; harm is never called help', () => {
+test('every claim has a verdict, a reason, a better alternative and a source; harm is never called help', () => {
   expect(new Set(CLAIMS.map((c) => c.code)).size).toBe(CLAIMS.length);
   for (const c of CLAIMS) {
     expect(VERDICTS).toContain(c.verdict);

@@ -43,7 +43,7 @@ describe('FAO-56 worked examples (values from memory)', () => {
   });
 });
 
-test('which method was used follows from what was measured', () => {
+test('the method used depends on what was measured', () => {
   const t = { tMinC: 15, tMaxC: 28 };
   expect(referenceEvapotranspiration(t, 45, 180, 190).method).toBe('hargreaves');
   expect(referenceEvapotranspiration({ ...t, windMs: 2 }, 45, 180, 190).method).toBe('penman-monteith-estimated');
@@ -87,7 +87,7 @@ describe('the weather generator', () => {
     expect(draw(1)).toEqual(draw(1));
     expect(draw(1)).not.toEqual(draw(2));
   });
-  test('over 60 years it keeps to the table: share of wet days 0.2/(0.2+0.5), rain per wet day, mean warmth', () => {
+  test('over 60 years it matches the table: share of wet days 0.2/(0.2+0.5), rain per wet day, mean warmth', () => {
     const days = generateWeather(flat, place, '1960-01-01', 365 * 60, seeded(7));
     const wet = days.filter((d) => d.rainMm > 0);
     expect(wet.length / days.length).toBeCloseTo(0.2 / 0.7, 1);
@@ -96,7 +96,7 @@ describe('the weather generator', () => {
     expect(Math.abs(days.reduce((s, d) => s + (d.tMinC + d.tMaxC) / 2, 0) / days.length - 18)).toBeLessThan(0.5);
     expect(days.every((d) => d.tMinC < d.tMaxC && d.solarMj > 0)).toBe(true);
   });
-  test('a forecast errs more the further ahead it looks', () => {
+  test('a forecast is less certain further ahead', () => {
     const miss = [0, 0];
     for (let seed = 0; seed < 300; seed++) {
       const truth = generateWeather(flat, place, '2026-06-01', 7, seeded(seed));

@@ -20,7 +20,7 @@ test('with cut-offs at 50 and 86 °F: 45 to 95 °F counts as 50 to 86, 18 degree
   expect(degreeDays(day(25, 41))).toBeCloseTo((30 + 25) / 2 - 10, 9);
 });
 
-test('a sum over days, over New Year and a leap day; days that are missing count as the mean of the others; none at all is no sum', () => {
+test('a sum over days, New Year and a leap day; missing days count as the mean of the others; no days, no sum', () => {
   const w = [
     { date: '2027-12-31', ...day(15, 25) },
     { date: '2028-01-01', ...day(15, 25) },

@@ -14,7 +14,7 @@ const warmestMonth = (latitude: number): number => {
   return table.reduce((best, m, i) => (m.tMaxC > table[best]!.tMaxC ? i : best), 0);
 };
 
-test('summer is in July in the north and in January in the south; at the equator there is none', () => {
+test('summer is July in the north and January in the south; none at the equator', () => {
   expect([6, 7]).toContain(warmestMonth(45));
   expect([0, 1]).toContain(warmestMonth(-35));
   const [jan, jul] = [0, 6].map((m) => climateOfPlace(-35, 100, [])[m]!.tMaxC);
@@ -23,7 +23,7 @@ test('summer is in July in the north and in January in the south; at the equator
   expect(Math.max(...equator) - Math.min(...equator)).toBeLessThan(1);
 });
 
-test('a thousand metres up it is 6.5 °C cooler, nearer the pole it is cooler (usual lapse and zonal means)', () => {
+test('a thousand metres up it is 6.5 °C cooler, and cooler towards the poles (usual lapse and zonal means)', () => {
   const mean = (latitude: number, elevation: number) => {
     const table = climateOfPlace(latitude, elevation, []);
     return table.reduce((sum, m) => sum + (m.tMinC + m.tMaxC) / 2, 0) / 12;
@@ -32,7 +32,7 @@ test('a thousand metres up it is 6.5 °C cooler, nearer the pole it is cooler (u
   expect(mean(30, 100)).toBeGreaterThan(mean(55, 100) + 8);
 });
 
-test('what was recorded moves it: a garden that was 4 °C warmer than the zone stays so all year', () => {
+test('recorded weather moves it: a garden 4 °C warmer than its zone stays so all year', () => {
   const zone = climateOfPlace(45, 100, []);
   const july = zone[6]!;
   const recorded: WeatherDay[] = Array.from({ length: 31 }, (_, i) => ({
@@ -47,7 +47,7 @@ test('what was recorded moves it: a garden that was 4 °C warmer than the zone s
   expect(climateOfPlace(45, 100, recorded.slice(0, 5))).toEqual(zone);
 });
 
-test('a gap is filled on the straight line between its neighbours, dry, and marked; the ends take the nearest day', () => {
+test('a gap is filled on a straight line between its neighbours, without rain, and marked; the ends copy the nearest day', () => {
   const day = (date: string, tMaxC: number): WeatherDay => ({ date, tMinC: tMaxC - 10, tMaxC, rainMm: 5 });
   const filled = fillGaps([day('2026-07-02', 20), day('2026-07-06', 28)], '2026-07-01', '2026-07-07');
   expect(filled.map((d) => d.tMaxC)).toEqual([20, 20, 22, 24, 26, 28, 28]);
@@ -58,7 +58,7 @@ test('a gap is filled on the straight line between its neighbours, dry, and mark
 
 describe('wet and dry seasons', () => {
   const shares = (latitude: number, longitude: number) => monthlyRainShares(latitude, longitude);
-  test('summers are dry by the Mediterranean and on the coasts like it, in both hemispheres', () => {
+  test('summers are dry round the Mediterranean and on similar coasts, in both hemispheres', () => {
     for (const [latitude, longitude] of [
       [37, -3],
       [38, -122],
@@ -75,13 +75,13 @@ describe('wet and dry seasons', () => {
       expect(shares(latitude, longitude)[6]).toBeGreaterThan(0.3);
     }
   });
-  test('the monsoon is wet in its summer, the desert hardly ever, and elsewhere it rains all year', () => {
+  test('the monsoon is wet in its summer, deserts are nearly always dry, elsewhere it rains all year', () => {
     expect(shares(19, 73)[6]! / shares(19, 73)[0]!).toBeGreaterThan(4);
     expect(shares(-12, 25)[0]! / shares(-12, 25)[6]!).toBeGreaterThan(3);
     expect(Math.max(...shares(25, 25))).toBeLessThan(0.1);
     expect(new Set(shares(48, 11)).size).toBe(1);
   });
-  test('simulated summers there are dry, and a month that the garden’s own records know speaks for itself', () => {
+  test('simulated summers there are dry; a month with own records overrides the table', () => {
     const rainyDays = (longitude: number, recorded: WeatherDay[] = []) => {
       const table = climateOfPlace(38, 50, recorded, longitude);
       const summers = [1, 2, 3, 4].flatMap((seed) =>
@@ -103,12 +103,12 @@ describe('wet and dry seasons', () => {
   });
 });
 
-describe('a place has a weather of its own', () => {
+describe('the climate inside a place', () => {
   const site = { latitude: 45, elevationM: 100 };
   const sunny: WeatherDay = { date: '2026-07-18', tMinC: 15, tMaxC: 28, rainMm: 0, solarMj: 29, windMs: 3 };
   const dull: WeatherDay = { ...sunny, solarMj: 8, rainMm: 9 };
   const within = (place: object, w: WeatherDay) => weatherInPlace({ kind: 'ground', ...place } as never, w, site);
-  test('28 °C and sunny outside is a hot day under a shut cover: 5 to 8 °C more, 2 to 3 with vents open', () => {
+  test('28 °C and sunny outside is 5 to 8 °C warmer under a closed cover, 2 to 3 with vents open', () => {
     expect(within({ cover: 'tunnel' }, sunny).tMaxC - 28).toBeGreaterThan(5);
     expect(within({ cover: 'glasshouse', vents: 'shut' }, sunny).tMaxC - 28).toBeLessThanOrEqual(8);
     const open = within({ cover: 'tunnel', vents: 'open' }, sunny).tMaxC - 28;
@@ -117,14 +117,14 @@ describe('a place has a weather of its own', () => {
     // by day it is the sun that warms it
     expect(within({ cover: 'tunnel' }, dull).tMaxC - 28).toBeLessThan(2);
   });
-  test('no rain comes in, little wind, and a night keeps a degree or two', () => {
+  test('no rain gets in, there is little wind, and nights are a degree or two warmer', () => {
     for (const cover of ['roof', 'tunnel', 'glasshouse', 'indoors']) expect(within({ cover }, dull).rainMm).toBe(0);
     expect(within({ kind: 'tunnel-bed' }, sunny)).toEqual(within({ cover: 'tunnel' }, sunny));
     expect(within({ cover: 'tunnel' }, sunny).windMs).toBeLessThan(1);
     expect(within({ cover: 'glasshouse' }, sunny).tMinC).toBe(17);
     expect(within({}, dull)).toBe(dull);
   });
-  test('indoors it is the room, entered or 18 to 22 °C, whatever freezes outside', () => {
+  test('indoors it is the room, as entered or 18 to 22 °C, whatever freezes outside', () => {
     const frost: WeatherDay = { date: '2026-01-10', tMinC: -9, tMaxC: -2, rainMm: 3 };
     expect(within({ cover: 'indoors' }, frost)).toMatchObject({ tMinC: 18, tMaxC: 22, rainMm: 0 });
     expect(within({ kind: 'indoors', roomTMinC: 15, roomTMaxC: 26 }, frost)).toMatchObject({ tMinC: 15, tMaxC: 26 });

@@ -42,7 +42,7 @@ test('example 8: Ra of 32.2 at 20° south on 3 September; example 9: 11.7 hours 
   expect(daylightHours(-20, 246)).toBeCloseTo(11.7, 1);
 });
 
-test('the south has the north’s sun half a year later, and a little more of it in summer (eq. 23: the earth is nearer then)', () => {
+test('the south has the north’s sun half a year later, and a little more in summer (eq. 23: the earth is nearer then)', () => {
   for (const latitude of [10, 35, 50])
     for (const day of [15, 172, 300]) {
       const north = extraterrestrialRadiation(latitude, day);

@@ -16,13 +16,13 @@ test.each([
   expect(apart(frosts.firstFrost, first)).toBeLessThanOrEqual(21);
 });
 
-test('a mild coast is further off, on the safe side: the proposal has frost longer than there is', () => {
+test('on a mild coast it errs on the safe side: it suggests more frost than there is', () => {
   const seattle = usualFrosts(47.5, 130)!;
   expect(seattle.lastFrost > '03-24' && seattle.firstFrost < '11-11').toBe(true);
   expect(apart(seattle.lastFrost, '03-24')).toBeLessThanOrEqual(42);
 });
 
-test('none near the equator, but on the heights; a place with hardly a summer is not one without frost', () => {
+test('no frost near the equator except at altitude; a place with hardly any summer still has frost', () => {
   expect(usualFrosts(5, 20)).toBeNull();
   expect(usualFrosts(-20, 400)).toBeNull();
   expect(usualFrosts(-15, 3600)).not.toBeNull();
@@ -31,7 +31,7 @@ test('none near the equator, but on the heights; a place with hardly a summer is
   expect(cold.lastFrost > '06-01' && cold.firstFrost < '09-01').toBe(true);
 });
 
-test('higher up spring comes later and autumn sooner; the south is half a year on', () => {
+test('at altitude spring is later and autumn earlier; the south is half a year later', () => {
   fc.assert(
     fc.property(fc.double({ min: 30, max: 60, noNaN: true }), fc.integer({ min: 0, max: 1000 }), (latitude, m) => {
       const low = usualFrosts(latitude, m)!;

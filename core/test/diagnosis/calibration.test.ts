@@ -22,7 +22,7 @@ function calibrationError(said: readonly Said[]): number {
   }, 0);
 }
 
-test('over 2,000 cases drawn from the network itself the stated probabilities are honest', () => {
+test('over 2,000 cases drawn from the network the stated probabilities are honest', () => {
   const random = seeded(20);
   const settings = SAMPLE_CASES.filter((_, i) => i % 14 === 0).map((t) => candidates(contextOf(caseOf(t))));
   const said: Said[] = [];

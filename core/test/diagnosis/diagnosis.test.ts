@@ -16,20 +16,20 @@ describe('the tables', () => {
       expect(new Set(d.signs.map(([s]) => s)).size).toBe(d.signs.length);
     }
   });
-  test('every sign speaks for a disorder, or is marked as setting or salvage', () => {
+  test('every sign supports a problem, or is marked as setting or salvage', () => {
     expect(SIGNS.filter((s) => s.kind === 'sign' && !linked.has(s.code)).map((s) => s.code)).toEqual([]);
   });
-  test('a creature that is seen speaks for that creature alone', () => {
+  test('a creature that is seen supports only that creature', () => {
     const strangers = DISORDERS.filter((d) => d.group !== 'creatures').flatMap((d) =>
       d.signs.filter(([s]) => s.startsWith('pest-')).map(([s]) => `${d.code} ${s}`),
     );
     expect(strangers).toEqual([]);
   });
-  test('every driver has a rule and moves a disorder', () => {
+  test('every driver has a rule and affects a problem', () => {
     const used = new Set(DISORDERS.flatMap((d) => d.drivers.map((l) => l.driver)));
     expect(DRIVER_CODES.filter((c) => !DRIVER_RULES[c] || !used.has(c))).toEqual([]);
   });
-  test('every remedy is offered for some disorder, and a remedy bound to a driver belongs to a disorder with that driver', () => {
+  test('every remedy belongs to a problem, and a remedy bound to a driver to a problem with that driver', () => {
     const offered = new Set(DISORDERS.flatMap((d) => d.remedies.map((r) => r.remedy as string)));
     expect(REMEDIES.map((r) => r.code as string).filter((c) => !offered.has(c))).toEqual([]);
     for (const d of DISORDERS)
@@ -37,7 +37,7 @@ describe('the tables', () => {
         for (const driver of r.drivers ?? [])
           expect([d.code, d.drivers.some((l) => l.driver === driver) || driver]).toEqual([d.code, true]);
   });
-  test('every check has answers over known signs, or asks for a record', () => {
+  test('every check has answers with known signs, or asks for a record', () => {
     const codes = new Set<string>(SIGNS.map((s) => s.code));
     for (const c of CHECKS) for (const a of c.answers) for (const s of a.present) expect(codes.has(s)).toBe(true);
   });
@@ -54,8 +54,8 @@ const lead = (c: PlantCase) => {
   };
 };
 
-describe('the same sign, told apart by the records', () => {
-  test('black ends in a pot on a wet-dry rhythm: the water, not lime, with litres, a day and a follow-up', () => {
+describe('the same sign, separated by records', () => {
+  test('blossom end rot in a pot that swings from wet to dry: water, not lime, with litres, a day and a follow-up', () => {
     const { r, first, remedies, drivers } = lead(
       aCase({
         place: pot,
@@ -74,7 +74,7 @@ describe('the same sign, told apart by the records', () => {
     expect(even.followUpOn).toBe(addDays(ASOF, 14));
     expect(first!.drivers.every((d) => d.because.every((b) => b.date <= ASOF && b.text.length > 0))).toBe(true);
   });
-  test('black ends in an even bed with a low test: lime, not litres', () => {
+  test('blossom end rot in an evenly watered bed with a low test: lime, not litres', () => {
     const soilTest = { date: '2026-04-01', pH: 5.2, calcium: 'low' as const };
     const { remedies, drivers } = lead(
       aCase({
@@ -87,7 +87,7 @@ describe('the same sign, told apart by the records', () => {
     expect(remedies).toContain('lime-drench');
     expect(remedies).not.toContain('even-watering');
   });
-  test('a limp plant: dry soil asks for water, wet soil forbids it, damp soil in heat asks for shade', () => {
+  test('a drooping plant: dry soil needs water, wet soil forbids it, damp soil in heat needs shade', () => {
     const hot = aCase().records.weather.map((w) => ({ ...w, tMaxC: 35, tMinC: 20 }));
     const dry = lead(
       aCase({
@@ -117,7 +117,7 @@ describe('the same sign, told apart by the records', () => {
       true,
     ]);
   });
-  test('two old yellow leaves on a vigorous plant are nothing; a pale, long unfed pot wants nitrogen', () => {
+  test('two old yellow leaves on a vigorous plant are normal; a pale pot not fed for long needs nitrogen', () => {
     const old = lead(
       aCase({
         records: {
@@ -137,7 +137,7 @@ describe('the same sign, told apart by the records', () => {
     );
     expect([hungry.first!.disorder, hungry.drivers[0]]).toEqual(['nitrogen-shortage', 'underfeeding']);
   });
-  test('falling flowers: heat, too much feed, or simply many flowers', () => {
+  test('dropped flowers: heat, too much feed, or simply many flowers', () => {
     const hot = aCase().records.weather.map((w) => ({ ...w, tMaxC: 36, tMinC: 22 }));
     const heat = lead(
       aCase({ records: { weather: hot, watering: everyNDays(2, 6) }, observations: [seen('flower-drop')] }),
@@ -164,7 +164,7 @@ describe('the same sign, told apart by the records', () => {
   });
 });
 
-test('two troubles at once are both found, each explaining its own signs', () => {
+test('two problems at once are both found, each explaining its own signs', () => {
   const { r } = lead(
     aCase({
       place: pot,
@@ -179,7 +179,7 @@ test('two troubles at once are both found, each explaining its own signs', () =>
   );
 });
 
-test('records alone never make a finding: a bone-dry pot whose leaves nobody called limp is not diagnosed as thirst', () => {
+test('records alone never make a finding: a bone-dry pot without drooping leaves is not diagnosed as thirst', () => {
   const { r } = lead(
     aCase({
       place: pot,
@@ -192,7 +192,7 @@ test('records alone never make a finding: a bone-dry pot whose leaves nobody cal
   expect(r.remedies.every((x) => x.forDisorder === 'blossom-end-rot')).toBe(true);
 });
 
-test('with no sign there is no disease, and with too little the answer is a question first', () => {
+test('without signs there is no disease, and with too few the answer is a question first', () => {
   expect(lead(aCase()).r).toMatchObject({
     headline: 'No problems recorded.',
     diagnosis: [],
@@ -214,7 +214,7 @@ test('with no sign there is no disease, and with too little the answer is a ques
   expect(settled.first!.probability).toBeGreaterThan(0.5);
 });
 
-test('remedies that the setting speaks against are withheld with the reason', () => {
+test('remedies that the setting rules out are withheld with the reason', () => {
   const { r } = lead(
     aCase({
       place: { kind: 'container', texture: 'potting-mix', volumeL: 14 },
@@ -230,7 +230,7 @@ test('remedies that the setting speaks against are withheld with the reason', ()
   expect(r.remedies.map((x) => x.remedy)).not.toContain('even-watering');
 });
 
-test('no insects found lowers each insect by how well it hides', () => {
+test('no insects found makes each insect less likely by how well it hides', () => {
   const change = (disorder: string, signs: string[]) => {
     const odds = (more: never[]) => {
       const p =
@@ -275,7 +275,7 @@ test('findings do not depend on the order of records', () => {
   expect(reportOn(file(true))).toEqual(reportOn(file(false)));
 });
 
-test('saying what another sign already implied changes nothing', () => {
+test('recording what another sign already implies changes nothing', () => {
   const p = (...observations: ReturnType<typeof seen>[]) =>
     reportOn(aCase({ place: pot, observations })).diagnosis.map((d) => [d.disorder, d.probability]);
   const wet = [seen('leaf-wilt'), seen('soil-wet-deep'), seen('leaf-no-recovery-after-water')];

@@ -20,7 +20,7 @@ const week = (left: number, volumeL = 60, rainMm = 0) =>
   );
 
 describe('amounts', () => {
-  test('a mulch covers the plant’s own ground; where nobody knows how much that is, only the depth is told', () => {
+  test('mulch covers the plant’s own ground; if that is unknown, only the depth is shown', () => {
     expect(DOSES.mulch(at({ place: { areaM2: 0.4 } }), null)).toEqual({ depthMm: 60, areaM2: 0.4, litres: 24 });
     const nothing = at({ place: { ...pot, areaM2: null }, records: { weather: [] } });
     expect(DOSES.mulch(nothing, null)).toEqual({ depthMm: 60 });
@@ -29,14 +29,14 @@ describe('amounts', () => {
     const days = at({ place: pot }).balance.days;
     expect(DOSES.mulch(at({ place: pot }), null)!.areaM2).toBeCloseTo(Math.max(0.05, days.at(-1)!.soilM2), 2);
   });
-  test('shade of 40 % hangs over twice what the leaves cover, never less than 0.3 m²', () => {
+  test('shade of 40 % covers twice the leaf area, never less than 0.3 m²', () => {
     expect(DOSES.shade(at({ plant: { heightM: 0.1 } }), null)).toEqual({ blockPct: 40, areaM2: 0.3 });
     const tall = DOSES.shade(at({ plant: { heightM: 1.8 } }), null)!.areaM2!;
     expect(tall).toBeGreaterThan(0.3);
     expect(tall).toBeGreaterThan(DOSES.shade(at({ plant: { heightM: 0.9 } }), null)!.areaM2!);
     expect(DOSES.shade(at({ plant: { heightM: null } }), null)!.areaM2).toBeGreaterThanOrEqual(0.3);
   });
-  test('only fruit that was counted and is there counts', () => {
+  test('only fruit that was counted and seen counts', () => {
     const counted = (...observations: never[]) => DOSES.affected(at({ observations }), null);
     expect(counted(seen('fruit-blossom-end-dark', { affected: 3 }), seen('fruit-burst', { affected: 5 }))).toEqual({
       count: 5,
@@ -54,7 +54,7 @@ describe('amounts', () => {
     expect(DOSES['pause-feed'](at(), null)).toEqual({ waitDays: 28 });
     expect(DOSES.flush(at(), null)).toBeNull(); // not a pot of known volume
   });
-  test('water is held back until the plan’s next watering; a week where it has none, or there is no plan', () => {
+  test('water is held back until the plan’s next watering; a week if it has none or there is no plan', () => {
     const plan = week(0.9);
     const wait = (Date.parse(plan.next!.date) - Date.parse(ASOF)) / 86_400_000;
     expect(wait).toBeGreaterThan(0);
@@ -96,12 +96,12 @@ describe('what is ordered', () => {
   const offered = (more: Partial<Diagnosis>) =>
     offeredRemedies(ctx, { list: [finding(more)], all: [], marginals: [], unexplained: [] }).offers;
 
-  test('from an even chance on, and only for what explains something that was seen', () => {
+  test('from a probability of one half on, and only for what explains something seen', () => {
     expect(offered({ probability: 0.5 }).length).toBeGreaterThan(0);
     expect(offered({ probability: 0.499 })).toEqual([]);
     expect(offered({ explains: [] })).toEqual([]);
   });
-  test('within a rung, what answers the heavier driver comes first', () => {
+  test('within a rung, the remedy for the heavier driver comes first', () => {
     const first = (hot: number, small: number) =>
       offered({
         drivers: [
@@ -113,7 +113,7 @@ describe('what is ordered', () => {
         .find((code) => code === 'shade-cloth' || code === 'repot-larger');
     expect([first(0.9, 0.4), first(0.4, 0.9)]).toEqual(['shade-cloth', 'repot-larger']);
   });
-  test('each remedy carries the words of its own cautions', () => {
+  test('each remedy carries its own cautions', () => {
     const { remedies } = scheduleRemedies(
       ctx,
       offeredRemedies(ctx, { list: [finding({ disorder: 'early-blight' })], all: [], marginals: [], unexplained: [] })
@@ -125,7 +125,7 @@ describe('what is ordered', () => {
   });
 });
 
-test('every amount has its words, and only what is known is said', () => {
+test('every amount is put into words, and only what is known is said', () => {
   const said: [Dose, string][] = [
     [{ blockPct: 40, areaM2: 0.8 }, '40 %, 0.8 m²'],
     [{ count: 5 }, '5 fruit'],

@@ -427,13 +427,13 @@ describe.each(Object.entries(RULES) as [DriverCode, NonNullable<(typeof RULES)[D
       ]);
     });
     if (rule.weak)
-      test.each(rule.weak.map((change) => [change] as const))('is there a little by %j', (change) => {
+      test.each(rule.weak.map((change) => [change] as const))('is partly found by %j', (change) => {
         const verdict = verdictOn(driver, change);
         expect(verdict.state).toBe('found');
         if (verdict.state === 'found') expect(verdict.strength).toBeLessThan(0.5);
       });
     if (rule.unknown)
-      test.each(rule.unknown.map((change) => [change] as const))('is left open by %j', (change) => {
+      test.each(rule.unknown.map((change) => [change] as const))('stays unknown with %j', (change) => {
         const verdict = verdictOn(driver, change);
         expect(verdict.state).toBe('unknown');
         if (verdict.state === 'unknown') expect(verdict.ask.length).toBeGreaterThan(10);
@@ -454,7 +454,7 @@ test('every driver has a row of its limits here, or follows from a sign alone', 
   expect(DRIVER_CODES.filter((d) => !(d in RULES) && !(d in bySign))).toEqual([]);
 });
 
-test('a disorder may set limits of its own for a rule', () => {
+test('a problem may set its own limits for a rule', () => {
   const hot = { records: { weather: weather(1, { tMaxC: 30 }) } };
   expect(state('hot-days', hot)).toBe('absent');
   expect(state('hot-days', hot, { atC: 30, days: 1, within: 4 })).toBe('found');
@@ -462,7 +462,7 @@ test('a disorder may set limits of its own for a rule', () => {
 });
 
 describe('curves', () => {
-  test('are monotone, 0 to 1, and stand at one half at the limit', () => {
+  test('rise steadily from 0 to 1, and are one half at the limit', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.1, max: 50, noNaN: true }),
@@ -483,7 +483,7 @@ describe('curves', () => {
       { numRuns: 100 },
     );
   });
-  test('a day counts in full inside its window and fades beyond', () => {
+  test('a day counts fully inside its window and fades beyond it', () => {
     const span = { from: 28, to: 56 };
     expect([28, 40, 56].map((b) => nearness(b, span))).toEqual([1, 1, 1]);
     expect(nearness(10, span)).toBe(0);
@@ -491,7 +491,7 @@ describe('curves', () => {
     expect(nearness(24, span)).toBeLessThan(1);
     expect(nearness(63, span)).toBe(0);
   });
-  test('a driver’s factor rises with its strength, and its absence speaks until the limit', () => {
+  test('a driver’s factor rises with its strength, and its absence counts until the limit', () => {
     const link = { driver: 'hot-days', oddsFactor: 4, weight: 1, oddsFactorIfAbsent: 0.2 } as const;
     expect(driverFactor(link, 0)).toBeCloseTo(0.2, 9);
     expect(driverFactor(link, 0.5)).toBeCloseTo(2.5, 9);
@@ -500,7 +500,7 @@ describe('curves', () => {
   });
 });
 
-describe('more of it never speaks less', () => {
+describe('more never means less evidence', () => {
   const strength = (driver: DriverCode, change: Change): number => {
     const v = verdictOn(driver, change);
     return v.state === 'found' ? v.strength : 0;
@@ -537,7 +537,7 @@ describe('more of it never speaks less', () => {
   ] as [DriverCode, Change[]][])('%s %#', (driver, steps) => rises(driver, steps));
 });
 
-test('scarred fruit is told by the nights of six weeks ago, not by last night', () => {
+test('catfacing depends on the nights six weeks ago, not on last night', () => {
   const nights = (from: number, to: number) => ({
     records: {
       weather: weather(0, {}).map((w, i, all) =>

@@ -47,7 +47,7 @@ const findings = fc
     absent: states.flatMap((s, i) => (s === 'absent' ? [i] : [])),
   }));
 
-test('marginals equal the plain enumeration over all sets of at most three', () => {
+test('marginals equal the plain enumeration of all sets of at most three', () => {
   fc.assert(
     fc.property(network, findings, (causes, f) => {
       const fast = posterior(causes, leaks, f);
@@ -59,7 +59,7 @@ test('marginals equal the plain enumeration over all sets of at most three', () 
   );
 });
 
-test('a sign that only one disorder can cause never lowers it, and its absence never raises it', () => {
+test('a sign that only one problem can cause never lowers it, and its absence never raises it', () => {
   fc.assert(
     fc.property(network, findings, fc.nat(7), fc.constantFrom(0.05, 0.5, 0.95), (causes, f, which, chance) => {
       const i = which % causes.length;
@@ -75,7 +75,7 @@ test('a sign that only one disorder can cause never lowers it, and its absence n
   );
 });
 
-test('entropy: a coin is one bit, a certainty none', () => {
+test('entropy: a coin is one bit, certainty is none', () => {
   expect(entropyBits([0.5])).toBe(1);
   expect(entropyBits([0, 1])).toBe(0);
 });

@@ -16,7 +16,7 @@ const remedies = (crop: 'tomato' | 'pepper', volumeL: number) =>
 const larger = (crop: 'tomato' | 'pepper', volumeL: number) =>
   remedies(crop, volumeL).find((r) => r.remedy === 'repot-larger')?.dose ?? null;
 
-test('a larger pot is advised where this one is smaller than what is advised, and never where it is as large already', () => {
+test('a larger pot is advised if this one is smaller than advised, and never if it is large enough', () => {
   expect(larger('tomato', 8)).toEqual({ potLitres: 25 });
   expect(larger('pepper', 6)).toEqual({ potLitres: 12 });
   expect(larger('tomato', 25)).toBeNull();
@@ -25,7 +25,7 @@ test('a larger pot is advised where this one is smaller than what is advised, an
   expect(remedies('tomato', 40).length).toBeGreaterThan(0);
 });
 
-test('a pot whose size nobody told is not said to be too small', () => {
+test('a pot of unknown size is not called too small', () => {
   const c = aCase({ place: { kind: 'container', texture: 'potting-mix', volumeL: 8 } });
   const could = (volumeL: number | null) =>
     FACTS['pot-could-be-larger'](contextOf({ ...c, place: { ...c.place, volumeL } }));

@@ -15,7 +15,7 @@ const oddsAtFirst = (disorder: DisorderCode): number => {
   return prior / (1 - prior);
 };
 
-describe('how far records move what is likely', () => {
+describe('how far records move the odds', () => {
   const soaked: Change = {
     place: { kind: 'ground', texture: 'clay', areaM2: 0.22, drainageMmPerH: 5 },
     records: {
@@ -23,13 +23,13 @@ describe('how far records move what is likely', () => {
       soilChecks: [0, 1, 2].map((n) => ({ date: addDays(ASOF, -n), feel: 'wet' as const })),
     },
   };
-  test('without a sign of its own no disorder is lifted over odds of 0.4; with one the cap falls', () => {
+  test('without one of its own signs no problem exceeds odds of 0.4; with one the cap is lifted', () => {
     expect(of('waterlogging', soaked).odds).toBe(0.4);
     expect(of('waterlogging', { ...soaked, observations: [seen('leaf-wilt')] }).odds).toBeGreaterThan(0.4);
     // where, how fast and after what are not signs of its own
     expect(of('waterlogging', { ...soaked, observations: [seen('where-whole-plant')] }).odds).toBe(0.4);
   });
-  test('nor pressed down without end: the records may be of another plant', () => {
+  test('odds are not lowered without end either: the records may be about another plant', () => {
     // no wet hour for three weeks, no cool day, and a kind that resists it
     const blight = of('late-blight', {
       plant: { resistantTo: ['late-blight'] },
@@ -41,7 +41,7 @@ describe('how far records move what is likely', () => {
   });
 });
 
-describe('where a trouble lives', () => {
+describe('where a problem lives', () => {
   const places: [latitude: number, longitude: number, Region][] = [
     [44.9, -93.2, 'americas'],
     [-33.4, -70.6, 'americas'],
@@ -57,7 +57,7 @@ describe('where a trouble lives', () => {
   test.each(places)('%d, %d lies in %s', (latitude, longitude, region) => {
     expect(regionOf({ latitude, longitude })).toBe(region);
   });
-  test('hornworms are of the Americas, and where the continent is not known nothing is said', () => {
+  test('hornworms live in the Americas; if the continent is unknown nothing is said', () => {
     const row = DISORDERS.find((d) => d.code === 'hornworm')!;
     const here = { latitude: 44.9, longitude: -93.2 };
     expect(livesHere(row.livesIn!, here)).toBe(true);
@@ -68,19 +68,19 @@ describe('where a trouble lives', () => {
   });
 });
 
-describe('what records say both ways', () => {
+describe('what records say in both directions', () => {
   const factor = (disorder: DisorderCode, reading: string, change: Change): number | undefined =>
     of(disorder, change).shifts.find((s) => s.code === reading)?.oddsFactor;
   const spray = (back: number, tMaxC: number): Change => ({
     records: { sprays: [{ date: addDays(ASOF, -back), product: 'soap', tMaxC }] },
   });
-  test('a spray in the heat starts a burn, a log with none lately speaks against it, no log says nothing', () => {
+  test('a spray in heat makes a burn likely, a log with none recently argues against it, no log says nothing', () => {
     expect(factor('spray-injury', 'burning-spray-recently', spray(3, 34))).toBe(12);
     expect(factor('spray-injury', 'burning-spray-recently', spray(3, 24))).toBeUndefined();
     expect(factor('spray-injury', 'burning-spray-recently', spray(30, 24))).toBe(0.05);
     expect(factor('spray-injury', 'burning-spray-recently', {})).toBeUndefined();
   });
-  test('the same disease in this bed before speaks for it, another known history a little against it, a pot says nothing', () => {
+  test('the same disease in this bed before supports it, another known history argues a little against it, a pot says nothing', () => {
     const past = (problems: DisorderCode[], place: Change['place'] = {}): Change => ({
       place: { ...place, history: [{ year: 2025, family: 'nightshade', problems }] },
     });
@@ -90,7 +90,7 @@ describe('what records say both ways', () => {
     expect(said(past(['vascular-wilt'], { kind: 'container', volumeL: 20 }))).toBeUndefined();
     expect(said({})).toBeUndefined();
   });
-  test('what wants warm soil is not likely in a cool fortnight, and no weather says nothing', () => {
+  test('problems of warm soil are unlikely in a cool fortnight; no weather says nothing', () => {
     const at = (tMinC: number, tMaxC: number): Change => ({
       records: { weather: bareCase().records.weather.map((w) => ({ ...w, tMinC, tMaxC })) },
     });
@@ -98,7 +98,7 @@ describe('what records say both ways', () => {
     expect(factor('southern-blight', 'cool-fortnight', at(10, 22))).toBeUndefined();
     expect(factor('southern-blight', 'cool-fortnight', { records: { weather: [] } })).toBeUndefined();
   });
-  test('dry air is told by what was measured, on most of the days', () => {
+  test('dry air counts if it was measured on most of the days', () => {
     const air = (rhMeanPct?: number): Change => ({
       records: { weather: bareCase().records.weather.map((w) => ({ ...w, ...(rhMeanPct ? { rhMeanPct } : {}) })) },
     });
@@ -108,7 +108,7 @@ describe('what records say both ways', () => {
   });
 });
 
-describe('what the packet says of a kind', () => {
+describe('what the seed packet says about a variety', () => {
   const hot = bareCase().records.weather.map((w) => ({ ...w, tMaxC: 34 }));
   const odds = (
     d: DisorderCode,
@@ -121,7 +121,7 @@ describe('what the packet says of a kind', () => {
     ['ring-cracking', 'splits'],
     ['radial-cracking', 'splits'],
   ] as const)(
-    '%s is likelier where the kind does it easily, and less where it seldom does; usual says nothing',
+    '%s is likelier in varieties prone to it, and less likely in those that seldom get it; usual says nothing',
     (d, lean) => {
       const [none, usual, more, less] = [null, 'usual', 'more', 'less'].map((v) =>
         odds(d, v === null ? null : { [lean]: v }),
@@ -131,7 +131,7 @@ describe('what the packet says of a kind', () => {
       expect(less!).toBeLessThan(none!);
     },
   );
-  test('how it sets in heat counts in heat only, and in cold nights only in these', () => {
+  test('how it sets in heat counts only in heat, and in cold nights only on cold nights', () => {
     const drop = (tendencies: object | null, records: object = {}) =>
       odds('blossom-drop', tendencies, records, [seen('flower-drop')]);
     expect(drop({ heatSet: 'less' })).toBe(drop(null));

@@ -91,7 +91,7 @@ const placeFor = (code: string): Change['place'] => {
   return onlyWhere?.includes('in-the-open') ? {} : fits;
 };
 
-describe('what the setting speaks against', () => {
+describe('remedies that the setting rules out', () => {
   const gates = REMEDIES.flatMap((r) =>
     r.notWhile.map(([fact, because]) => [r.code as string, fact, because] as const),
   );
@@ -133,7 +133,7 @@ describe('nothing final on a guess', () => {
     'copper-spray',
     'remove-plant',
   ];
-  test('every spray and taking the plant out asks for nine in ten, and for nothing less', () => {
+  test('every spray and removing the plant need a probability of 0.9, and nothing else does', () => {
     expect(
       REMEDIES.filter((r) => r.sureFrom !== undefined)
         .map((r) => r.code)
@@ -141,7 +141,7 @@ describe('nothing final on a guess', () => {
     ).toEqual([...FINAL].sort());
     expect(new Set(REMEDIES.filter((r) => r.sureFrom !== undefined).map((r) => r.sureFrom))).toEqual(new Set([0.9]));
   });
-  test.each(FINAL)('%s is withheld under 0.9, with the disorder it belongs to, and offered from there on', (code) => {
+  test.each(FINAL)('%s is withheld below 0.9, with its problem, and offered from there on', (code) => {
     const { disorder, link } = HOMES.get(code)!;
     const at = (p: number) => offered(aCase(), finding(disorder, p, [...(link.drivers ?? [])]));
     const unsure = at(0.89);
@@ -166,16 +166,16 @@ describe('nothing final on a guess', () => {
   });
 });
 
-describe('which, and in what order', () => {
-  test('under an even chance nothing is ordered', () => {
+describe('which remedies, and in what order', () => {
+  test('below a probability of one half nothing is ordered', () => {
     const { offers, withheld } = offered(aCase(), finding('blossom-end-rot', 0.49, ['uneven-watering']));
     expect([offers, withheld]).toEqual([[], []]);
   });
-  test('what explains nothing that was seen is ordered nothing, however likely the records make it', () => {
+  test('a problem that explains nothing seen orders nothing, however likely the records make it', () => {
     const { offers, withheld } = offered(aCase(), { ...finding('waterlogging', 0.99, ['overwatering']), explains: [] });
     expect([offers, withheld]).toEqual([[], []]);
   });
-  test('only what answers a driver that was found, or the trouble itself; gentlest first', () => {
+  test('only remedies for the problem or for a driver that was found; gentlest first', () => {
     for (const row of DISORDERS) {
       const found = row.drivers.slice(0, 1).map((l) => l.driver);
       const { offers } = offered(aCase(), finding(row.code, 0.99, found));
@@ -188,7 +188,7 @@ describe('which, and in what order', () => {
       }
     }
   });
-  test('what two findings ask for is told once, with the surer of them', () => {
+  test('a remedy of two findings is shown once, with the more certain one', () => {
     const shared = DISORDERS.flatMap((d) =>
       d.remedies.filter((l) => !l.drivers && !l.facts).map((l) => [l.remedy, d.code] as const),
     );
@@ -199,7 +199,7 @@ describe('which, and in what order', () => {
   });
 });
 
-describe('water is the plan’s to say', () => {
+describe('the plan decides about water', () => {
   const plan = (left: number, more: object = {}): WeekPlan =>
     planWeek(aCase({ place: pot }), { state: startOf({ fraction: left, sd: 0.1 }), since: 2 }, days(14), {
       method: 'by-need',
@@ -213,7 +213,7 @@ describe('water is the plan’s to say', () => {
   const ctx = contextOf(c);
   const watering = REMEDIES.filter((r) => r.acts === 'watering').map((r) => r.code);
 
-  test('what waters has the plan’s day and litres; with no plan it names none; with no water due it is withheld', () => {
+  test('a watering remedy has the plan’s day and litres; without a plan it names none; if no water is due it is withheld', () => {
     expect(watering.length).toBeGreaterThanOrEqual(3);
     for (const code of watering) {
       const { disorder, link } = HOMES.get(code)!;
@@ -236,7 +236,7 @@ describe('water is the plan’s to say', () => {
     }
   });
 
-  test('one order of water, whichever findings ask for it: now where it is due, else the rhythm', () => {
+  test('one watering order, however many findings ask for it: now if due, otherwise the rhythm', () => {
     const of = (place: Change['place'], p: WeekPlan, asked = aCase({ place })) => {
       const { offers } = offered(asked, finding('dry-wilt'), finding('blossom-end-rot', 0.95, ['uneven-watering']));
       expect(offers.filter((o) => o.remedy.acts === 'watering').length).toBeGreaterThan(1);
@@ -254,7 +254,7 @@ describe('water is the plan’s to say', () => {
     expect(of({}, { ...later, rhythm: { litres: 8, everyDays: 6 } })).toEqual(['deep-soak']);
     expect(of({}, { ...later, rhythm: { litres: 4, everyDays: 3 } })).toEqual(['even-watering']);
   });
-  test('holding back is known to the plan, and waits until the plan’s next watering', () => {
+  test('the plan knows when water is held back, and waits until its next watering', () => {
     const { offers } = offered(aCase({ place: pot }), finding('waterlogging', 0.99, ['overwatering']));
     expect(asksToHoldWater(offers)).toBe(true);
     const p = plan(0.5, {});
@@ -271,7 +271,7 @@ describe('water is the plan’s to say', () => {
     expect(asksToHoldWater(dry.offers)).toBe(false);
   });
 
-  test('the look back falls on the disorder’s day, and no remedy is due before today', () => {
+  test('the follow-up falls on the problem’s day, and no remedy is due before today', () => {
     for (const row of DISORDERS) {
       const { offers } = offered(
         aCase(),
@@ -290,7 +290,7 @@ describe('water is the plan’s to say', () => {
     }
   });
 
-  test('what belongs to the end of the season falls on the first frost, and never in the past', () => {
+  test('tasks of the season’s end fall on the first frost, and never in the past', () => {
     const { offers } = offered(aCase(), finding('early-blight'));
     const last = offers.filter((o) => o.remedy.when === 'season-end');
     expect(last.length).toBeGreaterThan(0);
@@ -313,10 +313,10 @@ describe('amounts, worked by hand', () => {
       null,
     ).remedies[0]?.dose;
   };
-  test('a mulch of 6 cm on 0.25 m² is 15 L', () => {
+  test('6 cm of mulch on 0.25 m² is 15 L', () => {
     expect(doseOf('mulch', {})).toEqual({ depthMm: 60, areaM2: 0.25, litres: 15 });
   });
-  test('a pot is flushed with three times its volume; the drench is for a tenth, at most 4 L', () => {
+  test('a pot is flushed with three times its volume; a drench is a tenth, at most 4 L', () => {
     expect(doseOf('flush-pot', { place: pot })).toEqual({ litres: 42 });
     // half a measure in half the water: 15 mL in 4 L
     expect(doseOf('lime-drench', { place: { ...pot, volumeL: 20 } })).toEqual({ millilitres: 7.5, litres: 2 });
@@ -326,7 +326,7 @@ describe('amounts, worked by hand', () => {
     expect(doseOf('lime-drench', { place: { kind: 'ground', volumeL: null } })).toBeUndefined();
     expect(doseOf('lime-drench', WHILE['ph-high']!)).toBeUndefined();
   });
-  test('as many fruit as were counted; none counted, none told', () => {
+  test('as many fruit as were counted; none counted, none named', () => {
     const rot = (affected?: number) => ({
       observations: [seen('fruit-blossom-end-dark', affected ? { affected, of: 12 } : {})],
     });
@@ -440,7 +440,7 @@ describe('facts at their limits', () => {
   });
 });
 
-test('a kind that resists a disorder is not freed of it, but it is ten times less likely', () => {
+test('a resistant variety can still get a problem, but it is ten times less likely', () => {
   const observations = [seen('leaf-target-spots'), seen('where-lower-leaves')];
   const at = (resistantTo: DisorderCode[]) => {
     const c = aCase({ plant: { resistantTo }, observations });

@@ -16,11 +16,11 @@ test('water, cover and picking run together; cuts after them, then feeds, then o
     ),
   ).toEqual([1, 1, 1, 2, 3, 4, 5]);
 });
-test('the first there is, is step 1; next season’s hang on no follow-up', () => {
+test('the first one is step 1; next season’s tasks do not wait for a follow-up', () => {
   expect(steps('soap-spray', 'rotate', 'neem-spray')).toEqual([1, 0, 2]);
   expect(steps('rotate', 'resistant-cultivar')).toEqual([0, 0]);
 });
-test('property: in every trouble steps have no gap, sprays never share one, and a gentler rung never waits for a stronger', () => {
+test('property: in every problem steps have no gap, sprays never share one, and a gentler rung never waits for a stronger one', () => {
   for (const d of DISORDERS) {
     const rows = [...new Set(d.remedies.map((l) => l.remedy))].map(remedyRow);
     rows.sort((a, b) => a.rung - b.rung);

@@ -14,7 +14,7 @@ import { caseOf, GULF as SOUTH_COAST_OF_AMERICA, on } from './cases/sample-case.
 
 /** The tables at work: everything in them can be reached from a case. */
 
-test.each(DISORDERS.map((d) => [d.code, d] as const))('%s leads where its own signs are seen', (code, d) => {
+test.each(DISORDERS.map((d) => [d.code, d] as const))('%s is first when its own signs are seen', (code, d) => {
   const crop = d.crop ?? 'tomato';
   const fits = (sign: SignCode) => (signRow(sign).crop ?? crop) === crop;
   const signs = d.signs.filter(([sign, chance]) => chance >= 0.5 && fits(sign)).map(([sign]) => sign);
@@ -39,7 +39,7 @@ test.each(DISORDERS.map((d) => [d.code, d] as const))('%s leads where its own si
   expect(r.diagnosis.slice(0, 2).map((x) => x.disorder)).toContain(code);
 });
 
-describe('over all sample cases, and many again with one sign not yet looked for', () => {
+describe('over all sample cases, and many more with one sign not yet checked', () => {
   const reports = SAMPLE_CASES.flatMap((t, i) =>
     [
       t.signs,
@@ -50,13 +50,13 @@ describe('over all sample cases, and many again with one sign not yet looked for
     const found = new Set(reports.flatMap((r) => r.diagnosis.flatMap((d) => d.drivers.map((x) => x.driver))));
     expect(DRIVER_CODES.filter((c: DriverCode) => !found.has(c))).toEqual([]);
   });
-  test('every check splits something somewhere', () => {
+  test('every check separates something somewhere', () => {
     const proposed = new Set(
       reports.flatMap((r) => r.nextChecks.filter((c) => c.splits.length > 0).map((c) => c.check)),
     );
     expect(CHECKS.map((c) => c.code).filter((c) => !proposed.has(c))).toEqual([]);
   });
-  test('what a check may show is open, and telling it is accepted as findings', () => {
+  test('what a check may show is still unknown, and its answer is accepted as findings', () => {
     for (const r of reports)
       for (const c of r.nextChecks)
         for (const f of c.mayShow)
@@ -64,7 +64,7 @@ describe('over all sample cases, and many again with one sign not yet looked for
   });
 });
 
-test('every doNot reads as a don’t, and what is good to know does not forbid', () => {
+test('every doNot reads as a don’t, and "good to know" forbids nothing', () => {
   for (const d of DISORDERS) {
     expect([d.code, d.doNot.length > 0]).toEqual([d.code, true]);
     for (const line of d.doNot) expect([d.code, line]).toEqual([d.code, expect.stringMatching(/^(No|Do not|Never) /)]);
@@ -73,7 +73,7 @@ test('every doNot reads as a don’t, and what is good to know does not forbid',
   }
 });
 
-test('without any driver every trouble has a first step, marked as general where it is', () => {
+test('without any driver every problem has a first step, marked as general if it is', () => {
   const lacking = DISORDERS.filter((d) => !d.inGeneral?.length && !d.remedies.some((r) => !r.drivers && !r.facts)).map(
     (d) => d.code,
   );
@@ -95,7 +95,7 @@ test('checks of fruit, roots and leaf patterns can show every sign of their part
   ).toEqual([]);
 });
 
-test('each disorder that lives in some part of the world only says why', () => {
+test('each problem limited to a part of the world says why', () => {
   for (const d of DISORDERS.filter((x) => x.livesIn)) expect(d.livesIn!.why.length).toBeGreaterThan(5);
   for (const d of DISORDERS)
     for (const r of d.records ?? []) {

@@ -22,7 +22,7 @@ const rainOf = (n: number, tMinC: number, tMaxC: number) =>
   }));
 
 describe('fruit', () => {
-  test('soft, sour or mouldy: nothing is kept, ripened or picked early', () => {
+  test('soft, sour or mouldy: nothing is used, ripened or picked early', () => {
     for (const sign of ['fruit-soft-sour', 'fruit-patch-mould']) {
       const { codes } = said({ observations: [seen('fruit-radial-cracks'), seen(sign), seen('plant-grey-fur')] });
       expect([sign, codes.filter((c) => ['eat-or-trim', 'ripen-indoors', 'harvest-early'].includes(c))]).toEqual([
@@ -32,19 +32,19 @@ describe('fruit', () => {
     }
     expect(said({ observations: [seen('fruit-radial-cracks')] }).codes).toContain('harvest-early');
   });
-  test('gnawed, with droppings: all of it into the bin, and hands washed', () => {
+  test('gnawed, with droppings: all of it into the bin, and wash your hands', () => {
     const { report, codes } = said({ observations: [seen('fruit-gnawed-or-gone'), seen('fruit-droppings-on-bites')] });
     expect(codes).not.toContain('eat-or-trim');
     const words = report.remedies.flatMap((r) => r.cautions).join(' ');
     expect(words).toMatch(/Bin all of any fruit that is gnawed .*wash your hands/);
   });
-  test('a green pepper is not sent indoors to ripen; what does is said', () => {
+  test('a green pepper is not sent indoors to ripen; what works is said', () => {
     for (const d of DISORDERS.filter((x) => x.remedies.some((l) => l.remedy === 'ripen-indoors')))
       expect(d.code).toBeTruthy();
     const [, because] = remedyRow('ripen-indoors').notWhile.find(([fact]) => fact === 'pepper')!;
     expect(because).toMatch(/begun to turn/);
   });
-  test('hot peppers: gloves and eyes wherever fruit or shoots are handled, and nowhere for sweet ones', () => {
+  test('hot peppers: gloves and eyes wherever fruit or shoots are handled, and never for sweet ones', () => {
     const of = (type: 'hot' | 'sweet') =>
       said({
         plant: { crop: 'pepper', type },
@@ -68,7 +68,7 @@ describe('disease', () => {
       records: { weather: rainOf(14, 11, 18) },
       observations: [seen('leaf-greasy-blotches'), ...more.map((s) => seen(s))],
     });
-  test('late blight from one sign in cool rain: no plant is pulled, and fuzz, stem, fruit or the bag is asked first', () => {
+  test('late blight from one sign in cool rain: no plant is pulled; fuzz, stem, fruit or the bag are asked first', () => {
     const one = greasy();
     expect(one.leader.disorder).toBe('late-blight');
     expect(one.codes).not.toContain('remove-plant');
@@ -78,7 +78,7 @@ describe('disease', () => {
     expect(shown.mayShow.some((o) => o.present.includes('leaf-white-fuzz-under'))).toBe(true);
     expect(greasy('leaf-white-fuzz-under', 'fruit-brown-greasy').codes).toContain('remove-plant');
   });
-  test('root knots in a bearing plant: kept watered, roots dug out at the season’s end, never pulled now', () => {
+  test('root knots in a bearing plant: keep watering, dig the roots out at the season’s end, never pull it now', () => {
     const { codes, report } = said({ observations: [seen('root-knots'), seen('plant-stunted')] });
     expect(report.diagnosis[0]!.disorder).toBe('root-knot-nematodes');
     expect(codes).not.toContain('remove-plant');
@@ -86,7 +86,7 @@ describe('disease', () => {
     expect(dig.when > addDays(ASOF, 30)).toBe(true);
     expect(dig.step).toBe(0);
   });
-  test('tools after a mosaic: alcohol is not enough, and bleach has its caution; elsewhere alcohol is', () => {
+  test('tools after a mosaic: alcohol is not enough, and bleach has its caution; elsewhere alcohol is enough', () => {
     const words = (code: 'mosaic-virus' | 'bacterial-canker') => {
       const link = disorderRow(code).remedies.find((l) => l.remedy === 'sanitize-tools')!;
       return [...remedyRow('sanitize-tools').cautions, ...(link.cautions ?? [])];
@@ -94,7 +94,7 @@ describe('disease', () => {
     expect(words('mosaic-virus')).toContain('mosaic-tools');
     expect(words('bacterial-canker')).not.toContain('mosaic-tools');
   });
-  test('one spray at a time: of all that could be sprayed a report names one, and the rest after it', () => {
+  test('one spray at a time: a report names one of all that fit, and the rest after it', () => {
     const lice = said({ observations: [seen('pest-mites'), seen('leaf-stipple')] });
     expect(lice.leader.disorder).toBe('spider-mites');
     const sprays = lice.report.remedies.filter((r) => remedyRow(r.remedy).sprays);
@@ -103,7 +103,7 @@ describe('disease', () => {
     expect(later.length).toBeGreaterThan(0);
     for (const w of later) expect(w.afterMilder).toBe(true);
   });
-  test('bicarbonate is for powdery mildew alone, and copper never comes before the milder steps', () => {
+  test('bicarbonate is only for powdery mildew, and copper never comes before the milder steps', () => {
     const homes = DISORDERS.filter((d) => d.remedies.some((l) => l.remedy === 'bicarbonate-spray')).map((d) => d.code);
     expect(homes).toEqual(['powdery-mildew']);
     const spotted = said({
@@ -118,7 +118,7 @@ describe('disease', () => {
     );
     expect(REMEDIES.filter((r) => r.afterMilder).every((r) => r.rung >= 4)).toBe(true);
   });
-  test('weedkiller: the straw is taken away first, then beans are sown', () => {
+  test('weedkiller: remove the straw first, then sow beans', () => {
     const row = disorderRow('herbicide-injury').remedies.map((l) => l.remedy);
     expect(row).toEqual(expect.arrayContaining(['remove-source', 'bean-test']));
     expect(remedyRow('remove-source').rung).toBeLessThan(remedyRow('bean-test').rung);
@@ -135,11 +135,11 @@ describe('disease', () => {
 });
 
 describe('cuts and places', () => {
-  test('no suckers are taken from a bush tomato or a pepper, and neither is topped', () => {
+  test('no suckers are removed from a bush tomato or a pepper, and neither is topped', () => {
     for (const code of ['remove-suckers', 'top-plant'] as const)
       expect(remedyRow(code).notWhile.map(([fact]) => fact)).toContain('not-for-suckering');
   });
-  test('several remedies that cut share one budget, and sick leaves are outside it', () => {
+  test('remedies that cut share one budget, and sick leaves are outside it', () => {
     const { report } = said({
       place: { ...pot, volumeL: 40 },
       records: { weather: rainOf(10, 17, 26) },
@@ -150,7 +150,7 @@ describe('cuts and places', () => {
     expect(remedyRow('remove-infected-leaves').cuts).toBeUndefined();
     expect(remedyRow('remove-infected-leaves').dose).toBe('third-of-leaf');
   });
-  test('what is bound to a pot is never told of a bed, nor a bed’s of a pot', () => {
+  test('remedies for pots never show for a bed, nor those for beds in a pot', () => {
     const everywhere = [
       seen('fruit-blossom-end-dark'),
       seen('leaf-tip-burn'),
@@ -168,19 +168,19 @@ describe('cuts and places', () => {
       expect([place.kind, wrong]).toEqual([place.kind, []]);
     }
   });
-  test('ground frost is possible from 3 °C on the screen, in a hollow from 5', () => {
+  test('ground frost is possible from 3 °C at screen height, in a hollow from 5', () => {
     expect(frostFromC({ ...pot })).toBe(3);
     expect(frostFromC({ ...pot, hollow: true })).toBe(5);
   });
 });
 
 describe('headline and first step', () => {
-  test('what nothing explains is said, with how to keep it', () => {
+  test('signs that nothing explains are named, with how to record them', () => {
     const { report } = said({ observations: [seen('fruit-radial-cracks'), seen('leaf-mines')] });
     for (const d of report.diagnosis.filter((x) => x.explains.length === 0))
       expect(report.headline).not.toContain(disorderRow(d.disorder).label.toLowerCase());
   });
-  test('black ends without any record: feel, water evenly, mulch; and it is called general advice', () => {
+  test('blossom end rot without any record: feel, water evenly, mulch; and it is called general advice', () => {
     const bare = reportOn(bareCase({ records: { weather: [] }, observations: [seen('fruit-blossom-end-dark')] }));
     expect(bare.diagnosis[0]!.disorder).toBe('blossom-end-rot');
     const general = bare.remedies.filter((r) => r.general).map((r) => r.remedy);

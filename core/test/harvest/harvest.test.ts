@@ -16,7 +16,7 @@ import {
 import { METRIC_FORMAT } from '../../src/units/index.js';
 import { PICK_STATES, PICK_USES } from '../../src/records/index.js';
 
-test('salvage (handbook): only sound fruit is for canning; soft fruit is thrown away, whatever it was meant for', () => {
+test('salvage (handbook): only sound fruit is canned; soft fruit is thrown away, whatever it was meant for', () => {
   expect(SALVAGE.map((r) => r.state)).toEqual([...PICK_STATES]);
   expect(SALVAGE.filter((r) => r.canning).map((r) => r.state)).toEqual(['sound']);
   expect(SALVAGE.filter((r) => !r.edible).map((r) => r.state)).toEqual(['soft']);
@@ -31,7 +31,7 @@ describe('from set to ripe by warmth', () => {
   const SET = '2026-06-01';
   const w = (n: number, mean: number) =>
     Array.from({ length: n }, (_, i) => ({ date: addDays(SET, i + 1), tMinC: mean - 5, tMaxC: mean + 5, rainMm: 0 }));
-  test('a tomato in usual warmth: 45 to 55 days, from what it had so far or all of it', () => {
+  test('a tomato in usual warmth: 45 to 55 days, from the warmth so far or all forecast', () => {
     const early = ripeFromSet('tomato', SET, addDays(SET, 20), w(20, 23))!;
     expect([early.from, early.to]).toEqual([addDays(SET, 45), addDays(SET, 55)]);
     const late = ripeFromSet('tomato', SET, addDays(SET, 60), w(60, 23))!;
@@ -56,13 +56,13 @@ test('the shelf: a blush in a week, a green one in two and a half, slower in a c
   expect(onShelf('ripe', '2026-07-10', '2026-07-14').ripeIn).toBe(0);
 });
 
-test('hot peppers are told with their caution, and no pepper is pulled', () => {
+test('hot peppers come with their caution, and no pepper plant is pulled', () => {
   expect(ripenessInWords('pepper', 'hot', 'red')).toMatch(/Cut it, do not pull\. Wear gloves/);
   expect(ripenessInWords('pepper', 'sweet', null)).not.toMatch(/gloves/i);
   expect(ripenessInWords('tomato', 'cherry', 'orange')).toMatch(/first blush.*orange colour/);
 });
 
-test('a harvest heavier than a plant can bear is held up unless it is explained', () => {
+test('a harvest heavier than a plant can bear is refused unless it is explained', () => {
   const faults = (p: object, gramsBefore = 0) => heavyFaults({ ...p }, { crop: 'pepper', gramsBefore }, 'data.').length;
   expect(faults({ grams: 900, count: 4 })).toBe(0);
   expect(faults({ grams: 900, count: 1 })).toBe(1);
@@ -71,12 +71,12 @@ test('a harvest heavier than a plant can bear is held up unless it is explained'
   expect(faults({ grams: 901, because: 'weighed twice' }, 7100)).toBe(0);
 });
 
-test('sauce: a paste kind gives half as much again as a juicy one', () => {
+test('sauce: a paste variety gives half as much again as a juicy one', () => {
   expect(sauceLitres(6, true)).toBeCloseTo(2.7, 9);
   expect(sauceLitres(6, false)).toBeCloseTo(1.8, 9);
 });
 
-describe('from first blush on (handbook: saves them from heat, splitting, birds)', () => {
+describe('from first blush (handbook: saves fruit from heat, splitting and birds)', () => {
   const day = (n: number, more: object = {}) => ({
     date: addDays('2026-08-01', n),
     tMinC: 16,
@@ -93,7 +93,7 @@ describe('from first blush on (handbook: saves them from heat, splitting, birds)
       pecked: false,
       ...more,
     });
-  test('before much rain that is likely, within two days; a kind that splits easily sooner, a seldom one later', () => {
+  test('within two days of likely heavy rain; earlier for a variety that splits easily, later for one that seldom does', () => {
     expect(ask()).toBeNull();
     const rain = (n: number, rainMm: number, rainChancePct = 80) => ({ ahead: [day(n, { rainMm, rainChancePct })] });
     expect(ask(rain(2, 12))).toEqual({ because: 'rain', on: '2026-08-03', much: 12 });
@@ -103,7 +103,7 @@ describe('from first blush on (handbook: saves them from heat, splitting, birds)
     expect(ask({ ...rain(2, 11), splits: 'more' })).not.toBeNull();
     expect(ask({ ...rain(2, 13), splits: 'less' })).toBeNull();
   });
-  test('before heat of 32 °C, and where birds were at it; peppers hang on', () => {
+  test('before heat of 32 °C, and after bird damage; peppers stay on the plant', () => {
     expect(ask({ ahead: [day(1, { tMaxC: 32 })] })).toEqual({ because: 'heat', on: '2026-08-02', much: 32 });
     expect(ask({ ahead: [day(1, { tMaxC: 31.9 })] })).toBeNull();
     expect(ask({ pecked: true })).toEqual({ because: 'birds' });
@@ -113,7 +113,7 @@ describe('from first blush on (handbook: saves them from heat, splitting, birds)
   });
 });
 
-test('the end before frost: flowers that cannot ripen any more, green fruit a week before', () => {
+test('before the first frost: flowers that cannot ripen, then green fruit a week before', () => {
   // 650 °C·d at 13 a day: 50 days; 780: 60
   expect(lastFlowersOn('tomato', '2026-10-28')).toBe('2026-09-08');
   expect(lastFlowersOn('pepper', '2026-10-28')).toBe('2026-08-29');

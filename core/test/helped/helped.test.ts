@@ -26,7 +26,7 @@ describe('Fisher’s exact test', () => {
     expect(fisherExact({ hit: a, of: na }, { hit: b, of: nb })).toBeCloseTo(p, 4);
   });
 
-  test('either group first is the same, and counting those that did not show it is too', () => {
+  test('swapping the groups changes nothing, nor does counting those without it', () => {
     for (let na = 1; na < 8; na++)
       for (let nb = 1; nb < 8; nb++)
         for (let a = 0; a <= na; a++)
@@ -40,7 +40,7 @@ describe('Fisher’s exact test', () => {
   });
 });
 
-test('three against three are too few to tell, whatever comes out; four against four can tell only the extreme', () => {
+test('three against three never suffice; four against four show only the extreme', () => {
   expect(leastP({ hit: 0, of: 3 }, { hit: 0, of: 3 })).toBeCloseTo(0.1, 6);
   expect(trialVerdict({ hit: 0, of: 3 }, { hit: 3, of: 3 })).toBe('too-few');
   expect(trialVerdict({ hit: 0, of: 4 }, { hit: 4, of: 4 })).toBe('fewer');
@@ -71,7 +71,7 @@ test.each([
   expect(rateOf(worked, tried).shrunk).toBeCloseTo(mean, 12);
 });
 
-test('a rate lies between its prior and what was counted, and moves towards the count with more cases', () => {
+test('a rate lies between its prior and the count, and moves towards the count with more cases', () => {
   for (let n = 1; n < 60; n++) {
     const all = rateOf(n, n).shrunk;
     expect(all).toBeGreaterThan(0.6);
@@ -81,7 +81,7 @@ test('a rate lies between its prior and what was counted, and moves towards the 
   expect(rateInWords(rateOf(4, 5))).toBe('better 4 of 5 times here');
 });
 
-test('the order shifts only where there are enough cases and the difference is clear, and never across a step', () => {
+test('the order shifts only with enough cases and a clear difference, and never across a step', () => {
   const list = [
     { code: 'a', step: 1, worked: 0, tried: 6 },
     { code: 'b', step: 1, worked: 3, tried: 3 },
@@ -99,7 +99,7 @@ test('the order shifts only where there are enough cases and the difference is c
   expect(order(few)).toEqual(['a', 'b', 'c', 'd']);
 });
 
-test('the garden’s own record: a step that another followed was not enough, an open one does not speak yet', () => {
+test('the garden’s own record: a step followed by another was not enough, an open one does not count yet', () => {
   const t = (steps: string[][], closed: boolean, worked: boolean) => ({ disorder: 'x', steps, closed, worked });
   const here = helpedHere([
     t([['mulch', 'water']], true, true),

@@ -32,12 +32,12 @@ const q = (more: Partial<FeedQuestion> = {}): FeedQuestion => ({
   ...more,
 });
 
-test('none recorded is not none given: nothing is ordered, it is asked; "0 g" is an answer', () => {
+test('none recorded does not mean none given: nothing is ordered, it is asked; "0 g" is an answer', () => {
   expect(feedPlan(q({ fed: [] }))).toEqual({ kind: 'ask' });
   expect(feedPlan(q({ fed: [fed(3, { grams: 0 })] }))).toMatchObject({ kind: 'feed', on: ASOF, reason: 'first-fruit' });
 });
 
-test('beds from first fruit every 3 to 4 weeks, pots every 2 weeks in full growth (handbook); slow kinds later', () => {
+test('beds from first fruit every 3 to 4 weeks, pots every 2 weeks in full growth (handbook); slow release later', () => {
   const bed = feedPlan(q({ fed: [fed(10)] }));
   expect(bed).toMatchObject({ kind: 'feed', reason: 'rhythm', lead: 'potash', hold: null });
   const days = bed.kind === 'feed' ? bed.everyDays! : 0;
@@ -54,7 +54,7 @@ test('beds from first fruit every 3 to 4 weeks, pots every 2 weeks in full growt
   });
 });
 
-test('a bed carries it until the first fruit; young roots, the season’s end and healthy peppers in bloom are left unfed', () => {
+test('a bed needs none until the first fruit; young roots, late plants and healthy peppers in bloom are not fed', () => {
   expect(feedPlan(q({ stage: 'flowering' }))).toMatchObject({ kind: 'rest', because: 'enough-at-start' });
   expect(feedPlan(q({ stage: 'vegetative', isPot: true, plantedOn: addDays(ASOF, -12) }))).toEqual({
     kind: 'rest',
@@ -70,7 +70,7 @@ test('a bed carries it until the first fruit; young roots, the season’s end an
   expect(feedPlan(q({ stage: 'flowering', isPot: true, fed: [fed(30)] }))).toMatchObject({ kind: 'feed', on: ASOF });
 });
 
-test('pale at bloom: a light feed as a trial, looked at a week later before anything more', () => {
+test('pale at bloom: a light feed as a trial, checked a week later before more', () => {
   const pale = { crop: 'pepper' as const, stage: 'flowering' as const, isPot: true, paleOn: ASOF };
   expect(feedPlan(q({ ...pale, fed: [fed(30)] }))).toMatchObject({
     kind: 'feed',
@@ -95,7 +95,7 @@ test('pale at bloom: a light feed as a trial, looked at a week later before anyt
   expect(feedPlan(q({ ...pale, wet: true, fed: [fed(30)] }))).toMatchObject({ kind: 'rest' });
 });
 
-test('the starter: balanced with compost, by the method, or as the test says', () => {
+test('the starter feed: balanced with compost, by the method, or as the test says', () => {
   const planted = { plantedOn: addDays(ASOF, -1), stage: 'establishing' as const, fed: [] };
   const lead = (more: object) => {
     const p = feedPlan(q({ ...planted, ...more }));
@@ -126,7 +126,7 @@ test.each([
   expect(feedInWords(plan, ASOF, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toMatch(words);
 });
 
-test('whatever else is known, nothing is fed into heat, drought, standing water or a pause', () => {
+test('nothing is ever fed into heat, drought, standing water or a pause', () => {
   for (const stage of ['establishing', 'vegetative', 'flowering', 'fruiting', 'ripening', 'late'] as const)
     for (const crop of ['tomato', 'pepper'] as const)
       for (const paleOn of [ASOF, null])
@@ -141,13 +141,13 @@ test('whatever else is known, nothing is fed into heat, drought, standing water 
         }
 });
 
-test('after burnt tips half strength; lush plants half as well', () => {
+test('half strength after burnt tips and for lush plants', () => {
   expect(feedPlan(q({ burnt: true }))).toMatchObject({ strength: 0.5 });
   expect(feedPlan(q({ lush: true }))).toMatchObject({ strength: 0.5 });
   expect(feedPlan(q())).toMatchObject({ strength: 1 });
 });
 
-test('what leads a label', () => {
+test('the leading nutrient of a label', () => {
   expect([
     leadOf({ n: 12, p2o5: 0, k2o: 0 }),
     leadOf({ n: 5, p2o5: 10, k2o: 10 }),

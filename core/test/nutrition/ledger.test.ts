@@ -31,7 +31,7 @@ const ledger = (more: Partial<Parameters<typeof ledgerDays>[0]> = {}) =>
     ...more,
   });
 
-test('a ton of tomatoes takes up 2.2 to 3.0 kg of nitrogen and more potassium than nitrogen (IFA manual, from memory); a bed’s crop fits', () => {
+test('a ton of tomatoes takes up 2.2 to 3.0 kg of nitrogen and more potassium (IFA manual, from memory); a bed’s crop fits', () => {
   expect(UPTAKE_G_PER_KG.tomato.n).toEqual([2.2, 3]);
   for (const crop of ['tomato', 'pepper'] as const) {
     const { n, p, k } = UPTAKE_G_PER_KG[crop];
@@ -42,7 +42,7 @@ test('a ton of tomatoes takes up 2.2 to 3.0 kg of nitrogen and more potassium th
   expect(expectedFruitKg('tomato', { kind: 'container', volumeL: 10 })).toEqual([0.75, 1.5]);
 });
 
-test('uptake rises along an S: little in the first month, half by two months, nearly all at the end', () => {
+test('uptake follows an S: little in the first month, half by two months, nearly all at the end', () => {
   expect(uptakeShare(0)).toBe(0);
   expect(uptakeShare(30)).toBeLessThan(0.12);
   expect(uptakeShare(62)).toBeGreaterThan(0.45);
@@ -51,7 +51,7 @@ test('uptake rises along an S: little in the first month, half by two months, ne
   for (let d = 1; d < 150; d++) expect(uptakeShare(d)).toBeGreaterThan(uptakeShare(d - 1));
 });
 
-test('given, freed: a soluble feed at once, compost a little and slowly', () => {
+test('given, released: a soluble feed at once, compost slowly', () => {
   const days = ledger({ fed: [fed(50), fed(50, { product: 'Compost', form: 'amendment', n: 1, grams: 1000 })] });
   const on = (back: number) => days.find((d) => d.day === addDays(ASOF, -back))!;
   expect(on(51)).toMatchObject({ given: 0, freed: 0 });
@@ -60,7 +60,7 @@ test('given, freed: a soluble feed at once, compost a little and slowly', () => 
   expect(on(0).freed).toBeCloseTo(1 + 10 * 0.12 * (50 / 120), 6);
 });
 
-test('water that runs through carries off its share of what is dissolved, and nothing of what is not freed yet', () => {
+test('drainage carries off its share of what is dissolved, and nothing that is not released yet', () => {
   const washedShare = new Map([[addDays(ASOF, -49), 0.25]]);
   const [wet, dry] = [
     ledger({ washedShare, season: [0, 0], fed: [fed(50)] }),
@@ -71,12 +71,12 @@ test('water that runs through carries off its share of what is dissolved, and no
   expect(ledger({ washedShare, season: [0, 0], fed: [fed(48)] }).at(-1)!.washed).toBe(0);
 });
 
-test('a pot that lets twice its drawable water through loses half of what is dissolved', () => {
+test('a pot that drains twice its available water loses half of what is dissolved', () => {
   expect(shareOf({ drainedMm: 80, tawMm: 40 })).toBe(0.5);
   expect(shareOf({ drainedMm: 0, tawMm: 0 })).toBe(0);
 });
 
-test('never more leaves or is taken than was freed, and nothing comes back', () => {
+test('never more leaves or is taken up than was released, and nothing returns', () => {
   const washedShare = new Map(Array.from({ length: 60 }, (_, i) => [addDays(FROM, i), ((i * 7) % 11) / 11]));
   const days = ledger({
     washedShare,
@@ -91,7 +91,7 @@ test('never more leaves or is taken than was freed, and nothing comes back', () 
   });
 });
 
-test('over the label, ten times over it, and over 3 g of nitrogen: refused with the reason, kept where it is explained', () => {
+test('over the label, ten times over it, and over 3 g of nitrogen: refused with the reason, saved if explained', () => {
   const here = { isPot: true, earlier: [], labelGrams: null };
   const paths = (f: object, more: object = {}) =>
     overDoseFaults({ ...fed(0), ...f }, { ...here, ...more }, 'data.').map((x) => x.reason);

@@ -20,27 +20,27 @@ test.each([
   ['horse manure', 'amendment', 20, 40],
   ['feather meal', 'granular', 60, 75],
   ['blood meal', 'amendment', 60, 75],
-] as const)('%s frees its published share in a season', (product, form, least, most) => {
+] as const)('%s releases its published share in a season', (product, form, least, most) => {
   const share = freed(fed(product, form, 2, 1000)) / 20;
   expect(share * 100).toBeGreaterThan(least);
   expect(share * 100).toBeLessThanOrEqual(most);
   expect(isSlow(fed(product, form, 2, 1000))).toBe(true);
 });
 
-test('5 kg of compost with 1.5 % nitrogen free about 9 g, half of it in the first 60 days', () => {
+test('5 kg of compost with 1.5 % nitrogen release about 9 g, half in the first 60 days', () => {
   const compost = fed('compost', 'amendment', 1.5, 5000);
   expect(freed(compost)).toBeCloseTo(9, 6);
   expect(freed(compost, 60)).toBeCloseTo(4.5, 6);
 });
 
-test('what is poured or dissolves is there at once, whatever it is called', () => {
+test('anything poured or dissolved is available at once, whatever its name', () => {
   for (const f of [fed('compost tea', 'liquid', 2, 50), fed('tomato food', 'granular', 4, 25)]) {
     expect(isSlow(f)).toBe(false);
     expect(freed(f, 0)).toBeCloseTo(1, 6);
   }
 });
 
-test('property: it only grows, is never more than what was given, and windows add up', () => {
+test('property: it only grows, never exceeds what was given, and windows add up', () => {
   for (const form of ['amendment', 'granular', 'liquid'] as const)
     for (const product of ['compost', 'manure', 'wool pellets', 'coated grains', 'feed']) {
       const f = fed(product, form, 5, 200);

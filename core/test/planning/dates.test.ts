@@ -19,7 +19,7 @@ const at = (d: DatesQuestion, what: DateKind) => {
   return b ? [b.from, b.to] : null;
 };
 
-test('a northern year by hand: frost 18 April and 28 October, 75 days', () => {
+test('a northern year by hand: frost on 18 April and 28 October, 75 days', () => {
   // planting out one to four weeks after the last frost; sowing 6 to 8 weeks before its first day (handbook)
   expect(at(q(), 'plant-out')).toEqual(['2026-04-25', '2026-05-16']);
   expect(at(q(), 'sow')).toEqual(['2026-02-28', '2026-03-14']);
@@ -34,13 +34,13 @@ test('a northern year by hand: frost 18 April and 28 October, 75 days', () => {
   expect(at(q(), 'second-sowing')![1]).toBe('2026-07-11');
 });
 
-test('sown late, it goes out no sooner than it is raised: six weeks for a tomato, eight for a pepper', () => {
+test('sown late, it goes out only after six weeks for a tomato, eight for a pepper', () => {
   expect(at(q({ sownOn: '2026-03-05' }), 'plant-out')).toEqual(['2026-04-25', '2026-05-16']);
   expect(at(q({ sownOn: '2026-05-10' }), 'plant-out')).toEqual(['2026-06-21', '2026-06-28']);
   expect(at(q({ sownOn: '2026-03-20', variety: { crop: 'pepper' } }), 'plant-out')![0]).toBe('2026-05-15');
 });
 
-test('a second crop: raised in a month, out by 75 and 14 days before frost at the latest, and no third one told', () => {
+test('a second crop: raised in a month, out at least 75 and 14 days before frost, and no third one', () => {
   const second = q({ second: true, variety: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } });
   // 28 October less 65 and 14 days is 10 August; thirty days before it is sown
   expect(at(second, 'plant-out')).toEqual(['2026-07-31', '2026-08-10']);
@@ -70,7 +70,7 @@ test('south of the equator the year runs over New Year', () => {
   expect(at(south, 'first-fruit')).toEqual(['2026-12-18', '2027-01-24']);
 });
 
-test('without frost nothing is topped or hurried; in the mild winter one plants in autumn, frost or not', () => {
+test('without frost nothing is topped or hurried; in a mild winter people plant in autumn, frost or not', () => {
   const free = q({ garden: { latitude: 20 } });
   expect(at(free, 'plant-out')).toEqual(['2026-02-15', '2026-04-15']);
   expect(yearDates(free).bands.map((b) => b.what)).not.toContain('first-frost');
@@ -90,7 +90,7 @@ test('without frost nothing is topped or hurried; in the mild winter one plants 
   expect(at(southWinter, 'plant-out')).toEqual(['2026-03-15', '2026-05-15']);
 });
 
-test('a kind that cannot ripen before frost is said to be too long, with what would fit', () => {
+test('a variety that cannot ripen before frost is called too slow, with what would fit', () => {
   const short = q({ garden: { latitude: 62, lastFrost: '06-05', firstFrost: '08-25' } });
   // 12 June to 25 August, less two weeks
   expect(yearDates(short).tooLong).toEqual({ fits: 60 });
@@ -98,7 +98,7 @@ test('a kind that cannot ripen before frost is said to be too long, with what wo
   expect(at(short, 'last-planting')).toBeNull();
 });
 
-describe('once it is set out, warmth decides', () => {
+describe('once planted, warmth decides', () => {
   const days = (n: number, mean: number) =>
     Array.from({ length: n }, (_, i) => ({
       date: addDays('2026-05-06', i),
@@ -113,13 +113,13 @@ describe('once it is set out, warmth decides', () => {
     return daysBetween('2026-05-06', from!) + daysBetween(from!, to!) / 2;
   };
 
-  test('in usual warmth (23 °C) it takes the packet’s days; cooler takes longer, warmer less', () => {
+  test('in usual warmth (23 °C) it takes the packet’s days; longer in cool weather, less in warm', () => {
     expect(yearDates(planted(23)).by).toBe('degree-days');
     expect(Math.abs(middle(planted(23)) - 75)).toBeLessThanOrEqual(1);
     expect(middle(planted(19))).toBeGreaterThan(middle(planted(23)) + 20);
     expect(middle(planted(25))).toBeLessThan(middle(planted(23)) - 5);
   });
-  test('the band narrows as the day comes, and is the day itself when the warmth is there', () => {
+  test('the band narrows as the day comes, and is the day itself once the warmth is there', () => {
     const width = (n: number) => {
       const [from, to] = at(planted(23, n), 'first-fruit')!;
       return daysBetween(from!, to!);
@@ -127,7 +127,7 @@ describe('once it is set out, warmth decides', () => {
     expect(width(70)).toBeLessThan(width(30));
     expect(at(planted(23, 90), 'first-fruit')).toEqual([addDays('2026-05-06', 74), addDays('2026-05-06', 74)]);
   });
-  test('what was done is told as done', () => {
+  test('completed steps are shown as done', () => {
     const out = yearDates(planted(23)).bands.find((b) => b.what === 'plant-out')!;
     expect(bandInWords(out, METRIC_FORMAT)).toBe('done on 6 May');
     expect(at({ ...planted(23), pickedOn: '2026-07-11' }, 'first-fruit')).toEqual(['2026-07-11', '2026-07-11']);
@@ -140,7 +140,7 @@ describe('once it is set out, warmth decides', () => {
   });
 });
 
-describe('each date opens to how it came about', () => {
+describe('each date opens to how it was computed', () => {
   const how = (d: DatesQuestion, what: DateKind, format = METRIC_FORMAT) =>
     bandExplained(
       yearDates(d).bands.find((b) => b.what === what)!,
@@ -160,14 +160,14 @@ describe('each date opens to how it came about', () => {
   ])('%s: %s', (what, told) => {
     expect(how(q(), what)).toContain(`${told}: `);
   });
-  test('late seedlings by their sowing, a second crop by the frost, and a garden without frost by the time of year', () => {
+  test('late seedlings by their sowing, a second crop by the frost, and a frost-free garden by the time of year', () => {
     expect(how(q({ sownOn: '2026-05-10' }), 'plant-out')).toBe('Not earlier than 42 days after sowing, 10 May.');
     expect(how(q({ sownOn: '2026-03-05' }), 'plant-out')).toContain('after the last frost');
     expect(how(q({ second: true }), 'plant-out')).toContain('89 to 99 days before the first frost, 28 October');
     expect(how(q({ garden: { latitude: 45 } }), 'plant-out')).toContain('no frost date for this garden');
     expect(how(q({ plantedOn: '2026-05-06' }), 'plant-out')).toBe('Recorded: 6 May.');
   });
-  test('by warmth: what it has had and what a day brings, in shares, so that they need no unit', () => {
+  test('by warmth: collected and per day, as shares, so that no unit is needed', () => {
     const weather = Array.from({ length: 40 }, (_, i) => ({
       date: addDays('2026-05-06', i),
       tMinC: 18,

@@ -45,7 +45,7 @@ describe('rotation (handbook: never the year after; better three years in betwee
     expect(of(history)).toMatchObject({ verdict, lastYear });
   });
 
-  test('a wilt in the bed weighs more than any gap, until a kind is shielded from it or it is long ago', () => {
+  test('a wilt in the bed outweighs any gap, unless the variety is resistant or it is long ago', () => {
     const wilt = [grew(2023, ['vascular-wilt']), grew(2022)];
     expect(of(wilt)).toMatchObject({ verdict: 'soil-borne', open: ['vascular-wilt'] });
     expect(of(wilt, ['vascular-wilt'])).toMatchObject({ verdict: 'short', shielded: ['vascular-wilt'] });
@@ -54,7 +54,7 @@ describe('rotation (handbook: never the year after; better three years in betwee
       /Wilt disease in the stem was found here.*another bed, a pot/,
     );
   });
-  test('a pot with fresh mix starts clean, unless the old mix carried something', () => {
+  test('a pot with fresh mix starts clean, unless the old mix carried disease', () => {
     const pot = { kind: 'container' as const, history: [grew(2025)] };
     const r = rotationOf({ place: pot, year: 2026, shields: [] });
     expect(r.verdict).toBe('free');
@@ -64,7 +64,7 @@ describe('rotation (handbook: never the year after; better three years in betwee
         .verdict,
     ).toBe('soil-borne');
   });
-  test('leaf spots are told as what comes back with rubbish', () => {
+  test('leaf spots are described as returning with plant debris', () => {
     expect(rotationInWords(of([grew(2022, ['early-blight'])]), bed([]), 'tomato')).toMatch(
       /Found here before: early blight\. Clear/,
     );
@@ -73,7 +73,7 @@ describe('rotation (handbook: never the year after; better three years in betwee
 
 describe('plants in a bed', () => {
   const wall = { lengthM: 2.4, widthM: 0.6 };
-  test('2.4 m by 60 cm: one row of five at 45 cm, and ten are too many', () => {
+  test('2.4 m by 60 cm: one row of five at 45 cm; ten are too many', () => {
     expect(mostIn(wall, 0.45)).toBe(5);
     expect(layOut(wall, 4, 0.5).map((s) => s.x)).toEqual([0.3, 0.9, 1.5, 2.1]);
     expect(new Set(layOut(wall, 4, 0.5).map((s) => s.y))).toEqual(new Set([0.3]));
@@ -86,7 +86,7 @@ describe('plants in a bed', () => {
     expect(crowdingFaults(wall, 5, SPACING_M.tomato, 'count')).toEqual([]);
     expect(spacingOf('tomato', 'one-stem')).toEqual([0.3, 0.45]);
   });
-  test('whatever the bed: as many spots as asked, all inside, and none too close while they fit', () => {
+  test('in any bed: as many spots as asked, all inside, and none too close while they fit', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.5, max: 12, noNaN: true }),
@@ -108,7 +108,7 @@ describe('plants in a bed', () => {
   });
 });
 
-test('fewer than six hours of sun are said, for either crop; what nobody counted is not', () => {
+test('fewer than six hours of sun are mentioned, for either crop; uncounted hours are not', () => {
   const said = (sun: number | null, crop: 'tomato' | 'pepper') =>
     shadeFaults(sun, crop, 'placeId').map((f) => f.reason);
   expect(said(5, 'pepper')).toEqual([
@@ -129,7 +129,7 @@ test('a planting’s days follow each other, and no more are lost than were sown
   expect([leftOf({ ...p, cells: 4, lost: 1 }), leftOf({ ...p, lost: 1 })]).toEqual([3, null]);
 });
 
-test('pots (handbook): tomato 20 L, large kinds 60, pepper 10; plants a hand closer than their spacing are not yet too close', () => {
+test('pots (handbook): tomato 20 L, large varieties 60, pepper 10; plants a hand closer than their spacing are not yet too close', () => {
   expect([leastPotL('tomato'), leastPotL('tomato', 'beefsteak'), leastPotL('pepper', 'hot')]).toEqual([20, 60, 10]);
   const at = (x: number) => [
     { x: 0, y: 0 },
@@ -138,7 +138,7 @@ test('pots (handbook): tomato 20 L, large kinds 60, pepper 10; plants a hand clo
   expect([tooClose(at(0.41), 0.45), tooClose(at(0.39), 0.45)]).toEqual([[], [[0, 1]]]);
 });
 
-test('seeds: two to a cell, and always a cell to spare', () => {
+test('seeds: two to a cell, and always a spare cell', () => {
   expect([1, 4, 10, 20].map((n) => seedsFor(n))).toEqual([
     { cells: 2, seeds: 4 },
     { cells: 5, seeds: 10 },
@@ -148,7 +148,7 @@ test('seeds: two to a cell, and always a cell to spare', () => {
   expect(seedsFor(0)).toEqual({ cells: 0, seeds: 0 });
 });
 
-test('what has to be at hand: a bed counts once, a pot needs no mulch by the square metre, the harvest is a range', () => {
+test('what must be at hand: a bed counts once, a pot needs no mulch by the square metre, the harvest is a range', () => {
   const wall = { kind: 'ground' as const, lengthM: 2.4, widthM: 0.6 };
   const pots = { kind: 'container' as const, volumeL: 14 };
   const needs = needsOf(
@@ -182,7 +182,7 @@ describe('habit by aim (handbook: determinate for one big harvest or a short aut
     if (said) expect(against).toMatch(said);
     else expect(against).toBeNull();
   });
-  test('a short summer wants few days; of what nobody knows nothing is said', () => {
+  test('a short summer needs few days; nothing is said about unknowns', () => {
     expect(aimAgainst('short-season', kind('determinate', 80))).toMatch(/takes 80 days from planting out/);
     expect(aimAgainst('short-season', kind('determinate', 68))).toBeNull();
     expect(aimAgainst('short-season', kind(null, null))).toBeNull();
@@ -195,7 +195,7 @@ describe('habit by aim (handbook: determinate for one big harvest or a short aut
 describe('a second crop in the same year', () => {
   const q = (history: EarlierYear[], more: object = {}) =>
     secondCropIn({ place: bed(history), year: 2026, standing: 0, leaving: 0, shields: [], ...more });
-  test('only where the bed is clean this year and last; a pot gets new mix; a kind may be shielded', () => {
+  test('only if the bed is clean this year and last; a pot gets new mix; a variety may be resistant', () => {
     expect(q([grew(2026)])).toEqual({ fits: true, room: 'now' });
     expect(q([grew(2026, ['early-blight'])])).toEqual({
       fits: false,
@@ -208,13 +208,13 @@ describe('a second crop in the same year', () => {
     expect(q([grew(2026, ['vascular-wilt'])], { shields: ['vascular-wilt'] }).fits).toBe(true);
     expect(q([], { place: { kind: 'container', history: [grew(2026, ['vascular-wilt'])] } }).fits).toBe(true);
   });
-  test('and where there is room, or will be', () => {
+  test('and if there is room, now or later', () => {
     expect(q([], { standing: 2, leaving: 1 })).toEqual({ fits: false, because: 'full' });
     expect(q([], { standing: 2, leaving: 2 })).toEqual({ fits: true, room: 'when-cleared' });
   });
 });
 
-test('spots that were laid hold, those that were not are spread; none lies outside its bed', () => {
+test('saved positions stay, the others are spread; none lies outside its bed', () => {
   const ground = { lengthM: 2, widthM: 0.6 };
   const even = layOut(ground, 3, 0.45);
   expect(spotsOf(ground, 3, 0.45, null)).toEqual(even);
@@ -227,7 +227,7 @@ test('spots that were laid hold, those that were not are spread; none lies outsi
   ).toEqual([{ x: 2, y: 0 }]);
 });
 
-test('what is done to seedlings is done after they are sown, and no more spots than plants', () => {
+test('steps of seedlings come after sowing, and there are no more spots than plants', () => {
   const p = { year: 2026, crop: 'tomato' as const, count: 2 };
   const paths = (more: object) => plantingFaults({ ...p, ...more }).map((f) => f.path);
   expect(paths({ thinnedOn: '2026-03-19' })).toEqual(['thinnedOn']);

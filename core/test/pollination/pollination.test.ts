@@ -42,7 +42,7 @@ test('heat or cold: tapping will not help, and it says so', () => {
   );
 });
 
-test('the share that set, truss by truss, by the newest count', () => {
+test('the share that set, truss by truss, from the newest count', () => {
   expect(shareSet({ flowers: 2, fruit: 6 })).toBe(0.75);
   expect(shareSet({ flowers: 0, fruit: 0 })).toBeNull();
   const { trusses, share } = setByTruss([

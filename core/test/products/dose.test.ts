@@ -35,7 +35,7 @@ test('a teaspoon to the US gallon is 1.30 mL a litre (handbook; NIST Handbook 44
   expect((2 * US_SPOONS.tbsp) / 3.785411784).toBeCloseTo(1000 / 128, 6);
 });
 
-test('spoons: to the quarter of a teaspoon, tablespoons from three on, cups from eight, and none where only a syringe will do', () => {
+test('spoons: to a quarter teaspoon, tablespoons from three on, cups from eight, and none where only a syringe will do', () => {
   expect(inSpoons(6.16, 'gal-us')).toEqual({ ml: 1.25 * US_SPOONS.tsp, text: '1¼ tsp' });
   expect(inSpoons(15, 'L')).toEqual({ ml: 15, text: '1 tbsp' });
   expect(inSpoons(22, 'L')).toEqual({ ml: 22.5, text: '1 tbsp and 1½ tsp' });
@@ -43,7 +43,7 @@ test('spoons: to the quarter of a teaspoon, tablespoons from three on, cups from
   expect(inSpoons(0.5, 'L')).toBeNull();
 });
 
-test('what is told in spoons is within half the step that is measured: an eighth, then a quarter of a teaspoon, then an eighth of a cup', () => {
+test('an amount in spoons is within half a step: an eighth, then a quarter of a teaspoon, then an eighth of a cup', () => {
   for (let ml = 1; ml < 2000; ml += 0.7)
     for (const volume of ['L', 'gal-us'] as const) {
       const spooned = inSpoons(ml, volume)!;
@@ -63,7 +63,7 @@ test('ten pounds of 10-10-10 hold one pound of nitrogen: the worked example of e
   expect(amountFor(product({ form: 'liquid', n: 5, gPerMl: 1.25 }), 'n', 1)).toBe(16);
 });
 
-test('soap for six plants and a two-gallon US sprayer: one full sprayer and a rest to the half litre, the left-over said', () => {
+test('soap for six plants and a two-gallon US sprayer: one full sprayer and a rest to the half litre, with the leftover', () => {
   const us = formatterFor({ ...METRIC, volume: 'gal-us' });
   const canLitres = 2 * 3.785411784;
   const a = given(labelDose(starterOf('soap')!, { plants: 6, litresEach: 1.4, canLitres }));
@@ -77,7 +77,7 @@ test('soap for six plants and a two-gallon US sprayer: one full sprayer and a re
   expect(Math.abs(a.roundedByPct)).toBeLessThan(1);
 });
 
-test('by the plant, the square metre and the litre of pot; half strength is half', () => {
+test('per plant, square metre and litre of pot; half strength is half', () => {
   expect(given(labelDose(starterOf('organic-granules')!, { plants: 4 }))).toMatchObject({ total: 160, each: 40 });
   expect(given(labelDose(starterOf('granular-vegetable')!, { plants: 4, areaM2: 2 }))).toMatchObject({
     total: 120,
@@ -88,7 +88,7 @@ test('by the plant, the square metre and the litre of pot; half strength is half
   expect(given(labelDose(pot, { plants: 2, potLitres: 20, strength: 0.5 }))).toMatchObject({ each: 30, total: 60 });
 });
 
-test('what the dose is counted by must be known; more than the label is refused, with the reason', () => {
+test('the base of the dose must be known; more than the label is refused with the reason', () => {
   expect(labelDose(starterOf('granular-vegetable')!, { plants: 4 })).toEqual([
     { path: 'areaM2', reason: expect.stringMatching(/square metre/) },
   ]);
@@ -104,7 +104,7 @@ test('what the dose is counted by must be known; more than the label is refused,
   ]);
 });
 
-test('what is mixed is never less than what is needed, nor a can and more too much', () => {
+test('the mixed amount is never less than needed, nor more than a can too much', () => {
   for (let plants = 1; plants < 30; plants++)
     for (const canLitres of [1.5, 4.546, 7.57, 10]) {
       const a = given(labelDose(starterOf('neem')!, { plants, litresEach: 0.7, canLitres }));
@@ -114,12 +114,12 @@ test('what is mixed is never less than what is needed, nor a can and more too mu
     }
 });
 
-test('measurable: never nothing', () => {
+test('always measurable: never zero', () => {
   expect([0.01, 0.3, 7.3, 12.4].map((x) => measurable(x, 'dry'))).toEqual([0.5, 0.5, 7.5, 12]);
   expect([0.01, 0.26, 7.34, 12.4].map((x) => measurable(x, 'liquid'))).toEqual([0.1, 0.3, 7.3, 12]);
 });
 
-test('a nitrogen of 120 %, or shares that come to more than the whole, are refused; so is a spray of no kind', () => {
+test('120 % nitrogen, or shares above 100 %, are refused; so is a spray without a type', () => {
   const make = { name: 'Own', kind: 'feed', form: 'dry', n: 5, p2o5: 5, k2o: 5 };
   expect(() => checked(ProductMake, { ...make, n: 120 })).toThrow(RefusedInput);
   expect(productFaults(checked(ProductMake, { ...make, n: 60, k2o: 50 }))).toEqual([
@@ -130,7 +130,7 @@ test('a nitrogen of 120 %, or shares that come to more than the whole, are refus
   ]);
 });
 
-test('every starter could be entered by hand, has a name of its own, and dusty or burning ones say so', () => {
+test('every starter could be entered by hand, has its own name, and dusty or burning ones say so', () => {
   expect(new Set(STARTERS.map((p) => p.name)).size).toBe(STARTERS.length);
   for (const { id, ...make } of STARTERS) {
     expect([id, productFaults(checked(ProductMake, make))]).toEqual([id, []]);
@@ -138,7 +138,7 @@ test('every starter could be entered by hand, has a name of its own, and dusty o
   }
 });
 
-test('a millilitre of a liquid is weighed by its density, a gram of a dry feed is a gram', () => {
+test('a millilitre of liquid is weighed by its density, a gram of dry feed is a gram', () => {
   const liquid = { ...STARTERS.find((p) => p.form === 'liquid' && p.kind === 'feed')!, gPerMl: 1.2 };
   expect(gramsOf(liquid, 10)).toBeCloseTo(12, 6);
   const dry = STARTERS.find((p) => p.form === 'dry' && p.kind === 'feed')!;

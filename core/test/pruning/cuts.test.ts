@@ -51,7 +51,7 @@ test('a backlog is spread over weeks, worst first, at most four a week (handbook
   expect(cutPlan(q({ touchesSoil: true, pruned: [cut(3, 3, 'lower-leaves')] })).cuts).toHaveLength(1);
 });
 
-test('never more than the budget, sick leaves apart; never above a third of the height, never higher than it is', () => {
+test('never more than the budget, sick leaves apart; never above a third of the height, never higher than the plant', () => {
   for (const heightM of [0.2, 0.45, 0.9, 1.8])
     for (const training of ['one-stem', 'two-stems', 'keep-suckers', 'leave-alone'] as const)
       for (const crop of ['tomato', 'pepper'] as const)
@@ -65,7 +65,7 @@ test('never more than the budget, sick leaves apart; never above a third of the 
         }
 });
 
-test('none recorded is not none made: only what is seen is cut, and it is said', () => {
+test('none recorded does not mean none made: only what was seen is cut, and it says so', () => {
   const silent = cutPlan(q({ pruned: [], firstFrost: addDays(ASOF, 30) }));
   expect(silent).toMatchObject({ cuts: [], backlog: 0, recorded: false });
   expect(cutPlan(q({ pruned: [], touchesSoil: true, diseased: 1 })).cuts.map((c) => c.kind)).toEqual([
@@ -76,13 +76,13 @@ test('none recorded is not none made: only what is seen is cut, and it is said',
   expect(cutsWhy(silent, METRIC_FORMAT)).toMatch(/may only mean it was not saved/);
 });
 
-test('sick leaves come off first and do not wait for the budget; the blades are cleaned', () => {
+test('sick leaves come off first, outside the budget; the blades are cleaned', () => {
   const p = cutPlan(q({ diseased: 3, pruned: [cut(2, 4, 'suckers')] }));
   expect(p.cuts).toMatchObject([{ kind: 'diseased', count: 3 }]);
   expect(p).toMatchObject({ cleanBlades: true, hold: null });
 });
 
-test('a determinate keeps its suckers; so does one that is left to them; nobody tops it', () => {
+test('a determinate keeps its suckers; so does a plant whose suckers are left on; neither is topped', () => {
   const kinds = (more: object) => cutPlan(q({ firstFrost: addDays(ASOF, 30), ...more })).cuts.map((c) => c.kind);
   expect(kinds({ habit: 'determinate', training: 'keep-suckers' })).toEqual(['low-leaves']);
   expect(kinds({ habit: 'determinate', training: 'one-stem' })).toEqual(['low-leaves']);
@@ -104,7 +104,7 @@ test('topping: fifty days before the first frost, indeterminates only, once', ()
   expect(cutPlan(q({ firstFrost: frost, habit: 'determinate' })).topOn).toBeNull();
 });
 
-test('young peppers are pinched once between 15 and 20 cm where the season is long; never later', () => {
+test('young peppers are pinched once between 15 and 20 cm if the season is long; never later', () => {
   const pepper = {
     crop: 'pepper' as const,
     habit: null,
@@ -133,7 +133,7 @@ test.each([
   expect(cutHoldInWords(hold!, METRIC_FORMAT)).toMatch(/wait until/);
 });
 
-test('where leaf is scarce long leaves are halved rather than taken; without a height only what is seen is cut', () => {
+test('when leaf is scarce long leaves are halved, not removed; without a height only what was seen is cut', () => {
   expect(cutsInWords(cutPlan(q({ touchesSoil: true, leafScarce: true })).cuts)).toMatch(
     /2 leaves that touch the soil, shortened by half instead of removed/,
   );
@@ -141,7 +141,7 @@ test('where leaf is scarce long leaves are halved rather than taken; without a h
   expect(cutPlan(q({ heightM: null, touchesSoil: true })).cuts).toMatchObject([{ kind: 'touching' }]);
 });
 
-test('how it is trained: by crop, habit, disease, heat and season, each with its reason', () => {
+test('training: by crop, habit, disease, heat and season, each with its reason', () => {
   const t = (more: object) => {
     const d = defaultTraining({
       crop: 'tomato',
@@ -162,7 +162,7 @@ test('how it is trained: by crop, habit, disease, heat and season, each with its
   expect(t({ crop: 'pepper' })).toEqual(['leave-alone', 'pepper']);
 });
 
-test('forty cuts in one go are refused with the way out; a dozen are not', () => {
+test('forty cuts at once are refused with the way out; a dozen are not', () => {
   expect(cutFaults({ date: ASOF, cuts: 40 }, 'data.')).toEqual([
     { path: 'data.cuts', reason: expect.stringMatching(/40 cuts at once are too many/) },
   ]);
@@ -170,7 +170,7 @@ test('forty cuts in one go are refused with the way out; a dozen are not', () =>
   expect(cutFaults({ date: ASOF, cuts: 40, because: 'hail had shredded them' }, 'data.')).toEqual([]);
 });
 
-test('a sucker in water: roots are looked for after a week, it is planted after two, and then it is over', () => {
+test('a sucker in water: check for roots after a week, plant after two, and then it is over', () => {
   const start = addDays(ASOF, -3);
   expect(rootingOn(start, null, null, ASOF)).toMatchObject({ step: 'look', on: addDays(start, 7) });
   expect(rootingOn(start, null, null, addDays(start, 8))).toMatchObject({ step: 'look', on: addDays(start, 7) });

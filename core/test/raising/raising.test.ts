@@ -16,8 +16,8 @@ import {
 const SOWN = '2026-03-05';
 const tray = (more: Partial<TrayQuestion> = {}) => trayWater({ sownOn: SOWN, count: 12, today: '2026-03-20', ...more });
 
-describe('water from below', () => {
-  test('by hand: a cell of 50 mL lets a quarter go, half of it may be used, with a tenth on top', () => {
+describe('watering from below', () => {
+  test('by hand: a cell of 50 mL holds a quarter, half of it available, with a tenth on top', () => {
     // 50 mL × (0.45 − 0.20) × 0.5 = 6.25 mL a cell; 12 cells and a tenth: 82.5 mL, poured as 100
     expect(tray()).toEqual({ everyDays: 1, dueOn: '2026-03-06', ml: 100, lightG: null });
     // eight cells: 55 mL, poured as 100
@@ -30,12 +30,12 @@ describe('water from below', () => {
       lightG: null,
     });
   });
-  test('by weight: what may be used weighs a gram a millilitre; under its cover it hardly dries', () => {
+  test('by weight: a gram a millilitre; under its cover it hardly dries', () => {
     expect(tray({ wetG: 1500 }).lightG).toBe(1425);
     expect(tray({ today: '2026-03-08' }).everyDays).toBe(3);
     expect(tray({ today: '2026-03-08', pottedOn: '2026-03-07' }).everyDays).toBe(2);
   });
-  test('property: more cells never take less, and never weigh more when light; a watering always moves the day on', () => {
+  test('property: more cells never take less, nor weigh more when light; a watering always moves the day on', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 300 }),
@@ -54,8 +54,8 @@ describe('water from below', () => {
   });
 });
 
-describe('looks at the seedlings', () => {
-  test('the first after a week, sound ones every four days, fallen or eaten ones the next day', () => {
+describe('checking the seedlings', () => {
+  test('first after a week, healthy ones every four days, fallen or eaten ones the next day', () => {
     expect(nextLookOn(SOWN, [])).toBe('2026-03-11');
     expect(nextLookOn(SOWN, [{ on: '2026-03-11', what: 'sound' }])).toBe('2026-03-15');
     // the newest counts, in whatever order they are told
@@ -67,14 +67,14 @@ describe('looks at the seedlings', () => {
     expect(nextLookOn(SOWN, [...looks].reverse())).toBe('2026-03-16');
     expect(actsAfter('tomato', looks)[1]).toMatch(/Do not water until the top is dry/);
   });
-  test('long and thin: a tomato is set deeper, a pepper never; sound asks for nothing', () => {
+  test('leggy: a tomato is set deeper, a pepper never; a healthy one needs nothing', () => {
     const leggy = [{ on: SOWN, what: 'leggy' as const }];
     expect(actsAfter('tomato', leggy).join(' ')).toMatch(/Pot on deeper/);
     expect(actsAfter('pepper', leggy).join(' ')).not.toMatch(/deeper/);
     expect(actsAfter('tomato', [{ on: SOWN, what: 'sound' }])).toEqual([]);
     for (const row of SEEDLING_ROWS) expect([row.code, row.acts.length > 0]).toEqual([row.code, row.code !== 'sound']);
   });
-  test('light when they come up, thinned before they are potted on', () => {
+  test('light when they emerge, thinned before they are potted on', () => {
     expect([lightOn(SOWN), thinOn(SOWN)]).toEqual(['2026-03-11', '2026-03-19']);
   });
 });
@@ -91,7 +91,7 @@ describe('planting day', () => {
       ...more,
     }).join('\n');
 
-  test('a tomato stands deep, a pepper as deep as it stood; support before it is watered in, mulch only on warm soil', () => {
+  test('a tomato goes in deep, a pepper as deep as before; support before watering in, mulch only on warm soil', () => {
     const tomato = day();
     expect(tomato).toMatch(/deep as the stem up to its first leaves/);
     expect(day({ crop: 'pepper', habit: null })).toMatch(/no deeper than before/);
@@ -100,7 +100,7 @@ describe('planting day', () => {
     expect(tomato).toMatch(/No mulch yet/);
     expect(day({ soilWarm: true })).toMatch(/Mulch, a hand’s width/);
   });
-  test('bone dry soil is drenched first; in a pot no bottle is buried; under cover there are vents, not fleece', () => {
+  test('bone-dry soil is soaked first; no bottle is buried in a pot; under cover there are vents, not fleece', () => {
     expect(day({ boneDry: true })).toMatch(/fill the hole with water, let it drain/);
     expect(day()).not.toMatch(/Bone dry/);
     expect(day({ place: { kind: 'container', underCover: false } })).not.toMatch(/bottle/);
@@ -108,12 +108,12 @@ describe('planting day', () => {
     expect(covered).toMatch(/Open vents by day/);
     expect(covered).not.toMatch(/fleece/i);
   });
-  test('each method feeds in its own way, and every one of them by the label', () => {
+  test('each method feeds in its own way, and all by the label', () => {
     for (const starter of ['compost-balanced', 'nitrogen-led', 'phosphorus-led', 'by-test', null] as const)
       expect(day({ starter })).toMatch(/by the label|the label:/);
     expect(day({ starter: 'nitrogen-led' })).toMatch(/No feed in the hole/);
   });
-  test('slugs are looked for until 30 cm or four weeks, every third day', () => {
+  test('slugs are checked until 30 cm or four weeks, every third day', () => {
     const q = { plantedOn: '2026-05-06', heightM: null, lookedOn: null, today: '2026-05-10' };
     expect(nibblersOn(q)).toBe('2026-05-07');
     expect(nibblersOn({ ...q, lookedOn: '2026-05-09' })).toBe('2026-05-12');

@@ -16,7 +16,7 @@ const place = (more: object): string[] =>
   faultsOf(() => checked(PlaceMake, { kind: 'ground', texture: 'loam', ...more }));
 const spell = { from: '2026-05-01', depthMm: 50 };
 
-test('lists within lists and lists in the place of objects are refused with their path', () => {
+test('lists within lists and lists in place of objects are refused with their path', () => {
   expect(place({ mulch: [spell] })).toEqual([]);
   for (const [field, value] of [
     ['mulch', [[spell]]],
@@ -31,7 +31,7 @@ test('lists within lists and lists in the place of objects are refused with thei
     expect([field, value, place({ [field]: value })]).toEqual([field, value, expect.arrayContaining([field])]);
 });
 
-test('a list may be so long and no longer', () => {
+test('a list has a maximum length and no more', () => {
   expect(place({ mulch: Array.from({ length: 100 }, () => spell) })).toEqual([]);
   expect(place({ mulch: Array.from({ length: 101 }, () => spell) })).toEqual(['mulch']);
 });

@@ -44,7 +44,7 @@ const EXAMPLES: { [K in RecordType]: [RecordData<K>, words: string] } = {
   'pot-weight': [{ date: ASOF, kg: 9.8, state: 'drained' }, 'Pot weighs 9.8 kg, drained'],
   'rain-gauge': [{ date: ASOF, rainMm: 12 }, 'Rain gauge: 12 mm'],
   'truss-count': [{ date: ASOF, truss: 2, flowers: 3, fruit: 5 }, 'Truss 2: 3 flowers, 5 fruit set (63 %)'],
-  neighbour: [{ date: ASOF, what: 'weeds', did: 'laid-as-mulch' }, 'Weeds laid as mulch'],
+  companion: [{ date: ASOF, what: 'weeds', did: 'laid-as-mulch' }, 'Weeds laid as mulch'],
   inspection: [
     {
       date: ASOF,
@@ -59,8 +59,8 @@ const EXAMPLES: { [K in RecordType]: [RecordData<K>, words: string] } = {
 };
 const kinds = RECORD_TYPE_CODES.map((kind) => [kind] as const);
 
-describe('the registry of record kinds', () => {
-  test.each(kinds)('%s passes its own class, reads as a line, and has its place', (kind) => {
+describe('the registry of record types', () => {
+  test.each(kinds)('%s is valid, has a one-line description, and belongs somewhere', (kind) => {
     const [data, words] = EXAMPLES[kind];
     const row = RECORD_TYPES[kind];
     expect(checked(RECORD_CLASSES[kind] as new () => object, data)).toEqual(data);
@@ -70,7 +70,7 @@ describe('the registry of record kinds', () => {
     expect(row.done.length).toBeGreaterThan(0);
   });
 
-  test.each(kinds)('%s asks for a real day and refuses a field that it does not know', (kind) => {
+  test.each(kinds)('%s needs a real date and refuses an unknown field', (kind) => {
     const [data] = EXAMPLES[kind];
     const faults = (value: object): string[] => {
       try {
@@ -85,7 +85,7 @@ describe('the registry of record kinds', () => {
     expect(faults({ ...data, colour: 'red' })).toEqual(['colour']);
   });
 
-  test('a case file holds every kind that has a list there: out, in, and the same', () => {
+  test('a case file keeps every type with a list there: exported, imported, and equal', () => {
     const records = noRecords();
     for (const { kind, list } of CASE_LISTS) (records[list] as object[]) = [EXAMPLES[kind][0]];
     const c = aCase({ records });
@@ -105,7 +105,7 @@ describe('the registry of record kinds', () => {
     expect(() => parseCase(many)).toThrow(/records\.watering: must have 4000 at most/);
   });
 
-  test('tidying puts each list in the order of its days, none later than the day, and makes missing ones empty', () => {
+  test('sorts each list by day, drops later records, and makes missing lists empty', () => {
     const watering = ['2026-07-05', '2026-07-01', '2026-07-20'].map((date) => ({ date, litres: 1 }));
     const tidy = tidyRecords({ watering }, ASOF);
     expect(tidy.watering.map((w) => w.date)).toEqual(['2026-07-01', '2026-07-05']);
@@ -113,8 +113,8 @@ describe('the registry of record kinds', () => {
     expect(tidy.sprays).toEqual([]);
   });
 
-  test('a plant is weighed in its own pot only; a look has a page of its own; the rest is offered in both places', () => {
-    const ofBoth = typesOfferedOn('place').filter((k) => k !== 'neighbour' && k !== 'soil-warmth');
+  test('only a potted plant is weighed; a look has its own page; the rest is offered in both places', () => {
+    const ofBoth = typesOfferedOn('place').filter((k) => k !== 'companion' && k !== 'soil-warmth');
     expect(typesOfferedOn('plant')).toEqual([...ofBoth, 'picking', 'pot-weight', 'truss-count']);
     expect(typesOfferedOn('place')).not.toContain('inspection');
     expect(RECORD_TYPE_CODES.filter((k) => RECORD_TYPES[k].of === 'plant').sort()).toEqual([
@@ -125,7 +125,7 @@ describe('the registry of record kinds', () => {
     ]);
   });
 
-  test('a line is told in the gardener’s own units', () => {
+  test('a line uses the gardener’s own units', () => {
     const us = formatterFor({ temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' });
     const plain = (kind: RecordType) => describeRecord(kind, EXAMPLES[kind][0], us).replaceAll('\u00a0', ' ');
     expect(plain('watering')).toMatch(/^Watered, 0\.79 US gal per plant/);
@@ -135,6 +135,6 @@ describe('the registry of record kinds', () => {
   });
 });
 
-test('only a watering stands on the strand of water: nothing else may look like one', () => {
+test('only waterings appear on the water track', () => {
   expect(RECORD_TYPE_CODES.filter((kind) => RECORD_TYPES[kind].track === 'water')).toEqual(['watering']);
 });

@@ -7,7 +7,7 @@ import { aCase } from '../helpers.js';
 const nested = (depth: number): unknown => (depth === 0 ? 1 : { a: nested(depth - 1) });
 const refused = (body: unknown): string[] => shapeFaults(body).map((f) => f.path);
 
-test('bodies as the page sends them pass; each cap holds at its number and names where it was passed', () => {
+test('requests from the page pass; each cap holds at its number and names where it was exceeded', () => {
   const keys = (n: number) => Object.fromEntries(Array.from({ length: n }, (_, i) => [`k${i}`, i]));
   expect(refused({ a: keys(MOST.keys) })).toEqual([]);
   expect(refused({ a: keys(MOST.keys + 1) })).toEqual(['a']);
@@ -19,7 +19,7 @@ test('bodies as the page sends them pass; each cap holds at its number and names
   expect(shapeFaults(wide)[0]!.reason).toContain('values in total');
 });
 
-test('half a character, a nought, and names that mean something to the language are refused with their path', () => {
+test('half a character, NUL, and names special to the language are refused with their path', () => {
   expect(refused({ name: 'caf\ud83c' })).toEqual(['name']);
   expect(refused({ data: { signs: [{ note: 'a\0b' }] } })).toEqual(['data.signs[0].note']);
   for (const name of ['__proto__', 'constructor', 'prototype'])
@@ -27,11 +27,11 @@ test('half a character, a nought, and names that mean something to the language 
   expect(refused({ name: '🍅 Große Tomate' })).toEqual([]);
 });
 
-test('what is no object is refused whole', () => {
+test('anything that is not an object is refused whole', () => {
   for (const body of [[], [[]], 'text', 3, null, true]) expect([body, refused(body)]).toEqual([body, ['(whole)']]);
 });
 
-test('whatever is sent, the look at it ends and changes nothing', () => {
+test('whatever is sent, checking its shape ends and changes nothing', () => {
   fc.assert(
     fc.property(fc.json({ maxDepth: 14 }), (text) => {
       const body: unknown = JSON.parse(text);
@@ -42,7 +42,7 @@ test('whatever is sent, the look at it ends and changes nothing', () => {
   );
 });
 
-test('a case file is looked at in the same way: what would be dropped in silence is refused', () => {
+test('a case file is checked in the same way: what would be dropped silently is refused', () => {
   const file = JSON.stringify({ format: 'candid-leaf-case', version: 1, ...aCase({}) });
   const refusedIn = (text: string): string[] => {
     try {

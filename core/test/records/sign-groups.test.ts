@@ -13,15 +13,15 @@ import {
 const codes = (pattern: RegExp) => SIGN_CODES.filter((code) => pattern.test(code)).sort();
 const listed = (group: ReadonlySet<string>) => [...group].sort();
 
-describe('groups of signs: a sign that is added is in the group its code says', () => {
-  test('leaves that droop, and how leaves hang', () => {
+describe('groups of signs: a new sign falls into the group that its code says', () => {
+  test('drooping leaves, and how leaves hang', () => {
     expect(listed(DROOPING)).toEqual(codes(/^leaf-wilt/));
     expect(listed(POSTURE)).toEqual(codes(/^leaf-(wilt|recovers|no-recovery)/));
   });
-  test('what tells how wet the soil is', () => {
+  test('what shows how wet the soil is', () => {
     expect(listed(SOIL_MOISTURE)).toEqual(codes(/^soil-.*-deep$|^pot-/));
   });
-  test('whatever is under the soil, inside, or on the underside is hidden; nothing on the outside of a fruit is', () => {
+  test('signs under the soil, inside, or on undersides are hidden; none on the outside of a fruit', () => {
     for (const code of codes(/^(root|soil|pot)-|-inside$|-under$/))
       expect([code, HIDDEN.has(code)]).toEqual([code, true]);
     for (const code of codes(/^fruit-.*(cracks|burst|patch)/)) expect([code, HIDDEN.has(code)]).toEqual([code, false]);

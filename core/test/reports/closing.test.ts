@@ -1,6 +1,6 @@
 import { baggedFor, KIT, KIT_CODES, kitFor } from '../../src/reports/index.js';
 
-test('the kit (handbook: natural string to compost, ties kept, cages nested); blades and stakes only after a sick year', () => {
+test('the kit (handbook: natural string to compost, ties reused, cages nested); blades and stakes only after a sick year', () => {
   expect(new Set(KIT_CODES).size).toBe(KIT.length);
   const codes = (disorders: Parameters<typeof kitFor>[0]) => kitFor(disorders).map((k) => k.code);
   expect(codes([])).toEqual(KIT_CODES.filter((c) => c !== 'blades'));
@@ -9,6 +9,6 @@ test('the kit (handbook: natural string to compost, ties kept, cages nested); bl
   expect(KIT.find((k) => k.code === 'string')!.how).toMatch(/Compost/);
 });
 
-test('bagged is what waits in the soil, and nothing else', () => {
+test('only what survives in the soil is bagged', () => {
   expect(baggedFor(['blossom-end-rot', 'vascular-wilt', 'early-blight'])).toEqual(['vascular-wilt']);
 });

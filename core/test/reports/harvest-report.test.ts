@@ -22,7 +22,7 @@ const pick = (plantId: string, date: string, grams: number | null, more: Partial
   ...more,
 });
 
-test('a season by hand: by plant, variety and week; what was lost and to what; what salvage saved; water for a kilogram', () => {
+test('a season by hand: by plant, variety and week; losses and causes; what salvage saved; water per kilogram', () => {
   const r = harvestReport(
     [plant('a', { litres: 90, nitrogenG: 12 }), plant('b', { variety: 'Plum' })],
     [
@@ -57,7 +57,7 @@ test('a season by hand: by plant, variety and week; what was lost and to what; w
   expect(harvestReport([plant('b')], [pick('b', '2026-07-26', 1200)], 0).weeks[0]!.from).toBe('2026-07-26');
 });
 
-test('a count alone is reckoned by the weight of one fruit, and said; neither is in no sum', () => {
+test('a count alone is estimated by fruit weight, and says so; without either it is in no sum', () => {
   const r = harvestReport(
     [plant('a'), plant('b', { fruitG: 100 })],
     [
@@ -71,7 +71,7 @@ test('a count alone is reckoned by the weight of one fruit, and said; neither is
   expect(harvestReport([], []).weeks).toEqual([]);
 });
 
-test('whatever was picked: every gram is used or lost, once, and weeks, plants and varieties agree', () => {
+test('in any harvest: every gram is used or lost, once, and weeks, plants and varieties agree', () => {
   const picks = fc.array(
     fc.record({
       plantId: fc.constantFrom('a', 'b', 'gone'),

@@ -30,7 +30,7 @@ test('the frosts of a season lie in it, also over New Year', () => {
   expect(frostsOf({ lastFrost: '02-29', firstFrost: '11-30' }, growingYear(2027, 33)).last).toBe('2027-02-28');
 });
 
-test('frost days the wrong way round are told, in either hemisphere; near the equator either order may be', () => {
+test('frost days the wrong way round are reported, in either hemisphere; near the equator either order may be', () => {
   expect(frostFaults({ latitude: 45, lastFrost: '10-28', firstFrost: '04-18' })).toEqual([
     {
       path: 'firstFrost',
@@ -43,14 +43,14 @@ test('frost days the wrong way round are told, in either hemisphere; near the eq
   expect(frostFaults({ latitude: 10, lastFrost: '10-28', firstFrost: '04-18' })).toEqual([]);
 });
 
-test('January in the south belongs to the season that began the year before; a mild winter turns that round', () => {
+test('January in the south belongs to the season begun the year before; a mild winter turns that round', () => {
   const [north, south] = [{ latitude: 45 }, { latitude: -37 }];
   expect(['2026-01-20', '2026-08-01'].map((d) => seasonYear(north, d))).toEqual([2026, 2026]);
   expect(['2027-01-20', '2026-08-01', '2026-06-30'].map((d) => seasonYear(south, d))).toEqual([2026, 2026, 2025]);
   expect(seasonYear({ latitude: 25, seasonMode: 'mild-winter' }, '2027-01-20')).toBe(2026);
 });
 
-test('a wilt of this very season is no earlier year to a diagnosis in January, south of the equator', () => {
+test('a wilt of this very season is not an earlier year to a diagnosis in January, south of the equator', () => {
   const at = (latitude: number, year: number) =>
     SAME_TROUBLE_BEFORE(
       contextOf(

@@ -23,7 +23,7 @@ const bed: Exposure = { facts: { kind: 'ground' }, newlyPlanted: false };
 const spells = (days: readonly WeatherDay[], e: Exposure = bed) => hardSpells(TODAY, days, e);
 
 describe('spells in the forecast', () => {
-  test('two days at 32 °C make a wave, one does not, and 31.9 is none; a single day of 38 °C alerts by itself', () => {
+  test('two days at 32 °C make a heat wave, one does not, nor does 31.9; a single day of 38 °C alerts by itself', () => {
     expect(spells(ahead([32, 31, 33, 30]))).toEqual([]);
     expect(spells(ahead([31.9, 31.9, 31.9]))).toEqual([]);
     expect(spells(ahead([30, 32, 34, 33, 29, 36, 36]))).toEqual([
@@ -34,7 +34,7 @@ describe('spells in the forecast', () => {
       { kind: 'heat', from: addDays(TODAY, 1), to: addDays(TODAY, 1), extremeC: 38 },
     ]);
   });
-  test('ground frost is warned of from 3 °C, in a hollow and on new plants from 5, in a tunnel from −1, indoors never', () => {
+  test('ground frost alerts from 3 °C, in a hollow and on new plants from 5, in a tunnel from −1, indoors never', () => {
     const nights = (min: number, e: Exposure) => spells(ahead([15, 15], [12, min]), e).map((s) => s.kind);
     const hollow: Exposure = { facts: { kind: 'ground', hollow: true }, newlyPlanted: false };
     const fresh: Exposure = { facts: { kind: 'ground' }, newlyPlanted: true };
@@ -52,7 +52,7 @@ describe('spells in the forecast', () => {
     expect([nights(-1, tunnel), nights(-0.9, tunnel)]).toEqual([['frost'], []]);
     expect(nights(-15, sill)).toEqual([]);
   });
-  test('days that are over do not count, and the order of the days does not matter', () => {
+  test('past days do not count, and the order of the days does not matter', () => {
     const days = [{ date: addDays(TODAY, -1), tMaxC: 36, tMinC: 20, rainMm: 0 }, ...ahead([36, 25])];
     expect(spells(days)).toEqual([]);
     fc.assert(
@@ -81,7 +81,7 @@ const act = <A extends SpellAct['act']>(spell: HardSpell, p: PlaceInSpell, which
   spellPlan(spell, TODAY, p).find((a) => a.what.act === which);
 
 describe('the plan for a heat wave', () => {
-  test('a bed: picked and shaded the day before, watered as the plan has it, mulched once', () => {
+  test('a bed: picked and shaded the day before, watered by the plan, mulched once', () => {
     expect(acts(heat, place()).sort()).toEqual(['harvest', 'heat-not', 'mulch', 'shade', 'water-more']);
     expect(act(heat, place(), 'shade')).toEqual({
       on: addDays(TODAY, 1),
@@ -102,7 +102,7 @@ describe('the plan for a heat wave', () => {
     });
     expect(acts(heat, over)).toContain('shade');
   });
-  test('its litres are the sum of what the plan gives on those days; the habit is half as long again of use', () => {
+  test('its litres are the plan’s sum for those days; the habit is half as much again', () => {
     expect(act(heat, place(), 'water-more')!.what).toEqual({
       act: 'water-more',
       litres: 27,
@@ -118,7 +118,7 @@ describe('the plan for a heat wave', () => {
   test('shade hangs to the south in the north and to the north in the south', () => {
     expect(act(heat, place({ latitude: -33 }), 'shade')!.what).toMatchObject({ side: 'north' });
   });
-  test('a pot that can be carried is moved; a large one is shaded; each day of it the pots are lifted, small ones at midday too', () => {
+  test('a portable pot is moved; a large one is shaded; each day the pots are lifted, small ones at midday too', () => {
     const once = (p: PlaceInSpell) => [...new Set(acts(heat, p))].sort();
     expect(once(pots(12))).toEqual(['check-pots', 'harvest', 'heat-not', 'move-pots', 'water-more']);
     expect(once(pots(25))).toContain('move-pots');
@@ -138,7 +138,7 @@ describe('the plan for a heat wave', () => {
     expect(plan[0]!.what).toEqual({ act: 'open-vents' });
     expect(acts(heat, place())).not.toContain('open-vents');
   });
-  test('begun already, what was for the day before is for today; an empty place asks for nothing', () => {
+  test('once it has begun, the day before’s tasks are due today; an empty place asks for nothing', () => {
     const now = { ...heat, from: TODAY };
     expect(spellPlan(now, TODAY, place()).every((a) => a.on === TODAY)).toBe(true);
     expect(spellPlan(heat, TODAY, place({ plants: 0 }))).toEqual([]);
@@ -146,7 +146,7 @@ describe('the plan for a heat wave', () => {
 });
 
 describe('the plan for a frost night', () => {
-  test('all of it is done on the evening before the dawn of the minimum', () => {
+  test('everything is done the evening before the dawn of the minimum', () => {
     for (const p of [place(), pots(12), pots(40)])
       expect(new Set(spellPlan(frost, TODAY, p).map((a) => a.on))).toEqual(new Set([addDays(TODAY, 1)]));
     // the night of this morning is over
@@ -156,7 +156,7 @@ describe('the plan for a frost night', () => {
     const nights = spellPlan({ ...frost, to: addDays(TODAY, 4) }, TODAY, place()).filter((a) => a.what.act === 'cover');
     expect(nights.map((a) => a.on)).toEqual([1, 2, 3].map((n) => addDays(TODAY, n)));
   });
-  test('a bed is watered as planned and covered, pots come in, and fruit is picked where there is any', () => {
+  test('a bed is watered as planned and covered, pots come in, and fruit is picked if there is any', () => {
     expect(acts(frost, place())).toEqual(['harvest-tender', 'water-before', 'cover']);
     expect(act(frost, place(), 'water-before')!.what).toEqual({ act: 'water-before', litres: 9 });
     expect(act(frost, place({ water: null }), 'water-before')!.what).toEqual({ act: 'water-before', litres: null });
@@ -165,10 +165,10 @@ describe('the plan for a frost night', () => {
     expect(acts(frost, pots(40))).toContain('cover');
     expect(acts({ ...frost, kind: 'chill' }, place())).toEqual(['cover']);
   });
-  test('nothing recorded about a place’s ground: so much for each plant', () => {
+  test('nothing recorded about a place’s ground: an amount for each plant', () => {
     expect(act(frost, place({ areaM2: null }), 'cover')!.what).toEqual({ act: 'cover', areaM2: 1.2, inside: false });
   });
-  test('green peppers are not told to ripen indoors, and hot ones have their caution', () => {
+  test('green peppers are not sent indoors to ripen, and hot ones have their caution', () => {
     const said = (more: Partial<PlaceInSpell>) =>
       actInWords(act(frost, place(more), 'harvest-tender')!.what, METRIC_FORMAT);
     expect(said({}).text).toMatch(/green tomatoes ripen indoors/);
@@ -179,7 +179,7 @@ describe('the plan for a frost night', () => {
 });
 
 describe('the garden’s own frost days', () => {
-  test('early is before the last frost of the spring that the planting belongs to', () => {
+  test('early means before the last frost of the spring that the planting belongs to', () => {
     const early = (lastFrost: string | null, planted: string) => plantedBeforeLastFrost({ lastFrost }, planted);
     expect(early('05-10', '2026-05-01')).toBe(true);
     expect(early('05-10', '2026-05-10')).toBe(false);
@@ -193,7 +193,7 @@ describe('the garden’s own frost days', () => {
     expect(early('01-05', '2026-12-28')).toBe(true);
     expect(early(null, '2026-01-01')).toBe(false);
   });
-  test('a season ends at the first frost ahead, or where there is none with its hemisphere', () => {
+  test('a season ends at the first frost ahead, or with its hemisphere if there is none', () => {
     expect(seasonEnd({ latitude: 45, firstFrost: '10-20' }, '2026-07-18')).toBe('2026-10-20');
     expect(seasonEnd({ latitude: -34, firstFrost: '06-05' }, '2027-01-10')).toBe('2027-06-05');
     expect(seasonEnd({ latitude: -34 }, '2027-01-10')).toBe('2027-05-01');
@@ -205,7 +205,7 @@ describe('the garden’s own frost days', () => {
 
 describe('in words', () => {
   const plain = (s: string): string => s.replaceAll('\u00a0', ' ');
-  test('amounts and days as the gardener reads them, with the caution at the act', () => {
+  test('amounts and days in the gardener’s units, with the caution at the act', () => {
     const us = formatterFor({ ...METRIC, temperature: 'F', volume: 'gal-us', area: 'ft2' }, 'MMMM d');
     expect(plain(spellInWords(heat, TODAY, METRIC_FORMAT))).toBe(
       '32 °C or more is forecast from 20 July to 22 July, up to 36 °C',
@@ -247,7 +247,7 @@ describe('which season a day belongs to', () => {
   });
 });
 
-test('frost is judged by the screen outdoors, never by the warmer or colder air where the plants grow', () => {
+test('frost is judged at screen height outdoors, never by the air where the plants grow', () => {
   const outdoors = ahead([15, 14, 15], [8, 2, 8]);
   const inside = outdoors.map((d) => ({ ...d, tMinC: d.tMinC + 4 }));
   const frosts = (out: WeatherDay[], own: WeatherDay[]) =>

@@ -38,7 +38,7 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
     expect(settingOutGate(q()).verdict).toEqual({ go: 'today' });
     expect(settingOutGate(q({ hardened: null })).verdict).toEqual({ go: 'today' });
   });
-  test('none known is not none cold: without soil or nights it asks, and orders nothing', () => {
+  test('unknown does not mean cold: without soil or nights it asks, and orders nothing', () => {
     const unknown = settingOutGate(q({ soil: null, hardened: null }));
     expect(unknown.verdict).toEqual({ go: 'ask', about: ['soil'] });
     expect(settingOutGate(q({ weather: [] })).verdict).toEqual({ go: 'ask', about: ['nights'] });
@@ -59,12 +59,12 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
     expect(gate.verdict.go).toBe('wait');
     expect(gate.rows.filter((r) => r.ok === false).map((r) => r.check)).toContain(check);
   });
-  test('peppers want warmer nights and days than tomatoes', () => {
+  test('peppers need warmer nights and days than tomatoes', () => {
     expect(settingOutGate(q({ crop: 'pepper' })).verdict).toEqual({ go: 'at-risk', cover: 'fleece' });
     expect(settingOutGate(q({ crop: 'pepper', weather: days(0, 8, 13, 21) })).verdict).toEqual({ go: 'today' });
     expect(settingOutGate(q({ crop: 'pepper', weather: days(0, 8, 13, 20.9) })).verdict.go).toBe('at-risk');
   });
-  test('nights a little too cold: at risk under fleece; colder than a fleece keeps off: wait', () => {
+  test('nights a little too cold: at risk under fleece; too cold for fleece: wait', () => {
     expect(settingOutGate(q({ weather: days(0, 8, 7, 22) })).verdict).toEqual({ go: 'at-risk', cover: 'fleece' });
     expect(settingOutGate(q({ weather: days(0, 8, 6.9, 22) })).verdict.go).toBe('wait');
     expect(settingOutGate(q({ weather: days(0, 8, 11, 22, 8) })).verdict).toEqual({
@@ -72,7 +72,7 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
       cover: 'wind-break',
     });
   });
-  test('it says until when: the first day from which all holds', () => {
+  test('it says until when: the first day on which all conditions hold', () => {
     const gate = settingOutGate(q({ soil: { celsius: 20 }, weather: [...days(0, 2, 2, 15), ...days(3, 9, 12, 23)] }));
     expect(gate.verdict).toEqual({ go: 'wait', until: addDays(TODAY, 3) });
     expect(gateInWords(gate, METRIC_FORMAT)).toMatch(/^Wait until 7 May: .*last frost date.* A week later costs about/);
@@ -81,7 +81,7 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
     const warming = settingOutGate(q({ soil: { celsius: 15.5 }, weather: days(0, 9, 13, 25) }));
     expect(warming.verdict).toEqual({ go: 'wait', until: addDays(TODAY, 2) });
   });
-  test('what waiting costs, in numbers: a cold week little, a warm one a week', () => {
+  test('the cost of waiting, in numbers: a cold week little, a warm one a week', () => {
     const costs = (tMinC: number, tMaxC: number) => settingOutGate(q({ weather: days(0, 8, tMinC, tMaxC) })).weekCosts!;
     // nights of 5 count as 10 °C: half of 14 − 10 is 2 °C·d a day, of a usual day’s 13
     expect(costs(5, 14)).toBeCloseTo((7 * 2) / 13, 1);
@@ -90,7 +90,7 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
   });
 });
 
-test('the soil is the mean of eleven days of air, with its error; five days are too few for a word', () => {
+test('soil is the mean of eleven days of air, with its error; five days are too few', () => {
   const w = days(-10, 0, 10, 20);
   expect(soilWarmth(w, TODAY)).toEqual({ celsius: 15, error: SOIL_ERROR_C });
   expect(soilWarmth([...days(-30, -11, 0, 5), ...w, ...days(1, 5, 30, 40)], TODAY)!.celsius).toBe(15);
@@ -113,19 +113,19 @@ describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, th
       '3 hours in the shade and 2 hours in the sun',
     ]);
   });
-  test('cold nights and strong wind pause it by themselves, and it goes on where it was', () => {
+  test('cold nights and strong wind pause it, and it continues where it was', () => {
     const weather = [...days(0, 1, 12, 20), ...days(2, 3, 9.9, 18), ...days(4, 4, 12, 20, 8), ...days(5, 30, 12, 20)];
     const { days: list, readyOn } = plan({ weather });
     expect(list.map((d) => d.step)).toEqual([0, 1, null, null, null, 2, 3, 4, 5, 6, 7, 8, 9]);
     expect(list.slice(2, 5).map((d) => d.pause)).toEqual(['cold', 'cold', 'wind']);
     expect(readyOn).toBe(addDays(TODAY, 13));
   });
-  test('a night of exactly 10 °C is none to pause for', () => {
+  test('a night of exactly 10 °C does not pause it', () => {
     expect(pauseOf(days(0, 0, 10, 18)[0])).toBeNull();
     expect(pauseOf(days(0, 0, 9.9, 18)[0])).toBe('cold');
     expect(pauseOf(undefined)).toBeNull();
   });
-  test('a day that was let go by is not made up for in one leap', () => {
+  test('a missed day is not made up for in one leap', () => {
     const done = [TODAY, addDays(TODAY, 2)];
     const { days: list } = plan({ today: addDays(TODAY, 3), done });
     expect(list.slice(0, 4).map((d) => [d.step, d.done])).toEqual([
@@ -135,7 +135,7 @@ describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, th
       [2, false],
     ]);
   });
-  test('whatever the weather: steps come in order, one a day, none on a day that is paused, and it ends', () => {
+  test('in any weather: steps come in order, one a day, none on a paused day, and it ends', () => {
     fc.assert(
       fc.property(
         fc.array(fc.tuple(fc.integer({ min: 0, max: 18 }), fc.integer({ min: 0, max: 12 })), { maxLength: 40 }),

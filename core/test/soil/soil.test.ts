@@ -35,7 +35,7 @@ describe('units of laboratories', () => {
     expect(Math.abs(got - ppm) / ppm).toBeLessThan(0.005);
   });
 
-  test('a unit that cannot be of an element is refused at its field; one that is unknown too', () => {
+  test('a unit that does not fit its element, or is unknown, is refused at its field', () => {
     expect(inPpm('phosphorus', { amount: 1, unit: 'meq/100g' })).toBeNull();
     expect(soilTestFaults({ date: ASOF, values: { phosphorus: { amount: 1, unit: 'meq/100g' } } }, 'soilTest')).toEqual(
       [
@@ -69,7 +69,7 @@ describe('units of laboratories', () => {
   });
 });
 
-test('a test is read for its crop: short, enough or plenty; phosphorus only by the way it was drawn out', () => {
+test('a test is judged for its crop: short, enough or plenty; phosphorus only by its method of extraction', () => {
   const sheet: SoilTest = {
     date: ASOF,
     pH: 6.9,
@@ -114,13 +114,13 @@ describe('lime and sulfur', () => {
     ['sand', 120, 170],
     ['loam', 240, 390],
     ['clay', 390, 540],
-  ] as const)('+1.0 in %s: %d to %d g/m² of limestone, the weaker end given', (texture, low, high) => {
+  ] as const)('+1.0 in %s: %d to %d g/m² of limestone, the weaker end first', (texture, low, high) => {
     const d = dose({ texture });
     expect(d).toMatchObject({ with: 'lime', range: [low, high] });
     expect(d.parts).toEqual([{ on: ASOF, gPerM2: low, grams: low * 4 }]);
   });
 
-  test('over 500 g/m² of lime and over 100 g/m² of sulfur are split, months apart, with a test before the next', () => {
+  test('over 500 g/m² of lime and over 100 g/m² of sulfur are split, months apart, with a test in between', () => {
     const lime = dose({ pH: 5, texture: 'clay' });
     expect(lime.parts.map((p) => p.gPerM2)).toEqual([293, 293]);
     expect(lime.parts[1]!.on).toBe(addDays(ASOF, 180));
@@ -136,7 +136,7 @@ describe('lime and sulfur', () => {
       }
   });
 
-  test('right already, never over 6.8 with lime, no pot by a table for ground, no target beyond reason', () => {
+  test('no change if right already, never over 6.8 with lime, no pot by the table for ground, no unreasonable target', () => {
     expect(acidityDose({ ...q, pH: 6.4 })).toEqual({ kind: 'right' });
     expect(acidityDose({ ...q, target: 7 })).toEqual({ kind: 'refused', because: 'over' });
     expect(acidityDose({ ...q, texture: 'potting-mix' })).toEqual({ kind: 'refused', because: 'pot' });
@@ -144,17 +144,17 @@ describe('lime and sulfur', () => {
   });
 });
 
-test('a layer in litres, bags and barrow-loads: 5 cm on 2 m² are 100 L', () => {
+test('a layer in litres, bags and barrows: 5 cm on 2 m² are 100 L', () => {
   expect(layer(2, 5, 40)).toEqual({ litres: 100, bags: 3, barrows: 1.5 });
   expect(layer(1, 4, 40)).toEqual({ litres: 40, bags: 1, barrows: 0.5 });
 });
 
-test('percolation: an inch in an hour is good, standing water is told', () => {
+test('percolation: an inch an hour is good; standing water is reported', () => {
   expect(percolationRate(2.5, 60)).toBe(25);
   expect([2, 10, 25, 60, 200].map(percolationOf)).toEqual(['stands', 'slow', 'good', 'good', 'fast']);
 });
 
-test('recipes that differ are told with their spread, the weaker first', () => {
+test('recipes that differ are shown with their range, the weaker first', () => {
   for (const d of DRENCHES) {
     expect(d.weaker).toBeLessThan(d.stronger);
     expect(d.stronger / d.weaker).toBeGreaterThanOrEqual(2);
@@ -188,7 +188,7 @@ describe('mulch', () => {
     expect(mulchPlan(q({ liesMm: null, heatAhead: true }))).toEqual({ kind: 'ask' });
     expect(mulchPlan(q({ liesMm: 20 }))).toMatchObject({ depthCm: 4, litres: 80 });
   });
-  test('paper under it where leaf spots were, and never in a pot', () => {
+  test('paper under it after leaf spots, and never in a pot', () => {
     expect(mulchPlan(q({ leafSpot: true }))).toMatchObject({ paper: true });
     expect(mulchInWords(mulchPlan(q({ leafSpot: true })), METRIC_FORMAT)).toMatch(/four sheets of wet plain paper/);
     expect(mulchPlan(q({ leafSpot: true, isPot: true }))).toMatchObject({ paper: false });

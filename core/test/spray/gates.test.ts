@@ -38,7 +38,7 @@ const spray = (product: 'neem' | 'soap' | 'sulfur' | 'copper' | 'bt', back: numb
 });
 const gates = (more: Partial<SprayQuestion> = {}): string[] => sprayGates(q(more)).map((g) => g.gate);
 
-test('a mild, still evening before a dry day: nothing speaks against it', () => {
+test('a mild, still evening before a dry day: nothing argues against it', () => {
   expect(gates()).toEqual([]);
 });
 
@@ -59,7 +59,7 @@ test.each([
   ['harvest', { pickOn: addDays(ASOF, 2) }],
   ['pond', { pondNear: true }],
   ['organic', { organicOnly: true, label: { ...LABEL, organic: null } }],
-] as const)('%s stops it, and says why', (gate, more) => {
+] as const)('%s blocks it, with the reason', (gate, more) => {
   const found = sprayGates(q(more));
   expect(found.map((g) => g.gate)).toEqual([gate]);
   expect(gateInWords(found[0]!, METRIC_FORMAT).length).toBeGreaterThan(15);
@@ -76,7 +76,7 @@ test.each([
   ['a leaf that was tried yesterday', { earlier: [spray('neem', 1, { trial: true })] }],
   ['picking on the day it is free again', { pickOn: addDays(ASOF, 3) }],
   ['weedkiller from over the fence', { earlier: [{ product: 'weedkiller-nearby', date: ASOF }] }],
-] as const)('%s is no hindrance', (_what, more) => {
+] as const)('%s does not block it', (_what, more) => {
   expect(gates(more as Partial<SprayQuestion>)).toEqual([]);
 });
 
@@ -88,7 +88,7 @@ test('waits run by the garden’s own days and hours, across midnight, months an
   expect(enterFrom({ date: ASOF, hour: 6 }, 0)).toEqual({ day: ASOF, hour: 6 });
 });
 
-test('waits that are running, a leaf test like any spray: the same answer as a picking gets', () => {
+test('waits in progress, a leaf test like any spray: the same answer as a picking gets', () => {
   const list = [
     spray('copper', 2, { harvestDays: 3 }),
     spray('neem', 1, { harvestDays: 1 }),
@@ -105,7 +105,7 @@ test('waits that are running, a leaf test like any spray: the same answer as a p
     }
 });
 
-test('keep out: from the evening of the spray on, by the label’s hours, whatever the harvest', () => {
+test('re-entry: from the evening of the spray, by the label’s hours, whatever the harvest', () => {
   const out = (back: number, reentryHours: number) =>
     keepOutOn(ASOF, [spray('copper', back, { reentryHours })]).map((k) => k.until);
   expect([out(0, 0), out(0, 4), out(1, 4), out(1, 24), out(2, 24)]).toEqual([
@@ -117,7 +117,7 @@ test('keep out: from the evening of the spray on, by the label’s hours, whatev
   ]);
 });
 
-test('a picking inside a wait, and two sprays that must not meet, in either order, are held up unless it is explained', () => {
+test('a picking during a wait, and two conflicting sprays in either order, are refused unless explained', () => {
   const copper = spray('copper', 2, { harvestDays: 3 });
   expect(waitFaults(ASOF, undefined, [copper], 'data.')).toEqual([
     { path: 'data.date', reason: expect.stringMatching(/copper was sprayed on 16 July.*not to pick before 19 July/) },
@@ -134,7 +134,7 @@ test('a picking inside a wait, and two sprays that must not meet, in either orde
   expect(conflictFaults({ ...spray('neem', 0), because: 'I forgot' }, [spray('sulfur', 10)], 'data.')).toEqual([]);
 });
 
-test('one leaf first; looked at a day later; burnt leaves end it, and what was there before is not from it', () => {
+test('one leaf first; checked a day later; burnt leaves end it, and earlier damage is not blamed on it', () => {
   const look = (back: number, ...signs: string[]) => ({
     date: addDays(ASOF, -back),
     signs: signs.map((sign) => ({ sign: sign as never, present: true })),

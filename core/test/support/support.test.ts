@@ -16,7 +16,7 @@ const q = (more: Partial<SupportQuestion> = {}): SupportQuestion => ({
   ...more,
 });
 
-test('what holds which habit: string for cordons, cage for bushes, a small cage for peppers; from what is in the shed', () => {
+test('support by habit: string for cordons, cage for bushes, a small cage for peppers; from what is in the shed', () => {
   const kind = (more: object) => supportPlan(q(more)).kind;
   expect([kind({}), kind({ habit: 'determinate' }), kind({ crop: 'pepper', habit: null })]).toEqual([
     'string',
@@ -37,7 +37,7 @@ test('what holds which habit: string for cordons, cage for bushes, a small cage 
   expect(kind({ stock: { stakes: 4 } })).toBe('string');
 });
 
-test('a cordon of 1.2 m: 1.8 m and more of height to hold it, a tie every 20 to 25 cm, weekly', () => {
+test('a cordon of 1.2 m: at least 1.8 m of support, a tie every 20 to 25 cm, weekly', () => {
   const p = supportPlan(q());
   expect(p.lengthM).toBeGreaterThanOrEqual(1.8);
   expect(1.2 / p.ties).toBeGreaterThanOrEqual(0.2);
@@ -50,7 +50,7 @@ test('a cordon of 1.2 m: 1.8 m and more of height to hold it, a tie every 20 to 
   expect(supportPlan(q({ tieCuts: true }))).toMatchObject({ tieOn: ASOF, reTie: true });
 });
 
-test('a cordon that has outgrown its string is lowered and leant; a staked or shorter one is not', () => {
+test('a cordon that outgrew its string is lowered and leaned; a staked or shorter one is not', () => {
   expect([
     supportPlan(q({ heightM: 1.9 })).lower,
     supportPlan(q({ heightM: 1.7 })).lower,
@@ -58,7 +58,7 @@ test('a cordon that has outgrown its string is lowered and leant; a staked or sh
   ]).toEqual([true, false, false]);
 });
 
-test('before strong wind it is checked, and a pot is anchored; not for wind far ahead', () => {
+test('support is checked before strong wind, and pots are anchored; not for wind far ahead', () => {
   expect(supportPlan(q({ windOn: addDays(ASOF, 2), isPot: true }))).toMatchObject({
     checkBefore: addDays(ASOF, 2),
     anchor: true,
@@ -76,7 +76,7 @@ const w = (name: string, more: Partial<Wanting> = {}): Wanting => ({
   needs: 1,
   ...more,
 });
-test('cloth is dealt out by value, fruit at risk, exposure and youth; the shortfall is said', () => {
+test('cloth goes by value, fruit at risk, exposure and youth; the shortage is shown', () => {
   const dealt = dealOut(
     [w('little', { value: 1 }), w('much', { value: 3 }), w('bare', { atRisk: false }), w('open', { exposure: 1 })],
     2,
@@ -92,7 +92,7 @@ test('cloth is dealt out by value, fruit at risk, exposure and youth; the shortf
   expect(dealt.short).toBe(2);
 });
 
-test('never more is dealt than there is, nobody is left out who would still fit, and value outweighs all the rest', () => {
+test('never more cloth than there is, no plant left out that would still fit, and value outweighs the rest', () => {
   for (let stock = 0; stock <= 6; stock += 0.7) {
     const list = Array.from({ length: 7 }, (_, i) =>
       w(`p${i}`, {

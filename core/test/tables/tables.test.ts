@@ -34,7 +34,7 @@ describe('units', () => {
     expect(inOurs(quantity, unit, value)).toBeCloseTo(ours, 4);
   });
 
-  test('the first unit of each is ours; a stranger is refused', () => {
+  test('the first unit of each is ours; an unknown one is refused', () => {
     for (const [name, units] of Object.entries(QUANTITIES))
       expect([name, Object.values(units)[0]]).toEqual([name, [1, 0]]);
     expect(() => inOurs('rain', 'F', 1)).toThrow(RangeError);
@@ -73,7 +73,7 @@ describe('cells', () => {
     ['1e999', '.', null],
   ] as const)('a number: %s with %s', (text, decimal, value) => expect(readNumber(text, decimal)).toBe(value));
 
-  test('every number that is written with a point or a comma is read again', () => {
+  test('every number written with a point or a comma is read back', () => {
     fc.assert(
       fc.property(fc.double({ noNaN: true, noDefaultInfinity: true, min: -1e9, max: 1e9 }), (x) => {
         // text knows no nought below nought
@@ -84,21 +84,21 @@ describe('cells', () => {
     );
   });
 
-  test('what samples bear is guessed', () => {
+  test('units and date form are guessed from samples', () => {
     expect(guessDateOrder(['03/04/2026', '18/04/2026'])).toBe('dmy');
     expect(guessDateOrder(['03/04/2026', '04/18/2026'])).toBe('mdy');
     expect(guessDecimal(['1,5', '2', '0,25'])).toBe(',');
     expect(guessDecimal(['1.5', '1,200'])).toBe('.');
   });
 
-  test('a sign that kept a cell from being a formula is taken off', () => {
+  test('a sign that kept a cell from being a formula is removed', () => {
     expect(plainCell("'=1+2")).toBe('=1+2');
     expect(plainCell("'-3")).toBe('-3');
     expect(plainCell("'twas")).toBe("'twas");
   });
 });
 
-describe('what a file is', () => {
+describe('recognising a file', () => {
   // heads that public daily records go by
   test.each([
     [
@@ -114,7 +114,7 @@ describe('what a file is', () => {
     expect(readingFaults('weather', guess)).toEqual([]);
   });
 
-  test('tables are told apart by what they need', () => {
+  test('tables are told apart by the columns they need', () => {
     const of = (head: string) => guessReading(head.split(','), []).table;
     expect(of('Date,Plant,Water (L)')).toBe('watering');
     expect(of('Date,Plant,Product,N,P,K,Grams')).toBe('feeding');
@@ -123,7 +123,7 @@ describe('what a file is', () => {
     expect(of('date,bed,pH,P (ppm),K (ppm)')).toBe('soil');
   });
 
-  test('what is needed and not there, twice there, or in no unit is said', () => {
+  test('missing, doubled and unitless columns are reported', () => {
     const reading: Reading = {
       columns: [
         { field: 'date', at: 0 },
@@ -141,7 +141,7 @@ describe('what a file is', () => {
 
 describe('a row', () => {
   const reading = guessReading(['Date', 'Plant', 'Water (gal)', 'How'], [['7/18/2026', 'Red', '0.5', '']], 'watering');
-  test('is read in our units, cell by cell; what is empty is not known', () => {
+  test('is converted to our units, cell by cell; an empty cell is unknown', () => {
     expect(readRow('watering', reading, ['7/18/2026', ' Red one ', '0.5', ''])).toEqual({
       values: { date: '2026-07-18', plant: 'Red one', litres: 1.892705892 },
       faults: [],
@@ -154,7 +154,7 @@ describe('a row', () => {
     expect(faults[1]!.reason).toBe('"much" is not a number');
   });
 
-  test('rain that nobody wrote down is not nought', () => {
+  test('rain that was not recorded is not zero', () => {
     const weather = guessReading(['date', 'tmin', 'tmax', 'prcp'], [], 'weather');
     expect(readRow('weather', weather, ['2026-07-18', '12', '25', '']).faults).toEqual([
       { field: 'rainMm', reason: 'is missing' },

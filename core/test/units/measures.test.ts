@@ -20,7 +20,7 @@ const units = fc.record<Units>({
 const US: Units = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 const plain = (s: string) => s.replaceAll('\u00a0', ' ');
 
-test('every measure undoes itself, in every choice of units', () => {
+test('every unit converts back, in every choice of units', () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...(Object.keys(MEASURES) as Quantity[])),
@@ -48,7 +48,7 @@ test('one of the gardener’s units in ours (NIST SP 811): gallon, foot, inch, o
   expect(measureOf('celsius', US).toMetric(212)).toBeCloseTo(100, 9);
 });
 
-test('a number may be typed with a comma or a point; what may mean two things is no number', () => {
+test('a number may have a comma or a point; an ambiguous one is not a number', () => {
   expect(['2.5', '2,5', ' 2.5 ', '.5', '-3', '+4', '10'].map(parseDecimal)).toEqual([2.5, 2.5, 2.5, 0.5, -3, 4, 10]);
   expect(['', '   '].map(parseDecimal)).toEqual([null, null]);
   for (const odd of ['1,000.5', '1.000,5', '2..5', 'two', '5 L', '1e3', '--2', '.', '-'])
@@ -62,7 +62,7 @@ test('a number may be typed with a comma or a point; what may mean two things is
   );
 });
 
-test('amounts are rounded as one pours them: decilitres, under a litre centilitres', () => {
+test('amounts are rounded as people pour: decilitres, below a litre centilitres', () => {
   expect([0.044, 0.68, 0.996, 1.04, 3.46].map(toPourable)).toEqual([0.04, 0.68, 1, 1, 3.5]);
 });
 
@@ -81,7 +81,7 @@ describe('the formatter', () => {
     ]);
     expect(us.days([])).toBe('');
   });
-  test('amounts stand with their unit, rounded as a gardener would', () => {
+  test('amounts carry their unit, rounded as a gardener would', () => {
     expect([0.347, 2.24, 14.4].map((l) => plain(formatterFor().litres(l)))).toEqual(['0.35 L', '2.2 L', '14 L']);
     expect(plain(us.temperatures(18, 33))).toBe('64 to 91 °F');
     expect(plain(us.temperature(0))).toBe('32 °F');

@@ -33,7 +33,7 @@ test('a dose reads in the gardener’s own units', () => {
   expect(doseInWords(null, METRIC_FORMAT)).toBe('');
 });
 
-test('days: real ones only, over month and leap day, and told together', () => {
+test('days: real ones only, over month ends and leap days, and listed together', () => {
   expect([isDay('2026-02-29'), isDay('2028-02-29'), isDay('2026-7-1'), isDay(3)]).toEqual([false, true, false, false]);
   expect(addDays('2028-02-28', 2)).toBe('2028-03-01');
   expect(daysBetween('2026-03-28', '2026-03-30')).toBe(2); // over the change of the clocks
@@ -43,7 +43,7 @@ test('days: real ones only, over month and leap day, and told together', () => {
   expect(formatterFor(US, 'yyyy-MM-dd').days(days.slice(0, 2))).toBe('2026-07-03 and 2026-07-09');
 });
 
-test('minutes and litres turn into each other; feed labels turn into elements', () => {
+test('minutes and litres convert; feed labels convert to elements', () => {
   expect(litresFromMinutes(30, 120, 2)).toBe(30);
   expect(minutesForLitres(30, 120, 2)).toBe(30);
   expect(ledger([{ n: 4, p2o5: 3, k2o: 8, grams: 100 }])).toEqual({
@@ -53,7 +53,7 @@ test('minutes and litres turn into each other; feed labels turn into elements', 
   });
 });
 
-test('an all-clear clears what was seen before, and nothing seen after it', () => {
+test('an all-clear clears what was seen before it, and nothing seen after it', () => {
   const seen = observationsOf([
     { date: '2026-07-10', allClear: false, signs: [{ sign: 'pest-aphids', present: true }] },
     { date: '2026-07-14', allClear: true, signs: [] },

@@ -20,7 +20,7 @@ test.each([
   expect([...shieldsFrom(letters, 'tomato')].sort()).toEqual([...disorders].sort());
 });
 
-test('what nobody knows is kept and said, and nothing is guessed from it', () => {
+test('an unknown letter is kept and shown, and nothing is guessed from it', () => {
   expect(readLetters('VF XYZ').unknown).toEqual(['XYZ']);
   expect(shieldsFrom('QQ', 'tomato')).toEqual([]);
   // a tomato’s blight is no pepper’s
@@ -30,7 +30,7 @@ test('what nobody knows is kept and said, and nothing is guessed from it', () =>
   expect(new Set(LETTERS.map((r) => r.letters.toLowerCase())).size).toBe(LETTERS.length);
 });
 
-test('every generic start would pass the door, and none contradicts itself', () => {
+test('every generic start is valid, and none contradicts itself', () => {
   for (const { code: _, ...c } of STARTER_VARIETIES) {
     checked(Variety, c);
     expect([c.name, varietyFaults(c)]).toEqual([c.name, []]);
@@ -39,7 +39,7 @@ test('every generic start would pass the door, and none contradicts itself', () 
   expect(daysToMaturityOf({ crop: 'pepper', daysToMaturity: 91 })).toEqual({ days: 91, sure: true });
 });
 
-test('a bush of hot tomato, twenty days to ripeness, letters of the other crop: refused with the reason', () => {
+test('a bush of hot tomato, twenty days to maturity, letters of the other crop: refused with the reason', () => {
   expect(() => checked(Variety, { name: 'x', crop: 'tomato', daysToMaturity: 20 })).toThrow();
   expect(varietyFaults({ name: 'x', crop: 'tomato', type: 'hot' })).toHaveLength(1);
   expect(varietyFaults({ name: 'x', crop: 'pepper', letters: 'TYLCV' })).toEqual([

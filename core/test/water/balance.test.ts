@@ -91,7 +91,7 @@ test('the balance conserves water to 1e-9 on every day of any season, soil check
   );
 });
 
-test('more rain never means drier, and more shade or mulch never thirstier', () => {
+test('more rain never means drier soil, and more shade or mulch never drier either', () => {
   fc.assert(
     fc.property(
       weather,
@@ -143,7 +143,7 @@ test('a bigger pot never dries sooner', () => {
   );
 });
 
-test('a steadier series never scores lower evenness', () => {
+test('a steadier series never scores a lower evenness', () => {
   fc.assert(
     fc.property(
       fc.array(fc.double({ min: -0.5, max: 0.5, noNaN: true }), { minLength: 6, maxLength: 21 }),
@@ -157,7 +157,7 @@ test('a steadier series never scores lower evenness', () => {
   );
 });
 
-test('a finger corrects the model by how sure each is', () => {
+test('a soil check corrects the model by how certain each is', () => {
   const after = corrected({ fraction: 0.8, sd: 0.3 }, { fraction: 0.25, sd: 0.15 });
   expect(after.fraction).toBeCloseTo(0.36, 2); // gain 0.09 / (0.09 + 0.0225) = 0.8
   expect(after.sd).toBeLessThan(0.15);
@@ -182,7 +182,7 @@ test('two anchor weights turn a pot weight into water left', () => {
   expect(Math.abs(waterBalance(c).days.at(-1)!.fractionAvailable - 0.5)).toBeLessThan(0.15);
 });
 
-test('the next watering is earlier in a pot than in the ground, and counts on likely rain only', () => {
+test('the next watering comes earlier in a pot than in a bed, and counts only likely rain', () => {
   const pot = aCase({
     place: { kind: 'container', texture: 'potting-mix', volumeL: 14 },
     records: { watering: [{ date: ASOF, litres: 5 }] },
@@ -208,7 +208,7 @@ test('no weather: no balance, and the report says what is missing', () => {
   expect(r.notKnown.join(' ')).toContain('no weather is recorded');
 });
 
-test('a missing day is filled between its neighbours and marked', () => {
+test('a missing day is interpolated and marked', () => {
   const full = aCase().records.weather;
   const r = waterBalance(aCase({ records: { weather: full.filter((w) => w.date !== addDays(ASOF, -3)) } }));
   expect(r.days.filter((d) => d.filled).map((d) => d.date)).toEqual([addDays(ASOF, -3)]);

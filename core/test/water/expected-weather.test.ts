@@ -4,7 +4,7 @@ import { aCase, ASOF } from '../helpers.js';
 
 const day = (n: number, tMaxC: number) => ({ date: addDays(ASOF, n), tMinC: 15, tMaxC, rainMm: 0, rainChancePct: 0 });
 
-test('only days to come use the forecast; after the forecast the days are dry and like the last seven, one after the other', () => {
+test('only days ahead use the forecast; after it days are dry and repeat the last seven', () => {
   // long cool, the last seven days warm
   const weather = aCase().records.weather.map((w, i, all) => ({
     ...w,
@@ -18,7 +18,7 @@ test('only days to come use the forecast; after the forecast the days are dry an
   expect(days.slice(2).map((d) => d.rainMm)).toEqual([0, 0, 0]);
 });
 
-test('without a forecast all days are like the last; without any weather nothing is made up', () => {
+test('without a forecast all days repeat the last; without any weather nothing is invented', () => {
   expect(expectedWeather(aCase(), [], 3).map((d) => d.date)).toEqual([1, 2, 3].map((n) => addDays(ASOF, n)));
   const none = aCase({ records: { weather: [] } });
   expect(expectedWeather(none, [], 3)).toEqual([]);

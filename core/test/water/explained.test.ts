@@ -5,7 +5,7 @@ const pot = { kind: 'container' as const, texture: 'potting-mix' as const, volum
 const explain = (records: object) => waterExplained(waterBalance(aCase({ place: pot, records }, 30)).days);
 
 describe('what the water left is computed from', () => {
-  it('sums what was given, used and drained, so that the books balance', () => {
+  it('adds up what was given, used and drained, and the sum balances', () => {
     const c = aCase({ place: pot, records: { watering: everyNDays(2, 9, 30) } }, 30);
     const { days } = waterBalance(c);
     const r = waterExplained(days)!;
@@ -22,7 +22,7 @@ describe('what the water left is computed from', () => {
     expect(r.leftL).toBeCloseTo(days.at(-1)!.fractionAvailable * r.inReachL, 9);
   });
 
-  it('names the last word that told it better, and says nothing where nobody knows what it got', () => {
+  it('names the last measurement that improved it, and says nothing if waterings are unknown', () => {
     const told = explain({
       watering: everyNDays(2, 3, 30),
       soilChecks: [

@@ -8,7 +8,7 @@ import { stressCoefficient } from '../../src/water/root-zone.js';
 import { aCase } from '../helpers.js';
 
 describe('FAO-56 chapters 7 and 8, worked examples (values from memory)', () => {
-  test('example 36: water in reach and easily had, tomato with roots of 0.8 m and p 0.40', () => {
+  test('example 36: total and readily available water, tomato with roots of 0.8 m and p 0.40', () => {
     const taw = (fc: number, wp: number) => 1000 * (fc - wp) * 0.8;
     const soils = { 'loamy sand': [0.15, 0.06], silt: [0.32, 0.15], 'silty clay': [0.35, 0.23] } as const;
     const raw = Object.values(soils).map(([fc, wp]) => Math.round(0.4 * taw(fc, wp)));
@@ -44,11 +44,11 @@ describe('FAO-56 chapters 7 and 8, worked examples (values from memory)', () => 
     expect(mostKc(0.3, climateTerm(4.4, 20, 0.3))).toBeCloseTo(1.298, 3);
     expect(mostKc(0.3, climateTerm(1, 80, 0.3))).toBeLessThan(1.15);
   });
-  test('eq. 76: bare in the seedling, nearly closed over in the grown crop', () => {
+  test('eq. 76: bare soil at the seedling, nearly covered at the grown crop', () => {
     expect(coverShare(0.15, 1.2, 0.2)).toBeLessThan(0.02);
     expect(coverShare(1.1, 1.2, 1.2)).toBeGreaterThan(0.85);
   });
-  test('eq. 74: full up to REW, then ever less, never beyond TEW', () => {
+  test('eq. 74: full up to REW, then falling, never beyond TEW', () => {
     const layer = { texture: 'loam' as const, depletionMm: 0 };
     const daily: number[] = [];
     for (let day = 0; day < 30; day++) {
@@ -97,7 +97,7 @@ describe('four years of real weather', () => {
   const years = [2012, 2013, 2014, 2015];
   const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
 
-  test('the data are what they are taken for', () => {
+  test('the data are what they should be', () => {
     expect(SEATTLE).toHaveLength(1461);
     expect(SEATTLE.every((d) => d.tMinC <= d.tMaxC && d.rainMm >= 0)).toBe(true);
   });
@@ -116,7 +116,7 @@ describe('four years of real weather', () => {
       expect(on('05-20')).toBeGreaterThan(on('08-25'));
     }
   });
-  test('ETo has the course of the place: 4 to 7 mm in July, under 1.2 mm in December, 600 to 1100 mm a year', () => {
+  test('ETo follows the season: 4 to 7 mm in July, under 1.2 mm in December, 600 to 1100 mm a year', () => {
     const all = waterBalance(
       aCase({
         asOf: '2015-12-31',
@@ -160,7 +160,7 @@ describe('four years of real weather', () => {
   });
 });
 
-test('Table 12 (from memory) as a check on the whole: with usual watering the mean Kcb + Ke of mid-season is near Kc 1.15', () => {
+test('Table 12 (from memory) as a check of the whole: with usual watering the mean Kcb + Ke of mid-season is near Kc 1.15', () => {
   const date = (i: number) => addDays('2026-05-01', i);
   const weather = Array.from({ length: 115 }, (_, i) => ({ date: date(i), tMinC: 14, tMaxC: 27, rainMm: 0 }));
   const days = waterBalance(

@@ -48,7 +48,7 @@ describe('day by day', () => {
     }
   });
 
-  test('what was given today is taken off what today asks for; a small rest is not worth a second walk', () => {
+  test('water given today is subtracted; a small remainder is not worth a second walk', () => {
     const first = (givenL: number) =>
       planWeek(aCase({ place: pot }), start(0.2, { givenL }), days(14), rules()).days[0]!;
     const whole = first(0).litres;
@@ -58,7 +58,7 @@ describe('day by day', () => {
     expect(first(whole + 2)).toMatchObject({ litres: 0, why: 'watered today' });
   });
 
-  test('a cap holds for any seven days, those before today counted in', () => {
+  test('a cap holds for any seven days, counting the days before today', () => {
     const cap = 4;
     const recentL = [0, 1.5, 0, 0, 2, 0];
     const plan = planWeek(aCase({ place: pot }), start(0.3, { recentL }), days(14), rules({ weeklyCapL: cap }));
@@ -69,7 +69,7 @@ describe('day by day', () => {
     expect(plan.days.some((d) => d.why.startsWith('the weekly limit'))).toBe(true);
   });
 
-  test('no method waters on a day on which it is not allowed, and each looks ahead to the next that is', () => {
+  test('no method waters on a forbidden day, and each looks ahead to the next allowed one', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...METHOD_CODES),
@@ -90,7 +90,7 @@ describe('day by day', () => {
     expect(first).toMatchObject({ why: 'would run short before the next watering day' });
   });
 
-  test('held back: none today in any method, and none before the soil is dry', () => {
+  test('held back: none today with any method, and none before the soil is dry', () => {
     for (const method of METHOD_CODES)
       for (const left of [0.9, 0.5, 0.05]) {
         const plan = planWeek(aCase({ place: pot }), start(left, { held: true }), days(14), rules({ method }));
@@ -100,7 +100,7 @@ describe('day by day', () => {
       }
   });
 
-  test('close to wilting it is watered whatever the rhythm says, but never on a day that is not allowed', () => {
+  test('near wilting it is watered whatever the rhythm says, but never on a forbidden day', () => {
     const asked = (left: number, more: Partial<PlanRules> = {}) =>
       planWeek(aCase({ place: bed }), start(left), days(14), rules({ method: 'deep', ...more })).days[0]!;
     expect(asked(0.5).litres).toBe(0);
@@ -109,7 +109,7 @@ describe('day by day', () => {
     expect(asked(0.1, { allowedDays: [(weekday(ASOF) + 3) % 7] }).litres).toBe(0);
   });
 
-  test('rain that is counted on saves its water: more of it never asks for more', () => {
+  test('expected rain saves water: more rain never asks for more', () => {
     fc.assert(
       fc.property(
         // a rhythm that waters in steps of days may be shifted into the week by rain; the sum of need may not
@@ -150,7 +150,7 @@ describe('day by day', () => {
     );
   });
 
-  test('the rhythm is that of the waterings as they go on: how often, and how much each time', () => {
+  test('the rhythm describes the waterings ahead: how often, and how much each time', () => {
     const hot = planWeek(aCase({ place: pot }), start(0.3), days(14, 0, 34), rules());
     const mild = planWeek(aCase({ place: { ...pot, volumeL: 60 } }), start(0.8), days(14, 0, 22), rules());
     expect(hot.rhythm!.everyDays).toBeLessThan(mild.rhythm!.everyDays);
@@ -165,7 +165,7 @@ describe('the plan of a place', () => {
   const wet = aCase({ place: pot, records: given(1, 3) });
   const by: PlaceRules = { method: 'by-need' };
 
-  test('pots are watered one by one, each by its own store; on a line or a timer all alike, by the driest', () => {
+  test('pots are watered one by one, each by its own water; on a line or a timer all alike, by the driest', () => {
     const plants = [planned('dry', dry), planned('wet', wet)];
     const single = planPlace('place', by, plants, []);
     expect(single.together).toBe(false);
@@ -178,7 +178,7 @@ describe('the plan of a place', () => {
     }
   });
 
-  test('a bed is watered as one; who is to dry first does not speak for it and is left out', () => {
+  test('a bed is watered as one; a plant held back is left out and does not count', () => {
     const inBed = (every: number, litres: number) => aCase({ place: bed, records: given(every, litres) });
     const plants = [planned('a', inBed(9, 4)), planned('b', inBed(8, 5)), planned('soaked', inBed(1, 20), true)];
     const [pour] = planPlace('bed', by, plants, []).pours;
@@ -190,7 +190,7 @@ describe('the plan of a place', () => {
     expect(pourOf(planPlace('bed', by, plants, []), 'soaked')!.id).toBe('bed');
   });
 
-  test('a weekly cap and a flow belong to the whole place: each of its plants has its share', () => {
+  test('a weekly cap and a flow belong to the whole place: each plant has its share', () => {
     const four = ['a', 'b', 'c', 'd'].map((id) => planned(id, dry));
     const { pours } = planPlace('place', { ...by, weeklyCapL: 8 }, four, []);
     const week = pours.reduce((sum, p) => sum + p.plan!.days.reduce((s, d) => s + d.litres, 0), 0);
@@ -205,7 +205,7 @@ describe('the plan of a place', () => {
     expect(run.steps!.minutes! * run.steps!.times).toBeCloseTo((run.litres / 10) * 60, 4);
   });
 
-  test('what the forecast holds is counted from a chance of 60 % on', () => {
+  test('forecast rain counts from a chance of 60 %', () => {
     const c = aCase({ place: bed, records: { watering: [{ date: addDays(ASOF, -2), litres: 30 }] } });
     const rain = (rainChancePct: number) =>
       Array.from({ length: 7 }, (_, i) => ({
@@ -224,13 +224,13 @@ describe('the plan of a place', () => {
     expect(litres(59)).toBe(litres(30));
   });
 
-  test('without weather nothing is planned, and nobody is told litres', () => {
+  test('without weather nothing is planned, and no litres are shown', () => {
     const nothing = aCase({ place: pot, records: { weather: [] } });
     expect(planPlace('place', by, [planned('a', nothing)], []).pours[0]!.plan).toBeNull();
     expect(planPlace('place', by, [], []).pours).toEqual([]);
   });
 
-  test('a check of today counts from the morning on: wet asks for less than no check and than dry', () => {
+  test('today’s soil check counts from the morning on: wet asks for less than no check and than dry', () => {
     const records = given(3, 1.5);
     const litres = (more: object) =>
       litresOf(
@@ -242,7 +242,7 @@ describe('the plan of a place', () => {
   });
 });
 
-test('a watering of today tells the morning’s share and tonight’s, the one that the strips show; one of another day does not', () => {
+test('today’s watering shows the morning’s level and tonight’s, as in the charts; one of another day does not', () => {
   const told = (litres: number) => {
     const c = aCase({ place: pot, records: given(1, litres) });
     const one = planned('p', c);

@@ -27,8 +27,8 @@ const days = ({ place = bed, rules = {}, weather = week(), fraction = 0.5, given
 const first = (g: Given) => days(g).find((d) => d.litres > 0)!;
 const part = (g: Given, what: OrderPart): number => first(g).of!.parts.find((p) => p.what === what)?.litres ?? 0;
 
-describe('what the litres of a day were made of', () => {
-  it('adds up to what is to be given, whatever the method, the place, the cap, the weather and what was given', () => {
+describe('what the day’s litres consist of', () => {
+  it('adds up to the amount, whatever the method, place, cap, weather and earlier waterings', () => {
     fc.assert(
       fc.property(
         fc.record({
@@ -59,7 +59,7 @@ describe('what the litres of a day were made of', () => {
     );
   });
 
-  it('of a bed by need: what is missing to full, and nothing else to speak of', () => {
+  it('a bed by need: what is missing to full, and nothing else worth mentioning', () => {
     const { of } = first({ fraction: 0.5 });
     expect(of!.parts.map((p) => p.what).filter((w) => w !== 'rounding')).toEqual(['missing']);
     expect(part({ fraction: 0.5 }, 'missing')).toBeCloseTo((1 - of!.left) * of!.inReachL, 6);
@@ -78,14 +78,14 @@ describe('what the litres of a day were made of', () => {
     expect(part({ place: bed }, 'salts')).toBe(0);
   });
 
-  it('names what the method takes off, what was given, and what the cap keeps back', () => {
+  it('names what the method subtracts, what was given, and what the cap holds back', () => {
     const half: Given = { rules: { method: 'half-often' } };
     expect(part(half, 'rule')).toBeCloseTo(-part(half, 'missing') / 2, 6);
     expect(part({ givenL: 1, fraction: 0.2 }, 'given')).toBeCloseTo(-1, 9);
     expect(part({ rules: { weeklyCapL: 2 }, fraction: 0.2 }, 'cap')).toBeLessThan(-1);
   });
 
-  it('tells the rain that is counted on in a bed, and none in a pot', () => {
+  it('names the expected rain in a bed, and none in a pot', () => {
     const rules = { method: 'daily' as const };
     expect(first({ rules, weather: week(5) }).of!.rainL).toBeCloseTo(3 * 0.25, 9);
     expect(first({ rules, weather: week(5), place: pot }).of!.rainL).toBe(0);

@@ -33,7 +33,7 @@ describe('a plant in a pot is an island', () => {
     expect(litres(height, eto, day)).toBeGreaterThanOrEqual(low);
     expect(litres(height, eto, day)).toBeLessThanOrEqual(high);
   });
-  test('the leaf’s own coefficient lies between 1.0 and 1.15 at every stage; cover is counted once', () => {
+  test('the leaf’s own coefficient is 1.0 to 1.15 at every stage; cover counts once', () => {
     for (const crop of ['tomato', 'pepper'] as const)
       for (let day = 0; day <= 160; day += 5)
         for (const h of [0.1, 0.6, 1.2, 1.9]) {
@@ -42,7 +42,7 @@ describe('a plant in a pot is an island', () => {
           expect(coveredM2(crop, h)).toBeLessThanOrEqual(WATER_CROPS[crop].fullCoverM2);
         }
   });
-  test('the balance asks for about that: 1 L for a 60 cm plant at ETo near 6', () => {
+  test('the balance agrees: 1 L for a 60 cm plant at ETo near 6', () => {
     const weather = aCase().records.weather.map((w) => ({ ...w, tMinC: 16, tMaxC: 31 }));
     const c = aCase({
       place: pot(20),
@@ -54,7 +54,7 @@ describe('a plant in a pot is an island', () => {
     expect(today.demandL).toBeGreaterThan(0.75);
     expect(today.demandL).toBeLessThan(1.35);
   });
-  test('a 10 cm seedling in a cell of 0.05 L is told millilitres, not litres', () => {
+  test('a 10 cm seedling in a cell of 0.05 L is shown millilitres, not litres', () => {
     const c = aCase({
       place: { ...pot(0.05), cover: 'indoors' },
       plant: { stage: 'seedling', heightM: 0.1, transplantedOn: addDays(ASOF, -12) },
@@ -66,22 +66,22 @@ describe('a plant in a pot is an island', () => {
   });
 });
 
-describe('what is not recorded', () => {
+describe('missing records', () => {
   const limp = [seen('leaf-wilt')];
-  test('no watering at all in dry weather: the balance is not known, thirst is not found, a finger is asked, no litres are told', () => {
+  test('no watering at all in dry weather: the balance is unknown, thirst is not found, a finger check is asked, no litres are shown', () => {
     const r = reportOn(aCase({ place: pot(14), records: { watering: [] }, observations: limp }));
     expect(r.water).toMatchObject({ known: false, nextWatering: null, evenness: null });
     expect(r.diagnosis[0]!.probability).toBeLessThan(0.5);
     expect(r.nextChecks[0]!.check).toBe('finger-test');
     expect(r.remedies.filter((x) => x.dose?.litres)).toEqual([]);
   });
-  test('silence in a log lapses: ten days in a pot, three weeks in a bed', () => {
+  test('silence in a log expires: ten days in a pot, three weeks in a bed', () => {
     const known = (place: Partial<PlantCase['place']>, back: number) =>
       reportOn(aCase({ place, records: { watering: [{ date: addDays(ASOF, -back), litres: 5 }] } })).water.known;
     expect([known(pot(14), 10), known(pot(14), 11)]).toEqual([true, false]);
     expect([known(heavy, 21), known(heavy, 22)]).toEqual([true, false]);
   });
-  test('soil that a storm filled is known until it dries, and not a month later', () => {
+  test('soil filled by a storm is known until it dries, and not a month later', () => {
     const stormOn = (back: number) =>
       aCase().records.weather.map((w) => ({
         ...w,
@@ -90,7 +90,7 @@ describe('what is not recorded', () => {
     const known = (back: number) => reportOn(aCase({ place: heavy, records: { weather: stormOn(back) } })).water.known;
     expect([known(2), known(35)]).toEqual([true, false]);
   });
-  test('a pot of which nobody knows the size is not reckoned, however well it is watered', () => {
+  test('a pot of unknown size is not computed, however well it is watered', () => {
     const inRoom = (volumeL: number | null) =>
       reportOn(
         aCase({
@@ -103,19 +103,19 @@ describe('what is not recorded', () => {
     expect(unsized.water.known).toBe(false);
     expect(unsized.water.nextWatering).toBeNull();
   });
-  test('"none was given" is a record, and so is a finger or a weight', () => {
+  test('"none was given" is a record, and so is a finger check or a weight', () => {
     const none = aCase({ place: pot(14), records: { watering: [{ date: addDays(ASOF, -3), litres: 0 }] } });
     const felt = aCase({ place: pot(14), records: { soilChecks: [{ date: addDays(ASOF, -2), feel: 'dry' }] } });
     for (const c of [none, felt]) expect(reportOn(c).water.known).toBe(true);
   });
-  test('what rain alone keeps moist is known: more water would have changed nothing', () => {
+  test('soil kept moist by rain alone is known: more water would have changed nothing', () => {
     const wet = aCase().records.weather.map((w, i) => ({ ...w, rainMm: i % 2 ? 25 : 0 }));
     expect(reportOn(aCase({ place: heavy, records: { weather: wet } })).water.known).toBe(true);
     // under a roof the same rain keeps nothing moist
     const roof = aCase({ place: { ...heavy, cover: 'roof' }, records: { weather: wet } });
     expect(reportOn(roof).water.known).toBe(false);
   });
-  test('property: without any word on the water no report orders litres', () => {
+  test('property: without any watering record no report orders litres', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(pot(6), pot(30), { ...heavy, cover: 'tunnel' as const }),
@@ -141,7 +141,7 @@ describe('what is not recorded', () => {
   });
 });
 
-describe('a finger', () => {
+describe('a finger check', () => {
   const dryAt = (depthCm: number) => ({ date: ASOF, feel: 'dry' as const, depthCm });
   const left = (c: PlantCase) => waterBalance(c).days.at(-1)!.fractionAvailable;
   const grown = { transplantedOn: '2026-04-20', heightM: 1.6, stage: 'ripening' as const };
@@ -156,7 +156,7 @@ describe('a finger', () => {
       left(aCase({ place: pot(14), records: { watering: everyNDays(1, 3), soilChecks } }));
     expect(inPot([]) - inPot([dryAt(5)])).toBeGreaterThan(0.1);
   });
-  test('today’s word beats all before, whatever its way', () => {
+  test('today’s check overrides all earlier ones, in any direction', () => {
     const felt = (change: Parameters<typeof aCase>[0]) => contextOf(aCase(change)).felt;
     const wetBefore = { date: addDays(ASOF, -1), feel: 'wet' as const };
     expect(felt({ place: heavy, records: { soilChecks: [wetBefore, { date: ASOF, feel: 'dry' }] } })).toMatchObject({
@@ -169,7 +169,7 @@ describe('a finger', () => {
     expect(felt({ place: heavy, records: { soilChecks: [{ date: addDays(ASOF, -4), feel: 'wet' }] } })).toBeNull();
     expect(felt({ place: heavy, observations: [notSeen('soil-dry-deep')] })).toBeNull();
   });
-  test('felt wet today, nothing is poured today, whatever the model says', () => {
+  test('felt wet today, no water today, whatever the model says', () => {
     const c = aCase({
       place: heavy,
       records: { watering: [{ date: addDays(ASOF, -20), litres: 2 }], soilChecks: [{ date: ASOF, feel: 'wet' }] },
@@ -178,7 +178,7 @@ describe('a finger', () => {
   });
 });
 
-test('a low end drains as a slow soil does, and holds the rain of a wet week for longer; a pot has no low end', () => {
+test('a low end drains like a slow soil, and holds a wet week’s rain longer; a pot has no low end', () => {
   const drains = (more: object) =>
     rootZones({ kind: 'ground', texture: 'sandy-loam', ...more }, 'tomato')(60).drainsPerDay;
   expect(drains({ lowEnd: true })).toBe(drains({ drainageMmPerH: 10 }));
@@ -198,7 +198,7 @@ test('a low end drains as a slow soil does, and holds the rain of a wet week for
   expect(wet(true)).toBeGreaterThanOrEqual(wet(false));
 });
 
-test('a raised bed’s roots go no deeper than its filling and a little of what lies under it', () => {
+test('a raised bed’s roots go no deeper than its filling and a little of the soil below', () => {
   const depth = (more: object) =>
     rootZones({ kind: 'raised-bed', texture: 'sandy-loam', ...more }, 'tomato')(120).depthM;
   expect(depth({ fillingCm: 20 })).toBeCloseTo(0.5, 9);
@@ -213,7 +213,7 @@ test('readily evaporable water of sand lies in its range of FAO-56 Table 19 (2 t
   expect(SOILS.sand.rewMm).toBeLessThan(7);
 });
 
-test('a pepper is let drier than a tomato at every stage and demand, and never short of water', () => {
+test('a pepper may dry further than a tomato at every stage and demand, and is never short of water', () => {
   for (const stage of ['vegetative', 'flowering', 'fruiting', 'ripening', 'late'] as const)
     for (let etc = 1; etc <= 10; etc += 0.5) {
       const limit = (crop: 'tomato' | 'pepper') =>
@@ -253,7 +253,7 @@ test('heat under cover is found at 28 °C and sun outside, and doors and vents c
   expect(r.remedies[0]!.remedy).toBe('open-vents');
 });
 
-test('outdoor frost is not read as a room’s own', () => {
+test('outdoor frost does not count in a room', () => {
   const weather = aCase().records.weather.map((w) => ({ ...w, tMinC: -5, tMaxC: 2 }));
   const chance = (cover: 'indoors' | 'none') =>
     reportOn(

@@ -35,7 +35,7 @@ const planOf = (place: PlantCase['place'], more: Partial<PlanRules> = {}, weathe
   planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 2 }, weather, rules(more));
 
 describe('the week’s plan', () => {
-  test('by need keeps the plant out of want, in any weather, bed or pot', () => {
+  test('watering by need keeps the plant from stress, in any weather, bed or pot', () => {
     fc.assert(
       fc.property(
         fc.constantFrom<PlantCase['place'][]>(bed, pot, { ...pot, volumeL: 40 }, { ...bed, texture: 'clay' }),
@@ -59,7 +59,7 @@ describe('the week’s plan', () => {
       { numRuns: 60 },
     );
   });
-  test('rain saves water, and what to do if it does not come is told', () => {
+  test('rain saves water, and what to do without it is said', () => {
     const wet = planOf(
       bed,
       {},
@@ -73,7 +73,7 @@ describe('the week’s plan', () => {
     expect(dry.withoutRain).toBeNull();
     wet.days.forEach((d) => expect(d.leftWithoutRain).toBeLessThanOrEqual(d.left + 1e-9));
   });
-  test('only allowed days are used, and the cap is kept', () => {
+  test('only allowed days are used, and the cap holds', () => {
     const allowed = [1, 4];
     const plan = planOf(pot, { allowedDays: allowed });
     for (const d of plan.days) if (d.litres > 0) expect(allowed).toContain(weekday(d.date));
@@ -121,7 +121,7 @@ describe('the week’s plan', () => {
 });
 
 describe('how it is given', () => {
-  test('a slow soil takes it in goes, a fast one at once; all goes together are the amount', () => {
+  test('a slow soil is watered in rounds, a fast one at once; all rounds add up to the amount', () => {
     const clay = soakSteps(10, 60, 0.12, { kind: 'ground', texture: 'clay' });
     const sand = soakSteps(10, 10, 0.3, { kind: 'ground', texture: 'sand' });
     expect(clay.times).toBeGreaterThan(1);
@@ -140,7 +140,7 @@ describe('measurements', () => {
   const end = (records: object, observations: never[] = []) =>
     waterBalance(aCase({ place: pot, records, observations })).days.at(-1)!;
   const dryRecords = { watering: [{ date: addDays(ASOF, -5), litres: 8 }] };
-  test('a droop over dry soil pins the store low, water that ran through pins it full, a probe moves it little', () => {
+  test('drooping over dry soil means nearly empty, water running out below means full, a probe moves it little', () => {
     const wilt = ['leaf-wilt', 'soil-dry-deep'].map((sign) => ({ date: ASOF, sign, present: true })) as never[];
     expect(end({ watering: everyNDays(1, 4) }, wilt)).toMatchObject({ correctedBy: 'droop' });
     expect(end({ watering: everyNDays(1, 4) }, wilt).fractionAvailable).toBeLessThan(0.5);
@@ -167,7 +167,7 @@ describe('measurements', () => {
   });
 });
 
-describe('the bench', () => {
+describe('comparing watering methods', () => {
   const garden = { latitude: 45.6, longitude: 9, elevationM: 180 };
   const weather = seasonWeather(
     { garden, place: { ...pot, mulch: [], shade: [] } },
@@ -179,7 +179,7 @@ describe('the bench', () => {
     plant: { crop: 'tomato', heightM: 1.2 } as never,
   };
   const run = (s: Partial<SetUp>) => runSeason(subject, { name: 'x', strategy: 'by-need', ...s }, weather, seeded(1));
-  test('one big weekly soak swings and runs through; small frequent waterings do not', () => {
+  test('one big weekly soak swings and drains; small frequent waterings do not', () => {
     const soak = run({ strategy: 'timer', everyDays: 7, litres: 12 });
     const often = run({ strategy: 'half-often' });
     expect(soak.daysShort).toBeGreaterThan(often.daysShort);
@@ -201,7 +201,7 @@ describe('the bench', () => {
     placeWith(subject.place, { name: 'x', strategy: 'daily', mulchMm: 60, volumeL: 99 }, '2026-05-01');
     expect(JSON.stringify(subject)).toBe(before);
   });
-  test('a dry time is held against the fruit that grew in it, three weeks long, and then no more', () => {
+  test('dry days count against the fruit that grew then, for three weeks, and no longer', () => {
     // watered every day but for ten dry days soon after the first fruit
     const dry = (i: number): boolean => i >= 60 && i < 70;
     const watering = weather.days.flatMap((w, i) => (dry(i) ? [] : [{ date: w.date, litres: 6 }]));
@@ -216,7 +216,7 @@ describe('the bench', () => {
     expect(blossomEndRotShare).toBeGreaterThan(0.1);
     expect(blossomEndRotShare).toBeLessThanOrEqual(31 / 105);
   });
-  test('set-ups that run together come to what each comes to by itself', () => {
+  test('set-ups computed together equal each computed alone', () => {
     const setUps: SetUp[] = [
       { name: 'a', strategy: 'by-need' },
       { name: 'b', strategy: 'by-need', mulchMm: 60 },
@@ -230,7 +230,7 @@ describe('the bench', () => {
   test('the same seed gives the same season', () => {
     expect(run({ strategy: 'remembered' })).toEqual(run({ strategy: 'remembered' }));
   });
-  test('simulated months keep to the climate they were given: warmth within 0.5 °C, wet days within 3 %', () => {
+  test('simulated months match their climate: warmth within 0.5 °C, wet days within 3 %', () => {
     const table = climateOfPlace(45.6, 180, []);
     const days = generateWeather(table, garden, '1950-01-01', 365 * 60, seeded(9));
     for (const month of [1, 4, 7, 10]) {
@@ -243,7 +243,7 @@ describe('the bench', () => {
   });
 });
 
-describe('a plant that settles', () => {
+describe('a plant that is settling in', () => {
   const out = (daysAgo: number, more: Partial<PlantCase['plant']> = {}) =>
     aCase({
       place: bed,
@@ -254,7 +254,7 @@ describe('a plant that settles', () => {
       (d) => d.litres > 0,
     );
 
-  test('daily in the first ten days, every second day until the third week is over, then by its method', () => {
+  test('daily for ten days, every second day until the third week is over, then by its method', () => {
     // handbook: daily for one to two weeks, then wean. The plan’s first day is the day after the question
     expect(waterings(out(1)).slice(1)).toEqual(Array.from({ length: 6 }, () => true));
     const weaned = waterings(out(11));
@@ -266,11 +266,11 @@ describe('a plant that settles', () => {
     const old = waterings(out(30));
     expect(old.filter(Boolean).length).toBeLessThan(weaned.filter(Boolean).length);
   });
-  test('whoever has seen new leaves is through with it; so is a plant of which no day is written down', () => {
+  test('new leaves end it; so does a missing planting day', () => {
     expect(waterings(out(1, { stage: 'vegetative' })).filter(Boolean).length).toBeLessThan(4);
     expect(waterings(out(1, { transplantedOn: null })).filter(Boolean).length).toBeLessThan(4);
   });
-  test('rain that is expected to do it spares the walk, and a day on which nobody waters stays one', () => {
+  test('expected rain replaces a watering, and a forbidden day stays one', () => {
     expect(
       waterings(
         out(1),
@@ -296,7 +296,7 @@ describe('a plant that settles', () => {
   });
 });
 
-test('on a slope less stands: water is given in more goes, and more of a cloudburst runs off; a pot stands level', () => {
+test('a slope holds less: water is given in more rounds, and more of a cloudburst runs off; a pot stands level', () => {
   const goes = (slope: 'flat' | 'steep', kind: 'ground' | 'container' = 'ground') =>
     soakSteps(10, 60, 0.2, { kind, texture: 'clay', slope }).times;
   expect(goes('steep')).toBeGreaterThan(goes('flat'));

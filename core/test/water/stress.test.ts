@@ -17,12 +17,12 @@ import { aCase, ASOF, seen } from '../helpers.js';
 
 const line = (...left: number[]) => left.map((fractionAvailable) => ({ fractionAvailable }));
 
-test('short of water is Ks under 0.8; at 0.8 it is not', () => {
+test('short of water means Ks under 0.8; 0.8 itself does not', () => {
   expect([0.79, 0.8, 1].map((ks) => isShortOfWater({ ks }))).toEqual([true, false, false]);
   expect([SHORT_OF_WATER_KS, DRY_SPELL_DAYS, SWING_SIZE]).toEqual([0.8, 3, 0.5]); // handbook
 });
 
-test('a swing is a rise of half the store or more, from a low to the next high', () => {
+test('a swing is a rise of half the water or more, from a low to the next high', () => {
   expect(swings(line(0.9, 0.4, 0.9)).length).toBe(1);
   expect(swings(line(0.9, 0.41, 0.9)).length).toBe(0);
   expect(swings(line(0.3, 0.5, 0.9, 0.2, 0.8)).map((s) => [s.low.fractionAvailable, s.high.fractionAvailable])).toEqual(
@@ -42,7 +42,7 @@ test('fruit splits after three days under half and a rise of 0.35 or more in a d
   expect(DRY_THEN_WET).toEqual({ dryDays: 3, left: 0.5, jump: 0.35 });
 });
 
-test('evenness falls with days short of water and with days over-full, however steady the level', () => {
+test('evenness falls with days short of water and over-full days, however steady the level', () => {
   const days = (short: number, wet: number) =>
     Array.from({ length: 20 }, (_, i) => ({
       fractionAvailable: 0.5,
@@ -62,15 +62,15 @@ test('evenness falls with days short of water and with days over-full, however s
   ).toBe(0);
 });
 
-describe('what was measured on a day', () => {
+describe('measurements of one day', () => {
   const on = (records: object, observations: never[] = []) => measuredByDay(aCase({ records, observations })).get(ASOF);
-  test('of two checks of a day the newer one stands', () => {
+  test('of two checks on a day the newer one counts', () => {
     const checks = (...feels: string[]) => on({ soilChecks: feels.map((feel) => ({ date: ASOF, feel })) });
     expect(checks('wet', 'dry')!.fraction).toBe(checks('dry')!.fraction);
     expect(checks('dry', 'wet')!.fraction).toBe(checks('wet')!.fraction);
     expect(checks('dry')!.fraction).toBeLessThan(checks('wet')!.fraction);
   });
-  test('of two weights of a day the newer one stands', () => {
+  test('of two weights on a day the newer one counts', () => {
     const dry = { date: addDays(ASOF, -9), kg: 9, state: 'dry' };
     const drained = { date: addDays(ASOF, -8), kg: 15, state: 'drained' };
     const weighed = (...kgs: number[]) =>
@@ -79,11 +79,11 @@ describe('what was measured on a day', () => {
     expect(weighed(14, 10)).toBe(weighed(10));
     expect(weighed(10)).toBeLessThan(weighed(14));
   });
-  test('only a finger makes a droop a measure of dry soil: a probe alone does not', () => {
+  test('only a finger turns drooping into a measure of dry soil: a probe alone does not', () => {
     const probe = { soilChecks: [{ date: ASOF, feel: 'dry', by: 'probe' }] };
     expect(on(probe, [seen('leaf-wilt')])!.by).toBe('probe');
   });
-  test('a weight beats water that ran through, that beats a droop, a droop a finger, a finger a probe', () => {
+  test('a weight beats water running out, that beats drooping, drooping a finger, a finger a probe', () => {
     const finger = { soilChecks: [{ date: ASOF, feel: 'dry', by: 'finger' }] };
     const probe = { soilChecks: [{ date: ASOF, feel: 'wet', by: 'probe' }] };
     const through = { watering: [{ date: ASOF, litres: 5, end: 'ran-through' }] };
@@ -99,7 +99,7 @@ describe('what was measured on a day', () => {
   });
 });
 
-test('the bench calls best what keeps the plant best: never the less even of two that are alike otherwise', () => {
+test('the best method keeps the plant best: never the less even of two equal ones', () => {
   const season = (more: Partial<SeasonResult>): SeasonResult => ({
     litres: 100,
     drainedL: 5,

@@ -12,7 +12,7 @@ import {
 
 const told = (more: Partial<WateringEntry>): WateringEntry => ({ date: '2026-07-18', ...more });
 
-test('a watering is written in the way its place is watered, unless somebody says otherwise', () => {
+test('a watering uses the way of its place, unless stated otherwise', () => {
   const ways = IRRIGATIONS.map((irrigation) => makeWatering({ irrigation, plants: 2 }, told({ litres: 3 })).how);
   expect(ways).toEqual(['base', 'base', 'drip', 'soaker', 'buried-bottle']);
   expect(makeWatering({ irrigation: 'drip', plants: 2 }, told({ litres: 3, how: 'overhead' })).how).toBe('overhead');
@@ -20,7 +20,7 @@ test('a watering is written in the way its place is watered, unless somebody say
   expect(wayOf(null)).toBe('base');
 });
 
-test('minutes become litres for each plant by the flow of that day, shared by all of them', () => {
+test('minutes become litres per plant by the flow of that day, shared by all of them', () => {
   const place = { irrigation: 'drip' as const, flowLPerH: 24, plants: 3 };
   expect(makeWatering(place, told({ minutes: 60 }))).toEqual({
     date: '2026-07-18',
@@ -34,7 +34,7 @@ test('minutes become litres for each plant by the flow of that day, shared by al
   expect(makeWatering({ ...place, flowLPerH: null }, kept)).toEqual(kept);
 });
 
-test('minutes alone where no flow is known are refused, never NaN', () => {
+test('minutes alone without a known flow are refused, never NaN', () => {
   for (const flowLPerH of [null, undefined, 0])
     expect(() =>
       makeWatering({ irrigation: 'hose', flowLPerH: flowLPerH ?? null, plants: 2 }, told({ minutes: 10 })),
@@ -56,7 +56,7 @@ test('minutes alone where no flow is known are refused, never NaN', () => {
   );
 });
 
-test('minutes and litres turn into each other, shared by the plants', () => {
+test('minutes and litres convert, shared by the plants', () => {
   fc.assert(
     fc.property(
       fc.double({ min: 0.1, max: 200, noNaN: true }),
@@ -72,7 +72,7 @@ test('minutes and litres turn into each other, shared by the plants', () => {
   expect(flowFromBucket(10, 36)).toBeCloseTo(1000, 9);
 });
 
-test('the rules of a place as they hold for one of its plants', () => {
+test('the rules of a place for one of its plants', () => {
   const place = { method: 'deep' as const, irrigation: 'drip' as const, flowLPerH: 20, weeklyCapL: 50 };
   expect(rulesPerPlant(place, 5)).toEqual({
     method: 'deep',

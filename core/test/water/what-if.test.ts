@@ -23,13 +23,13 @@ describe('the last four weeks again with one thing changed', () => {
     expect(changes.map((c) => c.what)).toEqual(['mulch']);
     expect(changes[0]!.daysBetween).toBeGreaterThanOrEqual(now!.daysBetween);
   });
-  it('mulch never costs water, wherever the four weeks happen to end (what is missing at their end counts)', () => {
+  it('mulch never costs water, wherever the four weeks end (what is missing at their end counts)', () => {
     for (const areaM2 of [0.16, 0.2, 0.25, 0.3, 0.4]) {
       const { now, whatIf: changes } = tried({ ...bed, areaM2 });
       expect(changes[0]!.litresPerWeek).toBeLessThanOrEqual(now!.litresPerWeek);
     }
   });
-  it('asks nothing where there is no weather, and no mulch where there is some', () => {
+  it('offers nothing without weather, and no mulch if there is some', () => {
     expect(whatIf(aCase({ place: bed, records: { weather: [] } }), RULES)).toEqual({ now: null, whatIf: [] });
     expect(tried({ ...bed, mulch: [{ from: '2026-05-01', depthMm: 50 }] }).whatIf).toEqual([]);
   });
@@ -49,7 +49,7 @@ describe('in words', () => {
   const now = { litresPerWeek: 10, daysBetween: 3, evenness: 0.8 };
   const change = (more: Partial<WhatIf>): WhatIf => ({ ...now, what: 'mulch', size: 60, ...more });
   const told = (more: Partial<WhatIf>, f = METRIC_FORMAT) => whatIfInWords(now, change(more), f).replace(/\s/g, ' ');
-  it('tells what changes, and that nothing does', () => {
+  it('says what changes, or that nothing does', () => {
     expect(told({ daysBetween: 5, litresPerWeek: 7 })).toBe(
       'With 6 cm of mulch: watered every 5 days instead of 2 times a week, 7 L a week instead of 10 L.',
     );
@@ -64,7 +64,7 @@ describe('in words', () => {
   });
 });
 
-test('a watering says whether the water easily had would be used up, or is', () => {
+test('a watering says whether the easy water would be used up, or is', () => {
   const why = (fraction: number) =>
     planWeek(
       aCase({ place: pot(14) }),

@@ -2,7 +2,7 @@ import { type Stock } from '@candid-leaf/core/support';
 import type { UnitChoice } from '@candid-leaf/contract';
 import type { StarterMethod } from '@candid-leaf/core/nutrition';
 import type { SeasonMode } from '@candid-leaf/core/season';
-import type { Away } from '@candid-leaf/core/rounds';
+import type { Away } from '@candid-leaf/core/walks';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A garden with its settings. */

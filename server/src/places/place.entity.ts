@@ -12,7 +12,7 @@ import type {
   Vents,
 } from '@candid-leaf/core/records';
 import type { PlaceWatering } from '@candid-leaf/contract';
-import type { RoundRhythm } from '@candid-leaf/core/rounds';
+import type { WalkRhythm } from '@candid-leaf/core/walks';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
 
@@ -113,7 +113,7 @@ export class PlaceEntity extends GardenRow {
 
   /** how often it is checked; weekly by default */
   @Column('varchar', { length: 10, nullable: true })
-  looking: RoundRhythm | null;
+  looking: WalkRhythm | null;
 
   /** open water nearby: no sprays */
   @Column('boolean', { nullable: true })

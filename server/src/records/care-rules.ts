@@ -1,5 +1,5 @@
 import { heavyFaults, useFaults } from '@candid-leaf/core/harvest';
-import { neighbourFaults } from '@candid-leaf/core/neighbours';
+import { companionFaults } from '@candid-leaf/core/companions';
 import { cutFaults } from '@candid-leaf/core/pruning';
 import { Injectable } from '@nestjs/common';
 import type { RecordInput } from '@candid-leaf/contract';
@@ -15,7 +15,7 @@ import {
   type RecordData,
   type RecordType,
   Pruning,
-  Neighbour,
+  Companion,
   Picking,
 } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
@@ -42,7 +42,7 @@ export class CareRules {
   async check(m: EntityManager, gardenId: string, input: RecordInput, data: object, at: Standing): Promise<void> {
     if (data instanceof Feeding) throwIfFaults(await this.feedFaults(m, gardenId, input.id, data, at));
     if (data instanceof Spraying) throwIfFaults(await sprayFaults(m, input.id, data, at));
-    if (data instanceof Neighbour) throwIfFaults(neighbourFaults(data, 'data.'));
+    if (data instanceof Companion) throwIfFaults(companionFaults(data, 'data.'));
     if (data instanceof Pruning) throwIfFaults(cutFaults(data, 'data.'));
     if (data instanceof Picking) throwIfFaults(await pickFaults(m, input.id, data, at));
     if (data instanceof Happening && data.what === 'harvest') throwIfFaults(await harvestFaults(m, input.id, data, at));

@@ -13,6 +13,9 @@ import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
 import { TaskSource, type Tick } from './task-source.js';
 
+/** Codes of the version before: an offline tick may still carry one. */
+const OLD_CODES: Readonly<Record<string, TaskSourceCode>> = { round: 'walk' };
+
 /** Returns the key of a task: its source and its id there. */
 export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
 
@@ -112,7 +115,8 @@ export class TodayService implements OnModuleInit {
     work: (m: EntityManager, s: GardenSnapshot, source: TaskSource, id: string) => Promise<T>,
   ): Promise<T> {
     const at = key.indexOf(':');
-    const source = this.sources.get(key.slice(0, at) as TaskSourceCode);
+    const code = key.slice(0, at);
+    const source = this.sources.get((OLD_CODES[code] ?? code) as TaskSourceCode);
     if (at < 0 || !source || key.length > LONGEST_KEY) throw notFound('task');
     return this.gardens.change(gardenId, async (m) =>
       work(m, await this.snapshots.load(gardenId, m), source, key.slice(at + 1)),

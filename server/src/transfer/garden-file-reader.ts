@@ -192,7 +192,7 @@ export class GardenFileReader {
       const file = `${(old && OLD_FILES.get(table.name)) || table.name}.json`;
       for await (const row of jsonRows(await zip.read(file), file)) {
         n += 1;
-        batch.push(own(this.row(table, old ? rowNow(row) : row, ids, photos, `${file}, row ${n}`)));
+        batch.push(own(this.row(table, old ? rowNow(row) : withCurrentNames(row), ids, photos, `${file}, row ${n}`)));
         if (batch.length >= TOGETHER) await flush();
       }
       await flush();

@@ -29,7 +29,7 @@ function service(left: boolean): AccountsService {
 const caller = (device: string | null) => ({ address: '10.0.0.1', deviceKnownTo: () => device });
 const who = { email: account.email, password: 'a word' };
 
-test('in their order: the address and the account of a stranger, the device of somebody known, the one who signs up', async () => {
+test('in order: a stranger’s address and account, a known device, a sign-up', async () => {
   await service(true).signIn(who, caller(null));
   expect(order.splice(0)).toEqual(['address', 'account', 'hash']);
   await service(true).signIn(who, caller('device'));
@@ -38,7 +38,7 @@ test('in their order: the address and the account of a stranger, the device of s
   expect(order).toEqual(['sign-up', 'account', 'hash']);
 });
 
-test('with none left nothing is hashed', async () => {
+test('without tries left nothing is hashed', async () => {
   for (const attempt of [
     () => service(false).signIn(who, caller(null)),
     () => service(false).signIn(who, caller('device')),

@@ -10,9 +10,9 @@ export const soilQuery = (gardenId: string, placeId: string) =>
     queryFn: () => api<SoilView>('GET', apiOf(gardenId, 'places', placeId, 'soil')),
   });
 
-export const neighboursQuery = (gardenId: string, placeId: string) =>
+export const companionsQuery = (gardenId: string, placeId: string) =>
   queryOptions({
-    queryKey: [...queryKeys.garden(gardenId), 'neighbours', placeId] as const,
+    queryKey: [...queryKeys.garden(gardenId), 'companions', placeId] as const,
     queryFn: () =>
-      api<RecordDto[]>('GET', `${apiOf(gardenId, 'records')}?${new URLSearchParams({ placeId, type: 'neighbour' })}`),
+      api<RecordDto[]>('GET', `${apiOf(gardenId, 'records')}?${new URLSearchParams({ placeId, type: 'companion' })}`),
   });

@@ -36,7 +36,7 @@ const ICONS: Partial<Record<TaskSourceCode, LucideIcon>> = {
   settle: Bug,
   pick: ShoppingBasket,
   late: Snowflake,
-  round: Footprints,
+  walk: Footprints,
 };
 
 /** Returns the icon of a type of task. */

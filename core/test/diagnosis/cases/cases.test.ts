@@ -39,12 +39,12 @@ test('there are at least 260, from every group, both crops and six climates', ()
   expect(SAMPLE_CASES.filter((t) => t.plant?.crop === 'pepper').length).toBeGreaterThan(30);
   expect(new Set(SAMPLE_CASES.map((t) => t.group)).size).toBe(8);
 });
-test('the truth leads in 97 % and is within three in all', () => {
+test('the true problem is first in 97 % and in the first three in all', () => {
   expect(faulty((o) => !o.within && !o.sample.ask)).toEqual([]);
   const first = faulty((o) => !o.first && !o.sample.ask);
   expect([first.length / SAMPLE_CASES.length <= 0.03, first]).toEqual([true, first]);
 });
-test('a third are pairs that only the records tell apart, a tenth two troubles, a tenth harmless', () => {
+test('a third are pairs that only records tell apart, a tenth have two problems, a tenth are harmless', () => {
   const share = (of: (t: (typeof SAMPLE_CASES)[number]) => unknown) =>
     SAMPLE_CASES.filter(of).length / SAMPLE_CASES.length;
   expect(share((t) => t.pair)).toBeGreaterThan(0.33);
@@ -56,7 +56,7 @@ test('a third are pairs that only the records tell apart, a tenth two troubles, 
     expect(new Set(members.map((t) => t.signs.join())).size).toBe(1);
   }
 });
-test('with the most telling sign not looked for, the truth is still near, nothing false is stated, and the first check would find it', () => {
+test('without the most telling sign the true problem is still near, nothing false is stated, and the first check finds it', () => {
   const hidden = outcomes.flatMap((o) => (o.hidden ? [o.hidden] : []));
   const share = (of: (h: (typeof hidden)[number]) => boolean) => hidden.filter(of).length / hidden.length;
   expect(hidden.length).toBeGreaterThan(80);
@@ -71,31 +71,31 @@ test('the main driver is among the first two in 90 %', () => {
 test('no remedy is offered that an expert would call harmful', () => {
   expect(faulty((o) => o.harm.length > 0)).toEqual([]);
 });
-test('what leads is stated no surer than it is right', () => {
+test('the first finding is stated no more certainly than it is right', () => {
   const leaders = outcomes.flatMap((o) => (o.report.diagnosis[0] ? [{ o, d: o.report.diagnosis[0] }] : []));
   expect(leaders).toHaveLength(outcomes.length);
   const mean = leaders.reduce((sum, { d }) => sum + d.probability, 0) / leaders.length;
   const right = leaders.filter(({ o, d }) => o.sample.truth.includes(d.disorder)).length / leaders.length;
   expect(right).toBeGreaterThanOrEqual(mean - 0.03);
 });
-test('what is harmless is said to be harmless, and nothing else is', () => {
+test('harmless signs are called harmless, and nothing else is', () => {
   expect(faulty((o) => o.report.harmless !== (o.sample.harmless ?? false))).toEqual([]);
 });
 
-test('of at least 60 pairs in which only the records decide, every member is right in 90 %', () => {
+test('of at least 60 pairs decided only by records, every member is right in 90 %', () => {
   const own = new Set([...RECORDS_DECIDE, ...WRITTEN_BLIND]);
   const pairs = pairsRight(outcomes.filter((o) => own.has(o.sample)));
   expect(pairs.all).toBeGreaterThanOrEqual(60);
   expect([pairs.right / pairs.all >= 0.9, pairs.wrong]).toEqual([true, pairs.wrong]);
 });
-test('asked well: from one sign alone, three proposed checks answered, the truth leads in 95 % and nothing false is stated', () => {
+test('from one sign and three proposed checks the true problem is first in 95 % and nothing false is stated', () => {
   const missed = played
     .filter((p) => !p.first)
     .map((p) => `${p.sample.name}: asked ${p.asked.join(', ')}; ${p.leader?.disorder}`);
   expect([missed.length / played.length <= 0.05, missed]).toEqual([true, missed]);
   expect(played.filter((p) => p.wronglySure).map((p) => p.sample.name)).toEqual([]);
 });
-test('taking away all records never makes a finding surer than the records that speak for it did', () => {
+test('removing all records never makes a finding more certain than the records that support it did', () => {
   const bare = (c: ReturnType<typeof caseOf>) => ({
     ...c,
     records: noRecords(),

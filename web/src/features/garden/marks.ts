@@ -22,7 +22,7 @@ export function marksOf(view: PlantOnView, placeId: string, tasks: readonly Task
     unclear: view.unclear,
     dry: left !== null && left < DRY_LEFT,
     ripe: due.some((t) => t.picks),
-    look: view.lastLook !== today && due.some((t) => t.round || t.see || t.source === 'look-again'),
+    look: view.lastLook !== today && due.some((t) => t.walk || t.see || t.source === 'look-again'),
     wet: left !== null && left >= FULL_LEFT,
   };
   return MARKS.filter((m) => has[m]);

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useFormat, useLink } from '../../lib/garden-context';
 import { useSay } from '../../ui/toast';
-import { inOrder, roundOf } from './round-of';
+import { inOrder, walkOf } from './walk-of';
 import { walkPlan } from './walk-plan';
 import { lastTime, numbersOf } from './last-time';
 import { useInspection } from './use-inspection';
@@ -31,7 +31,7 @@ export function useLook(view: PlantView, around: GardenView | undefined) {
     part,
     walking,
     /** parts in the order to check: the reason for this walk first */
-    order: inOrder(walking ? roundOf(around, plant.placeId)?.parts : []),
+    order: inOrder(walking ? walkOf(around, plant.placeId)?.parts : []),
     walk,
     after,
     inspection,

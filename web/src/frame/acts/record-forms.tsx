@@ -8,8 +8,8 @@ import {
   WATERING_ENDS,
   WATERING_WAYS,
   type RecordType,
-  NEIGHBOURS,
-  NEIGHBOUR_DEEDS,
+  COMPANIONS,
+  COMPANION_DEEDS,
 } from '@candid-leaf/core/records';
 import { SALVAGE } from '@candid-leaf/core/harvest';
 import type { ProductKind } from '@candid-leaf/core/products';
@@ -205,11 +205,11 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
       { name: 'fruit', label: 'Fruit set', as: 'number', quantity: 'count' },
     ],
   },
-  neighbour: {
+  companion: {
     icon: Sprout,
     asks: [
-      { name: 'what', label: 'Plant or weed', as: 'choice', start: 'weeds', options: wordsOf(NEIGHBOURS) },
-      { name: 'did', label: 'Action', as: 'choice', start: 'cleared', options: wordsOf(NEIGHBOUR_DEEDS) },
+      { name: 'what', label: 'Plant or weed', as: 'choice', start: 'weeds', options: wordsOf(COMPANIONS) },
+      { name: 'did', label: 'Action', as: 'choice', start: 'cleared', options: wordsOf(COMPANION_DEEDS) },
     ],
   },
   'rain-gauge': { icon: CloudRain, asks: [] },

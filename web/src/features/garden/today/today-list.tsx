@@ -258,7 +258,7 @@ function Answers({ task }: { task: TaskDto }) {
         <Link className={buttonLook('main')} to={link('plant', { plantId: task.plantId })} aria-label={task.title}>
           <Eye aria-hidden size={17} /> Go and see
         </Link>
-      ) : task.round && task.placeId ? (
+      ) : task.walk && task.placeId ? (
         <>
           <Link
             className={buttonLook('main')}

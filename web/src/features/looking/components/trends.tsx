@@ -1,5 +1,5 @@
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
-import { trendInWords, trendsOf, type Trend } from '@candid-leaf/core/rounds';
+import { trendInWords, trendsOf, type Trend } from '@candid-leaf/core/walks';
 import { MoveRight, TrendingDown, TrendingUp, type LucideIcon } from 'lucide-react';
 import { useMemo } from 'react';
 

@@ -7,7 +7,7 @@ import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { buttonLook } from '../../../ui/button';
 import { GardenPage } from '../../../frame/garden-page';
 import { PART_WORDS } from '../../../signs/plant/touch-plant';
-import { roundOf } from '../round-of';
+import { walkOf } from '../walk-of';
 import { walkPlan } from '../walk-plan';
 
 /** A walk along a bed. Interrupted, it continues at the first plant not yet looked over. */
@@ -27,7 +27,7 @@ function Walk({ view }: { view: GardenView }) {
   if (!plan) return <Navigate to={link('garden', {})} replace />;
   const done = plan.plants.filter(plan.looked).length;
   const next = plan.next();
-  const round = roundOf(view, placeId);
+  const walk = walkOf(view, placeId);
   const to = (plantId: string) => link('look', { plantId }, { walk: '1' });
   return (
     <>
@@ -38,11 +38,11 @@ function Walk({ view }: { view: GardenView }) {
             ? `${done} of ${plan.plants.length} looked over today.`
             : `All ${plan.plants.length} looked over today.`}
       </p>
-      {round && (
+      {walk && (
         <p className="mt-2 max-w-prose">
-          <strong>Why now:</strong> {round.why.join('; ')}. <strong>Look first at</strong>{' '}
-          {round.parts.map((p) => PART_WORDS[p].toLowerCase()).join(', ')}
-          {round.undersides ? ', and turn the leaves over.' : '.'}
+          <strong>Why now:</strong> {walk.why.join('; ')}. <strong>Look first at</strong>{' '}
+          {walk.parts.map((p) => PART_WORDS[p].toLowerCase()).join(', ')}
+          {walk.undersides ? ', and turn the leaves over.' : '.'}
         </p>
       )}
       <div className="mt-4 flex flex-wrap gap-2">

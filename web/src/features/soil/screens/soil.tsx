@@ -2,7 +2,7 @@ import { asInput } from '../../../lib/as-input';
 import { savePlace } from '../../../data/places';
 import { useWrite } from '../../../ui/use-write';
 import { Button, buttonLook } from '../../../ui/button';
-import { Neighbours } from '../components/neighbours';
+import { Companions } from '../components/companions';
 import type { PlaceDto, PlaceOnView } from '@candid-leaf/contract';
 import { isPotted } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
@@ -48,7 +48,7 @@ function Soil({ at }: { at: PlaceOnView }) {
       <div className="flex flex-col gap-4">
         <SoilTestPanel place={place} crop={crop} />
         <PlotHistory place={place} />
-        <Neighbours place={place} />
+        <Companions place={place} />
         <Drenches />
       </div>
       <div className="flex flex-col gap-4">

@@ -1,5 +1,5 @@
 import { WateringListInput, type NewLink } from '@candid-leaf/contract';
-import type { Away } from '@candid-leaf/core/rounds';
+import type { Away } from '@candid-leaf/core/walks';
 import { useQuery } from '@tanstack/react-query';
 import { Link2, Trash2 } from 'lucide-react';
 import { useState } from 'react';

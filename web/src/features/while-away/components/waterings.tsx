@@ -1,5 +1,5 @@
 import type { PourDto } from '@candid-leaf/contract';
-import type { Away } from '@candid-leaf/core/rounds';
+import type { Away } from '@candid-leaf/core/walks';
 import type { Formatter } from '@candid-leaf/core/units';
 
 type Planned = Pick<PourDto, 'id' | 'plants' | 'known' | 'plan'>;

@@ -9,11 +9,11 @@ import { at, last } from '../units/lists.js';
  * Common practice: a daily glance, a weekly walk with undersides, and after wet spells, heat, frost and absence;
  * before a storm; two weeks after a finding.
  */
-export const ROUND_RHYTHMS = ['daily', 'weekly', 'off'] as const;
+export const WALK_RHYTHMS = ['daily', 'weekly', 'off'] as const;
 /** How often the garden is walked. */
-export type RoundRhythm = (typeof ROUND_RHYTHMS)[number];
+export type WalkRhythm = (typeof WALK_RHYTHMS)[number];
 /** How often the garden is walked unless the gardener chooses. */
-export const DEFAULT_RHYTHM: RoundRhythm = 'weekly';
+export const DEFAULT_RHYTHM: WalkRhythm = 'weekly';
 
 /** Days between two walks. A daily glance does not turn leaves over; once a week it does. */
 const EVERY_DAYS = { daily: 1, weekly: 7 } as const;
@@ -36,7 +36,7 @@ export interface Away {
 }
 
 /** Why a walk is due. */
-export type RoundReason =
+export type WalkReason =
   | { kind: 'home'; days: number; until: Day }
   | { kind: 'storm'; on: Day; windMs: number }
   | { kind: 'frost'; on: Day; lowestC: number }
@@ -46,9 +46,9 @@ export type RoundReason =
   | { kind: 'rhythm'; lastOn: Day | null };
 
 /** What a walk depends on. */
-export interface RoundQuestion {
+export interface WalkQuestion {
   today: Day;
-  rhythm: RoundRhythm;
+  rhythm: WalkRhythm;
   /** when each plant was last looked over; null for never. No plants: no walk */
   lastLooks: readonly (Day | null)[];
   /** when each was planted out: a new plant is not a week without a look */
@@ -63,15 +63,15 @@ export interface RoundQuestion {
 }
 
 /** A walk that is due. */
-export interface RoundDue {
+export interface WalkDue {
   /** most important first */
-  reasons: RoundReason[];
+  reasons: WalkReason[];
   /** turn the leaves over */
   undersides: boolean;
 }
 
 /** Returns the walk due today; null if none. While the gardener is away none is due. */
-export function roundDue(q: RoundQuestion): RoundDue | null {
+export function walkDue(q: WalkQuestion): WalkDue | null {
   if (q.lastLooks.length === 0) return null;
   if (q.away.some((a) => a.from <= q.today && a.to >= q.today)) return null;
   // a bed counts as looked over when its last plant was
@@ -82,7 +82,7 @@ export function roundDue(q: RoundQuestion): RoundDue | null {
   const unseenSince = (day: Day): boolean => lastOn === null || lastOn <= day;
   if (lastOn === q.today) return null;
   const past = q.weather.filter((w) => w.date < q.today);
-  const reasons: RoundReason[] = [];
+  const reasons: WalkReason[] = [];
 
   const home = q.away.filter((a) => a.to < q.today && daysBetween(a.to, q.today) <= FRESH_DAYS).at(-1);
   if (home && unseenSince(home.to))
@@ -135,7 +135,7 @@ export function roundDue(q: RoundQuestion): RoundDue | null {
   return { reasons, undersides: !glance };
 }
 
-function isDue(q: RoundQuestion, lastOn: Day | null): boolean {
+function isDue(q: WalkQuestion, lastOn: Day | null): boolean {
   const every = EVERY_DAYS[q.rhythm as keyof typeof EVERY_DAYS];
   if (lastOn !== null) return daysBetween(lastOn, q.today) >= every;
   // never looked over: counts from the day it was planted

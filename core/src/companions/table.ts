@@ -1,9 +1,9 @@
-import type { Neighbour } from '../records/record-classes.js';
+import type { Companion } from '../records/record-classes.js';
 import { must } from '../units/lists.js';
 
 /** A companion plant and the evidence about it: no promise without its certainty. */
-interface NeighbourRow {
-  code: Neighbour['what'];
+interface CompanionRow {
+  code: Companion['what'];
   label: string;
   kind: 'ally' | 'weed' | 'host';
   known: string;
@@ -13,16 +13,16 @@ interface NeighbourRow {
 }
 
 const row = (
-  code: Neighbour['what'],
+  code: Companion['what'],
   label: string,
-  kind: NeighbourRow['kind'],
-  sure: NeighbourRow['sure'],
+  kind: CompanionRow['kind'],
+  sure: CompanionRow['sure'],
   known: string,
   source = 'common practice',
-): NeighbourRow => ({ code, label, kind, known, sure, source });
+): CompanionRow => ({ code, label, kind, known, sure, source });
 
 /** Companion plants and weeds, with their effect and how well it is known. */
-export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
+export const COMPANION_ROWS: readonly CompanionRow[] = [
   row(
     'french-marigold',
     'French marigold',
@@ -75,11 +75,11 @@ export const NEIGHBOUR_ROWS: readonly NeighbourRow[] = [
 ];
 
 /** Returns the row of a companion plant or weed. */
-export const neighbourRow = (code: Neighbour['what']): NeighbourRow =>
-  must(NEIGHBOUR_ROWS.find((r) => r.code === code));
+export const companionRow = (code: Companion['what']): CompanionRow =>
+  must(COMPANION_ROWS.find((r) => r.code === code));
 
 /** How well an effect is known, as shown on screen. */
-export const SURE_WORDS: Record<NeighbourRow['sure'], string> = {
+export const SURE_WORDS: Record<CompanionRow['sure'], string> = {
   good: 'good evidence',
   mixed: 'some evidence',
   none: 'no evidence',
@@ -89,4 +89,4 @@ export const SURE_WORDS: Record<NeighbourRow['sure'], string> = {
  * Returns whether the cut plants may be used as mulch.
  * @example mayLie('weeds') // true
  */
-export const mayLie = (what: Neighbour['what']): boolean => neighbourRow(what).kind === 'weed';
+export const mayLie = (what: Companion['what']): boolean => companionRow(what).kind === 'weed';

@@ -5,11 +5,11 @@ import { isPotted, type DisorderCode, type Inspection } from '@candid-leaf/core/
 import {
   DEFAULT_RHYTHM,
   partsFor,
-  roundDue,
-  roundReasonInWords,
-  type RoundDue,
-  type RoundQuestion,
-} from '@candid-leaf/core/rounds';
+  walkDue,
+  walkReasonInWords,
+  type WalkDue,
+  type WalkQuestion,
+} from '@candid-leaf/core/walks';
 import { frostFrom, NEWLY_PLANTED_DAYS } from '@candid-leaf/core/season';
 import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import { MoreThanOrEqual, type DataSource, type EntityManager } from 'typeorm';
@@ -33,8 +33,8 @@ const BACK_DAYS = 30;
  * decides.
  */
 @Injectable()
-export class RoundsSource extends RecordingSource {
-  readonly code = 'round';
+export class WalksSource extends RecordingSource {
+  readonly code = 'walk';
 
   constructor(
     @InjectDataSource() private readonly db: DataSource,
@@ -46,13 +46,13 @@ export class RoundsSource extends RecordingSource {
   async list(s: GardenSnapshot): Promise<Task[]> {
     const taken = await this.takenOn(this.db.manager, s);
     const due = livePlaces(s).flatMap((place) => {
-      const round = dueIn(s, place, taken);
-      return round ? [{ place, ...round }] : [];
+      const walk = dueIn(s, place, taken);
+      return walk ? [{ place, ...walk }] : [];
     });
     // after an absence the pots come first
-    const potsFirst = due.some((d) => d.round.reasons.some((r) => r.kind === 'home'));
+    const potsFirst = due.some((d) => d.walk.reasons.some((r) => r.kind === 'home'));
     return (potsFirst ? [...due].sort((a, b) => Number(isPotted(b.place)) - Number(isPotted(a.place))) : due).map((d) =>
-      taskFor(s, d.place, d.plants, d.round, d.open),
+      taskFor(s, d.place, d.plants, d.walk, d.open),
     );
   }
 
@@ -82,16 +82,16 @@ const idOf = (today: Day, place: PlaceEntity): string => `${today}:${place.id}`;
 const lastLook = (s: GardenSnapshot, plant: PlantEntity): Day | null =>
   s.recordsOf(plant.id).findLast((r) => r.type === 'inspection')?.day ?? null;
 
-interface RoundHere {
-  round: RoundDue;
+interface WalkHere {
+  walk: WalkDue;
   plants: readonly PlantEntity[];
   open: DisorderCode[];
 }
 
-function dueIn(s: GardenSnapshot, place: PlaceEntity, taken: readonly TreatmentEntity[]): RoundHere | null {
+function dueIn(s: GardenSnapshot, place: PlaceEntity, taken: readonly TreatmentEntity[]): WalkHere | null {
   const plants = livePlantsIn(s, place.id);
   const own = taken.filter((t) => plants.some((p) => p.id === t.plantId));
-  const question: RoundQuestion = {
+  const question: WalkQuestion = {
     today: s.today,
     rhythm: place.looking ?? DEFAULT_RHYTHM,
     lastLooks: plants.map((p) => lastLook(s, p)),
@@ -108,31 +108,31 @@ function dueIn(s: GardenSnapshot, place: PlaceEntity, taken: readonly TreatmentE
     away: s.garden.away ?? [],
     findings: own.map((t) => ({ disorder: t.disorder, openedOn: t.openedOn })),
   };
-  const round = roundDue(question);
-  return round && { round, plants, open: own.filter((t) => t.closedOn === null).map((t) => t.disorder) };
+  const walk = walkDue(question);
+  return walk && { walk, plants, open: own.filter((t) => t.closedOn === null).map((t) => t.disorder) };
 }
 
 function taskFor(
   s: GardenSnapshot,
   place: PlaceEntity,
   plants: readonly PlantEntity[],
-  round: RoundDue,
+  walk: WalkDue,
   open: readonly DisorderCode[],
 ): Task {
-  const why = round.reasons.map((r) => roundReasonInWords(r, s.today, s.format));
+  const why = walk.reasons.map((r) => walkReasonInWords(r, s.today, s.format));
   return {
     id: idOf(s.today, place),
     plantId: null,
     placeId: place.id,
     title: `Check ${place.name}`,
-    where: `${plants.length} ${plants.length === 1 ? 'plant' : 'plants'}${round.undersides ? ', turning leaves over' : ', at a glance'}`,
+    where: `${plants.length} ${plants.length === 1 ? 'plant' : 'plants'}${walk.undersides ? ', turning leaves over' : ', at a glance'}`,
     why: why.join('; '),
     dueOn: s.today,
-    minutes: Math.max(1, Math.round(plants.length * (round.undersides ? TURNED_MINUTES : GLANCE_MINUTES))),
+    minutes: Math.max(1, Math.round(plants.length * (walk.undersides ? TURNED_MINUTES : GLANCE_MINUTES))),
     litres: null,
     remedy: null,
     dose: null,
-    round: { why, undersides: round.undersides, parts: partsFor(round, plants[0]?.stage, open) },
+    walk: { why, undersides: walk.undersides, parts: partsFor(walk, plants[0]?.stage, open) },
     cautions: [],
   };
 }

@@ -1,5 +1,5 @@
 import type { SignCode } from '@candid-leaf/core/records';
-import { trendInWords, trendsOf } from '@candid-leaf/core/rounds';
+import { trendInWords, trendsOf } from '@candid-leaf/core/walks';
 import { addDays } from '@candid-leaf/core/units';
 import { ASOF } from '../helpers.js';
 
@@ -17,21 +17,21 @@ test('two, three, nine yellow leaves in two weeks: rising, faster than ageing', 
   const [trend] = trendsOf(counted('leaf-yellow-slow-few', [14, 2], [7, 3], [0, 9]), ASOF);
   expect(trendInWords(trend!)).toMatch(/: 2, 3, 9 in 14 days: rising, faster than normal ageing$/);
 });
-test('ageing gives up about two a week: four more in two weeks are no alarm, five are', () => {
+test('ageing yellows about two a week: four more in two weeks are normal, five are not', () => {
   expect(trendsOf(counted('leaf-yellow-slow-few', [14, 2], [7, 4], [0, 6]), ASOF)[0]!.fasterThanAgeing).toBeUndefined();
   expect(trendsOf(counted('leaf-yellow-slow-few', [14, 2], [7, 4], [0, 7]), ASOF)[0]!.fasterThanAgeing).toBe(true);
   expect(
     trendsOf(counted('fruit-blossom-end-dark', [14, 2], [7, 4], [0, 9]), ASOF)[0]!.fasterThanAgeing,
   ).toBeUndefined();
 });
-test('half as many and at least two make a course; less is steady', () => {
+test('half as many and at least two fewer make a trend; less is steady', () => {
   expect(courses([14, 4], [7, 5], [0, 5])).toBe('steady');
   expect(courses([14, 0], [7, 1], [0, 1])).toBe('steady');
   expect(courses([14, 4], [7, 6], [0, 8])).toBe('rising');
   expect(courses([14, 8], [7, 6], [0, 4])).toBe('falling');
   expect(courses([14, 5], [7, 2], [0, 0])).toBe('falling');
 });
-test('fewer than three counts in three weeks, or nothing ever found, tell nothing', () => {
+test('fewer than three counts in three weeks, or nothing ever found, say nothing', () => {
   expect(trendsOf(counted('pest-aphids', [7, 3], [0, 30]), ASOF)).toEqual([]);
   expect(trendsOf(counted('pest-aphids', [30, 1], [7, 3], [0, 30]), ASOF)).toEqual([]);
   expect(trendsOf(counted('pest-aphids', [14, 0], [7, 0], [0, 0]), ASOF)).toEqual([]);

@@ -1,10 +1,10 @@
 import { disorderRow } from '../diagnosis/tables/disorders.js';
 import { type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
-import type { RoundReason } from './round-due.js';
+import type { WalkReason } from './walk-due.js';
 
 /** Returns why a walk is due, one reason in half a line. */
-export function roundReasonInWords(r: RoundReason, today: Day, f: Formatter): string {
+export function walkReasonInWords(r: WalkReason, today: Day, f: Formatter): string {
   switch (r.kind) {
     case 'home':
       return `you were away for ${r.days} ${r.days === 1 ? 'day' : 'days'}, until ${f.day(r.until)}: check the pots first`;

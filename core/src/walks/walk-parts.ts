@@ -2,10 +2,10 @@ import { disorderRow } from '../diagnosis/tables/disorders.js';
 import type { Stage } from '../records/plant.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { PARTS, type Part, signRow } from '../records/vocabulary/signs.js';
-import type { RoundDue, RoundReason } from './round-due.js';
+import type { WalkDue, WalkReason } from './walk-due.js';
 
 /** Where to start looking, by reason (common practice: wet shows low and underneath, heat above, cold at the tip). */
-const BY_REASON: Record<RoundReason['kind'], readonly Part[]> = {
+const BY_REASON: Record<WalkReason['kind'], readonly Part[]> = {
   home: ['posture', 'soil', 'fruit'],
   storm: ['posture', 'stem', 'fruit'],
   frost: ['tip', 'leaves', 'flowers'],
@@ -34,7 +34,7 @@ const MOST_PARTS = 4;
 const SHOWS_FROM = 0.5;
 
 /** Returns the parts to start with, most pressing first: open problems, then the reason, then the season. */
-export function partsFor(due: RoundDue, stage: Stage | null | undefined, open: readonly DisorderCode[]): Part[] {
+export function partsFor(due: WalkDue, stage: Stage | null | undefined, open: readonly DisorderCode[]): Part[] {
   const ofTrouble = (code: DisorderCode): readonly Part[] =>
     disorderRow(code)
       .signs.filter(([sign, chance]) => chance >= SHOWS_FROM && signRow(sign).kind === 'sign')

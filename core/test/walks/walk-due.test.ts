@@ -1,18 +1,18 @@
-import { partsFor, roundDue, roundReasonInWords, type RoundQuestion } from '@candid-leaf/core/rounds';
+import { partsFor, walkDue, walkReasonInWords, type WalkQuestion } from '@candid-leaf/core/walks';
 import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
 import fc from 'fast-check';
 import { ASOF } from '../helpers.js';
 
 const day = (back: number) => addDays(ASOF, -back);
-type Weather = RoundQuestion['weather'][number];
+type Weather = WalkQuestion['weather'][number];
 /** Fair weather from three weeks back to a week ahead; `change` by days back, negative ahead. */
 const weather = (change: (back: number) => Partial<Weather> = () => ({})): Weather[] =>
   Array.from({ length: 28 }, (_, i) => {
     const back = 20 - i;
     return { date: day(back), tMinC: 14, tMaxC: 25, rainMm: 0, windMs: 2, ...change(back) };
   });
-const ask = (change: Partial<RoundQuestion> = {}) =>
-  roundDue({
+const ask = (change: Partial<WalkQuestion> = {}) =>
+  walkDue({
     today: ASOF,
     rhythm: 'weekly',
     lastLooks: [day(2), day(1)],
@@ -23,10 +23,10 @@ const ask = (change: Partial<RoundQuestion> = {}) =>
     findings: [],
     ...change,
   });
-const kinds = (change: Partial<RoundQuestion>) => ask(change)?.reasons.map((r) => r.kind) ?? [];
+const kinds = (change: Partial<WalkQuestion>) => ask(change)?.reasons.map((r) => r.kind) ?? [];
 
 describe('the rhythm', () => {
-  test('weekly: on the seventh day after the plant that was left out longest, with leaves turned over', () => {
+  test('weekly: seven days after the plant left longest, with leaves turned over', () => {
     expect(kinds({ lastLooks: [day(6), day(0)] })).toEqual([]);
     expect(kinds({ lastLooks: [day(7), day(0)] })).toEqual(['rhythm']);
     expect(ask({ lastLooks: [day(7), day(1)] })!.undersides).toBe(true);
@@ -36,21 +36,21 @@ describe('the rhythm', () => {
     expect(ask({ rhythm: 'daily', lastLooks: [day(8), day(1)] })).toMatchObject({ undersides: true });
     expect(kinds({ rhythm: 'off', lastLooks: [null, null] })).toEqual([]);
   });
-  test('a plant nobody has looked at is asked about a week after it was planted', () => {
+  test('a plant nobody has looked at is due a week after it was planted', () => {
     expect(kinds({ lastLooks: [null], plantedOn: [day(6)] })).toEqual([]);
     expect(kinds({ lastLooks: [null], plantedOn: [day(7)] })).toEqual(['rhythm']);
     expect(kinds({ lastLooks: [null], plantedOn: [null] })).toEqual(['rhythm']);
   });
-  test('no plants, looked at today already, or nobody there: no round', () => {
+  test('no plants, looked at today, or nobody there: no walk', () => {
     expect(ask({ lastLooks: [] })).toBeNull();
     expect(ask({ lastLooks: [ASOF, ASOF], weather: weather((b) => ({ windMs: b === -1 ? 12 : 2 })) })).toBeNull();
     expect(ask({ lastLooks: [day(30), null], away: [{ from: day(1), to: day(-3) }] })).toBeNull();
   });
 });
 
-describe('what asks by itself', () => {
+describe('what makes a walk due', () => {
   const wet = (from: number, to: number) => weather((b) => ({ rainMm: b <= from && b >= to ? 1 : 0 }));
-  test('three wet days on end, once they are over and for four days; two are none, and a look since ends it', () => {
+  test('three wet days in a row, once over and for four days; two are not enough, and a look since ends it', () => {
     expect(kinds({ weather: wet(3, 1), lastLooks: [day(4)] })).toEqual(['wet']);
     expect(kinds({ weather: wet(2, 1), lastLooks: [day(4)] })).toEqual([]);
     expect(kinds({ weather: wet(2, 0), lastLooks: [day(4)] })).toEqual([]);
@@ -63,7 +63,7 @@ describe('what asks by itself', () => {
     expect(kinds({ weather: hot(32), lastLooks: [day(3)] })).toEqual(['heat']);
     expect(kinds({ weather: hot(31.9), lastLooks: [day(3)] })).toEqual([]);
   });
-  test('a night of frost by the limit of the place, until it was looked at on that morning or later', () => {
+  test('a frost night by the place’s limit, until it was looked at that morning or later', () => {
     const cold = weather((b) => ({ tMinC: b === 1 ? 3 : 14 }));
     expect(kinds({ weather: cold, lastLooks: [day(2)] })).toEqual(['frost']);
     expect(kinds({ weather: cold, lastLooks: [day(1)] })).toEqual([]);
@@ -75,12 +75,12 @@ describe('what asks by itself', () => {
     expect(kinds({ weather: storm(3) })).toEqual([]);
     expect(kinds({ weather: storm(0) })).toEqual(['storm']);
   });
-  test('coming home, weightiest of all', () => {
+  test('coming home, most urgent of all', () => {
     const away = [{ from: day(10), to: day(2) }];
     expect(kinds({ away, lastLooks: [day(11)] })).toEqual(['home', 'rhythm']);
     expect(kinds({ away, lastLooks: [day(1)] })).toEqual([]);
   });
-  test('two weeks after a finding was taken on the others are looked at', () => {
+  test('two weeks after a treatment started the others are checked', () => {
     const finding = (back: number) => [{ disorder: 'early-blight' as const, openedOn: day(back) }];
     expect(kinds({ findings: finding(13) })).toEqual([]);
     expect(kinds({ findings: finding(14) })).toEqual(['finding']);
@@ -88,7 +88,7 @@ describe('what asks by itself', () => {
   });
 });
 
-test('property: a look at all of it ends every round; no later look makes one due', () => {
+test('property: looking at everything ends every walk; no later look makes one due', () => {
   const days = fc.integer({ min: 1, max: 20 });
   fc.assert(
     fc.property(
@@ -111,7 +111,7 @@ test('property: a look at all of it ends every round; no later look makes one du
   );
 });
 
-test('it opens where the reason, the open trouble and the season point, from the soil up', () => {
+test('it opens at the parts that the reason, the open problem and the season suggest, from the soil up', () => {
   const due = ask({ weather: weather((b) => ({ rainMm: b >= 1 && b <= 3 ? 5 : 0 })), lastLooks: [day(4)] })!;
   expect(partsFor(due, 'fruiting', [])).toEqual(['low-leaves', 'leaves', 'fruit']);
   expect(partsFor(due, 'fruiting', ['root-knot-nematodes'])).toContain('soil');
@@ -119,8 +119,8 @@ test('it opens where the reason, the open trouble and the season point, from the
 });
 
 test('each reason in half a line', () => {
-  const say = (r: Parameters<typeof roundReasonInWords>[0]) =>
-    roundReasonInWords(r, ASOF, METRIC_FORMAT).replaceAll('\u00a0', ' ');
+  const say = (r: Parameters<typeof walkReasonInWords>[0]) =>
+    walkReasonInWords(r, ASOF, METRIC_FORMAT).replaceAll('\u00a0', ' ');
   expect(say({ kind: 'wet', days: 3, until: day(1) })).toBe('3 wet days in a row, until 17 July');
   expect(say({ kind: 'home', days: 1, until: day(1) })).toBe(
     'you were away for 1 day, until 17 July: check the pots first',

@@ -1,5 +1,5 @@
 import { isRecordOf, type PlaceDto } from '@candid-leaf/contract';
-import { NEIGHBOUR_ROWS, neighbourRow, SURE_WORDS } from '@candid-leaf/core/neighbours';
+import { COMPANION_ROWS, companionRow, SURE_WORDS } from '@candid-leaf/core/companions';
 import { describeRecord } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
 import { Sprout } from 'lucide-react';
@@ -8,25 +8,25 @@ import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { RecordSheet } from '../../../frame/acts/record-sheet';
-import { neighboursQuery } from '../../../data/soil';
+import { companionsQuery } from '../../../data/soil';
 import { Unfold } from '../../../ui/unfold';
 
 /** Companion plants: planted, seen and cleared, with the evidence. */
-export function Neighbours({ place }: { place: PlaceDto }) {
+export function Companions({ place }: { place: PlaceDto }) {
   const garden = useGarden();
   const f = useFormat();
   const [open, setOpen] = useState(false);
-  const records = (useQuery(neighboursQuery(garden.id, place.id)).data ?? []).filter((r) => isRecordOf(r, 'neighbour'));
+  const records = (useQuery(companionsQuery(garden.id, place.id)).data ?? []).filter((r) => isRecordOf(r, 'companion'));
   return (
     <Panel title="Companion plants and weeds">
       {records.length > 0 && (
         <ul className="mt-1 divide-y divide-line">
           {records.map((r) => {
-            const row = neighbourRow(r.data.what);
+            const row = companionRow(r.data.what);
             return (
               <li key={r.id} className="py-1.5">
                 <p>
-                  {describeRecord('neighbour', r.data, f)}, {f.day(r.day)}
+                  {describeRecord('companion', r.data, f)}, {f.day(r.day)}
                 </p>
                 <p className="text-sm text-soft">
                   {row.known} ({SURE_WORDS[row.sure]}; {row.source})
@@ -42,7 +42,7 @@ export function Neighbours({ place }: { place: PlaceDto }) {
       <Unfold className="mt-2" look="act" title="About each plant">
         {() => (
           <ul className="divide-y divide-line">
-            {NEIGHBOUR_ROWS.map((r) => (
+            {COMPANION_ROWS.map((r) => (
               <li key={r.code} className="py-1.5">
                 <strong>{r.label}</strong> <span className="text-sm text-soft">({SURE_WORDS[r.sure]})</span>: {r.known}
               </li>
@@ -55,7 +55,7 @@ export function Neighbours({ place }: { place: PlaceDto }) {
         onClose={() => setOpen(false)}
         target={{ plantId: null, placeId: place.id, name: place.name }}
         day={garden.today}
-        kinds={['neighbour']}
+        kinds={['companion']}
       />
     </Panel>
   );

@@ -1,0 +1,4 @@
+export * from './walk-due.js';
+export * from './walk-parts.js';
+export * from './trend.js';
+export * from './wording.js';
