@@ -18,6 +18,7 @@ const CORE = [
   'planning',
   'raising',
   'diagnosis',
+  'growth',
   'season',
   'pruning',
   'pollination',

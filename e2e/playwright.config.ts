@@ -1,4 +1,7 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+
+const WITHOUT_WINDOW = '/usr/bin/chromium-headless-shell';
 
 /** The real page in Debian's Chromium, against a server that is already running at BASE_URL. */
 export default defineConfig({
@@ -20,7 +23,7 @@ export default defineConfig({
     // the page is kept on the device only where a story is about that
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: existsSync(WITHOUT_WINDOW) ? WITHOUT_WINDOW : '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, ROOT } from './lib/build.mjs';
-import { checkDisk, checkNode, ensureModules, ensurePackages, throwAwayFolder } from './lib/machine.mjs';
+import { checkDisk, checkNode, ensureModules, ensurePackages, preferPackage, throwAwayFolder } from './lib/machine.mjs';
 import { exec, stopTools } from './lib/exec.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
@@ -63,6 +63,8 @@ try {
     chromium: 'chromium',
     curl: 'curl',
   });
+  // Debian's Chromium without its own window: the same engine, a third faster
+  await preferPackage('chromium-headless-shell', 'chromium-headless-shell');
   await ensureModules();
   await buildAll(say);
   home = throwAwayFolder('test');

@@ -1,5 +1,6 @@
 import { IsCalendarDay, PlantMake } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
+import { type Growth, type Start, STARTS } from '@candid-leaf/core/growth';
 import { TRAININGS, type Training } from '@candid-leaf/core/pruning';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
@@ -27,6 +28,16 @@ export class PlantInput extends PlantMake {
   @IsIn([1, 2, 3])
   worth?: 1 | 2 | 3 | null;
 
+  /** its planting day is a guess ("this spring") */
+  @IsOptional()
+  @IsBoolean()
+  plantedAbout?: boolean | null;
+
+  /** how it came into its place: raised, bought or a rooted cutting */
+  @IsOptional()
+  @IsIn(STARTS)
+  start?: Start | null;
+
   /** its training; suggested by habit, season and heat if left out */
   @IsOptional()
   @IsIn(TRAININGS)
@@ -42,6 +53,14 @@ export class PlantInput extends PlantMake {
   @IsBoolean()
   varietyUnsure?: boolean | null;
 }
+
+/** A plant's growth as a page shows it. */
+export type GrowthDto = Pick<Growth, 'stage' | 'stageChance' | 'from' | 'seenOn' | 'unsure'> & {
+  /** m; null if nothing is known of its age and size */
+  heightM: number | null;
+  /** its height is too uncertain for what depends on it */
+  askHeight: boolean;
+};
 
 /** Why a plant ended. */
 export const PLANT_ENDS = ['season-over', 'disease', 'frost', 'died', 'given-away', 'made-room'] as const;
@@ -62,6 +81,8 @@ export class PlantEnded {
 
 /** A plant as stored. */
 export interface PlantDto extends PlantInput {
+  /** its growth on the day of the view; `stage` and `heightM` are what somebody last said */
+  growth?: GrowthDto;
   endedBecause?: PlantEnd | null;
   version: number;
   position: number;

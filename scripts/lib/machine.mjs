@@ -63,6 +63,12 @@ export async function ensurePackages(wanted) {
   if (!(await run(command))) throw new Plain(`Installing ${missing.join(' and ')} did not work. ${byHand}`);
 }
 
+/** Installs a Debian package that only makes things faster; without it all still works. */
+export async function preferPackage(program, name) {
+  if (has(program)) return;
+  await ensurePackages({ [program]: name }).catch(() => say(`Going on without ${name}: slower, not less.`));
+}
+
 /** Installs the npm packages if they are missing or the lock file has changed. */
 export async function ensureModules() {
   const stamp = join(ROOT, 'node_modules', '.candid-leaf');

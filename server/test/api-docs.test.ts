@@ -7,22 +7,19 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { v7 as uuid } from 'uuid';
-import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 import { installApiDocs } from '../src/api-docs/install.js';
-import { gardener, potted, startApp, type App } from './app.js';
+import { gardener, potted, useApp, useHoseTimer } from './app.js';
 import { ROUTES, worldOf } from './route-table.js';
 
-let app: App;
-let timer: HoseTimer;
+const timer = useHoseTimer();
+const app = useApp(
+  () => ({ timerHosts: [timer.url] }),
+  undefined,
+  (nest) => installApiDocs(nest, '9.9.9'),
+);
 let document: OpenAPIObject;
 beforeAll(async () => {
-  timer = await startHoseTimer();
-  app = await startApp({ timerHosts: [timer.url] }, undefined, (nest) => installApiDocs(nest, '9.9.9'));
   document = (await app.http().get('/api/openapi.json').expect(200)).body as OpenAPIObject;
-});
-afterAll(async () => {
-  await app.stop();
-  await timer.close();
 });
 
 test('the document is valid by an independent validator, and its page loads only from here', async () => {

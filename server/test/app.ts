@@ -1,9 +1,10 @@
-import { rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Test } from '@nestjs/testing';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DEMO_ACCOUNT, GARDEN, idOf } from '@candid-leaf/demo';
+import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 import { createConnection } from 'mysql2/promise';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
@@ -43,26 +44,70 @@ export class TestStation extends WeatherStation {
   }
 }
 
-/** The real application on a database of its own. */
-/** @param through another way to the database than the straight one */
-/** Starts an application before the tests of a file, and stops it after them. */
-export function useApp(...how: Parameters<typeof startApp>): App {
-  let running: App | undefined;
-  beforeAll(async () => {
-    running = await startApp(...how);
-  });
-  afterAll(() => running?.stop());
-  return new Proxy({} as App, { get: (_, name) => Reflect.get(running ?? {}, name) as unknown });
+type HowToStart = Parameters<typeof startApp>;
+
+/** Starts an application before the tests of a file, and stops it after them. Its settings may need what started before. */
+export const useApp = (more: HowToStart[0] | (() => HowToStart[0]) = {}, ...how: Rest<HowToStart>): App =>
+  useStarted(
+    () => startApp(typeof more === 'function' ? more() : more, ...how),
+    (app) => app.stop(),
+  );
+
+/** As `useApp`, with a fresh one for each test. */
+export const useAppEach = (...how: HowToStart): App =>
+  useStarted(
+    () => startApp(...how),
+    (app) => app.stop(),
+    { before: beforeEach, after: afterEach },
+  );
+
+/** Starts the stand-in of a hose timer before the tests of a file, and closes it after them. */
+export const useHoseTimer = (): HoseTimer => useStarted(startHoseTimer, (timer) => timer.close());
+
+/** Makes a temporary folder, and removes it after the tests of a file. */
+export function useFolder(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'candid-leaf-'));
+  afterAll(() => rmSync(folder, { recursive: true }));
+  return folder;
 }
 
-/** @param install what is put onto it besides, before it begins */
+type Rest<T extends unknown[]> = T extends [unknown?, ...infer R] ? R : never;
+
+/** Returns what `start` gives, once it has run: before all tests of a file, or before each. */
+export function useStarted<T extends object>(
+  start: () => Promise<T>,
+  end: (started: T) => Promise<unknown>,
+  { before, after } = { before: beforeAll, after: afterAll },
+): T {
+  let running: T | undefined;
+  before(async () => {
+    running = await start();
+  });
+  after(async () => {
+    if (running) await end(running);
+    running = undefined;
+  });
+  return new Proxy({} as T, { get: (_, name) => Reflect.get(running ?? {}, name) as unknown });
+}
+
+/** Returns the address of the tests' database server. */
+export function databaseRoot(): string {
+  const root = process.env.TEST_DATABASE_URL;
+  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  return root;
+}
+
+/**
+ * Starts an application on its own database.
+ * @param through another way to the database than the straight one
+ * @param install what is added before it begins
+ */
 export async function startApp(
   more: Partial<Config> = {},
   through?: string,
   install: (app: NestExpressApplication) => void = () => undefined,
 ) {
-  const root = process.env.TEST_DATABASE_URL;
-  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  const root = databaseRoot();
   const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
   const db = await createConnection(root);
   await db.query(`CREATE DATABASE ${name}`);

@@ -3,24 +3,26 @@ import { v7 as uuid } from 'uuid';
 import { Sweep } from '../src/accounts/sweep.service.js';
 import { Pulse } from '../src/health/pulse.service.js';
 import { WeatherService } from '../src/weather/weather.service.js';
-import { startApp, type App } from './app.js';
+import { databaseRoot, startApp, useStarted } from './app.js';
 import { flakyLink } from './flaky-link.js';
 import { gardenOf } from './gardening.js';
 
 /** The database goes away, and comes back. */
-let app: App;
-let link: Awaited<ReturnType<typeof flakyLink>>;
-beforeEach(async () => {
-  const root = process.env.TEST_DATABASE_URL;
-  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
-  link = await flakyLink(root);
-  app = await startApp({}, link.url);
-});
-afterEach(async () => {
-  link.mend();
-  await app.stop();
-  await link.close();
-});
+const each = { before: beforeEach, after: afterEach };
+const link = useStarted(
+  () => flakyLink(databaseRoot()),
+  async () => undefined,
+  each,
+);
+const app = useStarted(
+  () => startApp({}, link.url),
+  async (running) => {
+    link.mend();
+    await running.stop();
+    await link.close();
+  },
+  each,
+);
 
 const until = async (what: () => Promise<boolean>): Promise<void> => {
   for (let i = 0; !(await what()); i++) {

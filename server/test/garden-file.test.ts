@@ -1,6 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { DEMO_ACCOUNT, GARDEN, loadDemo } from '@candid-leaf/demo';
@@ -12,18 +11,10 @@ import { v7 as uuid } from 'uuid';
 import { fromBuffer, type Entry, type ZipFile as Unzipped } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { gardenFileSchema } from '../src/transfer/garden-file.schema.js';
-import { gardener, helper, potted, startApp, type Agent, type App } from './app.js';
+import { gardener, helper, potted, useApp, useFolder, type Agent } from './app.js';
 
-let app: App;
-let photos: string;
-beforeAll(async () => {
-  photos = mkdtempSync(join(tmpdir(), 'leaf-photos-'));
-  app = await startApp({ photos });
-});
-afterAll(async () => {
-  await app.stop();
-  rmSync(photos, { recursive: true });
-});
+const photos = useFolder();
+const app = useApp({ photos });
 
 type Files = Record<string, Buffer>;
 const unzipped = (zip: Buffer): Promise<Files> =>

@@ -1,24 +1,18 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { GardenView } from '@candid-leaf/contract';
 import type { Fault } from '@candid-leaf/core/records';
 import { v7 as uuid } from 'uuid';
-import { gardener, potted, startApp, type App } from './app.js';
+import { gardener, potted, startApp, useApp, useFolder } from './app.js';
 
 /** What stands before every route. */
-let app: App;
-const page = mkdtempSync(join(tmpdir(), 'page-'));
-beforeAll(async () => {
+const page = useFolder();
+beforeAll(() => {
   mkdirSync(join(page, 'assets'));
   writeFileSync(join(page, 'index.html'), '<!doctype html><title>The page</title>');
   writeFileSync(join(page, 'assets', 'main-abc.js'), `console.log("${'leaf '.repeat(1000)}");`);
-  app = await startApp({ webRoot: page });
 });
-afterAll(async () => {
-  await app.stop();
-  rmSync(page, { recursive: true });
-});
+const app = useApp({ webRoot: page });
 
 const WHO = { email: 'nobody@halt.example', password: 'does not matter' };
 const faults = (answer: { body: { faults?: Fault[] } }): string[] => (answer.body.faults ?? []).map((f) => f.path);

@@ -1,12 +1,8 @@
 import { v7 as uuid } from 'uuid';
-import { gardener, startApp, type App } from './app.js';
+import { gardener, useAppEach } from './app.js';
 
 /** Guessing passwords, making accounts by the dozen, and names that look alike. */
-let app: App;
-beforeEach(async () => {
-  app = await startApp({ signUpsPerHour: 12 });
-});
-afterEach(() => app.stop());
+const app = useAppEach({ signUpsPerHour: 12 });
 
 const PASSWORD = 'beside the old line';
 const tryWith = (email: string, password: string) => app.http().post('/api/session').send({ email, password });

@@ -1,20 +1,11 @@
-import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 import type { HoseTimerDto, PlacePlanDto, RecordDto } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
-import { startApp, type App } from './app.js';
+import { useApp, useHoseTimer } from './app.js';
 import { gardenOf } from './gardening.js';
 
 /** A timer belongs to one garden, and an outlet of it to one place. */
-let app: App;
-let timer: HoseTimer;
-beforeAll(async () => {
-  timer = await startHoseTimer();
-  app = await startApp({ timerHosts: [timer.url] });
-});
-afterAll(async () => {
-  await app.stop();
-  await timer.close();
-});
+const timer = useHoseTimer();
+const app = useApp(() => ({ timerHosts: [timer.url] }));
 const TODAY = '2026-07-18';
 const DRIP = { irrigation: 'drip', flowLPerH: 20 };
 

@@ -4,6 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { dataSourceOptions } from '../src/database/data-source.js';
 import { SteppedMigration } from '../src/database/migrations/stepped.js';
 import { openMigrated } from '../src/database/migrate.js';
+import { databaseRoot } from './app.js';
 
 /**
  * Migrations that are killed at a statement, before it or after it, and begun again. Every statement with KILL_EVERY=1; else some
@@ -15,8 +16,7 @@ let db: Connection;
 const names: string[] = [];
 beforeAll(async () => {
   jest.spyOn(console, 'log').mockImplementation(); // each killing would be told
-  const root = process.env.TEST_DATABASE_URL;
-  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  const root = databaseRoot();
   db = await createConnection(root);
 });
 afterAll(async () => {
@@ -28,7 +28,7 @@ async function emptyDatabase(): Promise<string> {
   const name = `candid_leaf_${uuid().replaceAll('-', '')}`;
   names.push(name);
   await db.query(`CREATE DATABASE ${name}`);
-  const url = new URL(process.env.TEST_DATABASE_URL!);
+  const url = new URL(databaseRoot());
   url.pathname = `/${name}`;
   return url.toString();
 }

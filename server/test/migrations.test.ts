@@ -2,6 +2,7 @@ import { createConnection, type Connection } from 'mysql2/promise';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { dataSourceOptions } from '../src/database/data-source.js';
+import { databaseRoot } from './app.js';
 
 /** What was kept by the first versions is there after the house was put in order. */
 let db: Connection;
@@ -13,8 +14,7 @@ const [account, garden, drip, can, plant, second, trouble, variety, companion] =
 const [minutes, lost, litres, task, watering, bench] = Array.from({ length: 6 }, () => uuid());
 
 beforeAll(async () => {
-  const root = process.env.TEST_DATABASE_URL;
-  if (!root) throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test');
+  const root = databaseRoot();
   db = await createConnection(root);
   await db.query(`CREATE DATABASE ${name}`);
   const url = new URL(root);

@@ -1,15 +1,11 @@
 import type { WeatherDto } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
-import { startApp, type App } from './app.js';
+import { useAppEach } from './app.js';
 import { gardenOf } from './gardening.js';
 
 /** What was measured is never lost, and never overwritten by a forecast. */
-let app: App;
-beforeEach(async () => {
-  app = await startApp();
-});
-afterEach(() => app.stop());
+const app = useAppEach();
 
 const TODAY = '2026-07-18';
 

@@ -1,21 +1,13 @@
 import type { PeopleDto, WateringListView } from '@candid-leaf/contract';
 import { DEMO_ACCOUNT } from '@candid-leaf/demo';
-import { startMail, type KeptMail, type MailStandIn } from '@candid-leaf/standins';
+import { startMail, type KeptMail } from '@candid-leaf/standins';
 import { v7 as uuid } from 'uuid';
 import { LeavingService } from '../src/people/leaving.service.js';
 import { Clock } from '../src/shared/clock.js';
-import { gardener, helper, potted, startApp, type App } from './app.js';
+import { gardener, helper, potted, startApp, useApp, useStarted } from './app.js';
 
-let app: App;
-let mail: MailStandIn;
-beforeAll(async () => {
-  mail = await startMail();
-  app = await startApp({ smtpUrl: mail.smtpUrl, publicUrl: 'http://leaf.example' });
-});
-afterAll(async () => {
-  await app.stop();
-  await mail.close();
-});
+const mail = useStarted(startMail, (m) => m.close());
+const app = useApp(() => ({ smtpUrl: mail.smtpUrl, publicUrl: 'http://leaf.example' }));
 afterEach(() => jest.restoreAllMocks());
 
 const HOUR = 3600 * 1000;

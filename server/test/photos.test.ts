@@ -1,5 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { existsSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DEMO_ACCOUNT } from '@candid-leaf/demo';
 import exifr from 'exifr';
@@ -8,18 +7,10 @@ import { v7 as uuid } from 'uuid';
 import { LeavingService } from '../src/people/leaving.service.js';
 import { PhotosService } from '../src/photos/photos.service.js';
 import { Clock } from '../src/shared/clock.js';
-import { gardener, potted, startApp, type App } from './app.js';
+import { gardener, potted, startApp, useApp, useFolder } from './app.js';
 
-let app: App;
-let folder: string;
-beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'leaf-photos-'));
-  app = await startApp({ photos: folder, photoMb: 1 });
-});
-afterAll(async () => {
-  await app.stop();
-  rmSync(folder, { recursive: true });
-});
+const folder = useFolder();
+const app = useApp({ photos: folder, photoMb: 1 });
 afterEach(() => jest.restoreAllMocks());
 
 const DAY_MS = 24 * 3600 * 1000;

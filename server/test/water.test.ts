@@ -1,19 +1,10 @@
 import type { BenchDto, GardenView, PlacePlanDto, PlantView } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
-import { startHoseTimer, type HoseTimer } from '@candid-leaf/standins';
 import { v7 as uuid } from 'uuid';
-import { gardener, potted, startApp, type App } from './app.js';
+import { gardener, potted, useApp, useHoseTimer } from './app.js';
 
-let app: App;
-let timer: HoseTimer;
-beforeAll(async () => {
-  timer = await startHoseTimer();
-  app = await startApp({ timerHosts: [timer.url] });
-});
-afterAll(async () => {
-  await app.stop();
-  await timer.close();
-});
+const timer = useHoseTimer();
+const app = useApp(() => ({ timerHosts: [timer.url] }));
 const TODAY = '2026-07-18';
 
 async function dripBed() {

@@ -1,4 +1,4 @@
-import { USUAL_DEGREE_DAYS } from '../planning/dates.js';
+import { USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import { SET_TO_RIPE } from './ripening.js';

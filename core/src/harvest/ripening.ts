@@ -1,14 +1,14 @@
-import { BASE_C, degreeDays } from '../climate/degree-days.js';
+import { degreeDays } from '../climate/degree-days.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { Crop, PlantType } from '../records/plant.js';
 import type { PickRipeness } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /**
- * Degree days from set to ripe, °C·d over 10 °C: a tomato takes 45 to 55 days in usual weather of 13 °C·d a day, a
+ * Degree days from set to ripe, °C·d over 6 °C: a tomato takes 45 to 55 days in usual weather of 17 °C·d a day, a
  * pepper to full colour 55 to 65 (common practice, from memory). The middle, and the error.
  */
-export const SET_TO_RIPE: Record<Crop, number> = { tomato: 650, pepper: 780 };
+export const SET_TO_RIPE: Record<Crop, number> = { tomato: 850, pepper: 1020 };
 const SPREAD = 0.1;
 
 interface RipeWhen {
@@ -46,7 +46,8 @@ export function ripenessInWords(crop: Crop, type: PlantType | null, colour: stri
 const SHELF_DAYS: Record<PickRipeness, number> = { ripe: 0, blush: 7, green: 18 };
 /** Days it stays good after that (judgement). */
 const GOOD_DAYS = 5;
-const SHELF_BASE_C = BASE_C;
+/** Picked fruit hardly ripens under this, °C (judgement). */
+const SHELF_BASE_C = 10;
 const SHELF_USUAL_C = 20;
 
 interface OnShelf {

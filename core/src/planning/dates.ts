@@ -1,6 +1,6 @@
 import { daysToMaturityOf } from '../varieties/variety.js';
 import { type WeatherDay } from '../climate/gaps.js';
-import { degreeDays, degreeDaySum } from '../climate/degree-days.js';
+import { degreeDays, degreeDaySum, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import { TOP_BEFORE_DAYS } from '../pruning/cut-plan.js';
 import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
 import { frostsOf, type GrowingYear, type SeasonMode } from '../season/growing-year.js';
@@ -105,12 +105,6 @@ const TOP_BAND = [TOP_BEFORE_DAYS + 10, TOP_BEFORE_DAYS - 10] as const;
 /** Days to maturity of a fast bush variety for a second crop, if the variety itself is no bush. */
 export const SECOND_CROP_DAYS = 65;
 
-/**
- * Degree days of a usual day in the weeks for which packets count, °C·d: a mean of about 23 °C over the base of 10 °C
- * (judgement; 75 days then take about 1,000 °C·d, within what processing tomatoes take from transplant to first ripe
- * fruit, UC IPM, from memory).
- */
-export const USUAL_DEGREE_DAYS = 13;
 const LEAST_RATE = 2;
 const RATE_DAYS = 14;
 

@@ -1,6 +1,6 @@
 import { PotWeight, RainGauge, SoilCheck, SoilWarmth, Watering, WateringEntry } from './water-records.js';
 import { Feeding, Pruning, Spraying } from './care-records.js';
-import { Happening, Companion, Inspection, Note, Picking, TrussCount } from './seen-records.js';
+import { Companion, GrowthSeen, Happening, Inspection, Note, Picking, TrussCount } from './seen-records.js';
 
 export * from './water-records.js';
 export * from './care-records.js';
@@ -23,6 +23,7 @@ export const RECORD_CLASSES = {
   'pot-weight': PotWeight,
   'rain-gauge': RainGauge,
   'truss-count': TrussCount,
+  growth: GrowthSeen,
   companion: Companion,
   inspection: Inspection,
 };

@@ -188,6 +188,19 @@ export const RECORD_TYPES = {
     describe: (d) =>
       `Truss ${d.truss}: ${d.flowers} flowers, ${d.fruit} fruit set${d.flowers + d.fruit > 0 ? ` (${Math.round((100 * d.fruit) / (d.flowers + d.fruit))} %)` : ''}`,
   }),
+  growth: kind<'growth'>()({
+    list: null, // in a case file it is the plant's stage and height
+    of: 'plant-or-place',
+    track: 'seen',
+    offeredOn: BOTH,
+    label: 'Stage and height',
+    done: 'stage or height noted',
+    describe: (d, f) =>
+      together([
+        d.stage ? `Stage: ${d.stage}${d.orLater ? ' or later' : d.soon ? ', the next one near' : ''}` : '',
+        d.heightM != null ? `${d.rough ? 'about ' : ''}${f.centimetres(d.heightM * 100)} tall` : '',
+      ]),
+  }),
   companion: kind<'companion'>()({
     list: null, // the open format has no list for it
     of: 'plant-or-place',

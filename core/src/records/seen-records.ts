@@ -23,6 +23,7 @@ import {
   COMPANION_DEEDS,
 } from './choices.js';
 import { Dated, FINITE } from './dated.js';
+import { type Stage, STAGES } from './plant.js';
 import { MOST_REASON } from './record-limits.js';
 import { SignSeen } from './observation.js';
 import { IsListOf } from './parts.js';
@@ -111,6 +112,34 @@ export class TrussCount extends Dated {
   @Min(0)
   @Max(200)
   fruit: number;
+}
+
+/** Stage or height of a plant, as somebody saw it. */
+export class GrowthSeen extends Dated {
+  @IsOptional()
+  @IsIn(STAGES)
+  stage?: Stage | null;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.01)
+  @Max(6, { message: 'must be 6 m or less' })
+  heightM?: number | null;
+
+  /** the height is a word ("hip high"), not a measure */
+  @IsOptional()
+  @IsBoolean()
+  rough?: boolean;
+
+  /** it has reached this stage, or a later one */
+  @IsOptional()
+  @IsBoolean()
+  orLater?: boolean;
+
+  /** whether the next stage is near: buds, or fruit that is full-sized and green */
+  @IsOptional()
+  @IsBoolean()
+  soon?: boolean;
 }
 
 /** What grows beside the crop: companions, weeds, host plants. */

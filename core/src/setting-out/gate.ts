@@ -1,7 +1,7 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import { degreeDays } from '../climate/degree-days.js';
 import { SCREEN_FROST_C, STRONG_WIND_MS } from '../climate/limits.js';
-import { USUAL_DEGREE_DAYS } from '../planning/dates.js';
+import { USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
 import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, SOIL_FROM_C, WEEK_DAYS } from './limits.js';

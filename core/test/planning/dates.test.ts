@@ -174,9 +174,9 @@ describe('each date opens to how it was computed', () => {
       tMaxC: 28,
       rainMm: 0,
     }));
-    // 40 days of 13 °C·d are 40 of the 75 days at 13 that the kind is reckoned with
+    // 40 days of 17 °C·d are 40 of the 75 days at 17 that the variety needs
     const told = how(q({ plantedOn: '2026-05-06', today: '2026-06-14', weather }), 'first-fruit');
-    expect(told).toMatch(/^It has had 53 % of the warmth above 10\s°C .*recently a day adds 1 %\.$/);
+    expect(told).toMatch(/^It has had 53 % of the warmth above 6\s°C .*recently a day adds 1 %\.$/);
   });
 });
 

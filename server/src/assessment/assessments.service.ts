@@ -18,7 +18,9 @@ import {
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { notFound } from '../shared/http-errors.js';
-import { forecastIn, plantCaseOf } from './plant-case.js';
+import { forecastIn } from './weather-lists.js';
+import { plantCaseOf } from './plant-case.js';
+import { kept, placeStamp, plantStamp } from './stamps.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
 /** Work longer than this yields to other requests, ms. */
@@ -111,33 +113,3 @@ const concludedOf = (
   kept(s, `plant ${plant.id}`, plantStamp(s, plant, place), () =>
     conclude({ id: plant.id, case: plantCaseOf(s, plant, place) }, forecast, s.format),
   );
-
-/** Returns the versions of everything a plant's assessment depends on. */
-const plantStamp = (s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): string =>
-  [
-    ...commonStamp(s, place),
-    plant.revision,
-    s.varietyOf(plant)?.revision ?? '',
-    s.kept.stampOf(plant.id),
-    // a bed's ground is shared by its plants
-    livePlantsIn(s, place.id).length,
-  ].join(' ');
-
-const placeStamp = (s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEntity[]): string =>
-  [
-    ...commonStamp(s, place),
-    ...plants.flatMap((p) => [p.id, p.revision, s.varietyOf(p)?.revision ?? '', s.kept.stampOf(p.id)]),
-  ].join(' ');
-
-const commonStamp = (s: GardenSnapshot, place: PlaceEntity): readonly string[] => [
-  s.today,
-  String(s.garden.version),
-  s.kept.weatherRevision,
-  s.kept.stampOf(), // the rain gauge
-  place.revision,
-  s.kept.stampOf(place.id),
-];
-
-/** Returns the cached result if nothing it depends on has changed. */
-const kept = <T>(s: GardenSnapshot, key: string, stamp: string, work: () => T): T =>
-  s.kept.remember(key, stamp, s.tentative, work);

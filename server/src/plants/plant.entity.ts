@@ -1,5 +1,6 @@
 import type { Crop, DisorderCode, GrowthHabit, PlantType, Stage } from '@candid-leaf/core/records';
 import type { PlantEnd } from '@candid-leaf/contract';
+import type { Start } from '@candid-leaf/core/growth';
 import type { Training } from '@candid-leaf/core/pruning';
 import { Column, Entity } from 'typeorm';
 import { GardenRow } from '../shared/garden-row.entity.js';
@@ -22,6 +23,7 @@ export class PlantEntity extends GardenRow {
   @Column('varchar', { length: 20, nullable: true })
   type: PlantType | null;
 
+  /** its stage and height, as somebody last said in its form; the growth model goes on from there */
   @Column('varchar', { length: 20, nullable: true })
   stage: Stage | null;
 
@@ -30,6 +32,18 @@ export class PlantEntity extends GardenRow {
 
   @Column('double', { nullable: true })
   heightM: number | null;
+
+  /** the day on which stage and height were said */
+  @Column('date', { nullable: true })
+  seenOn: string | null;
+
+  /** its planting day is a guess */
+  @Column('boolean', { nullable: true })
+  plantedAbout: boolean | null;
+
+  /** how it came into its place */
+  @Column('varchar', { length: 20, nullable: true })
+  start: Start | null;
 
   @Column('double', { nullable: true })
   spacingM: number | null;

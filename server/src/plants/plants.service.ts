@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { PlantDto, PlantEnded, PlantInput } from '@candid-leaf/contract';
 import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import { GardensService } from '../gardens/gardens.service.js';
 import { noteGrown } from '../places/grown.js';
 import { PlaceEntity } from '../places/place.entity.js';
@@ -12,8 +13,19 @@ import { PlantEntity } from './plant.entity.js';
 
 /** Returns a plant without the server's own fields. */
 export const plantDto = (p: PlantEntity): PlantDto => {
-  const { gardenId: _g, deletedAt: _d, revision: _r, ...rest } = p;
+  const { gardenId: _g, deletedAt: _d, revision: _r, seenOn: _s, ...rest } = p;
   return rest;
+};
+
+/** Returns the day on which stage and height were said: today if they are new, else as before. */
+const seenOn = (
+  input: Pick<PlantInput, 'stage' | 'heightM'>,
+  before: Pick<PlantEntity, 'stage' | 'heightM' | 'seenOn'> | null,
+  today: Day,
+): Day | null => {
+  const [stage, heightM] = [input.stage ?? null, input.heightM ?? null];
+  if (stage === null && heightM === null) return null;
+  return before && before.stage === stage && before.heightM === heightM ? before.seenOn : today;
 };
 
 /** Creates and changes plants. */
@@ -47,6 +59,9 @@ export class PlantsService {
           stage: input.stage ?? null,
           transplantedOn: input.transplantedOn ?? null,
           heightM: input.heightM ?? null,
+          seenOn: seenOn(input, await m.findOneBy(PlantEntity, { id: input.id, gardenId }), today),
+          plantedAbout: input.plantedAbout ?? null,
+          start: input.start ?? null,
           spacingM: input.spacingM ?? null,
           resistantTo: input.resistantTo ?? [],
           training: input.training ?? null,

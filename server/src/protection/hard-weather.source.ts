@@ -1,3 +1,4 @@
+import { stageIn } from '../assessment/growth.js';
 import { type Dealt } from '@candid-leaf/core/support';
 import { dealFor, dealInWords } from '@candid-leaf/core/care';
 import { Injectable } from '@nestjs/common';
@@ -16,7 +17,7 @@ import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import { laterOf, litresOf } from '@candid-leaf/core/water';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
-import { forecastIn } from '../assessment/plant-case.js';
+import { forecastIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { notFound } from '../shared/http-errors.js';
@@ -173,7 +174,7 @@ function inSpell(
     facts: contexts[0]?.case.place ?? place,
     plants: plants.length,
     areaM2: place.lengthM != null && place.widthM != null ? place.lengthM * place.widthM : null,
-    stages: plants.map((p) => p.stage),
+    stages: plants.map((p) => stageIn(s, p)),
     water:
       known && assessed
         ? {

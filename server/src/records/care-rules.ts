@@ -1,4 +1,5 @@
 import { heavyFaults, useFaults } from '@candid-leaf/core/harvest';
+import { growthFaults } from '@candid-leaf/core/growth';
 import { companionFaults } from '@candid-leaf/core/companions';
 import { cutFaults } from '@candid-leaf/core/pruning';
 import { Injectable } from '@nestjs/common';
@@ -8,6 +9,7 @@ import { labelGramsEach } from '@candid-leaf/core/products';
 import { conflictFaults, waitFaults } from '@candid-leaf/core/spray';
 import {
   Feeding,
+  GrowthSeen,
   Happening,
   isPotted,
   Spraying,
@@ -43,6 +45,7 @@ export class CareRules {
     if (data instanceof Feeding) throwIfFaults(await this.feedFaults(m, gardenId, input.id, data, at));
     if (data instanceof Spraying) throwIfFaults(await sprayFaults(m, input.id, data, at));
     if (data instanceof Companion) throwIfFaults(companionFaults(data, 'data.'));
+    if (data instanceof GrowthSeen) throwIfFaults(growthFaults(data, 'data.'));
     if (data instanceof Pruning) throwIfFaults(cutFaults(data, 'data.'));
     if (data instanceof Picking) throwIfFaults(await pickFaults(m, input.id, data, at));
     if (data instanceof Happening && data.what === 'harvest') throwIfFaults(await harvestFaults(m, input.id, data, at));

@@ -1,3 +1,4 @@
+import { stageIn } from '../assessment/growth.js';
 import { Injectable } from '@nestjs/common';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { daysToMaturityOf } from '@candid-leaf/core/varieties';
@@ -13,7 +14,7 @@ import type { Inspection, Picking, TrussCount } from '@candid-leaf/core/records'
 import { waitsOn } from '@candid-leaf/core/spray';
 import type { Spraying } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import { forecastIn, weatherIn } from '../assessment/plant-case.js';
+import { forecastIn, weatherIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -65,8 +66,9 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
     .map((r) => r.data as Spraying);
   if (waitsOn(s.today, sprays).length > 0) return null;
   const last = records.filter((r) => r.type === 'picking').at(-1);
-  if (last) return plant.stage === 'late' ? null : addDays(last.day, PICK_EVERY_DAYS[plant.crop]);
-  if (plant.stage === 'ripening') return s.today;
+  const stage = stageIn(s, plant);
+  if (last) return stage === 'late' ? null : addDays(last.day, PICK_EVERY_DAYS[plant.crop]);
+  if (stage === 'ripening') return s.today;
   const set = records.find((r) => r.type === 'truss-count' && (r.data as TrussCount).fruit > 0);
   if (set) return ripeFromSet(plant.crop, set.day, s.today, weatherIn(s))?.from ?? null;
   // by the packet alone only if the packet is known

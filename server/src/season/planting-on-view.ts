@@ -25,7 +25,7 @@ import {
   type HardeningPlan,
 } from '@candid-leaf/core/setting-out';
 import { addDays } from '@candid-leaf/core/units';
-import { weatherIn } from '../assessment/plant-case.js';
+import { weatherIn } from '../assessment/weather-lists.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';

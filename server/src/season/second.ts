@@ -4,6 +4,7 @@ import { SECOND_CROP_DAYS, secondCropIn, secondSowing } from '@candid-leaf/core/
 import { coverOf } from '@candid-leaf/core/records';
 import { frostsOf } from '@candid-leaf/core/season';
 import { addDays } from '@candid-leaf/core/units';
+import { stageIn } from '../assessment/growth.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { groundOf, modeOf, seasonOf } from './planting-on-view.js';
 
@@ -24,7 +25,7 @@ export function secondIn(s: GardenSnapshot, year: number): SeasonView['second'] 
         place: { kind: place.kind, history: groundOf(place) },
         year,
         standing: plants.length,
-        leaving: plants.filter((p) => p.habit === 'determinate' || p.stage === 'late').length,
+        leaving: plants.filter((p) => p.habit === 'determinate' || stageIn(s, p) === 'late').length,
         shields: [],
       });
       const text = answer.fits

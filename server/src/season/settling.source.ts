@@ -1,3 +1,4 @@
+import { sizeIn } from '../assessment/growth.js';
 import { Injectable } from '@nestjs/common';
 import { nibblersOn } from '@candid-leaf/core/raising';
 import type { Happening } from '@candid-leaf/core/records';
@@ -63,7 +64,7 @@ const youngIn = (s: GardenSnapshot, placeId: string): { plant: PlantEntity; on: 
   livePlantsIn(s, placeId).flatMap((plant) => {
     const on = nibblersOn({
       plantedOn: plant.transplantedOn,
-      heightM: plant.heightM,
+      heightM: sizeIn(s, plant).heightM,
       lookedOn: newestEvent(s, plant.id, WHAT),
       today: s.today,
     });

@@ -1,5 +1,6 @@
 import type { StoodPlace } from '@candid-leaf/contract';
 import { disorderRow } from '@candid-leaf/core/diagnosis';
+import { sizeIn } from '../assessment/growth.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import { groundOf, nameOf, yearOf } from './planting-on-view.js';
 
@@ -15,7 +16,7 @@ export function stoodIn(s: GardenSnapshot, year: number): StoodPlace[] {
         crop: p.crop,
         habit: p.habit,
         type: p.type,
-        heightM: p.heightM,
+        heightM: sizeIn(s, p).heightM,
         training: p.training,
         variety: nameOf(s, p),
         plantedOn: p.transplantedOn!,

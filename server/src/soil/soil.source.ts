@@ -5,7 +5,7 @@ import { mulchOfPlace } from '@candid-leaf/core/care';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { mulchInWords, type MulchPlan } from '@candid-leaf/core/soil';
 import type { EntityManager } from 'typeorm';
-import { weatherIn } from '../assessment/plant-case.js';
+import { weatherIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { revisionOf } from '../shared/garden-revision.js';

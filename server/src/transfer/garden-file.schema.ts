@@ -67,7 +67,8 @@ export function gardenFileSchema(db: DataSource): Record<string, unknown> & { $d
     defs[table.name] = {
       type: 'object',
       properties: Object.fromEntries(columns.map((c) => [c.propertyName, typeOf(c)])),
-      required: columns.map((c) => c.propertyName),
+      // an older file lacks fields that are new; each of these may be empty
+      required: columns.filter((c) => !c.isNullable).map((c) => c.propertyName),
       additionalProperties: false,
     };
   }

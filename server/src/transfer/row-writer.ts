@@ -1,4 +1,5 @@
 import { byDate, type SoilTest } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import { withLevels } from '@candid-leaf/core/soil';
 import { Between, In, type EntityManager } from 'typeorm';
 import { GardenEntity } from '../gardens/garden.entity.js';
@@ -34,6 +35,7 @@ export class RowWriter {
     private readonly m: EntityManager,
     private readonly gardenId: string,
     private readonly accountId: string,
+    private readonly today: Day,
   ) {}
 
   /** @returns how many were added; days of weather already known are not */
@@ -105,6 +107,8 @@ export class RowWriter {
         stage: null,
         transplantedOn: null,
         heightM: null,
+        plantedAbout: null,
+        start: null,
         spacingM: null,
         training: null,
         worth: null,
@@ -114,7 +118,13 @@ export class RowWriter {
         retiredOn: null,
         resistantTo: [],
       };
-      await this.m.insert(PlantEntity, { ...blank, ...rest, ...this.row, position });
+      await this.m.insert(PlantEntity, {
+        ...blank,
+        ...rest,
+        ...this.row,
+        seenOn: input.stage || input.heightM != null ? this.today : null,
+        position,
+      });
       if (input.transplantedOn) await noteGrown(this.m, input.placeId, input.transplantedOn);
     }
   }

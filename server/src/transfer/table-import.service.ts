@@ -91,7 +91,7 @@ export class TableImportService {
       return await this.gardens.change(gardenId, async (m, garden) => {
         const names = await Names.of(m, gardenId);
         const maker = new RowMaker(plan.table, importId, this.gardens.today(garden), names);
-        const writer = new RowWriter(m, gardenId, accountId);
+        const writer = new RowWriter(m, gardenId, accountId, this.gardens.today(garden));
         const report = await this.pour(plan, file, maker, writer, brokenOff);
         if (plan.dry || (report.faulty > 0 && !plan.skipFaulty) || report.good === 0) throw new TakenBack(report);
         await m.insert(ImportEntity, {
@@ -184,7 +184,7 @@ export class TableImportService {
           ? []
           : Array.from({ length: before.lastLine }, (_, i) => maker.idOf(i + 1));
       if (found.table === 'plants') await this.mustBeUnused(m, gardenId, ids);
-      await new RowWriter(m, gardenId, found.madeBy).undo(before, ids);
+      await new RowWriter(m, gardenId, found.madeBy, '').undo(before, ids);
       await m.update(ImportEntity, { id: importId }, { undoneAt: this.clock.now() });
     });
   }

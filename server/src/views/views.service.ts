@@ -17,7 +17,9 @@ import { CLEAR_FROM, disorderRow, type Remedy } from '@candid-leaf/core/diagnosi
 import type { Inspection, TrussCount } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { Assessments } from '../assessment/assessments.service.js';
-import { plantCaseOf, recordsOfPlant } from '../assessment/plant-case.js';
+import { growthDto, growthIn } from '../assessment/growth.js';
+import { plantCaseOf } from '../assessment/plant-case.js';
+import { recordsOfPlant } from '../assessment/own-records.js';
 import { livePlaces, livePlantsIn, Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { planOf } from '../feeding/feeding.source.js';
 import { GardensService } from '../gardens/gardens.service.js';
@@ -73,7 +75,7 @@ export class ViewsService {
     return {
       garden: { ...this.gardens.dto(s.garden), today: s.today },
       place: placeDto(place),
-      plant: plantDto(plant),
+      plant: { ...plantDto(plant), growth: growthDto(growthIn(s, plant, place)) },
       ended,
       report: { ...report, remedies: inOwnOrder(report.remedies, helped) },
       weather: s.weather.map(weatherDto),
@@ -130,7 +132,7 @@ function placeOnView(
 ): PlaceOnView {
   const plants = livePlantsIn(s, place.id).flatMap((plant) => {
     const own = assessed.get(plant.id);
-    return own ? [plantOnView(s, plant, own)] : [];
+    return own ? [plantOnView(s, plant, place, own)] : [];
   });
   const fractions = plants.flatMap((p) => (p.fractionAvailable === null ? [] : [p.fractionAvailable]));
   return {
@@ -140,12 +142,12 @@ function placeOnView(
   };
 }
 
-function plantOnView(s: GardenSnapshot, plant: PlantEntity, own: PlantAssessment): PlantOnView {
+function plantOnView(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, own: PlantAssessment): PlantOnView {
   const { report } = own;
   const looks = s.recordsOf(plant.id).filter((r) => r.type === 'inspection');
   const { daily, ahead, nextWatering, known } = report.water;
   return {
-    plant: plantDto(plant),
+    plant: { ...plantDto(plant), growth: growthDto(growthIn(s, plant, place)) },
     fractionAvailable: known ? (daily.at(-1)?.fractionAvailable ?? null) : null,
     feelFirst: daily.length > 0 && !known,
     course: [...daily.slice(-BACK_DAYS - 1), ...ahead.slice(0, AHEAD_DAYS).map((d) => ({ ...d, known }))].map((d) => ({

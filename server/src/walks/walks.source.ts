@@ -13,11 +13,12 @@ import {
 import { frostFrom, NEWLY_PLANTED_DAYS } from '@candid-leaf/core/season';
 import { addDays, daysBetween, type Day } from '@candid-leaf/core/units';
 import { MoreThanOrEqual, type DataSource, type EntityManager } from 'typeorm';
-import { weatherIn } from '../assessment/plant-case.js';
+import { weatherIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { RecordsService } from '../records/records.service.js';
+import { stageIn } from '../assessment/growth.js';
 import { RecordingSource } from '../today/recording-source.js';
 import type { Task, Tick } from '../today/task-source.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
@@ -132,7 +133,7 @@ function taskFor(
     litres: null,
     remedy: null,
     dose: null,
-    walk: { why, undersides: walk.undersides, parts: partsFor(walk, plants[0]?.stage, open) },
+    walk: { why, undersides: walk.undersides, parts: partsFor(walk, plants[0] && stageIn(s, plants[0]), open) },
     cautions: [],
   };
 }

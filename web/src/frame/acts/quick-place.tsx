@@ -11,6 +11,7 @@ import { Panel } from '../../ui/panel';
 import { useSay } from '../../ui/toast';
 import { PlacePicture } from './place-picture';
 import { PRESET_CODES, PRESETS, type PresetCode } from './presets';
+import { type Age } from './age';
 import { useQuickPlace } from './use-quick-place';
 import { useWayOn } from '../../ui/use-way-on';
 
@@ -18,6 +19,13 @@ const CROPS = [
   ['tomato', 'Tomatoes'],
   ['pepper', 'Peppers'],
 ] as const satisfies [Crop, string][];
+/** When plants went in, as people say it. */
+const AGES = [
+  ['today', 'today'],
+  ['spring', 'earlier this season'],
+  ['half', 'half grown'],
+  ['bearing', 'already bearing fruit'],
+] as const satisfies [Age, string][];
 const MOST = 40;
 /** Spacing between plants, m (common practice for both crops): 45 cm, or 18 inches. */
 const APART_M = { cm: 0.45, in: 0.4572 };
@@ -26,6 +34,7 @@ const APART_M = { cm: 0.45, in: 0.4572 };
 export function QuickPlace({ view }: { view: GardenView }) {
   const [preset, setPreset] = useState<PresetCode>('bed');
   const [crop, setCrop] = useState<Crop>('tomato');
+  const [age, setAge] = useState<Age>('today');
   const [typed, setTyped] = useState<number | null>(null);
   const [volume, setVolume] = useState<number | null>(null);
   const { shared, facts } = PRESETS[preset];
@@ -42,6 +51,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
     const made = await quick.make({
       preset,
       crop,
+      age,
       count,
       apartM: apartM && apartM > 0 ? apartM : usual,
       volumeL: volume && volume > 0 ? volume : undefined,
@@ -86,6 +96,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
           onChange={setTyped}
         />
         <Choice label="Crop" value={crop} options={CROPS} onChange={setCrop} />
+        <Choice label="Planted" value={age} options={AGES} onChange={setAge} />
         {shared ? (
           <MeasuredInput className="w-36" label="Spacing" quantity="heightMetres" value={apartM} onChange={setApartM} />
         ) : (

@@ -10,6 +10,7 @@ import {
   type RecordType,
   COMPANIONS,
   COMPANION_DEEDS,
+  STAGES,
 } from '@candid-leaf/core/records';
 import { SALVAGE } from '@candid-leaf/core/harvest';
 import type { ProductKind } from '@candid-leaf/core/products';
@@ -21,6 +22,7 @@ import {
   Eye,
   Fingerprint,
   NotebookPen,
+  Ruler,
   Scale,
   Scissors,
   ShoppingBasket,
@@ -203,6 +205,13 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
       { name: 'truss', label: 'Truss number, from below', as: 'number', quantity: 'count', start: 1 },
       { name: 'flowers', label: 'Flowers, open or faded', as: 'number', quantity: 'count' },
       { name: 'fruit', label: 'Fruit set', as: 'number', quantity: 'count' },
+    ],
+  },
+  growth: {
+    icon: Ruler,
+    asks: [
+      { name: 'stage', label: 'Stage', as: 'choice', start: '', options: [['', 'not noted'], ...wordsOf(STAGES)] },
+      { name: 'heightM', label: 'Height', as: 'number', quantity: 'heightMetres' },
     ],
   },
   companion: {

@@ -6,12 +6,15 @@ import { faultsIn } from '../../ui/faults';
 import { useWrite } from '../../ui/use-write';
 import { savePlace } from '../../data/places';
 import { CROP_WORDS, freeName, numbered, plantNames } from '../../lib/plant-names';
+import { type Age, plantedAs } from './age';
 import { useSavePlants } from './use-save-plants';
 import { placeOf, PRESETS, type PresetCode } from './presets';
 
 interface Wanted {
   preset: PresetCode;
   crop: Crop;
+  /** unknown if left out */
+  age?: Age;
   count: number;
   apartM: number;
   /** per pot, if given */
@@ -26,7 +29,7 @@ export function useQuickPlace(view: GardenView) {
   const savePlants = useSavePlants();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [making, setMaking] = useState(false);
-  const make = async ({ preset, crop, count, apartM, volumeL }: Wanted): Promise<string[] | null> => {
+  const make = async ({ preset, crop, age, count, apartM, volumeL }: Wanted): Promise<string[] | null> => {
     const name = freeName(
       PRESETS[preset].label,
       places.map((p) => p.place.name),
@@ -41,6 +44,7 @@ export function useQuickPlace(view: GardenView) {
           name: called,
           crop,
           spacingM: apartM,
+          ...(age ? plantedAs(age, garden) : {}),
         })),
       );
       id.current = uuid();

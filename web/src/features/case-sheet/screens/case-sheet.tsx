@@ -1,3 +1,4 @@
+import { asGrown } from '../../../lib/plant-now';
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import { checkRow, CLEAR_FROM, disorderRow, headline, sureness, whyHere } from '@candid-leaf/core/diagnosis';
 import { describeRecord, signRow } from '@candid-leaf/core/records';
@@ -100,7 +101,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 
 function Head({ view: { garden, plant, place } }: Props) {
   const format = useFormat();
-  const facts = [[plant.habit, plant.type, plant.crop].filter(Boolean).join(' '), plant.stage].filter(Boolean);
+  const facts = [[plant.habit, plant.type, plant.crop].filter(Boolean).join(' '), asGrown(plant).stage].filter(Boolean);
   const home = [
     place.kind.replaceAll('-', ' '),
     place.texture.replaceAll('-', ' '),

@@ -2,6 +2,7 @@ import type { PlantOnView } from '@candid-leaf/contract';
 import type { PotMaterial } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { Check, CircleDot, Droplet, Eye, ShoppingBasket, TriangleAlert, Waves, type LucideIcon } from 'lucide-react';
+import { asGrown } from '../../../lib/plant-now';
 import clsx from 'clsx';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
@@ -42,7 +43,8 @@ interface Props {
 /** A plant in its strip, with the soil under it and its status: three rows shared by all plants of the strip. */
 export function PlantCell({ view, left, marks, pot, over, mulched, isToday }: Props) {
   const link = useLink();
-  const { plant, stands } = view;
+  const { stands } = view;
+  const plant = asGrown(view.plant);
   const scale = Math.min(1, Math.max(0.5, (plant.heightM ?? 1) / 1.7));
   return (
     <li className="relative row-span-3 grid grid-rows-subgrid text-center">

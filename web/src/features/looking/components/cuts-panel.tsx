@@ -17,6 +17,7 @@ import { sentence } from '../../../lib/words';
 import { CutsDrawing, SuckerOrTruss } from '../../../signs/cuts-drawing';
 import { Button } from '../../../ui/button';
 import { SelectField } from '../../../ui/select-field';
+import { asGrown } from '../../../lib/plant-now';
 import { Panel } from '../../../ui/panel';
 import { useWrite } from '../../../ui/use-write';
 import { useDeleteWithUndo } from '../../../frame/acts/use-delete-with-undo';
@@ -27,7 +28,8 @@ import { Unfold } from '../../../ui/unfold';
 /** This week's cuts, drawn in place; its training and the trade-off. */
 export function CutsPanel({ view }: { view: PlantView }) {
   const f = useFormat();
-  const { plant, cuts: plan } = view;
+  const { cuts: plan } = view;
+  const plant = asGrown(view.plant);
   const tomato = plant.crop === 'tomato';
   return (
     <Panel title="Pruning and training">

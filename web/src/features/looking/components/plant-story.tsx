@@ -1,3 +1,4 @@
+import { asGrown } from '../../../lib/plant-now';
 import { SupportPanel } from './support-panel';
 import { CutsPanel } from './cuts-panel';
 import type { PlantView } from '@candid-leaf/contract';
@@ -138,13 +139,15 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
 
 /** Its name and facts, and its actions. */
 function Heading({ view: { plant, place, ended }, fromOther = false, next = null }: Props) {
+  const { heightM, stage } = asGrown(plant);
   const format = useFormat();
   const link = useLink();
   const Title = fromOther ? 'h2' : 'h1';
   const facts = [
     `${sentence([plant.habit, plant.type, plant.crop].filter(Boolean).join(' ')).slice(0, -1)} in `,
     plant.transplantedOn && `, planted out ${format.day(plant.transplantedOn)}`,
-    plant.heightM != null && `, ${format.centimetres(plant.heightM * 100)} tall`,
+    heightM != null && `, ${plant.growth ? 'about ' : ''}${format.centimetres(heightM * 100)} tall`,
+    stage && `, ${stage}`,
   ];
   return (
     <div className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2">

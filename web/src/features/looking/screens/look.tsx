@@ -11,6 +11,7 @@ import { AddPhoto } from '../../../frame/acts/add-photo';
 import { PlantPage } from '../../../frame/plant-page';
 import { PART_WORDS, TouchPlant } from '../../../signs/plant/touch-plant';
 import { useRecordOnce } from '../../../frame/acts/use-record-once';
+import { GrowthQuestion } from '../components/growth-question';
 import { SignTile } from '../components/sign-tile';
 import { signsToOffer } from '../signs-to-offer';
 import { useLook, type LookState } from '../use-look';
@@ -62,6 +63,7 @@ function ThePlant({ view: { plant, stands }, look }: PartProps) {
           Back to the plant
         </Button>
       )}
+      <GrowthQuestion plant={plant} />
       <fieldset className="mt-3 flex items-center gap-2 text-sm">
         <legend className="sr-only">Time of day</legend>
         {(['morning', 'afternoon'] as const).map((p) => (

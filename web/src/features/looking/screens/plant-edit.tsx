@@ -1,11 +1,12 @@
 import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contract';
+import { STARTS } from '@candid-leaf/core/growth';
 import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { asInput } from '../../../lib/as-input';
-import { useGarden, useLink } from '../../../lib/garden-context';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf, wordsOrUnknown } from '../../../lib/words';
 import { FormCard, FormCards } from '../../../ui/form-card';
 import { Panel } from '../../../ui/panel';
@@ -22,6 +23,7 @@ import { EndPlant } from '../components/end-plant';
 import { CROP_WORDS, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
 import { useSavePlants } from '../../../frame/acts/use-save-plants';
 import { savePlant } from '../../../data/plants';
+import { saveRecord } from '../../../data/records';
 import { useWayOn } from '../../../ui/use-way-on';
 import { fieldsOf, FormEnd } from '../../../ui/form-kit';
 
@@ -60,7 +62,7 @@ const sameVariety = (m: PlantDto) => ({
   habit: m.habit ?? null,
   type: m.type ?? null,
   resistantTo: m.resistantTo ?? [],
-  heightM: 0.1,
+  start: 'cutting' as const,
 });
 
 interface Props {
@@ -86,12 +88,15 @@ const MOST = 40;
 
 function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
   const garden = useGarden();
+  const format = useFormat();
   const link = useLink();
   const goOn = useWayOn();
   const say = useSay();
   const save = useWrite(savePlant, garden.id);
+  const note = useWrite(saveRecord, garden.id);
   const saveSeveral = useSavePlants();
   const [id] = useState(() => plant?.id ?? uuid());
+  const [noteId] = useState(() => uuid());
   const [count, setCount] = useState<number | null>(1);
   const many = plant ? 1 : Math.min(MOST, Math.max(1, Math.round(count ?? 1)));
   /** A single plant keeps its name; several, or unnamed ones, are numbered. */
@@ -99,14 +104,14 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
     many === 1 && name ? [name] : numbered(withoutNumber(name) || CROP_WORDS[crop], many, taken);
   const form = useForm<PlantInput>({
     resolver: resolverFor(PlantInput, (p) => (plant ? p : { ...p, name: p.name || called(p)[0]! })),
+    // what is chosen here is seen today; left empty, the estimate goes on
     defaultValues: plant
-      ? asInput(plant)
+      ? { ...asInput(plant), stage: null, heightM: null }
       : {
           id,
           placeId: placeId ?? places[0]?.[0] ?? '',
           name: '',
           crop: 'tomato',
-          stage: 'establishing',
           transplantedOn: garden.today,
           ...(mother ? sameVariety(mother) : {}),
           ...(copied ? { ...alike(copied), name: numbered(withoutNumber(copied.name), 1, taken)[0]! } : {}),
@@ -118,7 +123,21 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
   const submit = handleSubmit(async (input) => {
     try {
       const names = called(input);
-      if (plant || many === 1) await save.send({ plant: { ...input, name: names[0]! } });
+      if (plant) {
+        const { stage, heightM } = input;
+        await save.send({
+          plant: { ...input, name: names[0]!, stage: plant.stage ?? null, heightM: plant.heightM ?? null },
+        });
+        if (stage || heightM != null)
+          await note.send({
+            record: {
+              id: noteId,
+              type: 'growth',
+              plantId: id,
+              data: { date: garden.today, stage: stage ?? null, heightM: heightM ?? null },
+            },
+          });
+      } else if (many === 1) await save.send({ plant: { ...input, name: names[0]! } });
       else await saveSeveral(names.map((name) => ({ ...input, name })));
       say(many === 1 ? `${names[0]}: saved.` : `${names[0]} to ${names.at(-1)}: ${many} plants.`);
       await goOn(back);
@@ -163,9 +182,48 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
               {crop === 'tomato' && <F.Maybe label="Habit" options={wordsOrUnknown(GROWTH_HABITS)} name="habit" />}
             </FormCard>
             <FormCard title="Stage and size">
-              <F.Date name="transplantedOn" label="Planted out" max={garden.today} none="not known" />
-              <F.Maybe label="Stage" options={wordsOrUnknown(STAGES)} name="stage" />
-              <F.Amount name="heightM" label="Height" quantity="heightMetres" />
+              <F.Date name="transplantedOn" label="Planted" max={garden.today} none="not known" />
+              {watch('transplantedOn') && (
+                <F.Choice
+                  label="Sure of the day?"
+                  options={[
+                    ['', 'yes'],
+                    ['true', 'about then'],
+                  ]}
+                  name="plantedAbout"
+                  {...asFlag}
+                />
+              )}
+              <F.Maybe
+                label="Came as"
+                options={[
+                  ['', 'not known'],
+                  ...wordsOf(STARTS, {
+                    seedling: 'Raised seedling',
+                    bought: 'Bought plant',
+                    cutting: 'Rooted cutting',
+                  }),
+                ]}
+                name="start"
+              />
+              <F.Maybe
+                label="Stage today"
+                hint={
+                  plant?.growth?.stage ? `Estimated: ${plant.growth.stage}. Choose one only to correct it.` : undefined
+                }
+                options={[['', 'estimate it'], ...wordsOf(STAGES)]}
+                name="stage"
+              />
+              <F.Amount
+                name="heightM"
+                label="Height today"
+                hint={
+                  plant?.growth?.heightM != null
+                    ? `Estimated: ${format.centimetres(plant.growth.heightM * 100)}.`
+                    : undefined
+                }
+                quantity="heightMetres"
+              />
               <F.Amount name="spacingM" label="Distance to the next" quantity="heightMetres" />
               <F.Choice
                 label="Importance"
@@ -185,7 +243,10 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
         </form>
       </FormProvider>
       <Panel label="Preview" className="sticky top-40 flex justify-center max-lg:hidden">
-        <PlantDrawing plant={{ ...watch(), crop }} className="w-60" />
+        <PlantDrawing
+          plant={{ ...watch(), crop, stage: watch('stage') ?? plant?.growth?.stage ?? null }}
+          className="w-60"
+        />
       </Panel>
     </div>
   );

@@ -2,6 +2,7 @@ import { signRow } from '@candid-leaf/core/records';
 import { Check, CircleDot, Footprints } from 'lucide-react';
 import { Link, Navigate, useParams } from 'react-router';
 import type { GardenView } from '@candid-leaf/contract';
+import { asGrown } from '../../../lib/plant-now';
 import { useLink } from '../../../lib/garden-context';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { buttonLook } from '../../../ui/button';
@@ -62,7 +63,7 @@ function Walk({ view }: { view: GardenView }) {
               to={to(p.plant.id)}
               className="flex items-center gap-3 rounded-xl border border-line bg-card p-3 hover:bg-leafwash"
             >
-              <PlantDrawing plant={p.plant} className="w-14 shrink-0" />
+              <PlantDrawing plant={asGrown(p.plant)} className="w-14 shrink-0" />
               <span>
                 <span className="block font-semibold text-leaf">{p.plant.name}</span>
                 {plan.looked(p) ? (

@@ -1,0 +1,3 @@
+export * from './course.js';
+export * from './growth.js';
+export * from './notes.js';
