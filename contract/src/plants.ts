@@ -81,8 +81,6 @@ export class PlantEnded {
 
 /** A plant as stored. */
 export interface PlantDto extends PlantInput {
-  /** its growth on the day of the view; `stage` and `heightM` are what somebody last said */
-  growth?: GrowthDto;
   endedBecause?: PlantEnd | null;
   version: number;
   position: number;

@@ -7,7 +7,7 @@ import type { DisorderCode, RecordType, SignCode } from '@candid-leaf/core/recor
 import type { Day } from '@candid-leaf/core/units';
 import type { GardenDto } from './gardens.js';
 import type { PlaceDto } from './places.js';
-import type { PlantDto, PlantEnd } from './plants.js';
+import type { GrowthDto, PlantDto, PlantEnd } from './plants.js';
 import type { RecordDto } from './record-dto.js';
 import type { TaskDto } from './today.js';
 import type { TreatmentDto } from './treatments.js';
@@ -25,7 +25,9 @@ export interface RibbonDay {
 
 /** A plant on the garden page. */
 export interface PlantOnView {
+  /** `stage` and `heightM` are what somebody last said in its form */
   plant: PlantDto;
+  growth: GrowthDto;
   /** 0 to 1; null if it can't be computed, or the watering history is unknown */
   fractionAvailable: number | null;
   /** there is weather, but the watering history is unknown: check the soil */
@@ -76,7 +78,9 @@ type CutsView = ReturnType<typeof cutsOf>;
 export interface PlantView {
   garden: GardenDto;
   place: PlaceDto;
+  /** `stage` and `heightM` are what somebody last said in its form */
   plant: PlantDto;
+  growth: GrowthDto;
   /** archived: everything is as on that day */
   ended: { on: Day; because: PlantEnd | null } | null;
   report: Report;

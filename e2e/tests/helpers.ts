@@ -31,6 +31,10 @@ export interface Own {
   garden: string;
   put: (path: string, data: object) => Promise<void>;
   post: (path: string, data?: object) => Promise<void>;
+  /** what the server has stored of a type, newest first */
+  saved: (type: string, plantId?: string) => Promise<object[]>;
+  /** moves the garden's day */
+  until: (day: string) => Promise<void>;
 }
 
 /** A gardener of our own with an empty garden that stands on 18 July; later tests are not disturbed. */
@@ -39,7 +43,7 @@ export async function ownGarden(page: Page, units: object = {}, pinnedDate = TOD
   const garden = randomUUID();
   const { request } = page;
   await must(request, 'post', '/api/accounts', { ...who, name: 'Bo' });
-  await must(request, 'put', '/api/gardens', {
+  const settings = {
     id: garden,
     name: 'Own garden',
     latitude: 45.6,
@@ -52,15 +56,34 @@ export async function ownGarden(page: Page, units: object = {}, pinnedDate = TOD
     weekStart: 'monday',
     dateForm: 'd MMMM',
     pinnedDate,
-  });
+  };
+  await must(request, 'put', '/api/gardens', settings);
   const at = (path: string) => `/api/gardens/${garden}${path}`;
   const own: Own = {
     who,
     garden,
     put: (p, d) => must(request, 'put', at(p), d),
     post: (p, d = {}) => must(request, 'post', at(p), d),
+    saved: async (type, plantId) => {
+      const query = new URLSearchParams({ type, ...(plantId ? { plantId } : {}) });
+      const rows = (await (await request.get(`${at('/records')}?${query}`)).json()) as { data: object }[];
+      return rows.map((r) => r.data);
+    },
+    until: async (day) => {
+      const { garden: now } = (await (await request.get(at('/view'))).json()) as { garden: { version: number } };
+      await must(request, 'put', '/api/gardens', { ...settings, version: now.version, pinnedDate: day });
+    },
   };
   return own;
+}
+
+/** What the server has stored of a type in the garden that the page shows, newest first. */
+export async function savedIn(page: Page, type: string): Promise<object[]> {
+  const garden = /\/gardens\/([^/?]+)/.exec(page.url())![1];
+  const rows = (await (await page.request.get(`/api/gardens/${garden}/records?type=${type}`)).json()) as {
+    data: object;
+  }[];
+  return rows.map((r) => r.data);
 }
 
 /** Nothing on the page may be wider than the page, once charts have taken its width. */

@@ -85,7 +85,6 @@ export function useStarted<T extends object>(
   });
   after(async () => {
     if (running) await end(running);
-    running = undefined;
   });
   return new Proxy({} as T, { get: (_, name) => Reflect.get(running ?? {}, name) as unknown });
 }

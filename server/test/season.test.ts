@@ -333,7 +333,13 @@ test('an offline tick counts for its own day, if that is recent', async () => {
   const today = (await g.view()).garden.today;
   const at = (back: number): string => `${addDays(today, -back)}T11:00:00.000Z`;
   const ticked = async (body: object): Promise<string | undefined> => {
-    const plant = await g.plant(g.bed, { name: 'Young', transplantedOn: addDays(today, -25), heightM: 0.2 });
+    const plant = await g.plant(g.bed, {
+      name: 'Young',
+      transplantedOn: addDays(today, -25),
+      stage: null,
+      heightM: null,
+    });
+    await g.record('growth', { plantId: plant }, { date: addDays(today, -3), heightM: 0.15 });
     await g.tick(`settle:${g.bed}`, body).expect(200);
     const [event] = (await g.plantView(plant)).records.filter((r) => r.type === 'event');
     await g.agent

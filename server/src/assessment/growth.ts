@@ -11,8 +11,9 @@ import { kept, plantStamp } from './stamps.js';
 import { measuredIn } from './weather-lists.js';
 import type { GardenSnapshot } from './snapshots.service.js';
 
-/** A height this uncertain, as a share of itself, is worth a question (judgement). */
+/** A height this uncertain, as a share of itself, is worth a question; a small plant's changes no advice (judgement). */
 const ASK_HEIGHT_FROM = 0.2;
+const ASK_ABOVE_M = 0.4;
 
 /** Returns what was seen of a plant's growth: in its form, and in its records. */
 function notesOf(plant: PlantEntity, records: readonly RecordEntity[], today: string): GrowthNote[] {
@@ -70,7 +71,7 @@ export const growthDto = (growth: Growth): GrowthDto => ({
   from: growth.from,
   seenOn: growth.seenOn,
   unsure: growth.unsure && { stage: growth.unsure.stage, chance: roundTo(growth.unsure.chance, 2) },
-  askHeight: growth.heightSdM / growth.heightM > ASK_HEIGHT_FROM,
+  askHeight: growth.heightM > ASK_ABOVE_M && growth.heightSdM / growth.heightM > ASK_HEIGHT_FROM,
 });
 
 /** Returns stage and height of a plant as advice reads them. */

@@ -75,7 +75,8 @@ export class ViewsService {
     return {
       garden: { ...this.gardens.dto(s.garden), today: s.today },
       place: placeDto(place),
-      plant: { ...plantDto(plant), growth: growthDto(growthIn(s, plant, place)) },
+      plant: plantDto(plant),
+      growth: growthDto(growthIn(s, plant, place)),
       ended,
       report: { ...report, remedies: inOwnOrder(report.remedies, helped) },
       weather: s.weather.map(weatherDto),
@@ -147,7 +148,8 @@ function plantOnView(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, 
   const looks = s.recordsOf(plant.id).filter((r) => r.type === 'inspection');
   const { daily, ahead, nextWatering, known } = report.water;
   return {
-    plant: { ...plantDto(plant), growth: growthDto(growthIn(s, plant, place)) },
+    plant: plantDto(plant),
+    growth: growthDto(growthIn(s, plant, place)),
     fractionAvailable: known ? (daily.at(-1)?.fractionAvailable ?? null) : null,
     feelFirst: daily.length > 0 && !known,
     course: [...daily.slice(-BACK_DAYS - 1), ...ahead.slice(0, AHEAD_DAYS).map((d) => ({ ...d, known }))].map((d) => ({

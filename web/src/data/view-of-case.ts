@@ -47,6 +47,16 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     garden: { ...reader, ...garden, today: asOf },
     place: { ...place, ...OF_NOBODY, name: `a ${place.kind.replaceAll('-', ' ')}` } satisfies PlaceDto,
     plant: { ...plant, ...OF_NOBODY, placeId: NOBODY, name: plant.name || `A ${plant.crop}` } satisfies PlantDto,
+    // a case says its stage and height itself
+    growth: {
+      stage: plant.stage ?? null,
+      stageChance: 1,
+      heightM: plant.heightM ?? null,
+      from: 'seen',
+      seenOn: asOf,
+      unsure: null,
+      askHeight: false,
+    },
     ended: null,
     report,
     weather: records.weather.map(weatherOf),

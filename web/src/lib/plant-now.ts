@@ -1,5 +1,8 @@
-import type { PlantDto } from '@candid-leaf/contract';
+import type { GrowthDto, PlantDto } from '@candid-leaf/contract';
 
-/** Returns the plant with the stage and height it has today by the growth model, for drawings and facts. */
-export const asGrown = <P extends PlantDto>(plant: P): P =>
-  plant.growth ? { ...plant, stage: plant.growth.stage, heightM: plant.growth.heightM } : plant;
+/** Returns the plant of a view with the stage and height it has on its day by the growth model. */
+export const asGrown = ({ plant, growth }: { plant: PlantDto; growth: GrowthDto }): PlantDto => ({
+  ...plant,
+  stage: growth.stage,
+  heightM: growth.heightM,
+});

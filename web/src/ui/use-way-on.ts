@@ -5,6 +5,7 @@ export function useWayOn(): (to: string) => Promise<void> {
   const navigate = useNavigate();
   const { pathname } = useLocation();
   return async (to) => {
-    if (window.location.pathname === pathname) await navigate(to);
+    // going where one is would only cancel a link that is being followed
+    if (window.location.pathname === pathname && to !== pathname) await navigate(to);
   };
 }

@@ -21,10 +21,10 @@ const CROPS = [
 ] as const satisfies [Crop, string][];
 /** When plants went in, as people say it. */
 const AGES = [
-  ['today', 'today'],
-  ['spring', 'earlier this season'],
-  ['half', 'half grown'],
-  ['bearing', 'already bearing fruit'],
+  ['today', 'Planted today'],
+  ['spring', 'Some weeks ago'],
+  ['half', 'Half grown'],
+  ['bearing', 'Bearing fruit'],
 ] as const satisfies [Age, string][];
 const MOST = 40;
 /** Spacing between plants, m (common practice for both crops): 45 cm, or 18 inches. */
@@ -96,7 +96,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
           onChange={setTyped}
         />
         <Choice label="Crop" value={crop} options={CROPS} onChange={setCrop} />
-        <Choice label="Planted" value={age} options={AGES} onChange={setAge} />
+        <Choice label="Age" value={age} options={AGES} onChange={setAge} />
         {shared ? (
           <MeasuredInput className="w-36" label="Spacing" quantity="heightMetres" value={apartM} onChange={setApartM} />
         ) : (

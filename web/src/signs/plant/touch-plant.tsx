@@ -1,7 +1,6 @@
 import type { PlantDto } from '@candid-leaf/contract';
 import type { Stands } from '@candid-leaf/core/care';
 import { type Part, PARTS, type SignCode, signRow } from '@candid-leaf/core/records';
-import { asGrown } from '../../lib/plant-now';
 import clsx from 'clsx';
 import { PlantDrawing } from './plant-drawing';
 
@@ -46,7 +45,7 @@ export function TouchPlant({ plant, stands, chosen, signs, onTouch }: Props) {
   return (
     <div className="relative mx-auto w-full max-w-sm">
       <PlantDrawing
-        plant={{ ...asGrown(plant), load: stands?.load, limp: stands?.limp }}
+        plant={{ ...plant, load: stands?.load, limp: stands?.limp }}
         held={stands?.held}
         className="mx-auto block w-[58%]"
         wrap={(part, drawing) => (

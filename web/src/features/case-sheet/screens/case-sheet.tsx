@@ -1,4 +1,3 @@
-import { asGrown } from '../../../lib/plant-now';
 import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import { checkRow, CLEAR_FROM, disorderRow, headline, sureness, whyHere } from '@candid-leaf/core/diagnosis';
 import { describeRecord, signRow } from '@candid-leaf/core/records';
@@ -99,9 +98,9 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
-function Head({ view: { garden, plant, place } }: Props) {
+function Head({ view: { garden, plant, growth, place } }: Props) {
   const format = useFormat();
-  const facts = [[plant.habit, plant.type, plant.crop].filter(Boolean).join(' '), asGrown(plant).stage].filter(Boolean);
+  const facts = [[plant.habit, plant.type, plant.crop].filter(Boolean).join(' '), growth.stage].filter(Boolean);
   const home = [
     place.kind.replaceAll('-', ' '),
     place.texture.replaceAll('-', ' '),

@@ -44,7 +44,7 @@ interface Props {
 export function PlantCell({ view, left, marks, pot, over, mulched, isToday }: Props) {
   const link = useLink();
   const { stands } = view;
-  const plant = asGrown(view.plant);
+  const plant = asGrown(view);
   const scale = Math.min(1, Math.max(0.5, (plant.heightM ?? 1) / 1.7));
   return (
     <li className="relative row-span-3 grid grid-rows-subgrid text-center">

@@ -29,7 +29,7 @@ import { Unfold } from '../../../ui/unfold';
 export function CutsPanel({ view }: { view: PlantView }) {
   const f = useFormat();
   const { cuts: plan } = view;
-  const plant = asGrown(view.plant);
+  const plant = asGrown(view);
   const tomato = plant.crop === 'tomato';
   return (
     <Panel title="Pruning and training">

@@ -1,4 +1,4 @@
-import type { PlantDto } from '@candid-leaf/contract';
+import type { GrowthDto, PlantDto } from '@candid-leaf/contract';
 import type { GrowthSeen, Stage } from '@candid-leaf/core/records';
 import { useGarden } from '../../../lib/garden-context';
 import { useRecordOnce } from '../../../frame/acts/use-record-once';
@@ -58,17 +58,16 @@ const HEIGHT: Question = {
 };
 
 /** Returns what to ask about the plant's growth; null if its stage and height are clear. */
-export function questionOf({ growth }: Pick<PlantDto, 'growth'>): Question | null {
-  if (!growth) return null;
+export function questionOf(growth: GrowthDto): Question | null {
   const stage = growth.unsure && OF_STAGE[growth.unsure.stage];
   return stage ?? (growth.askHeight ? HEIGHT : null);
 }
 
 /** One question about the plant's growth, answered with one tap; nothing if all is clear. */
-export function GrowthQuestion({ plant }: { plant: PlantDto }) {
+export function GrowthQuestion({ plant, growth }: { plant: PlantDto; growth: GrowthDto }) {
   const garden = useGarden();
   const record = useRecordOnce(garden.id);
-  const question = questionOf(plant);
+  const question = questionOf(growth);
   if (!question) return null;
   const answer = (label: string, data: Answer) =>
     record.write(

@@ -138,15 +138,15 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
 }
 
 /** Its name and facts, and its actions. */
-function Heading({ view: { plant, place, ended }, fromOther = false, next = null }: Props) {
-  const { heightM, stage } = asGrown(plant);
+function Heading({ view: { plant, growth, place, ended }, fromOther = false, next = null }: Props) {
+  const { heightM, stage } = growth;
   const format = useFormat();
   const link = useLink();
   const Title = fromOther ? 'h2' : 'h1';
   const facts = [
     `${sentence([plant.habit, plant.type, plant.crop].filter(Boolean).join(' ')).slice(0, -1)} in `,
     plant.transplantedOn && `, planted out ${format.day(plant.transplantedOn)}`,
-    heightM != null && `, ${plant.growth ? 'about ' : ''}${format.centimetres(heightM * 100)} tall`,
+    heightM != null && `, about ${format.centimetres(heightM * 100)} tall`,
     stage && `, ${stage}`,
   ];
   return (
@@ -242,13 +242,9 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
 }
 
 /** The drawn plant, to touch where something is wrong; its water now and next. */
-function Drawn({
-  view: { garden, plant, place, report, ended, stands },
-  reading,
-}: {
-  view: PlantView;
-  reading: boolean;
-}) {
+function Drawn({ view, reading }: { view: PlantView; reading: boolean }) {
+  const { garden, place, report, ended, stands } = view;
+  const plant = asGrown(view);
   const format = useFormat();
   const link = useLink();
   const navigate = useNavigate();

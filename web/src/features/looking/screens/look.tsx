@@ -11,6 +11,7 @@ import { AddPhoto } from '../../../frame/acts/add-photo';
 import { PlantPage } from '../../../frame/plant-page';
 import { PART_WORDS, TouchPlant } from '../../../signs/plant/touch-plant';
 import { useRecordOnce } from '../../../frame/acts/use-record-once';
+import { asGrown } from '../../../lib/plant-now';
 import { GrowthQuestion } from '../components/growth-question';
 import { SignTile } from '../components/sign-tile';
 import { signsToOffer } from '../signs-to-offer';
@@ -46,7 +47,9 @@ interface PartProps {
 const isSeen = (s: SignSeen): boolean => s.present;
 
 /** The drawn plant to touch, "all clear", and the time of day. */
-function ThePlant({ view: { plant, stands }, look }: PartProps) {
+function ThePlant({ view, look }: PartProps) {
+  const { stands, growth } = view;
+  const plant = asGrown(view);
   const { part, inspection, choose } = look;
   const present = inspection.signs.filter(isSeen);
   return (
@@ -63,7 +66,7 @@ function ThePlant({ view: { plant, stands }, look }: PartProps) {
           Back to the plant
         </Button>
       )}
-      <GrowthQuestion plant={plant} />
+      <GrowthQuestion plant={plant} growth={growth} />
       <fieldset className="mt-3 flex items-center gap-2 text-sm">
         <legend className="sr-only">Time of day</legend>
         {(['morning', 'afternoon'] as const).map((p) => (

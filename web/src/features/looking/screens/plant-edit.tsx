@@ -1,4 +1,4 @@
-import { PlantInput, type GardenView, type PlantDto } from '@candid-leaf/contract';
+import { PlantInput, type GardenView, type GrowthDto, type PlantDto } from '@candid-leaf/contract';
 import { STARTS } from '@candid-leaf/core/growth';
 import { CROPS, GROWTH_HABITS, STAGES, typesOf } from '@candid-leaf/core/records';
 import { useState } from 'react';
@@ -31,8 +31,9 @@ const F = fieldsOf<PlantInput>();
 
 export function PlantEdit() {
   const { plantId, placeId } = useParams();
-  const find = (v: GardenView, id: string | null | undefined) =>
-    v.places.flatMap((p) => p.plants).find((p) => p.plant.id === id)?.plant ?? null;
+  const onView = (v: GardenView, id: string | null | undefined) =>
+    v.places.flatMap((p) => p.plants).find((p) => p.plant.id === id) ?? null;
+  const find = (v: GardenView, id: string | null | undefined) => onView(v, id)?.plant ?? null;
   const here = (v: GardenView) => find(v, plantId);
   const [params] = useSearchParams();
   return (
@@ -43,6 +44,7 @@ export function PlantEdit() {
         ) : (
           <PlantForm
             plant={here(v)}
+            growth={onView(v, plantId)?.growth ?? null}
             mother={find(v, params.get('from'))}
             copied={find(v, params.get('copy'))}
             taken={plantNames(v)}
@@ -67,6 +69,7 @@ const sameVariety = (m: PlantDto) => ({
 
 interface Props {
   plant: PlantDto | null;
+  growth: GrowthDto | null;
   /** its mother plant: the same variety */
   mother: PlantDto | null;
   /** the plant to copy */
@@ -86,7 +89,7 @@ function alike(other: PlantDto): Omit<PlantInput, 'id' | 'name' | 'placeId'> {
 /** Most plants created at once. */
 const MOST = 40;
 
-function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
+function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Props) {
   const garden = useGarden();
   const format = useFormat();
   const link = useLink();
@@ -208,20 +211,14 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
               />
               <F.Maybe
                 label="Stage today"
-                hint={
-                  plant?.growth?.stage ? `Estimated: ${plant.growth.stage}. Choose one only to correct it.` : undefined
-                }
+                hint={growth?.stage ? `Estimated: ${growth.stage}. Choose one only to correct it.` : undefined}
                 options={[['', 'estimate it'], ...wordsOf(STAGES)]}
                 name="stage"
               />
               <F.Amount
                 name="heightM"
                 label="Height today"
-                hint={
-                  plant?.growth?.heightM != null
-                    ? `Estimated: ${format.centimetres(plant.growth.heightM * 100)}.`
-                    : undefined
-                }
+                hint={growth?.heightM != null ? `Estimated: ${format.centimetres(growth.heightM * 100)}.` : undefined}
                 quantity="heightMetres"
               />
               <F.Amount name="spacingM" label="Distance to the next" quantity="heightMetres" />
@@ -243,10 +240,7 @@ function PlantForm({ plant, mother, copied, taken, placeId, places }: Props) {
         </form>
       </FormProvider>
       <Panel label="Preview" className="sticky top-40 flex justify-center max-lg:hidden">
-        <PlantDrawing
-          plant={{ ...watch(), crop, stage: watch('stage') ?? plant?.growth?.stage ?? null }}
-          className="w-60"
-        />
+        <PlantDrawing plant={{ ...watch(), crop, stage: watch('stage') ?? growth?.stage ?? null }} className="w-60" />
       </Panel>
     </div>
   );

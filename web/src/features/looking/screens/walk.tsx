@@ -63,7 +63,7 @@ function Walk({ view }: { view: GardenView }) {
               to={to(p.plant.id)}
               className="flex items-center gap-3 rounded-xl border border-line bg-card p-3 hover:bg-leafwash"
             >
-              <PlantDrawing plant={asGrown(p.plant)} className="w-14 shrink-0" />
+              <PlantDrawing plant={asGrown(p)} className="w-14 shrink-0" />
               <span>
                 <span className="block font-semibold text-leaf">{p.plant.name}</span>
                 {plan.looked(p) ? (
