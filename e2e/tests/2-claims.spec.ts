@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { ownGarden, signIn, tomatoIn } from './helpers.js';
+import { ownGarden, signIn, tomatoIn, savedIn } from './helpers.js';
 
 test('a logged home remedy is saved and commented on once; claims can be searched', async ({ page }) => {
   const own = await ownGarden(page);
@@ -27,4 +27,7 @@ test('a logged home remedy is saved and commented on once; claims can be searche
   await page.getByLabel('Search claims').fill('marigold');
   await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText(/Conboy et al. 2019/)).toBeVisible();
+  await expect
+    .poll(() => savedIn(page, 'note'))
+    .toMatchObject([{ text: 'More eggshells' }, { text: 'Crushed eggshells round the stem' }]);
 });

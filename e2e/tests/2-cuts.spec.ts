@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
 
 test('a backlog of cuts: this week’s budget is drawn and ticked, the rest waits, forty at once are refused', async ({
   page,
@@ -43,6 +43,13 @@ test('a backlog of cuts: this week’s budget is drawn and ticked, the rest wait
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await today.getByRole('button', { name: /^Done: 4 cuts: The plant/ }).click();
   await expect(today.getByRole('list', { name: 'Not now' })).toContainText('this week’s four cuts are done');
+  await expect
+    .poll(async () => (await savedIn(page, 'pruning'))[0])
+    .toEqual({
+      date: TODAY,
+      cuts: 4,
+      what: ['lower-leaves', 'suckers'],
+    });
 });
 
 test('a sucker roots in water, is planted and becomes a plant', async ({ page }) => {
@@ -71,4 +78,7 @@ test('a sucker roots in water, is planted and becomes a plant', async ({ page })
   await expect(page.getByRole('link', { name: /^The plant, from a sucker/ })).toBeVisible();
   await page.getByRole('button', { name: /^Done: Plant it deep/ }).click();
   await expect(page.getByText(/^Plant it deep/)).toBeHidden();
+  await expect
+    .poll(() => savedIn(page, 'event'))
+    .toMatchObject([{ what: 'sucker-planted' }, { what: 'roots-looked-for' }, { what: 'sucker-in-water' }]);
 });

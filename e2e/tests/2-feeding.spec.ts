@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, watered, savedIn } from './helpers.js';
 
 const FEED = { product: 'Something', n: 4, p2o5: 3, k2o: 8, grams: 10, form: 'liquid' };
 
@@ -36,6 +36,13 @@ test('feeding: asks if nothing is recorded, waits in heat, shows the amount when
   await page.getByRole('link', { name: /^Cool one/ }).click();
   await expect(page.getByRole('button', { name: /Fed .* of Liquid tomato feed \(4-3-8\)/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Nitrogen: .* available so far/ })).toBeVisible();
+  await expect
+    .poll(async () => (await savedIn(page, 'feeding'))[0])
+    .toMatchObject({
+      product: 'Liquid tomato feed',
+      grams: 10.12,
+      form: 'liquid',
+    });
 });
 
 test('ten times the label dose is refused, and saved with a reason', async ({ page }) => {
@@ -52,4 +59,7 @@ test('ten times the label dose is refused, and saved with a reason', async ({ pa
   await page.getByLabel('Why more than usual').fill('the bag tipped over');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('button', { name: 'Fed 400 g of Organic granules (4-4-4)' })).toBeVisible();
+  await expect
+    .poll(() => savedIn(page, 'feeding'))
+    .toMatchObject([{ product: 'Organic granules', grams: 400, because: 'the bag tipped over' }]);
 });

@@ -1,6 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, DEMO, noSideways, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
+import { day, DEMO, noSideways, ownGarden, see, signIn, tomatoIn, watered, whatIsIt, savedIn } from './helpers.js';
+
+const SEEN = (sign: string) => ({ sign, present: true });
+const NOT = (sign: string) => ({ sign, present: false });
 
 test('drooping leaves: unclear at first, the proposed check decides, watering is held back', async ({ page }) => {
   const own = await ownGarden(page);
@@ -18,6 +21,14 @@ test('drooping leaves: unclear at first, the proposed check decides, watering is
   const todo = page.getByRole('region', { name: /What to do/ });
   await expect(todo.getByText('Stop watering for now')).toBeVisible();
   await expect(todo.getByText('Water now')).toBeHidden();
+  await expect
+    .poll(() => savedIn(page, 'inspection'))
+    .toMatchObject([
+      {
+        allClear: false,
+        signs: [SEEN('leaf-wilt'), SEEN('soil-wet-deep'), NOT('soil-dry-deep'), NOT('soil-damp-deep')],
+      },
+    ]);
 });
 
 test('a pale fruit patch after thinning and heat: shade it and stop cutting', async ({ page }) => {
@@ -40,6 +51,11 @@ test('a pale fruit patch after thinning and heat: shade it and stop cutting', as
   await expect(todo.getByText('Hang shade cloth')).toBeVisible();
   await expect(todo.getByText('Use the sound fruit')).toBeVisible();
   await expect(todo.getByText(/Stand poles and steps on firm ground/)).toBeVisible();
+  await expect
+    .poll(() => savedIn(page, 'inspection'))
+    .toMatchObject([
+      { signs: [SEEN('fruit-pale-papery-patch'), SEEN('fruit-patch-sun-side'), NOT('fruit-blossom-end-dark')] },
+    ]);
 });
 
 test('two problems at once: each has its remedies, one is started without the other', async ({ page }) => {
@@ -64,6 +80,9 @@ test('two problems at once: each has its remedies, one is started without the ot
   await expect(rot.getByRole('button', { name: 'I will do this' })).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Today' }).getByText('Rinse them off with water')).toBeVisible();
+  await expect
+    .poll(() => savedIn(page, 'inspection'))
+    .toMatchObject([{ signs: [SEEN('fruit-blossom-end-dark'), SEEN('pest-aphids')] }]);
 });
 
 test('a harmless sign is called harmless, is not marked, and goes away with an all-clear', async ({ page }) => {
@@ -109,6 +128,7 @@ test('find a sign by words; it replaces the signs it rules out; the ribbon descr
     'false',
   );
   await expect(page.getByText('Saved: 1 seen')).toBeVisible();
+  await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ signs: [SEEN('soil-wet-deep')] }]);
 });
 
 test.describe('by touch', () => {

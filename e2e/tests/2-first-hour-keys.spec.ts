@@ -1,4 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
+import { savedIn } from './helpers.js';
 import { randomUUID } from 'node:crypto';
 
 /** Somebody who has a keyboard and nothing else: tabs to where they want to be, then types or presses a key. Both count as one input. */
@@ -89,4 +90,8 @@ test('keyboard only: from sign-up to the first finding, then six plants, a water
   await expect(page.getByText(/^Raised bed: .* per plant\.$/)).toBeVisible();
   await his.press(page.getByRole('button', { name: 'Tomato 2: all clear' }));
   await expect(page.getByText('Tomato 2: all clear.', { exact: true })).toBeVisible();
+  await expect
+    .poll(() => savedIn(page, 'inspection'))
+    .toMatchObject([{ allClear: true }, { signs: [{ sign: 'fruit-blossom-end-dark', present: true }] }]);
+  await expect.poll(() => savedIn(page, 'watering')).toHaveLength(1);
 });

@@ -1,6 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { noSideways, ofPlace, ownGarden, signIn } from './helpers.js';
+import { noSideways, ofPlace, ownGarden, signIn, savedIn } from './helpers.js';
 
 /** Somebody new, whose touches and typed fields are counted. */
 function counted(page: Page) {
@@ -79,6 +79,10 @@ test('by touch: from sign-up to the first finding in twelve inputs, then six pla
   // what is behind the dots is reached by thumb too
   await ofPlace(page, 'Raised bed', 'Walk along it');
   await expect(page).toHaveURL(/\/walk$/);
+  await expect
+    .poll(() => savedIn(page, 'inspection'))
+    .toMatchObject([{ allClear: true }, { signs: [{ sign: 'fruit-blossom-end-dark', present: true }] }]);
+  await expect.poll(() => savedIn(page, 'watering')).toHaveLength(1);
 });
 
 test('a garden needs a location, by town or by coordinates', async ({ page }) => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn } from './helpers.js';
 
 test('from an empty garden: add a bed and plants, fix errors, reorder, record, archive', async ({ page }) => {
   const own = await ownGarden(page);
@@ -27,8 +27,8 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     await page.getByLabel('Name').fill(name);
     await choose(page, 'Habit', 'Indeterminate');
     await pickDay(page, 'Planted out', '2026-05-20');
-    await choose(page, 'Stage', 'Fruiting');
-    await page.getByLabel('Height (cm)').fill('140');
+    await choose(page, 'Stage today', 'Fruiting');
+    await page.getByLabel('Height today (cm)').fill('140');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
   }
@@ -131,6 +131,9 @@ test('a garden in US units shows and takes nothing else', async ({ page }) => {
   await page.getByRole('dialog').getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('button', { name: /Watered, 0.5 US gal per plant/ })).toBeVisible();
   await expect(page.locator('main')).not.toContainText(/\d (L|°C|cm|mm)\b/);
+  await expect
+    .poll(() => savedIn(page, 'watering'))
+    .toMatchObject([{ litres: expect.closeTo(1.893, 3) as unknown, end: 'plain' }]);
 });
 
 test('the weather station is down: the page says so; the own rain gauge counts', async ({ page }) => {
@@ -203,4 +206,5 @@ test('leaving the page while saving does not lead back', async ({ page }) => {
   await expect(page.getByRole('button', { name: /today.*, looked over/ })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
   await expect(page).toHaveURL(new RegExp(`${own.garden}$`));
+  await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ allClear: true }]);
 });

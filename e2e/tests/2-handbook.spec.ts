@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ofPlace, ownGarden, see, signIn, tomatoIn, watered, whatIsIt } from './helpers.js';
+import { day, ofPlace, ownGarden, see, signIn, tomatoIn, watered, whatIsIt, savedIn } from './helpers.js';
 
 test('from a finding to its handbook page and look-alike; the handbook is searched by plain words', async ({
   page,
@@ -24,6 +24,9 @@ test('from a finding to its handbook page and look-alike; the handbook is search
   await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('mildew');
   await page.getByLabel('What does it look like?').fill('qqqq');
   await expect(page.getByText(/^No match/)).toBeVisible();
+  await expect
+    .poll(() => savedIn(page, 'inspection'))
+    .toMatchObject([{ signs: [{ sign: 'fruit-blossom-end-dark', present: true }] }]);
 });
 
 test('a walk along a bed: compares with last time, offers the same sign, can be interrupted', async ({ page }) => {
@@ -78,6 +81,13 @@ test('a walk along a bed: compares with last time, offers the same sign, can be 
   await expect(page.getByText('All 3 looked over today.')).toBeVisible();
   await page.getByRole('link', { name: /^The plant/ }).click();
   await expect(page.getByRole('button', { name: 'In the morning' })).toHaveAttribute('aria-pressed', 'true');
+  await expect
+    .poll(async () => (await savedIn(page, 'inspection')).slice(0, 3))
+    .toMatchObject([
+      { allClear: true },
+      { allClear: true },
+      { allClear: false, signs: [{ sign: 'leaf-target-spots', present: true, affected: 6 }] },
+    ]);
 });
 
 test('export a case as file and sheet, open it as a plant from another garden', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { phonePhoto } from './phone-photo.js';
-import { ownGarden, see, signIn, TODAY, type Own } from './helpers.js';
+import { ownGarden, see, signIn, TODAY, type Own, savedIn } from './helpers.js';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -186,6 +186,7 @@ test('two helpers edit one record offline: the later one compares both and choos
   await page.getByRole('button', { name: 'Keep mine' }).click();
   await expect(page.getByText('to sync.', { exact: false })).toBeHidden();
   expect((await recordsOf(page, own, own.far)).map((r) => r.data.litres)).toEqual([5]);
+  await expect.poll(() => savedIn(page, 'watering')).toMatchObject([{ litres: 5 }]);
 });
 
 test('signing out with changes waiting warns; another account does not see them; they sync later', async ({ page }) => {
@@ -215,4 +216,5 @@ test('signing out with changes waiting warns; another account does not see them;
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await signIn(page, own.who);
   await expect.poll(async () => (await recordsOf(page, own, own.near)).map((r) => r.type)).toEqual(['inspection']);
+  await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ date: TODAY, allClear: true }]);
 });

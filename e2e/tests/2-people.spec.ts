@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, openToAll, ownGarden, pickDay, signIn, tomatoIn, watered } from './helpers.js';
+import { choose, openToAll, ownGarden, pickDay, signIn, tomatoIn, watered, savedIn, TODAY } from './helpers.js';
 
 const PASSWORD = 'under the signal box';
 
@@ -108,6 +108,7 @@ test('a watering list is opened and ticked without an account, until its link is
   await hers.reload();
   await expect(hers.getByText('The link no longer works')).toBeVisible();
   await hers.context().close();
+  await expect.poll(async () => (await savedIn(page, 'watering'))[0]).toMatchObject({ date: TODAY, litres: 4.6 });
 });
 
 test('reset a forgotten password by mail; other sessions end', async ({ page, browser }) => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
+import { day, ownGarden, pickDay, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
 
 test('after three wet days Today asks for a walk and says why; counts show a trend', async ({ page }) => {
   const own = await ownGarden(page);
@@ -35,6 +35,12 @@ test('after three wet days Today asks for a walk and says why; counts show a tre
   await expect(page.getByRole('list', { name: 'Trends' })).toContainText(
     ': 2, 3, 9 in 14 days: rising, faster than normal ageing.',
   );
+  await expect
+    .poll(async () => (await savedIn(page, 'inspection'))[0])
+    .toMatchObject({
+      date: TODAY,
+      signs: [{ sign: 'leaf-yellow-fast', present: true, affected: 9 }],
+    });
 });
 
 test('while away: a watering list, no walks; an end before the start is refused', async ({ page }) => {

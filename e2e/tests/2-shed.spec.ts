@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { choose, ownGarden, signIn, tomatoIn, savedIn } from './helpers.js';
 
 test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a nutrient to an amount', async ({
   page,
@@ -52,4 +52,7 @@ test('an own product: 120 % nitrogen is refused at its field; later the product 
   await expect(page.getByLabel('Per plant (g)')).toHaveValue('40');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('button', { name: 'Fed 40 g of Grey sack (6-4-4)' })).toBeVisible();
+  await expect
+    .poll(() => savedIn(page, 'feeding'))
+    .toMatchObject([{ product: 'Grey sack', n: 6, grams: 40, form: 'granular' }]);
 });

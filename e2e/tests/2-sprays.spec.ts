@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, watered } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, watered, savedIn } from './helpers.js';
 
 test('a spray: leaf test, a day’s wait, a look, then the plant; sulfur conflicts; the log; no picking', async ({
   page,
@@ -87,4 +87,6 @@ test('conflicting sprays are refused in the form, and so is picking during the w
   await page.getByLabel('Why anyway').fill('only one, washed');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(page.getByRole('row', { name: /18 Jul Pick/ })).toBeVisible();
+  await expect.poll(() => savedIn(page, 'spray')).toMatchObject([{ product: 'sulfur', name: 'Yellow powder' }]);
+  await expect.poll(() => savedIn(page, 'picking')).toMatchObject([{ because: 'only one, washed' }]);
 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
 
 test('tying a bed: support, string, one tick; truss counts show fruit set', async ({ page }) => {
   const own = await ownGarden(page);
@@ -29,6 +29,8 @@ test('tying a bed: support, string, one tick; truss counts show fruit set', asyn
   await page.getByLabel('Fruit set', { exact: true }).fill('6');
   await page.getByRole('button', { name: 'Save record' }).click();
   await expect(panel.getByRole('list', { name: 'Trusses' })).toContainText('75 %');
+  await expect.poll(async () => (await savedIn(page, 'event'))[0]).toEqual({ date: TODAY, what: 'tied' });
+  await expect.poll(() => savedIn(page, 'truss-count')).toMatchObject([{ truss: 1, flowers: 2, fruit: 6 }]);
 });
 
 test('shade cloth before heat: most important first, and what to do about the shortage', async ({ page }) => {
@@ -89,4 +91,5 @@ test('companion plants and weeds are recorded; weeds that carry disease may not 
   await write('Sweet alyssum', 'Planted');
   await expect(panel.getByText(/Its flowers feed hoverflies.*good evidence/).first()).toBeVisible();
   await expect(panel.getByText(/^Sweet alyssum planted, 18 July/)).toBeVisible();
+  await expect.poll(() => savedIn(page, 'companion')).toMatchObject([{ what: 'sweet-alyssum', did: 'planted' }]);
 });

@@ -26,8 +26,8 @@ async function addPlant(page: Page, place: string, name: string, stage: string):
   await expect(page.getByRole('heading', { name: 'New plant' })).toBeVisible();
   await page.getByLabel('Name').fill(name);
   await pickDay(page, 'Planted out', '2026-05-20');
-  await choose(page, 'Stage', stage);
-  await page.getByLabel('Height (in)').fill('45');
+  await choose(page, 'Stage today', stage);
+  await page.getByLabel('Height today (in)').fill('45');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
 }

@@ -1,7 +1,8 @@
 import { fillGaps, type WeatherDay } from '../climate/gaps.js';
 import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
 import type { PlantCase } from '../records/plant-case.js';
-import { addDays, type Day, dayNumber } from '../units/day.js';
+import { coverOf } from '../records/place.js';
+import { addDays, type Day, dayNumber, daysBetween } from '../units/day.js';
 import type { Estimate } from './corrections.js';
 import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
@@ -24,6 +25,13 @@ export interface Balance {
 const UNKNOWN_START_DAYS = 60;
 /** The root zone is full after planting in; if the records begin later it is unknown. */
 const START_PLANTED: Estimate = { fraction: 1, sd: 0.05 };
+/**
+ * Just planted, and nobody has said that it was watered in: the bed as it usually is in spring, and one that lay under
+ * cover without rain (judgement). So the plan waters it in, and gives the dry one a deep soak.
+ */
+const START_NOT_WATERED_IN = { open: { fraction: 0.5, sd: 0.2 }, covered: { fraction: 0.2, sd: 0.15 } } as const;
+/** Days after planting on which it is still to be watered in; later it is taken as done: the plant would be dead. */
+const WATER_IN_DAYS = 2;
 const START_UNKNOWN: Estimate = { fraction: 0.7, sd: 0.3 };
 
 /**
@@ -42,7 +50,14 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
   const measured = measuredByDay(c);
   const demandOn = demands(c);
   const made = { place, crop: plant.crop };
-  const state = startOf(start === planted ? START_PLANTED : START_UNKNOWN);
+  const toWaterIn = start === planted && isToWaterIn(c, planted);
+  const state = startOf(
+    toWaterIn
+      ? START_NOT_WATERED_IN[coverOf(place) === 'none' ? 'open' : 'covered']
+      : start === planted
+        ? START_PLANTED
+        : START_UNKNOWN,
+  );
   let etoMethod: EtoMethod | null = null;
   let end: RunState | null = null;
   let before: RunState | null = null;
@@ -57,8 +72,14 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
     if (w.date === c.asOf) end = { ...state };
     return day;
   });
-  markKnown(c, days, start === planted);
+  markKnown(c, days, start === planted, toWaterIn ? addDays(start, WATER_IN_DAYS) : null);
   return { days, etoMethod, end, before };
+}
+
+/** Returns whether a plant was set out just now, with no word on any water since. */
+function isToWaterIn({ asOf, records }: PlantCase, planted: Day): boolean {
+  const said = [...records.watering, ...records.soilChecks, ...records.potWeights].some((r) => r.date >= planted);
+  return !said && daysBetween(planted, asOf) <= WATER_IN_DAYS;
 }
 
 /** Sums litres per day, with the widest share of the surface wetted. */

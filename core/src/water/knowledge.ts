@@ -22,11 +22,15 @@ function wordsOnWater(c: Pick<PlantCase, 'records' | 'observations'>): Set<Day> 
   ]);
 }
 
-/** Marks each day of a balance as known or not, from the first on. */
+/**
+ * Marks each day of a balance as known or not, from the first on.
+ * @param plantedUntil a plant that was set out just now needs its water whatever the soil holds: known until this day
+ */
 export function markKnown(
   c: Pick<PlantCase, 'place' | 'records' | 'observations'>,
   days: BalanceDay[],
   startKnown: boolean,
+  plantedUntil: Day | null = null,
 ): void {
   const words = wordsOnWater(c);
   const lasts = silenceLasts(c.place);
@@ -38,7 +42,8 @@ export function markKnown(
     if (words.has(day.date)) last = day.date;
     if (day.depletionMm <= 0) moist = true;
     else if (day.depletionMm > day.rawMm) moist = false;
-    day.known = sized && (moist || (last !== null && daysBetween(last, day.date) <= lasts));
+    const justPlanted = plantedUntil !== null && day.date <= plantedUntil;
+    day.known = sized && (moist || justPlanted || (last !== null && daysBetween(last, day.date) <= lasts));
   }
 }
 

@@ -50,6 +50,8 @@ export interface PlannedWatering {
   left: number;
   /** for today: the share left tonight; null for another day */
   tonight: number | null;
+  /** it was planted that day: what its soil holds is a guess */
+  waterIn: boolean;
   why: string;
   /** how the litres were computed */
   of: OrderParts | null;
@@ -170,6 +172,7 @@ function nextOf(list: readonly PlannedDay[]): PlannedWatering | null {
         laterL: next.later,
         left: next.leftInTheMorning,
         tonight: null,
+        waterIn: next.waterIn,
         why: next.why,
         of: next.of,
       }
@@ -201,6 +204,7 @@ interface PlannedDay {
   allowed: boolean;
   limitMm: number;
   capped: boolean;
+  waterIn: boolean;
   /** how the plan's litres were computed */
   of: OrderParts | null;
 }
@@ -278,6 +282,7 @@ export function runPlan(
     if (recent.length >= WEEK_DAYS) recent.shift();
     const day = stepRun(state, made, { w, etoMm, demand, given: litres > 0 ? { litres, wettedShare } : NOTHING_GIVEN });
     since = litres > 0 ? 1 : since + 1;
-    return { day, given, ordered, later, leftInTheMorning, why, allowed, limitMm, capped, of };
+    const waterIn = circumstances?.settling === 'water-in';
+    return { day, given, ordered, later, leftInTheMorning, why, allowed, limitMm, capped, waterIn, of };
   });
 }

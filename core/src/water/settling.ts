@@ -13,13 +13,14 @@ const EVERY_OTHER = 2;
 const STILL: ReadonlySet<string> = new Set(['seedling', 'establishing']);
 
 /** How a new transplant is watered. */
-export type Settling = 'daily' | 'every-other';
+export type Settling = 'water-in' | 'daily' | 'every-other';
 
 /** Returns whether a plant is still settling in on a day; null if not, or if its planting date is unknown. */
 export function settlingOn(plant: Pick<PlantFacts, 'transplantedOn' | 'stage'>, day: Day): Settling | null {
   if (!plant.transplantedOn || (plant.stage != null && !STILL.has(plant.stage))) return null;
   const out = daysBetween(plant.transplantedOn, day);
   if (out < 0 || out >= WEANED_DAYS) return null;
+  if (out === 0) return 'water-in';
   return out < DAILY_DAYS ? 'daily' : 'every-other';
 }
 
@@ -34,6 +35,7 @@ export function settlingMm(m: Morning, settling: Settling): number {
 
 /** Why a new transplant is watered so, as shown on screen. */
 export const SETTLING_WHY: Record<Settling, string> = {
+  'water-in': 'planted today: water it in',
   daily: 'new roots are still in their plug: a little every day',
   'every-other': 'weaning: every second day while new leaves show',
 };

@@ -11,6 +11,7 @@ import { at, first } from '../units/lists.js';
 export function whyWatered(next: PlannedWatering, asOf: Day, hasForecast: boolean, f: Formatter): string {
   const left = `about ${Math.round(next.left * 100)} % of its water`;
   if (next.date === asOf) {
+    if (next.waterIn) return next.why;
     const tonight = next.tonight === null ? '' : `, ${Math.round(next.tonight * 100)} % by tonight`;
     return `this morning ${left} was left${tonight}: ${next.why}`;
   }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { reportOn } from '@candid-leaf/core/assessment';
 import { climateOfPlace, generateWeather, seeded, type WeatherDay } from '@candid-leaf/core/climate';
 import type { PlantCase } from '@candid-leaf/core/records';
 
@@ -262,9 +263,33 @@ describe('a plant that is settling in', () => {
     expect(weaned.some((w, i) => w && weaned[i + 1])).toBe(false);
     // day 20 is its last of settling, day 21 is not (judgement)
     const settling = (daysAgo: number) => settlingOn({ transplantedOn: addDays(ASOF, -daysAgo), stage: null }, ASOF);
-    expect([0, 9, 10, 20, 21].map(settling)).toEqual(['daily', 'daily', 'every-other', 'every-other', null]);
+    expect([0, 9, 10, 20, 21].map(settling)).toEqual(['water-in', 'daily', 'every-other', 'every-other', null]);
     const old = waterings(out(30));
     expect(old.filter(Boolean).length).toBeLessThan(weaned.filter(Boolean).length);
+  });
+  test('planted today it is watered in, though nobody knows the soil; a bed that lay under cover gets more', () => {
+    const asked = (daysAgo: number, change: Parameters<typeof aCase>[0] = {}) => {
+      const { place, records, ...rest } = change;
+      const r = reportOn(
+        aCase({
+          ...rest,
+          place: { ...bed, ...place },
+          plant: { transplantedOn: addDays(ASOF, -daysAgo), stage: 'establishing', heightM: 0.2 },
+          records: { weather: aCase().records.weather, ...records },
+        }),
+      );
+      const next = r.water.nextWatering;
+      return next?.date === ASOF ? next.litres : 0;
+    };
+    expect(asked(0)).toBeGreaterThan(1);
+    expect(asked(0, { place: { cover: 'tunnel' } })).toBeGreaterThan(1.3 * asked(0));
+    expect(asked(2)).toBeGreaterThan(1);
+    // said, or too long ago for a plant that lives: nothing is made up
+    expect(asked(0, { records: { watering: [{ date: ASOF, litres: 4 }] } })).toBe(0);
+    expect(asked(0, { records: { soilChecks: [{ date: ASOF, feel: 'wet', depthCm: 5 }] } })).toBe(0);
+    const why = reportOn(aCase({ place: bed, plant: { transplantedOn: ASOF, stage: 'establishing', heightM: 0.2 } }))
+      .water.nextWatering?.why;
+    expect(why).toBe('planted today: water it in');
   });
   test('new leaves end it; so does a missing planting day', () => {
     expect(waterings(out(1, { stage: 'vegetative' })).filter(Boolean).length).toBeLessThan(4);

@@ -74,9 +74,11 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
   // by the packet alone only if the packet is known
   const variety = s.varietyOf(plant);
   if (!variety || !plant.transplantedOn || !daysToMaturityOf(variety).sure) return null;
-  return datesOf(s, yearOf(s, plant.transplantedOn), variety, { plantedOn: plant.transplantedOn }).bands.find(
+  const { from } = datesOf(s, yearOf(s, plant.transplantedOn), variety, { plantedOn: plant.transplantedOn }).bands.find(
     (b) => b.what === 'first-fruit',
-  )!.from;
+  )!;
+  // what was seen of it says that it is not so far yet
+  return stage !== null && from <= s.today ? null : from;
 }
 
 /** Days within which fruit must ripen to be worth picking before rain, heat or birds. */
@@ -84,6 +86,9 @@ const RIPENS_WITHIN_DAYS = 7;
 const PECKED_DAYS = 14;
 function blushOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, on: Day): BlushFirst | null {
   if (on > addDays(s.today, RIPENS_WITHIN_DAYS)) return null;
+  // nothing blushes on a plant whose fruit is all green
+  const stage = stageIn(s, plant);
+  if (on > s.today && stage !== null && stage !== 'ripening' && stage !== 'late') return null;
   const since = addDays(s.today, -PECKED_DAYS);
   const pecked = s
     .recordsOf(plant.id)

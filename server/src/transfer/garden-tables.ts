@@ -39,7 +39,17 @@ const within = <T extends object>(cls: new () => T, row: Row, more: Row = {}): v
   for (const own of SERVERS) fields.delete(own);
   checked(cls, { ...Object.fromEntries([...fields].map((f) => [f, row[f]])), ...more });
 };
-const SERVERS = ['position', 'seenOn', 'retiredOn', 'zoneSince', 'grown', 'endedBecause', 'closedOn', 'judgedOn', 'spots'];
+const SERVERS = [
+  'position',
+  'seenOn',
+  'retiredOn',
+  'zoneSince',
+  'grown',
+  'endedBecause',
+  'closedOn',
+  'judgedOn',
+  'spots',
+];
 const ANY = { id: '00000000-0000-7000-8000-000000000000' };
 
 /** Every table of a garden, in import order: referenced tables first. */

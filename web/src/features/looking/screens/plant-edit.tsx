@@ -185,7 +185,7 @@ function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Pr
               {crop === 'tomato' && <F.Maybe label="Habit" options={wordsOrUnknown(GROWTH_HABITS)} name="habit" />}
             </FormCard>
             <FormCard title="Stage and size">
-              <F.Date name="transplantedOn" label="Planted" max={garden.today} none="not known" />
+              <F.Date name="transplantedOn" label="Planted out" max={garden.today} none="not known" />
               {watch('transplantedOn') && (
                 <F.Choice
                   label="Sure of the day?"
