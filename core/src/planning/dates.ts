@@ -63,6 +63,8 @@ export interface DatesQuestion {
   pickedOn?: Day | null;
   /** measured and forecast, where it grows */
   weather?: readonly WeatherDay[];
+  /** how far its plants are by the growth model, 1 at the first ripe fruit; by the warmth alone if left out */
+  progress?: number | null;
 }
 
 /** The dates of one planting's season. */
@@ -249,10 +251,12 @@ function firstFruit(q: DatesQuestion, days: number, out: Day, outTo: Day): Count
   const had = q.plantedOn && q.weather ? warmthSince(q.weather, out, q.today) : null;
   if (had === null) return { from: 'planting-out', on: [out, outTo], days: [days - margin, days + margin] };
   const needed = days * USUAL_DEGREE_DAYS;
-  const left = needed - had.sum;
-  const warmth = { needed, had: had.sum, aDay: had.rate };
+  // what was seen of the plants counts more than the warmth they had
+  const sum = q.progress == null ? had.sum : q.progress * needed;
+  const left = needed - sum;
+  const warmth = { needed, had: sum, aDay: had.rate };
   if (left <= 0) {
-    const on = had.reached(needed);
+    const on = q.progress == null ? had.reached(needed) : addDays(q.today, -Math.round(-left / had.rate));
     return { from: 'warmth', on: [on, on], days: [0, 0], warmth };
   }
   const more = left / had.rate;

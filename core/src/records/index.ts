@@ -19,4 +19,5 @@ export * from './rules.js';
 export * from './shape.js';
 export * from './vocabulary/disorders.js';
 export * from './vocabulary/signs.js';
+export * from './vocabulary/plain-words.js';
 export * from './vocabulary/sign-groups.js';

@@ -127,6 +127,12 @@ describe('once planted, warmth decides', () => {
     expect(width(70)).toBeLessThan(width(30));
     expect(at(planted(23, 90), 'first-fruit')).toEqual([addDays('2026-05-06', 74), addDays('2026-05-06', 74)]);
   });
+  test('what was seen of the plants counts more than the warmth they had', () => {
+    // 40 of 75 days are past by the warmth; at 80 % a fifth of 75 days is left
+    expect(middle(planted(23)) - middle({ ...planted(23), progress: 0.8 })).toBeCloseTo(0.8 * 75 - 40, 0);
+    const [ripe] = at({ ...planted(23), progress: 1.04 }, 'first-fruit')!;
+    expect(daysBetween(ripe!, planted(23).today)).toBe(3);
+  });
   test('completed steps are shown as done', () => {
     const out = yearDates(planted(23)).bands.find((b) => b.what === 'plant-out')!;
     expect(bandInWords(out, METRIC_FORMAT)).toBe('done on 6 May');

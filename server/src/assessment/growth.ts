@@ -82,3 +82,9 @@ export function sizeIn(s: GardenSnapshot, plant: PlantEntity): ReturnType<typeof
 
 /** Returns the stage of a plant as advice reads it. */
 export const stageIn = (s: GardenSnapshot, plant: PlantEntity): Stage | null => sizeIn(s, plant).stage;
+
+/** Returns how far a plant is: 1 at its first ripe fruit. */
+export function progressIn(s: GardenSnapshot, plant: PlantEntity): number {
+  const place = s.places.find((p) => p.id === plant.placeId);
+  return place ? growthIn(s, plant, place).progress : 0;
+}

@@ -1,4 +1,4 @@
-import { stageIn } from '../assessment/growth.js';
+import { progressIn, stageIn } from '../assessment/growth.js';
 import { Injectable } from '@nestjs/common';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { daysToMaturityOf } from '@candid-leaf/core/varieties';
@@ -74,9 +74,10 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
   // by the packet alone only if the packet is known
   const variety = s.varietyOf(plant);
   if (!variety || !plant.transplantedOn || !daysToMaturityOf(variety).sure) return null;
-  const { from } = datesOf(s, yearOf(s, plant.transplantedOn), variety, { plantedOn: plant.transplantedOn }).bands.find(
-    (b) => b.what === 'first-fruit',
-  )!;
+  const { from } = datesOf(s, yearOf(s, plant.transplantedOn), variety, {
+    plantedOn: plant.transplantedOn,
+    progress: progressIn(s, plant),
+  }).bands.find((b) => b.what === 'first-fruit')!;
   // what was seen of it says that it is not so far yet
   return stage !== null && from <= s.today ? null : from;
 }

@@ -25,11 +25,13 @@ import {
   type HardeningPlan,
 } from '@candid-leaf/core/setting-out';
 import { addDays } from '@candid-leaf/core/units';
+import { progressIn } from '../assessment/growth.js';
 import { weatherIn } from '../assessment/weather-lists.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
+import { plantIds } from './plant-ids.js';
 import type { PlantingEntity } from './planting.entity.js';
 import { plantingDto } from './plantings.service.js';
 
@@ -74,7 +76,7 @@ export const datesOf = (
   s: GardenSnapshot,
   year: number,
   variety: DatesQuestion['variety'],
-  done: Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second'> = {},
+  done: Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second' | 'progress'> = {},
 ): YearDates =>
   yearDates({
     garden: s.garden,
@@ -94,11 +96,29 @@ export const varietyDatesOf = (
 
 /** Returns the dates of a planting, given what is done. */
 export const datesOfPlanting = (s: GardenSnapshot, p: PlantingEntity): YearDates =>
-  datesOf(s, p.year, varietyDatesOf(s, p), {
-    plantedOn: p.plantedOn,
-    sownOn: p.sownOn,
-    second: p.aim === 'second-crop',
-  });
+  datesOf(s, p.year, varietyDatesOf(s, p), doneOf(s, p));
+
+/** Returns what is done of a planting, and how far its plants are. */
+export const doneOf = (
+  s: GardenSnapshot,
+  p: PlantingEntity,
+): Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'second' | 'progress'> => ({
+  plantedOn: p.plantedOn,
+  sownOn: p.sownOn,
+  second: p.aim === 'second-crop',
+  progress: p.plantedOn
+    ? furthestOf(
+        s,
+        s.plants.filter((x) => plantIds(p).includes(x.id)),
+      )
+    : null,
+});
+
+/** Returns how far the furthest of these plants is by the growth model; null if none is there. */
+export function furthestOf(s: GardenSnapshot, plants: readonly PlantEntity[]): number | null {
+  const live = plants.filter((p) => p.transplantedOn && !p.retiredOn);
+  return live.length === 0 ? null : Math.max(...live.map((p) => progressIn(s, p)));
+}
 
 /** Returns the hardening plan; null before it starts. */
 export function hardeningOf(s: GardenSnapshot, p: PlantingEntity): HardeningPlan | null {

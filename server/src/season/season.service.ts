@@ -15,6 +15,8 @@ import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
 import {
+  doneOf,
+  furthestOf,
   datesOf,
   varietyName,
   varietyDatesOf,
@@ -35,7 +37,7 @@ import { PlantingsService } from './plantings.service.js';
 const MOST_LINES = 14;
 const BEFORE_OUT: ReadonlySet<DateKind> = new Set<DateKind>(['sow', 'pot-on', 'harden']);
 const STILL: ReadonlySet<DateKind> = new Set<DateKind>(['last-planting', 'second-sowing']);
-type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second'>;
+type Done = Pick<DatesQuestion, 'plantedOn' | 'sownOn' | 'pickedOn' | 'second' | 'progress'>;
 
 /** The season page: where the year stands, and what is planned. */
 @Injectable()
@@ -128,12 +130,7 @@ function linesOf(
       })),
     });
   };
-  for (const p of plantings)
-    add(varietyName(s.varietyOf(p), p.crop), varietyDatesOf(s, p), {
-      plantedOn: p.plantedOn,
-      sownOn: p.sownOn,
-      second: p.aim === 'second-crop',
-    });
+  for (const p of plantings) add(varietyName(s.varietyOf(p), p.crop), varietyDatesOf(s, p), doneOf(s, p));
   for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {
     const label = nameOf(s, p);
     const pickedOn = firstPicked(
@@ -144,7 +141,7 @@ function linesOf(
     add(
       label,
       s.varietyOf(p) ?? p,
-      { plantedOn: p.transplantedOn, pickedOn },
+      { plantedOn: p.transplantedOn, pickedOn, ...(running ? { progress: furthestOf(s, [p]) } : {}) },
       (b) => !BEFORE_OUT.has(b.what) && !STILL.has(b.what),
     );
   }

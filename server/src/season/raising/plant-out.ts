@@ -1,5 +1,4 @@
 import type { EntityManager } from 'typeorm';
-import { v5 as nameUuid } from 'uuid';
 import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
 import { noteGrown } from '../../places/grown.js';
 import { PlantEntity } from '../../plants/plant.entity.js';
@@ -7,12 +6,8 @@ import { revisionOf } from '../../shared/garden-revision.js';
 import { nextPosition } from '../../shared/ordering.js';
 import { updateRows } from '../../shared/rows.js';
 import type { PlantingEntity } from '../planting.entity.js';
+import { plantIds } from '../plant-ids.js';
 import { varietyName } from '../planting-on-view.js';
-
-const OWN_NAMES = 'b9a7c0de-51a5-4c0a-9b0e-6f1f2d3c4b5a';
-/** Returns the same plants however often it is called. */
-export const plantIds = (p: PlantingEntity): string[] =>
-  Array.from({ length: p.count }, (_, i) => nameUuid(`${p.id} ${i}`, OWN_NAMES));
 
 /** Creates the plants in their bed. */
 export async function plantOut(m: EntityManager, s: GardenSnapshot, p: PlantingEntity): Promise<void> {

@@ -14,7 +14,8 @@ import { PlantingEntity } from '../planting.entity.js';
 import { gateOf, modeOf } from '../planting-on-view.js';
 import { PlantingsService } from '../plantings.service.js';
 import { outTasks, stepOn } from './out-tasks.js';
-import { plantIds, plantOut } from './plant-out.js';
+import { plantOut } from './plant-out.js';
+import { plantIds } from '../plant-ids.js';
 import { seedlingTasks } from './seedling-tasks.js';
 
 type Step = 'sow' | 'light' | 'thin' | 'tray' | 'look' | 'pot' | 'harden' | 'day' | 'out';

@@ -1,4 +1,6 @@
-import { SIGNS, type Crop, type Part, type SignCode, type SignRow } from '@candid-leaf/core/records';
+import { plainWordsOf, SIGNS, type Crop, type Part, type SignCode, type SignRow } from '@candid-leaf/core/records';
+import MiniSearch from 'minisearch';
+import { searchTerm } from '../../lib/search-terms';
 
 interface Asked {
   crop: Crop;
@@ -14,15 +16,34 @@ const NOTHING_THERE: SignCode = 'pest-none-found';
 /** Letters needed to start a search. */
 const LEAST_LETTERS = 2;
 
+/** Search index of the signs: their names, lines, and what people type for them. */
+const index = new MiniSearch<{ id: SignCode; label: string; line: string; plain: string }>({
+  fields: ['label', 'line', 'plain'],
+  processTerm: searchTerm,
+  searchOptions: { prefix: true, fuzzy: 0.2, boost: { label: 4, plain: 3 }, combineWith: 'AND' },
+});
+index.addAll(SIGNS.map((s) => ({ id: s.code, label: s.label, line: s.line, plain: plainWordsOf(s.code) })));
+
+/** Returns the signs that match the words, best first; if none matches all words, any will do. */
+function signsFor(words: string): SignCode[] {
+  const all = index.search(words);
+  return (all.length > 0 ? all : index.search(words, { combineWith: 'OR' })).map((h) => h.id as SignCode);
+}
+
 /** Returns the signs to show: those that match the search, else those of the part, else those seen before. */
 export function signsToOffer({ crop, part, words, wasThere }: Asked): (SignRow & { code: SignCode })[] {
   const typed = words.trim().toLowerCase();
   const rank = (code: SignCode): number => (wasThere(code) ? 2 : code === NOTHING_THERE ? 1 : 0);
   const all: readonly (SignRow & { code: SignCode })[] = SIGNS;
+  if (typed.length >= LEAST_LETTERS) {
+    const found = signsFor(typed);
+    return all
+      .filter((s) => (!s.crop || s.crop === crop) && found.includes(s.code))
+      .sort((a, b) => found.indexOf(a.code) - found.indexOf(b.code));
+  }
   return all
     .filter((s) => {
       if (s.crop && s.crop !== crop) return false;
-      if (typed.length >= LEAST_LETTERS) return `${s.label} ${s.line}`.toLowerCase().includes(typed);
       return part === null ? wasThere(s.code) : s.parts.includes(part);
     })
     .sort((a, b) => rank(b.code) - rank(a.code));
