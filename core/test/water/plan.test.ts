@@ -285,8 +285,13 @@ describe('a plant that is settling in', () => {
     expect(asked(0, { place: { cover: 'tunnel' } })).toBeGreaterThan(1.3 * asked(0));
     expect(asked(2)).toBeGreaterThan(1);
     // said, or too long ago for a plant that lives: nothing is made up
-    expect(asked(0, { records: { watering: [{ date: ASOF, litres: 4 }] } })).toBe(0);
+    for (const litres of [0.3, 4]) expect(asked(0, { records: { watering: [{ date: ASOF, litres }] } })).toBe(0);
     expect(asked(0, { records: { soilChecks: [{ date: ASOF, feel: 'wet', depthCm: 5 }] } })).toBe(0);
+    const first = (daysAgo: number) =>
+      waterBalance(aCase({ place: bed, plant: { transplantedOn: addDays(ASOF, -daysAgo) } })).days[0]!
+        .fractionAvailable;
+    expect(first(2)).toBeLessThan(0.4);
+    expect(first(3)).toBeGreaterThan(0.6);
     const why = reportOn(aCase({ place: bed, plant: { transplantedOn: ASOF, stage: 'establishing', heightM: 0.2 } }))
       .water.nextWatering?.why;
     expect(why).toBe('planted today: water it in');
