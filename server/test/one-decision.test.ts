@@ -101,6 +101,8 @@ test('on a forbidden day Today asks for none, and a cap of two litres is two', a
   await g.changePlace(place, { watering: { method: 'by-need', weeklyCapL: 2 } });
   const [capped] = await water();
   expect(capped!.litres).toBeCloseTo(2, 1);
+  // the can is filled for the bed: the amount is the bed's, and says what each plant gets
+  expect(capped!.amount!.replaceAll('\u00a0', ' ')).toBe('2 L (1 L each)');
 });
 
 test('a watering remedy never makes a second watering, and its amount is Today’s', async () => {

@@ -131,6 +131,10 @@ function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessmen
       litres,
       remedy: null,
       dose: { litres: next.litres },
+      // the can is filled for the whole bed
+      ...(pour.plantIds.length > 1
+        ? { amount: `${s.format.litres(litres)} (${s.format.litres(next.litres)} each)` }
+        : {}),
       ...(next.of ? { made: { of: next.of, plants: pour.plantIds.length } } : {}),
       cautions: [],
     },
