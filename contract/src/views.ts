@@ -25,7 +25,7 @@ export interface RibbonDay {
 
 /** A plant on the garden page. */
 export interface PlantOnView {
-  /** `stage` and `heightM` are what somebody last said in its form */
+  /** `stage` and `heightM` are what was last entered in its form */
   plant: PlantDto;
   growth: GrowthDto;
   /** 0 to 1; null if it can't be computed, or the watering history is unknown */
@@ -78,7 +78,7 @@ type CutsView = ReturnType<typeof cutsOf>;
 export interface PlantView {
   garden: GardenDto;
   place: PlaceDto;
-  /** `stage` and `heightM` are what somebody last said in its form */
+  /** `stage` and `heightM` are what was last entered in its form */
   plant: PlantDto;
   growth: GrowthDto;
   /** archived: everything is as on that day */

@@ -57,7 +57,7 @@ describe('one start at a time', () => {
     `import { takeTurn } from './scripts/lib/turn.mjs';
      import { endWith } from './scripts/lib/say.mjs';
      try { const leave = takeTurn(${JSON.stringify(folder)}, 'a-start'); ${then} } catch (e) { endWith(e); }`;
-  test('a second start is told who runs; a mark whose process is gone, or is another program, does not count', async () => {
+  test('a second start says who runs; a mark whose process is gone, or is another program, does not count', async () => {
     const first = await background(take("console.log('mine'); setInterval(() => {}, 1000);"), 'mine', ['a-start']);
     const second = node(take("console.log('mine too')"));
     expect([second.code, second.out]).toEqual([1, '']);

@@ -71,6 +71,13 @@ test('counts, pickings and growth notes of the plant or of its whole bed correct
   expect([empty.status, empty.body.faults]).toMatchObject([400, [{ path: 'data.stage' }]]);
 });
 
+test('a record of the day on which the form was filled in counts more than the form', async () => {
+  const g = await garden('2026-05-01', { stage: 'fruiting', heightM: 1.2 });
+  expect((await g.growth()).stage).toBe('fruiting');
+  await g.record('growth', { plantId: g.plant }, { date: '2026-07-18', stage: 'ripening', orLater: true });
+  expect((await g.growth()).stage).toBe('ripening');
+});
+
 test('of a plant with no planting day nothing is made up; once seen it is known', async () => {
   const g = await garden(null);
   expect(await g.growth()).toMatchObject({ stage: null, heightM: null, from: 'season' });

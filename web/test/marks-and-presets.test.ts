@@ -2,6 +2,7 @@ import type { GardenView, PlantOnView, TaskDto } from '@candid-leaf/contract';
 import { PlaceInput } from '@candid-leaf/contract';
 import { checked } from '@candid-leaf/core/records';
 import { inNeed, marksOf } from '../src/features/garden/marks';
+import { plantedAs } from '../src/frame/acts/age';
 import { placeOf, PRESET_CODES } from '../src/frame/acts/presets';
 import { freeName, numbered, withoutNumber } from '../src/lib/plant-names';
 import { waysOf } from '../src/features/settings/start/own-ways';
@@ -92,4 +93,18 @@ test.each([
   ['not a language', 'metric', 'monday', 'd MMMM'],
 ] as const)('a device with the language %s', (language, units, weekStart, dateForm) => {
   expect(waysOf(language)).toEqual({ units, weekStart, dateForm });
+});
+
+test('an age as people say it becomes a planting day, marked as a guess unless it is today', () => {
+  const garden = { today: TODAY, latitude: 45, lastFrost: '04-18', firstFrost: '10-28' } as GardenView['garden'];
+  expect(plantedAs('today', garden, 'tomato')).toEqual({ transplantedOn: TODAY });
+  expect(plantedAs('spring', garden, 'tomato')).toEqual({ transplantedOn: '2026-05-06', plantedAbout: true });
+  expect(plantedAs('half', garden, 'tomato')).toEqual({ transplantedOn: '2026-06-13', plantedAbout: true });
+  expect(plantedAs('bearing', garden, 'pepper')).toEqual({
+    transplantedOn: '2026-05-13',
+    plantedAbout: true,
+    stage: 'fruiting',
+  });
+  // fruit takes its weeks, however late the frost was
+  expect(plantedAs('bearing', { ...garden, lastFrost: '06-20' }, 'tomato').transplantedOn).toBe('2026-05-29');
 });

@@ -2,7 +2,7 @@ import type { WeatherDay } from '../climate/gaps.js';
 import { USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import type { GardenFacts } from '../records/facts.js';
 import type { Crop, GrowthHabit, PlantType, Stage } from '../records/plant.js';
-import { frostsOf, growingYearOf } from '../season/growing-year.js';
+import { AFTER_FROST_DAYS, frostsOf, growingYearOf } from '../season/growing-year.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { byDate } from '../records/dated.js';
 import { daysToMaturityOf } from '../varieties/variety.js';
@@ -60,21 +60,19 @@ export interface Growth {
 
 /** Scatter of a planting day by how it is known, days (judgement). */
 const START_SD = { exact: 0, about: 12, unknown: 25 } as const;
-/** Days from the last frost to the usual planting out (common practice: one to four weeks). */
-const AFTER_FROST_DAYS = 17;
 /** Without frost days: how long ago plants usually went out, days (judgement). */
 const USUAL_AGE_DAYS = 60;
 /** A stage below this chance is not named. */
 const NAMED_FROM = 0.45;
 /** A stage from this chance on is not asked about. */
-export const CLEAR_STAGE_FROM = 0.9;
+const CLEAR_STAGE_FROM = 0.9;
 /** Days of FAO-56 from planting out to full roots, over the progress they take; see `rootDepthM`. */
 const DAYS_TO_RIPE = 75;
 
 /**
  * Returns stage, height, cover and roots on a day, each with its uncertainty. Everything that depends on a plant's size
- * or age reads this. A stage or height that somebody entered is a note with a day: it corrects the estimate, which goes
- * on from there.
+ * or age reads this. An entered stage or height is a note with a day: it corrects the estimate, which goes on from
+ * there.
  * @example
  * growthOf({ asOf: '2026-05-03', garden: { latitude: 45 }, potL: null, weather: [], notes: [],
  *   plant: { crop: 'tomato', transplantedOn: '2026-05-01' } }).stage // 'establishing'
@@ -86,7 +84,7 @@ export function growthOf(q: GrowthQuestion): Growth {
   const build: Build = { crop: plant.crop, habit: plant.habit, type: plant.type, start, potL: q.potL };
   const { days, sure } = daysToMaturityOf(plant);
   const warmth = warmthFrom(q.weather);
-  const planted = plant.transplantedOn ?? usualPlanting(q);
+  const planted = plant.transplantedOn ?? usualPlanting(plant.crop, q);
   const age = plant.transplantedOn ? (plant.plantedAbout ? 'about' : 'exact') : 'unknown';
   const clocksOn = (day: Day, laterDays: number): Clocks => {
     const out = addDays(planted, Math.round(laterDays));
@@ -109,12 +107,14 @@ export function growthOf(q: GrowthQuestion): Growth {
   const own = (day: Day): number => clocksOn(day, estimate.laterDays).warmDays * estimate.pace;
   const height = estimateHeight(build, notes, asOf, own, estimate.progressSd / Math.max(0.1, estimate.progress));
   const { stage, chance } = namedStage(q, notes, estimate);
+  // without a planting day and with nothing but a height, the stage would be a guess from the time of year
+  const guessed = age === 'unknown' && !notes.some((n) => n.stage ?? n.atLeast);
   const seenOn = notes.findLast((n) => n.stage ?? n.atLeast ?? n.heightM)?.date ?? null;
   const seasonDay = Math.max(0, estimate.progress) * DAYS_TO_RIPE;
   const depth = rootDepthM(plant.crop, seasonDay);
   const cover = coveredM2(plant.crop, height.heightM);
   return {
-    stage: chance >= NAMED_FROM ? stage : null,
+    stage: chance >= NAMED_FROM && !guessed ? stage : null,
     stageChance: chance,
     heightM: height.heightM,
     heightSdM: height.sdM,
@@ -130,13 +130,13 @@ export function growthOf(q: GrowthQuestion): Growth {
 }
 
 /**
- * Returns the day on which plants of this garden usually went out: two to three weeks after the last frost.
- * @example usualPlanting({ garden: { latitude: 45, lastFrost: '04-18' }, asOf: '2026-07-18' }) // '2026-05-05'
+ * Returns the day on which plants of this garden usually went out: the middle of the usual weeks after the last frost.
+ * @example usualPlanting('tomato', { garden: { latitude: 45, lastFrost: '04-18' }, asOf: '2026-07-18' }) // '2026-05-06'
  */
-export function usualPlanting({ garden, asOf }: Pick<GrowthQuestion, 'garden' | 'asOf'>): Day {
+export function usualPlanting(crop: Crop, { garden, asOf }: Pick<GrowthQuestion, 'garden' | 'asOf'>): Day {
   const season = growingYearOf(asOf, garden.latitude, garden.seasonMode ?? 'warm');
   const { last } = frostsOf(garden, season);
-  const usual = last && addDays(last, AFTER_FROST_DAYS);
+  const usual = last && addDays(last, Math.round((AFTER_FROST_DAYS[crop][0] + AFTER_FROST_DAYS[crop][1]) / 2));
   // a plant that is there today was not planted after today
   return usual && usual <= asOf ? usual : addDays(asOf, -USUAL_AGE_DAYS);
 }

@@ -8,7 +8,7 @@ import type { Day } from '../units/day.js';
 /** What was seen of a plant's growth on a day. */
 export interface GrowthNote {
   date: Day;
-  /** its stage, as somebody saw it */
+  /** the stage that was seen */
   stage?: Stage;
   /** with the stage: whether the next one was near (buds, full-sized green fruit) */
   soon?: boolean;

@@ -30,7 +30,7 @@ export interface StageQuestion {
   days: number;
   /** scatter of the planting day, days */
   startSdDays: number;
-  /** where the clocks stand on a day at the usual pace, if planted so many days later than assumed */
+  /** the clocks on a day at the usual pace, if it was planted `laterDays` later than assumed */
   clocksOn: (day: Day, laterDays: number) => Clocks;
   asOf: Day;
   /** in order of their days */
@@ -76,7 +76,7 @@ interface Said {
   notYet: Day | null;
   /** first day on which it was */
   by: Day | null;
-  /** whether it was near, on the last day somebody said so */
+  /** whether it was near, by the last note about it */
   near: { date: Day; soon: boolean } | null;
 }
 

@@ -3,7 +3,7 @@ import { type WeatherDay } from '../climate/gaps.js';
 import { degreeDays, degreeDaySum, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import { TOP_BEFORE_DAYS } from '../pruning/cut-plan.js';
 import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
-import { frostsOf, type GrowingYear, type SeasonMode } from '../season/growing-year.js';
+import { AFTER_FROST_DAYS, frostsOf, type GrowingYear, type SeasonMode } from '../season/growing-year.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 // The dates of a year for one garden and variety, each as a band as wide as its uncertainty.
@@ -78,11 +78,6 @@ export interface YearDates {
 
 /** Days under cover before planting out (common practice: 6 to 8 weeks, peppers 8 to 10). */
 const RAISED_DAYS: Record<Crop, readonly [number, number]> = { tomato: [42, 56], pepper: [56, 70] };
-/**
- * Days from last frost to planting out: soil and nights must warm up (common practice: one to four weeks, peppers a
- * week later).
- */
-const AFTER_FROST_DAYS: Record<Crop, readonly [number, number]> = { tomato: [7, 28], pepper: [14, 35] };
 /** Days from sowing to the first larger pot: at the first true leaves (common practice). */
 const POT_ON_DAYS = [21, 28] as const;
 /** Common practice: 7 to 14 days. */

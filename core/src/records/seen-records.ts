@@ -114,7 +114,7 @@ export class TrussCount extends Dated {
   fruit: number;
 }
 
-/** Stage or height of a plant, as somebody saw it. */
+/** Stage or height seen on a plant. */
 export class GrowthSeen extends Dated {
   @IsOptional()
   @IsIn(STAGES)

@@ -1,3 +1,4 @@
+import type { Crop } from '../records/plant.js';
 import { type GardenFacts, SEASON_MODES, type SeasonMode } from '../records/facts.js';
 import type { Fault } from '../records/faults.js';
 import { type Day, daysBetween } from '../units/day.js';
@@ -51,6 +52,12 @@ export function growingYearOf(day: Day, latitude: number, mode: SeasonMode = 'wa
  */
 export const seasonYear = (garden: Pick<GardenFacts, 'latitude' | 'seasonMode'>, day: Day): number =>
   growingYearOf(day, garden.latitude, garden.seasonMode ?? 'warm').year;
+
+/**
+ * Days from last frost to planting out: soil and nights must warm up (common practice: one to four weeks, peppers a
+ * week later).
+ */
+export const AFTER_FROST_DAYS: Record<Crop, readonly [number, number]> = { tomato: [7, 28], pepper: [14, 35] };
 
 /** Returns the frost days of one season; null if unknown. */
 export function frostsOf(

@@ -128,6 +128,8 @@ describe('by what was seen', () => {
   test('without a planting day the season is a guess, and says so; what is seen settles it', () => {
     const unknown = { transplantedOn: null };
     expect(on(60, {}, unknown).from).toBe('season');
+    // a height says nothing of its stage
+    expect(on(60, { notes: [note(60, { heightM: 0.8 })] }, unknown)).toMatchObject({ from: 'seen', stage: null });
     expect(on(60, { notes: [note(60, { stage: 'flowering' })] }, unknown)).toMatchObject({
       from: 'seen',
       stage: 'flowering',

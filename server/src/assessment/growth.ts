@@ -22,9 +22,9 @@ function notesOf(plant: PlantEntity, records: readonly RecordEntity[], today: st
   // without its day a young stage is that of planting day; anything else was never dated, and counts today
   const young = stage === 'seedling' || stage === 'establishing';
   const date = plant.seenOn ?? (young && plant.transplantedOn ? plant.transplantedOn : today);
-  if (stage !== null || heightM !== null)
-    notes.push({ date, ...(stage ? { stage } : {}), ...(heightM !== null ? { heightM } : {}) });
-  return notes;
+  if (stage === null && heightM === null) return notes;
+  // first of its day: what was recorded that day was seen on a plant that its form already described
+  return [{ date, ...(stage ? { stage } : {}), ...(heightM !== null ? { heightM } : {}) }, ...notes];
 }
 
 /** Returns the measured weather where a bed or pot stands. */

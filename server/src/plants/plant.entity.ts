@@ -23,7 +23,7 @@ export class PlantEntity extends GardenRow {
   @Column('varchar', { length: 20, nullable: true })
   type: PlantType | null;
 
-  /** its stage and height, as somebody last said in its form; the growth model goes on from there */
+  /** stage and height as last entered in its form; the growth model goes on from there */
   @Column('varchar', { length: 20, nullable: true })
   stage: Stage | null;
 
@@ -33,7 +33,7 @@ export class PlantEntity extends GardenRow {
   @Column('double', { nullable: true })
   heightM: number | null;
 
-  /** the day on which stage and height were said */
+  /** day on which stage and height were entered */
   @Column('date', { nullable: true })
   seenOn: string | null;
 

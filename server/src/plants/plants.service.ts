@@ -17,7 +17,7 @@ export const plantDto = (p: PlantEntity): PlantDto => {
   return rest;
 };
 
-/** Returns the day on which stage and height were said: today if they are new, else as before. */
+/** Returns the day on which stage and height were entered: today if they are new, else as before. */
 const seenOn = (
   input: Pick<PlantInput, 'stage' | 'heightM'>,
   before: Pick<PlantEntity, 'stage' | 'heightM' | 'seenOn'> | null,

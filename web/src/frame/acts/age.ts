@@ -1,4 +1,5 @@
 import type { GardenView, PlantInput } from '@candid-leaf/contract';
+import type { Crop } from '@candid-leaf/core/records';
 import { usualPlanting } from '@candid-leaf/core/growth';
 import { addDays } from '@candid-leaf/core/units';
 
@@ -12,15 +13,16 @@ const BEARING_DAYS = 50;
 
 /**
  * Returns the planting day and stage of an age as people say it; a day that was not said is marked as a guess.
- * @example plantedAs('today', garden) // { transplantedOn: garden.today }
+ * @example plantedAs('today', garden, 'tomato') // { transplantedOn: garden.today }
  */
 export function plantedAs(
   age: Age,
   garden: GardenView['garden'],
+  crop: Crop,
 ): Pick<PlantInput, 'transplantedOn' | 'plantedAbout' | 'stage'> {
   const { today } = garden;
   if (age === 'today') return { transplantedOn: today };
-  const usual = usualPlanting({ garden: { ...garden, seasonMode: garden.seasonMode ?? undefined }, asOf: today });
+  const usual = usualPlanting(crop, { garden: { ...garden, seasonMode: garden.seasonMode ?? undefined }, asOf: today });
   const ago = (days: number): string => addDays(today, -days);
   if (age === 'half') return { transplantedOn: ago(HALF_GROWN_DAYS), plantedAbout: true };
   if (age === 'spring') return { transplantedOn: usual, plantedAbout: true };

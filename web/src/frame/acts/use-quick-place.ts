@@ -44,7 +44,7 @@ export function useQuickPlace(view: GardenView) {
           name: called,
           crop,
           spacingM: apartM,
-          ...(age ? plantedAs(age, garden) : {}),
+          ...(age ? plantedAs(age, garden, crop) : {}),
         })),
       );
       id.current = uuid();
