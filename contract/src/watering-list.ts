@@ -40,7 +40,8 @@ export interface WateringListView {
   /** today's waterings still to do */
   tasks: Pick<TaskDto, 'key' | 'title' | 'where' | 'why' | 'litres' | 'feel'>[];
   /** what was watered from this list today */
-  done: { id: string; name: string; litres: number }[];
+  /** litres are null if the amount is unknown */
+  done: { id: string; name: string; litres: number | null }[];
   /** the days of the plan, bed by bed in walking order */
   places: { id: string; name: string; together: boolean; pours: Pick<PourDto, 'id' | 'plants' | 'known' | 'plan'>[] }[];
 }

@@ -9,6 +9,7 @@ test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a 
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('button', { name: 'Dose of Neem oil concentrate' }).click();
+  await expect(page.getByRole('heading', { name: 'Neem oil concentrate: how much?' })).toBeVisible();
   await page.getByLabel('Plants').fill('12');
   await page.getByLabel('Per plant (US gal)').fill('0.15');
   await page.getByLabel('Sprayer size (US gal)').fill('1');
@@ -19,6 +20,7 @@ test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a 
   await expect(page.getByText('Always follow the product label and local rules.')).toBeVisible();
 
   await page.getByRole('button', { name: 'Dose of Blood meal' }).click();
+  await expect(page.getByRole('heading', { name: 'Blood meal: how much?' })).toBeVisible();
   await page.getByRole('radio', { name: 'a nutrient amount' }).click();
   await page.getByLabel('Per plant (oz)').fill('0.07');
   await expect(dose).toContainText('per plant');

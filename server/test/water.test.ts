@@ -264,3 +264,23 @@ test('where measurements moved the estimate is listed day by day', async () => {
   const after = (await g.agent.get(g.url(`/plants/${plant}/view`)).expect(200)).body as PlantView;
   expect(after.report.water.daily.at(-1)!.correctedBy).toBe('drained');
 });
+
+test('minutes without a flow are saved as an unknown amount, and count once the flow is measured', async () => {
+  const bed = await dripBed();
+  expect((await bed.put({ flowLPerH: null })).status).toBe(200);
+  const data = { date: TODAY, minutes: 30 };
+  await bed.agent.put(bed.url('/records')).send({ id: uuid(), type: 'watering', placeId: bed.place, data }).expect(200);
+  const today = async () => {
+    const { places } = (await bed.agent.get(bed.url('/view')).expect(200)).body as GardenView;
+    const plant = places.find((p) => p.place.id === bed.place)!.plants[0]!;
+    const view = (await bed.agent.get(bed.url(`/plants/${plant.plant.id}/view`)).expect(200)).body as PlantView;
+    return { saved: view.records.find((r) => r.type === 'watering')!.data, ...view.report.water.daily.at(-1)! };
+  };
+  const unknown = await today();
+  expect(unknown.saved).toEqual({ date: TODAY, minutes: 30, how: 'drip' });
+  expect(unknown.irrigationL).toBeGreaterThan(0);
+  expect((await bed.plan()).pours[0]!.plan!.days[0]!.why).toContain('amount unknown');
+  expect((await bed.put({ flowLPerH: 32 })).status).toBe(200);
+  // half an hour of 32 L an hour, shared by two
+  expect((await today()).irrigationL).toBeCloseTo(8, 6);
+});

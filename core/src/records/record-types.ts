@@ -66,10 +66,10 @@ export const RECORD_TYPES = {
     done: 'watered',
     describe: (d, f) =>
       together([
-        `Watered, ${f.litres(d.litres)} per plant`,
+        d.litres == null ? 'Watered' : `Watered, ${f.litres(d.litres)} per plant`,
         d.minutes != null ? `in ${d.minutes} minutes` : '',
         d.how === 'overhead' ? 'over the leaves' : '',
-        d.end === 'ran-through' ? 'until it ran out below' : '',
+        d.end === 'ran-through' ? 'until it ran out below' : d.litres == null ? 'amount unknown' : '',
       ]),
   }),
   'soil-check': kind<'soil-check'>()({
@@ -80,7 +80,7 @@ export const RECORD_TYPES = {
     label: 'Feel the soil',
     done: 'soil felt',
     describe: (d, f) =>
-      `${d.by === 'probe' ? 'Probe reading' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}`,
+      `${d.by === 'probe' ? 'Probe reading' : 'Soil felt'} ${d.feel}${d.depthCm ? ` at ${f.centimetres(d.depthCm)}` : ''}${d.after ? ', after watering' : ''}`,
   }),
   'soil-warmth': kind<'soil-warmth'>()({
     list: null, // the open format has no list for it

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsIn, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { WATERING_WAYS, WATERING_ENDS, CHECKED_BY, type WaterMethod, SOIL_FEELS } from './choices.js';
 import { Dated, FINITE } from './dated.js';
 import { MOST_LITRES } from './record-limits.js';
@@ -9,12 +9,14 @@ import { MOST_LITRES } from './record-limits.js';
 const MOST_MINUTES = 1440;
 const TOO_MUCH = { message: `must not be more than ${MOST_LITRES} litres per plant` };
 
-/** A watering as stored: always litres per plant, plus the minutes it ran if entered that way. */
+/** A watering as stored: litres per plant if known, plus the minutes it ran if entered that way. */
 export class Watering extends Dated {
+  /** per plant; absent: watered, amount unknown; 0: not watered */
+  @IsOptional()
   @IsNumber(FINITE)
   @Min(0)
   @Max(MOST_LITRES, TOO_MUCH)
-  litres: number;
+  litres?: number;
 
   @IsOptional()
   @IsNumber(FINITE)
@@ -32,10 +34,13 @@ export class Watering extends Dated {
   end?: (typeof WATERING_ENDS)[number];
 }
 
-/** A watering as entered: litres per plant, or minutes if the flow is known. Stored form: `Watering`. */
+/**
+ * A watering as entered: litres per plant, or minutes, or how it ended, or only that it was watered. Stored form:
+ * `Watering`.
+ */
 export class WateringEntry extends Dated {
-  @ValidateIf((o: WateringEntry) => o.minutes == null || o.litres != null)
-  @IsNumber(FINITE, { message: 'must be a number of litres (or give minutes instead)' })
+  @IsOptional()
+  @IsNumber(FINITE)
   @Min(0)
   @Max(MOST_LITRES, TOO_MUCH)
   litres?: number | null;
@@ -70,6 +75,11 @@ export class SoilCheck extends Dated {
   @IsOptional()
   @IsIn(CHECKED_BY)
   by?: (typeof CHECKED_BY)[number];
+
+  /** made after that day's watering; a check comes before it unless this says otherwise */
+  @IsOptional()
+  @IsBoolean()
+  after?: boolean;
 }
 
 /** Soil temperature in the morning. */
@@ -89,6 +99,11 @@ export class PotWeight extends Dated {
 
   @IsIn(['dry', 'drained', 'unknown'])
   state: 'dry' | 'drained' | 'unknown';
+
+  /** weighed after that day's watering */
+  @IsOptional()
+  @IsBoolean()
+  after?: boolean;
 }
 
 /** The gardener's own rain gauge for a day. It overrides the station; the last reading of a day counts. */

@@ -10,6 +10,7 @@ import { markKnown } from './knowledge.js';
 import { measuredByDay } from './measured.js';
 import { type BalanceDay, type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from './run.js';
 import { demands } from './season.js';
+import { gaveWater } from './watering.js';
 
 /** The water balance of a plant, day by day. */
 export interface Balance {
@@ -82,17 +83,27 @@ function isToWaterIn({ asOf, records }: PlantCase, planted: Day): boolean {
   return !said && daysBetween(planted, asOf) <= WATER_IN_DAYS;
 }
 
-/** Sums litres per day, with the widest share of the surface wetted. */
+/**
+ * Sums litres per day, with the widest share of the surface wetted. An unknown amount fills part of what is missing;
+ * water that ran out below fills all of it.
+ */
 function wateringByDay(list: PlantCase['records']['watering']): Map<Day, Given> {
   const out = new Map<Day, Given>();
   for (const w of list) {
-    const before = out.get(w.date) ?? { litres: 0, wettedShare: 0.1 };
+    if (!gaveWater(w)) continue;
+    const before = out.get(w.date) ?? { litres: 0, wettedShare: 0.1, fills: 0 };
     out.set(w.date, {
-      litres: before.litres + w.litres,
+      litres: before.litres + (w.litres ?? 0),
       wettedShare: Math.max(before.wettedShare, WETTED_SHARE[w.how ?? 'base']),
+      fills: w.litres != null ? (before.fills ?? 0) : w.end === 'ran-through' ? FILLS_ALL : FILLS_SOME,
     });
   }
   return out;
 }
+
+/** Share of the missing water that a watering of unknown amount gives: most people water until it looks wet (judgement). */
+const FILLS_SOME = 0.7;
+/** Water that ran out below fills all, and a little runs off. */
+const FILLS_ALL = 1.1;
 
 const maxDay = (a: Day, b: Day): Day => (a > b ? a : b);

@@ -28,11 +28,16 @@ export interface Measured extends Estimate {
   by: CorrectedBy;
   /** for a finger or probe: depth in cm; it covers the soil down to about twice that */
   depthCm?: number;
+  /** taken before that day's watering */
+  beforeWater?: boolean;
+  /** a dry finger only lowers the estimate, a wet one only raises it */
+  only?: 'lowers' | 'raises';
 }
 
-/** Daily growth of the model's error, and its maximum. */
+/** Daily growth of the model's error. */
 const ERROR_PER_DAY = 0.05;
-const MOST_ERROR = 0.3;
+/** Largest standard error of the balance. */
+export const MOST_ERROR = 0.3;
 
 /**
  * Returns the estimate after a measurement: a Kalman update of two normal errors, fractions 0 to 1.
@@ -51,11 +56,13 @@ export const grown = (sd: number): number => Math.min(MOST_ERROR, Math.hypot(sd,
 
 /**
  * Returns the fraction available from a pot's weight by two anchor weights: drained after a soaking is 1, dry is 0.
- * Null if an anchor is missing or the anchors make no sense.
+ * A weight at or above the drained one is full, with or without the dry one. Null if an anchor is missing or the
+ * anchors make no sense.
  * @example fractionFromWeight(12, { dryKg: 9, drainedKg: 15 }) // { fraction: 0.5, sd: 0.05 }
  */
 export function fractionFromWeight(kg: number, anchors: { dryKg?: number; drainedKg?: number }): Estimate | null {
   const { dryKg, drainedKg } = anchors;
+  if (drainedKg != null && kg >= drainedKg) return { fraction: 1, sd: 0.05 };
   if (dryKg == null || drainedKg == null || drainedKg <= dryKg) return null;
   return { fraction: Math.min(1, Math.max(0, (kg - dryKg) / (drainedKg - dryKg))), sd: 0.05 };
 }

@@ -3,6 +3,7 @@ import { isPotted } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { fractionFromWeight } from './corrections.js';
+import { gaveWater } from './watering.js';
 
 /**
  * The latest soil check by hand, and how long it counts. Today's overrides all before; an older one expires after a
@@ -13,6 +14,8 @@ export interface Felt {
   feel: 'dry' | 'damp' | 'wet';
   on: Day;
   by: 'sign' | 'weight' | 'finger' | 'probe';
+  /** after that day's watering */
+  after?: boolean;
 }
 
 const SIGN_FEEL: Partial<Record<SignCode, Felt['feel']>> = {
@@ -47,14 +50,22 @@ const HEAVY_LEFT = 0.85;
 type FeltQuestion = Pick<PlantCase, 'asOf' | 'place' | 'records' | 'observations'>;
 
 /** Returns whether a soil check of that day still counts on the day of the question. */
-export function stillHolds(c: FeltQuestion, on: Day, feel: Felt['feel'], ownRainMm: (day: Day) => number): boolean {
+export function stillHolds(
+  c: FeltQuestion,
+  on: Day,
+  feel: Felt['feel'],
+  ownRainMm: (day: Day) => number,
+  after = false,
+): boolean {
   if (on === c.asOf) {
     // checked, then watered: a dry or damp check of that morning is out of date
-    return feel === 'wet' || !c.records.watering.some((w) => w.date === on && w.litres > 0 && !w.end);
+    return feel === 'wet' || after || !c.records.watering.some((w) => w.date === on && gaveWater(w));
   }
   if (daysBetween(on, c.asOf) > checkLastsDays(c.place)) return false;
   if (feel === 'wet') return true;
-  const watered = c.records.watering.some((w) => w.date >= on && w.date <= c.asOf && w.litres > 0);
+  const watered = c.records.watering.some(
+    (w) => (after ? w.date > on : w.date >= on) && w.date <= c.asOf && gaveWater(w),
+  );
   const days = Array.from({ length: daysBetween(on, c.asOf) }, (_, i) => addDays(on, i + 1));
   return !watered && days.every((day) => ownRainMm(day) < TELLING_RAIN_MM);
 }
@@ -82,12 +93,12 @@ export function feltNow(c: FeltQuestion, ownRainMm: (day: Day) => number): Felt 
       words.push({ feel: left < LIGHT_LEFT ? 'dry' : left > HEAVY_LEFT ? 'wet' : 'damp', on: w.date, by: 'weight' });
   }
   for (const s of c.records.soilChecks)
-    words.push({ feel: s.feel, on: s.date, by: s.by === 'probe' ? 'probe' : 'finger' });
+    words.push({ feel: s.feel, on: s.date, by: s.by === 'probe' ? 'probe' : 'finger', after: s.after === true });
   const rank = { sign: 3, weight: 2, finger: 1, probe: 0 };
   const newest = words.reduce<Felt | null>(
     (best, w) =>
       w.on <= c.asOf && (!best || w.on > best.on || (w.on === best.on && rank[w.by] >= rank[best.by])) ? w : best,
     null,
   );
-  return newest && stillHolds(c, newest.on, newest.feel, ownRainMm) ? newest : null;
+  return newest && stillHolds(c, newest.on, newest.feel, ownRainMm, newest.after) ? newest : null;
 }

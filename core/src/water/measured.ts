@@ -2,6 +2,7 @@ import type { PlantCase } from '../records/plant-case.js';
 import type { Day } from '../units/day.js';
 import { DROOPED, FEEL, fractionFromWeight, type Measured, PROBE_SD, RAN_THROUGH } from './corrections.js';
 import { at, first } from '../units/lists.js';
+import { gaveWater } from './watering.js';
 
 /** Depth of a finger check if not recorded: the second knuckle, cm. */
 const FINGER_CM = 5;
@@ -9,14 +10,17 @@ const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet
 
 /**
  * Returns the best measurement of each day, up to the day of the question: a pot's weight before water that ran
- * through, then a plant drooping over dry soil, a finger (a record or a sign of that day), a probe.
+ * through, then a plant drooping over dry soil, a finger (a record or a sign of that day), a probe. A check comes
+ * before that day's watering, unless it says otherwise.
  */
 export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'asOf'>): Map<Day, Measured> {
   const best = new Map<Day, Measured>();
-  const put = (day: Day, m: Measured): void => {
-    if (day <= c.asOf && !best.has(day)) best.set(day, m);
-  };
   const { potWeights, soilChecks, watering } = c.records;
+  const wateredOn = new Set(watering.filter(gaveWater).map((w) => w.date));
+  const put = (day: Day, m: Measured, after = false): void => {
+    if (day > c.asOf || best.has(day)) return;
+    best.set(day, !after && wateredOn.has(day) ? { ...m, beforeWater: true } : m);
+  };
   // the newest of a day counts
   for (const w of [...potWeights].reverse()) {
     const known = potWeights.filter((x) => x.date <= w.date);
@@ -24,14 +28,14 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
       dryKg: known.findLast((x) => x.state === 'dry')?.kg,
       drainedKg: known.findLast((x) => x.state === 'drained')?.kg,
     };
-    if (w.state === 'drained') put(w.date, { fraction: 1, sd: 0.05, by: 'weight' });
+    if (w.state === 'drained') put(w.date, { fraction: 1, sd: 0.05, by: 'weight' }, true);
     else if (w.state === 'dry') put(w.date, { fraction: 0.1, sd: 0.05, by: 'weight' });
     else {
       const estimate = fractionFromWeight(w.kg, anchors);
-      if (estimate) put(w.date, { ...estimate, by: 'weight' });
+      if (estimate) put(w.date, { ...estimate, by: 'weight' }, w.after);
     }
   }
-  for (const w of watering) if (w.end === 'ran-through') put(w.date, { ...RAN_THROUGH, by: 'drained' });
+  for (const w of watering) if (w.end === 'ran-through') put(w.date, { ...RAN_THROUGH, by: 'drained' }, true);
   const seen = c.observations.filter((o) => o.present);
   const on = (day: Day, sign: string): boolean => seen.some((o) => o.date === day && o.sign === sign);
   const felt = [
@@ -40,19 +44,28 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
       feel: s.feel,
       probe: s.by === 'probe',
       depthCm: s.depthCm ?? FINGER_CM,
+      after: s.after === true,
     })),
     ...seen.flatMap((o) => {
       const feel = FELT_SIGNS[o.sign as keyof typeof FELT_SIGNS];
-      return feel ? [{ date: o.date, feel, probe: false, depthCm: FINGER_CM }] : [];
+      return feel ? [{ date: o.date, feel, probe: false, depthCm: FINGER_CM, after: false }] : [];
     }),
   ];
+  // the last of a day counts
+  const newest = [...felt.filter((f) => f.after).reverse(), ...felt.filter((f) => !f.after).reverse()];
   for (const f of felt)
-    if (f.feel === 'dry' && !f.probe && on(f.date, 'leaf-wilt')) put(f.date, { ...DROOPED, by: 'droop' });
-  for (const f of [...felt].reverse()) if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger', depthCm: f.depthCm });
-  for (const f of [...felt].reverse())
-    if (f.probe) put(f.date, { fraction: FEEL[f.feel].fraction, sd: PROBE_SD, by: 'probe', depthCm: f.depthCm });
+    if (f.feel === 'dry' && !f.probe && on(f.date, 'leaf-wilt')) put(f.date, { ...DROOPED, by: 'droop' }, f.after);
+  for (const f of newest)
+    if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger', depthCm: f.depthCm, ...directionOf(f.feel) }, f.after);
+  for (const f of newest)
+    if (f.probe)
+      put(f.date, { ...FEEL[f.feel], sd: PROBE_SD, by: 'probe', depthCm: f.depthCm, ...directionOf(f.feel) }, f.after);
   return best;
 }
+
+/** "Damp" may correct either way. */
+const directionOf = (feel: 'dry' | 'damp' | 'wet'): Pick<Measured, 'only'> =>
+  feel === 'dry' ? { only: 'lowers' } : feel === 'wet' ? { only: 'raises' } : {};
 
 /** Equal readings in a row after which a probe should be checked. */
 const STUCK_AFTER = 5;
@@ -68,7 +81,7 @@ export function probeFault(c: Pick<PlantCase, 'records' | 'asOf'>): string | nul
     return `the probe has shown ${first(last).feel} ${STUCK_AFTER} times in a row: clean it, move it, and check with a finger`;
   for (let i = list.length - 1; i > 0; i--) {
     const [a, b] = [at(list, i - 1), at(list, i)];
-    const came = [...c.records.watering.filter((w) => w.litres > 0), ...c.records.weather.filter((w) => w.rainMm >= 2)];
+    const came = [...c.records.watering.filter(gaveWater), ...c.records.weather.filter((w) => w.rainMm >= 2)];
     if (a.feel === 'dry' && b.feel === 'wet' && !came.some((x) => x.date >= a.date && x.date <= b.date))
       return 'the probe jumped from dry to wet with no watering recorded: check with a finger, or record the watering';
   }

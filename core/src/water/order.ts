@@ -10,6 +10,9 @@ const ALMOST_WILTING_LEFT = 0.15;
 /** A remainder smaller than this share of a day's watering is not worth a second walk. */
 const REST_WORTH = 0.25;
 
+/** The plan does not follow the finger: roots reach deeper than it does. */
+const DRY_ON_TOP = 'dry at a finger’s depth, but the roots below still have enough';
+
 /** A second watering below this share of the day's use is not worth the walk. */
 const SECOND_WORTH = 0.1;
 
@@ -32,6 +35,8 @@ export interface Circumstances {
   held: 'today' | 'until-limit' | null;
   leftInTheMorning: number;
   givenMm: number;
+  /** watered today, amount unknown */
+  givenUnknown?: boolean;
   /** newly planted: its own rhythm comes before the method's */
   settling: Settling | null;
 }
@@ -58,6 +63,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   const secondMm = morningMm > 0 ? secondWatering(morning) : 0;
   const mm = morningMm + secondMm;
   const rest = mm - c.givenMm;
+  if (c.givenUnknown) return { mm: 0, why: 'watered today, amount unknown: feel the soil tomorrow' };
   if (c.givenMm > 0) {
     // already watered today; only a clear shortfall is ordered
     if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: 'watered today' };
@@ -77,7 +83,8 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
           : whyDue(rules.method, METHOD_STRATEGIES[rules.method]({ ...m, useMm: 0 }) > 0),
     };
   const rainDoes = c.rainMm > 2 && ask({ ...m, useMm: morning.useMm * c.wait }) > 0;
-  return { mm: 0, why: rainDoes ? 'rain is forecast to do it' : '' };
+  if (rainDoes) return { mm: 0, why: 'rain is forecast to do it' };
+  return { mm: 0, why: m.felt === 'dry' ? DRY_ON_TOP : '' };
 }
 
 /** A part of an order, in the order in which the parts are added. */

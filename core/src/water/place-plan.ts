@@ -1,13 +1,16 @@
 import { type Irrigation, isPotted, type PlaceKind } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
+import type { Watering } from '../records/water-records.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toPourable } from '../units/rounding.js';
 import type { Balance } from './balance.js';
 import { expectedWeather, type ForecastWeather } from './expected-weather.js';
+import { feltNow } from './felt.js';
 import { isKnown } from './knowledge.js';
 import { morningOf } from './morning.js';
 import { type PlaceRules, rulesPerPlant } from './plan-rules.js';
 import { type PlanStart, planWeek, WEEK_DAYS, type WeekPlan } from './plan.js';
+import { gaveWater } from './watering.js';
 
 /**
  * The one decision about water. Today, the strips, the plant's page, the week, the remedies and the timer all read
@@ -99,7 +102,8 @@ function planFor(
   // if the watering history is unknown, no litres are ordered: a finger check comes first
   if (!state || !newest || !isKnown(balance)) return null;
   const today = newest.date === c.asOf ? newest : { ...newest, date: c.asOf, rainMm: 0 };
-  const start: PlanStart = { state, held, ...given(c.records.watering, c.asOf) };
+  const felt = feltNow(c, (day) => balance.days.find((d) => d.date === day)?.effectiveRainMm ?? 0);
+  const start: PlanStart = { state, held, felt: felt?.feel ?? null, ...given(c.records.watering, c.asOf) };
   const ahead = expectedWeather(c, forecast, RHYTHM_DAYS - 1);
   const plan = planWeek(c, start, [today, ...ahead], rulesPerPlant(rules, plants));
   // the strips show what is left tonight, so a text about this morning gives both
@@ -110,16 +114,16 @@ function planFor(
 
 /** Returns what the records say was given before and on the day. */
 export function given(
-  watering: readonly { date: Day; litres: number }[],
+  watering: readonly Pick<Watering, 'date' | 'litres'>[],
   asOf: Day,
-): Pick<PlanStart, 'since' | 'recentL' | 'givenL'> {
-  const litresOn = (day: Day): number =>
-    watering.reduce((sum, w) => (w.date === day && w.litres > 0 ? sum + w.litres : sum), 0);
-  const last = watering.findLast((w) => w.litres > 0 && w.date < asOf)?.date;
+): Pick<PlanStart, 'since' | 'recentL' | 'givenL' | 'givenUnknown'> {
+  const litresOn = (day: Day): number => watering.reduce((sum, w) => (w.date === day ? sum + (w.litres ?? 0) : sum), 0);
+  const last = watering.findLast((w) => gaveWater(w) && w.date < asOf)?.date;
   return {
     since: last ? daysBetween(last, asOf) : NEVER_WATERED,
     recentL: Array.from({ length: WEEK_DAYS - 1 }, (_, i) => litresOn(addDays(asOf, i + 1 - WEEK_DAYS))),
     givenL: litresOn(asOf),
+    givenUnknown: watering.some((w) => w.date === asOf && w.litres == null),
   };
 }
 

@@ -10,6 +10,7 @@ import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js
 import { dayNeed, demands } from './season.js';
 import { soakSteps, type SoakSteps } from './soak.js';
 import { type Circumstances, decide, type Order, orderParts, type OrderParts } from './order.js';
+import type { Felt } from './felt.js';
 import { settlingOn } from './settling.js';
 import { missingMm, type Morning, wateringLimit } from './strategies.js';
 import { at, last } from '../units/lists.js';
@@ -92,6 +93,10 @@ export interface PlanStart {
   recentL?: readonly number[];
   /** litres per plant already given on the first day */
   givenL?: number;
+  /** watered on the first day, amount unknown: nothing is ordered on top of it */
+  givenUnknown?: boolean;
+  /** what a finger said, if it still counts on the first day */
+  felt?: Felt['feel'] | null;
   /** the soil should dry first: nothing on the first day, and nothing before the limit is reached */
   held?: boolean;
 }
@@ -243,7 +248,7 @@ export function runPlan(
     const given = i === 0 ? (start.givenL ?? 0) : 0;
     const allowed = isAllowed(w.date);
     const leftInTheMorning = Math.min(1, 1 - missingMm({ state, zone }) / zone.tawMm);
-    const morning: Morning = { state, zone, useMm, limitMm, since };
+    const morning: Morning = { state, zone, useMm, limitMm, since, felt: i === 0 ? (start.felt ?? null) : null };
     let order: Order;
     let circumstances: Circumstances | null = null;
     if (by !== 'plan') order = { mm: at(by, i) / zone.soilM2, why: '' };
@@ -259,6 +264,7 @@ export function runPlan(
         leftInTheMorning,
         givenMm: given / zone.soilM2,
         settling: settlingOn(c.plant, w.date),
+        givenUnknown: i === 0 && start.givenUnknown === true,
       };
       order = decide(morning, rules, circumstances);
     }

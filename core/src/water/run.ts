@@ -2,7 +2,7 @@ import type { WeatherDay } from '../climate/gaps.js';
 import type { PlaceFacts } from '../records/facts.js';
 import type { Crop } from '../records/plant.js';
 import type { Day } from '../units/day.js';
-import { type CorrectedBy, type Estimate, grown, type Measured } from './corrections.js';
+import { type CorrectedBy, type Estimate, grown, type Measured, MOST_ERROR } from './corrections.js';
 import { stepDay } from './day-step.js';
 import { evaporated } from './evaporation.js';
 import { depletionFraction } from './root-zone.js';
@@ -84,6 +84,8 @@ export interface Given {
   litres: number;
   /** share of the surface it wets */
   wettedShare: number;
+  /** share of the missing water that came on top, for a watering of unknown amount */
+  fills?: number;
 }
 /** No watering. */
 export const NOTHING_GIVEN: Given = { litres: 0, wettedShare: 1 };
@@ -97,6 +99,9 @@ function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interce
     runoffMm: Math.max(0, rainMm - interceptedMm - SOILS[place.texture].soaksInMm * slopeHolds(place)),
   };
 }
+
+/** Error of an unknown amount, as a share of what it is taken to be (judgement). */
+const UNKNOWN_SHARE_SD = 0.5;
 
 /** What a day brings: weather where the plant grows, its demand, water given, and what was measured. */
 export interface DayIn {
@@ -118,12 +123,24 @@ export function stepRun(
   { w, etoMm, demand, given, seen = null }: DayIn,
 ): BalanceDay {
   const { kcb, demandMm, surfaceMm, bareShare, zone } = demand;
-  const before = state.depletionMm ?? (1 - state.fraction) * zone.tawMm;
-  const { litres, wettedShare } = given;
+  let before = state.depletionMm ?? (1 - state.fraction) * zone.tawMm;
+  let correctionMm = 0;
+  const early = seen?.beforeWater === true;
+  if (seen && early) {
+    const topMm = state.topMm ?? (topShare(zone) < 1 ? before * topShare(zone) : null);
+    const better = correctedStore({ depletionMm: before, sd: state.sd, topMm }, zone, seen);
+    correctionMm = better.depletionMm - before;
+    before = better.depletionMm;
+    state.topMm = better.topMm;
+    state.sd = better.sd;
+  }
+  const { wettedShare, fills = 0 } = given;
   const { rainMm } = w;
   const losses = rainLosses(place, rainMm, etoMm);
   const soakedMm = rainMm - losses.interceptedMm - losses.runoffMm;
-  const irrigationMm = litres / zone.soilM2;
+  const filledMm = fills * Math.max(0, before - soakedMm);
+  const irrigationMm = given.litres / zone.soilM2 + filledMm;
+  const litres = irrigationMm * zone.soilM2;
   // the surface is as the last watering left it; shaded or dry parts do not evaporate
   if (soakedMm > 0) state.lastWettedShare = 1;
   else if (litres > 0) state.lastWettedShare = wettedShare;
@@ -146,9 +163,10 @@ export function stepRun(
   const top = topAfter(state.topMm ?? before * topShare(zone), zone, step, soakedMm + irrigationMm);
   let after = step.depletionMm;
   let sd = step.drainedMm > 0 ? Math.min(grown(state.sd), 0.08) : grown(state.sd);
-  let correctionMm = 0;
+  // nobody knows how much that was
+  if (fills > 0) sd = Math.min(MOST_ERROR, Math.hypot(sd, (UNKNOWN_SHARE_SD * filledMm) / zone.tawMm));
   state.topMm = top;
-  if (seen) {
+  if (seen && !early) {
     const better = correctedStore({ depletionMm: after, sd, topMm: top }, zone, seen);
     correctionMm = better.depletionMm - after;
     after = better.depletionMm;

@@ -86,7 +86,7 @@ function run(subject: BenchPlant, s: SetUp, asks: SeasonAsks, random: Random): S
   const made = { place: asks.place, crop: subject.plant.crop };
   const state = startOf({ fraction: 1, sd: 0 });
   const wettedShare = WETTED_SHARE.base;
-  const recorded = new Map((subject.watering ?? []).map((w) => [w.date.slice(5), w.litres]));
+  const recorded = new Map((subject.watering ?? []).map((w) => [w.date.slice(5), w.litres ?? 0]));
   const strategy = strategyOf(s, random);
   const days: BalanceDay[] = [];
   let since = 99;

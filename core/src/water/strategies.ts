@@ -1,6 +1,7 @@
 import type { Random } from '../climate/random.js';
 import type { Crop, Stage } from '../records/plant.js';
 import type { RootZone } from './root-zone.js';
+import type { Felt } from './felt.js';
 import type { RunState } from './run.js';
 import type { MethodCode } from './methods.js';
 
@@ -14,6 +15,8 @@ export interface Morning {
   limitMm: number;
   /** days since the last watering; 99 if none */
   since: number;
+  /** what a finger said, if it still counts */
+  felt?: Felt['feel'] | null;
 }
 
 /** Returns the millimetres to give this morning; 0 for none. */
@@ -34,14 +37,20 @@ const worth = (mm: number): number => (mm >= WORTH_MM ? mm : 0);
  */
 const FINGER_DRY = 0.4;
 
+/** Share of the water used by tonight. */
+const usedShare = (m: Morning): number => (missingMm(m) + m.useMm) / m.zone.tawMm;
+/** A soak is for a store that has used this share: at 90 % left it would only drain (judgement). */
+const DEEP_WORTH = 0.25;
+
 /** The watering methods as strategies. Each is a rule for the morning; amounts follow from the store. */
 export const METHOD_STRATEGIES: Record<MethodCode, WateringStrategy> = {
   'by-need': (m) => (missingMm(m) + m.useMm >= m.limitMm ? refillMm(m) : 0),
-  deep: (m) => (m.since >= 6 || (m.since >= 5 && missingMm(m) + m.useMm > m.zone.tawMm * 0.6) ? worth(refillMm(m)) : 0),
+  deep: (m) => (m.since >= 5 && usedShare(m) > (m.since >= 6 ? DEEP_WORTH : 0.6) ? worth(refillMm(m)) : 0),
   'twice-a-week': (m) => (m.since >= 3 ? worth(refillMm(m)) : 0),
   'evenly-moist': (m) => (missingMm(m) + m.useMm >= 0.25 * m.zone.tawMm ? refillMm(m) : 0),
   daily: (m) => worth(refillMm(m)),
-  finger: (m) => (missingMm(m) >= (1 - FINGER_DRY) * m.zone.tawMm ? refillMm(m) : 0),
+  finger: (m) =>
+    (m.felt ? m.felt === 'dry' : missingMm(m) >= (1 - FINGER_DRY) * m.zone.tawMm) ? worth(refillMm(m)) : 0,
   'half-often': (m) => (missingMm(m) + m.useMm >= 0.33 * m.zone.tawMm ? refillMm(m) / 2 : 0),
 };
 

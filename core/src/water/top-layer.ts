@@ -41,6 +41,10 @@ export interface Store {
   topMm: number | null;
 }
 
+/** Returns whether a correction goes against its direction: "dry" never means wetter than estimated. */
+const contradicts = ({ only }: Measured, change: number): boolean =>
+  (only === 'lowers' && change > 0) || (only === 'raises' && change < 0);
+
 /**
  * Corrects the store by a measurement. A weight, water that ran through and a drooping plant cover all of it. A
  * finger or a probe covers the soil down to twice its depth: the deeper store is corrected only by the part of the
@@ -53,6 +57,7 @@ export function correctedStore(store: Store, zone: RootZone, seen: Measured): St
   const felt = seen.depthCm === undefined ? 1 : Math.min(1, (2 * seen.depthCm) / 100 / zone.depthM);
   if (seen.depthCm === undefined || store.topMm === null || felt >= 1) {
     const better = corrected({ fraction: whole, sd: store.sd }, seen);
+    if (contradicts(seen, better.fraction - whole)) return { ...store, sd: better.sd };
     const moved = (1 - better.fraction) * taw;
     return { depletionMm: moved, sd: better.sd, topMm: store.topMm === null ? null : Math.max(0, moved) * share };
   }
@@ -67,6 +72,7 @@ export function correctedStore(store: Store, zone: RootZone, seen: Measured): St
   // the smaller the part felt, the less the error of its top says about the error of the whole
   const gain = (Math.sqrt(felt) * store.sd ** 2) / spread;
   const topGain = (store.sd ** 2 + own ** 2) / spread;
+  if (contradicts(seen, surprise)) return { ...store, sd: store.sd * Math.sqrt(1 - gain) };
   const betterTop = Math.min(1, Math.max(0, top + topGain * surprise));
   return {
     depletionMm: store.depletionMm - gain * surprise * taw,

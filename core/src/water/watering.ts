@@ -4,6 +4,12 @@ import type { Watering, WateringEntry } from '../records/record-classes.js';
 import { roundTo } from '../units/rounding.js';
 import { litresFromMinutes } from './flow.js';
 
+/**
+ * Returns whether a watering gave water; an unknown amount did.
+ * @example gaveWater({ litres: 0 }) // false
+ */
+export const gaveWater = ({ litres }: Pick<Watering, 'litres'>): boolean => litres !== 0;
+
 /** What a bed or pot must provide to save a watering of it. */
 interface WateredPlace {
   irrigation?: Irrigation | null;
@@ -27,26 +33,22 @@ const WAYS: Record<Irrigation, WaterMethod> = {
  */
 export const wayOf = (irrigation: Irrigation | null | undefined): WaterMethod => WAYS[irrigation ?? 'can'];
 
-/** Minutes were given but the flow is not known. */
-export class FlowNotKnown extends RangeError {}
-
 /**
  * Builds a watering record: the only way to make one, from the bed or pot, the stated amount and the day. Minutes
  * become litres per plant here, with the flow of that day, so a later change of the bed or pot does not change it.
- * @throws FlowNotKnown for minutes alone without a known flow
+ * Without litres, and without minutes or a known flow, the amount stays unknown.
  */
 export function makeWatering(place: WateredPlace, entry: WateringEntry): Watering {
-  const { date, litres, minutes, how, end } = entry;
+  const { date, minutes, how, end } = entry;
+  const litres = entry.litres ?? litresIn(place, minutes);
   return {
     date,
-    litres: litres ?? litresIn(place, minutes ?? 0),
+    ...(litres != null ? { litres } : {}),
     ...(minutes != null ? { minutes } : {}),
     how: how ?? wayOf(place.irrigation),
     ...(end ? { end } : {}),
   };
 }
 
-function litresIn({ flowLPerH, plants }: WateredPlace, minutes: number): number {
-  if (!flowLPerH) throw new FlowNotKnown('minutes need a bed or pot with a known flow');
-  return roundTo(litresFromMinutes(minutes, flowLPerH, Math.max(1, plants)), 3);
-}
+const litresIn = ({ flowLPerH, plants }: WateredPlace, minutes: number | null | undefined): number | null =>
+  minutes == null || !flowLPerH ? null : roundTo(litresFromMinutes(minutes, flowLPerH, Math.max(1, plants)), 3);

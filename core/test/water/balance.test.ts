@@ -5,7 +5,7 @@ import { addDays } from '@candid-leaf/core/units';
 import { availableShare, type BalanceDay, evenness, SOILS, WATER_CROPS, waterBalance } from '@candid-leaf/core/water';
 import { basalCoefficient } from '../../src/water/crops.js';
 import { stressCoefficient } from '../../src/water/root-zone.js';
-import { corrected } from '../../src/water/corrections.js';
+import { corrected, fractionFromWeight } from '../../src/water/corrections.js';
 import { aCase, ASOF, everyNDays } from '../helpers.js';
 
 test('FAO-56 Table 19 (from memory): middle values lie within the ranges of the table', () => {
@@ -163,14 +163,56 @@ test('a soil check corrects the model by how certain each is', () => {
   expect(after.sd).toBeLessThan(0.15);
   const dry = (soilChecks: PlantCase['records']['soilChecks']) =>
     reportOn(aCase({ records: { soilChecks, watering: everyNDays(3, 6) } })).water.daily.at(-1)!.fractionAvailable;
-  expect(dry([{ date: ASOF, feel: 'dry' }])).toBeLessThan(dry([]));
+  expect(dry([{ date: ASOF, feel: 'dry', after: true }])).toBeLessThan(dry([]));
+});
+
+test('a check comes before that day’s watering, and the watering then counts in full', () => {
+  const place = { kind: 'container', texture: 'potting-mix', volumeL: 20 } as const;
+  const tonight = (records: object) => waterBalance(aCase({ place, records })).days.at(-1)!.fractionAvailable;
+  const older = [{ date: addDays(ASOF, -3), litres: 5 }];
+  const watering = [...older, { date: ASOF, litres: 9 }];
+  const checked = (after: boolean) =>
+    tonight({ watering, soilChecks: [{ date: ASOF, feel: 'dry', ...(after ? { after } : {}) }] });
+  expect(checked(false)).toBeGreaterThan(0.75);
+  expect(checked(true)).toBeLessThan(checked(false) - 0.1);
+});
+
+test('dry only lowers the estimate and wet only raises it; a weight above the drained one is full', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0, max: 12, noNaN: true }), fc.constantFrom('dry', 'wet'), (litres, feel) => {
+      const left = (soilChecks: object[]) =>
+        waterBalance(
+          aCase({ records: { watering: [{ date: addDays(ASOF, -4), litres }], soilChecks } as never }),
+        ).days.at(-1)!.fractionAvailable;
+      const change = left([{ date: ASOF, feel }]) - left([]);
+      expect(feel === 'dry' ? -change : change).toBeGreaterThanOrEqual(-1e-9);
+    }),
+    { numRuns: 60 },
+  );
+  expect(fractionFromWeight(13.4, { drainedKg: 13 })?.fraction).toBe(1);
+  expect(fractionFromWeight(12.9, { drainedKg: 13 })).toBeNull();
+});
+
+test('a watering of unknown amount fills part of the store, until it ran out all of it, and is less certain', () => {
+  const place = { kind: 'container', texture: 'potting-mix', volumeL: 20 } as const;
+  const tonight = (today: object[]) =>
+    waterBalance(
+      aCase({ place, records: { watering: [{ date: addDays(ASOF, -4), litres: 5 }, ...today] } as never }),
+    ).days.at(-1)!;
+  const [none, unknown, full] = [[], [{ date: ASOF }], [{ date: ASOF, end: 'ran-through' }]].map(tonight);
+  expect(unknown!.fractionAvailable).toBeGreaterThan(none!.fractionAvailable + 0.2);
+  expect(full!.fractionAvailable).toBeGreaterThan(unknown!.fractionAvailable);
+  expect(full!.fractionAvailable).toBeGreaterThan(0.85);
+  expect(unknown!.uncertainty).toBeGreaterThan(full!.uncertainty + 0.05);
+  expect(unknown!.irrigationL).toBeGreaterThan(1);
+  expect(tonight([{ date: ASOF, litres: 0 }]).irrigationL).toBe(0);
 });
 
 test('two anchor weights turn a pot weight into water left', () => {
   const potWeights = [
     { date: addDays(ASOF, -9), kg: 9, state: 'dry' as const },
     { date: addDays(ASOF, -8), kg: 13, state: 'drained' as const },
-    { date: ASOF, kg: 11, state: 'unknown' as const },
+    { date: ASOF, kg: 11, state: 'unknown' as const, after: true },
   ];
   const c = aCase({
     place: { kind: 'container', texture: 'potting-mix', volumeL: 20 },

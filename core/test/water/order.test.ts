@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import type { WeatherDay } from '../../src/climate/index.js';
 import type { PlantCase } from '../../src/records/index.js';
 import { addDays } from '../../src/units/index.js';
-import { type OrderPart, type PlanRules, planWeek, METHOD_CODES, startOf } from '../../src/water/index.js';
+import {
+  type OrderPart,
+  type PlanRules,
+  type PlanStart,
+  planWeek,
+  METHOD_CODES,
+  startOf,
+} from '../../src/water/index.js';
 import { aCase, ASOF } from '../helpers.js';
 
 const bed = { kind: 'ground', texture: 'loam', areaM2: 0.25 } as const;
@@ -16,9 +23,10 @@ interface Given {
   weather?: WeatherDay[];
   fraction?: number;
   givenL?: number;
+  more?: Partial<PlanStart>;
 }
-const days = ({ place = bed, rules = {}, weather = week(), fraction = 0.5, givenL = 0 }: Given) =>
-  planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 4, givenL }, weather, {
+const days = ({ place = bed, rules = {}, weather = week(), fraction = 0.5, givenL = 0, more = {} }: Given) =>
+  planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 4, givenL, ...more }, weather, {
     method: 'by-need',
     how: 'drip',
     flowLPerH: 4,
@@ -89,5 +97,27 @@ describe('what the day’s litres consist of', () => {
     const rules = { method: 'daily' as const };
     expect(first({ rules, weather: week(5) }).of!.rainL).toBeCloseTo(3 * 0.25, 9);
     expect(first({ rules, weather: week(5), place: pot }).of!.rainL).toBe(0);
+  });
+
+  it('follows the finger where that is the method, and says why where it is not', () => {
+    const today = (method: PlanRules['method'], fraction: number, felt: PlanStart['felt']) =>
+      days({ rules: { method }, fraction, more: { felt: felt ?? null } })[0]!;
+    expect(today('finger', 0.8, 'dry').litres).toBeGreaterThan(0);
+    expect(today('finger', 0.3, 'damp').litres).toBe(0);
+    expect(today('finger', 0.3, null).litres).toBeGreaterThan(0);
+    expect(today('by-need', 0.95, 'dry')).toMatchObject({ litres: 0, why: expect.stringContaining('roots below') });
+  });
+
+  it('a deep soak is never given to a bed with most of its water left', () => {
+    const soak = (fraction: number, since: number) =>
+      days({ rules: { method: 'deep' }, fraction, more: { since }, weather: week(0, 20) })[0]!.litres;
+    expect(soak(0.9, 99)).toBe(0);
+    expect(soak(0.5, 6)).toBeGreaterThan(0);
+  });
+
+  it('orders nothing on top of a watering of unknown amount', () => {
+    const [today, ...later] = days({ fraction: 0.2, more: { givenUnknown: true } });
+    expect(today).toMatchObject({ litres: 0, why: expect.stringContaining('amount unknown') });
+    expect(later.some((d) => d.litres > 0)).toBe(true);
   });
 });

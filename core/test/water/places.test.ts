@@ -154,7 +154,7 @@ describe('a finger check', () => {
     expect(none - deep).toBeGreaterThan(none - shallow);
     const inPot = (soilChecks: PlantCase['records']['soilChecks']) =>
       left(aCase({ place: pot(14), records: { watering: everyNDays(1, 3), soilChecks } }));
-    expect(inPot([]) - inPot([dryAt(5)])).toBeGreaterThan(0.1);
+    expect(inPot([]) - inPot([{ ...dryAt(5), after: true }])).toBeGreaterThan(0.1);
   });
   test('today’s check overrides all earlier ones, in any direction', () => {
     const felt = (change: Parameters<typeof aCase>[0]) => contextOf(aCase(change)).felt;

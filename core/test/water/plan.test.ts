@@ -115,9 +115,14 @@ describe('the week’s plan', () => {
       since: 1,
       recentL: [0, 5, 0, 0, 5, 0, 0, 5].slice(-6),
       givenL: 0,
+      givenUnknown: false,
     });
     expect(given(watering, ASOF)).toMatchObject({ since: 3, givenL: 5 });
     expect(given([], ASOF).since).toBe(NEVER_WATERED);
+    // an unknown amount is a watering; zero litres are none
+    expect(given([{ date: addDays(ASOF, -1) }], ASOF).since).toBe(1);
+    expect(given([{ date: addDays(ASOF, -1), litres: 0 }], ASOF).since).toBe(NEVER_WATERED);
+    expect(given([{ date: ASOF }], ASOF).givenUnknown).toBe(true);
   });
 });
 
@@ -143,8 +148,9 @@ describe('measurements', () => {
   const dryRecords = { watering: [{ date: addDays(ASOF, -5), litres: 8 }] };
   test('drooping over dry soil means nearly empty, water running out below means full, a probe moves it little', () => {
     const wilt = ['leaf-wilt', 'soil-dry-deep'].map((sign) => ({ date: ASOF, sign, present: true })) as never[];
-    expect(end({ watering: everyNDays(1, 4) }, wilt)).toMatchObject({ correctedBy: 'droop' });
-    expect(end({ watering: everyNDays(1, 4) }, wilt).fractionAvailable).toBeLessThan(0.5);
+    const lately = { watering: everyNDays(1, 4).slice(0, -1) };
+    expect(end(lately, wilt)).toMatchObject({ correctedBy: 'droop' });
+    expect(end(lately, wilt).fractionAvailable).toBeLessThan(0.5);
     const through = { watering: [...everyNDays(6, 1).slice(0, -1), { date: ASOF, litres: 1, end: 'ran-through' }] };
     expect(end(through).fractionAvailable).toBeGreaterThan(0.85);
     const by = (who: 'finger' | 'probe') => end({ ...dryRecords, soilChecks: [{ date: ASOF, feel: 'wet', by: who }] });

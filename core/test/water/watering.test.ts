@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { IRRIGATIONS, type WateringEntry } from '@candid-leaf/core/records';
 import {
-  FlowNotKnown,
   flowFromBucket,
+  gaveWater,
   litresFromMinutes,
   makeWatering,
   minutesForLitres,
@@ -34,26 +34,25 @@ test('minutes become litres per plant by the flow of that day, shared by all of 
   expect(makeWatering({ ...place, flowLPerH: null }, kept)).toEqual(kept);
 });
 
-test('minutes alone without a known flow are refused, never NaN', () => {
-  for (const flowLPerH of [null, undefined, 0])
-    expect(() =>
-      makeWatering({ irrigation: 'hose', flowLPerH: flowLPerH ?? null, plants: 2 }, told({ minutes: 10 })),
-    ).toThrow(FlowNotKnown);
+test('without litres or a known flow the amount is unknown, never NaN', () => {
+  for (const flowLPerH of [null, 0])
+    expect(makeWatering({ irrigation: 'hose', flowLPerH, plants: 2 }, told({ minutes: 10 }))).toEqual({
+      date: '2026-07-18',
+      minutes: 10,
+      how: 'base',
+    });
   fc.assert(
     fc.property(
       fc.option(fc.double({ min: 0.1, max: 5000, noNaN: true })),
       fc.nat(20),
       fc.double({ min: 0.1, max: 1440, noNaN: true }),
       (flowLPerH, plants, minutes) => {
-        try {
-          const { litres } = makeWatering({ irrigation: 'hose', flowLPerH, plants }, told({ minutes }));
-          expect(Number.isFinite(litres) && litres >= 0).toBe(true);
-        } catch (error) {
-          expect(error).toBeInstanceOf(FlowNotKnown);
-        }
+        const { litres } = makeWatering({ irrigation: 'hose', flowLPerH, plants }, told({ minutes }));
+        expect(flowLPerH === null ? litres === undefined : Number.isFinite(litres) && litres! >= 0).toBe(true);
       },
     ),
   );
+  expect([{}, { litres: 0 }, { litres: 2 }].map(gaveWater)).toEqual([true, false, true]);
 });
 
 test('minutes and litres convert, shared by the plants', () => {

@@ -10,6 +10,7 @@ import {
   type PlantCase,
 } from '@candid-leaf/core/records';
 import { shieldsFrom } from '@candid-leaf/core/varieties';
+import { makeWatering } from '@candid-leaf/core/water';
 import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -37,6 +38,12 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
   const lists = Object.fromEntries(
     CASE_LISTS.map(({ kind, list }) => [list, mine.filter((r) => r.type === kind).map((r) => r.data)]),
   ) as Partial<CaseRecords>;
+  const growing = livePlantsIn(s, place.id).length;
+  // minutes noted before the flow was measured count once it is
+  const flow = { irrigation: place.irrigation, flowLPerH: place.flowLPerH, plants: growing };
+  const watering = (lists.watering ?? []).map((w) =>
+    w.litres == null && w.minutes != null ? makeWatering(flow, w) : w,
+  );
   const weather = measuredIn(s);
   const size = sizeOf(growthIn(s, plant, place));
   return {
@@ -65,7 +72,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       fillingCm: place.fillingCm,
       volumeL: place.volumeL,
       potMaterial: place.potMaterial,
-      areaM2: areaPerPlant(place, livePlantsIn(s, place.id).length),
+      areaM2: areaPerPlant(place, growing),
       mulch: place.mulch,
       shade: place.shade,
       drainageMmPerH: place.drainageMmPerH,
@@ -85,7 +92,10 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.varietyOf(plant)?.letters, plant.crop)])],
     },
     // in a case, picked fruit is one of the events
-    records: tidyRecords({ ...lists, events: [...(lists.events ?? []), ...pickingsAsEvents(mine)], weather }, today),
+    records: tidyRecords(
+      { ...lists, watering, events: [...(lists.events ?? []), ...pickingsAsEvents(mine)], weather },
+      today,
+    ),
     observations: observationsOf(mine.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection)),
   };
 }

@@ -17,7 +17,7 @@ import {
   type RecordType,
 } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { FlowNotKnown, makeWatering } from '@candid-leaf/core/water';
+import { makeWatering } from '@candid-leaf/core/water';
 import { In, IsNull, Not, type EntityManager, type Repository } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlaceEntity } from '../places/place.entity.js';
@@ -214,23 +214,12 @@ function asInput<T extends object>(cls: new () => T, value: object, under = ''):
 const checkedEntry = (input: RecordInput): Entry =>
   asInput(ENTRY_CLASSES[input.type] as new () => Entry, input.data, 'data.');
 
-/** Returns a watering as stored: litres, by the current flow of the bed or pot. */
+/** Returns a watering as stored, by the current flow of the bed or pot. */
 async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity | null): Promise<RecordData> {
   const plants = place
     ? await m.countBy(PlantEntity, { placeId: place.id, retiredOn: IsNull(), deletedAt: IsNull() })
     : 0;
-  try {
-    return makeWatering({ irrigation: place?.irrigation ?? null, flowLPerH: place?.flowLPerH ?? null, plants }, entry);
-  } catch (error) {
-    if (error instanceof FlowNotKnown)
-      throw badRequest([
-        {
-          path: 'data.minutes',
-          reason: 'minutes need a known flow: give litres, or set the flow of the bed or pot',
-        },
-      ]);
-    throw error;
-  }
+  return makeWatering({ irrigation: place?.irrigation ?? null, flowLPerH: place?.flowLPerH ?? null, plants }, entry);
 }
 
 function targetFaults(input: RecordInput): Fault[] {

@@ -84,7 +84,7 @@ export class ReportsService {
           crop: p.crop,
           type: variety?.type ?? p.type,
           fruitG: variety?.fruitG ?? null,
-          litres: water.length === 0 ? null : water.reduce((t, w) => t + w.litres, 0),
+          litres: water.length === 0 ? null : water.reduce((t, w) => t + (w.litres ?? 0), 0),
           nitrogenG: feed.length === 0 ? null : feed.reduce((t, f) => t + (f.grams * f.n) / 100, 0),
         };
       }),

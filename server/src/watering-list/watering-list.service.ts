@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { NewLink, WateringListDto, WateringListInput, WateringListView } from '@candid-leaf/contract';
+import type { Watering } from '@candid-leaf/core/records';
 import { addDays, daysBetween } from '@candid-leaf/core/units';
 import { IsNull, MoreThanOrEqual, type DataSource } from 'typeorm';
 import { livePlaces, Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
@@ -133,7 +134,7 @@ export class WateringListService {
             ? await m.findOneBy(PlantEntity, { id: r.plantId })
             : await m.findOneBy(PlaceEntity, { id: r.placeId ?? '' })
           )?.name ?? '',
-        litres: (r.data as { litres: number }).litres,
+        litres: (r.data as Watering).litres ?? null,
       })),
     );
   }

@@ -19,22 +19,19 @@ const recordKept = ({ record }: Input): RecordDto =>
     by: accountHere() ?? '',
   }) as RecordDto;
 
-/** Converts minutes to litres by the flow this device knows; unchanged if unknown. */
+/** Converts minutes to litres by the flow this device knows. */
 function inLitres(client: QueryClient, gardenId: string, record: RecordDto): RecordDto {
-  if (isWhole(record)) return record;
+  if (record.type !== 'watering') return record;
   for (const [, view] of client.getQueriesData<GardenView>({ queryKey: [...queryKeys.garden(gardenId), 'view'] })) {
     const at = view?.places.find(
       (p) => p.place.id === record.placeId || p.plants.some((x) => x.plant.id === record.plantId),
     );
-    if (!at?.place.flowLPerH) continue;
+    if (!at) continue;
     const place = { irrigation: at.place.irrigation, flowLPerH: at.place.flowLPerH, plants: at.plants.length };
     return { ...record, data: makeWatering(place, record.data) } as RecordDto;
   }
   return record;
 }
-
-/** A waiting record without litres is shown once the server computed them. */
-const isWhole = (r: RecordDto): boolean => r.type !== 'watering' || (r.data as { litres?: number }).litres != null;
 
 const isPlantView = (data: unknown): data is PlantView => typeof data === 'object' && data !== null && 'report' in data;
 
@@ -42,14 +39,13 @@ const isPlantView = (data: unknown): data is PlantView => typeof data === 'objec
 export function showRecord(client: QueryClient, input: Input): RecordDto {
   const record = inLitres(client, input.gardenId, recordKept(input));
   const of = queryKeys.garden(input.gardenId);
-  if (isWhole(record))
-    client.setQueriesData<unknown>({ queryKey: [...of, 'plant'] }, (old: unknown) =>
+  client.setQueriesData<unknown>({ queryKey: [...of, 'plant'] }, (old: unknown) =>
       isPlantView(old) && (old.plant.id === record.plantId || old.place.id === record.placeId)
         ? { ...old, records: [record, ...old.records.filter((r) => r.id !== record.id)] }
         : old,
     );
   for (const [, data] of client.getQueriesData({ queryKey: [...of, 'plant'] }))
-    if (isPlantView(data) && isWhole(record) && (data.plant.id === record.plantId || data.place.id === record.placeId))
+    if (isPlantView(data) && (data.plant.id === record.plantId || data.place.id === record.placeId))
       assessHere(client, input.gardenId, data.plant.id, record);
   client.setQueriesData<GardenView>({ queryKey: [...of, 'view'] }, (old) => old && withLook(old, record));
   return record;

@@ -108,7 +108,7 @@ export function unevenWatering(ctx: CaseContext, { within = FRUIT_WINDOW_DAYS, f
   const floods = named.map((w): Because => {
     const given = ctx.case.records.watering.find((r) => r.date === w.high.date);
     return given
-      ? { record: 'watering', date: w.high.date, text: `${ctx.format.litres(given.litres)} in one watering filled it` }
+      ? { record: 'watering', date: w.high.date, text: `${amountGiven(given, ctx.format)} in one watering filled it` }
       : modelled(w.high, `full again, ${percent(w.high)}`);
   });
   const lows = named.map((w) => w.low);
@@ -181,7 +181,7 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
   }));
   const onWet = ctx
     .recent(ctx.case.records.watering, within)
-    .filter((w) => window.some((d) => d.date === w.date && d.drainedL > 0.5 * w.litres));
+    .filter((w) => window.some((d) => d.date === w.date && d.drainedL > 0.5 * (w.litres ?? Infinity)));
   const full = window.filter((d) => d.fractionAvailable >= FULL_LEFT);
   const nearlyFull = sumOf(scored(window, (d) => overLimit(d.fractionAvailable, FULL_LEFT, 0.03)));
   const saidWet = ctx.felt?.feel === 'wet';
@@ -206,7 +206,7 @@ export function overwatering(ctx: CaseContext, { within = 10 }: RuleParams): Ver
       ...onWet.map((w): Because => ({
         record: 'watering',
         date: w.date,
-        text: `${ctx.format.litres(w.litres)} given while the soil was still full`,
+        text: `${amountGiven(w, ctx.format)} given while the soil was still full`,
       })),
       ...(!mostly && felt.length === 0 && onWet.length === 0 ? brimful : []),
     ],
@@ -297,3 +297,6 @@ export function leaching(ctx: CaseContext, { within = 28 }: RuleParams): Verdict
     ),
   ]);
 }
+
+const amountGiven = ({ litres }: { litres?: number }, f: CaseContext['format']): string =>
+  litres == null ? 'an unknown amount' : f.litres(litres);

@@ -67,7 +67,7 @@ export function chartDays(v: PlantView): ChartDay[] {
       ahead: day > today,
       warmth: w ? [w.tMinC, w.tMaxC] : null,
       rainMm: w?.rainMm ?? 0,
-      wateredL: records.reduce((sum, r) => sum + (isRecordOf(r, 'watering') ? r.data.litres : 0), 0),
+      wateredL: records.reduce((sum, r) => sum + (isRecordOf(r, 'watering') ? (r.data.litres ?? 0) : 0), 0),
       left: left == null ? null : percentOf(left),
       // the last known day connects both lines
       leftAhead: day === today && left != null ? percentOf(left) : next == null ? null : percentOf(next),

@@ -119,14 +119,14 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
           quantity="count"
           min={1}
           value={q.plants}
-          onChange={(plants) => setQ({ ...q, plants })}
+          onChange={(plants) => setQ((before) => ({ ...before, plants }))}
         />
         {per === 'm2' && (
           <MeasuredInput
             label="Ground"
             quantity="squareMetres"
             value={q.areaM2}
-            onChange={(areaM2) => setQ({ ...q, areaM2 })}
+            onChange={(areaM2) => setQ((before) => ({ ...before, areaM2 }))}
           />
         )}
         {per === 'pot-litre' && (
@@ -134,7 +134,7 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
             label="Soil per pot"
             quantity="litres"
             value={q.potLitres}
-            onChange={(potLitres) => setQ({ ...q, potLitres })}
+            onChange={(potLitres) => setQ((before) => ({ ...before, potLitres }))}
           />
         )}
         {per === 'litre' && (
@@ -144,7 +144,7 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
               quantity="litres"
               min={0.01}
               value={q.litresEach}
-              onChange={(litresEach) => setQ({ ...q, litresEach })}
+              onChange={(litresEach) => setQ((before) => ({ ...before, litresEach }))}
             />
             <MeasuredInput
               label={product.kind === 'spray' ? 'Sprayer size' : 'Can size'}

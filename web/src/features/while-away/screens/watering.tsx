@@ -65,7 +65,8 @@ function List({ view, secret }: { view: WateringListView; secret: string }) {
           <ul className="mt-2 border-t border-line pt-2 text-soft">
             {view.done.map((d) => (
               <li key={d.id} className="flex items-center gap-2">
-                <Check aria-hidden size={17} className="text-leaf" /> {d.name}: {format.litres(d.litres)}, watered
+                <Check aria-hidden size={17} className="text-leaf" /> {d.name}:{' '}
+                {d.litres === null ? '' : `${format.litres(d.litres)}, `}watered
               </li>
             ))}
           </ul>
