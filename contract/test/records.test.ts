@@ -18,11 +18,12 @@ test('every record type needs a real date and refuses unknown fields', () => {
   }
 });
 
-test('a watering has litres, or minutes instead', () => {
+test('a watering has litres or minutes, or nothing if nobody knows', () => {
   const cls = ENTRY_CLASSES.watering;
   expect(faults(cls, { date: '2026-07-01', litres: 2 })).toEqual([]);
   expect(faults(cls, { date: '2026-07-01', minutes: 20 })).toEqual([]);
-  expect(faults(cls, { date: '2026-07-01' })).toEqual(['litres']);
+  expect(faults(cls, { date: '2026-07-01' })).toEqual([]);
+  expect(faults(cls, { date: '2026-07-01', litres: 2000 })).toEqual(['litres']);
   expect(faults(cls, { date: '2026-07-01', minutes: 2000 })).toEqual(['minutes']);
 });
 

@@ -36,7 +36,7 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
   await test.step('a watering of the whole bed is two touches, and can be undone', async () => {
     await page.getByRole('button', { name: 'Water Long bed' }).click();
     await page.getByRole('button', { name: 'Watered today' }).click();
-    await expect(page.getByText(/^Long bed: .* per plant\.$/)).toBeVisible();
+    await expect(page.getByText(/^Long bed: [\d.]+.L\.$/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
     await ofPlace(page, 'Long bed', 'Edit');
     await expect(page.getByText('No records yet.')).toBeVisible();
@@ -72,14 +72,15 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: 'Water' }).click();
     await sheet.getByRole('button', { name: 'Save record' }).click();
-    await expect(sheet.getByText(/litres \(or give minutes instead\)/)).toBeVisible();
-    await sheet.getByLabel('Or how long (minutes)').fill('30');
+    await expect(sheet.getByText(/choose “Not sure”/)).toBeVisible();
+    await choose(sheet, 'How much', 'Minutes it ran');
+    await sheet.getByLabel('How long (minutes)').fill('30');
     await pickDay(sheet, 'Date', '2026-07-17');
     await sheet.getByRole('button', { name: 'Save record' }).click();
     await expect(sheet).toBeHidden();
     await page.getByRole('link', { name: /First cordon/ }).click();
     await page.getByRole('button', { name: /Watered, 30 L per plant, in 30 minutes/ }).click();
-    await sheet.getByLabel('Or how long (minutes)').fill('20');
+    await sheet.getByLabel('How long (minutes)').fill('20');
     await sheet.getByRole('button', { name: 'Save correction' }).click();
     await expect(page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ })).toBeVisible();
     await page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ }).click();

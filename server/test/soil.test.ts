@@ -54,13 +54,35 @@ test('mulch is due when the soil is warm, laid with one tick, and undone; a mulc
   const task = async () => (await g.view()).today.find((t) => t.source === 'soil');
   const asked = (await task())!;
   expect(asked).toMatchObject({ title: 'Mulch: Long bed', amount: expect.stringMatching(/6.cm deep, 120.L/) });
-  await g.tick(asked.key).expect(200);
-  await g.tick(asked.key).expect(200);
+  const recordId = uuid();
+  for (const _ of [1, 2]) await g.tick(asked.key, { recordId }).expect(200);
   expect(await task()).toBeUndefined();
-  expect((await g.view()).places[0]!.place.mulch).toEqual([{ from: TODAY, to: null, kind: 'straw', depthMm: 60 }]);
-  await g.untick(asked.key).expect(204);
+  expect((await g.view()).places[0]!.place.mulch).toEqual([{ from: TODAY, kind: 'straw', depthMm: 60 }]);
+  await g.untick(asked.key, { recordId }).expect(204);
   expect(await task()).toBeDefined();
   expect((await g.view()).places[0]!.place.mulch).toEqual([]);
+});
+
+test('mulch, shade and a rain cover recorded on a bed count from that day, and a deleted record no longer does', async () => {
+  const g = await gardenOf(app);
+  const bed = await g.place({ name: 'Long bed', lengthM: 2, widthM: 1 });
+  await g.plant(bed);
+  const put = (id: string, data: object) =>
+    g.agent.put(g.url('/records')).send({ id, type: 'covering', placeId: bed, data: { date: TODAY, ...data } });
+  const [cloth, straw] = [uuid(), uuid()];
+  await put(cloth, { what: 'shade', did: 'on' }).expect(200);
+  await put(straw, { what: 'mulch', did: 'on', material: 'leaves', depthCm: 4 }).expect(200);
+  await put(straw, { what: 'mulch', did: 'on', material: 'leaves', depthCm: 4 }).expect(200);
+  const lies = async () => {
+    const { mulch, shade } = (await g.view()).places[0]!.place;
+    return { mulch, shade };
+  };
+  const shade = [{ from: TODAY, blockPct: 30 }];
+  expect(await lies()).toEqual({ mulch: [{ from: TODAY, kind: 'leaves', depthMm: 40 }], shade });
+  await g.agent.delete(g.url(`/records/${straw}`)).expect(204);
+  expect(await lies()).toEqual({ mulch: [], shade });
+  await put(uuid(), { what: 'mulch', did: 'on', depthCm: 51 }).expect(400);
+  await put(uuid(), { what: 'hail', did: 'on' }).expect(400);
 });
 
 test('what grew and its problems are recorded automatically, and count in the next year', async () => {

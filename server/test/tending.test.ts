@@ -111,6 +111,39 @@ test('cloth before heat: to the most important plants, over all places; the shor
   expect((await g.stock({ clothM2: -1 })).status).toBe(400);
 });
 
+test('a heat task once done puts shade and mulch on the bed; the next day asks for neither, and undo takes both back', async () => {
+  const g = await garden();
+  const bed = await g.place({ name: 'Long bed', lengthM: 2, widthM: 1 });
+  await g.plant(bed);
+  app.station.ahead = { tMaxC: 36 };
+  try {
+    await g.agent.post(g.url('/weather/pull')).expect(200);
+    const heat = async () => (await g.due('protect')).find((t) => t.title.startsWith('Heat'));
+    const said = async () => ((await heat())?.acts ?? []).map((a) => a.text).join(' ');
+    const first = (await heat())!;
+    expect(await said()).toMatch(/shade.*bare soil/is);
+    // what is due tomorrow is not done by today's tick
+    const due = first.acts!.filter((a) => a.on === TODAY).map((a) => a.text);
+    const recordId = uuid();
+    for (const _ of [1, 2]) await g.tick(first.key, { recordId }).expect(200);
+    const lies = async () => {
+      const { mulch, shade } = (await g.view()).places[0]!.place;
+      return [mulch.length, shade.length];
+    };
+    const both = due.filter((text) => /shade|bare soil/i.test(text)).length;
+    expect(both).toBeGreaterThan(0);
+    expect((await lies()).reduce((a, b) => a + b, 0)).toBe(both);
+    await g.goTo(addDays(TODAY, 1));
+    const next = await said();
+    for (const text of due) if (/shade|bare soil/i.test(text)) expect(next).not.toContain(text);
+    await g.goTo(TODAY);
+    await g.untick(first.key, { recordId }).expect(204);
+    expect(await lies()).toEqual([0, 0]);
+  } finally {
+    app.station.ahead = {};
+  }
+});
+
 test('trusses are counted, companion plants recorded; impossible ones are refused', async () => {
   const g = await garden();
   const bed = await g.place({});

@@ -30,8 +30,8 @@ test('minutes waiting to sync are shown as the litres that the server will compu
   }
 });
 
-test('without a known flow they wait unseen: nothing is invented', () => {
+test('without a known flow they are shown with the amount unknown: nothing is invented', () => {
   const client = device(null);
   showRecord(client, run({ placeId: 'bed' }));
-  expect(recordsOn(client)).toEqual([]);
+  expect(recordsOn(client).map((r) => r.data)).toEqual([{ date: '2026-07-18', minutes: 20, how: 'drip' }]);
 });

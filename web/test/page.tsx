@@ -8,6 +8,9 @@ import { GardenContext } from '../src/lib/garden-context';
 import { registerWrites } from '../src/lib/writes';
 import { ToastArea } from '../src/ui/toast';
 
+// jsdom has no layout to scroll
+Element.prototype.scrollIntoView ??= () => undefined;
+
 export const TODAY = '2026-07-18';
 export const gardenWith = (units: Partial<Units> = {}): GardenDto => ({
   id: 'garden',

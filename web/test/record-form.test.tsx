@@ -27,16 +27,15 @@ test('every record form asks for fields of its own class', () => {
   }
 });
 
-test('litres or minutes: the last entry counts, empty fields are not sent, units convert to metric', async () => {
+test('the last amount counts, empty fields are not sent, units convert to metric', async () => {
   const { sent } = fakeServer((s) => ({ status: 200, body: s.body }));
   const f = form('watering', { volume: 'gal-us' });
   f.put(/Per plant/, '2');
-  f.put(/Or how long/, '30');
   f.put(/Per plant/, '1');
   f.submit();
   await waitFor(() => expect(f.isDone()).toBe(true));
   const { data } = (sent[0]!.body as { data: { litres: number } }) ?? {};
-  expect(data).toEqual({ date: TODAY, litres: expect.closeTo(3.785, 2) as number, end: 'plain' });
+  expect(data).toEqual({ date: TODAY, litres: expect.closeTo(3.785, 2) as number });
 });
 
 test('an invalid number is not sent', () => {
@@ -45,7 +44,15 @@ test('an invalid number is not sent', () => {
   f.put(/Per plant/, 'some');
   f.submit();
   expect(sent).toEqual([]);
-  expect(screen.getByRole('alert').textContent).toContain('must be a number');
+  expect(screen.getByText(/type it, or choose “Not sure”/)).toBeTruthy();
+  // the cursor is where something is wrong
+  expect(document.activeElement).toBe(screen.getByLabelText(/Per plant/));
+});
+
+test('an empty amount is not taken for an unknown one', () => {
+  const { sent } = fakeServer();
+  form('watering').submit();
+  expect(sent).toEqual([]);
 });
 
 test('each fault of the server appears at its field; others above the button; nothing is lost', async () => {

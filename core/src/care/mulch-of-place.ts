@@ -6,7 +6,7 @@ import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { type MulchPlan, mulchPlan } from '../soil/mulch-plan.js';
 import { AHEAD_DAYS, hardSpells } from '../season/hard-weather.js';
 import { addDays, type Day } from '../units/day.js';
-import { spellOn } from '../water/season.js';
+import { spellOn } from '../records/spells.js';
 
 interface PlaceWithMulch {
   kind: PlaceKind;

@@ -1,5 +1,6 @@
 import type { PlaceFacts } from '../records/facts.js';
 import { coverOf, isUnderGlass } from '../records/place.js';
+import { spellOn } from '../records/spells.js';
 import { dayOfYear } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
 import type { WeatherDay } from './gaps.js';
@@ -36,11 +37,12 @@ function sunShare(w: WeatherDay, { latitude, elevationM }: Site): number {
 
 /** Returns the weather a plant gets where it grows: under a roof, in a tunnel or in a room. Same units as the input. */
 export function weatherInPlace(
-  place: Pick<PlaceFacts, 'kind' | 'cover' | 'vents' | 'roomTMinC' | 'roomTMaxC'>,
+  place: Pick<PlaceFacts, 'kind' | 'cover' | 'vents' | 'roomTMinC' | 'roomTMaxC' | 'roofed'>,
   w: WeatherDay,
   site: Site,
 ): WeatherDay {
-  const cover = coverOf(place);
+  const own = coverOf(place);
+  const cover = own === 'none' && spellOn(place.roofed, w.date) ? 'roof' : own;
   if (cover === 'none') return w;
   if (cover === 'roof') return { ...w, rainMm: 0, wetHours: null };
   if (cover === 'indoors') {

@@ -6,7 +6,7 @@ import type { Crop } from '../records/plant.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { EVENING_LIMIT_C, eveningC, conflictOf } from '../spray/limits.js';
 import { daysBetween } from '../units/day.js';
-import { spellOn } from '../water/season.js';
+import { spellOn } from '../records/spells.js';
 import { AMPLE_LEFT, DRY_LEFT, isShortOfWater } from '../water/stress.js';
 import type { CaseContext } from './context.js';
 

@@ -56,6 +56,21 @@ export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] 
 /** What picked fruit was used for. */
 export type PickUse = (typeof PICK_USES)[number];
 
+/** What is laid on a bed or hung over it. */
+export const COVERINGS = ['mulch', 'shade', 'roof', 'net'] as const;
+/** Materials of mulch. */
+export const MULCHES = [
+  'straw',
+  'leaves',
+  'clippings',
+  'compost',
+  'bark',
+  'fabric',
+  'paper',
+  'weeds',
+  'other',
+] as const;
+
 /** Companion plants and weeds that can be recorded. */
 export const COMPANIONS = [
   'french-marigold',

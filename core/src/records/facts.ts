@@ -124,6 +124,16 @@ export class ShadeSpell {
   blockPct: number;
 }
 
+/** A rain cover from one day to another. */
+export class RoofSpell {
+  @IsCalendarDay()
+  from: Day;
+
+  @IsOptional()
+  @IsCalendarDay()
+  to?: Day | null;
+}
+
 /** A soil test as its sheet gives it. */
 export class SoilTest extends Dated {
   @IsOptional()
@@ -287,6 +297,10 @@ export class PlaceFacts extends PlaceMake {
   @Min(0.01)
   @Max(100)
   areaM2?: number | null;
+
+  /** rain covers put on for a time; `cover` is what always stands there */
+  @IsListOf(() => RoofSpell, { most: MOST_SPELLS, optional: true })
+  roofed?: RoofSpell[];
 }
 
 /** What describes a plant; a case file and a garden both use it. */

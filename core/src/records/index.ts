@@ -16,6 +16,7 @@ export * from './tendencies.js';
 export * from './record-classes.js';
 export { RULES_IN_WORDS } from './refusals.js';
 export * from './rules.js';
+export * from './spells.js';
 export * from './shape.js';
 export * from './vocabulary/disorders.js';
 export * from './vocabulary/signs.js';

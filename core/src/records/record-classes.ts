@@ -1,6 +1,6 @@
 import { PotWeight, RainGauge, SoilCheck, SoilWarmth, Watering, WateringEntry } from './water-records.js';
 import { Feeding, Pruning, Spraying } from './care-records.js';
-import { Companion, GrowthSeen, Happening, Inspection, Note, Picking, TrussCount } from './seen-records.js';
+import { Companion, Covering, GrowthSeen, Happening, Inspection, Note, Picking, TrussCount } from './seen-records.js';
 
 export * from './water-records.js';
 export * from './care-records.js';
@@ -25,6 +25,7 @@ export const RECORD_CLASSES = {
   'truss-count': TrussCount,
   growth: GrowthSeen,
   companion: Companion,
+  covering: Covering,
   inspection: Inspection,
 };
 

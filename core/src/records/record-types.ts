@@ -41,6 +41,8 @@ const BOTH: readonly OfferedOn[] = ['place', 'plant'];
 const words = (code: string): string => code.replaceAll('-', ' ');
 const together = (parts: readonly string[], by = ', '): string => parts.filter(Boolean).join(by);
 
+const COVERING_NAMES = { mulch: 'Mulch', shade: 'Shade cloth', roof: 'Rain cover', net: 'Net' } as const;
+
 const PICKED_FOR: Record<Picking['use'], string> = {
   eaten: 'eaten',
   sauce: 'for sauce',
@@ -209,6 +211,20 @@ export const RECORD_TYPES = {
     label: 'Companion plants and weeds',
     done: 'companion plants and weeds',
     describe: (d) => `${capital(words(d.what))} ${words(d.did)}`,
+  }),
+  covering: kind<'covering'>()({
+    list: null, // in a case file it is the bed's mulch, shade and cover
+    of: 'plant-or-place',
+    track: 'work',
+    offeredOn: ['place'],
+    label: 'Mulch, shade or cover',
+    done: 'mulch, shade or cover',
+    describe: (d, f) => {
+      if (d.did === 'off') return `${COVERING_NAMES[d.what]} taken off`;
+      const deep = d.depthCm != null ? `${f.centimetres(d.depthCm)} of ` : '';
+      if (d.what === 'mulch') return `Mulched: ${deep}${d.material && d.material !== 'other' ? d.material : 'mulch'}`;
+      return together([`${COVERING_NAMES[d.what]} put on`, d.blockPct != null ? `${d.blockPct} %` : '']);
+    },
   }),
   inspection: kind<'inspection'>()({
     list: null, // its signs are the case's observations

@@ -20,6 +20,8 @@ import {
   PICK_USES,
   type PickUse,
   COMPANIONS,
+  COVERINGS,
+  MULCHES,
   COMPANION_DEEDS,
 } from './choices.js';
 import { Dated, FINITE } from './dated.js';
@@ -149,4 +151,32 @@ export class Companion extends Dated {
 
   @IsIn(COMPANION_DEEDS)
   did: (typeof COMPANION_DEEDS)[number];
+}
+
+/** Mulch, shade, a rain cover or a net, put on or taken off on a day. */
+export class Covering extends Dated {
+  @IsIn(COVERINGS)
+  what: (typeof COVERINGS)[number];
+
+  @IsIn(['on', 'off'])
+  did: 'on' | 'off';
+
+  /** of mulch */
+  @IsOptional()
+  @IsIn(MULCHES)
+  material?: (typeof MULCHES)[number];
+
+  /** of mulch, as it lies, cm */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(50)
+  depthCm?: number;
+
+  /** light that shade cloth keeps away, % */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(95)
+  blockPct?: number;
 }

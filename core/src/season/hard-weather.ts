@@ -9,6 +9,7 @@ import {
 } from '../climate/limits.js';
 import type { PlaceFacts } from '../records/facts.js';
 import { coverOf, isPotted, isUnderGlass } from '../records/place.js';
+import { spellOn } from '../records/spells.js';
 import type { Stage } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toTenth } from '../units/rounding.js';
@@ -144,7 +145,8 @@ interface DatedAct {
 
 /** Largest pot one person can carry, L. */
 const PORTABLE_L = 25;
-const MULCH_DEPTH_M = 0.06;
+/** Mulch in a heat plan, m. */
+export const MULCH_DEPTH_M = 0.06;
 const AREA_PER_PLANT_M2 = 0.3;
 
 /**
@@ -185,7 +187,7 @@ function coldPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, p
 function heatPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, portable: boolean): DatedAct[] {
   const before = daysBetween(today, spell.from) > 0 ? addDays(spell.from, -1) : today;
   const now = (spells: readonly { from: Day; to?: Day | null }[] | undefined): boolean =>
-    (spells ?? []).some((s) => s.from <= today && (s.to == null || s.to >= today));
+    spellOn(spells, today) !== undefined;
   const isPots = isPotted(p.facts);
   const acts: DatedAct[] = [];
   const days = daysFrom(spell.from > today ? spell.from : today, spell.to);

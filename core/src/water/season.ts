@@ -3,6 +3,7 @@ import type { PlaceFacts, PlantFacts } from '../records/facts.js';
 import { coverOf, isPotted } from '../records/place.js';
 import type { PlantCase } from '../records/plant-case.js';
 import type { Crop } from '../records/plant.js';
+import { spellOn } from '../records/spells.js';
 import { type Day, dayNumber, daysBetween } from '../units/day.js';
 import {
   basalCoefficient,
@@ -23,12 +24,6 @@ function daysInGround(plant: PlantFacts, asOf: Day): number {
   if (plant.transplantedOn) return Math.max(0, daysBetween(plant.transplantedOn, asOf));
   return plant.stage === 'seedling' || plant.stage === 'establishing' ? 10 : 60;
 }
-
-/** Returns the spell of mulch or shade on a day, if any. */
-export const spellOn = <T extends { from: Day; to?: Day | null }>(
-  spells: readonly T[] | undefined,
-  day: Day,
-): T | undefined => spells?.find((s) => s.from <= day && (s.to == null || day <= s.to));
 
 /** Film and glass take a fifth of the light (judgement); a roof is high, so light comes in from the side. */
 const THROUGH_COVER = { none: 1, roof: 1, tunnel: 0.8, glasshouse: 0.8, indoors: 0.8 } as const;

@@ -8,7 +8,7 @@ import { evenness } from './evenness.js';
 import { type PlaceRules, type PlanRules, rulesPerPlant } from './plan-rules.js';
 import { missingAtEnd, type PlannedCase, runPlan } from './plan.js';
 import { startOf } from './run.js';
-import { spellOn } from './season.js';
+import { spellOn } from '../records/spells.js';
 import { first } from '../units/lists.js';
 
 /** How steady a bed or pot is with its watering method, over a while. */

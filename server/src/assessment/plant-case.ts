@@ -75,6 +75,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       areaM2: areaPerPlant(place, growing),
       mulch: place.mulch,
       shade: place.shade,
+      ...(place.roofed ? { roofed: place.roofed } : {}),
       drainageMmPerH: place.drainageMmPerH,
       soilTest: place.soilTest,
       history: [...place.history, ...(place.grown ?? [])],

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { spellsWith, type Companion, type Covering } from '@candid-leaf/core/records';
 import { seasonYear } from '@candid-leaf/core/season';
 import { formatterFor, type Day, type Formatter } from '@candid-leaf/core/units';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -140,6 +141,14 @@ function placeThen(garden: GardenEntity, place: PlaceEntity, day: Day): PlaceEnt
   );
 }
 
+/** Returns a bed or pot with the mulch, shade and cover recorded since it was entered. */
+function placeAsRecorded(place: PlaceEntity, records: readonly RecordEntity[], today: Day): PlaceEntity {
+  const until = records.filter((r) => r.day <= today);
+  const coverings = until.filter((r) => r.type === 'covering').map((r) => r.data as Covering);
+  const weeds = until.filter((r) => r.type === 'companion').map((r) => r.data as Companion);
+  return coverings.length + weeds.length === 0 ? place : { ...place, ...spellsWith(place, coverings, weeds) };
+}
+
 function snapshot(
   garden: GardenEntity,
   today: Day,
@@ -158,7 +167,7 @@ function snapshot(
     today,
     tentative,
     format: formatterFor(garden.units, garden.dateForm),
-    places,
+    places: places.map((p) => placeAsRecorded(p, kept.recordsOf(p.id), today)),
     plants,
     varietyOf: (plant) => (plant.varietyId ? kept.varieties.get(plant.varietyId) : undefined),
     weather: kept.remember('weather', `${today} ${kept.weatherRevision} ${kept.stampOf()}`, tentative, () =>

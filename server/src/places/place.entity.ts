@@ -3,6 +3,7 @@ import type {
   EarlierYear,
   Irrigation,
   MulchSpell,
+  RoofSpell,
   PlaceKind,
   PotMaterial,
   ShadeSpell,
@@ -76,6 +77,9 @@ export class PlaceEntity extends GardenRow {
 
   @Column('simple-json')
   mulch: MulchSpell[];
+
+  /** from records; not stored */
+  roofed?: RoofSpell[];
 
   @Column('simple-json')
   shade: ShadeSpell[];

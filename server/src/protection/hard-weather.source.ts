@@ -1,6 +1,7 @@
 import { stageIn } from '../assessment/growth.js';
 import { type Dealt } from '@candid-leaf/core/support';
 import { dealFor, dealInWords } from '@candid-leaf/core/care';
+import { COVERINGS, type Covering } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
 import { warmthNote, weatherInPlace, type WeatherDay } from '@candid-leaf/core/climate';
@@ -8,6 +9,7 @@ import {
   actInWords,
   AHEAD_DAYS,
   hardSpells,
+  MULCH_DEPTH_M,
   NEWLY_PLANTED_DAYS,
   spellInWords,
   spellPlan,
@@ -20,12 +22,16 @@ import { Assessments } from '../assessment/assessments.service.js';
 import { forecastIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
+import { partOf, RecordsService } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
 import { Postponements } from '../today/postponements.service.js';
-import { TaskSource, type Task } from '../today/task-source.js';
+import { TaskSource, type Task, type Tick } from '../today/task-source.js';
 import { taskKey } from '../today/today.service.js';
 
 type PlaceInSpell = Parameters<typeof spellPlan>[2];
+
+/** `coverings`: what a tick puts on the bed. */
+type HeatTask = Task & { coverings: Covering[] };
 
 /** Average minutes per act (judgement). */
 const MINUTES_AN_ACT = 5;
@@ -38,11 +44,16 @@ export class HardWeatherSource extends TaskSource {
   constructor(
     private readonly assessments: Assessments,
     private readonly postponements: Postponements,
+    private readonly records: RecordsService,
   ) {
     super();
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
+    return (await this.planned(s)).map(({ coverings: _, ...task }) => task);
+  }
+
+  private async planned(s: GardenSnapshot): Promise<HeatTask[]> {
     const now = s.weather.filter((w) => w.day === s.today).map((w) => ({ ...w, date: w.day }));
     const ahead = [...now, ...forecastIn(s)];
     const soon = addDays(s.today, AHEAD_DAYS);
@@ -58,16 +69,25 @@ export class HardWeatherSource extends TaskSource {
     );
   }
 
-  /** Done for today: tomorrow of the same spell asks again. */
-  async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
-    if (!(await this.knows(m, s, id))) throw notFound('task');
+  /** Done for today: shade and mulch are recorded, so tomorrow of the same spell asks only for what is new. */
+  async done(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
+    if (await this.records.exists(m, s.garden.id, tick.recordId)) return tick.recordId;
+    const task = (await this.planned(s)).find((t) => t.id === id);
+    if (!task) throw notFound('task');
     await this.postponements.hide(m, s.garden.id, taskKey(this.code, id));
-    return null;
+    const placeId = task.placeId!;
+    for (const [i, data] of task.coverings.entries())
+      await this.records.write(m, s.garden.id, tick.accountId, s.today, {
+        id: i === 0 ? tick.recordId : partOf(tick.recordId, data.what),
+        type: 'covering',
+        placeId,
+        data,
+      });
+    return task.coverings.length > 0 ? tick.recordId : null;
   }
 
-  /** Today shows it again; nothing else to do. */
-  undo(): Promise<void> {
-    return Promise.resolve();
+  undo(m: EntityManager, s: GardenSnapshot, _id: string, recordId: string | null): Promise<void> {
+    return this.records.takeBackEach(m, s.garden.id, recordId, COVERINGS);
   }
 }
 
@@ -93,7 +113,7 @@ function taskFor(
   spell: HardSpell,
   assessed: PlaceAssessment | undefined,
   dealt: Readonly<Partial<Record<Covered, Dealt>>>,
-): Task[] {
+): HeatTask[] {
   const acts = spellPlan(spell, s.today, inSpell(s, place, spell, assessed)).filter((a) => a.on >= s.today);
   if (acts.length === 0) return [];
   // daily acts are listed once: tomorrow asks again
@@ -115,6 +135,15 @@ function taskFor(
       dose: null,
       acts: [...said.map(({ on, text }) => ({ on, text })), ...coverAct(s, place, spell, dealt)],
       cautions: [...new Set(said.flatMap((a) => a.caution ?? []))],
+      coverings: acts.flatMap(({ on, what }): Covering[] =>
+        on > s.today
+          ? []
+          : what.act === 'shade'
+            ? [{ date: s.today, what: 'shade', did: 'on' }]
+            : what.act === 'mulch'
+              ? [{ date: s.today, what: 'mulch', did: 'on', depthCm: MULCH_DEPTH_M * 100 }]
+              : [],
+      ),
     },
   ];
 }

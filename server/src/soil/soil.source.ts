@@ -1,5 +1,5 @@
 import { addDays } from '@candid-leaf/core/units';
-import { type Inspection } from '@candid-leaf/core/records';
+import { spellOn, type Inspection } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import { mulchOfPlace } from '@candid-leaf/core/care';
 import { weatherInPlace } from '@candid-leaf/core/climate';
@@ -7,20 +7,24 @@ import { mulchInWords, type MulchPlan } from '@candid-leaf/core/soil';
 import type { EntityManager } from 'typeorm';
 import { weatherIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
-import { PlaceEntity } from '../places/place.entity.js';
-import { revisionOf } from '../shared/garden-revision.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import { RecordsService } from '../records/records.service.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
-import { TaskSource, type Task } from '../today/task-source.js';
+import { RecordingSource } from '../today/recording-source.js';
+import type { Task, Tick } from '../today/task-source.js';
 
 const MINUTES = 20;
 
 /** Mulch, when the soil is warm and the plants are tall enough. In heat it is part of the heat plan. */
 @Injectable()
-export class SoilSource extends TaskSource {
+export class SoilSource extends RecordingSource {
   readonly code = 'soil';
 
-  constructor(private readonly treatments: TreatmentsService) {
-    super();
+  constructor(
+    records: RecordsService,
+    private readonly treatments: TreatmentsService,
+  ) {
+    super(records);
   }
 
   async list(s: GardenSnapshot): Promise<Task[]> {
@@ -53,27 +57,18 @@ export class SoilSource extends TaskSource {
   }
 
   /** Laid: the bed has mulch from today on. */
-  async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<string | null> {
+  protected async record(m: EntityManager, s: GardenSnapshot, id: string, tick: Tick): Promise<string | null> {
     const place = livePlaces(s).find((p) => p.id === id);
     const plan = place && mulchOf(s, place);
     if (plan?.kind !== 'lay') return null;
-    const lies = place!.mulch.find((x) => x.from <= s.today && (x.to == null || x.to >= s.today));
-    const spells = place!.mulch.filter((x) => x !== lies);
-    await keep(m, place!.id, [
-      ...spells,
-      { from: s.today, to: null, kind: 'straw', depthMm: plan.depthCm * 10 + (lies?.depthMm ?? 0) },
-    ]);
-    return null;
-  }
-
-  async undo(m: EntityManager, s: GardenSnapshot, id: string): Promise<void> {
-    const place = s.places.find((p) => p.id === id);
-    if (place)
-      await keep(
-        m,
-        id,
-        place.mulch.filter((x) => x.from !== s.today),
-      );
+    const liesCm = (spellOn(place!.mulch, s.today)?.depthMm ?? 0) / 10;
+    await this.records.write(m, s.garden.id, tick.accountId, s.today, {
+      id: tick.recordId,
+      type: 'covering',
+      placeId: id,
+      data: { date: s.today, what: 'mulch', did: 'on', material: 'straw', depthCm: plan.depthCm + liesCm },
+    });
+    return tick.recordId;
   }
 
   /** A mulched bed has nothing to postpone, but the task is known. */
@@ -92,12 +87,6 @@ export const mulchOf = (s: GardenSnapshot, place: PlaceEntity): MulchPlan =>
     today: s.today,
     bareSeen: bareSeen(s, place),
   });
-
-async function keep(m: EntityManager, id: string, mulch: PlaceEntity['mulch']): Promise<void> {
-  const place = await m.findOneByOrFail(PlaceEntity, { id });
-  Object.assign(place, { mulch, version: place.version + 1, revision: revisionOf(m) });
-  await m.save(place);
-}
 
 const BARE_LASTS_DAYS = 30;
 /** Returns the newest look that shows bare soil, later than any mulch laid. */

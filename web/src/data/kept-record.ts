@@ -3,6 +3,7 @@ import { makeWatering } from '@candid-leaf/core/water';
 import type { QueryClient } from '@tanstack/react-query';
 import { queryKeys } from '../lib/query-keys';
 import { accountHere } from '../offline/account';
+import { placeHere } from './place-here';
 import { assessHere } from './report-offline';
 
 type Input = { gardenId: string; record: RecordInput };
@@ -22,15 +23,10 @@ const recordKept = ({ record }: Input): RecordDto =>
 /** Converts minutes to litres by the flow this device knows. */
 function inLitres(client: QueryClient, gardenId: string, record: RecordDto): RecordDto {
   if (record.type !== 'watering') return record;
-  for (const [, view] of client.getQueriesData<GardenView>({ queryKey: [...queryKeys.garden(gardenId), 'view'] })) {
-    const at = view?.places.find(
-      (p) => p.place.id === record.placeId || p.plants.some((x) => x.plant.id === record.plantId),
-    );
-    if (!at) continue;
-    const place = { irrigation: at.place.irrigation, flowLPerH: at.place.flowLPerH, plants: at.plants.length };
-    return { ...record, data: makeWatering(place, record.data) } as RecordDto;
-  }
-  return record;
+  const at = placeHere(client, gardenId, record);
+  if (!at) return record;
+  const place = { irrigation: at.place.irrigation, flowLPerH: at.place.flowLPerH, plants: at.plants.length };
+  return { ...record, data: makeWatering(place, record.data) };
 }
 
 const isPlantView = (data: unknown): data is PlantView => typeof data === 'object' && data !== null && 'report' in data;
@@ -40,10 +36,10 @@ export function showRecord(client: QueryClient, input: Input): RecordDto {
   const record = inLitres(client, input.gardenId, recordKept(input));
   const of = queryKeys.garden(input.gardenId);
   client.setQueriesData<unknown>({ queryKey: [...of, 'plant'] }, (old: unknown) =>
-      isPlantView(old) && (old.plant.id === record.plantId || old.place.id === record.placeId)
-        ? { ...old, records: [record, ...old.records.filter((r) => r.id !== record.id)] }
-        : old,
-    );
+    isPlantView(old) && (old.plant.id === record.plantId || old.place.id === record.placeId)
+      ? { ...old, records: [record, ...old.records.filter((r) => r.id !== record.id)] }
+      : old,
+  );
   for (const [, data] of client.getQueriesData({ queryKey: [...of, 'plant'] }))
     if (isPlantView(data) && (data.plant.id === record.plantId || data.place.id === record.placeId))
       assessHere(client, input.gardenId, data.plant.id, record);

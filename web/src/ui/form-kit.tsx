@@ -1,4 +1,4 @@
-import type { ComponentProps, ReactNode } from 'react';
+import { useEffect, useRef, type ComponentProps, type ReactNode } from 'react';
 import { useFormContext, type FieldPath, type FieldValues, get } from 'react-hook-form';
 import { Link } from 'react-router';
 import { Button, buttonLook } from './button';
@@ -8,6 +8,7 @@ import { TextField } from './field';
 import { emptyIsUnknown } from './form-faults';
 import { MeasuredField } from './measured-field';
 import { FormSelect } from './select-field';
+import { showFirstFault } from './show-first-fault';
 import { asFlag, YES_NO } from './yes-no';
 
 type Own<C extends (...props: never[]) => unknown, T extends FieldValues> = Omit<
@@ -62,10 +63,15 @@ interface EndProps {
 /** The end of a form: what is wrong with it as a whole, Save, Cancel and Delete. */
 export function FormEnd({ back, onDelete, children }: EndProps) {
   const { formState } = useFormContext();
+  const end = useRef<HTMLDivElement>(null);
+  const { submitCount, isSubmitting, isSubmitSuccessful } = formState;
+  useEffect(() => {
+    if (submitCount > 0 && !isSubmitting && !isSubmitSuccessful) showFirstFault(end.current?.closest('form'));
+  }, [submitCount, isSubmitting, isSubmitSuccessful]);
   return (
     <>
       <RootFault errors={formState.errors} />
-      <div className="flex flex-wrap gap-2">
+      <div ref={end} className="flex flex-wrap gap-2">
         <Button type="submit" look="main" disabled={formState.isSubmitting}>
           Save
         </Button>

@@ -1,7 +1,7 @@
 import { isEnclosed, isPotted } from '../../records/place.js';
 import type { SignCode } from '../../records/vocabulary/signs.js';
 import { daysBetween } from '../../units/day.js';
-import { spellOn } from '../../water/season.js';
+import { spellOn } from '../../records/spells.js';
 import type { CaseContext } from '../context.js';
 import { keepsLog } from './care-rules.js';
 import { graded } from './curves.js';

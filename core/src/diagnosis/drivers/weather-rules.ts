@@ -4,7 +4,7 @@ import { warmthNote } from '../../climate/weather-in-place.js';
 import { coverOf, isEnclosed, isRainless } from '../../records/place.js';
 import { plantedBeforeLastFrost } from '../../season/frost-days.js';
 import { daysBetween } from '../../units/day.js';
-import { spellOn } from '../../water/season.js';
+import { spellOn } from '../../records/spells.js';
 import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, reachOf, scored, sumOf, underLimit } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';

@@ -1,14 +1,21 @@
+import type { PlaceOnView } from '@candid-leaf/contract';
 import clsx from 'clsx';
 import { Field, inputLook, TextField } from '../../ui/field';
 import { SelectField } from '../../ui/select-field';
 import { MeasuredInput } from '../../ui/measured-input';
 import type { Asked } from './record-forms';
+import { CheckField } from '../../ui/check-field';
 import { ProductField } from './product-field';
+import { WaterAmount } from './water-amount';
 
 interface Props {
   asked: Asked;
   value: unknown;
   error: string | undefined;
+  /** all values of the form, and the bed or pot they are about */
+  said: Record<string, unknown>;
+  ofPlace: boolean;
+  at: PlaceOnView | undefined;
   onChange: (v: unknown) => void;
   /** several fields at once */
   onFill: (filled: Record<string, unknown>) => void;
@@ -17,7 +24,7 @@ interface Props {
 const textOf = (value: unknown): string => (typeof value === 'string' ? value : '');
 
 /** One field of a record form, by its type. */
-export function AskedField({ asked, value, error, onChange, onFill }: Props) {
+export function AskedField({ asked, value, error, said, ofPlace, at, onChange, onFill }: Props) {
   switch (asked.as) {
     case 'number':
       return (
@@ -50,6 +57,18 @@ export function AskedField({ asked, value, error, onChange, onFill }: Props) {
           error={error}
           onChange={onFill}
         />
+      );
+    case 'water':
+      return (
+        <WaterAmount value={said} ofPlace={ofPlace} at={at} error={error} onChange={(water) => onFill({ ...water })} />
+      );
+    case 'flag':
+      return (
+        <div className="col-span-2 -my-2">
+          <CheckField checked={value === true} onChange={(on) => onChange(on || undefined)}>
+            {asked.label}
+          </CheckField>
+        </div>
       );
     case 'several':
       return <Several asked={asked} value={(value ?? []) as string[]} onChange={onChange} />;

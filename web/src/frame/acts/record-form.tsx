@@ -1,7 +1,8 @@
 import type { RecordDto } from '@candid-leaf/contract';
 import { RECORD_TYPES, type RecordType } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../lib/garden-context';
 import { DayField } from '../../ui/day-field';
@@ -10,7 +11,9 @@ import { faultsIn } from '../../ui/faults';
 import { useSay } from '../../ui/toast';
 import { useWrite } from '../../ui/use-write';
 import { RECORD_FORMS, type Asked } from './record-forms';
+import { placeHere } from '../../data/place-here';
 import { saveRecord } from '../../data/records';
+import { showFirstFault } from '../../ui/show-first-fault';
 import { AskedField } from './asked-field';
 import type { RecordTarget } from './record-target';
 import { useDeleteWithUndo } from './use-delete-with-undo';
@@ -24,8 +27,13 @@ interface Props {
   onDone: (claim?: string) => void;
 }
 
+/** In words that follow the label. */
+const missingIn = (a: Asked): string =>
+  a.as === 'water' ? 'is missing: type it, or choose “Not sure” above' : 'must be a number';
+
 type Values = Record<string, unknown>;
-const startOf = (a: Asked): unknown => ('start' in a ? a.start : a.as === 'several' ? [] : undefined);
+const startOf = (a: Asked): unknown =>
+  'start' in a ? a.start : a.as === 'several' ? [] : a.as === 'water' ? NaN : undefined;
 const isEmpty = (v: unknown): boolean => v === undefined || v === null || v === '';
 
 /** The form of one record type, from its table row. */
@@ -39,21 +47,28 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
   const [values, setValues] = useState<Values>(() =>
     record ? { ...record.data } : { ...Object.fromEntries(asks.map((a) => [a.name, startOf(a)])), date: day },
   );
-  const change = (a: Asked, value: unknown) =>
-    setValues((old) => ({
-      ...old,
-      [a.name]: value,
-      // litres or minutes: the last entry counts
-      ...('instead' in a && a.instead && !isEmpty(value) ? { [a.instead]: null } : {}),
-    }));
+  const client = useQueryClient();
+  const at = placeHere(client, garden.id, target);
+  const form = useRef<HTMLFormElement>(null);
+  const [tried, setTried] = useState(false);
+  const change = (a: Asked, value: unknown) => setValues((old) => ({ ...old, [a.name]: value }));
+  const isAsked = (a: Asked): boolean => !a.only || (values[a.only[0]] === a.only[1] && values.did !== 'off');
   const faults = faultsIn(save.error);
-  const reason = (name: string) => faults.find((f) => f.path === `data.${name}`)?.reason;
-  const named = new Set(['date', ...asks.map((a) => a.name)].map((n) => `data.${n}`));
+  const isMissing = (a: Asked): boolean =>
+    Number.isNaN(values[a.name]) || (a.as === 'water' && Number.isNaN(values.minutes));
+  const reason = (a: Asked) =>
+    faults.find((f) => f.path === `data.${a.name}` || (a.as === 'water' && f.path === 'data.minutes'))?.reason ??
+    (tried && isMissing(a) ? missingIn(a) : undefined);
+  const named = new Set(['date', 'minutes', ...asks.map((a) => a.name)].map((n) => `data.${n}`));
+  useEffect(() => {
+    if (tried || save.error) showFirstFault(form.current);
+  }, [tried, save.error]);
 
   const submit = async () => {
     // invalid numbers are shown at their field, and nothing is sent
-    if (asks.some((a) => Number.isNaN(values[a.name]))) return;
-    const data = Object.fromEntries(Object.entries(values).filter(([, v]) => !isEmpty(v)));
+    if (asks.some(isMissing)) return setTried(true);
+    const unasked = new Set(asks.filter((a) => !isAsked(a)).map((a) => a.name));
+    const data = Object.fromEntries(Object.entries(values).filter(([name, v]) => !isEmpty(v) && !unasked.has(name)));
     const { plantId, placeId } = target;
     const version = record ? { version: record.version } : {};
     let claim: string | undefined;
@@ -68,6 +83,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
   };
   return (
     <form
+      ref={form}
       noValidate
       className="flex flex-col gap-4"
       onSubmit={(e) => {
@@ -78,12 +94,16 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
       <div className="grid grid-cols-2 gap-3">
         {asks
           .filter((a) => !('whenRefused' in a) || faults.length > 0 || !isEmpty(values[a.name]))
+          .filter(isAsked)
           .map((a) => (
             <AskedField
               key={a.name}
               asked={a}
               value={values[a.name]}
-              error={reason(a.name)}
+              error={reason(a)}
+              said={values}
+              ofPlace={target.placeId !== null}
+              at={at}
               onChange={(v) => change(a, v)}
               onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
             />
@@ -92,7 +112,7 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
           label="Date"
           max={garden.today}
           value={typeof values.date === 'string' ? values.date : null}
-          error={reason('date')}
+          error={faults.find((f) => f.path === 'data.date')?.reason}
           onChange={(date) => setValues((old) => ({ ...old, date }))}
         />
       </div>

@@ -5,11 +5,12 @@ import {
   FEED_FORMS,
   SOIL_FEELS,
   SPRAYS,
-  WATERING_ENDS,
   WATERING_WAYS,
   type RecordType,
   COMPANIONS,
   COMPANION_DEEDS,
+  COVERINGS,
+  MULCHES,
   STAGES,
 } from '@candid-leaf/core/records';
 import { SALVAGE } from '@candid-leaf/core/harvest';
@@ -31,17 +32,25 @@ import {
   Wheat,
   type LucideIcon,
   Flower,
+  Layers,
   Sprout,
 } from 'lucide-react';
 import { wordsOf } from '../../lib/words';
 
 /** One field of a record form; `name` is the record's field. */
-export type Asked =
-  | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number; instead?: string }
+export type Asked = AskedAs & {
+  /** asked only if another field has this value */
+  only?: readonly [field: string, value: string];
+};
+type AskedAs =
+  | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number }
+  /** litres, minutes or how it ended */
+  | { name: string; label: string; as: 'water' }
   | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
   | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
   /** `whenRefused`: shown only after a refusal, or if it has a value */
   | { name: string; label: string; as: 'text'; long?: boolean; whenRefused?: true }
+  | { name: string; label: string; as: 'flag' }
   /** fills the other fields from a label */
   | { name: string; label: string; as: 'product'; kinds: readonly ProductKind[] };
 
@@ -51,13 +60,15 @@ interface RecordForm {
   asks: readonly Asked[];
 }
 
+/** A check comes before that day's watering, unless this says otherwise. */
+const AFTER_WATERING: Asked = { name: 'after', label: 'After watering', as: 'flag' };
+
 /** Form fields and icon of each record type. Its name and text are in the core's registry. */
 export const RECORD_FORMS: Record<RecordType, RecordForm> = {
   watering: {
     icon: Droplets,
     asks: [
-      { name: 'litres', label: 'Per plant', as: 'number', quantity: 'litres', instead: 'minutes' },
-      { name: 'minutes', label: 'Or how long', as: 'number', quantity: 'minutes', instead: 'litres' },
+      { name: 'litres', label: 'How much', as: 'water' },
       {
         name: 'how',
         label: 'Method',
@@ -67,13 +78,6 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
           ['', 'Usual for this bed or pot'],
           ...wordsOf(WATERING_WAYS, { base: 'At the base', overhead: 'Over the leaves', bottom: 'From below' }),
         ],
-      },
-      {
-        name: 'end',
-        label: 'Until',
-        as: 'choice',
-        start: 'plain',
-        options: wordsOf(WATERING_ENDS, { plain: 'The amount is right', 'ran-through': 'It ran out below' }),
       },
     ],
   },
@@ -89,6 +93,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
         start: 'finger',
         options: wordsOf(CHECKED_BY, { finger: 'A finger', probe: 'A moisture probe (less reliable)' }),
       },
+      AFTER_WATERING,
     ],
   },
   feeding: {
@@ -197,6 +202,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
           ['dry', 'just starting to droop'],
         ],
       },
+      AFTER_WATERING,
     ],
   },
   'truss-count': {
@@ -219,6 +225,45 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
     asks: [
       { name: 'what', label: 'Plant or weed', as: 'choice', start: 'weeds', options: wordsOf(COMPANIONS) },
       { name: 'did', label: 'Action', as: 'choice', start: 'cleared', options: wordsOf(COMPANION_DEEDS) },
+    ],
+  },
+  covering: {
+    icon: Layers,
+    asks: [
+      {
+        name: 'what',
+        label: 'What',
+        as: 'choice',
+        start: 'mulch',
+        options: wordsOf(COVERINGS, { mulch: 'Mulch', shade: 'Shade cloth', roof: 'Rain cover', net: 'Net' }),
+      },
+      {
+        name: 'did',
+        label: 'Put on or taken off',
+        as: 'choice',
+        start: 'on',
+        options: [
+          ['on', 'put on'],
+          ['off', 'taken off'],
+        ],
+      },
+      {
+        name: 'material',
+        label: 'Material',
+        as: 'choice',
+        start: 'straw',
+        options: wordsOf(MULCHES),
+        only: ['what', 'mulch'],
+      },
+      { name: 'depthCm', label: 'Depth now', as: 'number', quantity: 'centimetres', start: 5, only: ['what', 'mulch'] },
+      {
+        name: 'blockPct',
+        label: 'Light it keeps away',
+        as: 'number',
+        quantity: 'percent',
+        start: 30,
+        only: ['what', 'shade'],
+      },
     ],
   },
   'rain-gauge': { icon: CloudRain, asks: [] },

@@ -1,6 +1,6 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
 import { isPotted } from '@candid-leaf/core/records';
-import { LITRES_PER } from '@candid-leaf/core/units';
+import { LITRES_PER, roundTo } from '@candid-leaf/core/units';
 import { minutesForLitres } from '@candid-leaf/core/water';
 import { Droplets, Minus, Plus } from 'lucide-react';
 import { Popover } from 'radix-ui';
@@ -40,44 +40,60 @@ export function WaterButton({ view }: { view: PlaceOnView }) {
   );
 }
 
-/** The amount per plant, in half steps of the gardener's unit. */
+/** The amount for all its plants, in steps one can pour; until it ran out, or an amount unknown, in one touch. */
 function Amount({ view, onDone }: { view: PlaceOnView; onDone: () => void }) {
   const garden = useGarden();
   const format = useFormat();
   const record = useRecordOnce(garden.id);
   const { place, plants } = view;
-  const half = LITRES_PER[garden.units.volume] / 2;
-  const step = usual(view) < half ? half / 10 : half;
-  const [litres, setLitres] = useState(() => Math.max(step, Math.round(usual(view) / step) * step));
-  const write = () => {
+  const count = Math.max(1, plants.length);
+  const unit = LITRES_PER[garden.units.volume];
+  const start = usual(view) * count;
+  const step = start >= 10 * unit ? 5 * unit : start >= 3 * unit ? unit : start >= unit / 2 ? unit / 2 : unit / 20;
+  const [all, setAll] = useState(() => Math.max(step, Math.round(start / step) * step));
+  const litres = roundTo(all / count, 3);
+  const write = (how: { litres?: number; end?: 'ran-through' }, said: string) => {
     record.write(
-      { type: 'watering', placeId: place.id, data: { date: garden.today, litres } },
-      `${place.name}: ${format.litres(litres)} per plant.`,
+      { type: 'watering', placeId: place.id, data: { date: garden.today, ...how } },
+      `${place.name}: ${said}.`,
     );
     onDone();
   };
   return (
     <>
       <div className="flex items-center justify-between gap-2">
-        <Button aria-label="Less" className="px-3" onClick={() => setLitres((l) => Math.max(step, l - step))}>
+        <Button aria-label="Less" className="px-3" onClick={() => setAll((l) => Math.max(step, l - step))}>
           <Minus aria-hidden size={18} />
         </Button>
         <p className="text-center">
-          <strong className="text-xl tabular-nums">{format.litres(litres)}</strong>
-          <br />
-          <span className="text-sm text-soft">per plant</span>
+          <strong className="text-xl tabular-nums">{format.litres(all)}</strong>
+          {count > 1 && (
+            <>
+              <br />
+              <span className="text-sm text-soft tabular-nums">{format.litres(litres)} each</span>
+            </>
+          )}
         </p>
-        <Button aria-label="More" className="px-3" onClick={() => setLitres((l) => Math.min(200, l + step))}>
+        <Button aria-label="More" className="px-3" onClick={() => setAll((l) => Math.min(200 * count, l + step))}>
           <Plus aria-hidden size={18} />
         </Button>
       </div>
-      <p className="my-2 text-center text-sm text-soft">
-        {format.litres(litres * plants.length)} in total
-        {place.flowLPerH ? `, ${Math.round(minutesForLitres(litres, place.flowLPerH, plants.length))} minutes` : ''}
-      </p>
-      <Button look="main" className="w-full" onClick={write}>
+      {place.flowLPerH ? (
+        <p className="mt-1 text-center text-sm text-soft">
+          {Math.round(minutesForLitres(litres, place.flowLPerH, count))} minutes
+        </p>
+      ) : null}
+      <Button look="main" className="mt-2 w-full" onClick={() => write({ litres }, format.litres(all))}>
         Watered today
       </Button>
+      <div className="mt-1 grid grid-cols-2 gap-1 text-sm">
+        <Button look="quiet" onClick={() => write({ end: 'ran-through' }, 'watered until it ran out below')}>
+          Until it ran out
+        </Button>
+        <Button look="quiet" onClick={() => write({}, 'watered, amount unknown')}>
+          Amount unknown
+        </Button>
+      </div>
     </>
   );
 }

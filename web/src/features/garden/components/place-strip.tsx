@@ -1,7 +1,7 @@
 import type { PlaceOnView, TaskDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
-import { coverOf, isPotted } from '@candid-leaf/core/records';
-import { SOILS, spellOn } from '@candid-leaf/core/water';
+import { coverOf, isPotted, spellOn } from '@candid-leaf/core/records';
+import { SOILS } from '@candid-leaf/core/water';
 import { CalendarDays, CopyPlus, Footprints, NotebookPen, Pencil, Plus, Shovel } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
