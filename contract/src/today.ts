@@ -12,6 +12,7 @@ export const TASK_SOURCES = [
   'water',
   'remedy',
   'feed',
+  'so-far',
   'cut',
   'tie',
   'tap',
@@ -24,6 +25,11 @@ export const TASK_SOURCES = [
   'trial',
   'walk',
 ] as const;
+/** What Today asks about the time before the records began. */
+export const SO_FAR_ASKS = ['tied', 'cut', 'fed', 'mulched'] as const;
+/** One of these questions. */
+export type SoFarAsk = (typeof SO_FAR_ASKS)[number];
+
 /** Code of a task source. */
 export type TaskSourceCode = (typeof TASK_SOURCES)[number];
 
@@ -82,6 +88,8 @@ export interface TaskDto {
   see?: Part;
   /** a rooting sucker: how far it is; once planted, it becomes its own plant */
   rooting?: 'look' | 'plant';
+  /** answered yes or not yet, each by a record */
+  asks?: SoFarAsk[];
   /** answered by what was picked, plant by plant */
   picks?: true;
   /** steps to do one after the other */

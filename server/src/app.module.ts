@@ -2,6 +2,7 @@ import { ReportsModule } from './reports/reports.module.js';
 import { CalendarModule } from './calendar/calendar.module.js';
 import { VarietiesModule } from './varieties/varieties.module.js';
 import { SeasonModule } from './season/season.module.js';
+import { SoFarModule } from './so-far/so-far.module.js';
 import { TendingModule } from './tending/tending.module.js';
 import { TrialsModule } from './trials/trials.module.js';
 import { PruningModule } from './pruning/pruning.module.js';
@@ -63,6 +64,7 @@ const FEATURES = [
   FeedingModule,
   PruningModule,
   TendingModule,
+  SoFarModule,
   SprayingModule,
   SoilModule,
   TrialsModule,

@@ -22,16 +22,20 @@ test('without watering records no litres are shown anywhere; a finger check is a
   expect(report.remedies.flatMap((r) => r.dose?.litres ?? [])).toEqual([]);
   const before = await g.view();
   expect(before.places[0]!.plants[0]).toMatchObject({ fractionAvailable: null, feelFirst: true, next: null });
-  expect(before.today.map((t) => [t.key, t.litres, t.feel])).toEqual([[`water:feel-${place}`, null, true]]);
+  expect(before.today.map((t) => [t.key, t.litres, t.feel])).toEqual([
+    [`water:feel-${place}`, null, true],
+    [`so-far:${place}`, null, undefined],
+  ]);
   expect((await g.plan())[0]!.pours[0]).toMatchObject({ plan: null, known: false, fractionAvailable: null });
   // ticking it writes nothing: it is answered by a finger
   await g.tick(before.today[0]!.key, { recordId: uuid() }).expect(200);
-  expect((await g.view()).today).toHaveLength(1);
+  const watering = async () => (await g.view()).today.filter((t) => t.source === 'water');
+  expect(await watering()).toHaveLength(1);
   await g.notToday(before.today[0]!.key).expect(204);
-  expect((await g.view()).today).toEqual([]);
+  expect(await watering()).toEqual([]);
   await g.record('soil-check', { placeId: place }, { date: TODAY, feel: 'dry', depthCm: 5 });
   const after = await g.view();
-  expect(after.today.map((t) => t.key)).toEqual([`water:${plant}`]);
+  expect((await watering()).map((t) => t.key)).toEqual([`water:${plant}`]);
   expect(after.places[0]!.plants[0]).toMatchObject({ feelFirst: false });
   const dry = (await g.plantView(plant)).report;
   expect(dry.remedies.find((r) => r.remedy === 'water-now')!.dose!.litres).toBe(after.today[0]!.dose!.litres);

@@ -19,6 +19,7 @@ const URGENCY: Readonly<Record<string, number>> = {
   protect: 12,
   water: 9,
   'look-again': 7,
+  'so-far': 7,
   remedy: 7,
   raise: 6,
   pick: 5,

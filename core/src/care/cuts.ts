@@ -61,6 +61,7 @@ export function cutsOf(
     heightM: plant.heightM ?? null,
     plantedOn: plant.transplantedOn ?? null,
     pruned: records.pruning,
+    uncut: plant.sinceStart === true || records.events.some((e) => e.what === 'not-cut-yet'),
     diseased: Math.min(MOST_DISEASED, diseased),
     touchesSoil: c.present.has('plant-leaves-touch-soil'),
     leafScarce: leafLostPct(c.recent(records.pruning, LEAF_LOSS_WITHIN_DAYS)) >= LEAF_LOSS_PCT,

@@ -30,6 +30,7 @@ export function feedingOf({ context: c, report }: PlantAssessment, method: Start
     stage: plant.stage ?? null,
     plantedOn: plant.transplantedOn ?? null,
     fed: records.feeding,
+    unfed: plant.sinceStart === true,
     method,
     test: place.soilTest ?? null,
     paleOn: c.present.has(PALE) ? (c.seen.get(PALE)?.date ?? null) : null,

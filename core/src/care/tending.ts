@@ -26,6 +26,7 @@ export function supportOf({ context: c }: PlantAssessment, stock: Stock): Suppor
     heightM: plant.heightM ?? null,
     isPot: isPotted(place),
     tiedOn: tiedOn(c.case),
+    untied: plant.sinceStart === true || lastOf(c.case.records.events, ['not-tied-yet']) !== null,
     tieCuts: c.present.has('stem-tie-cutting'),
     windOn: windy?.date ?? null,
     stock,

@@ -56,6 +56,8 @@ export interface FeedQuestion {
   plantedOn: Day | null;
   /** oldest first; 0 g is "not fed" */
   fed: readonly Feeding[];
+  /** nothing recorded means not fed yet, not unknown */
+  unfed?: boolean;
   method: StarterMethod;
   /** from a soil test, if there is one */
   test: { nitrogen?: string | null; phosphorus?: string | null } | null;
@@ -103,7 +105,7 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   // planted with compost or feed, or nothing recorded: ask about the starter only while it is time
   if (since !== null && since >= 0 && since <= STARTER_DAYS && q.fed.length === 0)
     return feed(q, { on: q.today, reason: 'starter', lead: starterLead(q) });
-  if (q.fed.length === 0) return { kind: 'ask' };
+  if (q.fed.length === 0 && !q.unfed) return { kind: 'ask' };
   const trial = trialLook(q, last);
   if (trial) return trial;
   if (q.paleOn !== null && !q.wet)

@@ -16,6 +16,7 @@ const row = (id: string, name: string, p: Partial<ProductMake> & Pick<ProductMak
 
 const DUST = 'It is dusty: wear a mask and eye protection, and dampen it.';
 const DOGS = 'It attracts dogs and wildlife and is dangerous to pets that eat it: bury it, and lock the bag away.';
+const RAW = 'Use it within a day, on the soil only: it can carry germs. Wash your hands, and the fruit.';
 const BURNS = 'Burns leaves in heat, in drought or if too strong: test one leaf 24 hours before.';
 
 /** Common products with usual label values; people adjust them to their own label. */
@@ -86,6 +87,42 @@ export const STARTERS: readonly Product[] = [
     dose: { per: 'litre', amount: 4 },
     everyDays: 14,
     organic: true,
+  }),
+  row('fish-seaweed', 'Fish and seaweed', {
+    kind: 'feed',
+    form: 'liquid',
+    n: 3,
+    p2o5: 1,
+    k2o: 2,
+    gPerMl: 1.1,
+    dose: { per: 'litre', amount: 6 },
+    everyDays: 14,
+    organic: true,
+    cautions: ['Use as a drench, not on fruit that is eaten raw.', DOGS],
+  }),
+  row('compost-tea', 'Compost tea', {
+    kind: 'feed',
+    form: 'liquid',
+    n: 0.03,
+    p2o5: 0.02,
+    k2o: 0.05,
+    gPerMl: 1,
+    dose: { per: 'litre', amount: 500 },
+    everyDays: 14,
+    organic: true,
+    cautions: [RAW],
+  }),
+  row('manure-water', 'Manure water', {
+    kind: 'feed',
+    form: 'liquid',
+    n: 0.1,
+    p2o5: 0.05,
+    k2o: 0.2,
+    gPerMl: 1,
+    dose: { per: 'litre', amount: 100 },
+    everyDays: 14,
+    organic: true,
+    cautions: [RAW],
   }),
   row('blood-meal', 'Blood meal', {
     kind: 'feed',

@@ -52,6 +52,8 @@ export interface CutQuestion {
   plantedOn: Day | null;
   /** oldest first */
   pruned: readonly Pruning[];
+  /** nothing recorded means not cut yet, not unknown */
+  uncut?: boolean;
   /** leaves with spots or mould, as counted, or at least one */
   diseased: number;
   touchesSoil: boolean;
@@ -113,12 +115,18 @@ export function cutPlan(q: CutQuestion): CutPlan {
     backlog,
     weeks: Math.ceil(backlog / WEEKLY_CUTS),
     hold: all > 0 ? holdOf(q, q.diseased > 0 ? 1 : left) : null,
-    recorded: q.pruned.length > 0,
+    recorded: isRecorded(q),
     cleanBlades: q.diseased > 0,
     clearToM,
     topOn: topDay(q),
   };
 }
+
+/** Weeks until the first suckers are worth a cut (judgement). */
+const FIRST_SUCKERS_WEEKS = 2;
+
+/** Returns whether it is known what was cut this season. */
+const isRecorded = (q: Pick<CutQuestion, 'pruned' | 'uncut'>): boolean => q.pruned.length > 0 || q.uncut === true;
 
 const isLeaf = (kind: CutKind): boolean => kind === 'diseased' || kind === 'touching' || kind === 'low-leaves';
 
@@ -141,18 +149,24 @@ function wantedCuts(
   const season = q.plantedOn ?? addDays(q.today, -365);
   const out: Cut[] = [];
   if (q.diseased > 0) out.push({ kind: 'diseased', count: q.diseased, fromM: 0, toM: Math.max(0.2, clearToM ?? 0.3) });
-  if (q.heightM !== null && q.crop === 'pepper' && q.pruned.length > 0) out.push(...pepperCuts(q, sum(season, 'top')));
+  if (q.heightM !== null && q.crop === 'pepper' && isRecorded(q)) out.push(...pepperCuts(q, sum(season, 'top')));
   if (q.touchesSoil && (q.heightM === null || q.heightM >= TOUCHING_FROM_M || q.crop === 'pepper'))
     out.push({ kind: 'touching', count: 2, fromM: 0, toM: 0.1 });
   // not recorded does not mean not done: order nothing beyond visible damage
-  if (q.heightM === null || clearToM === null || q.crop === 'pepper' || q.pruned.length === 0) return out;
+  if (q.heightM === null || clearToM === null || q.crop === 'pepper' || !isRecorded(q)) return out;
   const trained = q.training === 'one-stem' || q.training === 'two-stems';
-  const weeks = q.plantedOn ? Math.max(0, daysBetween(q.plantedOn, q.today) / 7) : 0;
+  // cut without counting: all was done by then, and only what grew since counts
+  const clean = q.pruned.findLast((p) => p.cuts == null && (!p.what?.length || p.what.includes('suckers')))?.date;
+  const weeks = q.plantedOn ? Math.max(0, daysBetween(q.plantedOn, q.today) / 7 - FIRST_SUCKERS_WEEKS) : 0;
+  const due = clean ? daysBetween(clean, q.today) / 7 : weeks;
   // suckers: about one a week per kept stem, minus what was cut
-  const grown = trained && q.habit !== 'determinate' ? Math.max(0, Math.round(weeks - 2) - sum(season, 'suckers')) : 0;
+  const grown =
+    trained && q.habit !== 'determinate' ? Math.max(0, Math.round(due) - sum(clean ?? season, 'suckers')) : 0;
   if (grown > 0) out.push({ kind: 'low-suckers', count: Math.min(grown, 2), fromM: 0.1, toM: Math.max(0.3, clearToM) });
-  const leaves =
-    Math.floor(clearToM / LEAF_EVERY_M) - sum(season, 'lower-leaves') - (q.touchesSoil ? 2 : 0) - q.diseased;
+  const cleared = q.pruned.some((p) => p.cuts == null && (!p.what?.length || p.what.includes('lower-leaves')));
+  const leaves = cleared
+    ? 0
+    : Math.floor(clearToM / LEAF_EVERY_M) - sum(season, 'lower-leaves') - (q.touchesSoil ? 2 : 0) - q.diseased;
   if (leaves > 0 && q.training !== 'leave-alone')
     out.push({ kind: 'low-leaves', count: leaves, fromM: 0, toM: clearToM });
   if (grown > 2) out.push({ kind: 'suckers', count: grown - 2, fromM: clearToM, toM: q.heightM * 0.85 });

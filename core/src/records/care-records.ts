@@ -45,6 +45,11 @@ export class Feeding extends Dated {
   @Max(20_000)
   grams: number;
 
+  /** the amount is not known: `grams` is the usual one */
+  @IsOptional()
+  @IsBoolean()
+  unknown?: boolean;
+
   @IsOptional()
   @IsIn(FEED_FORMS)
   form?: (typeof FEED_FORMS)[number];

@@ -41,6 +41,8 @@ export const EVENTS = [
   'slugs-looked-for',
   'last-flowers-off',
   'green-fruit-in',
+  'not-tied-yet',
+  'not-cut-yet',
 ] as const;
 
 /** Condition of picked fruit. */

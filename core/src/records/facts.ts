@@ -330,6 +330,11 @@ export class PlantMake {
   @Max(6)
   heightM?: number | null;
 
+  /** entered when it was planted: what is not recorded was not done yet */
+  @IsOptional()
+  @IsBoolean()
+  sinceStart?: boolean;
+
   @IsOptional()
   @IsNumber(FINITE)
   @Min(0.05)

@@ -100,7 +100,13 @@ export const RECORD_TYPES = {
     offeredOn: BOTH,
     label: 'Feed',
     done: 'fed',
-    describe: (d, f) => `Fed ${f.grams(d.grams)} of ${d.product ?? 'feed'} (${d.n}-${d.p2o5}-${d.k2o})`,
+    describe: (d, f) => {
+      if (d.grams === 0) return 'Not fed';
+      const what = d.product ?? 'feed';
+      return d.unknown
+        ? `Fed: ${what}, amount unknown`
+        : `Fed ${f.grams(d.grams)} of ${what} (${d.n}-${d.p2o5}-${d.k2o})`;
+    },
   }),
   pruning: kind<'pruning'>()({
     list: 'pruning',

@@ -41,6 +41,8 @@ export interface SupportQuestion {
   isPot: boolean;
   /** day it was last staked or tied; null if not recorded */
   tiedOn: Day | null;
+  /** nothing recorded means not tied yet, not unknown */
+  untied?: boolean;
   /** a tie cuts in, as seen */
   tieCuts: boolean;
   /** next forecast day of strong wind */
@@ -89,12 +91,14 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
     lengthM,
     ties,
     tieStringM: ties * TIE_STRING_M,
-    // a cordon bends as it grows: weekly. Without records nothing is ordered: the plant's page asks
+    // a cordon bends as it grows: weekly. If nobody knows whether it was tied, nothing is ordered: Today asks
     tieOn: q.tieCuts
       ? q.today
       : cordon && ties > 0 && q.stage !== 'late'
         ? q.tiedOn === null
-          ? null
+          ? q.untied
+            ? q.today
+            : null
           : addDays(q.tiedOn, TIE_EVERY_DAYS)
         : null,
     reTie: q.tieCuts,

@@ -65,6 +65,16 @@ test('never more than the budget, sick leaves apart; never above a third of the 
         }
 });
 
+test('an uncut plant gets its cuts; one cut without counting only what grew since', () => {
+  const uncut = cutPlan(q({ pruned: [], uncut: true }));
+  expect(uncut.recorded).toBe(true);
+  expect(uncut.cuts.length).toBeGreaterThan(0);
+  const some = (ago: number) => ({ date: addDays(ASOF, -ago), what: ['suckers', 'lower-leaves'] as const });
+  const caught = (ago: number) => cutPlan(q({ pruned: [some(ago) as never] })).cuts.reduce((n, c) => n + c.count, 0);
+  expect(caught(0)).toBe(0);
+  expect(caught(21)).toBe(3);
+});
+
 test('none recorded does not mean none made: only what was seen is cut, and it says so', () => {
   const silent = cutPlan(q({ pruned: [], firstFrost: addDays(ASOF, 30) }));
   expect(silent).toMatchObject({ cuts: [], backlog: 0, recorded: false });

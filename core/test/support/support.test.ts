@@ -45,6 +45,7 @@ test('a cordon of 1.2 m: at least 1.8 m of support, a tie every 20 to 25 cm, wee
   expect(p.tieOn).toBe(addDays(ASOF, 4));
   // none recorded is not none tied: nothing is ordered
   expect(supportPlan(q({ tiedOn: null })).tieOn).toBeNull();
+  expect(supportPlan(q({ tiedOn: null, untied: true })).tieOn).toBe(ASOF);
   expect(supportPlan(q({ heightM: 0.2 }))).toMatchObject({ ties: 0, tieOn: null });
   expect(supportPlan(q({ habit: 'determinate' })).tieOn).toBeNull();
   expect(supportPlan(q({ tieCuts: true }))).toMatchObject({ tieOn: ASOF, reTie: true });

@@ -10,6 +10,7 @@ import {
   type PlantCase,
 } from '@candid-leaf/core/records';
 import { shieldsFrom } from '@candid-leaf/core/varieties';
+import { daysBetween } from '@candid-leaf/core/units';
 import { makeWatering } from '@candid-leaf/core/water';
 import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -88,6 +89,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       stage: size.stage,
       transplantedOn: plant.transplantedOn,
       heightM: size.heightM,
+      ...(isSinceStart(plant) ? { sinceStart: true } : {}),
       spacingM: plant.spacingM,
       tendencies: tendenciesOf(s.varietyOf(plant)),
       resistantTo: [...new Set([...plant.resistantTo, ...shieldsFrom(s.varietyOf(plant)?.letters, plant.crop)])],
@@ -100,6 +102,16 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
     observations: observationsOf(mine.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection)),
   };
 }
+
+/** Days after planting within which a plant counts as entered when it was planted. */
+const AT_PLANTING_DAYS = 7;
+
+/** Returns whether a plant was entered when it was planted, so that its records are whole. */
+export const isSinceStart = ({ enteredOn, transplantedOn, plantedAbout }: PlantEntity): boolean =>
+  enteredOn !== null &&
+  transplantedOn !== null &&
+  plantedAbout !== true &&
+  daysBetween(transplantedOn, enteredOn) <= AT_PLANTING_DAYS;
 
 const tendenciesOf = (variety: VarietyEntity | undefined): VarietyTendencies | null =>
   variety

@@ -41,6 +41,7 @@ import { Practice1700001200000 } from './migrations/1700001200000-practice.js';
 import { SeasonYears1700001300000 } from './migrations/1700001300000-season-years.js';
 import { PlainNames1700001400000 } from './migrations/1700001400000-plain-names.js';
 import { Growth1700001600000 } from './migrations/1700001600000-growth.js';
+import { EnteredOn1700001700000 } from './migrations/1700001700000-entered-on.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -97,6 +98,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     PlainNames1700001400000,
     WalksAndCompanions1700001500000,
     Growth1700001600000,
+    EnteredOn1700001700000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -37,6 +37,10 @@ export class PlantEntity extends GardenRow {
   @Column('date', { nullable: true })
   seenOn: string | null;
 
+  /** day on which it was entered; null if it was there before this was kept */
+  @Column('date', { nullable: true })
+  enteredOn: string | null;
+
   /** its planting day is a guess */
   @Column('boolean', { nullable: true })
   plantedAbout: boolean | null;

@@ -13,7 +13,7 @@ import { PlantEntity } from './plant.entity.js';
 
 /** Returns a plant without the server's own fields. */
 export const plantDto = (p: PlantEntity): PlantDto => {
-  const { gardenId: _g, deletedAt: _d, revision: _r, seenOn: _s, ...rest } = p;
+  const { gardenId: _g, deletedAt: _d, revision: _r, seenOn: _s, enteredOn: _e, ...rest } = p;
   return rest;
 };
 
@@ -69,7 +69,11 @@ export class PlantsService {
           varietyId: input.varietyId ?? null,
           varietyUnsure: input.varietyUnsure ?? null,
         },
-        { position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }), retiredOn: null },
+        {
+          position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }),
+          retiredOn: null,
+          enteredOn: today,
+        },
       );
       if (row.transplantedOn) await noteGrown(m, row.placeId, row.transplantedOn);
       return plantDto(row);

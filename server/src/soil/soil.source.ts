@@ -1,11 +1,12 @@
 import { addDays } from '@candid-leaf/core/units';
-import { spellOn, type Inspection } from '@candid-leaf/core/records';
+import { spellOn, type Covering, type Inspection } from '@candid-leaf/core/records';
 import { Injectable } from '@nestjs/common';
 import { mulchOfPlace } from '@candid-leaf/core/care';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { mulchInWords, type MulchPlan } from '@candid-leaf/core/soil';
 import type { EntityManager } from 'typeorm';
 import { weatherIn } from '../assessment/weather-lists.js';
+import { isSinceStart } from '../assessment/plant-case.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { RecordsService } from '../records/records.service.js';
@@ -85,8 +86,15 @@ export const mulchOf = (s: GardenSnapshot, place: PlaceEntity): MulchPlan =>
     history: [...place.history, ...(place.grown ?? [])],
     weather: weatherIn(s).map((w) => weatherInPlace(place, w, s.garden)),
     today: s.today,
-    bareSeen: bareSeen(s, place),
+    bareSeen: bareSeen(s, place) || isBareSoFar(s, place),
   });
+
+/** Returns whether nothing lies there yet: so it was said, or the plants were entered when they were planted. */
+function isBareSoFar(s: GardenSnapshot, place: PlaceEntity): boolean {
+  if (place.mulch.length > 0) return false;
+  const said = s.recordsOf(place.id).some((r) => r.type === 'covering' && (r.data as Covering).what === 'mulch');
+  return said || livePlantsIn(s, place.id).every(isSinceStart);
+}
 
 const BARE_LASTS_DAYS = 30;
 /** Returns the newest look that shows bare soil, later than any mulch laid. */

@@ -6,5 +6,8 @@ import { TappingSource } from './tapping.source.js';
 import { TyingSource } from './tying.source.js';
 
 /** Tying and tapping flowers as sources of tasks. */
-@Module({ imports: [AssessmentModule, RecordsModule, TodayModule], providers: [TyingSource, TappingSource] })
+@Module({
+  imports: [AssessmentModule, RecordsModule, TodayModule],
+  providers: [TyingSource, TappingSource],
+})
 export class TendingModule {}

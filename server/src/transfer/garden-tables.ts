@@ -42,6 +42,7 @@ const within = <T extends object>(cls: new () => T, row: Row, more: Row = {}): v
 const SERVERS = [
   'position',
   'seenOn',
+  'enteredOn',
   'retiredOn',
   'zoneSince',
   'grown',

@@ -123,6 +123,7 @@ export class RowWriter {
         ...rest,
         ...this.row,
         seenOn: input.stage || input.heightM != null ? this.today : null,
+        enteredOn: this.today,
         position,
       });
       if (input.transplantedOn) await noteGrown(this.m, input.placeId, input.transplantedOn);

@@ -1,5 +1,6 @@
 import type { TaskSourceCode } from '@candid-leaf/contract';
 import {
+  CircleHelp,
   Droplets,
   Eye,
   Footprints,
@@ -37,6 +38,7 @@ const ICONS: Partial<Record<TaskSourceCode, LucideIcon>> = {
   pick: ShoppingBasket,
   late: Snowflake,
   walk: Footprints,
+  'so-far': CircleHelp,
 };
 
 /** Returns the icon of a type of task. */

@@ -5,6 +5,7 @@ import { SelectField } from '../../ui/select-field';
 import { MeasuredInput } from '../../ui/measured-input';
 import type { Asked } from './record-forms';
 import { CheckField } from '../../ui/check-field';
+import { FeedAmount } from './feed-amount';
 import { ProductField } from './product-field';
 import { WaterAmount } from './water-amount';
 
@@ -62,6 +63,8 @@ export function AskedField({ asked, value, error, said, ofPlace, at, onChange, o
       return (
         <WaterAmount value={said} ofPlace={ofPlace} at={at} error={error} onChange={(water) => onFill({ ...water })} />
       );
+    case 'feed':
+      return <FeedAmount value={said} ofPlace={ofPlace} at={at} error={error} onChange={(fed) => onFill({ ...fed })} />;
     case 'flag':
       return (
         <div className="col-span-2 -my-2">

@@ -29,11 +29,11 @@ interface Props {
 
 /** In words that follow the label. */
 const missingIn = (a: Asked): string =>
-  a.as === 'water' ? 'is missing: type it, or choose “Not sure” above' : 'must be a number';
+  a.as === 'water' || a.as === 'feed' ? 'is missing: type it, or choose “Not sure” above' : 'must be a number';
 
 type Values = Record<string, unknown>;
 const startOf = (a: Asked): unknown =>
-  'start' in a ? a.start : a.as === 'several' ? [] : a.as === 'water' ? NaN : undefined;
+  'start' in a ? a.start : a.as === 'several' ? [] : a.as === 'water' || a.as === 'feed' ? NaN : undefined;
 const isEmpty = (v: unknown): boolean => v === undefined || v === null || v === '';
 
 /** The form of one record type, from its table row. */

@@ -46,6 +46,8 @@ type AskedAs =
   | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number }
   /** litres, minutes or how it ended */
   | { name: string; label: string; as: 'water' }
+  /** grams of product per plant, said in one of several ways */
+  | { name: string; label: string; as: 'feed' }
   | { name: string; label: string; as: 'choice'; options: readonly (readonly [string, string])[]; start?: string }
   | { name: string; label: string; as: 'several'; options: readonly (readonly [string, string])[] }
   /** `whenRefused`: shown only after a refusal, or if it has a value */
@@ -62,6 +64,9 @@ interface RecordForm {
 
 /** A check comes before that day's watering, unless this says otherwise. */
 const AFTER_WATERING: Asked = { name: 'after', label: 'After watering', as: 'flag' };
+
+/** Picked fruit has its own form; what was not done yet is asked on Today. */
+const HAS_OWN_FORM: ReadonlySet<string> = new Set(['harvest', 'not-tied-yet', 'not-cut-yet']);
 
 /** Form fields and icon of each record type. Its name and text are in the core's registry. */
 export const RECORD_FORMS: Record<RecordType, RecordForm> = {
@@ -103,7 +108,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
       { name: 'n', label: 'N', as: 'number', quantity: 'percent' },
       { name: 'p2o5', label: 'P₂O₅', as: 'number', quantity: 'percent' },
       { name: 'k2o', label: 'K₂O', as: 'number', quantity: 'percent' },
-      { name: 'grams', label: 'Per plant', as: 'number', quantity: 'grams' },
+      { name: 'grams', label: 'How much', as: 'feed' },
       { name: 'form', label: 'Form', as: 'choice', start: 'granular', options: wordsOf(FEED_FORMS) },
       { name: 'because', label: 'Why more than usual', as: 'text', whenRefused: true },
     ],
@@ -132,13 +137,12 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
   event: {
     icon: CalendarDays,
     asks: [
-      // picked fruit has its own form
       {
         name: 'what',
         label: 'What happened',
         as: 'choice',
         start: 'tied',
-        options: wordsOf(EVENTS.filter((e) => e !== 'harvest')),
+        options: wordsOf(EVENTS.filter((e) => !HAS_OWN_FORM.has(e))),
       },
       { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
     ],

@@ -13,6 +13,7 @@ import { Unfold } from '../../../ui/unfold';
 import { useWide } from '../../../ui/use-wide';
 import { useWrite } from '../../../ui/use-write';
 import { LitresOpened } from '../../../ui/litres-opened';
+import { SoFar } from './so-far';
 import { SoilFeel } from '../../../frame/acts/soil-feel';
 import { Budget } from './budget';
 import { Picks } from './picks';
@@ -217,6 +218,8 @@ function Answers({ task }: { task: TaskDto }) {
             said={(felt) => `Recorded: the soil felt ${felt}. The plan follows.`}
           />
         </span>
+      ) : task.asks ? (
+        <SoFar task={task} />
       ) : task.picks ? (
         <Picks task={task} />
       ) : task.source === 'trial' ? (

@@ -1,0 +1,84 @@
+import { Injectable } from '@nestjs/common';
+import { SO_FAR_ASKS, type SoFarAsk } from '@candid-leaf/contract';
+import type { PlantAssessment } from '@candid-leaf/core/assessment';
+import { cutsOf, supportOf } from '@candid-leaf/core/care';
+import type { Day } from '@candid-leaf/core/units';
+import { Assessments } from '../assessment/assessments.service.js';
+import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
+import { planOf } from '../feeding/feeding.source.js';
+import type { PlaceEntity } from '../places/place.entity.js';
+import type { PlantEntity } from '../plants/plant.entity.js';
+import { mulchOf } from '../soil/soil.source.js';
+import { TaskSource, type Task } from '../today/task-source.js';
+
+/** Shorter plants are neither tied nor cut yet, m (judgement). */
+const TALL_M = 0.5;
+
+/**
+ * Asks once what was done before the records began: not recorded does not mean not done, and without an answer nothing
+ * is ordered. Each answer is a record.
+ */
+@Injectable()
+export class SoFarSource extends TaskSource {
+  readonly code = 'so-far';
+
+  constructor(private readonly assessments: Assessments) {
+    super();
+  }
+
+  async list(s: GardenSnapshot): Promise<Task[]> {
+    const tasks: Task[] = [];
+    for (const place of livePlaces(s)) {
+      const plants = await this.assessments.plantsIn(s, place);
+      const asks = SO_FAR_ASKS.filter((ask) => isAsked(s, place, plants, ask));
+      if (asks.length > 0) tasks.push(taskFor(s.today, place, asks));
+    }
+    return tasks;
+  }
+
+  /** The answers are records of their own; there is nothing to tick. */
+  done(): Promise<null> {
+    return Promise.resolve(null);
+  }
+
+  undo(): Promise<void> {
+    return Promise.resolve();
+  }
+}
+
+interface Grown {
+  plant: PlantEntity;
+  own: PlantAssessment;
+}
+
+/** Returns whether an answer would change what is advised for any plant of the bed. */
+function isAsked(s: GardenSnapshot, place: PlaceEntity, plants: readonly Grown[], ask: SoFarAsk): boolean {
+  const unknown = plants.filter(({ own }) => own.context.case.plant.sinceStart !== true);
+  if (ask === 'mulched') return unknown.length > 0 && mulchOf(s, place).kind === 'ask';
+  return unknown.some(({ plant, own }) => {
+    const { plant: facts, records } = own.context.case;
+    if (ask === 'fed') return planOf(s, own).kind === 'ask';
+    if ((facts.heightM ?? 0) < TALL_M || facts.crop === 'pepper') return false;
+    if (ask === 'cut') return facts.habit !== 'determinate' && !cutsOf(own, plant.training).recorded;
+    const support = supportOf(own, s.garden.stock ?? {});
+    return support.ties > 0 && support.tieOn === null && !records.events.some((e) => TIED.includes(e.what));
+  });
+}
+
+const TIED = ['tied', 'staked', 'not-tied-yet'];
+
+const taskFor = (today: Day, place: PlaceEntity, asks: SoFarAsk[]): Task => ({
+  id: place.id,
+  plantId: null,
+  placeId: place.id,
+  title: `What was done so far: ${place.name}`,
+  where: place.name,
+  why: 'nothing is recorded, and the plan depends on it',
+  dueOn: today,
+  minutes: 1,
+  litres: null,
+  remedy: null,
+  dose: null,
+  asks,
+  cautions: [],
+});

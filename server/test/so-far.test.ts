@@ -1,0 +1,60 @@
+import { useApp } from './app.js';
+import { gardenOf } from './gardening.js';
+
+const app = useApp();
+const TODAY = '2026-07-18';
+const CORDON = { type: 'slicer', habit: 'indeterminate', stage: null, heightM: null };
+
+async function garden(plantedOn: string, enteredOn: string) {
+  const g = await gardenOf(app);
+  await g.goTo(enteredOn);
+  const bed = await g.place({ name: 'Long bed', lengthM: 2 });
+  const plant = await g.plant(bed, { transplantedOn: plantedOn, ...CORDON });
+  await g.goTo(TODAY);
+  await g.weather();
+  const due = async (source: string) => (await g.view()).today.filter((t) => t.source === source);
+  return { ...g, bed, own: plant, due };
+}
+
+test('a plant entered when it was planted is tied, cut and mulched without any earlier record', async () => {
+  const g = await garden('2026-05-20', '2026-05-21');
+  expect(await g.due('so-far')).toEqual([]);
+  expect((await g.due('tie')).length).toBe(1);
+  expect((await g.due('cut')).length).toBe(1);
+  expect((await g.due('soil')).length).toBe(1);
+});
+
+test('for an older plant nothing is ordered, and Today asks once what was done; each answer counts', async () => {
+  const g = await garden('2026-05-20', TODAY);
+  const asked = async () => (await g.due('so-far')).flatMap((t) => t.asks ?? []);
+  const ordered = async () =>
+    (await g.view()).today.map((t) => t.source).filter((c) => ['tie', 'cut', 'soil', 'feed'].includes(c));
+  expect(await asked()).toEqual(['tied', 'cut', 'fed', 'mulched']);
+  expect(await ordered()).toEqual([]);
+
+  const at = { placeId: g.bed };
+  await g.record('event', at, { date: TODAY, what: 'not-tied-yet' });
+  expect(await asked()).toEqual(['cut', 'fed', 'mulched']);
+  expect(await ordered()).toEqual(['tie']);
+
+  await g.record('pruning', at, { date: TODAY, what: ['suckers', 'lower-leaves'] });
+  // cut by now: nothing has grown since
+  expect(await ordered()).toEqual(['tie']);
+  await g.record('covering', at, { date: TODAY, what: 'mulch', did: 'off' });
+  expect(await ordered()).toEqual(['tie', 'soil']);
+  const data = { date: '2026-07-08', n: 5, p2o5: 5, k2o: 5, grams: 20, unknown: true };
+  await g.record('feeding', at, data);
+  expect(await asked()).toEqual([]);
+  expect(await ordered()).toEqual(['tie', 'soil']);
+  expect((await g.plantView(g.own)).records.find((r) => r.type === 'feeding')?.data).toEqual(data);
+});
+
+test('"not cut yet" starts the cuts, and a short or bushy plant is not asked about them', async () => {
+  const g = await garden('2026-05-20', TODAY);
+  await g.record('event', { placeId: g.bed }, { date: TODAY, what: 'not-cut-yet' });
+  expect((await g.due('cut')).length).toBe(1);
+  const bush = await g.place({ name: 'Pepper bed' });
+  await g.plant(bush, { crop: 'pepper', transplantedOn: '2026-05-20', stage: 'fruiting', heightM: 0.4 });
+  const asks = (await g.due('so-far')).find((t) => t.placeId === bush)?.asks;
+  expect(asks).toEqual(['fed', 'mulched']);
+});

@@ -1,0 +1,82 @@
+import type { SoFarAsk, TaskDto } from '@candid-leaf/contract';
+import { addDays, type Day } from '@candid-leaf/core/units';
+import type { RecordType } from '@candid-leaf/core/records';
+import { v7 as uuid } from 'uuid';
+import { saveRecord } from '../../../data/records';
+import { useDeleteWithUndo } from '../../../frame/acts/use-delete-with-undo';
+import { useGarden } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
+import { useWrite } from '../../../ui/use-write';
+
+interface Answer {
+  label: string;
+  type: RecordType;
+  data: (today: Day) => object;
+}
+
+/** A feed "in the last three weeks" lies about this far back, days. */
+const FED_BACK_DAYS = 10;
+
+const QUESTIONS: Record<SoFarAsk, { ask: string; yes: Answer; no: Answer }> = {
+  tied: {
+    ask: 'Tied to a support?',
+    yes: { label: 'Yes', type: 'event', data: (date) => ({ date, what: 'tied' }) },
+    no: { label: 'Not yet', type: 'event', data: (date) => ({ date, what: 'not-tied-yet' }) },
+  },
+  cut: {
+    ask: 'Suckers and low leaves cut?',
+    yes: { label: 'Yes', type: 'pruning', data: (date) => ({ date, what: ['suckers', 'lower-leaves'] }) },
+    no: { label: 'Not yet', type: 'event', data: (date) => ({ date, what: 'not-cut-yet' }) },
+  },
+  fed: {
+    ask: 'Fed in the last three weeks?',
+    yes: {
+      label: 'Yes',
+      type: 'feeding',
+      data: (date) => ({ date: addDays(date, -FED_BACK_DAYS), n: 5, p2o5: 5, k2o: 5, grams: 20, unknown: true }),
+    },
+    no: { label: 'No', type: 'feeding', data: (date) => ({ date, n: 0, p2o5: 0, k2o: 0, grams: 0 }) },
+  },
+  mulched: {
+    ask: 'Mulched?',
+    yes: { label: 'Yes', type: 'covering', data: (date) => ({ date, what: 'mulch', did: 'on' }) },
+    no: { label: 'Not yet', type: 'covering', data: (date) => ({ date, what: 'mulch', did: 'off' }) },
+  },
+};
+
+/** One tap per question; each answer is a record that can be undone. */
+export function SoFar({ task }: { task: TaskDto }) {
+  const garden = useGarden();
+  const save = useWrite(saveRecord, garden.id);
+  const remove = useDeleteWithUndo(garden.id);
+  const answer = (ask: SoFarAsk, { type, data, label }: Answer) => {
+    const id = uuid();
+    const record = { id, type, plantId: null, placeId: task.placeId, data: data(garden.today) } as never;
+    save.mutate({ record }, { said: `${task.where}: ${QUESTIONS[ask].ask} ${label}.`, undo: () => remove(id) });
+  };
+  return (
+    <ul className="ml-2 flex flex-col gap-1">
+      {(task.asks ?? []).map((ask) => {
+        const q = QUESTIONS[ask];
+        return (
+          <li key={ask} className="flex flex-wrap items-center gap-x-2">
+            <span className="min-w-52 flex-1">{q.ask}</span>
+            <span className="flex gap-1">
+              {[q.yes, q.no].map((a) => (
+                <Button
+                  key={a.label}
+                  className="px-3"
+                  disabled={save.isPending}
+                  aria-label={`${q.ask} ${a.label}: ${task.where}`}
+                  onClick={() => answer(ask, a)}
+                >
+                  {a.label}
+                </Button>
+              ))}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,152 @@
+import type { PlaceOnView } from '@candid-leaf/contract';
+import { BED_LITRES_EACH, POT_SHARE } from '@candid-leaf/core/care';
+import { gramsOf, type Product } from '@candid-leaf/core/products';
+import { isPotted } from '@candid-leaf/core/records';
+import { roundTo } from '@candid-leaf/core/units';
+import { useState } from 'react';
+import { useProducts } from '../../data/use-products';
+import { useFormat, useGarden } from '../../lib/garden-context';
+import { MeasuredInput } from '../../ui/measured-input';
+import { SelectField } from '../../ui/select-field';
+
+/** How someone says what they fed. */
+type Way = 'each' | 'all' | 'mixed' | 'spoons' | 'unknown';
+
+export interface FeedSaid {
+  product?: string;
+  n?: number | null;
+  grams?: number | null;
+  unknown?: boolean | undefined;
+}
+
+interface Props {
+  value: FeedSaid;
+  /** the whole bed or pot, not one plant */
+  ofPlace: boolean;
+  at: PlaceOnView | undefined;
+  error: string | undefined;
+  onChange: (said: Pick<FeedSaid, 'grams' | 'unknown'>) => void;
+}
+
+/** A level tablespoon, mL. */
+const SPOON_ML = 15;
+/** Nitrogen of a usual feed of one plant, g (judgement); without nitrogen, this much product. */
+const USUAL_NITROGEN_G = 1;
+const USUAL_GRAMS = 20;
+
+/** Returns the grams one plant usually gets: by the label, or by its nitrogen. */
+function usualGrams(product: Product | undefined, n: number | null | undefined, at: PlaceOnView | undefined): number {
+  const litres = at && isPotted(at.place) ? (at.place.volumeL ?? 10) * POT_SHARE : BED_LITRES_EACH;
+  if (product?.dose?.per === 'plant') return gramsOf(product, product.dose.amount);
+  if (product?.dose?.per === 'litre') return roundTo(gramsOf(product, product.dose.amount * litres), 1);
+  return n ? roundTo(Math.min(200, (100 * USUAL_NITROGEN_G) / n), 1) : USUAL_GRAMS;
+}
+
+/** How much feed: by weight, mixed in water, in spoons, or not sure. Stored as grams of product per plant. */
+export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
+  const product = useProducts(useGarden().id).find((p) => p.name === value.product);
+  const plants = ofPlace ? Math.max(1, at?.plants.length ?? 1) : 1;
+  const mixes = product?.dose?.per === 'litre';
+  const [way, setWay] = useState<Way>(value.unknown ? 'unknown' : 'each');
+  const [litres, setLitres] = useState<number | null>(null);
+  const [strength, setStrength] = useState('1');
+  const [spoons, setSpoons] = useState<number | null>(null);
+  const shown = way === 'mixed' && !mixes ? 'each' : way;
+  const give = (grams: number | null) =>
+    onChange({ grams: grams === null ? NaN : roundTo(grams, 2), unknown: undefined });
+  const mix = (all: number | null, share: string) =>
+    give(all === null || !product?.dose ? null : gramsOf(product, product.dose.amount * Number(share) * all) / plants);
+  const choose = (next: Way) => {
+    setWay(next);
+    if (next === 'unknown') onChange({ grams: usualGrams(product, value.n, at), unknown: true });
+    else if (next === 'mixed') mix(litres, strength);
+    else if (next === 'spoons') give(null);
+    else onChange({ grams: value.unknown ? NaN : (value.grams ?? NaN), unknown: undefined });
+  };
+  const options: (readonly [Way, string])[] = [
+    ['each', 'Weight per plant'],
+    ...(plants > 1 ? [['all', 'Weight for all plants'] as const] : []),
+    ...(mixes ? [['mixed', 'Mixed in water'] as const] : []),
+    ['spoons', 'Tablespoons per plant'],
+    ['unknown', 'Not sure'],
+  ];
+  return (
+    <>
+      <SelectField
+        label="How much"
+        className="col-span-2"
+        value={shown}
+        options={options}
+        onChange={(v) => choose(v as Way)}
+      />
+      {shown === 'each' && (
+        <MeasuredInput
+          label="Per plant"
+          quantity="grams"
+          min={0}
+          value={value.grams}
+          error={error}
+          onChange={(grams) => onChange({ grams: grams ?? NaN, unknown: undefined })}
+        />
+      )}
+      {shown === 'all' && (
+        <MeasuredInput
+          label={`All ${plants} plants`}
+          quantity="grams"
+          min={0}
+          value={value.grams == null ? value.grams : value.grams * plants}
+          error={error}
+          onChange={(all) => give(all === null ? null : all / plants)}
+        />
+      )}
+      {shown === 'spoons' && (
+        <MeasuredInput
+          label="Level tablespoons"
+          quantity="count"
+          min={0}
+          value={spoons}
+          error={error}
+          onChange={(count) => {
+            setSpoons(count);
+            give(count === null ? null : count * SPOON_ML * (product?.gPerMl ?? 1));
+          }}
+        />
+      )}
+      {shown === 'mixed' && (
+        <>
+          <MeasuredInput
+            label={plants > 1 ? 'Mixed feed, all plants' : 'Mixed feed'}
+            quantity="litres"
+            min={0}
+            value={litres}
+            error={error}
+            onChange={(all) => {
+              setLitres(all);
+              mix(all, strength);
+            }}
+          />
+          <SelectField
+            label="Strength"
+            value={strength}
+            options={[
+              ['1', 'as labelled'],
+              ['0.5', 'half'],
+              ['0.25', 'a quarter'],
+            ]}
+            onChange={(share) => {
+              setStrength(share);
+              mix(litres, share);
+            }}
+          />
+        </>
+      )}
+      {(shown === 'mixed' || shown === 'spoons') && value.grams != null && !Number.isNaN(value.grams) && (
+        <Each grams={value.grams} />
+      )}
+    </>
+  );
+}
+
+const Each = ({ grams }: { grams: number }) => (
+  <p className="col-span-2 -mt-1 text-sm text-soft tabular-nums">{useFormat().grams(grams)} of product per plant</p>
+);
