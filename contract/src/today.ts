@@ -1,6 +1,6 @@
 import type { Dose, RemedyCode } from '@candid-leaf/core/diagnosis';
 import type { Day } from '@candid-leaf/core/units';
-import { FINITE, type Part } from '@candid-leaf/core/records';
+import { FINITE, type Part, type TimerSet } from '@candid-leaf/core/records';
 import type { OrderParts } from '@candid-leaf/core/water';
 import { IsISO8601, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { IsId } from './id.js';
@@ -25,8 +25,8 @@ export const TASK_SOURCES = [
   'trial',
   'walk',
 ] as const;
-/** What Today asks about the time before the records began. */
-export const SO_FAR_ASKS = ['tied', 'cut', 'fed', 'mulched'] as const;
+/** What Today asks about the time before the records began, and once a week about a timer. */
+export const SO_FAR_ASKS = ['tied', 'cut', 'fed', 'mulched', 'timer'] as const;
 /** One of these questions. */
 export type SoFarAsk = (typeof SO_FAR_ASKS)[number];
 
@@ -90,6 +90,8 @@ export interface TaskDto {
   rooting?: 'look' | 'plant';
   /** answered yes or not yet, each by a record */
   asks?: SoFarAsk[];
+  /** the setting that is asked about */
+  timer?: TimerSet;
   /** answered by what was picked, plant by plant */
   picks?: true;
   /** steps to do one after the other */

@@ -87,7 +87,7 @@ test('keyboard only: from sign-up to the first finding, then six plants, a water
   );
   await his.press(page.getByRole('button', { name: 'Water Raised bed' }));
   await his.press(page.getByRole('button', { name: 'Watered today' }));
-  await expect(page.getByText(/^Raised bed: [\d.]+.L\.$/)).toBeVisible();
+  await expect(page.getByText(/^Raised bed: [\d.]+ ?.*(L|gal)\.$/)).toBeVisible();
   await his.press(page.getByRole('button', { name: 'Tomato 2: all clear' }));
   await expect(page.getByText('Tomato 2: all clear.', { exact: true })).toBeVisible();
   await expect

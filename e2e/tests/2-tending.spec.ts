@@ -54,6 +54,10 @@ test('shade cloth before heat: most important first, and what to do about the sh
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/^Stock saved/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^What to do/ })
+    .first()
+    .click();
   await expect(
     page.getByText(/Cloth for Dear one; not enough for Plain one .* Use instead: an old sheet/),
   ).toBeVisible();

@@ -128,7 +128,7 @@ test('a heat task once done puts shade and mulch on the bed; the next day asks f
     for (const _ of [1, 2]) await g.tick(first.key, { recordId }).expect(200);
     const lies = async () => {
       const { mulch, shade } = (await g.view()).places[0]!.place;
-      return [mulch.length, shade.length];
+      return [mulch!.length, shade!.length];
     };
     const both = due.filter((text) => /shade|bare soil/i.test(text)).length;
     expect(both).toBeGreaterThan(0);

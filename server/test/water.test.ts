@@ -284,3 +284,28 @@ test('minutes without a flow are saved as an unknown amount, and count once the 
   // half an hour of 32 L an hour, shared by two
   expect((await today()).irrigationL).toBeCloseTo(8, 6);
 });
+
+test('a timer fills the balance and the plan until it is changed, and Today asks once a week whether it is right', async () => {
+  const bed = await dripBed();
+  const put = (data: object) =>
+    bed.agent.put(bed.url('/records')).send({ id: uuid(), type: 'timer', placeId: bed.place, data });
+  await put({ date: addDays(TODAY, -20), everyDays: 2, minutes: 30 }).expect(200);
+  const view = async () => (await bed.agent.get(bed.url('/view')).expect(200)).body as GardenView;
+  const plant = (await view()).places.find((p) => p.place.id === bed.place)!.plants[0]!.plant.id;
+  const given = async () => {
+    const { report } = (await bed.agent.get(bed.url(`/plants/${plant}/view`)).expect(200)).body as PlantView;
+    return report.water.daily.slice(-4).map((d) => Math.round(d.irrigationL * 10) / 10);
+  };
+  // 16 L an hour, shared by two plants: 4 L in half an hour, today again
+  expect(await given()).toEqual([0, 4, 0, 4]);
+  const [, , third] = (await bed.plan()).pours[0]!.plan!.days;
+  expect(third).toMatchObject({ givenL: 4 });
+  const asked = async () => (await view()).today.find((t) => t.asks?.includes('timer'));
+  expect((await asked())?.timer).toMatchObject({ everyDays: 2, minutes: 30 });
+  await put({ date: TODAY, since: addDays(TODAY, -20), everyDays: 2, minutes: 30 }).expect(200);
+  expect(await asked()).toBeUndefined();
+  expect(await given()).toEqual([0, 4, 0, 4]);
+  await put({ date: TODAY, off: true }).expect(200);
+  expect(await given()).toEqual([0, 4, 0, 0]);
+  await put({ date: TODAY, everyDays: 15, minutes: 30 }).expect(400);
+});

@@ -1,4 +1,4 @@
-import { PotWeight, RainGauge, SoilCheck, SoilWarmth, Watering, WateringEntry } from './water-records.js';
+import { PotWeight, RainGauge, SoilCheck, SoilWarmth, TimerSet, Watering, WateringEntry } from './water-records.js';
 import { Feeding, Pruning, Spraying } from './care-records.js';
 import { Companion, Covering, GrowthSeen, Happening, Inspection, Note, Picking, TrussCount } from './seen-records.js';
 
@@ -26,6 +26,7 @@ export const RECORD_CLASSES = {
   growth: GrowthSeen,
   companion: Companion,
   covering: Covering,
+  timer: TimerSet,
   inspection: Inspection,
 };
 

@@ -232,6 +232,24 @@ export const RECORD_TYPES = {
       return together([`${COVERING_NAMES[d.what]} put on`, d.blockPct != null ? `${d.blockPct} %` : '']);
     },
   }),
+  timer: kind<'timer'>()({
+    list: null, // in a case file its runs are waterings
+    of: 'plant-or-place',
+    track: 'work', // its runs are not recorded one by one
+    offeredOn: ['place'],
+    label: 'Timer',
+    done: 'timer set',
+    describe: (d, f) => {
+      if (d.off) return 'Timer switched off';
+      const often = d.everyDays === 1 ? 'every day' : `every ${d.everyDays ?? '?'} days`;
+      return together([
+        `Timer: ${often}`,
+        d.minutes != null ? `${d.minutes} minutes` : '',
+        d.litres != null ? `${f.litres(d.litres)} per plant` : '',
+        d.skipsRain ? 'off when it rains' : '',
+      ]);
+    },
+  }),
   inspection: kind<'inspection'>()({
     list: null, // its signs are the case's observations
     of: 'plant',

@@ -1,7 +1,8 @@
 import 'reflect-metadata';
-import { IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { WATERING_WAYS, WATERING_ENDS, CHECKED_BY, type WaterMethod, SOIL_FEELS } from './choices.js';
-import { Dated, FINITE } from './dated.js';
+import { Dated, FINITE, IsCalendarDay } from './dated.js';
+import type { Day } from '../units/day.js';
 import { MOST_LITRES } from './record-limits.js';
 
 // Records of water, soil moisture and weather.
@@ -59,6 +60,43 @@ export class WateringEntry extends Dated {
   @IsOptional()
   @IsIn(WATERING_ENDS)
   end?: (typeof WATERING_ENDS)[number] | null;
+}
+
+/** A timer on the tap: every so many days for so many minutes, from this day until the next setting. */
+export class TimerSet extends Dated {
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(14)
+  everyDays?: number;
+
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1)
+  @Max(MOST_MINUTES)
+  minutes?: number;
+
+  /** per plant, if that is known and the minutes are not */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(MOST_LITRES, TOO_MUCH)
+  litres?: number;
+
+  /** it does not run when it rains */
+  @IsOptional()
+  @IsBoolean()
+  skipsRain?: boolean;
+
+  /** switched off */
+  @IsOptional()
+  @IsBoolean()
+  off?: boolean;
+
+  /** a day on which it ran, if the setting was only confirmed */
+  @IsOptional()
+  @IsCalendarDay()
+  since?: Day;
 }
 
 /** A soil check: dry, damp or wet, and how deep, cm. */

@@ -27,6 +27,7 @@ export * from './soak.js';
 export * from './soils.js';
 export * from './strategies.js';
 export * from './stress.js';
+export * from './schedule.js';
 export * from './watering.js';
 export * from './what-if.js';
 export * from './wording.js';

@@ -35,6 +35,8 @@ export interface Circumstances {
   held: 'today' | 'until-limit' | null;
   leftInTheMorning: number;
   givenMm: number;
+  /** a timer gives that */
+  timed?: boolean;
   /** watered today, amount unknown */
   givenUnknown?: boolean;
   /** newly planted: its own rhythm comes before the method's */
@@ -66,7 +68,7 @@ export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Or
   if (c.givenUnknown) return { mm: 0, why: 'watered today, amount unknown: feel the soil tomorrow' };
   if (c.givenMm > 0) {
     // already watered today; only a clear shortfall is ordered
-    if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: 'watered today' };
+    if (rest <= 0 || rest < REST_WORTH * mm) return { mm: 0, why: c.timed ? 'the timer waters it' : 'watered today' };
     return { mm: rest, morningMm, laterMm: Math.min(rest, secondMm), why: 'it is still short after that watering' };
   }
   const laterMm = secondMm;

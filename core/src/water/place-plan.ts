@@ -48,7 +48,7 @@ export interface PlacePlan {
 }
 
 /** Days of weather beyond the week shown, so a slow rhythm can be seen. */
-const RHYTHM_DAYS = 14;
+export const RHYTHM_DAYS = 14;
 
 /** Beds are watered as a whole, and so are pots on a line or timer; other pots one by one. */
 const isWateredTogether = (

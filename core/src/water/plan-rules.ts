@@ -1,5 +1,6 @@
 import type { Irrigation } from '../records/place.js';
 import type { WaterMethod } from '../records/choices.js';
+import type { Day } from '../units/day.js';
 import type { MethodCode } from './methods.js';
 import { wayOf } from './watering.js';
 
@@ -18,6 +19,8 @@ export interface PlaceRules {
   weeklyCapL?: number | null;
   /** a timer on the tap waters it */
   byTimer?: boolean;
+  /** what a timer will give on the coming days, litres per plant */
+  timed?: readonly { date: Day; litres: number }[];
 }
 
 /** The same rules for one of its plants. */
@@ -31,6 +34,8 @@ export interface PlanRules {
   allowedDays?: readonly number[] | null;
   /** most litres per plant in any seven days */
   weeklyCapL?: number | null;
+  /** what a timer will give on the coming days, litres */
+  timed?: readonly { date: Day; litres: number }[];
 }
 
 /** A can is emptied in a minute or two: its flow does not matter. */
@@ -48,5 +53,6 @@ export function rulesPerPlant(rules: PlaceRules, plants: number): PlanRules {
     drierRipening: rules.drierRipening ?? false,
     allowedDays: rules.allowedDays?.length ? rules.allowedDays : null,
     weeklyCapL: shared(rules.weeklyCapL),
+    ...(rules.timed?.length ? { timed: rules.timed } : {}),
   };
 }

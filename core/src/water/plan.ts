@@ -245,7 +245,7 @@ export function runPlan(
       rawMm,
       zone.tawMm,
     );
-    const given = i === 0 ? (start.givenL ?? 0) : 0;
+    const given = i === 0 ? (start.givenL ?? 0) : (rules.timed?.find((t) => t.date === w.date)?.litres ?? 0);
     const allowed = isAllowed(w.date);
     const leftInTheMorning = Math.min(1, 1 - missingMm({ state, zone }) / zone.tawMm);
     const morning: Morning = { state, zone, useMm, limitMm, since, felt: i === 0 ? (start.felt ?? null) : null };
@@ -264,6 +264,7 @@ export function runPlan(
         leftInTheMorning,
         givenMm: given / zone.soilM2,
         settling: settlingOn(c.plant, w.date),
+        timed: i > 0 && given > 0,
         givenUnknown: i === 0 && start.givenUnknown === true,
       };
       order = decide(morning, rules, circumstances);

@@ -1,5 +1,6 @@
 import { setImmediate as turn } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
+import { addDays } from '@candid-leaf/core/units';
 import {
   conclude,
   decidePlace,
@@ -9,6 +10,7 @@ import {
 } from '@candid-leaf/core/assessment';
 import {
   DEFAULT_METHOD,
+  RHYTHM_DAYS,
   whatIf,
   type ForecastWeather,
   type PlaceRules,
@@ -20,6 +22,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import { notFound } from '../shared/http-errors.js';
 import { forecastIn } from './weather-lists.js';
 import { plantCaseOf } from './plant-case.js';
+import { timedWaterings, timersOf } from './timed.js';
 import { kept, placeStamp, plantStamp } from './stamps.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
@@ -27,7 +30,7 @@ import { livePlaces, livePlantsIn, type GardenSnapshot } from './snapshots.servi
 const SLICE_MS = 5;
 
 /** Returns the watering rules of a bed or pot, as the plan reads them. */
-const rulesOf = (place: PlaceEntity): PlaceRules => ({
+const rulesOf = (s: GardenSnapshot, place: PlaceEntity): PlaceRules => ({
   method: place.watering?.method ?? DEFAULT_METHOD,
   irrigation: place.irrigation,
   flowLPerH: place.flowLPerH,
@@ -35,7 +38,10 @@ const rulesOf = (place: PlaceEntity): PlaceRules => ({
   drierRipening: place.watering?.drierRipening ?? false,
   allowedDays: place.watering?.allowedDays ?? null,
   weeklyCapL: place.watering?.weeklyCapL ?? null,
-  byTimer: place.watering?.timerZone != null,
+  byTimer: place.watering?.timerZone != null || timersOf(s, place).length > 0,
+  timed: timedWaterings(s, place, addDays(s.today, 1), addDays(s.today, RHYTHM_DAYS)).flatMap(({ date, litres }) =>
+    litres == null ? [] : [{ date, litres }],
+  ),
 });
 
 /**
@@ -81,7 +87,7 @@ export class Assessments {
     speaker: PlantAssessment,
   ): Promise<{ now: Steadiness | null; whatIf: WhatIf[] }> {
     const stamp = placeStamp(s, place, livePlantsIn(s, place.id));
-    const value = kept(s, `what if ${place.id}`, stamp, () => whatIf(speaker.context.case, rulesOf(place)));
+    const value = kept(s, `what if ${place.id}`, stamp, () => whatIf(speaker.context.case, rulesOf(s, place)));
     await turn();
     return value;
   }
@@ -100,7 +106,7 @@ function assess(s: GardenSnapshot, place: PlaceEntity, plants: readonly PlantEnt
       await turn();
       from = performance.now();
     }
-    return decidePlace(place.id, rulesOf(place), concluded, forecast);
+    return decidePlace(place.id, rulesOf(s, place), concluded, forecast);
   });
 }
 

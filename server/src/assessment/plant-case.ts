@@ -18,6 +18,7 @@ import type { PlantEntity } from '../plants/plant.entity.js';
 import type { RecordEntity } from '../records/record.entity.js';
 import { growthIn, sizeOf } from './growth.js';
 import { recordsOfPlant } from './own-records.js';
+import { flowOf, timedWaterings } from './timed.js';
 import { measuredIn } from './weather-lists.js';
 import { livePlantsIn, type GardenSnapshot } from './snapshots.service.js';
 
@@ -41,11 +42,12 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
   ) as Partial<CaseRecords>;
   const growing = livePlantsIn(s, place.id).length;
   // minutes noted before the flow was measured count once it is
-  const flow = { irrigation: place.irrigation, flowLPerH: place.flowLPerH, plants: growing };
+  const flow = flowOf(s, place);
   const watering = (lists.watering ?? []).map((w) =>
     w.litres == null && w.minutes != null ? makeWatering(flow, w) : w,
   );
   const weather = measuredIn(s);
+  const timed = timedWaterings(s, place, plant.transplantedOn ?? weather[0]?.date ?? today, today);
   const size = sizeOf(growthIn(s, plant, place));
   return {
     asOf: today,
@@ -96,7 +98,12 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
     },
     // in a case, picked fruit is one of the events
     records: tidyRecords(
-      { ...lists, watering, events: [...(lists.events ?? []), ...pickingsAsEvents(mine)], weather },
+      {
+        ...lists,
+        watering: [...watering, ...timed],
+        events: [...(lists.events ?? []), ...pickingsAsEvents(mine)],
+        weather,
+      },
       today,
     ),
     observations: observationsOf(mine.filter((r) => r.type === 'inspection').map((r) => r.data as Inspection)),

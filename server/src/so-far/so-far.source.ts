@@ -2,8 +2,10 @@ import { Injectable } from '@nestjs/common';
 import { SO_FAR_ASKS, type SoFarAsk } from '@candid-leaf/contract';
 import type { PlantAssessment } from '@candid-leaf/core/assessment';
 import { cutsOf, supportOf } from '@candid-leaf/core/care';
-import type { Day } from '@candid-leaf/core/units';
+import { daysBetween } from '@candid-leaf/core/units';
+import { TIMER_ASKED_EVERY_DAYS, timerOn } from '@candid-leaf/core/water';
 import { Assessments } from '../assessment/assessments.service.js';
+import { timersOf } from '../assessment/timed.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { planOf } from '../feeding/feeding.source.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -31,7 +33,7 @@ export class SoFarSource extends TaskSource {
     for (const place of livePlaces(s)) {
       const plants = await this.assessments.plantsIn(s, place);
       const asks = SO_FAR_ASKS.filter((ask) => isAsked(s, place, plants, ask));
-      if (asks.length > 0) tasks.push(taskFor(s.today, place, asks));
+      if (asks.length > 0) tasks.push(taskFor(s, place, asks));
     }
     return tasks;
   }
@@ -53,6 +55,7 @@ interface Grown {
 
 /** Returns whether an answer would change what is advised for any plant of the bed. */
 function isAsked(s: GardenSnapshot, place: PlaceEntity, plants: readonly Grown[], ask: SoFarAsk): boolean {
+  if (ask === 'timer') return plants.length > 0 && isTimerDue(s, place);
   const unknown = plants.filter(({ own }) => own.context.case.plant.sinceStart !== true);
   if (ask === 'mulched') return unknown.length > 0 && mulchOf(s, place).kind === 'ask';
   return unknown.some(({ plant, own }) => {
@@ -65,20 +68,29 @@ function isAsked(s: GardenSnapshot, place: PlaceEntity, plants: readonly Grown[]
   });
 }
 
+/** Returns whether the timer was not confirmed or changed for a week. */
+function isTimerDue(s: GardenSnapshot, place: PlaceEntity): boolean {
+  const set = timerOn(timersOf(s, place), s.today);
+  return set !== null && daysBetween(set.date, s.today) >= TIMER_ASKED_EVERY_DAYS;
+}
+
 const TIED = ['tied', 'staked', 'not-tied-yet'];
 
-const taskFor = (today: Day, place: PlaceEntity, asks: SoFarAsk[]): Task => ({
+const taskFor = (s: GardenSnapshot, place: PlaceEntity, asks: SoFarAsk[]): Task => ({
   id: place.id,
   plantId: null,
   placeId: place.id,
-  title: `What was done so far: ${place.name}`,
+  title: asks.every((ask) => ask === 'timer') ? `Still right: ${place.name}` : `What was done so far: ${place.name}`,
   where: place.name,
-  why: 'nothing is recorded, and the plan depends on it',
-  dueOn: today,
+  why: asks.every((ask) => ask === 'timer')
+    ? 'the plan counts on its timer'
+    : 'nothing is recorded, and the plan depends on it',
+  dueOn: s.today,
   minutes: 1,
   litres: null,
   remedy: null,
   dose: null,
   asks,
+  ...(asks.includes('timer') ? { timer: timerOn(timersOf(s, place), s.today)! } : {}),
   cautions: [],
 });

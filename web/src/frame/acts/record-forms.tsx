@@ -29,6 +29,7 @@ import {
   ShoppingBasket,
   SprayCan,
   Thermometer,
+  Timer,
   Wheat,
   type LucideIcon,
   Flower,
@@ -268,6 +269,15 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
         start: 30,
         only: ['what', 'shade'],
       },
+    ],
+  },
+  timer: {
+    icon: Timer,
+    asks: [
+      { name: 'everyDays', label: 'Every how many days', as: 'number', quantity: 'count', start: 2 },
+      { name: 'minutes', label: 'Runs for', as: 'number', quantity: 'minutes', start: 20 },
+      { name: 'skipsRain', label: 'Off when it rains', as: 'flag' },
+      { name: 'off', label: 'Switched off', as: 'flag' },
     ],
   },
   'rain-gauge': { icon: CloudRain, asks: [] },

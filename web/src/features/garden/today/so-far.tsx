@@ -1,10 +1,12 @@
 import type { SoFarAsk, TaskDto } from '@candid-leaf/contract';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import type { RecordType } from '@candid-leaf/core/records';
+import { describeRecord, type RecordType } from '@candid-leaf/core/records';
+import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { saveRecord } from '../../../data/records';
 import { useDeleteWithUndo } from '../../../frame/acts/use-delete-with-undo';
-import { useGarden } from '../../../lib/garden-context';
+import { RecordSheet } from '../../../frame/acts/record-sheet';
+import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
 import { useWrite } from '../../../ui/use-write';
 
@@ -17,7 +19,7 @@ interface Answer {
 /** A feed "in the last three weeks" lies about this far back, days. */
 const FED_BACK_DAYS = 10;
 
-const QUESTIONS: Record<SoFarAsk, { ask: string; yes: Answer; no: Answer }> = {
+const QUESTIONS: Record<Exclude<SoFarAsk, 'timer'>, { ask: string; yes: Answer; no: Answer }> = {
   tied: {
     ask: 'Tied to a support?',
     yes: { label: 'Yes', type: 'event', data: (date) => ({ date, what: 'tied' }) },
@@ -49,17 +51,18 @@ export function SoFar({ task }: { task: TaskDto }) {
   const garden = useGarden();
   const save = useWrite(saveRecord, garden.id);
   const remove = useDeleteWithUndo(garden.id);
-  const answer = (ask: SoFarAsk, { type, data, label }: Answer) => {
+  const answer = (asked: string, { type, data, label }: Answer) => {
     const id = uuid();
     const record = { id, type, plantId: null, placeId: task.placeId, data: data(garden.today) } as never;
-    save.mutate({ record }, { said: `${task.where}: ${QUESTIONS[ask].ask} ${label}.`, undo: () => remove(id) });
+    save.mutate({ record }, { said: `${task.where}: ${asked} ${label}.`, undo: () => remove(id) });
   };
   return (
-    <ul className="ml-2 flex flex-col gap-1">
+    <div className="ml-2 flex flex-col gap-1">
       {(task.asks ?? []).map((ask) => {
+        if (ask === 'timer') return <TimerStill key={ask} task={task} onYes={answer} />;
         const q = QUESTIONS[ask];
         return (
-          <li key={ask} className="flex flex-wrap items-center gap-x-2">
+          <div key={ask} className="flex flex-wrap items-center gap-x-2">
             <span className="min-w-52 flex-1">{q.ask}</span>
             <span className="flex gap-1">
               {[q.yes, q.no].map((a) => (
@@ -68,15 +71,56 @@ export function SoFar({ task }: { task: TaskDto }) {
                   className="px-3"
                   disabled={save.isPending}
                   aria-label={`${q.ask} ${a.label}: ${task.where}`}
-                  onClick={() => answer(ask, a)}
+                  onClick={() => answer(q.ask, a)}
                 >
                   {a.label}
                 </Button>
               ))}
             </span>
-          </li>
+          </div>
         );
       })}
-    </ul>
+    </div>
+  );
+}
+
+/** Once a week: is the timer still set like this? Yes confirms it, no opens its form. */
+function TimerStill({ task, onYes }: { task: TaskDto; onYes: (asked: string, answer: Answer) => void }) {
+  const garden = useGarden();
+  const format = useFormat();
+  const [open, setOpen] = useState(false);
+  const timer = task.timer!;
+  const asked = `${describeRecord('timer', timer, format)}?`;
+  return (
+    <div className="flex flex-wrap items-center gap-x-2">
+      <span className="min-w-52 flex-1">{asked}</span>
+      <span className="flex gap-1">
+        <Button
+          className="px-3"
+          aria-label={`${asked} Yes: ${task.where}`}
+          onClick={() =>
+            onYes(asked, {
+              label: 'Yes',
+              type: 'timer',
+              data: (date) => ({ ...timer, since: timer.since ?? timer.date, date }),
+            })
+          }
+        >
+          Yes
+        </Button>
+        <Button className="px-3" aria-label={`Change the timer: ${task.where}`} onClick={() => setOpen(true)}>
+          Change
+        </Button>
+      </span>
+      {open && (
+        <RecordSheet
+          open
+          onClose={() => setOpen(false)}
+          target={{ plantId: null, placeId: task.placeId!, name: task.where }}
+          day={garden.today}
+          kinds={['timer']}
+        />
+      )}
+    </div>
   );
 }

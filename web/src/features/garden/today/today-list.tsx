@@ -13,7 +13,7 @@ import { Unfold } from '../../../ui/unfold';
 import { useWide } from '../../../ui/use-wide';
 import { useWrite } from '../../../ui/use-write';
 import { LitresOpened } from '../../../ui/litres-opened';
-import { SoFar } from './so-far';
+import { fetchedLater } from '../../../ui/fetched-later';
 import { SoilFeel } from '../../../frame/acts/soil-feel';
 import { Budget } from './budget';
 import { Picks } from './picks';
@@ -26,6 +26,8 @@ const MOST_OPEN = { phone: 3, desk: 5 };
 const SHORT = 3;
 /** Most tasks on hold shown fully. */
 const MOST_WAITING = 3;
+
+const SoFar = fetchedLater(async () => (await import('./so-far')).SoFar);
 
 interface Props {
   tasks: readonly TaskDto[];
