@@ -42,7 +42,8 @@ export class PickingSource extends TaskSource {
           const on = lookOn(s, plant, place);
           if (on === null) return [];
           const blush = blushOf(s, plant, place, on);
-          return [{ plant, on: blush && on > s.today ? s.today : on, blush }];
+          const now = blush !== null && on > s.today && !pickedToday(s, plant);
+          return [{ plant, on: now ? s.today : on, blush: now || on <= s.today ? blush : null }];
         });
         return ripe.length > 0 ? [taskOf(s, place, ripe)] : [];
       }),
@@ -81,6 +82,10 @@ function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day 
   // what was seen of it says that it is not so far yet
   return stage !== null && from <= s.today ? null : from;
 }
+
+/** What was picked today leaves nothing to pick. */
+const pickedToday = (s: GardenSnapshot, plant: PlantEntity): boolean =>
+  s.recordsOf(plant.id).some((r) => r.type === 'picking' && r.day === s.today);
 
 /** Days within which fruit must ripen to be worth picking before rain, heat or birds. */
 const RIPENS_WITHIN_DAYS = 7;

@@ -1,0 +1,95 @@
+import type { TaskDto } from '@candid-leaf/contract';
+import { doseInWords } from '@candid-leaf/core/diagnosis';
+import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
+import { whereAndWhy } from '../../../lib/words';
+import { LitresOpened } from '../../../ui/litres-opened';
+import { taskIcon } from '../../../ui/task-icons';
+import { Unfold } from '../../../ui/unfold';
+import { Answers } from './answers';
+
+/** One task with its amount, reason, steps and answers. */
+export function Task({ task, short }: { task: TaskDto; short: boolean }) {
+  const garden = useGarden();
+  const may = useMay();
+  const format = useFormat();
+  const Icon = taskIcon(task.source);
+  const dose = task.amount ?? doseInWords(task.dose, format);
+  return (
+    <li className="py-2.5">
+      <div className="flex gap-3">
+        <Icon
+          aria-hidden
+          size={20}
+          className={`mt-0.5 shrink-0 ${task.dueOn < garden.today ? 'text-ripe' : 'text-leaf'}`}
+        />
+        <div className="min-w-0 flex-1">
+          <p className="font-semibold">
+            {task.title}
+            {dose && (
+              <span className="font-normal tabular-nums">
+                : <LitresOpened says={dose} of={task.made?.of} plants={task.made?.plants ?? 1} />
+              </span>
+            )}
+          </p>
+          <p className="text-sm text-soft">{whereAndWhy(task)}</p>
+          <Steps task={task} open={short} />
+          {may('record') && <Answers task={task} />}
+        </div>
+      </div>
+    </li>
+  );
+}
+
+/** Steps and precautions of a task behind one touch, so the list stays short. */
+export function Steps({ task, open }: { task: TaskDto; open: boolean }) {
+  const format = useFormat();
+  const { today } = useGarden();
+  const { parts, acts, sequence, cautions } = task;
+  const sections = [
+    acts && `What to do: ${acts.length} ${acts.length === 1 ? 'thing' : 'things'}`,
+    parts && 'Plant by plant',
+    sequence && 'How, step by step',
+    cautions.length > 0 && (acts || parts || sequence ? 'precautions' : 'Precautions'),
+  ].filter(Boolean);
+  if (sections.length === 0) return null;
+  return (
+    <Unfold className="text-sm" open={open} look="act" title={sections.join(', ')}>
+      {() => (
+        <>
+          {acts && (
+            <ul className="mt-1 list-disc pl-5">
+              {acts.map((a) => (
+                <li key={a.text}>
+                  <strong>{a.on <= today ? 'Today' : format.day(a.on)}:</strong> {a.text}
+                </li>
+              ))}
+            </ul>
+          )}
+          {parts && (
+            <ul className="mt-1 list-disc pl-5">
+              {parts.map((part) => (
+                <li key={part}>{part}</li>
+              ))}
+            </ul>
+          )}
+          {sequence && (
+            <ol className="list-decimal pl-5">
+              {sequence.map((t) => (
+                <li key={t} className="py-0.5">
+                  {t}
+                </li>
+              ))}
+            </ol>
+          )}
+          {cautions.length > 0 && (
+            <ul className="mt-1 list-disc pl-5 text-soft">
+              {cautions.map((c) => (
+                <li key={c}>{c}</li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+    </Unfold>
+  );
+}
