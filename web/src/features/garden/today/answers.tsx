@@ -8,9 +8,9 @@ import { SoilFeel } from '../../../frame/acts/soil-feel';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { useWrite } from '../../../ui/use-write';
-import { Picks } from './picks';
 
 // fetched when something is asked, so the page comes sooner
+const Picks = lazy(async () => ({ default: (await import('./picks')).Picks }));
 const SoFar = lazy(async () => ({ default: (await import('./so-far')).SoFar }));
 
 /** Done or not today; follow-ups are answered where they are. */
@@ -41,7 +41,9 @@ export function Answers({ task }: { task: TaskDto }) {
           <SoFar task={task} />
         </Suspense>
       ) : task.picks ? (
-        <Picks task={task} />
+        <Suspense>
+          <Picks task={task} />
+        </Suspense>
       ) : task.source === 'trial' ? (
         <>
           <Button className="ml-2" onClick={tick} disabled={done.isPending} aria-label={`Checked: ${task.title}`}>

@@ -1,6 +1,6 @@
 import type { TaskDto } from '@candid-leaf/contract';
 import { fillTime } from '@candid-leaf/core/budget';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { Panel } from '../../../ui/panel';
@@ -8,8 +8,10 @@ import { Unfold } from '../../../ui/unfold';
 import { useWide } from '../../../ui/use-wide';
 import { Budget } from './budget';
 import { groupTasks, type Line } from './group-tasks';
-import { Group } from './today-group';
 import { Task } from './today-task';
+
+// fetched when there is one, so the page comes sooner
+const Group = lazy(async () => ({ default: (await import('./today-group')).Group }));
 
 /** Maximum lines shown before folding, on a phone and on a desk. */
 const MOST_OPEN = { phone: 3, desk: 5 };
@@ -102,5 +104,11 @@ export function TodayList({ tasks, orderOf }: Props) {
 }
 
 function TodayLine({ line, short }: { line: Line; short: boolean }) {
-  return line.kind === 'one' ? <Task task={line.task} short={short} /> : <Group group={line} />;
+  return line.kind === 'one' ? (
+    <Task task={line.task} short={short} />
+  ) : (
+    <Suspense>
+      <Group group={line} />
+    </Suspense>
+  );
 }
