@@ -85,7 +85,7 @@ test('keyboard only: from sign-up to the first finding, then six plants, a water
   await expect(page.getByRole('region', { name: 'Raised bed' }).getByRole('link', { name: /^Tomato \d/ })).toHaveCount(
     6,
   );
-  await his.press(page.getByRole('button', { name: 'Water Raised bed' }));
+  await his.press(page.getByRole('button', { name: 'Water Raised bed', exact: true }));
   await his.press(page.getByRole('button', { name: 'Watered today' }));
   await expect(page.getByText(/^Raised bed: [\d.]+ ?.*(L|gal)\.$/)).toBeVisible();
   await his.press(page.getByRole('button', { name: 'Tomato 2: all clear' }));

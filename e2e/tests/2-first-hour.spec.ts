@@ -70,7 +70,7 @@ test('by touch: from sign-up to the first finding in twelve inputs, then six pla
   await expect(bed.getByRole('link', { name: /^Pepper 6/ })).toBeAttached();
   // a bed watered in two, all clear in one
   const two = her.inputs();
-  await her.tap(page.getByRole('button', { name: 'Water Raised bed' }));
+  await her.tap(page.getByRole('button', { name: 'Water Raised bed', exact: true }));
   await her.tap(page.getByRole('button', { name: 'Watered today' }));
   expect(her.since(two)).toBe(2);
   await expect(page.getByText(/^Raised bed: [\d.]+ ?.*(L|gal)\.$/)).toBeVisible();

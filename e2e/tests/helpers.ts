@@ -165,6 +165,7 @@ export async function openToAll(page: Page): Promise<void> {
 
 /** What can be done with a place stands behind one touch. */
 export async function ofPlace(page: Page, place: string, item: string): Promise<void> {
+  if (item === 'Add a record') return page.getByRole('button', { name: `Add a record: ${place}` }).click();
   await page.getByRole('button', { name: `More about ${place}` }).click();
   await page.getByRole('menuitem', { name: item }).click();
 }

@@ -27,6 +27,7 @@ export function supportOf({ context: c }: PlantAssessment, stock: Stock): Suppor
     isPot: isPotted(place),
     tiedOn: tiedOn(c.case),
     untied: plant.sinceStart === true || lastOf(c.case.records.events, ['not-tied-yet']) !== null,
+    ...(plant.support ? { standing: plant.support } : {}),
     tieCuts: c.present.has('stem-tie-cutting'),
     windOn: windy?.date ?? null,
     stock,

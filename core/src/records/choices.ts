@@ -58,6 +58,9 @@ export const PICK_USES = ['eaten', 'sauce', 'kept', 'given', 'shelf', 'binned'] 
 /** What picked fruit was used for. */
 export type PickUse = (typeof PICK_USES)[number];
 
+/** What holds plants up. */
+export const SUPPORTS = ['stake', 'cage', 'string', 'panel', 'weave'] as const;
+
 /** What is laid on a bed or hung over it. */
 export const COVERINGS = ['mulch', 'shade', 'roof', 'net'] as const;
 /** Materials of mulch. */

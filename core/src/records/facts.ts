@@ -31,6 +31,7 @@ import {
   SLOPES,
   type Slope,
 } from './place.js';
+import { SUPPORTS } from './choices.js';
 import {
   type Crop,
   CROPS,
@@ -334,6 +335,11 @@ export class PlantMake {
   @IsOptional()
   @IsBoolean()
   sinceStart?: boolean;
+
+  /** what holds it up, if that is recorded */
+  @IsOptional()
+  @IsIn(SUPPORTS)
+  support?: (typeof SUPPORTS)[number];
 
   @IsOptional()
   @IsNumber(FINITE)

@@ -1,6 +1,16 @@
 import { PotWeight, RainGauge, SoilCheck, SoilWarmth, TimerSet, Watering, WateringEntry } from './water-records.js';
 import { Feeding, Pruning, Spraying } from './care-records.js';
-import { Companion, Covering, GrowthSeen, Happening, Inspection, Note, Picking, TrussCount } from './seen-records.js';
+import {
+  Companion,
+  Covering,
+  SupportPut,
+  GrowthSeen,
+  Happening,
+  Inspection,
+  Note,
+  Picking,
+  TrussCount,
+} from './seen-records.js';
 
 export * from './water-records.js';
 export * from './care-records.js';
@@ -26,6 +36,7 @@ export const RECORD_CLASSES = {
   growth: GrowthSeen,
   companion: Companion,
   covering: Covering,
+  support: SupportPut,
   timer: TimerSet,
   inspection: Inspection,
 };

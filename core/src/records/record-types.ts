@@ -43,6 +43,14 @@ const together = (parts: readonly string[], by = ', '): string => parts.filter(B
 
 const COVERING_NAMES = { mulch: 'Mulch', shade: 'Shade cloth', roof: 'Rain cover', net: 'Net' } as const;
 
+const SUPPORT_NAMES = {
+  stake: 'Staked',
+  cage: 'Cage put up',
+  string: 'String hung',
+  panel: 'Panel put up',
+  weave: 'Woven between stakes',
+} as const;
+
 const PICKED_FOR: Record<Picking['use'], string> = {
   eaten: 'eaten',
   sauce: 'for sauce',
@@ -231,6 +239,15 @@ export const RECORD_TYPES = {
       if (d.what === 'mulch') return `Mulched: ${deep}${d.material && d.material !== 'other' ? d.material : 'mulch'}`;
       return together([`${COVERING_NAMES[d.what]} put on`, d.blockPct != null ? `${d.blockPct} %` : '']);
     },
+  }),
+  support: kind<'support'>()({
+    list: null, // in a case file it is the plant's support
+    of: 'plant-or-place',
+    track: 'work',
+    offeredOn: BOTH,
+    label: 'Support',
+    done: 'support put up',
+    describe: (d) => SUPPORT_NAMES[d.what],
   }),
   timer: kind<'timer'>()({
     list: null, // in a case file its runs are waterings

@@ -22,6 +22,7 @@ import {
   COMPANIONS,
   COVERINGS,
   MULCHES,
+  SUPPORTS,
   COMPANION_DEEDS,
 } from './choices.js';
 import { Dated, FINITE } from './dated.js';
@@ -179,4 +180,10 @@ export class Covering extends Dated {
   @Min(0)
   @Max(95)
   blockPct?: number;
+}
+
+/** A support put up for one plant or a whole bed. */
+export class SupportPut extends Dated {
+  @IsIn(SUPPORTS)
+  what: (typeof SUPPORTS)[number];
 }

@@ -1,4 +1,5 @@
 import type { Crop, GrowthHabit, Stage } from '../records/plant.js';
+import type { SUPPORTS } from '../records/choices.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 /** What the shed has to support and cover plants. */
@@ -48,13 +49,15 @@ export interface SupportQuestion {
   /** next forecast day of strong wind */
   windOn: Day | null;
   stock: Stock;
+  /** what holds it up, if that is recorded */
+  standing?: (typeof SUPPORTS)[number];
 }
 
 /** The support a plant needs, and what is due. */
 export interface SupportPlan {
   kind: SupportKind;
   /** why this one: it fits best, or it is in stock */
-  because: 'fits' | 'in-stock';
+  because: 'fits' | 'in-stock' | 'stands';
   /** of the stake or cane, or of the string, m */
   lengthM: number;
   /** ties it needs at its height */
@@ -108,8 +111,19 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
   };
 }
 
+/** Returns the support to plan for what stands there: a panel is tied to like a string, a weave holds like stakes. */
+function standingAs(standing: (typeof SUPPORTS)[number], crop: Crop): SupportKind {
+  if (standing === 'cage') return crop === 'pepper' ? 'small-cage' : 'cage';
+  if (standing === 'stake' || standing === 'weave') return crop === 'pepper' ? 'small-stake' : 'stake';
+  return 'string';
+}
+
 /** Returns what fits its habit, unless the shed has none and something as good is there. */
-function kindFor({ crop, habit, stock }: SupportQuestion): { kind: SupportKind; because: SupportPlan['because'] } {
+function kindFor({ crop, habit, stock, standing }: SupportQuestion): {
+  kind: SupportKind;
+  because: SupportPlan['because'];
+} {
+  if (standing) return { kind: standingAs(standing, crop), because: 'stands' };
   const has = (x: number | null | undefined): boolean => (x ?? 0) > 0;
   const none = (x: number | null | undefined): boolean => x === 0;
   if (crop === 'pepper')

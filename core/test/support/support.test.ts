@@ -46,6 +46,9 @@ test('a cordon of 1.2 m: at least 1.8 m of support, a tie every 20 to 25 cm, wee
   // none recorded is not none tied: nothing is ordered
   expect(supportPlan(q({ tiedOn: null })).tieOn).toBeNull();
   expect(supportPlan(q({ tiedOn: null, untied: true })).tieOn).toBe(ASOF);
+  // what stands there decides: a cordon in a cage needs no weekly tie, one on a panel does
+  expect(supportPlan(q({ standing: 'cage' }))).toMatchObject({ kind: 'cage', because: 'stands', tieOn: null });
+  expect(supportPlan(q({ standing: 'panel' })).tieOn).not.toBeNull();
   expect(supportPlan(q({ heightM: 0.2 }))).toMatchObject({ ties: 0, tieOn: null });
   expect(supportPlan(q({ habit: 'determinate' })).tieOn).toBeNull();
   expect(supportPlan(q({ tieCuts: true }))).toMatchObject({ tieOn: ASOF, reTie: true });

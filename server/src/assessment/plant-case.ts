@@ -6,6 +6,8 @@ import {
   type CaseRecords,
   type Happening,
   type Inspection,
+  type RecordType,
+  type SupportPut,
   type VarietyTendencies,
   type PlantCase,
 } from '@candid-leaf/core/records';
@@ -30,8 +32,13 @@ function areaPerPlant(place: PlaceEntity, plants: number): number | null {
   return Math.min(MOST_AREA_M2, (place.lengthM * place.widthM) / Math.max(1, plants));
 }
 
-const pickingsAsEvents = (records: readonly RecordEntity[]): Happening[] =>
-  records.filter((r) => r.type === 'picking').map((r) => ({ date: r.day, what: 'harvest' }));
+const EVENT_OF: Partial<Record<RecordType, Happening['what']>> = { picking: 'harvest', support: 'staked' };
+/** Returns picked fruit and supports as events. */
+const otherEvents = (records: readonly RecordEntity[]): Happening[] =>
+  records.flatMap((r) => {
+    const what = EVENT_OF[r.type];
+    return what ? [{ date: r.day, what }] : [];
+  });
 
 /** Builds one plant's case from the garden's records, up to the garden's day. */
 export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): PlantCase {
@@ -46,6 +53,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
   const watering = (lists.watering ?? []).map((w) =>
     w.litres == null && w.minutes != null ? makeWatering(flow, w) : w,
   );
+  const support = mine.findLast((r) => r.type === 'support');
   const weather = measuredIn(s);
   const timed = timedWaterings(s, place, plant.transplantedOn ?? weather[0]?.date ?? today, today);
   const size = sizeOf(growthIn(s, plant, place));
@@ -91,6 +99,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       stage: size.stage,
       transplantedOn: plant.transplantedOn,
       heightM: size.heightM,
+      ...(support ? { support: (support.data as SupportPut).what } : {}),
       ...(isSinceStart(plant) ? { sinceStart: true } : {}),
       spacingM: plant.spacingM,
       tendencies: tendenciesOf(s.varietyOf(plant)),
@@ -101,7 +110,7 @@ export function plantCaseOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceE
       {
         ...lists,
         watering: [...watering, ...timed],
-        events: [...(lists.events ?? []), ...pickingsAsEvents(mine)],
+        events: [...(lists.events ?? []), ...otherEvents(mine)],
         weather,
       },
       today,

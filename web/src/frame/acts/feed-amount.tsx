@@ -3,9 +3,10 @@ import { BED_LITRES_EACH, POT_SHARE } from '@candid-leaf/core/care';
 import { gramsOf, type Product } from '@candid-leaf/core/products';
 import { isPotted } from '@candid-leaf/core/records';
 import { roundTo } from '@candid-leaf/core/units';
-import { useState } from 'react';
+import { CAN_L } from './can';
+import { useEffect, useState } from 'react';
 import { useProducts } from '../../data/use-products';
-import { useFormat, useGarden } from '../../lib/garden-context';
+import { useFormat, useGarden, useUnits } from '../../lib/garden-context';
 import { MeasuredInput } from '../../ui/measured-input';
 import { SelectField } from '../../ui/select-field';
 
@@ -47,6 +48,7 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
   const product = useProducts(useGarden().id).find((p) => p.name === value.product);
   const plants = ofPlace ? Math.max(1, at?.plants.length ?? 1) : 1;
   const mixes = product?.dose?.per === 'litre';
+  const canL = CAN_L[useUnits().volume];
   const [way, setWay] = useState<Way>(value.unknown ? 'unknown' : 'each');
   const [litres, setLitres] = useState<number | null>(null);
   const [strength, setStrength] = useState('1');
@@ -56,6 +58,15 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
     onChange({ grams: grams === null ? NaN : roundTo(grams, 2), unknown: undefined });
   const mix = (all: number | null, share: string) =>
     give(all === null || !product?.dose ? null : gramsOf(product, product.dose.amount * Number(share) * all) / plants);
+  // a feed that is mixed in water: one can of it, unless something else is said
+  const mixedId = mixes ? product.id : null;
+  useEffect(() => {
+    if (mixedId === null || (value.grams != null && !Number.isNaN(value.grams))) return;
+    setWay('mixed');
+    setLitres(canL);
+    mix(canL, strength);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each product
+  }, [mixedId]);
   const choose = (next: Way) => {
     setWay(next);
     if (next === 'unknown') onChange({ grams: usualGrams(product, value.n, at), unknown: true });

@@ -11,6 +11,7 @@ import {
   COMPANION_DEEDS,
   COVERINGS,
   MULCHES,
+  SUPPORTS,
   STAGES,
 } from '@candid-leaf/core/records';
 import { SALVAGE } from '@candid-leaf/core/harvest';
@@ -32,6 +33,7 @@ import {
   Timer,
   Wheat,
   type LucideIcon,
+  Fence,
   Flower,
   Layers,
   Sprout,
@@ -66,8 +68,8 @@ interface RecordForm {
 /** A check comes before that day's watering, unless this says otherwise. */
 const AFTER_WATERING: Asked = { name: 'after', label: 'After watering', as: 'flag' };
 
-/** Picked fruit has its own form; what was not done yet is asked on Today. */
-const HAS_OWN_FORM: ReadonlySet<string> = new Set(['harvest', 'not-tied-yet', 'not-cut-yet']);
+/** Picked fruit and supports have their own forms; what was not done yet is asked on Today. */
+const HAS_OWN_FORM: ReadonlySet<string> = new Set(['harvest', 'staked', 'not-tied-yet', 'not-cut-yet']);
 
 /** Form fields and icon of each record type. Its name and text are in the core's registry. */
 export const RECORD_FORMS: Record<RecordType, RecordForm> = {
@@ -268,6 +270,18 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
         quantity: 'percent',
         start: 30,
         only: ['what', 'shade'],
+      },
+    ],
+  },
+  support: {
+    icon: Fence,
+    asks: [
+      {
+        name: 'what',
+        label: 'What',
+        as: 'choice',
+        start: 'stake',
+        options: wordsOf(SUPPORTS, { weave: 'String woven between stakes', panel: 'Mesh panel' }),
       },
     ],
   },

@@ -1,11 +1,12 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
-import { LITRES_PER, roundTo } from '@candid-leaf/core/units';
+import { roundTo } from '@candid-leaf/core/units';
 import { litresFromMinutes } from '@candid-leaf/core/water';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFormat, useLink, useUnits } from '../../lib/garden-context';
 import { MeasuredInput } from '../../ui/measured-input';
 import { SelectField } from '../../ui/select-field';
+import { CAN_L } from './can';
 
 /** How someone says what they gave. */
 type Way = 'amount' | 'minutes' | 'cans' | 'ran-through' | 'unknown';
@@ -27,9 +28,6 @@ interface Props {
 
 const wayOf = ({ litres, minutes, end }: WaterSaid): Way =>
   minutes != null ? 'minutes' : litres != null ? 'amount' : end === 'ran-through' ? 'ran-through' : 'unknown';
-
-/** A usual can, L (judgement). */
-const CAN_L = { L: 10, 'gal-us': 2 * LITRES_PER['gal-us'], 'gal-imp': 2 * LITRES_PER['gal-imp'] } as const;
 
 /** How much water: an amount, minutes, cans, until it ran out below, or not sure. */
 export function WaterAmount({ value, ofPlace, at, error, onChange }: Props) {

@@ -6,7 +6,8 @@ import { CalendarDays, CopyPlus, Footprints, NotebookPen, Pencil, Plus, Shovel }
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
-import { Menu, MenuItem, MenuLink } from '../../../ui/menu';
+import { Button } from '../../../ui/button';
+import { Menu, MenuLink } from '../../../ui/menu';
 import { Panel } from '../../../ui/panel';
 import { COVER_WORDS, KIND_WORDS, percent } from '../../../ui/water-left';
 import { FeelFirst } from './feel-first';
@@ -137,6 +138,16 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
   return (
     <div className="-mr-2 flex shrink-0 items-center">
       {plants.length > 0 && may('record') && <WaterButton view={view} />}
+      {may('record') && (
+        <Button
+          look="quiet"
+          className="px-3"
+          aria-label={`Add a record: ${place.name}`}
+          onClick={() => setRecording(true)}
+        >
+          <NotebookPen aria-hidden size={18} />
+        </Button>
+      )}
       <Menu label={`More about ${place.name}`}>
         {plants.length > 0 && (
           <MenuLink icon={CalendarDays} to={link('placePlan', at)}>
@@ -147,11 +158,6 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
           <MenuLink icon={Footprints} to={link('placeWalk', at)}>
             Walk along it
           </MenuLink>
-        )}
-        {may('record') && (
-          <MenuItem icon={NotebookPen} onSelect={() => setRecording(true)}>
-            Add a record
-          </MenuItem>
         )}
         {may('keep') && (
           <MenuLink icon={Plus} to={link('newPlant', at)}>

@@ -1,11 +1,14 @@
 import type { TaskDto } from '@candid-leaf/contract';
 import { doseInWords } from '@candid-leaf/core/diagnosis';
+import { lazy, Suspense } from 'react';
 import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
 import { whereAndWhy } from '../../../lib/words';
-import { LitresOpened } from '../../../ui/litres-opened';
 import { taskIcon } from '../../../ui/task-icons';
 import { Unfold } from '../../../ui/unfold';
 import { Answers } from './answers';
+
+// the amount stands there at once; how it was computed comes when its script is there
+const LitresOpened = lazy(async () => ({ default: (await import('../../../ui/litres-opened')).LitresOpened }));
 
 /** One task with its amount, reason, steps and answers. */
 export function Task({ task, short }: { task: TaskDto; short: boolean }) {
@@ -27,7 +30,10 @@ export function Task({ task, short }: { task: TaskDto; short: boolean }) {
             {task.title}
             {dose && (
               <span className="font-normal tabular-nums">
-                : <LitresOpened says={dose} of={task.made?.of} plants={task.made?.plants ?? 1} />
+                :{' '}
+                <Suspense fallback={dose}>
+                  <LitresOpened says={dose} of={task.made?.of} plants={task.made?.plants ?? 1} />
+                </Suspense>
               </span>
             )}
           </p>

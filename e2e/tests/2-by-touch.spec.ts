@@ -1,0 +1,96 @@
+import { expect, test, type Locator } from '@playwright/test';
+import { ownGarden, savedIn, signIn, tomatoIn } from './helpers.js';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+const TODAY = '2026-07-18';
+
+test('a day in the garden by touch: each act in few touches, said the way people say it', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Long bed', kind: 'ground', texture: 'loam', lengthM: 3, widthM: 1 });
+  await signIn(page, own.who);
+  let touches = 0;
+  const tap = async (what: Locator) => {
+    touches += 1;
+    await what.tap();
+  };
+  const act = async (name: string, most: number, how: () => Promise<void>) => {
+    touches = 0;
+    await test.step(name, how);
+    expect(touches).toBeLessThanOrEqual(most);
+  };
+  const sheet = page.getByRole('dialog');
+  const record = async (type: string) => {
+    await tap(page.getByRole('button', { name: 'Add a record: Long bed' }));
+    await tap(sheet.getByRole('button', { name: type, exact: true }));
+  };
+  const save = async () => {
+    await tap(sheet.getByRole('button', { name: 'Save record' }));
+    await expect(sheet).toBeHidden();
+  };
+
+  await act('mulched', 3, async () => {
+    await record('Mulch, shade or cover');
+    await save();
+  });
+  await expect.poll(() => savedIn(page, 'covering')).toMatchObject([{ date: TODAY, what: 'mulch', did: 'on', depthCm: 5 }]);
+
+  await act('watered until it ran out', 2, async () => {
+    await tap(page.getByRole('button', { name: 'Water Long bed', exact: true }));
+    await tap(page.getByRole('button', { name: 'Until it ran out' }));
+  });
+  await expect.poll(() => savedIn(page, 'watering')).toMatchObject([{ date: TODAY, end: 'ran-through' }]);
+
+  await act('fed from a can, by its label', 4, async () => {
+    await record('Feed');
+    touches += 1;
+    await sheet.getByLabel('Product').selectOption({ label: 'Compost tea' });
+    await expect(sheet.getByLabel('Mixed feed (L)')).toHaveValue('10');
+    await save();
+  });
+  // a can of 10 L, half of it compost tea
+  await expect.poll(() => savedIn(page, 'feeding')).toMatchObject([{ product: 'Compost tea', grams: 5000 }]);
+
+  await act('a timer set', 4, async () => {
+    await record('Timer');
+    await tap(sheet.getByText('Off when it rains'));
+    await save();
+  });
+  await expect.poll(() => savedIn(page, 'timer')).toMatchObject([{ everyDays: 2, minutes: 20, skipsRain: true }]);
+
+  await act('staked', 3, async () => {
+    await record('Support');
+    await save();
+  });
+  await expect.poll(() => savedIn(page, 'support')).toMatchObject([{ date: TODAY, what: 'stake' }]);
+
+  await act('minutes of an unknown flow', 4, async () => {
+    await record('Water');
+    touches += 1;
+    await sheet.getByLabel('How much').selectOption({ label: 'Minutes it ran' });
+    await sheet.getByLabel('How long (minutes)').fill('45');
+    await expect(sheet.getByText(/Saved with the amount unknown/)).toBeVisible();
+    await save();
+  });
+  await expect
+    .poll(async () => (await savedIn(page, 'watering')).map((w) => (w as { minutes?: number }).minutes))
+    .toContain(45);
+});
+
+test('Today asks once what was done so far, and each answer is one touch', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(
+    own,
+    { name: 'Long bed', kind: 'ground', texture: 'loam', lengthM: 3, widthM: 1 },
+    { habit: 'indeterminate', type: 'slicer' },
+  );
+  await signIn(page, own.who);
+  const today = page.getByRole('region', { name: 'Today' });
+  await expect(today.getByText('What was done so far: Long bed')).toBeVisible();
+  await today.getByRole('button', { name: 'Tied to a support? Not yet: Long bed' }).tap();
+  await expect(today.getByText('Tied to a support?')).toBeHidden();
+  await today.getByRole('button', { name: 'Mulched? Yes: Long bed' }).tap();
+  await expect(today.getByText('Mulched?')).toBeHidden();
+  await expect.poll(() => savedIn(page, 'event')).toMatchObject([{ what: 'not-tied-yet' }]);
+  await expect.poll(() => savedIn(page, 'covering')).toMatchObject([{ what: 'mulch', did: 'on' }]);
+});
