@@ -1,4 +1,5 @@
 import { expect, test, type Locator } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
 import { ownGarden, savedIn, signIn, tomatoIn } from './helpers.js';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
@@ -7,7 +8,9 @@ const TODAY = '2026-07-18';
 
 test('a day in the garden by touch: each act in few touches, said the way people say it', async ({ page }) => {
   const own = await ownGarden(page);
-  await tomatoIn(own, { name: 'Long bed', kind: 'ground', texture: 'loam', lengthM: 3, widthM: 1 });
+  const { place } = await tomatoIn(own, { name: 'Long bed', kind: 'ground', texture: 'loam', lengthM: 3, widthM: 1 });
+  for (const name of ['Second', 'Third', 'Fourth'])
+    await own.put('/plants', { id: randomUUID(), placeId: place, name, crop: 'tomato', transplantedOn: '2026-05-10' });
   await signIn(page, own.who);
   let touches = 0;
   const tap = async (what: Locator) => {
@@ -33,7 +36,9 @@ test('a day in the garden by touch: each act in few touches, said the way people
     await record('Mulch, shade or cover');
     await save();
   });
-  await expect.poll(() => savedIn(page, 'covering')).toMatchObject([{ date: TODAY, what: 'mulch', did: 'on', depthCm: 5 }]);
+  await expect
+    .poll(() => savedIn(page, 'covering'))
+    .toMatchObject([{ date: TODAY, what: 'mulch', did: 'on', depthCm: 5 }]);
 
   await act('watered until it ran out', 2, async () => {
     await tap(page.getByRole('button', { name: 'Water Long bed', exact: true }));
@@ -44,12 +49,12 @@ test('a day in the garden by touch: each act in few touches, said the way people
   await act('fed from a can, by its label', 4, async () => {
     await record('Feed');
     touches += 1;
-    await sheet.getByLabel('Product').selectOption({ label: 'Compost tea' });
-    await expect(sheet.getByLabel('Mixed feed (L)')).toHaveValue('10');
+    await sheet.getByLabel('Product').selectOption({ label: 'Manure water' });
+    await expect(sheet.getByLabel('Mixed feed, all plants (L)')).toHaveValue('10');
     await save();
   });
-  // a can of 10 L, half of it compost tea
-  await expect.poll(() => savedIn(page, 'feeding')).toMatchObject([{ product: 'Compost tea', grams: 5000 }]);
+  // a can of 10 L with a tenth of manure water, for four
+  await expect.poll(() => savedIn(page, 'feeding')).toMatchObject([{ product: 'Manure water', grams: 250 }]);
 
   await act('a timer set', 4, async () => {
     await record('Timer');

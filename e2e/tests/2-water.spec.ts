@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn } from './helpers.js';
 
 const AMERICAN = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 
@@ -80,14 +80,18 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
     ).toBeVisible();
     await expect(today.getByText(/ft² of shade cloth/).first()).toBeVisible();
     await expect(today.getByText('Pick everything at first blush: it ripens indoors.').first()).toBeVisible();
-    await today.getByRole('button', { name: /^Done: Heat: / }).click();
-    await expect(today.getByText(/^Heat: /)).toBeHidden();
     await expect(
       page
         .getByRole('region', { name: 'How steady the water is' })
         .getByText(/With 2\.4\sin of mulch/)
         .first(),
     ).toBeVisible();
+    // one tick for the garden: mulch and shade lie there from today on
+    await today.getByRole('button', { name: /^Done: Heat: / }).click();
+    await expect(today.getByRole('button', { name: /^Done: Heat: / })).toBeHidden();
+    await expect
+      .poll(async () => (await savedIn(page, 'covering')).map((r) => (r as { what: string }).what))
+      .toContain('mulch');
   });
 
   await test.step('a finger corrects the plan: it was drier than the balance thought', async () => {

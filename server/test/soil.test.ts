@@ -79,6 +79,10 @@ test('mulch, shade and a rain cover recorded on a bed count from that day, and a
   };
   const shade = [{ from: TODAY, blockPct: 30 }];
   expect(await lies()).toEqual({ mulch: [{ from: TODAY, kind: 'leaves', depthMm: 40 }], shade });
+  // the bed as it is shown can be saved as it is, and lies under the same straw
+  await g.changePlace(bed, {});
+  expect(await lies()).toEqual({ mulch: [{ from: TODAY, kind: 'leaves', depthMm: 40 }], shade });
+  await g.changePlace(bed, { mulch: [], shade: [] });
   await g.agent.delete(g.url(`/records/${straw}`)).expect(204);
   expect(await lies()).toEqual({ mulch: [], shade });
   await put(uuid(), { what: 'mulch', did: 'on', depthCm: 51 }).expect(400);

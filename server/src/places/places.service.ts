@@ -11,7 +11,7 @@ import { PlaceEntity } from './place.entity.js';
 
 /** Returns a bed or pot without the server's own fields. */
 export const placeDto = (p: PlaceEntity): PlaceDto => {
-  const { gardenId: _g, deletedAt: _d, revision: _r, zoneSince: _z, grown: _w, ...rest } = p;
+  const { gardenId: _g, deletedAt: _d, revision: _r, zoneSince: _z, grown: _w, roofed: _o, ...rest } = p;
   return rest;
 };
 
