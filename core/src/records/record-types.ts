@@ -45,9 +45,9 @@ const COVERING_NAMES = { mulch: 'Mulch', shade: 'Shade cloth', roof: 'Rain cover
 
 const SUPPORT_NAMES = {
   stake: 'Staked',
-  cage: 'Cage put up',
+  cage: 'Cage set up',
   string: 'String hung',
-  panel: 'Panel put up',
+  panel: 'Panel set up',
   weave: 'Woven between stakes',
 } as const;
 
@@ -246,7 +246,7 @@ export const RECORD_TYPES = {
     track: 'work',
     offeredOn: BOTH,
     label: 'Support',
-    done: 'support put up',
+    done: 'supported',
     describe: (d) => SUPPORT_NAMES[d.what],
   }),
   timer: kind<'timer'>()({

@@ -46,7 +46,7 @@ const EXAMPLES: { [K in RecordType]: [RecordData<K>, words: string] } = {
   'truss-count': [{ date: ASOF, truss: 2, flowers: 3, fruit: 5 }, 'Truss 2: 3 flowers, 5 fruit set (63 %)'],
   growth: [{ date: ASOF, stage: 'flowering', heightM: 1.2, rough: true }, 'Stage: flowering, about 120 cm tall'],
   companion: [{ date: ASOF, what: 'weeds', did: 'laid-as-mulch' }, 'Weeds laid as mulch'],
-  support: [{ date: ASOF, what: 'cage' }, 'Cage put up'],
+  support: [{ date: ASOF, what: 'cage' }, 'Cage set up'],
   timer: [
     { date: ASOF, everyDays: 2, minutes: 20, skipsRain: true },
     'Timer: every 2 days, 20 minutes, off when it rains',
