@@ -92,6 +92,10 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
     await expect
       .poll(async () => (await savedIn(page, 'covering')).map((r) => (r as { what: string }).what))
       .toContain('mulch');
+    // one touch takes all of it back
+    await page.getByRole('listitem').filter({ hasText: 'Done: Heat' }).getByRole('button', { name: 'Undo' }).click();
+    await expect(today.getByText(/^Heat: /).first()).toBeVisible();
+    await expect.poll(() => savedIn(page, 'covering')).toEqual([]);
   });
 
   await test.step('a finger corrects the plan: it was drier than the balance thought', async () => {
