@@ -50,7 +50,7 @@ test('a day in the garden by touch: each act in few touches, said the way people
     await record('Feed');
     touches += 1;
     await sheet.getByLabel('Product').selectOption({ label: 'Manure water' });
-    await expect(sheet.getByLabel('Mixed feed, all plants (L)')).toHaveValue('10');
+    await expect(sheet.getByLabel('Mixed in all (L)')).toHaveValue('10');
     await save();
   });
   // a can of 10 L with a tenth of manure water, for four

@@ -308,4 +308,5 @@ test('a timer fills the balance and the plan until it is changed, and Today asks
   await put({ date: TODAY, off: true }).expect(200);
   expect(await given()).toEqual([0, 4, 0, 0]);
   await put({ date: TODAY, everyDays: 15, minutes: 30 }).expect(400);
+  await put({ date: TODAY, minutes: 30 }).expect(400);
 });

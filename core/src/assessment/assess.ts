@@ -90,6 +90,7 @@ export function decidePlace(
       balance: context.balance,
       // soil felt wet by hand today: give no water, whatever the model says
       held: asksToHoldWater(offers) || isFeltWet(context),
+      felt: context.felt,
     })),
     forecast,
   );

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Max, Min, ValidateIf } from 'class-validator';
 import { WATERING_WAYS, WATERING_ENDS, CHECKED_BY, type WaterMethod, SOIL_FEELS } from './choices.js';
 import { Dated, FINITE, IsCalendarDay } from './dated.js';
 import type { Day } from '../units/day.js';
@@ -62,10 +62,10 @@ export class WateringEntry extends Dated {
   end?: (typeof WATERING_ENDS)[number] | null;
 }
 
-/** A timer on the tap: every so many days for so many minutes, from this day until the next setting. */
+/** A timer on the tap that waters every few days for some minutes, from this day until the next setting. */
 export class TimerSet extends Dated {
-  @IsOptional()
-  @IsInt()
+  @ValidateIf((t: TimerSet) => t.off !== true || t.everyDays != null)
+  @IsInt({ message: 'must be a number of days, unless it is switched off' })
   @Min(1)
   @Max(14)
   everyDays?: number;

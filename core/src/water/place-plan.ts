@@ -5,7 +5,7 @@ import { addDays, type Day, daysBetween } from '../units/day.js';
 import { toPourable } from '../units/rounding.js';
 import type { Balance } from './balance.js';
 import { expectedWeather, type ForecastWeather } from './expected-weather.js';
-import { feltNow } from './felt.js';
+import type { Felt } from './felt.js';
 import { isKnown } from './knowledge.js';
 import { morningOf } from './morning.js';
 import { type PlaceRules, rulesPerPlant } from './plan-rules.js';
@@ -24,6 +24,8 @@ export interface PlannedPlant {
   balance: Balance;
   /** its soil should dry first: it felt wet today, or a finding pauses watering */
   held: boolean;
+  /** the newest check of its soil by hand that still counts */
+  felt?: Felt | null;
 }
 
 /** Plants that get the same amount at the same time: a whole bed, or one pot. */
@@ -92,7 +94,7 @@ export function planPlace(
 const leftOf = (p: PlannedPlant): number => (isKnown(p.balance) ? (p.balance.days.at(-1)?.fractionAvailable ?? 2) : 2);
 
 function planFor(
-  { case: c, balance, held }: PlannedPlant,
+  { case: c, balance, held, felt }: PlannedPlant,
   rules: PlaceRules,
   plants: number,
   forecast: readonly ForecastWeather[],
@@ -102,7 +104,6 @@ function planFor(
   // if the watering history is unknown, no litres are ordered: a finger check comes first
   if (!state || !newest || !isKnown(balance)) return null;
   const today = newest.date === c.asOf ? newest : { ...newest, date: c.asOf, rainMm: 0 };
-  const felt = feltNow(c, (day) => balance.days.find((d) => d.date === day)?.effectiveRainMm ?? 0);
   const start: PlanStart = { state, held, felt: felt?.feel ?? null, ...given(c.records.watering, c.asOf) };
   const ahead = expectedWeather(c, forecast, RHYTHM_DAYS - 1);
   const plan = planWeek(c, start, [today, ...ahead], rulesPerPlant(rules, plants));

@@ -1,7 +1,7 @@
 import type { TimerSet } from '../records/water-records.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
-// A plain timer on the tap: every so many days for so many minutes, until it is changed.
+// A plain timer on the tap: it waters every few days for some minutes, until it is changed.
 
 /** Rain at which a timer's rain sensor, or its owner, skips a run, mm (common sensors: 3 to 6). */
 const SKIPS_AT_MM = 4;
@@ -29,7 +29,8 @@ export function timerRuns(timers: readonly TimerSet[], from: Day, to: Day, rainM
     const start = t.since ?? t.date;
     const first = t.date > from ? t.date : from;
     const last = next && addDays(next, -1) < to ? addDays(next, -1) : to;
-    const behind = daysBetween(start, first) % every;
+    // the cycle may have begun on any day, even a later one by a slip
+    const behind = ((daysBetween(start, first) % every) + every) % every;
     const runs: TimerRun[] = [];
     for (let day = addDays(first, behind === 0 ? 0 : every - behind); day <= last; day = addDays(day, every)) {
       const wet = t.skipsRain === true && Math.max(rainMm(day), rainMm(addDays(day, -1))) >= SKIPS_AT_MM;

@@ -77,6 +77,19 @@ test('a plant held back from water gets none today with any method; the others i
   expect(litresOf(need.plan.pours[0]!, ASOF)).toBeGreaterThan(1);
 });
 
+test('the plan hears the same finger as the diagnosis: dry today is watered today, damp is not', () => {
+  const on = (feel: 'dry' | 'damp') => {
+    const c = aCase({
+      place: { kind: 'ground', texture: 'loam', areaM2: 0.2 },
+      records: { watering: [{ date: addDays(ASOF, -1), litres: 12 }], soilChecks: [{ date: ASOF, feel }] },
+    });
+    const { plan } = assessPlace('bed', { method: 'finger' }, plants([c]), [], METRIC_FORMAT);
+    return litresOf(plan.pours[0]!, ASOF);
+  };
+  expect(on('dry')).toBeGreaterThan(0);
+  expect(on('damp')).toBe(0);
+});
+
 test('the same case always gives the same report, in any order of its records', () => {
   fc.assert(
     fc.property(anyCase, fc.infiniteStream(fc.nat()), (c, order) => {

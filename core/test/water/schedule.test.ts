@@ -24,6 +24,11 @@ test('a timer runs every few days from its first one, until it is changed or swi
   expect(timerOn(timers, '2026-05-11')).toBeNull();
 });
 
+test('a cycle that begins later by a slip still waters a whole rhythm apart', () => {
+  const timers = [{ date: MAY, everyDays: 3, minutes: 5, since: '2026-05-05' }];
+  expect(days(timers, MAY, '2026-05-09')).toEqual(['2026-05-02', '2026-05-05', '2026-05-08']);
+});
+
 test('a confirmed setting keeps its rhythm', () => {
   const timers = [
     { date: MAY, everyDays: 2, minutes: 20 },

@@ -11,6 +11,7 @@ import {
 import {
   DEFAULT_METHOD,
   RHYTHM_DAYS,
+  timerOn,
   whatIf,
   type ForecastWeather,
   type PlaceRules,
@@ -38,7 +39,7 @@ const rulesOf = (s: GardenSnapshot, place: PlaceEntity): PlaceRules => ({
   drierRipening: place.watering?.drierRipening ?? false,
   allowedDays: place.watering?.allowedDays ?? null,
   weeklyCapL: place.watering?.weeklyCapL ?? null,
-  byTimer: place.watering?.timerZone != null || timersOf(s, place).length > 0,
+  byTimer: place.watering?.timerZone != null || timerOn(timersOf(s, place), s.today) !== null,
   timed: timedWaterings(s, place, addDays(s.today, 1), addDays(s.today, RHYTHM_DAYS)).flatMap(({ date, litres }) =>
     litres == null ? [] : [{ date, litres }],
   ),

@@ -167,7 +167,11 @@ function snapshot(
     today,
     tentative,
     format: formatterFor(garden.units, garden.dateForm),
-    places: places.map((p) => placeAsRecorded(p, kept.recordsOf(p.id), today)),
+    places: places.map((p) =>
+      kept.remember(`covers ${p.id}`, `${today} ${p.revision} ${kept.stampOf(p.id)}`, tentative, () =>
+        placeAsRecorded(p, kept.recordsOf(p.id), today),
+      ),
+    ),
     plants,
     varietyOf: (plant) => (plant.varietyId ? kept.varieties.get(plant.varietyId) : undefined),
     weather: kept.remember('weather', `${today} ${kept.weatherRevision} ${kept.stampOf()}`, tentative, () =>

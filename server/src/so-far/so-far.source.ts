@@ -62,7 +62,9 @@ function isAsked(s: GardenSnapshot, place: PlaceEntity, plants: readonly Grown[]
     const { plant: facts, records } = own.context.case;
     if (ask === 'fed') return planOf(s, own).kind === 'ask';
     if ((facts.heightM ?? 0) < TALL_M || facts.crop === 'pepper') return false;
-    if (ask === 'cut') return facts.habit !== 'determinate' && !cutsOf(own, plant.training).recorded;
+    // the plan of cuts is worked out only if no cut is recorded
+    if (ask === 'cut')
+      return facts.habit !== 'determinate' && records.pruning.length === 0 && !cutsOf(own, plant.training).recorded;
     const support = supportOf(own, s.garden.stock ?? {});
     return support.ties > 0 && support.tieOn === null && !records.events.some((e) => TIED.includes(e.what));
   });

@@ -9,6 +9,7 @@ import { useProducts } from '../../data/use-products';
 import { useFormat, useGarden, useUnits } from '../../lib/garden-context';
 import { MeasuredInput } from '../../ui/measured-input';
 import { SelectField } from '../../ui/select-field';
+import { STRENGTHS } from './strengths';
 
 /** How someone says what they fed. */
 type Way = 'each' | 'all' | 'mixed' | 'spoons' | 'unknown';
@@ -126,7 +127,7 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
       {shown === 'mixed' && (
         <>
           <MeasuredInput
-            label={plants > 1 ? 'Mixed feed, all plants' : 'Mixed feed'}
+            label={plants > 1 ? 'Mixed in all' : 'Mixed feed'}
             quantity="litres"
             min={0}
             value={litres}
@@ -139,11 +140,7 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
           <SelectField
             label="Strength"
             value={strength}
-            options={[
-              ['1', 'as labelled'],
-              ['0.5', 'half'],
-              ['0.25', 'a quarter'],
-            ]}
+            options={STRENGTHS}
             onChange={(share) => {
               setStrength(share);
               mix(litres, share);

@@ -54,7 +54,8 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: 
             return (
               <li key={k}>
                 <Button className="w-full justify-start" onClick={() => setChosen(k)}>
-                  <Icon aria-hidden size={18} /> {RECORD_TYPES[k].label}
+                  <Icon aria-hidden size={18} className="shrink-0" />
+                  <span className="text-left">{RECORD_TYPES[k].label}</span>
                 </Button>
               </li>
             );

@@ -63,7 +63,7 @@ export function SoFar({ task }: { task: TaskDto }) {
         const q = QUESTIONS[ask];
         return (
           <div key={ask} className="flex flex-wrap items-center gap-x-2">
-            <span className="min-w-52 flex-1">{q.ask}</span>
+            <span className="min-w-24 flex-1">{q.ask}</span>
             <span className="flex gap-1">
               {[q.yes, q.no].map((a) => (
                 <Button
@@ -93,7 +93,7 @@ function TimerStill({ task, onYes }: { task: TaskDto; onYes: (asked: string, ans
   const asked = `${describeRecord('timer', timer, format)}?`;
   return (
     <div className="flex flex-wrap items-center gap-x-2">
-      <span className="min-w-52 flex-1">{asked}</span>
+      <span className="min-w-24 flex-1">{asked}</span>
       <span className="flex gap-1">
         <Button
           className="px-3"

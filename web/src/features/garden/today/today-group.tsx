@@ -3,12 +3,13 @@ import { Check } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
 import { doTask, postponeTask, undoTask } from '../../../data/tasks';
 import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
-import { whereAndWhy } from '../../../lib/words';
+import { sentence, whereAndWhy } from '../../../lib/words';
 import { Button } from '../../../ui/button';
 import { taskIcon } from '../../../ui/task-icons';
 import { useSay } from '../../../ui/toast';
 import { Unfold } from '../../../ui/unfold';
 import { useWrite } from '../../../ui/use-write';
+import { Answers } from './answers';
 import type { Line } from './group-tasks';
 import { Steps, Task } from './today-task';
 
@@ -17,6 +18,7 @@ export function Group({ group: { title, tasks, together } }: { group: Extract<Li
   const may = useMay();
   const format = useFormat();
   const Icon = taskIcon(tasks[0]!.source);
+  const asks = tasks[0]!.source === 'so-far';
   const litres = tasks[0]!.source === 'water' ? tasks.reduce((sum, t) => sum + (t.litres ?? 0), 0) : 0;
   return (
     <li className="py-2.5">
@@ -31,7 +33,12 @@ export function Group({ group: { title, tasks, together } }: { group: Extract<Li
               </span>
             )}
           </p>
-          {together && <p className="text-sm text-soft">{whereAndWhy(tasks[0]!)}</p>}
+          {/* a reason that is the same for all stands once */}
+          {together ? (
+            <p className="text-sm text-soft">{whereAndWhy(tasks[0]!)}</p>
+          ) : (
+            asks && <p className="text-sm text-soft">{sentence(tasks[0]!.why)}</p>
+          )}
           <Unfold className="text-sm" look="act" title={together ? 'Bed by bed' : 'One by one'}>
             {() =>
               together ? (
@@ -43,9 +50,16 @@ export function Group({ group: { title, tasks, together } }: { group: Extract<Li
                 ))
               ) : (
                 <ul className="divide-y divide-line text-base">
-                  {tasks.map((t) => (
-                    <Task key={t.key} task={t} short={false} />
-                  ))}
+                  {tasks.map((t) =>
+                    asks ? (
+                      <li key={t.key} className="py-2">
+                        <p className="ml-2 font-semibold">{t.where}</p>
+                        {may('record') && <Answers task={t} />}
+                      </li>
+                    ) : (
+                      <Task key={t.key} task={t} short={false} />
+                    ),
+                  )}
                 </ul>
               )
             }

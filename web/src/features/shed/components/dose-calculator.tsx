@@ -17,6 +17,7 @@ import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { amountOf, labelInWords } from '../product-words';
+import { STRENGTHS } from '../../../frame/acts/strengths';
 
 /** A hand sprayer, or a watering can. */
 const usualCan = (product: Product, volume: VolumeUnit): number =>
@@ -155,16 +156,7 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
             />
           </>
         )}
-        <SelectField
-          label="Strength"
-          value={strength}
-          options={[
-            ['1', 'as labelled'],
-            ['0.5', 'half'],
-            ['0.25', 'a quarter'],
-          ]}
-          onChange={setStrength}
-        />
+        <SelectField label="Strength" value={strength} options={STRENGTHS} onChange={setStrength} />
       </div>
       {answer &&
         (Array.isArray(answer) ? (
