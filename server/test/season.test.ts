@@ -386,7 +386,7 @@ test('heavy rain ahead: blushing fruit is picked today, even if checked yesterda
   const g = await garden();
   const variety = await g.variety({ splits: 'more' });
   const plant = await g.plant(g.bed, { name: 'A', stage: 'ripening', varietyId: variety });
-  await g.record('picking', { plantId: plant }, { date: TODAY, count: 2, state: 'sound', use: 'eaten' });
+  await g.record('picking', { plantId: plant }, { date: addDays(TODAY, -1), count: 2, state: 'sound', use: 'eaten' });
   const picks = async () => (await g.view()).today.filter((t) => t.source === 'pick');
   expect(await picks()).toEqual([]);
   app.station.ahead = { rainMm: 8 };
@@ -399,6 +399,9 @@ test('heavy rain ahead: blushing fruit is picked today, even if checked yesterda
     expect(await picks()).toMatchObject([
       { title: 'Pick at first blush: Bed', why: expect.stringMatching(/would split it/) },
     ]);
+    // picked today, it is done
+    await g.record('picking', { plantId: plant }, { date: TODAY, count: 3, state: 'sound', use: 'eaten' });
+    expect(await picks()).toEqual([]);
   } finally {
     app.station.ahead = {};
   }

@@ -57,7 +57,7 @@ export function SoFar({ task }: { task: TaskDto }) {
     save.mutate({ record }, { said: `${task.where}: ${asked} ${label}.`, undo: () => remove(id) });
   };
   return (
-    <div className="ml-2 flex flex-col gap-1">
+    <div className="ml-2 flex w-full flex-col gap-1">
       {(task.asks ?? []).map((ask) => {
         if (ask === 'timer') return <TimerStill key={ask} task={task} onYes={answer} />;
         const q = QUESTIONS[ask];

@@ -53,7 +53,7 @@ export function Group({ group: { title, tasks, together } }: { group: Extract<Li
                   {tasks.map((t) =>
                     asks ? (
                       <li key={t.key} className="py-2">
-                        <p className="ml-2 font-semibold">{t.where}</p>
+                        <p className="font-semibold">{t.where}</p>
                         {may('record') && <Answers task={t} />}
                       </li>
                     ) : (
