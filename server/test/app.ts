@@ -15,6 +15,12 @@ import { installGate } from '../src/gate/install.js';
 import { WeatherStation, type StationDay, type StationForecastDay } from '../src/weather/station.js';
 import { addDays, daysBetween } from '@candid-leaf/core/units';
 
+/** Measured and forecast days of one place. */
+interface Sky {
+  observed: (from: string, to: string) => StationDay[];
+  forecast: (issued: string) => StationForecastDay[];
+}
+
 /** A station under the test's thumb: fair weather, or down. */
 export class TestStation extends WeatherStation {
   down = false;
@@ -23,16 +29,22 @@ export class TestStation extends WeatherStation {
   lie: Partial<StationDay> = {};
   /** what the forecast holds instead of fair weather */
   ahead: Partial<StationForecastDay> = {};
-  async observed(_p: object, from: string, to: string): Promise<StationDay[]> {
+  /** the weather of gardens on a latitude, instead of fair weather */
+  readonly skies = new Map<number, Sky>();
+  async observed(p: { latitude: number }, from: string, to: string): Promise<StationDay[]> {
     if (this.down) throw new Error('nobody answers');
     this.asked.push({ from, to });
+    const sky = this.skies.get(p.latitude);
+    if (sky) return sky.observed(from, to);
     return Array.from({ length: daysBetween(from, to) + 1 }, (_, i) => ({
       ...this.day(addDays(from, i)),
       ...this.lie,
     }));
   }
-  async forecast(_p: object, issued: string): Promise<StationForecastDay[]> {
+  async forecast(p: { latitude: number }, issued: string): Promise<StationForecastDay[]> {
     if (this.down) throw new Error('nobody answers');
+    const sky = this.skies.get(p.latitude);
+    if (sky) return sky.forecast(issued);
     return Array.from({ length: 7 }, (_, i) => ({
       ...this.day(addDays(issued, i + 1)),
       rainChancePct: 10,

@@ -1,0 +1,124 @@
+import type { GardenView, RecordDto, TaskDto } from '@candid-leaf/contract';
+import type { RecordType } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
+import { v7 as uuid } from 'uuid';
+import type { gardenOf } from '../gardening';
+import type { LivingPlant } from './plant-in-ground';
+
+/** How somebody follows Today. */
+export interface Habit {
+  name: 'careful' | 'plain' | 'forgetful';
+  /** chance to look at Today on a day, and to do a task that stands there */
+  looks: number;
+  does: number;
+  /** answers what is asked about growth */
+  answers: boolean;
+}
+/** Somebody who does everything, somebody who misses a day a week, and somebody who comes every other day. */
+export const HABITS: readonly Habit[] = [
+  { name: 'careful', looks: 1, does: 1, answers: true },
+  { name: 'plain', looks: 0.93, does: 0.9, answers: false },
+  { name: 'forgetful', looks: 0.55, does: 0.7, answers: false },
+];
+
+type Garden = Awaited<ReturnType<typeof gardenOf>>;
+/** The plants of one simulated garden by their ids, with the bed or pot of each. */
+export type Living = ReadonlyMap<string, { placeId: string; plant: LivingPlant }>;
+
+/** A gardener at work on one day: does what Today says, with what is found in the simulated garden. */
+export class Worker {
+  /** calls that did not succeed */
+  readonly failed: string[] = [];
+  firstPick: Day | null = null;
+
+  constructor(
+    private readonly garden: Garden,
+    private readonly living: Living,
+    private readonly habit: Habit,
+    private readonly random: () => number,
+  ) {}
+
+  private async send(
+    path: string,
+    method: 'put' | 'post',
+    body: object,
+  ): Promise<void> {
+    const answer = await this.garden.agent[method](this.garden.url(path)).send(body);
+    if (answer.status >= 300)
+      this.failed.push(`${method} ${path} ${answer.status} ${JSON.stringify(answer.body).slice(0, 200)}`);
+  }
+  private async write(type: RecordType, of: { plantId?: string; placeId?: string }, data: object): Promise<void> {
+    await this.send('/records', 'put', { id: uuid(), type, ...of, data });
+  }
+
+  /** Works through what is due. */
+  async day(view: GardenView, today: Day): Promise<void> {
+    if (view.today.some((t) => t.source === 'pick')) this.firstPick ??= today;
+    if (this.random() >= this.habit.looks) return;
+    for (const task of view.today) if (!task.held && this.random() < this.habit.does) await this.do(task, today);
+  }
+
+  private async do(task: TaskDto, today: Day): Promise<void> {
+    const { placeId, plantId } = task;
+    if (task.feel && placeId) {
+      const here = [...this.living.values()].find((p) => p.placeId === placeId)!;
+      return this.write('soil-check', { placeId }, { date: today, feel: here.plant.feel, depthCm: 7 });
+    }
+    if (task.asks && placeId) {
+      for (const ask of task.asks) await this.answer(ask, placeId, today);
+      return;
+    }
+    if (task.picks) {
+      for (const id of task.plantIds ?? [])
+        if (this.living.get(id)?.plant.now.stage === 'ripening')
+          await this.write('picking', { plantId: id }, { date: today, count: 3, state: 'sound', use: 'eaten' });
+      return;
+    }
+    if (task.see && plantId) {
+      await this.write('inspection', { plantId }, { date: today, allClear: true, signs: [] });
+      return;
+    }
+    if (task.walk && this.habit.answers) await this.growth(placeId!, today);
+    await this.send(`/tasks/${encodeURIComponent(task.key)}/done`, 'post', {
+      recordId: uuid(),
+      estimatedMinutes: task.estimatedMinutes,
+    });
+  }
+
+  private async answer(ask: NonNullable<TaskDto['asks']>[number], placeId: string, date: Day): Promise<void> {
+    if (ask === 'tied') await this.write('event', { placeId }, { date, what: 'not-tied-yet' });
+    else if (ask === 'cut') await this.write('event', { placeId }, { date, what: 'not-cut-yet' });
+    else if (ask === 'fed') await this.write('feeding', { placeId }, { date, n: 0, p2o5: 0, k2o: 0, grams: 0 });
+    else if (ask === 'mulched') await this.write('covering', { placeId }, { date, what: 'mulch', did: 'off' });
+  }
+
+  /** The question of the walk, where it is asked. */
+  private async growth(placeId: string, date: Day): Promise<void> {
+    for (const [plantId, { placeId: at, plant }] of this.living) {
+      if (at !== placeId) continue;
+      const { growth } = await this.garden.plantView(plantId);
+      if (!growth.unsure) continue;
+      await this.write('growth', { plantId }, { date, stage: plant.now.stage });
+    }
+  }
+
+  /** Waters and feeds the simulated ground with what was recorded today; nothing else was done. */
+  async carryOut(today: Day): Promise<void> {
+    for (const type of ['watering', 'feeding'] as const)
+      for (const { data, plantId, placeId } of await this.recorded(type)) {
+        const { date, litres, n, grams, form } = data as Partial<Record<'litres' | 'n' | 'grams', number>> & {
+          date: Day;
+          form?: string;
+        };
+        if (date !== today) continue;
+        for (const [id, at] of this.living) {
+          if (plantId ? plantId !== id : placeId !== at.placeId) continue;
+          if (type === 'watering') at.plant.water(today, litres ?? 0);
+          else at.plant.feed(((grams ?? 0) * (n ?? 0)) / 100, form === 'amendment');
+        }
+      }
+  }
+  private async recorded(type: RecordType): Promise<RecordDto[]> {
+    return (await this.garden.agent.get(this.garden.url(`/records?type=${type}`)).expect(200)).body as RecordDto[];
+  }
+}
