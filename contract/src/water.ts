@@ -137,6 +137,8 @@ export interface PlacePlanDto {
   dueInDays: number | null;
   /** how its driest plant does, and what would change it */
   now: Steadiness | null;
+  /** how fast it really dries, in words, if its checks show it */
+  drying: string | null;
   whatIf: WhatIf[];
   weatherUntil: Day | null;
   forecastUntil: Day | null;

@@ -12,10 +12,11 @@ import type { SignCode } from '../records/vocabulary/signs.js';
 import type { Day } from '../units/day.js';
 import { roundTo } from '../units/rounding.js';
 import { evenness, FRUIT_WINDOW_DAYS } from '../water/evenness.js';
+import { dryingOf } from '../water/learning.js';
 import { probeFault } from '../water/measured.js';
 import type { WeekPlan } from '../water/plan.js';
 import type { BalanceDay } from '../water/run.js';
-import { whyWatered } from '../water/wording.js';
+import { dryingInWords, whyWatered } from '../water/wording.js';
 
 interface WaterReport {
   tawMm: number | null;
@@ -30,6 +31,8 @@ interface WaterReport {
   /** true if the watering history is known. If not, the balance assumes nothing was given, and nothing is ordered */
   known: boolean;
   evenness: number | null;
+  /** how fast it really dries, in words, if its checks show it; null if not */
+  drying: string | null;
   /** first watering of the week's plan, per plant; null if the week needs none or cannot be computed */
   nextWatering: { date: Day; litres: number; why: string } | null;
 }
@@ -104,6 +107,7 @@ function waterReport(
   const window = days.slice(-FRUIT_WINDOW_DAYS).filter((d) => d.known);
   const even = waterKnown ? evenness(window) : null;
   const next = plan?.next;
+  const drying = dryingOf(balance.end?.learned);
   return {
     tawMm: last ? roundTo(last.tawMm, 1) : null,
     rawMm: last ? roundTo(last.rawMm, 1) : null,
@@ -115,6 +119,7 @@ function waterReport(
     daily: days.map(rounded),
     ahead: ahead.map((d) => ({ date: d.date, fractionAvailable: roundTo(d.fractionAvailable, 3) })),
     evenness: even === null ? null : roundTo(even, 2),
+    drying: waterKnown && drying ? dryingInWords(drying) : null,
     nextWatering: next
       ? { date: next.date, litres: next.litres, why: whyWatered(next, c.asOf, hasForecast, format) }
       : null,

@@ -7,6 +7,7 @@ import type { Estimate } from './corrections.js';
 import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
 import { markKnown } from './knowledge.js';
+import { Learner } from './learner.js';
 import { measuredByDay } from './measured.js';
 import { type BalanceDay, type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from './run.js';
 import { demands } from './season.js';
@@ -59,6 +60,7 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
         ? START_PLANTED
         : START_UNKNOWN,
   );
+  const learner = new Learner(place);
   let etoMethod: EtoMethod | null = null;
   let end: RunState | null = null;
   let before: RunState | null = null;
@@ -69,7 +71,9 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
     const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
     if (w.date === c.asOf) before = { ...state };
-    const day = stepRun(state, made, { w: own, etoMm, demand: demandOn(own, etoMm, firstNo + i), given, seen });
+    const day = learner.day(state, demandOn(own, etoMm, firstNo + i), w.date, seen, (demand) =>
+      stepRun(state, made, { w: own, etoMm, demand, given, seen }),
+    );
     if (w.date === c.asOf) end = { ...state };
     return day;
   });

@@ -1,5 +1,6 @@
 export * from './balance.js';
 export * from './bench.js';
+export * from './check-due.js';
 export * from './corrections.js';
 export * from './crops.js';
 export * from './day-in-place.js';
@@ -10,6 +11,7 @@ export * from './expected-weather.js';
 export * from './felt.js';
 export * from './flow.js';
 export * from './knowledge.js';
+export { dryingOf, type Drying } from './learning.js';
 export * from './measured.js';
 export * from './morning.js';
 export type { OrderPart, OrderParts } from './order.js';

@@ -16,5 +16,6 @@ export function morningOf({ before, end, days }: Balance): RunState | null {
     depletionMm,
     fraction: Math.min(1, 1 - depletionMm / today.tawMm),
     sd: end?.sd ?? before.sd,
+    learned: end?.learned ?? before.learned,
   };
 }

@@ -5,6 +5,7 @@ import { type Day, dayNumber, daysBetween } from '../units/day.js';
 import { roundTo, toPourable, toTenth } from '../units/rounding.js';
 import { dayInPlace } from './day-in-place.js';
 import { WETTED_SHARE } from './evaporation.js';
+import { withLearned } from './learning.js';
 import type { PlanRules } from './plan-rules.js';
 import { type BalanceDay, NOTHING_GIVEN, type RunState, stepRun } from './run.js';
 import { dayNeed, demands } from './season.js';
@@ -232,7 +233,7 @@ export function runPlan(
   const recent = [...(start.recentL ?? [])].slice(1 - WEEK_DAYS);
   const days = weather.map((w) => dayInPlace(c, w));
   return days.map(({ own: w, etoMm }, i): PlannedDay => {
-    const demand = demandOn(w, etoMm);
+    const demand = withLearned(demandOn(w, etoMm), state.learned);
     const { zone } = demand;
     const { useMm, rawMm } = dayNeed(demand, etoMm, c.plant.crop);
     const limitMm = wateringLimit(

@@ -4,6 +4,7 @@ import type { Crop } from '../records/plant.js';
 import type { Day } from '../units/day.js';
 import { type CorrectedBy, type Estimate, grown, type Measured, MOST_ERROR } from './corrections.js';
 import { stepDay } from './day-step.js';
+import type { Learned } from './learning.js';
 import { evaporated } from './evaporation.js';
 import { depletionFraction } from './root-zone.js';
 import type { Demand } from './season.js';
@@ -66,6 +67,10 @@ export interface RunState {
   /** depletion De of the evaporating top layer, and the share of the surface wetted last */
   surfaceMm: number;
   lastWettedShare: number;
+  /** what the top was before today's check corrected it, mm; read by what the checks teach */
+  topBeforeCheckMm?: number | null;
+  /** what the checks have taught; the tables alone if there is nothing */
+  learned?: Learned | null;
 }
 
 /** Returns the state of a water balance that starts at an estimate. */
@@ -128,6 +133,7 @@ export function stepRun(
   const early = seen?.beforeWater === true;
   if (seen && early) {
     const topMm = state.topMm ?? (topShare(zone) < 1 ? before * topShare(zone) : null);
+    state.topBeforeCheckMm = topMm;
     const better = correctedStore({ depletionMm: before, sd: state.sd, topMm }, zone, seen);
     correctionMm = better.depletionMm - before;
     before = better.depletionMm;
@@ -136,7 +142,9 @@ export function stepRun(
   }
   const { wettedShare, fills = 0 } = given;
   const { rainMm } = w;
-  const losses = rainLosses(place, rainMm, etoMm);
+  const thrownMm = rainMm * (1 - demand.rainCaught);
+  const losses = rainLosses(place, rainMm - thrownMm, etoMm);
+  losses.interceptedMm += thrownMm;
   const soakedMm = rainMm - losses.interceptedMm - losses.runoffMm;
   const filledMm = fills * Math.max(0, before - soakedMm);
   const irrigationMm = given.litres / zone.soilM2 + filledMm;
@@ -167,6 +175,7 @@ export function stepRun(
   if (fills > 0) sd = Math.min(MOST_ERROR, Math.hypot(sd, (UNKNOWN_SHARE_SD * filledMm) / zone.tawMm));
   state.topMm = top;
   if (seen && !early) {
+    state.topBeforeCheckMm = top;
     const better = correctedStore({ depletionMm: after, sd, topMm: top }, zone, seen);
     correctionMm = better.depletionMm - after;
     after = better.depletionMm;

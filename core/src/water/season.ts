@@ -34,6 +34,15 @@ export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number 
   return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * THROUGH_COVER[coverOf(place)];
 }
 
+/** Leaves beyond the rim throw this share of the rain on them over it (judgement). */
+const THROWN_BY_LEAVES = 0.5;
+/**
+ * Returns the share of the rain on a pot that gets into it under leaves wider than its rim.
+ * @example throughLeaves(0.35, 0.07) // 0.6
+ */
+export const throughLeaves = (leavesM2: number, rimM2: number): number =>
+  1 - THROWN_BY_LEAVES * Math.max(0, 1 - rimM2 / Math.max(leavesM2, rimM2));
+
 /** A plant's demand on one day. */
 export interface Demand {
   kcb: number;
@@ -43,6 +52,8 @@ export interface Demand {
   surfaceMm: number;
   /** share of the ground not covered by leaves */
   bareShare: number;
+  /** share of the rain on a pot's rim that the leaves above let through; 1 in a bed */
+  rainCaught: number;
   zone: RootZone;
   seasonDay: number;
 }
@@ -107,7 +118,8 @@ export function demands({
       : kcb * etoMm * Math.min(zone.soilM2, mostGroundM2);
     const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
     const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
-    return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, zone, seasonDay };
+    const rainCaught = potted ? throughLeaves(coveredM2(crop, height), zone.soilM2) : 1;
+    return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, rainCaught, zone, seasonDay };
   };
 }
 

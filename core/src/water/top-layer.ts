@@ -45,6 +45,27 @@ export interface Store {
 const contradicts = ({ only }: Measured, change: number): boolean =>
   (only === 'lowers' && change > 0) || (only === 'raises' && change < 0);
 
+/** What a finger or probe covers: a share of the root zone, and the part of that which is its top. */
+export interface FeltPart {
+  share: number;
+  ofTop: number;
+}
+
+/** Returns what a check covers: the soil down to about twice its depth; null if it tells of the whole store. */
+export function feltPart(zone: RootZone, seen: Measured, topMm: number | null): FeltPart | null {
+  if (seen.depthCm === undefined || topMm === null) return null;
+  const share = Math.min(1, (2 * seen.depthCm) / 100 / zone.depthM);
+  return share >= 1 ? null : { share, ofTop: Math.min(1, topShare(zone) / Math.max(share, 1e-6)) };
+}
+
+/** Returns the share of the water left in the soil that was felt: its top, and the rest as far as the finger went. */
+export function leftInPart(part: FeltPart, zone: RootZone, whole: number, topMm: number): number {
+  const share = topShare(zone);
+  const top = 1 - topMm / (share * zone.tawMm);
+  const rest = (whole - share * top) / (1 - share);
+  return Math.min(1, part.ofTop * top + (1 - part.ofTop) * rest);
+}
+
 /**
  * Corrects the store by a measurement. A weight, water that ran through and a drooping plant cover all of it. A
  * finger or a probe covers the soil down to twice its depth: the deeper store is corrected only by the part of the
@@ -54,18 +75,16 @@ export function correctedStore(store: Store, zone: RootZone, seen: Measured): St
   const taw = zone.tawMm;
   const whole = 1 - store.depletionMm / taw;
   const share = topShare(zone);
-  const felt = seen.depthCm === undefined ? 1 : Math.min(1, (2 * seen.depthCm) / 100 / zone.depthM);
-  if (seen.depthCm === undefined || store.topMm === null || felt >= 1) {
+  const part = feltPart(zone, seen, store.topMm);
+  if (!part || store.topMm === null) {
     const better = corrected({ fraction: whole, sd: store.sd }, seen);
     if (contradicts(seen, better.fraction - whole)) return { ...store, sd: better.sd };
     const moved = (1 - better.fraction) * taw;
     return { depletionMm: moved, sd: better.sd, topMm: store.topMm === null ? null : Math.max(0, moved) * share };
   }
   const top = 1 - store.topMm / (share * taw);
-  const rest = (whole - share * top) / (1 - share);
-  // the model's value for the soil that was felt: its top, and the rest as far as the finger went
-  const ofTop = Math.min(1, share / Math.max(felt, 1e-6));
-  const modelled = Math.min(1, ofTop * top + (1 - ofTop) * rest);
+  const felt = part.share;
+  const modelled = leftInPart(part, zone, whole, store.topMm);
   const own = TOP_OWN_SD * (1 - felt);
   const spread = store.sd ** 2 + own ** 2 + seen.sd ** 2;
   const surprise = seen.fraction - modelled;

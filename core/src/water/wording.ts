@@ -1,5 +1,6 @@
 import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
+import type { Drying } from './learning.js';
 import type { PlannedWatering } from './plan.js';
 import type { Steadiness, WhatIf } from './what-if.js';
 import { at, first } from '../units/lists.js';
@@ -18,6 +19,13 @@ export function whyWatered(next: PlannedWatering, asOf: Day, hasForecast: boolea
   const unless = hasForecast ? '' : ', if the weather stays the same';
   return `by the morning of ${f.day(next.date)} ${left} will be left${unless}: ${next.why}`;
 }
+
+/**
+ * Returns how fast a bed or pot really dries: "It dries 18 % faster than the tables say. 7 checks agree."
+ * @example dryingInWords({ faster: -0.2, checks: 5 }) // 'It dries 20 % slower than the tables say. 5 checks agree.'
+ */
+export const dryingInWords = ({ faster, checks }: Drying): string =>
+  `It dries ${Math.round(Math.abs(faster) * 100)} % ${faster > 0 ? 'faster' : 'slower'} than the tables say. ${checks} checks agree.`;
 
 /** More often than this is shown as times a week, days. */
 const TIMES_A_WEEK_UNDER = 3.5;

@@ -1,7 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { RecordInput } from '@candid-leaf/contract';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
-import { laterOf, litresOf, minutesForLitres, whyWatered, type Pour } from '@candid-leaf/core/water';
+import { checkDue, laterOf, litresOf, minutesForLitres, whyWatered, type Pour } from '@candid-leaf/core/water';
+import { isPotted } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
@@ -82,25 +84,46 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
     const context = assessed.plants.get(plant.id)?.context;
     return context !== undefined && context.balance.days.length > 0 && !context.waterKnown;
   });
-  if (unknown.length === 0) return [];
+  if (unknown.length === 0) {
+    const due = livePlantsIn(s, place.id).flatMap((plant) => {
+      const balance = assessed.plants.get(plant.id)?.context.balance;
+      return (balance && checkDue(balance, place)?.since) ?? [];
+    });
+    const [since] = due.sort();
+    return since ? [checkFor(s, place, since)] : [];
+  }
   return [
     {
-      id: `feel-${place.id}`,
-      plantId: null,
-      placeId: place.id,
-      title: `Check the soil: ${place.name}`,
+      ...feelTask(s, place),
       where: unknown.map((p) => p.name).join(', '),
       why: 'no watering is recorded, so we can’t suggest an amount; push a finger in two knuckles deep to check',
-      dueOn: s.today,
-      minutes: FEEL_MINUTES,
-      litres: null,
-      remedy: null,
-      dose: null,
-      feel: true,
-      cautions: [],
     },
   ];
 }
+
+/** Errors add up even when everything is recorded: one finger now and then keeps the estimate honest. */
+const checkFor = (s: GardenSnapshot, place: PlaceEntity, since: Day): Task => ({
+  ...feelTask(s, place),
+  where: place.name,
+  why: isPotted(place)
+    ? `not measured since ${s.format.day(since)}, and small errors add up. Feel it, lift it, or water until it runs out below`
+    : `not measured since ${s.format.day(since)}, and small errors add up. Push a finger in two knuckles deep`,
+});
+
+/** A check of the soil, answered with dry, damp or wet. */
+const feelTask = (s: GardenSnapshot, place: PlaceEntity) => ({
+  id: `feel-${place.id}`,
+  plantId: null,
+  placeId: place.id,
+  title: `Check the soil: ${place.name}`,
+  dueOn: s.today,
+  minutes: FEEL_MINUTES,
+  litres: null,
+  remedy: null,
+  dose: null,
+  feel: true as const,
+  cautions: [],
+});
 
 function taskFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment, pour: Pour): Task[] {
   const next = pour.plan?.next;

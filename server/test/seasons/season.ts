@@ -45,11 +45,23 @@ const BED_M = { lengthM: 1.5, widthM: 0.8 };
 const STUCK_DAYS = 10;
 
 /** Simulates somebody who follows Today for so many days from planting, through the API. */
-export async function liveSeason(app: App, at: SeasonGarden, habit: Habit, days: number, seed: number): Promise<Outcome> {
+export async function liveSeason(
+  app: App,
+  at: SeasonGarden,
+  habit: Habit,
+  days: number,
+  seed: number,
+): Promise<Outcome> {
   const random = seeded(seed);
   const site = { latitude: at.latitude, longitude: 8.9, elevationM: at.elevationM };
   const from = addDays(at.plantedOn, -BEFORE_DAYS);
-  const years = generateWeather(climateOfPlace(at.latitude, at.elevationM, []), site, from, BEFORE_DAYS + days + 8, random);
+  const years = generateWeather(
+    climateOfPlace(at.latitude, at.elevationM, []),
+    site,
+    from,
+    BEFORE_DAYS + days + 8,
+    random,
+  );
   const indexOf = (day: Day): number => Math.round((Date.parse(day) - Date.parse(from)) / 86_400_000);
   app.station.skies.set(at.latitude, {
     observed: (a, b) => years.slice(Math.max(0, indexOf(a)), indexOf(b) + 1),
@@ -70,8 +82,24 @@ export async function liveSeason(app: App, at: SeasonGarden, habit: Habit, days:
       pinnedDate: at.plantedOn,
     })
     .expect(200);
-  const bed = await g.place({ name: 'Bed', kind: at.kind, texture: at.texture, irrigation: 'can', ...BED_M, ...(at.kind === 'tunnel-bed' ? { vents: 'open' } : {}) });
-  const pot = await g.place({ name: 'Pot', kind: 'container', texture: 'potting-mix', volumeL: at.potL, potMaterial: 'plastic', irrigation: 'can', lengthM: null, widthM: null });
+  const bed = await g.place({
+    name: 'Bed',
+    kind: at.kind,
+    texture: at.texture,
+    irrigation: 'can',
+    ...BED_M,
+    ...(at.kind === 'tunnel-bed' ? { vents: 'open' } : {}),
+  });
+  const pot = await g.place({
+    name: 'Pot',
+    kind: 'container',
+    texture: 'potting-mix',
+    volumeL: at.potL,
+    potMaterial: 'plastic',
+    irrigation: 'can',
+    lengthM: null,
+    widthM: null,
+  });
   const living = new Map() as Map<string, Living extends ReadonlyMap<string, infer V> ? V : never>;
   const places = {
     bed: { kind: at.kind, ...(at.kind === 'tunnel-bed' ? { vents: 'open' as const } : {}) },
@@ -129,7 +157,19 @@ export async function liveSeason(app: App, at: SeasonGarden, habit: Habit, days:
       else if (state.wet) wet++;
       if (process.env.SEASON_TRACE === onView.plant.name)
         console.log(
-          [today, plant.now.stage, plant.now.heightM.toFixed(2), plant.fullness.toFixed(2), onView.fractionAvailable?.toFixed(2), JSON.stringify(onView.next), open.tMaxC, open.rainMm, plant.needG.toFixed(1), (plant.had.fed + plant.had.soil - plant.had.washed).toFixed(1), open && view.today.map((t) => t.title).join('; ')].join(' '),
+          [
+            today,
+            plant.now.stage,
+            plant.now.heightM.toFixed(2),
+            plant.fullness.toFixed(2),
+            onView.fractionAvailable?.toFixed(2),
+            JSON.stringify(onView.next),
+            open.tMaxC,
+            open.rainMm,
+            plant.needG.toFixed(1),
+            (plant.had.fed + plant.had.soil - plant.had.washed).toFixed(1),
+            open && view.today.map((t) => t.title).join('; '),
+          ].join(' '),
         );
     }
   }

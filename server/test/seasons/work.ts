@@ -38,11 +38,7 @@ export class Worker {
     private readonly random: () => number,
   ) {}
 
-  private async send(
-    path: string,
-    method: 'put' | 'post',
-    body: object,
-  ): Promise<void> {
+  private async send(path: string, method: 'put' | 'post', body: object): Promise<void> {
     const answer = await this.garden.agent[method](this.garden.url(path)).send(body);
     if (answer.status >= 300)
       this.failed.push(`${method} ${path} ${answer.status} ${JSON.stringify(answer.body).slice(0, 200)}`);

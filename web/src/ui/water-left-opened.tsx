@@ -12,7 +12,7 @@ const TOLD_BY: Record<CorrectedBy, string> = {
 };
 
 /** The share of water left; opens to how it was estimated, and how certain. */
-export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
+export function WaterLeftOpened({ daily, drying }: { daily: readonly BalanceDay[]; drying: string | null }) {
   const format = useFormat();
   const r = waterExplained(daily);
   const left = daily.at(-1)?.fractionAvailable ?? null;
@@ -52,6 +52,7 @@ export function WaterLeftOpened({ daily }: { daily: readonly BalanceDay[] }) {
           ))}
         </tbody>
       </table>
+      {drying && <p className="mt-2">{drying}</p>}
       <p className="mt-2 text-sm text-soft">
         {r.correctedBy
           ? `Corrected by ${TOLD_BY[r.correctedBy.by]} on ${format.day(r.correctedBy.on)}.`

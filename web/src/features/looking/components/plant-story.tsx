@@ -253,7 +253,7 @@ function Drawn({ view, reading }: { view: PlantView; reading: boolean }) {
     [report],
   );
   const look = (part: Part) => void navigate(link('look', { plantId: plant.id }, { part }));
-  const { daily, evenness, known, nextWatering: next } = report.water;
+  const { daily, drying, evenness, known, nextWatering: next } = report.water;
   const when = (n: NonNullable<typeof next>): string =>
     `${format.litres(n.litres)} ${n.date === garden.today ? 'today' : `on ${format.day(n.date)}`}`;
   return (
@@ -263,9 +263,7 @@ function Drawn({ view, reading }: { view: PlantView; reading: boolean }) {
       {!ended && (
         <p className="mt-2 text-center tabular-nums">
           {known ? (
-            <>
-              <WaterLeftOpened daily={daily} />
-            </>
+            <WaterLeftOpened daily={daily} drying={drying} />
           ) : (
             <>
               Water <strong>unknown: check the soil</strong>

@@ -58,6 +58,7 @@ function Summary({ p }: { p: PlacePlanDto }) {
       )}
       {dry && ` If it does not rain, give ${format.litres(dry.litres)} on ${format.day(dry.date)}.`}
       {p.pours.some((pour) => pour.plan?.capped) && ' The weekly limit holds some of it back.'}
+      {p.drying && ` ${p.drying}`}
       {leftOut.length > 0 && ` Not ${leftOut.join(', ')}: let the soil there dry first.`}
     </p>
   );

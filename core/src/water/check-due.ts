@@ -1,0 +1,28 @@
+import type { Day } from '../units/day.js';
+import type { PlaceFacts } from '../records/facts.js';
+import { isPotted } from '../records/place.js';
+import type { Balance } from './balance.js';
+
+/** Errors add up: in warm weather a pot is felt once a week, a bed every two weeks (judgement). */
+const EVERY_DAYS = { pot: 7, bed: 14 } as const;
+/** Mean reference evapotranspiration of the last week from which the weather is warm, mm a day (judgement). */
+const WARM_MM = 3;
+/** A bed whose store is known better than this needs no finger: a soaking rain ended the doubt. */
+const SURE_SD = 0.17;
+
+/**
+ * Returns the day on which the balance of a plant was last measured or is known to have been full, if it is time to
+ * feel its soil again; null if it is not. Only for a known balance: an unknown one is asked about anyway.
+ */
+export function checkDue({ days }: Balance, place: PlaceFacts): { since: Day } | null {
+  const pot = isPotted(place);
+  const every = EVERY_DAYS[pot ? 'pot' : 'bed'];
+  const last = days.at(-1);
+  if (!last?.known || days.length <= every) return null;
+  if (!pot && last.uncertainty < SURE_SD) return null;
+  const week = days.slice(-EVERY_DAYS.pot);
+  if (week.reduce((sum, d) => sum + d.etoMm, 0) / week.length < WARM_MM) return null;
+  const measured = days.findLast((d) => d.correctedBy !== null)?.date ?? days[0]!.date;
+  const recent = days.slice(-every).some((d) => d.correctedBy !== null);
+  return recent ? null : { since: measured };
+}

@@ -1,0 +1,80 @@
+import type { PlaceFacts } from '../records/facts.js';
+import { addDays, type Day } from '../units/day.js';
+import { grown, type Measured } from './corrections.js';
+import { carried, isChanged, type Learned, learnedAnew, learnedFrom, nothingLearned, withLearned } from './learning.js';
+import type { BalanceDay, RunState } from './run.js';
+import type { Demand } from './season.js';
+import type { RootZone } from './root-zone.js';
+import { feltPart, leftInPart, topShare } from './top-layer.js';
+
+/**
+ * Learns beside a running balance: a check of the morning counts from that day's use on, one of the evening from the
+ * next. The days before stay as they were, so a check never rewrites the past.
+ */
+export class Learner {
+  private learned: Learned;
+
+  constructor(private readonly place: PlaceFacts) {
+    this.learned = nothingLearned(place);
+  }
+
+  /**
+   * Runs one day with what was learned so far, and learns from its check. Changes the state in place.
+   * @param step runs the day with a demand
+   */
+  day(
+    state: RunState,
+    demand: Demand,
+    date: Day,
+    seen: Measured | null,
+    step: (demand: Demand) => BalanceDay,
+  ): BalanceDay {
+    if (isChanged(this.place, date, addDays(date, -1))) this.learned = learnedAnew(this.learned, this.place);
+    const plain = withLearned(demand, this.learned);
+    const morningSd = state.sd;
+    let moved = 0;
+    if (seen?.beforeWater) {
+      const left = state.depletionMm === null ? state.fraction : 1 - state.depletionMm / plain.zone.tawMm;
+      const now = storeOf(plain.zone, seen, left, state.topMm, state.sd);
+      // the store is corrected inside the day; its error after the check follows the same step
+      moved = this.learn(state, learnedFrom(this.learned, seen, now, errorAfter(now.sd, seen)));
+    }
+    const own = withLearned(demand, this.learned);
+    const share = topShare(own.zone);
+    const topBefore = state.topMm;
+    const day = step(own);
+    day.correctionMm += moved;
+    const top = seen && !seen.beforeWater ? (state.topBeforeCheckMm ?? null) : state.topMm;
+    const inMm = day.effectiveRainMm + day.irrigationMm;
+    const stood = topBefore === null || top === null ? null : Math.max(0, topBefore - inMm);
+    const dried = stood === null ? null : Math.max(0, top! - stood) / (share * day.tawMm);
+    const filled = topBefore !== null && topBefore > 0 ? Math.min(1, inMm / topBefore) : inMm > 0 ? 1 : 0;
+    this.learned = carried(this.learned, day, dried, filled);
+    if (seen && !seen.beforeWater) {
+      const left = 1 - (day.depletionMm - day.correctionMm) / day.tawMm;
+      const evening = storeOf(own.zone, seen, left, top, grown(morningSd));
+      const later = this.learn(state, learnedFrom(this.learned, seen, evening, day.uncertainty));
+      day.depletionMm += later;
+      day.correctionMm += later;
+    }
+    state.learned = this.learned;
+    return day;
+  }
+
+  /** A store that turns out larger keeps its share. Returns by how much its depletion changes, mm. */
+  private learn(state: RunState, learned: Learned): number {
+    const grows = Math.exp(learned.capacity - this.learned.capacity);
+    const before = state.depletionMm ?? 0;
+    if (state.depletionMm !== null) state.depletionMm *= grows;
+    if (state.topMm !== null) state.topMm *= grows;
+    this.learned = learned;
+    return (state.depletionMm ?? 0) - before;
+  }
+}
+
+function storeOf(zone: RootZone, seen: Measured, whole: number, topMm: number | null, sd: number) {
+  const part = feltPart(zone, seen, topMm);
+  return { part, left: part && topMm !== null ? leftInPart(part, zone, whole, topMm) : whole, sd };
+}
+
+const errorAfter = (sd: number, seen: Measured): number => Math.sqrt(1 - sd ** 2 / (sd ** 2 + seen.sd ** 2)) * sd;

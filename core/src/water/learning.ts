@@ -1,0 +1,189 @@
+import type { PlaceFacts } from '../records/facts.js';
+import { coverOf, isPotted } from '../records/place.js';
+import { spellOn } from '../records/spells.js';
+import type { Day } from '../units/day.js';
+import type { Measured } from './corrections.js';
+import type { BalanceDay } from './run.js';
+import type { Demand } from './season.js';
+import type { FeltPart } from './top-layer.js';
+
+/**
+ * What the checks of a bed or pot teach about it: how fast it really uses its water, and how much it really holds.
+ * Both are factors on the tables, kept as logarithms beside the balance in one extended Kalman filter (Jazwinski 1970,
+ * Stochastic Processes and Filtering Theory): each day adds to what an error of a factor would have done to the store,
+ * and each check is compared with the store as modelled. Standard errors and edges: judgement.
+ */
+export interface Learned {
+  /** ln of the factor on the water used, and of the factor on the water held */
+  use: number;
+  capacity: number;
+  /** their variances and covariance */
+  uu: number;
+  uc: number;
+  cc: number;
+  /** covariance of each with the share left in the whole root zone, and in the top that a finger feels */
+  fu: number;
+  fc: number;
+  tu: number;
+  tc: number;
+  /** checks that were compared */
+  checks: number;
+}
+
+/** Error of the tables, as ln: use of a bed, of a pot (an island, with its wall), more under a cover; water held. */
+const USE_SD = { bed: 0.25, pot: 0.3, covered: 0.05 } as const;
+const CAPACITY_SD = { bed: 0.2, pot: 0.15 } as const;
+/** A growing plant drifts from what was learned, ln a day. */
+const DRIFT_PER_DAY = 0.008;
+/** No bed or pot is further from the tables than this, ln. */
+const MOST = { use: Math.log(1.8), capacity: Math.log(1.5) } as const;
+/** Share of an error of the store that stays when water runs out below. */
+const AFTER_FULL = 0.1;
+/** How far the top differs from the model by itself. */
+const TOP_OWN_SD = 0.2;
+
+/**
+ * A finger gives a range, not a value: only a store modelled outside of it teaches much. One inside confirms.
+ */
+const FELT_RANGE = { dry: [0, 0.35], damp: [0.35, 0.92], wet: [0.88, 1.2] } as const;
+const FINGER_SD = 0.12;
+const CONFIRMED_SD = 0.25;
+
+/** Returns what is known of a bed or pot before any check. */
+export function nothingLearned(place: PlaceFacts): Learned {
+  const kind = isPotted(place) ? 'pot' : 'bed';
+  const useSd = USE_SD[kind] + (coverOf(place) === 'none' ? 0 : USE_SD.covered);
+  return {
+    use: 0,
+    capacity: 0,
+    uu: useSd ** 2,
+    uc: 0,
+    cc: CAPACITY_SD[kind] ** 2,
+    fu: 0,
+    fc: 0,
+    tu: 0,
+    tc: 0,
+    checks: 0,
+  };
+}
+
+/** Returns whether mulch, shade or a cover came or went that day: the use must be learned anew. */
+export function isChanged(place: PlaceFacts, day: Day, before: Day): boolean {
+  const on = (list: PlaceFacts['mulch'] | PlaceFacts['shade'] | PlaceFacts['roofed'], d: Day): boolean =>
+    spellOn(list as readonly { from: Day; to?: Day | null }[] | undefined, d) !== undefined;
+  return [place.mulch, place.shade, place.roofed].some((list) => on(list, day) !== on(list, before));
+}
+
+/** Returns what stays when mulch, shade or a cover changed: how much it holds. */
+export const learnedAnew = (l: Learned, place: PlaceFacts): Learned => ({
+  ...nothingLearned(place),
+  capacity: l.capacity,
+  cc: l.cc,
+});
+
+/** Returns a day's demand with what was learned. */
+export function withLearned(d: Demand, l: Learned | null | undefined): Demand {
+  if (!l || (l.use === 0 && l.capacity === 0)) return d;
+  const [use, capacity] = [Math.exp(l.use), Math.exp(l.capacity)];
+  return {
+    ...d,
+    demandMm: d.demandMm * use,
+    surfaceMm: d.surfaceMm * use,
+    zone: { ...d.zone, tawMm: d.zone.tawMm * capacity, roomAboveMm: d.zone.roomAboveMm * capacity },
+  };
+}
+
+/** The store at some hour: the share left where it was checked, that part if it is not the whole, and its error. */
+interface Store {
+  left: number;
+  part: FeltPart | null;
+  sd: number;
+}
+
+/**
+ * Carries what an error of the factors has done to the store through one day.
+ * @param topDried share of the top's water lost that day; null if the top is the whole
+ * @param topFilled share of what the top lacked that water refilled
+ */
+export function carried(l: Learned, day: BalanceDay, topDried: number | null, topFilled: number): Learned {
+  const used = day.usedMm / day.tawMm;
+  const gone = used - (day.effectiveRainMm + day.irrigationMm) / day.tawMm;
+  const keeps = day.drainedMm > 0 ? AFTER_FULL : 1;
+  const topKeeps = keeps * (1 - Math.min(1, topFilled));
+  const uu = l.uu + DRIFT_PER_DAY ** 2;
+  const most = Math.max(day.uncertainty, 0.02) * 0.95;
+  const within = (x: number, v: number): number => Math.max(-most * Math.sqrt(v), Math.min(most * Math.sqrt(v), x));
+  return {
+    ...l,
+    uu: Math.min(uu, USE_SD.pot ** 2),
+    fu: within((l.fu - used * uu + gone * l.uc) * keeps, uu),
+    fc: within((l.fc - used * l.uc + gone * l.cc) * keeps, l.cc),
+    tu: topDried === null ? 0 : l.tu * topKeeps - topDried * uu,
+    tc: topDried === null ? 0 : l.tc * topKeeps - topDried * l.uc + topDried * l.cc,
+  };
+}
+
+/** Returns by how much a check differs from the store as modelled, and the error of that difference. */
+function surpriseOf(seen: Measured, modelled: number): { by: number; sd: number } {
+  if (seen.by === 'weight' || seen.by === 'droop') return { by: seen.fraction - modelled, sd: seen.sd };
+  const feel = seen.only === 'lowers' ? 'dry' : seen.only === 'raises' ? 'wet' : 'damp';
+  const [low, high] = FELT_RANGE[feel];
+  if (modelled > high) return { by: high - modelled, sd: FINGER_SD };
+  if (modelled < low) return { by: low - modelled, sd: FINGER_SD };
+  return { by: 0, sd: CONFIRMED_SD };
+}
+
+/**
+ * Returns what is known after a check. A probe, and water that ran out below, teach nothing: the one is rarely true,
+ * the other may have been far more than needed.
+ * @param store as modelled when the check was made
+ * @param sdAfter error of the store once the check has corrected it
+ */
+export function learnedFrom(l: Learned, seen: Measured, store: Store, sdAfter: number): Learned {
+  if (seen.by === 'probe' || seen.by === 'drained') return l;
+  const { part } = store;
+  const ofTop = part?.ofTop ?? 0;
+  const hu = ofTop * l.tu + (1 - ofTop) * l.fu;
+  const hc = ofTop * l.tc + (1 - ofTop) * l.fc;
+  const { by, sd } = surpriseOf(seen, store.left);
+  const own = part ? TOP_OWN_SD * (1 - part.share) : 0;
+  // never less than what the factors themselves explain
+  const spread = Math.max(store.sd ** 2, (hu * hu) / l.uu + (hc * hc) / l.cc) + own ** 2 + sd ** 2;
+  const [ku, kc] = [hu / spread, hc / spread];
+  const within = (x: number, most: number): number => Math.max(-most, Math.min(most, x));
+  const stays = store.sd > 0 ? Math.min(1, (sdAfter / store.sd) ** 2) : 1;
+  return {
+    use: within(l.use + ku * by, MOST.use),
+    capacity: within(l.capacity + kc * by, MOST.capacity),
+    uu: Math.max(1e-4, l.uu - ku * hu),
+    uc: l.uc - ku * hc,
+    cc: Math.max(1e-4, l.cc - kc * hc),
+    fu: l.fu * stays,
+    fc: l.fc * stays,
+    tu: part ? l.tu * stays : l.tu,
+    tc: part ? l.tc * stays : l.tc,
+    checks: l.checks + 1,
+  };
+}
+
+/** Fewer checks say nothing worth telling, and neither does a smaller difference. */
+const TELL_FROM_CHECKS = 3;
+const TELL_FROM = 0.08;
+
+/** How much faster a bed or pot dries than the tables say: 0.18 is 18 % faster; and the checks behind it. */
+export interface Drying {
+  faster: number;
+  checks: number;
+}
+
+/**
+ * Returns how fast a bed or pot dries compared with the tables, if its checks say something clear.
+ * @example dryingOf(nothingLearned({ kind: 'ground', texture: 'loam' })) // null
+ */
+export function dryingOf(l: Learned | null | undefined): Drying | null {
+  if (!l || l.checks < TELL_FROM_CHECKS) return null;
+  const faster = Math.exp(l.use - l.capacity) - 1;
+  const sd = Math.sqrt(Math.max(0, l.uu + l.cc - 2 * l.uc));
+  const clear = Math.abs(l.use - l.capacity) > 0.7 * sd;
+  return clear && Math.abs(faster) >= TELL_FROM ? { faster, checks: l.checks } : null;
+}
