@@ -49,7 +49,7 @@ export class Learner {
     const stood = topBefore === null || top === null ? null : Math.max(0, topBefore - inMm);
     const dried = stood === null ? null : Math.max(0, top! - stood) / (share * day.tawMm);
     const filled = topBefore !== null && topBefore > 0 ? Math.min(1, inMm / topBefore) : inMm > 0 ? 1 : 0;
-    this.learned = carried(this.learned, day, dried, filled);
+    this.learned = carried(this.learned, day, dried, filled, morningSd);
     if (seen && !seen.beforeWater) {
       const left = 1 - (day.depletionMm - day.correctionMm) / day.tawMm;
       const evening = storeOf(own.zone, seen, left, top, grown(morningSd));

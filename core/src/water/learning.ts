@@ -104,11 +104,19 @@ interface Store {
  * Carries what an error of the factors has done to the store through one day.
  * @param topDried share of the top's water lost that day; null if the top is the whole
  * @param topFilled share of what the top lacked that water refilled
+ * @param sdBefore error of the store on that morning
  */
-export function carried(l: Learned, day: BalanceDay, topDried: number | null, topFilled: number): Learned {
+export function carried(
+  l: Learned,
+  day: BalanceDay,
+  topDried: number | null,
+  topFilled: number,
+  sdBefore: number,
+): Learned {
   const used = day.usedMm / day.tawMm;
   const gone = used - (day.effectiveRainMm + day.irrigationMm) / day.tawMm;
-  const keeps = day.drainedMm > 0 ? AFTER_FULL : 1;
+  // what ran out below ends the doubt, as far as it was more than the error
+  const keeps = day.drainedMm > 0 ? Math.max(AFTER_FULL, 1 - day.drainedMm / day.tawMm / Math.max(sdBefore, 0.02)) : 1;
   const topKeeps = keeps * (1 - Math.min(1, topFilled));
   const uu = l.uu + DRIFT_PER_DAY ** 2;
   const most = Math.max(day.uncertainty, 0.02) * 0.95;

@@ -13,7 +13,7 @@ import { soakSteps, type SoakSteps } from './soak.js';
 import { type Circumstances, decide, type Order, orderParts, type OrderParts } from './order.js';
 import type { Felt } from './felt.js';
 import { settlingOn } from './settling.js';
-import { missingMm, type Morning, wateringLimit } from './strategies.js';
+import { doubtMm, missingMm, type Morning, wateringLimit } from './strategies.js';
 import { at, last } from '../units/lists.js';
 
 /** Days a plan shows. */
@@ -249,7 +249,15 @@ export function runPlan(
     const given = i === 0 ? (start.givenL ?? 0) : (rules.timed?.find((t) => t.date === w.date)?.litres ?? 0);
     const allowed = isAllowed(w.date);
     const leftInTheMorning = Math.min(1, 1 - missingMm({ state, zone }) / zone.tawMm);
-    const morning: Morning = { state, zone, useMm, limitMm, since, felt: i === 0 ? (start.felt ?? null) : null };
+    const morning: Morning = {
+      state,
+      zone,
+      useMm,
+      limitMm,
+      since,
+      doubtMm: doubtMm({ state, zone }),
+      felt: i === 0 ? (start.felt ?? null) : null,
+    };
     let order: Order;
     let circumstances: Circumstances | null = null;
     if (by !== 'plan') order = { mm: at(by, i) / zone.soilM2, why: '' };

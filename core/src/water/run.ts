@@ -105,6 +105,8 @@ function rainLosses(place: PlaceFacts, rainMm: number, etoMm: number): { interce
   };
 }
 
+/** Error of a store from which water ran out below. */
+const FULL_SD = 0.08;
 /** Error of an unknown amount, as a share of what it is taken to be (judgement). */
 const UNKNOWN_SHARE_SD = 0.5;
 
@@ -170,7 +172,9 @@ export function stepRun(
   });
   const top = topAfter(state.topMm ?? before * topShare(zone), zone, step, soakedMm + irrigationMm);
   let after = step.depletionMm;
-  let sd = step.drainedMm > 0 ? Math.min(grown(state.sd), 0.08) : grown(state.sd);
+  // what ran out below shows that the store was full, if it was more than the error
+  const older = grown(state.sd);
+  let sd = step.drainedMm > 0 ? Math.min(older, Math.max(FULL_SD, older - step.drainedMm / zone.tawMm)) : older;
   // nobody knows how much that was
   if (fills > 0) sd = Math.min(MOST_ERROR, Math.hypot(sd, (UNKNOWN_SHARE_SD * filledMm) / zone.tawMm));
   state.topMm = top;

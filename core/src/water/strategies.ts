@@ -15,6 +15,8 @@ export interface Morning {
   limitMm: number;
   /** days since the last watering; 99 if none */
   since: number;
+  /** what it may lack more than estimated, mm */
+  doubtMm?: number;
   /** what a finger said, if it still counts */
   felt?: Felt['feel'] | null;
 }
@@ -25,8 +27,18 @@ export type WateringStrategy = (m: Morning) => number;
 /** Returns this morning's depletion, mm. */
 export const missingMm = ({ state, zone }: Pick<Morning, 'state' | 'zone'>): number =>
   Math.max(0, state.depletionMm ?? (1 - state.fraction) * zone.tawMm);
-/** Pots get a tenth more, to flush salts. */
-export const refillMm = (m: Pick<Morning, 'state' | 'zone'>): number => missingMm(m) * (m.zone.isPot ? 1.1 : 1);
+/** Pots get a tenth more, to flush salts; */
+const FLUSH = 0.1;
+/** and the less is known of their store the more, as a share of its error: they drain, so too much does no harm. */
+const UNSURE = { share: 0.5, mostSd: 0.2 } as const;
+/** Returns what a pot may lack more than estimated, mm; 0 in a bed, where too much is not harmless. */
+export const doubtMm = ({ state, zone }: Pick<Morning, 'state' | 'zone'>): number =>
+  zone.isPot ? UNSURE.share * Math.min(state.sd, UNSURE.mostSd) * zone.tawMm : 0;
+/** Returns what fills the store this morning, mm. */
+export function refillMm(m: Pick<Morning, 'state' | 'zone' | 'doubtMm'>): number {
+  const missing = missingMm(m);
+  return m.zone.isPot ? missing + Math.max(FLUSH * missing, Math.min(missing, m.doubtMm ?? 0)) : missing;
+}
 /** Amounts below this are not worth carrying a can for, mm. */
 const WORTH_MM = 1;
 const worth = (mm: number): number => (mm >= WORTH_MM ? mm : 0);
@@ -44,7 +56,7 @@ const DEEP_WORTH = 0.25;
 
 /** The watering methods as strategies. Each is a rule for the morning; amounts follow from the store. */
 export const METHOD_STRATEGIES: Record<MethodCode, WateringStrategy> = {
-  'by-need': (m) => (missingMm(m) + m.useMm >= m.limitMm ? refillMm(m) : 0),
+  'by-need': (m) => (missingMm(m) + m.useMm + (m.doubtMm ?? 0) >= m.limitMm ? refillMm(m) : 0),
   deep: (m) => (m.since >= 5 && usedShare(m) > (m.since >= 6 ? DEEP_WORTH : 0.6) ? worth(refillMm(m)) : 0),
   'twice-a-week': (m) => (m.since >= 3 ? worth(refillMm(m)) : 0),
   'evenly-moist': (m) => (missingMm(m) + m.useMm >= 0.25 * m.zone.tawMm ? refillMm(m) : 0),

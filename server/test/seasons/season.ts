@@ -155,20 +155,24 @@ export async function liveSeason(
       plantDays++;
       if (state.dry) dry++;
       else if (state.wet) wet++;
-      if (process.env.SEASON_TRACE === onView.plant.name)
-        console.log(
+      if (process.env.SEASON_TRACE === onView.plant.name || (process.env.SEASON_TRACE === 'dry' && state.dry))
+        console.info(
           [
+            onView.plant.name,
             today,
             plant.now.stage,
+            onView.growth.stage,
             plant.now.heightM.toFixed(2),
+            'left',
             plant.fullness.toFixed(2),
             onView.fractionAvailable?.toFixed(2),
             JSON.stringify(onView.next),
             open.tMaxC,
             open.rainMm,
+            'nitrogen',
             plant.needG.toFixed(1),
             (plant.had.fed + plant.had.soil - plant.had.washed).toFixed(1),
-            open && view.today.map((t) => t.title).join('; '),
+            view.today.map((t) => (t.held ? `(${t.title})` : t.title)).join('; '),
           ].join(' '),
         );
     }

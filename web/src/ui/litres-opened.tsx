@@ -6,7 +6,7 @@ import { percent } from './water-left';
 
 const PART_WORDS: Record<OrderPart, string> = {
   missing: 'to refill',
-  salts: '10 % extra to flush salts from the pot',
+  salts: 'a little extra, so the whole pot gets wet and salts are flushed',
   rule: 'adjusted for your watering method',
   midday: 'a small second watering after midday',
   given: 'already given that day',
