@@ -93,7 +93,7 @@ function rounded(day: BalanceDay): BalanceDay {
   const out: Record<string, unknown> = { ...day };
   for (const key of Object.keys(out)) {
     const value = out[key];
-    if (typeof value === 'number') out[key] = roundTo(value, key === 'soilM2' ? 4 : 3);
+    if (typeof value === 'number') out[key] = roundTo(value, key === 'soilM2' || key === 'groundM2' ? 4 : 3);
   }
   return out as unknown as BalanceDay;
 }

@@ -98,6 +98,35 @@ export function rootDepthM(crop: Crop, seasonDay: number): number {
   return c.rootDepthStartM + share * (c.rootDepthFullM - c.rootDepthStartM);
 }
 
+/** Half the width of a transplant's roots, m, and how far they grow sideways in a day. */
+const ROOTS_START_M = 0.14;
+const ROOTS_SIDEWAYS_M = 0.01;
+
+/**
+ * Returns the ground that roots have reached, m²: about a centimetre further each day on every side (Weaver & Bruner
+ * 1927, Root Development of Vegetable Crops: about 60 cm in six to eight weeks; from memory).
+ * @example rootSpreadM2(0) // 0.06158
+ */
+export const rootSpreadM2 = (seasonDay: number): number =>
+  Math.PI * (ROOTS_START_M + ROOTS_SIDEWAYS_M * Math.max(0, seasonDay)) ** 2;
+
+/** Kc of dry bare soil, and of leaves so few that only it is left. */
+const KC_BARE = 0.15;
+
+/**
+ * Returns Kcb from the ground the leaves cover: full cover has the season's Kcb, fewer leaves less (FAO-56 ch. 9, eq.
+ * 76 and 97). So a plant that grows faster or slower than the tables drinks as it stands.
+ * @param covered share of its ground
+ * @example groundCoefficient('tomato', 90, 1.2, 1) // 1.1
+ */
+export function groundCoefficient(crop: Crop, seasonDay: number, heightM: number, covered: number): number {
+  const c = WATER_CROPS[crop];
+  const [ini, dev, mid] = c.stageDays;
+  const full = basalCoefficient(crop, Math.max(seasonDay, ini + dev + Math.min(1, mid)), heightM);
+  const density = Math.min(1, 2 * covered, covered ** (1 / (1 + heightM)));
+  return KC_BARE + (full - KC_BARE) * density;
+}
+
 /** Width of an open-grown plant per height, up to its full width (judgement: 0.95 m tomato, 0.7 m pepper). */
 const WIDTH_FOR_HEIGHT = 0.7;
 

@@ -34,7 +34,7 @@ export interface Learned {
 const USE_SD = { bed: 0.25, pot: 0.3, covered: 0.05 } as const;
 const CAPACITY_SD = { bed: 0.2, pot: 0.15 } as const;
 /** A growing plant drifts from what was learned, ln a day. */
-const DRIFT_PER_DAY = 0.008;
+const DRIFT_PER_DAY = 0.012;
 /** No bed or pot is further from the tables than this, ln. */
 const MOST = { use: Math.log(1.8), capacity: Math.log(1.5) } as const;
 /** Share of an error of the store that stays when water runs out below. */
@@ -46,7 +46,7 @@ const TOP_OWN_SD = 0.2;
  * A finger gives a range, not a value: only a store modelled outside of it teaches much. One inside confirms.
  */
 const FELT_RANGE = { dry: [0, 0.35], damp: [0.35, 0.92], wet: [0.88, 1.2] } as const;
-const FINGER_SD = 0.12;
+const FINGER_SD = 0.1;
 const CONFIRMED_SD = 0.25;
 
 /** Returns what is known of a bed or pot before any check. */

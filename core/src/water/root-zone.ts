@@ -1,13 +1,15 @@
 import type { PlaceFacts } from '../records/facts.js';
 import { isPotted } from '../records/place.js';
 import type { Crop } from '../records/plant.js';
-import { rootDepthM, WATER_CROPS } from './crops.js';
+import { rootDepthM, rootSpreadM2, WATER_CROPS } from './crops.js';
 import { availableShare, SLOW_PERCOLATION_MM_H, SOILS } from './soils.js';
 
 /** The water store one plant's roots can reach. Depths are mm over `soilM2`. */
 export interface RootZone {
-  /** ground or rim area of this plant, m²; 1 mm over it is soilM2 litres */
+  /** ground with roots of this plant, or its pot's rim, m²; 1 mm over it is soilM2 litres */
   soilM2: number;
+  /** all ground of this plant, m²: its roots fill it within a few weeks */
+  groundM2: number;
   /** total available water, mm (FAO-56 eq. 82; containers: share of the volume) */
   tawMm: number;
   /** rooting depth, m; a pot is about as high as it is wide */
@@ -59,7 +61,7 @@ function deepestM(place: PlaceFacts, slow: boolean): number {
  */
 export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | null): (seasonDay: number) => RootZone {
   const soil = SOILS[place.texture];
-  const soilM2 = soilAreaM2(place, crop, spacingM);
+  const groundM2 = soilAreaM2(place, crop, spacingM);
   const share = availableShare(place.texture);
   const isPot = isPotted(place);
   const slow = place.drainageMmPerH != null && place.drainageMmPerH < SLOW_PERCOLATION_MM_H;
@@ -67,8 +69,9 @@ export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | nul
   const staysWet = slow || (place.lowEnd === true && !isPot);
   const drainsPerDay = staysWet ? Math.min(soil.drainsPerDay, 0.35) : soil.drainsPerDay;
   const wallLoss = place.potMaterial === 'terracotta' || place.potMaterial === 'fabric' ? 1.2 : 1;
-  const zone = (depthM: number, tawMm: number): RootZone => ({
+  const zone = (depthM: number, tawMm: number, soilM2 = groundM2): RootZone => ({
     soilM2,
+    groundM2,
     tawMm,
     depthM,
     roomAboveMm: soil.roomAbove * tawMm,
@@ -78,13 +81,13 @@ export function rootZones(place: PlaceFacts, crop: Crop, spacingM?: number | nul
   });
   if (isPot) {
     const volumeL = place.volumeL ?? UNKNOWN_POT_L;
-    const always = zone(potWidthM(volumeL), (share * volumeL) / soilM2);
+    const always = zone(potWidthM(volumeL), (share * volumeL) / groundM2);
     return () => always;
   }
   const deepest = deepestM(place, slow);
   return (seasonDay) => {
     const depthM = Math.min(deepest, rootDepthM(crop, seasonDay));
-    return zone(depthM, 1000 * share * depthM);
+    return zone(depthM, 1000 * share * depthM, Math.min(groundM2, rootSpreadM2(seasonDay)));
   };
 }
 

@@ -53,7 +53,9 @@ export interface BalanceDay {
   known: boolean;
   tawMm: number;
   rawMm: number;
+  /** ground with its roots, and all ground of the plant */
   soilM2: number;
+  groundM2: number;
 }
 
 /** State of a run at a day's end: everything a further day needs from the days before. */
@@ -222,5 +224,6 @@ export function stepRun(
     tawMm: zone.tawMm,
     rawMm: depletionFraction(crop, etcMm) * zone.tawMm,
     soilM2: zone.soilM2,
+    groundM2: zone.groundM2,
   };
 }

@@ -6,8 +6,8 @@ import type { Crop } from '../records/plant.js';
 import { spellOn } from '../records/spells.js';
 import { type Day, dayNumber, daysBetween } from '../units/day.js';
 import {
-  basalCoefficient,
   coveredM2,
+  groundCoefficient,
   heightOnDay,
   leafCoefficient,
   stageClock,
@@ -105,20 +105,19 @@ export function demands({
     // without a wind gauge use the tables' standard climate: 2 m/s and 45 %
     const climate =
       w.windMs == null ? 0 : climateTerm(w.windMs, leastHumidityPct(w.tMinC, w.tMaxC, w.rhMeanPct), height);
-    const plain = basalCoefficient(crop, seasonDay, height);
+    const leavesM2 = coveredM2(crop, height);
+    const ofM2 = Math.min(zone.groundM2, mostGroundM2);
+    const plain = groundCoefficient(crop, seasonDay, height, Math.min(1, leavesM2 / ofM2));
     const kcb = plain >= 0.45 ? plain + climate : plain; // eq. 70 is for the grown crop
     const kcMax = mostKc(kcb, climate);
     const bareShare = 1 - coverShare(kcb, kcMax, height);
     const litres = potted
       ? // a plant in a pot is an island: use what its leaves take over the area they cover
-        Math.max(0.9, leafCoefficient(crop, seasonDay, height) + climate) *
-        etoMm *
-        coveredM2(crop, height) *
-        zone.wallLoss
-      : kcb * etoMm * Math.min(zone.soilM2, mostGroundM2);
+        Math.max(0.9, leafCoefficient(crop, seasonDay, height) + climate) * etoMm * leavesM2 * zone.wallLoss
+      : kcb * etoMm * ofM2;
     const mulch = throughMulch(spellOn(place.mulch, w.date)?.depthMm ?? 0);
     const surfaceMm = Math.min((kcMax - kcb) / bareShare, kcMax) * etoMm * mulch; // eq. 71
-    const rainCaught = potted ? throughLeaves(coveredM2(crop, height), zone.soilM2) : 1;
+    const rainCaught = potted ? throughLeaves(leavesM2, zone.soilM2) : 1;
     return { kcb, demandMm: litres / zone.soilM2, surfaceMm, bareShare, rainCaught, zone, seasonDay };
   };
 }

@@ -24,13 +24,21 @@ export function settlingOn(plant: Pick<PlantFacts, 'transplantedOn' | 'stage'>, 
   return out < DAILY_DAYS ? 'daily' : 'every-other';
 }
 
+/** Ground that is wetted around a new plant, m², and the least it gets, L: less runs off its plug (judgement). */
+const WATER_IN_M2 = 0.25;
+const LEAST_L: Record<Settling, number> = { 'water-in': 1, daily: 0.4, 'every-other': 0.5 };
 /** Smaller amounts are not worth the can, mm. */
 const WORTH_MM = 0.5;
 
 /** Returns the millimetres to give this morning to a plant settling in; 0 for none. */
 export function settlingMm(m: Morning, settling: Settling): number {
   if (settling === 'every-other' && m.since < EVERY_OTHER) return 0;
-  return missingMm(m) >= WORTH_MM ? refillMm(m) : 0;
+  if (missingMm(m) < WORTH_MM) return 0;
+  if (m.zone.isPot) return refillMm(m);
+  const { soilM2, groundM2 } = m.zone;
+  // watered in, the soil its roots will grow into gets its share as well
+  const wetM2 = settling === 'water-in' ? Math.max(soilM2, Math.min(groundM2, WATER_IN_M2)) : soilM2;
+  return Math.max(refillMm(m) * (wetM2 / soilM2), LEAST_L[settling] / soilM2);
 }
 
 /** Why a new transplant is watered so, as shown on screen. */

@@ -27,7 +27,7 @@ describe('amounts', () => {
     expect(doseInWords({ depthMm: 60 }, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toBe('6 cm deep');
     // a bed grown over the season: today's ground, not that of the first day
     const days = at({ place: pot }).balance.days;
-    expect(DOSES.mulch(at({ place: pot }), null)!.areaM2).toBeCloseTo(Math.max(0.05, days.at(-1)!.soilM2), 2);
+    expect(DOSES.mulch(at({ place: pot }), null)!.areaM2).toBeCloseTo(Math.max(0.05, days.at(-1)!.groundM2), 2);
   });
   test('shade of 40 % covers twice the leaf area, never less than 0.3 m²', () => {
     expect(DOSES.shade(at({ plant: { heightM: 0.1 } }), null)).toEqual({ blockPct: 40, areaM2: 0.3 });

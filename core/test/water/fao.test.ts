@@ -113,7 +113,8 @@ describe('four years of real weather', () => {
       }
       const on = (day: string) => days.find((d) => d.date === `${year}-${day}`)!.fractionAvailable;
       expect(on('08-25')).toBeLessThan(0.35);
-      expect(on('05-20')).toBeGreaterThan(on('08-25'));
+      // a transplant that nobody waters has used up its plug within a week
+      expect(on('05-16')).toBeGreaterThan(on('08-25'));
     }
   });
   test('ETo follows the season: 4 to 7 mm in July, under 1.2 mm in December, 600 to 1100 mm a year', () => {

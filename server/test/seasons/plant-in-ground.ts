@@ -119,7 +119,7 @@ export class LivingPlant {
     const shades =
       potL === null ? areaM2 * (1 - Math.exp((-0.9 * leaves) / (areaM2 * FULL_LAYERS * 0.5))) : leaves / FULL_LAYERS;
     if (this.outside) {
-      const grown = Math.min(areaM2, 0.06 + 0.006 * this.day);
+      const grown = Math.min(areaM2, Math.PI * (0.14 + 0.009 * this.day) ** 2);
       if (grown > this.rootedM2) this.inside.mix(this.outside, (grown - this.rootedM2) / grown);
       this.rootedM2 = grown;
     }

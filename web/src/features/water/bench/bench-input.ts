@@ -10,7 +10,7 @@ export function benchInputOf(
   { garden, place, plant, report, weather, records }: PlantView,
   { setUps, weather: from, years }: Pick<BenchDto, 'setUps' | 'weather' | 'years'>,
 ): BenchAsked {
-  const soilM2 = report.water.daily.at(-1)?.soilM2;
+  const groundM2 = report.water.daily.at(-1)?.groundM2;
   return {
     plant: {
       garden: {
@@ -20,7 +20,7 @@ export function benchInputOf(
         lastFrost: garden.lastFrost ?? null,
         firstFrost: garden.firstFrost ?? null,
       },
-      place: { ...place, areaM2: isPotted(place) ? null : (soilM2 ?? null) },
+      place: { ...place, areaM2: isPotted(place) ? null : (groundM2 ?? null) },
       plant,
       watering: records
         .filter((r) => isRecordOf(r, 'watering'))
