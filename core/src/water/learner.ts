@@ -1,7 +1,16 @@
 import type { PlaceFacts } from '../records/facts.js';
 import { addDays, type Day } from '../units/day.js';
-import { grown, type Measured } from './corrections.js';
-import { carried, isChanged, type Learned, learnedAnew, learnedFrom, nothingLearned, withLearned } from './learning.js';
+import { grown, type Measured, MOST_ERROR } from './corrections.js';
+import {
+  carried,
+  doubtOfUse,
+  isChanged,
+  type Learned,
+  learnedAnew,
+  learnedFrom,
+  nothingLearned,
+  withLearned,
+} from './learning.js';
 import type { BalanceDay, RunState } from './run.js';
 import type { Demand } from './season.js';
 import type { RootZone } from './root-zone.js';
@@ -49,6 +58,7 @@ export class Learner {
     const stood = topBefore === null || top === null ? null : Math.max(0, topBefore - inMm);
     const dried = stood === null ? null : Math.max(0, top! - stood) / (share * day.tawMm);
     const filled = topBefore !== null && topBefore > 0 ? Math.min(1, inMm / topBefore) : inMm > 0 ? 1 : 0;
+    const doubt = doubtOfUse(this.learned, day);
     this.learned = carried(this.learned, day, dried, filled, morningSd);
     if (seen && !seen.beforeWater) {
       const left = 1 - (day.depletionMm - day.correctionMm) / day.tawMm;
@@ -56,6 +66,11 @@ export class Learner {
       const later = this.learn(state, learnedFrom(this.learned, seen, evening, day.uncertainty));
       day.depletionMm += later;
       day.correctionMm += later;
+    }
+    // measured in the evening, its doubt ends there
+    if (!seen || seen.beforeWater) {
+      state.sd = Math.min(MOST_ERROR, Math.hypot(state.sd, doubt));
+      day.uncertainty = state.sd;
     }
     state.learned = this.learned;
     return day;

@@ -131,6 +131,16 @@ export function carried(
   };
 }
 
+/**
+ * Returns the error that a day adds to the store because its use is not known well, as a share of the store: it adds up
+ * from day to day, as long as nothing ran out below.
+ */
+export function doubtOfUse(l: Learned, day: BalanceDay): number {
+  if (day.drainedMm > 0) return 0;
+  const used = day.usedMm / day.tawMm;
+  return Math.sqrt(Math.max(0, used ** 2 * l.uu - 2 * used * l.fu));
+}
+
 /** Returns by how much a check differs from the store as modelled, and the error of that difference. */
 function surpriseOf(seen: Measured, modelled: number): { by: number; sd: number } {
   if (seen.by === 'weight' || seen.by === 'droop') return { by: seen.fraction - modelled, sd: seen.sd };

@@ -1,4 +1,4 @@
-import { corrected, type Measured } from './corrections.js';
+import { corrected, FEEL, type Measured } from './corrections.js';
 import type { DayResult } from './day-step.js';
 import type { RootZone } from './root-zone.js';
 
@@ -67,6 +67,15 @@ export function leftInPart(part: FeltPart, zone: RootZone, whole: number, topMm:
 }
 
 /**
+ * "Damp" is a range, not a value: a store modelled inside of it stays where it is, and is only more certain (judgement:
+ * within its own error). Dry and wet are the ends of the scale.
+ */
+function measuredAs(seen: Measured, modelled: number): number {
+  if (seen.only || (seen.by !== 'finger' && seen.by !== 'probe')) return seen.fraction;
+  return Math.min(seen.fraction + FEEL.damp.sd, Math.max(seen.fraction - FEEL.damp.sd, modelled));
+}
+
+/**
  * Corrects the store by a measurement. A weight, water that ran through and a drooping plant cover all of it. A
  * finger or a probe covers the soil down to twice its depth: the deeper store is corrected only by the part of the
  * residual the top can't explain (the off-diagonal gain of a Kalman step in two layers).
@@ -77,7 +86,7 @@ export function correctedStore(store: Store, zone: RootZone, seen: Measured): St
   const share = topShare(zone);
   const part = feltPart(zone, seen, store.topMm);
   if (!part || store.topMm === null) {
-    const better = corrected({ fraction: whole, sd: store.sd }, seen);
+    const better = corrected({ fraction: whole, sd: store.sd }, { ...seen, fraction: measuredAs(seen, whole) });
     if (contradicts(seen, better.fraction - whole)) return { ...store, sd: better.sd };
     const moved = (1 - better.fraction) * taw;
     return { depletionMm: moved, sd: better.sd, topMm: store.topMm === null ? null : Math.max(0, moved) * share };
@@ -87,7 +96,7 @@ export function correctedStore(store: Store, zone: RootZone, seen: Measured): St
   const modelled = leftInPart(part, zone, whole, store.topMm);
   const own = TOP_OWN_SD * (1 - felt);
   const spread = store.sd ** 2 + own ** 2 + seen.sd ** 2;
-  const surprise = seen.fraction - modelled;
+  const surprise = measuredAs(seen, modelled) - modelled;
   // the smaller the part felt, the less the error of its top says about the error of the whole
   const gain = (Math.sqrt(felt) * store.sd ** 2) / spread;
   const topGain = (store.sd ** 2 + own ** 2) / spread;

@@ -75,9 +75,9 @@ function liveWith(place: PlaceFacts, use: number, capacity: number, seed: number
 }
 
 const mean = (xs: readonly number[]): number => xs.reduce((a, b) => a + b, 0) / xs.length;
-/** The mean over some seasons, felt every two days in a pot and every four in a bed. */
+/** The mean over some seasons, felt every four days. */
 function seasons(place: PlaceFacts, use: number, capacity: number) {
-  const all = Array.from({ length: 8 }, (_, i) => liveWith(place, use, capacity, 7 + i, place === POT ? 2 : 4));
+  const all = Array.from({ length: 8 }, (_, i) => liveWith(place, use, capacity, 7 + i, 4));
   return {
     withoutIt: mean(all.map((a) => a.withoutIt)),
     withIt: mean(all.map((a) => a.withIt)),
@@ -97,7 +97,7 @@ const WRONG = [
 
 test('in pots unlike the tables the error after ten finger checks falls by half', () => {
   const found = WRONG.map(([use, capacity]) => seasons(POT, use, capacity));
-  expect(mean(found.map((f) => f.withIt))).toBeLessThan(0.57 * mean(found.map((f) => f.withoutIt)));
+  expect(mean(found.map((f) => f.withIt))).toBeLessThan(0.5 * mean(found.map((f) => f.withoutIt)));
   const [thirsty, frugal] = found as [(typeof found)[0], (typeof found)[0]];
   expect(thirsty.faster).toBeGreaterThan(0.2);
   expect(frugal.faster).toBeLessThan(-0.12);
@@ -108,8 +108,8 @@ test('a finger says less of a deep bed: the error falls a little, and learning c
   expect(mean(found.map((f) => f.withIt))).toBeLessThan(0.93 * mean(found.map((f) => f.withoutIt)));
   for (const place of [POT, BED]) {
     const right = seasons(place, 1, 1);
-    // where the tables are right, a noisy finger costs about one hundredth of the store
-    expect(right.withIt).toBeLessThan(right.withoutIt + 0.015);
+    // where the tables are right, a noisy finger costs less than two hundredths of the store
+    expect(right.withIt).toBeLessThan(right.withoutIt + 0.02);
     expect(Math.abs(right.faster)).toBeLessThan(0.05);
   }
 });

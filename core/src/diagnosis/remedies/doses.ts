@@ -53,7 +53,7 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
     waitDays: plan?.next ? Math.max(1, daysBetween(c.asOf, plan.next.date)) : WEEK_DAYS,
   }),
   mulch: (ctx) => {
-    const area = ctx.case.place.areaM2 ?? ctx.balance.days.at(-1)?.groundM2;
+    const area = ctx.balance.days.at(-1)?.groundM2 ?? ctx.case.place.areaM2;
     // ground area unknown: give the depth only
     if (area == null) return { depthMm: 60 };
     return { depthMm: 60, areaM2: Math.max(0.05, roundTo(area, 2)), litres: toTenth(area * 60) };
