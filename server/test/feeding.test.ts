@@ -20,14 +20,14 @@ async function pots(facts: object = { kind: 'indoors' }) {
   return { ...g, place, plants, fed, feeds };
 }
 
-test('none recorded orders nothing, and the plant’s page asks; fed two weeks ago, the pots are due together, with the amount', async () => {
+test('none recorded orders nothing, and the plant’s page asks; fed six days ago, the pots are due tomorrow, with the amount', async () => {
   const g = await pots();
   expect(await g.feeds()).toEqual([]);
   expect((await g.plantView(g.plants[0]!)).feeding).toMatchObject({
     plan: { kind: 'ask' },
     text: expect.stringMatching(/may only mean it was not written down/),
   });
-  await g.fed(13);
+  await g.fed(6);
   expect(await g.feeds()).toEqual([]);
   expect((await g.plantView(g.plants[0]!)).next).toContainEqual(
     expect.objectContaining({ source: 'feed', dueOn: addDays(TODAY, 1) }),
@@ -104,11 +104,17 @@ test('more than the label, ten times as much, and over 3 g of nitrogen are refus
     .expect(200);
 });
 
-test('in heat it waits: says until when and why, and a tick saves nothing', async () => {
+test('in warm weather half the label; in scorching heat it waits: says until when and why, and a tick saves nothing', async () => {
   const g = await pots({ kind: 'container', cover: 'glasshouse', vents: 'shut' });
   await g.fed(20);
+  const [warm] = await g.feeds();
+  expect(warm).toMatchObject({ why: expect.stringMatching(/half strength twice as often/) });
+  expect([warm!.held, warm!.amount]).toEqual([undefined, expect.stringMatching(/half the label/)]);
+  app.station.ahead = { tMaxC: 36 };
+  await g.weather();
+  app.station.ahead = {};
   const [feed] = await g.feeds();
-  expect(feed!.held!.because).toMatch(/°C is forecast, and feed burns roots in heat/);
+  expect(feed!.held!.because).toMatch(/°C is forecast. Water well/);
   expect(feed!.held!.until > TODAY).toBe(true);
   expect((await g.tick(feed!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   expect((await g.plantView(g.plants[0]!)).records.filter((r) => r.type === 'feeding' && r.day === TODAY)).toEqual([]);

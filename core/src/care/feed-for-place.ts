@@ -30,7 +30,7 @@ export function feedProduct(products: readonly Product[], c: Choosing): Product 
   const own = (p: Product): boolean => 'version' in p;
   const dissolved = (p: Product): boolean => p.dose?.per === 'litre';
   const score = (p: Product): number =>
-    (leadOf(p) === c.lead ? 8 : 0) +
+    (leadOf(p) === c.lead ? 8 : c.lead === 'potash' && hasMorePotash(p) ? 7 : 0) +
     (leadOf(p) === 'balanced' ? 3 : 0) +
     (dissolved(p) === c.isPot ? 2 : 0) +
     (own(p) ? 2.5 : 0);
@@ -44,6 +44,9 @@ export function feedProduct(products: readonly Product[], c: Choosing): Product 
   );
   return fit.reduce<Product | null>((best, p) => (!best || score(p) > score(best) ? p : best), null);
 }
+
+/** Fruit needs about half as much potassium again as nitrogen (UPTAKE_G_PER_KG): a feed like that is a fruit feed too. */
+const hasMorePotash = (p: Product): boolean => p.n > 0 && p.k2o >= 1.5 * p.n;
 
 interface Place {
   plants: number;

@@ -4,12 +4,18 @@ import { disorderRow } from '../diagnosis/tables/disorders.js';
 import { remedyRow } from '../diagnosis/tables/remedies.js';
 import { feedPlan, type FeedPlan, type StarterMethod } from '../nutrition/feed-plan.js';
 import { type LedgerDay, ledgerDays } from '../nutrition/ledger-days.js';
+import { soilSupplyG } from '../nutrition/soil-supply.js';
 import { expectedFruitKg, UPTAKE_G_PER_KG } from '../nutrition/uptake.js';
 import { isPotted } from '../records/place.js';
-import { addDays, type Day } from '../units/day.js';
+import { addDays, type Day, daysBetween } from '../units/day.js';
 import { washedShare } from '../water/leaching.js';
 import { WATER_CROPS } from '../water/crops.js';
 import { seasonClock } from '../water/season.js';
+
+/** Days for which the nitrogen is counted ahead. */
+const WEEKS_AHEAD_DAYS = 42;
+/** Ground of a plant without a balance, m². */
+const USUAL_GROUND_M2 = 0.25;
 
 /** Signs of pale or overfed leaves seen recently. */
 const PALE = 'leaf-yellow-whole-old';
@@ -19,7 +25,8 @@ const BURNT = 'leaf-tip-burn';
 const HEAT_AHEAD_DAYS = 2;
 
 /** Plans a plant's next feed from the same facts that its findings and water use. */
-export function feedingOf({ context: c, report }: PlantAssessment, method: StarterMethod): FeedPlan {
+export function feedingOf(assessed: PlantAssessment, method: StarterMethod): FeedPlan {
+  const { context: c, report } = assessed;
   const { asOf, plant, place, records } = c.case;
   const today = c.balance.days.at(-1);
   const pausing = report.remedies.find((r) => remedyRow(r.remedy).dose === 'pause-feed');
@@ -33,6 +40,7 @@ export function feedingOf({ context: c, report }: PlantAssessment, method: Start
     unfed: plant.sinceStart === true,
     method,
     test: place.soilTest ?? null,
+    leftG: feedingStory(assessed)?.leftG ?? null,
     paleOn: c.present.has(PALE) ? (c.seen.get(PALE)?.date ?? null) : null,
     lush: c.present.has(LUSH),
     hottest: hottest(c),
@@ -61,6 +69,11 @@ function hottest(c: CaseContext): { day: Day; tMaxC: number } | null {
 /** What a plant was fed, and when it needs how much. */
 export interface FeedingStory {
   days: LedgerDay[];
+  /**
+   * nitrogen left in its soil tonight and on each of the coming weeks' days if nothing more is given, g; below 0 it is
+   * short by so much
+   */
+  leftG: number[];
   /** first flowers and first fruit by the crop's calendar, adjusted to the recorded stage */
   flowering: Day | null;
   fruiting: Day | null;
@@ -75,12 +88,14 @@ export function feedingStory({ context: c }: PlantAssessment): FeedingStory | nu
   const from = plant.transplantedOn;
   if (!from || from > asOf) return null;
   const clock = seasonClock(c.case);
+  const groundM2 = c.balance.days.at(-1)?.groundM2 ?? USUAL_GROUND_M2;
   const fruitKg = expectedFruitKg(plant.crop, place);
   const [low, high] = UPTAKE_G_PER_KG[plant.crop].n;
   const washed = new Map(c.waterKnown ? c.balance.days.map((d) => [d.date, washedShare(d)]) : []);
-  const days = ledgerDays({
+  const all = ledgerDays({
     from,
-    to: asOf,
+    to: addDays(asOf, WEEKS_AHEAD_DAYS),
+    soilG: soilSupplyG(place, groundM2, place.soilTest?.nitrogen ?? null),
     fed: records.feeding,
     washedShare: washed,
     season: [low * fruitKg[0], high * fruitKg[1]],
@@ -88,8 +103,10 @@ export function feedingStory({ context: c }: PlantAssessment): FeedingStory | nu
   });
   const onSeasonDay = (day: number): Day => addDays(from, Math.round(day / clock.pace));
   const [ini, dev] = WATER_CROPS[plant.crop].stageDays;
+  const past = daysBetween(from, asOf) + 1;
   return {
-    days,
+    days: all.slice(0, past),
+    leftG: all.slice(past - 1).map((d) => d.soil + d.freed - d.washed - (d.takenLow + d.takenHigh) / 2),
     flowering: onSeasonDay(ini),
     fruiting: onSeasonDay(ini + 0.7 * dev),
     fruitKg,

@@ -1,4 +1,4 @@
-import { TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
+import { SCORCHING_DAY_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
 import type { Crop, Stage } from '../records/plant.js';
 import type { Feeding } from '../records/record-classes.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -36,6 +36,8 @@ export type FeedPlan =
       reason: FeedReason;
       lead: FeedLead;
       strength: 1 | 0.5;
+      /** half strength twice as often, because it is warm: how warm, °C */
+      warmC: number | null;
       everyDays: number | null;
       lastOn: Day | null;
       hold: FeedHold | null;
@@ -61,6 +63,8 @@ export interface FeedQuestion {
   method: StarterMethod;
   /** from a soil test, if there is one */
   test: { nitrogen?: string | null; phosphorus?: string | null } | null;
+  /** nitrogen left on each of the coming days if nothing more is given, from today on, g; null if unknown */
+  leftG?: readonly number[] | null;
   /** day old leaves were last seen pale all over, if that still holds */
   paleOn: Day | null;
   /** dark and lush, seen recently */
@@ -80,13 +84,15 @@ export interface FeedQuestion {
 }
 
 /**
- * Bed plants are fed every 3 to 4 weeks from first fruit, pots every 2 weeks in full growth (common practice); the
- * middle of the range.
+ * Bed plants are fed every 3 to 4 weeks from first fruit, pots every 2 weeks (common practice; the middle of the
+ * range). Where the nitrogen is counted, it decides between this and the shortest interval: a crop that would run short
+ * is fed sooner, pots weekly at label strength in full growth.
  */
-const BED_EVERY_DAYS = 25;
-const POT_EVERY_DAYS = 14;
+const EVERY_DAYS = { bed: { usual: 25, least: 14 }, pot: { usual: 14, least: 7 } } as const;
 /** Days until the next feed after a slow-release one (judgement: release.ts, half of a meal's span and more). */
 const SLOW_EVERY_DAYS = 42;
+/** A feed comes so many days before the nitrogen would run out: leaves do not grow on the last of it (judgement). */
+const BEFORE_SHORT_DAYS = 14;
 /** A starter feed belongs in the first ten days; later the rhythm counts. */
 const STARTER_DAYS = 10;
 /** New roots take up little for three weeks (common practice). */
@@ -123,7 +129,7 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   if (q.crop === 'pepper' && q.stage === 'flowering') return { kind: 'rest', because: 'bloom', until: null };
   if (!q.isPot && !inFruit(q.stage)) return { kind: 'rest', because: 'enough-at-start', until: null };
   if (q.isPot && !inGrowth(q.stage)) return { kind: 'rest', because: 'young', until: null };
-  const every = last && isSlow(last) ? SLOW_EVERY_DAYS : q.isPot ? POT_EVERY_DAYS : BED_EVERY_DAYS;
+  const every = everyDays(q, last);
   const on = last ? addDays(last.date, every) : q.today;
   const lead: FeedLead = q.stage === 'vegetative' ? 'balanced' : 'potash';
   return feed(q, {
@@ -135,6 +141,20 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
     last,
   });
 }
+
+/** Returns the days between the last feed and the next: as usual, or sooner if the nitrogen would not last so long. */
+function everyDays(q: FeedQuestion, last: Feeding | null): number {
+  const { usual, least } = EVERY_DAYS[q.isPot ? 'pot' : 'bed'];
+  const most = last && isSlow(last) ? SLOW_EVERY_DAYS : usual;
+  const shortOn = (q.leftG ?? []).findIndex((grams) => grams < 0);
+  if (!last || shortOn < 0) return most;
+  const days = daysBetween(last.date, q.today) + shortOn - BEFORE_SHORT_DAYS;
+  const shortest = isWarm(q) ? Math.ceil(least / 2) : least;
+  return Math.max(shortest, Math.min(most, days));
+}
+
+/** Warm air does not burn roots, strong solutions do: it is fed half strength, twice as often. */
+const isWarm = ({ hottest }: FeedQuestion): boolean => hottest !== null && hottest.tMaxC >= TOO_HOT_FOR_CARE_C;
 
 const later = (a: Day, b: Day | null): Day => (b !== null && b > a ? b : a);
 
@@ -156,7 +176,8 @@ function feed(q: FeedQuestion, { on, reason, lead, strength = 1, everyDays = nul
     wantedOn: on,
     reason,
     lead,
-    strength: q.burnt ? 0.5 : strength,
+    strength: q.burnt || isWarm(q) ? 0.5 : strength,
+    warmC: isWarm(q) ? q.hottest!.tMaxC : null,
     everyDays,
     lastOn: last?.date ?? null,
     hold: waits,
@@ -167,13 +188,14 @@ function feed(q: FeedQuestion, { on, reason, lead, strength = 1, everyDays = nul
 function holdOf(q: FeedQuestion): FeedHold | null {
   const holds: FeedHold[] = [];
   if (q.paused && q.paused.until > q.today) holds.push({ kind: 'paused', ...q.paused });
-  if (q.hottest && q.hottest.tMaxC >= TOO_HOT_FOR_CARE_C)
+  if (q.hottest && q.hottest.tMaxC >= SCORCHING_DAY_C)
     holds.push({ kind: 'heat', until: addDays(q.hottest.day, 1), hottestC: q.hottest.tMaxC });
   const days = nitrogenWindowDays(q.isPot);
   const grams = q.fed.reduce((sum, f) => sum + nitrogenFreedG(f, addDays(q.today, -days), q.today), 0);
   if (grams > MOST_NITROGEN_G) holds.push({ kind: 'nitrogen', until: addDays(last(q.fed).date, days), grams, days });
   if (q.wet) holds.push({ kind: 'wet', until: addDays(q.today, 1) });
-  else if (q.left !== null && q.left < DRY_LEFT)
+  // watered today, it is fed right after
+  else if (q.left !== null && q.left < DRY_LEFT && q.waterOn !== q.today)
     holds.push({ kind: 'dry', until: later(addDays(q.today, 1), q.waterOn) });
   return holds.sort((a, b) => (a.until < b.until ? 1 : -1))[0] ?? null;
 }

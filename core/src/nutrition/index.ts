@@ -6,3 +6,4 @@ export * from './over-dose.js';
 export * from './release.js';
 export * from './uptake.js';
 export * from './wording.js';
+export * from './soil-supply.js';

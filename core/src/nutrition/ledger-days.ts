@@ -9,7 +9,9 @@ export interface LedgerDay {
   day: Day;
   /** as given, slow feeds whole */
   given: number;
-  /** available so far */
+  /** freed by the soil or the fresh mix so far */
+  soil: number;
+  /** available from feed so far */
   freed: number;
   /** washed out by heavy watering or rain */
   washed: number;
@@ -24,6 +26,8 @@ interface LedgerQuestion {
   fed: readonly Feeding[];
   /** share of the dissolved nitrogen that left with drainage, by day; only where the water is known */
   washedShare: ReadonlyMap<Day, number>;
+  /** what the soil or the fresh mix has freed by a day of the ledger, g; day 0 is the first */
+  soilG: (day: number) => number;
   /** nitrogen for the whole season, low and high, g */
   season: readonly [number, number];
   /** day of the season on the first day, and season days per calendar day */
@@ -48,11 +52,12 @@ export function ledgerDays(q: LedgerQuestion): LedgerDay[] {
       freed += nitrogenFreedG(f, addDays(day, -1), day);
     }
     const share = uptakeShare(i * q.pace);
-    const inSoil = Math.max(0, freed - washed - taken);
+    const soil = q.soilG(i);
+    const inSoil = Math.max(0, soil + freed - washed - taken);
     washed += inSoil * (q.washedShare.get(day) ?? 0);
     // it takes what it needs while some is left
-    taken = Math.min(share * middle, freed - washed);
-    out.push({ day, given, freed, washed, takenLow: share * q.season[0], takenHigh: share * q.season[1] });
+    taken = Math.min(share * middle, soil + freed - washed);
+    out.push({ day, given, soil, freed, washed, takenLow: share * q.season[0], takenHigh: share * q.season[1] });
   }
   return out;
 }

@@ -13,7 +13,7 @@ const LEAD_WORDS: Record<FeedLead, string> = {
 function holdInWords(h: FeedHold, f: Formatter): string {
   switch (h.kind) {
     case 'heat':
-      return `wait until ${f.day(h.until)}: ${f.temperature(h.hottestC)} is forecast, and feed burns roots in heat`;
+      return `wait until ${f.day(h.until)}: ${f.temperature(h.hottestC)} is forecast. Until then water well and shade it`;
     case 'dry':
       return `wait until ${f.day(h.until)}: the soil is dry, and feed burns dry roots. Water first`;
     case 'wet':
@@ -35,7 +35,7 @@ export function feedInWords(p: FeedPlan, today: Day, f: Formatter): string {
     case 'rest':
       return REST_WORDS[p.because] + (p.until ? ` Until ${f.day(p.until)}` : '');
     case 'feed':
-      return `${reasonOf(p, f)}${p.hold ? `; ${holdInWords(p.hold, f)}` : p.on > today ? `: due ${f.day(p.on)}` : ''}`;
+      return `${reasonOf(p, f)}${p.warmC !== null && !p.hold ? `. At ${f.temperature(p.warmC)}: half strength twice as often, in the morning or evening` : ''}${p.hold ? `; ${holdInWords(p.hold, f)}` : p.on > today ? `: due ${f.day(p.on)}` : ''}`;
   }
 }
 

@@ -39,10 +39,10 @@ test('feeding knows what findings and water know: pale leaves, heat ahead, a dry
   const of = (change: object, ahead?: { tMinC: number; tMaxC: number }[]) =>
     feedingOf(assessed({ place: pot, records: watered, ...change }, ahead), 'compost-balanced');
   expect(of({})).toMatchObject({ kind: 'feed', on: ASOF, hold: null });
-  expect(of({}, [{ tMinC: 20, tMaxC: 35 }])).toMatchObject({ hold: { kind: 'heat', until: addDays(ASOF, 2) } });
-  expect(of({ records: { ...watered, watering: everyNDays(1, 4).slice(0, -6) } })).toMatchObject({
-    hold: { kind: 'dry' },
-  });
+  expect(of({}, [{ tMinC: 20, tMaxC: 35 }])).toMatchObject({ hold: null, strength: 0.5, warmC: 35 });
+  expect(of({}, [{ tMinC: 22, tMaxC: 40 }])).toMatchObject({ hold: { kind: 'heat', until: addDays(ASOF, 2) } });
+  // dry, and watered today: it is fed after that
+  expect(of({ records: { ...watered, watering: everyNDays(1, 4).slice(0, -6) } })).toMatchObject({ hold: null });
   expect(of({ observations: [seen('leaf-yellow-whole-old')] })).toMatchObject({ reason: 'pale', strength: 0.5 });
   const burnt = of({
     records: { ...watered, feeding: [feed(3, { n: 20, grams: 40 })] },

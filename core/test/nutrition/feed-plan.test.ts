@@ -1,5 +1,12 @@
 import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
-import { feedInWords, feedPlan, leadOf, nitrogenLeads, type FeedQuestion } from '../../src/nutrition/index.js';
+import {
+  feedInWords,
+  feedPlan,
+  leadOf,
+  nitrogenLeads,
+  soilSupplyG,
+  type FeedQuestion,
+} from '../../src/nutrition/index.js';
 import { ASOF } from '../helpers.js';
 
 const fed = (back: number, more: object = {}) => ({
@@ -110,7 +117,7 @@ test('the starter feed: balanced with compost, by the method, or as the test say
 });
 
 test.each([
-  ['heat', { hottest: { day: addDays(ASOF, 1), tMaxC: 33 } }, addDays(ASOF, 2), /33 °C is forecast/],
+  ['heat', { hottest: { day: addDays(ASOF, 1), tMaxC: 39 } }, addDays(ASOF, 2), /39 °C is forecast/],
   ['dry', { left: 0.1 }, addDays(ASOF, 2), /Water first/],
   ['wet', { wet: true }, addDays(ASOF, 1), /waterlogged/],
   [
@@ -126,12 +133,39 @@ test.each([
   expect(feedInWords(plan, ASOF, METRIC_FORMAT).replaceAll('\u00a0', ' ')).toMatch(words);
 });
 
+test('above 30 °C it is fed half strength, twice as often; dry soil that is watered today is fed after that', () => {
+  const warm = feedPlan(q({ isPot: true, fed: [fed(4)], hottest: { day: ASOF, tMaxC: 34 }, leftG: [-1] }));
+  expect(warm).toMatchObject({ kind: 'feed', on: ASOF, strength: 0.5, warmC: 34, everyDays: 4, hold: null });
+  expect(feedInWords(warm, ASOF, METRIC_FORMAT)).toMatch(/half strength twice as often/);
+  expect(feedPlan(q({ left: 0.1, waterOn: ASOF }))).toMatchObject({ on: ASOF, hold: null });
+});
+
+test('the nitrogen decides how often: weekly at most in a pot if it would run short, as usual if it lasts', () => {
+  const every = (more: Partial<FeedQuestion>) => {
+    const p = feedPlan(q({ fed: [fed(1)], ...more }));
+    return p.kind === 'feed' ? p.everyDays : null;
+  };
+  const lasts = Array.from({ length: 43 }, () => 1);
+  const until = (days: number) => lasts.map((g, i) => (i < days ? g : -g));
+  expect([[-1], until(24), lasts, null].map((leftG) => every({ isPot: true, leftG }))).toEqual([7, 11, 14, 14]);
+  expect([[-1], until(30), lasts, null].map((leftG) => every({ leftG }))).toEqual([14, 17, 25, 25]);
+});
+
+test('a garden soil gives about 6 to 10 g of nitrogen per m² in a season, a fresh mix 0.1 g per litre (from memory)', () => {
+  const bed = soilSupplyG({ kind: 'ground' }, 0.4, null);
+  expect(bed(0)).toBeCloseTo(1.2, 9);
+  expect(bed(120)).toBeCloseTo(3.6, 9);
+  expect(soilSupplyG({ kind: 'ground' }, 0.4, 'low')(120)).toBeCloseTo(bed(120) / 2, 9);
+  expect(soilSupplyG({ kind: 'ground' }, 9, null)(0)).toBe(1.5);
+  expect(soilSupplyG({ kind: 'container', volumeL: 20 }, 0.07, null)(100)).toBe(2);
+});
+
 test('nothing is ever fed into heat, drought, standing water or a pause', () => {
   for (const stage of ['establishing', 'vegetative', 'flowering', 'fruiting', 'ripening', 'late'] as const)
     for (const crop of ['tomato', 'pepper'] as const)
       for (const paleOn of [ASOF, null])
         for (const hold of [
-          { hottest: { day: ASOF, tMaxC: 30 } },
+          { hottest: { day: ASOF, tMaxC: 38 } },
           { left: 0.05 },
           { wet: true },
           { paused: { until: addDays(ASOF, 5), because: 'x' } },

@@ -26,6 +26,7 @@ const ledger = (more: Partial<Parameters<typeof ledgerDays>[0]> = {}) =>
     to: ASOF,
     fed: [fed(50), fed(20)],
     washedShare: new Map(),
+    soilG: () => 0,
     season: [6, 12],
     pace: 1,
     ...more,

@@ -23,10 +23,11 @@ interface Given {
   weather?: WeatherDay[];
   fraction?: number;
   givenL?: number;
+  sd?: number;
   more?: Partial<PlanStart>;
 }
-const days = ({ place = bed, rules = {}, weather = week(), fraction = 0.5, givenL = 0, more = {} }: Given) =>
-  planWeek(aCase({ place }), { state: startOf({ fraction, sd: 0.1 }), since: 4, givenL, ...more }, weather, {
+const days = ({ place = bed, rules = {}, weather = week(), fraction = 0.5, givenL = 0, sd = 0.1, more = {} }: Given) =>
+  planWeek(aCase({ place }), { state: startOf({ fraction, sd }), since: 4, givenL, ...more }, weather, {
     method: 'by-need',
     how: 'drip',
     flowLPerH: 4,
@@ -80,8 +81,10 @@ describe('what the day’s litres consist of', () => {
       expect(first({ rules: { method }, fraction: 0.2 }).of!.limitLeft).toBeNull();
   });
 
-  it('a pot gets a tenth more, so that salts leave; a small one in heat a second time after midday', () => {
-    expect(part({ place: pot }, 'salts')).toBeCloseTo(part({ place: pot }, 'missing') / 10, 6);
+  it('a pot gets a tenth more, so that salts leave, or as much as it may lack; a small one in heat a second time after midday', () => {
+    expect(part({ place: pot, sd: 0 }, 'salts')).toBeCloseTo(part({ place: pot, sd: 0 }, 'missing') / 10, 6);
+    // the less is known of its store, the more
+    expect(part({ place: pot, sd: 0.15 }, 'salts')).toBeCloseTo(0.15 * first({ place: pot }).of!.inReachL, 6);
     expect(part({ place: { ...pot, volumeL: 5 }, weather: week(0, 37) }, 'midday')).toBeGreaterThan(0);
     expect(part({ place: bed }, 'salts')).toBe(0);
   });

@@ -17,7 +17,10 @@ import { TreatmentsService } from '../treatments/treatments.service.js';
 
 /** Per bed, and per plant in it, minutes (judgement). */
 const MINUTES = { place: 3, plant: 1 } as const;
-const CAUTIONS = ['On damp soil, not in heat.', 'Always follow the label; more is not better.'];
+const CAUTIONS = [
+  'On damp soil: water first. In warm weather early or late in the day.',
+  'Always follow the label; more is not better.',
+];
 
 /** Plants of one bed fed alike on one day. */
 interface Group {

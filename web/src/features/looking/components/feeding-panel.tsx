@@ -29,6 +29,7 @@ export function FeedingPanel({ view }: { view: PlantView }) {
               [
                 ['Nitrogen given', now.given],
                 ['released so far', now.freed],
+                ['from the soil or mix', now.soil],
                 ['washed out', story.washingKnown ? now.washed : null],
               ] as const
             ).map(([what, grams]) => (
@@ -48,8 +49,8 @@ export function FeedingPanel({ view }: { view: PlantView }) {
             <SupplyChart story={story} />
           </Suspense>
           <p className="text-sm text-soft">
-            Estimated for {format.kilograms(story.fruitKg[0])} to {format.kilograms(story.fruitKg[1])} of fruit, not
-            counting what the soil supplies. More nitrogen makes leaves, not fruit.
+            Estimated for {format.kilograms(story.fruitKg[0])} to {format.kilograms(story.fruitKg[1])} of fruit. What
+            the soil or mix supplies is the usual amount. More nitrogen makes leaves, not fruit.
           </p>
         </>
       )}

@@ -9,7 +9,7 @@ export default function SupplyChart({ story }: { story: FeedingStory }) {
   const format = useFormat();
   const data = story.days.map((d) => ({
     day: d.day,
-    supply: Math.max(0, d.freed - d.washed),
+    supply: Math.max(0, d.soil + d.freed - d.washed),
     want: [d.takenLow, d.takenHigh] as [number, number],
   }));
   const last = data.at(-1)!;
