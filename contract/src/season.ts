@@ -54,6 +54,8 @@ export interface PlantingOnView {
   variety: string;
   place: string;
   seeds: SeedNeed;
+  /** other plants of that year that stand in its bed */
+  standing: number;
   rotation: Rotation;
   rotationText: string;
   /** too many for its bed, too small a pot, or too late to ripen: each in a sentence */

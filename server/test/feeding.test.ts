@@ -114,7 +114,7 @@ test('in warm weather half the label; in scorching heat it waits: says until whe
   await g.weather();
   app.station.ahead = {};
   const [feed] = await g.feeds();
-  expect(feed!.held!.because).toMatch(/°C is forecast. Water well/);
+  expect(feed!.held!.because).toMatch(/°C is forecast. Until then water well and shade it/);
   expect(feed!.held!.until > TODAY).toBe(true);
   expect((await g.tick(feed!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   expect((await g.plantView(g.plants[0]!)).records.filter((r) => r.type === 'feeding' && r.day === TODAY)).toEqual([]);

@@ -72,6 +72,42 @@ test('planned where it stood last year or where a wilt was: warned; with the let
   });
 });
 
+test('what stands in a bed counts for what is planned there this year', async () => {
+  const g = await garden();
+  for (const name of ['A', 'B']) await g.plant(g.bed, { name });
+  await g.planting({ year: 2026, count: 6 });
+  expect((await g.season(2026)).plantings[0]).toMatchObject({
+    standing: 2,
+    rotationText: '2 plants stand here this year; none before is recorded.',
+    warnings: [expect.stringMatching(/^8 plants are too many here/)],
+  });
+});
+
+test('a step of raising waits for the one before, is overtaken in time, and too late to sow is said with what helps', async () => {
+  const g = await garden();
+  const variety = await g.variety({ daysToMaturity: 75 });
+  const steps = async () => (await g.raising()).map((t) => t.key.split(':')[2]).sort();
+  const { id } = await g.planting({ year: 2026, varietyId: variety, sownOn: '2026-02-20' });
+  await g.goTo('2026-03-10');
+  expect(await steps()).toEqual(['light', 'look', 'thin', 'tray']);
+  // hardening waits for the larger pot, planting out for hardening
+  await g.goTo('2026-04-20');
+  expect(await steps()).toEqual(['look', 'pot', 'tray']);
+  await g.tick(`raise:${id}:pot`).expect(200);
+  expect(await steps()).toEqual(['harden', 'look']);
+  // nothing was ticked, and May is over: what is left is to plant out
+  await g.goTo('2026-06-10');
+  expect(await steps()).toEqual(['look', 'out', 'tray']);
+  await g.agent.delete(g.url(`/plantings/${id}`)).expect(204);
+  await g.planting({ year: 2026, varietyId: variety });
+  await g.goTo('2026-07-10');
+  expect(await g.raising()).toMatchObject([
+    { title: 'Too late to sow Red one', held: { because: expect.stringMatching(/buy plants by 31 July/) } },
+  ]);
+  await g.goTo('2026-08-10');
+  expect(await g.raising()).toEqual([]);
+});
+
 test('too many for the bed, too slow for the summer, planted before its sowing: warned or refused, with what would fit', async () => {
   const g = await garden();
   const late = await g.variety({ name: 'Late one', daysToMaturity: 180 });

@@ -73,7 +73,7 @@ export function rotationOf({ place, year, shields }: RotationQuestion): Rotation
 const named = (list: readonly DisorderCode[]): string => list.map((d) => disorderRow(d).label.toLowerCase()).join(', ');
 
 /** Says what argues against it, and what would fit. */
-export function rotationInWords(r: Rotation, place: { kind: PlaceKind }, crop: Crop): string {
+export function rotationInWords(r: Rotation, place: { kind: PlaceKind; standing?: number }, crop: Crop): string {
   const potted = isPotted(place);
   const parts: string[] = [];
   if (r.verdict === 'soil-borne')
@@ -89,7 +89,9 @@ export function rotationInWords(r: Rotation, place: { kind: PlaceKind }, crop: C
   else
     parts.push(
       r.lastYear === null
-        ? `No ${crop} or relative is recorded here.`
+        ? place.standing
+          ? `${place.standing} ${place.standing === 1 ? 'plant stands' : 'plants stand'} here this year; none before is recorded.`
+          : `No ${crop} or relative is recorded here before.`
         : potted
           ? 'A pot with fresh mix starts clean.'
           : `The same family last grew here in ${r.lastYear}: long enough ago.`,

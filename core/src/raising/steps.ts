@@ -16,6 +16,11 @@ const THIN_DAYS = 14;
  */
 export const lightOn = (sownOn: Day): Day => addDays(sownOn, UP_DAYS);
 /**
+ * Days after sowing on which the light has long been seen to, and on which seedlings are too large to thin (judgement:
+ * three and six weeks). A step that nobody answered by then is overtaken.
+ */
+export const OVERTAKEN_DAYS = { light: 21, thin: 42 } as const;
+/**
  * Returns the day on which to thin seedlings.
  * @example thinOn('2026-03-01') // '2026-03-15'
  */

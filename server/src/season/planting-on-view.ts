@@ -24,10 +24,10 @@ import {
   type Gate,
   type HardeningPlan,
 } from '@candid-leaf/core/setting-out';
-import { addDays } from '@candid-leaf/core/units';
+import { addDays, type Day } from '@candid-leaf/core/units';
 import { progressIn } from '../assessment/growth.js';
 import { weatherIn } from '../assessment/weather-lists.js';
-import type { GardenSnapshot } from '../assessment/snapshots.service.js';
+import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { VarietyEntity } from '../varieties/variety.entity.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -127,6 +127,19 @@ export function hardeningOf(s: GardenSnapshot, p: PlantingEntity): HardeningPlan
   return hardeningPlan({ startOn: p.hardenFrom, today: s.today, done: p.outDays ?? [], weather: weatherIn(s) });
 }
 
+/**
+ * Returns whether seed sown today would come too late to ripen before frost, and the last day on which bought plants
+ * still would; null while there is time, or where there is no frost.
+ */
+export function tooLateToSow(s: GardenSnapshot, p: PlantingEntity): { buyBy: Day | null } | null {
+  const { bands } = datesOfPlanting(s, p);
+  const [sow, last] = ['sow', 'last-planting'].map((what) => bands.find((b) => b.what === what));
+  if (!sow || !last || s.today <= sow.to) return null;
+  const raisedDays = -sow.of.days[1];
+  if (addDays(s.today, raisedDays) <= last.to) return null;
+  return { buyBy: s.today <= last.to ? last.to : null };
+}
+
 /** Returns whether it can be planted out today; null if it is too early to ask, or it is out. */
 export function gateOf(s: GardenSnapshot, p: PlantingEntity): Gate | null {
   const place = placeOf(s, p);
@@ -159,6 +172,7 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
   const place = placeOf(s, p);
   const shields = shieldsFrom(variety?.letters, p.crop);
   const history = place ? groundOf(place) : [];
+  const standing = place ? standingBeside(s, place, p) : 0;
   const rotation = rotationOf({ place: { kind: place?.kind ?? 'ground', history }, year: p.year, shields });
   const gate = gateOf(s, p);
   return {
@@ -166,13 +180,14 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
     variety: varietyName(variety, p.crop),
     place: place?.name ?? '',
     seeds: seedsFor(p.count),
+    standing,
     rotation,
-    rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground' }, p.crop),
+    rotationText: rotationInWords(rotation, { kind: place?.kind ?? 'ground', standing }, p.crop),
     warnings: [
       ...shadeFaults(place?.sunHours, p.crop, 'placeId').map((f) => `${f.reason}.`),
       ...againstAim(p, variety),
       ...againstPlace(variety, history, p.year),
-      ...crowding(p, place),
+      ...crowding(p, place, standing),
       ...tooLong(s, p),
     ],
     hardening: hardeningOf(s, p),
@@ -180,6 +195,12 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
     gateText: gate && gateInWords(gate, s.format),
   };
 }
+
+/** Returns how many other plants of the same year stand in a bed. */
+const standingBeside = (s: GardenSnapshot, place: PlaceEntity, p: PlantingEntity): number =>
+  livePlantsIn(s, place.id).filter(
+    (x) => !plantIds(p).includes(x.id) && x.transplantedOn !== null && yearOf(s, x.transplantedOn) === p.year,
+  ).length;
 
 const againstAim = (p: PlantingEntity, variety: VarietyEntity | undefined): string[] => {
   const text = aimAgainst(p.aim, variety ?? { crop: p.crop });
@@ -207,7 +228,7 @@ function againstPlace(variety: VarietyEntity | undefined, history: readonly Earl
   );
 }
 
-function crowding(p: PlantingEntity, place: PlaceEntity | undefined): string[] {
+function crowding(p: PlantingEntity, place: PlaceEntity | undefined, standing: number): string[] {
   if (!place) return [];
   if (isPotted(place)) {
     const least = leastPotL(p.crop);
@@ -217,7 +238,7 @@ function crowding(p: PlantingEntity, place: PlaceEntity | undefined): string[] {
   }
   if (!place.lengthM || !place.widthM) return [];
   const bed = { lengthM: place.lengthM, widthM: place.widthM };
-  return crowdingFaults(bed, p.count, spacingOf(p.crop), 'count').map((f) => `${f.reason}.`);
+  return crowdingFaults(bed, p.count + standing, spacingOf(p.crop), 'count').map((f) => `${f.reason}.`);
 }
 
 function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {

@@ -14,6 +14,9 @@ export function stepOn(s: GardenSnapshot, p: PlantingEntity): number | null {
   return hardeningOf(s, p)?.days.find((d) => d.day === s.today)?.step ?? null;
 }
 
+/** So long after the planting-out day plants were hardened off, whether it was ticked or not (judgement). */
+const UNTICKED_DAYS = 10;
+
 /** Tasks from tray to bed: each day of hardening off, and planting out as soon as possible. */
 export function outTasks(s: GardenSnapshot, p: PlantingEntity, boneDry: boolean): Task[] {
   const place = placeOf(s, p);
@@ -22,9 +25,17 @@ export function outTasks(s: GardenSnapshot, p: PlantingEntity, boneDry: boolean)
   const from = (what: string) => bands.find((b) => b.what === what)!.from;
   const variety = varietyName(s.varietyOf(p), p.crop);
   const task = makerOf(p, place);
+  const out = from('plant-out');
+  // one waits for the other, until its time has come whatever was ticked
+  const potted = p.pottedOn !== null || s.today >= out;
+  const hardened = p.hardenFrom !== null || s.today >= addDays(out, UNTICKED_DAYS);
   return [
-    ...(p.hardenFrom ? hardeningTask(s, p, task, variety) : [beginTask(task, variety, from('harden'))]),
-    ...outTask(s, p, place, { task, variety, from: from('plant-out'), boneDry }),
+    ...(p.hardenFrom
+      ? hardeningTask(s, p, task, variety)
+      : potted && !hardened
+        ? [beginTask(task, variety, from('harden'))]
+        : []),
+    ...(hardened || s.today >= out ? outTask(s, p, place, { task, variety, from: out, boneDry }) : []),
   ];
 }
 

@@ -1,10 +1,21 @@
 import { leftOf, seedsFor } from '@candid-leaf/core/planning';
-import { actsAfter, lightOn, nextLookOn, thinOn, trayWater } from '@candid-leaf/core/raising';
+import { actsAfter, lightOn, nextLookOn, OVERTAKEN_DAYS, thinOn, trayWater } from '@candid-leaf/core/raising';
+import { type Day, daysBetween } from '@candid-leaf/core/units';
 import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
 import type { Task } from '../../today/task-source.js';
 import type { PlantingEntity } from '../planting.entity.js';
-import { datesOfPlanting, varietyName, placeOf } from '../planting-on-view.js';
-import { makerOf } from './make.js';
+import { datesOfPlanting, tooLateToSow, varietyName, placeOf } from '../planting-on-view.js';
+import { makerOf, type Make } from './make.js';
+
+/** Sown now it would not ripen, but bought plants still would. It cannot be done: the season's page has what can. */
+const lateTask = (s: GardenSnapshot, task: Make, variety: string, buyBy: Day): Task =>
+  task('late', {
+    title: `Too late to sow ${variety}`,
+    why: `Sown now it would not ripen here. Buy plants by ${s.format.day(buyBy)}, or delete it on the season’s page`,
+    dueOn: s.today,
+    minutes: 0,
+    held: { until: buyBy, because: `too late to sow: buy plants by ${s.format.day(buyBy)}, or skip it this year` },
+  });
 
 /** From seed to pot: sowing, light, thinning, water from below, checks, potting on. */
 export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
@@ -15,7 +26,9 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   const variety = varietyName(s.varietyOf(p), p.crop);
   const task = makerOf(p, place);
   const { cells, seeds } = seedsFor(p.count);
-  if (!p.sownOn)
+  if (!p.sownOn) {
+    const late = tooLateToSow(s, p);
+    if (late) return late.buyBy ? [lateTask(s, task, variety, late.buyBy)] : [];
     return [
       task('sow', {
         title: `Sow ${variety}`,
@@ -26,9 +39,11 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
         cautions: ['Light close above, a fan on, warmth below. Water from below and empty the tray afterwards.'],
       }),
     ];
+  }
   const tasks: Task[] = [];
   const young = !p.pottedOn && !p.hardenFrom;
-  if (!p.litOn && young)
+  const age = daysBetween(p.sownOn, s.today);
+  if (!p.litOn && young && age < OVERTAKEN_DAYS.light)
     tasks.push(
       task('light', {
         title: `Light and air for ${variety}`,
@@ -37,7 +52,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
         minutes: 5,
       }),
     );
-  if (!p.thinnedOn && young)
+  if (!p.thinnedOn && young && age < OVERTAKEN_DAYS.thin)
     tasks.push(
       task('thin', {
         title: `Thin ${variety}`,

@@ -19,6 +19,8 @@ interface Props {
   place: PlaceDto;
   count: number;
   crop: Crop;
+  /** other plants in it */
+  standing?: number;
   spots?: readonly PlantSpot[] | null | undefined;
   /** plants can be moved, by drag or keyboard */
   onMove?: (spots: Spot[]) => void;
@@ -30,7 +32,7 @@ const STEP_M = 0.05;
 const FINGER_PX = 44;
 
 /** A bed from above, to scale: plants, the room each needs, and which are too close. */
-export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props) {
+export function BedFromAbove({ place, count, crop, standing = 0, spots: laid, onMove }: Props) {
   const f = useFormat();
   const ground = useRef<HTMLDivElement>(null);
   const { lengthM, widthM } = place;
@@ -57,7 +59,7 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
       ref={ground}
       {...(onMove
         ? { role: 'group', 'aria-label': `${place.name} from above: move the plants` }
-        : { role: 'img', 'aria-label': `${place.name} from above: ${count} of at most ${room} plants` })}
+        : { role: 'img', 'aria-label': `${place.name} from above: ${count + standing} of at most ${room} plants` })}
       className="relative rounded-md bg-moist"
       style={{
         aspectRatio: `${lengthM} / ${widthM}`,
@@ -95,7 +97,8 @@ export function BedFromAbove({ place, count, crop, spots: laid, onMove }: Props)
         )}
       </Scroller>
       <figcaption className="text-sm text-soft">
-        {f.metres(lengthM)} by {f.metres(widthM)}: {count} of at most {room} plants; each needs{' '}
+        {f.metres(lengthM)} by {f.metres(widthM)}: {count}
+        {standing > 0 && ` and ${standing} that stand there,`} of at most {room} plants; each needs{' '}
         {f.centimetres(least * 100)} to {f.centimetres(most * 100)}.{' '}
         {near.length > 0 && (
           <strong className="text-ripe">

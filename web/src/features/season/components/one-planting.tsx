@@ -42,7 +42,15 @@ export function OnePlanting({ of: p, view, past, onEdit }: Props) {
           {p.gateText && <p className="mt-1">{p.gateText}</p>}
         </>
       )}
-      {place && <BedFromAbove place={place} count={planting.count} crop={planting.crop} spots={planting.spots} />}
+      {place && (
+        <BedFromAbove
+          place={place}
+          count={planting.count}
+          standing={p.standing}
+          crop={planting.crop}
+          spots={planting.spots}
+        />
+      )}
       {!past && !planting.plantedOn && (
         <div className="mt-1 -ml-3 flex flex-wrap">
           <Button look="quiet" onClick={onEdit} aria-label={`Edit ${p.variety}, ${p.place}`}>
