@@ -4,7 +4,7 @@ import type { Crop } from '../records/plant.js';
 import type { Day } from '../units/day.js';
 import { type CorrectedBy, type Estimate, grown, type Measured, MOST_ERROR } from './corrections.js';
 import { stepDay } from './day-step.js';
-import type { Learned } from './learning.js';
+import type { Learned } from './learned.js';
 import { evaporated } from './evaporation.js';
 import { depletionFraction } from './root-zone.js';
 import type { Demand } from './season.js';

@@ -1,7 +1,7 @@
 import type { Crop, Stage } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
-import { Column, groundOf, LAYER_CM, LAYERS, MIX } from './soil';
-import type { SeasonGarden } from './climates';
+import { Column, groundOf, LAYER_CM, LAYERS, MIX } from './soil.js';
+import type { SeasonGarden } from './climates.js';
 
 /** What the air does to a plant on one day, where it stands. */
 export interface Air {

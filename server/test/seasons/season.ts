@@ -3,13 +3,13 @@ import type { GardenView, TaskDto } from '@candid-leaf/contract';
 import { remedyRow } from '@candid-leaf/core/diagnosis';
 import { isPotted } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import { growPlant } from '../../../core/test/growth/simulated-plant';
-import { groupTasks } from '../../../web/src/features/garden/today/group-tasks';
-import type { App } from '../app';
-import { gardenOf } from '../gardening';
-import type { SeasonGarden } from './climates';
-import { LivingPlant, meadowMm } from './plant-in-ground';
-import { type Habit, type Living, Worker } from './work';
+import { growPlant } from '../../../core/test/growth/simulated-plant.js';
+import { groupTasks } from '../../../web/src/features/garden/today/group-tasks.js';
+import type { App } from '../app.js';
+import { gardenOf } from '../gardening.js';
+import type { SeasonGarden } from './climates.js';
+import { LivingPlant, meadowMm } from './plant-in-ground.js';
+import { type Habit, Worker } from './work.js';
 
 /** What a simulated season came to. */
 export interface Outcome {
@@ -100,7 +100,7 @@ export async function liveSeason(
     lengthM: null,
     widthM: null,
   });
-  const living = new Map() as Map<string, Living extends ReadonlyMap<string, infer V> ? V : never>;
+  const living = new Map<string, { placeId: string; plant: LivingPlant }>();
   const places = {
     bed: { kind: at.kind, ...(at.kind === 'tunnel-bed' ? { vents: 'open' as const } : {}) },
     pot: { kind: 'container' as const },
@@ -155,26 +155,6 @@ export async function liveSeason(
       plantDays++;
       if (state.dry) dry++;
       else if (state.wet) wet++;
-      if (process.env.SEASON_TRACE === onView.plant.name || (process.env.SEASON_TRACE === 'dry' && state.dry))
-        console.info(
-          [
-            onView.plant.name,
-            today,
-            plant.now.stage,
-            onView.growth.stage,
-            plant.now.heightM.toFixed(2),
-            'left',
-            plant.fullness.toFixed(2),
-            onView.fractionAvailable?.toFixed(2),
-            JSON.stringify(onView.next),
-            open.tMaxC,
-            open.rainMm,
-            'nitrogen',
-            plant.needG.toFixed(1),
-            (plant.had.fed + plant.had.soil - plant.had.washed).toFixed(1),
-            view.today.map((t) => (t.held ? `(${t.title})` : t.title)).join('; '),
-          ].join(' '),
-        );
     }
   }
   const sorted = [...lines].sort((a, b) => a - b);

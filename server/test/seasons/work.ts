@@ -2,8 +2,8 @@ import type { GardenView, RecordDto, TaskDto } from '@candid-leaf/contract';
 import type { RecordType } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
-import type { gardenOf } from '../gardening';
-import type { LivingPlant } from './plant-in-ground';
+import type { gardenOf } from '../gardening.js';
+import type { LivingPlant } from './plant-in-ground.js';
 
 /** How somebody follows Today. */
 export interface Habit {
