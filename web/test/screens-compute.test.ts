@@ -96,7 +96,7 @@ test('the comparison of watering methods gets measured days since planting, 200 
       garden: { latitude: 45, longitude: 9, elevationM: 100, today: day(300) },
       place: { kind },
       plant: { transplantedOn },
-      report: { water: { daily: [{ soilM2: 0.3 }] } },
+      report: { water: { daily: [{ groundM2: 0.3 }] } },
       weather: Array.from({ length: 320 }, (_, i) => ({ day: day(i), kind: i > 300 ? 'forecast' : 'observed' })),
       records: [
         { type: 'watering', data: { date: day(9) } },

@@ -1,16 +1,8 @@
 import type { PlaceFacts } from '../records/facts.js';
 import { addDays, type Day } from '../units/day.js';
 import { grown, type Measured, MOST_ERROR } from './corrections.js';
-import {
-  carried,
-  doubtOfUse,
-  isChanged,
-  type Learned,
-  learnedAnew,
-  learnedFrom,
-  nothingLearned,
-  withLearned,
-} from './learning.js';
+import { carried, doubtOfUse, isChanged, learnedAnew, learnedFrom, nothingLearned, withLearned } from './learning.js';
+import type { Learned } from './learned.js';
 import type { BalanceDay, RunState } from './run.js';
 import type { Demand } from './season.js';
 import type { RootZone } from './root-zone.js';

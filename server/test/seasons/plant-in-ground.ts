@@ -32,6 +32,8 @@ const WET_DAYS = 2;
 /** Leaves of a plant in full growth, m², and the leaves that shade their ground fully: three layers (from memory). */
 const LEAVES_M2: Record<Crop, number> = { tomato: 2.6, pepper: 1 };
 const FULL_LAYERS = 3;
+/** Height at which they have them, m; before, leaves grow with height and width (judgement). */
+const GROWN_M: Record<Crop, number> = { tomato: 1.6, pepper: 0.7 };
 /** What leaves breathe out in full sun, over what a meadow does. */
 const LEAVES_OVER_MEADOW = 1.1;
 /** Dry matter made from light caught, g per MJ of all radiation (about half of it usable), from memory. */
@@ -113,9 +115,8 @@ export class LivingPlant {
     const { potL, areaM2, crop } = this.setting;
     const { heightM } = this.now;
     const tMean = (air.tMinC + air.tMaxC) / 2;
-    const full = crop === 'tomato' ? 1.6 : 0.6;
     const most = potL === null ? LEAVES_M2[crop] : Math.min(LEAVES_M2[crop], 0.25 + 0.05 * potL);
-    const leaves = most * Math.min(1, (heightM / full) ** 1.6);
+    const leaves = most * Math.min(1, (heightM / GROWN_M[crop]) ** 2);
     const shades =
       potL === null ? areaM2 * (1 - Math.exp((-0.9 * leaves) / (areaM2 * FULL_LAYERS * 0.5))) : leaves / FULL_LAYERS;
     if (this.outside) {
