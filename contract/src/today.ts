@@ -25,8 +25,11 @@ export const TASK_SOURCES = [
   'trial',
   'walk',
 ] as const;
-/** What Today asks about the time before the records began, and once a week about a timer. */
-export const SO_FAR_ASKS = ['tied', 'cut', 'fed', 'mulched', 'timer'] as const;
+/**
+ * What Today asks about the time before the records began; once a week about a timer; and whether an unsure variety is
+ * right, once its fruit shows.
+ */
+export const SO_FAR_ASKS = ['tied', 'cut', 'fed', 'mulched', 'timer', 'variety'] as const;
 /** One of these questions. */
 export type SoFarAsk = (typeof SO_FAR_ASKS)[number];
 

@@ -80,6 +80,8 @@ export interface PlantView {
   place: PlaceDto;
   /** `stage` and `heightM` are what was last entered in its form */
   plant: PlantDto;
+  /** name of its variety, if known */
+  variety: string | null;
   growth: GrowthDto;
   /** archived: everything is as on that day */
   ended: { on: Day; because: PlantEnd | null } | null;

@@ -58,3 +58,23 @@ test('"not cut yet" starts the cuts, and a short or bushy plant is not asked abo
   const asks = (await g.due('so-far')).find((t) => t.placeId === bush)?.asks;
   expect(asks).toEqual(['fed', 'mulched']);
 });
+
+test('a variety nobody was sure of is asked about once its fruit colours; a tick settles it, and undone it is asked again', async () => {
+  const g = await garden('2026-05-20', '2026-05-21');
+  const id = '01890000-0000-7000-8000-00000000aa01';
+  await g.agent.put(g.url('/varieties')).send({ id, name: 'Red one', crop: 'tomato' }).expect(200);
+  const unsure = { varietyId: id, varietyUnsure: true };
+  const green = await g.plant(g.bed, { name: 'Green', ...unsure, stage: 'flowering' });
+  expect((await g.plantView(green)).variety).toBe('Red one');
+  const asked = async () => (await g.due('so-far')).filter((t) => t.asks?.includes('variety'));
+  expect(await asked()).toEqual([]);
+  const own = await g.plant(g.bed, { name: 'Seven', ...unsure, stage: 'ripening' });
+  const [task, ...others] = await asked();
+  expect(others).toEqual([]);
+  expect(task).toMatchObject({ title: 'Is it Red one? Seven', plantId: own });
+  await g.tick(task!.key).expect(200);
+  expect(await asked()).toEqual([]);
+  expect((await g.plantView(own)).plant.varietyUnsure).toBeNull();
+  await g.untick(task!.key).expect(204);
+  expect((await asked()).map((t) => t.key)).toEqual([task!.key]);
+});

@@ -2,10 +2,12 @@ import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
 import {
   feedInWords,
   feedPlan,
+  type FeedQuestion,
+  holdForDose,
   leadOf,
   nitrogenLeads,
+  overDoseFaults,
   soilSupplyG,
-  type FeedQuestion,
 } from '../../src/nutrition/index.js';
 import { ASOF } from '../helpers.js';
 
@@ -158,6 +160,25 @@ test('a garden soil gives about 6 to 10 g of nitrogen per m² in a season, a fre
   expect(soilSupplyG({ kind: 'ground' }, 0.4, 'low')(120)).toBeCloseTo(bed(120) / 2, 9);
   expect(soilSupplyG({ kind: 'ground' }, 9, null)(0)).toBe(1.5);
   expect(soilSupplyG({ kind: 'container', volumeL: 20 }, 0.07, null)(100)).toBe(2);
+});
+
+test('a dose waits until it may be recorded: what is proposed is never refused', () => {
+  for (const isPot of [true, false])
+    for (const [back, grams] of [
+      [2, 50],
+      [9, 70],
+      [13, 74],
+      [27, 60],
+      [1, 5],
+    ] as const) {
+      const earlier = [fed(back, { grams }), fed(back + 3, { grams: 20 })];
+      const dose = fed(0, { grams: 20 });
+      const hold = holdForDose(dose, earlier, isPot, ASOF);
+      const refused = (date: string) =>
+        overDoseFaults({ ...dose, date }, { isPot, earlier, labelGrams: null }, '').length > 0;
+      expect(hold !== null).toBe(refused(ASOF));
+      if (hold) expect([refused(hold.until), refused(addDays(hold.until, -1))]).toEqual([false, true]);
+    }
 });
 
 test('nothing is ever fed into heat, drought, standing water or a pause', () => {

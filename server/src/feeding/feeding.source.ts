@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { PlantAssessment } from '@candid-leaf/core/assessment';
 import { feedForPlace, feedingOf, feedingRecord, feedProduct, type FeedForPlace } from '@candid-leaf/core/care';
-import { feedInWords, type FeedPlan } from '@candid-leaf/core/nutrition';
+import { feedInWords, type FeedHold, type FeedPlan, holdForDose } from '@candid-leaf/core/nutrition';
 import type { Product } from '@candid-leaf/core/products';
-import { isPotted } from '@candid-leaf/core/records';
+import { type Feeding, isPotted } from '@candid-leaf/core/records';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
@@ -22,12 +22,20 @@ const CAUTIONS = [
   'Always follow the label; more is not better.',
 ];
 
+/** A plant with its next feed, and the feeds before. */
+interface Planned {
+  plant: PlantEntity;
+  plan: FeedPlan;
+  fed: readonly Feeding[];
+}
+
 /** Plants of one bed fed alike on one day. */
 interface Group {
   place: PlaceEntity;
   plants: PlantEntity[];
   plan: Extract<FeedPlan, { kind: 'feed' }>;
   feed: FeedForPlace | null;
+  fed: (readonly Feeding[])[];
 }
 
 /** Feeds that are due, bed by bed, with product and amount; and the check a week after a trial feed. */
@@ -80,14 +88,10 @@ export class FeedingSource extends RecordingSource {
     return this.treatments.plantsWith(s.garden.id, (r) => r.dose === 'light-feed');
   }
 
-  private async plansIn(
-    s: GardenSnapshot,
-    place: PlaceEntity,
-    elsewhere: ReadonlySet<string>,
-  ): Promise<{ plant: PlantEntity; plan: FeedPlan }[]> {
+  private async plansIn(s: GardenSnapshot, place: PlaceEntity, elsewhere: ReadonlySet<string>): Promise<Planned[]> {
     return (await this.assessments.plantsIn(s, place))
       .filter(({ plant }) => !elsewhere.has(plant.id))
-      .map(({ plant, own }) => ({ plant, plan: planOf(s, own) }));
+      .map(({ plant, own }) => ({ plant, plan: planOf(s, own), fed: own.context.case.records.feeding }));
   }
 }
 
@@ -101,18 +105,29 @@ const idOf = (g: Pick<Group, 'place' | 'plants'>): string => `${g.place.id}:${g.
 function groupsOf(
   s: GardenSnapshot,
   place: PlaceEntity,
-  plans: readonly { plant: PlantEntity; plan: FeedPlan }[],
+  plans: readonly Planned[],
   products: readonly Product[],
 ): Group[] {
   const alike = new Map<string, Group>();
-  for (const { plant, plan } of plans) {
+  for (const { plant, plan, fed } of plans) {
     if (plan.kind !== 'feed') continue;
     const key = [plan.on, plan.reason, plan.lead, plan.strength, plan.hold?.kind].join(' ');
-    const group = alike.get(key) ?? { place, plants: [], plan, feed: null };
+    const group = alike.get(key) ?? { place, plants: [], plan, feed: null, fed: [] };
     group.plants.push(plant);
+    group.fed.push(fed);
     alike.set(key, group);
   }
-  return [...alike.values()].map((g) => ({ ...g, feed: feedOf(s, g, products) }));
+  return [...alike.values()].map((g) => withinLimit(s, { ...g, feed: feedOf(s, g, products) }));
+}
+
+/** The dose of a group waits if for one of its plants it would bring too much nitrogen. */
+function withinLimit(s: GardenSnapshot, g: Group): Group {
+  const { feed, plan, place } = g;
+  if (!feed || plan.hold) return g;
+  const own = feedingRecord(feed, s.today);
+  const holds = g.fed.flatMap((fed) => holdForDose(own, fed, isPotted(place), s.today) ?? []);
+  const hold = holds.reduce<FeedHold | null>((a, b) => (a && a.until > b.until ? a : b), null);
+  return hold && hold.until > plan.on ? { ...g, plan: { ...plan, hold, on: hold.until } } : g;
 }
 
 function feedOf(s: GardenSnapshot, { place, plants, plan }: Group, products: readonly Product[]): FeedForPlace | null {

@@ -3,13 +3,15 @@ import { SO_FAR_ASKS, type SoFarAsk } from '@candid-leaf/contract';
 import type { PlantAssessment } from '@candid-leaf/core/assessment';
 import { cutsOf, supportOf } from '@candid-leaf/core/care';
 import { daysBetween } from '@candid-leaf/core/units';
+import type { EntityManager } from 'typeorm';
 import { TIMER_ASKED_EVERY_DAYS, timerOn } from '@candid-leaf/core/water';
 import { Assessments } from '../assessment/assessments.service.js';
 import { timersOf } from '../assessment/timed.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { planOf } from '../feeding/feeding.source.js';
 import type { PlaceEntity } from '../places/place.entity.js';
-import type { PlantEntity } from '../plants/plant.entity.js';
+import { PlantEntity } from '../plants/plant.entity.js';
+import { updateRows } from '../shared/rows.js';
 import { mulchOf } from '../soil/soil.source.js';
 import { TaskSource, type Task } from '../today/task-source.js';
 
@@ -34,17 +36,25 @@ export class SoFarSource extends TaskSource {
       const plants = await this.assessments.plantsIn(s, place);
       const asks = SO_FAR_ASKS.filter((ask) => isAsked(s, place, plants, ask));
       if (asks.length > 0) tasks.push(taskFor(s, place, asks));
+      tasks.push(...plants.filter(isUnsure).map(({ plant }) => varietyTask(s, place, plant)));
     }
     return tasks;
   }
 
-  /** The answers are records of their own; there is nothing to tick. */
-  done(): Promise<null> {
-    return Promise.resolve(null);
+  /** The other answers are records of their own; a tick says that a variety is what it was taken for. */
+  async done(m: EntityManager, s: GardenSnapshot, id: string): Promise<null> {
+    await this.setUnsure(m, s, id, null);
+    return null;
   }
 
-  undo(): Promise<void> {
-    return Promise.resolve();
+  undo(m: EntityManager, s: GardenSnapshot, id: string): Promise<void> {
+    return this.setUnsure(m, s, id, true);
+  }
+
+  private async setUnsure(m: EntityManager, s: GardenSnapshot, id: string, varietyUnsure: true | null): Promise<void> {
+    const [plantId, what] = id.split(':');
+    if (plantId && what === 'variety')
+      await updateRows(m, PlantEntity, { id: plantId, gardenId: s.garden.id }, { varietyUnsure });
   }
 }
 
@@ -55,6 +65,7 @@ interface Grown {
 
 /** Returns whether an answer would change what is advised for any plant of the bed. */
 function isAsked(s: GardenSnapshot, place: PlaceEntity, plants: readonly Grown[], ask: SoFarAsk): boolean {
+  if (ask === 'variety') return false; // of a plant, not of a bed
   if (ask === 'timer') return plants.length > 0 && isTimerDue(s, place);
   const unknown = plants.filter(({ own }) => own.context.case.plant.sinceStart !== true);
   if (ask === 'mulched') return unknown.length > 0 && mulchOf(s, place).kind === 'ask';
@@ -75,6 +86,26 @@ function isTimerDue(s: GardenSnapshot, place: PlaceEntity): boolean {
   const set = timerOn(timersOf(s, place), s.today);
   return set !== null && daysBetween(set.date, s.today) >= TIMER_ASKED_EVERY_DAYS;
 }
+
+/** Its fruit shows what it is, and nobody was sure. */
+const isUnsure = ({ plant, own }: Grown): boolean =>
+  plant.varietyUnsure === true && plant.varietyId !== null && own.context.case.plant.stage === 'ripening';
+
+const varietyTask = (s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity): Task => ({
+  id: `${plant.id}:variety`,
+  plantId: plant.id,
+  placeId: place.id,
+  title: `Is it ${s.varietyOf(plant)?.name ?? 'that variety'}? ${plant.name}`,
+  where: place.name,
+  why: 'you were not sure, and now the fruit shows its colour and shape',
+  dueOn: s.today,
+  minutes: 1,
+  litres: null,
+  remedy: null,
+  dose: null,
+  asks: ['variety'],
+  cautions: [],
+});
 
 const TIED = ['tied', 'staked', 'not-tied-yet'];
 

@@ -76,6 +76,7 @@ export class ViewsService {
       garden: { ...this.gardens.dto(s.garden), today: s.today },
       place: placeDto(place),
       plant: plantDto(plant),
+      variety: s.varietyOf(plant)?.name ?? null,
       growth: growthDto(growthIn(s, plant, place)),
       ended,
       report: { ...report, remedies: inOwnOrder(report.remedies, helped) },

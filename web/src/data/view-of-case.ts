@@ -47,6 +47,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     garden: { ...reader, ...garden, today: asOf },
     place: { ...place, ...OF_NOBODY, name: `a ${place.kind.replaceAll('-', ' ')}` } satisfies PlaceDto,
     plant: { ...plant, ...OF_NOBODY, placeId: NOBODY, name: plant.name || `A ${plant.crop}` } satisfies PlantDto,
+    variety: null,
     // a case says its stage and height itself
     growth: {
       stage: plant.stage ?? null,

@@ -41,7 +41,8 @@ const RULES: readonly GroupRule[] = [
     source: 'so-far',
     least: 2,
     together: false,
-    sameAs: () => '',
+    // a question about one plant is a line of its own
+    sameAs: (t) => (t.plantId ? null : ''),
     title: (tasks) => `What was done so far: ${tasks.length} beds`,
   },
   {

@@ -2,12 +2,14 @@ import type { SoFarAsk, TaskDto } from '@candid-leaf/contract';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import { describeRecord, type RecordType } from '@candid-leaf/core/records';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { saveRecord } from '../../../data/records';
+import { doTask, undoTask } from '../../../data/tasks';
 import { useDeleteWithUndo } from '../../../frame/acts/use-delete-with-undo';
 import { RecordSheet } from '../../../frame/acts/record-sheet';
-import { useFormat, useGarden } from '../../../lib/garden-context';
-import { Button } from '../../../ui/button';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { Button, buttonLook } from '../../../ui/button';
 import { useWrite } from '../../../ui/use-write';
 
 interface Answer {
@@ -19,7 +21,7 @@ interface Answer {
 /** A feed "in the last three weeks" lies about this far back, days. */
 const FED_BACK_DAYS = 10;
 
-const QUESTIONS: Record<Exclude<SoFarAsk, 'timer'>, { ask: string; yes: Answer; no: Answer }> = {
+const QUESTIONS: Record<Exclude<SoFarAsk, 'timer' | 'variety'>, { ask: string; yes: Answer; no: Answer }> = {
   tied: {
     ask: 'Tied to a support?',
     yes: { label: 'Yes', type: 'event', data: (date) => ({ date, what: 'tied' }) },
@@ -59,6 +61,7 @@ export function SoFar({ task }: { task: TaskDto }) {
   return (
     <div className="ml-2 flex w-full flex-col gap-1">
       {(task.asks ?? []).map((ask) => {
+        if (ask === 'variety') return <VarietyRight key={ask} task={task} />;
         if (ask === 'timer') return <TimerStill key={ask} task={task} onYes={answer} />;
         const q = QUESTIONS[ask];
         return (
@@ -81,6 +84,30 @@ export function SoFar({ task }: { task: TaskDto }) {
         );
       })}
     </div>
+  );
+}
+
+/** Yes settles it; another opens the plant's form. */
+function VarietyRight({ task }: { task: TaskDto }) {
+  const garden = useGarden();
+  const link = useLink();
+  const done = useWrite(doTask, garden.id);
+  const undo = useWrite(undoTask, garden.id);
+  const { key, title, plantId } = task;
+  const yes = () =>
+    done.mutate(
+      { key, recordId: uuid(), estimatedMinutes: task.estimatedMinutes, at: new Date().toISOString() },
+      { said: 'Recorded: the variety is right.', undo: () => undo.mutate({ key }) },
+    );
+  return (
+    <span className="flex gap-1">
+      <Button className="px-3" disabled={done.isPending} aria-label={`Yes: ${title}`} onClick={yes}>
+        Yes
+      </Button>
+      <Link className={buttonLook()} to={link('plantEdit', { plantId: plantId! })} aria-label={`Another: ${title}`}>
+        Another
+      </Link>
+    </span>
   );
 }
 

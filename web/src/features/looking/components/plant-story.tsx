@@ -138,7 +138,7 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
 }
 
 /** Its name and facts, and its actions. */
-function Heading({ view: { plant, growth, place, ended }, fromOther = false, next = null }: Props) {
+function Heading({ view: { plant, variety, growth, place, ended }, fromOther = false, next = null }: Props) {
   const { heightM, stage } = growth;
   const format = useFormat();
   const link = useLink();
@@ -148,6 +148,7 @@ function Heading({ view: { plant, growth, place, ended }, fromOther = false, nex
     plant.transplantedOn && `, planted out ${format.day(plant.transplantedOn)}`,
     heightM != null && `, about ${format.centimetres(heightM * 100)} tall`,
     stage && `, ${stage}`,
+    variety && `. Variety: ${variety}${plant.varietyUnsure ? ' (not sure)' : ''}`,
   ];
   return (
     <div className="mb-3 flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
