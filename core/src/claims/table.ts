@@ -151,7 +151,7 @@ export const CLAIMS: readonly Claim[] = [
     'Earlier planting gives earlier fruit',
     'no',
     'Plants set out in the cold stall, and later ones overtake them.',
-    'Wait for soil at 16 °C and mild nights.',
+    'Wait for soil at 16 °C (60 °F) and mild nights.',
     /plant(ed|ing)? early|early planting/i,
   ),
   row(
@@ -191,7 +191,7 @@ export const CLAIMS: readonly Claim[] = [
     'A limp plant is thirsty',
     'harmful',
     'In wet soil its roots are drowning, and more water can kill it.',
-    'Push a finger 5 cm into the soil first.',
+    'Push a finger 5 cm (2 in) into the soil first.',
     /limp.*thirsty|wilt(ed|ing)?.*(thirsty|needs water)/i,
   ),
   row(

@@ -13,12 +13,12 @@ export const sauceLitres = (kg: number, paste: boolean): number => kg * SAUCE_L_
 /** One line each (common practice; canning only by a tested recipe). */
 export const KEEPING: Record<Crop, readonly string[]> = {
   tomato: [
-    'Drying: halve, salt lightly and dry at 55 to 60 °C until leathery with no moist spot. Store dry and dark.',
+    'Drying: halve, salt lightly and dry at 55 to 60 °C (130 to 140 °F) until leathery with no moist spot. Store dry and dark.',
     'Freezing: whole or as sauce, flat in bags. Skins slip off as they thaw. Cook within a year.',
     'Storing: at room temperature, stem end down; the fridge spoils the taste. Can only by a tested recipe, with its acid.',
   ],
   pepper: [
-    'Drying: thin-walled varieties threaded in moving air; thick ones cut and dried at 55 °C until they snap.',
+    'Drying: thin-walled varieties threaded in moving air; thick ones cut and dried at 55 °C (130 °F) until they snap.',
     'Freezing: cut, raw, flat in bags. Good for cooking for a year.',
     'Storing: one to two weeks in the cool part of the fridge. In oil only if frozen or eaten within days. Can only by a tested recipe.',
   ],

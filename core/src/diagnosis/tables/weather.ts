@@ -259,7 +259,7 @@ export const WATER_AND_WEATHER: readonly DisorderRow[] = [
       ['leaf-greasy-blotches', SOMETIMES, 'water-soaked patches where frost was lighter'],
     ],
     drivers: [by('cold-nights', 2, 1, { params: { atC: 3, days: 1, within: 5 } }), by('planted-too-early', 2, 0.7)],
-    records: [needs('night-near-frost', 0.01, 'no night near freezing'), starts('freeze-within-three-days', 30, 'a night under 0 °C in the last three days')],
+    records: [needs('night-near-frost', 0.01, 'no night near freezing'), starts('freeze-within-three-days', 30, 'a night under 0 °C (32 °F) in the last three days')],
     remedies: [...where(['frost-ahead'], 'frost-cover'), ...always('watch-only'), ...against(['planted-too-early'], 'plant-later')],
     lookAlikes: { 'late-blight': 'late blight spreads over days in wet weather and shows white fuzz' },
     doNot: ['Do not cut it back until the risk of frost is over.'],

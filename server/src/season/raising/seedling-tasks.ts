@@ -33,7 +33,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
       task('sow', {
         title: `Sow ${variety}`,
         amount: `${cells} cells, ${seeds} seeds`,
-        why: `Two to a cell; snip the weaker at 2 to 3 cm. Plant out from ${s.format.day(band('plant-out').from)}`,
+        why: `Two to a cell; snip the weaker at 2 to 3 cm (1 in). Plant out from ${s.format.day(band('plant-out').from)}`,
         dueOn: band('sow').from,
         minutes: 5 + Math.ceil(cells / 2),
         cautions: ['Light close above, a fan on, warmth below. Water from below and empty the tray afterwards.'],
@@ -47,7 +47,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
     tasks.push(
       task('light', {
         title: `Light and air for ${variety}`,
-        why: 'They come up about now. Light 5 to 10 cm above, 14 to 16 hours a day, cover off, fan on low; otherwise they grow leggy',
+        why: 'They come up about now. Light 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day, cover off, fan on low; otherwise they grow leggy',
         dueOn: lightOn(p.sownOn),
         minutes: 5,
       }),
@@ -57,7 +57,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
       task('thin', {
         title: `Thin ${variety}`,
         amount: 'one to a cell',
-        why: 'Keep the stronger; snip the other at the soil when they are 2 to 3 cm tall. Do not pull it',
+        why: 'Keep the stronger; snip the other at the soil when they are 2 to 3 cm (1 in) tall. Do not pull it',
         dueOn: thinOn(p.sownOn),
         minutes: Math.max(2, Math.ceil((p.cells ?? cells) / 4)),
       }),
@@ -97,7 +97,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
     tasks.push(
       task('pot', {
         title: `Pot on ${variety}`,
-        amount: '9 cm pots',
+        amount: `${s.format.centimetres(9)} pots`,
         why: 'First true leaves: a larger pot. Tomatoes up to the seed leaves, peppers no deeper than before',
         dueOn: band('pot-on').from,
         minutes: 2 * p.count,
