@@ -22,7 +22,7 @@ test('feeding: asks if nothing is recorded, waits in heat, shows the amount when
   await signIn(page, own.who);
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByRole('list', { name: 'Not now' })).toContainText(
-    /Not now: Feed: Glass pot.*feed burns roots in heat/,
+    /Not now: Feed: Glass pot.*is forecast\. Until then water well/,
   );
 
   await page.getByRole('link', { name: /^Cool one/ }).click();

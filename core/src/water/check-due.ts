@@ -14,10 +14,10 @@ const WARM_MM = 3;
 const SURE_SD = 0.17;
 
 /**
- * Returns the day on which the balance of a plant was last measured or is known to have been full, if it is time to
- * feel its soil again; null if it is not. Only for a known balance: an unknown one is asked about anyway.
+ * Returns whether it is time to feel the soil of a plant, and the day on which its balance was last measured (null if
+ * never); null if it is not time. Only for a known balance: an unknown one is asked about anyway.
  */
-export function checkDue({ days }: Balance, place: PlaceFacts): { since: Day } | null {
+export function checkDue({ days }: Balance, place: PlaceFacts): { since: Day | null } | null {
   const pot = isPotted(place);
   const every = EVERY_DAYS[pot ? 'pot' : 'bed'];
   const last = days.at(-1);
@@ -25,7 +25,7 @@ export function checkDue({ days }: Balance, place: PlaceFacts): { since: Day } |
   if (!pot && last.uncertainty < SURE_SD) return null;
   const week = days.slice(-EVERY_DAYS.pot);
   if (week.reduce((sum, d) => sum + d.etoMm, 0) / week.length < WARM_MM) return null;
-  const measured = days.findLast((d) => d.correctedBy !== null)?.date ?? days[0]!.date;
+  const measured = days.findLast((d) => d.correctedBy !== null)?.date ?? null;
   const recent = days.slice(-every).findLast((d) => d.correctedBy !== null);
   if (!recent) return { since: measured };
   // it was far from what was thought: look again soon

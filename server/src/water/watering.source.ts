@@ -87,10 +87,10 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
   if (unknown.length === 0) {
     const due = livePlantsIn(s, place.id).flatMap((plant) => {
       const balance = assessed.plants.get(plant.id)?.context.balance;
-      return (balance && checkDue(balance, place)?.since) ?? [];
+      return (balance && checkDue(balance, place)) ?? [];
     });
-    const [since] = due.sort();
-    return since ? [checkFor(s, place, since)] : [];
+    const since = due.map((d) => d.since ?? '').sort()[0];
+    return since === undefined ? [] : [checkFor(s, place, since)];
   }
   return [
     {
@@ -102,13 +102,13 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
 }
 
 /** Errors add up even when everything is recorded: one finger now and then keeps the estimate honest. */
-const checkFor = (s: GardenSnapshot, place: PlaceEntity, since: Day): Task => ({
-  ...feelTask(s, place),
-  where: place.name,
-  why: isPotted(place)
-    ? `not measured since ${s.format.day(since)}, and small errors add up. Feel it, lift it, or water until it runs out below`
-    : `not measured since ${s.format.day(since)}, and small errors add up. Push a finger in two knuckles deep`,
-});
+function checkFor(s: GardenSnapshot, place: PlaceEntity, since: Day | ''): Task {
+  const measured = since ? `not measured since ${s.format.day(since)}` : 'not measured this season';
+  const how = isPotted(place)
+    ? 'Feel it, lift it, or water until it runs out below'
+    : 'Push a finger in two knuckles deep';
+  return { ...feelTask(s, place), where: place.name, why: `${measured}, and small errors add up. ${how}` };
+}
 
 /** A check of the soil, answered with dry, damp or wet. */
 const feelTask = (s: GardenSnapshot, place: PlaceEntity) => ({
