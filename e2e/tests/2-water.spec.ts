@@ -57,7 +57,7 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
     const today = page.getByRole('region', { name: 'Today' });
     await expect(today.getByText('Check the soil: Pot')).toBeVisible();
     await expect(today.getByText(/^Water /)).toHaveCount(0);
-    for (const place of ['Pot', 'Tunnel']) {
+    for (const place of ['Pot', 'Tunnel', 'Drip bed']) {
       const strip = page.getByRole('region', { name: place, exact: true });
       await expect(strip.getByText('unknown: check the soil')).toBeVisible();
       await strip.getByRole('button', { name: 'Damp' }).click();

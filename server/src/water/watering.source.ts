@@ -72,6 +72,8 @@ export class WateringSource extends TaskSource {
   }
 }
 
+/** Begins the id of the check that only keeps the estimate honest: a helper need not answer it. */
+export const USUAL_CHECK = 'check-';
 /** Minutes for a finger check. */
 const FEEL_MINUTES = 1;
 
@@ -107,7 +109,12 @@ function checkFor(s: GardenSnapshot, place: PlaceEntity, since: Day | ''): Task 
   const how = isPotted(place)
     ? 'Feel it, lift it, or water until it runs out below'
     : 'Push a finger in two knuckles deep';
-  return { ...feelTask(s, place), where: place.name, why: `${measured}, and small errors add up. ${how}` };
+  return {
+    ...feelTask(s, place),
+    id: `${USUAL_CHECK}${place.id}`,
+    where: place.name,
+    why: `${measured}, and small errors add up. ${how}`,
+  };
 }
 
 /** A check of the soil, answered with dry, damp or wet. */

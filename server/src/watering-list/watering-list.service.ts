@@ -12,6 +12,7 @@ import { RecordEntity } from '../records/record.entity.js';
 import { badRequest, notFound } from '../shared/http-errors.js';
 import { hashOf, newSecret } from '../shared/secrets.js';
 import { TodayService } from '../today/today.service.js';
+import { USUAL_CHECK } from '../water/watering.source.js';
 import { PlanService } from '../water/plan.service.js';
 import { WateringListEntity } from './watering-list.entity.js';
 
@@ -98,7 +99,7 @@ export class WateringListService {
       to: list.toDay,
       tasks: begun
         ? due
-            .filter((t) => t.key.startsWith(WATER))
+            .filter((t) => t.key.startsWith(WATER) && !t.key.startsWith(WATER + USUAL_CHECK))
             .map(({ key, title, where, why, litres, feel }) => ({
               key,
               title,
