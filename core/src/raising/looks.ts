@@ -31,7 +31,7 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
     label: 'Long and thin',
     is: 'Too little light for the temperature, so they stretch.',
     acts: [
-      'Lower the light to 5 to 10 cm (2 to 4 in) for 14 to 16 hours a day, with a fan on low.',
+      'Lower the light to 5 to 10 cm (2 to 4 in), 14 to 16 hours a day. Keep a fan on low.',
       'Keep them three degrees cooler, and brush your hand over them twice a day.',
     ],
     // a tomato roots along a buried stem, a pepper does not (common practice)

@@ -91,8 +91,8 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
       const balance = assessed.plants.get(plant.id)?.context.balance;
       return (balance && checkDue(balance, place)) ?? [];
     });
-    const since = due.map((d) => d.since ?? '').sort()[0];
-    return since === undefined ? [] : [checkFor(s, place, since)];
+    const [longest] = due.sort((a, b) => ((a.since ?? '') < (b.since ?? '') ? -1 : 1));
+    return longest ? [checkFor(s, place, longest.since)] : [];
   }
   return [
     {
@@ -104,7 +104,7 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
 }
 
 /** Errors add up even when everything is recorded: one finger now and then keeps the estimate honest. */
-function checkFor(s: GardenSnapshot, place: PlaceEntity, since: Day | ''): Task {
+function checkFor(s: GardenSnapshot, place: PlaceEntity, since: Day | null): Task {
   const measured = since ? `not measured since ${s.format.day(since)}` : 'not measured this season';
   const how = isPotted(place)
     ? 'Feel it, lift it, or water until it runs out below'

@@ -47,7 +47,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
     tasks.push(
       task('light', {
         title: `Light and air for ${variety}`,
-        why: 'They come up about now. Light 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day, cover off, fan on low; otherwise they grow leggy',
+        why: 'They come up about now. Light 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day. Cover off, fan on low, or they grow leggy',
         dueOn: lightOn(p.sownOn),
         minutes: 5,
       }),
