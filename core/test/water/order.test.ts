@@ -89,6 +89,13 @@ describe('what the day’s litres consist of', () => {
     expect(part({ place: bed }, 'salts')).toBe(0);
   });
 
+  it('a pot that is not well known is watered sooner, a bed is not', () => {
+    const firstDay = (g: Given): number => days({ fraction: 0.85, ...g }).findIndex((d) => d.litres > 0);
+    const tub = { ...pot, volumeL: 60 };
+    expect(firstDay({ place: tub, sd: 0.2 })).toBeLessThan(firstDay({ place: tub, sd: 0 }));
+    expect(firstDay({ place: bed, sd: 0.2 })).toBe(firstDay({ place: bed, sd: 0 }));
+  });
+
   it('names what the method subtracts, what was given, and what the cap holds back', () => {
     const half: Given = { rules: { method: 'half-often' } };
     expect(part(half, 'rule')).toBeCloseTo(-part(half, 'missing') / 2, 6);

@@ -266,3 +266,14 @@ test('outdoor frost does not count in a room', () => {
   expect(chance('none')).toBeGreaterThan(0.9);
   expect(chance('indoors')).toBeLessThan(0.3);
 });
+
+test('roots reach little ground at first, all of it within weeks; a pot is its rim from the first day', () => {
+  const ground = (day: number, place: PlantCase['place']) => rootZones(place, 'tomato', 0.6)(day);
+  const bed = { kind: 'ground', texture: 'loam' } as const;
+  expect(ground(0, bed).soilM2).toBeCloseTo(Math.PI * 0.14 ** 2, 9);
+  expect(ground(0, bed).groundM2).toBeCloseTo(0.36, 9);
+  for (let day = 1; day < 60; day++)
+    expect(ground(day, bed).soilM2).toBeGreaterThanOrEqual(ground(day - 1, bed).soilM2);
+  expect(ground(30, bed).soilM2).toBeCloseTo(0.36, 9);
+  expect(ground(0, pot(20)).soilM2).toBe(ground(60, pot(20)).soilM2);
+});
