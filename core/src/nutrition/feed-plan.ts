@@ -63,8 +63,11 @@ export interface FeedQuestion {
   method: StarterMethod;
   /** from a soil test, if there is one */
   test: { nitrogen?: string | null; phosphorus?: string | null } | null;
-  /** nitrogen left on each of the coming days if nothing more is given, from today on, g; null if unknown */
-  leftG?: readonly number[] | null;
+  /**
+   * nitrogen left on each of the coming days if nothing more is given, from today on, g; null if unknown. Counted only
+   * if it decides
+   */
+  leftG?: () => readonly number[] | null;
   /** day old leaves were last seen pale all over, if that still holds */
   paleOn: Day | null;
   /** dark and lush, seen recently */
@@ -91,7 +94,7 @@ export interface FeedQuestion {
 const EVERY_DAYS = { bed: { usual: 25, least: 14 }, pot: { usual: 14, least: 7 } } as const;
 /** Days until the next feed after a slow-release one (judgement: release.ts, half of a meal's span and more). */
 const SLOW_EVERY_DAYS = 42;
-/** A feed comes so many days before the nitrogen would run out: leaves do not grow on the last of it (judgement). */
+/** Days before the nitrogen would run out by which the next feed is given: a hungry plant has lost growth (judgement). */
 const BEFORE_SHORT_DAYS = 14;
 /** A starter feed belongs in the first ten days; later the rhythm counts. */
 const STARTER_DAYS = 10;
@@ -146,8 +149,9 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
 function everyDays(q: FeedQuestion, last: Feeding | null): number {
   const { usual, least } = EVERY_DAYS[q.isPot ? 'pot' : 'bed'];
   const most = last && isSlow(last) ? SLOW_EVERY_DAYS : usual;
-  const shortOn = (q.leftG ?? []).findIndex((grams) => grams < 0);
-  if (!last || shortOn < 0) return most;
+  if (!last) return most;
+  const shortOn = (q.leftG?.() ?? []).findIndex((grams) => grams < 0);
+  if (shortOn < 0) return most;
   const days = daysBetween(last.date, q.today) + shortOn - BEFORE_SHORT_DAYS;
   const shortest = isWarm(q) ? Math.ceil(least / 2) : least;
   return Math.max(shortest, Math.min(most, days));

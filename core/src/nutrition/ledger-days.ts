@@ -1,7 +1,8 @@
 import type { Feeding } from '../records/record-classes.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { uptakeShare } from './uptake.js';
-import { nitrogenFreedG } from './release.js';
+import { at } from '../units/lists.js';
+import { addFreedByDay } from './release.js';
 import { nitrogenGrams } from './feeding.js';
 
 /** Nitrogen of one plant by day since planting out, g. */
@@ -34,23 +35,30 @@ interface LedgerQuestion {
   pace: number;
 }
 
+const zeros = (days: number): number[] => Array.from({ length: Math.max(0, days) }, () => 0);
+
 /**
  * Returns the nitrogen ledger of one plant by day: dissolved nitrogen not yet taken up can wash out (`washedShare` of
  * the water core).
  */
 export function ledgerDays(q: LedgerQuestion): LedgerDay[] {
   const out: LedgerDay[] = [];
+  const days = daysBetween(q.from, q.to) + 1;
+  const [givenOn, freedOn] = [zeros(days), zeros(days)];
+  for (const f of q.fed) {
+    const on = daysBetween(q.from, f.date);
+    if (on >= 0 && on < days) givenOn[on] = at(givenOn, on) + nitrogenGrams(f);
+    addFreedByDay(f, q.from, freedOn);
+  }
   let given = 0;
   let freed = 0;
   let washed = 0;
   let taken = 0;
   const middle = (q.season[0] + q.season[1]) / 2;
-  for (let i = 0; i <= daysBetween(q.from, q.to); i++) {
+  for (let i = 0; i < days; i++) {
     const day = addDays(q.from, i);
-    for (const f of q.fed) {
-      if (f.date === day) given += nitrogenGrams(f);
-      freed += nitrogenFreedG(f, addDays(day, -1), day);
-    }
+    given += at(givenOn, i);
+    freed += at(freedOn, i);
     const share = uptakeShare(i * q.pace);
     const soil = q.soilG(i);
     const inSoil = Math.max(0, soil + freed - washed - taken);

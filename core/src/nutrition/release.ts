@@ -43,6 +43,19 @@ const kindOf = (f: Pick<Feeding, 'product' | 'form'>): Omit<ProductKind, 'named'
  */
 export const isSlow = (f: Pick<Feeding, 'product' | 'form'>): boolean => kindOf(f).days > 0;
 
+/** Adds what a feed releases to each of the days from `from` on, g. The same as `nitrogenFreedG` day by day, in one pass. */
+export function addFreedByDay(f: Parameters<typeof nitrogenFreedG>[0], from: Day, perDay: number[]): void {
+  const { share, days } = kindOf(f);
+  const all = nitrogenGrams(f) * share;
+  const first = daysBetween(from, f.date);
+  const add = (i: number, grams: number): void => {
+    const before = perDay[i];
+    if (before !== undefined) perDay[i] = before + grams;
+  };
+  if (days === 0) add(first, all);
+  else for (let i = 1; i <= days; i++) add(first + i, all / days);
+}
+
 /** Returns the grams of nitrogen a feed releases between two days, excluding the first. */
 export function nitrogenFreedG(
   f: Pick<Feeding, 'date' | 'product' | 'form' | 'n' | 'grams'>,

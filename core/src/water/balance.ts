@@ -70,16 +70,19 @@ export function waterBalance(c: PlantCase, forecast: readonly WeatherDay[] = [])
     etoMethod = w.filled ? (etoMethod ?? method) : method;
     const seen = measured.get(w.date) ?? null;
     const given = givenOn.get(w.date) ?? NOTHING_GIVEN;
-    if (w.date === c.asOf) before = { ...state };
+    if (w.date === c.asOf) before = copyOf(state);
     const day = learner.day(state, demandOn(own, etoMm, firstNo + i), w.date, seen, (demand) =>
       stepRun(state, made, { w: own, etoMm, demand, given, seen }),
     );
-    if (w.date === c.asOf) end = { ...state };
+    if (w.date === c.asOf) end = copyOf(state);
     return day;
   });
   markKnown(c, days, start === planted, toWaterIn ? addDays(start, WATER_IN_DAYS) : null);
   return { days, etoMethod, end, before };
 }
+
+/** What was learned goes on changing with the days of the forecast. */
+const copyOf = (s: RunState): RunState => ({ ...s, learned: s.learned ? { ...s.learned } : null });
 
 /** Returns whether a plant was set out just now, with no word on any water since. */
 function isToWaterIn({ asOf, records }: PlantCase, planted: Day): boolean {

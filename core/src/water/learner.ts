@@ -1,7 +1,7 @@
 import type { PlaceFacts } from '../records/facts.js';
-import { addDays, type Day } from '../units/day.js';
-import { grown, type Measured, MOST_ERROR } from './corrections.js';
-import { carried, doubtOfUse, isChanged, learnedAnew, learnedFrom, nothingLearned, withLearned } from './learning.js';
+import type { Day } from '../units/day.js';
+import { corrected, grown, type Measured, MOST_ERROR } from './corrections.js';
+import { carry, changeDays, doubtOfUse, learnedAnew, learnedFrom, nothingLearned, withLearned } from './learning.js';
 import type { Learned } from './learned.js';
 import type { BalanceDay, RunState } from './run.js';
 import type { Demand } from './season.js';
@@ -14,9 +14,11 @@ import { feltPart, leftInPart, topShare } from './top-layer.js';
  */
 export class Learner {
   private learned: Learned;
+  private readonly changed: ReadonlySet<Day>;
 
   constructor(private readonly place: PlaceFacts) {
     this.learned = nothingLearned(place);
+    this.changed = changeDays(place);
   }
 
   /**
@@ -30,15 +32,18 @@ export class Learner {
     seen: Measured | null,
     step: (demand: Demand) => BalanceDay,
   ): BalanceDay {
-    if (isChanged(this.place, date, addDays(date, -1))) this.learned = learnedAnew(this.learned, this.place);
-    const plain = withLearned(demand, this.learned);
+    if (this.changed.has(date)) this.learned = learnedAnew(this.learned, this.place);
     const morningSd = state.sd;
     let moved = 0;
     if (seen?.beforeWater) {
+      const plain = withLearned(demand, this.learned);
       const left = state.depletionMm === null ? state.fraction : 1 - state.depletionMm / plain.zone.tawMm;
       const now = storeOf(plain.zone, seen, left, state.topMm, state.sd);
       // the store is corrected inside the day; its error after the check follows the same step
-      moved = this.learn(state, learnedFrom(this.learned, seen, now, errorAfter(now.sd, seen)));
+      moved = this.learn(
+        state,
+        learnedFrom(this.learned, seen, now, corrected({ fraction: left, sd: now.sd }, seen).sd),
+      );
     }
     const own = withLearned(demand, this.learned);
     const share = topShare(own.zone);
@@ -51,7 +56,7 @@ export class Learner {
     const dried = stood === null ? null : Math.max(0, top! - stood) / (share * day.tawMm);
     const filled = topBefore !== null && topBefore > 0 ? Math.min(1, inMm / topBefore) : inMm > 0 ? 1 : 0;
     const doubt = doubtOfUse(this.learned, day);
-    this.learned = carried(this.learned, day, dried, filled, morningSd);
+    carry(this.learned, day, dried, filled, morningSd);
     if (seen && !seen.beforeWater) {
       const left = 1 - (day.depletionMm - day.correctionMm) / day.tawMm;
       const evening = storeOf(own.zone, seen, left, top, grown(morningSd));
@@ -83,5 +88,3 @@ function storeOf(zone: RootZone, seen: Measured, whole: number, topMm: number | 
   const part = feltPart(zone, seen, topMm);
   return { part, left: part && topMm !== null ? leftInPart(part, zone, whole, topMm) : whole, sd };
 }
-
-const errorAfter = (sd: number, seen: Measured): number => Math.sqrt(1 - sd ** 2 / (sd ** 2 + seen.sd ** 2)) * sd;

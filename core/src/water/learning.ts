@@ -1,7 +1,6 @@
 import type { PlaceFacts } from '../records/facts.js';
 import { coverOf, isPotted } from '../records/place.js';
-import { spellOn } from '../records/spells.js';
-import type { Day } from '../units/day.js';
+import { addDays, type Day } from '../units/day.js';
 import type { Measured } from './corrections.js';
 import type { Learned } from './learned.js';
 import type { BalanceDay } from './run.js';
@@ -19,6 +18,10 @@ const DRIFT_PER_DAY = 0.012;
 const MOST = { use: Math.log(1.8), capacity: Math.log(1.5) } as const;
 /** Share of an error of the store that stays when water runs out below. */
 const AFTER_FULL = 0.1;
+/** No store is known better than this, and no error of it is wholly that of a factor. */
+const LEAST_SD = 0.02;
+const MOST_CORRELATED = 0.95;
+const clamp = (x: number, most: number): number => Math.max(-most, Math.min(most, x));
 /** How far the top differs from the model by itself. */
 const TOP_OWN_SD = 0.2;
 
@@ -47,11 +50,10 @@ export function nothingLearned(place: PlaceFacts): Learned {
   };
 }
 
-/** Returns whether mulch, shade or a cover came or went that day: the use must be learned anew. */
-export function isChanged(place: PlaceFacts, day: Day, before: Day): boolean {
-  const on = (list: PlaceFacts['mulch'] | PlaceFacts['shade'] | PlaceFacts['roofed'], d: Day): boolean =>
-    spellOn(list as readonly { from: Day; to?: Day | null }[] | undefined, d) !== undefined;
-  return [place.mulch, place.shade, place.roofed].some((list) => on(list, day) !== on(list, before));
+/** Returns the days on which mulch, shade or a cover came or went: from then on the use must be learned anew. */
+export function changeDays({ mulch = [], shade = [], roofed = [] }: PlaceFacts): ReadonlySet<Day> {
+  const spells: readonly { from: Day; to?: Day | null }[] = [...mulch, ...shade, ...roofed];
+  return new Set(spells.flatMap(({ from, to }) => (to ? [from, addDays(to, 1)] : [from])));
 }
 
 /** Returns what stays when mulch, shade or a cover changed: how much it holds. */
@@ -81,34 +83,29 @@ interface Store {
 }
 
 /**
- * Carries what an error of the factors has done to the store through one day.
+ * Carries what an error of the factors has done to the store through one day. Changes `l` in place: a balance has
+ * hundreds of days, and most of them have no check.
  * @param topDried share of the top's water lost that day; null if the top is the whole
  * @param topFilled share of what the top lacked that water refilled
  * @param sdBefore error of the store on that morning
  */
-export function carried(
-  l: Learned,
-  day: BalanceDay,
-  topDried: number | null,
-  topFilled: number,
-  sdBefore: number,
-): Learned {
+export function carry(l: Learned, day: BalanceDay, topDried: number | null, topFilled: number, sdBefore: number): void {
   const used = day.usedMm / day.tawMm;
   const gone = used - (day.effectiveRainMm + day.irrigationMm) / day.tawMm;
   // what ran out below ends the doubt, as far as it was more than the error
-  const keeps = day.drainedMm > 0 ? Math.max(AFTER_FULL, 1 - day.drainedMm / day.tawMm / Math.max(sdBefore, 0.02)) : 1;
+  const keeps =
+    day.drainedMm > 0 ? Math.max(AFTER_FULL, 1 - day.drainedMm / day.tawMm / Math.max(sdBefore, LEAST_SD)) : 1;
+  l.uu = Math.min(l.uu + DRIFT_PER_DAY ** 2, USE_SD.pot ** 2);
+  const most = MOST_CORRELATED * Math.max(day.uncertainty, LEAST_SD);
+  l.fu = clamp((l.fu - used * l.uu + gone * l.uc) * keeps, most * Math.sqrt(l.uu));
+  l.fc = clamp((l.fc - used * l.uc + gone * l.cc) * keeps, most * Math.sqrt(l.cc));
+  if (topDried === null) {
+    l.tu = l.tc = 0;
+    return;
+  }
   const topKeeps = keeps * (1 - Math.min(1, topFilled));
-  const uu = l.uu + DRIFT_PER_DAY ** 2;
-  const most = Math.max(day.uncertainty, 0.02) * 0.95;
-  const within = (x: number, v: number): number => Math.max(-most * Math.sqrt(v), Math.min(most * Math.sqrt(v), x));
-  return {
-    ...l,
-    uu: Math.min(uu, USE_SD.pot ** 2),
-    fu: within((l.fu - used * uu + gone * l.uc) * keeps, uu),
-    fc: within((l.fc - used * l.uc + gone * l.cc) * keeps, l.cc),
-    tu: topDried === null ? 0 : l.tu * topKeeps - topDried * uu,
-    tc: topDried === null ? 0 : l.tc * topKeeps - topDried * l.uc + topDried * l.cc,
-  };
+  l.tu = l.tu * topKeeps - topDried * l.uu;
+  l.tc = l.tc * topKeeps - topDried * l.uc + topDried * l.cc;
 }
 
 /**
@@ -148,11 +145,10 @@ export function learnedFrom(l: Learned, seen: Measured, store: Store, sdAfter: n
   // never less than what the factors themselves explain
   const spread = Math.max(store.sd ** 2, (hu * hu) / l.uu + (hc * hc) / l.cc) + own ** 2 + sd ** 2;
   const [ku, kc] = [hu / spread, hc / spread];
-  const within = (x: number, most: number): number => Math.max(-most, Math.min(most, x));
   const stays = store.sd > 0 ? Math.min(1, (sdAfter / store.sd) ** 2) : 1;
   return {
-    use: within(l.use + ku * by, MOST.use),
-    capacity: within(l.capacity + kc * by, MOST.capacity),
+    use: clamp(l.use + ku * by, MOST.use),
+    capacity: clamp(l.capacity + kc * by, MOST.capacity),
     uu: Math.max(1e-4, l.uu - ku * hu),
     uc: l.uc - ku * hc,
     cc: Math.max(1e-4, l.cc - kc * hc),

@@ -3,7 +3,7 @@ import type { PlaceFacts } from '../../src/records/facts.js';
 import { addDays } from '../../src/units/day.js';
 import { dayInPlace } from '../../src/water/day-in-place.js';
 import { Learner } from '../../src/water/learner.js';
-import { dryingOf, isChanged, learnedAnew, nothingLearned, withLearned } from '../../src/water/learning.js';
+import { changeDays, dryingOf, learnedAnew, nothingLearned, withLearned } from '../../src/water/learning.js';
 import { measuredByDay } from '../../src/water/measured.js';
 import { type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from '../../src/water/run.js';
 import { demands } from '../../src/water/season.js';
@@ -124,10 +124,12 @@ test('a finger says less of a deep bed: the error falls a little, and learning c
 
 test('mulch, shade or a cover that comes or goes starts the use anew, and keeps what it holds', () => {
   const mulched: PlaceFacts = { ...BED, mulch: [{ from: '2026-06-10', depthMm: 50, kind: 'straw' }] };
-  expect([isChanged(mulched, '2026-06-10', '2026-06-09'), isChanged(mulched, '2026-06-11', '2026-06-10')]).toEqual([
-    true,
-    false,
+  expect([...changeDays(mulched)]).toEqual(['2026-06-10']);
+  expect([...changeDays({ ...BED, shade: [{ from: '2026-07-01', to: '2026-07-20', blockPct: 40 }] })]).toEqual([
+    '2026-07-01',
+    '2026-07-21',
   ]);
+  expect([...changeDays({ ...BED, roofed: [{ from: '2026-05-03' }] })]).toEqual(['2026-05-03']);
   const before = { ...nothingLearned(mulched), use: 0.2, uu: 0.01, capacity: 0.1, cc: 0.02 };
   expect(learnedAnew(before, mulched)).toMatchObject({ use: 0, capacity: 0.1, cc: 0.02, checks: 0 });
 });
