@@ -131,3 +131,19 @@ test('a deleted feed does not count for the next one', async () => {
   await g.agent.delete(g.url(`/records/${id}`)).expect(204);
   await put().expect(200);
 });
+
+test('a dose that would be refused waits, on Today and on the plant’s page alike', async () => {
+  const g = await pots();
+  // 2.8 g of nitrogen eight days ago, and the label’s dose adds 0.4 g: over 3 g in 14 days
+  await g.fed(8, { n: 20, grams: 14 });
+  const [feed] = await g.feeds();
+  expect(feed!.held!.until > TODAY).toBe(true);
+  expect((await g.tick(feed!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
+  const { plan, text } = (await g.plantView(g.plants[0]!)).feeding;
+  expect(plan).toMatchObject({ on: feed!.held!.until, hold: { kind: 'nitrogen' } });
+  expect(text).toMatch(/2\.8.g of nitrogen in 14 days/);
+  await g.goTo(feed!.held!.until);
+  const [now] = await g.feeds();
+  expect(now!.held).toBeUndefined();
+  expect((await g.tick(now!.key, { recordId: uuid() })).status).toBe(200);
+});

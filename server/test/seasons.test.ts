@@ -4,9 +4,9 @@ import { liveSeason, type Outcome } from './seasons/season.js';
 import { HABITS, type Habit } from './seasons/work.js';
 
 /**
- * Somebody follows Today through a season, day by day, through the API; an independent model of the garden says how
- * its plants fare. `npm run seasons` lives through eight climates with three gardeners, and prints what came of it;
- * `SEASON_OF` picks some by number and habit ("1careful"). In `npm test` two short ones run.
+ * A simulated gardener follows Today day by day, through the API. An independent model of the garden says how the plants
+ * do. `npm run seasons` runs eight climates with three gardeners and prints the results; `SEASON_OF` picks some by number
+ * and habit ("1careful"). Two short seasons run in `npm test`.
  */
 const app = useApp();
 const ALL = process.env.SEASONS === 'all';

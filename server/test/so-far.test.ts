@@ -77,4 +77,7 @@ test('a variety nobody was sure of is asked about once its fruit colours; a tick
   expect((await g.plantView(own)).plant.varietyUnsure).toBeNull();
   await g.untick(task!.key).expect(204);
   expect((await asked()).map((t) => t.key)).toEqual([task!.key]);
+  // a plant without a variety is never made unsure
+  await g.untick(`so-far:${g.own}:variety`);
+  expect((await g.plantView(g.own)).plant.varietyUnsure).toBeNull();
 });

@@ -184,6 +184,19 @@ export function yearDates(q: DatesQuestion): YearDates {
 }
 
 /**
+ * Returns whether seed sown on a day would come too late to ripen before frost, and the last day on which bought plants
+ * still would; null while there is time, or where there is no frost.
+ */
+export function tooLateToSow(bands: readonly Band[], day: Day): { buyBy: Day | null } | null {
+  const [sow, last] = (['sow', 'last-planting'] as const).map((what) => bands.find((b) => b.what === what));
+  if (!sow || !last || day <= sow.to) return null;
+  // a sowing band is counted back from planting out by the days it takes to raise
+  const raisedDays = -sow.of.days[1];
+  if (addDays(day, raisedDays) <= last.to) return null;
+  return { buyBy: day <= last.to ? last.to : null };
+}
+
+/**
  * Returns the latest sowing of a second bush crop: a month to raise, its days, and two weeks before frost.
  * @example secondSowing('2026-10-20', 60) // '2026-07-08'
  */

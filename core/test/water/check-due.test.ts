@@ -7,7 +7,7 @@ import { ASOF } from '../helpers.js';
 const POT = { kind: 'container', texture: 'potting-mix', volumeL: 20 } as const;
 const BED = { kind: 'ground', texture: 'loam' } as const;
 
-/** Twenty days of a known balance; a check so many days back moved it by a share of the store. */
+/** Twenty days of a known balance. `back` is how many days ago a check was, `moved` the share of the store it changed. */
 function balance(checks: { back: number; moved?: number }[], more: Partial<BalanceDay> = {}): Balance {
   const days = Array.from({ length: 20 }, (_, i) => {
     const back = 19 - i;

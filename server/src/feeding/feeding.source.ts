@@ -1,9 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import type { PlantAssessment } from '@candid-leaf/core/assessment';
-import { feedForPlace, feedingOf, feedingRecord, feedProduct, type FeedForPlace } from '@candid-leaf/core/care';
-import { feedInWords, type FeedHold, type FeedPlan, holdForDose } from '@candid-leaf/core/nutrition';
+import { feedingRecord, type FeedForPlace } from '@candid-leaf/core/care';
+import { feedInWords, type FeedPlan } from '@candid-leaf/core/nutrition';
 import type { Product } from '@candid-leaf/core/products';
-import { type Feeding, isPotted } from '@candid-leaf/core/records';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
@@ -13,6 +11,7 @@ import { ProductsService } from '../products/products.service.js';
 import { RecordsService } from '../records/records.service.js';
 import { RecordingSource } from '../today/recording-source.js';
 import type { Task, Tick } from '../today/task-source.js';
+import { doseOf, feedPlanOf, type PlannedFeed } from './feed-of-plants.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
 /** Per bed, and per plant in it, minutes (judgement). */
@@ -22,20 +21,18 @@ const CAUTIONS = [
   'Always follow the label; more is not better.',
 ];
 
-/** A plant with its next feed, and the feeds before. */
+/** A plant with its next feed. */
 interface Planned {
   plant: PlantEntity;
   plan: FeedPlan;
-  fed: readonly Feeding[];
 }
 
 /** Plants of one bed fed alike on one day. */
 interface Group {
   place: PlaceEntity;
   plants: PlantEntity[];
-  plan: Extract<FeedPlan, { kind: 'feed' }>;
+  plan: PlannedFeed;
   feed: FeedForPlace | null;
-  fed: (readonly Feeding[])[];
 }
 
 /** Feeds that are due, bed by bed, with product and amount; and the check a week after a trial feed. */
@@ -57,7 +54,7 @@ export class FeedingSource extends RecordingSource {
     const tasks: Task[] = [];
     const elsewhere = await this.fedElsewhere(s);
     for (const place of livePlaces(s)) {
-      const plans = await this.plansIn(s, place, elsewhere);
+      const plans = await this.plansIn(s, place, products, elsewhere);
       tasks.push(...groupsOf(s, place, plans, products).map((g) => taskFor(s, g)));
       tasks.push(
         ...plans.flatMap(({ plant, plan }) => (plan.kind === 'look' ? [lookTask(s, place, plant, plan)] : [])),
@@ -72,7 +69,7 @@ export class FeedingSource extends RecordingSource {
     const products = await this.products.all(s.garden.id, m);
     const group =
       place &&
-      groupsOf(s, place, await this.plansIn(s, place, await this.fedElsewhere(s)), products).find(
+      groupsOf(s, place, await this.plansIn(s, place, products, await this.fedElsewhere(s)), products).find(
         (g) => idOf(g) === id,
       );
     if (!group?.feed || group.plan.hold || group.plan.on > s.today) return null;
@@ -88,16 +85,17 @@ export class FeedingSource extends RecordingSource {
     return this.treatments.plantsWith(s.garden.id, (r) => r.dose === 'light-feed');
   }
 
-  private async plansIn(s: GardenSnapshot, place: PlaceEntity, elsewhere: ReadonlySet<string>): Promise<Planned[]> {
+  private async plansIn(
+    s: GardenSnapshot,
+    place: PlaceEntity,
+    products: readonly Product[],
+    elsewhere: ReadonlySet<string>,
+  ): Promise<Planned[]> {
     return (await this.assessments.plantsIn(s, place))
       .filter(({ plant }) => !elsewhere.has(plant.id))
-      .map(({ plant, own }) => ({ plant, plan: planOf(s, own), fed: own.context.case.records.feeding }));
+      .map(({ plant, own }) => ({ plant, plan: feedPlanOf(s, place, own, products) }));
   }
 }
-
-/** Returns the feed plan of a plant. */
-export const planOf = (s: GardenSnapshot, own: PlantAssessment): FeedPlan =>
-  feedingOf(own, s.garden.starter ?? 'compost-balanced');
 
 const idOf = (g: Pick<Group, 'place' | 'plants'>): string => `${g.place.id}:${g.plants[0]!.id}`;
 
@@ -109,38 +107,14 @@ function groupsOf(
   products: readonly Product[],
 ): Group[] {
   const alike = new Map<string, Group>();
-  for (const { plant, plan, fed } of plans) {
+  for (const { plant, plan } of plans) {
     if (plan.kind !== 'feed') continue;
     const key = [plan.on, plan.reason, plan.lead, plan.strength, plan.hold?.kind].join(' ');
-    const group = alike.get(key) ?? { place, plants: [], plan, feed: null, fed: [] };
+    const group = alike.get(key) ?? { place, plants: [], plan, feed: null };
     group.plants.push(plant);
-    group.fed.push(fed);
     alike.set(key, group);
   }
-  return [...alike.values()].map((g) => withinLimit(s, { ...g, feed: feedOf(s, g, products) }));
-}
-
-/** The dose of a group waits if for one of its plants it would bring too much nitrogen. */
-function withinLimit(s: GardenSnapshot, g: Group): Group {
-  const { feed, plan, place } = g;
-  if (!feed || plan.hold) return g;
-  const own = feedingRecord(feed, s.today);
-  const holds = g.fed.flatMap((fed) => holdForDose(own, fed, isPotted(place), s.today) ?? []);
-  const hold = holds.reduce<FeedHold | null>((a, b) => (a && a.until > b.until ? a : b), null);
-  return hold && hold.until > plan.on ? { ...g, plan: { ...plan, hold, on: hold.until } } : g;
-}
-
-function feedOf(s: GardenSnapshot, { place, plants, plan }: Group, products: readonly Product[]): FeedForPlace | null {
-  const product = feedProduct(products, {
-    lead: plan.lead,
-    isPot: isPotted(place),
-    organicOnly: s.garden.organicOnly ?? false,
-    inBloomOrFruit: plan.lead === 'potash',
-  });
-  const standing = Math.max(1, livePlantsIn(s, place.id).length);
-  const areaM2 = place.lengthM && place.widthM ? (place.lengthM * place.widthM * plants.length) / standing : null;
-  const potLitres = isPotted(place) ? place.volumeL : null;
-  return product && feedForPlace(product, { plants: plants.length, areaM2, potLitres }, plan.strength, s.format);
+  return [...alike.values()].map((g) => ({ ...g, feed: doseOf(s, place, g.plan, g.plants.length, products) }));
 }
 
 function taskFor(s: GardenSnapshot, g: Group): Task {

@@ -24,7 +24,7 @@ import {
   type Gate,
   type HardeningPlan,
 } from '@candid-leaf/core/setting-out';
-import { addDays, type Day } from '@candid-leaf/core/units';
+import { addDays } from '@candid-leaf/core/units';
 import { progressIn } from '../assessment/growth.js';
 import { weatherIn } from '../assessment/weather-lists.js';
 import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
@@ -125,19 +125,6 @@ export function hardeningOf(s: GardenSnapshot, p: PlantingEntity): HardeningPlan
   if (!p.hardenFrom) return null;
   // hardening plants are outside by day
   return hardeningPlan({ startOn: p.hardenFrom, today: s.today, done: p.outDays ?? [], weather: weatherIn(s) });
-}
-
-/**
- * Returns whether seed sown today would come too late to ripen before frost, and the last day on which bought plants
- * still would; null while there is time, or where there is no frost.
- */
-export function tooLateToSow(s: GardenSnapshot, p: PlantingEntity): { buyBy: Day | null } | null {
-  const { bands } = datesOfPlanting(s, p);
-  const [sow, last] = ['sow', 'last-planting'].map((what) => bands.find((b) => b.what === what));
-  if (!sow || !last || s.today <= sow.to) return null;
-  const raisedDays = -sow.of.days[1];
-  if (addDays(s.today, raisedDays) <= last.to) return null;
-  return { buyBy: s.today <= last.to ? last.to : null };
 }
 
 /** Returns whether it can be planted out today; null if it is too early to ask, or it is out. */

@@ -3,12 +3,12 @@ import { SO_FAR_ASKS, type SoFarAsk } from '@candid-leaf/contract';
 import type { PlantAssessment } from '@candid-leaf/core/assessment';
 import { cutsOf, supportOf } from '@candid-leaf/core/care';
 import { daysBetween } from '@candid-leaf/core/units';
-import type { EntityManager } from 'typeorm';
+import { type EntityManager, IsNull, Not } from 'typeorm';
 import { TIMER_ASKED_EVERY_DAYS, timerOn } from '@candid-leaf/core/water';
 import { Assessments } from '../assessment/assessments.service.js';
 import { timersOf } from '../assessment/timed.js';
 import { livePlaces, type GardenSnapshot } from '../assessment/snapshots.service.js';
-import { planOf } from '../feeding/feeding.source.js';
+import { planBeforeDose } from '../feeding/feed-of-plants.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { updateRows } from '../shared/rows.js';
@@ -54,7 +54,18 @@ export class SoFarSource extends TaskSource {
   private async setUnsure(m: EntityManager, s: GardenSnapshot, id: string, varietyUnsure: true | null): Promise<void> {
     const [plantId, what] = id.split(':');
     if (plantId && what === 'variety')
-      await updateRows(m, PlantEntity, { id: plantId, gardenId: s.garden.id }, { varietyUnsure });
+      await updateRows(
+        m,
+        PlantEntity,
+        // only what was asked: a plant whose variety is named, and the other way round
+        {
+          id: plantId,
+          gardenId: s.garden.id,
+          varietyId: Not(IsNull()),
+          varietyUnsure: varietyUnsure ? IsNull() : true,
+        },
+        { varietyUnsure },
+      );
   }
 }
 
@@ -71,7 +82,7 @@ function isAsked(s: GardenSnapshot, place: PlaceEntity, plants: readonly Grown[]
   if (ask === 'mulched') return unknown.length > 0 && mulchOf(s, place).kind === 'ask';
   return unknown.some(({ plant, own }) => {
     const { plant: facts, records } = own.context.case;
-    if (ask === 'fed') return planOf(s, own).kind === 'ask';
+    if (ask === 'fed') return planBeforeDose(s, own).kind === 'ask';
     if ((facts.heightM ?? 0) < TALL_M || facts.crop === 'pepper') return false;
     // the plan of cuts is worked out only if no cut is recorded
     if (ask === 'cut')

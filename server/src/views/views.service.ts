@@ -21,12 +21,13 @@ import { growthDto, growthIn } from '../assessment/growth.js';
 import { plantCaseOf } from '../assessment/plant-case.js';
 import { recordsOfPlant } from '../assessment/own-records.js';
 import { livePlaces, livePlantsIn, Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
-import { planOf } from '../feeding/feeding.source.js';
+import { feedPlanOf } from '../feeding/feed-of-plants.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { placeDto } from '../places/places.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import { plantDto } from '../plants/plants.service.js';
+import { ProductsService } from '../products/products.service.js';
 import { recordDto } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
 import { TodayService } from '../today/today.service.js';
@@ -48,6 +49,7 @@ export class ViewsService {
     private readonly gardens: GardensService,
     private readonly today: TodayService,
     private readonly treatments: TreatmentsService,
+    private readonly products: ProductsService,
   ) {}
 
   async garden(gardenId: string): Promise<GardenView> {
@@ -68,7 +70,7 @@ export class ViewsService {
     const { plant, place } = find(s, plantId);
     const own = await this.assessments.ofPlant(s, plant);
     const { report } = own;
-    const plan = planOf(s, own);
+    const plan = feedPlanOf(s, place, own, await this.products.all(gardenId));
     const helped = await this.treatments.helped(gardenId);
     // nothing is due for an archived plant
     const { all } = ended ? { all: [] } : await this.today.list(s);

@@ -184,7 +184,7 @@ const daysApart = (a: Day, b: Day): number => Math.round((Date.parse(b) - Date.p
 
 /**
  * Water a meadow breathes out in a day, mm, from temperatures and latitude alone (Hargreaves and Samani 1985); the
- * application reckons with humidity, wind and measured sun instead.
+ * application uses humidity, wind and measured sun instead.
  */
 export function meadowMm(air: Pick<Air, 'date' | 'tMinC' | 'tMaxC'>, latitude: number): number {
   const day = daysApart(`${air.date.slice(0, 4)}-01-01`, air.date) + 1;

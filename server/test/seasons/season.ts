@@ -44,7 +44,7 @@ const POT = { name: 'Pot plant', crop: 'tomato', habit: 'indeterminate', type: '
 const BED_M = { lengthM: 1.5, widthM: 0.8 };
 const STUCK_DAYS = 10;
 
-/** Simulates somebody who follows Today for so many days from planting, through the API. */
+/** Simulates a gardener who follows Today through the API, for `days` days from planting. */
 export async function liveSeason(
   app: App,
   at: SeasonGarden,

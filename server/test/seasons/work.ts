@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid';
 import type { gardenOf } from '../gardening.js';
 import type { LivingPlant } from './plant-in-ground.js';
 
-/** How somebody follows Today. */
+/** How a gardener follows Today. */
 export interface Habit {
   name: 'careful' | 'plain' | 'forgetful';
   /** chance to look at Today on a day, and to do a task that stands there */
@@ -14,7 +14,7 @@ export interface Habit {
   /** answers what is asked about growth */
   answers: boolean;
 }
-/** Somebody who does everything, somebody who misses a day a week, and somebody who comes every other day. */
+/** One does everything, one misses a task or a day now and then, one comes every other day. */
 export const HABITS: readonly Habit[] = [
   { name: 'careful', looks: 1, does: 1, answers: true },
   { name: 'plain', looks: 0.93, does: 0.9, answers: false },

@@ -1,10 +1,10 @@
-import { leftOf, seedsFor } from '@candid-leaf/core/planning';
+import { leftOf, seedsFor, tooLateToSow } from '@candid-leaf/core/planning';
 import { actsAfter, lightOn, nextLookOn, OVERTAKEN_DAYS, thinOn, trayWater } from '@candid-leaf/core/raising';
 import { type Day, daysBetween } from '@candid-leaf/core/units';
 import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
 import type { Task } from '../../today/task-source.js';
 import type { PlantingEntity } from '../planting.entity.js';
-import { datesOfPlanting, tooLateToSow, varietyName, placeOf } from '../planting-on-view.js';
+import { datesOfPlanting, varietyName, placeOf } from '../planting-on-view.js';
 import { makerOf, type Make } from './make.js';
 
 /** Sown now it would not ripen, but bought plants still would. It cannot be done: the season's page has what can. */
@@ -27,7 +27,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
   const task = makerOf(p, place);
   const { cells, seeds } = seedsFor(p.count);
   if (!p.sownOn) {
-    const late = tooLateToSow(s, p);
+    const late = tooLateToSow(bands, s.today);
     if (late) return late.buyBy ? [lateTask(s, task, variety, late.buyBy)] : [];
     return [
       task('sow', {

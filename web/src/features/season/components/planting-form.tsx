@@ -18,6 +18,7 @@ import {
   spacingOf,
 } from '@candid-leaf/core/planning';
 import { isPotted } from '@candid-leaf/core/records';
+import { seasonYear } from '@candid-leaf/core/season';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
@@ -74,6 +75,10 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
     'spots',
   ]);
   const place = view.places.find((p) => p.place.id === placeId)?.place;
+  // only what is not planted yet is edited, so every plant of that year stands beside it
+  const standing = (view.places.find((p) => p.place.id === placeId)?.plants ?? []).filter(
+    ({ plant: { transplantedOn: on } }) => on && seasonYear(garden, on) === year,
+  ).length;
   const own = varieties.filter((k) => k.crop === crop);
   const variety = varieties.find((k) => k.id === varietyId);
   const against = aimAgainst(aim, variety ?? { crop });
@@ -154,13 +159,16 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
                 {!isPotted(place) &&
                   place.lengthM &&
                   place.widthM &&
-                  crowdingFaults({ lengthM: place.lengthM, widthM: place.widthM }, count, spacingOf(crop), '').map(
-                    (x) => (
-                      <p key={x.reason} className="font-semibold text-ripe">
-                        {x.reason}.
-                      </p>
-                    ),
-                  )}
+                  crowdingFaults(
+                    { lengthM: place.lengthM, widthM: place.widthM },
+                    count + standing,
+                    spacingOf(crop),
+                    '',
+                  ).map((x) => (
+                    <p key={x.reason} className="font-semibold text-ripe">
+                      {x.reason}.
+                    </p>
+                  ))}
                 <p>
                   {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
                 </p>
@@ -172,6 +180,7 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
           <BedFromAbove
             place={place}
             count={count}
+            standing={standing}
             crop={crop}
             spots={spots}
             onMove={(laid) => setValue('spots', laid, { shouldDirty: true })}
