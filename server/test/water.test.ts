@@ -2,6 +2,7 @@ import type { BenchDto, GardenView, PlacePlanDto, PlantView } from '@candid-leaf
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { gardener, potted, useApp, useHoseTimer } from './app.js';
+import { gardenOf } from './gardening.js';
 
 const timer = useHoseTimer();
 const app = useApp(() => ({ timerHosts: [timer.url] }));
@@ -309,4 +310,20 @@ test('a timer fills the balance and the plan until it is changed, and Today asks
   expect(await given()).toEqual([0, 4, 0, 0]);
   await put({ date: TODAY, everyDays: 15, minutes: 30 }).expect(400);
   await put({ date: TODAY, minutes: 30 }).expect(400);
+});
+
+test('a pot that is watered but never measured is felt once; then Today asks again after a week', async () => {
+  const g = await gardenOf(app);
+  const pot = await g.place({ name: 'Tub', kind: 'container', texture: 'potting-mix', volumeL: 20 });
+  await g.plant(pot);
+  await g.weather();
+  for (let back = 20; back >= 0; back--)
+    await g.record('watering', { placeId: pot }, { date: addDays(TODAY, -back), litres: 2 });
+  const asked = async () => (await g.view()).today.filter((t) => t.feel).map((t) => t.why);
+  expect(await asked()).toEqual([expect.stringMatching(/^not measured this season, and small errors add up/)]);
+  await g.record('soil-check', { placeId: pot }, { date: TODAY, feel: 'damp', depthCm: 5 });
+  expect(await asked()).toEqual([]);
+  await g.goTo(addDays(TODAY, 7));
+  await g.weather();
+  expect(await asked()).toEqual([expect.stringMatching(/^not measured since 18 July/)]);
 });

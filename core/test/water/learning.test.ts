@@ -141,3 +141,24 @@ test('a bed says how much faster it dries once a few checks agree, and nothing b
   expect(dryingOf({ ...l, use: Math.log(1.05) })).toBeNull();
   expect(dryingOf({ ...l, uu: 0.2 })).toBeNull();
 });
+
+test('while nothing is measured, not knowing how fast a pot drinks adds to its error day by day', () => {
+  const weather = generateWeather(climateOfPlace(45, 100, []), SITE, '2026-07-01', 4, seeded(3)).map((w) => ({
+    ...w,
+    rainMm: 0,
+  }));
+  const c = { place: POT, garden: SITE, asOf: '2026-07-04', plant: { crop: 'tomato' as const, heightM: 1.5 } };
+  const [plain, taught] = [startOf({ fraction: 1, sd: 0.05 }), startOf({ fraction: 1, sd: 0.05 })];
+  const learner = new Learner(POT);
+  for (const w of weather) {
+    const { own, etoMm } = dayInPlace(c, w);
+    const demand = demands(c)(own, etoMm);
+    const made = { place: POT, crop: 'tomato' as const };
+    stepRun(plain, made, { w: own, etoMm, demand, given: NOTHING_GIVEN });
+    learner.day(taught, demand, w.date, null, (d) =>
+      stepRun(taught, made, { w: own, etoMm, demand: d, given: NOTHING_GIVEN }),
+    );
+  }
+  expect(taught.fraction).toBeCloseTo(plain.fraction, 9);
+  expect(taught.sd).toBeGreaterThan(plain.sd + 0.05);
+});
