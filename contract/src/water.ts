@@ -137,7 +137,7 @@ export interface PlacePlanDto {
   dueInDays: number | null;
   /** how its driest plant does, and what would change it */
   now: Steadiness | null;
-  /** how fast it really dries, in words, if its checks show it */
+  /** how fast it really dries, in words, if its checks show it; null where its pots differ */
   drying: string | null;
   whatIf: WhatIf[];
   weatherUntil: Day | null;

@@ -21,11 +21,11 @@ export function whyWatered(next: PlannedWatering, asOf: Day, hasForecast: boolea
 }
 
 /**
- * Returns how fast a bed or pot really dries: "It dries 18 % faster than the tables say. 7 checks agree."
- * @example dryingInWords({ faster: -0.2, checks: 5 }) // 'It dries 20 % slower than the tables say. 5 checks agree.'
+ * Returns how fast a bed or pot really dries: "By 7 checks, it dries 18 % faster than the tables say."
+ * @example dryingInWords({ faster: -0.2, checks: 5 }) // 'By 5 checks, it dries 20 % slower than the tables say.'
  */
 export const dryingInWords = ({ faster, checks }: Drying): string =>
-  `It dries ${Math.round(Math.abs(faster) * 100)} % ${faster > 0 ? 'faster' : 'slower'} than the tables say. ${checks} checks agree.`;
+  `By ${checks} checks, it dries ${Math.round(Math.abs(faster) * 100)} % ${faster > 0 ? 'faster' : 'slower'} than the tables say.`;
 
 /** More often than this is shown as times a week, days. */
 const TIMES_A_WEEK_UNDER = 3.5;

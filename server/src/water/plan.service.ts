@@ -40,7 +40,8 @@ export class PlanService {
       pours,
       evenness: even.length > 0 ? Math.min(...even) : null,
       dueInDays: next ? daysBetween(s.today, next) : null,
-      drying: speaker?.report.water.drying ?? null,
+      // single pots differ: each plant's page tells its own
+      drying: plan.pours.length === 1 ? (speaker?.report.water.drying ?? null) : null,
       ...(speaker ? await this.assessments.whatIf(s, place, speaker) : { now: null, whatIf: [] }),
       weatherUntil: s.weather.findLast((w) => w.kind === 'observed')?.day ?? null,
       forecastUntil: s.weather.findLast((w) => w.kind === 'forecast')?.day ?? null,

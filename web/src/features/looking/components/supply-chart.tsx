@@ -63,7 +63,7 @@ export default function SupplyChart({ story }: { story: FeedingStory }) {
       </div>
       <figcaption aria-hidden className="flex flex-wrap gap-x-4 text-sm text-soft">
         <span className="inline-flex items-center gap-1.5">
-          <span className="h-0.5 w-5 bg-timber" /> given and still available
+          <span className="h-0.5 w-5 bg-timber" /> fed, or from the soil or mix
         </span>
         <span className="inline-flex items-center gap-1.5">
           <span className="h-3 w-5 bg-leaf/20" /> needed by a good crop
