@@ -1,9 +1,10 @@
-import { IsCalendarDay, PlantMake } from '@candid-leaf/core/records';
+import { IsCalendarDay, IsListOf, IsPart, PlantMake } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { type Growth, type Start, STARTS } from '@candid-leaf/core/growth';
 import { TRAININGS, type Training } from '@candid-leaf/core/pruning';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
+import { PlaceInput } from './places.js';
 
 /** A plant as entered. */
 export class PlantInput extends PlantMake {
@@ -52,6 +53,24 @@ export class PlantInput extends PlantMake {
   @IsOptional()
   @IsBoolean()
   varietyUnsure?: boolean | null;
+}
+
+/** Most plants saved by one form. */
+export const MOST_PLANTS_AT_ONCE = 60;
+
+/** The plants of one form, saved together or not at all. */
+export class SeveralPlants {
+  /** their new bed or pots, saved first */
+  @IsPart(() => PlaceInput, { optional: true })
+  place?: PlaceInput | null;
+
+  @IsListOf(() => PlantInput, { most: MOST_PLANTS_AT_ONCE, least: 1 })
+  plants: PlantInput[];
+
+  /** the plant whose rooted sucker it is */
+  @IsOptional()
+  @IsId()
+  motherId?: string | null;
 }
 
 /** A plant's growth as a page shows it. */

@@ -89,7 +89,7 @@ export interface TaskDto {
   held?: { until: Day; because: string };
   /** answered by a look at the plant, at this part first */
   see?: Part;
-  /** a rooting sucker: how far it is; once planted, it becomes its own plant */
+  /** a rooting sucker: look for roots and say what was found, or plant it, which makes it a plant of its own */
   rooting?: 'look' | 'plant';
   /** answered yes or not yet, each by a record */
   asks?: SoFarAsk[];

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Locator } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
 
@@ -52,33 +52,41 @@ test('a backlog of cuts: this week’s budget is drawn and ticked, the rest wait
     });
 });
 
-test('a sucker roots in water, is planted and becomes a plant', async ({ page }) => {
-  const own = await ownGarden(page);
-  await tomatoIn(
-    own,
-    { name: 'Hall pot', kind: 'indoors', volumeL: 20 },
-    { habit: 'indeterminate', training: 'leave-alone', type: 'paste' },
-  );
-  await signIn(page, own.who);
-  await page.getByRole('link', { name: /^The plant/ }).click();
-  await page.getByRole('button', { name: 'Root this sucker' }).click();
-  const next = page.getByRole('region', { name: 'Next here' });
-  await expect(next.getByText('Look for roots and change the water: sucker of The plant')).toBeVisible();
-  const week = async () => {
-    await page.getByRole('link', { name: 'Settings' }).click();
-    await page.getByRole('button', { name: 'One week' }).click();
-    await page.getByRole('link', { name: 'Garden', exact: true }).click();
-  };
-  await week();
-  await page.getByRole('button', { name: /^Done: Look for roots/ }).click();
-  await week();
-  await page.getByRole('link', { name: /^Add plant: Plant it deep/ }).click();
-  await expect(page.getByLabel('Name')).toHaveValue('The plant, from a sucker');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByRole('link', { name: /^The plant, from a sucker/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Done: Plant it deep/ }).click();
-  await expect(page.getByText(/^Plant it deep/)).toBeHidden();
-  await expect
-    .poll(() => savedIn(page, 'event'))
-    .toMatchObject([{ what: 'sucker-planted' }, { what: 'roots-looked-for' }, { what: 'sucker-in-water' }]);
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('a sucker becomes a plant in five touches', async ({ page }) => {
+    const own = await ownGarden(page);
+    await tomatoIn(
+      own,
+      { name: 'Hall pot', kind: 'indoors', volumeL: 20 },
+      { habit: 'indeterminate', training: 'leave-alone', type: 'paste' },
+    );
+    await signIn(page, own.who);
+    let touches = 0;
+    const tap = async (what: Locator) => {
+      touches += 1;
+      await what.tap();
+    };
+    const later = async () => {
+      await page.getByRole('link', { name: 'Settings' }).click();
+      await page.getByRole('button', { name: 'One week' }).click();
+      await page.getByRole('link', { name: 'Garden', exact: true }).click();
+    };
+    await tap(page.getByRole('link', { name: /^The plant/ }));
+    await tap(page.getByText('Water, pruning, feed and ties'));
+    await tap(page.getByRole('button', { name: 'Root this sucker' }));
+    const next = page.getByRole('region', { name: 'Next here' });
+    await expect(next.getByText('Look for roots and change the water: sucker of The plant')).toBeVisible();
+    await later();
+    await tap(page.getByRole('button', { name: /^Roots: Look for roots/ }));
+    await expect(page.getByLabel('Planted in')).toHaveText('Hall pot');
+    await tap(page.getByRole('button', { name: /^Planted: Plant it deep/ }));
+    await expect(page.getByRole('link', { name: /^The plant, from a sucker/ })).toBeVisible();
+    expect(touches).toBe(5);
+    await expect(page.getByText(/^Plant it deep/)).toBeHidden();
+    await expect
+      .poll(() => savedIn(page, 'event'))
+      .toMatchObject([{ what: 'sucker-planted' }, { what: 'roots-seen' }, { what: 'sucker-in-water' }]);
+  });
 });

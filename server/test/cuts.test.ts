@@ -1,4 +1,4 @@
-import { addDays } from '@candid-leaf/core/units';
+import { addDays, type Day } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
@@ -68,16 +68,48 @@ test('forty cuts at once are refused with the way out, and saved once explained'
   await put({ cuts: 40, because: 'hail had shredded them' }).expect(200);
 });
 
-test('a sucker in water: checked for roots after a week, planted after two', async () => {
-  const g = await cordon({ training: 'leave-alone' });
+test('a sucker in water: looked at until roots show; planting it makes a plant and ends its story, once', async () => {
+  const g = await cordon({ training: 'leave-alone', type: 'paste' });
   await g.record('event', { plantId: g.plant }, { date: addDays(TODAY, -6), what: 'sucker-in-water' });
   const next = async () => (await g.plantView(g.plant)).next.find((t) => t.rooting);
   expect(await next()).toMatchObject({ rooting: 'look', dueOn: addDays(TODAY, 1) });
   expect((await g.tick((await next())!.key)).body).toEqual({ recordId: null });
-  await g.goTo(addDays(TODAY, 1));
-  await g.tick((await next())!.key);
-  expect(await next()).toMatchObject({ rooting: 'plant', dueOn: addDays(TODAY, 8) });
-  await g.goTo(addDays(TODAY, 8));
-  await g.tick((await next())!.key);
+  const found = async (day: Day, what: string) => {
+    await g.goTo(day);
+    await g.record('event', { plantId: g.plant }, { date: day, what });
+  };
+  await found(addDays(TODAY, 1), 'roots-looked-for');
+  expect(await next()).toMatchObject({ rooting: 'look', dueOn: addDays(TODAY, 5) });
+  // a fortnight alone plants nothing
+  await g.goTo(addDays(TODAY, 12));
+  expect(await next()).toMatchObject({ rooting: 'look' });
+  await found(addDays(TODAY, 12), 'roots-seen');
+  expect(await next()).toMatchObject({ rooting: 'plant', dueOn: addDays(TODAY, 12) });
+
+  const plant = { id: uuid(), placeId: g.place, name: 'Young', crop: 'tomato', type: 'paste', start: 'cutting' };
+  const send = () =>
+    g.agent
+      .put(g.url('/plants/several'))
+      .send({ plants: [plant], motherId: g.plant })
+      .expect(200);
+  await send();
   expect(await next()).toBeUndefined();
+  // sent again a day later, it is still one plant and one event
+  await g.goTo(addDays(TODAY, 13));
+  await send();
+  const view = await g.plantView(g.plant);
+  expect(view.records.filter((r) => (r.data as { what?: string }).what === 'sucker-planted')).toHaveLength(1);
+  expect((await g.view()).places.flatMap((p) => p.plants)).toHaveLength(2);
+});
+
+test('a sucker that rotted is forgotten; a new one starts anew', async () => {
+  const g = await cordon({ training: 'leave-alone' });
+  const next = async () => (await g.plantView(g.plant)).next.find((t) => t.rooting);
+  const say = (what: string) => g.record('event', { plantId: g.plant }, { date: TODAY, what });
+  await say('sucker-in-water');
+  await say('roots-seen');
+  await say('sucker-lost');
+  expect(await next()).toBeUndefined();
+  await say('sucker-in-water');
+  expect(await next()).toMatchObject({ rooting: 'look', dueOn: addDays(TODAY, 7) });
 });

@@ -8,6 +8,7 @@ import {
   PracticeAnswerInput,
   ProductInput,
   RecordInput,
+  SeveralPlants,
   SeveralRecords,
   SignIn,
   SignUp,
@@ -349,6 +350,17 @@ export const ROUTES: Record<string, Row> = {
     cls: PlantInput,
     body: plant,
     foreign: (m, t) => [plant(t), { ...plant(m), id: t.plantId }, { ...plant(m), id: t.plantId, version: 1 }],
+  },
+  'PUT /api/gardens/:gardenId/plants/several': {
+    member: 200,
+    cls: SeveralPlants,
+    body: (w) => ({ plants: [plant(w)] }),
+    foreign: (m, t) => [
+      { plants: [plant(m), plant(t)] },
+      { plants: [{ ...plant(m), id: t.plantId }] },
+      { plants: [plant(m)], motherId: t.plantId },
+      { place: { ...place(m), id: t.placeId }, plants: [plant(m)] },
+    ],
   },
   'POST /api/gardens/:gardenId/plants/:plantId/retire': {
     member: 204,

@@ -41,6 +41,20 @@ test('a garden, a place, a plant and a record sent many times at once exist once
   expect(view.places.map((p) => [p.place.id, p.plants.length])).toEqual([[place, 1]]);
 });
 
+test('a bed with its plants is saved whole or not at all, and sent again it is the same', async () => {
+  const g = await gardener(app);
+  const place = { id: uuid(), name: 'Row', kind: 'container', texture: 'potting-mix', volumeL: 12 };
+  const plant = (name: string) => ({ id: uuid(), placeId: place.id, name, crop: 'tomato' });
+  const put = (plants: object[]) => g.agent.put(g.url('/plants/several')).send({ place, plants });
+  const rows = async () => ((await g.agent.get(g.url('/view')).expect(200)).body as GardenView).places;
+  const wrong = await put([plant('One'), { ...plant('Two'), transplantedOn: '2026-07-25' }]).expect(400);
+  expect(wrong.body.faults).toEqual([{ path: 'plants.1.transplantedOn', reason: expect.stringMatching(/future/) }]);
+  expect(await rows()).toEqual([]);
+  const several = [plant('One'), plant('Two'), plant('Three')];
+  for (const { status } of await atOnce(4, () => put(several))) expect(status).toBe(200);
+  expect((await rows()).map((p) => p.plants.map((x) => x.plant.name))).toEqual([['One', 'Two', 'Three']]);
+});
+
 test('two gardens that claim the same id at once: one gets it, the other hears that it does not exist', async () => {
   const [a, b] = [await gardener(app), await gardener(app)];
   for (let round = 0; round < 5; round++) {

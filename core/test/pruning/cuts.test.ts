@@ -180,14 +180,22 @@ test('forty cuts at once are refused with the way out; a dozen are not', () => {
   expect(cutFaults({ date: ASOF, cuts: 40, because: 'hail had shredded them' }, 'data.')).toEqual([]);
 });
 
-test('a sucker in water: check for roots after a week, plant after two, and then it is over', () => {
+test('a sucker in water is looked at until roots show, and planted then', () => {
   const start = addDays(ASOF, -3);
-  expect(rootingOn(start, null, null, ASOF)).toMatchObject({ step: 'look', on: addDays(start, 7) });
-  expect(rootingOn(start, null, null, addDays(start, 8))).toMatchObject({ step: 'look', on: addDays(start, 7) });
-  expect(rootingOn(start, addDays(start, 8), null, addDays(start, 8))).toMatchObject({
-    step: 'plant',
-    on: addDays(start, 14),
+  const sucker = (lookedOn: string | null, rootsOn: string | null = null) => ({ startedOn: start, lookedOn, rootsOn });
+  expect(rootingOn(sucker(null), start)).toMatchObject({ step: 'look', on: addDays(start, 7), late: false });
+  // no roots yet: again in four days, however long it takes
+  expect(rootingOn(sucker(addDays(start, 8)), addDays(start, 8))).toMatchObject({
+    step: 'look',
+    on: addDays(start, 12),
   });
-  expect(rootingOn(start, null, null, addDays(start, 30))).toMatchObject({ step: 'plant' });
-  expect(rootingOn(start, null, addDays(start, 15), addDays(start, 16))).toBeNull();
+  expect(rootingOn(sucker(addDays(start, 27)), addDays(start, 28))).toMatchObject({ step: 'look', late: true });
+  expect(rootingOn(sucker(null), addDays(start, 27)).late).toBe(false);
+  // roots: planted at once
+  expect(rootingOn(sucker(addDays(start, 8), addDays(start, 12)), addDays(start, 12))).toMatchObject({
+    step: 'plant',
+    on: addDays(start, 12),
+  });
+  // what was found on an earlier sucker does not count for this one
+  expect(rootingOn(sucker(addDays(start, -2), addDays(start, -1)), start)).toMatchObject({ step: 'look' });
 });

@@ -4,5 +4,10 @@ import { PlacesController } from './places.controller.js';
 import { PlacesService } from './places.service.js';
 
 /** Beds and pots. */
-@Module({ imports: [GardensModule], controllers: [PlacesController], providers: [PlacesService] })
+@Module({
+  imports: [GardensModule],
+  controllers: [PlacesController],
+  providers: [PlacesService],
+  exports: [PlacesService],
+})
 export class PlacesModule {}

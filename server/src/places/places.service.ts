@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
 import { soilTestFaults, withLevels } from '@candid-leaf/core/soil';
 import { byDate, type Fault, isPotted, placeFaults } from '@candid-leaf/core/records';
+import type { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
@@ -38,6 +39,12 @@ export class PlacesService {
   constructor(private readonly gardens: GardensService) {}
 
   async put(gardenId: string, input: PlaceInput): Promise<PlaceDto> {
+    return this.gardens.change(gardenId, (m, garden) => this.write(m, garden, input));
+  }
+
+  /** The same within another transaction. */
+  async write(m: EntityManager, garden: GardenEntity, input: PlaceInput): Promise<PlaceDto> {
+    const gardenId = garden.id;
     const tests = [...(input.soilTests ?? []), ...(input.soilTest ? [input.soilTest] : [])]
       .filter((t, i, all) => all.findLastIndex((x) => x.date === t.date) === i)
       .sort(byDate);
@@ -55,52 +62,50 @@ export class PlacesService {
         : []),
       ...flowFaults(input),
     ]);
-    return this.gardens.change(gardenId, async (m, garden) => {
-      const zone = input.watering?.timerZone ?? null;
-      await refuseTakenZone(m, gardenId, input.id, zone);
-      const old = await m.findOneBy(PlaceEntity, { id: input.id, gardenId });
-      const rebound = zone !== (old?.watering?.timerZone ?? null);
-      const today = this.gardens.today(garden);
-      const row = await putVersioned(
-        m,
-        PlaceEntity,
-        { id: input.id, gardenId, version: input.version },
-        {
-          name: input.name,
-          kind: input.kind,
-          texture: input.texture,
-          cover: input.cover ?? null,
-          vents: input.vents ?? null,
-          hollow: input.hollow ?? null,
-          sunHours: input.sunHours ?? null,
-          lowEnd: input.lowEnd ?? null,
-          slope: input.slope ?? null,
-          windy: input.windy ?? null,
-          footpath: input.footpath ?? null,
-          roomTMinC: input.roomTMinC ?? null,
-          roomTMaxC: input.roomTMaxC ?? null,
-          fillingCm: input.fillingCm ?? null,
-          volumeL: input.volumeL ?? null,
-          potMaterial: input.potMaterial ?? null,
-          lengthM: input.lengthM ?? null,
-          widthM: input.widthM ?? null,
-          mulch: input.mulch ?? [],
-          shade: input.shade ?? [],
-          irrigation: input.irrigation ?? null,
-          flowLPerH: input.flowLPerH ?? null,
-          drainageMmPerH: input.drainageMmPerH ?? null,
-          soilTest: newest ? withLevels(newest) : null,
-          soilTests: tests.length > 0 ? tests : null,
-          history: input.history ?? [],
-          watering: input.watering ?? null,
-          looking: input.looking ?? null,
-          pondNear: input.pondNear ?? null,
-          zoneSince: rebound ? (zone === null ? null : today) : (old?.zoneSince ?? null),
-        },
-        { position: await nextPosition(m, PlaceEntity, { gardenId }), retiredOn: null },
-      );
-      return placeDto(row);
-    });
+    const zone = input.watering?.timerZone ?? null;
+    await refuseTakenZone(m, gardenId, input.id, zone);
+    const old = await m.findOneBy(PlaceEntity, { id: input.id, gardenId });
+    const rebound = zone !== (old?.watering?.timerZone ?? null);
+    const today = this.gardens.today(garden);
+    const row = await putVersioned(
+      m,
+      PlaceEntity,
+      { id: input.id, gardenId, version: input.version },
+      {
+        name: input.name,
+        kind: input.kind,
+        texture: input.texture,
+        cover: input.cover ?? null,
+        vents: input.vents ?? null,
+        hollow: input.hollow ?? null,
+        sunHours: input.sunHours ?? null,
+        lowEnd: input.lowEnd ?? null,
+        slope: input.slope ?? null,
+        windy: input.windy ?? null,
+        footpath: input.footpath ?? null,
+        roomTMinC: input.roomTMinC ?? null,
+        roomTMaxC: input.roomTMaxC ?? null,
+        fillingCm: input.fillingCm ?? null,
+        volumeL: input.volumeL ?? null,
+        potMaterial: input.potMaterial ?? null,
+        lengthM: input.lengthM ?? null,
+        widthM: input.widthM ?? null,
+        mulch: input.mulch ?? [],
+        shade: input.shade ?? [],
+        irrigation: input.irrigation ?? null,
+        flowLPerH: input.flowLPerH ?? null,
+        drainageMmPerH: input.drainageMmPerH ?? null,
+        soilTest: newest ? withLevels(newest) : null,
+        soilTests: tests.length > 0 ? tests : null,
+        history: input.history ?? [],
+        watering: input.watering ?? null,
+        looking: input.looking ?? null,
+        pondNear: input.pondNear ?? null,
+        zoneSince: rebound ? (zone === null ? null : today) : (old?.zoneSince ?? null),
+      },
+      { position: await nextPosition(m, PlaceEntity, { gardenId }), retiredOn: null },
+    );
+    return placeDto(row);
   }
 
   order(gardenId: string, ids: string[]): Promise<void> {

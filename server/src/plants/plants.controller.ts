@@ -1,5 +1,6 @@
 import { Body, Controller, HttpCode, Param, Post, Put } from '@nestjs/common';
-import { NewOrder, PlantEnded, PlantInput, type PlantDto } from '@candid-leaf/contract';
+import { NewOrder, PlantEnded, PlantInput, SeveralPlants, type PlantDto } from '@candid-leaf/contract';
+import { AccountId } from '../accounts/session.js';
 import { PlantsService } from './plants.service.js';
 
 /** Routes of plants. */
@@ -10,6 +11,15 @@ export class PlantsController {
   @Put('plants')
   put(@Param('gardenId') gardenId: string, @Body() body: PlantInput): Promise<PlantDto> {
     return this.plants.put(gardenId, body);
+  }
+
+  @Put('plants/several')
+  putSeveral(
+    @Param('gardenId') gardenId: string,
+    @AccountId() accountId: string,
+    @Body() body: SeveralPlants,
+  ): Promise<PlantDto[]> {
+    return this.plants.putSeveral(gardenId, accountId, body);
   }
 
   @Post('places/:placeId/plants/order')

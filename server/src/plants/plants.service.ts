@@ -1,12 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import type { PlantDto, PlantEnded, PlantInput } from '@candid-leaf/contract';
-import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
+import type { PlantDto, PlantEnded, PlantInput, SeveralPlants } from '@candid-leaf/contract';
+import { type Happening, resistanceFaults, typeFaults } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
+import type { EntityManager } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { noteGrown } from '../places/grown.js';
 import { PlaceEntity } from '../places/place.entity.js';
+import { PlacesService } from '../places/places.service.js';
+import { RecordsService, partOf } from '../records/records.service.js';
 import { VarietyEntity } from '../varieties/variety.entity.js';
-import { notFound, throwIfFaults } from '../shared/http-errors.js';
+import { notFound, throwIfFaults, under } from '../shared/http-errors.js';
 import { nextPosition, reorder } from '../shared/ordering.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
 import { PlantEntity } from './plant.entity.js';
@@ -31,10 +34,43 @@ const seenOn = (
 /** Creates and changes plants. */
 @Injectable()
 export class PlantsService {
-  constructor(private readonly gardens: GardensService) {}
+  constructor(
+    private readonly gardens: GardensService,
+    private readonly places: PlacesService,
+    private readonly records: RecordsService,
+  ) {}
 
   async put(gardenId: string, input: PlantInput): Promise<PlantDto> {
-    const today = this.gardens.today(await this.gardens.get(gardenId));
+    return this.gardens.change(gardenId, (m, garden) => this.write(m, gardenId, this.gardens.today(garden), input));
+  }
+
+  /** Saves the plants of one form, with their new bed if there is one: all of them or none. */
+  async putSeveral(gardenId: string, accountId: string, several: SeveralPlants): Promise<PlantDto[]> {
+    const { place, plants, motherId } = several;
+    return this.gardens.change(gardenId, async (m, garden) => {
+      const today = this.gardens.today(garden);
+      if (place) await under('place.', () => this.places.write(m, garden, place));
+      const saved: PlantDto[] = [];
+      for (const [i, plant] of plants.entries())
+        saved.push(await under(`plants.${i}.`, () => this.write(m, gardenId, today, plant)));
+      if (motherId) await this.emptyGlass(m, gardenId, { accountId, today, motherId, plantId: saved[0]!.id });
+      return saved;
+    });
+  }
+
+  /** Ends the story of a sucker in water: it was planted today. */
+  private async emptyGlass(
+    m: EntityManager,
+    gardenId: string,
+    { accountId, today, motherId, plantId }: { accountId: string; today: Day; motherId: string; plantId: string },
+  ): Promise<void> {
+    const id = partOf(plantId, motherId);
+    if (await this.records.wasEverWritten(m, id)) return;
+    const planted: Happening = { date: today, what: 'sucker-planted' };
+    await this.records.write(m, gardenId, accountId, today, { id, type: 'event', plantId: motherId, data: planted });
+  }
+
+  private async write(m: EntityManager, gardenId: string, today: Day, input: PlantInput): Promise<PlantDto> {
     throwIfFaults([
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
@@ -42,42 +78,40 @@ export class PlantsService {
         ? [{ path: 'transplantedOn', reason: `${input.transplantedOn} is in the future: record it on the day` }]
         : []),
     ]);
-    return this.gardens.change(gardenId, async (m) => {
-      if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw notFound('place');
-      if (input.varietyId && !(await m.existsBy(VarietyEntity, { id: input.varietyId, gardenId })))
-        throw notFound('kind');
-      const row = await putVersioned(
-        m,
-        PlantEntity,
-        { id: input.id, gardenId, version: input.version },
-        {
-          placeId: input.placeId,
-          name: input.name,
-          crop: input.crop,
-          habit: input.habit ?? null,
-          type: input.type ?? null,
-          stage: input.stage ?? null,
-          transplantedOn: input.transplantedOn ?? null,
-          heightM: input.heightM ?? null,
-          seenOn: seenOn(input, await m.findOneBy(PlantEntity, { id: input.id, gardenId }), today),
-          plantedAbout: input.plantedAbout ?? null,
-          start: input.start ?? null,
-          spacingM: input.spacingM ?? null,
-          resistantTo: input.resistantTo ?? [],
-          training: input.training ?? null,
-          worth: input.worth ?? null,
-          varietyId: input.varietyId ?? null,
-          varietyUnsure: input.varietyUnsure ?? null,
-        },
-        {
-          position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }),
-          retiredOn: null,
-          enteredOn: today,
-        },
-      );
-      if (row.transplantedOn) await noteGrown(m, row.placeId, row.transplantedOn);
-      return plantDto(row);
-    });
+    if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw notFound('place');
+    if (input.varietyId && !(await m.existsBy(VarietyEntity, { id: input.varietyId, gardenId })))
+      throw notFound('variety');
+    const row = await putVersioned(
+      m,
+      PlantEntity,
+      { id: input.id, gardenId, version: input.version },
+      {
+        placeId: input.placeId,
+        name: input.name,
+        crop: input.crop,
+        habit: input.habit ?? null,
+        type: input.type ?? null,
+        stage: input.stage ?? null,
+        transplantedOn: input.transplantedOn ?? null,
+        heightM: input.heightM ?? null,
+        seenOn: seenOn(input, await m.findOneBy(PlantEntity, { id: input.id, gardenId }), today),
+        plantedAbout: input.plantedAbout ?? null,
+        start: input.start ?? null,
+        spacingM: input.spacingM ?? null,
+        resistantTo: input.resistantTo ?? [],
+        training: input.training ?? null,
+        worth: input.worth ?? null,
+        varietyId: input.varietyId ?? null,
+        varietyUnsure: input.varietyUnsure ?? null,
+      },
+      {
+        position: await nextPosition(m, PlantEntity, { gardenId, placeId: input.placeId }),
+        retiredOn: null,
+        enteredOn: today,
+      },
+    );
+    if (row.transplantedOn) await noteGrown(m, row.placeId, row.transplantedOn);
+    return plantDto(row);
   }
 
   order(gardenId: string, placeId: string, ids: string[]): Promise<void> {

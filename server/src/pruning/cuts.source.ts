@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { cutsOf } from '@candid-leaf/core/care';
 import { cutHoldInWords, cutsInWords, cutsWhy, RECORDED_AS, rootingOn, type CutPlan } from '@candid-leaf/core/pruning';
 import type { Happening } from '@candid-leaf/core/records';
+import type { Day } from '@candid-leaf/core/units';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
@@ -136,24 +137,35 @@ function cutsTask(s: GardenSnapshot, place: PlaceEntity, group: readonly Planned
   };
 }
 
-/** Returns the next step of a sucker in water. */
+/** Returns the next step of a sucker in water, until it is planted or lost. */
 function rootingTask(s: GardenSnapshot, place: PlaceEntity, plant: PlantEntity): Task | null {
   const events = s
     .recordsOf(plant.id)
     .filter((r) => r.type === 'event')
     .map((r) => r.data as Happening);
-  const started = events.findLast((e) => e.what === 'sucker-in-water');
-  const looked = events.findLast((e) => e.what === 'roots-looked-for');
-  const planted = events.findLast((e) => e.what === 'sucker-planted');
-  const next = started && rootingOn(started.date, looked?.date ?? null, planted?.date ?? null, s.today);
-  if (!next) return null;
+  const last = (what: Happening['what']): number => events.findLastIndex((e) => e.what === what);
+  const started = last('sucker-in-water');
+  // two on one day stand in the order they were saved
+  if (started < 0 || Math.max(last('sucker-planted'), last('sucker-lost')) > started) return null;
+  const since = (what: Happening['what']): Day | null => (last(what) > started ? events[last(what)]!.date : null);
+  const { date } = events[started]!;
+  const next = rootingOn(
+    { startedOn: date, lookedOn: since('roots-looked-for'), rootsOn: since('roots-seen') },
+    s.today,
+  );
   return {
     id: `${plant.id}:${ROOTING}`,
     plantId: plant.id,
     placeId: place.id,
     title: `${next.title}: sucker of ${plant.name}`,
-    where: 'Stand it in its glass, bright but out of the sun',
-    why: `in water since ${s.format.day(started.date)}; it roots in one to two weeks`,
+    where: next.step === 'plant' ? place.name : 'In its glass, bright but out of the sun',
+    why: `in water since ${s.format.day(date)}; ${
+      next.step === 'plant'
+        ? 'it has roots'
+        : next.late
+          ? 'without roots by now, take a fresh sucker'
+          : 'it roots in one to two weeks'
+    }`,
     dueOn: next.on,
     minutes: next.step === 'plant' ? 10 : 2,
     litres: null,

@@ -25,6 +25,17 @@ export function throwIfFaults(faults: readonly Fault[]): void {
   if (faults.length > 0) throw badRequest(faults);
 }
 
+/** Runs part of a larger write: the faults of that part get its path before their own. */
+export async function under<T>(path: string, work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (!(error instanceof BadRequestException)) throw error;
+    const { faults = [] } = error.getResponse() as { faults?: Fault[] };
+    throw badRequest(faults.map((f) => ({ ...f, path: path + f.path })));
+  }
+}
+
 /** Returns a 404 naming what is missing. */
 export const notFound = (what: string): NotFoundException => new NotFoundException(`This ${what} does not exist here.`);
 /** Returns a 409: the row changed since it was read. */

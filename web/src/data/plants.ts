@@ -1,4 +1,12 @@
-import type { Outcome, PlantDto, PlantEnd, PlantInput, PlantView, TreatmentDto } from '@candid-leaf/contract';
+import type {
+  Outcome,
+  PlantDto,
+  PlantEnd,
+  PlantInput,
+  PlantView,
+  SeveralPlants,
+  TreatmentDto,
+} from '@candid-leaf/contract';
 import type { CaseFile } from '@candid-leaf/core/casefile';
 import type { DisorderCode } from '@candid-leaf/core/records';
 import { queryOptions } from '@tanstack/react-query';
@@ -22,6 +30,13 @@ export const plantCaseQuery = (gardenId: string, plantId: string) =>
 
 export const savePlant = defineWrite('plant.save', ({ gardenId, plant }: OfGarden & { plant: PlantInput }) =>
   api<PlantDto>('PUT', apiOf(gardenId, 'plants'), plant),
+);
+/** Plants of one form, with their new bed if there is one. Kept on the device until the server has them. */
+export const savePlants = defineWrite(
+  'plants.save',
+  ({ gardenId, ...several }: OfGarden & SeveralPlants) =>
+    api<PlantDto[]>('PUT', apiOf(gardenId, 'plants', 'several'), several),
+  { label: ({ plants }) => (plants.length === 1 ? plants[0]!.name : `${plants.length} plants`), apply: () => [] },
 );
 export const orderPlants = defineWrite(
   'plant.order',

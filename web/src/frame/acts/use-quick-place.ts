@@ -3,8 +3,6 @@ import type { Crop } from '@candid-leaf/core/records';
 import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { faultsIn } from '../../ui/faults';
-import { useWrite } from '../../ui/use-write';
-import { savePlace } from '../../data/places';
 import { CROP_WORDS, freeName, numbered, plantNames } from '../../lib/plant-names';
 import { type Age, plantedAs } from './age';
 import { useSavePlants } from './use-save-plants';
@@ -25,7 +23,6 @@ interface Wanted {
 export function useQuickPlace(view: GardenView) {
   const { garden, places } = view;
   const id = useRef(uuid());
-  const place = useWrite(savePlace, garden.id);
   const savePlants = useSavePlants();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [making, setMaking] = useState(false);
@@ -37,7 +34,6 @@ export function useQuickPlace(view: GardenView) {
     setMaking(true);
     setTrouble(null);
     try {
-      await place.send({ place: placeOf(preset, id.current, name, { plants: count, apartM, volumeL }) });
       const made = await savePlants(
         numbered(CROP_WORDS[crop], count, plantNames(view)).map((called) => ({
           placeId: id.current,
@@ -46,6 +42,7 @@ export function useQuickPlace(view: GardenView) {
           spacingM: apartM,
           ...(age ? plantedAs(age, garden, crop) : {}),
         })),
+        { place: placeOf(preset, id.current, name, { plants: count, apartM, volumeL }) },
       );
       id.current = uuid();
       return made;

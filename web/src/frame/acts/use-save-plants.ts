@@ -1,21 +1,29 @@
-import type { PlantInput } from '@candid-leaf/contract';
-import { useState } from 'react';
+import type { PlaceInput, PlantInput } from '@candid-leaf/contract';
+import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useGarden } from '../../lib/garden-context';
 import { useWrite } from '../../ui/use-write';
-import { savePlant } from '../../data/plants';
+import { savePlants } from '../../data/plants';
 
-/** Creates several plants in turn. Retrying after a failure duplicates nothing: their ids stay. */
+/** What is saved with the plants: their new bed, or the plant whose sucker it was. */
+interface With {
+  place?: PlaceInput;
+  motherId?: string | undefined;
+}
+
+/** Creates the plants of a form in one request. Retrying after a failure duplicates nothing: their ids stay. */
 export function useSavePlants() {
   const garden = useGarden();
-  const plant = useWrite(savePlant, garden.id);
-  const [ids, setIds] = useState<string[]>([]);
-  return async (plants: readonly Omit<PlantInput, 'id'>[]): Promise<string[]> => {
-    const known = [...ids];
-    while (known.length < plants.length) known.push(uuid());
-    setIds(known);
-    for (const [i, p] of plants.entries()) await plant.send({ plant: { ...p, id: known[i]! } });
-    setIds([]);
-    return known.slice(0, plants.length);
+  const { send } = useWrite(savePlants, garden.id);
+  const ids = useRef<string[]>([]);
+  return async (plants: readonly Omit<PlantInput, 'id'>[], also: With = {}): Promise<string[]> => {
+    while (ids.current.length < plants.length) ids.current.push(uuid());
+    const made = ids.current.slice(0, plants.length);
+    await send({ plants: plants.map((p, i) => ({ ...p, id: made[i]! })), ...also });
+    ids.current = [];
+    return made;
   };
 }
+
+/** Returns the form's field for a fault's path: `plants.0.name` is `name`. */
+export const fieldOfOne = (path: string): string => path.replace(/^(?:place|plants\.\d+)\./, '');

@@ -1,22 +1,24 @@
 import type { TaskDto } from '@candid-leaf/contract';
-import { Check, Eye, Footprints, Sprout } from 'lucide-react';
+import { Check, Eye, Footprints } from 'lucide-react';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { doTask, postponeTask, undoTask } from '../../../data/tasks';
 import { SoilFeel } from '../../../frame/acts/soil-feel';
-import { useGarden, useLink } from '../../../lib/garden-context';
+import { useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { useWrite } from '../../../ui/use-write';
 
 // fetched when something is asked, so the page comes sooner
 const Picks = lazy(async () => ({ default: (await import('./picks')).Picks }));
+const Rooting = lazy(async () => ({ default: (await import('./rooting')).Rooting }));
 const SoFar = lazy(async () => ({ default: (await import('./so-far')).SoFar }));
 
 /** Done or not today; follow-ups are answered where they are. */
 export function Answers({ task }: { task: TaskDto }) {
   const garden = useGarden();
   const link = useLink();
+  const may = useMay();
   const done = useWrite(doTask, garden.id);
   const undo = useWrite(undoTask, garden.id);
   const later = useWrite(postponeTask, garden.id);
@@ -53,24 +55,10 @@ export function Answers({ task }: { task: TaskDto }) {
             See it
           </Link>
         </>
-      ) : task.rooting === 'plant' && task.placeId ? (
-        <>
-          <Link
-            className={buttonLook('main')}
-            to={link('newPlant', { placeId: task.placeId }, { from: task.plantId ?? undefined })}
-            aria-label={`Add plant: ${task.title}`}
-          >
-            <Sprout aria-hidden size={17} /> Add plant
-          </Link>
-          <Button
-            look="quiet"
-            onClick={tick}
-            disabled={done.isPending}
-            aria-label={`Done: ${task.title}, ${task.where}`}
-          >
-            <Check aria-hidden size={17} /> Done
-          </Button>
-        </>
+      ) : task.rooting === 'look' || (task.rooting && may('keep')) ? (
+        <Suspense>
+          <Rooting task={task} />
+        </Suspense>
       ) : task.see && task.plantId ? (
         <Link
           className={buttonLook('main')}

@@ -21,7 +21,7 @@ import { GardenPage } from '../../../frame/garden-page';
 import { VarietyField } from '../components/variety-field';
 import { EndPlant } from '../components/end-plant';
 import { CROP_WORDS, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
-import { useSavePlants } from '../../../frame/acts/use-save-plants';
+import { fieldOfOne, useSavePlants } from '../../../frame/acts/use-save-plants';
 import { savePlant } from '../../../data/plants';
 import { saveRecord } from '../../../data/records';
 import { useWayOn } from '../../../ui/use-way-on';
@@ -45,7 +45,6 @@ export function PlantEdit() {
           <PlantForm
             plant={here(v)}
             growth={onView(v, plantId)?.growth ?? null}
-            mother={find(v, params.get('from'))}
             copied={find(v, params.get('copy'))}
             taken={plantNames(v)}
             placeId={placeId ?? null}
@@ -57,21 +56,9 @@ export function PlantEdit() {
   );
 }
 
-/** What a rooted sucker inherits from its mother. */
-const sameVariety = (m: PlantDto) => ({
-  name: `${m.name}, from a sucker`,
-  crop: m.crop,
-  habit: m.habit ?? null,
-  type: m.type ?? null,
-  resistantTo: m.resistantTo ?? [],
-  start: 'cutting' as const,
-});
-
 interface Props {
   plant: PlantDto | null;
   growth: GrowthDto | null;
-  /** its mother plant: the same variety */
-  mother: PlantDto | null;
   /** the plant to copy */
   copied: PlantDto | null;
   /** names already in use */
@@ -88,8 +75,9 @@ function alike(other: PlantDto): Omit<PlantInput, 'id' | 'name' | 'placeId'> {
 
 /** Most plants created at once. */
 const MOST = 40;
+const fits = (count: number | null): count is number => Number.isInteger(count) && count! >= 1 && count! <= MOST;
 
-function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Props) {
+function PlantForm({ plant, growth, copied, taken, placeId, places }: Props) {
   const garden = useGarden();
   const format = useFormat();
   const link = useLink();
@@ -101,7 +89,7 @@ function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Pr
   const [id] = useState(() => plant?.id ?? uuid());
   const [noteId] = useState(() => uuid());
   const [count, setCount] = useState<number | null>(1);
-  const many = plant ? 1 : Math.min(MOST, Math.max(1, Math.round(count ?? 1)));
+  const many = plant || !fits(count) ? 1 : count;
   /** A single plant keeps its name; several, or unnamed ones, are numbered. */
   const called = ({ name, crop }: PlantInput): string[] =>
     many === 1 && name ? [name] : numbered(withoutNumber(name) || CROP_WORDS[crop], many, taken);
@@ -116,7 +104,6 @@ function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Pr
           name: '',
           crop: 'tomato',
           transplantedOn: garden.today,
-          ...(mother ? sameVariety(mother) : {}),
           ...(copied ? { ...alike(copied), name: numbered(withoutNumber(copied.name), 1, taken)[0]! } : {}),
         },
   });
@@ -124,6 +111,10 @@ function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Pr
   const crop = watch('crop');
   const back = plant ? link('plant', { plantId: plant.id }) : link('garden', {});
   const submit = handleSubmit(async (input) => {
+    if (!plant && !fits(count)) {
+      setError('root', { message: `Choose 1 to ${MOST} plants.` });
+      return;
+    }
     try {
       const names = called(input);
       if (plant) {
@@ -140,12 +131,11 @@ function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Pr
               data: { date: garden.today, stage: stage ?? null, heightM: heightM ?? null },
             },
           });
-      } else if (many === 1) await save.send({ plant: { ...input, name: names[0]! } });
-      else await saveSeveral(names.map((name) => ({ ...input, name })));
+      } else await saveSeveral(names.map((name) => ({ ...input, name })));
       say(many === 1 ? `${names[0]}: saved.` : `${names[0]} to ${names.at(-1)}: ${many} plants.`);
       await goOn(back);
     } catch (error) {
-      applyFaults(error, setError);
+      applyFaults(error, setError, fieldOfOne);
     }
   });
   const forgetVariety = () => {
@@ -164,7 +154,7 @@ function PlantForm({ plant, growth, mother, copied, taken, placeId, places }: Pr
                 label="Name"
                 hint={plant ? undefined : many > 1 ? 'They are numbered for you.' : 'Without a name it gets a number.'}
               />
-              {!plant && !mother && (
+              {!plant && (
                 <MeasuredInput label="How many" quantity="count" min={1} max={MOST} value={count} onChange={setCount} />
               )}
               <F.Choice label="Grows in" options={places} name="placeId" />

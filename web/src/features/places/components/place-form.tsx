@@ -26,7 +26,7 @@ import { useWrite } from '../../../ui/use-write';
 import { COVER_WORDS, KIND_WORDS } from '../../../ui/water-left';
 import { SwitchField } from '../../../ui/switch-field';
 import { freeName, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
-import { useSavePlants } from '../../../frame/acts/use-save-plants';
+import { fieldOfOne, useSavePlants } from '../../../frame/acts/use-save-plants';
 import { restorePlace, retirePlace, savePlace } from '../../../data/places';
 import { useWayOn } from '../../../ui/use-way-on';
 import { fieldsOf, FormEnd } from '../../../ui/form-kit';
@@ -82,12 +82,13 @@ export function PlaceForm({ place, copied, all }: Props) {
   const [withPlants, setWithPlants] = useState(true);
   const submit = form.handleSubmit(async (input) => {
     try {
-      await save.send({ place: input });
-      if (copied && withPlants) await savePlants(plantsAlike(copied, id, plantNames(all)));
+      if (copied && withPlants && copied.plants.length > 0)
+        await savePlants(plantsAlike(copied, id, plantNames(all)), { place: input });
+      else await save.send({ place: input });
       say(`${input.name}: saved.`);
       await goOn(link('garden', {}));
     } catch (error) {
-      applyFaults(error, form.setError);
+      applyFaults(error, form.setError, fieldOfOne);
     }
   });
   return (
