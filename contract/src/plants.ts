@@ -66,11 +66,6 @@ export class SeveralPlants {
 
   @IsListOf(() => PlantInput, { most: MOST_PLANTS_AT_ONCE, least: 1 })
   plants: PlantInput[];
-
-  /** the plant whose rooted sucker it is */
-  @IsOptional()
-  @IsId()
-  motherId?: string | null;
 }
 
 /** A plant's growth as a page shows it. */

@@ -89,8 +89,8 @@ test('a sucker in water: looked at until roots show; planting it makes a plant a
   const plant = { id: uuid(), placeId: g.place, name: 'Young', crop: 'tomato', type: 'paste', start: 'cutting' };
   const send = () =>
     g.agent
-      .put(g.url('/plants/several'))
-      .send({ plants: [plant], motherId: g.plant })
+      .put(g.url(`/plants/${g.plant}/sucker`))
+      .send(plant)
       .expect(200);
   await send();
   expect(await next()).toBeUndefined();

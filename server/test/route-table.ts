@@ -358,9 +358,14 @@ export const ROUTES: Record<string, Row> = {
     foreign: (m, t) => [
       { plants: [plant(m), plant(t)] },
       { plants: [{ ...plant(m), id: t.plantId }] },
-      { plants: [plant(m)], motherId: t.plantId },
       { place: { ...place(m), id: t.placeId }, plants: [plant(m)] },
     ],
+  },
+  'PUT /api/gardens/:gardenId/plants/:plantId/sucker': {
+    member: 200,
+    cls: PlantInput,
+    body: plant,
+    foreign: (m, t) => [plant(t), { ...plant(m), id: t.plantId }],
   },
   'POST /api/gardens/:gardenId/plants/:plantId/retire': {
     member: 204,

@@ -1,6 +1,5 @@
 import { Body, Controller, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { NewOrder, PlantEnded, PlantInput, SeveralPlants, type PlantDto } from '@candid-leaf/contract';
-import { AccountId } from '../accounts/session.js';
 import { PlantsService } from './plants.service.js';
 
 /** Routes of plants. */
@@ -14,12 +13,8 @@ export class PlantsController {
   }
 
   @Put('plants/several')
-  putSeveral(
-    @Param('gardenId') gardenId: string,
-    @AccountId() accountId: string,
-    @Body() body: SeveralPlants,
-  ): Promise<PlantDto[]> {
-    return this.plants.putSeveral(gardenId, accountId, body);
+  putSeveral(@Param('gardenId') gardenId: string, @Body() body: SeveralPlants): Promise<PlantDto[]> {
+    return this.plants.putSeveral(gardenId, body);
   }
 
   @Post('places/:placeId/plants/order')

@@ -1,13 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import type { PlantDto, PlantEnded, PlantInput, SeveralPlants } from '@candid-leaf/contract';
-import { type Happening, resistanceFaults, typeFaults } from '@candid-leaf/core/records';
+import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import type { EntityManager } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
 import { noteGrown } from '../places/grown.js';
 import { PlaceEntity } from '../places/place.entity.js';
 import { PlacesService } from '../places/places.service.js';
-import { RecordsService, partOf } from '../records/records.service.js';
 import { VarietyEntity } from '../varieties/variety.entity.js';
 import { notFound, throwIfFaults, under } from '../shared/http-errors.js';
 import { nextPosition, reorder } from '../shared/ordering.js';
@@ -37,7 +36,6 @@ export class PlantsService {
   constructor(
     private readonly gardens: GardensService,
     private readonly places: PlacesService,
-    private readonly records: RecordsService,
   ) {}
 
   async put(gardenId: string, input: PlantInput): Promise<PlantDto> {
@@ -45,32 +43,19 @@ export class PlantsService {
   }
 
   /** Saves the plants of one form, with their new bed if there is one: all of them or none. */
-  async putSeveral(gardenId: string, accountId: string, several: SeveralPlants): Promise<PlantDto[]> {
-    const { place, plants, motherId } = several;
+  async putSeveral(gardenId: string, { place, plants }: SeveralPlants): Promise<PlantDto[]> {
     return this.gardens.change(gardenId, async (m, garden) => {
       const today = this.gardens.today(garden);
       if (place) await under('place.', () => this.places.write(m, garden, place));
       const saved: PlantDto[] = [];
       for (const [i, plant] of plants.entries())
         saved.push(await under(`plants.${i}.`, () => this.write(m, gardenId, today, plant)));
-      if (motherId) await this.emptyGlass(m, gardenId, { accountId, today, motherId, plantId: saved[0]!.id });
       return saved;
     });
   }
 
-  /** Ends the story of a sucker in water: it was planted today. */
-  private async emptyGlass(
-    m: EntityManager,
-    gardenId: string,
-    { accountId, today, motherId, plantId }: { accountId: string; today: Day; motherId: string; plantId: string },
-  ): Promise<void> {
-    const id = partOf(plantId, motherId);
-    if (await this.records.wasEverWritten(m, id)) return;
-    const planted: Happening = { date: today, what: 'sucker-planted' };
-    await this.records.write(m, gardenId, accountId, today, { id, type: 'event', plantId: motherId, data: planted });
-  }
-
-  private async write(m: EntityManager, gardenId: string, today: Day, input: PlantInput): Promise<PlantDto> {
+  /** The same within another transaction. */
+  async write(m: EntityManager, gardenId: string, today: Day, input: PlantInput): Promise<PlantDto> {
     throwIfFaults([
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),

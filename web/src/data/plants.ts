@@ -38,6 +38,12 @@ export const savePlants = defineWrite(
     api<PlantDto[]>('PUT', apiOf(gardenId, 'plants', 'several'), several),
   { label: ({ plants }) => (plants.length === 1 ? plants[0]!.name : `${plants.length} plants`), apply: () => [] },
 );
+/** A rooted sucker of a plant becomes a plant. */
+export const plantSucker = defineWrite(
+  'plant.sucker',
+  ({ gardenId, motherId, plant }: OfGarden & { motherId: string; plant: PlantInput }) =>
+    api<PlantDto>('PUT', apiOf(gardenId, 'plants', motherId, 'sucker'), plant),
+);
 export const orderPlants = defineWrite(
   'plant.order',
   ({ gardenId, placeId, ids }: OfGarden & { placeId: string; ids: string[] }) =>

@@ -1,5 +1,4 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
-import clsx from 'clsx';
 import { Field, inputLook, TextField } from '../../ui/field';
 import { SelectField } from '../../ui/select-field';
 import { MeasuredInput } from '../../ui/measured-input';
@@ -8,6 +7,7 @@ import { CheckField } from '../../ui/check-field';
 import { FeedAmount } from './feed-amount';
 import { ProductField } from './product-field';
 import { WaterAmount } from './water-amount';
+import { Toggles } from '../../ui/toggles';
 
 interface Props {
   asked: Asked;
@@ -74,7 +74,15 @@ export function AskedField({ asked, value, error, said, ofPlace, at, onChange, o
         </div>
       );
     case 'several':
-      return <Several asked={asked} value={(value ?? []) as string[]} onChange={onChange} />;
+      return (
+        <Toggles
+          className="col-span-2"
+          label={asked.label}
+          options={asked.options}
+          value={(value ?? []) as string[]}
+          onChange={onChange}
+        />
+      );
     case 'text':
       return asked.long ? (
         <Field label={asked.label} error={error} className="col-span-2">
@@ -100,39 +108,4 @@ export function AskedField({ asked, value, error, said, ofPlace, at, onChange, o
         />
       );
   }
-}
-
-function Several({
-  asked,
-  value,
-  onChange,
-}: {
-  asked: Extract<Asked, { as: 'several' }>;
-  value: string[];
-  onChange: (v: string[]) => void;
-}) {
-  return (
-    <fieldset className="col-span-2">
-      <legend className="font-semibold">{asked.label}</legend>
-      <div className="mt-1 flex flex-wrap gap-2">
-        {asked.options.map(([code, label]) => {
-          const on = value.includes(code);
-          return (
-            <button
-              key={code}
-              type="button"
-              aria-pressed={on}
-              onClick={() => onChange(on ? value.filter((c) => c !== code) : [...value, code])}
-              className={clsx(
-                'min-h-11 rounded-lg border px-3',
-                on ? 'border-leaf bg-leafwash font-semibold text-leaf' : 'border-soft/60',
-              )}
-            >
-              {label}
-            </button>
-          );
-        })}
-      </div>
-    </fieldset>
-  );
 }

@@ -5,18 +5,12 @@ import { useGarden } from '../../lib/garden-context';
 import { useWrite } from '../../ui/use-write';
 import { savePlants } from '../../data/plants';
 
-/** What is saved with the plants: their new bed, or the plant whose sucker it was. */
-interface With {
-  place?: PlaceInput;
-  motherId?: string | undefined;
-}
-
-/** Creates the plants of a form in one request. Retrying after a failure duplicates nothing: their ids stay. */
+/** Creates the plants of a form in one request, with their new bed if there is one. Retrying after a failure duplicates nothing: their ids stay. */
 export function useSavePlants() {
   const garden = useGarden();
   const { send } = useWrite(savePlants, garden.id);
   const ids = useRef<string[]>([]);
-  return async (plants: readonly Omit<PlantInput, 'id'>[], also: With = {}): Promise<string[]> => {
+  return async (plants: readonly Omit<PlantInput, 'id'>[], also: { place?: PlaceInput } = {}): Promise<string[]> => {
     while (ids.current.length < plants.length) ids.current.push(uuid());
     const made = ids.current.slice(0, plants.length);
     await send({ plants: plants.map((p, i) => ({ ...p, id: made[i]! })), ...also });

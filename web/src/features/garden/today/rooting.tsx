@@ -2,18 +2,16 @@ import type { PlantDto, TaskDto } from '@candid-leaf/contract';
 import type { Happening } from '@candid-leaf/core/records';
 import { useQuery } from '@tanstack/react-query';
 import { Sprout } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { gardenViewQuery } from '../../../data/gardens';
+import { plantSucker } from '../../../data/plants';
 import { saveRecord } from '../../../data/records';
 import { useDeleteWithUndo } from '../../../frame/acts/use-delete-with-undo';
-import { useSavePlants } from '../../../frame/acts/use-save-plants';
 import { useGarden } from '../../../lib/garden-context';
 import { freeName, plantNames } from '../../../lib/plant-names';
 import { Button } from '../../../ui/button';
-import { faultsIn } from '../../../ui/faults';
 import { Select } from '../../../ui/select';
-import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 
 const FOUND = [
@@ -67,25 +65,17 @@ const suckerOf = (m: PlantDto) => ({
 function Planted({ task, motherId }: { task: TaskDto; motherId: string }) {
   const garden = useGarden();
   const view = useQuery(gardenViewQuery(garden.id)).data;
-  const savePlants = useSavePlants();
-  const say = useSay();
+  const save = useWrite(plantSucker, garden.id);
+  const id = useRef(uuid());
   const home = view?.places.find((p) => p.plants.some(({ plant }) => plant.id === motherId));
   const mother = home?.plants.find(({ plant }) => plant.id === motherId)?.plant;
   const [chosen, setChosen] = useState<string | null>(null);
-  const [saving, setSaving] = useState(false);
   if (!view || !home || !mother) return null;
   const placeId = chosen ?? home.place.id;
-  const plant = async () => {
+  const planted = () => {
     const name = freeName(`${mother.name}, from a sucker`, plantNames(view));
-    setSaving(true);
-    try {
-      await savePlants([{ ...suckerOf(mother), name, placeId, transplantedOn: garden.today }], { motherId });
-      say(`${name}: saved. Keep it moist for a week.`);
-    } catch (error) {
-      say(faultsIn(error as Error)[0]?.reason ?? 'Could not save it.', { bad: true });
-    } finally {
-      setSaving(false);
-    }
+    const plant = { ...suckerOf(mother), id: id.current, name, placeId, transplantedOn: garden.today };
+    save.mutate({ motherId, plant }, { said: `${name}: saved. Keep it moist for a week.` });
   };
   return (
     <span className="ml-2 flex flex-wrap items-center gap-1">
@@ -97,7 +87,7 @@ function Planted({ task, motherId }: { task: TaskDto; motherId: string }) {
         options={view.places.map((p): [string, string] => [p.place.id, p.place.name])}
         onChange={setChosen}
       />
-      <Button disabled={saving} onClick={() => void plant()} aria-label={`Planted: ${task.title}`}>
+      <Button disabled={save.isPending} onClick={planted} aria-label={`Planted: ${task.title}`}>
         <Sprout aria-hidden size={17} /> Planted
       </Button>
     </span>

@@ -13,6 +13,7 @@ import { orderPlants } from '../../../data/plants';
 import { RecordTable } from '../../../frame/acts/record-table';
 import { placeRecordsQuery } from '../../../data/records';
 import { QuickPlace } from '../../../frame/acts/quick-place';
+import { AllPlants } from '../components/all-plants';
 import { PlaceForm } from '../components/place-form';
 
 export function PlaceEdit() {
@@ -59,6 +60,7 @@ function Aside({ view: { place, plants } }: { view: GardenView['places'][number]
           Add a plant
         </Link>
       </Panel>
+      {plants.length > 1 && <AllPlants key={plants.map((p) => p.plant.version).join()} plants={plants} />}
       <Panel title="Records for the whole bed or pot">
         {records.length > 0 ? (
           <RecordTable
