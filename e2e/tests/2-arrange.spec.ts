@@ -1,6 +1,6 @@
 import type { GardenView } from '@candid-leaf/contract';
 import { expect, test, type Page } from '@playwright/test';
-import { ofPlace, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
 
 const plantsOf = (page: Page, place: string) =>
   page.getByRole('list', { name: `Plants in ${place}` }).getByRole('link');
@@ -28,6 +28,32 @@ test('add several plants, copy a plant, copy a bed, then move them by drag and b
     await page.getByLabel('How many').fill('3');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(plantsOf(page, 'Long bed')).toHaveText([/South cordon/, /Bush 1/, /Bush 2/, /Bush 3/]);
+  });
+
+  await test.step('a number that is refused saves nothing', async () => {
+    await ofPlace(page, 'Long bed', 'Add plants');
+    await page.getByLabel('How many').fill('99');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('Choose 1 to 40 plants.')).toBeVisible();
+    await expect(page.getByLabel('How many')).toBeFocused();
+    await page.getByRole('link', { name: 'Cancel' }).click();
+    await expect(plantsOf(page, 'Long bed')).toHaveCount(4);
+  });
+
+  await test.step('all of a bed get their planting day at once, and the day comes back', async () => {
+    const days = async () => {
+      const { places } = (await (await page.request.get(`/api/gardens/${own.garden}/view`)).json()) as GardenView;
+      return [...new Set(places.flatMap((p) => p.plants.map((x) => x.plant.transplantedOn)))];
+    };
+    expect(await days()).toEqual(['2026-05-10', '2026-07-18']);
+    await ofPlace(page, 'Long bed', 'Edit');
+    const all = page.getByRole('region', { name: 'All 4 plants at once' });
+    await pickDay(all, 'Planted out', '2026-05-10');
+    await all.getByRole('button', { name: 'Save for all 4' }).click();
+    await expect.poll(days).toEqual(['2026-05-10']);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(days).toEqual(['2026-05-10', '2026-07-18']);
+    await page.getByRole('link', { name: 'Garden', exact: true }).click();
   });
 
   await test.step('another like one: its kind and its days, under the next number', async () => {

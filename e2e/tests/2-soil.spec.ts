@@ -1,3 +1,4 @@
+import type { GardenView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
 import { choose, ownGarden, signIn, tomatoIn } from './helpers.js';
 
@@ -36,4 +37,28 @@ test('a soil test in its own units, what is short, a split dose of lime, and mul
   const today = page.getByRole('region', { name: 'Today' });
   await today.getByRole('button', { name: /^Done: Mulch: Sour bed/ }).click();
   await expect(today.getByText('Mulch: Sour bed')).toBeHidden();
+});
+
+test('earlier years are told by one touch each, with their problems, and count when planting', async ({ page }) => {
+  const own = await ownGarden(page);
+  const bed = { name: 'Old bed', kind: 'ground', texture: 'loam', lengthM: 2, widthM: 1 };
+  const { place } = await tomatoIn(own, bed, { transplantedOn: '2026-05-10' });
+  const told = async () => {
+    const { places } = (await (await page.request.get(`/api/gardens/${own.garden}/view`)).json()) as GardenView;
+    return places.find((p) => p.place.id === place)!.place.history;
+  };
+  await signIn(page, own.who);
+  await page.goto(`/gardens/${own.garden}/places/${place}/soil`);
+  const panel = page.getByRole('region', { name: 'What grew here, and its problems' });
+  await panel.getByRole('button', { name: '2024: others or nothing' }).click();
+  await expect.poll(told).toEqual([{ year: 2024, family: 'other' }]);
+  await panel.getByRole('button', { name: '2025: tomatoes, peppers or relatives' }).click();
+  await panel.getByText('Any problems in 2025?').click();
+  await panel.getByRole('button', { name: 'White mould' }).click();
+  const year = { year: 2025, family: 'nightshade', problems: ['white-mould'] };
+  await expect.poll(told).toEqual([{ year: 2024, family: 'other' }, year]);
+  await expect(panel.getByText('What grew here in')).toHaveCount(0);
+  await panel.getByText('Problems in 2025').first().click();
+  await panel.getByRole('button', { name: 'White mould' }).click();
+  await expect.poll(told).toContainEqual({ ...year, problems: [] });
 });
