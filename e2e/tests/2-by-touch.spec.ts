@@ -56,6 +56,37 @@ test('a day in the garden by touch: each act in few touches, said the way people
   // a can of 10 L with a tenth of manure water, for four
   await expect.poll(() => savedIn(page, 'feeding')).toMatchObject([{ product: 'Manure water', grams: 250 }]);
 
+  await act('two products in one can of 8 L', 7, async () => {
+    await record('Feed');
+    touches += 1;
+    await sheet.getByLabel('Product').selectOption({ label: 'Compost tea' });
+    await sheet.getByLabel('Mixed in all (L)').fill('8');
+    await tap(sheet.getByRole('button', { name: 'Save, and add another' }));
+    await expect(sheet.getByLabel('Its name')).toHaveValue('');
+    touches += 1;
+    await sheet.getByLabel('Product').selectOption({ label: 'Fish emulsion' });
+    await expect(sheet.getByLabel('Mixed in all (L)')).toHaveValue('8');
+    await tap(sheet.getByRole('button', { name: 'Save record' }));
+    // what is known about the first, once both are saved
+    await tap(page.getByRole('dialog', { name: 'About this product or method' }).getByText('Good to know'));
+  });
+  await expect
+    .poll(() => savedIn(page, 'feeding'))
+    .toMatchObject([{ product: 'Fish emulsion', date: TODAY }, { product: 'Compost tea', date: TODAY }, {}]);
+
+  await act('two glugs in the can', 5, async () => {
+    await record('Feed');
+    touches += 2;
+    await sheet.getByLabel('Product').selectOption({ label: 'Seaweed extract' });
+    await sheet.getByLabel('How much').selectOption({ label: 'Glugs in the can' });
+    await sheet.getByLabel('Glugs').fill('2');
+    await save();
+  });
+  // 60 mL for four
+  await expect
+    .poll(() => savedIn(page, 'feeding'))
+    .toMatchObject([{ product: 'Seaweed extract', grams: expect.closeTo(16, 0) }, {}, {}, {}]);
+
   await act('a timer set', 4, async () => {
     await record('Timer');
     await tap(sheet.getByText('Off when it rains'));

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, ownGarden, signIn, tomatoIn, savedIn } from './helpers.js';
+import { choose, ownGarden, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
 
 test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a nutrient to an amount', async ({
   page,
@@ -44,6 +44,16 @@ test('an own product: 120 % nitrogen is refused at its field; later the product 
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Grey sack: how much?' })).toBeVisible();
   await expect(page.getByRole('status', { name: 'The dose' })).toContainText('2.4 g of N');
+
+  // the dose is recorded as it stands
+  await page.getByRole('button', { name: 'Record this for Door pot' }).click();
+  await expect(page.getByLabel('Per plant (g)')).toHaveValue('40');
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect
+    .poll(() => savedIn(page, 'feeding'))
+    .toMatchObject([{ product: 'Grey sack', n: 6, p2o5: 4, k2o: 4, grams: 40, form: 'granular', date: TODAY }]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => savedIn(page, 'feeding')).toEqual([]);
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^The plant/ }).click();

@@ -1,3 +1,4 @@
+import type { SeasonView } from '@candid-leaf/contract';
 import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { useApp } from './app.js';
@@ -58,6 +59,19 @@ test('without string but with stakes in the shed, it says so', async () => {
   await g.record('event', { plantId }, { date: addDays(TODAY, -10), what: 'staked' });
   await g.stock({ stringM: 0, stakes: 4 });
   expect((await g.due('tie'))[0]!.why).toMatch(/a stake, from your stock/);
+});
+
+test('what stands or lies in the shed is not missing from the season’s needs', async () => {
+  const g = await garden();
+  const bed = await g.place({});
+  const bushes = [await g.plant(bed, { habit: 'determinate' }), await g.plant(bed, { habit: 'determinate' })];
+  const needs = async () => ((await g.agent.get(g.url('/season')).expect(200)).body as SeasonView).needs;
+  // not counted: nothing is known to be missing
+  expect(await needs()).toMatchObject({ cages: 2, short: {} });
+  await g.stock({ cages: 0 });
+  expect((await needs())!.short).toEqual({ cages: 2 });
+  await g.record('support', { plantId: bushes[0]! }, { date: TODAY, what: 'cage' });
+  expect((await needs())!.short).toEqual({ cages: 1 });
 });
 
 test('flowers are tapped without wind and bees; under closed glass in heat it says that it will not help', async () => {

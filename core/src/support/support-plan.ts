@@ -68,7 +68,7 @@ export interface SupportPlan {
   reTie: boolean;
   /** it has outgrown its string: lower it and lean the stem, so the top stays in reach */
   lower: boolean;
-  /** check it before this windy day; anchor a pot */
+  /** check it before this windy day, whatever holds it; anchor a pot */
   checkBefore: Day | null;
   anchor: boolean;
 }
@@ -87,7 +87,9 @@ export function supportPlan(q: SupportQuestion): SupportPlan {
           : 0;
   const height = q.heightM ?? 0;
   const ties = lengthM > 0 && height >= LEAST_TIED_M ? Math.max(1, Math.floor(height / TIE_EVERY_M)) : 0;
-  const checks = q.windOn !== null && daysBetween(q.today, q.windOn) <= WIND_AHEAD_DAYS;
+  // wind takes hold of whatever stands above the ground, caged and bush plants too
+  const checks =
+    q.windOn !== null && daysBetween(q.today, q.windOn) <= WIND_AHEAD_DAYS && (q.isPot || height >= LEAST_TIED_M);
   return {
     kind,
     because,

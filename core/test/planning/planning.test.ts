@@ -165,6 +165,25 @@ test('what must be at hand: a bed counts once, a pot needs no mulch by the squar
   expect(needs.stringM).toBeGreaterThan(3 * 1.8);
   // four tomatoes of 2.5 to 5 kg and two peppers of 0.8 to 2 kg
   expect(needs.fruitKg).toEqual([12, 24]);
+  expect(needs.short).toEqual({});
+});
+
+test('a support is missing if it neither stands nor is counted in the shed', () => {
+  const pots = { kind: 'container' as const, volumeL: 14 };
+  const peppers = [{ crop: 'pepper' as const, habit: null, count: 6, place: pots, placeId: 'b' }];
+  const short = (stock: { cages?: number }, standing: ('cage' | 'stake')[] = []) =>
+    needsOf(
+      peppers,
+      '2026-02-01',
+      stock,
+      standing.map((what) => ({ crop: 'pepper', habit: null, standing: what })),
+    ).short;
+  expect(short({})).toEqual({});
+  expect(short({ cages: 2 })).toEqual({ cages: 4 });
+  expect(short({ cages: 2 }, ['cage', 'cage', 'cage'])).toEqual({ cages: 1 });
+  // a cane is no cage
+  expect(short({ cages: 2 }, ['stake'])).toEqual({ cages: 4 });
+  expect(short({ cages: 6 })).toEqual({});
 });
 
 describe('habit by aim (handbook: determinate for one big harvest or a short autumn crop, indeterminate until frost)', () => {

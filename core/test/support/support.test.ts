@@ -68,6 +68,10 @@ test('support is checked before strong wind, and pots are anchored; not for wind
     anchor: true,
   });
   expect(supportPlan(q({ windOn: addDays(ASOF, 5), isPot: true }))).toMatchObject({ checkBefore: null, anchor: false });
+  // a caged bush is shaken too; a low plant in a bed is not
+  const caged = { windOn: addDays(ASOF, 2), habit: 'determinate' as const, standing: 'cage' as const };
+  expect(supportPlan(q({ ...caged, heightM: 0.8 })).checkBefore).toBe(addDays(ASOF, 2));
+  expect(supportPlan(q({ ...caged, heightM: 0.2 })).checkBefore).toBeNull();
 });
 
 const w = (name: string, more: Partial<Wanting> = {}): Wanting => ({

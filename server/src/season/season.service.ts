@@ -8,9 +8,11 @@ import {
   type Band,
   type DateKind,
   type DatesQuestion,
+  type Supported,
 } from '@candid-leaf/core/planning';
-import type { Picking } from '@candid-leaf/core/records';
+import type { Picking, SupportPut } from '@candid-leaf/core/records';
 import { growingYearOf } from '@candid-leaf/core/season';
+import { recordsOfPlant } from '../assessment/own-records.js';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
 import type { PlantingEntity } from './planting.entity.js';
@@ -71,14 +73,7 @@ export class SeasonService {
       before: await this.lookBack(today, year - 1),
       grounds: Object.fromEntries(s.places.map((p) => [p.id, groundOf(p)])),
       second: year === now.year ? secondIn(today, year) : null,
-      needs:
-        own.length === 0
-          ? null
-          : needsOf(
-              own.flatMap((p) => neededFor(s, p)),
-              s.today,
-              s.garden.stock ?? {},
-            ),
+      needs: past ? null : needsIn(s, own, plants),
     };
   }
 
@@ -96,11 +91,36 @@ export class SeasonService {
   }
 }
 
+/** What the plan needs; without a plan, what stands there. */
+function needsIn(
+  s: GardenSnapshot,
+  plantings: readonly PlantingEntity[],
+  plants: readonly PlantEntity[],
+): SeasonView['needs'] {
+  const planned =
+    plantings.length > 0 ? plantings.flatMap((p) => neededFor(s, p)) : plants.flatMap((p) => standingAt(s, p));
+  if (planned.length === 0) return null;
+  const supported = plants.flatMap((p) => supportedIn(s, p));
+  return needsOf(planned, s.today, s.garden.stock ?? {}, supported);
+}
+
+function standingAt(s: GardenSnapshot, { placeId, crop, habit, retiredOn }: PlantEntity) {
+  const place = s.places.find((p) => p.id === placeId);
+  return place && !retiredOn ? [{ crop, habit, count: 1, place, placeId }] : [];
+}
+
 function neededFor(s: GardenSnapshot, p: PlantingEntity) {
   const place = placeOf(s, p);
   if (!place) return [];
   const habit = s.varietyOf(p)?.habit ?? null;
   return [{ crop: p.crop, habit, count: p.count, place, placeId: place.id }];
+}
+
+/** Returns a plant with the support that is recorded for it, if one is. */
+function supportedIn(s: GardenSnapshot, plant: PlantEntity): Supported[] {
+  const put = recordsOfPlant(s, plant).findLast((r) => r.type === 'support');
+  const { crop, habit } = plant;
+  return put ? [{ crop, habit, standing: (put.data as SupportPut).what }] : [];
 }
 
 /** One line per planned or growing variety; without any, one per crop, so the year shows before it is planned. */

@@ -37,7 +37,7 @@ export class TyingSource extends RecordingSource {
     const place = livePlaces(s).find((p) => id.startsWith(p.id));
     if (!place) return null;
     const plans = await this.plansIn(s, place);
-    const due = id.endsWith(WIND) ? plans : dueIn(s, plans);
+    const due = id.endsWith(WIND) ? plans.filter(({ plan }) => plan.checkBefore !== null) : dueIn(s, plans);
     return this.records.writeEach(m, s.garden.id, tick, {
       plantIds: due.map(({ plant }) => plant.id),
       type: 'event',
@@ -94,9 +94,9 @@ function tieTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[
 }
 
 function windTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned[]): Task[] {
-  const windy = plans.find(({ plan }) => plan.checkBefore !== null);
-  const tall = plans.filter(({ plan }) => plan.ties > 0 || plan.anchor);
-  if (!windy || tall.length === 0) return [];
+  const tall = plans.filter(({ plan }) => plan.checkBefore !== null);
+  const [windy] = tall;
+  if (!windy) return [];
   // tied today counts as checked
   if (
     tall.every(({ plant }) =>
@@ -111,7 +111,7 @@ function windTask(s: GardenSnapshot, place: PlaceEntity, plans: readonly Planned
       placeId: place.id,
       title: `Before the wind: ${place.name}`,
       where: `${tall.length} ${tall.length === 1 ? 'plant' : 'plants'}`,
-      why: `strong wind is forecast for ${s.format.day(windy.plan.checkBefore!)}: test each stake and string, tie what is loose${windy.plan.anchor ? ', move pots together or against a wall' : ''}, pick what is ripe`,
+      why: `strong wind is forecast for ${s.format.day(windy.plan.checkBefore!)}: test each stake, cage and string, tie what is loose${windy.plan.anchor ? ', move pots together or against a wall' : ''}, pick what is ripe`,
       dueOn: s.today,
       minutes: 2 * tall.length,
       litres: null,

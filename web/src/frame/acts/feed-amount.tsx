@@ -12,7 +12,9 @@ import { SelectField } from '../../ui/select-field';
 import { STRENGTHS } from './strengths';
 
 /** How someone says what they fed. */
-type Way = 'each' | 'all' | 'mixed' | 'spoons' | 'unknown';
+type Way = 'each' | 'all' | 'mixed' | Loose | 'unknown';
+/** Loose measures: per plant, or in the can for all. */
+type Loose = keyof typeof LOOSE;
 
 export interface FeedSaid {
   product?: string;
@@ -30,8 +32,14 @@ interface Props {
   onChange: (said: Pick<FeedSaid, 'grams' | 'unknown'>) => void;
 }
 
-/** A level tablespoon, mL. */
-const SPOON_ML = 15;
+/** A level tablespoon is 15 mL; a glug from a bottle is about two (judgement). */
+const LOOSE = {
+  spoons: { way: 'Tablespoons per plant', label: 'Level tablespoons', ml: 15, shared: false },
+  'spoons-in-can': { way: 'Tablespoons in the can', label: 'Level tablespoons', ml: 15, shared: true },
+  glugs: { way: 'Glugs in the can', label: 'Glugs', ml: 30, shared: true },
+} as const;
+const LOOSE_CODES = Object.keys(LOOSE) as Loose[];
+const isLoose = (way: Way): way is Loose => way in LOOSE;
 /** Nitrogen of a usual feed of one plant, g (judgement); without nitrogen, this much product. */
 const USUAL_NITROGEN_G = 1;
 const USUAL_GRAMS = 20;
@@ -64,22 +72,26 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
   useEffect(() => {
     if (mixedId === null || (value.grams != null && !Number.isNaN(value.grams))) return;
     setWay('mixed');
-    setLitres(canL);
-    mix(canL, strength);
+    // a second product in the same can
+    const all = litres ?? canL;
+    setLitres(all);
+    mix(all, strength);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each product
   }, [mixedId]);
   const choose = (next: Way) => {
     setWay(next);
     if (next === 'unknown') onChange({ grams: usualGrams(product, value.n, at), unknown: true });
     else if (next === 'mixed') mix(litres, strength);
-    else if (next === 'spoons') give(null);
-    else onChange({ grams: value.unknown ? NaN : (value.grams ?? NaN), unknown: undefined });
+    else if (isLoose(next)) {
+      setSpoons(null);
+      give(null);
+    } else onChange({ grams: value.unknown ? NaN : (value.grams ?? NaN), unknown: undefined });
   };
   const options: (readonly [Way, string])[] = [
     ['each', 'Weight per plant'],
     ...(plants > 1 ? [['all', 'Weight for all plants'] as const] : []),
     ...(mixes ? [['mixed', 'Mixed in water'] as const] : []),
-    ['spoons', 'Tablespoons per plant'],
+    ...LOOSE_CODES.map((code): [Way, string] => [code, LOOSE[code].way]),
     ['unknown', 'Not sure'],
   ];
   return (
@@ -111,16 +123,18 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
           onChange={(all) => give(all === null ? null : all / plants)}
         />
       )}
-      {shown === 'spoons' && (
+      {isLoose(shown) && (
         <MeasuredInput
-          label="Level tablespoons"
+          key={shown}
+          label={LOOSE[shown].label}
           quantity="count"
           min={0}
           value={spoons}
           error={error}
           onChange={(count) => {
             setSpoons(count);
-            give(count === null ? null : count * SPOON_ML * (product?.gPerMl ?? 1));
+            const { ml, shared } = LOOSE[shown];
+            give(count === null ? null : (count * ml * (product?.gPerMl ?? 1)) / (shared ? plants : 1));
           }}
         />
       )}
@@ -148,7 +162,7 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
           />
         </>
       )}
-      {(shown === 'mixed' || shown === 'spoons') && value.grams != null && !Number.isNaN(value.grams) && (
+      {(shown === 'mixed' || isLoose(shown)) && value.grams != null && !Number.isNaN(value.grams) && (
         <Each grams={value.grams} />
       )}
     </>

@@ -1,8 +1,9 @@
-import { gramsOf, type Product, type ProductKind } from '@candid-leaf/core/products';
+import type { ProductKind } from '@candid-leaf/core/products';
 import { useGarden } from '../../lib/garden-context';
 import { TextField } from '../../ui/field';
 import { SelectField } from '../../ui/select-field';
 import { useProducts } from '../../data/use-products';
+import { filledBy } from './filled-by';
 
 interface Props {
   /** the record field with its name */
@@ -45,25 +46,4 @@ export function ProductField({ name, label, kinds, value, error, onChange }: Pro
       )}
     </>
   );
-}
-
-/** Returns what a record copies from a label, so it keeps its meaning when the label changes. */
-function filledBy(p: Product): Record<string, unknown> {
-  if (p.kind === 'spray')
-    return {
-      name: p.name,
-      product: p.spray,
-      ...(p.dose?.per === 'litre' ? { perLitre: p.dose.amount } : {}),
-      harvestDays: p.harvestDays ?? undefined,
-      everyDays: p.everyDays ?? undefined,
-      reentryHours: p.reentryHours ?? undefined,
-    };
-  return {
-    product: p.name,
-    n: p.n,
-    p2o5: p.p2o5,
-    k2o: p.k2o,
-    form: p.kind === 'amendment' ? 'amendment' : p.dose?.per === 'litre' ? 'liquid' : 'granular',
-    ...(p.dose?.per === 'plant' ? { grams: gramsOf(p, p.dose.amount) } : {}),
-  };
 }

@@ -15,7 +15,7 @@ import { placeHere } from '../../data/place-here';
 import { saveRecord } from '../../data/records';
 import { showFirstFault } from '../../ui/show-first-fault';
 import { AskedField } from './asked-field';
-import type { RecordTarget } from './record-target';
+import type { RecordTarget, Values } from './record-target';
 import { useDeleteWithUndo } from './use-delete-with-undo';
 
 interface Props {
@@ -23,30 +23,30 @@ interface Props {
   target: RecordTarget;
   day: Day;
   record: RecordDto | undefined;
-  /** `claim`: a claim it names for the first time */
-  onDone: (claim?: string) => void;
+  /** what is already known of a new record */
+  filled?: Values | undefined;
+  /** `claim`: a claim it names for the first time; `more`: the form stays open */
+  onDone: (claim?: string, more?: boolean) => void;
 }
 
 /** In words that follow the label. */
 const missingIn = (a: Asked): string =>
   a.as === 'water' || a.as === 'feed' ? 'is missing: type it, or choose “Not sure” above' : 'must be a number';
 
-type Values = Record<string, unknown>;
 const startOf = (a: Asked): unknown =>
   'start' in a ? a.start : a.as === 'several' ? [] : a.as === 'water' || a.as === 'feed' ? NaN : undefined;
 const isEmpty = (v: unknown): boolean => v === undefined || v === null || v === '';
 
 /** The form of one record type, from its table row. */
-export function RecordForm({ kind, target, day, record, onDone }: Props) {
+export function RecordForm({ kind, target, day, record, filled, onDone }: Props) {
   const garden = useGarden();
   const say = useSay();
   const save = useWrite(saveRecord, garden.id);
   const remove = useDeleteWithUndo(garden.id);
-  const [id] = useState(() => record?.id ?? uuid());
+  const [id, setId] = useState(() => record?.id ?? uuid());
   const { asks } = RECORD_FORMS[kind];
-  const [values, setValues] = useState<Values>(() =>
-    record ? { ...record.data } : { ...Object.fromEntries(asks.map((a) => [a.name, startOf(a)])), date: day },
-  );
+  const empty = (): Values => ({ ...Object.fromEntries(asks.map((a) => [a.name, startOf(a)])), date: day });
+  const [values, setValues] = useState<Values>(() => (record ? { ...record.data } : { ...empty(), ...filled }));
   const client = useQueryClient();
   const at = placeHere(client, garden.id, target);
   const form = useRef<HTMLFormElement>(null);
@@ -64,7 +64,8 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
     if (tried || save.error) showFirstFault(form.current);
   }, [tried, save.error]);
 
-  const submit = async () => {
+  /** `andAnother`: the form stays for what else was in the can */
+  const submit = async (andAnother = false) => {
     // invalid numbers are shown at their field, and nothing is sent
     if (asks.some(isMissing)) return setTried(true);
     const unasked = new Set(asks.filter((a) => !isAsked(a)).map((a) => a.name));
@@ -79,7 +80,11 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
     }
     if (record) say('Corrected.');
     else say(`${RECORD_TYPES[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });
-    onDone(claim);
+    onDone(claim, andAnother);
+    if (!andAnother) return;
+    setId(uuid());
+    setTried(false);
+    setValues({ ...empty(), date: values.date });
   };
   return (
     <form
@@ -123,10 +128,15 @@ export function RecordForm({ kind, target, day, record, onDone }: Props) {
             {f.reason}
           </p>
         ))}
-      <div className="flex gap-2">
+      <div className="flex flex-wrap gap-2">
         <Button type="submit" look="main" className="flex-1" disabled={save.isPending}>
           {record ? 'Save correction' : 'Save record'}
         </Button>
+        {kind === 'feeding' && !record && (
+          <Button disabled={save.isPending} onClick={() => void submit(true)}>
+            Save, and add another
+          </Button>
+        )}
         {record && <Button onClick={() => remove(id, () => onDone())}>Delete</Button>}
       </div>
     </form>

@@ -6,6 +6,9 @@ import type { Day } from '@candid-leaf/core/units';
 export type RecordTarget =
   { plantId: string; placeId: null; name: string } | { plantId: null; placeId: string; name: string };
 
+/** Values of a record form by field. */
+export type Values = Record<string, unknown>;
+
 /** What the sheet to record something needs. */
 export interface RecordSheetProps {
   open: boolean;
@@ -16,4 +19,6 @@ export interface RecordSheetProps {
   kinds?: readonly RecordType[];
   /** a record to edit; otherwise a new one */
   record?: RecordDto;
+  /** what is already known of a new record */
+  filled?: Values;
 }

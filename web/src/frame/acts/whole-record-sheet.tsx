@@ -9,16 +9,25 @@ import { RecordForm } from './record-form';
 import type { RecordSheetProps } from './record-target';
 
 /** Records something done, or edits it. */
-export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: RecordSheetProps) {
+export function WholeRecordSheet({ open, onClose, target, day, kinds, record, filled }: RecordSheetProps) {
   const offered = kinds ?? typesOfferedOn(target.plantId ? 'plant' : 'place');
   const only = offered.length === 1 ? offered[0] : undefined;
   const [claim, setClaim] = useState<string | undefined>();
+  // told once nothing more is added
+  const [claimLater, setClaimLater] = useState<string | undefined>();
   const [chosen, setChosen] = useState<RecordType | undefined>();
   const kind = record?.type ?? chosen ?? only;
   const close = () => {
     setChosen(undefined);
     setClaim(undefined);
+    setClaimLater(undefined);
     onClose();
+  };
+  const saved = (named: string | undefined, more = false) => {
+    const toTell = named ?? claimLater;
+    if (more) setClaimLater(toTell);
+    else if (toTell) setClaim(toTell);
+    else close();
   };
   // after saving anyway, the claim's verdict is shown once
   if (claim && claimOf(claim))
@@ -37,7 +46,7 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: 
       ? `${RECORD_TYPES[kind].label}: ${target.name}`
       : `What did you do? ${target.name}`;
   return (
-    <Sheet open={open} onClose={close} title={title}>
+    <Sheet open={open} onClose={() => saved(undefined)} title={title}>
       {kind ? (
         <RecordForm
           key={record?.id ?? kind}
@@ -45,7 +54,8 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record }: 
           target={target}
           day={day}
           record={record}
-          onDone={(named) => (named ? setClaim(named) : close())}
+          filled={filled}
+          onDone={saved}
         />
       ) : (
         <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">

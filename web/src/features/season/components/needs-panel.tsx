@@ -2,25 +2,39 @@ import type { SeasonView } from '@candid-leaf/contract';
 import { useFormat } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
 
+interface Row {
+  what: string;
+  much: string;
+  /** neither standing nor in the shed */
+  missing?: string;
+}
+
 /** Supplies for the plan, and its expected harvest. */
 export function NeedsPanel({ needs }: { needs: NonNullable<SeasonView['needs']> }) {
   const f = useFormat();
-  const rows: [string, string][] = [
-    ['Expected harvest', `${f.kilograms(needs.fruitKg[0])} to ${f.kilograms(needs.fruitKg[1])}`],
-    ...(needs.stringM > 0 ? [['String', f.metres(needs.stringM)] as [string, string]] : []),
-    ...(needs.stakes > 0 ? [['Stakes', String(needs.stakes)] as [string, string]] : []),
-    ...(needs.cages > 0 ? [['Cages', String(needs.cages)] as [string, string]] : []),
-    ...(needs.canes > 0 ? [['Short canes', String(needs.canes)] as [string, string]] : []),
-    ...(needs.compostL > 0 ? [['Compost', f.litres(needs.compostL)] as [string, string]] : []),
-    ...(needs.mulchL > 0 ? [['Mulch', f.litres(needs.mulchL)] as [string, string]] : []),
+  const { short } = needs;
+  const counted = (n: number): string => String(n);
+  const row = (what: string, much: number, say: (n: number) => string, missing?: number): Row[] =>
+    much > 0 ? [{ what, much: say(much), ...(missing ? { missing: say(missing) } : {}) }] : [];
+  const rows: Row[] = [
+    { what: 'Expected harvest', much: `${f.kilograms(needs.fruitKg[0])} to ${f.kilograms(needs.fruitKg[1])}` },
+    ...row('String', needs.stringM, f.metres, short.stringM),
+    ...row('Stakes', needs.stakes, counted, short.stakes),
+    ...row('Cages', needs.cages, counted, short.cages),
+    ...row('Short canes', needs.canes, counted, short.canes),
+    ...row('Compost', needs.compostL, f.litres),
+    ...row('Mulch', needs.mulchL, f.litres),
   ];
   return (
     <Panel title="Supplies you will need">
       <dl className="mt-1 divide-y divide-line">
-        {rows.map(([what, much]) => (
+        {rows.map(({ what, much, missing }) => (
           <div key={what} className="flex justify-between gap-3 py-1.5">
             <dt>{what}</dt>
-            <dd className="font-semibold tabular-nums">{much}</dd>
+            <dd className="text-right font-semibold tabular-nums">
+              {much}
+              {missing && <span className="block text-sm text-ripe">{missing} missing</span>}
+            </dd>
           </div>
         ))}
       </dl>

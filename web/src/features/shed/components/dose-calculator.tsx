@@ -1,6 +1,7 @@
 import type { GardenView, PlaceOnView } from '@candid-leaf/contract';
 import {
   amountFor,
+  gramsOf,
   labelDose,
   nutrientsIn,
   type DoseAnswer,
@@ -10,13 +11,16 @@ import {
 import { BED_LITRES_EACH, POT_SHARE, SPRAY_LITRES_EACH } from '@candid-leaf/core/care';
 import { isPotted } from '@candid-leaf/core/records';
 import { LITRES_PER, roundTo, type VolumeUnit } from '@candid-leaf/core/units';
-import { useState } from 'react';
-import { useFormat, useUnits } from '../../../lib/garden-context';
+import { useState, type ReactNode } from 'react';
+import { useFormat, useGarden, useMay, useUnits } from '../../../lib/garden-context';
+import { Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
 import { amountOf, labelInWords } from '../product-words';
+import { filledBy } from '../../../frame/acts/filled-by';
+import { RecordSheet } from '../../../frame/acts/record-sheet';
 import { STRENGTHS } from '../../../frame/acts/strengths';
 
 /** A hand sprayer, or a watering can. */
@@ -74,6 +78,7 @@ export function DoseCalculator({ product, view }: { product: Product; view: Gard
 
 function ByLabel({ product, places }: { product: Product; places: readonly PlaceOnView[] }) {
   const units = useUnits();
+  const may = useMay();
   const standing = places.filter((p) => p.plants.length > 0);
   const [placeId, setPlaceId] = useState(standing[0]?.place.id ?? '');
   const at = standing.find((p) => p.place.id === placeId);
@@ -162,7 +167,11 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
         (Array.isArray(answer) ? (
           <Faults faults={answer} />
         ) : (
-          <Answer product={product} answer={answer} plants={q.plants!} />
+          <Answer product={product} answer={answer} plants={q.plants!}>
+            {at?.plants.length === q.plants && may('record') && (
+              <RecordDose product={product} answer={answer} at={at!} strength={Number(strength)} />
+            )}
+          </Answer>
         ))}
     </>
   );
@@ -184,7 +193,14 @@ const WHAT: Record<string, string> = {
   strength: '',
 };
 
-function Answer({ product, answer, plants }: { product: Product; answer: DoseAnswer; plants: number }) {
+interface AnswerProps {
+  product: Product;
+  answer: DoseAnswer;
+  plants: number;
+  children: ReactNode;
+}
+
+function Answer({ product, answer, plants, children }: AnswerProps) {
   const f = useFormat();
   const { batches, solutionL, leftOverL, nutrientsEach: n, roundedByPct } = answer;
   const fed = n.n + n.p2o5 + n.k2o > 0;
@@ -220,7 +236,46 @@ function Answer({ product, answer, plants }: { product: Product; answer: DoseAns
           Rounded to what you can measure: {Math.abs(roundedByPct)} % {roundedByPct > 0 ? 'more' : 'less'} than exact.
         </p>
       )}
+      {children}
     </div>
+  );
+}
+
+interface RecordDoseProps {
+  product: Product;
+  answer: DoseAnswer;
+  at: PlaceOnView;
+  strength: number;
+}
+
+/** Opens the record of this dose, filled in. */
+function RecordDose({ product, answer, at: { place, plants }, strength }: RecordDoseProps) {
+  const garden = useGarden();
+  const [open, setOpen] = useState(false);
+  const spray = product.kind === 'spray';
+  const filled = spray
+    ? {
+        ...filledBy(product),
+        ...(product.dose?.per === 'litre' ? { perLitre: roundTo(product.dose.amount * strength, 3) } : {}),
+        ...(answer.solutionL === null ? {} : { batchL: answer.solutionL }),
+      }
+    : { ...filledBy(product), grams: roundTo(gramsOf(product, answer.total) / plants.length, 2) };
+  return (
+    <>
+      <Button className="mt-3" onClick={() => setOpen(true)}>
+        Record this for {place.name}
+      </Button>
+      {open && (
+        <RecordSheet
+          open
+          onClose={() => setOpen(false)}
+          target={{ plantId: null, placeId: place.id, name: place.name }}
+          day={garden.today}
+          kinds={[spray ? 'spray' : 'feeding']}
+          filled={filled}
+        />
+      )}
+    </>
   );
 }
 
