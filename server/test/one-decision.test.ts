@@ -2,6 +2,7 @@ import { PLACE_KINDS } from '@candid-leaf/core/records';
 import { addDays } from '@candid-leaf/core/units';
 import { METHOD_CODES } from '@candid-leaf/core/water';
 import fc from 'fast-check';
+import { v7 as uuid } from 'uuid';
 import { useApp } from './app.js';
 import { gardenOf } from './gardening.js';
 
@@ -175,4 +176,35 @@ test('a plant held back from water gets no watering task, and a bed waters the o
   expect([(await today(wet)).length, (await today(a)).length, (await today(b)).length]).toEqual([0, 1, 1]);
   await g.untick(task!.key, tick).expect(204);
   expect([(await today(a)).length, (await today(b)).length]).toEqual([0, 0]);
+});
+
+test('water that is held back waits for a finger, not for a day: Today asks for it, and dry soil is watered', async () => {
+  const g = await gardenOf(app);
+  const place = await g.place({ name: 'Clay pot', kind: 'container', texture: 'potting-mix', volumeL: 14 });
+  const plantId = await g.plant(place, { name: 'Soaked' });
+  await g.weather();
+  for (let back = 8; back > 0; back--)
+    await g.record('watering', { plantId }, { date: addDays(TODAY, -back), litres: 6 });
+  const signs = ['leaf-wilt', 'soil-wet-deep'].map((sign) => ({ sign, present: true }));
+  await g.record('inspection', { plantId }, { date: TODAY, allClear: false, signs });
+  const water = async () => (await g.view()).today.filter((t) => t.source === 'water');
+  const [now, page] = [await water(), await g.plantView(plantId)];
+  expect(page.report.water).toMatchObject({ held: true, nextWatering: null });
+  // it was felt today
+  expect(now).toEqual([]);
+  const [finding] = page.report.diagnosis;
+  const start = { id: uuid(), disorder: finding!.disorder };
+  for (const _ of ['once', 'again'])
+    await g.agent
+      .post(g.url(`/plants/${plantId}/treatments`))
+      .send(start)
+      .expect(200);
+  await g.goTo(addDays(TODAY, 3));
+  await g.weather();
+  expect((await g.plantView(plantId)).report.water).toMatchObject({ held: true, nextWatering: null });
+  expect(await water()).toMatchObject([
+    { feel: true, where: 'Soaked', why: 'water is held back: none until a finger says it is dry' },
+  ]);
+  await g.record('soil-check', { placeId: place }, { date: addDays(TODAY, 3), feel: 'dry' });
+  expect((await water()).map((t) => [t.feel, (t.litres ?? 0) > 0])).toEqual([[undefined, true]]);
 });

@@ -5,6 +5,7 @@ import { scheduleRemedies } from '../diagnosis/remedies/schedule.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { type Formatter, METRIC_FORMAT } from '../units/formatter.js';
 import type { ForecastWeather } from '../water/expected-weather.js';
+import { heldUntilDry } from '../water/held.js';
 import { type PlacePlan, planPlace, pourOf } from '../water/place-plan.js';
 import type { PlaceRules } from '../water/plan-rules.js';
 import { DEFAULT_METHOD } from '../water/methods.js';
@@ -88,8 +89,8 @@ export function decidePlace(
       id,
       case: context.case,
       balance: context.balance,
-      // soil felt wet by hand today: give no water, whatever the model says
-      held: asksToHoldWater(offers) || isFeltWet(context),
+      // soil felt wet by hand today, or water held back: a finger ends it, whatever the model says
+      held: asksToHoldWater(offers) || isFeltWet(context) || heldUntilDry(context.case),
       felt: context.felt,
     })),
     forecast,

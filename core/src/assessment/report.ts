@@ -35,6 +35,8 @@ interface WaterReport {
   drying: string | null;
   /** first watering of the week's plan, per plant; null if the week needs none or cannot be computed */
   nextWatering: { date: Day; litres: number; why: string } | null;
+  /** nothing until a finger says that the soil is dry */
+  held: boolean;
 }
 
 /** The answer to a case: format `candid-leaf-report`, version 1. */
@@ -120,6 +122,7 @@ function waterReport(
     ahead: ahead.map((d) => ({ date: d.date, fractionAvailable: roundTo(d.fractionAvailable, 3) })),
     evenness: even === null ? null : roundTo(even, 2),
     drying: waterKnown && drying ? dryingInWords(drying) : null,
+    held: plan?.held ?? false,
     nextWatering: next
       ? { date: next.date, litres: next.litres, why: whyWatered(next, c.asOf, hasForecast, format) }
       : null,

@@ -40,6 +40,7 @@ export const EVENTS = [
   'roots-seen',
   'sucker-planted',
   'sucker-lost',
+  'water-held',
   'slugs-looked-for',
   'last-flowers-off',
   'green-fruit-in',

@@ -10,7 +10,7 @@ const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet
 
 /**
  * Returns the best measurement of each day, up to the day of the question: a pot's weight before water that ran
- * through, then a plant drooping over dry soil, a finger (a record or a sign of that day), a probe. A check comes
+ * through, water that stands on the soil, then a plant drooping over dry soil, a finger (a record or a sign of that day), a probe. A check comes
  * before that day's watering, unless it says otherwise.
  */
 export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'asOf'>): Map<Day, Measured> {
@@ -35,6 +35,9 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
       if (estimate) put(w.date, { ...estimate, by: 'weight' }, w.after);
     }
   }
+  // water that stands has filled the soil below it
+  for (const o of c.observations)
+    if (o.present && o.sign === 'soil-pooling') put(o.date, { ...RAN_THROUGH, by: 'drained', only: 'raises' }, true);
   for (const w of watering) if (w.end === 'ran-through') put(w.date, { ...RAN_THROUGH, by: 'drained' }, true);
   const seen = c.observations.filter((o) => o.present);
   const on = (day: Day, sign: string): boolean => seen.some((o) => o.date === day && o.sign === sign);

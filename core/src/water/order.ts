@@ -32,7 +32,8 @@ export interface Circumstances {
   /** mornings until the next allowed watering */
   wait: number;
   rainMm: number;
-  held: 'today' | 'until-limit' | null;
+  /** the soil should dry first: a finger ends it, not the model */
+  held: boolean;
   leftInTheMorning: number;
   givenMm: number;
   /** a timer gives that */
@@ -49,13 +50,14 @@ function secondWatering({ zone, useMm, limitMm }: Morning): number {
   return mm >= SECOND_WORTH * useMm ? mm : 0;
 }
 
+/** Said where water is held back. */
+export const HELD_WHY = 'none until a finger says it is dry';
+
 /** Returns the order for this morning, mm over the plant's soil, minus what the day has had already. */
 export function decide(morning: Morning, rules: PlanRules, c: Circumstances): Order {
   if (!c.allowed) return { mm: 0, why: 'not a watering day' };
   const m = { ...morning, useMm: Math.max(0, morning.useMm * c.wait - (morning.zone.isPot ? 0 : c.rainMm)) };
-  const due = missingMm(m) + m.useMm >= m.limitMm;
-  if (c.held === 'today' || (c.held && !due)) return { mm: 0, why: 'watering is paused: let the soil dry first' };
-  if (c.held) return { mm: refillMm(m), morningMm: refillMm(m), why: 'dry again by then' };
+  if (c.held) return { mm: 0, why: HELD_WHY };
   const ask = (now: Morning): number =>
     c.settling ? settlingMm(now, c.settling) : METHOD_STRATEGIES[rules.method](now);
   // forecast rain that is enough saves the walk

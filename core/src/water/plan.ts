@@ -75,6 +75,8 @@ export interface WeekPlan {
   withoutRain: { date: Day; litres: number } | null;
   /** the cap held some of the water back */
   capped: boolean;
+  /** nothing is ordered until a finger says that the soil is dry */
+  held: boolean;
   /** first watering of the week; null if there is none */
   next: PlannedWatering | null;
   /** null if not even two weeks have a watering */
@@ -98,7 +100,7 @@ export interface PlanStart {
   givenUnknown?: boolean;
   /** what a finger said, if it still counts on the first day */
   felt?: Felt['feel'] | null;
-  /** the soil should dry first: nothing on the first day, and nothing before the limit is reached */
+  /** the soil should dry first: nothing is ordered until a finger says that it is dry */
   held?: boolean;
 }
 
@@ -152,6 +154,7 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
       ? { date: short.day.date, litres: toTenth(Math.max(0.1, short.day.depletionMm * short.day.soilM2)) }
       : null,
     capped: wet.some((r) => r.capped),
+    held: start.held === true,
     next: nextOf(wet),
     rhythm: rhythmOf(whole),
   };
@@ -269,7 +272,7 @@ export function runPlan(
         wait,
         // until the next allowed morning
         rainMm: days.slice(i, i + wait).reduce((sum, x) => sum + Math.max(0, x.own.rainMm - 2), 0),
-        held: start.held ? (i === 0 ? 'today' : 'until-limit') : null,
+        held: start.held === true,
         leftInTheMorning,
         givenMm: given / zone.soilM2,
         settling: settlingOn(c.plant, w.date),

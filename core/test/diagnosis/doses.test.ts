@@ -54,13 +54,9 @@ describe('amounts', () => {
     expect(DOSES['pause-feed'](at(), null)).toEqual({ waitDays: 28 });
     expect(DOSES.flush(at(), null)).toBeNull(); // not a pot of known volume
   });
-  test('water is held back until the plan’s next watering; a week if it has none or there is no plan', () => {
-    const plan = week(0.9);
-    const wait = (Date.parse(plan.next!.date) - Date.parse(ASOF)) / 86_400_000;
-    expect(wait).toBeGreaterThan(0);
-    expect(DOSES['hold-water'](at(), plan)).toEqual({ waitDays: wait });
-    expect(DOSES['hold-water'](at(), null)).toEqual({ waitDays: 7 });
-    expect(DOSES['hold-water'](at(), week(0.1, 14))).toEqual({ waitDays: 1 });
+  test('water is held back until a finger says that it is dry, not for a number of days', () => {
+    for (const plan of [week(0.9), week(0.1, 14), null])
+      expect(doseInWords(DOSES['hold-water'](at(), plan), METRIC_FORMAT)).toBe('none until a finger says it is dry');
   });
 });
 

@@ -5,6 +5,7 @@ import {
   evenness,
   isDryThenWet,
   isShortOfWater,
+  heldUntilDry,
   measuredByDay,
   SHORT_OF_WATER_KS,
   SWING_SIZE,
@@ -13,7 +14,7 @@ import {
   type BenchRow,
   type SeasonResult,
 } from '@candid-leaf/core/water';
-import { aCase, ASOF, seen } from '../helpers.js';
+import { aCase, ASOF, notSeen, seen } from '../helpers.js';
 
 const line = (...left: number[]) => left.map((fractionAvailable) => ({ fractionAvailable }));
 
@@ -64,6 +65,12 @@ test('evenness falls with days short of water and over-full days, however steady
 
 describe('measurements of one day', () => {
   const on = (records: object, observations: never[] = []) => measuredByDay(aCase({ records, observations })).get(ASOF);
+  test('water that stands has filled the soil, also after a watering; it never lowers the estimate', () => {
+    const watered = { watering: [{ date: ASOF, litres: 3 }] };
+    expect(on(watered, [seen('soil-pooling')])).toMatchObject({ fraction: 1, only: 'raises', by: 'drained' });
+    expect(on(watered, [seen('soil-pooling')])!.beforeWater).toBeUndefined();
+    expect(on({}, [notSeen('soil-pooling')])).toBeUndefined();
+  });
   test('of two checks on a day the newer one counts', () => {
     const checks = (...feels: string[]) => on({ soilChecks: feels.map((feel) => ({ date: ASOF, feel })) });
     expect(checks('wet', 'dry')!.fraction).toBe(checks('dry')!.fraction);
@@ -128,4 +135,27 @@ test('the best method keeps the plant best: never the less even of two equal one
   // a thirsty plant is not outweighed by saved water
   expect(best({ daysShort: 20, litres: 20 }, { daysShort: 2, litres: 160 })).toBe(1);
   expect(verdict([])).toBeNull();
+});
+
+describe('water that is held back', () => {
+  const held = (records: object, observations: never[] = []) =>
+    heldUntilDry(
+      aCase({ records: { events: [{ date: addDays(ASOF, -9), what: 'water-held' }], ...records }, observations }),
+    );
+  test('stays so however many days pass, until dry soil is felt or seen, or water is given', () => {
+    expect(held({})).toBe(true);
+    expect(held({ events: [] })).toBe(false);
+    const felt = (feel: string, by?: string, back = 2) =>
+      held({ soilChecks: [{ date: addDays(ASOF, -back), feel, by }] });
+    expect([felt('damp'), felt('wet'), felt('dry', 'probe'), felt('dry', undefined, 10)]).toEqual([
+      true,
+      true,
+      true,
+      true,
+    ]);
+    expect(felt('dry')).toBe(false);
+    expect(held({}, [seen('soil-dry-deep')])).toBe(false);
+    expect(held({ watering: [{ date: addDays(ASOF, -9), litres: 4 }] })).toBe(true);
+    expect(held({ watering: [{ date: addDays(ASOF, -8), litres: 4 }] })).toBe(false);
+  });
 });

@@ -101,7 +101,9 @@ function needsIn(
     plantings.length > 0 ? plantings.flatMap((p) => neededFor(s, p)) : plants.flatMap((p) => standingAt(s, p));
   if (planned.length === 0) return null;
   const supported = plants.flatMap((p) => supportedIn(s, p));
-  return needsOf(planned, s.today, s.garden.stock ?? {}, supported);
+  const needs = needsOf(planned, s.today, s.garden.stock ?? {}, supported);
+  // ground that is planted has its compost and mulch, or Today asks
+  return plantings.length > 0 ? needs : { ...needs, compostL: 0, mulchL: 0 };
 }
 
 function standingAt(s: GardenSnapshot, { placeId, crop, habit, retiredOn }: PlantEntity) {

@@ -12,8 +12,10 @@ export class TreatmentsController {
   private readonly tell;
 
   constructor(treatments: TreatmentsService, workers: Workers) {
-    this.takeOn = workers.offer('start a treatment', (gardenId: string, plantId: string, input: StartTreatment) =>
-      treatments.start(gardenId, plantId, input),
+    this.takeOn = workers.offer(
+      'start a treatment',
+      (gardenId: string, accountId: string, plantId: string, input: StartTreatment) =>
+        treatments.start(gardenId, accountId, plantId, input),
     );
     this.tell = workers.offer(
       'close a treatment',
@@ -27,10 +29,11 @@ export class TreatmentsController {
   @HttpCode(200)
   async start(
     @Param('gardenId') gardenId: string,
+    @AccountId() accountId: string,
     @Param('plantId') plantId: string,
     @Body() { id, disorder }: StartTreatment,
   ): Promise<StreamableFile> {
-    return asJson(await this.takeOn(gardenId, plantId, { id, disorder }));
+    return asJson(await this.takeOn(gardenId, accountId, plantId, { id, disorder }));
   }
 
   @Needs('record')

@@ -4,7 +4,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import type { Outcome, StartTreatment, TreatmentDto } from '@candid-leaf/contract';
 import type { Report } from '@candid-leaf/core/assessment';
 import { CAUTIONS, DRIVERS, remedyRow, type Remedy, type RemedyCode } from '@candid-leaf/core/diagnosis';
-import type { DisorderCode } from '@candid-leaf/core/records';
+import type { DisorderCode, Happening } from '@candid-leaf/core/records';
 import { addDays, daysBetween } from '@candid-leaf/core/units';
 import { IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
@@ -12,7 +12,7 @@ import { Assessments } from '../assessment/assessments.service.js';
 import { Snapshots } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { noteGrown } from '../places/grown.js';
-import { RecordsService } from '../records/records.service.js';
+import { partOf, RecordsService } from '../records/records.service.js';
 import { badRequest, notFound } from '../shared/http-errors.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
 import { TreatmentEntity } from './treatment.entity.js';
@@ -64,7 +64,7 @@ export class TreatmentsService {
    * Starts treating a current finding: opens a treatment and creates tasks for the first step. Later steps wait for
    * the follow-up; next season's work comes due by itself.
    */
-  async start(gardenId: string, plantId: string, input: StartTreatment): Promise<TreatmentDto> {
+  async start(gardenId: string, accountId: string, plantId: string, input: StartTreatment): Promise<TreatmentDto> {
     return this.gardens.change(gardenId, async (m) => {
       const existing = await m.findOneBy(TreatmentEntity, { id: input.id });
       if (existing) {
@@ -106,6 +106,14 @@ export class TreatmentsService {
       await m.insert(TreatmentEntity, treatment);
       await this.schedule(m, treatment, now);
       await noteGrown(m, plant.placeId, s.today, [input.disorder]);
+      // the plan keeps to it after the signs have passed, until a finger says that the soil is dry
+      if (now.some((r) => remedyRow(r.remedy).acts === 'hold-water'))
+        await this.records.write(m, gardenId, accountId, s.today, {
+          id: partOf(treatment.id, plantId),
+          type: 'event',
+          plantId,
+          data: { date: s.today, what: 'water-held' } satisfies Happening,
+        });
       return treatmentDto(treatment);
     });
   }

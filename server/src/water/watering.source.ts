@@ -1,7 +1,15 @@
 import { Injectable } from '@nestjs/common';
 import type { RecordInput } from '@candid-leaf/contract';
 import type { PlaceAssessment } from '@candid-leaf/core/assessment';
-import { checkDue, laterOf, litresOf, minutesForLitres, whyWatered, type Pour } from '@candid-leaf/core/water';
+import {
+  checkDue,
+  HELD_WHY,
+  laterOf,
+  litresOf,
+  minutesForLitres,
+  whyWatered,
+  type Pour,
+} from '@candid-leaf/core/water';
 import { isPotted } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import type { EntityManager } from 'typeorm';
@@ -87,6 +95,8 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
     return context !== undefined && context.balance.days.length > 0 && !context.waterKnown;
   });
   if (unknown.length === 0) {
+    const waiting = heldBack(assessed).filter((id) => assessed.plants.get(id)?.context.felt === null);
+    if (waiting.length > 0) return [heldCheck(s, place, waiting)];
     const due = livePlantsIn(s, place.id).flatMap((plant) => {
       const balance = assessed.plants.get(plant.id)?.context.balance;
       return (balance && checkDue(balance, place)) ?? [];
@@ -102,6 +112,20 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
     },
   ];
 }
+
+/** Returns the plants whose water is held back until a finger says that their soil is dry. */
+const heldBack = ({ plan }: PlaceAssessment): string[] =>
+  plan.pours.flatMap((pour) => [...pour.leftOutIds, ...(pour.plan?.held ? pour.plantIds : [])]);
+
+/** Water is held back, and no finger has told anything that still counts. */
+const heldCheck = (s: GardenSnapshot, place: PlaceEntity, ids: readonly string[]): Task => ({
+  ...feelTask(s, place),
+  where: s.plants
+    .filter((p) => ids.includes(p.id))
+    .map((p) => p.name)
+    .join(', '),
+  why: `water is held back: ${HELD_WHY}`,
+});
 
 /** Errors add up even when everything is recorded: one finger now and then keeps the estimate honest. */
 function checkFor(s: GardenSnapshot, place: PlaceEntity, since: Day | null): Task {

@@ -1,10 +1,10 @@
 import { isOf } from '../../records/vocabulary/sign-groups.js';
-import { addDays, type Day, daysBetween } from '../../units/day.js';
+import { addDays, type Day } from '../../units/day.js';
 import { toTenth, roundTo } from '../../units/rounding.js';
 import { coveredM2, usualHeightM } from '../../water/crops.js';
 import { seasonEnd } from '../../season/frost-days.js';
 import { LIME_WATER_ML_PER_L } from '../../soil/drenches.js';
-import { WEEK_DAYS, type WeekPlan } from '../../water/plan.js';
+import type { WeekPlan } from '../../water/plan.js';
 import type { CaseContext } from '../context.js';
 import { ADVISED_POT_L } from '../facts.js';
 import type { DoseKind, When } from '../tables/remedies.js';
@@ -15,6 +15,8 @@ export interface Dose {
   everyDays?: number;
   /** no action until this many days have passed */
   waitDays?: number;
+  /** until a finger says that the soil is dry */
+  untilDry?: true;
   depthMm?: number;
   areaM2?: number;
   blockPct?: number;
@@ -49,9 +51,7 @@ const orderOf = (plan: WeekPlan | null): Dose | null =>
 export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) => Dose | null> = {
   'next-watering': (_ctx, plan) => orderOf(plan),
   rhythm: (_ctx, plan) => orderOf(plan),
-  'hold-water': ({ case: c }, plan) => ({
-    waitDays: plan?.next ? Math.max(1, daysBetween(c.asOf, plan.next.date)) : WEEK_DAYS,
-  }),
+  'hold-water': () => ({ untilDry: true }),
   mulch: (ctx) => {
     const area = ctx.balance.days.at(-1)?.groundM2 ?? ctx.case.place.areaM2;
     // ground area unknown: give the depth only

@@ -3,6 +3,7 @@ import { SupportPanel } from './support-panel';
 import { CutsPanel } from './cuts-panel';
 import type { PlantView } from '@candid-leaf/contract';
 import type { Part } from '@candid-leaf/core/records';
+import { HELD_WHY } from '@candid-leaf/core/water';
 import type { Day } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { ArrowRight, CopyPlus, Droplets, FileText, Pencil, Plus } from 'lucide-react';
@@ -254,7 +255,7 @@ function Drawn({ view, reading }: { view: PlantView; reading: boolean }) {
     [report],
   );
   const look = (part: Part) => void navigate(link('look', { plantId: plant.id }, { part }));
-  const { daily, drying, evenness, known, nextWatering: next } = report.water;
+  const { daily, drying, evenness, held, known, nextWatering: next } = report.water;
   const when = (n: NonNullable<typeof next>): string =>
     `${format.litres(n.litres)} ${n.date === garden.today ? 'today' : `on ${format.day(n.date)}`}`;
   return (
@@ -278,6 +279,7 @@ function Drawn({ view, reading }: { view: PlantView; reading: boolean }) {
           )}
         </p>
       )}
+      {held && !ended && <p className="text-center text-sm text-soft">Next water: {HELD_WHY}</p>}
       {next && !ended && (
         <p className="text-center text-sm text-soft">
           Next water:{' '}

@@ -5,7 +5,7 @@ import { Panel } from '../../../ui/panel';
 interface Row {
   what: string;
   much: string;
-  /** neither standing nor in the shed */
+  /** neither recorded as standing nor counted in the shed */
   missing?: string;
 }
 
@@ -33,7 +33,7 @@ export function NeedsPanel({ needs }: { needs: NonNullable<SeasonView['needs']> 
             <dt>{what}</dt>
             <dd className="text-right font-semibold tabular-nums">
               {much}
-              {missing && <span className="block text-sm text-ripe">{missing} missing</span>}
+              {missing && <span className="block text-sm text-ripe">{missing} more than recorded</span>}
             </dd>
           </div>
         ))}

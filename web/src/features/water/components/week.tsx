@@ -1,5 +1,5 @@
 import type { PlaceDto, PlacePlanDto } from '@candid-leaf/contract';
-import { WATERING_METHODS } from '@candid-leaf/core/water';
+import { HELD_WHY, WATERING_METHODS } from '@candid-leaf/core/water';
 import clsx from 'clsx';
 import { Check, CloudRain, Droplets } from 'lucide-react';
 import { useState } from 'react';
@@ -43,6 +43,7 @@ function Summary({ p }: { p: PlacePlanDto }) {
   const saves = overAll(p, (plan) => plan.rainSavesL);
   const dry = withoutRain(p);
   const leftOut = p.pours.flatMap((pour) => pour.leftOut);
+  const held = p.pours.filter((pour) => pour.plan?.held);
   return (
     <p className="max-w-prose text-lg">
       <strong className="tabular-nums">{format.litres(overAll(p, (plan) => plan.litres))}</strong> this week
@@ -59,6 +60,8 @@ function Summary({ p }: { p: PlacePlanDto }) {
       {dry && ` If it does not rain, give ${format.litres(dry.litres)} on ${format.day(dry.date)}.`}
       {p.pours.some((pour) => pour.plan?.capped) && ' The weekly limit holds some of it back.'}
       {p.drying && ` ${p.drying}`}
+      {held.length > 0 &&
+        ` Water is held back${p.together ? '' : ` for ${held.map((pour) => pour.speaker).join(' and ')}`}: ${HELD_WHY}.`}
       {leftOut.length > 0 && ` Not ${leftOut.join(', ')}: let the soil there dry first.`}
     </p>
   );
@@ -117,7 +120,7 @@ function PourLine({ x: { pour, day, litres }, named }: { x: PourOnDay; named: bo
           </p>
         ) : (
           <p className="text-soft">
-            {named && `${pour.speaker}: `}no water{day.why && `: ${day.why}`}
+            {named && `${pour.speaker}: `}no water{day.why && !pour.plan?.held && `: ${day.why}`}
           </p>
         )}
         {day.litres > 0 && (
