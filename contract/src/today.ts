@@ -85,6 +85,8 @@ export interface TaskDto {
   walk?: { why: string[]; undersides: boolean; parts: Part[] };
   /** a dated list, if there is more than one act */
   acts?: { on: Day; text: string }[];
+  /** nobody answered it, and its words did not change, since then: it has stood for over ten days */
+  unansweredSince?: Day;
   /** on hold: until when, and why; shown, but not to be done */
   held?: { until: Day; because: string };
   /** answered by a look at the plant, at this part first */

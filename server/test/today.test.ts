@@ -210,3 +210,32 @@ test('an offline tick counts for the garden’s own day, not Greenwich’s', asy
   expect(tied.sort()).toEqual(['2026-07-18', '2026-07-19']);
   jest.restoreAllMocks();
 });
+
+test('a task that nobody answers fades after ten days, comes back when its words change, and is one garden’s own', async () => {
+  const g = await gardenOf(app);
+  const other = await gardenOf(app);
+  for (const own of [g, other]) await own.plant(await own.place({ name: 'Bed' }), { habit: 'indeterminate' });
+  const asked = async (own: typeof g) => (await own.view()).today.find((t) => t.source === 'so-far')!;
+  const first = await asked(g);
+  expect(first.unansweredSince).toBeUndefined();
+  await g.goTo(addDays(TODAY, 10));
+  expect((await asked(g)).unansweredSince).toBeUndefined();
+  await g.goTo(addDays(TODAY, 11));
+  expect(await asked(g)).toMatchObject({ key: first.key, unansweredSince: TODAY });
+  // first asked there on that day
+  await other.goTo(addDays(TODAY, 11));
+  expect((await asked(other)).unansweredSince).toBeUndefined();
+  // other words are another question
+  const { position: _p, retiredOn: _r, ...bed } = (await g.view()).places[0]!.place;
+  await g.agent
+    .put(g.url('/places'))
+    .send({ ...bed, name: 'Row' })
+    .expect(200);
+  expect(await asked(g)).toMatchObject({ key: first.key });
+  expect((await asked(g)).unansweredSince).toBeUndefined();
+  // an earlier day begins anew
+  await g.goTo(addDays(TODAY, -1));
+  expect((await asked(g)).unansweredSince).toBeUndefined();
+  await g.goTo(addDays(TODAY, 10));
+  expect((await asked(g)).unansweredSince).toBe(addDays(TODAY, -1));
+});

@@ -56,3 +56,10 @@ test('questions and walks of many beds are one line, and every task is in exactl
     tasks.map((t) => t.key).sort(),
   );
 });
+
+test('what nobody answered for ten days stands in one line at the end, whatever it is', () => {
+  const old = { unansweredSince: '2026-07-01' };
+  expect(
+    shown([task('feed', 'Feed: Bed', old), pot('Pot 1', 2), task('tie', 'Tie: Ada'), task('so-far', 'Bed', old)]),
+  ).toEqual(['Water Pot 1', 'Tie: Ada', 'Open for over ten days: 2 tasks × 2']);
+});

@@ -15,6 +15,7 @@ import { PlantEntity } from '../plants/plant.entity.js';
 import { PracticeAnswerEntity } from '../practice/practice-answer.entity.js';
 import { ProductEntity } from '../products/product.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
+import { ShownSinceEntity } from '../today/shown-since.entity.js';
 import { TaskPaceEntity } from '../today/task-pace.entity.js';
 import { PostponementEntity } from '../today/postponement.entity.js';
 import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
@@ -42,6 +43,7 @@ import { SeasonYears1700001300000 } from './migrations/1700001300000-season-year
 import { PlainNames1700001400000 } from './migrations/1700001400000-plain-names.js';
 import { Growth1700001600000 } from './migrations/1700001600000-growth.js';
 import { EnteredOn1700001700000 } from './migrations/1700001700000-entered-on.js';
+import { ShownSince1700001800000 } from './migrations/1700001800000-shown-since.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -65,6 +67,7 @@ const ENTITIES = [
   PlantingEntity,
   CalendarLinkEntity,
   TaskPaceEntity,
+  ShownSinceEntity,
   SeasonNotesEntity,
   PasswordLinkEntity,
   AccessKeyEntity,
@@ -99,6 +102,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     WalksAndCompanions1700001500000,
     Growth1700001600000,
     EnteredOn1700001700000,
+    ShownSince1700001800000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -4,6 +4,7 @@ import { AssessmentModule } from '../assessment/assessment.module.js';
 import { GardensModule } from '../gardens/gardens.module.js';
 import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
+import { ShownSince } from './shown-since.service.js';
 import { TodayController } from './today.controller.js';
 import { TodayService } from './today.service.js';
 
@@ -11,7 +12,7 @@ import { TodayService } from './today.service.js';
 @Module({
   imports: [GardensModule, AssessmentModule, DiscoveryModule],
   controllers: [TodayController],
-  providers: [TodayService, Postponements, Paces],
+  providers: [TodayService, Postponements, Paces, ShownSince],
   exports: [TodayService, Postponements],
 })
 export class TodayModule {}

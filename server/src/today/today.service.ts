@@ -11,6 +11,7 @@ import { dayIn } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
 import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
+import { ShownSince } from './shown-since.service.js';
 import { TaskSource, type Tick } from './task-source.js';
 
 /** Codes of the version before: an offline tick may still carry one. */
@@ -36,6 +37,7 @@ export class TodayService implements OnModuleInit {
     private readonly snapshots: Snapshots,
     private readonly postponements: Postponements,
     private readonly paces: Paces,
+    private readonly shown: ShownSince,
     private readonly discovery: DiscoveryService,
   ) {}
 
@@ -66,7 +68,8 @@ export class TodayService implements OnModuleInit {
     // tasks on hold are shown beside those due, as long as their reason lasts
     const due = all.filter((t) => (t.dueOn <= s.today || t.held) && !hidden.has(t.key));
     const rank = (t: TaskDto): number => TASK_SOURCES.indexOf(t.source);
-    return { due: due.sort((a, b) => rank(a) - rank(b) || (a.dueOn < b.dueOn ? -1 : 1)), all };
+    due.sort((a, b) => rank(a) - rank(b) || (a.dueOn < b.dueOn ? -1 : 1));
+    return { due: await this.shown.marked(s.garden.id, s.today, due), all };
   }
 
   /** Ticks a task; sending it twice does it once. Returns the id of the record it wrote, if any. */

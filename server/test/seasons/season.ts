@@ -137,7 +137,8 @@ export async function liveSeason(
       const said = `${t.title} | ${t.why}`;
       const from = since.get(said) ?? day;
       since.set(said, from);
-      if (day - from > STUCK_DAYS) stuck.add(said.slice(0, 90));
+      // after that it may only stand in the line of what nobody answered
+      if (day - from > STUCK_DAYS && !t.unansweredSince) stuck.add(said.slice(0, 90));
     }
     for (const said of since.keys()) if (!open.some((t) => `${t.title} | ${t.why}` === said)) since.delete(said);
     for (const c of contradictions(open)) contradict.add(c);

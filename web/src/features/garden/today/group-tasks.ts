@@ -54,8 +54,25 @@ const RULES: readonly GroupRule[] = [
   },
 ];
 
-/** Returns the lines of Today: tasks in their order, with those of one kind joined where the first of them stands. */
-export function groupTasks(tasks: readonly TaskDto[]): Line[] {
+/**
+ * Returns the lines of Today: tasks in their order, with those of one kind joined where the first of them stands. What
+ * nobody answered for ten days stands in one line at the end.
+ */
+export function groupTasks(all: readonly TaskDto[]): Line[] {
+  const tasks = all.filter((t) => !t.unansweredSince);
+  const old = all.filter((t) => t.unansweredSince);
+  return [
+    ...linesOf(tasks),
+    ...(old.length > 0
+      ? [{ kind: 'group', key: UNANSWERED, title: oldTitle(old.length), tasks: old, together: false } as const]
+      : []),
+  ];
+}
+/** The line of what nobody answered. */
+export const UNANSWERED = 'unanswered';
+const oldTitle = (n: number): string => `Open for over ten days: ${n} ${n === 1 ? 'task' : 'tasks'}`;
+
+function linesOf(tasks: readonly TaskDto[]): Line[] {
   const ruleOf = (t: TaskDto): { rule: GroupRule; id: string } | null => {
     const rule = RULES.find((r) => r.source === t.source);
     const same = rule?.sameAs(t) ?? null;

@@ -1,5 +1,5 @@
 import type { TaskDto } from '@candid-leaf/contract';
-import { Check } from 'lucide-react';
+import { Check, Hourglass } from 'lucide-react';
 import { v7 as uuid } from 'uuid';
 import { doTask, postponeTask, undoTask } from '../../../data/tasks';
 import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
@@ -10,16 +10,17 @@ import { useSay } from '../../../ui/toast';
 import { Unfold } from '../../../ui/unfold';
 import { useWrite } from '../../../ui/use-write';
 import { Answers } from './answers';
-import type { Line } from './group-tasks';
+import { type Line, UNANSWERED } from './group-tasks';
 import { Steps, Task } from './today-task';
 
 /** Several tasks of one kind in one line; equal ones are ticked together. */
-export function Group({ group: { title, tasks, together } }: { group: Extract<Line, { kind: 'group' }> }) {
+export function Group({ group: { key, title, tasks, together } }: { group: Extract<Line, { kind: 'group' }> }) {
   const may = useMay();
   const format = useFormat();
-  const Icon = taskIcon(tasks[0]!.source);
-  const asks = tasks[0]!.source === 'so-far';
-  const litres = tasks[0]!.source === 'water' ? tasks.reduce((sum, t) => sum + (t.litres ?? 0), 0) : 0;
+  const mixed = key === UNANSWERED;
+  const Icon = mixed ? Hourglass : taskIcon(tasks[0]!.source);
+  const asks = !mixed && tasks[0]!.source === 'so-far';
+  const litres = !mixed && tasks[0]!.source === 'water' ? tasks.reduce((sum, t) => sum + (t.litres ?? 0), 0) : 0;
   return (
     <li className="py-2.5">
       <div className="flex gap-3">
