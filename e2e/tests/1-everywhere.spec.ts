@@ -1,58 +1,10 @@
 import { expect, test, type Page } from '@playwright/test';
 import { axe, DEMO, noSideways, ownDemo, signIn } from './helpers.js';
+import { unitsShown } from './units-shown.js';
+import { SICK, views } from './views.js';
 
-const SICK = 'plant with a finding';
 /** So high its page is on a phone at most, before anything of it is unfolded. */
 const PLANT_PX = 2600;
-
-/** Every main view of the demo garden: as it must be for everybody, on a phone and at the desk, by day and by night. */
-async function views(page: Page): Promise<[string, string][]> {
-  const garden = new URL(page.url()).pathname;
-  const hrefOf = async (name: string) => (await page.getByRole('link', { name }).first().getAttribute('href'))!;
-  const sick = await hrefOf('Junction Bell');
-  const bed = (await page
-    .getByRole('region', { name: 'Wall bed' })
-    .getByRole('link', { name: 'Wall bed' })
-    .getAttribute('href'))!.replace(/\/plan$/, '');
-  return [
-    ['garden', garden],
-    ['a day of the garden', `${garden}?day=2026-07-14`],
-    [SICK, sick],
-    ['looking it over', `${sick}/look?part=fruit`],
-    ['Edit a plant', `${sick}/edit`],
-    ['Edit a place', bed],
-    ['settings', `${garden}/settings`],
-    ['handbook', `${garden}/handbook`],
-    ['the week of a place', `${bed}/plan`],
-    ['bench', `${garden}/bench`],
-    ['a trouble in the handbook', `${garden}/handbook/sunscald`],
-    ['claims', `${garden}/handbook/claims`],
-    ['practice', `${garden}/handbook/practice`],
-    ['a plant to guess at', `${garden}/handbook/practice/spots/1`],
-    ['all drawings', `${garden}/handbook/signs`],
-    ['case sheet', `${sick}/sheet`],
-    ['walk', `${bed}/walk`],
-    ['season', `${garden}/season`],
-    ['next year', `${garden}/season?year=2027`],
-    ['an earlier year', `${garden}/season?year=2024`],
-    ['harvest and closing', `${garden}/season/report?year=2025`],
-    ['varieties', `${garden}/shed/varieties`],
-    ['a variety', `${garden}/shed/varieties/new?from=slicer`],
-    ['shed', `${garden}/shed`],
-    ['what was sprayed', `${garden}/shed/sprays`],
-    ['soil of a place', `${bed}/soil`],
-    ['stock', `${garden}/shed/stock`],
-    ['trials', `${garden}/shed/trials`],
-    ['soils', `${garden}/shed/soil`],
-    ['a product', `${garden}/shed/products/new?from=neem`],
-    ['days away', `${garden}/away`],
-    ['plant of another garden', `${garden}/other-garden`],
-    ['import and export', `${garden}/files`],
-    ['people and access', `${garden}/people`],
-    ['account', '/account'],
-    ['api description', '/api/docs'],
-  ];
-}
 
 /** At 360 px too nothing runs sideways, and every control can be touched with a thumb. */
 async function atArmsLength(page: Page, name: string): Promise<void> {
@@ -114,6 +66,9 @@ for (const where of ['desk', 'phone'] as const)
         const high = await page.evaluate(() => document.documentElement.scrollHeight);
         expect(high).toBeLessThanOrEqual(PLANT_PX);
       }
+      // settings offer both systems
+      if (where === 'desk' && name !== 'settings')
+        expect([name, await unitsShown(page, 'imperial')]).toEqual([name, []]);
       // the busiest are looked at whole in each light
       await lookAt(name, i < 4);
     }

@@ -26,7 +26,7 @@ test('a soil test in its own units, what is short, a split dose of lime, and mul
     '1172\u00a0g on 18 July 2026',
     '1172\u00a0g on 14 January 2027',
   ]);
-  await expect(dose).toContainText('Recipes range from 585 to 810 g per square metre in total');
+  await expect(dose).toContainText('Recipes range from 585\u00a0g to 810\u00a0g in total');
   await page.getByLabel('Target pH').fill('7');
   await expect(page.getByText(/Never lime above pH 6.8/)).toBeVisible();
   await expect(page.getByText(/4 times as much. Start with the weaker/).first()).toBeVisible();

@@ -77,7 +77,7 @@ export const TRADES: Record<
     earlier: 'two weeks later',
     size: 'smaller',
     perPlant: 'most',
-    perM2: 'less; it needs a metre',
+    perM2: 'less: set it a metre (3 ft) apart',
     shade: 'good',
   },
   'leave-alone': {

@@ -32,7 +32,7 @@ export const DRENCHES: readonly Drench[] = [
     litresEach: 2,
     times: 'once',
     caution: 'Ground limestone only, never hydrated lime. Dusty: wear a mask and eye protection.',
-    source: 'handbook (a tablespoon in 4 L); stronger recipes from memory',
+    source: 'handbook; stronger recipes from memory',
   },
   {
     code: 'epsom',

@@ -2,8 +2,8 @@ import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import type { Day } from './day.js';
 import { inSpoons } from './kitchen.js';
-import { measureOf, type Quantity } from './measures.js';
-import { type DateForm, METRIC, type Units } from './units.js';
+import { KG_PER_POUND, LITRES_PER, M2_PER, measureOf, type Quantity } from './measures.js';
+import { type DateForm, METRIC, type Units, type VolumeUnit } from './units.js';
 
 /**
  * Formats amounts and days for this gardener. The only way from a number or a day to words: screens use it, and every
@@ -31,6 +31,8 @@ export interface Formatter {
   nutrient: (grams: number) => string;
   area: (m2: number) => string;
   windSpeed: (ms: number) => string;
+  /** what a dose or a yield is told per, in words, and how much that is in metric */
+  per: Record<'water' | 'ground' | 'fruit', Told>;
   /** "9 July" in the garden's own form */
   day: (day: Day) => string;
   /** "9 July 2025", of another year */
@@ -45,7 +47,14 @@ export interface Formatter {
   dayShort: (day: Day) => string;
 }
 
+/** A measure in words: "a litre", 1. */
+export interface Told {
+  words: string;
+  metric: number;
+}
+
 const NBSP = '\u00a0';
+const A_VOLUME: Record<VolumeUnit, string> = { L: 'a litre', 'gal-us': 'a US gallon', 'gal-imp': 'a gallon' };
 const trimmed = (value: number, digits: number): string => String(Number(value.toFixed(digits)));
 /** Rounds as a gardener would: 0.35, 2.2, 14. */
 const sensible = (value: number): string => trimmed(value, Math.abs(value) < 1 ? 2 : Math.abs(value) < 10 ? 1 : 0);
@@ -128,6 +137,11 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
     nutrient: (g) => `${trimmed(g, 1)}${NBSP}g`,
     area: shown('squareMetres'),
     windSpeed: shown('windSpeed', whole),
+    per: {
+      water: { words: A_VOLUME[units.volume], metric: LITRES_PER[units.volume] },
+      ground: { words: units.area === 'm2' ? 'a square metre' : 'a square foot', metric: M2_PER[units.area] },
+      fruit: units.mass === 'g' ? { words: '1 kg', metric: 1 } : { words: '1 lb', metric: KG_PER_POUND },
+    },
     day: inForm(dateForm),
     dayAndYear: inForm(DAY_AND_YEAR[dateForm]),
     days: (days) => daysTogether(days, dateForm),

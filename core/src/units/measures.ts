@@ -7,10 +7,12 @@ import type { AreaUnit, LengthUnit, MassUnit, TemperatureUnit, Units, VolumeUnit
 export const LITRES_PER: Record<VolumeUnit, number> = { L: 1, 'gal-us': 3.785411784, 'gal-imp': 4.54609 };
 const CM_PER: Record<LengthUnit, number> = { cm: 1, in: 2.54 };
 const GRAMS_PER: Record<MassUnit, number> = { g: 1, oz: 28.349523125 };
-const M2_PER: Record<AreaUnit, number> = { m2: 1, ft2: 0.09290304 };
+/** Square metres of one unit of area. */
+export const M2_PER: Record<AreaUnit, number> = { m2: 1, ft2: 0.09290304 };
 const MM_PER_INCH = 25.4;
 const M_PER_FOOT = 0.3048;
-const KG_PER_POUND = 0.45359237;
+/** Kilograms of one pound. */
+export const KG_PER_POUND = 0.45359237;
 
 const SYMBOLS: Record<TemperatureUnit | VolumeUnit | LengthUnit | MassUnit | AreaUnit, string> = {
   C: '°C',
@@ -66,6 +68,9 @@ export const MEASURES = {
   grams: (u: Units) => scaled(SYMBOLS[u.mass], GRAMS_PER[u.mass]),
   kilograms: (u: Units) => (u.mass === 'g' ? scaled('kg', 1) : scaled('lb', KG_PER_POUND)),
   squareMetres: (u: Units) => scaled(SYMBOLS[u.area], M2_PER[u.area]),
+  /** grams or millilitres in water, and on ground */
+  dosePerLitre: (u: Units) => scaled('', 1 / LITRES_PER[u.volume]),
+  dosePerM2: (u: Units) => scaled('', 1 / M2_PER[u.area]),
   /** metres per second */
   windSpeed: (u: Units) => (u.length === 'cm' ? scaled('m/s', 1, 1) : scaled('mph', 0.44704, 1)),
   percent: () => scaled('%', 1),

@@ -1,17 +1,27 @@
 import type { DosePer, Product, ProductKind } from '@candid-leaf/core/products';
-import type { Formatter } from '@candid-leaf/core/units';
+import type { Formatter, Quantity, Told } from '@candid-leaf/core/units';
 
 export const KIND_OF_PRODUCT: Record<ProductKind, string> = {
   feed: 'Feeds',
   amendment: 'For the soil',
   spray: 'Sprays',
 };
-export const PER_WORDS: Record<DosePer, string> = {
-  litre: 'a litre of water',
-  plant: 'a plant',
-  m2: 'a square metre',
-  'pot-litre': 'a litre of pot',
-};
+/** Returns what a label's dose is for: "a litre of water", "a US gallon of water". */
+export const perWords = (per: DosePer, f: Formatter): string =>
+  per === 'plant' ? 'a plant' : `${measureFor(per, f).words}${OF[per]}`;
+const OF: Record<Exclude<DosePer, 'plant'>, string> = { litre: ' of water', m2: '', 'pot-litre': ' of pot' };
+const measureFor = (per: Exclude<DosePer, 'plant'>, f: Formatter): Told => f.per[per === 'm2' ? 'ground' : 'water'];
+
+/** Returns the quantity in which a label's dose is typed. */
+export const doseQuantity = (per: DosePer | undefined): Quantity =>
+  per === 'm2' ? 'dosePerM2' : per === 'litre' || per === 'pot-litre' ? 'dosePerLitre' : 'count';
+
+/** Returns a label's dose in the gardener's measure: "4.4 mL a litre of water", "17 mL (3½ tsp) a US gallon of water". */
+function doseInWords(p: Product, { amount, per }: NonNullable<Product['dose']>, f: Formatter): string {
+  const size = per === 'plant' ? 1 : measureFor(per, f).metric;
+  const much = p.form === 'dry' ? f.grams(amount * size) : size === 1 ? `${amount} mL` : f.millilitres(amount * size);
+  return `${much} ${perWords(per, f)}`;
+}
 
 /** Returns an amount of a product as measured: poured or weighed, with spoons beside it. */
 export const amountOf = (p: Product, amount: number, f: Formatter): string =>
@@ -20,9 +30,7 @@ export const amountOf = (p: Product, amount: number, f: Formatter): string =>
 /** Returns "4-3-8 · 4.4 mL a litre of water, every 14 days". */
 export function labelInWords(p: Product, f: Formatter): string {
   const npk = p.n + p.p2o5 + p.k2o > 0 ? `${p.n}-${p.p2o5}-${p.k2o}` : '';
-  const dose = p.dose
-    ? `${p.form === 'liquid' ? `${p.dose.amount} mL` : f.grams(p.dose.amount)} ${PER_WORDS[p.dose.per]}${p.everyDays ? `, at most every ${p.everyDays} days` : ''}`
-    : '';
+  const dose = p.dose ? `${doseInWords(p, p.dose, f)}${p.everyDays ? `, at most every ${p.everyDays} days` : ''}` : '';
   const wait =
     p.harvestDays == null
       ? ''

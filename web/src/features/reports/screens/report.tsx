@@ -57,6 +57,7 @@ const perKg = (x: number | null, write: (n: number) => string): Cell => ({
 
 function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) {
   const f = useFormat();
+  const { fruit } = f.per;
   const garden = useGarden();
   const { harvest: h, season } = r;
   const file = (what: string): string => `${name} ${season.label.replace('/', '-')} ${what}`;
@@ -81,14 +82,14 @@ function Sheet({ report: r, name }: { report: SeasonReportView; name: string }) 
         <ReportTable
           title="By plant"
           file={file('plants')}
-          columns={['Plant', 'Bed or pot', 'Used', 'Binned', 'Water for 1 kg', 'Nitrogen for 1 kg']}
+          columns={['Plant', 'Bed or pot', 'Used', 'Binned', `Water for ${fruit.words}`, `Nitrogen for ${fruit.words}`]}
           rows={h.plants.map((p) => [
             p.name,
             p.place,
             kg(p.kg, f),
             kg(p.lostKg, f),
-            perKg(p.litresPerKg, f.litres),
-            perKg(p.nitrogenGPerKg, f.nutrient),
+            perKg(p.litresPerKg, (x) => f.litres(x * fruit.metric)),
+            perKg(p.nitrogenGPerKg, (x) => f.nutrient(x * fruit.metric)),
           ])}
           none="No plant was planted out this season."
         />

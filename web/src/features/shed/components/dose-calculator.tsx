@@ -169,7 +169,7 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
         ) : (
           <Answer product={product} answer={answer} plants={q.plants!}>
             {at?.plants.length === q.plants && may('record') && (
-              <RecordDose product={product} answer={answer} at={at!} strength={Number(strength)} />
+              <RecordDose product={product} answer={answer} at={at} strength={Number(strength)} />
             )}
           </Answer>
         ))}

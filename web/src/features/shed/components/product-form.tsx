@@ -1,16 +1,17 @@
 import { ProductInput } from '@candid-leaf/contract';
 import { DOSE_PER, PRODUCT_KINDS, type Product } from '@candid-leaf/core/products';
 import { SPRAYS } from '@candid-leaf/core/records';
-import { useState } from 'react';
+import { measureOf, type Quantity } from '@candid-leaf/core/units';
+import { useEffect, useRef, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
-import { useGarden, useLink } from '../../../lib/garden-context';
+import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOf } from '../../../lib/words';
 import { FormCard, FormCards } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { KIND_OF_PRODUCT, PER_WORDS } from '../product-words';
+import { doseQuantity, KIND_OF_PRODUCT, perWords } from '../product-words';
 import { deleteProduct, restoreProduct, saveProduct } from '../../../data/products';
 import { useWayOn } from '../../../ui/use-way-on';
 import { fieldsOf, FormEnd } from '../../../ui/form-kit';
@@ -22,6 +23,7 @@ const withoutEmptyDose = (p: ProductInput): ProductInput => ({ ...p, dose: p.dos
 /** Form for a product, from its label. */
 export function ProductForm({ product, own }: { product: Product | null; own: boolean }) {
   const garden = useGarden();
+  const format = useFormat();
   const link = useLink();
   const goOn = useWayOn();
   const say = useSay();
@@ -33,7 +35,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
     resolver: resolverFor(ProductInput, withoutEmptyDose),
     defaultValues: product ? { ...product, id } : { id, name: '', kind: 'feed', form: 'dry', n: 0, p2o5: 0, k2o: 0 },
   });
-  const { watch, handleSubmit, setError } = form;
+  const { watch, getValues, handleSubmit, setError, setValue } = form;
   const back = link('shed', {}, product ? { product: own ? id : product.id } : {});
   const submit = handleSubmit(async (input) => {
     try {
@@ -45,6 +47,16 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
     }
   });
   const spray = watch('kind') === 'spray';
+  const quantity = doseQuantity(watch('dose.per'));
+  // the number stays as typed when it turns out to be for another measure
+  const typedAs = useRef(quantity);
+  useEffect(() => {
+    const typed = getValues('dose.amount');
+    const of = (q: Quantity) => measureOf(q, format.units);
+    if (typed != null && typedAs.current !== quantity)
+      setValue('dose.amount', of(quantity).toMetric(of(typedAs.current).fromMetric(typed)));
+    typedAs.current = quantity;
+  }, [quantity, format, getValues, setValue]);
   return (
     <FormProvider {...form}>
       <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
@@ -85,11 +97,12 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
           )}
           <FormCard title="From the label">
             <F.Amount
+              key={quantity}
               name="dose.amount"
               label={watch('form') === 'liquid' ? 'Dose (mL)' : 'Dose (g)'}
-              quantity="count"
+              quantity={quantity}
             />
-            <F.Choice label="for" options={DOSE_PER.map((d) => [d, PER_WORDS[d]])} name="dose.per" />
+            <F.Choice label="for" options={DOSE_PER.map((d) => [d, perWords(d, format)])} name="dose.per" />
             <F.Amount name="everyDays" label="Days between uses" quantity="count" />
             <F.Amount name="mostUses" label="Most uses per season" quantity="count" />
             {spray && (

@@ -1,4 +1,5 @@
 import type { SprayLogRow } from '@candid-leaf/contract';
+import { roundTo } from '@candid-leaf/core/units';
 import { SPRAY_WORDS } from '@candid-leaf/core/spray';
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
@@ -53,7 +54,10 @@ function Row({ row }: { row: SprayLogRow }) {
   const facts: [string, string | null][] = [
     ['Where', [row.plants.join(', '), row.place].filter(Boolean).join(', ') || null],
     ['Against', s.target ?? null],
-    ['Strength', s.perLitre == null ? null : `${s.perLitre} g or mL per litre`],
+    [
+      'Strength',
+      s.perLitre == null ? null : `${roundTo(s.perLitre * f.per.water.metric, 2)} g or mL in ${f.per.water.words}`,
+    ],
     ['Mixed', s.batchL == null ? null : f.litres(s.batchL)],
     ['By', row.who],
     [

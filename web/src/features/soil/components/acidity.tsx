@@ -44,21 +44,22 @@ function Answer({ answer }: { answer: AcidityAnswer }) {
   if (answer.kind === 'right') return <p className="mt-3">The pH is right. Add nothing.</p>;
   if (answer.kind === 'refused') return <p className="mt-3 text-ripe">{WHY[answer.because]}</p>;
   const { with: what, parts, range, testAgainOn } = answer.dose;
+  const { ground } = f.per;
   const name = what === 'lime' ? 'Ground limestone' : 'Elemental sulfur';
   return (
     <div role="status" aria-label="The dose" className="mt-3 rounded-xl bg-leafwash p-4">
       <ol>
         {parts.map((p) => (
           <li key={p.on} className="text-lg">
-            <strong>{f.grams(p.grams)}</strong> on {f.day(p.on)} {p.on.slice(0, 4)}
+            <strong>{f.grams(p.grams)}</strong> on {f.dayAndYear(p.on)}
           </li>
         ))}
       </ol>
       <p className="mt-1 text-sm">
-        {name}, {parts[0]!.gPerM2} g per square metre
-        {parts.length > 1 ? ' each time, split because it is a lot at once' : ''}. Recipes range from {range[0]} to{' '}
-        {range[1]} g per square metre in total. We use the weaker; you can add more later. Test again from{' '}
-        {f.day(testAgainOn)} {testAgainOn.slice(0, 4)}; it takes months to act.
+        {name}, {f.grams(parts[0]!.gPerM2 * ground.metric)} for {ground.words}
+        {parts.length > 1 ? ' each time, split because it is a lot at once' : ''}. Recipes range from{' '}
+        {f.grams(range[0] * ground.metric)} to {f.grams(range[1] * ground.metric)} in total. We use the weaker; you can
+        add more later. Test again from {f.dayAndYear(testAgainOn)}; it takes months to act.
       </p>
       <p className="mt-1 text-sm">
         It is dusty: wear a mask and eye protection, and dampen it. Work it in lightly, and follow the label.

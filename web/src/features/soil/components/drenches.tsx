@@ -18,12 +18,18 @@ export function Drenches() {
 
 function Row({ drench: d }: { drench: Drench }) {
   const f = useFormat();
-  const amount = (x: number): string => (d.unit === 'mL' ? f.millilitres(x) : f.powder(x, d.gPerMl));
+  const amount = (perLitre: number): string => {
+    const x = perLitre * f.per.water.metric;
+    return d.unit === 'mL' ? f.millilitres(x) : f.powder(x, d.gPerMl);
+  };
   return (
     <li className="py-2">
       <p className="font-semibold">{d.name}</p>
       <p>
-        <strong>{amount(d.weaker)} per litre</strong>, {f.litres(d.litresEach)} per plant, {d.times}.{' '}
+        <strong>
+          {amount(d.weaker)} in {f.per.water.words}
+        </strong>
+        , {f.litres(d.litresEach)} per plant, {d.times}.{' '}
         <span className="text-soft">
           Other recipes use up to {amount(d.stronger)}: {Math.round(d.stronger / d.weaker)} times as much. Start with
           the weaker.

@@ -1,0 +1,21 @@
+import type { Page } from '@playwright/test';
+
+const METRIC = '°C|cm|mm|m²|m|kg|km|m/s|L';
+const IMPERIAL = '°F|US gal|in|ft²|ft|oz|lb|mph';
+/** "5", "1.5", "5 to 8". */
+const NUMBER = String.raw`\d[\d.,]*(?: to \d[\d.,]*)?[ \u00a0]?`;
+/** Fixed texts say both: "5 to 8 cm (2 to 3 in)". */
+const BOTH = new RegExp(String.raw`${NUMBER}(?:${METRIC}) \([^()]*(?:${IMPERIAL})\)`, 'g');
+const OF = {
+  metric: new RegExp(String.raw`${NUMBER}(?:${METRIC})(?![\p{L}²/])|per litre|a litre|square metre`, 'gu'),
+  imperial: new RegExp(String.raw`${NUMBER}(?:${IMPERIAL})(?![\p{L}²/])|US gallon|square foot`, 'gu'),
+};
+
+/** Returns the lines of a page, also the unfolded ones, that show a unit of the other system. */
+export async function unitsShown(page: Page, system: keyof typeof OF): Promise<string[]> {
+  const lines = await page.evaluate(() => [
+    ...document.body.innerText.split('\n'),
+    ...[...document.querySelectorAll('[aria-label]')].map((e) => e.getAttribute('aria-label') ?? ''),
+  ]);
+  return [...new Set(lines)].filter((line) => line.replaceAll(BOTH, '').match(OF[system]));
+}
