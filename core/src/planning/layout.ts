@@ -1,6 +1,7 @@
 import type { Fault } from '../records/faults.js';
 import type { Crop } from '../records/plant.js';
 import type { Training } from '../pruning/methods.js';
+import type { Formatter } from '../units/formatter.js';
 import { roundTo } from '../units/rounding.js';
 
 /** Position of a plant in a bed, seen from above, m from its corner. */
@@ -92,17 +93,17 @@ export function tooClose(spots: readonly Spot[], leastM: number): [number, numbe
   );
 }
 
-/** Refuses more plants than the bed takes, and says how many fit. */
-export function crowdingFaults(bed: Bed, count: number, spacing: readonly [number, number], path: string): Fault[] {
-  const most = mostIn(bed, spacing[0]);
+/** Says that there are more plants than the bed takes, and how many fit; null if they fit. */
+export function crowdingInWords(
+  bed: Bed,
+  count: number,
+  [closest]: readonly [number, number],
+  f: Formatter,
+): string | null {
+  const most = mostIn(bed, closest);
   return count > most
-    ? [
-        {
-          path,
-          reason: `${count} plants are too many here: at ${Math.round(spacing[0] * 100)} cm spacing there is room for ${most}. More would shade each other and stay wet`,
-        },
-      ]
-    : [];
+    ? `${count} plants are too many here: at ${f.centimetres(closest * 100)} spacing there is room for ${most}. More would shade each other and stay wet.`
+    : null;
 }
 
 /**

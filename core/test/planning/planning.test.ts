@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import {
   AIMS,
   aimAgainst,
-  crowdingFaults,
+  crowdingInWords,
   layOut,
   leastPotL,
   leftOf,
@@ -19,6 +19,7 @@ import {
   spotsOf,
   tooClose,
 } from '../../src/planning/index.js';
+import { formatterFor, METRIC_FORMAT } from '../../src/units/index.js';
 import type { EarlierYear } from '../../src/records/facts.js';
 
 const bed = (history: EarlierYear[]) => ({ kind: 'ground' as const, history });
@@ -77,13 +78,10 @@ describe('plants in a bed', () => {
     expect(mostIn(wall, 0.45)).toBe(5);
     expect(layOut(wall, 4, 0.5).map((s) => s.x)).toEqual([0.3, 0.9, 1.5, 2.1]);
     expect(new Set(layOut(wall, 4, 0.5).map((s) => s.y))).toEqual(new Set([0.3]));
-    expect(crowdingFaults(wall, 10, SPACING_M.tomato, 'count')).toEqual([
-      {
-        path: 'count',
-        reason: expect.stringMatching(/^10 plants are too many here: at 45 cm spacing there is room for 5\./),
-      },
-    ]);
-    expect(crowdingFaults(wall, 5, SPACING_M.tomato, 'count')).toEqual([]);
+    const crowded = (count: number, f = METRIC_FORMAT) => crowdingInWords(wall, count, SPACING_M.tomato, f);
+    expect(crowded(10)).toMatch(/^10 plants are too many here: at 45.cm spacing there is room for 5\./);
+    expect(crowded(10, formatterFor({ ...METRIC_FORMAT.units, length: 'in' }))).toMatch(/at 18.in spacing/);
+    expect(crowded(5)).toBeNull();
     expect(spacingOf('tomato', 'one-stem')).toEqual([0.3, 0.45]);
   });
   test('in any bed: as many spots as asked, all inside, and none too close while they fit', () => {

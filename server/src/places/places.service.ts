@@ -3,6 +3,7 @@ import type { PlaceDto, PlaceInput } from '@candid-leaf/contract';
 import { soilTestFaults, withLevels } from '@candid-leaf/core/soil';
 import { byDate, type Fault, isPotted, placeFaults } from '@candid-leaf/core/records';
 import type { GardenEntity } from '../gardens/garden.entity.js';
+import { formatterFor, type Formatter } from '@candid-leaf/core/units';
 import { GardensService } from '../gardens/gardens.service.js';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
@@ -20,14 +21,14 @@ export const placeDto = (p: PlaceEntity): PlaceDto => {
 const MOST_DRIP = { perM2: 160, perPot: 32 };
 
 /** Questions a flow no drip line gives: nearly always a unit mix-up. */
-function flowFaults(input: PlaceInput): Fault[] {
+function flowFaults(input: PlaceInput, f: Formatter): Fault[] {
   if (input.irrigation !== 'drip' || !input.flowLPerH) return [];
   const most = isPotted(input) ? MOST_DRIP.perPot * 20 : MOST_DRIP.perM2 * (input.lengthM ?? 1) * (input.widthM ?? 1);
   return input.flowLPerH > most
     ? [
         {
           path: 'flowLPerH',
-          reason: `is more than drip gives here (about ${Math.round(most)} L an hour): are these litres per hour for the whole bed or pot?`,
+          reason: `is more than drip gives here (about ${f.litres(most)} an hour): is it for the whole bed or pot?`,
         },
       ]
     : [];
@@ -60,7 +61,7 @@ export class PlacesService {
             },
           ]
         : []),
-      ...flowFaults(input),
+      ...flowFaults(input, formatterFor(garden.units, garden.dateForm)),
     ]);
     const zone = input.watering?.timerZone ?? null;
     await refuseTakenZone(m, gardenId, input.id, zone);

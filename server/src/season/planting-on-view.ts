@@ -3,7 +3,7 @@ import { weatherInPlace } from '@candid-leaf/core/climate';
 import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/varieties';
 import {
   aimAgainst,
-  crowdingFaults,
+  crowdingInWords,
   leastPotL,
   rotationInWords,
   rotationOf,
@@ -174,7 +174,7 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
       ...shadeFaults(place?.sunHours, p.crop, 'placeId').map((f) => `${f.reason}.`),
       ...againstAim(p, variety),
       ...againstPlace(variety, history, p.year),
-      ...crowding(p, place, standing),
+      ...crowding(s, p, place, standing),
       ...tooLong(s, p),
     ],
     hardening: hardeningOf(s, p),
@@ -215,17 +215,22 @@ function againstPlace(variety: VarietyEntity | undefined, history: readonly Earl
   );
 }
 
-function crowding(p: PlantingEntity, place: PlaceEntity | undefined, standing: number): string[] {
+function crowding(
+  { format }: GardenSnapshot,
+  p: PlantingEntity,
+  place: PlaceEntity | undefined,
+  standing: number,
+): string[] {
   if (!place) return [];
   if (isPotted(place)) {
     const least = leastPotL(p.crop);
     return place.volumeL != null && place.volumeL < least
-      ? [`Pots of ${place.volumeL} L are small: a ${p.crop} needs ${least} L or more.`]
+      ? [`Pots of ${format.litres(place.volumeL)} are small: a ${p.crop} needs ${format.litres(least)} or more.`]
       : [];
   }
   if (!place.lengthM || !place.widthM) return [];
   const bed = { lengthM: place.lengthM, widthM: place.widthM };
-  return crowdingFaults(bed, p.count + standing, spacingOf(p.crop), 'count').map((f) => `${f.reason}.`);
+  return [crowdingInWords(bed, p.count + standing, spacingOf(p.crop), format) ?? []].flat();
 }
 
 function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {

@@ -10,7 +10,7 @@ import {
   AIM_ROWS,
   aimAgainst,
   AIMS,
-  crowdingFaults,
+  crowdingInWords,
   rotationInWords,
   rotationOf,
   seedsFor,
@@ -23,7 +23,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
-import { useGarden } from '../../../lib/garden-context';
+import { useFormat, useGarden } from '../../../lib/garden-context';
 import { FormCard } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { Failed, Waiting } from '../../../ui/states';
@@ -57,6 +57,7 @@ export function PlantingForm(props: Props) {
 function Form({ planting, year, view, grounds, onDone, varieties }: Props & { varieties: readonly VarietyDto[] }) {
   const garden = useGarden();
   const say = useSay();
+  const format = useFormat();
   const save = useWrite(savePlanting, garden.id);
   const [id] = useState(() => planting?.id ?? uuid());
   const form = useForm<PlantingInput>({
@@ -82,6 +83,15 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
   const own = varieties.filter((k) => k.crop === crop);
   const variety = varieties.find((k) => k.id === varietyId);
   const against = aimAgainst(aim, variety ?? { crop });
+  const crowded =
+    place && !isPotted(place) && place.lengthM && place.widthM
+      ? crowdingInWords(
+          { lengthM: place.lengthM, widthM: place.widthM },
+          (count || 0) + standing,
+          spacingOf(crop),
+          format,
+        )
+      : null;
   const submit = handleSubmit(async (input) => {
     try {
       // drops positions beyond the current number of plants
@@ -156,19 +166,7 @@ function Form({ planting, year, view, grounds, onDone, varieties }: Props & { va
             ))}
             {count > 0 && (
               <>
-                {!isPotted(place) &&
-                  place.lengthM &&
-                  place.widthM &&
-                  crowdingFaults(
-                    { lengthM: place.lengthM, widthM: place.widthM },
-                    count + standing,
-                    spacingOf(crop),
-                    '',
-                  ).map((x) => (
-                    <p key={x.reason} className="font-semibold text-ripe">
-                      {x.reason}.
-                    </p>
-                  ))}
+                {crowded && <p className="font-semibold text-ripe">{crowded}</p>}
                 <p>
                   {seedsFor(count).cells} cells, {seedsFor(count).seeds} seeds.
                 </p>
