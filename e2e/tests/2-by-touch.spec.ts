@@ -46,6 +46,14 @@ test('a day in the garden by touch: each act in few touches, said the way people
   });
   await expect.poll(() => savedIn(page, 'watering')).toMatchObject([{ date: TODAY, end: 'ran-through' }]);
 
+  await act('watered by can', 2, async () => {
+    await tap(page.getByRole('button', { name: 'Water Long bed', exact: true }));
+    await tap(page.getByRole('button', { name: 'Watered today' }));
+  });
+  await expect
+    .poll(() => savedIn(page, 'watering'))
+    .toMatchObject([{ date: TODAY, litres: expect.any(Number) }, { end: 'ran-through' }]);
+
   await act('fed from a can, by its label', 4, async () => {
     await record('Feed');
     touches += 1;
@@ -94,6 +102,13 @@ test('a day in the garden by touch: each act in few touches, said the way people
   });
   await expect.poll(() => savedIn(page, 'timer')).toMatchObject([{ everyDays: 2, minutes: 20, skipsRain: true }]);
 
+  await act('one leaf sprayed as a test', 4, async () => {
+    await record('Spray');
+    await tap(sheet.getByText('On one leaf only, as a test'));
+    await save();
+  });
+  await expect.poll(() => savedIn(page, 'spray')).toMatchObject([{ date: TODAY, product: 'soap', trial: true }]);
+
   await act('staked', 3, async () => {
     await record('Support');
     await save();
@@ -111,6 +126,18 @@ test('a day in the garden by touch: each act in few touches, said the way people
   await expect
     .poll(async () => (await savedIn(page, 'watering')).map((w) => (w as { minutes?: number }).minutes))
     .toContain(45);
+
+  await act('a look with a truss count', 5, async () => {
+    await tap(page.getByRole('link', { name: /^The plant/ }));
+    await tap(page.getByRole('button', { name: /^Flowers/ }).first());
+    await tap(page.getByRole('button', { name: 'Count a truss' }));
+    await sheet.getByLabel('Flowers, open or faded').fill('6');
+    await sheet.getByLabel('Fruit set').fill('2');
+    await save();
+    await tap(page.getByRole('button', { name: 'All clear' }));
+  });
+  await expect.poll(() => savedIn(page, 'truss-count')).toMatchObject([{ truss: 1, flowers: 6, fruit: 2 }]);
+  await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ date: TODAY, allClear: true }]);
 });
 
 test('Today asks once what was done so far, and each answer is one touch', async ({ page }) => {

@@ -80,6 +80,11 @@ export class LivingPlant {
     return this.setting.growing[Math.min(this.day, this.setting.growing.length - 1)]!;
   }
 
+  /** How it will be some days later. */
+  inDays(days: number): Setting['growing'][number] {
+    return this.setting.growing[Math.min(this.day + days, this.setting.growing.length - 1)]!;
+  }
+
   private get rootsCm(): number {
     const { potL } = this.setting;
     if (potL !== null) return this.inside.mm.length * LAYER_CM;

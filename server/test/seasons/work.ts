@@ -1,5 +1,5 @@
 import type { GardenView, RecordDto, TaskDto } from '@candid-leaf/contract';
-import type { RecordType } from '@candid-leaf/core/records';
+import { STAGES, type RecordType, type Stage } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import type { gardenOf } from '../gardening.js';
@@ -20,6 +20,26 @@ export const HABITS: readonly Habit[] = [
   { name: 'plain', looks: 0.93, does: 0.9, answers: false },
   { name: 'forgetful', looks: 0.55, does: 0.7, answers: false },
 ];
+
+/** Of a plant on one walk: its stage, then its height. */
+const MOST_QUESTIONS = 2;
+/** Buds, or full size fruit, are seen about so long before flowers and colour, days. */
+const SOON_DAYS = 8;
+
+/** What the page offers to say about a milestone: reached, or not yet; before flowers and colour also how near it is. */
+function stageAnswer(plant: LivingPlant, asked: Stage): object {
+  const at = (stage: Stage): number => STAGES.indexOf(stage);
+  if (at(plant.now.stage) >= at(asked)) return { stage: asked, orLater: true };
+  const near = at(plant.inDays(SOON_DAYS).stage) >= at(asked);
+  return {
+    stage: STAGES[at(asked) - 1],
+    ...(asked === 'flowering' || asked === 'ripening' ? { soon: near } : {}),
+  };
+}
+
+/** Knee, hip, shoulder: the nearest of the heights people point at, m. */
+const pointed = ({ now }: LivingPlant): number =>
+  [0.2, 0.5, 0.95, 1.4, 1.9].reduce((a, b) => (Math.abs(b - now.heightM) < Math.abs(a - now.heightM) ? b : a));
 
 type Garden = Awaited<ReturnType<typeof gardenOf>>;
 /** The plants of one simulated garden by their ids, with the bed or pot of each. */
@@ -88,13 +108,18 @@ export class Worker {
     else if (ask === 'mulched') await this.write('covering', { placeId }, { date, what: 'mulch', did: 'off' });
   }
 
-  /** The question of the walk, where it is asked. */
+  /** The questions of the walk, where they are asked, in the words that the page offers. */
   private async growth(placeId: string, date: Day): Promise<void> {
     for (const [plantId, { placeId: at, plant }] of this.living) {
       if (at !== placeId) continue;
-      const { growth } = await this.garden.plantView(plantId);
-      if (!growth.unsure) continue;
-      await this.write('growth', { plantId }, { date, stage: plant.now.stage });
+      for (let asked = 0; asked < MOST_QUESTIONS; asked++) {
+        const { growth } = await this.garden.plantView(plantId);
+        if (growth.unsure)
+          await this.write('growth', { plantId }, { date, ...stageAnswer(plant, growth.unsure.stage) });
+        else if (growth.askHeight)
+          await this.write('growth', { plantId }, { date, heightM: pointed(plant), rough: true });
+        else break;
+      }
     }
   }
 

@@ -133,6 +133,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
       { name: 'product', label: 'Type of spray', as: 'choice', start: 'soap', options: wordsOf(SPRAYS, { bt: 'BT' }) },
       { name: 'batchL', label: 'Total mixed', as: 'number', quantity: 'litres' },
       { name: 'target', label: 'Against', as: 'text' },
+      { name: 'trial', label: 'On one leaf only, as a test', as: 'flag' },
       { name: 'harvestDays', label: 'Days until harvest, by the label', as: 'number', quantity: 'count' },
       { name: 'because', label: 'Why anyway', as: 'text', whenRefused: true },
     ],

@@ -1,6 +1,6 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
 import type { SignSeen } from '@candid-leaf/core/records';
-import { ArrowRight, Check } from 'lucide-react';
+import { ArrowRight, Check, Flower } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useGarden } from '../../../lib/garden-context';
@@ -10,6 +10,7 @@ import { Panel } from '../../../ui/panel';
 import { AddPhoto } from '../../../frame/acts/add-photo';
 import { PlantPage } from '../../../frame/plant-page';
 import { PART_WORDS, TouchPlant } from '../../../signs/plant/touch-plant';
+import { RecordSheet } from '../../../frame/acts/record-sheet';
 import { useRecordOnce } from '../../../frame/acts/use-record-once';
 import { asGrown } from '../../../lib/plant-now';
 import { GrowthQuestion } from '../components/growth-question';
@@ -160,12 +161,37 @@ function Signs({ view: { plant }, look }: PartProps) {
           />
         ))}
       </ul>
-      {!words && next && (part || walking) && (
-        <Button look="quiet" className="mt-3" onClick={() => go(next)}>
-          {part ? 'Next' : 'Begin'}: {PART_WORDS[next].toLowerCase()} <ArrowRight aria-hidden size={17} />
-        </Button>
-      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        {!words && (part === 'flowers' || part === 'fruit') && <CountTruss plant={plant} />}
+        {!words && next && (part || walking) && (
+          <Button look="quiet" onClick={() => go(next)}>
+            {part ? 'Next' : 'Begin'}: {PART_WORDS[next].toLowerCase()} <ArrowRight aria-hidden size={17} />
+          </Button>
+        )}
+      </div>
     </section>
+  );
+}
+
+/** Flowers and fruit of one truss, counted while looking. */
+function CountTruss({ plant }: Pick<PlantView, 'plant'>) {
+  const garden = useGarden();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>
+        <Flower aria-hidden size={17} /> Count a truss
+      </Button>
+      {open && (
+        <RecordSheet
+          open
+          onClose={() => setOpen(false)}
+          target={{ plantId: plant.id, placeId: null, name: plant.name }}
+          day={garden.today}
+          kinds={['truss-count']}
+        />
+      )}
+    </>
   );
 }
 
