@@ -184,7 +184,8 @@ function pepperCuts(q: CutQuestion, topped: number): Cut[] {
     long &&
     q.heightM! >= PINCH_FROM_M &&
     q.heightM! <= PINCH_TO_M &&
-    (q.stage === 'vegetative' || q.stage === 'establishing')
+    // one that was just planted has enough to do
+    q.stage === 'vegetative'
   )
     out.push({ kind: 'pinch', count: 1, fromM: q.heightM! * 0.85, toM: q.heightM! });
   if (

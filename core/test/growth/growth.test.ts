@@ -114,9 +114,19 @@ describe('by what was seen', () => {
     expect(on(70, { notes: [note(40, { heightM: 1.5 * plain })] }).heightM).toBeGreaterThan(1.3 * on(70).heightM);
   });
 
-  test('a topped plant grows no taller', () => {
+  test('a topped cordon grows no taller; a pinched pepper or bush stands still for a while and branches', () => {
     const notes = [note(50, { topped: true })];
     expect(on(80, { notes }).heightM).toBeCloseTo(on(50, { notes }).heightM, 2);
+    for (const plant of [
+      { crop: 'pepper', type: 'sweet', habit: null },
+      { crop: 'tomato', habit: 'determinate' },
+    ] as const) {
+      const tall = (day: number, pinched: boolean): number =>
+        on(day, pinched ? { notes: [note(12, { topped: true })] } : {}, plant).heightM;
+      expect(tall(16, true)).toBeCloseTo(tall(12, true), 2);
+      expect(tall(70, true)).toBeLessThan(tall(70, false));
+      expect(tall(70, true)).toBeGreaterThan(0.85 * tall(70, false));
+    }
   });
 
   test('a stage is asked about only while it is unsure, at the milestone in question', () => {

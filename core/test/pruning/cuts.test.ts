@@ -123,6 +123,7 @@ test('young peppers are pinched once between 15 and 20 cm if the season is long;
     heightM: 0.18,
   };
   expect(cutPlan(q(pepper)).cuts).toMatchObject([{ kind: 'pinch', count: 1 }]);
+  expect(cutPlan(q({ ...pepper, stage: 'establishing' })).cuts).toEqual([]);
   expect(cutPlan(q({ ...pepper, seasonDays: 120 })).cuts).toEqual([]);
   expect(cutPlan(q({ ...pepper, heightM: 0.4 })).cuts).toEqual([]);
   expect(cutPlan(q({ ...pepper, pruned: [cut(5, 1, 'top')] })).cuts).toEqual([]);
