@@ -1,7 +1,16 @@
 import type { PlaceFacts } from '../records/facts.js';
 import type { Day } from '../units/day.js';
 import { corrected, grown, type Measured, MOST_ERROR } from './corrections.js';
-import { carry, changeDays, doubtOfUse, learnedAnew, learnedFrom, nothingLearned, withLearned } from './learning.js';
+import {
+  carry,
+  changeDays,
+  doubtOfUse,
+  learnedAnew,
+  learnedFrom,
+  mostUseOf,
+  nothingLearned,
+  withLearned,
+} from './learning.js';
 import type { Learned } from './learned.js';
 import type { BalanceDay, RunState } from './run.js';
 import type { Demand } from './season.js';
@@ -38,7 +47,7 @@ export class Learner {
     if (seen?.beforeWater) {
       const plain = withLearned(demand, this.learned);
       const left = state.depletionMm === null ? state.fraction : 1 - state.depletionMm / plain.zone.tawMm;
-      const now = storeOf(plain.zone, seen, left, state.topMm, state.sd);
+      const now = this.storeOf(plain.zone, seen, left, state.topMm, state.sd);
       // the store is corrected inside the day; its error after the check follows the same step
       moved = this.learn(
         state,
@@ -59,7 +68,7 @@ export class Learner {
     carry(this.learned, day, dried, filled, morningSd);
     if (seen && !seen.beforeWater) {
       const left = 1 - (day.depletionMm - day.correctionMm) / day.tawMm;
-      const evening = storeOf(own.zone, seen, left, top, grown(morningSd));
+      const evening = this.storeOf(own.zone, seen, left, top, grown(morningSd));
       const later = this.learn(state, learnedFrom(this.learned, seen, evening, day.uncertainty));
       day.depletionMm += later;
       day.correctionMm += later;
@@ -82,9 +91,10 @@ export class Learner {
     this.learned = learned;
     return (state.depletionMm ?? 0) - before;
   }
-}
 
-function storeOf(zone: RootZone, seen: Measured, whole: number, topMm: number | null, sd: number) {
-  const part = feltPart(zone, seen, topMm);
-  return { part, left: part && topMm !== null ? leftInPart(part, zone, whole, topMm) : whole, sd };
+  private storeOf(zone: RootZone, seen: Measured, whole: number, topMm: number | null, sd: number) {
+    const part = feltPart(zone, seen, topMm);
+    const left = part && topMm !== null ? leftInPart(part, zone, whole, topMm) : whole;
+    return { part, left, sd, mostUse: mostUseOf(this.place) };
+  }
 }

@@ -14,8 +14,11 @@ const USE_SD = { bed: 0.25, pot: 0.3, covered: 0.05 } as const;
 const CAPACITY_SD = { bed: 0.2, pot: 0.15 } as const;
 /** A growing plant drifts from what was learned, ln a day. */
 const DRIFT_PER_DAY = 0.012;
-/** No bed or pot is further from the tables than this, ln. */
-const MOST = { use: Math.log(1.8), capacity: Math.log(1.5) } as const;
+/**
+ * No bed is further from the tables than this, ln. A single pot stands in moving warm air on all sides: such plants use
+ * up to twice and more of what a field does (FAO-56, chapter 10, "clothesline effect", from memory).
+ */
+const MOST = { use: { bed: Math.log(1.8), pot: Math.log(2.5) }, capacity: Math.log(1.5) } as const;
 /** Share of an error of the store that stays when water runs out below. */
 const AFTER_FULL = 0.1;
 /** No store is known better than this, and no error of it is wholly that of a factor. */
@@ -50,6 +53,9 @@ export function nothingLearned(place: PlaceFacts): Learned {
   };
 }
 
+/** Returns how far the use of a bed or pot can be from the tables, ln. */
+export const mostUseOf = (place: PlaceFacts): number => MOST.use[isPotted(place) ? 'pot' : 'bed'];
+
 /** Returns the days on which mulch, shade or a cover came or went: from then on the use must be learned anew. */
 export function changeDays({ mulch = [], shade = [], roofed = [] }: PlaceFacts): ReadonlySet<Day> {
   const spells: readonly { from: Day; to?: Day | null }[] = [...mulch, ...shade, ...roofed];
@@ -80,6 +86,8 @@ interface Store {
   left: number;
   part: FeltPart | null;
   sd: number;
+  /** the furthest its use can be from the tables, ln */
+  mostUse: number;
 }
 
 /**
@@ -147,7 +155,7 @@ export function learnedFrom(l: Learned, seen: Measured, store: Store, sdAfter: n
   const [ku, kc] = [hu / spread, hc / spread];
   const stays = store.sd > 0 ? Math.min(1, (sdAfter / store.sd) ** 2) : 1;
   return {
-    use: clamp(l.use + ku * by, MOST.use),
+    use: clamp(l.use + ku * by, store.mostUse),
     capacity: clamp(l.capacity + kc * by, MOST.capacity),
     uu: Math.max(1e-4, l.uu - ku * hu),
     uc: l.uc - ku * hc,

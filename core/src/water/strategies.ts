@@ -30,7 +30,7 @@ export const missingMm = ({ state, zone }: Pick<Morning, 'state' | 'zone'>): num
 /** Pots get a tenth more, to flush salts; */
 const FLUSH = 0.1;
 /** and the less is known of their store the more, as a share of its error: they drain, so too much does no harm. */
-const UNSURE = { share: 1, mostSd: 0.2 } as const;
+const UNSURE = { share: 1, mostSd: 0.3 } as const;
 /** Returns what a pot may lack more than estimated, mm; 0 in a bed, where too much is not harmless. */
 export const doubtMm = ({ state, zone }: Pick<Morning, 'state' | 'zone'>): number =>
   zone.isPot ? UNSURE.share * Math.min(state.sd, UNSURE.mostSd) * zone.tawMm : 0;
