@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
 
 const METRIC = '°C|cm|mm|m²|m|kg|km|m/s|L';
-const IMPERIAL = '°F|US gal|in|ft²|ft|oz|lb|mph';
+/** "2 in", but not "1 in 5" */
+const IMPERIAL = '°F|US gal|in(?! \\d)|ft²|ft|oz|lb|mph';
 /** "5", "1.5", "5 to 8". */
 const NUMBER = String.raw`\d[\d.,]*(?: to \d[\d.,]*)?[ \u00a0]?`;
 /** Fixed texts say both: "5 to 8 cm (2 to 3 in)". */

@@ -113,7 +113,7 @@ test('too many for the bed, too slow for the summer, planted before its sowing: 
   const late = await g.variety({ name: 'Late one', daysToMaturity: 180 });
   await g.planting({ count: 10, varietyId: late });
   expect((await g.season(2027)).plantings[0]!.warnings).toEqual([
-    expect.stringMatching(/^10 plants are too many here: at 45 cm spacing there is room for 5/),
+    expect.stringMatching(/^10 plants are too many here: at 45\u00a0cm spacing there is room for 5/),
     expect.stringMatching(/^It takes 180 days, and there are 172 until two weeks before the first frost/),
   ]);
   const refused = await g

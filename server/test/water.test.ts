@@ -78,7 +78,7 @@ test('a week is planned in days, litres and minutes; rules hold; faults are name
   }
   // an emitter of 500 L/h, a pot of 0.02 L, a hole that never drains: asked about
   for (const [change, reason] of [
-    [{ flowLPerH: 500 }, /are these litres per hour/],
+    [{ flowLPerH: 500 }, /is it for the whole bed or pot/],
     [{ kind: 'container', volumeL: 0.02 }, /0.03 litres \(a seedling cell\) or more/],
     [{ drainageMmPerH: 0 }, /never drains is a pond/],
   ] as const) {
