@@ -55,8 +55,8 @@ export class PlantInput extends PlantMake {
   varietyUnsure?: boolean | null;
 }
 
-/** Most plants saved by one form. */
-export const MOST_PLANTS_AT_ONCE = 60;
+/** Most plants saved by one form: a large bed can be copied or dated whole. */
+export const MOST_PLANTS_AT_ONCE = 300;
 
 /** The plants of one form, saved together or not at all. */
 export class SeveralPlants {

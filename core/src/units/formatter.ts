@@ -31,7 +31,7 @@ export interface Formatter {
   nutrient: (grams: number) => string;
   area: (m2: number) => string;
   windSpeed: (ms: number) => string;
-  /** what a dose or a yield is told per, in words, and how much that is in metric */
+  /** the measure for a dose or a yield ("a litre"), in words and in metric */
   per: Record<'water' | 'ground' | 'fruit', Told>;
   /** "9 July" in the garden's own form */
   day: (day: Day) => string;

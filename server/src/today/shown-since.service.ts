@@ -7,7 +7,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import type { DataSource } from 'typeorm';
 import { ShownSinceEntity, type Shown } from './shown-since.entity.js';
 
-/** A task that nobody answers leaves the first places after so many days. */
+/** Days after which a task that nobody answers leaves the first places (judgement). */
 const FADES_AFTER_DAYS = 10;
 
 /** Only the words of a task are compared: the same words are the same task. */

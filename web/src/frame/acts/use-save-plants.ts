@@ -5,7 +5,10 @@ import { useGarden } from '../../lib/garden-context';
 import { useWrite } from '../../ui/use-write';
 import { savePlants } from '../../data/plants';
 
-/** Creates the plants of a form in one request, with their new bed if there is one. Retrying after a failure duplicates nothing: their ids stay. */
+/**
+ * Creates the plants of a form in one request, with their new bed if there is one. Retrying after a failure duplicates
+ * nothing: their ids stay.
+ */
 export function useSavePlants() {
   const garden = useGarden();
   const { send } = useWrite(savePlants, garden.id);
