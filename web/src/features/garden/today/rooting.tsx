@@ -16,7 +16,7 @@ import { useWrite } from '../../../ui/use-write';
 
 const FOUND = [
   ['roots-seen', 'Roots', 'Roots seen: plant it now.'],
-  ['roots-looked-for', 'None yet', 'No roots yet: look again in four days.'],
+  ['roots-looked-for', 'None yet', 'No roots yet: Today will ask again.'],
   ['sucker-lost', 'It rotted', 'Recorded: the sucker is lost.'],
 ] as const satisfies [Happening['what'], string, string][];
 

@@ -109,7 +109,7 @@ function Trained({ view: { plant, cuts } }: { view: PlantView }) {
       />
       <p className="mt-1 text-sm text-soft">
         {!cuts.chosen && `${sentence(TRAINING_BECAUSE[because])} `} Fruit {trade.earlier}, {trade.size}; per plant{' '}
-        {trade.perPlant}, for its space {trade.perM2}; shade on the fruit {trade.shade}.
+        {trade.perPlant}, for the room it takes {trade.perM2}; shade on the fruit {trade.shade}.
       </p>
     </div>
   );
