@@ -114,6 +114,15 @@ describe('by what was seen', () => {
     expect(on(70, { notes: [note(40, { heightM: 1.5 * plain })] }).heightM).toBeGreaterThan(1.3 * on(70).heightM);
   });
 
+  test('a height told in words is doubtful again after a month, not after a fortnight', () => {
+    const doubt = (later: number): number => {
+      const { heightM, heightSdM } = on(30 + later, { notes: [note(30, { heightM: 0.5, rough: true })] });
+      return heightSdM / heightM;
+    };
+    expect(doubt(14)).toBeLessThan(0.2);
+    expect(doubt(30)).toBeGreaterThan(0.2);
+  });
+
   test('a topped cordon grows no taller; a pinched pepper or bush stands still for a while and branches', () => {
     const notes = [note(50, { topped: true })];
     expect(on(80, { notes }).heightM).toBeCloseTo(on(50, { notes }).heightM, 2);

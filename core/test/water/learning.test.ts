@@ -3,10 +3,19 @@ import type { PlaceFacts } from '../../src/records/facts.js';
 import { addDays } from '../../src/units/day.js';
 import { dayInPlace } from '../../src/water/day-in-place.js';
 import { Learner } from '../../src/water/learner.js';
-import { changeDays, dryingOf, learnedAnew, nothingLearned, withLearned } from '../../src/water/learning.js';
+import {
+  changeDays,
+  dryingOf,
+  learnedAnew,
+  learnedFrom,
+  mostUseOf,
+  nothingLearned,
+  withLearned,
+} from '../../src/water/learning.js';
 import { measuredByDay } from '../../src/water/measured.js';
 import { type Given, NOTHING_GIVEN, type RunState, startOf, stepRun } from '../../src/water/run.js';
 import { demands } from '../../src/water/season.js';
+import { doubtMm } from '../../src/water/strategies.js';
 import { feltPart, leftInPart } from '../../src/water/top-layer.js';
 
 const SITE = { latitude: 45, longitude: 9, elevationM: 100 };
@@ -161,4 +170,20 @@ test('while nothing is measured, not knowing how fast a pot drinks adds to its e
   }
   expect(taught.fraction).toBeCloseTo(plain.fraction, 9);
   expect(taught.sd).toBeGreaterThan(plain.sd + 0.05);
+});
+
+test('no bed is taken to use over 1.8 times what the tables say, and no pot over 2.5 times', () => {
+  const most = (place: PlaceFacts): number => {
+    let learned = { ...nothingLearned(place), fu: -0.05 };
+    const store = { left: 1, part: null, sd: 0.3, mostUse: mostUseOf(place) };
+    for (let i = 0; i < 60; i++)
+      learned = { ...learnedFrom(learned, { fraction: 0, sd: 0.05, by: 'weight' }, store, 0.3), uu: 0.09, fu: -0.05 };
+    return Math.exp(learned.use);
+  };
+  expect([most(BED), most(POT)].map((x) => Math.round(x * 100) / 100)).toEqual([1.8, 2.5]);
+});
+
+test('a pot is watered by all the doubt about it, up to three tenths of its store; a bed by none', () => {
+  const doubt = (sd: number, isPot: boolean) => doubtMm({ state: { sd }, zone: { isPot, tawMm: 100 } } as never);
+  expect([doubt(0.1, true), doubt(0.3, true), doubt(0.5, true), doubt(0.3, false)]).toEqual([10, 30, 30, 0]);
 });
