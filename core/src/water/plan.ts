@@ -142,19 +142,21 @@ export function planWeek(c: PlannedCase, start: PlanStart, weather: readonly Wea
     left: r.day.fractionAvailable,
     leftWithoutRain: at(failed, i).day.fractionAvailable,
   }));
-  // short because the rain failed, not because of a limit that this plan exceeds anyway
+  const held = start.held === true;
+  // short because the rain failed, not because of a limit that this plan exceeds anyway; held back, a finger decides
   const short = failed.find(
-    (r, i) => r.day.depletionMm >= r.limitMm && r.day.fractionAvailable < at(wet, i).day.fractionAvailable - 0.02,
+    (r, i) =>
+      !held && r.day.depletionMm >= r.limitMm && r.day.fractionAvailable < at(wet, i).day.fractionAvailable - 0.02,
   );
   return {
     days,
     litres: roundTo(total(wet), 2),
-    rainSavesL: toTenth(Math.max(0, total(dry) - total(wet) + missingAtEnd(dry) - missingAtEnd(wet))),
+    rainSavesL: held ? 0 : toTenth(Math.max(0, total(dry) - total(wet) + missingAtEnd(dry) - missingAtEnd(wet))),
     withoutRain: short
       ? { date: short.day.date, litres: toTenth(Math.max(0.1, short.day.depletionMm * short.day.soilM2)) }
       : null,
     capped: wet.some((r) => r.capped),
-    held: start.held === true,
+    held,
     next: nextOf(wet),
     rhythm: rhythmOf(whole),
   };

@@ -96,6 +96,9 @@ describe('day by day', () => {
       for (const left of [0.9, 0.5, 0.05]) {
         const plan = planWeek(aCase({ place: pot }), start(left, { held: true }), days(14), rules({ method }));
         expect([method, left, plan.litres, plan.next, plan.held]).toEqual([method, left, 0, null, true]);
+        // neither does it promise what rain would change
+        const wet = planWeek(aCase({ place: bed }), start(left, { held: true }), days(14, 8), rules({ method }));
+        expect([wet.withoutRain, wet.rainSavesL]).toEqual([null, 0]);
       }
   });
 

@@ -46,11 +46,15 @@ function Summary({ p }: { p: PlacePlanDto }) {
   const held = p.pours.filter((pour) => pour.plan?.held);
   return (
     <p className="max-w-prose text-lg">
-      <strong className="tabular-nums">{format.litres(overAll(p, (plan) => plan.litres))}</strong> this week
-      {p.together && first?.plan && first.plants.length > 1 && (
-        <span className="text-soft"> ({format.litres(first.plan.litres)} per plant)</span>
+      {held.length < p.pours.length && (
+        <>
+          <strong className="tabular-nums">{format.litres(overAll(p, (plan) => plan.litres))}</strong> this week
+          {p.together && first?.plan && first.plants.length > 1 && (
+            <span className="text-soft"> ({format.litres(first.plan.litres)} per plant)</span>
+          )}
+          , {WATERING_METHODS[p.method].label.toLowerCase()}.
+        </>
       )}
-      , {WATERING_METHODS[p.method].label.toLowerCase()}.
       {saves > 0 && (
         <>
           {' '}
@@ -61,7 +65,7 @@ function Summary({ p }: { p: PlacePlanDto }) {
       {p.pours.some((pour) => pour.plan?.capped) && ' The weekly limit holds some of it back.'}
       {p.drying && ` ${p.drying}`}
       {held.length > 0 &&
-        ` Water is held back${p.together ? '' : ` for ${held.map((pour) => pour.speaker).join(' and ')}`}: ${HELD_WHY}.`}
+        ` Water is held back${p.together || held.length === p.pours.length ? '' : ` for ${held.map((pour) => pour.speaker).join(' and ')}`}: ${HELD_WHY}.`}
       {leftOut.length > 0 && ` Not ${leftOut.join(', ')}: let the soil there dry first.`}
     </p>
   );
