@@ -40,6 +40,11 @@ describe('shed', () => {
   test('a label in one line: nutrients, dose, interval; only the wait of sprays', () => {
     const feed = product({ n: 4, p2o5: 3, k2o: 8, form: 'liquid', dose: { per: 'litre', amount: 4.4 }, everyDays: 14 });
     expect(labelInWords(feed, METRIC_FORMAT)).toBe('4-3-8 · 4.4 mL a litre of water, at most every 14 days');
+    // 3.785 litres to the US gallon
+    const us = formatterFor({ ...METRIC_FORMAT.units, volume: 'gal-us' });
+    expect(labelInWords(feed, us).replaceAll('\u00a0', ' ')).toMatch(
+      /^4-3-8 · 17 mL \(.*\) a US gallon of water, at most/,
+    );
     const spray = { kind: 'spray', n: 0, p2o5: 0, k2o: 0, dose: null } as const;
     expect([0, 1, 3].map((harvestDays) => labelInWords(product({ ...spray, harvestDays }), METRIC_FORMAT))).toEqual([
       'pick the same day',

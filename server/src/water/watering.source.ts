@@ -96,7 +96,7 @@ function askFor(s: GardenSnapshot, place: PlaceEntity, assessed: PlaceAssessment
   });
   if (unknown.length === 0) {
     const waiting = heldBack(assessed).filter((id) => assessed.plants.get(id)?.context.felt === null);
-    if (waiting.length > 0) return [heldCheck(s, place, waiting)];
+    if (waiting.length > 0) return [heldCheck(s, place, waiting, assessed)];
     const due = livePlantsIn(s, place.id).flatMap((plant) => {
       const balance = assessed.plants.get(plant.id)?.context.balance;
       return (balance && checkDue(balance, place)) ?? [];
@@ -118,14 +118,18 @@ const heldBack = ({ plan }: PlaceAssessment): string[] =>
   plan.pours.flatMap((pour) => [...pour.leftOutIds, ...(pour.plan?.held ? pour.plantIds : [])]);
 
 /** Water is held back, and no finger has told anything that still counts. */
-const heldCheck = (s: GardenSnapshot, place: PlaceEntity, ids: readonly string[]): Task => ({
-  ...feelTask(s, place),
-  where: s.plants
-    .filter((p) => ids.includes(p.id))
-    .map((p) => p.name)
-    .join(', '),
-  why: `water is held back: ${HELD_WHY}`,
-});
+function heldCheck(s: GardenSnapshot, place: PlaceEntity, ids: readonly string[], assessed: PlaceAssessment): Task {
+  const left = ids.map((id) => assessed.plants.get(id)?.context.balance.days.at(-1)?.fractionAvailable ?? 1);
+  return {
+    ...feelTask(s, place),
+    where: s.plants
+      .filter((p) => ids.includes(p.id))
+      .map((p) => p.name)
+      .join(', '),
+    // the estimate orders nothing, but says how much it matters; with it the task does not fade while the soil dries
+    why: `water is held back: ${HELD_WHY}. By the estimate ${Math.round(100 * Math.min(...left))} % is left`,
+  };
+}
 
 /** Errors add up even when everything is recorded: one finger now and then keeps the estimate honest. */
 function checkFor(s: GardenSnapshot, place: PlaceEntity, since: Day | null): Task {
