@@ -12,18 +12,22 @@ import { loadDemo, startStack } from './lib/stack.mjs';
 const ROOMS = ['core/src', 'contract/src', 'server/src', 'web/src', 'standins/src', 'demo/src', 'e2e/tests'];
 
 const counts = { passed: 0, failed: 0 };
+const started = Date.now();
+/** How long the run has taken so far: what is slow is seen at once. */
+const soFar = () =>
+  `${Math.floor((Date.now() - started) / 60_000)} min ${Math.floor((Date.now() - started) / 1000) % 60} s`;
 const bin = (name) => (name.includes('/') ? name : join(ROOT, 'node_modules', '.bin', name));
 
 /** Runs a tool and prints its output when it is done; its exit code is one check. */
 async function check(what, name, args) {
   const done = await exec(bin(name), args, { cwd: ROOT });
-  say(`\n— ${what}\n${done.stdout}${done.stderr}`.trimEnd());
+  say(`\n— ${what} (done after ${soFar()})\n${done.stdout}${done.stderr}`.trimEnd());
   counts[done.status === 0 ? 'passed' : 'failed'] += 1;
 }
 
 /** Runs a test runner and adds up what it reports. A run that ends without a report is a failure. */
 function tests(what, name, args, env, report, read) {
-  say(`\n— ${what}`);
+  say(`\n— ${what} (from ${soFar()})`);
   const done = spawnSync(bin(name), args, {
     cwd: ROOT,
     stdio: ['ignore', 'inherit', 'inherit'],
@@ -43,7 +47,7 @@ async function endured() {
     env: { ...process.env, ENDURE_REPORT: report },
   });
   say(
-    `\n— Kills, a frozen and a full database, starts that are ended (three rounds)\n${done.stdout}${done.stderr}`.trimEnd(),
+    `\n— Kills, a frozen and a full database, starts that are ended, three rounds (done after ${soFar()})\n${done.stdout}${done.stderr}`.trimEnd(),
   );
   const rows = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : [];
   const failed = rows.filter((r) => r.tried === 0 || r.lost + r.doubled + r.help > 0).length;
@@ -128,4 +132,5 @@ try {
   if (home) rmSync(home, { recursive: true, force: true });
 }
 if (counts.failed > 0) process.exitCode = 1;
-say(`\n${counts.passed} passed, ${counts.failed} failed`);
+say(`\nThe whole run took ${soFar()}.`);
+say(`${counts.passed} passed, ${counts.failed} failed`);

@@ -26,6 +26,18 @@ test('a bed planted today grows: asked about flowers with one tap, corrected in 
   await expect(question).toBeHidden();
   expect(await own.saved('growth', plant)).toEqual([{ date: '2026-06-12', stage: 'flowering', orLater: true }]);
 
+  // its neighbour may have flowers as well: asked on the garden page, without looking it over
+  await page.goto(`/gardens/${own.garden}`);
+  const other = page.getByRole('group', { name: 'Tomato 2: First flowers open?' });
+  await other.getByRole('button', { name: 'Buds', exact: true }).tap();
+  await expect(page.getByText('Tomato 2: buds. Saved.', { exact: true })).toBeVisible();
+  await expect(other).toBeHidden();
+  await page.getByRole('link', { name: 'Tomato 2' }).first().tap();
+  await expect(page).toHaveURL(/\/plants\//);
+  expect(await own.saved('growth', page.url().split('/').at(-1)!)).toEqual([
+    { date: '2026-06-12', stage: 'vegetative', soon: true },
+  ]);
+
   await page.goto(`/gardens/${own.garden}/plants/${plant}/edit`);
   await expect(page.getByText('Estimated: flowering. Choose one only to correct it.')).toBeVisible();
   await page.getByLabel('Height today').fill('70');

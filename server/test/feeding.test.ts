@@ -36,7 +36,7 @@ test('none recorded orders nothing, and the plant’s page asks; fed six days ag
   const [feed, ...others] = await g.feeds();
   expect(others).toEqual([]);
   expect(feed).toMatchObject({ title: 'Feed: Pots', where: 'Liquid tomato feed' });
-  expect(feed!.amount!.replaceAll('\u00a0', ' ')).toBe('18 mL (1 tbsp and ½ tsp) in 4 L, 2 L per plant');
+  expect(feed!.amount!.replaceAll('\u00a0', ' ')).toBe('26 mL (1 tbsp and 2 tsp) in 6 L, 3 L per plant');
 });
 
 test('a tick saves one feed for each plant with the label’s numbers; sent twice, once; undone, none', async () => {
@@ -52,7 +52,7 @@ test('a tick saves one feed for each plant with the label’s numbers; sent twic
       v.records.filter((r) => r.type === 'feeding' && r.day === TODAY).map((r) => r.data),
     );
   expect(await written()).toEqual(
-    [1, 2].map(() => [expect.objectContaining({ product: 'Liquid tomato feed', n: 4, grams: 10.35 })]),
+    [1, 2].map(() => [expect.objectContaining({ product: 'Liquid tomato feed', n: 4, grams: 14.95 })]),
   );
   expect(await g.feeds()).toEqual([]);
   await g.untick(feed!.key, { recordId });

@@ -54,10 +54,14 @@ interface Place {
   potLitres: number | null;
 }
 
-/** Solution per bed plant, L; a pot gets a tenth of its volume (common practice: wet, not running through). */
+/** Solution per bed plant, L (common practice). */
 export const BED_LITRES_EACH = 1;
-/** Liquid a pot takes in one feeding, as a share of its volume (common practice). */
-export const POT_SHARE = 0.1;
+/**
+ * Liquid a pot takes in one feeding, as a share of its volume: what it drinks until half of its available water is used,
+ * wet and not running through. A mix holds about 30 % of its volume that plants can take (Argo 1998, HortTechnology 8:
+ * 25 to 35 %; from memory). A tenth gave a full-grown plant less than it needs even at label strength every week.
+ */
+export const POT_SHARE = 0.15;
 
 /** Returns the dose of a product for a bed or pot in words and amounts, or null if its label gives none for it. */
 export function feedForPlace(product: Product, place: Place, strength: number, f: Formatter): FeedForPlace | null {

@@ -6,8 +6,10 @@ import { feedPlan, type FeedPlan, type StarterMethod } from '../nutrition/feed-p
 import { type LedgerDay, ledgerDays } from '../nutrition/ledger-days.js';
 import { soilSupplyG } from '../nutrition/soil-supply.js';
 import { expectedFruitKg, UPTAKE_G_PER_KG } from '../nutrition/uptake.js';
+import { grownByDay } from './grown.js';
 import { isPotted } from '../records/place.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
+import { at } from '../units/lists.js';
 import { washedShare } from '../water/leaching.js';
 import { WATER_CROPS } from '../water/crops.js';
 import { seasonClock } from '../water/season.js';
@@ -92,14 +94,16 @@ export function feedingStory({ context: c }: PlantAssessment): FeedingStory | nu
   const fruitKg = expectedFruitKg(plant.crop, place);
   const [low, high] = UPTAKE_G_PER_KG[plant.crop].n;
   const washed = new Map(c.waterKnown ? c.balance.days.map((d) => [d.date, washedShare(d)]) : []);
+  const to = addDays(asOf, WEEKS_AHEAD_DAYS);
+  const grown = grownByDay(c, from, to, groundM2);
   const all = ledgerDays({
     from,
-    to: addDays(asOf, WEEKS_AHEAD_DAYS),
+    to,
     soilG: soilSupplyG(place, groundM2, place.soilTest?.nitrogen ?? null),
     fed: records.feeding,
     washedShare: washed,
     season: [low * fruitKg[0], high * fruitKg[1]],
-    pace: clock.pace,
+    grown: (day) => at(grown, day),
   });
   const onSeasonDay = (day: number): Day => addDays(from, Math.round(day / clock.pace));
   const [ini, dev] = WATER_CROPS[plant.crop].stageDays;

@@ -1,3 +1,5 @@
+import { type Day, dayOfYear } from '../units/day.js';
+
 // Sun and day length. All equation numbers: FAO Irrigation and Drainage Paper 56 (Allen et al. 1998).
 
 const SOLAR_CONSTANT = 0.082; // MJ m⁻² min⁻¹, text below eq. 21
@@ -70,3 +72,13 @@ export const solarFromTemperature = (ra: number, tMinC: number, tMaxC: number): 
  * @example clearSkySolar(41.1, 100) // 30.91
  */
 export const clearSkySolar = (ra: number, elevationM: number): number => (0.75 + 2e-5 * elevationM) * ra;
+
+/**
+ * Returns the solar radiation of a day, MJ/m²: measured, or from its temperatures.
+ * @example solarOf({ date: '2026-06-21', tMinC: 14, tMaxC: 26, solarMj: null }, 45) // 23.23
+ */
+export const solarOf = (
+  w: { date: Day; tMinC: number; tMaxC: number; solarMj?: number | null },
+  latitude: number,
+): number =>
+  w.solarMj ?? solarFromTemperature(extraterrestrialRadiation(latitude, dayOfYear(w.date)), w.tMinC, w.tMaxC);

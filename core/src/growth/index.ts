@@ -1,3 +1,4 @@
 export * from './course.js';
 export * from './growth.js';
 export * from './notes.js';
+export * from './ask.js';

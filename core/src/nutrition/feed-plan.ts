@@ -145,16 +145,27 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   });
 }
 
-/** Returns the days between the last feed and the next: as usual, or sooner if the nitrogen would not last so long. */
+/**
+ * Returns the days between the last feed and the next: the longest rhythm at which the coming weeks add up, each feed
+ * like the last. What is needed in full growth can be more than the shortest rhythm gives: then it begins earlier.
+ */
 function everyDays(q: FeedQuestion, last: Feeding | null): number {
   const { usual, least } = EVERY_DAYS[q.isPot ? 'pot' : 'bed'];
-  const most = last && isSlow(last) ? SLOW_EVERY_DAYS : usual;
-  if (!last) return most;
-  const shortOn = (q.leftG?.() ?? []).findIndex((grams) => grams < 0);
-  if (shortOn < 0) return most;
-  const days = daysBetween(last.date, q.today) + shortOn - BEFORE_SHORT_DAYS;
+  if (!last) return usual;
+  const most = isSlow(last) ? SLOW_EVERY_DAYS : usual;
+  const left = q.leftG?.() ?? [];
+  const since = daysBetween(last.date, q.today);
+  const gives = nitrogenFreedG(last, addDays(last.date, -1), addDays(last.date, SLOW_EVERY_DAYS));
+  const addsUp = (every: number): boolean => {
+    const first = Math.max(0, every - since);
+    return left.slice(BEFORE_SHORT_DAYS).every((grams, day) => {
+      const feeds = day < first ? 0 : 1 + Math.floor((day - first) / every);
+      return grams + feeds * gives >= 0;
+    });
+  };
   const shortest = isWarm(q) ? Math.ceil(least / 2) : least;
-  return Math.max(shortest, Math.min(most, days));
+  for (let every = most; every > shortest; every--) if (addsUp(every)) return every;
+  return shortest;
 }
 
 /** Warm air does not burn roots, strong solutions do: it is fed half strength, twice as often. */

@@ -1,6 +1,5 @@
 import type { Feeding } from '../records/record-classes.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
-import { uptakeShare } from './uptake.js';
 import { at } from '../units/lists.js';
 import { addFreedByDay } from './release.js';
 import { nitrogenGrams } from './feeding.js';
@@ -29,10 +28,10 @@ interface LedgerQuestion {
   washedShare: ReadonlyMap<Day, number>;
   /** what the soil or the fresh mix has freed by a day of the ledger, g; day 0 is the first */
   soilG: (day: number) => number;
-  /** nitrogen for the whole season, low and high, g */
+  /** nitrogen for the crop of a usual season, low and high, g */
   season: readonly [number, number];
-  /** day of the season on the first day, and season days per calendar day */
-  pace: number;
+  /** what the plant has grown by a day of the ledger, as a share of a usual season; day 0 is the first */
+  grown: (day: number) => number;
 }
 
 const zeros = (days: number): number[] => Array.from({ length: Math.max(0, days) }, () => 0);
@@ -59,7 +58,7 @@ export function ledgerDays(q: LedgerQuestion): LedgerDay[] {
     const day = addDays(q.from, i);
     given += at(givenOn, i);
     freed += at(freedOn, i);
-    const share = uptakeShare(i * q.pace);
+    const share = q.grown(i);
     const soil = q.soilG(i);
     const inSoil = Math.max(0, soil + freed - washed - taken);
     washed += inSoil * (q.washedShare.get(day) ?? 0);

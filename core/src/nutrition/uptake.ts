@@ -1,3 +1,4 @@
+import { USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import { isPotted, type PlaceKind } from '../records/place.js';
 import type { Crop } from '../records/plant.js';
 
@@ -29,17 +30,30 @@ export function expectedFruitKg(
   return [Math.min(low, most / 2), Math.min(high, most)];
 }
 
-/**
- * Day of the season by which half is taken up; most is in the weeks around it (an S-curve; judgement after published
- * uptake curves, from memory).
- */
-const HALF_DAY = 62;
-const STEEP_DAYS = 14;
-const shareAt = (day: number): number => 1 / (1 + Math.exp((HALF_DAY - day) / STEEP_DAYS));
+/** What one day gives a plant to grow by, where it stands. */
+export interface GrowingDay {
+  /** its leaves as a share of a full-grown plant's cover, 0 to 1 */
+  coverShare: number;
+  /** sun on its leaves, MJ/m² */
+  solarMj: number;
+  /** warmth, °C·d */
+  degreeDays: number;
+}
+
+/** Sun of a usual summer day, MJ/m² (FAO-56: 18 to 25 in temperate summers). */
+const USUAL_SOLAR_MJ = 20;
 
 /**
- * Returns the share of the season's uptake completed on a day of its season, 0 to 1.
- * @example uptakeShare(60) // 0.458
+ * Returns how much a plant grows on a day: 1 for full cover in 20 MJ/m² and a warm day. One per cent more light gives
+ * about one per cent more fruit (Marcelis, Broekhuijsen, Meinen, Nijs & Raaphorst 2006, Acta Horticulturae 711: 0.7 to 1 %;
+ * from memory), and cool days slow it as they slow development.
+ * @example grownOn({ coverShare: 1, solarMj: 16, degreeDays: 17 }) // 0.8
  */
-export const uptakeShare = (seasonDay: number): number =>
-  Math.max(0, (shareAt(seasonDay) - shareAt(0)) / (1 - shareAt(0)));
+export const grownOn = ({ coverShare, solarMj, degreeDays }: GrowingDay): number =>
+  (coverShare * solarMj * Math.min(1, degreeDays / USUAL_DEGREE_DAYS)) / USUAL_SOLAR_MJ;
+
+/**
+ * What a plant grows in the season that the expected fruit is for: 120 days of a temperate summer with a mean of 20 °C,
+ * fully covered from the seventh week on. 45 × ⅓ × 0.82 + 75 × 0.82 (judgement).
+ */
+export const SEASON_GROWTH = 74;

@@ -152,11 +152,23 @@ export function leafCoefficient(crop: Crop, seasonDay: number, heightM: number):
   return grown + Math.min(1, (seasonDay - ini - dev - mid) / late) * (1 - grown);
 }
 
-/** Returns the height on an earlier day if only today's is known: linear growth from 0.15 m at planting out. */
+/**
+ * Days after planting out by which a plant has most of its height (judgement after growth/course.ts: a bush nine tenths
+ * of it in 60 warm days, a cordon two thirds).
+ */
+const HEIGHT_DAYS = 60;
+/** Height at planting out, m. */
+const START_M = 0.15;
+
+/**
+ * Returns the height on an earlier day if only today's is known: it grew evenly for 60 days, or until today.
+ * @example heightOnDay(0.75, 30, 120) // 0.45
+ */
 export function heightOnDay(heightTodayM: number, day: number, today: number): number {
   if (today <= 0 || day >= today) return heightTodayM;
-  const start = Math.min(0.15, heightTodayM);
-  return start + (heightTodayM - start) * Math.max(0, day / today);
+  const start = Math.min(START_M, heightTodayM);
+  const share = Math.max(0, day) / Math.min(today, HEIGHT_DAYS);
+  return start + (heightTodayM - start) * Math.min(1, share);
 }
 
 /**

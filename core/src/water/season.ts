@@ -34,6 +34,12 @@ export function etoAtPlant(place: PlaceFacts, day: Day, openMm: number): number 
   return openMm * (shade ? 1 - (shade.blockPct / 100) * 0.8 : 1) * THROUGH_COVER[coverOf(place)];
 }
 
+/** Returns the share of the sun that shade cloth and cover let through to a plant on a day. */
+export function lightShare(place: PlaceFacts, day: Day): number {
+  const shade = spellOn(place.shade, day);
+  return (1 - (shade?.blockPct ?? 0) / 100) * THROUGH_COVER[coverOf(place)];
+}
+
 /** Leaves beyond the rim throw this share of the rain on them over it (judgement). */
 const THROWN_BY_LEAVES = 0.5;
 /**

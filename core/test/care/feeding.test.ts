@@ -67,3 +67,23 @@ test('its history: given, released and washed out of a flooded pot, with flowers
   expect(feedingStory(assessed({ place: pot, records: { feeding: [feed(30)] } }))!.washingKnown).toBe(false);
   expect(feedingStory(assessed({ plant: { transplantedOn: undefined } }))).toBeNull();
 });
+
+test('need follows the season: more sun and warmth take up more nitrogen, shade and a crowded bed less', () => {
+  const taken = (place: object, weather: { tMinC: number; tMaxC: number; solarMj: number }) =>
+    feedingStory(
+      assessed({
+        plant: { heightM: 0.9 },
+        place,
+        records: {
+          weather: Array.from({ length: 90 }, (_, i) => ({ date: addDays(ASOF, i - 89), rainMm: 0, ...weather })),
+        },
+      }),
+    )!.days.at(-1)!.takenHigh;
+  const warm = { tMinC: 18, tMaxC: 28, solarMj: 20 };
+  const usual = taken(pot, warm);
+  expect(taken(pot, { ...warm, solarMj: 24 }) / usual).toBeCloseTo(1.2, 6);
+  expect(taken(pot, { ...warm, tMinC: 9, tMaxC: 20 }) / usual).toBeCloseTo(8.5 / 17, 6);
+  expect(taken({ ...pot, shade: [{ from: addDays(ASOF, -200), blockPct: 50 }] }, warm) / usual).toBeCloseTo(0.5, 6);
+  const bed = { kind: 'ground', texture: 'loam' } as const;
+  expect(taken({ ...bed, areaM2: 0.1 }, warm)).toBeLessThan(taken({ ...bed, areaM2: 0.5 }, warm));
+});

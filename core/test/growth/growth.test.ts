@@ -1,4 +1,11 @@
-import { growthFaults, growthNote, growthOf, type GrowthNote, type GrowthQuestion } from '../../src/growth/index.js';
+import {
+  asksNow,
+  growthFaults,
+  growthNote,
+  growthOf,
+  type GrowthNote,
+  type GrowthQuestion,
+} from '../../src/growth/index.js';
 import { warmthFrom } from '../../src/growth/warmth.js';
 import { STAGES } from '../../src/records/plant.js';
 import { addDays } from '../../src/units/day.js';
@@ -142,6 +149,12 @@ describe('by what was seen', () => {
     expect(on(26).unsure?.stage).toBe('flowering');
     expect(on(26, { notes: [note(26, { stage: 'flowering' })] }).unsure).toBeNull();
     expect(on(3).unsure).toBeNull();
+    // between two walks only while it could as well be as not, and not the day after an answer
+    const even = { unsure: { stage: 'flowering', chance: 0.5 }, from: 'seen', seenOn: '2026-06-01' } as const;
+    expect(asksNow(even, '2026-06-02')).toBe(false);
+    expect(asksNow(even, '2026-06-03')).toBe(true);
+    expect(asksNow({ ...even, from: 'season' }, '2026-06-03')).toBe(false);
+    expect(asksNow({ ...even, unsure: { stage: 'flowering', chance: 0.1 } }, '2026-06-03')).toBe(false);
   });
 
   test('without a planting day the season is a guess, and says so; what is seen settles it', () => {

@@ -136,7 +136,8 @@ test.each([
 });
 
 test('above 30 °C it is fed half strength, twice as often; dry soil that is watered today is fed after that', () => {
-  const warm = feedPlan(q({ isPot: true, fed: [fed(4)], hottest: { day: ASOF, tMaxC: 34 }, leftG: () => [-1] }));
+  const short = Array.from({ length: 43 }, () => -1);
+  const warm = feedPlan(q({ isPot: true, fed: [fed(4)], hottest: { day: ASOF, tMaxC: 34 }, leftG: () => short }));
   expect(warm).toMatchObject({ kind: 'feed', on: ASOF, strength: 0.5, warmC: 34, everyDays: 4, hold: null });
   expect(feedInWords(warm, ASOF, METRIC_FORMAT)).toMatch(/half strength twice as often/);
   expect(feedPlan(q({ left: 0.1, waterOn: ASOF }))).toMatchObject({ on: ASOF, hold: null });
@@ -148,9 +149,17 @@ test('the nitrogen decides how often: weekly at most in a pot if it would run sh
     return p.kind === 'feed' ? p.everyDays : null;
   };
   const lasts = Array.from({ length: 43 }, () => 1);
-  const until = (days: number) => lasts.map((g, i) => (i < days ? g : -g));
-  expect([[-1], until(24), lasts, null].map((g) => every({ isPot: true, leftG: () => g }))).toEqual([7, 11, 14, 14]);
-  expect([[-1], until(30), lasts, null].map((g) => every({ leftG: () => g }))).toEqual([14, 17, 25, 25]);
+  // 10 g of 4 % are 0.4 g each time
+  const falls = (perDay: number) => lasts.map((g, i) => g - perDay * i);
+  const pot = [-1, 0.4 / 7, 0.4 / 10, 0].map((perDay) =>
+    every({ isPot: true, leftG: () => (perDay < 0 ? lasts.map(() => -1) : falls(perDay)) }),
+  );
+  expect(pot).toEqual([7, 7, 11, 14]);
+  expect(every({ isPot: true, leftG: () => null })).toBe(14);
+  // more than the shortest rhythm gives is needed only in five weeks: it begins now
+  const later = lasts.map((g, i) => g - Math.max(0, i - 30) * 0.2);
+  expect(every({ isPot: true, leftG: () => later })).toBe(7);
+  expect([falls(0.4 / 14), falls(0.4 / 30), lasts].map((g) => every({ leftG: () => g }))).toEqual([23, 25, 25]);
 });
 
 test('a garden soil gives about 6 to 10 g of nitrogen per m² in a season, a fresh mix 0.1 g per litre (from memory)', () => {

@@ -2,10 +2,11 @@ import { washedShare as shareOf } from '../../src/water/leaching.js';
 import { addDays } from '@candid-leaf/core/units';
 import {
   expectedFruitKg,
+  grownOn,
   ledgerDays,
   overDoseFaults,
+  SEASON_GROWTH,
   UPTAKE_G_PER_KG,
-  uptakeShare,
 } from '../../src/nutrition/index.js';
 import { ASOF } from '../helpers.js';
 
@@ -28,7 +29,7 @@ const ledger = (more: Partial<Parameters<typeof ledgerDays>[0]> = {}) =>
     washedShare: new Map(),
     soilG: () => 0,
     season: [6, 12],
-    pace: 1,
+    grown: (day) => day / 120,
     ...more,
   });
 
@@ -43,13 +44,19 @@ test('a ton of tomatoes takes up 2.2 to 3.0 kg of nitrogen and more potassium (I
   expect(expectedFruitKg('tomato', { kind: 'container', volumeL: 10 })).toEqual([0.75, 1.5]);
 });
 
-test('uptake follows an S: little in the first month, half by two months, nearly all at the end', () => {
-  expect(uptakeShare(0)).toBe(0);
-  expect(uptakeShare(30)).toBeLessThan(0.12);
-  expect(uptakeShare(62)).toBeGreaterThan(0.45);
-  expect(uptakeShare(62)).toBeLessThan(0.55);
-  expect(uptakeShare(120)).toBeGreaterThan(0.95);
-  for (let d = 1; d < 150; d++) expect(uptakeShare(d)).toBeGreaterThan(uptakeShare(d - 1));
+test('growth follows light, leaves and warmth; a temperate summer of 120 days comes to one season', () => {
+  const warm = { coverShare: 1, solarMj: 20, degreeDays: 17 };
+  expect(grownOn(warm)).toBe(1);
+  // one per cent more light, one per cent more fruit (Marcelis et al. 2006, from memory)
+  expect(grownOn({ ...warm, solarMj: 20.2 })).toBeCloseTo(1.01, 9);
+  expect(grownOn({ ...warm, coverShare: 0.5 })).toBe(0.5);
+  expect(grownOn({ ...warm, degreeDays: 8.5 })).toBe(0.5);
+  // heat beyond a warm day adds nothing
+  expect(grownOn({ ...warm, degreeDays: 24 })).toBe(1);
+  let sum = 0;
+  for (let d = 0; d < 120; d++) sum += grownOn({ coverShare: Math.min(1, (d / 45) ** 2), solarMj: 20, degreeDays: 14 });
+  expect(sum / SEASON_GROWTH).toBeGreaterThan(0.95);
+  expect(sum / SEASON_GROWTH).toBeLessThan(1.05);
 });
 
 test('given, released: a soluble feed at once, compost slowly', () => {

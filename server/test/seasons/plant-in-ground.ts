@@ -41,6 +41,12 @@ const DRY_G_PER_MJ = 0.85;
 /** Nitrogen in the dry matter of a growing tomato: 4.53 W^-0.327 % with W in t/ha (Tei et al. 2002, from memory). */
 const nitrogenPct = (tPerHa: number): number => Math.min(4.5, 4.53 * Math.max(1, tPerHa) ** -0.327);
 
+/**
+ * Water that roots cannot take, mm in 10 cm: a mix holds 50 to 60 % of its volume after draining and gives about 30 (Argo
+ * 1998, HortTechnology 8, from memory). Little in the ground, where nitrogen also moves in fewer paths: see `lose`.
+ */
+const OUT_OF_REACH_MM = { ground: 5, mix: 25 } as const;
+
 /** A plant with its ground: drinks, grows, and takes up nitrogen. */
 export class LivingPlant {
   private readonly inside: Column;
@@ -175,10 +181,11 @@ export class LivingPlant {
     return (this.dryG * nitrogenPct(tPerHa)) / 100;
   }
 
-  /** Water that leaves below takes its share of nitrogen along. */
+  /** Water that leaves below takes its share of nitrogen along: what is dissolved in all water, that out of reach too. */
   private lose(mm: number): void {
     if (mm <= 0) return;
-    const stored = this.inside.mm.reduce((a, b) => a + Math.max(0, b), 0) + this.inside.mm.length * 5;
+    const outOfReach = this.setting.potL === null ? OUT_OF_REACH_MM.ground : OUT_OF_REACH_MM.mix;
+    const stored = this.inside.mm.reduce((a, b) => a + Math.max(0, b), 0) + this.inside.mm.length * outOfReach;
     const gone = this.mineralG * Math.min(0.9, mm / (mm + stored)) * (this.setting.potL === null ? 0.5 : 1);
     this.mineralG -= gone;
     this.had.washed += gone;

@@ -144,8 +144,10 @@ export async function liveSeason(
     for (const c of contradictions(open)) contradict.add(c);
     await worker.day(view, today);
     await worker.carryOut(today);
-    const mulched = new Set(view.places.filter((p) => p.place.mulch?.length).map((p) => p.place.id));
-    for (const onView of view.places.flatMap((p) => p.plants)) {
+    // judged as the day ends, after what was asked has been answered
+    const evening = await g.view();
+    const mulched = new Set(evening.places.filter((p) => p.place.mulch?.length).map((p) => p.place.id));
+    for (const onView of evening.places.flatMap((p) => p.plants)) {
       const { placeId, plant } = living.get(onView.plant.id)!;
       if (onView.growth.stage === plant.now.stage) right++;
       if (plant.now.stage === 'ripening') firstRipe ??= day;

@@ -1,4 +1,5 @@
 import type { GardenView, RecordDto, TaskDto } from '@candid-leaf/contract';
+import { asksNow } from '@candid-leaf/core/growth';
 import { STAGES, type RecordType, type Stage } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
@@ -72,6 +73,9 @@ export class Worker {
     if (view.today.some((t) => t.source === 'pick')) this.firstPick ??= today;
     if (this.random() >= this.habit.looks) return;
     for (const task of view.today) if (!task.held && this.random() < this.habit.does) await this.do(task, today);
+    if (this.habit.answers)
+      for (const { plant, growth } of view.places.flatMap((p) => p.plants))
+        if (asksNow(growth, today)) await this.growthOf(plant.id, today, 1);
   }
 
   private async do(task: TaskDto, today: Day): Promise<void> {
@@ -110,16 +114,18 @@ export class Worker {
 
   /** The questions of the walk, where they are asked, in the words that the page offers. */
   private async growth(placeId: string, date: Day): Promise<void> {
-    for (const [plantId, { placeId: at, plant }] of this.living) {
-      if (at !== placeId) continue;
-      for (let asked = 0; asked < MOST_QUESTIONS; asked++) {
-        const { growth } = await this.garden.plantView(plantId);
-        if (growth.unsure)
-          await this.write('growth', { plantId }, { date, ...stageAnswer(plant, growth.unsure.stage) });
-        else if (growth.askHeight)
-          await this.write('growth', { plantId }, { date, heightM: pointed(plant), rough: true });
-        else break;
-      }
+    for (const [plantId, { placeId: at }] of this.living)
+      if (at === placeId) await this.growthOf(plantId, date, MOST_QUESTIONS);
+  }
+  /** Answers what is asked about one plant, at most so often. */
+  private async growthOf(plantId: string, date: Day, most: number): Promise<void> {
+    const { plant } = this.living.get(plantId)!;
+    for (let asked = 0; asked < most; asked++) {
+      const { growth } = await this.garden.plantView(plantId);
+      if (growth.unsure) await this.write('growth', { plantId }, { date, ...stageAnswer(plant, growth.unsure.stage) });
+      else if (growth.askHeight)
+        await this.write('growth', { plantId }, { date, heightM: pointed(plant), rough: true });
+      else break;
     }
   }
 

@@ -13,6 +13,7 @@ import { PlaceStrip } from '../components/place-strip';
 import { inNeed } from '../marks';
 import { useKeptPlants } from '../keep-plants';
 
+const WhileThere = lazy(async () => ({ default: (await import('../components/while-there')).WhileThere }));
 /** Large gardens only. */
 const NeedsSwitch = lazy(() => import('../components/needs-switch'));
 /** Loaded when someone changes the order. */
@@ -92,6 +93,11 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
             <DayPanel key={chosen.day} day={chosen} />
           ) : (
             <TodayList tasks={today} orderOf={(t) => orderOf(places, t)} />
+          )}
+          {may('record') && !chosen && (
+            <Suspense>
+              <WhileThere view={view} />
+            </Suspense>
           )}
         </div>
         {/* the beds in walking order */}

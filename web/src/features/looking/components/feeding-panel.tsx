@@ -49,8 +49,9 @@ export function FeedingPanel({ view }: { view: PlantView }) {
             <SupplyChart story={story} />
           </Suspense>
           <p className="text-sm text-soft">
-            Estimated for {format.kilograms(story.fruitKg[0])} to {format.kilograms(story.fruitKg[1])} of fruit. What
-            the soil or mix supplies is the usual amount. More nitrogen makes leaves, not fruit.
+            Estimated for {format.kilograms(story.fruitKg[0])} to {format.kilograms(story.fruitKg[1])} of fruit in a
+            usual summer, adjusted to the light and warmth here. The soil or mix supplies the usual amount. More
+            nitrogen makes leaves, not fruit.
           </p>
         </>
       )}

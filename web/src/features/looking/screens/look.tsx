@@ -13,7 +13,7 @@ import { PART_WORDS, TouchPlant } from '../../../signs/plant/touch-plant';
 import { RecordSheet } from '../../../frame/acts/record-sheet';
 import { useRecordOnce } from '../../../frame/acts/use-record-once';
 import { asGrown } from '../../../lib/plant-now';
-import { GrowthQuestion } from '../components/growth-question';
+import { GrowthQuestion } from '../../../frame/acts/growth-question';
 import { SignTile } from '../components/sign-tile';
 import { signsToOffer } from '../signs-to-offer';
 import { useLook, type LookState } from '../use-look';

@@ -1,8 +1,8 @@
 import type { GrowthDto, PlantDto } from '@candid-leaf/contract';
 import type { GrowthSeen, Stage } from '@candid-leaf/core/records';
-import { useGarden } from '../../../lib/garden-context';
-import { useRecordOnce } from '../../../frame/acts/use-record-once';
-import { Button } from '../../../ui/button';
+import { useGarden } from '../../lib/garden-context';
+import { useRecordOnce } from './use-record-once';
+import { Button } from '../../ui/button';
 
 type Answer = Omit<GrowthSeen, 'date'>;
 
@@ -63,8 +63,15 @@ export function questionOf(growth: GrowthDto): Question | null {
   return stage ?? (growth.askHeight ? HEIGHT : null);
 }
 
+interface Props {
+  plant: PlantDto;
+  growth: GrowthDto;
+  /** asked on a page about more than this plant */
+  among?: boolean;
+}
+
 /** One question about the plant's growth, answered with one tap; nothing if all is clear. */
-export function GrowthQuestion({ plant, growth }: { plant: PlantDto; growth: GrowthDto }) {
+export function GrowthQuestion({ plant, growth, among = false }: Props) {
   const garden = useGarden();
   const record = useRecordOnce(garden.id);
   const question = questionOf(growth);
@@ -75,7 +82,12 @@ export function GrowthQuestion({ plant, growth }: { plant: PlantDto; growth: Gro
       `${plant.name}: ${label.toLowerCase()}. Saved.`,
     );
   return (
-    <div role="group" aria-label={question.text} className="mt-3 rounded-xl bg-leafwash p-3">
+    <div
+      role="group"
+      aria-label={among ? `${plant.name}: ${question.text}` : question.text}
+      className="mt-3 rounded-xl bg-leafwash p-3"
+    >
+      {among && <p className="text-sm text-soft">While you are at {plant.name}</p>}
       <p className="font-semibold">{question.text}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         {question.answers.map(([label, data]) => (
