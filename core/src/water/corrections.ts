@@ -32,6 +32,8 @@ export interface Measured extends Estimate {
   beforeWater?: boolean;
   /** a dry finger only lowers the estimate, a wet one only raises it */
   only?: 'lowers' | 'raises';
+  /** false: it says nothing about how fast the bed or pot dries */
+  teaches?: false;
 }
 
 /** Daily growth of the model's error. */

@@ -143,7 +143,7 @@ function surpriseOf(seen: Measured, modelled: number): { by: number; sd: number 
  * @param sdAfter error of the store once the check has corrected it
  */
 export function learnedFrom(l: Learned, seen: Measured, store: Store, sdAfter: number): Learned {
-  if (seen.by === 'probe' || seen.by === 'drained') return l;
+  if (seen.by === 'probe' || seen.by === 'drained' || seen.teaches === false) return l;
   const { part } = store;
   const ofTop = part?.ofTop ?? 0;
   const hu = ofTop * l.tu + (1 - ofTop) * l.fu;

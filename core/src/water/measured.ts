@@ -1,11 +1,16 @@
 import type { PlantCase } from '../records/plant-case.js';
-import type { Day } from '../units/day.js';
+import { isPotted } from '../records/place.js';
+import { addDays, type Day } from '../units/day.js';
 import { DROOPED, FEEL, fractionFromWeight, type Measured, PROBE_SD, RAN_THROUGH } from './corrections.js';
 import { at, first } from '../units/lists.js';
 import { gaveWater } from './watering.js';
 
 /** Depth of a finger check if not recorded: the second knuckle, cm. */
 const FINGER_CM = 5;
+/** Days for which a watering keeps the top of a pot damp (judgement). */
+const DAMP_TOP_DAYS = 2;
+/** Error of a damp finger then (judgement): it corrects a little, and teaches nothing about the pot. */
+const DAMP_TOP_SD = 0.35;
 const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet-deep': 'wet' } as const;
 
 /**
@@ -13,7 +18,7 @@ const FELT_SIGNS = { 'soil-dry-deep': 'dry', 'soil-damp-deep': 'damp', 'soil-wet
  * through, water that stands on the soil, then a plant drooping over dry soil, a finger (a record or a sign of that day), a probe. A check comes
  * before that day's watering, unless it says otherwise.
  */
-export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'asOf'>): Map<Day, Measured> {
+export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'asOf' | 'place'>): Map<Day, Measured> {
   const best = new Map<Day, Measured>();
   const { potWeights, soilChecks, watering } = c.records;
   const wateredOn = new Set(watering.filter(gaveWater).map((w) => w.date));
@@ -58,11 +63,15 @@ export function measuredByDay(c: Pick<PlantCase, 'records' | 'observations' | 'a
   const newest = [...felt.filter((f) => f.after).reverse(), ...felt.filter((f) => !f.after).reverse()];
   for (const f of felt)
     if (f.feel === 'dry' && !f.probe && on(f.date, 'leaf-wilt')) put(f.date, { ...DROOPED, by: 'droop' }, f.after);
+  // water fills a pot from the top down: soon after a watering its top is damp, whatever is below
+  const wetsTop = (day: Day): boolean =>
+    isPotted(c.place) && [1, DAMP_TOP_DAYS].some((back) => wateredOn.has(addDays(day, -back)));
+  const says = (f: (typeof felt)[number]): Partial<Measured> =>
+    f.feel === 'damp' && wetsTop(f.date) ? { sd: DAMP_TOP_SD, teaches: false } : directionOf(f.feel);
   for (const f of newest)
-    if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger', depthCm: f.depthCm, ...directionOf(f.feel) }, f.after);
+    if (!f.probe) put(f.date, { ...FEEL[f.feel], by: 'finger', depthCm: f.depthCm, ...says(f) }, f.after);
   for (const f of newest)
-    if (f.probe)
-      put(f.date, { ...FEEL[f.feel], sd: PROBE_SD, by: 'probe', depthCm: f.depthCm, ...directionOf(f.feel) }, f.after);
+    if (f.probe) put(f.date, { ...FEEL[f.feel], sd: PROBE_SD, by: 'probe', depthCm: f.depthCm, ...says(f) }, f.after);
   return best;
 }
 

@@ -64,6 +64,7 @@ function liveWith(place: PlaceFacts, use: number, capacity: number, seed: number
       const feel = noisy < 0.35 ? 'dry' : noisy > 0.9 ? 'wet' : 'damp';
       seen = measuredByDay({
         asOf: w.date,
+        place,
         observations: [],
         records: {
           potWeights: [],
@@ -181,6 +182,17 @@ test('no bed is taken to use over 1.8 times what the tables say, and no pot over
     return Math.exp(learned.use);
   };
   expect([most(BED), most(POT)].map((x) => Math.round(x * 100) / 100)).toEqual([1.8, 2.5]);
+});
+
+test('what says nothing about the use teaches nothing: a probe, water that ran out, a top damp from yesterday', () => {
+  const before = { ...nothingLearned(POT), fu: -0.05 };
+  const store = { left: 0.2, part: null, sd: 0.3, mostUse: mostUseOf(POT) };
+  const damp = { fraction: 0.6, sd: 0.2, by: 'finger' } as const;
+  const use = (seen: Parameters<typeof learnedFrom>[1]) => learnedFrom(before, seen, store, 0.2).use;
+  expect(use(damp)).toBeLessThan(0);
+  expect([use({ ...damp, teaches: false }), use({ ...damp, by: 'probe' }), use({ ...damp, by: 'drained' })]).toEqual([
+    0, 0, 0,
+  ]);
 });
 
 test('a pot is watered by all the doubt about it, up to three tenths of its store; a bed by none', () => {

@@ -77,6 +77,23 @@ describe('measurements of one day', () => {
     expect(checks('dry', 'wet')!.fraction).toBe(checks('wet')!.fraction);
     expect(checks('dry')!.fraction).toBeLessThan(checks('wet')!.fraction);
   });
+  test('soon after a watering the top of a pot is damp whatever is below: it says little, and teaches nothing', () => {
+    const felt = (back: number, feel: string, place: object = { kind: 'container', volumeL: 20 }) =>
+      measuredByDay(
+        aCase({
+          place,
+          records: { watering: [{ date: addDays(ASOF, -back), litres: 2 }], soilChecks: [{ date: ASOF, feel }] },
+        }),
+      ).get(ASOF)!;
+    expect(felt(1, 'damp').sd).toBeGreaterThan(1.5 * felt(5, 'damp').sd);
+    expect([felt(1, 'damp'), felt(2, 'damp'), felt(5, 'damp')].map((m) => m.teaches)).toEqual([
+      false,
+      false,
+      undefined,
+    ]);
+    expect(felt(1, 'damp', { kind: 'ground' })).toEqual(felt(5, 'damp', { kind: 'ground' }));
+    expect(felt(1, 'dry').teaches).toBeUndefined();
+  });
   test('of two weights on a day the newer one counts', () => {
     const dry = { date: addDays(ASOF, -9), kg: 9, state: 'dry' };
     const drained = { date: addDays(ASOF, -8), kg: 15, state: 'drained' };
