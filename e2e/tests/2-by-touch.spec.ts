@@ -1,6 +1,6 @@
 import { expect, test, type Locator } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { ownGarden, savedIn, signIn, tomatoIn } from './helpers.js';
+import { ownGarden, savedIn, signIn, tomatoIn, unfold } from './helpers.js';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
@@ -149,7 +149,7 @@ test('Today asks once what was done so far, and each answer is one touch', async
   );
   await signIn(page, own.who);
   const today = page.getByRole('region', { name: 'Today' });
-  await expect(today.getByText('What was done so far: Long bed')).toBeVisible();
+  await unfold(today, 'What was done so far: Long bed');
   await today.getByRole('button', { name: 'Tied to a support? Not yet: Long bed' }).tap();
   await expect(today.getByText('Tied to a support?')).toBeHidden();
   await today.getByRole('button', { name: 'Mulched? Yes: Long bed' }).tap();

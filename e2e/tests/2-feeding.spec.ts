@@ -29,7 +29,7 @@ test('feeding: asks if nothing is recorded, waits in heat, shows the amount when
   await expect(page.getByText('may only mean it was not written down')).toBeVisible();
   await page.getByRole('button', { name: 'Not fed so far' }).click();
   const next = page.getByRole('region', { name: 'Next here' });
-  await expect(next.getByText(/8\.8.mL \(1¾ tsp\) in 2.L/)).toBeVisible();
+  await expect(next.getByText(/13.mL \(2½ tsp\) in 3.L/)).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await today.getByRole('button', { name: /^Done: Feed: Hall pot/ }).click();
   await expect(today.getByText('Feed: Hall pot')).toBeHidden();
@@ -40,7 +40,7 @@ test('feeding: asks if nothing is recorded, waits in heat, shows the amount when
     .poll(async () => (await savedIn(page, 'feeding'))[0])
     .toMatchObject({
       product: 'Liquid tomato feed',
-      grams: 10.12,
+      grams: 14.95,
       form: 'liquid',
     });
 });

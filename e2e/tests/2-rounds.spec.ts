@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, pickDay, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
+import { day, ownGarden, pickDay, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
 
 test('after three wet days Today asks for a walk and says why; counts show a trend', async ({ page }) => {
   const own = await ownGarden(page);
@@ -18,6 +18,7 @@ test('after three wet days Today asks for a walk and says why; counts show a tre
   for (const back of [3, 2, 1])
     await own.put('/records', { id: randomUUID(), type: 'rain-gauge', data: { date: day(back), rainMm: 6 } });
   await signIn(page, own.who);
+  await unfold(page, 'Check Rain bed');
   await expect(page.getByText(/\d wet days in a row, until 17 July/)).toBeVisible();
   await page.getByRole('link', { name: 'Start: Check Rain bed' }).click();
   await expect(page.getByText(/Why now: \d wet days in a row/)).toBeVisible();
@@ -48,6 +49,7 @@ test('while away: a watering list, no walks; an end before the start is refused'
   await tomatoIn(own, { name: 'Door pot', volumeL: 14 });
   await own.post('/weather/pull');
   await signIn(page, own.who);
+  await unfold(page, 'Check Door pot');
   await expect(page.getByText(/no look at the whole bed is recorded/i)).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
   await pickDay(page, 'From', day(-6));

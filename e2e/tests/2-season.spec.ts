@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ownGarden, signIn } from './helpers.js';
+import { choose, ownGarden, signIn, unfold } from './helpers.js';
 
 test('a season from plan to lessons: sow, harden off, wait for warm soil, plant out, pick, close', async ({ page }) => {
   test.slow(); // a whole year
@@ -93,6 +93,8 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
   await expect(page.getByRole('list', { name: 'Not now' })).toContainText(/Plant out Track Red.*Wait .*soil/);
   await soil(18, { version: 1 });
   await goTo('2026-05-27');
+  await unfold(page, /^Plant out Track Red/);
+  await unfold(page, /step by step/);
   await expect(page.getByText(/Hardened off$/)).toBeVisible();
   await expect(page.getByText('Water it in until the soil settles', { exact: false })).toBeVisible();
   await tick('Plant out Track Red');

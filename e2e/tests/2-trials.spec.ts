@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ownGarden, pickDay, signIn } from './helpers.js';
+import { choose, ownGarden, pickDay, signIn, unfold } from './helpers.js';
 
 test('a trial: set up, judged from both groups, explained; an empty group is refused', async ({ page }) => {
   const own = await ownGarden(page);
@@ -34,6 +34,7 @@ test('a trial: set up, judged from both groups, explained; an empty group is ref
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.reload();
   const today = page.getByRole('region', { name: 'Today' });
+  await unfold(today, 'Judge the trial: Mulch');
   await expect(today.getByText(/0 of 4 with the change, 4 of 4 without. Fewer with the change/)).toBeVisible();
   await today.getByRole('button', { name: 'Checked: Judge the trial: Mulch' }).click();
   await page.getByRole('link', { name: 'Shed' }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { ownDemo, signIn } from './helpers.js';
+import { ownDemo, signIn, unfold } from './helpers.js';
 
 test('blossom end rot in a pot: seen, explained, treated, watered, followed up, better', async ({ page }) => {
   await signIn(page, await ownDemo());
@@ -61,6 +61,7 @@ test('blossom end rot in a pot: seen, explained, treated, watered, followed up, 
     await expect(page.getByText('Done: Water Sleeper Paste.', { exact: true })).toBeVisible();
     await expect(today.getByRole('button', { name: /Done: Water Sleeper Paste/ })).toBeHidden();
     await expect(page.getByRole('link', { name: /Sleeper Paste/ })).not.toContainText('Dry');
+    await unfold(today, /^Pick the damaged fruit/);
     await today.getByRole('button', { name: /Not today: Pick the damaged fruit/ }).click();
     await expect(today.getByText(/Pick the damaged fruit/)).toBeHidden();
   });

@@ -203,3 +203,9 @@ export async function pickDay(scope: Page | Locator, label: string, iso: string)
   await calendar.locator(`[data-day="${iso}"] button`).click();
   await expect(calendar).toHaveCount(0);
 }
+
+/** Opens a line of Today or another fold; leaves an open one open. */
+export async function unfold(where: Page | Locator, name: string | RegExp): Promise<void> {
+  const line = where.getByRole('button', { name }).first();
+  if ((await line.getAttribute('aria-expanded')) !== 'true') await line.click();
+}

@@ -190,6 +190,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./features/case-sheet/screens/case-sheet')).SheetScreen }),
           },
           {
+            path: ROUTES.lookOver,
+            lazy: async () => ({ Component: (await import('./features/looking/screens/look-over')).LookOverScreen }),
+          },
+          {
             path: ROUTES.look,
             lazy: async () => ({ Component: (await import('./features/looking/screens/look')).LookScreen }),
           },

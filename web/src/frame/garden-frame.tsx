@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useLayoutEffect, useState } from 'react';
-import { Outlet, useOutletContext, useParams } from 'react-router';
+import { matchPath, Outlet, useLocation, useOutletContext, useParams } from 'react-router';
 import { GardenContext, RoleContext } from '../lib/garden-context';
+import { ROUTES } from '../lib/paths';
 import { setGardenHere } from '../offline/account';
+import { useWide } from '../ui/use-wide';
 import { Shell } from './shell';
 import { gardenViewQuery, useRoleIn } from '../data/gardens';
 
@@ -12,6 +14,7 @@ import { gardenViewQuery, useRoleIn } from '../data/gardens';
  */
 export function GardenFrame() {
   const { gardenId = '' } = useParams();
+  const days = useShowsDays();
   const role = useRoleIn(gardenId);
   const { data: view, isPending } = useQuery(gardenViewQuery(gardenId));
   const [ofTheseDays, setOfTheseDays] = useState(true);
@@ -24,16 +27,30 @@ export function GardenFrame() {
     <RoleContext.Provider value={role}>
       {view ? (
         <GardenContext.Provider value={view.garden}>
-          <Shell garden={view.garden} role={role} ribbon={ofTheseDays ? view.ribbon : null} weather={view.weather} />
+          <Shell
+            garden={view.garden}
+            role={role}
+            ribbon={days && ofTheseDays ? view.ribbon : null}
+            weather={view.weather}
+          />
         </GardenContext.Provider>
       ) : (
         isPending && <div className="h-36 print:hidden" />
       )}
-      <main className="mx-auto max-w-7xl px-3 py-4 sm:px-5 2xl:max-w-[104rem]">
+      <main className="mx-auto max-w-7xl px-3 pt-4 pb-20 sm:px-5 sm:pb-4 2xl:max-w-[104rem]">
         <Outlet context={setOfTheseDays} />
       </main>
     </RoleContext.Provider>
   );
+}
+
+/** Pages where days matter; on a phone the two that are about the day. */
+const OF_DAYS = { phone: ['garden', 'plant'], desk: ['garden', 'plant', 'placePlan', 'placeWalk', 'look'] } as const;
+
+/** Returns whether the ribbon of days belongs on this page. */
+function useShowsDays(): boolean {
+  const { pathname } = useLocation();
+  return OF_DAYS[useWide() ? 'desk' : 'phone'].some((page) => matchPath(ROUTES[page], pathname));
 }
 
 /** Hides the ribbon on a page about a past day. */

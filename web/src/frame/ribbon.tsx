@@ -3,11 +3,14 @@ import { RECORD_TYPES, TRACKS, type RecordType } from '@candid-leaf/core/records
 import type { Day, Formatter } from '@candid-leaf/core/units';
 import clsx from 'clsx';
 import { format as inForm, parseISO } from 'date-fns';
+import { lazy, Suspense } from 'react';
 import { useSearchParams } from 'react-router';
 import { useFormat } from '../lib/garden-context';
 import { useMedia } from '../ui/use-media';
-import { RibbonLegend } from './ribbon-legend';
 import { DueMark, TrackMark } from '../ui/track-mark';
+
+// explained when asked for; the days come first
+const RibbonLegend = lazy(async () => ({ default: (await import('./ribbon-legend')).RibbonLegend }));
 
 const HEIGHT = 34;
 /** Days either side of today if only a week fits. */
@@ -104,7 +107,9 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
           );
         })}
       </ol>
-      <RibbonLegend lowC={low} highC={high} />
+      <Suspense fallback={<span className="w-11 shrink-0" />}>
+        <RibbonLegend lowC={low} highC={high} />
+      </Suspense>
     </div>
   );
 }

@@ -1,8 +1,10 @@
-import type { GardenDto, RibbonDay, Role, WeatherState } from '@candid-leaf/contract';
+import { reaches, type GardenDto, type RibbonDay, type Role, type WeatherState } from '@candid-leaf/contract';
 import { formatterFor } from '@candid-leaf/core/units';
 import { useQueryClient } from '@tanstack/react-query';
-import { BookOpen, CalendarRange, Settings, Sprout, Warehouse } from 'lucide-react';
-import { Link, NavLink } from 'react-router';
+import clsx from 'clsx';
+import { BookOpen, CalendarRange, Search, Settings, Sprout, Warehouse } from 'lucide-react';
+import { Fragment } from 'react';
+import { Link, NavLink, useParams } from 'react-router';
 import { linkTo, ROUTES } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
 import { useOutbox } from '../offline/use-outbox';
@@ -13,7 +15,29 @@ import { SignOut } from './sign-out';
 import { useOnline } from '../ui/use-online';
 
 const navLook = ({ isActive }: { isActive: boolean }) =>
-  `inline-flex min-h-11 min-w-11 items-center justify-center gap-1.5 rounded-lg font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`;
+  clsx(
+    'inline-flex min-h-11 items-center justify-center rounded-lg font-semibold sm:gap-1.5 sm:px-3',
+    'max-sm:min-h-14 max-sm:flex-1 max-sm:flex-col max-sm:rounded-none max-sm:text-xs',
+    isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash',
+  );
+
+/** The four areas; on a phone "Look" stands between them, within reach of a thumb. */
+const AREAS = [
+  { to: 'garden', letter: 'g', name: 'Garden', icon: Sprout },
+  { to: 'season', letter: 's', name: 'Season', icon: CalendarRange },
+  { to: 'shed', letter: 'b', name: 'Shed', icon: Warehouse },
+  { to: 'handbook', letter: 'h', name: 'Handbook', icon: BookOpen },
+] as const;
+
+/** Where "Look" leads: to the plant or bed that is open, else to the list of them. */
+function useLookTo(gardenId: string): string {
+  const { plantId, placeId } = useParams();
+  return plantId
+    ? linkTo('look', { gardenId, plantId })
+    : placeId
+      ? linkTo('placeWalk', { gardenId, placeId })
+      : linkTo('lookOver', { gardenId });
+}
 
 interface Props {
   garden: GardenDto;
@@ -31,38 +55,51 @@ export function Shell({ garden, role, ribbon, weather }: Props) {
   const client = useQueryClient();
   const asOf = client.getQueryState([...queryKeys.garden(garden.id), 'view'])?.dataUpdatedAt;
   const here = { gardenId: garden.id };
+  const lookTo = useLookTo(garden.id);
   return (
     <>
       <header className="sticky top-0 z-20 border-b border-line bg-paper print:hidden">
-        <div className="mx-auto flex max-w-7xl 2xl:max-w-[104rem] items-center justify-between gap-2 px-3 pt-1 sm:px-5">
+        <div className="mx-auto flex h-12 max-w-7xl items-center justify-between gap-2 px-3 sm:px-5 2xl:max-w-[104rem]">
           <Link
             to={linkTo('garden', here)}
-            className="line-clamp-2 min-w-0 py-1 font-head leading-tight font-semibold text-ink max-sm:text-[0.95rem] sm:truncate sm:py-1.5 sm:text-xl"
+            className="min-w-0 truncate py-2 font-head text-lg leading-tight font-semibold text-ink sm:text-xl"
           >
             {garden.name}
           </Link>
-          <nav aria-label="Main" className="flex shrink-0 items-center sm:gap-1">
-            <NavLink data-key="g" to={linkTo('garden', here)} end className={navLook}>
-              <Sprout aria-hidden size={18} /> <span className="max-sm:sr-only">Garden</span>
-            </NavLink>
-            <NavLink data-key="s" to={linkTo('season', here)} className={navLook}>
-              <CalendarRange aria-hidden size={18} /> <span className="max-sm:sr-only">Season</span>
-            </NavLink>
-            <NavLink data-key="b" to={linkTo('shed', here)} className={navLook}>
-              <Warehouse aria-hidden size={18} /> <span className="max-sm:sr-only">Shed</span>
-            </NavLink>
-            <NavLink data-key="h" to={linkTo('handbook', here)} className={navLook}>
-              <BookOpen aria-hidden size={18} /> <span className="max-sm:sr-only">Handbook</span>
-            </NavLink>
-            <NavLink to={linkTo('settings', here)} className={navLook}>
-              <Settings aria-hidden size={18} /> <span className="max-sm:sr-only">Settings</span>
+          <div className="flex shrink-0 items-center">
+            <nav
+              aria-label="Main"
+              className="flex items-center max-sm:fixed max-sm:inset-x-0 max-sm:bottom-0 max-sm:z-20 max-sm:items-stretch max-sm:border-t max-sm:border-line max-sm:bg-paper max-sm:pb-[env(safe-area-inset-bottom)] sm:gap-1"
+            >
+              {AREAS.map(({ to, letter, name, icon: Icon }) => (
+                <Fragment key={to}>
+                  {to === 'shed' && reaches(role, 'record') && (
+                    <NavLink to={lookTo} end className={(now) => clsx(navLook(now), 'sm:hidden')}>
+                      <Search aria-hidden size={20} /> Look
+                    </NavLink>
+                  )}
+                  <NavLink data-key={letter} to={linkTo(to, here)} end={to === 'garden'} className={navLook}>
+                    <Icon aria-hidden size={20} /> {name}
+                  </NavLink>
+                </Fragment>
+              ))}
+            </nav>
+            <NavLink
+              to={linkTo('settings', here)}
+              className={({ isActive }) =>
+                `inline-flex min-h-11 min-w-11 items-center justify-center gap-1.5 rounded-lg font-semibold sm:px-3 ${isActive ? 'bg-leafwash text-leaf' : 'text-soft hover:bg-leafwash'}`
+              }
+            >
+              <Settings aria-hidden size={20} /> <span className="max-sm:sr-only">Settings</span>
             </NavLink>
             <SignOut list={list} className={`${navLook({ isActive: false })} max-sm:hidden`} />
-          </nav>
+          </div>
         </div>
-        <div className="mx-auto max-w-7xl 2xl:max-w-[104rem] px-1 sm:px-5">
-          {ribbon && <Ribbon days={ribbon} today={garden.today} />}
-        </div>
+        {ribbon && (
+          <div className="mx-auto max-w-7xl px-1 sm:px-5 2xl:max-w-[104rem]">
+            <Ribbon days={ribbon} today={garden.today} />
+          </div>
+        )}
       </header>
       <DailyKeys />
       {role === 'look' && garden.pinnedDate && (

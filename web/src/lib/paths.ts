@@ -14,6 +14,7 @@ export const ROUTES = {
   people: '/gardens/:gardenId/people',
   files: '/gardens/:gardenId/files',
   whileAway: '/gardens/:gardenId/away',
+  lookOver: '/gardens/:gardenId/look',
   season: '/gardens/:gardenId/season',
   report: '/gardens/:gardenId/season/report',
   shed: '/gardens/:gardenId/shed',

@@ -45,7 +45,7 @@ export function ToastArea({ children }: { children: ReactNode }) {
             )}
           </Toast.Root>
         ))}
-        <Toast.Viewport className="fixed right-3 bottom-3 left-3 z-50 flex flex-col gap-2 sm:left-auto sm:w-96" />
+        <Toast.Viewport className="fixed right-3 bottom-16 left-3 z-50 flex flex-col gap-2 sm:bottom-3 sm:left-auto sm:w-96" />
       </Toast.Provider>
     </SayContext.Provider>
   );

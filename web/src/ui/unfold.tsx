@@ -9,6 +9,7 @@ const LOOKS = {
   quiet: 'min-h-11 py-2 text-soft',
   card: 'min-h-12 w-full rounded-xl border border-line bg-card px-4 py-3 font-semibold',
   head: 'min-h-11 font-head text-xl font-semibold',
+  task: 'min-h-12 w-full min-w-0 py-1.5',
 };
 
 interface Props {
@@ -16,12 +17,14 @@ interface Props {
   look: keyof typeof LOOKS;
   className?: string | undefined;
   open?: boolean;
+  /** stands beside the opening line and does not open it */
+  beside?: ReactNode;
   /** drawn when first opened */
   children: () => ReactNode;
 }
 
 /** Content behind a touch, drawn only then, so long content costs nothing. Closed again, it keeps typed text. */
-export function Unfold({ title, look, className, open: given = false, children }: Props) {
+export function Unfold({ title, look, className, open: given = false, beside, children }: Props) {
   const [before, setBefore] = useState(given);
   const [open, setOpen] = useState(given);
   const [drawn, setDrawn] = useState(given);
@@ -30,18 +33,31 @@ export function Unfold({ title, look, className, open: given = false, children }
     setOpen(given);
   }
   if (open && !drawn) setDrawn(true);
+  const trigger = (
+    <Collapsible.Trigger
+      className={clsx('group inline-flex cursor-pointer items-center gap-1.5 text-left', LOOKS[look])}
+    >
+      <ChevronRight
+        aria-hidden
+        size={18}
+        className={clsx(
+          'shrink-0 text-leaf transition-transform group-data-[state=open]:rotate-90 motion-reduce:transition-none',
+          look === 'task' && 'order-last ml-auto',
+        )}
+      />
+      {title}
+    </Collapsible.Trigger>
+  );
   return (
     <Collapsible.Root open={open} onOpenChange={setOpen} className={className}>
-      <Collapsible.Trigger
-        className={clsx('group inline-flex cursor-pointer items-center gap-1.5 text-left', LOOKS[look])}
-      >
-        <ChevronRight
-          aria-hidden
-          size={18}
-          className="shrink-0 text-leaf transition-transform group-data-[state=open]:rotate-90 motion-reduce:transition-none"
-        />
-        {title}
-      </Collapsible.Trigger>
+      {beside === undefined ? (
+        trigger
+      ) : (
+        <div className="flex items-center gap-1">
+          {trigger}
+          {beside}
+        </div>
+      )}
       {drawn && (
         <Collapsible.Content forceMount className="data-[state=closed]:hidden">
           {children()}

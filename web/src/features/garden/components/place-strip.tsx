@@ -2,12 +2,11 @@ import type { PlaceOnView, TaskDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
 import { coverOf, isPotted, spellOn } from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
-import { CalendarDays, CopyPlus, Footprints, NotebookPen, Pencil, Plus, Shovel } from 'lucide-react';
-import { useState } from 'react';
+import { NotebookPen } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { Button } from '../../../ui/button';
-import { Menu, MenuLink } from '../../../ui/menu';
 import { Panel } from '../../../ui/panel';
 import { COVER_WORDS, KIND_WORDS, percent } from '../../../ui/water-left';
 import { FeelFirst } from './feel-first';
@@ -15,6 +14,9 @@ import { RecordSheet } from '../../../frame/acts/record-sheet';
 import { WaterButton } from '../../../frame/acts/water-button';
 import { marksOf } from '../marks';
 import { leftOn, type Over, PlantCell } from './plant-cell';
+
+// the beds come first, their menus a moment later
+const PlaceMenu = lazy(async () => ({ default: (await import('./place-menu')).PlaceMenu }));
 
 const mean = (list: readonly (number | null)[]): number | null => {
   const known = list.flatMap((left) => (left === null ? [] : [left]));
@@ -130,11 +132,9 @@ function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | nu
 
 /** Actions for the whole bed: water with one touch, the rest in a menu. */
 function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
-  const link = useLink();
   const may = useMay();
   const { place, plants } = view;
   const [recording, setRecording] = useState(false);
-  const at = { placeId: place.id };
   return (
     <div className="-mr-2 flex shrink-0 items-center">
       {plants.length > 0 && may('record') && <WaterButton view={view} />}
@@ -148,36 +148,9 @@ function Acts({ view, day }: { view: PlaceOnView; day: Day }) {
           <NotebookPen aria-hidden size={18} />
         </Button>
       )}
-      <Menu label={`More about ${place.name}`}>
-        {plants.length > 0 && (
-          <MenuLink icon={CalendarDays} to={link('placePlan', at)}>
-            Watering plan
-          </MenuLink>
-        )}
-        {plants.length > 0 && may('record') && (
-          <MenuLink icon={Footprints} to={link('placeWalk', at)}>
-            Walk along it
-          </MenuLink>
-        )}
-        {may('keep') && (
-          <MenuLink icon={Plus} to={link('newPlant', at)}>
-            Add plants
-          </MenuLink>
-        )}
-        <MenuLink icon={Shovel} to={link('placeSoil', at)}>
-          Soil
-        </MenuLink>
-        {may('keep') && (
-          <MenuLink icon={Pencil} to={link('place', at)}>
-            Edit
-          </MenuLink>
-        )}
-        {may('keep') && (
-          <MenuLink icon={CopyPlus} to={link('newPlace', {}, { copy: place.id })}>
-            Copy
-          </MenuLink>
-        )}
-      </Menu>
+      <Suspense fallback={<span className="size-11" />}>
+        <PlaceMenu view={view} />
+      </Suspense>
       <RecordSheet
         open={recording}
         onClose={() => setRecording(false)}

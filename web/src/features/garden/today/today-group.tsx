@@ -11,69 +11,83 @@ import { Unfold } from '../../../ui/unfold';
 import { useWrite } from '../../../ui/use-write';
 import { Answers } from './answers';
 import { type Line, UNANSWERED } from './group-tasks';
+import { TaskRow, Tick } from './task-row';
 import { Steps, Task } from './today-task';
 
+interface Props {
+  group: Extract<Line, { kind: 'group' }>;
+  next: boolean;
+}
+
 /** Several tasks of one kind in one line; equal ones are ticked together. */
-export function Group({ group: { key, title, tasks, together } }: { group: Extract<Line, { kind: 'group' }> }) {
+export function Group({ group: { key, title, tasks, together }, next }: Props) {
   const may = useMay();
   const format = useFormat();
+  const { tick, putOff, isPending } = useGroupActs(title, tasks);
   const mixed = key === UNANSWERED;
-  const Icon = mixed ? Hourglass : taskIcon(tasks[0]!.source);
   const asks = !mixed && tasks[0]!.source === 'so-far';
   const litres = !mixed && tasks[0]!.source === 'water' ? tasks.reduce((sum, t) => sum + (t.litres ?? 0), 0) : 0;
+  const ticked = may('record') && together;
   return (
-    <li className="py-2.5">
-      <div className="flex gap-3">
-        <Icon aria-hidden size={20} className="mt-0.5 shrink-0 text-leaf" />
-        <div className="min-w-0 flex-1">
-          <p className="font-semibold">
-            {title}
-            {litres > 0 && (
-              <span className="font-normal tabular-nums">
-                : {format.litres(litres)} ({format.litres(litres / tasks.length)} each)
-              </span>
-            )}
-          </p>
-          {/* a reason that is the same for all stands once */}
-          {together ? (
+    <TaskRow
+      icon={mixed ? Hourglass : taskIcon(tasks[0]!.source)}
+      title={title}
+      amount={litres > 0 ? `${format.litres(litres)} (${format.litres(litres / tasks.length)} each)` : null}
+      next={next && !mixed}
+      beside={ticked && <Tick label={`Done: ${title}`} onTick={tick} disabled={isPending} />}
+    >
+      {() =>
+        together ? (
+          <>
+            {/* a reason that is the same for all stands once */}
             <p className="text-sm text-soft">{whereAndWhy(tasks[0]!)}</p>
-          ) : (
-            asks && <p className="text-sm text-soft">{sentence(tasks[0]!.why)}</p>
-          )}
-          <Unfold className="text-sm" look="act" title={together ? 'Bed by bed' : 'One by one'}>
-            {() =>
-              together ? (
+            <Unfold className="text-sm" look="act" title="Bed by bed">
+              {() =>
                 tasks.map((t) => (
                   <div key={t.key} className="mt-1">
                     <p className="font-semibold">{t.title}</p>
                     {t.source === 'water' ? <p className="text-soft">{whereAndWhy(t)}</p> : <Steps task={t} open />}
                   </div>
                 ))
-              ) : (
-                <ul className="divide-y divide-line text-base">
-                  {tasks.map((t) =>
-                    asks ? (
-                      <li key={t.key} className="py-2">
-                        <p className="font-semibold">{t.where}</p>
-                        {may('record') && <Answers task={t} />}
-                      </li>
-                    ) : (
-                      <Task key={t.key} task={t} short={false} />
-                    ),
-                  )}
-                </ul>
-              )
-            }
-          </Unfold>
-          {may('record') && together && <GroupAnswers title={title} tasks={tasks} />}
-        </div>
-      </div>
-    </li>
+              }
+            </Unfold>
+            {ticked && (
+              <div className="mt-1.5 flex flex-wrap gap-1">
+                {next && (
+                  <Button look="main" onClick={tick} disabled={isPending} aria-label={`Done: ${title}`}>
+                    <Check aria-hidden size={17} /> Done
+                  </Button>
+                )}
+                <Button look="quiet" onClick={putOff} aria-label={`Not today: ${title}`}>
+                  Not today
+                </Button>
+              </div>
+            )}
+          </>
+        ) : (
+          <>
+            {asks && <p className="text-sm text-soft">{sentence(tasks[0]!.why)}</p>}
+            <ul className="divide-y divide-line">
+              {tasks.map((t) =>
+                asks ? (
+                  <li key={t.key} className="py-2">
+                    <p className="font-semibold">{t.where}</p>
+                    {may('record') && <Answers task={t} next={false} />}
+                  </li>
+                ) : (
+                  <Task key={t.key} task={t} next={false} />
+                ),
+              )}
+            </ul>
+          </>
+        )
+      }
+    </TaskRow>
   );
 }
 
 /** One touch for all of them. */
-function GroupAnswers({ title, tasks }: { title: string; tasks: readonly TaskDto[] }) {
+function useGroupActs(title: string, tasks: readonly TaskDto[]) {
   const garden = useGarden();
   const done = useWrite(doTask, garden.id);
   const undo = useWrite(undoTask, garden.id);
@@ -97,14 +111,5 @@ function GroupAnswers({ title, tasks }: { title: string; tasks: readonly TaskDto
       },
     });
   };
-  return (
-    <div className="mt-1.5 -ml-2 flex flex-wrap gap-1">
-      <Button className="ml-2" onClick={tick} disabled={done.isPending} aria-label={`Done: ${title}`}>
-        <Check aria-hidden size={17} /> Done
-      </Button>
-      <Button look="quiet" onClick={putOff} aria-label={`Not today: ${title}`}>
-        Not today
-      </Button>
-    </div>
-  );
+  return { tick, putOff, isPending: done.isPending };
 }

@@ -14,10 +14,9 @@ import { Task } from './today-task';
 const Group = lazy(async () => ({ default: (await import('./today-group')).Group }));
 
 /** Maximum lines shown before folding, on a phone and on a desk. */
-const MOST_OPEN = { phone: 3, desk: 5 };
-/** Lists this short show every task fully. */
-const SHORT = 3;
-/** Most tasks on hold shown fully. */
+const MOST_OPEN = { phone: 5, desk: 7 };
+
+/** Most tasks on hold shown fully: a wait after a spray must not hide. */
 const MOST_WAITING = 3;
 
 interface Props {
@@ -59,8 +58,8 @@ export function TodayList({ tasks, orderOf }: Props) {
             {litres > 0 ? `, ${format.litres(litres)} of water` : ''}
           </p>
           <ul className="mt-1 divide-y divide-line">
-            {(budget === null ? lines.slice(0, most) : lines).map((l) => (
-              <TodayLine key={l.key} line={l} short={lines.length <= SHORT} />
+            {(budget === null ? lines.slice(0, most) : lines).map((l, i) => (
+              <TodayLine key={l.key} line={l} next={i === 0} />
             ))}
           </ul>
         </>
@@ -75,7 +74,7 @@ export function TodayList({ tasks, orderOf }: Props) {
           {() => (
             <ul className="divide-y divide-line">
               {rest.map((l) => (
-                <TodayLine key={l.key} line={l} short={false} />
+                <TodayLine key={l.key} line={l} next={false} />
               ))}
             </ul>
           )}
@@ -103,12 +102,12 @@ export function TodayList({ tasks, orderOf }: Props) {
   );
 }
 
-function TodayLine({ line, short }: { line: Line; short: boolean }) {
+function TodayLine({ line, next }: { line: Line; next: boolean }) {
   return line.kind === 'one' ? (
-    <Task task={line.task} short={short} />
+    <Task task={line.task} next={next} />
   ) : (
     <Suspense>
-      <Group group={line} />
+      <Group group={line} next={next} />
     </Suspense>
   );
 }

@@ -5,44 +5,43 @@ import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
 import { whereAndWhy } from '../../../lib/words';
 import { taskIcon } from '../../../ui/task-icons';
 import { Unfold } from '../../../ui/unfold';
-import { Answers } from './answers';
+import { Answers, Below, Beside, isShortChoice } from './answers';
+import { TaskRow } from './task-row';
 
 // the amount stands there at once; how it was computed comes when its script is there
 const LitresOpened = lazy(async () => ({ default: (await import('../../../ui/litres-opened')).LitresOpened }));
 
-/** One task with its amount, reason, steps and answers. */
-export function Task({ task, short }: { task: TaskDto; short: boolean }) {
+/** One task: a line with its amount and one touch; opened, its reason, steps and answers. */
+export function Task({ task, next }: { task: TaskDto; next: boolean }) {
   const garden = useGarden();
   const may = useMay();
   const format = useFormat();
-  const Icon = taskIcon(task.source);
-  const dose = task.amount ?? doseInWords(task.dose, format);
+  const amount = task.amount ?? doseInWords(task.dose, format);
   return (
-    <li className="py-2.5">
-      <div className="flex gap-3">
-        <Icon
-          aria-hidden
-          size={20}
-          className={`mt-0.5 shrink-0 ${task.dueOn < garden.today ? 'text-ripe' : 'text-leaf'}`}
-        />
-        <div className="min-w-0 flex-1">
-          <p className="font-semibold">
-            {task.title}
-            {dose && (
-              <span className="font-normal tabular-nums">
-                :{' '}
-                <Suspense fallback={dose}>
-                  <LitresOpened says={dose} of={task.made?.of} plants={task.made?.plants ?? 1} />
-                </Suspense>
-              </span>
+    <TaskRow
+      icon={taskIcon(task.source)}
+      late={task.dueOn < garden.today}
+      title={task.title}
+      amount={amount}
+      next={next}
+      beside={may('record') && <Beside task={task} />}
+      below={may('record') && isShortChoice(task) && <Below task={task} />}
+    >
+      {() => (
+        <>
+          <p className="text-sm text-soft">
+            {whereAndWhy(task)}{' '}
+            {task.made?.of && (
+              <Suspense>
+                <LitresOpened says="How the amount is made" of={task.made.of} plants={task.made.plants} />
+              </Suspense>
             )}
           </p>
-          <p className="text-sm text-soft">{whereAndWhy(task)}</p>
-          <Steps task={task} open={short} />
-          {may('record') && <Answers task={task} />}
-        </div>
-      </div>
-    </li>
+          <Steps task={task} open={false} />
+          {may('record') && <Answers task={task} next={next} />}
+        </>
+      )}
+    </TaskRow>
   );
 }
 

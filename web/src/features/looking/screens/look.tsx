@@ -211,7 +211,7 @@ function Foot({ view: { plant }, look }: PartProps) {
       ? `Saved: ${seen} seen${absent > 0 ? `, ${absent} not there` : ''}`
       : `${at} of ${walk?.plants.length ?? 1}, from the soil up`;
   return (
-    <div className="fixed inset-x-0 bottom-0 z-10 border-t border-line bg-paper/95 px-4 py-2">
+    <div className="fixed inset-x-0 bottom-14 z-10 border-t sm:bottom-0 border-line bg-paper/95 px-4 py-2">
       <div className="mx-auto flex max-w-7xl items-center justify-between gap-3">
         <p role="status" className="min-w-0 truncate">
           {inspection.saving ? 'Saving …' : kept}
