@@ -1,6 +1,6 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { noSideways, ofPlace, ownGarden, signIn, savedIn } from './helpers.js';
+import { noSideways, ofPlace, ownGarden, signIn, savedIn, unfold } from './helpers.js';
 
 /** Somebody new, whose touches and typed fields are counted. */
 function counted(page: Page) {
@@ -113,6 +113,7 @@ test('a garden needs a location, by town or by coordinates', async ({ page }) =>
   await page.getByRole('button', { name: 'Create garden' }).click();
   await expect(page.getByText('Add your first bed or pot')).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
+  await unfold(page, 'The garden');
   await expect(page.getByRole('button', { name: 'Usual last frost: no frost here' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Usual last frost: no frost here' }).first().click();
   await page

@@ -43,8 +43,8 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
   await expect(said).toContainText('3 cells, 6 seeds');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: '2 Track Red, Long bed' })).toBeVisible();
-  await page.getByText('All dates as a list').click();
-  await expect(page.getByRole('row', { name: /Track Red Plant out/ })).toContainText('25 April to 16 May');
+  await unfold(page, /^Track Red/);
+  await expect(page.getByRole('button', { name: '25 April to 16 May' }).first()).toBeVisible();
 
   // Today asks for it, step by step
   const goTo = async (day: string) => {

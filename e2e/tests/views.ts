@@ -30,6 +30,7 @@ export async function views(page: Page): Promise<[string, string][]> {
     ['all drawings', `${garden}/handbook/signs`],
     ['case sheet', `${sick}/sheet`],
     ['walk', `${bed}/walk`],
+    ['where to look', `${garden}/look`],
     ['season', `${garden}/season`],
     ['next year', `${garden}/season?year=2027`],
     ['an earlier year', `${garden}/season?year=2024`],

@@ -28,7 +28,12 @@ const told = (o: Outcome): string =>
   ].join('\n');
 
 /** Share of plant-days too dry or too wet that a habit may come to; the forgetful gardener is only told about. */
-const MOST_HARM: Record<Habit['name'], number> = { careful: 0.06, plain: 0.08, forgetful: 1 };
+const MOST_HARM: Record<Habit['name'], number> = { careful: 0.04, plain: 0.08, forgetful: 1 };
+/** Share of the needed nitrogen that reaches a plant of the careful gardener; rain washes a pot more than it is judged. */
+const NITROGEN = { bed: [0.7, 1.4], pot: [0.5, 1.4] } as const;
+/** Share of days with the right stage, if the questions are answered; days between first ripe fruit and first picking. */
+const STAGE_RIGHT = 0.93;
+const MOST_LATE_DAYS = { answers: 10, silent: 15 } as const;
 /** In four weeks nobody picks, and the days of settling in weigh more. */
 const MOST_HARM_SHORT = 0.1;
 
@@ -51,7 +56,16 @@ test.each(asked)(
     expect(o.tasksMedian).toBeLessThan(6);
     expect(o.tasks95).toBeLessThan(12);
     if (habit.name === 'careful') expect(o.stuck).toEqual([]);
-    if (ALL && o.picking !== null) expect(Math.abs(o.picking)).toBeLessThanOrEqual(10);
+    if (!ALL) return;
+    expect(Math.abs(o.picking ?? 0)).toBeLessThanOrEqual(MOST_LATE_DAYS[habit.answers ? 'answers' : 'silent']);
+    if (habit.name !== 'careful') return;
+    expect(o.stage).toBeGreaterThanOrEqual(STAGE_RIGHT);
+    // the last of them stands in the pot
+    o.nitrogen.forEach((share, i) => {
+      const [least, most] = NITROGEN[i === o.nitrogen.length - 1 ? 'pot' : 'bed'];
+      expect(share).toBeGreaterThanOrEqual(least);
+      expect(share).toBeLessThanOrEqual(most);
+    });
   },
   PATIENCE_MS,
 );

@@ -1,38 +1,46 @@
 import fc from 'fast-check';
 import { DATE_WORDS, type Band } from '@candid-leaf/core/planning';
 import { STARTERS } from '@candid-leaf/core/products';
-import { addDays, formatterFor, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { addDays, daysBetween, formatterFor, METRIC_FORMAT } from '@candid-leaf/core/units';
 import { nextSeed } from '../src/features/practice/next-seed';
 import { causeLabel, plantInWords, showedInWords, worthInWords } from '../src/features/practice/words';
-import { laneOf } from '../src/features/season/lanes';
+import { labelSides, markOf } from '../src/features/season/lanes';
 import { cautionsOnce } from '../src/lib/cautions';
 import { townInWords } from '../src/features/settings/start/town-field';
 import { amountOf, labelInWords } from '../src/features/shed/product-words';
 import { benchInputOf } from '../src/features/water/bench/bench-input';
 
-test('season: no bar of a lane begins before the previous one ended, and lanes fill from the first', () => {
-  const what = fc.constantFrom(...(Object.keys(DATE_WORDS) as Band['what'][]));
+test('season: no label of the year’s chart runs into a mark, into another label, across today or beyond an end', () => {
+  const [from, to, today] = ['2026-01-01', '2026-12-31', '2026-07-18'] as const;
+  const kinds = (Object.keys(DATE_WORDS) as Band['what'][]).filter((what) => markOf({ what }) !== null);
   const bands = fc
-    .array(fc.tuple(what, fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 60 })), { maxLength: 15 })
+    .array(fc.tuple(fc.constantFrom(...kinds), fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 60 })), {
+      maxLength: 9,
+    })
     .map((list) =>
-      list
-        .sort(([, a], [, b]) => a - b)
-        .map(([w, from, days]) => ({
-          what: w,
-          from: addDays('2026-01-01', from),
-          to: addDays('2026-01-01', from + days),
-        })),
+      list.map(([what, at, days]) => ({ what, from: addDays(from, at), to: addDays(from, at + days) }) as Band),
     );
+  const day = (d: string) => daysBetween(from, d);
   fc.assert(
     fc.property(bands, (list) => {
-      const lanes = laneOf(list as unknown as Band[]);
-      list.forEach((band, i) => {
-        const before = list.filter((_, k) => k < i && lanes[k] === lanes[i]).at(-1);
-        if (before) expect(band.from > before.to).toBe(true);
-        expect(lanes[i]).toBeLessThanOrEqual(new Set(lanes.slice(0, i)).size);
+      const labels = labelSides(list, from, to, today).flatMap((side, i) => {
+        const { what, from: a, to: z } = list[i]!;
+        const long = 2 * DATE_WORDS[what].length;
+        return side === null
+          ? []
+          : [side === 'right' ? [day(z) + 5, day(z) + 5 + long] : [day(a) - 5 - long, day(a) - 5]];
+      }) as [number, number][];
+      const apart = ([a, z]: [number, number], [x, y]: [number, number]) => z <= x || a >= y;
+      labels.forEach((label, i) => {
+        expect(label[0] > 0 && label[1] < 365 && (label[1] < day(today) || label[0] > day(today))).toBe(true);
+        for (const other of labels.slice(i + 1)) expect(apart(label, other)).toBe(true);
+        for (const b of list) expect(apart(label, [day(b.from), day(b.to)])).toBe(true);
       });
     }),
   );
+  // a mark alone has its words beside it; near the end they flip to the left
+  const alone = (at: string) => labelSides([{ what: 'top', from: at, to: at } as Band], from, to, today);
+  expect([alone('2026-03-01'), alone('2026-12-20'), alone('2026-07-10')]).toEqual([['right'], ['left'], ['left']]);
 });
 
 describe('shed', () => {

@@ -58,3 +58,8 @@ test('in sunlight lines and the shapes of marks contrast too (3, WCAG 1.4.11)', 
   for (const shape of ['line', 'moist', 'rain', 'ripe', 'leaf', 'warm'])
     expect(contrast(c[shape]!, c.card!)).toBeGreaterThanOrEqual(3);
 });
+
+test.each(Object.entries(LOOKS))('wet soil is darker than dry soil in the %s theme, and told apart (3)', (_, [c]) => {
+  expect(luminance(c.wet!)).toBeLessThan(luminance(c.dry!));
+  expect(contrast(c.wet!, c.dry!)).toBeGreaterThanOrEqual(3);
+});

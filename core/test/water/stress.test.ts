@@ -78,7 +78,7 @@ describe('measurements of one day', () => {
     expect(checks('dry')!.fraction).toBeLessThan(checks('wet')!.fraction);
   });
   test('soon after a watering the top of a pot is damp whatever is below: it says little, and teaches nothing', () => {
-    const felt = (back: number, feel: string, place: object = { kind: 'container', volumeL: 20 }) =>
+    const felt = (back: number, feel: 'dry' | 'damp', place: object = { kind: 'container', volumeL: 20 }) =>
       measuredByDay(
         aCase({
           place,

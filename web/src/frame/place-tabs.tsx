@@ -7,7 +7,10 @@ export function PlaceTabs({ placeId }: { placeId: string }) {
   const link = useLink();
   const at = { placeId };
   return (
-    <nav aria-label="This bed or pot" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
+    <nav
+      aria-label="This bed or pot"
+      className="mb-4 flex gap-x-3 overflow-x-auto border-b border-line [scrollbar-width:none] sm:flex-wrap print:hidden"
+    >
       <NavLink to={link('placePlan', at)} className={tabLook}>
         Water
       </NavLink>

@@ -12,7 +12,7 @@ export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season
   const year = { year: asked };
   return (
     <div className="mb-4 flex flex-wrap items-center justify-between gap-x-6 border-b border-line print:hidden">
-      <nav aria-label="Seasons" className="flex flex-wrap gap-x-3">
+      <nav aria-label="Seasons" className="flex max-w-full gap-x-3 overflow-x-auto [scrollbar-width:none]">
         {season.seasons.map((s) => {
           const open = String(s.year) === asked;
           return (
@@ -27,7 +27,7 @@ export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season
           );
         })}
       </nav>
-      <nav aria-label="Of this season" className="flex gap-x-3">
+      <nav aria-label="Of this season" className="flex max-w-full gap-x-3 overflow-x-auto [scrollbar-width:none]">
         <Link
           to={link('season', {}, year)}
           aria-current={here === 'season' ? 'page' : undefined}

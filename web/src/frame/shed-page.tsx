@@ -22,7 +22,10 @@ export function ShedPage({ children }: { children: (view: GardenView) => ReactNo
 function Shelves() {
   const link = useLink();
   return (
-    <nav aria-label="Shelves" className="mb-4 flex flex-wrap gap-x-3 border-b border-line">
+    <nav
+      aria-label="Shelves"
+      className="mb-4 flex gap-x-3 overflow-x-auto border-b border-line [scrollbar-width:none] sm:flex-wrap print:hidden"
+    >
       <NavLink to={link('shed', {})} end className={tabLook}>
         Products<span className="max-sm:hidden">&nbsp;and doses</span>
       </NavLink>

@@ -7,7 +7,8 @@ export function Fold({ title, className, children }: { title: string; className?
   if (useWide()) return <div className={className}>{children}</div>;
   return (
     <Unfold className={className} look="card" title={title}>
-      {() => <div className="mt-2">{children}</div>}
+      {/* the line just opened is the heading of what it holds */}
+      {() => <div className="mt-2 [&>fieldset>legend]:sr-only [&>section>h2:first-child]:sr-only">{children}</div>}
     </Unfold>
   );
 }

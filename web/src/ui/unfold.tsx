@@ -10,6 +10,7 @@ const LOOKS = {
   card: 'min-h-12 w-full rounded-xl border border-line bg-card px-4 py-3 font-semibold',
   head: 'min-h-11 font-head text-xl font-semibold',
   task: 'min-h-12 w-full min-w-0 py-1.5',
+  lane: 'relative min-h-12 w-full flex-col items-stretch gap-0 py-1',
 };
 
 interface Props {
@@ -43,6 +44,7 @@ export function Unfold({ title, look, className, open: given = false, beside, ch
         className={clsx(
           'shrink-0 text-leaf transition-transform group-data-[state=open]:rotate-90 motion-reduce:transition-none',
           look === 'task' && 'order-last ml-auto',
+          look === 'lane' && 'absolute top-2 right-1',
         )}
       />
       {title}

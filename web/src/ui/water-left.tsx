@@ -13,7 +13,10 @@ export function SoilSlice({ fraction, mulched = false }: { fraction: number | nu
   return (
     <span aria-hidden className="relative block h-9 w-full overflow-hidden bg-dry">
       {fraction !== null && (
-        <span className="absolute inset-x-0 bottom-0 bg-moist" style={{ height: `${fraction * 100}%` }} />
+        <span
+          className="absolute inset-x-0 bottom-0 border-t-2 border-rain bg-wet"
+          style={{ height: `${fraction * 100}%` }}
+        />
       )}
       {mulched && <span className={`absolute inset-x-0 top-0 h-2 ${MULCH}`} />}
     </span>
@@ -40,7 +43,11 @@ export function Pot({
         <path d={d} />
       </clipPath>
       <path d={d} className="fill-dry" />
-      <rect x="0" width="100" y={52 - level} height="60" clipPath={`url(#pot-${id})`} className="fill-moist" />
+      <g clipPath={`url(#pot-${id})`}>
+        <rect x="0" width="100" y={52 - level} height="60" className="fill-wet" />
+        {/* the water's level, so that wet and dry are told apart in every light */}
+        {level > 0 && <rect x="0" width="100" y={52 - level} height="3" className="fill-rain" />}
+      </g>
       <path
         d={d}
         className={clsx('fill-none', material === 'fabric' ? 'stroke-cloth' : 'stroke-clay')}

@@ -20,7 +20,9 @@ import { buttonLook } from '../../../ui/button';
 import { Explained } from '../../../ui/explained';
 import { Panel } from '../../../ui/panel';
 import { Checks } from './checks';
-import { stepsFor, WHAT_TO_DO } from './steps';
+import { firstActOf, howInWords, precautionsOf, stepsFor, WHAT_TO_DO } from './steps';
+import { TakeOn } from './take-on';
+import { Precautions } from '../../../ui/precautions';
 import { Unfold } from '../../../ui/unfold';
 
 interface Props {
@@ -57,7 +59,7 @@ export function AnswerPanel({ view, reading }: Props) {
             {report.harmless && ' Nothing needs doing.'}
           </p>
           <Bar d={leader} />
-          <FirstAct view={view} disorder={leader.disorder} />
+          <FirstAct view={view} reading={reading} />
         </>
       )}
       <OneCheck view={view} leader={leader} clear={clear} reading={reading} />
@@ -65,24 +67,36 @@ export function AnswerPanel({ view, reading }: Props) {
   );
 }
 
-/** The gentlest remedy with amount and day; it leads to how it is done, where its precautions are. */
-function FirstAct({ view, disorder }: { view: PlantView; disorder: DisorderCode }) {
+/** The gentlest step, with what to do, amount, day and precautions, and the button that takes it on. */
+function FirstAct({ view, reading }: Props) {
   const format = useFormat();
   const { today } = useGarden();
-  const first = stepsFor(view, disorder).find((r) => r.step === 1);
-  if (!first || view.ended) return null;
+  const first = firstActOf(view);
+  if (!first) return null;
+  const steps = stepsFor(view, first.forDisorder);
   const dose = doseInWords(first.dose, format);
+  const when = first.when <= today ? 'today' : format.day(first.when);
   return (
-    <div className="mt-3 rounded-xl bg-leafwash px-3 py-2">
-      <p>
-        <span className="text-soft">{first.general ? 'In general: ' : 'First: '}</span>
-        <strong>{remedyRow(first.remedy).label}</strong>
-        {dose && <span className="tabular-nums">: {dose}</span>}
-        <span className="text-soft">, {first.when <= today ? 'today' : format.day(first.when)}</span>
+    <div className="mt-3 rounded-xl bg-leafwash p-3">
+      <p className="font-semibold">
+        {first.general && 'In general: '}
+        {remedyRow(first.remedy).label}
+        <span className="tabular-nums">{`${dose ? `: ${dose}` : ''}, ${when}`}</span>
       </p>
-      <a href={`#${WHAT_TO_DO}`} className="mt-1 inline-block text-sm font-semibold text-leaf underline">
-        {first.cautions.length > 0 ? 'How, and precautions' : 'How'}
-      </a>
+      <p className="mt-1">{howInWords(first)}</p>
+      {first.cautions.length > 0 && (
+        <Unfold className="text-sm" look="act" title="Precautions">
+          {() => <Precautions {...precautionsOf(steps)[0]!} text={(c) => c} />}
+        </Unfold>
+      )}
+      <div className="mt-2 flex flex-wrap items-center gap-x-3">
+        {!reading && <TakeOn view={view} disorder={first.forDisorder} />}
+        {steps.length > 1 && (
+          <a href={`#${WHAT_TO_DO}`} className={buttonLook('quiet')}>
+            {steps.length - 1} more {steps.length === 2 ? 'step' : 'steps'}
+          </a>
+        )}
+      </div>
     </div>
   );
 }

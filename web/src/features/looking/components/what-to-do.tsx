@@ -4,24 +4,18 @@ import {
   CLEAR_FROM,
   disorderRow,
   doseInWords,
-  DRIVERS,
   remedyRow,
   type Remedy,
   type Withheld,
 } from '@candid-leaf/core/diagnosis';
 import type { DisorderCode } from '@candid-leaf/core/records';
-import { CheckCheck } from 'lucide-react';
-import { v7 as uuid } from 'uuid';
 import { useFormat, useGarden } from '../../../lib/garden-context';
-import { Button } from '../../../ui/button';
 import { Counsel } from '../../../ui/counsel';
 import { Panel } from '../../../ui/panel';
-import { useWrite } from '../../../ui/use-write';
-import { stepsFor, WHAT_TO_DO } from './steps';
-import { startTreatment } from '../../../data/plants';
+import { firstActOf, howInWords, precautionsOf, stepsFor, WHAT_TO_DO } from './steps';
+import { TakeOn } from './take-on';
 import { Unfold } from '../../../ui/unfold';
 import { Precautions } from '../../../ui/precautions';
-import { cautionsOnce } from '../../../lib/cautions';
 
 /** What to do, gentlest first: each with amount, day, cautions and the sign of success. */
 export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean }) {
@@ -32,8 +26,15 @@ export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean 
   if (clear.length === 0) return null;
   return (
     <div id={WHAT_TO_DO} className="mb-4 scroll-mt-40">
-      {clear.map((d) => (
-        <ForOne key={d.disorder} view={view} disorder={d.disorder} alone={clear.length === 1} reading={reading} />
+      {clear.map(({ disorder }) => (
+        <ForOne
+          key={disorder}
+          view={view}
+          disorder={disorder}
+          alone={clear.length === 1}
+          begun={firstActOf(view)?.forDisorder === disorder}
+          reading={reading}
+        />
       ))}
       <p className="text-sm text-soft">
         Advice only. Always follow the product label and local rules; a licensed adviser knows more.
@@ -46,10 +47,12 @@ interface Props {
   view: PlantView;
   disorder: DisorderCode;
   alone: boolean;
+  /** its first step stands in the finding */
+  begun: boolean;
   reading: boolean;
 }
 
-function ForOne({ view, disorder, alone, reading }: Props) {
+function ForOne({ view, disorder, alone, begun, reading }: Props) {
   const format = useFormat();
   const { report, treatments } = view;
   const row = disorderRow(disorder);
@@ -58,13 +61,17 @@ function ForOne({ view, disorder, alone, reading }: Props) {
   const [first] = remedies;
   return (
     <Panel main label={`What to do: ${row.label}`} className="mb-4">
-      <h2 className="text-2xl">What to do{alone ? '' : ` about ${row.label.toLowerCase()}`}</h2>
+      <h2 className="text-2xl">
+        {begun ? 'The other steps' : 'What to do'}
+        {alone ? '' : ` about ${row.label.toLowerCase()}`}
+      </h2>
       {first ? (
         <>
           {remedies.some((r) => r.general) && (
             <p className="mt-1 text-soft">General advice: nothing in your records points to a cause.</p>
           )}
-          <Ladder remedies={remedies} helped={view.helped} />
+          <Ladder remedies={remedies} begun={begun} helped={view.helped} />
+          {begun && remedies.length === 1 && <p className="mt-1 text-soft">One step: it stands in the finding.</p>}
           <p className="mt-2">
             <strong>Sign of success:</strong> {first.successIs}. Look again on{' '}
             {format.day(open?.followUpOn ?? first.followUpOn)}.
@@ -75,17 +82,24 @@ function ForOne({ view, disorder, alone, reading }: Props) {
       )}
       <Counsel doNot={row.doNot} goodToKnow={row.goodToKnow ?? []} />
       <HeldBack withheld={report.withheld.filter((w) => w.forDisorder === disorder)} />
-      {!reading && first && <TakeOn view={view} disorder={disorder} openedOn={open?.openedOn ?? null} />}
+      {!reading && first && !begun && <TakeOn view={view} disorder={disorder} />}
     </Panel>
   );
 }
 
+interface LadderProps {
+  remedies: readonly Remedy[];
+  begun: boolean;
+  helped: PlantView['helped'];
+}
+
 /** Steps: now, only if that was not enough, and next season. */
-function Ladder({ remedies, helped }: { remedies: readonly Remedy[]; helped: PlantView['helped'] }) {
-  const precautions = cautionsOnce(remedies.map((r) => ({ label: remedyRow(r.remedy).label, cautions: r.cautions })));
+function Ladder({ remedies, begun, helped }: LadderProps) {
+  const precautions = precautionsOf(remedies);
   const steps = [...new Set(remedies.map((r) => r.step))].sort((a, b) => (a || Infinity) - (b || Infinity));
   return steps.map((step) => {
-    const own = remedies.filter((r) => r.step === step);
+    const own = remedies.filter((r, i) => r.step === step && !(begun && i === 0));
+    if (own.length === 0) return null;
     const title = step === 0 ? 'For next season' : step > 1 ? 'Only if that was not enough' : null;
     return (
       <div key={step}>
@@ -108,7 +122,7 @@ function Ladder({ remedies, helped }: { remedies: readonly Remedy[]; helped: Pla
 
 interface StepProps {
   remedy: Remedy;
-  precautions: ReturnType<typeof cautionsOnce<string>>[number];
+  precautions: ReturnType<typeof precautionsOf>[number];
   n: number;
   rate: Rate | undefined;
 }
@@ -129,10 +143,7 @@ function Step({ remedy: r, precautions, n, rate }: StepProps) {
           <strong>{text.label}</strong>
           {dose && <span className="tabular-nums">: {dose}</span>}
         </p>
-        <p className="text-soft">
-          {text.how}
-          {r.forDriver && ` This is for ${DRIVERS[r.forDriver]}.`}
-        </p>
+        <p className="text-soft">{howInWords(r)}</p>
         {rate && (
           <p className="text-sm text-leaf">
             Your own results: {rateInWords(rate)}
@@ -163,32 +174,5 @@ function HeldBack({ withheld }: { withheld: readonly Withheld[] }) {
         </ul>
       )}
     </Unfold>
-  );
-}
-
-function TakeOn({
-  view: { garden, plant },
-  disorder,
-  openedOn,
-}: Pick<Props, 'view' | 'disorder'> & { openedOn: string | null }) {
-  const format = useFormat();
-  const start = useWrite(startTreatment, garden.id);
-  if (openedOn)
-    return (
-      <p className="mt-3 flex items-center gap-2 font-semibold text-leaf">
-        <CheckCheck aria-hidden size={20} /> Started on {format.day(openedOn)}; the tasks are in Today.
-      </p>
-    );
-  return (
-    <Button
-      look="main"
-      className="mt-3 print:hidden"
-      disabled={start.isPending}
-      onClick={() =>
-        start.mutate({ plantId: plant.id, id: uuid(), disorder }, { said: 'Started. The tasks are now in Today.' })
-      }
-    >
-      I will do this
-    </Button>
   );
 }

@@ -6,6 +6,8 @@ import { FormSelect } from '../../../ui/select-field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MonthDayField } from '../../../ui/month-day-field';
+import { Fold } from '../../../ui/fold';
+import { Unfold } from '../../../ui/unfold';
 import { MeasuredField } from '../../../ui/measured-field';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../../data/gardens';
@@ -43,6 +45,10 @@ function FrostDay({
   );
 }
 
+/** "45.6° N, 8.9° E", or south and west. */
+const whereOf = ({ latitude, longitude }: GardenDto): string =>
+  `${Math.abs(latitude)}° ${latitude < 0 ? 'S' : 'N'}, ${Math.abs(longitude)}° ${longitude < 0 ? 'W' : 'E'}`;
+
 /** A garden's settings. */
 export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: GardenInput) => void }) {
   const save = useWrite(saveGarden, garden.id);
@@ -62,41 +68,59 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: 
   });
   return (
     <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
-      <FormCard title="The garden">
-        <TextField label="Name" className="sm:col-span-2" error={e.name?.message} {...register('name')} />
-        <MeasuredField
-          control={control}
-          name="latitude"
-          label="Latitude"
-          quantity="degrees"
-          hint="South is negative"
-          required
-        />
-        <MeasuredField
-          control={control}
-          name="longitude"
-          label="Longitude"
-          quantity="degrees"
-          hint="West is negative"
-          required
-        />
-        <MeasuredField control={control} name="elevationM" label="Elevation" quantity="elevationMetres" required />
-        <TextField label="Time zone" error={e.timeZone?.message} {...register('timeZone')} />
-        <FrostDay control={control} name="lastFrost" label="Usual last frost" garden={garden} />
-        <FrostDay control={control} name="firstFrost" label="Usual first frost" garden={garden} />
-        <FormSelect
-          control={control}
-          label="Growing season"
-          options={[
-            ['', 'the warm part of the year'],
-            ['mild-winter', 'the mild winter, on purpose'],
-          ]}
-          name="seasonMode"
-          {...emptyIsUnknown}
-        />
-      </FormCard>
-      <UnitsAndDates control={control} />
-      <OwnRules control={control} />
+      <Fold title="The garden">
+        <FormCard title="The garden">
+          <TextField label="Name" className="sm:col-span-2" error={e.name?.message} {...register('name')} />
+          <Unfold className="sm:col-span-2" look="act" title={`Where it lies: ${whereOf(garden)}`}>
+            {() => (
+              <div className="grid gap-4 sm:grid-cols-2">
+                <MeasuredField
+                  control={control}
+                  name="latitude"
+                  label="Latitude"
+                  quantity="degrees"
+                  hint="South is negative"
+                  required
+                />
+                <MeasuredField
+                  control={control}
+                  name="longitude"
+                  label="Longitude"
+                  quantity="degrees"
+                  hint="West is negative"
+                  required
+                />
+                <MeasuredField
+                  control={control}
+                  name="elevationM"
+                  label="Elevation"
+                  quantity="elevationMetres"
+                  required
+                />
+                <TextField label="Time zone" error={e.timeZone?.message} {...register('timeZone')} />
+              </div>
+            )}
+          </Unfold>
+          <FrostDay control={control} name="lastFrost" label="Usual last frost" garden={garden} />
+          <FrostDay control={control} name="firstFrost" label="Usual first frost" garden={garden} />
+          <FormSelect
+            control={control}
+            label="Growing season"
+            options={[
+              ['', 'the warm part of the year'],
+              ['mild-winter', 'the mild winter, on purpose'],
+            ]}
+            name="seasonMode"
+            {...emptyIsUnknown}
+          />
+        </FormCard>
+      </Fold>
+      <Fold title="Units and dates">
+        <UnitsAndDates control={control} />
+      </Fold>
+      <Fold title="Your growing rules">
+        <OwnRules control={control} />
+      </Fold>
       <RootFault errors={e} />
       <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
         Save

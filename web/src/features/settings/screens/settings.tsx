@@ -11,6 +11,7 @@ import { Panel } from '../../../ui/panel';
 import { SignOut } from '../../../frame/sign-out';
 import { useOutbox } from '../../../offline/use-outbox';
 import { useSay } from '../../../ui/toast';
+import { Fold } from '../../../ui/fold';
 import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../../frame/garden-page';
 import { gardensQuery } from '../../../data/gardens';
@@ -36,16 +37,28 @@ function Settings({ view: { garden, weather } }: { view: GardenView }) {
       <aside className="flex flex-col gap-4">
         {keep && garden.pinnedDate && <DemoDay garden={garden} />}
         <PeopleAndAccount />
-        {may('record') && <Weather garden={garden} state={weather} />}
+        {may('record') && (
+          <Fold title="Weather">
+            <Weather garden={garden} state={weather} />
+          </Fold>
+        )}
         {keep && (
           <>
-            <DaysAway key={`away ${garden.version}`} garden={garden} />
-            <HoseTimer garden={garden} />
-            <CalendarLink />
+            <Fold title="Days away">
+              <DaysAway key={`away ${garden.version}`} garden={garden} />
+            </Fold>
+            <Fold title="Hose timer">
+              <HoseTimer garden={garden} />
+            </Fold>
+            <Fold title="Calendar">
+              <CalendarLink />
+            </Fold>
           </>
         )}
         <FilesLink />
-        <DisplaySettings />
+        <Fold title="Display">
+          <DisplaySettings />
+        </Fold>
         <OtherGardens current={garden.id} />
       </aside>
     </div>

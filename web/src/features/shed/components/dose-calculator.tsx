@@ -17,7 +17,6 @@ import { Button } from '../../../ui/button';
 import { Choice } from '../../../ui/choice';
 import { SelectField } from '../../../ui/select-field';
 import { MeasuredInput } from '../../../ui/measured-input';
-import { Panel } from '../../../ui/panel';
 import { amountOf, labelInWords } from '../product-words';
 import { filledBy } from '../../../frame/acts/filled-by';
 import { RecordSheet } from '../../../frame/acts/record-sheet';
@@ -38,7 +37,7 @@ export function DoseCalculator({ product, view }: { product: Product; view: Gard
   const [way, setWay] = useState<'label' | 'nutrient'>(product.dose ? 'label' : 'nutrient');
   const hasNutrients = product.n + product.p2o5 + product.k2o > 0;
   return (
-    <Panel title={`${product.name}: how much?`} main>
+    <>
       <p className="text-sm text-soft tabular-nums">{labelInWords(product, useFormat())}</p>
       {product.dose && hasNutrients && (
         <Choice
@@ -72,7 +71,7 @@ export function DoseCalculator({ product, view }: { product: Product; view: Gard
           </ul>
         </div>
       )}
-    </Panel>
+    </>
   );
 }
 

@@ -1,7 +1,6 @@
 import { PRODUCT_KINDS, type Product } from '@candid-leaf/core/products';
 import type { GardenView } from '@candid-leaf/contract';
-import { Plus } from 'lucide-react';
-import { useRef } from 'react';
+import { CopyPlus, Pencil, Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
@@ -10,6 +9,8 @@ import { DoseCalculator } from '../components/dose-calculator';
 import { ShedPage } from '../../../frame/shed-page';
 import { KIND_OF_PRODUCT, labelInWords } from '../product-words';
 import { useProducts } from '../../../data/use-products';
+import { Sheet } from '../../../ui/sheet';
+import { useWide } from '../../../ui/use-wide';
 
 /** Feeds, amendments and sprays, and the dose for these plants and this can. */
 export function ShedScreen() {
@@ -20,12 +21,16 @@ function Products({ view }: { view: GardenView }) {
   const garden = useGarden();
   const link = useLink();
   const products = useProducts(garden.id);
-  const answer = useRef<HTMLDivElement>(null);
+  const wide = useWide();
   const [params, setParams] = useSearchParams();
-  const chosen = products.find((p) => p.id === params.get('product')) ?? products.find((p) => p.dose)!;
+  const asked = products.find((p) => p.id === params.get('product'));
+  // at the desk one is always open; on a phone the list comes first, and a dose in its sheet
+  const chosen = asked ?? (wide ? products.find((p) => p.dose) : undefined);
+  const dose = chosen && <DoseCalculator key={chosen.id} product={chosen} view={view} />;
+  const title = chosen && `${chosen.name}: how much?`;
   return (
     <div className="grid items-start gap-5 lg:grid-cols-[1fr_26rem]">
-      <div className="flex flex-col gap-4 max-lg:order-2">
+      <div className="flex flex-col gap-4">
         {PRODUCT_KINDS.map((kind) => (
           <Panel key={kind} title={KIND_OF_PRODUCT[kind]}>
             <ul className="mt-1 divide-y divide-line">
@@ -36,11 +41,7 @@ function Products({ view }: { view: GardenView }) {
                     key={p.id}
                     product={p}
                     chosen={p === chosen}
-                    onChoose={() => {
-                      setParams({ product: p.id }, { replace: true });
-                      // on a phone it is above the list
-                      answer.current?.scrollIntoView({ block: 'nearest' });
-                    }}
+                    onChoose={() => setParams({ product: p.id }, { replace: true, preventScrollReset: true })}
                   />
                 ))}
             </ul>
@@ -52,9 +53,21 @@ function Products({ view }: { view: GardenView }) {
           </Link>
         </div>
       </div>
-      <div ref={answer} className="scroll-mt-40 lg:sticky lg:top-40">
-        <DoseCalculator key={chosen.id} product={chosen} view={view} />
-      </div>
+      {wide ? (
+        <div className="sticky top-16">
+          <Panel title={title} main>
+            {dose}
+          </Panel>
+        </div>
+      ) : (
+        <Sheet
+          open={dose !== undefined}
+          onClose={() => setParams({}, { replace: true, preventScrollReset: true })}
+          title={title ?? ''}
+        >
+          {dose}
+        </Sheet>
+      )}
     </div>
   );
 }
@@ -78,7 +91,8 @@ function Row({ product, chosen, onChoose }: { product: Product; chosen: boolean;
           to={own ? link('product', { productId: product.id }) : link('newProduct', {}, { from: product.id })}
           aria-label={own ? `Edit ${product.name}` : `Copy the label of ${product.name}`}
         >
-          {own ? 'Edit' : 'Copy label'}
+          {own ? <Pencil aria-hidden size={18} /> : <CopyPlus aria-hidden size={18} />}
+          <span className="max-sm:hidden">{own ? 'Edit' : 'Copy label'}</span>
         </Link>
         <button
           type="button"

@@ -137,7 +137,7 @@ function PourLine({ x: { pour, day, litres }, named }: { x: PourOnDay; named: bo
       </div>
       <div>
         <div aria-hidden className="h-3 overflow-hidden rounded-full border border-soft/50 bg-dry">
-          <div className="h-full bg-moist" style={{ width: `${day.left * 100}%` }} />
+          <div className="h-full bg-wet" style={{ width: `${day.left * 100}%` }} />
         </div>
         <p className="text-sm text-soft tabular-nums">
           {percent(day.left)} left at night
