@@ -137,6 +137,36 @@ test('find a sign by words; it replaces the signs it rules out; the ribbon descr
 test.describe('by touch', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
+  test('the finding holds its first step; the others open from there, though they are folded', async ({ page }) => {
+    await signIn(page, DEMO);
+    await page.getByRole('link', { name: /^Junction Bell/ }).tap();
+    const finding = page.getByRole('region', { name: 'Finding' });
+    await expect(finding.getByText('Use the sound fruit, today')).toBeVisible();
+    await finding.getByRole('button', { name: 'Precautions' }).tap();
+    await expect(page.getByRole('heading', { name: 'The other steps' })).toBeHidden();
+    await finding.getByRole('link', { name: /^\d more steps?$/ }).tap();
+    await expect(page.getByRole('heading', { name: 'The other steps' })).toBeVisible();
+    await expect(page.getByText('Use the sound fruit', { exact: false })).toHaveCount(1);
+  });
+
+  test('Look leads to the bed that is due, and on a plant’s page to that plant', async ({ page }) => {
+    await signIn(page, DEMO);
+    const bar = page.getByRole('navigation', { name: 'Main' });
+    await bar.getByRole('link', { name: 'Look' }).tap();
+    await expect(page.getByRole('heading', { name: 'Look over', level: 1 })).toBeVisible();
+    await page.getByRole('link', { name: /^Start with / }).tap();
+    await expect(page).toHaveURL(/\/walk$/);
+    await bar.getByRole('link', { name: 'Garden' }).tap();
+    await page.getByRole('link', { name: /^Junction Bell/ }).tap();
+    await expect(page.getByRole('heading', { name: 'Junction Bell', level: 1 })).toBeVisible();
+    await bar.getByRole('link', { name: 'Look' }).tap();
+    await expect(page).toHaveURL(/\/plants\/[^/]+\/look$/);
+    await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Shed' }).tap();
+    await page.getByRole('button', { name: 'Dose of Liquid tomato feed' }).tap();
+    const sheet = page.getByRole('dialog', { name: 'Liquid tomato feed: how much?' });
+    await expect(sheet.getByRole('status', { name: 'The dose' })).toBeVisible();
+  });
+
   test('holding a day of the ribbon describes it, and the page does not scroll sideways', async ({ page }) => {
     await signIn(page, DEMO);
     const day = page.getByRole('list', { name: 'Days' }).getByRole('button').nth(2);

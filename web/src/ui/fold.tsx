@@ -1,12 +1,31 @@
+import clsx from 'clsx';
 import type { ReactNode } from 'react';
+import { useLocation } from 'react-router';
 import { Unfold } from './unfold';
 import { useWide } from './use-wide';
 
+interface Props {
+  title: string;
+  className?: string;
+  /** a link to it opens it */
+  id?: string;
+  children: ReactNode;
+}
+
 /** Content too long for a phone: open on a desk, folded on a phone. */
-export function Fold({ title, className, children }: { title: string; className?: string; children: ReactNode }) {
-  if (useWide()) return <div className={className}>{children}</div>;
+export function Fold({ title, className, id, children }: Props) {
+  const asked = useLocation().hash === `#${id}`;
+  const wide = useWide();
   return (
-    <Unfold className={className} look="card" title={title}>
+    <div id={id} className={clsx(className, 'scroll-mt-36')}>
+      {wide ? children : <Folded {...{ title, asked, children }} />}
+    </div>
+  );
+}
+
+function Folded({ title, asked, children }: Pick<Props, 'title' | 'children'> & { asked: boolean }) {
+  return (
+    <Unfold look="card" title={title} open={asked}>
       {/* the line just opened is the heading of what it holds */}
       {() => <div className="mt-2 [&>fieldset>legend]:sr-only [&>section>h2:first-child]:sr-only">{children}</div>}
     </Unfold>

@@ -30,6 +30,7 @@ import { FollowUp } from './follow-up';
 import { NextHere } from './next-here';
 import { TouchPlant } from '../../../signs/plant/touch-plant';
 import { Trends } from './trends';
+import { WHAT_TO_DO } from './steps';
 import { WhatToDo } from './what-to-do';
 
 /** Reasons without days to highlight. */
@@ -99,7 +100,7 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
   const target = { plantId: plant.id, placeId: null, name: plant.name };
   return (
     <div className="mt-4 flex flex-col gap-4">
-      <Fold title="What to do, step by step">
+      <Fold title="What to do, step by step" id={WHAT_TO_DO}>
         <WhatToDo view={view} reading={reading} />
       </Fold>
       <Fold title="What else it could be">

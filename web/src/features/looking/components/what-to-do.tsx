@@ -12,7 +12,7 @@ import type { DisorderCode } from '@candid-leaf/core/records';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Counsel } from '../../../ui/counsel';
 import { Panel } from '../../../ui/panel';
-import { firstActOf, howInWords, precautionsOf, stepsFor, WHAT_TO_DO } from './steps';
+import { firstActOf, howInWords, precautionsOf, stepsFor } from './steps';
 import { TakeOn } from './take-on';
 import { Unfold } from '../../../ui/unfold';
 import { Precautions } from '../../../ui/precautions';
@@ -25,7 +25,7 @@ export function WhatToDo({ view, reading }: { view: PlantView; reading: boolean 
     .filter((d) => [...remedies, ...withheld].some((r) => r.forDisorder === d.disorder));
   if (clear.length === 0) return null;
   return (
-    <div id={WHAT_TO_DO} className="mb-4 scroll-mt-40">
+    <div className="mb-4">
       {clear.map(({ disorder }) => (
         <ForOne
           key={disorder}
