@@ -71,7 +71,7 @@ try {
   await desk.page.getByRole('link', { name: 'What is it?' }).click();
   await desk.page.getByRole('heading', { name: /Blossom end rot/ }).waitFor();
   await desk.shoot('plant');
-  await desk.page.getByRole('heading', { name: 'What to do' }).scrollIntoViewIfNeeded();
+  await desk.page.getByRole('heading', { name: 'The other steps' }).scrollIntoViewIfNeeded();
   await desk.page.evaluate(() =>
     document.querySelector('[aria-label^="What to do"]')?.scrollIntoView({ block: 'center' }),
   );
