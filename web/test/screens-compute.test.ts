@@ -23,13 +23,13 @@ test('season: no label of the year’s chart runs into a mark, into another labe
   const day = (d: string) => daysBetween(from, d);
   fc.assert(
     fc.property(bands, (list) => {
-      const labels = labelSides(list, from, to, today).flatMap((side, i) => {
+      const labels = labelSides(list, from, to, today).flatMap((side, i): [number, number][] => {
         const { what, from: a, to: z } = list[i]!;
         const long = 2 * DATE_WORDS[what].length;
         return side === null
           ? []
           : [side === 'right' ? [day(z) + 5, day(z) + 5 + long] : [day(a) - 5 - long, day(a) - 5]];
-      }) as [number, number][];
+      });
       const apart = ([a, z]: [number, number], [x, y]: [number, number]) => z <= x || a >= y;
       labels.forEach((label, i) => {
         expect(label[0] > 0 && label[1] < 365 && (label[1] < day(today) || label[0] > day(today))).toBe(true);
