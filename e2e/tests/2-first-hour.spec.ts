@@ -114,6 +114,15 @@ test('a garden needs a location, by town or by coordinates', async ({ page }) =>
   await expect(page.getByText('Add your first bed or pot')).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
   await unfold(page, 'The garden');
+  // what was refused shows itself, even in groups that were closed again
+  await unfold(page, /^Where it lies/);
+  await page.getByLabel('Latitude (°)').fill('95');
+  await page.getByRole('button', { name: /^Where it lies/ }).click();
+  await page.getByRole('button', { name: 'The garden', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByLabel('Latitude (°)')).toBeVisible();
+  await expect(page.getByLabel('Latitude (°)')).toHaveAttribute('aria-invalid', 'true');
+  await page.getByLabel('Latitude (°)').fill('-41.3');
   await expect(page.getByRole('button', { name: 'Usual last frost: no frost here' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Usual last frost: no frost here' }).first().click();
   await page

@@ -2,7 +2,7 @@ import { degreeDays, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import { solarOf } from '../climate/radiation.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { CaseContext } from '../diagnosis/context.js';
-import { grownOn, SEASON_GROWTH } from '../nutrition/uptake.js';
+import { grownOn, SEASON_GROWTH, USUAL_SOLAR_MJ } from '../nutrition/uptake.js';
 import { isPotted } from '../records/place.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { coveredM2, heightOnDay, usualHeightM, WATER_CROPS } from '../water/crops.js';
@@ -11,7 +11,7 @@ import { lightShare, seasonClock } from '../water/season.js';
 /** Days whose mean stands for those without weather. */
 const NEAR_DAYS = 14;
 /** Light and warmth of a day about which nothing is known: a temperate summer day. */
-const USUAL = { solarMj: 20, degreeDays: 0.82 * USUAL_DEGREE_DAYS };
+const USUAL = { solarMj: USUAL_SOLAR_MJ, degreeDays: 0.82 * USUAL_DEGREE_DAYS };
 
 /**
  * Returns what a plant has grown by each day from planting on, as a share of a usual season: by the light that its leaves

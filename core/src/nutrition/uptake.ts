@@ -41,7 +41,7 @@ export interface GrowingDay {
 }
 
 /** Sun of a usual summer day, MJ/m² (FAO-56: 18 to 25 in temperate summers). */
-const USUAL_SOLAR_MJ = 20;
+export const USUAL_SOLAR_MJ = 20;
 
 /**
  * Returns how much a plant grows on a day: 1 for full cover in 20 MJ/m² and a warm day. One per cent more light gives

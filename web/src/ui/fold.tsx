@@ -9,12 +9,14 @@ interface Props {
   className?: string;
   /** a link to it opens it */
   id?: string;
+  /** something in it is wrong: it opens on a phone too */
+  open?: boolean;
   children: ReactNode;
 }
 
 /** Content too long for a phone: open on a desk, folded on a phone. */
-export function Fold({ title, className, id, children }: Props) {
-  const asked = useLocation().hash === `#${id}`;
+export function Fold({ title, className, id, open = false, children }: Props) {
+  const asked = useLocation().hash === `#${id}` || open;
   const wide = useWide();
   return (
     <div id={id} className={clsx(className, 'scroll-mt-36')}>

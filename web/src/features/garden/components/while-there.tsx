@@ -2,7 +2,7 @@ import type { GardenView } from '@candid-leaf/contract';
 import { asksNow } from '@candid-leaf/core/growth';
 import { GrowthQuestion } from '../../../frame/acts/growth-question';
 
-/** One question about the plant whose next milestone could best be passed as not; after its answer comes the next plant. */
+/** One question about the plant whose next milestone is least certain; after its answer comes the next plant. */
 export function WhileThere({ view: { places, garden } }: { view: GardenView }) {
   const even = (chance = 0): number => Math.abs(chance - 0.5);
   const asked = places

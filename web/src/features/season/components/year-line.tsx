@@ -115,7 +115,7 @@ function Marked({ band: b, side, at, today }: MarkedProps) {
   return (
     <>
       <span
-        className="absolute top-3 h-1 rounded-full bg-soft/50"
+        className="absolute top-3 h-1 rounded-full bg-soft/70"
         style={{ left: `${from}%`, width: `${Math.max(0.4, to - from)}%` }}
       />
       <svg

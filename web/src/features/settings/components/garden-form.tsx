@@ -1,4 +1,5 @@
 import { GardenInput, type GardenDto } from '@candid-leaf/contract';
+import { useState } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { Button } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
@@ -58,20 +59,33 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: 
     defaultValues: known,
   });
   const e = formState.errors;
-  const submit = handleSubmit(async (input) => {
-    try {
-      await save.send({ garden: input });
-      onKept(input);
-    } catch (error) {
-      applyFaults(error, setError);
-    }
-  });
+  // a field that was refused must not hide in a closed group
+  const [refused, setRefused] = useState(false);
+  const submit = handleSubmit(
+    async (input) => {
+      try {
+        await save.send({ garden: input });
+        onKept(input);
+      } catch (error) {
+        applyFaults(error, setError);
+        setRefused(true);
+      }
+    },
+    () => setRefused(true),
+  );
   return (
-    <form noValidate onSubmit={(ev) => void submit(ev)} className="flex flex-col gap-4">
-      <Fold title="The garden">
+    <form
+      noValidate
+      onSubmit={(ev) => {
+        setRefused(false);
+        void submit(ev);
+      }}
+      className="flex flex-col gap-4"
+    >
+      <Fold title="The garden" open={refused}>
         <FormCard title="The garden">
           <TextField label="Name" className="sm:col-span-2" error={e.name?.message} {...register('name')} />
-          <Unfold className="sm:col-span-2" look="act" title={`Where it lies: ${whereOf(garden)}`}>
+          <Unfold className="sm:col-span-2" look="act" open={refused} title={`Where it lies: ${whereOf(garden)}`}>
             {() => (
               <div className="grid gap-4 sm:grid-cols-2">
                 <MeasuredField
