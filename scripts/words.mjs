@@ -1,8 +1,14 @@
 // npm run words: prints every text that can reach a person, with its place, and fails on what docs/words.md rules out.
+// With --screens it counts the words on each screen instead.
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
 import { messagesOf } from './words/messages.mjs';
 import { faultsOf } from './words/rules.mjs';
+
+if (process.argv.includes('--screens')) {
+  const { screens } = await import('./words/screens.mjs');
+  process.exit((await screens()) > 0 ? 1 : 0);
+}
 
 const ROOT = join(import.meta.dirname, '..');
 const FOLDERS = ['core/src', 'contract/src', 'server/src', 'web/src', 'web/sw'];
