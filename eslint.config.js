@@ -92,7 +92,7 @@ export default ts.config(
     rules: { 'no-restricted-syntax': 'off' },
   },
   { files: ['**/*.mjs', '**/*.cjs', '*.js', 'scripts/**'], languageOptions: { globals: globals.node } },
-  { files: ['scripts/pictures.mjs'], languageOptions: { globals: { document: 'readonly' } } },
+  { files: ['scripts/pictures.mjs', 'scripts/words/screens.mjs'], languageOptions: { globals: globals.browser } },
   {
     files: ['web/src/**/*.{ts,tsx}'],
     languageOptions: { globals: globals.browser },

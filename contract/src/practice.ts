@@ -1,6 +1,6 @@
 import { type Calibration, MOST_SEED, PRACTICE_THEMES, type PracticeTheme } from '@candid-leaf/core/practice';
 import { DISORDER_CODES, type DisorderCode } from '@candid-leaf/core/records';
-import { IsBoolean, IsIn, IsInt, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, Max, Min } from 'class-validator';
 
 /**
  * An answer to a practice plant, and whether it was right. It is judged where it is drawn: the number identifies the
@@ -17,6 +17,11 @@ export class PracticeAnswerInput {
 
   @IsIn(DISORDER_CODES, { message: 'is not a problem in the handbook' })
   trouble: DisorderCode;
+
+  /** what the plant had; null from a page of before 0.20 */
+  @IsOptional()
+  @IsIn(DISORDER_CODES, { message: 'is not a problem in the handbook' })
+  was?: DisorderCode | null;
 
   /** certainty, percent */
   @IsInt()

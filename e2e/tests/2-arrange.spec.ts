@@ -1,6 +1,6 @@
 import type { GardenView } from '@candid-leaf/contract';
 import { expect, test, type Page } from '@playwright/test';
-import { ofPlace, ownGarden, pickDay, signIn, tomatoIn } from './helpers.js';
+import { ofPlace, ownGarden, pickDay, signIn, tomatoIn, unfold } from './helpers.js';
 
 const plantsOf = (page: Page, place: string) =>
   page.getByRole('list', { name: `Plants in ${place}` }).getByRole('link');
@@ -47,6 +47,7 @@ test('add several plants, copy a plant, copy a bed, then move them by drag and b
     };
     expect(await days()).toEqual(['2026-05-10', '2026-07-18']);
     await ofPlace(page, 'Long bed', 'Edit');
+    await unfold(page, 'All 4 plants at once');
     const all = page.getByRole('region', { name: 'All 4 plants at once' });
     await pickDay(all, 'Planted out', '2026-05-10');
     await all.getByRole('button', { name: 'Save for all 4' }).click();

@@ -23,7 +23,7 @@ test('a logged home remedy is saved and commented on once; claims can be searche
   await expect(told).toBeHidden();
 
   await page.getByRole('link', { name: 'Handbook' }).click();
-  await page.getByRole('link', { name: 'Garden claims, checked' }).click();
+  await page.getByRole('link', { name: 'Claims', exact: true }).click();
   await page.getByLabel('Search claims').fill('marigold');
   await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText(/Conboy et al. 2019/)).toBeVisible();

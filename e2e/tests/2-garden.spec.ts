@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn, unfold } from './helpers.js';
 
 test('from an empty garden: add a bed and plants, fix errors, reorder, record, archive', async ({ page }) => {
   const own = await ownGarden(page);
@@ -8,6 +8,7 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
   await expect(page.getByRole('heading', { name: 'Add your first bed or pot' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Add a bed or pot' }).click();
+  await page.getByRole('link', { name: 'Use the full form' }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Name must not be empty')).toBeVisible();
   await page.getByLabel('Name').fill('Long bed');
@@ -15,7 +16,19 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
   await expect(page.getByText('a bed needs its length and width')).toBeVisible();
   await page.getByLabel('Length (m)').fill('3');
   await page.getByLabel('Width (m)').fill('0.8');
-  await page.getByLabel('Flow for the whole bed or pot (L an hour)').fill('120');
+  await unfold(page, /^Water not told yet/);
+  const flow = page.getByLabel('Flow for the whole bed or pot (L an hour)');
+  await flow.fill('much');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(flow).toBeFocused();
+  // what is wrong does not hide
+  await page
+    .getByRole('button', { name: /^Water / })
+    .first()
+    .click();
+  await expect(flow).toBeVisible();
+  await flow.fill('120');
+  await expect(page.getByRole('button', { name: 'Water 120 L an hour' })).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Long bed' })).toBeVisible();
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn, unfold } from './helpers.js';
 
 const AMERICAN = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 
@@ -11,7 +11,9 @@ async function addPlace(
   choices: Record<string, string> = {},
 ): Promise<void> {
   await page.getByRole('link', { name: 'Add a bed or pot' }).click();
+  await page.getByRole('link', { name: 'Use the full form' }).click();
   await page.getByLabel('Name').fill(name);
+  await unfold(page, /^Water not told yet/);
   await choose(page, 'Type', kind);
   for (const [label, value] of Object.entries(choices)) await choose(page, label, value);
   for (const [label, value] of Object.entries(fields)) await page.getByLabel(label).fill(value);

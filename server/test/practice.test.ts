@@ -28,9 +28,9 @@ test('the first answer to a plant counts, even if sent twice or changed later; a
   const [kept, ...more] = (await mine(agent)).answers;
   expect(more).toEqual([]);
   expect(kept).toMatchObject(ANSWER);
-  await put(agent, { ...ANSWER, theme: 'spots', right: false }).expect(200);
+  await put(agent, { ...ANSWER, theme: 'spots', right: false, was: 'early-blight' }).expect(200);
   const both = await mine(agent);
-  expect(both.answers).toHaveLength(2);
+  expect(both.answers.map((a) => a.was).sort()).toEqual(['early-blight', null]);
   // (0.2² + 0.8²) / 2
   expect(both.calibration).toMatchObject({ of: 2, right: 1, brier: expect.closeTo(0.34, 10) });
 });
@@ -51,6 +51,7 @@ test('an invalid answer is refused at its field, and nothing is saved', async ()
     ['seed', 1.5],
     ['theme', 'roots'],
     ['trouble', 'gremlins'],
+    ['was', 'gremlins'],
     ['right', 'yes'],
   ] as const) {
     const { body } = await put(agent, { ...ANSWER, [field]: value }).expect(400);

@@ -12,7 +12,7 @@ import type { DisorderCode } from '../records/vocabulary/disorders.js';
 import { isCircumstance, type SignCode, signRow } from '../records/vocabulary/signs.js';
 import { type Formatter, METRIC_FORMAT } from '../units/formatter.js';
 import { madeUpPlant } from './made-up.js';
-import { fitsTheme, isSeed, PRACTICE_THEMES, type PracticeTheme, THEMES } from './themes.js';
+import { fitsTheme, isSeed, PRACTICE_THEMES, type PracticeTheme, THEMES, wantedBy } from './themes.js';
 import { drawSigns, drawTrouble } from './world.js';
 
 /** A made-up plant to diagnose: the same theme and seed give everyone the same one. */
@@ -40,21 +40,30 @@ const MOST_TRIES = 400;
  */
 export function drawPractice(theme: PracticeTheme, seed: number): Practice {
   if (!isSeed(seed)) throw new RangeError(`${seed} is not a number of a practice plant`);
+  const { problem, month } = theme === 'mixed' ? wantedBy(seed) : { problem: null, month: null };
   const random = seeded(seed * 31 + PRACTICE_THEMES.indexOf(theme) * 7_000_003 + 17);
-  for (let i = 0; i < MOST_TRIES; i++) {
-    const drawn = tryOnce(random, theme);
-    if (drawn) return { theme, seed, ...drawn };
-  }
+  // a problem that hardly ever shows enough is followed by any other: nobody waits before an empty page
+  for (const wanted of problem === null ? [null] : [problem, null])
+    for (let i = 0; i < MOST_TRIES; i++) {
+      const drawn = tryOnce(random, theme, wanted, month);
+      if (drawn) return { theme, seed, ...drawn };
+    }
   throw new RangeError(`no plant was found for ${theme} ${seed}`);
 }
 
-function tryOnce(random: Random, theme: PracticeTheme): Omit<Practice, 'theme' | 'seed'> | null {
-  const plant = madeUpPlant(random);
+function tryOnce(
+  random: Random,
+  theme: PracticeTheme,
+  problem: DisorderCode | null,
+  month: number | null,
+): Omit<Practice, 'theme' | 'seed'> | null {
+  const plant = madeUpPlant(random, month);
   const ctx = contextOf(plant);
   const among = candidates(ctx).filter((c) =>
     c.row.signs.some(([sign, chance]) => chance >= OFTEN && signRow(sign).kind === 'sign' && fitsTheme(theme, sign)),
   );
-  const trouble = drawTrouble(random, among);
+  const trouble = problem === null ? drawTrouble(random, among) : among.find((c) => c.row.code === problem);
+  if (!trouble) return null;
   const there = drawSigns(random, ctx, trouble);
   const open = openAtFirst(theme, trouble, there);
   if (open.length === 0) return null;

@@ -105,13 +105,28 @@ const stageAfter = (days: number): PlantFacts['stage'] =>
 
 const YEAR = 2026;
 
-/** Draws one, from planting out to the day of the question. */
-export function madeUpPlant(random: Random): PlantCase {
+/** Draws a garden, its planting day and the plant's age, days. */
+function drawDates(random: Random): { garden: GardenFacts; planted: Day; age: number } {
   const garden = pick(random, GARDENS);
+  const planted = addDays(`${YEAR}-${garden.lastFrost!}`, Math.floor(between(random, 12, 26)));
+  const age = Math.floor(chance(random, 0.2) ? between(random, 12, 30) : between(random, 36, 130));
+  return { garden, planted, age };
+}
+
+/** Most draws of dates until one falls into a month. */
+const MOST_DATES = 60;
+const monthOf = (day: Day): number => Number(day.slice(5, 7));
+
+/**
+ * Draws one, from planting out to the day of the question.
+ * @param month of the question, 1 to 12, where plants stand outside in it; else any
+ */
+export function madeUpPlant(random: Random, month: number | null = null): PlantCase {
+  let { garden, planted, age } = drawDates(random);
+  for (let i = 0; month !== null && monthOf(addDays(planted, age)) !== month && i < MOST_DATES; i++)
+    ({ garden, planted, age } = drawDates(random));
   const place = pick(random, PLACES)(random);
   const crop = pick(random, ['tomato', 'tomato', 'pepper'] as const);
-  const planted = addDays(`${YEAR}-${garden.lastFrost!}`, Math.floor(between(random, 12, 26)));
-  const age = Math.floor(chance(random, 0.2) ? between(random, 12, 30) : between(random, 36, 100));
   const asOf = addDays(planted, age);
   const weather = generateWeather(
     climateOfPlace(garden.latitude, garden.elevationM, [], garden.longitude),

@@ -4,9 +4,10 @@ import {
   calibrationOf,
   CHECK_MINUTES,
   choicesOf,
-  dailySeed,
   drawPractice,
   judge,
+  nextPractice,
+  type PracticeAnswered,
   MOST_SEED,
   type Practice,
   PRACTICE_THEMES,
@@ -25,7 +26,8 @@ import { truthOf } from '../../src/practice/truth.js';
 
 const drawn = fc
   .tuple(fc.constantFrom<PracticeTheme>(...PRACTICE_THEMES), fc.integer({ min: 0, max: MOST_SEED }))
-  .map(([theme, seed]) => drawPractice(theme, seed));
+  // the number of a mixed plant may ask for a month and a problem: these ask for a month
+  .map(([theme, seed]) => drawPractice(theme, theme === 'mixed' ? seed % 1300 : seed));
 const some = { numRuns: 16 };
 const ALL = CHECKS.filter((c) => c.answers.length > 0).map((c) => c.code);
 
@@ -41,11 +43,10 @@ describe('a practice plant', () => {
     expect(drawPractice('spots', 4711)).toEqual(one);
     expect(drawPractice('spots', 4712).plant.records.weather).not.toEqual(one.plant.records.weather);
     expect(drawPractice('fruit', 4711).plant.records.weather).not.toEqual(one.plant.records.weather);
-    expect(dailySeed('2026-07-02')).toBe(dailySeed('2026-07-01') + 1);
   });
 
   it('refuses a seed that is not a plant’s number', () => {
-    for (const seed of [-1, 0.5, MOST_SEED + 1, NaN]) expect(() => drawPractice('daily', seed)).toThrow(RangeError);
+    for (const seed of [-1, 0.5, MOST_SEED + 1, NaN]) expect(() => drawPractice('mixed', seed)).toThrow(RangeError);
   });
 
   it('is a case like any other: its signs fit each other, its crop and its records', () => {
@@ -144,8 +145,8 @@ describe('judging an answer', () => {
 
   it('if nothing is to be done now, "nothing" is right and any other answer is wrong', () => {
     let seed = 0;
-    let none = drawPractice('daily', seed);
-    while (truthOf(none).firstAct !== null) none = drawPractice('daily', ++seed);
+    let none = drawPractice('mixed', seed);
+    while (truthOf(none).firstAct !== null) none = drawPractice('mixed', ++seed);
     const guess = { trouble: none.trouble, surePct: 50, cause: null };
     expect(judge(none, [], { ...guess, act: null }).actRight).toBe(true);
     expect(judge(none, [], { ...guess, act: 'mulch' }).actRight).toBe(false);
@@ -193,5 +194,66 @@ describe('calibration', () => {
     expect(words(many(20, 50, 15))).toMatch(/more often than you think/);
     expect(words(many(20, 80, 16))).toMatch(/can rely on/);
     expect(words(many(9, 90, 0))).toMatch(/After 10 answers/);
+  });
+});
+
+describe('the next plant', () => {
+  const TODAY = '2026-07-14';
+  const one = (was: PracticeAnswered['was'], right: boolean, on: string, seed = 1): PracticeAnswered => ({
+    theme: 'spots',
+    seed,
+    was,
+    right,
+    on,
+  });
+  const again = (answers: PracticeAnswered[], day: string) => nextPractice(answers, day, 45).again;
+
+  it('is one of this garden’s month, half a year apart south of the equator', () => {
+    for (const latitude of [45, -33]) {
+      const { seed } = nextPractice([], latitude > 0 ? TODAY : '2026-01-14', latitude);
+      expect(drawPractice('mixed', seed).plant.asOf.slice(5, 7)).toBe('07');
+    }
+  });
+
+  it('asks a problem that was missed again: next day, then after growing gaps, until it is learned', () => {
+    const missed = [one('sunscald', false, '2026-07-01')];
+    expect([again(missed, '2026-07-01'), again(missed, '2026-07-02')]).toEqual([null, 'sunscald']);
+    const once = [...missed, one('sunscald', true, '2026-07-02')];
+    expect([again(once, '2026-07-05'), again(once, '2026-07-06')]).toEqual([null, 'sunscald']);
+    const learned = [...once, ...['07-06', '07-18', '08-17'].map((d) => one('sunscald', true, `2026-${d}`))];
+    expect(again(learned, '2027-07-01')).toBeNull();
+    expect(again([...learned, one('sunscald', false, '2027-07-01')], '2027-07-02')).toBe('sunscald');
+    // never missed, or from before it was kept what it was
+    expect(again([one('sunscald', true, '2026-07-01'), one(null, false, '2026-07-01')], TODAY)).toBeNull();
+  });
+
+  it('asks the one that waits longest first, each time on another plant that has it', () => {
+    const missed = [one('sunscald', false, '2026-07-02'), one('early-blight', false, '2026-07-01', 2)];
+    const first = nextPractice(missed, TODAY, 45);
+    expect(first.again).toBe('early-blight');
+    const drawn = drawPractice('mixed', first.seed);
+    expect(drawn.trouble).toBe('early-blight');
+    const after = nextPractice(
+      [...missed, { theme: 'mixed', seed: first.seed, was: 'early-blight', right: false, on: '2026-07-12' }],
+      '2026-07-20',
+      45,
+    );
+    expect(after.again).toBe('sunscald');
+    const later = nextPractice(
+      [...missed.slice(1), { theme: 'mixed', seed: first.seed, was: 'early-blight', right: false, on: TODAY }],
+      '2026-07-16',
+      45,
+    );
+    expect(later.again).toBe('early-blight');
+    expect(drawPractice('mixed', later.seed).plant.records).not.toEqual(drawn.plant.records);
+  });
+
+  it('goes on when all plants of a month are answered, and refuses a number that is none', () => {
+    const all = Array.from({ length: 100 }, (_, n) => ({
+      ...one(null, true, TODAY, 700 + n),
+      theme: 'mixed' as const,
+    }));
+    expect(nextPractice(all, TODAY, 45).seed).toBe(799);
+    for (const seed of [1300, 990_000]) expect(() => drawPractice('mixed', seed)).toThrow(RangeError);
   });
 });

@@ -44,6 +44,7 @@ import { PlainNames1700001400000 } from './migrations/1700001400000-plain-names.
 import { Growth1700001600000 } from './migrations/1700001600000-growth.js';
 import { EnteredOn1700001700000 } from './migrations/1700001700000-entered-on.js';
 import { ShownSince1700001800000 } from './migrations/1700001800000-shown-since.js';
+import { Practised1700001900000 } from './migrations/1700001900000-practised.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -103,6 +104,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     Growth1700001600000,
     EnteredOn1700001700000,
     ShownSince1700001800000,
+    Practised1700001900000,
   ],
   migrationsRun: false,
   synchronize: false,

@@ -17,6 +17,10 @@ export class PracticeAnswerEntity {
   @Column('varchar', { length: 40 })
   trouble: DisorderCode;
 
+  /** what the plant had; null for answers before 0.20 */
+  @Column('varchar', { length: 40, nullable: true })
+  was: DisorderCode | null;
+
   @Column('smallint')
   surePct: number;
 

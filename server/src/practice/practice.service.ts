@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { PracticeAnswerInput, PracticeDto } from '@candid-leaf/contract';
-import { calibrationOf } from '@candid-leaf/core/practice';
+import { calibrationOf, PRACTICE_THEMES } from '@candid-leaf/core/practice';
 import { LessThan, type DataSource } from 'typeorm';
 import { Clock } from '../shared/clock.js';
 import { PracticeAnswerEntity } from './practice-answer.entity.js';
@@ -25,11 +25,11 @@ export class PracticeService {
       order: { answeredAt: 'DESC', theme: 'ASC', seed: 'DESC' },
       take: MOST_SHOWN,
     });
-    const answers = rows.map(({ accountId: _a, answeredAt, ...answer }) => ({
-      ...answer,
-      answeredAt: answeredAt.toISOString(),
-    }));
-    return { answers, calibration: calibrationOf(answers) };
+    const answers = rows
+      // plants of an earlier series cannot be opened any more; how sure one was of them still counts
+      .filter((row) => PRACTICE_THEMES.includes(row.theme))
+      .map(({ accountId: _a, answeredAt, ...answer }) => ({ ...answer, answeredAt: answeredAt.toISOString() }));
+    return { answers, calibration: calibrationOf(rows) };
   }
 
   /** Stores the first answer to a plant: later ones were given after reading the solution. */
@@ -38,7 +38,7 @@ export class PracticeService {
       .createQueryBuilder()
       .insert()
       .into(PracticeAnswerEntity)
-      .values({ ...answer, accountId, answeredAt: this.clock.now() })
+      .values({ ...answer, was: answer.was ?? null, accountId, answeredAt: this.clock.now() })
       .orIgnore()
       .execute();
     await this.forgetOld(accountId);

@@ -1,16 +1,26 @@
 import { VERDICT_WORDS, type Claim } from '@candid-leaf/core/claims';
+import type { ReactNode } from 'react';
 
-/** The verdict on a claim (unless a heading above says it), why, and what works instead. */
-export function ClaimText({ claim, underVerdict = false }: { claim: Claim; underVerdict?: boolean }) {
+/** A claim with the verdict on it, why, and what works instead. */
+export function ClaimText({ claim }: { claim: Claim }) {
   return (
     <>
       <p className="font-semibold">“{claim.claim}”</p>
+      <ClaimReason claim={claim}>
+        <strong className={claim.verdict === 'harmful' ? 'text-ripe' : 'text-leaf'}>
+          {VERDICT_WORDS[claim.verdict]}.{' '}
+        </strong>
+      </ClaimReason>
+    </>
+  );
+}
+
+/** What stands under a claim; `children` come before the reason. */
+export function ClaimReason({ claim, children }: { claim: Claim; children?: ReactNode }) {
+  return (
+    <>
       <p className="mt-1">
-        {!underVerdict && (
-          <strong className={claim.verdict === 'harmful' ? 'text-ripe' : 'text-leaf'}>
-            {VERDICT_WORDS[claim.verdict]}.{' '}
-          </strong>
-        )}
+        {children}
         {claim.reason}
       </p>
       <p className="mt-1">

@@ -1,3 +1,4 @@
+import clsx from 'clsx';
 import { useEffect, useRef, type ComponentProps, type ReactNode } from 'react';
 import { useFormContext, type FieldPath, type FieldValues, get } from 'react-hook-form';
 import { Link } from 'react-router';
@@ -55,13 +56,15 @@ export function fieldsOf<T extends FieldValues>() {
 interface EndProps {
   /** where Cancel leads, or what it does */
   back: string | (() => void);
+  /** the form is long: Save stays in sight */
+  long?: boolean;
   /** deletes what is edited */
   onDelete?: (() => void) | undefined;
   children?: ReactNode;
 }
 
 /** The end of a form: what is wrong with it as a whole, Save, Cancel and Delete. */
-export function FormEnd({ back, onDelete, children }: EndProps) {
+export function FormEnd({ back, long = false, onDelete, children }: EndProps) {
   const { formState } = useFormContext();
   const end = useRef<HTMLDivElement>(null);
   const { submitCount, isSubmitting, isSubmitSuccessful } = formState;
@@ -71,7 +74,13 @@ export function FormEnd({ back, onDelete, children }: EndProps) {
   return (
     <>
       <RootFault errors={formState.errors} />
-      <div ref={end} className="flex flex-wrap gap-2">
+      <div
+        ref={end}
+        className={clsx(
+          'flex flex-wrap gap-2',
+          long && 'sticky bottom-14 z-10 -mx-1 border-t border-line bg-paper px-1 py-2 sm:bottom-0',
+        )}
+      >
         <Button type="submit" look="main" disabled={formState.isSubmitting}>
           Save
         </Button>

@@ -18,6 +18,8 @@ interface Props {
   look: keyof typeof LOOKS;
   className?: string | undefined;
   open?: boolean;
+  /** it cannot be closed now */
+  held?: boolean;
   /** stands beside the opening line and does not open it */
   beside?: ReactNode;
   /** drawn when first opened */
@@ -25,14 +27,15 @@ interface Props {
 }
 
 /** Content behind a touch, drawn only then, so long content costs nothing. Closed again, it keeps typed text. */
-export function Unfold({ title, look, className, open: given = false, beside, children }: Props) {
+export function Unfold({ title, look, className, open: given = false, held = false, beside, children }: Props) {
   const [before, setBefore] = useState(given);
-  const [open, setOpen] = useState(given);
+  const [asked, setOpen] = useState(given);
   const [drawn, setDrawn] = useState(given);
   if (before !== given) {
     setBefore(given);
     setOpen(given);
   }
+  const open = asked || held;
   if (open && !drawn) setDrawn(true);
   const trigger = (
     <Collapsible.Trigger

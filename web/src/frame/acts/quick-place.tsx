@@ -61,7 +61,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
     void goOn(link('garden', {}));
   };
   return (
-    <Panel title="Quick start: a bed or pots with plants">
+    <Panel main label="Quick start">
       <RadioGroup.Root
         aria-label="Type"
         className="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-4 lg:grid-cols-7"
@@ -112,9 +112,7 @@ export function QuickPlace({ view }: { view: GardenView }) {
           Create
         </Button>
       </div>
-      <p className="mt-2 text-sm text-soft">
-        Plants are numbered for you. You can add variety, soil and size on their pages later.
-      </p>
+      <p className="mt-2 text-sm text-soft">Variety, soil and size can follow later.</p>
       {quick.trouble && (
         <p role="alert" className="mt-2 text-ripe">
           {quick.trouble}

@@ -2,12 +2,16 @@ import { CLAIMS, VERDICT_WORDS, VERDICTS } from '@candid-leaf/core/claims';
 import { useState } from 'react';
 import { TextField } from '../../../ui/field';
 import { Panel } from '../../../ui/panel';
-import { GardenPage } from '../../../frame/garden-page';
-import { ClaimText } from '../../../ui/claim-text';
+import { Unfold } from '../../../ui/unfold';
+import { HandbookPage } from '../../../frame/handbook-page';
+import { ClaimReason } from '../../../ui/claim-text';
 
-/** Garden claims to look up, with the evidence. */
+/** So few are found that they stand open. */
+const FEW = 3;
+
+/** Garden claims to look up, each with the evidence behind it. */
 export function ClaimsScreen() {
-  return <GardenPage title={() => 'Garden claims, checked'}>{() => <Claims />}</GardenPage>;
+  return <HandbookPage>{() => <Claims />}</HandbookPage>;
 }
 
 function Claims() {
@@ -27,15 +31,21 @@ function Claims() {
         onChange={(e) => setAsked(e.target.value)}
       />
       {found.length === 0 && <p className="text-soft">We have nothing on that. Try another word.</p>}
-      <div className="flex flex-col gap-4">
+      <div className="grid items-start gap-4 lg:grid-cols-2">
         {VERDICTS.filter((v) => found.some((c) => c.verdict === v)).map((v) => (
           <Panel key={v} title={VERDICT_WORDS[v]}>
-            <ul className="mt-1 grid gap-x-8 divide-y divide-line sm:grid-cols-2 sm:divide-y-0">
+            <ul className="mt-1 grid items-start gap-x-8 ">
               {found
                 .filter((c) => c.verdict === v)
                 .map((c) => (
-                  <li key={c.code} className="py-3">
-                    <ClaimText claim={c} underVerdict />
+                  <li key={c.code}>
+                    <Unfold look="task" title={`“${c.claim}”`} open={found.length <= FEW}>
+                      {() => (
+                        <div className="pb-3">
+                          <ClaimReason claim={c} />
+                        </div>
+                      )}
+                    </Unfold>
                   </li>
                 ))}
             </ul>

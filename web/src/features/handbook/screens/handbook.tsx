@@ -1,14 +1,13 @@
 import { type DisorderRow, DISORDERS } from '@candid-leaf/core/diagnosis';
 import type { Crop } from '@candid-leaf/core/records';
-import { Lightbulb, Shapes, Scale } from 'lucide-react';
+import clsx from 'clsx';
 import { useDeferredValue, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
-import { buttonLook } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
 import { Choice } from '../../../ui/choice';
 import { SignPicture } from '../../../signs/sign-picture';
-import { GardenPage } from '../../../frame/garden-page';
+import { HandbookPage } from '../../../frame/handbook-page';
 import { ownDrawing } from '../../../signs/own-drawing';
 import { disordersFor } from '../search';
 
@@ -24,11 +23,10 @@ const GROUPS: readonly [DisorderRow['group'], string][] = [
 
 /** The handbook: every problem and harmless look, by picture or words. */
 export function HandbookScreen() {
-  return <GardenPage title={() => 'Handbook'}>{() => <Handbook />}</GardenPage>;
+  return <HandbookPage>{() => <Handbook />}</HandbookPage>;
 }
 
 function Handbook() {
-  const link = useLink();
   const [params, setParams] = useSearchParams();
   const words = params.get('words') ?? '';
   const crop = (params.get('crop') ?? 'both') as Crop | 'both';
@@ -70,19 +68,10 @@ function Handbook() {
           ]}
           onChange={(v) => set('crop', v === 'both' ? '' : v)}
         />
-        <Link className={buttonLook('plain')} to={link('practice', {})}>
-          <Lightbulb aria-hidden size={18} /> Practice
-        </Link>
-        <Link className={buttonLook('quiet')} to={link('signs', {})}>
-          <Shapes aria-hidden size={18} /> All drawings
-        </Link>
-        <Link className={buttonLook('quiet')} to={link('claims', {})}>
-          <Scale aria-hidden size={18} /> Garden claims, checked
-        </Link>
       </div>
       {found ? (
         found.length > 0 ? (
-          <Cards list={found} crop={crop} />
+          <Cards list={found} crop={crop} told />
         ) : (
           <p role="status" className="text-soft">
             No match. Try the part and the colour: “brown fruit”, “yellow leaf”.
@@ -103,27 +92,34 @@ function Handbook() {
   );
 }
 
-function Cards({ list, crop }: { list: readonly DisorderRow[]; crop: Crop | 'both' }) {
+/** Tiles of the drawing and the name; a search adds the line that tells them apart. */
+function Cards({ list, crop, told = false }: { list: readonly DisorderRow[]; crop: Crop | 'both'; told?: boolean }) {
   const link = useLink();
   return (
-    <ul className="grid gap-x-6 gap-y-1 sm:grid-cols-2 lg:grid-cols-3">
+    <ul
+      className={clsx(
+        'grid gap-2',
+        told ? 'sm:grid-cols-2 lg:grid-cols-3' : 'grid-cols-3 sm:grid-cols-4 md:grid-cols-6 lg:grid-cols-8',
+      )}
+    >
       {list.map((d) => (
         <li key={d.code}>
           <Link
             to={link('disorder', { disorder: d.code })}
-            className="-mx-2 flex h-full items-center gap-3 rounded-xl px-2 py-1.5 hover:bg-leafwash"
+            className={clsx(
+              'flex h-full items-center rounded-xl p-1.5 hover:bg-leafwash',
+              told ? 'gap-3' : 'flex-col gap-1 text-center',
+            )}
           >
             <SignPicture
               sign={ownDrawing(d)}
               crop={crop === 'pepper' ? 'pepper' : (d.crop ?? 'tomato')}
-              className="size-18 shrink-0"
+              className={clsx('max-w-full shrink-0', told ? 'size-18' : 'size-22')}
             />
             <span>
-              <span className="block font-semibold text-leaf">
-                {d.label}
-                {d.harmless && <span className="font-normal text-soft"> · harmless</span>}
-              </span>
-              <span className="block text-sm leading-5 text-soft">{d.line}</span>
+              <span className={clsx('block font-semibold text-leaf', !told && 'text-sm leading-4.5')}>{d.label}</span>
+              {told && <span className="block text-sm leading-5 text-soft">{d.line}</span>}
+              {d.harmless && <span className="block text-sm leading-4.5 text-soft">harmless</span>}
             </span>
           </Link>
         </li>

@@ -43,7 +43,7 @@ export function AllPlants({ plants: here }: Pick<PlaceOnView, 'plants'>) {
       },
     );
   return (
-    <Panel title={`All ${plants.length} plants at once`}>
+    <Panel label={`All ${plants.length} plants at once`} className="mt-2">
       <div className="mt-2 grid gap-4">
         <DayField
           label="Planted out"

@@ -4,6 +4,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
+import { Fold } from '../../../ui/fold';
+import { Unfold } from '../../../ui/unfold';
 import { Panel } from '../../../ui/panel';
 import { Sortable } from '../../../ui/sortable';
 import { Empty } from '../../../ui/states';
@@ -26,12 +28,20 @@ export function PlaceEdit() {
       {(v) => {
         const view = here(v);
         if (placeId && !view) return <Empty title="This bed or pot is no longer in the garden." />;
+        const quick = !view && !copied(v) && !params.has('full');
         return (
-          <div className={clsx('grid gap-5', view && 'lg:grid-cols-[1fr_24rem]')}>
-            <div className="flex flex-col gap-4">
-              {!view && !copied(v) && <QuickPlace view={v} />}
-              {!view && !copied(v) && <h2 className="text-xl">Or use the full form</h2>}
-              <PlaceForm place={view?.place ?? null} copied={view ? null : copied(v)} all={v} />
+          <div className={clsx('grid grid-cols-1 gap-5', view && 'lg:grid-cols-[1fr_24rem]')}>
+            <div className="flex min-w-0 flex-col gap-4">
+              {quick ? (
+                <>
+                  <QuickPlace view={v} />
+                  <Link className={`${buttonLook('quiet')} self-start`} to="?full=1">
+                    Use the full form
+                  </Link>
+                </>
+              ) : (
+                <PlaceForm place={view?.place ?? null} copied={view ? null : copied(v)} all={v} />
+              )}
             </div>
             {view && <Aside view={view} />}
           </div>
@@ -48,30 +58,38 @@ function Aside({ view: { place, plants } }: { view: GardenView['places'][number]
   const records = useQuery(placeRecordsQuery(garden.id, place.id)).data ?? [];
   return (
     <aside className="flex flex-col gap-4">
-      <Panel title="Plants, in walking order">
-        <div className="mt-2">
-          <Sortable
-            key={plants.map((p) => p.plant.id).join()}
-            items={plants.map((p) => ({ id: p.plant.id, label: p.plant.name }))}
-            onOrder={(ids) => order.mutate({ placeId: place.id, ids })}
-          />
-        </div>
-        <Link className={`${buttonLook('plain')} mt-3`} to={link('newPlant', { placeId: place.id })}>
-          Add a plant
-        </Link>
-      </Panel>
-      {plants.length > 1 && <AllPlants key={plants.map((p) => p.plant.version).join()} plants={plants} />}
-      <Panel title="Records for the whole bed or pot">
-        {records.length > 0 ? (
-          <RecordTable
-            ofPlace
-            records={records}
-            targetOf={() => ({ plantId: null, placeId: place.id, name: place.name })}
-          />
-        ) : (
-          <p className="mt-1 text-soft">No records yet.</p>
-        )}
-      </Panel>
+      <Fold title="Plants, in walking order">
+        <Panel title="Plants, in walking order">
+          <div className="mt-2">
+            <Sortable
+              key={plants.map((p) => p.plant.id).join()}
+              items={plants.map((p) => ({ id: p.plant.id, label: p.plant.name }))}
+              onOrder={(ids) => order.mutate({ placeId: place.id, ids })}
+            />
+          </div>
+          <Link className={`${buttonLook('plain')} mt-3`} to={link('newPlant', { placeId: place.id })}>
+            Add a plant
+          </Link>
+        </Panel>
+      </Fold>
+      {plants.length > 1 && (
+        <Unfold look="card" title={`All ${plants.length} plants at once`}>
+          {() => <AllPlants key={plants.map((p) => p.plant.version).join()} plants={plants} />}
+        </Unfold>
+      )}
+      <Unfold look="card" title="Records for the whole bed or pot">
+        {() =>
+          records.length > 0 ? (
+            <RecordTable
+              ofPlace
+              records={records}
+              targetOf={() => ({ plantId: null, placeId: place.id, name: place.name })}
+            />
+          ) : (
+            <p className="px-4 py-2 text-soft">No records yet.</p>
+          )
+        }
+      </Unfold>
     </aside>
   );
 }

@@ -19,17 +19,17 @@ interface Props {
 const OPEN = 'Choose one: guessing is fine.';
 const orNone = <C extends string>(chosen: string): C | null => (chosen === NONE ? null : (chosen as C));
 
-/** What it is, how certain, why, and what to do first. */
+/** What it is; then how certain, why, and what to do first. */
 export function AnswerForm({ choices, crop, onAnswer }: Props) {
   const [trouble, setTrouble] = useState('');
   const [surePct, setSurePct] = useState(50);
   const [cause, setCause] = useState('');
   const [act, setAct] = useState('');
   const [tried, setTried] = useState(false);
-  const open = (chosen: string) => (tried && !chosen ? OPEN : undefined);
+  const missing = (chosen: string) => (tried && !chosen ? OPEN : undefined);
   const answer = () => {
     setTried(true);
-    if (!trouble || !cause || !act) return;
+    if (!cause || !act) return;
     onAnswer({ trouble: trouble as Guess['trouble'], surePct, cause: orNone(cause), act: orNone(act) });
   };
   return (
@@ -38,7 +38,6 @@ export function AnswerForm({ choices, crop, onAnswer }: Props) {
         label="What is it?"
         value={trouble}
         onChange={setTrouble}
-        error={open(trouble)}
         className="sm:grid-cols-2"
         options={choices.troubles.map((value) => ({
           value,
@@ -46,40 +45,44 @@ export function AnswerForm({ choices, crop, onAnswer }: Props) {
           picture: <SignPicture sign={ownDrawing(disorderRow(value))} crop={crop} className="size-11 shrink-0" />,
         }))}
       />
-      <SliderField
-        label="How sure are you?"
-        value={surePct}
-        min={10}
-        max={100}
-        step={10}
-        says={`${surePct} in 100`}
-        onChange={setSurePct}
-      />
-      <PickOne
-        label="Why here, by the records?"
-        value={cause}
-        onChange={setCause}
-        error={open(cause)}
-        className="sm:grid-cols-2"
-        options={[
-          ...choices.causes.map((value) => ({ value, label: causeLabel(value) })),
-          { value: NONE, label: causeLabel(null) },
-        ]}
-      />
-      <PickOne
-        label="What would you do first?"
-        value={act}
-        onChange={setAct}
-        error={open(act)}
-        className="sm:grid-cols-2"
-        options={[
-          ...choices.acts.map((value) => ({ value, label: actLabel(value) })),
-          { value: NONE, label: actLabel(null) },
-        ]}
-      />
-      <Button look="main" className="self-start" onClick={answer}>
-        Submit answer
-      </Button>
+      {trouble && (
+        <>
+          <SliderField
+            label="How sure are you?"
+            value={surePct}
+            min={10}
+            max={100}
+            step={10}
+            says={`${surePct} in 100`}
+            onChange={setSurePct}
+          />
+          <PickOne
+            label="Why here, by the records?"
+            value={cause}
+            onChange={setCause}
+            error={missing(cause)}
+            className="sm:grid-cols-2"
+            options={[
+              ...choices.causes.map((value) => ({ value, label: causeLabel(value) })),
+              { value: NONE, label: causeLabel(null) },
+            ]}
+          />
+          <PickOne
+            label="What would you do first?"
+            value={act}
+            onChange={setAct}
+            error={missing(act)}
+            className="sm:grid-cols-2"
+            options={[
+              ...choices.acts.map((value) => ({ value, label: actLabel(value) })),
+              { value: NONE, label: actLabel(null) },
+            ]}
+          />
+          <Button look="main" className="self-start" onClick={answer}>
+            Submit answer
+          </Button>
+        </>
+      )}
     </Panel>
   );
 }

@@ -1,28 +1,25 @@
 import { disorderRow, whyHere } from '@candid-leaf/core/diagnosis';
 import type { Guess, Judged } from '@candid-leaf/core/practice';
 import type { Crop } from '@candid-leaf/core/records';
-import { BookOpen, Check, Copy, X } from 'lucide-react';
+import { BookOpen, Check, X } from 'lucide-react';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { useLink } from '../../../lib/garden-context';
-import { Button, buttonLook } from '../../../ui/button';
+import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
-import { useSay } from '../../../ui/toast';
 import { actLabel, causeLabel, checkLabel, showedInWords, troubleLabel, worthInWords } from '../words';
 
 interface Props {
   judged: Judged;
   guess: Guess;
   crop: Crop;
-  /** links to the same plant and to the next one */
-  friendLink: string;
-  next: string | null;
+  /** link to the next plant */
+  next: string;
 }
 
 /** The solution: what it was, what the records and each check showed, and what misled. */
-export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
+export function Verdict({ judged, guess, crop, next }: Props) {
   const link = useLink();
-  const say = useSay();
   const { trouble } = judged;
   const row = disorderRow(trouble);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -83,18 +80,10 @@ export function Verdict({ judged, guess, crop, friendLink, next }: Props) {
           </p>
         </Lesson>
       )}
-      <div className="-ml-3 flex flex-wrap gap-1">
-        {next && (
-          <Link className={buttonLook('main')} to={next}>
-            Next plant
-          </Link>
-        )}
-        <Button
-          look="quiet"
-          onClick={() => void navigator.clipboard.writeText(friendLink).then(() => say('Link copied.'))}
-        >
-          <Copy aria-hidden size={17} /> Copy the link for a friend
-        </Button>
+      <div className="flex flex-wrap gap-1">
+        <Link className={buttonLook('main')} to={next}>
+          Next plant
+        </Link>
         <Link className={buttonLook('quiet')} to={link('disorder', { disorder: trouble }, { crop })}>
           <BookOpen aria-hidden size={18} /> In the handbook
         </Link>

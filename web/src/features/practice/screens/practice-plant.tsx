@@ -1,11 +1,19 @@
 import { type CheckCode, CHECKS } from '@candid-leaf/core/diagnosis';
-import { type Guess, isSeed, PRACTICE_THEMES, type PracticeTheme, THEMES } from '@candid-leaf/core/practice';
-import { type PlantCase, signRow } from '@candid-leaf/core/records';
+import {
+  type Guess,
+  isSeed,
+  nextPractice,
+  PRACTICE_THEMES,
+  type PracticeTheme,
+  THEMES,
+} from '@candid-leaf/core/practice';
+import { type Part, type PlantCase, type SignCode, signRow } from '@candid-leaf/core/records';
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { GardenContext, useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { wordOf } from '../../../lib/words';
+import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { SignPicture } from '../../../signs/sign-picture';
 import { Panel } from '../../../ui/panel';
 import { Failed, Waiting } from '../../../ui/states';
@@ -17,7 +25,7 @@ import { PlantCharts } from '../../../frame/charts/plant-charts';
 import { AnswerForm } from '../components/answer-form';
 import { CloserLook } from '../components/closer-look';
 import { Verdict } from '../components/verdict';
-import { nextSeed } from '../next-seed';
+import { asAnswered, nextSeed } from '../next-seed';
 import { practiceCaseQuery, practiceQuery, useKeepAnswer } from '../../../data/practice';
 import { plantInWords } from '../words';
 
@@ -61,10 +69,10 @@ function Plant({ theme, seed }: Of) {
     setGuess(given);
     const { judged } = await client.fetchQuery(practiceCaseQuery({ ...asked, guess: given }));
     if (!judged) return;
-    const { right, causeRight, actRight, minutes } = judged;
+    const { trouble: was, right, causeRight, actRight, minutes } = judged;
     const { trouble, surePct } = given;
     keep.mutate(
-      { theme, seed, trouble, surePct, right, causeRight, actRight, minutes },
+      { theme, seed, trouble, was, surePct, right, causeRight, actRight, minutes },
       { onError: () => say('Offline: this answer could not be saved to your account.', { bad: true }) },
     );
   };
@@ -91,6 +99,9 @@ interface DrawnProps {
   onAnswer: (guess: Guess) => void;
 }
 
+/** Part of the plant that a sign stands on; a circumstance has none. */
+const partOf = (sign: SignCode): Part[] => (signRow(sign).kind === 'sign' ? [signRow(sign).parts[0]!] : []);
+
 /** Two columns on a desk, one on a phone with records before checks. */
 const COLUMN = 'contents lg:flex lg:min-w-0 lg:flex-col lg:gap-4';
 
@@ -101,20 +112,22 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
   const { plantCase, report, judged, choices, first } = shown;
   const { crop } = plantCase.plant;
   const view = viewOfCase(plantCase, report, reader);
-  const own = (data?.answers ?? []).filter((a) => a.theme === theme);
-  const after = theme === 'daily' ? null : nextSeed(own, seed);
+  const answers = data?.answers ?? [];
+  const own = answers.filter((a) => a.theme === theme);
+  const after =
+    theme === 'mixed' ? nextPractice(asAnswered(answers), reader.today, reader.latitude).seed : nextSeed(own, seed);
   const lit = new Set(judged ? judged.truth.drivers.flatMap((d) => d.because.map((b) => b.date)) : []);
-  const here = link('practicePlant', { theme, seed: String(seed) });
   return (
     <GardenContext.Provider value={view.garden}>
-      <About of={plantCase} seed={theme === 'daily' ? null : seed} again={!guess && own.some((a) => a.seed === seed)} />
+      <About of={plantCase} seed={theme === 'mixed' ? null : seed} again={!guess && own.some((a) => a.seed === seed)} />
       <div className="grid items-start gap-4 lg:grid-cols-[20rem_1fr]">
         <div className={COLUMN}>
           <Panel title="What you see" className="order-1">
-            <ul className="mt-1 flex flex-wrap gap-3">
+            <PlantDrawing plant={view.plant} ailing={first.flatMap(partOf)} bare className="mx-auto h-44" />
+            <ul className="mt-3 flex flex-wrap justify-center gap-2">
               {first.map((sign) => (
-                <li key={sign} className="w-30 text-center leading-snug">
-                  <SignPicture sign={sign} crop={crop} className="mx-auto size-24" />
+                <li key={sign} className="w-24 text-center text-sm leading-4.5">
+                  <SignPicture sign={sign} crop={crop} className="mx-auto size-20" />
                   {signRow(sign).label}
                 </li>
               ))}
@@ -134,8 +147,7 @@ function Drawn({ of: { theme, seed }, shown, guess, onCheck, onAnswer }: DrawnPr
                 judged={judged}
                 guess={guess}
                 crop={crop}
-                friendLink={new URL(here, location.href).href}
-                next={after === null ? null : link('practicePlant', { theme, seed: String(after) })}
+                next={link('practicePlant', { theme, seed: String(after) })}
               />
             ) : (
               <AnswerForm choices={choices} crop={crop} onAnswer={onAnswer} />

@@ -1,5 +1,5 @@
 import type { PracticeAnswerDto } from '@candid-leaf/contract';
-import { dailySeed, PRACTICE_THEMES, type PracticeTheme, THEMES } from '@candid-leaf/core/practice';
+import { nextPractice, type PracticeTheme, THEMES } from '@candid-leaf/core/practice';
 import { useQuery } from '@tanstack/react-query';
 import { Check, X } from 'lucide-react';
 import { Link } from 'react-router';
@@ -7,68 +7,83 @@ import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
 import { PageGuard } from '../../../frame/page-guard';
 import { Panel } from '../../../ui/panel';
-import { GardenPage } from '../../../frame/garden-page';
+import { HandbookPage } from '../../../frame/handbook-page';
 import { CalibrationPanel } from '../components/calibration-panel';
-import { nextSeed } from '../next-seed';
+import { asAnswered, nextSeed } from '../next-seed';
 import { practiceQuery } from '../../../data/practice';
 import { troubleLabel } from '../words';
 
 /** Practice with made-up plants. */
 export function PracticeScreen() {
-  return <GardenPage title={() => 'Practice'}>{() => <Practice />}</GardenPage>;
+  return <HandbookPage>{() => <Practice />}</HandbookPage>;
 }
 
 const MOST_LISTED = 12;
+/** Series for those who want to see one thing often. */
+const SERIES = ['wilting', 'spots', 'fruit'] as const satisfies readonly PracticeTheme[];
 
 function Practice() {
   const query = useQuery(practiceQuery);
   return (
-    <>
-      <p className="mb-4 max-w-prose text-soft">
-        Look at a made-up plant with its weather and records, and check what you like. Then say what it is, why, and
-        what you would do first. Nothing is added to your garden.
-      </p>
-      <PageGuard query={query} waiting="Loading practice plants">
-        {({ answers, calibration }) => (
-          <div className="grid items-start gap-4 lg:grid-cols-[1fr_22rem]">
-            <div className="grid gap-4 sm:grid-cols-2">
-              {PRACTICE_THEMES.map((theme) => (
-                <ThemeCard key={theme} theme={theme} answers={answers} />
-              ))}
-            </div>
-            <div className="flex flex-col gap-4">
-              <CalibrationPanel calibration={calibration} />
-              {answers.length > 0 && <Answered answers={answers} />}
-            </div>
+    <PageGuard query={query} waiting="Loading practice plants">
+      {({ answers, calibration }) => (
+        <div className="grid items-start gap-4 lg:grid-cols-[1fr_22rem]">
+          <div className="flex flex-col gap-4">
+            <Next answers={answers} />
+            <Panel title="One thing, again and again">
+              <ul className="mt-1">
+                {SERIES.map((theme) => (
+                  <Series key={theme} theme={theme} answers={answers.filter((a) => a.theme === theme)} />
+                ))}
+              </ul>
+            </Panel>
           </div>
-        )}
-      </PageGuard>
-    </>
+          <div className="flex flex-col gap-4">
+            <CalibrationPanel calibration={calibration} />
+            {answers.length > 0 && <Answered answers={answers} />}
+          </div>
+        </div>
+      )}
+    </PageGuard>
   );
 }
 
-function ThemeCard({ theme, answers }: { theme: PracticeTheme; answers: readonly PracticeAnswerDto[] }) {
+/** The plant to look at next: a problem that was missed, or what this month brings. */
+function Next({ answers }: { answers: readonly PracticeAnswerDto[] }) {
   const link = useLink();
-  const { today } = useGarden();
-  const { title, line } = THEMES[theme];
-  const own = answers.filter((a) => a.theme === theme);
-  const seed = theme === 'daily' ? dailySeed(today) : nextSeed(own);
-  const done = own.some((a) => a.seed === seed);
+  const { today, latitude } = useGarden();
+  const { seed, again } = nextPractice(asAnswered(answers), today, latitude);
   return (
-    <Panel title={title} className="flex flex-col">
-      <p className="grow text-soft">{line}</p>
-      {own.length > 0 && (
-        <p className="mt-1 text-sm tabular-nums">
-          {own.filter((a) => a.right).length} of {own.length} right
-        </p>
-      )}
-      <Link
-        className={`${buttonLook(theme === 'daily' && !done ? 'main' : 'plain')} mt-3 self-start`}
-        to={link('practicePlant', { theme, seed: String(seed) })}
-      >
-        {done ? 'Look at it again' : theme === 'daily' ? 'Guess today’s plant' : `Plant ${seed}`}
+    <Panel main label="Next plant">
+      <p className="max-w-prose">
+        {again
+          ? 'You missed one like this before. See whether you know it now.'
+          : 'A made-up plant of this month, with its weather and records. What ails it?'}
+      </p>
+      <Link className={`${buttonLook('main')} mt-3`} to={link('practicePlant', { theme: 'mixed', seed: String(seed) })}>
+        Look at the plant
       </Link>
     </Panel>
+  );
+}
+
+function Series({ theme, answers }: { theme: (typeof SERIES)[number]; answers: readonly PracticeAnswerDto[] }) {
+  const link = useLink();
+  const right = answers.filter((a) => a.right).length;
+  return (
+    <li>
+      <Link
+        className="-mx-2 flex min-h-12 items-center gap-2 rounded-lg px-2 hover:bg-leafwash"
+        to={link('practicePlant', { theme, seed: String(nextSeed(answers)) })}
+      >
+        <span className="grow font-semibold text-leaf">{THEMES[theme].title}</span>
+        {answers.length > 0 && (
+          <span className="text-sm text-soft tabular-nums">
+            {right} of {answers.length} right
+          </span>
+        )}
+      </Link>
+    </li>
   );
 }
 
