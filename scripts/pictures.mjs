@@ -125,7 +125,7 @@ try {
   await desk.page.getByText('From 2026').or(desk.page.getByText('Signal Round, Wall bed')).first().waitFor();
   await desk.shoot('season');
   await desk.page.getByRole('link', { name: '2025' }).click();
-  await desk.page.getByRole('link', { name: 'Harvest and closing' }).click();
+  await desk.page.getByRole('link', { name: 'Harvest', exact: true }).click();
   await desk.page.getByRole('img', { name: /^Harvest by week/ }).waitFor();
   await desk.shoot('report');
   await desk.page.getByRole('link', { name: 'Handbook', exact: true }).click();

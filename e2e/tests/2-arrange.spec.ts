@@ -74,6 +74,7 @@ test('add several plants, copy a plant, copy a bed, then move them by drag and b
     await ofPlace(page, 'Long bed', 'Copy');
     await expect(page.getByLabel('Name')).toHaveValue('Long bed 2');
     await expect(page.getByLabel('Soil')).toHaveText('Clay loam');
+    await unfold(page, /^Mulch and shade none/);
     await expect(page.getByLabel('Mulch (cm)')).toHaveValue('');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(plantsOf(page, 'Long bed 2')).toHaveText([/cordon 3/, /Bush 4/, /Bush 5/, /Bush 6/, /cordon 4/]);

@@ -119,8 +119,10 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
   // the year is closed: plants bagged, kit away, and what to change
   await goTo('2026-11-05');
   await page.getByRole('link', { name: 'Season' }).click();
-  await page.getByRole('link', { name: 'Harvest and closing' }).click();
+  await page.getByRole('link', { name: 'Harvest', exact: true }).click();
   await expect(page.getByText('0.7 kg recorded so far.')).toBeVisible();
+  await expect(page.getByText(/^No harvest yet: \d plants?\.$/)).toBeVisible();
+  await page.getByRole('link', { name: 'Close the year' }).click();
   await expect(page.getByRole('button', { name: 'Close 2026' })).toBeDisabled();
   await choose(page, 'Long bed: reason', 'It is diseased');
   await expect(page.getByText('Bag it with its roots and bin it', { exact: false })).toBeVisible();
@@ -136,7 +138,7 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
 
   // and next year’s plan begins with it
   await page.getByRole('link', { name: '2027' }).click();
-  await page.getByRole('link', { name: 'Year and plan' }).click();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
   const before = page.getByRole('region', { name: 'From 2026' });
   await expect(before).toContainText('To change: Water twice a week in August.');
   await page.getByRole('button', { name: 'Plan a planting' }).click();

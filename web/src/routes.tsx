@@ -164,8 +164,16 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./features/varieties/screens/varieties')).VarietiesScreen }),
           },
           {
-            path: ROUTES.report,
-            lazy: async () => ({ Component: (await import('./features/reports/screens/report')).ReportScreen }),
+            path: ROUTES.harvest,
+            lazy: async () => ({ Component: (await import('./features/reports/screens/harvest')).HarvestScreen }),
+          },
+          {
+            path: ROUTES.compare,
+            lazy: async () => ({ Component: (await import('./features/reports/screens/compare')).CompareScreen }),
+          },
+          {
+            path: ROUTES.closeYear,
+            lazy: async () => ({ Component: (await import('./features/reports/screens/close')).CloseScreen }),
           },
           { path: ROUTES.newVariety, lazy: varietyEdit },
           { path: ROUTES.variety, lazy: varietyEdit },

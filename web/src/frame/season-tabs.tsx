@@ -3,8 +3,16 @@ import { Link, useSearchParams } from 'react-router';
 import { useLink } from '../lib/garden-context';
 import { tabLook } from '../ui/tabs';
 
-/** Chooses the season and its side: year and plan, or harvest and closing. */
-export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season' | 'report' }) {
+/** The pages of a season. */
+const PAGES = [
+  ['season', 'Plan'],
+  ['harvest', 'Harvest'],
+  ['compare', 'Compare'],
+  ['closeYear', 'Close the year'],
+] as const;
+
+/** Chooses the season and its page. */
+export function SeasonTabs({ season, here }: { season: SeasonView; here: (typeof PAGES)[number][0] }) {
   const link = useLink();
   // the address has the requested season; the page may still show the previous one
   const [params] = useSearchParams();
@@ -28,20 +36,16 @@ export function SeasonTabs({ season, here }: { season: SeasonView; here: 'season
         })}
       </nav>
       <nav aria-label="Of this season" className="flex max-w-full gap-x-3 overflow-x-auto [scrollbar-width:none]">
-        <Link
-          to={link('season', {}, year)}
-          aria-current={here === 'season' ? 'page' : undefined}
-          className={tabLook({ isActive: here === 'season' })}
-        >
-          Year and plan
-        </Link>
-        <Link
-          to={link('report', {}, year)}
-          aria-current={here === 'report' ? 'page' : undefined}
-          className={tabLook({ isActive: here === 'report' })}
-        >
-          Harvest and closing
-        </Link>
+        {PAGES.map(([page, words]) => (
+          <Link
+            key={page}
+            to={link(page, {}, year)}
+            aria-current={here === page ? 'page' : undefined}
+            className={tabLook({ isActive: here === page })}
+          >
+            {words}
+          </Link>
+        ))}
       </nav>
     </div>
   );

@@ -16,7 +16,9 @@ export const ROUTES = {
   whileAway: '/gardens/:gardenId/away',
   lookOver: '/gardens/:gardenId/look',
   season: '/gardens/:gardenId/season',
-  report: '/gardens/:gardenId/season/report',
+  harvest: '/gardens/:gardenId/season/harvest',
+  compare: '/gardens/:gardenId/season/compare',
+  closeYear: '/gardens/:gardenId/season/close',
   shed: '/gardens/:gardenId/shed',
   stock: '/gardens/:gardenId/shed/stock',
   trials: '/gardens/:gardenId/shed/trials',
@@ -46,10 +48,11 @@ export const ROUTES = {
   plantSheet: '/gardens/:gardenId/plants/:plantId/sheet',
   look: '/gardens/:gardenId/plants/:plantId/look',
 } as const;
-/** Addresses before 0.14, which bookmarks still have, with those that replaced them. */
+/** Addresses before 0.20, which bookmarks still have, with those that replaced them. */
 export const OLD_PATHS: readonly (readonly [from: string, to: string])[] = [
   ['/gardens/:gardenId/shed/kinds/*', '/gardens/:gardenId/shed/varieties/*'],
   ['/gardens/:gardenId/neighbour', ROUTES.otherGarden],
+  ['/gardens/:gardenId/season/report', ROUTES.harvest],
 ];
 export type Route = keyof typeof ROUTES;
 

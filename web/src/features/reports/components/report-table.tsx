@@ -1,5 +1,6 @@
 import { Download } from 'lucide-react';
 import Papa from 'papaparse';
+import { useState } from 'react';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { Scroller } from '../../../ui/scroller';
@@ -19,11 +20,14 @@ interface Props {
   rows: readonly (readonly Cell[])[];
   /** shown if empty */
   none: string;
+  /** the numbers open at a touch; printed, they are there */
+  folded?: boolean;
   children?: React.ReactNode;
 }
 
 /** A table to read, print and download; numbers without units. */
-export function ReportTable({ title, file, columns, rows, none, children }: Props) {
+export function ReportTable({ title, file, columns, rows, none, folded = false, children }: Props) {
+  const [open, setOpen] = useState(!folded);
   const take = () => {
     const csv = Papa.unparse({ fields: [...columns], data: rows.map((r) => r.map(value)) }, { escapeFormulae: true });
     const address = URL.createObjectURL(new Blob([csv], { type: 'text/csv;charset=utf-8' }));
@@ -37,51 +41,58 @@ export function ReportTable({ title, file, columns, rows, none, children }: Prop
     <Panel title={title} className="break-inside-avoid">
       {children}
       {rows.length === 0 ? (
-        <p className="mt-1 text-soft">{none}</p>
+        none && <p className="mt-1 text-soft">{none}</p>
       ) : (
         <>
-          <Scroller label={`${title}, table`}>
-            <table className="w-full text-left text-sm">
-              <thead>
-                <tr className="text-soft">
-                  {columns.map((c, i) => (
-                    <th
-                      key={c}
-                      scope="col"
-                      className={`pb-1 pr-3 font-normal last:pr-0 ${i === 0 ? '' : side(rows[0]?.[i])}`}
-                    >
-                      {c}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {rows.map((r, i) => (
-                  <tr key={i} className="border-t border-line">
-                    {r.map((c, k) =>
-                      k === 0 ? (
-                        <th key={k} scope="row" className="py-1 pr-3 font-semibold">
-                          {shown(c)}
-                        </th>
-                      ) : (
-                        <td key={k} className={`py-1 pr-3 tabular-nums last:pr-0 ${side(c)}`}>
-                          {shown(c)}
-                        </td>
-                      ),
-                    )}
+          {!open && (
+            <Button look="quiet" className="mt-1 -ml-3 print:hidden" onClick={() => setOpen(true)}>
+              Show the numbers
+            </Button>
+          )}
+          <div className={open ? undefined : 'hidden print:block'}>
+            <Scroller label={`${title}, table`}>
+              <table className="w-full text-left text-sm">
+                <thead>
+                  <tr className="text-soft">
+                    {columns.map((c, i) => (
+                      <th
+                        key={c}
+                        scope="col"
+                        className={`pb-1 pr-3 font-normal last:pr-0 ${i === 0 ? '' : side(rows[0]?.[i])}`}
+                      >
+                        {c}
+                      </th>
+                    ))}
                   </tr>
-                ))}
-              </tbody>
-            </table>
-          </Scroller>
-          <Button
-            look="quiet"
-            className="mt-1 -ml-3 print:hidden"
-            onClick={take}
-            aria-label={`Download ${title} as CSV`}
-          >
-            <Download aria-hidden size={17} /> Download CSV
-          </Button>
+                </thead>
+                <tbody>
+                  {rows.map((r, i) => (
+                    <tr key={i} className="border-t border-line">
+                      {r.map((c, k) =>
+                        k === 0 ? (
+                          <th key={k} scope="row" className="py-1 pr-3 font-semibold">
+                            {shown(c)}
+                          </th>
+                        ) : (
+                          <td key={k} className={`py-1 pr-3 tabular-nums last:pr-0 ${side(c)}`}>
+                            {shown(c)}
+                          </td>
+                        ),
+                      )}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </Scroller>
+            <Button
+              look="quiet"
+              className="mt-1 -ml-3 print:hidden"
+              onClick={take}
+              aria-label={`Download ${title} as CSV`}
+            >
+              <Download aria-hidden size={17} /> Download CSV
+            </Button>
+          </div>
         </>
       )}
     </Panel>

@@ -3,17 +3,21 @@ import { readSoilTest } from '@candid-leaf/core/soil';
 import { Link } from 'react-router';
 import { useFormat, useLink } from '../../../lib/garden-context';
 import { ShedPage } from '../../../frame/shed-page';
+import { Drenches } from '../components/drenches';
 
 /** The soil of every bed: when tested, and what is low. */
 export function SoilsScreen() {
   return (
     <ShedPage>
       {(view) => (
-        <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-          {view.places.map((p) => (
-            <Place key={p.place.id} at={p} />
-          ))}
-        </ul>
+        <>
+          <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+            {view.places.map((p) => (
+              <Place key={p.place.id} at={p} />
+            ))}
+          </ul>
+          <Drenches />
+        </>
       )}
     </ShedPage>
   );

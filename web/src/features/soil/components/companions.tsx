@@ -24,13 +24,14 @@ export function Companions({ place }: { place: PlaceDto }) {
           {records.map((r) => {
             const row = companionRow(r.data.what);
             return (
-              <li key={r.id} className="py-1.5">
-                <p>
-                  {describeRecord('companion', r.data, f)}, {f.day(r.day)}
-                </p>
-                <p className="text-sm text-soft">
-                  {row.known} ({SURE_WORDS[row.sure]}; {row.source})
-                </p>
+              <li key={r.id}>
+                <Unfold look="task" title={`${describeRecord('companion', r.data, f)}, ${f.day(r.day)}`}>
+                  {() => (
+                    <p className="pb-2 text-sm text-soft">
+                      {row.known} ({SURE_WORDS[row.sure]}; {row.source})
+                    </p>
+                  )}
+                </Unfold>
               </li>
             );
           })}

@@ -19,6 +19,7 @@ import { SelectField } from '../../../ui/select-field';
 import { faultsIn } from '../../../ui/faults';
 import { MeasuredInput } from '../../../ui/measured-input';
 import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { savePlace } from '../../../data/places';
@@ -50,16 +51,23 @@ export function SoilTestPanel({ place, crop }: { place: PlaceDto; crop: Crop }) 
       {test ? (
         <>
           <p className="text-soft">
-            Soil test of {format.day(test.date)}, judged for {crop === 'pepper' ? 'peppers' : 'tomatoes'}.{' '}
+            Of {format.day(test.date)}, judged for {crop === 'pepper' ? 'peppers' : 'tomatoes'}.{' '}
             {short.length > 0
-              ? `Low: ${short.join(', ')}. Add only what is low. Nitrogen is the exception: it washes out, so a test says little about it.`
+              ? `Low: ${short.join(', ')}. Add only what is low, and nitrogen by need: it washes out.`
               : 'Nothing is low: add only compost.'}
           </p>
-          <ul className="mt-3 divide-y divide-line">
-            {rows.map((r) => (
-              <Row key={r.what} row={r} />
-            ))}
-          </ul>
+          <Rows rows={rows.filter((r) => r.level !== 'ok')} />
+          {rows.some((r) => r.level === 'ok') && (
+            <Unfold
+              look="act"
+              title={`Enough: ${rows
+                .filter((r) => r.level === 'ok')
+                .map((r) => named(r.what))
+                .join(', ')}`}
+            >
+              {() => <Rows rows={rows.filter((r) => r.level === 'ok')} />}
+            </Unfold>
+          )}
           {(place.soilTests?.length ?? 0) > 1 && (
             <p className="mt-2 text-sm text-soft">
               Earlier tests:{' '}
@@ -88,6 +96,14 @@ export function SoilTestPanel({ place, crop }: { place: PlaceDto; crop: Crop }) 
 }
 
 const named = (what: string): string => (what === 'pH' ? what : what.toLowerCase());
+
+const Rows = ({ rows }: { rows: readonly SoilRow[] }) => (
+  <ul className="mt-2 divide-y divide-line">
+    {rows.map((r) => (
+      <Row key={r.what} row={r} />
+    ))}
+  </ul>
+);
 
 function Row({ row }: { row: SoilRow }) {
   const [low, high] = row.band;

@@ -10,11 +10,11 @@ import { Navigate, useParams, Link } from 'react-router';
 import { useGarden, useFormat, useLink } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
 import { sentence } from '../../../lib/words';
+import { Unfold } from '../../../ui/unfold';
 import { Panel } from '../../../ui/panel';
 import { PlaceTabs } from '../../../frame/place-tabs';
 import { GardenPage } from '../../../frame/garden-page';
 import { Acidity } from '../components/acidity';
-import { Drenches } from '../components/drenches';
 import { Layers } from '../components/layers';
 import { PlotHistory } from '../components/plot-history';
 import { SoilTestPanel } from '../components/soil-test-panel';
@@ -49,13 +49,18 @@ function Soil({ at }: { at: PlaceOnView }) {
         <SoilTestPanel place={place} crop={crop} />
         <PlotHistory place={place} />
         <Companions place={place} />
-        <Drenches />
       </div>
       <div className="flex flex-col gap-4">
-        {!isPotted(place) && <Acidity place={place} crop={crop} />}
         <Mulch place={place} />
+        {!isPotted(place) && <Acidity place={place} crop={crop} />}
         <Fed place={place} />
-        <Layers place={place} plants={plants.length} />
+        <Unfold look="card" title={isPotted(place) ? 'Compost or mulch' : 'Compost, mulch, drainage test'}>
+          {() => (
+            <div className="mt-2 flex flex-col gap-4">
+              <Layers place={place} plants={plants.length} />
+            </div>
+          )}
+        </Unfold>
       </div>
     </div>
   );
@@ -71,7 +76,7 @@ function Fed({ place }: { place: PlaceDto }) {
       <p className="mt-1">
         {fed === null
           ? 'No feed is recorded here. That may only mean it was not written down.'
-          : `${f.nutrient(fed.nG)} of N, ${f.nutrient(fed.pG)} of P and ${f.nutrient(fed.kG)} of K for all plants together. See each plant’s page for what is available and what it needs.`}
+          : `${f.nutrient(fed.nG)} of N, ${f.nutrient(fed.pG)} of P and ${f.nutrient(fed.kG)} of K for all plants together.`}
       </p>
     </Panel>
   );

@@ -1,18 +1,22 @@
 import { DRENCHES, type Drench } from '@candid-leaf/core/soil';
 import { useFormat } from '../../../lib/garden-context';
-import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 
 /** Common recipes with their spread, weaker first. */
 export function Drenches() {
   return (
-    <Panel title="Drenches">
-      <ul className="mt-1 divide-y divide-line">
-        {DRENCHES.map((d) => (
-          <Row key={d.code} drench={d} />
-        ))}
-      </ul>
-      <p className="mt-1 text-sm text-soft">Source: {[...new Set(DRENCHES.map((d) => d.source))].join('; ')}.</p>
-    </Panel>
+    <Unfold look="card" className="mt-4" title="Recipes for drenches">
+      {() => (
+        <div className="px-4 py-2">
+          <ul className="divide-y divide-line">
+            {DRENCHES.map((d) => (
+              <Row key={d.code} drench={d} />
+            ))}
+          </ul>
+          <p className="mt-1 text-sm text-soft">Source: {[...new Set(DRENCHES.map((d) => d.source))].join('; ')}.</p>
+        </div>
+      )}
+    </Unfold>
   );
 }
 

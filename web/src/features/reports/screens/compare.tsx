@@ -1,0 +1,16 @@
+import { Compared, Remedies } from '../components/compared';
+import { fileOf, SeasonReport } from '../components/season-report';
+
+/** The season beside others: what was picked, the weather, and what helped. */
+export function CompareScreen() {
+  return (
+    <SeasonReport here="compare">
+      {(of) => (
+        <div className="flex flex-col gap-4">
+          <Compared rows={of.report.compared} file={fileOf(of, 'compared with other seasons')} />
+          <Remedies report={of.report} file={fileOf(of, 'remedies')} />
+        </div>
+      )}
+    </SeasonReport>
+  );
+}
