@@ -89,6 +89,7 @@ try {
   await desk.shoot('shed');
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
   await desk.plant('Quiet Siding');
+  for (const name of ['Pruning and training', 'Feeding']) await desk.page.getByRole('button', { name }).click();
   await desk.page.getByRole('img', { name: /^Nitrogen/ }).waitFor();
   await desk.page.evaluate(() => {
     const next = document.querySelector('[role="img"][aria-label^="Nitrogen"]').closest('section');
@@ -122,7 +123,7 @@ try {
   await desk.page.getByRole('link', { name: 'Garden', exact: true }).click();
   await desk.page.getByRole('link', { name: 'Season', exact: true }).click();
   await desk.page.getByRole('link', { name: '2027' }).click();
-  await desk.page.getByText('From 2026').or(desk.page.getByText('Signal Round, Wall bed')).first().waitFor();
+  await desk.page.getByText('Lessons from 2026').or(desk.page.getByText('Signal Round, Wall bed')).first().waitFor();
   await desk.shoot('season');
   await desk.page.getByRole('link', { name: '2025' }).click();
   await desk.page.getByRole('link', { name: 'Harvest', exact: true }).click();

@@ -62,7 +62,7 @@ for (const where of ['desk', 'phone'] as const)
       // a view that sends elsewhere was not looked at
       expect(page.url()).toContain(path);
       if (name === SICK && where === 'phone') {
-        await expect(page.getByRole('button', { name: 'All records' })).toBeVisible();
+        await expect(page.getByRole('button', { name: 'Records' })).toBeVisible();
         const high = await page.evaluate(() => document.documentElement.scrollHeight);
         expect(high).toBeLessThanOrEqual(PLANT_PX);
       }

@@ -1,6 +1,6 @@
 import { expect, test, type Locator } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
 
 test('a backlog of cuts: this week’s budget is drawn and ticked, the rest waits, forty at once are refused', async ({
   page,
@@ -23,6 +23,7 @@ test('a backlog of cuts: this week’s budget is drawn and ticked, the rest wait
   const today = page.getByRole('region', { name: 'Today' });
   await expect(today.getByText(/2 leaves that touch the soil, 2 suckers under the first truss/)).toBeVisible();
   await page.getByRole('link', { name: /^The plant/ }).click();
+  await unfold(page, 'Pruning and training');
   const panel = page.getByRole('region', { name: 'Pruning and training' });
   await expect(panel.getByRole('listitem')).toHaveCount(2);
   await expect(panel.getByText(/more over \d weeks?, at most four a week/)).toBeVisible();
@@ -74,8 +75,9 @@ test.describe('on a phone', () => {
       await page.getByRole('link', { name: 'Garden', exact: true }).click();
     };
     await tap(page.getByRole('link', { name: /^The plant/ }));
-    await tap(page.getByText('Water, pruning, feed and ties'));
+    await tap(page.getByRole('button', { name: 'Pruning and training' }));
     await tap(page.getByRole('button', { name: 'Root this sucker' }));
+    await page.getByRole('button', { name: 'Next here' }).tap();
     const next = page.getByRole('region', { name: 'Next here' });
     await expect(next.getByText('Look for roots and change the water: sucker of The plant')).toBeVisible();
     await later();

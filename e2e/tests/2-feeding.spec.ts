@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, watered, savedIn } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, watered, savedIn, unfold } from './helpers.js';
 
 const FEED = { product: 'Something', n: 4, p2o5: 3, k2o: 8, grams: 10, form: 'liquid' };
 
@@ -29,12 +29,14 @@ test('feeding: asks if nothing is recorded, waits in heat, shows the amount when
   await expect(page.getByText('may only mean it was not written down')).toBeVisible();
   await page.getByRole('button', { name: 'Not fed so far' }).click();
   const next = page.getByRole('region', { name: 'Next here' });
+  await unfold(next, /^Feed: Hall pot/);
   await expect(next.getByText(/13.mL \(2½ tsp\) in 3.L/)).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await today.getByRole('button', { name: /^Done: Feed: Hall pot/ }).click();
   await expect(today.getByText('Feed: Hall pot')).toBeHidden();
   await page.getByRole('link', { name: /^Cool one/ }).click();
   await expect(page.getByRole('button', { name: /Fed .* of Liquid tomato feed \(4-3-8\)/ })).toBeVisible();
+  await unfold(page, 'Feeding');
   await expect(page.getByRole('img', { name: /^Nitrogen: .* available so far/ })).toBeVisible();
   await expect
     .poll(async () => (await savedIn(page, 'feeding'))[0])

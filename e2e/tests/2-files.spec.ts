@@ -28,7 +28,7 @@ test('import a CSV: preview, choose units, dry run, import without the faulty ro
   await expect(panel.getByText('2 rows imported, 1 row with errors skipped.')).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
-  const records = page.getByRole('region', { name: 'All records' });
+  const records = page.getByRole('region', { name: 'Records' });
   await expect(records.locator('tbody').getByRole('row')).toHaveText([
     /Watered, 7.6.L per plant/,
     /Watered, 5.7.L per plant/,

@@ -52,6 +52,7 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     await expect(page.getByText(/^Long bed: [\d.]+ ?.*(L|gal)\.$/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo' }).click();
     await ofPlace(page, 'Long bed', 'Edit');
+    await unfold(page, 'Records for the whole bed or pot');
     await expect(page.getByText('No records yet.')).toBeVisible();
   });
 

@@ -52,9 +52,9 @@ test('invite a helper who may only record, make them a manager, and leave', asyn
   // what she wrote stands with her name
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
-  await expect(
-    page.getByRole('region', { name: 'All records' }).locator('tbody').getByRole('row').first(),
-  ).toContainText('Mia');
+  await expect(page.getByRole('region', { name: 'Records' }).locator('tbody').getByRole('row').first()).toContainText(
+    'Mia',
+  );
   // she is let keep it, and the first one can go
   await page.goto(`/gardens/${own.garden}/people`);
   await expect(page.getByText('You are the only manager.')).toBeVisible();
@@ -101,9 +101,9 @@ test('a watering list is opened and ticked without an account, until its link is
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
-  await expect(
-    page.getByRole('region', { name: 'All records' }).locator('tbody').getByRole('row').first(),
-  ).toContainText('Grandma');
+  await expect(page.getByRole('region', { name: 'Records' }).locator('tbody').getByRole('row').first()).toContainText(
+    'Grandma',
+  );
   await page.goto(`/gardens/${own.garden}/away`);
   await page.getByRole('button', { name: 'Remove the link of Grandma' }).click();
   await expect(page.getByText('The link no longer works.', { exact: true })).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import exifr from 'exifr';
-import { day, ownGarden, see, signIn, tomatoIn, watered } from './helpers.js';
+import { day, ownGarden, see, signIn, tomatoIn, watered, unfold } from './helpers.js';
 import { phonePhoto } from './phone-photo.js';
 
 interface Watched {
@@ -35,6 +35,7 @@ test('photos are upright, small and without location before upload; shown side b
   });
   await signIn(page, own.who);
   await page.getByRole('link', { name: /^Red one/ }).click();
+  await unfold(page, 'Photos');
   const photos = page.getByRole('region', { name: 'Photos' });
   await expect(photos.getByRole('img', { name: 'Red one on 28 June' })).toBeVisible();
   await expect(photos.getByRole('img', { name: 'Red one on 10 July' })).toBeVisible();

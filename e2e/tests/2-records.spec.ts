@@ -4,7 +4,9 @@ import { choose, DEMO, signIn } from './helpers.js';
 test('a plant’s records: pages, order, type, search, and an empty result', async ({ page }) => {
   await signIn(page, DEMO);
   await page.getByRole('link', { name: 'Junction Bell' }).first().click();
-  const panel = page.getByRole('region', { name: 'All records' });
+  const panel = page.getByRole('region', { name: 'Records' });
+  await expect(panel.getByRole('row')).toHaveCount(5);
+  await panel.getByRole('button', { name: /^All \d+ records$/ }).click();
   const rows = panel.getByRole('row');
   const days = async () =>
     (

@@ -139,7 +139,8 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
   // and next year’s plan begins with it
   await page.getByRole('link', { name: '2027' }).click();
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
-  const before = page.getByRole('region', { name: 'From 2026' });
+  await unfold(page, 'Lessons from 2026');
+  const before = page.getByRole('main');
   await expect(before).toContainText('To change: Water twice a week in August.');
   await page.getByRole('button', { name: 'Plan a planting' }).click();
   await choose(page, 'Variety', 'Track Red');
@@ -220,6 +221,7 @@ test('twenty minutes: the most useful tasks stay; the calendar link works until 
   await expect(page.getByText(/more would take longer/)).toBeVisible();
   expect(await count()).toBeLessThan(all);
   await page.getByRole('link', { name: 'Settings' }).click();
+  await unfold(page, 'Calendar');
   await page.getByRole('button', { name: 'Create link' }).click();
   const address = await page.getByLabel('The link, shown only once').inputValue();
   const read = await request.get(address);

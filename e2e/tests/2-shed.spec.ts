@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, ownGarden, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
+import { choose, ownGarden, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
 
 test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a nutrient to an amount', async ({
   page,
@@ -34,6 +34,7 @@ test('an own product: 120 % nitrogen is refused at its field; later the product 
   await tomatoIn(own, { name: 'Door pot', volumeL: 20 });
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Shed' }).click();
+  await unfold(page, 'Organic granules');
   await page.getByRole('link', { name: 'Copy the label of Organic granules' }).click();
   await expect(page.getByLabel('Allowed in organic growing')).toHaveText('yes');
   await page.getByLabel('Name').fill('Grey sack');

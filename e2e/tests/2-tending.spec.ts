@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
 
 test('tying a bed: support, string, one tick; truss counts show fruit set', async ({ page }) => {
   const own = await ownGarden(page);
@@ -21,6 +21,7 @@ test('tying a bed: support, string, one tick; truss counts show fruit set', asyn
   await today.getByRole('button', { name: /^Done: Tie: The plant/ }).click();
   await expect(today.getByText('Tie: The plant')).toBeHidden();
   await page.getByRole('link', { name: /^The plant/ }).click();
+  await unfold(page, 'Support and fruit set');
   const panel = page.getByRole('region', { name: 'Support and fruit set' });
   await expect(panel).toContainText(/a string from above, looped loosely at the base, 2\.3.m long; 5 ties/);
   await page.getByRole('button', { name: 'Record', exact: true }).click();
@@ -93,7 +94,7 @@ test('companion plants and weeds are recorded; weeds that carry disease may not 
   await expect(page.getByText(/are no use as mulch: they carry the same problems/)).toBeVisible();
   await page.keyboard.press('Escape');
   await write('Sweet alyssum', 'Planted');
+  await unfold(panel, /^Sweet alyssum planted, 18 July/);
   await expect(panel.getByText(/Its flowers feed hoverflies.*good evidence/).first()).toBeVisible();
-  await expect(panel.getByText(/^Sweet alyssum planted, 18 July/)).toBeVisible();
   await expect.poll(() => savedIn(page, 'companion')).toMatchObject([{ what: 'sweet-alyssum', did: 'planted' }]);
 });

@@ -103,11 +103,7 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
   await test.step('a finger corrects the plan: it was drier than the balance thought', async () => {
     await page.getByRole('region', { name: 'Drip bed' }).getByRole('link', { name: 'Drip bed', exact: true }).click();
     const week = page.getByRole('region', { name: 'The next seven days' });
-    const left = () =>
-      week
-        .getByText(/% left at night/)
-        .first()
-        .textContent();
+    const left = () => week.getByRole('button', { name: /^Today: .*% left at night$/ }).getAttribute('aria-label');
     const before = await left();
     await page
       .getByRole('group', { name: 'Soil of Drip bed at a finger’s depth' })
@@ -120,11 +116,12 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
   await test.step('the week’s plan in her units, kept to allowed days, sent to the timer', async () => {
     const week = page.getByRole('region', { name: 'The next seven days' });
     await expect(week.getByText(/US gal this week/)).toBeVisible();
-    await expect(week.locator('ol > li')).toHaveCount(7);
+    await expect(week.getByRole('button', { name: /% left at night$/ })).toHaveCount(7);
     await choose(page, 'Watering method', 'Evenly moist');
     await expect(week.getByText(/evenly moist/)).toBeVisible();
     await page.getByRole('button', { name: 'Thursday', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Thursday', exact: true })).toHaveAttribute('aria-pressed', 'false');
+    await week.getByRole('button', { name: /^Thursday / }).click();
     await expect(week.getByText('no water: not a watering day')).toBeVisible();
     await choose(page, 'Hose timer', 'outlet 3');
     const timer = page.getByRole('region', { name: 'Hose timer' });
@@ -133,6 +130,7 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
     await expect(timer.getByText(/no hose timer is set up for this garden/)).toBeVisible();
     const plan = page.url();
     await page.getByRole('link', { name: 'Settings' }).click();
+    await unfold(page, 'Hose timer');
     const settings = page.getByRole('region', { name: 'Hose timer' });
     await settings.getByLabel('Address').fill('http://192.0.2.7/boxes/hers');
     await settings.getByLabel('Secret').fill('her-own-secret');

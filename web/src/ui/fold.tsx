@@ -11,16 +11,18 @@ interface Props {
   id?: string;
   /** something in it is wrong: it opens on a phone too */
   open?: boolean;
+  /** folded on a desk too */
+  everywhere?: boolean;
   children: ReactNode;
 }
 
 /** Content too long for a phone: open on a desk, folded on a phone. */
-export function Fold({ title, className, id, open = false, children }: Props) {
+export function Fold({ title, className, id, open = false, everywhere = false, children }: Props) {
   const asked = useLocation().hash === `#${id}` || open;
   const wide = useWide();
   return (
     <div id={id} className={clsx(className, 'scroll-mt-36')}>
-      {wide ? children : <Folded {...{ title, asked, children }} />}
+      {wide && !everywhere ? children : <Folded {...{ title, asked, children }} />}
     </div>
   );
 }

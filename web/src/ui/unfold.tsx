@@ -3,12 +3,13 @@ import { ChevronRight } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 
-/** Styles of the opening line: an action, a note, a card, a panel head. */
+/** Styles of the opening line: an action, a note, a card, a panel head, a row of a list. */
 const LOOKS = {
   act: 'min-h-11 py-2 font-semibold text-leaf',
   quiet: 'min-h-11 py-2 text-soft',
   card: 'min-h-12 w-full rounded-xl border border-line bg-card px-4 py-3 font-semibold',
   head: 'min-h-11 font-head text-xl font-semibold',
+  line: 'min-h-12 min-w-0 flex-1 py-1.5 font-semibold',
   task: 'min-h-12 w-full min-w-0 py-1.5',
   lane: 'relative min-h-12 w-full flex-col items-stretch gap-0 py-1',
 };

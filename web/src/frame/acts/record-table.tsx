@@ -10,6 +10,7 @@ import {
   type SortingState,
   useReactTable,
 } from '@tanstack/react-table';
+import clsx from 'clsx';
 import { ArrowDown, ArrowUp, ChevronLeft, ChevronRight } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useFormat, useGarden } from '../../lib/garden-context';
@@ -29,6 +30,8 @@ interface Props {
   targetOf: ((r: RecordDto) => RecordTarget) | null;
   /** a bed's list: no need to say "whole bed" */
   ofPlace?: boolean;
+  /** the newest few, until all are asked for */
+  brief?: boolean;
 }
 
 interface Row {
@@ -41,6 +44,8 @@ interface Row {
 
 /** Rows per page; shorter lists have no filter. */
 const ON_A_PAGE = 12;
+/** Rows of a brief list. */
+const NEWEST = 4;
 const column = createColumnHelper<Row>();
 const COLUMNS = [
   column.accessor('day', { header: 'Date', sortingFn: 'basic', sortDescFirst: true }),
@@ -49,7 +54,7 @@ const COLUMNS = [
 ];
 
 /** Records, newest first: filter, search, sort, pages; touching one opens it for editing. */
-export function RecordTable({ records, targetOf, ofPlace }: Props) {
+export function RecordTable({ records, targetOf, ofPlace, brief = false }: Props) {
   const garden = useGarden();
   const remove = useDeleteWithUndo(garden.id);
   const rows = useRows(records);
@@ -58,6 +63,8 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
   const [words, setWords] = useState('');
   const [kind, setKind] = useState('');
   const [page, setPage] = useState(0);
+  const [all, setAll] = useState(!brief);
+  const short = !all && rows.length > NEWEST;
   const narrow = (change: () => void) => {
     change();
     setPage(0);
@@ -69,7 +76,7 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
       sorting,
       globalFilter: words,
       columnFilters: kind ? [{ id: 'kind', value: kind }] : [],
-      pagination: { pageIndex: page, pageSize: ON_A_PAGE },
+      pagination: { pageIndex: page, pageSize: short ? NEWEST : ON_A_PAGE },
     },
     globalFilterFn: (row, _column, asked: string) =>
       `${row.original.kind} ${row.original.words}`.toLowerCase().includes(asked.trim().toLowerCase()),
@@ -88,7 +95,7 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
   const kinds = [...new Set(rows.map((r) => r.kind))].sort();
   return (
     <div className="@container">
-      {rows.length > ON_A_PAGE && (
+      {!short && rows.length > ON_A_PAGE && (
         <div className="mb-2 grid max-w-xl grid-cols-2 gap-3 print:hidden">
           <SelectField
             label="Type"
@@ -100,7 +107,7 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
         </div>
       )}
       <table className="w-full table-fixed border-collapse">
-        <thead className="text-left text-sm text-soft">
+        <thead className={clsx('text-left text-sm text-soft', short && 'sr-only')}>
           <tr className="border-b border-line">
             <Heading column={table.getColumn('day')!} className="w-16 @md:w-24">
               Date
@@ -128,7 +135,12 @@ export function RecordTable({ records, targetOf, ofPlace }: Props) {
           No record of this type contains these words.
         </p>
       )}
-      {found > ON_A_PAGE && (
+      {short && (
+        <Button look="quiet" className="mt-1 -ml-3 print:hidden" onClick={() => setAll(true)}>
+          All {rows.length} records
+        </Button>
+      )}
+      {!short && found > ON_A_PAGE && (
         <nav aria-label="Pages of records" className="mt-2 flex items-center gap-2 print:hidden">
           <IconButton icon={ChevronLeft} label="Newer page" disabled={page === 0} onClick={() => setPage(page - 1)} />
           <span className="text-soft tabular-nums" aria-live="polite">

@@ -26,6 +26,7 @@ function Marks({
   mark: (d: ChartDay) => ReactNode;
 }) {
   const format = useFormat();
+  if (days.every((d) => records(d).length === 0)) return null;
   return (
     <ChartRow label={label} tall="h-9">
       <div

@@ -21,26 +21,32 @@ interface Props {
   photos?: boolean;
 }
 
+const LANES = ['feed', 'work', 'seen'] as const;
+const LANE_WORDS = { feed: 'feed', work: 'work', seen: 'look' } as const;
+
 /** A plant's records as parallel charts on one time axis. */
 export function PlantCharts({ view, lit, photos = false }: Props) {
   const days = chartDays(view);
   const turn = useTurns(2);
   const [params] = useSearchParams();
   const chosen = days.find((d) => d.day === params.get('day'));
+  // a row without marks is one line below
+  const empty = LANES.filter((lane) => days.every((d) => d.on[lane].length === 0)).map((lane) => LANE_WORDS[lane]);
   return (
     <Panel as="figure" label="The last four weeks and the week ahead" className="py-2 pr-2 pl-2 sm:pr-4">
       <div className="relative sm:ml-18">
-        <DaysBehind days={days} lit={lit} chosen={chosen} />
+        <DaysBehind days={days} lit={lit} chosen={chosen} past={view.ended !== null} />
         <TemperatureChart days={days} crop={view.plant.crop} />
         <WaterChart days={days} />
         <FeedChart days={days} />
         <WorkChart days={days} />
         <SeenChart days={days} />
         {photos && <PhotoChart days={days} plantId={view.plant.id} />}
-        <TimeAxis days={days} past={view.ended !== null} />
+        <TimeAxis days={days} />
       </div>
       <figcaption className="mt-1 text-sm text-soft sm:ml-18">
-        <Key days={days} />
+        <Key days={days} supported={lit.size > 0} />
+        {empty.length > 0 && <p>No {empty.join(' or ')} recorded in these weeks.</p>}
       </figcaption>
       {chosen && <ChosenDay d={chosen} />}
       {turn > 1 && <SpokenDays days={days} />}
@@ -53,10 +59,12 @@ function DaysBehind({
   days,
   lit,
   chosen,
+  past,
 }: {
   days: readonly ChartDay[];
   lit: ReadonlySet<Day>;
   chosen: ChartDay | undefined;
+  past: boolean;
 }) {
   const { today } = useGarden();
   const n = days.length;
@@ -77,25 +85,36 @@ function DaysBehind({
           <div key={d.day} data-lit className="absolute inset-y-0 bg-lit" style={at(d)} />
         ))}
       {chosen && <div className="absolute inset-y-0 border-x-2 border-leaf" style={at(chosen)} />}
-      {now && <div className="absolute inset-y-0 border-r-2 border-ink" style={at(now)} />}
+      {now && (
+        <div className="absolute inset-y-0 border-r-2 border-ink" style={at(now)}>
+          {!past && (
+            <span className="absolute -top-2 right-0 translate-x-1/2 bg-card px-1 text-xs leading-4 font-bold">
+              today
+            </span>
+          )}
+        </div>
+      )}
     </div>
   );
 }
 
-function TimeAxis({ days, past }: { days: readonly ChartDay[]; past: boolean }) {
+function TimeAxis({ days }: { days: readonly ChartDay[] }) {
   const { today } = useGarden();
   const format = useFormat();
   return (
     <div aria-hidden className="relative mt-1 h-5 text-xs text-soft tabular-nums">
       {days
-        .filter((d) => d.i % 7 === 6 || d.day === today)
+        .filter((d) => d.i % 7 === 6 && d.day !== today)
         .map((d) => (
           <span
             key={d.day}
-            className={clsx('absolute -translate-x-1/2 whitespace-nowrap', d.day === today && 'font-bold text-ink')}
-            style={{ left: `${((d.i + 0.5) / days.length) * 100}%` }}
+            className={clsx(
+              'absolute whitespace-nowrap',
+              d.i === days.length - 1 ? '-translate-x-full' : '-translate-x-1/2',
+            )}
+            style={{ left: `${((d.i + (d.i === days.length - 1 ? 1 : 0.5)) / days.length) * 100}%` }}
           >
-            {d.day === today && !past ? 'today' : format.dayShort(d.day)}
+            {format.dayShort(d.day)}
           </span>
         ))}
     </div>

@@ -3,6 +3,7 @@ import { doseInWords } from '@candid-leaf/core/diagnosis';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { sentence } from '../../../lib/words';
 import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 import { LitresOpened } from '../../../ui/litres-opened';
 import { taskIcon } from '../../../ui/task-icons';
 
@@ -37,22 +38,30 @@ function Line({ task }: { task: TaskDto }) {
       ? 'today'
       : format.weekdayAndDay(task.dueOn);
   return (
-    <li className="flex gap-3 py-2">
-      <Icon aria-hidden size={19} className="mt-0.5 shrink-0 text-leaf" />
-      <div className="min-w-0 flex-1">
-        <p className="flex flex-wrap justify-between gap-x-3">
-          <span className="font-semibold">{task.title}</span>
-          <span className={task.dueOn <= today && !task.held ? 'font-semibold text-leaf' : 'text-soft'}>{day}</span>
-        </p>
-        <p className="text-sm text-soft">
-          {amount && (
-            <span className="block tabular-nums">
-              <LitresOpened says={amount} of={task.made?.of} plants={task.made?.plants ?? 1} />
+    <li>
+      <Unfold
+        look="task"
+        title={
+          <span className="flex min-w-0 flex-1 items-start gap-2">
+            <Icon aria-hidden size={19} className="mt-0.5 shrink-0 text-leaf" />
+            <span className="min-w-0 flex-1 leading-snug">
+              <span className="font-semibold">{task.title}</span>{' '}
+              <span className={task.dueOn <= today && !task.held ? 'font-semibold text-leaf' : 'text-soft'}>{day}</span>
             </span>
-          )}
-          {sentence(task.held?.because ?? task.why)}
-        </p>
-      </div>
+          </span>
+        }
+      >
+        {() => (
+          <p className="pb-2 pl-7 text-sm text-soft">
+            {amount && (
+              <span className="block tabular-nums">
+                <LitresOpened says={amount} of={task.made?.of} plants={task.made?.plants ?? 1} />
+              </span>
+            )}
+            {sentence(task.held?.because ?? task.why)}
+          </p>
+        )}
+      </Unfold>
     </li>
   );
 }

@@ -99,42 +99,49 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
   const { plant, place } = view;
   const target = { plantId: plant.id, placeId: null, name: plant.name };
   return (
-    <div className="mt-4 flex flex-col gap-4">
-      <Fold title="What to do, step by step" id={WHAT_TO_DO}>
-        <WhatToDo view={view} reading={reading} />
-      </Fold>
-      <Fold title="What else it could be">
-        <BesidePanel view={view} reading={reading} />
-      </Fold>
-      {!reading && (
-        <Fold title="Water, pruning, feed and ties">
-          <div className="grid items-start gap-4 lg:grid-cols-2">
-            <div className="flex flex-col gap-4">
-              <NextHere view={view} />
+    <div className={clsx('mt-4 grid items-start gap-4', !reading && 'lg:grid-cols-[1fr_23rem]')}>
+      <div className="flex min-w-0 flex-col gap-4">
+        <Fold title="What to do, step by step" id={WHAT_TO_DO}>
+          <WhatToDo view={view} reading={reading} />
+        </Fold>
+        <Fold title="What else it could be">
+          <BesidePanel view={view} reading={reading} />
+        </Fold>
+        {!reading && (
+          <>
+            <Fold everywhere title="Pruning and training">
               <CutsPanel view={view} />
-            </div>
-            <div className="flex flex-col gap-4">
+            </Fold>
+            <Fold everywhere title="Feeding" open={view.feeding.plan.kind === 'ask'}>
               <FeedingPanel view={view} />
+            </Fold>
+            <Fold everywhere title="Support and fruit set">
               <SupportPanel view={view} />
-            </div>
-          </div>
+            </Fold>
+          </>
+        )}
+        {!fromOther && (
+          <Fold everywhere title="Photos" className="print:hidden">
+            <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
+          </Fold>
+        )}
+        <Fold title="Records">
+          <Panel title="Records">
+            <RecordTable
+              brief
+              records={view.records}
+              targetOf={
+                reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
+              }
+            />
+          </Panel>
+        </Fold>
+      </div>
+      {!reading && (
+        <Fold title="Next here" className="lg:sticky lg:top-36 lg:max-h-[calc(100vh-10rem)] lg:overflow-y-auto">
+          <NextHere view={view} />
         </Fold>
       )}
-      {!fromOther && (
-        <Fold title="Photos" className="print:hidden">
-          <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
-        </Fold>
-      )}
-      <Fold title="All records">
-        <Panel title="All records">
-          <RecordTable
-            records={view.records}
-            targetOf={
-              reading ? null : (r) => (r.plantId ? target : { plantId: null, placeId: place.id, name: place.name })
-            }
-          />
-        </Panel>
-      </Fold>
     </div>
   );
 }

@@ -2,10 +2,11 @@ import type { SeasonView } from '@candid-leaf/contract';
 import { DATE_WORDS } from '@candid-leaf/core/planning';
 import { addDays } from '@candid-leaf/core/units';
 import { Explained } from '../../../ui/explained';
+import { Unfold } from '../../../ui/unfold';
 import { Panel } from '../../../ui/panel';
 
 const WEEKS_AHEAD = 8;
-const MOST = 8;
+const MOST = 3;
 
 /** Current and coming dates, by variety, soonest first. */
 export function Coming({ view: { lines, today } }: { view: SeasonView }) {
@@ -19,17 +20,28 @@ export function Coming({ view: { lines, today } }: { view: SeasonView }) {
   return (
     <Panel title={`The next ${WEEKS_AHEAD} weeks`}>
       {once.length === 0 && <p className="mt-1 text-soft">No dates in these weeks.</p>}
-      <ul className="mt-1 divide-y divide-line">
-        {once.slice(0, MOST).map((b) => (
-          <li key={`${b.variety} ${b.what}`} className="flex flex-wrap items-baseline justify-between gap-x-3 py-2">
-            <span>
-              <strong>{DATE_WORDS[b.what]}</strong>
-              {b.what !== 'first-frost' && <span className="text-soft">, {b.variety}</span>}
-            </span>
-            <Explained says={<span className="tabular-nums text-soft">{b.text}</span>}>{b.how}</Explained>
-          </li>
-        ))}
-      </ul>
+      <Dates list={once.slice(0, MOST)} />
+      {once.length > MOST && (
+        <Unfold look="act" title={`${once.length - MOST} more`}>
+          {() => <Dates list={once.slice(MOST)} />}
+        </Unfold>
+      )}
     </Panel>
   );
 }
+
+type Dated = SeasonView['lines'][number]['bands'][number] & { variety: string };
+
+const Dates = ({ list }: { list: readonly Dated[] }) => (
+  <ul className="mt-1 divide-y divide-line">
+    {list.map((b) => (
+      <li key={`${b.variety} ${b.what}`} className="flex flex-wrap items-baseline justify-between gap-x-3 py-2">
+        <span>
+          <strong>{DATE_WORDS[b.what]}</strong>
+          {b.what !== 'first-frost' && <span className="text-soft">, {b.variety}</span>}
+        </span>
+        <Explained says={<span className="tabular-nums text-soft">{b.text}</span>}>{b.how}</Explained>
+      </li>
+    ))}
+  </ul>
+);

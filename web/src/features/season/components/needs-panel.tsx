@@ -1,6 +1,6 @@
 import type { SeasonView } from '@candid-leaf/contract';
 import { useFormat } from '../../../lib/garden-context';
-import { Panel } from '../../../ui/panel';
+import { Unfold } from '../../../ui/unfold';
 
 interface Row {
   what: string;
@@ -17,7 +17,6 @@ export function NeedsPanel({ needs }: { needs: NonNullable<SeasonView['needs']> 
   const row = (what: string, much: number, say: (n: number) => string, missing?: number): Row[] =>
     much > 0 ? [{ what, much: say(much), ...(missing ? { missing: say(missing) } : {}) }] : [];
   const rows: Row[] = [
-    { what: 'Expected harvest', much: `${f.kilograms(needs.fruitKg[0])} to ${f.kilograms(needs.fruitKg[1])}` },
     ...row('String', needs.stringM, f.metres, short.stringM),
     ...row('Stakes', needs.stakes, counted, short.stakes),
     ...row('Cages', needs.cages, counted, short.cages),
@@ -26,18 +25,23 @@ export function NeedsPanel({ needs }: { needs: NonNullable<SeasonView['needs']> 
     ...row('Mulch', needs.mulchL, f.litres),
   ];
   return (
-    <Panel title="Supplies you will need">
-      <dl className="mt-1 divide-y divide-line">
-        {rows.map(({ what, much, missing }) => (
-          <div key={what} className="flex justify-between gap-3 py-1.5">
-            <dt>{what}</dt>
-            <dd className="text-right font-semibold tabular-nums">
-              {much}
-              {missing && <span className="block text-sm text-ripe">{missing} more than recorded</span>}
-            </dd>
-          </div>
-        ))}
-      </dl>
-    </Panel>
+    <Unfold
+      look="card"
+      title={`Supplies: harvest ${f.kilograms(needs.fruitKg[0])} to ${f.kilograms(needs.fruitKg[1])}`}
+    >
+      {() => (
+        <dl className="divide-y divide-line px-4 py-1">
+          {rows.map(({ what, much, missing }) => (
+            <div key={what} className="flex justify-between gap-3 py-1.5">
+              <dt>{what}</dt>
+              <dd className="text-right font-semibold tabular-nums">
+                {much}
+                {missing && <span className="block text-sm text-ripe">{missing} more than recorded</span>}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </Unfold>
   );
 }

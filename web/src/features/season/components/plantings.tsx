@@ -15,10 +15,7 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
         <Panel
           title={`Nothing ${season.lines.some((l) => l.bands.some((b) => b.done)) ? 'more ' : ''}is planned for ${season.season.label}`}
         >
-          <p className="mt-1 max-w-prose text-soft">
-            Choose what to grow where. We check it against earlier crops and problems, space and season length. Today
-            then reminds you to sow, pot on, harden off and plant out.
-          </p>
+          <p className="mt-1 max-w-prose text-soft">Choose what to grow where. Today then reminds you of each step.</p>
         </Panel>
       )}
       {season.plantings.map((p) =>

@@ -129,10 +129,10 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: 
           />
         </FormCard>
       </Fold>
-      <Fold title="Units and dates">
+      <Fold everywhere title="Units and dates">
         <UnitsAndDates control={control} />
       </Fold>
-      <Fold title="Your growing rules">
+      <Fold everywhere title="Your growing rules">
         <OwnRules control={control} />
       </Fold>
       <RootFault errors={e} />

@@ -47,16 +47,16 @@ function Settings({ view: { garden, weather } }: { view: GardenView }) {
             <Fold title="Days away">
               <DaysAway key={`away ${garden.version}`} garden={garden} />
             </Fold>
-            <Fold title="Hose timer">
+            <Fold everywhere title="Hose timer">
               <HoseTimer garden={garden} />
             </Fold>
-            <Fold title="Calendar">
+            <Fold everywhere title="Calendar">
               <CalendarLink />
             </Fold>
           </>
         )}
         <FilesLink />
-        <Fold title="Display">
+        <Fold everywhere title="Display">
           <DisplaySettings />
         </Fold>
         <OtherGardens current={garden.id} />
@@ -69,7 +69,6 @@ function FilesLink() {
   const link = useLink();
   return (
     <Panel title="Files">
-      <p className="mt-1 text-soft">Import CSV files, or export everything in this garden.</p>
       <Link className={`${buttonLook('plain')} mt-2`} to={link('files', {})}>
         <FolderOpen aria-hidden size={17} /> Import and export
       </Link>
@@ -81,7 +80,6 @@ function PeopleAndAccount() {
   const link = useLink();
   return (
     <Panel title="People">
-      <p className="mt-1 text-soft">Helpers, keys for scripts, and your account.</p>
       <div className="mt-2 flex flex-wrap gap-2">
         <Link className={buttonLook('plain')} to={link('people', {})}>
           <Users aria-hidden size={17} /> People and access
@@ -106,9 +104,7 @@ function DemoDay({ garden }: { garden: GardenDto }) {
   };
   return (
     <Panel title="Demo day">
-      <p className="mt-1 text-soft">
-        This demo garden is paused on {format.day(garden.today)}. Move the date on to see what comes.
-      </p>
+      <p className="mt-1 text-soft">This demo garden is paused on {format.day(garden.today)}.</p>
       <div className="mt-3 flex flex-wrap gap-2">
         <Button disabled={save.isPending} onClick={() => move(1)}>
           <StepForward aria-hidden size={17} /> One day

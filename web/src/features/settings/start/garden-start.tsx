@@ -202,9 +202,7 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
         )}
       </Panel>
       <Panel title="Frost">
-        <p className="mt-1 text-soft">
-          Estimated from latitude and height; the sea or a hollow can shift it by weeks. Your own experience is better.
-        </p>
+        <p className="mt-1 text-soft">Estimated. If you know better, change it.</p>
         <div className="mt-2 grid gap-4 sm:grid-cols-2">
           {frost('lastFrost', 'Usual last frost')}
           {frost('firstFrost', 'Usual first frost')}
@@ -222,7 +220,6 @@ export function GardenStart({ onKept }: { onKept: (gardenId: string) => void }) 
           ]}
           onChange={setUnits}
         />
-        <p className="mt-1 text-sm text-soft">You can set each one later in the settings.</p>
       </Panel>
       {Object.entries(faults)
         .filter(([path]) => !['town', 'name', 'lastFrost', 'firstFrost', 'elevationM'].includes(path))

@@ -1,9 +1,11 @@
 import { PRODUCT_KINDS, type Product } from '@candid-leaf/core/products';
 import type { GardenView } from '@candid-leaf/contract';
+import clsx from 'clsx';
 import { CopyPlus, Pencil, Plus } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { buttonLook } from '../../../ui/button';
+import { Unfold } from '../../../ui/unfold';
 import { Panel } from '../../../ui/panel';
 import { DoseCalculator } from '../components/dose-calculator';
 import { ShedPage } from '../../../frame/shed-page';
@@ -77,33 +79,41 @@ function Row({ product, chosen, onChoose }: { product: Product; chosen: boolean;
   const link = useLink();
   const own = 'version' in product;
   return (
-    <li className="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
-      <div className="min-w-0 flex-1">
-        <p className="font-semibold">
-          {product.name}
-          {own && <span className="ml-2 text-sm font-normal text-soft">your own</span>}
-        </p>
-        <p className="text-sm text-soft tabular-nums">{labelInWords(product, format)}</p>
-      </div>
-      <div className="flex">
-        <Link
-          className={buttonLook('quiet')}
-          to={own ? link('product', { productId: product.id }) : link('newProduct', {}, { from: product.id })}
-          aria-label={own ? `Edit ${product.name}` : `Copy the label of ${product.name}`}
-        >
-          {own ? <Pencil aria-hidden size={18} /> : <CopyPlus aria-hidden size={18} />}
-          <span className="max-sm:hidden">{own ? 'Edit' : 'Copy label'}</span>
-        </Link>
-        <button
-          type="button"
-          aria-pressed={chosen}
-          aria-label={`Dose of ${product.name}`}
-          className={buttonLook(chosen ? 'main' : 'plain')}
-          onClick={onChoose}
-        >
-          Dose
-        </button>
-      </div>
+    <li>
+      <Unfold
+        look="line"
+        title={
+          <span>
+            {product.name}
+            {own && <span className="ml-2 text-sm font-normal text-soft">your own</span>}
+          </span>
+        }
+        beside={
+          <button
+            type="button"
+            aria-pressed={chosen}
+            aria-label={`Dose of ${product.name}`}
+            className={clsx(buttonLook(chosen ? 'main' : 'plain'), 'shrink-0')}
+            onClick={onChoose}
+          >
+            Dose
+          </button>
+        }
+      >
+        {() => (
+          <div className="flex flex-wrap items-center justify-between gap-x-3 pb-1 pl-6">
+            <p className="text-sm text-soft tabular-nums">{labelInWords(product, format)}</p>
+            <Link
+              className={buttonLook('quiet')}
+              to={own ? link('product', { productId: product.id }) : link('newProduct', {}, { from: product.id })}
+              aria-label={own ? `Edit ${product.name}` : `Copy the label of ${product.name}`}
+            >
+              {own ? <Pencil aria-hidden size={18} /> : <CopyPlus aria-hidden size={18} />}
+              {own ? 'Edit' : 'Copy label'}
+            </Link>
+          </div>
+        )}
+      </Unfold>
     </li>
   );
 }

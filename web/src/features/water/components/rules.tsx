@@ -34,27 +34,35 @@ export function Rules({ place, p, busy, onChange }: Props) {
         onChange={(chosen) => onChange({ method: chosen as MethodCode })}
       />
       <AllowedDays allowedDays={p.watering.allowedDays} busy={busy} onChange={onChange} />
-      <WeeklyCap key={p.watering.weeklyCapL} capL={p.watering.weeklyCapL ?? null} onChange={onChange} />
-      <SelectField
-        label="If in doubt"
-        value={p.watering.moisture ?? ''}
-        disabled={busy}
-        hint="Keep tomatoes rather damp than bone dry, peppers rather dry than wet."
-        options={[
-          ['', 'as the crop prefers'],
-          ['damp', 'on the damp side'],
-          ['dry', 'on the dry side'],
-        ]}
-        onChange={(chosen) => onChange({ moisture: (chosen || null) as PlaceWatering['moisture'] })}
-      />
-      <CheckField
-        checked={p.watering.drierRipening ?? false}
-        disabled={busy}
-        onChange={(drierRipening) => onChange({ drierRipening })}
-      >
-        Drier as fruit colours, for flavour
-        <span className="block text-sm text-soft">Limited, because it costs more splits and blossom end rot.</span>
-      </CheckField>
+      <Unfold look="act" title="More rules">
+        {() => (
+          <div className="flex flex-col gap-4">
+            <WeeklyCap key={p.watering.weeklyCapL} capL={p.watering.weeklyCapL ?? null} onChange={onChange} />
+            <SelectField
+              label="If in doubt"
+              value={p.watering.moisture ?? ''}
+              disabled={busy}
+              hint="Keep tomatoes rather damp than bone dry, peppers rather dry than wet."
+              options={[
+                ['', 'as the crop prefers'],
+                ['damp', 'on the damp side'],
+                ['dry', 'on the dry side'],
+              ]}
+              onChange={(chosen) => onChange({ moisture: (chosen || null) as PlaceWatering['moisture'] })}
+            />
+            <CheckField
+              checked={p.watering.drierRipening ?? false}
+              disabled={busy}
+              onChange={(drierRipening) => onChange({ drierRipening })}
+            >
+              Drier as fruit colours, for flavour
+              <span className="block text-sm text-soft">
+                Limited, because it costs more splits and blossom end rot.
+              </span>
+            </CheckField>
+          </div>
+        )}
+      </Unfold>
       <SelectField
         label="Hose timer"
         value={String(p.watering.timerZone ?? '')}

@@ -1,11 +1,12 @@
 import { isPotted } from '@candid-leaf/core/records';
 import type { PlaceDto, PlacePlanDto, PlaceWatering } from '@candid-leaf/contract';
-import { COUNTED_CHANCE_PCT } from '@candid-leaf/core/water';
+import { COUNTED_CHANCE_PCT, WATERING_METHODS } from '@candid-leaf/core/water';
 import { useQuery } from '@tanstack/react-query';
 import { Navigate, useParams } from 'react-router';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
+import { Fold } from '../../../ui/fold';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
 import { GardenPage } from '../../../frame/garden-page';
@@ -61,7 +62,11 @@ function Plan({ place }: { place: PlaceDto }) {
         <Facts p={p} />
         <Photos of={{ placeId: place.id }} name={place.name} />
       </div>
-      {may('keep') && <Rules place={place} p={p} busy={save.isPending} onChange={setWatering} />}
+      {may('keep') && (
+        <Fold title={`Watering method: ${WATERING_METHODS[p.method].label.toLowerCase()}`}>
+          <Rules place={place} p={p} busy={save.isPending} onChange={setWatering} />
+        </Fold>
+      )}
     </div>
   );
 }
@@ -75,7 +80,7 @@ function Facts({ p }: { p: PlacePlanDto }) {
       {p.forecastUntil
         ? `, forecast to ${format.day(p.forecastUntil)}`
         : ', no forecast: we assume days like last week’s'}
-      . Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Water in the morning: leaves dry, and least is lost.
+      . Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Water in the morning.
     </p>
   );
 }
