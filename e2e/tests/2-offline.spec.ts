@@ -1,7 +1,7 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { phonePhoto } from './phone-photo.js';
-import { ownGarden, see, signIn, TODAY, type Own, savedIn } from './helpers.js';
+import { ownGarden, see, signIn, TODAY, type Own, savedIn, unfold } from './helpers.js';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -76,11 +76,13 @@ test('offline: open, look over, water, reload, reopen; later everything syncs on
   await expect(page.getByRole('button', { name: /Watered, 2.L per plant/ })).toBeVisible();
   // and so does a photo
   const photo = { name: 'Far one on 18 July' };
+  await unfold(page, 'Photos');
   await page.getByLabel('Take or choose a photo: Far one').setInputFiles(await phonePhoto());
   await expect(page.getByRole('img', photo)).toBeVisible();
   await page.reload();
   await expect(page.getByText('3 changes waiting to sync.', { exact: false })).toBeVisible();
   await expect(page.getByRole('button', { name: /Watered, 2.L per plant/ })).toBeVisible();
+  await unfold(page, 'Photos');
   await expect(page.getByRole('img', photo)).toBeVisible();
   const address = page.url();
   await page.close();
@@ -101,6 +103,7 @@ test('offline: open, look over, water, reload, reopen; later everything syncs on
   const photos = async (): Promise<unknown[]> =>
     (await again.request.get(`/api/gardens/${own.garden}/photos?plantId=${own.far}`)).json();
   expect(await photos()).toHaveLength(1);
+  await unfold(again, 'Photos');
   await expect(again.getByRole('img', photo)).toHaveAttribute('src', /\/whole$/);
   // and nothing is sent a second time
   await again.reload();

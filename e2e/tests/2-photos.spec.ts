@@ -50,6 +50,7 @@ test('photos are upright, small and without location before upload; shown side b
   expect(left.length).toBeLessThan(200_000);
   expect(await exifr.parse(left)).toBeUndefined();
   await page.getByRole('link', { name: 'What is it?' }).click();
+  await unfold(page, 'Photos');
   const newest = photos.getByRole('img', { name: 'Red one on 18 July: dark patch at the bottom' });
   await expect(newest).toBeVisible();
   await newest.scrollIntoViewIfNeeded();

@@ -107,6 +107,11 @@ export function RecordTable({ records, targetOf, ofPlace, brief = false }: Props
         </div>
       )}
       <table className="w-full table-fixed border-collapse">
+        <colgroup>
+          <col className="w-16 @md:w-24" />
+          <col className="hidden w-36 @md:table-column" />
+          <col />
+        </colgroup>
         <thead className={clsx('text-left text-sm text-soft', short && 'sr-only')}>
           <tr className="border-b border-line">
             <Heading column={table.getColumn('day')!} className="w-16 @md:w-24">

@@ -167,10 +167,7 @@ function NothingReported({ plantId, reading }: { plantId: string; reading: boole
       <h2 className="text-2xl">No problems recorded.</h2>
       {!reading && (
         <>
-          <p className="mt-1 max-w-prose text-soft">
-            Look it over and record what you see, or that all is clear. After the first sign this page shows what it is
-            and why.
-          </p>
+          <p className="mt-1 max-w-prose text-soft">Look it over and record what you see, or that all is clear.</p>
           <Link data-key="l" className={clsx(buttonLook('main'), 'mt-3')} to={link('look', { plantId })}>
             Look it over
           </Link>

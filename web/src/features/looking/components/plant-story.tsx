@@ -77,6 +77,11 @@ export const PlantStory = memo(function PlantStory({ view, fromOther = false, ne
       <div className="grid gap-4 lg:grid-cols-[19rem_1fr]">
         <div className="min-w-0 lg:order-2">
           {turn > 1 ? <AnswerPanel view={view} reading={reading} /> : <div className="min-h-60" />}
+          {turn > 1 && !leader && !reading && (
+            <Fold title="Next here" className="mt-4">
+              <NextHere view={view} />
+            </Fold>
+          )}
         </div>
         {turn > 2 ? <Drawn view={view} reading={reading} /> : <div className="min-h-90" />}
       </div>
@@ -97,16 +102,21 @@ export const PlantStory = memo(function PlantStory({ view, fromOther = false, ne
 /** What follows from it and details: folded on a phone. */
 function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean; fromOther: boolean }) {
   const { plant, place } = view;
+  const leader = leaderOf(view);
   const target = { plantId: plant.id, placeId: null, name: plant.name };
   return (
-    <div className={clsx('mt-4 grid items-start gap-4', !reading && 'lg:grid-cols-[1fr_23rem]')}>
+    <div className={clsx('mt-4 grid items-start gap-4', !reading && leader && 'lg:grid-cols-[1fr_23rem]')}>
       <div className="flex min-w-0 flex-col gap-4">
-        <Fold title="What to do, step by step" id={WHAT_TO_DO}>
-          <WhatToDo view={view} reading={reading} />
-        </Fold>
-        <Fold title="What else it could be">
-          <BesidePanel view={view} reading={reading} />
-        </Fold>
+        {leader && isClear(leader) && (
+          <Fold title="What to do, step by step" id={WHAT_TO_DO}>
+            <WhatToDo view={view} reading={reading} />
+          </Fold>
+        )}
+        {leader && (
+          <Fold title="What else it could be">
+            <BesidePanel view={view} reading={reading} />
+          </Fold>
+        )}
         {!reading && (
           <>
             <Fold everywhere title="Pruning and training">
@@ -137,7 +147,7 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
           </Panel>
         </Fold>
       </div>
-      {!reading && (
+      {!reading && leader && (
         <Fold title="Next here" className="lg:sticky lg:top-36 lg:max-h-[calc(100vh-10rem)] lg:overflow-y-auto">
           <NextHere view={view} />
         </Fold>
