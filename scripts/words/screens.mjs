@@ -74,9 +74,15 @@ export async function settle(page, url) {
 /** Words that can be read on the page as it is: what is folded away, hidden or only for screen readers does not count. */
 const wordsShown = (page) =>
   page.evaluate(() => {
-    const shown = (e) => {
+    const clipped = (e) => {
       const box = e.getBoundingClientRect();
-      return box.width > 2 && box.height > 2 && getComputedStyle(e).visibility !== 'hidden';
+      const { display, overflow } = getComputedStyle(e);
+      return display !== 'contents' && overflow !== 'visible' && (box.width <= 2 || box.height <= 2);
+    };
+    const shown = (e) => {
+      if (!e.checkVisibility({ visibilityProperty: true })) return false;
+      for (let at = e; at; at = at.parentElement) if (clipped(at)) return false;
+      return true;
     };
     const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     let count = 0;
