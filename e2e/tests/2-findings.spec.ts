@@ -44,6 +44,7 @@ test('a pale fruit patch after thinning and heat: shade it and stop cutting', as
   await signIn(page, own.who);
   await page.getByRole('link', { name: /The plant/ }).click();
   await see(page, /^Fruit/, 'Pale papery patch', 'Patch faces the sun');
+  await page.getByLabel('Search by words').fill('dark patch at the bottom');
   await page.getByRole('button', { name: 'Not there: Dark patch at the bottom' }).click();
   await whatIsIt(page);
   await expect(page.getByRole('heading', { name: /^Sunscald/ })).toBeVisible();

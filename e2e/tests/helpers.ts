@@ -122,9 +122,17 @@ export const watered = (own: Own, plantId: string, backs: number[], litres: numb
 export async function see(page: Page, part: RegExp, ...signs: string[]): Promise<void> {
   await page.getByRole('button', { name: part }).click();
   for (const sign of signs) {
-    await page.getByRole('button', { name: sign, exact: true }).click();
+    await touchSign(page, sign);
     await expect(page.getByRole('button', { name: sign, exact: true })).toHaveAttribute('aria-pressed', 'true');
   }
+}
+/** Touches a sign, among the likeliest or behind "More signs". */
+export async function touchSign(page: Page, name: string): Promise<void> {
+  const tile = page.getByRole('button', { name, exact: true });
+  const more = page.getByRole('button', { name: 'More signs' });
+  await expect(tile.or(more).first()).toBeVisible();
+  if (!(await tile.isVisible())) await more.click();
+  await tile.click();
 }
 export const whatIsIt = async (page: Page) => {
   await expect(page.getByText(/^Saved:/)).toBeVisible();

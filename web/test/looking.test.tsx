@@ -48,7 +48,7 @@ describe('what was there before', () => {
 });
 
 describe('sign buttons', () => {
-  const asked = { crop: 'tomato', part: null, words: '', wasThere: () => false } as const;
+  const asked = { crop: 'tomato', part: null, words: '', likely: [], wasThere: () => false } as const;
   test('of the part, earlier signs first; “nothing found” early', () => {
     const was: SignCode = SIGNS.filter((s) => s.parts.includes('leaves')).at(-1)!.code;
     const offered = signsToOffer({ ...asked, part: 'leaves', wasThere: (c) => c === was });
@@ -57,6 +57,12 @@ describe('sign buttons', () => {
     const none = SIGNS.find((s) => s.code === 'pest-none-found')!;
     const creatures = signsToOffer({ ...asked, part: none.parts[0]! });
     expect(creatures[0]!.code).toBe('pest-none-found');
+    // then the likeliest, whatever their place in the table
+    const likely = SIGNS.filter((s) => s.parts.includes('fruit') && !('crop' in s && s.crop === 'pepper'))
+      .slice(-3)
+      .map((s) => s.code as SignCode);
+    const ranked = signsToOffer({ ...asked, part: 'fruit', likely }).filter((s) => s.code !== 'pest-none-found');
+    expect(ranked.slice(0, 3).map((s) => s.code)).toEqual(likely);
   });
   test('without a part, earlier signs; from two letters on, what fits the words, in any part', () => {
     expect(signsToOffer(asked)).toEqual([]);

@@ -2,6 +2,7 @@ import type { EtoMethod } from '../climate/reference-evapotranspiration.js';
 import type { CaseContext } from '../diagnosis/context.js';
 import type { NextCheck } from '../diagnosis/engine/check-gains.js';
 import { CLEAR_FROM, type Diagnosis, type DiagnosisResult } from '../diagnosis/engine/diagnose.js';
+import { likelySigns } from '../diagnosis/engine/likely-signs.js';
 import { nextChecks } from '../diagnosis/engine/next-checks.js';
 import type { Withheld } from '../diagnosis/remedies/offer.js';
 import type { Remedy } from '../diagnosis/remedies/schedule.js';
@@ -54,6 +55,8 @@ export interface Report {
   doNot: string[];
   goodToKnow: string[];
   unexplained: SignCode[];
+  /** signs to look for first on each part, likeliest first */
+  likelySigns: SignCode[];
   harmless: boolean;
   notKnown: string[];
 }
@@ -85,6 +88,7 @@ export function reportFrom({ context, result, plan, remedies, withheld }: Report
     doNot: [...(lead?.doNot ?? [])],
     goodToKnow: [...(lead?.goodToKnow ?? [])],
     unexplained: result.unexplained,
+    likelySigns: likelySigns(context, result),
     harmless: likely.length > 0 && likely.every((d) => disorderRow(d.disorder).harmless === true),
     notKnown: notKnown(context, result),
   };

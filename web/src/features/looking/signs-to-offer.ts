@@ -7,12 +7,14 @@ interface Asked {
   part: Part | null;
   /** typed by the gardener */
   words: string;
+  /** likeliest first */
+  likely: readonly SignCode[];
   /** whether it was there before */
   wasThere: (code: SignCode) => boolean;
 }
 
 /** "None found" comes early: it is the most common answer. */
-const NOTHING_THERE: SignCode = 'pest-none-found';
+export const NOTHING_THERE: SignCode = 'pest-none-found';
 /** Letters needed to start a search. */
 const LEAST_LETTERS = 2;
 
@@ -30,10 +32,12 @@ function signsFor(words: string): SignCode[] {
   return (all.length > 0 ? all : index.search(words, { combineWith: 'OR' })).map((h) => h.id as SignCode);
 }
 
-/** Returns the signs to show: those that match the search, else those of the part, else those seen before. */
-export function signsToOffer({ crop, part, words, wasThere }: Asked): (SignRow & { code: SignCode })[] {
+/** Returns the signs to show: those that match the search, else those of the part, likeliest first, else those seen before. */
+export function signsToOffer({ crop, part, words, likely, wasThere }: Asked): (SignRow & { code: SignCode })[] {
   const typed = words.trim().toLowerCase();
-  const rank = (code: SignCode): number => (wasThere(code) ? 2 : code === NOTHING_THERE ? 1 : 0);
+  const place = new Map(likely.map((code, i) => [code, i]));
+  const rank = (code: SignCode): number =>
+    wasThere(code) ? -2 : code === NOTHING_THERE ? -1 : (place.get(code) ?? likely.length);
   const all: readonly (SignRow & { code: SignCode })[] = SIGNS;
   if (typed.length >= LEAST_LETTERS) {
     const found = signsFor(typed);
@@ -46,5 +50,5 @@ export function signsToOffer({ crop, part, words, wasThere }: Asked): (SignRow &
       if (s.crop && s.crop !== crop) return false;
       return part === null ? wasThere(s.code) : s.parts.includes(part);
     })
-    .sort((a, b) => rank(b.code) - rank(a.code));
+    .sort((a, b) => rank(a.code) - rank(b.code));
 }

@@ -1,11 +1,13 @@
 import type { GardenView, PlantView } from '@candid-leaf/contract';
-import type { SignSeen } from '@candid-leaf/core/records';
-import { ArrowRight, Check, Flower } from 'lucide-react';
+import { type SignCode, signRow, type SignSeen } from '@candid-leaf/core/records';
+import { ArrowLeft, ArrowRight, Check, Flower, X } from 'lucide-react';
+import clsx from 'clsx';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useGarden } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
-import { TextField } from '../../../ui/field';
+import { IconButton } from '../../../ui/icon-button';
+import { Unfold } from '../../../ui/unfold';
 import { Panel } from '../../../ui/panel';
 import { AddPhoto } from '../../../frame/acts/add-photo';
 import { PlantPage } from '../../../frame/plant-page';
@@ -15,7 +17,7 @@ import { useRecordOnce } from '../../../frame/acts/use-record-once';
 import { asGrown } from '../../../lib/plant-now';
 import { GrowthQuestion } from '../../../frame/acts/growth-question';
 import { SignTile } from '../components/sign-tile';
-import { signsToOffer } from '../signs-to-offer';
+import { NOTHING_THERE, signsToOffer } from '../signs-to-offer';
 import { useLook, type LookState } from '../use-look';
 import { useWayOn } from '../../../ui/use-way-on';
 
@@ -35,7 +37,7 @@ function Look({ view, around }: { view: PlantView; around: GardenView | undefine
       <ThePlant view={view} look={look} />
       {/* fixed below all signs, and before them in keyboard order */}
       {(look.walking || look.inspection.signs.length > 0) && <Foot view={view} look={look} />}
-      <Signs view={view} look={look} />
+      <Signs key={look.part ?? 'all'} view={view} look={look} />
     </div>
   );
 }
@@ -55,33 +57,35 @@ function ThePlant({ view, look }: PartProps) {
   const present = inspection.signs.filter(isSeen);
   return (
     <Panel label="The plant" className="self-start p-3 lg:sticky lg:top-32">
-      <div className="mb-2 flex items-center justify-between gap-2">
-        <h1 className="text-2xl">{plant.name}</h1>
+      <div className={clsx('flex items-center justify-between gap-2', !part && 'mb-2')}>
+        {part && (
+          <span className="lg:hidden">
+            <IconButton icon={ArrowLeft} label="Back to the plant" onClick={() => choose(null)} />
+          </span>
+        )}
+        <h1 className={clsx('min-w-0 grow truncate', part ? 'text-xl sm:text-2xl' : 'text-2xl')}>{plant.name}</h1>
         {present.length === 0 && <AllClear plant={plant} look={look} />}
       </div>
       <div className={part ? 'max-lg:hidden' : ''}>
         <TouchPlant plant={plant} stands={stands} chosen={part} signs={present.map((s) => s.sign)} onTouch={choose} />
       </div>
-      {part && (
-        <Button look="quiet" className="w-full lg:hidden" onClick={() => choose(null)}>
-          Back to the plant
-        </Button>
-      )}
-      <GrowthQuestion plant={plant} growth={growth} />
-      <fieldset className="mt-3 flex items-center gap-2 text-sm">
-        <legend className="sr-only">Time of day</legend>
-        {(['morning', 'afternoon'] as const).map((p) => (
-          <button
-            key={p}
-            type="button"
-            aria-pressed={inspection.partOfDay === p}
-            onClick={() => inspection.setPartOfDay(p)}
-            className={`min-h-11 flex-1 rounded-lg border px-3 ${inspection.partOfDay === p ? 'border-leaf bg-leafwash font-semibold text-leaf' : 'border-line'}`}
-          >
-            {p === 'morning' ? 'In the morning' : 'In the afternoon'}
-          </button>
-        ))}
-      </fieldset>
+      <div className={part ? 'max-lg:hidden' : ''}>
+        <GrowthQuestion plant={plant} growth={growth} />
+        <fieldset className="mt-3 flex items-center gap-2 text-sm">
+          <legend className="sr-only">Time of day</legend>
+          {(['morning', 'afternoon'] as const).map((p) => (
+            <button
+              key={p}
+              type="button"
+              aria-pressed={inspection.partOfDay === p}
+              onClick={() => inspection.setPartOfDay(p)}
+              className={`min-h-11 flex-1 rounded-lg border px-3 ${inspection.partOfDay === p ? 'border-leaf bg-leafwash font-semibold text-leaf' : 'border-line'}`}
+            >
+              {p === 'morning' ? 'In the morning' : 'In the afternoon'}
+            </button>
+          ))}
+        </fieldset>
+      </div>
     </Panel>
   );
 }
@@ -101,30 +105,40 @@ function AllClear({ plant, look }: { plant: PlantView['plant']; look: LookState 
       () => void goOn(look.wayOn),
     );
   return (
-    <Button onClick={allClear} disabled={record.isPending}>
+    <Button className="shrink-0 whitespace-nowrap" onClick={allClear} disabled={record.isPending}>
       <Check aria-hidden size={17} /> All clear
     </Button>
   );
 }
 
-/** The signs of the part as drawings to touch; or by search. */
-function Signs({ view: { plant }, look }: PartProps) {
+/** Signs that show at once: what was there before, "none found", and the likeliest. */
+const AT_ONCE = 9;
+
+/** The signs of the part as drawings to touch, likeliest first; or by search. */
+function Signs({ view: { plant, report }, look }: PartProps) {
   const [words, setWords] = useState('');
-  const { part, walking, before, of, put, choose } = look;
-  const found = signsToOffer({ crop: plant.crop, part, words, wasThere: (code) => before(code) !== undefined });
+  // what is touched changes what is likely; the drawings stay where they are until the part changes
+  const [likely] = useState(report.likelySigns);
+  const { part, walking, before, choose } = look;
+  const found = signsToOffer({
+    crop: plant.crop,
+    part,
+    words,
+    likely,
+    wasThere: (code) => before(code) !== undefined,
+  }).map((s) => s.code);
+  const first = words ? found : found.slice(0, AT_ONCE);
+  const more = found.slice(first.length);
   const next = look.order[part ? look.order.indexOf(part) + 1 : 0];
-  const go = (to: NonNullable<typeof next>) => {
-    setWords('');
-    choose(to);
-  };
   return (
     <section aria-label="What it looks like">
-      <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
+      <div className="mb-3 flex flex-wrap items-end justify-between gap-x-3 gap-y-1">
         <h2 className="text-2xl">{part && !words ? PART_WORDS[part] : headingOf(words, found.length)}</h2>
-        <TextField
-          label="Or search by words"
+        <input
           type="search"
-          className="w-64 max-w-full"
+          aria-label="Search by words"
+          placeholder="Search by words"
+          className="min-h-11 w-40 rounded-lg border border-soft/60 bg-card px-3 py-1.5 text-ink sm:w-64"
           value={words}
           onChange={(e) => setWords(e.target.value)}
         />
@@ -132,44 +146,83 @@ function Signs({ view: { plant }, look }: PartProps) {
       {!part && !words && (
         <p className="text-soft">
           {found.length > 0
-            ? 'Seen last time, or on the plants before. For anything else touch the part of the plant. '
-            : 'Then touch what it looks like. '}{' '}
-          Harmless signs are listed too. Also mark what you looked for and did not find.
+            ? 'Seen last time, or on the plants before. For anything else touch the part of the plant.'
+            : 'Then touch what it looks like.'}
         </p>
       )}
       {words && found.length === 0 && (
         <p className="text-soft">No match. Touch the part of the plant instead, and choose by picture.</p>
       )}
-      <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3 xl:grid-cols-4">
-        {found.map((s) => (
-          <SignTile
-            key={s.code}
-            sign={s.code}
-            crop={plant.crop}
-            seen={of(s.code)}
-            before={before(s.code)}
-            onPut={(v) => put(s.code, v)}
-            photo={
-              <AddPhoto
-                of={{ plantId: plant.id }}
-                sign={s.code}
-                label={`Take or choose a photo: ${s.label}`}
-                look="quiet"
-                className="border-t border-line"
-              />
-            }
-          />
-        ))}
-      </ul>
+      <Tiles signs={first} plant={plant} look={look} askAbsent={words !== ''} />
+      {!words && part && <NoneOfThese signs={first} look={look} />}
+      {more.length > 0 && (
+        <Unfold look="act" title="More signs">
+          {() => <Tiles signs={more} plant={plant} look={look} />}
+        </Unfold>
+      )}
       <div className="mt-3 flex flex-wrap gap-2">
         {!words && (part === 'flowers' || part === 'fruit') && <CountTruss plant={plant} />}
         {!words && next && (part || walking) && (
-          <Button look="quiet" onClick={() => go(next)}>
+          <Button look="quiet" onClick={() => choose(next)}>
             {part ? 'Next' : 'Begin'}: {PART_WORDS[next].toLowerCase()} <ArrowRight aria-hidden size={17} />
           </Button>
         )}
       </div>
     </section>
+  );
+}
+
+interface TilesProps {
+  signs: readonly SignCode[];
+  plant: PlantView['plant'];
+  look: LookState;
+  /** each can also be marked as not there */
+  askAbsent?: boolean;
+}
+
+/** Drawings to touch. A chosen one opens its row below; the next drawings close the gap. */
+function Tiles({ signs, plant, look: { of, before, put }, askAbsent = false }: TilesProps) {
+  return (
+    <ul className="grid grid-flow-row-dense grid-cols-3 gap-2 xl:grid-cols-5">
+      {signs.map((code) => (
+        <SignTile
+          key={code}
+          sign={code}
+          crop={plant.crop}
+          seen={of(code)}
+          before={before(code)}
+          askAbsent={askAbsent}
+          onPut={(v) => put(code, v)}
+          photo={
+            <AddPhoto
+              of={{ plantId: plant.id }}
+              sign={code}
+              label={`Take or choose a photo: ${signRow(code).label}`}
+              look="quiet"
+            />
+          }
+        />
+      ))}
+    </ul>
+  );
+}
+
+/** Whether "not there" says something about it: of "none found" it would say nothing. */
+const canBeAbsent = (code: SignCode): boolean => code !== NOTHING_THERE && signRow(code).kind === 'sign';
+
+/** Marks all that is drawn above, and was not touched, as looked for and not there; a second touch takes it back. */
+function NoneOfThese({ signs, look: { of, put } }: Pick<TilesProps, 'signs' | 'look'>) {
+  const asked = signs.filter((code) => canBeAbsent(code) && !of(code)?.present);
+  const marked = asked.length > 0 && asked.every((code) => of(code)?.present === false);
+  if (asked.length === 0) return null;
+  const mark = () => {
+    for (const sign of asked) put(sign, marked ? null : { sign, present: false });
+  };
+  return (
+    <Button look={marked ? 'main' : 'plain'} className="mt-2" aria-pressed={marked} onClick={mark}>
+      <X aria-hidden size={17} />{' '}
+      {asked.length === signs.filter(canBeAbsent).length ? 'None of these' : 'None of the others'}
+    </Button>
   );
 }
 
