@@ -1,6 +1,6 @@
 import { expect, test, type Locator } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY, unfold, heldTask } from './helpers.js';
 
 test('a backlog of cuts: this week’s budget is drawn and ticked, the rest waits, forty at once are refused', async ({
   page,
@@ -43,7 +43,7 @@ test('a backlog of cuts: this week’s budget is drawn and ticked, the rest wait
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await today.getByRole('button', { name: /^Done: 4 cuts: The plant/ }).click();
-  await expect(today.getByRole('list', { name: 'Not now' })).toContainText('this week’s four cuts are done');
+  await expect(await heldTask(page, /^Prune: The plant/)).toContainText('this week’s four cuts are done');
   await expect
     .poll(async () => (await savedIn(page, 'pruning'))[0])
     .toEqual({

@@ -123,7 +123,7 @@ test('find a sign by words; it replaces the signs it rules out; the ribbon descr
   await page.getByRole('button', { name: /Wednesday 15 July/ }).click();
   await expect(page.getByRole('status').filter({ hasText: '15 July:' })).toContainText(/Watered, 2\sL per plant/);
   await page.getByRole('button', { name: /^Soil and roots/ }).click();
-  await page.getByLabel('Or search by words').fill('finger');
+  await page.getByLabel('Search by words').fill('finger');
   await page.getByRole('button', { name: 'Dry at a finger’s depth', exact: true }).click();
   await expect(page.getByText('Saved: 1 seen')).toBeVisible();
   await page.getByRole('button', { name: 'Wet at a finger’s depth', exact: true }).click();

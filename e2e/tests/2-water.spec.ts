@@ -82,6 +82,7 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
     ).toBeVisible();
     await expect(today.getByText(/ft² of shade cloth/).first()).toBeVisible();
     await expect(today.getByText('Pick everything at first blush: it ripens indoors.').first()).toBeVisible();
+    await unfold(page, 'How steady the water is');
     await expect(
       page
         .getByRole('region', { name: 'How steady the water is' })
@@ -115,14 +116,15 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
 
   await test.step('the week’s plan in her units, kept to allowed days, sent to the timer', async () => {
     const week = page.getByRole('region', { name: 'The next seven days' });
-    await expect(week.getByText(/US gal this week/)).toBeVisible();
+    await expect(week.getByRole('heading', { name: /^Water .*US gal$/ })).toBeVisible();
     await expect(week.getByRole('button', { name: /% left at night$/ })).toHaveCount(7);
     await choose(page, 'Watering method', 'Evenly moist');
-    await expect(week.getByText(/evenly moist/)).toBeVisible();
+    await expect(page.getByRole('combobox', { name: 'Watering method' })).toHaveText('Evenly moist');
     await page.getByRole('button', { name: 'Thursday', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Thursday', exact: true })).toHaveAttribute('aria-pressed', 'false');
     await week.getByRole('button', { name: /^Thursday / }).click();
     await expect(week.getByText('no water: not a watering day')).toBeVisible();
+    await unfold(page, 'More rules');
     await choose(page, 'Hose timer', 'outlet 3');
     const timer = page.getByRole('region', { name: 'Hose timer' });
     // nobody has said yet where her timer is
@@ -160,13 +162,18 @@ test('compare a weekly soak with small waterings, use the better one, stop a lon
   await page.getByRole('region', { name: 'Pot' }).getByRole('link', { name: 'Pot', exact: true }).click();
   await page.getByRole('link', { name: 'Compare watering methods' }).click();
   await expect(page.getByLabel('Bed or pot')).toHaveText('Pot');
-  await expect(page.getByRole('group', { name: 'A' }).getByLabel('Name')).toHaveValue('One big weekly soak');
+  await expect(page.getByRole('group', { name: 'Set-up 1' }).getByLabel('Name')).toHaveValue('One big weekly soak');
   await choose(page, 'Years', '20');
   await page.getByLabel('Save as').fill('Soak or sip');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('button', { name: 'Run' }).click();
   const came = page.getByRole('region', { name: 'Results' });
   await expect(came.getByText(/keeps this plant best/)).toBeVisible({ timeout: 20_000 });
+  await expect(came.getByRole('list', { name: 'Each set-up' }).getByRole('listitem')).toHaveText([
+    /^One big weekly soak: \d+ days short of water, \d+ too wet/,
+    /^Half a can, often: /,
+    /^By need: /,
+  ]);
   await came.getByText('The figures').click();
   const short = async (name: string) =>
     Number(

@@ -126,6 +126,17 @@ export async function see(page: Page, part: RegExp, ...signs: string[]): Promise
     await expect(page.getByRole('button', { name: sign, exact: true })).toHaveAttribute('aria-pressed', 'true');
   }
 }
+/** Opens a task on hold and returns its line, with the reason. */
+export async function heldTask(page: Page, title: RegExp): Promise<Locator> {
+  const held = page.getByRole('list', { name: 'Not now' });
+  const line = held
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: title }) })
+    .first();
+  await expect(line).toBeVisible();
+  await unfold(line, title);
+  return line;
+}
 /** Touches a sign, among the likeliest or behind "More signs". */
 export async function touchSign(page: Page, name: string): Promise<void> {
   const tile = page.getByRole('button', { name, exact: true });

@@ -14,7 +14,7 @@ import { GardenFrame } from './frame/garden-frame';
 import { GardenScreen } from './features/garden/screens/garden';
 import { linkTo, ROUTES, OLD_PATHS } from './lib/paths';
 import { accountHere, gardenHere } from './offline/account';
-import { Failed } from './ui/states';
+import { Failed, NoSuchPage } from './ui/states';
 import { TitleFollowsHeading } from './frame/title-follows';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
@@ -98,149 +98,170 @@ export const router = createBrowserRouter([
         path: ROUTES.garden,
         element: <GardenFrame />,
         children: [
+          // what fails in a page leaves the frame around it
           {
-            path: ROUTES.files,
-            lazy: async () => ({ Component: (await import('./features/import-export/screens/files')).FilesScreen }),
-          },
-          {
-            path: ROUTES.people,
-            lazy: async () => ({ Component: (await import('./features/people/screens/people')).PeopleScreen }),
-          },
-          {
-            index: true,
-            element: (
-              <>
-                <GardenScreen />
-                <PlantReady />
-              </>
-            ),
-          },
-          {
-            path: ROUTES.settings,
-            lazy: async () => ({ Component: (await import('./features/settings/screens/settings')).SettingsScreen }),
-          },
-          { path: ROUTES.newPlace, lazy: placeEdit },
-          { path: ROUTES.place, lazy: placeEdit },
-          {
-            path: ROUTES.placePlan,
-            lazy: async () => ({ Component: (await import('./features/water/screens/plan')).PlanScreen }),
-          },
-          {
-            path: ROUTES.whileAway,
-            lazy: async () => ({
-              Component: (await import('./features/while-away/screens/while-away')).WhileAwayScreen,
-            }),
-          },
-          {
-            path: ROUTES.shed,
-            lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
-          },
-          {
-            path: ROUTES.stock,
-            lazy: async () => ({ Component: (await import('./features/shed/screens/stock')).StockScreen }),
-          },
-          {
-            path: ROUTES.trials,
-            lazy: async () => ({ Component: (await import('./features/trials/screens/trials')).TrialsScreen }),
-          },
-          {
-            path: ROUTES.soils,
-            lazy: async () => ({ Component: (await import('./features/shed/screens/soils')).SoilsScreen }),
-          },
-          {
-            path: ROUTES.placeSoil,
-            lazy: async () => ({ Component: (await import('./features/soil/screens/soil')).SoilScreen }),
-          },
-          {
-            path: ROUTES.sprayLog,
-            lazy: async () => ({ Component: (await import('./features/shed/screens/spray-log')).SprayLogScreen }),
-          },
-          {
-            path: ROUTES.season,
-            lazy: async () => ({ Component: (await import('./features/season/screens/season')).SeasonScreen }),
-          },
-          {
-            path: ROUTES.varieties,
-            lazy: async () => ({ Component: (await import('./features/varieties/screens/varieties')).VarietiesScreen }),
-          },
-          {
-            path: ROUTES.harvest,
-            lazy: async () => ({ Component: (await import('./features/reports/screens/harvest')).HarvestScreen }),
-          },
-          {
-            path: ROUTES.compare,
-            lazy: async () => ({ Component: (await import('./features/reports/screens/compare')).CompareScreen }),
-          },
-          {
-            path: ROUTES.closeYear,
-            lazy: async () => ({ Component: (await import('./features/reports/screens/close')).CloseScreen }),
-          },
-          { path: ROUTES.newVariety, lazy: varietyEdit },
-          { path: ROUTES.variety, lazy: varietyEdit },
-          { path: ROUTES.newProduct, lazy: productEdit },
-          { path: ROUTES.product, lazy: productEdit },
-          {
-            path: ROUTES.bench,
-            lazy: async () => ({ Component: (await import('./features/water/screens/bench')).BenchScreen }),
-          },
-          {
-            path: ROUTES.placeWalk,
-            lazy: async () => ({ Component: (await import('./features/looking/screens/walk')).WalkScreen }),
-          },
-          { path: ROUTES.newPlant, lazy: plantEdit },
-          { path: ROUTES.plantEdit, lazy: plantEdit },
-          {
-            path: ROUTES.plant,
-            lazy: plant,
-          },
-          {
-            path: ROUTES.plantSheet,
-            lazy: async () => ({ Component: (await import('./features/case-sheet/screens/case-sheet')).SheetScreen }),
-          },
-          {
-            path: ROUTES.lookOver,
-            lazy: async () => ({ Component: (await import('./features/looking/screens/look-over')).LookOverScreen }),
-          },
-          {
-            path: ROUTES.look,
-            lazy: async () => ({ Component: (await import('./features/looking/screens/look')).LookScreen }),
-          },
-          {
-            path: ROUTES.otherGarden,
-            lazy: async () => ({
-              Component: (await import('./features/looking/screens/other-garden')).NeighbourScreen,
-            }),
-          },
-          {
-            path: ROUTES.handbook,
-            lazy: async () => ({ Component: (await import('./features/handbook/screens/handbook')).HandbookScreen }),
-          },
-          {
-            path: ROUTES.signs,
-            lazy: async () => ({ Component: (await import('./features/handbook/screens/signs-page')).SignsPage }),
-          },
-          {
-            path: ROUTES.claims,
-            lazy: async () => ({ Component: (await import('./features/claims/screens/claims')).ClaimsScreen }),
-          },
-          {
-            path: ROUTES.practice,
-            lazy: async () => ({ Component: (await import('./features/practice/screens/practice')).PracticeScreen }),
-          },
-          {
-            path: ROUTES.practicePlant,
-            lazy: async () => ({
-              Component: (await import('./features/practice/screens/practice-plant')).PracticePlantScreen,
-            }),
-          },
-          {
-            path: ROUTES.disorder,
-            lazy: async () => ({ Component: (await import('./features/handbook/screens/disorder-page')).DisorderPage }),
+            ErrorBoundary: UnexpectedError,
+            children: [
+              {
+                path: ROUTES.files,
+                lazy: async () => ({ Component: (await import('./features/import-export/screens/files')).FilesScreen }),
+              },
+              {
+                path: ROUTES.people,
+                lazy: async () => ({ Component: (await import('./features/people/screens/people')).PeopleScreen }),
+              },
+              {
+                index: true,
+                element: (
+                  <>
+                    <GardenScreen />
+                    <PlantReady />
+                  </>
+                ),
+              },
+              {
+                path: ROUTES.settings,
+                lazy: async () => ({
+                  Component: (await import('./features/settings/screens/settings')).SettingsScreen,
+                }),
+              },
+              { path: ROUTES.newPlace, lazy: placeEdit },
+              { path: ROUTES.place, lazy: placeEdit },
+              {
+                path: ROUTES.placePlan,
+                lazy: async () => ({ Component: (await import('./features/water/screens/plan')).PlanScreen }),
+              },
+              {
+                path: ROUTES.whileAway,
+                lazy: async () => ({
+                  Component: (await import('./features/while-away/screens/while-away')).WhileAwayScreen,
+                }),
+              },
+              {
+                path: ROUTES.shed,
+                lazy: async () => ({ Component: (await import('./features/shed/screens/shed')).ShedScreen }),
+              },
+              {
+                path: ROUTES.stock,
+                lazy: async () => ({ Component: (await import('./features/shed/screens/stock')).StockScreen }),
+              },
+              {
+                path: ROUTES.trials,
+                lazy: async () => ({ Component: (await import('./features/trials/screens/trials')).TrialsScreen }),
+              },
+              {
+                path: ROUTES.soils,
+                lazy: async () => ({ Component: (await import('./features/shed/screens/soils')).SoilsScreen }),
+              },
+              {
+                path: ROUTES.placeSoil,
+                lazy: async () => ({ Component: (await import('./features/soil/screens/soil')).SoilScreen }),
+              },
+              {
+                path: ROUTES.sprayLog,
+                lazy: async () => ({ Component: (await import('./features/shed/screens/spray-log')).SprayLogScreen }),
+              },
+              {
+                path: ROUTES.season,
+                lazy: async () => ({ Component: (await import('./features/season/screens/season')).SeasonScreen }),
+              },
+              {
+                path: ROUTES.varieties,
+                lazy: async () => ({
+                  Component: (await import('./features/varieties/screens/varieties')).VarietiesScreen,
+                }),
+              },
+              {
+                path: ROUTES.harvest,
+                lazy: async () => ({ Component: (await import('./features/reports/screens/harvest')).HarvestScreen }),
+              },
+              {
+                path: ROUTES.compare,
+                lazy: async () => ({ Component: (await import('./features/reports/screens/compare')).CompareScreen }),
+              },
+              {
+                path: ROUTES.closeYear,
+                lazy: async () => ({ Component: (await import('./features/reports/screens/close')).CloseScreen }),
+              },
+              { path: ROUTES.newVariety, lazy: varietyEdit },
+              { path: ROUTES.variety, lazy: varietyEdit },
+              { path: ROUTES.newProduct, lazy: productEdit },
+              { path: ROUTES.product, lazy: productEdit },
+              {
+                path: ROUTES.bench,
+                lazy: async () => ({ Component: (await import('./features/water/screens/bench')).BenchScreen }),
+              },
+              {
+                path: ROUTES.placeWalk,
+                lazy: async () => ({ Component: (await import('./features/looking/screens/walk')).WalkScreen }),
+              },
+              { path: ROUTES.newPlant, lazy: plantEdit },
+              { path: ROUTES.plantEdit, lazy: plantEdit },
+              {
+                path: ROUTES.plant,
+                lazy: plant,
+              },
+              {
+                path: ROUTES.plantSheet,
+                lazy: async () => ({
+                  Component: (await import('./features/case-sheet/screens/case-sheet')).SheetScreen,
+                }),
+              },
+              {
+                path: ROUTES.lookOver,
+                lazy: async () => ({
+                  Component: (await import('./features/looking/screens/look-over')).LookOverScreen,
+                }),
+              },
+              {
+                path: ROUTES.look,
+                lazy: async () => ({ Component: (await import('./features/looking/screens/look')).LookScreen }),
+              },
+              {
+                path: ROUTES.otherGarden,
+                lazy: async () => ({
+                  Component: (await import('./features/looking/screens/other-garden')).NeighbourScreen,
+                }),
+              },
+              {
+                path: ROUTES.handbook,
+                lazy: async () => ({
+                  Component: (await import('./features/handbook/screens/handbook')).HandbookScreen,
+                }),
+              },
+              {
+                path: ROUTES.signs,
+                lazy: async () => ({ Component: (await import('./features/handbook/screens/signs-page')).SignsPage }),
+              },
+              {
+                path: ROUTES.claims,
+                lazy: async () => ({ Component: (await import('./features/claims/screens/claims')).ClaimsScreen }),
+              },
+              {
+                path: ROUTES.practice,
+                lazy: async () => ({
+                  Component: (await import('./features/practice/screens/practice')).PracticeScreen,
+                }),
+              },
+              {
+                path: ROUTES.practicePlant,
+                lazy: async () => ({
+                  Component: (await import('./features/practice/screens/practice-plant')).PracticePlantScreen,
+                }),
+              },
+              {
+                path: ROUTES.disorder,
+                lazy: async () => ({
+                  Component: (await import('./features/handbook/screens/disorder-page')).DisorderPage,
+                }),
+              },
+              { path: '*', element: <NoSuchPage /> },
+            ],
           },
         ],
       },
       ...OLD_PATHS.map(([from, to]) => ({ path: from, element: <Moved to={to} /> })),
-      { path: '*', element: <Navigate to={ROUTES.home} replace /> },
+      { path: '*', element: <NoSuchPage /> },
     ],
   },
 ]);

@@ -58,7 +58,9 @@ describe('sign buttons', () => {
     const creatures = signsToOffer({ ...asked, part: none.parts[0]! });
     expect(creatures[0]!.code).toBe('pest-none-found');
     // then the likeliest, whatever their place in the table
-    const likely = SIGNS.filter((s) => s.parts.includes('fruit') && !('crop' in s && s.crop === 'pepper'))
+    const likely = SIGNS.filter(
+      (s) => s.parts.includes('fruit') && s.code !== 'pest-none-found' && !('crop' in s && s.crop === 'pepper'),
+    )
       .slice(-3)
       .map((s) => s.code as SignCode);
     const ranked = signsToOffer({ ...asked, part: 'fruit', likely }).filter((s) => s.code !== 'pest-none-found');

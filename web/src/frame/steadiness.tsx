@@ -7,7 +7,6 @@ import { useFormat, useGarden, useLink } from '../lib/garden-context';
 import { buttonLook } from '../ui/button';
 import { Panel } from '../ui/panel';
 import { Unfold } from '../ui/unfold';
-import { useWide } from '../ui/use-wide';
 import { Evenness } from '../ui/evenness';
 import { plansQuery } from '../data/water';
 
@@ -15,7 +14,6 @@ import { plansQuery } from '../data/water';
 export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
   const garden = useGarden();
   const link = useLink();
-  const wide = useWide();
   const plans = useQuery(plansQuery(garden.id)).data ?? [];
   const known = plans
     .filter((p) => p.pours.some((pour) => pour.fractionAvailable !== null))
@@ -23,7 +21,7 @@ export function Steadiness({ places }: { places: readonly PlaceDto[] }) {
   if (known.length === 0) return null;
   return (
     <Panel label="How steady the water is">
-      <Unfold open={wide} look="head" title="How steady the water is">
+      <Unfold look="head" title="How steady the water is">
         {() => (
           <>
             <ul className="mt-1 divide-y divide-line">

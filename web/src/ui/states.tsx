@@ -29,17 +29,28 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
     <div role="alert" className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
       <p className="flex items-center gap-2 font-semibold">
         {lost ? <CloudOff aria-hidden size={20} /> : <TriangleAlert aria-hidden size={20} />}
-        {lost ? 'This page could not be loaded.' : error.message}
+        {lost ? 'It did not load. What you wrote is saved.' : error.message}
       </p>
-      {lost && <p className="mt-1 text-soft">Nothing you wrote is lost. Check your connection and try again.</p>}
+      {lost && <p className="mt-1 text-soft">Check your connection and try again.</p>}
       <div className="mt-3 flex flex-wrap gap-2">
         {again && <Button onClick={again}>Try again</Button>}
-        {!lost && error.status === 404 && (
-          <a className={buttonLook('quiet')} href={ROUTES.home}>
-            To your gardens
-          </a>
-        )}
+        <a className={buttonLook('quiet')} href={ROUTES.home}>
+          To your garden
+        </a>
       </div>
+    </div>
+  );
+}
+
+/** An address that leads to nothing. */
+export function NoSuchPage() {
+  return (
+    <div className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
+      <h1 className="text-2xl">There is no page at this address</h1>
+      <p className="mt-1 text-soft">It may be mistyped, or from an older version.</p>
+      <a className={`${buttonLook('main')} mt-3`} href={ROUTES.home}>
+        To your garden
+      </a>
     </div>
   );
 }

@@ -83,7 +83,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
         as: 'choice',
         start: '',
         options: [
-          ['', 'Usual for this bed or pot'],
+          ['', 'as usual'],
           ...wordsOf(WATERING_WAYS, { base: 'At the base', overhead: 'Over the leaves', bottom: 'From below' }),
         ],
       },

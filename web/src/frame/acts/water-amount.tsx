@@ -1,12 +1,15 @@
 import type { PlaceOnView } from '@candid-leaf/contract';
-import { roundTo } from '@candid-leaf/core/units';
+import { LITRES_PER, roundTo } from '@candid-leaf/core/units';
 import { litresFromMinutes } from '@candid-leaf/core/water';
+import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useFormat, useLink, useUnits } from '../../lib/garden-context';
+import { IconButton } from '../../ui/icon-button';
 import { MeasuredInput } from '../../ui/measured-input';
 import { SelectField } from '../../ui/select-field';
 import { CAN_L } from './can';
+import { pourStep } from './pour-step';
 
 /** How someone says what they gave. */
 type Way = 'amount' | 'minutes' | 'cans' | 'ran-through' | 'unknown';
@@ -32,7 +35,9 @@ const wayOf = ({ litres, minutes, end }: WaterSaid): Way =>
 /** How much water: an amount, minutes, cans, until it ran out below, or not sure. */
 export function WaterAmount({ value, ofPlace, at, error, onChange }: Props) {
   const plants = ofPlace ? Math.max(1, at?.plants.length ?? 1) : 1;
-  const canL = CAN_L[useUnits().volume];
+  const { volume } = useUnits();
+  const canL = CAN_L[volume];
+  const unit = LITRES_PER[volume];
   const [way, setWay] = useState<Way>(() => wayOf(value));
   const [cans, setCans] = useState<number | null>(1);
   const [size, setSize] = useState<number | null>(canL);
@@ -47,6 +52,10 @@ export function WaterAmount({ value, ofPlace, at, error, onChange }: Props) {
     else onChange({ litres: null, minutes: NaN, end: null });
   };
   const each = value.litres;
+  const step = (by: 1 | -1) => {
+    const size = pourStep(each ?? 0, unit);
+    onChange({ litres: roundTo(Math.max(size, (each ?? 0) + by * size), 3), minutes: null });
+  };
   return (
     <>
       <SelectField
@@ -82,6 +91,12 @@ export function WaterAmount({ value, ofPlace, at, error, onChange }: Props) {
             error={error}
             onChange={(litres) => onChange({ litres: litres ?? NaN, minutes: null })}
           />
+          {each != null && !Number.isNaN(each) && (
+            <div className="flex items-end gap-1">
+              <IconButton icon={Minus} label="Less" onClick={() => step(-1)} />
+              <IconButton icon={Plus} label="More" onClick={() => step(1)} />
+            </div>
+          )}
         </>
       )}
       {way === 'cans' && (

@@ -6,6 +6,7 @@ import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../lib/garden-context';
 import { Button } from '../../ui/button';
+import { pourStep } from './pour-step';
 import { useRecordOnce } from './use-record-once';
 
 /** Default amount: the plan's next watering; if none this week, a can per plant. */
@@ -26,7 +27,7 @@ export function WaterButtonAmount({ view, onDone }: { view: PlaceOnView; onDone:
   const count = Math.max(1, plants.length);
   const unit = LITRES_PER[garden.units.volume];
   const start = usual(view) * count;
-  const step = start >= 10 * unit ? 5 * unit : start >= 3 * unit ? unit : start >= unit / 2 ? unit / 2 : unit / 20;
+  const step = pourStep(start, unit);
   const [all, setAll] = useState(() => Math.max(step, Math.round(start / step) * step));
   const litres = roundTo(all / count, 3);
   const write = (how: { litres?: number; end?: 'ran-through' }, said: string) => {

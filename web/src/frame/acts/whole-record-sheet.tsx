@@ -58,20 +58,38 @@ export function WholeRecordSheet({ open, onClose, target, day, kinds, record, fi
           onDone={saved}
         />
       ) : (
-        <ul className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-          {offered.map((k) => {
-            const { icon: Icon } = RECORD_FORMS[k];
-            return (
-              <li key={k}>
-                <Button className="w-full justify-start" onClick={() => setChosen(k)}>
-                  <Icon aria-hidden size={18} className="shrink-0" />
-                  <span className="text-left">{RECORD_TYPES[k].label}</span>
-                </Button>
-              </li>
-            );
-          })}
-        </ul>
+        <Chooser offered={offered} onChoose={setChosen} />
       )}
     </Sheet>
+  );
+}
+
+/** What is done most often stands first and large. */
+const USUAL: readonly RecordType[] = ['watering', 'feeding', 'pruning', 'picking'];
+
+function Chooser({ offered, onChoose }: { offered: readonly RecordType[]; onChoose: (kind: RecordType) => void }) {
+  const usual = USUAL.filter((k) => offered.includes(k));
+  const button = (kind: RecordType, large: boolean) => {
+    const { icon: Icon } = RECORD_FORMS[kind];
+    return (
+      <li key={kind}>
+        <Button
+          look={large ? 'plain' : 'quiet'}
+          className={large ? 'h-16 w-full' : 'w-full justify-start'}
+          onClick={() => onChoose(kind)}
+        >
+          <Icon aria-hidden size={large ? 22 : 18} className="shrink-0" />
+          <span className="text-left">{RECORD_TYPES[kind].label}</span>
+        </Button>
+      </li>
+    );
+  };
+  return (
+    <>
+      <ul className="grid grid-cols-2 gap-2 sm:grid-cols-4">{usual.map((k) => button(k, true))}</ul>
+      <ul className="mt-2 grid grid-cols-2 gap-x-2 sm:grid-cols-3">
+        {offered.filter((k) => !usual.includes(k)).map((k) => button(k, false))}
+      </ul>
+    </>
   );
 }

@@ -122,10 +122,13 @@ function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | nu
     <p className="text-sm leading-5 text-soft">
       {!isPotted(place) && left !== null && (
         <>
-          <strong className="text-ink tabular-nums">{percent(left)}</strong> left ·{' '}
+          <strong className="text-ink tabular-nums">{percent(left)}</strong> left
         </>
       )}
-      {what}
+      <span className="max-sm:hidden">
+        {!isPotted(place) && left !== null && ' · '}
+        {what}
+      </span>
     </p>
   );
 }

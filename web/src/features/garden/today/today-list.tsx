@@ -14,7 +14,7 @@ import { Task } from './today-task';
 const Group = lazy(async () => ({ default: (await import('./today-group')).Group }));
 
 /** Maximum lines shown before folding, on a phone and on a desk. */
-const MOST_OPEN = { phone: 5, desk: 7 };
+const MOST_OPEN = { phone: 4, desk: 6 };
 
 /** Most tasks on hold shown fully: a wait after a spray must not hide. */
 const MOST_WAITING = 3;
@@ -90,8 +90,18 @@ export function TodayList({ tasks, orderOf }: Props) {
           {() => (
             <ul aria-label="Not now">
               {held.map((t) => (
-                <li key={t.key} className="py-1">
-                  <strong>Not now: {t.title}.</strong> {sentence(t.held!.because)}
+                <li key={t.key}>
+                  <Unfold
+                    look="task"
+                    title={
+                      <span>
+                        {t.title}
+                        {t.held!.until > today && `: wait until ${format.day(t.held!.until)}`}
+                      </span>
+                    }
+                  >
+                    {() => <p className="pb-2">{sentence(t.held!.because)}</p>}
+                  </Unfold>
                 </li>
               ))}
             </ul>

@@ -1,7 +1,7 @@
 import { asGrown } from '../../../lib/plant-now';
 import { SupportPanel } from './support-panel';
 import { CutsPanel } from './cuts-panel';
-import type { PlantView } from '@candid-leaf/contract';
+import { isRecordOf, type PlantView } from '@candid-leaf/contract';
 import type { Part } from '@candid-leaf/core/records';
 import { HELD_WHY } from '@candid-leaf/core/water';
 import type { Day } from '@candid-leaf/core/units';
@@ -157,7 +157,7 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
 }
 
 /** Its name and facts, and its actions. */
-function Heading({ view: { plant, variety, growth, place, ended }, fromOther = false, next = null }: Props) {
+function Heading({ view: { plant, variety, growth, place, ended, records }, fromOther = false, next = null }: Props) {
   const { heightM, stage } = growth;
   const format = useFormat();
   const link = useLink();
@@ -185,12 +185,25 @@ function Heading({ view: { plant, variety, growth, place, ended }, fromOther = f
           {facts.slice(1)}
         </p>
       </div>
-      {!fromOther && !ended && <Acts plant={plant} next={next} />}
+      {!fromOther && !ended && <Acts plant={plant} next={next} lastL={lastLitres(records)} />}
     </div>
   );
 }
 
-function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['plant'] | null }) {
+/** Litres this plant got last time; undefined if no amount is recorded. Records come newest first. */
+const lastLitres = (records: PlantView['records']): number | undefined =>
+  records
+    .filter((r) => isRecordOf(r, 'watering'))
+    .map((r) => r.data.litres)
+    .find((litres) => litres != null && litres > 0) ?? undefined;
+
+interface ActsProps {
+  plant: PlantView['plant'];
+  next: PlantView['plant'] | null;
+  lastL: number | undefined;
+}
+
+function Acts({ plant, next, lastL }: ActsProps) {
   const garden = useGarden();
   const link = useLink();
   const may = useMay();
@@ -254,7 +267,9 @@ function Acts({ plant, next }: { plant: PlantView['plant']; next: PlantView['pla
           onClose={() => setRecording(null)}
           target={{ plantId: plant.id, placeId: null, name: plant.name }}
           day={garden.today}
-          {...(recording === 'watering' ? { kinds: ['watering'] as const } : {})}
+          {...(recording === 'watering'
+            ? { kinds: ['watering'] as const, ...(lastL ? { filled: { litres: lastL } } : {}) }
+            : {})}
         />
       )}
     </div>

@@ -33,7 +33,7 @@ export function LookScreen() {
 function Look({ view, around }: { view: PlantView; around: GardenView | undefined }) {
   const look = useLook(view, around);
   return (
-    <div className="grid gap-4 pb-20 lg:grid-cols-[22rem_1fr]">
+    <div className="grid grid-cols-1 gap-4 pb-20 lg:grid-cols-[22rem_1fr]">
       <ThePlant view={view} look={look} />
       {/* fixed below all signs, and before them in keyboard order */}
       {(look.walking || look.inspection.signs.length > 0) && <Foot view={view} look={look} />}
@@ -264,7 +264,7 @@ function Foot({ view: { plant }, look }: PartProps) {
       ? `Saved: ${seen} seen${absent > 0 ? `, ${absent} not there` : ''}`
       : `${at} of ${walk?.plants.length ?? 1}, from the soil up`;
   return (
-    <div className="fixed inset-x-0 bottom-14 z-10 border-t sm:bottom-0 border-line bg-paper/95 px-4 py-2">
+    <div className="fixed inset-x-0 bottom-14 z-10 border-t sm:bottom-0 border-line bg-paper px-4 py-2">
       <div className="mx-auto flex max-w-7xl items-center justify-between gap-3">
         <p role="status" className="min-w-0 truncate">
           {inspection.saving ? 'Saving …' : kept}

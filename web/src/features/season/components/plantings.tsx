@@ -2,7 +2,6 @@ import type { GardenView, SeasonView } from '@candid-leaf/contract';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../../../ui/button';
-import { Panel } from '../../../ui/panel';
 import { OnePlanting } from './one-planting';
 import { PlantingForm } from './planting-form';
 
@@ -12,11 +11,10 @@ export function Plantings({ season, view }: { season: SeasonView; view: GardenVi
   return (
     <div className="flex flex-col gap-4">
       {season.plantings.length === 0 && !season.past && (
-        <Panel
-          title={`Nothing ${season.lines.some((l) => l.bands.some((b) => b.done)) ? 'more ' : ''}is planned for ${season.season.label}`}
-        >
-          <p className="mt-1 max-w-prose text-soft">Choose what to grow where. Today then reminds you of each step.</p>
-        </Panel>
+        <p className="font-head text-xl">
+          Nothing {season.lines.some((l) => l.bands.some((b) => b.done)) ? 'more ' : ''}is planned for{' '}
+          {season.season.label}
+        </p>
       )}
       {season.plantings.map((p) =>
         open === p.planting.id ? (

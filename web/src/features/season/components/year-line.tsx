@@ -53,7 +53,7 @@ export function YearLine({ view }: { view: SeasonView }) {
       </div>
       <figcaption className="text-sm text-soft">
         {frosts.length > 0 && 'Blue: frost dates, ten days either side. '}A filled mark is recorded; the line under it
-        covers the uncertain days. Touch a planting for its dates.
+        covers the uncertain days.
       </figcaption>
     </figure>
   );

@@ -65,7 +65,7 @@ export function TownField({ onChoose, error }: { onChoose: (town: TownDto) => vo
           {error}
         </p>
       ) : (
-        <p className="text-sm text-soft">Towns from GeoNames (CC BY 4.0). A few kilometres either way do not matter.</p>
+        <p className="text-sm text-soft">Towns: GeoNames, CC BY 4.0.</p>
       )}
     </div>
   );

@@ -1,12 +1,10 @@
 import { measureOf, type Quantity, type Units } from '@candid-leaf/core/units';
 import { middle, verdict, type BenchMeasure, type BenchRow, type SetUp } from '@candid-leaf/core/water';
-import { Bar, BarChart, Cell, ErrorBar, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { Bar, BarChart, Cell, ErrorBar, LabelList, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { useGarden } from '../../../lib/garden-context';
 import { Unfold } from '../../../ui/unfold';
 import { Scroller } from '../../../ui/scroller';
-
-const LETTERS = 'ABCDEF';
 
 interface Shown {
   key: BenchMeasure;
@@ -53,7 +51,9 @@ export function ChartsToCome({ setUps }: { setUps: readonly SetUp[] }) {
 export function Charts({ rows }: { rows: readonly BenchRow[] }) {
   const said = verdict(rows);
   const many = rows[0]!.seasons.length > 1;
-  const drawn = useOneByOne(MEASURES.length);
+  const { units } = useGarden();
+  const told = MEASURES.filter((m) => !isZero(m, rows, units));
+  const drawn = useOneByOne(told.length);
   return (
     <section aria-label="Results">
       {said && (
@@ -61,10 +61,10 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
           <strong>{rows[said.best]!.setUp.name} keeps this plant best.</strong> {said.why}
         </p>
       )}
-      <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
-        {rows.map((r, i) => (
-          <li key={r.setUp.name}>
-            <strong>{LETTERS[i]}</strong> {r.setUp.name}
+      <ul aria-label="Each set-up" className="mt-2 flex flex-col gap-y-0.5">
+        {rows.map((r) => (
+          <li key={r.setUp.name} className="tabular-nums">
+            <strong>{r.setUp.name}:</strong> {inShort(r, units)}
           </li>
         ))}
       </ul>
@@ -75,7 +75,7 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
         </p>
       )}
       <div className="mt-3 grid gap-x-6 gap-y-5 sm:grid-cols-2 lg:grid-cols-3">
-        {MEASURES.map((m, i) => (
+        {told.map((m, i) => (
           <Measure
             key={m.key}
             m={m}
@@ -89,6 +89,25 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
       <Table rows={rows} />
     </section>
   );
+}
+
+/** Differences of less than this share of the largest are called equal (judgement: less than the years differ). */
+const EQUAL_WITHIN = 0.05;
+
+/** Returns whether a measure is nothing in every set-up: a chart of it would be empty. */
+const isZero = (m: Shown, rows: readonly BenchRow[], u: Units): boolean =>
+  rows.every((r) => {
+    const { mid, spread } = shown(m, r, u);
+    return Number((mid + spread[1]).toFixed(m.digits)) === 0;
+  });
+
+/** The measures that decide, of one set-up: "4 days short of water, 2 too wet, 31 L". */
+function inShort(row: BenchRow, u: Units): string {
+  const of = (key: BenchMeasure): string => {
+    const m = MEASURES.find((x) => x.key === key)!;
+    return shown(m, row, u).mid.toFixed(m.digits);
+  };
+  return `${of('daysShort')} days short of water, ${of('daysWet')} too wet, ${of('litres')} ${measureOf('litres', u).symbol} in ${of('visits')} waterings`;
 }
 
 const shown = (m: Shown, row: BenchRow, u: Units) => {
@@ -118,37 +137,47 @@ interface MeasureProps {
 
 const Measure = memo(function Measure({ m, rows, lines, many, best }: MeasureProps) {
   const { units } = useGarden();
-  const data = (rows ?? []).map((r, i) => {
+  const data = (rows ?? []).map((r) => {
     const s = shown(m, r, units);
-    return { letter: `${LETTERS[i]}   ${s.mid.toFixed(m.digits)}`, ...s };
+    return { name: r.setUp.name, says: s.mid.toFixed(m.digits), ...s };
   });
+  const mids = data.map((d) => d.mid);
+  const equal = data.length > 1 && Math.max(...mids) - Math.min(...mids) <= EQUAL_WITHIN * Math.max(...mids);
   const top = Math.max(...data.map((d) => d.mid + d.spread[1]), m.key === 'evenness' ? 1 : 0.01);
   return (
     <figure aria-hidden className="min-w-0 tabular-nums">
       <figcaption className="font-semibold">{titleOf(m, units)}</figcaption>
-      <div style={{ height: `${lines * 1.9 + 0.5}rem` }}>
-        {rows && (
+      {equal && <p className="text-soft">About equal: {[...new Set(data.map((d) => d.says))].sort().join(' to ')}</p>}
+      <div style={{ height: equal ? 0 : `${lines * 1.9 + 0.5}rem` }}>
+        {rows && !equal && (
           <ResponsiveContainer width="100%" height="100%">
             <BarChart
               data={data}
               layout="vertical"
-              margin={{ top: 0, right: 8, bottom: 0, left: 0 }}
+              margin={{ top: 0, right: 44, bottom: 0, left: 0 }}
               accessibilityLayer={false}
               barCategoryGap={5}
             >
               <XAxis type="number" domain={[0, top]} hide />
               <YAxis
                 type="category"
-                dataKey="letter"
-                width={64}
+                dataKey="name"
+                width={132}
                 axisLine={false}
                 tickLine={false}
-                tick={{ fill: 'var(--color-ink)', fontSize: 14 }}
+                tick={{ fill: 'var(--color-ink)', fontSize: 13 }}
               />
               <Bar dataKey="mid" isAnimationActive={false} radius={3} minPointSize={2}>
                 {data.map((d, i) => (
-                  <Cell key={d.letter} fill={i === best ? 'var(--color-leaf)' : 'var(--color-moist)'} />
+                  <Cell key={d.name} fill={i === best ? 'var(--color-leaf)' : 'var(--color-moist)'} />
                 ))}
+                <LabelList
+                  dataKey="says"
+                  position="right"
+                  fill="var(--color-ink)"
+                  fontSize={14}
+                  offset={many ? 22 : 6}
+                />
                 {many && (
                   <ErrorBar
                     isAnimationActive={false}

@@ -9,7 +9,8 @@ import { ThePlaceIf } from './the-place-if';
 import { IconButton } from '../../../ui/icon-button';
 
 interface Props {
-  letter: string;
+  /** 1 for the first */
+  n: number;
   place: PlaceDto;
   value: SetUp;
   onChange: (s: SetUp) => void;
@@ -26,12 +27,12 @@ const strategiesFor = (isPot: boolean): [SetUp['strategy'], string][] => [
 const USUAL_EVERY_DAYS = 3;
 
 /** One watering method or change; fields left alone need no touch. */
-export function SetUpCard({ letter, place, value, onChange, onRemove }: Props) {
+export function SetUpCard({ n, place, value, onChange, onRemove }: Props) {
   const isPot = isPotted(place);
   const set = (change: Partial<SetUp>) => onChange({ ...value, ...change });
   return (
     <fieldset className="rounded-2xl border border-line bg-card p-3">
-      <legend className="px-1 font-head text-lg font-semibold">{letter}</legend>
+      <legend className="px-1 font-head text-lg font-semibold">Set-up {n}</legend>
       <div className="flex items-end gap-1">
         <TextField
           label="Name"

@@ -14,7 +14,6 @@ const driestOf = (p: PlacePlanDto): PourDto | undefined =>
 export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
   const link = useLink();
   const driest = driestOf(p);
-  const plants = p.pours.reduce((sum, pour) => sum + pour.plants.length, 0);
   return (
     <Panel label="Check the soil">
       <p>
@@ -22,8 +21,7 @@ export function Correct({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
           <>No watering is recorded, so its water is unknown.</>
         ) : (
           <>
-            The estimate is <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> left{' '}
-            {plants > 1 ? ` for the driest, ${driest.speaker}` : ''}
+            About <strong className="tabular-nums">{percent(driest.fractionAvailable)}</strong> left
             {driest.uncertainty != null && `, give or take ${percent(driest.uncertainty)}`}.
           </>
         )}{' '}

@@ -60,20 +60,20 @@ export function Rules({ place, p, busy, onChange }: Props) {
                 Limited, because it costs more splits and blossom end rot.
               </span>
             </CheckField>
+            <SelectField
+              label="Hose timer"
+              value={String(p.watering.timerZone ?? '')}
+              disabled={busy}
+              options={[
+                ['', 'none'],
+                ...Array.from({ length: 8 }, (_, i): [string, string] => [String(i + 1), `outlet ${i + 1}`]),
+              ]}
+              onChange={(chosen) => onChange({ timerZone: chosen ? Number(chosen) : null })}
+            />
+            <BucketTest place={place} busy={busy} onFlow={(flow) => onChange({}, flow)} />
           </div>
         )}
       </Unfold>
-      <SelectField
-        label="Hose timer"
-        value={String(p.watering.timerZone ?? '')}
-        disabled={busy}
-        options={[
-          ['', 'none'],
-          ...Array.from({ length: 8 }, (_, i): [string, string] => [String(i + 1), `outlet ${i + 1}`]),
-        ]}
-        onChange={(chosen) => onChange({ timerZone: chosen ? Number(chosen) : null })}
-      />
-      <BucketTest place={place} busy={busy} onFlow={(flow) => onChange({}, flow)} />
     </Panel>
   );
 }

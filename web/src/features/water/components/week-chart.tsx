@@ -16,11 +16,11 @@ export function WeekChart({ days, together, chosen, onChoose }: Props) {
   const format = useFormat();
   const garden = useGarden();
   return (
-    <div className="mt-3">
+    <div className="mt-3 max-sm:-mx-3">
       {(days[0]?.pours ?? []).map(({ pour }, row) => (
         <div key={pour.id} className={row > 0 ? 'mt-2' : undefined}>
-          {!together && <p className="text-sm font-semibold">{pour.speaker}</p>}
-          <div aria-hidden className="grid grid-cols-7 gap-1">
+          {!together && <p className="text-sm font-semibold max-sm:mx-3">{pour.speaker}</p>}
+          <div aria-hidden className="grid grid-cols-7 gap-0.5 sm:gap-1">
             {days.map((d) => {
               const x = d.pours[row];
               return (
@@ -55,7 +55,7 @@ export function WeekChart({ days, together, chosen, onChoose }: Props) {
           </div>
         </div>
       ))}
-      <div className="mt-1 grid grid-cols-7 gap-1">
+      <div className="mt-1 grid grid-cols-7 gap-0.5 sm:gap-1">
         {days.map((d) => {
           const isToday = d.date === garden.today;
           return (

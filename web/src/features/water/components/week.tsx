@@ -62,7 +62,7 @@ function Summary({ p }: { p: PlacePlanDto }) {
   const held = p.pours.filter((pour) => pour.plan?.held);
   return (
     <p className="mt-2 max-w-prose text-soft">
-      {held.length < p.pours.length && (
+      {weekOf(p).filter((d) => d.litres > 0).length > 1 && (
         <>
           <strong className="tabular-nums">{format.litres(overAll(p, (plan) => plan.litres))}</strong> this week
           {p.together && first?.plan && first.plants.length > 1 && (

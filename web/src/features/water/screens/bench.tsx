@@ -145,7 +145,7 @@ function SetUps({ place, setUps, onChange }: { place: PlaceDto; setUps: SetUp[];
       {setUps.map((s, i) => (
         <SetUpCard
           key={i}
-          letter={'ABCDEF'.charAt(i)}
+          n={i + 1}
           place={place}
           value={s}
           onChange={(next) => onChange(setUps.map((old, k) => (k === i ? next : old)))}

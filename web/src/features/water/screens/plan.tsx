@@ -6,6 +6,7 @@ import { Navigate, useParams } from 'react-router';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden, useMay } from '../../../lib/garden-context';
 import { linkTo } from '../../../lib/paths';
+import { Unfold } from '../../../ui/unfold';
 import { Fold } from '../../../ui/fold';
 import { Failed, Waiting } from '../../../ui/states';
 import { useWrite } from '../../../ui/use-write';
@@ -60,7 +61,9 @@ function Plan({ place }: { place: PlaceDto }) {
         {isPotted(place) && <TeachWeight place={place} />}
         {p.watering.timerZone && <Timer place={place} p={p} />}
         <Facts p={p} />
-        <Photos of={{ placeId: place.id }} name={place.name} />
+        <Fold everywhere title="Photos">
+          <Photos of={{ placeId: place.id }} name={place.name} />
+        </Fold>
       </div>
       {may('keep') && (
         <Fold title={`Watering method: ${WATERING_METHODS[p.method].label.toLowerCase()}`}>
@@ -75,12 +78,19 @@ function Plan({ place }: { place: PlaceDto }) {
 function Facts({ p }: { p: PlacePlanDto }) {
   const format = useFormat();
   return (
-    <p className="text-sm text-soft">
-      {p.weatherUntil ? `Weather measured up to ${format.day(p.weatherUntil)}` : 'No weather measured'}
-      {p.forecastUntil
-        ? `, forecast to ${format.day(p.forecastUntil)}`
-        : ', no forecast: we assume days like last week’s'}
-      . Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Water in the morning.
-    </p>
+    <Unfold
+      look="quiet"
+      className="text-sm"
+      title={p.weatherUntil ? `Weather up to ${format.day(p.weatherUntil)}` : 'No weather measured'}
+    >
+      {() => (
+        <p className="text-soft">
+          {p.forecastUntil
+            ? `The forecast reaches to ${format.day(p.forecastUntil)}.`
+            : 'There is no forecast: we assume days like last week’s.'}{' '}
+          Rain counts from a chance of {COUNTED_CHANCE_PCT} %. Water in the morning: leaves dry, and least is lost.
+        </p>
+      )}
+    </Unfold>
   );
 }

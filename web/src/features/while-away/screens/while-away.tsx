@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { ArrowLeft, Printer } from 'lucide-react';
-import { Link, Navigate } from 'react-router';
+import { Link } from 'react-router';
 import type { GardenView } from '@candid-leaf/contract';
 import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
-import { Failed, Waiting } from '../../../ui/states';
+import { Empty, Failed, Waiting } from '../../../ui/states';
 import { GardenPage } from '../../../frame/garden-page';
 import { WateringLists } from '../components/watering-lists';
 import { Waterings } from '../components/waterings';
@@ -26,7 +26,15 @@ function List({ view }: { view: GardenView }) {
   const link = useLink();
   const plans = useQuery(plansQuery(garden.id));
   const away = (garden.away ?? []).find((a) => a.to >= garden.today);
-  if (!away) return <Navigate to={link('settings', {})} replace />;
+  if (!away)
+    return (
+      <Empty title="No days away are set">
+        <p>Set them, and this page makes the watering list for your helper.</p>
+        <Link className={`${buttonLook('main')} mt-3`} to={link('settings', {})}>
+          Set days away
+        </Link>
+      </Empty>
+    );
   if (plans.isPending) return <Waiting what="Calculating the days" />;
   if (plans.error) return <Failed error={plans.error} again={() => void plans.refetch()} />;
   const places = view.places.filter((p) => p.plants.length > 0);
