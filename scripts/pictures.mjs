@@ -128,7 +128,7 @@ try {
   await desk.page.getByRole('link', { name: '2025' }).click();
   await desk.page.getByRole('link', { name: 'Harvest', exact: true }).click();
   await desk.page.getByRole('img', { name: /^Harvest by week/ }).waitFor();
-  await desk.shoot('report');
+  await desk.shoot('harvest');
   await desk.page.getByRole('link', { name: 'Handbook', exact: true }).click();
   await desk.page.getByRole('link', { name: 'Practice' }).click();
   await desk.page.getByRole('region', { name: 'Drooping leaves' }).getByRole('link').click();

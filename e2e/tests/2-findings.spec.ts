@@ -133,6 +133,15 @@ test('find a sign by words; it replaces the signs it rules out; the ribbon descr
   );
   await expect(page.getByText('Saved: 1 seen')).toBeVisible();
   await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ signs: [SEEN('soil-wet-deep')] }]);
+  // all that is drawn was looked for and is not there; a second touch takes it back
+  await page.getByRole('button', { name: /^Stem and forks/ }).click();
+  const none = page.getByRole('button', { name: 'None of these' });
+  await none.click();
+  await expect(none).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText(/^Saved: 1 seen, [2-9] not there$/)).toBeVisible();
+  await none.click();
+  await expect(page.getByText('Saved: 1 seen', { exact: true })).toBeVisible();
+  await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ signs: [SEEN('soil-wet-deep')] }]);
 });
 
 test.describe('by touch', () => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn, unfold } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn, unfold, watered } from './helpers.js';
 
 test('from an empty garden: add a bed and plants, fix errors, reorder, record, archive', async ({ page }) => {
   const own = await ownGarden(page);
@@ -220,4 +220,42 @@ test('leaving the page while saving does not lead back', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
   await expect(page).toHaveURL(new RegExp(`${own.garden}$`));
   await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ allClear: true }]);
+});
+
+test('a wrong address says so and keeps the frame; old addresses still lead on', async ({ page }) => {
+  const own = await ownGarden(page);
+  await signIn(page, own.who);
+  await page.goto(`/gardens/${own.garden}/nowhere`);
+  await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Main' })).toBeVisible();
+  await page.getByRole('link', { name: 'To your garden' }).click();
+  await expect(page).toHaveURL(new RegExp(`/gardens/${own.garden}$`));
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is no page at this address' })).toBeVisible();
+  await page.goto(`/gardens/${own.garden}/season/report`);
+  await expect(page).toHaveURL(/\/season\/harvest$/);
+  await page.goto(`/gardens/${own.garden}/away`);
+  await expect(page.getByText('No days away are set')).toBeVisible();
+  await page.getByRole('link', { name: 'Set days away' }).click();
+  await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
+});
+
+test('water starts with the amount of last time, in steps one can pour', async ({ page }) => {
+  const own = await ownGarden(page);
+  const { plant } = await tomatoIn(own, { name: 'Pot', volumeL: 20 });
+  await watered(own, plant, [4], 1.5);
+  await watered(own, plant, [2], 2.5);
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('button', { name: 'Water', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  const amount = sheet.getByLabel('Per plant (L)');
+  await expect(amount).toHaveValue('2.5');
+  await sheet.getByRole('button', { name: 'More' }).click();
+  await expect(amount).toHaveValue('3');
+  await sheet.getByRole('button', { name: 'Less' }).click();
+  await sheet.getByRole('button', { name: 'Less' }).click();
+  await expect(amount).toHaveValue('1.5');
+  await sheet.getByRole('button', { name: 'Save record' }).click();
+  await expect.poll(async () => (await savedIn(page, 'watering')).at(0)).toMatchObject({ litres: 1.5 });
 });

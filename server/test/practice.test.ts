@@ -72,7 +72,7 @@ test('an account keeps its newest thousand; those of others stay', async () => {
   const { accountId } = (await rows('seed = 9001'))[0]!;
   const before = Array.from({ length: MOST_KEPT }, (_, i) => {
     const answeredAt = new Date(Date.UTC(2020, 0, 1, 0, i));
-    return [accountId, 'wilting', i, 'waterlogging', 80, 1, 1, 1, 3, answeredAt];
+    return [accountId, 'wilting', i, 'waterlogging', 80, 1, 1, 1, 3, answeredAt, null];
   });
   await db.query('INSERT INTO practice_answer VALUES ?', [before]);
   await put(one.agent, { ...ANSWER, theme: 'spots', seed: 9003 }).expect(200);

@@ -62,7 +62,7 @@ describe('sign buttons', () => {
       (s) => s.parts.includes('fruit') && s.code !== 'pest-none-found' && !('crop' in s && s.crop === 'pepper'),
     )
       .slice(-3)
-      .map((s) => s.code as SignCode);
+      .map((s) => s.code);
     const ranked = signsToOffer({ ...asked, part: 'fruit', likely }).filter((s) => s.code !== 'pest-none-found');
     expect(ranked.slice(0, 3).map((s) => s.code)).toEqual(likely);
   });

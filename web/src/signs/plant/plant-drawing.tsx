@@ -39,7 +39,7 @@ export function PlantDrawing({ plant, held, ailing = [], wrap, bare = false, cla
       aria-hidden={wrap ? undefined : true}
     >
       {put('posture', <path d="M22 30Q100 -20 178 30" className="fill-none stroke-transparent" strokeWidth="28" />)}
-      {!bare && put('soil', <path d="M10 264Q100 252 190 264L190 298L10 298Z" className="fill-moist" />)}
+      {!bare && put('soil', <path d="M10 264Q100 252 190 264L190 298L10 298Z" className="fill-wet" />)}
       {held && <Support kind={held} topY={growth.topY} />}
       {put(
         'stem',
