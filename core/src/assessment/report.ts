@@ -88,7 +88,7 @@ export function reportFrom({ context, result, plan, remedies, withheld }: Report
     doNot: [...(lead?.doNot ?? [])],
     goodToKnow: [...(lead?.goodToKnow ?? [])],
     unexplained: result.unexplained,
-    likelySigns: likelySigns(context, result),
+    likelySigns: likelySigns(result),
     harmless: likely.length > 0 && likely.every((d) => disorderRow(d.disorder).harmless === true),
     notKnown: notKnown(context, result),
   };
