@@ -51,7 +51,7 @@ test('ten times the label dose is refused, and saved with a reason', async ({ pa
   await signIn(page, own.who);
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
-  await page.getByRole('button', { name: 'Feed' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Feed', exact: true }).click();
   await choose(page, 'Product', 'Organic granules');
   await page.getByLabel('Per plant (g)').fill('400');
   await page.getByRole('button', { name: 'Save record' }).click();

@@ -79,6 +79,7 @@ test('photos are upright, small and without location before upload; shown side b
   // a place has photos too
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('region', { name: 'Wall pot' }).getByRole('link', { name: 'Wall pot', exact: true }).click();
+  await unfold(page, 'Photos');
   await page.getByLabel('Take or choose a photo: Wall pot').setInputFiles(await phonePhoto());
   await expect(page.getByRole('img', { name: 'Wall pot on 18 July' })).toBeVisible();
 });

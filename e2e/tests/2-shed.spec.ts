@@ -59,7 +59,7 @@ test('an own product: 120 % nitrogen is refused at its field; later the product 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^The plant/ }).click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
-  await page.getByRole('button', { name: 'Feed' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Feed', exact: true }).click();
   await choose(page, 'Product', 'Grey sack');
   await expect(page.getByLabel('N (%)')).toHaveValue('6');
   await expect(page.getByLabel('Per plant (g)')).toHaveValue('40');

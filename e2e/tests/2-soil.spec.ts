@@ -1,6 +1,6 @@
 import type { GardenView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
-import { choose, ownGarden, signIn, tomatoIn } from './helpers.js';
+import { choose, ownGarden, signIn, tomatoIn, unfold } from './helpers.js';
 
 test('a soil test in its own units, what is short, a split dose of lime, and mulch from Today', async ({ page }) => {
   const own = await ownGarden(page);
@@ -57,7 +57,10 @@ test('earlier years are told by one touch each, with their problems, and count w
   const year = { year: 2025, family: 'nightshade', problems: ['white-mould'] };
   await expect.poll(told).toEqual([{ year: 2024, family: 'other' }, year]);
   await expect(panel.getByText('What grew here in')).toHaveCount(0);
-  await panel.getByText('Problems in 2025').first().click();
-  await panel.getByRole('button', { name: 'White mould' }).click();
+  // the panel is drawn anew when what was saved comes back
+  await expect(async () => {
+    await unfold(panel, /^Problems in 2025/);
+    await panel.getByRole('button', { name: 'White mould' }).click({ timeout: 2000 });
+  }).toPass();
   await expect.poll(told).toContainEqual({ ...year, problems: [] });
 });
