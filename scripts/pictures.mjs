@@ -131,7 +131,7 @@ try {
   await desk.shoot('harvest');
   await desk.page.getByRole('link', { name: 'Handbook', exact: true }).click();
   await desk.page.getByRole('link', { name: 'Practice' }).click();
-  await desk.page.getByRole('region', { name: 'Drooping leaves' }).getByRole('link').click();
+  await desk.page.getByRole('link', { name: 'Drooping leaves' }).click();
   await desk.page.getByRole('button', { name: 'Feel the soil a finger deep' }).click();
   await desk.page.getByText('So far 1 min.').waitFor();
   await desk.page.evaluate(() => globalThis.scrollTo(0, 0));
