@@ -70,8 +70,8 @@ export type BenchMeasure =
   | 'blossomEndRotShare'
   | 'splits';
 
-/** Returns the verdict: which set-up keeps the plant best, and what it costs compared with the others. */
-export function verdict(rows: readonly BenchRow[]): { best: number; why: string } | null {
+/** Returns the verdict: which set-up keeps the plant best, and a line about each, in the order of the rows. */
+export function verdict(rows: readonly BenchRow[]): { best: number; each: string[] } | null {
   if (rows.length === 0 || first(rows).seasons.length === 0) return null;
   const mid = (row: BenchRow, key: BenchMeasure): number => middle(row.seasons.map((s) => s[key])).mid;
   // shortage of water weighs most, then a rhythm that harms fruit, then waterlogging; water and visits only decide
@@ -85,17 +85,12 @@ export function verdict(rows: readonly BenchRow[]): { best: number; why: string 
     mid(row, 'litres') / 100 +
     mid(row, 'visits') / 20;
   const best = rows.reduce((b, row, i) => (cost(row) < cost(at(rows, b)) ? i : b), 0);
-  const row = at(rows, best);
-  const others = rows.filter((_, i) => i !== best);
-  const worst = others.reduce<BenchRow | null>((w, r) => (!w || cost(r) > cost(w) ? r : w), null);
-  const says = (r: BenchRow): string =>
-    `${Math.round(mid(r, 'daysShort'))} days short of water, ${Math.round(mid(r, 'visits'))} waterings, ${evennessInWords(mid(r, 'evenness'))} (${mid(r, 'evenness').toFixed(2)} of 1)`;
-  return {
-    best,
-    why: worst
-      ? `${row.setUp.name}: ${says(row)}. ${worst.setUp.name}: ${says(worst)}.`
-      : `${row.setUp.name}: ${says(row)}.`,
+  const says = (r: BenchRow): string => {
+    const [short, wet] = [Math.round(mid(r, 'daysShort')), Math.round(mid(r, 'daysWet'))];
+    const days = `${short} ${short === 1 ? 'day' : 'days'} short of water${wet > 0 ? `, ${wet} too wet` : ''}`;
+    return `${days}, ${evennessInWords(mid(r, 'evenness'))}, ${Math.round(mid(r, 'visits'))} waterings`;
   };
+  return { best, each: rows.map(says) };
 }
 
 /** Returns the season's calendar: from planting out (or the last frost and two weeks) on. */

@@ -58,13 +58,13 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
     <section aria-label="Results">
       {said && (
         <p role="status" className="max-w-prose text-lg">
-          <strong>{rows[said.best]!.setUp.name} keeps this plant best.</strong> {said.why}
+          <strong>{rows[said.best]!.setUp.name} keeps this plant best.</strong>
         </p>
       )}
       <ul aria-label="Each set-up" className="mt-2 flex flex-col gap-y-0.5">
-        {rows.map((r) => (
+        {rows.map((r, i) => (
           <li key={r.setUp.name} className="tabular-nums">
-            <strong>{r.setUp.name}:</strong> {inShort(r, units)}
+            <strong>{r.setUp.name}:</strong> {said?.each[i]}
           </li>
         ))}
       </ul>
@@ -100,15 +100,6 @@ const isZero = (m: Shown, rows: readonly BenchRow[], u: Units): boolean =>
     const { mid, spread } = shown(m, r, u);
     return Number((mid + spread[1]).toFixed(m.digits)) === 0;
   });
-
-/** The measures that decide, of one set-up: "4 days short of water, 2 too wet, 31 L". */
-function inShort(row: BenchRow, u: Units): string {
-  const of = (key: BenchMeasure): string => {
-    const m = MEASURES.find((x) => x.key === key)!;
-    return shown(m, row, u).mid.toFixed(m.digits);
-  };
-  return `${of('daysShort')} days short of water, ${of('daysWet')} too wet, ${of('litres')} ${measureOf('litres', u).symbol} in ${of('visits')} waterings`;
-}
 
 const shown = (m: Shown, row: BenchRow, u: Units) => {
   const { low, mid, high } = middle(row.seasons.map((s) => shownValue(m, s[m.key], u)));
