@@ -5,7 +5,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import '../src/data/all-writes';
 import { lastTime, numbersOf } from '../src/features/looking/last-time';
-import { signsToOffer } from '../src/features/looking/signs-to-offer';
+import { isLookedFor, signsToOffer } from '../src/features/looking/signs-to-offer';
 import { useInspection } from '../src/features/looking/use-inspection';
 import { walkPlan } from '../src/features/looking/walk-plan';
 import { registerWrites } from '../src/lib/writes';
@@ -83,6 +83,16 @@ describe('sign buttons', () => {
   ])('"%s" finds %s among the first', (words, code) => {
     const found = signsToOffer({ ...asked, words }).map((s) => s.code as string);
     expect(found.slice(0, 8)).toContain(code);
+  });
+  test('“none of these” says nothing of what takes digging, cutting or turning a leaf, nor of “none found”', () => {
+    const told = (['root-brown-slimy', 'stem-brown-inside', 'leaf-webbing', 'pest-none-found'] as const).filter(
+      isLookedFor,
+    );
+    expect(told).toEqual([]);
+    expect(isLookedFor('fruit-blossom-end-dark')).toBe(true);
+    const soil = signsToOffer({ ...asked, part: 'soil' }).map((s) => s.code);
+    expect(soil.length).toBeGreaterThan(5);
+    expect(soil.filter((s) => isLookedFor(s) && /^(root|soil|pot)-/.test(s))).toEqual([]);
   });
   test('never a sign of the other crop', () => {
     const own = SIGNS.filter((s) => 'crop' in s && s.crop === 'pepper').map((s) => s.code as string);

@@ -2,7 +2,7 @@ import type { PlacePlanDto } from '@candid-leaf/contract';
 import { Watering } from '@candid-leaf/core/records';
 import type { PlanDay } from '@candid-leaf/core/water';
 import { disordersFor } from '../src/features/handbook/search';
-import { overAll, weekOf, withoutRain } from '../src/features/water/week-of';
+import { overAll, unknownOf, weekOf, withoutRain } from '../src/features/water/week-of';
 import { ApiError } from '../src/lib/api';
 import { sentence, whereAndWhy, wordOf, wordsOrUnknown } from '../src/lib/words';
 import { faultsIn } from '../src/ui/faults';
@@ -35,6 +35,10 @@ describe('the week of a place', () => {
   });
   test('without rain the first to run short is named, with what all of that day need', () => {
     expect(withoutRain(two)).toEqual({ date: '2026-07-20', litres: 5 });
+    // of plants whose water nobody recorded nothing is ordered or ruled out
+    const unknown = { id: 'u', plants: ['e'], plan: null, known: false, speaker: 'Far one' };
+    expect(unknownOf(plan(unknown))).toEqual(['Far one']);
+    expect(unknownOf(plan({ ...unknown, known: true }, { ...unknown, plants: [] }))).toEqual([]);
     const same = plan(
       pour(['a', 'b'], [0, 0], { date: '2026-07-20', litres: 3 }),
       pour(['c'], [0, 0], { date: '2026-07-20', litres: 5 }),

@@ -9,7 +9,6 @@ export type PracticeTheme = (typeof PRACTICE_THEMES)[number];
 
 interface ThemeRow {
   title: string;
-  line: string;
   /** what the plant of a theme must show */
   about: ((sign: SignCode) => boolean) | null;
   /** number of signs visible before any check */
@@ -25,28 +24,24 @@ interface ThemeRow {
 export const THEMES: Record<PracticeTheme, ThemeRow> = {
   mixed: {
     title: 'Practice',
-    line: 'Anything that may be seen this month.',
     about: null,
     openSigns: 2,
     mostAtOnce: 0.85,
   },
   wilting: {
     title: 'Drooping leaves',
-    line: 'Too dry, too wet, too hot, or something in the stem.',
     about: (sign) => DROOPING.has(sign) || sign === 'leaf-scorch-one-side',
     openSigns: 1,
     mostAtOnce: 0.75,
   },
   spots: {
     title: 'Spots and colours',
-    line: 'Spots, rings, powder and fading: which of them spreads?',
     about: (sign) => LEAF_SPOTS_AND_COLOURS.has(sign),
     openSigns: 1,
     mostAtOnce: 0.6,
   },
   fruit: {
     title: 'Damaged fruit',
-    line: 'Sun, water, cold, teeth or rot.',
     about: (sign) => isOf(sign, 'fruit'),
     openSigns: 1,
     mostAtOnce: 0.6,

@@ -1,4 +1,13 @@
-import { plainWordsOf, SIGNS, type Crop, type Part, type SignCode, type SignRow } from '@candid-leaf/core/records';
+import {
+  HIDDEN,
+  plainWordsOf,
+  signRow,
+  SIGNS,
+  type Crop,
+  type Part,
+  type SignCode,
+  type SignRow,
+} from '@candid-leaf/core/records';
 import MiniSearch from 'minisearch';
 import { searchTerm } from '../../lib/search-terms';
 
@@ -14,7 +23,13 @@ interface Asked {
 }
 
 /** "None found" comes early: it is the most common answer. */
-export const NOTHING_THERE: SignCode = 'pest-none-found';
+const NOTHING_THERE: SignCode = 'pest-none-found';
+/**
+ * Returns whether a look at the drawings is enough to say that a sign is not there. What takes digging, cutting or
+ * turning a leaf was not looked for, and of "none found" it would say nothing.
+ */
+export const isLookedFor = (code: SignCode): boolean =>
+  code !== NOTHING_THERE && signRow(code).kind === 'sign' && !HIDDEN.has(code);
 /** Letters needed to start a search. */
 const LEAST_LETTERS = 2;
 

@@ -37,6 +37,10 @@ export function weekOf(p: PlacePlanDto): PlaceDay[] {
   });
 }
 
+/** Returns the groups without a plan because nobody knows what they got: of them nothing is ordered or ruled out. */
+export const unknownOf = (p: PlacePlanDto): string[] =>
+  p.pours.filter((pour) => !pour.known && pour.plants.length > 0).map((pour) => pour.speaker);
+
 /** Sums a value over all groups. */
 export const overAll = (p: PlacePlanDto, value: (plan: WeekPlan) => number): number =>
   p.pours.reduce((sum, pour) => sum + (pour.plan ? value(pour.plan) * pour.plants.length : 0), 0);

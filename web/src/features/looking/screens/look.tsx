@@ -17,7 +17,7 @@ import { useRecordOnce } from '../../../frame/acts/use-record-once';
 import { asGrown } from '../../../lib/plant-now';
 import { GrowthQuestion } from '../../../frame/acts/growth-question';
 import { SignTile } from '../components/sign-tile';
-import { NOTHING_THERE, signsToOffer } from '../signs-to-offer';
+import { isLookedFor, signsToOffer } from '../signs-to-offer';
 import { useLook, type LookState } from '../use-look';
 import { useWayOn } from '../../../ui/use-way-on';
 
@@ -207,12 +207,9 @@ function Tiles({ signs, plant, look: { of, before, put }, askAbsent = false }: T
   );
 }
 
-/** Whether "not there" says something about it: of "none found" it would say nothing. */
-const canBeAbsent = (code: SignCode): boolean => code !== NOTHING_THERE && signRow(code).kind === 'sign';
-
-/** Marks all that is drawn above, and was not touched, as looked for and not there; a second touch takes it back. */
+/** Marks what is drawn above, and a look alone would show, as not there; a second touch takes it back. */
 function NoneOfThese({ signs, look: { of, put } }: Pick<TilesProps, 'signs' | 'look'>) {
-  const asked = signs.filter((code) => canBeAbsent(code) && !of(code)?.present);
+  const asked = signs.filter((code) => isLookedFor(code) && !of(code)?.present);
   const marked = asked.length > 0 && asked.every((code) => of(code)?.present === false);
   if (asked.length === 0) return null;
   const mark = () => {
@@ -221,7 +218,7 @@ function NoneOfThese({ signs, look: { of, put } }: Pick<TilesProps, 'signs' | 'l
   return (
     <Button look={marked ? 'main' : 'plain'} className="mt-2" aria-pressed={marked} onClick={mark}>
       <X aria-hidden size={17} />{' '}
-      {asked.length === signs.filter(canBeAbsent).length ? 'None of these' : 'None of the others'}
+      {asked.length === signs.filter(isLookedFor).length ? 'None of these' : 'None of the others'}
     </Button>
   );
 }

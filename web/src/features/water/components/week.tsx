@@ -3,7 +3,7 @@ import { HELD_WHY, WATERING_METHODS } from '@candid-leaf/core/water';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { Panel } from '../../../ui/panel';
-import { overAll, weekOf, withoutRain, type PlaceDay } from '../week-of';
+import { overAll, unknownOf, weekOf, withoutRain, type PlaceDay } from '../week-of';
 import { DayOfWeek } from './day-of-week';
 import { GiveToday } from './give-today';
 import { WeekChart } from './week-chart';
@@ -36,11 +36,22 @@ export function Week({ place, p }: { place: PlaceDto; p: PlacePlanDto }) {
 function Headline({ p, next, place }: { p: PlacePlanDto; next: PlaceDay | undefined; place: PlaceDto }) {
   const format = useFormat();
   const garden = useGarden();
+  const unknown = unknownOf(p);
+  const ask = unknown.length > 0 && (
+    <p className="mt-1">{unknown.join(', ')}: how much water they had is not recorded. Check the soil below first.</p>
+  );
   if (!next)
     return (
-      <h2 className="text-xl">
-        {p.pours.some((pour) => pour.plan?.held) ? 'Water is held back' : 'No water this week'}
-      </h2>
+      <>
+        <h2 className="text-xl">
+          {p.pours.some((pour) => pour.plan?.held)
+            ? 'Water is held back'
+            : unknown.length > 0
+              ? 'Check the soil first'
+              : 'No water this week'}
+        </h2>
+        {ask}
+      </>
     );
   const today = next.date === garden.today;
   return (
@@ -48,6 +59,7 @@ function Headline({ p, next, place }: { p: PlacePlanDto; next: PlaceDay | undefi
       <h2 className="text-xl tabular-nums">
         Water {today ? 'today' : format.weekdayAndDay(next.date)}: {format.litres(next.litres)}
       </h2>
+      {ask}
       {today && <GiveToday d={next} place={place} />}
     </>
   );
