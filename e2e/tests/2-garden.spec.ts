@@ -156,6 +156,7 @@ test('the weather station is down: the page says so; the own rain gauge counts',
   await page.request.post(`${station}/fault?down=true`);
   try {
     await page.getByRole('link', { name: 'Settings' }).click();
+    await page.getByRole('link', { name: 'Weather and hose timer' }).click();
     await page.getByRole('button', { name: 'Update now' }).click();
     await expect(page.getByText('The weather station does not answer: the station answered 503')).toBeVisible();
     await expect(page.getByText(/its newest day is 18 July/)).toBeVisible();

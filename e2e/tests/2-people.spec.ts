@@ -78,6 +78,7 @@ test('a watering list is opened and ticked without an account, until its link is
   await watered(own, plant, [6, 5, 4], 2);
   await signIn(page, own.who);
   await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('link', { name: 'Days away' }).click();
   await pickDay(page, 'From', '2026-07-18');
   await pickDay(page, 'To', '2026-07-28');
   await page.getByRole('button', { name: 'Add days away' }).click();

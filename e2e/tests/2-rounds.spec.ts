@@ -52,6 +52,7 @@ test('while away: a watering list, no walks; an end before the start is refused'
   await unfold(page, 'Check Door pot');
   await expect(page.getByText(/no look at the whole bed is recorded/i)).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('link', { name: 'Days away' }).click();
   await pickDay(page, 'From', day(-6));
   await pickDay(page, 'To', day(-1));
   await page.getByRole('button', { name: 'Add days away' }).click();

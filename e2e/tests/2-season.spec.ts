@@ -221,7 +221,7 @@ test('twenty minutes: the most useful tasks stay; the calendar link works until 
   await expect(page.getByText(/more would take longer/)).toBeVisible();
   expect(await count()).toBeLessThan(all);
   await page.getByRole('link', { name: 'Settings' }).click();
-  await unfold(page, 'Calendar');
+  await page.getByRole('link', { name: 'Calendar link' }).click();
   await page.getByRole('button', { name: 'Create link' }).click();
   const address = await page.getByLabel('The link, shown only once').inputValue();
   const read = await request.get(address);

@@ -132,7 +132,7 @@ test('a week of water in gallons: sent to the hose timer, corrected by a soil ch
     await expect(timer.getByText(/no hose timer is set up for this garden/)).toBeVisible();
     const plan = page.url();
     await page.getByRole('link', { name: 'Settings' }).click();
-    await unfold(page, 'Hose timer');
+    await page.getByRole('link', { name: 'Weather and hose timer' }).click();
     const settings = page.getByRole('region', { name: 'Hose timer' });
     await settings.getByLabel('Address').fill('http://192.0.2.7/boxes/hers');
     await settings.getByLabel('Secret').fill('her-own-secret');

@@ -20,6 +20,7 @@ export async function views(page: Page): Promise<[string, string][]> {
     ['Edit a plant', `${sick}/edit`],
     ['Edit a place', bed],
     ['settings', `${garden}/settings`],
+    ['settings: days away', `${garden}/settings/away`],
     ['handbook', `${garden}/handbook`],
     ['the week of a place', `${bed}/plan`],
     ['bench', `${garden}/bench`],

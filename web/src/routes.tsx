@@ -18,6 +18,7 @@ import { Failed, NoSuchPage } from './ui/states';
 import { TitleFollowsHeading } from './frame/title-follows';
 
 const placeEdit = async () => ({ Component: (await import('./features/places/screens/place-edit')).PlaceEdit });
+const settings = async () => ({ Component: (await import('./features/settings/screens/settings')).SettingsScreen });
 const productEdit = async () => ({ Component: (await import('./features/shed/screens/product-edit')).ProductEdit });
 const varietyEdit = async () => ({ Component: (await import('./features/varieties/screens/variety-edit')).KindEdit });
 const plantEdit = async () => ({ Component: (await import('./features/looking/screens/plant-edit')).PlantEdit });
@@ -119,12 +120,8 @@ export const router = createBrowserRouter([
                   </>
                 ),
               },
-              {
-                path: ROUTES.settings,
-                lazy: async () => ({
-                  Component: (await import('./features/settings/screens/settings')).SettingsScreen,
-                }),
-              },
+              { path: ROUTES.settings, lazy: settings },
+              { path: ROUTES.settingsPage, lazy: settings },
               { path: ROUTES.newPlace, lazy: placeEdit },
               { path: ROUTES.place, lazy: placeEdit },
               {

@@ -65,7 +65,7 @@ export function weatherInPlace(
 /** Returns the note shown beside temperatures that were estimated, not measured. */
 export const warmthNote = (place: Pick<PlaceFacts, 'kind' | 'cover' | 'vents'>): string =>
   isUnderGlass(place)
-    ? ` (estimated under cover, vents ${place.vents ?? 'assumed closed'})`
+    ? ` (estimated with its vents ${place.vents ?? 'closed'})`
     : coverOf(place) === 'indoors'
       ? ' (the room)'
       : '';

@@ -78,12 +78,12 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
 const hotCaution = (hot: boolean): { caution?: string } =>
   hot ? { caution: 'Hot peppers: wear gloves, and keep hands away from your eyes.' } : {};
 
-/** Says what is coming and when: "32 °C or more is forecast from 20 July to 22 July, up to 36 °C". */
+/** Says what is coming and when: "up to 36 °C is forecast from 20 July to 22 July". */
 export function spellInWords(s: HardSpell, today: Day, f: Formatter): string {
   const until = s.to === s.from ? '' : ` to ${f.day(s.to)}`;
   if (s.kind === 'heat') {
     const when = s.from <= today ? 'from today' : s.to === s.from ? `on ${f.day(s.from)}` : `from ${f.day(s.from)}`;
-    return `${f.temperature(Math.min(HOT_DAY_C, s.extremeC))} or more is forecast ${when}${until}, up to ${f.temperature(s.extremeC)}`;
+    return `up to ${f.temperature(s.extremeC)} is forecast ${when}${until}`;
   }
   const dawn = s.from <= today ? 'these mornings' : `at dawn on ${f.day(s.from)}${until}`;
   return s.kind === 'frost'

@@ -1,7 +1,8 @@
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
-import type { Day } from './day.js';
+import { addDays, type Day } from './day.js';
 import { inSpoons } from './kitchen.js';
+import { first, last } from './lists.js';
 import { KG_PER_POUND, LITRES_PER, M2_PER, measureOf, type Quantity } from './measures.js';
 import { type DateForm, METRIC, type Units, type VolumeUnit } from './units.js';
 
@@ -90,16 +91,34 @@ const inForm =
 const joined = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-/** Formats several days together; a month they share appears once, if the form allows it. */
+/** Days in a row from which "8 to 14 July" is shorter to read than each of them. */
+const RUN = 3;
+
+/** Returns sorted days in groups: a run of neighbours within a month is one group, any other day is its own. */
+function inRuns(sorted: readonly Day[]): Day[][] {
+  const runs: Day[][] = [];
+  for (const day of sorted) {
+    const before = runs.at(-1);
+    const follows = before && addDays(last(before), 1) === day && before[0]?.slice(0, 7) === day.slice(0, 7);
+    if (follows) before.push(day);
+    else runs.push([day]);
+  }
+  return runs.flatMap((run) => (run.length < RUN ? run.map((d) => [d]) : [run]));
+}
+
+/** Formats several days together: a month they share appears once, if the form allows it, and a run has two ends. */
 function daysTogether(days: readonly Day[], form: DateForm): string {
-  const sorted = [...new Set(days)].sort();
-  const shares = (a: Day | undefined, b: Day): boolean => a?.slice(0, 7) === b.slice(0, 7);
+  const runs = inRuns([...new Set(days)].sort());
+  const shares = (a: Day[] | undefined, [b]: Day[]): boolean => a?.[0]?.slice(0, 7) === b?.slice(0, 7);
   return joined(
-    sorted.map((d, i) => {
-      const alone = String(Number(d.slice(8)));
-      if (form === 'd MMMM' && shares(sorted[i + 1], d)) return alone;
-      if (form === 'MMMM d' && shares(sorted[i - 1], d)) return alone;
-      return inForm(form)(d);
+    runs.map((run, i) => {
+      const [from, to] = [first(run), last(run)];
+      const alone = (d: Day): string => String(Number(d.slice(8)));
+      const monthAfter = form === 'd MMMM' && shares(runs[i + 1], run);
+      const monthBefore = form === 'MMMM d' && shares(runs[i - 1], run);
+      const end = (d: Day, isBare: boolean): string => (isBare ? alone(d) : inForm(form)(d));
+      if (from === to) return end(from, monthAfter || monthBefore);
+      return `${end(from, form === 'd MMMM' || monthBefore)} to ${end(to, form === 'MMMM d' || monthAfter)}`;
     }),
   );
 }

@@ -41,6 +41,12 @@ test('days: real ones only, over month ends and leap days, and listed together',
   expect(METRIC_FORMAT.days(days)).toBe('3, 9 July and 1 August');
   expect(formatterFor(US, 'MMMM d').days(days)).toBe('July 3, 9 and August 1');
   expect(formatterFor(US, 'yyyy-MM-dd').days(days.slice(0, 2))).toBe('2026-07-03 and 2026-07-09');
+  // three in a row have two ends; a run stops at the end of a month, and two days are no run
+  const run = ['2026-07-29', '2026-07-30', '2026-07-31', '2026-08-01', '2026-08-02', '2026-08-09'];
+  expect(METRIC_FORMAT.days(run)).toBe('29 to 31 July, 1, 2 and 9 August');
+  expect(METRIC_FORMAT.days([...run.slice(0, 3), '2026-07-02'])).toBe('2 and 29 to 31 July');
+  expect(formatterFor(US, 'MMMM d').days(run.slice(0, 3))).toBe('July 29 to 31');
+  expect(formatterFor(US, 'yyyy-MM-dd').days(run.slice(0, 3))).toBe('2026-07-29 to 2026-07-31');
 });
 
 test('minutes and litres convert; feed labels convert to elements', () => {

@@ -13,5 +13,13 @@ export const townsQuery = (name: string) =>
     placeholderData: (before: TownDto[] | undefined) => before,
   });
 
+export const townNearQuery = (latitude: number, longitude: number) =>
+  queryOptions({
+    queryKey: ['towns', 'near', latitude, longitude],
+    queryFn: () => townNear(latitude, longitude),
+    enabled: Number.isFinite(latitude) && Number.isFinite(longitude),
+    staleTime: LONG_MS,
+  });
+
 export const townNear = (latitude: number, longitude: number): Promise<TownDto> =>
   api('GET', `/towns/near?latitude=${latitude}&longitude=${longitude}`);

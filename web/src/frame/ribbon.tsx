@@ -42,6 +42,9 @@ function spoken(d: RibbonDay, f: Formatter, today: Day): string {
     .join(', ');
 }
 
+/** Mondays and today carry the name of their weekday: enough to count from. */
+const isNamed = (day: Day, today: Day): boolean => day === today || parseISO(day).getDay() === 1;
+
 /** Two weeks back, today, a week ahead. Touching a day selects it; touching it again returns to today. */
 export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
   const [params, setParams] = useSearchParams();
@@ -85,7 +88,7 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
                 )}
               >
                 <span className={clsx('text-sm leading-5 tabular-nums', d.day === today ? 'font-bold' : 'text-soft')}>
-                  <span className="text-xs">{inForm(parseISO(d.day), 'EEEEE')} </span>
+                  {isNamed(d.day, today) && <span className="text-xs">{inForm(parseISO(d.day), 'EEE')} </span>}
                   {Number(d.day.slice(8))}
                 </span>
                 <DayWeather d={d} ahead={ahead} y={y} />

@@ -11,6 +11,7 @@ export const ROUTES = {
   newGarden: '/gardens/new',
   garden: '/gardens/:gardenId',
   settings: '/gardens/:gardenId/settings',
+  settingsPage: '/gardens/:gardenId/settings/:page',
   people: '/gardens/:gardenId/people',
   files: '/gardens/:gardenId/files',
   whileAway: '/gardens/:gardenId/away',

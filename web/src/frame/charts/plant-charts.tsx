@@ -46,7 +46,7 @@ export function PlantCharts({ view, lit, photos = false }: Props) {
       </div>
       <figcaption className="mt-1 text-sm text-soft sm:ml-18">
         <Key days={days} supported={lit.size > 0} />
-        {empty.length > 0 && <p>No {empty.join(' or ')} recorded in these weeks.</p>}
+        {empty.length > 0 && <p>No {empty.join(' or ')} recorded.</p>}
       </figcaption>
       {chosen && <ChosenDay d={chosen} />}
       {turn > 1 && <SpokenDays days={days} />}

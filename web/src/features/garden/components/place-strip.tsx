@@ -49,8 +49,8 @@ export function PlaceStrip({ view, day, tasks }: Props) {
       className="@container max-w-full min-w-0 px-4 pt-1 pb-2"
       style={{ flex: `${Math.max(2, plants.length)} 1 ${rem}rem` }}
     >
-      <div className="flex items-center justify-between gap-1">
-        <div className="min-w-0 pt-1">
+      <div className="flex flex-wrap items-center justify-between gap-x-1">
+        <div className="min-w-0 flex-1 basis-28 pt-1">
           <h2 className="text-lg leading-6">
             <Link to={link('placePlan', { placeId: place.id })} className="hover:underline">
               {place.name}
@@ -125,7 +125,7 @@ function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | nu
           <strong className="text-ink tabular-nums">{percent(left)}</strong> left
         </>
       )}
-      <span className="max-sm:hidden">
+      <span className="hidden @sm:inline">
         {!isPotted(place) && left !== null && ' · '}
         {what}
       </span>

@@ -5,7 +5,7 @@ import { Check, CircleDot, Droplet, Eye, ShoppingBasket, TriangleAlert, Waves, t
 import { asGrown } from '../../../lib/plant-now';
 import clsx from 'clsx';
 import { Link } from 'react-router';
-import { useFormat, useGarden, useLink } from '../../../lib/garden-context';
+import { useGarden, useLink } from '../../../lib/garden-context';
 import { PlantDrawing } from '../../../signs/plant/plant-drawing';
 import { percent, Pot, SoilSlice } from '../../../ui/water-left';
 import type { Mark } from '../marks';
@@ -89,28 +89,25 @@ const LOOKS: Record<Mark, { icon: LucideIcon; word: string; look: string }> = {
   wet: { icon: Waves, word: 'Wet', look: 'text-soft' },
 };
 
-/** Text under a plant: what it needs first, or when it was seen. */
+/** Text under a plant: what it needs first, or that it was looked over. */
 function Said({ view, marks: [first] }: { view: PlantOnView; marks: readonly Mark[] }) {
-  const format = useFormat();
   const { today } = useGarden();
-  const harmless = view.finding?.harmless && <span className="text-soft">{view.finding.label}: harmless</span>;
+  const harmless = view.finding?.harmless && <span className="text-soft">{view.finding.label}</span>;
   // "look due" is also in Today; "wet" is only shown if nothing else is
   const mark = first === 'look' ? !harmless : first === 'wet' ? !harmless && view.lastLook !== today : first;
   if (first && mark) {
     const { icon: Icon, word, look } = LOOKS[first];
     return (
       <span className={`inline-flex items-start gap-1 text-left ${look}`}>
-        <Icon aria-hidden size={15} className="mt-0.5 shrink-0" /> {first === 'sick' ? view.finding?.label : word}
+        <Icon aria-hidden size={15} className="mt-0.5 shrink-0" />
+        {/* Today says it in words */}
+        <span className={clsx(first === 'look' && 'sr-only')}>{first === 'sick' ? view.finding?.label : word}</span>
       </span>
     );
   }
   if (harmless) return harmless;
   if (!view.lastLook) return <span className="text-soft">not looked over yet</span>;
-  return (
-    <span className="text-soft">
-      {view.lastLook === today ? 'looked over today' : `seen ${format.day(view.lastLook)}`}
-    </span>
-  );
+  return view.lastLook === today && <span className="text-soft">looked over today</span>;
 }
 
 /** One touch: looked over, nothing wrong. */

@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { useLink, useMay } from '../../../lib/garden-context';
 import { Button, buttonLook } from '../../../ui/button';
 import { Empty, Waiting } from '../../../ui/states';
+import { useWide } from '../../../ui/use-wide';
 import { TodayList } from '../today/today-list';
 import { Steadiness } from '../../../frame/steadiness';
 import { DayPanel } from '../components/day-panel';
@@ -84,6 +85,13 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
     : places;
   // on opening, Today comes first and the beds a moment later
   const whole = useAfterFirstPaint();
+  const wide = useWide();
+  // on a phone the beds come before it
+  const asked = may('record') && !chosen && (
+    <Suspense>
+      <WhileThere view={view} />
+    </Suspense>
+  );
   return (
     <>
       <h1 className="sr-only">{garden.name}</h1>
@@ -94,11 +102,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
           ) : (
             <TodayList tasks={today} orderOf={(t) => orderOf(places, t)} />
           )}
-          {may('record') && !chosen && (
-            <Suspense>
-              <WhileThere view={view} />
-            </Suspense>
-          )}
+          {wide && asked}
         </div>
         {/* the beds in walking order */}
         <div className="flex min-w-0 flex-col gap-4 lg:col-start-1 lg:row-span-2 lg:row-start-1">
@@ -148,6 +152,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
         </div>
         {!chosen && places.length > 0 && (
           <div className="min-w-0 lg:col-start-2">
+            {!wide && asked}
             <Steadiness places={names} />
           </div>
         )}

@@ -5,15 +5,12 @@ const CHOICES = [10, 20, 30, 60, 90];
 /** Time available: the most useful tasks first. */
 export function Budget({ minutes, onChange }: { minutes: number | null; onChange: (minutes: number | null) => void }) {
   return (
-    <label className="flex items-center gap-2 whitespace-nowrap">
-      Time available
-      <Select
-        aria-label="Time available"
-        narrow
-        value={minutes === null ? '' : String(minutes)}
-        onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
-        options={[['', 'no limit'], ...CHOICES.map((m): [string, string] => [String(m), `${m} minutes`])]}
-      />
-    </label>
+    <Select
+      aria-label="Time available"
+      narrow
+      value={minutes === null ? '' : String(minutes)}
+      onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
+      options={[['', 'No time limit'], ...CHOICES.map((m): [string, string] => [String(m), `${m} minutes`])]}
+    />
   );
 }

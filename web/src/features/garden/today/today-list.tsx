@@ -14,9 +14,9 @@ import { Task } from './today-task';
 const Group = lazy(async () => ({ default: (await import('./today-group')).Group }));
 
 /** Maximum lines shown before folding, on a phone and on a desk. */
-const MOST_OPEN = { phone: 4, desk: 6 };
+const MOST_OPEN = { phone: 3, desk: 6 };
 
-/** Most tasks on hold shown fully: a wait after a spray must not hide. */
+/** Most tasks on hold listed at the desk; a phone shows their number, unless fruit must not be picked yet. */
 const MOST_WAITING = 3;
 
 interface Props {
@@ -37,7 +37,8 @@ export function TodayList({ tasks, orderOf }: Props) {
   const litres = due.reduce((sum, t) => sum + (t.litres ?? 0), 0);
   const minutes = due.reduce((sum, t) => sum + t.minutes, 0);
   // with a time limit, everything that fits is shown
-  const most = useWide() ? MOST_OPEN.desk : MOST_OPEN.phone;
+  const wide = useWide();
+  const most = wide ? MOST_OPEN.desk : MOST_OPEN.phone;
   const lines = groupTasks(due);
   const rest = budget === null ? lines.slice(most) : [];
   const left = all.length - due.length;
@@ -54,7 +55,7 @@ export function TodayList({ tasks, orderOf }: Props) {
       ) : (
         <>
           <p className="text-sm text-soft">
-            {lines.length} {lines.length === 1 ? 'thing' : 'things'} to do, about {minutes} minutes
+            {lines.length} {lines.length === 1 ? 'thing' : 'things'}, {minutes} minutes
             {litres > 0 ? `, ${format.litres(litres)} of water` : ''}
           </p>
           <ul className="mt-1 divide-y divide-line">
@@ -82,7 +83,7 @@ export function TodayList({ tasks, orderOf }: Props) {
       )}
       {held.length > 0 && (
         <Unfold
-          open={held.length <= MOST_WAITING}
+          open={(wide && held.length <= MOST_WAITING) || held.some((t) => t.picks)}
           className="mt-1 border-t border-line text-sm text-soft"
           look="act"
           title={`Not now: ${held.length}`}

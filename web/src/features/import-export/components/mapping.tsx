@@ -2,7 +2,6 @@ import type { FilePreview } from '@candid-leaf/contract';
 import { columnsOf, unitsOf, type DateOrder, type Decimal, type TableColumn } from '@candid-leaf/core/tables';
 import { Select } from '../../../ui/select';
 import { SelectField } from '../../../ui/select-field';
-import { Scroller } from '../../../ui/scroller';
 
 interface Props {
   preview: FilePreview;
@@ -39,62 +38,43 @@ export function Mapping({ preview, onChange }: Props) {
   };
   return (
     <>
-      <Scroller label="Match the columns">
-        <table className="w-full min-w-96 text-left">
-          <thead className="text-sm text-soft">
-            <tr>
-              <th scope="col" className="pr-3 font-normal">
-                Field
-              </th>
-              <th scope="col" className="pr-3 font-normal">
-                Column in the file
-              </th>
-              <th scope="col" className="pr-3 font-normal">
-                Unit
-              </th>
-              <th scope="col" className="font-normal">
-                First row
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {columnsOf(table).map((column) => {
-              const mapped = columns.find((c) => c.field === column.field);
-              const units = unitChoices(column);
-              return (
-                <tr key={column.field} className="border-t border-line">
-                  <th scope="row" className="py-1 pr-3 font-semibold">
-                    {column.label}
-                    {column.needed && <span className="text-sm font-normal text-soft"> required</span>}
-                  </th>
-                  <td className="py-1 pr-3">
-                    <Select
-                      aria-label={`Column for ${column.label}`}
-                      value={String(mapped?.at ?? -1)}
-                      onChange={(at) => choose(column, Number(at))}
-                      options={[
-                        ['-1', 'not in the file'],
-                        ...heads.map((h, i): [string, string] => [String(i), h || `column ${i + 1}`]),
-                      ]}
-                    />
-                  </td>
-                  <td className="py-1 pr-3">
-                    {mapped && units.length > 0 && (
-                      <Select
-                        aria-label={`Unit of ${column.label}`}
-                        value={mapped.unit ?? ''}
-                        onChange={(unit) => choose(column, mapped.at, unit)}
-                        options={units.map((u) => [u, unitWords(u)])}
-                      />
-                    )}
-                  </td>
-                  <td className="max-w-40 truncate py-1 tabular-nums">{mapped ? (rows[0]?.[mapped.at] ?? '') : ''}</td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </Scroller>
+      <ul aria-label="Match the columns" className="grid gap-x-8 sm:grid-cols-2">
+        {columnsOf(table).map((column) => {
+          const mapped = columns.find((c) => c.field === column.field);
+          const units = unitChoices(column);
+          const sample = mapped && rows[0]?.[mapped.at];
+          return (
+            <li key={column.field} className="border-t border-line py-2">
+              <p className="flex justify-between gap-3">
+                <span className="font-semibold">
+                  {column.label}
+                  {column.needed && <span className="text-sm font-normal text-soft"> required</span>}
+                </span>
+                {sample && <span className="max-w-48 truncate text-sm text-soft tabular-nums">first: {sample}</span>}
+              </p>
+              <div className="flex gap-2 *:min-w-40 *:flex-1">
+                <Select
+                  aria-label={`Column for ${column.label}`}
+                  value={String(mapped?.at ?? -1)}
+                  onChange={(at) => choose(column, Number(at))}
+                  options={[
+                    ['-1', 'not in the file'],
+                    ...heads.map((h, i): [string, string] => [String(i), h || `column ${i + 1}`]),
+                  ]}
+                />
+                {mapped && units.length > 0 && (
+                  <Select
+                    aria-label={`Unit of ${column.label}`}
+                    value={mapped.unit ?? ''}
+                    onChange={(unit) => choose(column, mapped.at, unit)}
+                    options={units.map((u) => [u, unitWords(u)])}
+                  />
+                )}
+              </div>
+            </li>
+          );
+        })}
+      </ul>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
           label="Date format"

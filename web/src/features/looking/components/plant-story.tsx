@@ -113,7 +113,7 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
           </Fold>
         )}
         {leader && (
-          <Fold title="What else it could be">
+          <Fold everywhere={isClear(leader)} title="What else it could be">
             <BesidePanel view={view} reading={reading} />
           </Fold>
         )}
@@ -135,7 +135,7 @@ function Rest({ view, reading, fromOther }: { view: PlantView; reading: boolean;
             <Photos of={{ plantId: plant.id }} name={plant.name} reading={reading} />
           </Fold>
         )}
-        <Fold title="Records">
+        <Fold everywhere={leader !== undefined} title="Records">
           <Panel title="Records">
             <RecordTable
               brief

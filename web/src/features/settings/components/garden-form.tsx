@@ -1,19 +1,17 @@
 import { GardenInput, type GardenDto } from '@candid-leaf/contract';
 import { useState } from 'react';
-import { Controller, useForm, type Control } from 'react-hook-form';
+import { Controller, FormProvider, useForm, type Control } from 'react-hook-form';
 import { Button } from '../../../ui/button';
 import { TextField } from '../../../ui/field';
 import { FormSelect } from '../../../ui/select-field';
 import { FormCard, RootFault } from '../../../ui/form-card';
 import { applyFaults, emptyIsUnknown, resolverFor } from '../../../ui/form-faults';
 import { MonthDayField } from '../../../ui/month-day-field';
-import { Fold } from '../../../ui/fold';
-import { Unfold } from '../../../ui/unfold';
-import { MeasuredField } from '../../../ui/measured-field';
 import { useWrite } from '../../../ui/use-write';
 import { saveGarden } from '../../../data/gardens';
 import { OwnRules } from './own-rules';
 import { UnitsAndDates } from './units-and-dates';
+import { WhereItLies } from './where-it-lies';
 
 /** A frost date, or none, from a calendar. */
 function FrostDay({
@@ -46,18 +44,19 @@ function FrostDay({
   );
 }
 
-/** "45.6° N, 8.9° E", or south and west. */
-const whereOf = ({ latitude, longitude }: GardenDto): string =>
-  `${Math.abs(latitude)}° ${latitude < 0 ? 'S' : 'N'}, ${Math.abs(longitude)}° ${longitude < 0 ? 'W' : 'E'}`;
+interface Props {
+  /** page of the settings; what is on the others stays as it is */
+  part: 'garden' | 'units' | 'rules';
+  garden: GardenDto;
+  onKept: (g: GardenInput) => void;
+}
 
-/** A garden's settings. */
-export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: GardenInput) => void }) {
+/** A garden's settings, one page of them. */
+export function GardenForm({ part, garden, onKept }: Props) {
   const save = useWrite(saveGarden, garden.id);
   const { today: _t, ...known } = garden;
-  const { register, control, handleSubmit, setError, formState } = useForm<GardenInput>({
-    resolver: resolverFor(GardenInput),
-    defaultValues: known,
-  });
+  const form = useForm<GardenInput>({ resolver: resolverFor(GardenInput), defaultValues: known });
+  const { register, control, handleSubmit, setError, formState } = form;
   const e = formState.errors;
   // a field that was refused must not hide in a closed group
   const [refused, setRefused] = useState(false);
@@ -74,71 +73,42 @@ export function GardenForm({ garden, onKept }: { garden: GardenDto; onKept: (g: 
     () => setRefused(true),
   );
   return (
-    <form
-      noValidate
-      onSubmit={(ev) => {
-        setRefused(false);
-        void submit(ev);
-      }}
-      className="flex flex-col gap-4"
-    >
-      <Fold title="The garden" open={refused}>
-        <FormCard title="The garden">
-          <TextField label="Name" className="sm:col-span-2" error={e.name?.message} {...register('name')} />
-          <Unfold className="sm:col-span-2" look="act" open={refused} title={`Where it lies: ${whereOf(garden)}`}>
-            {() => (
-              <div className="grid gap-4 sm:grid-cols-2">
-                <MeasuredField
-                  control={control}
-                  name="latitude"
-                  label="Latitude"
-                  quantity="degrees"
-                  hint="South is negative"
-                  required
-                />
-                <MeasuredField
-                  control={control}
-                  name="longitude"
-                  label="Longitude"
-                  quantity="degrees"
-                  hint="West is negative"
-                  required
-                />
-                <MeasuredField
-                  control={control}
-                  name="elevationM"
-                  label="Elevation"
-                  quantity="elevationMetres"
-                  required
-                />
-                <TextField label="Time zone" error={e.timeZone?.message} {...register('timeZone')} />
-              </div>
-            )}
-          </Unfold>
-          <FrostDay control={control} name="lastFrost" label="Usual last frost" garden={garden} />
-          <FrostDay control={control} name="firstFrost" label="Usual first frost" garden={garden} />
-          <FormSelect
-            control={control}
-            label="Growing season"
-            options={[
-              ['', 'the warm part of the year'],
-              ['mild-winter', 'the mild winter, on purpose'],
-            ]}
-            name="seasonMode"
-            {...emptyIsUnknown}
-          />
-        </FormCard>
-      </Fold>
-      <Fold everywhere title="Units and dates">
-        <UnitsAndDates control={control} />
-      </Fold>
-      <Fold everywhere title="Your growing rules">
-        <OwnRules control={control} />
-      </Fold>
-      <RootFault errors={e} />
-      <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
-        Save
-      </Button>
-    </form>
+    <FormProvider {...form}>
+      <form
+        noValidate
+        onSubmit={(ev) => {
+          setRefused(false);
+          void submit(ev);
+        }}
+        className="flex flex-col gap-4"
+      >
+        {part === 'units' ? (
+          <UnitsAndDates control={control} />
+        ) : part === 'rules' ? (
+          <OwnRules control={control} />
+        ) : (
+          <FormCard title="The garden">
+            <TextField label="Name" className="sm:col-span-2" error={e.name?.message} {...register('name')} />
+            <WhereItLies refused={refused} />
+            <FrostDay control={control} name="lastFrost" label="Usual last frost" garden={garden} />
+            <FrostDay control={control} name="firstFrost" label="Usual first frost" garden={garden} />
+            <FormSelect
+              control={control}
+              label="Growing season"
+              options={[
+                ['', 'the warm part of the year'],
+                ['mild-winter', 'the mild winter, on purpose'],
+              ]}
+              name="seasonMode"
+              {...emptyIsUnknown}
+            />
+          </FormCard>
+        )}
+        <RootFault errors={e} />
+        <Button type="submit" look="main" className="self-start" disabled={formState.isSubmitting}>
+          Save
+        </Button>
+      </form>
+    </FormProvider>
   );
 }

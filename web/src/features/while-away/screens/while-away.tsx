@@ -30,7 +30,7 @@ function List({ view }: { view: GardenView }) {
     return (
       <Empty title="No days away are set">
         <p>Set them, and this page makes the watering list for your helper.</p>
-        <Link className={`${buttonLook('main')} mt-3`} to={link('settings', {})}>
+        <Link className={`${buttonLook('main')} mt-3`} to={link('settingsPage', { page: 'away' })}>
           Set days away
         </Link>
       </Empty>
@@ -44,8 +44,8 @@ function List({ view }: { view: GardenView }) {
         <Button look="main" onClick={() => window.print()}>
           <Printer aria-hidden size={18} /> Print
         </Button>
-        <Link className={buttonLook('quiet')} to={link('settings', {})}>
-          <ArrowLeft aria-hidden size={18} /> Settings
+        <Link className={buttonLook('quiet')} to={link('settingsPage', { page: 'away' })}>
+          <ArrowLeft aria-hidden size={18} /> Days away
         </Link>
       </div>
       <WateringLists away={away} />
