@@ -9,6 +9,7 @@ import { DayField } from '../../ui/day-field';
 import { Button } from '../../ui/button';
 import { faultsIn } from '../../ui/faults';
 import { useSay } from '../../ui/toast';
+import { Unfold } from '../../ui/unfold';
 import { useWrite } from '../../ui/use-write';
 import { RECORD_FORMS, type Asked } from './record-forms';
 import { placeHere } from '../../data/place-here';
@@ -86,6 +87,34 @@ export function RecordForm({ kind, target, day, record, filled, onDone }: Props)
     setTried(false);
     setValues({ ...empty(), date: values.date });
   };
+  const shown = asks
+    .filter((a) => !('whenRefused' in a) || faults.length > 0 || !isEmpty(values[a.name]))
+    .filter(isAsked);
+  const folds = asks.some((a) => a.more);
+  const dateFault = faults.find((f) => f.path === 'data.date')?.reason;
+  const isFaulty = dateFault !== undefined || shown.some((a) => a.more && reason(a) !== undefined);
+  const field = (a: Asked) => (
+    <AskedField
+      key={a.name}
+      asked={a}
+      value={values[a.name]}
+      error={reason(a)}
+      said={values}
+      ofPlace={target.placeId !== null}
+      at={at}
+      onChange={(v) => change(a, v)}
+      onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
+    />
+  );
+  const date = (
+    <DayField
+      label="Date"
+      max={garden.today}
+      value={typeof values.date === 'string' ? values.date : null}
+      error={dateFault}
+      onChange={(date) => setValues((old) => ({ ...old, date }))}
+    />
+  );
   return (
     <form
       ref={form}
@@ -97,30 +126,19 @@ export function RecordForm({ kind, target, day, record, filled, onDone }: Props)
       }}
     >
       <div className="grid grid-cols-2 gap-3">
-        {asks
-          .filter((a) => !('whenRefused' in a) || faults.length > 0 || !isEmpty(values[a.name]))
-          .filter(isAsked)
-          .map((a) => (
-            <AskedField
-              key={a.name}
-              asked={a}
-              value={values[a.name]}
-              error={reason(a)}
-              said={values}
-              ofPlace={target.placeId !== null}
-              at={at}
-              onChange={(v) => change(a, v)}
-              onFill={(filled) => setValues((old) => ({ ...old, ...filled }))}
-            />
-          ))}
-        <DayField
-          label="Date"
-          max={garden.today}
-          value={typeof values.date === 'string' ? values.date : null}
-          error={faults.find((f) => f.path === 'data.date')?.reason}
-          onChange={(date) => setValues((old) => ({ ...old, date }))}
-        />
+        {shown.filter((a) => !a.more).map(field)}
+        {!folds && date}
       </div>
+      {folds && (
+        <Unfold look="act" title="More" open={record !== undefined || day !== garden.today} held={isFaulty}>
+          {() => (
+            <div className="grid grid-cols-2 gap-3">
+              {shown.filter((a) => a.more).map(field)}
+              {date}
+            </div>
+          )}
+        </Unfold>
+      )}
       {faults
         .filter((f) => !named.has(f.path))
         .map((f) => (

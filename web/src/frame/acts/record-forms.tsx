@@ -44,6 +44,8 @@ import { wordsOf } from '../../lib/words';
 export type Asked = AskedAs & {
   /** asked only if another field has this value */
   only?: readonly [field: string, value: string];
+  /** rarely changed: behind "More", with the date */
+  more?: true;
 };
 type AskedAs =
   | { name: string; label: string; as: 'number'; quantity: Quantity; start?: number }
@@ -66,7 +68,7 @@ interface RecordForm {
 }
 
 /** A check comes before that day's watering, unless this says otherwise. */
-const AFTER_WATERING: Asked = { name: 'after', label: 'After watering', as: 'flag' };
+const AFTER_WATERING: Asked = { name: 'after', label: 'After watering', as: 'flag', more: true };
 
 /** Picked fruit and supports have their own forms; what was not done yet is asked on Today. */
 const HAS_OWN_FORM: ReadonlySet<string> = new Set(['harvest', 'staked', 'not-tied-yet', 'not-cut-yet']);
@@ -81,6 +83,7 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
         name: 'how',
         label: 'Method',
         as: 'choice',
+        more: true,
         start: '',
         options: [
           ['', 'as usual'],
@@ -93,11 +96,12 @@ export const RECORD_FORMS: Record<RecordType, RecordForm> = {
     icon: Fingerprint,
     asks: [
       { name: 'feel', label: 'Result', as: 'choice', start: 'damp', options: wordsOf(SOIL_FEELS) },
-      { name: 'depthCm', label: 'Depth', as: 'number', quantity: 'centimetres', start: 5 },
+      { name: 'depthCm', label: 'Depth', as: 'number', quantity: 'centimetres', start: 5, more: true },
       {
         name: 'by',
         label: 'Checked with',
         as: 'choice',
+        more: true,
         start: 'finger',
         options: wordsOf(CHECKED_BY, { finger: 'A finger', probe: 'A moisture probe (less reliable)' }),
       },

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
-/** One chart row: name on the left, its scale on the right. */
+/** One chart row: its name on the left, above it on a phone; its scale on the right. */
 export function ChartRow({
   label,
   aside,
@@ -14,12 +14,14 @@ export function ChartRow({
   children: ReactNode;
 }) {
   return (
-    <div className={clsx('relative border-b border-line', tall)}>
-      <span className="absolute top-0.5 left-1 z-10 rounded bg-card/85 px-1 text-sm leading-5 text-soft sm:-left-18 sm:w-17 sm:bg-transparent sm:text-right">
-        {label}
-      </span>
-      {aside}
-      {children}
+    <div className="relative border-b border-line">
+      <p className="relative z-10 text-sm leading-5 text-soft sm:absolute sm:top-0.5 sm:-left-18 sm:w-17 sm:px-1 sm:text-right">
+        <span className="bg-card pr-1 sm:bg-transparent sm:pr-0">{label}</span>
+      </p>
+      <div className={clsx('relative', tall)}>
+        {aside}
+        {children}
+      </div>
     </div>
   );
 }

@@ -1,11 +1,14 @@
 import { isRecordOf } from '@candid-leaf/contract';
+import { SOIL_FEELS } from '@candid-leaf/core/records';
 import { useFormat } from '../../lib/garden-context';
 import type { ChartDay } from './chart-days';
+import { FeltDrop } from './mark-charts';
 
 /** Meaning of the shapes that stand above it; the tallest bar gives the scale. */
 export function Key({ days, supported }: { days: readonly ChartDay[]; supported: boolean }) {
   const format = useFormat();
   const looks = days.flatMap((d) => d.on.seen.filter((r) => isRecordOf(r, 'inspection')));
+  const felt = new Set(days.flatMap((d) => d.on.seen.flatMap((r) => (isRecordOf(r, 'soil-check') ? r.data.feel : []))));
   const water = format.litres(Math.max(0, ...days.map((d) => d.wateredL)));
   const rain = format.rain(Math.max(0, ...days.map((d) => d.rainMm)));
   return (
@@ -35,6 +38,11 @@ export function Key({ days, supported }: { days: readonly ChartDay[]; supported:
           <i aria-hidden className="inline-block size-2.5 rounded-full border-2 border-ink" /> all clear
         </span>
       )}
+      {SOIL_FEELS.filter((feel) => felt.has(feel)).map((feel) => (
+        <span key={feel} className="flex items-center gap-1.5">
+          <FeltDrop feel={feel} /> soil {feel}
+        </span>
+      ))}
       {days.some((d) => d.moved !== null) && (
         <span className="flex items-center gap-1.5">
           <i aria-hidden className="inline-block h-4 w-1 bg-leaf" /> corrected by a check

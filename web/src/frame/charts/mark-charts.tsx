@@ -1,7 +1,7 @@
 import { isRecordOf, type RecordDto } from '@candid-leaf/contract';
-import { describeRecord } from '@candid-leaf/core/records';
+import { describeRecord, type SOIL_FEELS } from '@candid-leaf/core/records';
 import type { Formatter } from '@candid-leaf/core/units';
-import type { ReactNode } from 'react';
+import { type ReactNode, useId } from 'react';
 import { useFormat } from '../../lib/garden-context';
 import { ChartRow } from './chart-row';
 import type { ChartDay } from './chart-days';
@@ -75,7 +75,22 @@ export function WorkChart({ days }: Props) {
   );
 }
 
-/** A ring for all clear, filled if a sign was seen; else the first letter of a soil check. */
+/** A drop as full as the soil felt: empty is dry, half is damp, full is wet. */
+export const FeltDrop = ({ feel }: { feel: (typeof SOIL_FEELS)[number] }) => {
+  const shape = 'M0-6C3-2 4.5 0 4.5 2a4.5 4.5 0 0 1-9 0C-4.5 0-3-2 0-6Z';
+  const id = useId();
+  return (
+    <svg width="14" height="15" viewBox="-7 -7.5 14 15" className="shrink-0" aria-hidden>
+      <clipPath id={id}>
+        <rect x="-7" width="14" y={{ dry: 7.5, damp: 0.5, wet: -7.5 }[feel]} height="15" />
+      </clipPath>
+      <path d={shape} className="fill-none stroke-moist" strokeWidth="1.4" />
+      <path d={shape} className="fill-moist" clipPath={`url(#${id})`} />
+    </svg>
+  );
+};
+
+/** A ring for all clear, filled if a sign was seen; else how the soil felt. */
 export function SeenChart({ days }: Props) {
   return (
     <Marks
@@ -95,7 +110,7 @@ export function SeenChart({ days }: Props) {
               />
             </svg>
           );
-        return <span className="text-xs font-semibold text-moist">{felt ? felt.charAt(0).toUpperCase() : '·'}</span>;
+        return felt ? <FeltDrop feel={felt} /> : <span className="text-xs font-semibold text-moist">·</span>;
       }}
     />
   );

@@ -1,6 +1,7 @@
 import { CAUTIONS, chanceWord, type DisorderRow, DRIVERS, remedyRow, disorderRow } from '@candid-leaf/core/diagnosis';
 import { type Crop, DISORDER_CODES, type DisorderCode, signRow } from '@candid-leaf/core/records';
 import { ArrowLeft } from 'lucide-react';
+import { Fragment } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import type { Formatter } from '@candid-leaf/core/units';
 import { useFormat, useLink } from '../../../lib/garden-context';
@@ -36,7 +37,10 @@ export function DisorderPage() {
           <LookAlikes d={d} crop={crop} />
           <div className="mt-7 grid gap-x-10 gap-y-6 lg:grid-cols-[3fr_2fr]">
             <WhatToDo d={d} />
-            <Causes d={d} />
+            <div>
+              <Causes d={d} />
+              <Counsel doNot={d.doNot} goodToKnow={d.goodToKnow ?? []} />
+            </div>
           </div>
           <More d={d} />
           <Link className={`${buttonLook('quiet')} mt-4 -ml-4 print:hidden`} to={linkTo('handbook', { gardenId })}>
@@ -126,10 +130,23 @@ function Causes({ d }: { d: DisorderRow }) {
   );
 }
 
+/** Steps by the causes they are for; those for any cause come first, under an empty name. */
+function byCause(remedies: DisorderRow['remedies']): Map<string, DisorderRow['remedies'][number][]> {
+  const groups = new Map<string, DisorderRow['remedies'][number][]>([['', []]]);
+  for (const r of remedies) {
+    const cause = (r.drivers ?? []).map((x) => DRIVERS[x]).join(' or ');
+    groups.set(cause, [...(groups.get(cause) ?? []), r]);
+  }
+  if (groups.get('')!.length === 0) groups.delete('');
+  return groups;
+}
+
 function WhatToDo({ d }: { d: DisorderRow }) {
   const remedies = [...new Map(d.remedies.map((l) => [l.remedy, l])).values()].sort(
     (a, b) => remedyRow(a.remedy).rung - remedyRow(b.remedy).rung,
   );
+  const groups = [...byCause(remedies)];
+  const firstCause = groups.findIndex(([cause]) => cause !== '');
   const precautions = cautionsOnce(
     remedies.map(({ remedy, cautions = [] }) => {
       const r = remedyRow(remedy);
@@ -139,24 +156,29 @@ function WhatToDo({ d }: { d: DisorderRow }) {
   return (
     <section aria-label="What to do">
       <h2 className="mb-2 text-xl">What to do, gentlest first</h2>
-      <ol className="flex flex-col divide-y divide-line">
-        {remedies.map(({ remedy, drivers }, i) => {
-          const r = remedyRow(remedy);
-          return (
-            <li key={remedy} className="py-2 first:pt-0">
-              <strong>{r.label}.</strong> {r.how}{' '}
-              {drivers && (
-                <span className="text-soft">If the records show {drivers.map((x) => DRIVERS[x]).join(' or ')}.</span>
-              )}
-              <Precautions {...precautions[i]!} text={(c) => CAUTIONS[c]} />
-            </li>
-          );
-        })}
-      </ol>
+      {groups.map(([cause, own], i) => (
+        <Fragment key={cause}>
+          {cause && i === firstCause && <h3 className="mt-4 text-lg">Where the records show</h3>}
+          {cause && <h4 className="mt-2 font-body font-semibold text-soft">{sentence(cause).slice(0, -1)}</h4>}
+          <ol className="flex flex-col divide-y divide-line">
+            {own.map(({ remedy }) => {
+              const r = remedyRow(remedy);
+              return (
+                <li key={remedy} className="py-2">
+                  <strong>{r.label}.</strong> {r.how}
+                  <Precautions
+                    {...precautions[remedies.findIndex((x) => x.remedy === remedy)]!}
+                    text={(c) => CAUTIONS[c]}
+                  />
+                </li>
+              );
+            })}
+          </ol>
+        </Fragment>
+      ))}
       <p className="mt-2">
         <strong>Sign of success:</strong> {d.successIs}. Look again after {d.followUpDays} days.
       </p>
-      <Counsel doNot={d.doNot} goodToKnow={d.goodToKnow ?? []} />
       <p className="mt-1 text-sm text-soft">
         Advice only. Always follow the product label and local rules; a licensed adviser knows more.
       </p>
