@@ -97,6 +97,6 @@ export interface Entry {
   registration: boolean;
   /** mail is sent from here, so a password can be reset */
   mail: boolean;
-  /** the demo garden that anyone with an account may view */
+  /** the demo garden that anyone may look at */
   demo: string | null;
 }

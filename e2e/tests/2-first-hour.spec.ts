@@ -130,6 +130,20 @@ test('a garden needs a location, by town or by coordinates', async ({ page }) =>
   await expect(page.getByRole('button', { name: /^Usual last frost: 12 May/ })).toBeVisible();
 });
 
+test('a stranger sees a finding, looks at the demo garden without an account, and starts', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText('Blossom end rot.')).toBeVisible();
+  await page.getByRole('link', { name: 'Look at a demo garden' }).click();
+  await expect(page.getByText('Demo garden, view only.')).toBeVisible();
+  await page.getByRole('link', { name: /^Junction Bell/ }).click();
+  await expect(page.getByRole('heading', { name: 'Sunscald', exact: true })).toBeVisible();
+  for (const act of [/^I will do this/, /^Water/, /^Record/, /^Done/, /^Sign out/])
+    await expect(page.getByRole('button', { name: act })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Start your own garden' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByLabel('Your name')).toBeFocused();
+});
+
 test('a newcomer visits the demo garden, read-only, and returns to her own', async ({ page }) => {
   const own = await ownGarden(page);
   await signIn(page, own.who);

@@ -30,7 +30,7 @@ export interface Config {
   photos: string | null;
   /** photo storage per garden, MB */
   photoMb: number;
-  /** a demo garden anyone with an account may view; null: none */
+  /** a demo garden anyone may look at; null: none */
   demoGarden: string | null;
   /** where `npm run backup` notes the last one; null: no reminders */
   backups: string | null;

@@ -34,6 +34,11 @@ export const NEEDS_KEY = 'needs';
 /** Sets the role needed in the garden of the path. By default reading needs `look`, everything else `keep`. */
 export const Needs = (role: Role) => SetMetadata(NEEDS_KEY, role);
 
+/** Metadata key of a route that shows the demo garden to anyone. */
+export const OPEN_IN_DEMO_KEY = 'open-in-demo';
+/** Marks a reading route that anyone may call for the demo garden, without an account. */
+export const OpenInDemo = () => SetMetadata(OPEN_IN_DEMO_KEY, true);
+
 /** Metadata key of a route that access keys may not call. */
 export const SESSION_ONLY_KEY = 'session-only';
 /** Marks a garden route for people only: a lost key must not create keys or invite anyone. */

@@ -12,13 +12,15 @@ import { reaches, type Role } from '@candid-leaf/contract';
 import type { Request } from 'express';
 import type { DataSource } from 'typeorm';
 import { isUUID } from 'class-validator';
-import { NEEDS_KEY, PUBLIC_KEY, SESSION_ONLY_KEY, type Caller } from '../accounts/session.js';
+import { NEEDS_KEY, OPEN_IN_DEMO_KEY, PUBLIC_KEY, SESSION_ONLY_KEY, type Caller } from '../accounts/session.js';
 import { CONFIG, type Config } from '../config.js';
 import { Clock } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
 import { hashOf } from '../shared/secrets.js';
 
 const READS = new Set(['GET', 'HEAD']);
+/** Stands for a caller without an account; no account has this id. */
+const NOBODY = '00000000-0000-0000-0000-000000000000';
 /** How often use of a key is noted, ms. */
 const NOTE_EVERY_MS = 3600 * 1000;
 
@@ -50,7 +52,7 @@ export function mustReach(role: Role, needed: Role): void {
 }
 
 /**
- * The one guard, on every route. No session and no key: 401. A garden in the path that is not the account's, or a
+ * The one guard, on every route. No session and no key: 401, except for looking at the demo garden. A garden in the path that is not the account's, or a
  * malformed id: 404, as if it did not exist. A role that is not enough: 403.
  */
 @Injectable()
@@ -68,7 +70,8 @@ export class GardenGuard implements CanActivate {
     if (marked<boolean>(PUBLIC_KEY)) return true;
     const request = context.switchToHttp().getRequest<Request>();
     const gardenId = String(request.params.gardenId ?? '').toLowerCase();
-    const visitor = await this.visitor(request, gardenId);
+    const mayPassBy = marked<boolean>(OPEN_IN_DEMO_KEY) === true && READS.has(request.method);
+    const visitor = (await this.visitor(request, gardenId)) ?? (mayPassBy ? this.passerBy(request, gardenId) : null);
     if (!visitor) throw new UnauthorizedException('Sign in first.');
     for (const [name, value] of Object.entries(request.params))
       if (name.endsWith('Id')) {
@@ -84,6 +87,12 @@ export class GardenGuard implements CanActivate {
     const needed = marked<Role>(NEEDS_KEY) ?? (READS.has(request.method) ? 'look' : 'keep');
     mustReach(visitor.role, needed);
     return true;
+  }
+
+  /** Someone without an account: may look at the demo garden. A key that is not valid is refused as such. */
+  private passerBy(request: Request, gardenId: string): GardenVisitor | null {
+    const isDemo = this.config.demoGarden !== null && gardenId === this.config.demoGarden;
+    return isDemo && !request.get('authorization') ? { accountId: NOBODY, keyId: null, role: 'look' } : null;
   }
 
   private visitor(request: Request, gardenId: string): Promise<GardenVisitor | null> {

@@ -1,7 +1,7 @@
 import { Controller, Delete, Get, HttpCode, Param, Post, Put, Query, Req, Res } from '@nestjs/common';
 import { PHOTO_BYTES, PhotoOf, PhotosWanted, type PhotoDto } from '@candid-leaf/contract';
 import type { Request, Response } from 'express';
-import { AccountId, Needs } from '../accounts/session.js';
+import { AccountId, Needs, OpenInDemo } from '../accounts/session.js';
 import { readWhole } from '../shared/read-whole.js';
 import type { Size } from './photo-files.js';
 import { PhotosService } from './photos.service.js';
@@ -11,6 +11,7 @@ import { PhotosService } from './photos.service.js';
 export class PhotosController {
   constructor(private readonly photos: PhotosService) {}
 
+  @OpenInDemo()
   @Get()
   list(@Param('gardenId') gardenId: string, @Query() wanted: PhotosWanted): Promise<PhotoDto[]> {
     return this.photos.list(gardenId, wanted);
@@ -29,6 +30,7 @@ export class PhotosController {
     return this.photos.put(gardenId, accountId, photoId, of, await readWhole(request, PHOTO_BYTES, 'This photo'));
   }
 
+  @OpenInDemo()
   @Get(':photoId/whole')
   whole(
     @Param('gardenId') gardenId: string,
@@ -39,6 +41,7 @@ export class PhotosController {
     return this.send(gardenId, photoId, 'whole', request, response);
   }
 
+  @OpenInDemo()
   @Get(':photoId/small')
   small(
     @Param('gardenId') gardenId: string,

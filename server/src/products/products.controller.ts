@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ProductInput, type ProductDto } from '@candid-leaf/contract';
 import { ProductsService } from './products.service.js';
@@ -7,6 +8,7 @@ import { ProductsService } from './products.service.js';
 export class ProductsController {
   constructor(private readonly products: ProductsService) {}
 
+  @OpenInDemo()
   @Get()
   list(@Param('gardenId') gardenId: string): Promise<ProductDto[]> {
     return this.products.list(gardenId);

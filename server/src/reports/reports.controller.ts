@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { Controller, Get, Param, ParseIntPipe, Query } from '@nestjs/common';
 import type { SeasonReportView } from '@candid-leaf/contract';
 import { ReportsService } from './reports.service.js';
@@ -7,6 +8,7 @@ import { ReportsService } from './reports.service.js';
 export class ReportsController {
   constructor(private readonly reports: ReportsService) {}
 
+  @OpenInDemo()
   @Get('season/report')
   report(
     @Param('gardenId') gardenId: string,

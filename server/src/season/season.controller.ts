@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put, Query } from '@nestjs/common';
 import {
   PlantingInput,
@@ -19,6 +20,7 @@ export class SeasonController {
     private readonly notes: SeasonNotesService,
   ) {}
 
+  @OpenInDemo()
   @Get('season')
   view(
     @Param('gardenId') gardenId: string,

@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { type Feeding } from '@candid-leaf/core/records';
 import { ledger } from '@candid-leaf/core/nutrition';
 import { Controller, Get, Param } from '@nestjs/common';
@@ -12,6 +13,7 @@ import { mulchOf } from './soil.source.js';
 export class SoilController {
   constructor(private readonly snapshots: Snapshots) {}
 
+  @OpenInDemo()
   @Get()
   async view(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<SoilView> {
     const s = await this.snapshots.load(gardenId);

@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
 import { TrialInput, type TrialDto } from '@candid-leaf/contract';
 import { TrialsService } from './trials.service.js';
@@ -7,6 +8,7 @@ import { TrialsService } from './trials.service.js';
 export class TrialsController {
   constructor(private readonly trials: TrialsService) {}
 
+  @OpenInDemo()
   @Get()
   list(@Param('gardenId') gardenId: string): Promise<TrialDto[]> {
     return this.trials.list(gardenId);

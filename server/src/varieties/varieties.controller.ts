@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { VarietyInput, type VarietyDto } from '@candid-leaf/contract';
 import { VarietiesService } from './varieties.service.js';
@@ -7,6 +8,7 @@ import { VarietiesService } from './varieties.service.js';
 export class VarietiesController {
   constructor(private readonly varieties: VarietiesService) {}
 
+  @OpenInDemo()
   @Get()
   list(@Param('gardenId') gardenId: string): Promise<VarietyDto[]> {
     return this.varieties.list(gardenId);

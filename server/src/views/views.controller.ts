@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { Controller, Get, Param, StreamableFile } from '@nestjs/common';
 import { asJson } from '../shared/as-json.js';
 import { Workers } from '../shared/workers.js';
@@ -20,11 +21,13 @@ export class ViewsController {
     );
   }
 
+  @OpenInDemo()
   @Get('view')
   async garden(@Param('gardenId') gardenId: string): Promise<StreamableFile> {
     return asJson(await this.ofGarden(gardenId));
   }
 
+  @OpenInDemo()
   @Get('plants/:plantId/view')
   async plant(@Param('gardenId') gardenId: string, @Param('plantId') plantId: string): Promise<StreamableFile> {
     return asJson(await this.ofPlant(gardenId, plantId));

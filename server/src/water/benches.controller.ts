@@ -1,3 +1,4 @@
+import { OpenInDemo } from '../accounts/session.js';
 import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
 import { BenchInput, type BenchDto } from '@candid-leaf/contract';
 import { BenchesService } from './benches.service.js';
@@ -7,6 +8,7 @@ import { BenchesService } from './benches.service.js';
 export class BenchesController {
   constructor(private readonly benches: BenchesService) {}
 
+  @OpenInDemo()
   @Get()
   list(@Param('gardenId') gardenId: string): Promise<BenchDto[]> {
     return this.benches.list(gardenId);

@@ -1,5 +1,5 @@
 import { Controller, Get, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
-import { AccountId, Needs } from '../accounts/session.js';
+import { AccountId, Needs, OpenInDemo } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
 import { Workers } from '../shared/workers.js';
 import { PlaceAndTimer } from './place-and-timer.service.js';
@@ -25,11 +25,13 @@ export class PlanController {
     );
   }
 
+  @OpenInDemo()
   @Get('plan')
   async all(@Param('gardenId') gardenId: string): Promise<StreamableFile> {
     return asJson(await this.planOfAll(gardenId));
   }
 
+  @OpenInDemo()
   @Get('places/:placeId/plan')
   async one(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<StreamableFile> {
     return asJson(await this.planOf(gardenId, placeId));

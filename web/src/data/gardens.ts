@@ -1,6 +1,6 @@
 import type { GardenDto, GardenInput, GardenView, MyGarden, Role, WeatherState } from '@candid-leaf/contract';
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import { api } from '../lib/api';
+import { api, ApiError } from '../lib/api';
 import { apiOf } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
 import { defineWrite, type OfGarden } from '../lib/writes';
@@ -15,7 +15,11 @@ export const gardenViewQuery = (gardenId: string) =>
   });
 
 /** Returns the user's role in this garden; until it is known nothing is hidden, and the server decides. */
-export const useRoleIn = (gardenId: string): Role => roleAmong(useQuery(gardensQuery()).data, gardenId);
+export function useRoleIn(gardenId: string): Role {
+  const { data, error } = useQuery(gardensQuery());
+  // signed out, there is only the demo garden to look at
+  return error instanceof ApiError && error.status === 401 ? 'look' : roleAmong(data, gardenId);
+}
 
 /** Until the list is loaded everything is shown; a garden not in it is the demo. The server decides. */
 function roleAmong(gardens: readonly { id: string; role?: Role }[] | undefined, gardenId: string): Role {

@@ -1,6 +1,6 @@
 import { PasswordForgotten, SignIn, SignUp, type Me } from '@candid-leaf/contract';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ComponentProps } from 'react';
+import { useEffect, useState, type ComponentProps } from 'react';
 import { useForm } from 'react-hook-form';
 import { api, ApiError } from '../lib/api';
 import { setAccountHere } from '../offline/account';
@@ -16,18 +16,20 @@ interface Props {
   to: string;
   /** secret of an invitation, if registration is by invitation only */
   invitation?: string;
+  /** opens with the form for a new account, with the cursor in it */
+  fresh?: boolean;
 }
 
 /** Sign-in sign-up form (sign-up only if registration is on). */
-export function EntryCard({ to, invitation }: Props) {
+export function EntryCard({ to, invitation, fresh = false }: Props) {
   const { data: entry } = useQuery(entryQuery());
-  const [at, setAt] = useState<'in' | 'new' | 'forgotten'>(invitation ? 'new' : 'in');
+  const [at, setAt] = useState<'in' | 'new' | 'forgotten'>(invitation || fresh ? 'new' : 'in');
   const open = (entry?.registration ?? true) || invitation !== undefined;
   return (
     <>
       <h2 className="mb-4 text-2xl">{TITLES[at]}</h2>
       {at === 'in' && <SignInForm to={to} />}
-      {at === 'new' && <SignUpForm to={to} {...(invitation ? { invitation } : {})} />}
+      {at === 'new' && <SignUpForm to={to} fresh={fresh} {...(invitation ? { invitation } : {})} />}
       {at === 'forgotten' && <ForgottenForm />}
       <div className="mt-2 flex flex-col">
         {at !== 'in' && (
@@ -91,9 +93,12 @@ function SignInForm({ to }: Props) {
   );
 }
 
-function SignUpForm({ to, invitation }: Props) {
+function SignUpForm({ to, invitation, fresh = false }: Props) {
   const enter = useEntry(to);
-  const { register, handleSubmit, setError, formState } = useForm<SignUp>({ resolver: resolverFor(SignUp) });
+  const { register, handleSubmit, setError, setFocus, formState } = useForm<SignUp>({ resolver: resolverFor(SignUp) });
+  useEffect(() => {
+    if (fresh) setFocus('name');
+  }, [fresh, setFocus]);
   const submit = handleSubmit(async (body) => {
     try {
       await enter('/accounts', { ...body, ...(invitation ? { invitation } : {}) });

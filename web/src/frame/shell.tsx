@@ -7,6 +7,7 @@ import { Fragment } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { linkTo, ROUTES } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
+import { accountHere } from '../offline/account';
 import { useOutbox } from '../offline/use-outbox';
 import { DailyKeys } from './daily-keys';
 import { OutboxBar } from './outbox-bar';
@@ -92,7 +93,9 @@ export function Shell({ garden, role, ribbon, weather }: Props) {
             >
               <Settings aria-hidden size={20} /> <span className="max-sm:sr-only">Settings</span>
             </NavLink>
-            <SignOut list={list} className={`${navLook({ isActive: false })} max-sm:hidden`} />
+            {accountHere() !== null && (
+              <SignOut list={list} className={`${navLook({ isActive: false })} max-sm:hidden`} />
+            )}
           </div>
         </div>
         {ribbon && (
@@ -106,7 +109,7 @@ export function Shell({ garden, role, ribbon, weather }: Props) {
         <p className="mx-auto max-w-7xl px-3 pt-2 2xl:max-w-[104rem] sm:px-5">
           <strong>Demo garden, view only.</strong> Its dates are paused.{' '}
           <Link className="font-semibold text-leaf underline" to={ROUTES.home}>
-            To your own garden
+            {accountHere() === null ? 'Start your own garden' : 'To your own garden'}
           </Link>
         </p>
       )}

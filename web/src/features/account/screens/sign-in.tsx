@@ -1,45 +1,44 @@
-import { PlantDrawing } from '../../../signs/plant/plant-drawing';
-import { SoilSlice } from '../../../ui/water-left';
-import { ROUTES } from '../../../lib/paths';
+import { useQuery } from '@tanstack/react-query';
+import { Footprints } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
+import { Link } from 'react-router';
+import { entryQuery } from '../../../data/account';
 import { EntryCard } from '../../../frame/entry';
+import { linkTo, ROUTES } from '../../../lib/paths';
+import { Button, buttonLook } from '../../../ui/button';
 
-/** Sign in, or make an account. */
+// the form comes first, the picture a moment later
+const LitFinding = lazy(async () => ({ default: (await import('../components/lit-finding')).LitFinding }));
+
+/** The first screen: one picture, one sentence, a look around, a start, and the way in. */
 export function SignInScreen() {
+  const entry = useQuery(entryQuery()).data;
+  const [starting, setStarting] = useState(false);
   return (
-    <main className="mx-auto grid min-h-dvh max-w-5xl items-center gap-8 p-5 sm:grid-cols-[1fr_24rem]">
+    <main className="mx-auto grid min-h-dvh max-w-6xl content-center items-center gap-6 p-4 lg:grid-cols-[1fr_24rem] lg:gap-10">
       <div>
         <h1 className="text-4xl">Candid Leaf</h1>
-        <p className="mt-3 max-w-md text-lg text-soft">
-          Find out what ails your tomato or pepper plant, why it happened, and what to do, from what you saw and
-          recorded.
+        <p className="mt-2 mb-4 max-w-prose text-lg text-soft">
+          What ails your tomato or pepper plant, why it happened here, and what to do about it.
         </p>
-        <div aria-hidden className="mt-6 max-w-md max-sm:hidden">
-          <div className="flex items-end justify-around gap-2 px-4">
-            <PlantDrawing
-              bare
-              plant={{
-                crop: 'tomato',
-                habit: 'indeterminate',
-                training: 'one-stem',
-                type: 'slicer',
-                stage: 'ripening',
-              }}
-              held="stake"
-              className="h-64"
-            />
-            <PlantDrawing bare plant={{ crop: 'pepper', type: 'sweet', stage: 'ripening' }} className="h-44" />
-            <PlantDrawing
-              bare
-              plant={{ crop: 'tomato', habit: 'determinate', type: 'cherry', stage: 'fruiting' }}
-              className="h-40"
-            />
-          </div>
-          {/* one strip of soil under all of them */}
-          <SoilSlice fraction={0.7} mulched />
+        <Suspense fallback={<div className="h-86" />}>
+          <LitFinding />
+        </Suspense>
+        <div className="mt-4 flex flex-wrap gap-2">
+          {(entry?.registration ?? true) && (
+            <Button look={starting ? 'plain' : 'main'} onClick={() => setStarting(true)}>
+              Start
+            </Button>
+          )}
+          {entry?.demo && (
+            <Link className={buttonLook('plain')} to={linkTo('garden', { gardenId: entry.demo })}>
+              <Footprints aria-hidden size={18} /> Look at a demo garden
+            </Link>
+          )}
         </div>
       </div>
       <div className="rounded-2xl border border-line bg-card p-6">
-        <EntryCard to={ROUTES.home} />
+        <EntryCard key={String(starting)} to={ROUTES.home} fresh={starting} />
       </div>
     </main>
   );

@@ -6,6 +6,7 @@ import { gardensQuery } from '../../../data/gardens';
 import { SignOut } from '../../../frame/sign-out';
 import { useFormat, useGarden, useLink, useMay } from '../../../lib/garden-context';
 import { linkTo, ROUTES } from '../../../lib/paths';
+import { accountHere } from '../../../offline/account';
 import { useOutbox } from '../../../offline/use-outbox';
 import { buttonLook } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
@@ -17,6 +18,8 @@ export function SettingsList({ open }: { open: SettingsPageName | null }) {
   const format = useFormat();
   const link = useLink();
   const may = useMay();
+  const list = useOutbox();
+  const signedIn = accountHere() !== null;
   const others = (useQuery(gardensQuery()).data ?? []).filter((g) => g.id !== garden.id);
   const pages = Object.entries(SETTINGS_PAGES) as [SettingsPageName, SettingsPage][];
   return (
@@ -39,9 +42,13 @@ export function SettingsList({ open }: { open: SettingsPageName | null }) {
       </Panel>
       <Panel label="People and files" className="px-2 py-2">
         <ul>
-          <Line to={link('people', {})} icon={Users} title="People and access" />
-          <Line to={link('files', {})} icon={FolderOpen} title="Import and export" />
-          <Line to={ROUTES.account} icon={UserRound} title="Your account" />
+          {signedIn && (
+            <>
+              <Line to={link('people', {})} icon={Users} title="People and access" />
+              <Line to={link('files', {})} icon={FolderOpen} title="Import and export" />
+            </>
+          )}
+          <Line to={ROUTES.account} icon={UserRound} title={signedIn ? 'Your account' : 'Sign in'} />
         </ul>
       </Panel>
       <Panel label="Other gardens" className="px-2 py-2">
@@ -53,7 +60,7 @@ export function SettingsList({ open }: { open: SettingsPageName | null }) {
         </ul>
       </Panel>
       {/* on a desk it is in the header */}
-      <SignOut named list={useOutbox()} className={`${buttonLook('quiet')} self-start sm:hidden`} />
+      {signedIn && <SignOut named list={list} className={`${buttonLook('quiet')} self-start sm:hidden`} />}
     </nav>
   );
 }
