@@ -86,7 +86,7 @@ test('add several plants, copy a plant, copy a bed, then move them by drag and b
   });
 
   await test.step('one is dragged into the other bed, and one is carried with the keyboard', async () => {
-    await page.getByRole('button', { name: 'Move beds and plants' }).click();
+    await page.getByRole('button', { name: 'Rearrange' }).click();
     const bed = (name: string) => page.getByRole('region', { name: `Plants in ${name}`, exact: true });
     const handle = page.getByRole('button', { name: 'Move Bush 1' });
     const from = (await handle.boundingBox())!;

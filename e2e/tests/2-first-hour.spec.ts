@@ -113,6 +113,7 @@ test('a garden needs a location, by town or by coordinates', async ({ page }) =>
   await page.getByRole('button', { name: 'Create garden' }).click();
   await expect(page.getByText('Add your first bed or pot')).toBeVisible();
   await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('link', { name: 'The garden' }).click();
   // what was refused shows itself, even in groups that were closed again
   await unfold(page, 'By coordinates');
   await page.getByLabel('Latitude (°)').fill('95');

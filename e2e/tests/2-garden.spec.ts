@@ -81,7 +81,7 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
   });
 
   await test.step('minutes count where the flow is known; a record is corrected, deleted and taken back', async () => {
-    await page.getByRole('link', { name: 'Own garden' }).click();
+    await page.getByRole('banner').getByRole('link', { name: 'Own garden' }).click();
     await ofPlace(page, 'Long bed', 'Add a record');
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: 'Water' }).click();
@@ -89,6 +89,7 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     await expect(sheet.getByText(/choose “Not sure”/)).toBeVisible();
     await choose(sheet, 'How much', 'Minutes it ran');
     await sheet.getByLabel('How long (minutes)').fill('30');
+    await unfold(sheet, 'Day and details');
     await pickDay(sheet, 'Date', '2026-07-17');
     await sheet.getByRole('button', { name: 'Save record' }).click();
     await expect(sheet).toBeHidden();
@@ -165,7 +166,7 @@ test('the weather station is down: the page says so; the own rain gauge counts',
   }
   await page.getByRole('button', { name: 'Update now' }).click();
   await expect(page.getByText('The station does not answer')).toBeHidden();
-  await page.getByRole('link', { name: 'Own garden' }).click();
+  await page.getByRole('link', { name: 'Own garden', exact: true }).click();
   await page.getByRole('button', { name: /Friday 17 July/ }).click();
   await page.getByLabel('Your rain gauge (mm)').fill('12');
   await page.getByRole('button', { name: 'Save' }).click();

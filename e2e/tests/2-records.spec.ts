@@ -1,9 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { choose, DEMO, signIn } from './helpers.js';
+import { choose, DEMO, signIn, unfold } from './helpers.js';
 
 test('a plant’s records: pages, order, type, search, and an empty result', async ({ page }) => {
   await signIn(page, DEMO);
   await page.getByRole('link', { name: 'Junction Bell' }).first().click();
+  await unfold(page, 'Records');
   const panel = page.getByRole('region', { name: 'Records' });
   await expect(panel.getByRole('row')).toHaveCount(5);
   await panel.getByRole('button', { name: /^All \d+ records$/ }).click();

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { Navigate } from 'react-router';
 import { ApiError } from '../lib/api';
 import { ROUTES } from '../lib/paths';
-import { Failed, Waiting } from '../ui/states';
+import { Failed, PageWaiting } from '../ui/states';
 
 interface Props<T> {
   query: UseQueryResult<T>;
@@ -16,7 +16,7 @@ interface Props<T> {
 export function PageGuard<T>({ query, waiting, children }: Props<T>) {
   // reading from the device
   if (query.isPending && query.fetchStatus === 'idle') return null;
-  if (query.isPending) return <Waiting what={waiting} />;
+  if (query.isPending) return <PageWaiting what={waiting} />;
   if (query.error instanceof ApiError && query.error.status === 401) return <Navigate to={ROUTES.signIn} replace />;
   // show known data even if an update fails
   if (query.error && query.data !== undefined && !(query.error instanceof ApiError)) return children(query.data);

@@ -91,7 +91,7 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
                   {isNamed(d.day, today) && <span className="text-xs">{inForm(parseISO(d.day), 'EEE')} </span>}
                   {Number(d.day.slice(8))}
                 </span>
-                <DayWeather d={d} ahead={ahead} y={y} />
+                <DayWeather d={d} y={y} />
                 <Marks d={d} />
               </button>
               {/* the same words as a tooltip */}
@@ -118,7 +118,7 @@ export function Ribbon({ days, today }: { days: RibbonDay[]; today: Day }) {
 }
 
 /** Night to day temperature, with rain below. */
-function DayWeather({ d, ahead, y }: { d: RibbonDay; ahead: boolean; y: (celsius: number) => number }) {
+function DayWeather({ d, y }: { d: RibbonDay; y: (celsius: number) => number }) {
   const w = d.weather;
   return (
     <svg viewBox={`0 0 24 ${HEIGHT + 12}`} className="h-12 w-full max-w-8" aria-hidden preserveAspectRatio="none">
@@ -130,7 +130,7 @@ function DayWeather({ d, ahead, y }: { d: RibbonDay; ahead: boolean; y: (celsius
             y={y(w.tMaxC)}
             height={Math.max(2, y(w.tMinC) - y(w.tMaxC))}
             rx="3"
-            className={clsx('fill-warm', ahead && 'opacity-55')}
+            className="fill-warm"
           />
           {w.rainMm > 0 && (
             <rect
@@ -139,7 +139,7 @@ function DayWeather({ d, ahead, y }: { d: RibbonDay; ahead: boolean; y: (celsius
               y={HEIGHT + 1}
               height={Math.min(11, 2 + w.rainMm / 2.5)}
               rx="2"
-              className={clsx('fill-rain', ahead && 'opacity-55')}
+              className="fill-rain"
             />
           )}
         </>

@@ -23,6 +23,22 @@ export function Waiting({ what, here = false }: WaitingProps) {
   );
 }
 
+/** A page before its data: its shape in pale blocks, so little moves when it comes. */
+export function PageWaiting({ what }: Pick<WaitingProps, 'what'>) {
+  if (!useOnline()) return <NotKept />;
+  return (
+    <div role="status" className="animate-pulse motion-reduce:animate-none *:rounded-2xl *:bg-line/60">
+      <span className="sr-only">{what} …</span>
+      <div className="mb-4 h-9 w-56 max-w-full" />
+      <div className="grid gap-4 bg-transparent! lg:grid-cols-[1fr_22rem] *:rounded-2xl *:bg-line/60">
+        <div className="h-72" />
+        <div className="h-48 lg:h-72" />
+        <div className="h-48" />
+      </div>
+    </div>
+  );
+}
+
 export function Failed({ error, again }: { error: Error; again?: () => void }) {
   const lost = !(error instanceof ApiError);
   return (

@@ -130,7 +130,7 @@ export function RecordForm({ kind, target, day, record, filled, onDone }: Props)
         {!folds && date}
       </div>
       {folds && (
-        <Unfold look="act" title="More" open={record !== undefined || day !== garden.today} held={isFaulty}>
+        <Unfold look="act" title="Day and details" open={record !== undefined || day !== garden.today} held={isFaulty}>
           {() => (
             <div className="grid grid-cols-2 gap-3">
               {shown.filter((a) => a.more).map(field)}

@@ -44,7 +44,7 @@ import { wordsOf } from '../../lib/words';
 export type Asked = AskedAs & {
   /** asked only if another field has this value */
   only?: readonly [field: string, value: string];
-  /** rarely changed: behind "More", with the date */
+  /** rarely changed: folded, with the date */
   more?: true;
 };
 type AskedAs =

@@ -15,7 +15,7 @@ export function ChartRow({
 }) {
   return (
     <div className="relative border-b border-line">
-      <p className="relative z-10 text-sm leading-5 text-soft sm:absolute sm:top-0.5 sm:-left-18 sm:w-17 sm:px-1 sm:text-right">
+      <p className="relative z-10 text-sm leading-4 text-soft sm:absolute sm:leading-5 sm:top-0.5 sm:-left-18 sm:w-17 sm:px-1 sm:text-right">
         <span className="bg-card pr-1 sm:bg-transparent sm:pr-0">{label}</span>
       </p>
       <div className={clsx('relative', tall)}>

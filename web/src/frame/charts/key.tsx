@@ -20,7 +20,7 @@ export function Key({ days, supported }: { days: readonly ChartDay[]; supported:
       )}
       {days.some((d) => d.rainMm > 0) && (
         <span className="flex items-center gap-1.5">
-          <i aria-hidden className="inline-block h-3 w-2.5 bg-rain opacity-45" /> rain, tallest {rain}
+          <i aria-hidden className="inline-block h-3 w-2.5 bg-rain opacity-65" /> rain, tallest {rain}
         </span>
       )}
       {days.some((d) => d.on.feed.length > 0) && (

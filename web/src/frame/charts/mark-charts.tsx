@@ -28,7 +28,7 @@ function Marks({
   const format = useFormat();
   if (days.every((d) => records(d).length === 0)) return null;
   return (
-    <ChartRow label={label} tall="h-9">
+    <ChartRow label={label} tall="h-6 sm:h-9">
       <div
         className="grid h-full items-center"
         style={{ gridTemplateColumns: `repeat(${days.length}, minmax(0, 1fr))` }}

@@ -14,7 +14,7 @@ export function PhotoChart({ days, plantId }: { days: readonly ChartDay[]; plant
   });
   if (shown.length === 0) return null;
   return (
-    <ChartRow label="Photos" tall="h-18 sm:h-13">
+    <ChartRow label="Photos" tall="h-15 sm:h-13">
       {shown.map(({ d, photo }) => (
         <a
           key={photo.id}

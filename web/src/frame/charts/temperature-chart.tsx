@@ -22,14 +22,14 @@ export function TemperatureChart({ days, crop }: { days: readonly ChartDay[]; cr
     <ChartRow
       label="Temperature"
       aside={<Scale values={limits} low={low} high={high} show={format.temperature} />}
-      tall="h-22"
+      tall="h-18 sm:h-22"
     >
       <Drawn days={days.length}>
         {limits.map((limit) => (
           <Level key={limit} at={heightOf(limit, low, high)} days={days.length} />
         ))}
         {bands((d) => !d.ahead).map((b) => (
-          <path key={b.area} d={b.area} className="fill-warm" opacity={0.75} />
+          <path key={b.area} d={b.area} className="fill-warm" />
         ))}
         {bands((d) => d.ahead || d.day === today).map((b) => (
           <g key={b.area}>

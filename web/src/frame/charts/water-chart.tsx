@@ -7,6 +7,8 @@ const BARS_UNDER = 2.2;
 /** Width of rain and watering bars, days. */
 const RAIN_DAYS = 0.5;
 const WATER_DAYS = 0.28;
+/** Rain is paler than watering, and still 3:1 on its card. */
+export const RAIN_OPACITY = 0.65;
 
 /** Water left in the root zone with rain, watering and corrections. */
 export function WaterChart({ days }: { days: readonly ChartDay[] }) {
@@ -29,7 +31,7 @@ export function WaterChart({ days }: { days: readonly ChartDay[] }) {
     <ChartRow
       label="Water left"
       aside={<Scale values={[100, 50]} low={0} high={100} show={(p) => `${p} %`} />}
-      tall="h-32"
+      tall="h-28 sm:h-32"
     >
       <Drawn days={days.length}>
         <Level at={50} days={days.length} />
@@ -59,7 +61,7 @@ export function WaterChart({ days }: { days: readonly ChartDay[] }) {
               />
             ),
         )}
-        <path d={bars((d) => d.rainMm, mostRain, RAIN_DAYS)} className="fill-rain" opacity={0.45} />
+        <path d={bars((d) => d.rainMm, mostRain, RAIN_DAYS)} className="fill-rain" opacity={RAIN_OPACITY} />
         <path d={bars((d) => d.wateredL, mostWater, WATER_DAYS)} className="fill-rain" />
       </Drawn>
     </ChartRow>

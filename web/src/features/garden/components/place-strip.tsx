@@ -2,6 +2,7 @@ import type { PlaceOnView, TaskDto } from '@candid-leaf/contract';
 import type { Day } from '@candid-leaf/core/units';
 import { coverOf, isPotted, spellOn } from '@candid-leaf/core/records';
 import { SOILS } from '@candid-leaf/core/water';
+import clsx from 'clsx';
 import { NotebookPen } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
@@ -32,6 +33,8 @@ interface Props {
 
 /** Width of a plant and of a strip's margins, rem: strips stand side by side while they fit. */
 const ROOM = { plant: 6, strip: 2 };
+/** Plants that stand side by side on a phone. */
+const FIT_A_PHONE = 4;
 
 /** One bed or group of pots, drawn as you walk past it; many plants scroll sideways. */
 export function PlaceStrip({ view, day, tasks }: Props) {
@@ -52,7 +55,10 @@ export function PlaceStrip({ view, day, tasks }: Props) {
       <div className="flex flex-wrap items-center justify-between gap-x-1">
         <div className="min-w-0 flex-1 basis-28 pt-1">
           <h2 className="text-lg leading-6">
-            <Link to={link('placePlan', { placeId: place.id })} className="hover:underline">
+            <Link
+              to={link('placePlan', { placeId: place.id })}
+              className="hover:underline max-sm:-my-2.5 max-sm:inline-flex max-sm:min-h-11 max-sm:items-center"
+            >
               {place.name}
             </Link>
           </h2>
@@ -72,7 +78,11 @@ export function PlaceStrip({ view, day, tasks }: Props) {
         </p>
       ) : (
         <ul
-          className="-mx-1 mt-1 grid auto-cols-[minmax(6rem,1fr)] grid-flow-col grid-rows-[auto_auto_auto] overflow-x-auto px-1 pb-1"
+          className={clsx(
+            '-mx-1 mt-1 grid auto-cols-[minmax(4.8rem,1fr)] grid-flow-col grid-rows-[auto_auto_auto] overflow-x-auto px-1 pb-1 sm:auto-cols-[minmax(6rem,1fr)]',
+            // more lie to the side: they fade there, and the last one keeps clear of it
+            plants.length > FIT_A_PHONE && 'max-sm:mask-[linear-gradient(to_right,black_85%,transparent)] max-sm:pr-10',
+          )}
           aria-label={`Plants in ${place.name}`}
         >
           {plants.map((p) => (
@@ -101,7 +111,7 @@ function coverOver(place: PlaceOnView['place'], day: Day): Over {
 }
 
 /** Its type, and the water left in it. */
-function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | null }) {
+function Facts({ view: { place, plants }, left }: { view: PlaceOnView; left: number | null }) {
   const format = useFormat();
   const cover = coverOf(place);
   const what = [
@@ -124,6 +134,12 @@ function Facts({ view: { place }, left }: { view: PlaceOnView; left: number | nu
         <>
           <strong className="text-ink tabular-nums">{percent(left)}</strong> left
         </>
+      )}
+      {plants.length > FIT_A_PHONE && (
+        <span className="sm:hidden">
+          {!isPotted(place) && left !== null && ' · '}
+          {plants.length} plants
+        </span>
       )}
       <span className="hidden @sm:inline">
         {!isPotted(place) && left !== null && ' · '}

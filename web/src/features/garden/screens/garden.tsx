@@ -144,7 +144,7 @@ const Garden = memo(function Garden({ view }: { view: GardenView }) {
               </Link>
               {plantCount > 0 && !ordering && (
                 <Button look="quiet" onClick={() => setOrdering(true)}>
-                  Move beds and plants
+                  Rearrange
                 </Button>
               )}
             </div>

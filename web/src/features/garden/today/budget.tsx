@@ -10,7 +10,7 @@ export function Budget({ minutes, onChange }: { minutes: number | null; onChange
       narrow
       value={minutes === null ? '' : String(minutes)}
       onChange={(chosen) => onChange(chosen === '' ? null : Number(chosen))}
-      options={[['', 'No time limit'], ...CHOICES.map((m): [string, string] => [String(m), `${m} minutes`])]}
+      options={[['', 'No limit'], ...CHOICES.map((m): [string, string] => [String(m), `${m} minutes`])]}
     />
   );
 }

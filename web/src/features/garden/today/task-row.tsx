@@ -12,7 +12,7 @@ interface Props {
   next: boolean;
   /** one touch at the end of the line */
   beside: ReactNode;
-  /** a choice of a few answers, below the line without opening it where there is room */
+  /** a choice of a few answers, below the line without opening it */
   below?: ReactNode;
   children: () => ReactNode;
 }
@@ -37,7 +37,7 @@ export function TaskRow({ icon: Icon, late = false, title, amount, next, beside,
       >
         {() => <div className="pb-3 pl-8">{children()}</div>}
       </Unfold>
-      {!next && below && <div className="-mt-1 pb-2 pl-8 max-lg:hidden">{below}</div>}
+      {!next && below && <div className="-mt-1 pb-2 pl-8">{below}</div>}
     </li>
   );
 }
