@@ -2,8 +2,16 @@ import type { PlantAssessment } from '../assessment/assess.js';
 import { type DoseAnswer, labelDose } from '../products/dose.js';
 import type { Product } from '../products/product.js';
 import { isEnclosed } from '../records/place.js';
-import { type SprayGate, sprayGates, type SprayHour, neverPasses } from '../spray/gates.js';
-import { burnsInHeat, type SprayCode } from '../spray/limits.js';
+import {
+  neverPasses,
+  type SprayGate,
+  sprayGates,
+  type SprayHour,
+  type SprayQuestion,
+  type SprayUnknown,
+  sprayUnknowns,
+} from '../spray/gates.js';
+import { burnsInHeat, LASTING_DAYS, type SprayCode } from '../spray/limits.js';
 import type { Trial } from '../spray/trial.js';
 import { addDays, type Day } from '../units/day.js';
 import { isShortOfWater } from '../water/stress.js';
@@ -23,6 +31,8 @@ export interface SprayPlan {
   trial: Trial;
   /** first day and hour with nothing against it; null if none fits */
   window: { on: Day; hour: SprayHour } | null;
+  /** what to look at before it, because nothing here measures or forecasts it */
+  unknown: SprayUnknown[];
   /** reasons against spraying this evening */
   against: SprayGate[];
   /** the mix for one leaf, or for the plant */
@@ -50,38 +60,43 @@ export function sprayPlan(
   const spray = product.spray!;
   const days = [...c.own, ...c.ownAhead];
   const today = c.balance.days.at(-1);
-  const flowersOpen = plant.stage === 'flowering' || plant.stage === 'fruiting';
-  const gatesOn = (on: Day, hour: SprayHour): SprayGate[] =>
-    sprayGates({
-      spray,
-      label: {
-        everyDays: product.everyDays ?? null,
-        mostUses: product.mostUses ?? null,
-        harvestDays: product.harvestDays ?? null,
-        reentryHours: product.reentryHours ?? null,
-        organic: product.organic ?? null,
-      },
-      on,
-      hour,
-      weather: days.find((w) => w.date === on) ?? null,
-      next: days.find((w) => w.date === addDays(on, 1)) ?? null,
-      enclosed: isEnclosed(place),
-      // a plant that is dry today can be watered by tomorrow
-      thirsty: on === asOf && c.waterKnown && today ? isShortOfWater(today) : null,
-      flowersOpen,
-      pondNear: rules.pondNear,
-      earlier: records.sprays,
-      pickOn: rules.pickOn,
-      organicOnly: rules.organicOnly,
-    });
+  // all but a bush tomato flower on while fruit ripens
+  const flowersOpen =
+    plant.stage === 'flowering' ||
+    plant.stage === 'fruiting' ||
+    (plant.stage === 'ripening' && !(plant.crop === 'tomato' && plant.habit === 'determinate'));
+  const question = (on: Day, hour: SprayHour): SprayQuestion => ({
+    spray,
+    label: {
+      everyDays: product.everyDays ?? null,
+      mostUses: product.mostUses ?? null,
+      harvestDays: product.harvestDays ?? null,
+      reentryHours: product.reentryHours ?? null,
+      organic: product.organic ?? null,
+    },
+    on,
+    hour,
+    ahead: days.filter((w) => w.date >= on && w.date <= addDays(on, LASTING_DAYS)),
+    enclosed: isEnclosed(place),
+    // a plant that is dry today can be watered by tomorrow
+    thirsty: on === asOf && c.waterKnown && today ? isShortOfWater(today) : null,
+    flowersOpen,
+    pondNear: rules.pondNear,
+    earlier: records.sprays,
+    pickOn: rules.pickOn,
+    organicOnly: rules.organicOnly,
+  });
+  const gatesOn = (on: Day, hour: SprayHour): SprayGate[] => sprayGates(question(on, hour));
   const against = gatesOn(asOf, 'evening');
   const needsTrial = burnsInHeat(spray);
   const stage: Trial = needsTrial ? trial : { state: 'passed', triedOn: asOf };
   const mixed = labelDose(product, { plants: 1, litresEach: stage.state === 'try' ? TRIAL_LITRES : SPRAY_LITRES_EACH });
+  const window = against.some(neverPasses) ? null : firstWindow(asOf, gatesOn);
   return {
     product,
     trial: stage,
-    window: against.some(neverPasses) ? null : firstWindow(asOf, gatesOn),
+    window,
+    unknown: window ? sprayUnknowns(question(window.on, window.hour)) : [],
     against,
     batch: Array.isArray(mixed) ? null : mixed,
   };

@@ -39,7 +39,7 @@ export interface DoseAnswer {
   batches: Batch[];
   /** left in the last can, L */
   leftOverL: number;
-  /** change from rounding to a measurable amount, percent of the exact one */
+  /** change from rounding down to a measurable amount, percent of the exact one: never above 0 */
   roundedByPct: number;
   /** grams of nutrient per plant */
   nutrientsEach: Record<Nutrient, number>;
@@ -50,15 +50,17 @@ const MOST_STRENGTH = 1;
 /** A can is mixed in steps of half a litre, so its marks help. */
 const CAN_STEP_L = 0.5;
 
+/** Steps a kitchen scale or a syringe can tell apart, in grams or millilitres; from 10 on whole ones. */
+const STEP = { dry: 0.5, liquid: 0.1 } as const;
+
 /**
- * Rounds to what a person can measure: whole grams from 10 g, half grams below; whole millilitres from 10 mL, below
- * that steps of 0.1 mL (1 or 2 mL syringe). Never to zero.
- * @example measurable(13.37, 'granular') // 13
+ * Rounds down to what a person can measure, as no dose may exceed its label: whole grams and millilitres from 10 on, below
+ * that half grams and tenths of a millilitre (1 or 2 mL syringe). Zero where it is less than that.
+ * @example measurable(13.97, 'dry') // 13
  */
 export function measurable(amount: number, form: Product['form']): number {
-  if (amount <= 0) return 0;
-  if (amount >= 10) return Math.round(amount);
-  return form === 'dry' ? Math.max(0.5, Math.round(amount * 2) / 2) : Math.max(0.1, roundTo(amount, 1));
+  const step = amount >= 10 ? 1 : STEP[form];
+  return roundTo(Math.floor(amount / step + 1e-6) * step, 1);
 }
 
 /**
@@ -89,11 +91,25 @@ function dissolved(product: Product, dose: LabelDose, q: DoseQuestion, strength:
   const restL = Math.ceil((needL - full * canL - 1e-9) / CAN_STEP_L) * CAN_STEP_L;
   const lastL = Math.min(canL, restL);
   const inCan = (waterL: number): number => measurable(dose.amount * strength * waterL, product.form);
+  // too little to measure: the smallest batch that can be measured, however much is left over
+  if (inCan(full > 0 ? canL : lastL) === 0) {
+    const least = STEP[product.form] / (dose.amount * strength);
+    const waterL = Math.ceil(least / CAN_STEP_L - 1e-9) * CAN_STEP_L;
+    const amount = inCan(waterL);
+    return answer(product, {
+      total: amount,
+      exact: dose.amount * strength * waterL,
+      share: litresEach / waterL,
+      solutionL: waterL,
+      batches: [{ cans: 1, waterL, amount }],
+      leftOverL: roundTo(waterL - needL, 2),
+    });
+  }
   const batches: Batch[] = [
     ...(full > 0 ? [{ cans: full, waterL: canL, amount: inCan(canL) }] : []),
     ...(lastL > 1e-9 ? [{ cans: 1, waterL: lastL, amount: inCan(lastL) }] : []),
-  ];
-  const mixedL = full * canL + Math.max(0, lastL);
+  ].filter((b) => b.amount > 0);
+  const mixedL = batches.reduce((sum, b) => sum + b.cans * b.waterL, 0);
   const total = batches.reduce((sum, b) => sum + b.cans * b.amount, 0);
   const exact = dose.amount * strength * mixedL;
   return answer(product, {
@@ -102,7 +118,7 @@ function dissolved(product: Product, dose: LabelDose, q: DoseQuestion, strength:
     share: mixedL > 0 ? litresEach / mixedL : 0,
     solutionL: mixedL,
     batches,
-    leftOverL: roundTo(mixedL - needL, 2),
+    leftOverL: roundTo(Math.max(0, mixedL - needL), 2),
   });
 }
 
@@ -118,6 +134,13 @@ function spread(product: Product, dose: LabelDose, q: DoseQuestion, strength: nu
     ];
   const exact = dose.amount * strength * times;
   const each = measurable(exact, product.form);
+  if (each === 0)
+    return [
+      {
+        path: 'plants',
+        reason: `is less than a scale shows for one plant: weigh it for several, or use a feed that is dissolved`,
+      },
+    ];
   return answer(product, {
     total: each * q.plants,
     exact: exact * q.plants,

@@ -1,4 +1,5 @@
 export * from './gates.js';
 export * from './limits.js';
+export * from './remark.js';
 export * from './rules.js';
 export * from './trial.js';

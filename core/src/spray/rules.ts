@@ -3,7 +3,7 @@ import type { Spraying } from '../records/record-classes.js';
 import { METRIC_FORMAT } from '../units/formatter.js';
 import { type Day, daysBetween } from '../units/day.js';
 import { pickFrom, SPRAY_WORDS, enterFrom } from './gates.js';
-import { conflictOf } from './limits.js';
+import { conflictOf, waitUnknown } from './limits.js';
 import { capital } from '../units/text.js';
 
 /** Latest hour of spraying: the waiting time counts from there. */
@@ -46,7 +46,9 @@ export function waitFaults(
     ? [
         {
           path: `${path}date`,
-          reason: `${waiting.name ?? SPRAY_WORDS[waiting.product]} was sprayed on ${METRIC_FORMAT.day(waiting.date)}: its label says not to pick before ${METRIC_FORMAT.day(pickFrom(waiting))}. Wash it, and do not eat it yet; ${WAY_OUT}`,
+          reason: waitUnknown(waiting)
+            ? `${waiting.name ?? SPRAY_WORDS[waiting.product]} was sprayed on ${METRIC_FORMAT.day(waiting.date)} and its waiting time is not recorded: read the label, and add it to that record. Do not eat the fruit before; ${WAY_OUT}`
+            : `${waiting.name ?? SPRAY_WORDS[waiting.product]} was sprayed on ${METRIC_FORMAT.day(waiting.date)}: its label says not to pick before ${METRIC_FORMAT.day(pickFrom(waiting))}. Wash it, and do not eat it yet; ${WAY_OUT}`,
         },
       ]
     : [];

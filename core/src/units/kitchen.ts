@@ -32,17 +32,17 @@ const TBSP_FROM_TSP = 3;
 const CUP_FROM_TBSP = 8;
 
 /**
- * Returns an amount in spoons: to a quarter teaspoon, above a tablespoon to half a one, above half a cup to a quarter
- * cup; null below an eighth of a teaspoon, which needs a syringe.
+ * Returns an amount in spoons, rounded down so a dose never exceeds its label: to a quarter teaspoon, above a tablespoon
+ * to half a one, above half a cup to a quarter cup; null below a quarter of a teaspoon, which needs a syringe.
  * @param ml millilitres
  * @example inSpoons(10, 'gal-us') // { ml: 9.858, text: '2 tsp' }
  */
 export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
   const spoon = spoonsOf(volume);
-  const quarters = Math.round((ml / spoon.tsp) * 4);
+  const quarters = down((ml / spoon.tsp) * 4);
   if (quarters < 1) return null;
   if (quarters < 4 * TBSP_FROM_TSP) return { ml: (quarters / 4) * spoon.tsp, text: `${counted(quarters)} tsp` };
-  const halfTsp = Math.round((ml / spoon.tsp) * 2);
+  const halfTsp = down((ml / spoon.tsp) * 2);
   const perTbsp = Math.round((spoon.tbsp / spoon.tsp) * 2);
   const tbsp = Math.floor(halfTsp / perTbsp);
   const rest = halfTsp % perTbsp;
@@ -51,9 +51,12 @@ export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
       ml: (halfTsp / 2) * spoon.tsp,
       text: `${tbsp} tbsp${rest > 0 ? ` and ${counted(rest * 2)} tsp` : ''}`,
     };
-  const cups = Math.round((ml / spoon.cup) * 4);
+  const cups = down((ml / spoon.cup) * 4);
   return { ml: (cups / 4) * spoon.cup, text: `${counted(cups)} ${cups > 4 ? 'cups' : 'cup'}` };
 }
+
+/** Whole steps that fit, but for the noise of floating point. */
+const down = (steps: number): number => Math.floor(steps + 1e-6);
 
 const counted = (quarters: number): string =>
   `${quarters >= 4 ? Math.floor(quarters / 4) : ''}${at(QUARTERS, quarters % 4)}`;

@@ -36,28 +36,29 @@ test('a teaspoon to the US gallon is 1.30 mL a litre (handbook; NIST Handbook 44
 });
 
 test('spoons: to a quarter teaspoon, tablespoons from three on, cups from eight, and none where only a syringe will do', () => {
-  expect(inSpoons(6.16, 'gal-us')).toEqual({ ml: 1.25 * US_SPOONS.tsp, text: '1¼ tsp' });
+  expect(inSpoons(6.17, 'gal-us')).toEqual({ ml: 1.25 * US_SPOONS.tsp, text: '1¼ tsp' });
   expect(inSpoons(15, 'L')).toEqual({ ml: 15, text: '1 tbsp' });
-  expect(inSpoons(22, 'L')).toEqual({ ml: 22.5, text: '1 tbsp and 1½ tsp' });
+  expect(inSpoons(24, 'L')).toEqual({ ml: 22.5, text: '1 tbsp and 1½ tsp' });
   expect(inSpoons(250, 'L')).toEqual({ ml: 250, text: '1 cup' });
   expect(inSpoons(0.5, 'L')).toBeNull();
 });
 
-test('an amount in spoons is within half a step: an eighth, then a quarter of a teaspoon, then an eighth of a cup', () => {
-  for (let ml = 1; ml < 2000; ml += 0.7)
+test('an amount in spoons is never more than it, and within a step: a quarter or half a teaspoon, a quarter of a cup', () => {
+  for (let ml = 1.3; ml < 2000; ml += 0.7)
     for (const volume of ['L', 'gal-us'] as const) {
       const spooned = inSpoons(ml, volume)!;
       const tsp = volume === 'L' ? 5 : US_SPOONS.tsp;
-      const half = ml < 2.9 * tsp ? tsp / 8 : ml < 23.7 * tsp ? tsp / 4 : 6.6 * tsp;
-      expect(Math.abs(spooned.ml - ml)).toBeLessThanOrEqual(half + 1e-9);
+      const step = ml < 3 * tsp ? tsp / 4 : ml < 24 * tsp ? tsp / 2 : 12.6 * tsp;
+      expect(spooned.ml).toBeLessThanOrEqual(ml + 1e-4);
+      expect(ml - spooned.ml).toBeLessThanOrEqual(step + 1e-4);
     }
 });
 
 test('ten pounds of 10-10-10 hold one pound of nitrogen: the worked example of every label leaflet', () => {
   const pound = 453.59237;
   expect(nutrientsIn(product({ n: 10, p2o5: 10, k2o: 10 }), 10 * pound).n).toBeCloseTo(pound, 2);
-  // and the other way round: a gram of N from blood meal (12 %) is 8.5 g, as one can weigh it
-  expect(amountFor(starterOf('blood-meal')!, 'n', 1)).toBe(8.5);
+  // and the other way round: a gram of N from blood meal (12 %) is 8 g, as one can weigh it
+  expect(amountFor(starterOf('blood-meal')!, 'n', 1)).toBe(8);
   expect(amountFor(starterOf('blood-meal')!, 'k2o', 1)).toBeNull();
   // a liquid is told in millilitres: its weight counts
   expect(amountFor(product({ form: 'liquid', n: 5, gPerMl: 1.25 }), 'n', 1)).toBe(16);
@@ -68,11 +69,11 @@ test('soap for six plants and a two-gallon US sprayer: one full sprayer and a re
   const canLitres = 2 * 3.785411784;
   const a = given(labelDose(starterOf('soap')!, { plants: 6, litresEach: 1.4, canLitres }));
   expect(a.batches).toEqual([
-    { cans: 1, waterL: canLitres, amount: 114 },
+    { cans: 1, waterL: canLitres, amount: 113 },
     { cans: 1, waterL: 1, amount: 15 },
   ]);
   expect(a.leftOverL).toBeCloseTo(canLitres + 1 - 8.4, 2);
-  expect(us.millilitres(a.batches[0]!.amount)).toBe('114\u00a0mL (7 tbsp and 2 tsp)');
+  expect(us.millilitres(a.batches[0]!.amount)).toBe('113\u00a0mL (7 tbsp and 1½ tsp)');
   expect(us.millilitres(a.batches[1]!.amount)).toBe('15\u00a0mL (1 tbsp)');
   expect(Math.abs(a.roundedByPct)).toBeLessThan(1);
 });
@@ -114,9 +115,29 @@ test('the mixed amount is never less than needed, nor more than a can too much',
     }
 });
 
-test('always measurable: never zero', () => {
-  expect([0.01, 0.3, 7.3, 12.4].map((x) => measurable(x, 'dry'))).toEqual([0.5, 0.5, 7.5, 12]);
-  expect([0.01, 0.26, 7.34, 12.4].map((x) => measurable(x, 'liquid'))).toEqual([0.1, 0.3, 7.3, 12]);
+test('rounded down to what can be measured; zero where nothing can', () => {
+  expect([0.4, 0.9, 7.3, 12.9].map((x) => measurable(x, 'dry'))).toEqual([0, 0.5, 7, 12]);
+  expect([0.09, 0.29, 7.38, 12.9].map((x) => measurable(x, 'liquid'))).toEqual([0, 0.2, 7.3, 12]);
+});
+
+test('no dose of any product, for any can and strength, exceeds its label in any batch', () => {
+  for (const p of STARTERS)
+    for (const strength of [1, 0.5])
+      for (const litresEach of [0.05, 0.25, 1.4])
+        for (const canLitres of [0.5, 1, 4.546, 10]) {
+          const a = labelDose(p, { plants: 3, areaM2: 1.3, potLitres: 7, litresEach, canLitres, strength });
+          if (Array.isArray(a)) continue;
+          expect(a.roundedByPct).toBeLessThanOrEqual(0);
+          for (const b of a.batches) {
+            expect(b.amount).toBeGreaterThan(0);
+            expect(b.amount / b.waterL).toBeLessThanOrEqual(p.dose!.amount * strength + 1e-6);
+          }
+        }
+  // 3 g of sulfur a litre for one leaf: a quarter of a litre takes 0.5 g, not 1; of BT the smallest batch is half a litre
+  const leaf = (id: string) => given(labelDose(starterOf(id)!, { plants: 1, litresEach: 0.25 }));
+  expect(leaf('sulfur-spray').batches).toEqual([{ cans: 1, waterL: 0.25, amount: 0.5 }]);
+  expect(leaf('bt').batches).toEqual([{ cans: 1, waterL: 0.5, amount: 0.5 }]);
+  expect(leaf('bt').leftOverL).toBe(0.25);
 });
 
 test('120 % nitrogen, or shares above 100 %, are refused; so is a spray without a type', () => {

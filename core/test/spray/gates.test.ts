@@ -6,22 +6,28 @@ import {
   conflictFaults,
   pickFrom,
   sprayGates,
+  sprayRemark,
+  sprayUnknowns,
   trialOf,
+  unknownsInWords,
   waitFaults,
   waitsOn,
   type SprayQuestion,
 } from '../../src/spray/index.js';
+import type { Spraying } from '../../src/records/record-classes.js';
 import { ASOF } from '../helpers.js';
 
 const LABEL = { everyDays: 7, mostUses: 3, harvestDays: 3, reentryHours: 4, organic: true };
 const mild = { date: ASOF, tMinC: 12, tMaxC: 24, rainMm: 0, windMs: 1.5 };
+/** That day and the two after it; each may differ from a mild one. */
+const days = (...differ: object[]) =>
+  [0, 1, 2].map((n) => ({ ...mild, date: addDays(ASOF, n), ...differ[n] })) as SprayQuestion['ahead'];
 const q = (more: Partial<SprayQuestion> = {}): SprayQuestion => ({
   spray: 'neem',
   label: LABEL,
   on: ASOF,
   hour: 'evening',
-  weather: mild,
-  next: { ...mild, date: addDays(ASOF, 1) },
+  ahead: days(),
   enclosed: false,
   thirsty: false,
   flowersOpen: false,
@@ -31,7 +37,7 @@ const q = (more: Partial<SprayQuestion> = {}): SprayQuestion => ({
   organicOnly: false,
   ...more,
 });
-const spray = (product: 'neem' | 'soap' | 'sulfur' | 'copper' | 'bt', back: number, more: object = {}) => ({
+const spray = (product: Spraying['product'], back: number, more: object = {}) => ({
   product,
   date: addDays(ASOF, -back),
   ...more,
@@ -43,46 +49,86 @@ test('a mild, still evening before a dry day: nothing argues against it', () => 
 });
 
 test.each([
-  ['heat', { weather: { ...mild, tMinC: 24, tMaxC: 36 } }],
-  ['heat', { hour: 'dawn', weather: { ...mild, tMinC: 27, tMaxC: 36 } }],
+  ['heat', { spray: 'soap', ahead: days({ tMinC: 24, tMaxC: 36 }) }],
+  ['heat', { spray: 'soap', hour: 'dawn', ahead: days({ tMinC: 27, tMaxC: 36 }) }],
   ['sun', { hour: 'midday' }],
-  ['bees', { hour: 'dawn', flowersOpen: true }],
   ['thirst', { thirsty: true }],
-  ['wind', { weather: { ...mild, windMs: 4.1 } }],
-  ['rain', { weather: { ...mild, rainMm: 3 } }],
-  ['rain', { next: { ...mild, date: addDays(ASOF, 1), rainMm: 5, rainChancePct: 70 } }],
+  ['wind', { ahead: days({ windMs: 4.1 }) }],
+  ['rain', { ahead: days({ rainMm: 3 }) }],
+  ['rain', { ahead: days({}, { rainMm: 5, rainChancePct: 70 }) }],
+  // a heavy rain that may come counts, and a light one that will
+  ['rain', { ahead: days({}, { rainMm: 35, rainChancePct: 20 }) }],
+  ['rain', { ahead: days({}, { rainMm: 2, rainChancePct: 30 }) }],
   ['conflict', { earlier: [spray('sulfur', 29)] }],
   ['conflict', { earlier: [spray('soap', 2)] }],
+  ['conflict', { spray: 'sulfur', earlier: [spray('oil', 29)] }],
+  ['conflict', { spray: 'copper', earlier: [spray('phosphonate', 19)] }],
   ['same-day', { earlier: [spray('bt', 0)] }],
   ['too-soon', { earlier: [spray('neem', 6)] }],
   ['most-uses', { earlier: [spray('neem', 60), spray('neem', 40), spray('neem', 20)] }],
   ['harvest', { pickOn: addDays(ASOF, 2) }],
+  // nobody entered a label: no picking is promised
+  ['harvest', { spray: 'copper', label: { ...LABEL, harvestDays: null }, pickOn: addDays(ASOF, 10) }],
   ['pond', { pondNear: true }],
   ['organic', { organicOnly: true, label: { ...LABEL, organic: null } }],
+  // oils and sulfur: the two days after count, and a frost
+  ['hot-after', { ahead: days({}, {}, { tMaxC: 30 }) }],
+  ['hot-after', { spray: 'sulfur', ahead: days({}, { tMaxC: 31 }) }],
+  ['frost-after', { spray: 'oil', ahead: days({}, { tMinC: 2 }) }],
+  // bees: at no hour what kills them when dry, and only in the evening what kills them while wet
+  ['bees-never', { spray: 'spinosad', flowersOpen: true }],
+  ['bees-never', { spray: 'broad-insecticide', flowersOpen: true }],
+  ['bees', { spray: 'pyrethrin', hour: 'dawn', flowersOpen: true }],
+  [
+    'rotate',
+    { spray: 'spinosad', label: { ...LABEL, everyDays: null }, earlier: [spray('spinosad', 9), spray('spinosad', 8)] },
+  ],
 ] as const)('%s blocks it, with the reason', (gate, more) => {
-  const found = sprayGates(q(more));
+  const found = sprayGates(q(more as Partial<SprayQuestion>));
   expect(found.map((g) => g.gate)).toEqual([gate]);
   expect(gateInWords(found[0]!, METRIC_FORMAT).length).toBeGreaterThan(15);
 });
 
 test.each([
-  ['BT does not burn', { spray: 'bt', hour: 'midday', weather: { ...mild, tMaxC: 38, tMinC: 25 }, thirsty: true }],
-  ['a hot day with a mild evening (under 27 °C) is fine', { weather: { ...mild, tMinC: 15, tMaxC: 34 } }],
+  ['BT does not burn', { spray: 'bt', hour: 'midday', ahead: days({ tMaxC: 38, tMinC: 25 }), thirsty: true }],
+  ['soap on the mild evening (under 27 °C) of a hot day', { spray: 'soap', ahead: days({ tMinC: 15, tMaxC: 34 }) }],
+  ['oil before days of 29 °C', { spray: 'oil', ahead: days({ tMaxC: 29 }, { tMaxC: 29 }, { tMaxC: 29 }) }],
+  ['soap before a hot day', { spray: 'soap', ahead: days({}, { tMaxC: 33 }) }],
   ['flowers in the evening', { flowersOpen: true }],
-  ['wind of 4 m/s', { weather: { ...mild, windMs: 4 } }],
-  ['rain that will probably not come', { next: { ...mild, date: addDays(ASOF, 1), rainMm: 5, rainChancePct: 40 } }],
-  ['rain and wind under glass', { enclosed: true, weather: { ...mild, rainMm: 20, windMs: 9 } }],
+  ['soap at first light on a plant in flower', { spray: 'soap', hour: 'dawn', flowersOpen: true }],
+  ['pyrethrin in the evening on a plant in flower', { spray: 'pyrethrin', flowersOpen: true }],
+  ['wind of 4 m/s', { ahead: days({ windMs: 4 }) }],
+  ['rain that will probably not come', { ahead: days({}, { rainMm: 5, rainChancePct: 25 }) }],
+  ['rain and wind under glass', { enclosed: true, ahead: days({ rainMm: 20, windMs: 9 }) }],
   ['sulfur a month ago', { earlier: [spray('sulfur', 30)] }],
   ['a leaf that was tried yesterday', { earlier: [spray('neem', 1, { trial: true })] }],
+  ['another group between', { spray: 'spinosad', earlier: [spray('spinosad', 20), spray('bt', 9)] }],
   ['picking on the day it is free again', { pickOn: addDays(ASOF, 3) }],
   ['weedkiller from over the fence', { earlier: [{ product: 'weedkiller-nearby', date: ASOF }] }],
 ] as const)('%s does not block it', (_what, more) => {
   expect(gates(more as Partial<SprayQuestion>)).toEqual([]);
 });
 
+test('what nothing measures is asked, not passed', () => {
+  expect(sprayUnknowns(q())).toEqual([]);
+  expect(sprayUnknowns(q({ ahead: [] }))).toEqual(['temperature', 'wind', 'rain']);
+  expect(sprayUnknowns(q({ ahead: days({ windMs: null }) }))).toEqual(['wind']);
+  expect(sprayUnknowns(q({ ahead: [], enclosed: true }))).toEqual(['temperature']);
+  expect(sprayUnknowns(q({ spray: 'bt', ahead: days().slice(0, 1) }))).toEqual(['rain']);
+  expect(unknownsInWords(['wind', 'rain'])).toBe(
+    'Make sure first that leaves hang still, and that no rain is on its way: we don’t know.',
+  );
+});
+
 test('waits run by the garden’s own days and hours, across midnight, months and years', () => {
-  expect(pickFrom({ date: '2026-12-30', harvestDays: 3 })).toBe('2027-01-02');
-  expect(pickFrom({ date: ASOF })).toBe(ASOF);
+  expect(pickFrom({ date: '2026-12-30', product: 'copper', harvestDays: 3 })).toBe('2027-01-02');
+  // no label entered: soap has no wait on any, of the others nobody knows
+  expect(pickFrom({ date: ASOF, product: 'soap' })).toBe(ASOF);
+  expect(pickFrom({ date: ASOF, product: 'copper' })).toBe(addDays(ASOF, 21));
+  expect(waitFaults(ASOF, undefined, [spray('copper', 20)], '')).toEqual([
+    { path: 'date', reason: expect.stringMatching(/waiting time is not recorded: read the label/) },
+  ]);
+  expect(waitFaults(ASOF, undefined, [spray('copper', 21)], '')).toEqual([]);
   expect(enterFrom({ date: '2026-07-31', hour: 20 }, 4)).toEqual({ day: '2026-08-01', hour: 0 });
   expect(enterFrom({ date: ASOF, hour: 20 }, 24)).toEqual({ day: addDays(ASOF, 1), hour: 20 });
   expect(enterFrom({ date: ASOF, hour: 6 }, 0)).toEqual({ day: ASOF, hour: 6 });
@@ -158,4 +204,21 @@ test('one leaf first; checked a day later; burnt leaves end it, and earlier dama
   // another product, or one of long ago, says nothing of this one
   expect(trialOf('soap', tried(2, look(1)), ASOF)).toEqual({ state: 'try' });
   expect(trialOf('neem', tried(31, look(30)), ASOF)).toEqual({ state: 'try' });
+});
+
+test('a spray that was made is saved; what spoke against it is one line', () => {
+  const remark = (s: Partial<Spraying>, at: object = {}) =>
+    sprayRemark(
+      { date: ASOF, product: 'neem', ...s },
+      { ahead: days(), enclosed: false, flowersOpen: false, others: [spray('neem', 2, { trial: true })], ...at },
+      METRIC_FORMAT,
+    );
+  expect(remark({})).toBe('');
+  expect(remark({}, { others: [] })).toBe('no leaf was tested first');
+  // what this device does not have, it says nothing of
+  expect(remark({}, { others: null })).toBe('');
+  expect(remark({ product: 'soap', tMaxC: 34 }, { others: null })).toMatch(/^34.°C that day/);
+  expect(remark({ product: 'spinosad' }, { flowersOpen: true })).toMatch(/kills bees/);
+  expect(remark({ everyDays: 7 }, { others: [spray('neem', 3)] })).toMatch(/not again before/);
+  expect(remark({ trial: true }, { others: [], flowersOpen: true, ahead: days({ tMaxC: 36 }) })).toBe('');
 });

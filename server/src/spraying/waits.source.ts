@@ -3,7 +3,7 @@ import { type PlaceEntity } from '../places/place.entity.js';
 import { type Day } from '@candid-leaf/core/units';
 import { Injectable } from '@nestjs/common';
 import type { Spraying } from '@candid-leaf/core/records';
-import { SPRAY_WORDS, waitsOn, keepOutOn } from '@candid-leaf/core/spray';
+import { SPRAY_WORDS, waitsOn, keepOutOn, waitUnknown } from '@candid-leaf/core/spray';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { TaskSource, type Task } from '../today/task-source.js';
 
@@ -41,7 +41,9 @@ export class WaitsSource extends TaskSource {
               dose: null,
               held: {
                 until,
-                because: `${name} was sprayed on ${s.format.day(spray.date)}; its label allows picking again on ${s.format.day(until)}`,
+                because: waitUnknown(spray)
+                  ? `${name} was sprayed on ${s.format.day(spray.date)} and its waiting time is not recorded: read the label, and add it to that record`
+                  : `${name} was sprayed on ${s.format.day(spray.date)}; its label allows picking again on ${s.format.day(until)}`,
               },
               cautions: [
                 'Keep children and pets away until it is dry, and until the label’s re-entry time has passed.',

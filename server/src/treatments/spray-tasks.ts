@@ -3,7 +3,7 @@ import { sprayPlan, sprayProduct, type SprayPlan } from '@candid-leaf/core/care'
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
 import type { Product } from '@candid-leaf/core/products';
 import type { DisorderCode, Inspection, Spraying } from '@candid-leaf/core/records';
-import { gateInWords, trialOf, type Trial } from '@candid-leaf/core/spray';
+import { gateInWords, trialOf, unknownsInWords, type Trial } from '@candid-leaf/core/spray';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -54,6 +54,17 @@ const HOUR_WORDS = {
   evening: 'in the evening, so it dries before night',
 };
 
+/** Says that waits are the usual ones for this kind of product, until the gardener entered a label. */
+function usualWait(product: Product): string[] {
+  if ('version' in product) return [];
+  const { harvestDays, reentryHours } = product;
+  const usual = [
+    harvestDays != null && `${harvestDays} ${harvestDays === 1 ? 'day' : 'days'} until picking`,
+    reentryHours != null && `${reentryHours} hours until anyone goes near`,
+  ].filter(Boolean);
+  return [`Usual for this kind: ${usual.join(', ')}. Read your label, and enter it in the shed before you spray.`];
+}
+
 /** Returns the task for today: what, when, how much, or what it waits for. */
 export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: SprayStep): Task {
   const { trial, window, batch, product } = plan;
@@ -67,9 +78,12 @@ export function sprayTask(s: GardenSnapshot, base: Task, { plan, target }: Spray
     if (!window) return { ...own, held: { until: s.today, because: notYet || 'no suitable hour within a week' } };
     return window.on > s.today ? { ...own, ...waits(window.on, `wait until ${f.day(window.on)}: ${notYet}`) } : own;
   };
+  const looks = unknownsInWords(plan.unknown);
   const withLabel = {
     ...base,
-    cautions: [...new Set([...base.cautions, ...(product.cautions ?? [])])],
+    cautions: [
+      ...new Set([...(looks ? [looks] : []), ...usualWait(product), ...base.cautions, ...(product.cautions ?? [])]),
+    ],
     where: `${base.where}, ${product.name}`,
   };
   switch (trial.state) {

@@ -1,10 +1,10 @@
 import type { RecordDto } from '@candid-leaf/contract';
-import { RECORD_TYPES, type RecordType } from '@candid-leaf/core/records';
+import { RECORD_TYPES, type RecordType, type Spraying } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { useGarden } from '../../lib/garden-context';
+import { useFormat, useGarden } from '../../lib/garden-context';
 import { DayField } from '../../ui/day-field';
 import { Button } from '../../ui/button';
 import { faultsIn } from '../../ui/faults';
@@ -15,6 +15,7 @@ import { RECORD_FORMS, type Asked } from './record-forms';
 import { placeHere } from '../../data/place-here';
 import { saveRecord } from '../../data/records';
 import { showFirstFault } from '../../ui/show-first-fault';
+import { remarkOnSpray } from './spray-remark';
 import { AskedField } from './asked-field';
 import type { RecordTarget, Values } from './record-target';
 import { useDeleteWithUndo } from './use-delete-with-undo';
@@ -42,6 +43,7 @@ const isEmpty = (v: unknown): boolean => v === undefined || v === null || v === 
 export function RecordForm({ kind, target, day, record, filled, onDone }: Props) {
   const garden = useGarden();
   const say = useSay();
+  const format = useFormat();
   const save = useWrite(saveRecord, garden.id);
   const remove = useDeleteWithUndo(garden.id);
   const [id, setId] = useState(() => record?.id ?? uuid());
@@ -80,7 +82,13 @@ export function RecordForm({ kind, target, day, record, filled, onDone }: Props)
       return; // the reasons are shown at their fields
     }
     if (record) say('Corrected.');
-    else say(`${RECORD_TYPES[kind].label}: recorded for ${target.name}.`, { undo: () => remove(id) });
+    else {
+      const remark =
+        kind === 'spray' ? remarkOnSpray(client, garden.id, target, data as unknown as Spraying, format) : '';
+      say(`${RECORD_TYPES[kind].label}: recorded for ${target.name}.${remark ? ` Next time: ${remark}.` : ''}`, {
+        undo: () => remove(id),
+      });
+    }
     onDone(claim, andAnother);
     if (!andAnother) return;
     setId(uuid());
