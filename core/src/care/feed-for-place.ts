@@ -1,5 +1,5 @@
 import { type FeedLead, leadOf, nitrogenLeads } from '../nutrition/feed-plan.js';
-import { type DoseAnswer, gramsOf, labelDose } from '../products/dose.js';
+import { type DoseAnswer, gramsOf, labelDose, type Nutrient } from '../products/dose.js';
 import type { Product } from '../products/product.js';
 import type { Feeding } from '../records/record-classes.js';
 import type { Day } from '../units/day.js';
@@ -20,6 +20,8 @@ interface Choosing {
   organicOnly: boolean;
   /** allow no product with more nitrogen than both other nutrients */
   inBloomOrFruit: boolean;
+  /** a soil test found plenty of these: no product led by one of them, nor rich in it */
+  plenty?: readonly Nutrient[];
 }
 
 /**
@@ -40,10 +42,24 @@ export function feedProduct(products: readonly Product[], c: Choosing): Product 
       p.dose &&
       p.n + p.p2o5 + p.k2o > 1 &&
       (!c.organicOnly || p.organic === true) &&
-      !(c.inBloomOrFruit && nitrogenLeads(p)),
+      !(c.inBloomOrFruit && nitrogenLeads(p)) &&
+      !(c.plenty ?? []).some((x) => isRichIn(p, x)),
   );
   return fit.reduce<Product | null>((best, p) => (!best || score(p) > score(best) ? p : best), null);
 }
+
+/** A nutrient that is a third and more of what the product brings, and as much as any other in it. */
+const isRichIn = (p: Product, x: Nutrient): boolean =>
+  p[x] > 0 && p[x] >= Math.max(p.n, p.p2o5, p.k2o) && p[x] > (p.n + p.p2o5 + p.k2o) / 3 + 0.01;
+
+/** Returns the nutrients of which a soil test found plenty. */
+export const plentyIn = (
+  test: { nitrogen?: string | null; phosphorus?: string | null; potassium?: string | null } | null,
+): Nutrient[] => [
+  ...(test?.nitrogen === 'high' ? (['n'] as const) : []),
+  ...(test?.phosphorus === 'high' ? (['p2o5'] as const) : []),
+  ...(test?.potassium === 'high' ? (['k2o'] as const) : []),
+];
 
 /** Fruit needs about half as much potassium again as nitrogen (UPTAKE_G_PER_KG): a feed like that is a fruit feed too. */
 const hasMorePotash = (p: Product): boolean => p.n > 0 && p.k2o >= 1.5 * p.n;

@@ -42,6 +42,7 @@ export function feedingOf(assessed: PlantAssessment, method: StarterMethod): Fee
     unfed: plant.sinceStart === true,
     method,
     test: place.soilTest ?? null,
+    potLitres: isPotted(place) ? (place.volumeL ?? null) : null,
     leftG: () => feedingStory(assessed)?.leftG ?? null,
     paleOn: c.present.has(PALE) ? (c.seen.get(PALE)?.date ?? null) : null,
     lush: c.present.has(LUSH),

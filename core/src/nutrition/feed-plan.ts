@@ -4,7 +4,7 @@ import type { Feeding } from '../records/record-classes.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { DRY_LEFT } from '../water/stress.js';
 import { isSlow, nitrogenFreedG } from './release.js';
-import { MOST_NITROGEN_G, nitrogenWindowDays } from './limits.js';
+import { mostNitrogenG, nitrogenWindowDays, SALTY_FROM } from './limits.js';
 import { last } from '../units/lists.js';
 
 /** Feed to start with. A soil test decides; without one, compost and a balanced feed (common practice). */
@@ -23,7 +23,8 @@ export type FeedHold =
   | { kind: 'dry'; until: Day }
   | { kind: 'paused'; until: Day; because: string }
   | { kind: 'nitrogen'; until: Day; grams: number; days: number }
-  | { kind: 'wet'; until: Day };
+  | { kind: 'wet'; until: Day }
+  | { kind: 'salty'; until: Day; dsPerM: number };
 
 /** What feeding is due, and when. */
 export type FeedPlan =
@@ -62,7 +63,15 @@ export interface FeedQuestion {
   unfed?: boolean;
   method: StarterMethod;
   /** from a soil test, if there is one */
-  test: { nitrogen?: string | null; phosphorus?: string | null } | null;
+  test: {
+    nitrogen?: string | null;
+    phosphorus?: string | null;
+    potassium?: string | null;
+    /** salts of a saturated paste */
+    saltsDsPerM?: number | null;
+  } | null;
+  /** volume of its pot, L; null in a bed or if unknown */
+  potLitres?: number | null;
   /**
    * nitrogen left on each of the coming days if nothing more is given, from today on, g; null if unknown. Counted only
    * if it decides
@@ -102,6 +111,8 @@ const STARTER_DAYS = 10;
 const YOUNG_DAYS = 21;
 /** Days until a trial feed is checked (common practice). */
 const TRIAL_LOOK_DAYS = 7;
+/** Days until salty soil is asked about again: one leaching and a test (judgement). */
+const SALTY_LOOK_DAYS = 5;
 const inGrowth = (stage: Stage | null): boolean => stage === 'vegetative' || stage === 'flowering' || inFruit(stage);
 const inFruit = (stage: Stage | null): boolean => stage === 'fruiting' || stage === 'ripening';
 
@@ -134,7 +145,7 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   if (q.isPot && !inGrowth(q.stage)) return { kind: 'rest', because: 'young', until: null };
   const every = everyDays(q, last);
   const on = last ? addDays(last.date, every) : q.today;
-  const lead: FeedLead = q.stage === 'vegetative' ? 'balanced' : 'potash';
+  const lead = leadAllowed(q, q.stage === 'vegetative' ? 'balanced' : 'potash');
   return feed(q, {
     on: later(q.today, on),
     reason: last ? 'rhythm' : 'first-fruit',
@@ -191,7 +202,7 @@ function feed(q: FeedQuestion, { on, reason, lead, strength = 1, everyDays = nul
     wantedOn: on,
     reason,
     lead,
-    strength: q.burnt || isWarm(q) ? 0.5 : strength,
+    strength: q.burnt || isWarm(q) || saltsOf(q) >= SALTY_FROM.halve ? 0.5 : strength,
     warmC: isWarm(q) ? q.hottest!.tMaxC : null,
     everyDays,
     lastOn: last?.date ?? null,
@@ -207,7 +218,10 @@ function holdOf(q: FeedQuestion): FeedHold | null {
     holds.push({ kind: 'heat', until: addDays(q.hottest.day, 1), hottestC: q.hottest.tMaxC });
   const days = nitrogenWindowDays(q.isPot);
   const grams = q.fed.reduce((sum, f) => sum + nitrogenFreedG(f, addDays(q.today, -days), q.today), 0);
-  if (grams > MOST_NITROGEN_G) holds.push({ kind: 'nitrogen', until: addDays(last(q.fed).date, days), grams, days });
+  if (grams > mostNitrogenG(q.isPot ? (q.potLitres ?? null) : null))
+    holds.push({ kind: 'nitrogen', until: addDays(last(q.fed).date, days), grams, days });
+  if (saltsOf(q) >= SALTY_FROM.stop)
+    holds.push({ kind: 'salty', until: addDays(q.today, SALTY_LOOK_DAYS), dsPerM: saltsOf(q) });
   if (q.wet) holds.push({ kind: 'wet', until: addDays(q.today, 1) });
   // watered today, it is fed right after
   else if (q.left !== null && q.left < DRY_LEFT && q.waterOn !== q.today)
@@ -222,11 +236,25 @@ function trialLook(q: FeedQuestion, last: Feeding | null): FeedPlan | null {
   return q.paleOn < on ? { kind: 'look', on, fedOn: last.date } : null;
 }
 
+const saltsOf = (q: FeedQuestion): number => q.test?.saltsDsPerM ?? 0;
+
+/** What the gardener's school likes at planting, unless a soil test says otherwise: it decides. */
 function starterLead(q: FeedQuestion): FeedLead {
   const low = (x: string | null | undefined): boolean => x === 'low';
-  if (q.test && (q.method === 'by-test' || q.method === 'compost-balanced'))
-    return low(q.test.phosphorus) ? 'phosphorus' : low(q.test.nitrogen) ? 'nitrogen' : 'balanced';
-  return q.method === 'nitrogen-led' ? 'nitrogen' : q.method === 'phosphorus-led' ? 'phosphorus' : 'balanced';
+  if (q.test && (q.method === 'by-test' || q.method === 'compost-balanced')) {
+    if (low(q.test.phosphorus)) return 'phosphorus';
+    if (low(q.test.nitrogen)) return 'nitrogen';
+    if (low(q.test.potassium)) return 'potash';
+    return 'balanced';
+  }
+  const liked = q.method === 'nitrogen-led' ? 'nitrogen' : q.method === 'phosphorus-led' ? 'phosphorus' : 'balanced';
+  return leadAllowed(q, liked);
+}
+
+/** Returns the lead wanted, or a balanced one where a soil test found plenty of that nutrient. */
+function leadAllowed({ test }: FeedQuestion, lead: FeedLead): FeedLead {
+  const plenty = { nitrogen: test?.nitrogen, phosphorus: test?.phosphorus, potash: test?.potassium, balanced: null };
+  return plenty[lead] === 'high' ? 'balanced' : lead;
 }
 
 /**

@@ -16,6 +16,8 @@ function holdInWords(h: FeedHold, f: Formatter): string {
       return `wait until ${f.day(h.until)}: ${f.temperature(h.hottestC)} is forecast. Until then water well and shade it`;
     case 'dry':
       return `wait until ${f.day(h.until)}: the soil is dry, and feed burns dry roots. Water first`;
+    case 'salty':
+      return `wait until ${f.day(h.until)}: salts of ${h.dsPerM} dS/m would burn roots. Leach them first: soak slowly with plain water until twice the soil’s volume has run through, then test again`;
     case 'wet':
       return `wait until ${f.day(h.until)}: roots in waterlogged soil take up nothing`;
     case 'paused':

@@ -9,6 +9,8 @@ import {
   overDoseFaults,
   soilSupplyG,
 } from '../../src/nutrition/index.js';
+import { feedProduct, plentyIn } from '../../src/care/index.js';
+import { STARTERS } from '../../src/products/index.js';
 import { ASOF } from '../helpers.js';
 
 const fed = (back: number, more: object = {}) => ({
@@ -172,7 +174,11 @@ test('a garden soil gives about 6 to 10 g of nitrogen per m² in a season, a fre
 });
 
 test('a dose waits until it may be recorded: what is proposed is never refused', () => {
-  for (const isPot of [true, false])
+  for (const at of [
+    { isPot: true, potLitres: null },
+    { isPot: true, potLitres: 12 },
+    { isPot: false, potLitres: null },
+  ])
     for (const [back, grams] of [
       [2, 50],
       [9, 70],
@@ -182,9 +188,9 @@ test('a dose waits until it may be recorded: what is proposed is never refused',
     ] as const) {
       const earlier = [fed(back, { grams }), fed(back + 3, { grams: 20 })];
       const dose = fed(0, { grams: 20 });
-      const hold = holdForDose(dose, earlier, isPot, ASOF);
+      const hold = holdForDose(dose, earlier, at, ASOF);
       const refused = (date: string) =>
-        overDoseFaults({ ...dose, date }, { isPot, earlier, labelGrams: null }, '').length > 0;
+        overDoseFaults({ ...dose, date }, { ...at, earlier, labelGrams: null }, '').length > 0;
       expect(hold !== null).toBe(refused(ASOF));
       if (hold) expect([refused(hold.until), refused(addDays(hold.until, -1))]).toEqual([false, true]);
     }
@@ -203,6 +209,35 @@ test('nothing is ever fed into heat, drought, standing water or a pause', () => 
           const plan = feedPlan(q({ stage, crop, paleOn, isPot: true, fed: [fed(50)], ...hold }));
           if (plan.kind === 'feed') expect(plan.on > ASOF).toBe(true);
         }
+});
+
+test('a soil test decides, whatever the school likes', () => {
+  const planted = { plantedOn: ASOF, fed: [], stage: 'establishing' as const };
+  const lead = (more: Partial<FeedQuestion>) => {
+    const p = feedPlan(q({ ...planted, ...more }));
+    return p.kind === 'feed' ? p.lead : p.kind;
+  };
+  expect(lead({ method: 'phosphorus-led' })).toBe('phosphorus');
+  expect(lead({ method: 'phosphorus-led', test: { phosphorus: 'high' } })).toBe('balanced');
+  expect(lead({ method: 'nitrogen-led', test: { nitrogen: 'high' } })).toBe('balanced');
+  expect(lead({ method: 'by-test', test: { potassium: 'low' } })).toBe('potash');
+  expect(feedPlan(q({ test: { potassium: 'high' } }))).toMatchObject({ lead: 'balanced' });
+  // salts: half from 2.5 dS/m, none from 4 on, with the way out
+  expect(feedPlan(q({ test: { saltsDsPerM: 2.4 } }))).toMatchObject({ strength: 1, hold: null });
+  expect(feedPlan(q({ test: { saltsDsPerM: 2.5 } }))).toMatchObject({ strength: 0.5, hold: null });
+  const salty = feedPlan(q({ test: { saltsDsPerM: 4 } }));
+  expect(salty).toMatchObject({ hold: { kind: 'salty', until: addDays(ASOF, 5) } });
+  expect(feedInWords(salty, ASOF, METRIC_FORMAT)).toMatch(/Leach them first/);
+  expect(plentyIn({ phosphorus: 'high', potassium: 'ok' })).toEqual(['p2o5']);
+  const choose = (plenty: ReturnType<typeof plentyIn>, lead: 'phosphorus' | 'potash' | 'balanced') =>
+    feedProduct(STARTERS, { lead, isPot: false, organicOnly: false, inBloomOrFruit: false, plenty })!;
+  expect(choose([], 'phosphorus').id).toBe('bone-meal');
+  for (const lead of ['phosphorus', 'potash', 'balanced'] as const) {
+    const p = choose(['p2o5'], lead);
+    expect([lead, p.p2o5 <= Math.max(p.n, p.k2o)]).toEqual([lead, true]);
+    const k = choose(['k2o'], lead);
+    expect([lead, k.k2o <= Math.max(k.n, k.p2o5)]).toEqual([lead, true]);
+  }
 });
 
 test('half strength after burnt tips and for lush plants', () => {

@@ -100,7 +100,7 @@ test('never more leaves or is taken up than was released, and nothing returns', 
 });
 
 test('over the label, ten times over it, and over 3 g of nitrogen: refused with the reason, saved if explained', () => {
-  const here = { isPot: true, earlier: [], labelGrams: null };
+  const here = { isPot: true, potLitres: null, earlier: [], labelGrams: null };
   const paths = (f: object, more: object = {}) =>
     overDoseFaults({ ...fed(0), ...f }, { ...here, ...more }, 'data.').map((x) => x.reason);
   expect(paths({ grams: 10 })).toEqual([]);
@@ -117,4 +117,16 @@ test('over the label, ten times over it, and over 3 g of nitrogen: refused with 
     expect.stringMatching(/30 days/),
   ]);
   expect(paths({ product: 'Compost', form: 'amendment', n: 1, grams: 1000 })).toEqual([]);
+  // a small pot bears little: 14 g of 20-20-20 are stopped, and what it bears is offered and passes
+  expect(paths({ grams: 14 }, { potLitres: 3 })).toEqual([
+    expect.stringMatching(/nitrogen to 2\.8 g in 14 days; a pot of 3 L bears 0\.45 g.*Give 2\.2 g of it at most/),
+  ]);
+  expect(paths({ grams: 2.2 }, { potLitres: 3 })).toEqual([]);
+  // potash and the salts as a whole count too
+  expect(paths({ n: 0, p2o5: 0, k2o: 50, grams: 4 }, { potLitres: 5 })).toEqual([
+    expect.stringMatching(/potash to 2 g/),
+  ]);
+  expect(paths({ n: 5, p2o5: 30, k2o: 5, grams: 8 }, { potLitres: 5 })).toEqual([
+    expect.stringMatching(/dissolved nutrients to 3\.2 g/),
+  ]);
 });

@@ -1,5 +1,12 @@
 import type { PlantAssessment } from '@candid-leaf/core/assessment';
-import { type FeedForPlace, feedForPlace, feedingOf, feedingRecord, feedProduct } from '@candid-leaf/core/care';
+import {
+  type FeedForPlace,
+  feedForPlace,
+  feedingOf,
+  feedingRecord,
+  feedProduct,
+  plentyIn,
+} from '@candid-leaf/core/care';
 import { type FeedPlan, holdForDose } from '@candid-leaf/core/nutrition';
 import type { Product } from '@candid-leaf/core/products';
 import { isPotted } from '@candid-leaf/core/records';
@@ -22,6 +29,7 @@ export function doseOf(
     isPot: isPotted(place),
     organicOnly: s.garden.organicOnly ?? false,
     inBloomOrFruit: plan.lead === 'potash',
+    plenty: plentyIn(place.soilTest ?? null),
   });
   const standing = Math.max(1, livePlantsIn(s, place.id).length);
   const areaM2 = place.lengthM && place.widthM ? (place.lengthM * place.widthM * plants) / standing : null;
@@ -47,6 +55,11 @@ export function feedPlanOf(
   const dose = plan.kind === 'feed' && !plan.hold ? doseOf(s, place, plan, 1, products) : null;
   if (plan.kind !== 'feed' || !dose) return plan;
   const fed = own.context.case.records.feeding;
-  const hold = holdForDose(feedingRecord(dose, s.today), fed, isPotted(place), s.today);
+  const hold = holdForDose(
+    feedingRecord(dose, s.today),
+    fed,
+    { isPot: isPotted(place), potLitres: place.volumeL ?? null },
+    s.today,
+  );
   return hold && hold.until > plan.on ? { ...plan, hold, on: hold.until } : plan;
 }

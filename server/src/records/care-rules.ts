@@ -64,7 +64,7 @@ export class CareRules {
       const earlier = (
         await recordsOf<Feeding>(m, 'feeding', { placeId: place.id, plantIds: [plantId], since, without: id })
       ).map((r) => r.data);
-      const faults = overDoseFaults(f, { isPot, earlier, labelGrams }, 'data.');
+      const faults = overDoseFaults(f, { isPot, potLitres: place.volumeL ?? null, earlier, labelGrams }, 'data.');
       if (faults.length > 0) return faults;
     }
     return [];
