@@ -7,6 +7,7 @@ import { isRainless } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { AHEAD_DAYS, hardSpells } from '../season/hard-weather.js';
 import { nearestTo, nextAfter } from '../season/frost-days.js';
+import { lastUsefulFlower } from '../season/last-flower.js';
 import { HOT_DAY_C } from '../climate/limits.js';
 import { addDays, daysBetween } from '../units/day.js';
 
@@ -69,7 +70,12 @@ export function cutsOf(
       c.present.has('fruit-pale-papery-patch') || report.remedies.some((r) => r.remedy === 'keep-shading-leaves'),
     heatAhead: heat?.to ?? null,
     wetToday: !isRainless(place) && (c.own.find((w) => w.date === asOf)?.rainMm ?? 0) >= 1,
-    firstFrost: garden.firstFrost ? nextAfter(asOf, garden.firstFrost) : null,
+    topOn: lastUsefulFlower({
+      ...garden,
+      firstFrost: garden.firstFrost ? nextAfter(asOf, garden.firstFrost) : null,
+      today: asOf,
+      recorded: c.own.filter((w) => w.date <= asOf),
+    }),
     seasonDays,
   });
   return { ...plan, training: { ...reasoned, training }, chosen: chosen !== null };

@@ -6,6 +6,23 @@ import { at } from '../units/lists.js';
 /** Recorded days of a month needed to know how often it rains in it. */
 const OWN_MONTH_DAYS = 40;
 
+/** Europe west of this is open to the ocean's mild winters and cool summers, °E. */
+const OCEAN_UNTIL = -1;
+const EUROPE = { from: -12, to: 30, north: 40 } as const;
+
+/**
+ * Returns how much warmer Europe is than its latitude, and how much evener its year, °C: the Atlantic warms it by about half a
+ * degree for each degree of latitude north of 40 (fitted to the usual means of Dublin 9.8, Milan 13 and Oslo 6.5 °C).
+ */
+function gulfStream(latitude: number, longitude: number | null): { warmerC: number; evenerC: number } {
+  if (longitude === null || latitude < EUROPE.north || longitude < EUROPE.from || longitude > EUROPE.to)
+    return { warmerC: 0, evenerC: 0 };
+  return {
+    warmerC: 0.5 * (latitude - EUROPE.north),
+    evenerC: longitude < OCEAN_UNTIL ? 0.14 * latitude : 0.35 * Math.max(0, latitude - 48),
+  };
+}
+
 /**
  * Returns a rough climate for coordinates, for simulated years: means by latitude and height, shifted to fit recorded
  * weather. Judgement after the usual zonal means (from memory): 27 °C at the equator falling with the square of the
@@ -19,8 +36,9 @@ export function climateOfPlace(
   longitude: number | null = null,
 ): ClimateTable {
   const lat = Math.abs(latitude);
-  const yearly = 27 - 0.0085 * lat ** 2 - (6.5 * elevationM) / 1000;
-  const swing = 0.25 * lat;
+  const gulf = gulfStream(latitude, longitude);
+  const yearly = 27 - 0.0085 * lat ** 2 - (6.5 * elevationM) / 1000 + gulf.warmerC;
+  const swing = 0.25 * lat - gulf.evenerC;
   const warmest = latitude >= 0 ? 6.5 : 0.5; // late July, late January
   const meanOf = (month: number): number => yearly + swing * Math.cos(((month - warmest) / 12) * 2 * Math.PI);
   const byMonth = Array.from({ length: 12 }, (_, m) => recorded.filter((w) => Number(w.date.slice(5, 7)) === m + 1));

@@ -2,6 +2,7 @@ export * from './climate-of-place.js';
 export * from './degree-days.js';
 export * from './gaps.js';
 export * from './limits.js';
+export * from './mean-cycle.js';
 export * from './radiation.js';
 export * from './rain-seasons.js';
 export * from './random.js';

@@ -1,8 +1,8 @@
 import { daysToMaturityOf } from '../varieties/variety.js';
 import { type WeatherDay } from '../climate/gaps.js';
 import { degreeDays, degreeDaySum, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
-import { TOP_BEFORE_DAYS } from '../pruning/cut-plan.js';
 import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
+import { lastUsefulFlower } from '../season/last-flower.js';
 import { AFTER_FROST_DAYS, frostsOf, type GrowingYear, type SeasonMode } from '../season/growing-year.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
@@ -24,7 +24,8 @@ export type DateKind =
   | 'first-frost';
 
 /** What a date is counted from. */
-type CountedFrom = 'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth';
+type CountedFrom =
+  'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth' | 'last-flower';
 
 /** How a band was computed. */
 export interface Counted {
@@ -49,7 +50,13 @@ export interface Band {
 
 /** What the dates of a season are computed from. */
 export interface DatesQuestion {
-  garden: { latitude: number; lastFrost?: string | null; firstFrost?: string | null };
+  garden: {
+    latitude: number;
+    longitude?: number | null;
+    elevationM?: number | null;
+    lastFrost?: string | null;
+    firstFrost?: string | null;
+  };
   mode: SeasonMode;
   season: GrowingYear;
   today: Day;
@@ -97,8 +104,8 @@ const BEFORE_FROST_DAYS = 14;
 const SECOND_RAISED_DAYS = 30;
 /** Days before frost of the last nitrogen feed: with topping, or a little before (common practice). */
 const LAST_FEED_BEFORE = [70, 45] as const;
-/** Ten days either side of the topping date (common practice: 40 to 60 days before frost). */
-const TOP_BAND = [TOP_BEFORE_DAYS + 10, TOP_BEFORE_DAYS - 10] as const;
+/** Days either side of the topping date: summers differ (judgement). */
+const TOP_SCATTER = [-7, 7] as const;
 /** Days to maturity of a fast bush variety for a second crop, if the variety itself is no bush. */
 export const SECOND_CROP_DAYS = 65;
 
@@ -168,7 +175,9 @@ export function yearDates(q: DatesQuestion): YearDates {
     if (addDays(end, -least) >= out && !second) bands.push(before('last-planting', least + 7, least));
     bands.push(before('last-feed', ...LAST_FEED_BEFORE));
     if (crop === 'tomato') {
-      if (q.variety.habit === 'indeterminate' || !q.variety.habit) bands.push(before('top', ...TOP_BAND));
+      const flower = lastUsefulFlower({ ...q.garden, firstFrost: end, today: end, recorded: q.weather ?? [] });
+      if (flower && (q.variety.habit === 'indeterminate' || !q.variety.habit))
+        bands.push(band('top', { from: 'last-flower', on: both(flower), days: TOP_SCATTER }));
       const by = secondSowing(end, q.variety.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
       // sown while the first crop is still raised it would not be a second one
       if (by > addDays(outTo, RAISED_DAYS.tomato[0]))

@@ -42,7 +42,7 @@ const REASONS: Record<DateKind, string> = {
   'last-planting': 'its days to maturity, and two weeks before the frost',
   'second-sowing': 'a month to raise it, its days to maturity, and two weeks before the frost',
   'last-feed': 'nitrogen later than that makes leaves the fruit can’t use',
-  top: 'a flower that opens later can’t ripen fruit before the frost',
+  top: 'fruit of a later one is not full size before the cold or the frost',
   'first-frost': 'how much frost dates vary from year to year',
 };
 
@@ -59,6 +59,8 @@ export function bandExplained({ what, of, done }: Band, f: Formatter): string {
       return 'We have no frost date for this garden, so this is the usual time to plant out.';
     case 'warmth':
       return warmthExplained(of.warmth!, of.days[1] > 0, f);
+    case 'last-flower':
+      return `The last useful flower opens about ${day}: ${REASONS[what]}.`;
     case 'last-frost':
       return `${counted} the last frost, ${day}: ${REASONS[what]}.`;
     case 'first-frost':

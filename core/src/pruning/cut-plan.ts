@@ -12,8 +12,15 @@ const GOAL_CLEAR_M = 0.3;
 const CLEAR_SHARE = 1 / 3;
 /** From this height on no leaf may touch the soil, m (common practice). */
 const TOUCHING_FROM_M = 0.6;
-/** Days before the first frost to top the plant (common practice: 40 to 60). */
-export const TOP_BEFORE_DAYS = 50;
+/**
+ * Suckers a cordon makes in a week of summer (common practice: two or three). Taken while shorter than a finger they cost
+ * no leaf, so the week's budget does not count them.
+ */
+const SUCKERS_A_WEEK = 2.5;
+/** Weeks until a sucker has leaves worth counting, and what grew in them is small (judgement). */
+const SMALL_WEEKS = 2;
+/** Days around the topping day in which a recorded topping is this one. */
+const TOPPED_WITHIN_DAYS = 14;
 /**
  * Peppers are pinched once at 15 to 20 cm in a long season, and their first flowers for three weeks (common
  * practice).
@@ -24,7 +31,10 @@ const FIRST_FLOWERS_DAYS = 21;
 
 /** What a cut removes. */
 export type CutKind =
-  'diseased' | 'touching' | 'low-suckers' | 'low-leaves' | 'suckers' | 'top' | 'pinch' | 'first-flowers';
+  'diseased' | 'touching' | 'small-suckers' | 'low-leaves' | 'suckers' | 'top' | 'pinch' | 'first-flowers';
+
+/** Cuts that cost no leaf, or must not wait: the week's budget does not count them. */
+const UNCOUNTED: ReadonlySet<CutKind> = new Set(['diseased', 'top', 'pinch', 'small-suckers', 'first-flowers']);
 
 /** A planned cut and where it is on the plant, m above the soil. */
 export interface Cut {
@@ -35,6 +45,8 @@ export interface Cut {
   toM: number;
   /** shorten a long leaf by half where leaves are scarce, instead of removing it */
   halve?: true;
+  /** a plant of two stems keeps one: the sucker just under its first truss */
+  keepOne?: true;
 }
 
 /** Why cuts wait, and until when. */
@@ -62,7 +74,8 @@ export interface CutQuestion {
   sunscald: boolean;
   heatAhead: Day | null;
   wetToday: boolean;
-  firstFrost: Day | null;
+  /** the last useful flower opens then; null where neither frost nor cold ends the season */
+  topOn: Day | null;
   seasonDays: number | null;
 }
 
@@ -88,24 +101,23 @@ export interface CutPlan {
 
 /** Plans the week's cuts of one plant. Without a height only visible damage is cut. */
 export function cutPlan(q: CutQuestion): CutPlan {
-  const sum = (since: Day, what?: NonNullable<Pruning['what']>[number]): number =>
-    q.pruned.filter((p) => p.date >= since && (!what || p.what?.includes(what))).reduce((n, p) => n + (p.cuts ?? 0), 0);
+  const sum = (since: Day, what?: What): number => counted(q.pruned, since, (p) => !what || !!p.what?.includes(what));
   const weekAgo = addDays(q.today, -6);
-  const left = Math.max(0, WEEKLY_CUTS - sum(weekAgo));
+  const left = Math.max(0, WEEKLY_CUTS - counted(q.pruned, weekAgo, costsLeaf));
   const clearToM = clearHeight(q);
   const wanted = wantedCuts(q, clearToM, sum);
   const cuts: Cut[] = [];
   let room = left;
   for (const cut of wanted) {
-    // diseased leaves come off whatever the budget (the remedy says the same)
-    const count = cut.kind === 'diseased' ? cut.count : Math.min(room, cut.count);
+    const free = UNCOUNTED.has(cut.kind);
+    const count = free ? cut.count : Math.min(room, cut.count);
     if (count > 0)
       cuts.push({
         ...cut,
         count,
         ...(q.leafScarce && isLeaf(cut.kind) && cut.kind !== 'diseased' ? { halve: true as const } : {}),
       });
-    if (cut.kind !== 'diseased') room -= count;
+    if (!free) room -= count;
   }
   const all = wanted.reduce((n, c) => n + c.count, 0);
   const backlog = all - cuts.reduce((n, c) => n + c.count, 0);
@@ -114,13 +126,26 @@ export function cutPlan(q: CutQuestion): CutPlan {
     left,
     backlog,
     weeks: Math.ceil(backlog / WEEKLY_CUTS),
-    hold: all > 0 ? holdOf(q, q.diseased > 0 ? 1 : left) : null,
+    hold: all > 0 ? holdOf(q, wanted.some((c) => UNCOUNTED.has(c.kind)) ? 1 : left) : null,
     recorded: isRecorded(q),
     cleanBlades: q.diseased > 0,
     clearToM,
     topOn: topDay(q),
   };
 }
+
+type What = NonNullable<Pruning['what']>[number];
+
+/** Counts the cuts of some records since a day. */
+const counted = (pruned: readonly Pruning[], since: Day, which: (p: Pruning) => boolean): number =>
+  pruned.filter((p) => p.date >= since && which(p)).reduce((n, p) => n + (p.cuts ?? 0), 0);
+
+/** Cuts of nothing but suckers or the top cost hardly any leaf. */
+const costsLeaf = (p: Pruning): boolean => !p.what?.length || p.what.some((w) => w !== 'suckers' && w !== 'top');
+
+/** Whether this was cut since a day, counted or not: what is recorded without a number is done. */
+const wasCut = (pruned: readonly Pruning[], since: Day, what: What): boolean =>
+  pruned.some((p) => p.date >= since && p.what?.includes(what) && p.cuts !== 0);
 
 /** Weeks until the first suckers are worth a cut (judgement). */
 const FIRST_SUCKERS_WEEKS = 2;
@@ -141,46 +166,52 @@ function clearHeight({ heightM, crop }: CutQuestion): number | null {
 }
 
 /** Returns everything to cut, worst first. */
-function wantedCuts(
-  q: CutQuestion,
-  clearToM: number | null,
-  sum: (since: Day, what?: NonNullable<Pruning['what']>[number]) => number,
-): Cut[] {
+function wantedCuts(q: CutQuestion, clearToM: number | null, sum: (since: Day, what?: What) => number): Cut[] {
   const season = q.plantedOn ?? addDays(q.today, -365);
   const out: Cut[] = [];
   if (q.diseased > 0) out.push({ kind: 'diseased', count: q.diseased, fromM: 0, toM: Math.max(0.2, clearToM ?? 0.3) });
-  if (q.heightM !== null && q.crop === 'pepper' && isRecorded(q)) out.push(...pepperCuts(q, sum(season, 'top')));
+  if (q.heightM !== null && q.crop === 'pepper' && isRecorded(q))
+    out.push(...pepperCuts(q, wasCut(q.pruned, season, 'top')));
   if (q.touchesSoil && (q.heightM === null || q.heightM >= TOUCHING_FROM_M || q.crop === 'pepper'))
     out.push({ kind: 'touching', count: 2, fromM: 0, toM: 0.1 });
   // not recorded does not mean not done: order nothing beyond visible damage
   if (q.heightM === null || clearToM === null || q.crop === 'pepper' || !isRecorded(q)) return out;
+  // before everything else: what grows above it is taken away again
+  const top = topDay(q);
+  if (top !== null && top <= q.today && !wasCut(q.pruned, addDays(top, -TOPPED_WITHIN_DAYS), 'top'))
+    out.unshift({ kind: 'top', count: 1, fromM: q.heightM * 0.9, toM: q.heightM });
   const trained = q.training === 'one-stem' || q.training === 'two-stems';
   // cut without counting: all was done by then, and only what grew since counts
   const clean = q.pruned.findLast((p) => p.cuts == null && (!p.what?.length || p.what.includes('suckers')))?.date;
   const weeks = q.plantedOn ? Math.max(0, daysBetween(q.plantedOn, q.today) / 7 - FIRST_SUCKERS_WEEKS) : 0;
   const due = clean ? daysBetween(clean, q.today) / 7 : weeks;
-  // suckers: about one a week per kept stem, minus what was cut
-  const grown =
-    trained && q.habit !== 'determinate' ? Math.max(0, Math.round(due) - sum(clean ?? season, 'suckers')) : 0;
-  if (grown > 0) out.push({ kind: 'low-suckers', count: Math.min(grown, 2), fromM: 0.1, toM: Math.max(0.3, clearToM) });
+  // minus what was cut; those of the last weeks are still short
+  const made = Math.round(due * SUCKERS_A_WEEK) - (q.training === 'two-stems' && !clean ? 1 : 0);
+  const grown = trained && q.habit !== 'determinate' ? Math.max(0, made - sum(clean ?? season, 'suckers')) : 0;
+  const small = Math.min(grown, Math.round(SMALL_WEEKS * SUCKERS_A_WEEK));
+  if (small > 0)
+    out.push({
+      kind: 'small-suckers',
+      count: small,
+      fromM: 0.1,
+      toM: Math.max(0.3, q.heightM * 0.95),
+      ...(q.training === 'two-stems' ? { keepOne: true as const } : {}),
+    });
   const cleared = q.pruned.some((p) => p.cuts == null && (!p.what?.length || p.what.includes('lower-leaves')));
   const leaves = cleared
     ? 0
     : Math.floor(clearToM / LEAF_EVERY_M) - sum(season, 'lower-leaves') - (q.touchesSoil ? 2 : 0) - q.diseased;
   if (leaves > 0 && q.training !== 'leave-alone')
     out.push({ kind: 'low-leaves', count: leaves, fromM: 0, toM: clearToM });
-  if (grown > 2) out.push({ kind: 'suckers', count: grown - 2, fromM: clearToM, toM: q.heightM * 0.85 });
-  const top = topDay(q);
-  if (top !== null && top <= q.today && sum(addDays(top, -14), 'top') === 0)
-    out.push({ kind: 'top', count: 1, fromM: q.heightM * 0.9, toM: q.heightM });
+  if (grown > small) out.push({ kind: 'suckers', count: grown - small, fromM: clearToM, toM: q.heightM * 0.85 });
   return out;
 }
 
-function pepperCuts(q: CutQuestion, topped: number): Cut[] {
+function pepperCuts(q: CutQuestion, topped: boolean): Cut[] {
   const out: Cut[] = [];
   const long = q.seasonDays === null || q.seasonDays >= 170;
   if (
-    topped === 0 &&
+    !topped &&
     long &&
     q.heightM! >= PINCH_FROM_M &&
     q.heightM! <= PINCH_TO_M &&
@@ -198,12 +229,9 @@ function pepperCuts(q: CutQuestion, topped: number): Cut[] {
   return out;
 }
 
-/** Only an indeterminate plant is topped, dated back from the first frost. */
-function topDay({ habit, crop, firstFrost }: CutQuestion): Day | null {
-  return crop === 'tomato' && habit === 'indeterminate' && firstFrost !== null
-    ? addDays(firstFrost, -TOP_BEFORE_DAYS)
-    : null;
-}
+/** Only an indeterminate plant is topped: when its last useful flower has opened. */
+const topDay = ({ habit, crop, topOn }: CutQuestion): Day | null =>
+  crop === 'tomato' && habit === 'indeterminate' ? topOn : null;
 
 /**
  * Returns what must not be cut now, and why (common practice): before or in a heat wave, with sunscald, on wet
@@ -225,7 +253,7 @@ export const RECORDED_AS: Record<CutKind, NonNullable<Pruning['what']>[number]> 
   diseased: 'lower-leaves',
   touching: 'lower-leaves',
   'low-leaves': 'lower-leaves',
-  'low-suckers': 'suckers',
+  'small-suckers': 'suckers',
   suckers: 'suckers',
   top: 'top',
   pinch: 'top',

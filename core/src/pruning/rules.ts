@@ -6,7 +6,9 @@ const MOST_AT_ONCE = 12;
 
 /** Returns a fault if more cuts were made at once than a plant bears, unless a reason is given. */
 export function cutFaults(p: Pruning, path: string): Fault[] {
-  return (p.cuts ?? 0) > MOST_AT_ONCE && !p.because?.trim()
+  // small suckers cost no leaf: a cordon left alone for a month has a dozen
+  const onlySuckers = p.what?.length === 1 && p.what[0] === 'suckers';
+  return (p.cuts ?? 0) > MOST_AT_ONCE && !onlySuckers && !p.because?.trim()
     ? [
         {
           path: `${path}cuts`,

@@ -4,9 +4,9 @@ import type { Cut, CutHold, CutKind, CutPlan } from './cut-plan.js';
 const WORDS: Record<CutKind, readonly [one: string, more: string]> = {
   diseased: ['spotted or mouldy leaf', 'spotted or mouldy leaves'],
   touching: ['leaf that touches the soil', 'leaves that touch the soil'],
-  'low-suckers': ['sucker under the first truss', 'suckers under the first truss'],
+  'small-suckers': ['sucker shorter than a finger', 'suckers shorter than a finger'],
   'low-leaves': ['lower leaf', 'lower leaves'],
-  suckers: ['sucker further up', 'suckers further up'],
+  suckers: ['larger sucker', 'larger suckers'],
   top: ['the top, two leaves above the last truss', 'tops'],
   pinch: ['the tip, once, so it branches', 'tips'],
   'first-flowers': ['of the first flowers', 'of the first flowers'],
@@ -16,7 +16,7 @@ const WORDS: Record<CutKind, readonly [one: string, more: string]> = {
 export const cutInWords = (c: Cut): string =>
   c.kind === 'top' || c.kind === 'pinch'
     ? WORDS[c.kind][0]
-    : `${c.count} ${WORDS[c.kind][c.count === 1 ? 0 : 1]}${c.halve ? ', shortened by half instead of removed' : ''}`;
+    : `${c.count} ${WORDS[c.kind][c.count === 1 ? 0 : 1]}${c.keepOne ? ' (keep the one just under the first truss)' : ''}${c.halve ? ', shortened by half instead of removed' : ''}`;
 /** Returns a list of cuts in words. */
 export const cutsInWords = (cuts: readonly Cut[]): string => cuts.map(cutInWords).join(', ');
 
@@ -31,14 +31,16 @@ export function cutHoldInWords(h: CutHold, f: Formatter): string {
     case 'wet':
       return `${until}: do not cut wet plants, wounds catch disease`;
     case 'budget':
-      return `${until}: this week’s four cuts are done`;
+      return `${until}: four leaves were cut this week`;
   }
 }
 
 /** Says why so few cuts, and how it continues. */
 export function cutsWhy(p: CutPlan, f: Formatter): string {
   const later =
-    p.backlog > 0 ? `; ${p.backlog} more over ${p.weeks} ${p.weeks === 1 ? 'week' : 'weeks'}, at most four a week` : '';
+    p.backlog > 0
+      ? `; ${p.backlog} more over ${p.weeks} ${p.weeks === 1 ? 'week' : 'weeks'}, at most four leaves a week`
+      : '';
   const clear =
     p.clearToM !== null && p.clearToM > 0
       ? `clear to ${f.centimetres(p.clearToM * 100)} by now, more as it grows`

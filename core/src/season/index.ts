@@ -1,5 +1,6 @@
 export * from './frost-days.js';
 export * from './hard-weather.js';
 export * from './wording.js';
+export * from './last-flower.js';
 export * from './season-start.js';
 export * from './growing-year.js';

@@ -34,30 +34,41 @@ const q = (more: Partial<CutQuestion> = {}): CutQuestion => ({
   sunscald: false,
   heatAhead: null,
   wetToday: false,
-  firstFrost: null,
+  topOn: null,
   seasonDays: 190,
   ...more,
 });
 
 test('a backlog is spread over weeks, worst first, at most four a week (handbook: 3 to 4)', () => {
   const p = cutPlan(q({ touchesSoil: true }));
+  // short suckers are always taken; leaves and large suckers share the budget
   expect(p.cuts.map((c) => [c.kind, c.count])).toEqual([
     ['touching', 2],
-    ['low-suckers', 2],
+    ['small-suckers', 5],
+    ['low-leaves', 1],
+    ['suckers', 1],
   ]);
   expect(p.backlog).toBeGreaterThan(0);
   expect(p.weeks).toBe(Math.ceil(p.backlog / WEEKLY_CUTS));
   // what was cut this week counts
-  expect(cutPlan(q({ touchesSoil: true, pruned: [cut(3, 3, 'lower-leaves')] })).cuts).toHaveLength(1);
+  expect(
+    cutPlan(q({ touchesSoil: true, pruned: [cut(3, 3, 'lower-leaves')] })).cuts.map((c) => [c.kind, c.count]),
+  ).toEqual([
+    ['touching', 1],
+    ['small-suckers', 5],
+  ]);
+  expect(cutPlan(q({ touchesSoil: true, pruned: [cut(3, 9, 'suckers')] })).left).toBe(WEEKLY_CUTS);
 });
+
+const COSTS_LEAF = new Set(['touching', 'low-leaves', 'suckers']);
 
 test('never more than the budget, sick leaves apart; never above a third of the height, never higher than the plant', () => {
   for (const heightM of [0.2, 0.45, 0.9, 1.8])
     for (const training of ['one-stem', 'two-stems', 'keep-suckers', 'leave-alone'] as const)
       for (const crop of ['tomato', 'pepper'] as const)
         for (const diseased of [0, 3]) {
-          const p = cutPlan(q({ heightM, training, crop, diseased, touchesSoil: true, firstFrost: addDays(ASOF, 40) }));
-          expect(p.cuts.filter((c) => c.kind !== 'diseased').reduce((n, c) => n + c.count, 0)).toBeLessThanOrEqual(
+          const p = cutPlan(q({ heightM, training, crop, diseased, touchesSoil: true, topOn: addDays(ASOF, -10) }));
+          expect(p.cuts.filter((c) => COSTS_LEAF.has(c.kind)).reduce((n, c) => n + c.count, 0)).toBeLessThanOrEqual(
             WEEKLY_CUTS,
           );
           expect(p.clearToM!).toBeLessThanOrEqual(Math.min(0.3, heightM / 3) + 1e-9);
@@ -72,11 +83,12 @@ test('an uncut plant gets its cuts; one cut without counting only what grew sinc
   const some = (ago: number) => ({ date: addDays(ASOF, -ago), what: ['suckers', 'lower-leaves'] as const });
   const caught = (ago: number) => cutPlan(q({ pruned: [some(ago) as never] })).cuts.reduce((n, c) => n + c.count, 0);
   expect(caught(0)).toBe(0);
-  expect(caught(21)).toBe(3);
+  // two or three a week: the last two weeks' are short, the rest large
+  expect(caught(21)).toBe(8);
 });
 
 test('none recorded does not mean none made: only what was seen is cut, and it says so', () => {
-  const silent = cutPlan(q({ pruned: [], firstFrost: addDays(ASOF, 30) }));
+  const silent = cutPlan(q({ pruned: [], topOn: addDays(ASOF, -20) }));
   expect(silent).toMatchObject({ cuts: [], backlog: 0, recorded: false });
   expect(cutPlan(q({ pruned: [], touchesSoil: true, diseased: 1 })).cuts.map((c) => c.kind)).toEqual([
     'diseased',
@@ -87,31 +99,38 @@ test('none recorded does not mean none made: only what was seen is cut, and it s
 });
 
 test('sick leaves come off first, outside the budget; the blades are cleaned', () => {
-  const p = cutPlan(q({ diseased: 3, pruned: [cut(2, 4, 'suckers')] }));
+  const p = cutPlan(q({ diseased: 3, training: 'leave-alone', pruned: [cut(2, 4, 'lower-leaves')] }));
   expect(p.cuts).toMatchObject([{ kind: 'diseased', count: 3 }]);
   expect(p).toMatchObject({ cleanBlades: true, hold: null });
 });
 
 test('a determinate keeps its suckers; so does a plant whose suckers are left on; neither is topped', () => {
-  const kinds = (more: object) => cutPlan(q({ firstFrost: addDays(ASOF, 30), ...more })).cuts.map((c) => c.kind);
+  const kinds = (more: object) => cutPlan(q({ topOn: addDays(ASOF, -20), ...more })).cuts.map((c) => c.kind);
   expect(kinds({ habit: 'determinate', training: 'keep-suckers' })).toEqual(['low-leaves']);
   expect(kinds({ habit: 'determinate', training: 'one-stem' })).toEqual(['low-leaves']);
-  expect(kinds({ training: 'keep-suckers' })).not.toContain('low-suckers');
+  expect(kinds({ training: 'keep-suckers' })).not.toContain('small-suckers');
   expect(kinds({ training: 'leave-alone', touchesSoil: true })).not.toContain('low-leaves');
 });
 
-test('topping: fifty days before the first frost, indeterminates only, once', () => {
-  const frost = addDays(ASOF, 45);
-  const tidy = [cut(10, 9, 'suckers'), cut(20, 9, 'lower-leaves')];
-  expect(cutPlan(q({ firstFrost: frost, pruned: tidy }))).toMatchObject({
-    topOn: addDays(frost, -50),
-    cuts: [{ kind: 'top', count: 1 }],
-  });
-  expect(cutPlan(q({ firstFrost: addDays(ASOF, 60), pruned: tidy })).cuts).toEqual([]);
-  expect(cutPlan(q({ firstFrost: frost, pruned: [...tidy, cut(8, 1, 'top')] })).cuts.map((c) => c.kind)).not.toContain(
-    'top',
-  );
-  expect(cutPlan(q({ firstFrost: frost, habit: 'determinate' })).topOn).toBeNull();
+test('topping comes first, from the last useful flower on, indeterminates only, once', () => {
+  const tidy = [cut(10, 90, 'suckers'), cut(20, 9, 'lower-leaves')];
+  const due = addDays(ASOF, -2);
+  const kinds = (more: object) => cutPlan(q({ topOn: due, pruned: tidy, ...more })).cuts.map((c) => c.kind);
+  expect(kinds({})).toEqual(['top']);
+  expect(kinds({ pruned: [cut(20, 9, 'lower-leaves')] })[0]).toBe('top');
+  expect(kinds({ topOn: addDays(ASOF, 1) })).toEqual([]);
+  // what is recorded without a number is done too
+  expect(kinds({ pruned: [...tidy, cut(8, 1, 'top')] })).toEqual([]);
+  expect(kinds({ pruned: [...tidy, { date: addDays(ASOF, -8), what: ['top'] }] })).toEqual([]);
+  expect(cutPlan(q({ topOn: due, habit: 'determinate' })).topOn).toBeNull();
+});
+
+test('of two stems one sucker is kept, and it is said which', () => {
+  const two = cutPlan(q({ training: 'two-stems', plantedOn: addDays(ASOF, -28) }));
+  const one = cutPlan(q({ plantedOn: addDays(ASOF, -28) }));
+  expect([one, two].map((p) => p.cuts[0]!.count)).toEqual([5, 4]);
+  expect(cutsInWords(two.cuts)).toMatch(/4 suckers shorter than a finger \(keep the one just under the first truss\)/);
+  expect(cutsInWords(one.cuts)).not.toMatch(/keep/);
 });
 
 test('young peppers are pinched once between 15 and 20 cm if the season is long; never later', () => {
@@ -136,7 +155,15 @@ test.each([
   ['sunscald', { sunscald: true }],
   ['heat', { heatAhead: addDays(ASOF, 3) }],
   ['wet', { wetToday: true }],
-  ['budget', { pruned: [cut(1, 4, 'suckers')] }],
+  [
+    'budget',
+    {
+      training: 'keep-suckers',
+      touchesSoil: true,
+      pruned: [cut(1, 3, 'lower-leaves'), cut(2, 1, 'lower-leaves')],
+      heightM: 1.8,
+    },
+  ],
 ] as const)('not now: %s, until a day and with the reason', (kind, more) => {
   const { hold } = cutPlan(q(more));
   expect(hold!.kind).toBe(kind);
@@ -178,6 +205,7 @@ test('forty cuts at once are refused with the way out; a dozen are not', () => {
     { path: 'data.cuts', reason: expect.stringMatching(/40 cuts at once are too many/) },
   ]);
   expect(cutFaults({ date: ASOF, cuts: 12 }, 'data.')).toEqual([]);
+  expect(cutFaults({ date: ASOF, cuts: 14, what: ['suckers'] }, 'data.')).toEqual([]);
   expect(cutFaults({ date: ASOF, cuts: 40, because: 'hail had shredded them' }, 'data.')).toEqual([]);
 });
 

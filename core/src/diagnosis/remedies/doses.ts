@@ -2,11 +2,12 @@ import { isOf } from '../../records/vocabulary/sign-groups.js';
 import { addDays, type Day } from '../../units/day.js';
 import { toTenth, roundTo } from '../../units/rounding.js';
 import { coveredM2, usualHeightM } from '../../water/crops.js';
+import { LEAF_LOSS_PCT, LEAF_LOSS_WITHIN_DAYS, leafLostPct } from '../../pruning/leaf-loss.js';
 import { seasonEnd } from '../../season/frost-days.js';
 import { LIME_WATER_ML_PER_L } from '../../soil/drenches.js';
 import type { WeekPlan } from '../../water/plan.js';
 import type { CaseContext } from '../context.js';
-import { ADVISED_POT_L } from '../facts.js';
+import { ADVISED_POT_L, FACTS } from '../facts.js';
 import type { DoseKind, When } from '../tables/remedies.js';
 
 /** Amounts per plant. Only those that apply are present. */
@@ -74,9 +75,19 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
     return count ? { count } : null;
   },
   'leaf-budget': () => ({ cutsPerWeek: 4 }),
-  'third-of-leaf': () => ({ leafSharePct: 33 }),
+  // never so many that fruit scalds: a quarter within two weeks, and hardly any in heat or where fruit is burnt already
+  'third-of-leaf': (ctx) => {
+    const lost = leafLostPct(ctx.recent(ctx.case.records.pruning, LEAF_LOSS_WITHIN_DAYS));
+    const shadeNeeded = FACTS['hot-now'](ctx) || FACTS['sunscald-open'](ctx);
+    return {
+      leafSharePct: shadeNeeded ? LEAST_LEAF_SHARE : Math.max(LEAST_LEAF_SHARE, LEAF_LOSS_PCT - Math.round(lost)),
+    };
+  },
   'bigger-pot': ({ case: c }) => ({ potLitres: ADVISED_POT_L[c.plant.crop] }),
 };
+
+/** Share of the leaves that the worst ones may be, whatever else speaks against it, %. */
+const LEAST_LEAF_SHARE = 10;
 
 /** Returns the day a remedy with this timing is due. */
 export function dueOn({ case: c }: CaseContext, when: When, plan: WeekPlan | null): Day {

@@ -196,7 +196,7 @@ export const REMEDIES = [
   }),
   remedy('thin-for-air', 2, 'this-week', 'Thin for air', 'Take out a few leaves from the middle, on a dry day.', { dose: 'leaf-budget', cautions: ['blades', 'wash-hands'], notWhile: [SCALD, HOT], cuts: true }),
   remedy('keep-shading-leaves', 2, 'today', 'Stop thinning, keep the shading leaves', 'Stop cutting. Let one or two suckers in the middle grow over the fruit.', { atOnce: true }),
-  remedy('remove-infected-leaves', 2, 'today', 'Remove the spotted leaves', 'On a dry day, worst first, up to a third of the leaves at once. Diseased leaves do not count towards the week’s cuts.', {
+  remedy('remove-infected-leaves', 2, 'today', 'Remove the spotted leaves', 'On a dry day, worst first. Diseased leaves do not count towards the week’s cuts.', {
     dose: 'third-of-leaf',
     cautions: ['bag', 'blades', 'wash-hands'],
     atOnce: true,

@@ -59,7 +59,7 @@ export function CutsPanel({ view }: { view: PlantView }) {
           <p className="mt-1 text-sm text-soft">{sentence(cutsWhy(plan, f))}</p>
           {plan.topOn && (
             <p className="mt-1 text-sm text-soft">
-              Top it from {f.day(plan.topOn)}: later flowers do not ripen before the frost.
+              Top it from {f.day(plan.topOn)}: fruit of later flowers stays small.
             </p>
           )}
           {plan.cleanBlades && <p className="mt-1 text-sm">Clean the blades with 70 % alcohol before and after.</p>}
