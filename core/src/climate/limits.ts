@@ -24,7 +24,14 @@ export const SCORCHING_DAY_C = 38;
 export const SCREEN_FROST_C = 3;
 /** Degrees by which a hollow is colder than its surroundings on a clear, still night, °C. */
 export const HOLLOW_FROST_C = 5;
-/** Frost gets in under film or glass from this outdoor minimum on, °C. */
-export const TUNNEL_FROST_C = -1;
+/**
+ * Degrees by which single film or glass without heat is warmer at night, °C: one to two, and less on a clear, still night
+ * (extension guides on high tunnels, from memory).
+ */
+export const FILM_KEEPS_C = 1.5;
+/** Down to this outdoor minimum fleece saves a plant in the open, °C (a double fleece keeps 2 to 4 °C; common practice). */
+export const COVER_SAVES_TO_C = -3;
+/** From this outdoor minimum on no cover saves the crop, °C: everything is picked. */
+export const NOTHING_SAVES_C = -4;
 /** Daily mean wind that tears leaves, m/s. */
 export const STRONG_WIND_MS = 8;

@@ -5,7 +5,9 @@ import {
   HOT_DAY_C,
   SCREEN_FROST_C,
   SCORCHING_DAY_C,
-  TUNNEL_FROST_C,
+  COVER_SAVES_TO_C,
+  FILM_KEEPS_C,
+  NOTHING_SAVES_C,
 } from '../climate/limits.js';
 import type { PlaceFacts } from '../records/facts.js';
 import { coverOf, isPotted, isUnderGlass } from '../records/place.js';
@@ -41,12 +43,12 @@ export interface Exposure {
 
 /**
  * Returns the screen minimum from which frost threatens a bed or pot, °C: 3 °C for ground frost, 5 where cold air
- * collects or plants are new; under film or glass −1; indoors never (common practice).
+ * collects or plants are new; under film or glass less by what it keeps; indoors never (common practice).
  */
 export function frostFrom({ facts, newlyPlanted }: Exposure): number {
   const cover = coverOf(facts);
   if (cover === 'indoors') return -Infinity;
-  if (isUnderGlass(facts)) return TUNNEL_FROST_C;
+  if (isUnderGlass(facts)) return SCREEN_FROST_C - FILM_KEEPS_C;
   return facts.hollow || newlyPlanted ? HOLLOW_FROST_C : SCREEN_FROST_C;
 }
 
@@ -132,11 +134,12 @@ export type SpellAct =
   | { act: 'move-pots'; pots: number }
   | { act: 'shade'; areaM2: number; side: 'south' | 'north' }
   | { act: 'mulch'; litres: number }
-  | { act: 'heat-not' }
-  | { act: 'cover'; areaM2: number; inside: boolean }
+  | { act: 'heat-not'; feed: boolean }
+  | { act: 'cover'; areaM2: number; inside: boolean; double: boolean }
+  | { act: 'check-bed' }
   | { act: 'water-before'; litres: number | null }
   | { act: 'pots-in'; pots: number }
-  | { act: 'harvest-tender'; peppers: boolean; hot: boolean };
+  | { act: 'harvest-tender' | 'harvest-all'; peppers: boolean; hot: boolean };
 
 interface DatedAct {
   on: Day;
@@ -173,13 +176,21 @@ function coldPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, p
   const frost = spell.kind === 'frost';
   const bearing = p.stages.some((s) => s === 'ripening' || s === 'late' || s === 'fruiting');
   const handled = { peppers: p.peppers ?? false, hot: p.hotPeppers ?? false };
-  if (frost && bearing) acts.push({ on: first, what: { act: 'harvest-tender', ...handled } });
+  // what the plants themselves feel: film keeps a little
+  const feltC = spell.extremeC + (isUnderGlass(p.facts) ? FILM_KEEPS_C : 0);
+  const lost = frost && feltC <= NOTHING_SAVES_C && !portable;
+  if (frost && bearing) acts.push({ on: first, what: { act: lost ? 'harvest-all' : 'harvest-tender', ...handled } });
+  // no cover saves it, so none is laid
+  if (lost) return acts;
   if (frost) acts.push({ on: first, what: { act: 'water-before', litres: p.water?.plannedOn(first) || null } });
   for (const on of evenings)
     acts.push(
       portable
         ? { on, what: { act: 'pots-in', pots: p.plants } }
-        : { on, what: { act: 'cover', areaM2: area, inside: isUnderGlass(p.facts) } },
+        : {
+            on,
+            what: { act: 'cover', areaM2: area, inside: isUnderGlass(p.facts), double: feltC < COVER_SAVES_TO_C },
+          },
     );
   return acts;
 }
@@ -208,12 +219,14 @@ function heatPlan(spell: HardSpell, today: Day, p: PlaceInSpell, area: number, p
           secondL: toTenth(p.water?.laterOn?.(on) ?? 0),
         },
       });
+  // a bed is felt once; the finger says more than the estimate in such days
+  else acts.push({ on: first(days), what: { act: 'check-bed' } });
   if (portable) acts.push({ on: first(days), what: { act: 'move-pots', pots: p.plants } });
   else if (!now(p.facts.shade))
     acts.push({ on: before, what: { act: 'shade', areaM2: area, side: p.latitude < 0 ? 'north' : 'south' } });
   if (!isPots && !now(p.facts.mulch))
     acts.push({ on: before, what: { act: 'mulch', litres: Math.round(area * MULCH_DEPTH_M * 1000) } });
-  acts.push({ on: first(days), what: { act: 'heat-not' } });
+  acts.push({ on: first(days), what: { act: 'heat-not', feed: !scorching } });
   return acts.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 }
 

@@ -45,14 +45,25 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
       };
     case 'heat-not':
       return {
-        text: 'No feeding, spraying or hard pruning until it is over. Work early or late.',
+        text: what.feed
+          ? 'No spraying or hard pruning until it is over; feed at half strength only, after watering. Work early or late.'
+          : 'No feeding, spraying or hard pruning until it is over. Work early or late.',
         caution: `Above ${f.temperature(HOT_DAY_C)} wear a hat, drink water and take breaks.`,
       };
     case 'cover':
       return {
         text: what.inside
-          ? `Close the cover by dusk and lay ${f.area(what.areaM2)} of fleece over the plants inside. Remove it in the morning.`
-          : `Cover ${f.area(what.areaM2)} with fleece or a sheet down to the ground by dusk. Remove it in the morning.`,
+          ? `Close the cover by dusk and lay ${f.area(what.areaM2)} of fleece${what.double ? ', doubled,' : ''} over the plants inside. Remove it in the morning.`
+          : `Cover ${f.area(what.areaM2)} with ${what.double ? 'two layers of fleece or a blanket' : 'fleece or a sheet'} down to the ground by dusk. Remove it in the morning.${what.double ? ' It may not be enough: pick what you would miss.' : ''}`,
+      };
+    case 'check-bed':
+      return { text: 'Put a finger two knuckles deep into the soil in the morning, and water if it is dry there.' };
+    case 'harvest-all':
+      return {
+        text: what.peppers
+          ? 'Pick everything, green fruit too: no cover saves plants from this frost. Tomatoes ripen indoors; eat green peppers green.'
+          : 'Pick everything, green fruit too: no cover saves plants from this frost. Full-sized green tomatoes ripen indoors.',
+        ...hotCaution(what.hot),
       };
     case 'water-before':
       return {

@@ -34,7 +34,7 @@ describe('spells in the forecast', () => {
       { kind: 'heat', from: addDays(TODAY, 1), to: addDays(TODAY, 1), extremeC: 38 },
     ]);
   });
-  test('ground frost alerts from 3 °C, in a hollow and on new plants from 5, in a tunnel from −1, indoors never', () => {
+  test('ground frost alerts from 3 °C, in a hollow and on new plants from 5, in a tunnel from 1.5, indoors never', () => {
     const nights = (min: number, e: Exposure) => spells(ahead([15, 15], [12, min]), e).map((s) => s.kind);
     const hollow: Exposure = { facts: { kind: 'ground', hollow: true }, newlyPlanted: false };
     const fresh: Exposure = { facts: { kind: 'ground' }, newlyPlanted: true };
@@ -49,7 +49,7 @@ describe('spells in the forecast', () => {
       ['chill'],
       [],
     ]);
-    expect([nights(-1, tunnel), nights(-0.9, tunnel)]).toEqual([['frost'], []]);
+    expect([nights(1.5, tunnel), nights(1.6, tunnel)]).toEqual([['frost'], []]);
     expect(nights(-15, sill)).toEqual([]);
   });
   test('past days do not count, and the order of the days does not matter', () => {
@@ -82,7 +82,7 @@ const act = <A extends SpellAct['act']>(spell: HardSpell, p: PlaceInSpell, which
 
 describe('the plan for a heat wave', () => {
   test('a bed: picked and shaded the day before, watered by the plan, mulched once', () => {
-    expect(acts(heat, place()).sort()).toEqual(['harvest', 'heat-not', 'mulch', 'shade', 'water-more']);
+    expect(acts(heat, place()).sort()).toEqual(['check-bed', 'harvest', 'heat-not', 'mulch', 'shade', 'water-more']);
     expect(act(heat, place(), 'shade')).toEqual({
       on: addDays(TODAY, 1),
       what: { act: 'shade', areaM2: 2, side: 'south' },
@@ -96,7 +96,7 @@ describe('the plan for a heat wave', () => {
         shade: [{ from: '2026-06-01', blockPct: 40 }],
       },
     });
-    expect(acts(heat, covered).sort()).toEqual(['harvest', 'heat-not', 'water-more']);
+    expect(acts(heat, covered).sort()).toEqual(['check-bed', 'harvest', 'heat-not', 'water-more']);
     const over = place({
       facts: { ...place().facts, shade: [{ from: '2026-06-01', to: '2026-06-20', blockPct: 40 }] },
     });
@@ -165,8 +165,32 @@ describe('the plan for a frost night', () => {
     expect(acts(frost, pots(40))).toContain('cover');
     expect(acts({ ...frost, kind: 'chill' }, place())).toEqual(['cover']);
   });
+  test('in grades: covered to −3 °C, doubly below, and from −4 °C on everything is picked; film keeps a little', () => {
+    const at = (extremeC: number, p = place()) => spellPlan({ ...frost, extremeC }, TODAY, p).map((a) => a.what);
+    const cover = (acts: SpellAct[]) => acts.find((a) => a.act === 'cover');
+    expect(cover(at(-3))).toMatchObject({ double: false });
+    expect(cover(at(-3.5))).toMatchObject({ double: true });
+    expect(at(-4).map((a) => a.act)).toEqual(['harvest-all']);
+    expect(at(-4, place({ stages: ['vegetative'] }))).toEqual([]);
+    const tunnel = place({ facts: { kind: 'tunnel-bed', texture: 'loam' } });
+    expect(cover(at(-5, tunnel))).toMatchObject({ inside: true, double: true });
+    expect(at(-5.5, tunnel).map((a) => a.act)).toEqual(['harvest-all']);
+    // a pot that can be carried comes in, however cold
+    expect(at(-8, pots(12)).map((a) => a.act)).toContain('pots-in');
+    expect(actInWords({ act: 'harvest-all', peppers: true, hot: false }, METRIC_FORMAT).text).toMatch(/no cover saves/);
+  });
+  test('in heat it is fed at half strength after watering; from 38 °C on not at all', () => {
+    const feed = (extremeC: number) => act({ ...heat, extremeC }, place(), 'heat-not')!.what;
+    expect(actInWords(feed(37), METRIC_FORMAT).text).toMatch(/feed at half strength only, after watering/);
+    expect(actInWords(feed(38), METRIC_FORMAT).text).toMatch(/^No feeding/);
+  });
   test('nothing recorded about a place’s ground: an amount for each plant', () => {
-    expect(act(frost, place({ areaM2: null }), 'cover')!.what).toEqual({ act: 'cover', areaM2: 1.2, inside: false });
+    expect(act(frost, place({ areaM2: null }), 'cover')!.what).toEqual({
+      act: 'cover',
+      areaM2: 1.2,
+      inside: false,
+      double: false,
+    });
   });
   test('green peppers are not sent indoors to ripen, and hot ones have their caution', () => {
     const said = (more: Partial<PlaceInSpell>) =>
