@@ -83,6 +83,7 @@ export interface StoodPlant extends Pick<PlantDto, 'id' | 'name' | 'crop' | 'hab
 export interface StoodPlace {
   placeId: string;
   place: string;
+  isPot: boolean;
   plants: StoodPlant[];
   troubles: string[];
   disorders: DisorderCode[];

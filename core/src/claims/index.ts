@@ -1,1 +1,2 @@
+export * from './claim.js';
 export * from './table.js';

@@ -1,34 +1,5 @@
-/**
- * Measures people claim to help: the evidence, why, and what works instead. Shown once when someone records one, and
- * in the handbook.
- */
-export const VERDICTS = ['works', 'partly', 'no-evidence', 'no', 'harmful'] as const;
-/** A claim's verdict. */
-export type Verdict = (typeof VERDICTS)[number];
-
-/** A garden claim, judged, with what to do instead. */
-export interface Claim {
-  code: string;
-  claim: string;
-  verdict: Verdict;
-  reason: string;
-  /** what to do instead */
-  instead: string;
-  source: string;
-  /** how it is named in a note or as a product */
-  named: RegExp;
-}
-
-const COMMON = 'common practice';
-const row = (
-  code: string,
-  claim: string,
-  verdict: Verdict,
-  reason: string,
-  instead: string,
-  named: RegExp,
-  source = COMMON,
-): Claim => ({ code, claim, verdict, reason, instead, named, source });
+import { type Claim, row } from './claim.js';
+import { MORE_CLAIMS } from './home-remedies.js';
 
 /** Garden claims with verdict, reason and source. */
 export const CLAIMS: readonly Claim[] = [
@@ -38,7 +9,7 @@ export const CLAIMS: readonly Claim[] = [
     'no',
     'A coin gives off hardly any copper, and none of it reaches a leaf.',
     'Keep leaves dry, mulch against splash, clear the lowest leaves.',
-    /\b(coin|penn(y|ies)|copper wire|copper nail)/i,
+    /\b(coin|penn(y|ies))|^(?!.*(slug|snail)).*copper (wire|nail)/i,
   ),
   row(
     'sugar',
@@ -54,7 +25,7 @@ export const CLAIMS: readonly Claim[] = [
     'harmful',
     'It adds sodium and disturbs the pH.',
     'Leave it out. A soil test shows what is missing.',
-    /baking soda|bicarbonate of soda/i,
+    /^(?!.*(spray|mildew|lea(f|ves)|mould|blight)).*(baking soda|bicarbonate of soda)/i,
   ),
   row(
     'vinegar',
@@ -102,7 +73,7 @@ export const CLAIMS: readonly Claim[] = [
     'no-evidence',
     'Too little calcium, too late, in the wrong place. Milk also goes sour.',
     'Water evenly.',
-    /\b(milk|chalk|antacid)\b/i,
+    /^(?!.*(mildew|spray|lea(f|ves)|mosaic|tools?)).*\b(milk|chalk|antacid)\b/i,
   ),
   row(
     'basil-sweet',
@@ -220,11 +191,11 @@ export const CLAIMS: readonly Claim[] = [
   ),
   row(
     'kitchen-drench',
-    'Coffee grounds, urine or dish soap as a regular drench',
+    'Urine as a regular drench',
     'harmful',
-    'They add salts, shift the pH and burn leaves. A little once does no harm.',
-    'Compost the grounds, and use a feed by its label.',
-    /coffee grounds?|\burine\b|dish soap|washing[- ]?up liquid/i,
+    'It adds salt and burns roots. A little once, well diluted, does no harm.',
+    'Use a feed by its label.',
+    /\burine\b/i,
   ),
   row(
     'broad-insecticide',
@@ -242,6 +213,7 @@ export const CLAIMS: readonly Claim[] = [
     'Use a finger, or lift the pot.',
     /moisture (probe|meter)/i,
   ),
+  ...MORE_CLAIMS,
 ];
 
 /** Returns the claim with this code, or undefined. */
@@ -253,12 +225,3 @@ export function claimIn(text: string): Claim | undefined {
   // a claim named by two words is more specific than one named by one of them
   return named.sort((a, b) => b.named.source.length - a.named.source.length)[0];
 }
-
-/** Verdicts as shown on screen. */
-export const VERDICT_WORDS: Record<Verdict, string> = {
-  works: 'It works',
-  partly: 'It partly helps',
-  'no-evidence': 'No evidence that it helps',
-  no: 'Not true',
-  harmful: 'Following it does harm',
-};

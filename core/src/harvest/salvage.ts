@@ -48,8 +48,8 @@ export const SALVAGE: readonly SalvageRow[] = [
   {
     state: 'gnawed',
     label: 'Pecked or gnawed',
-    advice: 'Cut generously, or bin. With any droppings on it: bin.',
-    edible: true,
+    advice: 'Bin it, and wash your hands: animals leave germs.',
+    edible: false,
     canning: false,
     keeps: false,
   },
@@ -81,7 +81,7 @@ export function salvageRow(state: PickState): SalvageRow {
 export function useFaults(p: { state: PickState; use: string }, path: string): { path: string; reason: string }[] {
   const row = salvageRow(p.state);
   if (!row.edible && p.use !== 'binned')
-    return [{ path: `${path}use`, reason: 'bin soft, sour or mouldy fruit; record the rest separately' }];
+    return [{ path: `${path}use`, reason: `${row.label.toLowerCase()}: bin such fruit; record the rest separately` }];
   if (!row.keeps && p.use === 'kept')
     return [
       {

@@ -17,6 +17,17 @@ export const SOIL_BORNE: readonly DisorderCode[] = [
   'white-mould',
   'bacterial-canker',
 ];
+/**
+ * Diseases that live on in living plants and fresh remains, not in bare soil: late blight in tubers and fruit, viruses in
+ * every leaf and in sap on tools.
+ */
+export const LIVES_IN_PLANTS: readonly DisorderCode[] = [
+  'late-blight',
+  'mosaic-virus',
+  'spotted-wilt-virus',
+  'leaf-curl-virus',
+  'curly-top-virus',
+];
 /** Diseases that survive the winter on plant remains. */
 export const ON_RUBBISH: readonly DisorderCode[] = [
   'early-blight',

@@ -1,7 +1,7 @@
 import type { EarlierYear } from '../records/facts.js';
 import { isPotted, type PlaceKind } from '../records/place.js';
 import type { DisorderCode } from '../records/vocabulary/disorders.js';
-import { ON_RUBBISH, SOIL_BORNE } from './rotation.js';
+import { LIVES_IN_PLANTS, ON_RUBBISH, SOIL_BORNE } from './rotation.js';
 
 /** A second bush crop in summer: where it fits, and where the bed is clean (common practice). */
 interface SecondCropQuestion {
@@ -21,12 +21,12 @@ export type SecondCrop =
   | { fits: false; because: 'not-clean'; disorders: DisorderCode[] };
 
 /**
- * Returns whether two crops of one family fit in one bed and year: only if nothing soil-borne or on plant remains was
- * found this year. A pot gets new mix.
+ * Returns whether two crops of one family fit in one bed and year: only if nothing that would go over to it was found
+ * this year, in the soil, on remains or in the plants that still stand beside it. A pot gets new mix.
  */
 export function secondCropIn({ place, year, standing, leaving, shields }: SecondCropQuestion): SecondCrop {
   const seen = place.history.filter((h) => h.year === year || h.year === year - 1).flatMap((h) => h.problems ?? []);
-  const against = [...SOIL_BORNE, ...ON_RUBBISH].filter((d) => seen.includes(d) && !shields.includes(d));
+  const against = [...SOIL_BORNE, ...ON_RUBBISH, ...LIVES_IN_PLANTS].filter((d) => seen.includes(d) && !shields.includes(d));
   if (against.length > 0 && !isPotted(place)) return { fits: false, because: 'not-clean', disorders: against };
   if (standing > 0 && leaving < standing) return { fits: false, because: 'full' };
   return { fits: true, room: standing > 0 ? 'when-cleared' : 'now' };

@@ -1,13 +1,12 @@
-import type { DisorderCode } from '../records/vocabulary/disorders.js';
-import { SOIL_BORNE } from '../planning/rotation.js';
+import type { Clearing } from './closing-plants.js';
 
 /** Closing the year: equipment to store (common practice). */
 interface KitRow {
   code: string;
   label: string;
   how: string;
-  /** only if something was diseased */
-  afterDisease?: true;
+  /** only if plants were bagged, or mix is binned */
+  after?: 'bag' | 'binMix';
 }
 const rows = <C extends string>(list: readonly (KitRow & { code: C })[]): readonly (KitRow & { code: C })[] => list;
 /** What is put away at the end of a season, and how. */
@@ -25,6 +24,12 @@ export const KIT = rows([
     label: 'Pots and bags',
     how: 'Emptied and scrubbed; spread the mix on beds that will grow no tomatoes or peppers.',
   },
+  {
+    code: 'sick-pots',
+    label: 'Pots and bags',
+    how: 'Bin the mix of the sick plants, do not spread it; scrub the pots with hot soapy water.',
+    after: 'binMix',
+  },
   { code: 'drip', label: 'Hoses and timer', how: 'Drained before frost; battery out of the timer.' },
   { code: 'cloth', label: 'Fleece and shade cloth', how: 'Dry, folded and safe from mice.' },
   { code: 'labels', label: 'Labels', how: 'Keep these until the season’s review is done.' },
@@ -33,7 +38,7 @@ export const KIT = rows([
     code: 'blades',
     label: 'Blades and stakes from sick plants',
     how: 'Cleaned with 70 % alcohol; stakes soaked, or replaced next year.',
-    afterDisease: true,
+    after: 'bag',
   },
 ]);
 /** Code of an item to put away. */
@@ -41,10 +46,6 @@ export type KitCode = (typeof KIT)[number]['code'];
 /** Codes of all items to put away. */
 export const KIT_CODES: KitCode[] = KIT.map((k) => k.code);
 
-/** Returns the list for a season: with the row for sick plants only if there were any. */
-export const kitFor = (disorders: readonly DisorderCode[]): (typeof KIT)[number][] =>
-  KIT.filter((k) => !k.afterDisease || disorders.some((d) => SOIL_BORNE.includes(d)));
-
-/** Returns the problems whose plants are bagged and binned with their roots. */
-export const baggedFor = (disorders: readonly DisorderCode[]): DisorderCode[] =>
-  disorders.filter((d) => SOIL_BORNE.includes(d));
+/** Returns the list for a season: with the rows for sick plants only if there were any. */
+export const kitFor = (clearing: Pick<Clearing, 'bag' | 'binMix'>): (typeof KIT)[number][] =>
+  KIT.filter((k) => (!k.after || clearing[k.after].length > 0) && !(k.code === 'pots' && clearing.binMix.length > 0));

@@ -1,2 +1,3 @@
 export * from './closing.js';
 export * from './harvest-report.js';
+export * from './closing-plants.js';

@@ -9,6 +9,8 @@ interface LetterRow {
   /** the problem it protects against, by our code; null: a disease the handbook does not cover */
   disorder: DisorderCode | null;
   crop?: Crop;
+  /** one of the two wilts that the problem stands for: only both together protect against it */
+  half?: 'verticillium' | 'fusarium';
 }
 
 /**
@@ -17,12 +19,13 @@ interface LetterRow {
  * disease out.
  */
 export const LETTERS: readonly LetterRow[] = [
-  { letters: 'V', means: 'verticillium wilt', disorder: 'vascular-wilt' },
-  { letters: 'Vd', means: 'verticillium wilt', disorder: 'vascular-wilt' },
-  { letters: 'F', means: 'fusarium wilt', disorder: 'vascular-wilt' },
-  { letters: 'Fol', means: 'fusarium wilt', disorder: 'vascular-wilt', crop: 'tomato' },
-  { letters: 'FF', means: 'fusarium wilt, two races', disorder: 'vascular-wilt', crop: 'tomato' },
-  { letters: 'FFF', means: 'fusarium wilt, three races', disorder: 'vascular-wilt', crop: 'tomato' },
+  { letters: 'V', means: 'verticillium wilt', disorder: 'vascular-wilt', half: 'verticillium' },
+  { letters: 'Va', means: 'verticillium wilt', disorder: 'vascular-wilt', half: 'verticillium' },
+  { letters: 'Vd', means: 'verticillium wilt', disorder: 'vascular-wilt', half: 'verticillium' },
+  { letters: 'F', means: 'fusarium wilt', disorder: 'vascular-wilt', half: 'fusarium' },
+  { letters: 'Fol', means: 'fusarium wilt', disorder: 'vascular-wilt', half: 'fusarium', crop: 'tomato' },
+  { letters: 'FF', means: 'fusarium wilt, two races', disorder: 'vascular-wilt', half: 'fusarium', crop: 'tomato' },
+  { letters: 'FFF', means: 'fusarium wilt, three races', disorder: 'vascular-wilt', half: 'fusarium', crop: 'tomato' },
   { letters: 'For', means: 'fusarium crown and root rot', disorder: null, crop: 'tomato' },
   { letters: 'N', means: 'root-knot nematodes', disorder: 'root-knot-nematodes' },
   { letters: 'Ma', means: 'root-knot nematodes', disorder: 'root-knot-nematodes' },
@@ -36,7 +39,9 @@ export const LETTERS: readonly LetterRow[] = [
   { letters: 'TSWV', means: 'spotted wilt virus', disorder: 'spotted-wilt-virus' },
   { letters: 'SW', means: 'spotted wilt virus', disorder: 'spotted-wilt-virus' },
   { letters: 'TYLCV', means: 'yellow leaf curl virus', disorder: 'leaf-curl-virus', crop: 'tomato' },
-  { letters: 'A', means: 'alternaria (stem canker or early blight)', disorder: 'early-blight', crop: 'tomato' },
+  { letters: 'A', means: 'alternaria stem canker', disorder: null, crop: 'tomato' },
+  { letters: 'AAL', means: 'alternaria stem canker', disorder: null, crop: 'tomato' },
+  { letters: 'ASC', means: 'alternaria stem canker', disorder: null, crop: 'tomato' },
   { letters: 'EB', means: 'early blight', disorder: 'early-blight', crop: 'tomato' },
   { letters: 'LB', means: 'late blight', disorder: 'late-blight', crop: 'tomato' },
   { letters: 'Pi', means: 'late blight', disorder: 'late-blight', crop: 'tomato' },
@@ -47,8 +52,14 @@ export const LETTERS: readonly LetterRow[] = [
   { letters: 'PM', means: 'powdery mildew', disorder: 'powdery-mildew' },
   { letters: 'On', means: 'powdery mildew', disorder: 'powdery-mildew', crop: 'tomato' },
   { letters: 'Lt', means: 'powdery mildew', disorder: 'powdery-mildew' },
-  { letters: 'S', means: 'septoria leaf spot', disorder: 'septoria-leaf-spot', crop: 'tomato' },
+  { letters: 'S', means: 'grey leaf spot (stemphylium)', disorder: null },
+  { letters: 'Ss', means: 'grey leaf spot (stemphylium)', disorder: null },
   { letters: 'St', means: 'grey leaf spot (stemphylium)', disorder: null },
+  { letters: 'ToBRFV', means: 'brown rugose fruit virus', disorder: null },
+  { letters: 'Tm', means: 'mosaic viruses of the tobacco group', disorder: 'mosaic-virus', crop: 'pepper' },
+  { letters: 'L', means: 'mosaic viruses of the tobacco group', disorder: 'mosaic-virus', crop: 'pepper' },
+  { letters: 'X', means: 'bacterial leaf spot', disorder: 'bacterial-leaf-spot', crop: 'pepper' },
+  { letters: 'Xcv', means: 'bacterial leaf spot', disorder: 'bacterial-leaf-spot' },
   { letters: 'BLS', means: 'bacterial leaf spot', disorder: 'bacterial-leaf-spot' },
   { letters: 'Xv', means: 'bacterial leaf spot', disorder: 'bacterial-leaf-spot' },
   { letters: 'Bs', means: 'bacterial leaf spot', disorder: 'bacterial-leaf-spot' },
@@ -63,7 +74,8 @@ const byLetters = new Map(LETTERS.map((r) => [r.letters.toLowerCase(), r]));
 const withoutRaces = (code: string): string => code.replace(/[\s:]*\d[\d,\s–-]*$/, '');
 
 interface ReadLetters {
-  known: { code: string; row: LetterRow }[];
+  /** `level` as the packet says: high, or only intermediate; null if it does not say */
+  known: { code: string; row: LetterRow; level: 'high' | 'intermediate' | null }[];
   /** letters we could not read; nothing is guessed */
   unknown: string[];
 }
@@ -75,30 +87,41 @@ interface ReadLetters {
 export function readLetters(text: string): ReadLetters {
   const out: ReadLetters = { known: [], unknown: [] };
   const words = text
-    .replace(/\b[HI]R\s*:/gi, ' ')
+    .replace(/\b([HI])R\s*:/gi, ' $1R: ')
     .replace(/(\d)\s*[-–]\s*(\d)/g, '$1-$2')
     .replace(/([A-Za-z])\s*:\s*(\d)/g, '$1:$2')
     .split(/[\s,;/()]+/)
     .filter((w) => w !== '' && !/^[\d-]+$/.test(w));
+  let level: ReadLetters['known'][number]['level'] = null;
   for (const word of words) {
+    if (/^[HI]R:$/i.test(word)) {
+      level = /^H/i.test(word) ? 'high' : 'intermediate';
+      continue;
+    }
     const row = byLetters.get(withoutRaces(word).toLowerCase());
-    if (row) out.known.push({ code: word, row });
+    if (row) out.known.push({ code: word, row, level });
     else if (/^([VFNTASC]\d*)+$/.test(word))
       for (const letter of word.replace(/\d/g, ''))
-        out.known.push({ code: letter, row: must(byLetters.get(letter.toLowerCase())) });
+        out.known.push({ code: letter, row: must(byLetters.get(letter.toLowerCase())), level });
     else out.unknown.push(word);
   }
   return out;
 }
 
 /**
- * Returns the problems the letters protect a crop against, each once.
+ * Returns the problems the letters protect a crop against, each once. An intermediate resistance protects against none:
+ * in a bad year the plant falls ill. Against wilt both letters are needed, as V does not stop fusarium.
  * @example shieldsFrom('VF', 'tomato') // ['vascular-wilt']
  */
-export const shieldsFrom = (text: string | null | undefined, crop: Crop): DisorderCode[] => [
-  ...new Set(
-    readLetters(text ?? '').known.flatMap(({ row }) =>
-      row.disorder && (row.crop ?? crop) === crop && (onlyCropOf(row.disorder) ?? crop) === crop ? [row.disorder] : [],
-    ),
-  ),
-];
+export function shieldsFrom(text: string | null | undefined, crop: Crop): DisorderCode[] {
+  const strong = readLetters(text ?? '').known.filter(
+    ({ level, row }) => level !== 'intermediate' && (row.crop ?? crop) === crop,
+  );
+  const halves = new Set(strong.flatMap(({ row }) => row.half ?? []));
+  const named = strong.flatMap(({ row }) =>
+    row.disorder && (onlyCropOf(row.disorder) ?? crop) === crop && (row.half === undefined || halves.size === 2)
+      ? [row.disorder]
+      : [],
+  );
+  return [...new Set(named)];
+}

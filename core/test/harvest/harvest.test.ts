@@ -16,10 +16,10 @@ import {
 import { METRIC_FORMAT } from '../../src/units/index.js';
 import { PICK_STATES, PICK_USES } from '../../src/records/index.js';
 
-test('salvage (handbook): only sound fruit is canned; soft fruit is thrown away, whatever it was meant for', () => {
+test('salvage (handbook): only sound fruit is canned; soft and gnawed fruit is thrown away, whatever it was meant for', () => {
   expect(SALVAGE.map((r) => r.state)).toEqual([...PICK_STATES]);
   expect(SALVAGE.filter((r) => r.canning).map((r) => r.state)).toEqual(['sound']);
-  expect(SALVAGE.filter((r) => !r.edible).map((r) => r.state)).toEqual(['soft']);
+  expect(SALVAGE.filter((r) => !r.edible).map((r) => r.state)).toEqual(['gnawed', 'soft']);
   expect(PICK_USES.filter((use) => useFaults({ state: 'soft', use }, '').length === 0)).toEqual(['binned']);
   for (const r of SALVAGE)
     expect([r.state, useFaults({ state: r.state, use: 'kept' }, '').length]).toEqual([r.state, r.keeps ? 0 : 1]);

@@ -84,7 +84,7 @@ test.each([
     { spray: 'spinosad', label: { ...LABEL, everyDays: null }, earlier: [spray('spinosad', 9), spray('spinosad', 8)] },
   ],
 ] as const)('%s blocks it, with the reason', (gate, more) => {
-  const found = sprayGates(q(more as Partial<SprayQuestion>));
+  const found = sprayGates(q(more));
   expect(found.map((g) => g.gate)).toEqual([gate]);
   expect(gateInWords(found[0]!, METRIC_FORMAT).length).toBeGreaterThan(15);
 });

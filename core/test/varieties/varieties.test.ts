@@ -12,8 +12,16 @@ import { checked } from '../../src/records/checked.js';
 test.each([
   ['VFN', ['vascular-wilt', 'root-knot-nematodes']],
   ['V F1 F2 N T', ['vascular-wilt', 'root-knot-nematodes', 'mosaic-virus']],
-  ['HR: ToMV, Fol:0-2, TSWV', ['mosaic-virus', 'vascular-wilt', 'spotted-wilt-virus']],
-  ['VFFNTA', ['vascular-wilt', 'root-knot-nematodes', 'mosaic-virus', 'early-blight']],
+  ['HR: ToMV, Fol:0-2, TSWV', ['mosaic-virus', 'spotted-wilt-virus']],
+  // verticillium alone does not stop fusarium
+  ['V', []],
+  ['HR: Va, Fol:0-2', ['vascular-wilt']],
+  // stem canker is no early blight, grey leaf spot no septoria, and a new virus none of the old mosaics
+  ['VFFNTA', ['vascular-wilt', 'root-knot-nematodes', 'mosaic-virus']],
+  ['AAL, S, St, ToBRFV', []],
+  ['EB, LB', ['early-blight', 'late-blight']],
+  // an intermediate resistance does not hold in a bad year
+  ['HR: ToMV / IR: LB, TYLCV', ['mosaic-virus']],
   ['Ph', ['late-blight']],
   ['', []],
 ])('letters of a tomato packet, "%s"', (letters, disorders) => {
@@ -26,7 +34,10 @@ test('an unknown letter is kept and shown, and nothing is guessed from it', () =
   // a tomato’s blight is no pepper’s
   expect(shieldsFrom('LB, TMV', 'pepper')).toEqual(['mosaic-virus']);
   // nor is its race of a wilt that both crops know
-  expect([shieldsFrom('Fol', 'pepper'), shieldsFrom('Fol', 'tomato')]).toEqual([[], ['vascular-wilt']]);
+  expect([shieldsFrom('V Fol', 'pepper'), shieldsFrom('V Fol', 'tomato')]).toEqual([[], ['vascular-wilt']]);
+  // peppers' own letters
+  expect(shieldsFrom('HR: Tm:0-2, L4, X1-3, PVY', 'pepper')).toEqual(['mosaic-virus', 'bacterial-leaf-spot']);
+  expect(readLetters('HR: ToMV IR: LB').known.map((k) => k.level)).toEqual(['high', 'intermediate']);
   expect(new Set(LETTERS.map((r) => r.letters.toLowerCase())).size).toBe(LETTERS.length);
 });
 

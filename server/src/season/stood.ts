@@ -1,5 +1,6 @@
 import type { StoodPlace } from '@candid-leaf/contract';
 import { disorderRow } from '@candid-leaf/core/diagnosis';
+import { isPotted } from '@candid-leaf/core/records';
 import { sizeIn } from '../assessment/growth.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import { groundOf, nameOf, yearOf } from './planting-on-view.js';
@@ -29,6 +30,7 @@ export function stoodIn(s: GardenSnapshot, year: number): StoodPlace[] {
           {
             placeId: place.id,
             place: place.name,
+            isPot: isPotted(place),
             plants,
             troubles: [...troubles].map((d) => disorderRow(d).label),
             disorders: [...troubles],

@@ -54,7 +54,7 @@ const HOUR_WORDS = {
   evening: 'in the evening, so it dries before night',
 };
 
-/** Says that waits are the usual ones for this kind of product, until the gardener entered a label. */
+/** Says that waits are the usual ones for this type of product, until the gardener entered a label. */
 function usualWait(product: Product): string[] {
   if ('version' in product) return [];
   const { harvestDays, reentryHours } = product;
@@ -62,7 +62,9 @@ function usualWait(product: Product): string[] {
     harvestDays != null && `${harvestDays} ${harvestDays === 1 ? 'day' : 'days'} until picking`,
     reentryHours != null && `${reentryHours} hours until anyone goes near`,
   ].filter(Boolean);
-  return [`Usual for this kind: ${usual.join(', ')}. Read your label, and enter it in the shed before you spray.`];
+  return [
+    `Usual for this type of product: ${usual.join(', ')}. Read your label, and enter it in the shed before you spray.`,
+  ];
 }
 
 /** Returns the task for today: what, when, how much, or what it waits for. */

@@ -1,7 +1,8 @@
 import type { SeasonReportView, SeasonView } from '@candid-leaf/contract';
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
+import type { DisorderCode } from '@candid-leaf/core/records';
 import { salvageRow } from '@candid-leaf/core/harvest';
-import { baggedFor, kitFor, type KitCode } from '@candid-leaf/core/reports';
+import { clearingFor, kitFor, type KitCode } from '@candid-leaf/core/reports';
 import { useState } from 'react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
 import { CheckField } from '../../../ui/check-field';
@@ -25,8 +26,7 @@ export function CloseYear({ season, report }: Props) {
   const { notes } = season;
   const { year, label } = season.season;
   const { change, isPending } = useNotes(year, notes);
-  const disorders = season.stood.flatMap((p) => p.disorders);
-  const bagged = baggedFor(disorders);
+  const clearing = clearingFor(season.stood);
   const places = season.stood.filter((p) => p.plants.some((x) => x.endedOn === null));
   const standing = places.flatMap((p) => p.plants.filter((x) => x.endedOn === null));
   // a tick shows at once and is sent after
@@ -50,17 +50,20 @@ export function CloseYear({ season, report }: Props) {
         <div className="mt-3 grid items-start gap-x-8 gap-y-4 lg:grid-cols-2">
           <section aria-label="Plants still in place">
             <h3 className="text-lg">1. Plants still in place</h3>
-            {bagged.length > 0 && (
+            {clearing.bag.length > 0 && (
               <p className="mt-1">
-                {bagged.map((d) => disorderRow(d).label).join(', ')}: bag those plants with their roots and bin them; do
-                not compost them.
+                {named(clearing.bag)}: bag those plants with their roots and bin them, also after a frost. Do not
+                compost them.
               </p>
+            )}
+            {clearing.bury.length > 0 && (
+              <p className="mt-1">{named(clearing.bury)}: bury those plants a spade deep, or bin them.</p>
             )}
             <StillStanding places={places} label={label} />
           </section>
           <fieldset>
             <legend className="text-lg font-head">2. Equipment stored</legend>
-            {kitFor(disorders).map((k) => (
+            {kitFor(clearing).map((k) => (
               <CheckField key={k.code} checked={kit.includes(k.code)} onChange={(now) => tick(k.code, now)}>
                 <strong>{k.label}:</strong> {k.how}
               </CheckField>
@@ -95,6 +98,8 @@ export function CloseYear({ season, report }: Props) {
     </>
   );
 }
+
+const named = (list: readonly DisorderCode[]): string => list.map((d) => disorderRow(d).label).join(', ');
 
 /** Suggestions from the year's records. */
 function promptsOf(r: SeasonReportView, kilograms: (kg: number) => string): string[] {

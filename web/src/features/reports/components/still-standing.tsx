@@ -1,5 +1,5 @@
 import { PLANT_ENDS, type PlantEnd, type StoodPlace } from '@candid-leaf/contract';
-import { baggedFor } from '@candid-leaf/core/reports';
+import { clearingFor } from '@candid-leaf/core/reports';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useGarden, useLink } from '../../../lib/garden-context';
@@ -24,12 +24,18 @@ export function StillStanding({ places, label }: { places: readonly StoodPlace[]
   );
 }
 
+/** What ailed them decides how they are cleared, whatever ended the season. */
+function isSick(place: StoodPlace): boolean {
+  const { bag, bury } = clearingFor([place]);
+  return bag.length + bury.length > 0;
+}
+
 function OnePlace({ place }: { place: StoodPlace }) {
   const garden = useGarden();
   const link = useLink();
   const end = useWrite(retirePlant, garden.id);
   const back = useWrite(restorePlant, garden.id);
-  const [because, setBecause] = useState<PlantEnd>(baggedFor(place.disorders).length > 0 ? 'disease' : 'season-over');
+  const [because, setBecause] = useState<PlantEnd>(isSick(place) ? 'disease' : 'season-over');
   const plants = place.plants.filter((p) => p.endedOn === null);
   const endAll = () => {
     const ids = plants.map((p) => p.id);

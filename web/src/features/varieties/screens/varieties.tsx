@@ -68,7 +68,13 @@ function List({ varieties, to }: { varieties: readonly Variety[]; to: (k: Variet
 
 /** Returns its packet data in one line. */
 function lineOf(k: Variety, f: Formatter): string {
-  const shields = [...new Set(readLetters(k.letters ?? '').known.map(({ row }) => row.means))];
+  const shields = [
+    ...new Set(
+      readLetters(k.letters ?? '').known.map(
+        ({ row, level }) => `${row.means}${level === 'intermediate' ? ' (in part)' : ''}`,
+      ),
+    ),
+  ];
   return [
     wordOf(k.type ?? k.crop),
     k.habit ? k.habit.replaceAll('-', ' ') : '',
