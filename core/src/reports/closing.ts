@@ -37,7 +37,7 @@ export const KIT = rows([
   {
     code: 'blades',
     label: 'Blades and stakes from sick plants',
-    how: 'Cleaned with 70 % alcohol; stakes soaked, or replaced next year.',
+    how: 'Washed in hot soapy water, then 70 % alcohol; after a mosaic virus skimmed milk or bleach instead. Stakes soaked, or replaced next year.',
     after: 'bag',
   },
 ]);

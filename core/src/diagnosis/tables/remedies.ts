@@ -57,7 +57,7 @@ export const CAUTIONS = {
   canes: 'Put caps on cane ends.',
   manure: 'Use only well-rotted material. Hay, straw or manure from sprayed land can carry weedkiller: test it with a bean seedling.',
   hot: 'Hot peppers: wear gloves, keep them away from eyes and children, and air the room when you cut, dry or seed them.',
-  'mosaic-tools': 'Mosaic viruses survive alcohol. Wash in hot soapy water first, then use skimmed milk (one part in five) or diluted bleach. Wear gloves for bleach, and never mix it with another cleaner.',
+  'mosaic-tools': 'Alcohol is not enough against mosaic viruses. Wash in hot soapy water, then dip in skimmed milk powder (20 % by weight in water) or fresh household bleach, one part in ten, and rinse. Wear gloves, and never mix bleach with anything.',
   fouled: 'Bin all of any fruit that is gnawed or has droppings on it, and wash your hands.',
   bait: 'Bait harms pets, hedgehogs and pond life. Avoid it or lock it in a bait box; follow the label and local rules.',
   'bird-bath': 'Change the water every two days.',
