@@ -21,18 +21,18 @@ test('a backlog of cuts: this week’s budget is drawn and ticked, the rest wait
   });
   await signIn(page, own.who);
   const today = page.getByRole('region', { name: 'Today' });
-  await expect(today.getByText(/2 leaves that touch the soil, 2 suckers under the first truss/)).toBeVisible();
+  await expect(today.getByText(/2 leaves that touch the soil, 5 suckers shorter than a finger/)).toBeVisible();
   await page.getByRole('link', { name: /^The plant/ }).click();
   await unfold(page, 'Pruning and training');
   const panel = page.getByRole('region', { name: 'Pruning and training' });
-  await expect(panel.getByRole('listitem')).toHaveCount(2);
-  await expect(panel.getByText(/more over \d weeks?, at most four a week/)).toBeVisible();
+  await expect(panel.getByRole('listitem')).toHaveCount(4);
+  await expect(panel.getByText(/more over \d weeks?, at most four leaves a week/)).toBeVisible();
   await panel.getByText('Which shoot is a sucker?').click();
   await expect(panel.getByRole('img', { name: /^A sucker grows in the angle/ })).toBeVisible();
   await choose(panel, 'Trained to', 'left alone');
   await expect(panel.getByRole('listitem')).toHaveCount(1);
   await choose(panel, 'Trained to', 'one stem');
-  await expect(panel.getByRole('listitem')).toHaveCount(2);
+  await expect(panel.getByRole('listitem')).toHaveCount(4);
 
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await page.getByRole('button', { name: 'Cut', exact: true }).click();
@@ -42,13 +42,13 @@ test('a backlog of cuts: this week’s budget is drawn and ticked, the rest wait
   await page.keyboard.press('Escape');
 
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
-  await today.getByRole('button', { name: /^Done: 4 cuts: The plant/ }).click();
-  await expect(await heldTask(page, /^Prune: The plant/)).toContainText('this week’s four cuts are done');
+  await today.getByRole('button', { name: /^Done: 9 cuts: The plant/ }).click();
+  await expect(await heldTask(page, /^Prune: The plant/)).toContainText('four leaves were cut this week');
   await expect
     .poll(async () => (await savedIn(page, 'pruning'))[0])
     .toEqual({
       date: TODAY,
-      cuts: 4,
+      cuts: 9,
       what: ['lower-leaves', 'suckers'],
     });
 });

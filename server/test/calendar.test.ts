@@ -38,8 +38,8 @@ test('tasks due and dates of the season, read by an independent parser without a
   expect(pick).toMatchObject({ from: TODAY, to: '2026-07-19', allDay: true });
   expect(pick.text).toContain('Red, "one"; two');
   expect(events.find((e) => e.title.startsWith('Top the plant'))).toMatchObject({
-    from: '2026-08-29',
-    to: '2026-09-19',
+    from: '2026-09-16',
+    to: '2026-10-01',
   });
   // read again, nothing is doubled: each keeps its name
   const again = eventsOf((await app.http().get(path).expect(200)).text);

@@ -29,20 +29,21 @@ test('this week’s cuts are in Today within the budget; ticked, they are record
   const [task, ...others] = await g.cuts();
   expect(others).toEqual([]);
   expect(task).toMatchObject({
-    title: '4 cuts: Tall one',
-    amount: '2 leaves that touch the soil, 2 suckers under the first truss',
-    why: expect.stringMatching(/clear to 30.cm by now.*more over \d weeks?, at most four a week/),
+    title: '9 cuts: Tall one',
+    amount:
+      '2 leaves that touch the soil, 5 suckers shorter than a finger (keep the one just under the first truss), 1 lower leaf, 1 larger sucker',
+    why: expect.stringMatching(/clear to 30.cm by now.*more over \d weeks?, at most four leaves a week/),
   });
   const recordId = uuid();
   // sent twice it is one tick, and both get the same answer
   for (const _ of ['once', 'again']) expect((await g.tick(task!.key, { recordId })).body).toEqual({ recordId });
   const view = await g.plantView(g.plant);
   expect(view.records.filter((r) => r.type === 'pruning' && r.day === TODAY).map((r) => r.data)).toEqual([
-    { date: TODAY, cuts: 4, what: ['lower-leaves', 'suckers'] },
+    { date: TODAY, cuts: 9, what: ['lower-leaves', 'suckers'] },
   ]);
   expect(view.cuts).toMatchObject({ left: 0, hold: { kind: 'budget', until: addDays(TODAY, 7) } });
   const [held] = await g.cuts();
-  expect(held!.held!.because).toMatch(/this week’s four cuts are done/);
+  expect(held!.held!.because).toMatch(/four leaves were cut this week/);
   expect((await g.tick(held!.key, { recordId: uuid() })).body).toEqual({ recordId: null });
   await g.goTo(addDays(TODAY, 7));
   expect((await g.cuts())[0]!.held).toBeUndefined();

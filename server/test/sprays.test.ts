@@ -149,6 +149,11 @@ test('a deleted spray blocks nothing', async () => {
   await put('spray', { date: TODAY, product: 'bicarbonate' }).expect(400);
   await g.agent.delete(g.url(`/records/${id}`)).expect(204);
   await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(200);
-  await put('spray', { date: TODAY, product: 'bicarbonate' }).expect(200);
+  await put('spray', { date: TODAY, product: 'bicarbonate', harvestDays: 0 }).expect(200);
   expect((await g.view()).today.filter((t) => t.source === 'spray')).toEqual([]);
+  // a spray whose label nobody entered: no picking before it was read
+  await put('spray', { date: TODAY, product: 'sulfur' }).expect(200);
+  const [task] = (await g.view()).today.filter((t) => t.source === 'spray');
+  expect(task!.held!.because).toMatch(/its waiting time is not recorded: read the label/);
+  await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(400);
 });

@@ -215,7 +215,7 @@ test('a heat wave ahead is in Today with dates and amounts, changes with the for
     await g.agent.post(g.url('/weather/pull')).expect(200);
     const [task] = await heat();
     expect(task).toMatchObject({ title: 'Heat: Pots', dueOn: TODAY });
-    expect(task!.acts!.map((a) => a.text).join(' ')).toMatch(/Lift the pots.*into shade.*No feeding/s);
+    expect(task!.acts!.map((a) => a.text).join(' ')).toMatch(/Lift the pots.*into shade.*feed at half strength only/s);
     expect(task!.acts!.some((a) => /Plants use about \d+ % more than recently/.test(a.text))).toBe(true);
     await g.agent.post(g.url(`/tasks/${encodeURIComponent(task!.key)}/not-today`)).expect(204);
     expect(await heat()).toEqual([]);

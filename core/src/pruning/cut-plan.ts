@@ -188,7 +188,9 @@ function wantedCuts(q: CutQuestion, clearToM: number | null, sum: (since: Day, w
   // minus what was cut; those of the last weeks are still short
   const made = Math.round(due * SUCKERS_A_WEEK) - (q.training === 'two-stems' && !clean ? 1 : 0);
   const grown = trained && q.habit !== 'determinate' ? Math.max(0, made - sum(clean ?? season, 'suckers')) : 0;
-  const small = Math.min(grown, Math.round(SMALL_WEEKS * SUCKERS_A_WEEK));
+  const taken = q.pruned.findLast((p) => p.what?.includes('suckers') && p.cuts !== 0)?.date;
+  const sinceTaken = taken ? daysBetween(taken, q.today) / 7 : SMALL_WEEKS;
+  const small = Math.min(grown, Math.round(Math.min(SMALL_WEEKS, sinceTaken) * SUCKERS_A_WEEK));
   if (small > 0)
     out.push({
       kind: 'small-suckers',

@@ -11,6 +11,8 @@ const RIPENS_FROM_C = 13;
  * early to mid August, as the Royal Horticultural Society advises (both from memory).
  */
 const FLOWER_TO_FULL_SIZE = 400;
+/** However warm it is, a flower takes five weeks to full-sized fruit (common practice: top 40 to 60 days before frost). */
+const LEAST_DAYS = 35;
 /** Days it looks back from the end of the season, at most. */
 const MOST_DAYS = 120;
 
@@ -39,7 +41,7 @@ export function lastUsefulFlower(q: FlowerQuestion): Day | null {
   for (let back = 1; back <= MOST_DAYS; back++) {
     const day = addDays(end, -back);
     sum += Math.max(0, meanOn(day) - BASE_C);
-    if (sum >= FLOWER_TO_FULL_SIZE) return day;
+    if (sum >= FLOWER_TO_FULL_SIZE && back >= LEAST_DAYS) return day;
   }
   return addDays(end, -MOST_DAYS);
 }

@@ -36,6 +36,16 @@ describe('amounts', () => {
     expect(tall).toBeGreaterThan(DOSES.shade(at({ plant: { heightM: 0.9 } }), null)!.areaM2!);
     expect(DOSES.shade(at({ plant: { heightM: null } }), null)!.areaM2).toBeGreaterThanOrEqual(0.3);
   });
+  test('sick leaves: a quarter in two weeks at most, and hardly any where every leaf is needed for shade', () => {
+    const share = (change: Parameters<typeof aCase>[0]) => DOSES['third-of-leaf'](at(change), null)!.leafSharePct;
+    const cut = (leafSharePct: number) => ({ records: { pruning: [{ date: ASOF, leafSharePct }] } });
+    const warm = (tMaxC: number) => [{ date: ASOF, tMinC: 15, tMaxC, rainMm: 0 }];
+    expect(share({})).toBe(25);
+    expect(share(cut(10))).toBe(15);
+    expect(share(cut(30))).toBe(10);
+    expect(share({ records: { weather: warm(33) } })).toBe(10);
+    expect(share({ observations: [seen('fruit-pale-papery-patch'), seen('fruit-patch-sun-side')] })).toBe(10);
+  });
   test('only fruit that was counted and seen counts', () => {
     const counted = (...observations: never[]) => DOSES.affected(at({ observations }), null);
     expect(counted(seen('fruit-blossom-end-dark', { affected: 3 }), seen('fruit-burst', { affected: 5 }))).toEqual({
