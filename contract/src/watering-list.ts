@@ -39,6 +39,8 @@ export interface WateringListView {
   to: Day;
   /** today's waterings still to do */
   tasks: Pick<TaskDto, 'key' | 'title' | 'where' | 'why' | 'litres' | 'feel'>[];
+  /** fruit that must not be picked, and plants nobody may go near, each with its day */
+  notices: string[];
   /** what was watered from this list today */
   /** litres are null if the amount is unknown */
   done: { id: string; name: string; litres: number | null }[];

@@ -138,7 +138,7 @@ test('a stranger sees a finding, looks at the demo garden without an account, an
   await expect(page.getByText('Demo garden, view only.')).toBeVisible();
   await page.getByRole('link', { name: /^Junction Bell/ }).click();
   await expect(page.getByRole('heading', { name: 'Sunscald', exact: true })).toBeVisible();
-  for (const act of [/^I will do this/, /^Water/, /^Record/, /^Done/, /^Sign out/])
+  for (const act of [/^I will do this/, /^Water/, /^Record$/, /^Done/, /^Sign out/])
     await expect(page.getByRole('button', { name: act })).toHaveCount(0);
   await page.getByRole('link', { name: 'Start your own garden' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();

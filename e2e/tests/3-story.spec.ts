@@ -7,7 +7,7 @@ test('blossom end rot in a pot: seen, explained, treated, watered, followed up, 
   await test.step('the garden as it lies: the pot is dry and marked', async () => {
     await expect(page.getByRole('heading', { name: 'Clay pots' })).toBeVisible();
     await expect(page.getByRole('link', { name: /Sleeper Paste.*Dry/ })).toBeVisible();
-    await expect(page.getByText(/Old leaves finishing: harmless/)).toBeVisible();
+    await expect(page.getByText('Old leaves finishing', { exact: true })).toBeVisible();
     await page.getByRole('link', { name: /Sleeper Paste/ }).click();
     await expect(page.getByText('No problems recorded.')).toBeVisible();
   });

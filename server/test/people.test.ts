@@ -254,6 +254,14 @@ describe('a watering list', () => {
     });
     await app.http().post(`${at}/undo`).send({ key: task!.key, recordId }).expect(204);
     expect((await read()).tasks).toHaveLength(1);
+    // what was sprayed is told to whoever waters: until when not to pick, and to keep out
+    expect(view.notices).toEqual([]);
+    const data = { date: '2026-07-18', product: 'copper', harvestDays: 3, reentryHours: 24 };
+    await g.agent.put(g.url('/records')).send({ id: uuid(), type: 'spray', plantId: plant, data }).expect(200);
+    expect((await read()).notices).toEqual([
+      expect.stringMatching(/^Keep out: Paste: copper .*no one may enter for 24 hours/),
+      expect.stringMatching(/^Do not pick: Paste: copper .*allows picking again on 21 July/),
+    ]);
   });
 
   test('opens nothing else, nothing of others, nothing outside its days, nor once it is revoked', async () => {

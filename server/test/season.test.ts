@@ -399,9 +399,9 @@ test('before frost: the last flowers off, green fruit in; a bush variety keeps i
     await g.plant(g.bed, { name: 'Bush', habit: 'determinate' }),
   ];
   const late = async () => (await g.view()).today.filter((t) => t.source === 'late');
-  await g.goTo('2026-09-07');
+  await g.goTo('2026-08-20');
   expect(await late()).toEqual([]);
-  await g.goTo('2026-09-08');
+  await g.goTo('2026-09-24');
   const [flowers] = await late();
   expect(flowers).toMatchObject({ title: 'Remove the last flowers: Bed', plantIds: [cordon] });
   const ticked = await g.tick(flowers!.key).expect(200);

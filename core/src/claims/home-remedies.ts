@@ -66,7 +66,7 @@ export const MORE_CLAIMS: readonly Claim[] = [
     'Wood ash feeds tomatoes',
     'partly',
     'It brings potassium and lime, and raises the pH fast: good on acid soil only, and not in pots.',
-    'Test the pH first; on acid soil a handful per square metre, once a year.',
+    'Test the pH first; on acid soil a thin dusting, once a year.',
     /wood ash|\bash(es)?\b/i,
   ),
   row(

@@ -175,7 +175,12 @@ export function yearDates(q: DatesQuestion): YearDates {
     if (addDays(end, -least) >= out && !second) bands.push(before('last-planting', least + 7, least));
     bands.push(before('last-feed', ...LAST_FEED_BEFORE));
     if (crop === 'tomato') {
-      const flower = lastUsefulFlower({ ...q.garden, firstFrost: end, today: end, recorded: q.weather ?? [] });
+      const flower = lastUsefulFlower({
+        ...q.garden,
+        firstFrost: end,
+        today: end,
+        recorded: (q.weather ?? []).filter((w) => w.date <= q.today),
+      });
       if (flower && (q.variety.habit === 'indeterminate' || !q.variety.habit))
         bands.push(band('top', { from: 'last-flower', on: both(flower), days: TOP_SCATTER }));
       const by = secondSowing(end, q.variety.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);

@@ -26,7 +26,9 @@ export type SecondCrop =
  */
 export function secondCropIn({ place, year, standing, leaving, shields }: SecondCropQuestion): SecondCrop {
   const seen = place.history.filter((h) => h.year === year || h.year === year - 1).flatMap((h) => h.problems ?? []);
-  const against = [...SOIL_BORNE, ...ON_RUBBISH, ...LIVES_IN_PLANTS].filter((d) => seen.includes(d) && !shields.includes(d));
+  const against = [...SOIL_BORNE, ...ON_RUBBISH, ...LIVES_IN_PLANTS].filter(
+    (d) => seen.includes(d) && !shields.includes(d),
+  );
   if (against.length > 0 && !isPotted(place)) return { fits: false, because: 'not-clean', disorders: against };
   if (standing > 0 && leaving < standing) return { fits: false, because: 'full' };
   return { fits: true, room: standing > 0 ? 'when-cleared' : 'now' };

@@ -4,7 +4,7 @@ import { SCREEN_FROST_C, STRONG_WIND_MS } from '../climate/limits.js';
 import { USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import type { Crop } from '../records/plant.js';
 import { addDays, type Day } from '../units/day.js';
-import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, SOIL_FROM_C, WEEK_DAYS } from './limits.js';
+import { DAY_FROM_C, FLEECE_KEEPS_C, NIGHT_FROM_C, PLANT_IN_EVENING_FROM_C, SOIL_FROM_C, WEEK_DAYS } from './limits.js';
 import { roundTo } from '../units/rounding.js';
 
 // Whether a plant can be planted out: each condition by itself, and the result.
@@ -24,7 +24,8 @@ export interface GateRow {
 }
 
 type GateVerdict =
-  | { go: 'today' }
+  /** `inTheEvening`: it is too hot by day */
+  | { go: 'today'; inTheEvening?: true }
   /** nothing known argues against it, but too little is known: these must be found out first */
   | { go: 'ask'; about: GateCheck[] }
   /** it would survive under this cover, but not grow */
@@ -67,7 +68,11 @@ export function settingOutGate(q: GateQuestion): Gate {
 
 function verdictOf(q: GateQuestion, bad: readonly GateRow[], unknown: GateCheck[]): GateVerdict {
   // unknown does not mean not cold: without soil and nights nothing goes out
-  if (bad.length === 0) return unknown.length === 0 ? { go: 'today' } : { go: 'ask', about: unknown };
+  if (bad.length === 0 && unknown.length > 0) return { go: 'ask', about: unknown };
+  if (bad.length === 0) {
+    const hot = (q.weather.find((w) => w.date === q.today)?.tMaxC ?? 0) > PLANT_IN_EVENING_FROM_C;
+    return { go: 'today', ...(hot ? { inTheEvening: true as const } : {}) };
+  }
   const night = bad.find((r) => r.check === 'nights');
   const coverable =
     bad.every((r) => r.check === 'nights' || r.check === 'wind' || r.check === 'days') &&

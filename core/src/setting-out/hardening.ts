@@ -1,7 +1,8 @@
 import type { WeatherDay } from '../climate/gaps.js';
 import { STRONG_WIND_MS } from '../climate/limits.js';
 import { addDays, type Day } from '../units/day.js';
-import { HARDEN_NIGHT_C } from './limits.js';
+import { at } from '../units/lists.js';
+import { HARDEN_FROM_C } from './limits.js';
 
 /**
  * What a young plant gets on each day outside (common practice: shade for 1 to 2 h, longer each day, then sun, then a
@@ -52,10 +53,17 @@ export interface HardeningPlan {
   readyOn: Day;
 }
 
-/** Returns why a day is a pause; null if it is none, or its weather is unknown. */
-export function pauseOf(w: WeatherDay | undefined): HardeningDay['pause'] | null {
+/** Share of the day's range above its minimum that the cool end of the hours outside has (judgement: mid-morning). */
+const MORNING_SHARE = 0.4;
+
+/**
+ * Returns why a step is a pause on a day: by the hours it is outside, so a cold night matters to the last step only. Null
+ * if it is none, or the weather is unknown.
+ */
+export function pauseOf(w: WeatherDay | undefined, step: HardeningStep): HardeningDay['pause'] | null {
   if (!w) return null;
-  if (w.tMinC < HARDEN_NIGHT_C) return 'cold';
+  const coldest = step.night ? w.tMinC : w.tMinC + MORNING_SHARE * (w.tMaxC - w.tMinC);
+  if (coldest < HARDEN_FROM_C) return 'cold';
   return (w.windMs ?? 0) >= STRONG_WIND_MS ? 'wind' : null;
 }
 
@@ -64,7 +72,7 @@ const MOST_DAYS = 60;
 
 /**
  * Returns the plan day by day. Done days count; a missed day is not made up in one leap: the step waits for the next
- * suitable day. Cold nights and strong wind pause it.
+ * suitable day. Cold and strong wind in its hours outside pause it.
  */
 export function hardeningPlan(q: HardeningQuestion): HardeningPlan {
   const byDay = new Map(q.weather.map((w) => [w.date, w]));
@@ -75,10 +83,10 @@ export function hardeningPlan(q: HardeningQuestion): HardeningPlan {
   for (let n = 0; step < HARDENING_STEPS.length && n < MOST_DAYS; n++, day = addDays(day, 1)) {
     if (done.has(day)) days.push({ day, step: step++, done: true });
     else if (day >= q.today) {
-      const pause = pauseOf(byDay.get(day));
+      const pause = pauseOf(byDay.get(day), at(HARDENING_STEPS, step));
       days.push(pause ? { day, step: null, pause, done: false } : { day, step: step++, done: false });
     } else {
-      const pause = pauseOf(byDay.get(day));
+      const pause = pauseOf(byDay.get(day), at(HARDENING_STEPS, step));
       days.push({ day, step: null, ...(pause ? { pause } : {}), done: false });
     }
   }

@@ -38,7 +38,10 @@ export function gateInWords(g: Gate, f: Formatter): string {
     g.weekCosts === null
       ? ''
       : ` A week later costs about ${plural(Math.round(g.weekCosts), 'day')} of harvest; a plant stalled by cold loses more.`;
-  if (v.go === 'today') return 'Plant out today.';
+  if (v.go === 'today')
+    return v.inTheEvening
+      ? 'Plant out this evening: it is too hot by day. Hang shade cloth over them for the first days.'
+      : 'Plant out today.';
   if (v.go === 'ask')
     return `Nothing known argues against it, but we don’t know: ${v.about.map((c) => CHECK_WORDS[c]).join(', ')}. Check with a thermometer at finger depth in the morning and the week’s forecast.`;
   if (v.go === 'at-risk')

@@ -26,13 +26,15 @@ interface Spooned {
   text: string;
 }
 
+/** How far a level spoon holds more than it should (judgement). */
+const SPOON_SHARE = 1.01;
 const QUARTERS = ['', '¼', '½', '¾'] as const;
 /** From this many teaspoons use tablespoons, from this many tablespoons cups. */
 const TBSP_FROM_TSP = 3;
 const CUP_FROM_TBSP = 8;
 
 /**
- * Returns an amount in spoons, rounded down so a dose never exceeds its label: to a quarter teaspoon, above a tablespoon
+ * Returns an amount in spoons, rounded down so a dose never exceeds its label by more than a spoon errs: to a quarter teaspoon, above a tablespoon
  * to half a one, above half a cup to a quarter cup; null below a quarter of a teaspoon, which needs a syringe.
  * @param ml millilitres
  * @example inSpoons(10, 'gal-us') // { ml: 9.858, text: '2 tsp' }
@@ -55,8 +57,8 @@ export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
   return { ml: (cups / 4) * spoon.cup, text: `${counted(cups)} ${cups > 4 ? 'cups' : 'cup'}` };
 }
 
-/** Whole steps that fit, but for the noise of floating point. */
-const down = (steps: number): number => Math.floor(steps + 1e-6);
+/** Whole steps that fit. A spoon is no finer than a hundredth: what is nearly full counts as full. */
+const down = (steps: number): number => Math.floor(steps * SPOON_SHARE + 1e-6);
 
 const counted = (quarters: number): string =>
   `${quarters >= 4 ? Math.floor(quarters / 4) : ''}${at(QUARTERS, quarters % 4)}`;

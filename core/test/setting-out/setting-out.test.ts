@@ -27,16 +27,21 @@ const q = (more: Partial<GateQuestion> = {}): GateQuestion => ({
   crop: 'tomato',
   today: TODAY,
   lastFrost: '2026-04-18',
-  weather: days(0, 8, 11, 22),
+  weather: days(0, 8, 12, 22),
   soil: { celsius: 17 },
   hardened: true,
   ...more,
 });
 
-describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, last frost past)', () => {
+describe('may it go out? (handbook: soil 16, nights 12 and more, days 18 to 21, last frost past)', () => {
   test('all is well: today', () => {
     expect(settingOutGate(q()).verdict).toEqual({ go: 'today' });
     expect(settingOutGate(q({ hardened: null })).verdict).toEqual({ go: 'today' });
+    // too hot by day: in the evening, under cloth
+    const hot = settingOutGate(q({ weather: days(0, 8, 22, 34) }));
+    expect(hot.verdict).toEqual({ go: 'today', inTheEvening: true });
+    expect(gateInWords(hot, METRIC_FORMAT)).toMatch(/^Plant out this evening: it is too hot by day\. Hang shade cloth/);
+    expect(settingOutGate(q({ weather: days(0, 8, 22, 33) })).verdict).toEqual({ go: 'today' });
   });
   test('unknown does not mean cold: without soil or nights it asks, and orders nothing', () => {
     const unknown = settingOutGate(q({ soil: null, hardened: null }));
@@ -52,7 +57,7 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
   test.each([
     ['a soil of 15.9 °C', { soil: { celsius: 15.9 } }, 'soil'],
     ['not hardened', { hardened: false }, 'hardened'],
-    ['frost in the forecast', { weather: [...days(0, 3, 11, 22), ...days(4, 4, 3, 18)] }, 'frost'],
+    ['frost in the forecast', { weather: [...days(0, 3, 12, 22), ...days(4, 4, 3, 18)] }, 'frost'],
     ['the last frost is in the future', { lastFrost: TODAY }, 'frost'],
   ])('%s: wait', (_, more, check) => {
     const gate = settingOutGate(q(more));
@@ -65,9 +70,9 @@ describe('may it go out? (handbook: soil 16, nights 10 to 13, days 18 to 21, las
     expect(settingOutGate(q({ crop: 'pepper', weather: days(0, 8, 13, 20.9) })).verdict.go).toBe('at-risk');
   });
   test('nights a little too cold: at risk under fleece; too cold for fleece: wait', () => {
-    expect(settingOutGate(q({ weather: days(0, 8, 7, 22) })).verdict).toEqual({ go: 'at-risk', cover: 'fleece' });
-    expect(settingOutGate(q({ weather: days(0, 8, 6.9, 22) })).verdict.go).toBe('wait');
-    expect(settingOutGate(q({ weather: days(0, 8, 11, 22, 8) })).verdict).toEqual({
+    expect(settingOutGate(q({ weather: days(0, 8, 9, 22) })).verdict).toEqual({ go: 'at-risk', cover: 'fleece' });
+    expect(settingOutGate(q({ weather: days(0, 8, 8.9, 22) })).verdict.go).toBe('wait');
+    expect(settingOutGate(q({ weather: days(0, 8, 12, 22, 8) })).verdict).toEqual({
       go: 'at-risk',
       cover: 'wind-break',
     });
@@ -113,17 +118,20 @@ describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, th
       '3 hours in the shade and 2 hours in the sun',
     ]);
   });
-  test('cold nights and strong wind pause it, and it continues where it was', () => {
-    const weather = [...days(0, 1, 12, 20), ...days(2, 3, 9.9, 18), ...days(4, 4, 12, 20, 8), ...days(5, 30, 12, 20)];
+  test('cold hours outside and strong wind pause it, and it continues where it was', () => {
+    const weather = [...days(0, 1, 12, 20), ...days(2, 3, 4, 14), ...days(4, 4, 12, 20, 8), ...days(5, 30, 12, 20)];
     const { days: list, readyOn } = plan({ weather });
     expect(list.map((d) => d.step)).toEqual([0, 1, null, null, null, 2, 3, 4, 5, 6, 7, 8, 9]);
     expect(list.slice(2, 5).map((d) => d.pause)).toEqual(['cold', 'cold', 'wind']);
     expect(readyOn).toBe(addDays(TODAY, 13));
   });
-  test('a night of exactly 10 °C does not pause it', () => {
-    expect(pauseOf(days(0, 0, 10, 18)[0])).toBeNull();
-    expect(pauseOf(days(0, 0, 9.9, 18)[0])).toBe('cold');
-    expect(pauseOf(undefined)).toBeNull();
+  test('a cold night indoors pauses nothing; one outside does', () => {
+    const [byDay, overnight] = [HARDENING_STEPS[3]!, HARDENING_STEPS.at(-1)!];
+    expect(pauseOf(days(0, 0, 6, 18)[0], byDay)).toBeNull();
+    expect(pauseOf(days(0, 0, 3, 12)[0], byDay)).toBe('cold');
+    expect(pauseOf(days(0, 0, 10, 18)[0], overnight)).toBeNull();
+    expect(pauseOf(days(0, 0, 9.9, 18)[0], overnight)).toBe('cold');
+    expect(pauseOf(undefined, overnight)).toBeNull();
   });
   test('a missed day is not made up for in one leap', () => {
     const done = [TODAY, addDays(TODAY, 2)];
@@ -152,7 +160,7 @@ describe('hardening off (handbook: 7 to 14 days; shade 1 to 2 h, then longer, th
           expect(steps).toEqual(steps.map((_, i) => i));
           for (const d of list) {
             const w = weather.find((x) => x.date === d.day);
-            if (d.step !== null && w) expect(w.tMinC >= 10 && w.windMs < 8).toBe(true);
+            if (d.step !== null && w) expect(pauseOf(w, HARDENING_STEPS[d.step]!)).toBeNull();
           }
           expect(daysBetween(TODAY, readyOn)).toBe(list.length);
         },

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { greenInOn, lastFlowersOn } from '@candid-leaf/core/harvest';
+import { greenInOn } from '@candid-leaf/core/harvest';
 import { coverOf, type Happening } from '@candid-leaf/core/records';
-import { frostsOf, growingYearOf } from '@candid-leaf/core/season';
+import { frostsOf, growingYearOf, lastUsefulFlower } from '@candid-leaf/core/season';
 import type { EntityManager } from 'typeorm';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -10,6 +10,7 @@ import { RecordsService } from '../records/records.service.js';
 import { RecordingSource } from '../today/recording-source.js';
 import type { Task, Tick } from '../today/task-source.js';
 import { newestEvent } from './newest-event.js';
+import { weatherIn } from '../assessment/weather-lists.js';
 import { modeOf, yearOf } from './planting-on-view.js';
 
 type What = 'last-flowers-off' | 'green-fruit-in';
@@ -59,8 +60,8 @@ const still = (s: GardenSnapshot, place: PlaceEntity, what: What): PlantEntity[]
           p.transplantedOn !== null &&
           yearOf(s, p.transplantedOn) === yearOf(s, s.today) &&
           newestEvent(s, p.id, what) === null &&
-          // a bush variety is finished by then
-          (what === 'green-fruit-in' || p.crop === 'pepper' || p.habit !== 'determinate'),
+          // a bush variety is finished by then, and peppers are eaten green: theirs stay on
+          (what === 'green-fruit-in' || (p.crop === 'tomato' && p.habit !== 'determinate')),
       );
 
 const frame = (place: PlaceEntity, plants: readonly PlantEntity[], what: What) => ({
@@ -76,14 +77,20 @@ const frame = (place: PlaceEntity, plants: readonly PlantEntity[], what: What) =
 
 function flowersTask(s: GardenSnapshot, place: PlaceEntity, first: string): Task[] {
   const plants = still(s, place, 'last-flowers-off');
-  const days = plants.map((p) => lastFlowersOn(p.crop, first)).sort();
-  if (days.length === 0) return [];
+  // the same day on which the plants are topped
+  const on = lastUsefulFlower({
+    ...s.garden,
+    firstFrost: first,
+    today: first,
+    recorded: weatherIn(s).filter((w) => w.date <= s.today),
+  });
+  if (plants.length === 0 || on === null) return [];
   return [
     {
       ...frame(place, plants, 'last-flowers-off'),
       title: `Remove the last flowers: ${place.name}`,
-      why: `fruit that sets now will not ripen before the first frost, about ${s.format.day(first)}; let the plant ripen what it has`,
-      dueOn: days[0]!,
+      why: `fruit that sets now stays too small to ripen, even indoors: the first frost comes about ${s.format.day(first)}. Let the plant ripen what it has`,
+      dueOn: on,
       minutes: 2 * plants.length,
       cautions: ['Remove flowers only: the leaves feed the remaining fruit.'],
     },

@@ -88,7 +88,7 @@ export class WateringListService {
     const list = await this.db.manager.findOneByOrFail(WateringListEntity, { id: listId, gardenId });
     const s = await this.snapshots.load(gardenId);
     const begun = s.today >= list.fromDay;
-    const { due } = await this.today.list(s);
+    const { due, all } = await this.today.list(s);
     const plans = await this.plans.all(s);
     const names = new Map(livePlaces(s).map((p) => [p.id, p.name]));
     const { garden } = s;
@@ -109,6 +109,8 @@ export class WateringListService {
               ...(feel ? { feel } : {}),
             }))
         : [],
+      // whoever waters must know what was sprayed, also before their first day
+      notices: all.flatMap((t) => (t.source === 'spray' && t.held ? [`${t.title}: ${t.held.because}`] : [])),
       done: begun ? await this.doneToday(s, listId) : [],
       places: plans
         .filter((p) => p.pours.length > 0)

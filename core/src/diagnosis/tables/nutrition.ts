@@ -353,7 +353,7 @@ export const NATURAL_AND_MECHANICAL: readonly DisorderRow[] = [
       ['spread-some-plants', OFTEN, 'the plants nearest the tree'],
     ],
     drivers: [by('same-family-before', 1.2, 0.2)],
-    remedies: [...always('remove-source', 'remove-plant'), ...where(['in-ground'], 'rotate')],
+    remedies: [...always('remove-plant', 'away-from-walnut')],
     lookAlikes: { 'vascular-wilt': 'no walnut near; one side first', 'dry-wilt': 'dry a finger deep, firm after watering' },
     doNot: ['No walnut leaves, husks or chips as mulch or in compost for this bed.'],
     goodToKnow: ['Pots with their own mix are safe under it.'],

@@ -57,7 +57,7 @@ export const CAUTIONS = {
   canes: 'Put caps on cane ends.',
   manure: 'Use only well-rotted material. Hay, straw or manure from sprayed land can carry weedkiller: test it with a bean seedling.',
   hot: 'Hot peppers: wear gloves, keep them away from eyes and children, and air the room when you cut, dry or seed them.',
-  'mosaic-tools': 'Alcohol is not enough against mosaic viruses. Wash in hot soapy water, then dip in skimmed milk powder (20 % by weight in water) or fresh household bleach, one part in ten, and rinse. Wear gloves, and never mix bleach with anything.',
+  'mosaic-tools': 'Alcohol is not enough against mosaic viruses. Wash in hot soapy water, then dip in 20 % skimmed milk powder or fresh bleach, one part in ten. Rinse. Wear gloves, and never mix bleach with anything.',
   fouled: 'Bin all of any fruit that is gnawed or has droppings on it, and wash your hands.',
   bait: 'Bait harms pets, hedgehogs and pond life. Avoid it or lock it in a bait box; follow the label and local rules.',
   'bird-bath': 'Change the water every two days.',
@@ -295,6 +295,7 @@ export const REMEDIES = [
   }),
   // next season
   remedy('resistant-cultivar', 6, 'season-end', 'Choose a resistant variety', 'Look for the letters on the packet.'),
+  remedy('away-from-walnut', 6, 'season-end', 'Grow it away from the walnut', 'Plant well beyond its crown: 15 m (50 ft) from the trunk, more from an old tree. Or use pots, or a raised bed lined against roots.'),
   remedy('rotate', 6, 'season-end', 'Rotate the crop', 'No tomato, pepper, potato or aubergine here next year; three years is better.', { onlyWhere: BEDS }),
   remedy('plant-later', 6, 'season-end', 'Plant out later', 'Wait for soil of 16 °C (60 °F). Tomatoes need nights of 12 to 13 °C (54 to 55 °F), peppers 13 to 15 °C (55 to 59 °F). Late plants catch up.'),
   remedy('wider-spacing', 6, 'season-end', 'Give more room', 'Tomatoes 45 to 60 cm (18 to 24 in), peppers 40 to 50 cm (16 to 20 in).', { onlyWhere: BEDS }),

@@ -72,6 +72,15 @@ function List({ view, secret }: { view: WateringListView; secret: string }) {
           </ul>
         )}
       </Panel>
+      {view.notices.length > 0 && (
+        <Panel title="Sprayed here" className="mt-4">
+          <ul className="mt-1 list-disc pl-5 font-semibold text-ripe">
+            {view.notices.map((n) => (
+              <li key={n}>{n}.</li>
+            ))}
+          </ul>
+        </Panel>
+      )}
       <p className="mt-4 max-w-prose">{HOW_TO_WATER}</p>
       <h2 className="mt-5 text-2xl">The next days</h2>
       <ul className="divide-y divide-line">

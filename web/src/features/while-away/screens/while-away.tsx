@@ -52,6 +52,16 @@ function List({ view }: { view: GardenView }) {
       <p className="max-w-prose text-lg">
         {format.day(away.from)} to {format.day(away.to)}. {HOW_TO_WATER}
       </p>
+      {view.today.some((t) => t.source === 'spray' && t.held) && (
+        <>
+          <h2 className="mt-4 text-xl">Sprayed here</h2>
+          <ul className="list-disc pl-5 font-semibold text-ripe">
+            {view.today.flatMap((t) =>
+              t.source === 'spray' && t.held ? <li key={t.key}>{`${t.title}: ${t.held.because}.`}</li> : [],
+            )}
+          </ul>
+        </>
+      )}
       <ul className="mt-4 divide-y divide-line">
         {places.map(({ place }) => (
           <li key={place.id} className="py-3">
