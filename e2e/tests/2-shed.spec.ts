@@ -24,7 +24,7 @@ test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a 
   await page.getByRole('radio', { name: 'a nutrient amount' }).click();
   await page.getByLabel('Per plant (oz)').fill('0.07');
   await expect(dose).toContainText('per plant');
-  await expect(dose).toContainText('2.04 g of N');
+  await expect(dose).toContainText('1.92 g of N');
 });
 
 test('an own product: 120 % nitrogen is refused at its field; later the product fills the feed form', async ({

@@ -31,6 +31,7 @@ test('blossom end rot in a pot: seen, explained, treated, watered, followed up, 
       name: /Water that swung between dry and full: the pot dried out by .* and was refilled on/,
     });
     await expect(water).toBeVisible();
+    await unfold(page, 'What else it could be');
     await expect(
       page.getByRole('region', { name: 'Also' }).getByText(/sunscald patch is pale and papery/),
     ).toBeVisible();

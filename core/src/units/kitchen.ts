@@ -35,7 +35,7 @@ const CUP_FROM_TBSP = 8;
 
 /**
  * Returns an amount in spoons, rounded down so a dose never exceeds its label by more than a spoon errs: to a quarter teaspoon, above a tablespoon
- * to half a one, above half a cup to a quarter cup; null below a quarter of a teaspoon, which needs a syringe.
+ * to half a one, above half a cup to a tablespoon; null below a quarter of a teaspoon, which needs a syringe.
  * @param ml millilitres
  * @example inSpoons(10, 'gal-us') // { ml: 9.858, text: '2 tsp' }
  */
@@ -54,7 +54,13 @@ export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
       text: `${tbsp} tbsp${rest > 0 ? ` and ${counted(rest * 2)} tsp` : ''}`,
     };
   const cups = down((ml / spoon.cup) * 4);
-  return { ml: (cups / 4) * spoon.cup, text: `${counted(cups)} ${cups > 4 ? 'cups' : 'cup'}` };
+  // what a quarter cup is too coarse for is told in tablespoons
+  const more = Math.max(0, down((ml - (cups / 4) * spoon.cup) / spoon.tbsp));
+  const inCups = cups > 0 ? `${counted(cups)} ${cups > 4 ? 'cups' : 'cup'}` : '';
+  return {
+    ml: (cups / 4) * spoon.cup + more * spoon.tbsp,
+    text: [inCups, more > 0 ? `${more} tbsp` : ''].filter(Boolean).join(' and '),
+  };
 }
 
 /** Whole steps that fit. A spoon is no finer than a hundredth: what is nearly full counts as full. */

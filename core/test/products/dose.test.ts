@@ -43,12 +43,12 @@ test('spoons: to a quarter teaspoon, tablespoons from three on, cups from eight,
   expect(inSpoons(0.5, 'L')).toBeNull();
 });
 
-test('an amount in spoons is never more than it, and within a step: a quarter or half a teaspoon, a quarter of a cup', () => {
+test('an amount in spoons is never more than it, and within a step: a quarter or half a teaspoon, a tablespoon', () => {
   for (let ml = 1.3; ml < 2000; ml += 0.7)
     for (const volume of ['L', 'gal-us'] as const) {
       const spooned = inSpoons(ml, volume)!;
       const tsp = volume === 'L' ? 5 : US_SPOONS.tsp;
-      const step = ml < 3 * tsp ? tsp / 4 : ml < 24 * tsp ? tsp / 2 : 12.6 * tsp;
+      const step = ml < 3 * tsp ? tsp / 4 : ml < 23.7 * tsp ? tsp / 2 : 3 * tsp;
       expect(spooned.ml).toBeLessThanOrEqual(ml * 1.01 + 1e-4);
       expect(ml - spooned.ml).toBeLessThanOrEqual(step + 1e-4);
     }
@@ -73,7 +73,7 @@ test('soap for six plants and a two-gallon US sprayer: one full sprayer and a re
     { cans: 1, waterL: 1, amount: 15 },
   ]);
   expect(a.leftOverL).toBeCloseTo(canLitres + 1 - 8.4, 2);
-  expect(us.millilitres(a.batches[0]!.amount)).toBe('113\u00a0mL (7 tbsp and 1½ tsp)');
+  expect(us.millilitres(a.batches[0]!.amount)).toBe('113\u00a0mL (7 tbsp and 2 tsp)');
   expect(us.millilitres(a.batches[1]!.amount)).toBe('15\u00a0mL (1 tbsp)');
   expect(Math.abs(a.roundedByPct)).toBeLessThan(1);
 });

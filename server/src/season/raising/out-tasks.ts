@@ -1,6 +1,13 @@
 import { isUnderGlass } from '@candid-leaf/core/records';
 import { plantingSequence } from '@candid-leaf/core/raising';
-import { gateInWords, gateRowInWords, HARDENING_STEPS, SOIL_MULCH_C, stepInWords } from '@candid-leaf/core/setting-out';
+import {
+  gateInWords,
+  gateRowInWords,
+  HARDEN_FROM_C,
+  HARDENING_STEPS,
+  SOIL_MULCH_C,
+  stepInWords,
+} from '@candid-leaf/core/setting-out';
 import { addDays } from '@candid-leaf/core/units';
 import type { GardenSnapshot } from '../../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../../places/place.entity.js';
@@ -42,7 +49,7 @@ export function outTasks(s: GardenSnapshot, p: PlantingEntity, boneDry: boolean)
 const beginTask = (task: Make, variety: string, dueOn: string): Task =>
   task('harden', {
     title: `Start hardening off ${variety}`,
-    why: `First day outside: ${stepInWords(HARDENING_STEPS[0]!)}. It takes ten days and pauses when nights are cold or the wind is strong`,
+    why: `First day outside: ${stepInWords(HARDENING_STEPS[0]!)}. It takes ten days and pauses when it is cold or windy`,
     dueOn,
     minutes: 3,
   });
@@ -57,7 +64,7 @@ function hardeningTask(s: GardenSnapshot, p: PlantingEntity, task: Make, variety
     const because =
       today.pause === 'wind'
         ? 'strong wind today'
-        : 'the night will be under 10 °C'.replace('10 °C', s.format.temperature(10));
+        : `it will be under ${s.format.temperature(HARDEN_FROM_C)} while they are outside`;
     return [
       task(`day:${s.today}`, {
         title: `Keep ${variety} in today`,
