@@ -10,7 +10,7 @@ import { databaseRoot } from './app.js';
  * Migrations that are killed at a statement, before it or after it, and begun again. Every statement with KILL_EVERY=1; else some
  * from the beginning, the middle and the end.
  */
-const EVERY = Number(process.env.KILL_EVERY ?? 24);
+const EVERY = Number(process.env.KILL_EVERY ?? 48);
 
 let db: Connection;
 const names: string[] = [];

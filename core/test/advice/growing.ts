@@ -97,7 +97,7 @@ const tap = (tMinC: number, tMaxC: number, more: object = {}) => {
     stage: 'flowering',
     enclosed: true,
     still: false,
-    weather: { date: TODAY, tMinC, tMaxC, rainMm: 0, rhMeanPct: 60 } as never,
+    weather: { date: TODAY, tMinC, tMaxC, rainMm: 0, rhMeanPct: 60 },
     tappedOn: null,
     ...more,
   });
@@ -114,7 +114,7 @@ const support = (crop: 'tomato' | 'pepper', habit: 'indeterminate' | 'determinat
     tiedOn: null,
     tieCuts: false,
     windOn: null,
-    stock: stock as never,
+    stock: stock,
   }).kind;
 
 /** Pruning, dates, planting out, rotation, pollination, support. */
