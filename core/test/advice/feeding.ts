@@ -11,39 +11,13 @@ import {
 } from '../../src/nutrition/index.js';
 import { labelDose, measurable, starterOf, STARTERS } from '../../src/products/index.js';
 import { addDays, formatterFor, inSpoons, METRIC } from '../../src/units/index.js';
+import { fedBefore, feedQuestion } from '../questions.js';
 import { from } from './row.js';
 
 const TODAY = '2026-07-15';
-const fed = (back: number, more: object = {}) => ({
-  date: addDays(TODAY, -back),
-  product: 'Tomato feed',
-  n: 4,
-  p2o5: 3,
-  k2o: 8,
-  grams: 10,
-  form: 'liquid' as const,
-  ...more,
-});
+const fed = (back: number, more: object = {}) => fedBefore(TODAY, back, more);
 const plan = (more: Partial<FeedQuestion> = {}) =>
-  feedPlan({
-    today: TODAY,
-    crop: 'tomato',
-    isPot: true,
-    stage: 'fruiting',
-    plantedOn: addDays(TODAY, -60),
-    fed: [fed(20)],
-    method: 'compost-balanced',
-    test: null,
-    paleOn: null,
-    lush: false,
-    hottest: null,
-    left: 0.7,
-    waterOn: null,
-    wet: false,
-    paused: null,
-    burnt: false,
-    ...more,
-  });
+  feedPlan(feedQuestion(TODAY, { isPot: true, fed: [fed(20)], ...more }));
 const said = (more: Partial<FeedQuestion>): string => {
   const p = plan(more);
   return p.kind !== 'feed' ? p.kind : p.hold ? `hold: ${p.hold.kind}` : `feed ${p.strength}`;

@@ -5,29 +5,12 @@ import { settingOutGate } from '../../src/setting-out/index.js';
 import { supportPlan } from '../../src/support/index.js';
 import { addDays } from '../../src/units/index.js';
 import { tapPlan } from '../../src/pollination/index.js';
+import { cutQuestion } from '../questions.js';
 import { from } from './row.js';
 
 const TODAY = '2026-07-15';
 const cuts = (more: Partial<CutQuestion> = {}) =>
-  cutPlan({
-    today: TODAY,
-    crop: 'tomato',
-    habit: 'indeterminate',
-    training: 'one-stem',
-    stage: 'fruiting',
-    heightM: 1.2,
-    plantedOn: addDays(TODAY, -60),
-    pruned: [{ date: addDays(TODAY, -8) }],
-    diseased: 0,
-    touchesSoil: false,
-    leafScarce: false,
-    sunscald: false,
-    heatAhead: null,
-    wetToday: false,
-    topOn: null,
-    seasonDays: 190,
-    ...more,
-  });
+  cutPlan(cutQuestion(TODAY, { pruned: [{ date: addDays(TODAY, -8) }], ...more }));
 const kinds = (more: Partial<CutQuestion> = {}) => cuts(more).cuts.map((c) => c.kind);
 const training = (more: object = {}) =>
   defaultTraining({ crop: 'tomato', habit: 'indeterminate', seasonDays: 190, hotShare: 0, disease: false, ...more })

@@ -1,28 +1,19 @@
 import type { Spraying } from '../../src/records/record-classes.js';
 import { conflictOf, pickFrom, sprayGates, type SprayQuestion, waitFaults } from '../../src/spray/index.js';
 import { addDays } from '../../src/units/index.js';
+import { mildDays, sprayQuestion } from '../questions.js';
 import { from } from './row.js';
 
 const ON = '2026-07-10';
-const MILD = { tMinC: 14, tMaxC: 24, rainMm: 0, windMs: 1.5 };
-const days = (...differ: object[]) =>
-  [0, 1, 2].map((n) => ({ date: addDays(ON, n), ...MILD, ...differ[n] })) as SprayQuestion['ahead'];
+const days = (...differ: object[]) => mildDays(ON, ...differ);
 const ask = (spray: Spraying['product'], more: Partial<SprayQuestion> = {}): string[] =>
-  sprayGates({
-    spray,
-    label: { everyDays: 7, mostUses: 4, harvestDays: 3, reentryHours: 12, organic: true },
-    on: ON,
-    hour: 'evening',
-    ahead: days(),
-    enclosed: false,
-    thirsty: false,
-    flowersOpen: false,
-    pondNear: false,
-    earlier: [],
-    pickOn: null,
-    organicOnly: false,
-    ...more,
-  }).map((g) => g.gate);
+  sprayGates(
+    sprayQuestion(ON, {
+      spray,
+      label: { everyDays: 7, mostUses: 4, harvestDays: 3, reentryHours: 12, organic: true },
+      ...more,
+    }),
+  ).map((g) => g.gate);
 const may =
   (spray: Spraying['product'], more: Partial<SprayQuestion> = {}) =>
   () =>

@@ -3,27 +3,10 @@ import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
 import { DEFAULT_METHOD } from '@candid-leaf/core/water';
 import { feedingOf, feedingStory } from '../../src/care/index.js';
 import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
+import { NO_RULES, fedBefore } from '../questions.js';
 
-const RULES = {
-  method: DEFAULT_METHOD,
-  irrigation: null,
-  flowLPerH: null,
-  moisture: null,
-  drierRipening: false,
-  allowedDays: null,
-  weeklyCapL: null,
-  byTimer: false,
-};
-const feed = (back: number, more: object = {}) => ({
-  date: addDays(ASOF, -back),
-  product: 'Tomato feed',
-  n: 4,
-  p2o5: 3,
-  k2o: 8,
-  grams: 10,
-  form: 'liquid' as const,
-  ...more,
-});
+const RULES = { method: DEFAULT_METHOD, ...NO_RULES };
+const feed = (back: number, more: object = {}) => fedBefore(ASOF, back, more);
 const assessed = (change: Parameters<typeof aCase>[0], forecast: { tMinC: number; tMaxC: number }[] = []) =>
   assessPlace(
     'p',

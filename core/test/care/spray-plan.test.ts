@@ -5,19 +5,11 @@ import { sprayPlan } from '../../src/care/index.js';
 import { starterOf } from '../../src/products/index.js';
 import type { Product } from '../../src/products/index.js';
 import { aCase, ASOF } from '../helpers.js';
+import { NO_RULES } from '../questions.js';
 
 const RULES = { pondNear: false, organicOnly: false, pickOn: null };
 const TRIED = { state: 'passed', triedOn: ASOF } as const;
-const WATERING = {
-  method: DEFAULT_METHOD,
-  irrigation: null,
-  flowLPerH: null,
-  moisture: null,
-  drierRipening: false,
-  allowedDays: null,
-  weeklyCapL: null,
-  byTimer: false,
-};
+const WATERING = { method: DEFAULT_METHOD, ...NO_RULES };
 const planFor = (product: Product, plant: object) =>
   sprayPlan(
     assessPlace('p', WATERING, [{ id: 'a', case: aCase({ plant }) }], [], METRIC_FORMAT).plants.get('a')!,

@@ -12,36 +12,11 @@ import {
 import { feedProduct, plentyIn } from '../../src/care/index.js';
 import { STARTERS } from '../../src/products/index.js';
 import { ASOF } from '../helpers.js';
+import { fedBefore, feedQuestion } from '../questions.js';
 
-const fed = (back: number, more: object = {}) => ({
-  date: addDays(ASOF, -back),
-  product: 'Tomato feed',
-  n: 4,
-  p2o5: 3,
-  k2o: 8,
-  grams: 10,
-  form: 'liquid' as const,
-  ...more,
-});
-const q = (more: Partial<FeedQuestion> = {}): FeedQuestion => ({
-  today: ASOF,
-  crop: 'tomato',
-  isPot: false,
-  stage: 'fruiting',
-  plantedOn: addDays(ASOF, -60),
-  fed: [fed(40)],
-  method: 'compost-balanced',
-  test: null,
-  paleOn: null,
-  lush: false,
-  hottest: { day: ASOF, tMaxC: 26 },
-  left: 0.8,
-  waterOn: addDays(ASOF, 2),
-  wet: false,
-  paused: null,
-  burnt: false,
-  ...more,
-});
+const fed = (back: number, more: object = {}) => fedBefore(ASOF, back, more);
+const q = (more: Partial<FeedQuestion> = {}): FeedQuestion =>
+  feedQuestion(ASOF, { hottest: { day: ASOF, tMaxC: 26 }, waterOn: addDays(ASOF, 2), ...more });
 
 test('none recorded does not mean none given: nothing is ordered, it is asked; "0 g" is an answer', () => {
   expect(feedPlan(q({ fed: [] }))).toEqual({ kind: 'ask' });

@@ -11,6 +11,7 @@ import {
   type CutQuestion,
 } from '../../src/pruning/index.js';
 import { ASOF } from '../helpers.js';
+import { cutQuestion } from '../questions.js';
 
 const cut = (back: number, cuts: number, what: 'suckers' | 'lower-leaves' | 'top') => ({
   date: addDays(ASOF, -back),
@@ -18,26 +19,7 @@ const cut = (back: number, cuts: number, what: 'suckers' | 'lower-leaves' | 'top
   what: [what],
 });
 
-const q = (more: Partial<CutQuestion> = {}): CutQuestion => ({
-  today: ASOF,
-  crop: 'tomato',
-  habit: 'indeterminate',
-  training: 'one-stem',
-  stage: 'fruiting',
-  heightM: 1.2,
-  plantedOn: addDays(ASOF, -60),
-  // it is written down that nothing was cut so far
-  pruned: [cut(40, 0, 'suckers')],
-  diseased: 0,
-  touchesSoil: false,
-  leafScarce: false,
-  sunscald: false,
-  heatAhead: null,
-  wetToday: false,
-  topOn: null,
-  seasonDays: 190,
-  ...more,
-});
+const q = (more: Partial<CutQuestion> = {}): CutQuestion => cutQuestion(ASOF, more);
 
 test('a backlog is spread over weeks, worst first, at most four a week (handbook: 3 to 4)', () => {
   const p = cutPlan(q({ touchesSoil: true }));

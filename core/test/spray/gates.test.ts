@@ -16,27 +16,11 @@ import {
 } from '../../src/spray/index.js';
 import type { Spraying } from '../../src/records/record-classes.js';
 import { ASOF } from '../helpers.js';
+import { mildDays, sprayQuestion } from '../questions.js';
 
 const LABEL = { everyDays: 7, mostUses: 3, harvestDays: 3, reentryHours: 4, organic: true };
-const mild = { date: ASOF, tMinC: 12, tMaxC: 24, rainMm: 0, windMs: 1.5 };
-/** That day and the two after it; each may differ from a mild one. */
-const days = (...differ: object[]) =>
-  [0, 1, 2].map((n) => ({ ...mild, date: addDays(ASOF, n), ...differ[n] })) as SprayQuestion['ahead'];
-const q = (more: Partial<SprayQuestion> = {}): SprayQuestion => ({
-  spray: 'neem',
-  label: LABEL,
-  on: ASOF,
-  hour: 'evening',
-  ahead: days(),
-  enclosed: false,
-  thirsty: false,
-  flowersOpen: false,
-  pondNear: false,
-  earlier: [],
-  pickOn: null,
-  organicOnly: false,
-  ...more,
-});
+const days = (...differ: object[]) => mildDays(ASOF, ...differ);
+const q = (more: Partial<SprayQuestion> = {}): SprayQuestion => sprayQuestion(ASOF, more);
 const spray = (product: Spraying['product'], back: number, more: object = {}) => ({
   product,
   date: addDays(ASOF, -back),

@@ -52,6 +52,7 @@ function OnePlace({ place }: { place: StoodPlace }) {
     <li className="py-3">
       <div className="flex flex-wrap items-end justify-between gap-x-3 gap-y-2">
         <SelectField
+          className="min-w-52 flex-1"
           label={`${place.place}: reason`}
           options={PLANT_ENDS.map((e) => [e, END_WORDS[e].now])}
           value={because}
