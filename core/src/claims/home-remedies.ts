@@ -4,7 +4,7 @@ import { type Claim, row } from './claim.js';
 export const MORE_CLAIMS: readonly Claim[] = [
   row(
     'milk-mildew',
-    'Milk sprayed on leaves holds powdery mildew back',
+    'Milk spray holds mildew back',
     'partly',
     'One part in ten of water slowed it on courgettes in sun. It smells, and does nothing against blight.',
     'Cut the worst leaves, space plants, and spray early if at all.',
@@ -13,7 +13,7 @@ export const MORE_CLAIMS: readonly Claim[] = [
   ),
   row(
     'baking-soda-spray',
-    'Baking soda sprayed on leaves stops mildew and blight',
+    'Baking soda spray stops mildew and blight',
     'partly',
     'It slows mildew a little, does nothing against blight, and its sodium burns leaves and builds up in soil.',
     'Potassium bicarbonate made for plants, by its label, after a test on one leaf.',
@@ -38,7 +38,7 @@ export const MORE_CLAIMS: readonly Claim[] = [
   ),
   row(
     'coffee-grounds',
-    'Coffee grounds feed plants and make soil acid',
+    'Coffee grounds feed and acidify',
     'no',
     'Used grounds are nearly neutral, tie up nitrogen while they rot, and hold back seedlings.',
     'Put them on the compost, a fifth of the heap at most.',
@@ -47,7 +47,7 @@ export const MORE_CLAIMS: readonly Claim[] = [
   ),
   row(
     'banana-peel',
-    'Banana peel in the hole feeds potassium',
+    'Banana peel feeds potassium',
     'no-evidence',
     'It holds little, frees it only as it rots, and draws flies and rats.',
     'Put it on the compost, and feed by a label.',
@@ -71,7 +71,7 @@ export const MORE_CLAIMS: readonly Claim[] = [
   ),
   row(
     'peroxide',
-    'Hydrogen peroxide gives roots oxygen and cures rot',
+    'Hydrogen peroxide cures root rot',
     'no',
     'It is gone within minutes and kills what lives around the roots.',
     'Let the soil dry to a finger’s depth, and open the drainage.',
