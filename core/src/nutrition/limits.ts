@@ -2,7 +2,8 @@
 export const MOST_NITROGEN_G = 3;
 /**
  * Most that a litre of mix bears in a fortnight, g: beyond it the salts burn roots. Nitrogen as usual for weekly feeds at
- * label strength and as much again; potash about twice that, as in fruit feeds; all nutrients together (judgement).
+ * label strength and as much again; potash about twice that, as in fruit feeds; all nutrients together (judgement, near
+ * the ranges of Bunt 1988, Media and Mixes for Container-Grown Plants, from memory).
  */
 export const POT_BEARS_G_PER_L = { n: 0.15, k2o: 0.3, salts: 0.5 } as const;
 /**

@@ -75,7 +75,7 @@ export const DISEASE = [
     ],
   ),
   ...from(
-    'Ohio State HYG-3120 and Li et al. 2015 on tobamoviruses: soap, then 20 % skimmed milk powder or fresh bleach 1:10; alcohol is not enough',
+    'Ohio State extension and Li et al. 2015 on disinfectants against tomato viruses: soap, then 20 % skimmed milk powder or fresh bleach 1:10; alcohol is not enough',
     [
       ['! alcohol against mosaic?', true, () => /[Aa]lcohol is not enough/.test(CAUTIONS['mosaic-tools'])],
       ['skimmed milk powder, how strong?', true, () => /20 %/.test(CAUTIONS['mosaic-tools'])],

@@ -70,7 +70,7 @@ export const FEEDING = [
       ],
     ],
   ),
-  ...from('Maas & Hoffman 1977, crop salt tolerance; UC ANR 8554: leach salty soil before feeding', [
+  ...from('Maas & Hoffman 1977, crop salt tolerance; extension guides on salinity: leach salty soil before feeding', [
     ['salts of 2 dS/m?', 'feed 1', () => said({ test: { saltsDsPerM: 2 } })],
     ['salts of 3 dS/m?', 'feed 0.5', () => said({ test: { saltsDsPerM: 3 } })],
     ['! salts of 4.5 dS/m?', 'hold: salty', () => said({ test: { saltsDsPerM: 4.5 } })],
@@ -136,7 +136,7 @@ export const FEEDING = [
     ['old leaves pale all over?', 'feed 0.5', () => said({ paleOn: TODAY, fed: [fed(30)] })],
   ]),
   ...from(
-    'greenhouse and container guides (A-M. Evans, Bunt 1988): about 0.15 g N per litre of mix and fortnight at most',
+    'Bunt 1988, Media and Mixes for Container-Grown Plants, and greenhouse guides: about 0.15 g N per litre of mix and fortnight at most',
     [
       ['! 14 g of 20-20-20 for a 3 L pot?', 1, () => over(14, 3)],
       ['2 g of 20-20-20 for a 3 L pot?', 0, () => over(2, 3)],

@@ -186,7 +186,7 @@ export const GROWING = [
     ],
   ),
   ...from(
-    'Purdue HO-26 and Cornell vegetable guide: soil 16 °C, nights 10 °C for tomatoes and 13 °C for peppers, after the last frost, hardened off',
+    'Purdue and Cornell vegetable guides: soil 16 °C, nights 10 °C for tomatoes and 13 °C for peppers, after the last frost, hardened off',
     [
       ['tomatoes, nights of 12 °C, soil 17 °C?', 'today', () => gate('tomato', 12, 17)],
       ['! peppers, nights of 8 °C?', true, () => gate('pepper', 8, 17) !== 'today'],
@@ -213,7 +213,7 @@ export const GROWING = [
     ],
   ),
   ...from(
-    'UF/IFAS HS1189 and greenhouse guides: flowers shaken at midday in still air; pollen fails above 32 to 35 °C and below 13 °C',
+    'University of Florida and greenhouse guides: flowers shaken at midday in still air; pollen fails above 32 to 35 °C and below 13 °C',
     [
       ['under cover at 25 °C?', 'tap', () => tap(16, 25)],
       ['under cover at 37 °C?', 'useless', () => tap(25, 37)],

@@ -1,4 +1,7 @@
-/** A question, the answer a published source gives, and how the core answers it. */
+/**
+ * A question, the answer a published source gives, and how the core answers it. All sources are named and quoted from
+ * memory: nothing could be looked up where this was written.
+ */
 export interface AdviceRow {
   ask: string;
   wanted: unknown;

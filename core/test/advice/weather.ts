@@ -31,7 +31,7 @@ const lime = (pH: number, target: number, texture: 'sand' | 'loam' | 'clay', isP
 /** Frost and heat in grades; lime and sulfur. */
 export const WEATHER = [
   ...from(
-    'extension guides (Colorado State 7.225, NC State) on frost and covers: ground frost from 2 to 4 °C at the screen; single film keeps 1 to 2 °C; fleece saves to −2 to −3 °C',
+    'extension guides (Colorado State, NC State) on frost and covers: ground frost from 2 to 4 °C at the screen; single film keeps 1 to 2 °C; fleece saves to −2 to −3 °C',
     [
       ['! ground frost possible at 2 °C?', ['frost'], () => nights(2)],
       ['at 6 °C?', [], () => nights(6)],
