@@ -254,7 +254,7 @@ describe('a watering list', () => {
     });
     await app.http().post(`${at}/undo`).send({ key: task!.key, recordId }).expect(204);
     expect((await read()).tasks).toHaveLength(1);
-    // what was sprayed is told to whoever waters: until when not to pick, and to keep out
+    // the list names what was sprayed, until when not to pick, and to keep out
     expect(view.notices).toEqual([]);
     const data = { date: '2026-07-18', product: 'copper', harvestDays: 3, reentryHours: 24 };
     await g.agent.put(g.url('/records')).send({ id: uuid(), type: 'spray', plantId: plant, data }).expect(200);

@@ -22,6 +22,8 @@ const DISEASED: readonly SignCode[] = [
   'leaf-small-dark-spots',
 ];
 const MOST_DISEASED = 8;
+const isCordon = (p: { crop: string; habit?: string | null }): boolean =>
+  p.crop === 'tomato' && p.habit === 'indeterminate';
 const HOT_WEEKS_DAYS = 28;
 
 /** Returns this week's cuts and the training: chosen by the gardener, or the suggested one. */
@@ -70,12 +72,15 @@ export function cutsOf(
       c.present.has('fruit-pale-papery-patch') || report.remedies.some((r) => r.remedy === 'keep-shading-leaves'),
     heatAhead: heat?.to ?? null,
     wetToday: !isRainless(place) && (c.own.find((w) => w.date === asOf)?.rainMm ?? 0) >= 1,
-    topOn: lastUsefulFlower({
-      ...garden,
-      firstFrost: garden.firstFrost ? nextAfter(asOf, garden.firstFrost) : null,
-      today: asOf,
-      recorded: c.own.filter((w) => w.date <= asOf),
-    }),
+    // only a cordon is topped
+    topOn: isCordon(plant)
+      ? lastUsefulFlower({
+          ...garden,
+          firstFrost: garden.firstFrost ? nextAfter(asOf, garden.firstFrost) : null,
+          today: asOf,
+          recorded: c.own.filter((w) => w.date <= asOf),
+        })
+      : null,
     seasonDays,
   });
   return { ...plan, training: { ...reasoned, training }, chosen: chosen !== null };

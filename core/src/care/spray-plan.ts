@@ -1,6 +1,7 @@
 import type { PlantAssessment } from '../assessment/assess.js';
 import { type DoseAnswer, labelDose } from '../products/dose.js';
 import type { Product } from '../products/product.js';
+import { isInFlower } from '../pollination/in-flower.js';
 import { isEnclosed } from '../records/place.js';
 import {
   neverPasses,
@@ -60,11 +61,7 @@ export function sprayPlan(
   const spray = product.spray!;
   const days = [...c.own, ...c.ownAhead];
   const today = c.balance.days.at(-1);
-  // all but a bush tomato flower on while fruit ripens
-  const flowersOpen =
-    plant.stage === 'flowering' ||
-    plant.stage === 'fruiting' ||
-    (plant.stage === 'ripening' && !(plant.crop === 'tomato' && plant.habit === 'determinate'));
+  const flowersOpen = isInFlower(plant);
   const question = (on: Day, hour: SprayHour): SprayQuestion => ({
     spray,
     label: {

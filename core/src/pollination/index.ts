@@ -1,2 +1,3 @@
+export * from './in-flower.js';
 export * from './set.js';
 export * from './tap-plan.js';

@@ -2,6 +2,7 @@ import { COLD_NIGHT_C, HOT_DAY_C, WARM_NIGHT_C } from '../climate/limits.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { Crop, Stage } from '../records/plant.js';
 import { type Day } from '../units/day.js';
+import { isInFlower } from './in-flower.js';
 import type { Formatter } from '../units/formatter.js';
 
 /**
@@ -37,11 +38,9 @@ export type TapPlan =
   | { kind: 'useless'; because: 'heat' | 'cold'; celsius: number }
   | { kind: 'none'; because: 'no-flowers' | 'wind-does-it' | 'done' | 'damp' | 'not-known' };
 
-const FLOWERS: ReadonlySet<Stage> = new Set<Stage>(['flowering', 'fruiting', 'ripening']);
-
 /** Returns whether to tap the flowers today. */
 export function tapPlan(q: TapQuestion): TapPlan {
-  if (q.stage === null || !FLOWERS.has(q.stage)) return { kind: 'none', because: 'no-flowers' };
+  if (!isInFlower(q)) return { kind: 'none', because: 'no-flowers' };
   const still = q.enclosed || q.still || (q.weather?.windMs != null && q.weather.windMs < STILL_MS);
   if (!still) return { kind: 'none', because: 'wind-does-it' };
   const w = q.weather;

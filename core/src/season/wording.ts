@@ -57,7 +57,7 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
           : `Cover ${f.area(what.areaM2)} with ${what.double ? 'two layers of fleece or a blanket' : 'fleece or a sheet'} down to the ground by dusk. Remove it in the morning.${what.double ? ' It may not be enough: pick what you would miss.' : ''}`,
       };
     case 'check-bed':
-      return { text: 'Put a finger two knuckles deep into the soil in the morning, and water if it is dry there.' };
+      return { text: 'Put a finger two knuckles deep into the soil in the morning and record it: the plan follows.' };
     case 'harvest-all':
       return {
         text: what.peppers

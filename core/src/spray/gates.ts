@@ -126,8 +126,10 @@ export type SprayUnknown = 'temperature' | 'wind' | 'rain';
 /** Returns what must be looked at before spraying, because nothing measures or forecasts it here. */
 export function sprayUnknowns(q: SprayQuestion): SprayUnknown[] {
   const [weather, next] = [dayOf(q, 0), dayOf(q, 1)];
+  const needed = lastsOnLeaves(q.spray) ? LASTING_DAYS : 0;
+  const warmthKnown = Array.from({ length: needed + 1 }, (_, i) => dayOf(q, i)).every((w) => w !== null);
   return [
-    ...(burnsInHeat(q.spray) && (!weather || (lastsOnLeaves(q.spray) && !next)) ? (['temperature'] as const) : []),
+    ...(burnsInHeat(q.spray) && !warmthKnown ? (['temperature'] as const) : []),
     ...(!q.enclosed && weather?.windMs == null ? (['wind'] as const) : []),
     ...(!q.enclosed && !next ? (['rain'] as const) : []),
   ];

@@ -54,7 +54,7 @@ export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
       text: `${tbsp} tbsp${rest > 0 ? ` and ${counted(rest * 2)} tsp` : ''}`,
     };
   const cups = down((ml / spoon.cup) * 4);
-  // what a quarter cup is too coarse for is told in tablespoons
+  // the rest below a quarter cup in tablespoons
   const more = Math.max(0, down((ml - (cups / 4) * spoon.cup) / spoon.tbsp));
   const inCups = cups > 0 ? `${counted(cups)} ${cups > 4 ? 'cups' : 'cup'}` : '';
   return {

@@ -98,6 +98,9 @@ test('what nothing measures is asked, not passed', () => {
   expect(sprayUnknowns(q({ ahead: [] }))).toEqual(['temperature', 'wind', 'rain']);
   expect(sprayUnknowns(q({ ahead: days({ windMs: null }) }))).toEqual(['wind']);
   expect(sprayUnknowns(q({ ahead: [], enclosed: true }))).toEqual(['temperature']);
+  // what lasts on leaves needs the two days after, too
+  expect(sprayUnknowns(q({ ahead: days().slice(0, 2) }))).toEqual(['temperature']);
+  expect(sprayUnknowns(q({ spray: 'soap', ahead: days().slice(0, 2) }))).toEqual([]);
   expect(sprayUnknowns(q({ spray: 'bt', ahead: days().slice(0, 1) }))).toEqual(['rain']);
   expect(unknownsInWords(['wind', 'rain'])).toBe(
     'Make sure first that leaves hang still, and that no rain is on its way: we don’t know.',

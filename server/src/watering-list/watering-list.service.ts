@@ -109,7 +109,7 @@ export class WateringListService {
               ...(feel ? { feel } : {}),
             }))
         : [],
-      // whoever waters must know what was sprayed, also before their first day
+      // shown before the first day too: it concerns anyone who comes near
       notices: all.flatMap((t) => (t.source === 'spray' && t.held ? [`${t.title}: ${t.held.because}`] : [])),
       done: begun ? await this.doneToday(s, listId) : [],
       places: plans

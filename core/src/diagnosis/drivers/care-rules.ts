@@ -245,7 +245,9 @@ export function wrongSprayMix(ctx: CaseContext, { within = 10, atC = BURNS_FROM_
     // without weather or a recorded temperature for that day, the heat is unknown
     .map((p) => ({ p, tMax: p.tMaxC ?? ctx.own.find((w) => w.date === p.date)?.tMaxC }));
   const hot = burning.map((x) => ({ ...x, score: x.tMax === undefined ? 0 : overLimit(x.tMax, atC, 4) }));
-  const oils = burning.filter((x) => x.p.product === 'neem' || x.p.product === 'other' || x.p.product === 'soap');
+  const oils = burning.filter(
+    (x) => x.p.product === 'neem' || x.p.product === 'oil' || x.p.product === 'other' || x.p.product === 'soap',
+  );
   const crowded = burning.some((a) => burning.some((b) => a !== b && Math.abs(daysBetween(a.p.date, b.p.date)) <= 3));
   const because = hot
     .filter((x) => x.score > 0.3)

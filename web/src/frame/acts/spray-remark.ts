@@ -1,4 +1,5 @@
 import { isRecordOf, type PlantView, type WeatherDto } from '@candid-leaf/contract';
+import { isInFlower } from '@candid-leaf/core/pollination';
 import { isEnclosed, type Spraying } from '@candid-leaf/core/records';
 import { sprayRemark } from '@candid-leaf/core/spray';
 import type { Formatter } from '@candid-leaf/core/units';
@@ -6,8 +7,6 @@ import type { QueryClient } from '@tanstack/react-query';
 import { placeHere } from '../../data/place-here';
 import { plantViewQuery } from '../../data/plants';
 import type { RecordTarget } from './record-target';
-
-const OPEN_FLOWERS: ReadonlySet<string> = new Set(['flowering', 'fruiting', 'ripening']);
 
 /**
  * Returns what speaks against a spray that was just saved, from what this device has of the plant or bed; empty if
@@ -31,7 +30,7 @@ export function remarkOnSpray(
     {
       ahead,
       enclosed: at ? isEnclosed(at.place) : false,
-      flowersOpen: plants.some((p) => OPEN_FLOWERS.has(p.growth.stage ?? '')),
+      flowersOpen: plants.some((p) => isInFlower({ ...p.plant, stage: p.growth.stage })),
       others: view?.records.flatMap((r) => (isRecordOf(r, 'spray') ? r.data : [])) ?? null,
     },
     f,
