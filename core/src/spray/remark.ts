@@ -48,7 +48,7 @@ export function sprayRemark(s: Spraying, at: SprayedHere, f: Formatter): string 
   const said = [
     ...(burns && at.others !== null && !tested ? ['no leaf was tested first'] : []),
     ...(burns && hottestC !== undefined && hottestC >= HOT_DAY_C && !gates.some((g) => g.gate === 'hot-after')
-      ? [`${f.temperature(hottestC)} that day: it burns leaves unless the sun had left them`]
+      ? [`${f.temperature(hottestC)} that day burns leaves in the sun`]
       : []),
     ...gates.map((g) => gateInWords(g, f)),
   ];

@@ -84,8 +84,10 @@ export function RecordForm({ kind, target, day, record, filled, onDone }: Props)
     if (record) say('Corrected.');
     else {
       const remark =
-        kind === 'spray' ? remarkOnSpray(client, garden.id, target, data as unknown as Spraying, format) : '';
-      say(`${RECORD_TYPES[kind].label}: recorded for ${target.name}.${remark ? ` Next time: ${remark}.` : ''}`, {
+        kind === 'spray'
+          ? remarkOnSpray(client, garden.id, { target, id, spray: data as unknown as Spraying }, format)
+          : '';
+      say(`${RECORD_TYPES[kind].label}: recorded for ${target.name}.${remark ? ` Note: ${remark}.` : ''}`, {
         undo: () => remove(id),
       });
     }

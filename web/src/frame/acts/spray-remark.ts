@@ -15,8 +15,7 @@ import type { RecordTarget } from './record-target';
 export function remarkOnSpray(
   client: QueryClient,
   gardenId: string,
-  target: RecordTarget,
-  s: Spraying,
+  { target, id, spray }: { target: RecordTarget; id: string; spray: Spraying },
   f: Formatter,
 ): string {
   const at = placeHere(client, gardenId, target);
@@ -26,12 +25,12 @@ export function remarkOnSpray(
     : undefined;
   const ahead = (view?.weather ?? []).map(({ day, ...w }: WeatherDto) => ({ ...w, date: day }));
   return sprayRemark(
-    s,
+    spray,
     {
       ahead,
       enclosed: at ? isEnclosed(at.place) : false,
       flowersOpen: plants.some((p) => isInFlower({ ...p.plant, stage: p.growth.stage })),
-      others: view?.records.flatMap((r) => (isRecordOf(r, 'spray') ? r.data : [])) ?? null,
+      others: view?.records.flatMap((r) => (isRecordOf(r, 'spray') && r.id !== id ? r.data : [])) ?? null,
     },
     f,
   );
