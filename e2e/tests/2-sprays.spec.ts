@@ -86,3 +86,15 @@ test('conflicting sprays are refused in the form, and so is picking during the w
   await expect.poll(() => savedIn(page, 'spray')).toMatchObject([{ product: 'sulfur', name: 'Yellow powder' }]);
   await expect.poll(() => savedIn(page, 'picking')).toMatchObject([{ because: 'only one, washed' }]);
 });
+
+test('a spray without a test is saved, and one line says so', async ({ page }) => {
+  const own = await ownGarden(page);
+  await tomatoIn(own, { name: 'Pot', volumeL: 20 });
+  await signIn(page, own.who);
+  await page.getByRole('link', { name: /^The plant/ }).click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Spray', exact: true }).click();
+  await page.getByRole('button', { name: 'Save record' }).click();
+  await expect(page.getByText(/recorded for The plant\. Note: no leaf was tested first/).first()).toBeVisible();
+  await expect.poll(() => savedIn(page, 'spray')).toMatchObject([{ product: 'soap' }]);
+});
