@@ -77,19 +77,14 @@ try {
     stopTools();
     void stop().finally(() => process.exit(130));
   });
-  // two at a time, for two cores: the linter takes as long as all others together
-  const checked = Promise.all([
-    check('Lint', 'eslint', ['.']),
-    (async () => {
-      await check('Types of the page', 'tsc', ['-p', 'web', '--noEmit']);
-      await check('Types of its service worker', 'tsc', ['-p', 'web/sw', '--noEmit']);
-      await check('Types of the tests', 'tsc', ['-p', 'tsconfig.tests.json']);
-      await check('Types of the browser tests', 'tsc', ['-p', 'e2e', '--noEmit']);
-      await check('Words', process.execPath, [join(ROOT, 'scripts/words.mjs'), '--faults']);
-      await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.mjs']);
-      await check('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
-    })(),
-  ]);
+  // one after the other: each uses both cores, and the database is started beside them
+  const checked = (async () => {
+    await check('Lint', 'oxlint', []);
+    await check('Types of the page and the tests', process.execPath, [join(ROOT, 'scripts/types.mjs')]);
+    await check('Words', process.execPath, [join(ROOT, 'scripts/words.mjs'), '--faults']);
+    await check('Rooms', 'depcruise', [...ROOMS, '--config', '.dependency-cruiser.mjs']);
+    await check('Format', 'oxfmt', ['--check']);
+  })();
   const stack = await startStack({ home, tell: say, env: { SIGN_UPS_PER_HOUR: '10000' } });
   stop = stack.stop;
   const enduring = endured();

@@ -15,7 +15,7 @@ const EXAMPLES = readdirSync(SRC, { recursive: true, encoding: 'utf8' })
 
 const evaluate = (text: string, names: object): unknown =>
   // our own examples, never input
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval
+  // oxlint-disable-next-line typescript/no-implied-eval
   (new Function(...Object.keys(names), `return (${text})`) as (...values: unknown[]) => unknown)(
     ...Object.values(names),
   );
@@ -29,7 +29,7 @@ function asWritten(value: unknown): unknown {
 }
 
 test.each(EXAMPLES)('%s: %s', (file, call, result) => {
-  // eslint-disable-next-line @typescript-eslint/no-require-imports
+  // oxlint-disable-next-line typescript/no-require-imports
   const names = require(join(SRC, file)) as object;
   expect(asWritten(evaluate(call, names))).toEqual(asWritten(evaluate(result, {})));
 });

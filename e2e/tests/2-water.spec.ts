@@ -166,6 +166,7 @@ test('compare a weekly soak with small waterings, use the better one, stop a lon
   await choose(page, 'Years', '20');
   await page.getByLabel('Save as').fill('Soak or sip');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Saved: Soak or sip.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Run' }).click();
   const came = page.getByRole('region', { name: 'Results' });
   await expect(came.getByText(/keeps this plant best/)).toBeVisible({ timeout: 20_000 });

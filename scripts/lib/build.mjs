@@ -7,19 +7,25 @@ import { exec } from './exec.mjs';
 
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 
-/** Runs a program of the project's node_modules; throws with its output if it fails. */
-async function runTool(name, args, options = {}) {
-  const done = await exec(join(ROOT, 'node_modules', '.bin', name), args, { cwd: ROOT, ...options });
-  if (done.status !== 0) throw new Error(`${name} ${args.join(' ')} failed:\n${done.stdout}${done.stderr}`);
+/** The compiler that builds and checks: version 7. The package `typescript` is version 6, which tools read code with. */
+export const TSC = join(ROOT, 'node_modules', 'typescript-compiler', 'bin', 'tsc');
+
+/** Runs a program to its end; throws with its output if it fails. */
+async function runTool(program, args, options = {}) {
+  const done = await exec(program, args, { cwd: ROOT, ...options });
+  if (done.status !== 0) throw new Error(`${program} ${args.join(' ')} failed:\n${done.stdout}${done.stderr}`);
 }
+
+/** Compiles what has changed in the packages. */
+export const buildTypes = () => runTool(TSC, ['-b']);
 
 /** The core alone, for the headless command. */
 export async function buildCore() {
-  if (!existsSync(join(ROOT, 'node_modules', '.bin', 'tsc'))) {
+  if (!existsSync(TSC)) {
     process.stderr.write('Run npm start or npm test once first: the packages are not installed yet.\n');
     process.exit(1);
   }
-  await runTool('tsc', ['-b', 'core']);
+  await runTool(TSC, ['-b', 'core']);
 }
 
 /** Builds everything `npm start` serves; skipped if no source has changed since. */
@@ -29,8 +35,10 @@ export async function buildAll(tell) {
   const ready = ['server/dist/main.js', 'web/dist/index.html'].every((f) => existsSync(join(ROOT, f)));
   if (ready && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === now) return;
   tell('Building …');
-  await runTool('tsc', ['-b']);
-  await runTool('vite', ['build', '--logLevel', 'error'], { cwd: join(ROOT, 'web') });
+  await buildTypes();
+  await runTool(join(ROOT, 'node_modules', '.bin', 'vite'), ['build', '--logLevel', 'error'], {
+    cwd: join(ROOT, 'web'),
+  });
   writeFileSync(stampFile, now);
 }
 

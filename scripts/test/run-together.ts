@@ -13,6 +13,6 @@ export function runTogether(folder: string): void {
     .filter((file) => file.endsWith('.test.ts') && !file.split(sep).includes('alone'))
     .sort();
   for (const [i, file] of files.entries())
-    // eslint-disable-next-line @typescript-eslint/no-require-imports -- a file of tests declares them while its group is made
+    // oxlint-disable-next-line typescript/no-require-imports -- a file of tests declares them while its group is made
     if (i % PART.all === PART.of) describe(file, () => void require(join(folder, file)));
 }

@@ -25,7 +25,14 @@ export type DateKind =
 
 /** What a date is counted from. */
 type CountedFrom =
-  'frost-days' | 'last-frost' | 'first-frost' | 'season' | 'planting-out' | 'sowing' | 'warmth' | 'last-flower';
+  | 'frost-days'
+  | 'last-frost'
+  | 'first-frost'
+  | 'season'
+  | 'planting-out'
+  | 'sowing'
+  | 'warmth'
+  | 'last-flower';
 
 /** How a band was computed. */
 export interface Counted {

@@ -31,7 +31,14 @@ const FIRST_FLOWERS_DAYS = 21;
 
 /** What a cut removes. */
 export type CutKind =
-  'diseased' | 'touching' | 'small-suckers' | 'low-leaves' | 'suckers' | 'top' | 'pinch' | 'first-flowers';
+  | 'diseased'
+  | 'touching'
+  | 'small-suckers'
+  | 'low-leaves'
+  | 'suckers'
+  | 'top'
+  | 'pinch'
+  | 'first-flowers';
 
 /** Cuts that cost no leaf, or must not wait: the week's budget does not count them. */
 const UNCOUNTED: ReadonlySet<CutKind> = new Set(['diseased', 'top', 'pinch', 'small-suckers', 'first-flowers']);

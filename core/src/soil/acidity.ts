@@ -45,7 +45,9 @@ interface AcidityDose {
 
 /** The lime or sulfur a bed needs, or why none is given. */
 export type AcidityAnswer =
-  { kind: 'dose'; dose: AcidityDose } | { kind: 'right' } | { kind: 'refused'; because: 'pot' | 'over' | 'no-target' };
+  | { kind: 'dose'; dose: AcidityDose }
+  | { kind: 'right' }
+  | { kind: 'refused'; because: 'pot' | 'over' | 'no-target' };
 
 /**
  * Returns lime or sulfur from one pH to another. It gives the weaker end of the range: more can follow a test, but

@@ -34,7 +34,7 @@ function useLocal(list: readonly Waiting[]): ReadonlyMap<string, string> {
     setUrls(made);
     return () => made.forEach((url) => URL.revokeObjectURL(url));
     // the same ones stay the same
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [ids]);
   return urls;
 }

@@ -14,7 +14,8 @@ export interface CaseAsked {
 }
 
 export type CaseRead =
-  { ok: true; plantCase: PlantCase; report: Report; tookMs: number } | { ok: false; faults: readonly Fault[] };
+  | { ok: true; plantCase: PlantCase; report: Report; tookMs: number }
+  | { ok: false; faults: readonly Fault[] };
 
 /** Reads a case file and computes its report in a worker. */
 function read({ text, units, dateForm, forecast = [] }: CaseAsked): CaseRead {

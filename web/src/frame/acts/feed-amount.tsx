@@ -76,7 +76,7 @@ export function FeedAmount({ value, ofPlace, at, error, onChange }: Props) {
     const all = litres ?? canL;
     setLitres(all);
     mix(all, strength);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each product
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- once for each product
   }, [mixedId]);
   const choose = (next: Way) => {
     setWay(next);

@@ -4,7 +4,8 @@ import type { Day } from '@candid-leaf/core/units';
 
 /** The subject of a record. */
 export type RecordTarget =
-  { plantId: string; placeId: null; name: string } | { plantId: null; placeId: string; name: string };
+  | { plantId: string; placeId: null; name: string }
+  | { plantId: null; placeId: string; name: string };
 
 /** Values of a record form by field. */
 export type Values = Record<string, unknown>;

@@ -120,10 +120,13 @@ function Bench({ on: { place }, plant, chooser }: { on: PlaceOnView; plant: Plan
             onChange={(chosen) => change({ years: Number(chosen) })}
           />
         )}
-        <KeptSetUps place={place} onTake={setTried} now={tried} />
       </div>
       <SetUps place={place} setUps={setUps} onChange={(next) => change({ setUps: next })} />
       <Run bench={bench} ready={setUps.every(isReady)} onStart={() => bench.start(benchInputOf(plant, tried))} />
+      {/* after the button, which would otherwise move when the first set-up is saved */}
+      <div className="flex flex-wrap items-end gap-3">
+        <KeptSetUps place={place} onTake={setTried} now={tried} />
+      </div>
       {state.at === 'running' && (
         <Panel as="div" className="sm:p-5">
           <ChartsToCome setUps={setUps} />
