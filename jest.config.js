@@ -81,7 +81,7 @@ export default {
     project('contract'),
     project('standins'),
     project('demo'),
-    ...inParts('server', 8),
+    ...inParts('server', 4),
     project('scripts'),
     project('web', { testEnvironment: 'jsdom', setupFiles: ['reflect-metadata', '<rootDir>/test/browser.ts'] }, true),
   ],

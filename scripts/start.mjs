@@ -3,7 +3,7 @@ import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll } from './lib/build.mjs';
 import { stopTools } from './lib/exec.mjs';
-import { checkDisk, checkNode, DATA, ensureModules, ensurePackages } from './lib/machine.mjs';
+import { checkDisk, checkNode, DATA, ensureAll } from './lib/machine.mjs';
 import { choosePort } from './lib/port.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { clearLeftovers, loadDemo, makeStack } from './lib/stack.mjs';
@@ -39,10 +39,9 @@ try {
   checkDisk(existsSync(join(DATA, 'mariadb')) ? 200 : undefined);
   leave = takeTurn(DATA, 'start.mjs');
   await clearLeftovers(DATA);
-  await ensurePackages(
+  await ensureAll(
     process.env.DATABASE_URL ? {} : { mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server' },
   );
-  await ensureModules();
   await buildAll(say);
   stack = makeStack({
     home: DATA,
@@ -62,6 +61,7 @@ try {
   );
 } catch (error) {
   if (!ending) {
+    stopTools();
     await stack?.stop();
     leave();
     endWith(error);

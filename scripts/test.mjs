@@ -1,9 +1,8 @@
 // npm test: installs what is missing, then runs every check on a temporary database. The last line counts.
-import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, ROOT } from './lib/build.mjs';
-import { checkDisk, checkNode, ensureModules, ensurePackages, preferPackage, throwAwayFolder } from './lib/machine.mjs';
+import { checkDisk, checkNode, ensureAll, preferPackage, throwAwayFolder } from './lib/machine.mjs';
 import { exec, stopTools } from './lib/exec.mjs';
 import { endWith, say } from './lib/say.mjs';
 import { loadDemo, startStack } from './lib/stack.mjs';
@@ -26,9 +25,9 @@ async function check(what, name, args) {
 }
 
 /** Runs a test runner and adds up what it reports. A run that ends without a report is a failure. */
-function tests(what, name, args, env, report, read) {
+async function tests(what, name, args, env, report, read) {
   say(`\n— ${what} (from ${soFar()})`);
-  const done = spawnSync(bin(name), args, {
+  const done = await exec(bin(name), args, {
     cwd: ROOT,
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ...env },
@@ -39,7 +38,7 @@ function tests(what, name, args, env, report, read) {
   if (done.status !== 0 && found.failed === 0) counts.failed += 1;
 }
 
-/** Runs beside the checks, as it mostly waits for its own processes. */
+/** Runs beside the checks and Jest, as it mostly waits for its own processes. */
 async function endured() {
   const report = join(home, 'endure.json');
   const done = await exec(process.execPath, [join(ROOT, 'scripts/endure.mjs'), '3'], {
@@ -61,7 +60,7 @@ let home;
 try {
   checkNode();
   checkDisk();
-  await ensurePackages({
+  await ensureAll({
     mariadbd: 'mariadb-server',
     'mariadb-install-db': 'mariadb-server',
     chromium: 'chromium',
@@ -69,7 +68,6 @@ try {
   });
   // Debian's Chromium without its own window: the same engine, a third faster
   await preferPackage('chromium-headless-shell', 'chromium-headless-shell');
-  await ensureModules();
   await buildAll(say);
   home = throwAwayFolder('test');
   delete process.env.DATABASE_URL; // tests never touch a database that somebody uses
@@ -90,9 +88,9 @@ try {
   const enduring = endured();
   say('Loading the demo garden …');
   await loadDemo(stack, home);
-  await Promise.all([checked, enduring]);
+  await checked;
   const jestReport = join(home, 'jest.json');
-  tests(
+  await tests(
     'Core, contract, server and page (Jest)',
     'jest',
     ['--maxWorkers=2', '--json', `--outputFile=${jestReport}`],
@@ -104,7 +102,8 @@ try {
     }),
   );
   const browserReport = join(home, 'browser.json');
-  tests(
+  await enduring;
+  await tests(
     'The real page (Playwright)',
     'playwright',
     ['test', '--config', 'e2e/playwright.config.ts'],

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 
 const METRIC = '°C|cm|mm|m²|m|kg|km|m/s|L';
 /** "2 in", but not "1 in 5" */
@@ -12,8 +12,21 @@ const OF = {
   imperial: new RegExp(String.raw`${NUMBER}(?:${IMPERIAL})(?![\p{L}²/])|US gallon|square foot`, 'gu'),
 };
 
-/** Returns the lines of a page, also the unfolded ones, that show a unit of the other system. */
-export async function unitsShown(page: Page, system: keyof typeof OF): Promise<string[]> {
+/** Opens whatever is folded on a page. */
+const unfold = (page: Page): Promise<void> =>
+  page.evaluate(() => {
+    for (const b of document.querySelectorAll<HTMLElement>('main button[aria-expanded="false"]:not([aria-haspopup])'))
+      b.click();
+  });
+
+/** Expects that nothing of a page, folded or not, shows a unit of this system. */
+export async function showsNoUnits(page: Page, system: keyof typeof OF, name: string): Promise<void> {
+  await unfold(page);
+  // what this device kept from before is shown first
+  await expect.poll(() => unitsShown(page, system), { message: name }).toEqual([]);
+}
+
+async function unitsShown(page: Page, system: keyof typeof OF): Promise<string[]> {
   const lines = await page.evaluate(() => [
     ...document.body.innerText.split('\n'),
     ...[...document.querySelectorAll('[aria-label]')].map((e) => e.getAttribute('aria-label') ?? ''),

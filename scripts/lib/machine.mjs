@@ -85,5 +85,10 @@ export async function ensureModules() {
   writeFileSync(stamp, wanted);
 }
 
+/** Installs what is missing of both, side by side. */
+export async function ensureAll(wanted) {
+  await Promise.all([ensurePackages(wanted), ensureModules()]);
+}
+
 /** Where the photos are, for backups. */
 export const photosFolder = () => process.env.PHOTOS ?? join(DATA, 'photos');

@@ -24,7 +24,7 @@ const PLANTS = [
 ] as const;
 const DAYS = 150;
 /** Days between two that are judged: no multiple of a week, so that they fall anywhere between two questions. */
-const EVERY = 4;
+const EVERY = 8;
 
 /** Share of days on which stage and height of the estimate are right, by who is asked when. */
 function judge(asking: 'never' | 'weekly' | 'between too'): { stage: number; height: number; asked: number } {

@@ -28,7 +28,7 @@ const drawn = fc
   .tuple(fc.constantFrom<PracticeTheme>(...PRACTICE_THEMES), fc.integer({ min: 0, max: MOST_SEED }))
   // the number of a mixed plant may ask for a month and a problem: these ask for a month
   .map(([theme, seed]) => drawPractice(theme, theme === 'mixed' ? seed % 1300 : seed));
-const some = { numRuns: 16 };
+const some = { numRuns: 8 };
 const ALL = CHECKS.filter((c) => c.answers.length > 0).map((c) => c.code);
 
 /** As anybody’s case file would hold it. */

@@ -55,6 +55,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
   const sets = likelySets(causes, leaks, observedOf(ctx.present, ctx.absent));
   const chances = chancesUnder(sets, causes, leaks);
   const before = marginalsOf(sets, asked.length, null).marginals;
+  const bitsBefore = entropyBits(before);
   const advice = adviceOf(asked);
   const now = advice(before);
   const marks = ownMarks(ctx, result);
@@ -65,7 +66,7 @@ export function checkGains(ctx: CaseContext, result: DiagnosisResult, asked: rea
     const outcomes = findings.map((f) => marginalsOf(sets, asked.length, chances.likelihood(f)));
     const sum = outcomes.reduce((total, o) => total + o.chance, 0);
     const parts = outcomes.filter((o) => o.chance > 0).map((o) => ({ ...o, chance: o.chance / sum }));
-    const gain = entropyBits(before) - parts.reduce((h, o) => h + o.chance * entropyBits(o.marginals), 0);
+    const gain = bitsBefore - parts.reduce((h, o) => h + o.chance * entropyBits(o.marginals), 0);
     return { parts, gain: Math.max(0, gain) };
   };
   const single = new Map<SignCode, number>();

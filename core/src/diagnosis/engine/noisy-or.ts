@@ -182,8 +182,8 @@ function symmetricSums(numbers: readonly number[]): Three<number> {
 /** Returns the entropy in bits of independent yes-or-no questions. */
 export function entropyBits(probabilities: readonly number[]): number {
   let nats = 0;
-  // most are certain and add nothing
-  for (const p of probabilities) if (p > 0 && p < 1) nats -= p * Math.log(p) + (1 - p) * Math.log1p(-p);
+  // most are certain and add nothing; near 0 and 1 what rounding takes from 1 - p is less than is shown
+  for (const p of probabilities) if (p > 0 && p < 1) nats -= p * Math.log(p) + (1 - p) * Math.log(1 - p);
   return nats / Math.LN2;
 }
 

@@ -22,7 +22,9 @@ const faulty = (bad: (o: (typeof outcomes)[number]) => boolean) =>
         .join(', ')}; ${o.harm.join(', ')}`,
   );
 
-const played = SAMPLE_CASES.filter((t) => !t.ask).flatMap((t) => play(t) ?? []);
+// each asks up to three times: every second one in a usual run, all where the table is shown
+const every = process.env.SHOW_CASES ? 1 : 2;
+const played = SAMPLE_CASES.filter((t, i) => !t.ask && i % every === 0).flatMap((t) => play(t) ?? []);
 const playedRight = played.filter((p) => p.first && !p.wronglySure).length;
 
 beforeAll(() => {
