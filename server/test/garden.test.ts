@@ -108,6 +108,10 @@ describe('writing', () => {
       { type: 'watering', plantId: plant, placeId: place, data: { date: TODAY, litres: 2 } },
       { plantId: /exactly one/ },
     );
+    await refused(
+      { type: 'watering', plantId: plant, data: { date: '1989-12-31', litres: 2 } },
+      { 'data.date': /from 1990 to two years ahead/ },
+    );
     await refused({ type: 'dancing', plantId: plant, data: {} }, { type: /one of: / });
     await refused(
       {
@@ -131,6 +135,28 @@ describe('writing', () => {
       .expect(400);
     expect((bed.body.faults as { path: string }[]).map((f) => f.path).sort()).toEqual(['name', 'texture']);
     expect((await g.agent.get(g.url('/records')).expect(200)).body).toEqual([]);
+  });
+
+  test('a date far from today, or a year that is none, is refused everywhere, so that nothing is computed for ages', async () => {
+    const g = await gardener(app);
+    const { place } = await potted(g);
+    const planted = async (transplantedOn: string) => {
+      const body = { id: uuid(), placeId: place, name: `Of ${transplantedOn}`, crop: 'tomato', transplantedOn };
+      const answer = await g.agent.put(g.url('/plants')).send(body);
+      return [answer.status, (answer.body as { faults?: { reason: string }[] }).faults?.[0]?.reason];
+    };
+    expect(await planted('1000-01-01')).toEqual([400, 'must be a date from 1990 to two years ahead']);
+    expect(await planted('2019-05-01')).toEqual([400, expect.stringMatching(/more than 5 years ago/)]);
+    expect((await planted('2022-05-01'))[0]).toBe(200);
+    const { today: _t, ...settings } = (await g.agent.get(g.url('')).expect(200)).body as GardenView['garden'];
+    const pinned = (pinnedDate: string) => g.agent.put('/api/gardens').send({ ...settings, pinnedDate });
+    await pinned('9999-12-31').expect(400);
+    await pinned('2150-01-01').expect(400);
+    for (const year of ['9007199254740992', '-1', '2026.5', '1989', 'soon']) {
+      await g.agent.get(g.url(`/season?year=${year}`)).expect(400);
+      await g.agent.get(g.url(`/season/report?year=${year}`)).expect(400);
+    }
+    await g.agent.get(g.url('/season?year=2025')).expect(200);
   });
 
   test('sending the same twice changes nothing; a change to an old version is refused', async () => {

@@ -2,7 +2,15 @@ import 'reflect-metadata';
 import { registerDecorator, type ValidationOptions } from 'class-validator';
 import { type Day, isDay } from '../units/day.js';
 
-/** Refuses anything but an existing date, YYYY-MM-DD. */
+/** The first day that anything here can be about. */
+const EARLIEST: Day = '1990-01-01';
+/** How far ahead of today a date may lie: plans reach into next year, and no computation runs for ever. */
+const AHEAD_DAYS = 2 * 366;
+/** Input is bounded by the day it is entered on: the one thing here that reads a clock. */
+const latest = (): Day => new Date(Date.now() + AHEAD_DAYS * 86_400_000).toISOString().slice(0, 10);
+const isUsable = (value: unknown): boolean => isDay(value) && value >= EARLIEST && value <= latest();
+
+/** Refuses anything but an existing date, YYYY-MM-DD, from 1990 to two years ahead. */
 export function IsCalendarDay(options?: ValidationOptions) {
   return (target: object, propertyName: string): void =>
     registerDecorator({
@@ -10,7 +18,13 @@ export function IsCalendarDay(options?: ValidationOptions) {
       target: target.constructor,
       propertyName,
       ...(options ? { options } : {}),
-      validator: { validate: isDay, defaultMessage: () => 'must be a date that exists, such as 2026-07-18' },
+      validator: {
+        validate: isUsable,
+        defaultMessage: (args) =>
+          isDay(args?.value)
+            ? 'must be a date from 1990 to two years ahead'
+            : 'must be a date that exists, such as 2026-07-18',
+      },
     });
 }
 

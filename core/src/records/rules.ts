@@ -1,4 +1,4 @@
-import type { Day } from '../units/day.js';
+import { type Day, daysBetween } from '../units/day.js';
 import type { Fault } from './faults.js';
 import type { SignSeen } from './observation.js';
 import type { PlaceMake } from './facts.js';
@@ -48,6 +48,18 @@ export function contradictions(seen: readonly (SignSeen & { date?: Day })[], pat
 /** Returns a fault if a type does not belong to the crop. */
 export function typeFaults(crop: Crop, type: PlantType | null | undefined, path: string): Fault[] {
   return type && !typesOf(crop).includes(type) ? [{ path, reason: `${type} is not a type of ${crop}` }] : [];
+}
+
+/** A pepper kept over winters lives some years; what stands longer was entered wrongly, years. */
+const MOST_PLANT_YEARS = 5;
+
+/** Returns a fault if a plant was planted out after today, or too long ago to be alive. */
+export function plantedFaults(on: Day | null | undefined, today: Day, path: string): Fault[] {
+  if (!on) return [];
+  if (on > today) return [{ path, reason: `${on} is in the future: record it on the day` }];
+  return daysBetween(on, today) > 366 * MOST_PLANT_YEARS
+    ? [{ path, reason: `${on} is more than ${MOST_PLANT_YEARS} years ago: check the year` }]
+    : [];
 }
 
 type PlaceRoom = Pick<PlaceMake, 'kind' | 'volumeL' | 'roomTMinC' | 'roomTMaxC'>;

@@ -1,12 +1,20 @@
 import { Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import type { CalendarLinkDto, NewCalendarLink } from '@candid-leaf/contract';
 import { PeopleOnly, Public } from '../accounts/session.js';
+import { Workers } from '../shared/workers.js';
 import { CalendarService } from './calendar.service.js';
 
 /** Routes of the calendar link. */
 @Controller('api')
 export class CalendarController {
-  constructor(private readonly calendar: CalendarService) {}
+  private readonly ofGarden;
+
+  constructor(
+    private readonly calendar: CalendarService,
+    workers: Workers,
+  ) {
+    this.ofGarden = workers.offerReading('calendar', (gardenId: string) => calendar.read(gardenId));
+  }
 
   @Get('gardens/:gardenId/calendar')
   state(@Param('gardenId') gardenId: string): Promise<CalendarLinkDto> {
@@ -33,7 +41,7 @@ export class CalendarController {
   @Header('content-type', 'text/calendar; charset=utf-8')
   @Header('cache-control', 'private, no-store')
   @Header('referrer-policy', 'no-referrer')
-  read(@Param('secret') secret: string): Promise<string> {
-    return this.calendar.read(secret);
+  async read(@Param('secret') secret: string): Promise<string> {
+    return JSON.parse(await this.ofGarden(await this.calendar.gardenBehind(secret))) as string;
   }
 }

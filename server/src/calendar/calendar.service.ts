@@ -46,11 +46,16 @@ export class CalendarService {
     await this.db.manager.delete(CalendarLinkEntity, { gardenId });
   }
 
-  /** Returns the calendar as text. An unknown or expired secret gets only "not found". */
-  async read(secret: string): Promise<string> {
+  /** Returns the garden behind a secret. An unknown or expired one gets only "not found". */
+  async gardenBehind(secret: string): Promise<string> {
     const link = await this.db.manager.findOneBy(CalendarLinkEntity, { secretHash: hashOf(secret) });
     if (!link) throw notFound('calendar');
-    const s = await this.snapshots.load(link.gardenId);
+    return link.gardenId;
+  }
+
+  /** Returns a garden's calendar as text. */
+  async read(gardenId: string): Promise<string> {
+    const s = await this.snapshots.load(gardenId);
     const { all } = await this.today.list(s);
     const until = addDays(s.today, AHEAD_DAYS);
     const tasks = all
@@ -63,7 +68,7 @@ export class CalendarService {
         title: t.amount ? `${t.title}: ${t.amount}` : t.title,
         text: [t.where, t.why, ...(t.parts ?? []), ...t.cautions].filter(Boolean).join('\n'),
       }));
-    const { lines, season } = await this.season.view(link.gardenId);
+    const { lines, season } = await this.season.view(gardenId);
     const dates = lines.flatMap((line) =>
       line.bands
         .filter((b) => !b.done && b.to >= s.today)

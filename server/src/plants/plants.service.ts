@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { PlantDto, PlantEnded, PlantInput, SeveralPlants } from '@candid-leaf/contract';
-import { resistanceFaults, typeFaults } from '@candid-leaf/core/records';
+import { plantedFaults, resistanceFaults, typeFaults } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import type { EntityManager } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
@@ -59,9 +59,7 @@ export class PlantsService {
     throwIfFaults([
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
-      ...(input.transplantedOn && input.transplantedOn > today
-        ? [{ path: 'transplantedOn', reason: `${input.transplantedOn} is in the future: record it on the day` }]
-        : []),
+      ...plantedFaults(input.transplantedOn, today, 'transplantedOn'),
     ]);
     if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw notFound('place');
     if (input.varietyId && !(await m.existsBy(VarietyEntity, { id: input.varietyId, gardenId })))

@@ -1,19 +1,27 @@
 import { OpenInDemo } from '../accounts/session.js';
-import { Controller, Get, Param, ParseIntPipe, Query } from '@nestjs/common';
-import type { SeasonReportView } from '@candid-leaf/contract';
+import { Controller, Get, Param, Query, type StreamableFile } from '@nestjs/common';
+import { asJson } from '../shared/as-json.js';
+import { Workers } from '../shared/workers.js';
+import { YearPipe } from '../shared/year-pipe.js';
 import { ReportsService } from './reports.service.js';
 
 /** Routes of harvest report and case sheet. */
 @Controller('api/gardens/:gardenId')
 export class ReportsController {
-  constructor(private readonly reports: ReportsService) {}
+  private readonly ofYear;
+
+  constructor(reports: ReportsService, workers: Workers) {
+    this.ofYear = workers.offerReading('report of a season', (gardenId: string, year: number | null) =>
+      reports.report(gardenId, year ?? undefined),
+    );
+  }
 
   @OpenInDemo()
   @Get('season/report')
-  report(
+  async report(
     @Param('gardenId') gardenId: string,
-    @Query('year', new ParseIntPipe({ optional: true })) year?: number,
-  ): Promise<SeasonReportView> {
-    return this.reports.report(gardenId, year);
+    @Query('year', YearPipe) year: number | null,
+  ): Promise<StreamableFile> {
+    return asJson(await this.ofYear(gardenId, year));
   }
 }

@@ -1,12 +1,9 @@
 import { OpenInDemo } from '../accounts/session.js';
-import { Body, Controller, Delete, Get, HttpCode, Param, ParseIntPipe, Post, Put, Query } from '@nestjs/common';
-import {
-  PlantingInput,
-  SeasonNotesInput,
-  type PlantingDto,
-  type SeasonNotesDto,
-  type SeasonView,
-} from '@candid-leaf/contract';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query, type StreamableFile } from '@nestjs/common';
+import { PlantingInput, SeasonNotesInput, type PlantingDto, type SeasonNotesDto } from '@candid-leaf/contract';
+import { asJson } from '../shared/as-json.js';
+import { Workers } from '../shared/workers.js';
+import { YearPipe } from '../shared/year-pipe.js';
 import { SeasonNotesService } from './season-notes.service.js';
 import { PlantingsService } from './plantings.service.js';
 import { SeasonService } from './season.service.js';
@@ -14,19 +11,26 @@ import { SeasonService } from './season.service.js';
 /** Routes of the season page. */
 @Controller('api/gardens/:gardenId')
 export class SeasonController {
+  private readonly ofYear;
+
   constructor(
-    private readonly season: SeasonService,
+    season: SeasonService,
     private readonly plantings: PlantingsService,
     private readonly notes: SeasonNotesService,
-  ) {}
+    workers: Workers,
+  ) {
+    this.ofYear = workers.offerReading('season', (gardenId: string, year: number | null) =>
+      season.view(gardenId, year ?? undefined),
+    );
+  }
 
   @OpenInDemo()
   @Get('season')
-  view(
+  async view(
     @Param('gardenId') gardenId: string,
-    @Query('year', new ParseIntPipe({ optional: true })) year?: number,
-  ): Promise<SeasonView> {
-    return this.season.view(gardenId, year);
+    @Query('year', YearPipe) year: number | null,
+  ): Promise<StreamableFile> {
+    return asJson(await this.ofYear(gardenId, year));
   }
 
   @Put('season/notes')

@@ -5,6 +5,7 @@ import {
   RefusedInput,
   resistanceFaults,
   SoilTest,
+  plantedFaults,
   typeFaults,
   weatherFaults,
   WeatherRecord,
@@ -117,8 +118,8 @@ export class RowMaker {
     const placeId = this.placeOf(place);
     const input = checked(PlantInput, { ...rest, id: this.idOf(line), placeId });
     if ('row' in this.names.plant(input.name, placeId, null)) refuse('name', 'is in that bed or pot already');
-    if (input.transplantedOn && input.transplantedOn > this.today) refuse('transplantedOn', 'is in the future');
     const faults = [
+      ...plantedFaults(input.transplantedOn, this.today, 'transplantedOn'),
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
     ];
