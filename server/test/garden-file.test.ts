@@ -169,6 +169,33 @@ describe('the demo garden, with everything in it', () => {
         await change('plants.json', (r) => (r[1]!.placeId = '#place-99')),
       ],
       [/records\.json, row 3/, await change('records.json', (r) => ((r[2]!.data as { date: unknown }).date = 'soon'))],
+      [
+        /records\.json, row 3/,
+        await change('records.json', (r) => ((r[2]!.data as { date: unknown }).date = '9999-12-31')),
+      ],
+      [/places\.json, row 1: grown/, await change('places.json', (r) => (r[0]!.grown = 5))],
+      [/treatments\.json, row 1: disorder/, await change('treatments.json', (r) => (r[0]!.disorder = 'bad-luck'))],
+      [/treatments\.json, row 1: remedies/, await change('treatments.json', (r) => (r[0]!.remedies = 5))],
+      [
+        /treatments\.json, row 1: report\.finding/,
+        await change('treatments.json', (r) => ((r[0]!.report as { finding: unknown }).finding = null)),
+      ],
+      [/treatment-tasks\.json, row 1: remedy/, await change('treatment-tasks.json', (r) => (r[0]!.remedy = 'luck'))],
+      [/records\.json, row 1: type __proto__/, await change('records.json', (r) => (r[0]!.type = '__proto__'))],
+      [
+        /records\.json, row 1: plantId/,
+        await change('records.json', (r) => Object.assign(r[0]!, { plantId: null, placeId: null })),
+      ],
+      [/plants\.json, row 1/, await change('plants.json', (r) => (r[0]!.transplantedOn = '1000-01-01'))],
+      [
+        /garden\.json/,
+        await zipped({
+          ...files,
+          'garden.json': Buffer.from(
+            JSON.stringify({ ...(JSON.parse(files['garden.json']!.toString()) as object), pinnedDate: '9999-12-31' }),
+          ),
+        }),
+      ],
       [/records\.json, row 1/, await change('records.json', (r) => (r[0]!.gardenId = uuid()))],
       [/season-notes\.json: it should contain/, await change('season-notes.json', (r) => r.pop())],
       [

@@ -209,7 +209,7 @@ export class GardenFileReader {
     if (strange !== undefined) throw wrong(where, `it refers to ${strange}, which does not come before it`);
     const named = ids.change(rest, isLocal);
     try {
-      table.check?.(named);
+      table.check(named);
     } catch (error) {
       throw error instanceof RefusedInput
         ? wrong(where, error.faults.map((f) => `${f.path} ${f.reason}`).join('; '))

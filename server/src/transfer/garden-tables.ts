@@ -1,5 +1,14 @@
-import { VarietyInput, PlaceInput, PlantInput, PlantingInput, ProductInput, TrialInput } from '@candid-leaf/contract';
-import { checked, RECORD_CLASSES, WeatherRecord, type RecordType } from '@candid-leaf/core/records';
+import {
+  BenchInput,
+  PlaceInput,
+  PlantInput,
+  PlantingInput,
+  ProductInput,
+  SeasonNotesInput,
+  TrialInput,
+  VarietyInput,
+} from '@candid-leaf/contract';
+import { checked, RECORD_CLASSES, RefusedInput, WeatherRecord, type RecordType } from '@candid-leaf/core/records';
 import type { EntityTarget, ObjectLiteral } from 'typeorm';
 import { VarietyEntity } from '../varieties/variety.entity.js';
 import { PhotoEntity } from '../photos/photo.entity.js';
@@ -15,6 +24,7 @@ import { TreatmentEntity } from '../treatments/treatment.entity.js';
 import { TrialEntity } from '../trials/trial.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
+import { checkTreatment, ownFields, PaceOwn, PhotoOwn, PlaceOwn, PlantOwn, TreatmentTaskOwn } from './own-fields.js';
 
 /** A row as read from a file. */
 export type Row = Record<string, unknown>;
@@ -30,7 +40,7 @@ export interface GardenTable {
   /** other tables refer to its rows, so each has an id in the file */
   named: boolean;
   /** @throws what is wrong with a row, by the class that validates the page's input */
-  check?: (row: Row) => void;
+  check: (row: Row) => unknown;
 }
 
 const within = <T extends object>(cls: new () => T, row: Row, more: Row = {}): void => {
@@ -51,6 +61,7 @@ const SERVERS = [
   'judgedOn',
   'spots',
 ];
+const refused = (path: string, reason: string): RefusedInput => new RefusedInput([{ path, reason }]);
 const ANY = { id: '00000000-0000-7000-8000-000000000000' };
 
 /** Every table of a garden, in import order: referenced tables first. */
@@ -61,7 +72,10 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: PlaceEntity,
     marked: true,
     named: true,
-    check: (r) => within(PlaceInput, r, ANY),
+    check: (r) => {
+      within(PlaceInput, r, ANY);
+      ownFields(PlaceOwn, ['grown', 'zoneSince', 'retiredOn', 'position'], r);
+    },
   },
   {
     name: 'varieties',
@@ -85,7 +99,10 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: PlantEntity,
     marked: true,
     named: true,
-    check: (r) => within(PlantInput, r, { ...ANY, placeId: ANY.id, varietyId: null }),
+    check: (r) => {
+      within(PlantInput, r, { ...ANY, placeId: ANY.id, varietyId: null });
+      ownFields(PlantOwn, ['seenOn', 'enteredOn', 'retiredOn', 'endedBecause', 'position'], r);
+    },
   },
   {
     name: 'records',
@@ -93,7 +110,13 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: RecordEntity,
     marked: true,
     named: false,
-    check: ({ type, data }) => checked(RECORD_CLASSES[type as RecordType] as new () => object, data as object),
+    check: ({ type, data, plantId, placeId }) => {
+      if (!Object.hasOwn(RECORD_CLASSES, String(type)))
+        throw refused('type', `${String(type)} is not a type of record`);
+      if ((plantId != null) === (placeId != null) && type !== 'rain-gauge')
+        throw refused('plantId', 'a record belongs to one plant or to one bed or pot');
+      checked(RECORD_CLASSES[type as RecordType] as new () => object, data as object);
+    },
   },
   {
     name: 'weather',
@@ -103,8 +126,22 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     named: false,
     check: ({ day, kind: _k, rainChancePct: _c, ...rest }) => checked(WeatherRecord, { ...rest, date: day }),
   },
-  { name: 'treatments', one: 'treatment', entity: TreatmentEntity, marked: false, named: true },
-  { name: 'treatment-tasks', one: 'task', entity: TreatmentTaskEntity, marked: false, named: false },
+  {
+    name: 'treatments',
+    one: 'treatment',
+    entity: TreatmentEntity,
+    marked: false,
+    named: true,
+    check: checkTreatment,
+  },
+  {
+    name: 'treatment-tasks',
+    one: 'task',
+    entity: TreatmentTaskEntity,
+    marked: false,
+    named: false,
+    check: (r) => ownFields(TreatmentTaskOwn, ['remedy', 'dueOn', 'doneOn', 'dose', 'cautions', 'seasonal'], r),
+  },
   {
     name: 'trials',
     one: 'trial',
@@ -122,10 +159,38 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     named: false,
     check: (r) => within(PlantingInput, r, { ...ANY, placeId: ANY.id, varietyId: null }),
   },
-  { name: 'season-notes', one: 'notes', entity: SeasonNotesEntity, marked: true, named: false },
-  { name: 'benches', one: 'bench', entity: BenchEntity, marked: true, named: false },
-  { name: 'paces', one: 'pace', entity: TaskPaceEntity, marked: false, named: false },
-  { name: 'photos', one: 'photo', entity: PhotoEntity, marked: true, named: true },
+  {
+    name: 'season-notes',
+    one: 'notes',
+    entity: SeasonNotesEntity,
+    marked: true,
+    named: false,
+    check: (r) => within(SeasonNotesInput, r, ANY),
+  },
+  {
+    name: 'benches',
+    one: 'bench',
+    entity: BenchEntity,
+    marked: true,
+    named: false,
+    check: (r) => within(BenchInput, r, { ...ANY, placeId: ANY.id }),
+  },
+  {
+    name: 'paces',
+    one: 'pace',
+    entity: TaskPaceEntity,
+    marked: false,
+    named: false,
+    check: (r) => ownFields(PaceOwn, ['ticks', 'took', 'estimatedMinutes'], r),
+  },
+  {
+    name: 'photos',
+    one: 'photo',
+    entity: PhotoEntity,
+    marked: true,
+    named: true,
+    check: (r) => ownFields(PhotoOwn, ['day', 'sign', 'width', 'height'], r),
+  },
 ];
 
 /** Columns that belong to a server, not the garden: not exported, and set anew on import. */
