@@ -101,3 +101,42 @@ test('what helped here stands beside each remedy with its count, step by step', 
   const { helped } = await g.plantView(plant);
   expect(helped['aphids:water-jet']).toMatchObject({ worked: 1, tried: 2, enough: false });
 });
+
+test('aphids are rinsed off again each day until fewer are counted; an undo takes the next day back', async () => {
+  const g = await gardenOf(app);
+  const bed = await g.place({ kind: 'container', texture: 'potting-mix', volumeL: 14, potMaterial: 'plastic' });
+  const plant = await g.plant(bed, { crop: 'pepper', type: 'sweet', heightM: 0.6 });
+  const look = (date: string, affected: number) =>
+    g.record(
+      'inspection',
+      { plantId: plant },
+      {
+        date,
+        allClear: false,
+        signs: [
+          { sign: 'pest-aphids', present: true, affected },
+          { sign: 'leaf-sticky', present: true },
+        ],
+      },
+    );
+  await look(TODAY, 60);
+  await g.agent
+    .post(g.url(`/plants/${plant}/treatments`))
+    .send({ id: uuid(), disorder: 'aphids' })
+    .expect(200);
+  const rinse = async () => (await g.view()).today.filter((t) => t.remedy === 'water-jet').map((t) => [t.key, t.dueOn]);
+  const [[first] = []] = await rinse();
+  // sent twice, it is done once
+  await g.tick(first!);
+  await g.tick(first!);
+  expect(await rinse()).toEqual([]);
+  await g.untick(first!).expect(204);
+  expect(await rinse()).toEqual([[first, TODAY]]);
+  await g.tick(first!);
+  await g.goTo(addDays(TODAY, 1));
+  expect(await rinse()).toEqual([[expect.not.stringContaining(first!), addDays(TODAY, 1)]]);
+  await look(addDays(TODAY, 1), 50);
+  expect(await rinse()).toHaveLength(1);
+  await look(addDays(TODAY, 1), 8);
+  expect(await rinse()).toEqual([]);
+});

@@ -1,5 +1,5 @@
 import type { SignCode } from '@candid-leaf/core/records';
-import { trendInWords, trendsOf } from '@candid-leaf/core/walks';
+import { countFell, trendInWords, trendsOf } from '@candid-leaf/core/walks';
 import { addDays } from '@candid-leaf/core/units';
 import { ASOF } from '../helpers.js';
 
@@ -36,4 +36,22 @@ test('fewer than three counts in three weeks, or nothing ever found, say nothing
   expect(trendsOf(counted('pest-aphids', [30, 1], [7, 3], [0, 30]), ASOF)).toEqual([]);
   expect(trendsOf(counted('pest-aphids', [14, 0], [7, 0], [0, 0]), ASOF)).toEqual([]);
   expect(trendsOf(counted('pest-aphids', [14, null], [7, null], [0, null]), ASOF)).toEqual([]);
+});
+
+test('fewer are there: none, or half as many as when it began; not looked at is not fewer', () => {
+  const seen = (date: string, affected: number | null, present = true) => ({
+    date,
+    sign: 'pest-aphids' as const,
+    present,
+    affected,
+  });
+  const fell = (...list: ReturnType<typeof seen>[]) => countFell(['pest-aphids'], '2026-07-10', list);
+  const before = seen('2026-07-10', 60);
+  expect(fell(before)).toBe(false);
+  expect(fell(before, seen('2026-07-12', 31))).toBe(false);
+  expect(fell(before, seen('2026-07-12', 30))).toBe(true);
+  expect(fell(before, seen('2026-07-12', 10), seen('2026-07-13', 50))).toBe(false);
+  expect(fell(before, seen('2026-07-12', null, false))).toBe(true);
+  // a count without one before it says nothing
+  expect(fell(seen('2026-07-12', 3))).toBe(false);
 });

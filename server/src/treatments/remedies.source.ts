@@ -10,6 +10,7 @@ import { ProductsService } from '../products/products.service.js';
 import { RecordsService } from '../records/records.service.js';
 import { notFound } from '../shared/http-errors.js';
 import { TaskSource, type Task, type Tick } from '../today/task-source.js';
+import { hasFallen, nextId, nextOf } from './again.js';
 import { isOver, mayDo, sprayRecord, sprayStep, sprayTask, type SprayStep } from './spray-tasks.js';
 import { TreatmentEntity } from './treatment.entity.js';
 import { TreatmentTaskEntity } from './treatment-task.entity.js';
@@ -32,13 +33,14 @@ export class RemediesSource extends TaskSource {
     const stored = await this.db.manager.find(TreatmentTaskEntity, {
       where: { gardenId: s.garden.id, doneOn: IsNull() },
     });
-    const sprays = stored.filter((t) => remedyRow(t.remedy).sprays);
-    const treatments = await this.db.manager.findBy(TreatmentEntity, { id: In(sprays.map((t) => t.treatmentId)) });
+    const repeated = stored.filter((t) => remedyRow(t.remedy).sprays || remedyRow(t.remedy).againDays);
+    const treatments = await this.db.manager.findBy(TreatmentEntity, { id: In(repeated.map((t) => t.treatmentId)) });
+    const fallen = new Set(treatments.filter((t) => hasFallen(s, t)).map((t) => t.id));
     const tasks: Task[] = [];
     for (const t of stored) {
       // next season's work belongs to the bed: it stays when the plant is gone
       const plant = s.plants.find((p) => p.id === t.plantId && (t.seasonal || !p.retiredOn));
-      if (!plant) continue;
+      if (!plant || (repeated.includes(t) && fallen.has(t.treatmentId))) continue;
       const base = baseTask(s, t, plant);
       const step = await this.sprayOf(this.db.manager, s, t, plant, treatments);
       tasks.push(step ? sprayTask(s, base, step) : base);
@@ -63,13 +65,21 @@ export class RemediesSource extends TaskSource {
         plantId: task.plantId,
         data,
       });
-    if (!data?.trial) await m.update(TreatmentTaskEntity, { id: task.id }, { doneOn: s.today });
+    if (!data?.trial) {
+      await m.update(TreatmentTaskEntity, { id: task.id }, { doneOn: s.today });
+      const over = step && isOver(step.plan.trial);
+      const next = treatments[0] && !over ? nextOf(s, task, treatments[0], step?.plan.product.everyDays) : null;
+      if (next && !(await m.existsBy(TreatmentTaskEntity, { id: next.id }))) await m.insert(TreatmentTaskEntity, next);
+    }
     return data ? tick.recordId : null;
   }
 
   async undo(m: EntityManager, s: GardenSnapshot, id: string, recordId: string | null): Promise<void> {
     const task = await this.find(m, s, id);
-    if (task.doneOn !== null) await m.update(TreatmentTaskEntity, { id: task.id }, { doneOn: null });
+    if (task.doneOn !== null) {
+      await m.update(TreatmentTaskEntity, { id: task.id }, { doneOn: null });
+      await m.delete(TreatmentTaskEntity, { id: nextId(task), doneOn: IsNull() });
+    }
     if (recordId && (await this.records.exists(m, s.garden.id, recordId)))
       await this.records.markDeleted(m, s.garden.id, recordId, true);
   }
