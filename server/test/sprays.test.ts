@@ -157,3 +157,33 @@ test('a deleted spray blocks nothing', async () => {
   expect(task!.held!.because).toMatch(/its waiting time is not recorded: read the label/);
   await put('picking', { date: TODAY, state: 'sound', use: 'eaten' }).expect(400);
 });
+
+test('fruit that is due is picked before a spray whose wait would run into its day', async () => {
+  const g = await soapDue();
+  await g.agent
+    .put(g.url('/products'))
+    .send({
+      id: uuid(),
+      name: 'Own soap',
+      kind: 'spray',
+      form: 'liquid',
+      spray: 'soap',
+      n: 0,
+      p2o5: 0,
+      k2o: 0,
+      dose: { per: 'litre', amount: 10 },
+      harvestDays: 3,
+    })
+    .expect(200);
+  expect((await g.spray())!.held).toBeUndefined();
+  const today = await g.today();
+  // a pepper is picked every five days
+  await g.record(
+    'picking',
+    { plantId: g.plant },
+    { date: addDays(today, -5), count: 2, grams: 200, state: 'sound', use: 'eaten' },
+  );
+  expect((await g.spray())!.held!.because).toMatch(/fruit is due on/);
+  await g.record('picking', { plantId: g.plant }, { date: today, count: 2, grams: 200, state: 'sound', use: 'eaten' });
+  expect((await g.spray())!.held).toBeUndefined();
+});

@@ -1,20 +1,12 @@
 import { progressIn, stageIn } from '../assessment/growth.js';
+import { pickOnByRecords } from '../assessment/pick-on.js';
 import { Injectable } from '@nestjs/common';
 import { weatherInPlace } from '@candid-leaf/core/climate';
 import { daysToMaturityOf } from '@candid-leaf/core/varieties';
-import {
-  blushFirst,
-  blushInWords,
-  PICK_EVERY_DAYS,
-  type BlushFirst,
-  ripeFromSet,
-  ripenessInWords,
-} from '@candid-leaf/core/harvest';
-import type { Inspection, Picking, TrussCount } from '@candid-leaf/core/records';
-import { waitsOn } from '@candid-leaf/core/spray';
-import type { Spraying } from '@candid-leaf/core/records';
+import { blushFirst, blushInWords, type BlushFirst, ripenessInWords } from '@candid-leaf/core/harvest';
+import type { Inspection, Picking } from '@candid-leaf/core/records';
 import { addDays, type Day } from '@candid-leaf/core/units';
-import { forecastIn, weatherIn } from '../assessment/weather-lists.js';
+import { forecastIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -61,17 +53,9 @@ export class PickingSource extends TaskSource {
 
 /** Returns the day to look; null if nothing indicates one. Plants in a waiting time are left out. */
 function lookOn(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity): Day | null {
-  const records = s.recordsOf(plant.id).filter((r) => r.day <= s.today);
-  const sprays = [...records, ...s.recordsOf(place.id)]
-    .filter((r) => r.type === 'spray')
-    .map((r) => r.data as Spraying);
-  if (waitsOn(s.today, sprays).length > 0) return null;
-  const last = records.filter((r) => r.type === 'picking').at(-1);
+  const recorded = pickOnByRecords(s, plant, place);
+  if (recorded !== undefined) return recorded;
   const stage = stageIn(s, plant);
-  if (last) return stage === 'late' ? null : addDays(last.day, PICK_EVERY_DAYS[plant.crop]);
-  if (stage === 'ripening') return s.today;
-  const set = records.find((r) => r.type === 'truss-count' && (r.data as TrussCount).fruit > 0);
-  if (set) return ripeFromSet(plant.crop, set.day, s.today, weatherIn(s))?.from ?? null;
   // by the packet alone only if the packet is known
   const variety = s.varietyOf(plant);
   if (!variety || !plant.transplantedOn || !daysToMaturityOf(variety).sure) return null;

@@ -4,6 +4,7 @@ import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
 import type { Product } from '@candid-leaf/core/products';
 import type { DisorderCode, Inspection, Spraying } from '@candid-leaf/core/records';
 import { gateInWords, trialOf, unknownsInWords, type Trial } from '@candid-leaf/core/spray';
+import { pickOnByRecords } from '../assessment/pick-on.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -28,7 +29,13 @@ export function sprayStep(
   const product = spray && sprayProduct(products, spray);
   if (!spray || !product) return null;
   const trial = trialOf(spray, trialsOf(s, at.plant), s.today);
-  const rules = { pondNear: at.place.pondNear ?? false, organicOnly: s.garden.organicOnly ?? false, pickOn: null };
+  const due = pickOnByRecords(s, at.plant, at.place) ?? null;
+  const rules = {
+    pondNear: at.place.pondNear ?? false,
+    organicOnly: s.garden.organicOnly ?? false,
+    // what was due and is not picked yet is picked today
+    pickOn: due !== null && due < s.today ? s.today : due,
+  };
   return { plan: sprayPlan(at.own, product, trial, rules), target: disorderRow(disorder).label };
 }
 
