@@ -1,7 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { CLAIMS } from '../src/claims/index.js';
-import { DISORDERS, CHECKS, REMEDIES, CAUTIONS } from '../src/diagnosis/index.js';
+import { DISORDERS, CHECKS, REMEDIES } from '../src/diagnosis/index.js';
+import { CAUTIONS } from '../src/records/index.js';
 import { KEEPING, SALVAGE } from '../src/harvest/index.js';
 import { COMPANION_ROWS } from '../src/companions/index.js';
 import { STARTERS } from '../src/products/index.js';

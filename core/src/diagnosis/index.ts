@@ -15,6 +15,6 @@ export type { Remedy } from './remedies/schedule.js';
 export { doseInWords } from './remedies/wording.js';
 export { CHECKS, checkRow, shownBy, type CheckCode, type CheckRow } from './tables/checks.js';
 export { DISORDERS, disorderRow, type DisorderRow } from './tables/disorders.js';
-export { CAUTIONS, REMEDIES, remedyRow, type RemedyCode, type RemedyRow } from './tables/remedies.js';
+export { REMEDIES, remedyRow, type RemedyCode, type RemedyRow } from './tables/remedies.js';
 export * from './vocabulary/drivers.js';
 export { chanceWord, headline, sureness, unexplainedInWords, whyHere } from './wording.js';

@@ -1,4 +1,5 @@
 import type { Crop } from '../records/plant.js';
+import { CAUTIONS } from '../records/vocabulary/cautions.js';
 
 // Uses for a big harvest.
 
@@ -19,7 +20,9 @@ export const KEEPING: Record<Crop, readonly string[]> = {
   ],
   pepper: [
     'Drying: thin-walled varieties threaded in moving air; thick ones cut and dried at 55 °C (130 °F) until they snap.',
+    CAUTIONS.hot,
     'Freezing: cut, raw, flat in bags. Good for cooking for a year.',
-    'Storing: one to two weeks in the cool part of the fridge. In oil only if frozen or eaten within days. Can only by a tested recipe.',
+    'Storing: one to two weeks in the cool part of the fridge. Can only by a tested recipe.',
+    CAUTIONS.oil,
   ],
 };

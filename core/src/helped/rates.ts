@@ -26,10 +26,13 @@ export const rateOf = (worked: number, tried: number): Rate => ({
 });
 
 /**
- * "better in 4 of 5 here".
- * @example rateInWords(rateOf(3, 4)) // 'better 3 of 4 times here'
+ * Returns the rate as what was seen: without plants left alone beside them, it is no proof; a few cases say nothing.
+ * @example rateInWords(rateOf(4, 5)) // 'better after 4 of 5 tries; plants left alone may do so too'
  */
-export const rateInWords = (r: Rate): string => `better ${r.worked} of ${r.tried} times here`;
+export const rateInWords = (r: Rate): string =>
+  r.enough
+    ? `better after ${r.worked} of ${r.tried} tries; plants left alone may do so too`
+    : `tried ${r.tried === 1 ? 'once' : `${r.tried} times`}, too few to judge`;
 
 /** Difference from the prior needed to change the order (judgement: more than chance with five). */
 const SHIFT = 0.12;

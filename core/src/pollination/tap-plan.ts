@@ -34,8 +34,8 @@ export interface TapQuestion {
 /** Whether to tap the flowers, and why. */
 export type TapPlan =
   | { kind: 'tap'; because: 'cover' | 'still' }
-  /** shaking does not help: pollen fails in heat or cold */
-  | { kind: 'useless'; because: 'heat' | 'cold'; celsius: number }
+  /** shaking hardly helps: much of the pollen fails in heat or cold */
+  | { kind: 'useless'; because: 'heat' | 'warm-nights' | 'cold'; celsius: number }
   | { kind: 'none'; because: 'no-flowers' | 'wind-does-it' | 'done' | 'damp' | 'not-known' };
 
 /** Returns whether to tap the flowers today. */
@@ -46,7 +46,7 @@ export function tapPlan(q: TapQuestion): TapPlan {
   const w = q.weather;
   if (!w) return { kind: 'none', because: 'not-known' };
   if (w.tMaxC >= HOT_DAY_C) return { kind: 'useless', because: 'heat', celsius: w.tMaxC };
-  if (w.tMinC > WARM_NIGHT_C[q.crop]) return { kind: 'useless', because: 'heat', celsius: w.tMinC };
+  if (w.tMinC > WARM_NIGHT_C[q.crop]) return { kind: 'useless', because: 'warm-nights', celsius: w.tMinC };
   if (w.tMinC < COLD_NIGHT_C[q.crop] || w.tMaxC < LEAST_C)
     return { kind: 'useless', because: 'cold', celsius: w.tMinC };
   if (q.tappedOn === q.today) return { kind: 'none', because: 'done' };
@@ -58,9 +58,13 @@ export function tapPlan(q: TapQuestion): TapPlan {
 export function tapInWords(p: TapPlan, f: Formatter): string {
   if (p.kind === 'tap')
     return `${p.because === 'cover' ? 'under cover neither wind nor bees get in' : 'the air is still'}; pollen is loose from ${LOOSE_HOURS.from} to ${LOOSE_HOURS.to} o’clock on a dry day`;
-  if (p.kind === 'useless')
-    return p.because === 'heat'
-      ? `tapping will not help now: at ${f.temperature(p.celsius)} pollen fails. Shade and water; flowers set again when it cools`
-      : `tapping will not help now: nights of ${f.temperature(p.celsius)} spoil pollen. Cover the plants; flowers set again when it warms up`;
-  return '';
+  if (p.kind !== 'useless') return '';
+  switch (p.because) {
+    case 'heat':
+      return `tapping hardly helps now: at ${f.temperature(p.celsius)} much of the pollen fails. Shade and water; flowers set again when it cools`;
+    case 'warm-nights':
+      return `tapping hardly helps now: after nights of ${f.temperature(p.celsius)} much of the pollen is weak. Flowers set again when nights cool`;
+    case 'cold':
+      return `tapping hardly helps now: after nights of ${f.temperature(p.celsius)} little pollen comes loose. Cover the plants; flowers set again when it warms up`;
+  }
 }

@@ -1,3 +1,4 @@
+import { CAUTIONS } from '../records/vocabulary/cautions.js';
 import type { Product, ProductMake } from './product.js';
 
 /**
@@ -14,7 +15,7 @@ const row = (id: string, name: string, p: Partial<ProductMake> & Pick<ProductMak
   ...p,
 });
 
-const DUST = 'It is dusty: wear a mask and eye protection, and dampen it.';
+const DUST = CAUTIONS.dust;
 const DOGS = 'It attracts dogs and wildlife and is dangerous to pets that eat it: bury it, and lock the bag away.';
 const RAW = 'Use it within a day, on the soil only: it can carry germs. Wash your hands, and the fruit.';
 const BURNS = 'Burns leaves in heat, in drought or if too strong: test one leaf 24 hours before.';
@@ -122,7 +123,7 @@ export const STARTERS: readonly Product[] = [
     dose: { per: 'litre', amount: 100 },
     everyDays: 14,
     organic: true,
-    cautions: [RAW],
+    cautions: [CAUTIONS['raw-manure'], 'Use it within a day, on the soil only. Wash your hands, and the fruit.'],
   }),
   row('blood-meal', 'Blood meal', {
     kind: 'feed',
@@ -191,7 +192,7 @@ export const STARTERS: readonly Product[] = [
     gPerMl: 0.7,
     slow: true,
     organic: true,
-    cautions: ['Use well-rotted manure only. It can carry weedkiller: test it with a bean seedling.'],
+    cautions: [CAUTIONS.manure],
   }),
   row('garden-lime', 'Ground limestone', {
     kind: 'amendment',

@@ -28,6 +28,12 @@ const TOPPED_WITHIN_DAYS = 14;
 const PINCH_FROM_M = 0.15;
 const PINCH_TO_M = 0.25;
 const FIRST_FLOWERS_DAYS = 21;
+/**
+ * A tomato that flowers while shorter than this, m, in its first two weeks in the ground is held back by its first truss:
+ * taking it is a choice (extension practice, from memory).
+ */
+const SMALL_IN_FLOWER_M = 0.3;
+const FIRST_TRUSS_DAYS = 14;
 
 /** What a cut removes. */
 export type CutKind =
@@ -38,10 +44,18 @@ export type CutKind =
   | 'suckers'
   | 'top'
   | 'pinch'
-  | 'first-flowers';
+  | 'first-flowers'
+  | 'first-truss';
 
 /** Cuts that cost no leaf, or must not wait: the week's budget does not count them. */
-const UNCOUNTED: ReadonlySet<CutKind> = new Set(['diseased', 'top', 'pinch', 'small-suckers', 'first-flowers']);
+const UNCOUNTED: ReadonlySet<CutKind> = new Set([
+  'diseased',
+  'top',
+  'pinch',
+  'small-suckers',
+  'first-flowers',
+  'first-truss',
+]);
 
 /** A planned cut and where it is on the plant, m above the soil. */
 export interface Cut {
@@ -187,6 +201,8 @@ function wantedCuts(q: CutQuestion, clearToM: number | null, sum: (since: Day, w
   const top = topDay(q);
   if (top !== null && top <= q.today && !wasCut(q.pruned, addDays(top, -TOPPED_WITHIN_DAYS), 'top'))
     out.unshift({ kind: 'top', count: 1, fromM: q.heightM * 0.9, toM: q.heightM });
+  if (isSmallInFlower(q) && !wasCut(q.pruned, season, 'thinning'))
+    out.push({ kind: 'first-truss', count: 1, fromM: q.heightM * 0.6, toM: q.heightM });
   const trained = q.training === 'one-stem' || q.training === 'two-stems';
   // cut without counting: all was done by then, and only what grew since counts
   const clean = q.pruned.findLast((p) => p.cuts == null && (!p.what?.length || p.what.includes('suckers')))?.date;
@@ -215,6 +231,13 @@ function wantedCuts(q: CutQuestion, clearToM: number | null, sum: (since: Day, w
   if (grown > small) out.push({ kind: 'suckers', count: grown - small, fromM: clearToM, toM: q.heightM * 0.85 });
   return out;
 }
+
+const isSmallInFlower = (q: CutQuestion): boolean =>
+  q.stage === 'flowering' &&
+  q.heightM !== null &&
+  q.heightM < SMALL_IN_FLOWER_M &&
+  q.plantedOn !== null &&
+  daysBetween(q.plantedOn, q.today) <= FIRST_TRUSS_DAYS;
 
 function pepperCuts(q: CutQuestion, topped: boolean): Cut[] {
   const out: Cut[] = [];
@@ -267,4 +290,5 @@ export const RECORDED_AS: Record<CutKind, NonNullable<Pruning['what']>[number]> 
   top: 'top',
   pinch: 'top',
   'first-flowers': 'thinning',
+  'first-truss': 'thinning',
 };

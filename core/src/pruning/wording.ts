@@ -1,6 +1,7 @@
 import type { Formatter } from '../units/formatter.js';
 import type { Cut, CutHold, CutKind, CutPlan } from './cut-plan.js';
 
+const FIRST_FLOWERS = 'of the first flowers (a choice: a bushier plant, and first fruit later)';
 const WORDS: Record<CutKind, readonly [one: string, more: string]> = {
   diseased: ['spotted or mouldy leaf', 'spotted or mouldy leaves'],
   touching: ['leaf that touches the soil', 'leaves that touch the soil'],
@@ -9,7 +10,8 @@ const WORDS: Record<CutKind, readonly [one: string, more: string]> = {
   suckers: ['larger sucker', 'larger suckers'],
   top: ['the top, two leaves above the last truss', 'tops'],
   pinch: ['the tip, once, so it branches', 'tips'],
-  'first-flowers': ['of the first flowers', 'of the first flowers'],
+  'first-flowers': [FIRST_FLOWERS, FIRST_FLOWERS],
+  'first-truss': ['first truss (a choice: a stronger plant, and first fruit two weeks later)', 'first trusses'],
 };
 
 /** Returns a cut in words. */

@@ -1,4 +1,5 @@
 import type { Crop } from '../records/plant.js';
+import { CAUTIONS } from '../records/vocabulary/cautions.js';
 import { addDays, type Day } from '../units/day.js';
 import { must } from '../units/lists.js';
 
@@ -58,6 +59,7 @@ export const SEEDLING_ROWS: readonly SeedlingLookRow[] = [
     acts: [
       'Lift the tray off the ground, and check under it in the evening with a torch.',
       'Put a cut bottle over each until it is 30 cm (1 ft) tall.',
+      CAUTIONS['cut-bottle'],
     ],
     againDays: 1,
     losses: true,

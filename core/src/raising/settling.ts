@@ -1,5 +1,6 @@
 import type { PlaceKind } from '../records/place.js';
 import { isPotted } from '../records/place.js';
+import { CAUTIONS } from '../records/vocabulary/cautions.js';
 import type { StarterMethod } from '../nutrition/feed-plan.js';
 import type { Crop, GrowthHabit } from '../records/plant.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -45,9 +46,11 @@ export function plantingSequence(q: PlantingDay): string[] {
     q.crop === 'tomato'
       ? 'Remove the leaves that would be buried. Set it in and press lightly.'
       : 'Set it upright with its root ball whole, and press lightly.',
-    ...(pot ? [] : ['Optional: bury a bottle without its bottom beside it to water through.']),
+    ...(pot
+      ? []
+      : [`Optional: bury a bottle without its bottom beside it to water through. ${CAUTIONS['cut-bottle']}`]),
     support(q),
-    'Water it in until the soil settles; this once, even over the leaves.',
+    'Water it in at its foot until the soil settles.',
     ...(q.place.underCover
       ? ['Open vents by day; close them before a cold night.']
       : ['Keep fleece ready for the first nights.']),

@@ -50,4 +50,11 @@ export class SoilValues {
   @Min(0)
   @Max(100)
   organicMatterPct?: number | null;
+
+  /** in the dry soil */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(100_000)
+  leadMgPerKg?: number | null;
 }

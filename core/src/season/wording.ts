@@ -1,4 +1,5 @@
 import { CHILL_NIGHT_C, HOT_DAY_C } from '../climate/limits.js';
+import { CAUTIONS } from '../records/vocabulary/cautions.js';
 import type { Day } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
 import type { HardSpell, SpellAct } from './hard-weather.js';
@@ -36,12 +37,12 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
     case 'shade':
       return {
         text: `Hang ${f.area(what.areaM2)} of shade cloth (30 to 50 %) on the west and ${what.side} side, a hand’s width above the leaves.`,
-        caution: 'Stand poles and steps on firm ground. Do not work alone or in wind.',
+        caution: CAUTIONS.ladder,
       };
     case 'mulch':
       return {
         text: `Cover the bare soil with about ${f.litres(what.litres)} of straw, leaves or clippings, away from the stems.`,
-        caution: 'Use only well-rotted material. Hay or straw from sprayed land can carry weedkiller.',
+        caution: CAUTIONS.manure,
       };
     case 'heat-not':
       return {
@@ -86,8 +87,7 @@ export function actInWords(what: SpellAct, f: Formatter): { text: string; cautio
   }
 }
 
-const hotCaution = (hot: boolean): { caution?: string } =>
-  hot ? { caution: 'Hot peppers: wear gloves, and keep hands away from your eyes.' } : {};
+const hotCaution = (hot: boolean): { caution?: string } => (hot ? { caution: CAUTIONS.hot } : {});
 
 /** Says what is coming and when: "up to 36 °C is forecast from 20 July to 22 July". */
 export function spellInWords(s: HardSpell, today: Day, f: Formatter): string {

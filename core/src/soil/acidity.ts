@@ -1,6 +1,6 @@
 import type { Texture } from '../records/place.js';
 import { addDays, type Day } from '../units/day.js';
-import { MOST_PH_FOR_LIME } from './limits.js';
+import { FREE_LIME_PH, MOST_PH_FOR_LIME } from './limits.js';
 import { last } from '../units/lists.js';
 
 /**
@@ -47,12 +47,15 @@ interface AcidityDose {
 export type AcidityAnswer =
   | { kind: 'dose'; dose: AcidityDose }
   | { kind: 'right' }
-  | { kind: 'refused'; because: 'pot' | 'over' | 'no-target' };
+  /** the answer decides: does the dry soil fizz with vinegar? */
+  | { kind: 'ask'; what: 'free-lime' }
+  | { kind: 'refused'; because: 'pot' | 'over' | 'no-target' | 'free-lime' };
 
 /**
  * Returns lime or sulfur from one pH to another. It gives the weaker end of the range: more can follow a test, but
  * nothing can be undone.
  * @param areaM2 ground of the bed
+ * @param fizzes dry soil fizzes under a few drops of vinegar: it holds free lime
  */
 export function acidityDose(q: {
   pH: number;
@@ -60,6 +63,7 @@ export function acidityDose(q: {
   texture: Texture;
   areaM2: number;
   from: Day;
+  fizzes?: boolean | null;
 }): AcidityAnswer {
   const weight = WEIGHT[q.texture];
   if (!weight) return { kind: 'refused', because: 'pot' };
@@ -68,6 +72,10 @@ export function acidityDose(q: {
   if (Math.abs(step) < 0.15) return { kind: 'right' };
   const what = step > 0 ? 'lime' : 'sulfur';
   if (what === 'lime' && q.target > MOST_PH_FOR_LIME) return { kind: 'refused', because: 'over' };
+  if (what === 'sulfur' && q.pH > FREE_LIME_PH) {
+    if (q.fizzes == null) return { kind: 'ask', what: 'free-lime' };
+    if (q.fizzes) return { kind: 'refused', because: 'free-lime' };
+  }
   const [low, high] = (what === 'lime' ? LIME : SULFUR)[weight];
   const range = [Math.round(low * Math.abs(step)), Math.round(high * Math.abs(step))] as const;
   const n = Math.max(1, Math.ceil(range[0] / MOST_AT_ONCE[what]));

@@ -1,5 +1,6 @@
 export * from './acidity.js';
 export * from './drenches.js';
+export * from './lead.js';
 export * from './limits.js';
 export * from './mulch-plan.js';
 export * from './reading.js';

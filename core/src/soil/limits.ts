@@ -9,5 +9,10 @@ export const ALKALINE_PH = 7.2;
  * 2.5, pepper 1.5).
  */
 export const SALTY_DS_PER_M: Record<Crop, number> = { tomato: 2.5, pepper: 1.5 };
+/**
+ * Above this pH a soil may hold free lime, which uses up sulfur for years: tested before any is given (extension
+ * practice, from memory).
+ */
+export const FREE_LIME_PH = 7.5;
 /** Never lime above this pH (common practice). */
 export const MOST_PH_FOR_LIME = 6.8;

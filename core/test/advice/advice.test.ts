@@ -1,11 +1,19 @@
 import { DISEASE } from './disease.js';
 import { FEEDING } from './feeding.js';
+import { CAUTIOUS } from './cautions.js';
 import { GROWING } from './growing.js';
 import { SPRAYS } from './sprays.js';
 import { WEATHER } from './weather.js';
 
 /** What published sources answer, asked of the core. `npm run advice` runs this alone and counts. */
-const ALL = { sprays: SPRAYS, feeding: FEEDING, growing: GROWING, weather: WEATHER, disease: DISEASE };
+const ALL = {
+  sprays: SPRAYS,
+  feeding: FEEDING,
+  growing: GROWING,
+  weather: WEATHER,
+  disease: DISEASE,
+  cautions: CAUTIOUS,
+};
 
 for (const [topic, rows] of Object.entries(ALL))
   test.each(rows.map((r) => [`${topic}: ${r.ask}`, r] as const))('%s', (_, { wanted, got, source }) => {

@@ -1,5 +1,5 @@
 import { claimIn, claimOf } from '../../src/claims/index.js';
-import { CAUTIONS } from '../../src/diagnosis/index.js';
+import { CAUTIONS } from '../../src/records/index.js';
 import { salvageRow, useFaults } from '../../src/harvest/index.js';
 import { clearingFor } from '../../src/reports/index.js';
 import { shieldsFrom } from '../../src/varieties/index.js';

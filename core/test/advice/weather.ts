@@ -89,7 +89,7 @@ export const WEATHER = [
     'Oregon State EM 9057 and Clemson HGIC 1650: ground limestone raises pH, elemental sulfur lowers it, by texture; not in pots',
     [
       ['pH 5.2 in loam?', 'lime', () => lime(5.2, 6.4, 'loam')],
-      ['pH 7.6 in sand?', 'sulfur', () => lime(7.6, 6.6, 'sand')],
+      ['pH 7.4 in sand?', 'sulfur', () => lime(7.4, 6.6, 'sand')],
       ['pH 6.4?', 'right', () => lime(6.4, 6.4, 'loam')],
     ],
   ),

@@ -1,4 +1,5 @@
-import { CAUTIONS, contextOf, type Diagnosis } from '@candid-leaf/core/diagnosis';
+import { CAUTIONS } from '@candid-leaf/core/records';
+import { contextOf, type Diagnosis } from '@candid-leaf/core/diagnosis';
 import type { PlantCase } from '@candid-leaf/core/records';
 import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
 import { planWeek, startOf } from '@candid-leaf/core/water';

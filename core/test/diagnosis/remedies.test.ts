@@ -447,3 +447,20 @@ test('a resistant variety can still get a problem, but it is ten times less like
   expect(at(['early-blight']).chance).toBeLessThan(at([]).chance);
   expect(at(['early-blight']).chance).toBeGreaterThan(0.02);
 });
+
+test('proven late blight says one thing: the plant goes, and no leaves are cut from it first', () => {
+  const remedies = (...signs: Parameters<typeof seen>[0][]) =>
+    offered(aCase({ observations: signs.map((s) => seen(s)) }), finding('late-blight')).offers.map(
+      (o) => o.remedy.code,
+    );
+  expect(remedies('leaf-greasy-blotches')).toContain('remove-infected-leaves');
+  const proven = remedies('leaf-greasy-blotches', 'leaf-white-fuzz-under');
+  expect(proven).toContain('remove-plant');
+  expect(proven).not.toContain('remove-infected-leaves');
+});
+
+test('seedlings that rot in cells are not watered by a finger’s depth', () => {
+  const [first] = offered(aCase(), finding('damping-off')).offers;
+  expect(first!.remedy.code).toBe('dry-tray');
+  expect(first!.remedy.how).not.toMatch(/finger/);
+});

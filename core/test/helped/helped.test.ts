@@ -78,7 +78,9 @@ test('a rate lies between its prior and the count, and moves towards the count w
     expect(all).toBeLessThan(1);
     expect(rateOf(n + 1, n + 1).shrunk).toBeGreaterThan(all);
   }
-  expect(rateInWords(rateOf(4, 5))).toBe('better 4 of 5 times here');
+  expect(rateInWords(rateOf(4, 5))).toBe('better after 4 of 5 tries; plants left alone may do so too');
+  expect(rateInWords(rateOf(1, 1))).toBe('tried once, too few to judge');
+  expect(rateInWords(rateOf(4, 4))).toBe('tried 4 times, too few to judge');
 });
 
 test('the order shifts only with enough cases and a clear difference, and never across a step', () => {

@@ -13,7 +13,7 @@ import {
 import { ASOF } from '../helpers.js';
 import { cutQuestion } from '../questions.js';
 
-const cut = (back: number, cuts: number, what: 'suckers' | 'lower-leaves' | 'top') => ({
+const cut = (back: number, cuts: number, what: 'suckers' | 'lower-leaves' | 'top' | 'thinning') => ({
   date: addDays(ASOF, -back),
   cuts,
   what: [what],
@@ -131,6 +131,18 @@ test('young peppers are pinched once between 15 and 20 cm if the season is long;
   expect(
     cutPlan(q({ ...pepper, stage: 'flowering', heightM: 0.35, plantedOn: addDays(ASOF, -15) })).cuts,
   ).toMatchObject([{ kind: 'first-flowers' }]);
+});
+
+test('a small tomato in flower: its first truss is a choice, once, in the first two weeks', () => {
+  const small = { stage: 'flowering' as const, heightM: 0.25, plantedOn: addDays(ASOF, -8) };
+  const kinds = (more: Partial<CutQuestion>) => cutPlan(q({ ...small, ...more })).cuts.map((c) => c.kind);
+  expect(kinds({})).toContain('first-truss');
+  expect(cutsInWords(cutPlan(q(small)).cuts)).toMatch(/a choice: .* two weeks later/);
+  expect(kinds({ heightM: 0.45 })).not.toContain('first-truss');
+  expect(kinds({ plantedOn: addDays(ASOF, -30) })).not.toContain('first-truss');
+  expect(kinds({ pruned: [cut(3, 1, 'thinning')] })).not.toContain('first-truss');
+  // nothing recorded does not mean nothing done
+  expect(kinds({ pruned: [] })).toEqual([]);
 });
 
 test.each([

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { cutsOf } from '@candid-leaf/core/care';
 import { cutHoldInWords, cutsInWords, cutsWhy, RECORDED_AS, rootingOn, type CutPlan } from '@candid-leaf/core/pruning';
-import type { Happening } from '@candid-leaf/core/records';
+import { CAUTIONS, type Happening } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -13,10 +13,7 @@ import { RecordingSource } from '../today/recording-source.js';
 import type { Task, Tick } from '../today/task-source.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
-const CAUTIONS = [
-  'Watch your eyes and fingers. Choose a dry day.',
-  'Leaves and stems are poisonous to people and pets in quantity. Wash your hands afterwards.',
-];
+const ALWAYS = ['Watch your eyes and fingers. Choose a dry day.', CAUTIONS['wash-hands']];
 const BLADES =
   'Clean the blades with 70 % alcohol first and after each sick plant. For a mosaic virus alcohol is not enough.';
 const ROOTING = 'rooting';
@@ -133,7 +130,7 @@ function cutsTask(s: GardenSnapshot, place: PlaceEntity, group: readonly Planned
     ...(group.length === 1 && count > 0 ? { amount: cutsInWords(group[0]!.plan.cuts) } : {}),
     ...(group.length > 1 ? { parts: group.map(({ plant, plan }) => `${plant.name}: ${cutsInWords(plan.cuts)}`) } : {}),
     ...(longest ? { held: { until: longest.until, because: cutHoldInWords(longest, s.format) } } : {}),
-    cautions: [...(group.some(({ plan }) => plan.cleanBlades) ? [BLADES] : []), ...CAUTIONS],
+    cautions: [...(group.some(({ plan }) => plan.cleanBlades) ? [BLADES] : []), ...ALWAYS],
   };
 }
 

@@ -1,7 +1,7 @@
 import { sizeIn } from '../assessment/growth.js';
 import { Injectable } from '@nestjs/common';
 import { nibblersOn } from '@candid-leaf/core/raising';
-import type { Happening } from '@candid-leaf/core/records';
+import { CAUTIONS, type Happening } from '@candid-leaf/core/records';
 import type { EntityManager } from 'typeorm';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
@@ -41,7 +41,10 @@ export class SettlingSource extends RecordingSource {
             litres: null,
             remedy: null,
             dose: null,
-            cautions: ['Collect them by hand; a cut bottle over each plant keeps the rest off.'],
+            cautions: [
+              'Collect them by hand; a cut bottle over each plant keeps the rest off.',
+              CAUTIONS['cut-bottle'],
+            ],
           },
         ];
       }),

@@ -60,8 +60,12 @@ export function offeredRemedies(ctx: CaseContext, result: DiagnosisResult): { of
       else offers.push({ remedy, disorder, driver, link, general });
     }
   }
-  return { offers, withheld };
+  return { offers: offers.filter((o) => !isReplaced(o, offers)), withheld };
 }
+
+/** True if another remedy of the same problem, offered too, does the whole of what this one does in part. */
+const isReplaced = (o: Offer, offers: readonly Offer[]): boolean =>
+  offers.some((x) => x.disorder === o.disorder && x.link.insteadOf?.includes(o.remedy.code));
 
 /** A remedy for certain beds or pots is offered only where it fits. */
 export const fits = (ctx: CaseContext, remedy: RemedyRow): boolean =>

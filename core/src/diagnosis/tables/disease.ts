@@ -95,6 +95,7 @@ export const DISEASE: readonly DisorderRow[] = [
       ...always('remove-infected-leaves'),
       {
         remedy: 'remove-plant',
+        insteadOf: ['remove-infected-leaves'],
         provenBy: {
           signs: ['leaf-white-fuzz-under', 'stem-dark-lesions', 'fruit-brown-greasy'],
           checks: ['look-under-leaves', 'damp-bag', 'smell-fruit'],
@@ -365,7 +366,7 @@ export const DISEASE: readonly DisorderRow[] = [
     ],
     drivers: [by('overwatering', 3, 1), by('cold-nights', 1.5, 0.4), by('crowding', 1.6, 0.5)],
     records: [needs('stays-wet', 0.4, 'it needs a wet surface')],
-    remedies: always('water-less'),
+    remedies: always('dry-tray'),
     lookAlikes: { 'transplant-shock': 'stem healthy at the soil line' },
     doNot: ['Do not sow in the same mix again.'],
     goodToKnow: ['Moving air and a dry surface stop it.'],

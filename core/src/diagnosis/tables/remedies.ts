@@ -1,3 +1,4 @@
+import type { CautionCode } from '../../records/vocabulary/cautions.js';
 import type { SprayCode } from '../../spray/limits.js';
 import type { FactCode } from '../facts.js';
 import { must } from '../../units/lists.js';
@@ -28,6 +29,8 @@ export interface RemedyRow {
   onlyWhere?: readonly FactCode[];
   /** only once gentler steps had their follow-up and were not enough */
   afterMilder?: true;
+  /** done again after so many days until fewer are there; a spray by its label */
+  againDays?: number;
   /** a spray: one at a time */
   sprays?: SprayCode;
   /** removes leaves: all such remedies share one budget */
@@ -40,34 +43,7 @@ export interface RemedyRow {
   sureFrom?: number;
 }
 
-/** Cautions; each defers to the label, local rules or licensed practice where these decide. */
-export const CAUTIONS = {
-  spray:
-    'Read the label: in most places it is the law, and local rules apply too. Wear gloves and cover skin and eyes. Spray only without wind, never on open flowers while bees fly, and not beside a pond. Keep children and pets away until it is dry. Keep the waiting time before harvest.',
-  'test-spray': 'Test one leaf first and check it after 24 hours. In heat or drought, or if mixed too strong, it burns leaves.',
-  copper: 'Copper builds up in soil and harms water life. Stay within the yearly limit on the label. You may need a licence; ask your local authority.',
-  dust: 'It is dusty: wear a mask and eye protection, and dampen it.',
-  heat: 'Above 32 °C (90 °F) work early or late, with a hat, water and breaks.',
-  ladder: 'Stand poles and steps on firm ground. Do not work alone or in wind.',
-  blades: 'Watch your eyes and fingers. Wipe blades with 70 % alcohol between sick plants.',
-  'wash-hands': 'Leaves and stems are poisonous to people and pets in quantity. Wash your hands afterwards.',
-  salvage: 'Bin soft, sour, leaking or mouldy fruit. Do not can damaged fruit.',
-  bag: 'Bag it; do not compost it.',
-  report: 'In some places it must be reported. Ask your plant health service.',
-  canes: 'Put caps on cane ends.',
-  manure: 'Use only well-rotted material. Hay, straw or manure from sprayed land can carry weedkiller: test it with a bean seedling.',
-  hot: 'Hot peppers: wear gloves, keep them away from eyes and children, and air the room when you cut, dry or seed them.',
-  'mosaic-tools': 'Alcohol is not enough against mosaic viruses. Wash in hot soapy water, then dip in 20 % skimmed milk powder or fresh bleach, one part in ten. Rinse. Wear gloves, and never mix bleach with anything.',
-  fouled: 'Bin all of any fruit that is gnawed or has droppings on it, and wash your hands.',
-  bait: 'Bait harms pets, hedgehogs and pond life. Avoid it or lock it in a bait box; follow the label and local rules.',
-  'bird-bath': 'Change the water every two days.',
-  lime: 'Use ground garden limestone only, never hydrated lime or quicklime.',
-  lead: 'Near roads or old painted walls, have the soil tested for lead before you grow food.',
-} as const;
-/** Code of a caution. */
-export type CautionCode = keyof typeof CAUTIONS;
-
-type Extra = Partial<Pick<RemedyRow, 'dose' | 'acts' | 'cautions' | 'notWhile' | 'sureFrom' | 'onlyWhere' | 'afterMilder' | 'sprays' | 'cuts' | 'fruit' | 'atOnce'>>;
+type Extra = Partial<Pick<RemedyRow, 'againDays' | 'dose' | 'acts' | 'cautions' | 'notWhile' | 'sureFrom' | 'onlyWhere' | 'afterMilder' | 'sprays' | 'cuts' | 'fruit' | 'atOnce'>>;
 /** Minutes per plant for a remedy of a rung, unless its row says otherwise (judgement). */
 const MINUTES: Record<RemedyRow['rung'], number> = { 0: 1, 1: 10, 2: 10, 3: 10, 4: 20, 5: 20, 6: 5 };
 
@@ -137,6 +113,10 @@ export const REMEDIES = [
     acts: 'hold-water',
     notWhile: [['soil-felt-dry', 'the soil is dry']],
   }),
+  remedy('dry-tray', 1, 'today', 'Dry the top of the mix', 'Remove collapsed seedlings. Take off the cover, run a fan, and empty the tray. Water from below only once the top is dry.', {
+    acts: 'hold-water',
+    notWhile: [['soil-felt-dry', 'the mix is dry']],
+  }),
   remedy('water-at-base', 1, 'next-watering', 'Water at the base', 'Water the soil, not the leaves, in the morning.'),
   remedy('deep-soak', 1, 'next-watering', 'Soak deeply, less often', 'Give one long, slow watering instead of several short ones, so roots grow down.', {
     dose: 'rhythm',
@@ -180,8 +160,8 @@ export const REMEDIES = [
   remedy('net-or-fence', 1, 'this-week', 'Net or fence', 'Use fine, taut mesh that traps nothing.'),
   // 2: cut and pick
   remedy('pick-off-affected-fruit', 2, 'today', 'Pick the damaged fruit', 'It takes water and food from the healthy fruit.', { dose: 'affected', cautions: ['salvage'], fruit: true, atOnce: true }),
-  remedy('hand-pick', 2, 'today', 'Pick them off by hand', 'Morning and evening, into soapy water.', { cautions: ['wash-hands'], atOnce: true }),
-  remedy('water-jet', 2, 'today', 'Rinse them off with water', 'Use a firm jet under the leaves in the morning, three days running.', { notWhile: [WET], atOnce: true }),
+  remedy('hand-pick', 2, 'today', 'Pick them off by hand', 'Morning and evening, into soapy water.', { cautions: ['wash-hands'], atOnce: true, againDays: 1 }),
+  remedy('water-jet', 2, 'today', 'Rinse them off with water', 'Use a firm jet under the leaves in the morning, three days running.', { notWhile: [WET], atOnce: true, againDays: 1 }),
   remedy('prune-lower-leaves', 2, 'this-week', 'Clear the lowest leaves', 'Remove leaves from the soil up to 30 cm (1 ft), at most half the plant, on a dry day.', {
     dose: 'leaf-budget',
     cautions: ['blades', 'wash-hands'],

@@ -8,7 +8,8 @@ import type { ReadingCode } from '../readings.js';
 import type { LivesIn } from '../regions.js';
 import type { DriverCode } from '../vocabulary/drivers.js';
 import type { CheckCode } from './checks.js';
-import type { CautionCode, RemedyCode } from './remedies.js';
+import type { CautionCode } from '../../records/vocabulary/cautions.js';
+import type { RemedyCode } from './remedies.js';
 
 /**
  * `chance` of seeing `sign` with the problem, and why. A creature that was seen is linked to its own row only: it is
@@ -55,6 +56,8 @@ export interface RemedyLink {
   notWhile?: readonly (readonly [fact: FactCode, because: string])[];
   /** held back until one of these signs was seen, and why; their checks come first, however certain the finding */
   provenBy?: { signs: readonly SignCode[]; checks: readonly CheckCode[]; because: string };
+  /** where this is offered, these are not: they would say less at the same time */
+  insteadOf?: readonly RemedyCode[];
   /** against this problem: cautions in addition to those of the remedy */
   cautions?: readonly CautionCode[];
   /** against this problem only: its own amount */

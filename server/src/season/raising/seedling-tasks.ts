@@ -1,3 +1,4 @@
+import { CAUTIONS } from '@candid-leaf/core/records';
 import { leftOf, seedsFor, tooLateToSow } from '@candid-leaf/core/planning';
 import { actsAfter, lightOn, nextLookOn, OVERTAKEN_DAYS, thinOn, trayWater } from '@candid-leaf/core/raising';
 import { type Day, daysBetween } from '@candid-leaf/core/units';
@@ -50,6 +51,7 @@ export function seedlingTasks(s: GardenSnapshot, p: PlantingEntity): Task[] {
         why: 'They come up about now. Light 5 to 10 cm (2 to 4 in) above, 14 to 16 hours a day. Cover off, fan on low, or they grow leggy',
         dueOn: lightOn(p.sownOn),
         minutes: 5,
+        cautions: [CAUTIONS.lights],
       }),
     );
   if (!p.thinnedOn && young && age < OVERTAKEN_DAYS.thin)

@@ -1,4 +1,5 @@
-import { CAUTIONS, chanceWord, type DisorderRow, DRIVERS, remedyRow, disorderRow } from '@candid-leaf/core/diagnosis';
+import { CAUTIONS } from '@candid-leaf/core/records';
+import { chanceWord, type DisorderRow, DRIVERS, remedyRow, disorderRow } from '@candid-leaf/core/diagnosis';
 import { type Crop, DISORDER_CODES, type DisorderCode, signRow } from '@candid-leaf/core/records';
 import { ArrowLeft } from 'lucide-react';
 import { Fragment } from 'react';

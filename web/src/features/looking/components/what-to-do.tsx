@@ -147,9 +147,7 @@ function Step({ remedy: r, precautions, n, rate }: StepProps) {
         {rate && (
           <p className="text-sm text-leaf">
             Your own results: {rateInWords(rate)}
-            {rate.enough
-              ? `, about ${Math.round(rate.shrunk * 10)} in 10; the order follows this.`
-              : ', too few to judge.'}
+            {rate.enough ? '. The order follows this.' : '.'}
           </p>
         )}
         <Precautions {...precautions} text={(c) => c} />

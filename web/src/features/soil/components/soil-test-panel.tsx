@@ -1,5 +1,6 @@
 import type { PlaceDto } from '@candid-leaf/contract';
 import {
+  CAUTIONS,
   checked,
   P_METHODS,
   RefusedInput,
@@ -9,7 +10,15 @@ import {
   type Level,
   type SoilUnit,
 } from '@candid-leaf/core/records';
-import { readSoilTest, soilTestFaults, unitsOf, type SoilElement, type SoilRow } from '@candid-leaf/core/soil';
+import {
+  LEAD_IN_WORDS,
+  leadVerdict,
+  readSoilTest,
+  soilTestFaults,
+  unitsOf,
+  type SoilElement,
+  type SoilRow,
+} from '@candid-leaf/core/soil';
 import { useState } from 'react';
 import { asInput } from '../../../lib/as-input';
 import { useFormat, useGarden } from '../../../lib/garden-context';
@@ -56,6 +65,9 @@ export function SoilTestPanel({ place, crop }: { place: PlaceDto; crop: Crop }) 
               ? `Low: ${short.join(', ')}. Add only what is low, and nitrogen by need: it washes out.`
               : 'Nothing is low: add only compost.'}
           </p>
+          {test.values?.leadMgPerKg != null && (
+            <p className="mt-1 font-semibold">{LEAD_IN_WORDS[leadVerdict(test.values.leadMgPerKg)]}</p>
+          )}
           <Rows rows={rows.filter((r) => r.level !== 'ok')} />
           {rows.some((r) => r.level === 'ok') && (
             <Unfold
@@ -81,7 +93,8 @@ export function SoilTestPanel({ place, crop }: { place: PlaceDto; crop: Crop }) 
         </>
       ) : (
         <p className="text-soft">
-          None yet. A test shows what is low, so you add nothing else. Without one, go by compost and the label.
+          None yet. A test shows what is low, so you add nothing else. Without one, go by compost and the label.{' '}
+          {CAUTIONS.lead}
         </p>
       )}
       {adding ? (
@@ -131,6 +144,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
   const [pH, setPh] = useState<number | null>(null);
   const [salts, setSalts] = useState<number | null>(null);
   const [om, setOm] = useState<number | null>(null);
+  const [lead, setLead] = useState<number | null>(null);
   const [amounts, setAmounts] = useState<Amounts>({});
   const [units, setUnits] = useState<Record<SoilElement, SoilUnit>>({
     nitrate: 'mg/kg',
@@ -151,7 +165,12 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
       date,
       ...(pH !== null ? { pH } : {}),
       ...(salts !== null ? { saltsDsPerM: salts } : {}),
-      values: { ...values, ...(by ? { phosphorusBy: by } : {}), ...(om !== null ? { organicMatterPct: om } : {}) },
+      values: {
+        ...values,
+        ...(by ? { phosphorusBy: by } : {}),
+        ...(om !== null ? { organicMatterPct: om } : {}),
+        ...(lead !== null ? { leadMgPerKg: lead } : {}),
+      },
     };
     try {
       const test = checked(SoilTest, entered);
@@ -175,7 +194,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
         void submit();
       }}
     >
-      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
         <DayField
           label="Day"
           max={garden.today}
@@ -197,6 +216,14 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
           value={om}
           error={reason('values.organicMatterPct')}
           onChange={setOm}
+        />
+        <MeasuredInput
+          label="Lead (mg/kg)"
+          quantity="count"
+          min={0}
+          value={lead}
+          error={reason('values.leadMgPerKg')}
+          onChange={setLead}
         />
       </div>
       {ELEMENTS.map(([element, label]) => (
