@@ -152,7 +152,7 @@ describe('writing', () => {
     const pinned = (pinnedDate: string) => g.agent.put('/api/gardens').send({ ...settings, pinnedDate });
     await pinned('9999-12-31').expect(400);
     await pinned('2150-01-01').expect(400);
-    for (const year of ['9007199254740992', '-1', '2026.5', '1989', 'soon']) {
+    for (const year of ['9007199254740992', '-1', '2026.5', '1989', '2150', 'soon']) {
       await g.agent.get(g.url(`/season?year=${year}`)).expect(400);
       await g.agent.get(g.url(`/season/report?year=${year}`)).expect(400);
     }

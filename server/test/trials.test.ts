@@ -132,6 +132,9 @@ test('aphids are rinsed off again each day until fewer are counted; an undo take
   expect(await rinse()).toEqual([]);
   await g.untick(first!).expect(204);
   expect(await rinse()).toEqual([[first, TODAY]]);
+  await g.goTo(addDays(TODAY, 1));
+  expect(await rinse()).toEqual([[first, TODAY]]);
+  await g.goTo(TODAY);
   await g.tick(first!);
   await g.goTo(addDays(TODAY, 1));
   expect(await rinse()).toEqual([[expect.not.stringContaining(first!), addDays(TODAY, 1)]]);

@@ -32,8 +32,8 @@ function againDays(task: TreatmentTaskEntity, everyDays: number | null | undefin
 export const nextId = (task: TreatmentTaskEntity): string => partOf(task.id, task.plantId);
 
 /**
- * Returns the task that follows one done today: picking by hand and sprays are done again until fewer are there, or
- * until the follow-up asks whether it helped.
+ * Returns the task that follows one done today: picking by hand and sprays are done again until the follow-up asks whether
+ * they helped. It is not shown once fewer are there.
  * @param everyDays of the product sprayed
  */
 export function nextOf(
@@ -43,7 +43,7 @@ export function nextOf(
   everyDays?: number | null,
 ): TreatmentTaskEntity | null {
   const days = againDays(task, everyDays);
-  if (days === null || task.seasonal || treatment.closedOn !== null || hasFallen(s, treatment)) return null;
+  if (days === null || task.seasonal || treatment.closedOn !== null) return null;
   const dueOn = addDays(s.today, days);
   if (dueOn >= treatment.followUpOn) return null;
   return { ...task, id: nextId(task), dueOn, why: 'again, until you count fewer of them', doneOn: null };
