@@ -10,6 +10,13 @@ function counted(page: Page) {
       inputs += 1;
       await what.tap();
     },
+    /** as it stands in the first screen: nothing is scrolled for it */
+    tapInSight: async (what: Locator) => {
+      inputs += 1;
+      await expect(what).toBeInViewport({ ratio: 1 });
+      await what.tap();
+      expect(await page.evaluate(() => window.scrollY)).toBe(0);
+    },
     type: async (what: Locator, text: string) => {
       inputs += 1;
       await what.fill(text);
@@ -44,17 +51,21 @@ test('by touch: from sign-up to the first finding in twelve inputs, then six pla
   // the third: the plant that looks sick
   await expect(page.getByText('Add your first bed or pot')).toBeVisible();
   await noSideways(page);
-  await her.tap(page.getByRole('button', { name: 'Look it over' }));
+  await her.tapInSight(page.getByRole('button', { name: 'Look it over' }));
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Tomato 1');
-  await her.tap(page.getByRole('button', { name: /^Fruit/ }));
-  await her.tap(page.getByRole('button', { name: /^Dark patch at the bottom/ }));
-  await her.tap(page.getByRole('link', { name: 'What is it?' }));
+  await her.tapInSight(page.getByRole('button', { name: /^Fruit/ }));
+  await her.tapInSight(page.getByRole('button', { name: /^Dark patch at the bottom/ }));
+  await her.tapInSight(page.getByRole('link', { name: 'What is it?' }));
   const finding = page.getByRole('region', { name: 'Finding' });
   await expect(finding.getByRole('heading').first()).toContainText('Blossom end rot');
   // what nobody told of the pot is not held against it
   await expect(finding.getByText(/larger pot/)).toHaveCount(0);
   // the answer, what to do first and how sure stand in the first screen
   await expect(finding.getByRole('img', { name: /How certain/ })).toBeInViewport();
+  await expect(page.getByRole('button', { name: 'I will do this' })).toBeInViewport({ ratio: 1 });
+  // and the act stays in reach of the thumb however far down she reads
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+  await expect(page.getByRole('button', { name: 'I will do this' })).toBeInViewport({ ratio: 1 });
   expect(her.inputs()).toBeLessThanOrEqual(12);
 
   // six plants more

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { RAIN_OPACITY } from '../src/frame/charts/water-chart';
 
@@ -80,4 +80,17 @@ test('in sunlight lines are as clear as words', () => {
 test.each(Object.entries(LOOKS))('wet soil is darker than dry soil in the %s theme, and told apart (3)', (_, c) => {
   expect(luminance(c.wet!)).toBeLessThan(luminance(c.dry!));
   expect(contrast(c.wet!, c.dry!)).toBeGreaterThanOrEqual(3);
+});
+
+test('five sizes of type on screen: small print, notes, text, heads of cards, titles', () => {
+  const src = join(__dirname, '../src');
+  const sizes = (readdirSync(src, { recursive: true, encoding: 'utf8' }) as string[])
+    .filter((f) => f.endsWith('.tsx'))
+    .flatMap((f) => [
+      ...readFileSync(join(src, f), 'utf8').matchAll(/(?<!print:)\btext-(xs|sm|base|lg|\d?xl|\[\d[^\]]*\])/g),
+    ])
+    // in a drawing sizes are parts of the drawing
+    .map(([, size]) => size!)
+    .filter((size) => !size.endsWith('px]'));
+  expect([...new Set(sizes)].sort()).toEqual(['3xl', 'base', 'sm', 'xl', 'xs']);
 });

@@ -27,7 +27,7 @@ export function EntryCard({ to, invitation, fresh = false }: Props) {
   const open = (entry?.registration ?? true) || invitation !== undefined;
   return (
     <>
-      <h2 className="mb-4 text-2xl">{TITLES[at]}</h2>
+      <h2 className="mb-4 text-xl">{TITLES[at]}</h2>
       {at === 'in' && <SignInForm to={to} />}
       {at === 'new' && <SignUpForm to={to} fresh={fresh} {...(invitation ? { invitation } : {})} />}
       {at === 'forgotten' && <ForgottenForm />}

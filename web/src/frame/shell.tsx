@@ -63,7 +63,7 @@ export function Shell({ garden, role, ribbon, weather }: Props) {
         <div className="mx-auto flex h-12 max-w-7xl items-center justify-between gap-2 px-3 sm:px-5 2xl:max-w-[104rem]">
           <Link
             to={linkTo('garden', here)}
-            className="min-w-0 truncate py-2 font-head text-lg leading-tight font-semibold text-ink sm:text-xl"
+            className="min-w-0 truncate py-2 font-head text-xl leading-tight font-semibold text-ink"
           >
             {garden.name}
           </Link>

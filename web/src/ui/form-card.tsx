@@ -11,7 +11,7 @@ export const FormCards = ({ children }: { children: ReactNode }) => (
 export function FormCard({ title, children }: { title: string; children: ReactNode }) {
   return (
     <fieldset className="rounded-2xl border border-line bg-card p-4">
-      <legend className="-ml-1 px-1 font-head text-lg font-semibold">{title}</legend>
+      <legend className="-ml-1 px-1 font-head text-xl font-semibold">{title}</legend>
       <div className="grid gap-4 sm:grid-cols-2">{children}</div>
     </fieldset>
   );

@@ -31,7 +31,7 @@ export function Panel({ title, label, main, asking, as: Tag = 'section', classNa
       )}
     >
       {title && (
-        <h2 id={id} className={main ? 'text-2xl' : 'text-xl'}>
+        <h2 id={id} className="text-xl">
           {title}
         </h2>
       )}

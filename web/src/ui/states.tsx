@@ -62,7 +62,7 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
 export function NoSuchPage() {
   return (
     <div className="m-4 max-w-xl rounded-xl border border-line bg-card p-5">
-      <h1 className="text-2xl">There is no page at this address</h1>
+      <h1 className="text-xl">There is no page at this address</h1>
       <p className="mt-1 text-soft">It may be mistyped, or from an older version.</p>
       <a className={`${buttonLook('main')} mt-3`} href={ROUTES.home}>
         To your garden
@@ -100,7 +100,7 @@ export function NotOpen() {
 export function Empty({ title, children }: { title: string; children?: ReactNode }) {
   return (
     <div className="rounded-xl border border-dashed border-line p-6 text-center">
-      <p className="font-head text-lg">{title}</p>
+      <p className="font-head text-xl">{title}</p>
       {children && <div className="mt-2 text-soft">{children}</div>}
     </div>
   );

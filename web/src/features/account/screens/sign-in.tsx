@@ -17,8 +17,8 @@ export function SignInScreen() {
   return (
     <main className="mx-auto grid min-h-dvh max-w-6xl content-center items-center gap-6 p-4 lg:grid-cols-[1fr_24rem] lg:gap-10">
       <div>
-        <h1 className="text-4xl">Candid Leaf</h1>
-        <p className="mt-2 mb-4 max-w-prose text-lg text-soft">
+        <h1 className="text-3xl">Candid Leaf</h1>
+        <p className="mt-2 mb-4 max-w-prose text-soft">
           What ails your tomato or pepper plant, why it happened here, and what to do about it.
         </p>
         <Suspense fallback={<div className="h-86" />}>

@@ -66,7 +66,7 @@ function CaseSheet({ view }: Props) {
   return (
     <article
       aria-label="Case sheet"
-      className="mx-auto max-w-3xl bg-card p-5 text-[0.95rem] leading-snug print:p-0 print:text-[10pt]"
+      className="mx-auto max-w-3xl bg-card p-5 text-sm leading-snug print:p-0 print:text-[10pt]"
     >
       <Head view={view} />
       <Found view={view} />
@@ -92,7 +92,7 @@ function CaseSheet({ view }: Props) {
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section aria-label={title} className="mt-3 break-inside-avoid">
-      <h2 className="text-lg">{title}</h2>
+      <h2 className="text-xl">{title}</h2>
       {children}
     </section>
   );
@@ -111,7 +111,7 @@ function Head({ view: { garden, plant, growth, place } }: Props) {
   ].filter(Boolean);
   return (
     <header className="border-b-2 border-ink pb-2">
-      <h1 className="text-2xl">{plant.name}</h1>
+      <h1 className="text-xl">{plant.name}</h1>
       <p>
         {sentence(facts.join(', ')).slice(0, -1)}; {home.join(', ')}.{' '}
         {plant.transplantedOn && `Planted out ${format.day(plant.transplantedOn)}. `}

@@ -20,7 +20,7 @@ export function FirstSteps({ view }: { view: GardenView }) {
   const demo = useQuery(entryQuery()).data?.demo;
   return (
     <div className="flex flex-col gap-4">
-      <h2 className="text-2xl">Add your first bed or pot</h2>
+      <h2 className="text-xl">Add your first bed or pot</h2>
       <SickPlant view={view} />
       <QuickPlace view={view} />
       {demo && (

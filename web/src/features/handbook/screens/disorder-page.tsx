@@ -30,7 +30,7 @@ export function DisorderPage() {
     <GardenPage title={() => d.label}>
       {() => (
         <article className="max-w-5xl">
-          <p className="-mt-2 mb-4 max-w-prose text-lg">
+          <p className="-mt-2 mb-4 max-w-prose">
             {d.line}
             {d.harmless && ' Nothing needs doing.'}
           </p>
@@ -159,7 +159,7 @@ function WhatToDo({ d }: { d: DisorderRow }) {
       <h2 className="mb-2 text-xl">What to do, gentlest first</h2>
       {groups.map(([cause, own], i) => (
         <Fragment key={cause}>
-          {cause && i === firstCause && <h3 className="mt-4 text-lg">Where the records show</h3>}
+          {cause && i === firstCause && <h3 className="mt-4 font-body font-semibold">Where the records show</h3>}
           {cause && <h4 className="mt-2 font-body font-semibold text-soft">{sentence(cause).slice(0, -1)}</h4>}
           <ol className="flex flex-col divide-y divide-line">
             {own.map(({ remedy }) => {

@@ -49,7 +49,7 @@ export function AnswerPanel({ view, reading }: Props) {
   const clear = isClear(leader);
   return (
     <Panel main label="Finding">
-      <h2 className="text-2xl">
+      <h2 className="text-xl">
         {clear ? disorderRow(leader.disorder).label : headline(report.diagnosis, report.unexplained)}
       </h2>
       {clear && (
@@ -90,7 +90,7 @@ function FirstAct({ view, reading }: Props) {
         </Unfold>
       )}
       <div className="mt-2 flex flex-wrap items-center gap-x-3">
-        {!reading && <TakeOn view={view} disorder={first.forDisorder} />}
+        {!reading && <TakeOn pinned view={view} disorder={first.forDisorder} />}
         {steps.length > 1 && (
           <a href={`#${WHAT_TO_DO}`} className={buttonLook('quiet')}>
             {steps.length - 1} more {steps.length === 2 ? 'step' : 'steps'}
@@ -153,7 +153,7 @@ function Unexplained({ view, reading }: { view: PlantView; reading: boolean }) {
   const { report } = view;
   return (
     <Panel main label="Finding">
-      <h2 className="text-2xl">{headline([], report.unexplained)}</h2>
+      <h2 className="text-xl">{headline([], report.unexplained)}</h2>
       <p className="mt-1 max-w-prose">{unexplainedInWords(report.unexplained)}</p>
       {report.nextChecks.length > 0 && <Checks view={view} from={0} to={4} reading={reading} />}
     </Panel>
@@ -164,7 +164,7 @@ function NothingReported({ plantId, reading }: { plantId: string; reading: boole
   const link = useLink();
   return (
     <Panel main label="Finding">
-      <h2 className="text-2xl">No problems recorded.</h2>
+      <h2 className="text-xl">No problems recorded.</h2>
       {!reading && (
         <>
           <p className="mt-1 max-w-prose text-soft">Look it over and record what you see, or that all is clear.</p>

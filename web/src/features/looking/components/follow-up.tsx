@@ -20,7 +20,7 @@ export function FollowUp({ view }: { view: PlantView }) {
     <>
       {asked.map((t) => (
         <Panel key={t.id} main asking label={`Did it help? ${disorderRow(t.disorder).label}`} className="mb-4">
-          <h2 className="text-2xl">Did it help?</h2>
+          <h2 className="text-xl">Did it help?</h2>
           <p className="mt-1">
             {disorderRow(t.disorder).label}, started on {format.day(t.openedOn)}
             {t.step > 1 && `, step ${t.step}`}. Sign of success: {t.successIs}.{' '}

@@ -61,7 +61,7 @@ function ForOne({ view, disorder, alone, begun, reading }: Props) {
   const [first] = remedies;
   return (
     <Panel main label={`What to do: ${row.label}`} className="mb-4">
-      <h2 className="text-2xl">
+      <h2 className="text-xl">
         {begun ? 'The other steps' : 'What to do'}
         {alone ? '' : ` about ${row.label.toLowerCase()}`}
       </h2>

@@ -33,7 +33,7 @@ function LookOver({ view }: { view: GardenView }) {
     <>
       {first ? (
         <>
-          <p className="max-w-prose text-lg text-soft">
+          <p className="max-w-prose text-soft">
             {first.place.name}: {sentence(walkOf(view, first.place.id)!.why[0] ?? '')}
           </p>
           <Link className={`mt-3 ${buttonLook('main')}`} to={link('placeWalk', { placeId: first.place.id })}>
@@ -41,7 +41,7 @@ function LookOver({ view }: { view: GardenView }) {
           </Link>
         </>
       ) : (
-        <p className="text-lg text-soft">No look is due. Choose a bed or a plant.</p>
+        <p className="text-soft">No look is due. Choose a bed or a plant.</p>
       )}
       <ul className="mt-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         {planted.map((p) => (
@@ -64,7 +64,7 @@ function Bed({ bed: { place, plants }, due }: { bed: PlaceOnView; due: boolean }
         className="flex min-h-12 items-center justify-between gap-2 px-4 py-2"
       >
         <span>
-          <span className="block font-head text-lg font-semibold">{place.name}</span>
+          <span className="block font-head text-xl font-semibold">{place.name}</span>
           <span className={due ? 'text-sm font-semibold text-ink' : 'text-sm text-soft'}>
             {due ? 'Due' : last && looks.length === plants.length ? `Looked over ${format.day(last)}` : 'Not due'}
           </span>

@@ -63,7 +63,7 @@ function ThePlant({ view, look }: PartProps) {
             <IconButton icon={ArrowLeft} label="Back to the plant" onClick={() => choose(null)} />
           </span>
         )}
-        <h1 className={clsx('min-w-0 grow truncate', part ? 'text-xl sm:text-2xl' : 'text-2xl')}>{plant.name}</h1>
+        <h1 className="min-w-0 grow truncate text-xl">{plant.name}</h1>
         {present.length === 0 && <AllClear plant={plant} look={look} />}
       </div>
       <div className={part ? 'max-lg:hidden' : ''}>
@@ -133,7 +133,7 @@ function Signs({ view: { plant, report }, look }: PartProps) {
   return (
     <section aria-label="What it looks like">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-x-3 gap-y-1">
-        <h2 className="text-2xl">{part && !words ? PART_WORDS[part] : headingOf(words, found.length)}</h2>
+        <h2 className="text-xl">{part && !words ? PART_WORDS[part] : headingOf(words, found.length)}</h2>
         <input
           type="search"
           aria-label="Search by words"

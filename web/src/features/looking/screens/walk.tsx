@@ -32,7 +32,7 @@ function Walk({ view }: { view: GardenView }) {
   const to = (plantId: string) => link('look', { plantId }, { walk: '1' });
   return (
     <>
-      <p className="max-w-prose text-lg text-soft">
+      <p className="max-w-prose text-soft">
         {done === 0
           ? 'Plant by plant, from the soil up. If all is well, touch “All clear”.'
           : next

@@ -46,7 +46,7 @@ function Opened({ secret, invitation }: { secret: string; invitation: Invitation
   };
   return (
     <>
-      <p className="mb-4 text-lg">
+      <p className="mb-4">
         {invitation.by} invites {invitation.name} to <strong>{invitation.garden}</strong>. You{' '}
         {ROLE_WORDS[invitation.role].may}.
       </p>

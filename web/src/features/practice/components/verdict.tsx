@@ -29,7 +29,7 @@ export function Verdict({ judged, guess, crop, next }: Props) {
   return (
     <Panel main label="The answer" className="flex flex-col gap-4">
       <div>
-        <h2 ref={heading} tabIndex={-1} className="scroll-mt-44 text-2xl">
+        <h2 ref={heading} tabIndex={-1} className="scroll-mt-44 text-xl">
           {judged.right ? 'Right' : 'Not quite'}: {row.label.toLowerCase()}.
         </h2>
         <p className="mt-1 max-w-prose">{row.line}</p>

@@ -49,7 +49,7 @@ export function CloseYear({ season, report }: Props) {
         </p>
         <div className="mt-3 grid items-start gap-x-8 gap-y-4 lg:grid-cols-2">
           <section aria-label="Plants still in place">
-            <h3 className="text-lg">1. Plants still in place</h3>
+            <h3 className="text-xl">1. Plants still in place</h3>
             {clearing.bag.length > 0 && (
               <p className="mt-1">
                 {named(clearing.bag)}: bag those plants with their roots and bin them, also after a frost. Do not
@@ -62,7 +62,7 @@ export function CloseYear({ season, report }: Props) {
             <StillStanding places={places} label={label} />
           </section>
           <fieldset>
-            <legend className="text-lg font-head">2. Equipment stored</legend>
+            <legend className="text-xl font-head">2. Equipment stored</legend>
             {kitFor(clearing).map((k) => (
               <CheckField key={k.code} checked={kit.includes(k.code)} onChange={(now) => tick(k.code, now)}>
                 <strong>{k.label}:</strong> {k.how}

@@ -116,7 +116,7 @@ function Sum({ harvest: h, cooked, label, over }: SumProps) {
   const f = useFormat();
   return (
     <Panel title={`Harvest of ${label}`} main>
-      <p className="mt-1 text-lg">
+      <p className="mt-1">
         {h.kg > 0 ? `${f.kilograms(h.kg)} recorded${over ? '' : ' so far'}.` : 'No picking recorded yet.'}
       </p>
       {cooked.kg > 0 && (

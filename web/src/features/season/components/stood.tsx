@@ -13,7 +13,7 @@ export function Stood({ places, label }: { places: readonly StoodPlace[]; label:
       <div className="mt-1 divide-y divide-line">
         {places.map((p) => (
           <section key={p.placeId} aria-label={`${p.place} in ${label}`} className="py-3 first:pt-1 last:pb-0">
-            <h3 className="inline text-lg">{p.place}</h3>
+            <h3 className="inline text-xl">{p.place}</h3>
             {p.troubles.length > 0 && <span className="ml-2 text-ripe">{p.troubles.join(', ')}</span>}
             <ul className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]">
               {p.plants.map((plant) => (

@@ -206,7 +206,7 @@ function Answer({ product, answer, plants, children }: AnswerProps) {
   return (
     <div role="status" aria-label="The dose" className="mt-4 rounded-xl bg-leafwash p-4">
       {batches.length > 0 ? (
-        <ul className="text-lg leading-7">
+        <ul className="text-xl leading-7">
           {batches.map((b) => (
             <li key={b.waterL}>
               <strong>{amountOf(product, b.amount, f)}</strong> in {f.litres(b.waterL)}
@@ -215,7 +215,7 @@ function Answer({ product, answer, plants, children }: AnswerProps) {
           ))}
         </ul>
       ) : (
-        <p className="text-lg">
+        <p className="text-xl">
           <strong>{amountOf(product, answer.each, f)}</strong> per plant
         </p>
       )}
@@ -298,7 +298,7 @@ function ByNutrient({ product }: { product: Product }) {
       </div>
       {amount !== null && also && (
         <div role="status" aria-label="The dose" className="mt-4 rounded-xl bg-leafwash p-4">
-          <p className="text-lg">
+          <p className="text-xl">
             <strong>{amountOf(product, amount, f)}</strong> per plant
           </p>
           <p className="mt-1 text-sm">

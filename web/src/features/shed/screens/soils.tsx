@@ -35,7 +35,7 @@ function Place({ at: { place, plants } }: { at: PlaceOnView }) {
         to={link('placeSoil', { placeId: place.id })}
         className="block rounded-2xl border border-line bg-card p-4 hover:bg-leafwash"
       >
-        <h2 className="text-lg text-leaf">{place.name}</h2>
+        <h2 className="text-xl text-leaf">{place.name}</h2>
         <p className="text-soft">
           {test ? `Tested ${f.day(test.date)} ${test.date.slice(0, 4)}` : 'Not tested'}
           {off.length > 0 &&

@@ -71,7 +71,7 @@ function Row({ row }: { row: SprayLogRow }) {
   ];
   return (
     <li className="rounded-2xl border border-line bg-card p-4 break-inside-avoid">
-      <h2 className="text-lg">
+      <h2 className="text-xl">
         {f.weekdayAndDay(row.day)}: {s.name ?? SPRAY_WORDS[s.product]}
         {s.trial && <span className="ml-2 text-base font-normal text-soft">test on one leaf</span>}
       </h2>

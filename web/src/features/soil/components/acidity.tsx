@@ -66,7 +66,7 @@ function Answer({ answer, onFizzes }: { answer: AcidityAnswer; onFizzes: (fizzes
     <div role="status" aria-label="The dose" className="mt-3 rounded-xl bg-leafwash p-4">
       <ol>
         {parts.map((p) => (
-          <li key={p.on} className="text-lg">
+          <li key={p.on} className="text-xl">
             <strong>{f.grams(p.grams)}</strong> on {f.dayAndYear(p.on)}
           </li>
         ))}

@@ -37,7 +37,7 @@ export function Layers({ place, plants }: { place: PlaceDto; plants: number }) {
           <MeasuredInput label="One bag" quantity="litres" min={1} value={bagL} onChange={setBag} />
         </div>
         {v && (
-          <p role="status" className="mt-3 text-lg">
+          <p role="status" className="mt-3 text-xl">
             <strong>{f.litres(v.litres)}</strong>: {v.bags} {v.bags === 1 ? 'bag' : 'bags'}, or {v.barrows}{' '}
             {v.barrows <= 1 ? 'barrow-load' : 'barrow-loads'}.
           </p>

@@ -194,7 +194,7 @@ function NewTest({ place, onDone }: { place: PlaceDto; onDone: () => void }) {
         void submit();
       }}
     >
-      <div className="grid grid-cols-2 gap-3 sm:grid-cols-5">
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <DayField
           label="Day"
           max={garden.today}

@@ -72,7 +72,7 @@ function Trial({ trial: t, view }: { trial: TrialDto; view: GardenView }) {
       <p className="text-sm text-soft">
         Started {f.day(t.startedOn)}, {t.judgedOn ? `judged ${f.day(t.judgedOn)}` : `judge it ${f.day(t.judgeOn)}`}
       </p>
-      <p className="mt-2 text-lg font-semibold">
+      <p className="mt-2 font-semibold">
         {t.judgedOn ? VERDICT[t.verdict] : `So far: ${VERDICT[t.verdict].toLowerCase()}`}
       </p>
       <p>{t.text}</p>

@@ -54,7 +54,7 @@ function List({ varieties, to }: { varieties: readonly Variety[]; to: (k: Variet
     <ul className="mt-2 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
       {varieties.map((k) => (
         <li key={to(k)} className="relative rounded-2xl border border-line bg-card p-4">
-          <h3 className="text-lg">
+          <h3 className="text-xl">
             <Link to={to(k)} className="text-leaf after:absolute after:inset-0">
               {k.name}
             </Link>

@@ -57,7 +57,7 @@ export function Charts({ rows }: { rows: readonly BenchRow[] }) {
   return (
     <section aria-label="Results">
       {said && (
-        <p role="status" className="max-w-prose text-lg">
+        <p role="status" className="max-w-prose">
           <strong>{rows[said.best]!.setUp.name} keeps this plant best.</strong>
         </p>
       )}

@@ -32,7 +32,7 @@ export function SetUpCard({ n, place, value, onChange, onRemove }: Props) {
   const set = (change: Partial<SetUp>) => onChange({ ...value, ...change });
   return (
     <fieldset className="rounded-2xl border border-line bg-card p-3">
-      <legend className="px-1 font-head text-lg font-semibold">Set-up {n}</legend>
+      <legend className="px-1 font-head text-xl font-semibold">Set-up {n}</legend>
       <div className="flex items-end gap-1">
         <TextField
           label="Name"

@@ -46,7 +46,7 @@ function List({ view, secret }: { view: WateringListView; secret: string }) {
   return (
     <>
       <h1 className="text-3xl">Watering {view.garden.name}</h1>
-      <p className="mb-4 text-lg text-soft">
+      <p className="mb-4 text-soft">
         For {view.name}, {format.day(view.from)} to {format.day(view.to)}
       </p>
       <Panel title={`Today, ${format.day(today)}`} main asking={view.tasks.length > 0}>
@@ -82,7 +82,7 @@ function List({ view, secret }: { view: WateringListView; secret: string }) {
         </Panel>
       )}
       <p className="mt-4 max-w-prose">{HOW_TO_WATER}</p>
-      <h2 className="mt-5 text-2xl">The next days</h2>
+      <h2 className="mt-5 text-xl">The next days</h2>
       <ul className="divide-y divide-line">
         {view.places.map((place) => (
           <li key={place.id} className="py-3">
@@ -126,7 +126,7 @@ function Task({ task, secret, litres }: TaskProps) {
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2 py-3">
       <div className="min-w-0 flex-1 basis-56">
-        <p className="text-lg font-semibold">
+        <p className="font-semibold">
           {task.title}
           {task.litres !== null && <span className="tabular-nums">: {litres(task.litres)}</span>}
         </p>

@@ -49,7 +49,7 @@ function List({ view }: { view: GardenView }) {
         </Link>
       </div>
       <WateringLists away={away} />
-      <p className="max-w-prose text-lg">
+      <p className="max-w-prose">
         {format.day(away.from)} to {format.day(away.to)}. {HOW_TO_WATER}
       </p>
       {view.today.some((t) => t.source === 'spray' && t.held) && (
