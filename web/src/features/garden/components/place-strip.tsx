@@ -53,8 +53,8 @@ export function PlaceStrip({ view, day, tasks }: Props) {
       style={{ flex: `${Math.max(2, plants.length)} 1 ${rem}rem` }}
     >
       <div className="flex flex-wrap items-center justify-between gap-x-1">
-        <div className="min-w-0 flex-1 basis-28 pt-1">
-          <h2 className="text-xl leading-6">
+        <div className="min-w-0 flex-1 basis-20 pt-1">
+          <h2 className="text-base leading-6">
             <Link
               to={link('placePlan', { placeId: place.id })}
               className="hover:underline max-sm:-my-2.5 max-sm:inline-flex max-sm:min-h-11 max-sm:items-center"

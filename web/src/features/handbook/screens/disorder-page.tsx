@@ -29,7 +29,7 @@ export function DisorderPage() {
   return (
     <GardenPage title={() => d.label}>
       {() => (
-        <article className="max-w-5xl">
+        <article data-reading className="max-w-5xl">
           <p className="-mt-2 mb-4 max-w-prose">
             {d.line}
             {d.harmless && ' Nothing needs doing.'}

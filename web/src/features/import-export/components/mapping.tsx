@@ -38,7 +38,7 @@ export function Mapping({ preview, onChange }: Props) {
   };
   return (
     <>
-      <ul aria-label="Match the columns" className="grid gap-x-8 sm:grid-cols-2">
+      <ul aria-label="Match the columns" className="grid grid-cols-1 gap-x-8 sm:grid-cols-2">
         {columnsOf(table).map((column) => {
           const mapped = columns.find((c) => c.field === column.field);
           const units = unitChoices(column);
@@ -52,7 +52,7 @@ export function Mapping({ preview, onChange }: Props) {
                 </span>
                 {sample && <span className="max-w-48 truncate text-sm text-soft tabular-nums">first: {sample}</span>}
               </p>
-              <div className="flex gap-2 *:min-w-40 *:flex-1">
+              <div className="flex flex-wrap gap-2 *:min-w-40 *:flex-1">
                 <Select
                   aria-label={`Column for ${column.label}`}
                   value={String(mapped?.at ?? -1)}
@@ -75,7 +75,7 @@ export function Mapping({ preview, onChange }: Props) {
           );
         })}
       </ul>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
           label="Date format"
           options={DATES}

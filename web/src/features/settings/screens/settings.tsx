@@ -45,7 +45,7 @@ function Settings({ view }: { view: GardenView }) {
       </>
     );
   return (
-    <div className="grid items-start gap-5 lg:grid-cols-[23rem_1fr]">
+    <div data-reading className="grid items-start gap-5 lg:grid-cols-[23rem_1fr]">
       <div className="flex flex-col gap-4">
         {!wide && demo}
         <SettingsList open={open} />
