@@ -94,7 +94,7 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
   await unfold(page, /^Plant out Track Red/);
   await unfold(page, /step by step/);
   await expect(page.getByText(/Hardened off$/)).toBeVisible();
-  await expect(page.getByText('Water it in until the soil settles', { exact: false })).toBeVisible();
+  await expect(page.getByText('Water it in at its foot until the soil settles', { exact: false })).toBeVisible();
   await tick('Plant out Track Red');
   await expect(page.getByRole('link', { name: /^Track Red 2/ })).toBeVisible();
   await page.getByRole('link', { name: 'Season' }).click();
