@@ -1,3 +1,4 @@
+import { OneLine } from '@candid-leaf/core/records';
 import { IsIn, IsInt, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 import { ROLES, type Role } from './roles.js';
@@ -8,6 +9,7 @@ export class AccessKeyInput {
   id: string;
 
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

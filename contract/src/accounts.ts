@@ -1,3 +1,4 @@
+import { OneLine } from '@candid-leaf/core/records';
 import { applyDecorators } from './decorators.js';
 import { IsEmail, IsOptional, IsString, Matches, MaxLength, MinLength } from 'class-validator';
 
@@ -41,6 +42,7 @@ export class SignUp {
   password: string;
 
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

@@ -1,4 +1,4 @@
-import { FINITE, IsListOf, TEXTURES, type Texture } from '@candid-leaf/core/records';
+import { OneLine, FINITE, IsListOf, TEXTURES, type Texture } from '@candid-leaf/core/records';
 import { METHOD_CODES, type SetUp } from '@candid-leaf/core/water';
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { IsId } from './id.js';
@@ -6,6 +6,7 @@ import { IsId } from './id.js';
 /** One watering method, or one change, to compare. */
 class SetUpInput implements SetUp {
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(60)
   name: string;
@@ -62,6 +63,7 @@ export class BenchInput {
   placeId: string;
 
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

@@ -1,5 +1,5 @@
 import { type Stock } from '@candid-leaf/core/support';
-import { GardenFacts, IsCalendarDay, IsListOf, IsPart, FINITE } from '@candid-leaf/core/records';
+import { OneLine, GardenFacts, IsCalendarDay, IsListOf, IsPart, FINITE } from '@candid-leaf/core/records';
 import {
   type AreaUnit,
   type Day,
@@ -117,6 +117,7 @@ export class GardenInput extends GardenFacts {
   version?: number;
 
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

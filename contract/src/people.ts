@@ -1,3 +1,4 @@
+import { OneLine } from '@candid-leaf/core/records';
 import { IsIn, IsString, MaxLength, MinLength } from 'class-validator';
 import { IsId } from './id.js';
 import { ROLES, type Role } from './roles.js';
@@ -15,6 +16,7 @@ export class InvitationInput {
 
   /** the person's name, as the gardener calls them */
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

@@ -1,4 +1,13 @@
-import { type Irrigation, IRRIGATIONS, PlaceMake, FINITE, IsListOf, IsPart, SoilTest } from '@candid-leaf/core/records';
+import {
+  OneLine,
+  type Irrigation,
+  IRRIGATIONS,
+  PlaceMake,
+  FINITE,
+  IsListOf,
+  IsPart,
+  SoilTest,
+} from '@candid-leaf/core/records';
 import { WALK_RHYTHMS, type WalkRhythm } from '@candid-leaf/core/walks';
 import {
   ArrayMaxSize,
@@ -28,6 +37,7 @@ export class PlaceInput extends PlaceMake {
   version?: number;
 
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

@@ -1,4 +1,4 @@
-import { IsCalendarDay, IsListOf, IsPart, PlantMake } from '@candid-leaf/core/records';
+import { OneLine, IsCalendarDay, IsListOf, IsPart, PlantMake } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
 import { type Growth, type Start, STARTS } from '@candid-leaf/core/growth';
 import { TRAININGS, type Training } from '@candid-leaf/core/pruning';
@@ -20,6 +20,7 @@ export class PlantInput extends PlantMake {
   placeId: string;
 
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

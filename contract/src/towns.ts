@@ -1,9 +1,11 @@
+import { OneLine } from '@candid-leaf/core/records';
 import { Type } from 'class-transformer';
 import { IsNumber, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 
 /** A town by the start of its name. */
 export class TownsCalled {
   @IsString()
+  @OneLine()
   @MinLength(2)
   @MaxLength(80)
   name: string;

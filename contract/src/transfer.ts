@@ -6,7 +6,7 @@ import {
   type Reading,
   type TableName,
 } from '@candid-leaf/core/tables';
-import { IsListOf } from '@candid-leaf/core/records';
+import { OneLine, IsListOf } from '@candid-leaf/core/records';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 
 /** Cell separators of a file. */
@@ -51,6 +51,7 @@ export class ImportPlan implements Reading {
 
   /** its name, for the list of imports */
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(120)
   name: string;

@@ -1,4 +1,4 @@
-import { IsCalendarDay, SIGN_CODES, type SignCode } from '@candid-leaf/core/records';
+import { OneLine, IsCalendarDay, SIGN_CODES, type SignCode } from '@candid-leaf/core/records';
 import type { TrialVerdict } from '@candid-leaf/core/helped';
 import type { Day } from '@candid-leaf/core/units';
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
@@ -16,6 +16,7 @@ export class TrialInput {
 
   /** what is changed for one group */
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

@@ -1,4 +1,4 @@
-import { IsCalendarDay } from '@candid-leaf/core/records';
+import { OneLine, IsCalendarDay } from '@candid-leaf/core/records';
 import type { Day, DateForm, Units } from '@candid-leaf/core/units';
 import { IsString, Matches, MaxLength, MinLength } from 'class-validator';
 import { IsId } from './id.js';
@@ -11,6 +11,7 @@ export class WateringListInput {
   id: string;
 
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

@@ -1,5 +1,6 @@
-import type { NewCalendarLink } from '@candid-leaf/contract';
+import type { GardenView, NewCalendarLink } from '@candid-leaf/contract';
 import ICAL from 'ical.js';
+import { v7 as uuid } from 'uuid';
 import { asCalendar } from '../src/calendar/as-calendar.js';
 import { withoutSecrets } from '../src/shared/log.js';
 import { gardener, useApp } from './app.js';
@@ -45,6 +46,26 @@ test('tasks due and dates of the season, read by an independent parser without a
   const again = eventsOf((await app.http().get(path).expect(200)).text);
   expect(again.map((e) => e.uid)).toEqual(events.map((e) => e.uid));
   expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
+});
+
+test('a name of several lines is refused everywhere, and one saved before writes no line of its own', async () => {
+  const g = await gardenOf(app);
+  const { today: _t, ...garden } = (await g.agent.get(g.url('')).expect(200)).body as GardenView['garden'];
+  const name = 'Bed\r\nEND:VCALENDAR\r\nX-EVIL:1';
+  await g.agent
+    .put('/api/gardens')
+    .send({ ...garden, name })
+    .expect(400);
+  await g.agent.put(g.url('/places')).send({ id: uuid(), name, kind: 'ground', texture: 'loam' }).expect(400);
+  const db = await app.connect();
+  await db.query('UPDATE garden SET name = ? WHERE id = ?', [name, g.garden]);
+  await db.end();
+  const { text } = await app
+    .http()
+    .get(await link(g))
+    .expect(200);
+  expect(text.split('\r\n').filter((line) => /^(END:VCALENDAR|X-EVIL)/.test(line))).toEqual(['END:VCALENDAR']);
+  expect(eventsOf(text)).toEqual(expect.any(Array));
 });
 
 test('a link is shown once, and stops working when renewed or revoked; a guess opens nothing', async () => {

@@ -206,6 +206,17 @@ describe('writing', () => {
     expect((await g.agent.get(g.url('/records'))).body).toHaveLength(1);
   });
 
+  test('nothing is planted in an archived bed; what stands in it can still be described', async () => {
+    const g = await gardener(app);
+    const { plant, place } = await potted(g);
+    await g.agent.post(g.url(`/places/${place}/retire`)).expect(204);
+    const put = (body: object) =>
+      g.agent.put(g.url('/plants')).send({ placeId: place, crop: 'tomato', transplantedOn: '2026-05-10', ...body });
+    const refused = await put({ id: uuid(), name: 'New' }).expect(400);
+    expect(refused.body.faults).toEqual([{ path: 'placeId', reason: expect.stringMatching(/is archived/) }]);
+    await put({ id: plant, name: 'Renamed', version: 1 }).expect(200);
+  });
+
   test('places are reordered; an unknown id in the order is refused and nothing moves', async () => {
     const g = await gardener(app);
     const names = ['one', 'two', 'three'];

@@ -217,3 +217,13 @@ test('a list holds only the photos of its own garden and subject, whatever ids a
   expect(await ids(b)).not.toContain(own[0]);
   expect((await ids(b, `?plantId=${a.plant}`)) ?? []).toEqual([]);
 });
+
+test('a picture of more than 24 megapixels is refused before it is unpacked', async () => {
+  const { put } = await started();
+  const flat = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: '#4a7' } })
+      .png({ compressionLevel: 9 })
+      .toBuffer();
+  await put(await flat(6000, 4000)).expect(200);
+  await put(await flat(6001, 4000)).expect(415);
+});

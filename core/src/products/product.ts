@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { OneLine } from '../records/text.js';
 import {
   ArrayMaxSize,
   IsArray,
@@ -46,6 +47,7 @@ const percent = { message: 'must be a percentage of its weight: 0 to 100 %' };
 /** A product as on its label. Nutrients in percent by weight, as N, P₂O₅ and K₂O. */
 export class ProductMake {
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { OneLine } from './text.js';
 import {
   ArrayMaxSize,
   IsArray,
@@ -22,6 +23,7 @@ import { MOST_LITRES, MOST_REASON } from './record-limits.js';
 export class Feeding extends Dated {
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(120)
   product?: string;
 
@@ -57,6 +59,7 @@ export class Feeding extends Dated {
   /** why it was more than the safe amount */
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(MOST_REASON)
   because?: string;
 }
@@ -84,6 +87,7 @@ export class Pruning extends Dated {
   /** why it was so much */
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(MOST_REASON)
   because?: string;
 }
@@ -102,12 +106,14 @@ export class Spraying extends Dated {
   /** its name on the label */
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(80)
   name?: string;
 
   /** the problem it was against */
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(80)
   target?: string;
 
@@ -153,6 +159,7 @@ export class Spraying extends Dated {
 
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(MOST_REASON)
   because?: string;
 }

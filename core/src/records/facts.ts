@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { OneLine } from './text.js';
 import {
   ArrayMaxSize,
   IsArray,
@@ -101,6 +102,7 @@ export class MulchSpell {
 
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(40)
   kind?: string;
 
@@ -362,6 +364,7 @@ export class PlantFacts extends PlantMake {
 
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(120)
   name?: string;
 }

@@ -18,6 +18,7 @@ export { RULES_IN_WORDS } from './refusals.js';
 export * from './rules.js';
 export * from './spells.js';
 export * from './shape.js';
+export * from './text.js';
 export * from './vocabulary/cautions.js';
 export * from './vocabulary/disorders.js';
 export * from './vocabulary/signs.js';

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { OneLine } from './text.js';
 import {
   IsBoolean,
   IsIn,
@@ -61,6 +62,7 @@ export class Picking extends Dated {
   /** why it was picked during a waiting time, or weighs so much */
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(MOST_REASON)
   because?: string;
 }
@@ -73,6 +75,7 @@ export class Happening extends Dated {
   /** why it was done during a waiting time */
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(MOST_REASON)
   because?: string;
 }

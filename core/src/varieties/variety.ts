@@ -1,3 +1,4 @@
+import { OneLine } from '../records/text.js';
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
 import { FINITE } from '../records/dated.js';
 import type { Fault } from '../records/faults.js';
@@ -13,6 +14,7 @@ export type RipeColour = (typeof RIPE_COLOURS)[number];
 /** A variety of tomato or pepper, from its packet and the gardener's knowledge. Fields left out are unknown. */
 export class Variety extends VarietyTendencies {
   @IsString()
+  @OneLine()
   @MinLength(1, { message: 'must not be empty' })
   @MaxLength(80)
   name: string;
@@ -49,6 +51,7 @@ export class Variety extends VarietyTendencies {
   /** resistance letters as printed: "VFNT" */
   @IsOptional()
   @IsString()
+  @OneLine()
   @MaxLength(120)
   letters?: string | null;
 }

@@ -18,7 +18,12 @@ const TTL_S = 4 * 3600;
 
 /** Writes an iCalendar file (RFC 5545): all-day events that end on the day after their last. */
 export function asCalendar(name: string, entries: readonly Entry[], now: Date): string {
-  const calendar = ical({ name, prodId: { company: 'Candid Leaf', product: 'garden', language: 'EN' }, ttl: TTL_S });
+  // a name saved before line ends were refused
+  const calendar = ical({
+    name: name.replace(/[\p{Cc}\u2028\u2029]+/gu, ' '),
+    prodId: { company: 'Candid Leaf', product: 'garden', language: 'EN' },
+    ttl: TTL_S,
+  });
   for (const e of entries)
     calendar.createEvent({
       id: `${createHash('sha256').update(e.id).digest('hex').slice(0, 32)}@candid-leaf`,

@@ -4,7 +4,7 @@ import { PHOTO_PX } from '@candid-leaf/contract';
 /** Accepted formats, by file content, not by name. An XML drawing, for one, could request other files. */
 const TAKEN: ReadonlySet<string> = new Set(['image/jpeg', 'image/png', 'image/webp']);
 /** Most pixels of a picture to open: a phone's; a small file may claim to be a wall. */
-const MOST_PIXELS = 64_000_000;
+const MOST_PIXELS = 24_000_000;
 const QUALITY = { whole: 80, small: 70 };
 
 /** One at a time: an open picture uses a lot of memory. */

@@ -61,7 +61,11 @@ export class PlantsService {
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
       ...plantedFaults(input.transplantedOn, today, 'transplantedOn'),
     ]);
-    if (!(await m.existsBy(PlaceEntity, { id: input.placeId, gardenId }))) throw notFound('place');
+    const place = await m.findOneBy(PlaceEntity, { id: input.placeId, gardenId });
+    if (!place) throw notFound('place');
+    const old = await m.findOneBy(PlantEntity, { id: input.id, gardenId });
+    if (place.retiredOn !== null && old?.placeId !== place.id)
+      throwIfFaults([{ path: 'placeId', reason: `${place.name} is archived: restore it first, or choose another` }]);
     if (input.varietyId && !(await m.existsBy(VarietyEntity, { id: input.varietyId, gardenId })))
       throw notFound('variety');
     const row = await putVersioned(
@@ -77,7 +81,7 @@ export class PlantsService {
         stage: input.stage ?? null,
         transplantedOn: input.transplantedOn ?? null,
         heightM: input.heightM ?? null,
-        seenOn: seenOn(input, await m.findOneBy(PlantEntity, { id: input.id, gardenId }), today),
+        seenOn: seenOn(input, old, today),
         plantedAbout: input.plantedAbout ?? null,
         start: input.start ?? null,
         spacingM: input.spacingM ?? null,
