@@ -37,7 +37,7 @@ export function GardenFrame() {
       ) : (
         isPending && <div className="h-36 print:hidden" />
       )}
-      <main className="mx-auto max-w-7xl px-3 pt-4 pb-20 max-sm:has-[[data-pinned]]:pb-36 sm:px-5 sm:pb-4 2xl:max-w-[104rem] 2xl:has-[[data-reading]]:max-w-[66rem]">
+      <main className="mx-auto max-w-7xl px-3 pt-4 pb-20 max-sm:has-[[data-pinned]]:pb-36 sm:px-5 sm:pb-4 2xl:max-w-[104rem] 2xl:has-[[data-narrow]]:max-w-[66rem]">
         <Outlet context={setOfTheseDays} />
       </main>
     </RoleContext.Provider>

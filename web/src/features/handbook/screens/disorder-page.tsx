@@ -27,9 +27,9 @@ export function DisorderPage() {
   const d = disorderRow(disorder as DisorderCode);
   const crop = d.crop ?? (params.get('crop') === 'pepper' ? 'pepper' : 'tomato');
   return (
-    <GardenPage title={() => d.label}>
+    <GardenPage narrow title={() => d.label}>
       {() => (
-        <article data-reading className="max-w-5xl">
+        <article className="max-w-5xl">
           <p className="-mt-2 mb-4 max-w-prose">
             {d.line}
             {d.harmless && ' Nothing needs doing.'}

@@ -8,7 +8,9 @@ import { WholeGarden } from '../components/whole-garden';
 /** The import and export page. */
 export function FilesScreen() {
   return (
-    <GardenPage title={() => 'Import and export'}>{(view) => <Files empty={view.places.length === 0} />}</GardenPage>
+    <GardenPage narrow title={() => 'Import and export'}>
+      {(view) => <Files empty={view.places.length === 0} />}
+    </GardenPage>
   );
 }
 

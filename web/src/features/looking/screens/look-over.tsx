@@ -11,7 +11,7 @@ import { walkOf } from '../walk-of';
 /** Where to look: the bed that is due first, then every bed and plant. */
 export function LookOverScreen() {
   return (
-    <GardenPage needs="record" title={() => 'Look over'}>
+    <GardenPage narrow needs="record" title={() => 'Look over'}>
       {(view) => <LookOver view={view} />}
     </GardenPage>
   );

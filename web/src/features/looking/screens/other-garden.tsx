@@ -14,7 +14,11 @@ const KEPT = 'candid-leaf:neighbour';
 
 /** A plant from another garden's case file: the same page, read-only. */
 export function NeighbourScreen() {
-  return <GardenPage title={() => 'A plant from another garden'}>{() => <Neighbour />}</GardenPage>;
+  return (
+    <GardenPage narrow title={() => 'A plant from another garden'}>
+      {() => <Neighbour />}
+    </GardenPage>
+  );
 }
 
 function Neighbour() {

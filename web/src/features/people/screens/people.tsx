@@ -7,7 +7,11 @@ import { Members } from '../components/members';
 
 /** People and access: members, invitations, and keys for scripts. */
 export function PeopleScreen() {
-  return <GardenPage title={() => 'People and access'}>{() => <People />}</GardenPage>;
+  return (
+    <GardenPage narrow title={() => 'People and access'}>
+      {() => <People />}
+    </GardenPage>
+  );
 }
 
 function People() {

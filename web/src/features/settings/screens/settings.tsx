@@ -22,7 +22,11 @@ const isPage = (name: string | undefined): name is SettingsPageName => name !== 
 
 /** Settings: a list of pages; at the desk the chosen one stands beside it. */
 export function SettingsScreen() {
-  return <GardenPage title={() => 'Settings'}>{(view) => <Settings view={view} />}</GardenPage>;
+  return (
+    <GardenPage narrow title={() => 'Settings'}>
+      {(view) => <Settings view={view} />}
+    </GardenPage>
+  );
 }
 
 function Settings({ view }: { view: GardenView }) {
@@ -45,7 +49,7 @@ function Settings({ view }: { view: GardenView }) {
       </>
     );
   return (
-    <div data-reading className="grid items-start gap-5 lg:grid-cols-[23rem_1fr]">
+    <div className="grid items-start gap-5 lg:grid-cols-[23rem_1fr]">
       <div className="flex flex-col gap-4">
         {!wide && demo}
         <SettingsList open={open} />

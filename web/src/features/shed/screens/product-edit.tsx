@@ -11,7 +11,7 @@ import { productsQuery } from '../../../data/products';
 export function ProductEdit() {
   const { productId } = useParams();
   return (
-    <GardenPage needs="keep" title={() => (productId ? 'Edit product' : 'New product')}>
+    <GardenPage narrow needs="keep" title={() => (productId ? 'Edit product' : 'New product')}>
       {() => (productId ? <Change productId={productId} /> : <New />)}
     </GardenPage>
   );

@@ -11,7 +11,7 @@ import { varietiesQuery } from '../../../data/varieties';
 export function KindEdit() {
   const { varietyId } = useParams();
   return (
-    <GardenPage needs="keep" title={() => (varietyId ? 'Edit variety' : 'New variety')}>
+    <GardenPage narrow needs="keep" title={() => (varietyId ? 'Edit variety' : 'New variety')}>
       {() => (varietyId ? <Change varietyId={varietyId} /> : <New />)}
     </GardenPage>
   );

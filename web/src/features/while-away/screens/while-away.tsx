@@ -14,7 +14,7 @@ import { plansQuery } from '../../../data/water';
 /** A printed sheet for the helper: bed by bed in walking order, from the one plan. */
 export function WhileAwayScreen() {
   return (
-    <GardenPage needs="keep" title={() => 'While you are away'}>
+    <GardenPage narrow needs="keep" title={() => 'While you are away'}>
       {(view) => <List view={view} />}
     </GardenPage>
   );
