@@ -97,7 +97,7 @@ test('a garden cannot be set more than two years from today', async () => {
       .put('/api/gardens')
       .send({ ...settings, pinnedDate })
       .expect(400);
-    expect(refused.body.faults).toEqual([{ path: 'pinnedDate', reason: 'must be within two years of today' }]);
+    expect(refused.body.faults).toEqual([{ path: 'pinnedDate', reason: expect.stringMatching(/two years/) }]);
   }
   // what stands already may stay, whatever the calendar says
   await g.agent.put('/api/gardens').send(settings).expect(200);
