@@ -50,7 +50,10 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
   const goTo = async (day: string) => {
     const { today: _t, ...garden } = await (await page.request.get(`/api/gardens/${own.garden}`)).json();
     await page.request.put('/api/gardens', { data: { ...garden, pinnedDate: day } });
+    // what this device kept from before is shown first, and replaced
+    const fresh = page.waitForResponse((r) => r.url().endsWith(`/${own.garden}/view`) && r.ok());
     await page.goto(`/gardens/${own.garden}`);
+    await fresh;
   };
   await goTo('2026-03-05');
   const tick = async (title: string) => {
@@ -91,7 +94,10 @@ test('a season from plan to lessons: sow, harden off, wait for warm soil, plant 
   await expect(await heldTask(page, /^Plant out Track Red/)).toContainText(/Wait .*soil/);
   await soil(18, { version: 1 });
   await goTo('2026-05-27');
-  await unfold(page, /^Plant out Track Red/);
+  await expect(async () => {
+    await unfold(page, /^Plant out Track Red/);
+    await expect(page.getByRole('button', { name: /step by step/ }).first()).toBeVisible({ timeout: 2000 });
+  }).toPass();
   await unfold(page, /step by step/);
   await expect(page.getByText(/Hardened off$/)).toBeVisible();
   await expect(page.getByText('Water it in at its foot until the soil settles', { exact: false })).toBeVisible();
