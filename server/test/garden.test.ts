@@ -148,6 +148,17 @@ describe('writing', () => {
     expect(await planted('1000-01-01')).toEqual([400, 'must be a date from 1990 to two years ahead']);
     expect(await planted('2019-05-01')).toEqual([400, expect.stringMatching(/more than 5 years ago/)]);
     expect((await planted('2022-05-01'))[0]).toBe(200);
+    // one that was entered in its time can still be described years later
+    const id = uuid();
+    const old = { id, placeId: place, name: 'Old', crop: 'tomato', transplantedOn: '2024-05-01' };
+    await g.agent.put(g.url('/plants')).send(old).expect(200);
+    const db = await app.connect();
+    await db.query('UPDATE plant SET transplantedOn = ? WHERE id = ?', ['2019-05-01', id]);
+    await db.end();
+    await g.agent
+      .put(g.url('/plants'))
+      .send({ ...old, transplantedOn: '2019-05-01', name: 'Older', version: 1 })
+      .expect(200);
     const { today: _t, ...settings } = (await g.agent.get(g.url('')).expect(200)).body as GardenView['garden'];
     const pinned = (pinnedDate: string) => g.agent.put('/api/gardens').send({ ...settings, pinnedDate });
     await pinned('9999-12-31').expect(400);

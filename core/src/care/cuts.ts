@@ -1,6 +1,6 @@
 import type { PlantAssessment } from '../assessment/assess.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
-import { cutPlan, type CutPlan } from '../pruning/cut-plan.js';
+import { cutPlan, type CutPlan, isCordon } from '../pruning/cut-plan.js';
 import { LEAF_LOSS_PCT, LEAF_LOSS_WITHIN_DAYS, leafLostPct } from '../pruning/leaf-loss.js';
 import { defaultTraining, type Training, type TrainingChoice } from '../pruning/methods.js';
 import { isRainless } from '../records/place.js';
@@ -22,8 +22,6 @@ const DISEASED: readonly SignCode[] = [
   'leaf-small-dark-spots',
 ];
 const MOST_DISEASED = 8;
-const isCordon = (p: { crop: string; habit?: string | null }): boolean =>
-  p.crop === 'tomato' && p.habit === 'indeterminate';
 const HOT_WEEKS_DAYS = 28;
 
 /** Returns this week's cuts and the training: chosen by the gardener, or the suggested one. */

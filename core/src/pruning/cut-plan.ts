@@ -261,9 +261,15 @@ function pepperCuts(q: CutQuestion, topped: boolean): Cut[] {
   return out;
 }
 
+/**
+ * Returns whether a plant grows on and on: only such a one is topped.
+ * @example isCordon({ crop: 'tomato', habit: 'determinate' }) // false
+ */
+export const isCordon = (p: { crop: Crop; habit?: GrowthHabit | null }): boolean =>
+  p.crop === 'tomato' && p.habit === 'indeterminate';
+
 /** Only an indeterminate plant is topped: when its last useful flower has opened. */
-const topDay = ({ habit, crop, topOn }: CutQuestion): Day | null =>
-  crop === 'tomato' && habit === 'indeterminate' ? topOn : null;
+const topDay = (q: CutQuestion): Day | null => (isCordon(q) ? q.topOn : null);
 
 /**
  * Returns what must not be cut now, and why (common practice): before or in a heat wave, with sunscald, on wet

@@ -56,14 +56,17 @@ export class PlantsService {
 
   /** The same within another transaction. */
   async write(m: EntityManager, gardenId: string, today: Day, input: PlantInput): Promise<PlantDto> {
+    const old = await m.findOneBy(PlantEntity, { id: input.id, gardenId });
     throwIfFaults([
       ...typeFaults(input.crop, input.type, 'type'),
       ...resistanceFaults(input.crop, input.resistantTo, 'resistantTo'),
-      ...plantedFaults(input.transplantedOn, today, 'transplantedOn'),
+      // a plant of an earlier season keeps its day
+      ...(old && old.transplantedOn === input.transplantedOn
+        ? []
+        : plantedFaults(input.transplantedOn, today, 'transplantedOn')),
     ]);
     const place = await m.findOneBy(PlaceEntity, { id: input.placeId, gardenId });
     if (!place) throw notFound('place');
-    const old = await m.findOneBy(PlantEntity, { id: input.id, gardenId });
     if (place.retiredOn !== null && old?.placeId !== place.id)
       throwIfFaults([{ path: 'placeId', reason: `${place.name} is archived: restore it first, or choose another` }]);
     if (input.varietyId && !(await m.existsBy(VarietyEntity, { id: input.varietyId, gardenId })))

@@ -29,7 +29,7 @@ export interface RemedyRow {
   onlyWhere?: readonly FactCode[];
   /** only once gentler steps had their follow-up and were not enough */
   afterMilder?: true;
-  /** done again after so many days until fewer are there; a spray by its label */
+  /** days until it is done again, as long as no fewer are there; a spray goes by its label */
   againDays?: number;
   /** a spray: one at a time */
   sprays?: SprayCode;
