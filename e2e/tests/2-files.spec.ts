@@ -33,12 +33,17 @@ test('import a CSV: preview, choose units, dry run, import without the faulty ro
     /Watered, 7.6.L per plant/,
     /Watered, 5.7.L per plant/,
   ]);
+  expect(await own.saved('watering')).toMatchObject([
+    { date: '2026-07-17', litres: expect.closeTo(7.57, 2) },
+    { date: '2026-07-16', litres: expect.closeTo(5.68, 2) },
+  ]);
   await page.goto(`/gardens/${own.garden}/files`);
   await page.getByRole('button', { name: 'Undo the import of notebook.csv' }).click();
   await expect(page.getByText('undone', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();
   await expect(records.getByRole('listitem')).toHaveCount(0);
+  expect(await own.saved('watering')).toEqual([]);
 
   // what is no table says why
   await page.goto(`/gardens/${own.garden}/files`);

@@ -109,8 +109,11 @@ test('a harmless sign is called harmless, is not marked, and goes away with an a
   await expect(page.getByText('Old leaves finishing', { exact: true }).first()).toBeVisible();
   await page.getByRole('button', { name: 'The plant: all clear' }).click();
   await expect(page.getByText('Old leaves finishing', { exact: true }).first()).toBeHidden();
+  const clears = async () => (await own.saved('inspection')).map((r) => (r as { allClear: boolean }).allClear);
+  await expect.poll(clears).toEqual([true, false]);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Old leaves finishing', { exact: true }).first()).toBeVisible();
+  await expect.poll(clears).toEqual([false]);
 });
 
 test('find a sign by words; it replaces the signs it rules out; the ribbon describes a day', async ({ page }) => {

@@ -1,6 +1,19 @@
+import type { GardenView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn, unfold, watered } from './helpers.js';
+import {
+  choose,
+  ofPlace,
+  ownGarden,
+  pickDay,
+  signIn,
+  tomatoIn,
+  savedIn,
+  stored,
+  TODAY,
+  unfold,
+  watered,
+} from './helpers.js';
 
 test('from an empty garden: add a bed and plants, fix errors, reorder, record, archive', async ({ page }) => {
   const own = await ownGarden(page);
@@ -45,6 +58,14 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('link', { name: new RegExp(name) })).toBeVisible();
   }
+  const { places } = await stored<GardenView>(page, 'view');
+  expect(places.map(({ place }) => place)).toMatchObject([
+    { name: 'Long bed', lengthM: 3, widthM: 0.8, flowLPerH: 120 },
+  ]);
+  expect(places[0]!.plants.map(({ plant }) => plant)).toMatchObject([
+    { name: 'First cordon', habit: 'indeterminate', transplantedOn: '2026-05-20', stage: 'fruiting', heightM: 1.4 },
+    { name: 'Second cordon', habit: 'indeterminate', transplantedOn: '2026-05-20', stage: 'fruiting', heightM: 1.4 },
+  ]);
 
   await test.step('a watering of the whole bed is two touches, and can be undone', async () => {
     await page.getByRole('button', { name: 'Water Long bed' }).click();
@@ -54,6 +75,7 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     await ofPlace(page, 'Long bed', 'Edit');
     await unfold(page, 'Records for the whole bed or pot');
     await expect(page.getByText('No records yet.')).toBeVisible();
+    expect(await own.saved('watering')).toEqual([]);
   });
 
   await test.step('the walking order is changed with the keyboard, and by dragging', async () => {
@@ -103,18 +125,22 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     await expect(page.getByRole('button', { name: /Watered, / })).toBeHidden();
     await page.getByRole('listitem').filter({ hasText: 'Deleted.' }).getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('button', { name: /Watered, 20 L per plant, in 20 minutes/ })).toBeVisible();
+    await expect.poll(() => own.saved('watering')).toMatchObject([{ date: '2026-07-17', litres: 20, minutes: 20 }]);
   });
 
   await test.step('all clear is one touch; a plant is retired and called back', async () => {
     await page.getByRole('link', { name: 'Own garden' }).click();
     await page.getByRole('button', { name: 'First cordon: all clear' }).click();
     await expect(page.getByText('looked over today')).toBeVisible();
+    await expect.poll(() => own.saved('inspection')).toMatchObject([{ date: TODAY, allClear: true, signs: [] }]);
     await page.getByRole('link', { name: /Second cordon/ }).click();
     await page.getByRole('link', { name: 'Edit' }).click();
     await page.getByRole('button', { name: 'Remove this plant' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeHidden();
     await page.getByRole('listitem').filter({ hasText: 'was archived' }).getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByRole('link', { name: /Second cordon/ })).toBeVisible();
+    const standing = async () => (await stored<GardenView>(page, 'view')).places[0]!.plants.map((p) => p.plant.name);
+    await expect.poll(standing).toEqual(['First cordon', 'Second cordon']);
   });
 });
 

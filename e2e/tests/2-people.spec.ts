@@ -1,3 +1,4 @@
+import type { PeopleDto } from '@candid-leaf/contract';
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
 import { choose, openToAll, ownGarden, pickDay, signIn, tomatoIn, watered, savedIn, TODAY } from './helpers.js';
@@ -43,6 +44,7 @@ test('invite a helper who may only record, make them a manager, and leave', asyn
   await hers.getByRole('dialog').getByLabel('Per plant (L)').fill('1.5');
   await hers.getByRole('dialog').getByRole('button', { name: 'Save record' }).click();
   await expect(hers.getByRole('dialog')).toHaveCount(0);
+  await expect.poll(async () => (await own.saved('watering', plant))[0]).toMatchObject({ date: TODAY, litres: 1.5 });
   // the link works once
   const third = await elsewhere(browser);
   await third.goto(link);
@@ -63,6 +65,10 @@ test('invite a helper who may only record, make them a manager, and leave', asyn
   await page.getByRole('button', { name: 'Leave Own garden' }).click();
   await expect(page.getByRole('heading', { name: 'New garden' })).toBeVisible();
   await hers.goto(`/gardens/${own.garden}`);
+  const left = (await (await hers.request.get(`/api/gardens/${own.garden}/people`)).json()) as PeopleDto;
+  const access = Object.fromEntries(left.members.map(({ name, role }) => [name, role]));
+  expect(access).toEqual({ Bo: null, Mia: 'keep' });
+  expect((await page.request.get(`/api/gardens/${own.garden}/view`)).status()).toBe(404);
   await hers.getByRole('button', { name: 'More about Wall pot' }).click();
   await expect(hers.getByRole('menuitem', { name: 'Edit' })).toBeVisible();
   await hers.keyboard.press('Escape');

@@ -1,6 +1,7 @@
+import type { GardenView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { day, ownGarden, pickDay, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
+import { day, ownGarden, pickDay, signIn, tomatoIn, savedIn, stored, TODAY, unfold } from './helpers.js';
 
 test('after three wet days Today asks for a walk and says why; counts show a trend', async ({ page }) => {
   const own = await ownGarden(page);
@@ -61,6 +62,8 @@ test('while away: a watering list, no walks; an end before the start is refused'
   await pickDay(page, 'To', day(-5));
   await page.getByRole('button', { name: 'Add days away' }).click();
   await expect(page.getByText('18 July to 23 July')).toBeVisible();
+  const away = async () => (await stored<GardenView>(page, 'view')).garden.away;
+  await expect.poll(away).toEqual([{ from: day(0), to: day(-5) }]);
   await page.getByRole('link', { name: 'Watering list for a helper' }).click();
   await expect(page.getByRole('heading', { name: 'Door pot' })).toBeVisible();
   await expect(page.getByText(/not recorded: push a finger in two knuckles deep/)).toBeVisible();

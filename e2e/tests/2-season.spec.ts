@@ -1,6 +1,7 @@
+import type { SeasonView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ownGarden, signIn, unfold, heldTask } from './helpers.js';
+import { choose, ownGarden, signIn, stored, unfold, heldTask } from './helpers.js';
 
 test('a season from plan to lessons: sow, harden off, wait for warm soil, plant out, pick, close', async ({ page }) => {
   test.slow(); // a whole year
@@ -197,6 +198,11 @@ test('move plants in their bed by keyboard and by drag; too close is shown; it i
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('For: one big harvest, for sauce.', { exact: false })).toBeVisible();
   await expect(page.getByText('Two are too close', { exact: false })).toBeVisible();
+  const { plantings } = await stored<SeasonView>(page, 'season?year=2026');
+  const [{ planting }] = plantings as [SeasonView['plantings'][0]];
+  expect(planting).toMatchObject({ aim: 'at-once', count: 3 });
+  expect(planting.spots!.map((at) => at.x)).toEqual([expect.anything(), 0.6, expect.anything()]);
+  expect(planting.spots![2]!.x).toBeLessThan(2);
 });
 
 test('twenty minutes: the most useful tasks stay; the calendar link works until it is revoked', async ({

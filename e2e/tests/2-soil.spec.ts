@@ -1,6 +1,6 @@
 import type { GardenView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
-import { choose, ownGarden, signIn, tomatoIn, unfold } from './helpers.js';
+import { choose, ownGarden, signIn, stored, tomatoIn, TODAY, unfold } from './helpers.js';
 
 test('a soil test in its own units, what is short, a split dose of lime, and mulch from Today', async ({ page }) => {
   const own = await ownGarden(page);
@@ -36,6 +36,11 @@ test('a soil test in its own units, what is short, a split dose of lime, and mul
   const today = page.getByRole('region', { name: 'Today' });
   await today.getByRole('button', { name: /^Done: Mulch: Sour bed/ }).click();
   await expect(today.getByText('Mulch: Sour bed')).toBeHidden();
+  const { places } = await stored<GardenView>(page, 'view');
+  expect(places[0]!.place).toMatchObject({
+    soilTests: [{ pH: 5, values: { potassium: { amount: 0.2, unit: 'meq/100g' } } }],
+    mulch: [{ from: TODAY }],
+  });
 });
 
 test('earlier years are told by one touch each, with their problems, and count when planting', async ({ page }) => {

@@ -1,6 +1,7 @@
+import type { GardenView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, day, ownGarden, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
+import { choose, day, ownGarden, signIn, tomatoIn, savedIn, stored, TODAY, unfold } from './helpers.js';
 
 test('tying a bed: support, string, one tick; truss counts show fruit set', async ({ page }) => {
   const own = await ownGarden(page);
@@ -54,6 +55,7 @@ test('shade cloth before heat: most important first, and what to do about the sh
   await page.getByLabel('Shade cloth (m²)').fill('0.8');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/^Stock saved/).first()).toBeVisible();
+  expect((await stored<GardenView>(page, 'view')).garden.stock).toMatchObject({ clothM2: 0.8 });
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page
     .getByRole('button', { name: /^What to do/ })

@@ -1,6 +1,7 @@
+import type { TrialDto } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { choose, ownGarden, pickDay, signIn, unfold } from './helpers.js';
+import { choose, ownGarden, pickDay, signIn, stored, unfold } from './helpers.js';
 
 test('a trial: set up, judged from both groups, explained; an empty group is refused', async ({ page }) => {
   const own = await ownGarden(page);
@@ -20,6 +21,16 @@ test('a trial: set up, judged from both groups, explained; an empty group is ref
   await pickDay(page, 'Judge it on', '2026-07-25');
   await page.getByRole('button', { name: 'Start trial' }).click();
   await expect(page.getByText('So far: too few to say')).toBeVisible();
+  const trials = () => stored<TrialDto[]>(page, 'trials');
+  expect(await trials()).toMatchObject([
+    {
+      name: 'Mulch',
+      judgeOn: '2026-07-25',
+      judgedOn: null,
+      changed: plants.slice(0, 4).map((p) => p.id),
+      untouched: plants.slice(4).map((p) => p.id),
+    },
+  ]);
 
   await page.getByRole('link', { name: 'Settings' }).click();
   await page.getByRole('button', { name: 'One week' }).click();
@@ -40,4 +51,5 @@ test('a trial: set up, judged from both groups, explained; an empty group is ref
   await page.getByRole('link', { name: 'Shed' }).click();
   await page.getByRole('link', { name: 'Trials' }).click();
   await expect(page.getByText('Fewer with the change', { exact: true })).toBeVisible();
+  await expect.poll(trials).toMatchObject([{ judgedOn: '2026-07-25' }]);
 });

@@ -1,5 +1,6 @@
+import type { BenchDto, GardenView } from '@candid-leaf/contract';
 import { expect, test, type Page } from '@playwright/test';
-import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn, unfold } from './helpers.js';
+import { choose, ofPlace, ownGarden, pickDay, signIn, tomatoIn, savedIn, stored, unfold } from './helpers.js';
 
 const AMERICAN = { temperature: 'F', volume: 'gal-us', length: 'in', mass: 'oz', area: 'ft2' };
 
@@ -187,6 +188,10 @@ test('compare a weekly soak with small waterings, use the better one, stop a lon
   expect(await short('One big weekly soak')).toBeGreaterThan(await short('Half a can, often'));
   await page.getByRole('button', { name: 'Half a can, often', exact: true }).click();
   await expect(page.getByText('Pot is now planned: half a can, often.', { exact: true })).toBeVisible();
+  expect((await stored<GardenView>(page, 'view')).places[0]!.place.watering).toMatchObject({ method: 'half-often' });
+  const benches = await stored<BenchDto[]>(page, 'benches');
+  expect(benches).toMatchObject([{ name: 'Soak or sip', years: 20 }]);
+  expect(benches[0]!.setUps.map((s) => s.name)).toEqual(['One big weekly soak', 'Half a can, often', 'By need']);
   // a long run can be stopped
   await choose(page, 'Years', '200');
   // both in one go: 200 years may be through before a second touch

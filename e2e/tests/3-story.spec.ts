@@ -1,5 +1,6 @@
+import type { PlantView } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
-import { ownDemo, signIn, unfold } from './helpers.js';
+import { ownDemo, savedIn, signIn, stored, TODAY, unfold } from './helpers.js';
 
 test('blossom end rot in a pot: seen, explained, treated, watered, followed up, better', async ({ page }) => {
   await signIn(page, await ownDemo());
@@ -19,6 +20,9 @@ test('blossom end rot in a pot: seen, explained, treated, watered, followed up, 
     await page.getByLabel('Dark patch at the bottom: of how many', { exact: true }).fill('12');
     await page.getByRole('button', { name: 'No insects found' }).click();
     await expect(page.getByText('Saved: 2 seen')).toBeVisible();
+    await expect
+      .poll(async () => (await savedIn(page, 'inspection'))[0])
+      .toMatchObject({ signs: [{ sign: 'fruit-blossom-end-dark', present: true, affected: 5, of: 12 }, {}] });
     await page.getByRole('link', { name: 'What is it?' }).click();
   });
 
@@ -62,6 +66,7 @@ test('blossom end rot in a pot: seen, explained, treated, watered, followed up, 
     await expect(page.getByText('Done: Water Sleeper Paste.', { exact: true })).toBeVisible();
     await expect(today.getByRole('button', { name: /Done: Water Sleeper Paste/ })).toBeHidden();
     await expect(page.getByRole('link', { name: /Sleeper Paste/ })).not.toContainText('Dry');
+    await expect.poll(async () => (await savedIn(page, 'watering'))[0]).toMatchObject({ date: TODAY });
     await unfold(today, /^Pick the damaged fruit/);
     await today.getByRole('button', { name: /Not today: Pick the damaged fruit/ }).click();
     await expect(today.getByText(/Pick the damaged fruit/)).toBeHidden();
@@ -79,6 +84,10 @@ test('blossom end rot in a pot: seen, explained, treated, watered, followed up, 
     await expect(page.getByRole('heading', { name: 'Did it help?' })).toBeVisible();
     await page.getByRole('button', { name: 'It worked' }).click();
     await expect(page.getByText('Earlier here: blossom end rot, closed 1 August: it worked.')).toBeVisible();
+    const { treatments } = await stored<PlantView>(page, `plants/${/plants\/([^/?]+)/.exec(page.url())![1]}/view`);
+    expect(treatments).toMatchObject([
+      { disorder: 'blossom-end-rot', openedOn: TODAY, outcome: 'worked', closedOn: '2026-08-01' },
+    ]);
     await expect(page.getByRole('heading', { name: 'Did it help?' })).toBeHidden();
     await expect(page.getByText('No problems recorded.')).toBeVisible();
     await page.getByRole('link', { name: 'Garden', exact: true }).click();

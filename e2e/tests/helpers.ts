@@ -81,11 +81,14 @@ export async function ownGarden(page: Page, units: object = {}, pinnedDate = TOD
 
 /** What the server has stored of a type in the garden that the page shows, newest first. */
 export async function savedIn(page: Page, type: string): Promise<object[]> {
-  const garden = /\/gardens\/([^/?]+)/.exec(page.url())![1];
-  const rows = (await (await page.request.get(`/api/gardens/${garden}/records?type=${type}`)).json()) as {
-    data: object;
-  }[];
+  const rows = await stored<{ data: object }[]>(page, `records?type=${type}`);
   return rows.map((r) => r.data);
+}
+
+/** What the server answers about the garden that the page shows: what it has stored, not what the page remembers. */
+export async function stored<T>(page: Page, path: string): Promise<T> {
+  const garden = /\/gardens\/([^/?]+)/.exec(page.url())![1];
+  return (await (await page.request.get(`/api/gardens/${garden}/${path}`)).json()) as T;
 }
 
 /** Nothing on the page may be wider than the page, once charts have taken its width. */

@@ -40,7 +40,8 @@ export interface Measure {
 const scaled = (symbol: string, metricPerShown: number, digits = 3): Measure => ({
   symbol,
   fromMetric: (x) => x / metricPerShown,
-  toMetric: (x) => x * metricPerShown,
+  // 140 cm is kept as 1.4 m, not as 1.4000000000000001
+  toMetric: (x) => Number((x * metricPerShown).toPrecision(14)),
   digits,
 });
 
