@@ -1,6 +1,6 @@
 import type { GardenView } from '@candid-leaf/contract';
 import { expect, test, type Page } from '@playwright/test';
-import { CONTRAST, DEMO, noSideways, ownDemo, signIn, violations } from './helpers.js';
+import { CONTRAST, DEMO, noSideways, ownDemo, savedIn, signIn, TODAY, violations } from './helpers.js';
 import { showsNoUnits } from './units-shown.js';
 import { SICK, views } from './views.js';
 
@@ -118,6 +118,9 @@ test('keyboard only: sign in, pick a day, open a plant, record a sign', async ({
   await tabTo(/^Clusters of small soft insects/);
   await page.keyboard.press('Space');
   await expect(page.getByText('Saved: 1 seen')).toBeVisible();
+  await expect
+    .poll(async () => (await savedIn(page, 'inspection'))[0])
+    .toMatchObject({ date: TODAY, signs: [{ present: true }] });
   await page.keyboard.press('Space');
   await expect(page.getByText('Saved:')).toBeHidden();
 });
