@@ -445,9 +445,9 @@ test('heavy rain ahead: blushing fruit is picked today, even if checked yesterda
 
 test('a second crop: suggested in its time, if the bed is clean; planned, it is sown in July', async () => {
   const g = await garden();
-  await g.goTo('2026-07-05');
+  await g.goTo('2026-07-16');
   const view = (await g.season(2026)).second!;
-  expect(view).toMatchObject({ by: '2026-07-11', places: [{ place: 'Bed', fits: true, text: 'free and clean' }] });
+  expect(view).toMatchObject({ by: '2026-07-24', places: [{ place: 'Bed', fits: true, text: 'free and clean' }] });
   const variety = await g.variety({ habit: 'determinate', daysToMaturity: 65 });
   await g.planting({ year: 2026, aim: 'second-crop', varietyId: variety });
   expect((await g.raising()).map((t) => t.title)).toEqual(['Sow Red one']);
@@ -456,7 +456,7 @@ test('a second crop: suggested in its time, if the bed is clean; planned, it is 
   const line = (await g.season(2026)).lines.find((l) => l.label === 'After a loss, or a second crop')!;
   expect(line.bands.find((b) => b.what === 'second-sowing')!.to).toBe(view.by);
   // two weeks old it is not spoken of planting out, however warm it is
-  await g.planting({ year: 2026, aim: 'second-crop', varietyId: variety, sownOn: '2026-06-25' });
+  await g.planting({ year: 2026, aim: 'second-crop', varietyId: variety, sownOn: '2026-07-02' });
   const young = (await g.season(2026)).plantings.find((p) => p.planting.sownOn)!;
   expect([young.gate, young.gateText]).toEqual([null, null]);
   await g.changePlace(g.bed, { history: [{ year: 2026, family: 'nightshade', problems: ['early-blight'] }] });
@@ -464,7 +464,7 @@ test('a second crop: suggested in its time, if the bed is clean; planned, it is 
     fits: false,
     text: expect.stringMatching(/^not clean/),
   });
-  await g.goTo('2026-07-12');
+  await g.goTo('2026-07-25');
   expect((await g.season(2026)).second).toBeNull();
 });
 

@@ -18,6 +18,8 @@ const DRY_SUMMER = { share: 0.2, swing: 0.92 } as const;
 const JANUARY = 0;
 const JULY = 6;
 
+const APRIL = 3;
+
 const RAIN_SEASONS: readonly RainSeason[] = [
   { label: 'the Mediterranean', latitude: [30, 44], longitude: [-10, 40], wettest: JANUARY, ...DRY_SUMMER },
   {
@@ -40,6 +42,9 @@ const RAIN_SEASONS: readonly RainSeason[] = [
   },
   { label: 'the Sahara and Arabia', latitude: [15, 31], longitude: [-16, 60], share: 0.03, wettest: null, swing: 0 },
   { label: 'monsoon Asia', latitude: [8, 40], longitude: [68, 130], share: 0.3, wettest: JULY, swing: 0.85 },
+  // the long rains; the short ones of November are left out
+  { label: 'East Africa', latitude: [-5, 5], longitude: [29, 43], share: 0.3, wettest: APRIL, swing: 0.6 },
+  { label: 'the Malay islands', latitude: [-5, 8], longitude: [95, 155], share: 0.5, wettest: null, swing: 0 },
   { label: 'the northern tropics', latitude: [5, 23], longitude: [-180, 180], share: 0.35, wettest: JULY, swing: 0.7 },
   {
     label: 'the southern tropics',

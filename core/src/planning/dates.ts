@@ -2,8 +2,9 @@ import { daysToMaturityOf } from '../varieties/variety.js';
 import { type WeatherDay } from '../climate/gaps.js';
 import { degreeDays, degreeDaySum, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import type { Crop, GrowthHabit, PlantType } from '../records/plant.js';
-import { lastUsefulFlower } from '../season/last-flower.js';
-import { AFTER_FROST_DAYS, frostsOf, type GrowingYear, type SeasonMode } from '../season/growing-year.js';
+import { frostFreeSeason, type FrostFreeSeason } from '../season/frost-free.js';
+import { type FlowerQuestion, lastPlantingOut, lastUsefulFlower } from '../season/last-flower.js';
+import { AFTER_FROST_DAYS, frostsOf, type GrowingYear, type SeasonMode, TROPICS } from '../season/growing-year.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 
 // The dates of a year for one garden and variety, each as a band as wide as its uncertainty.
@@ -32,7 +33,8 @@ type CountedFrom =
   | 'planting-out'
   | 'sowing'
   | 'warmth'
-  | 'last-flower';
+  | 'last-flower'
+  | 'autumn-warmth';
 
 /** How a band was computed. */
 export interface Counted {
@@ -43,6 +45,8 @@ export interface Counted {
   days: readonly [number, number];
   /** for ripeness by warmth, °C·d: needed, had so far, and added per day recently */
   warmth?: { needed: number; had: number; aDay: number };
+  /** where no frost falls: what the time of year keeps clear of */
+  frostFree?: FrostFreeSeason;
 }
 
 /** A step of the season with its first and last good day, and how they were counted. */
@@ -135,8 +139,18 @@ export function yearDates(q: DatesQuestion): YearDates {
   const frosts = frostsOf(q.garden, q.season);
   // in the mild winter frost is occasional, not the end of the season
   const end = q.mode === 'warm' ? frosts.first : null;
-  const second = q.second && end ? secondWindow(end, days) : null;
-  const window = second?.out ?? plantingWindow(q, frosts.last);
+  const autumn: FlowerQuestion = {
+    ...q.garden,
+    firstFrost: end,
+    today: end ?? q.season.to,
+    recorded: (q.weather ?? []).filter((w) => w.date <= q.today),
+  };
+  const first = plantingWindow(q, frosts.last);
+  // plants that must go out with the first crop are no second one
+  const lastOut = q.second ? lastPlantingOut(autumn, days) : null;
+  const follows = lastOut !== null && lastOut > addDays(first[1], SECOND_RAISED_DAYS) ? lastOut : null;
+  const second = q.second && end ? secondWindow(follows, end, days) : null;
+  const window = second?.out ?? first;
   /** Returns a band some days after its start dates, earliest and latest; the recorded day if it was done. */
   const band = (what: DateKind, of: Counted & { on: readonly [Day, Day] }, done?: Day | null): Band => ({
     what,
@@ -153,7 +167,7 @@ export function yearDates(q: DatesQuestion): YearDates {
     ? [planted, planted]
     : whenRaised(window, sown && addDays(sown, raisedLeast), second !== null);
   const sow = band('sow', { from: 'planting-out', on: both(window[0]), days: [-raisedMost, -raisedLeast] }, sown);
-  const first = firstFruit(q, days, out, outTo);
+  const ripe = firstFruit(q, days, out, outTo);
   const bands: Band[] = [
     sow,
     band('pot-on', { from: 'sowing', on: [sow.from, sow.to], days: POT_ON_DAYS }),
@@ -165,11 +179,11 @@ export function yearDates(q: DatesQuestion): YearDates {
       of:
         sown && (second || out > window[0])
           ? { from: 'sowing', on: both(sown), days: [raisedLeast, daysBetween(sown, outTo)] }
-          : outFrom(q, frosts.last, second ? end : null, window),
+          : outFrom(q, frosts.last, second !== null, window),
       ...(planted ? { done: planted } : {}),
     },
     band('mulch', { from: 'planting-out', on: [out, outTo], days: MULCH_DAYS }),
-    band('first-fruit', first, q.pickedOn),
+    band('first-fruit', ripe, q.pickedOn),
   ];
   const scatter = [-FROST_SCATTER, FROST_SCATTER] as const;
   if (frosts.last && q.mode === 'warm')
@@ -182,25 +196,20 @@ export function yearDates(q: DatesQuestion): YearDates {
     if (addDays(end, -least) >= out && !second) bands.push(before('last-planting', least + 7, least));
     bands.push(before('last-feed', ...LAST_FEED_BEFORE));
     if (crop === 'tomato') {
-      const flower = lastUsefulFlower({
-        ...q.garden,
-        firstFrost: end,
-        today: end,
-        recorded: (q.weather ?? []).filter((w) => w.date <= q.today),
-      });
+      const flower = lastUsefulFlower(autumn);
       if (flower && (q.variety.habit === 'indeterminate' || !q.variety.habit))
         bands.push(band('top', { from: 'last-flower', on: both(flower), days: TOP_SCATTER }));
-      const by = secondSowing(end, q.variety.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
+      const by = secondSowing(autumn, q.variety.habit === 'determinate' && sure ? days : SECOND_CROP_DAYS);
       // sown while the first crop is still raised it would not be a second one
-      if (by > addDays(outTo, RAISED_DAYS.tomato[0]))
-        bands.push(before('second-sowing', daysBetween(by, end) + SECOND_BAND_DAYS, daysBetween(by, end)));
+      if (by && by > addDays(outTo, RAISED_DAYS.tomato[0]))
+        bands.push(band('second-sowing', { from: 'autumn-warmth', on: both(by), days: [-SECOND_BAND_DAYS, 0] }));
     }
   }
-  const fits = end ? daysBetween(out, end) - BEFORE_FROST_DAYS : Infinity;
+  const fits = second && !second.ripens ? 0 : end ? daysBetween(out, end) - BEFORE_FROST_DAYS : Infinity;
   return {
     bands: bands.sort((a, b) => (a.from === b.from ? 0 : a.from < b.from ? -1 : 1)),
     tooLong: days > fits ? { fits } : null,
-    by: first.from === 'warmth' ? 'degree-days' : 'days',
+    by: ripe.from === 'warmth' ? 'degree-days' : 'days',
   };
 }
 
@@ -218,19 +227,25 @@ export function tooLateToSow(bands: readonly Band[], day: Day): { buyBy: Day | n
 }
 
 /**
- * Returns the latest sowing of a second bush crop: a month to raise, its days, and two weeks before frost.
- * @example secondSowing('2026-10-20', 60) // '2026-07-08'
+ * Returns the latest sowing of a second bush crop: a month to raise, then its days to maturity in the warmth that autumn
+ * still has. Null where that does not fit into a year.
  */
-export const secondSowing = (firstFrost: Day, days: number): Day =>
-  addDays(firstFrost, -(days + BEFORE_FROST_DAYS + SECOND_RAISED_DAYS));
+export function secondSowing(autumn: FlowerQuestion, days: number): Day | null {
+  const out = lastPlantingOut(autumn, days);
+  return out && addDays(out, -SECOND_RAISED_DAYS);
+}
 
 /** Days before its last sowing day that a second crop may be sown. */
 const SECOND_BAND_DAYS = 10;
 const SECOND_RAISED = [SECOND_RAISED_DAYS, SECOND_RAISED_DAYS] as const;
-/** Returns when to plant out a second crop: as soon as raised, so it ripens two weeks before frost. */
-function secondWindow(firstFrost: Day, days: number): { out: readonly [Day, Day] } {
-  const last = addDays(secondSowing(firstFrost, days), SECOND_RAISED_DAYS);
-  return { out: [addDays(last, -SECOND_BAND_DAYS), last] };
+/** Returns when to plant out a second crop: as soon as raised, so it ripens before the cold; where it can't, by the days alone. */
+function secondWindow(
+  byWarmth: Day | null,
+  firstFrost: Day,
+  days: number,
+): { out: readonly [Day, Day]; ripens: boolean } {
+  const last = byWarmth ?? addDays(firstFrost, -(days + BEFORE_FROST_DAYS));
+  return { out: [addDays(last, -SECOND_BAND_DAYS), last], ripens: byWarmth !== null };
 }
 
 /** Seedlings go out no earlier than they are raised; those of a second crop as soon as they are. */
@@ -241,14 +256,24 @@ function whenRaised(window: readonly [Day, Day], raised: Day | null, second: boo
   return [from, aWeekOn > window[1] ? aWeekOn : window[1]];
 }
 
-/** Returns what the planting-out window is counted from; a second crop is counted back from the first frost. */
-function outFrom(q: DatesQuestion, lastFrost: Day | null, end: Day | null, window: readonly [Day, Day]): Counted {
-  if (end)
-    return { from: 'first-frost', on: [end, end], days: [daysBetween(end, window[0]), daysBetween(end, window[1])] };
+/** Returns what the planting-out window is counted from; a second crop is counted back by the warmth of autumn. */
+function outFrom(q: DatesQuestion, lastFrost: Day | null, second: boolean, window: readonly [Day, Day]): Counted {
+  if (second)
+    return { from: 'autumn-warmth', on: [window[1], window[1]], days: [daysBetween(window[1], window[0]), 0] };
   if (lastFrost && q.mode === 'warm')
     return { from: 'last-frost', on: [lastFrost, lastFrost], days: AFTER_FROST_DAYS[q.variety.crop] };
-  return { from: 'season', on: null, days: [0, 0] };
+  const frostFree = withoutFrost(q);
+  return { from: 'season', on: null, days: [0, 0], ...(frostFree ? { frostFree } : {}) };
 }
+
+/** The planting time of a garden in the tropics without frost; null elsewhere, where the frost may only be unknown. */
+const withoutFrost = (q: DatesQuestion): FrostFreeSeason | null =>
+  Math.abs(q.garden.latitude) >= TROPICS || q.mode !== 'warm'
+    ? null
+    : frostFreeSeason(
+        q.garden,
+        (q.weather ?? []).filter((w) => w.date <= q.today),
+      );
 
 /** Returns when to expect planting out. */
 function plantingWindow(q: DatesQuestion, lastFrost: Day | null): readonly [Day, Day] {
@@ -256,8 +281,9 @@ function plantingWindow(q: DatesQuestion, lastFrost: Day | null): readonly [Day,
     const [least, most] = AFTER_FROST_DAYS[q.variety.crop];
     return [addDays(lastFrost, least), addDays(lastFrost, most)];
   }
-  const [from, to] = FROST_FREE_PLANTING[q.mode].map((md) =>
-    inSeason(q.season, q.garden.latitude < 0 ? opposite(md) : md),
+  const own = withoutFrost(q)?.window;
+  const [from, to] = (own ?? FROST_FREE_PLANTING[q.mode]).map((md) =>
+    inSeason(q.season, q.garden.latitude < 0 && !own ? opposite(md) : md),
   );
   return [from!, to! < from! ? addDays(to!, 365) : to!];
 }

@@ -1,4 +1,5 @@
 import { BASE_C } from '../climate/degree-days.js';
+import type { FrostFreeSeason, PoorMonth } from '../season/frost-free.js';
 import type { Formatter } from '../units/formatter.js';
 import type { Band, Counted, DateKind } from './dates.js';
 
@@ -40,11 +41,35 @@ const REASONS: Record<DateKind, string> = {
   mulch: 'the soil is warm by then, and the plant stands well above it',
   'first-fruit': 'by its packet or what is usual, a tenth sooner or later',
   'last-planting': 'its days to maturity, and two weeks before the frost',
-  'second-sowing': 'a month to raise it, its days to maturity, and two weeks before the frost',
+  'second-sowing': 'a month to raise it, then enough warmth to ripen before the cold',
   'last-feed': 'nitrogen later than that makes leaves the fruit can’t use',
   top: 'fruit of a later one is not full size before the cold or the frost',
   'first-frost': 'how much frost dates vary from year to year',
 };
+
+const POOR_WORDS: Record<PoorMonth, string> = {
+  rains: 'the rains',
+  'hot-nights': 'nights too hot for pollen',
+  'cold-nights': 'nights too cold for fruit to set',
+};
+const REMAINS_WORDS: Record<PoorMonth, string> = {
+  rains: 'It rains all year: a roof over the plants keeps their leaves dry.',
+  'hot-nights': 'Nights stay hot: choose varieties that set in heat.',
+  'cold-nights': 'Nights stay cold: a cover helps fruit to set.',
+};
+
+/**
+ * Says why this is the time to plant where no frost falls.
+ * @example frostFreeInWords({ window: ['10-01', '11-28'], avoids: ['rains'], remains: [] })
+ * // 'No frost falls here. Planted then, it flowers and ripens outside of the rains.'
+ */
+export function frostFreeInWords({ window, avoids, remains }: FrostFreeSeason): string {
+  const left = remains.map((p) => REMAINS_WORDS[p]);
+  const why = window
+    ? `Planted then, it flowers and ripens outside of ${avoids.map((p) => POOR_WORDS[p]).join(' and of ')}.`
+    : 'No month is better than another: plant at any time.';
+  return ['No frost falls here.', why, ...left].join(' ');
+}
 
 /** Says how a date was computed: "7 to 28 days after the last frost, 30 April: soil and nights must warm up first." */
 export function bandExplained({ what, of, done }: Band, f: Formatter): string {
@@ -56,7 +81,13 @@ export function bandExplained({ what, of, done }: Band, f: Formatter): string {
     case 'frost-days':
       return `${day} by the garden’s settings, ${Math.abs(of.days[1])} days either side: ${REASONS[what]}.`;
     case 'season':
-      return 'We have no frost date for this garden, so this is the usual time to plant out.';
+      return of.frostFree
+        ? frostFreeInWords(of.frostFree)
+        : 'We have no frost date for this garden, so this is the usual time to plant out.';
+    case 'autumn-warmth':
+      return what === 'second-sowing'
+        ? `${day}, or up to ten days before: ${REASONS[what]}.`
+        : `By ${day}: plants set out later find too little warmth before the cold to ripen.`;
     case 'warmth':
       return warmthExplained(of.warmth!, of.days[1] > 0, f);
     case 'last-flower':

@@ -68,8 +68,8 @@ export function frostsOf(
   return { last, first: garden.firstFrost ? nextAfter(last ?? season.from, garden.firstFrost) : null };
 }
 
-/** Nearer to the equator either order may be right, degrees. */
-const TROPICS = 23.5;
+/** Nearer to the equator either order of frosts may be right, and frost is rare, degrees. */
+export const TROPICS = 23.5;
 
 /** Refuses swapped frost days for the hemisphere: no midsummer lies between last and first frost. */
 export function frostFaults(garden: Pick<GardenFacts, 'latitude' | 'lastFrost' | 'firstFrost'>): Fault[] {

@@ -1,4 +1,5 @@
 export * from './frost-days.js';
+export * from './frost-free.js';
 export * from './hard-weather.js';
 export * from './wording.js';
 export * from './last-flower.js';

@@ -1,4 +1,4 @@
-import { BASE_C } from '../climate/degree-days.js';
+import { BASE_C, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import { meanCycle } from '../climate/mean-cycle.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
@@ -15,6 +15,8 @@ const FLOWER_TO_FULL_SIZE = 400;
 const LEAST_DAYS = 35;
 /** Days it looks back from the end of the season, at most. */
 const MOST_DAYS = 120;
+/** The same for a whole crop, which must still follow another. */
+const MOST_CROP_DAYS = 150;
 
 /** A garden whose season ends. */
 export interface FlowerQuestion {
@@ -44,6 +46,25 @@ export function lastUsefulFlower(q: FlowerQuestion): Day | null {
     if (sum >= FLOWER_TO_FULL_SIZE && back >= LEAST_DAYS) return day;
   }
   return addDays(end, -MOST_DAYS);
+}
+
+/**
+ * Returns the last day on which plants go out that still ripen: from then until frost or the cold the usual warmth comes to
+ * their days to maturity. Autumn days count for less: Milan's half-warm October is no July. Null where neither ends the
+ * season, or where a whole summer would not be enough.
+ * @param days to maturity, counted in days of a warm summer
+ */
+export function lastPlantingOut(q: FlowerQuestion, days: number): Day | null {
+  const meanOn = meanCycle(q.latitude, q.elevationM ?? 0, q.recorded, q.longitude ?? null);
+  const end = endOfRipening(q, meanOn);
+  if (end === null) return null;
+  let sum = 0;
+  for (let back = 1; back <= MOST_CROP_DAYS; back++) {
+    const day = addDays(end, -back);
+    sum += Math.min(USUAL_DEGREE_DAYS, Math.max(0, meanOn(day) - BASE_C));
+    if (sum >= days * USUAL_DEGREE_DAYS) return day;
+  }
+  return null;
 }
 
 /** The first frost, or the day after the warmest one on which the mean falls too low, whichever comes first. */

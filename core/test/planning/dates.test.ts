@@ -1,8 +1,9 @@
 import { addDays, daysBetween, isDay } from '@candid-leaf/core/units';
+import { meanCycle } from '../../src/climate/index.js';
 import fc from 'fast-check';
 import { bandInWords, bandExplained, yearDates, type DateKind, type DatesQuestion } from '../../src/planning/index.js';
 import { METRIC_FORMAT } from '../../src/units/index.js';
-import { growingYear, type SeasonMode } from '../../src/season/index.js';
+import { frostFreeSeason, growingYear, type SeasonMode } from '../../src/season/index.js';
 
 const NORTH = { latitude: 45.6, lastFrost: '04-18', firstFrost: '10-28' };
 const SOUTH = { latitude: -37.8, lastFrost: '10-05', firstFrost: '05-10' };
@@ -30,8 +31,8 @@ test('a northern year by hand: frost on 18 April and 28 October, 75 days', () =>
   expect(at(q(), 'top')).toEqual(['2026-08-26', '2026-09-09']);
   // 28 October less 75 and 14 days
   expect(at(q(), 'last-planting')![1]).toBe('2026-07-31');
-  // a bush kind of 65 days, raised in 30, two weeks to spare
-  expect(at(q(), 'second-sowing')![1]).toBe('2026-07-11');
+  // by its latitude alone the autumn is too cool for a second crop
+  expect(at(q(), 'second-sowing')).toBeNull();
 });
 
 test('sown late, it goes out only after six weeks for a tomato, eight for a pepper', () => {
@@ -40,19 +41,65 @@ test('sown late, it goes out only after six weeks for a tomato, eight for a pepp
   expect(at(q({ sownOn: '2026-03-20', variety: { crop: 'pepper' } }), 'plant-out')![0]).toBe('2026-05-15');
 });
 
-test('a second crop: raised in a month, out at least 75 and 14 days before frost, and no third one', () => {
-  const second = q({ second: true, variety: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } });
-  // 28 October less 65 and 14 days is 10 August; thirty days before it is sown
-  expect(at(second, 'plant-out')).toEqual(['2026-07-31', '2026-08-10']);
-  expect(at(second, 'sow')).toEqual(['2026-07-01', '2026-07-01']);
+const warmQ = (more: Partial<DatesQuestion>): DatesQuestion =>
+  q({ garden: { latitude: 37.4, longitude: -6, elevationM: 10, lastFrost: '02-20', firstFrost: '12-04' }, ...more });
+
+test('a second crop: raised in a month, out while autumn still has the warmth, and no third one', () => {
+  const second = warmQ({ second: true, variety: { crop: 'tomato', habit: 'determinate', daysToMaturity: 65 } });
+  // frost alone would say 16 September (4 December less 65 and 14 days); what warmth is left then would not ripen it
+  expect(at(second, 'plant-out')).toEqual(['2026-08-11', '2026-08-21']);
+  expect(at(second, 'sow')).toEqual(['2026-07-12', '2026-07-12']);
+  const mean = meanCycle(37.4, 10, [], -6);
+  const warmthFrom = (out: string): number => {
+    let sum = 0;
+    // fruit hardly ripens below 13 °C
+    for (let day = out; day < '2026-12-04' && mean(day) >= 13; day = addDays(day, 1))
+      sum += Math.min(17, mean(day) - 6);
+    return sum;
+  };
+  expect(warmthFrom('2026-08-21')).toBeGreaterThanOrEqual(65 * 17);
+  expect(warmthFrom('2026-08-22')).toBeLessThan(65 * 17);
   expect([at(second, 'second-sowing'), at(second, 'last-planting')]).toEqual([null, null]);
   // where the packet does not say, the same fast bush kind is meant wherever a second crop is spoken of
   const unknown = { crop: 'tomato' as const, habit: 'determinate' as const };
-  expect(at(q({ second: true, variety: unknown }), 'plant-out')![1]).toBe('2026-08-10');
-  expect(at(q({ variety: unknown }), 'second-sowing')![1]).toBe('2026-07-11');
+  expect(at(warmQ({ second: true, variety: unknown }), 'plant-out')![1]).toBe('2026-08-21');
+  expect(at(warmQ({ variety: unknown }), 'second-sowing')).toEqual(['2026-07-12', '2026-07-22']);
   // sown sooner it goes out as soon as it is raised
-  expect(at({ ...second, sownOn: '2026-06-10' }, 'plant-out')).toEqual(['2026-07-10', '2026-08-10']);
+  expect(at({ ...second, sownOn: '2026-06-10' }, 'plant-out')).toEqual(['2026-07-10', '2026-08-21']);
   expect(yearDates(second).tooLong).toBeNull();
+  // where the warmth of a whole summer is not enough, no packet fits
+  const north = { latitude: 53.3, longitude: -6.3, elevationM: 10, lastFrost: '04-20', firstFrost: '11-05' };
+  expect(yearDates({ ...second, garden: north }).tooLong).toEqual({ fits: 0 });
+});
+
+test('where no frost falls, planting keeps clear of the rains, of hot and of cold nights; what it can’t, it says', () => {
+  const of = (latitude: number, longitude: number, elevationM = 10) =>
+    frostFreeSeason({ latitude, longitude, elevationM }, []);
+  const warmer = (by: number) =>
+    Array.from({ length: 60 }, (_, i) => ({
+      date: addDays('2025-06-01', i),
+      tMinC: 23.8 + by,
+      tMaxC: 33.8 + by,
+      rainMm: 0,
+    }));
+  // Bangkok after its monsoon, Darwin after its wet season, Nairobi after the long rains
+  expect(of(13.8, 100.5)).toEqual({ window: ['10-01', '11-28'], avoids: ['rains'], remains: [] });
+  expect(of(-12.5, 130.8).window).toEqual(['04-01', '05-28']);
+  expect(of(-1.3, 36.8, 1795).window).toEqual(['06-01', '07-28']);
+  // Singapore has no dry month
+  expect(of(1.35, 103.8)).toEqual({ window: null, avoids: [], remains: ['rains'] });
+  // recorded nights move it: a hot year-round garden without a wet season plants when nights are coolest
+  const hot = frostFreeSeason({ latitude: 20, longitude: 30 }, warmer(3));
+  expect(hot.avoids).toEqual(['hot-nights']);
+  const yearDatesOf = (latitude: number, longitude: number) =>
+    yearDates(q({ garden: { latitude, longitude }, season: growingYear(2026, latitude) })).bands.find(
+      (b) => b.what === 'plant-out',
+    )!;
+  expect(yearDatesOf(13.8, 100.5)).toMatchObject({ from: '2026-10-01', to: '2026-11-28' });
+  expect(bandExplained(yearDatesOf(13.8, 100.5), METRIC_FORMAT)).toBe(
+    'No frost falls here. Planted then, it flowers and ripens outside of the rains.',
+  );
+  expect(bandExplained(yearDatesOf(1.35, 103.8), METRIC_FORMAT)).toContain('plant at any time. It rains all year');
 });
 
 test('peppers are sown 8 to 10 weeks ahead, a week later out, and never topped', () => {
@@ -72,7 +119,8 @@ test('south of the equator the year runs over New Year', () => {
 
 test('without frost nothing is topped or hurried; in a mild winter people plant in autumn, frost or not', () => {
   const free = q({ garden: { latitude: 20 } });
-  expect(at(free, 'plant-out')).toEqual(['2026-02-15', '2026-04-15']);
+  // after the rains of the northern tropics
+  expect(at(free, 'plant-out')).toEqual(['2026-10-01', '2026-11-28']);
   expect(yearDates(free).bands.map((b) => b.what)).not.toContain('first-frost');
   expect(yearDates(free).tooLong).toBeNull();
   const winter = q({
@@ -139,10 +187,10 @@ describe('once planted, warmth decides', () => {
     expect(at({ ...planted(23), pickedOn: '2026-07-11' }, 'first-fruit')).toEqual(['2026-07-11', '2026-07-11']);
     expect(
       bandInWords(
-        yearDates(q()).bands.find((b) => b.what === 'second-sowing')!,
+        yearDates(warmQ({})).bands.find((b) => b.what === 'second-sowing')!,
         METRIC_FORMAT,
       ),
-    ).toBe('by 11 July');
+    ).toBe('by 22 July');
   });
 });
 
@@ -161,15 +209,17 @@ describe('each date opens to how it was computed', () => {
     ['first-fruit', '67 to 83 days after planting out, 25 April to 16 May'],
     ['last-frost', '18 April by the garden’s settings, 10 days either side'],
     ['last-planting', '89 to 96 days before the first frost, 28 October'],
-    ['second-sowing', '109 to 119 days before the first frost, 28 October'],
     ['top', 'The last useful flower opens about 2 September'],
   ])('%s: %s', (what, told) => {
     expect(how(q(), what)).toContain(`${told}: `);
   });
-  test('late seedlings by their sowing, a second crop by the frost, and a frost-free garden by the time of year', () => {
+  test('late seedlings by their sowing, a second crop by the warmth, and a frost-free garden by the time of year', () => {
     expect(how(q({ sownOn: '2026-05-10' }), 'plant-out')).toBe('Not earlier than 42 days after sowing, 10 May.');
     expect(how(q({ sownOn: '2026-03-05' }), 'plant-out')).toContain('after the last frost');
-    expect(how(q({ second: true }), 'plant-out')).toContain('89 to 99 days before the first frost, 28 October');
+    expect(how(warmQ({ second: true }), 'plant-out')).toContain(
+      'By 11 August: plants set out later find too little warmth',
+    );
+    expect(how(warmQ({}), 'second-sowing')).toContain('22 July, or up to ten days before: a month to raise it');
     expect(how(q({ garden: { latitude: 45 } }), 'plant-out')).toContain('no frost date for this garden');
     expect(how(q({ plantedOn: '2026-05-06' }), 'plant-out')).toBe('Recorded: 6 May.');
   });

@@ -241,6 +241,8 @@ function tooLong(s: GardenSnapshot, p: PlantingEntity): string[] {
   return [
     late.fits > 0
       ? `It takes ${days} days, and there are ${late.fits} until two weeks before the first frost. Choose a variety of ${late.fits} days or less, or use a cover.`
-      : 'It would not ripen before the first frost.',
+      : p.aim === 'second-crop'
+        ? 'A second crop would not ripen here: autumn has too little warmth.'
+        : 'It would not ripen before the first frost.',
   ];
 }

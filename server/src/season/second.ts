@@ -5,6 +5,7 @@ import { coverOf } from '@candid-leaf/core/records';
 import { frostsOf } from '@candid-leaf/core/season';
 import { addDays } from '@candid-leaf/core/units';
 import { stageIn } from '../assessment/growth.js';
+import { weatherIn } from '../assessment/weather-lists.js';
 import { livePlaces, livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { groundOf, modeOf, seasonOf } from './planting-on-view.js';
 
@@ -15,8 +16,11 @@ const AHEAD_DAYS = 42;
 export function secondIn(s: GardenSnapshot, year: number): SeasonView['second'] {
   const { first } = frostsOf(s.garden, seasonOf(s, year));
   if (first === null || modeOf(s) !== 'warm') return null;
-  const by = secondSowing(first, SECOND_CROP_DAYS);
-  if (s.today > by || s.today < addDays(by, -AHEAD_DAYS)) return null;
+  const by = secondSowing(
+    { ...s.garden, firstFrost: first, today: s.today, recorded: weatherIn(s).filter((w) => w.date <= s.today) },
+    SECOND_CROP_DAYS,
+  );
+  if (by === null || s.today > by || s.today < addDays(by, -AHEAD_DAYS)) return null;
   const places = livePlaces(s)
     .filter((p) => coverOf(p) !== 'indoors')
     .map((place) => {
