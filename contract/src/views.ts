@@ -1,7 +1,7 @@
 import { type SupportPlan } from '@candid-leaf/core/support';
 import { type Rate } from '@candid-leaf/core/helped';
 import type { Report } from '@candid-leaf/core/assessment';
-import type { cutsOf, FeedingStory, Stands } from '@candid-leaf/core/care';
+import type { cutsOf, FeedingStory, FeedOutlook, Stands } from '@candid-leaf/core/care';
 import type { FeedPlan } from '@candid-leaf/core/nutrition';
 import type { DisorderCode, RecordType, SignCode } from '@candid-leaf/core/records';
 import type { Day } from '@candid-leaf/core/units';
@@ -69,6 +69,8 @@ interface FeedingView {
   /** the plan in words */
   text: string;
   story: FeedingStory | null;
+  /** the season to come, if the plan goes on; null if no feed comes */
+  outlook: FeedOutlook | null;
 }
 
 /** This week's cuts, and its training. */

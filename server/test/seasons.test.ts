@@ -29,10 +29,10 @@ const told = (o: Outcome): string =>
 
 /** Share of plant-days too dry or too wet that a habit may come to; the forgetful gardener is only told about. */
 const MOST_HARM: Record<Habit['name'], number> = { careful: 0.04, plain: 0.08, forgetful: 1 };
-/** Share of the needed nitrogen that reaches a plant of the careful gardener; rain washes a pot more than it is judged. */
-const NITROGEN = { bed: [0.7, 1.4], pot: [0.5, 1.4] } as const;
+/** Share of the needed nitrogen that reaches a plant of the careful gardener. */
+const NITROGEN = [0.7, 1.4] as const;
 /** Share of days with the right stage, if the questions are answered; days between first ripe fruit and first picking. */
-const STAGE_RIGHT = 0.93;
+const STAGE_RIGHT = 0.95;
 const MOST_LATE_DAYS = { answers: 10, silent: 15 } as const;
 /** In four weeks nobody picks, and the days of settling in weigh more. */
 const MOST_HARM_SHORT = 0.1;
@@ -60,12 +60,10 @@ test.each(asked)(
     expect(Math.abs(o.picking ?? 0)).toBeLessThanOrEqual(MOST_LATE_DAYS[habit.answers ? 'answers' : 'silent']);
     if (habit.name !== 'careful') return;
     expect(o.stage).toBeGreaterThanOrEqual(STAGE_RIGHT);
-    // the last of them stands in the pot
-    o.nitrogen.forEach((share, i) => {
-      const [least, most] = NITROGEN[i === o.nitrogen.length - 1 ? 'pot' : 'bed'];
-      expect(share).toBeGreaterThanOrEqual(least);
-      expect(share).toBeLessThanOrEqual(most);
-    });
+    for (const share of o.nitrogen) {
+      expect(share).toBeGreaterThanOrEqual(NITROGEN[0]);
+      expect(share).toBeLessThanOrEqual(NITROGEN[1]);
+    }
   },
   PATIENCE_MS,
 );

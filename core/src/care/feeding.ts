@@ -2,7 +2,7 @@ import type { PlantAssessment } from '../assessment/assess.js';
 import type { CaseContext } from '../diagnosis/context.js';
 import { disorderRow } from '../diagnosis/tables/disorders.js';
 import { remedyRow } from '../diagnosis/tables/remedies.js';
-import { feedPlan, type FeedPlan, type StarterMethod } from '../nutrition/feed-plan.js';
+import { feedPlan, type FeedPlan, type PepperFeed, type StarterMethod } from '../nutrition/feed-plan.js';
 import { type LedgerDay, ledgerDays } from '../nutrition/ledger-days.js';
 import { soilSupplyG } from '../nutrition/soil-supply.js';
 import { expectedFruitKg, UPTAKE_G_PER_KG } from '../nutrition/uptake.js';
@@ -10,7 +10,8 @@ import { grownByDay } from './grown.js';
 import { isPotted } from '../records/place.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import { at } from '../units/lists.js';
-import { washedShare } from '../water/leaching.js';
+import { likelyDrainedMm, washedShare } from '../water/leaching.js';
+import type { BalanceDay } from '../water/run.js';
 import { WATER_CROPS } from '../water/crops.js';
 import { seasonClock } from '../water/season.js';
 
@@ -26,8 +27,14 @@ const BURNT = 'leaf-tip-burn';
 /** Days to look ahead for heat. */
 const HEAT_AHEAD_DAYS = 2;
 
+/** What the gardener chose about feeding. */
+export interface FeedRules {
+  method: StarterMethod;
+  pepperFeed?: PepperFeed | null;
+}
+
 /** Plans a plant's next feed from the same facts that its findings and water use. */
-export function feedingOf(assessed: PlantAssessment, method: StarterMethod): FeedPlan {
+export function feedingOf(assessed: PlantAssessment, { method, pepperFeed }: FeedRules): FeedPlan {
   const { context: c, report } = assessed;
   const { asOf, plant, place, records } = c.case;
   const today = c.balance.days.at(-1);
@@ -41,6 +48,7 @@ export function feedingOf(assessed: PlantAssessment, method: StarterMethod): Fee
     fed: records.feeding,
     unfed: plant.sinceStart === true,
     method,
+    pepperFeed: pepperFeed ?? null,
     test: place.soilTest ?? null,
     potLitres: isPotted(place) ? (place.volumeL ?? null) : null,
     leftG: () => feedingStory(assessed)?.leftG ?? null,
@@ -85,27 +93,45 @@ export interface FeedingStory {
   washingKnown: boolean;
 }
 
-/** Returns the nitrogen given since planting, released, left and needed. Null if the planting date is unknown. */
-export function feedingStory({ context: c }: PlantAssessment): FeedingStory | null {
-  const { asOf, plant, place, records } = c.case;
-  const from = plant.transplantedOn;
-  if (!from || from > asOf) return null;
-  const clock = seasonClock(c.case);
+/**
+ * Returns the share of the dissolved nitrogen that washed out of a plant's soil, by day; empty where nobody knows the
+ * water.
+ */
+export function washedOn({ context: c }: PlantAssessment): ReadonlyMap<Day, number> {
+  // ground takes up what is too much; a pot lets it run
+  const drained = isPotted(c.case.place) ? likelyDrainedMm : (d: BalanceDay) => d.drainedMm;
+  const days = c.waterKnown ? c.balance.days : [];
+  return new Map(days.map((d) => [d.date, washedShare({ drainedMm: drained(d), tawMm: d.tawMm })]));
+}
+
+/** Returns the nitrogen ledger of a plant from planting to a day, with the feeds recorded so far. It must have a planting day. */
+export function nitrogenLedger(assessed: PlantAssessment, to: Day): LedgerDay[] {
+  const { context: c } = assessed;
+  const { plant, place, records } = c.case;
+  const from = plant.transplantedOn!;
   const groundM2 = c.balance.days.at(-1)?.groundM2 ?? USUAL_GROUND_M2;
   const fruitKg = expectedFruitKg(plant.crop, place);
   const [low, high] = UPTAKE_G_PER_KG[plant.crop].n;
-  const washed = new Map(c.waterKnown ? c.balance.days.map((d) => [d.date, washedShare(d)]) : []);
-  const to = addDays(asOf, WEEKS_AHEAD_DAYS);
   const grown = grownByDay(c, from, to, groundM2);
-  const all = ledgerDays({
+  return ledgerDays({
     from,
     to,
     soilG: soilSupplyG(place, groundM2, place.soilTest?.nitrogen ?? null),
     fed: records.feeding,
-    washedShare: washed,
+    washedShare: washedOn(assessed),
     season: [low * fruitKg[0], high * fruitKg[1]],
     grown: (day) => at(grown, day),
   });
+}
+
+/** Returns the nitrogen given since planting, released, left and needed. Null if the planting date is unknown. */
+export function feedingStory(assessed: PlantAssessment): FeedingStory | null {
+  const { context: c } = assessed;
+  const { asOf, plant, place } = c.case;
+  const from = plant.transplantedOn;
+  if (!from || from > asOf) return null;
+  const clock = seasonClock(c.case);
+  const all = nitrogenLedger(assessed, addDays(asOf, WEEKS_AHEAD_DAYS));
   const onSeasonDay = (day: number): Day => addDays(from, Math.round(day / clock.pace));
   const [ini, dev] = WATER_CROPS[plant.crop].stageDays;
   const past = daysBetween(from, asOf) + 1;
@@ -114,7 +140,7 @@ export function feedingStory({ context: c }: PlantAssessment): FeedingStory | nu
     leftG: all.slice(past - 1).map((d) => d.soil + d.freed - d.washed - (d.takenLow + d.takenHigh) / 2),
     flowering: onSeasonDay(ini),
     fruiting: onSeasonDay(ini + 0.7 * dev),
-    fruitKg,
+    fruitKg: expectedFruitKg(plant.crop, place),
     washingKnown: c.waterKnown,
   };
 }

@@ -1,10 +1,12 @@
 import { degreeDays, USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
-import { solarOf } from '../climate/radiation.js';
+import { meanCycle } from '../climate/mean-cycle.js';
+import { extraterrestrialRadiation, solarOf } from '../climate/radiation.js';
 import type { WeatherDay } from '../climate/gaps.js';
 import type { CaseContext } from '../diagnosis/context.js';
 import { grownOn, SEASON_GROWTH, USUAL_SOLAR_MJ } from '../nutrition/uptake.js';
+import type { GardenFacts } from '../records/facts.js';
 import { isPotted } from '../records/place.js';
-import { addDays, type Day, daysBetween } from '../units/day.js';
+import { addDays, type Day, dayOfYear, daysBetween } from '../units/day.js';
 import { coveredM2, heightOnDay, usualHeightM, WATER_CROPS } from '../water/crops.js';
 import { lightShare, seasonClock } from '../water/season.js';
 
@@ -23,7 +25,9 @@ export function grownByDay(c: CaseContext, from: Day, to: Day, groundM2: number)
   const { crop } = plant;
   const clock = seasonClock(c.case);
   const weather = new Map([...c.own, ...c.ownAhead].map((w) => [w.date, w]));
-  const usual = meanOf(c, lastDays(c.own, asOf));
+  const lately = lastDays(c.own, asOf);
+  const usual = meanOf(c, lately);
+  const changes = seasonChange(garden, asOf);
   const mostM2 = isPotted(place) ? Infinity : groundM2;
   const today = daysBetween(from, asOf);
   const heightOn = (day: number): number =>
@@ -35,12 +39,27 @@ export function grownByDay(c: CaseContext, from: Day, to: Day, groundM2: number)
   for (let i = 0; i <= daysBetween(from, to); i++) {
     const date = addDays(from, i);
     const w = weather.get(date);
-    const { solarMj, degreeDays } = w ? growsBy(garden.latitude, w) : usual;
+    const { solarMj, degreeDays } = w ? growsBy(garden.latitude, w) : date > asOf ? changes(usual, date) : usual;
     const coverShare = Math.min(coveredM2(crop, heightOn(i)), mostM2) / WATER_CROPS[crop].fullCoverM2;
     sum += grownOn({ coverShare, solarMj: solarMj * lightShare(place, date), degreeDays }) / SEASON_GROWTH;
     out.push(sum);
   }
   return out;
+}
+
+/** What a day to come gives: like the last days, but for the sun's height and the usual course of warmth. */
+function seasonChange(
+  garden: Pick<GardenFacts, 'latitude' | 'longitude' | 'elevationM'>,
+  asOf: Day,
+): (usual: Grows, on: Day) => Grows {
+  const { latitude, longitude, elevationM } = garden;
+  const mean = meanCycle(latitude, elevationM ?? 0, [], longitude ?? null);
+  const sun = (day: Day): number => extraterrestrialRadiation(latitude, dayOfYear(day));
+  const [sunNow, meanNow] = [sun(asOf), mean(asOf)];
+  return ({ solarMj, degreeDays }, on) => ({
+    solarMj: (solarMj * sun(on)) / sunNow,
+    degreeDays: Math.max(0, degreeDays + mean(on) - meanNow),
+  });
 }
 
 type Grows = { solarMj: number; degreeDays: number };

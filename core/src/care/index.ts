@@ -1,4 +1,5 @@
 export * from './feeding.js';
+export * from './season-feed.js';
 export * from './feed-for-place.js';
 export * from './spray-plan.js';
 export * from './mulch-of-place.js';

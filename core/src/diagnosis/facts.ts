@@ -1,5 +1,5 @@
 import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
-import { MOST_PH_FOR_LIME } from '../soil/limits.js';
+import { ACID_PH, MOST_PH_FOR_LIME } from '../soil/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
 import { isOf } from '../records/vocabulary/sign-groups.js';
 import type { Crop } from '../records/plant.js';
@@ -128,6 +128,7 @@ export const FACTS = {
     ctx.case.plant.transplantedOn != null &&
     daysBetween(ctx.case.plant.transplantedOn, ctx.case.asOf) >= 60 &&
     ctx.recent(ctx.case.records.feeding, 42).length === 0,
+  'sour-pot': (ctx: CaseContext) => isPotted(ctx.case.place) && (ctx.case.place.soilTest?.pH ?? 7) < ACID_PH,
   'ph-high': (ctx: CaseContext) => (ctx.case.place.soilTest?.pH ?? 0) > MOST_PH_FOR_LIME,
   'not-for-suckering': (ctx: CaseContext) => ctx.case.plant.habit === 'determinate' || ctx.case.plant.crop === 'pepper',
   'soil-stays-wet': (ctx: CaseContext) =>

@@ -12,10 +12,15 @@ export const STARTER_METHODS = ['compost-balanced', 'nitrogen-led', 'phosphorus-
 /** How the feed at planting out is chosen. */
 export type StarterMethod = (typeof STARTER_METHODS)[number];
 
+/** Feeding of healthy peppers in flower: none, or a feed with more potassium than nitrogen (two schools). */
+export const PEPPER_FEEDS = ['lean', 'bloom'] as const;
+/** How healthy peppers in flower are fed. */
+export type PepperFeed = (typeof PEPPER_FEEDS)[number];
+
 /** A feed's lead nutrient, compared with what is needed now. */
 export type FeedLead = 'balanced' | 'nitrogen' | 'phosphorus' | 'potash';
 
-type FeedReason = 'starter' | 'first-fruit' | 'rhythm' | 'pale';
+type FeedReason = 'starter' | 'bloom' | 'first-fruit' | 'rhythm' | 'pale';
 
 /** Why a feed waits, and until when. */
 export type FeedHold =
@@ -62,6 +67,8 @@ export interface FeedQuestion {
   /** nothing recorded means not fed yet, not unknown */
   unfed?: boolean;
   method: StarterMethod;
+  /** of healthy peppers in flower; lean if left out */
+  pepperFeed?: PepperFeed | null;
   /** from a soil test, if there is one */
   test: {
     nitrogen?: string | null;
@@ -100,7 +107,7 @@ export interface FeedQuestion {
  * range). Where the nitrogen is counted, it decides between this and the shortest interval: a crop that would run short
  * is fed sooner, pots weekly at label strength in full growth.
  */
-const EVERY_DAYS = { bed: { usual: 25, least: 14 }, pot: { usual: 14, least: 7 } } as const;
+export const EVERY_DAYS = { bed: { usual: 25, least: 14 }, pot: { usual: 14, least: 7 } } as const;
 /** Days until the next feed after a slow-release one (judgement: release.ts, half of a meal's span and more). */
 const SLOW_EVERY_DAYS = 42;
 /** Days before the nitrogen would run out by which the next feed is given: a hungry plant has lost growth (judgement). */
@@ -139,16 +146,17 @@ export function feedPlan(q: FeedQuestion): FeedPlan {
   if (since !== null && since < YOUNG_DAYS && !inFruit(q.stage))
     return { kind: 'rest', because: 'young', until: addDays(q.plantedOn!, YOUNG_DAYS) };
   if (q.stage === 'seedling' || q.stage === 'establishing') return { kind: 'rest', because: 'young', until: null };
-  // healthy peppers in flower are not fed (common practice)
-  if (q.crop === 'pepper' && q.stage === 'flowering') return { kind: 'rest', because: 'bloom', until: null };
-  if (!q.isPot && !inFruit(q.stage)) return { kind: 'rest', because: 'enough-at-start', until: null };
+  // two schools: rich soil and late nitrogen drop flowers, so none; or potassium from the first flower on
+  const inBloom = q.crop === 'pepper' && q.stage === 'flowering';
+  if (inBloom && q.pepperFeed !== 'bloom') return { kind: 'rest', because: 'bloom', until: null };
+  if (!q.isPot && !inFruit(q.stage) && !inBloom) return { kind: 'rest', because: 'enough-at-start', until: null };
   if (q.isPot && !inGrowth(q.stage)) return { kind: 'rest', because: 'young', until: null };
   const every = everyDays(q, last);
   const on = last ? addDays(last.date, every) : q.today;
   const lead = leadAllowed(q, q.stage === 'vegetative' ? 'balanced' : 'potash');
   return feed(q, {
     on: later(q.today, on),
-    reason: last ? 'rhythm' : 'first-fruit',
+    reason: last ? 'rhythm' : inBloom ? 'bloom' : 'first-fruit',
     lead,
     strength: q.lush ? 0.5 : 1,
     everyDays: every,

@@ -42,7 +42,7 @@ export function feedInWords(p: FeedPlan, today: Day, f: Formatter): string {
 }
 
 const REST_WORDS = {
-  bloom: 'healthy and flowering: do not feed peppers until fruit has set.',
+  bloom: 'healthy and flowering: a lean pepper keeps its flowers, so do not feed until fruit has set.',
   young: 'young roots take up little yet.',
   late: 'the season is ending: feed given now comes too late.',
   'enough-at-start': 'the bed feeds it until the first fruit has set.',
@@ -54,6 +54,8 @@ function reasonOf(p: Extract<FeedPlan, { kind: 'feed' }>, f: Formatter): string 
       return `just planted: ${LEAD_WORDS[p.lead]}`;
     case 'pale':
       return 'old leaves are pale all over: try a light feed and look again after a week';
+    case 'bloom':
+      return `in flower, and your peppers are fed in bloom: ${LEAD_WORDS[p.lead]}`;
     case 'first-fruit':
       return `fruit has set and no feed is recorded yet: ${LEAD_WORDS[p.lead]}`;
     case 'rhythm':

@@ -1,7 +1,8 @@
 import { assessPlace } from '@candid-leaf/core/assessment';
-import { addDays, METRIC_FORMAT } from '@candid-leaf/core/units';
+import { addDays, daysBetween, METRIC_FORMAT } from '@candid-leaf/core/units';
 import { DEFAULT_METHOD } from '@candid-leaf/core/water';
-import { feedingOf, feedingStory } from '../../src/care/index.js';
+import { likelyDrainedMm } from '../../src/water/leaching.js';
+import { feedingOf, feedingStory, nextFeed, seasonFeed } from '../../src/care/index.js';
 import { aCase, ASOF, everyNDays, seen } from '../helpers.js';
 import { NO_RULES, fedBefore } from '../questions.js';
 
@@ -20,7 +21,7 @@ const pot = { kind: 'container', texture: 'potting-mix', volumeL: 20, areaM2: un
 test('feeding knows what findings and water know: pale leaves, heat ahead, a dry pot, burnt roots', () => {
   const watered = { watering: everyNDays(1, 4), feeding: [feed(30)] };
   const of = (change: object, ahead?: { tMinC: number; tMaxC: number }[]) =>
-    feedingOf(assessed({ place: pot, records: watered, ...change }, ahead), 'compost-balanced');
+    feedingOf(assessed({ place: pot, records: watered, ...change }, ahead), { method: 'compost-balanced' });
   expect(of({})).toMatchObject({ kind: 'feed', on: ASOF, hold: null });
   expect(of({}, [{ tMinC: 20, tMaxC: 35 }])).toMatchObject({ hold: null, strength: 0.5, warmC: 35 });
   expect(of({}, [{ tMinC: 22, tMaxC: 40 }])).toMatchObject({ hold: { kind: 'heat', until: addDays(ASOF, 2) } });
@@ -69,4 +70,59 @@ test('need follows the season: more sun and warmth take up more nitrogen, shade 
   expect(taken({ ...pot, shade: [{ from: addDays(ASOF, -200), blockPct: 50 }] }, warm) / usual).toBeCloseTo(0.5, 6);
   const bed = { kind: 'ground', texture: 'loam' } as const;
   expect(taken({ ...bed, areaM2: 0.1 }, warm)).toBeLessThan(taken({ ...bed, areaM2: 0.5 }, warm));
+});
+
+test('a pot that is always filled to the brim runs over by what nobody knows; a bed takes it up', () => {
+  // two litres a day are about what it drinks: by the balance alone nothing would run out
+  const washed = (place: object) =>
+    feedingStory(assessed({ place, records: { watering: everyNDays(1, 2), feeding: [feed(30, { grams: 25 })] } }))!;
+  const inPot = washed(pot);
+  expect(inPot.days.at(-1)!.washed).toBeGreaterThan(0.1 * inPot.days.at(-1)!.given);
+  const day = { drainedMm: 0, depletionMm: 5, usedMm: 5, irrigationMm: 12, effectiveRainMm: 0, tawMm: 60 };
+  // the mean overflow of a normal error is 0.4 of it
+  expect(likelyDrainedMm({ ...day, uncertainty: 0.1 })).toBeCloseTo(0.4 * 6, 0);
+  expect(likelyDrainedMm({ ...day, uncertainty: 0 })).toBe(0);
+  expect(likelyDrainedMm({ ...day, uncertainty: 0.1, depletionMm: 40 })).toBeLessThan(0.01);
+  expect(likelyDrainedMm({ ...day, uncertainty: 0.1, irrigationMm: 0 })).toBe(0);
+  // what did run out counts whole, and no more than came in
+  expect(likelyDrainedMm({ ...day, uncertainty: 0.01, drainedMm: 9, depletionMm: -2 })).toBeCloseTo(9, 1);
+  expect(likelyDrainedMm({ ...day, uncertainty: 0.9, irrigationMm: 3 })).toBe(3);
+});
+
+test('the season’s feeds beside the need: they go on as planned, add up, and end four weeks before the season does', () => {
+  const own = assessed({ place: pot, records: { watering: everyNDays(1, 2), feeding: [feed(30), feed(10)] } });
+  const plan = feedingOf(own, { method: 'compost-balanced' });
+  const next = nextFeed(plan, null, ASOF)!;
+  const record = feed(0, { date: next.on, n: 4, grams: 45 });
+  const season = seasonFeed(own, next, record)!;
+  const [first, last] = [season.days[0]!, season.days.at(-1)!];
+  expect(first.day).toBe(ASOF);
+  expect(last.day).toBe(season.end);
+  const story = feedingStory(own)!.days.at(-1)!;
+  expect(first.supply).toBeCloseTo(story.soil + story.freed - story.washed + (next.on === ASOF ? 1.8 : 0), 1);
+  expect(last.supply).toBeLessThanOrEqual(first.supply + 1.8 * season.feeds + 0.01);
+  // between two weeks and one, until four weeks before the end
+  const weeks = daysBetween(next.on, addDays(season.end, -28)) / 7;
+  expect(season.feeds).toBeGreaterThanOrEqual(Math.floor(weeks / 2));
+  expect(season.feeds).toBeLessThanOrEqual(Math.ceil(weeks) + 1);
+  // a hungrier crop is fed as often as allowed, and no more often
+  const weak = seasonFeed(own, next, { ...record, grams: 1 })!;
+  expect(weak.feeds).toBeGreaterThan(season.feeds);
+  expect(weak.feeds).toBeLessThanOrEqual(Math.ceil(weeks) + 1);
+  // need grows with the season, and slows as its light goes
+  const need = season.days.map((d) => d.high);
+  expect(need).toEqual([...need].sort((a, b) => a - b));
+  const perWeek = need.slice(1, -1).map((n, i) => n - need[i]!);
+  expect(perWeek.at(-1)!).toBeLessThan(0.7 * perWeek[1]!);
+});
+
+test('a rest names its next feed: after settling in, or at first fruit; none late in the season, or where nobody knows', () => {
+  const on = addDays(ASOF, 12);
+  expect(nextFeed({ kind: 'rest', because: 'young', until: on }, null, ASOF)).toMatchObject({ on, strength: 1 });
+  expect(nextFeed({ kind: 'rest', because: 'enough-at-start', until: null }, on, ASOF)).toMatchObject({ on });
+  expect(nextFeed({ kind: 'rest', because: 'bloom', until: null }, addDays(ASOF, -3), ASOF)).toMatchObject({
+    on: ASOF,
+  });
+  expect(nextFeed({ kind: 'rest', because: 'late', until: null }, on, ASOF)).toBeNull();
+  expect(nextFeed({ kind: 'ask' }, on, ASOF)).toBeNull();
 });

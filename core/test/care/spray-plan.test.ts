@@ -1,5 +1,5 @@
 import { assessPlace } from '@candid-leaf/core/assessment';
-import { METRIC_FORMAT } from '@candid-leaf/core/units';
+import { METRIC, METRIC_FORMAT } from '@candid-leaf/core/units';
 import { DEFAULT_METHOD } from '@candid-leaf/core/water';
 import { sprayPlan } from '../../src/care/index.js';
 import { starterOf } from '../../src/products/index.js';
@@ -7,7 +7,7 @@ import type { Product } from '../../src/products/index.js';
 import { aCase, ASOF } from '../helpers.js';
 import { NO_RULES } from '../questions.js';
 
-const RULES = { pondNear: false, organicOnly: false, pickOn: null };
+const RULES = { pondNear: false, organicOnly: false, pickOn: null, copperGPerM2: null, tools: METRIC };
 const TRIED = { state: 'passed', triedOn: ASOF } as const;
 const WATERING = { method: DEFAULT_METHOD, ...NO_RULES };
 const planFor = (product: Product, plant: object) =>

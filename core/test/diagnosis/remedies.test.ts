@@ -47,6 +47,7 @@ const HOMES = new Map<string, { disorder: DisorderCode; link: DisorderRow['remed
 );
 
 /** A case in which a fact holds that speaks against something. */
+const sourPot = { ...pot, soilTest: { date: addDays(ASOF, -60), pH: 5.4 } };
 const WHILE: Partial<Record<FactCode, Change>> = {
   'soil-felt-wet': { observations: [seen('soil-wet-deep')] },
   'soil-felt-damp': { observations: [seen('soil-damp-deep')] },
@@ -64,6 +65,7 @@ const WHILE: Partial<Record<FactCode, Change>> = {
   'warm-nights-ahead': {},
   'not-for-suckering': { plant: { habit: 'determinate' } },
   'ph-high': { place: { soilTest: { date: addDays(ASOF, -60), pH: 7.1 } } },
+  'sour-pot': { place: sourPot },
   'evening-too-warm': { records: { weather: bareCase().records.weather.map((w) => ({ ...w, tMinC: 24, tMaxC: 36 })) } },
   'sprayed-today': { records: { sprays: [{ date: ASOF, product: 'bt' }] } },
   'oil-in-three-days': { records: { sprays: [{ date: addDays(ASOF, -2), product: 'neem' }] } },
@@ -84,6 +86,7 @@ const FITTING: Partial<Record<FactCode, Change['place']>> = {
   portable: pot,
   'under-glass': { cover: 'tunnel' },
   'ph-high': { ...pot, soilTest: { date: addDays(ASOF, -60), pH: 7.1 } },
+  'sour-pot': sourPot,
 };
 const placeFor = (code: string): Change['place'] => {
   const { onlyWhere } = remedyRow(code as RemedyCode);
@@ -317,7 +320,12 @@ describe('amounts, worked by hand', () => {
     expect(doseOf('lime-drench', { place: { ...pot, volumeL: 20 } })).toEqual({ millilitres: 7.5, litres: 2 });
     expect(doseOf('lime-drench', { place: pot })).toEqual({ millilitres: 5.3, litres: 1.4 });
     expect(doseOf('lime-drench', { place: { ...pot, volumeL: 60 } })).toEqual({ millilitres: 15, litres: 4 });
-    // in a bed the soil test decides, and over pH 6.8 nothing is limed
+    // a salty bed gets 15 cm of water on the ground of the plant
+    expect(doseOf('leach-bed', {})).toEqual({ litres: 38 });
+    // only where a test says that the pot is sour; in a bed the soil test decides
+    expect(doseOf('lime-drench', { place: { soilTest: { date: ASOF, pH: 5.8 } } })).toBeUndefined();
+    expect(doseOf('lime-drench', { place: { soilTest: null } })).toBeUndefined();
+    expect(doseOf('gypsum', { place: { ...pot, soilTest: null } })).toBeNull();
     expect(doseOf('lime-drench', { place: { kind: 'ground', volumeL: null } })).toBeUndefined();
     expect(doseOf('lime-drench', WHILE['ph-high']!)).toBeUndefined();
   });

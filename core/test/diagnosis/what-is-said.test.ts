@@ -162,7 +162,7 @@ describe('cuts and places', () => {
       const { codes, held } = said({ place, observations: everywhere });
       const wrong = [...codes, ...held].filter((c) =>
         place === pot
-          ? ['drain-or-mound', 'deep-soak', 'splash-barrier', 'rotate', 'lime-soil'].includes(c)
+          ? ['drain-or-mound', 'deep-soak', 'splash-barrier', 'rotate', 'lime-soil', 'leach-bed'].includes(c)
           : ['flush-pot', 'move-to-shade', 'repot-larger', 'bigger-pot', 'lime-drench'].includes(c),
       );
       expect([place.kind, wrong]).toEqual([place.kind, []]);

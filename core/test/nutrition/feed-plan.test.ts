@@ -52,6 +52,11 @@ test('a bed needs none until the first fruit; young roots, late plants and healt
     kind: 'rest',
     because: 'bloom',
   });
+  // the other school: potassium from the first flower on, in a bed too; a tomato's bed waits all the same
+  const bloom = { crop: 'pepper', stage: 'flowering', pepperFeed: 'bloom' } as const;
+  expect(feedPlan(q(bloom))).toMatchObject({ kind: 'feed', on: ASOF, lead: 'potash' });
+  expect(feedPlan(q({ ...bloom, fed: [fed(0, { grams: 0 })] }))).toMatchObject({ reason: 'bloom' });
+  expect(feedPlan(q({ ...bloom, crop: 'tomato' }))).toMatchObject({ kind: 'rest' });
   // a tomato in a pot goes on
   expect(feedPlan(q({ stage: 'flowering', isPot: true, fed: [fed(30)] }))).toMatchObject({ kind: 'feed', on: ASOF });
 });

@@ -5,16 +5,18 @@ import {
   feedingOf,
   feedingRecord,
   feedProduct,
+  type FeedingStory,
+  type FeedOutlook,
+  nextFeed,
   plentyIn,
+  type PlannedFeed,
+  seasonFeed,
 } from '@candid-leaf/core/care';
 import { type FeedPlan, holdForDose } from '@candid-leaf/core/nutrition';
 import type { Product } from '@candid-leaf/core/products';
 import { isPotted } from '@candid-leaf/core/records';
 import { livePlantsIn, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
-
-/** A plan with a feed in it. */
-export type PlannedFeed = Extract<FeedPlan, { kind: 'feed' }>;
 
 /** Returns the product and dose of a feed for so many plants of a bed or pot; null if the gardener's rule allows none. */
 export function doseOf(
@@ -39,7 +41,7 @@ export function doseOf(
 
 /** Returns the feed plan of a plant before its dose is known: enough to tell whether it was ever fed. */
 export const planBeforeDose = (s: GardenSnapshot, own: PlantAssessment): FeedPlan =>
-  feedingOf(own, s.garden.starter ?? 'compost-balanced');
+  feedingOf(own, { method: s.garden.starter ?? 'compost-balanced', pepperFeed: s.garden.pepperFeed });
 
 /**
  * Returns the feed plan of a plant, the only one: Today and the plant's page both read it. A dose that would be refused
@@ -62,4 +64,16 @@ export function feedPlanOf(
     s.today,
   );
   return hold && hold.until > plan.on ? { ...plan, hold, on: hold.until } : plan;
+}
+
+/** Returns what the season's feeds come to if the plan goes on; null if no feed comes. */
+export function outlookOf(
+  s: GardenSnapshot,
+  place: PlaceEntity,
+  own: PlantAssessment,
+  { plan, story, products }: { plan: FeedPlan; story: FeedingStory | null; products: readonly Product[] },
+): FeedOutlook | null {
+  const next = nextFeed(plan, story?.fruiting ?? null, s.today);
+  const dose = next && doseOf(s, place, next, 1, products);
+  return dose ? seasonFeed(own, next, feedingRecord(dose, next.on)) : null;
 }

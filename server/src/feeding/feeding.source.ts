@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { feedingRecord, type FeedForPlace } from '@candid-leaf/core/care';
+import { feedingRecord, type FeedForPlace, type PlannedFeed } from '@candid-leaf/core/care';
 import { feedInWords, type FeedPlan } from '@candid-leaf/core/nutrition';
 import type { Product } from '@candid-leaf/core/products';
 import type { EntityManager } from 'typeorm';
@@ -11,7 +11,7 @@ import { ProductsService } from '../products/products.service.js';
 import { RecordsService } from '../records/records.service.js';
 import { RecordingSource } from '../today/recording-source.js';
 import type { Task, Tick } from '../today/task-source.js';
-import { doseOf, feedPlanOf, type PlannedFeed } from './feed-of-plants.js';
+import { doseOf, feedPlanOf } from './feed-of-plants.js';
 import { TreatmentsService } from '../treatments/treatments.service.js';
 
 /** Per bed, and per plant in it, minutes (judgement). */

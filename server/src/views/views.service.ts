@@ -21,7 +21,7 @@ import { growthDto, growthIn } from '../assessment/growth.js';
 import { plantCaseOf } from '../assessment/plant-case.js';
 import { recordsOfPlant } from '../assessment/own-records.js';
 import { livePlaces, livePlantsIn, Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
-import { feedPlanOf } from '../feeding/feed-of-plants.js';
+import { feedPlanOf, outlookOf } from '../feeding/feed-of-plants.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
 import { placeDto } from '../places/places.service.js';
@@ -70,7 +70,9 @@ export class ViewsService {
     const { plant, place } = find(s, plantId);
     const own = await this.assessments.ofPlant(s, plant);
     const { report } = own;
-    const plan = feedPlanOf(s, place, own, await this.products.all(gardenId));
+    const products = await this.products.all(gardenId);
+    const plan = feedPlanOf(s, place, own, products);
+    const story = feedingStory(own);
     const helped = await this.treatments.helped(gardenId);
     // nothing is due for an archived plant
     const { all } = ended ? { all: [] } : await this.today.list(s);
@@ -94,7 +96,12 @@ export class ViewsService {
       helped: Object.fromEntries(helped),
       tending: { support: supportOf(own, s.garden.stock ?? {}), tap: tapInWords(tapOf(own), s.format) },
       stands: standsOf(own, s.garden.stock ?? {}, countsOf(s, plant.id)),
-      feeding: { plan, text: feedInWords(plan, s.today, s.format), story: feedingStory(own) },
+      feeding: {
+        plan,
+        text: feedInWords(plan, s.today, s.format),
+        story,
+        outlook: ended ? null : outlookOf(s, place, own, { plan, story, products }),
+      },
     };
   }
 

@@ -68,7 +68,7 @@ export function viewOfCase(plantCase: PlantCase, report: Report, reader: GardenD
     helped: {},
     tending: { support: NO_SUPPORT, tap: '' },
     stands: NOTHING_KNOWN,
-    feeding: { plan: { kind: 'ask' }, text: '', story: null },
+    feeding: { plan: { kind: 'ask' }, text: '', story: null, outlook: null },
   };
 }
 

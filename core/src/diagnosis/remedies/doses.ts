@@ -1,3 +1,4 @@
+import { isPotted } from '../../records/place.js';
 import { isOf } from '../../records/vocabulary/sign-groups.js';
 import { addDays, type Day } from '../../units/day.js';
 import { toTenth, roundTo } from '../../units/rounding.js';
@@ -61,7 +62,13 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
   },
   // cloth overhangs the leaves by about half on each sunny side (judgement)
   shade: (ctx) => ({ blockPct: 40, areaM2: toTenth(Math.max(0.3, cover(ctx) * 2)) }),
-  flush: ({ case: c }) => (c.place.volumeL ? { litres: toTenth(3 * c.place.volumeL) } : null),
+  // a pot three times its volume; on ground 150 mm
+  flush: (ctx) => {
+    const { place } = ctx.case;
+    if (isPotted(place)) return place.volumeL ? { litres: toTenth(3 * place.volumeL) } : null;
+    const groundM2 = ctx.balance.days.at(-1)?.groundM2;
+    return groundM2 ? { litres: Math.round(150 * groundM2) } : null;
+  },
   'pause-feed': () => ({ waitDays: 28 }),
   'light-feed': () => null, // the label decides; the text says half strength. The dose goes with the water really given: 15 mL in 4 L, so half in 2 L
   'lime-drench': ({ case: c }) => {

@@ -42,7 +42,7 @@ export const FRUIT: readonly DisorderRow[] = [
       ...against(['small-container'], 'repot-larger', 'bigger-pot'),
       ...against(['excess-nitrogen'], 'pause-feeding'),
       ...against(['hot-days'], 'open-vents', 'shade-cloth'),
-      ...against(['salt-buildup'], 'flush-pot'),
+      ...against(['salt-buildup'], 'flush-pot', 'leach-bed'),
       ...against(['low-calcium'], 'soil-test', 'lime-drench', 'gypsum', 'lime-soil'),
       ...where(['untested-unfed-pot'], 'soil-test'),
     ],

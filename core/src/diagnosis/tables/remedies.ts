@@ -126,6 +126,12 @@ export const REMEDIES = [
   }),
   remedy('drain-or-mound', 1, 'this-week', 'Improve the drainage', 'Loosen the soil along the edge, open a furrow to the low side and raise the row with compost. Sand makes clay worse.', { onlyWhere: BEDS }),
   remedy('flush-pot', 1, 'today', 'Flush the pot', 'Pour water through slowly in stages and let it drain each time.', { dose: 'flush', notWhile: [WET], onlyWhere: POTS }),
+  // 15 cm of water take about half of the salts along (extension teaching after Ayers & Westcot 1985, FAO-29; from memory)
+  remedy('leach-bed', 1, 'this-week', 'Wash out the salts', 'Give that much plain water slowly, over a day. It takes about half of the salts down with it. Test again before you feed.', {
+    dose: 'flush',
+    notWhile: [WET],
+    onlyWhere: BEDS,
+  }),
   remedy('splash-barrier', 1, 'this-week', 'Stop rain splash', 'Lay four sheets of wet plain newspaper on the soil and mulch over them.', { onlyWhere: BEDS }),
   remedy('mulch', 1, 'this-week', 'Mulch', 'Lay straw, leaves or clippings 5 to 8 cm (2 to 3 in) deep, away from the stem.', {
     dose: 'mulch',
@@ -204,10 +210,15 @@ export const REMEDIES = [
   remedy('lime-drench', 3, 'this-week', 'A lime drench, once', 'Stir 15 mL (1 tbsp) of ground garden limestone into 4 L (1 US gal) of water and give the amount shown. Test the soil afterwards.', {
     dose: 'lime-drench',
     cautions: ['lime', 'dust'],
-    notWhile: [WET, ['ph-high', 'the pH is over 6.8: no lime; gypsum adds calcium without raising it']],
-    onlyWhere: POTS,
+    notWhile: [WET],
+    onlyWhere: ['sour-pot'],
   }),
-  remedy('gypsum', 3, 'this-week', 'Gypsum, once', 'Adds calcium without raising the pH. By the label, watered in.', { dose: 'gypsum', cautions: ['dust'], onlyWhere: ['ph-high'] }),
+  remedy('gypsum', 3, 'this-week', 'Gypsum, once', 'Adds calcium without raising the pH. By the label, watered in; a feed that contains calcium does the same in a pot.', {
+    dose: 'gypsum',
+    cautions: ['dust'],
+    notWhile: [['sour-pot', 'the pH is low: lime adds calcium and raises it']],
+    onlyWhere: ['ph-high', 'container'],
+  }),
   remedy('lime-soil', 3, 'season-end', 'Lime the bed by its soil test', 'In autumn, in split doses, as the soil test advises.', {
     cautions: ['lime', 'dust'],
     notWhile: [['ph-high', 'the pH is over 6.8: no lime']],

@@ -1,4 +1,5 @@
 import type { PlantView } from '@candid-leaf/contract';
+import type { FeedOutlook } from '@candid-leaf/core/care';
 import { NotebookPen, Wheat } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -16,7 +17,7 @@ const SupplyChart = lazy(() => import('./supply-chart'));
 /** Feeding: given, released and washed-out nitrogen compared with need; and the next feed, or why there is none. */
 export function FeedingPanel({ view }: { view: PlantView }) {
   const format = useFormat();
-  const { plan, text, story } = view.feeding;
+  const { plan, text, story, outlook } = view.feeding;
   const now = story?.days.at(-1);
   return (
     <Panel title="Feeding">
@@ -46,8 +47,9 @@ export function FeedingPanel({ view }: { view: PlantView }) {
             </div>
           </dl>
           <Suspense fallback={<div className="h-48" />}>
-            <SupplyChart story={story} />
+            <SupplyChart story={story} outlook={outlook} />
           </Suspense>
+          {outlook && <Comes outlook={outlook} />}
           <p className="text-sm text-soft">
             Estimated for {format.kilograms(story.fruitKg[0])} to {format.kilograms(story.fruitKg[1])} of fruit in a
             usual summer, adjusted to the light and warmth here. The soil or mix supplies the usual amount. More
@@ -56,6 +58,19 @@ export function FeedingPanel({ view }: { view: PlantView }) {
         </>
       )}
     </Panel>
+  );
+}
+
+/** What the season's feeds come to, beside the need. */
+function Comes({ outlook: { feeds, end, days } }: { outlook: FeedOutlook }) {
+  const format = useFormat();
+  const { supply, low, high } = days.at(-1)!;
+  return (
+    <p className="mt-1">
+      {feeds === 0 ? 'No more feeds are planned' : feeds === 1 ? 'With one more feed' : `With ${feeds} more feeds`}
+      {feeds === 0 ? '. It' : ', it'} gets {format.nutrient(supply)} of nitrogen by {format.day(end)}. A good crop needs{' '}
+      {format.nutrient(low)} to {format.nutrient(high)}.
+    </p>
   );
 }
 

@@ -30,11 +30,24 @@ export function OwnRules({ control }: { control: Control<GardenInput> }) {
       <FormSelect
         control={control}
         label="Feed at planting"
+        className="sm:col-span-2"
         options={[
           ['', STARTER_WORDS['compost-balanced']],
           ...STARTER_METHODS.slice(1).map((s): [string, string] => [s, STARTER_WORDS[s]]),
         ]}
         name="starter"
+        {...emptyIsUnknown}
+      />
+      <FormSelect
+        control={control}
+        label="Peppers in flower"
+        className="sm:col-span-2"
+        hint="Lean plants keep their flowers. In poor soil potassium gives more fruit."
+        options={[
+          ['', 'no feed (suggested)'],
+          ['bloom', 'a feed with more potassium than nitrogen'],
+        ]}
+        name="pepperFeed"
         {...emptyIsUnknown}
       />
     </FormCard>
