@@ -8,10 +8,13 @@ import {
   type TemperatureUnit,
   type Units,
   type VolumeUnit,
+  SCALE_STEPS_G,
+  SPOON_SETS,
+  type SpoonSet,
   DATE_FORMS,
   type DateForm,
 } from '@candid-leaf/core/units';
-import { STARTER_METHODS, type StarterMethod } from '@candid-leaf/core/nutrition';
+import { PEPPER_FEEDS, type PepperFeed, STARTER_METHODS, type StarterMethod } from '@candid-leaf/core/nutrition';
 import type { Away } from '@candid-leaf/core/walks';
 import {
   IsBoolean,
@@ -45,6 +48,15 @@ export class UnitChoice implements Units {
 
   @IsIn(['m2', 'ft2'])
   area: AreaUnit;
+
+  /** the smallest step of the scale, g; 0 without a scale */
+  @IsOptional()
+  @IsIn(SCALE_STEPS_G)
+  scaleStepG?: number | null;
+
+  @IsOptional()
+  @IsIn(SPOON_SETS)
+  spoons?: SpoonSet | null;
 }
 
 /** First and last day of an absence. */
@@ -152,6 +164,11 @@ export class GardenInput extends GardenFacts {
   @IsOptional()
   @IsIn(STARTER_METHODS)
   starter?: StarterMethod | null;
+
+  /** feeding of healthy peppers in flower; none if left out */
+  @IsOptional()
+  @IsIn(PEPPER_FEEDS)
+  pepperFeed?: PepperFeed | null;
 
   @IsListOf(() => AwayDays, { most: 20, optional: true })
   away?: AwayDays[] | null;

@@ -1,4 +1,5 @@
 import type { Spraying } from '@candid-leaf/core/records';
+import type { CopperTotal } from '@candid-leaf/core/spray';
 import type { Day } from '@candid-leaf/core/units';
 
 /** One spray, with everything a log must show. */
@@ -15,4 +16,6 @@ export interface SprayLogRow {
   pickFrom: Day | null;
   /** first day it may be sprayed again */
   againFrom: Day | null;
+  /** of a copper spray: metal in this one, g, and in the twelve months up to it, of its bed or pot */
+  copper: (CopperTotal & { here: number | null }) | null;
 }

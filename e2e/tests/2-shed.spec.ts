@@ -1,5 +1,6 @@
+import type { ProductDto } from '@candid-leaf/contract';
 import { expect, test } from '@playwright/test';
-import { choose, ownGarden, signIn, tomatoIn, savedIn, TODAY, unfold } from './helpers.js';
+import { choose, ownGarden, signIn, tomatoIn, savedIn, stored, TODAY, unfold } from './helpers.js';
 
 test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a nutrient to an amount', async ({
   page,
@@ -25,6 +26,20 @@ test('a dose for a sprayer in US gallons, with spoons and leftovers; and from a 
   await page.getByLabel('Per plant (oz)').fill('0.07');
   await expect(dose).toContainText('per plant');
   await expect(dose).toContainText('1.92 g of N');
+
+  await test.step('a label is entered as it is printed: two tablespoons to the gallon', async () => {
+    await page.getByRole('link', { name: 'Add a product' }).click();
+    await page.getByLabel('Name').fill('Fish jug');
+    await choose(page, 'Measured', 'poured');
+    await choose(page, 'Counted in', 'tablespoons');
+    await choose(page, 'for', 'a US gallon of water');
+    await page.getByLabel('Dose (tablespoons)').fill('2');
+    await page.getByLabel('N (%)').fill('5');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('2 tablespoons a US gallon of water').first()).toBeVisible();
+    const [mine] = (await stored<ProductDto[]>(page, 'products')).filter((p) => p.name === 'Fish jug');
+    expect(mine!.dose).toEqual({ per: 'litre', amount: expect.closeTo(7.81, 2), unit: 'tbsp' });
+  });
 });
 
 test('an own product: 120 % nitrogen is refused at its field; later the product fills the feed form', async ({

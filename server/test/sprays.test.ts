@@ -187,3 +187,23 @@ test('fruit that is due is picked before a spray whose wait would run into its d
   await g.record('picking', { plantId: g.plant }, { date: today, count: 2, grams: 200, state: 'sound', use: 'eaten' });
   expect((await g.spray())!.held).toBeUndefined();
 });
+
+test('the log adds up the copper metal of a bed in twelve months; a spray of unknown strength leaves the total open', async () => {
+  const g = await gardenOf(app);
+  const place = await g.place({ name: 'Long bed', kind: 'ground', texture: 'loam', lengthM: 4, widthM: 1 });
+  const plant = await g.plant(place, { stage: 'vegetative' });
+  const copper = { product: 'copper', perLitre: 4, batchL: 1, copperPct: 30 };
+  const ago = (days: number) => ({ date: addDays(TODAY, -days) });
+  await g.record('spray', { placeId: place }, { ...copper, ...ago(20), batchL: 2 });
+  await g.record('spray', { plantId: plant }, { ...copper, ...ago(10) });
+  const log = async () => (await g.agent.get(g.url('/sprays')).expect(200)).body as SprayLogRow[];
+  // 2.4 g and 1.2 g on 4 m²
+  expect((await log()).map((r) => r.copper)).toEqual([
+    { here: 1.2, grams: expect.closeTo(3.6), unknown: 0, gPerM2: expect.closeTo(0.9) },
+    { here: 2.4, grams: 2.4, unknown: 0, gPerM2: 0.6 },
+  ]);
+  await g.record('spray', { plantId: plant }, { product: 'copper', ...ago(1) });
+  expect((await log())[0]!.copper).toMatchObject({ here: null, unknown: 1 });
+  await g.record('spray', { plantId: plant }, { product: 'soap', ...ago(0) });
+  expect((await log())[0]!.copper).toBeNull();
+});

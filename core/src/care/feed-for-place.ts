@@ -82,7 +82,7 @@ export const POT_SHARE = 0.15;
 /** Returns the dose of a product for a bed or pot in words and amounts, or null if its label gives none for it. */
 export function feedForPlace(product: Product, place: Place, strength: number, f: Formatter): FeedForPlace | null {
   const litresEach = place.potLitres === null ? BED_LITRES_EACH : POT_SHARE * place.potLitres;
-  const dose = labelDose(product, { ...place, litresEach, strength });
+  const dose = labelDose(product, { ...place, litresEach, strength, tools: f.units });
   if (Array.isArray(dose)) return null;
   const amount = (x: number): string => (product.form === 'liquid' ? f.millilitres(x) : f.powder(x, product.gPerMl));
   const half = strength < 1 ? ' (half the label)' : '';

@@ -1,5 +1,5 @@
 import type { PlantAssessment } from '../assessment/assess.js';
-import { type DoseAnswer, labelDose } from '../products/dose.js';
+import { type DoseAnswer, labelDose, type Tools } from '../products/dose.js';
 import type { Product } from '../products/product.js';
 import { isInFlower } from '../pollination/in-flower.js';
 import { isEnclosed } from '../records/place.js';
@@ -44,6 +44,10 @@ interface SprayRules {
   pondNear: boolean;
   organicOnly: boolean;
   pickOn: Day | null;
+  /** copper metal its ground got in the last twelve months, g/m²; null if unknown */
+  copperGPerM2: number | null;
+  /** what it is measured with */
+  tools: Tools;
 }
 
 /** Returns the gardener's own product of a type, else the starter; null if there is neither. */
@@ -82,12 +86,14 @@ export function sprayPlan(
     earlier: records.sprays,
     pickOn: rules.pickOn,
     organicOnly: rules.organicOnly,
+    copperGPerM2: rules.copperGPerM2,
   });
   const gatesOn = (on: Day, hour: SprayHour): SprayGate[] => sprayGates(question(on, hour));
   const against = gatesOn(asOf, 'evening');
   const needsTrial = burnsInHeat(spray);
   const stage: Trial = needsTrial ? trial : { state: 'passed', triedOn: asOf };
-  const mixed = labelDose(product, { plants: 1, litresEach: stage.state === 'try' ? TRIAL_LITRES : SPRAY_LITRES_EACH });
+  const litresEach = stage.state === 'try' ? TRIAL_LITRES : SPRAY_LITRES_EACH;
+  const mixed = labelDose(product, { plants: 1, litresEach, tools: rules.tools });
   const window = against.some(neverPasses) ? null : firstWindow(asOf, gatesOn);
   return {
     product,

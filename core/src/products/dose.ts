@@ -1,6 +1,8 @@
 import type { Fault } from '../records/faults.js';
 import { roundTo } from '../units/rounding.js';
-import type { LabelDose, Product } from './product.js';
+import { inSpoons, spoonSetOf, spoonsOf, US_FLUID_OUNCE_ML } from '../units/kitchen.js';
+import { USUAL_SCALE_STEP_G, type Units } from '../units/units.js';
+import type { DoseUnit, LabelDose, Product } from './product.js';
 
 /** A nutrient a dose can be computed for. */
 export type Nutrient = 'n' | 'p2o5' | 'k2o';
@@ -18,7 +20,12 @@ interface DoseQuestion {
   canLitres?: number | null;
   /** share of the label's dose: 1, or ½ */
   strength?: number;
+  /** what it is measured with */
+  tools?: Tools;
 }
+
+/** The scale and spoons at hand. */
+export type Tools = Pick<Units, 'scaleStepG' | 'spoons' | 'volume'>;
 
 interface Batch {
   /** number of cans of this size */
@@ -51,16 +58,41 @@ const MOST_STRENGTH = 1;
 const CAN_STEP_L = 0.5;
 
 /** Steps a kitchen scale or a syringe can tell apart, in grams or millilitres; from 10 on whole ones. */
-const STEP = { dry: 0.5, liquid: 0.1 } as const;
+const STEP = { dry: USUAL_SCALE_STEP_G, liquid: 0.1 } as const;
+const OUNCE_G = 28.349523125;
+
+type Measured = Pick<Product, 'form' | 'gPerMl'>;
+
+/** The least that can be measured of a product, g or mL. Without a scale: a quarter of a teaspoon, if its density is known. */
+function leastOf({ form, gPerMl }: Measured, tools: Tools | undefined): number {
+  if (form === 'liquid') return STEP.liquid;
+  if (tools?.scaleStepG === 0 && gPerMl) return (spoonsOf(spoonSetOf(tools)).tsp / 4) * gPerMl;
+  return tools?.scaleStepG || STEP.dry;
+}
 
 /**
- * Rounds down to what a person can measure, as no dose may exceed its label: whole grams and millilitres from 10 on, below
- * that half grams and tenths of a millilitre (1 or 2 mL syringe). Zero where it is less than that.
- * @example measurable(13.97, 'dry') // 13
+ * Rounds down to what a person can measure, as no dose may exceed its label: to the step of the scale, or to spoons where
+ * there is none; tenths of a millilitre (1 or 2 mL syringe). Whole grams and millilitres are fine enough from 10 on. Zero
+ * where it is less than that.
+ * @example measurable(13.97, { form: 'dry' }) // 13
  */
-export function measurable(amount: number, form: Product['form']): number {
-  const step = amount >= 10 ? 1 : STEP[form];
+export function measurable(amount: number, product: Measured, tools?: Tools): number {
+  const { form, gPerMl } = product;
+  if (form === 'dry' && tools?.scaleStepG === 0 && gPerMl)
+    return roundTo((inSpoons(amount / gPerMl, spoonSetOf(tools))?.ml ?? 0) * gPerMl, 2);
+  const least = leastOf(product, tools);
+  const step = amount >= 10 ? Math.max(1, least) : least;
   return roundTo(Math.floor(amount / step + 1e-6) * step, 1);
+}
+
+/**
+ * Returns the grams (dry) or millilitres (liquid) of one unit as labels print it. A spoon of a powder weighs by its
+ * density, 1 g/mL if unknown.
+ * @example unitAmount('tbsp', { form: 'liquid' }, { volume: 'gal-us' }) // 14.7868
+ */
+export function unitAmount(unit: DoseUnit, { form, gPerMl }: Measured, tools: Tools): number {
+  if (unit === 'oz') return form === 'liquid' ? US_FLUID_OUNCE_ML : OUNCE_G;
+  return spoonsOf(spoonSetOf(tools))[unit] * (form === 'liquid' ? 1 : (gPerMl ?? 1));
 }
 
 /**
@@ -90,10 +122,10 @@ function dissolved(product: Product, dose: LabelDose, q: DoseQuestion, strength:
   const full = Math.floor(needL / canL + 1e-9);
   const restL = Math.ceil((needL - full * canL - 1e-9) / CAN_STEP_L) * CAN_STEP_L;
   const lastL = Math.min(canL, restL);
-  const inCan = (waterL: number): number => measurable(dose.amount * strength * waterL, product.form);
+  const inCan = (waterL: number): number => measurable(dose.amount * strength * waterL, product, q.tools);
   // too little to measure: the smallest batch that can be measured, however much is left over
   if (inCan(full > 0 ? canL : lastL) === 0) {
-    const least = STEP[product.form] / (dose.amount * strength);
+    const least = leastOf(product, q.tools) / (dose.amount * strength);
     const waterL = Math.ceil(least / CAN_STEP_L - 1e-9) * CAN_STEP_L;
     const amount = inCan(waterL);
     return answer(product, {
@@ -133,7 +165,7 @@ function spread(product: Product, dose: LabelDose, q: DoseQuestion, strength: nu
         : { path: 'potLitres', reason: 'is needed: the dose is per litre of pot' },
     ];
   const exact = dose.amount * strength * times;
-  const each = measurable(exact, product.form);
+  const each = measurable(exact, product, q.tools);
   if (each === 0)
     return [
       {
@@ -178,6 +210,13 @@ function answer(product: Product, { total, exact, share, solutionL, batches, lef
 export const gramsOf = (product: Product, amount: number): number =>
   product.form === 'liquid' ? amount * (product.gPerMl ?? 1) : amount;
 
+/**
+ * Returns the copper metal of a product, g in 100 g or 100 mL of it; null if its label was not entered.
+ * @example copperShare({ form: 'dry', copperPct: 30 }) // 30
+ */
+export const copperShare = ({ form, gPerMl, copperPct }: Measured & Pick<Product, 'copperPct'>): number | null =>
+  copperPct == null ? null : roundTo(copperPct * (form === 'liquid' ? (gPerMl ?? 1) : 1), 2);
+
 /** Returns grams of N, P₂O₅ and K₂O in an amount (g or mL). */
 export function nutrientsIn(product: Product, amount: number): Record<Nutrient, number> {
   const g = gramsOf(product, amount);
@@ -193,11 +232,11 @@ export function nutrientsIn(product: Product, amount: number): Record<Nutrient, 
  * @param gramsEach of the nutrient, per plant
  * @returns grams (dry) or millilitres (liquid) per plant, as measured; null if the product has none of it
  */
-export function amountFor(product: Product, nutrient: Nutrient, gramsEach: number): number | null {
+export function amountFor(product: Product, nutrient: Nutrient, gramsEach: number, tools?: Tools): number | null {
   const pct = product[nutrient];
   if (pct <= 0) return null;
   const grams = (gramsEach * 100) / pct;
-  return measurable(product.form === 'liquid' ? grams / (product.gPerMl ?? 1) : grams, product.form);
+  return measurable(product.form === 'liquid' ? grams / (product.gPerMl ?? 1) : grams, product, tools);
 }
 
 /** Returns grams per plant by the label; null if it counts by litres of water or by something unknown here. */

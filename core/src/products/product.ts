@@ -31,6 +31,11 @@ export const DOSE_PER = ['litre', 'plant', 'm2', 'pot-litre'] as const;
 /** What a label's dose refers to. */
 export type DosePer = (typeof DOSE_PER)[number];
 
+/** How a label counts its dose, where it is not grams or millilitres; an ounce of a liquid is a fluid ounce. */
+export const DOSE_UNITS = ['tsp', 'tbsp', 'oz'] as const;
+/** How a label counts its dose. */
+export type DoseUnit = (typeof DOSE_UNITS)[number];
+
 /** Grams (dry) or millilitres (liquid) per litre of water, plant, square metre or litre of pot. */
 export class LabelDose {
   @IsIn(DOSE_PER)
@@ -40,6 +45,11 @@ export class LabelDose {
   @Min(0.01)
   @Max(5000)
   amount: number;
+
+  /** as the label prints it; `amount` is grams or millilitres all the same */
+  @IsOptional()
+  @IsIn(DOSE_UNITS)
+  unit?: DoseUnit | null;
 }
 
 const percent = { message: 'must be a percentage of its weight: 0 to 100 %' };
@@ -116,6 +126,13 @@ export class ProductMake {
   @Max(720)
   reentryHours?: number | null;
 
+  /** copper metal in a copper spray, percent of its weight: "metallic copper equivalent" on the label */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0.1, percent)
+  @Max(100, percent)
+  copperPct?: number | null;
+
   @IsOptional()
   @IsBoolean()
   organic?: boolean | null;
@@ -142,7 +159,11 @@ export interface Product extends ProductMake {
 /** Checks fields together. N, P₂O₅ and K₂O are shares of one weight. */
 export function productFaults(p: ProductMake): Fault[] {
   const sum = p.n + p.p2o5 + p.k2o;
+  const { unit } = p.dose ?? {};
   return [
+    ...(p.form === 'dry' && p.gPerMl == null && (unit === 'tsp' || unit === 'tbsp')
+      ? [{ path: 'gPerMl', reason: 'is needed to turn spoons into grams: weigh a level cupful once' }]
+      : []),
     ...(sum > 100
       ? [
           {

@@ -131,6 +131,13 @@ export class Spraying extends Dated {
   @Max(MOST_LITRES)
   batchL?: number;
 
+  /** copper metal, g in 100 g or mL of the product, by the label at that time */
+  @IsOptional()
+  @IsNumber(FINITE)
+  @Min(0)
+  @Max(300)
+  copperPct?: number;
+
   /** on one leaf only, to test for burns */
   @IsOptional()
   @IsBoolean()

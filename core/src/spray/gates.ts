@@ -2,6 +2,7 @@ import type { WeatherDay } from '../climate/gaps.js';
 import type { Spraying } from '../records/record-classes.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
 import type { Formatter } from '../units/formatter.js';
+import { copperOnGround, MOST_COPPER_G_PER_M2 } from './copper.js';
 import {
   beeRisk,
   burnsInHeat,
@@ -52,6 +53,8 @@ export interface SprayQuestion {
   /** a planned picking */
   pickOn: Day | null;
   organicOnly: boolean;
+  /** copper metal its ground got in the last twelve months, g/m²; null if unknown */
+  copperGPerM2?: number | null;
 }
 
 /** Something that forbids a spray now. */
@@ -67,6 +70,7 @@ export type SprayGate =
   | { gate: 'same-day'; other: SprayCode }
   | { gate: 'too-soon'; last: Day; until: Day }
   | { gate: 'most-uses'; uses: number }
+  | { gate: 'copper'; gPerM2: number }
   | { gate: 'rotate'; group: string }
   | { gate: 'harvest'; pickOn: Day; free: Day };
 
@@ -78,12 +82,16 @@ export type SprayGate =
 export const pickFrom = (s: Pick<Spraying, 'date' | 'product' | 'harvestDays'>): Day =>
   addDays(s.date, s.harvestDays ?? (waitUnknown(s) ? UNKNOWN_WAIT_DAYS : 0));
 
+/** The night the clocks go forward is an hour shorter than the clock says. */
+const CLOCK_CHANGE_HOURS = 1;
+
 /**
- * Returns the hour of re-entry on the garden's own clock, across midnight.
- * @example enterFrom({ date: '2026-07-01', hour: 20 }, 12) // { day: '2026-07-02', hour: 8 }
+ * Returns the hour of re-entry on the garden's own clock, across midnight, with an hour to spare: a label means hours that
+ * have passed, and the clocks may go forward in between.
+ * @example enterFrom({ date: '2026-07-01', hour: 20 }, 12) // { day: '2026-07-02', hour: 9 }
  */
 export function enterFrom(s: { date: Day; hour: number }, reentryHours: number): { day: Day; hour: number } {
-  const hours = s.hour + reentryHours;
+  const hours = s.hour + (reentryHours > 0 ? reentryHours + CLOCK_CHANGE_HOURS : 0);
   return { day: addDays(s.date, Math.floor(hours / 24)), hour: hours % 24 };
 }
 
@@ -187,6 +195,8 @@ export function sprayGates(q: SprayQuestion): SprayGate[] {
     gates.push({ gate: 'too-soon', last: last.date, until: addDays(last.date, q.label.everyDays) });
   if (q.label.mostUses !== null && same.length >= q.label.mostUses)
     gates.push({ gate: 'most-uses', uses: same.length });
+  if (q.spray === 'copper' && (q.copperGPerM2 ?? 0) >= MOST_COPPER_G_PER_M2)
+    gates.push({ gate: 'copper', gPerM2: q.copperGPerM2! });
   const group = rotationGroup(q.spray);
   const inARow = whole.slice(-MOST_IN_A_ROW);
   if (group && inARow.length === MOST_IN_A_ROW && inARow.every((s) => rotationGroup(s.product) === group))
@@ -198,9 +208,9 @@ export function sprayGates(q: SprayQuestion): SprayGate[] {
   return gates;
 }
 
-/** True for a pond, the organic rule, the label's most uses and too many of one group: these do not pass with time. */
-export const neverPasses = (g: SprayGate): boolean =>
-  g.gate === 'pond' || g.gate === 'organic' || g.gate === 'most-uses' || g.gate === 'rotate';
+const NEVER_PASS: ReadonlySet<SprayGate['gate']> = new Set(['pond', 'organic', 'most-uses', 'rotate', 'copper']);
+/** True for a pond, the organic rule, the label's most uses, too many of one group and the year's copper: these do not pass with time. */
+export const neverPasses = (g: SprayGate): boolean => NEVER_PASS.has(g.gate);
 
 /** Sprays as shown on screen. */
 export const SPRAY_WORDS: Record<SprayCode, string> = {
@@ -255,6 +265,8 @@ export function gateInWords(g: SprayGate, f: Formatter): string {
       return `sprayed on ${f.day(g.last)}: the label says not again before ${f.day(g.until)}`;
     case 'most-uses':
       return `sprayed ${g.uses} times this season: the label allows no more`;
+    case 'copper':
+      return `its soil got ${copperOnGround(g.gPerM2, f)} of copper in twelve months; ${copperOnGround(MOST_COPPER_G_PER_M2, f)} is the most, as it stays there for good`;
     case 'harvest':
       return `fruit is due on ${f.day(g.pickOn)}, and the label says not before ${f.day(g.free)}`;
   }

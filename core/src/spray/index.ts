@@ -1,3 +1,4 @@
+export * from './copper.js';
 export * from './gates.js';
 export * from './limits.js';
 export * from './remark.js';

@@ -1,7 +1,7 @@
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { addDays, type Day } from './day.js';
-import { inSpoons } from './kitchen.js';
+import { inSpoons, spoonSetOf } from './kitchen.js';
 import { first, last } from './lists.js';
 import { KG_PER_POUND, LITRES_PER, M2_PER, measureOf, type Quantity } from './measures.js';
 import { type DateForm, METRIC, type Units, type VolumeUnit } from './units.js';
@@ -134,7 +134,7 @@ export function formatterFor(units: Units = METRIC, dateForm: DateForm = 'd MMMM
   const whole = (x: number): string => String(Math.round(x) + 0);
   const celsius = measureOf('celsius', units);
   const spoons = (ml: number): string => {
-    const spooned = inSpoons(ml, units.volume);
+    const spooned = inSpoons(ml, spoonSetOf(units));
     return spooned ? ` (${spooned.text})` : '';
   };
   const grams = shown('grams');

@@ -1,4 +1,4 @@
-import type { VolumeUnit } from './units.js';
+import type { SpoonSet, Units, VolumeUnit } from './units.js';
 import { at } from './lists.js';
 
 /**
@@ -15,8 +15,20 @@ export const US_SPOONS = {
 const METRIC_SPOONS = { tsp: 5, tbsp: 15, cup: 250 } as const;
 export { US_FLUID_OUNCE_ML };
 
-const spoonsOf = (volume: VolumeUnit): Record<'tsp' | 'tbsp' | 'cup', number> =>
-  volume === 'gal-us' ? US_SPOONS : METRIC_SPOONS;
+/**
+ * Returns what a teaspoon, a tablespoon and a cup of a set hold, mL.
+ * @example spoonsOf('metric').tsp // 5
+ */
+export const spoonsOf = (set: SpoonSet): Record<'tsp' | 'tbsp' | 'cup', number> =>
+  set === 'us' ? US_SPOONS : METRIC_SPOONS;
+
+/**
+ * Returns the spoons at hand: the chosen ones, else those of the country.
+ * @example spoonSetOf({ volume: 'gal-us' }) // 'us'
+ */
+export const spoonSetOf = ({ spoons, volume }: Pick<Units, 'spoons' | 'volume'>): SpoonSet =>
+  spoons ?? usualSpoons(volume);
+const usualSpoons = (volume: VolumeUnit): SpoonSet => (volume === 'gal-us' ? 'us' : 'metric');
 
 /** What a person can measure with spoons and a cup. */
 interface Spooned {
@@ -37,10 +49,10 @@ const CUP_FROM_TBSP = 8;
  * Returns an amount in spoons, rounded down so a dose never exceeds its label by more than a spoon errs: to a quarter teaspoon, above a tablespoon
  * to half a one, above half a cup to a tablespoon; null below a quarter of a teaspoon, which needs a syringe.
  * @param ml millilitres
- * @example inSpoons(10, 'gal-us') // { ml: 9.858, text: '2 tsp' }
+ * @example inSpoons(10, 'us') // { ml: 9.858, text: '2 tsp' }
  */
-export function inSpoons(ml: number, volume: VolumeUnit): Spooned | null {
-  const spoon = spoonsOf(volume);
+export function inSpoons(ml: number, set: SpoonSet): Spooned | null {
+  const spoon = spoonsOf(set);
   const quarters = down((ml / spoon.tsp) * 4);
   if (quarters < 1) return null;
   if (quarters < 4 * TBSP_FROM_TSP) return { ml: (quarters / 4) * spoon.tsp, text: `${counted(quarters)} tsp` };

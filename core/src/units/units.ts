@@ -12,13 +12,27 @@ export type MassUnit = 'g' | 'oz';
 /** Unit of area. */
 export type AreaUnit = 'm2' | 'ft2';
 
-/** The units a garden uses. */
+/** Spoons: US ones hold 4.93 and 14.8 mL, metric ones 5 and 15. */
+export const SPOON_SETS = ['us', 'metric'] as const;
+/** A set of measuring spoons. */
+export type SpoonSet = (typeof SPOON_SETS)[number];
+/** Steps of a scale, g; 0: there is no scale, powders are measured with spoons. */
+export const SCALE_STEPS_G = [0.1, 0.5, 1, 5, 0] as const;
+
+/** A usual kitchen scale, g. */
+export const USUAL_SCALE_STEP_G = 0.5;
+
+/** The units a garden uses, and what it measures with. */
 export interface Units {
   temperature: TemperatureUnit;
   volume: VolumeUnit;
   length: LengthUnit;
   mass: MassUnit;
   area: AreaUnit;
+  /** the smallest step of the scale, g; a kitchen scale with half grams if left out */
+  scaleStepG?: number | null;
+  /** the spoons at hand; those of the country of the volume unit if left out */
+  spoons?: SpoonSet | null;
 }
 
 /** Metric units. */

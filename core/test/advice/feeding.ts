@@ -126,6 +126,19 @@ export const FEEDING = [
   ...from('extension guides (Illinois, Maryland): peppers in full flower are not fed nitrogen; new plants little', [
     ['a healthy pepper in flower?', 'rest', () => said({ crop: 'pepper', stage: 'flowering' })],
     [
+      'the same, by the school of bloom feeds?',
+      'feed 1',
+      () => said({ crop: 'pepper', stage: 'flowering', pepperFeed: 'bloom' }),
+    ],
+    [
+      '! does that feed lead with nitrogen?',
+      'potash',
+      () => {
+        const p = feedPlan(feedQuestion(TODAY, { crop: 'pepper', stage: 'flowering', pepperFeed: 'bloom' }));
+        return p.kind === 'feed' && p.lead;
+      },
+    ],
+    [
       'a plant set out a week ago?',
       'rest',
       () => said({ plantedOn: addDays(TODAY, -8), stage: 'establishing', fed: [fed(8)] }),
@@ -154,8 +167,8 @@ export const FEEDING = [
     ['! neem, 1.3 mL per litre, for 0.3 L?', true, () => Number(batch('neem', 0.3)) <= 1.3],
     ['! soap, 15 mL per litre, for 0.7 L?', true, () => Number(batch('soap', 0.7)) <= 15],
     ['! copper, 2 g per litre, for 0.4 L?', true, () => Number(batch('copper', 0.4)) <= 2],
-    ['what a scale shows of 9.9 g?', 9.5, () => measurable(9.9, 'dry')],
-    ['! 4.8 mL in US spoons, at most?', true, () => inSpoons(4.8, 'gal-us')!.ml <= 4.8],
+    ['what a scale shows of 9.9 g?', 9.5, () => measurable(9.9, { form: 'dry' })],
+    ['! 4.8 mL in US spoons, at most?', true, () => inSpoons(4.8, 'us')!.ml <= 4.8],
     [
       '! twice the label?',
       'strength',

@@ -1,6 +1,15 @@
 import type { Spraying } from '../../src/records/record-classes.js';
-import { conflictOf, pickFrom, sprayGates, type SprayQuestion, waitFaults } from '../../src/spray/index.js';
-import { addDays } from '../../src/units/index.js';
+import {
+  conflictOf,
+  copperGrams,
+  copperTotal,
+  enterFrom,
+  pickFrom,
+  sprayGates,
+  type SprayQuestion,
+  waitFaults,
+} from '../../src/spray/index.js';
+import { addDays, type Day } from '../../src/units/index.js';
 import { mildDays, sprayQuestion } from '../questions.js';
 import { from } from './row.js';
 
@@ -23,6 +32,7 @@ const on = (product: Spraying['product'], back: number, more: object = {}) => ({
   date: addDays(ON, -back),
   ...more,
 });
+const mixed = (date: Day): Spraying => ({ date, product: 'copper', perLitre: 4, batchL: 5, copperPct: 30 });
 const open = { flowersOpen: true };
 
 /** Sprays: heat, frost, bees, rain, wind, mixing, waits. */
@@ -100,6 +110,11 @@ export const SPRAYS = [
     ['! three days’ wait, picking in two?', 'no', may('soap', { pickOn: addDays(ON, 2) })],
     ['three days’ wait, picking in three?', 'yes', may('soap', { pickOn: addDays(ON, 3) })],
     [
+      '! in again 26 hours after 21:00, the night the clocks go forward?',
+      addDays(ON, 2),
+      () => enterFrom({ date: ON, hour: 21 }, 26).day,
+    ],
+    [
       '! pick two days after copper with a wait of three?',
       1,
       () => waitFaults(ON, undefined, [on('copper', 2, { harvestDays: 3 })], '').length,
@@ -115,6 +130,31 @@ export const SPRAYS = [
         organicOnly: true,
         label: { everyDays: null, mostUses: null, harvestDays: 0, reentryHours: 0, organic: false },
       }),
+    ],
+  ]),
+  ...from('Regulation (EU) 2018/1981: copper, 28 kg/ha in seven years, on average 4 kg/ha a year', [
+    ['! copper where 0.41 g/m² went on in twelve months?', 'no', may('copper', { copperGPerM2: 0.41 })],
+    ['copper where 0.3 g/m² went on?', 'yes', may('copper', { copperGPerM2: 0.3 })],
+    ['soap where 0.41 g/m² of copper went on?', 'yes', may('soap', { copperGPerM2: 0.41 })],
+    [
+      'metal in 5 L with 4 g a litre of a product with 30 %?',
+      6,
+      () => copperGrams({ date: ON, product: 'copper', perLitre: 4, batchL: 5, copperPct: 30 }),
+    ],
+    [
+      'metal on 12 m², g/m², from two such sprays, one of them thirteen months ago?',
+      0.5,
+      () =>
+        copperTotal(
+          [-10, -400].map((b) => mixed(addDays(ON, b))),
+          12,
+          ON,
+        ).gPerM2,
+    ],
+    [
+      '! is a spray of unknown strength counted as none?',
+      1,
+      () => copperTotal([{ date: ON, product: 'copper' }], 12, ON).unknown,
     ],
   ]),
 ];

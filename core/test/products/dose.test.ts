@@ -8,6 +8,7 @@ import {
   ProductMake,
   starterOf,
   STARTERS,
+  unitAmount,
   type DoseAnswer,
   type Product,
 } from '../../src/products/index.js';
@@ -36,18 +37,18 @@ test('a teaspoon to the US gallon is 1.30 mL a litre (handbook; NIST Handbook 44
 });
 
 test('spoons: to a quarter teaspoon, tablespoons from three on, cups from eight, and none where only a syringe will do', () => {
-  expect(inSpoons(6.17, 'gal-us')).toEqual({ ml: 1.25 * US_SPOONS.tsp, text: '1¼ tsp' });
-  expect(inSpoons(15, 'L')).toEqual({ ml: 15, text: '1 tbsp' });
-  expect(inSpoons(24, 'L')).toEqual({ ml: 22.5, text: '1 tbsp and 1½ tsp' });
-  expect(inSpoons(250, 'L')).toEqual({ ml: 250, text: '1 cup' });
-  expect(inSpoons(0.5, 'L')).toBeNull();
+  expect(inSpoons(6.17, 'us')).toEqual({ ml: 1.25 * US_SPOONS.tsp, text: '1¼ tsp' });
+  expect(inSpoons(15, 'metric')).toEqual({ ml: 15, text: '1 tbsp' });
+  expect(inSpoons(24, 'metric')).toEqual({ ml: 22.5, text: '1 tbsp and 1½ tsp' });
+  expect(inSpoons(250, 'metric')).toEqual({ ml: 250, text: '1 cup' });
+  expect(inSpoons(0.5, 'metric')).toBeNull();
 });
 
 test('an amount in spoons is never more than it, and within a step: a quarter or half a teaspoon, a tablespoon', () => {
   for (let ml = 1.3; ml < 2000; ml += 0.7)
-    for (const volume of ['L', 'gal-us'] as const) {
-      const spooned = inSpoons(ml, volume)!;
-      const tsp = volume === 'L' ? 5 : US_SPOONS.tsp;
+    for (const set of ['metric', 'us'] as const) {
+      const spooned = inSpoons(ml, set)!;
+      const tsp = set === 'metric' ? 5 : US_SPOONS.tsp;
       const step = ml < 3 * tsp ? tsp / 4 : ml < 23.7 * tsp ? tsp / 2 : 3 * tsp;
       expect(spooned.ml).toBeLessThanOrEqual(ml * 1.01 + 1e-4);
       expect(ml - spooned.ml).toBeLessThanOrEqual(step + 1e-4);
@@ -116,8 +117,36 @@ test('the mixed amount is never less than needed, nor more than a can too much',
 });
 
 test('rounded down to what can be measured; zero where nothing can', () => {
-  expect([0.4, 0.9, 7.3, 12.9].map((x) => measurable(x, 'dry'))).toEqual([0, 0.5, 7, 12]);
-  expect([0.09, 0.29, 7.38, 12.9].map((x) => measurable(x, 'liquid'))).toEqual([0, 0.2, 7.3, 12]);
+  expect([0.4, 0.9, 7.3, 12.9].map((x) => measurable(x, { form: 'dry' }))).toEqual([0, 0.5, 7, 12]);
+  expect([0.09, 0.29, 7.38, 12.9].map((x) => measurable(x, { form: 'liquid' }))).toEqual([0, 0.2, 7.3, 12]);
+});
+
+test('the gardener’s own scale and spoons decide what can be measured', () => {
+  const powder = { form: 'dry', gPerMl: 0.5 } as const;
+  const tools = { volume: 'L' } as const;
+  expect([0.37, 7.38, 12.9].map((x) => measurable(x, powder, { ...tools, scaleStepG: 0.1 }))).toEqual([0.3, 7.3, 12]);
+  expect([4, 7.3, 12.9].map((x) => measurable(x, powder, { ...tools, scaleStepG: 5 }))).toEqual([0, 5, 10]);
+  // a quarter teaspoon of it weighs 0.625 g, a tablespoon 7.5 g
+  expect([0.6, 0.7, 8].map((x) => measurable(x, powder, { ...tools, scaleStepG: 0 }))).toEqual([0, 0.63, 7.5]);
+  // no spoons where nobody knows what a spoonful weighs
+  expect(measurable(0.7, { form: 'dry' }, { ...tools, scaleStepG: 0 })).toBe(0.5);
+  // a batch for one leaf is made larger until the scale shows it
+  const bt = starterOf('bt')!;
+  const coarse = given(labelDose(bt, { plants: 1, litresEach: 0.25, tools: { ...tools, scaleStepG: 5 } }));
+  expect(coarse.batches).toEqual([{ cans: 1, waterL: 5, amount: 5 }]);
+});
+
+test('a label in spoons or ounces: what one of them holds, and a powder needs its weight', () => {
+  const us = { volume: 'gal-us' } as const;
+  expect(unitAmount('tbsp', { form: 'liquid' }, us)).toBeCloseTo(14.79, 2);
+  expect(unitAmount('tbsp', { form: 'liquid' }, { ...us, spoons: 'metric' })).toBe(15);
+  expect(unitAmount('tsp', { form: 'dry', gPerMl: 0.8 }, us)).toBeCloseTo(3.94, 2);
+  // NIST Handbook 44: a fluid ounce is 29.57 mL, an ounce 28.35 g
+  expect(unitAmount('oz', { form: 'liquid' }, us)).toBeCloseTo(29.57, 2);
+  expect(unitAmount('oz', { form: 'dry' }, us)).toBeCloseTo(28.35, 2);
+  const dose = { per: 'litre', amount: 1, unit: 'tbsp' } as const;
+  expect(productFaults(product({ form: 'dry', dose })).map((f) => f.path)).toEqual(['gPerMl']);
+  expect(productFaults(product({ form: 'dry', dose, gPerMl: 0.8 }))).toEqual([]);
 });
 
 test('no dose of any product, for any can and strength, exceeds its label in any batch', () => {

@@ -116,8 +116,8 @@ test('waits run by the garden’s own days and hours, across midnight, months an
     { path: 'date', reason: expect.stringMatching(/waiting time is not recorded: read the label/) },
   ]);
   expect(waitFaults(ASOF, undefined, [spray('copper', 21)], '')).toEqual([]);
-  expect(enterFrom({ date: '2026-07-31', hour: 20 }, 4)).toEqual({ day: '2026-08-01', hour: 0 });
-  expect(enterFrom({ date: ASOF, hour: 20 }, 24)).toEqual({ day: addDays(ASOF, 1), hour: 20 });
+  expect(enterFrom({ date: '2026-07-31', hour: 20 }, 4)).toEqual({ day: '2026-08-01', hour: 1 });
+  expect(enterFrom({ date: ASOF, hour: 20 }, 24)).toEqual({ day: addDays(ASOF, 1), hour: 21 });
   expect(enterFrom({ date: ASOF, hour: 6 }, 0)).toEqual({ day: ASOF, hour: 6 });
 });
 

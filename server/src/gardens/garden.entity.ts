@@ -1,6 +1,6 @@
 import { type Stock } from '@candid-leaf/core/support';
 import type { UnitChoice } from '@candid-leaf/contract';
-import type { StarterMethod } from '@candid-leaf/core/nutrition';
+import type { PepperFeed, StarterMethod } from '@candid-leaf/core/nutrition';
 import type { SeasonMode } from '@candid-leaf/core/season';
 import type { Away } from '@candid-leaf/core/walks';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
@@ -63,6 +63,10 @@ export class GardenEntity {
   /** feed at planting */
   @Column('varchar', { length: 20, nullable: true })
   starter: StarterMethod | null;
+
+  /** feeding of healthy peppers in flower */
+  @Column('varchar', { length: 10, nullable: true })
+  pepperFeed: PepperFeed | null;
 
   @Column('int')
   version: number;

@@ -88,6 +88,7 @@ export class GardensService {
         away: rest.away ?? null,
         organicOnly: rest.organicOnly ?? null,
         starter: rest.starter ?? null,
+        pepperFeed: rest.pepperFeed ?? null,
         stock: rest.stock ?? null,
         seasonMode: rest.seasonMode ?? null,
       };

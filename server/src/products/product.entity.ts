@@ -44,6 +44,9 @@ export class ProductEntity extends GardenRow {
   @Column('int', { nullable: true })
   reentryHours: number | null;
 
+  @Column('double', { nullable: true })
+  copperPct: number | null;
+
   @Column('boolean', { nullable: true })
   organic: boolean | null;
 

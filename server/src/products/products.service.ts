@@ -43,6 +43,7 @@ export class ProductsService {
       mostUses: make.mostUses ?? null,
       harvestDays: make.harvestDays ?? null,
       reentryHours: make.reentryHours ?? null,
+      copperPct: make.copperPct ?? null,
       organic: make.organic ?? null,
       spray: make.spray ?? null,
       cautions: make.cautions ?? null,

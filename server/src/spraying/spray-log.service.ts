@@ -2,11 +2,12 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { SprayLogRow } from '@candid-leaf/contract';
 import type { Spraying } from '@candid-leaf/core/records';
-import { pickFrom } from '@candid-leaf/core/spray';
+import { copperGrams, pickFrom } from '@candid-leaf/core/spray';
 import { addDays } from '@candid-leaf/core/units';
 import { In, IsNull, type DataSource } from 'typeorm';
 import { AccountEntity } from '../accounts/account.entity.js';
 import { Snapshots, livePlantsIn } from '../assessment/snapshots.service.js';
+import { copperOf } from '../assessment/copper-of.js';
 import { RecordEntity } from '../records/record.entity.js';
 
 /**
@@ -43,6 +44,7 @@ export class SprayLogService {
         weather: w ? { tMinC: w.tMinC, tMaxC: w.tMaxC, windMs: w.windMs, rainMm: w.rainMm } : null,
         pickFrom: data.harvestDays == null ? null : pickFrom(data),
         againFrom: data.everyDays == null ? null : addDays(r.day, data.everyDays),
+        copper: data.product === 'copper' && place ? { ...copperOf(s, place, r.day), here: copperGrams(data) } : null,
       };
     });
   }

@@ -11,8 +11,11 @@ export const FORMAT = 'candid-leaf-garden';
 /** The fields of the garden's own row in its file. */
 export const GARDEN_FIELDS = [
   'name', 'latitude', 'longitude', 'elevationM', 'lastFrost', 'firstFrost', 'timeZone', 'units', 'weekStart', 'dateForm',
-  'pinnedDate', 'away', 'organicOnly', 'stock', 'seasonMode', 'starter',
+  'pinnedDate', 'away', 'organicOnly', 'stock', 'seasonMode', 'starter', 'pepperFeed',
 ] as const; // prettier-ignore
+
+/** Fields that an older file lacks; each may be empty. */
+const NEWER_FIELDS: readonly string[] = ['pepperFeed'];
 
 const LOCAL_ID = { type: 'string', pattern: '^#[a-z]+-[1-9][0-9]*$' };
 
@@ -56,7 +59,7 @@ export function gardenFileSchema(db: DataSource): Record<string, unknown> & { $d
     garden: {
       type: 'object',
       properties: Object.fromEntries(GARDEN_FIELDS.map((f) => [f, {}])),
-      required: [...GARDEN_FIELDS],
+      required: GARDEN_FIELDS.filter((f) => !NEWER_FIELDS.includes(f)),
       additionalProperties: false,
     },
   };

@@ -1,9 +1,10 @@
 import type { PlantAssessment } from '@candid-leaf/core/assessment';
 import { sprayPlan, sprayProduct, type SprayPlan } from '@candid-leaf/core/care';
 import { disorderRow, remedyRow } from '@candid-leaf/core/diagnosis';
-import type { Product } from '@candid-leaf/core/products';
+import { copperShare, type Product } from '@candid-leaf/core/products';
 import type { DisorderCode, Inspection, Spraying } from '@candid-leaf/core/records';
 import { gateInWords, trialOf, unknownsInWords, type Trial } from '@candid-leaf/core/spray';
+import { copperOf } from '../assessment/copper-of.js';
 import { pickOnByRecords } from '../assessment/pick-on.js';
 import type { GardenSnapshot } from '../assessment/snapshots.service.js';
 import type { PlaceEntity } from '../places/place.entity.js';
@@ -35,6 +36,8 @@ export function sprayStep(
     organicOnly: s.garden.organicOnly ?? false,
     // what was due and is not picked yet is picked today
     pickOn: due !== null && due < s.today ? s.today : due,
+    copperGPerM2: copperOf(s, at.place, s.today).gPerM2,
+    tools: s.format.units,
   };
   return { plan: sprayPlan(at.own, product, trial, rules), target: disorderRow(disorder).label };
 }
@@ -143,6 +146,7 @@ export function sprayRecord(today: string, { plan, target }: SprayStep): Sprayin
   const { trial, product, batch } = plan;
   if (trial.state !== 'try' && trial.state !== 'passed') return null;
   const [mixed] = batch?.batches ?? [];
+  const copper = copperShare(product);
   return {
     date: today,
     product: product.spray!,
@@ -154,6 +158,7 @@ export function sprayRecord(today: string, { plan, target }: SprayStep): Sprayin
     ...(product.harvestDays != null ? { harvestDays: product.harvestDays } : {}),
     ...(product.everyDays != null ? { everyDays: product.everyDays } : {}),
     ...(product.reentryHours != null ? { reentryHours: product.reentryHours } : {}),
+    ...(copper !== null ? { copperPct: copper } : {}),
   };
 }
 

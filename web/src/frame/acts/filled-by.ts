@@ -1,4 +1,4 @@
-import { gramsOf, type Product } from '@candid-leaf/core/products';
+import { copperShare, gramsOf, type Product } from '@candid-leaf/core/products';
 
 /** Returns what a record copies from a label, so it keeps its meaning when the label changes. */
 export function filledBy(p: Product): Record<string, unknown> {
@@ -10,6 +10,7 @@ export function filledBy(p: Product): Record<string, unknown> {
       harvestDays: p.harvestDays ?? undefined,
       everyDays: p.everyDays ?? undefined,
       reentryHours: p.reentryHours ?? undefined,
+      copperPct: copperShare(p) ?? undefined,
     };
   return {
     product: p.name,

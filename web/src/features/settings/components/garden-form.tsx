@@ -1,4 +1,5 @@
 import { GardenInput, type GardenDto } from '@candid-leaf/contract';
+import { USUAL_SCALE_STEP_G } from '@candid-leaf/core/units';
 import { useState } from 'react';
 import { Controller, FormProvider, useForm, type Control } from 'react-hook-form';
 import { Button } from '../../../ui/button';
@@ -55,7 +56,10 @@ interface Props {
 export function GardenForm({ part, garden, onKept }: Props) {
   const save = useWrite(saveGarden, garden.id);
   const { today: _t, ...known } = garden;
-  const form = useForm<GardenInput>({ resolver: resolverFor(GardenInput), defaultValues: known });
+  const form = useForm<GardenInput>({
+    resolver: resolverFor(GardenInput),
+    defaultValues: { ...known, units: { ...known.units, scaleStepG: known.units.scaleStepG ?? USUAL_SCALE_STEP_G } },
+  });
   const { register, control, handleSubmit, setError, formState } = form;
   const e = formState.errors;
   // a field that was refused must not hide in a closed group

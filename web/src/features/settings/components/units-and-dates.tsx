@@ -1,7 +1,8 @@
 import { WEEK_STARTS, type GardenInput } from '@candid-leaf/contract';
-import { type DateForm, DATE_FORMS } from '@candid-leaf/core/units';
+import { type DateForm, DATE_FORMS, SCALE_STEPS_G } from '@candid-leaf/core/units';
 import type { Control } from 'react-hook-form';
 import { wordsOf } from '../../../lib/words';
+import { emptyIsUnknown } from '../../../ui/form-faults';
 import { FormSelect } from '../../../ui/select-field';
 import { FormCard } from '../../../ui/form-card';
 
@@ -60,6 +61,24 @@ export function UnitsAndDates({ control }: { control: Control<GardenInput> }) {
           ['ft2', 'ft²'],
         ]}
         name="units.area"
+      />
+      <FormSelect
+        control={control}
+        label="Scale shows"
+        options={SCALE_STEPS_G.map((g) => [String(g), g === 0 ? 'no scale, only spoons' : `steps of ${g} g`])}
+        name="units.scaleStepG"
+        setValueAs={Number}
+      />
+      <FormSelect
+        control={control}
+        label="Spoons"
+        {...emptyIsUnknown}
+        options={[
+          ['', 'usual for these units'],
+          ['us', 'US: 4.9 and 14.8 mL'],
+          ['metric', 'metric: 5 and 15 mL'],
+        ]}
+        name="units.spoons"
       />
       <FormSelect control={control} label="Dates" options={DATE_FORMS.map((f) => [f, DATE_WORDS[f]])} name="dateForm" />
       <FormSelect control={control} label="First day of the week" options={wordsOf(WEEK_STARTS)} name="weekStart" />

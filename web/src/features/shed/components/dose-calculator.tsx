@@ -103,7 +103,9 @@ function ByLabel({ product, places }: { product: Product; places: readonly Place
   const { per } = product.dose!;
   const bad = [q.plants, canLitres, q.litresEach].some((x) => x !== null && (Number.isNaN(x) || x <= 0));
   const answer =
-    bad || !q.plants ? null : labelDose(product, { ...q, plants: q.plants, canLitres, strength: Number(strength) });
+    bad || !q.plants
+      ? null
+      : labelDose(product, { ...q, plants: q.plants, canLitres, strength: Number(strength), tools: units });
   return (
     <>
       <div className="mt-3 grid grid-cols-2 gap-3">
@@ -283,7 +285,7 @@ function ByNutrient({ product }: { product: Product }) {
   const has = NUTRIENT_WORDS.filter(([n]) => product[n] > 0);
   const [nutrient, setNutrient] = useState<Nutrient>(has[0]![0]);
   const [grams, setGrams] = useState<number | null>(1);
-  const amount = grams && grams > 0 ? amountFor(product, nutrient, grams) : null;
+  const amount = grams && grams > 0 ? amountFor(product, nutrient, grams, f.units) : null;
   const also = amount === null ? null : nutrientsIn(product, amount);
   return (
     <>

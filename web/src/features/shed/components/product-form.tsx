@@ -1,5 +1,5 @@
 import { ProductInput } from '@candid-leaf/contract';
-import { DOSE_PER, PRODUCT_KINDS, type Product } from '@candid-leaf/core/products';
+import { DOSE_PER, DOSE_UNITS, PRODUCT_KINDS, type Product } from '@candid-leaf/core/products';
 import { SPRAYS } from '@candid-leaf/core/records';
 import { measureOf, type Quantity } from '@candid-leaf/core/units';
 import { useEffect, useRef, useState } from 'react';
@@ -11,7 +11,7 @@ import { FormCard, FormCards } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
-import { doseQuantity, KIND_OF_PRODUCT, perWords } from '../product-words';
+import { asPrinted, DOSE_UNIT_WORDS, doseQuantity, fromPrinted, KIND_OF_PRODUCT, perWords } from '../product-words';
 import { deleteProduct, restoreProduct, saveProduct } from '../../../data/products';
 import { useWayOn } from '../../../ui/use-way-on';
 import { fieldsOf, FormEnd } from '../../../ui/form-kit';
@@ -32,8 +32,10 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
   const restore = useWrite(restoreProduct, garden.id);
   const [id] = useState(() => (own && product ? product.id : uuid()));
   const form = useForm<ProductInput>({
-    resolver: resolverFor(ProductInput, withoutEmptyDose),
-    defaultValues: product ? { ...product, id } : { id, name: '', kind: 'feed', form: 'dry', n: 0, p2o5: 0, k2o: 0 },
+    resolver: resolverFor(ProductInput, (p) => fromPrinted(withoutEmptyDose(p), format.units)),
+    defaultValues: product
+      ? { ...asPrinted(product, format.units), id }
+      : { id, name: '', kind: 'feed', form: 'dry', n: 0, p2o5: 0, k2o: 0 },
   });
   const { watch, getValues, handleSubmit, setError, setValue } = form;
   const back = link('shed', {}, product ? { product: own ? id : product.id } : {});
@@ -47,6 +49,7 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
     }
   });
   const spray = watch('kind') === 'spray';
+  const unit = watch('dose.unit');
   const quantity = doseQuantity(watch('dose.per'));
   // the number stays as typed when it turns out to be for another measure
   const typedAs = useRef(quantity);
@@ -99,8 +102,16 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
             <F.Amount
               key={quantity}
               name="dose.amount"
-              label={watch('form') === 'liquid' ? 'Dose (mL)' : 'Dose (g)'}
+              label={`Dose (${unit ? DOSE_UNIT_WORDS[watch('form')][unit] : watch('form') === 'liquid' ? 'mL' : 'g'})`}
               quantity={quantity}
+            />
+            <F.Maybe
+              label="Counted in"
+              options={[
+                ['', watch('form') === 'liquid' ? 'mL' : 'g'],
+                ...wordsOf(DOSE_UNITS, DOSE_UNIT_WORDS[watch('form')]),
+              ]}
+              name="dose.unit"
             />
             <F.Choice label="for" options={DOSE_PER.map((d) => [d, perWords(d, format)])} name="dose.per" />
             <F.Amount name="everyDays" label="Days between uses" quantity="count" />
@@ -109,6 +120,14 @@ export function ProductForm({ product, own }: { product: Product | null; own: bo
               <>
                 <F.Amount name="harvestDays" label="Days until harvest" quantity="count" />
                 <F.Amount name="reentryHours" label="Hours until re-entry" quantity="count" />
+                {watch('spray') === 'copper' && (
+                  <F.Amount
+                    name="copperPct"
+                    label="Copper metal"
+                    quantity="percent"
+                    hint="Metallic copper on the label."
+                  />
+                )}
               </>
             )}
           </FormCard>

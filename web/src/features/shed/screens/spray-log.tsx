@@ -1,6 +1,6 @@
 import type { SprayLogRow } from '@candid-leaf/contract';
-import { roundTo } from '@candid-leaf/core/units';
-import { SPRAY_WORDS } from '@candid-leaf/core/spray';
+import { type Formatter, roundTo } from '@candid-leaf/core/units';
+import { copperOnGround, MOST_COPPER_G_PER_M2, SPRAY_WORDS } from '@candid-leaf/core/spray';
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import { useFormat, useGarden } from '../../../lib/garden-context';
@@ -48,6 +48,21 @@ function SprayLog() {
   );
 }
 
+/** The metal in this spray, and what the ground got in twelve months beside the most it may get. */
+function copperFacts(
+  { here, gPerM2, unknown }: NonNullable<SprayLogRow['copper']>,
+  f: Formatter,
+): [string, string | null][] {
+  const total =
+    gPerM2 === null || unknown > 0
+      ? null
+      : `${copperOnGround(gPerM2, f)}, most ${copperOnGround(MOST_COPPER_G_PER_M2, f)}`;
+  return [
+    ['Copper metal', here === null ? null : f.nutrient(here)],
+    ['Copper in twelve months', total],
+  ];
+}
+
 function Row({ row }: { row: SprayLogRow }) {
   const f = useFormat();
   const { spray: s, weather: w } = row;
@@ -68,6 +83,7 @@ function Row({ row }: { row: SprayLogRow }) {
     ],
     ['Harvest from', row.pickFrom && f.day(row.pickFrom)],
     ['Next spray from', row.againFrom && f.day(row.againFrom)],
+    ...(row.copper ? copperFacts(row.copper, f) : []),
   ];
   return (
     <li className="rounded-2xl border border-line bg-card p-4 break-inside-avoid">
