@@ -33,7 +33,7 @@ const MOST_HARM: Record<Habit['name'], number> = { careful: 0.04, plain: 0.08, f
 const NITROGEN = [0.7, 1.4] as const;
 /** Share of days with the right stage, if the questions are answered; days between first ripe fruit and first picking. */
 const STAGE_RIGHT = 0.95;
-const MOST_LATE_DAYS = { answers: 10, silent: 15 } as const;
+const MOST_LATE_DAYS = 10;
 /** In four weeks nobody picks, and the days of settling in weigh more. */
 const MOST_HARM_SHORT = 0.1;
 
@@ -57,7 +57,7 @@ test.each(asked)(
     expect(o.tasks95).toBeLessThan(12);
     if (habit.name === 'careful') expect(o.stuck).toEqual([]);
     if (!ALL) return;
-    expect(Math.abs(o.picking ?? 0)).toBeLessThanOrEqual(MOST_LATE_DAYS[habit.answers ? 'answers' : 'silent']);
+    expect(Math.abs(o.picking ?? 0)).toBeLessThanOrEqual(MOST_LATE_DAYS);
     if (habit.name !== 'careful') return;
     expect(o.stage).toBeGreaterThanOrEqual(STAGE_RIGHT);
     for (const share of o.nitrogen) {

@@ -6,7 +6,7 @@ import { defaultTraining, type Training, type TrainingChoice } from '../pruning/
 import { isRainless } from '../records/place.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { AHEAD_DAYS, hardSpells } from '../season/hard-weather.js';
-import { nearestTo, nextAfter } from '../season/frost-days.js';
+import { nearestTo, nextAfter } from '../units/month-day.js';
 import { lastUsefulFlower } from '../season/last-flower.js';
 import { HOT_DAY_C } from '../climate/limits.js';
 import { addDays, daysBetween } from '../units/day.js';

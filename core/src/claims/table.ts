@@ -16,7 +16,7 @@ export const CLAIMS: readonly Claim[] = [
     'Sugar in the soil sweetens fruit',
     'no',
     'Roots do not take up sugar; it feeds moulds and attracts ants.',
-    'Sun, healthy leaves and steady water sweeten fruit.',
+    'Sun and healthy leaves sweeten fruit. So does a little less water while it colours, but the fruit stays smaller.',
     /\bsugar|molasses\b/i,
   ),
   row(
@@ -48,7 +48,7 @@ export const CLAIMS: readonly Claim[] = [
     'Epsom salt cures blossom end rot',
     'harmful',
     'Magnesium competes with calcium, and calcium is what the fruit lacks.',
-    'Water evenly. Add calcium only if a test or a long-fed pot points to it.',
+    'Water evenly. Add calcium only where a soil test is low.',
     /epsom.*(rot|dark end|black end)|(rot|dark end|black end).*epsom/i,
   ),
   row(

@@ -1,8 +1,8 @@
 import { CHILL_NIGHT_C, COLD_NIGHT_C, HOT_DAY_C, TOO_HOT_FOR_CARE_C } from '../climate/limits.js';
+import { potSizeFor } from '../water/pot-size.js';
 import { ACID_PH, MOST_PH_FOR_LIME } from '../soil/limits.js';
 import { coverOf, isEnclosed, isPotted, isRainless, isUnderGlass } from '../records/place.js';
 import { isOf } from '../records/vocabulary/sign-groups.js';
-import type { Crop } from '../records/plant.js';
 import type { SignCode } from '../records/vocabulary/signs.js';
 import { EVENING_LIMIT_C, eveningC, conflictOf } from '../spray/limits.js';
 import { daysBetween } from '../units/day.js';
@@ -33,8 +33,6 @@ const FLOWER_DAYS = 14;
 const heatToSetIn = (ctx: CaseContext): boolean => warmest(ctx, FLOWER_DAYS) >= HOT_DAY_C;
 const coldToSetIn = (ctx: CaseContext): boolean =>
   ctx.weather(FLOWER_DAYS).some((w) => w.tMinC < COLD_NIGHT_C[ctx.case.plant.crop]);
-/** Pot size advised where one is too small, L (common practice: tomato 20 and more, pepper 10 to 12). */
-export const ADVISED_POT_L: Record<Crop, number> = { tomato: 25, pepper: 12 };
 /** Largest pot one person can carry, L. */
 export const PORTABLE_L = 25;
 /** Signs that make fruit unfit to keep. */
@@ -48,7 +46,7 @@ export const FACTS = {
   container: (ctx: CaseContext) => isPotted(ctx.case.place),
   // no repotting from a pot already as large as advised, or of unknown size
   'pot-could-be-larger': ({ case: c }: CaseContext) =>
-    isPotted(c.place) && (c.place.volumeL ?? Infinity) < ADVISED_POT_L[c.plant.crop],
+    isPotted(c.place) && (c.place.volumeL ?? Infinity) < potSizeFor(c.plant).advised,
   'in-ground': (ctx: CaseContext) => !isPotted(ctx.case.place),
   'under-cover': (ctx: CaseContext) => isEnclosed(ctx.case.place),
   'under-glass': (ctx: CaseContext) => isUnderGlass(ctx.case.place),

@@ -1,5 +1,6 @@
 export * from './aim.js';
 export * from './dates.js';
+export * from './fruit-set.js';
 export * from './second-crop.js';
 export * from './layout.js';
 export * from './needs.js';

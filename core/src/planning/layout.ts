@@ -106,15 +106,6 @@ export function crowdingInWords(
     : null;
 }
 
-/**
- * Returns the least suitable pot size, L (common practice: tomato 20, large varieties 60; pepper 10).
- * @example leastPotL('pepper') // 10
- */
-export function leastPotL(crop: Crop, type?: string | null): number {
-  if (crop === 'pepper') return 10;
-  return type === 'beefsteak' ? 60 : 20;
-}
-
 /** Hours of sun a crop needs (common practice: six or more; peppers six to eight). */
 const SUN_FROM_H = 6;
 /** Returns a fault if a bed gets too few hours of sun for the crop. */

@@ -1,33 +1,11 @@
 import type { GardenFacts } from '../records/facts.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
+import { nearestTo, nextAfter } from '../units/month-day.js';
 
 /**
  * A garden's frost days, in its own hemisphere. Month-days recur every year: the last frost of spring is the one
  * nearest to a day, the first of autumn the next one ahead.
  */
-
-const onYear = (monthDay: string, year: number): Day => `${year}-${monthDay === '02-29' ? '02-28' : monthDay}`;
-
-/**
- * Returns the occurrence of a month-day nearest to `day`.
- * @example nearestTo('2026-12-20', '01-05') // '2027-01-05'
- */
-export function nearestTo(day: Day, monthDay: string): Day {
-  const year = Number(day.slice(0, 4));
-  return [year - 1, year, year + 1]
-    .map((y) => onYear(monthDay, y))
-    .reduce((a, b) => (Math.abs(daysBetween(day, b)) < Math.abs(daysBetween(day, a)) ? b : a));
-}
-
-/**
- * Returns the next occurrence of a month-day on or after `day`.
- * @example nextAfter('2026-11-01', '10-20') // '2027-10-20'
- */
-export function nextAfter(day: Day, monthDay: string): Day {
-  const year = Number(day.slice(0, 4));
-  const now = onYear(monthDay, year);
-  return now >= day ? now : onYear(monthDay, year + 1);
-}
 
 /** Days before the usual last frost in which a planting is early; months away it belongs to another season. */
 const EARLY_WITHIN_DAYS = 75;

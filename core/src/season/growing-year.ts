@@ -2,7 +2,7 @@ import type { Crop } from '../records/plant.js';
 import { type GardenFacts, SEASON_MODES, type SeasonMode } from '../records/facts.js';
 import type { Fault } from '../records/faults.js';
 import { type Day, daysBetween } from '../units/day.js';
-import { nextAfter } from './frost-days.js';
+import { nextAfter } from '../units/month-day.js';
 
 export { SEASON_MODES, type SeasonMode };
 

@@ -25,7 +25,7 @@ export const DRENCHES: readonly Drench[] = [
   {
     code: 'lime-water',
     name: 'Garden lime, stirred in',
-    when: 'an untested, long-fed pot with blossom end rot, once; then a soil test',
+    when: 'a pot with blossom end rot whose soil tests below pH 5.8, once; then test again',
     weaker: LIME_WATER_ML_PER_L,
     stronger: 15,
     unit: 'mL',

@@ -9,7 +9,7 @@ export function walkReasonInWords(r: WalkReason, today: Day, f: Formatter): stri
     case 'home':
       return `you were away for ${r.days} ${r.days === 1 ? 'day' : 'days'}, until ${f.day(r.until)}: check the pots first`;
     case 'storm':
-      return `wind of ${f.windSpeed(r.windMs)} is forecast ${r.on === today ? 'today' : `on ${f.day(r.on)}`}: check ties and stakes, and pick what is ripe`;
+      return `wind of ${f.windSpeed(r.windMs)} is forecast ${r.on === today ? 'today' : `on ${f.day(r.on)}`}: check ties, stakes and cages, and pick what is ripe`;
     case 'frost':
       return `the night to ${f.day(r.on)} dropped to ${f.temperature(r.lowestC)}`;
     case 'wet':

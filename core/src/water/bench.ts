@@ -2,6 +2,7 @@ import { evennessInWords } from './evenness.js';
 import type { PlaceFacts } from '../records/facts.js';
 import type { PlantCase } from '../records/plant-case.js';
 import { addDays, type Day, daysBetween } from '../units/day.js';
+import { nextAfter } from '../units/month-day.js';
 import type { MethodCode } from './methods.js';
 import { at, first } from '../units/lists.js';
 
@@ -102,6 +103,6 @@ export function seasonSpan(
   const south = garden.latitude < 0;
   const start = plantedOn ? plantedOn.slice(5) : (garden.lastFrost ?? (south ? '10-20' : '04-25'));
   const from = `${year}-${start === '02-29' ? '02-28' : start}`;
-  const end = garden.firstFrost && !south ? `${year}-${garden.firstFrost}` : addDays(from, 160);
+  const end = garden.firstFrost ? nextAfter(from, garden.firstFrost) : addDays(from, 160);
   return { from, days: Math.min(200, Math.max(90, daysBetween(from, end))) };
 }

@@ -22,6 +22,7 @@ export * from './plan-rules.js';
 export * from './explained.js';
 export * from './root-zone.js';
 export * from './run.js';
+export * from './pot-size.js';
 export * from './settling.js';
 export * from './methods.js';
 export * from './season.js';

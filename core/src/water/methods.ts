@@ -22,7 +22,7 @@ export const WATERING_METHODS = {
   },
   deep: {
     label: 'Deep and rare',
-    line: 'A long soak every five to seven days, so roots grow down.',
+    line: 'A long soak every five to seven days.',
     for: 'bed',
     why: 'the week’s long soak',
   },

@@ -1,9 +1,10 @@
-import { growingYear } from '../../src/season/index.js';
-import { yearDates, rotationOf, secondCropIn, spacingOf } from '../../src/planning/index.js';
+import { frostFreeSeason, growingYear, lastPlantingOut } from '../../src/season/index.js';
+import { yearDates, rotationOf, secondCropIn, settingAgainst, spacingOf } from '../../src/planning/index.js';
 import { cutFaults, cutPlan, type CutQuestion, cutsInWords, defaultTraining } from '../../src/pruning/index.js';
 import { settingOutGate } from '../../src/setting-out/index.js';
 import { supportPlan } from '../../src/support/index.js';
-import { addDays } from '../../src/units/index.js';
+import { addDays, METRIC_FORMAT } from '../../src/units/index.js';
+import { potSizeFor } from '../../src/water/index.js';
 import { tapPlan } from '../../src/pollination/index.js';
 import { cutQuestion } from '../questions.js';
 import { from } from './row.js';
@@ -37,6 +38,37 @@ const band = (town: keyof typeof GARDENS, what: string, variety: object = { habi
   });
   return bands.find((b) => b.what === what) ?? null;
 };
+const BUSH = { habit: 'determinate', daysToMaturity: 65 };
+const last = (town: keyof typeof GARDENS, what: string): string => band(town, what, BUSH)?.to ?? 'never';
+const tropics = (latitude: number, longitude: number) =>
+  frostFreeSeason({ latitude, longitude, elevationM: latitude === -1.3 ? 1800 : 20 }, []);
+const inWindow = (latitude: number, longitude: number, month: string): boolean => {
+  const { window } = tropics(latitude, longitude);
+  return window !== null && window[0].slice(0, 2) <= month && month <= window[1].slice(0, 2);
+};
+/** As a station there records it: 24 to 40 °C. */
+const DESERT_JUNE = Array.from({ length: 30 }, (_, i) => ({
+  date: addDays('2025-06-01', i),
+  tMinC: 24,
+  tMaxC: 40,
+  rainMm: 0,
+}));
+const against = (
+  weak: object,
+  latitude: number,
+  longitude: number,
+  plantOut: string,
+  recorded: typeof DESERT_JUNE = [],
+): number =>
+  settingAgainst(
+    {
+      garden: { latitude, longitude, elevationM: 300 },
+      variety: { name: 'X', crop: 'tomato', ...weak },
+      plantOut,
+      recorded,
+    },
+    METRIC_FORMAT,
+  ).length;
 const topped = (town: keyof typeof GARDENS, earliest: string, latest: string) => (): string => {
   const b = band(town, 'top');
   if (!b) return 'never';
@@ -230,4 +262,44 @@ export const GROWING = [
       ['a pepper?', true, () => ['small-cage', 'small-stake'].includes(support('pepper', null))],
     ],
   ),
+  ...from('Adams, Cockshull & Cave 2001 (days to ripe by temperature), applied to the usual means of each place', [
+    ['a second crop in Dublin?', null, () => band('Dublin', 'second-sowing', BUSH)],
+    ['a second crop in Oslo?', null, () => band('Oslo', 'second-sowing', BUSH)],
+    [
+      '! sown in Milan on 24 July, as the frost alone allows?',
+      true,
+      () => last('Milan', 'second-sowing') < '2026-07-10',
+    ],
+    [
+      'in Seville by the end of July?',
+      true,
+      () => {
+        const out = lastPlantingOut({ ...GARDENS.Seville, firstFrost: '2026-12-10', today: TODAY, recorded: [] }, 65);
+        return out !== null && out > '2026-08-10' && out < '2026-09-10';
+      },
+    ],
+  ]),
+  ...from('growing guides of the tropics (World Vegetable Center: tomatoes after the rains, in the cool dry months)', [
+    ['! planted in Bangkok in May, before the rains?', false, () => inWindow(13.75, 100.5, '05')],
+    ['in Bangkok in October?', true, () => inWindow(13.75, 100.5, '10')],
+    ['in Darwin in April, after the wet?', true, () => inWindow(-12.46, 130.8, '04')],
+    ['! in Darwin in December?', false, () => inWindow(-12.46, 130.8, '12')],
+    ['in Nairobi after the long rains?', true, () => inWindow(-1.3, 36.8, '06')],
+    ['in Singapore, where it always rains?', 'rains', () => tropics(1.35, 103.8).remains.join()],
+  ]),
+  ...from('seed catalogues and Peet, Sato & Gardner 1998: cool-set varieties drop flowers in hot summers', [
+    ['one weak in heat, in Phoenix?', 1, () => against({ heatSet: 'less' }, 33.4, -112, '2026-04-01', DESERT_JUNE)],
+    ['one weak in heat, in Dublin?', 0, () => against({ heatSet: 'less' }, 53.3, -6.3, '2026-05-20')],
+    [
+      'one that sets in heat, in Phoenix?',
+      0,
+      () => against({ heatSet: 'more' }, 33.4, -112, '2026-04-01', DESERT_JUNE),
+    ],
+    ['one weak in cold, in Dublin?', 1, () => against({ coldSet: 'less' }, 53.3, -6.3, '2026-05-20')],
+  ]),
+  ...from('common practice, one row for plan, finding and remedy: 20 L, large fruit 60 L, peppers 12 L', [
+    ['a pot for a beefsteak?', 60, () => potSizeFor({ crop: 'tomato', type: 'beefsteak' }).advised],
+    ['for another tomato?', 20, () => potSizeFor({ crop: 'tomato', type: 'cherry' }).advised],
+    ['for a pepper?', 12, () => potSizeFor({ crop: 'pepper', type: 'hot' }).advised],
+  ]),
 ];

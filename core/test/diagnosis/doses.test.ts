@@ -58,12 +58,13 @@ describe('amounts', () => {
     expect(counted(seen('fruit-blossom-end-dark'))).toBeNull();
     expect(counted(seen('fruit-blossom-end-dark', { affected: 0 }))).toBeNull();
   });
-  test('a pot for a tomato is 25 L, for a pepper 12; four cuts a week; four weeks without feed', () => {
-    expect(DOSES['bigger-pot'](at(), null)).toEqual({ potLitres: 25 });
+  test('a pot for a tomato is 20 L, for a pepper 12; four cuts a week; four weeks without feed', () => {
+    expect(DOSES['bigger-pot'](at(), null)).toEqual({ potLitres: 20 });
     expect(DOSES['bigger-pot'](at({ plant: { crop: 'pepper' } }), null)).toEqual({ potLitres: 12 });
     expect(DOSES['leaf-budget'](at(), null)).toEqual({ cutsPerWeek: 4 });
     expect(DOSES['pause-feed'](at(), null)).toEqual({ waitDays: 28 });
-    expect(DOSES.flush(at(), null)).toBeNull(); // not a pot of known volume
+    // 15 cm of water on a bed's ground
+    expect(DOSES.flush(at(), null)).toEqual({ litres: 38 });
   });
   test('water is held back until a finger says that it is dry, not for a number of days', () => {
     for (const plan of [week(0.9), week(0.1, 14), null])
@@ -139,7 +140,7 @@ test('every amount is put into words, and only what is known is said', () => {
     [{ cutsPerWeek: 4 }, 'up to 4 cuts a week'],
     [{ cutsPerWeek: 4, sharedBudget: true }, 'up to 4 cuts a week, other cuts included'],
     [{ leafSharePct: 33 }, 'up to 33 % of the leaves'],
-    [{ potLitres: 25 }, '25 L or more'],
+    [{ potLitres: 20 }, '20 L or more'],
     [{ waitDays: 28 }, 'for 28 days'],
     [{ depthMm: 60, litres: 15 }, '6 cm deep'],
     [{ depthMm: 60, areaM2: 0.25 }, '6 cm deep'],

@@ -1,3 +1,4 @@
+import { potSizeFor } from '../../src/water/index.js';
 import { reportOn } from '../../src/assessment/index.js';
 import { contextOf } from '../../src/diagnosis/context.js';
 import { FACTS } from '../../src/diagnosis/facts.js';
@@ -17,11 +18,15 @@ const larger = (crop: 'tomato' | 'pepper', volumeL: number) =>
   remedies(crop, volumeL).find((r) => r.remedy === 'repot-larger')?.dose ?? null;
 
 test('a larger pot is advised if this one is smaller than advised, and never if it is large enough', () => {
-  expect(larger('tomato', 8)).toEqual({ potLitres: 25 });
+  expect(larger('tomato', 8)).toEqual({ potLitres: 20 });
   expect(larger('pepper', 6)).toEqual({ potLitres: 12 });
   expect(larger('tomato', 25)).toBeNull();
   expect(larger('tomato', 40)).toBeNull();
   expect(larger('pepper', 14)).toBeNull();
+  // a large variety wants more, in the plan as in the remedy
+  expect([potSizeFor({ crop: 'tomato', type: 'beefsteak' }).advised, potSizeFor({ crop: 'tomato' }).advised]).toEqual([
+    60, 20,
+  ]);
   expect(remedies('tomato', 40).length).toBeGreaterThan(0);
 });
 

@@ -4,7 +4,6 @@ import {
   aimAgainst,
   crowdingInWords,
   layOut,
-  leastPotL,
   leftOf,
   mostIn,
   needsOf,
@@ -127,8 +126,7 @@ test('a planting’s days follow each other, and no more are lost than were sown
   expect([leftOf({ ...p, cells: 4, lost: 1 }), leftOf({ ...p, lost: 1 })]).toEqual([3, null]);
 });
 
-test('pots (handbook): tomato 20 L, large varieties 60, pepper 10; plants a hand closer than their spacing are not yet too close', () => {
-  expect([leastPotL('tomato'), leastPotL('tomato', 'beefsteak'), leastPotL('pepper', 'hot')]).toEqual([20, 60, 10]);
+test('plants a hand closer than their spacing are not yet too close', () => {
   const at = (x: number) => [
     { x: 0, y: 0 },
     { x, y: 0 },

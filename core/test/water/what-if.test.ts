@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import type { PlantCase } from '../../src/records/index.js';
 import { METRIC_FORMAT, formatterFor, METRIC } from '../../src/units/index.js';
-import { planWeek, rhythmInWords, startOf, whatIf, type WhatIf, whatIfInWords } from '../../src/water/index.js';
+import {
+  planWeek,
+  rhythmInWords,
+  seasonSpan,
+  startOf,
+  whatIf,
+  type WhatIf,
+  whatIfInWords,
+} from '../../src/water/index.js';
 import { aCase, ASOF } from '../helpers.js';
 
 const pot = (volumeL: number) => ({ kind: 'container' as const, texture: 'potting-mix' as const, volumeL });
@@ -74,4 +82,13 @@ test('a watering says whether the easy water would be used up, or is', () => {
     ).days[0]!.why;
   expect(why(0.85)).toBe('it would soon go short');
   expect(why(0.3)).toBe('it will soon go short');
+});
+
+test('a compared season ends with the first frost, south of the equator too', () => {
+  const north = { latitude: 45, lastFrost: '04-20', firstFrost: '10-01' } as PlantCase['garden'];
+  expect(seasonSpan(north, 2026)).toEqual({ from: '2026-04-20', days: 164 });
+  // planted on 1 November, the first frost comes on 10 April
+  const south = { latitude: -37, lastFrost: '10-05', firstFrost: '04-10' } as PlantCase['garden'];
+  expect(seasonSpan(south, 2026, '2026-11-01')).toEqual({ from: '2026-11-01', days: 160 });
+  expect(seasonSpan({ ...south, firstFrost: '03-15' }, 2026, '2026-11-01').days).toBe(134);
 });

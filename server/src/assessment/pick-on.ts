@@ -4,9 +4,12 @@ import { waitsOn } from '@candid-leaf/core/spray';
 import { addDays, type Day } from '@candid-leaf/core/units';
 import type { PlaceEntity } from '../places/place.entity.js';
 import type { PlantEntity } from '../plants/plant.entity.js';
-import { stageIn } from './growth.js';
+import { growthIn, stageIn } from './growth.js';
 import type { GardenSnapshot } from './snapshots.service.js';
 import { weatherIn } from './weather-lists.js';
+
+/** Nobody said yet whether its fruit colours: from this chance on a look is worth the way (judgement). */
+const MAY_BE_RIPE = 0.4;
 
 /**
  * Returns the day on which this plant is picked next, by its records: null while a spray's waiting time runs or nothing more
@@ -22,6 +25,8 @@ export function pickOnByRecords(s: GardenSnapshot, plant: PlantEntity, place: Pl
   const stage = stageIn(s, plant);
   if (last) return stage === 'late' ? null : addDays(last.day, PICK_EVERY_DAYS[plant.crop]);
   if (stage === 'ripening') return s.today;
+  const { unsure } = growthIn(s, plant, place);
+  if (unsure?.stage === 'ripening' && unsure.chance >= MAY_BE_RIPE) return s.today;
   const set = records.find((r) => r.type === 'truss-count' && (r.data as TrussCount).fruit > 0);
   return set ? (ripeFromSet(plant.crop, set.day, s.today, weatherIn(s))?.from ?? null) : undefined;
 }

@@ -99,11 +99,26 @@ function blushOf(s: GardenSnapshot, plant: PlantEntity, place: PlaceEntity, on: 
   });
 }
 
+/** Says of each crop when it is ripe: a bed may hold tomatoes beside hot peppers, which need gloves. */
+function ripeInWords(s: GardenSnapshot, shown: readonly Ripe[]): string {
+  const isHot = (p: PlantEntity): boolean => p.type === 'hot' || p.type === 'superhot';
+  const groups = new Map<string, PlantEntity[]>();
+  for (const { plant } of shown) {
+    const label = isHot(plant) ? 'Hot peppers' : plant.crop === 'tomato' ? 'Tomatoes' : 'Peppers';
+    groups.set(label, [...(groups.get(label) ?? []), plant]);
+  }
+  const texts = [...groups].map(([label, plants]) => {
+    const colours = new Set(plants.map((p) => s.varietyOf(p)?.ripeColour ?? null));
+    const text = ripenessInWords(plants[0]!.crop, plants[0]!.type, colours.size === 1 ? [...colours][0]! : null);
+    return groups.size === 1 ? text : `${label}: ${text}`;
+  });
+  return texts.join(' ');
+}
+
 function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): Task {
   const due = ripe.filter((r) => r.on <= s.today);
   const shown = due.length > 0 ? due : ripe;
   const [first] = [...shown].sort((a, b) => (a.on < b.on ? -1 : 1));
-  const { plant } = first!;
   const blush = shown.find((r) => r.blush)?.blush ?? null;
   return {
     id: place.id,
@@ -112,9 +127,7 @@ function taskOf(s: GardenSnapshot, place: PlaceEntity, ripe: readonly Ripe[]): T
     plantIds: shown.map((r) => r.plant.id),
     title: blush ? `Pick at first blush: ${place.name}` : `Check for ripe fruit: ${place.name}`,
     where: shown.map((r) => r.plant.name).join(', '),
-    why: blush
-      ? blushInWords(blush, s.format)
-      : ripenessInWords(plant.crop, plant.type, s.varietyOf(plant)?.ripeColour ?? null),
+    why: blush ? blushInWords(blush, s.format) : ripeInWords(s, shown),
     dueOn: first!.on,
     minutes: 2 * shown.length,
     litres: null,

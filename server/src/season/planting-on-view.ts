@@ -1,13 +1,14 @@
 import type { PlantingOnView } from '@candid-leaf/contract';
 import { weatherInPlace } from '@candid-leaf/core/climate';
+import { potSizeFor } from '@candid-leaf/core/water';
 import { daysToMaturityOf, shieldsFrom } from '@candid-leaf/core/varieties';
 import {
   aimAgainst,
   crowdingInWords,
-  leastPotL,
   rotationInWords,
   rotationOf,
   seedsFor,
+  settingAgainst,
   shadeFaults,
   spacingOf,
   yearDates,
@@ -174,6 +175,7 @@ export function plantingOnView(s: GardenSnapshot, p: PlantingEntity): PlantingOn
       ...shadeFaults(place?.sunHours, p.crop, 'placeId').map((f) => `${f.reason}.`),
       ...againstAim(p, variety),
       ...againstPlace(variety, history, p.year),
+      ...againstSummer(s, p, variety),
       ...crowding(s, p, place, standing),
       ...tooLong(s, p),
     ],
@@ -215,17 +217,23 @@ function againstPlace(variety: VarietyEntity | undefined, history: readonly Earl
   );
 }
 
-function crowding(
-  { format }: GardenSnapshot,
-  p: PlantingEntity,
-  place: PlaceEntity | undefined,
-  standing: number,
-): string[] {
+/** A variety's weakness in heat or cold, against the usual summer of this garden. */
+function againstSummer(s: GardenSnapshot, p: PlantingEntity, variety: VarietyEntity | undefined): string[] {
+  const out = datesOfPlanting(s, p).bands.find((b) => b.what === 'plant-out');
+  if (!variety || !out) return [];
+  const recorded = weatherIn(s).filter((w) => w.date <= s.today);
+  return settingAgainst({ garden: s.garden, variety, plantOut: out.from, recorded }, s.format);
+}
+
+function crowding(s: GardenSnapshot, p: PlantingEntity, place: PlaceEntity | undefined, standing: number): string[] {
+  const { format } = s;
   if (!place) return [];
   if (isPotted(place)) {
-    const least = leastPotL(p.crop);
-    return place.volumeL != null && place.volumeL < least
-      ? [`Pots of ${format.litres(place.volumeL)} are small: a ${p.crop} needs ${format.litres(least)} or more.`]
+    const { advised } = potSizeFor({ crop: p.crop, type: s.varietyOf(p)?.type });
+    return place.volumeL != null && place.volumeL < advised
+      ? [
+          `Pots of ${format.litres(place.volumeL)} are small: a ${p.crop} like this needs ${format.litres(advised)} or more.`,
+        ]
       : [];
   }
   if (!place.lengthM || !place.widthM) return [];

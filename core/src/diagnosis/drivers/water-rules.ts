@@ -15,6 +15,7 @@ import {
   swings,
   UNEVEN_SWINGS,
 } from '../../water/stress.js';
+import { potSizeFor } from '../../water/pot-size.js';
 import type { CaseContext } from '../context.js';
 import { graded, nearness, overLimit, scored, sumOf } from './curves.js';
 import { ABSENT, type Because, found, type RuleParams, unknown, type Verdict } from './verdict.js';
@@ -263,15 +264,13 @@ export function poorDrainage(ctx: CaseContext): Verdict {
     : ABSENT;
 }
 
-const LEAST_POT_L = { tomato: 15, pepper: 10 } as const;
-
-/** Returns whether the pot is too small for the plant (LEAST_POT_L, litres). */
+/** Returns whether the pot is too small for the plant. */
 export function smallContainer(ctx: CaseContext): Verdict {
   const { place, plant, asOf } = ctx.case;
   if (!isPot(ctx) || place.volumeL == null) return ABSENT;
   // a seedling belongs in a small cell
   if (plant.stage === 'seedling' || (plant.heightM ?? 1) < 0.2) return ABSENT;
-  const least = LEAST_POT_L[plant.crop];
+  const least = potSizeFor(plant).least;
   return found(graded(least / place.volumeL, 1, 2), [
     {
       record: 'place',

@@ -6,9 +6,10 @@ import { coveredM2, usualHeightM } from '../../water/crops.js';
 import { LEAF_LOSS_PCT, LEAF_LOSS_WITHIN_DAYS, leafLostPct } from '../../pruning/leaf-loss.js';
 import { seasonEnd } from '../../season/frost-days.js';
 import { LIME_WATER_ML_PER_L } from '../../soil/drenches.js';
+import { potSizeFor } from '../../water/pot-size.js';
 import type { WeekPlan } from '../../water/plan.js';
 import type { CaseContext } from '../context.js';
-import { ADVISED_POT_L, FACTS } from '../facts.js';
+import { FACTS } from '../facts.js';
 import type { DoseKind, When } from '../tables/remedies.js';
 
 /** Amounts per plant. Only those that apply are present. */
@@ -90,7 +91,7 @@ export const DOSES: Record<DoseKind, (ctx: CaseContext, plan: WeekPlan | null) =
       leafSharePct: shadeNeeded ? LEAST_LEAF_SHARE : Math.max(LEAST_LEAF_SHARE, LEAF_LOSS_PCT - Math.round(lost)),
     };
   },
-  'bigger-pot': ({ case: c }) => ({ potLitres: ADVISED_POT_L[c.plant.crop] }),
+  'bigger-pot': ({ case: c }) => ({ potLitres: potSizeFor(c.plant).advised }),
 };
 
 /** Share of the leaves that the worst ones may be, whatever else speaks against it, %. */

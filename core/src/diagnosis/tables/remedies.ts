@@ -192,7 +192,7 @@ export const REMEDIES = [
   remedy('thin-flowers', 2, 'this-week', 'Thin the flowers', 'Leave what the plant can support.'),
   remedy('top-plant', 2, 'this-week', 'Top the plant', 'Cut two leaves above the last truss that can still ripen.', {
     cautions: ['blades'],
-    notWhile: [HOT, ['not-for-suckering', 'a bush tomato stops by itself, and a pepper is not topped']],
+    notWhile: [HOT, ['not-for-suckering', 'a bush tomato stops by itself, and a pepper is pinched only when young']],
   }),
   // 3: feed and amend
   remedy('soil-test', 3, 'this-week', 'Have the soil tested', 'Test for pH, calcium, potassium and salts. Add only what is low.', { cautions: ['lead'] }),
