@@ -29,6 +29,9 @@ const STORM_AHEAD_DAYS = 2;
 /** Days after a finding to check the plants beside it (common practice: two weeks). */
 const AFTER_FINDING_DAYS = 14;
 
+/** New plants are looked at daily for a week: they wilt, or are cut off, overnight (common practice). */
+const NEW_DAYS = 7;
+
 /** First and last day away. */
 export interface Away {
   from: Day;
@@ -42,6 +45,7 @@ export type WalkReason =
   | { kind: 'frost'; on: Day; lowestC: number }
   | { kind: 'wet'; days: number; until: Day }
   | { kind: 'heat'; days: number; until: Day; hottestC: number }
+  | { kind: 'new'; plantedOn: Day }
   | { kind: 'finding'; disorder: DisorderCode; on: Day }
   | { kind: 'rhythm'; lastOn: Day | null };
 
@@ -120,6 +124,9 @@ export function walkDue(q: WalkQuestion): WalkDue | null {
       until: last(heat).date,
       hottestC: Math.max(...heat.map((w) => w.tMaxC)),
     });
+  const fresh = q.plantedOn.filter((day) => day !== null && day < q.today && daysBetween(day, q.today) <= NEW_DAYS);
+  if (fresh.length > 0 && unseenSince(addDays(q.today, -1)))
+    reasons.push({ kind: 'new', plantedOn: [...fresh].sort().at(-1)! });
   for (const f of q.findings) {
     const on = addDays(f.openedOn, AFTER_FINDING_DAYS);
     if (on <= q.today && daysBetween(on, q.today) <= FRESH_DAYS && unseenSince(addDays(on, -1)))
@@ -127,11 +134,14 @@ export function walkDue(q: WalkQuestion): WalkDue | null {
   }
   if (q.rhythm !== 'off' && isDue(q, lastOn)) reasons.push({ kind: 'rhythm', lastOn });
   if (reasons.length === 0) return null;
-  const glance =
-    q.rhythm === 'daily' &&
-    reasons.every(
-      (r) => r.kind === 'rhythm' && r.lastOn !== null && daysBetween(r.lastOn, q.today) < EVERY_DAYS.weekly,
-    );
+  const glance = reasons.every(
+    (r) =>
+      r.kind === 'new' ||
+      (r.kind === 'rhythm' &&
+        q.rhythm === 'daily' &&
+        r.lastOn !== null &&
+        daysBetween(r.lastOn, q.today) < EVERY_DAYS.weekly),
+  );
   return { reasons, undersides: !glance };
 }
 

@@ -11,6 +11,7 @@ const BY_REASON: Record<WalkReason['kind'], readonly Part[]> = {
   frost: ['tip', 'leaves', 'flowers'],
   wet: ['low-leaves', 'leaves', 'fruit'],
   heat: ['flowers', 'fruit', 'tip'],
+  new: ['posture', 'stem', 'leaves'],
   finding: [],
   rhythm: [],
 };

@@ -16,6 +16,8 @@ export function walkReasonInWords(r: WalkReason, today: Day, f: Formatter): stri
       return `${r.days} wet days in a row, until ${f.day(r.until)}`;
     case 'heat':
       return `${r.days} hot days, up to ${f.temperature(r.hottestC)}, until ${f.day(r.until)}`;
+    case 'new':
+      return `planted on ${f.day(r.plantedOn)}: look daily for a week for limp leaves and cut stems`;
     case 'finding':
       return `${disorderRow(r.disorder).label.toLowerCase()} was found here two weeks ago: check that the other plants stayed healthy`;
     case 'rhythm': {

@@ -37,9 +37,22 @@ describe('the rhythm', () => {
     expect(kinds({ rhythm: 'off', lastLooks: [null, null] })).toEqual([]);
   });
   test('a plant nobody has looked at is due a week after it was planted', () => {
-    expect(kinds({ lastLooks: [null], plantedOn: [day(6)] })).toEqual([]);
-    expect(kinds({ lastLooks: [null], plantedOn: [day(7)] })).toEqual(['rhythm']);
+    expect(kinds({ lastLooks: [null], plantedOn: [day(8)] })).toEqual(['rhythm']);
     expect(kinds({ lastLooks: [null], plantedOn: [null] })).toEqual(['rhythm']);
+  });
+  test('new plants are looked at daily for a week, at a glance, from the day after planting', () => {
+    const fresh = (back: number, more: object = {}) => ask({ lastLooks: [null], plantedOn: [day(back)], ...more });
+    expect(fresh(0)).toBeNull();
+    expect(fresh(1)).toEqual({ reasons: [{ kind: 'new', plantedOn: day(1) }], undersides: false });
+    expect(fresh(6, { lastLooks: [day(1)] })!.reasons.map((r) => r.kind)).toEqual(['new']);
+    expect(fresh(6, { lastLooks: [ASOF] })).toBeNull();
+    expect(fresh(7)!.reasons.map((r) => r.kind)).toEqual(['new', 'rhythm']);
+    expect(fresh(8, { lastLooks: [day(3)] })).toBeNull();
+    // one new plant among old ones is enough, and the gardener's rhythm does not matter
+    expect(kinds({ rhythm: 'off', plantedOn: [day(60), day(2)] })).toEqual(['new']);
+    expect(walkReasonInWords({ kind: 'new', plantedOn: '2026-07-16' }, ASOF, METRIC_FORMAT)).toBe(
+      'planted on 16 July: look daily for a week for limp leaves and cut stems',
+    );
   });
   test('no plants, looked at today, or nobody there: no walk', () => {
     expect(ask({ lastLooks: [] })).toBeNull();
