@@ -55,7 +55,7 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     trustProxy: proxyFrom(env.TRUST_PROXY),
     signUpsPerHour: countFrom('SIGN_UPS_PER_HOUR', env.SIGN_UPS_PER_HOUR, 20),
     // RECKONERS is its name before 0.14
-    workers: countFrom('WORKERS', env.WORKERS ?? env.RECKONERS, 1),
+    workers: countFrom('WORKERS', env.WORKERS ?? env.RECKONERS, 2),
     registration: env.REGISTRATION !== 'off',
     smtpUrl: env.SMTP_URL ? smtpFrom(env.SMTP_URL) : null,
     mailFrom: env.MAIL_FROM ?? 'Candid Leaf <leaf@localhost>',

@@ -48,6 +48,8 @@ export async function startServer(env: NodeJS.ProcessEnv): Promise<void> {
     // longer than clients keep idle connections: no request goes into one that is just closing
     http.keepAliveTimeout = IDLE_MS;
     http.headersTimeout = IDLE_MS + 1000;
+    // an upload over a slow line takes as long as it makes progress: the gate looks after that
+    http.requestTimeout = 0;
     process.stdout.write(`listening on ${config.port}\n`);
     const end = async (): Promise<void> => {
       const late = setTimeout(() => process.exit(0), LAST_ANSWERS_MS);

@@ -169,9 +169,10 @@ test('it belongs to one plant or place of this garden, on a past day, within the
   for (let i = 0; status === 200 && i < 20; i++) ({ status } = await put(grain));
   expect(status).toBe(413);
   await theirs.put(dot).expect(200);
-  // one that was thrown away still fills its room, for a month
+  // one that was thrown away still fills its room, for a month; a little one may still fit beside the large ones
   await g.agent.delete(g.url(`/photos/${id}`)).expect(204);
-  await put(dot).expect(413);
+  await put(grain).expect(413);
+  await put(dot).expect(200);
 });
 
 test('a photo missing from the disk takes nothing else along; an account that goes takes its photos', async () => {
@@ -226,4 +227,38 @@ test('a picture of more than 24 megapixels is refused before it is unpacked', as
       .toBuffer();
   await put(await flat(6000, 4000)).expect(200);
   await put(await flat(6001, 4000)).expect(415);
+});
+
+test('a photo refused by the quota leaves no file; what belongs to nothing is tidied away, after an hour', async () => {
+  const { g, put } = await started();
+  const onDisk = (): string[] => {
+    const own = join(folder, g.garden);
+    return existsSync(own) ? readdirSync(own).sort() : [];
+  };
+  // each is about 0.4 MB as kept; the third would be over one
+  const large = await noise(900, 900);
+  const answers = [];
+  for (let i = 0; i < 6; i++) answers.push((await put(large)).status);
+  expect(answers).toContain(413);
+  expect(answers[0]).toBe(200);
+  const kept = answers.filter((s) => s === 200).length;
+  expect(onDisk()).toHaveLength(2 * kept);
+
+  writeFileSync(join(folder, g.garden, `${uuid()}.jpg`), 'left over');
+  writeFileSync(join(folder, g.garden, `${uuid()}.jpg.1.partial`), 'half');
+  const photos = app.service(PhotosService);
+  // a file of this minute may belong to a row that is on its way
+  expect((await photos.tidy()).files).toBe(0);
+  later(1);
+  const found = await photos.tidy();
+  expect(found.files).toBeGreaterThanOrEqual(2);
+  expect(onDisk()).toHaveLength(2 * kept);
+  rmSync(
+    join(
+      folder,
+      g.garden,
+      onDisk().find((f) => !f.includes('small'))!,
+    ),
+  );
+  expect((await photos.tidy()).rows).toBe(found.rows + 1);
 });

@@ -14,6 +14,8 @@ beforeEach(() => {
 });
 afterEach(() => threads.end());
 
+/** A garden of an account of its own. */
+const of = (gardenId: string, owner = gardenId) => ({ owner, gardenId });
 const statusOf = (work: Promise<unknown>): Promise<number> =>
   work.then(
     () => 200,
@@ -23,7 +25,7 @@ const statusOf = (work: Promise<unknown>): Promise<number> =>
 async function answered(garden: string): Promise<string> {
   for (let i = 0; ; i++) {
     try {
-      return await threads.run(garden, 'answer', [garden]);
+      return await threads.run(of(garden), 'answer', [garden]);
     } catch (error) {
       if (i > 200) throw error;
       await wait(20);
@@ -32,21 +34,21 @@ async function answered(garden: string): Promise<string> {
 }
 
 test('an answer, a refusal and a database failure pass through unchanged', async () => {
-  expect(await threads.run('a', 'answer', ['a', { b: [1, null] }])).toBe('["a",{"b":[1,null]}]');
-  await expect(threads.run('a', 'refuse', [])).rejects.toMatchObject({
+  expect(await threads.run(of('a'), 'answer', ['a', { b: [1, null] }])).toBe('["a",{"b":[1,null]}]');
+  await expect(threads.run(of('a'), 'refuse', [])).rejects.toMatchObject({
     status: 404,
     response: { message: 'not here' },
   });
-  expect(databaseTrouble(await threads.run('a', 'away', []).catch((e: unknown) => e))).toBe('away');
+  expect(databaseTrouble(await threads.run(of('a'), 'away', []).catch((e: unknown) => e))).toBe('away');
 });
 
 test('a garden that never finishes holds up nobody: it is asked to retry, its thread is replaced, the others go on', async () => {
   const gardens = ['garden a', 'garden b', 'garden c', 'garden d'];
   await Promise.all(gardens.map(answered));
-  const stuck = threads.run('garden a', 'spin', []);
+  const stuck = threads.run(of('garden a'), 'spin', []);
   const late = statusOf(stuck);
   // those of the other thread do not notice, and this one answers meanwhile
-  const others = await Promise.all(gardens.map((g) => statusOf(threads.run(g, 'answer', [g]))));
+  const others = await Promise.all(gardens.map((g) => statusOf(threads.run(of(g), 'answer', [g]))));
   expect(others.filter((s) => s === 200).length).toBeGreaterThan(0);
   expect(await late).toBe(503);
   for (const g of gardens.slice(1)) expect(await answered(g)).toBe(`["${g}"]`);
@@ -54,14 +56,14 @@ test('a garden that never finishes holds up nobody: it is asked to retry, its th
 
 test('slow work is asked to retry, and its thread goes on', async () => {
   await answered('a');
-  const [slow, other] = await Promise.all([statusOf(threads.run('a', 'sleep', [])), answered('a')]);
+  const [slow, other] = await Promise.all([statusOf(threads.run(of('a'), 'sleep', [])), answered('a')]);
   expect([slow, other]).toEqual([503, '["a"]']);
 });
 
 test('a thread that dies or runs out of memory is replaced', async () => {
   for (const end of ['die', 'eat']) {
     await answered('a');
-    expect([end, await statusOf(threads.run('a', end, []))]).toEqual([end, 503]);
+    expect([end, await statusOf(threads.run(of('a'), end, []))]).toEqual([end, 503]);
     expect(await answered('b')).toBe('["b"]');
   }
 });
@@ -69,12 +71,49 @@ test('a thread that dies or runs out of memory is replaced', async () => {
 test('a garden that crashed a thread twice is left alone for a while; the others are not', async () => {
   for (let i = 0; i < 2; i++) {
     expect(await answered('bad')).toBe('["bad"]');
-    await statusOf(threads.run('bad', 'die', []));
+    await statusOf(threads.run(of('bad'), 'die', []));
   }
-  await expect(threads.run('bad', 'answer', ['bad'])).rejects.toMatchObject({
+  await expect(threads.run(of('bad'), 'answer', ['bad'])).rejects.toMatchObject({
     response: expect.objectContaining({
       message: expect.stringMatching(/could not be calculated twice/) as string,
     }) as object,
   });
   expect(await answered('other')).toBe('["other"]');
+});
+
+test('two heavy accounts with a dozen gardens each hold up nobody else; their own requests wait behind each other', async () => {
+  await Promise.all(['a', 'b', 'c', 'd'].map(answered));
+  const heavy = ['first', 'second'].flatMap((owner) =>
+    Array.from({ length: 12 }, (_, i) => statusOf(threads.run(of(`${owner} ${i}`, owner), 'compute', [60]))),
+  );
+  const ended: string[] = [];
+  heavy.forEach((work, i) => void work.then(() => ended.push(i < 12 ? 'first' : 'second')));
+  const normal = await Promise.all(['a', 'b', 'c', 'd'].map((g) => statusOf(threads.run(of(g), 'answer', [g]))));
+  expect(normal).toEqual([200, 200, 200, 200]);
+  // the others were answered while both still had most of theirs before them
+  expect(ended.length).toBeLessThan(10);
+  expect(await Promise.all(heavy)).toEqual(Array.from({ length: 24 }, () => 200));
+  // and neither of the two went first with all of its own
+  expect(new Set(ended.slice(0, 12)).size).toBe(2);
+});
+
+test('gardens known to be slow leave one thread to the others, whoever they belong to', async () => {
+  await Promise.all(['a', 'b'].map(answered));
+  const slow = ['x', 'y', 'z'];
+  for (const g of slow) await threads.run(of(g), 'compute', [450]);
+  const again = slow.map((g) => statusOf(threads.run(of(g), 'compute', [450])));
+  const ended: string[] = [];
+  for (const work of again) void work.then(() => ended.push('slow'));
+  const normal = await Promise.all(['a', 'b'].map((g) => statusOf(threads.run(of(g), 'answer', [g]))));
+  expect([normal, ended]).toEqual([[200, 200], []]);
+  await Promise.all(again);
+});
+
+test('an account with hundreds of waiting requests is asked to retry; another’s still runs', async () => {
+  await answered('a');
+  const many = Array.from({ length: 260 }, () => statusOf(threads.run(of('a'), 'compute', [20])));
+  expect(await statusOf(threads.run(of('b'), 'answer', ['b']))).toBe(200);
+  const counts = await Promise.all(many);
+  expect(counts.filter((s) => s === 503).length).toBeGreaterThan(50);
+  expect(counts[0]).toBe(200);
 });

@@ -2,6 +2,7 @@ import { HttpException, HttpStatus, Inject, Injectable, type OnModuleDestroy } f
 import mysql from 'mysql2';
 import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
 import { CONFIG, type Config } from '../config.js';
+import { networkOf } from './network.js';
 
 const QUARTER_S = 15 * 60;
 const HOUR_S = 3600;
@@ -57,7 +58,7 @@ export class Tries implements OnModuleDestroy {
    */
   async take(what: What, key: string): Promise<void> {
     try {
-      await this.limiters[what].consume(cut(key));
+      await this.limiters[what].consume(keyOf(what, key));
     } catch (error) {
       if (error instanceof RateLimiterRes) throw tooMany(error);
       throw error;
@@ -65,12 +66,14 @@ export class Tries implements OnModuleDestroy {
   }
 
   async giveBack(what: What, key: string): Promise<void> {
-    await this.limiters[what].reward(cut(key), 1);
+    await this.limiters[what].reward(keyOf(what, key), 1);
   }
 }
 
-/** Cuts a key to the table's column width. */
-const cut = (key: string): string => key.slice(0, 220);
+/** Limits by where a request comes from. */
+const BY_NETWORK: ReadonlySet<What> = new Set(['address', 'mail-from', 'sign-up']);
+/** Cut to the table's column width. */
+const keyOf = (what: What, key: string): string => (BY_NETWORK.has(what) ? networkOf(key) : key).slice(0, 220);
 
 function tooMany(state: RateLimiterRes): HttpException {
   const retryAfterS = Math.max(1, Math.ceil(state.msBeforeNext / 1000));

@@ -14,6 +14,7 @@ import type { DataSource } from 'typeorm';
 import { isUUID } from 'class-validator';
 import { NEEDS_KEY, OPEN_IN_DEMO_KEY, PUBLIC_KEY, SESSION_ONLY_KEY, type Caller } from '../accounts/session.js';
 import { CONFIG, type Config } from '../config.js';
+import { noteCaller } from '../shared/caller.js';
 import { Clock } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
 import { hashOf } from '../shared/secrets.js';
@@ -81,6 +82,7 @@ export class GardenGuard implements CanActivate {
         request.params[name] = String(value).toLowerCase();
       }
     request.caller = { accountId: visitor.accountId, keyId: visitor.keyId };
+    noteCaller(visitor.accountId);
     if (visitor.keyId !== null && (!gardenId || marked<boolean>(SESSION_ONLY_KEY)))
       throw new ForbiddenException('A key gives access to one garden only, not to accounts or people.');
     if (!gardenId) return true;

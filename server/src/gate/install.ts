@@ -3,6 +3,7 @@ import compression from 'compression';
 import type { RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Config } from '../config.js';
+import { callers } from '../shared/caller.js';
 import { oldPaths } from './old-paths.js';
 import { readBody } from './body.js';
 import { deadline } from './deadline.js';
@@ -14,6 +15,9 @@ const neverKept: RequestHandler = (_request, response, next) => {
   response.set('Cache-Control', 'no-store');
   next();
 };
+
+/** The last before the routes: whatever runs for a request can ask for whom. */
+const knownCaller: RequestHandler = (_request, _response, next) => callers.run({ accountId: null }, next);
 
 /**
  * Installs everything before the routes, in order: headers, origin, session, body. Static files pass only the first.
@@ -42,6 +46,15 @@ export function installGate(app: NestExpressApplication, config: Config): { clos
     (work: RequestHandler): RequestHandler =>
     (request, response, next) =>
       /^\/(health|ready)\/?$/i.test(request.path) ? next() : void work(request, response, next);
-  app.use('/api', oldPaths, neverKept, refuseForeignWrites, deadline, unlessHealth(handler), unlessHealth(readBody));
+  app.use(
+    '/api',
+    oldPaths,
+    neverKept,
+    refuseForeignWrites,
+    deadline,
+    unlessHealth(handler),
+    unlessHealth(readBody),
+    knownCaller,
+  );
   return { close };
 }

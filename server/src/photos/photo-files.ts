@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { access, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 
 /** Which of a photo's two files. */
@@ -39,6 +39,33 @@ export class PhotoFiles {
 
   async remove(gardenId: string, id: string): Promise<void> {
     for (const size of ['whole', 'small'] as const) await rm(this.path(gardenId, id, size), { force: true });
+  }
+
+  /** Returns the gardens that have a folder. */
+  async gardens(): Promise<string[]> {
+    const found = await readdir(this.root, { withFileTypes: true }).catch(() => []);
+    return found.filter((f) => f.isDirectory()).map((f) => f.name);
+  }
+
+  /** Returns the files of a garden; a half-written one belongs to no photo. */
+  async list(gardenId: string): Promise<{ name: string; id: string; writtenAt: number }[]> {
+    const names = await readdir(this.folder(gardenId));
+    return Promise.all(
+      names.map(async (name) => ({
+        name,
+        id: name.includes('.partial') ? '' : name.replace(/(-small)?\.jpg$/, ''),
+        writtenAt: (await stat(join(this.folder(gardenId), name))).mtimeMs,
+      })),
+    );
+  }
+  drop(gardenId: string, name: string): Promise<void> {
+    return rm(join(this.folder(gardenId), name), { force: true });
+  }
+  has(gardenId: string, id: string): Promise<boolean> {
+    return access(this.path(gardenId, id, 'whole')).then(
+      () => true,
+      () => false,
+    );
   }
 
   removeGarden(gardenId: string): Promise<void> {

@@ -20,6 +20,8 @@ import { asKept } from './pictures.js';
 /** How long a deleted photo can be restored, ms. */
 const KEPT_AFTER_MS = 30 * 24 * 3600 * 1000;
 const MOST_LISTED = 400;
+/** A file this old without a row belongs to nothing, ms. */
+const SETTLED_MS = 3600 * 1000;
 
 const dto = ({ id, plantId, placeId, sign, day, width, height, bytes, createdBy }: PhotoEntity): PhotoDto => ({
   id,
@@ -73,10 +75,10 @@ export class PhotosService {
     const kept = await asKept(data);
     await files.write(gardenId, id, 'small', kept.small);
     await files.write(gardenId, id, 'whole', kept.whole);
-    return this.gardens.change(gardenId, async (m) => {
+    const stored = this.gardens.change(gardenId, async (m) => {
       const meanwhile = await m.findOneBy(PhotoEntity, { id });
       if (meanwhile) return this.again(meanwhile, gardenId);
-      await this.check(m, gardenId, of);
+      await this.check(m, gardenId, of, kept.whole.length);
       const { width, height } = kept;
       const row = m.create(PhotoEntity, {
         id,
@@ -96,6 +98,11 @@ export class PhotosService {
       await m.insert(PhotoEntity, row);
       return dto(row);
     });
+    return stored.catch(async (error: unknown) => {
+      // refused after all, as by the quota: no file stays without its row
+      if (!(await this.db.manager.existsBy(PhotoEntity, { id }))) await files.remove(gardenId, id);
+      throw error;
+    });
   }
 
   /**
@@ -104,6 +111,7 @@ export class PhotosService {
    */
   async putBack(m: EntityManager, gardenId: string, id: string, data: Buffer): Promise<void> {
     const kept = await asKept(data, true);
+    await this.mustHaveRoom(m, gardenId, kept.whole.length);
     await this.kept.write(gardenId, id, 'small', kept.small);
     await this.kept.write(gardenId, id, 'whole', kept.whole);
     const { width, height } = kept;
@@ -121,7 +129,7 @@ export class PhotosService {
     return dto(there);
   }
 
-  private async check(m: EntityManager, gardenId: string, of: PhotoOf): Promise<void> {
+  private async check(m: EntityManager, gardenId: string, of: PhotoOf, bytes = 1): Promise<void> {
     const { plantId, placeId, day } = of;
     if ((plantId === undefined) === (placeId === undefined))
       throw badRequest([
@@ -133,13 +141,18 @@ export class PhotosService {
     throwIfFaults(
       day > today ? [{ path: 'day', reason: `${day} is in the future (today is ${today} in this garden)` }] : [],
     );
+    await this.mustHaveRoom(m, gardenId, bytes);
+  }
+
+  /** Refuses what would be more than the quota of a garden. */
+  private async mustHaveRoom(m: EntityManager, gardenId: string, bytes: number): Promise<void> {
     const used = await m
       .createQueryBuilder(PhotoEntity, 'p')
       .select('COALESCE(SUM(p.bytes), 0)', 'bytes')
       .where('p.gardenId = :gardenId', { gardenId })
       .getRawOne<{ bytes: string }>();
     const most = this.config.photoMb;
-    if (Number(used?.bytes ?? 0) >= most * 1_000_000)
+    if (Number(used?.bytes ?? 0) + bytes > most * 1_000_000)
       throw new HttpException(
         {
           message: `The photos of this garden use all ${most} MB. Delete some, or ask the person who runs this server.`,
@@ -169,7 +182,7 @@ export class PhotosService {
     });
   }
 
-  /** Removes photos deleted long ago from the disk. */
+  /** Removes photos deleted long ago from the disk, and what a crash left behind. */
   @Cron(CronExpression.EVERY_DAY_AT_3AM)
   sweep(): Promise<void> {
     return inBackground('the cleanup of photos', async () => {
@@ -177,6 +190,30 @@ export class PhotosService {
       const old = await this.db.manager.findBy(PhotoEntity, { deletedAt: LessThan(before) });
       for (const { id, gardenId } of old) await this.files?.remove(gardenId, id);
       if (old.length > 0) await this.db.manager.delete(PhotoEntity, { id: In(old.map((p) => p.id)) });
+      await this.tidy();
     });
+  }
+
+  /**
+   * Removes files without a row, and finds rows without a file: those stay, as the file may come back with a backup. What
+   * was written lately is left alone: its row may be on its way.
+   */
+  async tidy(): Promise<{ files: number; rows: number }> {
+    if (!this.files) return { files: 0, rows: 0 };
+    const before = this.clock.now().getTime() - SETTLED_MS;
+    let files = 0;
+    for (const gardenId of await this.files.gardens()) {
+      const known = new Set(
+        (await this.db.manager.find(PhotoEntity, { where: { gardenId }, select: { id: true } })).map((p) => p.id),
+      );
+      for (const file of await this.files.list(gardenId))
+        if (file.writtenAt < before && !known.has(file.id)) {
+          await this.files.drop(gardenId, file.name);
+          files += 1;
+        }
+    }
+    const rows = await this.db.manager.find(PhotoEntity, { select: { id: true, gardenId: true } });
+    const there = await Promise.all(rows.map((p) => this.files!.has(p.gardenId, p.id)));
+    return { files, rows: there.filter((is) => !is).length };
   }
 }

@@ -1,16 +1,21 @@
 import { OpenInDemo } from '../accounts/session.js';
-import { Controller, Get, Param } from '@nestjs/common';
-import type { SprayLogRow } from '@candid-leaf/contract';
+import { Controller, Get, Param, StreamableFile } from '@nestjs/common';
+import { asJson } from '../shared/as-json.js';
+import { Workers } from '../shared/workers.js';
 import { SprayLogService } from './spray-log.service.js';
 
 /** Routes of the spray log. */
 @Controller('api/gardens/:gardenId/sprays')
 export class SprayLogController {
-  constructor(private readonly log: SprayLogService) {}
+  private readonly ofGarden;
+
+  constructor(log: SprayLogService, workers: Workers) {
+    this.ofGarden = workers.offerReading('spray log', (gardenId: string) => log.list(gardenId));
+  }
 
   @OpenInDemo()
   @Get()
-  list(@Param('gardenId') gardenId: string): Promise<SprayLogRow[]> {
-    return this.log.list(gardenId);
+  async list(@Param('gardenId') gardenId: string): Promise<StreamableFile> {
+    return asJson(await this.ofGarden(gardenId));
   }
 }

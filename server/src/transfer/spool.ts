@@ -6,42 +6,101 @@ import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { BadRequestException, PayloadTooLargeException, ServiceUnavailableException } from '@nestjs/common';
 import type { Request } from 'express';
+import { callingAccount } from '../shared/caller.js';
+import { FairQueue, type Queued } from '../shared/fair-queue.js';
 
+/** Begins the name of the folder in which an upload is received. */
+export const SPOOL_PREFIX = 'leaf-file-';
 /** Most files processed at once. */
 const MOST_AT_ONCE = 2;
+/** Files of one account that may arrive or wait at once. */
+const MOST_EACH = 2;
+/** Longest wait for a place once the file has arrived, ms. */
+const MOST_WAIT_MS = 60_000;
+
+interface Turn extends Queued {
+  begin: () => void;
+}
+const queue = new FairQueue<Turn>(MOST_EACH);
+const underWay = new Map<string, number>();
 let atWork = 0;
 
+const busy = (): ServiceUnavailableException =>
+  new ServiceUnavailableException('Other files are being imported right now. Try again in a moment.');
+
+/** Waits for a place; accounts take turns. */
+function place(owner: string): Promise<void> {
+  if (atWork < MOST_AT_ONCE) {
+    atWork += 1;
+    return Promise.resolve();
+  }
+  return new Promise((resolve, reject) => {
+    const turn: Turn = {
+      owner,
+      begin: () => {
+        clearTimeout(timer);
+        resolve();
+      },
+    };
+    const timer = setTimeout(() => {
+      queue.remove(turn);
+      reject(busy());
+    }, MOST_WAIT_MS);
+    if (queue.add(turn)) return;
+    clearTimeout(timer);
+    reject(busy());
+  });
+}
+/** Hands the place on, or gives it back. */
+function leave(): void {
+  const next = queue.take(() => true);
+  if (next) next.begin();
+  else atWork -= 1;
+}
+
 /**
- * Receives a file completely before work starts: a slow sender blocks no one, and an interrupted upload changes
- * nothing. The file is removed afterwards.
+ * Receives a file completely, and only then takes a place to work on it: a slow sender blocks no one, and an interrupted
+ * upload changes nothing. The file is removed afterwards.
  * @param most bytes
- * @throws 413 if larger; 400 if empty or interrupted; 503 if others are being processed
+ * @throws 413 if larger; 400 if empty or interrupted; 503 if this account sends too many at once, or no place comes free
  */
 export async function spooled<T>(request: Request, most: number, work: (file: string) => Promise<T>): Promise<T> {
   const tooLarge = (): PayloadTooLargeException =>
     new PayloadTooLargeException(`This file is larger than ${most / 1_000_000} MB.`);
   if (Number(request.get('content-length') ?? 0) > most) throw tooLarge();
-  if (atWork >= MOST_AT_ONCE)
-    throw new ServiceUnavailableException('Other files are being imported right now. Try again in a moment.');
-  atWork += 1;
-  const folder = await mkdtemp(join(tmpdir(), 'leaf-file-'));
+  const owner = callingAccount() ?? 'nobody';
+  const own = underWay.get(owner) ?? 0;
+  if (own >= MOST_EACH) throw busy();
+  underWay.set(owner, own + 1);
+  const folder = await mkdtemp(join(tmpdir(), SPOOL_PREFIX));
   try {
     const file = join(folder, 'file');
-    let bytes = 0;
-    const counted = new Transform({
-      transform(part: Buffer, _, done) {
-        bytes += part.length;
-        done(bytes > most ? tooLarge() : null, part);
-      },
-    });
-    await pipeline(request, counted, createWriteStream(file, { mode: 0o600 })).catch((error: Error) => {
-      if (error instanceof PayloadTooLargeException) throw error;
-      throw new BadRequestException('The upload was interrupted. Nothing was changed.');
-    });
-    if (bytes === 0) throw new BadRequestException('This file is empty.');
-    return await work(file);
+    await receive(request, file, most, tooLarge);
+    await place(owner);
+    try {
+      return await work(file);
+    } finally {
+      leave();
+    }
   } finally {
-    atWork -= 1;
+    const left = (underWay.get(owner) ?? 1) - 1;
+    if (left > 0) underWay.set(owner, left);
+    else underWay.delete(owner);
     await rm(folder, { recursive: true, force: true });
   }
+}
+
+async function receive(request: Request, file: string, most: number, tooLarge: () => Error): Promise<void> {
+  let bytes = 0;
+  const counted = new Transform({
+    transform(part: Buffer, _, done) {
+      bytes += part.length;
+      done(bytes > most ? tooLarge() : null, part);
+    },
+  });
+  await pipeline(request, counted, createWriteStream(file, { mode: 0o600 })).catch((error: Error) => {
+    if (error instanceof PayloadTooLargeException) throw error;
+    throw new BadRequestException('The upload was interrupted. Nothing was changed.');
+  });
+  if (bytes === 0) throw new BadRequestException('This file is empty.');
 }

@@ -1,22 +1,33 @@
 import { OpenInDemo } from '../accounts/session.js';
-import { Body, Controller, Delete, Get, HttpCode, Param, Put } from '@nestjs/common';
-import { TrialInput, type TrialDto } from '@candid-leaf/contract';
+import { Body, Controller, Delete, Get, HttpCode, Param, Put, StreamableFile } from '@nestjs/common';
+import { TrialInput } from '@candid-leaf/contract';
+import { asJson } from '../shared/as-json.js';
+import { Workers } from '../shared/workers.js';
 import { TrialsService } from './trials.service.js';
 
 /** Routes of trials. */
 @Controller('api/gardens/:gardenId/trials')
 export class TrialsController {
-  constructor(private readonly trials: TrialsService) {}
+  private readonly ofGarden;
+  private readonly save;
+
+  constructor(
+    private readonly trials: TrialsService,
+    workers: Workers,
+  ) {
+    this.ofGarden = workers.offerReading('trials', (gardenId: string) => trials.list(gardenId));
+    this.save = workers.offer('save a trial', (gardenId: string, input: TrialInput) => trials.put(gardenId, input));
+  }
 
   @OpenInDemo()
   @Get()
-  list(@Param('gardenId') gardenId: string): Promise<TrialDto[]> {
-    return this.trials.list(gardenId);
+  async list(@Param('gardenId') gardenId: string): Promise<StreamableFile> {
+    return asJson(await this.ofGarden(gardenId));
   }
 
   @Put()
-  put(@Param('gardenId') gardenId: string, @Body() body: TrialInput): Promise<TrialDto> {
-    return this.trials.put(gardenId, body);
+  async put(@Param('gardenId') gardenId: string, @Body() body: TrialInput): Promise<StreamableFile> {
+    return asJson(await this.save(gardenId, body));
   }
 
   @Delete(':trialId')

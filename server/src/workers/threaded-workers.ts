@@ -1,5 +1,6 @@
 import type { OnApplicationShutdown } from '@nestjs/common';
 import type { Config } from '../config.js';
+import { callingAccount } from '../shared/caller.js';
 import { Workers } from '../shared/workers.js';
 import { Threads } from './threads.js';
 
@@ -17,7 +18,9 @@ export class ThreadedWorkers extends Workers implements OnApplicationShutdown {
   }
 
   run(name: string, args: readonly unknown[]): Promise<string> {
-    return this.threads.run(String(args[0]), name, args);
+    const gardenId = String(args[0]);
+    // without an account, as behind a calendar link, a garden stands for itself
+    return this.threads.run({ owner: callingAccount() ?? gardenId, gardenId }, name, args);
   }
 
   async onApplicationShutdown(): Promise<void> {

@@ -2,6 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { Logger } from '@nestjs/common';
 import { unavailable } from '../shared/http-errors.js';
 import { errorOf } from './failure.js';
+import { FairQueue, type Queued } from '../shared/fair-queue.js';
 import type { Job, Said } from './messages.js';
 
 /** Limits of the worker threads. */
@@ -22,12 +23,27 @@ const MOST_STRIKES = 2;
 const LEFT_ALONE_MS = 60_000;
 const FORGOTTEN_MS = 10 * 60_000;
 const LONGEST_PAUSE_MS = 10_000;
+/** Jobs of one thread at once: one computes while another waits for the database. */
+const AT_ONCE = 2;
+/** A job that takes longer probably computes: nothing else is put beside it. */
+const SHORT_JOB_MS = 100;
+/** A garden whose last job took longer is slow. */
+const SLOW_MS = 400;
+const MOST_REMEMBERED = 10_000;
+/** Jobs of one account that may wait; more are asked to retry. */
+const MOST_WAITING = 200;
+const LOOK_AGAIN_MS = 20;
 
-interface Waiting {
+/** A job, from the moment it is asked for until it is answered. */
+interface Asked extends Queued {
   gardenId: string;
+  name: string;
+  args: readonly unknown[];
   resolve: (json: string) => void;
   reject: (error: Error) => void;
-  timer: NodeJS.Timeout;
+  /** when a thread took it, ms; 0 while it waits */
+  startedAt: number;
+  timer: NodeJS.Timeout | null;
 }
 
 /** One worker thread. If stuck, dead or out of memory it is replaced; its pending jobs get a 503. */
@@ -40,7 +56,7 @@ class Thread {
   ready = false;
   /** false between the end of one and the start of the next */
   private alive = false;
-  private readonly waiting = new Map<number, Waiting>();
+  private readonly running = new Map<number, Asked>();
   private readonly watch: NodeJS.Timeout;
 
   constructor(
@@ -48,6 +64,8 @@ class Thread {
     private readonly data: unknown,
     private readonly limits: Limits,
     private readonly onStrike: (gardenIds: readonly string[]) => void,
+    /** called when a job has ended, or the thread is there again */
+    private readonly onFree: () => void,
     private readonly log: Logger,
   ) {
     this.begin();
@@ -55,20 +73,29 @@ class Thread {
     this.watch.unref();
   }
 
-  run(gardenId: string, name: string, args: readonly unknown[]): Promise<string> {
-    if (!this.alive) return Promise.reject(tooLong());
-    return new Promise((resolve, reject) => {
-      const id = this.next++;
-      const timer = setTimeout(() => this.fail(id), this.limits.jobMs);
-      this.waiting.set(id, { gardenId, resolve, reject, timer });
-      this.worker.postMessage({ id, name, args } satisfies Job);
-    });
+  /** Jobs in progress, oldest first. */
+  get jobs(): Asked[] {
+    return [...this.running.values()];
+  }
+  /** Returns whether it takes another job: not while one of its jobs computes for long. */
+  get takes(): boolean {
+    const now = Date.now();
+    return this.alive && this.running.size < AT_ONCE && this.jobs.every((job) => now - job.startedAt < SHORT_JOB_MS);
+  }
+
+  run(job: Asked): void {
+    const id = this.next++;
+    job.startedAt = Date.now();
+    if (job.timer) clearTimeout(job.timer);
+    job.timer = setTimeout(() => this.fail(id), this.limits.jobMs);
+    this.running.set(id, job);
+    this.worker.postMessage({ id, name: job.name, args: job.args } satisfies Job);
   }
 
   async end(): Promise<void> {
     this.ended = true;
     clearInterval(this.watch);
-    for (const id of [...this.waiting.keys()]) this.fail(id);
+    for (const id of [...this.running.keys()]) this.fail(id);
     await this.worker.terminate();
   }
 
@@ -95,14 +122,22 @@ class Thread {
       this.ready = true;
       this.deaths = 0;
       this.heard = Date.now();
+      this.onFree();
       return;
     }
-    const job = this.waiting.get(said.id);
+    const job = this.take(said.id);
     if (!job) return;
-    this.waiting.delete(said.id);
-    clearTimeout(job.timer);
     if ('json' in said) job.resolve(said.json);
     else job.reject(errorOf(said.failure));
+    this.onFree();
+  }
+
+  private take(id: number): Asked | null {
+    const job = this.running.get(id);
+    if (!job) return null;
+    this.running.delete(id);
+    if (job.timer) clearTimeout(job.timer);
+    return job;
   }
 
   private look(): void {
@@ -113,8 +148,8 @@ class Thread {
 
   private replace(worker: Worker): void {
     if (this.ended || worker !== this.worker) return;
-    this.onStrike([...new Set([...this.waiting.values()].map((w) => w.gardenId))]);
-    for (const id of [...this.waiting.keys()]) this.fail(id);
+    this.onStrike([...new Set(this.jobs.map((job) => job.gardenId))]);
+    for (const id of [...this.running.keys()]) this.fail(id);
     const pause = Math.min(LONGEST_PAUSE_MS, 100 * 2 ** this.deaths++);
     this.ready = false;
     this.alive = false;
@@ -122,35 +157,49 @@ class Thread {
   }
 
   private fail(id: number): void {
-    const job = this.waiting.get(id);
-    if (!job) return;
-    this.waiting.delete(id);
-    clearTimeout(job.timer);
-    job.reject(
-      unavailable('This garden is taking too long to calculate. Try again in a moment; sending it twice is safe.'),
-    );
+    this.take(id)?.reject(tooLong());
+    this.onFree();
   }
 }
 
 const tooLong = (): Error =>
   unavailable('This garden is taking too long to calculate. Try again in a moment; sending it twice is safe.');
 
-/** Worker threads, each responsible for its own gardens, so each garden is cached once. */
+/** Whose turn a job takes, and which garden it is about. */
+export interface JobFor {
+  owner: string;
+  gardenId: string;
+}
+
+/**
+ * Worker threads. A garden is computed in its own thread, where it is cached; in another only while that one is busy for
+ * someone else. Accounts take turns, and neither one account nor the gardens known to be slow get the last thread: a slow
+ * garden waits behind its own requests only.
+ */
 export class Threads {
   private readonly threads: Thread[];
+  private readonly queue = new FairQueue<Asked>(MOST_WAITING);
   private readonly strikes = new Map<string, { count: number; at: number }>();
+  /** gardens whose last job took long */
+  private readonly slow = new Map<string, number>();
+  private readonly limits: Limits;
+  private again: NodeJS.Timeout | null = null;
+  private ended = false;
 
   constructor(file: URL, data: unknown, count: number, limits: Partial<Limits> = {}) {
     const log = new Logger('Reckoning');
+    this.limits = { ...USUAL, ...limits };
     const strike = (ids: readonly string[]): void => this.strike(ids);
-    this.threads = Array.from({ length: count }, () => new Thread(file, data, { ...USUAL, ...limits }, strike, log));
+    const free = (): void => this.deal();
+    this.threads = [];
+    for (let i = 0; i < count; i++) this.threads.push(new Thread(file, data, this.limits, strike, free, log));
   }
 
   get ready(): boolean {
     return this.threads.every((t) => t.ready);
   }
 
-  async run(gardenId: string, name: string, args: readonly unknown[]): Promise<string> {
+  async run({ owner, gardenId }: JobFor, name: string, args: readonly unknown[]): Promise<string> {
     const struck = this.strikes.get(gardenId);
     if (struck && struck.count >= MOST_STRIKES) {
       if (Date.now() < struck.at + LEFT_ALONE_MS)
@@ -159,11 +208,90 @@ export class Threads {
         );
       struck.count = MOST_STRIKES - 1; // retried once more
     }
-    return this.threads[hash(gardenId) % this.threads.length]!.run(gardenId, name, args);
+    const json = await new Promise<string>((resolve, reject) => {
+      const job: Asked = { owner, gardenId, name, args, resolve, reject, startedAt: 0, timer: null };
+      if (this.ended || !this.queue.add(job)) return reject(tooLong());
+      job.timer = setTimeout(() => {
+        this.queue.remove(job);
+        reject(tooLong());
+      }, this.limits.jobMs);
+      this.deal();
+    });
+    return json;
   }
 
   async end(): Promise<void> {
+    this.ended = true;
+    if (this.again) clearTimeout(this.again);
+    for (const job of this.queue.all) {
+      if (job.timer) clearTimeout(job.timer);
+      job.reject(tooLong());
+    }
     await Promise.all(this.threads.map((t) => t.end()));
+  }
+
+  /** Gives waiting jobs to threads, until none is free or none may run. */
+  private deal(): void {
+    if (this.ended) return;
+    for (;;) {
+      const job = this.queue.take((j) => this.threadFor(j) !== null);
+      if (!job) break;
+      this.threadFor(job)!.run(this.timed(job));
+    }
+    // a thread that looked busy a moment ago may only have waited for the database
+    if (this.queue.all.length > 0 && !this.again) {
+      this.again = setTimeout(() => {
+        this.again = null;
+        this.deal();
+      }, LOOK_AGAIN_MS);
+      this.again.unref();
+    }
+  }
+
+  /** Returns the thread that may take a job now; null: it waits. */
+  private threadFor(job: Asked): Thread | null {
+    const home = this.threads[hash(job.gardenId) % this.threads.length]!;
+    if (this.threads.length === 1) return home.takes ? home : null;
+    const busy = this.threads.flatMap((t) => t.jobs);
+    const last = this.threads.length - 1;
+    const heldBy = (which: (j: Asked) => boolean): number => this.threads.filter((t) => t.jobs.some(which)).length;
+    const goesTo = home.takes ? home : this.besides(home, job);
+    if (!goesTo) return null;
+    const isNew = (which: (j: Asked) => boolean): boolean => !goesTo.jobs.some(which);
+    if (busy.length > 0) {
+      const own = (j: Asked): boolean => j.owner === job.owner;
+      if (isNew(own) && heldBy(own) >= last) return null;
+      const slow = (j: Asked): boolean => this.slow.has(j.gardenId);
+      if (this.slow.has(job.gardenId) && isNew(slow) && heldBy(slow) >= last) return null;
+    }
+    return goesTo;
+  }
+
+  /** Another thread, if the garden's own is busy for someone else. */
+  private besides(home: Thread, job: Asked): Thread | null {
+    if (home.jobs.some((j) => j.owner === job.owner)) return null;
+    return this.threads.find((t) => t !== home && t.takes) ?? null;
+  }
+
+  /** Notes how long a garden takes. */
+  private timed(job: Asked): Asked {
+    const note = (): void => {
+      const took = Date.now() - job.startedAt;
+      this.slow.delete(job.gardenId);
+      if (took < SLOW_MS) return;
+      if (this.slow.size >= MOST_REMEMBERED) this.slow.clear();
+      this.slow.set(job.gardenId, took);
+    };
+    const { resolve, reject } = job;
+    job.resolve = (json) => {
+      note();
+      resolve(json);
+    };
+    job.reject = (error) => {
+      note();
+      reject(error);
+    };
+    return job;
   }
 
   private strike(gardenIds: readonly string[]): void {
