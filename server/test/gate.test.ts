@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { GardenView } from '@candid-leaf/contract';
 import type { Fault } from '@candid-leaf/core/records';
 import { v7 as uuid } from 'uuid';
+import { networkOf } from '../src/accounts/network.js';
 import { gardener, potted, startApp, useApp, useFolder } from './app.js';
 
 /** What stands before every route. */
@@ -170,4 +171,54 @@ test('the use of a session is saved once an hour, not at every request', async (
   await agent.get('/api/session').expect(200);
   expect(await longest()).toBe(used - 5000);
   await db.end();
+});
+
+test('with a public address any other host is refused, but this machine’s own; without one any is taken', async () => {
+  const open = await app.http().get('/api/health').set('host', 'anything.example').expect(200);
+  expect(open.body.ok).toBe(true);
+  const strict = await startApp({ publicUrl: 'https://garden.example', trustProxy: 1 });
+  try {
+    const ask = (host: string, more: Record<string, string> = {}) =>
+      strict
+        .http()
+        .get('/api/health')
+        .set({ host, ...more });
+    await ask('garden.example').expect(200);
+    await ask('GARDEN.example').expect(200);
+    await ask('127.0.0.1:3210').expect(200);
+    for (const host of ['evil.example', 'garden.example.evil.example', 'localhost.evil.example', 'garden.example:81'])
+      expect([host, (await ask(host)).status]).toEqual([host, 421]);
+    expect((await ask('evil.example')).body.message).toContain('https://garden.example');
+    // what a trusted proxy says was asked for counts
+    await ask('127.0.0.1', { 'x-forwarded-host': 'garden.example' }).expect(200);
+    await ask('127.0.0.1', { 'x-forwarded-host': 'evil.example' }).expect(421);
+  } finally {
+    await strict.stop();
+  }
+});
+
+test('a key may send as much as a person: forty notes at once', async () => {
+  const g = await gardener(app);
+  const { plant } = await potted(g);
+  const made = await g.agent.post(g.url('/keys')).send({ id: uuid(), name: 'k', role: 'keep', days: 5 }).expect(200);
+  const key = `Bearer ${(made.body as { key: string }).key}`;
+  const records = Array.from({ length: 40 }, () => ({
+    id: uuid(),
+    type: 'note',
+    plantId: plant,
+    data: { date: '2026-07-18', text: 'a note of usual length '.repeat(12) },
+  }));
+  const body = JSON.stringify({ records });
+  expect(body.length).toBeGreaterThan(10_300);
+  const put = (authorization: string) =>
+    app.http().put(g.url('/records/several')).set({ authorization, 'content-type': 'application/json' }).send(body);
+  await put(key).expect(200);
+  await put('Bearer guessed').expect(401);
+});
+
+test('limits count an IPv6 household as one sender', () => {
+  expect(networkOf('2001:db8:1:2:3:4:5:6')).toBe('2001:db8:1:2::/64');
+  expect(networkOf('2001:0db8:0001:0002::9')).toBe(networkOf('2001:db8:1:2:ffff::1'));
+  expect(networkOf('2001:db8:1:3::1')).not.toBe(networkOf('2001:db8:1:2::1'));
+  expect(['192.0.2.7', '::ffff:192.0.2.7', 'unknown'].map(networkOf)).toEqual(['192.0.2.7', '192.0.2.7', 'unknown']);
 });

@@ -6,6 +6,7 @@ import type { Config } from '../config.js';
 import { callers } from '../shared/caller.js';
 import { oldPaths } from './old-paths.js';
 import { readBody } from './body.js';
+import { onlyFor } from './host.js';
 import { deadline } from './deadline.js';
 import { refuseForeignWrites } from './origin.js';
 import { thePage } from './page.js';
@@ -39,6 +40,7 @@ export function installGate(app: NestExpressApplication, config: Config): { clos
     }),
     compression(),
   );
+  app.use(onlyFor(config.publicUrl));
   if (config.webRoot) app.use(thePage(config.webRoot));
   const { handler, close } = sessions(config);
   // health answers without the database, so it has no session

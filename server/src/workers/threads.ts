@@ -63,9 +63,12 @@ class Thread {
     private readonly file: URL,
     private readonly data: unknown,
     private readonly limits: Limits,
-    private readonly onStrike: (gardenIds: readonly string[]) => void,
-    /** called when a job has ended, or the thread is there again */
-    private readonly onFree: () => void,
+    private readonly on: {
+      /** gardens whose jobs ended the thread */
+      strike: (gardenIds: readonly string[]) => void;
+      /** a job has ended, or the thread is there again */
+      free: () => void;
+    },
     private readonly log: Logger,
   ) {
     this.begin();
@@ -122,14 +125,14 @@ class Thread {
       this.ready = true;
       this.deaths = 0;
       this.heard = Date.now();
-      this.onFree();
+      this.on.free();
       return;
     }
     const job = this.take(said.id);
     if (!job) return;
     if ('json' in said) job.resolve(said.json);
     else job.reject(errorOf(said.failure));
-    this.onFree();
+    this.on.free();
   }
 
   private take(id: number): Asked | null {
@@ -148,7 +151,7 @@ class Thread {
 
   private replace(worker: Worker): void {
     if (this.ended || worker !== this.worker) return;
-    this.onStrike([...new Set(this.jobs.map((job) => job.gardenId))]);
+    this.on.strike([...new Set(this.jobs.map((job) => job.gardenId))]);
     for (const id of [...this.running.keys()]) this.fail(id);
     const pause = Math.min(LONGEST_PAUSE_MS, 100 * 2 ** this.deaths++);
     this.ready = false;
@@ -158,7 +161,7 @@ class Thread {
 
   private fail(id: number): void {
     this.take(id)?.reject(tooLong());
-    this.onFree();
+    this.on.free();
   }
 }
 
@@ -189,10 +192,10 @@ export class Threads {
   constructor(file: URL, data: unknown, count: number, limits: Partial<Limits> = {}) {
     const log = new Logger('Reckoning');
     this.limits = { ...USUAL, ...limits };
-    const strike = (ids: readonly string[]): void => this.strike(ids);
-    const free = (): void => this.deal();
+    const on = { strike: (ids: readonly string[]): void => this.strike(ids), free: (): void => this.deal() };
+    // a thread may report before the others exist
     this.threads = [];
-    for (let i = 0; i < count; i++) this.threads.push(new Thread(file, data, this.limits, strike, free, log));
+    for (let i = 0; i < count; i++) this.threads.push(new Thread(file, data, this.limits, on, log));
   }
 
   get ready(): boolean {
