@@ -74,7 +74,8 @@ export function seasonFeed(assessed: PlantAssessment, plan: PlannedFeed, next: F
   const length = daysBetween(from, end) + 1;
   const ledger = nitrogenLedger(assessed, end);
   const washes = usualWashing(assessed);
-  const { usual, least } = EVERY_DAYS[isPotted(c.place) ? 'pot' : 'bed'];
+  const { usual: rhythm, least } = EVERY_DAYS[isPotted(c.place) ? 'pot' : 'bed'];
+  const usual = Math.max(rhythm, plan.everyDays ?? 0);
   const strongest = plan.everyDays === null ? least : Math.min(least, plan.everyDays);
   const mid = ledger.map((d) => (d.takenLow + d.takenHigh) / 2);
   const planned = Array.from({ length }, () => 0);

@@ -125,7 +125,7 @@ test('above 30 °C it is fed half strength, twice as often; dry soil that is wat
   expect(feedPlan(q({ left: 0.1, waterOn: ASOF }))).toMatchObject({ on: ASOF, hold: null });
 });
 
-test('the nitrogen decides how often: weekly at most in a pot if it would run short, as usual if it lasts', () => {
+test('the nitrogen decides how often: weekly at most in a pot if it would run short, a week later than usual if it lasts for weeks', () => {
   const every = (more: Partial<FeedQuestion>) => {
     const p = feedPlan(q({ fed: [fed(1)], ...more }));
     return p.kind === 'feed' ? p.everyDays : null;
@@ -136,7 +136,7 @@ test('the nitrogen decides how often: weekly at most in a pot if it would run sh
   const pot = [-1, 0.4 / 7, 0.4 / 10, 0].map((perDay) =>
     every({ isPot: true, leftG: () => (perDay < 0 ? lasts.map(() => -1) : falls(perDay)) }),
   );
-  expect(pot).toEqual([7, 7, 11, 14]);
+  expect(pot).toEqual([7, 7, 11, 21]);
   expect(every({ isPot: true, leftG: () => null })).toBe(14);
   // more than the shortest rhythm gives is needed only in five weeks: it begins now
   const later = lasts.map((g, i) => g - Math.max(0, i - 30) * 0.2);
