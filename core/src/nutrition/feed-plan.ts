@@ -108,7 +108,7 @@ export interface FeedQuestion {
  * is fed sooner, pots weekly at label strength in full growth.
  */
 export const EVERY_DAYS = { bed: { usual: 25, least: 14 }, pot: { usual: 14, least: 7 } } as const;
-/** A feed may wait half as long again where the soil still has enough for the weeks that are looked ahead (judgement). */
+/** A pot may wait half as long again where its mix still has enough for the weeks that are looked ahead (judgement). */
 const AMPLE_LONGER = 1.5;
 /** Days until the next feed after a slow-release one (judgement: release.ts, half of a meal's span and more). */
 const SLOW_EVERY_DAYS = 42;
@@ -174,8 +174,8 @@ function everyDays(q: FeedQuestion, last: Feeding | null): number {
   const { usual, least } = EVERY_DAYS[q.isPot ? 'pot' : 'bed'];
   if (!last) return usual;
   const left = q.leftG?.() ?? [];
-  // what is left lasts the coming weeks without any feed: more would only make leaves
-  const ample = left.length > 0 && left.every((grams) => grams >= 0);
+  // what is left in a pot lasts the coming weeks without any feed: more would only make leaves
+  const ample = q.isPot && left.length > 0 && left.every((grams) => grams >= 0);
   const most = isSlow(last) ? SLOW_EVERY_DAYS : ample ? Math.round(AMPLE_LONGER * usual) : usual;
   const since = daysBetween(last.date, q.today);
   const gives = nitrogenFreedG(last, addDays(last.date, -1), addDays(last.date, SLOW_EVERY_DAYS));
