@@ -182,7 +182,7 @@ test('two helpers edit one record offline: the later one compares both and choos
   await expect(hers.getByText('to sync.', { exact: false })).toBeHidden();
   await hers.context().close();
   await context.setOffline(false);
-  await expect(page.getByText('1 need a decision.', { exact: false })).toBeVisible();
+  await expect(page.getByText('1 needs a decision.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Review' }).click();
   await expect(page.getByRole('region', { name: 'Mine' })).toContainText(/Watered, 5.L per plant, 18 July/);
   await expect(page.getByRole('region', { name: 'Theirs' })).toContainText(/Watered, 3.L per plant, 18 July/);

@@ -386,7 +386,11 @@ test('an offline tick counts for its own day, if that is recent', async () => {
   };
   expect(await ticked({ at: at(3) })).toBe(addDays(today, -3));
   expect(await ticked({})).toBe(today);
-  expect(await ticked({ at: at(20) })).toBe(today);
+  // what was due three weeks ago is not known any more, and it is not today's work
+  const old = await g.tick(`settle:${g.bed}`, { at: at(20) }).expect(400);
+  expect(old.body.faults).toEqual([
+    { path: 'at', reason: expect.stringMatching(/more than two weeks ago: save it as a record/) },
+  ]);
   // a clock that runs ahead writes nothing into the future
   expect(await ticked({ at: at(-2) })).toBe(today);
   await g.tick(`settle:${g.bed}`, { at: 'yesterday' }).expect(400);

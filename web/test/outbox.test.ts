@@ -5,7 +5,7 @@ import '../src/data/all-writes';
 import { deleteRecord } from '../src/data/records';
 import { registerWrites } from '../src/lib/writes';
 import { setAccountHere } from '../src/offline/account';
-import { deliver, sendWaiting, waiting } from '../src/offline/outbox';
+import { deliver, sendWaiting, setAside, settle, waiting } from '../src/offline/outbox';
 import { device, type Waiting } from '../src/offline/store';
 import { fakeServer, type Sent } from './page';
 
@@ -87,15 +87,77 @@ test('refused as a whole, each goes by itself; what does not arrive stays, all o
   await sendWaiting(client);
   expect(sent.map(idsIn)).toEqual([['a', 'b'], 'a', 'b']);
   expect(await waiting()).toEqual([]);
-  for (const status of [503, 401]) {
+  for (const [status, sentTo] of [
+    // one garden's trouble may not be the other's
+    [503, [['a', 'b'], 'c']],
+    [401, [['a', 'b']]],
+  ] as const) {
     await wait(note('a'), note('b'), note('c', 'h'));
     const none = fakeServer(() => ({ status, body: { message: 'not now' } }));
     await sendWaiting(client);
     expect([none.sent.map(idsIn), await left()]).toEqual([
-      [['a', 'b']],
+      sentTo,
       ['a', 'b', 'c'].map((id) => [id, 'waiting', undefined]),
     ]);
   }
+});
+
+describe('a write that the server always fails at', () => {
+  const poison = { key: 'record.save', input: note('poison').input };
+  const failing = (s: Sent) =>
+    JSON.stringify(s.body ?? s.path).includes('poison') ? { status: 500, body: { message: 'no' } } : taken(s);
+  const tries = async (): Promise<unknown[]> => (await waiting()).map((w) => w.tries);
+
+  test('holds up only what belongs to it; the others arrive, and it is sent again later and later', async () => {
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate', 'nextTick'], now: 1_000_000 });
+    try {
+      await wait(poison, { key: 'record.delete', input: { gardenId: 'g', id: 'poison' } }, note('z', 'h'));
+      const { sent } = fakeServer(failing);
+      await sendWaiting(client);
+      // its deletion must not arrive before it
+      expect([sent.map(idsIn), await tries()]).toEqual([
+        ['poison', 'z'],
+        [1, undefined],
+      ]);
+      await sendWaiting(client);
+      expect(sent.length).toBe(2);
+      // pressed by hand it does not wait
+      await sendWaiting(client, { asked: true });
+      expect([sent.length, (await tries())[0]]).toEqual([3, 2]);
+      for (const [after, expected] of [
+        [29_000, 2],
+        [1_000, 3],
+        [60_000, 4],
+      ] as const) {
+        jest.setSystemTime(Date.now() + after);
+        await sendWaiting(client);
+        expect((await tries())[0]).toBe(expected);
+      }
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
+  test('set aside, nothing waits for it; sent again on request, it may arrive', async () => {
+    await wait(poison);
+    fakeServer(failing);
+    await sendWaiting(client);
+    await setAside(client, (await waiting())[0]!);
+    const { sent } = fakeServer(taken);
+    registerWrites(client);
+    const { kept } = await deliver(client, deleteRecord, { gardenId: 'g', id: 'other' }, () => Promise.resolve());
+    expect([kept, sent, (await left())[0]]).toEqual([false, [], ['poison', 'aside', undefined]]);
+    await settle(client, (await waiting())[0]!, 'mine');
+    expect([sent.map(idsIn), await waiting()]).toEqual([['poison'], []]);
+  });
+
+  test('three failures in a row are the server’s: the rest waits', async () => {
+    await wait(...['a', 'b', 'c', 'd', 'e'].map((g) => note(`n ${g}`, g)));
+    const { sent } = fakeServer(() => ({ status: 500, body: { message: 'no' } }));
+    await sendWaiting(client);
+    expect(sent.length).toBe(3);
+    expect((await waiting()).length).toBe(5);
+  });
 });
 
 test('another account on the device neither sees nor sends them', async () => {

@@ -8,7 +8,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { dayIn } from '../shared/clock.js';
-import { notFound } from '../shared/http-errors.js';
+import { badRequest, notFound } from '../shared/http-errors.js';
 import { Paces } from './paces.service.js';
 import { Postponements } from './postponements.service.js';
 import { ShownSince } from './shown-since.service.js';
@@ -20,7 +20,7 @@ const OLD_CODES: Readonly<Record<string, TaskSourceCode>> = { round: 'walk' };
 /** Returns the key of a task: its source and its id there. */
 export const taskKey = (source: TaskSourceCode, id: string): string => `${source}:${id}`;
 
-/** A tick later than this counts for the day it arrives. */
+/** A tick later than this is refused, days. */
 const MOST_LATE_DAYS = 14;
 
 /** Column width of task keys; no key is as long. */
@@ -88,11 +88,21 @@ export class TodayService implements OnModuleInit {
     });
   }
 
-  /** A tick saved offline counts for the day it was made, if that is recent. */
+  /**
+   * A tick saved offline counts for the day it was made.
+   * @throws 400 if that is long ago: what was due then is not known any more, and today's work is not done by it
+   */
   private asDone(s: GardenSnapshot, at: string | undefined): GardenSnapshot {
     if (at === undefined || s.garden.pinnedDate !== null) return s;
     const day = dayIn(s.garden.timeZone, new Date(at));
-    return day < s.today && day >= addDays(s.today, -MOST_LATE_DAYS) ? { ...s, today: day } : s;
+    if (day < addDays(s.today, -MOST_LATE_DAYS))
+      throw badRequest([
+        {
+          path: 'at',
+          reason: `was on ${s.format.day(day)}, more than two weeks ago: save it as a record of that day`,
+        },
+      ]);
+    return day < s.today ? { ...s, today: day } : s;
   }
 
   /** Undoes a tick or a "not today". */

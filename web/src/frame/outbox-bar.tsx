@@ -9,7 +9,7 @@ import { api } from '../lib/api';
 import { useFormat } from '../lib/garden-context';
 import { apiOf } from '../lib/paths';
 import { queryKeys } from '../lib/query-keys';
-import { sendWaiting, settle } from '../offline/outbox';
+import { sendWaiting, setAside, settle, STUCK_FROM } from '../offline/outbox';
 import type { Waiting } from '../offline/store';
 import { Button } from '../ui/button';
 import { Sheet } from '../ui/sheet';
@@ -26,7 +26,9 @@ const when = (at: number): string => format(at, isToday(at) ? 'HH:mm' : 'd MMMM,
 /** Offline state, age of the data, and waiting changes; opens to a list. */
 export function OutboxBar({ list, online, asOf }: Props) {
   const [open, setOpen] = useState(false);
-  const troubled = list.filter((w) => w.state === 'conflict' || w.state === 'refused');
+  const aside = list.filter((w) => w.state === 'aside').length;
+  const due = list.length - aside;
+  const troubled = list.filter((w) => w.state === 'conflict' || w.state === 'refused' || isStuck(w));
   if (online && list.length === 0) return null;
   return (
     <div className="bg-ink text-paper print:hidden">
@@ -35,9 +37,10 @@ export function OutboxBar({ list, online, asOf }: Props) {
           {online ? <Send aria-hidden size={18} /> : <WifiOff aria-hidden size={18} />}
           <span>
             {!online && `Offline. Showing your garden as of ${asOf ? when(asOf) : 'the last time you opened it'}. `}
-            {list.length > 0 && `${list.length} ${list.length === 1 ? 'change waiting' : 'changes waiting'} to sync.`}
+            {due > 0 && `${due} ${due === 1 ? 'change waiting' : 'changes waiting'} to sync.`}
+            {aside > 0 && ` ${aside} set aside.`}
             {list.length === 0 && 'What you record is saved here and synced later.'}
-            {troubled.length > 0 && ` ${troubled.length} need a decision.`}
+            {troubled.length > 0 && ` ${troubled.length} ${troubled.length === 1 ? 'needs' : 'need'} a decision.`}
           </span>
         </p>
         {list.length > 0 && (
@@ -60,6 +63,7 @@ export function OutboxBar({ list, online, asOf }: Props) {
               <p className="text-sm text-soft">recorded {when(w.at)}</p>
               {w.state === 'conflict' && <Conflict w={w} />}
               {w.state === 'refused' && <Refused w={w} />}
+              {(w.state === 'aside' || isStuck(w)) && <Stuck w={w} />}
             </li>
           ))}
         </ul>
@@ -68,6 +72,8 @@ export function OutboxBar({ list, online, asOf }: Props) {
     </div>
   );
 }
+
+const isStuck = (w: Waiting): boolean => w.state === 'waiting' && (w.tries ?? 0) >= STUCK_FROM;
 
 type Kept = Omit<RecordInput, 'data'> & { data: { date: string } };
 const recordIn = (w: Waiting): Kept | undefined => (w.input as { record?: Kept }).record;
@@ -91,7 +97,7 @@ function SendNow({ online }: { online: boolean }) {
   const client = useQueryClient();
   return (
     <div className="mt-3">
-      <Button look="main" disabled={!online} onClick={() => void sendWaiting(client)}>
+      <Button look="main" disabled={!online} onClick={() => void sendWaiting(client, { asked: true })}>
         <Send aria-hidden size={17} /> Sync now
       </Button>
       {!online && (
@@ -111,6 +117,31 @@ function Refused({ w }: { w: Waiting }) {
       <Button className="mt-2" onClick={() => void settle(client, w, 'theirs')}>
         Discard it
       </Button>
+    </div>
+  );
+}
+
+/** The server fails at it each time: it can be put aside, so that nothing has to wait for it. */
+function Stuck({ w }: { w: Waiting }) {
+  const client = useQueryClient();
+  const isAside = w.state === 'aside';
+  return (
+    <div className="mt-1">
+      <p className="text-soft">
+        {isAside
+          ? 'Set aside. It stays on this device until you send or discard it.'
+          : `The server failed at this ${w.tries} times. We keep trying, and the others go on.`}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {isAside ? (
+          <Button onClick={() => void settle(client, w, 'mine')}>Try again</Button>
+        ) : (
+          <Button onClick={() => void setAside(client, w)}>Set aside</Button>
+        )}
+        <Button look="quiet" onClick={() => void settle(client, w, 'theirs')}>
+          Discard it
+        </Button>
+      </div>
     </div>
   );
 }

@@ -13,6 +13,12 @@ import { device, type Waiting } from './store';
 const TAB = Math.random().toString(36).slice(2);
 /** Retry interval if the server does not answer while online, ms. */
 const AGAIN_MS = 15_000;
+/** Longest wait before a write that the server fails at is sent again, ms. */
+const MOST_AGAIN_MS = 3_600_000;
+/** So many failures in a row are the server's trouble, not one write's. */
+const SERVER_TROUBLE = 3;
+/** From so many failures on, the gardener is offered to put a write aside. */
+export const STUCK_FROM = 3;
 /** How often progress is updated during a long sync, ms. */
 const TELL_MS = 250;
 /** A page killed while sending leaves its write "fresh"; another page sends it after this time, ms. */
@@ -91,7 +97,8 @@ export async function deliver<Input extends OfGarden, Answer>(
     return { answer: await now(), kept: false };
   }
   // Keep order: a later edit of the same row would otherwise arrive first and be refused as a version conflict.
-  const before = (await mine()).some((w) => w.n < row.n && w.state === 'waiting');
+  // one that the server keeps failing at holds up only what belongs to it
+  const before = (await mine()).some((w) => w.n < row.n && w.state === 'waiting' && (!w.tries || dependsOn(row, [w])));
   if (onlineManager.isOnline() && !before)
     try {
       const answer = await now();
@@ -115,12 +122,27 @@ function sendSoon(client: QueryClient, ms = AGAIN_MS): void {
   timer = setTimeout(() => void sendWaiting(client), ms);
 }
 
-/** Groups consecutive writes of one key and garden for one request. */
+/** Ids of the things that a write makes or changes. */
+const ownIds = (input: Waiting['input']): string[] =>
+  Object.entries(input).flatMap(([key, value]) => {
+    if (key === 'id' && typeof value === 'string') return [value];
+    const id: unknown = typeof value === 'object' && value !== null ? (value as { id?: unknown }).id : undefined;
+    return typeof id === 'string' ? [id] : [];
+  });
+/** Returns whether a write names something that one of these makes or changes: it must not arrive before it. */
+function dependsOn(w: Waiting, held: readonly Waiting[]): boolean {
+  if (held.length === 0) return false;
+  const text = JSON.stringify(w.input);
+  return held.some((h) => ownIds(h.input).some((id) => text.includes(`"${id}"`)));
+}
+
+/** Groups consecutive writes of one key and garden for one request; what failed before goes by itself. */
 function runsOf(rows: readonly Waiting[]): Waiting[][] {
   const runs: Waiting[][] = [];
   for (const w of rows) {
     const run = runs.at(-1);
-    const fits = run && run[0]!.key === w.key && run[0]!.input.gardenId === w.input.gardenId;
+    const fits =
+      run && !w.tries && !run[0]!.tries && run[0]!.key === w.key && run[0]!.input.gardenId === w.input.gardenId;
     if (fits && run.length < mostTogether(w.key)) run.push(w);
     else runs.push([w]);
   }
@@ -149,25 +171,48 @@ async function sendRun(run: readonly Waiting[]): Promise<void> {
   for (const [i, w] of run.entries()) await (answers[i] ? keepRefused(w, answers[i]) : takeOff(w.n));
 }
 
+/** Notes that the server failed at a write: it is sent again later and later. */
+async function noteFailure(w: Waiting): Promise<Waiting> {
+  const tries = (w.tries ?? 0) + 1;
+  const noted = { ...w, tries, againAt: Date.now() + Math.min(MOST_AGAIN_MS, AGAIN_MS * 2 ** (tries - 1)) };
+  await put(noted);
+  return noted;
+}
+
 const didNotArrive = (error: unknown): boolean => isLost(error) || (error as ApiError).status === 401;
 
 const keepRefused = (w: Waiting, { status, message, faults }: ApiError): Promise<void> =>
   put({ ...w, state: status === 409 ? 'conflict' : 'refused', reason: faults[0]?.reason ?? message });
 
-/** Sends waiting writes in order, from one page at a time. */
-export async function sendWaiting(client: QueryClient): Promise<void> {
+/** Sends waiting writes in order, from one page at a time; on request also those that are to be sent again later. */
+export async function sendWaiting(client: QueryClient, { asked = false } = {}): Promise<void> {
   if (!onlineManager.isOnline()) return;
   const work = async (): Promise<void> => {
     const gardens = new Set<string>();
-    let lost = false;
+    let againMs = Infinity;
+    let failed = 0;
     let saidAt = Date.now();
-    for (const run of runsOf((await waiting()).filter((w) => w.state === 'waiting' || w.state === 'fresh'))) {
+    // what is not sent now, and what belongs to it
+    const held: Waiting[] = [];
+    for (const planned of runsOf((await waiting()).filter((w) => w.state === 'waiting' || w.state === 'fresh'))) {
+      const now = Date.now();
+      const run = planned.filter((w) => (asked || (w.againAt ?? 0) <= now) && !dependsOn(w, held));
+      for (const w of planned.filter((x) => !run.includes(x))) {
+        held.push(w);
+        if (w.againAt) againMs = Math.min(againMs, Math.max(0, w.againAt - now));
+      }
+      if (run.length === 0) continue;
       try {
         await sendRun(run);
         gardens.add(run[0]!.input.gardenId);
-      } catch {
-        lost = true;
-        break;
+        failed = 0;
+      } catch (error) {
+        againMs = Math.min(againMs, AGAIN_MS);
+        if (!(error instanceof ApiError) || error.status === 401) break;
+        // the server failed at this: the others go on, unless it fails at everything
+        for (const w of run) held.push(await noteFailure(w));
+        failed += 1;
+        if (failed >= SERVER_TROUBLE) break;
       }
       // each update reads all waiting writes: with hundreds, update now and then
       if (Date.now() - saidAt > TELL_MS) {
@@ -177,7 +222,7 @@ export async function sendWaiting(client: QueryClient): Promise<void> {
     }
     changed();
     for (const id of gardens) await client.invalidateQueries({ predicate: (q) => q.queryKey.includes(id) });
-    if (lost) sendSoon(client);
+    if (againMs < Infinity) sendSoon(client, againMs);
   };
   try {
     if (typeof navigator !== 'undefined' && navigator.locks) await navigator.locks.request('candid-leaf outbox', work);
@@ -196,12 +241,19 @@ export async function settle(
 ): Promise<void> {
   if (keep === 'theirs') await takeOff(w.n);
   else {
-    const { reason: _r, ...rest } = w;
+    const { reason: _r, tries: _t, againAt: _a, ...rest } = w;
     await put({ ...rest, input: input ?? w.input, state: 'waiting' });
   }
   changed();
   await sendWaiting(client);
   if (keep === 'theirs') await client.invalidateQueries({ predicate: (q) => q.queryKey.includes(w.input.gardenId) });
+}
+
+/** Puts a write aside that the server cannot take: it stays on the device, and nothing waits for it. */
+export async function setAside(client: QueryClient, w: Waiting): Promise<void> {
+  await put({ ...w, state: 'aside' });
+  changed();
+  await sendWaiting(client);
 }
 
 /** Starts syncing: now, when back online, and at intervals. */

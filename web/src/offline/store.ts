@@ -8,7 +8,9 @@ type WaitState =
   /** someone else edited the same row */
   | 'conflict'
   /** rejected by the server */
-  | 'refused';
+  | 'refused'
+  /** the gardener put it aside: not sent until they say so */
+  | 'aside';
 
 /** A write not known to have arrived: its key and input are enough to send it. */
 export interface Waiting {
@@ -25,6 +27,9 @@ export interface Waiting {
   state: WaitState;
   /** why it was rejected */
   reason?: string;
+  /** how often the server failed at it, and when it is sent again, ms since 1970 */
+  tries?: number;
+  againAt?: number;
 }
 
 interface OnDevice extends DBSchema {
