@@ -71,6 +71,8 @@ export class ImportPlan implements Reading {
 export interface FilePreview extends Reading {
   table: TableName;
   delimiter: Delimiter;
+  /** a date that can be read two ways: the gardener is asked; null if it is clear */
+  unclearDay: string | null;
   heads: string[];
   rows: string[][];
 }

@@ -45,6 +45,15 @@ test('import a CSV: preview, choose units, dry run, import without the faulty ro
   await expect(records.getByRole('listitem')).toHaveCount(0);
   expect(await own.saved('watering')).toEqual([]);
 
+  // what can be read two ways is asked, not guessed
+  await page.goto(`/gardens/${own.garden}/files`);
+  await panel.getByLabel('Choose a CSV file').setInputFiles(csv('Day;Plant;Amount\n03/04/2026;Red one;1\n', 'two.csv'));
+  await expect(panel.getByText('03/04/2026: which number is the month?')).toBeVisible();
+  await expect(panel.getByRole('button', { name: 'Check file' })).toBeDisabled();
+  await choose(panel, 'Date format', 'month, day, year');
+  await panel.getByRole('button', { name: 'Check file' }).click();
+  await expect(panel.getByText('1 row read: 0 to import, 1 with errors.')).toBeVisible();
+
   // what is no table says why
   await page.goto(`/gardens/${own.garden}/files`);
   await panel.getByLabel('Choose a CSV file').setInputFiles(csv('a,b\n1,"2\n'));

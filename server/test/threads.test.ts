@@ -10,7 +10,7 @@ Logger.overrideLogger(false);
 let threads: Threads;
 beforeEach(() => {
   const file = pathToFileURL(join(__dirname, 'fixtures', 'thread.mjs'));
-  threads = new Threads(file, null, 2, { jobMs: 1500, silenceMs: 600, heapMb: 40 });
+  threads = new Threads(file, null, 2, { jobMs: 1500, silenceMs: 600, heapMb: 40, othersAfterMs: 0 });
 });
 afterEach(() => threads.end());
 

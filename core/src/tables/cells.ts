@@ -27,6 +27,17 @@ export function guessDateOrder(samples: readonly string[]): DateOrder {
   return DATE_ORDERS.find((order) => given.every((s) => readDay(s, order) !== null)) ?? 'ymd';
 }
 
+/**
+ * Returns a date that can be read two ways, if nothing in the samples tells which is meant: "03/04/2026" is a day in April
+ * or in March. Null if it is clear.
+ * @example unclearDay(['03/04/2026', '25/04/2026']) // null
+ */
+export function unclearDay(samples: readonly string[]): string | null {
+  const given = samples.filter((s) => s !== '');
+  if (!(['dmy', 'mdy'] as const).every((order) => given.every((s) => readDay(s, order) !== null))) return null;
+  return given.find((s) => readDay(s, 'dmy') !== readDay(s, 'mdy')) ?? null;
+}
+
 /** Decimal sign of a file. */
 export type Decimal = '.' | ',';
 

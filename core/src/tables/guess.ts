@@ -1,4 +1,4 @@
-import { guessDateOrder, guessDecimal, type DateOrder, type Decimal } from './cells.js';
+import { guessDateOrder, guessDecimal, unclearDay, type DateOrder, type Decimal } from './cells.js';
 import { unitsOf } from './quantities.js';
 import { columnsOf, TABLE_NAMES, type TableColumn, type TableName } from './tables.js';
 import { at, must } from '../units/lists.js';
@@ -94,7 +94,7 @@ export function guessReading(
   heads: readonly string[],
   rows: readonly (readonly string[])[],
   table?: TableName,
-): Reading & { table: TableName } {
+): Reading & { table: TableName; unclearDay: string | null } {
   const score = (t: TableName): number => {
     const found = fit(t, heads);
     return found.length + (isWhole(t, found) ? 100 : 0);
@@ -109,6 +109,7 @@ export function guessReading(
     table: best,
     columns,
     dateOrder: guessDateOrder(samples(['day'])),
+    unclearDay: unclearDay(samples(['day'])),
     decimal: guessDecimal(samples(['number'])),
   };
 }

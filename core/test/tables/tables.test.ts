@@ -123,6 +123,21 @@ describe('recognising a file', () => {
     expect(of('date,bed,pH,P (ppm),K (ppm)')).toBe('soil');
   });
 
+  test('a date that can be read two ways is asked about, unless another tells', () => {
+    const of = (...days: string[]) =>
+      guessReading(
+        ['Date', 'Plant', 'Water (L)'],
+        days.map((d) => [d, 'Red', '1']),
+      );
+    expect(of('03/04/2026', '05/06/2026')).toMatchObject({ unclearDay: '03/04/2026', dateOrder: 'dmy' });
+    expect(of('03/04/2026', '25/06/2026')).toMatchObject({ unclearDay: null, dateOrder: 'dmy' });
+    expect(of('03/04/2026', '05/26/2026')).toMatchObject({ unclearDay: null, dateOrder: 'mdy' });
+    // year first, or the same day both ways: nothing to ask
+    expect(of('2026-04-03').unclearDay).toBeNull();
+    expect(of('04/04/2026').unclearDay).toBeNull();
+    expect(of('').unclearDay).toBeNull();
+  });
+
   test('missing, doubled and unitless columns are reported', () => {
     const reading: Reading = {
       columns: [

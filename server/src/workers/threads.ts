@@ -13,11 +13,13 @@ export interface Limits {
   silenceMs: number;
   /** memory of a thread, MB */
   heapMb: number;
+  /** the others begin this long after the first is ready, ms: a start answers as soon as one thread does */
+  othersAfterMs: number;
 }
 
 /** Size of the young generation, MB; more makes nothing faster here. */
 const YOUNG_MB = 12;
-const USUAL: Limits = { jobMs: 12_000, silenceMs: 5000, heapMb: 170 };
+const USUAL: Limits = { jobMs: 12_000, silenceMs: 5000, heapMb: 170, othersAfterMs: 5000 };
 /** A garden whose job ended a thread this often is paused for a while. */
 const MOST_STRIKES = 2;
 const LEFT_ALONE_MS = 60_000;
@@ -188,18 +190,26 @@ export class Threads {
   private readonly limits: Limits;
   private again: NodeJS.Timeout | null = null;
   private ended = false;
+  private readonly another: () => Thread;
+  private missing: number;
 
   constructor(file: URL, data: unknown, count: number, limits: Partial<Limits> = {}) {
     const log = new Logger('Reckoning');
     this.limits = { ...USUAL, ...limits };
-    const on = { strike: (ids: readonly string[]): void => this.strike(ids), free: (): void => this.deal() };
-    // a thread may report before the others exist
-    this.threads = [];
-    for (let i = 0; i < count; i++) this.threads.push(new Thread(file, data, this.limits, on, log));
+    const on = {
+      strike: (ids: readonly string[]): void => this.strike(ids),
+      free: (): void => {
+        this.beginOthers();
+        this.deal();
+      },
+    };
+    this.another = () => new Thread(file, data, this.limits, on, log);
+    this.missing = count - 1;
+    this.threads = [this.another()];
   }
 
   get ready(): boolean {
-    return this.threads.every((t) => t.ready);
+    return this.threads.some((t) => t.ready);
   }
 
   async run({ owner, gardenId }: JobFor, name: string, args: readonly unknown[]): Promise<string> {
@@ -231,6 +241,15 @@ export class Threads {
       job.reject(tooLong());
     }
     await Promise.all(this.threads.map((t) => t.end()));
+  }
+
+  private beginOthers(): void {
+    if (this.missing === 0 || !this.threads[0]?.ready) return;
+    const count = this.missing;
+    this.missing = 0;
+    setTimeout(() => {
+      for (let i = 0; i < count && !this.ended; i++) this.threads.push(this.another());
+    }, this.limits.othersAfterMs).unref();
   }
 
   /** Gives waiting jobs to threads, until none is free or none may run. */

@@ -42,7 +42,7 @@ export function useImport(gardenId: string) {
   };
   const send = async (more: Pick<ImportPlan, 'dry' | 'skipFaulty'>): Promise<void> => {
     if (!file || !preview) return;
-    const { heads: _h, rows: _r, ...reading } = preview;
+    const { heads: _h, rows: _r, unclearDay: _u, ...reading } = preview;
     const plan: ImportPlan = { ...reading, name: file.name.slice(0, 120), ...more };
     stop.current = new AbortController();
     setTrouble(null);

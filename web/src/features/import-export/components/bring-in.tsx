@@ -61,7 +61,7 @@ function Next({ state }: { state: ImportState }) {
   if (step === 'map')
     return (
       <div className="flex flex-wrap gap-2">
-        <Button look="main" onClick={() => void state.attempt()}>
+        <Button look="main" disabled={preview?.unclearDay != null} onClick={() => void state.attempt()}>
           Check file
         </Button>
         <Button look="quiet" onClick={state.begin}>

@@ -78,9 +78,10 @@ export function Mapping({ preview, onChange }: Props) {
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField
           label="Date format"
-          options={DATES}
-          value={preview.dateOrder}
-          onChange={(order) => onChange({ dateOrder: order as DateOrder })}
+          options={preview.unclearDay === null ? DATES : [['', 'choose'], ...DATES.slice(1)]}
+          value={preview.unclearDay === null ? preview.dateOrder : ''}
+          hint={preview.unclearDay === null ? undefined : `${preview.unclearDay}: which number is the month?`}
+          onChange={(order) => order && onChange({ dateOrder: order as DateOrder, unclearDay: null })}
         />
         <SelectField
           label="Decimal mark"
