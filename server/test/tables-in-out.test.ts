@@ -93,7 +93,7 @@ async function started() {
         .expect(200)
     ).body as FilePreview;
   const plan = async (text: string | Buffer, more: Partial<ImportPlan> = {}): Promise<ImportPlan> => {
-    const { heads: _h, rows: _r, ...guess } = await preview(text, more.table);
+    const { heads: _h, rows: _r, unclearDay: _u, ...guess } = await preview(text, more.table);
     return { ...guess, name: 'a.csv', ...more };
   };
   const send = async (text: string | Buffer, more: Partial<ImportPlan> = {}, id = uuid()) =>
@@ -312,6 +312,7 @@ describe('exporting a table', () => {
       .expect(200);
     const {
       heads: _h,
+      unclearDay: _u,
       rows: _r,
       ...guess
     } = (await back.agent.post(back.url('/imports/preview')).set('content-type', 'text/csv').send(text).expect(200))
