@@ -109,7 +109,7 @@ test('one account never gets the last thread: another’s garden is answered bef
   await Promise.all(heavy);
 });
 
-test('gardens known to be slow leave one thread to the others, whoever they belong to', async () => {
+test('gardens known to be slow leave one thread to all other gardens', async () => {
   await Promise.all(['a', 'b'].map(answered));
   const slow = ['x', 'y', 'z'];
   for (const g of slow) await threads.run(of(g), 'compute', [450]);

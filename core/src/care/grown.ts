@@ -25,8 +25,7 @@ export function grownByDay(c: CaseContext, from: Day, to: Day, groundM2: number)
   const { crop } = plant;
   const clock = seasonClock(c.case);
   const weather = new Map([...c.own, ...c.ownAhead].map((w) => [w.date, w]));
-  const lately = lastDays(c.own, asOf);
-  const usual = meanOf(c, lately);
+  const usual = meanOf(c, lastDays(c.own, asOf));
   const changes = seasonChange(garden, asOf);
   const mostM2 = isPotted(place) ? Infinity : groundM2;
   const today = daysBetween(from, asOf);

@@ -1,5 +1,5 @@
 import type { PlantAssessment } from '../assessment/assess.js';
-import { EVERY_DAYS, type FeedPlan } from '../nutrition/feed-plan.js';
+import { BEFORE_SHORT_DAYS, EVERY_DAYS, type FeedPlan } from '../nutrition/feed-plan.js';
 import { addFreedByDay } from '../nutrition/release.js';
 import { isPotted } from '../records/place.js';
 import type { Feeding } from '../records/record-classes.js';
@@ -28,8 +28,6 @@ export interface FeedOutlook {
 
 /** A feed in the last weeks comes too late for fruit (common practice). */
 const LAST_FEED_BEFORE_END_DAYS = 28;
-/** A feed that looks this far ahead, so that the plant never runs short: as `feedPlan`. */
-const BEFORE_SHORT_DAYS = 14;
 /** Days whose washing out stands for the days to come. */
 const WASHED_LIKE_DAYS = 28;
 const STEP_DAYS = 7;

@@ -113,7 +113,7 @@ const AMPLE_LONGER = 1.5;
 /** Days until the next feed after a slow-release one (judgement: release.ts, half of a meal's span and more). */
 const SLOW_EVERY_DAYS = 42;
 /** Days before the nitrogen would run out by which the next feed is given: a hungry plant has lost growth (judgement). */
-const BEFORE_SHORT_DAYS = 14;
+export const BEFORE_SHORT_DAYS = 14;
 /** A starter feed belongs in the first ten days; later the rhythm counts. */
 const STARTER_DAYS = 10;
 /** New roots take up little for three weeks (common practice). */

@@ -1,6 +1,7 @@
 import type { Fault } from '../records/faults.js';
 import { roundTo } from '../units/rounding.js';
 import { inSpoons, spoonSetOf, spoonsOf, US_FLUID_OUNCE_ML } from '../units/kitchen.js';
+import { GRAMS_PER } from '../units/measures.js';
 import { USUAL_SCALE_STEP_G, type Units } from '../units/units.js';
 import type { DoseUnit, LabelDose, Product } from './product.js';
 
@@ -59,7 +60,6 @@ const CAN_STEP_L = 0.5;
 
 /** Steps a kitchen scale or a syringe can tell apart, in grams or millilitres; from 10 on whole ones. */
 const STEP = { dry: USUAL_SCALE_STEP_G, liquid: 0.1 } as const;
-const OUNCE_G = 28.349523125;
 
 type Measured = Pick<Product, 'form' | 'gPerMl'>;
 
@@ -91,7 +91,7 @@ export function measurable(amount: number, product: Measured, tools?: Tools): nu
  * @example unitAmount('tbsp', { form: 'liquid' }, { volume: 'gal-us' }) // 14.7868
  */
 export function unitAmount(unit: DoseUnit, { form, gPerMl }: Measured, tools: Tools): number {
-  if (unit === 'oz') return form === 'liquid' ? US_FLUID_OUNCE_ML : OUNCE_G;
+  if (unit === 'oz') return form === 'liquid' ? US_FLUID_OUNCE_ML : GRAMS_PER.oz;
   return spoonsOf(spoonSetOf(tools))[unit] * (form === 'liquid' ? 1 : (gPerMl ?? 1));
 }
 

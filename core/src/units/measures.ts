@@ -6,7 +6,8 @@ import type { AreaUnit, LengthUnit, MassUnit, TemperatureUnit, Units, VolumeUnit
  */
 export const LITRES_PER: Record<VolumeUnit, number> = { L: 1, 'gal-us': 3.785411784, 'gal-imp': 4.54609 };
 const CM_PER: Record<LengthUnit, number> = { cm: 1, in: 2.54 };
-const GRAMS_PER: Record<MassUnit, number> = { g: 1, oz: 28.349523125 };
+/** Grams of one unit of mass. */
+export const GRAMS_PER: Record<MassUnit, number> = { g: 1, oz: 28.349523125 };
 /** Square metres of one unit of area. */
 export const M2_PER: Record<AreaUnit, number> = { m2: 1, ft2: 0.09290304 };
 const MM_PER_INCH = 25.4;

@@ -4,7 +4,7 @@ import ipaddr from 'ipaddr.js';
 const HOUSEHOLD_BITS = 64;
 
 /**
- * Returns what counts as one sender: an IPv4 address, or the first 64 bits of an IPv6 one, as whoever has one has all of them.
+ * Returns what counts as one sender: an IPv4 address, or the first 64 bits of an IPv6 one.
  * @example networkOf('2001:db8:1:2:3::4') // '2001:db8:1:2::/64'
  */
 export function networkOf(address: string): string {

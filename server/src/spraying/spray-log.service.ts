@@ -44,7 +44,8 @@ export class SprayLogService {
         weather: w ? { tMinC: w.tMinC, tMaxC: w.tMaxC, windMs: w.windMs, rainMm: w.rainMm } : null,
         pickFrom: data.harvestDays == null ? null : pickFrom(data),
         againFrom: data.everyDays == null ? null : addDays(r.day, data.everyDays),
-        copper: data.product === 'copper' && place ? { ...copperOf(s, place, r.day), here: copperGrams(data) } : null,
+        copper:
+          data.product === 'copper' && place ? { ...copperOf(s, place, r.day, rows), here: copperGrams(data) } : null,
       };
     });
   }
