@@ -4,9 +4,9 @@ import { join, sep } from 'node:path';
 declare const PART: { of: number; all: number };
 
 /**
- * Runs every so-manieth file of tests below a folder, each within a group of its name. Alone each file would load and warm up all
- * that it tests anew, which costs more than most tests; a whole run shares that. Files that put something in a module's
- * stead lie in `alone` and are not among them.
+ * Runs every nth test file below a folder, each in a group of its name. Alone, each file would load and warm up all that it
+ * tests again, which costs more than most tests; together they share it. Files that replace a module lie in `alone` and are
+ * left out.
  */
 export function runTogether(folder: string): void {
   const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })

@@ -1,5 +1,11 @@
 import { isUUID } from 'class-validator';
 
+/**
+ * Longest wait for a connection to the database, ms. A process whose thread is busy hears of its connection late: with
+ * 3 s, calculations on a loaded machine were refused while the database was there.
+ */
+export const CONNECT_MS = 10_000;
+
 /** All settings of the environment, read once. */
 export interface Config {
   databaseUrl: string;

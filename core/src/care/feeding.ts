@@ -110,7 +110,7 @@ export function nitrogenLedger(assessed: PlantAssessment, to: Day): LedgerDay[] 
   const { plant, place, records } = c.case;
   const from = plant.transplantedOn!;
   const groundM2 = c.balance.days.at(-1)?.groundM2 ?? USUAL_GROUND_M2;
-  const fruitKg = expectedFruitKg(plant.crop, place);
+  const fruitKg = expectedFruitKg(plant, place);
   const [low, high] = UPTAKE_G_PER_KG[plant.crop].n;
   const grown = grownByDay(c, from, to, groundM2);
   return ledgerDays({
@@ -140,7 +140,7 @@ export function feedingStory(assessed: PlantAssessment): FeedingStory | null {
     leftG: all.slice(past - 1).map((d) => d.soil + d.freed - d.washed - (d.takenLow + d.takenHigh) / 2),
     flowering: onSeasonDay(ini),
     fruiting: onSeasonDay(ini + 0.7 * dev),
-    fruitKg: expectedFruitKg(plant.crop, place),
+    fruitKg: expectedFruitKg(plant, place),
     washingKnown: c.waterKnown,
   };
 }

@@ -1,6 +1,6 @@
 import { USUAL_DEGREE_DAYS } from '../climate/degree-days.js';
 import { isPotted, type PlaceKind } from '../records/place.js';
-import type { Crop } from '../records/plant.js';
+import type { Crop, GrowthHabit } from '../records/plant.js';
 
 /**
  * Uptake of a crop, g of the element per kg of fruit, whole plant included. Ranges from fertiliser manuals (IFA World
@@ -15,16 +15,19 @@ export const UPTAKE_G_PER_KG: Record<Crop, Record<'n' | 'p' | 'k', readonly [num
 /** Fruit per plant and season, kg: a range for beds, limited by the size of a pot (judgement, from memory). */
 const FRUIT_KG: Record<Crop, readonly [number, number]> = { tomato: [2.5, 5], pepper: [0.8, 2] };
 const POT_KG_PER_L = 0.15;
+/** A bush tomato bears for fewer weeks: about four fifths of what a cordon gives in a bed (judgement, from memory). */
+const BUSH_SHARE = 0.8;
 
 /**
- * Returns the fruit a plant can bear in a season, kg, low and high; less in a small pot.
- * @example expectedFruitKg('tomato', { kind: 'container', volumeL: 10 }) // [0.75, 1.5]
+ * Returns the fruit a plant can bear in a season, kg, low and high; less on a bush tomato and in a small pot.
+ * @example expectedFruitKg({ crop: 'tomato' }, { kind: 'container', volumeL: 10 }) // [0.75, 1.5]
  */
 export function expectedFruitKg(
-  crop: Crop,
+  { crop, habit }: { crop: Crop; habit?: GrowthHabit | null },
   place: { kind: PlaceKind; volumeL?: number | null },
 ): readonly [number, number] {
-  const [low, high] = FRUIT_KG[crop];
+  const share = crop === 'tomato' && habit === 'determinate' ? BUSH_SHARE : 1;
+  const [low, high] = [share * FRUIT_KG[crop][0], share * FRUIT_KG[crop][1]];
   if (!isPotted(place) || place.volumeL == null) return [low, high];
   const most = POT_KG_PER_L * place.volumeL;
   return [Math.min(low, most / 2), Math.min(high, most)];

@@ -9,21 +9,35 @@ const LEAD_WORDS: Record<FeedLead, string> = {
   potash: 'a feed with more potassium than nitrogen',
 };
 
-/** Returns why a feed is on hold and until when. */
-function holdInWords(h: FeedHold, f: Formatter): string {
+/** What to do while a feed waits: nothing is ever held without it. */
+export const MEANWHILE: Record<FeedHold['kind'], string> = {
+  heat: 'Until then water well and shade it',
+  dry: 'Water first',
+  salty:
+    'Leach them first: soak slowly with plain water until twice the soil’s volume has run through, then test again',
+  wet: 'Let it drain and dry first',
+  paused: 'Treat that first. Plain water is enough until then',
+  nitrogen: 'Plain water is enough until then',
+};
+
+/** Returns why a feed is on hold, until when, and what to do meanwhile. */
+export const holdInWords = (h: FeedHold, f: Formatter): string =>
+  `wait until ${f.day(h.until)}: ${holdReason(h, f)}. ${MEANWHILE[h.kind]}`;
+
+function holdReason(h: FeedHold, f: Formatter): string {
   switch (h.kind) {
     case 'heat':
-      return `wait until ${f.day(h.until)}: ${f.temperature(h.hottestC)} is forecast. Until then water well and shade it`;
+      return `${f.temperature(h.hottestC)} is forecast`;
     case 'dry':
-      return `wait until ${f.day(h.until)}: the soil is dry, and feed burns dry roots. Water first`;
+      return 'the soil is dry, and feed burns dry roots';
     case 'salty':
-      return `wait until ${f.day(h.until)}: salts of ${h.dsPerM} dS/m would burn roots. Leach them first: soak slowly with plain water until twice the soil’s volume has run through, then test again`;
+      return `salts of ${h.dsPerM} dS/m would burn roots`;
     case 'wet':
-      return `wait until ${f.day(h.until)}: roots in waterlogged soil take up nothing`;
+      return 'roots in waterlogged soil take up nothing';
     case 'paused':
-      return `wait until ${f.day(h.until)}: ${h.because}`;
+      return h.because;
     case 'nitrogen':
-      return `wait until ${f.day(h.until)}: it had ${f.nutrient(h.grams)} of nitrogen in ${h.days} days, and more makes leaves instead of fruit`;
+      return `it had ${f.nutrient(h.grams)} of nitrogen in ${h.days} days, and more makes leaves instead of fruit`;
   }
 }
 

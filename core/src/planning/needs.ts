@@ -105,7 +105,7 @@ export function needsOf(
   const needs = { low: 0, high: 0, mulchL: 0, compostL: 0 };
   const beds = new Map(planned.map((p) => [p.placeId, p.place]));
   for (const p of planned) {
-    const [low, high] = expectedFruitKg(p.crop, p.place);
+    const [low, high] = expectedFruitKg(p, p.place);
     needs.low += low * p.count;
     needs.high += high * p.count;
     addSupport(supports, { ...p, isPot: isPotted(p.place) }, { today, stock });

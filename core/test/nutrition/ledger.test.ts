@@ -40,8 +40,9 @@ test('a ton of tomatoes takes up 2.2 to 3.0 kg of nitrogen and more potassium (I
     expect(k[0]).toBeGreaterThanOrEqual(n[0]);
     expect(p[1]).toBeLessThan(n[0] / 3);
   }
-  expect(expectedFruitKg('tomato', { kind: 'ground' })).toEqual([2.5, 5]);
-  expect(expectedFruitKg('tomato', { kind: 'container', volumeL: 10 })).toEqual([0.75, 1.5]);
+  expect(expectedFruitKg({ crop: 'tomato' }, { kind: 'ground' })).toEqual([2.5, 5]);
+  expect(expectedFruitKg({ crop: 'tomato', habit: 'determinate' }, { kind: 'ground' })).toEqual([2, 4]);
+  expect(expectedFruitKg({ crop: 'tomato' }, { kind: 'container', volumeL: 10 })).toEqual([0.75, 1.5]);
 });
 
 test('growth follows light, leaves and warmth; a temperate summer of 120 days comes to one season', () => {

@@ -159,8 +159,8 @@ test('what must be at hand: a bed counts once, a pot needs no mulch by the squar
   expect([Math.round(needs.mulchL), Math.round(needs.compostL)]).toEqual([86, 36]);
   expect([needs.cages, needs.stakes]).toEqual([3, 0]);
   expect(needs.stringM).toBeGreaterThan(3 * 1.8);
-  // four tomatoes of 2.5 to 5 kg and two peppers of 0.8 to 2 kg
-  expect(needs.fruitKg).toEqual([12, 24]);
+  // three cordons of 2.5 to 5 kg, a bush of 2 to 4 kg, and two peppers of 0.8 to 2 kg
+  expect(needs.fruitKg).toEqual([11, 23]);
   expect(needs.short).toEqual({});
 });
 

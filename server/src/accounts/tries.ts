@@ -1,7 +1,7 @@
 import { HttpException, HttpStatus, Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import mysql from 'mysql2';
 import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
-import { CONFIG, type Config } from '../config.js';
+import { CONFIG, CONNECT_MS, type Config } from '../config.js';
 import { networkOf } from './network.js';
 
 const QUARTER_S = 15 * 60;
@@ -25,7 +25,7 @@ export class Tries implements OnModuleDestroy {
   private readonly limiters: Record<What, RateLimiterMySQL>;
 
   constructor(@Inject(CONFIG) config: Config) {
-    this.pool = mysql.createPool({ uri: config.databaseUrl, connectionLimit: 3, connectTimeout: 3000 });
+    this.pool = mysql.createPool({ uri: config.databaseUrl, connectionLimit: 3, connectTimeout: CONNECT_MS });
     const limiter = (keyPrefix: string, points: number, duration: number) =>
       new RateLimiterMySQL({
         storeClient: this.pool,

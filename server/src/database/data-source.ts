@@ -4,6 +4,7 @@ import { SeasonNotesEntity } from '../season/season-notes.entity.js';
 import { PlantingEntity } from '../season/planting.entity.js';
 import { TrialEntity } from '../trials/trial.entity.js';
 import type { DataSourceOptions } from 'typeorm';
+import { CONNECT_MS } from '../config.js';
 import { AccessKeyEntity } from '../accounts/access-key.entity.js';
 import { AccountEntity } from '../accounts/account.entity.js';
 import { InvitationEntity } from '../accounts/invitation.entity.js';
@@ -114,7 +115,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
   dateStrings: ['DATE'],
   charset: 'utf8mb4',
   poolSize: 10,
-  connectTimeout: 3000,
+  connectTimeout: CONNECT_MS,
   // a failed statement contains what people wrote: do not log it
   logging: false,
 });

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { feedingRecord, type FeedForPlace, type PlannedFeed } from '@candid-leaf/core/care';
-import { feedInWords, type FeedPlan } from '@candid-leaf/core/nutrition';
+import { feedInWords, holdInWords, type FeedPlan } from '@candid-leaf/core/nutrition';
 import type { Product } from '@candid-leaf/core/products';
 import type { EntityManager } from 'typeorm';
 import { Assessments } from '../assessment/assessments.service.js';
@@ -135,7 +135,7 @@ function taskFor(s: GardenSnapshot, g: Group): Task {
     dose: null,
     ...(feed ? { amount: feed.text } : {}),
     ...(plan.hold && plan.wantedOn <= s.today
-      ? { held: { until: plan.on, because: feedInWords(plan, s.today, s.format).split('; ').at(-1)! } }
+      ? { held: { until: plan.on, because: holdInWords(plan.hold, s.format) } }
       : {}),
     cautions: [...CAUTIONS, ...(feed?.product.cautions ?? [])],
   };

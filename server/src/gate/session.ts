@@ -2,14 +2,14 @@ import MySQLStoreFactory from 'express-mysql-session';
 import session from 'express-session';
 import type { RequestHandler } from 'express';
 import mysql from 'mysql2/promise';
-import type { Config } from '../config.js';
+import { CONNECT_MS, type Config } from '../config.js';
 import { cookieName } from '../shared/cookie-name.js';
 
 const THIRTY_DAYS_MS = 30 * 24 * 3600 * 1000;
 
 /** Sessions, stored in the database. `Sweep` removes expired ones, not the store. */
 export function sessions(config: Config): { handler: RequestHandler; close: () => Promise<void> } {
-  const pool = mysql.createPool({ uri: config.databaseUrl, connectionLimit: 5, connectTimeout: 3000 });
+  const pool = mysql.createPool({ uri: config.databaseUrl, connectionLimit: 5, connectTimeout: CONNECT_MS });
   const MySQLStore = MySQLStoreFactory(session as never);
   const store = new MySQLStore(
     { createDatabaseTable: false, schema: { tableName: 'session' }, clearExpired: false },
