@@ -98,6 +98,41 @@ export interface ImportReport {
   faults: RowFault[];
 }
 
+/** Why a row stays when its import is undone. */
+export type ChangedWhy = 'edited' | 'records' | 'photos' | 'treated';
+
+/** A row changed since its import. */
+export interface ChangedRow {
+  /** of its plant or bed; null for a record */
+  name: string | null;
+  day: string | null;
+  why: ChangedWhy;
+}
+
+/** What undoing an import would do. */
+export interface ImportUndoPreview {
+  /** rows that were imported */
+  rows: number;
+  /** rows changed since, the first of them; they stay */
+  changed: ChangedRow[];
+  /** further changed rows */
+  more: number;
+}
+
+/** How to undo an import. */
+export class UndoOf {
+  /** what becomes of rows that were only edited since: kept if left out */
+  @IsOptional()
+  @IsIn(['keep', 'remove'])
+  edited?: 'keep' | 'remove';
+}
+
+/** What undoing an import did. */
+export interface ImportUndone {
+  /** rows changed since, which stayed */
+  kept: number;
+}
+
 /** An import of the past, which can be undone. */
 export interface ImportDto {
   id: string;

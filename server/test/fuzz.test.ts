@@ -7,6 +7,7 @@ import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 import fc from 'fast-check';
 import { startApp, type Agent, type App } from './app.js';
+import { MONSTERS } from './monsters.js';
 import { pathOf, ROUTES, worldOf, type Row, type World } from './route-table.js';
 
 /**
@@ -36,49 +37,6 @@ interface Constraint {
 }
 const constraintsOf = (cls: new () => object): Constraint[] =>
   getMetadataStorage().getTargetValidationMetadatas(cls, '', false, false);
-
-/** What an attacker tries in any field. */
-const MONSTERS = [
-  null,
-  undefined,
-  true,
-  0,
-  -0,
-  -1,
-  0.5,
-  1e308,
-  -1e308,
-  2 ** 53,
-  1e-320,
-  '',
-  ' ',
-  'x'.repeat(5000),
-  '\ud800',
-  'a\0b',
-  '\u202etxet',
-  '🍅'.repeat(90),
-  '9999-12-31',
-  '0000-01-01',
-  '2026-02-30',
-  '2026-07-18',
-  '2024-12-01',
-  '12-31',
-  'Europe/Rome',
-  'constructor',
-  '__proto__',
-  "'; DROP TABLE account; --",
-  [],
-  [[]],
-  [[[[]]]],
-  {},
-  { length: 3 },
-  [{}],
-  [null],
-  Array.from({ length: 3000 }, () => 1),
-  { date: '2026-07-18' },
-  'ffffffff-ffff-ffff-ffff-ffffffffffff',
-  '00000000-0000-0000-0000-000000000000',
-];
 
 /** Values that a field's own rules speak of: its choices, and the numbers at its limits and just beyond. */
 function nearlyRight(rules: readonly Constraint[]): unknown[] {

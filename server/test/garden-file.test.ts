@@ -1,61 +1,25 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { Readable } from 'node:stream';
 import { DEMO_ACCOUNT, GARDEN, loadDemo } from '@candid-leaf/demo';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import sharp from 'sharp';
 import { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { fromBuffer, type Entry, type ZipFile as Unzipped } from 'yauzl';
-import { ZipFile } from 'yazl';
 import { gardenFileSchema } from '../src/transfer/garden-file.schema.js';
 import { gardener, helper, potted, useApp, useFolder, type Agent } from './app.js';
+import { binary, unzipped, zipped, type Files } from './garden-files.js';
 
 const photos = useFolder();
 const app = useApp({ photos });
 
-type Files = Record<string, Buffer>;
-const unzipped = (zip: Buffer): Promise<Files> =>
-  new Promise((done, fail) => {
-    fromBuffer(zip, { lazyEntries: true }, (error, file: Unzipped) => {
-      if (error) return fail(error);
-      const files: Files = {};
-      file.on('entry', (entry: Entry) =>
-        file.openReadStream(entry, (_, stream) => {
-          const parts: Buffer[] = [];
-          stream.on('data', (p: Buffer) => parts.push(p));
-          stream.on('end', () => {
-            files[entry.fileName] = Buffer.concat(parts);
-            file.readEntry();
-          });
-        }),
-      );
-      file.on('end', () => done(files));
-      file.readEntry();
-    });
-  });
-async function zipped(files: Files): Promise<Buffer> {
-  const zip = new ZipFile();
-  for (const [name, data] of Object.entries(files)) zip.addBuffer(data, name);
-  zip.end();
-  const parts: Buffer[] = [];
-  for await (const p of zip.outputStream as Readable) parts.push(p as Buffer);
-  return Buffer.concat(parts);
-}
 /** A name as no careful program writes it: of the same length, so that it can be put in another's stead. */
 const renamed = (zip: Buffer, from: string, to: string): Buffer =>
   Buffer.from(zip.toString('latin1').replaceAll(from, to), 'latin1');
 
 const out = async (agent: Agent, garden: string): Promise<Buffer> =>
   (await agent.get(`/api/gardens/${garden}/file`).buffer().parse(binary).expect(200)).body as Buffer;
-const binary = (res: unknown, done: (e: Error | null, b: Buffer) => void): void => {
-  const parts: Buffer[] = [];
-  const stream = res as NodeJS.ReadableStream;
-  stream.on('data', (p: Buffer) => parts.push(p));
-  stream.on('end', () => done(null, Buffer.concat(parts)));
-};
 const into = (agent: Agent, garden: string, zip: Buffer) =>
   agent.put(`/api/gardens/${garden}/file`).set('content-type', 'application/zip').send(zip);
 

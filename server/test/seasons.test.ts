@@ -30,7 +30,7 @@ const told = (o: Outcome): string =>
 /** Share of plant-days too dry or too wet that a habit may come to; the forgetful gardener is only told about. */
 const MOST_HARM: Record<Habit['name'], number> = { careful: 0.04, plain: 0.08, forgetful: 1 };
 /** Share of the needed nitrogen that reaches a plant of the careful gardener. */
-const NITROGEN = [0.7, 1.4] as const;
+const NITROGEN = [0.7, 1.3] as const;
 /** Share of days with the right stage, if the questions are answered; days between first ripe fruit and first picking. */
 const STAGE_RIGHT = 0.95;
 const MOST_LATE_DAYS = 10;

@@ -1,4 +1,4 @@
-import type { FilePreview, ImportPlan, ImportReport } from '@candid-leaf/contract';
+import type { FilePreview, ImportPlan, ImportReport, PlaceDto } from '@candid-leaf/contract';
 import { parse } from 'csv-parse/sync';
 import { v7 as uuid } from 'uuid';
 import { csvRows, guessDelimiter } from '../src/transfer/csv-rows.js';
@@ -142,13 +142,65 @@ describe('importing a table', () => {
     expect((await g.agent.get(g.url('/imports')).expect(200)).body).toMatchObject([{ id, made: 2, undone: false }]);
     // the plan of the water knows of it
     await g.agent.get(g.url('/plan')).expect(200);
-    await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
-    await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(200, { kept: 0 });
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(200, { kept: 0 });
     expect(await records('watering')).toEqual([]);
     expect((await g.agent.get(g.url('/imports'))).body).toMatchObject([{ undone: true }]);
-    // what was undone does not come back by itself
-    expect((await send(WATER, {}, id)).status).toBe(200);
+    // what was undone does not come back by itself, and says so
+    const again = await send(WATER, {}, id);
+    expect([again.status, (again.body as { message: string }).message]).toEqual([409, expect.stringMatching(/undone/)]);
     expect(await records('watering')).toEqual([]);
+  });
+
+  test('the same import sent three times at once counts once', async () => {
+    const { send, records } = await started();
+    const id = uuid();
+    // an account that sends more than its share at once is asked to send again
+    const once = async (): ReturnType<typeof send> => {
+      const answer = await send(WATER, {}, id);
+      return answer.status === 503 ? once() : answer;
+    };
+    const answers = await Promise.all([once(), once(), once()]);
+    expect(answers.map((a) => [a.status, (a.body as ImportReport).good])).toEqual([
+      [200, 2],
+      [200, 2],
+      [200, 2],
+    ]);
+    expect(await records('watering')).toHaveLength(2);
+  });
+
+  test('an undo shows the rows edited since and keeps them, or removes them if asked', async () => {
+    for (const edited of ['keep', 'remove'] as const) {
+      const { g, send, records, plant } = await started();
+      const id = uuid();
+      expect((await send(WATER, {}, id)).status).toBe(200);
+      const [first] = (await records('watering')) as unknown as { id: string; version: number; data: object }[];
+      await g.agent
+        .put(g.url('/records'))
+        .send({
+          id: first!.id,
+          version: first!.version,
+          type: 'watering',
+          plantId: plant,
+          data: { ...first!.data, litres: 3 },
+        })
+        .expect(200);
+      expect((await g.agent.get(g.url(`/imports/${id}/undo`)).expect(200)).body).toEqual({
+        rows: 2,
+        changed: [{ name: null, day: '2026-07-17', why: 'edited' }],
+        more: 0,
+      });
+      await g.agent
+        .delete(g.url(`/imports/${id}`))
+        .query({ edited: 'perhaps' })
+        .expect(400);
+      const kept = edited === 'keep' ? 1 : 0;
+      await g.agent
+        .delete(g.url(`/imports/${id}`))
+        .query({ edited })
+        .expect(200, { kept });
+      expect(await records('watering')).toHaveLength(kept);
+    }
   });
 
   test('one wrong row stops the import, and each fault has its line; or the others are imported without it', async () => {
@@ -212,19 +264,25 @@ describe('importing a table', () => {
       422,
       [{ line: 2, field: 'date', reason: '2026-07-19 is in the future' }],
     ]);
-    await g.agent.delete(g.url(`/imports/${id}`)).expect(204);
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(200);
     expect(await days()).toEqual([]);
     await db.end();
   });
 
-  test('plants and soil tests; plants with later records are not removed by undoing', async () => {
+  test('plants and soil tests; plants with later records and tests typed later outlast an undo', async () => {
     const { g, send } = await started();
     const id = uuid();
     const text =
       'Name,Bed,Crop,Type,Planted out,Height (cm)\nBell,Pots,pepper,sweet,2026-05-20,60\nBell,Pots,pepper,sweet,2026-05-20,60\nBad,Pots,tomato,sweet,,\n';
     expect((await send(text, { skipFaulty: true }, id)).body).toMatchObject({ good: 1, faulty: 2 });
     expect((await send('date,plant,litres\n2026-07-16,Bell,1\n')).body).toMatchObject({ good: 1 });
-    await g.agent.delete(g.url(`/imports/${id}`)).expect(409);
+    expect((await g.agent.get(g.url(`/imports/${id}/undo`))).body).toMatchObject({
+      changed: [{ name: 'Bell', why: 'records' }],
+    });
+    await g.agent
+      .delete(g.url(`/imports/${id}`))
+      .query({ edited: 'remove' })
+      .expect(200, { kept: 1 });
     const soil = uuid();
     const tests =
       'date,bed,pH,P (ppm),K (ppm),pmethod\n2026-03-01,Pots,6.4,32,180,olsen\n2025-03-01,Pots,6.1,20,150,olsen\n';
@@ -239,8 +297,19 @@ describe('importing a table', () => {
       soilTest: { date: '2026-03-01', pH: 6.4 },
       soilTests: [{ pH: 6.1 }, { pH: 6.4 }],
     });
-    await g.agent.delete(g.url(`/imports/${soil}`)).expect(204);
-    expect((await place()).soilTest).toBeNull();
+    // one test is typed later, and one of the imported ones is corrected
+    const { place: now } = ((await g.agent.get(g.url('/view'))).body as { places: { place: PlaceDto }[] }).places[0]!;
+    const typed = [{ date: '2025-03-01', pH: 6.3 }, now.soilTests![1]!, { date: '2026-06-01', pH: 6.6 }];
+    const { position: _p, retiredOn: _r, soilTest: _s, ...input } = now;
+    await g.agent
+      .put(g.url('/places'))
+      .send({ ...input, soilTests: typed })
+      .expect(200);
+    expect((await g.agent.get(g.url(`/imports/${soil}/undo`))).body).toMatchObject({
+      changed: [{ name: 'Pots', day: '2025-03-01', why: 'edited' }],
+    });
+    await g.agent.delete(g.url(`/imports/${soil}`)).expect(200, { kept: 1 });
+    expect((await place()).soilTests).toMatchObject([{ pH: 6.3 }, { pH: 6.6 }]);
   });
 
   test('a file that is no table, too large, or mapped wrongly is refused; a helper may not import', async () => {

@@ -23,12 +23,14 @@ export interface Before {
   /** new days of weather */
   days: string[];
   /** soil tests as they were */
-  soil: { placeId: string; soilTest: SoilTest | null; soilTests: SoilTest[] | null }[];
+  soil: { placeId: string; soilTests: SoilTest[] | null }[];
+  /** soil tests that were imported */
+  tests?: { placeId: string; test: SoilTest }[];
 }
 
 /** Writes built rows in batches within one transaction. */
 export class RowWriter {
-  readonly before: Before = { lastLine: 0, days: [], soil: [] };
+  readonly before: Before = { lastLine: 0, days: [], soil: [], tests: [] };
   private readonly seenDays = new Set<string>();
 
   constructor(
@@ -134,7 +136,8 @@ export class RowWriter {
     for (const { placeId, test } of rows) {
       const place = await this.m.findOneByOrFail(PlaceEntity, { id: placeId });
       if (!this.before.soil.some((b) => b.placeId === placeId))
-        this.before.soil.push({ placeId, soilTest: place.soilTest, soilTests: place.soilTests });
+        this.before.soil.push({ placeId, soilTests: place.soilTests });
+      this.before.tests!.push({ placeId, test });
       const tests = [...(place.soilTests ?? []).filter((t) => t.date !== test.date), test].sort(byDate);
       await updateRows(
         this.m,
@@ -145,25 +148,21 @@ export class RowWriter {
     }
   }
 
-  /** Undoes an import. */
-  async undo(before: Before, ids: readonly string[]): Promise<void> {
+  /** Takes rows and days of weather away again. */
+  async undo(days: readonly string[], ids: readonly string[]): Promise<void> {
     const gone = { deletedAt: new Date(), revision: revisionOf(this.m) };
     for (let i = 0; i < ids.length; i += MOST_IDS) {
       const some = { id: In(ids.slice(i, i + MOST_IDS)), gardenId: this.gardenId };
       await this.m.update(RecordEntity, some, gone);
       await this.m.update(PlantEntity, some, gone);
     }
-    for (let i = 0; i < before.days.length; i += MOST_IDS)
+    for (let i = 0; i < days.length; i += MOST_IDS)
       await this.m.delete(WeatherEntity, {
         gardenId: this.gardenId,
         kind: 'observed',
-        day: In(before.days.slice(i, i + MOST_IDS)),
+        day: In(days.slice(i, i + MOST_IDS)),
       });
-    if (before.days.length > 0) await this.weatherChanged();
-    for (const { placeId, soilTest, soilTests } of before.soil) {
-      const place = await this.m.findOneByOrFail(PlaceEntity, { id: placeId });
-      await updateRows(this.m, PlaceEntity, { id: placeId }, { soilTest, soilTests, version: place.version + 1 });
-    }
+    if (days.length > 0) await this.weatherChanged();
   }
 }
 const MOST_IDS = 1000;

@@ -10,17 +10,15 @@ import {
   type ImportReport,
 } from '@candid-leaf/contract';
 import { guessReading, readingFaults, readRow, type TableName } from '@candid-leaf/core/tables';
-import { In, type DataSource, type EntityManager } from 'typeorm';
+import type { DataSource } from 'typeorm';
 import { GardensService } from '../gardens/gardens.service.js';
-import { PlantEntity } from '../plants/plant.entity.js';
-import { RecordEntity } from '../records/record.entity.js';
 import { Clock } from '../shared/clock.js';
 import { badRequest, notFound } from '../shared/http-errors.js';
 import { csvRows, guessDelimiter, type CsvRow } from './csv-rows.js';
 import { ImportEntity } from './import.entity.js';
 import { Names } from './names.js';
 import { RowMaker, type MadeRow } from './row-maker.js';
-import { RowWriter, type Before } from './row-writer.js';
+import { RowWriter } from './row-writer.js';
 
 /** Rows written per batch. */
 const TOGETHER = 500;
@@ -54,7 +52,7 @@ interface ImportJob {
   brokenOff: () => boolean;
 }
 
-/** Imports tables: a whole file or nothing, once, and undoes it as a whole. */
+/** Imports tables: a whole file or nothing, once. */
 @Injectable()
 export class TableImportService {
   constructor(
@@ -84,11 +82,14 @@ export class TableImportService {
   async run({ gardenId, accountId, importId, file, brokenOff }: ImportJob, plan: ImportPlan): Promise<ImportReport> {
     const wrong = readingFaults(plan.table, plan);
     if (wrong.length > 0) throw badRequest(wrong.map((f) => ({ path: `columns.${f.field}`, reason: f.reason })));
-    const there = await this.db.manager.findOneBy(ImportEntity, { id: importId });
-    if (there && there.gardenId !== gardenId) throw notFound('import');
-    if (there && !plan.dry) return there.report as ImportReport;
     try {
       return await this.gardens.change(gardenId, async (m, garden) => {
+        // the garden's row is locked: sent three times at once, the others wait here for the first
+        const there = await m.findOneBy(ImportEntity, { id: importId });
+        if (there && there.gardenId !== gardenId) throw notFound('import');
+        if (there?.undoneAt && !plan.dry)
+          throw new ConflictException('This import was undone. Choose the file again to import it anew.');
+        if (there && !plan.dry) return there.report as ImportReport;
         const names = await Names.of(m, gardenId);
         const maker = new RowMaker(plan.table, importId, this.gardens.today(garden), names);
         const writer = new RowWriter(m, gardenId, accountId, this.gardens.today(garden));
@@ -166,36 +167,6 @@ export class TableImportService {
       take: 100,
     });
     return rows.map(asDto);
-  }
-
-  /** Undoes an import as a whole. If plants have newer records, all of it stays. */
-  async undo(gardenId: string, importId: string): Promise<void> {
-    await this.gardens.change(gardenId, async (m) => {
-      const found = await m.findOne(ImportEntity, {
-        where: { id: importId, gardenId },
-        lock: { mode: 'pessimistic_write' },
-      });
-      if (!found) throw notFound('import');
-      if (found.undoneAt) return;
-      const before = found.before as Before;
-      const maker = new RowMaker(found.table, importId, '', new Names([], []));
-      const ids =
-        found.table === 'weather' || found.table === 'soil'
-          ? []
-          : Array.from({ length: before.lastLine }, (_, i) => maker.idOf(i + 1));
-      if (found.table === 'plants') await this.mustBeUnused(m, gardenId, ids);
-      await new RowWriter(m, gardenId, found.madeBy, '').undo(before, ids);
-      await m.update(ImportEntity, { id: importId }, { undoneAt: this.clock.now() });
-    });
-  }
-
-  private async mustBeUnused(m: EntityManager, gardenId: string, ids: readonly string[]): Promise<void> {
-    const [used] = await m.find(RecordEntity, { where: { gardenId, plantId: In([...ids]) }, take: 1 });
-    if (!used?.plantId) return;
-    const plant = await m.findOneBy(PlantEntity, { id: used.plantId });
-    throw new ConflictException(
-      `${plant?.name ?? 'One of these plants'} has newer records. Archive it instead, or delete its records first.`,
-    );
   }
 }
 

@@ -8,6 +8,9 @@ import {
   type FilePreview,
   type ImportDto,
   type ImportReport,
+  type ImportUndone,
+  type ImportUndoPreview,
+  UndoOf,
 } from '@candid-leaf/contract';
 import { checked, RefusedInput, RENAMED_TABLES } from '@candid-leaf/core/records';
 import { isTable } from '@candid-leaf/core/tables';
@@ -20,6 +23,7 @@ import { badRequest, notFound } from '../shared/http-errors.js';
 import { readWhole } from '../shared/read-whole.js';
 import { GardenFileReader } from './garden-file-reader.js';
 import { GardenFileWriter } from './garden-file-writer.js';
+import { ImportUndoService } from './import-undo.service.js';
 import { spooled } from './spool.js';
 import { TableExportService } from './table-export.service.js';
 import { TableImportService } from './table-import.service.js';
@@ -29,6 +33,7 @@ import { TableImportService } from './table-import.service.js';
 export class TransferController {
   constructor(
     private readonly imports: TableImportService,
+    private readonly undoing: ImportUndoService,
     private readonly exports: TableExportService,
     private readonly writer: GardenFileWriter,
     private readonly reader: GardenFileReader,
@@ -65,10 +70,19 @@ export class TransferController {
     );
   }
 
+  /** What an undo would remove and keep. */
+  @Get('imports/:importId/undo')
+  undoPreview(@Param('gardenId') gardenId: string, @Param('importId') importId: string): Promise<ImportUndoPreview> {
+    return this.undoing.preview(gardenId, importId);
+  }
+
   @Delete('imports/:importId')
-  @HttpCode(204)
-  undo(@Param('gardenId') gardenId: string, @Param('importId') importId: string): Promise<void> {
-    return this.imports.undo(gardenId, importId);
+  undo(
+    @Param('gardenId') gardenId: string,
+    @Param('importId') importId: string,
+    @Query() { edited }: UndoOf,
+  ): Promise<ImportUndone> {
+    return this.undoing.undo(gardenId, importId, edited === 'remove');
   }
 
   @Get('exports/:name')

@@ -3,6 +3,7 @@ import { GardensModule } from '../gardens/gardens.module.js';
 import { PhotosModule } from '../photos/photos.module.js';
 import { GardenFileReader } from './garden-file-reader.js';
 import { GardenFileWriter } from './garden-file-writer.js';
+import { ImportUndoService } from './import-undo.service.js';
 import { SpoolSweep } from './spool-sweep.service.js';
 import { TableExportService } from './table-export.service.js';
 import { TableImportService } from './table-import.service.js';
@@ -12,6 +13,13 @@ import { TransferController } from './transfer.controller.js';
 @Module({
   imports: [GardensModule, PhotosModule],
   controllers: [TransferController],
-  providers: [TableImportService, TableExportService, GardenFileWriter, GardenFileReader, SpoolSweep],
+  providers: [
+    TableImportService,
+    ImportUndoService,
+    TableExportService,
+    GardenFileWriter,
+    GardenFileReader,
+    SpoolSweep,
+  ],
 })
 export class TransferModule {}
