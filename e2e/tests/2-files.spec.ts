@@ -38,7 +38,25 @@ test('import a CSV: preview, choose units, dry run, import without the faulty ro
     { date: '2026-07-16', litres: expect.closeTo(5.68, 2) },
   ]);
   await page.goto(`/gardens/${own.garden}/files`);
-  await page.getByRole('button', { name: 'Undo the import of notebook.csv' }).click();
+  // a row edited since is shown first; it stays, unless told otherwise
+  const [newest] = (await (await page.request.get(`/api/gardens/${own.garden}/records?type=watering`)).json()) as {
+    id: string;
+    version: number;
+    plantId: string;
+    data: object;
+  }[];
+  const { id, version, plantId, data } = newest!;
+  const correction = { id, version, type: 'watering', plantId, data: { ...data, litres: 4 } };
+  expect((await page.request.put(`/api/gardens/${own.garden}/records`, { data: correction })).ok()).toBe(true);
+  const undo = page.getByRole('button', { name: 'Undo the import of notebook.csv' });
+  await undo.click();
+  const sheet = page.getByRole('dialog', { name: 'Undo the import of notebook.csv?' });
+  await expect(sheet).toContainText('1 of 2 rows was used or edited since.');
+  await expect(sheet.getByRole('listitem')).toHaveText(['Waterings, 17 July (edited since)']);
+  await sheet.getByRole('button', { name: 'Cancel' }).click();
+  expect(await own.saved('watering')).toHaveLength(2);
+  await undo.click();
+  await sheet.getByRole('button', { name: 'Remove the edited ones too' }).click();
   await expect(page.getByText('undone', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Garden', exact: true }).click();
   await page.getByRole('link', { name: /^Red one/ }).click();

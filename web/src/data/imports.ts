@@ -1,4 +1,4 @@
-import type { ImportDto } from '@candid-leaf/contract';
+import type { ImportDto, ImportUndone, ImportUndoPreview, UndoOf } from '@candid-leaf/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { api } from '../lib/api';
 import { apiOf } from '../lib/paths';
@@ -11,6 +11,12 @@ export const importsQuery = (gardenId: string) =>
     queryFn: () => api<ImportDto[]>('GET', apiOf(gardenId, 'imports')),
   });
 
-export const undoImport = defineWrite('import.undo', ({ gardenId, id }: OfGarden & { id: string }) =>
-  api('DELETE', apiOf(gardenId, 'imports', id)),
+/** Asks what an undo would remove and keep. */
+export const undoPreview = (gardenId: string, id: string) =>
+  api<ImportUndoPreview>('GET', apiOf(gardenId, 'imports', id, 'undo'));
+
+export const undoImport = defineWrite(
+  'import.undo',
+  ({ gardenId, id, edited = 'keep' }: OfGarden & { id: string } & UndoOf) =>
+    api<ImportUndone>('DELETE', `${apiOf(gardenId, 'imports', id)}?edited=${edited}`),
 );
