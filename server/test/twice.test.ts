@@ -55,6 +55,21 @@ test('a bed with its plants is saved whole or not at all, and sent again it is t
   expect((await rows()).map((p) => p.plants.map((x) => x.plant.name))).toEqual([['One', 'Two', 'Three']]);
 });
 
+test('a creation sent again after it was edited or deleted returns the row as it is now', async () => {
+  const g = await gardener(app);
+  const { plant } = await potted(g);
+  const first = { id: uuid(), type: 'note', plantId: plant, data: { date: '2026-07-18', text: 'first' } };
+  const put = (body: object) => g.agent.put(g.url('/records')).send(body);
+  await put(first).expect(200);
+  await put({ ...first, version: 1, data: { ...first.data, text: 'edited' } }).expect(200);
+  expect((await put(first).expect(200)).body).toMatchObject({ version: 2, data: { text: 'edited' } });
+  // a change based on an older version is still a conflict
+  await put({ ...first, version: 1 }).expect(409);
+  await g.agent.delete(g.url(`/records/${first.id}`)).expect(204);
+  await put(first).expect(200);
+  expect((await g.agent.get(g.url(`/records?plantId=${plant}`)).expect(200)).body).toEqual([]);
+});
+
 test('two gardens that claim the same id at once: one gets it, the other hears that it does not exist', async () => {
   const [a, b] = [await gardener(app), await gardener(app)];
   for (let round = 0; round < 5; round++) {

@@ -2,7 +2,6 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { Injectable } from '@nestjs/common';
 import type { GardenDto, GardenInput, MyGarden } from '@candid-leaf/contract';
 import type { Fault } from '@candid-leaf/core/records';
-import { frostFaults } from '@candid-leaf/core/season';
 import { daysBetween } from '@candid-leaf/core/units';
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Clock, dayIn } from '../shared/clock.js';
@@ -12,21 +11,11 @@ import { sameContent } from '../shared/rows.js';
 import { inTransaction } from '../shared/transactions.js';
 import { GardenEntity } from './garden.entity.js';
 import { mustReach } from './garden.guard.js';
+import { gardenFaults } from './garden-faults.js';
 import { MembershipEntity } from './membership.entity.js';
 
 /** Most days a pinned day may be from today. */
 const MOST_DAYS_AWAY = 731;
-
-/** Longest absence, days. */
-const MOST_AWAY_DAYS = 366;
-
-const awayFaults = (away: GardenInput['away']): Fault[] =>
-  (away ?? []).flatMap(({ from, to }, i) => {
-    if (to < from) return [{ path: `away[${i}].to`, reason: 'must not be before the first day' }];
-    return daysBetween(from, to) >= MOST_AWAY_DAYS
-      ? [{ path: `away[${i}].to`, reason: 'must be within a year of the first day' }]
-      : [];
-  });
 
 /** Reads and changes gardens. Every write to a garden runs inside `change`. */
 @Injectable()
@@ -92,7 +81,7 @@ export class GardensService {
         stock: rest.stock ?? null,
         seasonMode: rest.seasonMode ?? null,
       };
-      throwIfFaults([...awayFaults(content.away), ...frostFaults(content)]);
+      throwIfFaults(gardenFaults(content));
       const old = await m.findOne(GardenEntity, { where: { id: input.id }, lock: { mode: 'pessimistic_write' } });
       if (content.pinnedDate !== (old?.pinnedDate ?? null))
         throwIfFaults(this.pinFaults(content.pinnedDate, rest.timeZone));

@@ -2,7 +2,7 @@ import { v5 as nameUuid } from 'uuid';
 import { claimIn } from '@candid-leaf/core/claims';
 import { HttpException, Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { isOfGarden, isOfPlantOnly, RecordInput, type RecordDto, type SeveralAnswers } from '@candid-leaf/contract';
+import { RecordInput, type RecordDto, type SeveralAnswers } from '@candid-leaf/contract';
 import {
   checked,
   contradictions,
@@ -25,6 +25,7 @@ import { PlantEntity } from '../plants/plant.entity.js';
 import { badRequest, notFound, throwIfFaults } from '../shared/http-errors.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
 import { CareRules } from './care-rules.js';
+import { targetFaults } from './target-faults.js';
 import { RecordEntity } from './record.entity.js';
 
 /** Returns a record without the server's own fields. */
@@ -220,24 +221,6 @@ async function asKept(m: EntityManager, entry: WateringEntry, place: PlaceEntity
     ? await m.countBy(PlantEntity, { placeId: place.id, retiredOn: IsNull(), deletedAt: IsNull() })
     : 0;
   return makeWatering({ irrigation: place?.irrigation ?? null, flowLPerH: place?.flowLPerH ?? null, plants }, entry);
-}
-
-function targetFaults(input: RecordInput): Fault[] {
-  if (isOfGarden(input.type))
-    return input.plantId != null || input.placeId != null
-      ? [{ path: input.plantId != null ? 'plantId' : 'placeId', reason: `${input.type} belongs to the whole garden` }]
-      : [];
-  const named = [input.plantId, input.placeId].filter((id) => id != null).length;
-  if (named !== 1)
-    return [
-      {
-        path: 'plantId',
-        reason: 'a record belongs to one plant or to one bed or pot: give exactly one of plantId and placeId',
-      },
-    ];
-  return input.placeId && isOfPlantOnly(input.type)
-    ? [{ path: 'placeId', reason: `${input.type} is recorded plant by plant` }]
-    : [];
 }
 
 /** Returns a fault if a record is in the future, or before its plant was there. */

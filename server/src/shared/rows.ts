@@ -17,8 +17,8 @@ interface RowKey {
 
 /**
  * Writes a row so that sending the same write twice changes nothing. No such id: created. Newest version: changed.
- * Older, same content: nothing. Older and different: 409. A row of another garden under this id counts as missing
- * (404).
+ * Older, same content: nothing. Older and different: 409. A creation that is sent again after someone's edit changes
+ * nothing either: it was done. A row of another garden under this id counts as missing (404).
  * @returns the row as it is now
  */
 export async function putVersioned<E extends GardenRow>(
@@ -43,6 +43,7 @@ export async function putVersioned<E extends GardenRow>(
   if (old.gardenId !== key.gardenId) throw notFound('row');
   const fields = Object.keys(content) as (keyof E)[];
   if (fields.every((f) => sameContent(old[f], content[f]))) return old;
+  if (key.version == null && (old.version > 1 || old.deletedAt)) return old;
   if (key.version !== old.version || old.deletedAt) throw versionConflict();
   Object.assign(old, content, { version: old.version + 1, revision: revisionOf(m) });
   await repo.save(old);

@@ -6,6 +6,7 @@ import { Ajv2020, type ValidateFunction } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { Not, type DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { gardenFaults } from '../gardens/garden-faults.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PhotosService } from '../photos/photos.service.js';
@@ -14,7 +15,7 @@ import { RecordEntity } from '../records/record.entity.js';
 import { revisionOf } from '../shared/garden-revision.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
 import { FORM, FORMAT, gardenFileSchema, OLD_FORM } from './garden-file.schema.js';
-import { GARDEN_TABLES, type GardenTable, type Row } from './garden-tables.js';
+import { GARDEN_TABLES, REFERS, type GardenTable, type Row } from './garden-tables.js';
 import { jsonRows } from './json-rows.js';
 import { isLocal, LocalIds } from './local-ids.js';
 import { ZipEntries } from './zip-entries.js';
@@ -34,6 +35,7 @@ const rowNow = (row: Row): Row =>
     ]),
   );
 
+const inWords = (error: RefusedInput): string => error.faults.map((f) => `${f.path} ${f.reason}`).join('; ');
 const wrong = (where: string, why: string): BadRequestException =>
   new BadRequestException(`${where}: ${why}. Nothing was imported.`);
 
@@ -154,9 +156,10 @@ export class GardenFileReader {
 
   private async settings(m: EntityManager, garden: GardenEntity, settings: Row): Promise<void> {
     try {
-      checked(GardenInput, { ...settings, id: garden.id });
+      const faults = gardenFaults(checked(GardenInput, { ...settings, id: garden.id }));
+      if (faults.length > 0) throw new RefusedInput(faults);
     } catch (error) {
-      throw error instanceof RefusedInput ? wrong('garden.json', error.message) : error;
+      throw error instanceof RefusedInput ? wrong('garden.json', inWords(error)) : error;
     }
     await m.update(GardenEntity, { id: garden.id }, { ...settings, version: garden.version + 1 });
   }
@@ -207,13 +210,15 @@ export class GardenFileReader {
     const { id: local, ...rest } = row;
     const strange = namesOf(rest).find((name) => ids.get(name) === undefined);
     if (strange !== undefined) throw wrong(where, `it refers to ${strange}, which does not come before it`);
+    for (const [field, one] of Object.entries(REFERS))
+      for (const name of [rest[field] ?? []].flat())
+        if (!isLocal(name) || !name.startsWith(`#${one}-`))
+          throw wrong(where, `${field} must name a ${one} of this file`);
     const named = ids.change(rest, isLocal);
     try {
       table.check(named);
     } catch (error) {
-      throw error instanceof RefusedInput
-        ? wrong(where, error.faults.map((f) => `${f.path} ${f.reason}`).join('; '))
-        : error;
+      throw error instanceof RefusedInput ? wrong(where, inWords(error)) : error;
     }
     const dated = Object.fromEntries(
       Object.entries(named).map(([k, v]) => [k, k.endsWith('At') && typeof v === 'string' ? new Date(v) : v]),

@@ -4,11 +4,25 @@ import {
   PlantInput,
   PlantingInput,
   ProductInput,
+  type RecordInput,
   SeasonNotesInput,
   TrialInput,
   VarietyInput,
 } from '@candid-leaf/contract';
-import { checked, RECORD_CLASSES, RefusedInput, WeatherRecord, type RecordType } from '@candid-leaf/core/records';
+import { plantingFaults } from '@candid-leaf/core/planning';
+import { productFaults } from '@candid-leaf/core/products';
+import {
+  checked,
+  placeFaults,
+  RECORD_CLASSES,
+  RefusedInput,
+  resistanceFaults,
+  typeFaults,
+  WeatherRecord,
+  type Fault,
+  type RecordType,
+} from '@candid-leaf/core/records';
+import { varietyFaults } from '@candid-leaf/core/varieties';
 import type { EntityTarget, ObjectLiteral } from 'typeorm';
 import { VarietyEntity } from '../varieties/variety.entity.js';
 import { PhotoEntity } from '../photos/photo.entity.js';
@@ -16,11 +30,13 @@ import { PlaceEntity } from '../places/place.entity.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { ProductEntity } from '../products/product.entity.js';
 import { RecordEntity } from '../records/record.entity.js';
+import { targetFaults } from '../records/target-faults.js';
 import { PlantingEntity } from '../season/planting.entity.js';
 import { SeasonNotesEntity } from '../season/season-notes.entity.js';
 import { TaskPaceEntity } from '../today/task-pace.entity.js';
 import { TreatmentTaskEntity } from '../treatments/treatment-task.entity.js';
 import { TreatmentEntity } from '../treatments/treatment.entity.js';
+import { trialFaults } from '../trials/trial-faults.js';
 import { TrialEntity } from '../trials/trial.entity.js';
 import { BenchEntity } from '../water/bench.entity.js';
 import { WeatherEntity } from '../weather/weather.entity.js';
@@ -61,6 +77,10 @@ const SERVERS = [
   'judgedOn',
   'spots',
 ];
+/** @throws if a rule of the page is broken */
+const ruled = (faults: readonly Fault[]): void => {
+  if (faults.length > 0) throw new RefusedInput([...faults]);
+};
 const refused = (path: string, reason: string): RefusedInput => new RefusedInput([{ path, reason }]);
 const ANY = { id: '00000000-0000-7000-8000-000000000000' };
 
@@ -74,6 +94,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     named: true,
     check: (r) => {
       within(PlaceInput, r, ANY);
+      ruled(placeFaults(r as unknown as PlaceInput, ''));
       ownFields(PlaceOwn, ['grown', 'zoneSince', 'retiredOn', 'position'], r);
     },
   },
@@ -83,7 +104,10 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: VarietyEntity,
     marked: true,
     named: true,
-    check: (r) => within(VarietyInput, r, ANY),
+    check: (r) => {
+      within(VarietyInput, r, ANY);
+      ruled(varietyFaults(r as unknown as VarietyInput));
+    },
   },
   {
     name: 'products',
@@ -91,7 +115,10 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: ProductEntity,
     marked: true,
     named: true,
-    check: (r) => within(ProductInput, r, ANY),
+    check: (r) => {
+      within(ProductInput, r, ANY);
+      ruled(productFaults(r as unknown as ProductInput));
+    },
   },
   {
     name: 'plants',
@@ -100,7 +127,9 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     marked: true,
     named: true,
     check: (r) => {
-      within(PlantInput, r, { ...ANY, placeId: ANY.id, varietyId: null });
+      within(PlantInput, r, ANY);
+      const { crop, type, resistantTo } = r as unknown as PlantInput;
+      ruled([...typeFaults(crop, type, 'type'), ...resistanceFaults(crop, resistantTo, 'resistantTo')]);
       ownFields(PlantOwn, ['seenOn', 'enteredOn', 'retiredOn', 'endedBecause', 'position'], r);
     },
   },
@@ -113,8 +142,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     check: ({ type, data, plantId, placeId }) => {
       if (!Object.hasOwn(RECORD_CLASSES, String(type)))
         throw refused('type', `${String(type)} is not a type of record`);
-      if ((plantId != null) === (placeId != null) && type !== 'rain-gauge')
-        throw refused('plantId', 'a record belongs to one plant or to one bed or pot');
+      ruled(targetFaults({ type, plantId, placeId } as unknown as RecordInput));
       checked(RECORD_CLASSES[type as RecordType] as new () => object, data as object);
     },
   },
@@ -148,8 +176,10 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: TrialEntity,
     marked: true,
     named: false,
-    check: (r) =>
-      within(TrialInput, r, { ...ANY, changed: [ANY.id], untouched: ['00000000-0000-7000-8000-000000000001'] }),
+    check: (r) => {
+      within(TrialInput, r, ANY);
+      ruled(trialFaults(r as unknown as TrialInput));
+    },
   },
   {
     name: 'plantings',
@@ -157,7 +187,10 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: PlantingEntity,
     marked: true,
     named: false,
-    check: (r) => within(PlantingInput, r, { ...ANY, placeId: ANY.id, varietyId: null }),
+    check: (r) => {
+      within(PlantingInput, r, ANY);
+      ruled(plantingFaults(r as unknown as PlantingInput));
+    },
   },
   {
     name: 'season-notes',
@@ -173,7 +206,7 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     entity: BenchEntity,
     marked: true,
     named: false,
-    check: (r) => within(BenchInput, r, { ...ANY, placeId: ANY.id }),
+    check: (r) => within(BenchInput, r, ANY),
   },
   {
     name: 'paces',
@@ -192,6 +225,16 @@ export const GARDEN_TABLES: readonly GardenTable[] = [
     check: (r) => ownFields(PhotoOwn, ['day', 'sign', 'width', 'height'], r),
   },
 ];
+
+/** Fields that name a row of another table, or several, with that table. */
+export const REFERS: Readonly<Record<string, string>> = {
+  placeId: 'place',
+  plantId: 'plant',
+  varietyId: 'variety',
+  treatmentId: 'treatment',
+  changed: 'plant',
+  untouched: 'plant',
+};
 
 /** Columns that belong to a server, not the garden: not exported, and set anew on import. */
 export const NOT_OF_GARDEN: ReadonlySet<string> = new Set([

@@ -2,13 +2,14 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { TrialDto, TrialInput } from '@candid-leaf/contract';
 import { trialInWords, trialVerdict, type Group } from '@candid-leaf/core/helped';
-import { signRow, type Fault, type Inspection } from '@candid-leaf/core/records';
+import { signRow, type Inspection } from '@candid-leaf/core/records';
 import { In, IsNull, type DataSource } from 'typeorm';
 import { Snapshots, type GardenSnapshot } from '../assessment/snapshots.service.js';
 import { GardensService } from '../gardens/gardens.service.js';
 import { PlantEntity } from '../plants/plant.entity.js';
 import { notFound, throwIfFaults } from '../shared/http-errors.js';
 import { putVersioned, updateRows } from '../shared/rows.js';
+import { trialFaults } from './trial-faults.js';
 import { TrialEntity } from './trial.entity.js';
 
 /** Creates and judges trials. */
@@ -50,18 +51,6 @@ export class TrialsService {
         throw notFound('trial');
     });
   }
-}
-
-function trialFaults(t: Omit<TrialInput, 'id' | 'version'>): Fault[] {
-  return [
-    ...(t.changed.length === 0 ? [{ path: 'changed', reason: 'needs at least one plant' }] : []),
-    ...(t.untouched.length === 0 ? [{ path: 'untouched', reason: 'needs at least one plant to compare with' }] : []),
-    ...(t.changed.some((id) => t.untouched.includes(id)) ||
-    new Set([...t.changed, ...t.untouched]).size !== t.changed.length + t.untouched.length
-      ? [{ path: 'untouched', reason: 'a plant can be in one group only' }]
-      : []),
-    ...(t.judgeOn <= t.startedOn ? [{ path: 'judgeOn', reason: 'must be after the start date' }] : []),
-  ];
 }
 
 /** Returns how many of the plants looked over since it began showed it. Plants not looked over do not count. */
