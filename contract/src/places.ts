@@ -90,6 +90,25 @@ export interface PlaceDto extends PlaceInput {
   retiredOn: string | null;
 }
 
+/** What becomes of the plants that stand in a bed or pot when it is archived. */
+export class PlaceRetired {
+  /** `end`: archived too; `move`: to another bed or pot. Only needed if plants stand there */
+  @IsOptional()
+  @IsIn(['end', 'move'])
+  plants?: 'end' | 'move' | null;
+
+  /** where they move */
+  @IsOptional()
+  @IsId()
+  toPlaceId?: string | null;
+}
+
+/** The plants that were archived or moved with their bed or pot, by id. */
+export interface PlaceRetiredDto {
+  ended: string[];
+  moved: string[];
+}
+
 /** The new walking order: every id of the list once. */
 export class NewOrder {
   @IsArray()

@@ -142,6 +142,21 @@ test('from an empty garden: add a bed and plants, fix errors, reorder, record, a
     const standing = async () => (await stored<GardenView>(page, 'view')).places[0]!.plants.map((p) => p.plant.name);
     await expect.poll(standing).toEqual(['First cordon', 'Second cordon']);
   });
+
+  await test.step('a bed is archived with its plants once it is said so, and called back whole', async () => {
+    const view = () => stored<GardenView>(page, 'view');
+    const { place } = (await view()).places[0]!;
+    await page.goto(`/gardens/${own.garden}/places/${place.id}`);
+    await page.getByRole('button', { name: 'Archive' }).click();
+    const sheet = page.getByRole('dialog', { name: `Archive ${place.name}?` });
+    await expect(sheet).toContainText('2 plants still stand here.');
+    await sheet.getByRole('button', { name: `Archive ${place.name}` }).click();
+    await expect.poll(async () => (await view()).places).toEqual([]);
+    await page.getByRole('listitem').filter({ hasText: 'was archived' }).getByRole('button', { name: 'Undo' }).click();
+    await expect
+      .poll(async () => (await view()).places.map((p) => p.plants.map((x) => x.plant.name)))
+      .toEqual([['First cordon', 'Second cordon']]);
+  });
 });
 
 test('a garden in US units shows and takes nothing else', async ({ page }) => {

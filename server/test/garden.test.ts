@@ -221,12 +221,46 @@ describe('writing', () => {
   test('nothing is planted in an archived bed; what stands in it can still be described', async () => {
     const g = await gardener(app);
     const { plant, place } = await potted(g);
-    await g.agent.post(g.url(`/places/${place}/retire`)).expect(204);
+    await g.agent
+      .post(g.url(`/places/${place}/retire`))
+      .send({ plants: 'end' })
+      .expect(200);
     const put = (body: object) =>
       g.agent.put(g.url('/plants')).send({ placeId: place, crop: 'tomato', transplantedOn: '2026-05-10', ...body });
     const refused = await put({ id: uuid(), name: 'New' }).expect(400);
     expect(refused.body.faults).toEqual([{ path: 'placeId', reason: expect.stringMatching(/is archived/) }]);
     await put({ id: plant, name: 'Renamed', version: 1 }).expect(200);
+  });
+
+  test('a bed is archived once it is said where its plants go: to another bed, or archived with it', async () => {
+    const g = await gardener(app);
+    const { plant, place } = await potted(g);
+    const retire = (body: object) => g.agent.post(g.url(`/places/${place}/retire`)).send(body);
+    const asked = await retire({}).expect(400);
+    expect(asked.body.faults).toEqual([{ path: 'plants', reason: expect.stringMatching(/a plant still stands/) }]);
+    const other = uuid();
+    await g.agent
+      .put(g.url('/places'))
+      .send({ id: other, name: 'Other', kind: 'container', texture: 'potting-mix', volumeL: 12 })
+      .expect(200);
+    await retire({ plants: 'move' }).expect(400);
+    await retire({ plants: 'move', toPlaceId: place }).expect(400);
+    await retire({ plants: 'move', toPlaceId: uuid() }).expect(404);
+    const standing = async () =>
+      ((await g.agent.get(g.url('/view')).expect(200)).body as GardenView).places.map((p) => [
+        p.place.id,
+        p.plants.map((x) => x.plant.id),
+      ]);
+    expect(await standing()).toHaveLength(2);
+    await retire({ plants: 'move', toPlaceId: other }).expect(200, { ended: [], moved: [plant] });
+    expect(await standing()).toEqual([[other, [plant]]]);
+    // sent again, nothing is left to move
+    await retire({ plants: 'move', toPlaceId: other }).expect(200, { ended: [], moved: [] });
+    await g.agent
+      .post(g.url(`/places/${other}/retire`))
+      .send({ plants: 'end' })
+      .expect(200, { ended: [plant], moved: [] });
+    expect(await standing()).toEqual([]);
   });
 
   test('places are reordered; an unknown id in the order is refused and nothing moves', async () => {
@@ -248,7 +282,7 @@ describe('writing', () => {
       .expect(400);
     const order = async () => ((await g.agent.get(g.url('/view'))).body as GardenView).places.map((p) => p.place.name);
     expect(await order()).toEqual(['three', 'one', 'two']);
-    await g.agent.post(g.url(`/places/${ids[0]}/retire`)).expect(204);
+    await g.agent.post(g.url(`/places/${ids[0]}/retire`)).expect(200);
     expect(await order()).toEqual(['three', 'two']);
     await g.agent.post(g.url(`/places/${ids[0]}/restore`)).expect(204);
     expect(await order()).toEqual(['three', 'one', 'two']);

@@ -100,7 +100,10 @@ test('an outlet has one place; water it gave before belongs to no other', async 
   // the first bed is retired, given back, and cannot be while its old outlet is the other's
   await g.changePlace(other, { watering: { method: 'daily' } });
   await g.changePlace(g.bed, taken);
-  await g.agent.post(g.url(`/places/${g.bed}/retire`)).expect(204);
+  await g.agent
+    .post(g.url(`/places/${g.bed}/retire`))
+    .send({ plants: 'end' })
+    .expect(200);
   await g.changePlace(other, taken);
   await g.agent.post(g.url(`/places/${g.bed}/restore`)).expect(400);
 });

@@ -4,6 +4,7 @@ import {
   HoseTimerInput,
   NewOrder,
   PlaceInput,
+  PlaceRetired,
   PlantInput,
   PracticeAnswerInput,
   ProductInput,
@@ -336,7 +337,12 @@ export const ROUTES: Record<string, Row> = {
     body: (w) => ({ ids: [w.placeId] }),
     foreign: (_m, t) => [{ ids: [t.placeId] }],
   },
-  'POST /api/gardens/:gardenId/places/:placeId/retire': ACT(204),
+  'POST /api/gardens/:gardenId/places/:placeId/retire': {
+    member: 200,
+    cls: PlaceRetired,
+    body: () => ({ plants: 'end' }),
+    foreign: (_m, t) => [{ plants: 'move', toPlaceId: t.placeId }],
+  },
   'POST /api/gardens/:gardenId/places/:placeId/restore': ACT(204),
   'POST /api/gardens/:gardenId/places/:placeId/plants/order': {
     member: 204,

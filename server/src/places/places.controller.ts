@@ -18,15 +18,9 @@ export class PlacesController {
     return this.places.order(gardenId, body.ids);
   }
 
-  @Post(':placeId/retire')
-  @HttpCode(204)
-  retire(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<void> {
-    return this.places.retire(gardenId, placeId, true);
-  }
-
   @Post(':placeId/restore')
   @HttpCode(204)
   restore(@Param('gardenId') gardenId: string, @Param('placeId') placeId: string): Promise<void> {
-    return this.places.retire(gardenId, placeId, false);
+    return this.places.restore(gardenId, placeId);
   }
 }

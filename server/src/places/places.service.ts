@@ -113,14 +113,13 @@ export class PlacesService {
     return this.gardens.change(gardenId, (m) => reorder(m, PlaceEntity, ids, { gardenId }));
   }
 
-  /** Archived beds leave the garden view; nothing recorded is lost, and it can be undone. */
-  async retire(gardenId: string, placeId: string, retired: boolean): Promise<void> {
-    await this.gardens.change(gardenId, async (m, garden) => {
-      const today = this.gardens.today(garden);
+  /** Brings an archived bed or pot back; `retirePlace` archives it. */
+  async restore(gardenId: string, placeId: string): Promise<void> {
+    await this.gardens.change(gardenId, async (m) => {
       const place = await m.findOneBy(PlaceEntity, { id: placeId, gardenId });
       if (!place) throw notFound('place');
-      if (!retired) await refuseTakenZone(m, gardenId, placeId, place.watering?.timerZone ?? null);
-      await updateRows(m, PlaceEntity, { id: placeId, gardenId }, { retiredOn: retired ? today : null });
+      await refuseTakenZone(m, gardenId, placeId, place.watering?.timerZone ?? null);
+      await updateRows(m, PlaceEntity, { id: placeId, gardenId }, { retiredOn: null });
     });
   }
 }

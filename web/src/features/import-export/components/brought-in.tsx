@@ -63,9 +63,7 @@ export function BroughtIn() {
           </li>
         ))}
       </ul>
-      {asked && (
-        <UndoChanged {...asked} onClose={() => setAsked(null)} onUndo={(edited) => run(asked.of, edited)} />
-      )}
+      {asked && <UndoChanged {...asked} onClose={() => setAsked(null)} onUndo={(edited) => run(asked.of, edited)} />}
     </Panel>
   );
 }

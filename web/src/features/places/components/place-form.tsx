@@ -9,16 +9,16 @@ import { useGarden, useLink } from '../../../lib/garden-context';
 import { wordsOrUnknown } from '../../../lib/words';
 import { FormCard } from '../../../ui/form-card';
 import { applyFaults, resolverFor } from '../../../ui/form-faults';
-import { RetireButton } from '../../../ui/retire-button';
 import { useSay } from '../../../ui/toast';
 import { useWrite } from '../../../ui/use-write';
 import { KIND_WORDS } from '../../../ui/water-left';
 import { SwitchField } from '../../../ui/switch-field';
 import { freeName, numbered, plantNames, withoutNumber } from '../../../lib/plant-names';
 import { fieldOfOne, useSavePlants } from '../../../frame/acts/use-save-plants';
-import { restorePlace, retirePlace, savePlace } from '../../../data/places';
+import { savePlace } from '../../../data/places';
 import { useWayOn } from '../../../ui/use-way-on';
 import { fieldsOf, FormEnd } from '../../../ui/form-kit';
+import { ArchivePlace } from './archive-place';
 import { PlaceGroups } from './place-groups';
 
 const F = fieldsOf<PlaceInput>();
@@ -92,7 +92,7 @@ export function PlaceForm({ place, copied, all }: Props) {
           </SwitchField>
         )}
         <FormEnd long back={link('garden', {})}>
-          {place && <RetireButton words="Archive" of={place} retire={retirePlace} restore={restorePlace} />}
+          {place && <ArchivePlace place={place} all={all} />}
         </FormEnd>
       </form>
     </FormProvider>
