@@ -1,4 +1,4 @@
-import type { PeopleDto, WateringListView } from '@candid-leaf/contract';
+import type { PeopleDto, Role, WateringListView } from '@candid-leaf/contract';
 import { DEMO_ACCOUNT } from '@candid-leaf/demo';
 import { startMail, type KeptMail } from '@candid-leaf/standins';
 import { v7 as uuid } from 'uuid';
@@ -368,6 +368,54 @@ test('the only manager can neither step down nor leave: a garden always has one'
     .put(g.url(`/people/${own}`))
     .send({ role: 'look' })
     .expect(204);
+});
+
+test.each(['removed', 'demoted', 'gone'] as const)('what a manager made ends when they are %s', async (how) => {
+  const g = await gardener(app);
+  await potted(g);
+  const mia = await helper(app, g, 'keep');
+  const invite = async (role: Role) => {
+    const { body } = await mia.agent.post(g.url('/invitations')).send({ id: uuid(), name: 'x', role }).expect(200);
+    return `/api/invitations/${secretIn((body as { path: string }).path)}`;
+  };
+  const list = { id: uuid(), name: 'Grandma', from: '2026-07-18', to: '2026-07-20' };
+  const { body: listed } = await mia.agent.post(g.url('/watering-lists')).send(list).expect(200);
+  const { body: calendar } = await mia.agent.post(g.url('/calendar')).expect(200);
+  const links = [
+    `/api/watering/${secretIn((listed as { path: string }).path)}`,
+    (calendar as { path: string }).path,
+    await invite('keep'),
+  ];
+  const helpers = await invite('record');
+  const statuses = (paths: string[]) => Promise.all(paths.map(async (p) => (await app.http().get(p)).status));
+  expect(await statuses([...links, helpers])).toEqual([200, 200, 200, 200]);
+  if (how === 'removed') await g.agent.delete(g.url(`/people/${mia.id}`)).expect(204);
+  else if (how === 'demoted')
+    await g.agent
+      .put(g.url(`/people/${mia.id}`))
+      .send({ role: 'record' })
+      .expect(204);
+  else {
+    await mia.agent.post('/api/account/leaving').send({ password: DEMO_ACCOUNT.password }).expect(200);
+    later(14 * 24 * HOUR + 60_000);
+    await app.service(LeavingService).sweep();
+    jest.restoreAllMocks();
+  }
+  expect(await statuses(links)).toEqual([404, 404, 404]);
+  // who may record may still invite no one, but what was open to that role stays open
+  expect(await statuses([helpers])).toEqual([how === 'demoted' ? 200 : 404]);
+});
+
+test('a link of one manager outlasts the other', async () => {
+  const g = await gardener(app);
+  await potted(g);
+  const mia = await helper(app, g, 'keep');
+  const { body } = await g.agent.post(g.url('/calendar')).expect(200);
+  await g.agent.delete(g.url(`/people/${mia.id}`)).expect(204);
+  await app
+    .http()
+    .get((body as { path: string }).path)
+    .expect(200);
 });
 
 test('a watering list opens on its last day and on none after it', async () => {

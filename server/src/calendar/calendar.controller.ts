@@ -1,6 +1,6 @@
 import { Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import type { CalendarLinkDto, NewCalendarLink } from '@candid-leaf/contract';
-import { PeopleOnly, Public } from '../accounts/session.js';
+import { AccountId, PeopleOnly, Public } from '../accounts/session.js';
 import { Workers } from '../shared/workers.js';
 import { CalendarService } from './calendar.service.js';
 
@@ -24,8 +24,8 @@ export class CalendarController {
   @PeopleOnly()
   @Post('gardens/:gardenId/calendar')
   @HttpCode(200)
-  renew(@Param('gardenId') gardenId: string): Promise<NewCalendarLink> {
-    return this.calendar.renew(gardenId);
+  renew(@Param('gardenId') gardenId: string, @AccountId() accountId: string): Promise<NewCalendarLink> {
+    return this.calendar.renew(gardenId, accountId);
   }
 
   @PeopleOnly()

@@ -11,4 +11,8 @@ export class CalendarLinkEntity {
 
   @Column('datetime', { precision: 3 })
   madeAt: Date;
+
+  /** the manager it ends with; null: made before anyone noted it */
+  @Column('uuid', { nullable: true })
+  madeBy: string | null;
 }

@@ -33,11 +33,11 @@ export class CalendarService {
   }
 
   /** Creates a new secret and ends the one before it. It is shown only once. */
-  async renew(gardenId: string): Promise<NewCalendarLink> {
+  async renew(gardenId: string, madeBy: string): Promise<NewCalendarLink> {
     const secret = newSecret();
     const madeAt = this.clock.now();
     await inTransaction(this.db, (m) =>
-      m.upsert(CalendarLinkEntity, { gardenId, secretHash: hashOf(secret), madeAt }, ['gardenId']),
+      m.upsert(CalendarLinkEntity, { gardenId, secretHash: hashOf(secret), madeAt, madeBy }, ['gardenId']),
     );
     return { madeAt: madeAt.toISOString(), path: `/api/calendars/${secret}/garden.ics` };
   }

@@ -47,6 +47,7 @@ import { EnteredOn1700001700000 } from './migrations/1700001700000-entered-on.js
 import { ShownSince1700001800000 } from './migrations/1700001800000-shown-since.js';
 import { Practised1700001900000 } from './migrations/1700001900000-practised.js';
 import { CopperAndPeppers1700002000000 } from './migrations/1700002000000-copper-and-peppers.js';
+import { LinksHaveMakers1700002100000 } from './migrations/1700002100000-links-have-makers.js';
 import { WalksAndCompanions1700001500000 } from './migrations/1700001500000-walks-and-companions.js';
 
 const ENTITIES = [
@@ -108,6 +109,7 @@ export const dataSourceOptions = (url: string): DataSourceOptions & { url: strin
     ShownSince1700001800000,
     Practised1700001900000,
     CopperAndPeppers1700002000000,
+    LinksHaveMakers1700002100000,
   ],
   migrationsRun: false,
   synchronize: false,

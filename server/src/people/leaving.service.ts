@@ -6,10 +6,12 @@ import { LessThanOrEqual, type DataSource } from 'typeorm';
 import { AccountEntity } from '../accounts/account.entity.js';
 import { AccountsService } from '../accounts/accounts.service.js';
 import { GardenEntity } from '../gardens/garden.entity.js';
+import { MembershipEntity } from '../gardens/membership.entity.js';
 import { Mail } from '../mail/mail.service.js';
 import { inBackground } from '../shared/background.js';
 import { Clock } from '../shared/clock.js';
 import { inTransaction } from '../shared/transactions.js';
+import { endLinksOf } from './end-links.js';
 import { PeopleService } from './people.service.js';
 
 /** Grace time of an account to be deleted, ms. */
@@ -85,6 +87,8 @@ Sign in before then to keep it. Backups may hold your data until they are delete
           await m.query(`DELETE FROM ${table} WHERE gardenId = ?`, [id]);
         await m.delete(GardenEntity, { id });
       }
+      for (const { gardenId } of await m.findBy(MembershipEntity, { accountId }))
+        await endLinksOf(m, gardenId, accountId, null);
       await m.delete(AccountEntity, { id: accountId });
       return ids;
     });

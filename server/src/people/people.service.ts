@@ -12,6 +12,7 @@ import { RecordEntity } from '../records/record.entity.js';
 import { Clock } from '../shared/clock.js';
 import { notFound } from '../shared/http-errors.js';
 import { hashOf, newSecret } from '../shared/secrets.js';
+import { endLinksOf } from './end-links.js';
 import { WateringListEntity } from '../watering-list/watering-list.entity.js';
 
 /** Lifetime of an invitation, ms. */
@@ -126,17 +127,18 @@ export class PeopleService {
       await this.member(m, gardenId, memberId);
       if (role !== 'keep') await this.mustBeKeptWithout(m, gardenId, memberId);
       await m.update(MembershipEntity, { gardenId, accountId: memberId }, { role });
+      await endLinksOf(m, gardenId, memberId, role);
     });
   }
 
-  /** Removes a member, by themselves or by a manager, with their keys and open invitations. */
+  /** Removes a member, by themselves or by a manager, with their keys, links and open invitations. */
   async remove(gardenId: string, memberId: string): Promise<void> {
     await this.gardens.change(gardenId, async (m) => {
       await this.member(m, gardenId, memberId);
       await this.mustBeKeptWithout(m, gardenId, memberId);
       await m.delete(MembershipEntity, { gardenId, accountId: memberId });
       await m.delete(AccessKeyEntity, { gardenId, accountId: memberId });
-      await m.delete(InvitationEntity, { gardenId, madeBy: memberId, usedBy: IsNull() });
+      await endLinksOf(m, gardenId, memberId, null);
     });
   }
 

@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, StreamableFile } from '@nestjs/common';
 import { WateringListInput, WateringTick, type NewLink, type WateringListDto } from '@candid-leaf/contract';
-import { PeopleOnly, Public } from '../accounts/session.js';
+import { AccountId, PeopleOnly, Public } from '../accounts/session.js';
 import { asJson } from '../shared/as-json.js';
 import { Workers } from '../shared/workers.js';
 import { WateringListService } from './watering-list.service.js';
@@ -37,8 +37,12 @@ export class WateringListController {
   @PeopleOnly()
   @Post('gardens/:gardenId/watering-lists')
   @HttpCode(200)
-  make(@Param('gardenId') gardenId: string, @Body() body: WateringListInput): Promise<NewLink> {
-    return this.lists.make(gardenId, body);
+  make(
+    @Param('gardenId') gardenId: string,
+    @AccountId() accountId: string,
+    @Body() body: WateringListInput,
+  ): Promise<NewLink> {
+    return this.lists.make(gardenId, accountId, body);
   }
 
   @PeopleOnly()

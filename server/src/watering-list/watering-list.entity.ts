@@ -15,6 +15,10 @@ export class WateringListEntity {
   @Column('char', { length: 64 })
   secretHash: string;
 
+  /** the manager it ends with; null: made before anyone noted it */
+  @Column('uuid', { nullable: true })
+  madeBy: string | null;
+
   @Column('date')
   fromDay: string;
 

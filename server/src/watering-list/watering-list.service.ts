@@ -42,7 +42,7 @@ export class WateringListService {
   }
 
   /** Creates a list with its link. Sent again it is the same list with a new link; the old one stops working. */
-  async make(gardenId: string, input: WateringListInput): Promise<NewLink> {
+  async make(gardenId: string, madeBy: string, input: WateringListInput): Promise<NewLink> {
     if (input.to < input.from) throw badRequest([{ path: 'to', reason: 'must not be before the first day' }]);
     if (daysBetween(input.from, input.to) >= MOST_DAYS)
       throw badRequest([{ path: 'to', reason: `must be within ${MOST_DAYS} days of the first day` }]);
@@ -54,6 +54,7 @@ export class WateringListService {
     await this.db.manager.save(WateringListEntity, {
       id: input.id,
       gardenId,
+      madeBy,
       name: input.name,
       fromDay: input.from,
       toDay: input.to,
