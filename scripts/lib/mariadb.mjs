@@ -1,17 +1,7 @@
 // The project's own MariaDB: data directory, socket and password in one folder, loopback only.
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes, createHash } from 'node:crypto';
-import {
-  chmodSync,
-  closeSync,
-  existsSync,
-  mkdirSync,
-  openSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  writeFileSync,
-} from 'node:fs';
+import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -135,21 +125,33 @@ function sql(at, text, password) {
 }
 
 /**
- * Existing data is never deleted: unless we left it half made, it is set aside under a dated name, with its secrets.
- * Who lost only the mark or the secrets file can put them back and start again.
+ * Returns whether the database of a home must be made. Found data is used, never deleted or put away: only what we left half
+ * made is begun again.
+ * @throws if half of it is missing: what to put back
  */
-function setAside(at) {
-  if (!existsSync(at.data)) return;
-  if (existsSync(at.making)) return rmSync(at.data, { recursive: true, force: true });
-  const aside = `${at.data}-set-aside-${new Date().toISOString().replaceAll(':', '-')}`;
-  renameSync(at.data, aside);
-  if (existsSync(at.secrets)) renameSync(at.secrets, `${aside}.secrets.json`);
-  say(`A database was found here without its mark or its secrets. It was set aside, nothing of it deleted: ${aside}`);
+function mustBeMade(at) {
+  const has = (path) => existsSync(path);
+  // killed between its last two steps: it is whole
+  if (has(at.ready) && has(at.making)) rmSync(at.making);
+  if (has(at.making)) {
+    rmSync(at.data, { recursive: true, force: true });
+    return true;
+  }
+  if (has(at.data) !== has(at.secrets)) {
+    const [there, gone] = has(at.data) ? [at.data, at.secrets] : [at.secrets, at.data];
+    throw new Plain(
+      `${there} is here, but ${gone} is missing. Put it back from a copy; or move ${there} away too, and the next start begins with an empty database. Nothing was deleted.`,
+    );
+  }
+  if (has(at.data) && !has(at.ready)) {
+    say('The mark of a finished database was missing here. The database was found, and is used.');
+    writeFileSync(at.ready, new Date().toISOString());
+  }
+  return !has(at.data);
 }
 
 /** Creates the data directory and its accounts. If killed, it starts over at the next start. */
 async function initialise(at) {
-  setAside(at);
   say('Creating the database …');
   writeFileSync(at.making, '');
   const secrets = {
@@ -213,7 +215,7 @@ async function prepare(at) {
   mkdirSync(at.tmp, { recursive: true });
   chmodSync(at.home, 0o711);
   await clearLeftover(at);
-  if (!existsSync(at.ready) || !existsSync(at.secrets)) {
+  if (mustBeMade(at)) {
     rmSync(at.ready, { force: true });
     await initialise(at);
   }

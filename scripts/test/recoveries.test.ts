@@ -4,8 +4,8 @@ import {
   existsSync,
   mkdirSync,
   mkdtempSync,
-  readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs';
@@ -139,7 +139,7 @@ describe('the database', () => {
   const home = (...path: string[]) => join(folder, 'home', ...path);
   const COUNT = 'SELECT COUNT(*) AS n FROM kept';
 
-  test('is made once and survives its starter; a half-made one is begun again; nothing found is deleted', () => {
+  test('is made once and survives its starter; a half-made one is begun again; what is found is used or named', () => {
     // a start that was killed while it made the data directory
     mkdirSync(home('db'), { recursive: true });
     writeFileSync(home('db', 'half'), '');
@@ -152,14 +152,25 @@ describe('the database', () => {
     expect(next.out).toContain('A database from an earlier start is still running');
     expect(next.out).toContain('rows [{"n":2}]');
     expect(next.out).not.toContain('Creating');
-    // the mark is lost: what is there is set aside, with its secrets, and named
+    // the mark is lost: what is there is used
     rmSync(home('db-ready'));
-    const fresh = start('SELECT 1 AS n');
-    expect(fresh.out).toMatch(/set aside, nothing of it deleted: .*db-set-aside-/);
-    const aside = readdirSync(home()).find((f) => /^db-set-aside-.*Z$/.test(f))!;
-    expect(existsSync(home(aside, 'candid_leaf', 'kept.frm'))).toBe(true);
-    expect(JSON.parse(readFileSync(home(`${aside}.secrets.json`), 'utf8'))).toHaveProperty('database');
-    expect(start('SHOW TABLES').out).toContain('rows []');
+    const found = start(COUNT);
+    expect(found.out).toContain('The database was found, and is used.');
+    expect(found.out).toContain('rows [{"n":2}]');
+    expect(start(COUNT).out).not.toContain('was found');
+    // a mark that stayed from the making deletes nothing
+    writeFileSync(home('db-making'), '');
+    expect(start(COUNT).out).toContain('rows [{"n":2}]');
+    expect(existsSync(home('db-making'))).toBe(false);
+    // half of it is lost: it is said what to put back, and no other database takes its place
+    for (const lost of ['secrets.json', 'db']) {
+      renameSync(home(lost), home(`${lost}-elsewhere`));
+      const refused = start(COUNT);
+      expect(refused.err).toMatch(/ is missing\. Put it back from a copy; or .* Nothing was deleted\.\n$/);
+      expect(existsSync(home(lost))).toBe(false);
+      renameSync(home(`${lost}-elsewhere`), home(lost));
+    }
+    expect(start(COUNT).out).toContain('rows [{"n":2}]');
     // secrets that were damaged: it is said what can be done, and nothing is touched; put back, it goes on
     const secrets = readFileSync(home('secrets.json'), 'utf8');
     for (const damaged of ['{"database":"x"', '[]', secrets.slice(0, 60), '{"database":1,"root":2,"session":3}']) {
@@ -169,6 +180,6 @@ describe('the database', () => {
       expect(refused.err).not.toMatch(/\n\s+at /);
     }
     writeFileSync(home('secrets.json'), secrets);
-    expect(start('SHOW TABLES').out).toContain('rows []');
+    expect(start(COUNT).out).toContain('rows [{"n":2}]');
   });
 });
