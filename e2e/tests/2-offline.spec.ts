@@ -221,3 +221,69 @@ test('signing out with changes waiting warns; another account does not see them;
   await expect.poll(async () => (await recordsOf(page, own, own.near)).map((r) => r.type)).toEqual(['inspection']);
   await expect.poll(() => savedIn(page, 'inspection')).toMatchObject([{ date: TODAY, allClear: true }]);
 });
+
+test('leaving a device: signing out works offline, a session ended elsewhere clears it, and no change is lost', async ({
+  page,
+  context,
+  playwright,
+  baseURL,
+}) => {
+  const own = await kept(page);
+  const address = `/gardens/${own.garden}`;
+  const views = (): Promise<number> =>
+    page.evaluate(
+      () =>
+        new Promise<number>((done) => {
+          const opening = indexedDB.open('candid-leaf');
+          opening.onsuccess = () => {
+            const count = opening.result.transaction('views').objectStore('views').count();
+            count.onsuccess = () => done(count.result);
+          };
+        }),
+    );
+  const signInShown = () => expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  const session = async (): Promise<number> => (await page.request.get('/api/session')).status();
+  await test.step('offline: the device is cleared at once, the session ends with the signal', async () => {
+    await context.setOffline(true);
+    await page.reload();
+    await expect(page.getByText('Near one').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await signInShown();
+    expect(await views()).toBe(0);
+    await page.goto(address);
+    await expect(page.getByText('Near one')).toBeHidden();
+    await context.setOffline(false);
+    await expect.poll(session).toBe(401);
+    await page.goto(address);
+    await signInShown();
+  });
+  await test.step('signed out everywhere: a reload shows nothing, and another account sees nothing', async () => {
+    await signIn(page, own.who);
+    await isKept(page, [own.near, own.far]);
+    const elsewhere = await playwright.request.newContext({ baseURL: baseURL! });
+    expect((await elsewhere.post('/api/session', { data: own.who })).ok()).toBe(true);
+    expect((await elsewhere.delete('/api/sessions')).ok()).toBe(true);
+    await page.goto(address);
+    await signInShown();
+    expect(await views()).toBe(0);
+    await signIn(page, (await ownGarden(page)).who);
+    await page.goto(address);
+    await expect(page.getByText('Near one')).toBeHidden();
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await signInShown();
+  });
+  await test.step('a change made after the session ended waits for its owner', async () => {
+    await signIn(page, own.who);
+    await page.goto(address);
+    await expect(page.getByRole('button', { name: 'Near one: all clear' })).toBeVisible();
+    const elsewhere = await playwright.request.newContext({ baseURL: baseURL! });
+    await elsewhere.post('/api/session', { data: own.who });
+    await elsewhere.delete('/api/sessions');
+    await page.getByRole('button', { name: 'Near one: all clear' }).click();
+    await signInShown();
+    expect(await views()).toBe(0);
+    await signIn(page, own.who);
+    await expect.poll(() => own.saved('inspection')).toMatchObject([{ date: TODAY, allClear: true }]);
+  });
+});

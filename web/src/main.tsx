@@ -1,4 +1,4 @@
-import { onlineManager, QueryCache, QueryClient } from '@tanstack/react-query';
+import { MutationCache, onlineManager, QueryCache, QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -7,8 +7,10 @@ import './data/all-writes';
 import { ApiError } from './lib/api';
 import { applyDisplayMode } from './lib/display-mode';
 import { queryKeys } from './lib/query-keys';
+import { ROUTES } from './lib/paths';
 import { registerWrites } from './lib/writes';
-import { findAccount, gardenHere, setGardenHere } from './offline/account';
+import { accountHere, gardenHere, setGardenHere } from './offline/account';
+import { clearDevice, findAccount, finishLeaving } from './offline/leave-device';
 import { KEPT_FOR, KEPT_MS, keptViews } from './offline/kept-views';
 import { startOutbox } from './offline/outbox';
 import { router } from './routes';
@@ -18,9 +20,18 @@ import { ToastArea } from './ui/toast';
 /** Answers stay fresh this long, ms. */
 const SHORT_MS = 15_000;
 
+/** Clears the device once its session was ended elsewhere, and begins again at the way in. */
+function leaveIfSignedOut(error: Error): void {
+  if (!(error instanceof ApiError) || error.status !== 401 || accountHere() === null) return;
+  client.clear();
+  // full reload: nothing of this account stays in the page
+  void clearDevice().then(() => location.assign(ROUTES.signIn));
+}
+
 /** Removes a garden from the device once the user has lost access. */
 const dropWhatIsGone = new QueryCache({
   onError: (error, { queryKey: [what, gardenId, part] }) => {
+    leaveIfSignedOut(error);
     if (!(error instanceof ApiError) || error.status !== 404 || what !== 'garden' || part !== 'view') return;
     const others = (q: { queryKey: readonly unknown[] }): boolean => q.queryKey[2] !== 'view';
     if (gardenHere() === gardenId) setGardenHere(null);
@@ -31,6 +42,7 @@ const dropWhatIsGone = new QueryCache({
 
 const client = new QueryClient({
   queryCache: dropWhatIsGone,
+  mutationCache: new MutationCache({ onError: leaveIfSignedOut }),
   defaultOptions: {
     queries: {
       staleTime: SHORT_MS,
@@ -44,6 +56,7 @@ const client = new QueryClient({
 registerWrites(client);
 // a page opened offline gets no event until the connection changes
 onlineManager.setOnline(navigator.onLine);
+onlineManager.subscribe((online) => online && void finishLeaving());
 
 /** Query keys available offline: gardens and their plants. Slow or momentary answers are not stored. */
 const KEPT: ReadonlySet<unknown> = new Set(['gardens', 'garden']);

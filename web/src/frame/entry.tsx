@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ComponentProps } from 'react';
 import { useForm } from 'react-hook-form';
 import { api, ApiError } from '../lib/api';
-import { setAccountHere } from '../offline/account';
+import { enterDevice, finishLeaving } from '../offline/leave-device';
 import { Button } from '../ui/button';
 import { TextField } from '../ui/field';
 import { RootFault } from '../ui/form-card';
@@ -57,8 +57,9 @@ const TITLES = { in: 'Sign in', new: 'New account', forgotten: 'Reset password' 
 
 function useEntry(to: string) {
   return async (path: string, body: unknown) => {
+    await finishLeaving();
     const me = await api<Me>('POST', path, body);
-    setAccountHere(me.id);
+    await enterDevice(me.id);
     // full reload: nothing of the previous user stays in the page
     location.assign(to);
   };

@@ -1,20 +1,16 @@
 import { LogOut } from 'lucide-react';
 import { AlertDialog } from 'radix-ui';
 import { useState } from 'react';
-import { api } from '../lib/api';
 import { ROUTES } from '../lib/paths';
-import { setAccountHere } from '../offline/account';
-import { keptViews } from '../offline/kept-views';
+import { leaveDevice } from '../offline/leave-device';
 import type { Waiting } from '../offline/store';
 import { Button } from '../ui/button';
 
-/** Signs out, with a warning if changes are waiting. They stay on the device for this account. */
+/** Signs out, offline too, with a warning if changes are waiting. They stay on the device for this account. */
 export function SignOut({ list, className, named }: { list: readonly Waiting[]; className: string; named?: boolean }) {
   const [asking, setAsking] = useState(false);
   const signOut = async (): Promise<void> => {
-    await api('DELETE', '/session');
-    await Promise.resolve(keptViews.removeClient()).catch(() => undefined);
-    setAccountHere(null);
+    await leaveDevice();
     // full reload: nothing of this account stays in the page
     location.assign(ROUTES.signIn);
   };

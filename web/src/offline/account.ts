@@ -18,14 +18,3 @@ export function setGardenHere(id: string | null): void {
   if (id === null) localStorage.removeItem(GARDEN_KEY);
   else localStorage.setItem(GARDEN_KEY, id);
 }
-
-/** Asks who is signed in if unknown here. Offline it stays unknown, and nothing is shown. */
-export async function findAccount(): Promise<void> {
-  if (accountHere() !== null) return;
-  try {
-    const answer = await fetch('/api/session');
-    if (answer.ok) setAccountHere(((await answer.json()) as { id: string }).id);
-  } catch {
-    // asked again at the next start
-  }
-}

@@ -105,7 +105,7 @@ export async function deliver<Input extends OfGarden, Answer>(
       await takeOff(row.n);
       return { answer, kept: false };
     } catch (error) {
-      if (!isLost(error)) {
+      if (!didNotArrive(error)) {
         await takeOff(row.n);
         throw error;
       }

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { LogOut } from 'lucide-react';
 import { api } from '../../../lib/api';
 import { ROUTES } from '../../../lib/paths';
-import { setAccountHere } from '../../../offline/account';
-import { keptViews } from '../../../offline/kept-views';
+import { clearDevice } from '../../../offline/leave-device';
 import { Button } from '../../../ui/button';
 import { Panel } from '../../../ui/panel';
 import { useSay } from '../../../ui/toast';
@@ -20,8 +19,7 @@ export function SignOutEverywhere() {
       setBusy(false);
       return say((error as Error).message, { bad: true });
     }
-    await Promise.resolve(keptViews.removeClient()).catch(() => undefined);
-    setAccountHere(null);
+    await clearDevice();
     location.assign(ROUTES.signIn);
   };
   return (
