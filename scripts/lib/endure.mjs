@@ -1,7 +1,7 @@
 // The attacks of `npm run endure`, and how lost, doubled and stuck writes are counted.
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { existsSync, mkdirSync } from 'node:fs';
+import { mkdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ROOT } from './build.mjs';
@@ -68,7 +68,18 @@ export async function writer(urls) {
   const at = `/gardens/${garden}`;
   await must('PUT', `${at}/places`, { id: place, name: 'Pot', kind: 'container', texture: 'potting-mix', volumeL: 10 });
   await must('PUT', `${at}/plants`, { id: plant, placeId: place, name: 'P', crop: 'tomato' });
-  return { send, must, at, garden, plant, acknowledged: new Map(), photos: [], files: 0, asked: 0 };
+  return {
+    send,
+    must,
+    cookie: () => cookie,
+    at,
+    garden,
+    plant,
+    acknowledged: new Map(),
+    photos: [],
+    files: 0,
+    asked: 0,
+  };
 }
 
 const note = (w) => {
@@ -131,7 +142,7 @@ export async function underWrites(urls, row, attack) {
   let failed = null;
   const watched = Promise.all(work).catch((error) => (failed = error));
   try {
-    await attack(() => failed);
+    await attack(() => failed, writers);
   } finally {
     stop.abort();
     await watched;
@@ -163,7 +174,7 @@ export async function count(databaseUrl, writers, row, photos) {
     const [pictures] = await db.query('SELECT id FROM photo WHERE gardenId = ?', [w.garden]);
     const there = new Set(pictures.map((p) => p.id));
     const whole = (id) =>
-      ['', '-small'].every((size) => existsSync(join(photos, w.garden, `${id}${size}.jpg`))) && there.has(id);
+      ['', '-small'].every((size) => isFilled(join(photos, w.garden, `${id}${size}.jpg`))) && there.has(id);
     row.lost += w.photos.filter((id) => !whole(id)).length;
     const [[{ n }]] = await db.query(
       "SELECT COUNT(*) AS n FROM record WHERE gardenId = ? AND type = 'watering' AND deletedAt IS NULL",
@@ -176,6 +187,9 @@ export async function count(databaseUrl, writers, row, photos) {
   }
   await db.end();
 }
+
+/** Returns whether a file is there, and not cut off before its first byte. */
+const isFilled = (file) => (statSync(file, { throwIfNoEntry: false })?.size ?? 0) > 0;
 
 /** Waits for a condition; if it takes too long, a person would have to help. */
 export async function comesAbout(row, what, ms = 60_000) {

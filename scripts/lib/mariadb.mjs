@@ -1,7 +1,17 @@
 // The project's own MariaDB: data directory, socket and password in one folder, loopback only.
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes, createHash } from 'node:crypto';
-import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  closeSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -14,6 +24,18 @@ import { Plain, say } from './say.mjs';
 const LONGEST_SOCKET = 100;
 
 const run = (program, args, input) => spawnSync(program, args, { encoding: 'utf8', input });
+
+/** Makes sure that a folder's names are on the disk. */
+function syncFolder(folder) {
+  const handle = openSync(folder, 'r');
+  fsyncSync(handle);
+  closeSync(handle);
+}
+/** Writes a file so that a power cut finds it whole. */
+function writeDurably(file, text) {
+  writeFileSync(file, text, { mode: 0o600, flush: true });
+  syncFolder(dirname(file));
+}
 
 /** Paths of the database in `home`. */
 function layout(home) {
@@ -145,7 +167,7 @@ function mustBeMade(at) {
   }
   if (has(at.data) && !has(at.ready)) {
     say('The mark of a finished database was missing here. The database was found, and is used.');
-    writeFileSync(at.ready, new Date().toISOString());
+    writeDurably(at.ready, new Date().toISOString());
   }
   return !has(at.data);
 }
@@ -159,7 +181,7 @@ async function initialise(at) {
     root: randomBytes(24).toString('hex'),
     session: randomBytes(32).toString('hex'),
   };
-  writeFileSync(at.secrets, JSON.stringify(secrets), { mode: 0o600 });
+  writeDurably(at.secrets, JSON.stringify(secrets));
   mkdirSync(at.data, { recursive: true });
   handOver(at);
   const made = await exec(
@@ -193,8 +215,10 @@ async function initialise(at) {
   } finally {
     await stopProcess(child);
   }
-  writeFileSync(at.ready, new Date().toISOString());
+  // in this order on the disk too: a power cut in between must find the database finished, not half made
+  writeDurably(at.ready, new Date().toISOString());
   rmSync(at.making);
+  syncFolder(at.home);
 }
 
 /** Reads the database's settings; a damaged file ends with a clear message. */

@@ -7,9 +7,9 @@ import { ROOT } from './build.mjs';
 import { freePort } from './port.mjs';
 import { Plain } from './say.mjs';
 
-/** @returns where it is, and how it is stopped */
-export async function startServer({ databaseUrl, secret, log, env = {} }) {
-  const port = await freePort();
+/** @returns where it is, and how it is stopped or killed */
+export async function startServer({ databaseUrl, secret, log, env = {}, port: wanted = null }) {
+  const port = wanted ?? (await freePort());
   const out = openSync(log, 'a', 0o600);
   const child = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
     cwd: ROOT,
@@ -36,13 +36,11 @@ export async function startServer({ databaseUrl, secret, log, env = {} }) {
     if (child.exitCode !== null || i > 600) throw new Plain(`A server did not start; its log is ${log}.`);
     await wait(100);
   }
-  return {
-    url,
-    stop: () =>
-      new Promise((done) => {
-        if (child.exitCode !== null || child.signalCode !== null) return done();
-        child.once('exit', done);
-        child.kill('SIGTERM');
-      }),
-  };
+  const end = (signal) =>
+    new Promise((done) => {
+      if (child.exitCode !== null || child.signalCode !== null) return done();
+      child.once('exit', done);
+      child.kill(signal);
+    });
+  return { url, port, stop: () => end('SIGTERM'), kill: () => end('SIGKILL') };
 }

@@ -26,6 +26,7 @@ import { PlantsModule } from './plants/plants.module.js';
 import { PracticeModule } from './practice/practice.module.js';
 import { ProductsModule } from './products/products.module.js';
 import { ProtectionModule } from './protection/protection.module.js';
+import { GardenWeight } from './workers/garden-weight.service.js';
 import { ThreadedWorkers } from './workers/threaded-workers.js';
 import { RecordsModule } from './records/records.module.js';
 import { validationPipe } from './shared/http-errors.js';
@@ -100,6 +101,7 @@ export class AppModule {
         { provide: APP_GUARD, useClass: GardenGuard },
         { provide: APP_PIPE, useFactory: validationPipe },
         { provide: APP_FILTER, useClass: FailuresFilter },
+        GardenWeight,
       ],
     };
   }

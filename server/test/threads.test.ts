@@ -121,6 +121,27 @@ test('gardens known to be slow leave one thread to all other gardens', async () 
   await Promise.all(again);
 });
 
+test('gardens heavy by their size leave one thread from the first time on, also to small new gardens', async () => {
+  threads.weighBy(async (garden) => garden.startsWith('big'));
+  await Promise.all(['a', 'b'].map(answered));
+  const ended: string[] = [];
+  const heavy = ['big x', 'big y', 'big z'].map(async (g) => {
+    await statusOf(threads.run(of(g), 'compute', [450]));
+    ended.push(g);
+  });
+  const normal = await Promise.all(['c', 'd', 'e'].map((g) => statusOf(threads.run(of(g), 'answer', [g]))));
+  expect([normal, ended]).toEqual([[200, 200, 200], []]);
+  await Promise.all(heavy);
+});
+
+test('a thread that still computes what nobody waits for any more takes nothing else', async () => {
+  await Promise.all(['a', 'b'].map(answered));
+  const late = statusOf(threads.run(of('a'), 'compute', [1800]));
+  expect(await late).toBe(503);
+  // its thread is not free yet: the same garden is answered by the other
+  expect(await statusOf(threads.run(of('a'), 'answer', ['a']))).toBe(200);
+});
+
 test('an account with hundreds of waiting requests is asked to retry; another’s still runs', async () => {
   await answered('a');
   const ended: number[] = [];

@@ -1,9 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { access, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { access, mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 
 /** Which of a photo's two files. */
 export type Size = 'whole' | 'small';
+
+/** Makes sure that a folder's names are on the disk. */
+async function syncFolder(folder: string): Promise<void> {
+  const handle = await open(folder);
+  await handle.sync().finally(() => handle.close());
+}
 
 /**
  * Picture files, outside the database: a folder per garden, two files per photo. Names are checked ids, never user
@@ -19,14 +25,16 @@ export class PhotoFiles {
     return join(this.folder(gardenId), `${id}${size === 'small' ? '-small' : ''}.jpg`);
   }
 
-  /** Writes completely or not at all: to a temporary file, then renamed. */
+  /** Writes completely or not at all: to a temporary file, then renamed. When it returns, a power cut loses nothing. */
   async write(gardenId: string, id: string, size: Size, data: Buffer): Promise<void> {
-    await mkdir(this.folder(gardenId), { recursive: true, mode: 0o700 });
+    const made = await mkdir(this.folder(gardenId), { recursive: true, mode: 0o700 });
+    if (made !== undefined) await syncFolder(this.root);
     const path = this.path(gardenId, id, size);
     const beside = `${path}.${randomUUID()}.partial`;
     try {
-      await writeFile(beside, data, { mode: 0o600 });
+      await writeFile(beside, data, { mode: 0o600, flush: true });
       await rename(beside, path);
+      await syncFolder(this.folder(gardenId));
     } catch (error) {
       await rm(beside, { force: true });
       throw error;

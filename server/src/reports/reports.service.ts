@@ -61,34 +61,18 @@ export class ReportsService {
     plants: readonly PlantEntity[],
   ): Promise<HarvestReport> {
     const picks = await this.records<Picking>(s, season, 'picking');
-    const waterings = await this.records<Watering>(s, season, 'watering');
-    const feedings = await this.records<Feeding>(s, season, 'feeding');
-    /** of a plant, and of its bed since it grows there */
-    const ofPlant = <T extends RecordData>(list: readonly Dated<T>[], p: PlantEntity): T[] =>
-      list
-        .filter(
-          (r) =>
-            r.plantId === p.id ||
-            (r.placeId === p.placeId && r.day >= p.transplantedOn! && r.day <= (p.retiredOn ?? s.today)),
-        )
-        .map((r) => r.data);
+    const waterings = byTarget(await this.records<Watering>(s, season, 'watering'));
+    const feedings = byTarget(await this.records<Feeding>(s, season, 'feeding'));
     return harvestReport(
       plants.map((p) => {
-        const [water, feed] = [ofPlant(waterings, p), ofPlant(feedings, p)];
-        const variety = s.varietyOf(p);
+        const [water, feed] = [ofPlant(waterings, p, s.today), ofPlant(feedings, p, s.today)];
         return {
-          id: p.id,
-          name: p.name,
-          variety: variety ? varietyName(variety, p.crop) : (p.type ?? p.crop),
-          place: placeOf(s, p)?.name ?? '',
-          crop: p.crop,
-          type: variety?.type ?? p.type,
-          fruitG: variety?.fruitG ?? null,
+          ...reported(s, p),
           litres: water.length === 0 ? null : water.reduce((t, w) => t + (w.litres ?? 0), 0),
           nitrogenG: feed.length === 0 ? null : feed.reduce((t, f) => t + (f.grams * f.n) / 100, 0),
         };
       }),
-      picks.flatMap((r): ReportPick[] => (r.plantId ? [{ ...r.data, plantId: r.plantId }] : [])),
+      asPicks(picks),
       WEEK_STARTS[s.garden.weekStart],
     );
   }
@@ -129,10 +113,13 @@ export class ReportsService {
     season: GrowingYear,
     type: RecordType,
   ): Promise<Dated<T>[]> {
-    const rows = await this.db.manager.find(RecordEntity, {
-      where: { gardenId: s.garden.id, type, deletedAt: IsNull(), day: Between(season.from, season.to) },
-    });
-    return rows.map((r) => ({ plantId: r.plantId, placeId: r.placeId, day: r.day, data: r.data as T }));
+    // tens of thousands of rows: as they come, not as entities
+    const rows = await this.db.manager
+      .createQueryBuilder(RecordEntity, 'r')
+      .select(['r.plantId AS plantId', 'r.placeId AS placeId', 'r.day AS day', 'r.data AS data'])
+      .where({ gardenId: s.garden.id, type, deletedAt: IsNull(), day: Between(season.from, season.to) })
+      .getRawMany<Dated<string>>();
+    return rows.map((r) => ({ ...r, data: JSON.parse(r.data) as T }));
   }
 
   private async remedies(s: GardenSnapshot, season: GrowingYear): Promise<RemedyRow[]> {
@@ -156,11 +143,15 @@ export class ReportsService {
   private async compared(s: GardenSnapshot, year: number): Promise<ComparedSeason> {
     const season = seasonOf(s, year);
     const plants = plantsOf(s, year);
-    const picks = (await this.records<Picking>(s, season, 'picking')).filter((r) =>
-      plants.some((p) => p.id === r.plantId),
-    );
+    const own = new Set(plants.map((p) => p.id));
+    const picks = (await this.records<Picking>(s, season, 'picking')).filter((r) => r.plantId && own.has(r.plantId));
     const days = picks.map((r) => r.day).sort();
-    const { kg } = await this.harvest(s, season, plants);
+    // without the waterings of a whole season: only the fruit is compared
+    const { kg } = harvestReport(
+      plants.map((p) => reported(s, p)),
+      asPicks(picks),
+      WEEK_STARTS[s.garden.weekStart],
+    );
     const from = plants.map((p) => p.transplantedOn!).sort()[0] ?? season.from;
     const to = days.at(-1) ?? (season.to < s.today ? season.to : s.today);
     const [row] = await this.db.query<
@@ -188,6 +179,47 @@ export class ReportsService {
             },
     };
   }
+}
+
+/** Records of plants and of beds, by the id of either. */
+type ByTarget<T> = ReadonlyMap<string, readonly Dated<T>[]>;
+
+function byTarget<T>(list: readonly Dated<T>[]): ByTarget<T> {
+  const by = new Map<string, Dated<T>[]>();
+  for (const r of list) {
+    const id = r.plantId ?? r.placeId ?? '';
+    const there = by.get(id);
+    if (there) there.push(r);
+    else by.set(id, [r]);
+  }
+  return by;
+}
+
+/** Returns what a plant got: its own records, and those of its bed since it grows there. */
+const ofPlant = <T>(by: ByTarget<T>, p: PlantEntity, today: string): T[] => [
+  ...(by.get(p.id) ?? []).map((r) => r.data),
+  ...(by.get(p.placeId) ?? [])
+    .filter((r) => r.day >= p.transplantedOn! && r.day <= (p.retiredOn ?? today))
+    .map((r) => r.data),
+];
+
+const asPicks = (picks: readonly Dated<Picking>[]): ReportPick[] =>
+  picks.flatMap((r) => (r.plantId ? [{ ...r.data, plantId: r.plantId }] : []));
+
+/** A plant as the report names it, without what it got. */
+function reported(s: GardenSnapshot, p: PlantEntity) {
+  const variety = s.varietyOf(p);
+  return {
+    id: p.id,
+    name: p.name,
+    variety: variety ? varietyName(variety, p.crop) : (p.type ?? p.crop),
+    place: placeOf(s, p)?.name ?? '',
+    crop: p.crop,
+    type: variety?.type ?? p.type,
+    fruitG: variety?.fruitG ?? null,
+    litres: null,
+    nitrogenG: null,
+  };
 }
 
 interface Dated<T> {

@@ -153,12 +153,10 @@ function linesOf(
     });
   };
   for (const p of plantings) add(varietyName(s.varietyOf(p), p.crop), varietyDatesOf(s, p), doneOf(s, p));
-  for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {
+  for (const alike of alikeOf(s, plants).values()) {
+    const [p] = alike;
     const label = nameOf(s, p);
-    const pickedOn = firstPicked(
-      s,
-      plants.filter((x) => nameOf(s, x) === label),
-    );
+    const pickedOn = firstPicked(s, alike);
     // how it was raised is not recorded, and what can still be planned is listed once
     add(
       label,
@@ -174,6 +172,17 @@ function linesOf(
     add('Pepper', { crop: 'pepper' });
   }
   return [...lines.values()].slice(0, MOST_LINES);
+}
+
+/** Plants of one name, earliest first: a line each, however many there are. */
+function alikeOf(s: GardenSnapshot, plants: readonly PlantEntity[]): Map<string, [PlantEntity, ...PlantEntity[]]> {
+  const alike = new Map<string, [PlantEntity, ...PlantEntity[]]>();
+  for (const p of [...plants].sort((a, b) => (a.transplantedOn! < b.transplantedOn! ? -1 : 1))) {
+    const there = alike.get(nameOf(s, p));
+    if (there) there.push(p);
+    else alike.set(nameOf(s, p), [p]);
+  }
+  return alike;
 }
 
 const firstPicked = (s: GardenSnapshot, plants: readonly PlantEntity[]): string | null =>

@@ -17,6 +17,11 @@ export class ThreadedWorkers extends Workers implements OnApplicationShutdown {
     return this.threads.ready;
   }
 
+  /** Sets how a garden is weighed that was not computed here yet. */
+  weighBy(isHeavy: (gardenId: string) => Promise<boolean>): void {
+    this.threads.weighBy(isHeavy);
+  }
+
   run(name: string, args: readonly unknown[]): Promise<string> {
     const gardenId = String(args[0]);
     // without an account, as behind a calendar link, a garden stands for itself

@@ -29,8 +29,10 @@ const LONGEST_PAUSE_MS = 10_000;
 const AT_ONCE = 2;
 /** A job that takes longer probably computes: nothing else is put beside it. */
 const SHORT_JOB_MS = 100;
-/** A garden whose last job took longer is slow. */
+/** A garden is slow if its last job took longer, or a job of it has been running for longer. */
 const SLOW_MS = 400;
+/** A small garden that takes as long only suffers from a busy machine; it is slow from here on, ms. */
+const SLOW_THOUGH_SMALL_MS = 2000;
 const MOST_REMEMBERED = 10_000;
 /** Jobs of one account that may wait; more are asked to retry. */
 const MOST_WAITING = 200;
@@ -92,7 +94,7 @@ class Thread {
     const id = this.next++;
     job.startedAt = Date.now();
     if (job.timer) clearTimeout(job.timer);
-    job.timer = setTimeout(() => this.fail(id), this.limits.jobMs);
+    job.timer = setTimeout(() => this.giveUp(id), this.limits.jobMs);
     this.running.set(id, job);
     this.worker.postMessage({ id, name: job.name, args: job.args } satisfies Job);
   }
@@ -145,6 +147,17 @@ class Thread {
     return job;
   }
 
+  /** Whoever asked is answered. The thread may still compute: it takes nothing else until it is done, or is replaced. */
+  private giveUp(id: number): void {
+    const job = this.running.get(id);
+    if (!job) return;
+    job.reject(tooLong());
+    job.timer = setTimeout(() => {
+      this.log.warn('a worker thread computes for too long; it is being replaced');
+      void this.worker.terminate();
+    }, this.limits.jobMs);
+  }
+
   private look(): void {
     if (!this.ready || Date.now() - this.heard < this.limits.silenceMs) return;
     this.log.warn('a worker thread is stuck; it is being replaced');
@@ -178,20 +191,23 @@ export interface JobFor {
 
 /**
  * Worker threads. A garden is computed in its own thread, where it is cached; in another only while that one is busy for
- * someone else. Accounts take turns, and neither one account nor the gardens known to be slow get the last thread: a slow
- * garden waits behind its own requests only.
+ * someone else. Accounts take turns, and one account never gets the last thread. While a slow garden is computed, only
+ * gardens known to be quick get it: a slow garden waits behind its own requests and other slow or new ones.
  */
 export class Threads {
   private readonly threads: Thread[];
   private readonly queue = new FairQueue<Asked>(MOST_WAITING);
   private readonly strikes = new Map<string, { count: number; at: number }>();
-  /** gardens whose last job took long */
-  private readonly slow = new Map<string, number>();
+  /** how long the last job of a garden took, ms */
+  private readonly took = new Map<string, number>();
+  /** gardens that are small by their size */
+  private readonly small = new Set<string>();
   private readonly limits: Limits;
   private again: NodeJS.Timeout | null = null;
   private ended = false;
   private readonly another: () => Thread;
   private missing: number;
+  private isHeavy: ((gardenId: string) => Promise<boolean>) | null = null;
 
   constructor(file: URL, data: unknown, count: number, limits: Partial<Limits> = {}) {
     const log = new Logger('Reckoning');
@@ -221,6 +237,7 @@ export class Threads {
         );
       struck.count = MOST_STRIKES - 1; // retried once more
     }
+    await this.weigh(gardenId);
     const json = await new Promise<string>((resolve, reject) => {
       const job: Asked = { owner, gardenId, name, args, resolve, reject, startedAt: 0, timer: null };
       if (this.ended || !this.queue.add(job)) return reject(tooLong());
@@ -231,6 +248,28 @@ export class Threads {
       this.deal();
     });
     return json;
+  }
+
+  /** Sets how a garden is weighed that was not computed yet. */
+  weighBy(isHeavy: (gardenId: string) => Promise<boolean>): void {
+    this.isHeavy = isHeavy;
+  }
+
+  /** A garden's first job has no time to go by: its size says whether it may be slow. */
+  private async weigh(gardenId: string): Promise<void> {
+    if (!this.isHeavy || this.took.has(gardenId)) return;
+    const heavy = await this.isHeavy(gardenId).catch(() => false);
+    if (this.took.has(gardenId)) return;
+    this.remember(gardenId, heavy ? SLOW_MS : 0);
+    if (!heavy) this.small.add(gardenId);
+  }
+
+  private remember(gardenId: string, ms: number): void {
+    if (this.took.size >= MOST_REMEMBERED) {
+      this.took.clear();
+      this.small.clear();
+    }
+    this.took.set(gardenId, ms);
   }
 
   async end(): Promise<void> {
@@ -283,10 +322,19 @@ export class Threads {
     if (busy.length > 0) {
       const own = (j: Asked): boolean => j.owner === job.owner;
       if (isNew(own) && heldBy(own) >= last) return null;
-      const slow = (j: Asked): boolean => this.slow.has(j.gardenId);
-      if (this.slow.has(job.gardenId) && isNew(slow) && heldBy(slow) >= last) return null;
+      const isQuick = (this.took.get(job.gardenId) ?? Infinity) < this.slowFrom(job.gardenId);
+      const slow = (j: Asked): boolean => this.isSlow(j);
+      if (!isQuick && isNew(slow) && heldBy(slow) >= last) return null;
     }
     return goesTo;
+  }
+
+  private slowFrom(gardenId: string): number {
+    return this.small.has(gardenId) ? SLOW_THOUGH_SMALL_MS : SLOW_MS;
+  }
+  private isSlow(job: Asked): boolean {
+    const slow = this.slowFrom(job.gardenId);
+    return (this.took.get(job.gardenId) ?? 0) >= slow || Date.now() - job.startedAt >= slow;
   }
 
   /** Another thread, if the garden's own is busy for someone else. */
@@ -298,11 +346,7 @@ export class Threads {
   /** Notes how long a garden takes. */
   private timed(job: Asked): Asked {
     const note = (): void => {
-      const took = Date.now() - job.startedAt;
-      this.slow.delete(job.gardenId);
-      if (took < SLOW_MS) return;
-      if (this.slow.size >= MOST_REMEMBERED) this.slow.clear();
-      this.slow.set(job.gardenId, took);
+      this.remember(job.gardenId, Date.now() - job.startedAt);
     };
     const { resolve, reject } = job;
     job.resolve = (json) => {
