@@ -98,6 +98,12 @@ export interface ImportReport {
   faults: RowFault[];
 }
 
+/** How far an import has come. */
+export interface ImportProgress {
+  /** rows read so far; null while it does not run here */
+  rows: number | null;
+}
+
 /** Why a row stays when its import is undone. */
 export type ChangedWhy = 'edited' | 'records' | 'photos' | 'treated';
 

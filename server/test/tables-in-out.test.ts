@@ -1,5 +1,6 @@
 import type { FilePreview, ImportPlan, ImportReport, PlaceDto } from '@candid-leaf/contract';
 import { parse } from 'csv-parse/sync';
+import { addDays } from '@candid-leaf/core/units';
 import { v7 as uuid } from 'uuid';
 import { csvRows, guessDelimiter } from '../src/transfer/csv-rows.js';
 import { gardener, helper, potted, useApp } from './app.js';
@@ -201,6 +202,46 @@ describe('importing a table', () => {
         .expect(200, { kept });
       expect(await records('watering')).toHaveLength(kept);
     }
+  });
+
+  test('a long import tells how far it is, lets others in between, and is undone whole when it is cancelled', async () => {
+    const { g, plan } = await started();
+    const days = Array.from({ length: 4000 }, (_, i) => addDays('2010-01-01', i));
+    const text = `date,tmin,tmax,prcp\n${days.map((day) => `${day},10,20,0`).join('\n')}\n`;
+    const reading = JSON.stringify(await plan(text.slice(0, 500)));
+    const put = (id: string) =>
+      g.agent
+        .put(g.url(`/imports/${id}`))
+        .query({ plan: reading })
+        .set('content-type', 'text/csv')
+        .send(text);
+    const id = uuid();
+    const progress = async (of = id): Promise<number | null> =>
+      ((await g.agent.get(g.url(`/imports/${of}/progress`)).expect(200)).body as { rows: number | null }).rows;
+    let done = false;
+    const imported = Promise.resolve(put(id).expect(200)).finally(() => (done = true));
+    const seen: number[] = [];
+    while (!done) seen.push((await progress()) ?? 0);
+    expect((await imported).body).toMatchObject({ rows: 4000, good: 4000 });
+    // answered in between, each time a little further
+    const under = seen.filter((rows) => rows > 0 && rows < 4000);
+    expect(new Set(under).size).toBeGreaterThan(3);
+    expect(under).toEqual([...under].sort((a, b) => a - b));
+    expect(await progress()).toBeNull();
+    await g.agent.delete(g.url(`/imports/${id}`)).expect(200);
+    const cancelled = uuid();
+    const request = put(cancelled);
+    request.end(() => undefined);
+    while (((await progress(cancelled)) ?? 0) < 200);
+    request.abort();
+    while ((await progress(cancelled)) !== null);
+    expect(await g.agent.get(g.url('/imports')).expect(200)).toMatchObject({ body: [{ id, undone: true }] });
+    const db = await app.connect();
+    const [[row]] = (await db.query('SELECT COUNT(*) AS n FROM weather WHERE gardenId = ? AND day < "2022-01-01"', [
+      g.garden,
+    ])) as unknown as [[{ n: number }]];
+    await db.end();
+    expect(row.n).toBe(0);
   });
 
   test('one wrong row stops the import, and each fault has its line; or the others are imported without it', async () => {

@@ -1,5 +1,6 @@
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
+import { setImmediate as breathe } from 'node:timers/promises';
 import { ConflictException, HttpException, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import {
@@ -7,6 +8,7 @@ import {
   type FilePreview,
   type ImportDto,
   type ImportPlan,
+  type ImportProgress,
   type ImportReport,
 } from '@candid-leaf/contract';
 import { guessReading, readingFaults, readRow, type TableName } from '@candid-leaf/core/tables';
@@ -21,7 +23,9 @@ import { RowMaker, type MadeRow } from './row-maker.js';
 import { RowWriter } from './row-writer.js';
 
 /** Rows written per batch. */
-const TOGETHER = 500;
+const TOGETHER = 200;
+/** Rows read before others are answered: a few milliseconds. */
+const ROWS_IN_A_ROW = 25;
 /** Most errors reported. */
 const MOST_FAULTS = 100;
 const PREVIEW_ROWS = 12;
@@ -52,9 +56,19 @@ interface ImportJob {
   brokenOff: () => boolean;
 }
 
+/** What rows pass through on their way. */
+interface Pouring {
+  maker: RowMaker;
+  writer: RowWriter;
+  brokenOff: () => boolean;
+  progress: { rows: number };
+}
+
 /** Imports tables: a whole file or nothing, once. */
 @Injectable()
 export class TableImportService {
+  private readonly underWay = new Map<string, { gardenId: string; rows: number }>();
+
   constructor(
     @InjectDataSource() private readonly db: DataSource,
     private readonly gardens: GardensService,
@@ -82,6 +96,8 @@ export class TableImportService {
   async run({ gardenId, accountId, importId, file, brokenOff }: ImportJob, plan: ImportPlan): Promise<ImportReport> {
     const wrong = readingFaults(plan.table, plan);
     if (wrong.length > 0) throw badRequest(wrong.map((f) => ({ path: `columns.${f.field}`, reason: f.reason })));
+    const progress = { gardenId, rows: 0 };
+    this.underWay.set(importId, progress);
     try {
       return await this.gardens.change(gardenId, async (m, garden) => {
         // the garden's row is locked: sent three times at once, the others wait here for the first
@@ -93,7 +109,7 @@ export class TableImportService {
         const names = await Names.of(m, gardenId);
         const maker = new RowMaker(plan.table, importId, this.gardens.today(garden), names);
         const writer = new RowWriter(m, gardenId, accountId, this.gardens.today(garden));
-        const report = await this.pour(plan, file, maker, writer, brokenOff);
+        const report = await this.pour(plan, file, { maker, writer, brokenOff, progress });
         if (plan.dry || (report.faulty > 0 && !plan.skipFaulty) || report.good === 0) throw new TakenBack(report);
         await m.insert(ImportEntity, {
           id: importId,
@@ -118,15 +134,15 @@ export class TableImportService {
           ? 'Nothing was imported: some rows have errors.'
           : 'Nothing was imported: this file has nothing new.';
       throw new HttpException({ message, report: error.report }, 422);
+    } finally {
+      if (this.underWay.get(importId) === progress) this.underWay.delete(importId);
     }
   }
 
   private async pour(
     plan: ImportPlan,
     file: string,
-    maker: RowMaker,
-    writer: RowWriter,
-    brokenOff: () => boolean,
+    { maker, writer, brokenOff, progress }: Pouring,
   ): Promise<ImportReport> {
     const report: ImportReport = { rows: 0, good: 0, known: 0, faulty: 0, faults: [] };
     let batch: MadeRow[] = [];
@@ -144,6 +160,9 @@ export class TableImportService {
         continue;
       }
       report.rows += 1;
+      progress.rows = report.rows;
+      // others are answered in between
+      if (report.rows % ROWS_IN_A_ROW === 0) await breathe();
       const { values, faults } = readRow(plan.table, plan, cells);
       const made = faults.length > 0 ? { faults } : maker.make(values, line);
       writer.before.lastLine = line;
@@ -158,6 +177,12 @@ export class TableImportService {
     }
     await flush();
     return report;
+  }
+
+  /** Returns how far an import of this process has come. */
+  progress(gardenId: string, importId: string): ImportProgress {
+    const found = this.underWay.get(importId);
+    return { rows: found?.gardenId === gardenId ? found.rows : null };
   }
 
   async list(gardenId: string): Promise<ImportDto[]> {

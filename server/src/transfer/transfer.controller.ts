@@ -7,6 +7,7 @@ import {
   type ExportName,
   type FilePreview,
   type ImportDto,
+  type ImportProgress,
   type ImportReport,
   type ImportUndone,
   type ImportUndoPreview,
@@ -68,6 +69,12 @@ export class TransferController {
     return spooled(request, IMPORT_BYTES.table, (file) =>
       this.imports.run({ gardenId, accountId, importId, file, brokenOff }, read),
     );
+  }
+
+  /** How far an import has come. */
+  @Get('imports/:importId/progress')
+  progress(@Param('gardenId') gardenId: string, @Param('importId') importId: string): ImportProgress {
+    return this.imports.progress(gardenId, importId);
   }
 
   /** What an undo would remove and keep. */

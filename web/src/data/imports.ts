@@ -1,4 +1,4 @@
-import type { ImportDto, ImportUndone, ImportUndoPreview, UndoOf } from '@candid-leaf/contract';
+import type { ImportDto, ImportProgress, ImportUndone, ImportUndoPreview, UndoOf } from '@candid-leaf/contract';
 import { queryOptions } from '@tanstack/react-query';
 import { api } from '../lib/api';
 import { apiOf } from '../lib/paths';
@@ -9,6 +9,14 @@ export const importsQuery = (gardenId: string) =>
   queryOptions({
     queryKey: [...queryKeys.garden(gardenId), 'imports'] as const,
     queryFn: () => api<ImportDto[]>('GET', apiOf(gardenId, 'imports')),
+  });
+
+/** How far an import has come, asked again and again while it runs. */
+export const progressQuery = (gardenId: string, id: string) =>
+  queryOptions({
+    queryKey: ['import-progress', gardenId, id] as const,
+    queryFn: () => api<ImportProgress>('GET', apiOf(gardenId, 'imports', id, 'progress')),
+    refetchInterval: 700,
   });
 
 /** Asks what an undo would remove and keep. */

@@ -20,7 +20,7 @@ export function useImport(gardenId: string) {
   const [step, setStep] = useState<Step>('choose');
   const [share, setShare] = useState<number | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const id = useRef(uuid());
+  const [id, setId] = useState(() => uuid());
   const stop = useRef(new AbortController());
 
   const said = (error: unknown): void => {
@@ -30,7 +30,7 @@ export function useImport(gardenId: string) {
   const look = async (chosen: File, table?: TableName): Promise<void> => {
     setTrouble(null);
     setReport(null);
-    id.current = uuid();
+    setId(uuid());
     try {
       const path = `${apiOf(gardenId, 'imports', 'preview')}${table ? `?table=${table}` : ''}`;
       setPreview(await api<FilePreview>('POST', path, chosen.slice(0, BEGINNING_BYTES, 'text/csv')));
@@ -48,7 +48,7 @@ export function useImport(gardenId: string) {
     setTrouble(null);
     setShare(0);
     try {
-      const path = `${apiOf(gardenId, 'imports', id.current)}?plan=${encodeURIComponent(JSON.stringify(plan))}`;
+      const path = `${apiOf(gardenId, 'imports', id)}?plan=${encodeURIComponent(JSON.stringify(plan))}`;
       const typed = new Blob([file], { type: 'text/csv' });
       const answer = await sendFile<ImportReport>('PUT', path, typed, {
         onProgress: setShare,
@@ -68,6 +68,7 @@ export function useImport(gardenId: string) {
     }
   };
   return {
+    id,
     step,
     preview,
     report,

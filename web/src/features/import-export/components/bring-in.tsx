@@ -48,7 +48,11 @@ export function BringIn() {
               <Mapping preview={preview} onChange={state.change} />
             </>
           )}
-          {share !== null ? <OnItsWay share={share} onStop={state.breakOff} /> : <Next state={state} />}
+          {share !== null ? (
+            <OnItsWay share={share} of={{ gardenId: garden.id, id: state.id }} onStop={state.breakOff} />
+          ) : (
+            <Next state={state} />
+          )}
         </div>
       )}
     </Panel>
