@@ -100,8 +100,8 @@ export interface ImportReport {
 
 /** How far an import has come. */
 export interface ImportProgress {
-  /** rows read so far; null while it does not run here */
-  rows: number | null;
+  /** rows read so far */
+  rows: number;
 }
 
 /** Why a row stays when its import is undone. */

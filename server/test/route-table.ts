@@ -262,8 +262,8 @@ export const ROUTES: Record<string, Row> = {
     body: () => Buffer.from('date,plant,litres\n2026-07-18,Paste,1\n'),
     query: () => `?plan=${encodeURIComponent(JSON.stringify(WATER_PLAN))}`,
   },
-  // an import that does not run has no progress
-  'GET /api/gardens/:gardenId/imports/:importId/progress': READ,
+  // this import does not run any more
+  'GET /api/gardens/:gardenId/imports/:importId/progress': { member: 404 },
   'GET /api/gardens/:gardenId/imports/:importId/undo': READ,
   'DELETE /api/gardens/:gardenId/imports/:importId': ACT(200),
   'GET /api/gardens/:gardenId/exports/:name': READ,

@@ -216,8 +216,10 @@ describe('importing a table', () => {
         .set('content-type', 'text/csv')
         .send(text);
     const id = uuid();
-    const progress = async (of = id): Promise<number | null> =>
-      ((await g.agent.get(g.url(`/imports/${of}/progress`)).expect(200)).body as { rows: number | null }).rows;
+    const progress = async (of = id): Promise<number | null> => {
+      const { status, body } = await g.agent.get(g.url(`/imports/${of}/progress`));
+      return status === 404 ? null : (body as { rows: number }).rows;
+    };
     let done = false;
     const imported = Promise.resolve(put(id).expect(200)).finally(() => (done = true));
     const seen: number[] = [];

@@ -23,9 +23,9 @@ import { RowMaker, type MadeRow } from './row-maker.js';
 import { RowWriter } from './row-writer.js';
 
 /** Rows written per batch. */
-const TOGETHER = 200;
+const TOGETHER = 100;
 /** Rows read before others are answered: a few milliseconds. */
-const ROWS_IN_A_ROW = 25;
+const ROWS_IN_A_ROW = 10;
 /** Most errors reported. */
 const MOST_FAULTS = 100;
 const PREVIEW_ROWS = 12;
@@ -179,10 +179,14 @@ export class TableImportService {
     return report;
   }
 
-  /** Returns how far an import of this process has come. */
+  /**
+   * Returns how far an import has come.
+   * @throws 404 while it does not run, or in another process
+   */
   progress(gardenId: string, importId: string): ImportProgress {
     const found = this.underWay.get(importId);
-    return { rows: found?.gardenId === gardenId ? found.rows : null };
+    if (found?.gardenId !== gardenId) throw notFound('import');
+    return { rows: found.rows };
   }
 
   async list(gardenId: string): Promise<ImportDto[]> {
